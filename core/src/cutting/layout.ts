@@ -1,0 +1,81 @@
+import { type Formula, GEOMETRY, type Reasoned, applyFormula } from '../quantity';
+
+/** A blank to lay: `across` the roll and `along` it before any turning, in mm. */
+export interface LayoutPiece {
+  readonly id: string;
+  readonly across_mm: number;
+  readonly along_mm: number;
+  readonly mayTurn90: boolean;
+}
+
+export interface LayoutRequest {
+  readonly rollWidth_mm: number;
+  readonly pieces: readonly LayoutPiece[];
+}
+
+/** Where a piece lies: x from the roll's left factory edge, y from its end, mm. */
+export interface PlacedPiece {
+  readonly id: string;
+  readonly x_mm: number;
+  readonly y_mm: number;
+  readonly across_mm: number;
+  readonly along_mm: number;
+  readonly turned: boolean;
+  /** Which cross-cut strip it is in, counted from the roll's end. */
+  readonly level: number;
+}
+
+export interface LayoutPlan {
+  /** In cutting order. */
+  readonly placed: readonly PlacedPiece[];
+  readonly length_mm: Reasoned<number>;
+  readonly bound_mm: Reasoned<number>;
+  readonly waste_share: Reasoned<number>;
+  readonly stopped: 'optimal' | 'limit';
+}
+
+/** What any layout must offer, from the simple levels here to a later optimiser. */
+export type LayoutSolver = (request: LayoutRequest) => LayoutPlan;
+
+interface Sums {
+  readonly area_mm2: number;
+  readonly rollWidth_mm: number;
+  readonly length_mm: number;
+  readonly longest_mm: number;
+}
+
+const AREA = { word: 'area of all blanks', unit: 'mm²' };
+const ROLL = { word: 'roll width', unit: 'mm' };
+
+const LENGTH: Formula<{ end_mm: number }> = {
+  id: 'cutting.lengthUsed', word: 'length used', says: 'L = where the last strip ends', unit: 'mm', source: GEOMETRY,
+  inputs: { end_mm: { word: 'end of the last strip', unit: 'mm' } },
+  of: ({ end_mm }) => end_mm,
+};
+const BOUND: Formula<Pick<Sums, 'area_mm2' | 'rollWidth_mm' | 'longest_mm'>> = {
+  id: 'cutting.lengthBound', word: 'nothing can use less than', says: 'B = the larger of area ÷ roll width and the longest piece', unit: 'mm', source: GEOMETRY,
+  inputs: { area_mm2: AREA, rollWidth_mm: ROLL, longest_mm: { word: 'shortest way any one piece can lie, longest of all', unit: 'mm' } },
+  of: ({ area_mm2, rollWidth_mm, longest_mm }) => Math.max(area_mm2 / rollWidth_mm, longest_mm),
+};
+const WASTE: Formula<Pick<Sums, 'area_mm2' | 'rollWidth_mm' | 'length_mm'>> = {
+  id: 'cutting.waste', word: 'waste', says: 'w = 1 − area ÷ (roll width · length used)', unit: 'share', source: GEOMETRY,
+  inputs: { area_mm2: AREA, rollWidth_mm: ROLL, length_mm: { word: 'length used', unit: 'mm' } },
+  of: ({ area_mm2, rollWidth_mm, length_mm }) => (length_mm === 0 ? 0 : 1 - area_mm2 / (rollWidth_mm * length_mm)),
+};
+
+export const LAYOUT_FORMULAS = { length: LENGTH, bound: BOUND, waste: WASTE } as const;
+
+/** Length, bound and waste of pieces already placed. */
+export function layoutSums(request: LayoutRequest, placed: readonly PlacedPiece[]): Pick<LayoutPlan, 'length_mm' | 'bound_mm' | 'waste_share'> {
+  const { rollWidth_mm, pieces } = request;
+  const area_mm2 = pieces.reduce((sum, piece) => sum + piece.across_mm * piece.along_mm, 0);
+  const length = applyFormula(LENGTH, { end_mm: placed.reduce((end, piece) => Math.max(end, piece.y_mm + piece.along_mm), 0) });
+  const longest_mm = pieces.reduce((longest, piece) => Math.max(longest, shortestLie(piece, rollWidth_mm)), 0);
+  const bound = applyFormula(BOUND, { area_mm2, rollWidth_mm, longest_mm });
+  const waste = applyFormula(WASTE, { area_mm2, rollWidth_mm, length_mm: length.value });
+  return { length_mm: { value: length.value, why: [length] }, bound_mm: { value: bound.value, why: [bound] }, waste_share: { value: waste.value, why: [waste] } };
+}
+
+function shortestLie(piece: LayoutPiece, rollWidth_mm: number): number {
+  return piece.mayTurn90 && piece.along_mm <= rollWidth_mm ? Math.min(piece.along_mm, piece.across_mm <= rollWidth_mm ? piece.along_mm : piece.across_mm, piece.across_mm) : piece.along_mm;
+}

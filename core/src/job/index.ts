@@ -1,0 +1,11 @@
+export type { Application, CutMethod, FittingSchools } from './application';
+export type { CutPiece, CutPlan } from './cut-plan';
+export type { Film, FilmDirection, FilmFamily } from './film';
+export type { EdgeKind, FrameKind, GlassPane, GlassUnit, Glazing, PaneTreatment } from './glass-unit';
+export type { Job } from './job';
+export type { Instrument, Measure, PanePoint } from './measure-row';
+export type { Place, PlaceKind } from './place';
+export { OPPOSITE_SIDE, type SeenFrom } from './seen-from';
+export type { Surface, SurfaceCondition, SurfaceKind } from './surface';
+export type { WorkRecord } from './work-record';
+export { JOB_TABLES, type FieldsOf, type JobTable, type Row, type RowMeta, type RowOf } from './row';

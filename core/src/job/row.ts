@@ -1,0 +1,45 @@
+import type { Application } from './application';
+import type { CutPiece, CutPlan } from './cut-plan';
+import type { GlassPane, GlassUnit } from './glass-unit';
+import type { Job } from './job';
+import type { Measure } from './measure-row';
+import type { Place } from './place';
+import type { Surface } from './surface';
+import type { WorkRecord } from './work-record';
+
+/** What a person fills in, by table. Each table is a real table in the database with these columns. */
+interface TableFields {
+  readonly job: Job;
+  readonly place: Place;
+  readonly glassUnit: GlassUnit;
+  readonly glassPane: GlassPane;
+  readonly surface: Surface;
+  readonly measure: Measure;
+  readonly application: Application;
+  readonly cutPlan: CutPlan;
+  readonly cutPiece: CutPiece;
+  readonly workRecord: WorkRecord;
+}
+
+export type JobTable = keyof TableFields;
+export type FieldsOf<Table extends JobTable> = TableFields[Table];
+
+/** Parents before children: rows may be put in this order without a dangling reference. */
+export const JOB_TABLES: readonly JobTable[] = [
+  'job', 'place', 'glassUnit', 'glassPane', 'surface', 'measure', 'application', 'cutPlan', 'cutPiece', 'workRecord',
+];
+
+/** What the program keeps about each row: who, when, and the version that guards against overwriting each other. */
+export interface RowMeta {
+  readonly id: string;
+  readonly jobId: string;
+  readonly version: number;
+  readonly madeBy: string;
+  readonly madeAt: string;
+  readonly changedBy: string;
+  readonly changedAt: string;
+  readonly removed: boolean;
+}
+
+export type Row<Fields> = RowMeta & Fields;
+export type RowOf<Table extends JobTable> = Row<FieldsOf<Table>>;

@@ -1,0 +1,26 @@
+/** Everything core may refuse. `contracts/errors.ts` holds one sentence for each; a code without one fails the build. */
+export type CoreErrorCode =
+  | 'MEASURE_DISTANCE_RANGE'
+  | 'MEASURE_POINTS_SAME'
+  | 'CUTTING_BLANK_RANGE'
+  | 'CUTTING_ROLL_WIDTH'
+  | 'CUTTING_PIECE_WIDER_THAN_ROLL'
+  | 'CUTTING_TOO_MANY_PIECES'
+  | 'FITTING_AREA_RANGE';
+
+export interface CoreErrorData {
+  readonly path: string;
+  readonly expected: string;
+  readonly got: string;
+}
+
+/** The one error core throws: a broken precondition, as data. The words for people are made in contracts. */
+export class CoreError extends Error {
+  constructor(
+    readonly code: CoreErrorCode,
+    readonly data: CoreErrorData,
+  ) {
+    super(`${code} at ${data.path}: expected ${data.expected}, got ${data.got}`);
+    this.name = 'CoreError';
+  }
+}
