@@ -1,0 +1,82 @@
+import type { CoreErrorCode } from '@yellow-pane/core/quantity';
+
+/** What the server itself may refuse, beside what core refuses. */
+type ServerErrorCode =
+  | 'BODY_INVALID'
+  | 'BODY_NOT_JSON'
+  | 'BODY_TOO_LARGE'
+  | 'ROUTE_UNKNOWN'
+  | 'ID_INVALID'
+  | 'JOB_UNKNOWN'
+  | 'ROW_UNKNOWN'
+  | 'ROW_OF_ANOTHER_JOB'
+  | 'ROW_EXISTS'
+  | 'ROW_CONFLICT'
+  | 'ROW_REMOVED'
+  | 'REFERENCE_UNKNOWN'
+  | 'CHANGE_ID_USED'
+  | 'IF_MATCH_MISSING'
+  | 'FILM_UNKNOWN'
+  | 'FILM_CONFLICT'
+  | 'RATE_UNKNOWN'
+  | 'RATE_CONFLICT'
+  | 'DISK_FULL'
+  | 'SERVER_FAULT';
+
+export type ErrorCode = CoreErrorCode | ServerErrorCode;
+
+interface ErrorEntry {
+  readonly status: number;
+  readonly title: string;
+  readonly remedy: string;
+}
+
+/** The one catalogue: a code without a sentence does not compile. */
+export const ERRORS: Readonly<Record<ErrorCode, ErrorEntry>> = {
+  MEASURE_DISTANCE_RANGE: { status: 422, title: 'A measure is outside what a pane can be', remedy: 'Typed in another unit, or a digit too many?' },
+  MEASURE_POINTS_SAME: { status: 422, title: 'A measure runs from a point to itself', remedy: 'Choose two different points.' },
+  CUTTING_BLANK_RANGE: { status: 422, title: 'A blank is outside what can be cut', remedy: 'Check the measures of the surface.' },
+  CUTTING_ROLL_WIDTH: { status: 422, title: 'The roll width is not one a roll can have', remedy: 'Give the width printed on the roll\'s label.' },
+  CUTTING_PIECE_WIDER_THAN_ROLL: { status: 422, title: 'A blank is wider than the roll', remedy: 'Choose a wider roll; seams come later.' },
+  CUTTING_TOO_MANY_PIECES: { status: 422, title: 'Too many pieces for one layout', remedy: 'Lay out film by film.' },
+  FITTING_AREA_RANGE: { status: 422, title: 'The glass area is outside what can be wetted', remedy: 'Check the measures of the surface.' },
+  BODY_INVALID: { status: 422, title: 'Something sent does not fit', remedy: 'Correct the field named and send again.' },
+  BODY_NOT_JSON: { status: 400, title: 'The body is not JSON', remedy: 'Send one JSON object as application/json.' },
+  BODY_TOO_LARGE: { status: 413, title: 'The body is larger than this route takes', remedy: 'Send it in several parts.' },
+  ROUTE_UNKNOWN: { status: 404, title: 'There is nothing at this address', remedy: 'See /api/openapi.json for what there is.' },
+  ID_INVALID: { status: 422, title: 'An identifier is not a UUID of version 7', remedy: 'Make identifiers as UUIDv7.' },
+  JOB_UNKNOWN: { status: 404, title: 'There is no such job', remedy: 'It may have been deleted; undo brings it back.' },
+  ROW_UNKNOWN: { status: 404, title: 'There is no such row in this job', remedy: 'Load the job again.' },
+  ROW_OF_ANOTHER_JOB: { status: 422, title: 'The row belongs to another job', remedy: 'Use the identifiers of this job.' },
+  ROW_EXISTS: { status: 409, title: 'A row with this identifier exists already', remedy: 'Change it instead of making it again.' },
+  ROW_CONFLICT: { status: 409, title: 'Someone changed the same thing meanwhile', remedy: 'Compare both values and choose.' },
+  ROW_REMOVED: { status: 409, title: 'Someone deleted this meanwhile', remedy: 'Undo the deletion, or make it again.' },
+  REFERENCE_UNKNOWN: { status: 422, title: 'A row refers to another that does not exist in this job', remedy: 'Make the row referred to first.' },
+  CHANGE_ID_USED: { status: 409, title: 'This change identifier was used for another job', remedy: 'Make a new identifier for each change.' },
+  IF_MATCH_MISSING: { status: 428, title: 'The version seen is missing', remedy: 'Send If-Match with the row\'s version, such as "3".' },
+  FILM_UNKNOWN: { status: 404, title: 'There is no such film in the catalogue', remedy: 'Load the catalogue again.' },
+  FILM_CONFLICT: { status: 409, title: 'Someone changed this film meanwhile', remedy: 'Compare both and send again with the new version.' },
+  RATE_UNKNOWN: { status: 404, title: 'There is no such rate', remedy: 'Load the rates again.' },
+  RATE_CONFLICT: { status: 409, title: 'Someone changed this rate meanwhile', remedy: 'Compare both and send again with the new version.' },
+  DISK_FULL: { status: 507, title: 'The disk is full', remedy: 'Nothing was lost that had been saved. Make room, then save again.' },
+  SERVER_FAULT: { status: 500, title: 'The server met a fault of its own', remedy: 'What was saved is safe. Try again; if it stays, restart the server.' },
+};
+
+/** An RFC 9457 problem. Data first, so that form, log and API say the same. */
+export interface Problem {
+  readonly type: string;
+  readonly title: string;
+  readonly status: number;
+  readonly detail: string;
+  readonly code: ErrorCode;
+  readonly path: string;
+  readonly expected: string;
+  readonly got: string;
+  readonly [extension: string]: unknown;
+}
+
+/** Makes the problem of a code. Sentence: where, what was expected, what came, what to do. */
+export function problem(code: ErrorCode, data: { readonly path: string; readonly expected: string; readonly got: string }, more: Readonly<Record<string, unknown>> = {}): Problem {
+  const { status, title, remedy } = ERRORS[code];
+  return { type: `urn:yellow-pane:problem:${code}`, title, status, detail: `${data.path}: expected ${data.expected}, got ${data.got}. ${remedy}`, code, ...data, ...more };
+}

@@ -1,0 +1,38 @@
+import type { Film } from '@yellow-pane/core/job';
+import * as z from 'zod';
+import { idSchema, instantSchema, positiveNanometres, share, text, versionSchema, whoSchema, word } from './primitives';
+
+const filmShape = z.strictObject({
+  name: word(200),
+  family: z.enum(['solar', 'frosted', 'security', 'decor', 'textured wall', 'wrap', 'exterior protection']),
+  use: text(400),
+  thickness_um: z.number().positive().max(10_000),
+  direction: z.enum(['none', 'along the roll', 'one way']),
+  referenceGlass: text(200),
+  uvTransmitted: share.nullable(),
+  visibleTransmitted: share.nullable(),
+  visibleReflectedRoom: share.nullable(),
+  visibleReflectedOutside: share.nullable(),
+  solarTransmitted: share.nullable(),
+  solarReflected: share.nullable(),
+  emissivity: share.nullable(),
+  workMin_C: z.number().min(-40).max(80).nullable(),
+  workMax_C: z.number().min(-40).max(80).nullable(),
+  handling: text(2000),
+  invented: z.boolean(),
+  widths_nm: z.array(positiveNanometres).min(1).max(20),
+}) satisfies z.ZodType<Film>;
+
+const sumFits = (a: number | null, b: number | null): boolean => a === null || b === null || a + b <= 1;
+
+/** A film as its sheet gives it. What is let through and what is thrown back cannot exceed what arrives. */
+export const filmFieldsSchema = filmShape
+  .refine((film) => sumFits(film.visibleTransmitted, film.visibleReflectedRoom), { path: ['visibleReflectedRoom'], error: 'visible transmitted + reflected must not exceed 1' })
+  .refine((film) => sumFits(film.visibleTransmitted, film.visibleReflectedOutside), { path: ['visibleReflectedOutside'], error: 'visible transmitted + reflected must not exceed 1' })
+  .refine((film) => sumFits(film.solarTransmitted, film.solarReflected), { path: ['solarReflected'], error: 'solar transmitted + reflected must not exceed 1' });
+
+export type FilmRow = Film & { readonly id: string; readonly version: number; readonly changedBy: string; readonly changedAt: string };
+
+export const filmRowSchema = filmShape.extend({ id: idSchema, version: versionSchema, changedBy: whoSchema, changedAt: instantSchema }) satisfies z.ZodType<FilmRow>;
+export const filmBodySchema = z.strictObject({ who: whoSchema, film: filmFieldsSchema });
+export const filmListSchema = z.array(filmRowSchema);

@@ -1,0 +1,19 @@
+import * as z from 'zod';
+
+/** PostgreSQL holds neither NUL nor half a surrogate pair; everything else a person types is kept as it is. */
+const isStorable = (text: string): boolean => !text.includes('\u0000') && !/\p{Surrogate}/u.test(text);
+const NOT_STORABLE = { error: 'must not contain the NUL character or half a surrogate pair' };
+
+export const text = (max: number): z.ZodString => z.string().max(max).refine(isStorable, NOT_STORABLE);
+export const word = (max: number): z.ZodString => z.string().trim().min(1).max(max).refine(isStorable, NOT_STORABLE);
+
+export const idSchema = z.uuidv7();
+export const whoSchema = word(80);
+export const instantSchema = z.iso.datetime();
+export const versionSchema = z.int().min(1).max(2_000_000_000);
+export const positionSchema = z.number().min(-1e9).max(1e9);
+
+/** Whole nanometres up to 1 km. */
+export const nanometres = z.int().min(0).max(1_000_000_000_000);
+export const positiveNanometres = z.int().min(1).max(1_000_000_000_000);
+export const share = z.number().min(0).max(1);

@@ -1,0 +1,44 @@
+import * as z from 'zod';
+import { acceptedChangeSchema, duplicateSchema, jobStateSchema, jobSummarySchema } from './answers';
+import { changeSchema } from './change';
+import { filmBodySchema, filmListSchema, filmRowSchema } from './film';
+import { rateBodySchema, rateRowSchema } from './rate';
+import { blankRequestSchema, layoutRequestSchema, measureRequestSchema } from './reckon';
+import { whoSchema } from './primitives';
+
+/** One address of the API, as documented in /api/openapi.json. `answer` absent: not JSON of ours. */
+export interface Route {
+  readonly method: 'get' | 'post' | 'put' | 'patch' | 'delete';
+  readonly path: string;
+  readonly says: string;
+  readonly body?: z.ZodType;
+  readonly answer?: z.ZodType;
+  readonly needsIfMatch?: boolean;
+  readonly kind?: 'text/csv' | 'image/svg+xml' | 'text/event-stream';
+}
+
+const reasoned = z.looseObject({});
+const anyFields = z.record(z.string(), z.unknown());
+
+export const ROUTES: readonly Route[] = [
+  { method: 'get', path: '/api/health', says: 'Whether the server and its database answer', answer: z.strictObject({ status: z.literal('ok') }) },
+  { method: 'get', path: '/api/jobs', says: 'All jobs that are not deleted', answer: z.array(jobSummarySchema) },
+  { method: 'get', path: '/api/jobs/{jobId}', says: 'A whole job with every row', answer: jobStateSchema },
+  { method: 'post', path: '/api/jobs/{jobId}/changes', says: 'Do one thing: every operation or none. Idempotent by change id', body: changeSchema, answer: acceptedChangeSchema },
+  { method: 'post', path: '/api/jobs/{jobId}/duplicate', says: 'Copy a job with its places, surfaces, measures and films; cut plans and work are not copied', body: duplicateSchema, answer: acceptedChangeSchema },
+  { method: 'put', path: '/api/jobs/{jobId}/rows/{table}/{rowId}', says: 'Make one row', body: z.strictObject({ who: whoSchema, fields: anyFields }), answer: acceptedChangeSchema },
+  { method: 'patch', path: '/api/jobs/{jobId}/rows/{table}/{rowId}', says: 'Change fields of one row; different fields merge, the same field is refused with both values', body: z.strictObject({ who: whoSchema, fields: anyFields }), answer: acceptedChangeSchema, needsIfMatch: true },
+  { method: 'delete', path: '/api/jobs/{jobId}/rows/{table}/{rowId}', says: 'Delete one row; making it again brings it back', body: z.strictObject({ who: whoSchema }), answer: acceptedChangeSchema, needsIfMatch: true },
+  { method: 'get', path: '/api/jobs/{jobId}/history', says: 'Who changed what, newest first; ?row= for one row', answer: z.array(z.looseObject({})) },
+  { method: 'get', path: '/api/jobs/{jobId}/cut-plans/{planId}/list', says: 'The cut list in cutting order', kind: 'text/csv' },
+  { method: 'get', path: '/api/jobs/{jobId}/cut-plans/{planId}/drawing', says: 'The roll to scale, one unit a millimetre', kind: 'image/svg+xml' },
+  { method: 'get', path: '/api/events', says: 'Every accepted change as it happens; ?job= for one job, Last-Event-ID to catch up', kind: 'text/event-stream' },
+  { method: 'get', path: '/api/films', says: 'The film catalogue', answer: filmListSchema },
+  { method: 'put', path: '/api/films/{filmId}', says: 'Add a film, or replace it with If-Match', body: filmBodySchema, answer: filmRowSchema },
+  { method: 'post', path: '/api/films/example', says: 'Load the example catalogue: invented films, marked so', body: z.strictObject({ who: whoSchema }), answer: filmListSchema },
+  { method: 'get', path: '/api/rates', says: 'Figures nobody has a source for, with their mark', answer: z.array(rateRowSchema) },
+  { method: 'put', path: '/api/rates/{key}', says: 'Replace a rate by what was measured', body: rateBodySchema, answer: rateRowSchema, needsIfMatch: true },
+  { method: 'post', path: '/api/reckon/measure', says: 'Check the measures of a four-sided pane against each other', body: measureRequestSchema, answer: reasoned },
+  { method: 'post', path: '/api/reckon/blank', says: 'The blank of a surface', body: blankRequestSchema, answer: reasoned },
+  { method: 'post', path: '/api/reckon/layout', says: 'Blanks laid on a roll', body: layoutRequestSchema, answer: reasoned },
+];

@@ -1,0 +1,3 @@
+export { EXAMPLE_FILMS } from './example-films';
+export { DEMO_CHANGES, DEMO_JOB_ID, DEMO_START, DEMO_WHO } from './demo-changes';
+export { manySurfaces } from './many-surfaces';

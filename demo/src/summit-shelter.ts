@@ -1,0 +1,38 @@
+import type { Op } from '@yellow-pane/contracts';
+import { blankFor, layOutInLevels } from '@yellow-pane/core/cutting';
+import { DEFAULT_SCHOOLS, type WorkStep } from '@yellow-pane/core/fitting';
+import { nmFromMm } from '@yellow-pane/core/quantity';
+import { demoId } from './demo-id';
+import { measureOps } from './surfaces';
+
+const FIRST = 900;
+const ROLL_MM = 1220;
+const WIDTH_MM = 1010;
+const HEIGHT_MM = 1220;
+const FINISHED_AT = '2026-06-11T14:20:00.000Z';
+
+/** The earlier job: three panes of the summit shelter, measured, cut and fitted. */
+export function summitOps(jobId: string, steps: readonly WorkStep[]): readonly Op[] {
+  const tags = ['ST1', 'ST2', 'ST3'];
+  const blank = blankFor({ aroundWidth_mm: WIDTH_MM, aroundHeight_mm: HEIGHT_MM, method: 'trim in place', direction: 'none' });
+  const plan = layOutInLevels({ rollWidth_mm: ROLL_MM, pieces: tags.map((_, n) => ({ id: demoId('application', FIRST + n), across_mm: blank.width_mm.value, along_mm: blank.height_mm.value, mayTurn90: blank.mayTurn90 })) });
+  const place = demoId('place', FIRST);
+  return [
+    { op: 'put', table: 'job', id: jobId, fields: { name: 'Summit shelter (finished in June)', entryUnit: 'mm', archived: false } },
+    { op: 'put', table: 'place', id: place, fields: { parentId: null, kind: 'building', name: 'Summit shelter', bearing_deg: 180, movable: false, position: 1 } },
+    ...tags.flatMap((tag, n): readonly Op[] => [
+      { op: 'put', table: 'surface', id: demoId('surface', FIRST + n), fields: { placeId: place, unitId: null, tag, name: `south window ${n + 1}`, kind: 'pane', seenFrom: 'room', condition: 'sound', remark: '', position: n } },
+      ...measureOps(demoId('surface', FIRST + n), 9000 + n * 10, [String(WIDTH_MM), '', String(WIDTH_MM), String(HEIGHT_MM), '', String(HEIGHT_MM), '1584', '']),
+      { op: 'put', table: 'application', id: demoId('application', FIRST + n), fields: { surfaceId: demoId('surface', FIRST + n), side: 'room', filmId: demoId('film', 3), method: 'trim in place', ...DEFAULT_SCHOOLS, position: 1 } },
+    ]),
+    { op: 'put', table: 'cutPlan', id: demoId('plan', FIRST), fields: { filmId: demoId('film', 3), rollWidth_nm: nmFromMm(ROLL_MM), lengthUsed_nm: nmFromMm(plan.length_mm.value), bound_nm: Math.floor(nmFromMm(plan.bound_mm.value)), solver: 'levels' } },
+    ...plan.placed.map((piece, n): Op => ({
+      op: 'put', table: 'cutPiece', id: demoId('piece', FIRST + n),
+      fields: { planId: demoId('plan', FIRST), applicationId: piece.id, tag: tags[n] ?? '', position: n, level: piece.level, x_nm: nmFromMm(piece.x_mm), y_nm: nmFromMm(piece.y_mm), across_nm: nmFromMm(piece.across_mm), along_nm: nmFromMm(piece.along_mm), turned: piece.turned, inputsHash: blank.inputsHash, cutAt: FINISHED_AT },
+    })),
+    ...tags.flatMap((_, n) => steps.map((step, index): Op => ({
+      op: 'put', table: 'workRecord', id: demoId('work', n * 100 + index + 1),
+      fields: { applicationId: demoId('application', FIRST + n), template: step.template, step: step.step, templateVersion: step.templateVersion, startedAt: null, doneAt: FINISHED_AT, note: '' },
+    }))),
+  ];
+}

@@ -1,0 +1,78 @@
+import { openApiDocument } from '@yellow-pane/contracts';
+import compression from 'compression';
+import { sql } from 'drizzle-orm';
+import express, { type Express, type Response } from 'express';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import type { Database } from './db/database';
+import { changeRoutes } from './features/changes/routes';
+import { cutPlanRoutes } from './features/cut-plans/routes';
+import { ChangeFeed } from './features/events/change-feed';
+import { eventRoutes } from './features/events/routes';
+import { filmRoutes } from './features/films/routes';
+import { jobRoutes } from './features/jobs/routes';
+import { rateRoutes } from './features/rates/routes';
+import { reckonRoutes } from './features/reckon/routes';
+import { nonceOf, pages } from './http/pages';
+import { problemHandler } from './http/problem-handler';
+import { Refusal } from './http/refusal';
+
+export interface AppDeps {
+  readonly db: Database;
+  readonly clock: () => Date;
+  readonly log: Logger;
+  readonly version: string;
+  /** The built pages; absent in tests of the API. */
+  readonly pagesFolder?: string;
+}
+
+export interface App {
+  readonly app: Express;
+  /** Ends the event streams, which would otherwise keep the server from stopping. */
+  readonly endStreams: () => void;
+}
+
+/** The whole server without a port: it never listens, so that tests and main alike can use it. */
+export function createApp({ db, clock, log, version, pagesFolder }: AppDeps): App {
+  const app = express();
+  const feed = new ChangeFeed();
+  const streams = new Set<() => void>();
+  app.disable('x-powered-by');
+  app.set('query parser', 'simple');
+  app.use(securityHeaders());
+  app.use(compression({ filter: (request, response) => response.getHeader('Content-Type') !== 'text/event-stream' && compression.filter(request, response) }));
+  app.use('/api', (_request, response, next) => { response.set('Cache-Control', 'no-store'); next(); });
+  app.use('/api', express.json({ limit: '1mb' }));
+
+  app.get('/api/health', async (_request, response) => {
+    await db.execute(sql`select 1`);
+    response.json({ status: 'ok' });
+  });
+  const api = openApiDocument(version);
+  app.get('/api/openapi.json', (_request, response) => { response.json(api); });
+  app.use(jobRoutes({ db, feed, clock }));
+  app.use(changeRoutes({ db, feed, clock }));
+  app.use(cutPlanRoutes({ db }));
+  app.use(filmRoutes({ db, clock }));
+  app.use(rateRoutes({ db, clock }));
+  app.use(reckonRoutes());
+  app.use(eventRoutes({ db, feed, onStream: (end) => { streams.add(end); return () => streams.delete(end); } }));
+  if (pagesFolder !== undefined) app.use(pages(pagesFolder));
+  app.use((request) => { throw new Refusal('ROUTE_UNKNOWN', { path: 'address', expected: 'an address of this server', got: `${request.method} ${request.path}`.slice(0, 120) }); });
+  app.use(problemHandler(log));
+  return { app, endStreams: () => { streams.forEach((end) => { end(); }); } };
+}
+
+function securityHeaders() {
+  const nonce = (_request: unknown, response: unknown): string => `'nonce-${nonceOf(response as Response)}'`;
+  return helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'none'"], scriptSrc: ["'self'", nonce], styleSrc: ["'self'", nonce], imgSrc: ["'self'", 'data:', 'blob:'], fontSrc: ["'self'"],
+        connectSrc: ["'self'"], workerSrc: ["'self'"], manifestSrc: ["'self'"], baseUri: ["'self'"], formAction: ["'none'"], frameAncestors: ["'none'"],
+      },
+    },
+    strictTransportSecurity: false,
+  });
+}

@@ -1,0 +1,68 @@
+import { type AcceptedChange, type Change, changeSchema, opSchema, whoSchema } from '@yellow-pane/contracts';
+import { Router, type Request } from 'express';
+import * as z from 'zod';
+import { v7 as newId } from 'uuid';
+import type { Database } from '../../db/database';
+import { Refusal, parseBody } from '../../http/refusal';
+import { idParam } from '../../http/id-param';
+import type { ChangeFeed } from '../events/change-feed';
+import { applyChange } from './apply-change';
+import { readHistory } from './history-query';
+
+interface Deps {
+  readonly db: Database;
+  readonly feed: ChangeFeed;
+  readonly clock: () => Date;
+}
+
+const rowBody = z.strictObject({ who: whoSchema, fields: z.record(z.string(), z.unknown()) });
+const deleteBody = z.strictObject({ who: whoSchema });
+
+/** Every write to a job comes through here: as a change of many operations, or as one row by its address. */
+export function changeRoutes({ db, feed, clock }: Deps): Router {
+  const routes = Router();
+
+  const take = async (jobId: string, change: Change): Promise<AcceptedChange> => {
+    const { accepted, isNew } = await applyChange(db, jobId, change, clock());
+    if (isNew) feed.publish(jobId, accepted);
+    return accepted;
+  };
+
+  routes.post('/api/jobs/:jobId/changes', async (request, response) => {
+    response.json(await take(idParam(request, 'jobId'), parseBody(changeSchema, request.body)));
+  });
+
+  routes.put('/api/jobs/:jobId/rows/:table/:rowId', async (request, response) => {
+    const { who, fields } = parseBody(rowBody, request.body);
+    response.json(await takeOp(request, who, { op: 'put', fields }));
+  });
+
+  routes.patch('/api/jobs/:jobId/rows/:table/:rowId', async (request, response) => {
+    const { who, fields } = parseBody(rowBody, request.body);
+    response.json(await takeOp(request, who, { op: 'set', baseVersion: ifMatch(request), fields }));
+  });
+
+  routes.delete('/api/jobs/:jobId/rows/:table/:rowId', async (request, response) => {
+    const { who } = parseBody(deleteBody, request.body);
+    response.json(await takeOp(request, who, { op: 'remove', baseVersion: ifMatch(request) }));
+  });
+
+  routes.get('/api/jobs/:jobId/history', async (request, response) => {
+    const row = request.query['row'];
+    response.json(await readHistory(db, idParam(request, 'jobId'), typeof row === 'string' ? parseBody(z.uuidv7(), row) : undefined));
+  });
+
+  function takeOp(request: Request, who: string, partial: object): Promise<AcceptedChange> {
+    const op = parseBody(opSchema, { ...partial, table: request.params['table'], id: idParam(request, 'rowId') });
+    return take(idParam(request, 'jobId'), { id: newId(), session: newId(), who, ops: [op] });
+  }
+
+  return routes;
+}
+
+function ifMatch(request: Request): number {
+  const header = request.get('If-Match');
+  const match = /^(?:W\/)?"?(\d{1,10})"?$/.exec(header ?? '');
+  if (match === null) throw new Refusal('IF_MATCH_MISSING', { path: 'If-Match', expected: 'the version seen, such as "3"', got: header ?? 'nothing' });
+  return Number(match[1]);
+}

@@ -1,0 +1,55 @@
+import type { AcceptedChange } from '@yellow-pane/contracts';
+import { and, asc, eq, gt } from 'drizzle-orm';
+import { Router } from 'express';
+import * as z from 'zod';
+import type { Database } from '../../db/database';
+import { change } from '../../db/schema';
+import { parseBody } from '../../http/refusal';
+import { rowsOfChange } from '../changes/apply-change';
+import type { ChangeFeed } from './change-feed';
+
+const MOST_MISSED = 200;
+const HEARTBEAT_MS = 15_000;
+
+interface Deps {
+  readonly db: Database;
+  readonly feed: ChangeFeed;
+  /** Called with the function that ends a stream, and again without it when the stream has ended. */
+  readonly onStream: (end: () => void) => () => void;
+}
+
+/** Server-sent events: each accepted change, with what was missed since Last-Event-ID; `reload` when that is too much. */
+export function eventRoutes({ db, feed, onStream }: Deps): Router {
+  const routes = Router();
+  routes.get('/api/events', async (request, response) => {
+    const jobId = request.query['job'] === undefined ? undefined : parseBody(z.uuidv7(), request.query['job']);
+    const since = Number(request.get('Last-Event-ID') ?? request.query['since'] ?? NaN);
+    response.writeHead(200, { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store', Connection: 'keep-alive', 'X-Accel-Buffering': 'no' });
+    response.write('retry: 1000\n\n');
+    const early: AcceptedChange[] = [];
+    let isCaughtUp = false;
+    const send = (accepted: AcceptedChange): void => { response.write(`id: ${accepted.seq}\nevent: change\ndata: ${JSON.stringify(accepted)}\n\n`); };
+    const stopListening = feed.listen((ofJob, accepted) => {
+      if (jobId !== undefined && ofJob !== jobId) return;
+      if (isCaughtUp) send(accepted);
+      else early.push(accepted);
+    });
+    const heartbeat = setInterval(() => response.write(': still here\n\n'), HEARTBEAT_MS);
+    const forget = onStream(() => response.end());
+    response.on('close', () => { stopListening(); clearInterval(heartbeat); forget(); });
+    if (Number.isSafeInteger(since)) await catchUp(db, jobId, since, send, () => response.write('event: reload\ndata: {}\n\n'));
+    isCaughtUp = true;
+    early.forEach(send);
+  });
+  return routes;
+}
+
+async function catchUp(db: Database, jobId: string | undefined, since: number, send: (accepted: AcceptedChange) => void, reload: () => void): Promise<void> {
+  const ofJob = jobId === undefined ? undefined : eq(change.jobId, jobId);
+  const missed = await db.select().from(change).where(and(gt(change.seq, since), ofJob)).orderBy(asc(change.seq)).limit(MOST_MISSED + 1);
+  if (missed.length > MOST_MISSED) {
+    reload();
+    return;
+  }
+  for (const { seq, id, session, who, at } of missed) send({ seq, changeId: id, session, who, at: at.toISOString(), rows: await rowsOfChange(db, seq) });
+}

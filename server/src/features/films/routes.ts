@@ -1,0 +1,35 @@
+import { filmBodySchema, whoSchema } from '@yellow-pane/contracts';
+import { EXAMPLE_FILMS } from '@yellow-pane/demo';
+import { Router } from 'express';
+import * as z from 'zod';
+import type { Database } from '../../db/database';
+import { idParam } from '../../http/id-param';
+import { parseBody } from '../../http/refusal';
+import { readFilms, saveFilm } from './queries';
+
+interface Deps {
+  readonly db: Database;
+  readonly clock: () => Date;
+}
+
+export function filmRoutes({ db, clock }: Deps): Router {
+  const routes = Router();
+  routes.get('/api/films', async (_request, response) => { response.json(await readFilms(db)); });
+  routes.put('/api/films/:filmId', async (request, response) => {
+    const { who, film } = parseBody(filmBodySchema, request.body);
+    const seen = /\d{1,10}/.exec(request.get('If-Match') ?? '')?.[0];
+    response.json(await saveFilm(db, { id: idParam(request, 'filmId'), film, who, at: clock(), ...(seen === undefined ? {} : { version: Number(seen) }) }));
+  });
+  routes.post('/api/films/example', async (request, response) => {
+    const { who } = parseBody(z.strictObject({ who: whoSchema }), request.body);
+    await loadExampleFilms(db, who, clock());
+    response.json(await readFilms(db));
+  });
+  return routes;
+}
+
+/** Adds the invented films that are not there yet. */
+export async function loadExampleFilms(db: Database, who: string, at: Date): Promise<void> {
+  const there = new Set((await readFilms(db)).map(({ id }) => id));
+  for (const { id, film } of EXAMPLE_FILMS) if (!there.has(id)) await saveFilm(db, { id, film, who, at });
+}

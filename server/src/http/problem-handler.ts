@@ -1,0 +1,39 @@
+import { CoreError } from '@yellow-pane/core/quantity';
+import { ERRORS, type ErrorCode, type Problem, problem } from '@yellow-pane/contracts';
+import type { ErrorRequestHandler } from 'express';
+import type { Logger } from 'pino';
+import { Refusal, refusalOfCore } from './refusal';
+
+/** Turns whatever was thrown into problem+json. Only the unexpected is logged as an error. */
+export function problemHandler(log: Logger): ErrorRequestHandler {
+  return (error: unknown, request, response, next) => {
+    if (response.headersSent) {
+      next(error);
+      return;
+    }
+    const answer = problemOf(error);
+    if (answer.status >= 500) log.error({ err: error, method: request.method, url: request.originalUrl }, 'request failed');
+    else log.debug({ code: answer.code, method: request.method, url: request.originalUrl }, 'request refused');
+    response.status(answer.status).type('application/problem+json').send(JSON.stringify(answer));
+  };
+}
+
+function problemOf(error: unknown): Problem {
+  if (error instanceof Refusal) return error.problem;
+  if (error instanceof CoreError) return refusalOfCore(error).problem;
+  const cause = error instanceof Error && error.cause !== undefined ? error.cause : error;
+  const code = fieldOf(cause, 'code');
+  if (code === '23503') return problem('REFERENCE_UNKNOWN', { path: String(fieldOf(cause, 'constraint') ?? 'reference'), expected: 'the id of a row in this job', got: 'an unknown id' });
+  if (code === 'ENOSPC' || code === '53100') return problem('DISK_FULL', { path: 'disk', expected: 'free space', got: 'none' });
+  const status = fieldOf(error, 'status');
+  if (typeof status === 'number' && status >= 400 && status < 500) return problem(codeOfStatus(status), { path: 'request', expected: 'a request this server can read', got: error instanceof Error ? error.message.slice(0, 120) : 'something else' }, { status });
+  return problem('SERVER_FAULT', { path: 'server', expected: 'an answer', got: 'a fault' });
+}
+
+function codeOfStatus(status: number): ErrorCode {
+  return (['BODY_TOO_LARGE', 'ROUTE_UNKNOWN'] as const).find((code) => ERRORS[code].status === status) ?? 'BODY_NOT_JSON';
+}
+
+function fieldOf(error: unknown, name: string): unknown {
+  return typeof error === 'object' && error !== null ? (error as Record<string, unknown>)[name] : undefined;
+}

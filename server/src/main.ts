@@ -1,0 +1,85 @@
+import { rmSync } from 'node:fs';
+import { createServer, type Server } from 'node:http';
+import { join, resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { parseArgs } from 'node:util';
+import { DEMO_START } from '@yellow-pane/demo';
+import { pino } from 'pino';
+import { createApp } from './app';
+import { openDatabase } from './db/database';
+import { lockFolder } from './db/folder-lock';
+import { loadDemo } from './features/demo/load-demo';
+
+const LOOPBACK = '127.0.0.1';
+const GRACE_MS = 5000;
+const ROOT = fileURLToPath(new URL('../..', import.meta.url));
+const VERSION = '0.1.0';
+
+const { values } = parseArgs({
+  options: {
+    demo: { type: 'boolean', default: false },
+    fresh: { type: 'boolean', default: false },
+    data: { type: 'string' },
+    port: { type: 'string' },
+    host: { type: 'string', default: LOOPBACK },
+  },
+});
+
+async function start(): Promise<void> {
+  const folder = resolve(values.data ?? join('data', values.demo ? 'demo' : 'jobs'));
+  const port = portOf(values.port ?? '4310');
+  if (!['127.0.0.1', '::1', 'localhost'].includes(values.host)) throw new Error(`--host ${values.host}: this version answers on this machine only, because nobody has to sign in. Leave --host out.`);
+  if (values.fresh) refreshFolder(folder);
+  const unlock = lockFolder(folder);
+  process.on('exit', unlock);
+  const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' }, pino.destination({ dest: join(folder, 'server.log'), mkdir: true, sync: false }));
+  const database = await openDatabase({ folder: join(folder, 'db'), migrationsFolder: join(ROOT, 'server', 'migrations') });
+  if (values.demo) await loadDemo(database.db, () => new Date());
+  const { app, endStreams } = createApp({ db: database.db, clock: () => new Date(), log, version: VERSION, pagesFolder: join(ROOT, 'web', 'dist', 'browser') });
+  const server = createServer(app);
+  await listen(server, port);
+  const address = server.address();
+  const at = `http://${LOOPBACK}:${typeof address === 'object' && address !== null ? address.port : port}`;
+  log.info({ folder, at }, 'started');
+  console.log(`Yellow Pane is at ${at}${values.demo ? DEMO_START : '/'}`);
+  console.log(`Data: ${folder} · stop with Ctrl+C`);
+
+  let isStopping = false;
+  const stop = (): void => {
+    if (isStopping) return;
+    isStopping = true;
+    setTimeout(() => process.exit(1), GRACE_MS).unref();
+    endStreams();
+    server.close(() => void database.close().finally(() => process.exit(0)));
+    server.closeIdleConnections();
+  };
+  process.on('SIGINT', stop);
+  process.on('SIGTERM', stop);
+}
+
+function refreshFolder(folder: string): void {
+  const unlock = lockFolder(folder);
+  unlock();
+  rmSync(join(folder, 'db'), { recursive: true, force: true });
+}
+
+function portOf(text: string): number {
+  const port = Number(text);
+  if (!Number.isInteger(port) || port < 0 || port > 65535) throw new Error(`--port ${text}: expected a whole number from 0 to 65535 (0 takes a free one).`);
+  return port;
+}
+
+function listen(server: Server, port: number): Promise<void> {
+  return new Promise((done, fail) => {
+    server.once('error', (error: NodeJS.ErrnoException) => {
+      fail(error.code === 'EADDRINUSE' ? new Error(`Port ${port} is taken by another program. Choose another with --port, or --port 0 for a free one.`) : error);
+    });
+    server.listen(port, LOOPBACK, done);
+  });
+}
+
+start().catch((error: unknown) => {
+  const code = error instanceof Error && 'code' in error ? error.code : undefined;
+  console.error(code === 'ENOSPC' ? 'The disk is full. Make room and start again; nothing that was saved is lost.' : error instanceof Error ? error.message : String(error));
+  process.exit(1);
+});
