@@ -16,4 +16,6 @@ export const positionSchema = z.number().min(-1e9).max(1e9);
 /** Whole nanometres up to 1 km. */
 export const nanometres = z.int().min(0).max(1_000_000_000_000);
 export const positiveNanometres = z.int().min(1).max(1_000_000_000_000);
+/** A measure of a surface: 1 mm to 100 m, the range core reckons with. */
+export const measuredNanometres = z.int().min(1_000_000).max(100_000_000_000);
 export const share = z.number().min(0).max(1);

@@ -1,6 +1,6 @@
 import type { Application, CutPiece, CutPlan, FieldsOf, GlassPane, GlassUnit, Job, JobTable, Measure, Place, Surface, WorkRecord } from '@yellow-pane/core/job';
 import * as z from 'zod';
-import { idSchema, instantSchema, nanometres, positionSchema, positiveNanometres, text, word } from './primitives';
+import { idSchema, instantSchema, measuredNanometres, nanometres, positionSchema, positiveNanometres, text, word } from './primitives';
 
 const seenFrom = z.enum(['room', 'outside', 'side A', 'side B']);
 const point = z.enum(['tl', 'tr', 'br', 'bl', 'mt', 'mr', 'mb', 'ml']);
@@ -51,7 +51,7 @@ const measure = z.strictObject({
   toPoint: point,
   text: word(80),
   unit: lengthUnit,
-  value_nm: positiveNanometres,
+  value_nm: measuredNanometres,
   instrument: z.enum(['tape', 'laser', 'guess']),
   sd_nm: positiveNanometres.nullable(),
 }) satisfies z.ZodType<Measure>;

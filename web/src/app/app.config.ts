@@ -1,0 +1,17 @@
+import { type ApplicationConfig, isDevMode, provideBrowserGlobalErrorListeners, provideZonelessChangeDetection } from '@angular/core';
+import { provideRouter, withComponentInputBinding } from '@angular/router';
+import { provideEffects } from '@ngrx/effects';
+import { provideStore } from '@ngrx/store';
+import { routes } from './app.routes';
+import * as jobEffects from './job/job.effects';
+import { jobFeature } from './job/job.feature';
+
+export const appConfig: ApplicationConfig = {
+  providers: [
+    provideZonelessChangeDetection(),
+    provideBrowserGlobalErrorListeners(),
+    provideRouter(routes, withComponentInputBinding()),
+    provideStore({ [jobFeature.name]: jobFeature.reducer }, { runtimeChecks: { strictStateImmutability: isDevMode(), strictActionImmutability: isDevMode() } }),
+    provideEffects(jobEffects),
+  ],
+};

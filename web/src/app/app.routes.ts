@@ -1,0 +1,25 @@
+import type { Routes } from '@angular/router';
+
+const stop = (path: string, load: NonNullable<Routes[number]['loadComponent']>): Routes => [{ path, loadComponent: load }, { path: `${path}/:surfaceId`, loadComponent: load }];
+
+/** The URL is the selection: job, stop, surface. Each stop is a bundle of its own. */
+export const routes: Routes = [
+  { path: '', pathMatch: 'full', title: 'Jobs · Yellow Pane', loadComponent: async () => (await import('./jobs/jobs')).Jobs },
+  { path: 'films', title: 'Films · Yellow Pane', loadComponent: async () => (await import('./films/films')).Films },
+  { path: 'settings', title: 'Settings · Yellow Pane', loadComponent: async () => (await import('./settings/settings')).Settings },
+  {
+    path: 'jobs/:jobId',
+    loadComponent: async () => (await import('./shell/job-shell')).JobShell,
+    children: [
+      { path: '', pathMatch: 'full', redirectTo: 'survey' },
+      ...stop('survey', async () => (await import('./stops/survey/survey')).Survey),
+      ...stop('film', async () => (await import('./stops/film/film')).FilmStop),
+      ...stop('cut', async () => (await import('./stops/cut/cut')).Cut),
+      ...stop('day', async () => (await import('./stops/day/day')).Day),
+      ...stop('fit', async () => (await import('./stops/fit/fit')).Fit),
+      ...stop('check', async () => (await import('./stops/check/check')).Check),
+      ...stop('close', async () => (await import('./stops/close/close')).Close),
+    ],
+  },
+  { path: '**', title: 'Nothing here · Yellow Pane', loadComponent: async () => (await import('./shell/nothing-here')).NothingHere },
+];

@@ -1,0 +1,39 @@
+import { computed, inject } from '@angular/core';
+import { patchState, signalStore, withComputed, withMethods, withState } from '@ngrx/signals';
+import type { FilmRow } from '@yellow-pane/contracts';
+import type { Film } from '@yellow-pane/core/job';
+import { Device } from '../device/device';
+import { newId } from '../device/session';
+import { ServerRefusal, api } from '../job/api';
+
+interface CatalogueState {
+  readonly films: readonly FilmRow[];
+  readonly status: 'not asked' | 'asking' | 'here' | 'gone';
+}
+
+/** The film catalogue of this server. */
+export const Catalogue = signalStore(
+  { providedIn: 'root' },
+  withState<CatalogueState>({ films: [], status: 'not asked' }),
+  withComputed(({ films }) => ({ byId: computed(() => new Map(films().map((film) => [film.id, film]))) })),
+  withMethods((store, device = inject(Device)) => ({
+    async load(): Promise<void> {
+      if (store.status() === 'asking') return;
+      patchState(store, { status: 'asking' });
+      await api.films().then((films) => { patchState(store, { films, status: 'here' }); }, () => { patchState(store, { status: 'gone' }); });
+    },
+    async loadExamples(): Promise<void> {
+      await api.loadExampleFilms(device.who()).then((films) => { patchState(store, { films, status: 'here' }); }, () => { patchState(store, { status: 'gone' }); });
+    },
+    /** @returns what the server objects to, or undefined when the film is in */
+    async add(film: Film): Promise<string | undefined> {
+      try {
+        const row = await api.saveFilm(newId(), device.who(), film);
+        patchState(store, ({ films }) => ({ films: [...films, row] }));
+        return undefined;
+      } catch (error) {
+        return error instanceof ServerRefusal ? error.problem.detail : 'The server does not answer. What you typed stays here; try again when it is back.';
+      }
+    },
+  })),
+);

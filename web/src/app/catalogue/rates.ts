@@ -1,0 +1,26 @@
+import { inject } from '@angular/core';
+import { patchState, signalStore, withMethods, withState } from '@ngrx/signals';
+import type { RateRow } from '@yellow-pane/contracts';
+import { Device } from '../device/device';
+import { ServerRefusal, api } from '../job/api';
+
+/** Figures nobody has a source for, as this server keeps them. */
+export const Rates = signalStore(
+  { providedIn: 'root' },
+  withState<{ readonly rates: readonly RateRow[] }>({ rates: [] }),
+  withMethods((store, device = inject(Device)) => ({
+    async load(): Promise<void> {
+      await api.rates().then((rates) => { patchState(store, { rates }); }, () => undefined);
+    },
+    /** @returns what the server objects to, or undefined when it is kept */
+    async save(rate: RateRow): Promise<string | undefined> {
+      try {
+        const kept = await api.saveRate(rate, device.who());
+        patchState(store, ({ rates }) => ({ rates: rates.map((other) => (other.key === kept.key ? kept : other)) }));
+        return undefined;
+      } catch (error) {
+        return error instanceof ServerRefusal ? error.problem.detail : 'The server does not answer. Try again when it is back.';
+      }
+    },
+  })),
+);

@@ -1,0 +1,51 @@
+import { computed, effect, inject } from '@angular/core';
+import { DOCUMENT } from '@angular/common';
+import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
+import type { DisplayUnits } from '@yellow-pane/core/quantity';
+import { readKept, writeKept } from './keep';
+
+export type Theme = 'as the device' | 'noon' | 'cellar';
+
+interface DeviceState {
+  /** Chosen once on this device; kept on every record made here. */
+  readonly who: string;
+  readonly units: DisplayUnits;
+  readonly theme: Theme;
+}
+
+const KEY = 'device';
+const START: DeviceState = { who: '', units: 'metric', theme: 'as the device' };
+
+/** What this device remembers of its person. Never leaves it, except the name on records. */
+export const Device = signalStore(
+  { providedIn: 'root' },
+  withState<DeviceState>(() => readDevice()),
+  withComputed(({ who }) => ({ hasName: computed(() => who().trim() !== '') })),
+  withMethods((store) => ({
+    nameIt: (who: string): void => { patchState(store, { who: who.trim().slice(0, 80) }); },
+    showIn: (units: DisplayUnits): void => { patchState(store, { units }); },
+    wear: (theme: Theme): void => { patchState(store, { theme }); },
+  })),
+  withHooks({
+    onInit(store, document = inject(DOCUMENT)) {
+      const dark = document.defaultView?.matchMedia('(prefers-color-scheme: dark)');
+      const paint = (): void => { document.documentElement.dataset['theme'] = store.theme() === 'as the device' ? (dark?.matches === true ? 'cellar' : 'noon') : store.theme(); };
+      dark?.addEventListener('change', paint);
+      effect(() => {
+        writeKept(KEY, { who: store.who(), units: store.units(), theme: store.theme() });
+        paint();
+      });
+    },
+  }),
+);
+
+function readDevice(): DeviceState {
+  const kept = readKept(KEY);
+  if (typeof kept !== 'object' || kept === null) return START;
+  const { who, units, theme } = kept as Partial<Record<keyof DeviceState, unknown>>;
+  return {
+    who: typeof who === 'string' ? who.slice(0, 80) : START.who,
+    units: units === 'imperial' ? 'imperial' : 'metric',
+    theme: theme === 'noon' || theme === 'cellar' ? theme : START.theme,
+  };
+}

@@ -1,0 +1,35 @@
+import type { AcceptedChange, Change, FilmRow, JobState, JobSummary, Problem, RateRow } from '@yellow-pane/contracts';
+import type { Film } from '@yellow-pane/core/job';
+
+/** The server said no, in its own words. */
+export class ServerRefusal extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.detail);
+    this.name = 'ServerRefusal';
+  }
+}
+
+/** Nobody answered: the server is gone, or is failing. Worth trying again. */
+export class ServerGone extends Error {}
+
+async function ask<Answer>(path: string, init: RequestInit = {}): Promise<Answer> {
+  const answer = await fetch(path, init).catch(() => { throw new ServerGone(path); });
+  if (answer.ok) return (await answer.json()) as Answer;
+  if (answer.status >= 500 || !(answer.headers.get('Content-Type') ?? '').includes('problem+json')) throw new ServerGone(path);
+  throw new ServerRefusal((await answer.json()) as Problem);
+}
+
+const json = (method: string, body: unknown, headers: Record<string, string> = {}): RequestInit => ({ method, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json', ...headers } });
+
+/** The server's addresses, typed. */
+export const api = {
+  jobs: () => ask<readonly JobSummary[]>('/api/jobs'),
+  job: (jobId: string) => ask<JobState>(`/api/jobs/${jobId}`),
+  send: (jobId: string, change: Change) => ask<AcceptedChange>(`/api/jobs/${jobId}/changes`, json('POST', change)),
+  duplicate: (jobId: string, copy: { readonly id: string; readonly changeId: string; readonly session: string; readonly who: string; readonly name: string }) => ask<AcceptedChange>(`/api/jobs/${jobId}/duplicate`, json('POST', copy)),
+  films: () => ask<readonly FilmRow[]>('/api/films'),
+  saveFilm: (id: string, who: string, film: Film) => ask<FilmRow>(`/api/films/${id}`, json('PUT', { who, film })),
+  loadExampleFilms: (who: string) => ask<readonly FilmRow[]>('/api/films/example', json('POST', { who })),
+  rates: () => ask<readonly RateRow[]>('/api/rates'),
+  saveRate: (rate: RateRow, who: string) => ask<RateRow>(`/api/rates/${rate.key}`, json('PUT', { who, value: rate.value, mark: rate.mark }, { 'If-Match': `"${rate.version}"` })),
+};

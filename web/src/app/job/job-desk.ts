@@ -1,0 +1,78 @@
+import { Injectable, computed, inject } from '@angular/core';
+import { Store } from '@ngrx/store';
+import type { Op, PutOp } from '@yellow-pane/contracts';
+import type { FieldsOf, JobTable } from '@yellow-pane/core/job';
+import { Device } from '../device/device';
+import { SESSION, newId } from '../device/session';
+import { type OpenConflict, type PendingChange, opsToTakeBack } from './job-state';
+import { JobActions, jobFeature } from './job.feature';
+import { rowIn } from './tables';
+
+/** Where screens do things to the open job: each doing is one change, seen at once, sent when it can be, undoable. */
+@Injectable({ providedIn: 'root' })
+export class JobDesk {
+  readonly #store = inject(Store);
+  readonly #device = inject(Device);
+  readonly state = this.#store.selectSignal(jobFeature.selectJobState);
+  readonly view = this.#store.selectSignal(jobFeature.selectView);
+  readonly unsaved = computed(() => this.state().pending.length);
+  readonly canUndo = computed(() => this.state().undo.at(-1)?.label);
+  readonly canRedo = computed(() => this.state().redo.at(-1)?.label);
+
+  open(jobId: string): void {
+    if (this.state().jobId !== jobId) this.#store.dispatch(JobActions.open({ jobId }));
+  }
+
+  close(): void {
+    this.#store.dispatch(JobActions.close());
+  }
+
+  /** Does several things as one. Nothing happens when there is nothing to do. */
+  do(label: string, ops: readonly Op[]): void {
+    if (ops.length > 0) this.#make(label, ops, 'person');
+  }
+
+  put<Table extends JobTable>(table: Table, fields: FieldsOf<Table>, id = newId()): PutOp<Table> & Op {
+    return { op: 'put', table, id, fields } as unknown as PutOp<Table> & Op;
+  }
+
+  set<Table extends JobTable>(table: Table, id: string, fields: Partial<FieldsOf<Table>>): Op {
+    return { op: 'set', table, id, baseVersion: this.#version(table, id), fields } as unknown as Op;
+  }
+
+  remove(table: JobTable, id: string): Op {
+    return { op: 'remove', table, id, baseVersion: this.#version(table, id) };
+  }
+
+  undo(): void {
+    const entry = this.state().undo.at(-1);
+    if (entry !== undefined) this.#make(entry.label, opsToTakeBack(entry), 'undo');
+  }
+
+  redo(): void {
+    const entry = this.state().redo.at(-1);
+    if (entry !== undefined) this.#make(entry.label, opsToTakeBack(entry), 'redo');
+  }
+
+  /** Decides a conflict: mine is sent again against what is there now, theirs stays. */
+  decide(conflict: OpenConflict, whose: 'mine' | 'theirs'): void {
+    this.#store.dispatch(JobActions.decided({ conflict }));
+    if (whose === 'theirs') return;
+    const versions = new Map(conflict.conflicts.map(({ id, version }) => [id, version]));
+    const ops = conflict.pending.change.ops.map((op): Op => (op.op === 'put' ? op : { ...op, baseVersion: Math.max(versions.get(op.id) ?? 0, op.baseVersion) }));
+    this.#make(conflict.pending.label, ops, 'person');
+  }
+
+  say(notice: string | null): void {
+    this.#store.dispatch(JobActions.say({ notice }));
+  }
+
+  #version(table: JobTable, id: string): number {
+    return rowIn(this.state().server, table, id)?.version ?? 1;
+  }
+
+  #make(label: string, ops: readonly Op[], from: PendingChange['from']): void {
+    const change = { id: newId(), session: SESSION, who: this.#device.who(), ops };
+    this.#store.dispatch(JobActions.did({ made: { change, label, at: new Date().toISOString(), from } }));
+  }
+}

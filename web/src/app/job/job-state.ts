@@ -1,0 +1,116 @@
+import type { AcceptedChange, Change, Conflict, JobState as JobOnServer, Op, Problem } from '@yellow-pane/contracts';
+import { againstVersions, inverseOf } from './inverse';
+import { NO_TABLES, type Tables, tablesOf, withOps, withRowsFrom, withServerRows } from './tables';
+
+/** A change waiting to be taken by the server. It outlives a reload. */
+export interface PendingChange {
+  readonly change: Change;
+  readonly label: string;
+  readonly at: string;
+  readonly from: 'person' | 'undo' | 'redo';
+}
+
+/** Something this session did and can take back. */
+export interface DoneEntry {
+  readonly changeId: string;
+  readonly label: string;
+  readonly ops: readonly Op[];
+  readonly inverse: readonly Op[];
+  /** Row versions right after it, once the server has told. */
+  readonly versions: Readonly<Record<string, number>>;
+}
+
+/** The same field changed by two people: both values, until someone chooses. */
+export interface OpenConflict {
+  readonly pending: PendingChange;
+  readonly conflicts: readonly Conflict[];
+}
+
+export interface OpenJob {
+  readonly jobId: string | null;
+  readonly status: 'closed' | 'loading' | 'open' | 'missing';
+  readonly seq: number;
+  /** As the server has it. */
+  readonly server: Tables;
+  /** As the person sees it: the server's rows with the waiting changes on top. */
+  readonly view: Tables;
+  readonly pending: readonly PendingChange[];
+  readonly conflicts: readonly OpenConflict[];
+  readonly notice: string | null;
+  readonly isServerHere: boolean;
+  readonly undo: readonly DoneEntry[];
+  readonly redo: readonly DoneEntry[];
+}
+
+export const CLOSED: OpenJob = {
+  jobId: null, status: 'closed', seq: 0, server: NO_TABLES, view: NO_TABLES, pending: [], conflicts: [], notice: null, isServerHere: true, undo: [], redo: [],
+};
+
+const MOST_UNDO = 500;
+
+export function opening(jobId: string): OpenJob {
+  return { ...CLOSED, jobId, status: 'loading' };
+}
+
+/** The job as the server sent it, with what this browser still has to send on top. */
+export function opened(state: OpenJob, job: JobOnServer, kept: { readonly pending: readonly PendingChange[]; readonly conflicts: readonly OpenConflict[] }): OpenJob {
+  const server = tablesOf(job.rows);
+  const pending = state.pending.length > 0 ? state.pending : kept.pending;
+  return { ...state, status: 'open', seq: job.seq, server, view: pending.reduce((view, waiting) => overlay(view, waiting, state.jobId), server), pending, conflicts: kept.conflicts, isServerHere: true };
+}
+
+/** Something a person did here: seen at once, sent when it can be. */
+export function did(state: OpenJob, made: PendingChange): OpenJob {
+  const entry: DoneEntry = { changeId: made.change.id, label: made.label, ops: made.change.ops, inverse: inverseOf(made.change.ops, state.view), versions: {} };
+  const next = { ...state, view: overlay(state.view, made, state.jobId), pending: [...state.pending, made], notice: null };
+  if (made.from === 'person') return { ...next, undo: [...state.undo, entry].slice(-MOST_UNDO), redo: [] };
+  if (made.from === 'undo') return { ...next, undo: state.undo.slice(0, -1), redo: [...state.redo, entry] };
+  return { ...next, undo: [...state.undo, entry], redo: state.redo.slice(0, -1) };
+}
+
+/** What to send to take the newest entry back. */
+export function opsToTakeBack(entry: DoneEntry): readonly Op[] {
+  return againstVersions(entry.inverse, entry.versions);
+}
+
+/** The server took a change: ours or another's. */
+export function accepted(state: OpenJob, { changeId, seq, rows }: AcceptedChange): OpenJob {
+  const pending = state.pending.filter(({ change }) => change.id !== changeId);
+  const server = withServerRows(state.server, rows);
+  const view = settle({ ...state, server, pending }, rows.map(({ table, row }) => ({ table, id: row.id, op: 'remove', baseVersion: 1 })));
+  const versions = Object.fromEntries(rows.map(({ row }) => [row.id, row.version]));
+  const known = (entries: readonly DoneEntry[]): readonly DoneEntry[] => entries.map((entry) => (entry.changeId === changeId ? { ...entry, versions } : entry));
+  return { ...state, seq: Math.max(state.seq, seq), server, view, pending, undo: known(state.undo), redo: known(state.redo), isServerHere: true };
+}
+
+/** The server would not take a change: it is taken off the screen again, and said. */
+export function refused(state: OpenJob, changeId: string, problem: Problem): OpenJob {
+  const gone = state.pending.find(({ change }) => change.id === changeId);
+  if (gone === undefined) return state;
+  const pending = state.pending.filter((waiting) => waiting !== gone);
+  const view = settle({ ...state, pending }, gone.change.ops);
+  const forget = (entries: readonly DoneEntry[]): readonly DoneEntry[] => entries.filter((entry) => entry.changeId !== changeId);
+  const next: OpenJob = { ...state, pending, view, undo: forget(state.undo), redo: forget(state.redo), isServerHere: true };
+  const conflicts = problem['conflicts'] as readonly Conflict[] | undefined;
+  if (problem.code === 'ROW_CONFLICT' && conflicts !== undefined && gone.from === 'person') return { ...next, conflicts: [...state.conflicts, { pending: gone, conflicts }] };
+  return { ...next, notice: gone.from === 'person' ? `${gone.label}: ${problem.title}. ${problem.detail}` : `Not ${gone.from === 'undo' ? 'undone' : 'redone'}: ${conflicts?.[0]?.who ?? 'someone'} changed it since.` };
+}
+
+/** A conflict that someone has decided. */
+export function decided(state: OpenJob, conflict: OpenConflict): OpenJob {
+  return { ...state, conflicts: state.conflicts.filter((open) => open.pending.change.id !== conflict.pending.change.id) };
+}
+
+function overlay(view: Tables, { change, at }: PendingChange, jobId: string | null): Tables {
+  return withOps(view, change.ops, { jobId: jobId ?? '', who: change.who, at });
+}
+
+/** Makes the touched rows of the view what the server has, then lays the waiting changes that touch them on top again. */
+function settle(state: OpenJob, touched: readonly Op[]): Tables {
+  const ids = new Set(touched.map(({ id }) => id));
+  const clean = withRowsFrom(state.view, state.server, touched);
+  return state.pending.reduce((view, waiting) => {
+    const ops = waiting.change.ops.filter(({ id }) => ids.has(id));
+    return ops.length === 0 ? view : overlay(view, { ...waiting, change: { ...waiting.change, ops } }, state.jobId);
+  }, clean);
+}

@@ -1,0 +1,41 @@
+import type { AcceptedChange, JobState as JobOnServer, Problem } from '@yellow-pane/contracts';
+import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
+import { CLOSED, type OpenConflict, type OpenJob, type PendingChange, accepted, decided, did, opened, opening, refused } from './job-state';
+
+export const JobActions = createActionGroup({
+  source: 'Job',
+  events: {
+    open: props<{ jobId: string }>(),
+    close: emptyProps(),
+    opened: props<{ job: JobOnServer; pending: readonly PendingChange[]; conflicts: readonly OpenConflict[] }>(),
+    missing: emptyProps(),
+    did: props<{ made: PendingChange }>(),
+    accepted: props<{ answer: AcceptedChange }>(),
+    refused: props<{ changeId: string; problem: Problem }>(),
+    'server gone': emptyProps(),
+    'server here': emptyProps(),
+    'try again': emptyProps(),
+    reload: emptyProps(),
+    decided: props<{ conflict: OpenConflict }>(),
+    say: props<{ notice: string | null }>(),
+  },
+});
+
+/** The open job. What dies with a screen is not in here. */
+export const jobFeature = createFeature({
+  name: 'job',
+  reducer: createReducer<OpenJob>(
+    CLOSED,
+    on(JobActions.open, (_state, { jobId }) => opening(jobId)),
+    on(JobActions.close, () => CLOSED),
+    on(JobActions.opened, (state, { job, pending, conflicts }) => opened(state, job, { pending, conflicts })),
+    on(JobActions.missing, (state) => ({ ...state, status: 'missing' as const })),
+    on(JobActions.did, (state, { made }) => did(state, made)),
+    on(JobActions.accepted, (state, { answer }) => accepted(state, answer)),
+    on(JobActions.refused, (state, { changeId, problem }) => refused(state, changeId, problem)),
+    on(JobActions.serverGone, (state) => (state.isServerHere ? { ...state, isServerHere: false } : state)),
+    on(JobActions.serverHere, (state) => (state.isServerHere ? state : { ...state, isServerHere: true })),
+    on(JobActions.decided, (state, { conflict }) => decided(state, conflict)),
+    on(JobActions.say, (state, { notice }) => ({ ...state, notice })),
+  ),
+});

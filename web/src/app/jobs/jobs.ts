@@ -1,0 +1,60 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import type { JobSummary } from '@yellow-pane/contracts';
+import { Commands } from '../shell/commands';
+import { CommandKeys } from '../shell/command-keys';
+import { GeneralCommands } from '../shell/general-commands';
+import { ElevationStrip } from './elevation-strip';
+import { JobList } from './job-list';
+import { whatNext } from './job-words';
+
+/** All jobs, each with a strip of its surfaces and what to do next. */
+@Component({
+  selector: 'yp-jobs',
+  imports: [RouterLink, ElevationStrip],
+  providers: [JobList],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './jobs.html',
+})
+export class Jobs {
+  protected readonly list = inject(JobList);
+  protected readonly keys = inject(CommandKeys);
+  readonly #router = inject(Router);
+  protected readonly newName = signal('');
+  protected readonly renamingId = signal<string | undefined>(undefined);
+  protected readonly hasArchived = signal(false);
+  protected readonly nameFault = signal<string | undefined>(undefined);
+  protected readonly shown = computed(() => this.list.jobs().filter(({ archived }) => archived === this.hasArchived()).map((job) => ({ job, next: whatNext(job) })));
+  protected readonly archivedCount = computed(() => this.list.jobs().filter(({ archived }) => archived).length);
+  protected readonly lastDone = computed(() => this.list.undo().at(-1)?.label);
+
+  constructor() {
+    void this.list.load();
+    inject(GeneralCommands).offer();
+    inject(Commands).offer([
+      { id: 'new-job', word: 'New job', keys: 'Alt+N', run: () => { document.getElementById('new-job')?.focus(); } },
+      { id: 'undo', word: 'Undo', keys: 'Ctrl+Z', canRun: () => this.lastDone() !== undefined, run: () => { void this.list.undoLast(); } },
+    ]);
+  }
+
+  protected async make(event: Event): Promise<void> {
+    event.preventDefault();
+    const name = this.newName().trim();
+    this.nameFault.set(name === '' ? 'Type what the job is called: a customer, a building, a vehicle.' : undefined);
+    if (name === '') return;
+    const id = await this.list.make(name);
+    if (id !== undefined) await this.#router.navigate(['/jobs', id, 'survey']);
+  }
+
+  protected async rename(job: JobSummary, field: { readonly value: string }): Promise<void> {
+    if (this.renamingId() !== job.id) return;
+    this.renamingId.set(undefined);
+    const name = field.value.trim();
+    if (name !== '' && name !== job.name) await this.list.rename(job, name);
+  }
+
+  protected startRename(job: JobSummary): void {
+    this.renamingId.set(job.id);
+    setTimeout(() => { document.getElementById('rename')?.focus(); });
+  }
+}

@@ -1,0 +1,73 @@
+import { ChangeDetectionStrategy, Component, DestroyRef, computed, inject, signal } from '@angular/core';
+import { JobReading } from '../job/job-reading';
+import { Selection } from './selection';
+
+const FIRST_HOUR = 5;
+const LAST_HOUR = 21;
+const TICK_MS = 15_000;
+
+interface Bar {
+  readonly from: number;
+  readonly to: number;
+  readonly word: string;
+}
+
+/** One strip of hours for the selected surface: what ran and what runs now. Sun and temperature join it with the Day stop. */
+@Component({
+  selector: 'yp-day-band',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="w-[250px] shrink-0 border-r border-line p-3 leading-snug max-md:hidden">
+      <p class="font-bold">Sun and glass: unknown</p>
+      <p class="text-sm text-faint">Feel the glass: warm or in the sun means wait.</p>
+    </div>
+    <svg class="flex-1 min-w-0 h-full" viewBox="0 0 1000 84" preserveAspectRatio="none" role="img" [attr.aria-label]="'Hours of today. Now ' + clock()">
+      <line x1="20" x2="980" y1="62" y2="62" class="stroke-line-strong" vector-effect="non-scaling-stroke" />
+      @for (hour of hours; track hour) { <line [attr.x1]="at(hour)" [attr.x2]="at(hour)" y1="62" y2="67" class="stroke-line-strong" vector-effect="non-scaling-stroke" /> }
+      @for (bar of bars(); track $index) { <rect [attr.x]="at(bar.from)" y="38" height="18" [attr.width]="widthOf(bar)" class="fill-glass stroke-ink" vector-effect="non-scaling-stroke" /> }
+      @if (isDay()) { <line [attr.x1]="at(now())" [attr.x2]="at(now())" y1="4" y2="66" class="stroke-ink" stroke-width="3" vector-effect="non-scaling-stroke" /> }
+    </svg>
+    <div class="absolute bottom-0 right-0 left-[250px] max-md:left-0 h-5 text-faint text-sm pointer-events-none" aria-hidden="true">
+      @for (hour of hours; track hour) { <span class="absolute -translate-x-1/2 figure max-md:odd:hidden" [style.left.%]="at(hour) / 10">{{ hour }}</span> }
+    </div>
+    <p class="absolute top-1.5 text-sm pointer-events-none px-1 bg-now text-now-ink font-semibold rounded-card" [style.left]="labelLeft()">now {{ clock() }}</p>
+    @if (bars().length > 0) { <p class="absolute top-1.5 right-3 text-sm text-faint max-md:hidden">{{ bars().length }} timed {{ bars().length === 1 ? 'step' : 'steps' }} today</p> }
+  `,
+  host: { class: 'relative flex h-full bg-ground', role: 'region', 'aria-label': 'Day band' },
+})
+export class DayBand {
+  readonly #reading = inject(JobReading);
+  readonly #selection = inject(Selection);
+  readonly #instant = signal(new Date());
+  protected readonly hours = Array.from({ length: LAST_HOUR - FIRST_HOUR + 1 }, (_, index) => FIRST_HOUR + index);
+  protected readonly now = computed(() => hourOf(this.#instant()));
+  protected readonly isDay = computed(() => this.now() >= FIRST_HOUR && this.now() <= LAST_HOUR);
+  protected readonly clock = computed(() => `${String(this.#instant().getHours()).padStart(2, '0')}:${String(this.#instant().getMinutes()).padStart(2, '0')}`);
+  protected readonly labelLeft = computed(() => `clamp(0px, calc((100% - var(--band-left, 0px)) * ${(this.at(Math.min(LAST_HOUR, Math.max(FIRST_HOUR, this.now()))) / 1000).toFixed(4)} + var(--band-left, 0px) + 6px), calc(100% - 6rem))`);
+  protected readonly bars = computed<readonly Bar[]>(() => {
+    const surface = this.#selection.surface();
+    if (surface === undefined) return [];
+    const today = this.#instant().toDateString();
+    return this.#reading.applicationsOf(surface.id).flatMap(({ id }) => this.#reading.workOf(id)).flatMap(({ startedAt, doneAt, step }): Bar[] => {
+      if (startedAt === null || new Date(startedAt).toDateString() !== today) return [];
+      return [{ from: hourOf(new Date(startedAt)), to: doneAt === null ? this.now() : hourOf(new Date(doneAt)), word: step }];
+    });
+  });
+
+  constructor() {
+    const timer = setInterval(() => { this.#instant.set(new Date()); }, TICK_MS);
+    inject(DestroyRef).onDestroy(() => { clearInterval(timer); });
+  }
+
+  protected at(hour: number): number {
+    return 20 + (960 * (hour - FIRST_HOUR)) / (LAST_HOUR - FIRST_HOUR);
+  }
+
+  protected widthOf(bar: Bar): number {
+    return Math.max(3, this.at(bar.to) - this.at(bar.from));
+  }
+}
+
+function hourOf(date: Date): number {
+  return date.getHours() + date.getMinutes() / 60;
+}

@@ -1,0 +1,67 @@
+import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, input, untracked, viewChild } from '@angular/core';
+import { Title } from '@angular/platform-browser';
+import { RouterLink, RouterOutlet } from '@angular/router';
+import { NgIcon, provideIcons } from '@ng-icons/core';
+import { lucideCommand, lucideRedo2, lucideUndo2 } from '@ng-icons/lucide';
+import { Catalogue } from '../catalogue/catalogue';
+import { JobDesk } from '../job/job-desk';
+import { JobReading } from '../job/job-reading';
+import { CommandKeys } from './command-keys';
+import { Commands } from './commands';
+import { ConflictBox } from './conflict-box';
+import { DayBand } from './day-band';
+import { GeneralCommands } from './general-commands';
+import { Panels } from './panels';
+import { SavedState } from './saved-state';
+import { Schedule } from './schedule';
+import { ScheduleMarks } from './schedule-marks';
+import { STOPS, STOP_WORDS, Selection } from './selection';
+import { StopSummaries } from './stop-summaries';
+
+/** One job: the seven stops above, the schedule left, the stop in the middle and right, the day below. */
+@Component({
+  selector: 'yp-job-shell',
+  imports: [RouterOutlet, RouterLink, NgIcon, Schedule, DayBand, SavedState, ConflictBox],
+  providers: [ScheduleMarks],
+  viewProviders: [provideIcons({ lucideCommand, lucideRedo2, lucideUndo2 })],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './job-shell.html',
+})
+export class JobShell {
+  readonly jobId = input.required<string>();
+  protected readonly desk = inject(JobDesk);
+  protected readonly reading = inject(JobReading);
+  protected readonly selection = inject(Selection);
+  protected readonly summaries = inject(StopSummaries);
+  protected readonly panels = inject(Panels);
+  protected readonly commandKeys = inject(CommandKeys);
+  protected readonly stops = STOPS.map((stop, index) => ({ stop, word: STOP_WORDS[stop], key: `Alt+${index + 1}` }));
+  protected readonly status = computed(() => this.desk.state().status);
+  protected readonly name = computed(() => this.reading.job()?.name ?? '');
+  private readonly scheduleView = viewChild(Schedule);
+
+  constructor() {
+    const catalogue = inject(Catalogue);
+    const title = inject(Title);
+    effect(() => {
+      const jobId = this.jobId();
+      untracked(() => { this.desk.open(jobId); });
+    });
+    effect(() => { title.setTitle(`${this.selection.surface()?.tag ?? ''} ${STOP_WORDS[this.selection.stop()]} · ${this.name()} · Yellow Pane`.trim()); });
+    effect(() => {
+      this.selection.surfaceIdInUrl();
+      untracked(() => { this.panels.hasSchedule.set(false); });
+    });
+    void catalogue.load();
+    inject(DestroyRef).onDestroy(() => { this.desk.close(); });
+    inject(GeneralCommands).offer();
+    inject(Commands).offer([
+      ...this.stops.map(({ stop, word, key }) => ({ id: `stop-${stop}`, word: `Go to ${word}`, keys: key, run: () => { this.selection.goToStop(stop); } })),
+      { id: 'undo', word: 'Undo', keys: 'Ctrl+Z', canRun: () => this.desk.canUndo() !== undefined, run: () => { this.desk.undo(); } },
+      { id: 'redo', word: 'Redo', keys: 'Ctrl+Y or Ctrl+Shift+Z', canRun: () => this.desk.canRedo() !== undefined, run: () => { this.desk.redo(); } },
+      { id: 'find', word: 'Find a surface', keys: '/', run: () => { this.scheduleView()?.focusFilter(); } },
+      { id: 'next-surface', word: 'Next surface', keys: 'Alt+ArrowDown', run: () => { this.selection.step(1); } },
+      { id: 'previous-surface', word: 'Previous surface', keys: 'Alt+ArrowUp', run: () => { this.selection.step(-1); } },
+    ]);
+  }
+}

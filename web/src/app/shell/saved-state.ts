@@ -1,0 +1,25 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { JobDesk } from '../job/job-desk';
+
+/** Whether everything is saved, and what the server had to say. Quiet while all is well. */
+@Component({
+  selector: 'yp-saved-state',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="fixed left-3 bottom-[94px] max-md:bottom-[112px] z-30 flex flex-col gap-2 max-w-[min(30rem,92vw)] no-print" role="status" aria-live="polite">
+      @if (gone(); as text) { <p class="bg-ink text-ground rounded-card px-3 py-2 font-semibold">{{ text }}</p> }
+      @if (desk.state().notice; as notice) {
+        <p class="bg-paper border-2 border-ink rounded-card px-3 py-2 flex gap-3 items-start"><span class="flex-1">{{ notice }}</span><button type="button" class="act act-small" (click)="desk.say(null)">Close</button></p>
+      }
+    </div>
+  `,
+})
+export class SavedState {
+  protected readonly desk = inject(JobDesk);
+  protected readonly gone = computed(() => {
+    const { isServerHere, pending } = this.desk.state();
+    const count = pending.length === 1 ? '1 change is' : `${pending.length} changes are`;
+    if (!isServerHere) return pending.length === 0 ? 'The server does not answer. You can go on: everything is kept here and sent when it is back.' : `Not saved yet: the server does not answer. ${count} kept in this browser and sent when it is back.`;
+    return pending.length > 3 ? `Not saved yet: ${count} on the way.` : undefined;
+  });
+}

@@ -1,0 +1,41 @@
+import { Injectable, computed, inject } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { NavigationEnd, Router } from '@angular/router';
+import { filter, map, startWith } from 'rxjs';
+import { JobReading } from '../job/job-reading';
+
+export const STOPS = ['survey', 'film', 'cut', 'day', 'fit', 'check', 'close'] as const;
+export type Stop = (typeof STOPS)[number];
+export const STOP_WORDS: Readonly<Record<Stop, string>> = { survey: 'Survey', film: 'Film', cut: 'Cut', day: 'Day', fit: 'Fit', check: 'Check', close: 'Close' };
+
+/** The URL is the selection: job, stop and surface are read from it and changed through it. */
+@Injectable({ providedIn: 'root' })
+export class Selection {
+  readonly #router = inject(Router);
+  readonly #reading = inject(JobReading);
+  readonly #path = toSignal(this.#router.events.pipe(filter((event) => event instanceof NavigationEnd), map((event) => event.urlAfterRedirects), startWith(this.#router.url)), { requireSync: true });
+  readonly #parts = computed(() => /^\/jobs\/([^/?#]+)(?:\/([a-z]+))?(?:\/([^/?#]+))?/.exec(this.#path()));
+
+  readonly jobId = computed(() => this.#parts()?.[1]);
+  readonly stop = computed<Stop>(() => STOPS.find((stop) => stop === this.#parts()?.[2]) ?? 'survey');
+  readonly surfaceIdInUrl = computed(() => this.#parts()?.[3]);
+  /** The surface in the URL, or the first one when the URL names none. */
+  readonly surface = computed(() => this.#reading.surfaceById().get(this.surfaceIdInUrl() ?? '') ?? (this.surfaceIdInUrl() === undefined ? this.#reading.surfaces()[0] : undefined));
+
+  goToSurface(surfaceId: string | undefined): void {
+    void this.#router.navigate(['/jobs', this.jobId(), this.stop(), ...(surfaceId === undefined ? [] : [surfaceId])]);
+  }
+
+  goToStop(stop: Stop): void {
+    const surfaceId = this.surfaceIdInUrl();
+    void this.#router.navigate(['/jobs', this.jobId(), stop, ...(surfaceId === undefined ? [] : [surfaceId])]);
+  }
+
+  /** One surface on or back in the order of the schedule. */
+  step(by: 1 | -1): void {
+    const surfaces = this.#reading.surfaces();
+    const at = surfaces.findIndex(({ id }) => id === this.surface()?.id);
+    const next = surfaces[Math.min(surfaces.length - 1, Math.max(0, at + by))];
+    if (next !== undefined) this.goToSurface(next.id);
+  }
+}

@@ -1,0 +1,50 @@
+import { ChangeDetectionStrategy, Component, ElementRef, computed, input, output, viewChild } from '@angular/core';
+
+/** One measure on the drawing: typed as people say it, kept even when it cannot be read. */
+@Component({
+  selector: 'yp-measure-field',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <input #box [id]="fieldId()" class="figure text-measure text-center w-[5.6rem] max-md:w-[4.4rem] h-8 max-md:h-7 max-md:text-sm px-1 bg-paper" [class.border-2]="isSuspect() || fault()" [class.border-stop]="isSuspect() || fault()" [class.border-dashed]="text() === ''" [class.border-now]="isNext()" [class.border-4]="isNext()"
+      autocomplete="off" autocapitalize="off" spellcheck="false" enterkeyhint="next" [value]="text()" [attr.aria-label]="label()" [attr.aria-invalid]="fault() !== undefined" [attr.aria-describedby]="fault() ? fieldId() + '-fault' : null"
+      [attr.data-typed]="isDraft() ? '' : null" (input)="typed.emit($any($event.target).value)" (blur)="left.emit()" (focus)="reached()" (keydown)="walk($event)" />
+    @if (fault(); as text) { <p [id]="fieldId() + '-fault'" class="absolute top-full left-1/2 -translate-x-1/2 z-10 mt-1 w-52 bg-paper border-2 border-stop rounded-card px-2 py-1 text-sm leading-snug">{{ text }}</p> }
+  `,
+  host: { class: 'absolute -translate-x-1/2 -translate-y-1/2' },
+})
+export class MeasureField {
+  readonly slot = input.required<string>();
+  readonly label = input.required<string>();
+  readonly text = input.required<string>();
+  readonly fault = input<string | undefined>(undefined);
+  readonly isDraft = input(false);
+  readonly isSuspect = input(false);
+  readonly isNext = input(false);
+  readonly typed = output<string>();
+  readonly left = output();
+  readonly reachedField = output();
+  readonly walked = output<'next' | 'left' | 'right' | 'up' | 'down' | 'drop'>();
+  protected readonly fieldId = computed(() => `measure-${this.slot()}`);
+  private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
+
+  focus(): void {
+    this.box().nativeElement.focus();
+  }
+
+  protected reached(): void {
+    this.box().nativeElement.select();
+    this.reachedField.emit();
+  }
+
+  /** Enter goes on in the order of walking; arrows walk the figure once the caret is at the end of the text. */
+  protected walk(event: KeyboardEvent): void {
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    const { selectionStart, selectionEnd, value } = this.box().nativeElement;
+    const isAllSelected = selectionStart === 0 && selectionEnd === value.length;
+    const way = ({ Enter: 'next', ArrowUp: 'up', ArrowDown: 'down', Escape: 'drop' } as const)[event.key]
+      ?? (event.key === 'ArrowLeft' && (isAllSelected || selectionEnd === 0) ? 'left' : event.key === 'ArrowRight' && (isAllSelected || selectionStart === value.length) ? 'right' : undefined);
+    if (way === undefined) return;
+    event.preventDefault();
+    this.walked.emit(way);
+  }
+}

@@ -1,0 +1,55 @@
+import { Injectable, inject } from '@angular/core';
+import type { Op } from '@yellow-pane/contracts';
+import type { RowOf } from '@yellow-pane/core/job';
+import { newId } from '../../device/session';
+import { JobDesk } from '../../job/job-desk';
+import { JobReading } from '../../job/job-reading';
+
+/** Making and deleting surfaces with all that hangs on them. */
+@Injectable({ providedIn: 'root' })
+export class SurfaceWork {
+  readonly #desk = inject(JobDesk);
+  readonly #reading = inject(JobReading);
+
+  /** A new pane after `after`, in the same place with the same glass; a first place is made when there is none. */
+  add(after: RowOf<'surface'> | undefined): string {
+    const id = newId();
+    const place = after?.placeId ?? this.#reading.places()[0]?.id;
+    const newPlace = place === undefined ? this.#desk.put('place', { parentId: null, kind: 'building', name: 'Building', bearing_deg: null, movable: false, position: 1 }) : undefined;
+    const tag = this.#nextTag(after?.tag);
+    this.#desk.do(`New surface ${tag}`, [
+      ...(newPlace === undefined ? [] : [newPlace]),
+      this.#desk.put('surface', { placeId: place ?? newPlace?.id ?? '', unitId: after?.unitId ?? null, tag, name: '', kind: 'pane', seenFrom: after?.seenFrom ?? 'room', condition: 'unknown', remark: '', position: this.#positionAfter(after) }, id),
+    ]);
+    return id;
+  }
+
+  remove(surface: RowOf<'surface'>): void {
+    const applications = this.#reading.applicationsOf(surface.id);
+    const ops: Op[] = [
+      ...applications.flatMap(({ id }) => this.#reading.workOf(id)).map(({ id }) => this.#desk.remove('workRecord', id)),
+      ...applications.map(({ id }) => this.#desk.remove('application', id)),
+      ...this.#reading.measuresOf(surface.id).map(({ id }) => this.#desk.remove('measure', id)),
+      this.#desk.remove('surface', surface.id),
+    ];
+    this.#desk.do(`Delete ${surface.tag}`, ops);
+    this.#desk.say(`${surface.tag} deleted. Undo brings it back.`);
+  }
+
+  #positionAfter(after: RowOf<'surface'> | undefined): number {
+    const surfaces = this.#reading.surfaces();
+    const at = surfaces.findIndex(({ id }) => id === after?.id);
+    const here = surfaces[at]?.position ?? surfaces.at(-1)?.position ?? 0;
+    const next = at < 0 ? undefined : surfaces[at + 1]?.position;
+    return next === undefined ? here + 1 : (here + next) / 2;
+  }
+
+  /** The tag counted on: SW3 → SW4, skipping those taken. */
+  #nextTag(tag: string | undefined): string {
+    const [, stem = 'W', digits = '0'] = /^(.*?)(\d+)$/.exec(tag ?? '') ?? [];
+    const taken = new Set(this.#reading.surfaces().map((surface) => surface.tag));
+    let n = Number(digits) + 1;
+    while (taken.has(`${stem}${n}`)) n += 1;
+    return `${stem}${n}`;
+  }
+}

@@ -1,0 +1,52 @@
+import { type Agreement, type PaneCheck, type Suspect, distanceWord } from '@yellow-pane/core/measure';
+import { type DisplayUnits, type UnreadableReason, type Verdict, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
+
+export interface Finding {
+  readonly verdict: Verdict;
+  readonly heading: string;
+  readonly says: string;
+}
+
+/** What a pane's measures say, as a fitter would say it. */
+export function findingOf(check: PaneCheck, units: DisplayUnits): Finding {
+  if (check.state === 'unfinished') return { verdict: 'unknown', heading: 'Not measured yet', says: `Needed to draw it: ${check.needs.join(' and ')}.` };
+  if (check.state === 'impossible') return { verdict: 'stop', heading: 'These measures cannot close', says: `No four-sided pane has these measures. ${check.suspects.length === 0 ? 'Measure the sides again.' : `Look first at the ${check.suspects.map(wordOf).join(' and the ')}.`}` };
+  if (check.agreement.kind === 'disagree') return disagreement(check.agreement.suspects, check.agreement.decide, units);
+  if (check.state === 'drawn square') return { verdict: 'go with care', heading: 'Drawn square, not proved', says: `Measure the ${check.helpsNext.word} next: without it nobody knows whether the corners are square.` };
+  return agreementFinding(check.agreement, units);
+}
+
+/** Why a typed measure cannot be read, and what to type. */
+export function unreadableWord(reason: UnreadableReason): string {
+  const words: Readonly<Record<UnreadableReason, string>> = {
+    empty: 'Nothing typed.',
+    'not a length': 'Not a length. Type it like 880, 88 cm, 34 5/8 or 2\'10-5/8".',
+    'zero or negative': 'A length is more than zero.',
+    'fraction below is zero': 'The lower part of the fraction is zero.',
+    'inches reach a whole foot': 'Twelve inches or more beside feet: type the feet one higher, or inches alone.',
+    'too large': 'Larger than anything measured. In the wrong unit?',
+  };
+  return words[reason];
+}
+
+export function wordOf({ from, to }: Pick<Suspect, 'from' | 'to'>): string {
+  return distanceWord(from, to);
+}
+
+function disagreement(suspects: readonly Suspect[], decide: Extract<Agreement, { kind: 'disagree' }>['decide'], units: DisplayUnits): Finding {
+  const [first] = suspects;
+  const off = formatLengthWithUnit(nmFromMm(Math.round(Math.abs(first?.tooLong_mm ?? 0))), units);
+  if (first === undefined) return { verdict: 'stop', heading: 'The measures disagree', says: 'Measure again.' };
+  if (suspects.length === 1) {
+    const fits = formatLengthWithUnit(nmFromMm(Math.round(first.wouldFit_mm)), units);
+    return { verdict: 'stop', heading: 'One measure disagrees', says: `The ${wordOf(first)} is about ${off} too ${first.tooLong_mm > 0 ? 'long' : 'short'} for all the others. ${fits} would fit.` };
+  }
+  const names = suspects.map(wordOf).join(' or ');
+  const how = decide === undefined ? 'Measure both again.' : `Measure ${distanceWord(decide.from, decide.to)} to tell which.`;
+  return { verdict: 'stop', heading: 'Measures disagree', says: `${names.charAt(0).toUpperCase()}${names.slice(1)} is about ${off} off. ${how}` };
+}
+
+function agreementFinding(agreement: Exclude<Agreement, { kind: 'disagree' }>, units: DisplayUnits): Finding {
+  if (agreement.kind === 'not checked') return { verdict: 'go with care', heading: 'Measured, not checked', says: 'Just enough measures for the shape. One more would show a slip.' };
+  return { verdict: 'go', heading: 'The measures agree', says: `All of them fit one shape within ${formatLengthWithUnit(nmFromMm(Math.max(0.1, agreement.worst_mm)), units)}.` };
+}

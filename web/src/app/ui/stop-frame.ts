@@ -1,0 +1,20 @@
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { Panels } from '../shell/panels';
+
+/** The two middle parts of every stop: the sheet and the reckoning. On a phone the reckoning slides over. */
+@Component({
+  selector: 'yp-stop-frame',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <main class="min-w-0 min-h-0 overflow-auto bg-board flex flex-col print:overflow-visible print:bg-white" [attr.aria-label]="name() + ' sheet'" tabindex="-1"><ng-content select="[sheet]" /></main>
+    <aside class="min-h-0 overflow-auto border-l border-line bg-ground p-4 flex flex-col gap-4 no-print max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:top-1/4 max-md:z-20 max-md:border-t-2 max-md:border-ink" [class.max-md:hidden]="!panels.hasReckoning()" aria-label="Reckoning">
+      <button type="button" class="act act-small md:hidden self-end" (click)="panels.hasReckoning.set(false)">Close reckoning</button>
+      <ng-content select="[reckoning]" />
+    </aside>
+  `,
+  host: { class: 'contents' },
+})
+export class StopFrame {
+  readonly name = input.required<string>();
+  protected readonly panels = inject(Panels);
+}
