@@ -14,5 +14,5 @@ await build({
   logLevel: 'warning',
   plugins: [{ name: 'npm-outside', setup({ onResolve }) { onResolve({ filter: /^[^./]/ }, ({ path }) => (path.startsWith('@yellow-pane/') ? undefined : { path, external: true })); } }],
 });
-if (!process.argv.includes('--server')) execFileSync(process.execPath, ['../node_modules/@angular/cli/bin/ng.js', 'build'], { cwd: 'web', stdio: process.env['QUIET'] ? 'ignore' : 'inherit', env: { ...process.env, NG_CLI_ANALYTICS: 'false' } });
+if (!process.argv.includes('--server')) execFileSync(process.execPath, ['../node_modules/@angular/cli/bin/ng.js', 'build'], { cwd: 'web', stdio: 'inherit', env: { ...process.env, NG_CLI_ANALYTICS: 'false' } });
 console.log(`built in ${((Date.now() - started) / 1000).toFixed(1)} s`);

@@ -44,7 +44,7 @@ export interface JobSummary {
   readonly measured: number;
   readonly withFilm: number;
   readonly laid: number;
-  readonly stepsDone: number;
+  readonly fitted: number;
   readonly strip: readonly { readonly tag: string; readonly width_mm: number | null; readonly height_mm: number | null }[];
 }
 
@@ -66,7 +66,7 @@ export const jobStateSchema = z.strictObject({ seq: z.int().min(0), rows: z.stri
 const side = z.number().positive().nullable();
 export const jobSummarySchema = z.strictObject({
   id: idSchema, name: z.string(), archived: z.boolean(), changedAt: instantSchema, changedBy: whoSchema, version: versionSchema,
-  surfaces: z.int(), measured: z.int(), withFilm: z.int(), laid: z.int(), stepsDone: z.int(),
+  surfaces: z.int(), measured: z.int(), withFilm: z.int(), laid: z.int(), fitted: z.int(),
   strip: z.array(z.strictObject({ tag: z.string(), width_mm: side, height_mm: side })),
 }) satisfies z.ZodType<JobSummary>;
 

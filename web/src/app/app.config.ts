@@ -1,5 +1,6 @@
 import { type ApplicationConfig, isDevMode, provideBrowserGlobalErrorListeners, provideZonelessChangeDetection } from '@angular/core';
 import { provideRouter, withComponentInputBinding } from '@angular/router';
+import { provideNgIconsConfig, withContentSecurityPolicy } from '@ng-icons/core';
 import { provideEffects } from '@ngrx/effects';
 import { provideStore } from '@ngrx/store';
 import { routes } from './app.routes';
@@ -13,5 +14,6 @@ export const appConfig: ApplicationConfig = {
     provideRouter(routes, withComponentInputBinding()),
     provideStore({ [jobFeature.name]: jobFeature.reducer }, { runtimeChecks: { strictStateImmutability: isDevMode(), strictActionImmutability: isDevMode() } }),
     provideEffects(jobEffects),
+    provideNgIconsConfig({}, withContentSecurityPolicy()),
   ],
 };

@@ -1,5 +1,5 @@
 import { Injectable, computed, inject } from '@angular/core';
-import type { RowOf } from '@yellow-pane/core/job';
+import type { JobTable, RowOf } from '@yellow-pane/core/job';
 import { type PaneCheck, checkFlatPane } from '@yellow-pane/core/measure';
 import { mmFromNm } from '@yellow-pane/core/quantity';
 import { JobDesk } from './job-desk';
@@ -54,7 +54,7 @@ export class JobReading {
     return check;
   }
 
-  #rows<Table extends keyof ReturnType<typeof this.#view>>(table: Table): RowOf<Table>[] {
+  #rows<Table extends JobTable>(table: Table): RowOf<Table>[] {
     const { ids, entities } = this.#view()[table] as { readonly ids: readonly (string | number)[]; readonly entities: Readonly<Record<string, RowOf<Table> | undefined>> };
     return ids.map((id) => entities[id]).filter((row) => row !== undefined);
   }

@@ -19,7 +19,7 @@ export const NO_TABLES: Tables = byTable(() => adapter.getInitialState()) as unk
 
 /** Tables of rows as the server lists them. */
 export function tablesOf(rows: { readonly [Table in JobTable]: readonly RowOf<Table>[] }): Tables {
-  return byTable((table) => adapter.setAll(rows[table] as AnyRow[], adapter.getInitialState())) as unknown as Tables;
+  return byTable((table) => adapter.setAll(rows[table] as unknown as AnyRow[], adapter.getInitialState())) as unknown as Tables;
 }
 
 /** Rows as the server has them now; a row older than what is here is passed over, a removed one leaves. */
@@ -39,7 +39,10 @@ export function withOps(tables: Tables, ops: readonly Op[], made: { readonly job
   for (const op of ops) {
     const here = next[op.table].entities[op.id];
     if (op.op === 'remove') next[op.table] = adapter.removeOne(op.id, next[op.table]);
-    else if (op.op === 'set' && here !== undefined) next[op.table] = adapter.setOne({ ...here, ...op.fields, changedBy: made.who, changedAt: made.at }, next[op.table]);
+    else if (op.op === 'set' && here !== undefined) {
+      const row = { ...here, ...op.fields, changedBy: made.who, changedAt: made.at };
+      next[op.table] = adapter.setOne(row, next[op.table]);
+    }
     else if (op.op === 'put') {
       const row = { ...op.fields, id: op.id, jobId: made.jobId, version: 1, madeBy: made.who, madeAt: made.at, changedBy: made.who, changedAt: made.at, removed: false };
       next[op.table] = adapter.setOne(row, next[op.table]);

@@ -18,7 +18,7 @@ export function keepWaiting(jobId: string, waiting: Waiting): boolean {
 export async function readWaiting(jobId: string): Promise<Waiting> {
   const kept = readKept(keyOf(jobId));
   if (typeof kept !== 'object' || kept === null) return NOTHING;
-  const { changeSchema } = await import('@yellow-pane/contracts');
+  const { changeSchema } = await import('@yellow-pane/contracts/change');
   const { pending = [], conflicts = [] } = kept as Partial<Waiting>;
   return { pending: pending.filter(({ change }) => changeSchema.safeParse(change).success), conflicts };
 }

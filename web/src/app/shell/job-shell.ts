@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, injec
 import { Title } from '@angular/platform-browser';
 import { RouterLink, RouterOutlet } from '@angular/router';
 import { NgIcon, provideIcons } from '@ng-icons/core';
-import { lucideCommand, lucideRedo2, lucideUndo2 } from '@ng-icons/lucide';
+import { lucideRedo2, lucideTextSearch, lucideUndo2 } from '@ng-icons/lucide';
 import { Catalogue } from '../catalogue/catalogue';
 import { JobDesk } from '../job/job-desk';
 import { JobReading } from '../job/job-reading';
@@ -23,7 +23,7 @@ import { StopSummaries } from './stop-summaries';
   selector: 'yp-job-shell',
   imports: [RouterOutlet, RouterLink, NgIcon, Schedule, DayBand, SavedState, ConflictBox],
   providers: [ScheduleMarks],
-  viewProviders: [provideIcons({ lucideCommand, lucideRedo2, lucideUndo2 })],
+  viewProviders: [provideIcons({ lucideRedo2, lucideTextSearch, lucideUndo2 })],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './job-shell.html',
 })

@@ -21,13 +21,13 @@ export class StopSummaries {
     const laid = applications.filter(({ id }) => this.#reading.laidIds().has(id)).length;
     const finished = applications.filter(({ id }) => this.#reading.workOf(id).some(({ step, doneAt }) => step === 'handover' && doneAt !== null)).length;
     return {
-      survey: surfaces.length === 0 ? 'no surfaces yet' : unmeasured === 0 ? `all ${surfaces.length} measured` : `${unmeasured} of ${surfaces.length} to measure`,
+      survey: surfaces.length === 0 ? 'no surface yet' : unmeasured === 0 ? `all ${surfaces.length} measured` : `${unmeasured} to measure`,
       film: surfaces.length === 0 ? '–' : unfilmed === 0 ? 'all chosen' : `${unfilmed} to choose`,
       cut: applications.length === 0 ? '–' : laid < applications.length ? `${applications.length - laid} to lay out` : `${this.#length(length_nm)} · ${plans.length} ${plans.length === 1 ? 'roll' : 'rolls'}`,
-      day: 'not in this version',
+      day: 'comes later',
       fit: applications.length === 0 ? '–' : `${finished} of ${applications.length} done`,
-      check: 'not in this version',
-      close: 'not in this version',
+      check: 'comes later',
+      close: 'comes later',
     };
   });
 

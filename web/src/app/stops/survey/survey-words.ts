@@ -41,9 +41,16 @@ function disagreement(suspects: readonly Suspect[], decide: Extract<Agreement, {
     const fits = formatLengthWithUnit(nmFromMm(Math.round(first.wouldFit_mm)), units);
     return { verdict: 'stop', heading: 'One measure disagrees', says: `The ${wordOf(first)} is about ${off} too ${first.tooLong_mm > 0 ? 'long' : 'short'} for all the others. ${fits} would fit.` };
   }
-  const names = suspects.map(wordOf).join(' or ');
+  const names = joinedByOr(suspects.map(wordOf));
   const how = decide === undefined ? 'Measure both again.' : `Measure ${distanceWord(decide.from, decide.to)} to tell which.`;
   return { verdict: 'stop', heading: 'Measures disagree', says: `${names.charAt(0).toUpperCase()}${names.slice(1)} is about ${off} off. ${how}` };
+}
+
+/** 'left height', 'right height' → 'left or right height'. */
+function joinedByOr(words: readonly string[]): string {
+  const last = words.map((word) => word.split(' ').at(-1));
+  const isShared = words.every((word, index) => word.split(' ').length === 2 && last[index] === last[0]);
+  return isShared ? `${words.map((word) => word.split(' ')[0]).join(' or ')} ${last[0] ?? ''}` : words.join(' or ');
 }
 
 function agreementFinding(agreement: Exclude<Agreement, { kind: 'disagree' }>, units: DisplayUnits): Finding {
