@@ -35,7 +35,7 @@ const DRAWN_PX = 31;
           <span class="block font-semibold leading-tight truncate"><yp-state-mark [shape]="state" class="mr-1.5 align-[-1px]" />{{ surface.tag }}@if (marks.markedIds().has(surface.id)) {<span class="ml-1 font-normal text-sm">· marked</span>}</span>
           <span class="block text-sm text-faint truncate leading-tight">{{ surface.name || placeName(surface.placeId) }}</span>
         </span>
-        <span class="figure text-sm text-right leading-tight whitespace-nowrap">@for (line of sizeLines(outline); track $index) {<span class="block">{{ line }}</span>}</span>
+        <span class="figure text-sm text-right leading-tight whitespace-nowrap">@for (line of sizeLines(surface.id, outline); track $index) {<span class="block">{{ line }}</span>}</span>
       </div>
     </cdk-virtual-scroll-viewport>
     @if (found().length === 0 && reading.surfaces().length > 0) { <p class="p-3 text-faint">No surface matches “{{ marks.filter() }}”.</p> }
@@ -100,7 +100,8 @@ export class Schedule {
     return this.states.at('survey', surfaceId) === 'barred';
   }
 
-  protected sizeLines(outline: Outline | undefined): readonly string[] {
+  protected sizeLines(surfaceId: string, outline: Outline | undefined): readonly string[] {
+    if (this.surveyDisagrees(surfaceId)) return ['measures', 'disagree'];
     if (outline === undefined) return ['–'];
     const { width, height } = outlineBounds(outline);
     return [formatLength(nmFromMm(Math.round(width)), this.#units()), formatLength(nmFromMm(Math.round(height)), this.#units())];

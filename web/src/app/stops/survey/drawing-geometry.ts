@@ -9,6 +9,10 @@ export interface Box {
   readonly marginY: number;
 }
 
+/** How far dimension lines stand off the pane, in pixels. */
+const HEIGHT_STAND_OFF = 54;
+const WIDTH_STAND_OFF = 26;
+
 /** Where each measured point of the pane lies on the sheet, to scale and centred. */
 export function pointsOnSheet(outline: Outline, box: Box): Readonly<Record<PanePoint, Point>> {
   const { left, top, width, height } = outlineBounds(outline);
@@ -22,12 +26,11 @@ export function pointsOnSheet(outline: Outline, box: Box): Readonly<Record<PaneP
 /** Where the field of each customary measure sits: outside for the outer ones, in rows of their own for the inner ones, so none cover each other. */
 export function fieldPosition(key: string, points: Readonly<Record<PanePoint, Point>>): Point {
   const { tl, tr, br, bl, mt, mr, mb, ml } = points;
-  const out = 34;
   const positions: Readonly<Record<string, Point>> = {
-    'width-top': { x: mt.x, y: Math.min(tl.y, tr.y) - out + 6 },
-    'width-bottom': { x: mb.x, y: Math.max(bl.y, br.y) + out - 6 },
-    'height-left': { x: Math.min(tl.x, bl.x) - 64, y: ml.y },
-    'height-right': { x: Math.max(tr.x, br.x) + 64, y: mr.y },
+    'width-top': { x: mt.x, y: Math.min(tl.y, tr.y) - WIDTH_STAND_OFF },
+    'width-bottom': { x: mb.x, y: Math.max(bl.y, br.y) + WIDTH_STAND_OFF },
+    'height-left': { x: Math.min(tl.x, bl.x) - HEIGHT_STAND_OFF, y: ml.y },
+    'height-right': { x: Math.max(tr.x, br.x) + HEIGHT_STAND_OFF, y: mr.y },
     'height-middle': between(mt, mb, 0.13),
     'diagonal-falling': between(tl, br, 0.31),
     'width-middle': between(ml, mr, 0.5),
@@ -39,10 +42,10 @@ export function fieldPosition(key: string, points: Readonly<Record<PanePoint, Po
 /** The line of a measure: outer ones stand off the pane as dimension lines, inner ones run through it. */
 export function dimensionLine(key: string, points: Readonly<Record<PanePoint, Point>>): readonly [Point, Point] | undefined {
   const { tl, tr, br, bl, mt, mr, mb, ml } = points;
-  const top = Math.min(tl.y, tr.y) - 28;
-  const bottom = Math.max(bl.y, br.y) + 28;
-  const left = Math.min(tl.x, bl.x) - 20;
-  const right = Math.max(tr.x, br.x) + 20;
+  const top = Math.min(tl.y, tr.y) - WIDTH_STAND_OFF;
+  const bottom = Math.max(bl.y, br.y) + WIDTH_STAND_OFF;
+  const left = Math.min(tl.x, bl.x) - HEIGHT_STAND_OFF;
+  const right = Math.max(tr.x, br.x) + HEIGHT_STAND_OFF;
   const lines: Readonly<Record<string, readonly [Point, Point]>> = {
     'width-top': [{ x: tl.x, y: top }, { x: tr.x, y: top }],
     'width-bottom': [{ x: bl.x, y: bottom }, { x: br.x, y: bottom }],

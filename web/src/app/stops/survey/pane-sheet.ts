@@ -57,7 +57,7 @@ export class PaneSheet {
   readonly #points = computed(() => {
     const { width, height } = this.size();
     const outline = this.outline() ?? UNKNOWN_SHAPE;
-    return pointsOnSheet(viewOutline(outline, this.seenFrom(), this.lookFrom()), { width, height, marginX: width < 500 ? 92 : 132, marginY: 62 });
+    return pointsOnSheet(viewOutline(outline, this.seenFrom(), this.lookFrom()), { width, height, marginX: width < 500 ? 94 : 110, marginY: 48 });
   });
   protected readonly shape = computed(() => {
     const { tl, tr, br, bl } = this.#points();

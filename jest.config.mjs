@@ -1,0 +1,11 @@
+const swc = {
+  transform: { '^.+\\.ts$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript', decorators: true } }, module: { type: 'es6' } }] },
+  extensionsToTreatAsEsm: ['.ts'],
+  testEnvironment: 'node',
+};
+const project = (displayName, more = {}) => ({ ...swc, displayName, rootDir: '.', testMatch: [`<rootDir>/${displayName}/src/**/*.spec.ts`], ...more });
+
+export default {
+  projects: [project('core'), project('contracts'), project('demo'), project('server'), project('web', { setupFiles: ['<rootDir>/web/jest-setup.mjs'] })],
+  testTimeout: 60_000,
+};
