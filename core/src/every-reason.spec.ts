@@ -15,7 +15,7 @@ const RESULTS: readonly (readonly [string, readonly Step[]])[] = [
   ['blank width', blank.width_mm.why], ['blank height', blank.height_mm.why],
   ['length', plan.length_mm.why], ['bound', plan.bound_mm.why], ['waste', plan.waste_share.why],
   ...SLIP_MIXES.map((mix) => [`slip ${mix.key}`, slipShare(mix).why] as const),
-  ['slip needed', slipNeeded(2.5, 0.3).why],
+  ['slip needed', slipNeeded(2.5, { value: 0.3, mark: 'our guess' }).why],
 ];
 
 describe('is the reason shown the mathematics done?', () => {

@@ -64,7 +64,7 @@ describe('how much soap is in the slip?', () => {
 
 describe('how much slip is needed?', () => {
   it('2.5 m² at a guessed 0.3 l/m² is 0.75 l, and says that it is a guess', () => {
-    const need = slipNeeded(2.5, 0.3);
+    const need = slipNeeded(2.5, { value: 0.3, mark: 'our guess' });
     expect(need.value).toBeCloseTo(0.75, 9);
     expect(need.why[0]?.source.kind).toBe('our guess');
   });
@@ -73,7 +73,7 @@ describe('how much slip is needed?', () => {
   });
   it('a measured rate replaces the guess', () => {
     const rates = DEFAULT_RATES.map((rate) => ({ ...rate, value: 0.5, mark: 'measured' as const }));
-    expect(steps({ rates }).find(({ step }) => step === 'final-rinse')?.slip_l?.value).toBeCloseTo(1.25, 9);
+    expect(steps({ rates }).find(({ step }) => step === 'final-rinse')?.slip_l).toMatchObject({ value: 1.25, why: [{ source: { kind: 'measured here' } }] });
   });
-  it('an area of 0 is refused by name', () => { expect(() => slipNeeded(0, 0.3)).toThrow('FITTING_AREA_RANGE'); });
+  it('an area of 0 is refused by name', () => { expect(() => slipNeeded(0, { value: 0.3, mark: 'our guess' })).toThrow('FITTING_AREA_RANGE'); });
 });

@@ -1,4 +1,5 @@
-import { COMMON_PRACTICE, CoreError, type Formula, type Reasoned, applyFormula } from '../quantity';
+import { COMMON_PRACTICE, CoreError, type Formula, type Reasoned, type Source, applyFormula } from '../quantity';
+import type { Rate } from './rates';
 
 const ML_PER_US_GALLON = 3785.411784;
 const ML_PER_US_FL_OZ = 29.5735;
@@ -28,7 +29,7 @@ const SHARE: Formula<{ soap_ml: number; water_ml: number }> = {
 };
 
 const NEEDED: Formula<{ area_m2: number; perPass_l: number }> = {
-  id: 'fitting.slipNeeded', word: 'slip for this step', says: 'V = area · litres per square metre', unit: 'l', source: { kind: 'our guess', text: 'our guess: nobody has measured it; weigh your bottle before and after, and change the rate' },
+  id: 'fitting.slipNeeded', word: 'slip for this step', says: 'V = area · litres per square metre', unit: 'l', source: COMMON_PRACTICE,
   inputs: { area_m2: { word: 'glass area', unit: 'm²' }, perPass_l: { word: 'litres per square metre', unit: 'l/m²' } },
   of: ({ area_m2, perPass_l }) => area_m2 * perPass_l,
 };
@@ -42,10 +43,16 @@ export function slipShare({ soap_ml, water_ml }: SlipMix): Reasoned<number> {
   return { value: step.value, why: [step] };
 }
 
-/** Litres of slip for wetting `area_m2` once, by a stated rate.
+const SOURCE_OF_MARK: Readonly<Record<Rate['mark'], Source>> = {
+  'our guess': { kind: 'our guess', text: 'our guess: nobody has measured it; weigh your bottle before and after, and change the rate in Settings' },
+  ask: { kind: 'our guess', text: 'not confirmed yet: ask, then change the rate in Settings' },
+  measured: { kind: 'measured here', text: 'measured by your own people, see Settings' },
+};
+
+/** Litres of slip for wetting `area_m2` once, by a rate that carries how well it is known.
  *  @throws CoreError FITTING_AREA_RANGE when the area is not within 0 to 1000 m² */
-export function slipNeeded(area_m2: number, perPass_l: number): Reasoned<number> {
+export function slipNeeded(area_m2: number, rate: Pick<Rate, 'value' | 'mark'>): Reasoned<number> {
   if (!(area_m2 > 0 && area_m2 <= 1000)) throw new CoreError('FITTING_AREA_RANGE', { path: 'area_m2', expected: 'over 0 to 1000 m²', got: String(area_m2) });
-  const step = applyFormula(NEEDED, { area_m2, perPass_l });
+  const step = applyFormula(NEEDED, { area_m2, perPass_l: rate.value }, { source: SOURCE_OF_MARK[rate.mark] });
   return { value: step.value, why: [step] };
 }

@@ -59,5 +59,5 @@ function slipOf(step: StepTemplate, { area_m2, rates = DEFAULT_RATES }: WorkStep
   if (step.slip === undefined || area_m2 === undefined) return {};
   const key = step.slip === 'wet the pane' ? 'slip-wet-pane' : 'slip-wet-both';
   const rate = rates.find((row) => row.key === key);
-  return rate === undefined ? {} : { slip_l: slipNeeded(area_m2, rate.value) };
+  return rate === undefined ? {} : { slip_l: slipNeeded(area_m2, rate) };
 }

@@ -27,7 +27,7 @@ export function lockFolder(folder: string): () => void {
       closeSync(file);
       return () => { if (readLock(path) === own) unlinkSync(path); };
     } catch (error) {
-      if (!isExisting(error) || attempt > 3) throw error;
+      if (codeOf(error) !== 'EEXIST' || attempt > 3) throw error;
       const holder = readLock(path);
       const pid = Number(holder?.split(' ')[0]);
       if (holder !== undefined && isHolding(pid, holder)) throw new FolderInUse(folder, pid);
@@ -44,8 +44,8 @@ function readLock(path: string): string | undefined {
   }
 }
 
-function isExisting(error: unknown): boolean {
-  return error instanceof Error && 'code' in error && error.code === 'EEXIST';
+function codeOf(error: unknown): unknown {
+  return (error as { readonly code?: unknown } | null)?.code;
 }
 
 /** A living process of the same number is the holder only if it also started when the lock says. */
@@ -54,7 +54,7 @@ function isHolding(pid: number, holder: string): boolean {
   try {
     process.kill(pid, 0);
   } catch (error) {
-    if (!(error instanceof Error && 'code' in error && error.code === 'EPERM')) return false;
+    if (codeOf(error) !== 'EPERM') return false;
   }
   const start = holder.split(' ')[1];
   const now = startOf(pid);

@@ -21,7 +21,7 @@ export function problemHandler(log: Logger): ErrorRequestHandler {
 function problemOf(error: unknown): Problem {
   if (error instanceof Refusal) return error.problem;
   if (error instanceof CoreError) return refusalOfCore(error).problem;
-  const cause = error instanceof Error && error.cause !== undefined ? error.cause : error;
+  const cause = fieldOf(error, 'cause') ?? error;
   const code = fieldOf(cause, 'code');
   if (code === '23503') return problem('REFERENCE_UNKNOWN', { path: String(fieldOf(cause, 'constraint') ?? 'reference'), expected: 'the id of a row in this job', got: 'an unknown id' });
   if (code === 'ENOSPC' || code === '53100') return problem('DISK_FULL', { path: 'disk', expected: 'free space', got: 'none' });

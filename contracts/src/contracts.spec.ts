@@ -1,0 +1,91 @@
+import { describe, expect, it } from '@jest/globals';
+import { JOB_TABLES } from '@yellow-pane/core/job';
+import fc from 'fast-check';
+import { ERRORS, ROUTES, ROW_FIELDS, changeSchema, cutListCsv, filmFieldsSchema, measureRequestSchema, openApiDocument, problem, readCutListCsv, rollSvg } from './index';
+
+const id = '0199b9a6-0007-7000-8000-000000000003';
+const samples = {
+  job: { name: 'Kestrel Hill', entryUnit: 'mm', archived: false },
+  place: { parentId: null, kind: 'facade', name: 'front', bearing_deg: 225, movable: false, position: 1 },
+  glassUnit: { name: 'double', glazing: 'double', frame: 'unknown', edge: 'gasket' },
+  glassPane: { unitId: id, position: 1, treatment: 'toughened', thickness_nm: 6_000_000, coated: 'unknown', gapAfter_nm: null },
+  surface: { placeId: id, unitId: null, tag: 'SW1', name: '', kind: 'pane', seenFrom: 'side A', condition: 'cracked', remark: 'a\nb', position: 1.5 },
+  measure: { surfaceId: id, fromPoint: 'tl', toPoint: 'tr', text: '34 5/8', unit: 'in', value_nm: 879_475_000, instrument: 'tape', sd_nm: null },
+  application: { surfaceId: id, side: 'room', filmId: id, method: 'decor', linerSchool: 'hang and pull', lockSchool: 'X', trimSchool: 'before squeezing out', position: 1 },
+  cutPlan: { filmId: id, rollWidth_nm: 1, lengthUsed_nm: 0, bound_nm: 0, solver: 'levels' },
+  cutPiece: { planId: id, applicationId: id, tag: 'SW1', position: 0, level: 0, x_nm: 0, y_nm: 0, across_nm: 1, along_nm: 1, turned: true, inputsHash: 'x', cutAt: '2026-11-24T09:20:00.000Z' },
+  workRecord: { applicationId: id, template: 'flat-glass', step: 'clean', templateVersion: 1, startedAt: null, doneAt: '2026-11-24T09:20:00.000Z', note: '' },
+} as const;
+
+describe('do the wire shapes hold?', () => {
+  it.each(JOB_TABLES)('%s goes over the wire and comes back the same', (table) => {
+    expect(ROW_FIELDS[table].parse(JSON.parse(JSON.stringify(samples[table])))).toEqual(samples[table]);
+  });
+  it.each(JOB_TABLES)('%s refuses a field nobody knows', (table) => {
+    expect(ROW_FIELDS[table].safeParse({ ...samples[table], extra: 1 }).success).toBe(false);
+  });
+  it.each(JOB_TABLES)('%s refuses each of its fields missing', (table) => {
+    for (const key of Object.keys(samples[table])) expect(ROW_FIELDS[table].safeParse({ ...samples[table], [key]: undefined }).success).toBe(false);
+  });
+  it('a change may not be empty, nor hold over 2000 operations', () => {
+    const change = (count: number): unknown => ({ id, session: id, who: 'Wren', ops: Array.from({ length: count }, () => ({ op: 'remove', table: 'measure', id, baseVersion: 1 })) });
+    expect([0, 1, 2000, 2001].map((count) => changeSchema.safeParse(change(count)).success)).toEqual([false, true, true, false]);
+  });
+  it('a measure of under 1 mm or over 100 m, of half a nanometre or of none is refused', () => {
+    for (const value_nm of [0, 999_999, 100_000_000_001, 1_000_000.5, null, '880']) expect(ROW_FIELDS.measure.safeParse({ ...samples.measure, value_nm }).success).toBe(false);
+  });
+  it('a film cannot give more light than it gets', () => {
+    const film = { name: 'x', family: 'solar', use: '', thickness_um: 50, direction: 'none', referenceGlass: '', uvTransmitted: null, visibleTransmitted: 0.6, visibleReflectedRoom: 0.3, visibleReflectedOutside: null, solarTransmitted: 0.9, solarReflected: 0.05, emissivity: null, workMin_C: null, workMax_C: null, handling: '', invented: false, widths_nm: [1e9] };
+    expect(filmFieldsSchema.safeParse(film).success).toBe(true);
+    expect(filmFieldsSchema.safeParse({ ...film, visibleReflectedRoom: 0.41 }).error?.issues[0]?.path).toEqual(['visibleReflectedRoom']);
+    expect(filmFieldsSchema.safeParse({ ...film, solarReflected: 0.2 }).error?.issues[0]?.path).toEqual(['solarReflected']);
+    expect(filmFieldsSchema.safeParse({ ...film, widths_nm: [] }).success).toBe(false);
+  });
+  it('a measure to reckon with is a finite number', () => {
+    expect(measureRequestSchema.safeParse({ measures: [{ id: 'a', from: 'tl', to: 'tr', value_mm: Number.NaN, instrument: 'tape' }] }).success).toBe(false);
+  });
+});
+
+describe('does every refusal have words?', () => {
+  it('title, remedy and a 4xx or 5xx for every code', () => {
+    for (const { status, title, remedy } of Object.values(ERRORS)) expect(status >= 400 && status < 600 && title.length > 10 && remedy.length > 10).toBe(true);
+  });
+  it('the sentence says where, what was expected, what came and what to do', () => {
+    expect(problem('MEASURE_DISTANCE_RANGE', { path: 'Pane 3, width', expected: '20 to 6000 mm', got: '62000' }).detail).toBe('Pane 3, width: expected 20 to 6000 mm, got 62000. Typed in another unit, or a digit too many?');
+  });
+});
+
+describe('is the API described?', () => {
+  it('every route has a sentence; bodies are schemas; refusals are problems', () => {
+    const document = openApiDocument('1.2.3') as { readonly openapi: string; readonly paths: Record<string, Record<string, { readonly summary: string; readonly requestBody?: { readonly content: Record<string, { readonly schema: object }> } }>> };
+    expect(document.openapi).toBe('3.1.0');
+    for (const { path, method, body } of ROUTES) {
+      const operation = document.paths[path]?.[method];
+      expect(operation?.summary.length).toBeGreaterThan(10);
+      if (body !== undefined) expect(Object.keys(operation?.requestBody?.content['application/json']?.schema ?? {}).length).toBeGreaterThan(1);
+    }
+  });
+});
+
+describe('is a cut list safe and lossless?', () => {
+  const rows = fc.array(fc.record({ order: fc.nat(999), strip: fc.nat(99), tag: fc.string({ unit: 'grapheme', minLength: 1 }).filter((tag) => !/[\r\n]/.test(tag)), fromEdge_mm: fc.nat(50_000), fromEnd_mm: fc.nat(50_000), across_mm: fc.nat(50_000), along_mm: fc.nat(50_000), turned: fc.boolean() }).map((row) => ({ ...row, fromEdge_mm: row.fromEdge_mm / 10, fromEnd_mm: row.fromEnd_mm / 10, across_mm: row.across_mm / 10, along_mm: row.along_mm / 10 })), { maxLength: 12 });
+  it('whatever the names, it reads back the same', () => {
+    fc.assert(fc.property(rows, (list) => { expect(readCutListCsv(cutListCsv(list))).toEqual(list); }));
+  });
+  it.each(['=1+1', '+1', '-1', '@x', "'quoted"])('%s gets an apostrophe in front, taken off again on reading', (tag) => {
+    const csv = cutListCsv([{ order: 1, strip: 1, tag, fromEdge_mm: 0, fromEnd_mm: 0, across_mm: 1, along_mm: 1, turned: false }]);
+    expect(csv).toContain(`,'${tag},`);
+    expect(readCutListCsv(csv)[0]?.tag).toBe(tag);
+  });
+  it('another table is refused with its line', () => { expect(() => readCutListCsv('a,b\n1,2')).toThrow('line 1'); });
+});
+
+describe('is the roll drawn to scale?', () => {
+  it('one unit a millimetre, names escaped', () => {
+    const svg = rollSvg({ title: '<x> & y', rollWidth_mm: 1524, length_mm: 2190, pieces: [{ tag: '<b>"1"', x_mm: 0, y_mm: 10, across_mm: 1230, along_mm: 2180 }] });
+    expect(svg).toContain('width="1524mm" height="2190mm" viewBox="0 0 1524 2190"');
+    expect(svg).toContain('<rect x="0" y="10" width="1230" height="2180"');
+    expect(svg).toContain('&lt;b&gt;&quot;1&quot;');
+    expect(svg).toContain('&lt;x&gt; &amp; y');
+  });
+});

@@ -1,0 +1,153 @@
+import { once } from 'node:events';
+import { type AddressInfo } from 'node:net';
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { type AcceptedChange, type FilmRow, type JobState, type JobSummary, ROUTES, readCutListCsv } from '@yellow-pane/contracts';
+import request from 'supertest';
+import { v7 as newId } from 'uuid';
+import { type TestApp, exampleFilm, loadFilms, smallJob, testApp } from '../testing/test-app';
+
+let server: TestApp;
+beforeAll(async () => { server = await testApp(); });
+afterAll(async () => { await server.close(); });
+
+describe('does the list of jobs say what is next?', () => {
+  it('one surface with a width only: counted, not measured, drawn with the width known', async () => {
+    const job = smallJob();
+    await server.send(job.jobId, job.ops).expect(200);
+    const jobs = (await request(server.app).get('/api/jobs').expect(200)).body as JobSummary[];
+    expect(jobs.find(({ id }) => id === job.jobId)).toMatchObject({ name: 'Kestrel Hill', surfaces: 1, measured: 0, withFilm: 0, laid: 0, fitted: 0, strip: [{ tag: 'SW1', width_mm: 879.475, height_mm: null }] });
+  });
+});
+
+describe('is a copy of a job a job of its own?', () => {
+  it('it has the same surfaces and measures under new ids, sent twice it is made once', async () => {
+    const job = smallJob();
+    await server.send(job.jobId, job.ops).expect(200);
+    const copy = { id: newId(), changeId: newId(), session: newId(), who: 'Finch', name: 'Copy' };
+    for (let time = 0; time < 2; time += 1) await request(server.app).post(`/api/jobs/${job.jobId}/duplicate`).send(copy).expect(200);
+    const { rows } = (await request(server.app).get(`/api/jobs/${copy.id}`).expect(200)).body as JobState;
+    expect(rows.job[0]).toMatchObject({ name: 'Copy', madeBy: 'Finch' });
+    expect(rows.measure).toHaveLength(1);
+    expect(rows.measure[0]).toMatchObject({ text: '34 5/8', surfaceId: rows.surface[0]?.id });
+    expect(rows.measure[0]?.id).not.toBe(job.measureId);
+  });
+});
+
+describe('is the film catalogue kept straight?', () => {
+  it('starts empty, loads invented examples on request and only once', async () => {
+    const fresh = await testApp();
+    expect((await request(fresh.app).get('/api/films').expect(200)).body).toEqual([]);
+    const films = await loadFilms(fresh.app);
+    expect(films.length).toBeGreaterThan(10);
+    expect(films.every(({ invented }) => invented)).toBe(true);
+    expect(await loadFilms(fresh.app)).toHaveLength(films.length);
+    await fresh.close();
+  });
+
+  it('a film whose light let through and thrown back exceed 1 is refused by field', async () => {
+    const answer = await request(server.app).put(`/api/films/${newId()}`).send({ who: 'Wren', film: { ...exampleFilm, visibleTransmitted: 0.7, visibleReflectedRoom: 0.4 } }).expect(422);
+    expect(answer.body).toMatchObject({ code: 'BODY_INVALID', path: 'film.visibleReflectedRoom' });
+  });
+
+  it('a film is replaced only by who saw its version', async () => {
+    const id = newId();
+    await request(server.app).put(`/api/films/${id}`).send({ who: 'Wren', film: exampleFilm }).expect(200);
+    await request(server.app).put(`/api/films/${id}`).send({ who: 'Wren', film: exampleFilm }).expect(409);
+    const replaced = (await request(server.app).put(`/api/films/${id}`).set('If-Match', '"1"').send({ who: 'Finch', film: { ...exampleFilm, name: 'other' } }).expect(200)).body as FilmRow;
+    expect(replaced).toMatchObject({ name: 'other', version: 2, changedBy: 'Finch' });
+  });
+});
+
+describe('is a guess shown as a guess until someone measures?', () => {
+  it('a rate starts as our guess and becomes measured, against the version seen', async () => {
+    const rates = (await request(server.app).get('/api/rates').expect(200)).body as { readonly key: string; readonly mark: string; readonly version: number }[];
+    expect(rates[0]).toMatchObject({ mark: 'our guess', version: 0 });
+    const at = `/api/rates/${rates[0]?.key ?? ''}`;
+    await request(server.app).put(at).set('If-Match', '"0"').send({ who: 'Wren', value: 0.15, mark: 'measured' }).expect(200);
+    await request(server.app).put(at).set('If-Match', '"0"').send({ who: 'Wren', value: 0.2, mark: 'measured' }).expect(409);
+    await request(server.app).put('/api/rates/nothing').set('If-Match', '"0"').send({ who: 'Wren', value: 0.2, mark: 'measured' }).expect(404);
+  });
+});
+
+describe('can other programs ask core?', () => {
+  it('a measure check, a blank and a layout, each with its reasons', async () => {
+    const measures = [['tl', 'tr', 900], ['bl', 'br', 900], ['tl', 'bl', 1200], ['tr', 'br', 1200], ['tl', 'br', 1500], ['bl', 'tr', 1500]].map(([from, to, value_mm]) => ({ id: `${from}${to}`, from, to, value_mm, instrument: 'laser' }));
+    expect((await request(server.app).post('/api/reckon/measure').send({ measures }).expect(200)).body).toMatchObject({ state: 'measured', agreement: { kind: 'agree' } });
+    expect((await request(server.app).post('/api/reckon/blank').send({ aroundWidth_mm: 1180, aroundHeight_mm: 2140, method: 'trim in place', direction: 'none' }).expect(200)).body).toMatchObject({ width_mm: { value: 1230, why: [{ formula: 'cutting.blankWidth' }] } });
+    expect((await request(server.app).post('/api/reckon/layout').send({ rollWidth_mm: 1524, pieces: [{ id: 'SW1', across_mm: 1230, along_mm: 2190, mayTurn90: false }] }).expect(200)).body).toMatchObject({ length_mm: { value: 2190 }, stopped: 'optimal' });
+  });
+
+  it('a blank wider than the roll is core\'s refusal in the catalogue\'s words', async () => {
+    const answer = await request(server.app).post('/api/reckon/layout').send({ rollWidth_mm: 1220, pieces: [{ id: 'SW1', across_mm: 1230, along_mm: 2190, mayTurn90: false }] }).expect(422);
+    expect(answer.body).toMatchObject({ code: 'CUTTING_PIECE_WIDER_THAN_ROLL', path: 'SW1' });
+  });
+});
+
+describe('is a cut plan a file for the table?', () => {
+  it('its list reads back piece for piece and its drawing is to scale, names escaped', async () => {
+    const film = (await loadFilms(server.app))[0];
+    const job = smallJob();
+    const [applicationId, planId] = [newId(), newId()];
+    await server.send(job.jobId, [
+      ...job.ops,
+      { op: 'put', table: 'application', id: applicationId, fields: { surfaceId: job.surfaceId, side: 'room', filmId: film?.id ?? '', method: 'trim in place', linerSchool: 'hang and pull', lockSchool: 'T', trimSchool: 'before squeezing out', position: 1 } },
+      { op: 'put', table: 'cutPlan', id: planId, fields: { filmId: film?.id ?? '', rollWidth_nm: 1_524_000_000, lengthUsed_nm: 2_190_000_000, bound_nm: 2_190_000_000, solver: 'levels' } },
+      { op: 'put', table: 'cutPiece', id: newId(), fields: { planId, applicationId, tag: '=<b>1', position: 0, level: 0, x_nm: 0, y_nm: 0, across_nm: 1_230_000_000, along_nm: 2_190_000_000, turned: false, inputsHash: 'x', cutAt: null } },
+    ]).expect(200);
+    const csv = await request(server.app).get(`/api/jobs/${job.jobId}/cut-plans/${planId}/list`).expect(200);
+    expect(csv.text).toContain("'=<b>1");
+    expect(readCutListCsv(csv.text)).toEqual([{ order: 1, strip: 1, tag: '=<b>1', fromEdge_mm: 0, fromEnd_mm: 0, across_mm: 1230, along_mm: 2190, turned: false }]);
+    const svg = await request(server.app).get(`/api/jobs/${job.jobId}/cut-plans/${planId}/drawing`).expect(200);
+    expect(String(svg.body)).toContain('viewBox="0 0 1524 2190"');
+    expect(String(svg.body)).toContain('=&lt;b&gt;1');
+    await request(server.app).get(`/api/jobs/${job.jobId}/cut-plans/${newId()}/list`).expect(404);
+  });
+});
+
+describe('does everyone hear of a change?', () => {
+  it('a listener gets it within a second, a late one catches up from the last it heard', async () => {
+    const job = smallJob();
+    await server.send(job.jobId, job.ops).expect(200);
+    const listening = server.app.listen(0, '127.0.0.1');
+    await once(listening, 'listening');
+    const at = `http://127.0.0.1:${(listening.address() as AddressInfo).port}/api/events?job=${job.jobId}`;
+    const hear = async (headers: Record<string, string>, act: () => Promise<unknown>): Promise<AcceptedChange> => {
+      const stop = new AbortController();
+      const answer = await fetch(at, { headers, signal: stop.signal });
+      const reader = answer.body?.pipeThrough(new TextDecoderStream()).getReader();
+      await act();
+      for (let text = ''; ;) {
+        text += (await reader?.read())?.value ?? '';
+        const match = /event: change\ndata: (.+)\n/.exec(text);
+        if (match?.[1] === undefined) continue;
+        stop.abort();
+        return JSON.parse(match[1]) as AcceptedChange;
+      }
+    };
+    const heard = await hear({}, () => server.send(job.jobId, [{ op: 'set', table: 'surface', id: job.surfaceId, baseVersion: 1, fields: { tag: 'SW8' } }], { who: 'Finch' }).expect(200));
+    expect(heard).toMatchObject({ who: 'Finch', rows: [{ table: 'surface', row: { tag: 'SW8' } }] });
+    const missed = await hear({ 'Last-Event-ID': String(heard.seq - 1) }, () => Promise.resolve());
+    expect(missed.seq).toBe(heard.seq);
+    listening.closeAllConnections();
+    listening.close();
+  });
+});
+
+describe('is the server described and guarded?', () => {
+  it('the OpenAPI document names every route there is', async () => {
+    const { paths } = (await request(server.app).get('/api/openapi.json').expect(200)).body as { readonly paths: Record<string, Record<string, unknown>> };
+    for (const { path, method } of ROUTES) expect(paths[path]?.[method]).toBeDefined();
+  });
+
+  it('answers health, forbids framing, sniffing and foreign scripts', async () => {
+    const { headers } = await request(server.app).get('/api/health').expect(200, { status: 'ok' });
+    expect(headers['content-security-policy']).toMatch(/default-src 'none'.*script-src 'self' 'nonce-[^']+'.*frame-ancestors 'none'/);
+    expect(headers['content-security-policy']).not.toContain('unsafe');
+    expect(headers['x-content-type-options']).toBe('nosniff');
+    expect(headers['x-powered-by']).toBeUndefined();
+  });
+
+  it('an unknown address is a 404 problem', async () => {
+    expect((await request(server.app).get('/api/nothing').expect(404)).body).toMatchObject({ code: 'ROUTE_UNKNOWN' });
+  });
+});

@@ -1,0 +1,60 @@
+import { fileURLToPath } from 'node:url';
+import { type Change, type FilmRow, type Op } from '@yellow-pane/contracts';
+import { EXAMPLE_FILMS } from '@yellow-pane/demo';
+import type { Express } from 'express';
+import { pino } from 'pino';
+import request from 'supertest';
+import { v7 as newId } from 'uuid';
+import { createApp } from '../app';
+import { type Database, type OpenDatabase, openDatabase } from '../db/database';
+
+const migrationsFolder = fileURLToPath(new URL('../../migrations', import.meta.url));
+let template: Promise<Blob> | undefined;
+
+export interface TestApp {
+  readonly app: Express;
+  readonly db: Database;
+  readonly close: () => Promise<void>;
+  readonly send: (jobId: string, ops: readonly Op[], more?: Partial<Change>) => request.Test;
+}
+
+/** The whole server on an in-memory database; the first one is made from nothing, the others from its copy. */
+export async function testApp(): Promise<TestApp> {
+  template ??= openDatabase({ migrationsFolder }).then(async (first: OpenDatabase) => {
+    const dump = await first.dump();
+    await first.close();
+    return dump;
+  });
+  const { db, close } = await openDatabase({ migrationsFolder, template: await template });
+  const { app } = createApp({ db, clock: () => new Date('2026-11-24T09:20:00Z'), log: pino({ level: 'silent' }), version: 'test' });
+  return { app, db, close, send: (jobId, ops, more = {}) => request(app).post(`/api/jobs/${jobId}/changes`).send({ id: newId(), session: newId(), who: 'Wren', ops, ...more }) };
+}
+
+export interface SmallJob {
+  readonly jobId: string;
+  readonly placeId: string;
+  readonly surfaceId: string;
+  readonly measureId: string;
+  readonly ops: readonly Op[];
+}
+
+/** A job with one place, one surface and one measure. */
+export function smallJob(): SmallJob {
+  const [jobId, placeId, surfaceId, measureId] = [newId(), newId(), newId(), newId()];
+  return {
+    jobId, placeId, surfaceId, measureId,
+    ops: [
+      { op: 'put', table: 'job', id: jobId, fields: { name: 'Kestrel Hill', entryUnit: 'mm', archived: false } },
+      { op: 'put', table: 'place', id: placeId, fields: { parentId: null, kind: 'building', name: 'Lower station', bearing_deg: 225, movable: false, position: 1 } },
+      { op: 'put', table: 'surface', id: surfaceId, fields: { placeId, unitId: null, tag: 'SW1', name: 'far left', kind: 'pane', seenFrom: 'room', condition: 'unknown', remark: '', position: 1 } },
+      { op: 'put', table: 'measure', id: measureId, fields: { surfaceId, fromPoint: 'tl', toPoint: 'tr', text: '34 5/8', unit: 'in', value_nm: 879_475_000, instrument: 'tape', sd_nm: null } },
+    ],
+  };
+}
+
+export async function loadFilms(app: Express): Promise<readonly FilmRow[]> {
+  const answer = await request(app).post('/api/films/example').send({ who: 'Wren' });
+  return answer.body as readonly FilmRow[];
+}
+
+export const exampleFilm = EXAMPLE_FILMS[1]?.film;
