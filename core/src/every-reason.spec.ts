@@ -4,14 +4,14 @@ import { SLIP_FORMULAS, SLIP_MIXES, slipNeeded, slipShare } from './fitting';
 import { SIZE_FORMULAS, checkFlatPane } from './measure';
 import type { Formula, Step } from './quantity';
 
-const FORMULAS = [SIZE_FORMULAS, BLANK_FORMULAS, LAYOUT_FORMULAS, SLIP_FORMULAS].flatMap((room) => Object.values(room)) as unknown as Formula<Record<string, number>>[];
+const FORMULAS = [...Object.values(SIZE_FORMULAS), ...Object.values(BLANK_FORMULAS), ...Object.values(LAYOUT_FORMULAS), ...Object.values(SLIP_FORMULAS)] as unknown as Formula<Record<string, number>>[];
 
 const pane = checkFlatPane([['tl', 'tr', 1180], ['bl', 'br', 1185], ['tl', 'bl', 2140], ['tr', 'br', 2143], ['tl', 'br', 2446], ['bl', 'tr', 2444]].map(([from, to, value]) => ({ id: `${from}${to}`, from: from as 'tl', to: to as 'tr', value_mm: value as number, instrument: 'tape' })));
 const plan = layOutInLevels({ rollWidth_mm: 1524, pieces: [{ id: 'a', across_mm: 1230, along_mm: 2190, mayTurn90: true }, { id: 'b', across_mm: 600, along_mm: 500, mayTurn90: false }] });
 const blank = blankFor({ aroundWidth_mm: 1180, aroundHeight_mm: 2140, method: 'decor', direction: 'none' });
 
 const RESULTS: readonly (readonly [string, readonly Step[]])[] = [
-  ...Object.entries('sizes' in pane ? pane.sizes : {}).map(([name, size]) => [`pane ${name}`, size.why] as const),
+  ...Object.entries<{ readonly why: readonly Step[] }>('sizes' in pane ? { ...pane.sizes } : {}).map(([name, size]) => [`pane ${name}`, size.why] as const),
   ['blank width', blank.width_mm.why], ['blank height', blank.height_mm.why],
   ['length', plan.length_mm.why], ['bound', plan.bound_mm.why], ['waste', plan.waste_share.why],
   ...SLIP_MIXES.map((mix) => [`slip ${mix.key}`, slipShare(mix).why] as const),

@@ -49,13 +49,14 @@ export function applyFormula<Inputs extends object>(
   inputs: Inputs,
   more: { readonly uncertainty?: Step['uncertainty']; readonly remark?: string; readonly source?: Source } = {},
 ): Step {
-  const keys = Object.keys(formula.inputs) as (keyof Inputs & string)[];
+  const entries = Object.entries<FormulaInput>(formula.inputs);
+  const values = inputs as Readonly<Record<string, number>>;
   return {
     formula: formula.id,
     word: formula.word,
     says: formula.says,
     unit: formula.unit,
-    inputs: keys.map((key) => ({ key, ...formula.inputs[key], value: inputs[key] as number })),
+    inputs: entries.map(([key, input]) => ({ key, ...input, value: values[key] ?? Number.NaN })),
     value: formula.of(inputs),
     source: more.source ?? formula.source,
     ...(more.uncertainty === undefined ? {} : { uncertainty: more.uncertainty }),

@@ -42,7 +42,7 @@ export async function readRows(db: Database | Transaction, table: JobTable, ids:
 export async function readJobRows(db: Database | Transaction, table: JobTable, jobId: string): Promise<readonly StoredRow[]> {
   const from = tableOf(table);
   const ofJob = table === 'job' ? eq(from.id, jobId) : eq(from.jobId, jobId);
-  return (await db.select().from(from).where(and(ofJob, eq(from.removed, false)))) as unknown as StoredRow[];
+  return await db.select().from(from).where(and(ofJob, eq(from.removed, false)));
 }
 
 /** Which job a stored row belongs to. */

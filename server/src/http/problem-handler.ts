@@ -23,7 +23,7 @@ function problemOf(error: unknown): Problem {
   if (error instanceof CoreError) return refusalOfCore(error).problem;
   const cause = fieldOf(error, 'cause') ?? error;
   const code = fieldOf(cause, 'code');
-  if (code === '23503') return problem('REFERENCE_UNKNOWN', { path: String(fieldOf(cause, 'constraint') ?? 'reference'), expected: 'the id of a row in this job', got: 'an unknown id' });
+  if (code === '23503') return problem('REFERENCE_UNKNOWN', { path: textOf(fieldOf(cause, 'constraint')) ?? 'reference', expected: 'the id of a row in this job', got: 'an unknown id' });
   if (code === 'ENOSPC' || code === '53100') return problem('DISK_FULL', { path: 'disk', expected: 'free space', got: 'none' });
   const status = fieldOf(error, 'status');
   if (typeof status === 'number' && status >= 400 && status < 500) return problem(codeOfStatus(status), { path: 'request', expected: 'a request this server can read', got: error instanceof Error ? error.message.slice(0, 120) : 'something else' }, { status });
@@ -32,6 +32,10 @@ function problemOf(error: unknown): Problem {
 
 function codeOfStatus(status: number): ErrorCode {
   return (['BODY_TOO_LARGE', 'ROUTE_UNKNOWN'] as const).find((code) => ERRORS[code].status === status) ?? 'BODY_NOT_JSON';
+}
+
+function textOf(value: unknown): string | undefined {
+  return typeof value === 'string' ? value : undefined;
 }
 
 function fieldOf(error: unknown, name: string): unknown {

@@ -1,4 +1,4 @@
-import { CoreError } from '@yellow-pane/core/quantity';
+import { type CoreError } from '@yellow-pane/core/quantity';
 import { type ErrorCode, type Problem, problem } from '@yellow-pane/contracts';
 import type { ZodType } from 'zod';
 
@@ -34,5 +34,5 @@ function valueAt(body: unknown, path: readonly PropertyKey[]): unknown {
 }
 
 function shown(value: unknown): string {
-  return value === undefined ? 'nothing' : (JSON.stringify(value) ?? typeof value).slice(0, 120);
+  return value === undefined ? 'nothing' : JSON.stringify(value).slice(0, 120);
 }

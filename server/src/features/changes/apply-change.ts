@@ -147,7 +147,7 @@ async function putRows(tx: Transaction, ledger: Ledger, table: JobTable, ops: re
 async function changeRow(tx: Transaction, ledger: Ledger, op: Op): Promise<void> {
   if (op.op === 'put') return;
   const before = stored(ledger.known, op.table, op.id);
-  const fields: Readonly<Record<string, unknown>> = op.op === 'set' ? (op.fields as Readonly<Record<string, unknown>>) : { removed: true };
+  const fields: Readonly<Record<string, unknown>> = op.op === 'set' ? (op.fields) : { removed: true };
   const earlier = Object.fromEntries(Object.keys(fields).map((key) => [key, before[key]]));
   ledger.log.push({ seq: ledger.seq, tableName: op.table, rowId: op.id, version: before.version + 1, op: op.op, before: earlier, after: fields });
   await writeRow(tx, ledger, op.table, before, toStored(fields));
@@ -156,7 +156,7 @@ async function changeRow(tx: Transaction, ledger: Ledger, op: Op): Promise<void>
 async function writeRow(tx: Transaction, ledger: Ledger, table: JobTable, before: StoredRow, fields: Readonly<Record<string, unknown>>): Promise<void> {
   const after = { ...fields, version: before.version + 1, changedBy: ledger.change.who, changedAt: ledger.at };
   await tx.update(tableOf(table)).set(after).where(eq(tableOf(table).id, before.id));
-  ledger.known.set(keyOf(table, before.id), { ...before, ...after } as StoredRow);
+  ledger.known.set(keyOf(table, before.id), { ...before, ...after });
 }
 
 function madeNow(who: string, at: Date): Readonly<Record<string, unknown>> {

@@ -13,7 +13,7 @@ export async function conflictsOf(tx: Transaction, op: Exclude<Op, { op: 'put' }
     .innerJoin(change, eq(change.seq, history.seq))
     .where(and(eq(history.rowId, op.id), eq(history.tableName, op.table), gt(history.version, op.baseVersion), ne(change.session, session)))
     .orderBy(desc(history.version));
-  const wanted: Readonly<Record<string, unknown>> = op.op === 'set' ? (op.fields as Readonly<Record<string, unknown>>) : {};
+  const wanted: Readonly<Record<string, unknown>> = op.op === 'set' ? (op.fields) : {};
   const fields = op.op === 'set' ? Object.keys(wanted) : [...new Set(since.flatMap(({ after }) => Object.keys(after ?? {})))];
   return fields.flatMap((field): Conflict[] => {
     const theirs = since.find(({ after }) => after !== null && field in after);

@@ -56,7 +56,10 @@ export class Films {
 
 /** The form as a film, or the sentence that says which field is wrong. */
 function readForm(data: FormData): Film | string {
-  const text = (name: string): string => String(data.get(name) ?? '').trim();
+  const text = (name: string): string => {
+    const value = data.get(name);
+    return typeof value === 'string' ? value.trim() : '';
+  };
   const percent = (name: string, word: string): number | null | string => {
     if (text(name) === '') return null;
     const value = Number(text(name).replace(',', '.').replace('%', ''));

@@ -11,18 +11,18 @@ const RETRY_MS = 1500;
 
 /** Fetches the job when it is opened, and again when too much was missed. */
 export const load = createEffect((actions = inject(Actions), store = inject(Store)) =>
-  actions.pipe(
+  { return actions.pipe(
     ofType(JobActions.open, JobActions.reload),
     withLatestFrom(store.select(jobFeature.selectJobId)),
     switchMap(([, jobId]) => jobId === null ? EMPTY : from(Promise.all([api.job(jobId), readWaiting(jobId)])).pipe(
       map(([job, waiting]) => JobActions.opened({ job, ...waiting })),
       catchError((error: unknown) => error instanceof ServerRefusal ? of(JobActions.missing()) : merge(of(JobActions.serverGone()), timer(RETRY_MS).pipe(map(() => JobActions.reload())))),
     )),
-  ), { functional: true });
+  ) }, { functional: true });
 
 /** Sends the waiting changes one after another, in the order they were made. */
 export const send = createEffect((actions = inject(Actions), store = inject(Store)) =>
-  actions.pipe(
+  { return actions.pipe(
     ofType(JobActions.opened, JobActions.did, JobActions.accepted, JobActions.refused, JobActions.tryAgain),
     concatMap(() => of(null).pipe(
       withLatestFrom(store.select(jobFeature.selectJobState)),
@@ -35,44 +35,44 @@ export const send = createEffect((actions = inject(Actions), store = inject(Stor
         );
       }),
     )),
-  ), { functional: true });
+  ) }, { functional: true });
 
 /** While the server is gone, knocks again every second and a half. */
 export const knock = createEffect((store = inject(Store)) =>
-  store.select(jobFeature.selectIsServerHere).pipe(
+  { return store.select(jobFeature.selectIsServerHere).pipe(
     distinctUntilChanged(),
     switchMap((isHere) => isHere ? EMPTY : timer(RETRY_MS, RETRY_MS).pipe(
       concatMap(() => fetch('/api/health').then((answer) => answer.ok, () => false)),
       filter((isBack) => isBack),
       concatMap(() => of(JobActions.serverHere(), JobActions.tryAgain())),
     )),
-  ), { functional: true });
+  ) }, { functional: true });
 
 /** Hears of every change anybody makes to the open job. */
 export const hear = createEffect((store = inject(Store), actions = inject(Actions)) =>
-  actions.pipe(
+  { return actions.pipe(
     ofType(JobActions.opened, JobActions.close),
     withLatestFrom(store.select(jobFeature.selectJobId), store.select(jobFeature.selectSeq)),
     switchMap(([, jobId, seq]) => (jobId === null ? EMPTY : changesOf(jobId, seq))),
-  ), { functional: true });
+  ) }, { functional: true });
 
 /** Keeps what is not saved yet in the browser at the moment it changes. */
 export const keep = createEffect((store = inject(Store)) =>
-  store.select(jobFeature.selectJobState).pipe(
+  { return store.select(jobFeature.selectJobState).pipe(
     filter(({ status }) => status === 'open'),
     distinctUntilChanged((before, after) => before.pending === after.pending && before.conflicts === after.conflicts && before.jobId === after.jobId),
     map(({ jobId, pending, conflicts }) => jobId === null || keepWaiting(jobId, { pending, conflicts })),
     filter((isKept) => !isKept),
     map(() => JobActions.say({ notice: 'This browser cannot keep unsaved work. Do not close the page until everything is saved.' })),
-  ), { functional: true });
+  ) }, { functional: true });
 
 /** A notice leaves by itself. */
 export const fade = createEffect((store = inject(Store)) =>
-  store.select(jobFeature.selectNotice).pipe(
+  { return store.select(jobFeature.selectNotice).pipe(
     filter((notice) => notice !== null),
     debounceTime(12_000),
     map(() => JobActions.say({ notice: null })),
-  ), { functional: true });
+  ) }, { functional: true });
 
 function changesOf(jobId: string, seq: number): Observable<ReturnType<typeof JobActions.accepted> | ReturnType<typeof JobActions.reload> | ReturnType<typeof JobActions.serverGone> | ReturnType<typeof JobActions.serverHere>> {
   return new Observable((out) => {
@@ -100,4 +100,4 @@ function changesOf(jobId: string, seq: number): Observable<ReturnType<typeof Job
 
 /** Leaving the page with unsaved work: it is kept, so nobody is asked; this only marks it for tests and logs. */
 export const mark = createEffect((store = inject(Store)) =>
-  store.select(jobFeature.selectPending).pipe(tap((pending) => { document.documentElement.dataset['unsaved'] = String(pending.length); })), { functional: true, dispatch: false });
+  { return store.select(jobFeature.selectPending).pipe(tap((pending) => { document.documentElement.dataset['unsaved'] = String(pending.length); })) }, { functional: true, dispatch: false });

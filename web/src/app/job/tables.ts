@@ -63,5 +63,5 @@ export function withRowsFrom(target: Tables, source: Tables, ops: readonly Op[])
 
 /** One row of a table, whatever the table. */
 export function rowIn<Table extends JobTable>(tables: Tables, table: Table, id: string): RowOf<Table> | undefined {
-  return tables[table].entities[id] as RowOf<Table> | undefined;
+  return tables[table].entities[id];
 }

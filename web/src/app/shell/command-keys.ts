@@ -16,7 +16,7 @@ export class CommandKeys {
 
   openList(): void {
     if (this.#dialog.openDialogs.length > 0) return;
-    this.#dialog.open(CommandList, { backdropClass: ['cdk-overlay-dark-backdrop', 'veil'], ariaLabel: 'Commands', autoFocus: 'input' });
+    this.#dialog.open<unknown, unknown, CommandList>(CommandList, { backdropClass: ['cdk-overlay-dark-backdrop', 'veil'], ariaLabel: 'Commands', autoFocus: 'input' });
   }
 
   #press(event: KeyboardEvent): void {

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, ElementRef, computed, input, output, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, type ElementRef, computed, input, output, viewChild } from '@angular/core';
 
 /** One measure on the drawing: typed as people say it, kept even when it cannot be read. */
 @Component({

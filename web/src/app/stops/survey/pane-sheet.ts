@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, ElementRef, DestroyRef, computed, inject, input, output, signal, viewChild, viewChildren, afterNextRender } from '@angular/core';
+import { ChangeDetectionStrategy, Component, type ElementRef, DestroyRef, computed, inject, input, output, signal, viewChild, viewChildren, afterNextRender } from '@angular/core';
 import { type Outline, PANE_SLOTS, distanceWord, viewOutline } from '@yellow-pane/core/measure';
 import type { PanePoint, SeenFrom } from '@yellow-pane/core/job';
 import { MeasureField } from './measure-field';

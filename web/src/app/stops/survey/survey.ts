@@ -105,8 +105,7 @@ export class Survey {
 
   constructor() {
     effect(() => {
-      this.surface()?.id;
-      untracked(() => { this.#lookAt.set('own side'); });
+      if (this.surface() !== undefined) untracked(() => { this.#lookAt.set('own side'); });
     });
     inject(Commands).offer([
       { id: 'new-surface', word: 'New surface', keys: 'Alt+N', run: () => { this.addSurface(); } },

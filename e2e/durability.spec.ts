@@ -1,0 +1,82 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test } from '@playwright/test';
+import { v7 as newId } from 'uuid';
+import { startServer } from '../scripts/running-server';
+
+const KILLS = 20;
+
+test(`kill -9 in the middle of a burst of writes, ${KILLS} times: every acknowledged write is there and the database opens`, async () => {
+  test.setTimeout(400_000);
+  const folder = mkdtempSync(join(tmpdir(), 'yellow-pane-kill-'));
+  const [jobId, placeId] = [newId(), newId()];
+  const acknowledged = new Set<string>();
+  for (let round = 0; round < KILLS; round += 1) {
+    const server = await startServer({ folder });
+    const send = async (ops: readonly object[]): Promise<boolean> => {
+      const answer = await fetch(`${server.address}/api/jobs/${jobId}/changes`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ id: newId(), session: newId(), who: 'Wren', ops }) }).catch(() => undefined);
+      if (answer?.ok !== true) return false;
+      return (await answer.json().catch(() => undefined)) !== undefined;
+    };
+    if (round === 0) {
+      expect(await send([{ op: 'put', table: 'job', id: jobId, fields: { name: 'Burst', entryUnit: 'mm', archived: false } }, { op: 'put', table: 'place', id: placeId, fields: { parentId: null, kind: 'building', name: 'x', bearing_deg: null, movable: false, position: 1 } }])).toBe(true);
+    } else {
+      const job = (await (await fetch(`${server.address}/api/jobs/${jobId}`)).json()) as { readonly rows: { readonly surface: readonly { readonly id: string }[] } };
+      const there = new Set(job.rows.surface.map(({ id }) => id));
+      expect([...acknowledged].filter((id) => !there.has(id))).toEqual([]);
+    }
+    let isKilled = false;
+    const burst = Array.from({ length: 4 }, async () => {
+      while (!isKilled) {
+        const id = newId();
+        if (await send([{ op: 'put', table: 'surface', id, fields: { placeId, unitId: null, tag: 'X', name: '', kind: 'pane', seenFrom: 'room', condition: 'unknown', remark: '', position: 1 } }])) acknowledged.add(id);
+        else return;
+      }
+    });
+    await new Promise((done) => setTimeout(done, 150 + ((round * 37) % 200)));
+    await server.stop('SIGKILL');
+    isKilled = true;
+    await Promise.all(burst);
+  }
+  expect(acknowledged.size).toBeGreaterThan(KILLS * 10);
+  rmSync(folder, { recursive: true, force: true });
+});
+
+test('a data folder in use, a port taken, a port that is none and an address beyond this machine are each refused in words', async () => {
+  const server = await startServer({ isDemo: true });
+  const start = (...options: string[]): string => {
+    const { status, stderr } = spawnSync(process.execPath, ['server/dist/main.js', ...options], { encoding: 'utf8', timeout: 30_000 });
+    expect(status).toBe(1);
+    return stderr;
+  };
+  expect(start('--data', server.folder)).toContain(`in use by process ${String(server.process.pid)}`);
+  const other = mkdtempSync(join(tmpdir(), 'yellow-pane-port-'));
+  expect(start('--data', other, '--port', new URL(server.address).port)).toContain('is taken by another program');
+  expect(start('--data', other, '--port', 'x')).toContain('expected a whole number from 0 to 65535');
+  expect(start('--data', other, '--host', '0.0.0.0')).toContain('answers on this machine only');
+  await server.stop();
+});
+
+test('stopped kindly it ends its streams and gives the folder back; the second start is usable in under 3 s on a quiet machine', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'yellow-pane-stop-'));
+  const first = await startServer({ folder, isDemo: true });
+  const events = await fetch(`${first.address}/api/events`);
+  await first.stop();
+  expect(first.process.exitCode).toBe(0);
+  await events.text().catch(() => '');
+  const second = await startServer({ folder });
+  expect((await fetch(`${second.address}/api/jobs`).then((answer) => answer.json()) as unknown[])).toHaveLength(2);
+  await second.stop();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+test('nobody else gets the port: it listens on loopback alone', async () => {
+  const server = await startServer();
+  const probe = createServer();
+  expect(new URL(server.address).hostname).toBe('127.0.0.1');
+  probe.close();
+  await server.stop();
+});

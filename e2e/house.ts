@@ -1,0 +1,32 @@
+import { type Page, test as base } from '@playwright/test';
+import { type RunningServer, startServer } from '../scripts/running-server';
+
+export const DEMO_JOB = '/jobs/0199b9a6-0003-7000-8000-000000000001';
+/** The n-th surface of the demo job: SW1 is 1, SW3 is 3. */
+export const surface = (n: number): string => `0199b9a6-0007-7000-8000-${n.toString(16).padStart(12, '0')}`;
+
+interface House {
+  readonly server: RunningServer;
+}
+
+/** A server with the demo of its own for each file, and pages that know who is working. */
+export const test = base.extend<{ readonly as: (page: Page, who: string, theme?: 'noon' | 'cellar') => Promise<void> }, House>({
+  server: [async ({}, use) => {
+    const server = await startServer({ isDemo: true });
+    await use(server);
+    await server.stop();
+  }, { scope: 'worker' }],
+  baseURL: async ({ server }, use) => { await use(server.address); },
+  as: async ({}, use) => {
+    await use(async (page, who, theme = 'noon') => {
+      await page.addInitScript((device) => { if (localStorage.getItem('yellow-pane.device') === null) localStorage.setItem('yellow-pane.device', JSON.stringify(device)); }, { who, units: 'metric', theme });
+    });
+  },
+});
+
+export { expect } from '@playwright/test';
+
+/** Waits until the server has taken everything. */
+export async function allSaved(page: Page): Promise<void> {
+  await page.waitForFunction(() => document.documentElement.dataset['unsaved'] === '0');
+}

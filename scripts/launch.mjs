@@ -1,0 +1,18 @@
+import { spawn } from 'node:child_process';
+import { buildIfNeeded, installIfNeeded, refuseOldNode } from './prepare.mjs';
+
+/** `npm run demo`, `npm start`, `npm run dev`: from a fresh clone to a running server. Options after `--` go to the server. */
+const [verb = 'start', ...options] = process.argv.slice(2);
+
+refuseOldNode();
+installIfNeeded();
+buildIfNeeded();
+
+const children = [spawn(process.execPath, ['--max-semi-space-size=4', 'server/dist/main.js', ...(verb === 'demo' || verb === 'dev' ? ['--demo'] : []), ...options], { stdio: 'inherit' })];
+if (verb === 'dev') children.push(spawn(process.execPath, ['../node_modules/@angular/cli/bin/ng.js', 'build', '--watch', '--configuration', 'development'], { cwd: 'web', stdio: 'inherit' }));
+
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => { for (const child of children) child.kill(signal); });
+children[0].on('exit', (code) => {
+  for (const child of children.slice(1)) child.kill();
+  process.exit(code ?? 0);
+});

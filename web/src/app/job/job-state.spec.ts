@@ -1,0 +1,95 @@
+import { describe, expect, it } from '@jest/globals';
+import { ROW_FIELDS, type AcceptedChange, type Op, type Problem, type TableRow, problem } from '@yellow-pane/contracts';
+import { JOB_TABLES, type RowOf } from '@yellow-pane/core/job';
+import { CLOSED, type OpenJob, type PendingChange, accepted, did, opened, opening, opsToTakeBack, refused } from './job-state';
+import { ROW_KEYS } from './row-keys';
+
+const meta = { jobId: 'J', version: 1, madeBy: 'Wren', madeAt: 't', changedBy: 'Wren', changedAt: 't', removed: false };
+const surfaceRow: RowOf<'surface'> = { ...meta, id: 'S', placeId: 'P', unitId: null, tag: 'SW1', name: 'left', kind: 'pane', seenFrom: 'room', condition: 'unknown', remark: '', position: 1 };
+const noRows = Object.fromEntries(JOB_TABLES.map((table) => [table, []])) as unknown as Parameters<typeof opened>[1]['rows'];
+
+const open = (): OpenJob => opened(opening('J'), { seq: 5, rows: { ...noRows, surface: [surfaceRow] } }, { pending: [], conflicts: [] });
+let n = 0;
+const making = (ops: readonly Op[], from: PendingChange['from'] = 'person'): PendingChange => ({ change: { id: `C${(n += 1)}`, session: 'X', who: 'Wren', ops }, label: 'thing', at: 't2', from });
+const setTag = (tag: string): Op => ({ op: 'set', table: 'surface', id: 'S', baseVersion: 1, fields: { tag } });
+const tagOf = (state: OpenJob): string | undefined => state.view.surface.entities['S']?.tag;
+const answer = (changeId: string, fields: Partial<RowOf<'surface'>>, seq = 6): AcceptedChange => ({ seq, changeId, session: 'X', who: 'Wren', at: 't', rows: [{ table: 'surface', row: { ...surfaceRow, version: 2, ...fields } } as TableRow] });
+
+describe('is a change seen at once and settled later?', () => {
+  it('it shows before the server answers, and waits', () => {
+    const state = did(open(), making([setTag('SW9')]));
+    expect([tagOf(state), state.server.surface.entities['S']?.tag, state.pending.length]).toEqual(['SW9', 'SW1', 1]);
+  });
+
+  it('taken, it waits no more and the server has it', () => {
+    const made = making([setTag('SW9')]);
+    const state = accepted(did(open(), made), answer(made.change.id, { tag: 'SW9' }));
+    expect([tagOf(state), state.server.surface.entities['S']?.version, state.pending.length, state.seq]).toEqual(['SW9', 2, 0, 6]);
+  });
+
+  it('refused, it is taken off the screen again and said', () => {
+    const made = making([setTag('SW9')]);
+    const state = refused(did(open(), made), made.change.id, problem('BODY_INVALID', { path: 'tag', expected: 'less', got: 'more' }));
+    expect([tagOf(state), state.pending.length, state.undo.length]).toEqual(['SW1', 0, 0]);
+    expect(state.notice).toContain('tag: expected less, got more');
+  });
+
+  it('another\'s change to another field shows beside mine that still waits', () => {
+    const state = accepted(did(open(), making([setTag('SW9')])), answer('OTHER', { name: 'right' }));
+    expect(state.view.surface.entities['S']).toMatchObject({ tag: 'SW9', name: 'right' });
+  });
+
+  it('an older answer that comes late changes nothing', () => {
+    const newer = accepted(open(), answer('A', { tag: 'new', version: 4 }));
+    expect(tagOf(accepted(newer, answer('B', { tag: 'old', version: 3 })))).toBe('new');
+  });
+
+  it('a conflict is kept with both values until someone chooses', () => {
+    const made = making([setTag('SW9')]);
+    const conflict = { table: 'surface', id: 'S', field: 'tag', yours: 'SW9', theirs: 'SW8', who: 'Finch', at: 't', version: 2 } as const;
+    const state = refused(did(open(), made), made.change.id, problem('ROW_CONFLICT', { path: 'surface.tag', expected: 'SW8', got: 'SW9' }, { conflicts: [conflict] }) as Problem);
+    expect(state.conflicts).toEqual([{ pending: made, conflicts: [conflict] }]);
+    expect(tagOf(state)).toBe('SW1');
+  });
+
+  it('what waited in the browser is on top again after a reload', () => {
+    const waiting = making([setTag('SW9')]);
+    const state = opened(opening('J'), { seq: 5, rows: { ...noRows, surface: [surfaceRow] } }, { pending: [waiting], conflicts: [] });
+    expect([tagOf(state), state.pending]).toEqual(['SW9', [waiting]]);
+  });
+});
+
+describe('is everything undone as it was done?', () => {
+  it('set, put and remove each come back', () => {
+    let state = did(open(), making([setTag('SW9')]));
+    state = did(state, making([{ op: 'remove', table: 'surface', id: 'S', baseVersion: 1 }]));
+    expect(tagOf(state)).toBeUndefined();
+    for (const expected of ['SW9', 'SW1']) {
+      const entry = state.undo.at(-1);
+      state = did(state, making(entry === undefined ? [] : opsToTakeBack(entry), 'undo'));
+      expect(tagOf(state)).toBe(expected);
+    }
+    expect([state.undo.length, state.redo.length]).toEqual([0, 2]);
+    const again = state.redo.at(-1);
+    state = did(state, making(again === undefined ? [] : opsToTakeBack(again), 'redo'));
+    expect([tagOf(state), state.undo.length, state.redo.length]).toEqual(['SW9', 1, 1]);
+  });
+
+  it('undo is sent against the version right after my change, so that another\'s later change is not overwritten', () => {
+    const made = making([setTag('SW9')]);
+    const state = accepted(did(open(), made), answer(made.change.id, { tag: 'SW9', version: 7 }));
+    const entry = state.undo[0];
+    expect(entry === undefined ? [] : opsToTakeBack(entry)).toEqual([{ op: 'set', table: 'surface', id: 'S', baseVersion: 7, fields: { tag: 'SW1' } }]);
+  });
+
+  it('a new thing done forgets what could be redone; 500 steps are kept', () => {
+    let state = open();
+    for (let step = 0; step < 520; step += 1) state = did(state, making([setTag(String(step))]));
+    expect(state.undo.length).toBe(500);
+    expect(CLOSED.undo).toEqual([]);
+  });
+});
+
+describe('do the field names of the pages match the contracts?', () => {
+  it.each(JOB_TABLES)('%s', (table) => { expect([...ROW_KEYS[table]].sort()).toEqual(Object.keys(ROW_FIELDS[table].shape).sort()); });
+});
