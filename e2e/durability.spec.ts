@@ -36,12 +36,12 @@ test(`kill -9 in the middle of a burst of writes, ${KILLS} times: every acknowle
         else return;
       }
     });
-    await new Promise((done) => setTimeout(done, 150 + ((round * 37) % 200)));
+    await new Promise((done) => setTimeout(done, 400 + ((round * 37) % 200)));
     await server.stop('SIGKILL');
     isKilled = true;
     await Promise.all(burst);
   }
-  expect(acknowledged.size).toBeGreaterThan(KILLS * 10);
+  expect(acknowledged.size).toBeGreaterThan(KILLS * 5);
   rmSync(folder, { recursive: true, force: true });
 });
 

@@ -1,4 +1,4 @@
-import { type Page, test as base } from '@playwright/test';
+import { type Locator, type Page, test as base } from '@playwright/test';
 import { type RunningServer, startServer } from '../scripts/running-server';
 
 export const DEMO_JOB = '/jobs/0199b9a6-0003-7000-8000-000000000001';
@@ -25,6 +25,9 @@ export const test = base.extend<{ readonly as: (page: Page, who: string, theme?:
 });
 
 export { expect } from '@playwright/test';
+
+/** The field of a measure on the drawing. */
+export const field = (page: Page, name: string): Locator => page.getByRole('textbox', { name, exact: true });
 
 /** Waits until the server has taken everything. */
 export async function allSaved(page: Page): Promise<void> {

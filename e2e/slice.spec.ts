@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { allSaved, expect, test } from './house';
+import { allSaved, expect, field, test } from './house';
 import { startServer } from '../scripts/running-server';
 
 test('the whole slice by keyboard: measure out of square, film, cut, fit; browser closed, server killed, all there', async ({ browser }) => {
@@ -29,11 +29,11 @@ test('the whole slice by keyboard: measure out of square, film, cut, fit; browse
   await press('Enter');
   await expect(page.getByRole('heading', { name: 'Measure the first surface' })).toBeVisible();
   await command('new surface');
-  await expect(page.getByLabel('Width at the top')).toBeFocused();
+  await expect(field(page, 'Width at the top')).toBeFocused();
 
   await type('34 5/8');
   await press('Enter');
-  await expect(page.getByLabel('Width at the top')).toHaveValue('879.5');
+  await expect(field(page, 'Width at the top')).toHaveValue('879.5');
   for (const text of ['88 cm', '884', '1200', '1201', '3\'11-1/4"', '1488']) {
     await type(text);
     await press('Enter');
@@ -80,8 +80,8 @@ test('the whole slice by keyboard: measure out of square, film, cut, fit; browse
   page = await (await browser.newContext({ baseURL: again.address })).newPage();
   await page.addInitScript(() => { localStorage.setItem('yellow-pane.device', JSON.stringify({ who: 'Finch', units: 'metric', theme: 'noon' })); });
   await page.goto(new URL(surfaceUrl).pathname);
-  await expect(page.getByLabel('Width at the top')).toHaveValue('879.5');
-  await expect(page.getByLabel('Middle height')).toHaveValue('1201');
+  await expect(field(page, 'Width at the top')).toHaveValue('879.5');
+  await expect(field(page, 'Middle height')).toHaveValue('1201');
   await page.getByRole('link', { name: /^Cut/ }).click();
   await expect(page.getByRole('rowheader', { name: 'W1' })).toBeVisible();
   await page.getByRole('link', { name: /^Fit/ }).click();

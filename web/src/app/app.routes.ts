@@ -1,6 +1,12 @@
-import type { Routes } from '@angular/router';
+import type { Route, Routes, UrlMatcher } from '@angular/router';
 
-const stop = (path: string, load: NonNullable<Routes[number]['loadComponent']>): Routes => [{ path, loadComponent: load }, { path: `${path}/:surfaceId`, loadComponent: load }];
+/** `survey` and `survey/<surface>` are one route, so that choosing a surface does not build the stop anew. */
+const withSurface = (path: string): UrlMatcher => (segments) => {
+  const [first, second] = segments;
+  if (first?.path !== path || segments.length > 2) return null;
+  return { consumed: segments, posParams: second === undefined ? {} : { surfaceId: second } };
+};
+const stop = (path: string, load: NonNullable<Route['loadComponent']>): Route => ({ matcher: withSurface(path), loadComponent: load });
 
 /** The URL is the selection: job, stop, surface. Each stop is a bundle of its own. */
 export const routes: Routes = [
@@ -12,13 +18,13 @@ export const routes: Routes = [
     loadComponent: async () => (await import('./shell/job-shell')).JobShell,
     children: [
       { path: '', pathMatch: 'full', redirectTo: 'survey' },
-      ...stop('survey', async () => (await import('./stops/survey/survey')).Survey),
-      ...stop('film', async () => (await import('./stops/film/film')).FilmStop),
-      ...stop('cut', async () => (await import('./stops/cut/cut')).Cut),
-      ...stop('day', async () => (await import('./stops/day/day')).Day),
-      ...stop('fit', async () => (await import('./stops/fit/fit')).Fit),
-      ...stop('check', async () => (await import('./stops/check/check')).Check),
-      ...stop('close', async () => (await import('./stops/close/close')).Close),
+      stop('survey', async () => (await import('./stops/survey/survey')).Survey),
+      stop('film', async () => (await import('./stops/film/film')).FilmStop),
+      stop('cut', async () => (await import('./stops/cut/cut')).Cut),
+      stop('day', async () => (await import('./stops/day/day')).Day),
+      stop('fit', async () => (await import('./stops/fit/fit')).Fit),
+      stop('check', async () => (await import('./stops/check/check')).Check),
+      stop('close', async () => (await import('./stops/close/close')).Close),
     ],
   },
   { path: '**', title: 'Nothing here · Yellow Pane', loadComponent: async () => (await import('./shell/nothing-here')).NothingHere },

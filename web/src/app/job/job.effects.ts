@@ -23,7 +23,7 @@ export const load = createEffect((actions = inject(Actions), store = inject(Stor
 /** Sends the waiting changes one after another, in the order they were made. */
 export const send = createEffect((actions = inject(Actions), store = inject(Store)) =>
   { return actions.pipe(
-    ofType(JobActions.opened, JobActions.did, JobActions.accepted, JobActions.refused, JobActions.tryAgain),
+    ofType(JobActions.opened, JobActions.did, JobActions.accepted, JobActions.refused, JobActions.serverHere),
     concatMap(() => of(null).pipe(
       withLatestFrom(store.select(jobFeature.selectJobState)),
       concatMap(([, { jobId, status, pending }]) => {
@@ -44,7 +44,7 @@ export const knock = createEffect((store = inject(Store)) =>
     switchMap((isHere) => isHere ? EMPTY : timer(RETRY_MS, RETRY_MS).pipe(
       concatMap(() => fetch('/api/health').then((answer) => answer.ok, () => false)),
       filter((isBack) => isBack),
-      concatMap(() => of(JobActions.serverHere(), JobActions.tryAgain())),
+      map(() => JobActions.serverHere()),
     )),
   ) }, { functional: true });
 

@@ -14,7 +14,6 @@ export const JobActions = createActionGroup({
     refused: props<{ changeId: string; problem: Problem }>(),
     'server gone': emptyProps(),
     'server here': emptyProps(),
-    'try again': emptyProps(),
     reload: emptyProps(),
     decided: props<{ conflict: OpenConflict }>(),
     say: props<{ notice: string | null }>(),
