@@ -18,7 +18,7 @@ export function manySurfaces(count: number, seed: number, makeId: () => string):
   ])];
   for (let first = 0; first < count; first += SURFACES_PER_CHANGE) {
     const size = Math.min(SURFACES_PER_CHANGE, count - first);
-    const ids = Array.from({ length: size }, makeId);
+    const ids = Array.from({ length: size }, () => makeId());
     changes.push(change([
       ...ids.map((id, index): Op => ({ op: 'put', table: 'surface', id, fields: { placeId, unitId: null, tag: `W${first + index + 1}`, name: `window ${first + index + 1}`, kind: 'pane', seenFrom: 'room', condition: 'unknown', remark: '', position: first + index } })),
       ...ids.flatMap((id) => measures(id, 600 + Math.round(random() * 900), 800 + Math.round(random() * 1600), makeId)),

@@ -1,5 +1,5 @@
 import type { JobTable, RowOf } from '@yellow-pane/core/job';
-import { and, eq, inArray } from 'drizzle-orm';
+import { inArray } from 'drizzle-orm';
 import type { Database, Transaction } from './database';
 import { ROW_TABLES } from './schema';
 
@@ -36,13 +36,6 @@ export async function readRows(db: Database | Transaction, table: JobTable, ids:
   if (ids.length === 0) return new Map();
   const found = (await db.select().from(tableOf(table)).where(inArray(tableOf(table).id, [...ids]))) as unknown as StoredRow[];
   return new Map(found.map((row) => [row.id, row]));
-}
-
-/** All rows of one table of a job that are not removed. */
-export async function readJobRows(db: Database | Transaction, table: JobTable, jobId: string): Promise<readonly StoredRow[]> {
-  const from = tableOf(table);
-  const ofJob = table === 'job' ? eq(from.id, jobId) : eq(from.jobId, jobId);
-  return await db.select().from(from).where(and(ofJob, eq(from.removed, false)));
 }
 
 /** Which job a stored row belongs to. */

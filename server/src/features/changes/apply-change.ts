@@ -1,6 +1,6 @@
 import type { AcceptedChange, Change, Conflict, Op, TableRow } from '@yellow-pane/contracts';
 import { JOB_TABLES, type JobTable } from '@yellow-pane/core/job';
-import { eq } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import type { Database, Transaction } from '../../db/database';
 import { type StoredRow, jobOf, readRows, tableOf, toStored, toWire } from '../../db/row-store';
 import { change as changeTable, history, job as jobTable } from '../../db/schema';
@@ -11,10 +11,11 @@ interface Ledger {
   readonly jobId: string;
   readonly change: Change;
   readonly at: Date;
-  readonly seq: number;
   readonly known: Map<string, StoredRow>;
-  readonly log: (typeof history.$inferInsert)[];
+  readonly log: LogEntry[];
 }
+
+type LogEntry = Omit<typeof history.$inferInsert, 'seq' | 'id'>;
 
 const ROWS_PER_INSERT = 500;
 
@@ -23,31 +24,54 @@ const ROWS_PER_INSERT = 500;
  *  @throws Refusal ROW_CONFLICT with both values when another session changed the same field since the version seen */
 export async function applyChange(db: Database, jobId: string, change: Change, at: Date): Promise<{ readonly accepted: AcceptedChange; readonly isNew: boolean }> {
   return db.transaction(async (tx) => {
-    const earlier = await earlierAnswer(tx, jobId, change.id);
-    if (earlier !== undefined) return { accepted: earlier, isNew: false };
+    const standing = await standingOf(tx, jobId, change.id);
+    if (standing.earlier !== undefined) return { accepted: standing.earlier, isNew: false };
     const known = await rowsNamed(tx, change.ops);
-    await makeJobFirst(tx, jobId, change, at, known);
-    const [logged] = await tx.insert(changeTable).values({ id: change.id, jobId, session: change.session, who: change.who, at }).returning({ seq: changeTable.seq });
-    if (logged === undefined) throw new Error('the change log took no row');
-    const ledger: Ledger = { jobId, change, at, seq: logged.seq, known, log: [] };
+    const ledger: Ledger = { jobId, change, at, known, log: [] };
+    await makeJobFirst(tx, ledger, standing.job);
     await refuseConflicts(tx, ledger);
     await doOps(tx, ledger);
-    for (const part of chunks(ledger.log, ROWS_PER_INSERT)) await tx.insert(history).values(part);
-    return { accepted: answer(ledger), isNew: true };
+    return { accepted: answer(ledger, await writeLog(tx, ledger)), isNew: true };
   });
 }
 
-function answer({ change, at, seq, known }: Ledger): AcceptedChange {
+function answer({ change, at, known }: Ledger, seq: number): AcceptedChange {
   const touched = new Map(change.ops.map((op) => [keyOf(op.table, op.id), op]));
   const rows = [...touched.values()].map(({ table, id }) => ({ table, row: toWire(table, stored(known, table, id)) }) as TableRow);
   return { seq, changeId: change.id, session: change.session, who: change.who, at: at.toISOString(), rows };
 }
 
-async function earlierAnswer(tx: Transaction, jobId: string, changeId: string): Promise<AcceptedChange | undefined> {
+type JobStanding = 'none' | 'there' | 'removed';
+
+/** Whether the job is there, and whether this change was done before, in one question. */
+async function standingOf(tx: Transaction, jobId: string, changeId: string): Promise<{ readonly job: JobStanding; readonly earlier?: AcceptedChange }> {
+  const found = await tx.execute<{ removed: boolean | null; was_done: boolean }>(sql`select (select removed from ${jobTable} where id = ${jobId}) as removed, exists(select from ${changeTable} where id = ${changeId}) as was_done`);
+  const { removed = null, was_done: wasDone = false } = found.rows[0] ?? {};
+  const standing: JobStanding = removed === null ? 'none' : removed ? 'removed' : 'there';
+  return wasDone ? { job: standing, earlier: await earlierAnswer(tx, jobId, changeId) } : { job: standing };
+}
+
+async function earlierAnswer(tx: Transaction, jobId: string, changeId: string): Promise<AcceptedChange> {
   const [earlier] = await tx.select().from(changeTable).where(eq(changeTable.id, changeId));
-  if (earlier === undefined) return undefined;
-  if (earlier.jobId !== jobId) throw new Refusal('CHANGE_ID_USED', { path: 'id', expected: 'an identifier not used before', got: changeId });
+  if (earlier?.jobId !== jobId) throw new Refusal('CHANGE_ID_USED', { path: 'id', expected: 'an identifier not used before', got: changeId });
   return { seq: earlier.seq, changeId, session: earlier.session, who: earlier.who, at: earlier.at.toISOString(), rows: await rowsOfChange(tx, earlier.seq) };
+}
+
+/** Writes the change and what each of its operations did, in one statement.
+ *  @returns the change's number */
+async function writeLog(tx: Transaction, { jobId, change, at, log }: Ledger): Promise<number> {
+  const written = await tx.execute<{ seq: string | number }>(sql`
+    with taken as (insert into ${changeTable} (id, job_id, session, who, at) values (${change.id}, ${jobId}, ${change.session}, ${change.who}, ${at.toISOString()}) returning seq),
+    entered as (
+      insert into ${history} (seq, table_name, row_id, version, op, before, after)
+      select taken.seq, entry."tableName", entry."rowId", entry.version, entry.op, entry.before, entry.after
+      from taken, rows from (jsonb_to_recordset(${JSON.stringify(log)}::jsonb) as ("tableName" text, "rowId" uuid, version int, op text, before jsonb, after jsonb)) with ordinality as entry("tableName", "rowId", version, op, before, after, place)
+      order by entry.place
+    )
+    select seq from taken`);
+  const seq = Number(written.rows[0]?.seq);
+  if (!Number.isSafeInteger(seq)) throw new Error('the change log took no row');
+  return seq;
 }
 
 /** The rows a change touched, as they stand now. */
@@ -70,17 +94,16 @@ async function rowsNamed(tx: Transaction, ops: readonly Op[]): Promise<Map<strin
   return known;
 }
 
-/** The change log refers to the job, so a change that makes the job makes it before it is logged. */
-async function makeJobFirst(tx: Transaction, jobId: string, change: Change, at: Date, known: Map<string, StoredRow>): Promise<void> {
+/** Everything refers to the job, so a change that makes the job makes it first. */
+async function makeJobFirst(tx: Transaction, { jobId, change, at, known }: Ledger, standing: JobStanding): Promise<void> {
   for (const op of change.ops) if (op.table === 'job' && op.id !== jobId) throw new Refusal('ROW_OF_ANOTHER_JOB', { path: 'ops.id', expected: jobId, got: op.id });
-  const [existing] = await tx.select({ id: jobTable.id, removed: jobTable.removed }).from(jobTable).where(eq(jobTable.id, jobId));
   const put = change.ops.find((op) => op.table === 'job' && op.op === 'put');
-  if (existing === undefined) {
+  if (standing === 'none') {
     if (put === undefined) throw new Refusal('JOB_UNKNOWN', { path: 'jobId', expected: 'the id of a job', got: jobId });
     const row = { id: jobId, ...madeNow(change.who, at), ...toStored(put.fields as unknown as Readonly<Record<string, unknown>>) };
     await tx.insert(jobTable).values(row as typeof jobTable.$inferInsert);
     known.set(`new ${keyOf('job', jobId)}`, row as unknown as StoredRow);
-  } else if (existing.removed && put === undefined) throw new Refusal('JOB_UNKNOWN', { path: 'jobId', expected: 'the id of a job that is not deleted', got: jobId });
+  } else if (standing === 'removed' && put === undefined) throw new Refusal('JOB_UNKNOWN', { path: 'jobId', expected: 'the id of a job that is not deleted', got: jobId });
 }
 
 async function refuseConflicts(tx: Transaction, ledger: Ledger): Promise<void> {
@@ -121,14 +144,14 @@ async function doOps(tx: Transaction, ledger: Ledger): Promise<void> {
 }
 
 async function putRows(tx: Transaction, ledger: Ledger, table: JobTable, ops: readonly Op[]): Promise<void> {
-  const { jobId, change, at, known, log, seq } = ledger;
+  const { jobId, change, at, known, log } = ledger;
   const fresh: StoredRow[] = [];
   for (const op of ops) {
     if (op.op !== 'put') continue;
     const key = keyOf(table, op.id);
     const before = known.get(key);
     const fields = op.fields as unknown as Readonly<Record<string, unknown>>;
-    log.push({ seq, tableName: table, rowId: op.id, version: (before?.version ?? 0) + 1, op: 'put', before: null, after: fields });
+    log.push({ tableName: table, rowId: op.id, version: (before?.version ?? 0) + 1, op: 'put', before: null, after: fields });
     const madeAlready = known.get(`new ${key}`);
     if (madeAlready !== undefined) {
       known.set(key, madeAlready);
@@ -149,7 +172,7 @@ async function changeRow(tx: Transaction, ledger: Ledger, op: Op): Promise<void>
   const before = stored(ledger.known, op.table, op.id);
   const fields: Readonly<Record<string, unknown>> = op.op === 'set' ? (op.fields) : { removed: true };
   const earlier = Object.fromEntries(Object.keys(fields).map((key) => [key, before[key]]));
-  ledger.log.push({ seq: ledger.seq, tableName: op.table, rowId: op.id, version: before.version + 1, op: op.op, before: earlier, after: fields });
+  ledger.log.push({ tableName: op.table, rowId: op.id, version: before.version + 1, op: op.op, before: earlier, after: fields });
   await writeRow(tx, ledger, op.table, before, toStored(fields));
 }
 

@@ -1,15 +1,15 @@
 import type { FilmRow } from '@yellow-pane/contracts';
 import type { Film } from '@yellow-pane/core/job';
-import { asc, eq } from 'drizzle-orm';
+import { asc, eq, getTableColumns, sql } from 'drizzle-orm';
 import type { Database, Transaction } from '../../db/database';
 import { film, filmWidth } from '../../db/schema';
 import { Refusal } from '../../http/refusal';
 
 /** The catalogue, by family and name. */
 export async function readFilms(db: Database | Transaction): Promise<readonly FilmRow[]> {
-  const films = await db.select().from(film).orderBy(asc(film.family), asc(film.name));
-  const widths = await db.select().from(filmWidth).orderBy(asc(filmWidth.width_nm));
-  return films.map((row) => ({ ...row, changedAt: row.changedAt.toISOString(), widths_nm: widths.filter(({ filmId }) => filmId === row.id).map(({ width_nm }) => width_nm) }));
+  const widths_nm = sql<number[]>`array(select ${filmWidth.width_nm} from ${filmWidth} where ${filmWidth.filmId} = ${film.id} order by 1)`;
+  const films = await db.select({ ...getTableColumns(film), widths_nm }).from(film).orderBy(asc(film.family), asc(film.name));
+  return films.map((row) => ({ ...row, changedAt: row.changedAt.toISOString(), widths_nm: row.widths_nm.map(Number) }));
 }
 
 interface Saving {

@@ -1,12 +1,16 @@
 import type { JobState, JobSummary } from '@yellow-pane/contracts';
-import { JOB_TABLES, type JobTable } from '@yellow-pane/core/job';
-import { and, desc, eq, max, sql } from 'drizzle-orm';
+import { JOB_TABLES } from '@yellow-pane/core/job';
+import { desc, eq, sql } from 'drizzle-orm';
 import type { Database } from '../../db/database';
-import { readJobRows, toWire } from '../../db/row-store';
-import { change, job } from '../../db/schema';
+import { rowsAsJson } from '../../db/rows-as-json';
+import { job } from '../../db/schema';
 import { Refusal } from '../../http/refusal';
 
 const STRIP_LENGTH = 14;
+const PAGE = 1000;
+/** How `row_to_json` begins a row; a person's text cannot contain it, since its quotes are escaped there. */
+const ROW_START = '{"id":"';
+const ROW_ID = /\{"id":"[0-9a-f-]{36}"/g;
 const NM_PER_MM = 1e6;
 
 interface SummaryRecord {
@@ -67,14 +71,35 @@ const SUMMARIES = sql`
     json_agg(json_build_object('tag', tag, 'width_nm', width_nm, 'height_nm', height_nm) order by place_in_line) filter (where place_in_line <= ${STRIP_LENGTH}) as strip
   from line group by job_id`;
 
-/** A whole job, and the number of the last change it holds. Read in one transaction, so that no change falls between. */
+/** A whole job as pieces of JSON text, in the wire form of `JobState`.
+ *  The number of the last change is read first and the rows page by page: whatever is changed in between is heard again from that number on, and heard twice does no harm. */
+export async function* readJobAsJson(db: Database, jobId: string): AsyncGenerator<string> {
+  const firstPages = JOB_TABLES.map((table) => sql`${rowsAsJson(table, jobId, PAGE)} as ${sql.identifier(table)}`);
+  const [record] = (await db.execute<Record<string, string | null>>(sql`select (select max(seq)::text from change where job_id = ${jobId}) as seq, ${sql.join(firstPages, sql`, `)} where exists (select from job where id = ${jobId} and not removed)`)).rows;
+  if (record === undefined) throw new Refusal('JOB_UNKNOWN', { path: 'jobId', expected: 'the id of a job', got: jobId });
+  yield `{"seq":${record['seq'] ?? '0'},"rows":{`;
+  for (const [index, table] of JOB_TABLES.entries()) {
+    let page = record[table] ?? '[]';
+    yield `${index === 0 ? '' : ','}"${table}":${page.slice(0, -1)}`;
+    for (let last = lastIdOf(page); last !== undefined; last = lastIdOf(page)) {
+      const [next] = (await db.execute<{ page: string }>(sql`select ${rowsAsJson(table, jobId, PAGE, last)} as page`)).rows;
+      page = next?.page ?? '[]';
+      if (page !== '[]') yield `,${page.slice(1, -1)}`;
+    }
+    yield ']';
+  }
+  yield '}}';
+}
+
+/** Where a full page ends, so that the next begins after it; undefined when the page is not full. */
+function lastIdOf(page: string): string | undefined {
+  const ids = page.match(ROW_ID) ?? [];
+  return ids.length < PAGE ? undefined : ids.at(-1)?.slice(ROW_START.length, -1);
+}
+
+/** A whole job as values. */
 export async function readJob(db: Database, jobId: string): Promise<JobState> {
-  return db.transaction(async (tx) => {
-    const [found] = await tx.select({ id: job.id }).from(job).where(and(eq(job.id, jobId), eq(job.removed, false)));
-    if (found === undefined) throw new Refusal('JOB_UNKNOWN', { path: 'jobId', expected: 'the id of a job', got: jobId });
-    const [last] = await tx.select({ seq: max(change.seq) }).from(change).where(eq(change.jobId, jobId));
-    const rows: Partial<Record<JobTable, readonly object[]>> = {};
-    for (const table of JOB_TABLES) rows[table] = (await readJobRows(tx, table, jobId)).map((row) => toWire(table, row));
-    return { seq: last?.seq ?? 0, rows: rows as JobState['rows'] };
-  });
+  let text = '';
+  for await (const part of readJobAsJson(db, jobId)) text += part;
+  return JSON.parse(text) as JobState;
 }

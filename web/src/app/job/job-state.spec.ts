@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { ROW_FIELDS, type AcceptedChange, type Op, type Problem, type TableRow, problem } from '@yellow-pane/contracts';
+import { ROW_FIELDS, type AcceptedChange, type Op, problem } from '@yellow-pane/contracts';
 import { JOB_TABLES, type RowOf } from '@yellow-pane/core/job';
 import { CLOSED, type OpenJob, type PendingChange, accepted, did, opened, opening, opsToTakeBack, refused } from './job-state';
 import { ROW_KEYS } from './row-keys';
@@ -13,7 +13,7 @@ let n = 0;
 const making = (ops: readonly Op[], from: PendingChange['from'] = 'person'): PendingChange => ({ change: { id: `C${(n += 1)}`, session: 'X', who: 'Wren', ops }, label: 'thing', at: 't2', from });
 const setTag = (tag: string): Op => ({ op: 'set', table: 'surface', id: 'S', baseVersion: 1, fields: { tag } });
 const tagOf = (state: OpenJob): string | undefined => state.view.surface.entities['S']?.tag;
-const answer = (changeId: string, fields: Partial<RowOf<'surface'>>, seq = 6): AcceptedChange => ({ seq, changeId, session: 'X', who: 'Wren', at: 't', rows: [{ table: 'surface', row: { ...surfaceRow, version: 2, ...fields } } as TableRow] });
+const answer = (changeId: string, fields: Partial<RowOf<'surface'>>, seq = 6): AcceptedChange => ({ seq, changeId, session: 'X', who: 'Wren', at: 't', rows: [{ table: 'surface', row: { ...surfaceRow, version: 2, ...fields } }] });
 
 describe('is a change seen at once and settled later?', () => {
   it('it shows before the server answers, and waits', () => {
@@ -47,7 +47,7 @@ describe('is a change seen at once and settled later?', () => {
   it('a conflict is kept with both values until someone chooses', () => {
     const made = making([setTag('SW9')]);
     const conflict = { table: 'surface', id: 'S', field: 'tag', yours: 'SW9', theirs: 'SW8', who: 'Finch', at: 't', version: 2 } as const;
-    const state = refused(did(open(), made), made.change.id, problem('ROW_CONFLICT', { path: 'surface.tag', expected: 'SW8', got: 'SW9' }, { conflicts: [conflict] }) as Problem);
+    const state = refused(did(open(), made), made.change.id, problem('ROW_CONFLICT', { path: 'surface.tag', expected: 'SW8', got: 'SW9' }, { conflicts: [conflict] }));
     expect(state.conflicts).toEqual([{ pending: made, conflicts: [conflict] }]);
     expect(tagOf(state)).toBe('SW1');
   });

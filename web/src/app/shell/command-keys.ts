@@ -1,5 +1,5 @@
 import { DOCUMENT, Injectable, inject } from '@angular/core';
-import { Dialog } from '@angular/cdk/dialog';
+import { Dialog, DialogConfig, type DialogRef } from '@angular/cdk/dialog';
 import { CommandList } from './command-list';
 import { type Command, Commands, keysOf } from './commands';
 
@@ -16,7 +16,11 @@ export class CommandKeys {
 
   openList(): void {
     if (this.#dialog.openDialogs.length > 0) return;
-    this.#dialog.open<unknown, unknown, CommandList>(CommandList, { backdropClass: ['cdk-overlay-dark-backdrop', 'veil'], ariaLabel: 'Commands', autoFocus: 'input' });
+    const config = new DialogConfig<unknown, DialogRef<unknown, CommandList>>();
+    config.backdropClass = ['cdk-overlay-dark-backdrop', 'veil'];
+    config.ariaLabel = 'Commands';
+    config.autoFocus = 'input';
+    this.#dialog.open<unknown, unknown, CommandList>(CommandList, config);
   }
 
   #press(event: KeyboardEvent): void {

@@ -1,0 +1,147 @@
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { type Browser, type Page, chromium } from '@playwright/test';
+import { CHROMIUM } from '../scripts/browser';
+import { type RunningServer, startServer } from '../scripts/running-server';
+import { largeJobId } from './api';
+import { median, ms } from './figures';
+import type { Row } from './run';
+
+const BUILT = 'web/dist/browser';
+const DEMO_SURFACE = '/jobs/0199b9a6-0003-7000-8000-000000000001/survey/0199b9a6-0007-7000-8000-000000000001';
+const RUNS = 7;
+
+export function initialSize(): Row {
+  const page = readFileSync(join(BUILT, 'index.html'), 'utf8');
+  const files = [...new Set([...page.matchAll(/(?:src|href)="([^"]+\.(?:js|css))"/g)].map((match) => match[1] ?? ''))];
+  const bytes = files.reduce((sum, file) => sum + gzipSync(readFileSync(join(BUILT, file))).length, 0);
+  return { what: `initial JavaScript and CSS, gzip (${files.length} files)`, wanted: 'at most 230 kB', got: `${(bytes / 1000).toFixed(0)} kB`, isMet: bytes <= 230_000 };
+}
+
+export async function secondStart(): Promise<readonly Row[]> {
+  const folder = mkdtempSync(join(tmpdir(), 'yellow-pane-start-'));
+  await (await startServer({ folder, isDemo: true })).stop();
+  const times: number[] = [];
+  for (let run = 0; run < 5; run += 1) {
+    const start = performance.now();
+    const server = await startServer({ folder, isDemo: true });
+    await (await fetch(`${server.address}/api/jobs`)).arrayBuffer();
+    times.push(performance.now() - start);
+    await server.stop();
+  }
+  rmSync(folder, { recursive: true, force: true });
+  return [{ what: 'second start: server usable, median', wanted: 'under 3 s', got: ms(median(times)), isMet: median(times) < 3000 }];
+}
+
+export async function firstScreen(): Promise<readonly Row[]> {
+  return withPage(async (browser, server) => {
+    const times = await repeated(RUNS, async () => {
+      const page = await freshPage(browser, server);
+      const start = performance.now();
+      await page.goto('/');
+      await page.getByRole('heading', { name: 'Kestrel Hill Funicular' }).waitFor();
+      const took = performance.now() - start;
+      await page.context().close();
+      return took;
+    });
+    const job = await repeated(RUNS, async () => {
+      const page = await freshPage(browser, server);
+      const start = performance.now();
+      await page.goto(DEMO_SURFACE);
+      await page.getByText('The measures agree').waitFor();
+      const took = performance.now() - start;
+      await page.context().close();
+      return took;
+    });
+    return [
+      { what: 'list of jobs usable after navigation, cold cache, median', wanted: 'under 1.2 s', got: ms(median(times)), isMet: median(times) < 1200 },
+      { what: 'Survey of the demo usable after navigation, cold cache, median', wanted: 'under 1.2 s', got: ms(median(job)), isMet: median(job) < 1200 },
+    ];
+  });
+}
+
+export async function typingToFigure(): Promise<readonly Row[]> {
+  return withPage(async (browser, server) => {
+    const page = await freshPage(browser, server);
+    await page.goto(DEMO_SURFACE);
+    await page.getByText('The measures agree').waitFor();
+    const took = await typing(page);
+    return [{ what: 'typing to redrawn figure, median', wanted: 'under 50 ms', got: ms(took), isMet: took < 50 }];
+  });
+}
+
+export async function largeJobOpens(server: RunningServer): Promise<readonly Row[]> {
+  const browser = await chromium.launch(CHROMIUM);
+  try {
+    const opens = await repeated(5, async () => {
+      const page = await freshPage(browser, server);
+      const start = performance.now();
+      await page.goto(`/jobs/${largeJobId}/survey`);
+      await page.getByText(/The measures agree|Measures? disagree/).first().waitFor();
+      const took = performance.now() - start;
+      await page.context().close();
+      return took;
+    });
+    const page = await freshPage(browser, server);
+    await page.goto(`/jobs/${largeJobId}/survey`);
+    await page.getByRole('textbox', { name: 'Width at the bottom' }).waitFor();
+    const took = await typing(page);
+    return [
+      { what: 'the 5,000-surface job opens in the browser, median', wanted: 'under 2.5 s', got: ms(median(opens)), isMet: median(opens) < 2500 },
+      { what: 'typing to redrawn figure in that job, median', wanted: 'under 50 ms', got: ms(took), isMet: took < 50 },
+    ];
+  } finally {
+    await browser.close();
+  }
+}
+
+/** From the input event to the frame after the path of the pane has changed. */
+async function typing(page: Page): Promise<number> {
+  const times = await page.evaluate(async () => {
+    const field = document.querySelector<HTMLInputElement>('#measure-width-bottom');
+    const shape = document.querySelector('yp-pane-sheet svg path');
+    if (field === null || shape === null) throw new Error('no figure');
+    field.focus();
+    const base = Number(field.value);
+    const samples: number[] = [];
+    for (let n = 1; n <= 25; n += 1) {
+      const changed = new Promise<void>((done) => {
+        const seen = new MutationObserver(() => { seen.disconnect(); requestAnimationFrame(() => { done(); }); });
+        seen.observe(shape, { attributes: true, attributeFilter: ['d'] });
+      });
+      const start = performance.now();
+      field.value = String(base + 10 + n * 3);
+      field.dispatchEvent(new Event('input', { bubbles: true }));
+      await changed;
+      samples.push(performance.now() - start);
+      await new Promise((done) => setTimeout(done, 30));
+    }
+    return samples;
+  });
+  return median(times);
+}
+
+async function withPage(act: (browser: Browser, server: RunningServer) => Promise<readonly Row[]>): Promise<readonly Row[]> {
+  const server = await startServer({ isDemo: true });
+  const browser = await chromium.launch(CHROMIUM);
+  try {
+    return await act(browser, server);
+  } finally {
+    await browser.close();
+    await server.stop();
+  }
+}
+
+async function freshPage(browser: Browser, server: RunningServer): Promise<Page> {
+  const page = await (await browser.newContext({ baseURL: server.address, viewport: { width: 1280, height: 800 } })).newPage();
+  await page.addInitScript(() => { localStorage.setItem('yellow-pane.device', JSON.stringify({ who: 'Bench', units: 'metric', theme: 'noon' })); });
+  return page;
+}
+
+async function repeated(runs: number, act: () => Promise<number>): Promise<number[]> {
+  const times: number[] = [];
+  for (let run = 0; run < runs; run += 1) times.push(await act());
+  return times;
+}

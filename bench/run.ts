@@ -1,0 +1,39 @@
+import { cpus, totalmem } from 'node:os';
+import { startServer } from '../scripts/running-server';
+import { memoryWithLargeJob, mixedLoad, writeAcknowledged } from './api';
+import { firstScreen, initialSize, largeJobOpens, secondStart, typingToFigure } from './pages';
+import { checkPane, layOut } from './core';
+
+/** `npm run bench`: the figures of docs/performance.md, measured here and now. Names as arguments run those alone. */
+export interface Row {
+  readonly what: string;
+  readonly wanted: string;
+  readonly got: string;
+  readonly isMet: boolean;
+}
+
+const benches: Readonly<Record<string, () => Promise<readonly Row[]>>> = {
+  core: () => Promise.resolve([checkPane(), layOut()]),
+  size: () => Promise.resolve([initialSize()]),
+  start: secondStart,
+  screen: firstScreen,
+  typing: typingToFigure,
+  write: writeAcknowledged,
+  load: mixedLoad,
+  large: async () => {
+    const server = await startServer();
+    try {
+      return [...(await memoryWithLargeJob(server)), ...(await largeJobOpens(server))];
+    } finally {
+      await server.stop();
+    }
+  },
+};
+
+const wanted = process.argv.slice(2);
+console.log(`Node ${process.versions.node}, ${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}, ${(totalmem() / 2 ** 30).toFixed(0)} GiB, ${new Date().toISOString().slice(0, 16)}Z\n`);
+console.log('| what | wanted | got | |\n|---|---|---|---|');
+for (const [name, bench] of Object.entries(benches)) {
+  if (wanted.length > 0 && !wanted.includes(name)) continue;
+  for (const { what, wanted: goal, got, isMet } of await bench()) console.log(`| ${what} | ${goal} | ${got} | ${isMet ? 'met' : 'MISSED'} |`);
+}
