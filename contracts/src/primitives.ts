@@ -9,7 +9,8 @@ export const word = (max: number): z.ZodString => z.string().trim().min(1).max(m
 
 export const idSchema = z.uuidv7();
 export const whoSchema = word(80);
-export const instantSchema = z.iso.datetime();
+/** ISO 8601 with `Z` or an offset: the same instant may be written in either way. */
+export const instantSchema = z.iso.datetime({ offset: true });
 export const versionSchema = z.int().min(1).max(2_000_000_000);
 export const positionSchema = z.number().min(-1e9).max(1e9);
 

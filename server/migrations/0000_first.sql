@@ -264,10 +264,10 @@ ALTER TABLE "surface" ADD CONSTRAINT "surface_unit" FOREIGN KEY ("job_id","unit_
 ALTER TABLE "work_record" ADD CONSTRAINT "work_record_job_id_job_id_fk" FOREIGN KEY ("job_id") REFERENCES "public"."job"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "work_record" ADD CONSTRAINT "work_record_application" FOREIGN KEY ("job_id","application_id") REFERENCES "public"."application"("job_id","id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 CREATE INDEX "change_job" ON "change" USING btree ("job_id","seq");--> statement-breakpoint
-CREATE INDEX "cut_piece_job" ON "cut_piece" USING btree ("job_id");--> statement-breakpoint
-CREATE INDEX "glass_pane_job" ON "glass_pane" USING btree ("job_id");--> statement-breakpoint
+CREATE INDEX "cut_piece_job" ON "cut_piece" USING btree ("job_id","id");--> statement-breakpoint
+CREATE INDEX "glass_pane_job" ON "glass_pane" USING btree ("job_id","id");--> statement-breakpoint
 CREATE INDEX "history_row" ON "history" USING btree ("row_id","version");--> statement-breakpoint
 CREATE INDEX "history_seq" ON "history" USING btree ("seq");--> statement-breakpoint
-CREATE INDEX "measure_job" ON "measure" USING btree ("job_id");--> statement-breakpoint
+CREATE INDEX "measure_job" ON "measure" USING btree ("job_id","id");--> statement-breakpoint
 CREATE INDEX "measure_surface" ON "measure" USING btree ("surface_id");--> statement-breakpoint
-CREATE INDEX "work_record_job" ON "work_record" USING btree ("job_id");
+CREATE INDEX "work_record_job" ON "work_record" USING btree ("job_id","id");

@@ -40,7 +40,7 @@ export function createApp({ db, clock, log, version, pagesFolder }: AppDeps): Ap
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
   app.use(securityHeaders());
-  app.use(compression({ filter: (request, response) => response.getHeader('Content-Type') !== 'text/event-stream' && compression.filter(request, response) }));
+  app.use(compression({ level: 1, filter: (request, response) => response.getHeader('Content-Type') !== 'text/event-stream' && compression.filter(request, response) }));
   app.use('/api', (_request, response, next) => { response.set('Cache-Control', 'no-store'); next(); });
   app.use('/api', express.json({ limit: '1mb' }));
 

@@ -1,4 +1,5 @@
-import { rmSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { existsSync, rmSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import { join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -13,6 +14,7 @@ import { loadDemo } from './features/demo/load-demo';
 const LOOPBACK = '127.0.0.1';
 const GRACE_MS = 5000;
 const ROOT = fileURLToPath(new URL('../..', import.meta.url));
+const MIGRATIONS = join(ROOT, 'server', 'migrations');
 const VERSION = '0.1.0';
 
 const { values } = parseArgs({
@@ -22,6 +24,7 @@ const { values } = parseArgs({
     data: { type: 'string' },
     port: { type: 'string' },
     host: { type: 'string', default: LOOPBACK },
+    'make-database': { type: 'string' },
   },
 });
 
@@ -33,7 +36,9 @@ async function start(): Promise<void> {
   const unlock = lockFolder(folder);
   process.on('exit', unlock);
   const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' }, pino.destination({ dest: join(folder, 'server.log'), mkdir: true, sync: false }));
-  const database = await openDatabase({ folder: join(folder, 'db'), migrationsFolder: join(ROOT, 'server', 'migrations') });
+  const databaseFolder = join(folder, 'db');
+  if (!existsSync(join(databaseFolder, 'PG_VERSION'))) makeDatabaseApart(databaseFolder);
+  const database = await openDatabase({ folder: databaseFolder, migrationsFolder: MIGRATIONS });
   if (values.demo) await loadDemo(database.db, () => new Date());
   const { app, endStreams } = createApp({ db: database.db, clock: () => new Date(), log, version: VERSION, pagesFolder: join(ROOT, 'web', 'dist', 'browser') });
   const server = createServer(app);
@@ -57,6 +62,18 @@ async function start(): Promise<void> {
   process.on('SIGTERM', stop);
 }
 
+/** A new database is made by a process of its own: making one takes half a gigabyte that the server would never give back. */
+function makeDatabaseApart(databaseFolder: string): void {
+  const { status, stderr } = spawnSync(process.execPath, [fileURLToPath(import.meta.url), '--make-database', databaseFolder], { encoding: 'utf8' });
+  if (status !== 0) throw new Error(`The database could not be made in ${databaseFolder}. ${stderr.trim()}`);
+}
+
+async function makeDatabase(databaseFolder: string): Promise<void> {
+  const { close } = await openDatabase({ folder: databaseFolder, migrationsFolder: MIGRATIONS });
+  await close();
+  process.exit(0);
+}
+
 function refreshFolder(folder: string): void {
   const unlock = lockFolder(folder);
   unlock();
@@ -78,7 +95,8 @@ function listen(server: Server, port: number): Promise<void> {
   });
 }
 
-start().catch((error: unknown) => {
+const making = values['make-database'];
+(making === undefined ? start() : makeDatabase(making)).catch((error: unknown) => {
   const code = error instanceof Error && 'code' in error ? error.code : undefined;
   console.error(code === 'ENOSPC' ? 'The disk is full. Make room and start again; nothing that was saved is lost.' : error instanceof Error ? error.message : String(error));
   process.exit(1);

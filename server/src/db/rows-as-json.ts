@@ -1,9 +1,9 @@
 import { type JobTable } from '@yellow-pane/core/job';
 import { type SQL, getTableColumns, sql } from 'drizzle-orm';
-import { PgTimestamp } from 'drizzle-orm/pg-core';
 import { ROW_TABLES, job } from './schema';
 
 /** Rows of one table of a job, not removed, as the text of a JSON array in their wire form: made by the database, never built up in memory.
+ *  Instants come as the database writes them into JSON (`2026-11-24T09:20:00+00:00`): ISO 8601, like all others on the wire.
  *  @param after only rows whose id comes after this one, in the order of ids */
 export function rowsAsJson(table: JobTable, jobId: string, most: number, after?: string): SQL {
   const from = ROW_TABLES[table];
@@ -13,11 +13,7 @@ export function rowsAsJson(table: JobTable, jobId: string, most: number, after?:
 }
 
 const WIRE_COLUMNS = Object.fromEntries(Object.entries(ROW_TABLES).map(([table, from]) => {
-  const columns = Object.entries(getTableColumns(from)).map(([key, column]) => {
-    const name = snakeCase(key);
-    const value = column instanceof PgTimestamp ? `to_char("${name}" at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"')` : `"${name}"`;
-    return `${value} as "${key}"`;
-  });
+  const columns = Object.keys(getTableColumns(from)).map((key) => `"${snakeCase(key)}" as "${key}"`);
   if (table === 'job') columns.push('id as "jobId"');
   return [table, sql.raw(columns.join(', '))];
 })) as Readonly<Record<JobTable, SQL>>;

@@ -51,7 +51,7 @@ export const glassPane = pgTable('glass_pane', {
   thickness_nm: nm(),
   coated: text().$type<'yes' | 'no' | 'unknown'>().notNull(),
   gapAfter_nm: nm(),
-}, (t) => [index('glass_pane_job').on(t.jobId), sameJob('glass_pane_unit', t.jobId, t.unitId, () => [glassUnit.jobId, glassUnit.id])]);
+}, (t) => [index('glass_pane_job').on(t.jobId, t.id), sameJob('glass_pane_unit', t.jobId, t.unitId, () => [glassUnit.jobId, glassUnit.id])]);
 
 export const surface = pgTable('surface', {
   ...ofJob(),
@@ -80,7 +80,7 @@ export const measure = pgTable('measure', {
   value_nm: nm().notNull(),
   instrument: text().$type<Instrument>().notNull(),
   sd_nm: nm(),
-}, (t) => [index('measure_job').on(t.jobId), index('measure_surface').on(t.surfaceId), sameJob('measure_surface_fk', t.jobId, t.surfaceId, () => [surface.jobId, surface.id])]);
+}, (t) => [index('measure_job').on(t.jobId, t.id), index('measure_surface').on(t.surfaceId), sameJob('measure_surface_fk', t.jobId, t.surfaceId, () => [surface.jobId, surface.id])]);
 
 export const film = pgTable('film', {
   id: uuid().primaryKey(),
@@ -147,7 +147,7 @@ export const cutPiece = pgTable('cut_piece', {
   inputsHash: text().notNull(),
   cutAt: instant(),
 }, (t) => [
-  index('cut_piece_job').on(t.jobId),
+  index('cut_piece_job').on(t.jobId, t.id),
   sameJob('cut_piece_plan', t.jobId, t.planId, () => [cutPlan.jobId, cutPlan.id]),
   sameJob('cut_piece_application', t.jobId, t.applicationId, () => [application.jobId, application.id]),
 ]);
@@ -161,7 +161,7 @@ export const workRecord = pgTable('work_record', {
   startedAt: instant(),
   doneAt: instant(),
   note: text().notNull(),
-}, (t) => [index('work_record_job').on(t.jobId), sameJob('work_record_application', t.jobId, t.applicationId, () => [application.jobId, application.id])]);
+}, (t) => [index('work_record_job').on(t.jobId, t.id), sameJob('work_record_application', t.jobId, t.applicationId, () => [application.jobId, application.id])]);
 
 /** Figures nobody has a source for, once a person has replaced the guess. */
 export const rate = pgTable('rate', {

@@ -16,11 +16,13 @@ async function madeJob(): Promise<SmallJob> {
 const read = async (jobId: string): Promise<JobState> => (await request(server.app).get(`/api/jobs/${jobId}`).expect(200)).body as JobState;
 const problemOf = (answer: { readonly body: unknown }): Problem => answer.body as Problem;
 
+const AT_TWENTY_PAST_NINE = '2026-11-24T09:20:00+00:00';
+
 describe('is what was sent what is kept?', () => {
   it('a job with a place, a surface and a measure comes back field for field, with who and when', async () => {
     const { jobId, measureId, ops } = await madeJob();
     const { rows } = await read(jobId);
-    expect(rows.measure[0]).toEqual({ ...ops[3]?.op === 'put' ? ops[3].fields : {}, id: measureId, jobId, version: 1, madeBy: 'Wren', madeAt: '2026-11-24T09:20:00.000Z', changedBy: 'Wren', changedAt: '2026-11-24T09:20:00.000Z', removed: false });
+    expect(rows.measure[0]).toEqual({ ...ops[3]?.op === 'put' ? ops[3].fields : {}, id: measureId, jobId, version: 1, madeBy: 'Wren', madeAt: AT_TWENTY_PAST_NINE, changedBy: 'Wren', changedAt: AT_TWENTY_PAST_NINE, removed: false });
     expect(rows.job[0]).toMatchObject({ name: 'Kestrel Hill', entryUnit: 'mm', jobId });
   });
 

@@ -7,7 +7,7 @@ import { job } from '../../db/schema';
 import { Refusal } from '../../http/refusal';
 
 const STRIP_LENGTH = 14;
-const PAGE = 1000;
+const PAGE = 2500;
 /** How `row_to_json` begins a row; a person's text cannot contain it, since its quotes are escaped there. */
 const ROW_START = '{"id":"';
 const ROW_ID = /\{"id":"[0-9a-f-]{36}"/g;

@@ -44,7 +44,7 @@ export class SurfaceDetails {
   protected readonly sides = ['room', 'outside', 'side A', 'side B'] as const;
   protected readonly conditions = ['unknown', 'sound', 'chipped', 'cracked'] as const;
   protected readonly history = computed(() => {
-    const last = this.reading.measuresOf(this.surface().id).reduce((latest, measure) => (measure.changedAt > latest.changedAt ? measure : latest), this.reading.measuresOf(this.surface().id)[0] ?? this.surface());
+    const last = this.reading.measuresOf(this.surface().id).reduce((latest, measure) => (Date.parse(measure.changedAt) > Date.parse(latest.changedAt) ? measure : latest), this.reading.measuresOf(this.surface().id)[0] ?? this.surface());
     return `Last changed by ${last.changedBy}, ${new Date(last.changedAt).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' })}.`;
   });
 
