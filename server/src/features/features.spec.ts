@@ -19,6 +19,26 @@ describe('does the list of jobs say what is next?', () => {
   });
 });
 
+describe('is a job read whole?', () => {
+  it('twenty readers at once all get the same, the first ones too', async () => {
+    const fresh = await testApp();
+    const job = smallJob();
+    await fresh.send(job.jobId, job.ops).expect(200);
+    const answers = await Promise.all(Array.from({ length: 20 }, () => request(fresh.app).get(`/api/jobs/${job.jobId}`).expect(200)));
+    expect(new Set(answers.map(({ text }) => text)).size).toBe(1);
+    await fresh.close();
+  });
+
+  it('more rows than a page holds all come, each once', async () => {
+    const job = smallJob();
+    await server.send(job.jobId, job.ops).expect(200);
+    const ids = Array.from({ length: 5200 }, () => newId());
+    for (let first = 0; first < ids.length; first += 1300) await server.send(job.jobId, ids.slice(first, first + 1300).map((id) => ({ op: 'put', table: 'measure', id, fields: { surfaceId: job.surfaceId, fromPoint: 'tl', toPoint: 'bl', text: '{"id":"', unit: 'mm', value_nm: 880_000_000, instrument: 'tape', sd_nm: null } }) as const)).expect(200);
+    const { rows } = (await request(server.app).get(`/api/jobs/${job.jobId}`).expect(200)).body as JobState;
+    expect(rows.measure.map(({ id }) => id).sort()).toEqual([job.measureId, ...ids].sort());
+  });
+});
+
 describe('is a copy of a job a job of its own?', () => {
   it('it has the same surfaces and measures under new ids, sent twice it is made once', async () => {
     const job = smallJob();

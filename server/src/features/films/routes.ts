@@ -1,4 +1,4 @@
-import { filmBodySchema, whoSchema } from '@yellow-pane/contracts';
+import { type FilmRow, filmBodySchema, whoSchema } from '@yellow-pane/contracts';
 import { EXAMPLE_FILMS } from '@yellow-pane/demo';
 import { Router } from 'express';
 import * as z from 'zod';
@@ -14,15 +14,20 @@ interface Deps {
 
 export function filmRoutes({ db, clock }: Deps): Router {
   const routes = Router();
-  routes.get('/api/films', async (_request, response) => { response.json(await readFilms(db)); });
+  /** Read by every page that opens and seldom changed: kept until it is. */
+  let kept: Promise<readonly FilmRow[]> | undefined;
+  routes.get('/api/films', async (_request, response) => { response.json(await (kept ??= readFilms(db).catch((error: unknown) => { kept = undefined; throw error; }))); });
   routes.put('/api/films/:filmId', async (request, response) => {
     const { who, film } = parseBody(filmBodySchema, request.body);
     const seen = /\d{1,10}/.exec(request.get('If-Match') ?? '')?.[0];
-    response.json(await saveFilm(db, { id: idParam(request, 'filmId'), film, who, at: clock(), ...(seen === undefined ? {} : { version: Number(seen) }) }));
+    const saved = await saveFilm(db, { id: idParam(request, 'filmId'), film, who, at: clock(), ...(seen === undefined ? {} : { version: Number(seen) }) });
+    kept = undefined;
+    response.json(saved);
   });
   routes.post('/api/films/example', async (request, response) => {
     const { who } = parseBody(z.strictObject({ who: whoSchema }), request.body);
     await loadExampleFilms(db, who, clock());
+    kept = undefined;
     response.json(await readFilms(db));
   });
   return routes;

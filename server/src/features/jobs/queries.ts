@@ -5,6 +5,7 @@ import type { Database } from '../../db/database';
 import { rowsAsJson } from '../../db/rows-as-json';
 import { job } from '../../db/schema';
 import { Refusal } from '../../http/refusal';
+import { readFirstPages } from './job-statement';
 
 const STRIP_LENGTH = 14;
 const PAGE = 2500;
@@ -74,15 +75,14 @@ const SUMMARIES = sql`
 /** A whole job as pieces of JSON text, in the wire form of `JobState`.
  *  The number of the last change is read first and the rows page by page: whatever is changed in between is heard again from that number on, and heard twice does no harm. */
 export async function* readJobAsJson(db: Database, jobId: string): AsyncGenerator<string> {
-  const firstPages = JOB_TABLES.map((table) => sql`${rowsAsJson(table, jobId, PAGE)} as ${sql.identifier(table)}`);
-  const [record] = (await db.execute<Record<string, string | null>>(sql`select (select max(seq)::text from change where job_id = ${jobId}) as seq, ${sql.join(firstPages, sql`, `)} where exists (select from job where id = ${jobId} and not removed)`)).rows;
+  const record = await readFirstPages(db, jobId, PAGE);
   if (record === undefined) throw new Refusal('JOB_UNKNOWN', { path: 'jobId', expected: 'the id of a job', got: jobId });
-  yield `{"seq":${record['seq'] ?? '0'},"rows":{`;
+  yield `{"seq":${record.seq ?? '0'},"rows":{`;
   for (const [index, table] of JOB_TABLES.entries()) {
     let page = record[table] ?? '[]';
     yield `${index === 0 ? '' : ','}"${table}":${page.slice(0, -1)}`;
     for (let last = lastIdOf(page); last !== undefined; last = lastIdOf(page)) {
-      const [next] = (await db.execute<{ page: string }>(sql`select ${rowsAsJson(table, jobId, PAGE, last)} as page`)).rows;
+      const [next] = (await db.execute<{ page: string }>(sql.raw(`select ${rowsAsJson(table, `'${jobId}'`, String(PAGE), `'${last}'`)} as page`))).rows;
       page = next?.page ?? '[]';
       if (page !== '[]') yield `,${page.slice(1, -1)}`;
     }
