@@ -3,6 +3,7 @@ import { manySurfaces } from '@yellow-pane/demo';
 import { v7 as newId } from 'uuid';
 import { type RunningServer, startServer } from '../scripts/running-server';
 import { ms, quantile } from './figures';
+import { ask } from './pooled';
 import type { Row } from './run';
 
 const LARGE = 5000;
@@ -16,9 +17,15 @@ export let largeJobId = '';
 export async function writeAcknowledged(): Promise<readonly Row[]> {
   const server = await startServer();
   await putLargeJob(server, 1000);
-  const { write } = await smallJob(server);
+  const { jobId, body, took } = await smallJob(server);
   const times: number[] = [];
-  for (let n = 0; n < WRITES; n += 1) times.push(await timed(() => write(n)));
+  for (let n = 0; n < WRITES; n += 1) {
+    const start = performance.now();
+    const { status, text } = await ask(server.address, `/api/jobs/${jobId}/changes`, body(n));
+    times.push(performance.now() - start);
+    if (status !== 200) throw new Error(text);
+    took(text);
+  }
   await server.stop();
   const p95 = quantile(times.slice(50), 0.95);
   return [{ what: `write acknowledged, one client, p95 of ${WRITES - 50} beside a 1,000-surface job`, wanted: 'at most 25 ms', got: ms(p95), isMet: p95 <= 25 }];
@@ -27,30 +34,34 @@ export async function writeAcknowledged(): Promise<readonly Row[]> {
 /** An open loop: requests leave on time whether or not earlier ones have been answered. */
 export async function mixedLoad(): Promise<readonly Row[]> {
   const server = await startServer({ isDemo: true });
-  const { jobId, write } = await smallJob(server);
-  for (let n = 0; n < 100; n += 1) await write(n);
+  const { jobId, body, took } = await smallJob(server);
+  const write = async (n: number): Promise<number> => {
+    const { status, text } = await ask(server.address, `/api/jobs/${jobId}/changes`, body(n));
+    if (status === 200) took(text);
+    return status;
+  };
+  const kinds: readonly ((n: number) => Promise<number>)[] = [
+    write,
+    async () => (await ask(server.address, `/api/jobs/${jobId}`)).status,
+    write,
+    async () => (await ask(server.address, '/api/films')).status,
+    async (n) => (await ask(server.address, '/api/reckon/blank', { aroundWidth_mm: 500 + (n % 900), aroundHeight_mm: 900, method: 'decor', direction: 'none' })).status,
+  ];
+  for (let n = 0; n < 300; n += 1) await kinds[n % kinds.length]?.(n);
   const times: number[] = [];
   let errors = 0;
-  const kinds: readonly ((n: number) => Promise<Response>)[] = [
-    write,
-    () => fetch(`${server.address}/api/jobs/${jobId}`),
-    write,
-    () => fetch(`${server.address}/api/films`),
-    (n) => fetch(`${server.address}/api/reckon/blank`, post({ aroundWidth_mm: 500 + n, aroundHeight_mm: 900, method: 'decor', direction: 'none' })),
-  ];
   const start = performance.now();
   const all = Array.from({ length: RATE_PER_S * LOAD_S }, async (_, n) => {
     await new Promise((done) => setTimeout(done, Math.max(0, start + (n * 1000) / RATE_PER_S - performance.now())));
     const began = performance.now();
-    const answer = await kinds[n % kinds.length]?.(n).catch(() => undefined);
-    await answer?.arrayBuffer();
+    const status = await kinds[n % kinds.length]?.(n);
     times.push(performance.now() - began);
-    if (answer?.ok !== true) errors += 1;
+    if (status !== 200) errors += 1;
   });
   await Promise.all(all);
   await server.stop();
   const p99 = quantile(times, 0.99);
-  return [{ what: `${RATE_PER_S} requests/s mixed for ${LOAD_S} s, p99 (errors: ${errors})`, wanted: 'under 100 ms, no error', got: ms(p99), isMet: p99 < 100 && errors === 0 }];
+  return [{ what: `${RATE_PER_S} requests/s mixed for ${LOAD_S} s, p99 (median ${ms(quantile(times, 0.5))}, errors: ${errors})`, wanted: 'under 100 ms, no error', got: ms(p99), isMet: p99 < 100 && errors === 0 }];
 }
 
 export async function memoryWithLargeJob(server: RunningServer): Promise<readonly Row[]> {
@@ -87,20 +98,18 @@ async function putLargeJob(server: RunningServer, count: number): Promise<string
   return jobId;
 }
 
-/** A small job, and a write to it as a page makes it: against the version it was last told. */
-async function smallJob(server: RunningServer): Promise<{ readonly jobId: string; readonly write: (n: number) => Promise<Response> }> {
+/** A small job, and the body of a write to it as a page makes it: against the version it was last told. */
+async function smallJob(server: RunningServer): Promise<{ readonly jobId: string; readonly body: (n: number) => unknown; readonly took: (answer: string) => void }> {
   const { jobId, changes } = manySurfaces(20, 2, newId);
   for (const change of changes) await fetch(`${server.address}/api/jobs/${jobId}/changes`, post(change));
   const measure = changes.flatMap(({ ops }) => ops).find(({ table }) => table === 'measure');
   const session = newId();
   let version = 1;
-  const write = async (n: number): Promise<Response> => {
-    const answer = await send(n);
-    if (answer.ok) version = Math.max(version, ((await answer.clone().json()) as { readonly rows: readonly { readonly row: { readonly version: number } }[] }).rows[0]?.row.version ?? 1);
-    return answer;
+  return {
+    jobId,
+    body: (n) => ({ id: newId(), session, who: 'Speed test', ops: [{ op: 'set', table: 'measure', id: measure?.id, baseVersion: version, fields: { text: String(900 + (n % 100)), value_nm: (900 + (n % 100)) * 1e6 } }] }),
+    took: (answer) => { version = Math.max(version, (JSON.parse(answer) as { readonly rows: readonly { readonly row: { readonly version: number } }[] }).rows[0]?.row.version ?? 1); },
   };
-  const send = (n: number): Promise<Response> => fetch(`${server.address}/api/jobs/${jobId}/changes`, post({ id: newId(), session, who: 'Speed test', ops: [{ op: 'set', table: 'measure', id: measure?.id, baseVersion: version, fields: { text: String(900 + (n % 100)), value_nm: (900 + (n % 100)) * 1e6 } }] }));
-  return { jobId, write };
 }
 
 function post(body: unknown): RequestInit {

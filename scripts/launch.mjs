@@ -8,7 +8,7 @@ refuseOldNode();
 installIfNeeded();
 buildIfNeeded();
 
-const children = [spawn(process.execPath, ['--max-semi-space-size=4', 'server/dist/main.js', ...(verb === 'demo' || verb === 'dev' ? ['--demo'] : []), ...options], { stdio: 'inherit' })];
+const children = [spawn(process.execPath, ['server/dist/main.js', ...(verb === 'demo' || verb === 'dev' ? ['--demo'] : []), ...options], { stdio: 'inherit' })];
 if (verb === 'dev') children.push(spawn(process.execPath, ['../node_modules/@angular/cli/bin/ng.js', 'build', '--watch', '--configuration', 'development'], { cwd: 'web', stdio: 'inherit' }));
 
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => { for (const child of children) child.kill(signal); });

@@ -39,7 +39,8 @@ export function createApp({ db, clock, log, version, pagesFolder }: AppDeps): Ap
   const streams = new Set<() => void>();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
-  app.use(securityHeaders());
+  app.use('/api', headersOfData());
+  app.use(/^(?!\/api\/)/, headersOfPages());
   app.use(compression({ level: 1, filter: (request, response) => response.getHeader('Content-Type') !== 'text/event-stream' && compression.filter(request, response) }));
   app.use('/api', (_request, response, next) => { response.set('Cache-Control', 'no-store'); next(); });
   app.use('/api', express.json({ limit: '1mb' }));
@@ -63,7 +64,13 @@ export function createApp({ db, clock, log, version, pagesFolder }: AppDeps): Ap
   return { app, endStreams: () => { streams.forEach((end) => { end(); }); } };
 }
 
-function securityHeaders() {
+/** Data is never a page: nothing in it may run, load or be framed. */
+function headersOfData() {
+  return helmet({ contentSecurityPolicy: { useDefaults: false, directives: { defaultSrc: ["'none'"], frameAncestors: ["'none'"] } }, strictTransportSecurity: false });
+}
+
+/** Pages run what this server ships and what carries the nonce of the request. */
+function headersOfPages() {
   const nonce = (_request: unknown, response: unknown): string => `'nonce-${nonceOf(response as Response)}'`;
   return helmet({
     contentSecurityPolicy: {
