@@ -81,6 +81,14 @@ describe('what shape do the measures give?', () => {
   });
 });
 
+describe('is a square pane known to be square?', () => {
+  it('no gap at all is still uncertain by about a millimetre, never by nothing', () => {
+    const spread = measured(checkFlatPane(measures(SQUARE))).sizes.outOfSquare_mm.why[0]?.uncertainty?.plusMinus ?? 0;
+    expect(spread).toBeGreaterThan(0.4);
+    expect(spread).toBeLessThan(3);
+  });
+});
+
 describe('what when there are too few measures?', () => {
   it('nothing at all: a width and a height are needed', () => {
     expect(checkFlatPane([])).toEqual({ state: 'unfinished', needs: ['a width', 'a height'] });

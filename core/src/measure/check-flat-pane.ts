@@ -166,12 +166,18 @@ function sizesOf(outline: Outline, solution: NetworkSolution | undefined): PaneS
   };
 }
 
-/** Standard deviation of a size by the law of propagation, with central differences of 0.01 mm. */
+/** Standard deviation of a size by the law of propagation, with differences of 0.01 mm.
+ *  Of the two one-sided slopes the steeper counts: where a size turns (a gap of nothing can only grow) their mean would claim certainty. */
 function propagated(formula: Formula<CornerInputs>, outline: Outline, { covariance }: NetworkSolution): number {
   const nudge = 0.01;
   const free: readonly (keyof CornerInputs)[] = ['x2', 'x3', 'y3', 'x4', 'y4'];
   const at = cornerInputs(outline);
-  const gradient = free.map((key) => (formula.of({ ...at, [key]: at[key] + nudge }) - formula.of({ ...at, [key]: at[key] - nudge })) / (2 * nudge));
+  const here = formula.of(at);
+  const gradient = free.map((key) => {
+    const onward = (formula.of({ ...at, [key]: at[key] + nudge }) - here) / nudge;
+    const back = (here - formula.of({ ...at, [key]: at[key] - nudge })) / nudge;
+    return Math.abs(onward) >= Math.abs(back) ? onward : back;
+  });
   const variance = gradient.reduce((sum, a, row) => sum + gradient.reduce((inner, b, column) => inner + a * b * covariance.get(row, column), 0), 0);
   return Math.sqrt(Math.max(0, variance));
 }

@@ -17,7 +17,7 @@ interface Bar {
   selector: 'yp-day-band',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="w-[250px] shrink-0 border-r border-line p-3 leading-snug max-md:hidden">
+    <div class="w-[250px] max-xl:w-[210px] shrink-0 border-r border-line p-3 leading-snug max-md:hidden">
       <p class="font-bold">Sun and glass: unknown</p>
       <p class="text-sm text-faint">Feel the glass: warm or in the sun means wait.</p>
     </div>
@@ -27,7 +27,7 @@ interface Bar {
       @for (bar of bars(); track $index) { <rect [attr.x]="at(bar.from)" y="38" height="18" [attr.width]="widthOf(bar)" class="fill-glass stroke-ink" vector-effect="non-scaling-stroke" /> }
       @if (isDay()) { <line [attr.x1]="at(now())" [attr.x2]="at(now())" y1="4" y2="66" class="stroke-ink" stroke-width="3" vector-effect="non-scaling-stroke" /> }
     </svg>
-    <div class="absolute bottom-0 right-0 left-[250px] max-md:left-0 h-5 text-faint text-sm pointer-events-none" aria-hidden="true">
+    <div class="absolute bottom-0 right-0 left-[250px] max-xl:left-[210px] max-md:!left-0 h-5 text-faint text-sm pointer-events-none" aria-hidden="true">
       @for (hour of hours; track hour) { <span class="absolute -translate-x-1/2 figure max-md:odd:hidden" [style.left.%]="at(hour) / 10">{{ hour }}</span> }
     </div>
     <p class="absolute top-1.5 text-sm pointer-events-none px-1 bg-now text-now-ink font-semibold rounded-card" [style.left]="labelLeft()">now {{ clock() }}</p>

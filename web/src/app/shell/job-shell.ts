@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, input, untracked, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, DestroyRef, afterRenderEffect, computed, effect, inject, input, untracked, viewChild } from '@angular/core';
 import { Title } from '@angular/platform-browser';
 import { RouterLink, RouterOutlet } from '@angular/router';
 import { NgIcon, provideIcons } from '@ng-icons/core';
@@ -51,6 +51,10 @@ export class JobShell {
     effect(() => {
       this.selection.surfaceIdInUrl();
       untracked(() => { this.panels.hasSchedule.set(false); });
+    });
+    afterRenderEffect(() => {
+      this.selection.stop();
+      document.querySelector('nav [aria-current=page]')?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
     });
     void catalogue.load();
     inject(DestroyRef).onDestroy(() => { this.desk.close(); });

@@ -27,17 +27,20 @@ export class WorkerPool<Api> {
   async run<Answer>(task: (remote: Remote<Api>, onProgress: (share: number) => void) => Promise<Answer>, { signal, onProgress }: TaskOptions = {}): Promise<Answer> {
     signal?.throwIfAborted();
     const lane = await this.#take();
+    let isRunning = true;
     const ended = new Promise<never>((_, fail) => {
       lane.worker.addEventListener('error', (event) => { fail(new Error(event.message || 'the worker failed')); }, { once: true });
       signal?.addEventListener('abort', () => { fail(signal.reason as Error); }, { once: true });
     });
     try {
-      const answer = await Promise.race([task(lane.remote, proxy((share: number) => onProgress?.(share))), ended]);
+      const answer = await Promise.race([task(lane.remote, proxy((share: number) => { if (isRunning) onProgress?.(share); })), ended]);
       this.#give(lane);
       return answer;
     } catch (error) {
       this.#end(lane);
       throw error;
+    } finally {
+      isRunning = false;
     }
   }
 

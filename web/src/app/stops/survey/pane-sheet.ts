@@ -57,7 +57,7 @@ export class PaneSheet {
   readonly #points = computed(() => {
     const { width, height } = this.size();
     const outline = this.outline() ?? UNKNOWN_SHAPE;
-    return pointsOnSheet(viewOutline(outline, this.seenFrom(), this.lookFrom()), { width, height, marginX: width < 500 ? 94 : 110, marginY: 48 });
+    return pointsOnSheet(viewOutline(outline, this.seenFrom(), this.lookFrom()), { width, height, marginX: width < 420 ? 94 : 106, marginY: 48 });
   });
   protected readonly shape = computed(() => {
     const { tl, tr, br, bl } = this.#points();
@@ -68,7 +68,7 @@ export class PaneSheet {
     const slot = PANE_SLOTS.find((candidate) => isBetween(candidate, from, to));
     const at = slot === undefined ? between(this.#points()[from], this.#points()[to], 0.72) : fieldPosition(slot.key, this.#points());
     const { width, height } = this.size();
-    const half = width < 500 ? 38 : 48;
+    const half = width < 420 ? 38 : 48;
     return { ...measure, label: capital(distanceWord(from, to)), at: { x: Math.min(width - half, Math.max(half, at.x)), y: Math.min(height - 20, Math.max(20, at.y)) } };
   }));
   protected readonly lines = computed(() => this.measures().flatMap((measure) => {
