@@ -1,5 +1,4 @@
 import { openApiDocument } from '@yellow-pane/contracts';
-import compression from 'compression';
 import { sql } from 'drizzle-orm';
 import express, { type Express, type Response } from 'express';
 import helmet from 'helmet';
@@ -41,7 +40,6 @@ export function createApp({ db, clock, log, version, pagesFolder }: AppDeps): Ap
   app.set('query parser', 'simple');
   app.use('/api', headersOfData());
   app.use(/^(?!\/api\/)/, headersOfPages());
-  app.use(compression({ level: 1, filter: (request, response) => response.getHeader('Content-Type') !== 'text/event-stream' && compression.filter(request, response) }));
   app.use('/api', (_request, response, next) => { response.set('Cache-Control', 'no-store'); next(); });
   app.use('/api', express.json({ limit: '1mb' }));
 
