@@ -1,7 +1,7 @@
 import { cpus, totalmem } from 'node:os';
 import { startServer } from '../scripts/running-server';
 import { memoryWithLargeJob, mixedLoad, writeAcknowledged } from './api';
-import { firstScreen, initialSize, largeJobOpens, secondStart, typingToFigure } from './pages';
+import { firstScreen, initialSize, inStep, largeJobOpens, secondStart, typingToFigure } from './pages';
 import { checkPane, layOut } from './core';
 
 /** `npm run bench`: the figures of docs/performance.md, measured here and now. Names as arguments run those alone. */
@@ -18,6 +18,7 @@ const benches: Readonly<Record<string, () => Promise<readonly Row[]>>> = {
   start: secondStart,
   screen: firstScreen,
   typing: typingToFigure,
+  step: inStep,
   write: writeAcknowledged,
   load: mixedLoad,
   large: async () => {

@@ -4,8 +4,8 @@ import { CHROMIUM } from '../scripts/browser';
 export default defineConfig({
   testDir: '.',
   testMatch: '*.spec.ts',
-  timeout: 90_000,
-  expect: { timeout: 8000 },
+  timeout: 240_000,
+  expect: { timeout: 20_000 },
   workers: 1,
   forbidOnly: true,
   reporter: [['list']],

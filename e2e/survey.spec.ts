@@ -48,6 +48,39 @@ test('what cannot be read stays in its field, marked and explained, and survives
   await field(page, 'Middle height').press('Escape');
 });
 
+test('a note, a remark and the name of a job to be are still there after a reload, though nothing was taken over', async ({ page }) => {
+  await page.goto(`${DEMO_JOB}/fit/${surface(2)}`);
+  await page.getByLabel('Note').pressSequentially('frame is loose');
+  await page.reload();
+  await expect(page.getByLabel('Note')).toHaveValue('frame is loose');
+  await page.getByLabel('Note').focus();
+  await page.keyboard.type('!');
+  await page.keyboard.press('Tab');
+  await allSaved(page);
+  await page.goto(`${DEMO_JOB}/survey/${surface(2)}`);
+  await page.getByText('Tag, place, glass, condition').click();
+  await page.getByLabel('Remark').pressSequentially('ask about the lock');
+  await page.reload();
+  await page.getByText('Tag, place, glass, condition').click();
+  await expect(page.getByLabel('Remark')).toHaveValue('ask about the lock');
+  await page.goto('/');
+  await page.getByLabel('New job').pressSequentially('Upper kiosk');
+  await page.reload();
+  await expect(page.getByLabel('New job')).toHaveValue('Upper kiosk');
+});
+
+test('the cut list prints light on paper with a box to tick, whatever the theme', async ({ page }) => {
+  await page.goto(`${DEMO_JOB}/cut/${surface(1)}`);
+  await page.keyboard.press('Alt+d');
+  await page.getByRole('button', { name: /^Lay out/ }).click();
+  await expect(page.getByRole('table')).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('columnheader', { name: 'Cut', exact: true })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Kestrel Hill Funicular: neutral 35' })).toBeVisible();
+  await expect(page.getByRole('navigation', { name: 'Stops' })).toBeHidden();
+  expect(await page.locator('yp-roll-sheet rect').first().evaluate((shape) => getComputedStyle(shape).fill)).toBe('rgb(255, 255, 255)');
+});
+
 test('arrow keys walk the figure, Enter goes on in the order of walking', async ({ page }) => {
   await page.goto(`${DEMO_JOB}/survey/${surface(2)}`);
   await field(page, 'Width at the top').focus();

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import type { JobSummary } from '@yellow-pane/contracts';
+import { Drafts } from '../device/drafts';
 import { Commands } from '../shell/commands';
 import { CommandKeys } from '../shell/command-keys';
 import { GeneralCommands } from '../shell/general-commands';
@@ -20,7 +21,9 @@ export class Jobs {
   protected readonly list = inject(JobList);
   protected readonly keys = inject(CommandKeys);
   readonly #router = inject(Router);
-  protected readonly newName = signal('');
+  readonly #drafts = inject(Drafts);
+  /** Kept while typing, so that a reload or a server that is away loses nothing. */
+  protected readonly newName = computed(() => this.#drafts.texts()['new job'] ?? '');
   protected readonly renamingId = signal<string | undefined>(undefined);
   protected readonly hasArchived = signal(false);
   protected readonly nameFault = signal<string | undefined>(undefined);
@@ -37,13 +40,19 @@ export class Jobs {
     ]);
   }
 
+  protected typeName(text: string): void {
+    this.#drafts.type('new job', text);
+  }
+
   protected async make(event: Event): Promise<void> {
     event.preventDefault();
     const name = this.newName().trim();
     this.nameFault.set(name === '' ? 'Type what the job is called: a customer, a building, a vehicle.' : undefined);
     if (name === '') return;
     const id = await this.list.make(name);
-    if (id !== undefined) await this.#router.navigate(['/jobs', id, 'survey']);
+    if (id === undefined) return;
+    this.#drafts.forget('new job');
+    await this.#router.navigate(['/jobs', id, 'survey']);
   }
 
   protected async rename(job: JobSummary, field: { readonly value: string }): Promise<void> {

@@ -3,6 +3,7 @@ import { DEFAULT_RATES, SCHOOLS, SLIP_MIXES, type WorkStep, slipShare, workSteps
 import type { FittingSchools, RowOf } from '@yellow-pane/core/job';
 import { Catalogue } from '../../catalogue/catalogue';
 import { Rates } from '../../catalogue/rates';
+import { Drafts } from '../../device/drafts';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Commands } from '../../shell/commands';
@@ -28,6 +29,7 @@ export class Fit {
   readonly #desk = inject(JobDesk);
   readonly #catalogue = inject(Catalogue);
   readonly #rates = inject(Rates);
+  readonly #drafts = inject(Drafts);
   protected readonly reading = inject(JobReading);
   protected readonly selection = inject(Selection);
   protected readonly surface = this.selection.surface;
@@ -55,6 +57,9 @@ export class Fit {
   protected readonly at = linkedSignal(() => (this.firstOpen() < 0 ? this.steps().length - 1 : this.firstOpen()));
   protected readonly current = computed(() => this.steps()[this.at()]);
   protected readonly record = computed(() => this.#records().get(this.current()?.step ?? ''));
+  readonly #noteKey = computed(() => `note:${this.application()?.id ?? ''}:${this.current()?.step ?? ''}`);
+  /** As typed, even before it is taken over. */
+  protected readonly noteText = computed(() => this.#drafts.texts()[this.#noteKey()] ?? this.record()?.note ?? '');
   protected readonly isFinished = computed(() => this.steps().length > 0 && this.firstOpen() < 0);
   protected readonly timer = computed(() => {
     const { startedAt = null, doneAt = null } = this.record() ?? {};
@@ -110,8 +115,13 @@ export class Fit {
     if (step !== undefined) this.#write(step, { startedAt: new Date().toISOString(), doneAt: null }, `${this.surface()?.tag ?? ''}: step ${step.number} timed`);
   }
 
-  protected note(text: string): void {
+  protected typeNote(text: string): void {
+    this.#drafts.type(this.#noteKey(), text);
+  }
+
+  protected takeNote(text: string): void {
     const step = this.current();
+    this.#drafts.forget(this.#noteKey());
     if (step !== undefined && text !== (this.record()?.note ?? '')) this.#write(step, { note: text }, `${this.surface()?.tag ?? ''}: note on step ${step.number}`);
   }
 

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import type { FieldsOf, RowOf } from '@yellow-pane/core/job';
+import { Drafts } from '../../device/drafts';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { CautionNote } from '../../ui/caution-note';
@@ -27,7 +28,7 @@ const WORDS: Partial<Record<keyof FieldsOf<'surface'>, string>> = { tag: 'tag', 
         <select id="d-seen" class="field" (change)="change('seenFrom', $any($event.target))">@for (side of sides; track side) { <option [value]="side" [selected]="side === here.seenFrom">{{ side }}</option> }</select>
         <label for="d-condition">Condition</label>
         <select id="d-condition" class="field" (change)="change('condition', $any($event.target))">@for (state of conditions; track state) { <option [value]="state" [selected]="state === here.condition">{{ state }}</option> }</select>
-        <label for="d-remark">Remark</label><textarea id="d-remark" class="field" rows="2" maxlength="4000" [value]="here.remark" (change)="change('remark', $any($event.target))"></textarea>
+        <label for="d-remark">Remark</label><textarea id="d-remark" class="field" rows="2" maxlength="4000" [value]="remark()" (input)="drafts.type(remarkKey(), $any($event.target).value)" (change)="takeRemark($any($event.target))"></textarea>
       </div>
       <button type="button" class="act act-small mt-3" (click)="removed.emit()">Delete this surface</button>
     </details>
@@ -39,14 +40,22 @@ const WORDS: Partial<Record<keyof FieldsOf<'surface'>, string>> = { tag: 'tag', 
 export class SurfaceDetails {
   readonly #desk = inject(JobDesk);
   protected readonly reading = inject(JobReading);
+  protected readonly drafts = inject(Drafts);
   readonly surface = input.required<RowOf<'surface'>>();
   readonly removed = output();
   protected readonly sides = ['room', 'outside', 'side A', 'side B'] as const;
   protected readonly conditions = ['unknown', 'sound', 'chipped', 'cracked'] as const;
+  protected readonly remarkKey = computed(() => `remark:${this.surface().id}`);
+  protected readonly remark = computed(() => this.drafts.texts()[this.remarkKey()] ?? this.surface().remark);
   protected readonly history = computed(() => {
     const last = this.reading.measuresOf(this.surface().id).reduce((latest, measure) => (Date.parse(measure.changedAt) > Date.parse(latest.changedAt) ? measure : latest), this.reading.measuresOf(this.surface().id)[0] ?? this.surface());
     return `Last changed by ${last.changedBy}, ${new Date(last.changedAt).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' })}.`;
   });
+
+  protected takeRemark(from: { value: string }): void {
+    this.drafts.forget(this.remarkKey());
+    this.change('remark', from);
+  }
 
   protected change(field: keyof FieldsOf<'surface'>, from: { value: string }): void {
     const surface = this.surface();

@@ -3,6 +3,7 @@ import { OPPOSITE_SIDE, type PanePoint, type RowOf, type SeenFrom } from '@yello
 import { PANE_SLOTS, type PaneCheck, type Suspect, checkFlatPane, distanceWord } from '@yellow-pane/core/measure';
 import { type LengthUnit, formatArea, formatLength, formatLengthWithUnit, nmFromMm, parseLength } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
+import { Drafts } from '../../device/drafts';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading, paneMeasure } from '../../job/job-reading';
 import { Commands } from '../../shell/commands';
@@ -13,7 +14,6 @@ import { VerdictBox } from '../../ui/verdict-box';
 import { PaneSheet, type SheetMeasure } from './pane-sheet';
 import { SurfaceDetails } from './surface-details';
 import { SurfaceWork } from './surface-work';
-import { SurveyDrafts } from './survey-drafts';
 import { findingOf, unreadableWord, wordOf } from './survey-words';
 
 const LONGEST_NM = 20_000_000_000;
@@ -37,7 +37,7 @@ interface Field {
 })
 export class Survey {
   readonly #desk = inject(JobDesk);
-  readonly #drafts = inject(SurveyDrafts);
+  readonly #drafts = inject(Drafts);
   readonly #work = inject(SurfaceWork);
   protected readonly reading = inject(JobReading);
   protected readonly selection = inject(Selection);

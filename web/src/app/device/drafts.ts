@@ -1,11 +1,11 @@
 import { effect } from '@angular/core';
 import { patchState, signalStore, withHooks, withMethods, withState } from '@ngrx/signals';
-import { readKept, writeKept } from '../../device/keep';
+import { readKept, writeKept } from './keep';
 
 const KEY = 'drafts';
 
-/** What is typed in measure fields and not taken over yet, readable or not. Kept in the browser, so a reload loses nothing. */
-export const SurveyDrafts = signalStore(
+/** What is typed and not taken over yet, readable or not, by the field it stands in. Kept in the browser, so a reload loses nothing. */
+export const Drafts = signalStore(
   { providedIn: 'root' },
   withState<{ readonly texts: Readonly<Record<string, string>> }>(() => ({ texts: readTexts() })),
   withMethods((store) => ({
