@@ -11,7 +11,7 @@ export default {
     only('pages-look-at-no-server', '^web/', '^(server|demo|e2e|scripts|bench)/', 'server and pages meet in contracts'),
     {
       name: 'core-imports-from-the-allow-list', severity: 'error', comment: 'linear algebra, astronomy, fractions; nothing that touches a screen, disk, clock or network',
-      from: { path: '^core/src/', pathNot: '\\.spec\\.ts$' }, to: { path: '^node_modules/', pathNot: '^node_modules/ml-matrix/' },
+      from: { path: '^core/src/', pathNot: '\\.spec\\.ts$' }, to: { path: '^node_modules/', pathNot: '^node_modules/(ml-matrix|astronomy-engine)/' },
     },
     { name: 'core-imports-no-node', severity: 'error', from: { path: '^core/src/', pathNot: '\\.spec\\.ts$' }, to: { dependencyTypes: ['core'] } },
     {
@@ -20,7 +20,11 @@ export default {
     },
     {
       name: 'rooms-import-quantity-and-job-alone', severity: 'error', comment: 'docs/decisions/0003: job holds the words every room speaks',
-      from: { path: '^core/src/(measure|cutting|fitting|job)/', pathNot: '\\.spec\\.ts$' }, to: { path: '^core/src/', pathNot: ['^core/src/$1/', '^core/src/(quantity|job)/'] },
+      from: { path: '^core/src/(measure|cutting|fitting|glazing|climate|job)/', pathNot: '\\.spec\\.ts$' }, to: { path: '^core/src/', pathNot: ['^core/src/$1/', '^core/src/(quantity|job)/'] },
+    },
+    {
+      name: 'rooms-that-stand-on-others', severity: 'error', comment: 'docs/decisions/0011: light and heat below, then stress and privacy, then choosing',
+      from: { path: '^core/src/(thermal-stress|privacy)/', pathNot: '\\.spec\\.ts$' }, to: { path: '^core/src/', pathNot: ['^core/src/$1/', '^core/src/(quantity|job|glazing|climate)/'] },
     },
     { name: 'quantity-imports-no-room', severity: 'error', from: { path: '^core/src/quantity/' }, to: { path: '^core/src/(?!quantity/)' } },
     { name: 'stops-do-not-know-each-other', severity: 'error', from: { path: '^web/src/app/stops/([^/]+)/' }, to: { path: '^web/src/app/stops/', pathNot: '^web/src/app/stops/$1/' } },

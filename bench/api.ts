@@ -88,7 +88,7 @@ function residentMiB(server: RunningServer): number {
   return (Number(/VmRSS:\s+(\d+) kB/.exec(status)?.[1] ?? Number.NaN) * 1024) / 1e6;
 }
 
-async function putLargeJob(server: RunningServer, count: number): Promise<string> {
+export async function putLargeJob(server: RunningServer, count: number): Promise<string> {
   const { jobId, changes } = manySurfaces(count, 1, newId);
   for (const change of changes) {
     const answer = await fetch(`${server.address}/api/jobs/${jobId}/changes`, post(change));

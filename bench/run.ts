@@ -2,7 +2,10 @@ import { cpus, totalmem } from 'node:os';
 import { startServer } from '../scripts/running-server';
 import { memoryWithLargeJob, mixedLoad, writeAcknowledged } from './api';
 import { firstScreen, initialSize, inStep, largeJobOpens, secondStart, typingToFigure } from './pages';
-import { checkPane, layOut } from './core';
+import { adjustThousand, checkPane, layOut } from './core';
+import { cuttingByHand } from './cutting';
+import { filmOnGlass } from './film';
+import { surveyOfThousand } from './survey';
 
 /** `npm run bench`: the figures of docs/performance.md, measured here and now. Names as arguments run those alone. */
 export interface Row {
@@ -13,10 +16,13 @@ export interface Row {
 }
 
 const benches: Readonly<Record<string, () => Promise<readonly Row[]>>> = {
-  core: () => Promise.resolve([checkPane(), layOut()]),
+  core: () => Promise.resolve([checkPane(), adjustThousand(), layOut()]),
+  film: () => Promise.resolve(filmOnGlass()),
+  cutting: () => Promise.resolve(cuttingByHand()),
   size: () => Promise.resolve([initialSize()]),
   start: secondStart,
   screen: firstScreen,
+  survey: surveyOfThousand,
   typing: typingToFigure,
   step: inStep,
   write: writeAcknowledged,

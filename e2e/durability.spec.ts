@@ -1,3 +1,4 @@
+import { NEW_PLACE, NEW_SURFACE } from '@yellow-pane/core/job';
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
@@ -22,7 +23,7 @@ test(`kill -9 in the middle of a burst of writes, ${KILLS} times: every acknowle
       return (await answer.json().catch(() => undefined)) !== undefined;
     };
     if (round === 0) {
-      expect(await send([{ op: 'put', table: 'job', id: jobId, fields: { name: 'Burst', entryUnit: 'mm', archived: false } }, { op: 'put', table: 'place', id: placeId, fields: { parentId: null, kind: 'building', name: 'x', bearing_deg: null, movable: false, position: 1 } }])).toBe(true);
+      expect(await send([{ op: 'put', table: 'job', id: jobId, fields: { name: 'Burst', entryUnit: 'mm', archived: false } }, { op: 'put', table: 'place', id: placeId, fields: { ...NEW_PLACE, name: 'x', position: 1 } }])).toBe(true);
     } else {
       const job = (await (await fetch(`${server.address}/api/jobs/${jobId}`)).json()) as { readonly rows: { readonly surface: readonly { readonly id: string }[] } };
       const there = new Set(job.rows.surface.map(({ id }) => id));
@@ -32,7 +33,7 @@ test(`kill -9 in the middle of a burst of writes, ${KILLS} times: every acknowle
     const burst = Array.from({ length: 4 }, async () => {
       while (!isKilled) {
         const id = newId();
-        if (await send([{ op: 'put', table: 'surface', id, fields: { placeId, unitId: null, tag: 'X', name: '', kind: 'pane', seenFrom: 'room', condition: 'unknown', remark: '', position: 1 } }])) acknowledged.add(id);
+        if (await send([{ op: 'put', table: 'surface', id, fields: { ...NEW_SURFACE, placeId, tag: 'X', position: 1 } }])) acknowledged.add(id);
         else return;
       }
     });

@@ -17,7 +17,7 @@ test('a job is made, renamed, duplicated, archived, deleted, and each is undone'
 
   await page.getByRole('button', { name: 'Duplicate Kestrel Hill Funicular' }).click();
   await expect(page.getByRole('heading', { name: 'Kestrel Hill Funicular (copy)' })).toBeVisible();
-  await expect(page.getByText('20 surfaces, 15 measured, 11 with film')).toHaveCount(2);
+  await expect(page.getByText('30 surfaces, 23 measured, 11 with film')).toHaveCount(2);
   await page.getByRole('button', { name: 'Archive Kestrel Hill Funicular (copy)' }).click();
   await expect(page.getByRole('heading', { name: 'Kestrel Hill Funicular (copy)' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Archived jobs (1)' }).click();
@@ -45,7 +45,7 @@ test('a film is added from its sheet; what does not fit is said and stays typed'
   await expect(page.getByText('Roll widths: expected widths up to 5 m')).toBeVisible();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('my film 40');
   await page.getByLabel('Roll widths, semicolons between').fill('60 in; 1830');
-  await page.getByLabel('Light kept, %').fill('40');
+  await page.getByLabel('Light kept', { exact: true }).fill('40');
   await page.getByRole('button', { name: 'Add this film' }).click();
   await expect(page.getByText('my film 40 is in the catalogue.')).toBeVisible();
   await expect(page.getByRole('row', { name: /my film 40/ })).toContainText('1524 mm · 1830 mm');

@@ -10,5 +10,5 @@ export default defineConfig({
   forbidOnly: true,
   reporter: [['list']],
   outputDir: '../test-results',
-  use: { viewport: { width: 1280, height: 800 }, launchOptions: CHROMIUM, locale: 'en-GB', timezoneId: 'Europe/Zurich', trace: 'off' },
+  use: { actionTimeout: 30_000, viewport: { width: 1280, height: 800 }, launchOptions: CHROMIUM, locale: 'en-GB', timezoneId: 'Europe/Zurich', trace: 'off' },
 });

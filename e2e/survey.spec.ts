@@ -25,7 +25,7 @@ test('the figure is redrawn while typing, before anything is taken over', async 
   await page.goto(`${DEMO_JOB}/survey/${surface(1)}`);
   await expect(page.getByText('The measures agree')).toBeVisible();
   await page.waitForTimeout(200);
-  const shape = page.getByRole('img', { name: 'The pane to scale, seen from room' }).locator('path').first();
+  const shape = page.getByRole('img', { name: 'The surface to scale, seen from room' }).locator('path').first();
   const before = await shape.getAttribute('d');
   await field(page, 'Width at the bottom').fill('1281');
   await expect(shape).not.toHaveAttribute('d', before ?? '');

@@ -14,8 +14,8 @@ test('a second browser sees a measure without being asked (how soon is in the be
 
   await mine.keyboard.press('Alt+2');
   for (const tag of ['SW3', 'SW5', 'PT2']) await mine.getByRole('listbox', { name: 'Surfaces' }).getByRole('option', { name: tag }).click({ modifiers: ['Control'] });
-  await mine.getByRole('radio', { name: /neutral 35/ }).check();
-  await mine.getByRole('button', { name: 'Use neutral 35 on 3 marked surfaces' }).click();
+  await mine.getByRole('radio', { name: /^neutral 35/ }).check();
+  await mine.getByRole('button', { name: 'Use neutral 35 on 3 marked surfaces all the same' }).click();
   await theirs.goto(`${DEMO_JOB}/film/${surface(5)}`);
   await expect(theirs.getByText('room side, trim in place')).toBeVisible();
   await allSaved(mine);
@@ -32,7 +32,7 @@ test('the same field changed by two people: both values are shown and one choose
   await page.route('**/api/events**', (route) => route.abort());
   await page.reload();
   await expect(field(page, 'Width at the top')).toHaveValue('1179');
-  const measureId = '0199b9a6-0008-7000-8000-000000000032';
+  const measureId = '0199b9a6-0008-7000-8000-000000000096';
   const answer = await page.request.patch(`${baseURL ?? ''}${DEMO_JOB.replace('/jobs', '/api/jobs')}/rows/measure/${measureId}`, { headers: { 'If-Match': '"1"' }, data: { who: 'Finch', fields: { value_nm: 1_190_000_000, text: '1190' } } });
   expect(answer.status()).toBe(200);
   await field(page, 'Width at the top').fill('1175');
@@ -54,7 +54,7 @@ test('undo is refused with the reason when someone else changed the same thing s
   await field(page, 'Width at the top').fill('944');
   await field(page, 'Width at the top').press('Tab');
   await allSaved(page);
-  const at = `${baseURL ?? ''}${DEMO_JOB.replace('/jobs', '/api/jobs')}/rows/measure/0199b9a6-0008-7000-8000-00000000005a`;
+  const at = `${baseURL ?? ''}${DEMO_JOB.replace('/jobs', '/api/jobs')}/rows/measure/0199b9a6-0008-7000-8000-00000000010e`;
   expect((await page.request.patch(at, { headers: { 'If-Match': '"2"' }, data: { who: 'Finch', fields: { value_nm: 946_000_000, text: '946' } } })).status()).toBe(200);
   await expect(field(page, 'Width at the top')).toHaveValue('946');
   await page.getByRole('button', { name: /^Undo/ }).click();

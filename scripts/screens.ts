@@ -21,22 +21,42 @@ const layOut = async (page: Page): Promise<void> => {
   await page.getByRole('table').waitFor();
 };
 
+const judged = async (page: Page): Promise<void> => { await page.getByRole('table').getByText('go with care').or(page.getByRole('table').getByText('go', { exact: true })).first().waitFor(); await page.waitForTimeout(500); };
+
 const VIEWS: readonly View[] = [
   { name: 'jobs', path: '/' },
   { name: 'survey-disagree', path: `${JOB}/survey/${surface(3)}` },
   { name: 'survey-phone', path: `${JOB}/survey/${surface(6)}`, size: { width: 390, height: 844 } },
+  { name: 'survey-curved', path: `${JOB}/survey/${surface(26)}` },
+  { name: 'survey-wall', path: `${JOB}/survey/${surface(25)}` },
+  { name: 'elevation', path: `${JOB}/survey/${surface(3)}`, before: async (page) => { await page.keyboard.press('Alt+E'); } },
   { name: 'survey-dark', path: `${JOB}/survey/${surface(6)}`, theme: 'cellar' },
-  { name: 'film', path: `${JOB}/film/${surface(5)}`, before: async (page) => { await page.getByText('neutral 35').first().click(); } },
+  { name: 'film-choose', path: `${JOB}/film/${surface(5)}`, before: judged },
+  { name: 'film-stress', path: `${JOB}/film/${surface(5)}`, before: async (page) => { await judged(page); await page.getByText('warm room 60').first().click(); await page.getByRole('button', { name: 'Stress' }).click(); await page.waitForTimeout(600); } },
+  { name: 'film-compare', path: `${JOB}/film/${surface(5)}`, before: async (page) => { await judged(page); for (const film of ['outside select 60', 'warm room 60', 'neutral 35', 'silver 20']) await page.getByRole('checkbox', { name: `Lay ${film} side by side` }).check(); await page.getByRole('button', { name: /^Compare/ }).click(); await page.waitForTimeout(300); } },
+  { name: 'film-preview', path: `${JOB}/film/${surface(9)}`, before: async (page) => { await judged(page); await page.getByText('frost dots 6').first().click(); await page.getByRole('button', { name: 'Preview' }).click(); await page.waitForTimeout(600); } },
   { name: 'cut', path: `${JOB}/cut/${surface(1)}`, before: layOut },
   { name: 'fit', path: `${JOB}/fit/${surface(1)}`, before: async (page) => { await page.getByRole('button', { name: 'Done, next step' }).click(); await page.getByRole('button', { name: 'Start timer' }).click(); } },
   { name: 'commands', path: `${JOB}/survey/${surface(1)}`, before: async (page) => { await page.keyboard.press('F1'); } },
   { name: 'day-empty', path: `${JOB}/day/${surface(1)}` },
   { name: 'films', path: '/films' },
+  { name: 'bench', path: '/bench', before: async (page) => { await page.getByRole('button', { name: 'Connect' }).click(); for (const measure of ['its width', 'its height', 'a diagonal']) { await page.getByRole('button', { name: `Measure ${measure}` }).click(); await page.waitForTimeout(500); } } },
 ];
 const EXTRA: readonly View[] = [
+  { name: 'film-facade', path: `${JOB}/film/${surface(5)}`, before: async (page) => { await judged(page); await page.getByRole('button', { name: 'Whole front' }).click(); await page.waitForTimeout(2500); } },
+  { name: 'film-sheet', path: `${JOB}/film/${surface(5)}`, before: async (page) => { await judged(page); await page.getByRole('button', { name: 'Customer sheet' }).click(); } },
+  { name: 'film-preview-street', path: `${JOB}/film/${surface(1)}`, before: async (page) => { await judged(page); await page.getByText('silver 20').first().click(); await page.getByRole('button', { name: 'Preview' }).click(); await page.waitForTimeout(600); } },
+  { name: 'film-preview-night', path: `${JOB}/film/${surface(1)}`, before: async (page) => { await judged(page); await page.getByText('silver 20').first().click(); await page.getByRole('button', { name: 'Preview' }).click(); await page.getByRole('button', { name: 'At night', exact: true }).click(); await page.waitForTimeout(600); } },
+  { name: 'film-door', path: `${JOB}/film/${surface(11)}`, before: async (page) => { await page.waitForTimeout(2500); } },
+  { name: 'film-phone', path: `${JOB}/film/${surface(5)}`, size: { width: 390, height: 844 }, before: judged },
   { name: 'settings', path: '/settings' },
   { name: 'first-run', path: '/' },
   { name: 'fit-phone', path: `${JOB}/fit/${surface(1)}`, size: { width: 390, height: 844 } },
+  { name: 'survey-counter', path: `${JOB}/survey/${surface(22)}` },
+  { name: 'survey-column', path: `${JOB}/survey/${surface(24)}` },
+  { name: 'survey-arch', path: `${JOB}/survey/${surface(21)}` },
+  { name: 'survey-pad', path: `${JOB}/survey/${surface(12)}`, before: async (page) => { await page.keyboard.press('Alt+P'); await page.keyboard.press('Alt+M'); } },
+  { name: 'transfer', path: `${JOB}/survey/${surface(3)}`, before: async (page) => { await page.keyboard.press('Alt+I'); } },
   { name: 'survey-tablet', path: `${JOB}/survey/${surface(13)}`, size: { width: 1024, height: 768 } },
   { name: 'survey-figure', path: `${JOB}/survey/${surface(6)}`, before: async (page) => { await page.getByRole('button', { name: /Out of square/ }).click(); } },
   { name: 'cut-phone', path: `${JOB}/cut/${surface(1)}`, size: { width: 390, height: 844 }, before: layOut },
@@ -45,7 +65,7 @@ const EXTRA: readonly View[] = [
 const args = process.argv.slice(2);
 const outAt = args.indexOf('--out');
 const folder = outAt < 0 ? 'docs/screenshots' : (args[outAt + 1] ?? 'docs/screenshots');
-const names = args.filter((arg, index) => index !== outAt && index !== outAt + 1);
+const names = outAt < 0 ? args : args.filter((arg, index) => index !== outAt && index !== outAt + 1);
 const wanted = names.length === 0 ? VIEWS : [...VIEWS, ...EXTRA].filter(({ name }) => names.includes(name));
 
 mkdirSync(folder, { recursive: true });

@@ -1,4 +1,5 @@
-import type { FieldsOf, JobTable } from '@yellow-pane/core/job';
+import { type FieldsOf, type JobTable, MEASURE_KINDS, type Measure } from '@yellow-pane/core/job';
+import { NM_PER_MM } from '@yellow-pane/core/quantity';
 import * as z from 'zod';
 import { idSchema, versionSchema, whoSchema } from './primitives';
 import { ROW_FIELDS } from './rows';
@@ -35,15 +36,26 @@ export interface Change {
 }
 
 export const MOST_OPS = 2000;
+export const MOST_IMPORTED_OPS = 100_000;
 
 const tables = Object.keys(ROW_FIELDS) as [JobTable, ...JobTable[]];
 const hasFields = (fields: object): boolean => Object.keys(fields).length > 0;
 
-const putSchema = z.discriminatedUnion('table', tables.map((table) => z.strictObject({ op: z.literal('put'), table: z.literal(table), id: idSchema, fields: ROW_FIELDS[table] })) as never);
+/** A measure must be one its kind can have: a sag may be below nothing, a width may not. */
+const isPossible = ({ kind, value_nm }: Measure): boolean => value_nm >= MEASURE_KINDS[kind].least_mm * NM_PER_MM && value_nm <= MEASURE_KINDS[kind].most_mm * NM_PER_MM;
+const putMeasure = ROW_FIELDS.measure.refine(isPossible, { path: ['value_nm'], error: ({ input }) => {
+  const { word, least_mm, most_mm } = MEASURE_KINDS[(input as Measure).kind];
+  return `a ${word} is ${least_mm} to ${most_mm} mm`;
+} });
+
+const putSchema = z.discriminatedUnion('table', tables.map((table) => z.strictObject({ op: z.literal('put'), table: z.literal(table), id: idSchema, fields: table === 'measure' ? putMeasure : ROW_FIELDS[table] })) as never);
 const setSchema = z.discriminatedUnion('table', tables.map((table) =>
   z.strictObject({ op: z.literal('set'), table: z.literal(table), id: idSchema, baseVersion: versionSchema, fields: (ROW_FIELDS[table] as z.ZodObject).partial().refine(hasFields, { error: 'at least one field' }) })) as never);
 const removeSchema = z.strictObject({ op: z.literal('remove'), table: z.enum(tables), id: idSchema, baseVersion: versionSchema });
 
 export const opSchema = z.discriminatedUnion('op', [putSchema, setSchema, removeSchema] as never) as unknown as z.ZodType<Op>;
 
-export const changeSchema = z.strictObject({ id: idSchema, session: idSchema, who: whoSchema, ops: z.array(opSchema).min(1).max(MOST_OPS) }) as unknown as z.ZodType<Change>;
+const changeOf = (mostOps: number): z.ZodType<Change> => z.strictObject({ id: idSchema, session: idSchema, who: whoSchema, ops: z.array(opSchema).min(1).max(mostOps) });
+export const changeSchema = changeOf(MOST_OPS);
+/** A pasted sheet or a file, brought in as one change: all of it or nothing. */
+export const importSchema = changeOf(MOST_IMPORTED_OPS);

@@ -1,16 +1,21 @@
 import { describe, expect, it } from '@jest/globals';
-import { JOB_TABLES } from '@yellow-pane/core/job';
+import { JOB_TABLES, NEW_PART, NEW_PLACE, NEW_SURFACE, NO_BRIEF, NO_SITE_FACTS, NO_WALL_FACTS } from '@yellow-pane/core/job';
 import fc from 'fast-check';
 import { ERRORS, ROUTES, ROW_FIELDS, changeSchema, cutListCsv, filmFieldsSchema, measureRequestSchema, openApiDocument, problem, readCutListCsv, rollSvg } from './index';
 
 const id = '0199b9a6-0007-7000-8000-000000000003';
 const samples = {
   job: { name: 'Kestrel Hill', entryUnit: 'mm', archived: false },
-  place: { parentId: null, kind: 'facade', name: 'front', bearing_deg: 225, movable: false, position: 1 },
-  glassUnit: { name: 'double', glazing: 'double', frame: 'unknown', edge: 'gasket' },
-  glassPane: { unitId: id, position: 1, treatment: 'toughened', thickness_nm: 6_000_000, coated: 'unknown', gapAfter_nm: null },
-  surface: { placeId: id, unitId: null, tag: 'SW1', name: '', kind: 'pane', seenFrom: 'side A', condition: 'cracked', remark: 'a\nb', position: 1.5 },
-  measure: { surfaceId: id, fromPoint: 'tl', toPoint: 'tr', text: '34 5/8', unit: 'in', value_nm: 879_475_000, instrument: 'tape', sd_nm: null },
+  place: { parentId: null, kind: 'facade', name: 'front', bearing_deg: 225, latitude_deg: 46.62, longitude_deg: 9.74, altitude_m: null, horizon: [{ bearing_deg: 200, elevation_deg: 9 }], movable: false, position: 1 },
+  glassUnit: { name: 'double', glazing: 'double', frame: 'masonry', edge: 'gasket', edgeFinish: 'seamed', edgeDepth_nm: 15_000_000 },
+  filmBrief: { ...NO_BRIEF, placeId: id, lessHeat: 3, look: 'neutral', lightKeptLeast: 0.5 },
+  glassPane: { unitId: id, position: 1, treatment: 'toughened', thickness_nm: 6_000_000, tint: 'grey', coating: 'low-e, soft', coatedSide: 'inner', gapAfter_nm: null, gasAfter: 'argon' },
+  surface: { placeId: id, unitId: null, tag: 'SW1', name: '', kind: 'pane', shape: 'many sides', corners: 5, seenFrom: 'side A', condition: 'cracked', remark: 'a\nb', position: 1.5, sameAsId: null, atX_nm: 300_000_000, atY_nm: null },
+  siteFacts: { surfaceId: id, storey: 1, accessHeight_nm: 900_000_000, reach: 'hand and card', trimOverlap_nm: null, obstacles: 'wiper', floor: '', power: 'yes', crew: 'two people', filmFace: 'both', sealantToCut: 'unknown', tilt_deg: 90, overhangDepth_nm: null, overhangAbove_nm: null, revealDepth_nm: null, blind: 'vented', heatOutlet: 'none' },
+  wallFacts: { surfaceId: id, texture: 'painted block', bond: 'running', unitWidth_nm: 390_000_000, unitHeight_nm: 190_000_000, jointWidth_nm: 10_000_000, jointDepth_nm: 4_000_000, paint: 'satin', state: 'sound', paintAge: 'older', paintKind: 'ordinary', tapeTest: 'held', leftCorner: 'inside corner', rightCorner: 'free edge' },
+  part: { surfaceId: id, kind: 'furrow', name: '', x_nm: null, y_nm: null, width_nm: 10_000_000, height_nm: null, depth_nm: 5_000_000, form: 'V', count: 6, takenOffAt: null, putBackAt: '2026-11-24T09:20:00.000Z', remark: '', position: 1 },
+  photo: { surfaceId: id, partId: null, caption: 'crack', width_px: 1600, height_px: 1200, bytes: 240_000, position: 1 },
+  measure: { surfaceId: id, kind: 'distance', fromPoint: 'tl', toPoint: 'tr', text: '34 5/8', unit: 'in', value_nm: 879_475_000, instrument: 'tape', sd_nm: null },
   application: { surfaceId: id, side: 'room', filmId: id, method: 'decor', linerSchool: 'hang and pull', lockSchool: 'X', trimSchool: 'before squeezing out', position: 1 },
   cutPlan: { filmId: id, rollWidth_nm: 1, lengthUsed_nm: 0, bound_nm: 0, solver: 'levels' },
   cutPiece: { planId: id, applicationId: id, tag: 'SW1', position: 0, level: 0, x_nm: 0, y_nm: 0, across_nm: 1, along_nm: 1, turned: true, inputsHash: 'x', cutAt: '2026-11-24T09:20:00.000Z' },
@@ -32,10 +37,13 @@ describe('do the wire shapes hold?', () => {
     expect([0, 1, 2000, 2001].map((count) => changeSchema.safeParse(change(count)).success)).toEqual([false, true, true, false]);
   });
   it('a measure of under 1 mm or over 100 m, of half a nanometre or of none is refused', () => {
-    for (const value_nm of [0, 999_999, 100_000_000_001, 1_000_000.5, null, '880']) expect(ROW_FIELDS.measure.safeParse({ ...samples.measure, value_nm }).success).toBe(false);
+    const taken = (fields: object): boolean => changeSchema.safeParse({ id, session: id, who: 'Wren', ops: [{ op: 'put', table: 'measure', id, fields: { ...samples.measure, ...fields } }] }).success;
+    for (const value_nm of [0, 999_999, 100_000_000_001, 1_000_000.5, null, '880']) expect(taken({ value_nm })).toBe(false);
+    expect(taken({ kind: 'sag', value_nm: -3_000_000 })).toBe(true);
+    expect(taken({ kind: 'right angle', toPoint: 'tl', value_nm: 1 })).toBe(false);
   });
   it('a film cannot give more light than it gets', () => {
-    const film = { name: 'x', family: 'solar', use: '', thickness_um: 50, direction: 'none', referenceGlass: '', uvTransmitted: null, visibleTransmitted: 0.6, visibleReflectedRoom: 0.3, visibleReflectedOutside: null, solarTransmitted: 0.9, solarReflected: 0.05, emissivity: null, workMin_C: null, workMax_C: null, handling: '', invented: false, widths_nm: [1e9] };
+    const film = { name: 'x', family: 'solar', use: '', thickness_um: 50, direction: 'none', referenceGlass: '', uvTransmitted: null, visibleTransmitted: 0.6, visibleReflectedRoom: 0.3, visibleReflectedOutside: null, solarTransmitted: 0.9, solarReflected: 0.05, solarReflectedRoom: null, haze: null, coverage: null, opening_nm: null, repeat_nm: null, face: 'room side', laying: 'wet', claims: '', emissivity: null, workMin_C: null, workMax_C: null, handling: '', invented: false, widths_nm: [1e9] };
     expect(filmFieldsSchema.safeParse(film).success).toBe(true);
     expect(filmFieldsSchema.safeParse({ ...film, visibleReflectedRoom: 0.41 }).error?.issues[0]?.path).toEqual(['visibleReflectedRoom']);
     expect(filmFieldsSchema.safeParse({ ...film, solarReflected: 0.2 }).error?.issues[0]?.path).toEqual(['solarReflected']);
@@ -53,6 +61,12 @@ describe('does every refusal have words?', () => {
   it('the sentence says where, what was expected, what came and what to do', () => {
     expect(problem('MEASURE_DISTANCE_RANGE', { path: 'Pane 3, width', expected: '20 to 6000 mm', got: '62000' }).detail).toBe('Pane 3, width: expected 20 to 6000 mm, got 62000. Typed in another unit, or a digit too many?');
   });
+});
+
+describe('does what is new and unknown fit the contract?', () => {
+  it.each([
+    ['place', { ...NEW_PLACE, name: 'x', position: 1 }], ['surface', { ...NEW_SURFACE, placeId: id, tag: 'W1', position: 1 }], ['siteFacts', { ...NO_SITE_FACTS, surfaceId: id }], ['wallFacts', { ...NO_WALL_FACTS, surfaceId: id }], ['part', { ...NEW_PART, surfaceId: id, kind: 'damage', position: 1 }],
+  ] as const)('a blank %s', (table, fields) => { expect(ROW_FIELDS[table].safeParse(fields).error).toBeUndefined(); });
 });
 
 describe('is the API described?', () => {

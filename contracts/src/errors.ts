@@ -20,6 +20,9 @@ type ServerErrorCode =
   | 'FILM_CONFLICT'
   | 'RATE_UNKNOWN'
   | 'RATE_CONFLICT'
+  | 'PHOTO_NOT_AN_IMAGE'
+  | 'PHOTO_UNKNOWN'
+  | 'DEVICE_NOT_CONNECTED'
   | 'DISK_FULL'
   | 'SERVER_FAULT';
 
@@ -35,10 +38,20 @@ interface ErrorEntry {
 export const ERRORS: Readonly<Record<ErrorCode, ErrorEntry>> = {
   MEASURE_DISTANCE_RANGE: { status: 422, title: 'A measure is outside what a pane can be', remedy: 'Typed in another unit, or a digit too many?' },
   MEASURE_POINTS_SAME: { status: 422, title: 'A measure runs from a point to itself', remedy: 'Choose two different points.' },
+  MEASURE_NETWORK_POINT: { status: 422, title: 'A reading names a point that is not there', remedy: 'Name a corner of the list, or the middle of two as a~b.' },
+  MEASURE_NETWORK_OPEN: { status: 422, title: 'The lengths do not lay the figure out', remedy: 'Add a side or diagonal to the corner named, or give coordinates to start from.' },
   CUTTING_BLANK_RANGE: { status: 422, title: 'A blank is outside what can be cut', remedy: 'Check the measures of the surface.' },
   CUTTING_ROLL_WIDTH: { status: 422, title: 'The roll width is not one a roll can have', remedy: 'Give the width printed on the roll\'s label.' },
   CUTTING_PIECE_WIDER_THAN_ROLL: { status: 422, title: 'A blank is wider than the roll', remedy: 'Choose a wider roll; seams come later.' },
   CUTTING_TOO_MANY_PIECES: { status: 422, title: 'Too many pieces for one layout', remedy: 'Lay out film by film.' },
+  GLAZING_SHARES: { status: 422, title: 'Light cannot divide like this', remedy: 'Check the film\'s or glass\'s figures: transmitted and reflected share together at most 1.' },
+  GLAZING_THICKNESS: { status: 422, title: 'A thickness is outside what glass can have', remedy: 'Give the thickness in millimetres, more than 0.' },
+  GLAZING_PANES: { status: 422, title: 'The glazing has too few or too many panes', remedy: 'Count the reflections of a flame: two to a pane.' },
+  GLAZING_GAP: { status: 422, title: 'The gaps do not fit the panes', remedy: 'Give one gap between each two panes, its width in millimetres, its gas in shares that add up to 1.' },
+  GLAZING_FACE: { status: 422, title: 'Nobody can reach this face of the glass', remedy: 'Film goes on the outermost or the innermost face.' },
+  GLAZING_SPECTRUM: { status: 422, title: 'The spectrum cannot be used', remedy: 'Give wavelength in nanometres and shares of 0 to 1, from 300 to 2500 nm without wide gaps; or type the sheet\'s band figures instead.' },
+  STRESS_CASE: { status: 422, title: 'The glass stress cannot be reckoned from this', remedy: 'Correct the field named; leave it out if it is not known.' },
+  PRIVACY_SCENE: { status: 422, title: 'The scene cannot be reckoned', remedy: 'Give luminances above zero and shares of 0 to 1.' },
   FITTING_AREA_RANGE: { status: 422, title: 'The glass area is outside what can be wetted', remedy: 'Check the measures of the surface.' },
   BODY_INVALID: { status: 422, title: 'Something sent does not fit', remedy: 'Correct the field named and send again.' },
   BODY_NOT_JSON: { status: 400, title: 'The body is not JSON', remedy: 'Send one JSON object as application/json.' },
@@ -58,6 +71,9 @@ export const ERRORS: Readonly<Record<ErrorCode, ErrorEntry>> = {
   FILM_CONFLICT: { status: 409, title: 'Someone changed this film meanwhile', remedy: 'Compare both and send again with the new version.' },
   RATE_UNKNOWN: { status: 404, title: 'There is no such rate', remedy: 'Load the rates again.' },
   RATE_CONFLICT: { status: 409, title: 'Someone changed this rate meanwhile', remedy: 'Compare both and send again with the new version.' },
+  PHOTO_NOT_AN_IMAGE: { status: 415, title: 'This file is not a picture', remedy: 'Send a JPEG, PNG or WebP picture.' },
+  PHOTO_UNKNOWN: { status: 404, title: 'There is no such picture', remedy: 'It may not have been uploaded yet; choose it again.' },
+  DEVICE_NOT_CONNECTED: { status: 409, title: 'The instrument is not connected', remedy: 'Connect it on the Bench first.' },
   DISK_FULL: { status: 507, title: 'The disk is full', remedy: 'Nothing was lost that had been saved. Make room, then save again.' },
   SERVER_FAULT: { status: 500, title: 'The server met a fault of its own', remedy: 'What was saved is safe. Try again; if it stays, restart the server.' },
 };

@@ -4,7 +4,7 @@ import { idSchema, instantSchema, positiveNanometres, share, text, versionSchema
 
 const filmShape = z.strictObject({
   name: word(200),
-  family: z.enum(['solar', 'frosted', 'security', 'decor', 'textured wall', 'wrap', 'exterior protection']),
+  family: z.enum(['solar', 'low emissivity', 'vehicle tint', 'frosted', 'security', 'decor', 'textured wall', 'wrap', 'exterior protection']),
   use: text(400),
   thickness_um: z.number().positive().max(10_000),
   direction: z.enum(['none', 'along the roll', 'one way']),
@@ -15,9 +15,17 @@ const filmShape = z.strictObject({
   visibleReflectedOutside: share.nullable(),
   solarTransmitted: share.nullable(),
   solarReflected: share.nullable(),
+  solarReflectedRoom: share.nullable(),
+  haze: share.nullable(),
+  coverage: share.nullable(),
+  opening_nm: positiveNanometres.nullable(),
+  repeat_nm: positiveNanometres.nullable(),
   emissivity: share.nullable(),
   workMin_C: z.number().min(-40).max(80).nullable(),
   workMax_C: z.number().min(-40).max(80).nullable(),
+  face: z.enum(['room side', 'outside', 'either']),
+  laying: z.enum(['wet', 'dry', 'dry with heat']),
+  claims: text(400),
   handling: text(2000),
   invented: z.boolean(),
   widths_nm: z.array(positiveNanometres).min(1).max(20),
@@ -29,6 +37,7 @@ const sumFits = (a: number | null, b: number | null): boolean => a === null || b
 export const filmFieldsSchema = filmShape
   .refine((film) => sumFits(film.visibleTransmitted, film.visibleReflectedRoom), { path: ['visibleReflectedRoom'], error: 'visible transmitted + reflected must not exceed 1' })
   .refine((film) => sumFits(film.visibleTransmitted, film.visibleReflectedOutside), { path: ['visibleReflectedOutside'], error: 'visible transmitted + reflected must not exceed 1' })
+  .refine((film) => sumFits(film.solarTransmitted, film.solarReflectedRoom), { path: ['solarReflectedRoom'], error: 'solar transmitted + reflected must not exceed 1' })
   .refine((film) => sumFits(film.solarTransmitted, film.solarReflected), { path: ['solarReflected'], error: 'solar transmitted + reflected must not exceed 1' });
 
 export type FilmRow = Film & { readonly id: string; readonly version: number; readonly changedBy: string; readonly changedAt: string };

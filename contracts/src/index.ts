@@ -1,12 +1,13 @@
 export { ERRORS, type ErrorCode, type Problem, problem } from './errors';
-export { type Change, type Op, type PutOp, type RemoveOp, type SetOp, MOST_OPS, changeSchema, opSchema } from './change';
+export { type Change, type Op, type PutOp, type RemoveOp, type SetOp, MOST_IMPORTED_OPS, MOST_OPS, changeSchema, importSchema, opSchema } from './change';
 export { type AcceptedChange, type Conflict, type JobState, type JobSummary, type TableRow, acceptedChangeSchema, conflictSchema, duplicateSchema, jobStateSchema, jobSummarySchema } from './answers';
 export { ROW_FIELDS } from './rows';
 export { type FilmRow, filmBodySchema, filmFieldsSchema, filmListSchema, filmRowSchema } from './film';
 export { type RateRow, rateBodySchema, rateRowSchema } from './rate';
-export { blankRequestSchema, layoutRequestSchema, measureRequestSchema } from './reckon';
+export { blankRequestSchema, curvedPatchRequestSchema, cutRequestSchema, glazingRequestSchema, layoutRequestSchema, measureRequestSchema, privacyRequestSchema, stressRequestSchema } from './reckon';
 export { ROUTES, type Route } from './routes';
 export { openApiDocument } from './openapi';
 export { type CutListRow, cutListCsv, readCutListCsv } from './files/cut-list-csv';
 export { type RollDrawing, rollSvg } from './files/roll-svg';
 export { whoSchema } from './primitives';
+export { type DeviceMessage, type LaserCommand, type LaserState, deviceMessageSchema, laserCommandSchema, laserStateSchema } from './device';

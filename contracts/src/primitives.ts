@@ -17,6 +17,8 @@ export const positionSchema = z.number().min(-1e9).max(1e9);
 /** Whole nanometres up to 1 km. */
 export const nanometres = z.int().min(0).max(1_000_000_000_000);
 export const positiveNanometres = z.int().min(1).max(1_000_000_000_000);
-/** A measure of a surface: 1 mm to 100 m, the range core reckons with. */
-export const measuredNanometres = z.int().min(1_000_000).max(100_000_000_000);
+export const signedNanometres = z.int().min(-1_000_000_000_000).max(1_000_000_000_000);
+export const measureKind = z.enum(['distance', 'height over', 'right angle', 'level', 'sag', 'quarter sag', 'rocking gap', 'radius', 'circumference', 'thickness', 'wrap', 'label']);
+/** Such as `tl`, `mt`, `p3`, `floor`. */
+export const pointName = z.string().regex(/^[a-z]{1,6}[0-9]{0,2}$/, { error: 'a point such as tl, mt, p3 or floor' });
 export const share = z.number().min(0).max(1);

@@ -1,9 +1,10 @@
 import * as z from 'zod';
 import { acceptedChangeSchema, duplicateSchema, jobStateSchema, jobSummarySchema } from './answers';
-import { changeSchema } from './change';
+import { changeSchema, importSchema } from './change';
+import { laserCommandSchema, laserStateSchema } from './device';
 import { filmBodySchema, filmListSchema, filmRowSchema } from './film';
 import { rateBodySchema, rateRowSchema } from './rate';
-import { blankRequestSchema, layoutRequestSchema, measureRequestSchema } from './reckon';
+import { blankRequestSchema, curvedPatchRequestSchema, cutRequestSchema, glazingRequestSchema, layoutRequestSchema, measureRequestSchema, privacyRequestSchema, stressRequestSchema } from './reckon';
 import { whoSchema } from './primitives';
 
 /** One address of the API, as documented in /api/openapi.json. `answer` absent: not JSON of ours. */
@@ -14,7 +15,7 @@ export interface Route {
   readonly body?: z.ZodType;
   readonly answer?: z.ZodType;
   readonly needsIfMatch?: boolean;
-  readonly kind?: 'text/csv' | 'image/svg+xml' | 'text/event-stream';
+  readonly kind?: 'text/csv' | 'image/svg+xml' | 'image/jpeg' | 'text/event-stream';
 }
 
 const reasoned = z.looseObject({});
@@ -25,6 +26,12 @@ export const ROUTES: readonly Route[] = [
   { method: 'get', path: '/api/jobs', says: 'All jobs that are not deleted', answer: z.array(jobSummarySchema) },
   { method: 'get', path: '/api/jobs/{jobId}', says: 'A whole job with every row', answer: jobStateSchema },
   { method: 'post', path: '/api/jobs/{jobId}/changes', says: 'Do one thing: every operation or none. Idempotent by change id', body: changeSchema, answer: acceptedChangeSchema },
+  { method: 'post', path: '/api/jobs/{jobId}/imports', says: 'A change of up to 100,000 operations and 25 MB, for lists brought in: every operation or none', body: importSchema, answer: acceptedChangeSchema },
+  { method: 'put', path: '/api/jobs/{jobId}/photos/{photoId}', says: 'Keep a JPEG, PNG or WebP picture (the body, up to 15 MB); it is encoded anew without its location', answer: z.strictObject({ width_px: z.int(), height_px: z.int(), bytes: z.int() }) },
+  { method: 'get', path: '/api/jobs/{jobId}/photos/{photoId}', says: 'A picture of a surface, as it was encoded anew', kind: 'image/jpeg' },
+  { method: 'get', path: '/api/bench/laser', says: 'The laser stand-in: connected or not, its battery, the pane it stands before', answer: laserStateSchema },
+  { method: 'post', path: '/api/bench/laser', says: 'Connect it, press its button, make it misbehave', body: laserCommandSchema, answer: laserStateSchema },
+  { method: 'get', path: '/api/bench/laser/stream', says: 'What the laser says: connected, reading, fault, disconnected', kind: 'text/event-stream' },
   { method: 'post', path: '/api/jobs/{jobId}/duplicate', says: 'Copy a job with its places, surfaces, measures and films; cut plans and work are not copied', body: duplicateSchema, answer: acceptedChangeSchema },
   { method: 'put', path: '/api/jobs/{jobId}/rows/{table}/{rowId}', says: 'Make one row', body: z.strictObject({ who: whoSchema, fields: anyFields }), answer: acceptedChangeSchema },
   { method: 'patch', path: '/api/jobs/{jobId}/rows/{table}/{rowId}', says: 'Change fields of one row; different fields merge, the same field is refused with both values', body: z.strictObject({ who: whoSchema, fields: anyFields }), answer: acceptedChangeSchema, needsIfMatch: true },
@@ -38,7 +45,13 @@ export const ROUTES: readonly Route[] = [
   { method: 'post', path: '/api/films/example', says: 'Load the example catalogue: invented films, marked so', body: z.strictObject({ who: whoSchema }), answer: filmListSchema },
   { method: 'get', path: '/api/rates', says: 'Figures nobody has a source for, with their mark', answer: z.array(rateRowSchema) },
   { method: 'put', path: '/api/rates/{key}', says: 'Replace a rate by what was measured', body: rateBodySchema, answer: rateRowSchema, needsIfMatch: true },
-  { method: 'post', path: '/api/reckon/measure', says: 'Check the measures of a four-sided pane against each other', body: measureRequestSchema, answer: reasoned },
+  { method: 'get', path: '/api/formats/survey.schema.json', says: 'JSON Schema of the survey file that pages save and bring in', answer: z.looseObject({}) },
+  { method: 'post', path: '/api/reckon/measure', says: 'Adjust a network of lengths, right angles and levels: corners, sizes, covariance, residuals, and which reading is wrong', body: measureRequestSchema, answer: reasoned },
+  { method: 'post', path: '/api/reckon/curved-patch', says: 'The patch of a curved pane from chords and sags, its surplus of film, and how hard it will be', body: curvedPatchRequestSchema, answer: reasoned },
+  { method: 'post', path: '/api/reckon/glazing', says: 'Any stack of panes with films: optics by band and pane, U, solar heat gain, temperatures; a film by its sheet or its spectrum', body: glazingRequestSchema, answer: reasoned },
+  { method: 'post', path: '/api/reckon/thermal-stress', says: 'Whether a pane may crack behind its films: tension by pane and hour, the rule of thumb, the more careful verdict', body: stressRequestSchema, answer: reasoned },
+  { method: 'post', path: '/api/reckon/privacy', says: 'Contrast kept through a glass by day and by night, from both sides, or in a scene of your own', body: privacyRequestSchema, answer: reasoned },
   { method: 'post', path: '/api/reckon/blank', says: 'The blank of a surface', body: blankRequestSchema, answer: reasoned },
+  { method: 'post', path: '/api/reckon/cut', says: 'Blanks laid on a roll for cutting by hand in two or three stages: the best plan found in so many rounds or milliseconds, with its bound', body: cutRequestSchema, answer: reasoned },
   { method: 'post', path: '/api/reckon/layout', says: 'Blanks laid on a roll', body: layoutRequestSchema, answer: reasoned },
 ];

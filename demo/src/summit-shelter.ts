@@ -1,6 +1,7 @@
 import type { Op } from '@yellow-pane/contracts';
 import { blankFor, layOutInLevels } from '@yellow-pane/core/cutting';
 import { DEFAULT_SCHOOLS, type WorkStep } from '@yellow-pane/core/fitting';
+import { NEW_PLACE, NEW_SURFACE } from '@yellow-pane/core/job';
 import { nmFromMm } from '@yellow-pane/core/quantity';
 import { demoId } from './demo-id';
 import { measureOps } from './surfaces';
@@ -19,10 +20,10 @@ export function summitOps(jobId: string, steps: readonly WorkStep[]): readonly O
   const place = demoId('place', FIRST);
   return [
     { op: 'put', table: 'job', id: jobId, fields: { name: 'Summit shelter (finished in June)', entryUnit: 'mm', archived: false } },
-    { op: 'put', table: 'place', id: place, fields: { parentId: null, kind: 'building', name: 'Summit shelter', bearing_deg: 180, movable: false, position: 1 } },
+    { op: 'put', table: 'place', id: place, fields: { ...NEW_PLACE, name: 'Summit shelter', bearing_deg: 180, position: 1 } },
     ...tags.flatMap((tag, n): readonly Op[] => [
-      { op: 'put', table: 'surface', id: demoId('surface', FIRST + n), fields: { placeId: place, unitId: null, tag, name: `south window ${n + 1}`, kind: 'pane', seenFrom: 'room', condition: 'sound', remark: '', position: n } },
-      ...measureOps(demoId('surface', FIRST + n), 9000 + n * 10, [String(WIDTH_MM), '', String(WIDTH_MM), String(HEIGHT_MM), '', String(HEIGHT_MM), '1584', '']),
+      { op: 'put', table: 'surface', id: demoId('surface', FIRST + n), fields: { ...NEW_SURFACE, placeId: place, tag, name: `south window ${n + 1}`, condition: 'sound', position: n } },
+      ...measureOps('four sides', demoId('surface', FIRST + n), 9000 + n * 30, [String(WIDTH_MM), '', String(WIDTH_MM), String(HEIGHT_MM), '', String(HEIGHT_MM), '1584', '']),
       { op: 'put', table: 'application', id: demoId('application', FIRST + n), fields: { surfaceId: demoId('surface', FIRST + n), side: 'room', filmId: demoId('film', 3), method: 'trim in place', ...DEFAULT_SCHOOLS, position: 1 } },
     ]),
     { op: 'put', table: 'cutPlan', id: demoId('plan', FIRST), fields: { filmId: demoId('film', 3), rollWidth_nm: nmFromMm(ROLL_MM), lengthUsed_nm: nmFromMm(plan.length_mm.value), bound_nm: Math.floor(nmFromMm(plan.bound_mm.value)), solver: 'levels' } },

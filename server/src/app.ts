@@ -4,13 +4,17 @@ import express, { type Express, type Response } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import type { Database } from './db/database';
+import { benchRoutes } from './features/bench/routes';
 import { changeRoutes } from './features/changes/routes';
 import { cutPlanRoutes } from './features/cut-plans/routes';
 import { ChangeFeed } from './features/events/change-feed';
 import { eventRoutes } from './features/events/routes';
 import { filmRoutes } from './features/films/routes';
+import { formatRoutes } from './features/formats/routes';
 import { jobRoutes } from './features/jobs/routes';
+import { photoRoutes } from './features/photos/routes';
 import { rateRoutes } from './features/rates/routes';
+import { filmReckonRoutes } from './features/reckon/film-routes';
 import { reckonRoutes } from './features/reckon/routes';
 import { nonceOf, pages } from './http/pages';
 import { problemHandler } from './http/problem-handler';
@@ -41,6 +45,7 @@ export function createApp({ db, clock, log, version, pagesFolder }: AppDeps): Ap
   app.use('/api', headersOfData());
   app.use(/^(?!\/api\/)/, headersOfPages());
   app.use('/api', (_request, response, next) => { response.set('Cache-Control', 'no-store'); next(); });
+  app.post('/api/jobs/:jobId/imports', express.json({ limit: '25mb' }));
   app.use('/api', express.json({ limit: '1mb' }));
 
   app.get('/api/health', async (_request, response) => {
@@ -51,10 +56,14 @@ export function createApp({ db, clock, log, version, pagesFolder }: AppDeps): Ap
   app.get('/api/openapi.json', (_request, response) => { response.json(api); });
   app.use(jobRoutes({ db, feed, clock }));
   app.use(changeRoutes({ db, feed, clock }));
+  app.use(photoRoutes({ db }));
+  app.use(benchRoutes({ clock, onStream: (end) => { streams.add(end); return () => streams.delete(end); } }));
   app.use(cutPlanRoutes({ db }));
   app.use(filmRoutes({ db, clock }));
   app.use(rateRoutes({ db, clock }));
   app.use(reckonRoutes());
+  app.use(filmReckonRoutes());
+  app.use(formatRoutes());
   app.use(eventRoutes({ db, feed, onStream: (end) => { streams.add(end); return () => streams.delete(end); } }));
   if (pagesFolder !== undefined) app.use(pages(pagesFolder));
   app.use((request) => { throw new Refusal('ROUTE_UNKNOWN', { path: 'address', expected: 'an address of this server', got: `${request.method} ${request.path}`.slice(0, 120) }); });

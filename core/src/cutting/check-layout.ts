@@ -1,10 +1,12 @@
 import type { LayoutRequest, PlacedPiece } from './layout';
 
 export type LayoutFault =
-  | { readonly kind: 'missing' | 'unknown' | 'twice' | 'outside' | 'turned' | 'smaller'; readonly id: string }
+  | { readonly kind: 'missing' | 'unknown' | 'twice' | 'outside' | 'turned' | 'smaller' | 'not at an edge' | 'not cuttable'; readonly id: string }
   | { readonly kind: 'overlap'; readonly id: string; readonly other: string };
 
 const SLACK_MM = 1e-6;
+/** The roll is taken down to whole tenths. */
+const EDGE_MM = 0.1;
 
 /** Everything wrong with a layout, independent of how it was found; empty when it is valid. Sweeps along the roll. */
 export function checkLayout(request: LayoutRequest, placed: readonly PlacedPiece[]): readonly LayoutFault[] {
@@ -26,6 +28,7 @@ function faultsOfPiece({ pieces, rollWidth_mm }: LayoutRequest, placed: PlacedPi
   const faults: LayoutFault[] = [];
   if (x_mm < -SLACK_MM || y_mm < -SLACK_MM || x_mm + across_mm > rollWidth_mm + SLACK_MM) faults.push({ kind: 'outside', id });
   if (turned && !piece.mayTurn90) faults.push({ kind: 'turned', id });
+  if (piece.wantsEdge === true && x_mm > SLACK_MM && Math.abs(x_mm + across_mm - rollWidth_mm) > EDGE_MM) faults.push({ kind: 'not at an edge', id });
   const [across, along] = turned ? [piece.along_mm, piece.across_mm] : [piece.across_mm, piece.along_mm];
   if (across_mm < across - SLACK_MM || along_mm < along - SLACK_MM) faults.push({ kind: 'smaller', id });
   return faults;

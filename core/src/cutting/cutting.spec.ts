@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { CoreError } from '../quantity';
+import { SMALL_JOBS } from './fixtures/small-jobs';
 import { ALLOWANCES, type LayoutPiece, blankFor, checkLayout, layOutInLevels } from './index';
 
 describe('how much larger than the pane is the blank?', () => {
@@ -127,4 +128,15 @@ describe('does the checker see what is wrong?', () => {
     expect(checkLayout(request, placed).map((fault) => fault.kind)).toContain(kind);
   });
   it('touching edges are no overlap', () => { expect(checkLayout(request, [at('a', 0, 0), at('b', 400, 0)])).toEqual([]); });
+});
+
+describe('how does it stand against exact optima found elsewhere?', () => {
+  it.each(SMALL_JOBS.map((job) => [job.id, job] as const))('%s: bound ≤ exact optimum ≤ length used, at most twice the optimum, and valid', (_id, { width, items, optimum }) => {
+    const request = { rollWidth_mm: width, pieces: items.flatMap(({ w, h, qty }, kind) => Array.from({ length: qty }, (_, n) => piece(`${kind}-${n}`, w, h))) };
+    const plan = layOutInLevels(request);
+    expect(plan.bound_mm.value).toBeLessThanOrEqual(optimum);
+    expect(plan.length_mm.value).toBeGreaterThanOrEqual(optimum);
+    expect(plan.length_mm.value).toBeLessThanOrEqual(2 * optimum);
+    expect(checkLayout(request, plan.placed)).toEqual([]);
+  });
 });

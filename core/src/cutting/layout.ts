@@ -1,3 +1,5 @@
+import { leastLength } from './by-hand/width-bound';
+import { stripProblem } from './by-hand/strip-problem';
 import { type Formula, GEOMETRY, type Reasoned, applyFormula } from '../quantity';
 
 /** A blank to lay: `across` the roll and `along` it before any turning, in mm. */
@@ -6,6 +8,8 @@ export interface LayoutPiece {
   readonly across_mm: number;
   readonly along_mm: number;
   readonly mayTurn90: boolean;
+  /** Lies at one of the roll's two factory edges. */
+  readonly wantsEdge?: boolean | undefined;
 }
 
 export interface LayoutRequest {
@@ -34,14 +38,12 @@ export interface LayoutPlan {
   readonly stopped: 'optimal' | 'limit';
 }
 
-/** What any layout must offer, from the simple levels here to a later optimiser. */
-export type LayoutSolver = (request: LayoutRequest) => LayoutPlan;
-
 interface Sums {
   readonly area_mm2: number;
   readonly rollWidth_mm: number;
   readonly length_mm: number;
   readonly longest_mm: number;
+  readonly sideBySide_mm: number;
 }
 
 const AREA = { word: 'area of all blanks', unit: 'mm²' };
@@ -52,10 +54,10 @@ const LENGTH: Formula<{ end_mm: number }> = {
   inputs: { end_mm: { word: 'end of the last strip', unit: 'mm' } },
   of: ({ end_mm }) => end_mm,
 };
-const BOUND: Formula<Pick<Sums, 'area_mm2' | 'rollWidth_mm' | 'longest_mm'>> = {
-  id: 'cutting.lengthBound', word: 'nothing can use less than', says: 'B = the larger of area ÷ roll width and the longest piece', unit: 'mm', source: GEOMETRY,
-  inputs: { area_mm2: AREA, rollWidth_mm: ROLL, longest_mm: { word: 'shortest way any one piece can lie, longest of all', unit: 'mm' } },
-  of: ({ area_mm2, rollWidth_mm, longest_mm }) => Math.max(area_mm2 / rollWidth_mm, longest_mm),
+const BOUND: Formula<Pick<Sums, 'area_mm2' | 'rollWidth_mm' | 'longest_mm' | 'sideBySide_mm'>> = {
+  id: 'cutting.lengthBound', word: 'nothing can use less than', says: 'B = the largest of area ÷ roll width, the longest piece, and what cannot lie side by side', unit: 'mm', source: GEOMETRY,
+  inputs: { area_mm2: AREA, rollWidth_mm: ROLL, longest_mm: { word: 'shortest way any one piece can lie, longest of all', unit: 'mm' }, sideBySide_mm: { word: 'pieces too wide to lie side by side (dual feasible functions)', unit: 'mm' } },
+  of: ({ area_mm2, rollWidth_mm, longest_mm, sideBySide_mm }) => Math.max(area_mm2 / rollWidth_mm, longest_mm, sideBySide_mm),
 };
 const WASTE: Formula<Pick<Sums, 'area_mm2' | 'rollWidth_mm' | 'length_mm'>> = {
   id: 'cutting.waste', word: 'waste', says: 'w = 1 − area ÷ (roll width · length used)', unit: 'share', source: GEOMETRY,
@@ -71,7 +73,8 @@ export function layoutSums(request: LayoutRequest, placed: readonly PlacedPiece[
   const area_mm2 = pieces.reduce((sum, piece) => sum + piece.across_mm * piece.along_mm, 0);
   const length = applyFormula(LENGTH, { end_mm: placed.reduce((end, piece) => Math.max(end, piece.y_mm + piece.along_mm), 0) });
   const longest_mm = pieces.reduce((longest, piece) => Math.max(longest, shortestLie(piece, rollWidth_mm)), 0);
-  const bound = applyFormula(BOUND, { area_mm2, rollWidth_mm, longest_mm });
+  const problem = stripProblem(request);
+  const bound = applyFormula(BOUND, { area_mm2, rollWidth_mm, longest_mm, sideBySide_mm: pieces.length === 0 ? 0 : leastLength(problem) * problem.alongStep_mm });
   const waste = applyFormula(WASTE, { area_mm2, rollWidth_mm, length_mm: length.value });
   return { length_mm: { value: length.value, why: [length] }, bound_mm: { value: bound.value, why: [bound] }, waste_share: { value: waste.value, why: [waste] } };
 }

@@ -29,7 +29,7 @@ const tenths = (value_mm: number): number => Math.ceil(value_mm * TENTHS_PER_MM 
  *  @throws CoreError CUTTING_ROLL_WIDTH, CUTTING_PIECE_WIDER_THAN_ROLL, CUTTING_TOO_MANY_PIECES
  *  @source best-fit decreasing height on levels: Coffman, Garey, Johnson, Tarjan 1980 (from memory) */
 export function layOutInLevels(request: LayoutRequest): LayoutPlan {
-  refuse(request);
+  refuseLayout(request);
   const rollWidth = Math.floor(request.rollWidth_mm * TENTHS_PER_MM + 1e-6);
   const plans = ATTITUDES.map((attitude) => placeLevels(fillLevels(request.pieces, rollWidth, attitude)));
   const plan = plans.reduce((best, next) => (endOf(next) < endOf(best) ? next : best));
@@ -92,7 +92,8 @@ function endOf(placed: readonly PlacedPiece[]): number {
   return placed.reduce((end, piece) => Math.max(end, piece.y_mm + piece.along_mm), 0);
 }
 
-function refuse({ rollWidth_mm, pieces }: LayoutRequest): void {
+/** @throws CoreError when no layout of any kind could take the request */
+export function refuseLayout({ rollWidth_mm, pieces }: LayoutRequest): void {
   if (!(rollWidth_mm >= 1 && rollWidth_mm <= LARGEST_ROLL_MM)) throw new CoreError('CUTTING_ROLL_WIDTH', { path: 'rollWidth_mm', expected: `1 to ${LARGEST_ROLL_MM} mm`, got: String(rollWidth_mm) });
   if (pieces.length > MOST_PIECES) throw new CoreError('CUTTING_TOO_MANY_PIECES', { path: 'pieces', expected: `at most ${MOST_PIECES}`, got: String(pieces.length) });
   const rollWidth = Math.floor(rollWidth_mm * TENTHS_PER_MM + 1e-6);

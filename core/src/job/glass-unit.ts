@@ -1,6 +1,11 @@
 export type Glazing = 'single' | 'double' | 'triple' | 'unknown';
-export type FrameKind = 'metal' | 'metal with thermal break' | 'wood' | 'plastic' | 'rubber seal' | 'unknown';
+export type FrameKind = 'metal' | 'metal with thermal break' | 'wood' | 'plastic' | 'rubber seal' | 'masonry' | 'unknown';
 export type EdgeKind = 'sealant' | 'gasket' | 'rebate' | 'exposed' | 'unknown';
+/** How the edge of the glass was left, where anyone has seen it. */
+export type EdgeFinish = 'unseen' | 'clean-cut' | 'seamed' | 'polished' | 'damaged' | 'unknown';
+export type PaneTint = 'clear' | 'low iron' | 'bronze' | 'grey' | 'green' | 'unknown';
+export type PaneCoating = 'none' | 'low-e, hard' | 'low-e, soft' | 'reflective' | 'unknown';
+export type GapGas = 'air' | 'argon' | 'krypton' | 'unknown';
 export type PaneTreatment = 'annealed' | 'toughened' | 'heat strengthened' | 'laminated' | 'wired' | 'patterned' | 'unknown';
 
 /** A make-up shared by reference between surfaces. */
@@ -9,6 +14,9 @@ export interface GlassUnit {
   readonly glazing: Glazing;
   readonly frame: FrameKind;
   readonly edge: EdgeKind;
+  readonly edgeFinish: EdgeFinish;
+  /** How deep the frame covers the glass; null = not known. */
+  readonly edgeDepth_nm: number | null;
 }
 
 /** One pane of a unit, counted from outdoors (or side A). A laminate counts as one pane. */
@@ -18,7 +26,11 @@ export interface GlassPane {
   readonly treatment: PaneTreatment;
   /** null = unknown */
   readonly thickness_nm: number | null;
-  readonly coated: 'yes' | 'no' | 'unknown';
+  readonly tint: PaneTint;
+  readonly coating: PaneCoating;
+  /** Which of the pane's own faces carries the coating. */
+  readonly coatedSide: 'outer' | 'inner' | 'unknown';
   /** Gap to the next pane; null = none or unknown. */
   readonly gapAfter_nm: number | null;
+  readonly gasAfter: GapGas;
 }

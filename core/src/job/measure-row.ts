@@ -1,14 +1,38 @@
 import type { LengthUnit } from '../quantity';
 
-/** Corners and side midpoints of a four-sided pane, left and right as the surface's `seenFrom` says. */
-export type PanePoint = 'tl' | 'tr' | 'br' | 'bl' | 'mt' | 'mr' | 'mb' | 'ml';
+/** What a reading is the measure of. */
+export type MeasureKind =
+  | 'distance'
+  /** From a point square to the line of a side. */
+  | 'height over'
+  /** A try square fits at this corner. */
+  | 'right angle'
+  /** How much lower the second point lies than the first, by a level. */
+  | 'level'
+  /** From the middle of a chord to the glass. */
+  | 'sag'
+  /** From a quarter of a chord, near its first point, to the glass. */
+  | 'quarter sag'
+  /** Under the fourth corner while three touch a flat board. */
+  | 'rocking gap'
+  | 'radius'
+  | 'circumference'
+  | 'thickness'
+  /** How far the film turns on to the back of an edge. */
+  | 'wrap'
+  /** What the label of pre-cut film says. */
+  | 'label';
+
+/** A named point of a surface, left and right as the surface's `seenFrom` says: corners such as `tl`, side middles such as `mt`, numbered corners such as `p3`. */
+export type MeasurePoint = string;
 export type Instrument = 'tape' | 'laser' | 'guess';
 
 /** One reading between two points. Repeats are separate rows. */
 export interface Measure {
   readonly surfaceId: string;
-  readonly fromPoint: PanePoint;
-  readonly toPoint: PanePoint;
+  readonly kind: MeasureKind;
+  readonly fromPoint: MeasurePoint;
+  readonly toPoint: MeasurePoint;
   /** As the person typed it. */
   readonly text: string;
   readonly unit: LengthUnit;

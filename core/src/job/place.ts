@@ -1,5 +1,11 @@
 export type PlaceKind = 'building' | 'vehicle' | 'facade' | 'side' | 'room';
 
+/** A corner of the skyline as seen from the place. */
+export interface HorizonPoint {
+  readonly bearing_deg: number;
+  readonly elevation_deg: number;
+}
+
 /** A node of the tree a surface hangs in. A movable place has a bearing only where it is parked. */
 export interface Place {
   readonly parentId: string | null;
@@ -7,6 +13,11 @@ export interface Place {
   readonly name: string;
   /** Degrees from north, clockwise, of the outward normal; null = unknown. */
   readonly bearing_deg: number | null;
+  readonly latitude_deg: number | null;
+  readonly longitude_deg: number | null;
+  readonly altitude_m: number | null;
+  /** What stands in the sun's way far off, from left to right; empty = open sky or not recorded. */
+  readonly horizon: readonly HorizonPoint[];
   readonly movable: boolean;
   readonly position: number;
 }

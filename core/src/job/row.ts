@@ -1,19 +1,29 @@
 import type { Application } from './application';
 import type { CutPiece, CutPlan } from './cut-plan';
+import type { FilmBrief } from './film-brief';
 import type { GlassPane, GlassUnit } from './glass-unit';
 import type { Job } from './job';
 import type { Measure } from './measure-row';
+import type { Part } from './part';
+import type { Photo } from './photo';
 import type { Place } from './place';
+import type { SiteFacts } from './site-facts';
 import type { Surface } from './surface';
+import type { WallFacts } from './wall-facts';
 import type { WorkRecord } from './work-record';
 
 /** What a person fills in, by table. Each table is a real table in the database with these columns. */
 interface TableFields {
   readonly job: Job;
   readonly place: Place;
+  readonly filmBrief: FilmBrief;
   readonly glassUnit: GlassUnit;
   readonly glassPane: GlassPane;
   readonly surface: Surface;
+  readonly siteFacts: SiteFacts;
+  readonly wallFacts: WallFacts;
+  readonly part: Part;
+  readonly photo: Photo;
   readonly measure: Measure;
   readonly application: Application;
   readonly cutPlan: CutPlan;
@@ -26,7 +36,7 @@ export type FieldsOf<Table extends JobTable> = TableFields[Table];
 
 /** Parents before children: rows may be put in this order without a dangling reference. */
 export const JOB_TABLES: readonly JobTable[] = [
-  'job', 'place', 'glassUnit', 'glassPane', 'surface', 'measure', 'application', 'cutPlan', 'cutPiece', 'workRecord',
+  'job', 'place', 'filmBrief', 'glassUnit', 'glassPane', 'surface', 'siteFacts', 'wallFacts', 'part', 'photo', 'measure', 'application', 'cutPlan', 'cutPiece', 'workRecord',
 ];
 
 /** What the program keeps about each row: who, when, and the version that guards against overwriting each other. */

@@ -3,6 +3,22 @@ import type { SeenFrom } from './seen-from';
 export type SurfaceKind = 'pane' | 'wall' | 'column' | 'fixture';
 export type SurfaceCondition = 'sound' | 'chipped' | 'cracked' | 'unknown';
 
+/** Which guided measure fits the surface. */
+export type SurfaceShape =
+  | 'four sides'
+  | 'three sides'
+  | 'many sides'
+  | 'arched top'
+  | 'round'
+  | 'oval'
+  | 'rounded corners'
+  | 'curved glass'
+  | 'wall'
+  | 'round column'
+  | 'square column'
+  | 'panel'
+  | 'moulding';
+
 /** What is seen and filmed. */
 export interface Surface {
   readonly placeId: string;
@@ -10,8 +26,24 @@ export interface Surface {
   readonly tag: string;
   readonly name: string;
   readonly kind: SurfaceKind;
+  readonly shape: SurfaceShape;
+  /** Of `many sides`; null otherwise. */
+  readonly corners: number | null;
   readonly seenFrom: SeenFrom;
   readonly condition: SurfaceCondition;
   readonly remark: string;
   readonly position: number;
+  /** The surface this one is a repeat of. Measures stay their own. */
+  readonly sameAsId: string | null;
+  /** On the elevation seen from outside (or side A): from the place's left end to this surface's left. */
+  readonly atX_nm: number | null;
+  /** From the place's foot up to this surface's lower edge. */
+  readonly atY_nm: number | null;
 }
+
+export const SHAPES_OF_KIND: Readonly<Record<SurfaceKind, readonly [SurfaceShape, ...SurfaceShape[]]>> = {
+  pane: ['four sides', 'three sides', 'many sides', 'arched top', 'round', 'oval', 'rounded corners', 'curved glass'],
+  wall: ['wall'],
+  column: ['round column', 'square column'],
+  fixture: ['panel', 'moulding'],
+};

@@ -1,163 +1,154 @@
-import { Matrix, SingularValueDecomposition } from 'ml-matrix';
+import { SingularValueDecomposition } from 'ml-matrix';
+import { type Statistics, clearFactor, normalColumn, normalMatrix, rankOf, statisticsOf } from './least-squares';
+import { type NetworkObservation, type NetworkPoint, locate, observe } from './observation';
 import type { Point } from './outline';
 
-/** A point as a weighted sum of the unknown corners: a corner itself, or the middle of two. */
-export type NetworkPoint = readonly { readonly corner: number; readonly share: number }[];
+/** What is held while the rest is adjusted: the first corner and the direction to the second, the first corner alone (level lines give the direction), or whole corners. */
+export type Datum = 'top side level' | 'first corner' | readonly number[];
 
-export interface NetworkDistance {
-  readonly from: NetworkPoint;
-  readonly to: NetworkPoint;
-  readonly value_mm: number;
-  readonly sd_mm: number;
-}
-
-export interface NetworkSolution {
-  readonly stopped: 'converged' | 'limit';
+export interface NetworkSolution extends Statistics {
+  /** `stalled`: no step makes it better although it has not settled. */
+  readonly stopped: 'converged' | 'stalled' | 'limit';
   readonly corners: readonly Point[];
-  /** How many of the free coordinates the distances determine, and how many there are. */
-  readonly rank: number;
   readonly unknowns: number;
-  /** Of the free coordinates (first corner fixed, second on the x axis): mm². Only with full rank. */
-  readonly covariance: Matrix;
-  /** Adjusted minus measured, mm. */
-  readonly residuals_mm: readonly number[];
-  /** Share of a blunder that shows in its own residual: 0 = unseen, 1 = fully seen. */
-  readonly redundancy: readonly number[];
-  /** Residual over its own standard deviation; 0 where nothing checks the measure. */
-  readonly standardised: readonly number[];
-  /** Correlation of two of those statistics: near ±1 they cannot be told apart. */
-  readonly correlation: (first: number, second: number) => number;
-  /** Sum of squared residuals over their variances: chi-squared distributed when nothing is wrong. */
-  readonly weightedSquares: number;
+  /** Where a corner's coordinates stand among the unknowns; -1 = held. */
+  readonly columns: readonly { readonly x: number; readonly y: number }[];
 }
 
-const MAX_ROUNDS = 40;
-const STEP_DONE_MM = 1e-6;
-const RANK_TOLERANCE = 1e-9;
-/** A standard deviation so loose that it only holds what no distance determines, as a share of the figure's size. */
+const MAX_ROUNDS = 60;
+const STEP_DONE_MM = 1e-7;
+/** A standard deviation so loose that it only holds what nothing determines, as a share of the figure's size. */
 const LOOSE_SHARE = 0.1;
-const BARELY_CHECKED = 1e-9;
+const MOST_HALVINGS = 12;
 
-/** Adjusts distances between corners (and side middles) by nonlinear least squares.
- *  What the distances leave open stays near `start`.
- *  @param start mm, one point a corner; the first is held, the second held on its height
+/** Adjusts observations between corners (and points between them) by nonlinear least squares: Gauss–Newton with halved steps.
+ *  What the observations leave open stays near `start`.
+ *  @param start mm, one point a corner
  *  @source Gauss–Newton adjustment and w-test: Baarda, A Testing Procedure for Use in Geodetic Networks, 1968 (from memory) */
-export function adjustNetwork(start: readonly Point[], distances: readonly NetworkDistance[]): NetworkSolution {
-  const scale_mm = Math.max(...start.map(({ x, y }) => Math.hypot(x, y)), 1);
+export function adjustNetwork(start: readonly Point[], observations: readonly NetworkObservation[], datum: Datum = 'top side level'): NetworkSolution {
+  const columns = columnsOf(start.length, datum);
+  const loose_mm = Math.max(...start.map(({ x, y }) => Math.hypot(x, y)), 1) * LOOSE_SHARE;
   let corners = start;
+  let squares = weightedSquaresAt(corners, observations);
   let stopped: NetworkSolution['stopped'] = 'limit';
   for (let round = 0; round < MAX_ROUNDS && stopped === 'limit'; round += 1) {
-    const step = stepTowards(start, corners, distances, scale_mm * LOOSE_SHARE);
-    corners = moved(corners, step);
-    if (Math.max(...step.map(Math.abs)) < STEP_DONE_MM) stopped = 'converged';
+    const step = stepTowards(start, corners, observations, columns, loose_mm);
+    const largest = step.reduce((most, value) => Math.max(most, Math.abs(value)), 0);
+    let share = 1;
+    let next = moved(corners, step, columns, share);
+    let nextSquares = weightedSquaresAt(next, observations);
+    for (let halving = 0; !(nextSquares <= squares * (1 + 1e-12) + 1e-9) && halving < MOST_HALVINGS; halving += 1) {
+      share /= 2;
+      next = moved(corners, step, columns, share);
+      nextSquares = weightedSquaresAt(next, observations);
+    }
+    const isBetter = nextSquares <= squares * (1 + 1e-12) + 1e-9;
+    if (!isBetter) {
+      stopped = largest < STEP_DONE_MM ? 'converged' : 'stalled';
+      break;
+    }
+    corners = next;
+    squares = nextSquares;
+    if (largest < STEP_DONE_MM) stopped = 'converged';
   }
-  return describe(corners, distances, stopped);
+  const { rows, wanted } = linearised(corners, observations, columns);
+  const unknowns = freeCount(columns);
+  return { ...statisticsOf(rows, wanted, observations.map(({ sd_mm }) => sd_mm), unknowns), stopped, corners, unknowns, columns };
 }
 
-function describe(corners: readonly Point[], distances: readonly NetworkDistance[], stopped: NetworkSolution['stopped']): NetworkSolution {
-  const unknowns = freeCount(corners);
-  const jacobian = weightedJacobian(corners, distances);
-  const svd = new SingularValueDecomposition(jacobian.rows >= unknowns ? jacobian : padded(jacobian, unknowns), { autoTranspose: true });
-  const largest = Math.max(...svd.diagonal, 0);
-  const rank = svd.diagonal.filter((value) => value > largest * RANK_TOLERANCE).length;
-  const inverseSquares = svd.diagonal.map((value) => (value > largest * RANK_TOLERANCE ? 1 / (value * value) : 0));
-  const v = svd.rightSingularVectors;
-  const covariance = v.mmul(Matrix.diag(inverseSquares)).mmul(v.transpose());
-  const hat = jacobian.mmul(covariance).mmul(jacobian.transpose());
-  const residuals_mm = distances.map((distance) => lengthOf(corners, distance) - distance.value_mm);
-  const seen = (first: number, second: number): number => (first === second ? 1 : 0) - hat.get(first, second);
-  const redundancy = distances.map((_, index) => Math.max(0, seen(index, index)));
-  const spread = (index: number): number => Math.sqrt(redundancy[index] ?? 0);
-  return {
-    stopped,
-    corners,
-    rank,
-    unknowns,
-    covariance,
-    residuals_mm,
-    redundancy,
-    standardised: distances.map((distance, index) => (spread(index) < BARELY_CHECKED ** 0.5 ? 0 : (residuals_mm[index] ?? 0) / distance.sd_mm / spread(index))),
-    correlation: (first, second) => {
-      const spreads = spread(first) * spread(second);
-      return spreads < BARELY_CHECKED ? 0 : seen(first, second) / spreads;
-    },
-    weightedSquares: distances.reduce((sum, distance, index) => sum + ((residuals_mm[index] ?? 0) / distance.sd_mm) ** 2, 0),
-  };
+type Columns = NetworkSolution['columns'];
+
+function columnsOf(corners: number, datum: Datum): Columns {
+  let next = 0;
+  const isHeld = (corner: number): boolean => (typeof datum === 'string' ? corner === 0 : datum.includes(corner));
+  return Array.from({ length: corners }, (_, corner) => {
+    if (isHeld(corner)) return { x: -1, y: -1 };
+    const x = next++;
+    return { x, y: datum === 'top side level' && corner === 1 ? -1 : next++ };
+  });
 }
 
-function stepTowards(start: readonly Point[], corners: readonly Point[], distances: readonly NetworkDistance[], loose_mm: number): number[] {
-  const unknowns = freeCount(corners);
-  const jacobian = weightedJacobian(corners, distances);
-  const rows = new Matrix(distances.length + unknowns, unknowns);
-  rows.setSubMatrix(jacobian, 0, 0);
-  const wanted = Matrix.zeros(distances.length + unknowns, 1);
-  distances.forEach((distance, index) => { wanted.set(index, 0, (distance.value_mm - lengthOf(corners, distance)) / distance.sd_mm); });
-  const hasFullRank = distances.length >= unknowns && rankOf(jacobian) === unknowns;
-  if (!hasFullRank) {
-    const drift = freeCoordinates(start).map((value, index) => value - (freeCoordinates(corners)[index] ?? 0));
-    drift.forEach((value, index) => {
-      rows.set(distances.length + index, index, 1 / loose_mm);
-      wanted.set(distances.length + index, 0, value / loose_mm);
+function freeCount(columns: Columns): number {
+  return columns.reduce((most, { x, y }) => Math.max(most, x + 1, y + 1), 0);
+}
+
+function linearised(corners: readonly Point[], observations: readonly NetworkObservation[], columns: Columns): { readonly rows: readonly Float64Array[]; readonly wanted: Float64Array } {
+  const unknowns = freeCount(columns);
+  const wanted = new Float64Array(observations.length);
+  const rows = observations.map((observation, index) => {
+    const row = new Float64Array(unknowns);
+    const { value, gradients } = observe(corners, observation);
+    wanted[index] = (observation.value_mm - value) / observation.sd_mm;
+    observation.at.forEach((point, which) => {
+      const gradient = gradients[which] ?? { x: 0, y: 0 };
+      for (const { corner, share } of point) {
+        const { x, y } = columns[corner] ?? { x: -1, y: -1 };
+        if (x >= 0) row[x] = (row[x] ?? 0) + (gradient.x * share) / observation.sd_mm;
+        if (y >= 0) row[y] = (row[y] ?? 0) + (gradient.y * share) / observation.sd_mm;
+      }
+    });
+    return row;
+  });
+  return { rows, wanted };
+}
+
+function stepTowards(start: readonly Point[], corners: readonly Point[], observations: readonly NetworkObservation[], columns: Columns, loose_mm: number): readonly number[] {
+  const unknowns = freeCount(columns);
+  const { rows, wanted } = linearised(corners, observations, columns);
+  const normal = normalMatrix(rows, unknowns);
+  const towards = normalColumn(rows, wanted, unknowns);
+  const factor = clearFactor(normal);
+  if (factor !== undefined) return factor.solve(towards).to1DArray();
+  if (rankOf(rows, unknowns) < unknowns) {
+    const weight = 1 / loose_mm ** 2;
+    columns.forEach(({ x, y }, corner) => {
+      const drift = { x: (start[corner]?.x ?? 0) - (corners[corner]?.x ?? 0), y: (start[corner]?.y ?? 0) - (corners[corner]?.y ?? 0) };
+      for (const [column, by] of [[x, drift.x], [y, drift.y]] as const) {
+        if (column < 0) continue;
+        normal.set(column, column, normal.get(column, column) + weight);
+        towards.set(column, 0, towards.get(column, 0) + by * weight);
+      }
     });
   }
-  return new SingularValueDecomposition(rows).solve(wanted).to1DArray();
+  return new SingularValueDecomposition(normal).solve(towards).to1DArray();
 }
 
-function rankOf(jacobian: Matrix): number {
-  const { diagonal } = new SingularValueDecomposition(jacobian, { computeLeftSingularVectors: false, computeRightSingularVectors: false });
-  const largest = Math.max(...diagonal);
-  return diagonal.filter((value) => value > largest * RANK_TOLERANCE).length;
+function weightedSquaresAt(corners: readonly Point[], observations: readonly NetworkObservation[]): number {
+  return observations.reduce((sum, observation) => sum + ((observe(corners, observation).value - observation.value_mm) / observation.sd_mm) ** 2, 0);
 }
 
-function weightedJacobian(corners: readonly Point[], distances: readonly NetworkDistance[]): Matrix {
-  const jacobian = Matrix.zeros(Math.max(distances.length, 1), freeCount(corners));
-  distances.forEach((distance, row) => {
-    const from = locate(corners, distance.from);
-    const to = locate(corners, distance.to);
-    const length = Math.max(Math.hypot(to.x - from.x, to.y - from.y), 1e-9);
-    const along = { x: (to.x - from.x) / length / distance.sd_mm, y: (to.y - from.y) / length / distance.sd_mm };
-    const add = (corner: number, share: number): void => {
-      const { x, y } = freeColumns(corner);
-      if (x !== undefined) jacobian.set(row, x, jacobian.get(row, x) + along.x * share);
-      if (y !== undefined) jacobian.set(row, y, jacobian.get(row, y) + along.y * share);
-    };
-    distance.to.forEach(({ corner, share }) => { add(corner, share); });
-    distance.from.forEach(({ corner, share }) => { add(corner, -share); });
+function moved(corners: readonly Point[], step: readonly number[], columns: Columns, share: number): readonly Point[] {
+  return corners.map(({ x, y }, corner) => {
+    const at = columns[corner] ?? { x: -1, y: -1 };
+    return { x: at.x < 0 ? x : x + share * (step[at.x] ?? 0), y: at.y < 0 ? y : y + share * (step[at.y] ?? 0) };
   });
-  return jacobian;
 }
 
-function padded(matrix: Matrix, rows: number): Matrix {
-  const wider = Matrix.zeros(rows, matrix.columns);
-  wider.setSubMatrix(matrix, 0, 0);
-  return wider;
+/** Standard deviation of anything worked out from the corners, by the law of propagation, with differences of 0.01 mm.
+ *  Of the two one-sided slopes the steeper counts: where a size turns (a gap of nothing can only grow) their mean would claim certainty.
+ *  @returns the unit of `sizeOf` */
+export function spreadOf(sizeOf: (corners: readonly Point[]) => number, { corners, columns, covariance }: Pick<NetworkSolution, 'corners' | 'columns' | 'covariance'>): number {
+  const nudge = 0.01;
+  const here = sizeOf(corners);
+  const gradient = new Float64Array(freeCount(columns));
+  const slope = (corner: number, x: number, y: number): number => {
+    const at = (sign: 1 | -1): number => sizeOf(corners.map((point, index) => (index === corner ? { x: point.x + sign * x, y: point.y + sign * y } : point)));
+    const onward = (at(1) - here) / nudge;
+    const back = (here - at(-1)) / nudge;
+    return Math.abs(onward) >= Math.abs(back) ? onward : back;
+  };
+  columns.forEach(({ x, y }, corner) => {
+    if (x >= 0) gradient[x] = slope(corner, nudge, 0);
+    if (y >= 0) gradient[y] = slope(corner, 0, nudge);
+  });
+  let variance = 0;
+  gradient.forEach((a, row) => { gradient.forEach((b, column) => { variance += a * b * covariance.get(row, column); }); });
+  return Math.sqrt(Math.max(0, variance));
 }
 
-/** Columns of a corner's coordinates: none for the first, x only for the second, both after that. */
-function freeColumns(corner: number): { readonly x?: number; readonly y?: number } {
-  if (corner === 0) return {};
-  return corner === 1 ? { x: 0 } : { x: 2 * corner - 3, y: 2 * corner - 2 };
-}
-
-function freeCount(corners: readonly Point[]): number {
-  return 2 * corners.length - 3;
-}
-
-function freeCoordinates(corners: readonly Point[]): number[] {
-  return corners.flatMap(({ x, y }, corner) => (corner === 0 ? [] : corner === 1 ? [x] : [x, y]));
-}
-
-function moved(corners: readonly Point[], step: readonly number[]): readonly Point[] {
-  const part = (column: number | undefined): number => (column === undefined ? 0 : (step[column] ?? 0));
-  return corners.map(({ x, y }, corner) => ({ x: x + part(freeColumns(corner).x), y: y + part(freeColumns(corner).y) }));
-}
-
-function locate(corners: readonly Point[], point: NetworkPoint): Point {
-  return point.reduce<Point>((sum, { corner, share }) => ({ x: sum.x + share * (corners[corner]?.x ?? NaN), y: sum.y + share * (corners[corner]?.y ?? NaN) }), { x: 0, y: 0 });
-}
-
-function lengthOf(corners: readonly Point[], distance: NetworkDistance): number {
-  const from = locate(corners, distance.from);
-  const to = locate(corners, distance.to);
-  return Math.hypot(to.x - from.x, to.y - from.y);
+/** Distance between two points of a solved figure, mm. */
+export function spanOf(corners: readonly Point[], from: NetworkPoint, to: NetworkPoint): number {
+  const a = locate(corners, from);
+  const b = locate(corners, to);
+  return Math.hypot(b.x - a.x, b.y - a.y);
 }

@@ -18,5 +18,5 @@ const WIRE = Object.fromEntries(Object.entries(ROW_TABLES).map(([table, from]) =
 })) as Readonly<Record<JobTable, { readonly name: string; readonly columns: string }>>;
 
 function snakeCase(key: string): string {
-  return key.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
+  return key.replace(/_?([A-Z])/g, (_, letter: string) => `_${letter.toLowerCase()}`);
 }

@@ -33,7 +33,7 @@ describe('is a job read whole?', () => {
     const job = smallJob();
     await server.send(job.jobId, job.ops).expect(200);
     const ids = Array.from({ length: 5200 }, () => newId());
-    for (let first = 0; first < ids.length; first += 1300) await server.send(job.jobId, ids.slice(first, first + 1300).map((id) => ({ op: 'put', table: 'measure', id, fields: { surfaceId: job.surfaceId, fromPoint: 'tl', toPoint: 'bl', text: '{"id":"', unit: 'mm', value_nm: 880_000_000, instrument: 'tape', sd_nm: null } }) as const)).expect(200);
+    for (let first = 0; first < ids.length; first += 1300) await server.send(job.jobId, ids.slice(first, first + 1300).map((id) => ({ op: 'put', table: 'measure', id, fields: { surfaceId: job.surfaceId, kind: 'distance' as const, fromPoint: 'tl', toPoint: 'bl', text: '{"id":"', unit: 'mm', value_nm: 880_000_000, instrument: 'tape', sd_nm: null } }) as const)).expect(200);
     const { rows } = (await request(server.app).get(`/api/jobs/${job.jobId}`).expect(200)).body as JobState;
     expect(rows.measure.map(({ id }) => id).sort()).toEqual([job.measureId, ...ids].sort());
   });
@@ -91,8 +91,18 @@ describe('is a guess shown as a guess until someone measures?', () => {
 
 describe('can other programs ask core?', () => {
   it('a measure check, a blank and a layout, each with its reasons', async () => {
-    const measures = [['tl', 'tr', 900], ['bl', 'br', 900], ['tl', 'bl', 1200], ['tr', 'br', 1200], ['tl', 'br', 1500], ['bl', 'tr', 1500]].map(([from, to, value_mm]) => ({ id: `${from}${to}`, from, to, value_mm, instrument: 'laser' }));
-    expect((await request(server.app).post('/api/reckon/measure').send({ measures }).expect(200)).body).toMatchObject({ state: 'measured', agreement: { kind: 'agree' } });
+    const points = ['a', 'b', 'c', 'd'].map((id) => ({ id }));
+    const distances = [['a', 'b', 900], ['d', 'c', 900], ['a', 'd', 1200], ['b', 'c', 1200], ['a', 'c', 1500], ['d', 'b', 1500], ['d', 'b~c', 1082]].map(([from, to, value_mm]) => ({ id: `${from}${to}`, from, to, value_mm, sd_mm: 1.5 }));
+    const answer = (await request(server.app).post('/api/reckon/measure').send({ points, distances }).expect(200)).body as { readonly area_mm2: { readonly value: number; readonly sd: number } };
+    expect(answer).toMatchObject({ stopped: 'converged', rank: 5, unknowns: ['b.x', 'c.x', 'c.y', 'd.x', 'd.y'], agreement: { kind: 'agree' } });
+    expect(answer.area_mm2.value / 1_080_000).toBeCloseTo(1, 3);
+    expect(answer.area_mm2.sd).toBeGreaterThan(500);
+    const wrong = distances.map((distance) => (distance.id === 'ac' ? { ...distance, value_mm: 1560 } : distance));
+    expect((await request(server.app).post('/api/reckon/measure').send({ points, distances: wrong }).expect(200)).body).toMatchObject({ agreement: { kind: 'disagree', suspects: expect.arrayContaining([expect.objectContaining({ id: 'ac' })]) } });
+    await request(server.app).post('/api/reckon/measure').send({ points, distances: [{ id: 'x', from: 'a', to: 'q', value_mm: 900, sd_mm: 1 }] }).expect(422).expect(({ body }) => { expect(body).toMatchObject({ code: 'MEASURE_NETWORK_POINT', got: 'q' }); });
+    await request(server.app).post('/api/reckon/measure').send({ points, distances: distances.slice(0, 2) }).expect(422).expect(({ body }) => { expect(body).toMatchObject({ code: 'MEASURE_NETWORK_OPEN' }); });
+    const readings = [['distance', 'tl', 'tr', 1400], ['distance', 'tl', 'bl', 700], ['sag', 'ml', 'mr', 80], ['sag', 'mt', 'mb', 30]].map(([kind, from, to, value_mm]) => ({ id: `${kind}${from}`, kind, from, to, value_mm, instrument: 'tape' }));
+    expect((await request(server.app).post('/api/reckon/curved-patch').send({ readings }).expect(200)).body).toMatchObject({ figure: { patch: { halfWidth_mm: 700 } } });
     expect((await request(server.app).post('/api/reckon/blank').send({ aroundWidth_mm: 1180, aroundHeight_mm: 2140, method: 'trim in place', direction: 'none' }).expect(200)).body).toMatchObject({ width_mm: { value: 1230, why: [{ formula: 'cutting.blankWidth' }] } });
     expect((await request(server.app).post('/api/reckon/layout').send({ rollWidth_mm: 1524, pieces: [{ id: 'SW1', across_mm: 1230, along_mm: 2190, mayTurn90: false }] }).expect(200)).body).toMatchObject({ length_mm: { value: 2190 }, stopped: 'optimal' });
   });

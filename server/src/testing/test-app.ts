@@ -1,5 +1,6 @@
 import { fileURLToPath } from 'node:url';
 import { type Change, type FilmRow, type Op } from '@yellow-pane/contracts';
+import { NEW_PLACE, NEW_SURFACE } from '@yellow-pane/core/job';
 import { EXAMPLE_FILMS } from '@yellow-pane/demo';
 import type { Express } from 'express';
 import { pino } from 'pino';
@@ -45,9 +46,9 @@ export function smallJob(): SmallJob {
     jobId, placeId, surfaceId, measureId,
     ops: [
       { op: 'put', table: 'job', id: jobId, fields: { name: 'Kestrel Hill', entryUnit: 'mm', archived: false } },
-      { op: 'put', table: 'place', id: placeId, fields: { parentId: null, kind: 'building', name: 'Lower station', bearing_deg: 225, movable: false, position: 1 } },
-      { op: 'put', table: 'surface', id: surfaceId, fields: { placeId, unitId: null, tag: 'SW1', name: 'far left', kind: 'pane', seenFrom: 'room', condition: 'unknown', remark: '', position: 1 } },
-      { op: 'put', table: 'measure', id: measureId, fields: { surfaceId, fromPoint: 'tl', toPoint: 'tr', text: '34 5/8', unit: 'in', value_nm: 879_475_000, instrument: 'tape', sd_nm: null } },
+      { op: 'put', table: 'place', id: placeId, fields: { ...NEW_PLACE, name: 'Lower station', bearing_deg: 225, position: 1 } },
+      { op: 'put', table: 'surface', id: surfaceId, fields: { ...NEW_SURFACE, placeId, tag: 'SW1', name: 'far left', position: 1 } },
+      { op: 'put', table: 'measure', id: measureId, fields: { surfaceId, kind: 'distance', fromPoint: 'tl', toPoint: 'tr', text: '34 5/8', unit: 'in', value_nm: 879_475_000, instrument: 'tape', sd_nm: null } },
     ],
   };
 }

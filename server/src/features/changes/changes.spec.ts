@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { AcceptedChange, JobState, Problem } from '@yellow-pane/contracts';
+import { NEW_SURFACE } from '@yellow-pane/core/job';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';
 import { type SmallJob, type TestApp, smallJob, testApp } from '../../testing/test-app';
@@ -123,7 +124,7 @@ describe('can one row be written by its address?', () => {
     const { jobId, placeId } = await madeJob();
     const id = newId();
     const at = `/api/jobs/${jobId}/rows/surface/${id}`;
-    const fields = { placeId, unitId: null, tag: 'SW2', name: '', kind: 'pane', seenFrom: 'room', condition: 'unknown', remark: '', position: 2 };
+    const fields = { ...NEW_SURFACE, placeId, tag: 'SW2', position: 2 };
     await request(server.app).put(at).send({ who: 'Wren', fields }).expect(200);
     await request(server.app).patch(at).set('If-Match', '"1"').send({ who: 'Wren', fields: { tag: 'SW3' } }).expect(200);
     expect((await read(jobId)).rows.surface.find((row) => row.id === id)?.tag).toBe('SW3');

@@ -1,4 +1,4 @@
-import { type AcceptedChange, type Change, changeSchema, opSchema, whoSchema } from '@yellow-pane/contracts';
+import { type AcceptedChange, type Change, changeSchema, importSchema, opSchema, whoSchema } from '@yellow-pane/contracts';
 import { Router, type Request } from 'express';
 import * as z from 'zod';
 import { v7 as newId } from 'uuid';
@@ -30,6 +30,10 @@ export function changeRoutes({ db, feed, clock }: Deps): Router {
 
   routes.post('/api/jobs/:jobId/changes', async (request, response) => {
     response.json(await take(idParam(request, 'jobId'), parseBody(changeSchema, request.body)));
+  });
+
+  routes.post('/api/jobs/:jobId/imports', async (request, response) => {
+    response.json(await take(idParam(request, 'jobId'), parseBody(importSchema, request.body)));
   });
 
   routes.put('/api/jobs/:jobId/rows/:table/:rowId', async (request, response) => {

@@ -5,9 +5,9 @@ import { v7 as newId } from 'uuid';
 import type { Database } from '../../db/database';
 import { readJob } from './queries';
 
-/** Cut plans and work belong to the first job alone. */
-const COPIED: readonly JobTable[] = JOB_TABLES.filter((table) => !['cutPlan', 'cutPiece', 'workRecord'].includes(table));
-const REFERENCES = ['parentId', 'unitId', 'placeId', 'surfaceId'] as const;
+/** Cut plans, work and pictures belong to the first job alone. */
+const COPIED: readonly JobTable[] = JOB_TABLES.filter((table) => !['cutPlan', 'cutPiece', 'workRecord', 'photo'].includes(table));
+const REFERENCES = ['parentId', 'unitId', 'placeId', 'surfaceId', 'sameAsId'] as const;
 
 /** The change that makes a copy of a job under a new id and name. */
 export async function duplicateAsChange(db: Database, fromJobId: string, copy: { readonly id: string; readonly changeId: string; readonly session: string; readonly who: string; readonly name: string }): Promise<Change> {

@@ -44,14 +44,14 @@ export async function readJobSummaries(db: Database): Promise<readonly JobSummar
   });
 }
 
-const WIDTHS = sql.raw(`(('tl','tr'),('tr','tl'),('ml','mr'),('mr','ml'),('bl','br'),('br','bl'))`);
-const HEIGHTS = sql.raw(`(('tl','bl'),('bl','tl'),('mt','mb'),('mb','mt'),('tr','br'),('br','tr'))`);
+const WIDTHS = sql.raw(`(('tl','tr'),('tr','tl'),('ml','mr'),('mr','ml'),('bl','br'),('br','bl'),('p1','p2'),('a','b'))`);
+const HEIGHTS = sql.raw(`(('tl','bl'),('bl','tl'),('mt','mb'),('mb','mt'),('tr','br'),('br','tr'),('p2','p3'),('bl','tp'),('floor','top'))`);
 
 const SUMMARIES = sql`
   with size as (
     select m.surface_id,
-      max(m.value_nm) filter (where (m.from_point, m.to_point) in ${WIDTHS}) as width_nm,
-      max(m.value_nm) filter (where (m.from_point, m.to_point) in ${HEIGHTS}) as height_nm
+      coalesce(max(m.value_nm) filter (where m.kind = 'distance' and (m.from_point, m.to_point) in ${WIDTHS}), (max(m.value_nm) filter (where m.kind = 'circumference') / pi())::bigint) as width_nm,
+      coalesce(max(m.value_nm) filter (where m.kind = 'distance' and (m.from_point, m.to_point) in ${HEIGHTS}), max(m.value_nm) filter (where m.kind = 'height over')) as height_nm
     from measure m where not m.removed group by m.surface_id
   ), filmed as (select distinct surface_id from application where not removed),
   laid as (

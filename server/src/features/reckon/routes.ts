@@ -1,17 +1,38 @@
-import { blankRequestSchema, layoutRequestSchema, measureRequestSchema } from '@yellow-pane/contracts';
-import { blankFor, layOutInLevels } from '@yellow-pane/core/cutting';
-import { checkFlatPane } from '@yellow-pane/core/measure';
+import { blankRequestSchema, curvedPatchRequestSchema, cutRequestSchema, layoutRequestSchema, measureRequestSchema } from '@yellow-pane/contracts';
+import { blankFor, layOutByHandSteps, layOutInLevels } from '@yellow-pane/core/cutting';
+import { checkSurface, reckonNetwork } from '@yellow-pane/core/measure';
 import { Router } from 'express';
 import { parseBody } from '../../http/refusal';
 
 /** Core's questions over the wire, without a job: the same functions the pages use. */
 export function reckonRoutes(): Router {
   const routes = Router();
-  routes.post('/api/reckon/measure', (request, response) => {
-    const { measures } = parseBody(measureRequestSchema, request.body);
-    response.json(checkFlatPane(measures.map(({ sd_mm, ...measure }) => (sd_mm === undefined ? measure : { ...measure, sd_mm }))));
+  routes.post('/api/reckon/measure', (request, response) => { response.json(reckonNetwork(parseBody(measureRequestSchema, request.body))); });
+  routes.post('/api/reckon/curved-patch', (request, response) => {
+    const { readings } = parseBody(curvedPatchRequestSchema, request.body);
+    response.json(checkSurface({ shape: 'curved glass', readings }));
   });
   routes.post('/api/reckon/blank', (request, response) => { response.json(blankFor(parseBody(blankRequestSchema, request.body))); });
   routes.post('/api/reckon/layout', (request, response) => { response.json(layOutInLevels(parseBody(layoutRequestSchema, request.body))); });
+  routes.post('/api/reckon/cut', async (request, response) => {
+    const { stages, seed, mostRounds, milliseconds, ...layout } = parseBody(cutRequestSchema, request.body);
+    response.json(await searchedFor(layOutByHandSteps(layout, { stages, seed, mostRounds }), milliseconds));
+  });
   return routes;
+}
+
+const TURN_MS = 15;
+
+/** Runs a search round by round and lets other requests in between. @returns the best when the time is up or the search ends */
+async function searchedFor<Plan>(steps: Generator<Plan, Plan>, milliseconds: number): Promise<Plan> {
+  const start = performance.now();
+  for (let turn = start; ; ) {
+    const step = steps.next();
+    const now = performance.now();
+    if (step.done === true || now - start >= milliseconds) return step.value;
+    if (now - turn > TURN_MS) {
+      await new Promise((done) => { setImmediate(done); });
+      turn = performance.now();
+    }
+  }
 }

@@ -25,6 +25,21 @@ export const Catalogue = signalStore(
     async loadExamples(): Promise<void> {
       await api.loadExampleFilms(device.who()).then((films) => { patchState(store, { films, status: 'here' }); }, () => { patchState(store, { status: 'gone' }); });
     },
+    /** Adds films of a file one after the other. @returns how many are in, and what the server objected to */
+    async addAll(films: readonly Film[]): Promise<{ readonly added: number; readonly objection: string | undefined }> {
+      const rows: FilmRow[] = [];
+      let objection: string | undefined;
+      for (const film of films) {
+        try {
+          rows.push(await api.saveFilm(newId(), device.who(), film));
+        } catch (error) {
+          objection = error instanceof ServerRefusal ? error.problem.detail : 'The server does not answer. What is in stays in; bring the file in again when it is back.';
+          break;
+        }
+      }
+      patchState(store, { films: [...store.films(), ...rows] });
+      return { added: rows.length, objection };
+    },
     /** @returns what the server objects to, or undefined when the film is in */
     async add(film: Film): Promise<string | undefined> {
       try {

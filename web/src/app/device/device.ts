@@ -11,10 +11,14 @@ interface DeviceState {
   readonly who: string;
   readonly units: DisplayUnits;
   readonly theme: Theme;
+  /** The number pad under the drawing, for this hand; or none. */
+  readonly pad: 'none' | 'left' | 'right';
+  /** Surfaces closer than this are offered as repeats of each other. */
+  readonly alike_mm: number;
 }
 
 const KEY = 'device';
-const START: DeviceState = { who: '', units: 'metric', theme: 'as the device' };
+const START: DeviceState = { who: '', units: 'metric', theme: 'as the device', pad: 'none', alike_mm: 3 };
 
 /** What this device remembers of its person. Never leaves it, except the name on records. */
 export const Device = signalStore(
@@ -24,6 +28,8 @@ export const Device = signalStore(
   withMethods((store) => ({
     nameIt: (who: string): void => { patchState(store, { who: who.trim().slice(0, 80) }); },
     showIn: (units: DisplayUnits): void => { patchState(store, { units }); },
+    usePad: (pad: DeviceState['pad']): void => { patchState(store, { pad }); },
+    callAlike: (alike_mm: number): void => { patchState(store, { alike_mm }); },
     wear: (theme: Theme): void => { patchState(store, { theme }); },
   })),
   withHooks({
@@ -32,7 +38,7 @@ export const Device = signalStore(
       const paint = (): void => { document.documentElement.dataset['theme'] = store.theme() === 'as the device' ? (dark?.matches === true ? 'cellar' : 'noon') : store.theme(); };
       dark?.addEventListener('change', paint);
       effect(() => {
-        writeKept(KEY, { who: store.who(), units: store.units(), theme: store.theme() });
+        writeKept(KEY, { who: store.who(), units: store.units(), theme: store.theme(), pad: store.pad(), alike_mm: store.alike_mm() });
         paint();
       });
     },
@@ -42,10 +48,12 @@ export const Device = signalStore(
 function readDevice(): DeviceState {
   const kept = readKept(KEY);
   if (typeof kept !== 'object' || kept === null) return START;
-  const { who, units, theme } = kept as Partial<Record<keyof DeviceState, unknown>>;
+  const { who, units, theme, pad, alike_mm } = kept as Partial<Record<keyof DeviceState, unknown>>;
   return {
     who: typeof who === 'string' ? who.slice(0, 80) : START.who,
     units: units === 'imperial' ? 'imperial' : 'metric',
     theme: theme === 'noon' || theme === 'cellar' ? theme : START.theme,
+    pad: pad === 'left' || pad === 'right' ? pad : START.pad,
+    alike_mm: typeof alike_mm === 'number' && alike_mm > 0 && alike_mm <= 100 ? alike_mm : START.alike_mm,
   };
 }

@@ -1,17 +1,29 @@
-import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, type ElementRef, inject, signal, viewChild } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { FilmRow } from '@yellow-pane/contracts';
+import { COATING_SOURCE, GLASS_SOURCE, glassRows } from '@yellow-pane/core/glazing';
 import type { Film } from '@yellow-pane/core/job';
-import { formatLengthWithUnit, parseLength } from '@yellow-pane/core/quantity';
+import { formatLengthWithUnit } from '@yellow-pane/core/quantity';
+import { type EdgeHold, FACTOR_SOURCE, type ShadePattern, stressFactor } from '@yellow-pane/core/thermal-stress';
 import { Catalogue } from '../catalogue/catalogue';
 import { Device } from '../device/device';
+import { saveFile } from '../device/save-file';
 import { GeneralCommands } from '../shell/general-commands';
 import { FilmSwatch } from '../stops/film/film-swatch';
+import { FilmFilesPool } from '../workers/film-files-pool';
+import { SHARES, readFilmForm } from './read-film-form';
 
-const FAMILIES: readonly Film['family'][] = ['solar', 'frosted', 'security', 'decor', 'textured wall', 'wrap', 'exterior protection'];
+const FAMILIES: readonly Film['family'][] = ['solar', 'low emissivity', 'vehicle tint', 'frosted', 'security', 'decor', 'textured wall', 'wrap', 'exterior protection'];
 const DIRECTIONS: readonly Film['direction'][] = ['none', 'along the roll', 'one way'];
+const FACES: readonly Film['face'][] = ['room side', 'outside', 'either'];
+const LAYINGS: readonly Film['laying'][] = ['wet', 'dry', 'dry with heat'];
+const HOLDS: readonly EdgeHold[] = ['insulating', 'metal', 'solid'];
+const PATTERNS: readonly ShadePattern[] = ['full sun', 'one side 1/4', 'one side 1/2', 'one side 3/4', 'corner', 'both sides', 'diagonal', 'narrow strip'];
+const OF_THE_ROW = ['id', 'version', 'changedBy', 'changedAt'];
+const MOST_BYTES = 5_000_000;
+const MOST_FAULTS = 8;
 
-/** The film catalogue: what there is, and adding one's own from its data sheet. */
+/** The film catalogue: what there is, adding one's own from a data sheet or a measured spectrum, lists in and out. */
 @Component({
   selector: 'yp-films',
   imports: [RouterLink, FilmSwatch],
@@ -21,10 +33,23 @@ const DIRECTIONS: readonly Film['direction'][] = ['none', 'along the roll', 'one
 export class Films {
   protected readonly catalogue = inject(Catalogue);
   readonly #units = inject(Device).units;
+  readonly #files = inject(FilmFilesPool);
+  protected readonly form = viewChild<ElementRef<HTMLFormElement>>('form');
   protected readonly families = FAMILIES;
   protected readonly directions = DIRECTIONS;
+  protected readonly faces = FACES;
+  protected readonly layings = LAYINGS;
+  protected readonly shares = SHARES;
+  protected readonly glass = glassRows();
+  protected readonly glassSource = GLASS_SOURCE.text;
+  protected readonly coatingSource = COATING_SOURCE.text;
+  protected readonly holds = HOLDS;
+  protected readonly factors = PATTERNS.map((pattern) => ({ pattern, values: HOLDS.map((hold) => stressFactor(pattern, hold)) }));
+  protected readonly factorSource = FACTOR_SOURCE.text;
   protected readonly fault = signal<string | undefined>(undefined);
   protected readonly added = signal<string | undefined>(undefined);
+  protected readonly broughtIn = signal<readonly string[]>([]);
+  protected readonly spectrumSays = signal<string | undefined>(undefined);
 
   constructor() {
     void this.catalogue.load();
@@ -42,7 +67,7 @@ export class Films {
   protected async add(event: Event): Promise<void> {
     event.preventDefault();
     const form = event.target as HTMLFormElement;
-    const read = readForm(new FormData(form));
+    const read = readFilmForm(new FormData(form));
     this.added.set(undefined);
     this.fault.set(typeof read === 'string' ? read : undefined);
     if (typeof read === 'string') return;
@@ -52,36 +77,43 @@ export class Films {
     this.added.set(read.name);
     form.reset();
   }
-}
 
-/** The form as a film, or the sentence that says which field is wrong. */
-function readForm(data: FormData): Film | string {
-  const text = (name: string): string => {
-    const value = data.get(name);
-    return typeof value === 'string' ? value.trim() : '';
-  };
-  const percent = (name: string, word: string): number | null | string => {
-    if (text(name) === '') return null;
-    const value = Number(text(name).replace(',', '.').replace('%', ''));
-    return Number.isFinite(value) && value >= 0 && value <= 100 ? value / 100 : `${word}: expected 0 to 100 %, got “${text(name)}”.`;
-  };
-  if (text('name') === '') return 'Name: expected the name on the data sheet, got nothing.';
-  const thickness_um = Number(text('thickness').replace(',', '.'));
-  if (!(thickness_um > 0 && thickness_um <= 10_000)) return `Thickness: expected more than 0 to 10000 µm, got “${text('thickness')}”.`;
-  const widths_nm: number[] = [];
-  for (const part of text('widths').split(/[;\n]|,\s/).map((one) => one.trim()).filter((one) => one !== '')) {
-    const parsed = parseLength(part, 'mm');
-    if (parsed.kind === 'unreadable' || parsed.value_nm > 5e9) return `Roll widths: expected widths up to 5 m with semicolons between, such as 1220; 1524 or 60 in; 72 in, got “${part}”.`;
-    widths_nm.push(parsed.value_nm);
+  protected async take(kind: 'csv' | 'json'): Promise<void> {
+    const films = this.catalogue.films().map((row) => Object.fromEntries(Object.entries(row).filter(([key]) => !OF_THE_ROW.includes(key))) as unknown as Film);
+    saveFile(`films.${kind}`, kind === 'csv' ? 'text/csv' : 'application/json', await this.#files.write(films, kind));
   }
-  if (widths_nm.length === 0) return 'Roll widths: expected at least one width, got nothing.';
-  const shares = [percent('light', 'Light kept'), percent('solar', 'Sun kept'), percent('uv', 'Ultraviolet kept')] as const;
-  const wrong = shares.find((share) => typeof share === 'string');
-  if (typeof wrong === 'string') return wrong;
-  const [visibleTransmitted, solarTransmitted, uvTransmitted] = shares as readonly [number | null, number | null, number | null];
-  return {
-    name: text('name'), family: text('family') as Film['family'], use: text('use'), thickness_um, direction: text('direction') as Film['direction'], referenceGlass: text('reference'),
-    uvTransmitted, visibleTransmitted, visibleReflectedRoom: null, visibleReflectedOutside: null, solarTransmitted, solarReflected: null, emissivity: null, workMin_C: null, workMax_C: null,
-    handling: text('handling'), invented: false, widths_nm,
-  };
+
+  /** Brings a list in: what can be read is added, what cannot is named by its line. Films already here by name are left alone. */
+  protected async bring(files: FileList | null): Promise<void> {
+    const text = await this.#textOf(files);
+    if (text === undefined) return;
+    const { films, faults } = await this.#files.read(text);
+    const here = new Set(this.catalogue.films().map(({ name }) => name));
+    const fresh = films.filter(({ name }) => !here.has(name));
+    const { added, objection } = await this.catalogue.addAll(fresh);
+    this.broughtIn.set([
+      `${added} ${added === 1 ? 'film' : 'films'} brought in${films.length > fresh.length ? `, ${films.length - fresh.length} were here already by name` : ''}.`,
+      ...(objection === undefined ? [] : [objection]), ...faults.slice(0, MOST_FAULTS).map(({ at, says }) => `${at}, ${says}`), ...(faults.length > MOST_FAULTS ? [`and ${faults.length - MOST_FAULTS} more`] : []),
+    ]);
+  }
+
+  /** A measured spectrum fills the figures of the form. */
+  protected async spectrum(files: FileList | null): Promise<void> {
+    const text = await this.#textOf(files);
+    const form = this.form()?.nativeElement;
+    if (text === undefined || form === undefined) return;
+    const read = await this.#files.spectrum(text);
+    if ('refused' in read) { this.spectrumSays.set(read.refused); return; }
+    const { visible, solar, uv } = read;
+    const figures: Readonly<Record<string, number>> = { light: visible.transmitted, 'light-out': visible.reflectedFront, 'light-in': visible.reflectedBack, solar: solar.transmitted, 'solar-out': solar.reflectedFront, 'solar-in': solar.reflectedBack, uv: uv.transmitted };
+    for (const [name, share] of Object.entries(figures)) (form.elements.namedItem(name) as HTMLInputElement).value = (share * 100).toFixed(1);
+    this.spectrumSays.set(`Read ${read.lines} lines: light ${this.percent(visible.transmitted)}, sun ${this.percent(solar.transmitted)}, ultraviolet ${this.percent(uv.transmitted)}. Weighted by daylight and the eye, and by the sun's energy.`);
+  }
+
+  async #textOf(files: FileList | null): Promise<string | undefined> {
+    const file = files?.[0];
+    if (file === undefined) return undefined;
+    if (file.size > MOST_BYTES) { this.broughtIn.set([`${file.name}: expected at most 5 MB, got ${(file.size / 1e6).toFixed(1)} MB.`]); return undefined; }
+    return file.text();
+  }
 }

@@ -1,4 +1,4 @@
-import type { AcceptedChange, Change, FilmRow, JobState, JobSummary, Problem, RateRow } from '@yellow-pane/contracts';
+import type { AcceptedChange, Change, FilmRow, JobState, JobSummary, LaserCommand, LaserState, Problem, RateRow } from '@yellow-pane/contracts';
 import type { Film } from '@yellow-pane/core/job';
 
 /** The server said no, in its own words. */
@@ -21,11 +21,22 @@ async function ask<Answer>(path: string, init: RequestInit = {}): Promise<Answer
 
 const json = (method: string, body: unknown, headers: Record<string, string> = {}): RequestInit => ({ method, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json', ...headers } });
 
+/** Beyond these a change goes the way of lists brought in. */
+const MOST_OPS = 2000;
+const LARGE_BODY = 900_000;
+
 /** The server's addresses, typed. */
 export const api = {
   jobs: () => ask<readonly JobSummary[]>('/api/jobs'),
   job: (jobId: string) => ask<JobState>(`/api/jobs/${jobId}`),
-  send: (jobId: string, change: Change) => ask<AcceptedChange>(`/api/jobs/${jobId}/changes`, json('POST', change)),
+  send: (jobId: string, change: Change) => {
+    const request = json('POST', change);
+    const isLarge = change.ops.length > MOST_OPS || (request.body as string).length > LARGE_BODY;
+    return ask<AcceptedChange>(`/api/jobs/${jobId}/${isLarge ? 'imports' : 'changes'}`, request);
+  },
+  laser: (command: LaserCommand) => ask<LaserState>('/api/bench/laser', json('POST', command)),
+  laserState: () => ask<LaserState>('/api/bench/laser'),
+  sendPhoto: (jobId: string, id: string, picture: Blob) => ask<{ readonly width_px: number; readonly height_px: number; readonly bytes: number }>(`/api/jobs/${jobId}/photos/${id}`, { method: 'PUT', body: picture, headers: { 'Content-Type': 'application/octet-stream' } }),
   duplicate: (jobId: string, copy: { readonly id: string; readonly changeId: string; readonly session: string; readonly who: string; readonly name: string }) => ask<AcceptedChange>(`/api/jobs/${jobId}/duplicate`, json('POST', copy)),
   films: () => ask<readonly FilmRow[]>('/api/films'),
   saveFilm: (id: string, who: string, film: Film) => ask<FilmRow>(`/api/films/${id}`, json('PUT', { who, film })),

@@ -26,8 +26,8 @@ export class CutReading {
     const check = this.#reading.checkOf(surfaceId);
     if (check.state === 'unfinished') return { kind: 'none', reason: `${check.needs.join(' and ')} is missing` };
     if (check.state === 'impossible') return { kind: 'none', reason: 'its measures cannot be true together' };
-    const { aroundWidth_mm, aroundHeight_mm } = check.sizes;
-    return { kind: 'blank', blank: blankFor({ aroundWidth_mm: aroundWidth_mm.value, aroundHeight_mm: aroundHeight_mm.value, method, direction: film.direction }) };
+    const { aroundWidth_mm, aroundHeight_mm, girthWidth_mm, girthHeight_mm } = check.sizes;
+    return { kind: 'blank', blank: blankFor({ aroundWidth_mm: Math.max(aroundWidth_mm.value, girthWidth_mm?.value ?? 0), aroundHeight_mm: Math.max(aroundHeight_mm.value, girthHeight_mm?.value ?? 0), method, direction: film.direction }) };
   }
 
   /** Whether the piece on the plan was made from other measures or choices than today's. */

@@ -1,7 +1,7 @@
 import { Injectable, computed, inject } from '@angular/core';
 import type { JobTable, RowOf } from '@yellow-pane/core/job';
-import { type PaneCheck, checkFlatPane } from '@yellow-pane/core/measure';
-import { mmFromNm } from '@yellow-pane/core/quantity';
+import { type SurfaceCheck, checkSurface, surfaceInputOf } from '@yellow-pane/core/measure';
+import { CoreError } from '@yellow-pane/core/quantity';
 import { JobDesk } from './job-desk';
 
 const NONE: readonly never[] = [];
@@ -10,7 +10,7 @@ const NONE: readonly never[] = [];
 @Injectable({ providedIn: 'root' })
 export class JobReading {
   readonly #view = inject(JobDesk).view;
-  readonly #checks = new Map<string, { readonly measures: readonly RowOf<'measure'>[]; readonly check: PaneCheck }>();
+  readonly #checks = new Map<string, { readonly of: readonly unknown[]; readonly check: SurfaceCheck }>();
 
   readonly job = computed(() => this.#rows('job')[0]);
   readonly places = computed(() => this.#rows('place').sort(byPosition));
@@ -20,6 +20,12 @@ export class JobReading {
   readonly surfaces = computed(() => this.#rows('surface').sort(byPosition));
   readonly surfaceById = computed(() => new Map(this.surfaces().map((surface) => [surface.id, surface])));
   readonly #measures = computed(() => grouped(this.#rows('measure'), ({ surfaceId }) => surfaceId));
+  readonly #parts = computed(() => grouped(this.#rows('part').sort(byPosition), ({ surfaceId }) => surfaceId));
+  readonly #photos = computed(() => grouped(this.#rows('photo').sort(byPosition), ({ surfaceId }) => surfaceId));
+  readonly #siteFacts = computed(() => new Map(this.#rows('siteFacts').map((row) => [row.surfaceId, row])));
+  readonly #wallFacts = computed(() => new Map(this.#rows('wallFacts').map((row) => [row.surfaceId, row])));
+  readonly #briefs = computed(() => new Map(this.#rows('filmBrief').map((row) => [row.placeId, row])));
+  readonly #repeats = computed(() => grouped(this.surfaces().filter(({ sameAsId }) => sameAsId !== null), ({ sameAsId }) => sameAsId ?? ''));
   readonly #applications = computed(() => grouped(this.#rows('application').sort(byPosition), ({ surfaceId }) => surfaceId));
   readonly applications = computed(() => this.#rows('application').sort(byPosition));
   readonly plans = computed(() => this.#rows('cutPlan'));
@@ -30,6 +36,41 @@ export class JobReading {
 
   measuresOf(surfaceId: string): readonly RowOf<'measure'>[] {
     return this.#measures().get(surfaceId) ?? NONE;
+  }
+
+  partsOf(surfaceId: string): readonly RowOf<'part'>[] {
+    return this.#parts().get(surfaceId) ?? NONE;
+  }
+
+  photosOf(surfaceId: string): readonly RowOf<'photo'>[] {
+    return this.#photos().get(surfaceId) ?? NONE;
+  }
+
+  siteFactsOf(surfaceId: string): RowOf<'siteFacts'> | undefined {
+    return this.#siteFacts().get(surfaceId);
+  }
+
+  wallFactsOf(surfaceId: string): RowOf<'wallFacts'> | undefined {
+    return this.#wallFacts().get(surfaceId);
+  }
+
+  /** What the customer asks for where the surface is: of its place, or of the nearest place round it that has a brief. */
+  briefFor({ placeId }: Pick<RowOf<'surface'>, 'placeId'>): RowOf<'filmBrief'> | undefined {
+    const seen = new Set<string>();
+    for (let id: string | null = placeId; id !== null && !seen.has(id); id = this.placeById().get(id)?.parentId ?? null) {
+      seen.add(id);
+      const brief = this.#briefs().get(id);
+      if (brief !== undefined) return brief;
+    }
+    return undefined;
+  }
+
+  /** The surface this one is the same as, itself among the repeats; alone when it repeats nothing. */
+  repeatsOf(surfaceId: string): readonly RowOf<'surface'>[] {
+    const surface = this.surfaceById().get(surfaceId);
+    if (surface === undefined) return NONE;
+    const lead = this.surfaceById().get(surface.sameAsId ?? '') ?? surface;
+    return [lead, ...(this.#repeats().get(lead.id) ?? NONE)];
   }
 
   applicationsOf(surfaceId: string): readonly RowOf<'application'>[] {
@@ -44,13 +85,18 @@ export class JobReading {
     return this.#work().get(applicationId) ?? NONE;
   }
 
-  /** What the kept measures of a surface say; reckoned once for the same measures. */
-  checkOf(surfaceId: string): PaneCheck {
+  /** What the kept measures of a surface say; reckoned once for the same rows. */
+  checkOf(surfaceId: string): SurfaceCheck {
+    const surface = this.surfaceById().get(surfaceId);
     const measures = this.measuresOf(surfaceId);
+    if (surface === undefined) return { state: 'unfinished', needs: ['the surface'] };
+    const parts = this.partsOf(surfaceId);
+    const wall = this.wallFactsOf(surfaceId);
+    const of = [surface.shape, surface.corners, wall, ...parts, ...measures];
     const known = this.#checks.get(surfaceId);
-    if (known !== undefined && known.measures.length === measures.length && measures.every((measure, index) => measure === known.measures[index])) return known.check;
-    const check = checkFlatPane(measures.map(paneMeasure));
-    this.#checks.set(surfaceId, { measures, check });
+    if (known !== undefined && known.of.length === of.length && of.every((row, index) => row === known.of[index])) return known.check;
+    const check = checked(() => checkSurface(surfaceInputOf(surface, measures, parts, wall)));
+    this.#checks.set(surfaceId, { of, check });
     return check;
   }
 
@@ -60,9 +106,14 @@ export class JobReading {
   }
 }
 
-/** A kept measure as core reckons with it. */
-export function paneMeasure({ id, fromPoint, toPoint, value_nm, instrument, sd_nm }: Pick<RowOf<'measure'>, 'id' | 'fromPoint' | 'toPoint' | 'value_nm' | 'instrument' | 'sd_nm'>): Parameters<typeof checkFlatPane>[0][number] {
-  return { id, from: fromPoint, to: toPoint, value_mm: mmFromNm(value_nm), instrument, ...(sd_nm === null ? {} : { sd_mm: mmFromNm(sd_nm) }) };
+/** A reading core refuses is an answer too: it came from somewhere and must be seen, not hide the screen. */
+export function checked(check: () => SurfaceCheck): SurfaceCheck {
+  try {
+    return check();
+  } catch (error) {
+    if (error instanceof CoreError) return { state: 'impossible', says: `One measure cannot be: ${error.data.got}; expected ${error.data.expected}.`, suspects: [] };
+    throw error;
+  }
 }
 
 function byPosition(a: { readonly position: number; readonly id: string }, b: { readonly position: number; readonly id: string }): number {

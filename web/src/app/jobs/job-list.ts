@@ -1,6 +1,7 @@
 import { inject } from '@angular/core';
 import { patchState, signalStore, withMethods, withState } from '@ngrx/signals';
 import type { Change, JobSummary, Op } from '@yellow-pane/contracts';
+import { NEW_PLACE } from '@yellow-pane/core/job';
 import { Device } from '../device/device';
 import { SESSION, newId } from '../device/session';
 import { ServerRefusal, api } from '../job/api';
@@ -49,7 +50,7 @@ export const JobList = signalStore(
         const id = newId();
         const ops: Op[] = [
           { op: 'put', table: 'job', id, fields: { name, entryUnit: device.units() === 'imperial' ? 'in' : 'mm', archived: false } },
-          { op: 'put', table: 'place', id: newId(), fields: { parentId: null, kind: 'building', name: 'Building', bearing_deg: null, movable: false, position: 1 } },
+          { op: 'put', table: 'place', id: newId(), fields: { ...NEW_PLACE, name: 'Building', position: 1 } },
         ];
         return (await send(id, ops)) ? id : undefined;
       },

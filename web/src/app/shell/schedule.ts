@@ -1,9 +1,10 @@
-import { ChangeDetectionStrategy, Component, type ElementRef, computed, effect, inject, untracked, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, type ElementRef, afterNextRender, computed, effect, inject, untracked, viewChild } from '@angular/core';
 import { CdkVirtualScrollViewport, ScrollingModule } from '@angular/cdk/scrolling';
 import type { Outline } from '@yellow-pane/core/measure';
-import { outlineBounds, slotBetween } from '@yellow-pane/core/measure';
+import { outlineBounds, outlineOfCheck } from '@yellow-pane/core/measure';
 import { formatLength, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../device/device';
+import { JobDesk } from '../job/job-desk';
 import { JobReading } from '../job/job-reading';
 import { MiniOutline } from '../ui/mini-outline';
 import { StateMark } from '../ui/state-mark';
@@ -14,6 +15,8 @@ import { SurfaceStates } from './surface-state';
 const DRAWN_PX = 31;
 
 /** Every surface of the job as a small outline, to one common scale. How one moves in the whole program. */
+const DIAGONALS = new Set(['tlbr', 'brtl', 'bltr', 'trbl']);
+
 @Component({
   selector: 'yp-schedule',
   imports: [ScrollingModule, MiniOutline, StateMark],
@@ -22,7 +25,7 @@ const DRAWN_PX = 31;
     <div class="p-3 border-b border-line">
       <input #filter class="field" type="search" placeholder="Find a surface…" aria-label="Find a surface" aria-keyshortcuts="/" [value]="marks.filter()" (input)="marks.filterBy($any($event.target).value)" (keydown.arrowdown)="focusList($event)" />
       @if (marks.marked().length > 0) {
-        <p class="mt-2 flex items-center justify-between text-sm"><span>{{ marks.marked().length }} marked</span><button type="button" class="act act-small" (click)="marks.clear()">Unmark all</button></p>
+        <p class="mt-2 flex items-center justify-between text-sm"><span>{{ marks.marked().length }} marked</span><span>@if (marks.marked().length > 1) { <button type="button" class="act act-small" (click)="linkMarked()">Same as each other</button> } <button type="button" class="act act-small" (click)="marks.clear()">Unmark all</button></span></p>
       }
     </div>
     <cdk-virtual-scroll-viewport itemSize="54" class="flex-1 min-h-0" role="listbox" tabindex="0" aria-label="Surfaces" aria-multiselectable="true" [attr.aria-activedescendant]="activeId()" (keydown)="walk($event)">
@@ -48,6 +51,7 @@ export class Schedule {
   protected readonly marks = inject(ScheduleMarks);
   protected readonly states = inject(SurfaceStates);
   readonly #units = inject(Device).units;
+  readonly #desk = inject(JobDesk);
   private readonly viewport = viewChild.required(CdkVirtualScrollViewport);
   private readonly filterBox = viewChild.required<ElementRef<HTMLInputElement>>('filter');
 
@@ -64,18 +68,21 @@ export class Schedule {
   protected readonly scale = computed(() => {
     let largest_mm = 1;
     for (const { id } of this.reading.surfaces()) {
-      for (const { fromPoint, toPoint, value_nm } of this.reading.measuresOf(id)) {
-        if (slotBetween(fromPoint, toPoint)?.group !== 'diagonal') largest_mm = Math.max(largest_mm, mmFromNm(value_nm));
+      for (const { kind, fromPoint, toPoint, value_nm } of this.reading.measuresOf(id)) {
+        if (kind === 'distance' && !DIAGONALS.has(`${fromPoint}${toPoint}`)) largest_mm = Math.max(largest_mm, mmFromNm(value_nm));
       }
     }
     return DRAWN_PX / largest_mm;
   });
 
   constructor() {
+    const show = (): void => { this.#show(this.found().findIndex(({ id }) => id === this.selection.surface()?.id)); };
     effect(() => {
-      const at = this.found().findIndex(({ id }) => id === this.selection.surface()?.id);
-      untracked(() => { this.#show(at); });
+      this.found();
+      this.selection.surface();
+      untracked(show);
     });
+    afterNextRender(() => { requestAnimationFrame(show); });
   }
 
   focusFilter(): void {
@@ -92,8 +99,7 @@ export class Schedule {
   }
 
   protected outlineOf(surfaceId: string): Outline | undefined {
-    const check = this.reading.checkOf(surfaceId);
-    return 'outline' in check ? check.outline : undefined;
+    return outlineOfCheck(this.reading.checkOf(surfaceId));
   }
 
   protected surveyDisagrees(surfaceId: string): boolean {
@@ -105,6 +111,14 @@ export class Schedule {
     if (outline === undefined) return ['–'];
     const { width, height } = outlineBounds(outline);
     return [formatLength(nmFromMm(Math.round(width)), this.#units()), formatLength(nmFromMm(Math.round(height)), this.#units())];
+  }
+
+  /** Links what is marked by hand: all are repeats of the first. */
+  protected linkMarked(): void {
+    const [lead, ...rest] = this.marks.marked();
+    if (lead === undefined) return;
+    this.#desk.do(`${rest.length} surfaces the same as ${this.reading.surfaceById().get(lead)?.tag ?? ''}`, rest.map((id) => this.#desk.set('surface', id, { sameAsId: lead })));
+    this.marks.clear();
   }
 
   protected choose(surfaceId: string, event: MouseEvent): void {

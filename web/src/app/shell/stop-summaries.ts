@@ -1,9 +1,12 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { formatLength, mmFromNm } from '@yellow-pane/core/quantity';
-import { slotBetween } from '@yellow-pane/core/measure';
+import type { RowOf } from '@yellow-pane/core/job';
 import { Device } from '../device/device';
 import { JobReading } from '../job/job-reading';
 import type { Stop } from './selection';
+
+const WIDTHS = new Set(['tltr', 'trtl', 'mlmr', 'mrml', 'blbr', 'brbl']);
+const HEIGHTS = new Set(['tlbl', 'bltl', 'mtmb', 'mbmt', 'trbr', 'brtr']);
 
 /** What is still missing at each stop, in a few words. Counts only: cheap for thousands of surfaces. */
 @Injectable({ providedIn: 'root' })
@@ -13,7 +16,7 @@ export class StopSummaries {
 
   readonly of = computed<Readonly<Record<Stop, string>>>(() => {
     const surfaces = this.#reading.surfaces();
-    const unmeasured = surfaces.filter(({ id }) => !this.#hasSize(id)).length;
+    const unmeasured = surfaces.filter((surface) => !this.#hasSize(surface)).length;
     const unfilmed = surfaces.filter(({ id }) => this.#reading.applicationsOf(id).length === 0).length;
     const plans = this.#reading.plans();
     const length_nm = plans.reduce((sum, { lengthUsed_nm }) => sum + lengthUsed_nm, 0);
@@ -31,13 +34,16 @@ export class StopSummaries {
     };
   });
 
-  #hasSize(surfaceId: string): boolean {
+  /** Width and height there, for four-sided ones by looking only; what other shapes need, their check knows. */
+  #hasSize({ id, shape }: RowOf<'surface'>): boolean {
+    const measures = this.#reading.measuresOf(id);
+    if (measures.length === 0) return false;
+    if (shape !== 'four sides' && shape !== 'panel' && shape !== 'wall') return 'figure' in this.#reading.checkOf(id);
     let hasWidth = false;
     let hasHeight = false;
-    for (const { fromPoint, toPoint } of this.#reading.measuresOf(surfaceId)) {
-      const group = slotBetween(fromPoint, toPoint)?.group;
-      hasWidth ||= group === 'width';
-      hasHeight ||= group === 'height';
+    for (const { fromPoint, toPoint } of measures) {
+      hasWidth ||= WIDTHS.has(`${fromPoint}${toPoint}`);
+      hasHeight ||= HEIGHTS.has(`${fromPoint}${toPoint}`);
     }
     return hasWidth && hasHeight;
   }

@@ -1,13 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { Verdict } from '@yellow-pane/core/quantity';
-
-const TONES: Readonly<Record<Verdict, string>> = { go: 'text-go', 'go with care': 'text-care', stop: 'text-stop', unknown: 'text-faint' };
-const SHAPES: Readonly<Record<Verdict, string>> = {
-  go: 'M3 13l6 6L21 6',
-  'go with care': 'M12 3l10 18H2zM12 10v5M12 17.5v1',
-  stop: 'M8 2h8l6 6v8l-6 6H8l-6-6V8zM7 12h10',
-  unknown: 'M4 4h16v16H4zM9 9.5a3 3 0 116 0c0 2-3 2-3 4M12 17v.5',
-};
+import { VERDICT_SHAPES, VERDICT_TONES } from './verdict-shapes';
 
 /** The verdict first: word and shape, then the sentence, then colour. */
 @Component({
@@ -26,6 +19,6 @@ const SHAPES: Readonly<Record<Verdict, string>> = {
 export class VerdictBox {
   readonly verdict = input.required<Verdict>();
   readonly heading = input.required<string>();
-  protected readonly tone = computed(() => TONES[this.verdict()]);
-  protected readonly shape = computed(() => SHAPES[this.verdict()]);
+  protected readonly tone = computed(() => VERDICT_TONES[this.verdict()]);
+  protected readonly shape = computed(() => VERDICT_SHAPES[this.verdict()]);
 }

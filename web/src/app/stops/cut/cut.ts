@@ -18,6 +18,9 @@ import { LayoutPool } from '../../workers/layout-pool';
 import { RollSheet } from './roll-sheet';
 
 const OPS_PER_CHANGE = 1500;
+/** How long better layouts are looked for: longer where there is more to win. */
+const SEARCH_MS = { few: 1500, many: 4000 } as const;
+const MANY_PIECES = 60;
 
 /** Blanks from surfaces, blanks on a roll, the list for the table. */
 @Component({
@@ -39,6 +42,8 @@ export class Cut {
   protected readonly methods = ALLOWANCES.map(({ method, word, reason }) => ({ value: method, word, reason }));
   protected readonly progress = signal<number | undefined>(undefined);
   protected readonly fault = signal<string | undefined>(undefined);
+  /** The best layout found so far, while the search goes on. */
+  protected readonly soFar = signal<LayoutPlan | undefined>(undefined);
   #stop: AbortController | undefined;
 
   /** The films of the job, each with its surfaces. */
@@ -64,6 +69,13 @@ export class Cut {
     const placed = this.pieces().map((piece) => ({ id: piece.id, x_mm: mmFromNm(piece.x_nm), y_mm: mmFromNm(piece.y_nm), across_mm: mmFromNm(piece.across_nm), along_mm: mmFromNm(piece.along_nm), turned: piece.turned, level: piece.level }));
     return layoutSums({ rollWidth_mm, pieces: placed.map(({ id, across_mm, along_mm }) => ({ id, across_mm, along_mm, mayTurn90: this.film()?.direction === 'none' })) }, placed);
   });
+  /** The layout drawn: the best so far while one is looked for, else the one that is kept. */
+  protected readonly drawn = computed(() => {
+    const [found, plan, rollWidth_nm] = [this.soFar(), this.plan(), this.rollWidth_nm()];
+    if (found === undefined || rollWidth_nm === undefined) return plan === undefined ? undefined : { rollWidth_nm: plan.rollWidth_nm, length_nm: plan.lengthUsed_nm, pieces: this.pieces() };
+    const tags = new Map(this.#blanks().map(({ application, tag }) => [application.id, tag]));
+    return { rollWidth_nm, length_nm: nmFromMm(found.length_mm.value), pieces: found.placed.map((piece, position) => ({ id: piece.id, tag: tags.get(piece.id) ?? '?', position, x_nm: nmFromMm(piece.x_mm), y_nm: nmFromMm(piece.y_mm), across_nm: nmFromMm(piece.across_mm), along_nm: nmFromMm(piece.along_mm), turned: piece.turned })) };
+  });
   protected readonly blankHere = computed(() => {
     const application = this.#applicationHere();
     return application === undefined ? undefined : { application, today: this.#cut.blankOf(application) };
@@ -71,10 +83,12 @@ export class Cut {
   protected readonly finding = computed(() => {
     if (this.fault() !== undefined) return { verdict: 'stop' as const, heading: 'Not laid out', says: this.fault() ?? '' };
     if (this.films().length === 0) return { verdict: 'unknown' as const, heading: 'No film chosen yet', says: 'Choose films at the Film stop; then their blanks are laid out here.' };
+    const found = this.soFar();
+    if (found !== undefined) return { verdict: 'unknown' as const, heading: `Uses ${this.metres(nmFromMm(found.length_mm.value))} so far`, says: `Nothing can use less than ${this.metres(Math.floor(found.bound_mm.value * 1e6))}. Looking for a shorter one; stop when it is short enough.` };
     if (this.stale().length > 0) return { verdict: 'stop' as const, heading: 'The plan is stale', says: `Measures or method of ${this.stale().join(', ')} changed after it was laid out. Lay out again; do not cut from it.` };
     if (this.plan() === undefined) return { verdict: 'unknown' as const, heading: 'Not laid out yet', says: `${this.ready()} ${this.ready() === 1 ? 'blank is' : 'blanks are'} ready.${this.missing().length > 0 ? ` Not ready: ${this.missing().join('; ')}.` : ''}` };
     if (this.notLaid().length > 0) return { verdict: 'go with care' as const, heading: 'Some are not on the roll', says: `${this.notLaid().join(', ')} came after the plan. Lay out again.` };
-    return { verdict: 'go' as const, heading: `Uses ${this.metres(this.plan()?.lengthUsed_nm ?? 0)}`, says: `Nothing can use less than ${this.metres(this.plan()?.bound_nm ?? 0)} on this roll. ${this.pieces().length} ${this.pieces().length === 1 ? 'piece' : 'pieces'}, in cutting order below.` };
+    return { verdict: 'go' as const, heading: `Uses ${this.metres(this.plan()?.lengthUsed_nm ?? 0)}`, says: `${this.#gapWord()} ${this.pieces().length} ${this.pieces().length === 1 ? 'piece' : 'pieces'}, in cutting order below.` };
   });
 
   constructor() {
@@ -110,15 +124,20 @@ export class Cut {
     this.progress.set(0);
     this.#stop = new AbortController();
     try {
-      const plan = await this.#pool.layOut({ rollWidth_mm: mmFromNm(rollWidth_nm), pieces }, { signal: this.#stop.signal, onProgress: (share) => { this.progress.set(share); } });
+      const milliseconds = pieces.length > MANY_PIECES ? SEARCH_MS.many : SEARCH_MS.few;
+      const plan = await this.#pool.layOut({ rollWidth_mm: mmFromNm(rollWidth_nm), pieces }, { milliseconds, signal: this.#stop.signal, onProgress: (share) => { this.progress.set(share); }, onBetter: (better) => { this.soFar.set(better); } });
       this.#keep(plan, film.name, rollWidth_nm, blanks);
     } catch (error) {
+      const found = this.soFar();
       if (!this.#stop.signal.aborted) this.fault.set(this.#faultWord(error));
+      else if (found !== undefined) this.#keep(found, film.name, rollWidth_nm, blanks);
     } finally {
       this.progress.set(undefined);
+      this.soFar.set(undefined);
     }
   }
 
+  /** Ends the search; the best layout found so far is kept. */
   protected cancel(): void {
     this.#stop?.abort(new Error('stopped'));
   }
@@ -136,12 +155,19 @@ export class Cut {
     const old = this.plan();
     const ops = [
       ...(old === undefined ? [] : [...this.pieces().map(({ id }) => this.#desk.remove('cutPiece', id)), this.#desk.remove('cutPlan', old.id)]),
-      this.#desk.put('cutPlan', { filmId: this.filmId() ?? '', rollWidth_nm, lengthUsed_nm: nmFromMm(plan.length_mm.value), bound_nm: Math.floor(plan.bound_mm.value * 1e6), solver: 'levels' }, planId),
+      this.#desk.put('cutPlan', { filmId: this.filmId() ?? '', rollWidth_nm, lengthUsed_nm: nmFromMm(plan.length_mm.value), bound_nm: Math.floor(plan.bound_mm.value * 1e6), solver: 'by hand, 3 stages' }, planId),
       ...plan.placed.map((piece, position) => this.#desk.put('cutPiece', {
         planId, applicationId: piece.id, tag: blanks.get(piece.id)?.tag ?? '?', position, level: piece.level, x_nm: nmFromMm(piece.x_mm), y_nm: nmFromMm(piece.y_mm), across_nm: nmFromMm(piece.across_mm), along_nm: nmFromMm(piece.along_mm), turned: piece.turned, inputsHash: blanks.get(piece.id)?.blank.inputsHash ?? '?', cutAt: null,
       })),
     ];
     for (let start = 0; start < ops.length; start += OPS_PER_CHANGE) this.#desk.do(`${filmName} laid out`, ops.slice(start, start + OPS_PER_CHANGE));
+  }
+
+  #gapWord(): string {
+    const [used, bound] = [this.plan()?.lengthUsed_nm ?? 0, this.plan()?.bound_nm ?? 0];
+    if (bound <= 0) return '';
+    if (used - bound < 1e5) return 'Nothing can use less on this roll: this is proven.';
+    return `Nothing can use less than ${this.metres(bound)} on this roll: at most ${((100 * (used - bound)) / bound).toFixed(1)} % could be saved.`;
   }
 
   /** The narrowest roll that every blank fits on, else the widest. */

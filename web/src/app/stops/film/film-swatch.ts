@@ -5,7 +5,7 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
   selector: 'yp-film-swatch',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg viewBox="0 0 40 40" width="40" height="40" aria-hidden="true">
+    <svg viewBox="0 0 40 40" [attr.width]="small() ? 22 : 40" [attr.height]="small() ? 22 : 40" aria-hidden="true">
       <rect x="0.5" y="0.5" width="39" height="39" fill="#ffffff" class="stroke-line-strong" />
       <path d="M4 30L18 8l8 12 5-7 5 17z" fill="#7d8a86" />
       @if (darkness(); as opacity) { <rect x="0.5" y="0.5" width="27" height="39" fill="#101416" [attr.opacity]="opacity" /> }
@@ -16,6 +16,7 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 })
 export class FilmSwatch {
   readonly visibleTransmitted = input.required<number | null>();
+  readonly small = input(false);
   protected readonly darkness = computed(() => {
     const share = this.visibleTransmitted();
     return share === null ? undefined : 1 - share;

@@ -1,5 +1,5 @@
-import { type Outline, type Point, outlineBounds } from '@yellow-pane/core/measure';
-import type { PanePoint } from '@yellow-pane/core/job';
+import type { MeasureKind, MeasurePoint } from '@yellow-pane/core/job';
+import { type Figure, type MeasureSlot, type Outline, type Point, mirrorOf, outlineBounds } from '@yellow-pane/core/measure';
 
 export interface Box {
   readonly width: number;
@@ -9,56 +9,105 @@ export interface Box {
   readonly marginY: number;
 }
 
-/** How far dimension lines stand off the pane, in pixels. */
+/** A figure laid on the sheet: pixels, to scale and centred. */
+export interface Drawing {
+  readonly outline: Outline;
+  readonly points: Readonly<Record<MeasurePoint, Point>>;
+  readonly scale: number;
+  readonly at: (point: Point) => Point;
+  /** Back from the sheet to millimetres of the surface, as seen from its own side. */
+  readonly from: (point: Point) => Point;
+}
+
+export type DrawnMeasure = Pick<MeasureSlot, 'kind' | 'from' | 'to'> & { readonly slot: MeasureSlot | undefined };
+
+/** How far dimension lines stand off, in pixels. */
 const HEIGHT_STAND_OFF = 54;
 const WIDTH_STAND_OFF = 26;
+const ALONG_STAND_OFF = 30;
+const SAG_INSET = 34;
+/** A drawing narrower than this has its rings' fields beside it. */
+const NARROW = 220;
+const FIELD = { width: 92, height: 34 };
+const OTHER_SHARES = [0.5, 0.2, 0.8, 0.35, 0.65, 0.1, 0.9];
 
-/** Where each measured point of the pane lies on the sheet, to scale and centred. */
-export function pointsOnSheet(outline: Outline, box: Box): Readonly<Record<PanePoint, Point>> {
-  const { left, top, width, height } = outlineBounds(outline);
+/** Lays a figure on the sheet. @param isMirrored looked at from the other side than it was measured from */
+export function drawingOf(figure: Figure, box: Box, isMirrored: boolean): Drawing {
+  const shape = figure.standing ?? figure.outline;
+  const { left, top, width, height } = outlineBounds(shape);
   const scale = Math.min((box.width - 2 * box.marginX) / Math.max(width, 1), (box.height - 2 * box.marginY) / Math.max(height, 1));
   const offset = { x: (box.width - width * scale) / 2, y: (box.height - height * scale) / 2 };
-  const at = ({ x, y }: Point): Point => ({ x: offset.x + (x - left) * scale, y: offset.y + (y - top) * scale });
-  const [tl, tr, br, bl] = [at(outline[0]), at(outline[1]), at(outline[2]), at(outline[3])];
-  return { tl, tr, br, bl, mt: between(tl, tr, 0.5), mr: between(tr, br, 0.5), mb: between(bl, br, 0.5), ml: between(tl, bl, 0.5) };
+  const turned = isMirrored ? mirrorOf(shape) : (point: Point): Point => point;
+  const at = (point: Point): Point => { const { x, y } = turned(point); return { x: offset.x + (x - left) * scale, y: offset.y + (y - top) * scale }; };
+  const from = ({ x, y }: Point): Point => turned({ x: left + (x - offset.x) / scale, y: top + (y - offset.y) / scale });
+  return { outline: shape.map(at), points: Object.fromEntries(Object.entries(figure.points).map(([name, point]) => [name, at(point)])), scale, at, from };
 }
 
-/** Where the field of each customary measure sits: outside for the outer ones, in rows of their own for the inner ones, so none cover each other. */
-export function fieldPosition(key: string, points: Readonly<Record<PanePoint, Point>>): Point {
-  const { tl, tr, br, bl, mt, mr, mb, ml } = points;
-  const positions: Readonly<Record<string, Point>> = {
-    'width-top': { x: mt.x, y: Math.min(tl.y, tr.y) - WIDTH_STAND_OFF },
-    'width-bottom': { x: mb.x, y: Math.max(bl.y, br.y) + WIDTH_STAND_OFF },
-    'height-left': { x: Math.min(tl.x, bl.x) - HEIGHT_STAND_OFF, y: ml.y },
-    'height-right': { x: Math.max(tr.x, br.x) + HEIGHT_STAND_OFF, y: mr.y },
-    'height-middle': between(mt, mb, 0.13),
-    'diagonal-falling': between(tl, br, 0.31),
-    'width-middle': between(ml, mr, 0.5),
-    'diagonal-rising': between(bl, tr, 0.31),
-  };
-  return positions[key] ?? between(mt, mb, 0.85);
+/** The line of a measure and where its field sits: outside for outer ones, in rows of their own for inner ones, so that none cover each other. */
+export function placeOf(measure: DrawnMeasure, { points, outline }: Drawing, share = measure.slot?.share ?? 0.72): { readonly field: Point; readonly line: readonly [Point, Point] | undefined; readonly isInner: boolean } | undefined {
+  const bounds = outlineBounds(outline);
+  const middle = { x: bounds.left + bounds.width / 2, y: bounds.top + bounds.height / 2 };
+  const [p, q] = [points[measure.from], points[measure.to]];
+  if (p === undefined || q === undefined || measure.slot?.lies === 'beside') return undefined;
+  const lies = measure.slot?.lies ?? 'inside';
+  if (measure.kind === 'circumference' && lies !== 'top' && lies !== 'bottom') return { field: bounds.width < NARROW ? { x: bounds.left + bounds.width + HEIGHT_STAND_OFF, y: p.y } : p, line: [{ x: bounds.left, y: p.y }, { x: bounds.left + bounds.width, y: p.y }], isInner: true };
+  if (lies === 'top') {
+    const y = Math.min(bounds.top, p.y, q.y) - WIDTH_STAND_OFF;
+    return { field: { x: (p.x + q.x) / 2, y }, line: p.x === q.x ? [{ x: bounds.left, y }, { x: bounds.left + bounds.width, y }] : [{ x: p.x, y }, { x: q.x, y }], isInner: false };
+  }
+  if (lies === 'bottom') {
+    const y = Math.max(p.y, q.y) + WIDTH_STAND_OFF;
+    return { field: { x: (p.x + q.x) / 2, y }, line: p.x === q.x ? [{ x: bounds.left, y }, { x: bounds.left + bounds.width, y }] : [{ x: p.x, y }, { x: q.x, y }], isInner: false };
+  }
+  if (lies === 'left' || lies === 'right') {
+    const isLeft = (p.x + q.x) / 2 <= middle.x === (lies === 'left') ? lies === 'left' : lies !== 'left';
+    const x = isLeft ? Math.min(p.x, q.x, bounds.left + (measure.kind === 'distance' && measure.slot?.group === 'side' ? bounds.width : 0)) - HEIGHT_STAND_OFF : Math.max(p.x, q.x) + HEIGHT_STAND_OFF;
+    return { field: { x, y: (p.y + q.y) / 2 }, line: [{ x, y: p.y }, { x, y: q.y }], isInner: false };
+  }
+  if (lies === 'along') {
+    const [dx, dy] = [q.x - p.x, q.y - p.y];
+    const length = Math.max(Math.hypot(dx, dy), 1);
+    const centre = between(p, q, share);
+    const normal = { x: dy / length, y: -dx / length };
+    const sign = (centre.x - middle.x) * normal.x + (centre.y - middle.y) * normal.y >= 0 ? 1 : -1;
+    const off = { x: normal.x * sign * ALONG_STAND_OFF, y: normal.y * sign * ALONG_STAND_OFF };
+    return { field: { x: centre.x + off.x * 1.5, y: centre.y + off.y }, line: undefined, isInner: false };
+  }
+  const on = between(p, q, share);
+  if (measure.kind !== 'sag') return { field: on, line: [p, q], isInner: true };
+  const towards = { x: Math.sign(Math.round(middle.x - on.x)), y: Math.sign(Math.round(middle.y - on.y)) };
+  const isUpright = Math.abs(q.x - p.x) < Math.abs(q.y - p.y);
+  const inset = isUpright ? { x: towards.x * (SAG_INSET + 18), y: 0 } : { x: 0, y: towards.y * SAG_INSET };
+  return { field: { x: on.x + inset.x, y: on.y + inset.y }, line: [p, q], isInner: true };
 }
 
-/** The line of a measure: outer ones stand off the pane as dimension lines, inner ones run through it. */
-export function dimensionLine(key: string, points: Readonly<Record<PanePoint, Point>>): readonly [Point, Point] | undefined {
-  const { tl, tr, br, bl, mt, mr, mb, ml } = points;
-  const top = Math.min(tl.y, tr.y) - WIDTH_STAND_OFF;
-  const bottom = Math.max(bl.y, br.y) + WIDTH_STAND_OFF;
-  const left = Math.min(tl.x, bl.x) - HEIGHT_STAND_OFF;
-  const right = Math.max(tr.x, br.x) + HEIGHT_STAND_OFF;
-  const lines: Readonly<Record<string, readonly [Point, Point]>> = {
-    'width-top': [{ x: tl.x, y: top }, { x: tr.x, y: top }],
-    'width-bottom': [{ x: bl.x, y: bottom }, { x: br.x, y: bottom }],
-    'height-left': [{ x: left, y: tl.y }, { x: left, y: bl.y }],
-    'height-right': [{ x: right, y: tr.y }, { x: right, y: br.y }],
-    'height-middle': [mt, mb],
-    'width-middle': [ml, mr],
-    'diagonal-falling': [tl, br],
-    'diagonal-rising': [bl, tr],
-  };
-  return lines[key];
+/** Places of all measures; an inner one that would cover another slides along its own line to where it is free. */
+export function placesOf(measures: readonly DrawnMeasure[], drawing: Drawing): readonly (ReturnType<typeof placeOf>)[] {
+  const taken: Point[] = [];
+  const isFree = ({ x, y }: Point): boolean => taken.every((other) => Math.abs(other.x - x) >= FIELD.width || Math.abs(other.y - y) >= FIELD.height);
+  const first = measures.map((measure) => placeOf(measure, drawing));
+  first.forEach((place) => { if (place !== undefined && !place.isInner) taken.push(place.field); });
+  return first.map((place, index) => {
+    const measure = measures[index];
+    if (place === undefined || measure === undefined || !place.isInner) return place;
+    const tries = [place, ...OTHER_SHARES.map((share) => placeOf(measure, drawing, share))].filter((candidate) => candidate !== undefined);
+    const free = tries.find(({ field }) => isFree(field)) ?? place;
+    taken.push(free.field);
+    return free;
+  });
+}
+
+const MIRRORED: Readonly<Record<MeasurePoint, MeasurePoint>> = { tl: 'tr', tr: 'tl', bl: 'br', br: 'bl', ml: 'mr', mr: 'ml', q1: 'q2', q2: 'q1', q3: 'q4', q4: 'q3' };
+
+/** The points of a measure as they are called from the other side. */
+export function mirroredMeasure<Measure extends { readonly kind: MeasureKind; readonly from: MeasurePoint; readonly to: MeasurePoint }>(measure: Measure): Measure {
+  return { ...measure, from: MIRRORED[measure.from] ?? measure.from, to: MIRRORED[measure.to] ?? measure.to };
 }
 
 export function between(from: Point, to: Point, share: number): Point {
   return { x: from.x + (to.x - from.x) * share, y: from.y + (to.y - from.y) * share };
+}
+
+export function pathOf(outline: Outline): string {
+  return outline.length === 0 ? '' : `M${outline.map(({ x, y }) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`;
 }

@@ -1,9 +1,11 @@
 import { Injectable, inject } from '@angular/core';
 import type { Op } from '@yellow-pane/contracts';
-import type { RowOf } from '@yellow-pane/core/job';
+import { NEW_PLACE, NEW_SURFACE, type RowOf, SHAPES_OF_KIND, type SurfaceKind, type SurfaceShape } from '@yellow-pane/core/job';
 import { newId } from '../../device/session';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
+
+const TAG_STEMS: Readonly<Record<SurfaceKind, string>> = { pane: 'W0', wall: 'WL0', column: 'CO0', fixture: 'FX0' };
 
 /** Making and deleting surfaces with all that hangs on them. */
 @Injectable({ providedIn: 'root' })
@@ -11,15 +13,15 @@ export class SurfaceWork {
   readonly #desk = inject(JobDesk);
   readonly #reading = inject(JobReading);
 
-  /** A new pane after `after`, in the same place with the same glass; a first place is made when there is none. */
-  add(after: RowOf<'surface'> | undefined): string {
+  /** A new surface after `after`, in the same place; a pane keeps the same glass. A first place is made when there is none. */
+  add(after: RowOf<'surface'> | undefined, kind: SurfaceKind = 'pane', shape: SurfaceShape = SHAPES_OF_KIND[kind][0]): string {
     const id = newId();
     const place = after?.placeId ?? this.#reading.places()[0]?.id;
-    const newPlace = place === undefined ? this.#desk.put('place', { parentId: null, kind: 'building', name: 'Building', bearing_deg: null, movable: false, position: 1 }) : undefined;
-    const tag = this.#nextTag(after?.tag);
+    const newPlace = place === undefined ? this.#desk.put('place', { ...NEW_PLACE, name: 'Building', position: 1 }) : undefined;
+    const tag = this.#nextTag(after?.kind === kind ? after.tag : TAG_STEMS[kind]);
     this.#desk.do(`New surface ${tag}`, [
       ...(newPlace === undefined ? [] : [newPlace]),
-      this.#desk.put('surface', { placeId: place ?? newPlace?.id ?? '', unitId: after?.unitId ?? null, tag, name: '', kind: 'pane', seenFrom: after?.seenFrom ?? 'room', condition: 'unknown', remark: '', position: this.#positionAfter(after) }, id),
+      this.#desk.put('surface', { ...NEW_SURFACE, placeId: place ?? newPlace?.id ?? '', unitId: kind === 'pane' ? (after?.unitId ?? null) : null, tag, kind, shape, corners: shape === 'many sides' ? 5 : null, seenFrom: after?.seenFrom ?? 'room', position: this.#positionAfter(after) }, id),
     ]);
     return id;
   }
@@ -29,6 +31,10 @@ export class SurfaceWork {
     const ops: Op[] = [
       ...applications.flatMap(({ id }) => this.#reading.workOf(id)).map(({ id }) => this.#desk.remove('workRecord', id)),
       ...applications.map(({ id }) => this.#desk.remove('application', id)),
+      ...this.#reading.photosOf(surface.id).map(({ id }) => this.#desk.remove('photo', id)),
+      ...this.#reading.partsOf(surface.id).map(({ id }) => this.#desk.remove('part', id)),
+      ...[this.#reading.siteFactsOf(surface.id)].flatMap((row) => (row === undefined ? [] : [this.#desk.remove('siteFacts', row.id)])),
+      ...[this.#reading.wallFactsOf(surface.id)].flatMap((row) => (row === undefined ? [] : [this.#desk.remove('wallFacts', row.id)])),
       ...this.#reading.measuresOf(surface.id).map(({ id }) => this.#desk.remove('measure', id)),
       this.#desk.remove('surface', surface.id),
     ];

@@ -1,11 +1,15 @@
 import { describe, expect, it } from '@jest/globals';
-import { checkFlatPane, PANE_SLOTS } from '@yellow-pane/core/measure';
+import type { SurfaceShape } from '@yellow-pane/core/job';
+import { type Figure, type SurfaceCheck, checkSurface, nominalFigure, slotsFor } from '@yellow-pane/core/measure';
 import fc from 'fast-check';
-import { fieldPosition, pointsOnSheet } from './drawing-geometry';
-import { findingOf, unreadableWord } from './survey-words';
+import { drawingOf, placesOf } from './drawing-geometry';
+import { contoursOf } from './contours';
+import { findingOf as findingIn, unreadableWord } from './survey-words';
 
-const check = (values: Readonly<Record<string, number>>): ReturnType<typeof checkFlatPane> =>
-  checkFlatPane(PANE_SLOTS.flatMap((slot) => { const value_mm = values[slot.key]; return value_mm === undefined ? [] : [{ id: slot.key, from: slot.from, to: slot.to, value_mm, instrument: 'tape' as const }]; }));
+const SLOTS = slotsFor('four sides');
+const check = (values: Readonly<Record<string, number>>): SurfaceCheck =>
+  checkSurface({ shape: 'four sides', readings: SLOTS.flatMap(({ key, kind, from, to }) => { const value_mm = values[key]; return value_mm === undefined ? [] : [{ id: key, kind, from, to, value_mm, instrument: 'tape' as const }]; }) });
+const findingOf = (result: SurfaceCheck, units: 'metric' | 'imperial') => findingIn(result, SLOTS, units);
 const EIGHT = { 'width-top': 1180, 'width-middle': 1182, 'width-bottom': 1185, 'height-left': 2140, 'height-middle': 2140, 'height-right': 2158, 'diagonal-falling': 2446, 'diagonal-rising': 2444 };
 
 describe('what is said of the measures?', () => {
@@ -25,20 +29,48 @@ describe('what is said of the measures?', () => {
   });
 });
 
-describe('is the pane drawn to scale, with fields that do not cover each other?', () => {
+const BOX = { width: 700, height: 500, marginX: 110, marginY: 48 };
+const SHAPES: readonly SurfaceShape[] = ['four sides', 'three sides', 'many sides', 'arched top', 'round', 'oval', 'rounded corners', 'curved glass', 'wall', 'round column', 'square column', 'panel', 'moulding'];
+
+const rectangle = (width: number, height: number): Figure => {
+  const result = check({ 'width-top': width, 'height-left': height });
+  if (!('figure' in result)) throw new Error(result.state);
+  return result.figure;
+};
+
+describe('is the surface drawn to scale, with fields that do not cover each other?', () => {
   it('both sides by the same scale, inside the box, whatever the pane', () => {
     fc.assert(fc.property(fc.integer({ min: 100, max: 6000 }), fc.integer({ min: 100, max: 6000 }), (width, height) => {
-      const points = pointsOnSheet([{ x: 0, y: 0 }, { x: width, y: 0 }, { x: width, y: height }, { x: 0, y: height }], { width: 700, height: 520, marginX: 110, marginY: 48 });
-      expect((points.tr.x - points.tl.x) / width).toBeCloseTo((points.bl.y - points.tl.y) / height, 9);
-      expect(points.tl.x).toBeGreaterThanOrEqual(109.99);
-      expect(points.br.y).toBeLessThanOrEqual(472.01);
+      const { tl, tr, bl, br } = drawingOf(rectangle(width, height), BOX, false).points as Record<'tl' | 'tr' | 'bl' | 'br', { x: number; y: number }>;
+      expect((tr.x - tl.x) / width).toBeCloseTo((bl.y - tl.y) / height, 9);
+      expect(tl.x).toBeGreaterThanOrEqual(109.99);
+      expect(br.y).toBeLessThanOrEqual(452.01);
     }));
   });
-  it('for panes from 2 : 1 wide to 1 : 3 high the eight fields are apart by their height or their width', () => {
-    for (const [width, height] of [[2000, 1000], [1000, 1000], [1180, 2140], [700, 2100]] as const) {
-      const points = pointsOnSheet([{ x: 0, y: 0 }, { x: width, y: 0 }, { x: width, y: height }, { x: 0, y: height }], { width: 700, height: 520, marginX: 110, marginY: 48 });
-      const places = PANE_SLOTS.map(({ key }) => fieldPosition(key, points));
-      places.forEach((a, i) => { places.slice(i + 1).forEach((b) => { expect(Math.abs(a.y - b.y) >= 32 || Math.abs(a.x - b.x) >= 90).toBe(true); }); });
-    }
+  it('from the other side the drawing is mirrored, and a click finds the same spot of the glass', () => {
+    const figure = rectangle(1000, 2000);
+    const own = drawingOf(figure, BOX, false);
+    const other = drawingOf(figure, BOX, true);
+    expect(other.points['tl']?.x).toBeCloseTo(own.points['tr']?.x ?? NaN, 9);
+    const spot = other.from(other.at({ x: 120, y: 1900 }));
+    expect([spot.x, spot.y]).toEqual([expect.closeTo(120, 6), expect.closeTo(1900, 6)]);
+  });
+  it.each([...SHAPES.map((shape) => [shape, nominalFigure(shape, shape === 'many sides' ? 6 : null)] as const), ['four sides' as const, rectangle(2000, 1000)] as const, ['four sides' as const, rectangle(700, 2100)] as const])('%s: fields on the drawing are apart by their height or their width', (shape, figure) => {
+    const slots = slotsFor(shape, 6).filter(({ isExtra }) => isExtra !== true);
+    const places = placesOf(slots.map((slot) => ({ ...slot, slot })), drawingOf(figure, BOX, false)).flatMap((place) => (place === undefined ? [] : [place.field]));
+    places.forEach((a, i) => { places.slice(i + 1).forEach((b) => { expect(Math.abs(a.y - b.y) >= 30 || Math.abs(a.x - b.x) >= 75).toBe(true); }); });
+  });
+});
+
+describe('do contours show the height of the glass?', () => {
+  it('the highest line of an even dome lies round its middle, and its figure is below the sag', () => {
+    const patch = { halfWidth_mm: 600, halfHeight_mm: 400, acrossBottom: 2e-4, acrossMiddle: 2e-4, acrossTop: 2e-4, down: 2e-4, twist: 0, sideways: 0, endDown: 0, endsAcross: 0 };
+    const lines = contoursOf(patch, rectangle(1200, 800).outline, (point) => point);
+    const last = lines.at(-1);
+    expect(last?.height_mm).toBeGreaterThan(40);
+    expect(last?.height_mm).toBeLessThan(54);
+    expect(lines.length).toBeGreaterThan(3);
+    const numbers = (last?.path.match(/[\d.]+ [\d.]+/g) ?? []).map((pair) => Number(pair.split(' ')[0]));
+    expect(numbers.reduce((sum, x) => sum + x, 0) / numbers.length).toBeCloseTo(600, -1);
   });
 });

@@ -1,4 +1,4 @@
-import { type Agreement, type PaneCheck, type Suspect, distanceWord } from '@yellow-pane/core/measure';
+import { type Agreement, type MeasureSlot, type Suspect, type SurfaceCheck, measureWord } from '@yellow-pane/core/measure';
 import { type DisplayUnits, type UnreadableReason, type Verdict, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 
 export interface Finding {
@@ -7,12 +7,15 @@ export interface Finding {
   readonly says: string;
 }
 
-/** What a pane's measures say, as a fitter would say it. */
-export function findingOf(check: PaneCheck, units: DisplayUnits): Finding {
+type Word = (measure: Pick<Suspect, 'kind' | 'from' | 'to'>) => string;
+
+/** What a surface's measures say, as a fitter would say it. */
+export function findingOf(check: SurfaceCheck, slots: readonly MeasureSlot[], units: DisplayUnits): Finding {
+  const word: Word = (measure) => measureWord(slots, measure);
   if (check.state === 'unfinished') return { verdict: 'unknown', heading: 'Not measured yet', says: `Needed to draw it: ${check.needs.join(' and ')}.` };
-  if (check.state === 'impossible') return { verdict: 'stop', heading: 'These measures cannot close', says: `No four-sided pane has these measures. ${check.suspects.length === 0 ? 'Measure the sides again.' : `Look first at the ${check.suspects.map(wordOf).join(' and the ')}.`}` };
-  if (check.agreement.kind === 'disagree') return disagreement(check.agreement.suspects, check.agreement.decide, units);
-  if (check.state === 'drawn square') return { verdict: 'go with care', heading: 'Drawn square, not proved', says: `Measure the ${check.helpsNext.word} next: without it nobody knows whether the corners are square.` };
+  if (check.state === 'impossible') return { verdict: 'stop', heading: 'These measures cannot be', says: `${check.says ?? 'No such figure has these measures.'} ${check.suspects.length === 0 ? 'Measure again.' : `Look first at the ${check.suspects.map(word).join(' and the ')}.`}` };
+  if (check.agreement.kind === 'disagree') return disagreement(check.agreement.suspects, check.agreement.decide, word, units);
+  if (check.state === 'assumed') return { verdict: 'go with care', heading: check.assumes === 'square corners' ? 'Drawn square, not proved' : `Drawn with ${check.assumes}`, says: check.helpsNext === undefined ? 'One more measure would prove it.' : `Measure the ${check.helpsNext.word} next${check.assumes === 'square corners' ? ': without it nobody knows whether the corners are square' : ''}.` };
   return agreementFinding(check.agreement, units);
 }
 
@@ -29,20 +32,16 @@ export function unreadableWord(reason: UnreadableReason): string {
   return words[reason];
 }
 
-export function wordOf({ from, to }: Pick<Suspect, 'from' | 'to'>): string {
-  return distanceWord(from, to);
-}
-
-function disagreement(suspects: readonly Suspect[], decide: Extract<Agreement, { kind: 'disagree' }>['decide'], units: DisplayUnits): Finding {
+function disagreement(suspects: readonly Suspect[], decide: Extract<Agreement, { kind: 'disagree' }>['decide'], word: Word, units: DisplayUnits): Finding {
   const [first] = suspects;
   const off = formatLengthWithUnit(nmFromMm(Math.round(Math.abs(first?.tooLong_mm ?? 0))), units);
   if (first === undefined) return { verdict: 'stop', heading: 'The measures disagree', says: 'Measure again.' };
   if (suspects.length === 1) {
     const fits = formatLengthWithUnit(nmFromMm(Math.round(first.wouldFit_mm)), units);
-    return { verdict: 'stop', heading: 'One measure disagrees', says: `The ${wordOf(first)} is about ${off} too ${first.tooLong_mm > 0 ? 'long' : 'short'} for all the others. ${fits} would fit.` };
+    return { verdict: 'stop', heading: 'One measure disagrees', says: `The ${word(first)} is about ${off} too ${first.tooLong_mm > 0 ? 'long' : 'short'} for all the others. ${fits} would fit.` };
   }
-  const names = joinedByOr(suspects.map(wordOf));
-  const how = decide === undefined ? 'Measure both again.' : `Measure ${distanceWord(decide.from, decide.to)} to tell which.`;
+  const names = joinedByOr(suspects.map(word));
+  const how = decide === undefined ? 'Measure them again.' : `Measure ${decide.kind === 'distance' ? '' : 'the '}${word(decide)} to tell which.`;
   return { verdict: 'stop', heading: 'Measures disagree', says: `${names.charAt(0).toUpperCase()}${names.slice(1)} is about ${off} off. ${how}` };
 }
 

@@ -1,178 +1,168 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked, viewChild } from '@angular/core';
-import { OPPOSITE_SIDE, type PanePoint, type RowOf, type SeenFrom } from '@yellow-pane/core/job';
-import { PANE_SLOTS, type PaneCheck, type Suspect, checkFlatPane, distanceWord } from '@yellow-pane/core/measure';
-import { type LengthUnit, formatArea, formatLength, formatLengthWithUnit, nmFromMm, parseLength } from '@yellow-pane/core/quantity';
+import { MOST_CORNERS, FEWEST_CORNERS, type AskedMeasure, type Point, SIZE_WORDS, type SizeKey, type SlipFix, TO_FRAME, type Suspect } from '@yellow-pane/core/measure';
+import { OPPOSITE_SIDE, SHAPES_OF_KIND, type SeenFrom, type SurfaceKind, type SurfaceShape } from '@yellow-pane/core/job';
+import { formatArea, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
-import { Drafts } from '../../device/drafts';
 import { JobDesk } from '../../job/job-desk';
-import { JobReading, paneMeasure } from '../../job/job-reading';
+import { JobReading } from '../../job/job-reading';
 import { Commands } from '../../shell/commands';
 import { Selection } from '../../shell/selection';
 import { Figure } from '../../ui/figure';
+import { NumberPad } from '../../ui/number-pad';
 import { StopFrame } from '../../ui/stop-frame';
 import { VerdictBox } from '../../ui/verdict-box';
-import { PaneSheet, type SheetMeasure } from './pane-sheet';
+import { Elevation } from './elevation';
+import { LaserChip } from './laser-chip';
+import { MeasureTable } from './measure-table';
+import { Measuring } from './measuring';
+import { PartsPanel } from './parts-panel';
+import { RecheckPanel } from './recheck-panel';
+import { Relief } from './relief';
+import { RepeatsPanel } from './repeats-panel';
+import { SitePanel } from './site-panel';
+import { type SheetPin, SurfaceSheet } from './surface-sheet';
 import { SurfaceDetails } from './surface-details';
 import { SurfaceWork } from './surface-work';
-import { findingOf, unreadableWord, wordOf } from './survey-words';
+import { Transfer } from './transfer';
+import { UnrolledFilm } from './unrolled-film';
 
-const LONGEST_NM = 20_000_000_000;
-const SHORTEST_NM = 20_000_000;
+type View = 'surface' | 'elevation' | 'transfer';
 
-interface Field {
-  readonly key: string;
-  readonly from: PanePoint;
-  readonly to: PanePoint;
-  readonly row: RowOf<'measure'> | undefined;
-  readonly draft: string | undefined;
-}
+const KIND_WORDS: Readonly<Record<SurfaceKind, string>> = { pane: 'Pane', wall: 'Wall', column: 'Column', fixture: 'Fixture' };
 
-/** Measuring: the pane redraws while typing, and says at once when measures contradict each other. */
+/** Measuring: the surface redraws while typing, and says at once when measures contradict each other. */
 @Component({
   selector: 'yp-survey',
-  imports: [StopFrame, PaneSheet, VerdictBox, Figure, SurfaceDetails],
+  imports: [StopFrame, SurfaceSheet, VerdictBox, Figure, SurfaceDetails, SitePanel, PartsPanel, RepeatsPanel, RecheckPanel, MeasureTable, Relief, UnrolledFilm, NumberPad, Elevation, Transfer, LaserChip],
+  providers: [Measuring],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './survey.html',
   host: { class: 'contents' },
 })
 export class Survey {
   readonly #desk = inject(JobDesk);
-  readonly #drafts = inject(Drafts);
   readonly #work = inject(SurfaceWork);
   protected readonly reading = inject(JobReading);
   protected readonly selection = inject(Selection);
-  protected readonly units = inject(Device).units;
+  protected readonly device = inject(Device);
+  protected readonly measuring = inject(Measuring);
+  protected readonly units = this.device.units;
   protected readonly surface = this.selection.surface;
+  protected readonly view = signal<View>('surface');
+  protected readonly isChoosingKind = signal(false);
+  protected readonly pinningId = signal<string | undefined>(undefined);
   readonly #lookAt = signal<'own side' | 'other side'>('own side');
-  readonly #wanted = signal<{ readonly surfaceId: string; readonly from: PanePoint; readonly to: PanePoint } | undefined>(undefined);
-  private readonly sheetView = viewChild(PaneSheet);
+  private readonly sheetView = viewChild(SurfaceSheet);
 
-  readonly #measures = computed(() => this.reading.measuresOf(this.surface()?.id ?? ''));
-  readonly #fields = computed<readonly Field[]>(() => {
-    const surface = this.surface();
-    if (surface === undefined) return [];
-    const own = this.#measures();
-    const extras = own.filter((row) => PANE_SLOTS.every((slot) => !isBetween(row, slot.from, slot.to))).map(({ fromPoint, toPoint }) => ({ key: `${fromPoint}-${toPoint}`, from: fromPoint, to: toPoint }));
-    const wanted = this.#wanted();
-    const asked = wanted?.surfaceId === surface.id && !extras.some(({ from, to }) => from === wanted.from && to === wanted.to) ? [{ key: `${wanted.from}-${wanted.to}`, from: wanted.from, to: wanted.to }] : [];
-    return [...PANE_SLOTS, ...extras, ...asked].map(({ key, from, to }) => ({ key, from, to, row: own.filter((row) => isBetween(row, from, to)).at(-1), draft: this.#drafts.texts()[draftKey(surface.id, key)] }));
-  });
-  readonly #entryUnit = computed<LengthUnit>(() => this.reading.job()?.entryUnit ?? 'mm');
-
-  /** What the measures say, drafts included: redrawn at every key. */
-  protected readonly check = computed<PaneCheck>(() => {
-    const drafted = new Map(this.#fields().filter(({ draft }) => draft !== undefined).map((field) => [field.row?.id ?? field.key, field]));
-    const kept = this.#measures().filter(({ id }) => !drafted.has(id)).map(paneMeasure);
-    const typed = [...drafted.values()].flatMap(({ key, from, to, row, draft }) => {
-      const read = readMeasure(draft ?? '', this.#entryUnit());
-      return 'value_nm' in read ? [{ id: row?.id ?? key, from, to, value_mm: read.value_nm / 1e6, instrument: row?.instrument ?? ('tape' as const) }] : [];
-    });
-    return checkFlatPane([...kept, ...typed]);
-  });
-  protected readonly finding = computed(() => findingOf(this.check(), this.units()));
-  protected readonly suspects = computed<readonly Suspect[]>(() => {
-    const check = this.check();
-    if (check.state === 'impossible') return check.suspects;
-    return 'agreement' in check && check.agreement.kind === 'disagree' ? check.agreement.suspects : [];
-  });
-  protected readonly decide = computed(() => {
-    const check = this.check();
-    return 'agreement' in check && check.agreement.kind === 'disagree' ? check.agreement.decide : undefined;
-  });
-  protected readonly outline = computed(() => {
-    const check = this.check();
-    return 'outline' in check ? check.outline : undefined;
-  });
-  protected readonly sizes = computed(() => {
-    const check = this.check();
-    return 'sizes' in check ? check.sizes : undefined;
-  });
-  protected readonly sheetMeasures = computed<readonly SheetMeasure[]>(() => this.#fields().map(({ key, from, to, row, draft }) => ({
-    key, from, to,
-    text: draft ?? this.#shownText(row),
-    fault: draft === undefined || draft.trim() === '' ? undefined : faultOf(draft, this.#entryUnit()),
-    isDraft: draft !== undefined,
-    isSuspect: this.suspects().some((suspect) => suspect.id === (row?.id ?? key)),
-  })));
-  protected readonly next = computed(() => this.#fields().find(({ row, draft }) => row === undefined && (draft ?? '') === ''));
-  protected readonly nextKey = computed(() => (this.suspects().length > 0 ? undefined : this.next()?.key));
+  protected readonly kinds = (Object.keys(SHAPES_OF_KIND) as SurfaceKind[]).map((kind) => ({ kind, word: KIND_WORDS[kind], shapes: SHAPES_OF_KIND[kind] }));
+  protected readonly shapes = computed(() => SHAPES_OF_KIND[this.surface()?.kind ?? 'pane']);
+  protected readonly cornerCounts = Array.from({ length: MOST_CORNERS - FEWEST_CORNERS + 1 }, (_, index) => FEWEST_CORNERS + index);
   protected readonly lookFrom = computed<SeenFrom>(() => {
     const seenFrom = this.surface()?.seenFrom ?? 'room';
     return this.#lookAt() === 'own side' ? seenFrom : OPPOSITE_SIDE[seenFrom];
   });
   protected readonly place = computed(() => this.reading.placeById().get(this.surface()?.placeId ?? ''));
   protected readonly unit = computed(() => this.reading.units().find(({ id }) => id === this.surface()?.unitId));
+  protected readonly subtitle = computed(() => [this.place()?.name ?? '', this.unit()?.name ?? ''].filter((name) => name !== '').join(', '));
+  protected readonly sizeLines = computed(() => {
+    const sizes = this.measuring.sizes();
+    if (sizes === undefined) return [];
+    return (Object.keys(SIZE_WORDS) as SizeKey[]).flatMap((key) => {
+      const size = sizes[key];
+      if (size === undefined) return [];
+      const { word, dimension } = SIZE_WORDS[key];
+      return [{ key, word: capital(word === 'area' && this.surface()?.kind === 'pane' ? 'glass area' : word), why: size.why, value: dimension === 'area' ? formatArea(size.value, this.units()) : this.length(size.value), spread: dimension === 'area' ? this.areaSpread : this.lengthSpread }];
+    });
+  });
+  protected readonly pins = computed<readonly SheetPin[]>(() => this.reading.partsOf(this.surface()?.id ?? '').flatMap(({ id, kind, name, x_nm, y_nm, width_nm, height_nm }) => (x_nm === null || y_nm === null ? [] : [{ id, kind, name, x: x_nm / 1e6, y: y_nm / 1e6, width: (width_nm ?? 0) / 1e6, height: (height_nm ?? 0) / 1e6 }])));
+  protected readonly patch = computed(() => this.measuring.figure()?.patch);
+  protected readonly unrolled = computed(() => { const figure = this.measuring.figure(); return figure?.standing === undefined ? undefined : figure.outline; });
+  /** Repeats whose own measure now differs from what was just changed here. */
+  protected readonly offered = computed(() => {
+    const changed = this.measuring.changedHere();
+    if (changed?.surfaceId !== this.surface()?.id || changed === undefined) return undefined;
+    const others = this.reading.repeatsOf(changed.surfaceId).filter(({ id }) => id !== changed.surfaceId && this.reading.measuresOf(id).length > 0);
+    const differing = others.filter(({ id }) => this.#sameMeasureOf(id, changed)?.value_nm !== changed.value_nm);
+    return differing.length === 0 ? undefined : { changed, differing };
+  });
 
   constructor() {
     effect(() => {
-      if (this.surface() !== undefined) untracked(() => { this.#lookAt.set('own side'); });
+      if (this.surface() !== undefined) untracked(() => { this.#lookAt.set('own side'); this.pinningId.set(undefined); this.measuring.hasMore.set(false); });
     });
     inject(Commands).offer([
       { id: 'new-surface', word: 'New surface', keys: 'Alt+N', run: () => { this.addSurface(); } },
+      ...this.kinds.flatMap(({ kind, shapes }) => shapes.map((shape) => ({ id: `new-${shape}`, word: `New surface: ${shape}`, run: () => { this.addSurface(kind, shape); } }))),
       { id: 'delete-surface', word: 'Delete this surface', canRun: () => this.surface() !== undefined, run: () => { this.removeSurface(); } },
       { id: 'first-measure', word: 'Go to the first empty measure', keys: 'Alt+M', canRun: () => this.surface() !== undefined, run: () => { this.goToNext(); } },
       { id: 'look', word: 'Look at this surface from the other side', keys: 'Alt+L', canRun: () => this.surface() !== undefined, run: () => { this.turn(); } },
+      { id: 'elevation', word: 'Elevation: where each surface sits', keys: 'Alt+E', run: () => { this.show('elevation'); } },
+      { id: 'transfer', word: 'Bring in and take out: paste, CSV, JSON, DXF, SVG', keys: 'Alt+I', run: () => { this.show('transfer'); } },
+      { id: 'pad', word: 'Number pad on or off', keys: 'Alt+P', run: () => { this.togglePad(); } },
     ]);
-  }
-
-  protected area(value_mm2: number): string {
-    return formatArea(value_mm2, this.units());
   }
 
   protected readonly length = (value_mm: number): string => formatLengthWithUnit(nmFromMm(value_mm), this.units());
   protected readonly lengthSpread = (value_mm: number): string => (this.units() === 'metric' ? value_mm.toFixed(1) : (value_mm / 25.4).toFixed(2));
   protected readonly areaSpread = (value_mm2: number): string => (this.units() === 'metric' ? (value_mm2 / 1e6).toFixed(3) : (value_mm2 / 92_903.04).toFixed(2));
-  protected readonly wordOf = wordOf;
   protected readonly round = Math.round;
-  protected readonly capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-  protected readonly isText = (text: string | undefined): boolean => text !== undefined && text !== '';
-  protected readonly distanceWord = distanceWord;
+  protected readonly capital = capital;
 
-  protected type({ key, text }: { readonly key: string; readonly text: string }): void {
-    const surface = this.surface();
-    if (surface !== undefined) this.#drafts.type(draftKey(surface.id, key), text);
+  protected show(view: View): void {
+    this.view.set(this.view() === view ? 'surface' : view);
   }
 
-  /** Takes over what was typed, when it can be read; otherwise it stays in its field, marked. */
-  protected take(key: string): void {
+  protected setShape(shape: string): void {
     const surface = this.surface();
-    const field = this.#fields().find((candidate) => candidate.key === key);
-    if (surface === undefined || field?.draft === undefined) return;
-    const text = field.draft.trim();
-    if (text === '') {
-      this.#drafts.forget(draftKey(surface.id, key));
-      if (field.row !== undefined) this.#desk.do(`${surface.tag}: ${distanceWord(field.from, field.to)} taken out`, [this.#desk.remove('measure', field.row.id)]);
-      return;
-    }
-    const read = readMeasure(text, this.#entryUnit());
-    if ('fault' in read) return;
-    this.#drafts.forget(draftKey(surface.id, key));
-    this.#keep(field, text, read);
+    if (surface !== undefined) this.#desk.do(`${surface.tag}: ${shape}`, [this.#desk.set('surface', surface.id, { shape: shape as SurfaceShape, corners: shape === 'many sides' ? (surface.corners ?? 5) : null })]);
   }
 
-  protected drop(key: string): void {
+  protected setCorners(count: string): void {
     const surface = this.surface();
-    if (surface !== undefined) this.#drafts.forget(draftKey(surface.id, key));
+    if (surface !== undefined) this.#desk.do(`${surface.tag}: ${count} corners`, [this.#desk.set('surface', surface.id, { corners: Number(count) })]);
   }
 
   protected setTo(suspect: Suspect): void {
-    const field = this.#fields().find(({ row, key }) => (row?.id ?? key) === suspect.id);
-    const surface = this.surface();
-    if (field === undefined || surface === undefined) return;
-    this.#drafts.forget(draftKey(surface.id, field.key));
-    const value_nm = nmFromMm(Math.round(suspect.wouldFit_mm));
-    this.#keep(field, `${suspect.wouldFit_mm.toFixed(0)} mm`, { value_nm, unit: 'mm' });
+    this.measuring.setTo([{ id: suspect.id, value_mm: Math.round(suspect.wouldFit_mm) }]);
   }
 
-  protected askFor(measure: { readonly from: PanePoint; readonly to: PanePoint }): void {
-    const surface = this.surface();
-    if (surface === undefined) return;
-    this.#wanted.set({ surfaceId: surface.id, ...measure });
-    setTimeout(() => this.sheetView()?.focusField(`${measure.from}-${measure.to}`), 50);
+  /** Slips with a length of their own; 'to the frame' is only a remark on the reading it would explain. */
+  protected readonly namedSlips = computed(() => this.measuring.slips().filter(({ slip }) => slip !== TO_FRAME));
+
+  protected toFrame({ id }: Suspect): boolean {
+    return this.measuring.slips().some((fix) => fix.slip === TO_FRAME && fix.id === id);
+  }
+
+  protected slipWord({ slip, changes }: SlipFix): string {
+    return `${capital(slip)}: make it ${changes.map(({ value_mm }) => this.length(Math.round(value_mm * 10) / 10)).join(' and ')}`;
+  }
+
+  protected askFor(measure: AskedMeasure): void {
+    const key = this.measuring.ask(measure);
+    setTimeout(() => this.sheetView()?.focusField(key), 50);
+  }
+
+  protected setInOthers(): void {
+    const offer = this.offered();
+    if (offer === undefined) return;
+    const { changed: { kind, from, to, text, unit, value_nm, instrument }, differing } = offer;
+    const ops = differing.map(({ id }) => {
+      const row = this.#sameMeasureOf(id, offer.changed);
+      return row === undefined ? this.#desk.put('measure', { surfaceId: id, kind, fromPoint: from, toPoint: to, text, unit, value_nm, instrument, sd_nm: null }) : this.#desk.set('measure', row.id, { text, unit, value_nm, instrument });
+    });
+    this.#desk.do(`${this.measuring.word(offer.changed)} ${text} in ${differing.length} repeats`, ops);
+    this.measuring.changedHere.set(undefined);
+  }
+
+  protected pinHere({ x, y }: Point): void {
+    const id = this.pinningId();
+    this.pinningId.set(undefined);
+    if (id !== undefined) this.#desk.do('Shown on the drawing', [this.#desk.set('part', id, { x_nm: nmFromMm(Math.max(0, Math.round(x))), y_nm: nmFromMm(Math.max(0, Math.round(y))) })]);
   }
 
   protected goToNext(): void {
-    this.sheetView()?.focusField(this.next()?.key ?? PANE_SLOTS[0]?.key ?? '');
+    this.view.set('surface');
+    this.sheetView()?.focusField(this.measuring.next()?.key ?? this.measuring.sheetMeasures()[0]?.key ?? '');
   }
 
   protected finish(): void {
@@ -180,12 +170,23 @@ export class Survey {
     setTimeout(() => { this.goToNext(); }, 50);
   }
 
+  protected landed(key: string): void {
+    const next = this.measuring.after(key);
+    setTimeout(() => this.sheetView()?.focusField(next ?? key), 30);
+  }
+
   protected turn(): void {
     this.#lookAt.update((side) => (side === 'own side' ? 'other side' : 'own side'));
   }
 
-  protected addSurface(): void {
-    const id = this.#work.add(this.surface());
+  protected togglePad(): void {
+    this.device.usePad(this.device.pad() === 'none' ? 'right' : 'none');
+  }
+
+  protected addSurface(kind: SurfaceKind = 'pane', shape?: SurfaceShape): void {
+    this.isChoosingKind.set(false);
+    this.view.set('surface');
+    const id = this.#work.add(this.surface(), kind, shape);
     this.selection.goToSurface(id);
     setTimeout(() => { this.goToNext(); }, 80);
   }
@@ -199,35 +200,11 @@ export class Survey {
     this.selection.goToSurface((rest[at + 1] ?? rest[at - 1])?.id);
   }
 
-  #keep(field: Field, text: string, { value_nm, unit }: { readonly value_nm: number; readonly unit: LengthUnit }): void {
-    const surface = this.surface();
-    if (surface === undefined) return;
-    const label = `${surface.tag}: ${distanceWord(field.from, field.to)} ${text}`;
-    if (field.row === undefined) this.#desk.do(label, [this.#desk.put('measure', { surfaceId: surface.id, fromPoint: field.from, toPoint: field.to, text, unit, value_nm, instrument: 'tape', sd_nm: null })]);
-    else if (field.row.value_nm !== value_nm || field.row.text !== text) this.#desk.do(label, [this.#desk.set('measure', field.row.id, { text, unit, value_nm })]);
-  }
-
-  #shownText(row: RowOf<'measure'> | undefined): string {
-    return row === undefined ? '' : formatLength(row.value_nm, this.units());
+  #sameMeasureOf(surfaceId: string, { kind, from, to }: AskedMeasure): ReturnType<JobReading['measuresOf']>[number] | undefined {
+    return this.reading.measuresOf(surfaceId).find((row) => row.kind === kind && ((row.fromPoint === from && row.toPoint === to) || (row.fromPoint === to && row.toPoint === from)));
   }
 }
 
-function draftKey(surfaceId: string, slot: string): string {
-  return `${surfaceId}:${slot}`;
-}
-
-function isBetween(row: { readonly fromPoint: PanePoint; readonly toPoint: PanePoint }, from: PanePoint, to: PanePoint): boolean {
-  return (row.fromPoint === from && row.toPoint === to) || (row.fromPoint === to && row.toPoint === from);
-}
-
-function readMeasure(text: string, entryUnit: LengthUnit): { readonly value_nm: number; readonly unit: LengthUnit } | { readonly fault: string } {
-  const parsed = parseLength(text, entryUnit);
-  if (parsed.kind === 'unreadable') return { fault: unreadableWord(parsed.reason) };
-  if (parsed.value_nm > LONGEST_NM || parsed.value_nm < SHORTEST_NM) return { fault: `Expected 20 mm to 20 m, got ${formatLengthWithUnit(parsed.value_nm, 'metric')}. Another unit, or a digit too many?` };
-  return parsed;
-}
-
-function faultOf(text: string, entryUnit: LengthUnit): string | undefined {
-  const read = readMeasure(text, entryUnit);
-  return 'fault' in read ? read.fault : undefined;
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
 }

@@ -1,0 +1,6 @@
+export { type BroughtIn, type BroughtLine, type BroughtMeasure, type BroughtSurface, LARGEST_TEXT } from './brought-in';
+export { broughtOps } from './brought-ops';
+export { type TableSurface, readSurveyTable, surveyCsv } from './survey-table';
+export { type SurveyFile, SURVEY_TABLES, readSurveyFile, surveyFileOps, surveyFileSchema } from './survey-json';
+export { type DrawingUnit, type DrawnSurface, readSurveyDxf, surveyDxf } from './survey-dxf';
+export { surveySvg } from './survey-svg';

@@ -1,0 +1,67 @@
+import type { LayoutRequest } from '../layout';
+
+/** Pieces of one size and of one right to turn, as whole steps. */
+export interface SizeKind {
+  readonly across: number;
+  readonly along: number;
+  readonly quantity: number;
+  readonly mayTurn: boolean;
+  /** Wants a factory edge at its side: lies first or last across the roll. */
+  readonly wantsEdge: boolean;
+  readonly ids: readonly string[];
+}
+
+/** A way one kind can lie: shares its quantity with the other way. */
+export interface Lie {
+  readonly kind: number;
+  readonly across: number;
+  readonly along: number;
+  readonly turned: boolean;
+  readonly wantsEdge: boolean;
+}
+
+/** A roll of one width and pieces by kind, in steps as coarse as the lengths allow: tenths of a millimetre, or a multiple that all share. */
+export interface StripProblem {
+  readonly width: number;
+  readonly kinds: readonly SizeKind[];
+  readonly lies: readonly Lie[];
+  readonly area: number;
+  /** Of all pieces as given. */
+  readonly longest: number;
+  /** Millimetres a step along the roll, and across it. */
+  readonly alongStep_mm: number;
+  readonly acrossStep_mm: number;
+}
+
+const TENTHS = 10;
+const up = (value_mm: number): number => Math.ceil(value_mm * TENTHS - 1e-6);
+
+/** Groups equal pieces and finds the coarsest steps that hold every side exactly. Pieces that may turn need one step for both ways. */
+export function stripProblem({ rollWidth_mm, pieces }: LayoutRequest): StripProblem {
+  const rollWidth = Math.floor(rollWidth_mm * TENTHS + 1e-6);
+  const anyTurns = pieces.some(({ mayTurn90 }) => mayTurn90);
+  const alongs = pieces.map(({ along_mm }) => up(along_mm));
+  const acrosses = pieces.map(({ across_mm }) => up(across_mm));
+  const along = common(anyTurns ? [...alongs, ...acrosses] : alongs);
+  const across = anyTurns ? along : common(acrosses);
+  const groups = new Map<string, { readonly across: number; readonly along: number; readonly mayTurn: boolean; readonly wantsEdge: boolean; readonly ids: string[] }>();
+  pieces.forEach((piece, index) => {
+    const [w, h] = [(acrosses[index] ?? 0) / across, (alongs[index] ?? 0) / along];
+    const wantsEdge = piece.wantsEdge === true;
+    const key = `${w} ${h} ${piece.mayTurn90} ${wantsEdge}`;
+    const group = groups.get(key) ?? { across: w, along: h, mayTurn: piece.mayTurn90 && w !== h, wantsEdge, ids: [] };
+    group.ids.push(piece.id);
+    groups.set(key, group);
+  });
+  const width = Math.floor(rollWidth / across);
+  const kinds = [...groups.values()].map((group): SizeKind => ({ ...group, quantity: group.ids.length }));
+  const lies = kinds.flatMap((kind, index): Lie[] => [
+    { kind: index, across: kind.across, along: kind.along, turned: false, wantsEdge: kind.wantsEdge },
+    ...(kind.mayTurn ? [{ kind: index, across: kind.along, along: kind.across, turned: true, wantsEdge: kind.wantsEdge }] : []),
+  ]).filter((lie) => lie.across <= width);
+  return { width, kinds, lies, area: kinds.reduce((sum, kind) => sum + kind.across * kind.along * kind.quantity, 0), longest: kinds.reduce((most, kind) => Math.max(most, kind.along), 0), alongStep_mm: along / TENTHS, acrossStep_mm: across / TENTHS };
+}
+
+function common(values: readonly number[]): number {
+  return Math.max(1, values.reduce((a, b) => { let [x, y] = [a, b]; while (y !== 0) [x, y] = [y, x % y]; return x; }, 0));
+}

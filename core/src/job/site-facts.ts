@@ -1,0 +1,27 @@
+export type Known = 'yes' | 'no' | 'unknown';
+
+/** What the place asks of those who film one surface. One row a surface; null and `unknown` are honest answers. */
+export interface SiteFacts {
+  readonly surfaceId: string;
+  readonly storey: number | null;
+  /** Of the lower edge over the floor one stands on. */
+  readonly accessHeight_nm: number | null;
+  readonly reach: 'hand, card and gun' | 'hand and card' | 'not everywhere' | 'unknown';
+  readonly trimOverlap_nm: number | null;
+  readonly obstacles: string;
+  readonly floor: string;
+  readonly power: Known;
+  readonly crew: 'one person' | 'two people' | 'refer it' | 'unknown';
+  readonly filmFace: 'room side' | 'outside' | 'both' | 'none' | 'unknown';
+  readonly sealantToCut: Known;
+  /** Degrees from level: 90 = upright. */
+  readonly tilt_deg: number | null;
+  /** How far a roof edge or balcony stands out over the surface, and how high above its upper edge. */
+  readonly overhangDepth_nm: number | null;
+  readonly overhangAbove_nm: number | null;
+  /** How deep the glass lies behind the face of the wall. */
+  readonly revealDepth_nm: number | null;
+  /** Behind the glass, on the room's side. */
+  readonly blind: 'none' | 'vented' | 'close or closed' | 'unknown';
+  readonly heatOutlet: 'none' | 'near or aimed at the glass' | 'unknown';
+}

@@ -1,0 +1,21 @@
+export type WallTexture = 'painted plasterboard' | 'smooth concrete' | 'rough concrete' | 'painted block' | 'bare block' | 'glazed block' | 'brick' | 'tile' | 'stucco' | 'canvas' | 'bare wood' | 'lacquered wood' | 'laminate' | 'metal' | 'unknown';
+export type CornerTurn = 'inside corner' | 'outside corner' | 'free edge' | 'unknown';
+
+/** What a wall, column or fixture is made of. One row a surface. */
+export interface WallFacts {
+  readonly surfaceId: string;
+  readonly texture: WallTexture;
+  readonly bond: 'running' | 'stack' | 'none' | 'unknown';
+  readonly unitWidth_nm: number | null;
+  readonly unitHeight_nm: number | null;
+  readonly jointWidth_nm: number | null;
+  readonly jointDepth_nm: number | null;
+  readonly paint: 'none' | 'matt' | 'satin' | 'gloss' | 'unknown';
+  readonly state: 'sound' | 'flaking' | 'dusty' | 'damp' | 'unknown';
+  readonly paintAge: 'under 30 days' | 'older' | 'unknown';
+  readonly paintKind: 'ordinary' | 'silicone or anti-graffiti' | 'unknown';
+  /** Strong tape pressed on and torn off. */
+  readonly tapeTest: 'held' | 'paint came off' | 'not done';
+  readonly leftCorner: CornerTurn;
+  readonly rightCorner: CornerTurn;
+}

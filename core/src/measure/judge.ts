@@ -1,0 +1,86 @@
+import type { MeasureKind, MeasurePoint } from '../job';
+import { chiSquared9995, normalQuantile } from './chi-squared';
+import type { Statistics } from './least-squares';
+import type { Reading } from './reading';
+
+export interface Suspect {
+  readonly id: string;
+  readonly kind: MeasureKind;
+  readonly from: MeasurePoint;
+  readonly to: MeasurePoint;
+  /** How much too long the reading is if it alone is wrong, mm (negative: too short). */
+  readonly tooLong_mm: number;
+  /** The reading that would agree with all others. */
+  readonly wouldFit_mm: number;
+}
+
+export interface AskedMeasure {
+  readonly kind: MeasureKind;
+  readonly from: MeasurePoint;
+  readonly to: MeasurePoint;
+}
+
+/** How surely a slip in each reading would be found. */
+export interface Reliability {
+  readonly id: string;
+  readonly residual_mm: number;
+  readonly standardised: number;
+  /** 0 = nothing checks it, 1 = all others do. */
+  readonly redundancy: number;
+  /** A slip of this size would be found 19 times out of 20; null where nothing checks it. */
+  readonly smallestSlipFound_mm: number | null;
+}
+
+export type Agreement =
+  | { readonly kind: 'not checked'; readonly reliability: readonly Reliability[] }
+  | { readonly kind: 'agree'; readonly worst_mm: number; readonly reliability: readonly Reliability[] }
+  | { readonly kind: 'disagree'; readonly suspects: readonly [Suspect, ...Suspect[]]; readonly decide?: AskedMeasure; readonly reliability: readonly Reliability[] };
+
+/** Honest measures are accused no more often than this: half by the sum of squares, half by the worst single one. */
+export const FALSE_ALARM = 0.001;
+const CANNOT_TELL_APART = 0.9;
+const NINETEEN_IN_TWENTY = 1.645;
+
+const WORST_ALLOWED = new Map<number, number>();
+
+/** The largest statistic of so many that honest readings exceed in half of the stated cases, both signs counted. */
+function worstAllowedOf(count: number): number {
+  const known = WORST_ALLOWED.get(count);
+  if (known !== undefined) return known;
+  const worst = normalQuantile(FALSE_ALARM / 4 / Math.max(1, count));
+  WORST_ALLOWED.set(count, worst);
+  return worst;
+}
+
+/** Says whether readings agree, and which one is wrong when that can be known.
+ *  @param readings those that can be wrong; `statistics` may go on with assumptions after them
+ *  @param sds mm, one a reading
+ *  @param decider asks which further measure would tell two suspects apart
+ *  @source global test and data snooping after Baarda, 1968 (from memory) */
+export function judge(readings: readonly Reading[], sds: readonly number[], statistics: Statistics, decider: (first: number, second: number) => AskedMeasure | undefined = () => undefined): Agreement {
+  const freedom = sds.length - statistics.rank;
+  const worstAllowed = worstAllowedOf(sds.length);
+  const reliability = readings.map(({ id }, index): Reliability => {
+    const redundancy = statistics.redundancy[index] ?? 0;
+    return {
+      id, redundancy,
+      residual_mm: statistics.residuals[index] ?? 0,
+      standardised: statistics.standardised[index] ?? 0,
+      smallestSlipFound_mm: redundancy < 1e-9 ? null : ((worstAllowed + NINETEEN_IN_TWENTY) * (sds[index] ?? 0)) / Math.sqrt(redundancy),
+    };
+  });
+  if (freedom < 1) return { kind: 'not checked', reliability };
+  const order = readings.map((_, index) => index).sort((a, b) => Math.abs(statistics.standardised[b] ?? 0) - Math.abs(statistics.standardised[a] ?? 0));
+  const [worst = 0, ...rest] = order;
+  const isHonest = statistics.weightedSquares <= chiSquared9995(freedom) && Math.abs(statistics.standardised[worst] ?? 0) <= worstAllowed;
+  if (isHonest) return { kind: 'agree', worst_mm: Math.max(0, ...readings.map((_, index) => Math.abs(statistics.residuals[index] ?? 0))), reliability };
+  const alike = rest.filter((index) => Math.abs(statistics.correlation(worst, index)) > CANNOT_TELL_APART);
+  const decide = alike[0] === undefined ? undefined : decider(worst, alike[0]);
+  const suspectAt = (index: number): Suspect => {
+    const reading = readings[index];
+    if (reading === undefined) throw new RangeError(`no reading ${index}`);
+    const tooLong_mm = -(statistics.residuals[index] ?? 0) / Math.max(statistics.redundancy[index] ?? 1, 1e-9);
+    return { id: reading.id, kind: reading.kind, from: reading.from, to: reading.to, tooLong_mm, wouldFit_mm: reading.value_mm - tooLong_mm };
+  };
+  return { kind: 'disagree', suspects: [suspectAt(worst), ...alike.map(suspectAt)], reliability, ...(decide === undefined ? {} : { decide }) };
+}

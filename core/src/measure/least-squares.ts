@@ -1,0 +1,108 @@
+import { CholeskyDecomposition, Matrix, SingularValueDecomposition } from 'ml-matrix';
+
+/** Partial derivatives over the standard deviation, one row an observation. */
+export type WeightedRows = readonly Float64Array[];
+
+/** What the residuals of an adjustment say about each observation. */
+export interface Statistics {
+  /** How many of the unknowns the observations determine. */
+  readonly rank: number;
+  /** Of the unknowns. Only with full rank. */
+  readonly covariance: Matrix;
+  /** Adjusted minus observed, in the observation's unit. */
+  readonly residuals: readonly number[];
+  /** Share of a blunder that shows in its own residual: 0 = unseen, 1 = fully seen. */
+  readonly redundancy: readonly number[];
+  /** Residual over its own standard deviation; 0 where nothing checks the observation. */
+  readonly standardised: readonly number[];
+  /** Correlation of two of those statistics: near ±1 they cannot be told apart. */
+  readonly correlation: (first: number, second: number) => number;
+  /** Sum of squared residuals over their variances: chi-squared distributed when nothing is wrong. */
+  readonly weightedSquares: number;
+}
+
+const RANK_TOLERANCE = 1e-9;
+/** Cholesky pivots closer together than this leave no doubt that the rank is full. */
+const CLEAR_PIVOT_RATIO = 1e-5;
+const BARELY_CHECKED = 1e-9;
+
+export function normalMatrix(rows: WeightedRows, unknowns: number): Matrix {
+  const normal = Matrix.zeros(unknowns, unknowns);
+  for (let a = 0; a < unknowns; a += 1) {
+    for (let b = 0; b <= a; b += 1) {
+      let sum = 0;
+      for (const row of rows) sum += (row[a] ?? 0) * (row[b] ?? 0);
+      normal.set(a, b, sum);
+      normal.set(b, a, sum);
+    }
+  }
+  return normal;
+}
+
+/** The right-hand side of the normal equations, as a column. */
+export function normalColumn(rows: WeightedRows, wanted: Float64Array, unknowns: number): Matrix {
+  const column = Matrix.zeros(unknowns, 1);
+  for (let unknown = 0; unknown < unknowns; unknown += 1) {
+    let sum = 0;
+    for (const [index, row] of rows.entries()) sum += (row[unknown] ?? 0) * (wanted[index] ?? 0);
+    column.set(unknown, 0, sum);
+  }
+  return column;
+}
+
+/** The Cholesky factor when the pivots say beyond doubt that everything is determined. */
+export function clearFactor(normal: Matrix): CholeskyDecomposition | undefined {
+  if (normal.rows === 0) return undefined;
+  const factor = new CholeskyDecomposition(normal);
+  if (!factor.isPositiveDefinite()) return undefined;
+  const pivots = factor.lowerTriangularMatrix.diagonal();
+  return Math.min(...pivots) > Math.max(...pivots) * CLEAR_PIVOT_RATIO ? factor : undefined;
+}
+
+export function rankOf(rows: WeightedRows, unknowns: number): number {
+  const { diagonal } = singularValues(rows, unknowns);
+  const largest = Math.max(...diagonal, 0);
+  return diagonal.filter((value) => value > largest * RANK_TOLERANCE).length;
+}
+
+/** @param wanted (observed − adjusted) over the standard deviation */
+export function statisticsOf(rows: WeightedRows, wanted: Float64Array, sds: readonly number[], unknowns: number): Statistics {
+  const { covariance, rank } = inverseOf(rows, unknowns);
+  const inverse = covariance.to2DArray();
+  const through = rows.map((row) => inverse.map((line) => line.reduce((sum, value, column) => sum + value * (row[column] ?? 0), 0)));
+  const seen = (first: number, second: number): number => {
+    const row = rows[first] ?? [];
+    const column = through[second] ?? [];
+    let hat = 0;
+    for (let unknown = 0; unknown < unknowns; unknown += 1) hat += (row[unknown] ?? 0) * (column[unknown] ?? 0);
+    return (first === second ? 1 : 0) - hat;
+  };
+  const redundancy = rows.map((_, index) => Math.max(0, seen(index, index)));
+  const root = (index: number): number => Math.sqrt(redundancy[index] ?? 0);
+  return {
+    rank, covariance, redundancy,
+    residuals: sds.map((sd, index) => -(wanted[index] ?? 0) * sd),
+    weightedSquares: wanted.reduce((sum, value) => sum + value * value, 0),
+    standardised: rows.map((_, index) => ((redundancy[index] ?? 0) < BARELY_CHECKED ? 0 : -(wanted[index] ?? 0) / root(index))),
+    correlation: (first, second) => {
+      const roots = root(first) * root(second);
+      return roots < BARELY_CHECKED ? 0 : seen(first, second) / roots;
+    },
+  };
+}
+
+function singularValues(rows: WeightedRows, unknowns: number): SingularValueDecomposition {
+  const padded = Matrix.zeros(Math.max(rows.length, unknowns, 1), Math.max(unknowns, 1));
+  rows.forEach((row, index) => { row.forEach((value, column) => { padded.set(index, column, value); }); });
+  return new SingularValueDecomposition(padded, { computeLeftSingularVectors: false });
+}
+
+function inverseOf(rows: WeightedRows, unknowns: number): { readonly covariance: Matrix; readonly rank: number } {
+  const factor = clearFactor(normalMatrix(rows, unknowns));
+  if (factor !== undefined) return { covariance: factor.solve(Matrix.eye(unknowns)), rank: unknowns };
+  const svd = singularValues(rows, unknowns);
+  const largest = Math.max(...svd.diagonal, 0);
+  const inverseSquares = svd.diagonal.map((value) => (value > largest * RANK_TOLERANCE ? 1 / (value * value) : 0));
+  const v = svd.rightSingularVectors;
+  return { covariance: v.mmul(Matrix.diag(inverseSquares)).mmul(v.transpose()), rank: inverseSquares.filter((value) => value > 0).length };
+}

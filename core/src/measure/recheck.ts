@@ -1,0 +1,37 @@
+import { COMMON_PRACTICE, type Source } from '../quantity';
+
+/** Gap between film edge and gasket or seal, per side. */
+export const EDGE_GAP: { readonly least_mm: number; readonly most_mm: number; readonly source: Source } = { least_mm: 1.5, most_mm: 3, source: COMMON_PRACTICE };
+
+export interface SideRecheck {
+  readonly says: 'fits' | 'too small' | 'too large';
+  /** Beyond what fits, mm; 0 when it fits. */
+  readonly by_mm: number;
+}
+
+export interface Recheck {
+  readonly width: SideRecheck;
+  readonly height: SideRecheck;
+  readonly verdict: 'fits' | 'trim it' | 'too small' | 'fits when turned';
+}
+
+/** Compares ready-cut film with the pane it is for, before it is wetted.
+ *  @param film_mm width and height on its label; @param pane_mm width and height of the glass seen
+ *  @source gap of 1.5 to 3 mm a side (common practice, no published source) */
+export function recheckFilm(film_mm: readonly [number, number], pane_mm: readonly [number, number]): Recheck {
+  const at = (turned: boolean): Pick<Recheck, 'width' | 'height'> => ({ width: side(film_mm[turned ? 1 : 0], pane_mm[0]), height: side(film_mm[turned ? 0 : 1], pane_mm[1]) });
+  const straight = at(false);
+  const fits = ({ width, height }: Pick<Recheck, 'width' | 'height'>): boolean => width.says === 'fits' && height.says === 'fits';
+  if (fits(straight)) return { ...straight, verdict: 'fits' };
+  if (fits(at(true))) return { ...straight, verdict: 'fits when turned' };
+  const isSmall = straight.width.says === 'too small' || straight.height.says === 'too small';
+  return { ...straight, verdict: isSmall ? 'too small' : 'trim it' };
+}
+
+function side(film: number, pane: number): SideRecheck {
+  const largest = pane - 2 * EDGE_GAP.least_mm;
+  const smallest = pane - 2 * EDGE_GAP.most_mm;
+  if (film > largest + 1e-9) return { says: 'too large', by_mm: film - largest };
+  if (film < smallest - 1e-9) return { says: 'too small', by_mm: smallest - film };
+  return { says: 'fits', by_mm: 0 };
+}

@@ -1,0 +1,104 @@
+import type { AskedMeasure } from '../judge';
+import { laidOut, startingAtTop } from '../lay-out-corners';
+import type { MeasureSlot } from '../measure-slot';
+import { type Outline, areaOf, isConvex, isSimple } from '../outline';
+import type { Reading } from '../reading';
+import { straightSizes } from '../sizes';
+import type { SurfaceCheck } from '../surface-check';
+import { type ShapeMeasure, type SurfaceInput, firstUntaken } from './shape';
+import { type SolvedNetwork, solveReadings } from './straight-network';
+
+export const FEWEST_CORNERS = 3;
+export const MOST_CORNERS = 24;
+const USUAL_CORNERS = 5;
+
+/** Any polygon by its sides and diagonals, corners numbered clockwise from the upper left. */
+export const manySides: ShapeMeasure = { slots: slotsOf, check: checkPolygon };
+
+function slotsOf(corners: number): readonly MeasureSlot[] {
+  const count = countOf(corners);
+  const slot = (a: number, b: number, word: string, lies: MeasureSlot['lies'], isExtra: boolean): MeasureSlot => ({ key: `p${a}-p${b}`, kind: 'distance', from: `p${a}`, to: `p${b}`, word, group: lies === 'along' ? 'side' : 'diagonal', lies, share: lies === 'along' ? 0.5 : 0.55, ...(isExtra ? { isExtra: true } : {}) });
+  const sides = Array.from({ length: count }, (_, index) => slot(index + 1, ((index + 1) % count) + 1, `side ${index + 1}–${((index + 1) % count) + 1}`, 'along', false));
+  const fan = Array.from({ length: Math.max(0, count - 3) }, (_, index) => slot(1, index + 3, `diagonal 1–${index + 3}`, 'inside', false));
+  const check = count < 4 ? [] : [slot(2, count, `diagonal 2–${count}`, 'inside', false)];
+  return [...sides, ...fan, ...check];
+}
+
+function checkPolygon({ readings, corners }: SurfaceInput): SurfaceCheck {
+  const count = countOf(corners ?? USUAL_CORNERS);
+  const between = readings.filter(({ kind, from, to }) => kind === 'distance' && cornerAt(from, count) !== undefined && cornerAt(to, count) !== undefined);
+  const impossible = impossibleTriangle(between, count);
+  if (impossible !== undefined) return { state: 'impossible', says: impossible, suspects: [] };
+  const start = laidOut(between.map(({ from, to, value_mm }) => ({ a: cornerAt(from, count) ?? 0, b: cornerAt(to, count) ?? 0, length_mm: value_mm })), count);
+  if ('open' in start) return { state: 'unfinished', needs: start.open.length === count ? ['a side'] : [`a side or diagonal to corner ${start.open.map((corner) => corner + 1).join(', ')}`] };
+  const solved = bestOfMirrors(between, count, start.outline);
+  const outline = startingAtTop(solved.solution.corners);
+  if (!isSimple(outline) || areaOf(outline) <= 0) return { state: 'impossible', says: 'The sides would have to cross each other.', suspects: solved.agreement.kind === 'disagree' ? solved.agreement.suspects : [] };
+  const figure = { outline, points: Object.fromEntries(outline.map((point, index) => [`p${index + 1}`, point])) };
+  const sizes = straightSizes(outline, solved.spread === undefined ? undefined : (size) => solved.spread?.((at) => size(startingAtTop(at))) ?? Number.NaN, undefined);
+  const folding = foldingCorners(between, count);
+  const remarks = folding.length === 0 ? [] : [`${folding.length === 1 ? 'Corner' : 'Corners'} ${folding.join(', ')} ${folding.length === 1 ? 'is' : 'are'} known by two lengths only: drawn ${isConvex(outline) ? 'pointing outward; the mirror image, pointing inward, has the same lengths' : 'as the other measures want it'}.`];
+  const slots = slotsOf(count);
+  const helpsNext = firstUntaken(slots, readings);
+  if (!solved.isDetermined) return { state: 'assumed', assumes: 'the corners not tied yet', figure, sizes, agreement: solved.agreement, helpsNext, remarks };
+  return { state: 'measured', figure, sizes, agreement: solved.agreement, helpsNext, remarks };
+}
+
+function countOf(corners: number): number {
+  return Math.min(MOST_CORNERS, Math.max(FEWEST_CORNERS, Math.round(corners)));
+}
+
+function cornerAt(name: string, count: number): number | undefined {
+  const number = Number(/^p(\d+)$/.exec(name)?.[1] ?? Number.NaN);
+  return number >= 1 && number <= count ? number - 1 : undefined;
+}
+
+function solve(readings: readonly Reading[], count: number, start: Outline): SolvedNetwork {
+  const deciders: AskedMeasure[] = [];
+  for (let a = 1; a <= count; a += 1) for (let b = a + 1; b <= count; b += 1) deciders.push({ kind: 'distance', from: `p${a}`, to: `p${b}` });
+  return solveReadings(readings, { start, pointOf: (name) => { const corner = cornerAt(name, count); return corner === undefined ? undefined : [{ corner, share: 1 }]; }, armsOf: () => undefined, deciders });
+}
+
+/** Distances cannot tell a corner from its mirror image: where the drawn one does not fit, the mirrored ones are tried. */
+function bestOfMirrors(readings: readonly Reading[], count: number, start: Outline): SolvedNetwork {
+  let best = solve(readings, count, start);
+  for (let round = 0; round < count && best.agreement.kind === 'disagree'; round += 1) {
+    const tries = Array.from({ length: count }, (_, corner) => solve(readings, count, mirrored(best.solution.corners, corner))).filter(({ solution }) => isSimple(solution.corners) && areaOf(solution.corners) > 0);
+    const better = tries.sort((a, b) => a.solution.weightedSquares - b.solution.weightedSquares)[0];
+    if (better === undefined || better.solution.weightedSquares >= best.solution.weightedSquares * 0.5) break;
+    best = better;
+  }
+  return best;
+}
+
+function mirrored(outline: Outline, corner: number): Outline {
+  const [a, b, p] = [outline[(corner + outline.length - 1) % outline.length], outline[(corner + 1) % outline.length], outline[corner]];
+  if (a === undefined || b === undefined || p === undefined) return outline;
+  const [dx, dy] = [b.x - a.x, b.y - a.y];
+  const along = ((p.x - a.x) * dx + (p.y - a.y) * dy) / Math.max(dx * dx + dy * dy, 1e-9);
+  const foot = { x: a.x + along * dx, y: a.y + along * dy };
+  return outline.map((point, index) => (index === corner ? { x: 2 * foot.x - p.x, y: 2 * foot.y - p.y } : point));
+}
+
+/** Three lengths between the same three corners that cannot close, beyond what the readings may be off. */
+function impossibleTriangle(readings: readonly Reading[], count: number): string | undefined {
+  const longestOf = new Map<string, number>();
+  for (const { from, to, value_mm } of readings) longestOf.set([cornerAt(from, count), cornerAt(to, count)].sort((a = 0, b = 0) => a - b).join(' '), value_mm);
+  const length = (a: number, b: number): number | undefined => longestOf.get([a, b].sort((x, y) => x - y).join(' '));
+  for (let a = 0; a < count; a += 1) {
+    for (let b = a + 1; b < count; b += 1) {
+      for (let c = b + 1; c < count; c += 1) {
+        const sides = [length(a, b), length(b, c), length(a, c)];
+        if (sides.some((side) => side === undefined)) continue;
+        const [longest = 0, second = 0, third = 0] = (sides as number[]).sort((x, y) => y - x);
+        if (longest > second + third + 10) return `Corners ${a + 1}, ${b + 1} and ${c + 1} cannot close: the longest length is ${longest.toFixed(0)} mm, the other two together reach ${(second + third).toFixed(0)} mm.`;
+      }
+    }
+  }
+  return undefined;
+}
+
+function foldingCorners(readings: readonly Reading[], count: number): readonly number[] {
+  const ties = Array.from({ length: count }, (_, corner) => new Set(readings.flatMap(({ from, to }) => (cornerAt(from, count) === corner ? [to] : cornerAt(to, count) === corner ? [from] : []))).size);
+  return ties.flatMap((number, corner) => (number === 2 ? [corner + 1] : []));
+}

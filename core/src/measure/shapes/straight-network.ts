@@ -1,0 +1,83 @@
+import { type Datum, type NetworkSolution, adjustNetwork, spanOf, spreadOf } from '../adjust-network';
+import { type Agreement, type AskedMeasure, judge } from '../judge';
+import type { NetworkObservation, NetworkPoint } from '../observation';
+import type { Point } from '../outline';
+import { type Reading, sdOf } from '../reading';
+import type { SpreadFinder } from '../sizes';
+
+/** How a shape's readings become observations of one network. */
+export interface NetworkPlan {
+  readonly start: readonly Point[];
+  readonly pointOf: (name: string) => NetworkPoint | undefined;
+  /** Neighbours of a corner, for right angles. */
+  readonly armsOf: (name: string) => readonly [string, string] | undefined;
+  /** The side a height stands on, named so that the height is positive. */
+  readonly sideUnder?: (reading: Reading) => readonly [string, string] | undefined;
+  /** Held true with a small spread, and never accused. */
+  readonly assumptions?: readonly NetworkObservation[];
+  /** Measures that may be asked for to tell two suspects apart. */
+  readonly deciders: readonly AskedMeasure[];
+}
+
+export interface SolvedNetwork {
+  readonly solution: NetworkSolution;
+  readonly agreement: Agreement;
+  readonly isDetermined: boolean;
+  readonly spread: SpreadFinder | undefined;
+  /** Rank if one more distance between these points were known. */
+  readonly rankWith: (from: string, to: string) => number;
+}
+
+const SQUARE_SD_PER_M = 1;
+const LEVEL_SD_MM = 1;
+
+/** Solves the readings of a straight-sided figure and judges them. Readings between points the figure does not have are left out. */
+export function solveReadings(all: readonly Reading[], plan: NetworkPlan): SolvedNetwork & { readonly used: readonly Reading[] } {
+  const pairs = all.flatMap((reading) => { const observation = observationOf(reading, plan); return observation === undefined ? [] : [{ reading, observation }]; });
+  const used = pairs.map(({ reading }) => reading);
+  const observations = [...pairs.map(({ observation }) => observation), ...(plan.assumptions ?? [])];
+  const datum: Datum = used.some(({ kind }) => kind === 'level') ? 'first corner' : 'top side level';
+  const solution = adjustNetwork(plan.start, observations, datum);
+  const decider = (first: number, second: number): AskedMeasure | undefined => bestDecider(plan, observations, datum, used, first, second);
+  const isDetermined = solution.rank === solution.unknowns;
+  return {
+    used, solution, isDetermined,
+    agreement: judge(used, observations.map(({ sd_mm }) => sd_mm), solution, decider),
+    spread: isDetermined ? (sizeOf) => spreadOf(sizeOf, solution) : undefined,
+    rankWith: (from, to) => {
+      const [a, b] = [plan.pointOf(from), plan.pointOf(to)];
+      if (a === undefined || b === undefined) return 0;
+      return adjustNetwork(plan.start, [...observations, { kind: 'distance', at: [a, b], value_mm: spanOf(plan.start, a, b), sd_mm: 1 }], datum).rank;
+    },
+  };
+}
+
+function observationOf(reading: Reading, { pointOf, armsOf, sideUnder, start }: NetworkPlan): NetworkObservation | undefined {
+  const [from, to] = [pointOf(reading.from), pointOf(reading.to)];
+  if (from === undefined || to === undefined) return undefined;
+  if (reading.kind === 'distance') return { kind: 'distance', at: [from, to], value_mm: reading.value_mm, sd_mm: sdOf(reading) };
+  if (reading.kind === 'level') return { kind: 'level', at: [from, to], value_mm: reading.value_mm, sd_mm: reading.sd_mm ?? LEVEL_SD_MM };
+  if (reading.kind === 'right angle') {
+    const [one, other] = (armsOf(reading.from) ?? []).map(pointOf);
+    if (one === undefined || other === undefined) return undefined;
+    const arm_m = Math.min(spanOf(start, from, one), spanOf(start, from, other)) / 1000;
+    return { kind: 'right angle', at: [from, one, other], value_mm: 0, sd_mm: reading.sd_mm ?? Math.max(0.5, SQUARE_SD_PER_M * arm_m) };
+  }
+  if (reading.kind === 'height over') {
+    const [lineFrom, lineTo] = (sideUnder?.(reading) ?? []).map(pointOf);
+    return lineFrom === undefined || lineTo === undefined ? undefined : { kind: 'offset', at: [from, lineFrom, lineTo], value_mm: reading.value_mm, sd_mm: sdOf(reading) };
+  }
+  return undefined;
+}
+
+/** The measure, not taken yet, whose reading would differ most depending on which of two suspects is wrong. */
+function bestDecider({ start, pointOf, deciders }: NetworkPlan, observations: readonly NetworkObservation[], datum: Datum, used: readonly Reading[], first: number, second: number): AskedMeasure | undefined {
+  const without = (left: number): readonly Point[] => adjustNetwork(start, observations.filter((_, index) => index !== left), datum).corners;
+  const [ifFirst, ifSecond] = [without(first), without(second)];
+  const apart = ({ from, to }: AskedMeasure): number => {
+    const [a, b] = [pointOf(from), pointOf(to)];
+    return a === undefined || b === undefined ? 0 : Math.abs(spanOf(ifFirst, a, b) - spanOf(ifSecond, a, b));
+  };
+  const untaken = deciders.filter(({ from, to }) => !used.some((reading) => reading.kind === 'distance' && ((reading.from === from && reading.to === to) || (reading.from === to && reading.to === from))));
+  return untaken.map((asked) => ({ asked, apart: apart(asked) })).sort((a, b) => b.apart - a.apart)[0]?.asked;
+}

@@ -1,0 +1,32 @@
+import type { MeasurePoint } from '../job';
+import type { Agreement, Suspect } from './judge';
+import type { MeasureSlot } from './measure-slot';
+import type { Outline, Point } from './outline';
+import type { CurvedPatch } from './curved/patch';
+import type { Sizes } from './sizes';
+
+/** What gets film, flat, and where the measured points lie. */
+export interface Figure {
+  /** Of the surface as it is filmed: unrolled where it is round. */
+  readonly outline: Outline;
+  /** Of the thing as one stands before it, where that differs. */
+  readonly standing?: Outline;
+  /** Of the drawing (`standing`, or the outline). */
+  readonly points: Readonly<Record<MeasurePoint, Point>>;
+  /** Rectangles taken out of the film. */
+  readonly openings?: readonly { readonly x: number; readonly y: number; readonly width: number; readonly height: number; readonly name: string }[];
+  readonly patch?: CurvedPatch;
+}
+
+/** What the measures of a surface say, as one of four named outcomes. */
+export type SurfaceCheck =
+  | { readonly state: 'unfinished'; readonly needs: readonly string[] }
+  | { readonly state: 'impossible'; readonly says?: string; readonly suspects: readonly Suspect[] }
+  /** Too few measures to know the shape: drawn with an assumption, and said so. */
+  | { readonly state: 'assumed'; readonly assumes: string; readonly figure: Figure; readonly sizes: Sizes; readonly agreement: Agreement; readonly helpsNext: MeasureSlot | undefined; readonly remarks: readonly string[] }
+  | { readonly state: 'measured'; readonly figure: Figure; readonly sizes: Sizes; readonly agreement: Agreement; readonly helpsNext: MeasureSlot | undefined; readonly remarks: readonly string[] };
+
+/** The outline of a check, when there is one. */
+export function outlineOfCheck(check: SurfaceCheck): Outline | undefined {
+  return 'figure' in check ? check.figure.outline : undefined;
+}

@@ -1,0 +1,45 @@
+import type { Facing, PlaceOnEarth, Shading } from '../climate';
+import type { FilmOptics, MakeUp, MakeUpPane } from '../glazing';
+import type { EdgeFinish, FrameKind, PaneTreatment, SurfaceCondition } from '../job';
+import { CoreError } from '../quantity';
+import { designSuns } from './day-stress';
+import { USUAL_TEMPERATURES, designDays } from './design-days';
+import { type StressVerdict, judgeStress } from './judge-stress';
+
+/** A pane and where it stands, without a job. What is null or left out is assumed and named, or leaves the verdict unknown. */
+export interface StressRequest {
+  readonly panes: readonly (MakeUpPane & { readonly treatment: PaneTreatment })[];
+  readonly gaps: MakeUp['gaps'];
+  readonly films: readonly { readonly face: number; readonly film: FilmOptics }[];
+  readonly frame: FrameKind;
+  readonly edgeFinish: EdgeFinish;
+  readonly edgeDepth_mm: number | null;
+  readonly condition: SurfaceCondition;
+  readonly width_mm: number;
+  readonly height_mm: number;
+  readonly place: PlaceOnEarth;
+  readonly bearing_deg: number | null;
+  readonly tilt_deg: number;
+  readonly skyline: Facing['skyline'];
+  readonly shading: Omit<Shading, 'width_mm' | 'height_mm'> | null;
+  readonly blind: 'none' | 'vented' | 'close or closed' | 'unknown';
+  readonly heatOutlet: 'none' | 'near or aimed at the glass' | 'unknown';
+  readonly cold_C?: readonly [number, number] | undefined;
+  readonly hot_C?: readonly [number, number] | undefined;
+}
+
+/** The verdict on cracking for one pane.
+ *  @throws CoreError STRESS_CASE when the bearing is missing, and those of the make-up's check */
+export function reckonStress(request: StressRequest): StressVerdict {
+  const { panes, gaps, films, width_mm, height_mm, place, bearing_deg, tilt_deg, skyline, shading, blind, heatOutlet, cold_C, hot_C } = request;
+  if (bearing_deg === null) throw new CoreError('STRESS_CASE', { path: 'bearing_deg', expected: '0 to 360: which way the glass faces', got: 'nothing' });
+  const days = designDays(place, { ...USUAL_TEMPERATURES, ...(cold_C === undefined ? {} : { cold: cold_C }), ...(hot_C === undefined ? {} : { hot: hot_C }) });
+  const facing: Facing = { bearing_deg, tilt_deg, skyline, shading: shading === null ? null : { ...shading, width_mm, height_mm } };
+  return judgeStress({
+    bare: { panes, gaps, films: [], hasBlind: blind === 'close or closed' }, treatments: panes.map(({ treatment }) => treatment), frame: request.frame, edgeFinish: request.edgeFinish, edgeDepth_mm: request.edgeDepth_mm, condition: request.condition,
+    edge_m: (2 * (width_mm + height_mm)) / 1000, height_m: height_mm / 1000,
+    circumstances: { area_m2: (width_mm * height_mm) / 1e6, blind, heatOutlet, tilt_deg, altitude_m: place.altitude_m }, isIndoors: false,
+    assumed: [...(shading === null ? ['a shade line across the pane'] : []), ...(blind === 'unknown' ? ['no blind close behind the glass'] : []), ...(heatOutlet === 'unknown' ? ['no warm air on the glass'] : [])],
+    unknown: panes.some(({ treatment }) => treatment === 'unknown') ? ['the kind of glass'] : [], days, suns: designSuns(days, facing), facing, assumedPattern: shading === null ? 'one side 1/4' : null,
+  }, films);
+}

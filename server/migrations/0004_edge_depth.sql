@@ -1,0 +1,1 @@
+ALTER TABLE "glass_unit" ADD COLUMN "edge_depth_nm" bigint;

@@ -1,0 +1,40 @@
+import type { FilmDirection, FilmFace, FilmFamily, FilmLaying } from '@yellow-pane/core/job';
+import { boolean, doublePrecision, integer, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import { instant, nm } from './columns';
+
+export const film = pgTable('film', {
+  id: uuid().primaryKey(),
+  version: integer().notNull(),
+  changedBy: text().notNull(),
+  changedAt: instant().notNull(),
+  name: text().notNull(),
+  family: text().$type<FilmFamily>().notNull(),
+  use: text().notNull(),
+  thickness_um: doublePrecision().notNull(),
+  direction: text().$type<FilmDirection>().notNull(),
+  referenceGlass: text().notNull(),
+  uvTransmitted: doublePrecision(),
+  visibleTransmitted: doublePrecision(),
+  visibleReflectedRoom: doublePrecision(),
+  visibleReflectedOutside: doublePrecision(),
+  solarTransmitted: doublePrecision(),
+  solarReflected: doublePrecision(),
+  solarReflectedRoom: doublePrecision(),
+  haze: doublePrecision(),
+  coverage: doublePrecision(),
+  opening_nm: nm(),
+  repeat_nm: nm(),
+  emissivity: doublePrecision(),
+  workMin_C: doublePrecision(),
+  workMax_C: doublePrecision(),
+  face: text().$type<FilmFace>().notNull().default('room side'),
+  laying: text().$type<FilmLaying>().notNull().default('wet'),
+  claims: text().notNull().default(''),
+  handling: text().notNull(),
+  invented: boolean().notNull(),
+});
+
+export const filmWidth = pgTable('film_width', {
+  filmId: uuid().notNull().references(() => film.id),
+  width_nm: nm().notNull(),
+}, (t) => [primaryKey({ columns: [t.filmId, t.width_nm] })]);

@@ -1,0 +1,59 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import type { DeviceMessage } from '@yellow-pane/contracts';
+import { formatLengthWithUnit } from '@yellow-pane/core/quantity';
+import { BenchLaser } from '../device/bench-laser';
+import { Device } from '../device/device';
+import { api } from '../job/api';
+import { CommandKeys } from '../shell/command-keys';
+
+const STATE_WORDS = { off: 'switched off', connecting: 'connecting…', ready: 'ready', lost: 'not reached' } as const;
+
+/** Simulated instruments: what they say, what they stand before, and how to make them misbehave. */
+@Component({
+  selector: 'yp-bench',
+  imports: [RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './bench.html',
+  host: { class: 'block h-full overflow-auto' },
+})
+export class Bench {
+  protected readonly laser = inject(BenchLaser);
+  protected readonly keys = inject(CommandKeys);
+  readonly #units = inject(Device).units;
+  protected readonly pane = signal({ width_mm: 1180, height_mm: 2140, lean_mm: 4 });
+  protected readonly paneFault = signal<string | undefined>(undefined);
+  protected readonly state = computed(() => STATE_WORDS[this.laser.state()]);
+  protected readonly battery = computed(() => (this.laser.battery() === undefined ? '–' : `${((this.laser.battery() ?? 0) * 100).toFixed(0)} %`));
+  protected readonly last = computed(() => { const reading = this.laser.reading(); return reading === undefined ? '– – –' : formatLengthWithUnit(reading.value_nm, this.#units()); });
+  protected readonly spans = [{ from: 'tl', to: 'tr', word: 'its width' }, { from: 'tl', to: 'bl', word: 'its height' }, { from: 'tl', to: 'br', word: 'a diagonal' }] as const;
+  readonly #scale = computed(() => Math.min(150 / Math.max(this.pane().width_mm + Math.abs(this.pane().lean_mm), 1), 190 / Math.max(this.pane().height_mm, 1)));
+  protected readonly left = computed(() => 240 - (this.pane().width_mm * this.#scale()) / 2);
+  protected readonly outline = computed(() => {
+    const { width_mm, height_mm, lean_mm } = this.pane();
+    const scale = this.#scale();
+    const [x, y] = [this.left(), 110 - (height_mm * scale) / 2];
+    return `M${x} ${y}h${width_mm * scale}l${lean_mm * scale} ${height_mm * scale}h${-width_mm * scale}Z`;
+  });
+
+  constructor() {
+    void api.laserState().then(({ pane }) => { this.pane.set(pane); }, () => undefined);
+  }
+
+  protected setPane(key: 'width_mm' | 'height_mm' | 'lean_mm', text: string): void {
+    const value = Number(text);
+    const [least, most] = key === 'lean_mm' ? [-200, 200] : [50, 20_000];
+    if (!(value >= least && value <= most)) {
+      this.paneFault.set(`Expected ${least} to ${most} mm, got ${text || 'nothing'}.`);
+      return;
+    }
+    this.paneFault.set(undefined);
+    this.pane.update((pane) => ({ ...pane, [key]: value }));
+    void this.laser.order({ do: 'pane', ...this.pane() });
+  }
+
+  protected says(message: DeviceMessage): string {
+    if (message.type === 'reading') return `reading ${message.seq}: ${formatLengthWithUnit(message.value_nm, this.#units())}`;
+    return message.type === 'connected' ? `connected, battery ${(message.battery * 100).toFixed(0)} %` : message.type === 'fault' ? message.says : `disconnected: ${message.says}`;
+  }
+}

@@ -1,0 +1,154 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { type GlassPane, NEW_PANE, NEW_PLACE, NO_SITE_FACTS, NO_WALL_FACTS, type RowOf } from '@yellow-pane/core/job';
+import { JobDesk } from '../../job/job-desk';
+import { JobReading } from '../../job/job-reading';
+import { CompassDial } from '../../ui/compass-dial';
+import { Facts } from '../../ui/facts';
+import { newId } from '../../device/session';
+import { BODY_FACTS, PANE_FACTS, PLACE_FACTS, SITE_FACTS, UNIT_FACTS, WALL_FACTS } from './fact-sheets';
+
+type FactChange = { readonly key: string; readonly value: string | number | null };
+
+/** Where the surface is, what it is made of, and what stands in the way. */
+@Component({
+  selector: 'yp-site-panel',
+  imports: [Facts, CompassDial],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @let here = surface();
+    @if (here.kind !== 'pane') {
+      <details open class="border-t border-line pt-2">
+        <summary class="font-bold min-h-10 cursor-pointer">{{ here.kind === 'wall' ? 'Wall' : 'What it is made of' }}</summary>
+        <yp-facts [prefix]="'wall:' + here.id + ':'" [facts]="here.kind === 'wall' ? wallFacts : bodyFacts" [values]="wall() ?? noWall" [entryUnit]="unit()" (changed)="setWall($event)" />
+      </details>
+    }
+    @if (here.kind === 'pane') {
+      <details class="border-t border-line pt-2">
+        <summary class="font-bold min-h-10 cursor-pointer">Glass: {{ glass()?.name ?? 'unknown' }}</summary>
+        @if (glass(); as unit) {
+          <p class="text-sm mb-2">{{ sharedBy() }} {{ sharedBy() === 1 ? 'surface has' : 'surfaces have' }} this make-up; a change here changes it for all of them.</p>
+          <yp-facts [prefix]="'unit:' + unit.id + ':'" [facts]="unitFacts" [values]="unit" [entryUnit]="this.unit()" (changed)="setUnit($event)" />
+          @for (pane of panes(); track pane.id) {
+            <h3 class="font-semibold mt-3">Pane {{ pane.position }}{{ pane.position === 1 ? ', counted from outside' : '' }}</h3>
+            <yp-facts [prefix]="'pane:' + pane.id + ':'" [facts]="paneFacts" [values]="pane" [entryUnit]="this.unit()" (changed)="setPane(pane, $event)" />
+          }
+          <div class="flex flex-wrap gap-2 mt-3">
+            <button type="button" class="act act-small" (click)="addPane()">Add a pane</button>
+            @if (panes().length > 0) { <button type="button" class="act act-small" (click)="dropPane()">Take the last pane off</button> }
+          </div>
+        }
+        <button type="button" class="act act-small mt-2" (click)="newUnit()">{{ glass() ? 'This one is different: new make-up' : 'Note the make-up' }}</button>
+      </details>
+    }
+    <details class="border-t border-line pt-2">
+      <summary class="font-bold min-h-10 cursor-pointer">Access, face, shade</summary>
+      <yp-facts [prefix]="'site:' + here.id + ':'" [facts]="siteFacts" [values]="site() ?? noSite" [entryUnit]="unit()" (changed)="setSite($event)" />
+    </details>
+    <details class="border-t border-line pt-2">
+      <summary class="font-bold min-h-10 cursor-pointer">Place: {{ place()?.name }}@if (place()?.bearing_deg !== null) {, {{ place()?.bearing_deg }}°}</summary>
+      @if (place(); as at) {
+        <div class="flex gap-3 items-center mb-2">
+          <yp-compass-dial label="Bearing of the front, looking out" [bearing]="at.bearing_deg" [horizon]="at.horizon" (turned)="setPlace({ key: 'bearing_deg', value: $event })" />
+          <div>
+            <yp-facts [prefix]="'bearing:' + at.id + ':'" [facts]="bearingFacts" [values]="at" (changed)="setPlace($event)" />
+            @if (at.bearing_deg !== null) { <button type="button" class="act act-small act-quiet underline underline-offset-2" (click)="setPlace({ key: 'bearing_deg', value: null })">Not known</button> }
+          </div>
+        </div>
+        <yp-facts [prefix]="'place:' + at.id + ':'" [facts]="placeFacts" [values]="at" (changed)="setPlace($event)" />
+        <h3 class="font-semibold mt-3">Skyline in the sun's way</h3>
+        <p class="text-sm text-faint">Sight each corner of it with compass and level: bearing and height above level, one pair a line.</p>
+        <textarea class="field figure mt-1" rows="3" [attr.aria-label]="'Skyline of ' + at.name" [value]="skyline()" (change)="setSkyline($any($event.target).value)"></textarea>
+        @if (skylineFault) { <p class="text-sm text-stop font-semibold">{{ skylineFault }}</p> }
+        <button type="button" class="act act-small mt-2" (click)="newPlace()">New place under this building</button>
+      }
+    </details>
+  `,
+  host: { class: 'flex flex-col gap-2' },
+})
+export class SitePanel {
+  readonly #desk = inject(JobDesk);
+  readonly #reading = inject(JobReading);
+  readonly surface = input.required<RowOf<'surface'>>();
+  protected readonly siteFacts = SITE_FACTS;
+  protected readonly wallFacts = WALL_FACTS;
+  protected readonly bodyFacts = BODY_FACTS;
+  protected readonly unitFacts = [{ key: 'name', kind: 'text' as const, word: 'Called' }, ...UNIT_FACTS];
+  protected readonly paneFacts = PANE_FACTS;
+  protected readonly placeFacts = PLACE_FACTS;
+  protected readonly bearingFacts = [{ key: 'bearing_deg', kind: 'number' as const, word: 'Bearing', unit: '° from north', least: 0, most: 359.999 }];
+  protected readonly noSite = NO_SITE_FACTS;
+  protected readonly noWall = NO_WALL_FACTS;
+  protected skylineFault: string | undefined;
+  protected readonly unit = computed(() => this.#reading.job()?.entryUnit ?? 'mm');
+  protected readonly site = computed(() => this.#reading.siteFactsOf(this.surface().id));
+  protected readonly wall = computed(() => this.#reading.wallFactsOf(this.surface().id));
+  protected readonly place = computed(() => this.#reading.placeById().get(this.surface().placeId));
+  protected readonly glass = computed(() => this.#reading.units().find(({ id }) => id === this.surface().unitId));
+  protected readonly panes = computed(() => this.#reading.glassPanes().filter(({ unitId }) => unitId === this.glass()?.id));
+  protected readonly sharedBy = computed(() => this.#reading.surfaces().filter(({ unitId }) => unitId === this.glass()?.id).length);
+  protected readonly skyline = computed(() => (this.place()?.horizon ?? []).map(({ bearing_deg, elevation_deg }) => `${bearing_deg} ${elevation_deg}`).join('\n'));
+
+  protected setSite({ key, value }: FactChange): void {
+    const row = this.site();
+    const surface = this.surface();
+    this.#desk.do(`${surface.tag}: access`, [row === undefined ? this.#desk.put('siteFacts', { ...NO_SITE_FACTS, surfaceId: surface.id, [key]: value }) : this.#desk.set('siteFacts', row.id, { [key]: value })]);
+  }
+
+  protected setWall({ key, value }: FactChange): void {
+    const row = this.wall();
+    const surface = this.surface();
+    this.#desk.do(`${surface.tag}: wall`, [row === undefined ? this.#desk.put('wallFacts', { ...NO_WALL_FACTS, surfaceId: surface.id, [key]: value }) : this.#desk.set('wallFacts', row.id, { [key]: value })]);
+  }
+
+  protected setUnit({ key, value }: FactChange): void {
+    const unit = this.glass();
+    if (unit !== undefined && !(key === 'name' && value === '')) this.#desk.do(`${unit.name}: glass`, [this.#desk.set('glassUnit', unit.id, { [key]: value })]);
+  }
+
+  protected setPane(pane: RowOf<'glassPane'>, { key, value }: FactChange): void {
+    this.#desk.do(`${this.glass()?.name ?? ''}: pane ${pane.position}`, [this.#desk.set('glassPane', pane.id, { [key]: value })]);
+  }
+
+  protected addPane(): void {
+    const unit = this.glass();
+    const fields: GlassPane = { ...NEW_PANE, unitId: unit?.id ?? '', position: this.panes().length + 1 };
+    if (unit !== undefined && fields.position <= 6) this.#desk.do(`${unit.name}: pane added`, [this.#desk.put('glassPane', fields)]);
+  }
+
+  protected dropPane(): void {
+    const last = this.panes().at(-1);
+    if (last !== undefined) this.#desk.do(`${this.glass()?.name ?? ''}: pane taken off`, [this.#desk.remove('glassPane', last.id)]);
+  }
+
+  protected newUnit(): void {
+    const id = newId();
+    const from = this.glass();
+    const surface = this.surface();
+    this.#desk.do(`${surface.tag}: new make-up`, [
+      this.#desk.put('glassUnit', { name: from === undefined ? `Glass of ${surface.tag}` : `${from.name}, ${surface.tag}`, glazing: from?.glazing ?? 'unknown', frame: from?.frame ?? 'unknown', edge: from?.edge ?? 'unknown', edgeFinish: from?.edgeFinish ?? 'unseen', edgeDepth_nm: from?.edgeDepth_nm ?? null }, id),
+      ...this.panes().map(({ position, treatment, thickness_nm, tint, coating, coatedSide, gapAfter_nm, gasAfter }) => this.#desk.put('glassPane', { unitId: id, position, treatment, thickness_nm, tint, coating, coatedSide, gapAfter_nm, gasAfter })),
+      this.#desk.set('surface', surface.id, { unitId: id }),
+    ]);
+  }
+
+  protected setPlace({ key, value }: FactChange): void {
+    const place = this.place();
+    if (place !== undefined && !(key === 'name' && value === '')) this.#desk.do(`${place.name}: ${key === 'bearing_deg' ? 'bearing' : 'place'}`, [this.#desk.set('place', place.id, { [key]: value })]);
+  }
+
+  protected setSkyline(text: string): void {
+    const place = this.place();
+    const pairs = text.split('\n').map((line) => line.trim()).filter((line) => line !== '').map((line) => line.split(/[\s;]+/).map((figure) => Number(figure.replace(',', '.'))));
+    const wrong = pairs.findIndex(([bearing = Number.NaN, height = Number.NaN]) => !(bearing >= 0 && bearing < 360 && height >= -10 && height <= 90));
+    this.skylineFault = wrong < 0 ? undefined : `Line ${wrong + 1}: expected a bearing of 0 to 359.9 and a height of −10 to 90, such as 225 7.`;
+    if (place === undefined || wrong >= 0) return;
+    this.#desk.do(`${place.name}: skyline`, [this.#desk.set('place', place.id, { horizon: pairs.map(([bearing_deg = 0, elevation_deg = 0]) => ({ bearing_deg, elevation_deg })).sort((a, b) => a.bearing_deg - b.bearing_deg) })]);
+  }
+
+  protected newPlace(): void {
+    const place = this.place();
+    if (place === undefined) return;
+    const id = newId();
+    this.#desk.do('New place', [this.#desk.put('place', { ...NEW_PLACE, parentId: place.parentId ?? place.id, kind: place.kind === 'vehicle' || place.kind === 'side' ? 'side' : 'facade', name: 'New place', movable: place.movable, position: this.#reading.places().length + 1 }, id), this.#desk.set('surface', this.surface().id, { placeId: id })]);
+  }
+}

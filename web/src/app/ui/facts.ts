@@ -1,0 +1,95 @@
+import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
+import { type LengthUnit, formatLength, parseReading } from '@yellow-pane/core/quantity';
+import { Device } from '../device/device';
+import { Drafts } from '../device/drafts';
+
+interface FactOf<Kind extends string> {
+  readonly key: string;
+  readonly kind: Kind;
+  readonly word: string;
+  /** How to find it out. */
+  readonly how?: string;
+}
+
+export type Fact =
+  | (FactOf<'choice'> & { readonly options: readonly string[] })
+  | FactOf<'length'>
+  | (FactOf<'number'> & { readonly unit: string; readonly least: number; readonly most: number })
+  | FactOf<'text'>;
+
+const LENGTHS = { least_mm: 0, most_mm: 1_000_000 };
+
+/** What is known of something, fact by fact, each with how to find it out. What cannot be read stays, marked and explained. */
+@Component({
+  selector: 'yp-facts',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-3 gap-y-1.5 items-center">
+      @for (fact of facts(); track fact.key) {
+        @let id = prefix() + fact.key;
+        <label [for]="id" class="leading-tight">{{ fact.word }}@if (fact.kind === 'number') { <span class="text-faint">, {{ fact.unit }}</span> }</label>
+        @switch (fact.kind) {
+          @case ('choice') {
+            <select [id]="id" class="field" (change)="changed.emit({ key: fact.key, value: $any($event.target).value })">@for (option of fact.options; track option) { <option [value]="option" [selected]="option === value(fact.key)">{{ option }}</option> }</select>
+          }
+          @default {
+            <input [id]="id" class="field" [class.figure]="fact.kind !== 'text'" autocomplete="off" maxlength="400" [value]="text(fact)" [placeholder]="fact.kind === 'text' ? '' : 'unknown'" [attr.aria-invalid]="fault(fact) !== undefined" [attr.aria-describedby]="fault(fact) ? id + '-fault' : null" (input)="drafts.type(id, $any($event.target).value)" (change)="take(fact)" />
+          }
+        }
+        @if (fault(fact); as says) { <p class="col-span-2 text-sm text-stop font-semibold" [id]="id + '-fault'">{{ says }}</p> }
+        @if (fact.how) { <p class="col-span-2 text-sm text-faint leading-snug -mt-1 mb-1">{{ fact.how }}</p> }
+      }
+    </div>
+  `,
+})
+export class Facts {
+  readonly prefix = input.required<string>();
+  readonly facts = input.required<readonly Fact[]>();
+  readonly values = input.required<object>();
+  readonly entryUnit = input<LengthUnit>('mm');
+  readonly changed = output<{ readonly key: string; readonly value: string | number | null }>();
+  protected readonly drafts = inject(Drafts);
+  readonly #units = inject(Device).units;
+
+  protected value(key: string): unknown {
+    return (this.values() as Readonly<Record<string, unknown>>)[key];
+  }
+
+  protected text(fact: Fact): string {
+    const draft = this.drafts.texts()[this.prefix() + fact.key];
+    if (draft !== undefined) return draft;
+    const value = this.value(fact.key);
+    if (value === null || value === undefined) return '';
+    return fact.kind === 'length' ? formatLength(Number(value), this.#units()) : typeof value === 'string' || typeof value === 'number' ? String(value) : '';
+  }
+
+  protected fault(fact: Fact): string | undefined {
+    const draft = this.drafts.texts()[this.prefix() + fact.key];
+    return draft === undefined ? undefined : faultOf(fact, draft, this.entryUnit());
+  }
+
+  protected take(fact: Fact): void {
+    const id = this.prefix() + fact.key;
+    const draft = this.drafts.texts()[id];
+    if (draft === undefined || faultOf(fact, draft, this.entryUnit()) !== undefined) return;
+    this.drafts.forget(id);
+    this.changed.emit({ key: fact.key, value: readFact(fact, draft, this.entryUnit()) });
+  }
+}
+
+function readFact(fact: Fact, text: string, entryUnit: LengthUnit): string | number | null {
+  if (fact.kind === 'text' || fact.kind === 'choice') return text.trim();
+  if (text.trim() === '') return null;
+  if (fact.kind === 'number') return Number(text.replace(',', '.'));
+  const parsed = parseReading(text, entryUnit, LENGTHS);
+  return parsed.kind === 'length' ? parsed.value_nm : null;
+}
+
+function faultOf(fact: Fact, text: string, entryUnit: LengthUnit): string | undefined {
+  if (fact.kind === 'text' || fact.kind === 'choice' || text.trim() === '') return undefined;
+  if (fact.kind === 'number') {
+    const value = Number(text.replace(',', '.'));
+    return Number.isFinite(value) && value >= fact.least && value <= fact.most ? undefined : `${fact.word}: expected ${fact.least} to ${fact.most} ${fact.unit}, got ${text}.`;
+  }
+  return parseReading(text, entryUnit, LENGTHS).kind === 'length' ? undefined : `${fact.word}: expected a length up to 1 km, such as 350 or 2' 4", got ${text}.`;
+}

@@ -1,0 +1,20 @@
+import { type BroughtIn, type DrawingUnit, type DrawnSurface, readSurveyDxf, readSurveyFile, readSurveyTable, surveyDxf } from '@yellow-pane/contracts/survey-files';
+import type { SurveyFile } from '@yellow-pane/contracts/survey-files';
+import type { LengthUnit } from '@yellow-pane/core/quantity';
+import { expose } from 'comlink';
+
+export interface SurveyFilesApi {
+  readTable(text: string, options: { readonly entryUnit: LengthUnit; readonly decimalComma: boolean | undefined; readonly takenTags: readonly string[] }): BroughtIn;
+  readDrawing(text: string, options: { readonly unit: DrawingUnit | undefined; readonly scale: number; readonly takenTags: readonly string[] }): BroughtIn;
+  readFile(text: string): { readonly file: SurveyFile } | { readonly refused: string };
+  drawing(surfaces: readonly DrawnSurface[]): string;
+}
+
+const api: SurveyFilesApi = {
+  readTable: (text, { entryUnit, decimalComma, takenTags }) => readSurveyTable(text, { entryUnit, decimalComma, takenTags: new Set(takenTags) }),
+  readDrawing: (text, { unit, scale, takenTags }) => readSurveyDxf(text, { unit, scale, takenTags: new Set(takenTags) }),
+  readFile: readSurveyFile,
+  drawing: surveyDxf,
+};
+
+expose(api);
