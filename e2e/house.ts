@@ -1,4 +1,5 @@
 import { type Locator, type Page, test as base } from '@playwright/test';
+import { v7 as newId } from 'uuid';
 import { type RunningServer, startServer } from '../scripts/running-server';
 
 export const DEMO_JOB = '/jobs/0199b9a6-0003-7000-8000-000000000001';
@@ -9,7 +10,7 @@ interface House {
   readonly server: RunningServer;
 }
 
-/** A server with the demo of its own for each file, and pages that know who is working. */
+/** One server with the demo for all files of a worker, and pages that know who is working. */
 export const test = base.extend<{ readonly as: (page: Page, who: string, theme?: 'noon' | 'cellar') => Promise<void> }, House>({
   server: [async ({}, use) => {
     const server = await startServer({ isDemo: true });
@@ -32,4 +33,12 @@ export const field = (page: Page, name: string): Locator => page.getByRole('text
 /** Waits until the server has taken everything. */
 export async function allSaved(page: Page): Promise<void> {
   await page.waitForFunction(() => document.documentElement.dataset['unsaved'] === '0');
+}
+
+/** A copy of the demo job that no other story touches. @returns its address */
+export async function copyOfDemo(page: Page): Promise<string> {
+  const [id, changeId, session] = [newId(), newId(), newId()];
+  const answer = await page.request.post(`/api${DEMO_JOB}/duplicate`, { data: { id, changeId, session, who: 'Wren', name: `Kestrel Hill ${id.slice(-4)}` } });
+  if (!answer.ok()) throw new Error(await answer.text());
+  return `/jobs/${id}`;
 }

@@ -23,7 +23,7 @@ export function cutListCsv(rows: readonly CutListRow[]): string {
 
 /** Reads our own cut list back, taking our apostrophe off again. Throws RangeError with the line when it is not one of ours. */
 export function readCutListCsv(csv: string): readonly CutListRow[] {
-  const { data } = Papa.parse<string[]>(csv, { skipEmptyLines: true });
+  const { data } = Papa.parse<string[]>(csv, { skipEmptyLines: true, delimiter: ',' });
   const [header, ...lines] = data;
   if (header?.join() !== HEADER.join()) throw new RangeError('line 1: expected the header of a cut list');
   return lines.map((line, index) => {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Film } from '@yellow-pane/core/job';
 import fc from 'fast-check';
+import Papa from 'papaparse';
 import { filmListCsv, filmListJson, readFilmList, readSpectrumCsv } from './film-files';
 
 const MM = 1e6;
@@ -17,8 +18,8 @@ describe('does a catalogue survive a round trip?', () => {
       const films = list.map((more): Film => ({ ...FILM, ...more }));
       const text = write(films);
       expect(readFilmList(text)).toEqual({ films, faults: [] });
-      if (write === filmListCsv) expect(text).not.toMatch(/(^|[,\n])[=+@]/);
-    }), { numRuns: 60 });
+      if (write === filmListCsv) expect(Papa.parse<string[]>(text, { delimiter: ',' }).data.flat().filter((cell) => /^[=+@]/.test(cell))).toEqual([]);
+    }), { numRuns: 200 });
   });
   it('columns may stand in any order, percent is read, a decimal comma too', () => {
     const { films, faults } = readFilmList('family;name;light through;sun through;thickness um;widths mm\nsolar;n;35 %;0,4;45,5;1220; 1524'.replace('1220; 1524', '"1220; 1524"'));

@@ -65,8 +65,15 @@ function fromJson(text: string): ReadFilms {
   return checked(parsed.data.films.map((film, index) => ({ at: `film ${index + 1}`, film })));
 }
 
+/** What parts the header: a guess from the whole text can be led astray by what stands in the cells. */
+function separatorOf(text: string): string {
+  const header = text.trimStart().split(/[\r\n]/, 1)[0] ?? '';
+  const counts = [',', ';', '\t'].map((separator) => ({ separator, count: header.split(separator).length }));
+  return counts.reduce((most, one) => (one.count > most.count ? one : most)).separator;
+}
+
 function fromTable(text: string): ReadFilms {
-  const { data } = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy' });
+  const { data } = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy', delimiter: separatorOf(text) });
   const [header = [], ...lines] = data;
   const at = new Map(header.map((head, index) => [head.trim().toLowerCase(), index]));
   if (!at.has('name') || !at.has('family')) return { films: [], faults: [{ at: 'line 1', says: `Expected a header with at least name, family, thickness um and widths mm, got ${header.slice(0, 4).join(', ') || 'nothing'}.` }] };
