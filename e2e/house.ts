@@ -38,7 +38,7 @@ export async function allSaved(page: Page): Promise<void> {
 /** A copy of the demo job that no other story touches. @returns its address */
 export async function copyOfDemo(page: Page): Promise<string> {
   const [id, changeId, session] = [newId(), newId(), newId()];
-  const answer = await page.request.post(`/api${DEMO_JOB}/duplicate`, { data: { id, changeId, session, who: 'Wren', name: `Kestrel Hill ${id.slice(-4)}` } });
+  const answer = await page.request.post(`/api${DEMO_JOB}/duplicate`, { data: { id, changeId, session, who: 'Wren', name: `A story of its own ${id.slice(-4)}` } });
   if (!answer.ok()) throw new Error(await answer.text());
   return `/jobs/${id}`;
 }
