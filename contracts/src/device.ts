@@ -5,6 +5,7 @@ import { instantSchema, pointName, signedNanometres } from './primitives';
 export type DeviceMessage =
   | { readonly type: 'connected'; readonly device: string; readonly name: string; readonly battery: number }
   | { readonly type: 'reading'; readonly device: string; readonly seq: number; readonly at: string; readonly value_nm: number; readonly battery: number }
+  | { readonly type: 'job'; readonly device: string; readonly key: string; readonly done: number; readonly of: number; readonly state: 'running' | 'done' | 'stopped' }
   | { readonly type: 'fault'; readonly device: string; readonly says: string; readonly battery: number }
   | { readonly type: 'disconnected'; readonly device: string; readonly says: string };
 
@@ -12,6 +13,7 @@ const battery = z.number().min(0).max(1);
 export const deviceMessageSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('connected'), device: z.string(), name: z.string(), battery }),
   z.strictObject({ type: z.literal('reading'), device: z.string(), seq: z.int().min(1), at: instantSchema, value_nm: signedNanometres, battery }),
+  z.strictObject({ type: z.literal('job'), device: z.string(), key: z.string(), done: z.int().min(0), of: z.int().min(0), state: z.enum(['running', 'done', 'stopped']) }),
   z.strictObject({ type: z.literal('fault'), device: z.string(), says: z.string(), battery }),
   z.strictObject({ type: z.literal('disconnected'), device: z.string(), says: z.string() }),
 ]) satisfies z.ZodType<DeviceMessage>;

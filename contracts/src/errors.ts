@@ -18,6 +18,11 @@ type ServerErrorCode =
   | 'IF_MATCH_MISSING'
   | 'FILM_UNKNOWN'
   | 'FILM_CONFLICT'
+  | 'ROLL_UNKNOWN'
+  | 'ROLL_CONFLICT'
+  | 'STOCK_TOO_SHORT'
+  | 'PLOTTER_REFUSED'
+  | 'PLAN_FILE'
   | 'RATE_UNKNOWN'
   | 'RATE_CONFLICT'
   | 'PHOTO_NOT_AN_IMAGE'
@@ -42,7 +47,11 @@ export const ERRORS: Readonly<Record<ErrorCode, ErrorEntry>> = {
   MEASURE_NETWORK_OPEN: { status: 422, title: 'The lengths do not lay the figure out', remedy: 'Add a side or diagonal to the corner named, or give coordinates to start from.' },
   CUTTING_BLANK_RANGE: { status: 422, title: 'A blank is outside what can be cut', remedy: 'Check the measures of the surface.' },
   CUTTING_ROLL_WIDTH: { status: 422, title: 'The roll width is not one a roll can have', remedy: 'Give the width printed on the roll\'s label.' },
-  CUTTING_PIECE_WIDER_THAN_ROLL: { status: 422, title: 'A blank is wider than the roll', remedy: 'Choose a wider roll; seams come later.' },
+  CUTTING_PIECE_WIDER_THAN_ROLL: { status: 422, title: 'A blank is wider than the roll', remedy: 'Choose a wider roll, or let seams divide it.' },
+  CUTTING_STOCK_RANGE: { status: 422, title: 'A roll, offcut or setting is outside what there can be', remedy: 'Correct the field named: widths up to 5 m, lengths and money not below zero.' },
+  CUTTING_PIECE_RANGE: { status: 422, title: 'A piece is outside what can be cut', remedy: 'Correct the side named.' },
+  CUTTING_PIN: { status: 422, title: 'A pinned piece cannot stay there', remedy: 'Move it, or take its pin out.' },
+  CUTTING_ID_TWICE: { status: 422, title: 'An identifier is there twice', remedy: 'Give each piece, roll and pin an identifier of its own.' },
   CUTTING_TOO_MANY_PIECES: { status: 422, title: 'Too many pieces for one layout', remedy: 'Lay out film by film.' },
   GLAZING_SHARES: { status: 422, title: 'Light cannot divide like this', remedy: 'Check the film\'s or glass\'s figures: transmitted and reflected share together at most 1.' },
   GLAZING_THICKNESS: { status: 422, title: 'A thickness is outside what glass can have', remedy: 'Give the thickness in millimetres, more than 0.' },
@@ -69,6 +78,11 @@ export const ERRORS: Readonly<Record<ErrorCode, ErrorEntry>> = {
   IF_MATCH_MISSING: { status: 428, title: 'The version seen is missing', remedy: 'Send If-Match with the row\'s version, such as "3".' },
   FILM_UNKNOWN: { status: 404, title: 'There is no such film in the catalogue', remedy: 'Load the catalogue again.' },
   FILM_CONFLICT: { status: 409, title: 'Someone changed this film meanwhile', remedy: 'Compare both and send again with the new version.' },
+  ROLL_UNKNOWN: { status: 404, title: 'There is no such roll', remedy: 'Load the stock again.' },
+  ROLL_CONFLICT: { status: 409, title: 'Someone changed this roll meanwhile', remedy: 'Compare both and send again with the new version.' },
+  STOCK_TOO_SHORT: { status: 409, title: 'There is not so much left on this roll', remedy: 'Someone may have cut from it. Lay out again with what is left.' },
+  PLOTTER_REFUSED: { status: 409, title: 'The plotter does not take this', remedy: 'See what it says on the Bench, put it right, then send again.' },
+  PLAN_FILE: { status: 422, title: 'The plan cannot be given in this form', remedy: 'Choose another form, or lay out again.' },
   RATE_UNKNOWN: { status: 404, title: 'There is no such rate', remedy: 'Load the rates again.' },
   RATE_CONFLICT: { status: 409, title: 'Someone changed this rate meanwhile', remedy: 'Compare both and send again with the new version.' },
   PHOTO_NOT_AN_IMAGE: { status: 415, title: 'This file is not a picture', remedy: 'Send a JPEG, PNG or WebP picture.' },

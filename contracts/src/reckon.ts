@@ -1,6 +1,7 @@
 import type { BlankInput, LayoutRequest } from '@yellow-pane/core/cutting';
+import { CUT_METHODS } from '@yellow-pane/core/job';
 import * as z from 'zod';
-import { pointName, share, word } from './primitives';
+import { pointName, share, text, word } from './primitives';
 
 const millimetres = z.number().min(1).max(100_000);
 const sd = z.number().min(0.01).max(1000);
@@ -18,25 +19,55 @@ export const curvedPatchRequestSchema = z.strictObject({
   readings: z.array(z.strictObject({ id: key, kind: z.enum(['distance', 'sag', 'quarter sag', 'rocking gap']), from: pointName, to: pointName, value_mm: z.number().min(-2000).max(100_000), instrument: z.enum(['tape', 'laser', 'guess']), sd_mm: sd.optional() })).min(1).max(200),
 });
 
+const allowance = z.number().min(0).max(1000);
+const cornerTurn = z.enum(['inside corner', 'outside corner', 'free edge', 'unknown']);
+
 export const blankRequestSchema = z.strictObject({
   aroundWidth_mm: millimetres,
   aroundHeight_mm: millimetres,
-  method: z.enum(['trim in place', 'pre-squared', 'dry-fitted', 'security', 'decor']),
+  method: z.enum(CUT_METHODS),
   direction: z.enum(['none', 'along the roll', 'one way']),
+  sides: z.strictObject({ top_mm: allowance, right_mm: allowance, bottom_mm: allowance, left_mm: allowance }).optional(),
+  left: cornerTurn.optional(),
+  right: cornerTurn.optional(),
 }) satisfies z.ZodType<BlankInput>;
+
+const pieceSchema = z.strictObject({ id: key, across_mm: millimetres, along_mm: millimetres, mayTurn90: z.boolean(), wantsEdge: z.boolean().optional(), likesEdge: z.boolean().optional() });
 
 export const layoutRequestSchema = z.strictObject({
   rollWidth_mm: z.number().min(1).max(5000),
-  pieces: z.array(z.strictObject({ id: key, across_mm: millimetres, along_mm: millimetres, mayTurn90: z.boolean(), wantsEdge: z.boolean().optional() })).max(10_000),
+  pieces: z.array(pieceSchema).max(10_000),
 }) satisfies z.ZodType<LayoutRequest>;
 
-export const cutRequestSchema = layoutRequestSchema.extend({
-  stages: z.literal([2, 3]).default(3),
+/** Ends at whichever comes first. */
+const searchLimits = {
   seed: z.int().min(0).max(2 ** 31).default(1),
-  /** Ends at whichever comes first. */
   mostRounds: z.int().min(0).max(1_000_000).default(1_000_000),
   milliseconds: z.int().min(0).max(10_000).default(1000),
+};
+
+/** One roll without end. */
+const stripSchema = layoutRequestSchema.extend({ mode: z.enum(['by hand', 'by plotter']).default('by hand'), stages: z.literal([2, 3]).default(3), ...searchLimits });
+
+const orderMoney = z.number().min(0).max(1e6);
+export const ratesSchema = z.strictObject({ perCrossCut: orderMoney.default(0), perSlit: orderMoney.default(0), perPiece: orderMoney.default(0), keepWidth_mm: z.number().min(0).max(5000).default(200), keepLength_mm: z.number().min(0).max(100_000).default(500), keepShare: share.default(0), perSplitGroup: orderMoney.default(0) });
+
+/** Several rolls and offcuts. Limits of sense are core's, which names the field. */
+const orderSchema = z.strictObject({
+  stocks: z.array(z.strictObject({ id: key, what: z.enum(['roll', 'offcut', 'to order']), width_mm: z.number(), length_mm: z.number(), perMetre: z.number().default(1), whole: z.number().default(0), lot: text(80).default(''), edges: z.enum(['both', 'left', 'right', 'none']).default('both') })).max(1000),
+  pieces: z.array(pieceSchema.extend({ across_mm: z.number(), along_mm: z.number(), group: text(80).default('') })).max(60_000),
+  pinned: z.array(z.strictObject({ id: key, stockId: key, x_mm: z.number(), y_mm: z.number(), turned: z.boolean() })).max(10_000).default([]),
+  mode: z.enum(['by hand', 'by plotter']).default('by hand'),
+  stages: z.literal([2, 3]).default(3),
+  gap_mm: z.number().default(0),
+  endWaste_mm: z.number().default(0),
+  mostSheet_mm: z.number().positive().nullable().default(null),
+  objective: z.enum(['money', 'length']).default('money'),
+  rates: ratesSchema.default(() => ratesSchema.parse({})),
+  ...searchLimits,
 });
+
+export const cutRequestSchema = z.union([stripSchema, orderSchema]);
 
 const paneSchema = z.strictObject({
   tint: z.enum(['clear', 'low iron', 'bronze', 'grey', 'green']),

@@ -2,10 +2,13 @@ import * as z from 'zod';
 import { acceptedChangeSchema, duplicateSchema, jobStateSchema, jobSummarySchema } from './answers';
 import { changeSchema, importSchema } from './change';
 import { laserCommandSchema, laserStateSchema } from './device';
+import { cutPlanFileSchema } from './files/cut-plan-file';
+import { plotterCommandSchema, plotterStateSchema } from './plotter';
 import { filmBodySchema, filmListSchema, filmRowSchema } from './film';
 import { rateBodySchema, rateRowSchema } from './rate';
 import { blankRequestSchema, curvedPatchRequestSchema, cutRequestSchema, glazingRequestSchema, layoutRequestSchema, measureRequestSchema, privacyRequestSchema, stressRequestSchema } from './reckon';
 import { whoSchema } from './primitives';
+import { rollBodySchema, rollRowSchema, stockItemSchema } from './stock';
 
 /** One address of the API, as documented in /api/openapi.json. `answer` absent: not JSON of ours. */
 export interface Route {
@@ -15,7 +18,7 @@ export interface Route {
   readonly body?: z.ZodType;
   readonly answer?: z.ZodType;
   readonly needsIfMatch?: boolean;
-  readonly kind?: 'text/csv' | 'image/svg+xml' | 'image/jpeg' | 'text/event-stream';
+  readonly kind?: 'text/csv' | 'image/svg+xml' | 'image/vnd.dxf' | 'application/vnd.hp-hpgl' | 'application/pdf' | 'image/jpeg' | 'text/event-stream';
 }
 
 const reasoned = z.looseObject({});
@@ -32,6 +35,9 @@ export const ROUTES: readonly Route[] = [
   { method: 'get', path: '/api/bench/laser', says: 'The laser stand-in: connected or not, its battery, the pane it stands before', answer: laserStateSchema },
   { method: 'post', path: '/api/bench/laser', says: 'Connect it, press its button, make it misbehave', body: laserCommandSchema, answer: laserStateSchema },
   { method: 'get', path: '/api/bench/laser/stream', says: 'What the laser says: connected, reading, fault, disconnected', kind: 'text/event-stream' },
+  { method: 'get', path: '/api/bench/plotter', says: 'The plotter stand-in: connected or not, the film in it, what it cut', answer: plotterStateSchema },
+  { method: 'post', path: '/api/bench/plotter', says: 'Connect it, load film, send it a job, make it misbehave', body: plotterCommandSchema, answer: plotterStateSchema },
+  { method: 'get', path: '/api/bench/plotter/stream', says: 'What the plotter says: connected, job, fault, disconnected', kind: 'text/event-stream' },
   { method: 'post', path: '/api/jobs/{jobId}/duplicate', says: 'Copy a job with its places, surfaces, measures and films; cut plans and work are not copied', body: duplicateSchema, answer: acceptedChangeSchema },
   { method: 'put', path: '/api/jobs/{jobId}/rows/{table}/{rowId}', says: 'Make one row', body: z.strictObject({ who: whoSchema, fields: anyFields }), answer: acceptedChangeSchema },
   { method: 'patch', path: '/api/jobs/{jobId}/rows/{table}/{rowId}', says: 'Change fields of one row; different fields merge, the same field is refused with both values', body: z.strictObject({ who: whoSchema, fields: anyFields }), answer: acceptedChangeSchema, needsIfMatch: true },
@@ -39,6 +45,13 @@ export const ROUTES: readonly Route[] = [
   { method: 'get', path: '/api/jobs/{jobId}/history', says: 'Who changed what, newest first; ?row= for one row', answer: z.array(z.looseObject({})) },
   { method: 'get', path: '/api/jobs/{jobId}/cut-plans/{planId}/list', says: 'The cut list in cutting order', kind: 'text/csv' },
   { method: 'get', path: '/api/jobs/{jobId}/cut-plans/{planId}/drawing', says: 'The roll to scale, one unit a millimetre', kind: 'image/svg+xml' },
+  { method: 'get', path: '/api/jobs/{jobId}/cut-plans/{planId}/dxf', says: 'The plan as DXF: layers CUT, NOTCH, LABEL, ROLL', kind: 'image/vnd.dxf' },
+  { method: 'get', path: '/api/jobs/{jobId}/cut-plans/{planId}/hpgl/{rollId}', says: 'One roll as HP-GL for a cutting plotter', kind: 'application/vnd.hp-hpgl' },
+  { method: 'get', path: '/api/jobs/{jobId}/cut-plans/{planId}/file', says: 'The plan as JSON, readable back in', answer: cutPlanFileSchema },
+  { method: 'get', path: '/api/jobs/{jobId}/cut-plans/{planId}/sheet', says: 'The cut sheet to print; ?paper=A4 or letter, ?units=metric or imperial', kind: 'application/pdf' },
+  { method: 'get', path: '/api/jobs/{jobId}/cut-plans/{planId}/labels', says: 'Labels with codes; ?sheet= one of the label sheets, ?base= where the codes lead', kind: 'application/pdf' },
+  { method: 'get', path: '/api/stock', says: 'Rolls and offcuts with what is left of each', answer: z.array(stockItemSchema) },
+  { method: 'put', path: '/api/rolls/{rollId}', says: 'Add a roll or an offcut to the stock, or change it with If-Match', body: rollBodySchema, answer: rollRowSchema },
   { method: 'get', path: '/api/events', says: 'Every accepted change as it happens; ?job= for one job, Last-Event-ID to catch up', kind: 'text/event-stream' },
   { method: 'get', path: '/api/films', says: 'The film catalogue', answer: filmListSchema },
   { method: 'put', path: '/api/films/{filmId}', says: 'Add a film, or replace it with If-Match', body: filmBodySchema, answer: filmRowSchema },
@@ -52,6 +65,6 @@ export const ROUTES: readonly Route[] = [
   { method: 'post', path: '/api/reckon/thermal-stress', says: 'Whether a pane may crack behind its films: tension by pane and hour, the rule of thumb, the more careful verdict', body: stressRequestSchema, answer: reasoned },
   { method: 'post', path: '/api/reckon/privacy', says: 'Contrast kept through a glass by day and by night, from both sides, or in a scene of your own', body: privacyRequestSchema, answer: reasoned },
   { method: 'post', path: '/api/reckon/blank', says: 'The blank of a surface', body: blankRequestSchema, answer: reasoned },
-  { method: 'post', path: '/api/reckon/cut', says: 'Blanks laid on a roll for cutting by hand in two or three stages: the best plan found in so many rounds or milliseconds, with its bound', body: cutRequestSchema, answer: reasoned },
+  { method: 'post', path: '/api/reckon/cut', says: 'Pieces laid on one roll, or on the rolls and offcuts given, by hand or by plotter: the best plan found in so many rounds or milliseconds, with its bound', body: cutRequestSchema, answer: reasoned },
   { method: 'post', path: '/api/reckon/layout', says: 'Blanks laid on a roll', body: layoutRequestSchema, answer: reasoned },
 ];

@@ -1,4 +1,4 @@
-import type { Application, CutPiece, CutPlan, FieldsOf, FilmBrief, GlassPane, GlassUnit, Job, JobTable, Measure, Part, Photo, Place, SiteFacts, Surface, WallFacts, WorkRecord } from '@yellow-pane/core/job';
+import { type Application, CUT_METHODS, type CutPiece, type CutPlan, type CutRoll, type FieldsOf, type FilmBrief, type GlassPane, type GlassUnit, type Job, type JobAllowance, type JobTable, type Measure, type Offcut, type Part, type Photo, type Place, type Roll, type SeamChoice, type SiteFacts, type StockTake, type Surface, type WallFacts, type WorkRecord } from '@yellow-pane/core/job';
 import * as z from 'zod';
 import { idSchema, instantSchema, measureKind, nanometres, pointName, positionSchema, positiveNanometres, share, signedNanometres, text, word } from './primitives';
 
@@ -165,24 +165,63 @@ const application = z.strictObject({
   surfaceId: idSchema,
   side: seenFrom,
   filmId: idSchema,
-  method: z.enum(['trim in place', 'pre-squared', 'dry-fitted', 'security', 'decor']),
+  method: z.enum(CUT_METHODS),
   linerSchool: z.enum(['halves on the glass', 'hang and pull', 'tape tabs with two people']),
   lockSchool: z.enum(['centre line', 'T', 'X', 'quarters']),
   trimSchool: z.enum(['before squeezing out', 'after squeezing out']),
   position: positionSchema,
 }) satisfies z.ZodType<Application>;
 
+const seamChoice = z.strictObject({
+  applicationId: idSchema,
+  kind: z.enum(['lap over promoter', 'double cut', 'butt']).nullable(),
+  placing: z.enum(['equal drops', 'full width and strip']).nullable(),
+  match: z.enum(['none', 'straight', 'half drop']).nullable(),
+  firstDrop: z.enum(['save film', 'centre the pattern']).nullable(),
+}) satisfies z.ZodType<SeamChoice>;
+
+const jobAllowance = z.strictObject({ method: z.enum(CUT_METHODS), top_nm: nanometres, right_nm: nanometres, bottom_nm: nanometres, left_nm: nanometres }) satisfies z.ZodType<JobAllowance>;
+
+const money = z.number().min(0).max(1e9);
+const perMetre = z.number().min(0).max(1e6).nullable();
+
 const cutPlan = z.strictObject({
   filmId: idSchema,
-  rollWidth_nm: positiveNanometres,
+  mode: z.enum(['by hand', 'by plotter']),
+  stages: z.literal([2, 3]),
+  gap_nm: nanometres,
+  endWaste_nm: nanometres,
+  mostSheet_nm: positiveNanometres.nullable(),
+  objective: z.enum(['money', 'length']),
+  edgeMust: z.boolean(),
   lengthUsed_nm: nanometres,
   bound_nm: nanometres,
-  solver: word(80),
+  filmCost: money,
+  cost: z.number().min(-1e9).max(1e9),
+  filmBound: money,
+  stopped: z.enum(['optimal', 'limit', 'infeasible']),
 }) satisfies z.ZodType<CutPlan>;
+
+const cutRoll = z.strictObject({
+  planId: idSchema,
+  stockId: idSchema.nullable(),
+  what: z.enum(['roll', 'offcut', 'to order']),
+  label: text(80),
+  lot: text(80),
+  width_nm: positiveNanometres,
+  length_nm: nanometres,
+  used_nm: nanometres,
+  position: z.int().min(0).max(10_000),
+  ticks: z.array(z.int().min(0).max(1_000_000)).max(30_000),
+  bookedAt: instantSchema.nullable(),
+}) satisfies z.ZodType<CutRoll>;
 
 const cutPiece = z.strictObject({
   planId: idSchema,
+  rollId: idSchema,
   applicationId: idSchema,
+  drop: z.int().min(1).max(1000),
+  dropOf: z.int().min(1).max(1000),
   tag: word(40),
   position: z.int().min(0).max(100_000),
   level: z.int().min(0).max(100_000),
@@ -191,9 +230,46 @@ const cutPiece = z.strictObject({
   across_nm: positiveNanometres,
   along_nm: positiveNanometres,
   turned: z.boolean(),
+  phase_nm: nanometres,
+  outline: z.array(z.strictObject({ x: z.number().min(-1).max(1e6), y: z.number().min(-1).max(1e6) })).max(400).nullable(),
+  notch_nm: nanometres,
+  topAlong: z.boolean(),
+  pinned: z.boolean(),
   inputsHash: word(64),
   cutAt: instantSchema.nullable(),
+  spoiledAt: instantSchema.nullable(),
 }) satisfies z.ZodType<CutPiece>;
+
+const offcut = z.strictObject({
+  cutRollId: idSchema,
+  parentId: idSchema.nullable(),
+  filmId: idSchema,
+  label: word(80),
+  lot: text(80),
+  width_nm: positiveNanometres,
+  length_nm: positiveNanometres,
+  perMetre,
+  leftEdge: z.boolean(),
+  rightEdge: z.boolean(),
+  where: text(200),
+}) satisfies z.ZodType<Offcut>;
+
+const stockTake = z.strictObject({ cutRollId: idSchema, stockId: idSchema, length_nm: positiveNanometres, reason: z.enum(['cut', 'spoiled']) }) satisfies z.ZodType<StockTake>;
+
+/** A roll of the stock, as people fill it in. */
+export const rollFieldsSchema = z.strictObject({
+  filmId: idSchema,
+  what: z.enum(['roll', 'offcut']),
+  label: word(80),
+  lot: text(80),
+  width_nm: positiveNanometres,
+  length_nm: positiveNanometres,
+  perMetre,
+  leftEdge: z.boolean(),
+  rightEdge: z.boolean(),
+  where: text(200),
+  gone: z.boolean(),
+}) satisfies z.ZodType<Roll>;
 
 const workRecord = z.strictObject({
   applicationId: idSchema,
@@ -206,4 +282,4 @@ const workRecord = z.strictObject({
 }) satisfies z.ZodType<WorkRecord>;
 
 /** Wire shape of each table's own fields. Strict: an unknown field is refused by name. */
-export const ROW_FIELDS = { job, place, filmBrief, glassUnit, glassPane, surface, siteFacts, wallFacts, part, photo, measure, application, cutPlan, cutPiece, workRecord } as const satisfies { readonly [Table in JobTable]: z.ZodType<FieldsOf<Table>> };
+export const ROW_FIELDS = { job, place, filmBrief, glassUnit, glassPane, surface, siteFacts, wallFacts, part, photo, measure, application, seamChoice, jobAllowance, cutPlan, cutRoll, cutPiece, offcut, stockTake, workRecord } as const satisfies { readonly [Table in JobTable]: z.ZodType<FieldsOf<Table>> };

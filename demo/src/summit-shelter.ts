@@ -26,10 +26,11 @@ export function summitOps(jobId: string, steps: readonly WorkStep[]): readonly O
       ...measureOps('four sides', demoId('surface', FIRST + n), 9000 + n * 30, [String(WIDTH_MM), '', String(WIDTH_MM), String(HEIGHT_MM), '', String(HEIGHT_MM), '1584', '']),
       { op: 'put', table: 'application', id: demoId('application', FIRST + n), fields: { surfaceId: demoId('surface', FIRST + n), side: 'room', filmId: demoId('film', 3), method: 'trim in place', ...DEFAULT_SCHOOLS, position: 1 } },
     ]),
-    { op: 'put', table: 'cutPlan', id: demoId('plan', FIRST), fields: { filmId: demoId('film', 3), rollWidth_nm: nmFromMm(ROLL_MM), lengthUsed_nm: nmFromMm(plan.length_mm.value), bound_nm: Math.floor(nmFromMm(plan.bound_mm.value)), solver: 'levels' } },
+    { op: 'put', table: 'cutPlan', id: demoId('plan', FIRST), fields: { filmId: demoId('film', 3), mode: 'by hand', stages: 3, gap_nm: 0, endWaste_nm: 0, mostSheet_nm: null, objective: 'length', edgeMust: false, lengthUsed_nm: nmFromMm(plan.length_mm.value), bound_nm: Math.floor(nmFromMm(plan.bound_mm.value)), filmCost: 0, cost: 0, filmBound: 0, stopped: 'optimal' } },
+    { op: 'put', table: 'cutRoll', id: demoId('cutRoll', FIRST), fields: { planId: demoId('plan', FIRST), stockId: null, what: 'roll', label: 'used up in June', lot: 'N50-2119', width_nm: nmFromMm(ROLL_MM), length_nm: nmFromMm(5000), used_nm: nmFromMm(plan.length_mm.value), position: 0, ticks: [], bookedAt: FINISHED_AT } },
     ...plan.placed.map((piece, n): Op => ({
       op: 'put', table: 'cutPiece', id: demoId('piece', FIRST + n),
-      fields: { planId: demoId('plan', FIRST), applicationId: piece.id, tag: tags[n] ?? '', position: n, level: piece.level, x_nm: nmFromMm(piece.x_mm), y_nm: nmFromMm(piece.y_mm), across_nm: nmFromMm(piece.across_mm), along_nm: nmFromMm(piece.along_mm), turned: piece.turned, inputsHash: blank.inputsHash, cutAt: FINISHED_AT },
+      fields: { planId: demoId('plan', FIRST), rollId: demoId('cutRoll', FIRST), applicationId: piece.id, drop: 1, dropOf: 1, phase_nm: 0, outline: null, notch_nm: 0, topAlong: false, pinned: false, spoiledAt: null, tag: tags[n] ?? '', position: n, level: piece.level, x_nm: nmFromMm(piece.x_mm), y_nm: nmFromMm(piece.y_mm), across_nm: nmFromMm(piece.across_mm), along_nm: nmFromMm(piece.along_mm), turned: piece.turned, inputsHash: blank.inputsHash, cutAt: FINISHED_AT },
     })),
     ...tags.flatMap((_, n) => steps.map((step, index): Op => ({
       op: 'put', table: 'workRecord', id: demoId('work', n * 100 + index + 1),

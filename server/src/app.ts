@@ -16,6 +16,7 @@ import { photoRoutes } from './features/photos/routes';
 import { rateRoutes } from './features/rates/routes';
 import { filmReckonRoutes } from './features/reckon/film-routes';
 import { reckonRoutes } from './features/reckon/routes';
+import { stockRoutes } from './features/stock/routes';
 import { nonceOf, pages } from './http/pages';
 import { problemHandler } from './http/problem-handler';
 import { Refusal } from './http/refusal';
@@ -61,6 +62,7 @@ export function createApp({ db, clock, log, version, pagesFolder }: AppDeps): Ap
   app.use(cutPlanRoutes({ db }));
   app.use(filmRoutes({ db, clock }));
   app.use(rateRoutes({ db, clock }));
+  app.use(stockRoutes({ db, clock }));
   app.use(reckonRoutes());
   app.use(filmReckonRoutes());
   app.use(formatRoutes());

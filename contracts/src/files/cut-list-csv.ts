@@ -3,6 +3,7 @@ import Papa from 'papaparse';
 /** One piece of a cut list, in cutting order; millimetres to 0.1. */
 export interface CutListRow {
   readonly order: number;
+  readonly roll: string;
   readonly strip: number;
   readonly tag: string;
   readonly fromEdge_mm: number;
@@ -12,12 +13,12 @@ export interface CutListRow {
   readonly turned: boolean;
 }
 
-const HEADER = ['order', 'strip', 'tag', 'from edge mm', 'from end mm', 'across mm', 'along mm', 'turned'] as const;
+const HEADER = ['order', 'roll', 'strip', 'tag', 'from edge mm', 'from end mm', 'across mm', 'along mm', 'turned'] as const;
 const STARTS_A_FORMULA = /^[=+\-@\t\r]/;
 
 /** The cut list as comma-separated values with a header. Cells that a spreadsheet would run as a formula get an apostrophe in front. */
 export function cutListCsv(rows: readonly CutListRow[]): string {
-  const data = rows.map((row) => [row.order, row.strip, neutral(row.tag), row.fromEdge_mm.toFixed(1), row.fromEnd_mm.toFixed(1), row.across_mm.toFixed(1), row.along_mm.toFixed(1), row.turned ? 'yes' : 'no']);
+  const data = rows.map((row) => [row.order, neutral(row.roll), row.strip, neutral(row.tag), row.fromEdge_mm.toFixed(1), row.fromEnd_mm.toFixed(1), row.across_mm.toFixed(1), row.along_mm.toFixed(1), row.turned ? 'yes' : 'no']);
   return `${Papa.unparse({ fields: [...HEADER], data }, { newline: '\r\n' })}\r\n`;
 }
 
@@ -27,9 +28,9 @@ export function readCutListCsv(csv: string): readonly CutListRow[] {
   const [header, ...lines] = data;
   if (header?.join() !== HEADER.join()) throw new RangeError('line 1: expected the header of a cut list');
   return lines.map((line, index) => {
-    const [order = '', strip = '', tag = '', edge = '', end = '', across = '', along = '', turned = ''] = line;
+    const [order = '', roll = '', strip = '', tag = '', edge = '', end = '', across = '', along = '', turned = ''] = line;
     if (line.length !== HEADER.length) throw new RangeError(`line ${index + 2}: expected ${HEADER.length} cells, got ${line.length}`);
-    return { order: Number(order), strip: Number(strip), tag: original(tag), fromEdge_mm: Number(edge), fromEnd_mm: Number(end), across_mm: Number(across), along_mm: Number(along), turned: turned === 'yes' };
+    return { order: Number(order), roll: original(roll), strip: Number(strip), tag: original(tag), fromEdge_mm: Number(edge), fromEnd_mm: Number(end), across_mm: Number(across), along_mm: Number(along), turned: turned === 'yes' };
   });
 }
 

@@ -1,26 +1,31 @@
-/** A roll with its pieces, in millimetres: x from the left factory edge, y from the roll's end. */
-export interface RollDrawing {
-  readonly title: string;
-  readonly rollWidth_mm: number;
-  readonly length_mm: number;
-  readonly pieces: readonly { readonly tag: string; readonly x_mm: number; readonly y_mm: number; readonly across_mm: number; readonly along_mm: number }[];
+import { type CutPlanFile, outlineOf, pieceWord } from './cut-plan-file';
+
+const BETWEEN_MM = 300;
+const TOP_MM = 120;
+
+/** The plan as a free-standing SVG to scale, one user unit a millimetre, rolls side by side. Text is escaped. */
+export function cutPlanSvg({ job, film, rolls }: CutPlanFile): string {
+  const width = rolls.reduce((sum, roll) => sum + roll.width_mm + BETWEEN_MM, -BETWEEN_MM);
+  const height = Math.max(1, ...rolls.map(({ used_mm }) => used_mm)) + TOP_MM;
+  let left = 0;
+  const drawn = rolls.map((roll) => {
+    const parts = [
+      `  <g transform="translate(${left} ${TOP_MM})">`,
+      `    <text x="0" y="-40" font-family="sans-serif" font-size="60">${escaped(`${roll.what} ${roll.label}`)}</text>`,
+      `    <rect x="0" y="0" width="${roll.width_mm}" height="${Math.max(1, roll.used_mm)}" fill="none" stroke="black" stroke-width="1" stroke-dasharray="20 10"/>`,
+      ...roll.pieces.flatMap((piece) => [
+        `    <polygon points="${outlineOf(piece).map(({ x, y }) => `${round(x)},${round(y)}`).join(' ')}" fill="none" stroke="black" stroke-width="2"/>`,
+        `    <text x="${piece.x_mm + piece.across_mm / 2}" y="${piece.y_mm + piece.along_mm / 2}" font-family="sans-serif" font-size="60" text-anchor="middle">${escaped(pieceWord(piece))}</text>`,
+      ]),
+      '  </g>',
+    ];
+    left += roll.width_mm + BETWEEN_MM;
+    return parts.join('\n');
+  });
+  return [`<svg xmlns="http://www.w3.org/2000/svg" width="${Math.max(1, width)}mm" height="${height}mm" viewBox="0 0 ${Math.max(1, width)} ${height}">`, `  <title>${escaped(`${job}, ${film}`)}</title>`, ...drawn, '</svg>\n'].join('\n');
 }
 
-/** The roll as a free-standing SVG to scale: one user unit is one millimetre. Text is escaped. */
-export function rollSvg({ title, rollWidth_mm, length_mm, pieces }: RollDrawing): string {
-  const height = Math.max(length_mm, 1);
-  const shapes = pieces.map(({ tag, x_mm, y_mm, across_mm, along_mm }) => [
-    `  <rect x="${x_mm}" y="${y_mm}" width="${across_mm}" height="${along_mm}" fill="none" stroke="black" stroke-width="2"/>`,
-    `  <text x="${x_mm + across_mm / 2}" y="${y_mm + along_mm / 2}" font-family="sans-serif" font-size="60" text-anchor="middle">${escaped(tag)}</text>`,
-  ].join('\n'));
-  return [
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${rollWidth_mm}mm" height="${height}mm" viewBox="0 0 ${rollWidth_mm} ${height}">`,
-    `  <title>${escaped(title)}</title>`,
-    `  <rect x="0" y="0" width="${rollWidth_mm}" height="${height}" fill="none" stroke="black" stroke-width="1" stroke-dasharray="20 10"/>`,
-    ...shapes,
-    '</svg>\n',
-  ].join('\n');
-}
+const round = (value: number): number => Math.round(value * 100) / 100;
 
 function escaped(text: string): string {
   // eslint-disable-next-line no-control-regex -- XML 1.0 forbids these characters even when escaped

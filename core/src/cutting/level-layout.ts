@@ -1,5 +1,5 @@
 import { CoreError } from '../quantity';
-import { type LayoutPiece, type LayoutPlan, type LayoutRequest, type PlacedPiece, layoutSums } from './layout';
+import { type LayoutPiece, type LayoutPlan, type LayoutRequest, type LengthBound, type PlacedPiece, layoutSums, lengthBound } from './layout';
 
 const TENTHS_PER_MM = 10;
 const MOST_PIECES = 50_000;
@@ -28,12 +28,12 @@ const tenths = (value_mm: number): number => Math.ceil(value_mm * TENTHS_PER_MM 
  *  Reckons in whole tenths of a millimetre, rounding pieces up, so nothing overlaps by rounding.
  *  @throws CoreError CUTTING_ROLL_WIDTH, CUTTING_PIECE_WIDER_THAN_ROLL, CUTTING_TOO_MANY_PIECES
  *  @source best-fit decreasing height on levels: Coffman, Garey, Johnson, Tarjan 1980 (from memory) */
-export function layOutInLevels(request: LayoutRequest): LayoutPlan {
+export function layOutInLevels(request: LayoutRequest, bound: Pick<LengthBound, 'bound_mm'> = lengthBound(request)): LayoutPlan {
   refuseLayout(request);
   const rollWidth = Math.floor(request.rollWidth_mm * TENTHS_PER_MM + 1e-6);
   const plans = ATTITUDES.map((attitude) => placeLevels(fillLevels(request.pieces, rollWidth, attitude)));
   const plan = plans.reduce((best, next) => (endOf(next) < endOf(best) ? next : best));
-  const sums = layoutSums(request, plan);
+  const sums = layoutSums(request, plan, bound);
   return { placed: plan, ...sums, stopped: sums.length_mm.value - sums.bound_mm.value < 1 / TENTHS_PER_MM ? 'optimal' : 'limit' };
 }
 

@@ -1,6 +1,5 @@
+import type { CutMethod } from './cut-method';
 import type { SeenFrom } from './seen-from';
-
-export type CutMethod = 'trim in place' | 'pre-squared' | 'dry-fitted' | 'security' | 'decor';
 
 /** Which of several accepted ways of working is followed, by question. */
 export interface FittingSchools {

@@ -1,17 +1,49 @@
-/** A layout on one roll width, frozen when it was made. */
+/** A layout of one film on rolls and offcuts, frozen when it was made. Film can cost no less than its bound. */
 export interface CutPlan {
   readonly filmId: string;
-  readonly rollWidth_nm: number;
+  readonly mode: 'by hand' | 'by plotter';
+  readonly stages: number;
+  readonly gap_nm: number;
+  readonly endWaste_nm: number;
+  /** Longest sheet that can be handled; null: no limit. */
+  readonly mostSheet_nm: number | null;
+  readonly objective: 'money' | 'length';
+  /** Whether a factory edge is a must where the way of fitting wants one. */
+  readonly edgeMust: boolean;
   readonly lengthUsed_nm: number;
-  /** Nothing can use less than this. */
+  /** No layout uses less length; 0 where only money can be compared. */
   readonly bound_nm: number;
-  readonly solver: string;
+  readonly filmCost: number;
+  readonly cost: number;
+  readonly filmBound: number;
+  readonly stopped: 'optimal' | 'limit' | 'infeasible';
+}
+
+/** A roll or offcut as a plan uses it. Without a stock id it is to be ordered. */
+export interface CutRoll {
+  readonly planId: string;
+  readonly stockId: string | null;
+  readonly what: 'roll' | 'offcut' | 'to order';
+  readonly label: string;
+  readonly lot: string;
+  readonly width_nm: number;
+  readonly length_nm: number;
+  readonly used_nm: number;
+  readonly position: number;
+  /** Ticks of the cut sheet: three a cut, marked, checked, cut. */
+  readonly ticks: readonly number[];
+  /** When everything was cut and the film taken off the stock. */
+  readonly bookedAt: string | null;
 }
 
 /** A frozen copy of a blank where the plan put it. It never moves once cut. */
 export interface CutPiece {
   readonly planId: string;
+  readonly rollId: string;
   readonly applicationId: string;
+  /** Which of the pieces of its surface, in hanging order, of how many. */
+  readonly drop: number;
+  readonly dropOf: number;
   readonly tag: string;
   readonly position: number;
   readonly level: number;
@@ -20,7 +52,37 @@ export interface CutPiece {
   readonly across_nm: number;
   readonly along_nm: number;
   readonly turned: boolean;
+  /** Into the pattern's repeat before the piece begins; it is cut off. */
+  readonly phase_nm: number;
+  /** When it is not a rectangle: its corners from the piece's own corner on the roll, mm. */
+  readonly outline: readonly { readonly x: number; readonly y: number }[] | null;
+  /** Depth of the 45° notches at its corners; 0: none. */
+  readonly notch_nm: number;
+  /** Which way its top lies when it is not turned: across the roll, or along it for film that will be shrunk. */
+  readonly topAlong: boolean;
+  /** Stays where it is when the rest is laid out anew. */
+  readonly pinned: boolean;
   /** Of the inputs its blank was made from; a different hash today makes the plan stale. */
   readonly inputsHash: string;
   readonly cutAt: string | null;
+  readonly spoiledAt: string | null;
 }
+
+/** How seams of one application are made; null: as is customary for its way of fitting. */
+export interface SeamChoice {
+  readonly applicationId: string;
+  readonly kind: 'lap over promoter' | 'double cut' | 'butt' | null;
+  readonly placing: 'equal drops' | 'full width and strip' | null;
+  readonly match: 'none' | 'straight' | 'half drop' | null;
+  readonly firstDrop: 'save film' | 'centre the pattern' | null;
+}
+
+/** Allowances of this job for one way of fitting, instead of the customary ones. */
+export interface JobAllowance {
+  readonly method: string;
+  readonly top_nm: number;
+  readonly right_nm: number;
+  readonly bottom_nm: number;
+  readonly left_nm: number;
+}
+

@@ -1,5 +1,5 @@
 import type { Application } from './application';
-import type { CutPiece, CutPlan } from './cut-plan';
+import type { CutPiece, CutPlan, CutRoll, JobAllowance, SeamChoice } from './cut-plan';
 import type { FilmBrief } from './film-brief';
 import type { GlassPane, GlassUnit } from './glass-unit';
 import type { Job } from './job';
@@ -8,6 +8,7 @@ import type { Part } from './part';
 import type { Photo } from './photo';
 import type { Place } from './place';
 import type { SiteFacts } from './site-facts';
+import type { Offcut, StockTake } from './stock';
 import type { Surface } from './surface';
 import type { WallFacts } from './wall-facts';
 import type { WorkRecord } from './work-record';
@@ -26,8 +27,13 @@ interface TableFields {
   readonly photo: Photo;
   readonly measure: Measure;
   readonly application: Application;
+  readonly seamChoice: SeamChoice;
+  readonly jobAllowance: JobAllowance;
   readonly cutPlan: CutPlan;
+  readonly cutRoll: CutRoll;
   readonly cutPiece: CutPiece;
+  readonly offcut: Offcut;
+  readonly stockTake: StockTake;
   readonly workRecord: WorkRecord;
 }
 
@@ -36,7 +42,7 @@ export type FieldsOf<Table extends JobTable> = TableFields[Table];
 
 /** Parents before children: rows may be put in this order without a dangling reference. */
 export const JOB_TABLES: readonly JobTable[] = [
-  'job', 'place', 'filmBrief', 'glassUnit', 'glassPane', 'surface', 'siteFacts', 'wallFacts', 'part', 'photo', 'measure', 'application', 'cutPlan', 'cutPiece', 'workRecord',
+  'job', 'place', 'filmBrief', 'glassUnit', 'glassPane', 'surface', 'siteFacts', 'wallFacts', 'part', 'photo', 'measure', 'application', 'seamChoice', 'jobAllowance', 'cutPlan', 'cutRoll', 'cutPiece', 'offcut', 'stockTake', 'workRecord',
 ];
 
 /** What the program keeps about each row: who, when, and the version that guards against overwriting each other. */

@@ -1,4 +1,4 @@
-import type { FilmDirection, FilmFace, FilmFamily, FilmLaying } from '@yellow-pane/core/job';
+import type { FilmDirection, FilmFace, FilmFamily, FilmLaying, Roll } from '@yellow-pane/core/job';
 import { boolean, doublePrecision, integer, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { instant, nm } from './columns';
 
@@ -38,3 +38,22 @@ export const filmWidth = pgTable('film_width', {
   filmId: uuid().notNull().references(() => film.id),
   width_nm: nm().notNull(),
 }, (t) => [primaryKey({ columns: [t.filmId, t.width_nm] })]);
+
+/** A roll or an offcut brought in by hand; what is left of it is in the ledger. */
+export const roll = pgTable('roll', {
+  id: uuid().primaryKey(),
+  version: integer().notNull(),
+  changedBy: text().notNull(),
+  changedAt: instant().notNull(),
+  filmId: uuid().notNull().references(() => film.id),
+  what: text().$type<Roll['what']>().notNull(),
+  label: text().notNull(),
+  lot: text().notNull(),
+  width_nm: nm().notNull(),
+  length_nm: nm().notNull(),
+  perMetre: doublePrecision(),
+  leftEdge: boolean().notNull(),
+  rightEdge: boolean().notNull(),
+  where: text().notNull(),
+  gone: boolean().notNull(),
+});

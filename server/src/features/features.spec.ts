@@ -1,7 +1,7 @@
 import { once } from 'node:events';
 import { type AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { type AcceptedChange, type FilmRow, type JobState, type JobSummary, ROUTES, readCutListCsv } from '@yellow-pane/contracts';
+import { type AcceptedChange, type FilmRow, type JobState, type JobSummary, ROUTES } from '@yellow-pane/contracts';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';
 import { type TestApp, exampleFilm, loadFilms, smallJob, testApp } from '../testing/test-app';
@@ -110,27 +110,6 @@ describe('can other programs ask core?', () => {
   it('a blank wider than the roll is core\'s refusal in the catalogue\'s words', async () => {
     const answer = await request(server.app).post('/api/reckon/layout').send({ rollWidth_mm: 1220, pieces: [{ id: 'SW1', across_mm: 1230, along_mm: 2190, mayTurn90: false }] }).expect(422);
     expect(answer.body).toMatchObject({ code: 'CUTTING_PIECE_WIDER_THAN_ROLL', path: 'SW1' });
-  });
-});
-
-describe('is a cut plan a file for the table?', () => {
-  it('its list reads back piece for piece and its drawing is to scale, names escaped', async () => {
-    const film = (await loadFilms(server.app))[0];
-    const job = smallJob();
-    const [applicationId, planId] = [newId(), newId()];
-    await server.send(job.jobId, [
-      ...job.ops,
-      { op: 'put', table: 'application', id: applicationId, fields: { surfaceId: job.surfaceId, side: 'room', filmId: film?.id ?? '', method: 'trim in place', linerSchool: 'hang and pull', lockSchool: 'T', trimSchool: 'before squeezing out', position: 1 } },
-      { op: 'put', table: 'cutPlan', id: planId, fields: { filmId: film?.id ?? '', rollWidth_nm: 1_524_000_000, lengthUsed_nm: 2_190_000_000, bound_nm: 2_190_000_000, solver: 'levels' } },
-      { op: 'put', table: 'cutPiece', id: newId(), fields: { planId, applicationId, tag: '=<b>1', position: 0, level: 0, x_nm: 0, y_nm: 0, across_nm: 1_230_000_000, along_nm: 2_190_000_000, turned: false, inputsHash: 'x', cutAt: null } },
-    ]).expect(200);
-    const csv = await request(server.app).get(`/api/jobs/${job.jobId}/cut-plans/${planId}/list`).expect(200);
-    expect(csv.text).toContain("'=<b>1");
-    expect(readCutListCsv(csv.text)).toEqual([{ order: 1, strip: 1, tag: '=<b>1', fromEdge_mm: 0, fromEnd_mm: 0, across_mm: 1230, along_mm: 2190, turned: false }]);
-    const svg = await request(server.app).get(`/api/jobs/${job.jobId}/cut-plans/${planId}/drawing`).expect(200);
-    expect(String(svg.body)).toContain('viewBox="0 0 1524 2190"');
-    expect(String(svg.body)).toContain('=&lt;b&gt;1');
-    await request(server.app).get(`/api/jobs/${job.jobId}/cut-plans/${newId()}/list`).expect(404);
   });
 });
 

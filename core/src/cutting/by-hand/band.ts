@@ -29,6 +29,13 @@ export interface BandWays {
   readonly anchored: boolean;
   /** Whether bands without waste are looked for first. */
   readonly seeksPerfect: boolean;
+  /** The ways of lying that come into question. */
+  readonly lies: readonly Lie[];
+  /** Steps of length there are. */
+  readonly room: number;
+  readonly mostColumns: number;
+  /** How many columns can lie at a factory edge: the first ones. */
+  readonly edges: number;
 }
 
 const MOST_SETS = 16;
@@ -38,13 +45,13 @@ const MOST_ENDS = 40;
 /** Builds the band that wastes the least of what is left, with some chance in it.
  *  @returns undefined when nothing is left */
 export function buildBand(problem: StripProblem, left: Int32Array, ways: BandWays): Band | undefined {
-  const { width, lies } = problem;
-  const { random, stages } = ways;
-  const open = shuffled(lies.filter(({ kind }) => (left[kind] ?? 0) > 0), random);
+  const { width } = problem;
+  const { random, stages, edges, mostColumns } = ways;
+  const open = shuffled(ways.lies, random);
   if (open.length === 0) return undefined;
   let longest = 0;
   for (const { along } of open) longest = Math.max(longest, along);
-  const most = Math.round(longest * (stages === 2 ? 1 : ways.reach));
+  const most = Math.min(ways.room, Math.round(longest * (stages === 2 ? 1 : ways.reach)));
   const anchor = ways.anchored ? hardest(open, random) : undefined;
   const fitting = (across: number, edge: boolean): readonly Lie[] => oneWayEach(open.filter((lie) => lie.across <= across && lie.across >= across - ways.slack * width && (edge || !lie.wantsEdge)));
   const kept = [new Map<number, Stacks>(), new Map<number, Stacks>()] as const;
@@ -55,12 +62,12 @@ export function buildBand(problem: StripProblem, left: Int32Array, ways: BandWay
     return made;
   };
   const stock = widthStock(open, left);
-  const fill = (set: WidthSet, along: number): Band => filledBand(set, along, left, fitting, stages === 2, stacks);
-  const perfect = stages === 3 && ways.seeksPerfect ? perfectBand(problem, exactSets(width, stock, anchor?.across, random), open, left, EDGES, anchor?.along ?? 1, most, random) : undefined;
+  const fill = (set: WidthSet, along: number): Band => filledBand(set, along, left, fitting, stages === 2, stacks, edges);
+  const perfect = stages === 3 && ways.seeksPerfect ? perfectBand(problem, exactSets(width, stock, anchor?.across, random, mostColumns), open, left, edges, anchor?.along ?? 1, most, random) : undefined;
   if (perfect !== undefined) return perfect;
   /** Columns of one width share their pieces, so that the estimate is too kind: a few of the best are built and the best of them kept. */
   let best: Band | undefined;
-  for (const { set, along } of leastWaste(width, widthSets(width, stock, anchor?.across, random), stacks, anchor?.along ?? 1, random)) {
+  for (const { set, along } of leastWaste(width, widthSets(width, stock, anchor?.across, random, mostColumns), stacks, anchor?.along ?? 1, random, edges)) {
     const band = fill(set, along);
     if (band.columns.length > 0 && (best === undefined || band.filled / band.along > best.filled / best.along)) best = band;
   }
@@ -78,9 +85,6 @@ interface End {
 }
 type StacksOf = (across: number, edge: boolean) => Stacks;
 
-/** Only the first two columns of a band can lie at a factory edge. */
-const EDGES = 2;
-
 /** The piece that fits with fewest others: wide, then long, with a little chance. */
 function hardest(open: readonly Lie[], random: () => number): Lie | undefined {
   let [found, score]: [Lie | undefined, number] = [undefined, -1];
@@ -92,17 +96,17 @@ function hardest(open: readonly Lie[], random: () => number): Lie | undefined {
 }
 
 /** Over the fullest sets and every length where a column ends: the ends with the least share wasted, one a set. */
-function leastWaste(width: number, sets: readonly WidthSet[], stacks: StacksOf, least: number, random: () => number): readonly End[] {
+function leastWaste(width: number, sets: readonly WidthSet[], stacks: StacksOf, least: number, random: () => number, edges: number): readonly End[] {
   const found: (End & { readonly share: number })[] = [];
   let last = -1;
   for (let index = 0; index < sets.length && index < MOST_SETS; index += 1) {
     const set = sets[index];
     if (set === undefined || 1 - set.rest / width < last) break;
-    const columns = set.widths.map((across, column) => stacks(across, column < EDGES));
+    const columns = set.widths.map((across, column) => stacks(across, column < edges));
     const chance = 1 + (random() - 0.5) * 2e-3;
     let [share, where] = [-1, 0];
     for (let own = 0; own < columns.length; own += 1) {
-      if (own > 0 && set.widths[own] === set.widths[own - 1] && own !== EDGES) continue;
+      if (own > 0 && set.widths[own] === set.widths[own - 1] && own !== edges) continue;
       const ends = columns[own]?.ends ?? [];
       /** Where many pieces are left nearly every length is reached: a chance choice of them does. */
       const stride = Math.max(1, ends.length / MOST_ENDS);
@@ -125,14 +129,14 @@ function leastWaste(width: number, sets: readonly WidthSet[], stacks: StacksOf, 
 }
 
 /** Takes the columns of a set one after the other off what is left. */
-function filledBand({ widths }: WidthSet, along: number, left: Int32Array, fitting: (across: number, edge: boolean) => readonly Lie[], single: boolean, stacks: StacksOf): Band {
+function filledBand({ widths }: WidthSet, along: number, left: Int32Array, fitting: (across: number, edge: boolean) => readonly Lie[], single: boolean, stacks: StacksOf, edges: number): Band {
   const rest = Int32Array.from(left);
   const touched = new Set<number>();
   const columns: Column[] = [];
   let [filled, end] = [0, 0];
   for (let column = 0; column < widths.length; column += 1) {
     const across = widths[column] ?? 0;
-    const edge = column < EDGES;
+    const edge = column < edges;
     const lies = fitting(across, edge);
     const found = lies.some(({ kind }) => touched.has(kind)) ? stacksOf(lies, rest, along, single) : stacks(across, edge);
     const pieces = found.piecesAt(found.endUpTo(along));

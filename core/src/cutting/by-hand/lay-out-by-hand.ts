@@ -1,9 +1,9 @@
-import { type LayoutPlan, type LayoutRequest, type PlacedPiece, layoutSums } from '../layout';
+import { type LayoutPlan, type LayoutRequest, type LengthBound, layoutSums, lengthBound } from '../layout';
 import { layOutInLevels, refuseLayout } from '../level-layout';
-import type { Band, Column } from './band';
-import { type Search, searchBands } from './improve';
+import { placeBands } from './place-bands';
+import { type SpaceResult, searchSpaces } from './search-spaces';
+import type { BandExtra, Space } from './space';
 import { type StripProblem, stripProblem } from './strip-problem';
-import { leastLength } from './width-bound';
 
 export interface ByHandLimits {
   /** Cross-cut, slit, and with 3 cross-cut again; a last trimming cut is free. */
@@ -13,37 +13,65 @@ export interface ByHandLimits {
   readonly mostRounds: number;
 }
 
+const MOST_COLUMNS = 8;
+const BOTH_EDGES = 2;
+export const NOTHING_EXTRA: BandExtra = () => 0;
+const NO_PENALTY = (): number => 0;
+const NEAR_MM = 0.05;
+
 /** Lays pieces out so that a person can cut them with a straight-edge: bands across the roll, columns in a band, pieces in a column.
- *  Any-time: gives the best plan so far after each round, the first at once, until the bound is met or the rounds are done.
+ *  Any-time: gives the best plan so far after each round, the first at once, until the bound is met, few pieces were gone through whole, or the rounds are done.
  *  Never worse than `layOutInLevels`. Pieces that want a factory edge lie at one.
- *  @throws CoreError as `layOutInLevels` @source own search: subset sums by bit sets, large neighbourhoods */
+ *  @throws CoreError as `layOutInLevels` @source own search: subset sums by bit sets, large neighbourhoods, exact dynamic programme for few pieces */
 export function* layOutByHandSteps(request: LayoutRequest, { stages, seed, mostRounds }: ByHandLimits): Generator<LayoutPlan, LayoutPlan> {
   refuseLayout(request);
-  if (request.pieces.length === 0) return layOutInLevels(request);
+  const first = firstPlan(request);
+  if (first !== undefined) yield first;
+  if (first?.stopped === 'optimal') return first;
+  const bound = lengthBound(request);
+  let best = first && withBound(first, bound);
+  if (best?.stopped === 'optimal') return best;
   const problem = stripProblem(request);
-  const needsEdges = request.pieces.some(({ wantsEdge }) => wantsEdge === true);
-  let best = needsEdges ? undefined : layOutInLevels(request);
-  let bands: readonly Band[] | undefined;
-  if (best !== undefined) yield best;
-  const planOf = ({ bands: found, length }: Search): LayoutPlan => {
-    if (best === undefined || (found !== bands && length * problem.alongStep_mm < best.length_mm.value - 1e-9)) {
-      bands = found;
-      best = planned(request, placeBands(problem, found, request.rollWidth_mm));
-    }
+  let known: SpaceResult['laid'] | undefined;
+  const planOf = ({ laid, cost, isProven }: SpaceResult): LayoutPlan => {
+    if (best === undefined || (laid !== known && cost * problem.alongStep_mm < best.length_mm.value - 1e-9)) {
+      known = laid;
+      best = planned(request, bound, placeBands(problem, laid.map(({ band }) => band), request.rollWidth_mm), isProven);
+    } else if (isProven && best.stopped !== 'optimal') best = { ...best, stopped: 'optimal' };
     return best;
   };
-  const search = searchBands(problem, { seed, stages, mostRounds, bound: leastLength(problem) });
+  const search = searchSpaces([wholeRoll(problem)], { seed, stages, mostRounds, bound: Math.ceil(bound.bound_mm.value / problem.alongStep_mm - 1e-6), prices: bound.prices, turned: bound.turned, extra: NOTHING_EXTRA, isFilmOnly: true, penalty: NO_PENALTY });
   for (let step = search.next(); ; step = search.next()) {
+    if (!step.value.isComplete && step.done !== true) continue;
     const plan = planOf(step.value);
     if (step.done === true) return plan;
     yield plan;
   }
 }
 
+/** A plan at once, in levels; undefined when pieces want a factory edge, which levels do not heed. */
+export function firstPlan(request: LayoutRequest): LayoutPlan | undefined {
+  if (request.pieces.length === 0) return { ...layOutInLevels(request, lengthBound(request)), stopped: 'optimal' };
+  return request.pieces.some(({ wantsEdge }) => wantsEdge === true) ? undefined : layOutInLevels(request, lengthBound(request, true));
+}
+
+export function withBound(plan: LayoutPlan, { bound_mm }: LengthBound): LayoutPlan {
+  return { ...plan, bound_mm, stopped: plan.length_mm.value - bound_mm.value < NEAR_MM ? 'optimal' : plan.stopped };
+}
+
+/** A roll without end, cut from edge to edge. */
+export function wholeRoll(problem: StripProblem): Space {
+  return { problem, most: Number.POSITIVE_INFINITY, mostBand: Number.POSITIVE_INFINITY, cost: 1, fixed: 0, mostColumns: MOST_COLUMNS, edges: BOTH_EDGES, lot: 0 };
+}
+
 /** The same, run through. @param isOver asked between rounds: true keeps the best so far @param onBetter each better plan as it is found */
 export function layOutByHand(request: LayoutRequest, limits: ByHandLimits, isOver: () => boolean = () => false, onBetter: (plan: LayoutPlan) => void = () => undefined): LayoutPlan {
-  const steps = layOutByHandSteps(request, limits);
-  let last: LayoutPlan | undefined;
+  return runThrough(layOutByHandSteps(request, limits), isOver, onBetter);
+}
+
+/** Runs a search that gives its best so far after each round. */
+export function runThrough<Plan>(steps: Generator<Plan, Plan>, isOver: () => boolean, onBetter: (plan: Plan) => void): Plan {
+  let last: Plan | undefined;
   for (let step = steps.next(); ; step = steps.next()) {
     if (step.value !== last) onBetter(step.value);
     last = step.value;
@@ -51,41 +79,7 @@ export function layOutByHand(request: LayoutRequest, limits: ByHandLimits, isOve
   }
 }
 
-function planned(request: LayoutRequest, placed: readonly PlacedPiece[]): LayoutPlan {
-  const sums = layoutSums(request, placed);
-  return { placed, ...sums, stopped: sums.length_mm.value - sums.bound_mm.value < 0.1 ? 'optimal' : 'limit' };
-}
-
-function placeBands({ kinds, width, alongStep_mm, acrossStep_mm }: StripProblem, bands: readonly Band[], rollWidth_mm: number): readonly PlacedPiece[] {
-  const next = kinds.map(() => 0);
-  let end = 0;
-  return [...bands].sort((a, b) => b.along - a.along).flatMap(({ along, columns }, level) => {
-    const from = end;
-    end += along;
-    return inPlace(columns, width).flatMap(({ column, x, isRight }) => {
-      let y = from;
-      return column.pieces.map((piece): PlacedPiece => {
-        const id = kinds[piece.kind]?.ids[next[piece.kind] ?? 0] ?? '?';
-        next[piece.kind] = (next[piece.kind] ?? 0) + 1;
-        const x_mm = isRight ? rollWidth_mm - piece.across * acrossStep_mm : x * acrossStep_mm;
-        const at: PlacedPiece = { id, x_mm: tenths(x_mm), y_mm: tenths(y * alongStep_mm), across_mm: tenths(piece.across * acrossStep_mm), along_mm: tenths(piece.along * alongStep_mm), turned: piece.turned, level };
-        y += piece.along;
-        return at;
-      });
-    });
-  });
-}
-
-/** Columns with pieces that want a factory edge go to the left edge and to the right one, the rest between. */
-function inPlace(columns: readonly Column[], width: number): readonly { readonly column: Column; readonly x: number; readonly isRight: boolean }[] {
-  const wants = columns.filter(({ pieces }) => pieces.some(({ wantsEdge }) => wantsEdge));
-  const right = wants[1];
-  const order = [...wants.slice(0, 1), ...columns.filter((column) => !wants.includes(column))];
-  let x = 0;
-  const placed = order.map((column) => { const at = { column, x, isRight: false }; x += column.across; return at; });
-  return right === undefined ? placed : [...placed, { column: right, x: width - right.across, isRight: true }];
-}
-
-function tenths(value_mm: number): number {
-  return Math.round(value_mm * 10) / 10;
+export function planned(request: LayoutRequest, bound: LengthBound, placed: LayoutPlan['placed'], isProven: boolean): LayoutPlan {
+  const sums = layoutSums(request, placed, bound);
+  return { placed, ...sums, stopped: isProven || sums.length_mm.value - sums.bound_mm.value < NEAR_MM ? 'optimal' : 'limit' };
 }

@@ -8,6 +8,8 @@ export interface SizeKind {
   readonly mayTurn: boolean;
   /** Wants a factory edge at its side: lies first or last across the roll. */
   readonly wantsEdge: boolean;
+  /** The same where it costs nothing. */
+  readonly likesEdge: boolean;
   readonly ids: readonly string[];
 }
 
@@ -18,6 +20,7 @@ export interface Lie {
   readonly along: number;
   readonly turned: boolean;
   readonly wantsEdge: boolean;
+  readonly likesEdge: boolean;
 }
 
 /** A roll of one width and pieces by kind, in steps as coarse as the lengths allow: tenths of a millimetre, or a multiple that all share. */
@@ -44,20 +47,21 @@ export function stripProblem({ rollWidth_mm, pieces }: LayoutRequest): StripProb
   const acrosses = pieces.map(({ across_mm }) => up(across_mm));
   const along = common(anyTurns ? [...alongs, ...acrosses] : alongs);
   const across = anyTurns ? along : common(acrosses);
-  const groups = new Map<string, { readonly across: number; readonly along: number; readonly mayTurn: boolean; readonly wantsEdge: boolean; readonly ids: string[] }>();
+  const groups = new Map<string, { readonly across: number; readonly along: number; readonly mayTurn: boolean; readonly wantsEdge: boolean; readonly likesEdge: boolean; readonly ids: string[] }>();
   pieces.forEach((piece, index) => {
     const [w, h] = [(acrosses[index] ?? 0) / across, (alongs[index] ?? 0) / along];
     const wantsEdge = piece.wantsEdge === true;
-    const key = `${w} ${h} ${piece.mayTurn90} ${wantsEdge}`;
-    const group = groups.get(key) ?? { across: w, along: h, mayTurn: piece.mayTurn90 && w !== h, wantsEdge, ids: [] };
+    const likesEdge = piece.likesEdge === true;
+    const key = `${w} ${h} ${piece.mayTurn90} ${wantsEdge} ${likesEdge}`;
+    const group = groups.get(key) ?? { across: w, along: h, mayTurn: piece.mayTurn90 && w !== h, wantsEdge, likesEdge, ids: [] };
     group.ids.push(piece.id);
     groups.set(key, group);
   });
   const width = Math.floor(rollWidth / across);
   const kinds = [...groups.values()].map((group): SizeKind => ({ ...group, quantity: group.ids.length }));
   const lies = kinds.flatMap((kind, index): Lie[] => [
-    { kind: index, across: kind.across, along: kind.along, turned: false, wantsEdge: kind.wantsEdge },
-    ...(kind.mayTurn ? [{ kind: index, across: kind.along, along: kind.across, turned: true, wantsEdge: kind.wantsEdge }] : []),
+    { kind: index, across: kind.across, along: kind.along, turned: false, wantsEdge: kind.wantsEdge, likesEdge: kind.likesEdge },
+    ...(kind.mayTurn ? [{ kind: index, across: kind.along, along: kind.across, turned: true, wantsEdge: kind.wantsEdge, likesEdge: kind.likesEdge }] : []),
   ]).filter((lie) => lie.across <= width);
   return { width, kinds, lies, area: kinds.reduce((sum, kind) => sum + kind.across * kind.along * kind.quantity, 0), longest: kinds.reduce((most, kind) => Math.max(most, kind.along), 0), alongStep_mm: along / TENTHS, acrossStep_mm: across / TENTHS };
 }

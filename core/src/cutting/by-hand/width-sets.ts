@@ -26,7 +26,7 @@ export function widthStock(open: readonly Lie[], left: Int32Array): WidthStock {
 
 /** Sets that cannot take another width, fullest first. A width comes at most as often as pieces of it are left.
  *  @param first a width that must be in it; absent: any */
-export function widthSets(width: number, { widths, counts }: WidthStock, first: number | undefined, random: () => number): readonly WidthSet[] {
+export function widthSets(width: number, { widths, counts }: WidthStock, first: number | undefined, random: () => number, mostColumns = MOST_COLUMNS): readonly WidthSet[] {
   const free = [...counts];
   const narrowest = widths.at(-1) ?? width;
   const found: WidthSet[] = [];
@@ -35,7 +35,7 @@ export function widthSets(width: number, { widths, counts }: WidthStock, first: 
   const go = (from: number, rest: number): void => {
     nodes += 1;
     let isFull = true;
-    if (rest >= narrowest && set.length < MOST_COLUMNS) {
+    if (rest >= narrowest && set.length < mostColumns) {
       for (let index = from; index < widths.length && nodes <= MOST_NODES; index += 1) {
         const across = widths[index] ?? 0;
         if (across > rest || (free[index] ?? 0) <= 0) continue;
@@ -62,7 +62,7 @@ export function widthSets(width: number, { widths, counts }: WidthStock, first: 
 
 /** Sets that fill the roll to the last step: a way that can no longer end full is not followed.
  *  @param first a width that must be in it; absent: any */
-export function exactSets(width: number, { widths, counts }: WidthStock, first: number | undefined, random: () => number): readonly WidthSet[] {
+export function exactSets(width: number, { widths, counts }: WidthStock, first: number | undefined, random: () => number, mostColumns = MOST_COLUMNS): readonly WidthSet[] {
   const canFill = fillableFrom(width, widths);
   const free = [...counts];
   const found: WidthSet[] = [];
@@ -71,7 +71,7 @@ export function exactSets(width: number, { widths, counts }: WidthStock, first: 
   const go = (from: number, rest: number): void => {
     nodes += 1;
     if (rest === 0) { found.push({ widths: [...set], rest: 0 }); return; }
-    if (set.length >= MOST_COLUMNS) return;
+    if (set.length >= mostColumns) return;
     const span = widths.length - from;
     const turn = span > 0 ? Math.floor(random() * span) : 0;
     for (let step = 0; step < span && nodes <= MOST_EXACT_NODES && found.length < MOST_EXACT; step += 1) {

@@ -5,6 +5,7 @@ import type { Database, Transaction } from '../../db/database';
 import { type StoredRow, jobOf, readRows, tableOf, toStored, toWire } from '../../db/row-store';
 import { change as changeTable, history, job as jobTable } from '../../db/schema';
 import { Refusal } from '../../http/refusal';
+import { refuseOverdrawn } from '../stock/queries';
 import { conflictsOf } from './conflicts';
 
 interface Ledger {
@@ -31,6 +32,7 @@ export async function applyChange(db: Database, jobId: string, change: Change, a
     await makeJobFirst(tx, ledger, standing.job);
     await refuseConflicts(tx, ledger);
     await doOps(tx, ledger);
+    await refuseOverdrawn(tx, change.ops.flatMap((op) => (op.table === 'stockTake' && op.op === 'put' ? [op.fields.stockId] : [])));
     return { accepted: answer(ledger, await writeLog(tx, ledger)), isNew: true };
   });
 }

@@ -1,41 +1,51 @@
-import { cutListCsv, rollSvg } from '@yellow-pane/contracts';
-import { and, asc, eq } from 'drizzle-orm';
-import { type Request, Router } from 'express';
+import { cutListCsv, cutPlanDxf, cutPlanJson, cutPlanSvg, pieceWord, rollHpgl } from '@yellow-pane/contracts/cut-files';
+import { type Request, type Response, Router } from 'express';
 import type { Database } from '../../db/database';
-import { cutPiece, cutPlan, film } from '../../db/schema';
 import { idParam } from '../../http/id-param';
 import { Refusal } from '../../http/refusal';
+import { labelsPdf, readLabelSheet } from './labels-pdf';
+import { type PlanRead, readPlanFile } from './plan-file';
+import { cutSheetPdf, readPaper } from './sheet-pdf';
 
-const NM_PER_MM = 1e6;
-
-/** A kept cut plan as files: the list for the table, the drawing to scale. */
+/** A kept cut plan as files: list, drawing, plotter job, sheet for the table, labels. */
 export function cutPlanRoutes({ db }: { readonly db: Database }): Router {
   const routes = Router();
+  const at = (end: string): string => `/api/jobs/:jobId/cut-plans/:planId/${end}`;
+  const read = (request: Request): Promise<PlanRead> => readPlanFile(db, idParam(request, 'jobId'), idParam(request, 'planId'));
+  const send = (response: Response, name: string, type: string, body: string | Buffer): void => { response.type(type).attachment(name).send(body); };
 
-  routes.get('/api/jobs/:jobId/cut-plans/:planId/list', async (request, response) => {
-    const { pieces } = await readPlan(request);
-    response.type('text/csv').attachment('cut-list.csv').send(cutListCsv(pieces.map((piece, index) => ({
-      order: index + 1, strip: piece.level + 1, tag: piece.tag, fromEdge_mm: piece.x_nm / NM_PER_MM, fromEnd_mm: piece.y_nm / NM_PER_MM, across_mm: piece.across_nm / NM_PER_MM, along_mm: piece.along_nm / NM_PER_MM, turned: piece.turned,
-    }))));
+  routes.get(at('list'), async (request, response) => {
+    const { rolls } = await read(request);
+    let order = 0;
+    send(response, 'cut-list.csv', 'text/csv', cutListCsv(rolls.flatMap(({ roll }) => {
+      const levels = new Map([...new Set(roll.pieces.map(({ y_mm }) => y_mm))].sort((a, b) => a - b).map((y, index) => [y, index + 1]));
+      return roll.pieces.map((piece) => { order += 1; return { order, roll: roll.label || roll.what, strip: levels.get(piece.y_mm) ?? 1, tag: pieceWord(piece), fromEdge_mm: piece.x_mm, fromEnd_mm: piece.y_mm, across_mm: piece.across_mm, along_mm: piece.along_mm, turned: piece.turned }; });
+    })));
   });
-
-  routes.get('/api/jobs/:jobId/cut-plans/:planId/drawing', async (request, response) => {
-    const { plan, filmName, pieces } = await readPlan(request);
-    response.type('image/svg+xml').attachment('roll.svg').send(rollSvg({
-      title: filmName,
-      rollWidth_mm: plan.rollWidth_nm / NM_PER_MM,
-      length_mm: plan.lengthUsed_nm / NM_PER_MM,
-      pieces: pieces.map((piece) => ({ tag: piece.tag, x_mm: piece.x_nm / NM_PER_MM, y_mm: piece.y_nm / NM_PER_MM, across_mm: piece.across_nm / NM_PER_MM, along_mm: piece.along_nm / NM_PER_MM })),
-    }));
+  routes.get(at('drawing'), async (request, response) => { send(response, 'cut-plan.svg', 'image/svg+xml', cutPlanSvg((await read(request)).file)); });
+  routes.get(at('dxf'), async (request, response) => { send(response, 'cut-plan.dxf', 'image/vnd.dxf', cutPlanDxf((await read(request)).file)); });
+  routes.get(at('file'), async (request, response) => { send(response, 'cut-plan.json', 'application/json', cutPlanJson((await read(request)).file)); });
+  routes.get(at('hpgl/:rollId'), async (request, response) => {
+    const rollId = idParam(request, 'rollId');
+    const own = (await read(request)).rolls.find(({ id }) => id === rollId);
+    if (own === undefined) throw new Refusal('ROW_UNKNOWN', { path: 'rollId', expected: 'a roll of this plan', got: rollId });
+    send(response, `${own.roll.label || 'roll'}.plt`.replace(/[^\w.-]/g, '-'), 'application/vnd.hp-hpgl', rollHpgl(own.roll));
   });
-
-  async function readPlan(request: Request) {
-    const planId = idParam(request, 'planId');
-    const [found] = await db.select({ plan: cutPlan, filmName: film.name }).from(cutPlan).innerJoin(film, eq(film.id, cutPlan.filmId)).where(and(eq(cutPlan.jobId, idParam(request, 'jobId')), eq(cutPlan.id, planId), eq(cutPlan.removed, false)));
-    if (found === undefined) throw new Refusal('ROW_UNKNOWN', { path: 'planId', expected: 'a cut plan of this job', got: planId });
-    const pieces = await db.select().from(cutPiece).where(and(eq(cutPiece.planId, planId), eq(cutPiece.removed, false))).orderBy(asc(cutPiece.position));
-    return { ...found, pieces };
-  }
-
+  routes.get(at('sheet'), async (request, response) => {
+    const units = request.query['units'] === 'imperial' ? 'imperial' : 'metric';
+    send(response, 'cut-sheet.pdf', 'application/pdf', await cutSheetPdf(await read(request), { paper: readPaper(request.query['paper']), units }));
+  });
+  routes.get(at('labels'), async (request, response) => {
+    const base = baseOf(request);
+    send(response, 'labels.pdf', 'application/pdf', await labelsPdf(await read(request), { sheet: readLabelSheet(request.query['sheet']), addressOf: (surfaceId) => `${base}/jobs/${idParam(request, 'jobId')}/fit/${surfaceId}`, units: request.query['units'] === 'imperial' ? 'imperial' : 'metric' }));
+  });
   return routes;
+}
+
+/** Codes on labels lead to the base address from Settings, else to where the page was opened. */
+function baseOf(request: Request): string {
+  const given = request.query['base'];
+  if (typeof given !== 'string' || given === '') return `${request.protocol}://${request.get('host') ?? 'localhost'}`;
+  if (!/^https?:\/\/[\w.:[\]-]{1,200}$/.test(given)) throw new Refusal('BODY_INVALID', { path: 'base', expected: 'an address such as http://shop.local:4500', got: given.slice(0, 80) });
+  return given;
 }

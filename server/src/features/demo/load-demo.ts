@@ -1,13 +1,16 @@
-import { DEMO_CHANGES, DEMO_WHO } from '@yellow-pane/demo';
+import { DEMO_CHANGES, DEMO_ROLLS, DEMO_WHO } from '@yellow-pane/demo';
 import { inArray } from 'drizzle-orm';
 import type { Database } from '../../db/database';
 import { job } from '../../db/schema';
 import { applyChange } from '../changes/apply-change';
 import { loadExampleFilms } from '../films/routes';
+import { readStock, saveRoll } from '../stock/queries';
 
 /** Puts the demo jobs and the example catalogue into a database that does not have them yet. */
 export async function loadDemo(db: Database, clock: () => Date): Promise<void> {
   const there = await db.select({ id: job.id }).from(job).where(inArray(job.id, [...new Set(DEMO_CHANGES.map(({ jobId }) => jobId))]));
   await loadExampleFilms(db, DEMO_WHO, clock());
+  const stock = new Set((await readStock(db)).map(({ id }) => id));
+  for (const { id, roll } of DEMO_ROLLS) if (!stock.has(id)) await saveRoll(db, { id, roll, who: DEMO_WHO, at: clock() });
   for (const { jobId, change } of DEMO_CHANGES) if (!there.some(({ id }) => id === jobId)) await applyChange(db, jobId, change, clock());
 }

@@ -1,5 +1,5 @@
 import { blankRequestSchema, curvedPatchRequestSchema, cutRequestSchema, layoutRequestSchema, measureRequestSchema } from '@yellow-pane/contracts';
-import { blankFor, layOutByHandSteps, layOutInLevels } from '@yellow-pane/core/cutting';
+import { blankFor, layOutByHandSteps, layOutFreeSteps, layOutInLevels, planOrderSteps } from '@yellow-pane/core/cutting';
 import { checkSurface, reckonNetwork } from '@yellow-pane/core/measure';
 import { Router } from 'express';
 import { parseBody } from '../../http/refusal';
@@ -15,8 +15,14 @@ export function reckonRoutes(): Router {
   routes.post('/api/reckon/blank', (request, response) => { response.json(blankFor(parseBody(blankRequestSchema, request.body))); });
   routes.post('/api/reckon/layout', (request, response) => { response.json(layOutInLevels(parseBody(layoutRequestSchema, request.body))); });
   routes.post('/api/reckon/cut', async (request, response) => {
-    const { stages, seed, mostRounds, milliseconds, ...layout } = parseBody(cutRequestSchema, request.body);
-    response.json(await searchedFor(layOutByHandSteps(layout, { stages, seed, mostRounds }), milliseconds));
+    const asked = parseBody(cutRequestSchema, request.body);
+    if ('stocks' in asked) {
+      const { seed, mostRounds, milliseconds, mostSheet_mm, ...order } = asked;
+      response.json(await searchedFor(planOrderSteps({ ...order, mostSheet_mm: mostSheet_mm ?? Number.POSITIVE_INFINITY }, { seed, mostRounds }), milliseconds));
+      return;
+    }
+    const { mode, stages, seed, mostRounds, milliseconds, ...layout } = asked;
+    response.json(await searchedFor(mode === 'by hand' ? layOutByHandSteps(layout, { stages, seed, mostRounds }) : layOutFreeSteps(layout, { seed, mostRounds }), milliseconds));
   });
   return routes;
 }

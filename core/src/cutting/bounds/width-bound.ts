@@ -1,4 +1,4 @@
-import type { SizeKind, StripProblem } from './strip-problem';
+import type { SizeKind, StripProblem } from '../by-hand/strip-problem';
 
 /** Functions tried times kinds of pieces, at most: with many kinds only some widths are tried, and the bound stays true, a little lower. */
 const MOST_LOOKS = 250_000;

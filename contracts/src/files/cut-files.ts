@@ -1,0 +1,5 @@
+export { type CutPlanFile, type PlanPiece, type PlanRoll, cutPlanFileSchema, cutPlanJson, outlineOf, pieceWord, readCutPlanFile } from './cut-plan-file';
+export { cutPlanDxf } from './cut-plan-dxf';
+export { HPGL_UNITS, plotOrder, rollHpgl } from './cut-plan-hpgl';
+export { cutPlanSvg } from './roll-svg';
+export { type CutListRow, cutListCsv, readCutListCsv } from './cut-list-csv';

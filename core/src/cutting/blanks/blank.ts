@@ -1,0 +1,122 @@
+import type { CornerTurn, CutMethod, FilmDirection } from '../../job';
+import { CoreError, type Formula, GEOMETRY, type Reasoned, type Source, applyFormula } from '../../quantity';
+import { type Sides, CORNER_RULES, allowanceFor } from './allowances';
+
+export interface BlankInput {
+  /** Smallest rectangle around the surface with its top edge level, or its unrolled girth where that is larger, mm. */
+  readonly aroundWidth_mm: number;
+  readonly aroundHeight_mm: number;
+  readonly method: CutMethod;
+  readonly direction: FilmDirection;
+  /** Allowances of this job instead of the customary ones. */
+  readonly sides?: Sides | undefined;
+  /** What the surface ends at, for walls. */
+  readonly left?: CornerTurn | undefined;
+  readonly right?: CornerTurn | undefined;
+}
+
+/** A rectangle to cut: width along the surface's top, height down it. Rounded up to 0.1 mm, never down. */
+export interface Blank {
+  readonly width_mm: Reasoned<number>;
+  readonly height_mm: Reasoned<number>;
+  readonly reason: string;
+  readonly source: Source;
+  readonly sides: Sides;
+  readonly factoryEdge: 'at the top' | 'at one side' | 'none';
+  /** How it must lie: shrinking film gathers along the roll, so its top lies along a factory edge; grain runs along the roll. */
+  readonly lies: 'either way' | 'top across the roll' | 'top along the roll';
+  /** May lie across or along the roll. Grain and pictures may not, nor film that will be shrunk. */
+  readonly mayTurn90: boolean;
+  readonly mayTurn180: boolean;
+  /** What to mind at the table and at the surface. */
+  readonly notes: readonly string[];
+  /** Of all that shaped it; the same inputs give the same hash. */
+  readonly inputsHash: string;
+}
+
+interface SideSum {
+  readonly size_mm: number;
+  readonly first_mm: number;
+  readonly second_mm: number;
+}
+
+const TENTH_MM = 0.1;
+const ROUNDING_SLACK = 1e-6;
+export const upToTenth = (value_mm: number): number => Math.ceil(value_mm / TENTH_MM - ROUNDING_SLACK) / 10;
+
+const WIDTH: Formula<SideSum> = {
+  id: 'cutting.blankWidth', word: 'blank width', says: 'W = width around the surface + left + right, rounded up to 0.1 mm', unit: 'mm', source: GEOMETRY,
+  inputs: { size_mm: { word: 'width around the surface', unit: 'mm' }, first_mm: { word: 'over on the left', unit: 'mm' }, second_mm: { word: 'over on the right', unit: 'mm' } },
+  of: ({ size_mm, first_mm, second_mm }) => upToTenth(size_mm + first_mm + second_mm),
+};
+
+const HEIGHT: Formula<SideSum> = {
+  id: 'cutting.blankHeight', word: 'blank height', says: 'H = height around the surface + top + bottom, rounded up to 0.1 mm', unit: 'mm', source: GEOMETRY,
+  inputs: { size_mm: { word: 'height around the surface', unit: 'mm' }, first_mm: { word: 'over at the top', unit: 'mm' }, second_mm: { word: 'over at the bottom', unit: 'mm' } },
+  of: ({ size_mm, first_mm, second_mm }) => upToTenth(size_mm + first_mm + second_mm),
+};
+
+export const BLANK_FORMULAS = { width: WIDTH, height: HEIGHT } as const;
+
+const LARGEST_MM = 100_000;
+
+/** The blank of one surface, whole: seams come after, when no roll is wide enough.
+ *  @throws CoreError CUTTING_BLANK_RANGE when a side is not within 1 mm to 100 m
+ *  @source the allowance table (common practice, no published source); the sum is plane geometry
+ *  @example 1182 × 2143 mm, trim in place → 1232 × 2193 mm */
+export function blankFor(input: BlankInput): Blank {
+  const { aroundWidth_mm, aroundHeight_mm, method, direction } = input;
+  refuseRange('aroundWidth_mm', aroundWidth_mm);
+  refuseRange('aroundHeight_mm', aroundHeight_mm);
+  const allowance = allowanceFor(method);
+  const sides = sidesOf(input);
+  const remark = input.sides === undefined ? allowance.reason : `Changed for this job. Customary: ${allowance.reason}`;
+  const source: Source = input.sides === undefined ? allowance.source : { kind: 'measured here', text: 'set for this job' };
+  const sum = (formula: Formula<SideSum>, inputs: SideSum): Reasoned<number> => {
+    const step = applyFormula(formula, inputs, { remark, source });
+    return { value: step.value, why: [step] };
+  };
+  const isShrunk = method === 'curved, shrunk';
+  return {
+    width_mm: sum(WIDTH, { size_mm: aroundWidth_mm, first_mm: sides.left_mm, second_mm: sides.right_mm }),
+    height_mm: sum(HEIGHT, { size_mm: aroundHeight_mm, first_mm: sides.top_mm, second_mm: sides.bottom_mm }),
+    reason: allowance.reason,
+    source,
+    sides,
+    factoryEdge: allowance.factoryEdge,
+    lies: isShrunk ? 'top along the roll' : direction === 'none' ? 'either way' : 'top across the roll',
+    mayTurn90: direction === 'none' && !isShrunk,
+    mayTurn180: direction !== 'one way',
+    notes: notesOf(input),
+    inputsHash: hashText([aroundWidth_mm.toFixed(3), aroundHeight_mm.toFixed(3), method, direction, ...(input.sides === undefined ? [] : Object.values(input.sides)), ...(input.left === undefined && input.right === undefined ? [] : [input.left, input.right])].join('|')),
+  };
+}
+
+/** At an inside corner the sheet is turned round by the guide, and what is trimmed away is added. */
+function sidesOf({ method, sides, left, right }: BlankInput): Sides {
+  const base = sides ?? allowanceFor(method);
+  const at = (own_mm: number, turn: CornerTurn | undefined): number => (turn === 'inside corner' ? own_mm + CORNER_RULES.guide_mm.value : own_mm);
+  return { top_mm: base.top_mm, right_mm: at(base.right_mm, right), bottom_mm: base.bottom_mm, left_mm: at(base.left_mm, left) };
+}
+
+function notesOf({ method, direction, left, right }: BlankInput): readonly string[] {
+  const hasInside = left === 'inside corner' || right === 'inside corner';
+  return [
+    ...(hasInside ? [CORNER_RULES.guide_mm.reason, CORNER_RULES.secondSheet_mm.reason] : []),
+    ...(left === 'outside corner' || right === 'outside corner' ? [CORNER_RULES.outsideSeam_mm.reason] : []),
+    ...(method === 'column' ? ['Notch all four corners at 45°, 12.5 mm deep: the edges then meet floor and ceiling.', CORNER_RULES.linerStrip_mm.reason] : []),
+    ...(method === 'curved, shrunk' ? ['Polyester film shrinks mainly along the roll: its top lies along a factory edge; it may be turned end for end, never by a quarter.', CORNER_RULES.liftOff_mm.reason] : []),
+    ...(direction === 'along the roll' ? ['Grain runs along the roll.'] : direction === 'one way' ? ['One-way picture: its top towards the roll’s end.'] : []),
+  ];
+}
+
+function refuseRange(path: string, value_mm: number): void {
+  if (!(value_mm >= 1 && value_mm <= LARGEST_MM)) throw new CoreError('CUTTING_BLANK_RANGE', { path, expected: `1 to ${LARGEST_MM} mm`, got: String(value_mm) });
+}
+
+/** @source FNV-1a, 32 bit (from memory) */
+export function hashText(text: string): string {
+  let hash = 0x811c9dc5;
+  for (const letter of text) hash = Math.imul(hash ^ (letter.codePointAt(0) ?? 0), 0x01000193) >>> 0;
+  return hash.toString(16).padStart(8, '0');
+}

@@ -1,0 +1,65 @@
+import { type ByHandLimits, NOTHING_EXTRA, firstPlan, planned, wholeRoll, withBound } from '../by-hand/lay-out-by-hand';
+import { idsInTurn, tenths } from '../by-hand/place-bands';
+import { type SpaceResult, searchSpaces } from '../by-hand/search-spaces';
+import { type StripProblem, stripProblem } from '../by-hand/strip-problem';
+import { type LayoutPlan, type LayoutRequest, type PlacedPiece, lengthBound } from '../layout';
+import { refuseLayout } from '../level-layout';
+import type { Block } from './beam';
+import { blockOf } from './blocks';
+import { type FreeLayout, searchFree } from './search-free';
+
+const BY_HAND_ROUNDS = 25;
+/** The search by hand gets every turn while it is near, every so many turns when it has fallen behind. */
+const NEAR_BEHIND = 1.004;
+const SELDOM = 12;
+
+/** Lays pieces out for a plotter: anywhere, as long as none overlap. A search for layouts that can be cut by hand goes on beside it and lends it its best, so that it is never longer than that one.
+ *  Any-time, deterministic for a seed and a number of rounds, as `layOutByHandSteps`. @throws CoreError as `layOutInLevels` */
+export function* layOutFreeSteps(request: LayoutRequest, { seed, mostRounds }: Omit<ByHandLimits, 'stages'>): Generator<LayoutPlan, LayoutPlan> {
+  refuseLayout(request);
+  const first = firstPlan(request);
+  if (first !== undefined) yield first;
+  if (first?.stopped === 'optimal') return first;
+  const bound = lengthBound(request);
+  const problem = stripProblem(request);
+  const least = Math.ceil(bound.bound_mm.value / problem.alongStep_mm - 1e-6);
+  const byHand = searchSpaces([wholeRoll(problem)], { seed, stages: 3, mostRounds, bound: least, prices: bound.prices, turned: bound.turned, extra: NOTHING_EXTRA, isFilmOnly: true, penalty: () => 0 });
+  let best = first && withBound(first, bound);
+  let known: FreeLayout | undefined;
+  const planOf = (layout: FreeLayout): LayoutPlan => {
+    if (best === undefined || (layout !== known && layout.length * problem.alongStep_mm < best.length_mm.value - 1e-9)) best = planned(request, bound, placeBlocks(problem, layout.blocks), false);
+    known = layout;
+    return best;
+  };
+  const startFree = ({ laid }: SpaceResult, ownSeed: number): ReturnType<typeof searchFree> => searchFree(problem, { seed: ownSeed, mostRounds, bound: least, prices: bound.prices, start: laid.map(({ band }) => band) });
+  let hand = byHand.next();
+  while (hand.done !== true && (!hand.value.isComplete || hand.value.rounds < Math.min(mostRounds, BY_HAND_ROUNDS))) {
+    if (hand.value.isComplete) yield planOf({ blocks: hand.value.laid.map(({ band }) => blockOf(problem, band)), length: hand.value.cost });
+    hand = byHand.next();
+  }
+  let search = startFree(hand.value, seed);
+  let turn = 0;
+  for (let restarts = 1; ; ) {
+    const step = search.next();
+    const plan = planOf(step.value);
+    if (step.done === true) return plan;
+    yield plan;
+    turn += 1;
+    if (hand.done === true || (hand.value.cost > step.value.length * NEAR_BEHIND && turn % SELDOM !== 0)) continue;
+    hand = byHand.next();
+    if (hand.value.cost >= step.value.length) continue;
+    restarts += 1;
+    search = startFree(hand.value, seed + restarts);
+  }
+}
+
+/** Gives each piece of each block its place; the level counts blocks. */
+export function placeBlocks(problem: StripProblem, blocks: readonly Block[], takeId: (kind: number) => string = idsInTurn(problem), from_mm = 0): readonly PlacedPiece[] {
+  const { alongStep_mm, acrossStep_mm } = problem;
+  let end = 0;
+  return blocks.flatMap(({ along, moves }, level) => {
+    const from = end;
+    end += along;
+    return [...moves].sort((a, b) => a.y - b.y || a.x - b.x).map(({ lie, x, y }): PlacedPiece => ({ id: takeId(lie.kind), x_mm: tenths(x * acrossStep_mm), y_mm: tenths(from_mm + (from + y) * alongStep_mm), across_mm: tenths(lie.across * acrossStep_mm), along_mm: tenths(lie.along * alongStep_mm), turned: lie.turned, level }));
+  });
+}

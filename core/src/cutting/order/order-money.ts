@@ -1,0 +1,60 @@
+import { type Formula, GEOMETRY, type Reasoned, type Source, type Step, applyFormula } from '../../quantity';
+import type { Band } from '../by-hand/band';
+import type { BandExtra, Space } from '../by-hand/space';
+import type { CutOrder, CuttingRates, StockFilm, StockUse } from './cut-order';
+
+const RATE: Source = { kind: 'our guess', text: 'rates of this workshop; a guess until measured' };
+
+export const MONEY_FORMULAS = {
+  use: { id: 'cutting.filmOfUse', word: 'film of one roll or offcut', says: 'F = length used · worth a metre + worth of beginning it', unit: 'money', source: GEOMETRY, inputs: { used_mm: { word: 'length used', unit: 'mm' }, perMetre: { word: 'worth a metre', unit: 'money' }, whole: { word: 'worth of beginning it', unit: 'money' } }, of: ({ used_mm, perMetre, whole }) => (used_mm > 0 ? (used_mm / 1000) * perMetre + whole : 0) } satisfies Formula<{ readonly used_mm: number; readonly perMetre: number; readonly whole: number }>,
+  film: { id: 'cutting.film', word: 'film', says: 'F = film of all rolls and offcuts', unit: 'money', source: GEOMETRY, inputs: { sum: { word: 'film of each added up', unit: 'money' } }, of: ({ sum }) => sum } satisfies Formula<{ readonly sum: number }>,
+  cost: {
+    id: 'cutting.cost', word: 'film and cutting, less offcuts kept', says: 'C = F + cross-cuts · a + slits · b + pieces · c − offcuts kept', unit: 'money', source: RATE,
+    inputs: { film: { word: 'film', unit: 'money' }, crossCuts: { word: 'cross-cuts', unit: '' }, perCrossCut: { word: 'a cross-cut', unit: 'money' }, slits: { word: 'slits', unit: '' }, perSlit: { word: 'a slit', unit: 'money' }, pieces: { word: 'pieces', unit: '' }, perPiece: { word: 'a piece', unit: 'money' }, kept: { word: 'offcuts kept', unit: 'money' } },
+    of: ({ film, crossCuts, perCrossCut, slits, perSlit, pieces, perPiece, kept }) => film + crossCuts * perCrossCut + slits * perSlit + pieces * perPiece - kept,
+  } satisfies Formula<CostInputs>,
+  bound: { id: 'cutting.filmBound', word: 'film can cost no less', says: 'B = cheapest mixture of slices across all rolls and offcuts', unit: 'money', source: { kind: 'geometry', text: 'bar relaxation, a linear programme: every layout is such a mixture' }, inputs: { bound: { word: 'cheapest mixture', unit: 'money' } }, of: ({ bound }) => bound } satisfies Formula<{ readonly bound: number }>,
+  waste: { id: 'cutting.orderWaste', word: 'waste', says: 'w = 1 − area of pieces ÷ area of film used', unit: 'share', source: GEOMETRY, inputs: { pieces_mm2: { word: 'area of pieces', unit: 'mm²' }, film_mm2: { word: 'area of film used', unit: 'mm²' } }, of: ({ pieces_mm2, film_mm2 }) => (film_mm2 === 0 ? 0 : 1 - pieces_mm2 / film_mm2) } satisfies Formula<{ readonly pieces_mm2: number; readonly film_mm2: number }>,
+} as const;
+
+interface CostInputs {
+  readonly film: number;
+  readonly crossCuts: number;
+  readonly perCrossCut: number;
+  readonly slits: number;
+  readonly perSlit: number;
+  readonly pieces: number;
+  readonly perPiece: number;
+  readonly kept: number;
+}
+
+/** What the rest beside the last column of a band is worth when it is large enough to keep. */
+export function keptOf(space: Space & { readonly stock: StockFilm }, { along, columns }: Band, { keepWidth_mm, keepLength_mm, keepShare }: CuttingRates): number {
+  const { acrossStep_mm, alongStep_mm, width } = space.problem;
+  const rest_mm = (width - columns.reduce((sum, { across }) => sum + across, 0)) * acrossStep_mm;
+  const along_mm = along * alongStep_mm;
+  if (rest_mm < keepWidth_mm || along_mm < keepLength_mm) return 0;
+  return keepShare * (space.stock.perMetre / 1000) * along_mm * (rest_mm / space.stock.width_mm);
+}
+
+/** What a band costs beside its film. */
+export function extraOf(order: CutOrder): BandExtra {
+  const { perCrossCut, perSlit, perPiece } = order.rates;
+  if (order.mode === 'by plotter' || order.objective === 'length') return () => 0;
+  return (space, band) => perCrossCut + band.columns.length * perSlit + perPiece * band.columns.reduce((sum, { pieces }) => sum + pieces.length, 0) - keptOf(space as Space & { readonly stock: StockFilm }, band, order.rates);
+}
+
+/** The sums of a plan, each with its reason. */
+export function moneyOf(order: CutOrder, uses: readonly StockUse[], cuts: { readonly crossCuts: number; readonly slits: number; readonly kept: number }, filmBound: number): { readonly film: Reasoned<number>; readonly cost: Reasoned<number>; readonly filmBound: Reasoned<number>; readonly waste_share: Reasoned<number> } {
+  const steps: Step[] = uses.map(({ stockId, used_mm }) => { const stock = order.stocks.find(({ id }) => id === stockId); return applyFormula(MONEY_FORMULAS.use, { used_mm, perMetre: stock?.perMetre ?? 0, whole: stock?.whole ?? 0 }); });
+  const film = applyFormula(MONEY_FORMULAS.film, { sum: steps.reduce((sum, { value }) => sum + value, 0) });
+  const { perCrossCut, perSlit, perPiece } = order.rates;
+  const pieces = uses.reduce((sum, { placed }) => sum + placed.length, 0);
+  const cost = applyFormula(MONEY_FORMULAS.cost, { film: film.value, perCrossCut, perSlit, perPiece, pieces, ...cuts });
+  const bound = applyFormula(MONEY_FORMULAS.bound, { bound: Math.min(filmBound, film.value) });
+  const waste = applyFormula(MONEY_FORMULAS.waste, {
+    pieces_mm2: uses.reduce((sum, { placed }) => sum + placed.reduce((own, { across_mm, along_mm }) => own + across_mm * along_mm, 0), 0),
+    film_mm2: uses.reduce((sum, { stockId, used_mm }) => sum + used_mm * (order.stocks.find(({ id }) => id === stockId)?.width_mm ?? 0), 0),
+  });
+  return { film: { value: film.value, why: [...steps, film] }, cost: { value: cost.value, why: [film, cost] }, filmBound: { value: bound.value, why: [bound] }, waste_share: { value: waste.value, why: [waste] } };
+}

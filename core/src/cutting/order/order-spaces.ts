@@ -1,0 +1,89 @@
+import type { Space } from '../by-hand/space';
+import { type StripProblem, stripProblem } from '../by-hand/strip-problem';
+import type { CutOrder, OrderPiece, PinnedPiece, StockFilm } from './cut-order';
+
+/** A space and where it lies on its film. */
+export interface PlacedSpace extends Space {
+  readonly stock: StockFilm;
+  readonly x_mm: number;
+  readonly from_mm: number;
+  readonly width_mm: number;
+}
+
+const MOST_COLUMNS = 8;
+
+/** A stretch along a roll where pinned pieces lie, and the columns they leave beside them. */
+interface Zone {
+  readonly from: number;
+  readonly to: number;
+  readonly taken: readonly (readonly [from: number, to: number])[];
+}
+
+/** Where bands can be cut: each film whole, or between and beside the pieces that are pinned on it. */
+export function orderSpaces({ stocks, pieces, pinned, gap_mm, endWaste_mm, mostSheet_mm, objective }: CutOrder): readonly PlacedSpace[] {
+  const free = pieces.filter(({ id }) => !pinned.some((pin) => pin.id === id));
+  const grown = free.map((piece) => ({ ...piece, across_mm: piece.across_mm + gap_mm, along_mm: piece.along_mm + gap_mm }));
+  const lots = [...new Set(stocks.map(({ lot }) => lot))];
+  const problems = new Map<number, StripProblem>();
+  const problemFor = (width_mm: number): StripProblem => {
+    let problem = problems.get(width_mm);
+    if (problem === undefined) { problem = stripProblem({ rollWidth_mm: width_mm + gap_mm, pieces: grown }); problems.set(width_mm, problem); }
+    return problem;
+  };
+  return stocks.flatMap((stock) => {
+    const step_mm = problemFor(stock.width_mm).alongStep_mm;
+    const perStep = objective === 'money' ? (stock.perMetre / 1000) * step_mm : stock.what === 'offcut' ? 0.02 * step_mm : step_mm;
+    const edgeCount = stock.edges === 'both' ? 2 : stock.edges === 'none' ? 0 : 1;
+    const zones = zonesOf(stock, pieces, pinned, gap_mm);
+    const isPinned = zones.length > 0;
+    const make = (more: { readonly x_mm: number; readonly from_mm: number; readonly width_mm: number; readonly length_mm: number; readonly isExtra: boolean; readonly edges: number; readonly mostColumns: number }): PlacedSpace => ({
+      stock, x_mm: more.x_mm, from_mm: more.from_mm, width_mm: more.width_mm, problem: problemFor(more.width_mm), most: steps(more.length_mm + gap_mm, step_mm), mostBand: steps(mostSheet_mm + gap_mm, step_mm),
+      cost: more.isExtra ? perStep : perStep * 1e-3, fixed: objective === 'money' && !isPinned ? stock.whole : 0, mostColumns: more.mostColumns, edges: more.edges, lot: lots.indexOf(stock.lot),
+    });
+    const length_mm = stock.what === 'to order' ? Number.POSITIVE_INFINITY : stock.length_mm - endWaste_mm;
+    if (!isPinned) return [make({ x_mm: 0, from_mm: endWaste_mm, width_mm: stock.width_mm, length_mm, isExtra: true, edges: edgeCount, mostColumns: MOST_COLUMNS })];
+    const found: PlacedSpace[] = [];
+    let at = endWaste_mm;
+    for (const zone of zones) {
+      if (zone.from - at > 1) found.push(make({ x_mm: 0, from_mm: at, width_mm: stock.width_mm, length_mm: zone.from - at - gap_mm, isExtra: false, edges: edgeCount, mostColumns: MOST_COLUMNS }));
+      let x = 0;
+      for (const [from, to] of [...zone.taken, [stock.width_mm, stock.width_mm] as const]) {
+        const width_mm = from - x - (from < stock.width_mm ? gap_mm : 0);
+        if (width_mm > 1) found.push(make({ x_mm: x, from_mm: zone.from, width_mm, length_mm: zone.to - zone.from, isExtra: false, edges: (x === 0 && (stock.edges === 'both' || stock.edges === 'left')) || (from === stock.width_mm && (stock.edges === 'both' || stock.edges === 'right')) ? 1 : 0, mostColumns: 1 }));
+        x = Math.max(x, to + gap_mm);
+      }
+      at = zone.to + gap_mm;
+    }
+    const rest_mm = (stock.what === 'to order' ? Number.POSITIVE_INFINITY : stock.length_mm) - at;
+    if (rest_mm > 1) found.push(make({ x_mm: 0, from_mm: at, width_mm: stock.width_mm, length_mm: rest_mm, isExtra: true, edges: edgeCount, mostColumns: MOST_COLUMNS }));
+    return found;
+  });
+}
+
+const steps = (length_mm: number, step_mm: number): number => (Number.isFinite(length_mm) ? Math.max(0, Math.floor(length_mm / step_mm + 1e-6)) : Number.POSITIVE_INFINITY);
+
+function zonesOf(stock: StockFilm, pieces: readonly OrderPiece[], pinned: readonly PinnedPiece[], gap_mm: number): readonly Zone[] {
+  const boxes = pinned.filter(({ stockId }) => stockId === stock.id).flatMap((pin) => {
+    const piece = pieces.find(({ id }) => id === pin.id);
+    if (piece === undefined) return [];
+    const [across, along] = pin.turned ? [piece.along_mm, piece.across_mm] : [piece.across_mm, piece.along_mm];
+    return [{ x: pin.x_mm, y: pin.y_mm, across, along }];
+  }).sort((a, b) => a.y - b.y);
+  const zones: { from: number; to: number; taken: [number, number][] }[] = [];
+  for (const { x, y, across, along } of boxes) {
+    const last = zones.at(-1);
+    if (last === undefined || y >= last.to + gap_mm - 1e-6) zones.push({ from: y, to: y + along, taken: [[x, x + across]] });
+    else { last.to = Math.max(last.to, y + along); last.taken.push([x, x + across]); }
+  }
+  return zones.map(({ from, to, taken }) => ({ from, to, taken: merged(taken) }));
+}
+
+function merged(spans: readonly (readonly [number, number])[]): readonly (readonly [number, number])[] {
+  const found: [number, number][] = [];
+  for (const [from, to] of [...spans].sort((a, b) => a[0] - b[0])) {
+    const last = found.at(-1);
+    if (last !== undefined && from <= last[1]) last[1] = Math.max(last[1], to);
+    else found.push([from, to]);
+  }
+  return found;
+}

@@ -1,0 +1,23 @@
+import { rollBodySchema } from '@yellow-pane/contracts';
+import { Router } from 'express';
+import type { Database } from '../../db/database';
+import { idParam } from '../../http/id-param';
+import { parseBody } from '../../http/refusal';
+import { readStock, saveRoll } from './queries';
+
+interface Deps {
+  readonly db: Database;
+  readonly clock: () => Date;
+}
+
+/** Rolls and offcuts, shared by all jobs. What a job takes and leaves is in its own rows. */
+export function stockRoutes({ db, clock }: Deps): Router {
+  const routes = Router();
+  routes.get('/api/stock', async (_request, response) => { response.json(await readStock(db)); });
+  routes.put('/api/rolls/:rollId', async (request, response) => {
+    const { who, roll } = parseBody(rollBodySchema, request.body);
+    const seen = /\d{1,10}/.exec(request.get('If-Match') ?? '')?.[0];
+    response.json(await saveRoll(db, { id: idParam(request, 'rollId'), roll, who, at: clock(), ...(seen === undefined ? {} : { version: Number(seen) }) }));
+  });
+  return routes;
+}
