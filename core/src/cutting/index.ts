@@ -15,3 +15,4 @@ export type { CutOrder, CutOrderPlan, CuttingRates, OrderPiece, PinnedPiece, Sto
 export { planOrderSteps } from './order/plan-order';
 export { MONEY_FORMULAS } from './order/order-money';
 export { type Cut, cutsFor, restsWorthKeeping } from './instructions';
+export { type HandPlaced, type HandRoll, type PlacingFault, placingFault, snapped } from './hand-placing';

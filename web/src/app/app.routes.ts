@@ -12,6 +12,7 @@ const stop = (path: string, load: NonNullable<Route['loadComponent']>): Route =>
 export const routes: Routes = [
   { path: '', pathMatch: 'full', title: 'Jobs · Yellow Pane', loadComponent: async () => (await import('./jobs/jobs')).Jobs },
   { path: 'films', title: 'Films · Yellow Pane', loadComponent: async () => (await import('./films/films')).Films },
+  { path: 'stock', title: 'Stock · Yellow Pane', loadComponent: async () => (await import('./stock/stock-page')).StockPage },
   { path: 'bench', title: 'Bench · Yellow Pane', loadComponent: async () => (await import('./bench/bench')).Bench },
   { path: 'settings', title: 'Settings · Yellow Pane', loadComponent: async () => (await import('./settings/settings')).Settings },
   {

@@ -3,12 +3,12 @@ import type { FilmRow, Op, PlotterState, StockItem } from '@yellow-pane/contract
 import { readCutListCsv } from '@yellow-pane/contracts/cut-files';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';
-import { type TestServer, smallJob, startTestServer } from '../../testing/test-app';
+import { type TestApp, smallJob, testApp } from '../../testing/test-app';
 
-let server: TestServer;
+let server: TestApp;
 let film: FilmRow;
 beforeAll(async () => {
-  server = await startTestServer();
+  server = await testApp();
   const films = (await request(server.app).post('/api/films/example').send({ who: 'Wren' }).expect(200)).body as FilmRow[];
   film = films.find(({ name }) => name === 'neutral 35') as FilmRow;
 });

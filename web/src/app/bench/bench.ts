@@ -5,6 +5,7 @@ import { formatLengthWithUnit } from '@yellow-pane/core/quantity';
 import { BenchLaser } from '../device/bench-laser';
 import { Device } from '../device/device';
 import { api } from '../job/api';
+import { BenchPlotterPart } from './bench-plotter-part';
 import { CommandKeys } from '../shell/command-keys';
 
 const STATE_WORDS = { off: 'switched off', connecting: 'connecting…', ready: 'ready', lost: 'not reached' } as const;
@@ -12,7 +13,7 @@ const STATE_WORDS = { off: 'switched off', connecting: 'connecting…', ready: '
 /** Simulated instruments: what they say, what they stand before, and how to make them misbehave. */
 @Component({
   selector: 'yp-bench',
-  imports: [RouterLink],
+  imports: [BenchPlotterPart, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench.html',
   host: { class: 'block h-full overflow-auto' },
@@ -54,6 +55,7 @@ export class Bench {
 
   protected says(message: DeviceMessage): string {
     if (message.type === 'reading') return `reading ${message.seq}: ${formatLengthWithUnit(message.value_nm, this.#units())}`;
+    if (message.type === 'job') return `job: ${message.done} of ${message.of}, ${message.state}`;
     return message.type === 'connected' ? `connected, battery ${(message.battery * 100).toFixed(0)} %` : message.type === 'fault' ? message.says : `disconnected: ${message.says}`;
   }
 }

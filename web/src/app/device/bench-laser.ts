@@ -46,6 +46,7 @@ export class BenchLaser implements DistanceMeter {
       this.fault.set(`Laser gone: ${message.says}.`);
       return;
     }
+    if (message.type === 'job') return;
     this.battery.set(message.battery);
     if (message.type === 'fault') this.fault.set(message.says);
     else this.state.set('ready');

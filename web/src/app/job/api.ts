@@ -1,5 +1,5 @@
-import type { AcceptedChange, Change, FilmRow, JobState, JobSummary, LaserCommand, LaserState, Problem, RateRow } from '@yellow-pane/contracts';
-import type { Film } from '@yellow-pane/core/job';
+import type { AcceptedChange, Change, FilmRow, JobState, JobSummary, LaserCommand, LaserState, PlotterCommand, PlotterState, Problem, RateRow, RollRow, StockItem } from '@yellow-pane/contracts';
+import type { Film, Roll } from '@yellow-pane/core/job';
 
 /** The server said no, in its own words. */
 export class ServerRefusal extends Error {
@@ -36,6 +36,11 @@ export const api = {
   },
   laser: (command: LaserCommand) => ask<LaserState>('/api/bench/laser', json('POST', command)),
   laserState: () => ask<LaserState>('/api/bench/laser'),
+  plotter: (command: PlotterCommand) => ask<PlotterState>('/api/bench/plotter', json('POST', command)),
+  plotterState: () => ask<PlotterState>('/api/bench/plotter'),
+  hpgl: async (jobId: string, planId: string, rollId: string) => (await fetch(`/api/jobs/${jobId}/cut-plans/${planId}/hpgl/${rollId}`)).text(),
+  stock: () => ask<readonly StockItem[]>('/api/stock'),
+  saveRoll: (id: string, who: string, roll: Roll, version?: number) => ask<RollRow>(`/api/rolls/${id}`, json('PUT', { who, roll }, version === undefined ? {} : { 'If-Match': `"${version}"` })),
   sendPhoto: (jobId: string, id: string, picture: Blob) => ask<{ readonly width_px: number; readonly height_px: number; readonly bytes: number }>(`/api/jobs/${jobId}/photos/${id}`, { method: 'PUT', body: picture, headers: { 'Content-Type': 'application/octet-stream' } }),
   duplicate: (jobId: string, copy: { readonly id: string; readonly changeId: string; readonly session: string; readonly who: string; readonly name: string }) => ask<AcceptedChange>(`/api/jobs/${jobId}/duplicate`, json('POST', copy)),
   films: () => ask<readonly FilmRow[]>('/api/films'),

@@ -28,7 +28,12 @@ export class JobReading {
   readonly #repeats = computed(() => grouped(this.surfaces().filter(({ sameAsId }) => sameAsId !== null), ({ sameAsId }) => sameAsId ?? ''));
   readonly #applications = computed(() => grouped(this.#rows('application').sort(byPosition), ({ surfaceId }) => surfaceId));
   readonly applications = computed(() => this.#rows('application').sort(byPosition));
+  readonly #seamChoices = computed(() => new Map(this.#rows('seamChoice').map((row) => [row.applicationId, row])));
+  readonly #allowances = computed(() => new Map(this.#rows('jobAllowance').map((row) => [row.method, row])));
   readonly plans = computed(() => this.#rows('cutPlan'));
+  readonly cutRolls = computed(() => this.#rows('cutRoll').sort(byPosition));
+  readonly takes = computed(() => this.#rows('stockTake'));
+  readonly offcuts = computed(() => this.#rows('offcut'));
   readonly #pieces = computed(() => grouped(this.#rows('cutPiece').sort(byPosition), ({ planId }) => planId));
   readonly #work = computed(() => grouped(this.#rows('workRecord'), ({ applicationId }) => applicationId));
   /** Applications that lie on a plan that still stands. */
@@ -75,6 +80,18 @@ export class JobReading {
 
   applicationsOf(surfaceId: string): readonly RowOf<'application'>[] {
     return this.#applications().get(surfaceId) ?? NONE;
+  }
+
+  seamChoiceOf(applicationId: string): RowOf<'seamChoice'> | undefined {
+    return this.#seamChoices().get(applicationId);
+  }
+
+  jobAllowanceOf(method: string): RowOf<'jobAllowance'> | undefined {
+    return this.#allowances().get(method);
+  }
+
+  rollsOf(planId: string): readonly RowOf<'cutRoll'>[] {
+    return this.cutRolls().filter((roll) => roll.planId === planId);
   }
 
   piecesOf(planId: string): readonly RowOf<'cutPiece'>[] {

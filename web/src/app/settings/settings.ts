@@ -17,6 +17,7 @@ import { Choices } from '../ui/choice';
       <label class="block"><span class="font-bold">Name on records made on this device</span><input class="field text-lg" maxlength="80" [value]="device.who()" (change)="rename($any($event.target))" /></label>
       <yp-choices legend="Units" [choices]="units" [value]="device.units()" (chosen)="device.showIn($event)" />
       <yp-choices legend="Theme" [choices]="themes" [value]="device.theme()" (chosen)="device.wear($event)" />
+      <label class="block"><span class="font-bold">Codes on labels lead to</span><input class="field" maxlength="200" placeholder="where the page was opened" [value]="device.labelBase()" (change)="leadLabels($any($event.target))" />@if (baseFault(); as text) { <span class="block text-stop font-semibold" role="alert">{{ text }}</span> }</label>
       <section aria-labelledby="rates">
         <h2 id="rates" class="text-xl">Rates nobody has a source for</h2>
         <p class="mt-1">Where these are used they are shown as what they are. Replace a guess by what you measured.</p>
@@ -51,6 +52,14 @@ export class Settings {
   protected rename(field: { value: string }): void {
     if (field.value.trim() === '') field.value = this.device.who();
     else this.device.nameIt(field.value);
+  }
+
+  protected readonly baseFault = signal<string | undefined>(undefined);
+  protected leadLabels(field: { value: string }): void {
+    const base = field.value.trim().replace(/\/+$/, '');
+    const fits = base === '' || /^https?:\/\/[\w.:[\]-]+$/.test(base);
+    this.baseFault.set(fits ? undefined : `Expected an address such as http://shop.local:4310, got “${field.value}”. The old one stays in use.`);
+    if (fits) this.device.leadLabelsTo(base);
   }
 
   protected async save(rate: RateRow, text: string, mark: RateRow['mark']): Promise<void> {

@@ -1,20 +1,24 @@
 import { Injectable } from '@angular/core';
-import type { LayoutPlan, LayoutRequest } from '@yellow-pane/core/cutting';
+import type { CutOrder, CutOrderPlan } from '@yellow-pane/core/cutting';
 import { proxy } from 'comlink';
 import type { LayoutWorkerApi } from './layout.worker';
 import { type TaskOptions, WorkerPool } from './worker-pool';
 
 interface LayoutOptions extends TaskOptions {
   readonly milliseconds: number;
-  readonly onBetter: (plan: LayoutPlan) => void;
+  readonly onBetter: (plan: CutOrderPlan) => void;
 }
 
-/** Lays out blanks away from the page: the first plan at once, better ones as they are found. */
+/** Lays out orders away from the page: the first plan at once, better ones as they are found. */
 @Injectable({ providedIn: 'root' })
 export class LayoutPool {
   readonly #pool = new WorkerPool<LayoutWorkerApi>(() => new Worker(new URL('./layout.worker', import.meta.url), { type: 'module' }));
 
-  layOut(request: LayoutRequest, { milliseconds, onBetter, ...options }: LayoutOptions): Promise<LayoutPlan> {
-    return this.#pool.run((remote, onProgress) => remote.layOut(request, milliseconds, onProgress, proxy(onBetter)), options);
+  plan(order: CutOrder, { milliseconds, onBetter, ...options }: LayoutOptions): Promise<CutOrderPlan> {
+    return this.#pool.run((remote, onProgress) => remote.plan(order, milliseconds, onProgress, proxy(onBetter)), options);
+  }
+
+  planEach(orders: readonly CutOrder[], { milliseconds, ...options }: TaskOptions & { readonly milliseconds: number }): Promise<readonly CutOrderPlan[]> {
+    return this.#pool.run((remote, onProgress) => remote.planEach(orders, milliseconds, onProgress), options);
   }
 }

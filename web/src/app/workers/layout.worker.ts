@@ -1,16 +1,18 @@
-import { type LayoutPlan, type LayoutRequest, layOutByHand } from '@yellow-pane/core/cutting';
+import { type CutOrder, type CutOrderPlan, planOrderSteps, runThrough } from '@yellow-pane/core/cutting';
 import { expose } from 'comlink';
 
 export interface LayoutWorkerApi {
   /** Searches for so long, and tells of each better plan as it is found. */
-  layOut(request: LayoutRequest, milliseconds: number, onProgress: (share: number) => void, onBetter: (plan: LayoutPlan) => void): LayoutPlan;
+  plan(order: CutOrder, milliseconds: number, onProgress: (share: number) => void, onBetter: (plan: CutOrderPlan) => void): CutOrderPlan;
+  /** The same for several orders one after the other, such as the widths that could be bought. */
+  planEach(orders: readonly CutOrder[], milliseconds: number, onProgress: (share: number) => void): readonly CutOrderPlan[];
 }
 
 const SEED = 1;
 const TELL_EVERY_MS = 100;
 
 const api: LayoutWorkerApi = {
-  layOut(request, milliseconds, onProgress, onBetter) {
+  plan(order, milliseconds, onProgress, onBetter) {
     const start = performance.now();
     let told = start;
     onProgress(0);
@@ -19,7 +21,15 @@ const api: LayoutWorkerApi = {
       if (now - told > TELL_EVERY_MS) { told = now; onProgress(Math.min(1, (now - start) / milliseconds)); }
       return now - start > milliseconds;
     };
-    return layOutByHand(request, { stages: 3, seed: SEED, mostRounds: Number.MAX_SAFE_INTEGER }, isOver, onBetter);
+    return runThrough(planOrderSteps(order, { seed: SEED, mostRounds: Number.MAX_SAFE_INTEGER }), isOver, onBetter);
+  },
+  planEach(orders, milliseconds, onProgress) {
+    return orders.map((order, index) => {
+      const start = performance.now();
+      const plan = runThrough(planOrderSteps(order, { seed: SEED, mostRounds: Number.MAX_SAFE_INTEGER }), () => performance.now() - start > milliseconds, () => undefined);
+      onProgress((index + 1) / orders.length);
+      return plan;
+    });
   },
 };
 

@@ -1,0 +1,275 @@
+import { Injectable, computed, inject, linkedSignal, signal } from '@angular/core';
+import type { StockItem } from '@yellow-pane/contracts';
+import { type CutBlank, type CutBlanks, type CutOrder, type CutOrderPlan, type OrderPiece, type PinnedPiece, type StockFilm, isMirroredOnTable, layoutPieceOf, lengthBound, onTable, quarterTurned } from '@yellow-pane/core/cutting';
+import type { RowOf } from '@yellow-pane/core/job';
+import { mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
+import { Catalogue } from '../../catalogue/catalogue';
+import { Rates } from '../../catalogue/rates';
+import { Stock } from '../../catalogue/stock';
+import { Device } from '../../device/device';
+import { newId } from '../../device/session';
+import { CutReading } from '../../job/cut-reading';
+import { JobDesk } from '../../job/job-desk';
+import { JobReading } from '../../job/job-reading';
+import { Selection } from '../../shell/selection';
+import { LayoutPool } from '../../workers/layout-pool';
+import { lengthOfPlan, money, pieceWord } from './cut-words';
+
+export type CutView = 'layout' | 'blanks' | 'table' | 'stock';
+
+/** One blank of the chosen film, as the order and the screens want it. */
+export interface BlankHere {
+  /** Application and drop. */
+  readonly key: string;
+  readonly application: RowOf<'application'>;
+  readonly surface: RowOf<'surface'> | undefined;
+  readonly blanks: CutBlanks;
+  readonly blank: CutBlank;
+  readonly word: string;
+}
+
+const OPS_PER_CHANGE = 1500;
+/** How long better layouts are looked for: longer where there is more to win. */
+const SEARCH_MS = { few: 1500, many: 4000 } as const;
+const MANY_PIECES = 60;
+const TRY_MS = 350;
+const keyOf = (applicationId: string, drop: number): string => `${applicationId} ${drop}`;
+const orderId = (width_nm: number): string => `order ${width_nm}`;
+
+export interface WidthTried {
+  readonly word: string;
+  readonly plan: CutOrderPlan;
+}
+
+/** What happens at the Cut stop: the film in hand, its blanks, the order made of them, and what is done to the plan. */
+@Injectable({ providedIn: 'root' })
+export class Cutting {
+  readonly #desk = inject(JobDesk);
+  readonly #pool = inject(LayoutPool);
+  readonly #cut = inject(CutReading);
+  readonly #reading = inject(JobReading);
+  readonly #selection = inject(Selection);
+  readonly #catalogue = inject(Catalogue);
+  readonly #stock = inject(Stock);
+  readonly #rates = inject(Rates);
+  readonly #units = inject(Device).units;
+  #stop: AbortController | undefined;
+
+  readonly view = signal<CutView>('layout');
+  readonly progress = signal<number | undefined>(undefined);
+  readonly fault = signal<string | undefined>(undefined);
+  /** The best layout found so far, while the search goes on. */
+  readonly soFar = signal<CutOrderPlan | undefined>(undefined);
+  readonly pickedId = signal<string | undefined>(undefined);
+
+  readonly films = computed(() => [...new Set(this.#reading.applications().map(({ filmId }) => filmId))].map((id) => ({ id, name: this.#catalogue.byId().get(id)?.name ?? 'film not in the catalogue' })));
+  readonly applicationHere = computed(() => this.#reading.applicationsOf(this.#selection.surface()?.id ?? '')[0]);
+  /** The film of the selected surface, unless another was picked since. */
+  readonly filmId = linkedSignal<string | undefined>(() => this.applicationHere()?.filmId ?? this.films()[0]?.id);
+  readonly film = computed(() => this.#catalogue.byId().get(this.filmId() ?? ''));
+  readonly applications = computed(() => this.#reading.applications().filter(({ filmId }) => filmId === this.filmId()));
+  readonly #today = computed(() => this.applications().map((application) => ({ application, surface: this.#reading.surfaceById().get(application.surfaceId), today: this.#cut.blankOf(application) })));
+  readonly blanks = computed((): readonly BlankHere[] => this.#today().flatMap(({ application, surface, today }) => (today.kind === 'none' ? [] : today.blanks.blanks.map((blank) => ({ key: keyOf(application.id, blank.drop), application, surface, blanks: today.blanks, blank, word: pieceWord({ tag: surface?.tag ?? '?', drop: blank.drop, dropOf: blank.of }) })))));
+  readonly #blankByKey = computed(() => new Map(this.blanks().map((blank) => [blank.key, blank])));
+  readonly missing = computed(() => this.#today().flatMap(({ surface, today }) => (today.kind === 'none' ? [`${surface?.tag ?? '?'}: ${today.reason}`] : [])));
+  readonly plan = computed(() => this.#reading.plans().find(({ filmId }) => filmId === this.filmId()));
+  readonly rolls = computed(() => this.#reading.rollsOf(this.plan()?.id ?? ''));
+  readonly pieces = computed(() => this.#reading.piecesOf(this.plan()?.id ?? ''));
+  readonly stale = computed(() => [...new Set(this.pieces().filter(({ applicationId }) => this.#cut.isStale(applicationId)).map(({ tag }) => tag))]);
+  /** Stale although cut already: the film in the hand no longer fits what is measured. */
+  readonly cutStale = computed(() => [...new Set(this.pieces().filter(({ applicationId, cutAt, spoiledAt }) => cutAt !== null && spoiledAt === null && this.#cut.isStale(applicationId)).map(({ tag }) => tag))]);
+  /** Blanks that have no piece, or only a spoiled one. */
+  readonly notLaid = computed(() => { const laid = new Set(this.pieces().filter(({ spoiledAt }) => spoiledAt === null).map(({ applicationId, drop }) => keyOf(applicationId, drop))); return this.blanks().filter(({ key }) => !laid.has(key)); });
+  readonly isSaved = computed(() => this.#desk.state().server.cutPlan.entities[this.plan()?.id ?? ''] !== undefined && this.#desk.unsaved() === 0);
+
+  /** Settings of the next layout: those of the plan there is, else customary. */
+  readonly mode = linkedSignal<CutOrder['mode']>(() => this.plan()?.mode ?? 'by hand');
+  readonly stages = linkedSignal<2 | 3>(() => (this.plan()?.stages === 2 ? 2 : 3));
+  readonly objective = linkedSignal<CutOrder['objective']>(() => this.plan()?.objective ?? 'money');
+  readonly gap_nm = linkedSignal(() => this.plan()?.gap_nm ?? 0);
+  readonly endWaste_nm = linkedSignal(() => this.plan()?.endWaste_nm ?? 0);
+  readonly mostSheet_nm = linkedSignal<number | null>(() => this.plan()?.mostSheet_nm ?? null);
+  readonly edgeMust = linkedSignal(() => this.plan()?.edgeMust ?? false);
+  /** Rolls and offcuts left out, and widths to order left out. */
+  readonly leftOut = signal<ReadonlySet<string>>(new Set());
+
+  readonly items = computed((): readonly StockItem[] => this.#stock.usable().filter(({ filmId }) => filmId === this.filmId()));
+  readonly stocks = computed((): readonly StockFilm[] => {
+    const out = this.leftOut();
+    const own = this.items().filter(({ id }) => !out.has(id)).map((item): StockFilm => {
+      const perMetre = item.perMetre ?? this.rate('cut-film') * (mmFromNm(item.width_nm) / 1000);
+      const isOffcut = item.what === 'offcut';
+      const edges = item.leftEdge ? (item.rightEdge ? 'both' : 'left') : item.rightEdge ? 'right' : 'none';
+      return { id: item.id, what: item.what, width_mm: mmFromNm(item.width_nm), length_mm: mmFromNm(item.left_nm), perMetre: isOffcut ? 0 : perMetre, whole: isOffcut ? (perMetre * mmFromNm(item.left_nm)) / 1000 : 0, lot: item.lot, edges };
+    });
+    const square = this.pricePerSquare();
+    const toOrder = (this.film()?.widths_nm ?? []).filter((width) => !out.has(orderId(width))).map((width): StockFilm => ({ id: orderId(width), what: 'to order', width_mm: mmFromNm(width), length_mm: this.rate('cut-roll-length'), perMetre: square * (mmFromNm(width) / 1000), whole: 0, lot: 'to be ordered', edges: 'both' }));
+    return [...own, ...toOrder];
+  });
+  /** Price of a square metre: of this film's own rolls, else the rate. */
+  readonly pricePerSquare = computed(() => {
+    const known = this.items().flatMap(({ what, perMetre, width_nm }) => (what === 'roll' && perMetre !== null ? [perMetre / (mmFromNm(width_nm) / 1000)] : []));
+    return known.length === 0 ? this.rate('cut-film') : known.reduce((sum, value) => sum + value, 0) / known.length;
+  });
+  readonly isPriceGuessed = computed(() => !this.items().some(({ what, perMetre }) => what === 'roll' && perMetre !== null));
+
+  rate(key: string): number {
+    return this.#rates.rates().find((rate) => rate.key === key)?.value ?? 0;
+  }
+
+  /** Cut into already: it and everything on it stays as it is. */
+  isBegun({ id, bookedAt, ticks }: RowOf<'cutRoll'>): boolean {
+    return bookedAt !== null || ticks.length > 0 || this.pieces().some(({ rollId, cutAt }) => rollId === id && cutAt !== null);
+  }
+
+  /** What is to be laid: every blank without a piece that is cut; pinned pieces stay. */
+  order(extra: readonly OrderPiece[] = []): { readonly order: CutOrder; readonly pinned: readonly RowOf<'cutPiece'>[] } {
+    const booked = new Set(this.rolls().filter((roll) => this.isBegun(roll)).map(({ id }) => id));
+    const done = new Set(this.pieces().filter(({ rollId, cutAt, spoiledAt }) => spoiledAt === null && (cutAt !== null || booked.has(rollId))).map(({ applicationId, drop }) => keyOf(applicationId, drop)));
+    const open = this.blanks().filter(({ key }) => !done.has(key));
+    const byKey = new Map(open.map((blank) => [blank.key, blank]));
+    const pinned = this.pieces().filter(({ pinned: isPinned, rollId, applicationId, drop, spoiledAt }) => isPinned && spoiledAt === null && !booked.has(rollId) && byKey.has(keyOf(applicationId, drop)) && !this.#cut.isStale(applicationId));
+    const pins = pinned.flatMap((piece): PinnedPiece[] => {
+      const roll = this.rolls().find(({ id }) => id === piece.rollId);
+      const stockId = roll === undefined ? undefined : (roll.stockId ?? orderId(roll.width_nm));
+      return stockId === undefined || !this.stocks().some(({ id }) => id === stockId) ? [] : [{ id: keyOf(piece.applicationId, piece.drop), stockId, x_mm: mmFromNm(piece.x_nm), y_mm: mmFromNm(piece.y_nm), turned: piece.turned }];
+    });
+    const pieces = open.map(({ key, blanks, blank, surface }): OrderPiece => ({ ...layoutPieceOf(blanks, blank, key, this.edgeMust()), group: blank.of > 1 ? key.split(' ')[0] ?? '' : surface?.kind === 'pane' ? surface.placeId : '' }));
+    return {
+      pinned,
+      order: {
+        stocks: this.stocks(), pieces: [...pieces, ...extra], pinned: pins, mode: this.mode(), stages: this.stages(), gap_mm: mmFromNm(this.gap_nm()), endWaste_mm: this.#endWaste(), mostSheet_mm: this.mostSheet_nm() === null ? Number.POSITIVE_INFINITY : mmFromNm(this.mostSheet_nm() ?? 0), objective: this.objective(),
+        rates: { perCrossCut: this.rate('cut-cross'), perSlit: this.rate('cut-slit'), perPiece: this.rate('cut-piece'), keepWidth_mm: this.rate('cut-keep-width'), keepLength_mm: this.rate('cut-keep-length'), keepShare: this.rate('cut-keep-share'), perSplitGroup: this.rate('cut-split') },
+      },
+    };
+  }
+
+  /** With a pattern the end cut off is whole repeats, so that every drop keeps its phase. */
+  #endWaste(): number {
+    const waste = mmFromNm(this.endWaste_nm());
+    const repeat_nm = this.blanks().some(({ blanks, blank }) => blank.along_mm !== blank.height_mm && blanks.whole.lies === 'top across the roll') ? (this.film()?.repeat_nm ?? null) : null;
+    return repeat_nm === null || repeat_nm === 0 ? waste : Math.ceil(waste / mmFromNm(repeat_nm) - 1e-9) * mmFromNm(repeat_nm);
+  }
+
+  async layOut(): Promise<void> {
+    const film = this.film();
+    if (film === undefined || this.progress() !== undefined) return;
+    const { order } = this.order();
+    this.fault.set(undefined);
+    this.progress.set(0);
+    this.#stop = new AbortController();
+    try {
+      const milliseconds = order.pieces.length > MANY_PIECES ? SEARCH_MS.many : SEARCH_MS.few;
+      const plan = await this.#pool.plan(order, { milliseconds, signal: this.#stop.signal, onProgress: (share) => { this.progress.set(share); }, onBetter: (better) => { this.soFar.set(better); } });
+      this.#keep(plan, order, film.name);
+    } catch (error) {
+      const found = this.soFar();
+      if (!this.#stop.signal.aborted) this.fault.set(this.#faultWord(error));
+      else if (found !== undefined) this.#keep(found, order, film.name);
+    } finally {
+      this.progress.set(undefined);
+      this.soFar.set(undefined);
+    }
+  }
+
+  /** Ends the search; the best layout found so far is kept. */
+  stop(): void {
+    this.#stop?.abort(new Error('stopped'));
+  }
+
+  /** Each width by itself, all together, and the stock alone: what each would cost. */
+  async compareWidths(signal: AbortSignal): Promise<readonly WidthTried[]> {
+    const { order } = this.order();
+    const bought = order.stocks.filter(({ what }) => what === 'to order');
+    const kept = order.stocks.filter(({ what }) => what !== 'to order');
+    const cases = [
+      ...(kept.length === 0 ? [] : [{ word: 'only what is in stock', stocks: kept }]),
+      ...bought.map((width) => ({ word: `${kept.length === 0 ? '' : 'stock and '}${width.width_mm} mm to order`, stocks: [...kept, width] })),
+      ...(bought.length > 1 ? [{ word: `${kept.length === 0 ? '' : 'stock and '}all widths`, stocks: order.stocks }] : []),
+    ];
+    const plans = await this.#pool.planEach(cases.map(({ stocks }) => ({ ...order, stocks, pinned: [] })), { milliseconds: TRY_MS, signal, onProgress: () => undefined });
+    return cases.flatMap(({ word }, index) => { const plan = plans[index]; return plan === undefined ? [] : [{ word, plan }]; });
+  }
+
+  /** What so many more of one size would add. */
+  async whatIf(width_mm: number, height_mm: number, count: number, signal: AbortSignal): Promise<{ readonly before: CutOrderPlan; readonly after: CutOrderPlan } | undefined> {
+    const mayTurn90 = this.film()?.direction === 'none';
+    const extra = Array.from({ length: count }, (_, index): OrderPiece => ({ id: `what if ${index}`, across_mm: width_mm, along_mm: height_mm, mayTurn90, group: '' }));
+    const [before, after] = await this.#pool.planEach([this.order().order, this.order(extra).order], { milliseconds: TRY_MS, signal, onProgress: () => undefined });
+    return before === undefined || after === undefined ? undefined : { before, after };
+  }
+
+  #keep(found: CutOrderPlan, order: CutOrder, filmName: string): void {
+    const old = this.plan();
+    const planId = old?.id ?? newId();
+    const keptRolls = this.rolls().filter((roll) => this.isBegun(roll));
+    const keptIds = new Set(keptRolls.map(({ id }) => id));
+    const bound = this.#lengthBound(found, order, keptRolls.length > 0);
+    const fields = {
+      mode: order.mode, stages: order.stages, gap_nm: nmFromMm(order.gap_mm), endWaste_nm: this.endWaste_nm(), mostSheet_nm: this.mostSheet_nm(), objective: order.objective, edgeMust: this.edgeMust(),
+      lengthUsed_nm: lengthOfPlan(found) + keptRolls.reduce((sum, { used_nm }) => sum + used_nm, 0), bound_nm: bound, filmCost: round(found.film.value), cost: round(found.cost.value), filmBound: round(found.filmBound.value), stopped: found.stopped,
+    };
+    const removed = [...this.pieces().filter(({ rollId }) => !keptIds.has(rollId)).map(({ id }) => this.#desk.remove('cutPiece', id)), ...this.rolls().filter(({ id }) => !keptIds.has(id)).map(({ id }) => this.#desk.remove('cutRoll', id))];
+    const pinnedKeys = new Set(order.pinned.map(({ id }) => id));
+    let position = keptRolls.reduce((most, roll) => Math.max(most, ...this.pieces().filter(({ rollId }) => rollId === roll.id).map((piece) => piece.position + 1)), 0);
+    const made = found.uses.flatMap(({ stockId, copy, placed, used_mm }, index) => {
+      const stock = order.stocks.find(({ id }) => id === stockId);
+      const item = this.items().find(({ id }) => id === stockId);
+      const rollId = newId();
+      return [
+        this.#desk.put('cutRoll', { planId, stockId: item?.id ?? null, what: stock?.what ?? 'to order', label: item?.label ?? (copy > 0 ? `new ${copy + 1}` : 'new'), lot: item?.lot ?? '', width_nm: nmFromMm(stock?.width_mm ?? 1), length_nm: nmFromMm(stock?.length_mm ?? 0), used_nm: nmFromMm(used_mm), position: keptRolls.length + index, ticks: [], bookedAt: null }, rollId),
+        ...placed.map((piece) => {
+          const blank = this.#blankByKey().get(piece.id);
+          position += 1;
+          return this.#desk.put('cutPiece', {
+            planId, rollId, applicationId: blank?.application.id ?? piece.id.split(' ')[0] ?? '', drop: blank?.blank.drop ?? 1, dropOf: blank?.blank.of ?? 1, tag: blank?.surface?.tag ?? '?', position: position - 1, level: piece.level,
+            x_nm: nmFromMm(piece.x_mm), y_nm: nmFromMm(piece.y_mm), across_nm: nmFromMm(piece.across_mm), along_nm: nmFromMm(piece.along_mm), turned: piece.turned, phase_nm: nmFromMm(blank?.blank.phase_mm ?? 0),
+            outline: blank === undefined ? null : this.#outlineOf(blank, piece.turned), notch_nm: blank?.application.method === 'column' && blank.blank.sector === undefined ? nmFromMm(12.5) : 0, topAlong: blank?.blanks.whole.lies === 'top along the roll',
+            pinned: pinnedKeys.has(piece.id), inputsHash: blank?.blanks.inputsHash ?? '?', cutAt: null, spoiledAt: null,
+          });
+        }),
+      ];
+    });
+    const ops = [...removed, old === undefined ? this.#desk.put('cutPlan', { filmId: this.filmId() ?? '', ...fields }, planId) : this.#desk.set('cutPlan', planId, fields), ...made];
+    for (let start = 0; start < ops.length; start += OPS_PER_CHANGE) this.#desk.do(`${filmName} laid out`, ops.slice(start, start + OPS_PER_CHANGE));
+    if (found.notLaid.length > 0) this.fault.set(this.#shortWord(found.notLaid));
+  }
+
+  /** A length bound is only true where everything lies on one roll that could not be another. */
+  #lengthBound(found: CutOrderPlan, order: CutOrder, hasKept: boolean): number {
+    const [use] = found.uses;
+    const stock = order.stocks.find(({ id }) => id === use?.stockId);
+    if (hasKept || found.uses.length !== 1 || stock === undefined || order.pinned.length > 0 || found.notLaid.length > 0) return 0;
+    return Math.floor(nmFromMm(lengthBound({ rollWidth_mm: stock.width_mm + order.gap_mm, pieces: order.pieces.map((piece) => ({ ...piece, across_mm: piece.across_mm + order.gap_mm, along_mm: piece.along_mm + order.gap_mm })) }).bound_mm.value - order.gap_mm + order.endWaste_mm));
+  }
+
+  /** The outline of a blank that is no rectangle, as it lies on its place on the roll, liner up. */
+  #outlineOf({ blank, application, surface }: BlankHere, turned: boolean): RowOf<'cutPiece'>['outline'] {
+    if (blank.sector === undefined) return null;
+    const flat = onTable(blank.sector.outline, blank.width_mm, isMirroredOnTable(surface?.seenFrom ?? 'room', application.side, true));
+    return (turned ? quarterTurned(flat, blank.width_mm) : flat).map(({ x, y }) => ({ x: Math.max(0, Math.round(x * 100) / 100), y: Math.max(0, Math.round(y * 100) / 100) }));
+  }
+
+  #shortWord(notLaid: readonly string[]): string {
+    const widest = Math.max(0, ...this.stocks().map(({ width_mm }) => width_mm));
+    const names = notLaid.map((key) => this.#blankByKey().get(key)?.word ?? key);
+    if (this.stocks().length === 0) return `There is no film to cut ${names.join(', ')} from: give the film a width in the catalogue, or take a roll into stock.`;
+    const tooWide = notLaid.filter((key) => { const own = this.#blankByKey().get(key); return own !== undefined && Math.min(own.blank.across_mm, own.blanks.whole.mayTurn90 ? own.blank.along_mm : own.blank.across_mm) > widest; });
+    if (tooWide.length > 0) return `${tooWide.map((key) => this.#blankByKey().get(key)?.word ?? key).join(', ')}: wider than the widest film there is (${widest} mm). A wider roll, or seams, would help.`;
+    return `Not enough film for ${names.join(', ')}. A new roll to order would help: it is left out now.`;
+  }
+
+  #faultWord(error: unknown): string {
+    const text = error instanceof Error ? error.message : String(error);
+    const match = /^CUTTING_\w+ at ([^:]+): expected (.+), got (.+)$/.exec(text);
+    if (match === null) return `${text}.`;
+    const place = (match[1] ?? '').replace(/^(pieces|pinned)\./, '').replace(/\.(across|along)_mm$/, '');
+    return `${this.#blankByKey().get(place)?.word ?? match[1] ?? ''}: expected ${match[2] ?? ''}, got ${(match[3] ?? '').replace(/^(one that overlaps) (.+)$/, (_, says: string, key: string) => `${says} ${this.#blankByKey().get(key)?.word ?? key}`)}.`;
+  }
+
+  /** The money of the plan that stands, in one line. */
+  readonly costWord = computed(() => { const plan = this.plan(); return plan === undefined ? '' : `Film ${money(plan.filmCost)}, with cutting and offcuts ${money(plan.cost)}`; });
+  readonly units = this.#units;
+}
+
+const round = (value: number): number => Math.round(value * 100) / 100;

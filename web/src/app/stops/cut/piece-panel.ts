@@ -1,0 +1,50 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { lieOf } from '@yellow-pane/core/cutting';
+import { formatLengthWithUnit, mmFromNm } from '@yellow-pane/core/quantity';
+import { Stock } from '../../catalogue/stock';
+import { Device } from '../../device/device';
+import { pieceWord } from './cut-words';
+import { Cutting } from './cutting';
+import { PlanWork } from './plan-work';
+
+/** The piece picked on the roll: how it lies, and what can be done with it. */
+@Component({
+  selector: 'yp-piece-panel',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (here(); as at) {
+      <section aria-labelledby="piece-here" class="border-t border-line pt-3">
+        <h2 id="piece-here" class="font-bold">Piece {{ at.word }}</h2>
+        <p class="figure">{{ at.size }}</p>
+        <p class="text-sm">Top {{ at.top }}. Factory edge: {{ at.edges }}. Cut with the liner up.</p>
+        @if (at.piece.cutAt) {
+          <p class="text-sm text-faint mt-1">Cut {{ at.piece.cutAt.slice(0, 10) }}.</p>
+          <button type="button" class="act act-small mt-2" (click)="work.spoil(at.piece)">It is spoiled</button>
+        } @else {
+          <p class="text-sm text-faint mt-1">Drag it, or focus it and use the arrow keys (10 mm, with Shift 1 mm). A moved piece is pinned.</p>
+          <div class="flex flex-wrap gap-2 mt-2">
+            <button type="button" class="act act-small" (click)="work.pin([at.piece], !at.piece.pinned)">{{ at.piece.pinned ? 'Take the pin out' : 'Pin it here' }} <span class="key">P</span></button>
+            <button type="button" class="act act-small" (click)="cutting.fault.set(work.turn(at.piece))">Turn <span class="key">R</span></button>
+            <button type="button" class="act act-small" (click)="work.pin(at.sheet, !at.sheetPinned)">{{ at.sheetPinned ? 'Let its sheet go' : 'Lock its sheet' }}</button>
+          </div>
+        }
+      </section>
+    }
+  `,
+})
+export class PiecePanel {
+  protected readonly cutting = inject(Cutting);
+  protected readonly work = inject(PlanWork);
+  readonly #stock = inject(Stock);
+  readonly #units = inject(Device).units;
+
+  protected readonly here = computed(() => {
+    const piece = this.cutting.pieces().find(({ id }) => id === this.cutting.pickedId());
+    const roll = this.cutting.rolls().find(({ id }) => id === piece?.rollId);
+    if (piece === undefined || roll === undefined) return undefined;
+    const item = this.#stock.items().find(({ id }) => id === roll.stockId);
+    const lie = lieOf({ x_mm: mmFromNm(piece.x_nm), across_mm: mmFromNm(piece.across_nm), turned: piece.turned }, { width_mm: mmFromNm(roll.width_nm), leftEdge: item?.leftEdge ?? true, rightEdge: item?.rightEdge ?? true }, piece.topAlong);
+    const sheet = this.cutting.pieces().filter(({ rollId, level, spoiledAt }) => rollId === piece.rollId && level === piece.level && spoiledAt === null);
+    return { piece, word: pieceWord(piece), size: `${formatLengthWithUnit(piece.across_nm, this.#units())} across × ${formatLengthWithUnit(piece.along_nm, this.#units())} along`, top: lie.top, edges: lie.factoryEdges.length === 0 ? 'none' : lie.factoryEdges.join(', '), sheet, sheetPinned: sheet.every(({ pinned }) => pinned) };
+  });
+}

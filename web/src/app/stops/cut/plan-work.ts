@@ -1,0 +1,101 @@
+import { Injectable, inject } from '@angular/core';
+import { placingFault, restsWorthKeeping } from '@yellow-pane/core/cutting';
+import type { RowOf } from '@yellow-pane/core/job';
+import { mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
+import { Stock } from '../../catalogue/stock';
+import { JobDesk } from '../../job/job-desk';
+import { Cutting } from './cutting';
+import { pieceWord } from './cut-words';
+
+type Piece = RowOf<'cutPiece'>;
+type Roll = RowOf<'cutRoll'>;
+
+/** What a person does to a plan that stands: moves and pins, ticks cuts, books what is cut, marks what is spoiled. Each is one change and can be undone. */
+@Injectable({ providedIn: 'root' })
+export class PlanWork {
+  readonly #desk = inject(JobDesk);
+  readonly #cutting = inject(Cutting);
+  readonly #stock = inject(Stock);
+
+  move(piece: Piece, x_nm: number, y_nm: number): void {
+    this.#desk.do(`${pieceWord(piece)} moved and pinned`, [this.#desk.set('cutPiece', piece.id, { x_nm, y_nm, pinned: true }), ...this.#usedAfter(piece.rollId, piece.id, { y_nm, along_nm: piece.along_nm })]);
+  }
+
+  pin(pieces: readonly Piece[], pinned: boolean): void {
+    const changing = pieces.filter((piece) => piece.pinned !== pinned && piece.cutAt === null);
+    const [first] = changing;
+    if (first !== undefined) this.#desk.do(`${changing.length === 1 ? pieceWord(first) : `${changing.length} pieces`} ${pinned ? 'pinned' : 'let go'}`, changing.map(({ id }) => this.#desk.set('cutPiece', id, { pinned })));
+  }
+
+  /** Turned by a quarter about its corner, where that is allowed and there is room. @returns what stands against it */
+  turn(piece: Piece): string | undefined {
+    const blank = this.#cutting.blanks().find(({ application, blank: own }) => application.id === piece.applicationId && own.drop === piece.drop);
+    if (piece.cutAt !== null) return `${pieceWord(piece)} is cut already.`;
+    if (blank?.blanks.whole.mayTurn90 === false) return `${pieceWord(piece)} may not be turned: ${blank.blanks.whole.lies === 'top along the roll' ? 'it shrinks along the roll' : 'the film has a direction'}.`;
+    const roll = this.#cutting.rolls().find(({ id }) => id === piece.rollId);
+    const others = this.#cutting.pieces().filter(({ rollId, id }) => rollId === piece.rollId && id !== piece.id).map(({ id, x_nm, y_nm, across_nm, along_nm }) => ({ id, x_mm: mmFromNm(x_nm), y_mm: mmFromNm(y_nm), across_mm: mmFromNm(across_nm), along_mm: mmFromNm(along_nm) }));
+    const turned = { id: piece.id, x_mm: mmFromNm(piece.x_nm), y_mm: mmFromNm(piece.y_nm), across_mm: mmFromNm(piece.along_nm), along_mm: mmFromNm(piece.across_nm) };
+    const fault = placingFault(turned, others, { width_mm: mmFromNm(roll?.width_nm ?? 0), length_mm: roll?.stockId === null ? Number.POSITIVE_INFINITY : mmFromNm(roll?.length_nm ?? 0), gap_mm: mmFromNm(this.#cutting.gap_nm()), endWaste_mm: mmFromNm(this.#cutting.endWaste_nm()) });
+    if (fault !== undefined) return `${pieceWord(piece)} has no room to turn here: ${fault.kind === 'overlaps' ? 'it would lie over another piece' : fault.kind === 'over the edge' ? 'it would reach over the edge of the film' : 'the film ends before it'}. Move it to a free place first.`;
+    this.#desk.do(`${pieceWord(piece)} turned and pinned`, [this.#desk.set('cutPiece', piece.id, { turned: !piece.turned, across_nm: piece.along_nm, along_nm: piece.across_nm, pinned: true }), ...this.#usedAfter(piece.rollId, piece.id, { y_nm: piece.y_nm, along_nm: piece.across_nm })]);
+    return undefined;
+  }
+
+  /** Ticks a step of a cut, or takes the tick off; a cut that frees pieces makes them cut. */
+  tick(roll: Roll, tick: number, frees: readonly string[]): void {
+    const ticks = roll.ticks.includes(tick) ? roll.ticks.filter((own) => own !== tick) : [...roll.ticks, tick].sort((a, b) => a - b);
+    const cutAt = ticks.includes(tick) ? new Date().toISOString() : null;
+    this.#desk.do('cut sheet ticked', [this.#desk.set('cutRoll', roll.id, { ticks }), ...frees.map((id) => this.#desk.set('cutPiece', id, { cutAt }))]);
+  }
+
+  /** Pieces that a plotter has finished. */
+  markCut(pieces: readonly Piece[]): void {
+    const fresh = pieces.filter(({ cutAt, spoiledAt }) => cutAt === null && spoiledAt === null);
+    if (fresh.length > 0) this.#desk.do(`${fresh.map(pieceWord).join(', ')} cut by plotter`, fresh.map(({ id }) => this.#desk.set('cutPiece', id, { cutAt: new Date().toISOString() })));
+  }
+
+  /** Everything of a roll is cut: its length comes off the stock, its pieces are cut, what is worth keeping becomes offcuts with labels of their own. One change. */
+  bookCut(roll: Roll): void {
+    const pieces = this.#cutting.pieces().filter(({ rollId, spoiledAt }) => rollId === roll.id && spoiledAt === null);
+    const at = new Date().toISOString();
+    const item = this.#stock.items().find(({ id }) => id === roll.stockId);
+    const rests = restsWorthKeeping(pieces.map((piece) => ({ id: piece.id, x_mm: mmFromNm(piece.x_nm), y_mm: mmFromNm(piece.y_nm), across_mm: mmFromNm(piece.across_nm), along_mm: mmFromNm(piece.along_nm), turned: piece.turned, level: piece.level })), mmFromNm(roll.width_nm), this.#cutting.rate('cut-keep-width'), this.#cutting.rate('cut-keep-length'));
+    const square = this.#cutting.pricePerSquare();
+    const share = this.#cutting.rate('cut-keep-share');
+    const film = this.#cutting.film();
+    const offcuts = rests.map((rest, index) => this.#desk.put('offcut', {
+      cutRollId: roll.id, parentId: roll.stockId, filmId: film?.id ?? '', label: `${roll.label || 'roll'}-${String.fromCodePoint(97 + (index % 26))}${index >= 26 ? String(Math.floor(index / 26)) : ''}`, lot: roll.lot, width_nm: nmFromMm(rest.width_mm), length_nm: nmFromMm(rest.length_mm),
+      perMetre: Math.round(square * share * (rest.width_mm / 1000) * 100) / 100, leftEdge: rest.x_mm < 0.1 && (item?.leftEdge ?? true), rightEdge: rest.hasRightEdge && (item?.rightEdge ?? true), where: '',
+    }));
+    this.#desk.do(`${roll.label || 'roll'} cut and booked`, [
+      ...(roll.stockId === null || roll.used_nm === 0 ? [] : [this.#desk.put('stockTake', { cutRollId: roll.id, stockId: roll.stockId, length_nm: roll.used_nm, reason: 'cut' })]),
+      this.#desk.set('cutRoll', roll.id, { bookedAt: at }),
+      ...pieces.filter(({ cutAt }) => cutAt === null).map(({ id }) => this.#desk.set('cutPiece', id, { cutAt: at })),
+      ...offcuts,
+    ]);
+  }
+
+  /** A cut piece is lost: it no longer counts, and its blank waits for film again. */
+  spoil(piece: Piece): void {
+    this.#desk.do(`${pieceWord(piece)} spoiled`, [this.#desk.set('cutPiece', piece.id, { spoiledAt: new Date().toISOString() })]);
+  }
+
+  /** A roll that was to be ordered has come: it goes into stock and takes the place of the one ordered. @returns what the server objects to */
+  async takeIn(roll: Roll, label: string, lot: string, perMetre: number | null): Promise<string | undefined> {
+    const film = this.#cutting.film();
+    const saved = await this.#stock.save({ filmId: film?.id ?? '', what: 'roll', label, lot, width_nm: roll.width_nm, length_nm: roll.length_nm, perMetre, leftEdge: true, rightEdge: true, where: '', gone: false });
+    if ('objection' in saved) return saved.objection;
+    this.#desk.do(`${label} has come`, [this.#desk.set('cutRoll', roll.id, { stockId: saved.id, what: 'roll', label, lot })]);
+    return undefined;
+  }
+
+  /** The length a roll gives after one of its pieces went elsewhere. */
+  #usedAfter(rollId: string, pieceId: string, own: { readonly y_nm: number; readonly along_nm: number }): ReturnType<JobDesk['set']>[] {
+    const roll = this.#cutting.rolls().find(({ id }) => id === rollId);
+    const plan = this.#cutting.plan();
+    if (roll === undefined || plan === undefined) return [];
+    const used_nm = this.#cutting.pieces().filter((piece) => piece.rollId === rollId && piece.id !== pieceId).reduce((end, { y_nm, along_nm }) => Math.max(end, y_nm + along_nm), own.y_nm + own.along_nm);
+    if (used_nm === roll.used_nm) return [];
+    return [this.#desk.set('cutRoll', rollId, { used_nm }), this.#desk.set('cutPlan', plan.id, { lengthUsed_nm: plan.lengthUsed_nm + used_nm - roll.used_nm, stopped: 'limit' })];
+  }
+}

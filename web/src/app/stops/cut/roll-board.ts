@@ -1,0 +1,186 @@
+import { ChangeDetectionStrategy, Component, ElementRef, computed, inject, input, output, signal, viewChild } from '@angular/core';
+import { type HandPlaced, type PlacingFault, placingFault, snapped } from '@yellow-pane/core/cutting';
+import type { RowOf } from '@yellow-pane/core/job';
+import { formatLength, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
+import { Device } from '../../device/device';
+import { pieceWord } from './cut-words';
+
+export type BoardPiece = Pick<RowOf<'cutPiece'>, 'id' | 'tag' | 'drop' | 'dropOf' | 'x_nm' | 'y_nm' | 'across_nm' | 'along_nm' | 'turned' | 'topAlong' | 'pinned' | 'cutAt' | 'outline'>;
+
+export interface Moved {
+  readonly id: string;
+  readonly x_nm: number;
+  readonly y_nm: number;
+}
+
+const SNAP_PX = 10;
+const STEP_MM = 10;
+const FINE_MM = 1;
+const ARROWS: Readonly<Record<string, readonly [across: number, along: number]>> = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] };
+
+/** One roll to scale, unrolling to the right; cross-cuts are upright. A piece is picked, dragged with snapping, or moved with the arrow keys; a place it cannot have is shown and explained, and left. */
+@Component({
+  selector: 'yp-roll-board',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <svg #board class="w-full h-auto touch-none select-none" [attr.viewBox]="viewBox()" role="group" [attr.aria-label]="label()" (pointermove)="drag($event)" (pointerup)="drop()" (pointercancel)="letGo()">
+      <rect x="0" y="0" [attr.width]="length()" [attr.height]="width()" class="fill-paper stroke-ink" stroke-width="2" vector-effect="non-scaling-stroke" />
+      <path [attr.d]="hatch()" class="stroke-line-strong" stroke-width="0.7" vector-effect="non-scaling-stroke" fill="none" />
+      @for (piece of drawn(); track piece.id) {
+        <g class="cursor-grab outline-none" [class.opacity-45]="piece.id === held()?.id" role="button" tabindex="0" [attr.aria-label]="piece.says" [attr.aria-pressed]="piece.id === pickedId()" (pointerdown)="take($event, piece.id)" (keydown)="key($event, piece.id)" (focus)="picked.emit(piece.id)">
+          @if (piece.path) { <rect [attr.x]="piece.x" [attr.y]="piece.y" [attr.width]="piece.w" [attr.height]="piece.h" class="fill-board stroke-line-strong" stroke-width="0.7" vector-effect="non-scaling-stroke" /><path [attr.d]="piece.path" class="fill-glass stroke-ink" [attr.stroke-width]="piece.id === pickedId() ? 4 : 1.2" vector-effect="non-scaling-stroke" /> }
+          @else { <rect [attr.x]="piece.x" [attr.y]="piece.y" [attr.width]="piece.w" [attr.height]="piece.h" class="stroke-ink" [class.fill-glass]="!piece.isCut" [class.fill-board]="piece.isCut" [attr.stroke-width]="piece.id === pickedId() ? 4 : 1.2" vector-effect="non-scaling-stroke" /> }
+          <path [attr.d]="piece.arrow" class="fill-ink" />
+          <text [attr.x]="piece.x + piece.w / 2" [attr.y]="piece.y + piece.h / 2" text-anchor="middle" dominant-baseline="central" class="fill-ink font-semibold" [attr.font-size]="piece.size">{{ piece.word }}</text>
+          @if (piece.isPinned) { <circle [attr.cx]="piece.x + piece.w - 1.2 * fontSize()" [attr.cy]="piece.y + 1.2 * fontSize()" [attr.r]="0.55 * fontSize()" class="fill-ink" /><circle [attr.cx]="piece.x + piece.w - 1.2 * fontSize()" [attr.cy]="piece.y + 1.2 * fontSize()" [attr.r]="0.2 * fontSize()" class="fill-paper" /> }
+          @if (piece.isCut) { <path [attr.d]="piece.check" class="stroke-ink fill-none" stroke-width="2" vector-effect="non-scaling-stroke" /> }
+        </g>
+      }
+      @for (cut of crossCuts(); track cut) { <line [attr.x1]="cut" [attr.x2]="cut" y1="0" [attr.y2]="width()" class="stroke-ink pointer-events-none" stroke-width="1.5" stroke-dasharray="7 4" vector-effect="non-scaling-stroke" /> }
+      @if (held(); as piece) { <rect [attr.x]="piece.y_mm" [attr.y]="piece.x_mm" [attr.width]="piece.along_mm" [attr.height]="piece.across_mm" [attr.class]="fault() ? 'fill-none stroke-stop pointer-events-none' : 'fill-none stroke-ink pointer-events-none'" stroke-width="3" [attr.stroke-dasharray]="fault() ? '6 5' : null" vector-effect="non-scaling-stroke" /> }
+      @for (mark of marks(); track mark.at) {
+        <text [attr.x]="mark.at" [attr.y]="width() + fontSize() * 1.5" [attr.font-size]="fontSize()" text-anchor="middle" class="fill-faint figure">{{ mark.text }}</text>
+        <line [attr.x1]="mark.at" [attr.x2]="mark.at" [attr.y1]="width()" [attr.y2]="width() + fontSize() * 0.5" class="stroke-line-strong" vector-effect="non-scaling-stroke" />
+      }
+    </svg>
+    @if (refused(); as says) { <p class="text-stop font-semibold text-sm" role="alert">{{ says }}</p> }
+  `,
+  host: { class: 'block' },
+})
+export class RollBoard {
+  readonly #units = inject(Device).units;
+  readonly rollWidth_nm = input.required<number>();
+  readonly used_nm = input.required<number>();
+  /** Length there is; null: to be ordered, no limit. */
+  readonly length_nm = input.required<number | null>();
+  /** Length that all rolls shown share as their scale. */
+  readonly scaleLength_nm = input.required<number>();
+  readonly gap_nm = input(0);
+  readonly endWaste_nm = input(0);
+  readonly name = input.required<string>();
+  readonly pieces = input.required<readonly BoardPiece[]>();
+  readonly pickedId = input<string | undefined>(undefined);
+  readonly canMove = input(true);
+  readonly picked = output<string>();
+  readonly moved = output<Moved>();
+  readonly turnWanted = output<string>();
+  readonly pinWanted = output<string>();
+  readonly held = signal<HandPlaced | undefined>(undefined);
+  readonly fault = signal<PlacingFault | undefined>(undefined);
+  readonly refused = signal<string | undefined>(undefined);
+  protected readonly board = viewChild.required<ElementRef<SVGSVGElement>>('board');
+  #grip: { readonly across_mm: number; readonly along_mm: number; readonly from: HandPlaced } | undefined;
+
+  protected readonly width = computed(() => mmFromNm(this.rollWidth_nm()));
+  protected readonly length = computed(() => Math.max(1, mmFromNm(this.used_nm())));
+  protected readonly fontSize = computed(() => Math.max(mmFromNm(this.scaleLength_nm()), this.width() * 1.3) / 52);
+  protected readonly viewBox = computed(() => `${-this.fontSize()} ${-this.fontSize() / 2} ${Math.max(mmFromNm(this.scaleLength_nm()), this.width() * 1.3) + 2 * this.fontSize()} ${this.width() + 2.6 * this.fontSize()}`);
+  protected readonly label = computed(() => `${this.name()}, ${Math.round(this.width())} mm wide with ${this.pieces().length} pieces on ${(this.length() / 1000).toFixed(2)} m`);
+  readonly #placed = computed(() => this.pieces().map(({ id, x_nm, y_nm, across_nm, along_nm }): HandPlaced => ({ id, x_mm: mmFromNm(x_nm), y_mm: mmFromNm(y_nm), across_mm: mmFromNm(across_nm), along_mm: mmFromNm(along_nm) })));
+  readonly #roll = computed(() => { const length = this.length_nm(); return { width_mm: this.width(), length_mm: length === null ? Number.POSITIVE_INFINITY : mmFromNm(length), gap_mm: mmFromNm(this.gap_nm()), endWaste_mm: mmFromNm(this.endWaste_nm()) }; });
+  protected readonly drawn = computed(() => this.pieces().map((piece) => {
+    const [x, y, w, h] = [mmFromNm(piece.y_nm), mmFromNm(piece.x_nm), mmFromNm(piece.along_nm), mmFromNm(piece.across_nm)];
+    const word = pieceWord(piece);
+    const path = piece.outline === null ? undefined : `${piece.outline.map((point, index) => `${index === 0 ? 'M' : 'L'}${(x + point.y).toFixed(1)} ${(y + point.x).toFixed(1)}`).join('')}Z`;
+    return { id: piece.id, x, y, w, h, word, path, isPinned: piece.pinned, isCut: piece.cutAt !== null, arrow: this.#arrow(piece, x, y, w, h), check: `M${x + w / 2 - this.fontSize()} ${y + h / 2 + 1.4 * this.fontSize()}l${0.6 * this.fontSize()} ${0.6 * this.fontSize()}l${this.fontSize()} ${-this.fontSize()}`, size: Math.min(this.fontSize() * 1.5, w / (word.length * 0.62), h * 0.8), says: `${word}, ${formatLength(piece.across_nm, this.#units())} across, ${formatLength(piece.along_nm, this.#units())} along${piece.pinned ? ', pinned' : ''}${piece.cutAt === null ? '' : ', cut'}` };
+  }));
+  protected readonly crossCuts = computed(() => {
+    const order = [...this.#placed()].sort((a, b) => a.y_mm - b.y_mm);
+    const cuts = new Set<number>();
+    let reach = 0;
+    for (const piece of order) { if (piece.y_mm >= reach - 0.05 && piece.y_mm > 0) cuts.add(piece.y_mm); reach = Math.max(reach, piece.y_mm + piece.along_mm); }
+    cuts.add(this.length());
+    return [...cuts];
+  });
+  protected readonly hatch = computed(() => {
+    const step = this.fontSize() * 2;
+    const lines: string[] = [];
+    for (let start = step - this.width(); start < this.length(); start += step) {
+      const from = Math.max(0, start);
+      const to = Math.min(this.length(), start + this.width());
+      if (to > from) lines.push(`M${from.toFixed(0)} ${(from - start).toFixed(0)}L${to.toFixed(0)} ${(to - start).toFixed(0)}`);
+    }
+    return lines.join('');
+  });
+  protected readonly marks = computed(() => {
+    const scale = mmFromNm(this.scaleLength_nm());
+    const step = [500, 1000, 2000, 5000, 10_000, 20_000, 50_000].find((candidate) => scale / candidate <= 14) ?? 100_000;
+    return Array.from({ length: Math.floor(this.length() / step) + 1 }, (_, index) => ({ at: index * step, text: `${(index * step) / 1000} m` }));
+  });
+
+  /** A small wedge at the side where the top of the piece lies. */
+  #arrow({ turned, topAlong }: BoardPiece, x: number, y: number, w: number, h: number): string {
+    const size = Math.min(this.fontSize() * 0.6, w / 5, h / 5);
+    if (turned === topAlong) return `M${x + size * 0.3} ${y + h / 2}l${size} ${-size * 0.7}v${size * 1.4}Z`;
+    return `M${x + w / 2} ${y + size * 0.3}l${size * 0.7} ${size}h${-size * 1.4}Z`;
+  }
+
+  protected take(event: PointerEvent, id: string): void {
+    this.picked.emit(id);
+    this.refused.set(undefined);
+    const from = this.#placed().find((piece) => piece.id === id);
+    if (!this.canMove() || from === undefined || this.pieces().find((piece) => piece.id === id)?.cutAt !== null) return;
+    const at = this.#at(event);
+    this.#grip = { across_mm: at.across_mm - from.x_mm, along_mm: at.along_mm - from.y_mm, from };
+    this.board().nativeElement.setPointerCapture(event.pointerId);
+  }
+
+  protected drag(event: PointerEvent): void {
+    const grip = this.#grip;
+    if (grip === undefined) return;
+    const at = this.#at(event);
+    const loose = { ...grip.from, x_mm: at.across_mm - grip.across_mm, y_mm: at.along_mm - grip.along_mm };
+    if (this.held() === undefined && Math.hypot(loose.x_mm - grip.from.x_mm, loose.y_mm - grip.from.y_mm) < SNAP_PX * at.mmAPixel * 0.5) return;
+    const held = snapped(loose, this.#placed(), this.#roll(), SNAP_PX * at.mmAPixel);
+    this.held.set(held);
+    this.fault.set(placingFault(held, this.#placed(), this.#roll()));
+  }
+
+  protected drop(): void {
+    const held = this.held();
+    this.letGo();
+    if (held !== undefined) this.#settle(held);
+  }
+
+  protected letGo(): void {
+    this.#grip = undefined;
+    this.held.set(undefined);
+    this.fault.set(undefined);
+  }
+
+  protected key(event: KeyboardEvent, id: string): void {
+    const piece = this.#placed().find((own) => own.id === id);
+    const arrow = ARROWS[event.key];
+    if (arrow !== undefined && piece !== undefined && this.canMove()) {
+      const step = event.shiftKey ? FINE_MM : STEP_MM;
+      this.#settle({ ...piece, x_mm: piece.x_mm + arrow[0] * step, y_mm: piece.y_mm + arrow[1] * step });
+    } else if (event.key === 'r' || event.key === 'R') this.turnWanted.emit(id);
+    else if (event.key === 'p' || event.key === 'P') this.pinWanted.emit(id);
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  }
+
+  #settle(piece: HandPlaced): void {
+    const fault = placingFault(piece, this.#placed(), this.#roll());
+    this.refused.set(fault === undefined ? undefined : this.faultWord(fault));
+    if (fault === undefined) this.moved.emit({ id: piece.id, x_nm: nmFromMm(piece.x_mm), y_nm: nmFromMm(piece.y_mm) });
+  }
+
+  /** Why a place cannot be had, and by how much. */
+  faultWord(fault: PlacingFault): string {
+    const by = `${formatLength(nmFromMm(fault.by_mm), this.#units())} ${this.#units() === 'metric' ? 'mm' : 'in'}`;
+    if (fault.kind === 'overlaps') { const other = this.pieces().find(({ id }) => id === fault.id); return `Not there: it would lie ${by} over ${other === undefined ? 'another piece' : pieceWord(other)}.`; }
+    if (fault.kind === 'over the edge') return `Not there: it would reach ${by} over the edge of the film.`;
+    if (fault.kind === 'in the end waste') return `Not there: the first ${by} more are cut off to square the end.`;
+    return `Not there: the film ends ${by} before it.`;
+  }
+
+  #at(event: PointerEvent): { readonly across_mm: number; readonly along_mm: number; readonly mmAPixel: number } {
+    const board = this.board().nativeElement;
+    const box = board.getBoundingClientRect();
+    const [left = 0, top = 0, wide = 1] = (board.getAttribute('viewBox') ?? '').split(' ').map(Number);
+    const mmAPixel = wide / Math.max(1, box.width);
+    return { along_mm: left + (event.clientX - box.left) * mmAPixel, across_mm: top + (event.clientY - box.top) * mmAPixel, mmAPixel };
+  }
+}

@@ -1,0 +1,76 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { type LengthUnit, formatLength, formatLengthWithUnit, parseReading } from '@yellow-pane/core/quantity';
+import { Device } from '../../device/device';
+import { JobReading } from '../../job/job-reading';
+import { metres, money } from './cut-words';
+import { Cutting } from './cutting';
+
+type LengthSetting = 'gap' | 'waste' | 'sheet';
+
+/** How the next layout is looked for: by hand or by plotter, in how many stages, from which films, for money or length. */
+@Component({
+  selector: 'yp-settings-panel',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <details class="px-5 pt-2 no-print" [open]="isOpen()" (toggle)="isOpen.set($any($event.target).open)">
+      <summary class="cursor-pointer min-h-9 flex items-center gap-2 text-sm"><span class="underline underline-offset-2">How it is laid out</span><span class="text-faint">{{ summary() }}</span></summary>
+      <div class="grid grid-cols-2 gap-x-6 gap-y-3 pb-2 max-md:grid-cols-1">
+        <fieldset class="flex flex-wrap gap-x-5 items-center"><legend class="font-semibold">Cut</legend>
+          @for (mode of modes; track mode) { <label class="flex items-center gap-2 min-h-9"><input type="radio" name="cut-mode" class="size-5 accent-ink" [checked]="cutting.mode() === mode" (change)="cutting.mode.set(mode)" />{{ mode }}</label> }
+          <label class="flex items-center gap-2">stages<select class="field w-auto" aria-label="Stages of hand cutting" [disabled]="cutting.mode() === 'by plotter'" (change)="cutting.stages.set($any($event.target).value === '2' ? 2 : 3)"><option value="2" [selected]="cutting.stages() === 2">2: cross-cut, slit</option><option value="3" [selected]="cutting.stages() === 3">3: cross-cut, slit, cross-cut</option></select></label>
+        </fieldset>
+        <fieldset class="flex flex-wrap gap-x-5 items-center"><legend class="font-semibold">For</legend>
+          @for (way of objectives; track way.value) { <label class="flex items-center gap-2 min-h-9"><input type="radio" name="cut-for" class="size-5 accent-ink" [checked]="cutting.objective() === way.value" (change)="cutting.objective.set(way.value)" />{{ way.word }}</label> }
+          <label class="flex items-center gap-2 min-h-9"><input type="checkbox" class="size-5 accent-ink" [checked]="cutting.edgeMust()" (change)="cutting.edgeMust.set($any($event.target).checked)" />a wished factory edge is a must</label>
+        </fieldset>
+        <div class="grid grid-cols-3 gap-3">
+          @for (own of lengths(); track own.key) { <label><span class="block text-sm">{{ own.word }}</span><input class="field figure" [value]="own.text" [placeholder]="own.key === 'sheet' ? 'no limit' : '0'" (change)="setLength(own.key, $any($event.target).value)" /></label> }
+        </div>
+        <fieldset><legend class="font-semibold">From</legend>
+          <ul class="grid grid-cols-2 gap-x-4 max-md:grid-cols-1">@for (film of films(); track film.id) { <li><label class="flex items-center gap-2 min-h-8"><input type="checkbox" class="size-5 accent-ink" [checked]="film.isIn" (change)="toggle(film.id)" />{{ film.word }}</label></li> } @empty { <li class="text-faint">No roll, and no width in the catalogue.</li> }</ul>
+        </fieldset>
+        @if (fault(); as says) { <p class="col-span-full text-stop font-semibold" role="alert">{{ says }}</p> }
+        @if (cutting.isPriceGuessed()) { <p class="col-span-full text-sm text-faint">No price is kept for this film: {{ price() }} a square metre is our guess, to be changed under Settings.</p> }
+      </div>
+    </details>
+  `,
+  host: { class: 'block' },
+})
+export class SettingsPanel {
+  protected readonly cutting = inject(Cutting);
+  readonly #reading = inject(JobReading);
+  readonly #units = inject(Device).units;
+  protected readonly isOpen = signal(false);
+  protected readonly fault = signal<string | undefined>(undefined);
+  protected readonly modes = ['by hand', 'by plotter'] as const;
+  protected readonly objectives = [{ value: 'money', word: 'least money' }, { value: 'length', word: 'least length' }] as const;
+  protected readonly price = computed(() => money(this.cutting.pricePerSquare()));
+  protected readonly lengths = computed(() => {
+    const show = (value_nm: number | null): string => (value_nm === null ? '' : formatLength(value_nm, this.#units()));
+    return [{ key: 'gap' as const, word: 'between pieces', text: show(this.cutting.gap_nm()) }, { key: 'waste' as const, word: 'squared off first', text: show(this.cutting.endWaste_nm()) }, { key: 'sheet' as const, word: 'longest sheet', text: show(this.cutting.mostSheet_nm()) }];
+  });
+  protected readonly films = computed(() => {
+    const out = this.cutting.leftOut();
+    return [
+      ...this.cutting.items().map((item) => ({ id: item.id, isIn: !out.has(item.id), word: `${item.what} ${item.label}, ${formatLengthWithUnit(item.width_nm, this.#units())}, ${metres(item.left_nm, this.#units())} left` })),
+      ...(this.cutting.film()?.widths_nm ?? []).map((width) => ({ id: `order ${width}`, isIn: !out.has(`order ${width}`), word: `to order, ${formatLengthWithUnit(width, this.#units())}` })),
+    ];
+  });
+  protected readonly summary = computed(() => `${this.cutting.mode()}${this.cutting.mode() === 'by hand' ? `, ${this.cutting.stages()} stages` : ''}, least ${this.cutting.objective()}, ${this.films().filter(({ isIn }) => isIn).length} of ${this.films().length} films`);
+
+  protected toggle(id: string): void {
+    this.cutting.leftOut.update((out) => { const next = new Set(out); if (!next.delete(id)) next.add(id); return next; });
+  }
+
+  protected setLength(key: LengthSetting, text: string): void {
+    const unit: LengthUnit = this.#reading.job()?.entryUnit ?? 'mm';
+    const most_mm = key === 'sheet' ? 1_000_000 : key === 'gap' ? 100 : 5000;
+    const parsed = text.trim() === '' ? undefined : parseReading(text, unit, { least_mm: 0, most_mm });
+    if (parsed !== undefined && parsed.kind !== 'length') { this.fault.set(`Expected 0 to ${most_mm} mm, such as 20 or 3/4", got “${text}”. The old value stays in use.`); return; }
+    const value = parsed?.value_nm;
+    this.fault.set(undefined);
+    if (key === 'gap') this.cutting.gap_nm.set(value ?? 0);
+    else if (key === 'waste') this.cutting.endWaste_nm.set(value ?? 0);
+    else this.cutting.mostSheet_nm.set(value ?? null);
+  }
+}
