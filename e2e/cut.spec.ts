@@ -1,13 +1,174 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
 import { allSaved, copyOfDemo, expect, test } from './house';
 
-test('blanks are laid out, the layout is proven the shortest, and undo takes it off the roll again', async ({ page, as }) => {
-  await as(page, 'Wren');
-  await page.goto(`${await copyOfDemo(page)}/cut`);
+const layOut = async (page: Page): Promise<void> => {
   await page.getByRole('button', { name: /^Lay out/ }).click();
   await expect(page.getByRole('table', { name: /Cut list/ })).toBeVisible();
-  await expect(page.getByText(/Nothing can use less on this roll: this is proven/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Stop and keep this one' })).toHaveCount(0);
   await allSaved(page);
+};
+const view = (page: Page, name: string) => page.getByRole('group', { name: 'Views' }).getByRole('button', { name });
+const film = (page: Page, name: string) => page.getByRole('combobox', { name: 'Film' }).selectOption({ label: name });
+const pieceOn = (page: Page, word: string) => page.getByRole('group', { name: /^Roll|^New roll|^Offcut/ }).getByRole('button', { name: new RegExp(`^${word},`) });
+const pdf = async (page: Page, link: string): Promise<Buffer> => {
+  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: link }).click()]);
+  return readFileSync(await file.path());
+};
+
+test('blanks are laid out on the roll in stock, the layout is proven the shortest, and undo takes it off the roll again', async ({ page, as }) => {
+  await as(page, 'Wren');
+  await page.goto(`${await copyOfDemo(page)}/cut`);
+  await layOut(page);
+  await expect(page.getByText(/Nothing can use less on this roll: this is proven/)).toBeVisible();
+  await expect(page.getByRole('group', { name: /^Roll R-14/ })).toBeVisible();
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('table', { name: /Cut list/ })).toHaveCount(0);
   await allSaved(page);
+});
+
+test('stopped early the best so far is kept; a piece dragged stays pinned when the rest is laid out anew; a place it cannot have is refused in words', async ({ page, as }) => {
+  await as(page, 'Wren');
+  await page.goto(`${await copyOfDemo(page)}/cut`);
+  await page.getByRole('button', { name: /^Lay out/ }).click();
+  await page.getByRole('button', { name: 'Stop and keep this one' }).click();
+  await expect(page.getByRole('table', { name: /Cut list/ })).toBeVisible();
+  await allSaved(page);
+
+  const box = await pieceOn(page, 'SW2').boundingBox();
+  if (box === null) throw new Error('SW2 is not drawn');
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 4, y + 10, { steps: 4 });
+  await page.mouse.move(x, y + 18, { steps: 4 });
+  await page.mouse.up();
+  await expect(pieceOn(page, 'SW2')).toHaveAccessibleName(/pinned/);
+  const edge = page.getByRole('row', { name: /SW2/ }).getByRole('cell').nth(4);
+  await expect(edge).not.toHaveText('0');
+  const at = await edge.textContent();
+
+  await page.mouse.move(x, y + 18);
+  await page.mouse.down();
+  await page.mouse.move(x + box.width / 2, y + 18, { steps: 6 });
+  await page.mouse.up();
+  await expect(page.getByRole('alert')).toContainText(/Not there: it would lie .* over SW/);
+  await expect(edge).toHaveText(at ?? '');
+
+  await layOut(page);
+  await expect(pieceOn(page, 'SW2')).toHaveAccessibleName(/pinned/);
+  await expect(edge).toHaveText(at ?? '');
+  await pieceOn(page, 'SW2').press('p');
+  await expect(pieceOn(page, 'SW2')).not.toHaveAccessibleName(/pinned/);
+  await pieceOn(page, 'SW2').press('ArrowUp');
+  await expect(pieceOn(page, 'SW2')).toHaveAccessibleName(/pinned/);
+  await page.keyboard.press('Control+z');
+  await expect(edge).toHaveText(at ?? '');
+});
+
+test('cuts are marked, checked and cut at the table; sheet and labels are printed; what is cut comes off the stock and undo puts it back', async ({ page, as }) => {
+  await as(page, 'Wren');
+  const job = await copyOfDemo(page);
+  await page.goto(`${job}/cut`);
+  await film(page, 'oak grain');
+  await layOut(page);
+  await view(page, 'At the table').click();
+  for (const tick of ['mark 1', 'check 1', 'cut 1']) await page.getByRole('button', { name: tick, exact: true }).click();
+  await expect(page.getByRole('button', { name: 'cut 1', exact: true })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'Large type' }).click();
+  await allSaved(page);
+  expect((await pdf(page, 'Cut sheet (PDF)')).subarray(0, 5).toString()).toBe('%PDF-');
+  expect((await pdf(page, 'Labels (PDF)')).subarray(0, 5).toString()).toBe('%PDF-');
+  await page.getByRole('button', { name: 'Cut done: book it' }).click();
+  await expect(page.getByText(/^Cut and booked/)).toBeVisible();
+  await allSaved(page);
+  const left = async (): Promise<number> => ((await (await page.request.get('/api/stock')).json()) as { readonly label: string; readonly left_nm: number }[]).find(({ label }) => label === 'R-19')?.left_nm ?? 0;
+  expect(await left()).toBeLessThan(9000e6);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText(/^Cut and booked/)).toHaveCount(0);
+  await allSaved(page);
+  expect(await left()).toBe(9000e6);
+});
+
+test('a roll to order comes, the plotter is unplugged in the middle, goes on without cutting twice; the spoiled piece is cut anew from an offcut', async ({ page, as }) => {
+  await as(page, 'Wren');
+  await page.goto(`${await copyOfDemo(page)}/cut`);
+  await film(page, 'neutral 20');
+  await page.getByText('How it is laid out').click();
+  await page.getByRole('radio', { name: 'by plotter' }).check();
+  await page.getByRole('checkbox', { name: /^offcut O-33/ }).uncheck();
+  await layOut(page);
+  await expect(page.getByRole('group', { name: /^New roll, to be ordered/ })).toBeVisible();
+
+  await view(page, 'At the table').click();
+  await page.getByRole('button', { name: 'This roll has come' }).click();
+  await page.getByLabel('Label', { exact: true }).fill('R-40');
+  await page.getByLabel('Price a metre').fill('11,50');
+  await page.getByRole('button', { name: 'Into stock' }).click();
+  await expect(page.getByText('roll R-40')).toBeAttached();
+  await allSaved(page);
+
+  await page.getByRole('button', { name: 'Connect the plotter' }).click();
+  await page.request.post('/api/bench/plotter', { data: { do: 'speed', times: 200 } });
+  await page.request.post('/api/bench/plotter', { data: { do: 'misbehave', how: 'unplug', afterPieces: 1 } });
+  await page.getByRole('button', { name: 'Load this film and cut' }).click();
+  await expect(page.getByText(/Stopped after 1 of 4; A-S\d is half cut/)).toBeVisible();
+  await page.getByRole('button', { name: 'Connect again' }).click();
+  await page.getByRole('button', { name: /^Count A-S\d as spoiled, go on with the next/ }).click();
+  await expect(page.getByText('All 4 pieces are cut.')).toBeVisible();
+  const seen = (await (await page.request.get('/api/bench/plotter')).json()) as { readonly cutTwice_mm: number };
+  expect(seen.cutTwice_mm).toBe(0);
+  await page.getByRole('button', { name: 'Cut done: book it' }).click();
+  await allSaved(page);
+
+  await view(page, 'Layout').click();
+  await expect(page.getByText(/A-S\d has no film yet/)).toBeVisible();
+  await page.getByRole('checkbox', { name: /^offcut O-33/ }).check();
+  await page.getByRole('radio', { name: 'by hand' }).check();
+  await page.getByRole('button', { name: 'Find film for 1 more' }).click();
+  await expect(page.getByRole('group', { name: /^Offcut/ })).toBeVisible();
+  await expect(page.getByText(/has no film yet/)).toHaveCount(0);
+  await allSaved(page);
+});
+
+test('a wall wider than the roll is seamed in drops, hung in order; another seam is another plan', async ({ page, as }) => {
+  await as(page, 'Wren');
+  await page.goto(`${await copyOfDemo(page)}/cut`);
+  await film(page, 'block wall mural');
+  await view(page, 'Blanks and seams').click();
+  await page.getByRole('button', { name: 'WL1 1/4' }).click();
+  await expect(page.getByText(/WL1: blank .* 4 drops, lap over promoter, lap 25 mm/)).toBeVisible();
+  await page.getByRole('combobox', { name: 'Seam', exact: true }).selectOption('double cut');
+  await expect(page.getByText(/4 drops, double cut, lap 50 mm/)).toBeVisible();
+  await layOut(page);
+  await expect(pieceOn(page, 'WL1 4/4')).toBeVisible();
+  await view(page, 'Blanks and seams').click();
+  await page.getByLabel('right', { exact: true }).fill('60');
+  await page.getByLabel('right', { exact: true }).press('Tab');
+  await expect(page.getByText('The plan is stale')).toBeVisible();
+  await page.getByLabel('right', { exact: true }).fill('much');
+  await page.getByLabel('right', { exact: true }).press('Tab');
+  await expect(page.getByRole('alert')).toContainText('expected 0 to 500 mm, got “much”');
+});
+
+test('the stock takes a roll in, says what it cannot read, and which roll would be cheapest to buy', async ({ page, as }) => {
+  await as(page, 'Wren');
+  await page.goto('/stock');
+  await page.getByLabel('Label').fill('R-77');
+  await page.getByLabel('Width').fill('wide');
+  await page.getByLabel('Length left').fill('30 m');
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  await expect(page.getByRole('alert')).toContainText('Width: expected 50 to 5000 mm, got “wide”');
+  await expect(page.getByLabel('Label')).toHaveValue('R-77');
+  await page.getByLabel('Width').fill('60 in');
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  await expect(page.getByText('R-77 is in stock.')).toBeVisible();
+  await page.goto(`${await copyOfDemo(page)}/cut`);
+  await view(page, 'Stock').click();
+  await page.getByRole('button', { name: 'Try all widths' }).click();
+  await expect(page.getByText('cheapest')).toBeVisible();
+  await page.getByLabel('Blank width').fill('600');
+  await page.getByLabel('Blank height').fill('900');
+  await page.getByRole('button', { name: 'Try it' }).click();
+  await expect(page.getByText(/more film|not a millimetre more/)).toBeVisible();
 });

@@ -56,8 +56,9 @@ test('the whole slice by keyboard: measure out of square, film, cut, fit; browse
   await press('Alt+Enter');
   await expect(page.getByRole('rowheader', { name: 'W1' })).toBeVisible();
   await allSaved(page);
+  await page.getByText('Files of this plan').click();
   const [csv] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'List as CSV' }).press('Enter')]);
-  expect(readFileSync(await csv.path(), 'utf8')).toMatch(/^order,strip,tag,.*\r\n1,1,W1,0\.0,0\.0,/);
+  expect(readFileSync(await csv.path(), 'utf8')).toMatch(/^order,roll,strip,tag,.*\r\n1,[^,]*,1,W1,0\.0,0\.0,/);
   const [svg] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Roll as SVG' }).press('Enter')]);
   expect(readFileSync(await svg.path(), 'utf8')).toContain('>W1</text>');
 

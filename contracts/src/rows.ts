@@ -1,5 +1,6 @@
-import { type Application, CUT_METHODS, type CutPiece, type CutPlan, type CutRoll, type FieldsOf, type FilmBrief, type GlassPane, type GlassUnit, type Job, type JobAllowance, type JobTable, type Measure, type Offcut, type Part, type Photo, type Place, type Roll, type SeamChoice, type SiteFacts, type StockTake, type Surface, type WallFacts, type WorkRecord } from '@yellow-pane/core/job';
+import { type Application, CUT_METHODS, type FieldsOf, type FilmBrief, type GlassPane, type GlassUnit, type Job, type JobTable, type Measure, type Part, type Photo, type Place, type SiteFacts, type Surface, type WallFacts, type WorkRecord } from '@yellow-pane/core/job';
 import * as z from 'zod';
+import { cutPiece, cutPlan, cutRoll, jobAllowance, offcut, seamChoice, stockTake } from './cutting-rows';
 import { idSchema, instantSchema, measureKind, nanometres, pointName, positionSchema, positiveNanometres, share, signedNanometres, text, word } from './primitives';
 
 const seenFrom = z.enum(['room', 'outside', 'side A', 'side B']);
@@ -171,105 +172,6 @@ const application = z.strictObject({
   trimSchool: z.enum(['before squeezing out', 'after squeezing out']),
   position: positionSchema,
 }) satisfies z.ZodType<Application>;
-
-const seamChoice = z.strictObject({
-  applicationId: idSchema,
-  kind: z.enum(['lap over promoter', 'double cut', 'butt']).nullable(),
-  placing: z.enum(['equal drops', 'full width and strip']).nullable(),
-  match: z.enum(['none', 'straight', 'half drop']).nullable(),
-  firstDrop: z.enum(['save film', 'centre the pattern']).nullable(),
-}) satisfies z.ZodType<SeamChoice>;
-
-const jobAllowance = z.strictObject({ method: z.enum(CUT_METHODS), top_nm: nanometres, right_nm: nanometres, bottom_nm: nanometres, left_nm: nanometres }) satisfies z.ZodType<JobAllowance>;
-
-const money = z.number().min(0).max(1e9);
-const perMetre = z.number().min(0).max(1e6).nullable();
-
-const cutPlan = z.strictObject({
-  filmId: idSchema,
-  mode: z.enum(['by hand', 'by plotter']),
-  stages: z.literal([2, 3]),
-  gap_nm: nanometres,
-  endWaste_nm: nanometres,
-  mostSheet_nm: positiveNanometres.nullable(),
-  objective: z.enum(['money', 'length']),
-  edgeMust: z.boolean(),
-  lengthUsed_nm: nanometres,
-  bound_nm: nanometres,
-  filmCost: money,
-  cost: z.number().min(-1e9).max(1e9),
-  filmBound: money,
-  stopped: z.enum(['optimal', 'limit', 'infeasible']),
-}) satisfies z.ZodType<CutPlan>;
-
-const cutRoll = z.strictObject({
-  planId: idSchema,
-  stockId: idSchema.nullable(),
-  what: z.enum(['roll', 'offcut', 'to order']),
-  label: text(80),
-  lot: text(80),
-  width_nm: positiveNanometres,
-  length_nm: nanometres,
-  used_nm: nanometres,
-  position: z.int().min(0).max(10_000),
-  ticks: z.array(z.int().min(0).max(1_000_000)).max(30_000),
-  bookedAt: instantSchema.nullable(),
-}) satisfies z.ZodType<CutRoll>;
-
-const cutPiece = z.strictObject({
-  planId: idSchema,
-  rollId: idSchema,
-  applicationId: idSchema,
-  drop: z.int().min(1).max(1000),
-  dropOf: z.int().min(1).max(1000),
-  tag: word(40),
-  position: z.int().min(0).max(100_000),
-  level: z.int().min(0).max(100_000),
-  x_nm: nanometres,
-  y_nm: nanometres,
-  across_nm: positiveNanometres,
-  along_nm: positiveNanometres,
-  turned: z.boolean(),
-  phase_nm: nanometres,
-  outline: z.array(z.strictObject({ x: z.number().min(-1).max(1e6), y: z.number().min(-1).max(1e6) })).max(400).nullable(),
-  notch_nm: nanometres,
-  topAlong: z.boolean(),
-  pinned: z.boolean(),
-  inputsHash: word(64),
-  cutAt: instantSchema.nullable(),
-  spoiledAt: instantSchema.nullable(),
-}) satisfies z.ZodType<CutPiece>;
-
-const offcut = z.strictObject({
-  cutRollId: idSchema,
-  parentId: idSchema.nullable(),
-  filmId: idSchema,
-  label: word(80),
-  lot: text(80),
-  width_nm: positiveNanometres,
-  length_nm: positiveNanometres,
-  perMetre,
-  leftEdge: z.boolean(),
-  rightEdge: z.boolean(),
-  where: text(200),
-}) satisfies z.ZodType<Offcut>;
-
-const stockTake = z.strictObject({ cutRollId: idSchema, stockId: idSchema, length_nm: positiveNanometres, reason: z.enum(['cut', 'spoiled']) }) satisfies z.ZodType<StockTake>;
-
-/** A roll of the stock, as people fill it in. */
-export const rollFieldsSchema = z.strictObject({
-  filmId: idSchema,
-  what: z.enum(['roll', 'offcut']),
-  label: word(80),
-  lot: text(80),
-  width_nm: positiveNanometres,
-  length_nm: positiveNanometres,
-  perMetre,
-  leftEdge: z.boolean(),
-  rightEdge: z.boolean(),
-  where: text(200),
-  gone: z.boolean(),
-}) satisfies z.ZodType<Roll>;
 
 const workRecord = z.strictObject({
   applicationId: idSchema,

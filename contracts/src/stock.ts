@@ -1,7 +1,7 @@
 import type { Offcut, Roll } from '@yellow-pane/core/job';
 import * as z from 'zod';
 import { idSchema, instantSchema, nanometres, versionSchema, whoSchema } from './primitives';
-import { rollFieldsSchema } from './rows';
+import { rollFieldsSchema } from './cutting-rows';
 
 export type RollRow = Roll & { readonly id: string; readonly version: number; readonly changedBy: string; readonly changedAt: string };
 export const rollRowSchema = rollFieldsSchema.extend({ id: idSchema, version: versionSchema, changedBy: whoSchema, changedAt: instantSchema }) satisfies z.ZodType<RollRow>;

@@ -14,6 +14,7 @@ const pieces = fc.array(fc.record({ tag: names, x_mm: size, y_mm: size, across_m
 function penDown(hpgl: string): readonly (readonly [number, number])[][] {
   const lines: [number, number][][] = [];
   let [pen, at]: [string, [number, number]] = ['0', [0, 0]];
+  // eslint-disable-next-line no-control-regex -- HP-GL ends a label with ETX
   for (const [, label, code, body = ''] of hpgl.matchAll(/(LB[^\u0003]*\u0003)|([A-Z]{2})([-\d,. ]*);/g)) {
     if (label !== undefined) continue;
     const points = [...body.matchAll(/(-?\d+),(-?\d+)/g)].map(([, x, y]): [number, number] => [Number(x) / 40, Number(y) / 40]);

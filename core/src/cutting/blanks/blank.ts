@@ -88,7 +88,7 @@ export function blankFor(input: BlankInput): Blank {
     mayTurn90: direction === 'none' && !isShrunk,
     mayTurn180: direction !== 'one way',
     notes: notesOf(input),
-    inputsHash: hashText([aroundWidth_mm.toFixed(3), aroundHeight_mm.toFixed(3), method, direction, ...(input.sides === undefined ? [] : Object.values(input.sides)), ...(input.left === undefined && input.right === undefined ? [] : [input.left, input.right])].join('|')),
+    inputsHash: hashText([aroundWidth_mm.toFixed(3), aroundHeight_mm.toFixed(3), method, direction, ...(input.sides === undefined ? [] : [input.sides.top_mm, input.sides.right_mm, input.sides.bottom_mm, input.sides.left_mm]), ...(input.left === undefined && input.right === undefined ? [] : [input.left, input.right])].join('|')),
   };
 }
 

@@ -85,7 +85,7 @@ export function cutBlanks(input: CutInput): CutBlanks {
   const result = (blanks: readonly CutBlank[], seams: CutBlanks['seams']): CutBlanks => ({ whole, blanks, seams, notes, inputsHash: blanks.length === 1 && blanks[0]?.along_mm === height && sector === undefined ? whole.inputsHash : hashed(blanks) });
   const none = { way: 'none', at_mm: [], kind: seam.kind, lap_mm: 0 } as const;
   if (sector !== undefined) {
-    notes.push(`Cut as a ring sector: inner radius ${sector.inner_mm.value.toFixed(0)} mm, outer ${sector.outer_mm.value.toFixed(0)} mm, ${((sector.angle_rad.value * 180) / Math.PI).toFixed(2)}°.`);
+    notes.push(`Cut as a ring sector: inner radius ${sector.inner_mm.value.toFixed(0)} mm, outer ${sector.outer_mm.value.toFixed(0)} mm, ${((sector.angle_rad.value * 180) / Math.PI).toFixed(2)}°, out of ${sector.width_mm.toFixed(0)} × ${sector.height_mm.toFixed(0)} mm.`);
     if (widest === undefined || sector.width_mm <= widest || (whole.mayTurn90 && sector.height_mm <= widest)) return result([make({ drop: 1, of: 1, width_mm: sector.width_mm, height_mm: sector.height_mm, left_mm: 0, top_mm: 0, sector })], none);
     return inSectors(input, whole, widest, make, result, notes);
   }

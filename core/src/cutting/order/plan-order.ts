@@ -45,7 +45,9 @@ export function* planOrderSteps(order: CutOrder, { seed, mostRounds }: OrderLimi
   const least = leastCost(open.map(({ problem, most, cost, fixed }) => ({ width: problem.width, cost: cost + (Number.isFinite(most) && most > 0 ? fixed / most : 0), most: Math.min(BOUNDLESS, most) })), barDemands(open[0]?.problem ?? spaces[0]?.problem ?? NO_PROBLEM, widestOf(open)));
   const search = searchSpaces(open, { seed, stages: order.stages, mostRounds, bound: order.objective === 'length' || order.mode === 'by plotter' ? (least?.bound ?? 0) : Number.NEGATIVE_INFINITY, prices: least?.prices, turned: least?.turned, extra: extraOf(order), isFilmOnly: order.objective === 'length' || order.mode === 'by plotter', penalty: splitPenalty(laidOrder, open) });
   const filmBound = (least?.bound ?? 0) * (order.objective === 'money' ? 1 : 0);
-  let [best, known, freed]: [CutOrderPlan | undefined, SpaceResult['laid'] | undefined, Map<number, FreeLayout>] = [undefined, undefined, new Map()];
+  let best: CutOrderPlan | undefined;
+  let known: SpaceResult['laid'] | undefined;
+  let freed = new Map<number, FreeLayout>();
   const planOf = (laid: readonly LaidBand[], free: Map<number, FreeLayout>, stopped: CutOrderPlan['stopped']): CutOrderPlan => finished(laidOrder, open, usesOf(laidOrder, open, laid, free), laid, tooWide, filmBound, stopped);
   const handRounds = order.mode === 'by plotter' ? Math.ceil(mostRounds * FREE_SHARE) : mostRounds;
   let step = search.next();

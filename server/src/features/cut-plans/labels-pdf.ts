@@ -18,7 +18,7 @@ export function readLabelSheet(given: unknown): LabelSheet {
   if (given === undefined) return 'A4 3x8';
   const names = Object.keys(LABEL_SHEETS) as LabelSheet[];
   const found = names.find((name) => name === given);
-  if (found === undefined) throw new Refusal('BODY_INVALID', { path: 'sheet', expected: names.join(' or '), got: String(given).slice(0, 40) });
+  if (found === undefined) throw new Refusal('BODY_INVALID', { path: 'sheet', expected: names.join(' or '), got: JSON.stringify(given).slice(0, 40) });
   return found;
 }
 

@@ -10,7 +10,7 @@ export type Paper = 'A4' | 'LETTER';
 export function readPaper(given: unknown): Paper {
   if (given === undefined || given === 'A4') return 'A4';
   if (given === 'letter') return 'LETTER';
-  throw new Refusal('BODY_INVALID', { path: 'paper', expected: 'A4 or letter', got: String(given).slice(0, 40) });
+  throw new Refusal('BODY_INVALID', { path: 'paper', expected: 'A4 or letter', got: JSON.stringify(given).slice(0, 40) });
 }
 
 const MARGIN = 14 * POINTS_MM;

@@ -6,6 +6,7 @@ import { formatLength, formatLengthWithUnit, mmFromNm, parseReading } from '@yel
 import { Catalogue } from '../catalogue/catalogue';
 import { Stock } from '../catalogue/stock';
 import { Device } from '../device/device';
+import { textOf } from '../ui/form-text';
 import { GeneralCommands } from '../shell/general-commands';
 
 /** Every roll and offcut there is, drawn by what is left of it, and the way to take one in. */
@@ -23,7 +24,7 @@ import { GeneralCommands } from '../shell/general-commands';
           <h2 class="text-xl border-b border-ink pb-1">{{ group.name }}</h2>
           <ul>
             @for (item of group.items; track item.id) {
-              <li class="grid grid-cols-[5.5rem_minmax(0,1fr)_auto] gap-x-4 items-center border-b border-line py-2 max-md:grid-cols-[4.5rem_minmax(0,1fr)]">
+              <li class="grid grid-cols-[5.5rem_minmax(0,1fr)_20rem] gap-x-4 items-center border-b border-line py-2 max-md:grid-cols-[4.5rem_minmax(0,1fr)]">
                 <span><strong>{{ item.label }}</strong><span class="block text-sm text-faint">{{ item.what }}</span></span>
                 <svg class="w-full h-9" viewBox="0 0 600 36" preserveAspectRatio="none" role="img" [attr.aria-label]="item.says"><rect x="0.5" y="1" [attr.width]="item.whole" height="34" class="fill-none stroke-line-strong" stroke-dasharray="4 4" vector-effect="non-scaling-stroke" /><rect x="0.5" y="1" [attr.width]="item.left" height="34" class="fill-film stroke-ink" fill-opacity="0.25" stroke-width="1.5" vector-effect="non-scaling-stroke" /></svg>
                 <span class="text-right max-md:col-span-2 max-md:text-left"><span class="figure font-semibold">{{ item.size }}</span><span class="block text-sm text-faint">{{ item.under }}</span></span>
@@ -88,7 +89,7 @@ export class StockPage {
   protected async takeIn(event: Event): Promise<void> {
     event.preventDefault();
     const data = new FormData(this.form().nativeElement);
-    const text = (name: string): string => String(data.get(name) ?? '').trim();
+    const text = (name: string): string => textOf(data, name);
     const [width, length] = [parseReading(text('width'), 'mm', { least_mm: 50, most_mm: 5000 }), parseReading(text('length'), 'mm', { least_mm: 50, most_mm: 1_000_000 })];
     const price = text('price') === '' ? null : Number(text('price').replace(',', '.'));
     const says = text('label') === '' ? 'Label: expected what stands on the roll, got nothing.' : width.kind !== 'length' ? `Width: expected 50 to 5000 mm, got “${text('width')}”.` : length.kind !== 'length' ? `Length left: expected 50 mm to 1 km, got “${text('length')}”.` : price !== null && !(price >= 0) ? `Price: expected a number from 0, got “${text('price')}”.` : undefined;
@@ -102,9 +103,9 @@ export class StockPage {
   }
 
   protected async setGone(item: StockItem): Promise<void> {
-    const { id, version, left_nm: _left, parentId: _parent, jobId: _job, ...roll } = item;
+    const { id, version, filmId, what, label, lot, width_nm, length_nm, perMetre, leftEdge, rightEdge, where } = item;
     if (version === null) return;
-    const saved = await this.stock.save({ ...roll, gone: !item.gone }, { id, version });
+    const saved = await this.stock.save({ filmId, what, label, lot, width_nm, length_nm, perMetre, leftEdge, rightEdge, where, gone: !item.gone }, { id, version });
     this.fault.set('objection' in saved ? saved.objection : undefined);
   }
 }

@@ -1,6 +1,7 @@
 import { Injectable, computed, inject, linkedSignal, signal } from '@angular/core';
 import type { StockItem } from '@yellow-pane/contracts';
 import { type CutBlank, type CutBlanks, type CutOrder, type CutOrderPlan, type OrderPiece, type PinnedPiece, type StockFilm, isMirroredOnTable, layoutPieceOf, lengthBound, onTable, quarterTurned } from '@yellow-pane/core/cutting';
+import { DEFAULT_RATES } from '@yellow-pane/core/fitting';
 import type { RowOf } from '@yellow-pane/core/job';
 import { mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { Catalogue } from '../../catalogue/catalogue';
@@ -33,6 +34,7 @@ const OPS_PER_CHANGE = 1500;
 const SEARCH_MS = { few: 1500, many: 4000 } as const;
 const MANY_PIECES = 60;
 const TRY_MS = 350;
+const PLOTTER_GAP_NM = 3_000_000;
 const keyOf = (applicationId: string, drop: number): string => `${applicationId} ${drop}`;
 const orderId = (width_nm: number): string => `order ${width_nm}`;
 
@@ -54,8 +56,10 @@ export class Cutting {
   readonly #rates = inject(Rates);
   readonly #units = inject(Device).units;
   #stop: AbortController | undefined;
+  #isStopWanted = false;
 
   readonly view = signal<CutView>('layout');
+  readonly isSettingOpen = signal(false);
   readonly progress = signal<number | undefined>(undefined);
   readonly fault = signal<string | undefined>(undefined);
   /** The best layout found so far, while the search goes on. */
@@ -100,7 +104,7 @@ export class Cutting {
       const perMetre = item.perMetre ?? this.rate('cut-film') * (mmFromNm(item.width_nm) / 1000);
       const isOffcut = item.what === 'offcut';
       const edges = item.leftEdge ? (item.rightEdge ? 'both' : 'left') : item.rightEdge ? 'right' : 'none';
-      return { id: item.id, what: item.what, width_mm: mmFromNm(item.width_nm), length_mm: mmFromNm(item.left_nm), perMetre: isOffcut ? 0 : perMetre, whole: isOffcut ? (perMetre * mmFromNm(item.left_nm)) / 1000 : 0, lot: item.lot, edges };
+      return { id: item.id, what: item.what, width_mm: mmFromNm(item.width_nm), length_mm: mmFromNm(item.left_nm), perMetre: isOffcut ? 0 : perMetre * this.rate('cut-stock-share'), whole: isOffcut ? (perMetre * mmFromNm(item.left_nm)) / 1000 : 0, lot: item.lot, edges };
     });
     const square = this.pricePerSquare();
     const toOrder = (this.film()?.widths_nm ?? []).filter((width) => !out.has(orderId(width))).map((width): StockFilm => ({ id: orderId(width), what: 'to order', width_mm: mmFromNm(width), length_mm: this.rate('cut-roll-length'), perMetre: square * (mmFromNm(width) / 1000), whole: 0, lot: 'to be ordered', edges: 'both' }));
@@ -114,12 +118,19 @@ export class Cutting {
   readonly isPriceGuessed = computed(() => !this.items().some(({ what, perMetre }) => what === 'roll' && perMetre !== null));
 
   rate(key: string): number {
-    return this.#rates.rates().find((rate) => rate.key === key)?.value ?? 0;
+    return (this.#rates.rates().find((rate) => rate.key === key) ?? DEFAULT_RATES.find((rate) => rate.key === key))?.value ?? 0;
   }
 
   /** Cut into already: it and everything on it stays as it is. */
   isBegun({ id, bookedAt, ticks }: RowOf<'cutRoll'>): boolean {
     return bookedAt !== null || ticks.length > 0 || this.pieces().some(({ rollId, cutAt }) => rollId === id && cutAt !== null);
+  }
+
+  /** A plotter's blade wants some film between the pieces, or it cuts their common edge twice. */
+  chooseMode(mode: CutOrder['mode']): void {
+    this.mode.set(mode);
+    if (mode === 'by plotter' && this.gap_nm() === 0) this.gap_nm.set(PLOTTER_GAP_NM);
+    else if (mode === 'by hand' && this.gap_nm() === PLOTTER_GAP_NM) this.gap_nm.set(0);
   }
 
   /** What is to be laid: every blank without a piece that is cut; pinned pieces stay. */
@@ -155,12 +166,14 @@ export class Cutting {
     const film = this.film();
     if (film === undefined || this.progress() !== undefined) return;
     const { order } = this.order();
+    this.view.set('layout');
     this.fault.set(undefined);
     this.progress.set(0);
+    this.#isStopWanted = false;
     this.#stop = new AbortController();
     try {
       const milliseconds = order.pieces.length > MANY_PIECES ? SEARCH_MS.many : SEARCH_MS.few;
-      const plan = await this.#pool.plan(order, { milliseconds, signal: this.#stop.signal, onProgress: (share) => { this.progress.set(share); }, onBetter: (better) => { this.soFar.set(better); } });
+      const plan = await this.#pool.plan(order, { milliseconds, signal: this.#stop.signal, onProgress: (share) => { this.progress.set(share); }, onBetter: (better) => { this.soFar.set(better); if (this.#isStopWanted) this.stop(); } });
       this.#keep(plan, order, film.name);
     } catch (error) {
       const found = this.soFar();
@@ -172,9 +185,10 @@ export class Cutting {
     }
   }
 
-  /** Ends the search; the best layout found so far is kept. */
+  /** Ends the search as soon as there is a layout; the best found so far is kept. */
   stop(): void {
-    this.#stop?.abort(new Error('stopped'));
+    this.#isStopWanted = true;
+    if (this.soFar() !== undefined) this.#stop?.abort(new Error('stopped'));
   }
 
   /** Each width by itself, all together, and the stock alone: what each would cost. */

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, ElementRef, computed, inject, input, output, signal, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, type ElementRef, computed, inject, input, output, signal, viewChild } from '@angular/core';
 import { type HandPlaced, type PlacingFault, placingFault, snapped } from '@yellow-pane/core/cutting';
 import type { RowOf } from '@yellow-pane/core/job';
 import { formatLength, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';

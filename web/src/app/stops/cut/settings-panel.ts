@@ -12,11 +12,11 @@ type LengthSetting = 'gap' | 'waste' | 'sheet';
   selector: 'yp-settings-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <details class="px-5 pt-2 no-print" [open]="isOpen()" (toggle)="isOpen.set($any($event.target).open)">
+    <details class="px-5 pt-2 no-print" [open]="cutting.isSettingOpen()" (toggle)="cutting.isSettingOpen.set($any($event.target).open)">
       <summary class="cursor-pointer min-h-9 flex items-center gap-2 text-sm"><span class="underline underline-offset-2">How it is laid out</span><span class="text-faint">{{ summary() }}</span></summary>
       <div class="grid grid-cols-2 gap-x-6 gap-y-3 pb-2 max-md:grid-cols-1">
         <fieldset class="flex flex-wrap gap-x-5 items-center"><legend class="font-semibold">Cut</legend>
-          @for (mode of modes; track mode) { <label class="flex items-center gap-2 min-h-9"><input type="radio" name="cut-mode" class="size-5 accent-ink" [checked]="cutting.mode() === mode" (change)="cutting.mode.set(mode)" />{{ mode }}</label> }
+          @for (mode of modes; track mode) { <label class="flex items-center gap-2 min-h-9"><input type="radio" name="cut-mode" class="size-5 accent-ink" [checked]="cutting.mode() === mode" (change)="cutting.chooseMode(mode)" />{{ mode }}</label> }
           <label class="flex items-center gap-2">stages<select class="field w-auto" aria-label="Stages of hand cutting" [disabled]="cutting.mode() === 'by plotter'" (change)="cutting.stages.set($any($event.target).value === '2' ? 2 : 3)"><option value="2" [selected]="cutting.stages() === 2">2: cross-cut, slit</option><option value="3" [selected]="cutting.stages() === 3">3: cross-cut, slit, cross-cut</option></select></label>
         </fieldset>
         <fieldset class="flex flex-wrap gap-x-5 items-center"><legend class="font-semibold">For</legend>
@@ -40,7 +40,6 @@ export class SettingsPanel {
   protected readonly cutting = inject(Cutting);
   readonly #reading = inject(JobReading);
   readonly #units = inject(Device).units;
-  protected readonly isOpen = signal(false);
   protected readonly fault = signal<string | undefined>(undefined);
   protected readonly modes = ['by hand', 'by plotter'] as const;
   protected readonly objectives = [{ value: 'money', word: 'least money' }, { value: 'length', word: 'least length' }] as const;

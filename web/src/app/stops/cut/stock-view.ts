@@ -2,9 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { RouterLink } from '@angular/router';
 import { formatLength, formatLengthWithUnit, mmFromNm, parseReading } from '@yellow-pane/core/quantity';
 import { Catalogue } from '../../catalogue/catalogue';
-import { Stock } from '../../catalogue/stock';
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
+import { textOf } from '../../ui/form-text';
 import { metres, money, percent } from './cut-words';
 import { Cutting, type WidthTried } from './cutting';
 
@@ -77,10 +77,10 @@ export class StockView {
   protected async ask(event: Event): Promise<void> {
     event.preventDefault();
     const data = new FormData(event.target as HTMLFormElement);
-    const read = (name: string) => parseReading(String(data.get(name) ?? ''), this.#reading.job()?.entryUnit ?? 'mm', { least_mm: 10, most_mm: 20_000 });
+    const read = (name: string) => parseReading(textOf(data, name), this.#reading.job()?.entryUnit ?? 'mm', { least_mm: 10, most_mm: 20_000 });
     const [width, height, count] = [read('width'), read('height'), Number(data.get('count'))];
-    if (width.kind !== 'length' || height.kind !== 'length') { this.fault.set(`Blank ${width.kind === 'length' ? 'height' : 'width'}: expected 10 to 20000 mm, got “${String(data.get(width.kind === 'length' ? 'height' : 'width'))}”.`); return; }
-    if (!Number.isInteger(count) || count < 1 || count > 200) { this.fault.set(`How many: expected 1 to 200, got “${String(data.get('count'))}”.`); return; }
+    if (width.kind !== 'length' || height.kind !== 'length') { this.fault.set(`Blank ${width.kind === 'length' ? 'height' : 'width'}: expected 10 to 20000 mm, got “${textOf(data, width.kind === 'length' ? 'height' : 'width')}”.`); return; }
+    if (!Number.isInteger(count) || count < 1 || count > 200) { this.fault.set(`How many: expected 1 to 200, got “${textOf(data, 'count')}”.`); return; }
     this.fault.set(undefined);
     await this.#busy(async (signal) => {
       const both = await this.cutting.whatIf(mmFromNm(width.value_nm), mmFromNm(height.value_nm), count, signal);

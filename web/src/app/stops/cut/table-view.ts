@@ -5,6 +5,7 @@ import { formatLength, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { BenchPlotter } from '../../device/bench-plotter';
 import { Device } from '../../device/device';
 import { api } from '../../job/api';
+import { textOf } from '../../ui/form-text';
 import { metres, pieceWord } from './cut-words';
 import { Cutting } from './cutting';
 import { PlanWork } from './plan-work';
@@ -154,7 +155,7 @@ export class TableView {
   protected async takeIn(event: Event, roll: RowOf<'cutRoll'>): Promise<void> {
     event.preventDefault();
     const data = new FormData(event.target as HTMLFormElement);
-    const [label, lot, price] = ['label', 'lot', 'price'].map((name) => String(data.get(name) ?? '').trim());
+    const [label, lot, price] = ['label', 'lot', 'price'].map((name) => textOf(data, name));
     const perMetre = price === '' ? null : Number((price ?? '').replace(',', '.'));
     if (label === '' || (perMetre !== null && !(perMetre >= 0))) { this.fault.set(label === '' ? 'Label: expected what stands on the roll, got nothing.' : `Price: expected a number from 0, got “${price ?? ''}”.`); return; }
     this.fault.set(await this.work.takeIn(roll, label ?? '', lot ?? '', perMetre));
