@@ -22,7 +22,7 @@ const samples = {
   jobAllowance: { method: 'decor', top_nm: 40_000_000, right_nm: 0, bottom_nm: 1, left_nm: 2 },
   cutPlan: { filmId: id, mode: 'by plotter', stages: 3, gap_nm: 2_000_000, endWaste_nm: 0, mostSheet_nm: null, objective: 'money', edgeMust: true, lengthUsed_nm: 0, bound_nm: 0, filmCost: 12.5, cost: -1, filmBound: 12, stopped: 'limit' },
   cutRoll: { planId: id, stockId: null, what: 'to order', label: '', lot: '', width_nm: 1, length_nm: 0, used_nm: 0, position: 0, ticks: [0, 1, 2], bookedAt: null },
-  cutPiece: { planId: id, rollId: id, applicationId: id, drop: 2, dropOf: 4, tag: 'WL1', position: 0, level: 0, x_nm: 0, y_nm: 0, across_nm: 1, along_nm: 1, turned: true, phase_nm: 0, outline: [{ x: 0, y: 0 }, { x: 1, y: 0 }], notch_nm: 0, topAlong: false, pinned: true, inputsHash: 'x', cutAt: '2026-11-24T09:20:00.000Z', spoiledAt: null },
+  cutPiece: { planId: id, rollId: id, applicationId: id, drop: 2, dropOf: 4, tag: 'WL1', position: 0, level: 0, x_nm: 0, y_nm: 0, across_nm: 1, along_nm: 1, turned: true, flipped: false, phase_nm: 0, outline: [{ x: 0, y: 0 }, { x: 1, y: 0 }], notch_nm: 0, topAlong: false, pinned: true, inputsHash: 'x', cutAt: '2026-11-24T09:20:00.000Z', spoiledAt: null },
   offcut: { cutRollId: id, parentId: null, filmId: id, label: 'O-1', lot: '', width_nm: 1, length_nm: 1, perMetre: null, leftEdge: true, rightEdge: false, where: '' },
   stockTake: { cutRollId: id, stockId: id, length_nm: 1, reason: 'cut' },
   workRecord: { applicationId: id, template: 'flat-glass', step: 'clean', templateVersion: 1, startedAt: null, doneAt: '2026-11-24T09:20:00.000Z', note: '' },

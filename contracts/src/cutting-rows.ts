@@ -60,6 +60,7 @@ export const cutPiece = z.strictObject({
   across_nm: positiveNanometres,
   along_nm: positiveNanometres,
   turned: z.boolean(),
+  flipped: z.boolean(),
   phase_nm: nanometres,
   outline: z.array(z.strictObject({ x: z.number().min(-1).max(1e6), y: z.number().min(-1).max(1e6) })).max(400).nullable(),
   notch_nm: nanometres,

@@ -30,7 +30,7 @@ export function summitOps(jobId: string, steps: readonly WorkStep[]): readonly O
     { op: 'put', table: 'cutRoll', id: demoId('cutRoll', FIRST), fields: { planId: demoId('plan', FIRST), stockId: null, what: 'roll', label: 'used up in June', lot: 'N50-2119', width_nm: nmFromMm(ROLL_MM), length_nm: nmFromMm(5000), used_nm: nmFromMm(plan.length_mm.value), position: 0, ticks: [], bookedAt: FINISHED_AT } },
     ...plan.placed.map((piece, n): Op => ({
       op: 'put', table: 'cutPiece', id: demoId('piece', FIRST + n),
-      fields: { planId: demoId('plan', FIRST), rollId: demoId('cutRoll', FIRST), applicationId: piece.id, drop: 1, dropOf: 1, phase_nm: 0, outline: null, notch_nm: 0, topAlong: false, pinned: false, spoiledAt: null, tag: tags[n] ?? '', position: n, level: piece.level, x_nm: nmFromMm(piece.x_mm), y_nm: nmFromMm(piece.y_mm), across_nm: nmFromMm(piece.across_mm), along_nm: nmFromMm(piece.along_mm), turned: piece.turned, inputsHash: blank.inputsHash, cutAt: FINISHED_AT },
+      fields: { planId: demoId('plan', FIRST), rollId: demoId('cutRoll', FIRST), applicationId: piece.id, drop: 1, dropOf: 1, phase_nm: 0, outline: null, notch_nm: 0, topAlong: false, flipped: false, pinned: false, spoiledAt: null, tag: tags[n] ?? '', position: n, level: piece.level, x_nm: nmFromMm(piece.x_mm), y_nm: nmFromMm(piece.y_mm), across_nm: nmFromMm(piece.across_mm), along_nm: nmFromMm(piece.along_mm), turned: piece.turned, inputsHash: blank.inputsHash, cutAt: FINISHED_AT },
     })),
     ...tags.flatMap((_, n) => steps.map((step, index): Op => ({
       op: 'put', table: 'workRecord', id: demoId('work', n * 100 + index + 1),

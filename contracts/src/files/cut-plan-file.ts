@@ -34,7 +34,7 @@ export interface PlanPiece {
   readonly across_mm: number;
   readonly along_mm: number;
   readonly turned: boolean;
-  readonly top: 'to the roll end' | 'to the left edge' | 'to the right edge';
+  readonly top: 'to the roll end' | 'to the core' | 'to the left edge' | 'to the right edge';
   readonly factoryEdges: readonly ('top' | 'right' | 'bottom' | 'left')[];
   /** Cut off the beginning so that the pattern meets. */
   readonly phase_mm: number;
@@ -48,7 +48,7 @@ const mm = z.number().min(-1).max(1e6);
 const point = z.strictObject({ x: mm, y: mm });
 const pieceSchema = z.strictObject({
   tag: word(40), drop: z.int().min(1).max(1000), of: z.int().min(1).max(1000), x_mm: mm, y_mm: mm, across_mm: mm.positive(), along_mm: mm.positive(), turned: z.boolean(),
-  top: z.enum(['to the roll end', 'to the left edge', 'to the right edge']), factoryEdges: z.array(z.enum(['top', 'right', 'bottom', 'left'])).max(4), phase_mm: mm,
+  top: z.enum(['to the roll end', 'to the core', 'to the left edge', 'to the right edge']), factoryEdges: z.array(z.enum(['top', 'right', 'bottom', 'left'])).max(4), phase_mm: mm,
   outline: z.array(point).min(3).max(2000).optional(), notches: z.array(z.strictObject({ x: mm, y: mm, dx: z.number().min(-1000).max(1000), dy: z.number().min(-1000).max(1000) })).max(8).optional(),
 }) satisfies z.ZodType<PlanPiece>;
 export const cutPlanFileSchema = z.strictObject({

@@ -14,5 +14,7 @@ export { checkCuttable } from './check-cuttable';
 export type { CutOrder, CutOrderPlan, CuttingRates, OrderPiece, PinnedPiece, StockFilm, StockUse } from './order/cut-order';
 export { planOrderSteps } from './order/plan-order';
 export { MONEY_FORMULAS } from './order/order-money';
+export { outlineOnRoll } from './order/pair-outlines';
+export { type Nested, grown, nestPair } from './outlines/nest';
 export { type Cut, cutsFor, restsWorthKeeping } from './instructions';
 export { type HandPlaced, type HandRoll, type PlacingFault, placingFault, snapped } from './hand-placing';

@@ -30,6 +30,8 @@ export interface PlacedPiece {
   readonly turned: boolean;
   /** Which cross-cut strip it is in, counted from the roll's end. */
   readonly level: number;
+  /** Turned by half a turn beside its fellow. */
+  readonly flipped?: boolean | undefined;
 }
 
 export interface LayoutPlan {

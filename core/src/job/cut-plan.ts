@@ -52,6 +52,8 @@ export interface CutPiece {
   readonly across_nm: number;
   readonly along_nm: number;
   readonly turned: boolean;
+  /** Turned by half a turn beside its fellow. */
+  readonly flipped: boolean;
   /** Into the pattern's repeat before the piece begins; it is cut off. */
   readonly phase_nm: number;
   /** When it is not a rectangle: its corners from the piece's own corner on the roll, mm. */

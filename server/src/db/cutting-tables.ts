@@ -70,6 +70,7 @@ export const cutPiece = pgTable('cut_piece', {
   across_nm: nm().notNull(),
   along_nm: nm().notNull(),
   turned: boolean().notNull(),
+  flipped: boolean().notNull().default(false),
   phase_nm: nm().notNull().default(0),
   outline: jsonb().$type<CutPiece['outline']>(),
   notch_nm: nm().notNull().default(0),

@@ -60,32 +60,50 @@ export function placeSeams(input: DropsInput): Drops {
   return { ...forced, broken };
 }
 
-/** Cheapest places of all seams by going from left to right: each drop at most the roll, at least a sliver. */
+/** Cheapest places of all seams, from left to right: each drop at most the roll, at least a sliver. */
 function best(input: DropsInput, count: number, isForced: boolean): Omit<Drops, 'broken'> | undefined {
   const { whole_mm, roll_mm, lap_mm } = input;
   const spots = candidates(input);
   const least = isForced ? Math.min(lap_mm + 1, whole_mm) : CORNER_RULES.sliver_mm.value;
-  let reached = new Map<number, { readonly cost: number; readonly seams: readonly number[] }>([[0, { cost: 0, seams: [] }]]);
+  const isFree = spots.map((at) => !isKeptFree(input, at));
+  const isHidden = spots.map((at) => input.hiddenAt_mm.some((hidden) => Math.abs(hidden - at) < 1));
+  let costs = new Float64Array(spots.length).fill(Number.POSITIVE_INFINITY);
+  const back: Int32Array[] = [];
   for (let seam = 1; seam < count; seam += 1) {
-    const next = new Map<number, { readonly cost: number; readonly seams: readonly number[] }>();
-    for (const [from, { cost, seams }] of reached) {
-      for (const at of spots) {
-        const width = at - from + (seam === 1 ? lap_mm / 2 : lap_mm);
-        if (width < least || width > roll_mm + 1e-6) continue;
-        if (!isForced && isKeptFree(input, at)) continue;
-        const own = cost + costOf(input, at, seam, count) + (isForced && isKeptFree(input, at) ? EXTRA_DROP : 0);
-        const known = next.get(at);
-        if (known === undefined || own < known.cost) next.set(at, { cost: own, seams: [...seams, at] });
+    const next = new Float64Array(spots.length).fill(Number.POSITIVE_INFINITY);
+    const from = new Int32Array(spots.length).fill(-1);
+    const wanted = wantedAt(input, seam, count);
+    let first = 0;
+    for (let to = 0; to < spots.length; to += 1) {
+      const at = spots[to] ?? 0;
+      const free = isFree[to] === true;
+      if (!free && !isForced) continue;
+      const own = Math.abs(at - wanted) - (isHidden[to] === true ? HIDDEN_WORTH : 0) + (free ? 0 : EXTRA_DROP);
+      if (seam === 1) {
+        const width = at + lap_mm / 2;
+        if (width >= least && width <= roll_mm + 1e-6) next[to] = own;
+        continue;
+      }
+      while (first < to && at - (spots[first] ?? 0) + lap_mm > roll_mm + 1e-6) first += 1;
+      for (let index = first; index < to; index += 1) {
+        const before = costs[index] ?? Number.POSITIVE_INFINITY;
+        if (before + own >= (next[to] ?? 0) || at - (spots[index] ?? 0) + lap_mm < least) continue;
+        next[to] = before + own;
+        from[to] = index;
       }
     }
-    reached = next;
+    costs = next;
+    back.push(from);
   }
-  let found: { readonly cost: number; readonly seams: readonly number[] } | undefined;
-  for (const [from, own] of reached) {
-    const width = whole_mm - from + lap_mm / 2;
-    if (width >= least && width <= roll_mm + 1e-6 && (found === undefined || own.cost < found.cost)) found = own;
+  let end = -1;
+  for (let index = 0; index < spots.length; index += 1) {
+    const width = whole_mm - (spots[index] ?? 0) + lap_mm / 2;
+    if (width >= least && width <= roll_mm + 1e-6 && (costs[index] ?? Number.POSITIVE_INFINITY) < (end < 0 ? Number.POSITIVE_INFINITY : (costs[end] ?? 0))) end = index;
   }
-  return found && drawn(input, found.seams);
+  if (end < 0) return undefined;
+  const seams: number[] = [];
+  for (let seam = count - 1, at = end; seam > 0; seam -= 1) { seams.unshift(spots[at] ?? 0); at = back[seam - 1]?.[at] ?? -1; }
+  return drawn(input, seams);
 }
 
 function candidates({ whole_mm, roll_mm, lap_mm, hiddenAt_mm, keptFree }: DropsInput): readonly number[] {
@@ -97,9 +115,8 @@ function candidates({ whole_mm, roll_mm, lap_mm, hiddenAt_mm, keptFree }: DropsI
   return [...found].filter((at) => at > 0 && at < whole_mm).sort((a, b) => a - b);
 }
 
-function costOf({ whole_mm, roll_mm, lap_mm, placing, hiddenAt_mm }: DropsInput, at: number, seam: number, count: number): number {
-  const wanted = placing === 'equal drops' ? (seam * whole_mm) / count : seam * (roll_mm - lap_mm) + lap_mm / 2;
-  return Math.abs(at - Math.min(wanted, whole_mm)) - (hiddenAt_mm.some((hidden) => Math.abs(hidden - at) < 1) ? HIDDEN_WORTH : 0);
+function wantedAt({ whole_mm, roll_mm, lap_mm, placing }: DropsInput, seam: number, count: number): number {
+  return Math.min(whole_mm, placing === 'equal drops' ? (seam * whole_mm) / count : seam * (roll_mm - lap_mm) + lap_mm / 2);
 }
 
 const isKeptFree = ({ keptFree }: DropsInput, at: number): boolean => keptFree.some(([from, to]) => at > from + 1e-6 && at < to - 1e-6);

@@ -23,24 +23,25 @@ export function quarterTurned(outline: readonly Point[], width: number): readonl
 }
 
 /** Where the top of a blank points on the roll: towards its end, or towards one of its long edges. */
-export type TopPoints = 'to the roll end' | 'to the left edge' | 'to the right edge';
+export type TopPoints = 'to the roll end' | 'to the core' | 'to the left edge' | 'to the right edge';
 export type BlankEdge = 'top' | 'right' | 'bottom' | 'left';
 
 export interface OnRoll {
   readonly x_mm: number;
   readonly across_mm: number;
   readonly turned: boolean;
+  readonly flipped?: boolean | undefined;
 }
 
 const NEAR_MM = 0.11;
 
 /** How a blank lies on its roll, seen with the liner up: where its top points, and which of its edges are factory edges.
  *  @param roll width and which long edges are still the factory's @param topAlong its blank stands with the top along the roll before any turning */
-export function lieOf({ x_mm, across_mm, turned }: OnRoll, roll: { readonly width_mm: number; readonly leftEdge: boolean; readonly rightEdge: boolean }, topAlong: boolean): { readonly top: TopPoints; readonly factoryEdges: readonly BlankEdge[] } {
+export function lieOf({ x_mm, across_mm, turned, flipped = false }: OnRoll, roll: { readonly width_mm: number; readonly leftEdge: boolean; readonly rightEdge: boolean }, topAlong: boolean): { readonly top: TopPoints; readonly factoryEdges: readonly BlankEdge[] } {
   const atLeft = roll.leftEdge && x_mm < NEAR_MM;
   const atRight = roll.rightEdge && roll.width_mm - x_mm - across_mm < NEAR_MM;
-  if (turned === topAlong) return { top: 'to the roll end', factoryEdges: [...(atLeft ? ['left' as const] : []), ...(atRight ? ['right' as const] : [])] };
+  if (turned === topAlong) return { top: flipped ? 'to the core' : 'to the roll end', factoryEdges: [...(atLeft ? ['left' as const] : []), ...(atRight ? ['right' as const] : [])] };
   /** Lying along the roll the top goes to a factory edge where there is one. */
-  const top = atRight && !atLeft ? 'to the right edge' : 'to the left edge';
+  const top = flipped || (atRight && !atLeft) ? 'to the right edge' : 'to the left edge';
   return { top, factoryEdges: [...(atLeft || atRight ? ['top' as const] : []), ...(atLeft && atRight ? ['bottom' as const] : [])] };
 }

@@ -13,6 +13,8 @@ const MOST_PIECES = 56;
 /** Layers of what these pieces reach, up to `most` along. @param pieces in the order they are tried */
 export function fullStacksOf(pieces: readonly Lie[], most: number): FullStacks {
   const words = (most >> 5) + 1;
+  /** Lengths beyond `most` share its last word; they are taken out. */
+  const last = (most & 31) === 31 ? ~0 : (1 << ((most & 31) + 1)) - 1;
   const used = pieces.slice(0, MOST_PIECES);
   let top = new Uint32Array(words);
   top[0] = 1;
@@ -25,6 +27,7 @@ export function fullStacksOf(pieces: readonly Lie[], most: number): FullStacks {
       const moved = shift === 0 ? low : (low << shift) | (word - skip > 0 ? (top[word - skip - 1] ?? 0) >>> (32 - shift) : 0);
       next[word] = (next[word] ?? 0) | moved;
     }
+    next[words - 1] = (next[words - 1] ?? 0) & last;
     layers.push(next);
     top = next;
   }

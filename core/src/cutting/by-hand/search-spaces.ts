@@ -93,7 +93,7 @@ export function* searchSpaces(spaces: readonly Space[], limits: SpaceSearch): Ge
     /** A little dearer is taken now and then, the less the nearer to the bound: it leads out of dead ends. The best is kept apart. */
     const leave = random() < WORSE_SHARE ? random() * WORSE_BY * Math.min(best.cost - limits.bound, before) : 0;
     const whole = limits.isFilmOnly ? oneSpace(laid, taken) : undefined;
-    const isExact = whole !== undefined && random() < EXACT_SHARE && selectionsOf(left) <= MOST_SELECTIONS_ANEW;
+    const isExact = whole !== undefined && (spaces[whole]?.cost ?? 0) > 0 && random() < EXACT_SHARE && selectionsOf(left) <= MOST_SELECTIONS_ANEW;
     const exact = isExact && spaces[whole] !== undefined ? exactly(spaces[whole], whole, left, before, limits.stages) : undefined;
     const rebuilt = isExact ? exact && [...kept, ...exact] : build(left, kept, { reach: reach.value, slack: slack.value, anchoredShare: 0.8, seeksPerfect: seek.value === 1, isSettled: random() < SETTLED_SHARE, isThrifty: random() < 0.7 }, before + leave);
     best = { ...best, rounds };
@@ -114,6 +114,7 @@ export function* searchSpaces(spaces: readonly Space[], limits: SpaceSearch): Ge
 
 /** Few pieces laid in the shortest way there is. @returns undefined when that costs more than `most` */
 function exactly({ problem, cost, mostBand, mostColumns, edges }: Space, space: number, left: Int32Array, most: number, stages: 2 | 3): readonly LaidBand[] | undefined {
+  if (cost <= 0) return undefined;
   return bestBands({ width: problem.width, lies: problem.lies, left, stages, edges, mostColumns, mostBand, most: most / cost + NEAR })?.map((band) => ({ space, band }));
 }
 

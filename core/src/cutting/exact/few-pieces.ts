@@ -92,7 +92,7 @@ export function bestBands({ width, lies, left, stages, edges, mostColumns, mostB
     }
     shortest[state] = best * width - (area[state] ?? 0) <= spare ? best : NEVER;
   }
-  if ((shortest[states - 1] ?? NEVER) > most) return undefined;
+  if ((shortest[states - 1] ?? NEVER) > most || (shortest[states - 1] ?? NEVER) >= NEVER) return undefined;
 
   /** The way back: what gave each best value is looked for again. */
   const found: Band[] = [];

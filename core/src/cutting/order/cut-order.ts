@@ -21,6 +21,10 @@ export interface StockFilm {
 export interface OrderPiece extends LayoutPiece {
   /** What must look alike: a façade. Empty: nothing. */
   readonly group: string;
+  /** When it is no rectangle: its corners as it lies unturned, x across the roll, y along it. */
+  readonly outline?: readonly { readonly x: number; readonly y: number }[] | undefined;
+  /** May be turned by half a turn. */
+  readonly mayFlip?: boolean | undefined;
 }
 
 /** A piece that stays where a person put it. */

@@ -37,7 +37,7 @@ export function orderSpaces({ stocks, pieces, pinned, gap_mm, endWaste_mm, mostS
     const zones = zonesOf(stock, pieces, pinned, gap_mm);
     const isPinned = zones.length > 0;
     const make = (more: { readonly x_mm: number; readonly from_mm: number; readonly width_mm: number; readonly length_mm: number; readonly isExtra: boolean; readonly edges: number; readonly mostColumns: number }): PlacedSpace => ({
-      stock, x_mm: more.x_mm, from_mm: more.from_mm, width_mm: more.width_mm, problem: problemFor(more.width_mm), most: steps(more.length_mm + gap_mm, step_mm), mostBand: steps(mostSheet_mm + gap_mm, step_mm),
+      stock, x_mm: more.x_mm, from_mm: more.from_mm, width_mm: more.width_mm, problem: problemFor(more.width_mm), most: steps(more.length_mm + gap_mm, step_mm), mostBand: steps(Math.min(mostSheet_mm, stock.length_mm - endWaste_mm) + gap_mm, step_mm),
       cost: more.isExtra ? perStep : perStep * 1e-3, fixed: objective === 'money' && !isPinned ? stock.whole : 0, mostColumns: more.mostColumns, edges: more.edges, lot: lots.indexOf(stock.lot),
     });
     const length_mm = stock.what === 'to order' ? Number.POSITIVE_INFINITY : stock.length_mm - endWaste_mm;

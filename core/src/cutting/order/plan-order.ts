@@ -11,6 +11,7 @@ import type { PlacedPiece } from '../layout';
 import type { CutOrder, CutOrderPlan, OrderPiece, StockUse } from './cut-order';
 import { extraOf, keptOf, moneyOf } from './order-money';
 import { type PlacedSpace, orderSpaces } from './order-spaces';
+import { pairOutlines } from './pair-outlines';
 import { refuseOrder } from './refuse-order';
 
 export interface OrderLimits {
@@ -29,8 +30,23 @@ const NEAR = 1e-6;
 /** Lays an order on the rolls and offcuts there are, and on rolls to order: which piece on which film, and where. Pinned pieces stay.
  *  Any-time, as `layOutByHandSteps`; pieces there is no film for are named, never left out silently.
  *  @throws CoreError as `refuseOrder` @source own: one search over bands on all films, led by the prices of the bar relaxation */
-export function* planOrderSteps(order: CutOrder, { seed, mostRounds }: OrderLimits): Generator<CutOrderPlan, CutOrderPlan> {
+export function* planOrderSteps(order: CutOrder, limits: OrderLimits): Generator<CutOrderPlan, CutOrderPlan> {
   refuseOrder(order);
+  const { order: paired, apart } = pairOutlines(order);
+  let known: { readonly from: CutOrderPlan; readonly to: CutOrderPlan } | undefined;
+  const whole = (plan: CutOrderPlan): CutOrderPlan => {
+    if (paired === order) return plan;
+    if (known?.from !== plan) known = { from: plan, to: { ...plan, uses: plan.uses.map((use) => ({ ...use, placed: apart(use.placed) })), notLaid: plan.notLaid.flatMap((id) => id.split(' + ')), stopped: plan.stopped === 'optimal' ? 'limit' : plan.stopped } };
+    return known.to;
+  };
+  const steps = planSteps(paired, limits);
+  for (let step = steps.next(); ; step = steps.next()) {
+    if (step.done === true) return whole(step.value);
+    yield whole(step.value);
+  }
+}
+
+function* planSteps(order: CutOrder, { seed, mostRounds }: OrderLimits): Generator<CutOrderPlan, CutOrderPlan> {
   const widest = order.stocks.reduce((most, { width_mm }) => Math.max(most, width_mm), 0);
   const fits = ({ across_mm, along_mm, mayTurn90 }: OrderPiece): boolean => across_mm <= widest || (mayTurn90 && along_mm <= widest);
   const tooWide = order.pieces.filter((piece) => !fits(piece)).map(({ id }) => id);

@@ -44,7 +44,7 @@ export async function labelsPdf({ file, rolls }: PlanRead, { sheet, addressOf, u
     const room = x + width * POINTS_MM - 2 * POINTS_MM - textLeft;
     const line = (text: string, size: number, down: number, font: 'plain' | 'bold' = 'plain'): void => { pdf.font(font).fontSize(size).fillColor('#000'); pdf.text(fitting(pdf, text, room), textLeft, y + down * POINTS_MM, { lineBreak: false }); };
     line(pieceWord(piece), 14, 3, 'bold');
-    const [w, h] = piece.top === 'to the roll end' ? [piece.across_mm, piece.along_mm] : [piece.along_mm, piece.across_mm];
+    const [w, h] = piece.top === 'to the roll end' || piece.top === 'to the core' ? [piece.across_mm, piece.along_mm] : [piece.along_mm, piece.across_mm];
     line(`${lengthIn(w, units)} × ${lengthIn(h, units)} ${units === 'metric' ? 'mm' : 'in'}`, 9, 9);
     line(`Top ↑ ${piece.top.replace('to the ', '')} on the roll`.replace('↑ ', ''), 7.5, 13);
     line(`Factory edge: ${piece.factoryEdges.length === 0 ? 'none' : piece.factoryEdges.join(', ')}`, 7.5, 16.2);

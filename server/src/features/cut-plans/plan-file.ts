@@ -32,7 +32,7 @@ export async function readPlanFile(db: Database, jobId: string, planId: string):
 
 function planPiece(piece: typeof cutPiece.$inferSelect, width_mm: number): PlanPiece {
   const [x_mm, y_mm, across_mm, along_mm] = [piece.x_nm, piece.y_nm, piece.across_nm, piece.along_nm].map((value) => value / NM_PER_MM) as [number, number, number, number];
-  const { top, factoryEdges } = lieOf({ x_mm, across_mm, turned: piece.turned }, { width_mm, leftEdge: true, rightEdge: true }, piece.topAlong);
+  const { top, factoryEdges } = lieOf({ x_mm, across_mm, turned: piece.turned, flipped: piece.flipped }, { width_mm, leftEdge: true, rightEdge: true }, piece.topAlong);
   const notch = piece.notch_nm / NM_PER_MM;
   const corners = [[x_mm, y_mm, 1, 1], [x_mm + across_mm, y_mm, -1, 1], [x_mm + across_mm, y_mm + along_mm, -1, -1], [x_mm, y_mm + along_mm, 1, -1]] as const;
   return {

@@ -65,8 +65,8 @@ function draw(pdf: PdfPage, roll: PlanRoll, top: number): number {
 
 function topArrow(pdf: PdfPage, top: PlanRoll['pieces'][number]['top'], x: number, y: number, wide: number, high: number): void {
   const size = Math.min(6, wide / 3, high / 3);
-  const [cx, cy] = top === 'to the roll end' ? [x + size, y + high / 2] : top === 'to the left edge' ? [x + wide / 2, y + size] : [x + wide / 2, y + high - size];
-  const tip = top === 'to the roll end' ? [-size, 0] : top === 'to the left edge' ? [0, -size] : [0, size];
+  const [cx, cy] = top === 'to the roll end' ? [x + size, y + high / 2] : top === 'to the core' ? [x + wide - size, y + high / 2] : top === 'to the left edge' ? [x + wide / 2, y + size] : [x + wide / 2, y + high - size];
+  const tip = top === 'to the roll end' ? [-size, 0] : top === 'to the core' ? [size, 0] : top === 'to the left edge' ? [0, -size] : [0, size];
   const [dx = 0, dy = 0] = tip;
   pdf.polygon([cx + dx, cy + dy], [cx - dy / 1.5, cy + dx / 1.5], [cx + dy / 1.5, cy - dx / 1.5]).fill('#111');
 }

@@ -27,7 +27,7 @@ function planned(stockId: string, length_mm: number): { readonly jobId: string; 
     { op: 'put', table: 'application', id: application, fields: { surfaceId: job.surfaceId, side: 'room', filmId: film.id, method: 'trim in place', linerSchool: 'hang and pull', lockSchool: 'T', trimSchool: 'before squeezing out', position: 1 } },
     { op: 'put', table: 'cutPlan', id: plan, fields: { filmId: film.id, mode: 'by hand', stages: 3, gap_nm: 0, endWaste_nm: 0, mostSheet_nm: null, objective: 'money', edgeMust: false, lengthUsed_nm: length_mm * MM, bound_nm: 0, filmCost: 1, cost: 1, filmBound: 1, stopped: 'optimal' } },
     { op: 'put', table: 'cutRoll', id: roll, fields: { planId: plan, stockId, what: 'roll', label: '=<b>R', lot: 'L1', width_nm: 1524 * MM, length_nm: 5000 * MM, used_nm: length_mm * MM, position: 0, ticks: [], bookedAt: null } },
-    { op: 'put', table: 'cutPiece', id: piece, fields: { planId: plan, rollId: roll, applicationId: application, drop: 1, dropOf: 1, tag: '=<b>1', position: 0, level: 0, x_nm: 0, y_nm: 0, across_nm: 1230 * MM, along_nm: length_mm * MM, turned: false, phase_nm: 0, outline: null, notch_nm: 0, topAlong: false, pinned: false, inputsHash: 'x', cutAt: null, spoiledAt: null } },
+    { op: 'put', table: 'cutPiece', id: piece, fields: { planId: plan, rollId: roll, applicationId: application, drop: 1, dropOf: 1, tag: '=<b>1', position: 0, level: 0, x_nm: 0, y_nm: 0, across_nm: 1230 * MM, along_nm: length_mm * MM, turned: false, flipped: false, phase_nm: 0, outline: null, notch_nm: 0, topAlong: false, pinned: false, inputsHash: 'x', cutAt: null, spoiledAt: null } },
   ];
   const booking: Op[] = [
     { op: 'put', table: 'stockTake', id: take, fields: { cutRollId: roll, stockId, length_nm: length_mm * MM, reason: 'cut' } },

@@ -20,7 +20,7 @@ export const ROW_KEYS: { readonly [Table in JobTable]: KeysOf<Table> } = {
   jobAllowance: ['method', 'top_nm', 'right_nm', 'bottom_nm', 'left_nm'],
   cutPlan: ['filmId', 'mode', 'stages', 'gap_nm', 'endWaste_nm', 'mostSheet_nm', 'objective', 'edgeMust', 'lengthUsed_nm', 'bound_nm', 'filmCost', 'cost', 'filmBound', 'stopped'],
   cutRoll: ['planId', 'stockId', 'what', 'label', 'lot', 'width_nm', 'length_nm', 'used_nm', 'position', 'ticks', 'bookedAt'],
-  cutPiece: ['planId', 'rollId', 'applicationId', 'drop', 'dropOf', 'tag', 'position', 'level', 'x_nm', 'y_nm', 'across_nm', 'along_nm', 'turned', 'phase_nm', 'outline', 'notch_nm', 'topAlong', 'pinned', 'inputsHash', 'cutAt', 'spoiledAt'],
+  cutPiece: ['planId', 'rollId', 'applicationId', 'drop', 'dropOf', 'tag', 'position', 'level', 'x_nm', 'y_nm', 'across_nm', 'along_nm', 'turned', 'flipped', 'phase_nm', 'outline', 'notch_nm', 'topAlong', 'pinned', 'inputsHash', 'cutAt', 'spoiledAt'],
   offcut: ['cutRollId', 'parentId', 'filmId', 'label', 'lot', 'width_nm', 'length_nm', 'perMetre', 'leftEdge', 'rightEdge', 'where'],
   stockTake: ['cutRollId', 'stockId', 'length_nm', 'reason'],
   workRecord: ['applicationId', 'template', 'step', 'templateVersion', 'startedAt', 'doneAt', 'note'],

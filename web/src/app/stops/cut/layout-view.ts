@@ -59,7 +59,7 @@ export class LayoutView {
   protected readonly scale = computed(() => Math.max(1, ...this.boards().map(({ used_nm }) => used_nm)));
   protected readonly list = computed(() => {
     const names = new Map(this.cutting.rolls().map((roll) => [roll.id, this.#nameOf(roll)]));
-    return this.cutting.pieces().map((piece) => ({ piece, word: pieceWord(piece), from: names.get(piece.rollId) ?? '', isStale: this.cutting.stale().includes(piece.tag), top: piece.turned === piece.topAlong ? 'to the roll’s end' : 'to a long edge' }));
+    return this.cutting.pieces().map((piece) => ({ piece, word: pieceWord(piece), from: names.get(piece.rollId) ?? '', isStale: this.cutting.stale().includes(piece.tag), top: piece.turned === piece.topAlong ? (piece.flipped ? 'to the core' : 'to the roll’s end') : 'to a long edge' }));
   });
 
   #kept(): readonly BoardHere[] {
@@ -78,7 +78,7 @@ export class LayoutView {
       const [width_nm, used_nm] = [nmFromMm(stock?.width_mm ?? 1), nmFromMm(used_mm)];
       return {
         id: `${stockId} ${copy}`, what: stock?.what ?? 'to order', name: item === undefined ? 'New roll, to be ordered' : `${item.what === 'roll' ? 'Roll' : 'Offcut'} ${item.label}`, width_nm, used_nm, length_nm: null, isBooked: false, under: this.#under(width_nm, used_nm, item?.left_nm ?? null, item?.lot ?? ''),
-        pieces: placed.map((piece): BoardPiece => { const blank = words.get(piece.id); return { id: piece.id, tag: blank?.surface?.tag ?? '?', drop: blank?.blank.drop ?? 1, dropOf: blank?.blank.of ?? 1, x_nm: nmFromMm(piece.x_mm), y_nm: nmFromMm(piece.y_mm), across_nm: nmFromMm(piece.across_mm), along_nm: nmFromMm(piece.along_mm), turned: piece.turned, topAlong: blank?.blanks.whole.lies === 'top along the roll', pinned: false, cutAt: null, outline: null }; }),
+        pieces: placed.map((piece): BoardPiece => { const blank = words.get(piece.id); return { id: piece.id, tag: blank?.surface?.tag ?? '?', drop: blank?.blank.drop ?? 1, dropOf: blank?.blank.of ?? 1, x_nm: nmFromMm(piece.x_mm), y_nm: nmFromMm(piece.y_mm), across_nm: nmFromMm(piece.across_mm), along_nm: nmFromMm(piece.along_mm), turned: piece.turned, flipped: piece.flipped === true, topAlong: blank?.blanks.whole.lies === 'top along the roll', pinned: false, cutAt: null, outline: null }; }),
       };
     });
   }

@@ -43,7 +43,7 @@ export class PiecePanel {
     const roll = this.cutting.rolls().find(({ id }) => id === piece?.rollId);
     if (piece === undefined || roll === undefined) return undefined;
     const item = this.#stock.items().find(({ id }) => id === roll.stockId);
-    const lie = lieOf({ x_mm: mmFromNm(piece.x_nm), across_mm: mmFromNm(piece.across_nm), turned: piece.turned }, { width_mm: mmFromNm(roll.width_nm), leftEdge: item?.leftEdge ?? true, rightEdge: item?.rightEdge ?? true }, piece.topAlong);
+    const lie = lieOf({ x_mm: mmFromNm(piece.x_nm), across_mm: mmFromNm(piece.across_nm), turned: piece.turned, flipped: piece.flipped }, { width_mm: mmFromNm(roll.width_nm), leftEdge: item?.leftEdge ?? true, rightEdge: item?.rightEdge ?? true }, piece.topAlong);
     const sheet = this.cutting.pieces().filter(({ rollId, level, spoiledAt }) => rollId === piece.rollId && level === piece.level && spoiledAt === null);
     return { piece, word: pieceWord(piece), size: `${formatLengthWithUnit(piece.across_nm, this.#units())} across × ${formatLengthWithUnit(piece.along_nm, this.#units())} along`, top: lie.top, edges: lie.factoryEdges.length === 0 ? 'none' : lie.factoryEdges.join(', '), sheet, sheetPinned: sheet.every(({ pinned }) => pinned) };
   });

@@ -5,7 +5,7 @@ import { formatLength, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { pieceWord } from './cut-words';
 
-export type BoardPiece = Pick<RowOf<'cutPiece'>, 'id' | 'tag' | 'drop' | 'dropOf' | 'x_nm' | 'y_nm' | 'across_nm' | 'along_nm' | 'turned' | 'topAlong' | 'pinned' | 'cutAt' | 'outline'>;
+export type BoardPiece = Pick<RowOf<'cutPiece'>, 'id' | 'tag' | 'drop' | 'dropOf' | 'x_nm' | 'y_nm' | 'across_nm' | 'along_nm' | 'turned' | 'flipped' | 'topAlong' | 'pinned' | 'cutAt' | 'outline'>;
 
 export interface Moved {
   readonly id: string;
@@ -109,9 +109,11 @@ export class RollBoard {
   });
 
   /** A small wedge at the side where the top of the piece lies. */
-  #arrow({ turned, topAlong }: BoardPiece, x: number, y: number, w: number, h: number): string {
+  #arrow({ turned, topAlong, flipped }: BoardPiece, x: number, y: number, w: number, h: number): string {
     const size = Math.min(this.fontSize() * 0.6, w / 5, h / 5);
+    if (turned === topAlong && flipped) return `M${x + w - size * 0.3} ${y + h / 2}l${-size} ${-size * 0.7}v${size * 1.4}Z`;
     if (turned === topAlong) return `M${x + size * 0.3} ${y + h / 2}l${size} ${-size * 0.7}v${size * 1.4}Z`;
+    if (flipped) return `M${x + w / 2} ${y + h - size * 0.3}l${size * 0.7} ${-size}h${-size * 1.4}Z`;
     return `M${x + w / 2} ${y + size * 0.3}l${size * 0.7} ${size}h${-size * 1.4}Z`;
   }
 

@@ -1,0 +1,81 @@
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import type { Highs } from 'highs';
+import loadHighs from 'highs';
+import { barDemands } from '../bounds/bars-of-strip';
+import { leastCost } from '../bounds/least-cost';
+import { stripProblem } from '../by-hand/strip-problem';
+import { SMALL_JOBS } from '../fixtures/small-jobs';
+import { type LayoutPiece, layOutByHand } from '../index';
+import { bestBands } from './few-pieces';
+
+let highs: Highs;
+beforeAll(async () => { highs = await loadHighs(); });
+
+interface Item {
+  readonly w: number;
+  readonly h: number;
+}
+const jobs = fc.array(fc.record({ w: fc.integer({ min: 100, max: 1100 }), h: fc.integer({ min: 100, max: 2000 }) }), { minLength: 2, maxLength: 7 });
+const pieces = (items: readonly Item[]): LayoutPiece[] => items.map(({ w, h }, index) => ({ id: String(index), across_mm: w, along_mm: h, mayTurn90: false }));
+const ROLL = 1220;
+
+/** Two-stage cutting with trimming as an integer programme: which pieces open a band, which lie in whose band. @source Lodi, Martello, Monaci 2002 (from memory) */
+function twoStages(items: readonly Item[]): number {
+  const sorted = [...items].sort((a, b) => b.h - a.h);
+  const n = sorted.length;
+  const cost = sorted.map(({ h }, i) => `${h} y${i}`).join(' + ');
+  const once = sorted.map((_, j) => ` once${j}: y${j}${Array.from({ length: j }, (_own, i) => ` + x${i}_${j}`).join('')} = 1`);
+  const wide = sorted.map(({ w }, i) => ` wide${i}: ${sorted.slice(i + 1).map((own, k) => `${own.w} x${i}_${i + 1 + k}`).join(' + ')}${i + 1 < n ? ' ' : ''}- ${ROLL - w} y${i} <= 0`).filter((line) => line.includes(' x'));
+  const names = [...sorted.map((_, i) => `y${i}`), ...sorted.flatMap((_, i) => sorted.slice(i + 1).map((_own, k) => `x${i}_${i + 1 + k}`))];
+  return highs.solve(`Minimize\n obj: ${cost}\nSubject To\n${[...once, ...wide].join('\n')}\nBinary\n ${names.join(' ')}\nEnd`).ObjectiveValue;
+}
+
+/** The bar relaxation with every pattern written out. */
+function barLength(items: readonly Item[]): number {
+  const patterns: number[][] = [];
+  const go = (from: number, rest: number, taken: readonly number[]): void => { patterns.push([...taken]); for (let i = from; i < items.length; i += 1) if ((items[i]?.w ?? 0) <= rest) go(i + 1, rest - (items[i]?.w ?? 0), [...taken, i]); };
+  go(0, ROLL, []);
+  const used = patterns.filter((pattern) => pattern.length > 0);
+  const rows = items.map(({ h }, i) => ` piece${i}: ${used.flatMap((pattern, p) => (pattern.includes(i) ? [`p${p}`] : [])).join(' + ')} >= ${h}`);
+  return highs.solve(`Minimize\n obj: ${used.map((_, p) => `p${p}`).join(' + ')}\nSubject To\n${rows.join('\n')}\nEnd`).ObjectiveValue;
+}
+
+describe('are few pieces laid in the shortest way there is?', () => {
+  it('two stages: the same as an integer programme solved by HiGHS', () => {
+    fc.assert(fc.property(jobs, (items) => {
+      const problem = stripProblem({ rollWidth_mm: ROLL, pieces: pieces(items) });
+      const bands = bestBands({ width: problem.width, lies: problem.lies, left: problem.kinds.map(({ quantity }) => quantity), stages: 2, edges: 2, mostColumns: 20, mostBand: Number.POSITIVE_INFINITY, most: 1e9 });
+      expect((bands ?? []).reduce((sum, { along }) => sum + along, 0) * problem.alongStep_mm).toBeCloseTo(twoStages(items), 4);
+    }), { numRuns: 40 });
+  });
+  it('three stages are never longer than two', () => {
+    fc.assert(fc.property(jobs, (items) => {
+      const problem = stripProblem({ rollWidth_mm: ROLL, pieces: pieces(items) });
+      const length = (stages: 2 | 3): number => (bestBands({ width: problem.width, lies: problem.lies, left: problem.kinds.map(({ quantity }) => quantity), stages, edges: 2, mostColumns: 20, mostBand: Number.POSITIVE_INFINITY, most: 1e9 }) ?? []).reduce((sum, { along }) => sum + along, 0);
+      expect(length(3)).toBeLessThanOrEqual(length(2) + 1e-9);
+    }), { numRuns: 40 });
+  });
+  it.each(SMALL_JOBS.map((job) => [job.id, job] as const))('%s: the optimum of three stages itself, and proven', (_id, { width, items, optimum }) => {
+    const plan = layOutByHand({ rollWidth_mm: width, pieces: items.flatMap(({ w, h, qty }, kind) => Array.from({ length: qty }, (_, copy) => ({ id: `${kind}.${copy}`, across_mm: w, along_mm: h, mayTurn90: false }))) }, { stages: 3, seed: 1, mostRounds: 100 });
+    expect(plan.length_mm.value).toBe(optimum);
+    expect(plan.stopped).toBe('optimal');
+  });
+});
+
+describe('is the bound the linear programme it says it is?', () => {
+  it('one roll: the same as HiGHS on every pattern written out', () => {
+    fc.assert(fc.property(jobs, (items) => {
+      const problem = stripProblem({ rollWidth_mm: ROLL, pieces: pieces(items) });
+      const found = leastCost([{ width: problem.width, cost: 1, most: 1e9 }], barDemands(problem, problem.width));
+      expect((found?.bound ?? 0) * problem.alongStep_mm).toBeCloseTo(barLength(items), 3);
+    }), { numRuns: 40 });
+  });
+  it('stopped early it is lower, never higher', () => {
+    fc.assert(fc.property(jobs, fc.integer({ min: 0, max: 8 }), (items, rounds) => {
+      const problem = stripProblem({ rollWidth_mm: ROLL, pieces: pieces(items) });
+      const bound = (most?: number): number => leastCost([{ width: problem.width, cost: 1, most: 1e9 }], barDemands(problem, problem.width), most)?.bound ?? 0;
+      expect(bound(rounds)).toBeLessThanOrEqual(bound() + 1e-6);
+    }), { numRuns: 40 });
+  });
+});

@@ -1,0 +1,162 @@
+import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { type CutOrder, type CutOrderPlan, type OrderPiece, type StockFilm, checkCuttable, cutsFor, placingFault, planOrderSteps, restsWorthKeeping, runThrough, snapped } from '../index';
+
+const RATES = { perCrossCut: 1, perSlit: 0.5, perPiece: 0.2, keepWidth_mm: 200, keepLength_mm: 500, keepShare: 0.3, perSplitGroup: 15 };
+const piece = (id: string, across_mm: number, along_mm: number, more: Partial<OrderPiece> = {}): OrderPiece => ({ id, across_mm, along_mm, mayTurn90: false, group: '', ...more });
+const film = (id: string, width_mm: number, length_mm: number, more: Partial<StockFilm> = {}): StockFilm => ({ id, what: 'roll', width_mm, length_mm, perMetre: width_mm / 100, whole: 0, lot: id, edges: 'both', ...more });
+const orderOf = (stocks: readonly StockFilm[], pieces: readonly OrderPiece[], more: Partial<CutOrder> = {}): CutOrder => ({ stocks, pieces, pinned: [], mode: 'by hand', stages: 3, gap_mm: 0, endWaste_mm: 0, mostSheet_mm: Number.POSITIVE_INFINITY, objective: 'money', rates: RATES, ...more });
+const plan = (order: CutOrder, mostRounds = 60): CutOrderPlan => runThrough(planOrderSteps(order, { seed: 1, mostRounds }), () => false, () => undefined);
+
+/** Everything wrong with a plan, by a checker that shares nothing with the search. */
+function faultsOf({ stocks, pieces, pinned, gap_mm, endWaste_mm, mostSheet_mm, mode, stages }: CutOrder, { uses, notLaid }: CutOrderPlan): readonly string[] {
+  const faults: string[] = [];
+  const seen = new Map<string, number>();
+  for (const { stockId, placed, used_mm } of uses) {
+    const stock = stocks.find(({ id }) => id === stockId);
+    if (stock === undefined) { faults.push('unknown film'); continue; }
+    if (used_mm > stock.length_mm + 0.05) faults.push(`${stockId} used beyond its length`);
+    for (const at of placed) {
+      seen.set(at.id, (seen.get(at.id) ?? 0) + 1);
+      const own = pieces.find(({ id }) => id === at.id);
+      const [across, along] = at.turned ? [own?.along_mm, own?.across_mm] : [own?.across_mm, own?.along_mm];
+      if (own === undefined || Math.abs(at.across_mm - (across ?? 0)) > 0.051 || Math.abs(at.along_mm - (along ?? 0)) > 0.051) faults.push(`${at.id} of another size`);
+      if (at.turned && own?.mayTurn90 !== true) faults.push(`${at.id} turned`);
+      if (at.x_mm < -0.05 || at.x_mm + at.across_mm > stock.width_mm + 0.05 || (at.y_mm < endWaste_mm - 0.05 && !pinned.some(({ id }) => id === at.id)) || at.y_mm + at.along_mm > used_mm + 0.05) faults.push(`${at.id} outside`);
+      for (const other of placed) if (other !== at && at.x_mm < other.x_mm + other.across_mm + gap_mm - 0.05 && other.x_mm < at.x_mm + at.across_mm + gap_mm - 0.05 && at.y_mm < other.y_mm + other.along_mm + gap_mm - 0.05 && other.y_mm < at.y_mm + at.along_mm + gap_mm - 0.05) faults.push(`${at.id} over ${other.id}`);
+      const wants = own?.wantsEdge === true && at.x_mm > 0.11 && stock.width_mm - at.x_mm - at.across_mm > 0.11;
+      if (wants) faults.push(`${at.id} not at an edge`);
+    }
+    if (mode === 'by hand' && pinned.length === 0 && checkCuttable(placed, stages).length > 0) faults.push('not cuttable');
+    const levels = new Map<number, [number, number]>();
+    for (const { level, y_mm, along_mm } of placed) { const [from, to] = levels.get(level) ?? [y_mm, y_mm]; levels.set(level, [Math.min(from, y_mm), Math.max(to, y_mm + along_mm)]); }
+    if (mode === 'by hand') for (const [from, to] of levels.values()) if (to - from > mostSheet_mm + 0.1) faults.push('sheet too long');
+  }
+  for (const { id } of pieces) if ((seen.get(id) ?? 0) + (notLaid.includes(id) ? 1 : 0) !== 1) faults.push(`${id} there ${seen.get(id) ?? 0} times`);
+  return faults;
+}
+
+const anyOrder = fc.record({
+  widths: fc.array(fc.constantFrom(914, 1220, 1524), { minLength: 1, maxLength: 3 }), lengths: fc.array(fc.integer({ min: 400, max: 6000 }), { minLength: 3, maxLength: 3 }), toOrder: fc.boolean(),
+  sizes: fc.array(fc.record({ across: fc.integer({ min: 60, max: 1700 }), along: fc.integer({ min: 60, max: 2400 }), turn: fc.boolean(), edge: fc.boolean() }), { minLength: 1, maxLength: 14 }),
+  gap_mm: fc.constantFrom(0, 3, 5.5), endWaste_mm: fc.constantFrom(0, 20), mostSheet_mm: fc.constantFrom(2500, Number.POSITIVE_INFINITY), stages: fc.constantFrom(2 as const, 3 as const), mode: fc.constantFrom('by hand' as const, 'by plotter' as const), objective: fc.constantFrom('money' as const, 'length' as const),
+}).map(({ widths, lengths, toOrder, sizes, ...more }) => orderOf([...widths.map((width, index) => film(`r${index}`, width, lengths[index] ?? 1000, index === 2 ? { what: 'offcut', whole: 5, perMetre: 0 } : {})), ...(toOrder ? [film('new', 1524, 30_000, { what: 'to order' })] : [])], sizes.map(({ across, along, turn, edge }, index) => piece(`p${index}`, across, along, { mayTurn90: turn, wantsEdge: edge && across < 700 })), more));
+
+describe('is every plan one that can be cut from what there is?', () => {
+  it('any order: each piece once or named as without film; inside, apart by the gap, at its edge, in its stages, no sheet too long', () => {
+    fc.assert(fc.property(anyOrder, (order) => { expect(faultsOf(order, plan(order, 12))).toEqual([]); }), { numRuns: 60 });
+  });
+  it('the same seed and rounds give the same plan', () => {
+    const order = orderOf([film('a', 1220, 9000), film('b', 1524, 9000)], Array.from({ length: 14 }, (_, index) => piece(`p${index}`, 300 + 37 * index, 500 + 61 * (index % 5), { mayTurn90: true })));
+    expect(plan(order).uses).toEqual(plan(order).uses);
+  });
+  it('better ones come in order of cost, the film never below its bound', () => {
+    const order = orderOf([film('a', 1524, 30_000, { what: 'to order' })], Array.from({ length: 24 }, (_, index) => piece(`p${index}`, 310 + 53 * (index % 7), 420 + 91 * (index % 6))));
+    const costs: number[] = [];
+    const last = runThrough(planOrderSteps(order, { seed: 1, mostRounds: 80 }), () => false, ({ cost }) => { costs.push(cost.value); });
+    expect([...costs].sort((a, b) => b - a)).toEqual(costs);
+    expect(last.film.value).toBeGreaterThanOrEqual(last.filmBound.value - 1e-6);
+  });
+});
+
+describe('does it choose film as a careful owner would?', () => {
+  it('an offcut that holds the piece is used before a new roll', () => {
+    const { uses } = plan(orderOf([film('new', 1524, 30_000, { what: 'to order', perMetre: 15 }), film('rest', 700, 1000, { what: 'offcut', perMetre: 0, whole: 3 })], [piece('a', 641, 904)]));
+    expect(uses.map(({ stockId }) => stockId)).toEqual(['rest']);
+  });
+  it('a façade that fits on one lot is not split between two for a few pennies', () => {
+    const pieces = ['a', 'b', 'c', 'd'].map((id) => piece(id, 1230, 2190, { group: 'front' }));
+    const split = plan(orderOf([film('old', 1524, 6800, { perMetre: 14, lot: 'L1' }), film('new', 1524, 30_000, { what: 'to order', perMetre: 14.2, lot: 'L2' })], pieces));
+    expect(split.splitGroups).toEqual([]);
+    const forced = plan(orderOf([film('old', 1524, 6800, { lot: 'L1' }), film('other', 1524, 4500, { lot: 'L2' })], pieces));
+    expect(forced.splitGroups).toEqual(['front']);
+  });
+  it('two lots too short: what is left without film is named, the rest is laid', () => {
+    const short = plan(orderOf([film('a', 1524, 2300), film('b', 1524, 2300)], ['x', 'y', 'z'].map((id) => piece(id, 1230, 2190))));
+    expect(short.stopped).toBe('infeasible');
+    expect(short.notLaid.length).toBe(1);
+    expect(short.uses.length).toBe(2);
+  });
+  it('no film at all, and a piece wider than every roll: named', () => {
+    expect(plan(orderOf([], [piece('a', 500, 500)])).notLaid).toEqual(['a']);
+    expect(plan(orderOf([film('r', 1220, 9000)], [piece('wide', 1300, 1400, { mayTurn90: true }), piece('b', 500, 500)])).notLaid).toEqual(['wide']);
+  });
+  it('a roll to order is as long as rolls come: 12 sheets of 2.9 m need two of 30 m', () => {
+    const { uses } = plan(orderOf([film('new', 1524, 30_000, { what: 'to order' })], Array.from({ length: 12 }, (_, index) => piece(`p${index}`, 1500, 2900))));
+    expect(uses.map(({ copy, placed }) => [copy, placed.length])).toEqual([[0, 10], [1, 2]]);
+  });
+  it('more widths or more offcuts never cost more after enough rounds', () => {
+    const pieces = Array.from({ length: 12 }, (_, index) => piece(`p${index}`, 350 + 71 * (index % 5), 700 + 130 * (index % 4)));
+    const one = plan(orderOf([film('a', 1524, 30_000, { what: 'to order' })], pieces), 300);
+    const both = plan(orderOf([film('a', 1524, 30_000, { what: 'to order' }), film('b', 1220, 30_000, { what: 'to order' })], pieces), 300);
+    expect(both.cost.value).toBeLessThanOrEqual(one.cost.value * 1.01);
+  });
+});
+
+describe('do pinned pieces stay?', () => {
+  const stocks = [film('r', 1524, 9000)];
+  const pieces = [piece('a', 600, 1000), piece('b', 600, 800), piece('c', 500, 700), piece('d', 1400, 500)];
+  it('at their place to the tenth of a millimetre, the rest laid between and beside them', () => {
+    const order = orderOf(stocks, pieces, { pinned: [{ id: 'b', stockId: 'r', x_mm: 700.5, y_mm: 1200.3, turned: false }] });
+    const found = plan(order);
+    expect(found.uses[0]?.placed.find(({ id }) => id === 'b')).toMatchObject({ x_mm: 700.5, y_mm: 1200.3 });
+    expect(faultsOf(order, found)).toEqual([]);
+  });
+  it('all pinned and two overlapping, beyond the film, turned against the grain, unknown: refused by name', () => {
+    const pins = (...at: readonly (readonly [string, number, number, boolean?])[]) => at.map(([id, x_mm, y_mm, turned = false]) => ({ id, stockId: 'r', x_mm, y_mm, turned }));
+    expect(() => plan(orderOf(stocks, pieces, { pinned: pins(['a', 0, 0], ['b', 500, 500]) }))).toThrow(/CUTTING_PIN at pinned.b: .* overlaps a/);
+    expect(() => plan(orderOf(stocks, pieces, { pinned: pins(['d', 200, 0]) }))).toThrow(/reaches beyond/);
+    expect(() => plan(orderOf(stocks, pieces, { pinned: pins(['a', 0, 0, true]) }))).toThrow(/direction/);
+    expect(() => plan(orderOf(stocks, pieces, { pinned: pins(['q', 0, 0]) }))).toThrow(/unknown piece/);
+  });
+  it.each([['a negative length', { stocks: [film('r', 1524, -1)] }, /stocks.r.length_mm/], ['a width of 9 m', { stocks: [film('r', 9000, 10)] }, /stocks.r.width_mm/], ['a piece of 0 mm', { pieces: [piece('a', 0, 5)] }, /pieces.a.across_mm/], ['a piece of NaN', { pieces: [piece('a', Number.NaN, 5)] }, /pieces.a.across_mm/], ['an id twice', { pieces: [piece('a', 5, 5), piece('a', 5, 5)] }, /CUTTING_ID_TWICE/], ['a gap of 1 m', { gap_mm: 1000 }, /gap_mm/]])('%s is refused by field', (_name, more, says) => { expect(() => plan({ ...orderOf(stocks, pieces), ...more })).toThrow(says); });
+  it('50,001 pieces are refused, 2,000 have a first plan', () => {
+    expect(() => plan(orderOf(stocks, Array.from({ length: 50_001 }, (_, index) => piece(`p${index}`, 100, 100))))).toThrow(/50000/);
+    const many = orderOf([film('new', 1524, 1_000_000, { what: 'to order' })], Array.from({ length: 2000 }, (_, index) => piece(`p${index}`, 300 + (index % 40) * 10, 400 + (index % 7) * 100)));
+    expect(plan(many, 0).notLaid).toEqual([]);
+  });
+});
+
+describe('do the cuts of the sheet free every piece?', () => {
+  it('each exactly once, in order along the roll, every reading inside the film', () => {
+    fc.assert(fc.property(anyOrder.filter(({ mode }) => mode === 'by hand'), (order) => {
+      for (const { stockId, placed } of plan(order, 5).uses) {
+        const width = order.stocks.find(({ id }) => id === stockId)?.width_mm ?? 0;
+        const cuts = cutsFor(placed, width, order.endWaste_mm);
+        expect(cuts).toBeDefined();
+        const freed = (cuts ?? []).flatMap(({ frees }) => frees);
+        expect(new Set(freed).size).toBe(freed.length);
+        const whole = placed.filter(({ id }) => !freed.includes(id));
+        for (const left of whole) expect(placed.filter(({ level }) => level === left.level).length).toBeGreaterThanOrEqual(1);
+        for (const { at_mm, how } of cuts ?? []) expect(at_mm > 0 && (how === 'slit' || how === 'trim' ? at_mm <= width + 0.05 : true)).toBe(true);
+      }
+    }), { numRuns: 30 });
+  });
+  it('two columns of two pieces: the sheet, two slits, the pieces, in that order', () => {
+    const at = (id: string, x_mm: number, y_mm: number, across_mm: number, along_mm: number) => ({ id, x_mm, y_mm, across_mm, along_mm, turned: false, level: 0 });
+    const cuts = cutsFor([at('a', 0, 20, 600, 500), at('b', 0, 520, 600, 480), at('c', 600, 20, 700, 1000)], 1524, 20);
+    expect(cuts?.map(({ how, at_mm, frees }) => [how, at_mm, frees.join()])).toEqual([['square the end', 20, ''], ['cross-cut', 1000, ''], ['slit', 600, ''], ['cross-cut piece', 500, 'a'], ['cross-cut piece', 980, 'b'], ['slit', 1300, 'c']]);
+    expect(cuts?.find(({ how }) => how === 'cross-cut')?.running_mm).toBe(1020);
+  });
+  it('a pinwheel has no straight cuts', () => {
+    const wheel = [[0, 0, 200, 100], [200, 0, 100, 200], [100, 200, 200, 100], [0, 100, 100, 200], [100, 100, 100, 100]].map(([x_mm = 0, y_mm = 0, across_mm = 0, along_mm = 0], index) => ({ id: String(index), x_mm, y_mm, across_mm, along_mm, turned: false, level: 0 }));
+    expect(cutsFor(wheel, 300, 0)).toBeUndefined();
+  });
+  it('what is left beside a sheet is kept from 200 × 500 mm on, with its factory edge', () => {
+    const one = { id: 'a', x_mm: 0, y_mm: 0, across_mm: 1230, along_mm: 2190, turned: false, level: 0 };
+    expect(restsWorthKeeping([one], 1524, 200, 500)).toEqual([{ x_mm: 1230, y_mm: 0, width_mm: 294, length_mm: 2190, hasRightEdge: true }]);
+    expect(restsWorthKeeping([one], 1400, 200, 500)).toEqual([]);
+  });
+});
+
+describe('is a hand-placed piece held to the film?', () => {
+  const roll = { width_mm: 1524, length_mm: 5000, gap_mm: 3, endWaste_mm: 20 };
+  const others = [{ id: 'b', x_mm: 0, y_mm: 20, across_mm: 600, along_mm: 1000 }];
+  const at = (x_mm: number, y_mm: number) => ({ id: 'a', x_mm, y_mm, across_mm: 500, along_mm: 400 });
+  it.each([[603, 20, undefined], [602, 20, 'overlaps'], [-2, 1200, 'over the edge'], [1030, 1200, 'over the edge'], [700, 10, 'in the end waste'], [700, 4700, 'beyond the film']])('at %d, %d: %s', (x, y, kind) => { expect(placingFault(at(x, y), others, roll)?.kind).toBe(kind); });
+  it('snaps to a neighbour with the gap, to the edge of the film, and not from afar', () => {
+    expect(snapped(at(608, 24), others, roll, 10)).toMatchObject({ x_mm: 603, y_mm: 20 });
+    expect(snapped(at(1020, 1030), others, roll, 10)).toMatchObject({ x_mm: 1024, y_mm: 1023 });
+    expect(snapped(at(800, 2000), others, roll, 10)).toMatchObject({ x_mm: 800, y_mm: 2000 });
+  });
+});

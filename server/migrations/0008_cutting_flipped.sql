@@ -1,0 +1,1 @@
+ALTER TABLE "cut_piece" ADD COLUMN "flipped" boolean DEFAULT false NOT NULL;
