@@ -3,7 +3,7 @@ import { startServer } from '../scripts/running-server';
 import { memoryWithLargeJob, mixedLoad, writeAcknowledged } from './api';
 import { firstScreen, initialSize, inStep, largeJobOpens, secondStart, typingToFigure } from './pages';
 import { adjustThousand, checkPane, layOut } from './core';
-import { cuttingByHand } from './cutting';
+import { cutting } from './cutting';
 import { filmOnGlass } from './film';
 import { surveyOfThousand } from './survey';
 
@@ -18,7 +18,7 @@ export interface Row {
 const benches: Readonly<Record<string, () => Promise<readonly Row[]>>> = {
   core: () => Promise.resolve([checkPane(), adjustThousand(), layOut()]),
   film: () => Promise.resolve(filmOnGlass()),
-  cutting: () => Promise.resolve(cuttingByHand()),
+  cutting: () => Promise.resolve(cutting()),
   size: () => Promise.resolve([initialSize()]),
   start: secondStart,
   screen: firstScreen,

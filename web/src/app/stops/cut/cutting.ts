@@ -1,7 +1,6 @@
 import { Injectable, computed, inject, linkedSignal, signal } from '@angular/core';
 import type { StockItem } from '@yellow-pane/contracts';
-import { type CutBlank, type CutBlanks, type CutOrder, type CutOrderPlan, type OrderPiece, type PinnedPiece, type StockFilm, grown, isMirroredOnTable, layoutPieceOf, lengthBound, onTable, outlineOnRoll } from '@yellow-pane/core/cutting';
-import { areaOf, isConvex, outlineBounds, outlineOfCheck } from '@yellow-pane/core/measure';
+import { type CutBlank, type CutBlanks, type CutOrder, type CutOrderPlan, type OrderPiece, type PinnedPiece, type StockFilm, layoutPieceOf, lengthBound } from '@yellow-pane/core/cutting';
 import { DEFAULT_RATES } from '@yellow-pane/core/fitting';
 import type { RowOf } from '@yellow-pane/core/job';
 import { mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
@@ -15,6 +14,7 @@ import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
 import { LayoutPool } from '../../workers/layout-pool';
+import { BlankOutlines } from './blank-outlines';
 import { lengthOfPlan, money, pieceWord } from './cut-words';
 
 export type CutView = 'layout' | 'blanks' | 'table' | 'stock';
@@ -36,8 +36,6 @@ const SEARCH_MS = { few: 1500, many: 4000 } as const;
 const MANY_PIECES = 60;
 const TRY_MS = 350;
 const PLOTTER_GAP_NM = 3_000_000;
-/** A surface that fills more of its rectangle than this is cut as a rectangle and trimmed. */
-const SLANTING_SHARE = 0.93;
 const keyOf = (applicationId: string, drop: number): string => `${applicationId} ${drop}`;
 const orderId = (width_nm: number): string => `order ${width_nm}`;
 
@@ -57,6 +55,7 @@ export class Cutting {
   readonly #catalogue = inject(Catalogue);
   readonly #stock = inject(Stock);
   readonly #rates = inject(Rates);
+  readonly #outlines = inject(BlankOutlines);
   readonly #units = inject(Device).units;
   #stop: AbortController | undefined;
   #isStopWanted = false;
@@ -148,7 +147,7 @@ export class Cutting {
       const stockId = roll === undefined ? undefined : (roll.stockId ?? orderId(roll.width_nm));
       return stockId === undefined || !this.stocks().some(({ id }) => id === stockId) ? [] : [{ id: keyOf(piece.applicationId, piece.drop), stockId, x_mm: mmFromNm(piece.x_nm), y_mm: mmFromNm(piece.y_nm), turned: piece.turned }];
     });
-    const pieces = open.map((own): OrderPiece => { const { key, blanks, blank, surface } = own; const outline = this.mode() === 'by plotter' ? this.#flatOf(own) : undefined; return { ...layoutPieceOf(blanks, blank, key, this.edgeMust()), ...(outline === undefined ? {} : { outline, mayFlip: blanks.whole.mayTurn180 }), group: blank.of > 1 ? key.split(' ')[0] ?? '' : surface?.kind === 'pane' ? surface.placeId : '' }; });
+    const pieces = open.map((own): OrderPiece => { const { key, blanks, blank, surface } = own; const outline = this.mode() === 'by plotter' ? this.#outlines.flatOf(own) : undefined; return { ...layoutPieceOf(blanks, blank, key, this.edgeMust()), ...(outline === undefined ? {} : { outline, mayFlip: blanks.whole.mayTurn180 }), group: blank.of > 1 ? key.split(' ')[0] ?? '' : surface?.kind === 'pane' ? surface.placeId : '' }; });
     return {
       pinned,
       order: {
@@ -241,7 +240,7 @@ export class Cutting {
           return this.#desk.put('cutPiece', {
             planId, rollId, applicationId: blank?.application.id ?? piece.id.split(' ')[0] ?? '', drop: blank?.blank.drop ?? 1, dropOf: blank?.blank.of ?? 1, tag: blank?.surface?.tag ?? '?', position: position - 1, level: piece.level,
             x_nm: nmFromMm(piece.x_mm), y_nm: nmFromMm(piece.y_mm), across_nm: nmFromMm(piece.across_mm), along_nm: nmFromMm(piece.along_mm), turned: piece.turned, phase_nm: nmFromMm(blank?.blank.phase_mm ?? 0),
-            flipped: piece.flipped === true, outline: blank === undefined ? null : this.#outlineOf(blank, order.mode, piece.turned, piece.flipped === true), notch_nm: blank?.application.method === 'column' && blank.blank.sector === undefined ? nmFromMm(12.5) : 0, topAlong: blank?.blanks.whole.lies === 'top along the roll',
+            flipped: piece.flipped === true, outline: blank === undefined ? null : this.#outlines.onRoll(blank, order.mode, piece.turned, piece.flipped === true), notch_nm: blank?.application.method === 'column' && blank.blank.sector === undefined ? nmFromMm(12.5) : 0, topAlong: blank?.blanks.whole.lies === 'top along the roll',
             pinned: pinnedKeys.has(piece.id), inputsHash: blank?.blanks.inputsHash ?? '?', cutAt: null, spoiledAt: null,
           });
         }),
@@ -258,29 +257,6 @@ export class Cutting {
     const stock = order.stocks.find(({ id }) => id === use?.stockId);
     if (hasKept || found.uses.length !== 1 || stock === undefined || order.pinned.length > 0 || found.notLaid.length > 0) return 0;
     return Math.floor(nmFromMm(lengthBound({ rollWidth_mm: stock.width_mm + order.gap_mm, pieces: order.pieces.map((piece) => ({ ...piece, across_mm: piece.across_mm + order.gap_mm, along_mm: piece.along_mm + order.gap_mm })) }).bound_mm.value - order.gap_mm + order.endWaste_mm));
-  }
-
-  /** The outline of a blank that is no rectangle, liner up, as it lies unturned: a tapered column's sector always, other slanting surfaces where a plotter can follow them. */
-  #flatOf({ blank, blanks, application, surface }: BlankHere): readonly { readonly x: number; readonly y: number }[] | undefined {
-    const seen = blank.sector?.outline ?? (blank.of > 1 || blanks.whole.lies === 'top along the roll' ? undefined : this.#slanting(application, blanks));
-    return seen === undefined ? undefined : onTable(seen, blank.width_mm, isMirroredOnTable(surface?.seenFrom ?? 'room', application.side, true));
-  }
-
-  /** A straight-sided outline with its allowances on, when it saves enough against its rectangle. */
-  #slanting({ surfaceId }: RowOf<'application'>, { whole }: CutBlanks): readonly { readonly x: number; readonly y: number }[] | undefined {
-    const outline = outlineOfCheck(this.#reading.checkOf(surfaceId));
-    if (outline === undefined || outline.length > 8 || !isConvex(outline)) return undefined;
-    const { top_mm, right_mm, bottom_mm, left_mm } = whole.sides;
-    const bounds = outlineBounds(outline);
-    if (Math.abs(areaOf(outline)) > SLANTING_SHARE * bounds.width * bounds.height) return undefined;
-    const [width, height] = [whole.width_mm.value, whole.height_mm.value];
-    return grown(outline.map(({ x, y }) => ({ x: x - bounds.left + left_mm, y: y - bounds.top + top_mm })), Math.max(top_mm, right_mm, bottom_mm, left_mm)).map(({ x, y }) => ({ x: Math.min(width, Math.max(0, x)), y: Math.min(height, Math.max(0, y)) }));
-  }
-
-  #outlineOf(own: BlankHere, mode: CutOrder['mode'], turned: boolean, flipped: boolean): RowOf<'cutPiece'>['outline'] {
-    const flat = own.blank.sector !== undefined || mode === 'by plotter' ? this.#flatOf(own) : undefined;
-    if (flat === undefined) return null;
-    return outlineOnRoll(flat, own.blank.width_mm, own.blank.height_mm, turned, flipped).map(({ x, y }) => ({ x: Math.max(0, Math.round(x * 100) / 100), y: Math.max(0, Math.round(y * 100) / 100) }));
   }
 
   #shortWord(notLaid: readonly string[]): string {
