@@ -8,10 +8,11 @@ import type { Block } from './beam';
 import { blockOf } from './blocks';
 import { type FreeLayout, searchFree } from './search-free';
 
-const BY_HAND_ROUNDS = 25;
-/** The search by hand gets every turn while it is near, every so many turns when it has fallen behind. */
+const BY_HAND_ROUNDS = 15;
+/** A round by hand takes as long as many steps of a beam: it gets a turn often while it is near, seldom when it has fallen behind. */
 const NEAR_BEHIND = 1.004;
-const SELDOM = 12;
+const OFTEN = 3;
+const SELDOM = 50;
 
 /** Lays pieces out for a plotter: anywhere, as long as none overlap. A search for layouts that can be cut by hand goes on beside it and lends it its best, so that it is never longer than that one.
  *  Any-time, deterministic for a seed and a number of rounds, as `layOutByHandSteps`. @throws CoreError as `layOutInLevels` */
@@ -45,7 +46,7 @@ export function* layOutFreeSteps(request: LayoutRequest, { seed, mostRounds }: O
     if (step.done === true) return plan;
     yield plan;
     turn += 1;
-    if (hand.done === true || (hand.value.cost > step.value.length * NEAR_BEHIND && turn % SELDOM !== 0)) continue;
+    if (hand.done === true || turn % (hand.value.cost > step.value.length * NEAR_BEHIND ? SELDOM : OFTEN) !== 0) continue;
     hand = byHand.next();
     if (hand.value.cost >= step.value.length) continue;
     restarts += 1;

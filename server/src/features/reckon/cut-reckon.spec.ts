@@ -27,4 +27,27 @@ describe('are blanks laid out over the wire?', () => {
   it('a piece wider than the roll is refused by name', async () => {
     expect((await request(server.app).post('/api/reckon/cut').send({ rollWidth_mm: 914, pieces: [{ id: 'SW1', across_mm: 1200, along_mm: 2000, mayTurn90: false }] }).expect(422)).body).toMatchObject({ code: 'CUTTING_PIECE_WIDER_THAN_ROLL', path: 'SW1' });
   });
+
+  it('freely for a plotter it is never longer than by hand, with the same bound', async () => {
+    const ask = async (mode: string): Promise<{ length_mm: { value: number }; bound_mm: { value: number } }> => (await request(server.app).post('/api/reckon/cut').send({ rollWidth_mm: 1524, pieces, mode, mostRounds: 25, milliseconds: 10_000 }).expect(200)).body as { length_mm: { value: number }; bound_mm: { value: number } };
+    const [free, hand] = [await ask('by plotter'), await ask('by hand')];
+    expect(free.length_mm.value).toBeLessThanOrEqual(hand.length_mm.value + 1e-6);
+    expect(free.bound_mm.value).toBe(hand.bound_mm.value);
+  });
+});
+
+describe('is an order laid out over the wire?', () => {
+  const stocks = [{ id: 'O-1', what: 'offcut', width_mm: 700, length_mm: 2400, perMetre: 0, whole: 4 }, { id: 'new', what: 'to order', width_mm: 1524, length_mm: 30_000, perMetre: 15 }];
+  const order = (more: object = {}): object => ({ stocks, pieces: [1, 2, 3].map((n) => ({ id: `A-S${n}`, across_mm: 641, along_mm: 904.5, mayTurn90: false })), mostRounds: 30, milliseconds: 5000, ...more });
+  it('offcuts first, money and its bound with their reasons, whose film is which', async () => {
+    const { body } = await request(server.app).post('/api/reckon/cut').send(order()).expect(200);
+    expect(body).toMatchObject({ uses: [{ stockId: 'O-1', copy: 0 }, { stockId: 'new' }], notLaid: [], film: { why: [{ formula: 'cutting.filmOfUse' }, { formula: 'cutting.filmOfUse' }, { formula: 'cutting.film' }] } });
+  });
+  it.each([['zero stock', { stocks: [] }], ['film too short', { stocks: [{ ...stocks[0], length_mm: 500 }] }]])('%s: every piece without film is named', async (_name, more) => {
+    const { body } = await request(server.app).post('/api/reckon/cut').send(order(more)).expect(200);
+    expect(body).toMatchObject({ stopped: 'infeasible', notLaid: ['A-S1', 'A-S2', 'A-S3'] });
+  });
+  it.each([['a negative length', { stocks: [{ ...stocks[0], length_mm: -1 }] }, 'CUTTING_STOCK_RANGE'], ['pins that overlap', { pinned: ['A-S1', 'A-S2'].map((id) => ({ id, stockId: 'new', x_mm: 0, y_mm: 0, turned: false })) }, 'CUTTING_PIN'], ['an id twice', { stocks: [stocks[0], stocks[0]] }, 'CUTTING_ID_TWICE']])('%s is refused by name', async (_name, more, code) => {
+    expect((await request(server.app).post('/api/reckon/cut').send(order(more)).expect(422)).body).toMatchObject({ code });
+  });
 });
