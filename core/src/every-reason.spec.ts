@@ -1,5 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import { BLANK_FORMULAS, LAYOUT_FORMULAS, blankFor, layOutInLevels } from './cutting';
+import { BLANK_FORMULAS, CELL, DROP_COUNT, LAYOUT_FORMULAS, MONEY_FORMULAS, SECTOR_FORMULAS, blankFor, layOutInLevels, planOrderSteps, runThrough, sectorBlank } from './cutting';
+import { dropCount } from './cutting/blanks/drops';
+import { cellOf } from './cutting/blanks/pattern';
 import { YEAR_FORMULAS, groundOf, judgeFilm, questionOf } from './choosing';
 import { aFilm, someRows } from './choosing/fixtures';
 import { DEW_POINT } from './climate';
@@ -21,7 +23,7 @@ import type { SurfaceShape } from './job';
 import type { Reading, SurfaceInput } from './measure';
 import type { Formula, Step } from './quantity';
 
-const FORMULAS = [...Object.values(SIZE_FORMULAS).map(({ forCorners }) => forCorners(4)), ...Object.values(ARC_FORMULAS), ...Object.values(FURROW_FORMULAS), ...Object.values(GIRTH_FORMULAS), ARCHED_AREA, ARCHED_EDGE, ...Object.values(COLUMN_FORMULAS), ...Object.values(CURVED_FORMULAS), OFF_LEVEL, ...Object.values(ROUND_FORMULAS), ...Object.values(ROUNDED_FORMULAS), ...Object.values(WALL_FORMULAS), ...Object.values(BLANK_FORMULAS), ...Object.values(LAYOUT_FORMULAS), ...Object.values(SLIP_FORMULAS), ...RATING_FORMULAS, ...CONTRAST_FORMULAS, ...DAYLIGHT_FORMULAS, ...GLARE_FORMULAS, ...YEAR_FORMULAS, ...STRESS_FORMULAS, DEW_POINT] as unknown as Formula<Record<string, number>>[];
+const FORMULAS = [...Object.values(SIZE_FORMULAS).map(({ forCorners }) => forCorners(4)), ...Object.values(ARC_FORMULAS), ...Object.values(FURROW_FORMULAS), ...Object.values(GIRTH_FORMULAS), ARCHED_AREA, ARCHED_EDGE, ...Object.values(COLUMN_FORMULAS), ...Object.values(CURVED_FORMULAS), OFF_LEVEL, ...Object.values(ROUND_FORMULAS), ...Object.values(ROUNDED_FORMULAS), ...Object.values(WALL_FORMULAS), ...Object.values(BLANK_FORMULAS), ...Object.values(LAYOUT_FORMULAS), ...Object.values(MONEY_FORMULAS), ...Object.values(SECTOR_FORMULAS), CELL, DROP_COUNT, ...Object.values(SLIP_FORMULAS), ...RATING_FORMULAS, ...CONTRAST_FORMULAS, ...DAYLIGHT_FORMULAS, ...GLARE_FORMULAS, ...YEAR_FORMULAS, ...STRESS_FORMULAS, DEW_POINT] as unknown as Formula<Record<string, number>>[];
 
 type Taken = readonly [kind: Reading['kind'], from: string, to: string, value_mm: number];
 const FACE: readonly Taken[] = [['distance', 'tl', 'tr', 1180], ['distance', 'bl', 'br', 1185], ['distance', 'tl', 'bl', 2140], ['distance', 'tr', 'br', 2143], ['distance', 'tl', 'br', 2446], ['distance', 'bl', 'tr', 2444]];
@@ -40,6 +42,9 @@ const SURFACES = {
 const plan = layOutInLevels({ rollWidth_mm: 1524, pieces: [{ id: 'a', across_mm: 1230, along_mm: 2190, mayTurn90: true }, { id: 'b', across_mm: 600, along_mm: 500, mayTurn90: false }] });
 const blank = blankFor({ aroundWidth_mm: 1180, aroundHeight_mm: 2140, method: 'decor', direction: 'none' });
 
+const order = runThrough(planOrderSteps({ stocks: [{ id: 'r', what: 'roll', width_mm: 1524, length_mm: 9000, perMetre: 14, whole: 2, lot: 'L', edges: 'both' }], pieces: [{ id: 'a', across_mm: 1230, along_mm: 2190, mayTurn90: true, group: '' }], pinned: [], mode: 'by hand', stages: 3, gap_mm: 0, endWaste_mm: 20, mostSheet_mm: 9000, objective: 'money', rates: { perCrossCut: 1, perSlit: 1, perPiece: 1, keepWidth_mm: 200, keepLength_mm: 500, keepShare: 0.3, perSplitGroup: 5 } }, { seed: 1, mostRounds: 3 }), () => false, () => undefined);
+const sector = sectorBlank({ foot_mm: 1131, top_mm: 942, height_mm: 2840, lap_mm: 25, over_mm: 12.5 });
+
 const film = judgeFilm(groundOf(questionOf(someRows())), 'f', aFilm());
 const { performance, stress } = film;
 if (performance === null || stress === null) throw new Error('the film of the check must be judged');
@@ -55,6 +60,8 @@ const RESULTS: readonly (readonly [string, readonly Step[]])[] = [
   ...Object.entries(SURFACES).flatMap(([shape, check]) => Object.entries<{ readonly why: readonly Step[] }>('sizes' in check ? { ...check.sizes } : {}).map(([name, size]) => [`${shape} ${name}`, size.why] as const)),
   ['blank width', blank.width_mm.why], ['blank height', blank.height_mm.why],
   ['length', plan.length_mm.why], ['bound', plan.bound_mm.why], ['waste', plan.waste_share.why],
+  ['film of an order', order.film.why], ['cost of an order', order.cost.why], ['bound of an order', order.filmBound.why], ['waste of an order', order.waste_share.why],
+  ['sector outer', sector?.outer_mm.why ?? []], ['sector inner', sector?.inner_mm.why ?? []], ['sector angle', sector?.angle_rad.why ?? []], ['pattern cell', cellOf(2450, 320, 640).why], ['drops', dropCount({ whole_mm: 5000, roll_mm: 1370, lap_mm: 25 }).why],
   ...SLIP_MIXES.map((mix) => [`slip ${mix.key}`, slipShare(mix).why] as const),
   ...FILM_RESULTS,
   ['slip needed', slipNeeded(2.5, { value: 0.3, mark: 'our guess' }).why],

@@ -10,9 +10,9 @@ const ROLLS: readonly Roll[] = [
   roll(2, 'R-14', 'N35-2207', 1524, 9400, 14.5, 'rack, top'),
   roll(12, 'R-19', 'OAK-118', 1220, 9000, 19, 'rack, middle'),
   roll(8, 'R-21', 'FS-77', 1220, 6200, 17.5, 'rack, middle'),
-  roll(2, 'O-31', 'N35-2207', 914, 2600, 7.5, 'offcut box', { what: 'offcut', rightEdge: false }),
-  roll(1, 'O-33', 'N20-1903', 700, 2400, 6, 'offcut box', { what: 'offcut', leftEdge: false, rightEdge: false }),
-  roll(11, 'O-35', 'H2-540', 1220, 880, 24, 'offcut box', { what: 'offcut', rightEdge: false }),
+  roll(2, 'O-31', 'N35-2207', 914, 2600, 2.6, 'offcut box', { what: 'offcut', rightEdge: false }),
+  roll(1, 'O-33', 'N20-1903', 700, 2400, 2, 'offcut box', { what: 'offcut', leftEdge: false, rightEdge: false }),
+  roll(11, 'O-35', 'H2-540', 1220, 880, 7, 'offcut box', { what: 'offcut', rightEdge: false }),
 ];
 
 /** Three rolls in stock and some offcuts; the rest of the job's film is to be ordered. */

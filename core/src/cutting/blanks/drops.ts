@@ -32,7 +32,7 @@ interface CountInputs {
 }
 
 export const DROP_COUNT: Formula<CountInputs> = {
-  id: 'cutting.drops', word: 'drops', says: 'n = (width to cover − lap) ÷ (roll width − lap), rounded up', unit: '', source: GEOMETRY,
+  id: 'cutting.drops', word: 'drops', says: 'n = (width to cover − lap) ÷ (roll width − lap), rounded up', unit: 'count', source: GEOMETRY,
   inputs: { whole_mm: { word: 'width to cover', unit: 'mm' }, roll_mm: { word: 'roll width', unit: 'mm' }, lap_mm: { word: 'lap', unit: 'mm' } },
   of: ({ whole_mm, roll_mm, lap_mm }) => Math.max(1, Math.ceil((whole_mm - lap_mm) / (roll_mm - lap_mm) - 1e-9)),
 };

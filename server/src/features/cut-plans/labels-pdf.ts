@@ -46,10 +46,10 @@ export async function labelsPdf({ file, rolls }: PlanRead, { sheet, addressOf, u
     line(pieceWord(piece), 14, 3, 'bold');
     const [w, h] = piece.top === 'to the roll end' || piece.top === 'to the core' ? [piece.across_mm, piece.along_mm] : [piece.along_mm, piece.across_mm];
     line(`${lengthIn(w, units)} × ${lengthIn(h, units)} ${units === 'metric' ? 'mm' : 'in'}`, 9, 9);
-    line(`Top ↑ ${piece.top.replace('to the ', '')} on the roll`.replace('↑ ', ''), 7.5, 13);
+    line(`Top ${piece.top.replace('to the', 'towards the')}`, 7.5, 13);
     line(`Factory edge: ${piece.factoryEdges.length === 0 ? 'none' : piece.factoryEdges.join(', ')}`, 7.5, 16.2);
     line(`${file.film}${roll.lot === '' ? '' : `, lot ${roll.lot}`}`, 7.5, 19.4);
-    if (height > 30) line('Cut with the liner up. This side is liner.', 7, 23.4);
+    if (height > 30) line('Liner up on the table', 7.5, 22.6);
     arrowUp(pdf, x + width * POINTS_MM - 6 * POINTS_MM, y + 4 * POINTS_MM);
   }
   return done();

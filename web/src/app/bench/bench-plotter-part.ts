@@ -20,8 +20,8 @@ const HIGH = 200;
           @for (line of lines(); track $index) { <path [attr.d]="line" class="fill-none stroke-ink" stroke-width="1.4" /> }
         </svg>
         <div class="flex flex-wrap gap-2 mt-3">
-          @if (plotter.state() === 'ready') { <button type="button" class="act" (click)="plotter.disconnect()">Switch off</button> }
-          @else { <button type="button" class="act" (click)="plotter.connect()">{{ plotter.state() === 'lost' ? 'Connect again' : 'Connect' }}</button> }
+          @if (plotter.state() === 'ready') { <button type="button" class="act" (click)="plotter.disconnect()">Switch the plotter off</button> }
+          @else { <button type="button" class="act" (click)="plotter.connect()">Switch the plotter on</button> }
         </div>
         @if (plotter.fault(); as text) { <p class="mt-3 border-2 border-stop rounded-card px-3 py-2" role="alert">{{ text }}</p> }
       </div>

@@ -38,7 +38,11 @@ export const api = {
   laserState: () => ask<LaserState>('/api/bench/laser'),
   plotter: (command: PlotterCommand) => ask<PlotterState>('/api/bench/plotter', json('POST', command)),
   plotterState: () => ask<PlotterState>('/api/bench/plotter'),
-  hpgl: async (jobId: string, planId: string, rollId: string) => (await fetch(`/api/jobs/${jobId}/cut-plans/${planId}/hpgl/${rollId}`)).text(),
+  hpgl: async (jobId: string, planId: string, rollId: string): Promise<string> => {
+    const answer = await fetch(`/api/jobs/${jobId}/cut-plans/${planId}/hpgl/${rollId}`).catch(() => { throw new ServerGone('hpgl'); });
+    if (!answer.ok) throw new ServerGone('hpgl');
+    return answer.text();
+  },
   stock: () => ask<readonly StockItem[]>('/api/stock'),
   saveRoll: (id: string, who: string, roll: Roll, version?: number) => ask<RollRow>(`/api/rolls/${id}`, json('PUT', { who, roll }, version === undefined ? {} : { 'If-Match': `"${version}"` })),
   sendPhoto: (jobId: string, id: string, picture: Blob) => ask<{ readonly width_px: number; readonly height_px: number; readonly bytes: number }>(`/api/jobs/${jobId}/photos/${id}`, { method: 'PUT', body: picture, headers: { 'Content-Type': 'application/octet-stream' } }),

@@ -19,6 +19,7 @@ export class StopSummaries {
     const unmeasured = surfaces.filter((surface) => !this.#hasSize(surface)).length;
     const unfilmed = surfaces.filter(({ id }) => this.#reading.applicationsOf(id).length === 0).length;
     const plans = this.#reading.plans();
+    const rolls = this.#reading.cutRolls().length;
     const length_nm = plans.reduce((sum, { lengthUsed_nm }) => sum + lengthUsed_nm, 0);
     const applications = this.#reading.applications();
     const laid = applications.filter(({ id }) => this.#reading.laidIds().has(id)).length;
@@ -26,7 +27,7 @@ export class StopSummaries {
     return {
       survey: surfaces.length === 0 ? 'no surface yet' : unmeasured === 0 ? `all ${surfaces.length} measured` : `${unmeasured} to measure`,
       film: surfaces.length === 0 ? '–' : unfilmed === 0 ? 'all chosen' : `${unfilmed} to choose`,
-      cut: applications.length === 0 ? '–' : laid < applications.length ? `${applications.length - laid} to lay out` : `${this.#length(length_nm)} · ${plans.length} ${plans.length === 1 ? 'roll' : 'rolls'}`,
+      cut: applications.length === 0 ? '–' : laid < applications.length ? `${applications.length - laid} to lay out` : `${this.#length(length_nm)} · ${rolls} ${rolls === 1 ? 'roll' : 'rolls'}`,
       day: 'comes later',
       fit: applications.length === 0 ? '–' : `${finished} of ${applications.length} done`,
       check: 'comes later',

@@ -136,7 +136,8 @@ export class TableView {
     const plan = this.cutting.plan();
     if (plan === undefined) return;
     if (from === 0) await this.plotter.order({ do: 'load', width_mm: mmFromNm(roll.width_nm), length_mm: mmFromNm(Math.max(roll.length_nm, roll.used_nm)) });
-    const hpgl = await api.hpgl(plan.jobId, plan.id, roll.id);
+    const hpgl = await api.hpgl(plan.jobId, plan.id, roll.id).catch(() => undefined);
+    if (hpgl === undefined) { this.plotter.fault.set('The server does not give the plotter’s job. Nothing was sent; try again when it answers.'); return; }
     await this.plotter.order({ do: 'cut', key: roll.id, hpgl: from === 0 ? hpgl : restOf(hpgl, from - this.#ordered().slice(0, from).filter(({ spoiledAt }) => spoiledAt !== null).length), from });
   }
 
