@@ -1,5 +1,5 @@
 import { Injectable } from '@angular/core';
-import type { CutOrder, CutOrderPlan } from '@yellow-pane/core/cutting';
+import type { CutOrder, CutOrderPlan, LayoutRequest } from '@yellow-pane/core/cutting';
 import { proxy } from 'comlink';
 import type { LayoutWorkerApi } from './layout.worker';
 import { type TaskOptions, WorkerPool } from './worker-pool';
@@ -16,6 +16,10 @@ export class LayoutPool {
 
   plan(order: CutOrder, { milliseconds, onBetter, ...options }: LayoutOptions): Promise<CutOrderPlan> {
     return this.#pool.run((remote, onProgress) => remote.plan(order, milliseconds, onProgress, proxy(onBetter)), options);
+  }
+
+  bound(request: LayoutRequest, options: TaskOptions): Promise<number> {
+    return this.#pool.run((remote) => remote.bound(request), options);
   }
 
   planEach(orders: readonly CutOrder[], { milliseconds, ...options }: TaskOptions & { readonly milliseconds: number }): Promise<readonly CutOrderPlan[]> {

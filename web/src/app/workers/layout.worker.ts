@@ -1,10 +1,12 @@
-import { type CutOrder, type CutOrderPlan, planOrderSteps, runThrough } from '@yellow-pane/core/cutting';
+import { type CutOrder, type CutOrderPlan, type LayoutRequest, lengthBound, planOrderSteps, runThrough } from '@yellow-pane/core/cutting';
 import { expose } from 'comlink';
 
 export interface LayoutWorkerApi {
   /** Searches for so long, and tells of each better plan as it is found. */
   plan(order: CutOrder, milliseconds: number, onProgress: (share: number) => void, onBetter: (plan: CutOrderPlan) => void): CutOrderPlan;
-  /** The same for several orders one after the other, such as the widths that could be bought. */
+  /** Length that no layout of these pieces on this roll goes below, mm. */
+  bound(request: LayoutRequest): number;
+  /** As `plan`, for several orders one after the other, such as the widths that could be bought. */
   planEach(orders: readonly CutOrder[], milliseconds: number, onProgress: (share: number) => void): readonly CutOrderPlan[];
 }
 
@@ -23,6 +25,7 @@ const api: LayoutWorkerApi = {
     };
     return runThrough(planOrderSteps(order, { seed: SEED, mostRounds: Number.MAX_SAFE_INTEGER }), isOver, onBetter);
   },
+  bound: (request) => lengthBound(request).bound_mm.value,
   planEach(orders, milliseconds, onProgress) {
     return orders.map((order, index) => {
       const start = performance.now();

@@ -1,6 +1,6 @@
 import { Injectable, computed, inject, linkedSignal, signal } from '@angular/core';
 import type { StockItem } from '@yellow-pane/contracts';
-import { type CutBlank, type CutBlanks, type CutOrder, type CutOrderPlan, type OrderPiece, type PinnedPiece, type StockFilm, layoutPieceOf, lengthBound } from '@yellow-pane/core/cutting';
+import { type CutBlank, type CutBlanks, type CutOrder, type CutOrderPlan, type OrderPiece, type PinnedPiece, type StockFilm, layoutPieceOf } from '@yellow-pane/core/cutting';
 import { DEFAULT_RATES } from '@yellow-pane/core/fitting';
 import type { RowOf } from '@yellow-pane/core/job';
 import { mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
@@ -176,11 +176,11 @@ export class Cutting {
     try {
       const milliseconds = order.pieces.length > MANY_PIECES ? SEARCH_MS.many : SEARCH_MS.few;
       const plan = await this.#pool.plan(order, { milliseconds, signal: this.#stop.signal, onProgress: (share) => { this.progress.set(share); }, onBetter: (better) => { this.soFar.set(better); if (this.#isStopWanted) this.stop(); } });
-      this.#keep(plan, order, film.name);
+      await this.#keep(plan, order, film.name);
     } catch (error) {
       const found = this.soFar();
       if (!this.#stop.signal.aborted) this.fault.set(this.#faultWord(error));
-      else if (found !== undefined) this.#keep(found, order, film.name);
+      else if (found !== undefined) await this.#keep(found, order, film.name);
     } finally {
       this.progress.set(undefined);
       this.soFar.set(undefined);
@@ -215,12 +215,12 @@ export class Cutting {
     return before === undefined || after === undefined ? undefined : { before, after };
   }
 
-  #keep(found: CutOrderPlan, order: CutOrder, filmName: string): void {
+  async #keep(found: CutOrderPlan, order: CutOrder, filmName: string): Promise<void> {
     const old = this.plan();
     const planId = old?.id ?? newId();
     const keptRolls = this.rolls().filter((roll) => this.isBegun(roll));
     const keptIds = new Set(keptRolls.map(({ id }) => id));
-    const bound = this.#lengthBound(found, order, keptRolls.length > 0);
+    const bound = await this.#lengthBound(found, order, keptRolls.length > 0);
     const fields = {
       mode: order.mode, stages: order.stages, gap_nm: nmFromMm(order.gap_mm), endWaste_nm: this.endWaste_nm(), mostSheet_nm: this.mostSheet_nm(), objective: order.objective, edgeMust: this.edgeMust(),
       lengthUsed_nm: lengthOfPlan(found) + keptRolls.reduce((sum, { used_nm }) => sum + used_nm, 0), bound_nm: bound, filmCost: round(found.film.value), cost: round(found.cost.value), filmBound: round(found.filmBound.value), stopped: found.stopped,
@@ -252,11 +252,12 @@ export class Cutting {
   }
 
   /** A length bound is only true where everything lies on one roll that could not be another. */
-  #lengthBound(found: CutOrderPlan, order: CutOrder, hasKept: boolean): number {
+  async #lengthBound(found: CutOrderPlan, order: CutOrder, hasKept: boolean): Promise<number> {
     const [use] = found.uses;
     const stock = order.stocks.find(({ id }) => id === use?.stockId);
     if (hasKept || found.uses.length !== 1 || stock === undefined || order.pinned.length > 0 || found.notLaid.length > 0) return 0;
-    return Math.floor(nmFromMm(lengthBound({ rollWidth_mm: stock.width_mm + order.gap_mm, pieces: order.pieces.map((piece) => ({ ...piece, across_mm: piece.across_mm + order.gap_mm, along_mm: piece.along_mm + order.gap_mm })) }).bound_mm.value - order.gap_mm + order.endWaste_mm));
+    const least_mm = await this.#pool.bound({ rollWidth_mm: stock.width_mm + order.gap_mm, pieces: order.pieces.map((piece) => ({ ...piece, across_mm: piece.across_mm + order.gap_mm, along_mm: piece.along_mm + order.gap_mm })) }, {});
+    return Math.floor(nmFromMm(least_mm - order.gap_mm + order.endWaste_mm));
   }
 
   #shortWord(notLaid: readonly string[]): string {
