@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { DEMO_JOB, expect, surface, test } from './house';
 
-const PAGES = ['/', '/films', '/settings', '/bench', '/nowhere', ...[22, 24, 25, 26].map((n) => `${DEMO_JOB}/survey/${surface(n)}`), ...['survey', 'film', 'cut', 'day', 'fit', 'check', 'close'].map((stop) => `${DEMO_JOB}/${stop}/${surface(stop === 'survey' ? 3 : 1)}`)];
+const PAGES = ['/', '/films', '/stock', '/settings', '/bench', '/nowhere', ...[22, 24, 25, 26].map((n) => `${DEMO_JOB}/survey/${surface(n)}`), ...['survey', 'film', 'cut', 'day', 'fit', 'check', 'close'].map((stop) => `${DEMO_JOB}/${stop}/${surface(stop === 'survey' ? 3 : 1)}`)];
 
 for (const theme of ['noon', 'cellar'] as const) {
   test(`every page is free of axe findings in the ${theme} theme, and nothing breaks the security policy`, async ({ page, as }) => {

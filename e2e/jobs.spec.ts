@@ -17,7 +17,7 @@ test('a job is made, renamed, duplicated, archived, deleted, and each is undone'
 
   await page.getByRole('button', { name: 'Duplicate Kestrel Hill Funicular' }).click();
   await expect(page.getByRole('heading', { name: 'Kestrel Hill Funicular (copy)' })).toBeVisible();
-  await expect(page.getByText('30 surfaces, 23 measured, 11 with film')).toHaveCount(2);
+  await expect(page.getByRole('listitem').filter({ hasText: 'Kestrel Hill Funicular' }).filter({ hasText: '30 surfaces, 23 measured, 18 with film' })).toHaveCount(2);
   await page.getByRole('button', { name: 'Archive Kestrel Hill Funicular (copy)' }).click();
   await expect(page.getByRole('heading', { name: 'Kestrel Hill Funicular (copy)' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Archived jobs (1)' }).click();
