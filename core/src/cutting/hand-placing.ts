@@ -1,3 +1,5 @@
+import { toTenth } from './tenths';
+
 /** A piece being placed by hand, mm from the left factory edge and the roll's end. */
 export interface HandPlaced {
   readonly id: string;
@@ -45,7 +47,7 @@ export function snapped(piece: HandPlaced, others: readonly HandPlaced[], { widt
   const rest = others.filter(({ id }) => id !== piece.id);
   const x = nearest(piece.x_mm, [0, width_mm - piece.across_mm, ...rest.flatMap((other) => [other.x_mm, other.x_mm + other.across_mm + gap_mm, other.x_mm - piece.across_mm - gap_mm, other.x_mm + other.across_mm - piece.across_mm])], within_mm);
   const y = nearest(piece.y_mm, [endWaste_mm, ...rest.flatMap((other) => [other.y_mm, other.y_mm + other.along_mm + gap_mm, other.y_mm - piece.along_mm - gap_mm, other.y_mm + other.along_mm - piece.along_mm])], within_mm);
-  return { ...piece, x_mm: round(x), y_mm: round(y) };
+  return { ...piece, x_mm: toTenth(x), y_mm: toTenth(y) };
 }
 
 function nearest(value: number, targets: readonly number[], within: number): number {
@@ -53,5 +55,3 @@ function nearest(value: number, targets: readonly number[], within: number): num
   for (const target of targets) { const own = Math.abs(target - value); if (own <= off) { best = target; off = own; } }
   return best;
 }
-
-const round = (value_mm: number): number => Math.round(value_mm * 10) / 10;

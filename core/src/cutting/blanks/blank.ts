@@ -1,5 +1,6 @@
 import type { CornerTurn, CutMethod, FilmDirection } from '../../job';
 import { CoreError, type Formula, GEOMETRY, type Reasoned, type Source, applyFormula } from '../../quantity';
+import { upToTenth } from '../tenths';
 import { type Sides, CORNER_RULES, allowanceFor } from './allowances';
 
 export interface BlankInput {
@@ -39,10 +40,6 @@ interface SideSum {
   readonly first_mm: number;
   readonly second_mm: number;
 }
-
-const TENTH_MM = 0.1;
-const ROUNDING_SLACK = 1e-6;
-export const upToTenth = (value_mm: number): number => Math.ceil(value_mm / TENTH_MM - ROUNDING_SLACK) / 10;
 
 const WIDTH: Formula<SideSum> = {
   id: 'cutting.blankWidth', word: 'blank width', says: 'W = width around the surface + left + right, rounded up to 0.1 mm', unit: 'mm', source: GEOMETRY,

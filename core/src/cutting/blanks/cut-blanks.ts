@@ -1,7 +1,8 @@
 import type { FilmDirection } from '../../job';
 import type { LayoutPiece } from '../layout';
+import { upToTenth } from '../tenths';
 import { CORNER_RULES } from './allowances';
-import { type Blank, type BlankInput, blankFor, hashText, upToTenth } from './blank';
+import { type Blank, type BlankInput, blankFor, hashText } from './blank';
 import { type SeamKind, type SeamPlacing, placeSeams } from './drops';
 import { type FirstDrop, type PatternMatch, cellOf, phaseOf } from './pattern';
 import { type SectorBlank, sectorBlank } from './sector';
@@ -129,8 +130,6 @@ function inSectors(input: CutInput, whole: Blank, widest_mm: number, make: (blan
   const lap_mm = CORNER_RULES.lap_mm.value;
   for (let count = 2; count <= 12; count += 1) {
     /** A part of the girth opens to the same radii: the parts are reckoned as columns of a part of the girth and height along the slope. */
-    const whole_sector = sectorBlank({ ...column, lap_mm: 0, over_mm: whole.sides.top_mm });
-    if (whole_sector === undefined) break;
     const part = partOf(column, count, lap_mm, whole.sides.top_mm);
     if (part === undefined || (part.width_mm > widest_mm && !(whole.mayTurn90 && part.height_mm <= widest_mm))) continue;
     notes.push(`${count} sectors with a lap of ${lap_mm} mm each.`);

@@ -1,4 +1,5 @@
 import { type Formula, GEOMETRY, type Reasoned, applyFormula } from '../../quantity';
+import { upToTenth } from '../tenths';
 import { CORNER_RULES } from './allowances';
 
 export type SeamKind = 'lap over promoter' | 'double cut' | 'butt';
@@ -49,7 +50,7 @@ const EXTRA_DROP = 1e5;
 /** Puts seams where the rules want them: never a sliver, never in a stretch kept free, at a mullion when one is near, else as the placing says. With no such place a drop more is tried, then the rules that give are named. */
 export function placeSeams(input: DropsInput): Drops {
   const { value: count } = dropCount(input);
-  if (count === 1) return { widths: [up(input.whole_mm)], starts: [0], seams: [], broken: [] };
+  if (count === 1) return { widths: [upToTenth(input.whole_mm)], starts: [0], seams: [], broken: [] };
   const tried = [count, count + 1].map((own) => best(input, own, false)).find((found) => found !== undefined);
   if (tried !== undefined) return { ...tried, broken: [] };
   const forced = best(input, count, true) ?? evenly(input, count);
@@ -128,7 +129,5 @@ function evenly(input: DropsInput, count: number): Omit<Drops, 'broken'> {
 function drawn({ whole_mm, lap_mm }: DropsInput, seams: readonly number[]): Omit<Drops, 'broken'> {
   const starts = [0, ...seams.map((at) => at - lap_mm / 2)];
   const ends = [...seams.map((at) => at + lap_mm / 2), whole_mm];
-  return { seams, starts, widths: starts.map((start, index) => up((ends[index] ?? whole_mm) - start)) };
+  return { seams, starts, widths: starts.map((start, index) => upToTenth((ends[index] ?? whole_mm) - start)) };
 }
-
-const up = (value_mm: number): number => Math.ceil(value_mm * 10 - 1e-6) / 10;

@@ -1,5 +1,5 @@
 import { type Formula, GEOMETRY, type Reasoned, applyFormula } from '../../quantity';
-import { upToTenth } from './blank';
+import { upToTenth } from '../tenths';
 
 export interface SectorInput {
   /** Girths and upright height of a round column. */

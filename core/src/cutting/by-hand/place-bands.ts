@@ -1,4 +1,5 @@
 import type { PlacedPiece } from '../layout';
+import { toTenth } from '../tenths';
 import type { Band, Column } from './band';
 import type { StripProblem } from './strip-problem';
 
@@ -31,7 +32,7 @@ export function placeBands(problem: StripProblem, bands: readonly Band[], rollWi
       let y = from;
       return column.pieces.map((piece): PlacedPiece => {
         const x_mm = isRight ? rollWidth_mm - piece.across * acrossStep_mm : x * acrossStep_mm;
-        const at: PlacedPiece = { id: takeId(piece.kind), x_mm: tenths(x_mm), y_mm: tenths(from_mm + y * alongStep_mm), across_mm: tenths(piece.across * acrossStep_mm), along_mm: tenths(piece.along * alongStep_mm), turned: piece.turned, level };
+        const at: PlacedPiece = { id: takeId(piece.kind), x_mm: toTenth(x_mm), y_mm: toTenth(from_mm + y * alongStep_mm), across_mm: toTenth(piece.across * acrossStep_mm), along_mm: toTenth(piece.along * alongStep_mm), turned: piece.turned, level };
         y += piece.along;
         return at;
       });
@@ -47,8 +48,4 @@ export function idsInTurn({ kinds }: StripProblem): (kind: number) => string {
     next[kind] = at + 1;
     return kinds[kind]?.ids[at] ?? '?';
   };
-}
-
-export function tenths(value_mm: number): number {
-  return Math.round(value_mm * 10) / 10;
 }

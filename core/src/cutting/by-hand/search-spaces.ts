@@ -1,5 +1,6 @@
 import { seededRandom } from '../../quantity';
 import { bestBands, selectionsOf } from '../exact/few-pieces';
+import { byWeight } from '../by-weight';
 import { buildBand } from './band';
 import { type BandExtra, type LaidBand, type Layout, type Space, costOf, lengthsOf } from './space';
 import type { Lie } from './strip-problem';
@@ -251,10 +252,4 @@ function wasteful(spaces: readonly Space[], laid: readonly LaidBand[], random: (
     taken.add(byWeight(weights, random));
   }
   return taken;
-}
-
-function byWeight(weights: readonly number[], random: () => number): number {
-  let at = random() * weights.reduce((sum, weight) => sum + weight, 0);
-  const found = weights.findIndex((weight) => weight > 0 && (at -= weight) <= 0);
-  return found < 0 ? Math.max(0, weights.findIndex((weight) => weight > 0)) : found;
 }

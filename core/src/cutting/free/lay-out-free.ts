@@ -1,9 +1,10 @@
 import { type ByHandLimits, NOTHING_EXTRA, firstPlan, planned, wholeRoll, withBound } from '../by-hand/lay-out-by-hand';
-import { idsInTurn, tenths } from '../by-hand/place-bands';
+import { idsInTurn } from '../by-hand/place-bands';
 import { type SpaceResult, searchSpaces } from '../by-hand/search-spaces';
 import { type StripProblem, stripProblem } from '../by-hand/strip-problem';
 import { type LayoutPlan, type LayoutRequest, type PlacedPiece, lengthBound } from '../layout';
 import { refuseLayout } from '../level-layout';
+import { toTenth } from '../tenths';
 import type { Block } from './beam';
 import { blockOf } from './blocks';
 import { type FreeLayout, searchFree } from './search-free';
@@ -61,6 +62,6 @@ export function placeBlocks(problem: StripProblem, blocks: readonly Block[], tak
   return blocks.flatMap(({ along, moves }, level) => {
     const from = end;
     end += along;
-    return [...moves].sort((a, b) => a.y - b.y || a.x - b.x).map(({ lie, x, y }): PlacedPiece => ({ id: takeId(lie.kind), x_mm: tenths(x * acrossStep_mm), y_mm: tenths(from_mm + (from + y) * alongStep_mm), across_mm: tenths(lie.across * acrossStep_mm), along_mm: tenths(lie.along * alongStep_mm), turned: lie.turned, level }));
+    return [...moves].sort((a, b) => a.y - b.y || a.x - b.x).map(({ lie, x, y }): PlacedPiece => ({ id: takeId(lie.kind), x_mm: toTenth(x * acrossStep_mm), y_mm: toTenth(from_mm + (from + y) * alongStep_mm), across_mm: toTenth(lie.across * acrossStep_mm), along_mm: toTenth(lie.along * alongStep_mm), turned: lie.turned, level }));
   });
 }

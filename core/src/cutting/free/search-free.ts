@@ -1,6 +1,7 @@
 import { seededRandom } from '../../quantity';
 import type { Band } from '../by-hand/band';
 import type { StripProblem } from '../by-hand/strip-problem';
+import { byWeight } from '../by-weight';
 import { type BeamWays, type Block, beam } from './beam';
 import { blockOf, partedAt } from './blocks';
 
@@ -81,10 +82,4 @@ function takeApart({ width }: StripProblem, blocks: readonly Block[], random: ()
     weights.forEach((weight, index) => { if (weight > 0) weights[index] = 0.5 * weight + 0.2; });
   }
   return taken;
-}
-
-function byWeight(weights: readonly number[], random: () => number): number {
-  let at = random() * weights.reduce((sum, weight) => sum + weight, 0);
-  const found = weights.findIndex((weight) => weight > 0 && (at -= weight) <= 0);
-  return found < 0 ? Math.max(0, weights.findIndex((weight) => weight > 0)) : found;
 }

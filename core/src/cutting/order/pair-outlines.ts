@@ -1,6 +1,7 @@
 import { quarterTurned } from '../blanks/on-the-table';
 import { type Nested, type Polygon, nestPair } from '../outlines/nest';
 import type { PlacedPiece } from '../layout';
+import { toTenth, upToTenth } from '../tenths';
 import type { CutOrder, OrderPiece } from './cut-order';
 
 interface Pair {
@@ -38,7 +39,7 @@ export function pairOutlines(order: CutOrder): Paired {
       if (one === undefined || other === undefined) continue;
       const id = `${one.id} + ${other.id}`;
       pairs.set(id, { one, other, nested });
-      rest.push({ ...one, id, across_mm: up(nested.width), along_mm: up(nested.height), likesEdge: false, wantsEdge: false });
+      rest.push({ ...one, id, across_mm: upToTenth(nested.width), along_mm: upToTenth(nested.height), likesEdge: false, wantsEdge: false });
     }
     const last = pieces.length % 2 === 1 ? pieces.at(-1) : undefined;
     if (last !== undefined) rest.push(last);
@@ -47,17 +48,13 @@ export function pairOutlines(order: CutOrder): Paired {
   return { order: { ...order, pieces: rest }, apart: (placed) => placed.flatMap((piece) => { const pair = pairs.get(piece.id); return pair === undefined ? [piece] : both(piece, pair); }) };
 }
 
-const up = (value_mm: number): number => Math.ceil(value_mm * 10 - 1e-6) / 10;
-
 function both(at: PlacedPiece, { one, other, nested }: Pair): readonly PlacedPiece[] {
   const size = at.turned ? { across_mm: one.along_mm, along_mm: one.across_mm } : { across_mm: one.across_mm, along_mm: one.along_mm };
   /** Turned by a quarter what was across goes along, from the far side. */
-  const spot = (dx: number, dy: number): { readonly x_mm: number; readonly y_mm: number } => (at.turned ? { x_mm: round(at.x_mm + dy), y_mm: round(at.y_mm + nested.width - dx - one.across_mm) } : { x_mm: round(at.x_mm + dx), y_mm: round(at.y_mm + dy) });
+  const spot = (dx: number, dy: number): { readonly x_mm: number; readonly y_mm: number } => (at.turned ? { x_mm: toTenth(at.x_mm + dy), y_mm: toTenth(at.y_mm + nested.width - dx - one.across_mm) } : { x_mm: toTenth(at.x_mm + dx), y_mm: toTenth(at.y_mm + dy) });
   const { dx, dy, flipped } = nested.second;
   return [{ ...at, ...size, ...spot(0, 0), id: one.id }, { ...at, ...size, ...spot(dx, dy), id: other.id, flipped }];
 }
-
-const round = (value_mm: number): number => Math.round(value_mm * 10) / 10;
 
 /** The outline of a piece as it lies on the roll, from its own corner. */
 export function outlineOnRoll(outline: Polygon, width: number, height: number, turned: boolean, flipped: boolean): Polygon {

@@ -8,6 +8,7 @@ import type { StripProblem } from '../by-hand/strip-problem';
 import { placeBlocks } from '../free/lay-out-free';
 import { type FreeLayout, searchFree } from '../free/search-free';
 import type { PlacedPiece } from '../layout';
+import { toTenth } from '../tenths';
 import type { CutOrder, CutOrderPlan, OrderPiece, StockUse } from './cut-order';
 import { extraOf, keptOf, moneyOf } from './order-money';
 import { type PlacedSpace, orderSpaces } from './order-spaces';
@@ -161,10 +162,8 @@ function onRolls<Item extends { readonly along: number }>(items: readonly Item[]
 
 /** The gap is taken off again. */
 function shrunk(piece: PlacedPiece, x_mm: number, { gap_mm }: CutOrder): PlacedPiece {
-  return { ...piece, x_mm: round(piece.x_mm + x_mm), across_mm: round(piece.across_mm - gap_mm), along_mm: round(piece.along_mm - gap_mm) };
+  return { ...piece, x_mm: toTenth(piece.x_mm + x_mm), across_mm: toTenth(piece.across_mm - gap_mm), along_mm: toTenth(piece.along_mm - gap_mm) };
 }
-const round = (value_mm: number): number => Math.round(value_mm * 10) / 10;
-
 /** Levels counted anew from the roll's end: pieces whose shadows along the roll touch are one sheet. */
 function levelled(placed: PlacedPiece[]): readonly PlacedPiece[] {
   let [level, reach] = [-1, Number.NEGATIVE_INFINITY];
