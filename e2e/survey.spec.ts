@@ -78,7 +78,7 @@ test('the cut list prints light on paper with a box to tick, whatever the theme'
   await expect(page.getByRole('columnheader', { name: 'Cut', exact: true })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Kestrel Hill Funicular: neutral 35' })).toBeVisible();
   await expect(page.getByRole('navigation', { name: 'Stops' })).toBeHidden();
-  expect(await page.locator('yp-roll-board rect').first().evaluate((shape) => getComputedStyle(shape).fill)).toBe('rgb(255, 255, 255)');
+  await expect(page.locator('yp-roll-board rect').first()).toHaveCSS('fill', 'rgb(255, 255, 255)');
 });
 
 test('arrow keys walk the figure, Enter goes on in the order of walking', async ({ page }) => {
