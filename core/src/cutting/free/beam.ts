@@ -1,5 +1,13 @@
 import type { Lie, StripProblem } from '../by-hand/strip-problem';
-import { type PieceMove, type Skyline, lowest, raised } from './skyline';
+import { type Fronts, coverStretch, lowestStretch, raiseStretch, roomForFronts } from './fronts';
+import { type LieTable, canFill, lieTable } from './lie-table';
+
+/** Where a piece lies, in steps. */
+export interface PieceMove {
+  readonly lie: Lie;
+  readonly x: number;
+  readonly y: number;
+}
 
 /** A way of looking: how many fronts are kept side by side, how many pieces are tried on each, how much chance is in it. */
 export interface BeamWays {
@@ -11,144 +19,208 @@ export interface BeamWays {
   readonly random: () => number;
 }
 
-/** A front with what is left, and the way it came about. */
-interface Node {
-  readonly skyline: Skyline;
-  readonly left: Uint16Array;
-  readonly worth: number;
-  readonly waste: number;
-  readonly tallest: number;
-  readonly narrowest: number;
-  readonly before: Node | undefined;
-  readonly move: PieceMove | undefined;
-}
-
-interface Child {
-  readonly node: Node;
-  readonly at: number;
-  readonly lie: Lie;
-  readonly x: number;
-  readonly score: number;
-  readonly mark: number;
-}
-
 /** Pieces that lie together across the whole roll, from 0 to `along`. */
 export interface Block {
   readonly moves: readonly PieceMove[];
   readonly along: number;
 }
 
+/** Front and piece after piece: all placings ever kept, each with the one before it. */
+interface Book {
+  readonly before: number[];
+  readonly lie: number[];
+  readonly x: number[];
+  readonly y: number[];
+}
+
+/** The placings looked at in one step, by their number. */
+interface Offers {
+  count: number;
+  readonly row: Int32Array;
+  readonly at: Int32Array;
+  readonly lie: Int32Array;
+  readonly x: Int32Array;
+  readonly waste: Float64Array;
+  readonly score: Float64Array;
+}
+
+const NOTHING = -1;
+const FIT = 2;
+const SLIVER = 1.5;
+const FLUSH = 0.8;
+const FILLABLE = 0.5;
+const TALL = 0.002;
+const YIELD_EVERY = 300;
+
 /** Lays pieces: many fronts side by side grow piece by piece on their lowest stretch; those with the least waste for what they hold go on.
  *  @param pieces how many of each kind @param most only a shorter layout is of use
  *  @returns undefined when every front grew too long; yields now and then so that it can be stopped */
-export function* beam({ width, lies, kinds }: StripProblem, pieces: Uint16Array, ways: BeamWays, most: number): Generator<undefined, Block | undefined> {
+export function* beam(problem: StripProblem, pieces: Uint16Array, ways: BeamWays, most: number): Generator<undefined, Block | undefined> {
+  const { width, kinds } = problem;
   let [total, area] = [0, 0];
   kinds.forEach(({ across, along }, kind) => { total += pieces[kind] ?? 0; area += across * along * (pieces[kind] ?? 0); });
-  const order = lies.filter(({ kind }) => (pieces[kind] ?? 0) > 0).sort((a, b) => a.across - b.across);
-  let nodes: readonly Node[] = [{
-    skyline: { starts: Int32Array.of(0), heights: Int32Array.of(0) }, left: Uint16Array.from(pieces), worth: 0, waste: 0, tallest: 0, narrowest: order[0]?.across ?? width, before: undefined, move: undefined,
-  }];
+  const table = lieTable(problem, pieces, ways.worth);
+  const present = kinds.flatMap((_, kind) => ((pieces[kind] ?? 0) > 0 ? [pieces[kind] ?? 0] : []));
+  const stride = total + 2;
+  let [fronts, next] = [roomForFronts(ways.fronts, stride, present.length), roomForFronts(ways.fronts, stride, present.length)];
+  const offers = roomForOffers(ways.fronts * ways.tries);
+  const order = new Int32Array(ways.fronts * ways.tries);
+  const book: Book = { before: [], lie: [], x: [], y: [] };
+  fronts.stretches[0] = 1;
+  fronts.left.set(present);
+  fronts.narrowest[0] = table.across[0] ?? width;
+  fronts.placing[0] = NOTHING;
   const slack = (most - 1) * width - area;
+  let kept = 1;
+  let looked = 0;
   for (let placed = 0; placed < total; placed += 1) {
-    const children: Child[] = [];
-    for (const node of nodes) expand(width, order, node, ways, slack, most, children);
-    if (children.length === 0) return undefined;
-    nodes = chosen(children, ways.fronts).map((child) => grown(width, order, child));
-    if ((placed & 7) === 7) yield undefined;
+    offers.count = 0;
+    for (let row = 0; row < kept; row += 1) offer(table, fronts, row, ways, slack, most, offers);
+    if (offers.count === 0) return undefined;
+    looked += kept;
+    kept = keepBest(table, fronts, next, offers, order, ways.fronts, book);
+    [fronts, next] = [next, fronts];
+    if (looked > YIELD_EVERY) { looked = 0; yield undefined; }
   }
-  const best = nodes.reduce((least, node) => (node.tallest < least.tallest ? node : least));
-  const moves: PieceMove[] = [];
-  for (let node: Node | undefined = best; node?.move !== undefined; node = node.before) moves.push(node.move);
-  return best.tallest < most ? { moves: moves.reverse(), along: best.tallest } : undefined;
+  let best = 0;
+  for (let row = 1; row < kept; row += 1) if ((fronts.tallest[row] ?? 0) < (fronts.tallest[best] ?? 0)) best = row;
+  const along = fronts.tallest[best] ?? 0;
+  return along < most ? { moves: movesTo(table, book, fronts.placing[best] ?? NOTHING), along } : undefined;
 }
 
-function expand(width: number, order: readonly Lie[], start: Node, { tries, chance, worth, random }: BeamWays, slack: number, most: number, children: Child[]): void {
-  let node = start;
-  /** Stretches too narrow for anything are filled up first. */
+function roomForOffers(most: number): Offers {
+  return { count: 0, row: new Int32Array(most), at: new Int32Array(most), lie: new Int32Array(most), x: new Int32Array(most), waste: new Float64Array(most), score: new Float64Array(most) };
+}
+
+const ownScores = new Float64Array(64);
+const ownLies = new Int32Array(64);
+const ownXs = new Int32Array(64);
+
+/** The pieces worth trying on the lowest stretch of a front. Stretches too narrow for anything are filled up first. */
+function offer(table: LieTable, fronts: Fronts, row: number, { tries, chance, random }: BeamWays, slack: number, most: number, offers: Offers): void {
+  const { width, across, along, kind, wantsEdge, worth, base, lies } = table;
+  const stretchBase = row * fronts.stride;
+  const leftBase = row * fronts.kinds;
   for (;;) {
-    if (node.waste > slack) return;
-    const { starts, heights } = node.skyline;
-    const at = lowest(node.skyline);
-    const from = starts[at] ?? 0;
-    const to = starts[at + 1] ?? width;
-    const y = heights[at] ?? 0;
+    const wasted = fronts.waste[row] ?? 0;
+    if (wasted > slack) return;
+    const at = lowestStretch(fronts, row);
+    const count = fronts.stretches[row] ?? 0;
+    const from = fronts.starts[stretchBase + at] ?? 0;
+    const to = at + 1 < count ? (fronts.starts[stretchBase + at + 1] ?? width) : width;
+    const y = fronts.heights[stretchBase + at] ?? 0;
     const gap = to - from;
-    const [leftWall, rightWall] = [at === 0 ? Number.POSITIVE_INFINITY : (heights[at - 1] ?? 0), at === heights.length - 1 ? Number.POSITIVE_INFINITY : (heights[at + 1] ?? 0)];
-    const found: { lie: Lie; x: number; own: number }[] = [];
-    let worst = Number.NEGATIVE_INFINITY;
-    for (const lie of order) {
-      if (lie.across > gap) break;
-      if ((node.left[lie.kind] ?? 0) === 0) continue;
-      const rest = gap - lie.across;
-      const top = y + lie.along;
-      if (top >= most) continue;
+    const leftWall = at === 0 ? Number.POSITIVE_INFINITY : (fronts.heights[stretchBase + at - 1] ?? 0);
+    const rightWall = at === count - 1 ? Number.POSITIVE_INFINITY : (fronts.heights[stretchBase + at + 1] ?? 0);
+    const narrowest = fronts.narrowest[row] ?? 0;
+    const isInside = from !== 0 && to !== width;
+    let found = 0;
+    let worst = 0;
+    for (let index = 0; index < lies.length; index += 1) {
+      const wide = across[index] ?? 0;
+      if (wide > gap) break;
+      if ((fronts.left[leftBase + (kind[index] ?? 0)] ?? 0) === 0) continue;
+      const top = y + (along[index] ?? 0);
+      if (top >= most || (isInside && wantsEdge[index] === 1)) continue;
+      const rest = gap - wide;
       const flushLeft = top === leftWall;
       const flushRight = top === rightWall;
-      if (lie.wantsEdge && from !== 0 && to !== width) continue;
-      let own = rest === 0 ? 2 : rest < node.narrowest ? -1.5 * (rest / gap) : 0;
-      if (flushLeft || flushRight) own += 0.8;
-      own += (1.2 * lie.across) / width + (0.6 * (worth[lie.kind] ?? 0)) / (lie.across * lie.along);
-      if (rest > 0 && rest < gap && canFill(node, order, rest)) own += 0.5;
-      own += chance * random();
-      if (found.length >= tries && own <= worst) continue;
-      const isLeft = lie.wantsEdge ? from === 0 : rest === 0 || flushLeft || (!flushRight && leftWall >= rightWall);
-      found.push({ lie, x: isLeft ? from : to - lie.across, own });
-      if (found.length > tries) { let drop = 0; for (let index = 1; index < found.length; index += 1) if ((found[index]?.own ?? 0) < (found[drop]?.own ?? 0)) drop = index; found.splice(drop, 1); }
-      if (found.length === tries) { worst = Number.POSITIVE_INFINITY; for (const { own: value } of found) worst = Math.min(worst, value); }
+      let own = (base[index] ?? 0) + chance * random();
+      if (rest === 0) own += FIT;
+      else if (rest < narrowest) own -= (SLIVER * rest) / gap;
+      else if (canFill(table, fronts, leftBase, rest)) own += FILLABLE;
+      if (flushLeft || flushRight) own += FLUSH;
+      if (found === tries) {
+        if (own <= (ownScores[worst] ?? 0)) continue;
+      } else { worst = found; found += 1; }
+      const isLeft = wantsEdge[index] === 1 ? from === 0 : rest === 0 || flushLeft || (!flushRight && leftWall >= rightWall);
+      ownScores[worst] = own;
+      ownLies[worst] = index;
+      ownXs[worst] = isLeft ? from : to - wide;
+      if (found === tries) { worst = 0; for (let other = 1; other < found; other += 1) if ((ownScores[other] ?? 0) < (ownScores[worst] ?? 0)) worst = other; }
     }
-    for (const { lie, x } of found) {
-      const rest = gap - lie.across;
+    for (let own = 0; own < found; own += 1) {
+      const index = ownLies[own] ?? 0;
+      const x = ownXs[own] ?? 0;
+      const high = along[index] ?? 0;
+      const rest = gap - (across[index] ?? 0);
       const other = x === from ? rightWall : leftWall;
-      const extra = rest > 0 && rest < node.narrowest ? rest * (Math.min(y + lie.along, other) - y) : 0;
-      const waste = node.waste + (Number.isFinite(extra) ? extra : rest * lie.along);
+      const waste = wasted + (rest > 0 && rest < narrowest ? rest * (Math.min(y + high, other) - y) : 0);
       if (waste > slack) continue;
-      const held = node.worth + (worth[lie.kind] ?? 0);
-      children.push({ node, at, lie, x, score: (waste + 0.02 * Math.max(0, y + lie.along - node.tallest) * width * 0.1) / held, mark: held * 7.13 + waste * 3.77 + x * 0.31 + lie.along * 0.017 });
+      const slot = offers.count;
+      offers.count += 1;
+      offers.row[slot] = row;
+      offers.at[slot] = at;
+      offers.lie[slot] = index;
+      offers.x[slot] = x;
+      offers.waste[slot] = waste;
+      offers.score[slot] = (waste + TALL * Math.max(0, y + high - (fronts.tallest[row] ?? 0)) * width) / ((fronts.worth[row] ?? 0) + (worth[index] ?? 0));
     }
-    if (found.length > 0) return;
-    const up = Math.min(leftWall, rightWall);
-    if (!Number.isFinite(up)) return;
-    node = { ...node, skyline: raised(node.skyline, width, at, from, to, up), waste: node.waste + gap * (up - y) };
+    if (found > 0) return;
+    const wall = Math.min(leftWall, rightWall);
+    if (!Number.isFinite(wall)) return;
+    raiseStretch(fronts, row, at, wall);
+    fronts.waste[row] = wasted + gap * (wall - y);
   }
 }
 
-/** Whether some piece left is exactly so wide. */
-function canFill({ left }: Node, order: readonly Lie[], across: number): boolean {
-  let [low, high] = [0, order.length - 1];
-  while (low <= high) {
-    const middle = (low + high) >> 1;
-    const own = order[middle]?.across ?? 0;
-    if (own < across) low = middle + 1;
-    else if (own > across) high = middle - 1;
-    else {
-      for (let index = middle; index >= 0 && order[index]?.across === across; index -= 1) if ((left[order[index]?.kind ?? -1] ?? 0) > 0) return true;
-      for (let index = middle + 1; index < order.length && order[index]?.across === across; index += 1) if ((left[order[index]?.kind ?? -1] ?? 0) > 0) return true;
-      return false;
-    }
-  }
-  return false;
-}
-
-/** The best of them, each front once. */
-function chosen(children: Child[], fronts: number): readonly Child[] {
-  children.sort((a, b) => a.score - b.score);
+/** Grows the best offers into fronts, each front once. @returns how many */
+function keepBest(table: LieTable, fronts: Fronts, next: Fronts, offers: Offers, order: Int32Array, most: number, book: Book): number {
+  const ranked = order.subarray(0, offers.count);
+  const { score } = offers;
+  const byScore = (a: number, b: number): number => (score[a] ?? 0) - (score[b] ?? 0);
+  for (let index = 0; index < ranked.length; index += 1) ranked[index] = index;
+  if (offers.count > 1) ranked.sort(byScore);
   const seen = new Set<number>();
-  const kept: Child[] = [];
-  for (const child of children) {
-    if (seen.has(child.mark)) continue;
-    seen.add(child.mark);
-    kept.push(child);
-    if (kept.length === fronts) break;
+  let kept = 0;
+  for (const slot of ranked) {
+    const index = offers.lie[slot] ?? 0;
+    const x = offers.x[slot] ?? 0;
+    const row = offers.row[slot] ?? 0;
+    const held = (fronts.worth[row] ?? 0) + (table.worth[index] ?? 0);
+    const waste = offers.waste[slot] ?? 0;
+    const mark = held * 7.13 + waste * 3.77 + x * 0.31 + (table.along[index] ?? 0) * 0.017;
+    if (seen.has(mark)) continue;
+    seen.add(mark);
+    grow(table, fronts, row, next, kept, offers.at[slot] ?? 0, index, x, book);
+    next.waste[kept] = fronts.waste[row] ?? 0;
+    next.worth[kept] = (fronts.worth[row] ?? 0) + (table.across[index] ?? 0) * (table.along[index] ?? 0);
+    kept += 1;
+    if (kept === most) break;
   }
   return kept;
 }
 
-function grown(width: number, order: readonly Lie[], { node, at, lie, x }: Child): Node {
-  const left = Uint16Array.from(node.left);
-  left[lie.kind] = (left[lie.kind] ?? 1) - 1;
-  const y = node.skyline.heights[at] ?? 0;
-  const skyline = raised(node.skyline, width, at, x, x + lie.across, y + lie.along);
-  let { narrowest } = node;
-  if ((left[lie.kind] ?? 0) === 0 && lie.across <= narrowest) narrowest = order.find(({ kind }) => (left[kind] ?? 0) > 0)?.across ?? width;
-  return { skyline, left, narrowest, worth: node.worth + lie.across * lie.along, waste: node.waste, tallest: Math.max(node.tallest, y + lie.along), before: node, move: { lie, x, y } };
+function grow({ width, across, along, kind }: LieTable, fronts: Fronts, row: number, next: Fronts, into: number, at: number, index: number, x: number, book: Book): void {
+  const base = row * fronts.stride;
+  const y = fronts.heights[base + at] ?? 0;
+  const wide = across[index] ?? 0;
+  const top = y + (along[index] ?? 0);
+  const end = at + 1 < (fronts.stretches[row] ?? 0) ? (fronts.starts[base + at + 1] ?? width) : width;
+  coverStretch(fronts, row, next, into, at, x, x + wide, end, top);
+  const leftBase = into * next.kinds;
+  for (let own = 0, from = row * fronts.kinds; own < next.kinds; own += 1) next.left[leftBase + own] = fronts.left[from + own] ?? 0;
+  const ownKind = leftBase + (kind[index] ?? 0);
+  next.left[ownKind] = (next.left[ownKind] ?? 1) - 1;
+  let narrowest = fronts.narrowest[row] ?? 0;
+  if (next.left[ownKind] === 0 && wide <= narrowest) {
+    narrowest = width;
+    for (let other = 0; other < across.length; other += 1) if ((next.left[leftBase + (kind[other] ?? 0)] ?? 0) > 0) { narrowest = across[other] ?? width; break; }
+  }
+  next.narrowest[into] = narrowest;
+  next.tallest[into] = Math.max(fronts.tallest[row] ?? 0, top);
+  next.placing[into] = book.lie.length;
+  book.before.push(fronts.placing[row] ?? NOTHING);
+  book.lie.push(index);
+  book.x.push(x);
+  book.y.push(y);
+}
+
+function movesTo({ lies }: LieTable, book: Book, last: number): readonly PieceMove[] {
+  const moves: PieceMove[] = [];
+  for (let at = last; at >= 0; at = book.before[at] ?? NOTHING) {
+    const lie = lies[book.lie[at] ?? 0];
+    if (lie !== undefined) moves.push({ lie, x: book.x[at] ?? 0, y: book.y[at] ?? 0 });
+  }
+  return moves.reverse();
 }

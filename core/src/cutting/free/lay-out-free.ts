@@ -12,8 +12,8 @@ import { type FreeLayout, searchFree } from './search-free';
 const BY_HAND_ROUNDS = 15;
 /** A round by hand takes as long as many steps of a beam: it gets a turn often while it is near, seldom when it has fallen behind. */
 const NEAR_BEHIND = 1.004;
-const OFTEN = 3;
-const SELDOM = 50;
+const OFTEN = 2;
+const SELDOM = 3;
 
 /** Lays pieces out for a plotter: anywhere, as long as none overlap. A search for layouts that can be cut by hand goes on beside it and lends it its best, so that it is never longer than that one.
  *  Any-time, deterministic for a seed and a number of rounds, as `layOutByHandSteps`. @throws CoreError as `layOutInLevels` */
