@@ -20,11 +20,15 @@ export default {
     },
     {
       name: 'rooms-import-quantity-and-job-alone', severity: 'error', comment: 'docs/decisions/0003: job holds the words every room speaks',
-      from: { path: '^core/src/(measure|cutting|fitting|glazing|climate|job)/', pathNot: '\\.spec\\.ts$' }, to: { path: '^core/src/', pathNot: ['^core/src/$1/', '^core/src/(quantity|job)/'] },
+      from: { path: '^core/src/(measure|cutting|glazing|climate|scheduling|job)/', pathNot: '\\.spec\\.ts$' }, to: { path: '^core/src/', pathNot: ['^core/src/$1/', '^core/src/(quantity|job)/'] },
     },
     {
       name: 'rooms-that-stand-on-others', severity: 'error', comment: 'docs/decisions/0011: light and heat below, then stress and privacy, then choosing',
       from: { path: '^core/src/(thermal-stress|privacy)/', pathNot: '\\.spec\\.ts$' }, to: { path: '^core/src/', pathNot: ['^core/src/$1/', '^core/src/(quantity|job|glazing|climate)/'] },
+    },
+    {
+      name: 'rooms-of-the-day', severity: 'error', comment: 'docs/decisions/0016: waits above climate, ways of working above waits, what is fit when beside them, the day on top',
+      from: { path: '^core/src/(waiting|fitting)/', pathNot: '\\.spec\\.ts$' }, to: { path: '^core/src/', pathNot: ['^core/src/$1/', '^core/src/(quantity|job|climate|waiting)/'] },
     },
     { name: 'quantity-imports-no-room', severity: 'error', from: { path: '^core/src/quantity/' }, to: { path: '^core/src/(?!quantity/)' } },
     { name: 'stops-do-not-know-each-other', severity: 'error', from: { path: '^web/src/app/stops/([^/]+)/' }, to: { path: '^web/src/app/stops/', pathNot: '^web/src/app/stops/$1/' } },

@@ -4,6 +4,7 @@ import { memoryWithLargeJob, mixedLoad, writeAcknowledged } from './api';
 import { firstScreen, initialSize, inStep, largeJobOpens, secondStart, typingToFigure } from './pages';
 import { adjustThousand, checkPane, layOut } from './core';
 import { cutting } from './cutting';
+import { dayRows } from './day';
 import { filmOnGlass } from './film';
 import { surveyOfThousand } from './survey';
 
@@ -19,6 +20,7 @@ const benches: Readonly<Record<string, () => Promise<readonly Row[]>>> = {
   core: () => Promise.resolve([checkPane(), adjustThousand(), layOut()]),
   film: () => Promise.resolve(filmOnGlass()),
   cutting: () => Promise.resolve(cutting()),
+  day: () => Promise.resolve(dayRows()),
   size: () => Promise.resolve([initialSize()]),
   start: secondStart,
   screen: firstScreen,

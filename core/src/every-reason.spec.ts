@@ -8,7 +8,8 @@ import { DEW_POINT } from './climate';
 import { RATING_FORMULAS } from './glazing';
 import { CONTRAST_FORMULAS, DAYLIGHT_FORMULAS, GLARE_FORMULAS } from './privacy';
 import { STRESS_FORMULAS } from './thermal-stress';
-import { SLIP_FORMULAS, SLIP_MIXES, slipNeeded, slipShare } from './fitting';
+import { MINUTES_FORMULA, SLIP_FORMULAS, SLIP_MIXES, slipNeeded, slipShare } from './fitting';
+import { DRYING_FORMULAS, ROLL_FORMULAS, WAIT_FORMULAS } from './waiting';
 import { SIZE_FORMULAS, checkSurface } from './measure';
 import { ARC_FORMULAS } from './measure/arcs';
 import { FURROW_FORMULAS, GIRTH_FORMULAS } from './measure/girth';
@@ -23,7 +24,7 @@ import type { SurfaceShape } from './job';
 import type { Reading, SurfaceInput } from './measure';
 import type { Formula, Step } from './quantity';
 
-const FORMULAS = [...Object.values(SIZE_FORMULAS).map(({ forCorners }) => forCorners(4)), ...Object.values(ARC_FORMULAS), ...Object.values(FURROW_FORMULAS), ...Object.values(GIRTH_FORMULAS), ARCHED_AREA, ARCHED_EDGE, ...Object.values(COLUMN_FORMULAS), ...Object.values(CURVED_FORMULAS), OFF_LEVEL, ...Object.values(ROUND_FORMULAS), ...Object.values(ROUNDED_FORMULAS), ...Object.values(WALL_FORMULAS), ...Object.values(BLANK_FORMULAS), ...Object.values(LAYOUT_FORMULAS), ...Object.values(MONEY_FORMULAS), ...Object.values(SECTOR_FORMULAS), CELL, DROP_COUNT, ...Object.values(SLIP_FORMULAS), ...RATING_FORMULAS, ...CONTRAST_FORMULAS, ...DAYLIGHT_FORMULAS, ...GLARE_FORMULAS, ...YEAR_FORMULAS, ...STRESS_FORMULAS, DEW_POINT] as unknown as Formula<Record<string, number>>[];
+const FORMULAS = [...Object.values(SIZE_FORMULAS).map(({ forCorners }) => forCorners(4)), ...Object.values(ARC_FORMULAS), ...Object.values(FURROW_FORMULAS), ...Object.values(GIRTH_FORMULAS), ARCHED_AREA, ARCHED_EDGE, ...Object.values(COLUMN_FORMULAS), ...Object.values(CURVED_FORMULAS), OFF_LEVEL, ...Object.values(ROUND_FORMULAS), ...Object.values(ROUNDED_FORMULAS), ...Object.values(WALL_FORMULAS), ...Object.values(BLANK_FORMULAS), ...Object.values(LAYOUT_FORMULAS), ...Object.values(MONEY_FORMULAS), ...Object.values(SECTOR_FORMULAS), CELL, DROP_COUNT, ...Object.values(SLIP_FORMULAS), ...RATING_FORMULAS, ...CONTRAST_FORMULAS, ...DAYLIGHT_FORMULAS, ...GLARE_FORMULAS, ...YEAR_FORMULAS, ...STRESS_FORMULAS, DEW_POINT, MINUTES_FORMULA, ...Object.values(DRYING_FORMULAS), ...Object.values(ROLL_FORMULAS), ...Object.values(WAIT_FORMULAS)] as unknown as Formula<Record<string, number>>[];
 
 type Taken = readonly [kind: Reading['kind'], from: string, to: string, value_mm: number];
 const FACE: readonly Taken[] = [['distance', 'tl', 'tr', 1180], ['distance', 'bl', 'br', 1185], ['distance', 'tl', 'bl', 2140], ['distance', 'tr', 'br', 2143], ['distance', 'tl', 'br', 2446], ['distance', 'bl', 'tr', 2444]];

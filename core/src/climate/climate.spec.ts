@@ -1,7 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
+import { WINDOW_CHECKS } from './fixtures/window-checks';
 import { INCIDENCES, SUNS } from './fixtures/reference';
-import { DEW_POINT, clearSky, cosIncidence, dewOn, refraction_deg, saturation_Pa, shadowOn, skylineAt, sunOnSurface, sunPath, sunPosition } from './index';
+import { DEW_POINT, type Facing, bandOfEnd, clearSky, cosIncidence, dewOn, directSun, refraction_deg, saturation_Pa, shadowOn, refuseWeather, skylineAt, sunOnSurface, sunPath, sunPosition, sunTrack, weatherAt } from './index';
 
 const rad = (deg: number): number => (deg * Math.PI) / 180;
 
@@ -66,4 +67,84 @@ describe('when does glass sweat?', () => {
     expect(Math.abs(saturation_Pa(20) - 2339)).toBeLessThan(0.003 * 2339);
     expect([dewOn(15, 9), dewOn(11, 9), dewOn(8, 9), dewOn(-1, 2)]).toEqual(['dry', 'near', 'wet', 'frost']);
   });
+});
+
+describe('when does the sun shine on a surface?', () => {
+  const DAY = 86_400_000;
+  const facing = (bearing_deg: number, more: Partial<Facing> = {}): Facing => ({ bearing_deg, tilt_deg: 90, skyline: [], shading: null, ...more });
+  const place = (latitude_deg: number, longitude_deg: number): { latitude_deg: number; longitude_deg: number; altitude_m: number } => ({ latitude_deg, longitude_deg, altitude_m: 0 });
+  const level = (elevation_deg: number): Facing['skyline'] => [{ bearing_deg: 0, elevation_deg }, { bearing_deg: 180, elevation_deg }];
+
+  it('the track between hours stays within 0.0005° of the sun itself', () => {
+    const from = Date.UTC(2026, 2, 1);
+    const track = sunTrack(place(46.62, 9.74), from, from + 30 * DAY);
+    fc.assert(fc.property(fc.double({ min: 0, max: 30 * DAY, noNaN: true }), (after) => { expect(Math.abs(track.at(from + after).altitude_deg - sunPosition(from + after, place(46.62, 9.74)).altitude_deg)).toBeLessThan(0.0005); }));
+  });
+
+  it.each(WINDOW_CHECKS.filter(({ id }) => id.startsWith('win.') && !id.endsWith('none')))('$id: to 12 s of an independent library (SPA as pvlib has it, halving)', ({ id, inputs, expected, goal }) => {
+    const { lat, lon, day, wallAz, altmin } = inputs as { readonly lat: number; readonly lon: number; readonly day: string; readonly wallAz: number; readonly altmin: number };
+    const from = Date.parse(`${day}T00:00Z`);
+    const spans = directSun(sunTrack(place(lat, lon), from - DAY, from + 2 * DAY), facing(wallAz, { skyline: altmin === 0 ? [] : level(altmin) }), 'centre');
+    const found = spans.map((span) => ((id.endsWith('start') ? span.from_ms : span.to_ms) - from) / 60_000);
+    expect(Math.min(...found.map((own) => Math.abs(own - expected)))).toBeLessThanOrEqual(goal);
+  });
+
+  it('a deep overhang takes all sun of midsummer off a south front', () => {
+    const from = Date.UTC(2026, 5, 21);
+    const shading = { width_mm: 1000, height_mm: 1000, overhangDepth_mm: 1000, overhangAbove_mm: 0, revealDepth_mm: 0 };
+    expect(directSun(sunTrack(place(51.5, -0.12), from, from + DAY), facing(180, { shading }), 'centre').reduce((sum, span) => sum + span.to_ms - span.from_ms, 0)).toBeLessThan(directSun(sunTrack(place(51.5, -0.12), from, from + DAY), facing(180), 'centre').reduce((sum, span) => sum + span.to_ms - span.from_ms, 0));
+  });
+
+  it('polar night has none, polar day shines all round on the four sides of a house', () => {
+    const night = Date.UTC(2026, 11, 21);
+    expect(directSun(sunTrack(place(78, 15), night, night + DAY), facing(180), 'seen')).toEqual([]);
+    const noon = Date.UTC(2026, 5, 21);
+    const track = sunTrack(place(78, 15), noon, noon + DAY);
+    const minutes = [0, 90, 180, 270].flatMap((bearing) => directSun(track, facing(bearing), 'centre')).reduce((sum, span) => sum + span.to_ms - span.from_ms, 0) / 60_000;
+    expect(minutes).toBeCloseTo(2 * 1440, -1);
+  });
+
+  it('as it is seen, lifted by the air and with its whole disc, it stays longer than its centre', () => {
+    const from = Date.UTC(2026, 8, 22);
+    const track = sunTrack(place(46.62, 9.74), from, from + DAY);
+    const [centre] = directSun(track, facing(225), 'centre');
+    const [seen] = directSun(track, facing(225), 'seen');
+    expect(seen?.from_ms).toBeLessThan(centre?.from_ms ?? 0);
+    expect(((seen?.to_ms ?? 0) - (centre?.to_ms ?? 0)) / 60_000).toBeGreaterThan(4);
+  });
+
+  it('any facing: what is found minute by minute agrees with asking the sun each minute', () => {
+    const from = Date.UTC(2026, 10, 25);
+    const track = sunTrack(place(46.62, 9.74), from, from + DAY);
+    const ridge = [[135, 14], [170, 11], [200, 9], [225, 7], [250, 12], [280, 18], [315, 22]].map(([bearing_deg = 0, elevation_deg = 0]) => ({ bearing_deg, elevation_deg }));
+    fc.assert(fc.property(fc.integer({ min: 0, max: 359 }), fc.integer({ min: 10, max: 170 }), fc.boolean(), fc.integer({ min: 0, max: 1439 }), (bearing, tilt_deg, hasRidge, minute) => {
+      const own = facing(bearing, { tilt_deg, skyline: hasRidge ? ridge : [] });
+      const at = from + minute * 60_000;
+      const sun = track.at(at);
+      const margin = Math.min(cosIncidence(sun, bearing, tilt_deg) * 60, sun.altitude_deg - skylineAt(own.skyline, sun.azimuth_deg));
+      if (Math.abs(margin) < 0.01) return;
+      expect(directSun(track, own, 'centre').some((span) => span.from_ms <= at && at < span.to_ms)).toBe(margin > 0);
+    }), { numRuns: 200 });
+  });
+
+  it('one degree of doubt about a south-west front is about four minutes', () => {
+    const from = Date.UTC(2026, 2, 20);
+    const track = sunTrack(place(46.62, 9.74), from, from + DAY);
+    const [span] = directSun(track, facing(225), 'seen');
+    const band = bandOfEnd(track, facing(225), span?.from_ms ?? 0, 1);
+    expect((band.to_ms - band.from_ms) / 2 / 60_000).toBeGreaterThan(2);
+    expect((band.to_ms - band.from_ms) / 2 / 60_000).toBeLessThan(6);
+  });
+
+  it('refuses a bearing over 360 by name', () => { expect(() => directSun(sunTrack(place(0, 0), 0, DAY), facing(400), 'seen')).toThrow(/bearing_deg/); });
+});
+
+describe('can the forecast be believed?', () => {
+  const hour = (at: number, more: Partial<Parameters<typeof refuseWeather>[0][number]> = {}): Parameters<typeof refuseWeather>[0][number] => ({ instant_ms: at * 3_600_000, air_C: 10, humidity: 0.6, cloud: 0.5, wind_ms: 2, rain_mm: 0, ...more });
+  it('reads straight between hours, and says nothing beyond its end', () => {
+    const hours = [hour(0), hour(1, { air_C: 14 })];
+    expect(weatherAt(hours, 1_800_000)?.air_C).toBe(12);
+    expect(weatherAt(hours, 3 * 3_600_000)).toBeUndefined();
+  });
+  it.each([[[hour(0, { air_C: 99 })], /air_C/], [[hour(0), hour(2)], /instant_ms/], [[hour(0), hour(1, { air_C: 45 })], /air_C/], [[hour(0, { humidity: Number.NaN })], /humidity/], [[], /hours/]])('refuses what cannot be: %#', (hours, field) => { expect(() => { refuseWeather(hours); }).toThrow(field); });
 });

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { CAUTIONS, DEFAULT_RATES, DEFAULT_SCHOOLS, FLAT_GLASS, SCHOOLS, SLIP_MIXES, slipNeeded, slipShare, workStepsFor } from './index';
+import { CAUTIONS, DEFAULT_RATES, DEFAULT_SCHOOLS, FLAT_GLASS, SCHOOLS, SLIP_MIXES, TEMPLATES, slipNeeded, slipShare, workStepsFor } from './index';
 
 const steps = (more: Partial<Parameters<typeof workStepsFor>[0]> = {}) => workStepsFor({ schools: DEFAULT_SCHOOLS, area_m2: 2.5, condition: 'sound', isSecurityFilm: false, ...more });
 const keys = (more: Parameters<typeof steps>[0] = {}): string[] => steps(more).map(({ step }) => step);
@@ -76,4 +76,46 @@ describe('how much slip is needed?', () => {
     expect(steps({ rates }).find(({ step }) => step === 'final-rinse')?.slip_l).toMatchObject({ value: 1.25, why: [{ source: { kind: 'measured here' } }] });
   });
   it('an area of 0 is refused by name', () => { expect(() => slipNeeded(0, { value: 0.3, mark: 'our guess' })).toThrow('FITTING_AREA_RANGE'); });
+});
+
+describe('how is each kind of surface worked on?', () => {
+  const METHODS = ['trim in place', 'pre-squared', 'dry-fitted', 'security', 'decor', 'column', 'wrapped edges', 'furrow girth', 'curved, shrunk', 'textured wall'] as const;
+  const of = (method: (typeof METHODS)[number], more: Partial<Parameters<typeof workStepsFor>[0]> = {}) => workStepsFor({ schools: DEFAULT_SCHOOLS, area_m2: 2, edge_m: 6, condition: 'sound', isSecurityFilm: false, method, ...more });
+  it.each(METHODS)('%s: has steps, each with its reason, whole minutes and unique keys', (method) => {
+    const own = of(method);
+    expect(own.length).toBeGreaterThan(4);
+    for (const step of own) {
+      expect(step.why.length).toBeGreaterThan(15);
+      expect(Number.isInteger(step.minutes.value) && step.minutes.value > 0).toBe(true);
+      expect(step.minutes.why[0]?.source.kind).toBe('our guess');
+    }
+  });
+  it('keys are unique within every template', () => { for (const { steps: all } of TEMPLATES) expect(new Set(all.map(({ key }) => key)).size).toBe(all.length); });
+  it('decor: putty and primer dry before film, heat before the final cut, which waits for cooling', () => {
+    const own = of('decor');
+    expect(own.find(({ step }) => step === 'putty')?.then?.least).toBe('putty');
+    expect(own.find(({ step }) => step === 'prime-water')?.then?.least).toBe('primer, water-based');
+    expect(own.find(({ step }) => step === 'post-heat')?.then?.least).toBe(15);
+    expect(own.map(({ step }) => step).indexOf('post-heat')).toBeLessThan(own.map(({ step }) => step).indexOf('final-cut'));
+    expect(of('decor', { primer: 'solvent-based' }).map(({ step }) => step)).toContain('prime-solvent');
+    expect(of('decor', { hasInsideCorner: true }).length).toBe(own.length + 4);
+  });
+  it('promoter is left 5 to 15 minutes and not over 60', () => { expect(of('column').find(({ step }) => step === 'seam-promoter')?.then).toMatchObject({ least: 'promoter', most: 60 }); });
+  it('curved glass is shrunk fold by fold or in one sweep, never both', () => {
+    const keysOf = (shrink: 'fold by fold' | 'one sweep'): readonly string[] => of('curved, shrunk', { shrink }).map(({ step }) => step).filter((key) => key.startsWith('shrink-'));
+    expect([keysOf('fold by fold'), keysOf('one sweep')]).toEqual([['shrink-folds'], ['shrink-sweep']]);
+  });
+  it('a wall is washed, dries, then the face comes before the joints', () => {
+    const order = of('textured wall').map(({ step }) => step);
+    expect(order.indexOf('wash')).toBeLessThan(order.indexOf('face'));
+    expect(order.indexOf('face')).toBeLessThan(order.indexOf('joints'));
+    expect(of('textured wall', { family: 'wrap' })[0]?.template).toBe('decal');
+  });
+  it('gun steps ask for the gun, the skill and its caution', () => {
+    for (const { steps: all } of TEMPLATES) for (const step of all) if (step.shared?.includes('heat gun') === true) expect([step.key, step.skill, step.cautions.includes('heatGun')]).toEqual([step.key, 'heat', true]);
+  });
+  it('length: 2 m² of glass squeezed at 4 min/m² takes 8 min; hard to reach 1.4 times as long', () => {
+    const squeeze = (isHardToReach: boolean): number | undefined => of('trim in place', { isHardToReach }).find(({ step }) => step === 'squeeze')?.minutes.value;
+    expect([squeeze(false), squeeze(true)]).toEqual([8, 12]);
+  });
 });

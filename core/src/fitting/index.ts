@@ -1,6 +1,6 @@
 export { type Caution, CAUTIONS } from './cautions';
-export { type WorkStep, workStepsFor } from './work-steps';
-export { FLAT_GLASS, type StepTemplate } from './flat-glass';
+export { MINUTES_FORMULA, type WorkStep, type WorkStepsInput, workStepsFor } from './work-steps';
+export { FLAT_GLASS, type Pause, type SharedTool, type StepCase, type StepTemplate, TEMPLATES, type WorkTemplate, templateFor } from './templates';
 export { type SlipMix, SLIP_FORMULAS, SLIP_MIXES, slipNeeded, slipShare } from './slip';
-export { type Rate, DEFAULT_RATES } from './rates';
+export { type Rate, DEFAULT_RATES, SOURCE_OF_MARK } from './rates';
 export { DEFAULT_SCHOOLS, SCHOOLS } from './schools';

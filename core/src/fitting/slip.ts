@@ -1,5 +1,5 @@
-import { COMMON_PRACTICE, CoreError, type Formula, type Reasoned, type Source, applyFormula } from '../quantity';
-import type { Rate } from './rates';
+import { COMMON_PRACTICE, CoreError, type Formula, type Reasoned, applyFormula } from '../quantity';
+import { type Rate, SOURCE_OF_MARK } from './rates';
 
 const ML_PER_US_GALLON = 3785.411784;
 const ML_PER_US_FL_OZ = 29.5735;
@@ -42,12 +42,6 @@ export function slipShare({ soap_ml, water_ml }: SlipMix): Reasoned<number> {
   const step = applyFormula(SHARE, { soap_ml, water_ml });
   return { value: step.value, why: [step] };
 }
-
-const SOURCE_OF_MARK: Readonly<Record<Rate['mark'], Source>> = {
-  'our guess': { kind: 'our guess', text: 'our guess: nobody has measured it; weigh your bottle before and after, and change the rate in Settings' },
-  ask: { kind: 'our guess', text: 'not confirmed yet: ask, then change the rate in Settings' },
-  measured: { kind: 'measured here', text: 'measured by your own people, see Settings' },
-};
 
 /** Litres of slip for wetting `area_m2` once, by a rate that carries how well it is known.
  *  @throws CoreError FITTING_AREA_RANGE when the area is not within 0 to 1000 m² */

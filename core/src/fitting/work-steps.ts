@@ -1,9 +1,9 @@
-import type { FittingSchools, SurfaceCondition } from '../job';
-import type { Reasoned } from '../quantity';
+import type { CutMethod, FilmFamily, FittingSchools, SurfaceCondition } from '../job';
+import { type Formula, type Reasoned, applyFormula } from '../quantity';
 import { type Caution, type CautionKey, caution } from './cautions';
-import { FLAT_GLASS, type StepTemplate } from './flat-glass';
-import { DEFAULT_RATES, type Rate } from './rates';
+import { DEFAULT_RATES, type Rate, SOURCE_OF_MARK } from './rates';
 import { slipNeeded } from './slip';
+import { type Pause, type SharedTool, type StepCase, type StepTemplate, templateFor } from './templates';
 
 /** One thing to do on one surface. (template, step, version) is its stable key. */
 export interface WorkStep {
@@ -16,28 +16,55 @@ export interface WorkStep {
   readonly tools: readonly string[];
   readonly cautions: readonly Caution[];
   readonly slip_l?: Reasoned<number>;
+  readonly minutes: Reasoned<number>;
+  /** People at once. */
+  readonly crew: number;
+  readonly skill: 'film' | 'heat' | null;
+  readonly shared: readonly SharedTool[];
+  readonly air: 'makes dust' | 'wants clean air' | null;
+  readonly needsFit: boolean;
+  readonly then: Pause | null;
 }
 
 export interface WorkStepsInput {
   readonly schools: FittingSchools;
-  /** Glass area in m², when the pane is measured. */
+  /** In m², when the surface is measured. */
   readonly area_m2?: number;
+  /** All the way round, in m, when it is measured. */
+  readonly edge_m?: number;
   readonly condition: SurfaceCondition;
   readonly isSecurityFilm: boolean;
+  readonly method?: CutMethod;
+  readonly family?: FilmFamily;
+  readonly isHardToReach?: boolean;
+  readonly hasInsideCorner?: boolean;
+  readonly shrink?: StepCase['shrink'];
+  readonly primer?: StepCase['primer'];
   readonly rates?: readonly Rate[];
 }
 
 /** Over this, two people handle the sheet. Common practice says 'large'; the figure is our guess. */
 const LARGE_SHEET_M2 = 1.5;
+/** Where nothing is measured yet. */
+const USUAL_M2 = 1.5;
+const USUAL_EDGE_M = 5;
 
-/** The steps of fitting film to flat glass by the chosen schools, in order, each with its cautions.
+export const MINUTES_FORMULA: Formula<{ sum_min: number; times: number }> = {
+  id: 'fitting.minutes', word: 'how long it takes', says: 't = Σ (rate · what it counts) · reach', unit: 'min', source: { kind: 'our guess', text: 'rates of work: our guess until a crew has timed its own, see Settings' },
+  inputs: { sum_min: { word: 'rates times area, edge or pieces', unit: 'min' }, times: { word: 'hard to reach', unit: 'times' } }, of: ({ sum_min, times }) => Math.max(1, Math.ceil(sum_min * times)),
+};
+
+/** The steps of fitting film by the chosen schools, in order, each with its cautions, its length and what must pass before the next.
  *  @source common practice, no published source */
 export function workStepsFor(input: WorkStepsInput): readonly WorkStep[] {
-  return FLAT_GLASS.steps
-    .filter((step) => step.when === undefined || step.when(input.schools))
+  const template = templateFor(input.method ?? 'trim in place', input.family);
+  const own: StepCase = { schools: input.schools, hasInsideCorner: input.hasInsideCorner ?? false, shrink: input.shrink ?? 'fold by fold', primer: input.primer ?? 'water-based' };
+  const isLarge = input.area_m2 === undefined || input.area_m2 >= LARGE_SHEET_M2;
+  return template.steps
+    .filter((step) => step.when === undefined || step.when(own))
     .map((step, index) => ({
-      template: FLAT_GLASS.template,
-      templateVersion: FLAT_GLASS.version,
+      template: template.template,
+      templateVersion: template.version,
       step: step.key,
       number: index + 1,
       what: step.what,
@@ -45,15 +72,34 @@ export function workStepsFor(input: WorkStepsInput): readonly WorkStep[] {
       tools: step.tools,
       cautions: cautionsOf(step, index, input).map(caution),
       ...slipOf(step, input),
+      minutes: minutesOf(step, input),
+      crew: step.crew === 2 || (step.crew === 'large' && isLarge) ? 2 : 1,
+      skill: step.skill ?? null,
+      shared: step.shared ?? [],
+      air: step.air ?? null,
+      needsFit: step.needsFit ?? false,
+      then: step.then ?? null,
     }));
 }
 
-function cautionsOf(step: StepTemplate, index: number, { area_m2, condition, isSecurityFilm }: WorkStepsInput): CautionKey[] {
+function minutesOf(step: StepTemplate, { area_m2 = USUAL_M2, edge_m = USUAL_EDGE_M, isHardToReach = false, rates = DEFAULT_RATES }: WorkStepsInput): Reasoned<number> {
+  const known = (key: string): Rate | undefined => rates.find((row) => row.key === key) ?? DEFAULT_RATES.find((row) => row.key === key);
+  const used = step.takes.map(known).filter((rate) => rate !== undefined);
+  const sum_min = used.reduce((sum, { value, unit }) => sum + value * (unit === 'min/m²' ? area_m2 : unit === 'min/m' ? edge_m : 1), 0);
+  const source = used.every(({ mark }) => mark === 'measured') && used.length > 0 ? SOURCE_OF_MARK.measured : MINUTES_FORMULA.source;
+  const trace = applyFormula(MINUTES_FORMULA, { sum_min, times: isHardToReach ? (known('work-hard')?.value ?? 1) : 1 }, { source, remark: used.map(({ word, value, unit }) => `${word}: ${value} ${unit}`).join('; ') });
+  return { value: trace.value, why: [trace] };
+}
+
+function cautionsOf(step: StepTemplate, index: number, { area_m2, condition, isSecurityFilm, method }: WorkStepsInput): CautionKey[] {
   const isLarge = area_m2 === undefined || area_m2 >= LARGE_SHEET_M2;
+  const isGlass = method === undefined || !OFF_GLASS.has(method);
   const own = step.cautions.filter((key) => key !== 'largeSheet' || isLarge);
   const isHurt = condition === 'cracked' || condition === 'chipped';
-  return [...(isHurt ? (['crackedGlass'] as const) : []), ...(index === 0 ? (['glassAndFilm'] as const) : []), ...(isSecurityFilm && index === 0 ? (['safetyFilm'] as const) : []), ...own];
+  return [...new Set<CautionKey>([...(isHurt ? (['crackedGlass'] as const) : []), ...(index === 0 && isGlass ? (['glassAndFilm'] as const) : []), ...(isSecurityFilm && index === 0 ? (['safetyFilm'] as const) : []), ...own])];
 }
+
+const OFF_GLASS: ReadonlySet<CutMethod> = new Set<CutMethod>(['decor', 'column', 'wrapped edges', 'furrow girth', 'textured wall']);
 
 function slipOf(step: StepTemplate, { area_m2, rates = DEFAULT_RATES }: WorkStepsInput): { slip_l?: Reasoned<number> } {
   if (step.slip === undefined || area_m2 === undefined) return {};

@@ -1,7 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
+import { COOLING_CHECKS } from './fixtures/cooling-checks';
 import { HEAT_CHECKS } from './fixtures/heat-checks';
-import { type HeatGap, type HeatPane, type LayerOptics, atThickness, bareGlassOf, bareSurface, behind, filmElementOf, gasAt, heatBalance, nearInfraredOf, onTop, paneOf, solarHeatGain, solarOf, stackOf, uValue } from './index';
+import { PanesThroughTime, type HeatGap, type HeatPane, type LayerOptics, atThickness, bareGlassOf, bareSurface, behind, filmElementOf, gasAt, heatBalance, nearInfraredOf, onTop, paneOf, solarHeatGain, solarOf, stackOf, uValue } from './index';
 
 const bare = (transmitted: number, reflected: number): LayerOptics => ({ transmitted, reflectedFront: reflected, reflectedBack: reflected });
 const share = fc.double({ min: 0.02, max: 0.95, noNaN: true });
@@ -137,4 +138,23 @@ describe('how warm does the glass get, and how much heat comes in?', () => {
     expect(mixed).toBeLessThan(gasAt({ air: 1 }, 283).conductivity_WmK);
   });
   it('behind() of a layer and nothing is the layer', () => { expect(behind(SILVER, { transmitted: 1, reflectedFront: 0, reflectedBack: 0 })).toEqual(SILVER); });
+});
+
+describe('how does glass warm and cool?', () => {
+  const pane = (thickness_m: number): { thickness_m: number; emissivityFront: number; emissivityBack: number } => ({ thickness_m, emissivityFront: 0.84, emissivityBack: 0.84 });
+  it.each(COOLING_CHECKS.filter(({ id }) => id.startsWith('glass.cool')))('$id s after the sun has left (independent integration with the same films)', ({ inputs, expected, must }) => {
+    const { d, T0, Ti, To, hco, X } = inputs as Record<'d' | 'T0' | 'Ti' | 'To' | 'hco' | 'X', number>;
+    const glass = new PanesThroughTime([pane(d)], [], [T0]);
+    let seconds = 0;
+    for (; (glass.temperatures_C[0] ?? 0) > Ti + X && seconds < 20_000; seconds += 5) glass.advance(5, { outdoor_C: To, indoor_C: Ti, outdoor_Wm2K: hco, absorbed_Wm2: [0] });
+    expect(Math.abs(seconds - expected)).toBeLessThanOrEqual(must);
+  });
+  // The checks of double glazing do not say how tall the pane is; this height fits all four.
+  const UNSTATED_HEIGHT_M = 1.8;
+  it.each(COOLING_CHECKS.filter(({ id }) => id.startsWith('glass.double')))('$id (independent integration with the same films)', ({ id, inputs, expected, must }) => {
+    const { d, gap, T0, To, Ti, hco, Q, tEnd } = inputs as { readonly d: readonly number[]; readonly gap: number; readonly T0: readonly number[]; readonly To: number; readonly Ti: number; readonly hco: number; readonly Q: readonly number[]; readonly tEnd: number };
+    const glass = new PanesThroughTime(d.map(pane), [{ width_m: gap, gas: { air: 1 } }], T0, UNSTATED_HEIGHT_M);
+    glass.advance(tEnd, { outdoor_C: To, indoor_C: Ti, outdoor_Wm2K: hco, absorbed_Wm2: Q });
+    expect(Math.abs((glass.temperatures_C[Number(id.at(-1)) - 1] ?? 0) - expected)).toBeLessThanOrEqual(must);
+  });
 });

@@ -108,11 +108,11 @@ export function solarHeatGain(transmitted: number, panes: readonly HeatPane[], g
   return transmitted + (lit - dark) / conditions.sun_Wm2;
 }
 
-function radiative(emissivity: number, surface: number, around: number): number {
+export function radiative(emissivity: number, surface: number, around: number): number {
   return emissivity * STEFAN_BOLTZMANN * (surface * surface + around * around) * (surface + around);
 }
 
-function gapConductance(width_m: number, gas: GasCurves, warm: number, cold: number, emissivityA: number, emissivityB: number, height_m: number): number {
+export function gapConductance(width_m: number, gas: GasCurves, warm: number, cold: number, emissivityA: number, emissivityB: number, height_m: number): number {
   const middle = (warm + cold) / 2;
   const conductivity = alongCurve(gas.conductivity, middle);
   const density = gas.density_K / middle;
@@ -123,7 +123,7 @@ function gapConductance(width_m: number, gas: GasCurves, warm: number, cold: num
   return (Math.max(narrow, tall) * conductivity) / width_m + radiation;
 }
 
-function indoorConvection(surface: number, room: number, height_m: number): number {
+export function indoorConvection(surface: number, room: number, height_m: number): number {
   const film = room + 0.25 * (surface - room);
   const conductivity = alongCurve(AIR.conductivity, film);
   const density = AIR.density_K / film;

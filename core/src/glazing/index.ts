@@ -2,6 +2,7 @@ export { type BareGlass, type FilmElement, type LayerOptics, type StackOptics, a
 export { type Band, type ByBand, SOLAR_SHARES, SOLAR_SHARES_SOURCE, byBand, nearInfraredOf, solarOf } from './bands';
 export { type GasMix, type GasName, gasAt } from './gas';
 export { type HeatBalance, type HeatConditions, type HeatGap, type HeatPane, heatBalance, solarHeatGain, uValue } from './heat-balance';
+export { PanesThroughTime, type PaneMoment } from './panes-through-time';
 export { COATING_SOURCE, type CoatingKind, GLASS_SOURCE, type GlassTint, bareGlass, coatingElement, glassRows } from './glass-table';
 export { type FilmOptics, type FilmReading, USUAL_FILM_EMISSIVITY, elementOfFilm, filmOpticsOf, solarOfFilm } from './film-optics';
 export { DIFFUSE_AS_DEG, bareAtAngle, coatedAtAngle } from './angle';

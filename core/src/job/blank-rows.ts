@@ -1,5 +1,6 @@
 import type { FilmBrief } from './film-brief';
 import type { GlassPane } from './glass-unit';
+import type { DaySettings } from './day-rows';
 import type { Part } from './part';
 import type { Place } from './place';
 import type { SiteFacts } from './site-facts';
@@ -30,3 +31,8 @@ export const NO_BRIEF: Omit<FilmBrief, 'placeId'> = {
 export const NEW_PANE: Omit<GlassPane, 'unitId' | 'position'> = { treatment: 'unknown', thickness_nm: null, tint: 'unknown', coating: 'unknown', coatedSide: 'unknown', gapAfter_nm: null, gasAfter: 'unknown' };
 
 export const NEW_PART: Omit<Part, 'surfaceId' | 'kind' | 'position'> = { name: '', x_nm: null, y_nm: null, width_nm: null, height_nm: null, depth_nm: null, form: 'none', count: 1, takenOffAt: null, putBackAt: null, remark: '' };
+
+export const NEW_DAY: Omit<DaySettings, 'firstDay' | 'zone'> = {
+  days: 3, indoor_C: null, indoorHumidity: null, bearingDoubt_deg: 1, slip: 'household', primer: 'water-based', shrink: 'fold by fold', packed: [],
+  tools: ['heat gun', 'ladder', 'dust extractor', 'infrared thermometer'].map((tool) => ({ tool, count: 1 })),
+};

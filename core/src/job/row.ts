@@ -1,5 +1,6 @@
 import type { Application } from './application';
 import type { CutPiece, CutPlan, CutRoll, JobAllowance, SeamChoice } from './cut-plan';
+import type { CrewMember, DaySettings, PlannedStepRow } from './day-rows';
 import type { FilmBrief } from './film-brief';
 import type { GlassPane, GlassUnit } from './glass-unit';
 import type { Job } from './job';
@@ -34,6 +35,9 @@ interface TableFields {
   readonly cutPiece: CutPiece;
   readonly offcut: Offcut;
   readonly stockTake: StockTake;
+  readonly daySettings: DaySettings;
+  readonly crewMember: CrewMember;
+  readonly plannedStep: PlannedStepRow;
   readonly workRecord: WorkRecord;
 }
 
@@ -42,7 +46,7 @@ export type FieldsOf<Table extends JobTable> = TableFields[Table];
 
 /** Parents before children: rows may be put in this order without a dangling reference. */
 export const JOB_TABLES: readonly JobTable[] = [
-  'job', 'place', 'filmBrief', 'glassUnit', 'glassPane', 'surface', 'siteFacts', 'wallFacts', 'part', 'photo', 'measure', 'application', 'seamChoice', 'jobAllowance', 'cutPlan', 'cutRoll', 'cutPiece', 'offcut', 'stockTake', 'workRecord',
+  'job', 'place', 'filmBrief', 'glassUnit', 'glassPane', 'surface', 'siteFacts', 'wallFacts', 'part', 'photo', 'measure', 'application', 'seamChoice', 'jobAllowance', 'cutPlan', 'cutRoll', 'cutPiece', 'offcut', 'stockTake', 'daySettings', 'crewMember', 'plannedStep', 'workRecord',
 ];
 
 /** What the program keeps about each row: who, when, and the version that guards against overwriting each other. */

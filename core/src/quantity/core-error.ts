@@ -20,7 +20,14 @@ export type CoreErrorCode =
   | 'GLAZING_SPECTRUM'
   | 'STRESS_CASE'
   | 'PRIVACY_SCENE'
-  | 'FITTING_AREA_RANGE';
+  | 'FITTING_AREA_RANGE'
+  | 'CLIMATE_FACING'
+  | 'CLIMATE_WEATHER'
+  | 'WAITING_RANGE'
+  | 'SCHEDULE_RANGE'
+  | 'SCHEDULE_UNKNOWN'
+  | 'SCHEDULE_ID_TWICE'
+  | 'SCHEDULE_LAGS';
 
 export interface CoreErrorData {
   readonly path: string;

@@ -1,0 +1,94 @@
+import { Body, Equator, Observer, SiderealTime } from 'astronomy-engine';
+import { type PlaceOnEarth, type SunPosition, refraction_deg } from './sun-position';
+
+const HOUR_MS = 3_600_000;
+const RAD = Math.PI / 180;
+
+/** Where suns stand: as angles, and as ways to them of length one. Of the disc's centre, as geometry has it or as it is seen through the air. */
+export interface SunRow {
+  readonly altitude_deg: Float64Array;
+  readonly azimuth_deg: Float64Array;
+  readonly east: Float64Array;
+  readonly north: Float64Array;
+  readonly up: Float64Array;
+}
+
+/** The sun over one place for a time: reckoned each hour, in between by its steady motion. Shared by every surface there. */
+export interface SunTrack {
+  readonly from_ms: number;
+  readonly to_ms: number;
+  /** Every ten minutes. */
+  readonly centre: SunRow;
+  readonly seen: SunRow;
+  /** Of each entry, whether it or a neighbour is not deep in the night. */
+  readonly isDay: Uint8Array;
+  readonly at: (instant_ms: number) => SunPosition;
+  /** The way to the sun's centre, east, north, up, into a row of three. */
+  readonly towards: (instant_ms: number, into: Float64Array) => void;
+}
+
+/** Between two entries of a track. */
+export const TRACK_STEP_MS = 600_000;
+
+/** Follows the sun through a time.
+ *  @param from_ms, to_ms UTC, milliseconds since 1970
+ *  @source astronomy-engine each hour, apparent place and sidereal time in between linear: within 0.0002° of it */
+export function sunTrack(place: PlaceOnEarth, from_ms: number, to_ms: number): SunTrack {
+  const observer = new Observer(place.latitude_deg, place.longitude_deg, place.altitude_m);
+  const start = from_ms;
+  const hours = Math.max(1, Math.ceil((to_ms - start) / HOUR_MS)) + 2;
+  const [turn, dec] = [new Float64Array(hours), new Float64Array(hours)];
+  for (let hour = 0; hour < hours; hour += 1) {
+    const instant = new Date(start + hour * HOUR_MS);
+    const sun = Equator(Body.Sun, instant, observer, true, true);
+    const own = SiderealTime(instant) * 15 + place.longitude_deg - sun.ra * 15;
+    const last = turn[hour - 1];
+    turn[hour] = last === undefined ? own : own + 360 * Math.round((last + 15 - own) / 360);
+    dec[hour] = sun.dec;
+  }
+  const [sinLat, cosLat] = [Math.sin(place.latitude_deg * RAD), Math.cos(place.latitude_deg * RAD)];
+  const towards = (instant_ms: number, into: Float64Array): void => {
+    const exact = (instant_ms - start) / HOUR_MS;
+    const hour = Math.min(hours - 2, Math.max(0, Math.floor(exact)));
+    const share = exact - hour;
+    const hourAngle = ((turn[hour] ?? 0) * (1 - share) + (turn[hour + 1] ?? 0) * share) * RAD;
+    const declination = ((dec[hour] ?? 0) * (1 - share) + (dec[hour + 1] ?? 0) * share) * RAD;
+    const [sinDec, cosDec, cosTurn] = [Math.sin(declination), Math.cos(declination), Math.cos(hourAngle)];
+    into[0] = -cosDec * Math.sin(hourAngle);
+    into[1] = sinDec * cosLat - cosDec * sinLat * cosTurn;
+    into[2] = sinDec * sinLat + cosDec * cosLat * cosTurn;
+  };
+  const own = new Float64Array(3);
+  const steps = Math.max(1, Math.ceil((to_ms - start) / TRACK_STEP_MS)) + 1;
+  const [centre, seen, isDay] = [emptyRow(steps), emptyRow(steps), new Uint8Array(steps)];
+  for (let step = 0; step < steps; step += 1) {
+    towards(start + step * TRACK_STEP_MS, own);
+    const [x = 0, y = 0, z = 0] = own;
+    const altitude = Math.asin(Math.max(-1, Math.min(1, z))) / RAD;
+    enter(centre, step, x, y, z, altitude);
+    const lifted = altitude + refraction_deg(altitude);
+    const squeeze = Math.cos(lifted * RAD) / Math.max(1e-12, Math.hypot(x, y));
+    enter(seen, step, x * squeeze, y * squeeze, Math.sin(lifted * RAD), lifted);
+    if (altitude > NIGHT_DEG) for (let near = Math.max(0, step - 1); near <= Math.min(steps - 1, step + 1); near += 1) isDay[near] = 1;
+  }
+  const at = (instant_ms: number): SunPosition => {
+    towards(instant_ms, own);
+    const [x = 0, y = 0, z = 0] = own;
+    return { azimuth_deg: (Math.atan2(x, y) / RAD + 360) % 360, altitude_deg: Math.asin(Math.max(-1, Math.min(1, z))) / RAD };
+  };
+  return { from_ms: start, to_ms, centre, seen, isDay, at, towards };
+}
+
+const NIGHT_DEG = -2;
+
+function emptyRow(steps: number): SunRow {
+  return { altitude_deg: new Float64Array(steps), azimuth_deg: new Float64Array(steps), east: new Float64Array(steps), north: new Float64Array(steps), up: new Float64Array(steps) };
+}
+
+function enter(row: SunRow, step: number, x: number, y: number, z: number, altitude: number): void {
+  row.east[step] = x;
+  row.north[step] = y;
+  row.up[step] = z;
+  row.altitude_deg[step] = altitude;
+  row.azimuth_deg[step] = (Math.atan2(x, y) / RAD + 360) % 360;
+}

@@ -1,0 +1,40 @@
+import { type WorkStep, templateFor } from '../fitting';
+import type { DaySurface } from './day-problem';
+
+export interface KitItem {
+  readonly key: string;
+  readonly word: string;
+  /** What is used up has a number; a tool is there or not. */
+  readonly count: number | null;
+  readonly unit: string;
+  readonly because: string;
+}
+
+export interface KitList {
+  readonly tools: readonly KitItem[];
+  readonly usedUp: readonly KitItem[];
+}
+
+/** Counted from panes and edges. @source blade points: one a pane, common practice; paper, cloths and tape are our guess */
+const PER = { tape_m: 2, paperEach_m: 2.5, clothEach_m2: 4, bladesEach_m2: 3 } as const;
+const USUAL_M2 = 1.5;
+const USUAL_EDGE_M = 5;
+const USED_UP = /blade|tape$|paper|wipe|putty$|cloth/;
+
+/** What to bring for these surfaces: tools named by their steps, and what is used up, counted. */
+export function kitList(surfaces: readonly Pick<DaySurface, 'method' | 'family' | 'area_m2' | 'edge_m' | 'tag'>[], steps: readonly Pick<WorkStep, 'tools'>[]): KitList {
+  const tools = [...new Set(steps.flatMap((step) => step.tools))].filter((tool) => !USED_UP.test(tool)).sort();
+  const glass = surfaces.filter(({ method, family }) => ['flat-glass', 'security', 'curved'].includes(templateFor(method ?? 'trim in place', family).template));
+  const area = (own: typeof surfaces): number => own.reduce((sum, { area_m2 }) => sum + (area_m2 ?? USUAL_M2), 0);
+  const edge = (own: typeof surfaces): number => own.reduce((sum, { edge_m }) => sum + (edge_m ?? USUAL_EDGE_M), 0);
+  const item = (key: string, word: string, count: number, unit: string, because: string): KitItem => ({ key, word, count: Math.ceil(count - 1e-9), unit, because });
+  return {
+    tools: tools.map((word) => ({ key: `tool:${word}`, word, count: null, unit: '', because: '' })),
+    usedUp: [
+      item('blade-points', 'blade points for trimming', surfaces.length, 'points', 'a fresh point for every pane or sheet'),
+      ...(glass.length > 0 ? [item('scraper-blades', 'scraper blades', Math.max(glass.length / 2, area(glass) / PER.bladesEach_m2), 'blades', 'another one for scraping; changed when it drags'), item('paper', 'lint-free paper', edge(glass) / PER.paperEach_m, 'sheets', 'edges dried, then blotted')] : []),
+      item('cloths', 'cloths', 2 + area(surfaces) / PER.clothEach_m2, 'cloths', 'floor, sill and hands'),
+      item('tape', 'tape', surfaces.length * PER.tape_m, 'm', 'liner tabs, marks, masking'),
+    ],
+  };
+}

@@ -1,0 +1,211 @@
+import { type Facing, type SunTrack, type TimeSpan, type WeatherHour, DEW_POINT, bandOfEnd, clearSkyOn, directSun, litOf, skylineOf, sunTrack, weatherAt, type PlaceOnEarth } from '../climate';
+import { type MakeUp, DIFFUSE_AS_DEG, PanesThroughTime, heatGapsOf, heatPanesOf } from '../glazing';
+import { absorptionOf } from '../thermal-stress';
+import type { Air } from '../waiting';
+
+/** One surface with a film for it, as it must be known to say when work may start. */
+export interface ReadinessCase {
+  readonly place: PlaceOnEarth;
+  /** null: no sun comes to it, such as between two rooms or in a hall. */
+  readonly facing: Facing | null;
+  /** Glass with the films on it already; null: a wall or fixture, as warm as its room. */
+  readonly makeUp: MakeUp | null;
+  readonly height_m: number;
+  readonly side: 'room' | 'outside';
+  readonly indoor: Air;
+  /** By the film's sheet; null: not stated. */
+  readonly least_C: number | null;
+  readonly most_C: number | null;
+}
+
+export interface ReadinessLimits {
+  /** Warm from the sun: so much over both airs. */
+  readonly warm_K: number;
+  /** From so much cloud on, no direct sun. */
+  readonly overcast: number;
+  /** Outdoors it must stay warm enough for so long. */
+  readonly ahead_h: number;
+  /** Doubt about the bearing. */
+  readonly doubt_deg: number;
+}
+
+export const USUAL_LIMITS: ReadinessLimits = { warm_K: 5, overcast: 0.9, ahead_h: 8, doubt_deg: 1 };
+
+export type ClosedBy = 'sun' | 'warm' | 'too hot' | 'too cold' | 'dew' | 'frost' | 'rain' | 'weather unknown';
+
+export interface Closed extends TimeSpan {
+  readonly by: ClosedBy;
+  /** With the figures: '31 °C, the film wants at most 25'. */
+  readonly says: string;
+}
+
+export interface ReadinessMoment {
+  readonly instant_ms: number;
+  readonly surface_C: number;
+  readonly air_C: number;
+  readonly outdoor_C: number | null;
+  readonly dew_C: number;
+}
+
+export interface Readiness {
+  /** The sun on it by geometry, whatever the clouds. */
+  readonly sun: readonly TimeSpan[];
+  /** How far each end of the sun may be off, for the doubt about bearing: by span, begin and end. */
+  readonly bands: readonly { readonly begin: TimeSpan; readonly end: TimeSpan }[];
+  readonly fit: readonly TimeSpan[];
+  readonly closed: readonly Closed[];
+  /** Every five minutes. */
+  readonly moments: readonly ReadinessMoment[];
+}
+
+const MINUTE_MS = 60_000;
+const DAY_MS = 86_400_000;
+const EVERY = 5;
+/** What the clock says of cooling is stretched by so much: edges and frames follow slowly. */
+const COOLING_STRETCH = 1.25;
+const DEW_MARGIN_K = 3;
+const RAIN_MM = 0.1;
+/** Before the time asked about, so that glass has its own temperature when it begins. */
+const RUN_IN_MS = 3 * 3_600_000;
+const CALM_WM2K = 8;
+const PER_WIND_WM2K = 4;
+
+/** When film may be laid on a surface, minute by minute: no direct sun, not still warm from it, within the film's range, over the dew point by 3 K, no frost, no rain outside.
+ *  @param weather hourly; hours without it are closed as unknown where they matter
+ *  @throws CoreError CLIMATE_FACING */
+export function readiness(own: ReadinessCase, weather: readonly WeatherHour[], from_ms: number, to_ms: number, limits: ReadinessLimits = USUAL_LIMITS, track: SunTrack = sunTrack(own.place, from_ms - RUN_IN_MS, to_ms)): Readiness {
+  const sun = own.facing === null ? [] : directSun(track, own.facing, 'seen');
+  const minutes = Math.ceil((to_ms - from_ms) / MINUTE_MS);
+  const glass = own.makeUp === null ? undefined : new GlassRun(own.makeUp, own, track, weather);
+  for (let at = from_ms - RUN_IN_MS; at < from_ms; at += MINUTE_MS) glass?.advance(at, isWithin(sun, at));
+  const reasons: (readonly [ClosedBy, string] | undefined)[] = [];
+  const moments: ReadinessMoment[] = [];
+  const coldest = coldestAhead(weather, limits.ahead_h);
+  let warmSince: number | undefined;
+  const filmIsOutside = own.side === 'outside';
+  for (let minute = 0; minute < minutes; minute += 1) {
+    const at = from_ms + minute * MINUTE_MS;
+    const now = weatherAt(weather, at);
+    const isSunny = isWithin(sun, at) && (now === undefined || now.cloud < limits.overcast);
+    const surface_C = glass?.advance(at, isWithin(sun, at)) ?? own.indoor.air_C;
+    const air: Air = filmIsOutside ? (now ?? own.indoor) : own.indoor;
+    const dew_C = DEW_POINT.of(air);
+    if (minute % EVERY === 0) moments.push({ instant_ms: at, surface_C, air_C: air.air_C, outdoor_C: now?.air_C ?? null, dew_C });
+    const warmOver = surface_C - Math.max(own.indoor.air_C, now?.air_C ?? own.indoor.air_C);
+    if (isSunny) warmSince = undefined;
+    let reason: (readonly [ClosedBy, string]) | undefined;
+    if (isSunny) reason = ['sun', 'the sun is on it'];
+    else if (glass !== undefined && warmOver > limits.warm_K && own.facing !== null) {
+      warmSince ??= minute;
+      reason = ['warm', `still warm from the sun: ${round(surface_C)} °C`];
+    } else if (warmSince !== undefined) {
+      const until = warmSince + Math.ceil((minute - warmSince) * COOLING_STRETCH);
+      for (let own_ = minute; own_ < Math.min(minutes, until); own_ += 1) reasons[own_] = ['warm', 'still cooling: a quarter longer than reckoned, edges follow slowly'];
+      warmSince = undefined;
+    }
+    reason ??= reasons[minute] ?? rangeReason(own, surface_C, air.air_C, dew_C);
+    if (reason === undefined && filmIsOutside) reason = now === undefined ? ['weather unknown', 'no forecast for this hour'] : now.rain_mm > RAIN_MM ? ['rain', `rain, ${now.rain_mm.toFixed(1)} mm in the hour`] : outsideAhead(own, coldest(at), limits.ahead_h);
+    if (reason === undefined && now === undefined && own.facing !== null && glass !== undefined) reason = ['weather unknown', 'no forecast for this hour: the glass may be colder than the film bears'];
+    reasons[minute] = reason;
+  }
+  const closed: { from_ms: number; to_ms: number; by: ClosedBy; says: string }[] = [];
+  const fit: { from_ms: number; to_ms: number }[] = [];
+  for (let minute = 0; minute < minutes; minute += 1) {
+    const [at, until] = [from_ms + minute * MINUTE_MS, from_ms + (minute + 1) * MINUTE_MS];
+    const reason = reasons[minute];
+    if (reason === undefined) {
+      const last = fit.at(-1);
+      if (last !== undefined && last.to_ms === at) last.to_ms = until;
+      else fit.push({ from_ms: at, to_ms: until });
+      continue;
+    }
+    const last = closed.at(-1);
+    if (last !== undefined && last.to_ms === at && last.by === reason[0]) last.to_ms = until;
+    else closed.push({ from_ms: at, to_ms: until, by: reason[0], says: reason[1] });
+  }
+  const { facing } = own;
+  const asked = sun.filter((span) => span.to_ms > from_ms && span.from_ms < to_ms);
+  return { sun: asked, fit, closed, moments, bands: facing === null || limits.doubt_deg <= 0 || to_ms - from_ms > 2 * DAY_MS ? [] : asked.map((span) => ({ begin: bandOfEnd(track, facing, span.from_ms, limits.doubt_deg), end: bandOfEnd(track, facing, span.to_ms, limits.doubt_deg) })) };
+}
+
+function rangeReason({ least_C, most_C }: ReadinessCase, surface_C: number, air_C: number, dew_C: number): readonly [ClosedBy, string] | undefined {
+  if (surface_C <= 0) return ['frost', `the surface is at ${round(surface_C)} °C: ice`];
+  if (surface_C < dew_C + DEW_MARGIN_K) return ['dew', `${round(surface_C)} °C is within 3 K of the dew point, ${round(dew_C)} °C`];
+  for (const [what, value] of [['the surface is', surface_C], ['the air is', air_C]] as const) {
+    if (least_C !== null && value < least_C) return ['too cold', `${what} at ${round(value)} °C, the film wants at least ${round(least_C)}`];
+    if (most_C !== null && value > most_C) return ['too hot', `${what} at ${round(value)} °C, the film wants at most ${round(most_C)}`];
+  }
+  return undefined;
+}
+
+function outsideAhead({ least_C }: ReadinessCase, coldest_C: number, ahead_h: number): readonly [ClosedBy, string] | undefined {
+  const least = Math.max(0, least_C ?? 0);
+  return coldest_C < least ? ['too cold', `it falls to ${round(coldest_C)} °C within ${ahead_h} h, the film wants at least ${round(least)}`] : undefined;
+}
+
+/** Lowest air over the hours from a moment on. */
+function coldestAhead(weather: readonly WeatherHour[], ahead_h: number): (instant_ms: number) => number {
+  const first = weather[0]?.instant_ms ?? 0;
+  return (instant_ms) => {
+    const hour = Math.floor((instant_ms - first) / 3_600_000);
+    return Math.min(Number.POSITIVE_INFINITY, ...weather.slice(Math.max(0, hour), Math.max(0, hour + ahead_h + 1)).map(({ air_C }) => air_C));
+  };
+}
+
+function round(value: number): string {
+  return String(Math.round(value));
+}
+
+function isWithin(spans: readonly TimeSpan[], at: number): boolean {
+  return spans.some((span) => span.from_ms <= at && at < span.to_ms);
+}
+
+/** Glass that follows sun and air minute by minute. */
+class GlassRun {
+  readonly #panes: PanesThroughTime;
+  readonly #absorption: ReturnType<typeof absorptionOf>;
+  readonly #diffuse: readonly number[];
+  readonly #skyline: ReturnType<typeof skylineOf>;
+  #isStarted = false;
+
+  constructor(private readonly makeUp: MakeUp, private readonly own: ReadinessCase, private readonly track: SunTrack, private readonly weather: readonly WeatherHour[]) {
+    this.#absorption = absorptionOf(makeUp);
+    this.#diffuse = this.#absorption.at(DIFFUSE_AS_DEG);
+    this.#skyline = skylineOf(own.facing?.skyline ?? []);
+    this.#panes = new PanesThroughTime(heatPanesOf(makeUp, [], this.#absorption.emissivities), heatGapsOf(makeUp), makeUp.panes.map(() => own.indoor.air_C), own.height_m);
+  }
+
+  /** @returns temperature of the pane that takes the film at the end of the minute */
+  advance(at: number, isLit: boolean): number {
+    const { own, makeUp } = this;
+    const now = weatherAt(this.weather, at);
+    const outdoor_C = own.facing === null ? own.indoor.air_C : (now?.air_C ?? own.indoor.air_C);
+    if (!this.#isStarted) {
+      this.#isStarted = true;
+      this.#panes.advance(4 * 3600, { outdoor_C, indoor_C: own.indoor.air_C, outdoor_Wm2K: CALM_WM2K, absorbed_Wm2: makeUp.panes.map(() => 0) });
+    }
+    this.#panes.advance(60, { outdoor_C, indoor_C: own.indoor.air_C, outdoor_Wm2K: own.facing === null ? 4 : CALM_WM2K + PER_WIND_WM2K * (now?.wind_ms ?? 0), absorbed_Wm2: this.#absorbed(at, isLit, now?.cloud ?? 0) });
+    return this.#panes.temperatures_C[own.side === 'outside' ? 0 : makeUp.panes.length - 1] ?? own.indoor.air_C;
+  }
+
+  #absorbed(at: number, isLit: boolean, cloud: number): readonly number[] {
+    const { facing } = this.own;
+    if (facing === null) return this.makeUp.panes.map(() => 0);
+    const sun = this.track.at(at);
+    if (sun.altitude_deg <= 0) return this.makeUp.panes.map(() => 0);
+    const day = Math.floor((at - Date.UTC(new Date(at).getUTCFullYear(), 0, 1)) / DAY_MS) + 1;
+    const { beam_Wm2, diffuse_Wm2, cosIncidence } = clearSkyOn(sun, day, facing.bearing_deg, facing.tilt_deg);
+    const lit = isLit && sun.altitude_deg > this.#skyline.at(sun.azimuth_deg) ? litShare(facing, sun) : 0;
+    const beam = beam_Wm2 * lit * (1 - cloud);
+    const direct = this.#absorption.at((Math.acos(Math.min(1, Math.max(0, cosIncidence))) * 180) / Math.PI);
+    // Own judgement: under full cloud the sky gives about as much as under a clear one.
+    return this.makeUp.panes.map((_, pane) => beam * (direct[pane] ?? 0) + diffuse_Wm2 * (this.#diffuse[pane] ?? 0));
+  }
+}
+
+function litShare({ bearing_deg, shading }: Facing, { azimuth_deg, altitude_deg }: { readonly azimuth_deg: number; readonly altitude_deg: number }): number {
+  if (shading === null) return 1;
+  const aside = ((azimuth_deg - bearing_deg) * Math.PI) / 180;
+  const out = Math.cos(aside);
+  return out <= 1e-9 ? 0 : litOf(shading, Math.tan((altitude_deg * Math.PI) / 180) / out, Math.tan(aside));
+}

@@ -1,0 +1,21 @@
+import type { CutMethod, FilmFamily } from '../../job';
+import { CURVED } from './curved';
+import { COLUMN, DECOR, FURROW, TABLE } from './decor';
+import { FLAT_GLASS } from './flat-glass';
+import { SECURITY } from './security';
+import type { WorkTemplate } from './template';
+import { DECAL, TEXTURED_WALL } from './walls';
+
+const BY_METHOD: Readonly<Record<CutMethod, WorkTemplate>> = {
+  'trim in place': FLAT_GLASS, 'pre-squared': FLAT_GLASS, 'dry-fitted': FLAT_GLASS, security: SECURITY, decor: DECOR, column: COLUMN, 'wrapped edges': TABLE, 'furrow girth': FURROW, 'curved, shrunk': CURVED, 'textured wall': TEXTURED_WALL,
+};
+
+export const TEMPLATES: readonly WorkTemplate[] = [FLAT_GLASS, SECURITY, DECOR, COLUMN, TABLE, FURROW, CURVED, TEXTURED_WALL, DECAL];
+
+/** The way of working for a method of fitting and a family of film. */
+export function templateFor(method: CutMethod, family: FilmFamily | undefined): WorkTemplate {
+  return method === 'textured wall' && family === 'wrap' ? DECAL : BY_METHOD[method];
+}
+
+export { FLAT_GLASS } from './flat-glass';
+export type { Pause, SharedTool, StepCase, StepTemplate, WorkTemplate } from './template';

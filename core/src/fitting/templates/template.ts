@@ -1,0 +1,54 @@
+import type { FittingSchools } from '../../job';
+import type { WaitKey } from '../../waiting';
+import type { CautionKey } from '../cautions';
+import type { WorkRateKey } from '../work-rates';
+
+/** Tools of which a crew has few, so that steps wait for them. */
+export type SharedTool = 'heat gun' | 'ladder' | 'dust extractor' | 'infrared thermometer';
+
+/** What must pass between a step and the next of its surface. */
+export interface Pause {
+  /** Minutes, or a wait reckoned from the air of the day. */
+  readonly least: number | WaitKey;
+  /** Minutes it may lie at most; absent: as long as one likes. */
+  readonly most?: number;
+  readonly why: string;
+}
+
+/** What decides which steps of a template are done. */
+export interface StepCase {
+  readonly schools: FittingSchools;
+  readonly hasInsideCorner: boolean;
+  readonly shrink: 'fold by fold' | 'one sweep';
+  readonly primer: 'water-based' | 'solvent-based';
+}
+
+/** One step of a way of working. Its key never changes once people have ticked it. */
+export interface StepTemplate {
+  readonly key: string;
+  readonly what: string;
+  readonly why: string;
+  readonly tools: readonly string[];
+  readonly cautions: readonly CautionKey[];
+  /** How long it takes: rates times what they count, added up. */
+  readonly takes: readonly WorkRateKey[];
+  /** Where a liquid is used, which. */
+  readonly slip?: 'wet the pane' | 'wet glass and film';
+  /** Only in these cases. */
+  readonly when?: (own: StepCase) => boolean;
+  /** 2: always two people; 'large': two for a large sheet. Absent: one. */
+  readonly crew?: 2 | 'large';
+  readonly skill?: 'film' | 'heat';
+  readonly shared?: readonly SharedTool[];
+  readonly air?: 'makes dust' | 'wants clean air';
+  /** Adhesive meets the surface: only while surface and air are fit for it. */
+  readonly needsFit?: boolean;
+  readonly then?: Pause;
+}
+
+/** A way of working with its version: (template, step, version) is the stable key of a work step. */
+export interface WorkTemplate {
+  readonly template: string;
+  readonly version: number;
+  readonly steps: readonly StepTemplate[];
+}

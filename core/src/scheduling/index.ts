@@ -1,0 +1,7 @@
+export { type Broken, brokenBy, checkPlan, crewFor, whyNotEarlier } from './broken-by';
+export { type DayPlan, type NoPlan, type PlanLimits, planDaySteps } from './plan-day';
+export { type PlanWords, brokenInWords, reliefInWords } from './plan-words';
+export type { Air, Fitness, Lag, Person, PlanProblem, PlanStep, PlannedStep, Span, Tool } from './problem';
+export { sampleProblem } from './sample-problems';
+export type { Relief } from './what-would-give';
+export { workingHours, workingMinutes } from './working-minutes';

@@ -1,0 +1,71 @@
+import { PlanBuilder } from './build-plan';
+import { earliestStarts, networkOf, waysToEnd } from './network';
+import type { PlanProblem, Span } from './problem';
+
+/** One thing that, if it were otherwise, would make a plan possible. */
+export type Relief =
+  | { readonly kind: 'one more day' }
+  | { readonly kind: 'one more of'; readonly tool: string }
+  | { readonly kind: 'one more person'; readonly skill: string | null }
+  | { readonly kind: 'hours until'; readonly minutes: number }
+  | { readonly kind: 'fit longer'; readonly fitness: string }
+  | { readonly kind: 'without the pin of'; readonly step: string }
+  | { readonly kind: 'a longer wait before'; readonly step: string };
+
+const DAY = 1440;
+const MORE_HOURS = 120;
+
+/** Tries what people would try, one thing at a time, and names each that gives a plan. Empty: not one of them alone is enough. */
+export function whatWouldGive(problem: PlanProblem): readonly Relief[] {
+  const { tools, steps, people, fitness, lags } = problem;
+  const skills = [...new Set(steps.filter(({ crew }) => crew > 0).map(({ skill }) => skill))];
+  const used = [...new Set(steps.flatMap((step) => step.tools.map(({ tool }) => tool)))];
+  const fits = [...new Set(steps.flatMap((step) => (step.fitness === null ? [] : [step.fitness])))];
+  const tries: readonly (readonly [Relief, PlanProblem])[] = [
+    ...used.map((tool) => [{ kind: 'one more of', tool }, { ...problem, tools: tools.map((own) => (own.id === tool ? { ...own, count: own.count + 1 } : own)) }] as const),
+    ...skills.map((skill) => [{ kind: 'one more person', skill }, { ...problem, people: [...people, { id: ' more', name: '', skills: skill === null ? [] : [skill], hours: people[0]?.hours ?? workday(problem.horizon) }] }] as const),
+    [{ kind: 'one more day' }, oneMoreDay(problem)],
+    [{ kind: 'hours until', minutes: MORE_HOURS }, { ...problem, people: people.map((person) => ({ ...person, hours: joined(person.hours.map((span, index, all) => (isLastOfDay(span, all[index + 1]) ? { from: span.from, to: span.to + MORE_HOURS } : span))) })) }],
+    ...fits.map((id) => [{ kind: 'fit longer', fitness: id }, { ...problem, fitness: fitness.map((own) => (own.id === id ? { ...own, spans: [{ from: 0, to: problem.horizon }] } : own)) }] as const),
+    ...steps.filter(({ pinned }) => pinned !== null).map(({ id }) => [{ kind: 'without the pin of', step: id }, { ...problem, steps: steps.map((own) => (own.id === id ? { ...own, pinned: null } : own)) }] as const),
+    ...lags.filter(({ most }) => most !== null).map((lag) => [{ kind: 'a longer wait before', step: lag.to }, { ...problem, lags: lags.map((own) => (own === lag ? { ...own, most: null } : own)) }] as const),
+  ];
+  return tries.slice(0, MOST_TRIES).filter(([, eased]) => hasPlan(eased)).map(([relief]) => relief);
+}
+
+const MOST_TRIES = 60;
+
+/** Whether one of a few quick orders places every step. */
+function hasPlan(problem: PlanProblem): boolean {
+  const network = networkOf(problem);
+  const earliest = earliestStarts(network);
+  if (earliest.some((start, step) => !(start + (network.minutes[step] ?? 0) <= network.horizon))) return false;
+  const builder = new PlanBuilder(network);
+  const ways = waysToEnd(network);
+  return [earliest, ways.map((way) => -way), earliest.map((start, step) => start - (ways[step] ?? 0))].some((rank) => [true, false].some((isGlued) => builder.build(rank, earliest, { isGlued }) !== undefined));
+}
+
+function isLastOfDay(span: Span, next: Span | undefined): boolean {
+  return next === undefined || Math.floor(next.from / DAY) !== Math.floor(span.from / DAY);
+}
+
+function workday(horizon: number): readonly Span[] {
+  return Array.from({ length: Math.ceil(horizon / DAY) }, (_, day) => ({ from: day * DAY + 480, to: Math.min(horizon, day * DAY + 1020) })).filter(({ from, to }) => to > from);
+}
+
+/** The last day once more, with its hours, its sun and its weather. */
+function oneMoreDay(problem: PlanProblem): PlanProblem {
+  const from = Math.max(0, problem.horizon - DAY);
+  const again = (spans: readonly Span[]): readonly Span[] => joined([...spans, ...spans.filter((span) => span.to > from).map((span) => ({ from: Math.max(span.from, from) + DAY, to: span.to + DAY }))]);
+  return { ...problem, horizon: problem.horizon + DAY, people: problem.people.map((person) => ({ ...person, hours: again(person.hours) })), fitness: problem.fitness.map((own) => ({ ...own, spans: again(own.spans) })) };
+}
+
+function joined(spans: readonly Span[]): readonly Span[] {
+  const all: { from: number; to: number }[] = [];
+  for (const { from, to } of [...spans].sort((a, b) => a.from - b.from)) {
+    const last = all.at(-1);
+    if (last !== undefined && from <= last.to) last.to = Math.max(last.to, to);
+    else all.push({ from, to });
+  }
+  return all;
+}

@@ -1,0 +1,18 @@
+import type { Person, Span } from './problem';
+
+/** All hours in which anybody works, as one row of spans. */
+export function workingHours(people: readonly Pick<Person, 'hours'>[]): readonly Span[] {
+  const all = people.flatMap(({ hours }) => hours).sort((a, b) => a.from - b.from);
+  const joined: { from: number; to: number }[] = [];
+  for (const { from, to } of all) {
+    const last = joined.at(-1);
+    if (last !== undefined && from <= last.to) last.to = Math.max(last.to, to);
+    else joined.push({ from, to });
+  }
+  return joined;
+}
+
+/** Minutes of working time before a minute: what a plan's length is measured in. Outside all hours the clock of work stands still. */
+export function workingMinutes(hours: readonly Span[], until: number): number {
+  return hours.reduce((sum, { from, to }) => sum + Math.max(0, Math.min(to, until) - from), 0);
+}
