@@ -28,6 +28,9 @@ type ServerErrorCode =
   | 'PHOTO_NOT_AN_IMAGE'
   | 'PHOTO_UNKNOWN'
   | 'DEVICE_NOT_CONNECTED'
+  | 'WEATHER_DOWN'
+  | 'WEATHER_ABSURD'
+  | 'DAY_NOT_PLANNED'
   | 'DISK_FULL'
   | 'SERVER_FAULT';
 
@@ -62,6 +65,13 @@ export const ERRORS: Readonly<Record<ErrorCode, ErrorEntry>> = {
   STRESS_CASE: { status: 422, title: 'The glass stress cannot be reckoned from this', remedy: 'Correct the field named; leave it out if it is not known.' },
   PRIVACY_SCENE: { status: 422, title: 'The scene cannot be reckoned', remedy: 'Give luminances above zero and shares of 0 to 1.' },
   FITTING_AREA_RANGE: { status: 422, title: 'The glass area is outside what can be wetted', remedy: 'Check the measures of the surface.' },
+  CLIMATE_FACING: { status: 422, title: 'A surface cannot face like this', remedy: 'Give the bearing from north clockwise, the tilt from level.' },
+  CLIMATE_WEATHER: { status: 422, title: 'The weather given cannot be', remedy: 'Correct the hour named, or go by the thermometer on site.' },
+  WAITING_RANGE: { status: 422, title: 'A wait cannot be reckoned from this', remedy: 'Correct the field named.' },
+  SCHEDULE_RANGE: { status: 422, title: 'A figure of the plan is outside what there can be', remedy: 'Correct the field named: whole minutes, people and tools not below zero.' },
+  SCHEDULE_UNKNOWN: { status: 422, title: 'The plan names something that is not there', remedy: 'Name one that is in the list, or add it.' },
+  SCHEDULE_ID_TWICE: { status: 422, title: 'An identifier is there twice', remedy: 'Give each step, person, tool and fitness an identifier of its own.' },
+  SCHEDULE_LAGS: { status: 422, title: 'Steps wait for one another in a ring', remedy: 'Take one of the waits named away, or make its longest wait longer.' },
   BODY_INVALID: { status: 422, title: 'Something sent does not fit', remedy: 'Correct the field named and send again.' },
   BODY_NOT_JSON: { status: 400, title: 'The body is not JSON', remedy: 'Send one JSON object as application/json.' },
   BODY_TOO_LARGE: { status: 413, title: 'The body is larger than this route takes', remedy: 'Send it in several parts.' },
@@ -88,6 +98,9 @@ export const ERRORS: Readonly<Record<ErrorCode, ErrorEntry>> = {
   PHOTO_NOT_AN_IMAGE: { status: 415, title: 'This file is not a picture', remedy: 'Send a JPEG, PNG or WebP picture.' },
   PHOTO_UNKNOWN: { status: 404, title: 'There is no such picture', remedy: 'It may not have been uploaded yet; choose it again.' },
   DEVICE_NOT_CONNECTED: { status: 409, title: 'The instrument is not connected', remedy: 'Connect it on the Bench first.' },
+  WEATHER_DOWN: { status: 503, title: 'The weather service does not answer', remedy: 'Go by the thermometer on site and the sky; try again later.' },
+  WEATHER_ABSURD: { status: 502, title: 'The weather service says what cannot be', remedy: 'It was not used. Go by the thermometer on site and the sky.' },
+  DAY_NOT_PLANNED: { status: 409, title: 'No day of this job is planned yet', remedy: 'Plan it at the Day stop and keep the plan, then ask again.' },
   DISK_FULL: { status: 507, title: 'The disk is full', remedy: 'Nothing was lost that had been saved. Make room, then save again.' },
   SERVER_FAULT: { status: 500, title: 'The server met a fault of its own', remedy: 'What was saved is safe. Try again; if it stays, restart the server.' },
 };

@@ -12,3 +12,6 @@ export { type RollRow, type StockItem, rollBodySchema, rollRowSchema, stockItemS
 export { whoSchema } from './primitives';
 export { type PlotterCommand, type PlotterState, plotterCommandSchema, plotterStateSchema } from './plotter';
 export { type DeviceMessage, type LaserCommand, type LaserState, deviceMessageSchema, laserCommandSchema, laserStateSchema } from './device';
+export { type ThermometerCommand, type ThermometerState, thermometerCommandSchema, thermometerStateSchema } from './device';
+export { type Forecast, WEATHER_SCENARIOS, type WeatherScenario, forecastSchema, weatherCommandSchema, weatherStateSchema } from './weather';
+export { scheduleRequestSchema, sunRequestSchema, waitsRequestSchema } from './reckon-day';

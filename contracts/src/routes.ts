@@ -1,13 +1,15 @@
 import * as z from 'zod';
 import { acceptedChangeSchema, duplicateSchema, jobStateSchema, jobSummarySchema } from './answers';
 import { changeSchema, importSchema } from './change';
-import { laserCommandSchema, laserStateSchema } from './device';
+import { laserCommandSchema, laserStateSchema, thermometerCommandSchema, thermometerStateSchema } from './device';
 import { cutPlanFileSchema } from './files/cut-plan-file';
 import { plotterCommandSchema, plotterStateSchema } from './plotter';
 import { filmBodySchema, filmListSchema, filmRowSchema } from './film';
 import { rateBodySchema, rateRowSchema } from './rate';
 import { blankRequestSchema, curvedPatchRequestSchema, cutRequestSchema, glazingRequestSchema, layoutRequestSchema, measureRequestSchema, privacyRequestSchema, stressRequestSchema } from './reckon';
 import { whoSchema } from './primitives';
+import { scheduleRequestSchema, sunRequestSchema, waitsRequestSchema } from './reckon-day';
+import { forecastSchema, weatherCommandSchema, weatherStateSchema } from './weather';
 import { rollBodySchema, rollRowSchema, stockItemSchema } from './stock';
 
 /** One address of the API, as documented in /api/openapi.json. `answer` absent: not JSON of ours. */
@@ -18,7 +20,7 @@ export interface Route {
   readonly body?: z.ZodType;
   readonly answer?: z.ZodType;
   readonly needsIfMatch?: boolean;
-  readonly kind?: 'text/csv' | 'image/svg+xml' | 'image/vnd.dxf' | 'application/vnd.hp-hpgl' | 'application/pdf' | 'image/jpeg' | 'text/event-stream';
+  readonly kind?: 'text/csv' | 'image/svg+xml' | 'image/vnd.dxf' | 'application/vnd.hp-hpgl' | 'application/pdf' | 'image/jpeg' | 'text/event-stream' | 'text/calendar';
 }
 
 const reasoned = z.looseObject({});
@@ -38,6 +40,15 @@ export const ROUTES: readonly Route[] = [
   { method: 'get', path: '/api/bench/plotter', says: 'The plotter stand-in: connected or not, the film in it, what it cut', answer: plotterStateSchema },
   { method: 'post', path: '/api/bench/plotter', says: 'Connect it, load film, send it a job, make it misbehave', body: plotterCommandSchema, answer: plotterStateSchema },
   { method: 'get', path: '/api/bench/plotter/stream', says: 'What the plotter says: connected, job, fault, disconnected', kind: 'text/event-stream' },
+  { method: 'get', path: '/api/bench/thermometer', says: 'The thermometer and hygrometer stand-in on site: connected or not, what it reads', answer: thermometerStateSchema },
+  { method: 'post', path: '/api/bench/thermometer', says: 'Connect it, set what it reads', body: thermometerCommandSchema, answer: thermometerStateSchema },
+  { method: 'get', path: '/api/bench/thermometer/stream', says: 'What the thermometer says: connected, climate, disconnected', kind: 'text/event-stream' },
+  { method: 'get', path: '/api/bench/weather', says: 'What the weather stand-in plays', answer: weatherStateSchema },
+  { method: 'post', path: '/api/bench/weather', says: 'Let it play another scenario', body: weatherCommandSchema, answer: weatherStateSchema },
+  { method: 'get', path: '/api/weather', says: 'Seven days hour by hour: ?latitude= and ?longitude=; refused when the service is down or what it says cannot be', answer: forecastSchema },
+  { method: 'get', path: '/api/jobs/{jobId}/day/calendar', says: 'The planned steps as an iCalendar file; the same step keeps its UID', kind: 'text/calendar' },
+  { method: 'get', path: '/api/jobs/{jobId}/day/list', says: 'The planned steps as CSV, in order of time', kind: 'text/csv' },
+  { method: 'get', path: '/api/jobs/{jobId}/day/sheet', says: 'The day sheet to print, a page a day; ?paper=A4 or letter', kind: 'application/pdf' },
   { method: 'post', path: '/api/jobs/{jobId}/duplicate', says: 'Copy a job with its places, surfaces, measures and films; cut plans and work are not copied', body: duplicateSchema, answer: acceptedChangeSchema },
   { method: 'put', path: '/api/jobs/{jobId}/rows/{table}/{rowId}', says: 'Make one row', body: z.strictObject({ who: whoSchema, fields: anyFields }), answer: acceptedChangeSchema },
   { method: 'patch', path: '/api/jobs/{jobId}/rows/{table}/{rowId}', says: 'Change fields of one row; different fields merge, the same field is refused with both values', body: z.strictObject({ who: whoSchema, fields: anyFields }), answer: acceptedChangeSchema, needsIfMatch: true },
@@ -64,6 +75,9 @@ export const ROUTES: readonly Route[] = [
   { method: 'post', path: '/api/reckon/glazing', says: 'Any stack of panes with films: optics by band and pane, U, solar heat gain, temperatures; a film by its sheet or its spectrum', body: glazingRequestSchema, answer: reasoned },
   { method: 'post', path: '/api/reckon/thermal-stress', says: 'Whether a pane may crack behind its films: tension by pane and hour, the rule of thumb, the more careful verdict', body: stressRequestSchema, answer: reasoned },
   { method: 'post', path: '/api/reckon/privacy', says: 'Contrast kept through a glass by day and by night, from both sides, or in a scene of your own', body: privacyRequestSchema, answer: reasoned },
+  { method: 'post', path: '/api/reckon/sun', says: 'When the sun is on a surface and when not, to the second, with the band from doubt about the bearing', body: sunRequestSchema, answer: reasoned },
+  { method: 'post', path: '/api/reckon/waits', says: 'Primer, putty, promoter, roll, panel, sealant, first bond, drying clear: how long, how sure, how to confirm', body: waitsRequestSchema, answer: reasoned },
+  { method: 'post', path: '/api/reckon/schedule', says: 'Steps, lags, windows and resources put in order: the plan with its bound, and why no step starts earlier; or what would have to give', body: scheduleRequestSchema, answer: reasoned },
   { method: 'post', path: '/api/reckon/blank', says: 'The blank of a surface', body: blankRequestSchema, answer: reasoned },
   { method: 'post', path: '/api/reckon/cut', says: 'Pieces laid on one roll, or on the rolls and offcuts given, by hand or by plotter: the best plan found in so many rounds or milliseconds, with its bound', body: cutRequestSchema, answer: reasoned },
   { method: 'post', path: '/api/reckon/layout', says: 'Blanks laid on a roll', body: layoutRequestSchema, answer: reasoned },

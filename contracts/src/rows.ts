@@ -1,5 +1,6 @@
 import { type Application, CUT_METHODS, type FieldsOf, type FilmBrief, type GlassPane, type GlassUnit, type Job, type JobTable, type Measure, type Part, type Photo, type Place, type SiteFacts, type Surface, type WallFacts, type WorkRecord } from '@yellow-pane/core/job';
 import * as z from 'zod';
+import { crewMember, daySettings, plannedStep } from './day-rows';
 import { cutPiece, cutPlan, cutRoll, jobAllowance, offcut, seamChoice, stockTake } from './cutting-rows';
 import { idSchema, instantSchema, measureKind, nanometres, pointName, positionSchema, positiveNanometres, share, signedNanometres, text, word } from './primitives';
 
@@ -184,4 +185,4 @@ const workRecord = z.strictObject({
 }) satisfies z.ZodType<WorkRecord>;
 
 /** Wire shape of each table's own fields. Strict: an unknown field is refused by name. */
-export const ROW_FIELDS = { job, place, filmBrief, glassUnit, glassPane, surface, siteFacts, wallFacts, part, photo, measure, application, seamChoice, jobAllowance, cutPlan, cutRoll, cutPiece, offcut, stockTake, workRecord } as const satisfies { readonly [Table in JobTable]: z.ZodType<FieldsOf<Table>> };
+export const ROW_FIELDS = { job, place, filmBrief, glassUnit, glassPane, surface, siteFacts, wallFacts, part, photo, measure, application, seamChoice, jobAllowance, cutPlan, cutRoll, cutPiece, offcut, stockTake, daySettings, crewMember, plannedStep, workRecord } as const satisfies { readonly [Table in JobTable]: z.ZodType<FieldsOf<Table>> };

@@ -1,3 +1,4 @@
+export { DEMO_ZONE, demoDays } from './day';
 export { EXAMPLE_FILMS } from './example-films';
 export { DEMO_CHANGES, DEMO_JOB_ID, DEMO_START, DEMO_WHO } from './demo-changes';
 export { DEMO_ROLLS } from './stock';

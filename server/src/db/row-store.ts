@@ -27,7 +27,7 @@ export function toWire<Table extends JobTable>(table: Table, row: StoredRow): Ro
 /** Instants arrive as text and are stored as dates. */
 export function toStored(fields: Readonly<Record<string, unknown>>): Record<string, unknown> {
   const stored: Record<string, unknown> = { ...fields };
-  for (const key of ['startedAt', 'doneAt', 'cutAt', 'takenOffAt', 'putBackAt', 'bookedAt', 'spoiledAt']) if (typeof stored[key] === 'string') stored[key] = new Date(stored[key]);
+  for (const key of ['startedAt', 'doneAt', 'cutAt', 'takenOffAt', 'putBackAt', 'bookedAt', 'spoiledAt', 'startsAt', 'endsAt']) if (typeof stored[key] === 'string') stored[key] = new Date(stored[key]);
   return stored;
 }
 

@@ -3,6 +3,7 @@ import type { Rate } from '@yellow-pane/core/fitting';
 import { bigint, bigserial, doublePrecision, index, integer, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core';
 import { instant, sameJob } from './columns';
 import { seamChoice, jobAllowance, cutPlan, cutRoll, cutPiece, offcut, stockTake } from './cutting-tables';
+import { crewMember, daySettings, plannedStep } from './day-tables';
 import { application, filmBrief, glassPane, glassUnit, job, measure, ofJob, part, photo, place, siteFacts, surface, wallFacts } from './survey-tables';
 
 export const workRecord = pgTable('work_record', {
@@ -48,8 +49,9 @@ export const history = pgTable('history', {
   after: jsonb().$type<Readonly<Record<string, unknown>>>(),
 }, (t) => [index('history_row').on(t.rowId, t.version), index('history_seq').on(t.seq)]);
 
-export const ROW_TABLES = { job, place, filmBrief, glassUnit, glassPane, surface, siteFacts, wallFacts, part, photo, measure, application, seamChoice, jobAllowance, cutPlan, cutRoll, cutPiece, offcut, stockTake, workRecord } as const satisfies Record<JobTable, unknown>;
+export const ROW_TABLES = { job, place, filmBrief, glassUnit, glassPane, surface, siteFacts, wallFacts, part, photo, measure, application, seamChoice, jobAllowance, cutPlan, cutRoll, cutPiece, offcut, stockTake, daySettings, crewMember, plannedStep, workRecord } as const satisfies Record<JobTable, unknown>;
 
+export { crewMember, daySettings, plannedStep } from './day-tables';
 export { film, filmWidth, roll } from './film-tables';
 export { seamChoice, jobAllowance, cutPlan, cutRoll, cutPiece, offcut, stockTake } from './cutting-tables';
 export { job, place, filmBrief, glassUnit, glassPane, surface, siteFacts, wallFacts, part, photo, photoFile, measure, application } from './survey-tables';

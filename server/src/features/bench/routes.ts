@@ -1,8 +1,9 @@
-import { type DeviceMessage, laserCommandSchema, plotterCommandSchema } from '@yellow-pane/contracts';
+import { type DeviceMessage, laserCommandSchema, plotterCommandSchema, thermometerCommandSchema } from '@yellow-pane/contracts';
 import { type Request, type Response, Router } from 'express';
 import { parseBody } from '../../http/refusal';
 import { LaserStandIn } from './laser';
 import { PlotterStandIn } from './plotter';
+import { ThermometerStandIn } from './thermometer';
 
 interface Deps {
   readonly clock: () => Date;
@@ -14,6 +15,7 @@ export function benchRoutes({ clock, onStream }: Deps): Router {
   const routes = Router();
   const laser = new LaserStandIn(clock);
   const plotter = new PlotterStandIn();
+  const thermometer = new ThermometerStandIn(clock);
   const stream = (listen: (hear: (message: DeviceMessage) => void) => () => void) => (request: Request, response: Response): void => {
     response.writeHead(200, { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store', Connection: 'keep-alive' });
     response.write(': device\n\n');
@@ -35,5 +37,12 @@ export function benchRoutes({ clock, onStream }: Deps): Router {
     response.json(plotter.state);
   });
   routes.get('/api/bench/plotter/stream', stream((hear) => plotter.listen(hear)));
+
+  routes.get('/api/bench/thermometer', (_request, response) => { response.json(thermometer.state); });
+  routes.post('/api/bench/thermometer', (request, response) => {
+    thermometer.obey(parseBody(thermometerCommandSchema, request.body));
+    response.json(thermometer.state);
+  });
+  routes.get('/api/bench/thermometer/stream', stream((hear) => thermometer.listen(hear)));
   return routes;
 }

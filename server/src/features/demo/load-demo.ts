@@ -1,5 +1,6 @@
-import { DEMO_CHANGES, DEMO_ROLLS, DEMO_WHO } from '@yellow-pane/demo';
+import { DEMO_CHANGES, DEMO_ROLLS, DEMO_WHO, DEMO_ZONE, demoDays } from '@yellow-pane/demo';
 import { inArray } from 'drizzle-orm';
+import { DateTime } from 'luxon';
 import type { Database } from '../../db/database';
 import { job } from '../../db/schema';
 import { applyChange } from '../changes/apply-change';
@@ -12,5 +13,6 @@ export async function loadDemo(db: Database, clock: () => Date): Promise<void> {
   await loadExampleFilms(db, DEMO_WHO, clock());
   const stock = new Set((await readStock(db)).map(({ id }) => id));
   for (const { id, roll } of DEMO_ROLLS) if (!stock.has(id)) await saveRoll(db, { id, roll, who: DEMO_WHO, at: clock() });
-  for (const { jobId, change } of DEMO_CHANGES) if (!there.some(({ id }) => id === jobId)) await applyChange(db, jobId, change, clock());
+  const tomorrow = DateTime.fromJSDate(clock(), { zone: DEMO_ZONE }).plus({ days: 1 }).toISODate() ?? '';
+  for (const { jobId, change } of [...DEMO_CHANGES, demoDays(tomorrow)]) if (!there.some(({ id }) => id === jobId)) await applyChange(db, jobId, change, clock());
 }

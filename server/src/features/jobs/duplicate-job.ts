@@ -6,7 +6,7 @@ import type { Database } from '../../db/database';
 import { readJob } from './queries';
 
 /** Cut plans, work and pictures belong to the first job alone. */
-const COPIED: readonly JobTable[] = JOB_TABLES.filter((table) => !['cutPlan', 'cutRoll', 'cutPiece', 'offcut', 'stockTake', 'workRecord', 'photo'].includes(table));
+const COPIED: readonly JobTable[] = JOB_TABLES.filter((table) => !['cutPlan', 'cutRoll', 'cutPiece', 'offcut', 'stockTake', 'plannedStep', 'workRecord', 'photo'].includes(table));
 const REFERENCES = ['parentId', 'unitId', 'placeId', 'surfaceId', 'sameAsId', 'applicationId'] as const;
 
 /** The change that makes a copy of a job under a new id and name. */

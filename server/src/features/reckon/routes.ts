@@ -3,6 +3,7 @@ import { blankFor, layOutByHandSteps, layOutFreeSteps, layOutInLevels, planOrder
 import { checkSurface, reckonNetwork } from '@yellow-pane/core/measure';
 import { Router } from 'express';
 import { parseBody } from '../../http/refusal';
+import { searchedFor } from './searched-for';
 
 /** Core's questions over the wire, without a job: the same functions the pages use. */
 export function reckonRoutes(): Router {
@@ -25,20 +26,4 @@ export function reckonRoutes(): Router {
     response.json(await searchedFor(mode === 'by hand' ? layOutByHandSteps(layout, { stages, seed, mostRounds }) : layOutFreeSteps(layout, { seed, mostRounds }), milliseconds));
   });
   return routes;
-}
-
-const TURN_MS = 15;
-
-/** Runs a search round by round and lets other requests in between. @returns the best when the time is up or the search ends */
-async function searchedFor<Plan>(steps: Generator<Plan, Plan>, milliseconds: number): Promise<Plan> {
-  const start = performance.now();
-  for (let turn = start; ; ) {
-    const step = steps.next();
-    const now = performance.now();
-    if (step.done === true || now - start >= milliseconds) return step.value;
-    if (now - turn > TURN_MS) {
-      await new Promise((done) => { setImmediate(done); });
-      turn = performance.now();
-    }
-  }
 }

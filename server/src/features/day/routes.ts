@@ -1,0 +1,44 @@
+import { type Request, type Response, Router } from 'express';
+import ical, { ICalCalendarMethod } from 'ical-generator';
+import { DateTime } from 'luxon';
+import type { Database } from '../../db/database';
+import { idParam } from '../../http/id-param';
+import { readPaper } from '../cut-plans/sheet-pdf';
+import { daySheetPdf } from './day-sheet-pdf';
+import { type PlannedDay, readPlannedDay } from './planned-day';
+
+/** The kept plan of the days as files: calendar, list, sheet. */
+export function dayRoutes({ db }: { readonly db: Database }): Router {
+  const routes = Router();
+  const at = (end: string): string => `/api/jobs/:jobId/day/${end}`;
+  const read = (request: Request): Promise<PlannedDay> => readPlannedDay(db, idParam(request, 'jobId'));
+  const send = (response: Response, name: string, type: string, body: string | Buffer): void => { response.type(type).attachment(name).send(body); };
+  routes.get(at('calendar'), async (request, response) => { send(response, 'day-plan.ics', 'text/calendar', calendarOf(await read(request))); });
+  routes.get(at('list'), async (request, response) => { send(response, 'day-plan.csv', 'text/csv', listOf(await read(request))); });
+  routes.get(at('sheet'), async (request, response) => { send(response, 'day-sheet.pdf', 'application/pdf', await daySheetPdf(await read(request), readPaper(request.query['paper']))); });
+  return routes;
+}
+
+/** Brought in again, the same step replaces itself: its UID is its stable key, its sequence its version. */
+export function calendarOf({ job, lines }: PlannedDay): string {
+  const calendar = ical({ name: job, prodId: { company: 'Yellow Pane', product: 'Day plan', language: 'EN' }, method: ICalCalendarMethod.PUBLISH });
+  for (const line of lines) {
+    calendar.createEvent({
+      id: `${line.key}@yellow-pane`, sequence: line.version - 1, stamp: line.changedAt, start: line.startsAt, end: line.endsAt,
+      summary: `${line.tag}: ${line.short}`, location: line.place, description: `${line.what}\n${line.people.join(', ')}${line.tools.length > 0 ? `\nAt hand: ${line.tools.join(', ')}` : ''}`,
+    });
+  }
+  return calendar.toString();
+}
+
+/** Cells that a spreadsheet would take for a formula get an apostrophe before them. */
+function cell(text: string): string {
+  const safe = /^[=+\-@\t\r]/.test(text) ? `'${text}` : text;
+  return /[",\n\r]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe;
+}
+
+function listOf({ zone, lines }: PlannedDay): string {
+  const clock = (instant: Date, format: string): string => DateTime.fromJSDate(instant, { zone }).toFormat(format);
+  const rows = lines.map((line) => [clock(line.startsAt, 'yyyy-MM-dd'), clock(line.startsAt, 'HH:mm'), clock(line.endsAt, 'HH:mm'), line.tag, line.place, line.what.replaceAll('\n', ' '), line.people.join(' + '), line.pinned ? 'pinned' : '']);
+  return [['date', 'from', 'to', 'surface', 'place', 'step', 'who', 'pinned'], ...rows].map((row) => row.map(cell).join(',')).join('\r\n').concat('\r\n');
+}
