@@ -21,6 +21,12 @@ const layOut = async (page: Page): Promise<void> => {
   await page.getByRole('table').waitFor();
 };
 
+const planDays = async (page: Page): Promise<void> => {
+  await page.getByRole('button', { name: 'Plan the days' }).click();
+  await page.getByRole('button', { name: 'Keep this plan' }).waitFor();
+  await page.waitForTimeout(500);
+};
+
 const judged = async (page: Page): Promise<void> => { await page.getByRole('table').getByText('go with care').or(page.getByRole('table').getByText('go', { exact: true })).first().waitFor(); await page.waitForTimeout(500); };
 
 const VIEWS: readonly View[] = [
@@ -30,7 +36,6 @@ const VIEWS: readonly View[] = [
   { name: 'survey-curved', path: `${JOB}/survey/${surface(26)}` },
   { name: 'survey-wall', path: `${JOB}/survey/${surface(25)}` },
   { name: 'elevation', path: `${JOB}/survey/${surface(3)}`, before: async (page) => { await page.keyboard.press('Alt+E'); } },
-  { name: 'survey-dark', path: `${JOB}/survey/${surface(6)}`, theme: 'cellar' },
   { name: 'film-choose', path: `${JOB}/film/${surface(5)}`, before: judged },
   { name: 'film-stress', path: `${JOB}/film/${surface(5)}`, before: async (page) => { await judged(page); await page.getByText('warm room 60').first().click(); await page.getByRole('button', { name: 'Stress' }).click(); await page.waitForTimeout(600); } },
   { name: 'film-compare', path: `${JOB}/film/${surface(5)}`, before: async (page) => { await judged(page); for (const film of ['outside select 60', 'warm room 60', 'neutral 35', 'silver 20']) await page.getByRole('checkbox', { name: `Lay ${film} side by side` }).check(); await page.getByRole('button', { name: /^Compare/ }).click(); await page.waitForTimeout(300); } },
@@ -39,12 +44,20 @@ const VIEWS: readonly View[] = [
   { name: 'cut-table', path: `${JOB}/cut/${surface(1)}`, before: async (page) => { await layOut(page); await page.getByRole('button', { name: 'At the table' }).click(); for (const tick of ['mark 1', 'check 1', 'cut 1', 'mark 2']) await page.getByRole('button', { name: tick, exact: true }).click(); } },
   { name: 'cut-stock', path: `${JOB}/cut/${surface(1)}`, before: async (page) => { await layOut(page); await page.getByRole('button', { name: 'Stock', exact: true }).click(); await page.getByRole('button', { name: 'Try all widths' }).click(); await page.getByText('cheapest').waitFor(); } },
   { name: 'cut-seams', path: `${JOB}/cut/${surface(25)}`, before: async (page) => { await page.getByRole('button', { name: 'Blanks and seams' }).click(); await page.waitForTimeout(300); } },
+  { name: 'day-crew', path: `${JOB}/day/${surface(1)}`, before: planDays },
+  { name: 'day-surfaces', path: `${JOB}/day/${surface(1)}`, before: async (page) => { await planDays(page); await page.getByRole('button', { name: 'by surface' }).click(); await page.waitForTimeout(300); } },
+  { name: 'day-mix', path: `${JOB}/day/${surface(1)}`, before: async (page) => { await page.getByRole('button', { name: 'Mixes' }).click(); await page.waitForTimeout(800); } },
   { name: 'fit', path: `${JOB}/fit/${surface(1)}`, before: async (page) => { await page.getByRole('button', { name: 'Done, next step' }).click(); await page.getByRole('button', { name: 'Start timer' }).click(); } },
-  { name: 'films', path: '/films' },
   { name: 'bench', path: '/bench', before: async (page) => { await page.getByRole('button', { name: 'Connect' }).click(); for (const measure of ['its width', 'its height', 'a diagonal']) { await page.getByRole('button', { name: `Measure ${measure}` }).click(); await page.waitForTimeout(500); } } },
 ];
 const EXTRA: readonly View[] = [
   { name: 'stock', path: '/stock' },
+  { name: 'survey-dark', path: `${JOB}/survey/${surface(6)}`, theme: 'cellar' },
+  { name: 'films', path: '/films' },
+  { name: 'day-sun', path: `${JOB}/day/${surface(1)}`, before: async (page) => { await page.getByRole('button', { name: 'Sun', exact: true }).click(); await page.waitForTimeout(1500); } },
+  { name: 'day-kit', path: `${JOB}/day/${surface(1)}`, before: async (page) => { await page.getByRole('button', { name: 'Kit', exact: true }).click(); await page.waitForTimeout(800); } },
+  { name: 'day-people', path: `${JOB}/day/${surface(1)}`, before: async (page) => { await page.getByRole('button', { name: 'Crew', exact: true }).click(); await page.waitForTimeout(800); } },
+  { name: 'day-phone', path: `${JOB}/day/${surface(1)}`, size: { width: 390, height: 844 }, before: planDays },
   { name: 'cut-column', path: `${JOB}/cut/${surface(24)}`, before: async (page) => { await page.getByRole('button', { name: 'Blanks and seams' }).click(); await page.waitForTimeout(300); } },
   { name: 'cut-phone', path: `${JOB}/cut/${surface(1)}`, size: { width: 390, height: 844 }, before: layOut },
   { name: 'cut-plotter', path: `${JOB}/cut/${surface(24)}`, before: async (page) => { await page.getByText('How it is laid out').click(); await page.getByRole('radio', { name: 'by plotter' }).check(); await layOut(page); } },

@@ -65,6 +65,6 @@ export class BenchPlotterPart {
 
   protected says(message: DeviceMessage): string {
     if (message.type === 'job') return `${message.done} of ${message.of} pieces, ${message.state}`;
-    return message.type === 'connected' ? 'connected' : message.type === 'reading' ? '' : message.says;
+    return message.type === 'connected' ? 'connected' : message.type === 'reading' || message.type === 'climate' ? '' : message.says;
   }
 }

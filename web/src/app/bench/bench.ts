@@ -5,6 +5,7 @@ import { formatLengthWithUnit } from '@yellow-pane/core/quantity';
 import { BenchLaser } from '../device/bench-laser';
 import { Device } from '../device/device';
 import { api } from '../job/api';
+import { BenchClimate } from './bench-climate-part';
 import { BenchPlotterPart } from './bench-plotter-part';
 import { CommandKeys } from '../shell/command-keys';
 
@@ -13,7 +14,7 @@ const STATE_WORDS = { off: 'switched off', connecting: 'connecting…', ready: '
 /** Simulated instruments: what they say, what they stand before, and how to make them misbehave. */
 @Component({
   selector: 'yp-bench',
-  imports: [BenchPlotterPart, RouterLink],
+  imports: [BenchClimate, BenchPlotterPart, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench.html',
   host: { class: 'block h-full overflow-auto' },
@@ -55,6 +56,7 @@ export class Bench {
 
   protected says(message: DeviceMessage): string {
     if (message.type === 'reading') return `reading ${message.seq}: ${formatLengthWithUnit(message.value_nm, this.#units())}`;
+    if (message.type === 'climate') return `${message.air_C.toFixed(1)} °C, ${Math.round(message.humidity * 100)} %`;
     if (message.type === 'job') return `job: ${message.done} of ${message.of}, ${message.state}`;
     return message.type === 'connected' ? `connected, battery ${(message.battery * 100).toFixed(0)} %` : message.type === 'fault' ? message.says : `disconnected: ${message.says}`;
   }

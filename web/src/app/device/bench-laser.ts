@@ -46,7 +46,7 @@ export class BenchLaser implements DistanceMeter {
       this.fault.set(`Laser gone: ${message.says}.`);
       return;
     }
-    if (message.type === 'job') return;
+    if (message.type === 'job' || message.type === 'climate') return;
     this.battery.set(message.battery);
     if (message.type === 'fault') this.fault.set(message.says);
     else this.state.set('ready');

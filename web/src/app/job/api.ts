@@ -1,4 +1,4 @@
-import type { AcceptedChange, Change, FilmRow, JobState, JobSummary, LaserCommand, LaserState, PlotterCommand, PlotterState, Problem, RateRow, RollRow, StockItem } from '@yellow-pane/contracts';
+import type { AcceptedChange, Change, FilmRow, Forecast, JobState, JobSummary, LaserCommand, LaserState, PlotterCommand, PlotterState, Problem, RateRow, RollRow, StockItem, ThermometerCommand, ThermometerState, WeatherScenario } from '@yellow-pane/contracts';
 import type { Film, Roll } from '@yellow-pane/core/job';
 
 /** The server said no, in its own words. */
@@ -15,7 +15,7 @@ export class ServerGone extends Error {}
 async function ask<Answer>(path: string, init: RequestInit = {}): Promise<Answer> {
   const answer = await fetch(path, init).catch(() => { throw new ServerGone(path); });
   if (answer.ok) return (await answer.json()) as Answer;
-  if (answer.status >= 500 || !(answer.headers.get('Content-Type') ?? '').includes('problem+json')) throw new ServerGone(path);
+  if ((answer.status >= 500 && answer.status !== 503 && answer.status !== 502) || !(answer.headers.get('Content-Type') ?? '').includes('problem+json')) throw new ServerGone(path);
   throw new ServerRefusal((await answer.json()) as Problem);
 }
 
@@ -36,6 +36,11 @@ export const api = {
   },
   laser: (command: LaserCommand) => ask<LaserState>('/api/bench/laser', json('POST', command)),
   laserState: () => ask<LaserState>('/api/bench/laser'),
+  thermometer: (command: ThermometerCommand) => ask<ThermometerState>('/api/bench/thermometer', json('POST', command)),
+  thermometerState: () => ask<ThermometerState>('/api/bench/thermometer'),
+  weather: (latitude: number, longitude: number, altitude: number) => ask<Forecast>(`/api/weather?latitude=${latitude}&longitude=${longitude}&altitude=${altitude}`),
+  weatherState: () => ask<{ readonly scenario: WeatherScenario }>('/api/bench/weather'),
+  playWeather: (scenario: WeatherScenario) => ask<{ readonly scenario: WeatherScenario }>('/api/bench/weather', json('POST', { scenario })),
   plotter: (command: PlotterCommand) => ask<PlotterState>('/api/bench/plotter', json('POST', command)),
   plotterState: () => ask<PlotterState>('/api/bench/plotter'),
   hpgl: async (jobId: string, planId: string, rollId: string): Promise<string> => {

@@ -32,6 +32,9 @@ export class JobReading {
   readonly #allowances = computed(() => new Map(this.#rows('jobAllowance').map((row) => [row.method, row])));
   readonly plans = computed(() => this.#rows('cutPlan'));
   readonly cutRolls = computed(() => this.#rows('cutRoll').sort(byPosition));
+  readonly daySettings = computed(() => this.#rows('daySettings'));
+  readonly crew = computed(() => this.#rows('crewMember').sort(byPosition));
+  readonly plannedSteps = computed(() => this.#rows('plannedStep'));
   readonly takes = computed(() => this.#rows('stockTake'));
   readonly offcuts = computed(() => this.#rows('offcut'));
   readonly #pieces = computed(() => grouped(this.#rows('cutPiece').sort(byPosition), ({ planId }) => planId));

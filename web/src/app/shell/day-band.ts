@@ -1,10 +1,14 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, signal, untracked } from '@angular/core';
+import { ReadinessBook } from '../day/readiness-book';
 import { JobReading } from '../job/job-reading';
+import type { ReadyAnswer } from '../workers/day.worker';
 import { Selection } from './selection';
 
 const FIRST_HOUR = 5;
 const LAST_HOUR = 21;
 const TICK_MS = 15_000;
+const SETTLE_MS = 400;
+const HOUR_MS = 3_600_000;
 
 interface Bar {
   readonly from: number;
@@ -12,19 +16,21 @@ interface Bar {
   readonly word: string;
 }
 
-/** One strip of hours for the selected surface: what ran and what runs now. Sun and temperature join it with the Day stop. */
+/** One strip of hours for the selected surface: sun on it, when it is fit, what is planned, what ran and what runs now. */
 @Component({
   selector: 'yp-day-band',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="w-[250px] max-xl:w-[210px] shrink-0 border-r border-line p-3 leading-snug max-md:hidden">
-      <p class="font-bold">Sun and glass: unknown</p>
-      <p class="text-sm text-faint">Feel the glass: warm or in the sun means wait.</p>
+      <p class="font-bold truncate">{{ heading().word }}</p>
+      <p class="text-sm text-faint leading-tight line-clamp-2">{{ heading().says }}</p>
     </div>
     <svg class="flex-1 min-w-0 h-full" viewBox="0 0 1000 84" preserveAspectRatio="none" role="img" [attr.aria-label]="'Hours of today. Now ' + clock()">
+ @for (span of closed(); track $index) { <rect [attr.x]="at(span.from)" y="26" [attr.width]="widthOf(span)" height="36" [attr.class]="span.word === 'sun' ? 'fill-now/60' : 'fill-board'" /> }
+      @for (bar of planned(); track $index) { <rect [attr.x]="at(bar.from)" y="50" height="9" [attr.width]="widthOf(bar)" class="fill-paper stroke-ink" vector-effect="non-scaling-stroke" /> }
       <line x1="20" x2="980" y1="62" y2="62" class="stroke-line-strong" vector-effect="non-scaling-stroke" />
       @for (hour of hours; track hour) { <line [attr.x1]="at(hour)" [attr.x2]="at(hour)" y1="62" y2="67" class="stroke-line-strong" vector-effect="non-scaling-stroke" /> }
-      @for (bar of bars(); track $index) { <rect [attr.x]="at(bar.from)" y="38" height="18" [attr.width]="widthOf(bar)" class="fill-glass stroke-ink" vector-effect="non-scaling-stroke" /> }
+      @for (bar of bars(); track $index) { <rect [attr.x]="at(bar.from)" y="32" height="14" [attr.width]="widthOf(bar)" class="fill-glass stroke-ink" vector-effect="non-scaling-stroke" /> }
       @if (isDay()) { <line [attr.x1]="at(now())" [attr.x2]="at(now())" y1="4" y2="66" class="stroke-ink" stroke-width="3" vector-effect="non-scaling-stroke" /> }
     </svg>
     <div class="absolute bottom-0 right-0 left-[250px] max-xl:left-[210px] max-md:!left-0 h-5 text-faint text-sm pointer-events-none" aria-hidden="true">
@@ -38,6 +44,8 @@ interface Bar {
 export class DayBand {
   readonly #reading = inject(JobReading);
   readonly #selection = inject(Selection);
+  readonly #book = inject(ReadinessBook);
+  readonly #ready = signal<ReadyAnswer | undefined>(undefined);
   readonly #instant = signal(new Date());
   protected readonly hours = Array.from({ length: LAST_HOUR - FIRST_HOUR + 1 }, (_, index) => FIRST_HOUR + index);
   protected readonly now = computed(() => hourOf(this.#instant()));
@@ -54,13 +62,54 @@ export class DayBand {
     });
   });
 
+  readonly #midnight = computed(() => new Date(this.#instant()).setHours(0, 0, 0, 0));
+  protected readonly closed = computed<readonly Bar[]>(() => (this.#ready()?.closed ?? []).flatMap(({ from_ms, to_ms, by }) => this.#bar(from_ms, to_ms, by)));
+  protected readonly planned = computed<readonly Bar[]>(() => {
+    const own = new Set(this.#reading.applicationsOf(this.#selection.surface()?.id ?? '').map(({ id }) => id));
+    return this.#reading.plannedSteps().filter(({ applicationId }) => own.has(applicationId)).flatMap(({ startsAt, endsAt, step }) => this.#bar(Date.parse(startsAt), Date.parse(endsAt), step));
+  });
+  protected readonly heading = computed(() => {
+    const ready = this.#ready();
+    const now = this.#instant().getTime();
+    if (ready === undefined) return { word: 'Sun and glass: unknown', says: 'Feel the glass: warm or in the sun means wait.' };
+    if (ready.unknown.length > 0 && ready.sun.length === 0) return { word: 'Sun: unknown', says: `Find out ${ready.unknown[0] ?? ''}.` };
+    const closed = ready.closed.find(({ from_ms, to_ms }) => from_ms <= now && now < to_ms);
+    const next = ready.closed.find(({ from_ms }) => from_ms > now);
+    if (closed !== undefined) return { word: `Not fit until ${clockOf(closed.to_ms)}`, says: closed.says };
+    return next === undefined ? { word: 'Fit to work today', says: 'No sun on it and within the film’s range.' } : { word: `Fit until ${clockOf(next.from_ms)}`, says: `then ${next.says}` };
+  });
+  #turn = 0;
+
   constructor() {
+    this.#book.weather.begin();
+    let settling: ReturnType<typeof setTimeout> | undefined;
+    effect(() => {
+      const surface = this.#selection.surface();
+      const midnight = this.#midnight();
+      this.#book.weather.hours();
+      this.#book.indoor();
+      this.#book.limits();
+      if (surface !== undefined) { this.#reading.applicationsOf(surface.id); this.#reading.siteFactsOf(surface.id); }
+      clearTimeout(settling);
+      this.#turn += 1;
+      const turn = this.#turn;
+      settling = setTimeout(() => {
+        if (surface === undefined) { this.#ready.set(undefined); return; }
+        void untracked(() => this.#book.ask([surface], midnight, midnight + 24 * HOUR_MS)).then(([answer]) => { if (turn === this.#turn) this.#ready.set(answer); }, () => undefined);
+      }, SETTLE_MS);
+    });
+    inject(DestroyRef).onDestroy(() => { clearTimeout(settling); });
     const timer = setInterval(() => { this.#instant.set(new Date()); }, TICK_MS);
     inject(DestroyRef).onDestroy(() => { clearInterval(timer); });
   }
 
   protected at(hour: number): number {
     return 20 + (960 * (hour - FIRST_HOUR)) / (LAST_HOUR - FIRST_HOUR);
+  }
+
+  #bar(from_ms: number, to_ms: number, word: string): readonly Bar[] {
+    const [from, to] = [Math.max(FIRST_HOUR, (from_ms - this.#midnight()) / HOUR_MS), Math.min(LAST_HOUR, (to_ms - this.#midnight()) / HOUR_MS)];
+    return to > from ? [{ from, to, word }] : [];
   }
 
   protected widthOf(bar: Bar): number {
@@ -70,4 +119,9 @@ export class DayBand {
 
 function hourOf(date: Date): number {
   return date.getHours() + date.getMinutes() / 60;
+}
+
+function clockOf(instant_ms: number): string {
+  const date = new Date(instant_ms);
+  return `${String(date.getHours()).padStart(2, '0')}:${String(date.getMinutes()).padStart(2, '0')}`;
 }

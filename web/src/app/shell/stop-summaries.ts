@@ -23,12 +23,13 @@ export class StopSummaries {
     const length_nm = plans.reduce((sum, { lengthUsed_nm }) => sum + lengthUsed_nm, 0);
     const applications = this.#reading.applications();
     const laid = applications.filter(({ id }) => this.#reading.laidIds().has(id)).length;
-    const finished = applications.filter(({ id }) => this.#reading.workOf(id).some(({ step, doneAt }) => step === 'handover' && doneAt !== null)).length;
+    const finished = applications.filter(({ id }) => this.#reading.workOf(id).some(({ step, doneAt }) => step.startsWith('handover') && doneAt !== null)).length;
+    const planned = this.#reading.plannedSteps().length;
     return {
       survey: surfaces.length === 0 ? 'no surface yet' : unmeasured === 0 ? `all ${surfaces.length} measured` : `${unmeasured} to measure`,
       film: surfaces.length === 0 ? '–' : unfilmed === 0 ? 'all chosen' : `${unfilmed} to choose`,
       cut: applications.length === 0 ? '–' : laid < applications.length ? `${applications.length - laid} to lay out` : `${this.#length(length_nm)} · ${rolls} ${rolls === 1 ? 'roll' : 'rolls'}`,
-      day: 'comes later',
+      day: applications.length === 0 ? '–' : planned === 0 ? 'to plan' : `${planned} steps planned`,
       fit: applications.length === 0 ? '–' : `${finished} of ${applications.length} done`,
       check: 'comes later',
       close: 'comes later',

@@ -8,7 +8,7 @@ import { ScheduleMarks } from '../../shell/schedule-marks';
 import { Selection } from '../../shell/selection';
 import { FilmPool } from '../../workers/film-pool';
 import type { SweepAnswer } from '../../workers/film.worker';
-import { SurfaceRowsReader } from './surface-rows';
+import { SurfaceRowsReader } from '../../job/surface-rows';
 
 export type FilmView = 'choose' | 'compare' | 'stress' | 'preview' | 'facade' | 'sheet';
 export const MOST_COMPARED = 4;

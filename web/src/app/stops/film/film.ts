@@ -19,7 +19,7 @@ import { FilmTable } from './film-table';
 import { FilmVerdict } from './film-verdict';
 import { PreviewView } from './preview-view';
 import { StressView } from './stress-view';
-import { SurfaceRowsReader } from './surface-rows';
+import { SurfaceRowsReader } from '../../job/surface-rows';
 import { TradeChart } from './trade-chart';
 
 const METHOD_OF_FAMILY: Partial<Record<FilmRow['family'], CutMethod>> = { security: 'security', decor: 'decor' };

@@ -43,12 +43,20 @@ export class Fit {
     const surface = this.surface();
     if (application === undefined || surface === undefined) return [];
     const check = this.reading.checkOf(surface.id);
+    const family = this.film()?.family;
+    const [day] = this.reading.daySettings();
+    const wall = this.reading.wallFactsOf(surface.id);
     return workStepsFor({
       schools: application,
+      method: application.method,
+      ...(family === undefined ? {} : { family }),
+      ...(day === undefined ? {} : { primer: day.primer, shrink: day.shrink }),
+      isHardToReach: this.reading.siteFactsOf(surface.id)?.reach === 'not everywhere',
+      hasInsideCorner: wall?.leftCorner === 'inside corner' || wall?.rightCorner === 'inside corner',
       condition: surface.condition,
       isSecurityFilm: this.film()?.family === 'security',
       rates: this.#rates.rates().length > 0 ? this.#rates.rates() : DEFAULT_RATES,
-      ...('sizes' in check ? { area_m2: check.sizes.area_mm2.value / MM2_PER_M2 } : {}),
+      ...('sizes' in check ? { area_m2: check.sizes.area_mm2.value / MM2_PER_M2, edge_m: check.sizes.perimeter_mm.value / 1000 } : {}),
     });
   });
   readonly #records = computed(() => new Map(this.reading.workOf(this.application()?.id ?? '').map((record) => [record.step, record])));

@@ -2,8 +2,8 @@ import { Injectable, inject } from '@angular/core';
 import type { SurfaceRows } from '@yellow-pane/core/choosing';
 import type { RowOf } from '@yellow-pane/core/job';
 import { outlineOfCheck, rectangleSizes } from '@yellow-pane/core/measure';
-import { Catalogue } from '../../catalogue/catalogue';
-import { JobReading } from '../../job/job-reading';
+import { Catalogue } from '../catalogue/catalogue';
+import { JobReading } from './job-reading';
 
 /** A surface with all the job knows of it, as core asks for it. */
 @Injectable({ providedIn: 'root' })

@@ -1,0 +1,111 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import ICAL from 'ical.js';
+import { allSaved, copyOfDemo, expect, surface, test } from './house';
+
+const play = async (page: Page, scenario: string): Promise<void> => { await page.request.post('/api/bench/weather', { data: { scenario } }); };
+const plan = async (page: Page): Promise<void> => {
+  await page.getByRole('button', { name: /^Plan (the days|again)$/ }).click();
+  await expect(page.getByRole('button', { name: 'Keep this plan' })).toBeVisible({ timeout: 20_000 });
+};
+const keep = async (page: Page): Promise<void> => {
+  await page.getByRole('button', { name: 'Keep this plan' }).click();
+  await allSaved(page);
+};
+const bars = (page: Page, tag: string) => page.getByRole('region', { name: 'Board' }).getByRole('button', { name: new RegExp(`^${tag}, `) });
+const view = (page: Page, name: string) => page.getByRole('group', { name: 'Views' }).getByRole('button', { name, exact: true });
+
+test.afterEach(async ({ page }) => { await play(page, 'clear cold snap'); });
+
+test('planned under cloud; when the forecast turns clear, the plan moves out of the sun and says why', async ({ page, as }) => {
+  await as(page, 'Wren');
+  await play(page, 'mild overcast');
+  await page.goto(`${await copyOfDemo(page)}/day`);
+  await plan(page);
+  await keep(page);
+  await expect(page.getByText(/^Start /)).toBeVisible();
+  await play(page, 'clear cold snap');
+  await page.getByRole('button', { name: 'Ask again' }).click();
+  const moved = page.getByRole('region', { name: 'What moved' });
+  await expect(moved).toBeVisible({ timeout: 30_000 });
+  await expect(moved.getByText(/the sun is on it, until/).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Keep this plan' })).toBeVisible();
+});
+
+test('a stretch dragged into the sun is refused with the minute; by keyboard too; pinned it stays through the next plan', async ({ page, as }) => {
+  await as(page, 'Wren');
+  await page.goto(`${await copyOfDemo(page)}/day`);
+  await plan(page);
+  await page.getByRole('button', { name: 'by surface' }).click();
+  const bar = bars(page, 'SW[1246]').first();
+  const before = await bar.getAttribute('aria-label');
+  const box = await bar.boundingBox();
+  const lane = await page.getByRole('region', { name: 'Board' }).boundingBox();
+  if (box === null || lane === null) throw new Error('no bar of the front is drawn');
+  await page.mouse.move(box.x + 4, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(lane.x + lane.width * 0.55, box.y + box.height / 2, { steps: 6 });
+  await expect(page.getByRole('alert').filter({ hasText: /the sun is on it, until \d\d:\d\d/ })).toBeVisible();
+  await page.mouse.up();
+  await expect(page.getByRole('alert').filter({ hasText: /cannot start .*the sun is on it, until \d\d:\d\d/ })).toBeVisible();
+  expect(await bar.getAttribute('aria-label')).toBe(before);
+  await bar.focus();
+  await page.keyboard.press('p');
+  await expect(bar).toHaveAttribute('aria-label', /pinned/);
+  const pinned = await bar.getAttribute('aria-label');
+  await page.getByRole('button', { name: 'Plan again' }).click();
+  await expect(page.getByRole('button', { name: 'Keep this plan' })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('region', { name: 'Board' }).getByRole('button', { name: new RegExp(`^${(pinned ?? 'none').split(', ').slice(0, 3).join(', ')}, .*pinned`) })).toBeVisible();
+});
+
+test('the calendar is read back by an independent parser, and a new plan does not double its events', async ({ page, as }) => {
+  await as(page, 'Wren');
+  await page.goto(`${await copyOfDemo(page)}/day`);
+  await plan(page);
+  await keep(page);
+  const read = async (): Promise<readonly ICAL.Event[]> => {
+    const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Calendar (ICS)' }).click()]);
+    return new ICAL.Component(ICAL.parse(readFileSync(await file.path(), 'utf8')) as ConstructorParameters<typeof ICAL.Component>[0]).getAllSubcomponents('vevent').map((own) => new ICAL.Event(own));
+  };
+  const once = await read();
+  expect(once.length).toBeGreaterThan(20);
+  expect(new Set(once.map(({ uid }) => uid)).size).toBe(once.length);
+  for (const event of once) expect(event.endDate.toJSDate().getTime()).toBeGreaterThan(event.startDate.toJSDate().getTime());
+  await plan(page);
+  await keep(page);
+  expect((await read()).map(({ uid }) => uid).sort()).toEqual(once.map(({ uid }) => uid).sort());
+  const [sheet] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Day sheet (PDF)' }).click()]);
+  expect(readFileSync(await sheet.path()).subarray(0, 5).toString()).toBe('%PDF-');
+});
+
+test('the sun of a surface is shown with its band, mixes for the bottles at hand, the kit is ticked off and stays ticked', async ({ page, as }) => {
+  await as(page, 'Wren');
+  const job = await copyOfDemo(page);
+  await page.goto(`${job}/day`);
+  await view(page, 'Sun').click();
+  await expect(page.getByRole('heading', { name: /SW1: sun from \d\d:\d\d to \d\d:\d\d/ })).toBeVisible();
+  await expect(page.getByText(/A bearing 2° off moves its coming by ±\d+ min/)).toBeVisible();
+  await view(page, 'Mixes').click();
+  await expect(page.getByRole('region', { name: 'slip' })).toContainText('bottles of 946 ml');
+  await page.getByRole('radio', { name: /concentrate/ }).check();
+  await expect(page.getByRole('region', { name: 'slip' })).toContainText('How much a cap holds is not known');
+  await view(page, 'Kit').click();
+  await page.getByRole('checkbox', { name: /blade points/ }).check();
+  await allSaved(page);
+  await page.reload();
+  await view(page, 'Kit').click();
+  await expect(page.getByRole('checkbox', { name: /blade points/ })).toBeChecked();
+});
+
+test('without a gun nobody can shrink: there is no plan, and what would have to give is named', async ({ page, as }) => {
+  await as(page, 'Wren');
+  await page.goto(`${await copyOfDemo(page)}/day`);
+  await view(page, 'Crew').click();
+  await page.getByRole('spinbutton', { name: 'heat gun' }).fill('0');
+  await page.getByRole('spinbutton', { name: 'heat gun' }).blur();
+  await view(page, 'Order').click();
+  await page.getByRole('button', { name: 'Plan the days' }).click();
+  await expect(page.getByText('There is no plan')).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('region', { name: 'What would have to give' })).toContainText('one more heat gun');
+  await page.goto(`${new URL(page.url()).pathname.split('/day')[0] ?? ''}/survey/${surface(1)}`);
+});

@@ -1,0 +1,63 @@
+import { Injectable, computed, inject, signal } from '@angular/core';
+import type { DeviceMessage, Forecast, ThermometerCommand, ThermometerState, WeatherScenario } from '@yellow-pane/contracts';
+import { ServerRefusal, api } from '../job/api';
+import { JobReading } from '../job/job-reading';
+
+const STALE_MS = 12 * 3_600_000;
+const AGAIN_MS = 10 * 60_000;
+
+/** The forecast of the job's place, and the thermometer on site, which wins for now. */
+@Injectable({ providedIn: 'root' })
+export class Weather {
+  readonly #reading = inject(JobReading);
+  readonly forecast = signal<Forecast | undefined>(undefined);
+  readonly fault = signal<string | undefined>(undefined);
+  readonly scenario = signal<WeatherScenario | undefined>(undefined);
+  readonly thermometer = signal<ThermometerState | undefined>(undefined);
+  readonly hours = computed(() => this.forecast()?.hours ?? []);
+  readonly place = computed(() => this.#reading.places().find(({ latitude_deg, longitude_deg }) => latitude_deg !== null && longitude_deg !== null));
+  readonly isStale = computed(() => { const issued = this.forecast()?.issuedAt; return issued !== undefined && Date.now() - Date.parse(issued) > STALE_MS; });
+  /** What the thermometer on site says, while it is connected. */
+  readonly onSite = computed(() => { const state = this.thermometer(); return state?.isConnected === true && state.at !== null ? { air_C: state.air_C, humidity: state.humidity } : undefined; });
+  #stream: EventSource | undefined;
+
+  /** Begins to listen; again does no harm. */
+  begin(): void {
+    void this.load();
+    if (this.#stream !== undefined) return;
+    this.#stream = new EventSource('/api/bench/thermometer/stream');
+    this.#stream.onmessage = (event: MessageEvent<string>) => { this.#hear(JSON.parse(event.data) as DeviceMessage); };
+    void api.thermometerState().then((state) => { this.thermometer.set(state); }, () => undefined);
+    setInterval(() => { void this.load(); }, AGAIN_MS);
+  }
+
+  async load(): Promise<void> {
+    const place = this.place();
+    if (place?.latitude_deg == null || place.longitude_deg === null) return;
+    try {
+      this.forecast.set(await api.weather(place.latitude_deg, place.longitude_deg, place.altitude_m ?? 0));
+      this.fault.set(undefined);
+    } catch (error) {
+      this.forecast.set(undefined);
+      this.fault.set(error instanceof ServerRefusal ? error.problem.detail : 'The weather service does not answer. Go by the thermometer on site and the sky.');
+    }
+  }
+
+  async play(scenario: WeatherScenario): Promise<void> {
+    await api.playWeather(scenario).then((state) => { this.scenario.set(state.scenario); }, () => undefined);
+    await this.load();
+  }
+
+  async loadScenario(): Promise<void> {
+    await api.weatherState().then((state) => { this.scenario.set(state.scenario); }, () => undefined);
+  }
+
+  async order(command: ThermometerCommand): Promise<void> {
+    await api.thermometer(command).then((state) => { this.thermometer.set(state); }, () => undefined);
+  }
+
+  #hear(message: DeviceMessage): void {
+    if (message.type === 'climate') this.thermometer.set({ isConnected: true, air_C: message.air_C, humidity: message.humidity, at: message.at });
+    if (message.type === 'disconnected') this.thermometer.update((state) => (state === undefined ? state : { ...state, isConnected: false }));
+  }
+}

@@ -1,0 +1,109 @@
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import type { CrewMember, RowOf } from '@yellow-pane/core/job';
+import { JobDesk } from '../../job/job-desk';
+import { type Fact, Facts } from '../../ui/facts';
+import { Planning } from './planning';
+
+const SKILLS = ['film', 'heat'] as const;
+const SKILL_WORDS = { film: 'lays film', heat: 'works with the gun' } as const;
+
+/** Who works when, with which tools, on which days, in what air. */
+@Component({
+  selector: 'yp-crew-view',
+  imports: [Facts],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2 class="text-xl pt-3">Crew</h2>
+    @for (row of planning.crew(); track row.id) {
+      <div class="grid grid-cols-[minmax(0,1.4fr)_repeat(4,minmax(0,1fr))_auto] max-lg:grid-cols-2 gap-2 items-end py-3 border-b border-line max-w-5xl">
+        <label><span class="block text-sm text-faint">Name</span><input class="field" maxlength="80" [value]="row.name" (change)="name(row, $any($event.target))" /></label>
+        @for (field of fields; track field.key) { <label><span class="block text-sm text-faint">{{ field.word }}</span><input class="field figure" inputmode="numeric" maxlength="5" autocomplete="off" [value]="clock(row[field.key])" (change)="time(row, field.key, $any($event.target).value)" /></label> }
+        <button type="button" class="act act-small" (click)="leave(row)">Leaves</button>
+        <span class="flex flex-wrap gap-x-5 col-span-full">@for (skill of skills; track skill) { <label class="flex gap-2 items-center min-h-10"><input type="checkbox" class="size-5 accent-ink" [checked]="row.skills.includes(skill)" (change)="toggle(row, skill)" />{{ words[skill] }}</label> }</span>
+      </div>
+    } @empty { <p class="mt-2">Nobody yet: without a crew nothing can be planned.</p> }
+    <button type="button" class="act mt-3" [class.act-next]="planning.crew().length === 0" (click)="add()">Add somebody</button>
+    @if (fault(); as text) { <p class="text-stop font-semibold" role="alert">{{ text }}</p> }
+    <h2 class="text-xl mt-6">Days and air</h2>
+    <div class="max-w-xl"><yp-facts prefix="day-" [facts]="facts" [values]="values()" (changed)="change($event.key, $event.value)" />
+      <label class="grid grid-cols-2 gap-3 items-center mt-1.5"><span>First day</span><input class="field" type="date" [value]="planning.settings().firstDay" (change)="day($any($event.target).value)" /></label></div>
+    <h2 class="text-xl mt-6">Tools of which there are few</h2>
+    <div class="max-w-xl">@for (tool of planning.settings().tools; track tool.tool) { <label class="grid grid-cols-2 gap-3 items-center mt-1.5"><span>{{ tool.tool }}</span><input class="field figure" type="number" min="0" max="100" [value]="tool.count" (change)="count(tool.tool, $any($event.target).value)" /></label> }</div>
+  `,
+  host: { class: 'block px-5 pb-6 overflow-auto' },
+})
+export class CrewView {
+  protected readonly planning = inject(Planning);
+  readonly #desk = inject(JobDesk);
+  protected readonly fault = signal<string | undefined>(undefined);
+  protected readonly skills = SKILLS;
+  protected readonly words = SKILL_WORDS;
+  protected readonly fields = [{ key: 'begins', word: 'begins' }, { key: 'ends', word: 'ends' }, { key: 'breakBegins', word: 'break from' }, { key: 'breakEnds', word: 'to' }] as const;
+  protected readonly facts: readonly Fact[] = [
+    { key: 'days', kind: 'number', word: 'How long', unit: 'days', least: 1, most: 14 },
+    { key: 'zone', kind: 'text', word: 'Time zone' },
+    { key: 'indoor_C', kind: 'number', word: 'Air indoors', unit: '°C', least: -40, most: 60, how: 'Empty: 20 °C is taken. The thermometer on site wins.' },
+    { key: 'humidityPercent', kind: 'number', word: 'Humidity indoors', unit: '%', least: 1, most: 100 },
+    { key: 'bearingDoubt_deg', kind: 'number', word: 'Doubt about bearings', unit: '±°', least: 0, most: 45, how: 'A phone’s compass: 3 to 5. Sighted on a map: 1.' },
+    { key: 'shrink', kind: 'choice', word: 'Curved glass', options: ['fold by fold', 'one sweep'] },
+  ];
+  protected readonly values = (): object => { const settings = this.planning.settings(); return { ...settings, humidityPercent: settings.indoorHumidity === null ? null : Math.round(settings.indoorHumidity * 100) }; };
+
+  protected clock(minute: number): string {
+    return `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
+  }
+
+  protected add(): void {
+    const crew = this.planning.crew();
+    this.#desk.do('somebody joins the crew', [this.#desk.put('crewMember', { name: `Fitter ${crew.length + 1}`, skills: ['film', 'heat'], begins: 450, ends: 1020, breakBegins: 720, breakEnds: 765, position: (crew.at(-1)?.position ?? 0) + 1 })]);
+  }
+
+  protected name(row: RowOf<'crewMember'>, input: HTMLInputElement): void {
+    if (input.value.trim() === '') { this.fault.set('Name: expected at least one letter.'); return; }
+    this.fault.set(undefined);
+    this.#set(row, { name: input.value.trim() }, 'renamed');
+  }
+
+  protected time(row: RowOf<'crewMember'>, key: 'begins' | 'ends' | 'breakBegins' | 'breakEnds', text: string): void {
+    const [, hour = '', minute = ''] = /^([01]?\d|2[0-4])[:.h]([0-5]\d)$/.exec(text.trim()) ?? [];
+    const at = Number(hour) * 60 + Number(minute);
+    if (hour === '' || at > 1440) { this.fault.set(`${row.name}: expected a time such as 07:30, got ${text}.`); return; }
+    this.fault.set(undefined);
+    this.#set(row, { [key]: at }, 'hours');
+  }
+
+  protected toggle(row: RowOf<'crewMember'>, skill: string): void {
+    this.#set(row, { skills: row.skills.includes(skill) ? row.skills.filter((own) => own !== skill) : [...row.skills, skill] }, 'skills');
+  }
+
+  protected leave(row: RowOf<'crewMember'>): void {
+    this.#desk.do(`${row.name} leaves the crew`, [this.#desk.remove('crewMember', row.id)]);
+  }
+
+  protected change(key: string, value: string | number | null): void {
+    if (key === 'humidityPercent') { this.planning.set({ indoorHumidity: value === null ? null : Number(value) / 100 }, 'humidity'); return; }
+    if (key === 'zone') { const zone = String(value); if (!isZone(zone)) { this.fault.set(`Time zone: expected a name such as Europe/Zurich, got ${zone}.`); return; } }
+    this.fault.set(undefined);
+    if (key === 'days' && (value === null || !Number.isInteger(value))) return;
+    this.planning.set({ [key]: value }, key === 'days' ? 'days' : 'setting of the days');
+  }
+
+  protected day(text: string): void {
+    if (/^\d{4}-\d{2}-\d{2}$/.test(text)) this.planning.set({ firstDay: text }, 'first day');
+  }
+
+  protected count(tool: string, text: string): void {
+    const count = Number(text);
+    if (!Number.isInteger(count) || count < 0 || count > 100) { this.fault.set(`${tool}: expected 0 to 100, got ${text}.`); return; }
+    this.fault.set(undefined);
+    this.planning.set({ tools: this.planning.settings().tools.map((own) => (own.tool === tool ? { tool, count } : own)) }, `${tool}: ${count}`);
+  }
+
+  #set(row: RowOf<'crewMember'>, fields: Partial<CrewMember>, what: string): void {
+    this.#desk.do(`${row.name}: ${what}`, [this.#desk.set('crewMember', row.id, fields)]);
+  }
+}
+
+function isZone(zone: string): boolean {
+  try { new Intl.DateTimeFormat('en', { timeZone: zone }); return true; } catch { return false; }
+}

@@ -1,0 +1,82 @@
+import type { CrewMember, DaySettings } from '@yellow-pane/core/job';
+import type { Span } from '@yellow-pane/core/scheduling';
+import { DateTime } from 'luxon';
+
+const MINUTE_MS = 60_000;
+
+/** Minutes of a plan and the clock of the place: days may be 23 or 25 hours long. */
+export class DayClock {
+  readonly from_ms: number;
+  readonly to_ms: number;
+  readonly #first: DateTime;
+
+  constructor(private readonly settings: Pick<DaySettings, 'firstDay' | 'days' | 'zone'>) {
+    const first = DateTime.fromISO(settings.firstDay, { zone: settings.zone }).startOf('day');
+    this.#first = first.isValid ? first : DateTime.now().startOf('day');
+    this.from_ms = this.#first.toMillis();
+    this.to_ms = this.#first.plus({ days: settings.days }).toMillis();
+  }
+
+  get horizon(): number {
+    return this.minuteOf(this.to_ms);
+  }
+
+  minuteOf(instant_ms: number): number {
+    return Math.round((instant_ms - this.from_ms) / MINUTE_MS);
+  }
+
+  instantOf(minute: number): string {
+    return new Date(this.from_ms + minute * MINUTE_MS).toISOString();
+  }
+
+  /** '11:40'. */
+  hour(minute: number): string {
+    return this.#at(minute).toFormat('HH:mm');
+  }
+
+  /** '11:40', or 'Thu 11:40' on another day than the first. */
+  clock(minute: number): string {
+    const at = this.#at(minute);
+    return at.hasSame(this.#first, 'day') ? at.toFormat('HH:mm') : at.toFormat('ccc HH:mm');
+  }
+
+  clockOf(instant_ms: number): string {
+    return this.clock((instant_ms - this.from_ms) / MINUTE_MS);
+  }
+
+  /** Minute at which each day begins, one more than there are days. */
+  readonly dayStarts = (): readonly number[] => Array.from({ length: this.settings.days + 1 }, (_, day) => this.minuteOf(this.#first.plus({ days: day }).toMillis()));
+
+  dayWord(day: number): string {
+    return this.#first.plus({ days: day }).toFormat('ccc d MMM');
+  }
+
+  /** '29 Dec'. */
+  date(minute: number): string {
+    return this.#at(minute).toFormat('d MMM');
+  }
+
+  shortDay(day: number): string {
+    return this.#first.plus({ days: day }).toFormat('ccc d');
+  }
+
+  /** When somebody works, as minutes of the plan. */
+  hoursOf({ begins, ends, breakBegins, breakEnds }: CrewMember): readonly Span[] {
+    const hasBreak = breakEnds > breakBegins && breakBegins > begins && breakEnds < ends;
+    const parts = ends <= begins ? [] : hasBreak ? [[begins, breakBegins], [breakEnds, ends]] : [[begins, ends]];
+    return Array.from({ length: this.settings.days }, (_, day) => this.#first.plus({ days: day })).flatMap((date) => parts.map(([from = 0, to = 0]): Span => ({ from: this.#onDay(date, from), to: this.#onDay(date, to) }))).filter(({ from, to }) => to > from);
+  }
+
+  #onDay(date: DateTime, minuteOfDay: number): number {
+    return this.minuteOf(date.set({ hour: Math.floor(minuteOfDay / 60) % 24, minute: minuteOfDay % 60 }).plus({ days: minuteOfDay >= 1440 ? 1 : 0 }).toMillis());
+  }
+
+  #at(minute: number): DateTime {
+    return DateTime.fromMillis(this.from_ms + minute * MINUTE_MS, { zone: this.settings.zone });
+  }
+}
+
+/** The date of a place, so many days from now. */
+export function dateIn(zone: string, daysOn: number): string {
+  return DateTime.now().setZone(zone).plus({ days: daysOn }).toISODate() ?? '';
+}

@@ -1,0 +1,270 @@
+import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
+import { type DayProblem, type MixLine, dayProblem, kitList, mixSheet } from '@yellow-pane/core/day';
+import type { DaySettings, RowOf } from '@yellow-pane/core/job';
+import { type DayPlan, type NoPlan, type PlannedStep, brokenBy, brokenInWords, checkPlan, crewFor, reliefInWords, whyNotEarlier, workingHours, workingMinutes } from '@yellow-pane/core/scheduling';
+import { Catalogue } from '../../catalogue/catalogue';
+import { Rates } from '../../catalogue/rates';
+import { ReadinessBook } from '../../day/readiness-book';
+import { Device } from '../../device/device';
+import { JobDesk } from '../../job/job-desk';
+import { JobReading } from '../../job/job-reading';
+import { DayPool } from '../../workers/day-pool';
+import type { ReadyAnswer } from '../../workers/day.worker';
+import type { DayClock } from './day-clock';
+import { DayGround } from './day-ground';
+
+export type DayView = 'order' | 'sun' | 'mix' | 'kit' | 'crew';
+const SETTLE_MS = 150;
+const SEARCH_MS = 3000;
+const WORTH_SAYING_MIN = 5;
+
+/** A step that lies elsewhere than before, and what holds it there. */
+export interface MovedStep {
+  readonly word: string;
+  readonly says: string;
+}
+
+/** The days of the open job: what is fit when, the steps to be put in order, the plan shown, and what is kept of it. */
+@Injectable()
+export class Planning {
+  readonly #reading = inject(JobReading);
+  readonly #desk = inject(JobDesk);
+  readonly #book = inject(ReadinessBook);
+  readonly #catalogue = inject(Catalogue);
+  readonly #rates = inject(Rates);
+  readonly #pool = inject(DayPool);
+  readonly #device = inject(Device);
+  readonly #ground = inject(DayGround);
+  readonly view = signal<DayView>('order');
+  readonly day = signal(0);
+  readonly pickedId = signal<string | undefined>(undefined);
+  readonly progress = signal<number | undefined>(undefined);
+  readonly refused = signal<string | undefined>(undefined);
+  readonly moved = signal<readonly MovedStep[]>([]);
+  readonly #proposal = signal<DayPlan | undefined>(undefined);
+  readonly none = signal<NoPlan | undefined>(undefined);
+  readonly #ownPins = signal<ReadonlyMap<string, number>>(new Map());
+  readonly ready = signal<ReadonlyMap<string, ReadyAnswer> | undefined>(undefined);
+  readonly #now = signal(Date.now());
+  #running: AbortController | undefined;
+
+  readonly settings = this.#ground.settings;
+  readonly clock = this.#ground.clock;
+  readonly crew = this.#reading.crew;
+  readonly people = computed(() => this.crew().map((row) => ({ id: row.id, name: row.name, skills: row.skills, hours: this.clock().hoursOf(row) })));
+  readonly indoor = this.#book.indoor;
+  readonly weather = this.#book.weather;
+  readonly filmed = this.#ground.filmed;
+  readonly surfaces = this.#ground.surfaces;
+  /** Minute it is, when the plan's days have begun. */
+  readonly nowMinute = computed(() => Math.max(0, Math.ceil(this.clock().minuteOf(this.#now()) / 5) * 5));
+
+  readonly #keptPins = computed(() => new Map(this.#reading.plannedSteps().flatMap((row) => (row.pinned ? [[keyOf(row), this.clock().minuteOf(Date.parse(row.startsAt))] as const] : []))));
+  readonly pins = computed(() => new Map([...this.#keptPins(), ...this.#ownPins()].filter(([, start]) => start >= 0)));
+
+  readonly whole = computed<DayProblem | undefined>(() => {
+    const ready = this.ready();
+    if (ready === undefined) return undefined;
+    const clock = this.clock();
+    const surfaces = this.surfaces();
+    const rates = this.#rates.rates();
+    return dayProblem({
+      surfaces, people: this.people(), tools: this.settings().tools.map(({ tool, count }) => ({ id: tool, word: tool, count })), air: this.indoor(), primer: this.settings().primer, shrink: this.settings().shrink, ...(rates.length === 0 ? {} : { rates }),
+      fitness: surfaces.map(({ applicationId }) => {
+        const own = ready.get(applicationId);
+        const minute = (instant_ms: number): number => Math.max(0, clock.minuteOf(instant_ms));
+        return { id: applicationId, spans: (own?.fit ?? []).map(({ from_ms, to_ms }) => ({ from: minute(from_ms), to: minute(to_ms) })).filter(({ from, to }) => to > from), closed: (own?.closed ?? []).map(({ from_ms, to_ms, says }) => ({ from: minute(from_ms), to: minute(to_ms), why: says })) };
+      }),
+      pins: this.pins(), now: this.nowMinute(), horizon: clock.horizon,
+    });
+  });
+
+  readonly kept = computed<readonly PlannedStep[]>(() => {
+    const works = this.whole()?.works;
+    const clock = this.clock();
+    return this.#reading.plannedSteps().flatMap((row) => (works?.has(keyOf(row)) === true ? [{ id: keyOf(row), start: clock.minuteOf(Date.parse(row.startsAt)), end: clock.minuteOf(Date.parse(row.endsAt)), people: row.people }] : []));
+  });
+  readonly isProposal = computed(() => this.#proposal() !== undefined);
+  readonly shown = computed<readonly PlannedStep[]>(() => this.#proposal()?.steps ?? this.kept());
+  readonly figures = computed(() => {
+    const proposal = this.#proposal();
+    const steps = this.shown();
+    if (steps.length === 0) return undefined;
+    const finish = Math.max(...steps.map(({ end }) => end));
+    return { finish, working: workingMinutes(workingHours(this.people()), finish), least: proposal?.leastWorkingMinutes, steps: steps.length };
+  });
+  /** Steps of the plan shown that no longer hold. */
+  readonly broken = computed(() => { const whole = this.whole(); return whole === undefined || this.shown().length === 0 ? [] : checkPlan(whole.problem, this.shown()).filter(({ id }) => this.shown().some((step) => step.id === id)); });
+  readonly brokenIds = computed(() => new Set(this.broken().map(({ id }) => id)));
+  readonly picked = computed(() => { const id = this.pickedId(); const work = this.whole()?.works.get(id ?? ''); const at = this.shown().find((step) => step.id === id); return work === undefined ? undefined : { ...work, at }; });
+  readonly whyPicked = computed(() => { const whole = this.whole(); const id = this.picked()?.at?.id; return whole === undefined || id === undefined ? [] : whyNotEarlier(whole.problem, this.shown(), id).map((own) => brokenInWords(own, whole.problem, this.#words())); });
+  readonly relief = computed(() => { const whole = this.whole(); const none = this.none(); return whole === undefined || none === undefined ? [] : none.relief.map((own) => reliefInWords(own, whole.problem, (id) => this.surfaces().find(({ applicationId }) => applicationId === id)?.tag ?? id)); });
+  readonly unplanned = computed(() => (this.whole()?.problem.steps.length ?? 0) - this.shown().length);
+
+  readonly mixes = computed<readonly MixLine[]>(() => mixSheet({ surfaces: this.surfaces(), slip: this.settings().slip, primer: this.settings().primer, air_C: this.warmest(), units: this.#device.units(), ...(this.#rates.rates().length === 0 ? {} : { rates: this.#rates.rates() }) }));
+  readonly kit = computed(() => kitList(this.surfaces(), [...(this.whole()?.works.values() ?? [])].flatMap(({ parts }) => parts)));
+  readonly warmest = computed(() => Math.max(this.indoor().air_C, ...this.weather.hours().filter(({ instant_ms }) => instant_ms >= this.clock().from_ms && instant_ms < this.clock().to_ms).map(({ air_C }) => air_C)));
+
+  constructor() {
+    this.weather.begin();
+    void this.#rates.load();
+    const ticking = setInterval(() => { this.#now.set(Date.now()); }, 60_000);
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    let turn = 0;
+    inject(DestroyRef).onDestroy(() => { clearInterval(ticking); clearTimeout(timer); this.#running?.abort(); });
+    effect(() => {
+      const [surfaces, clock] = [this.filmed(), this.clock()];
+      this.weather.hours();
+      this.indoor();
+      this.#book.limits();
+      this.#catalogue.byId();
+      clearTimeout(timer);
+      turn += 1;
+      const own = turn;
+      timer = setTimeout(() => { void this.#ask(surfaces, clock, () => own === turn); }, SETTLE_MS);
+    });
+  }
+
+  async #ask(surfaces: readonly RowOf<'surface'>[], clock: DayClock, isWanted: () => boolean): Promise<void> {
+    const isFirst = this.ready() === undefined;
+    const answers = await this.#book.ask(surfaces, clock.from_ms, clock.to_ms);
+    if (!isWanted()) return;
+    this.ready.set(new Map(answers.map((answer) => [answer.id, answer])));
+    if (!isFirst && untracked(this.shown).length > 0 && untracked(this.broken).length > 0) await this.plan();
+  }
+
+  /** Looks for a plan; the one there was stays until there is a better one, and what moved is said with its reason. */
+  async plan(): Promise<void> {
+    const whole = this.whole();
+    if (whole === undefined || whole.problem.steps.length === 0) return;
+    this.#running?.abort();
+    const running = new AbortController();
+    this.#running = running;
+    const before = this.shown();
+    this.none.set(undefined);
+    this.refused.set(undefined);
+    this.progress.set(0);
+    try {
+      const found = await this.#pool.plan(whole.problem, SEARCH_MS, (plan) => { if (!running.signal.aborted) this.#proposal.set(plan); }, { signal: running.signal, onProgress: (share) => { this.progress.set(share); } });
+      if (found.state === 'none') { this.none.set(found); return; }
+      this.#proposal.set(found);
+      this.moved.set(this.#movedSince(before, found.steps));
+    } catch (error) {
+      if (!running.signal.aborted) throw error;
+    } finally {
+      if (this.#running === running) this.progress.set(undefined);
+    }
+  }
+
+  stop(): void {
+    this.#running?.abort();
+    this.progress.set(undefined);
+  }
+
+  /** Puts a step there if nothing speaks against it; else says what does and leaves it. @returns whether it moved */
+  move(id: string, start: number): boolean {
+    const whole = this.whole();
+    if (whole === undefined) return false;
+    const plan = this.shown();
+    const own = plan.find((step) => step.id === id);
+    const word = whole.problem.steps.find((step) => step.id === id)?.word ?? '';
+    const unpinned = { ...whole.problem, steps: whole.problem.steps.map((step) => (step.id === id ? { ...step, pinned: null } : step)) };
+    const broken = brokenBy(unpinned, plan, id, start);
+    const people = crewFor(whole.problem, plan, id, start);
+    if (own === undefined || broken.length > 0 || people === undefined) {
+      this.refused.set(`${word} cannot start ${this.clock().clock(start)}: ${broken.map((one) => brokenInWords(one, whole.problem, this.#words())).join('; ') || 'nobody is free'}.`);
+      return false;
+    }
+    this.refused.set(undefined);
+    const steps = plan.map((step) => (step.id === id ? { ...step, start, end: start + own.end - own.start, people } : step));
+    this.#ownPins.update((pins) => new Map([...pins, [id, start]]));
+    this.#propose(steps);
+    return true;
+  }
+
+  /** What speaks against a start, while it is dragged. */
+  faultAt(id: string, start: number): string | undefined {
+    const whole = this.whole();
+    if (whole === undefined) return undefined;
+    const unpinned = { ...whole.problem, steps: whole.problem.steps.map((step) => (step.id === id ? { ...step, pinned: null } : step)) };
+    const [first] = brokenBy(unpinned, this.shown(), id, start);
+    return first === undefined ? undefined : brokenInWords(first, whole.problem, this.#words());
+  }
+
+  isPinned(id: string): boolean {
+    return this.pins().has(id);
+  }
+
+  togglePin(id: string): void {
+    const at = this.shown().find((step) => step.id === id);
+    if (at === undefined) return;
+    this.#ownPins.update((pins) => { const next = new Map(pins); next.set(id, this.pins().has(id) ? -1 : at.start); return next; });
+    this.#propose(this.shown());
+  }
+
+  #propose(steps: readonly PlannedStep[]): void {
+    const finish = Math.max(...steps.map(({ end }) => end));
+    this.#proposal.set({ state: 'planned', steps, finish, workingMinutes: workingMinutes(workingHours(this.people()), finish), leastWorkingMinutes: this.#proposal()?.leastWorkingMinutes ?? 0, rounds: 0 });
+  }
+
+  /** Keeps the plan shown with the job: one row a step, by its stable key. */
+  keep(): void {
+    const rows = new Map(this.#reading.plannedSteps().map((row) => [keyOf(row), row]));
+    const clock = this.clock();
+    const wanted = new Set(this.shown().map(({ id }) => id));
+    const ops = this.shown().flatMap((step) => {
+      const [applicationId = '', template = '', key = '', version = '1'] = step.id.split('/');
+      const fields = { startsAt: clock.instantOf(step.start), endsAt: clock.instantOf(step.end), steps: this.whole()?.works.get(step.id)?.parts.map((part) => part.step) ?? [], people: step.people, pinned: this.isPinned(step.id) };
+      const row = rows.get(step.id);
+      if (row === undefined) return [this.#desk.put('plannedStep', { applicationId, template, step: key, templateVersion: Number(version), ...fields })];
+      const isSame = Date.parse(row.startsAt) === Date.parse(fields.startsAt) && Date.parse(row.endsAt) === Date.parse(fields.endsAt) && row.pinned === fields.pinned && row.people.join() === fields.people.join() && row.steps.join() === fields.steps.join();
+      return isSame ? [] : [this.#desk.set('plannedStep', row.id, fields)];
+    });
+    const gone = [...rows].filter(([key]) => !wanted.has(key)).map(([, row]) => this.#desk.remove('plannedStep', row.id));
+    const settings = this.#reading.daySettings().length === 0 ? [this.#desk.put('daySettings', this.settings())] : [];
+    this.#desk.do('plan of the days kept', [...settings, ...gone, ...ops]);
+    this.#proposal.set(undefined);
+    this.#ownPins.set(new Map());
+  }
+
+  forget(): void {
+    this.#proposal.set(undefined);
+    this.#ownPins.set(new Map());
+    this.moved.set([]);
+    this.refused.set(undefined);
+  }
+
+  set(fields: Partial<DaySettings>, label: string): void {
+    const [row] = this.#reading.daySettings();
+    this.#desk.do(label, [row === undefined ? this.#desk.put('daySettings', { ...this.settings(), ...fields }) : this.#desk.set('daySettings', row.id, fields)]);
+  }
+
+  /** A wait that a person has ended: dry to the touch. */
+  confirmWait(applicationId: string, step: string): void {
+    const kept = this.#reading.workOf(applicationId).find((row) => row.step === `wait:${step}`);
+    const at = new Date().toISOString();
+    this.#desk.do('dry to the touch', [kept === undefined ? this.#desk.put('workRecord', { applicationId, template: 'wait', step: `wait:${step}`, templateVersion: 1, startedAt: null, doneAt: at, note: '' }) : this.#desk.set('workRecord', kept.id, { doneAt: kept.doneAt === null ? at : null })]);
+  }
+
+  #movedSince(before: readonly PlannedStep[], after: readonly PlannedStep[]): readonly MovedStep[] {
+    const whole = this.whole();
+    if (whole === undefined || before.length === 0) return [];
+    const was = new Map(before.map((step) => [step.id, step.start]));
+    const words = this.#words();
+    return after.flatMap((step): readonly (MovedStep & { readonly at: number })[] => {
+      const old = was.get(step.id);
+      if (old === undefined || Math.abs(old - step.start) < WORTH_SAYING_MIN) return [];
+      const held = brokenBy(whole.problem, after, step.id, old)[0] ?? whyNotEarlier(whole.problem, after, step.id)[0];
+      return [{ at: held?.kind === 'not fit' ? -1 : step.start, word: `${whole.problem.steps.find(({ id }) => id === step.id)?.word ?? ''}: ${words.clock(old)} → ${words.clock(step.start)}`, says: held === undefined ? 'something else makes room' : brokenInWords(held, whole.problem, words) }];
+    }).sort((a, b) => a.at - b.at);
+  }
+
+  #words(): { readonly clock: (minute: number) => string } {
+    const clock = this.clock();
+    return { clock: (minute) => clock.clock(minute) };
+  }
+}
+
+function keyOf({ applicationId, template, step, templateVersion }: Pick<RowOf<'plannedStep'>, 'applicationId' | 'template' | 'step' | 'templateVersion'>): string {
+  return `${applicationId}/${template}/${step}/${templateVersion}`;
+}

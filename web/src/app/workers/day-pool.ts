@@ -1,0 +1,19 @@
+import { Injectable } from '@angular/core';
+import type { DayPlan, NoPlan, PlanProblem } from '@yellow-pane/core/scheduling';
+import { proxy } from 'comlink';
+import type { DayWorkerApi, ReadyAnswer } from './day.worker';
+import { type TaskOptions, WorkerPool } from './worker-pool';
+
+/** Sun, temperatures and order of the days, away from the page. */
+@Injectable({ providedIn: 'root' })
+export class DayPool {
+  readonly #pool = new WorkerPool<DayWorkerApi>(() => new Worker(new URL('./day.worker', import.meta.url), { type: 'module' }));
+
+  ready(...asked: Parameters<DayWorkerApi['ready']>): Promise<readonly ReadyAnswer[]> {
+    return this.#pool.run<readonly ReadyAnswer[]>(async (remote) => remote.ready(...asked));
+  }
+
+  plan(problem: PlanProblem, milliseconds: number, onBetter: (plan: DayPlan) => void, options: TaskOptions): Promise<DayPlan | NoPlan> {
+    return this.#pool.run<DayPlan | NoPlan>(async (remote, onProgress) => remote.plan(problem, milliseconds, onProgress, proxy(onBetter)), options);
+  }
+}

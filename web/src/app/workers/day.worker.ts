@@ -1,0 +1,60 @@
+import type { SurfaceRows } from '@yellow-pane/core/choosing';
+import { newSunBook } from '@yellow-pane/core/choosing';
+import type { WeatherHour } from '@yellow-pane/core/climate';
+import { type Readiness, type ReadinessLimits, caseOfRows, readiness } from '@yellow-pane/core/day';
+import type { Film, SeenFrom } from '@yellow-pane/core/job';
+import { type DayPlan, type NoPlan, type PlanProblem, planDaySteps } from '@yellow-pane/core/scheduling';
+import type { Air } from '@yellow-pane/core/waiting';
+import { expose } from 'comlink';
+
+/** One surface to be asked about. */
+export interface ReadyAsk {
+  readonly id: string;
+  readonly rows: SurfaceRows;
+  readonly side: SeenFrom;
+  readonly film: Film | undefined;
+}
+
+export interface ReadyAnswer extends Readiness {
+  readonly id: string;
+  readonly assumed: readonly string[];
+  readonly unknown: readonly string[];
+}
+
+export interface DayWorkerApi {
+  ready(asks: readonly ReadyAsk[], weather: readonly WeatherHour[], from_ms: number, to_ms: number, indoor: Air, limits: ReadinessLimits): readonly ReadyAnswer[];
+  /** Searches for so long, and tells of each better plan as it is found. */
+  plan(problem: PlanProblem, milliseconds: number, onProgress: (share: number) => void, onBetter: (plan: DayPlan) => void): DayPlan | NoPlan;
+}
+
+const SEED = 1;
+const TELL_EVERY_MS = 120;
+const book = newSunBook();
+
+const api: DayWorkerApi = {
+  ready(asks, weather, from_ms, to_ms, indoor, limits) {
+    const kept = new Map<string, Readiness>();
+    return asks.map(({ id, rows, side, film }) => {
+      const { own, assumed, unknown } = caseOfRows(rows, side, film, indoor, book);
+      const key = JSON.stringify(own);
+      const found = kept.get(key) ?? readiness(own, weather, from_ms, to_ms, limits);
+      kept.set(key, found);
+      return { ...found, id, assumed, unknown };
+    });
+  },
+  plan(problem, milliseconds, onProgress, onBetter) {
+    const start = performance.now();
+    let [told, best] = [start, Number.POSITIVE_INFINITY];
+    const search = planDaySteps(problem, { seed: SEED, mostRounds: Number.MAX_SAFE_INTEGER });
+    for (;;) {
+      const { value, done } = search.next();
+      if (done === true) return value;
+      const now = performance.now();
+      if (value.finish < best) { best = value.finish; onBetter(value); }
+      if (now - told > TELL_EVERY_MS) { told = now; onProgress(Math.min(1, (now - start) / milliseconds)); }
+      if (now - start > milliseconds) return value;
+    }
+  },
+};
+
+expose(api);
