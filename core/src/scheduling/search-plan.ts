@@ -1,6 +1,7 @@
 import { seededRandom } from '../quantity';
 import { type Built, PlanBuilder } from './build-plan';
 import { type Network, type Times, mirrored, waysToEnd } from './network';
+import { Reordering } from './reorder';
 
 export interface PlanSearch {
   readonly seed: number;
@@ -30,8 +31,15 @@ const CHANGES_CREW = 0.05;
 const STALE_ROUNDS = 150;
 /** Rounds that may still break ties once the finish is proven. */
 const TIE_ROUNDS = 60;
+/** Rounds of breeding before the first plan is cooled. */
+const BRED = 40;
+/** Changes in the first cooling, over the number of steps; each later one is longer. */
+const [COOLING, MOST_COOLING] = [240_000, 8000];
+const LONGER = 1.1;
+/** Changes between two rounds of breeding, over the number of steps squared: both get their share of the time. */
+const [CHANGES, MOST_CHANGES] = [360_000, 400];
 
-/** Orders of steps that breed: a child takes the middle of one parent's order and the rest of the other's, is built, pushed to the end and back to the beginning; the best live on.
+/** Orders of steps that breed: a child takes the middle of one parent's order and the rest of the other's, is built, pushed to the end and back to the beginning; the best live on; between them one of them is cooled.
  *  Yields the best so far after each round. Deterministic for a seed and a number of rounds. @returns undefined when not one order found a place for everything
  *  @source genetic search with double justification for project scheduling (from memory), own form with most-lags and calendars */
 export function* searchPlan(network: Network, { seed, mostRounds, earliest, leastFinish }: PlanSearch): Generator<PlanFound | undefined, PlanFound | undefined> {
@@ -47,14 +55,25 @@ export function* searchPlan(network: Network, { seed, mostRounds, earliest, leas
     const worst = family.length < FAMILY ? undefined : family.at(-1);
     const most = worst === undefined ? Number.POSITIVE_INFINITY : worst.built.finish + SLACK * (worst.built.finish - leastFinish);
     const built = justified(network, builder, back, builder.build(rank, floors, { ...(wished === undefined ? {} : { wished }), isGlued, most }), earliest, isGlued);
-    if (built === undefined) return;
+    if (built !== undefined) adopt(built);
+  };
+  const adopt = (built: Built): void => {
     const member = { built, cost: costOf(network, built) };
     if (family.some(({ cost }) => cost === member.cost)) return;
     family.push(member);
     family.sort((a, b) => a.cost - b.cost);
     family.length = Math.min(family.length, FAMILY);
   };
+  const cooling = new Reordering(network, earliest, random);
+  const changes = Math.max(1, Math.min(MOST_CHANGES, Math.round(CHANGES / network.count ** 2)));
+  let length = Math.min(MOST_COOLING, COOLING / network.count);
+  const cool = (): void => {
+    if (cooling.isDone) { cooling.begin(pick(family, random).built, length); length *= LONGER; }
+    cooling.run(changes);
+    if (cooling.isDone && cooling.best !== undefined) adopt(cooling.best);
+  };
   for (let round = 0; round < mostRounds && round < provenAt; round += 1) {
+    if (family.length > 0 && round > BRED && round % 2 === 0 && provenAt === Number.POSITIVE_INFINITY) cool();
     const rule = ranks[round >> 1];
     if (rule !== undefined) join(rule, undefined, round % 2 === 0);
     else if (family.length < FAMILY / 2 || random() < 0.05) join(noisy(ranks[Math.floor(random() * ranks.length)] ?? new Float64Array(network.count), random));

@@ -1,0 +1,66 @@
+import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { seededRandom } from '../quantity';
+import { LineUp } from './line-up';
+import { earliestStarts, networkOf } from './network';
+import { Reordering } from './reorder';
+import { type DayPlan, type PlanProblem, type PlannedStep, checkPlan, planDaySteps, sampleProblem } from '.';
+
+const firstPlan = (problem: PlanProblem): DayPlan | undefined => {
+  const { value } = planDaySteps(problem, { seed: 1, mostRounds: 1 }).next();
+  return value.state === 'planned' ? value : undefined;
+};
+
+function linedUp(seed: number): { problem: PlanProblem; plan: DayPlan; lineUp: LineUp; order: Int32Array; crews: readonly (readonly number[])[] } {
+  const problem = sampleProblem(seed, { steps: 40, days: 6, people: 4 });
+  const plan = firstPlan(problem);
+  if (plan === undefined) throw new Error('no first plan');
+  const network = networkOf(problem);
+  const numberOf = new Map(problem.people.map(({ id }, index) => [id, index]));
+  const order = Int32Array.from(plan.steps.keys()).sort((a, b) => (plan.steps[a]?.start ?? 0) - (plan.steps[b]?.start ?? 0));
+  return { problem, plan, lineUp: new LineUp(network, earliestStarts(network)), order, crews: plan.steps.map(({ people }) => people.map((id) => numberOf.get(id) ?? 0)) };
+}
+
+const asPlan = ({ steps, people }: PlanProblem, { starts, crews }: { starts: ArrayLike<number>; crews: readonly (readonly number[])[] }): readonly PlannedStep[] =>
+  steps.map(({ id, minutes }, step) => ({ id, start: starts[step] ?? 0, end: (starts[step] ?? 0) + minutes, people: (crews[step] ?? []).map((person) => people[person]?.id ?? '') }));
+
+describe('how early can everything be that keeps one order?', () => {
+  it('never later, step by step, than a plan in that order by the same people, and it keeps every condition', () => {
+    fc.assert(fc.property(fc.integer({ min: 1, max: 10_000 }), (seed) => {
+      const { problem, plan, lineUp, order, crews } = linedUp(seed);
+      expect(lineUp.reckon(order, crews, Number.POSITIVE_INFINITY)).toBeLessThanOrEqual(plan.finish);
+      lineUp.starts.forEach((start, step) => { expect(start).toBeLessThanOrEqual(plan.steps[step]?.start ?? -1); });
+      expect(checkPlan(problem, asPlan(problem, { starts: lineUp.starts, crews: lineUp.people }))).toEqual([]);
+    }), { numRuns: 25, seed: 7 });
+  });
+
+  it('finds people by itself where nobody is named', () => {
+    const { problem, lineUp, order, crews } = linedUp(3);
+    expect(lineUp.reckon(order, crews.map(() => []), Number.POSITIVE_INFINITY)).toBeLessThan(Number.POSITIVE_INFINITY);
+    expect(checkPlan(problem, asPlan(problem, { starts: lineUp.starts, crews: lineUp.people }))).toEqual([]);
+  });
+
+  it('gives up as soon as the finish would lie beyond what is asked', () => {
+    const { plan, lineUp, order, crews } = linedUp(3);
+    const finish = lineUp.reckon(order, crews, plan.finish);
+    expect(lineUp.reckon(order, crews, finish)).toBe(finish);
+    expect(lineUp.reckon(order, crews, finish - 1)).toBe(Number.POSITIVE_INFINITY);
+  });
+});
+
+describe('what does cooling find?', () => {
+  it('a plan that keeps every condition, never later than the one it began with, the same for the same seed', () => {
+    const cooled = [1, 2].map(() => {
+      const { problem, plan, crews } = linedUp(11);
+      const network = networkOf(problem);
+      const cooling = new Reordering(network, earliestStarts(network), seededRandom(5));
+      cooling.begin({ starts: Int32Array.from(plan.steps, ({ start }) => start), people: crews, finish: plan.finish }, 3000);
+      cooling.run(3000);
+      expect(cooling.isDone).toBe(true);
+      expect(cooling.best?.finish).toBeLessThan(plan.finish);
+      expect(checkPlan(problem, asPlan(problem, { starts: cooling.best?.starts ?? [], crews: cooling.best?.people ?? [] }))).toEqual([]);
+      return cooling.best?.finish;
+    });
+    expect(cooled[0]).toBe(cooled[1]);
+  });
+});
