@@ -20,6 +20,8 @@ export interface SunTrack {
   /** Every ten minutes. */
   readonly centre: SunRow;
   readonly seen: SunRow;
+  /** The nine minutes before an entry, from place 9 × entry on; reckoned when first asked for. */
+  readonly minutesBefore: (entry: number, isSeen: boolean) => SunRow;
   /** Of each entry, whether it or a neighbour is not deep in the night. */
   readonly isDay: Uint8Array;
   readonly at: (instant_ms: number) => SunPosition;
@@ -61,22 +63,35 @@ export function sunTrack(place: PlaceOnEarth, from_ms: number, to_ms: number): S
   const own = new Float64Array(3);
   const steps = Math.max(1, Math.ceil((to_ms - start) / TRACK_STEP_MS)) + 1;
   const [centre, seen, isDay] = [emptyRow(steps), emptyRow(steps), new Uint8Array(steps)];
-  for (let step = 0; step < steps; step += 1) {
-    towards(start + step * TRACK_STEP_MS, own);
+  const enterBoth = (index: number, instant_ms: number, intoCentre: SunRow, intoSeen: SunRow): number => {
+    towards(instant_ms, own);
     const [x = 0, y = 0, z = 0] = own;
     const altitude = Math.asin(Math.max(-1, Math.min(1, z))) / RAD;
-    enter(centre, step, x, y, z, altitude);
+    enter(intoCentre, index, x, y, z, altitude);
     const lifted = altitude + refraction_deg(altitude);
-    const squeeze = Math.cos(lifted * RAD) / Math.max(1e-12, Math.hypot(x, y));
-    enter(seen, step, x * squeeze, y * squeeze, Math.sin(lifted * RAD), lifted);
-    if (altitude > NIGHT_DEG) for (let near = Math.max(0, step - 1); near <= Math.min(steps - 1, step + 1); near += 1) isDay[near] = 1;
+    const squeeze = Math.cos(lifted * RAD) / Math.max(1e-12, Math.sqrt(x * x + y * y));
+    enter(intoSeen, index, x * squeeze, y * squeeze, Math.sin(lifted * RAD), lifted);
+    return altitude;
+  };
+  for (let step = 0; step < steps; step += 1) {
+    if (enterBoth(step, start + step * TRACK_STEP_MS, centre, seen) > NIGHT_DEG) for (let near = Math.max(0, step - 1); near <= Math.min(steps - 1, step + 1); near += 1) isDay[near] = 1;
   }
+  const isFilled = new Uint8Array(steps);
+  let between: readonly [SunRow, SunRow] | undefined;
+  const minutesBefore = (entry: number, isSeen: boolean): SunRow => {
+    between ??= [emptyRow(9 * steps), emptyRow(9 * steps)];
+    if (isFilled[entry] === 0) {
+      isFilled[entry] = 1;
+      for (let minute = 0; minute < 9; minute += 1) enterBoth(9 * entry + minute, start + (entry - 1) * TRACK_STEP_MS + (minute + 1) * (TRACK_STEP_MS / 10), ...between);
+    }
+    return between[isSeen ? 1 : 0];
+  };
   const at = (instant_ms: number): SunPosition => {
     towards(instant_ms, own);
     const [x = 0, y = 0, z = 0] = own;
     return { azimuth_deg: (Math.atan2(x, y) / RAD + 360) % 360, altitude_deg: Math.asin(Math.max(-1, Math.min(1, z))) / RAD };
   };
-  return { from_ms: start, to_ms, centre, seen, isDay, at, towards };
+  return { from_ms: start, to_ms, centre, seen, minutesBefore, isDay, at, towards };
 }
 
 const NIGHT_DEG = -2;

@@ -2,7 +2,7 @@ import { CoreError } from '../quantity';
 import type { Facing } from './day-of-sun';
 import { type Skyline, litOf, skylineOf } from './shade';
 import { DISC_RADIUS_DEG, refraction_deg } from './sun-position';
-import { type SunTrack, TRACK_STEP_MS } from './sun-track';
+import { type SunRow, type SunTrack, TRACK_STEP_MS } from './sun-track';
 
 /** From inclusive, to exclusive; UTC, milliseconds since 1970. */
 export interface TimeSpan {
@@ -26,7 +26,6 @@ export function directSun(track: SunTrack, facing: Facing, disc: SunDisc): reado
   refuseFacing(facing);
   const { from_ms, to_ms, isDay } = track;
   const row = disc === 'seen' ? track.seen : track.centre;
-  const { altitude_deg, azimuth_deg, east, north, up } = row;
   const judge = new SunJudge(facing, disc);
   const margin = (instant_ms: number): number => judge.at(track, instant_ms);
   const spans: { from_ms: number; to_ms: number }[] = [];
@@ -37,20 +36,24 @@ export function directSun(track: SunTrack, facing: Facing, disc: SunDisc): reado
   };
   let before = -1;
   let wasClose = false;
-  for (let step = 0; step < up.length; step += 1) {
+  for (let step = 0; step < row.up.length; step += 1) {
     if (isDay[step] === 0) { before = -1; wasClose = false; continue; }
-    const now = judge.margin(east[step] ?? 0, north[step] ?? 0, up[step] ?? 0, altitude_deg[step] ?? 0, azimuth_deg[step] ?? 0);
+    const now = judge.marginIn(row, step);
     const isClose = judge.isClose;
-    const start = from_ms + (step - 1) * TRACK_STEP_MS;
     if (step === 0) set(now > 0, from_ms);
     else if (isClose || wasClose) {
+      const start = from_ms + (step - 1) * TRACK_STEP_MS;
+      const minutes = track.minutesBefore(step, disc === 'seen');
       let last = before;
-      for (let at = start + MINUTE_MS; at <= start + TRACK_STEP_MS; at += MINUTE_MS) {
-        const own = at === start + TRACK_STEP_MS ? now : margin(at);
-        if (own > 0 !== last > 0) set(own > 0, crossing(margin, at - MINUTE_MS, at, last, own));
+      for (let minute = 0; minute < 10; minute += 1) {
+        const own = minute === 9 ? now : judge.marginIn(minutes, 9 * step + minute);
+        if (own > 0 !== last > 0) set(own > 0, crossing(margin, start + minute * MINUTE_MS, start + (minute + 1) * MINUTE_MS, last, own));
         last = own;
       }
-    } else if (now > 0 !== before > 0) set(now > 0, crossing(margin, start, start + TRACK_STEP_MS, before, now));
+    } else if (now > 0 !== before > 0) {
+      const start = from_ms + (step - 1) * TRACK_STEP_MS;
+      set(now > 0, crossing(margin, start, start + TRACK_STEP_MS, before, now));
+    }
     before = now;
     wasClose = isClose;
   }
@@ -110,6 +113,10 @@ class SunJudge {
     const lifted = altitude + refraction_deg(altitude);
     const squeeze = Math.cos(lifted * RAD) / Math.max(1e-12, Math.sqrt(x * x + y * y));
     return this.margin(x * squeeze, y * squeeze, Math.sin(lifted * RAD), lifted, azimuth);
+  }
+
+  marginIn({ east, north, up, altitude_deg, azimuth_deg }: SunRow, index: number): number {
+    return this.margin(east[index] as number, north[index] as number, up[index] as number, altitude_deg[index] as number, azimuth_deg[index] as number);
   }
 
   /** More than 0: sun on it. The way to the sun, and the same as angles. */
