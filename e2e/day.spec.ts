@@ -36,6 +36,10 @@ test('a stretch dragged into the sun is refused with the minute; by keyboard too
   await as(page, 'Wren');
   await page.goto(`${await copyOfDemo(page)}/day`);
   await plan(page);
+  const first = page.getByRole('region', { name: 'Day in order' }).getByRole('button').first();
+  await first.click();
+  await expect(first).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('region', { name: 'Step picked' })).toContainText((await first.locator('strong').textContent()) ?? 'nothing');
   await page.getByRole('button', { name: 'by surface' }).click();
   const bar = bars(page, 'SW[1246]').first();
   const before = await bar.getAttribute('aria-label');

@@ -1,11 +1,13 @@
 import { ChangeDetectionStrategy, Component, type ElementRef, computed, inject, signal, viewChild } from '@angular/core';
 import type { PlannedStep } from '@yellow-pane/core/scheduling';
+import { DayList } from './day-list';
 import { Planning } from './planning';
 
 interface Bar {
   readonly id: string;
   readonly left: number;
   readonly width: number;
+  readonly tag: string;
   readonly word: string;
   readonly says: string;
   readonly isPinned: boolean;
@@ -29,29 +31,29 @@ interface Row {
 
 const SNAP_MIN = 5;
 const FAR_MIN = 30;
-const NARROW_PERCENT = 3.2;
 
 /** One day of the plan: a row a person or a surface, sun and other closed hours behind, steps as bars that are dragged or moved with the arrow keys. What a place would break is said while it is dragged, and refused. */
 @Component({
   selector: 'yp-day-board',
+  imports: [DayList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="flex flex-wrap items-center gap-x-4 gap-y-2 py-2 no-print">
       <span class="flex" role="group" aria-label="Day">@for (word of days(); track $index) { <button type="button" class="act act-small act-quiet !px-2 font-normal" [class.font-semibold]="$index === planning.day()" [class.!border-ink]="$index === planning.day()" [attr.aria-pressed]="$index === planning.day()" (click)="planning.day.set($index)">{{ word }}</button> }</span>
       <span class="flex" role="group" aria-label="Rows">@for (way of ways; track way) { <button type="button" class="act act-small act-quiet !px-2 font-normal" [class.font-semibold]="way === by()" [class.!border-ink]="way === by()" [attr.aria-pressed]="way === by()" (click)="by.set(way)">by {{ way }}</button> }</span>
     </div>
-    <div class="border border-line-strong bg-paper overflow-y-auto overflow-x-hidden flex-1 min-h-40" tabindex="0" role="region" aria-label="Board">
+    <div class="border border-line-strong bg-paper overflow-y-auto overflow-x-hidden min-h-32" [class.flex-1]="by() === 'surface'" [class.shrink-0]="by() === 'person'" [class.max-h-80]="by() === 'person'" tabindex="0" role="region" aria-label="Board">
       <div class="flex sticky top-0 bg-ground border-b border-line-strong z-10 text-sm text-faint"><span class="w-24 shrink-0 border-r border-line px-2">{{ planning.settings().zone.split('/').at(-1)?.replace('_', ' ') }}</span><span class="relative flex-1 h-6">@for (hour of hours(); track hour) { <span class="absolute figure -translate-x-1/2 last:-translate-x-full" [style.left.%]="percent(hour * 60 - firstMinute())">{{ hour }}</span> }</span></div>
       @for (row of rows(); track row.id) {
-        <div class="flex border-b border-line" [class.min-h-20]="by() === 'person'" [class.min-h-14]="by() === 'surface'">
+        <div class="flex border-b border-line min-h-14">
           <span class="w-24 shrink-0 border-r border-line px-2 py-1 font-semibold leading-tight self-stretch flex items-center break-words">{{ row.word }}</span>
           <div #lane class="relative flex-1">
             @for (shade of row.shades; track $index) { <i class="absolute inset-y-0" [class.bg-now/60]="shade.kind === 'sun'" [class.shut]="shade.kind === 'closed'" [class.bg-board]="shade.kind === 'off'" [style.left.%]="shade.left" [style.width.%]="shade.width" [title]="shade.word"></i> }
             @for (hour of hours(); track hour) { <i class="absolute inset-y-0 w-px bg-line" [style.left.%]="percent(hour * 60 - firstMinute())"></i> }
             @for (bar of row.bars; track bar.id) {
-              <button type="button" class="absolute inset-y-1 bg-glass border border-ink text-left text-sm leading-tight px-1 overflow-hidden touch-none rounded-card" [class.!bg-ink]="bar.id === planning.pickedId()" [class.text-ground]="bar.id === planning.pickedId()" [class.!border-stop]="bar.isBroken" [class.border-2]="bar.isBroken || bar.isPinned" [class.border-dashed]="bar.isBroken" [class.!px-0]="bar.width < narrow"
+              <button type="button" class="bar absolute inset-y-1 bg-glass border border-ink text-left text-sm leading-tight px-0.5 overflow-hidden touch-none rounded-card" [class.!bg-ink]="bar.id === planning.pickedId()" [class.text-ground]="bar.id === planning.pickedId()" [class.!border-stop]="bar.isBroken" [class.border-2]="bar.isBroken || bar.isPinned" [class.border-dashed]="bar.isBroken"
                 [style.left.%]="heldId() === bar.id ? bar.left + heldBy() : bar.left" [style.width.%]="bar.width" [attr.aria-label]="bar.says" [attr.aria-pressed]="bar.id === planning.pickedId()" [title]="bar.says"
-                (click)="pick(bar.id)" (pointerdown)="take($event, bar)" (pointermove)="drag($event)" (pointerup)="drop()" (pointercancel)="letGo()" (keydown)="key($event, bar)">{{ bar.width < narrow ? '' : bar.word }}</button>
+                (click)="pick(bar.id)" (pointerdown)="take($event, bar)" (pointermove)="drag($event)" (pointerup)="drop()" (pointercancel)="letGo()" (keydown)="key($event, bar)"><span class="when-wide mr-1">{{ bar.tag }}</span><span class="when-widest">{{ bar.word }}</span></button>
             }
             @if (nowAt(); as at) { <i class="absolute inset-y-0 w-1 bg-now border-x border-ink pointer-events-none" [style.left.%]="at"></i> }
           </div>
@@ -59,9 +61,14 @@ const NARROW_PERCENT = 3.2;
       }
     </div>
     <p class="text-sm text-faint flex flex-wrap items-center gap-x-4 pt-1 no-print"><span class="flex items-center gap-1"><i class="inline-block w-4 h-3 bg-now/60"></i>sun on it</span><span class="flex items-center gap-1"><i class="inline-block w-4 h-3 shut"></i>not fit</span><span>Drag a stretch, or move it with the arrow keys; P pins it.</span></p>
+    @if (by() === 'person') { <yp-day-list class="flex-1 min-h-32 overflow-y-auto max-md:overflow-visible" tabindex="0" role="region" aria-label="Day in order" /> }
     @if (says(); as text) { <p class="py-1 font-semibold" [class.text-stop]="isFault()" role="alert">{{ text }}</p> }
   `,
-  styles: `.shut { background-image: repeating-linear-gradient(135deg, var(--yp-line-strong) 0 1px, transparent 1px 6px); }`,
+  styles: `.shut { background-image: repeating-linear-gradient(135deg, var(--yp-line-strong) 0 1px, transparent 1px 6px); }
+    .bar { container-type: inline-size; }
+    .when-wide, .when-widest { display: none; }
+    @container (min-width: 1.6rem) { .when-wide { display: inline; font-weight: 600; } }
+    @container (min-width: 5rem) { .when-widest { display: inline; } }`,
   host: { class: 'flex flex-col flex-1 min-h-0' },
 })
 export class DayBoard {
@@ -73,7 +80,6 @@ export class DayBoard {
   protected readonly hours = computed(() => Array.from({ length: this.#range().last - this.#range().first + 1 }, (_, index) => this.#range().first + index));
   protected readonly firstMinute = computed(() => this.#range().first * 60);
   readonly #span = computed(() => (this.#range().last - this.#range().first) * 60);
-  protected readonly narrow = NARROW_PERCENT;
   protected readonly heldId = signal<string | undefined>(undefined);
   protected readonly heldBy = signal(0);
   readonly #held = signal<{ readonly id: string; readonly from: number; readonly start: number; readonly width_px: number; readonly at: number } | undefined>(undefined);
@@ -94,7 +100,7 @@ export class DayBoard {
       const clock = this.planning.clock();
       const what = work?.word ?? '';
       return {
-        id: step.id, left: this.percent(step.start - begin), width: this.percent(step.end - step.start), word: isByPerson ? `${work?.tag ?? ''} ${what}` : what,
+        id: step.id, left: this.percent(step.start - begin), width: this.percent(step.end - step.start), tag: isByPerson ? (work?.tag ?? '') : '', word: what,
         says: `${work?.tag ?? ''}, ${what}, ${clock.clock(step.start)} to ${clock.hour(step.end)}, ${this.#names(step.people)}${this.planning.isPinned(step.id) ? ', pinned' : ''}${this.planning.brokenIds().has(step.id) ? ', no longer holds' : ''}`,
         isPinned: this.planning.isPinned(step.id), isBroken: this.planning.brokenIds().has(step.id), isDone: false,
       };

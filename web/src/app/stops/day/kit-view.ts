@@ -22,7 +22,7 @@ import { Planning } from './planning';
 })
 export class KitView {
   protected readonly planning = inject(Planning);
-  protected readonly parts = computed(() => { const { tools, usedUp } = this.planning.kit(); return [{ word: 'Used up', items: usedUp }, { word: 'Tools', items: tools }]; });
+  protected readonly parts = computed(() => { const { tools, usedUp } = this.planning.kit(); return [{ word: 'Used up', items: usedUp }, { word: 'Tools and liquids', items: tools }]; });
   protected readonly all = computed(() => this.parts().reduce((sum, { items }) => sum + items.length, 0));
   protected readonly packed = computed(() => this.parts().reduce((sum, { items }) => sum + items.filter(({ key }) => this.isPacked(key)).length, 0));
 
