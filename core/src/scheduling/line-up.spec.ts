@@ -4,7 +4,8 @@ import { seededRandom } from '../quantity';
 import { LineUp } from './line-up';
 import { earliestStarts, networkOf } from './network';
 import { Reordering } from './reorder';
-import { type DayPlan, type PlanProblem, type PlannedStep, checkPlan, planDaySteps, sampleProblem } from '.';
+import { type DayPlan, type PlanProblem, type PlannedStep, checkPlan, planDaySteps, sampleProblem, workingHours, workingMinutes } from '.';
+import { workedBefore } from './working-minutes';
 
 const firstPlan = (problem: PlanProblem): DayPlan | undefined => {
   const { value } = planDaySteps(problem, { seed: 1, mostRounds: 1 }).next();
@@ -45,6 +46,15 @@ describe('how early can everything be that keeps one order?', () => {
     const finish = lineUp.reckon(order, crews, plan.finish);
     expect(lineUp.reckon(order, crews, finish)).toBe(finish);
     expect(lineUp.reckon(order, crews, finish - 1)).toBe(Number.POSITIVE_INFINITY);
+  });
+});
+
+describe('how much is worked before a minute?', () => {
+  it('the row to look up in says what is counted span by span', () => {
+    const { people, horizon } = sampleProblem(3, { steps: 10, days: 2, people: 3 });
+    const hours = workingHours(people);
+    const worked = workedBefore(hours, horizon);
+    for (let minute = 0; minute <= horizon; minute += 7) expect(worked[minute]).toBe(workingMinutes(hours, minute));
   });
 });
 

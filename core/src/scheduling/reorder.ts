@@ -1,7 +1,7 @@
 import type { Built } from './build-plan';
 import { LineUp } from './line-up';
-import { type Network, type Times, spansOf } from './network';
-import { workingHours } from './working-minutes';
+import { type Network, spansOf } from './network';
+import { workedBefore, workingHours } from './working-minutes';
 
 /** Warmth at the beginning and the end of one cooling, in working minutes that a change may lose. */
 const [WARM, COLD] = [12, 0.2];
@@ -37,7 +37,7 @@ export class Reordering {
     this.#network = network;
     this.#random = random;
     this.#lineUp = new LineUp(network, earliest);
-    this.#worked = workedBefore(hours, horizon);
+    this.#worked = workedBefore(workingHours(hours.map((own) => ({ hours: spansOf(own) }))), horizon);
     this.#choosable = Array.from({ length: count }, (_, step) => step).filter((step) => (crew[step] ?? 0) > 0 && (able[step]?.length ?? 0) > (crew[step] ?? 0));
     this.#people = Array.from(crew, (need) => new Array<number>(need).fill(0));
     this.#order = new Int32Array(count);
@@ -161,11 +161,4 @@ export class Reordering {
     }
     return low;
   }
-}
-
-function workedBefore(hours: readonly Times[], horizon: number): Float64Array {
-  const worked = new Float64Array(horizon + 1);
-  for (const { from, to } of workingHours(hours.map((own) => ({ hours: spansOf(own) })))) for (let minute = from; minute < Math.min(to, horizon); minute += 1) worked[minute + 1] = 1;
-  for (let minute = 1; minute <= horizon; minute += 1) worked[minute] = (worked[minute] ?? 0) + (worked[minute - 1] ?? 0);
-  return worked;
 }
