@@ -39,6 +39,13 @@ describe('when is a surface fit to be worked on?', () => {
     const band = ready.bands[0]?.begin;
     expect(band !== undefined && band.from_ms <= begin && begin <= band.to_ms).toBe(true);
   });
+  it('no fit minute holds a second of sun, whichever way the pane faces', () => {
+    fc.assert(fc.property(fc.integer({ min: 90, max: 270 }), (bearing_deg) => {
+      const ready = day({ facing: { ...SOUTH_WEST, bearing_deg } });
+      expect(ready.sun.length).toBeGreaterThan(0);
+      for (const sun of ready.sun) expect(ready.fit.filter((fit) => fit.from_ms < sun.to_ms && fit.to_ms > sun.from_ms)).toEqual([]);
+    }), { numRuns: 20, seed: 3 });
+  });
   it('under full cloud no direct sun is expected and the afternoon is open: clear and cloudy days differ', () => {
     expect(isFit(day({}, weather({ cloud: 1 })), 13)).toBe(true);
     expect(isFit(day(), 13)).toBe(false);

@@ -86,7 +86,7 @@ export function readiness(own: ReadinessCase, weather: readonly WeatherHour[], f
   for (let minute = 0; minute < minutes; minute += 1) {
     const at = from_ms + minute * MINUTE_MS;
     const now = weatherAt(weather, at);
-    const isSunny = isWithin(sun, at) && (now === undefined || now.cloud < limits.overcast);
+    const isSunny = sun.some((span) => span.from_ms < at + MINUTE_MS && span.to_ms > at) && (now === undefined || now.cloud < limits.overcast);
     const surface_C = glass?.advance(at, isWithin(sun, at)) ?? own.indoor.air_C;
     const air: Air = filmIsOutside ? (now ?? own.indoor) : own.indoor;
     const dew_C = DEW_POINT.of(air);

@@ -82,7 +82,7 @@ export class SunView {
     const minutes = (span: { readonly from_ms: number; readonly to_ms: number }): number => Math.round((span.to_ms - span.from_ms) / 120_000);
     return {
       tag: surface.tag,
-      heading: sun.length === 0 ? 'no direct sun this day' : `sun from ${sun.map((span) => `${hour(span.from_ms)} to ${hour(span.to_ms)}`).join(', ')}`,
+      heading: sun.length === 0 ? 'no direct sun this day' : `sun from ${sun.map((span) => `${hour(span.from_ms)} to ${hour(Math.ceil(span.to_ms / 60_000) * 60_000)}`).join(', ')}`,
       closed: closed.map((span) => ({ x: x(span.from_ms), width: x(span.to_ms) - x(span.from_ms), by: span.by })), fit: fit.map((span) => ({ x: x(span.from_ms), width: x(span.to_ms) - x(span.from_ms) })),
       surface: path(({ surface_C }) => surface_C), outdoor: path(({ outdoor_C }) => outdoor_C), dew: path(({ dew_C }) => dew_C),
       levels: Array.from({ length: (high - low) / 10 + 1 }, (_, index) => low + 10 * index).map((value) => ({ y: y(value), word: `${value}°` })),
