@@ -113,3 +113,34 @@ test('without a gun nobody can shrink: there is no plan, and what would have to 
   await expect(page.getByRole('region', { name: 'What would have to give' })).toContainText('one more heat gun');
   await page.goto(`${new URL(page.url()).pathname.split('/day')[0] ?? ''}/survey/${surface(1)}`);
 });
+
+test('a skyline is drawn into the sun\'s way and takes sun away; the minute the sun comes sets the bearing; both are undone', async ({ page, as }) => {
+  await as(page, 'Wren');
+  await page.goto(`${await copyOfDemo(page)}/day`);
+  await view(page, 'Sun').click();
+  const heading = page.getByRole('heading', { name: /SW1: (sun from|no direct sun)/ });
+  await expect(heading).toContainText('sun from');
+  const before = await heading.textContent();
+  const drawing = page.getByRole('group', { name: 'Skyline to draw' });
+  await drawing.scrollIntoViewIfNeeded();
+  const box = await drawing.boundingBox();
+  if (box === null) throw new Error('the skyline is not drawn');
+  for (const corner of await drawing.getByRole('slider').all()) await expect(corner).toHaveAttribute('aria-valuenow', /\d/);
+  await page.mouse.click(box.x + box.width * 0.5, box.y + box.height * 0.1);
+  await expect(page.getByLabel('Height over level, °')).toHaveValue(/^\d/);
+  await allSaved(page);
+  await expect(heading).not.toHaveText(before ?? '', { timeout: 15_000 });
+  await page.getByLabel('Height over level, °').fill('95');
+  await page.getByLabel('Height over level, °').blur();
+  await expect(page.getByRole('alert').filter({ hasText: 'Height over level: expected -10 to 90 degrees, got 95.' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(heading).toHaveText(before ?? '', { timeout: 15_000 });
+  await page.getByLabel('or today at').fill('03:00');
+  await page.getByRole('button', { name: 'The sun has just come' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'At 03:00 no bearing within 25° of 225°' })).toBeVisible();
+  await page.getByLabel('or today at').fill('10:00');
+  await page.getByRole('button', { name: 'The sun has just come' }).click();
+  await expect(page.getByRole('status').filter({ hasText: /225° is now \d+\.?\d*°, by the sun at 10:00/ })).toBeVisible();
+  await allSaved(page);
+  await expect(heading).not.toHaveText(before ?? '', { timeout: 15_000 });
+});

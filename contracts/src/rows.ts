@@ -101,6 +101,10 @@ const siteFacts = z.strictObject({
   overhangDepth_nm: nanometres.nullable(),
   overhangAbove_nm: nanometres.nullable(),
   revealDepth_nm: nanometres.nullable(),
+  leftFinDepth_nm: nanometres.nullable(),
+  leftFinBeside_nm: nanometres.nullable(),
+  rightFinDepth_nm: nanometres.nullable(),
+  rightFinBeside_nm: nanometres.nullable(),
   blind: z.enum(['none', 'vented', 'close or closed', 'unknown']),
   heatOutlet: z.enum(['none', 'near or aimed at the glass', 'unknown']),
 }) satisfies z.ZodType<SiteFacts>;

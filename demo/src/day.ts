@@ -15,7 +15,7 @@ const CREW: readonly CrewMember[] = [
 /** The days at Kestrel Hill, from a date on. @param firstDay such as 2026-11-26 */
 export function demoDays(firstDay: string): { readonly jobId: string; readonly change: Change } {
   const ops: readonly Op[] = [
-    { op: 'put', table: 'daySettings', id: demoId('day', 1), fields: { ...NEW_DAY, firstDay, days: 6, zone: DEMO_ZONE, indoor_C: 18, indoorHumidity: 0.4, bearingDoubt_deg: 2, tools: [{ tool: 'heat gun', count: 1 }, { tool: 'ladder', count: 1 }, { tool: 'dust extractor', count: 1 }, { tool: 'infrared thermometer', count: 1 }] } },
+    { op: 'put', table: 'daySettings', id: demoId('day', 1), fields: { ...NEW_DAY, firstDay, days: 6, restDays: [], zone: DEMO_ZONE, indoor_C: 18, indoorHumidity: 0.4, bearingDoubt_deg: 2, tools: [{ tool: 'heat gun', count: 1 }, { tool: 'ladder', count: 1 }, { tool: 'dust extractor', count: 1 }, { tool: 'infrared thermometer', count: 1 }] } },
     ...CREW.map((fields, index): Op => ({ op: 'put', table: 'crewMember', id: demoId('crew', index + 1), fields })),
   ];
   return { jobId: DEMO_JOB_ID, change: { id: demoId('change', 3), session: demoId('session', 1), who: DEMO_WHO, ops } };

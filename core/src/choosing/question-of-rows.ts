@@ -1,4 +1,4 @@
-import { type Facing, type PlaceOnEarth, type SunMoment, sunOnSurface, sunPath } from '../climate';
+import { type Facing, type Fin, type PlaceOnEarth, type Shading, type SunMoment, sunOnSurface, sunPath } from '../climate';
 import { type FilmOptics, type GasMix, type MakeUp, filmOpticsOf } from '../glazing';
 import { type Film, type FilmBrief, type GlassPane, type GlassUnit, NO_BRIEF, NO_WALL_FACTS, type Place, type SiteFacts, type Surface, type WallFacts } from '../job';
 import { USUAL_ROOM } from '../privacy';
@@ -94,8 +94,8 @@ function glassOf(rows: SurfaceRows, brief: Omit<FilmBrief, 'placeId'>, isPartiti
   if (rows.width_mm === null || rows.height_mm === null) assumed.push('a pane of 1.2 × 1.2 m');
   const tilt_deg = site?.tilt_deg ?? 90;
   const days = book.daysFor(at, brief.coldest_C, brief.hottest_C);
-  const knowsShade = site?.overhangDepth_nm != null || site?.revealDepth_nm != null;
-  const shading = knowsShade ? { width_mm, height_mm, overhangDepth_mm: mm(site.overhangDepth_nm), overhangAbove_mm: mm(site.overhangAbove_nm), revealDepth_mm: mm(site.revealDepth_nm) } : null;
+  const shading = site === undefined ? null : shadingOf(site, surface.seenFrom, width_mm, height_mm);
+  const knowsShade = shading !== null;
   const skyline = [rows.place, ...rows.parents].find((place) => (place?.horizon.length ?? 0) > 0)?.horizon ?? [];
   const facing = (bearing_deg: number): Facing => ({ bearing_deg, tilt_deg, skyline, shading });
   const bearing = [rows.place, ...rows.parents].find((place) => place?.bearing_deg != null)?.bearing_deg;
@@ -115,6 +115,15 @@ function glassOf(rows: SurfaceRows, brief: Omit<FilmBrief, 'placeId'>, isPartiti
   };
   const year = isPartition ? [] : book.monthsFor(at).map((path) => sunOnSurface(path, chosen).map(({ beam_Wm2, diffuse_Wm2, incidence_deg, shadow }: SunMoment): YearMoment => ({ beam_Wm2: beam_Wm2 * shadow.lit, diffuse_Wm2, incidence_deg })));
   return { situation, year };
+}
+
+/** What is known to stand over and beside a surface, turned to how it is seen from outside; null: nothing was looked for. */
+function shadingOf(site: Omit<SiteFacts, 'surfaceId'>, seenFrom: Surface['seenFrom'], width_mm: number, height_mm: number): Shading | null {
+  const fin = (depth_nm: number | null, beside_nm: number | null): Fin | undefined => (depth_nm === null || depth_nm === 0 ? undefined : { depth_mm: mmFromNm(depth_nm), beside_mm: mm(beside_nm) });
+  const [left, right] = [fin(site.leftFinDepth_nm, site.leftFinBeside_nm), fin(site.rightFinDepth_nm, site.rightFinBeside_nm)];
+  if (site.overhangDepth_nm === null && site.revealDepth_nm === null && left === undefined && right === undefined) return null;
+  const [leftFin, rightFin] = seenFrom === 'outside' ? [left, right] : [right, left];
+  return { width_mm, height_mm, overhangDepth_mm: mm(site.overhangDepth_nm), overhangAbove_mm: mm(site.overhangAbove_nm), revealDepth_mm: mm(site.revealDepth_nm), leftFin, rightFin };
 }
 
 function makeUpOf({ unit, panes }: SurfaceRows, assumed: string[], unknown: string[]): MakeUp {

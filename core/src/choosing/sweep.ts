@@ -35,7 +35,7 @@ const SIZE_STEP_MM = 20;
 function keyOf({ surface, place, parents, unit, panes, site, wall, brief, films, width_mm, height_mm }: SurfaceRows): string {
   const rounded = (size: number | null): number | null => (size === null ? null : Math.round(size / SIZE_STEP_MM));
   const stands = [place, ...parents].map((at) => (at === undefined ? null : [at.bearing_deg, at.latitude_deg, at.longitude_deg, at.altitude_m, at.horizon]));
-  const shaded = site === undefined ? null : [site.filmFace, site.tilt_deg, site.overhangDepth_nm, site.overhangAbove_nm, site.revealDepth_nm, site.blind, site.heatOutlet];
+  const shaded = site === undefined ? null : [site.filmFace, site.tilt_deg, site.overhangDepth_nm, site.overhangAbove_nm, site.revealDepth_nm, site.leftFinDepth_nm, site.leftFinBeside_nm, site.rightFinDepth_nm, site.rightFinBeside_nm, site.blind, site.heatOutlet];
   const glass = unit === undefined ? null : [unit.glazing, unit.frame, unit.edge, unit.edgeFinish, unit.edgeDepth_nm];
   const layers = panes.map(({ treatment, thickness_nm, tint, coating, coatedSide, gapAfter_nm, gasAfter }) => [treatment, thickness_nm, tint, coating, coatedSide, gapAfter_nm, gasAfter]);
   const ground = wall === undefined ? null : [wall.texture, wall.paint, wall.state, wall.paintAge, wall.paintKind, wall.tapeTest, wall.leftCorner, wall.rightCorner];

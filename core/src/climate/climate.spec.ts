@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { WINDOW_CHECKS } from './fixtures/window-checks';
 import { INCIDENCES, SUNS } from './fixtures/reference';
-import { DEW_POINT, type Facing, bandOfEnd, clearSky, cosIncidence, dewOn, directSun, refraction_deg, saturation_Pa, shadowOn, refuseWeather, skylineAt, sunOnSurface, sunPath, sunPosition, sunTrack, weatherAt } from './index';
+import { DEW_POINT, type Facing, bandOfEnd, bearingFromEnd, clearSky, cosIncidence, dewOn, directSun, refraction_deg, saturation_Pa, shadowOn, refuseWeather, skylineAt, sunOnSurface, sunPath, sunPosition, sunTrack, weatherAt } from './index';
 
 const rad = (deg: number): number => (deg * Math.PI) / 180;
 
@@ -147,4 +147,34 @@ describe('can the forecast be believed?', () => {
     expect(weatherAt(hours, 3 * 3_600_000)).toBeUndefined();
   });
   it.each([[[hour(0, { air_C: 99 })], /air_C/], [[hour(0), hour(2)], /instant_ms/], [[hour(0), hour(1, { air_C: 45 })], /air_C/], [[hour(0, { humidity: Number.NaN })], /humidity/], [[], /hours/]])('refuses what cannot be: %#', (hours, field) => { expect(() => { refuseWeather(hours); }).toThrow(field); });
+});
+
+describe('the sun has just left: what does that say of the bearing?', () => {
+  const DAY = 86_400_000;
+  const from = Date.UTC(2026, 10, 24);
+  const track = sunTrack({ latitude_deg: 46.62, longitude_deg: 9.74, altitude_m: 1180 }, from, from + DAY);
+  const front = (bearing_deg: number): Facing => ({ bearing_deg, tilt_deg: 90, skyline: [], shading: null });
+
+  it('from the moment it comes round the corner of the house the true bearing is found again, wherever the compass stood within 20°', () => {
+    const found = (bearing: number, off: number, end: 'comes' | 'goes'): void => {
+      const [span] = directSun(track, front(bearing), 'seen');
+      const moment = (end === 'comes' ? span?.from_ms : span?.to_ms) ?? 0;
+      expect(Math.abs((bearingFromEnd(track, front(bearing + off), end, moment)?.bearing_deg ?? 0) - bearing)).toBeLessThan(0.05);
+    };
+    const off = fc.double({ min: -20, max: 20, noNaN: true });
+    fc.assert(fc.property(fc.double({ min: 225, max: 300, noNaN: true }), off, (bearing, by) => { found(bearing, by, 'comes'); }), { numRuns: 30 });
+    fc.assert(fc.property(fc.double({ min: 60, max: 135, noNaN: true }), off, (bearing, by) => { found(bearing, by, 'goes'); }), { numRuns: 30 });
+  });
+  it('on the south-west front a degree is about five minutes in late November, so a minute seen is a fifth of a degree', () => {
+    const [span] = directSun(track, front(225), 'seen');
+    const found = bearingFromEnd(track, front(230), 'comes', span?.from_ms ?? 0);
+    expect(found?.bearing_deg).toBeCloseTo(225, 1);
+    expect(found?.minutesPerDegree).toBeGreaterThan(3);
+    expect(found?.minutesPerDegree).toBeLessThan(7);
+  });
+  it('sunset over an open plain says nothing of the bearing, and an hour in the night neither', () => {
+    const [span] = directSun(track, front(225), 'seen');
+    expect(bearingFromEnd(track, front(225), 'goes', (span?.to_ms ?? 0))).toBeNull();
+    expect(bearingFromEnd(track, front(225), 'comes', from + 3_600_000)).toBeNull();
+  });
 });

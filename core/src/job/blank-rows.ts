@@ -16,7 +16,7 @@ export const NEW_SURFACE: Omit<Surface, 'placeId' | 'tag' | 'position'> = {
 
 export const NO_SITE_FACTS: Omit<SiteFacts, 'surfaceId'> = {
   storey: null, accessHeight_nm: null, reach: 'unknown', trimOverlap_nm: null, obstacles: '', floor: '', power: 'unknown', crew: 'unknown', filmFace: 'unknown', sealantToCut: 'unknown',
-  tilt_deg: null, overhangDepth_nm: null, overhangAbove_nm: null, revealDepth_nm: null, blind: 'unknown', heatOutlet: 'unknown',
+  tilt_deg: null, overhangDepth_nm: null, overhangAbove_nm: null, revealDepth_nm: null, leftFinDepth_nm: null, leftFinBeside_nm: null, rightFinDepth_nm: null, rightFinBeside_nm: null, blind: 'unknown', heatOutlet: 'unknown',
 };
 
 export const NO_WALL_FACTS: Omit<WallFacts, 'surfaceId'> = {
@@ -33,6 +33,6 @@ export const NEW_PANE: Omit<GlassPane, 'unitId' | 'position'> = { treatment: 'un
 export const NEW_PART: Omit<Part, 'surfaceId' | 'kind' | 'position'> = { name: '', x_nm: null, y_nm: null, width_nm: null, height_nm: null, depth_nm: null, form: 'none', count: 1, takenOffAt: null, putBackAt: null, remark: '' };
 
 export const NEW_DAY: Omit<DaySettings, 'firstDay' | 'zone'> = {
-  days: 3, indoor_C: null, indoorHumidity: null, bearingDoubt_deg: 1, slip: 'household', primer: 'water-based', shrink: 'fold by fold', packed: [],
+  days: 3, indoor_C: null, indoorHumidity: null, bearingDoubt_deg: 1, slip: 'household', primer: 'water-based', shrink: 'fold by fold', packed: [], restDays: [6, 7],
   tools: ['heat gun', 'ladder', 'dust extractor', 'infrared thermometer'].map((tool) => ({ tool, count: 1 })),
 };

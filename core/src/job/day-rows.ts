@@ -3,6 +3,8 @@ export interface DaySettings {
   /** First day, as a date of the place: 2026-11-25. */
   readonly firstDay: string;
   readonly days: number;
+  /** Weekdays on which nobody works, 1 = Monday to 7 = Sunday. */
+  readonly restDays: readonly number[];
   /** IANA name of the place's time zone. */
   readonly zone: string;
   /** Of the room the work is in; null: the usual 20 °C and 50 % are taken, and shown as such. */

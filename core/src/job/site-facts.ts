@@ -21,6 +21,11 @@ export interface SiteFacts {
   readonly overhangAbove_nm: number | null;
   /** How deep the glass lies behind the face of the wall. */
   readonly revealDepth_nm: number | null;
+  /** A wall, column or fin that stands out beside it: how far, and how far off its edge. Left and right as the surface is seen. */
+  readonly leftFinDepth_nm: number | null;
+  readonly leftFinBeside_nm: number | null;
+  readonly rightFinDepth_nm: number | null;
+  readonly rightFinBeside_nm: number | null;
   /** Behind the glass, on the room's side. */
   readonly blind: 'none' | 'vented' | 'close or closed' | 'unknown';
   readonly heatOutlet: 'none' | 'near or aimed at the glass' | 'unknown';

@@ -7,6 +7,7 @@ export const daySettings = pgTable('day_settings', {
   ...ofJob(),
   firstDay: text().notNull(),
   days: integer().notNull(),
+  restDays: jsonb().$type<readonly number[]>().notNull().default([]),
   zone: text().notNull(),
   indoor_C: doublePrecision(),
   indoorHumidity: doublePrecision(),

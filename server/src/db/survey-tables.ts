@@ -114,6 +114,10 @@ export const siteFacts = pgTable('site_facts', {
   overhangDepth_nm: nm(),
   overhangAbove_nm: nm(),
   revealDepth_nm: nm(),
+  leftFinDepth_nm: nm(),
+  leftFinBeside_nm: nm(),
+  rightFinDepth_nm: nm(),
+  rightFinBeside_nm: nm(),
   blind: text().$type<SiteFacts['blind']>().notNull().default('unknown'),
   heatOutlet: text().$type<SiteFacts['heatOutlet']>().notNull().default('unknown'),
 }, (t) => [index('site_facts_job').on(t.jobId, t.id), sameJob('site_facts_surface', t.jobId, t.surfaceId, () => [surface.jobId, surface.id])]);

@@ -1,4 +1,5 @@
 import { Injectable } from '@angular/core';
+import type { SeenBearing } from '@yellow-pane/core/climate';
 import type { DayPlan, NoPlan, PlanProblem } from '@yellow-pane/core/scheduling';
 import { proxy } from 'comlink';
 import type { DayWorkerApi, ReadyAnswer } from './day.worker';
@@ -11,6 +12,10 @@ export class DayPool {
 
   ready(...asked: Parameters<DayWorkerApi['ready']>): Promise<readonly ReadyAnswer[]> {
     return this.#pool.run<readonly ReadyAnswer[]>(async (remote) => remote.ready(...asked));
+  }
+
+  bearing(...asked: Parameters<DayWorkerApi['bearing']>): Promise<SeenBearing | null> {
+    return this.#pool.run<SeenBearing | null>(async (remote) => remote.bearing(...asked));
   }
 
   plan(problem: PlanProblem, milliseconds: number, onBetter: (plan: DayPlan) => void, options: TaskOptions): Promise<DayPlan | NoPlan> {

@@ -1,6 +1,6 @@
 import type { SurfaceRows } from '@yellow-pane/core/choosing';
 import { newSunBook } from '@yellow-pane/core/choosing';
-import type { WeatherHour } from '@yellow-pane/core/climate';
+import { type SeenBearing, type SeenEnd, type WeatherHour, bearingFromEnd, sunTrack } from '@yellow-pane/core/climate';
 import { type Readiness, type ReadinessLimits, caseOfRows, readiness } from '@yellow-pane/core/day';
 import type { Film, SeenFrom } from '@yellow-pane/core/job';
 import { type DayPlan, type NoPlan, type PlanProblem, planDaySteps } from '@yellow-pane/core/scheduling';
@@ -23,11 +23,15 @@ export interface ReadyAnswer extends Readiness {
 
 export interface DayWorkerApi {
   ready(asks: readonly ReadyAsk[], weather: readonly WeatherHour[], from_ms: number, to_ms: number, indoor: Air, limits: ReadinessLimits): readonly ReadyAnswer[];
+  /** The bearing by which the sun came or went at that moment; null: none near does. */
+  bearing(rows: SurfaceRows, side: SeenFrom, end: SeenEnd, instant_ms: number): SeenBearing | null;
   /** Searches for so long, and tells of each better plan as it is found. */
   plan(problem: PlanProblem, milliseconds: number, onProgress: (share: number) => void, onBetter: (plan: DayPlan) => void): DayPlan | NoPlan;
 }
 
 const SEED = 1;
+const HALF_DAY_MS = 43_200_000;
+const ANY_AIR: Air = { air_C: 20, humidity: 0.5 };
 const TELL_EVERY_MS = 120;
 const book = newSunBook();
 
@@ -41,6 +45,10 @@ const api: DayWorkerApi = {
       kept.set(key, found);
       return { ...found, id, assumed, unknown };
     });
+  },
+  bearing(rows, side, end, instant_ms) {
+    const { place, facing } = caseOfRows(rows, side, undefined, ANY_AIR, book).own;
+    return facing === null ? null : bearingFromEnd(sunTrack(place, instant_ms - HALF_DAY_MS, instant_ms + HALF_DAY_MS), facing, end, instant_ms);
   },
   plan(problem, milliseconds, onProgress, onBetter) {
     const start = performance.now();

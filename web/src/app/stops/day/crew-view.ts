@@ -5,6 +5,8 @@ import { type Fact, Facts } from '../../ui/facts';
 import { Planning } from './planning';
 
 const SKILLS = ['film', 'heat'] as const;
+const USUAL_BREAK_MIN = 45;
+const WEEK = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 const SKILL_WORDS = { film: 'lays film', heat: 'works with the gun' } as const;
 
 /** Who works when, with which tools, on which days, in what air. */
@@ -17,7 +19,7 @@ const SKILL_WORDS = { film: 'lays film', heat: 'works with the gun' } as const;
     @for (row of planning.crew(); track row.id) {
       <div class="grid grid-cols-[minmax(0,1.4fr)_repeat(4,minmax(0,1fr))_auto] max-lg:grid-cols-2 gap-2 items-end py-3 border-b border-line max-w-5xl">
         <label><span class="block text-sm text-faint">Name</span><input class="field" maxlength="80" [value]="row.name" (change)="name(row, $any($event.target))" /></label>
-        @for (field of fields; track field.key) { <label><span class="block text-sm text-faint">{{ field.word }}</span><input class="field figure" inputmode="numeric" maxlength="5" autocomplete="off" [value]="clock(row[field.key])" (change)="time(row, field.key, $any($event.target).value)" /></label> }
+        @for (field of fields; track field.key) { <label><span class="block text-sm text-faint">{{ field.word }}</span><input class="field figure" inputmode="numeric" maxlength="5" autocomplete="off" [placeholder]="field.isBreak ? 'none' : ''" [value]="field.isBreak && row.breakEnds <= row.breakBegins ? '' : clock(row[field.key])" (change)="time(row, field.key, $any($event.target).value)" /></label> }
         <button type="button" class="act act-small" (click)="leave(row)">Leaves</button>
         <span class="flex flex-wrap gap-x-5 col-span-full">@for (skill of skills; track skill) { <label class="flex gap-2 items-center min-h-10"><input type="checkbox" class="size-5 accent-ink" [checked]="row.skills.includes(skill)" (change)="toggle(row, skill)" />{{ words[skill] }}</label> }</span>
       </div>
@@ -27,6 +29,7 @@ const SKILL_WORDS = { film: 'lays film', heat: 'works with the gun' } as const;
     <h2 class="text-xl mt-6">Days and air</h2>
     <div class="max-w-xl"><yp-facts prefix="day-" [facts]="facts" [values]="values()" (changed)="change($event.key, $event.value)" />
       <label class="grid grid-cols-2 gap-3 items-center mt-1.5"><span>First day</span><input class="field" type="date" [value]="planning.settings().firstDay" (change)="day($any($event.target).value)" /></label></div>
+    <div class="mt-3 max-w-xl" role="group" aria-label="Days on which somebody works"><p>Worked on</p><span class="flex flex-wrap gap-2 mt-1">@for (word of week; track word; let index = $index) { <button type="button" class="act act-small" [class.act-quiet]="isRest(index + 1)" [class.line-through]="isRest(index + 1)" [attr.aria-pressed]="!isRest(index + 1)" (click)="toggleDay(index + 1)">{{ word }}</button> }</span></div>
     <h2 class="text-xl mt-6">Tools of which there are few</h2>
     <div class="max-w-xl">@for (tool of planning.settings().tools; track tool.tool) { <label class="grid grid-cols-2 gap-3 items-center mt-1.5"><span>{{ tool.tool }}</span><input class="field figure" type="number" min="0" max="100" [value]="tool.count" (change)="count(tool.tool, $any($event.target).value)" /></label> }</div>
   `,
@@ -38,7 +41,8 @@ export class CrewView {
   protected readonly fault = signal<string | undefined>(undefined);
   protected readonly skills = SKILLS;
   protected readonly words = SKILL_WORDS;
-  protected readonly fields = [{ key: 'begins', word: 'begins' }, { key: 'ends', word: 'ends' }, { key: 'breakBegins', word: 'break from' }, { key: 'breakEnds', word: 'to' }] as const;
+  protected readonly week = WEEK;
+  protected readonly fields = [{ key: 'begins', word: 'begins', isBreak: false }, { key: 'ends', word: 'ends', isBreak: false }, { key: 'breakBegins', word: 'break from', isBreak: true }, { key: 'breakEnds', word: 'to', isBreak: true }] as const;
   protected readonly facts: readonly Fact[] = [
     { key: 'days', kind: 'number', word: 'How long', unit: 'days', least: 1, most: 14 },
     { key: 'zone', kind: 'text', word: 'Time zone' },
@@ -65,10 +69,14 @@ export class CrewView {
   }
 
   protected time(row: RowOf<'crewMember'>, key: 'begins' | 'ends' | 'breakBegins' | 'breakEnds', text: string): void {
+    if (text.trim() === '' && key.startsWith('break')) { this.fault.set(undefined); this.#set(row, { breakBegins: 0, breakEnds: 0 }, 'no break'); return; }
     const [, hour = '', minute = ''] = /^([01]?\d|2[0-4])[:.h]([0-5]\d)$/.exec(text.trim()) ?? [];
     const at = Number(hour) * 60 + Number(minute);
     if (hour === '' || at > 1440) { this.fault.set(`${row.name}: expected a time such as 07:30, got ${text}.`); return; }
     this.fault.set(undefined);
+    const hasBreak = row.breakEnds > row.breakBegins;
+    if (key === 'breakBegins' && (!hasBreak || at >= row.breakEnds)) { this.#set(row, { breakBegins: at, breakEnds: Math.min(1440, at + USUAL_BREAK_MIN) }, 'break'); return; }
+    if (key === 'breakEnds' && (!hasBreak || at <= row.breakBegins)) { this.#set(row, { breakBegins: Math.max(0, at - USUAL_BREAK_MIN), breakEnds: at }, 'break'); return; }
     this.#set(row, { [key]: at }, 'hours');
   }
 
@@ -90,6 +98,15 @@ export class CrewView {
 
   protected day(text: string): void {
     if (/^\d{4}-\d{2}-\d{2}$/.test(text)) this.planning.set({ firstDay: text }, 'first day');
+  }
+
+  protected isRest(weekday: number): boolean {
+    return this.planning.settings().restDays.includes(weekday);
+  }
+
+  protected toggleDay(weekday: number): void {
+    const rest = this.planning.settings().restDays;
+    this.planning.set({ restDays: this.isRest(weekday) ? rest.filter((own) => own !== weekday) : [...rest, weekday] }, `${WEEK[weekday - 1] ?? ''}: ${this.isRest(weekday) ? 'worked on' : 'day of rest'}`);
   }
 
   protected count(tool: string, text: string): void {

@@ -39,7 +39,7 @@ const FAR_MIN = 30;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="flex flex-wrap items-center gap-x-4 gap-y-2 py-2 no-print">
-      <span class="flex" role="group" aria-label="Day">@for (word of days(); track $index) { <button type="button" class="act act-small act-quiet !px-2 font-normal" [class.font-semibold]="$index === planning.day()" [class.!border-ink]="$index === planning.day()" [attr.aria-pressed]="$index === planning.day()" (click)="planning.day.set($index)">{{ word }}</button> }</span>
+      <span class="flex" role="group" aria-label="Day">@for (word of days(); track $index) { <button type="button" class="act act-small act-quiet !px-2 font-normal" [class.font-semibold]="$index === planning.day()" [class.!border-ink]="$index === planning.day()" [class.line-through]="planning.clock().isRestDay($index)" [attr.aria-pressed]="$index === planning.day()" (click)="planning.day.set($index)">{{ word }}</button> }</span>
       <span class="flex" role="group" aria-label="Rows">@for (way of ways; track way) { <button type="button" class="act act-small act-quiet !px-2 font-normal" [class.font-semibold]="way === by()" [class.!border-ink]="way === by()" [attr.aria-pressed]="way === by()" (click)="by.set(way)">by {{ way }}</button> }</span>
     </div>
     <div class="border border-line-strong bg-paper overflow-y-auto overflow-x-hidden min-h-32" [class.flex-1]="by() === 'surface'" [class.shrink-0]="by() === 'person'" [class.max-h-80]="by() === 'person'" tabindex="0" role="region" aria-label="Board">

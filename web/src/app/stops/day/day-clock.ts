@@ -10,11 +10,16 @@ export class DayClock {
   readonly to_ms: number;
   readonly #first: DateTime;
 
-  constructor(private readonly settings: Pick<DaySettings, 'firstDay' | 'days' | 'zone'>) {
+  constructor(private readonly settings: Pick<DaySettings, 'firstDay' | 'days' | 'zone' | 'restDays'>) {
     const first = DateTime.fromISO(settings.firstDay, { zone: settings.zone }).startOf('day');
     this.#first = first.isValid ? first : DateTime.now().startOf('day');
     this.from_ms = this.#first.toMillis();
     this.to_ms = this.#first.plus({ days: settings.days }).toMillis();
+  }
+
+  /** Days of rest as one word, to compare. */
+  get restWord(): string {
+    return [...this.settings.restDays].sort().join();
   }
 
   get horizon(): number {
@@ -40,6 +45,16 @@ export class DayClock {
     return at.hasSame(this.#first, 'day') ? at.toFormat('HH:mm') : at.toFormat('ccc HH:mm');
   }
 
+  /** '11:40', whatever the day. */
+  hourOf(instant_ms: number): string {
+    return this.hour((instant_ms - this.from_ms) / MINUTE_MS);
+  }
+
+  /** An hour of today at the place. */
+  todayAt(hour: number, minute: number): number {
+    return DateTime.now().setZone(this.settings.zone).set({ hour, minute, second: 0, millisecond: 0 }).toMillis();
+  }
+
   clockOf(instant_ms: number): string {
     return this.clock((instant_ms - this.from_ms) / MINUTE_MS);
   }
@@ -60,11 +75,16 @@ export class DayClock {
     return this.#first.plus({ days: day }).toFormat('ccc d');
   }
 
+  /** Nobody works on it. */
+  isRestDay(day: number): boolean {
+    return this.settings.restDays.includes(this.#first.plus({ days: day }).weekday);
+  }
+
   /** When somebody works, as minutes of the plan. */
   hoursOf({ begins, ends, breakBegins, breakEnds }: CrewMember): readonly Span[] {
     const hasBreak = breakEnds > breakBegins && breakBegins > begins && breakEnds < ends;
     const parts = ends <= begins ? [] : hasBreak ? [[begins, breakBegins], [breakEnds, ends]] : [[begins, ends]];
-    return Array.from({ length: this.settings.days }, (_, day) => this.#first.plus({ days: day })).flatMap((date) => parts.map(([from = 0, to = 0]): Span => ({ from: this.#onDay(date, from), to: this.#onDay(date, to) }))).filter(({ from, to }) => to > from);
+    return Array.from({ length: this.settings.days }, (_, day) => this.#first.plus({ days: day })).filter(({ weekday }) => !this.settings.restDays.includes(weekday)).flatMap((date) => parts.map(([from = 0, to = 0]): Span => ({ from: this.#onDay(date, from), to: this.#onDay(date, to) }))).filter(({ from, to }) => to > from);
   }
 
   #onDay(date: DateTime, minuteOfDay: number): number {

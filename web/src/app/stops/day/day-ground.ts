@@ -14,7 +14,7 @@ export class DayGround {
     const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
     return this.#reading.daySettings()[0] ?? { ...NEW_DAY, zone, firstDay: dateIn(zone, 0) };
   });
-  readonly clock = computed(() => new DayClock(this.settings()), { equal: (a, b) => a.from_ms === b.from_ms && a.to_ms === b.to_ms });
+  readonly clock = computed(() => new DayClock(this.settings()), { equal: (a, b) => a.from_ms === b.from_ms && a.to_ms === b.to_ms && a.restWord === b.restWord });
   readonly filmed = computed(() => this.#reading.surfaces().filter(({ id }) => this.#reading.applicationsOf(id).length > 0));
 
   readonly surfaces = computed<readonly DaySurface[]>(() => this.filmed().flatMap((surface) => {

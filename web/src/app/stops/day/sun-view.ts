@@ -3,7 +3,9 @@ import { ReadinessBook } from '../../day/readiness-book';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
 import type { ReadyAnswer } from '../../workers/day.worker';
+import { BearingCheck } from './bearing-check';
 import { Planning } from './planning';
+import { SkylineView } from './skyline-view';
 
 const WIDE = 1000;
 const HIGH = 250;
@@ -13,6 +15,7 @@ const HOURS = [0, 3, 6, 9, 12, 15, 18, 21, 24] as const;
 /** One surface through one day: the sun on it, its temperature against the film's range, and when it is fit, with the figures of each refusal. */
 @Component({
   selector: 'yp-sun-view',
+  imports: [SkylineView, BearingCheck],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (drawn(); as view) {
@@ -32,6 +35,7 @@ const HOURS = [0, 3, 6, 9, 12, 15, 18, 21, 24] as const;
       </ol>
       @if (view.band) { <p class="mt-3 max-w-3xl"><strong>To the minute for what was entered.</strong> {{ view.band }}</p> }
       @for (text of view.notes; track text) { <p class="mt-1 text-sm text-faint">{{ text }}</p> }
+      @if (view.isOutdoors) { <yp-skyline-view /><yp-bearing-check /> }
     } @else { <p class="m-auto p-8 text-faint">{{ selection.surface() === undefined ? 'No surface yet.' : 'Reckoning sun and glass…' }}</p> }
   `,
   host: { class: 'block px-5 pb-6 overflow-auto' },
@@ -81,7 +85,7 @@ export class SunView {
     const band = own.bands[first];
     const minutes = (span: { readonly from_ms: number; readonly to_ms: number }): number => Math.round((span.to_ms - span.from_ms) / 120_000);
     return {
-      tag: surface.tag,
+      tag: surface.tag, isOutdoors: surface.kind === 'pane' && (surface.seenFrom === 'room' || surface.seenFrom === 'outside'),
       heading: sun.length === 0 ? 'no direct sun this day' : `sun from ${sun.map((span) => `${hour(span.from_ms)} to ${hour(Math.ceil(span.to_ms / 60_000) * 60_000)}`).join(', ')}`,
       closed: closed.map((span) => ({ x: x(span.from_ms), width: x(span.to_ms) - x(span.from_ms), by: span.by })), fit: fit.map((span) => ({ x: x(span.from_ms), width: x(span.to_ms) - x(span.from_ms) })),
       surface: path(({ surface_C }) => surface_C), outdoor: path(({ outdoor_C }) => outdoor_C), dew: path(({ dew_C }) => dew_C),

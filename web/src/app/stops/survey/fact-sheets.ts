@@ -18,6 +18,10 @@ export const SITE_FACTS: readonly Fact[] = [
   { key: 'overhangDepth_nm', kind: 'length', word: 'Roof or balcony stands out' },
   { key: 'overhangAbove_nm', kind: 'length', word: 'Its edge above the glass' },
   { key: 'revealDepth_nm', kind: 'length', word: 'Glass lies back in the wall' },
+  { key: 'leftFinDepth_nm', kind: 'length', word: 'Wall or fin stands out, left', how: 'Left and right as the surface is drawn.' },
+  { key: 'leftFinBeside_nm', kind: 'length', word: 'Off the left edge of the glass' },
+  { key: 'rightFinDepth_nm', kind: 'length', word: 'Wall or fin stands out, right' },
+  { key: 'rightFinBeside_nm', kind: 'length', word: 'Off the right edge of the glass' },
   { key: 'blind', kind: 'choice', word: 'Blind or curtain behind', options: ['unknown', 'none', 'vented', 'close or closed'], how: 'Closer than 50 mm, or without a gap above and below, counts as close.' },
   { key: 'heatOutlet', kind: 'choice', word: 'Heater or warm air', options: ['unknown', 'none', 'near or aimed at the glass'], how: 'Nearer than 300 mm, or blowing at the glass.' },
 ];
