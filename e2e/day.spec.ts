@@ -99,6 +99,32 @@ test('the sun of a surface is shown with its band, mixes for the bottles at hand
   await page.reload();
   await view(page, 'Kit').click();
   await expect(page.getByRole('checkbox', { name: /blade points/ })).toBeChecked();
+  await page.getByRole('textbox', { name: 'tape in stock' }).fill('minus');
+  await page.getByRole('textbox', { name: 'tape in stock' }).blur();
+  await expect(page.getByRole('alert').filter({ hasText: 'In stock: expected a number from 0' })).toBeVisible();
+  await page.getByRole('textbox', { name: 'tape in stock' }).fill('1');
+  await page.getByRole('textbox', { name: 'tape in stock' }).blur();
+  await expect(page.getByRole('region', { name: 'To buy' })).toContainText(/tape: \d+ m/);
+});
+
+test('cold rolls say by when they must be inside; a wall found dry by hand lets the plan go on', async ({ page, as }) => {
+  await as(page, 'Wren');
+  await page.goto(`${await copyOfDemo(page)}/day`);
+  await plan(page);
+  await keep(page);
+  await view(page, 'Waits').click();
+  await expect(page.getByText(/^inside by /).first()).toBeVisible();
+  await page.getByLabel('They come from').fill('18');
+  await page.getByLabel('They come from').blur();
+  await expect(page.getByText('no wait').first()).toBeVisible();
+  await page.getByLabel('They come from').fill('-99');
+  await page.getByLabel('They come from').blur();
+  await expect(page.getByText(/-40/).first()).toBeVisible();
+  const wall = page.getByRole('region', { name: 'wall drying after the wash' });
+  await expect(wall).toContainText(/WL1\s*from .*, dry about /);
+  await wall.getByRole('button', { name: 'Dry to the touch: over' }).first().click();
+  await expect(wall).toContainText('ended by hand');
+  await allSaved(page);
 });
 
 test('without a gun nobody can shrink: there is no plan, and what would have to give is named', async ({ page, as }) => {

@@ -57,6 +57,7 @@ const EXTRA: readonly View[] = [
   { name: 'day-sun', path: `${JOB}/day/${surface(1)}`, before: async (page) => { await page.getByRole('button', { name: 'Sun', exact: true }).click(); await page.waitForTimeout(1500); } },
   { name: 'day-skyline', path: `${JOB}/day/${surface(1)}`, before: async (page) => { await page.getByRole('button', { name: 'Sun', exact: true }).click(); await page.getByRole('group', { name: 'Skyline to draw' }).waitFor(); await page.getByRole('button', { name: 'The sun has just left' }).scrollIntoViewIfNeeded(); } },
   { name: 'day-kit', path: `${JOB}/day/${surface(1)}`, before: async (page) => { await page.getByRole('button', { name: 'Kit', exact: true }).click(); await page.waitForTimeout(800); } },
+  { name: 'day-waits', path: `${JOB}/day/${surface(1)}`, before: async (page) => { await planDays(page); await page.getByRole('button', { name: 'Waits', exact: true }).click(); await page.waitForTimeout(600); } },
   { name: 'day-people', path: `${JOB}/day/${surface(1)}`, before: async (page) => { await page.getByRole('button', { name: 'Crew', exact: true }).click(); await page.waitForTimeout(800); } },
   { name: 'day-phone', path: `${JOB}/day/${surface(1)}`, size: { width: 390, height: 844 }, before: planDays },
   { name: 'cut-column', path: `${JOB}/cut/${surface(24)}`, before: async (page) => { await page.getByRole('button', { name: 'Blanks and seams' }).click(); await page.waitForTimeout(300); } },

@@ -25,7 +25,7 @@ const samples = {
   cutPiece: { planId: id, rollId: id, applicationId: id, drop: 2, dropOf: 4, tag: 'WL1', position: 0, level: 0, x_nm: 0, y_nm: 0, across_nm: 1, along_nm: 1, turned: true, flipped: false, phase_nm: 0, outline: [{ x: 0, y: 0 }, { x: 1, y: 0 }], notch_nm: 0, topAlong: false, pinned: true, inputsHash: 'x', cutAt: '2026-11-24T09:20:00.000Z', spoiledAt: null },
   offcut: { cutRollId: id, parentId: null, filmId: id, label: 'O-1', lot: '', width_nm: 1, length_nm: 1, perMetre: null, leftEdge: true, rightEdge: false, where: '' },
   stockTake: { cutRollId: id, stockId: id, length_nm: 1, reason: 'cut' },
-  daySettings: { firstDay: '2026-11-25', days: 3, restDays: [6, 7], zone: 'Europe/Zurich', indoor_C: null, indoorHumidity: 0.4, bearingDoubt_deg: 1, slip: 'household', primer: 'water-based', shrink: 'fold by fold', tools: [{ tool: 'ladder', count: 1 }], packed: ['tool:level'] },
+  daySettings: { firstDay: '2026-11-25', days: 3, restDays: [6, 7], zone: 'Europe/Zurich', indoor_C: null, indoorHumidity: 0.4, bearingDoubt_deg: 1, comeFrom_C: null, rollWrap: 'boxed', coreRadius_mm: 38, slip: 'household', primer: 'water-based', shrink: 'fold by fold', tools: [{ tool: 'ladder', count: 1 }], packed: ['tool:level'] },
   crewMember: { name: 'Wren', skills: ['film'], begins: 450, ends: 1020, breakBegins: 720, breakEnds: 750, position: 1 },
   plannedStep: { applicationId: id, template: 'flat-glass', step: 'clean', templateVersion: 1, startsAt: '2026-11-25T06:30:00.000Z', endsAt: '2026-11-25T06:50:00.000Z', steps: ['clean', 'dry-edges'], people: [id], pinned: true },
   workRecord: { applicationId: id, template: 'flat-glass', step: 'clean', templateVersion: 1, startedAt: null, doneAt: '2026-11-24T09:20:00.000Z', note: '' },

@@ -10,6 +10,7 @@ export const zoneSchema = word(60).refine(isZone, { error: 'a time zone such as 
 export const daySettings = z.strictObject({
   firstDay: z.iso.date(), days: z.int().min(1).max(14), restDays: z.array(z.int().min(1).max(7)).max(7), zone: zoneSchema,
   indoor_C: z.number().min(-40).max(60).nullable(), indoorHumidity: share.nullable(), bearingDoubt_deg: z.number().min(0).max(45),
+  comeFrom_C: z.number().min(-40).max(60).nullable(), rollWrap: z.enum(['boxed', 'bare']), coreRadius_mm: z.number().min(1).max(200),
   slip: word(40), primer: z.enum(['water-based', 'solvent-based']), shrink: z.enum(['fold by fold', 'one sweep']),
   tools: z.array(z.strictObject({ tool: word(80), count: z.int().min(0).max(100) })).max(40), packed: z.array(word(120)).max(300),
 }) satisfies z.ZodType<DaySettings>;

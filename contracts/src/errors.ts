@@ -23,6 +23,8 @@ type ServerErrorCode =
   | 'STOCK_TOO_SHORT'
   | 'PLOTTER_REFUSED'
   | 'PLAN_FILE'
+  | 'SUPPLY_UNKNOWN'
+  | 'SUPPLY_CONFLICT'
   | 'RATE_UNKNOWN'
   | 'RATE_CONFLICT'
   | 'PHOTO_NOT_AN_IMAGE'
@@ -93,6 +95,8 @@ export const ERRORS: Readonly<Record<ErrorCode, ErrorEntry>> = {
   STOCK_TOO_SHORT: { status: 409, title: 'There is not so much left on this roll', remedy: 'Someone may have cut from it. Lay out again with what is left.' },
   PLOTTER_REFUSED: { status: 409, title: 'The plotter does not take this', remedy: 'See what it says on the Bench, put it right, then send again.' },
   PLAN_FILE: { status: 422, title: 'The plan cannot be given in this form', remedy: 'Choose another form, or lay out again.' },
+  SUPPLY_UNKNOWN: { status: 404, title: 'Nothing of that name is used up', remedy: 'Load the supplies again.' },
+  SUPPLY_CONFLICT: { status: 409, title: 'Someone counted this meanwhile', remedy: 'Compare both and send again with the new version.' },
   RATE_UNKNOWN: { status: 404, title: 'There is no such rate', remedy: 'Load the rates again.' },
   RATE_CONFLICT: { status: 409, title: 'Someone changed this rate meanwhile', remedy: 'Compare both and send again with the new version.' },
   PHOTO_NOT_AN_IMAGE: { status: 415, title: 'This file is not a picture', remedy: 'Send a JPEG, PNG or WebP picture.' },

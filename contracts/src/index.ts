@@ -3,6 +3,7 @@ export { type Change, type Op, type PutOp, type RemoveOp, type SetOp, MOST_IMPOR
 export { type AcceptedChange, type Conflict, type JobState, type JobSummary, type TableRow, acceptedChangeSchema, conflictSchema, duplicateSchema, jobStateSchema, jobSummarySchema } from './answers';
 export { ROW_FIELDS } from './rows';
 export { type FilmRow, filmBodySchema, filmFieldsSchema, filmListSchema, filmRowSchema } from './film';
+export { type SupplyRow, supplyBodySchema, supplyRowSchema } from './supply';
 export { type RateRow, rateBodySchema, rateRowSchema } from './rate';
 export { blankRequestSchema, curvedPatchRequestSchema, cutRequestSchema, glazingRequestSchema, layoutRequestSchema, measureRequestSchema, privacyRequestSchema, stressRequestSchema } from './reckon';
 export { ROUTES, type Route } from './routes';

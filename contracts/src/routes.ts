@@ -6,6 +6,7 @@ import { cutPlanFileSchema } from './files/cut-plan-file';
 import { plotterCommandSchema, plotterStateSchema } from './plotter';
 import { filmBodySchema, filmListSchema, filmRowSchema } from './film';
 import { rateBodySchema, rateRowSchema } from './rate';
+import { supplyBodySchema, supplyRowSchema } from './supply';
 import { blankRequestSchema, curvedPatchRequestSchema, cutRequestSchema, glazingRequestSchema, layoutRequestSchema, measureRequestSchema, privacyRequestSchema, stressRequestSchema } from './reckon';
 import { whoSchema } from './primitives';
 import { scheduleRequestSchema, sunRequestSchema, waitsRequestSchema } from './reckon-day';
@@ -68,6 +69,8 @@ export const ROUTES: readonly Route[] = [
   { method: 'put', path: '/api/films/{filmId}', says: 'Add a film, or replace it with If-Match', body: filmBodySchema, answer: filmRowSchema },
   { method: 'post', path: '/api/films/example', says: 'Load the example catalogue: invented films, marked so', body: z.strictObject({ who: whoSchema }), answer: filmListSchema },
   { method: 'get', path: '/api/rates', says: 'Figures nobody has a source for, with their mark', answer: z.array(rateRowSchema) },
+  { method: 'get', path: '/api/supplies', says: 'What the workshop has of what every job uses up', answer: z.array(supplyRowSchema) },
+  { method: 'put', path: '/api/supplies/{key}', says: 'Say how much of it there is', body: supplyBodySchema, answer: supplyRowSchema, needsIfMatch: true },
   { method: 'put', path: '/api/rates/{key}', says: 'Replace a rate by what was measured', body: rateBodySchema, answer: rateRowSchema, needsIfMatch: true },
   { method: 'get', path: '/api/formats/survey.schema.json', says: 'JSON Schema of the survey file that pages save and bring in', answer: z.looseObject({}) },
   { method: 'post', path: '/api/reckon/measure', says: 'Adjust a network of lengths, right angles and levels: corners, sizes, covariance, residuals, and which reading is wrong', body: measureRequestSchema, answer: reasoned },

@@ -15,6 +15,7 @@ import { formatRoutes } from './features/formats/routes';
 import { jobRoutes } from './features/jobs/routes';
 import { photoRoutes } from './features/photos/routes';
 import { rateRoutes } from './features/rates/routes';
+import { supplyRoutes } from './features/supplies/routes';
 import { filmReckonRoutes } from './features/reckon/film-routes';
 import { dayReckonRoutes } from './features/reckon/day-routes';
 import { reckonRoutes } from './features/reckon/routes';
@@ -67,6 +68,7 @@ export function createApp({ db, clock, log, version, pagesFolder }: AppDeps): Ap
   app.use(dayRoutes({ db }));
   app.use(filmRoutes({ db, clock }));
   app.use(rateRoutes({ db, clock }));
+  app.use(supplyRoutes({ db, clock }));
   app.use(stockRoutes({ db, clock }));
   app.use(reckonRoutes());
   app.use(filmReckonRoutes());

@@ -66,6 +66,12 @@ describe('what is said when something is not known?', () => {
     expect(question.glass?.assumed).toContain(taken);
     expect(judged(someRows(rows), FROST).verdict).not.toBe('go');
   });
+  it('a wall beside the glass shades it from the side it stands on, whichever side it was seen from', () => {
+    const fin = { ...(someRows().site as NonNullable<SurfaceRows['site']>), leftFinDepth_nm: 400_000_000, leftFinBeside_nm: 100_000_000 };
+    const shading = (seenFrom: 'room' | 'outside') => questionOf(someRows({ site: fin, surface: { ...someRows().surface, seenFrom } }), book).glass?.facing?.shading;
+    expect(shading('outside')).toMatchObject({ leftFin: { depth_mm: 400, beside_mm: 100 }, rightFin: undefined });
+    expect(shading('room')).toMatchObject({ rightFin: { depth_mm: 400, beside_mm: 100 }, leftFin: undefined });
+  });
   it('a sheet without light or sun is unknown for want of figures; figures that cannot be are named', () => {
     expect(judged(someRows(), aFilm({ solarTransmitted: null }))).toMatchObject({ verdict: 'unknown', reasons: [expect.stringContaining('sun kept')] });
     expect(judged(someRows(), aFilm({ visibleTransmitted: 0.95, visibleReflectedRoom: 0.4 }))).toMatchObject({ verdict: 'unknown', reasons: [expect.stringContaining('cannot be reckoned')] });

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import type { Facing, WeatherHour } from '../climate';
 import { DEFAULT_RATES, DEFAULT_SCHOOLS } from '../fitting';
 import { checkPlan, planDaySteps } from '../scheduling';
-import { type DayInput, type DaySurface, type ReadinessCase, dayProblem, kitList, mixSheet, readiness, returnsAfter, workStepId } from '.';
+import { type DayInput, type DaySurface, type ReadinessCase, dayProblem, glassStore_Jm2K, kitList, mixSheet, readiness, returnsAfter, toBuy, warmingUp, workStepId } from '.';
 
 const MIDNIGHT = Date.UTC(2026, 10, 25);
 const HOUR = 3_600_000;
@@ -172,6 +172,13 @@ describe('what is mixed and packed?', () => {
     for (const own_ of sheet()) if (own_.liquid !== 'slip') expect(own_.parts.reduce((sum, { litres }) => sum + litres, 0)).toBeCloseTo(own_.litres.value, 9);
     expect(mixSheet({ surfaces: [], slip: 'household', primer: 'water-based', air_C: 18, units: 'metric' })).toEqual([]);
   });
+  it('of what is used up only what is missing is bought; uncounted counts as none', () => {
+    expect(toBuy({ count: 18 }, 10)).toBe(8);
+    expect(toBuy({ count: 18 }, 18)).toBe(0);
+    expect(toBuy({ count: 18 }, 40)).toBe(0);
+    expect(toBuy({ count: 7 }, undefined)).toBe(7);
+    expect(toBuy({ count: 36 }, 33.5)).toBe(3);
+  });
   it('one blade point a pane; tools are named once', () => {
     const surfaces = [surface('SW1'), surface('SW2'), surface('SW4')];
     const { problem, works } = dayProblem(input(surfaces));
@@ -180,5 +187,23 @@ describe('what is mixed and packed?', () => {
     expect(new Set(kit.tools.map(({ word }) => word)).size).toBe(kit.tools.length);
     expect(kit.tools.map(({ word }) => word)).toContain('hard squeegee');
     expect(problem.steps).toHaveLength(9);
+  });
+});
+
+describe('by when must it be inside?', () => {
+  const cold = { rolls: [{ key: 'r', word: 'silver', length_m: 30, film_um: 50 }], panels: [{ key: 'car', word: 'car glass', store_Jm2K: glassStore_Jm2K(6) }], from_C: 0, room_C: 20, wrap: 'boxed' as const, coreRadius_mm: 38 };
+  const waits = (more: Partial<typeof cold> = {}) => warmingUp({ ...cold, ...more }).map(({ wait }) => wait);
+
+  it('a square metre of 6 mm glass holds 10.8 kJ a kelvin (2500 kg/m³ and 720 J/kgK, EN 572-1)', () => { expect(glassStore_Jm2K(6)).toBe(10_800); });
+  it('a boxed roll of 30 m of thin film from 0 °C: about 12 h as a solid roll to 18 °C in 20 °C (worked figure of the model, 75 µm a turn), and hours sooner on its hollow core', () => {
+    const [roll] = waits();
+    expect((roll?.most ?? 0) / 60).toBeGreaterThan(10);
+    expect((roll?.most ?? 0) / 60).toBeLessThan(14);
+    expect(roll?.likely).toBeLessThan(roll?.most ?? 0);
+  });
+  it('glass of 6 mm, air on both sides: ρ·c·d/h · ln(20/2) = 1080 s · 2.3026, 41 min (closed form)', () => { expect(waits()[1]?.likely).toBe(Math.round((1080 * Math.log(10)) / 60)); });
+  it('from a place as warm as the room nothing waits, nor from a warmer one; the colder it comes, the longer', () => {
+    for (const wait of [...waits({ from_C: 20 }), ...waits({ from_C: 30 })]) expect(wait.most).toBe(0);
+    fc.assert(fc.property(fc.double({ min: -30, max: 16, noNaN: true }), (from_C) => { waits({ from_C: from_C - 1 }).forEach((wait, index) => { expect(wait.likely ?? 0).toBeGreaterThanOrEqual(waits({ from_C })[index]?.likely ?? 0); }); }));
   });
 });

@@ -15,6 +15,16 @@ export interface KitList {
   readonly usedUp: readonly KitItem[];
 }
 
+/** What the workshop keeps in stock and every job uses up. */
+export const SUPPLIES = {
+  'blade-points': { word: 'blade points for trimming', unit: 'points' },
+  'scraper-blades': { word: 'scraper blades', unit: 'blades' },
+  paper: { word: 'lint-free paper', unit: 'sheets' },
+  cloths: { word: 'cloths', unit: 'cloths' },
+  tape: { word: 'tape', unit: 'm' },
+} as const satisfies Readonly<Record<string, { readonly word: string; readonly unit: string }>>;
+export type SupplyKey = keyof typeof SUPPLIES;
+
 /** Counted from panes and edges. @source blade points: one a pane, common practice; paper, cloths and tape are our guess */
 const PER = { tape_m: 2, paperEach_m: 2.5, clothEach_m2: 4, bladesEach_m2: 3 } as const;
 const USUAL_M2 = 1.5;
@@ -27,14 +37,19 @@ export function kitList(surfaces: readonly Pick<DaySurface, 'method' | 'family' 
   const glass = surfaces.filter(({ method, family }) => ['flat-glass', 'security', 'curved'].includes(templateFor(method ?? 'trim in place', family).template));
   const area = (own: typeof surfaces): number => own.reduce((sum, { area_m2 }) => sum + (area_m2 ?? USUAL_M2), 0);
   const edge = (own: typeof surfaces): number => own.reduce((sum, { edge_m }) => sum + (edge_m ?? USUAL_EDGE_M), 0);
-  const item = (key: string, word: string, count: number, unit: string, because: string): KitItem => ({ key, word, count: Math.ceil(count - 1e-9), unit, because });
+  const item = (key: SupplyKey, count: number, because: string): KitItem => ({ key, ...SUPPLIES[key], count: Math.ceil(count - 1e-9), because });
   return {
     tools: tools.map((word) => ({ key: `tool:${word}`, word, count: null, unit: '', because: '' })),
-    usedUp: [
-      item('blade-points', 'blade points for trimming', surfaces.length, 'points', 'a fresh point for every pane or sheet'),
-      ...(glass.length > 0 ? [item('scraper-blades', 'scraper blades', Math.max(glass.length / 2, area(glass) / PER.bladesEach_m2), 'blades', 'another one for scraping; changed when it drags'), item('paper', 'lint-free paper', edge(glass) / PER.paperEach_m, 'sheets', 'edges dried, then blotted')] : []),
-      item('cloths', 'cloths', 2 + area(surfaces) / PER.clothEach_m2, 'cloths', 'floor, sill and hands'),
-      item('tape', 'tape', surfaces.length * PER.tape_m, 'm', 'liner tabs, marks, masking'),
+    usedUp: surfaces.length === 0 ? [] : [
+      item('blade-points', surfaces.length, 'a fresh point for every pane or sheet'),
+      ...(glass.length > 0 ? [item('scraper-blades', Math.max(glass.length / 2, area(glass) / PER.bladesEach_m2), 'another one for scraping; changed when it drags'), item('paper', edge(glass) / PER.paperEach_m, 'edges dried, then blotted')] : []),
+      item('cloths', 2 + area(surfaces) / PER.clothEach_m2, 'floor, sill and hands'),
+      item('tape', surfaces.length * PER.tape_m, 'liner tabs, marks, masking'),
     ],
   };
+}
+
+/** What is still to be bought of something that is used up; what nobody counted counts as none. */
+export function toBuy(item: Pick<KitItem, 'count'>, have: number | undefined): number {
+  return Math.max(0, Math.ceil((item.count ?? 0) - (have ?? 0) - 1e-9));
 }

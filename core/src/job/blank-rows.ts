@@ -33,6 +33,6 @@ export const NEW_PANE: Omit<GlassPane, 'unitId' | 'position'> = { treatment: 'un
 export const NEW_PART: Omit<Part, 'surfaceId' | 'kind' | 'position'> = { name: '', x_nm: null, y_nm: null, width_nm: null, height_nm: null, depth_nm: null, form: 'none', count: 1, takenOffAt: null, putBackAt: null, remark: '' };
 
 export const NEW_DAY: Omit<DaySettings, 'firstDay' | 'zone'> = {
-  days: 3, indoor_C: null, indoorHumidity: null, bearingDoubt_deg: 1, slip: 'household', primer: 'water-based', shrink: 'fold by fold', packed: [], restDays: [6, 7],
+  days: 3, indoor_C: null, indoorHumidity: null, bearingDoubt_deg: 1, slip: 'household', primer: 'water-based', shrink: 'fold by fold', packed: [], restDays: [6, 7], comeFrom_C: null, rollWrap: 'boxed', coreRadius_mm: 38,
   tools: ['heat gun', 'ladder', 'dust extractor', 'infrared thermometer'].map((tool) => ({ tool, count: 1 })),
 };

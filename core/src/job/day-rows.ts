@@ -10,6 +10,10 @@ export interface DaySettings {
   /** Of the room the work is in; null: the usual 20 °C and 50 % are taken, and shown as such. */
   readonly indoor_C: number | null;
   readonly indoorHumidity: number | null;
+  /** Where rolls and cars come from before they are brought in; null: the coldest forecast of the night before. */
+  readonly comeFrom_C: number | null;
+  readonly rollWrap: 'boxed' | 'bare';
+  readonly coreRadius_mm: number;
   /** Degrees either way. */
   readonly bearingDoubt_deg: number;
   /** Key of a slip recipe, or `concentrate`. */

@@ -27,6 +27,15 @@ export const rate = pgTable('rate', {
   mark: text().$type<Rate['mark']>().notNull(),
 });
 
+/** How much the workshop has of what every job uses up, once somebody counted it. */
+export const supply = pgTable('supply', {
+  key: text().primaryKey(),
+  version: integer().notNull(),
+  changedBy: text().notNull(),
+  changedAt: instant().notNull(),
+  have: doublePrecision().notNull(),
+});
+
 /** One row a change taken, in the order taken. */
 export const change = pgTable('change', {
   seq: bigserial({ mode: 'number' }).primaryKey(),

@@ -89,6 +89,22 @@ describe('is a guess shown as a guess until someone measures?', () => {
   });
 });
 
+describe('what has the workshop in stock of what is used up?', () => {
+  it('nobody counted: unknown, not none; counted, it is kept against the version seen; what cannot be is named', async () => {
+    const supplies = (await request(server.app).get('/api/supplies').expect(200)).body as { readonly key: string; readonly have: number | null; readonly version: number }[];
+    expect(supplies.map(({ key }) => key)).toContain('blade-points');
+    expect(supplies.find(({ key }) => key === 'tape')).toMatchObject({ have: null, version: 0 });
+    const put = (version: string, have: number) => request(server.app).put('/api/supplies/tape').set('If-Match', version).send({ who: 'Wren', have });
+    await put('"0"', 33.5).expect(200);
+    await put('"0"', 20).expect(409);
+    const refused = await put('"1"', -1).expect(422);
+    expect((refused.body as { readonly path: string }).path).toContain('have');
+    expect((await request(server.app).get('/api/supplies')).body).toContainEqual(expect.objectContaining({ key: 'tape', have: 33.5, version: 1, changedBy: 'Wren' }));
+    await request(server.app).put('/api/supplies/gold').set('If-Match', '"0"').send({ who: 'Wren', have: 1 }).expect(404);
+    await request(server.app).put('/api/supplies/tape').send({ who: 'Wren', have: 1 }).expect(428);
+  });
+});
+
 describe('can other programs ask core?', () => {
   it('a measure check, a blank and a layout, each with its reasons', async () => {
     const points = ['a', 'b', 'c', 'd'].map((id) => ({ id }));

@@ -1,4 +1,4 @@
-import type { AcceptedChange, Change, FilmRow, Forecast, JobState, JobSummary, LaserCommand, LaserState, PlotterCommand, PlotterState, Problem, RateRow, RollRow, StockItem, ThermometerCommand, ThermometerState, WeatherScenario } from '@yellow-pane/contracts';
+import type { AcceptedChange, Change, FilmRow, Forecast, JobState, JobSummary, LaserCommand, LaserState, PlotterCommand, PlotterState, Problem, RateRow, RollRow, SupplyRow, StockItem, ThermometerCommand, ThermometerState, WeatherScenario } from '@yellow-pane/contracts';
 import type { Film, Roll } from '@yellow-pane/core/job';
 
 /** The server said no, in its own words. */
@@ -56,5 +56,7 @@ export const api = {
   saveFilm: (id: string, who: string, film: Film) => ask<FilmRow>(`/api/films/${id}`, json('PUT', { who, film })),
   loadExampleFilms: (who: string) => ask<readonly FilmRow[]>('/api/films/example', json('POST', { who })),
   rates: () => ask<readonly RateRow[]>('/api/rates'),
+  supplies: () => ask<readonly SupplyRow[]>('/api/supplies'),
+  saveSupply: ({ key, version }: SupplyRow, have: number, who: string) => ask<SupplyRow>(`/api/supplies/${key}`, json('PUT', { who, have }, { 'If-Match': `"${version}"` })),
   saveRate: (rate: RateRow, who: string) => ask<RateRow>(`/api/rates/${rate.key}`, json('PUT', { who, value: rate.value, mark: rate.mark }, { 'If-Match': `"${rate.version}"` })),
 };

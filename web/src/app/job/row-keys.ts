@@ -23,7 +23,7 @@ export const ROW_KEYS: { readonly [Table in JobTable]: KeysOf<Table> } = {
   cutPiece: ['planId', 'rollId', 'applicationId', 'drop', 'dropOf', 'tag', 'position', 'level', 'x_nm', 'y_nm', 'across_nm', 'along_nm', 'turned', 'flipped', 'phase_nm', 'outline', 'notch_nm', 'topAlong', 'pinned', 'inputsHash', 'cutAt', 'spoiledAt'],
   offcut: ['cutRollId', 'parentId', 'filmId', 'label', 'lot', 'width_nm', 'length_nm', 'perMetre', 'leftEdge', 'rightEdge', 'where'],
   stockTake: ['cutRollId', 'stockId', 'length_nm', 'reason'],
-  daySettings: ['firstDay', 'days', 'restDays', 'zone', 'indoor_C', 'indoorHumidity', 'bearingDoubt_deg', 'slip', 'primer', 'shrink', 'tools', 'packed'],
+  daySettings: ['firstDay', 'days', 'restDays', 'zone', 'indoor_C', 'indoorHumidity', 'bearingDoubt_deg', 'comeFrom_C', 'rollWrap', 'coreRadius_mm', 'slip', 'primer', 'shrink', 'tools', 'packed'],
   crewMember: ['name', 'skills', 'begins', 'ends', 'breakBegins', 'breakEnds', 'position'],
   plannedStep: ['applicationId', 'template', 'step', 'templateVersion', 'startsAt', 'endsAt', 'steps', 'people', 'pinned'],
   workRecord: ['applicationId', 'template', 'step', 'templateVersion', 'startedAt', 'doneAt', 'note'],

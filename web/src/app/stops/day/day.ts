@@ -15,13 +15,14 @@ import { MixView } from './mix-view';
 import { type DayView, Planning } from './planning';
 import { ReturnsList } from './returns-list';
 import { SunView } from './sun-view';
+import { WaitsView } from './waits-view';
 
 const INDOOR_WORDS = { thermometer: 'thermometer on site', set: 'as set', usual: 'the default, set it under Crew' } as const;
 
 /** When can work start, in what order, with what mixed and packed. */
 @Component({
   selector: 'yp-day',
-  imports: [StopFrame, VerdictBox, Figure, DayBoard, SunView, MixView, KitView, CrewView, ReturnsList],
+  imports: [StopFrame, VerdictBox, Figure, DayBoard, SunView, MixView, KitView, CrewView, ReturnsList, WaitsView],
   providers: [Planning, DayGround],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './day.html',
@@ -31,7 +32,7 @@ export class Day {
   protected readonly planning = inject(Planning);
   protected readonly selection = inject(Selection);
   readonly #reading = inject(JobReading);
-  protected readonly views: readonly { readonly view: DayView; readonly word: string }[] = [{ view: 'order', word: 'Order' }, { view: 'sun', word: 'Sun' }, { view: 'mix', word: 'Mixes' }, { view: 'kit', word: 'Kit' }, { view: 'crew', word: 'Crew' }];
+  protected readonly views: readonly { readonly view: DayView; readonly word: string }[] = [{ view: 'order', word: 'Order' }, { view: 'sun', word: 'Sun' }, { view: 'waits', word: 'Waits' }, { view: 'mix', word: 'Mixes' }, { view: 'kit', word: 'Kit' }, { view: 'crew', word: 'Crew' }];
   protected readonly needsPlan = computed(() => this.planning.shown().length === 0 || this.planning.broken().length > 0 || this.planning.unplanned() > 0);
   protected readonly finding = computed<{ readonly verdict: Verdict; readonly heading: string; readonly says: string }>(() => {
     const planning = this.planning;

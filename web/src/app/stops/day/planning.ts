@@ -13,7 +13,7 @@ import type { ReadyAnswer } from '../../workers/day.worker';
 import type { DayClock } from './day-clock';
 import { DayGround } from './day-ground';
 
-export type DayView = 'order' | 'sun' | 'mix' | 'kit' | 'crew';
+export type DayView = 'order' | 'sun' | 'waits' | 'mix' | 'kit' | 'crew';
 const SETTLE_MS = 150;
 const SEARCH_MS = 3000;
 const WORTH_SAYING_MIN = 5;
