@@ -127,6 +127,28 @@ describe('when does the sun shine on a surface?', () => {
     }), { numRuns: 200 });
   });
 
+  it('behind overhang, reveal and fins and over a ridge no minute of sun is missed or made up, be it the only one of the day', () => {
+    const ridge = [[135, 14], [170, 11], [200, 9], [225, 7], [250, 12], [280, 18], [315, 22]].map(([bearing_deg = 0, elevation_deg = 0]) => ({ bearing_deg, elevation_deg }));
+    const depth = fc.integer({ min: 0, max: 1600 });
+    const fin = fc.option(fc.record({ depth_mm: fc.integer({ min: 50, max: 900 }), beside_mm: fc.integer({ min: 0, max: 300 }) }), { nil: undefined });
+    const shade = fc.record({ width_mm: fc.integer({ min: 300, max: 2500 }), height_mm: fc.integer({ min: 300, max: 2500 }), overhangDepth_mm: depth, overhangAbove_mm: fc.integer({ min: 0, max: 400 }), revealDepth_mm: fc.integer({ min: 0, max: 400 }), leftFin: fin, rightFin: fin });
+    fc.assert(fc.property(fc.integer({ min: 0, max: 359 }), shade, fc.boolean(), fc.integer({ min: -60, max: 60 }), fc.integer({ min: 0, max: 364 }), (bearing, shading, hasRidge, latitude, day) => {
+      const from = Date.UTC(2026, 0, 1) + day * DAY;
+      const track = sunTrack(place(latitude, 9.74), from, from + DAY);
+      const own = facing(bearing, { skyline: hasRidge ? ridge : [], shading });
+      const spans = directSun(track, own, 'centre');
+      const wrong: number[] = [];
+      for (let at = from; at < from + DAY; at += 60_000) {
+        const sun = track.at(at);
+        const [front, over] = [cosIncidence(sun, bearing, 90), sun.altitude_deg - skylineAt(own.skyline, sun.azimuth_deg)];
+        const lit = shadowOn(sun, bearing, shading).lit - 0.005;
+        if (Math.abs(front) < 1e-3 || Math.abs(over) < 0.02 || Math.abs(lit) < 2e-3) continue;
+        if (spans.some((span) => span.from_ms <= at && at < span.to_ms) !== (front > 0 && over > 0 && lit > 0)) wrong.push(at);
+      }
+      expect(wrong).toEqual([]);
+    }), { numRuns: 600 });
+  });
+
   it('one degree of doubt about a south-west front is about four minutes', () => {
     const from = Date.UTC(2026, 2, 20);
     const track = sunTrack(place(46.62, 9.74), from, from + DAY);

@@ -1,6 +1,6 @@
 import { CoreError } from '../quantity';
 import type { Facing } from './day-of-sun';
-import { type Skyline, litOf, skylineOf } from './shade';
+import { type Skyline, litTimesOut, mayBeLitBetween, skylineOf } from './shade';
 import { DISC_RADIUS_DEG, refraction_deg } from './sun-position';
 import { type SunRow, type SunTrack, TRACK_STEP_MS } from './sun-track';
 
@@ -16,8 +16,14 @@ export type SunDisc = 'centre' | 'seen';
 const MINUTE_MS = 60_000;
 /** Less than this share of the pane lit counts as none. */
 const LEAST_LIT = 0.005;
+/** From one entry of a track to the next the sun's way bends by less. */
+const TOUCHING_DEG = 0.05;
 const DONE_MS = 500;
+/** The way to the sun turns by no more than this from one entry of a track to the next: 15.05° an hour. */
+const MOST_TURN = (15.05 / 6) * (Math.PI / 180);
 const RAD = Math.PI / 180;
+/** What held the sun off: the side it stands on, the skyline, what shades the surface itself. */
+const HELD = { front: 0, over: 1, shade: 2 } as const;
 
 /** When the sun shines on a surface directly: in front of it, over the skyline, past overhang, reveal and fins.
  *  Looked at every ten minutes, minute by minute where it might come and go in between, ends found to half a second.
@@ -34,43 +40,48 @@ export function directSun(track: SunTrack, facing: Facing, disc: SunDisc): reado
     if (isSun && begun === undefined) begun = at_ms;
     if (!isSun && begun !== undefined) { spans.push({ from_ms: begun, to_ms: at_ms }); begun = undefined; }
   };
-  let before = -1;
+  const steps = row.up.length;
   let wasClose = false;
-  for (let step = 0; step < row.up.length; step += 1) {
-    if (isDay[step] === 0) { before = -1; wasClose = false; continue; }
+  let heldBefore: number = HELD.front;
+  for (let step = 0; step < steps; step += 1) {
+    if (isDay[step] === 0) { wasClose = false; heldBefore = HELD.over; continue; }
     const now = judge.marginIn(row, step);
-    const isClose = judge.isClose;
+    const { isClose, held } = judge;
     if (step === 0) set(now > 0, from_ms);
-    else if (isClose || wasClose) {
+    else if (((isClose || wasClose) && judge.mayTouch(row, step)) || (now <= 0 && begun === undefined && held !== heldBefore && judge.mayShineBetween(row, step))) {
       const start = from_ms + (step - 1) * TRACK_STEP_MS;
       const minutes = track.minutesBefore(step, disc === 'seen');
-      let last = before;
+      let last = judge.marginIn(row, step - 1);
       for (let minute = 0; minute < 10; minute += 1) {
         const own = minute === 9 ? now : judge.marginIn(minutes, 9 * step + minute);
         if (own > 0 !== last > 0) set(own > 0, crossing(margin, start + minute * MINUTE_MS, start + (minute + 1) * MINUTE_MS, last, own));
         last = own;
       }
-    } else if (now > 0 !== before > 0) {
+    } else if (now > 0 !== (begun !== undefined)) {
       const start = from_ms + (step - 1) * TRACK_STEP_MS;
-      set(now > 0, crossing(margin, start, start + TRACK_STEP_MS, before, now));
+      set(now > 0, crossing(margin, start, start + TRACK_STEP_MS, judge.marginIn(row, step - 1), now));
     }
-    before = now;
     wasClose = isClose;
+    heldBefore = held;
+    if (judge.front < -2 * MOST_TURN) { step += Math.floor(-judge.front / MOST_TURN) - 1; wasClose = false; heldBefore = HELD.front; }
   }
   set(false, to_ms);
   return spans.filter((span) => span.from_ms < to_ms).map((span) => (span.to_ms > to_ms ? { from_ms: span.from_ms, to_ms } : span));
 }
 
-/** By false position, halving when it drags. */
+/** By false position, each end weakened when it stays (Illinois), until what is left by the slope found is nothing. */
 function crossing(margin: (instant_ms: number) => number, from: number, to: number, first: number, last: number): number {
   let [low, high, atLow, atHigh] = [from, to, first, last];
-  let guess = low;
-  for (let round = 0; high - low > DONE_MS && round < 40; round += 1) {
-    const next = round > 4 ? (low + high) / 2 : low + ((high - low) * atLow) / (atLow - atHigh);
-    if (round > 0 && Math.abs(next - guess) < DONE_MS / 2) return Math.round(next);
-    guess = next;
+  let [before, atBefore] = [from, first];
+  let stays = 0;
+  for (let round = 0; round < 40; round += 1) {
+    const guess = low + ((high - low) * atLow) / (atLow - atHigh);
     const own = margin(guess);
-    if (own > 0 === first > 0) { low = guess; atLow = own; } else { high = guess; atHigh = own; }
+    const slope = (own - atBefore) / (guess - before);
+    const left = own / slope;
+    if (Math.abs(left) < DONE_MS / 4 || high - low < DONE_MS) return Math.round(guess - (Math.abs(left) < DONE_MS ? left : 0));
+    [before, atBefore] = [guess, own];
+    if (own > 0 === first > 0) { low = guess; atLow = own; if (stays === 1) atHigh /= 2; stays = 1; } else { high = guess; atHigh = own; if (stays === -1) atLow /= 2; stays = -1; }
   }
   return Math.round((low + high) / 2);
 }
@@ -79,6 +90,10 @@ function crossing(margin: (instant_ms: number) => number, from: number, to: numb
 class SunJudge {
   /** Whether the sun asked about last might have come or gone within minutes of it. */
   isClose = false;
+  /** Of the sun asked about last: how far it stands before the surface, as the sine of its height over it; under 0 behind it. */
+  front = 0;
+  /** Of the sun asked about last: what holds it off, if anything does. */
+  held: number = HELD.front;
   readonly #skyline: Skyline;
   readonly #isOpen: boolean;
   readonly #upPart: number;
@@ -101,7 +116,30 @@ class SunJudge {
     this.#isSeen = disc === 'seen';
     this.#radius = this.#isSeen ? DISC_RADIUS_DEG : 0;
     this.#sinRadius = Math.sin(this.#radius * RAD);
-    this.#kink = 0.05 + 3 * this.#skyline.steepest;
+    this.#kink = TOUCHING_DEG + 3 * this.#skyline.steepest;
+  }
+
+  /** Whether the sun might go behind the skyline and come out again, or the other way, between an entry and the one before: only past a corner, or where it just touches. */
+  mayTouch(row: SunRow, step: number): boolean {
+    if (this.#skyline.partAt(row.azimuth_deg[step - 1] as number) !== this.#skyline.partAt(row.azimuth_deg[step] as number)) return true;
+    return Math.min(Math.abs(this.#over(row, step - 1)), Math.abs(this.#over(row, step))) < TOUCHING_DEG;
+  }
+
+  /** Whether the sun might come and go again between two entries that have none: what holds it off at one of them does not at the other. */
+  mayShineBetween(row: SunRow, step: number): boolean {
+    const { shading } = this.facing;
+    const last = step - 1;
+    const x = row.east[last] as number, y = row.north[last] as number, z = row.up[last] as number;
+    const xTo = row.east[step] as number, yTo = row.north[step] as number, zTo = row.up[step] as number;
+    const out = this.#outEast * x + this.#outNorth * y, outTo = this.#outEast * xTo + this.#outNorth * yTo;
+    const behind = shading === null ? -this.#sinRadius : 0;
+    if (z * this.#upPart + out * this.#levelPart <= behind && zTo * this.#upPart + outTo * this.#levelPart <= behind) return false;
+    if (this.#over(row, last) <= 0 && this.#over(row, step) <= 0) return false;
+    return shading === null || mayBeLitBetween(shading, z - this.#sinRadius, this.#outNorth * x - this.#outEast * y, out, zTo - this.#sinRadius, this.#outNorth * xTo - this.#outEast * yTo, outTo);
+  }
+
+  #over(row: SunRow, index: number): number {
+    return (row.altitude_deg[index] as number) + this.#radius - (this.#isOpen ? 0 : this.#skyline.at(row.azimuth_deg[index] as number));
   }
 
   at(track: SunTrack, instant_ms: number): number {
@@ -115,8 +153,8 @@ class SunJudge {
     return this.margin(x * squeeze, y * squeeze, Math.sin(lifted * RAD), lifted, azimuth);
   }
 
-  marginIn({ east, north, up, altitude_deg, azimuth_deg }: SunRow, index: number): number {
-    return this.margin(east[index] as number, north[index] as number, up[index] as number, altitude_deg[index] as number, azimuth_deg[index] as number);
+  marginIn(row: SunRow, index: number): number {
+    return this.margin(row.east[index] as number, row.north[index] as number, row.up[index] as number, row.altitude_deg[index] as number, row.azimuth_deg[index] as number);
   }
 
   /** More than 0: sun on it. The way to the sun, and the same as angles. */
@@ -124,14 +162,17 @@ class SunJudge {
     const { shading } = this.facing;
     const out = this.#outEast * east + this.#outNorth * north;
     const front = up * this.#upPart + this.#levelPart * out + (shading === null ? this.#sinRadius : 0);
+    this.front = front;
     this.isClose = false;
+    this.held = HELD.front;
     if (front <= 0) return front;
     const over = altitude_deg + this.#radius - (this.#isOpen ? 0 : this.#skyline.at(azimuth_deg));
     this.isClose = !this.#isOpen && Math.abs(over) < this.#kink;
-    if (over <= 0) return Math.min(front, over);
-    if (shading === null || out <= 1e-9) return Math.min(front, over);
-    const lit = litOf(shading, (up - this.#sinRadius) / out, (this.#outNorth * east - this.#outEast * north) / out);
-    return Math.min(front, over, lit - LEAST_LIT);
+    const open = Math.min(front, over * RAD);
+    this.held = HELD.over;
+    if (open <= 0 || shading === null || out <= 1e-9) return open;
+    this.held = HELD.shade;
+    return Math.min(open, litTimesOut(shading, up - this.#sinRadius, this.#outNorth * east - this.#outEast * north, out) - LEAST_LIT * out);
   }
 }
 
