@@ -14,6 +14,8 @@ export interface BeamWays {
   readonly fronts: number;
   readonly tries: number;
   readonly chance: number;
+  /** How much a stretch of the front counts against it, as a share of waste: where edges meet a stretch ends, and edges that meet by chance are few. */
+  readonly stretch: number;
   /** How much each piece is worth, by kind: its area, or area mixed with its price in the bound. */
   readonly worth: readonly number[];
   readonly random: () => number;
@@ -51,6 +53,10 @@ const FLUSH = 0.8;
 const FILLABLE = 0.5;
 const TALL = 0.002;
 const YIELD_EVERY = 300;
+/** A cheap throw for each piece looked at. @source multiplier of the C standard's example generator (from memory) */
+const DICE = 1_103_515_245;
+/** So many times what is kept is put in order; alike fronts are among it. */
+const RANKED = 1.5;
 
 /** Lays pieces: many fronts side by side grow piece by piece on their lowest stretch; those with the least waste for what they hold go on.
  *  @param pieces how many of each kind @param most only a shorter layout is of use
@@ -75,7 +81,7 @@ export function* beam(problem: StripProblem, pieces: Uint16Array, ways: BeamWays
   let looked = 0;
   for (let placed = 0; placed < total; placed += 1) {
     offers.count = 0;
-    for (let row = 0; row < kept; row += 1) offer(table, fronts, row, ways, slack, most, offers);
+    for (let row = 0; row < kept; row += 1) offer(table, fronts, row, ways, Math.floor(ways.random() * 0x7fffffff), slack, most, offers);
     if (offers.count === 0) return undefined;
     looked += kept;
     kept = keepBest(table, fronts, next, offers, order, ways.fronts, book);
@@ -97,10 +103,11 @@ const ownLies = new Int32Array(64);
 const ownXs = new Int32Array(64);
 
 /** The pieces worth trying on the lowest stretch of a front. Stretches too narrow for anything are filled up first. */
-function offer(table: LieTable, fronts: Fronts, row: number, { tries, chance, random }: BeamWays, slack: number, most: number, offers: Offers): void {
+function offer(table: LieTable, fronts: Fronts, row: number, { tries, chance, stretch }: BeamWays, seed: number, slack: number, most: number, offers: Offers): void {
   const { width, across, along, kind, wantsEdge, worth, base, lies } = table;
   const stretchBase = row * fronts.stride;
   const leftBase = row * fronts.kinds;
+  const many = lies.length;
   for (;;) {
     const wasted = fronts.waste[row] ?? 0;
     if (wasted > slack) return;
@@ -114,18 +121,21 @@ function offer(table: LieTable, fronts: Fronts, row: number, { tries, chance, ra
     const rightWall = at === count - 1 ? Number.POSITIVE_INFINITY : (fronts.heights[stretchBase + at + 1] ?? 0);
     const narrowest = fronts.narrowest[row] ?? 0;
     const isInside = from !== 0 && to !== width;
+    const { left } = fronts;
     let found = 0;
     let worst = 0;
-    for (let index = 0; index < lies.length; index += 1) {
-      const wide = across[index] ?? 0;
+    let dice = seed;
+    for (let index = 0; index < many; index += 1) {
+      const wide = across[index] as number;
       if (wide > gap) break;
-      if ((fronts.left[leftBase + (kind[index] ?? 0)] ?? 0) === 0) continue;
-      const top = y + (along[index] ?? 0);
+      if (left[leftBase + (kind[index] as number)] === 0) continue;
+      const top = y + (along[index] as number);
       if (top >= most || (isInside && wantsEdge[index] === 1)) continue;
       const rest = gap - wide;
       const flushLeft = top === leftWall;
       const flushRight = top === rightWall;
-      let own = (base[index] ?? 0) + chance * random();
+      dice = (Math.imul(dice, DICE) + 12_345) & 0x7fffffff;
+      let own = (base[index] as number) + chance * (dice / 0x80000000);
       if (rest === 0) own += FIT;
       else if (rest < narrowest) own -= (SLIVER * rest) / gap;
       else if (canFill(table, fronts, leftBase, rest)) own += FILLABLE;
@@ -154,7 +164,10 @@ function offer(table: LieTable, fronts: Fronts, row: number, { tries, chance, ra
       offers.lie[slot] = index;
       offers.x[slot] = x;
       offers.waste[slot] = waste;
-      offers.score[slot] = (waste + TALL * Math.max(0, y + high - (fronts.tallest[row] ?? 0)) * width) / ((fronts.worth[row] ?? 0) + (worth[index] ?? 0));
+      const top = y + high;
+      const isMet = top === (x === from ? leftWall : rightWall);
+      const stretches = count + (rest > 0 ? 1 : 0) - (isMet ? 1 : 0) - (rest === 0 && top === other ? 1 : 0);
+      offers.score[slot] = (waste + TALL * Math.max(0, top - (fronts.tallest[row] ?? 0)) * width) / ((fronts.worth[row] ?? 0) + (worth[index] ?? 0)) + stretch * stretches;
     }
     if (found > 0) return;
     const wall = Math.min(leftWall, rightWall);
@@ -166,11 +179,7 @@ function offer(table: LieTable, fronts: Fronts, row: number, { tries, chance, ra
 
 /** Grows the best offers into fronts, each front once. @returns how many */
 function keepBest(table: LieTable, fronts: Fronts, next: Fronts, offers: Offers, order: Int32Array, most: number, book: Book): number {
-  const ranked = order.subarray(0, offers.count);
-  const { score } = offers;
-  const byScore = (a: number, b: number): number => (score[a] ?? 0) - (score[b] ?? 0);
-  for (let index = 0; index < ranked.length; index += 1) ranked[index] = index;
-  if (offers.count > 1) ranked.sort(byScore);
+  const ranked = bestFirst(offers, order, Math.ceil(RANKED * most));
   const seen = new Set<number>();
   let kept = 0;
   for (const slot of ranked) {
@@ -189,6 +198,14 @@ function keepBest(table: LieTable, fronts: Fronts, next: Fronts, offers: Offers,
     if (kept === most) break;
   }
   return kept;
+}
+
+/** The numbers of about so many best offers, best first. */
+function bestFirst({ count, score }: Offers, order: Int32Array, wanted: number): Int32Array {
+  const last = count > 2 * wanted ? (score.slice(0, count).sort()[wanted] as number) : Number.POSITIVE_INFINITY;
+  let found = 0;
+  for (let slot = 0; slot < count; slot += 1) if ((score[slot] as number) <= last) { order[found] = slot; found += 1; }
+  return order.subarray(0, found).sort((a, b) => (score[a] as number) - (score[b] as number));
 }
 
 function grow({ width, across, along, kind }: LieTable, fronts: Fronts, row: number, next: Fronts, into: number, at: number, index: number, x: number, book: Book): void {

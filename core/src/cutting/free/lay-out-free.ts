@@ -8,12 +8,16 @@ import { toTenth } from '../tenths';
 import type { Block } from './beam';
 import { blockOf } from './blocks';
 import { type FreeLayout, searchFree } from './search-free';
+import { isMostlyDifferent } from './whole-runs';
 
 const BY_HAND_ROUNDS = 15;
+/** The whole bound of many different pieces takes longer than laying them well: it waits for so many steps of the search. */
+const LATE_BOUND = 60;
 /** A round by hand takes as long as many steps of a beam: it gets a turn often while it is near, seldom when it has fallen behind. */
 const NEAR_BEHIND = 1.004;
 const OFTEN = 2;
 const SELDOM = 3;
+const RARELY = 8;
 
 /** Lays pieces out for a plotter: anywhere, as long as none overlap. A search for layouts that can be cut by hand goes on beside it and lends it its best, so that it is never longer than that one.
  *  Any-time, deterministic for a seed and a number of rounds, as `layOutByHandSteps`. @throws CoreError as `layOutInLevels` */
@@ -22,24 +26,25 @@ export function* layOutFreeSteps(request: LayoutRequest, { seed, mostRounds }: O
   const first = firstPlan(request);
   if (first !== undefined) yield first;
   if (first?.stopped === 'optimal') return first;
-  const bound = lengthBound(request);
   const problem = stripProblem(request);
+  const isDifferent = first !== undefined && isMostlyDifferent(problem);
+  let bound = lengthBound(request, isDifferent);
   const least = Math.ceil(bound.bound_mm.value / problem.alongStep_mm - 1e-6);
   const byHand = searchSpaces([wholeRoll(problem)], { seed, stages: 3, mostRounds, bound: least, prices: bound.prices, turned: bound.turned, extra: NOTHING_EXTRA, isFilmOnly: true, penalty: () => 0 });
   let best = first && withBound(first, bound);
   let known: FreeLayout | undefined;
   const planOf = (layout: FreeLayout): LayoutPlan => {
-    if (best === undefined || (layout !== known && layout.length * problem.alongStep_mm < best.length_mm.value - 1e-9)) best = planned(request, bound, placeBlocks(problem, layout.blocks), false);
+    if (best === undefined || (layout.blocks.length > 0 && layout !== known && layout.length * problem.alongStep_mm < best.length_mm.value - 1e-9)) best = planned(request, bound, placeBlocks(problem, layout.blocks), false);
     known = layout;
     return best;
   };
-  const startFree = ({ laid }: SpaceResult, ownSeed: number): ReturnType<typeof searchFree> => searchFree(problem, { seed: ownSeed, mostRounds, bound: least, prices: bound.prices, start: laid.map(({ band }) => band) });
+  const startFree = (ownSeed: number, { laid, cost }: Pick<SpaceResult, 'laid' | 'cost'>): ReturnType<typeof searchFree> => searchFree(problem, { seed: ownSeed, mostRounds, bound: least, prices: bound.prices, start: { blocks: laid.map(({ band }) => blockOf(problem, band)), length: cost } });
   let hand = byHand.next();
-  while (hand.done !== true && (!hand.value.isComplete || hand.value.rounds < Math.min(mostRounds, BY_HAND_ROUNDS))) {
+  while (!isDifferent && hand.done !== true && (!hand.value.isComplete || hand.value.rounds < Math.min(mostRounds, BY_HAND_ROUNDS))) {
     if (hand.value.isComplete) yield planOf({ blocks: hand.value.laid.map(({ band }) => blockOf(problem, band)), length: hand.value.cost });
     hand = byHand.next();
   }
-  let search = startFree(hand.value, seed);
+  let search = startFree(seed, isDifferent ? { laid: [], cost: Math.floor((best?.length_mm.value ?? 0) / problem.alongStep_mm) + 1 } : hand.value);
   let turn = 0;
   for (let restarts = 1; ; ) {
     const step = search.next();
@@ -47,11 +52,16 @@ export function* layOutFreeSteps(request: LayoutRequest, { seed, mostRounds }: O
     if (step.done === true) return plan;
     yield plan;
     turn += 1;
-    if (hand.done === true || turn % (hand.value.cost > step.value.length * NEAR_BEHIND ? SELDOM : OFTEN) !== 0) continue;
+    if (turn === LATE_BOUND && isDifferent) {
+      bound = lengthBound(request);
+      best = withBound(plan, bound);
+      if (best.stopped === 'optimal') return best;
+    }
+    if (hand.done === true || turn % (isDifferent ? RARELY : hand.value.cost > step.value.length * NEAR_BEHIND ? SELDOM : OFTEN) !== 0) continue;
     hand = byHand.next();
-    if (hand.value.cost >= step.value.length) continue;
+    if (!hand.value.isComplete || hand.value.cost >= step.value.length) continue;
     restarts += 1;
-    search = startFree(hand.value, seed + restarts);
+    search = startFree(seed + restarts, hand.value);
   }
 }
 

@@ -1,9 +1,9 @@
 import { seededRandom } from '../../quantity';
-import type { Band } from '../by-hand/band';
 import type { StripProblem } from '../by-hand/strip-problem';
 import { byWeight } from '../by-weight';
 import { type BeamWays, type Block, beam } from './beam';
-import { blockOf, partedAt } from './blocks';
+import { partedAt } from './blocks';
+import { WholeRuns } from './whole-runs';
 
 export interface FreeSearch {
   readonly seed: number;
@@ -12,8 +12,8 @@ export interface FreeSearch {
   readonly bound: number;
   /** What a piece of each kind is worth in the bound, if that is known. */
   readonly prices: readonly number[] | undefined;
-  /** A layout that can be cut by hand, to start from: the free one is never longer. */
-  readonly start: readonly Band[];
+  /** A layout to start from, or, without blocks, only the length to be beaten by laying everything anew. */
+  readonly start: FreeLayout;
 }
 
 export interface FreeLayout {
@@ -23,35 +23,34 @@ export interface FreeLayout {
 
 /** Pieces laid anew at a time: few are laid very well, many only fairly. */
 const MOST_ANEW = 48;
-const MOST_WHOLE = 120;
-const WHOLE_SHARE = 0.25;
+/** What a stretch of a front counts against it, as a share of waste. */
+const STRETCHES = [0.003, 0.01, 0.03] as const;
 const FRONTS = [1, 2, 4, 8, 16, 32, 64] as const;
 const MIX = 0.25;
-
-const lengthOf = (blocks: readonly Block[]): number => blocks.reduce((sum, { along }) => sum + along, 0);
 
 /** Starts from bands; takes some blocks apart again and again and lays their pieces anew with a beam, kept when not longer. Small jobs are also laid anew as a whole with beams of growing width.
  *  Yields the best so far; deterministic for a seed and a number of rounds. @source own: beam search inside a large neighbourhood search */
 export function* searchFree(problem: StripProblem, { seed, mostRounds, bound, prices, start }: FreeSearch): Generator<FreeLayout, FreeLayout> {
   const random = seededRandom(seed);
   const all = Uint16Array.from(problem.kinds, ({ quantity }) => quantity);
-  const count = all.reduce((sum, own) => sum + own, 0);
-  let blocks: readonly Block[] = start.map((band) => blockOf(problem, band));
-  let best: FreeLayout = { blocks, length: lengthOf(blocks) };
-  let length = best.length;
-  let wholeFronts = 1;
+  let { blocks, length } = start;
+  let best = start;
+  const whole = new WholeRuns(problem, bound, random);
   yield best;
   for (let round = 0; round < mostRounds && best.length > bound; round += 1) {
-    const isWhole = count <= MOST_WHOLE && (round === 0 || random() < WHOLE_SHARE);
+    const isWhole = whole.share > 0 && (round === 0 || blocks.length === 0 || random() < whole.share);
+    const wholeRun = isWhole ? whole.next(best.length) : undefined;
     const taken = isWhole ? new Set(blocks.keys()) : takeApart(problem, blocks, random);
     const pieces = isWhole ? all : new Uint16Array(all.length);
     let before = 0;
     for (const index of taken) { before += blocks[index]?.along ?? 0; if (!isWhole) for (const { lie } of blocks[index]?.moves ?? []) pieces[lie.kind] = (pieces[lie.kind] ?? 0) + 1; }
-    const run = beam(problem, pieces, waysOf(problem, prices, isWhole ? wholeFronts : (FRONTS[Math.floor(random() ** 2 * FRONTS.length)] ?? 1), random), isWhole ? best.length : before + 1);
+    const run = beam(problem, pieces, waysOf(problem, prices, wholeRun?.fronts, random), wholeRun?.most ?? before + 1);
     let step = run.next();
     for (; step.done !== true; step = run.next()) yield best;
-    if (isWhole && step.value === undefined && wholeFronts < 2000) wholeFronts += Math.ceil(wholeFronts / 3);
-    if (step.value === undefined) continue;
+    if (step.value === undefined) {
+      if (wholeRun !== undefined) whole.foundNothing(wholeRun);
+      continue;
+    }
     blocks = [...blocks.filter((_, index) => !taken.has(index)), ...partedAt(step.value)];
     length = isWhole ? step.value.along : length + step.value.along - before;
     if (length < best.length) best = { blocks, length };
@@ -60,9 +59,13 @@ export function* searchFree(problem: StripProblem, { seed, mostRounds, bound, pr
   return best;
 }
 
-function waysOf({ kinds }: StripProblem, prices: readonly number[] | undefined, fronts: number, random: () => number): BeamWays {
+/** @param wholeFronts of a run over all pieces: more pieces are tried on each front, and with less chance */
+function waysOf({ kinds }: StripProblem, prices: readonly number[] | undefined, wholeFronts: number | undefined, random: () => number): BeamWays {
   const mix = prices === undefined || random() < 0.5 ? 0 : MIX;
-  return { fronts, tries: 2 + Math.floor(random() * 7), chance: 0.05 + random(), worth: kinds.map(({ across, along }, kind) => (1 - mix) * across * along + mix * (prices?.[kind] ?? 0)), random };
+  const isWhole = wholeFronts !== undefined;
+  const fronts = wholeFronts ?? FRONTS[Math.floor(random() ** 2 * FRONTS.length)] ?? 1;
+  const stretch = isWhole || random() < 0.5 ? (STRETCHES[Math.floor(random() * STRETCHES.length)] ?? 0) : 0;
+  return { fronts, tries: (isWhole ? 6 : 2) + Math.floor(random() * 7), chance: 0.05 + random() * (isWhole ? 0.2 : 1), stretch, worth: kinds.map(({ across, along }, kind) => (1 - mix) * across * along + mix * (prices?.[kind] ?? 0)), random };
 }
 
 /** A wasteful block and others by chance, up to so many pieces. */

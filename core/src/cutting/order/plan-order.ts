@@ -6,6 +6,7 @@ import { type SpaceResult, searchSpaces } from '../by-hand/search-spaces';
 import type { LaidBand } from '../by-hand/space';
 import type { StripProblem } from '../by-hand/strip-problem';
 import { placeBlocks } from '../free/lay-out-free';
+import { blockOf } from '../free/blocks';
 import { type FreeLayout, searchFree } from '../free/search-free';
 import type { PlacedPiece } from '../layout';
 import { toTenth } from '../tenths';
@@ -92,13 +93,13 @@ const widestOf = (spaces: readonly PlacedSpace[]): number => spaces.reduce((most
 /** Each whole-width space laid freely, in turns. */
 function* freeSearches(spaces: readonly PlacedSpace[], laid: readonly LaidBand[], seed: number, mostRounds: number, prices: readonly number[] | undefined): Generator<readonly [space: number, layout: FreeLayout]> {
   const running = spaces.flatMap((space, index) => {
-    const start = laid.filter((own) => own.space === index).map(({ band }) => band);
-    if (start.length === 0 || space.mostColumns === 1) return [];
+    const bands = laid.filter((own) => own.space === index).map(({ band }) => band);
+    if (bands.length === 0 || space.mostColumns === 1) return [];
     const pieces = new Map<number, number>();
-    for (const { columns } of start) for (const column of columns) for (const { kind } of column.pieces) pieces.set(kind, (pieces.get(kind) ?? 0) + 1);
+    for (const { columns } of bands) for (const column of columns) for (const { kind } of column.pieces) pieces.set(kind, (pieces.get(kind) ?? 0) + 1);
     const kinds = space.problem.kinds.map((kind, at) => ({ ...kind, quantity: pieces.get(at) ?? 0 }));
     const area = kinds.reduce((sum, { across, along, quantity }) => sum + across * along * quantity, 0);
-    return [{ index, search: searchFree({ ...space.problem, kinds, area }, { seed, mostRounds, bound: Math.ceil(area / space.problem.width), prices, start }) }];
+    return [{ index, search: searchFree({ ...space.problem, kinds, area }, { seed, mostRounds, bound: Math.ceil(area / space.problem.width), prices, start: { blocks: bands.map((band) => blockOf(space.problem, band)), length: bands.reduce((sum, { along }) => sum + along, 0) } }) }];
   });
   for (const open = [...running]; open.length > 0; ) {
     for (const one of [...open]) {
