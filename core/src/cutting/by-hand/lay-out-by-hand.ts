@@ -14,6 +14,8 @@ export interface ByHandLimits {
 }
 
 const MOST_COLUMNS = 8;
+const MOST_KINDS_AT_ONCE = 48;
+const LATE_BOUND_ROUNDS = 150;
 const BOTH_EDGES = 2;
 export const NOTHING_EXTRA: BandExtra = () => 0;
 const NO_PENALTY = (): number => 0;
@@ -28,10 +30,11 @@ export function* layOutByHandSteps(request: LayoutRequest, { stages, seed, mostR
   const first = firstPlan(request);
   if (first !== undefined) yield first;
   if (first?.stopped === 'optimal') return first;
-  const bound = lengthBound(request);
+  const problem = stripProblem(request);
+  const isLate = first !== undefined && hasSlowBound(problem);
+  let bound = lengthBound(request, isLate);
   let best = first && withBound(first, bound);
   if (best?.stopped === 'optimal') return best;
-  const problem = stripProblem(request);
   let known: SpaceResult['laid'] | undefined;
   const planOf = ({ laid, cost, isProven }: SpaceResult): LayoutPlan => {
     if (best === undefined || (laid !== known && cost * problem.alongStep_mm < best.length_mm.value - 1e-9)) {
@@ -46,7 +49,16 @@ export function* layOutByHandSteps(request: LayoutRequest, { stages, seed, mostR
     const plan = planOf(step.value);
     if (step.done === true) return plan;
     yield plan;
+    if (!isLate || step.value.rounds !== LATE_BOUND_ROUNDS) continue;
+    bound = lengthBound(request);
+    best = withBound(plan, bound);
+    if (best.stopped === 'optimal') return best;
   }
+}
+
+/** Whether the whole bound of this many different pieces takes longer than laying them well: it then waits for some rounds of the search. */
+export function hasSlowBound({ kinds }: StripProblem): boolean {
+  return kinds.length > MOST_KINDS_AT_ONCE;
 }
 
 /** A plan at once, in levels; undefined when pieces want a factory edge, which levels do not heed. */

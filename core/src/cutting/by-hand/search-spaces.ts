@@ -29,7 +29,7 @@ export interface SpaceResult extends Layout {
   readonly rounds: number;
 }
 
-const REACHES = [1, 1.2, 1.5, 2, 2.5, 3.5] as const;
+const REACHES = [1.5, 2.5, 3.5, 5] as const;
 const SLACKS = [0, 0, 0.01, 0.03, 0.08, 0.2] as const;
 const WORSE_SHARE = 0.08;
 const WORSE_BY = 0.25;
@@ -37,7 +37,9 @@ const WASTEFUL_FIRST = 0.8;
 const RELATED = 0.6;
 const EMPTY_SHARE = 0.25;
 const FEWEST_TAKEN = 2;
-const MOST_TAKEN = 8;
+/** Mostly few, sometimes so many: small changes alone end where none of them helps. */
+const MOST_TAKEN = 60;
+const MOST_EMPTIED = 8;
 const SETTLED_SHARE = 0.6;
 /** Selections of pieces that are gone through for a proof, and for laying a few bands anew. */
 const MOST_SELECTIONS = 16_400;
@@ -232,7 +234,7 @@ function takeApart(spaces: readonly Space[], laid: readonly LaidBand[], random: 
   if (spaces.length > 1 && random() < EMPTY_SHARE) {
     const emptied = laid[Math.floor(random() * laid.length)]?.space;
     const all = laid.flatMap(({ space }, index) => (space === emptied ? [index] : []));
-    if (all.length <= MOST_TAKEN) return new Set([...all, ...wasteful(spaces, laid, random)].slice(0, MOST_TAKEN + 2));
+    if (all.length <= MOST_EMPTIED) return new Set([...all, ...wasteful(spaces, laid, random)].slice(0, MOST_EMPTIED + 2));
   }
   return wasteful(spaces, laid, random);
 }
