@@ -34,7 +34,7 @@ export function* layOutFreeSteps(request: LayoutRequest, { seed, mostRounds }: O
   let best = first && withBound(first, bound);
   let known: FreeLayout | undefined;
   const planOf = (layout: FreeLayout): LayoutPlan => {
-    if (best === undefined || (layout.blocks.length > 0 && layout !== known && layout.length * problem.alongStep_mm < best.length_mm.value - 1e-9)) best = planned(request, bound, placeBlocks(problem, layout.blocks), false);
+    if (best === undefined || (layout.blocks.length > 0 && layout !== known && layout.length * problem.alongStep_mm < best.length_mm.value - 1e-9)) best = planned(request, bound, placeBlocks(problem, layout.blocks, request.rollWidth_mm), false);
     known = layout;
     return best;
   };
@@ -65,13 +65,13 @@ export function* layOutFreeSteps(request: LayoutRequest, { seed, mostRounds }: O
   }
 }
 
-/** Gives each piece of each block its place; the level counts blocks. */
-export function placeBlocks(problem: StripProblem, blocks: readonly Block[], takeId: (kind: number) => string = idsInTurn(problem), from_mm = 0): readonly PlacedPiece[] {
-  const { alongStep_mm, acrossStep_mm } = problem;
+/** Gives each piece of each block its place; the level counts blocks. What lies at the right edge in steps lies at that of the roll, which may be a part of a step farther. */
+export function placeBlocks(problem: StripProblem, blocks: readonly Block[], rollWidth_mm: number, takeId: (kind: number) => string = idsInTurn(problem), from_mm = 0): readonly PlacedPiece[] {
+  const { width, alongStep_mm, acrossStep_mm } = problem;
   let end = 0;
   return blocks.flatMap(({ along, moves }, level) => {
     const from = end;
     end += along;
-    return [...moves].sort((a, b) => a.y - b.y || a.x - b.x).map(({ lie, x, y }): PlacedPiece => ({ id: takeId(lie.kind), x_mm: toTenth(x * acrossStep_mm), y_mm: toTenth(from_mm + (from + y) * alongStep_mm), across_mm: toTenth(lie.across * acrossStep_mm), along_mm: toTenth(lie.along * alongStep_mm), turned: lie.turned, level }));
+    return [...moves].sort((a, b) => a.y - b.y || a.x - b.x).map(({ lie, x, y }): PlacedPiece => ({ id: takeId(lie.kind), x_mm: toTenth(x > 0 && x + lie.across === width ? rollWidth_mm - lie.across * acrossStep_mm : x * acrossStep_mm), y_mm: toTenth(from_mm + (from + y) * alongStep_mm), across_mm: toTenth(lie.across * acrossStep_mm), along_mm: toTenth(lie.along * alongStep_mm), turned: lie.turned, level }));
   });
 }
