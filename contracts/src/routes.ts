@@ -62,6 +62,7 @@ export const ROUTES: readonly Route[] = [
   { method: 'get', path: '/api/jobs/{jobId}/cut-plans/{planId}/file', says: 'The plan as JSON, readable back in', answer: cutPlanFileSchema },
   { method: 'get', path: '/api/jobs/{jobId}/cut-plans/{planId}/sheet', says: 'The cut sheet to print; ?paper=A4 or letter, ?units=metric or imperial', kind: 'application/pdf' },
   { method: 'get', path: '/api/jobs/{jobId}/cut-plans/{planId}/labels', says: 'Labels with codes; ?sheet= one of the label sheets, ?base= where the codes lead', kind: 'application/pdf' },
+  { method: 'get', path: '/api/stock/list', says: 'The same as CSV, for a stocktaking', kind: 'text/csv' },
   { method: 'get', path: '/api/stock', says: 'Rolls and offcuts with what is left of each', answer: z.array(stockItemSchema) },
   { method: 'put', path: '/api/rolls/{rollId}', says: 'Add a roll or an offcut to the stock, or change it with If-Match', body: rollBodySchema, answer: rollRowSchema },
   { method: 'get', path: '/api/events', says: 'Every accepted change as it happens; ?job= for one job, Last-Event-ID to catch up', kind: 'text/event-stream' },

@@ -1,7 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
 import DxfParser from 'dxf-parser';
 import fc from 'fast-check';
-import { type CutPlanFile, type PlanPiece, cutPlanDxf, cutPlanJson, cutPlanSvg, plotOrder, readCutPlanFile, rollHpgl } from './cut-files';
+import Papa from 'papaparse';
+import type { StockItem } from '../stock';
+import { type CutPlanFile, type PlanPiece, cutPlanDxf, cutPlanJson, cutPlanSvg, plotOrder, readCutPlanFile, rollHpgl, stockCsv } from './cut-files';
 
 const piece = (more: Partial<PlanPiece> = {}): PlanPiece => ({ tag: 'SW1', drop: 1, of: 1, x_mm: 0, y_mm: 10, across_mm: 1230, along_mm: 2180, turned: false, top: 'to the roll end', factoryEdges: ['left'], phase_mm: 0, ...more });
 const planOf = (...pieces: readonly PlanPiece[]): CutPlanFile => ({ format: 'yellow-pane cut plan', version: 1, job: 'Kestrel <Hill> & co', film: 'neutral 35', mode: 'by plotter', madeBy: 'Wren', madeAt: '2026-11-24T09:20:00.000Z', rolls: [{ label: 'R-14', what: 'roll', lot: 'L', width_mm: 1524, length_mm: 7400, used_mm: 2190, pieces }] });
@@ -24,6 +26,20 @@ function penDown(hpgl: string): readonly (readonly [number, number])[][] {
   }
   return lines;
 }
+
+describe('can the stock be taken into a spreadsheet?', () => {
+  const item = (more: Partial<StockItem>): StockItem => ({ id: 'r', filmId: 'f', what: 'roll', label: 'R-1', lot: 'L', width_nm: 1_524_000_000, length_nm: 30_000_000_000, left_nm: 12_340_500_000, perMetre: 7.5, leftEdge: true, rightEdge: false, where: 'rack, left', parentId: null, jobId: null, version: 1, gone: false, ...more });
+  const read = (csv: string) => Papa.parse<Record<string, string>>(csv, { header: true, skipEmptyLines: true }).data;
+
+  it('one line each by an independent reader, what is gone last; a comma does not break a line, a formula is no formula', () => {
+    const lines = read(stockCsv([item({ gone: true, label: 'gone' }), item({ label: '=1+1' })], () => 'neutral 35'));
+    expect(lines.map(({ label }) => label)).toEqual(["'=1+1", 'gone']);
+    expect(lines[0]).toMatchObject({ film: 'neutral 35', 'width mm': '1524', 'length left mm': '12340.5', 'price a metre': '7.5', 'factory edges': 'left', where: 'rack, left', there: 'yes' });
+  });
+  it('what is not known stays empty, a film no longer in the catalogue is said', () => {
+    expect(read(stockCsv([item({ perMetre: null, leftEdge: false })], () => undefined))[0]).toMatchObject({ film: 'no longer in the catalogue', 'price a metre': '', 'factory edges': 'none' });
+  });
+});
 
 describe('is the plan the same when read back?', () => {
   it('as JSON, whatever the names', () => {

@@ -2,4 +2,6 @@ export { type CutPlanFile, type PlanPiece, type PlanRoll, cutPlanFileSchema, cut
 export { cutPlanDxf } from './cut-plan-dxf';
 export { HPGL_UNITS, plotOrder, rollHpgl } from './cut-plan-hpgl';
 export { cutPlanSvg } from './roll-svg';
+export { stockCsv } from './stock-csv';
+export { tableCsv } from './table-csv';
 export { type CutListRow, cutListCsv, readCutListCsv } from './cut-list-csv';

@@ -1,4 +1,6 @@
 import Papa from 'papaparse';
+import { plain } from '../survey-files/neutral-cells';
+import { tableCsv } from './table-csv';
 
 /** One piece of a cut list, in cutting order; millimetres to 0.1. */
 export interface CutListRow {
@@ -14,12 +16,10 @@ export interface CutListRow {
 }
 
 const HEADER = ['order', 'roll', 'strip', 'tag', 'from edge mm', 'from end mm', 'across mm', 'along mm', 'turned'] as const;
-const STARTS_A_FORMULA = /^[=+\-@\t\r]/;
 
 /** The cut list as comma-separated values with a header. Cells that a spreadsheet would run as a formula get an apostrophe in front. */
 export function cutListCsv(rows: readonly CutListRow[]): string {
-  const data = rows.map((row) => [row.order, neutral(row.roll), row.strip, neutral(row.tag), row.fromEdge_mm.toFixed(1), row.fromEnd_mm.toFixed(1), row.across_mm.toFixed(1), row.along_mm.toFixed(1), row.turned ? 'yes' : 'no']);
-  return `${Papa.unparse({ fields: [...HEADER], data }, { newline: '\r\n' })}\r\n`;
+  return tableCsv(HEADER, rows.map((row) => [row.order, row.roll, row.strip, row.tag, row.fromEdge_mm.toFixed(1), row.fromEnd_mm.toFixed(1), row.across_mm.toFixed(1), row.along_mm.toFixed(1), row.turned ? 'yes' : 'no']));
 }
 
 /** Reads our own cut list back, taking our apostrophe off again. Throws RangeError with the line when it is not one of ours. */
@@ -30,14 +30,6 @@ export function readCutListCsv(csv: string): readonly CutListRow[] {
   return lines.map((line, index) => {
     const [order = '', roll = '', strip = '', tag = '', edge = '', end = '', across = '', along = '', turned = ''] = line;
     if (line.length !== HEADER.length) throw new RangeError(`line ${index + 2}: expected ${HEADER.length} cells, got ${line.length}`);
-    return { order: Number(order), roll: original(roll), strip: Number(strip), tag: original(tag), fromEdge_mm: Number(edge), fromEnd_mm: Number(end), across_mm: Number(across), along_mm: Number(along), turned: turned === 'yes' };
+    return { order: Number(order), roll: plain(roll), strip: Number(strip), tag: plain(tag), fromEdge_mm: Number(edge), fromEnd_mm: Number(end), across_mm: Number(across), along_mm: Number(along), turned: turned === 'yes' };
   });
-}
-
-function neutral(cell: string): string {
-  return STARTS_A_FORMULA.test(cell) || cell.startsWith("'") ? `'${cell}` : cell;
-}
-
-function original(cell: string): string {
-  return cell.startsWith("'") ? cell.slice(1) : cell;
 }

@@ -1,3 +1,4 @@
+import { tableCsv } from '@yellow-pane/contracts/cut-files';
 import { type Request, type Response, Router } from 'express';
 import ical, { ICalCalendarMethod } from 'ical-generator';
 import { DateTime } from 'luxon';
@@ -31,14 +32,8 @@ export function calendarOf({ job, lines }: PlannedDay): string {
   return calendar.toString();
 }
 
-/** Cells that a spreadsheet would take for a formula get an apostrophe before them. */
-function cell(text: string): string {
-  const safe = /^[=+\-@\t\r]/.test(text) ? `'${text}` : text;
-  return /[",\n\r]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe;
-}
-
 function listOf({ zone, lines }: PlannedDay): string {
   const clock = (instant: Date, format: string): string => DateTime.fromJSDate(instant, { zone }).toFormat(format);
   const rows = lines.map((line) => [clock(line.startsAt, 'yyyy-MM-dd'), clock(line.startsAt, 'HH:mm'), clock(line.endsAt, 'HH:mm'), line.tag, line.place, line.what.replaceAll('\n', ' '), line.people.join(' + '), line.pinned ? 'pinned' : '']);
-  return [['date', 'from', 'to', 'surface', 'place', 'step', 'who', 'pinned'], ...rows].map((row) => row.map(cell).join(',')).join('\r\n').concat('\r\n');
+  return tableCsv(['date', 'from', 'to', 'surface', 'place', 'step', 'who', 'pinned'], rows);
 }

@@ -45,6 +45,9 @@ describe('is the stock what people bought less what they cut?', () => {
     await request(server.app).put(`/api/rolls/${newId()}`).send(rollBody({ width_nm: -1 })).expect(422);
     await request(server.app).put(`/api/rolls/${newId()}`).send(rollBody({ filmId: newId() })).expect(422);
     expect((await stock()).find((item) => item.id === id)).toMatchObject({ where: 'bench', left_nm: 5000 * MM });
+    const list = (await request(server.app).get('/api/stock/list').expect(200)).text;
+    expect(list.split('\r\n')[0]).toBe('film,what,label,lot,width mm,length left mm,begun with mm,price a metre,factory edges,where,there');
+    expect(list).toMatch(/,roll,[^\n]*,1524,5000,5000,[^\n]*,bench,yes\r\n/);
   });
 
   it('cut done books length and makes an offcut in one change; undone, both are as before', async () => {

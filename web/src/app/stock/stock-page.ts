@@ -17,7 +17,7 @@ import { GeneralCommands } from '../shell/general-commands';
   template: `
     <main class="max-w-5xl mx-auto px-5 py-6">
       <a routerLink="/" class="underline underline-offset-2">All jobs</a>
-      <h1 class="text-3xl mt-1">Stock</h1>
+      <div class="flex flex-wrap items-end gap-4"><h1 class="text-3xl mt-1 flex-1">Stock</h1>@if (groups().length > 0) { <a class="act act-small" href="/api/stock/list" download="stock.csv">Stock as CSV</a> }</div>
       @if (stock.status() === 'gone') { <p class="mt-3">The stock could not be read. <button type="button" class="act act-small" (click)="stock.load()">Try again</button></p> }
       @for (group of groups(); track group.filmId) {
         <section class="mt-5" [attr.aria-label]="group.name">
