@@ -13,6 +13,10 @@ export interface Stacks {
   readonly piecesAt: (end: number) => readonly Lie[];
 }
 
+const NOT_REACHED = -1;
+/** By length, which entry reaches it; clean between two calls, so that none has to be made anew. */
+let reachedBy = new Int32Array(0);
+
 /** Stacks pieces into one column, up to `most` along. Pieces of one width by bit sets; of several by bounded subset sums, widest first.
  *  @param lies in the order to try among equals @param left pieces left by kind @param single only one piece a column: two stages of cutting */
 export function stacksOf(lies: readonly Lie[], left: Int32Array, most: number, single: boolean): Stacks {
@@ -33,11 +37,7 @@ function evenStacks(lies: readonly Lie[], across: number, left: Int32Array, most
   const ends: number[] = [];
   for (let word = 0; word < full.top.length; word += 1) for (let bits = full.top[word] ?? 0; bits !== 0; bits &= bits - 1) ends.push((word << 5) + (31 - Math.clz32(bits & -bits)));
   ends.sort((a, b) => a - b);
-  const endUpTo = (along: number): number => {
-    let [low, high] = [0, ends.length - 1];
-    while (low < high) { const middle = (low + high + 1) >> 1; if ((ends[middle] ?? 0) <= along) low = middle; else high = middle - 1; }
-    return ends[low] ?? 0;
-  };
+  const endUpTo = (along: number): number => ends[placeUpTo(ends, along)] ?? 0;
   return { ends, endUpTo, filledUpTo: (along) => across * endUpTo(along), piecesAt: (along) => fullStack(full, along) };
 }
 
@@ -46,49 +46,50 @@ function mixedStacks(lies: readonly Lie[], left: Int32Array, most: number, singl
   let sum = 0;
   for (const { kind, along } of sorted) sum += along * (left[kind] ?? 0);
   const limit = Math.min(most, sum);
-  const value = new Float64Array(limit + 1).fill(-1);
-  const last = new Int16Array(limit + 1).fill(-1);
-  const used = new Int32Array(limit + 1);
-  value[0] = 0;
-  let reached = 0;
+  if (reachedBy.length <= limit) reachedBy = new Int32Array(2 * limit + 1).fill(NOT_REACHED);
+  const at = reachedBy;
+  /** Every length reached, in the order they were: how full, by which piece, on which other length. */
+  const [lengths, areas, pieces, below] = [[0], [0], [NOT_REACHED], [NOT_REACHED]];
+  at[0] = 0;
   for (let index = 0; index < sorted.length; index += 1) {
     const lie = sorted[index];
     if (lie === undefined) continue;
-    const quantity = left[lie.kind] ?? 0;
-    const { along } = lie;
-    if (quantity <= 0 || along > limit) continue;
-    const gain = lie.across * along;
-    const end = single ? along : Math.min(limit, reached + along * quantity);
-    used.fill(0, 0, end + 1);
-    for (let length = along; length <= end; length += 1) {
-      const from = length - along;
-      const base = value[from] ?? -1;
-      if (base < 0 || (last[length] ?? -1) >= 0 || (used[from] ?? 0) >= quantity || (single && from !== 0)) continue;
-      value[length] = base + gain;
-      last[length] = index;
-      used[length] = (used[from] ?? 0) + 1;
+    const { along, across } = lie;
+    const copies = single ? 1 : (left[lie.kind] ?? 0);
+    if (along > limit || (left[lie.kind] ?? 0) <= 0) continue;
+    const before = single ? 1 : lengths.length;
+    for (let base = 0; base < before; base += 1) {
+      let last = base;
+      for (let copy = 0; copy < copies; copy += 1) {
+        const length = (lengths[last] as number) + along;
+        if (length > limit || (at[length] as number) !== NOT_REACHED) break;
+        at[length] = lengths.length;
+        areas.push((areas[last] as number) + across * along);
+        pieces.push(index);
+        below.push(last);
+        last = lengths.length;
+        lengths.push(length);
+      }
     }
-    reached = end > reached ? end : reached;
   }
-  /** Fullest at or under each length. */
-  const ends: number[] = [];
-  const at = new Int32Array(limit + 1);
-  let [best, where] = [0, 0];
-  for (let length = 0; length <= limit; length += 1) {
-    const area = value[length] ?? -1;
-    if (area > best) { best = area; where = length; ends.push(length); }
-    at[length] = where;
-  }
-  const endUpTo = (along: number): number => at[Math.min(along, limit)] ?? 0;
+  for (const length of lengths) at[length] = NOT_REACHED;
+  /** Those fuller than every shorter one. */
+  const order = lengths.map((_, own) => own).sort((a, b) => (lengths[a] as number) - (lengths[b] as number));
+  const [ends, places] = [[] as number[], [] as number[]];
+  let best = 0;
+  for (const own of order) if ((areas[own] as number) > best) { best = areas[own] as number; ends.push(lengths[own] as number); places.push(own); }
+  const upTo = (along: number): number => places[placeUpTo(ends, along)] ?? 0;
   const piecesAt = (along: number): readonly Lie[] => {
     const found: Lie[] = [];
-    for (let rest = along; rest > 0; ) {
-      const lie = sorted[last[rest] ?? -1];
-      if (lie === undefined) break;
-      found.push(lie);
-      rest -= lie.along;
-    }
+    for (let own = upTo(along); own > 0; own = below[own] ?? 0) { const lie = sorted[pieces[own] ?? NOT_REACHED]; if (lie !== undefined) found.push(lie); }
     return found;
   };
-  return { ends, endUpTo, filledUpTo: (along) => { const end = endUpTo(along); return end === 0 ? 0 : (value[end] ?? 0); }, piecesAt };
+  return { ends, endUpTo: (along) => ends[placeUpTo(ends, along)] ?? 0, filledUpTo: (along) => areas[upTo(along)] ?? 0, piecesAt };
+}
+
+/** Where the last end at or under a length stands; -1: none. */
+function placeUpTo(ends: readonly number[], along: number): number {
+  let [low, high] = [0, ends.length];
+  while (low < high) { const middle = (low + high) >> 1; if ((ends[middle] as number) <= along) low = middle + 1; else high = middle; }
+  return low - 1;
 }

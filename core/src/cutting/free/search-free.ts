@@ -21,8 +21,8 @@ export interface FreeLayout {
   readonly length: number;
 }
 
-/** Pieces laid anew at a time: few are laid very well, many only fairly. */
-const MOST_ANEW = 48;
+/** Pieces laid anew at a time, mostly few: few are laid very well, many only fairly. */
+const MOST_ANEW = 120;
 /** What a stretch of a front counts against it, as a share of waste. */
 const STRETCHES = [0.003, 0.01, 0.03] as const;
 const FRONTS = [1, 2, 4, 8, 16, 32, 64] as const;
@@ -73,7 +73,7 @@ function takeApart({ width }: StripProblem, blocks: readonly Block[], random: ()
   const waste = blocks.map(({ along, moves }) => width * along - moves.reduce((sum, { lie }) => sum + lie.across * lie.along, 0));
   const most = Math.max(1, ...waste);
   const weights = waste.map((own) => 0.1 + own / most);
-  const target = 4 + random() * (MOST_ANEW - 4);
+  const target = 4 + random() ** 2 * (MOST_ANEW - 4);
   const taken = new Set<number>();
   for (let held = 0; taken.size < blocks.length; ) {
     const at = byWeight(weights, random);
