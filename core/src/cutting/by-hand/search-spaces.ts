@@ -31,6 +31,10 @@ export interface SpaceResult extends Layout {
 
 const REACHES = [1.5, 2.5, 3.5, 5] as const;
 const SLACKS = [0, 0, 0.01, 0.03, 0.08, 0.2] as const;
+/** Pieces that fill a length to the last step were perhaps cut from it: then bands without waste are looked for so often. */
+const FOR_PERFECT = 0.7;
+const PERFECT_SLACK = { value: 0, reward: (): void => undefined };
+const PERFECT_SEEK = { value: 1, reward: (): void => undefined };
 const WORSE_SHARE = 0.08;
 const WORSE_BY = 0.25;
 const WASTEFUL_FIRST = 0.8;
@@ -77,6 +81,7 @@ export function* searchSpaces(spaces: readonly Space[], limits: SpaceSearch): Ge
   const [only] = spaces;
   const isFew = limits.isFilmOnly && spaces.length === 1 && only !== undefined && only.most === Number.POSITIVE_INFINITY && only.fixed === 0 && selectionsOf(all) <= MOST_SELECTIONS;
   let { laid, cost } = best;
+  const mayBePerfect = limits.isFilmOnly && spaces.length === 1 && only !== undefined && only.problem.area === limits.bound * only.problem.width;
   const reaches = learning(REACHES, random);
   const slacks = learning(SLACKS, random);
   const seeks = learning([1, 0], random);
@@ -92,7 +97,8 @@ export function* searchSpaces(spaces: readonly Space[], limits: SpaceSearch): Ge
     for (const index of taken) for (const { pieces } of laid[index]?.band.columns ?? []) for (const { kind } of pieces) left[kind] = (left[kind] ?? 0) + 1;
     const kept = laid.filter((_, index) => !taken.has(index));
     const before = cost - total(kept);
-    const [reach, slack, seek] = [reaches.pick(), slacks.pick(), seeks.pick()];
+    const isForPerfect = mayBePerfect && random() < FOR_PERFECT;
+    const [reach, slack, seek] = [reaches.pick(), isForPerfect ? PERFECT_SLACK : slacks.pick(), isForPerfect ? PERFECT_SEEK : seeks.pick()];
     /** A little dearer is taken now and then, the less the nearer to the bound: it leads out of dead ends. The best is kept apart. */
     const leave = random() < WORSE_SHARE ? random() * WORSE_BY * Math.min(best.cost - limits.bound, before) : 0;
     const whole = limits.isFilmOnly ? oneSpace(laid, taken) : undefined;
