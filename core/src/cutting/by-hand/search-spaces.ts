@@ -4,6 +4,7 @@ import { byWeight } from '../by-weight';
 import { buildBand } from './band';
 import { type BandExtra, type LaidBand, type Layout, type Space, costOf, lengthsOf } from './space';
 import type { Lie } from './strip-problem';
+import { takeApart } from './take-apart';
 
 export interface SpaceSearch {
   readonly seed: number;
@@ -37,17 +38,13 @@ const PERFECT_SLACK = { value: 0, reward: (): void => undefined };
 const PERFECT_SEEK = { value: 1, reward: (): void => undefined };
 const WORSE_SHARE = 0.08;
 const WORSE_BY = 0.25;
-const WASTEFUL_FIRST = 0.8;
-const RELATED = 0.6;
-const EMPTY_SHARE = 0.25;
-const FEWEST_TAKEN = 2;
-/** Mostly few, sometimes so many: small changes alone end where none of them helps. */
-const MOST_TAKEN = 60;
-const MOST_EMPTIED = 8;
 const SETTLED_SHARE = 0.6;
 /** Selections of pieces that are gone through for a proof, and for laying a few bands anew. */
 const MOST_SELECTIONS = 16_400;
 const MOST_SELECTIONS_ANEW = 700;
+/** The last few pieces of bands built anew are mostly laid in the shortest way there is. */
+const EXACT_END_SHARE = 0.8;
+const MOST_SELECTIONS_AT_END = 1100;
 const BEFORE_EXACT = 60;
 const EXACT_SHARE = 0.25;
 const NEAR = 1e-9;
@@ -152,7 +149,8 @@ interface Manner {
 }
 
 /** Bands until nothing is left; gives up once they cost more than `most`, or when something fits nowhere any more. */
-function buildAll(spaces: readonly Space[], { prices, turned, extra, stages }: SpaceSearch, pieces: Int32Array, kept: readonly LaidBand[], manner: Manner, most: number, random: () => number): readonly LaidBand[] | undefined {
+function buildAll(spaces: readonly Space[], limits: SpaceSearch, pieces: Int32Array, kept: readonly LaidBand[], manner: Manner, most: number, random: () => number): readonly LaidBand[] | undefined {
+  const { prices, turned, extra, stages } = limits;
   const left = Int32Array.from(pieces);
   const laid = [...kept];
   const lengths = [...lengthsOf(spaces, kept)];
@@ -165,7 +163,13 @@ function buildAll(spaces: readonly Space[], { prices, turned, extra, stages }: S
   let [byArea, byPrice] = [0, 0];
   const count = (kind: number, pieces: number): void => { const { across, along } = kinds[kind] ?? { across: 0, along: 0 }; byArea += pieces * across * along * cheapest; byPrice += pieces * (prices?.[kind] ?? 0); };
   left.forEach((own, kind) => { count(kind, own); });
+  const [lone] = spaces;
+  const mayEnd = limits.isFilmOnly && Number.isFinite(most) && spaces.length === 1 && lone !== undefined && lone.most === Number.POSITIVE_INFINITY && random() < EXACT_END_SHARE;
   for (;;) {
+    if (mayEnd && selectionsOf(left) <= MOST_SELECTIONS_AT_END) {
+      const end = exactly(lone, 0, left, most - spent, stages);
+      return end === undefined ? (left.every((own) => own === 0) ? laid : undefined) : [...laid, ...end];
+    }
     const found = nextBand(spaces, left, lengths, worth, settled, { ...manner, stages, extra }, random);
     if (found === 'nothing left') return laid;
     if (found === undefined) return undefined;
@@ -233,31 +237,4 @@ function learning(values: readonly number[], random: () => number): { readonly p
       return { value: values[index] ?? 1, reward: () => { weights[index] = (weights[index] ?? 0) + 1; } };
     },
   };
-}
-
-/** Some bands to build anew; now and then all of one film, so that it can be done without. */
-function takeApart(spaces: readonly Space[], laid: readonly LaidBand[], random: () => number): ReadonlySet<number> {
-  if (spaces.length > 1 && random() < EMPTY_SHARE) {
-    const emptied = laid[Math.floor(random() * laid.length)]?.space;
-    const all = laid.flatMap(({ space }, index) => (space === emptied ? [index] : []));
-    if (all.length <= MOST_EMPTIED) return new Set([...all, ...wasteful(spaces, laid, random)].slice(0, MOST_EMPTIED + 2));
-  }
-  return wasteful(spaces, laid, random);
-}
-
-/** Some bands to build anew: a wasteful one, and others that share widths with it, or by chance. */
-function wasteful(spaces: readonly Space[], laid: readonly LaidBand[], random: () => number): ReadonlySet<number> {
-  const count = Math.min(laid.length, FEWEST_TAKEN + Math.floor(random() * random() * (MOST_TAKEN - FEWEST_TAKEN + 1)));
-  const waste = laid.map(({ space, band }) => { const { problem, cost, most } = spaces[space] ?? { problem: { width: 1 }, cost: 0, most: 0 }; return (problem.width * band.along - band.filled) * (cost / problem.width) * (most === Number.POSITIVE_INFINITY ? 1 : 1.2); });
-  const first = random() < WASTEFUL_FIRST ? byWeight(waste, random) : Math.floor(random() * laid.length);
-  const taken = new Set([first]);
-  const widths = new Set(laid[first]?.band.columns.map(({ across }) => across));
-  const mostWaste = Math.max(1e-12, ...waste);
-  const isRelated = random() < RELATED;
-  const weights = laid.map(({ band }, index) => (isRelated ? 0.15 + band.columns.filter(({ across }) => widths.has(across)).length : 1) * (0.3 + (waste[index] ?? 0) / mostWaste));
-  while (taken.size < count) {
-    for (const index of taken) weights[index] = 0;
-    taken.add(byWeight(weights, random));
-  }
-  return taken;
 }
