@@ -73,13 +73,19 @@ describe('how near is it to the best there is?', () => {
     expect(plan.length_mm.value).toBe(optimum_mm);
     expect(plan.stopped).toBe('optimal');
   });
-  it('twelve bands of zero waste: within 3 % after 300 rounds, the mean of three seeds, where levels waste over 8 %', () => {
-    const ratios = [11, 12, 13].map((seed) => {
-      const { request, optimum_mm } = zeroWaste(seed, 12);
-      expect(layOutInLevels(request).length_mm.value / optimum_mm).toBeGreaterThan(1.08);
-      return layOutByHand(request, { ...ROUNDS, mostRounds: 300 }).length_mm.value / optimum_mm;
-    });
-    expect(ratios.reduce((sum, ratio) => sum + ratio, 0) / 3).toBeLessThan(1.03);
+  it.each([11, 12, 13, 14, 15])('twelve bands of zero waste, seed %d: the optimum within 300 rounds, where levels waste over 8 %%', (seed) => {
+    const { request, optimum_mm } = zeroWaste(seed, 12);
+    expect(layOutInLevels(request).length_mm.value / optimum_mm).toBeGreaterThan(1.08);
+    expect(layOutByHand(request, { ...ROUNDS, mostRounds: 300 }).length_mm.value).toBe(optimum_mm);
+  });
+  it('three hundred panes of thirty sizes up to 950 mm: within 3 % of what nothing can go below after 120 rounds, each piece in its place', () => {
+    const random = seededRandom(11);
+    const sizes = Array.from({ length: 30 }, () => [300 + Math.floor(random() * 650), 350 + Math.floor(random() * 600)] as const);
+    const request = { rollWidth_mm: 1524, pieces: Array.from({ length: 300 }, (_, index) => piece(String(index), ...(sizes[index % 30] ?? [500, 500]))) };
+    const plan = layOutByHand(request, { ...ROUNDS, mostRounds: 120 });
+    expect(checkLayout(request, plan.placed)).toEqual([]);
+    expect(checkCuttable(plan.placed, 3)).toEqual([]);
+    expect(plan.length_mm.value / plan.bound_mm.value).toBeLessThan(1.03);
   });
   it('what is too wide to lie side by side is in the bound: ten pieces of 800 on 1524 need all their lengths', () => {
     const request = { rollWidth_mm: 1524, pieces: Array.from({ length: 10 }, (_, index) => piece(String(index), 800, 1000)) };

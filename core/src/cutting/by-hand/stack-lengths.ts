@@ -14,6 +14,8 @@ export interface Stacks {
 }
 
 const NOT_REACHED = -1;
+/** A length and its entry in one number, to be put in order without asking back. */
+const ENTRIES = 2 ** 20;
 /** By length, which entry reaches it; clean between two calls, so that none has to be made anew. */
 let reachedBy = new Int32Array(0);
 
@@ -74,10 +76,12 @@ function mixedStacks(lies: readonly Lie[], left: Int32Array, most: number, singl
   }
   for (const length of lengths) at[length] = NOT_REACHED;
   /** Those fuller than every shorter one. */
-  const order = lengths.map((_, own) => own).sort((a, b) => (lengths[a] as number) - (lengths[b] as number));
+  const order = new Float64Array(lengths.length);
+  for (let own = 0; own < order.length; own += 1) order[own] = (lengths[own] as number) * ENTRIES + own;
+  order.sort();
   const [ends, places] = [[] as number[], [] as number[]];
   let best = 0;
-  for (const own of order) if ((areas[own] as number) > best) { best = areas[own] as number; ends.push(lengths[own] as number); places.push(own); }
+  for (const key of order) { const own = key % ENTRIES; if ((areas[own] as number) > best) { best = areas[own] as number; ends.push(lengths[own] as number); places.push(own); } }
   const upTo = (along: number): number => places[placeUpTo(ends, along)] ?? 0;
   const piecesAt = (along: number): readonly Lie[] => {
     const found: Lie[] = [];
