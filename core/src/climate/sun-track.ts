@@ -1,7 +1,9 @@
 import { Body, Equator, Observer, SiderealTime } from 'astronomy-engine';
 import { type PlaceOnEarth, type SunPosition, refraction_deg } from './sun-position';
 
-const HOUR_MS = 3_600_000;
+/** From one place of the sun reckoned in full to the next; in between its path is straight to 0.0001°, its parallax included. */
+const FULL_EVERY_MS = 7_200_000;
+const TURN_DEG = 30;
 const RAD = Math.PI / 180;
 
 /** Where suns stand: as angles, and as ways to them of length one. Of the disc's centre, as geometry has it or as it is seen through the air. */
@@ -13,7 +15,7 @@ export interface SunRow {
   readonly up: Float64Array;
 }
 
-/** The sun over one place for a time: reckoned each hour, in between by its steady motion. Shared by every surface there. */
+/** The sun over one place for a time: reckoned every two hours, in between by its steady motion. Shared by every surface there. */
 export interface SunTrack {
   readonly from_ms: number;
   readonly to_ms: number;
@@ -34,27 +36,27 @@ export const TRACK_STEP_MS = 600_000;
 
 /** Follows the sun through a time.
  *  @param from_ms, to_ms UTC, milliseconds since 1970
- *  @source astronomy-engine each hour, apparent place and sidereal time in between linear: within 0.0002° of it */
+ *  @source astronomy-engine every two hours, apparent place and sidereal time in between linear: within 0.0002° of it */
 export function sunTrack(place: PlaceOnEarth, from_ms: number, to_ms: number): SunTrack {
   const observer = new Observer(place.latitude_deg, place.longitude_deg, place.altitude_m);
   const start = from_ms;
-  const hours = Math.max(1, Math.ceil((to_ms - start) / HOUR_MS)) + 2;
-  const [turn, dec] = [new Float64Array(hours), new Float64Array(hours)];
-  for (let hour = 0; hour < hours; hour += 1) {
-    const instant = new Date(start + hour * HOUR_MS);
+  const entries = Math.max(1, Math.ceil((to_ms - start) / FULL_EVERY_MS)) + 2;
+  const [turn, dec] = [new Float64Array(entries), new Float64Array(entries)];
+  for (let entry = 0; entry < entries; entry += 1) {
+    const instant = new Date(start + entry * FULL_EVERY_MS);
     const sun = Equator(Body.Sun, instant, observer, true, true);
     const own = SiderealTime(instant) * 15 + place.longitude_deg - sun.ra * 15;
-    const last = turn[hour - 1];
-    turn[hour] = last === undefined ? own : own + 360 * Math.round((last + 15 - own) / 360);
-    dec[hour] = sun.dec;
+    const last = turn[entry - 1];
+    turn[entry] = last === undefined ? own : own + 360 * Math.round((last + TURN_DEG - own) / 360);
+    dec[entry] = sun.dec;
   }
   const [sinLat, cosLat] = [Math.sin(place.latitude_deg * RAD), Math.cos(place.latitude_deg * RAD)];
   const towards = (instant_ms: number, into: Float64Array): void => {
-    const exact = (instant_ms - start) / HOUR_MS;
-    const hour = Math.min(hours - 2, Math.max(0, Math.floor(exact)));
-    const share = exact - hour;
-    const hourAngle = ((turn[hour] ?? 0) * (1 - share) + (turn[hour + 1] ?? 0) * share) * RAD;
-    const declination = ((dec[hour] ?? 0) * (1 - share) + (dec[hour + 1] ?? 0) * share) * RAD;
+    const exact = (instant_ms - start) / FULL_EVERY_MS;
+    const entry = Math.min(entries - 2, Math.max(0, Math.floor(exact)));
+    const share = exact - entry;
+    const hourAngle = ((turn[entry] ?? 0) * (1 - share) + (turn[entry + 1] ?? 0) * share) * RAD;
+    const declination = ((dec[entry] ?? 0) * (1 - share) + (dec[entry + 1] ?? 0) * share) * RAD;
     const [sinDec, cosDec, cosTurn] = [Math.sin(declination), Math.cos(declination), Math.cos(hourAngle)];
     into[0] = -cosDec * Math.sin(hourAngle);
     into[1] = sinDec * cosLat - cosDec * sinLat * cosTurn;
