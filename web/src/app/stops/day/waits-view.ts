@@ -21,7 +21,7 @@ import { WarmingUp } from './warming-up';
           @if (line.taken) { <p class="text-sm text-faint">Taken: {{ line.taken }}.</p> }</li>
       }
     </ul>
-    <p class="mt-1 text-sm text-faint max-w-3xl">Keep rolls wrapped until they are over the dew point of the room; a thermometer in the core has the last word.</p>
+    <p class="mt-1 text-sm text-faint max-w-3xl">Keep rolls wrapped until they are over the dew point of the room; a thermometer in the core has the last word. How long a cold room takes to warm is unknown: heater and walls decide. Go by an infrared thermometer on glass and wall, not by the air.</p>
     <div class="max-w-xl mt-2"><yp-facts prefix="wait-" [facts]="facts" [values]="planning.settings()" (changed)="change($event.key, $event.value)" /></div>
     <h2 class="text-xl mt-6">During: drying and flashing off</h2>
     @for (group of inWork(); track group.key) {
