@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { formatArea, formatLength, formatLengthWithUnit, parseLength, seededRandom, worstVerdict } from './index';
+import { formatArea, formatFilmLength, formatLength, formatLengthWithUnit, parseLength, seededRandom, worstVerdict } from './index';
 
 describe('how is a length shown?', () => {
   it.each([
@@ -18,6 +18,8 @@ describe('how is a length shown?', () => {
   it('carries its unit when asked', () => {
     expect(formatLengthWithUnit(880_000_000, 'metric')).toBe('880 mm');
     expect(formatLengthWithUnit(879_475_000, 'imperial')).toBe('34 5/8 in');
+    expect(formatFilmLength(8_763_000_000, 'metric')).toBe('8.76 m');
+    expect(formatFilmLength(879_475_000, 'imperial')).toBe('34 5/8 in');
   });
 
   it('shows 2.531 m² and the same in square feet', () => {

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, type ElementRef, computed, inject, 
 import { RouterLink } from '@angular/router';
 import type { StockItem } from '@yellow-pane/contracts';
 import type { Roll } from '@yellow-pane/core/job';
-import { formatLength, formatLengthWithUnit, mmFromNm, parseReading } from '@yellow-pane/core/quantity';
+import { formatFilmLength, formatLengthWithUnit, parseReading } from '@yellow-pane/core/quantity';
 import { Catalogue } from '../catalogue/catalogue';
 import { Stock } from '../catalogue/stock';
 import { Device } from '../device/device';
@@ -78,7 +78,7 @@ export class StockPage {
   }
 
   #shown(row: StockItem, longest: number): { readonly id: string; readonly row: StockItem; readonly label: string; readonly what: string; readonly whole: number; readonly left: number; readonly size: string; readonly under: string; readonly says: string } {
-    const metres = (value: number): string => (this.#units() === 'metric' ? `${(mmFromNm(value) / 1000).toFixed(2)} m` : `${formatLength(value, 'imperial')} in`);
+    const metres = (value: number): string => formatFilmLength(value, this.#units());
     const left = row.gone ? 0 : row.left_nm;
     return {
       id: row.id, row, label: row.label, what: row.gone ? 'gone' : left === 0 ? `${row.what}, used up` : row.what, whole: (598 * row.length_nm) / longest, left: (598 * left) / longest,

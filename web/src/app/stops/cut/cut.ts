@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { cutsFor } from '@yellow-pane/core/cutting';
-import { type Step, formatLengthWithUnit, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
+import { type Step, formatFilmLength, formatLengthWithUnit, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { Rates } from '../../catalogue/rates';
 import { Stock } from '../../catalogue/stock';
 import { Device } from '../../device/device';
@@ -11,7 +11,7 @@ import { Figure } from '../../ui/figure';
 import { StopFrame } from '../../ui/stop-frame';
 import { VerdictBox } from '../../ui/verdict-box';
 import { BlanksView } from './blanks-view';
-import { gapWord, lengthOfPlan, metres, money, percent } from './cut-words';
+import { gapWord, lengthOfPlan, money, percent } from './cut-words';
 import { type CutView, Cutting } from './cutting';
 import { LayoutView } from './layout-view';
 import { PiecePanel } from './piece-panel';
@@ -87,7 +87,7 @@ export class Cut {
 
   protected readonly lengthOfMm = (value_mm: number): string => formatLengthWithUnit(nmFromMm(value_mm), this.units());
   protected readonly lengthWithUnit = (value_nm: number): string => formatLengthWithUnit(value_nm, this.units());
-  protected readonly metres = (value_nm: number): string => metres(value_nm, this.units());
+  protected readonly metres = (value_nm: number): string => formatFilmLength(value_nm, this.units());
   protected readonly money = money;
 
   protected print(): void {

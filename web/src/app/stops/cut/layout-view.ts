@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import type { RowOf } from '@yellow-pane/core/job';
-import { formatLength, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
+import { formatFilmLength, formatLength, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
-import { STOCK_WORDS, metres, pieceWord } from './cut-words';
+import { STOCK_WORDS, pieceWord } from './cut-words';
 import { Cutting } from './cutting';
 import { PlanWork } from './plan-work';
 import { type BoardPiece, RollBoard } from './roll-board';
@@ -88,7 +88,7 @@ export class LayoutView {
   }
 
   #under(width_nm: number, used_nm: number, left_nm: number | null, lot: string): string {
-    return `${formatLengthWithUnit(width_nm, this.units())} wide, uses ${metres(used_nm, this.units())}${left_nm === null ? '' : ` of ${metres(left_nm, this.units())}`}${lot === '' ? '' : `, lot ${lot}`}`;
+    return `${formatLengthWithUnit(width_nm, this.units())} wide, uses ${formatFilmLength(used_nm, this.units())}${left_nm === null ? '' : ` of ${formatFilmLength(left_nm, this.units())}`}${lot === '' ? '' : `, lot ${lot}`}`;
   }
 
   protected readonly length = (value_nm: number): string => formatLength(value_nm, this.units());

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { type LengthUnit, formatLength, formatLengthWithUnit, parseReading } from '@yellow-pane/core/quantity';
+import { type LengthUnit, formatFilmLength, formatLength, formatLengthWithUnit, parseReading } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
-import { metres, money } from './cut-words';
+import { money } from './cut-words';
 import { Cutting } from './cutting';
 
 type LengthSetting = 'gap' | 'waste' | 'sheet';
@@ -51,7 +51,7 @@ export class SettingsPanel {
   protected readonly films = computed(() => {
     const out = this.cutting.leftOut();
     return [
-      ...this.cutting.items().map((item) => ({ id: item.id, isIn: !out.has(item.id), word: `${item.what} ${item.label}, ${formatLengthWithUnit(item.width_nm, this.#units())}, ${metres(item.left_nm, this.#units())} left` })),
+      ...this.cutting.items().map((item) => ({ id: item.id, isIn: !out.has(item.id), word: `${item.what} ${item.label}, ${formatLengthWithUnit(item.width_nm, this.#units())}, ${formatFilmLength(item.left_nm, this.#units())} left` })),
       ...(this.cutting.film()?.widths_nm ?? []).map((width) => ({ id: `order ${width}`, isIn: !out.has(`order ${width}`), word: `to order, ${formatLengthWithUnit(width, this.#units())}` })),
     ];
   });

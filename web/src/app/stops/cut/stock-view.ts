@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { formatLength, formatLengthWithUnit, mmFromNm, parseReading } from '@yellow-pane/core/quantity';
+import { formatFilmLength, formatLength, formatLengthWithUnit, mmFromNm, parseReading } from '@yellow-pane/core/quantity';
 import { Catalogue } from '../../catalogue/catalogue';
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
 import { textOf } from '../../ui/form-text';
-import { metres, money, percent } from './cut-words';
+import { money, percent } from './cut-words';
 import { Cutting, type WidthTried } from './cutting';
 
 /** What there is of this film, what must be bought for the job, which roll would be the cheapest to buy, and what one more pane would take. */
@@ -58,17 +58,17 @@ export class StockView {
   readonly #tried = signal<readonly WidthTried[] | undefined>(undefined);
   protected readonly money = money;
 
-  protected readonly shopping = computed(() => this.#reading.plans().flatMap((plan) => this.#reading.rollsOf(plan.id).filter(({ what }) => what === 'to order').map((roll) => ({ id: roll.id, film: this.#catalogue.byId().get(plan.filmId)?.name ?? '?', width: formatLengthWithUnit(roll.width_nm, this.#units()), length: metres(roll.used_nm, this.#units()) }))));
+  protected readonly shopping = computed(() => this.#reading.plans().flatMap((plan) => this.#reading.rollsOf(plan.id).filter(({ what }) => what === 'to order').map((roll) => ({ id: roll.id, film: this.#catalogue.byId().get(plan.filmId)?.name ?? '?', width: formatLengthWithUnit(roll.width_nm, this.#units()), length: formatFilmLength(roll.used_nm, this.#units()) }))));
   protected readonly notLaidFilms = computed(() => this.cutting.films().filter(({ id }) => !this.#reading.plans().some(({ filmId }) => filmId === id)).map(({ name }) => name));
   protected readonly tried = computed(() => {
     const rows = this.#tried();
     const whole = rows?.filter(({ plan }) => plan.notLaid.length === 0) ?? [];
     const best = whole.reduce<WidthTried | undefined>((least, row) => (least === undefined || row.plan.cost.value < least.plan.cost.value ? row : least), undefined);
-    return rows?.map((row) => ({ word: row.word, isBest: row === best, length: metres(row.plan.uses.reduce((sum, { used_mm }) => sum + used_mm * 1e6, 0), this.#units()), film: money(row.plan.film.value), cost: money(row.plan.cost.value), waste: percent(row.plan.waste_share.value), missing: row.plan.notLaid.length === 0 ? 'nothing' : `${row.plan.notLaid.length} ${row.plan.notLaid.length === 1 ? 'piece' : 'pieces'} without film` }));
+    return rows?.map((row) => ({ word: row.word, isBest: row === best, length: formatFilmLength(row.plan.uses.reduce((sum, { used_mm }) => sum + used_mm * 1e6, 0), this.#units()), film: money(row.plan.film.value), cost: money(row.plan.cost.value), waste: percent(row.plan.waste_share.value), missing: row.plan.notLaid.length === 0 ? 'nothing' : `${row.plan.notLaid.length} ${row.plan.notLaid.length === 1 ? 'piece' : 'pieces'} without film` }));
   });
 
   protected readonly length = (value_nm: number): string => formatLength(value_nm, this.#units());
-  protected readonly metres = (value_nm: number): string => metres(value_nm, this.#units());
+  protected readonly metres = (value_nm: number): string => formatFilmLength(value_nm, this.#units());
 
   protected async compare(): Promise<void> {
     await this.#busy(async (signal) => { this.#tried.set(await this.cutting.compareWidths(signal)); });
@@ -87,7 +87,7 @@ export class StockView {
       if (both === undefined) return;
       const used = (plan: typeof both.before): number => plan.uses.reduce((sum, { used_mm }) => sum + used_mm * 1e6, 0);
       const more = used(both.after) - used(both.before);
-      this.answer.set(both.after.notLaid.length > both.before.notLaid.length ? 'There is no film for it: it is wider than every roll, or the stock is too short.' : more < 1e6 ? 'It fits into what is wasted now: not a millimetre more film.' : `It takes ${metres(more, this.#units())} more film, ${money(both.after.film.value - both.before.film.value)} more money.`);
+      this.answer.set(both.after.notLaid.length > both.before.notLaid.length ? 'There is no film for it: it is wider than every roll, or the stock is too short.' : more < 1e6 ? 'It fits into what is wasted now: not a millimetre more film.' : `It takes ${formatFilmLength(more, this.#units())} more film, ${money(both.after.film.value - both.before.film.value)} more money.`);
     });
   }
 

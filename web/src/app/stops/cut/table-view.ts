@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
 import { type Cut, cutsFor } from '@yellow-pane/core/cutting';
 import type { RowOf } from '@yellow-pane/core/job';
-import { formatLength, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
+import { formatFilmLength, formatLength, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { BenchPlotter } from '../../device/bench-plotter';
 import { Device } from '../../device/device';
 import { api } from '../../job/api';
 import { textOf } from '../../ui/form-text';
-import { metres, pieceWord } from './cut-words';
+import { pieceWord } from './cut-words';
 import { Cutting } from './cutting';
 import { PlanWork } from './plan-work';
 
@@ -89,7 +89,7 @@ export class TableView {
   protected readonly fault = signal<string | undefined>(undefined);
   protected readonly rollId = linkedSignal<string | undefined>(() => (this.cutting.rolls().find(({ bookedAt }) => bookedAt === null) ?? this.cutting.rolls()[0])?.id);
   protected readonly roll = computed(() => this.cutting.rolls().find(({ id }) => id === this.rollId()) ?? this.cutting.rolls()[0]);
-  protected readonly rolls = computed(() => this.cutting.rolls().map((roll) => ({ id: roll.id, word: `${roll.what === 'to order' ? 'new roll, to be ordered' : `${roll.what} ${roll.label}`}, ${metres(roll.used_nm, this.#units())}${roll.bookedAt === null ? '' : ', cut'}` })));
+  protected readonly rolls = computed(() => this.cutting.rolls().map((roll) => ({ id: roll.id, word: `${roll.what === 'to order' ? 'new roll, to be ordered' : `${roll.what} ${roll.label}`}, ${formatFilmLength(roll.used_nm, this.#units())}${roll.bookedAt === null ? '' : ', cut'}` })));
   readonly #pieces = computed(() => this.cutting.pieces().filter(({ rollId, spoiledAt }) => rollId === this.roll()?.id && spoiledAt === null));
   protected readonly cuts = computed(() => {
     const roll = this.roll();

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toBuy } from '@yellow-pane/core/day';
-import { formatLengthWithUnit } from '@yellow-pane/core/quantity';
+import { formatFilmLength, formatLengthWithUnit } from '@yellow-pane/core/quantity';
 import { Catalogue } from '../../catalogue/catalogue';
 import { Stock } from '../../catalogue/stock';
 import { Supplies } from '../../catalogue/supplies';
@@ -53,7 +53,7 @@ export class KitView {
 
   protected readonly films = computed(() => this.#reading.plans().flatMap((plan) => this.#reading.rollsOf(plan.id).map((roll) => ({
     key: `film:${roll.id}`, isToOrder: roll.what === 'to order', word: `${this.#catalogue.byId().get(plan.filmId)?.name ?? '?'}, ${roll.what === 'to order' ? `${formatLengthWithUnit(roll.width_nm, this.#units())} wide` : roll.label}`,
-    length: formatLengthWithUnit(roll.used_nm, this.#units()),
+    length: formatFilmLength(roll.used_nm, this.#units()),
     where: roll.what === 'to order' ? 'to order' : (this.#stock.items().find(({ id }) => id === roll.stockId)?.where || 'in stock'),
   }))));
   protected readonly usedUp = computed(() => this.planning.kit().usedUp.map((item) => { const have = this.#supplies.byKey().get(item.key)?.have ?? null; return { ...item, have, buy: toBuy(item, have ?? undefined) }; }));

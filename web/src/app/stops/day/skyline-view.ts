@@ -7,7 +7,10 @@ import { SurfaceRowsReader } from '../../job/surface-rows';
 import { Selection } from '../../shell/selection';
 import { Planning } from './planning';
 
+/** In units of the drawing; on a phone it is as high but narrower, so that a corner is large enough for a finger. */
 const WIDE = 1000;
+const WIDE_ON_PHONE = 480;
+const PHONE = '(max-width: 700px)';
 const HIGH = 260;
 const BASE = 226;
 /** Degrees shown either side of the middle, and above the level. */
@@ -29,19 +32,19 @@ interface Corner extends HorizonPoint {
     @if (place(); as at) {
       <h3 class="text-lg font-bold mt-5">Skyline</h3>
       <p class="max-w-3xl">Stand before the glass, back to it. Tap where a roof, tree or ridge has a corner; drag it, or type what compass and level say. It counts for everything at {{ at.name }}.</p>
-      <svg #field class="w-full mt-2 bg-paper border border-line touch-none cursor-crosshair select-none" viewBox="0 0 1000 260" role="group" aria-label="Skyline to draw" (pointerdown)="add($event)" (pointermove)="drag($event)" (pointerup)="drop()" (pointercancel)="drop()">
-        @for (line of levels(); track line.word) { <line x1="0" x2="1000" [attr.y1]="line.y" [attr.y2]="line.y" class="stroke-line-strong" stroke-dasharray="2 5" /><text x="4" [attr.y]="line.y - 4" font-size="15" class="fill-faint figure">{{ line.word }}</text> }
+      <svg #field class="w-full mt-2 bg-paper border border-line touch-none cursor-crosshair select-none" [attr.viewBox]="'0 0 ' + wide + ' 260'" role="group" aria-label="Skyline to draw" (pointerdown)="add($event)" (pointermove)="drag($event)" (pointerup)="drop()" (pointercancel)="drop()">
+        @for (line of levels(); track line.word) { <line x1="0" [attr.x2]="wide" [attr.y1]="line.y" [attr.y2]="line.y" class="stroke-line-strong" stroke-dasharray="2 5" /><text x="4" [attr.y]="line.y - 4" font-size="15" class="fill-faint figure">{{ line.word }}</text> }
         <path [attr.d]="sun().path" class="stroke-faint fill-none" stroke-width="2" />
         @for (part of sun().lit; track $index) { <path [attr.d]="part" class="stroke-ink fill-none" stroke-width="11" stroke-linecap="round" /><path [attr.d]="part" class="stroke-now fill-none" stroke-width="8" stroke-linecap="round" /> }
         @for (hour of sun().hours; track hour.word) { <circle [attr.cx]="hour.x" [attr.cy]="hour.y" r="4" class="fill-ink" /><text [attr.x]="hour.x" [attr.y]="hour.y - 11" font-size="16" text-anchor="middle" class="fill-ink figure">{{ hour.word }}</text> }
         <path [attr.d]="ground()" class="fill-film/35 stroke-film" stroke-width="3" />
         @for (corner of corners(); track corner.bearing_deg) {
           <g role="slider" tabindex="0" class="cursor-move" aria-valuemin="-10" aria-valuemax="90" [attr.aria-valuenow]="corner.elevation_deg" [attr.aria-label]="'Corner at ' + corner.bearing_deg + '°'" [attr.aria-valuetext]="corner.elevation_deg + '° high'" (pointerdown)="take($event, corner.bearing_deg)" (focus)="picked.set(corner.bearing_deg)" (keydown)="key($event, corner)">
-            <circle [attr.cx]="corner.x" [attr.cy]="corner.y" r="22" fill="transparent" /><circle [attr.cx]="corner.x" [attr.cy]="corner.y" r="9" [attr.class]="corner.bearing_deg === picked() ? 'fill-ink stroke-paper' : 'fill-paper stroke-ink'" stroke-width="3" />
+            <circle [attr.cx]="corner.x" [attr.cy]="corner.y" r="30" fill="transparent" /><circle [attr.cx]="corner.x" [attr.cy]="corner.y" r="9" [attr.class]="corner.bearing_deg === picked() ? 'fill-ink stroke-paper' : 'fill-paper stroke-ink'" stroke-width="3" />
           </g>
         }
         @for (wind of winds(); track wind.word) { <text [attr.x]="wind.x" y="250" font-size="17" text-anchor="middle" class="fill-ink font-semibold">{{ wind.word }}</text> }
-        <line x1="500" x2="500" y1="230" y2="238" class="stroke-ink" stroke-width="3" />
+        <line [attr.x1]="wide / 2" [attr.x2]="wide / 2" y1="230" y2="238" class="stroke-ink" stroke-width="3" />
       </svg>
       @if (pickedCorner(); as corner) {
         <div class="flex flex-wrap gap-3 items-end mt-2">
@@ -67,13 +70,14 @@ export class SkylineView {
   protected readonly picked = signal<number | undefined>(undefined);
   protected readonly fault = signal<string | undefined>(undefined);
   #isDragging = false;
+  protected readonly wide = matchMedia(PHONE).matches ? WIDE_ON_PHONE : WIDE;
 
   readonly #chain = computed(() => { const surface = this.#selection.surface(); return surface === undefined || this.#reading.places().length === 0 ? [] : this.#rows.chainOf(surface); });
   /** The place whose skyline counts: the nearest that has one, else the one the surface hangs in. */
   protected readonly place = computed<RowOf<'place'> | undefined>(() => this.#chain().find(({ horizon }) => horizon.length > 0) ?? this.#chain()[0]);
   readonly #bearing = computed(() => this.#chain().find(({ bearing_deg }) => bearing_deg !== null)?.bearing_deg ?? 180);
   readonly #points = computed(() => this.#held() ?? this.place()?.horizon ?? []);
-  protected readonly corners = computed<readonly Corner[]>(() => this.#points().map((point) => ({ ...point, x: this.#x(point.bearing_deg), y: this.#y(point.elevation_deg) })).filter(({ x }) => x >= 0 && x <= WIDE));
+  protected readonly corners = computed<readonly Corner[]>(() => this.#points().map((point) => ({ ...point, x: this.#x(point.bearing_deg), y: this.#y(point.elevation_deg) })).filter(({ x }) => x >= 0 && x <= this.wide));
   protected readonly pickedCorner = computed(() => this.#points().find(({ bearing_deg }) => bearing_deg === this.picked()));
 
   readonly #day = computed(() => {
@@ -88,10 +92,10 @@ export class SkylineView {
   /** Chosen so that the day's sun and the skyline stay in the drawing. */
   readonly #top = computed(() => Math.min(90, Math.ceil((Math.max(LEAST_TOP_DEG, ...this.#day().map(({ altitude_deg }) => altitude_deg + 8), ...(this.place()?.horizon ?? []).map(({ elevation_deg }) => elevation_deg + 8))) / 10) * 10));
   protected readonly levels = computed(() => Array.from({ length: this.#top() / 10 }, (_, index) => ({ y: this.#y(index * 10), word: `${index * 10}°` })));
-  protected readonly winds = computed(() => WINDS.map((word, index) => ({ word, x: this.#x(index * 45) })).filter(({ x }) => x > 10 && x < WIDE - 10));
+  protected readonly winds = computed(() => WINDS.map((word, index) => ({ word, x: this.#x(index * 45) })).filter(({ x }) => x > 10 && x < this.wide - 10));
   protected readonly sun = computed(() => {
     const skyline = skylineOf(this.#points());
-    const on = this.#day().map((moment) => ({ ...moment, x: this.#x(moment.azimuth_deg), y: this.#y(moment.altitude_deg), isLit: Math.abs(turn(moment.azimuth_deg - this.#bearing())) < 90 && moment.altitude_deg > skyline.at(moment.azimuth_deg) })).filter(({ x }) => x >= -40 && x <= WIDE + 40);
+    const on = this.#day().map((moment) => ({ ...moment, x: this.#x(moment.azimuth_deg), y: this.#y(moment.altitude_deg), isLit: Math.abs(turn(moment.azimuth_deg - this.#bearing())) < 90 && moment.altitude_deg > skyline.at(moment.azimuth_deg) })).filter(({ x }) => x >= -40 && x <= this.wide + 40);
     const lit: string[] = [];
     on.forEach(({ x, y, isLit }, index) => { if (isLit) { const last = lit.length - 1; if (on[index - 1]?.isLit === true && last >= 0) lit[last] = `${lit[last] ?? ''}L${x} ${y}`; else lit.push(`M${x} ${y}`); } });
     return { path: on.map(({ x, y }, index) => `${index === 0 ? 'M' : 'L'}${x} ${y}`).join(''), lit, hours: on.filter(({ minute }) => minute % 60 === 0).map(({ x, y, word }) => ({ x, y, word: word.slice(0, 2) })) };
@@ -100,8 +104,8 @@ export class SkylineView {
     if (this.#points().length === 0) return '';
     const skyline = skylineOf(this.#points());
     const over = Array.from({ length: 2 * ASIDE_DEG + 1 }, (_, index) => (this.#bearing() - ASIDE_DEG + index + 360) % 360);
-    const exact = [...over.map((bearing, index) => ({ x: (WIDE * index) / (2 * ASIDE_DEG), y: this.#y(skyline.at(bearing)) })), ...this.corners()].sort((a, b) => a.x - b.x);
-    return `M0 ${BASE}${exact.map(({ x, y }) => `L${x} ${Math.min(BASE, y)}`).join('')}L${WIDE} ${BASE}z`;
+    const exact = [...over.map((bearing, index) => ({ x: (this.wide * index) / (2 * ASIDE_DEG), y: this.#y(skyline.at(bearing)) })), ...this.corners()].sort((a, b) => a.x - b.x);
+    return `M0 ${BASE}${exact.map(({ x, y }) => `L${x} ${Math.min(BASE, y)}`).join('')}L${this.wide} ${BASE}z`;
   });
 
   protected add(event: PointerEvent): void {
@@ -181,13 +185,13 @@ export class SkylineView {
   #under({ clientX, clientY }: PointerEvent): HorizonPoint | undefined {
     const box = this.field()?.nativeElement.getBoundingClientRect();
     if (box === undefined || box.width === 0) return undefined;
-    const [x, y] = [((clientX - box.left) * WIDE) / box.width, ((clientY - box.top) * HIGH) / box.height];
-    const bearing = Math.round(this.#bearing() + (x / WIDE - 0.5) * 2 * ASIDE_DEG);
+    const [x, y] = [((clientX - box.left) * this.wide) / box.width, ((clientY - box.top) * HIGH) / box.height];
+    const bearing = Math.round(this.#bearing() + (x / this.wide - 0.5) * 2 * ASIDE_DEG);
     return { bearing_deg: (bearing + 720) % 360, elevation_deg: Math.max(-10, Math.min(90, Math.round(((BASE - y) / BASE) * this.#top() * 2) / 2)) };
   }
 
   #x(bearing_deg: number): number {
-    return Math.round((0.5 + turn(bearing_deg - this.#bearing()) / (2 * ASIDE_DEG)) * WIDE * 10) / 10;
+    return Math.round((0.5 + turn(bearing_deg - this.#bearing()) / (2 * ASIDE_DEG)) * this.wide * 10) / 10;
   }
 
   #y(elevation_deg: number): number {
