@@ -49,13 +49,16 @@ export function dayRows(): readonly Row[] {
     ruleGaps.push((rule?.workingMinutes ?? Number.POSITIVE_INFINITY) / best - 1);
   }
   const near = gaps.filter((gap) => gap <= 0.01).length / gaps.length;
-  const middle = [1, 2, 3, 4, 5, 6].map((seed) => planned(sampleProblem(seed, { steps: 120, days: 8, people: 4 }), 3000).plan).map((plan) => (plan === undefined ? Number.POSITIVE_INFINITY : plan.workingMinutes / plan.leastWorkingMinutes - 1));
+  const middle = ([[2, 14], [3, 10], [4, 8]] as const).map(([people, days]): Row => {
+    const over = [1, 2, 3, 4, 5, 6].map((seed) => planned(sampleProblem(seed, { steps: 120, days, people }), 3000).plan).map((plan) => (plan === undefined ? Number.POSITIVE_INFINITY : plan.workingMinutes / plan.leastWorkingMinutes - 1));
+    return { what: `120 steps, crew of ${people}, 6 problems, over the lower bound after 3 s`, wanted: '5 %', got: `worst ${percent(Math.max(...over))}, mean ${percent(over.reduce((sum, gap) => sum + gap, 0) / over.length)}`, isMet: Math.max(...over) <= 0.05 };
+  });
   const large = [1, 2, 3].map((seed) => planned(sampleProblem(seed, { steps: 400, days: 25, people: 5 }), 1500).first_ms);
   return [
     sun,
     { what: `30 steps, ${gaps.length} problems, within 1 % of the exact solver's finish after 1 s`, wanted: '95 %', got: `${percent(near)}; mean ${percent(gaps.reduce((sum, gap) => sum + gap, 0) / gaps.length)} over it`, isMet: near >= 0.95 },
     { what: 'the same, first order by a simple priority rule, pushed together', wanted: 'beside it', got: `mean ${percent(ruleGaps.reduce((sum, gap) => sum + gap, 0) / ruleGaps.length)} over it`, isMet: true },
-    { what: '120 steps, 6 problems, over the lower bound after 3 s', wanted: '5 %', got: `worst ${percent(Math.max(...middle))}, mean ${percent(middle.reduce((sum, gap) => sum + gap, 0) / middle.length)}`, isMet: Math.max(...middle) <= 0.05 },
+    ...middle,
     { what: '400 steps, 3 problems, first plan', wanted: '1000 ms', got: ms(quantile(large, 1)), isMet: Math.max(...large) < 1000 },
   ];
 }

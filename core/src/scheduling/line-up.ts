@@ -1,43 +1,54 @@
-import { type Network, type Tie, type Times, waysToEnd } from './network';
+import { type Calendar, TOO_LATE, calendarOf, openFrom } from './calendar';
+import { type FlatRows, flatRows } from './flat-rows';
+import { type Network, type Times, spansOf, waysToEnd } from './network';
+import { Reckoned } from './reckoned';
+import { type TieRows, tieRows } from './tie-rows';
+import { type ToolNeed, ToolUnits } from './tool-units';
+import { leastWorked, workedBefore, workingHours } from './working-minutes';
 
-const NONE: readonly number[] = [];
+/** How much the middle start of all steps counts beside the finish: slack won anywhere is worth something. */
+const EARLY = 0.3;
 /** Minutes of standing about that are borne to keep somebody with one more skill free. */
 const SKILL_SPARED = 3;
 
 /** Starts of all steps when each follows, on every person, tool and room it needs, those that stand before it in one order. Nothing is put into gaps.
  *  With everybody named it is, step by step, the earliest of all plans that keep this order: a most-lag that is overrun puts the forerunner off and what stands behind it is reckoned again.
+ *  An order that begins like the one kept is reckoned from where they part, and given up as soon as it must cost too much.
  *  @source own: least fixed point of monotone earliest starts over calendars */
 export class LineUp {
-  readonly starts: Int32Array;
   finish = Number.POSITIVE_INFINITY;
-  /** Who does each, of this reckoning. */
-  readonly people: readonly number[][];
   readonly #network: Network;
   readonly #least: TieRows;
   readonly #most: TieRows;
-  readonly #floors: Int32Array;
+  readonly #able: FlatRows;
+  readonly #crewFrom: Int32Array;
   readonly #tails: Int32Array;
-  readonly #places: Int32Array;
   readonly #base: Int32Array;
   readonly #open: readonly (Calendar | undefined)[];
   readonly #hours: readonly Calendar[];
-  /** Where each tool's units begin in a row of `#free`. */
-  readonly #toolsFrom: Int32Array;
+  readonly #worked: Float64Array;
+  readonly #ownWorked: readonly Float64Array[];
+  /** Fewest working minutes in which all together work so much. */
+  readonly #leastWorked: Float64Array;
+  readonly #work: number;
+  readonly #baseSum: number;
+  readonly #units: ToolUnits;
   readonly #roomsFrom: number;
   readonly #width: number;
-  /** When each person, unit of a tool and room is free again, before the step at each place of the order. */
-  readonly #free: Int32Array;
+  #now: Reckoned;
+  #kept: Reckoned;
+  #lostHere = 0;
+  /** From this place on, what is known is of the last reckoning, before it of the one kept. */
+  #own = 0;
 
   constructor(network: Network, earliest: ArrayLike<number>) {
-    const { count, hours, toolCount, rooms, before, open, horizon } = network;
+    const { count, hours, toolCount, rooms, before, open, horizon, crew, minutes } = network;
     this.#network = network;
-    this.starts = new Int32Array(count);
-    this.people = Array.from(network.crew, (need) => new Array<number>(need).fill(0));
     this.#least = tieRows(before);
     this.#most = tieRows(before.map((ties) => ties.filter(({ most }) => Number.isFinite(most))));
-    this.#floors = new Int32Array(count);
+    this.#able = flatRows(network.able);
+    this.#crewFrom = flatRows(Array.from(crew, (need) => new Int32Array(need))).from;
     this.#base = Int32Array.from(earliest);
-    this.#places = new Int32Array(count);
     this.#tails = Int32Array.from(waysToEnd(network));
     const known = new Map<Times, Calendar>();
     const calendar = (times: Times): Calendar => {
@@ -47,52 +58,91 @@ export class LineUp {
     };
     this.#open = open.map((times) => times && calendar(times));
     this.#hours = hours.map(calendar);
-    let at = hours.length;
-    this.#toolsFrom = Int32Array.from(toolCount, (own) => { const from = at; at += own; return from; });
-    this.#roomsFrom = at;
-    this.#width = at + 2 * rooms;
-    this.#free = new Int32Array(this.#width * (count + 1));
+    this.#worked = workedBefore(workingHours(hours.map((own) => ({ hours: spansOf(own) }))), horizon);
+    this.#ownWorked = hours.map((own) => workedBefore(spansOf(own), horizon));
+    this.#work = minutes.reduce((sum, own, step) => sum + own * (crew[step] as number), 0);
+    this.#leastWorked = leastWorked(this.#ownWorked, this.#worked);
+    this.#baseSum = this.#base.reduce((sum, start) => sum + (this.#worked[start] ?? 0), 0);
+    this.#units = new ToolUnits(toolCount, hours.length);
+    this.#roomsFrom = this.#units.until;
+    this.#width = this.#roomsFrom + 2 * rooms;
+    const crewSum = this.#crewFrom[count] as number;
+    this.#now = new Reckoned(count, this.#width, crewSum);
+    this.#kept = new Reckoned(count, this.#width, crewSum);
   }
 
-  /** @param order all steps, forerunners first @param crews who does each; nobody named: whoever can soonest @param most given up beyond @returns the finish; Infinity: it cannot be done in this order by then */
+  /** Of the last reckoning. */
+  get starts(): Int32Array {
+    return this.#now.starts;
+  }
+
+  /** Who does each, of the last reckoning. */
+  people(): readonly (readonly number[])[] {
+    return Array.from({ length: this.#network.count }, (_, step) => this.#crewIn(this.#now, step));
+  }
+
+  /** Who does a step in what is kept. */
+  keptCrew(step: number): readonly number[] {
+    return this.#crewIn(this.#kept, step);
+  }
+
+  /** Working minutes to the finish, and a share of those to the middle start. */
+  get cost(): number {
+    return (this.#worked[this.finish] ?? Number.POSITIVE_INFINITY) + (EARLY * (this.#baseSum + (this.#now.late[this.#network.count] as number))) / this.#network.count;
+  }
+
+  /** What comes next is reckoned from where it parts from the last reckoning. */
+  keep(): void {
+    this.#now.takeOverAll(this.#kept, this.#own);
+    [this.#now, this.#kept] = [this.#kept, this.#now];
+  }
+
+  /** @param order all steps, forerunners first @param crews who does each; nobody named: whoever can soonest @param most given up once it must cost more @returns the cost; Infinity: it cannot be done in this order at that cost */
   reckon(order: Int32Array, crews: readonly (readonly number[])[], most: number): number {
-    const { minutes } = this.#network;
-    const [floors, starts, tails, places] = [this.#floors, this.starts, this.#tails, this.#places];
+    const { count } = this.#network;
     this.finish = Number.POSITIVE_INFINITY;
-    floors.set(this.#base);
-    this.#free.fill(0, 0, this.#width);
-    const count = order.length;
-    for (let index = 0; index < count; index += 1) places[order[index] as number] = index;
+    const first = this.#now.beginLike(this.#kept, order, crews, this.#base);
+    const { starts, lost, late, reach } = this.#now;
+    this.#own = first;
     let retries = 4 * count;
-    for (let index = 0; index < count; index += 1) {
+    for (let index = first; index < count; index += 1) {
       const step = order[index] as number;
-      const at = this.#place(step, index, crews[step] ?? NONE);
-      if (at === Number.POSITIVE_INFINITY || at + (tails[step] as number) > most) return Number.POSITIVE_INFINITY;
+      const at = this.#place(step, index, crews[step] as readonly number[]);
+      if (at >= TOO_LATE) return Number.POSITIVE_INFINITY;
       starts[step] = at;
-      const back = this.#putOff(step, at, count);
-      if (back < count) {
-        retries -= 1;
-        if (retries < 0) return Number.POSITIVE_INFINITY;
-        index = back - 1;
-      }
+      const lostNow = (lost[index] as number) + this.#lostHere;
+      const lateNow = (late[index] as number) + (this.#worked[at] as number) - (this.#worked[this.#base[step] as number] as number);
+      const ends = at + (this.#tails[step] as number);
+      const reachNow = ends > (reach[index] as number) ? ends : (reach[index] as number);
+      lost[index + 1] = lostNow;
+      late[index + 1] = lateNow;
+      reach[index + 1] = reachNow;
+      const finish = Math.max(this.#worked[reachNow] ?? Number.POSITIVE_INFINITY, this.#leastWorked[this.#work + lostNow] ?? Number.POSITIVE_INFINITY);
+      if (finish + (EARLY * (this.#baseSum + lateNow)) / count > most) return Number.POSITIVE_INFINITY;
+      const back = this.#putOff(step, at, count, step);
+      if (back === count) continue;
+      retries -= 1;
+      if (retries < 0) return Number.POSITIVE_INFINITY;
+      if (back < this.#own) { this.#now.takeOver(this.#kept, back); this.#own = back; }
+      index = back - 1;
     }
-    let finish = 0;
-    for (let step = 0; step < count; step += 1) finish = Math.max(finish, (starts[step] as number) + (minutes[step] as number));
-    this.finish = finish;
-    return finish;
+    this.finish = reach[count] as number;
+    return this.cost;
   }
 
   /** Raises what may not lie so long before a step, and what may not lie so long before that. @returns the first place of the order to be reckoned again; `back`: none */
-  #putOff(step: number, at: number, back: number): number {
+  #putOff(step: number, at: number, back: number, by: number): number {
     const { minutes } = this.#network;
     const ties = this.#most;
+    const { starts, floors, places, putOff } = this.#now;
     let first = back;
     for (let tie = ties.from[step] as number; tie < (ties.from[step + 1] as number); tie += 1) {
       const other = ties.other[tie] as number;
       const wanted = at - (ties.most[tie] as number) - (minutes[other] as number);
-      if ((this.starts[other] as number) >= wanted) continue;
-      this.#floors[other] = wanted;
-      first = this.#putOff(other, wanted, Math.min(first, this.#places[other] as number));
+      if ((starts[other] as number) >= wanted) continue;
+      floors[other] = wanted;
+      putOff.push(other, by, wanted);
+      first = this.#putOff(other, wanted, Math.min(first, places[other] as number), by);
     }
     return first;
   }
@@ -100,33 +150,42 @@ export class LineUp {
   /** The first minute at which the step can be done behind those before it; books it in the next row. */
   #place(step: number, index: number, named: readonly number[]): number {
     const { minutes, tools, room, air, pinned, horizon } = this.#network;
-    const [free, width, ties, starts] = [this.#free, this.#width, this.#least, this.starts];
+    const { free, starts, floors, people } = this.#now;
+    const width = this.#width;
+    const ties = this.#least;
     const row = index * width;
     const next = row + width;
     const length = minutes[step] as number;
-    let at = this.#floors[step] as number;
+    let at = floors[step] as number;
     for (let tie = ties.from[step] as number; tie < (ties.from[step + 1] as number); tie += 1) {
       const other = ties.other[tie] as number;
       const own = (starts[other] as number) + (minutes[other] as number) + (ties.least[tie] as number);
       if (own > at) at = own;
     }
-    const needs = tools[step] ?? [];
-    for (let need = 0; need < needs.length; need += 1) at = Math.max(at, this.#unitsFree(row, needs[need]?.tool ?? 0, needs[need]?.count ?? 0));
+    const needs = tools[step] as readonly ToolNeed[];
+    for (let need = 0; need < needs.length; need += 1) { const own = this.#units.whenFree(free, row, needs[need] as ToolNeed); if (own > at) at = own; }
     const ownAir = air[step] as number;
     const ownRoom = row + this.#roomsFrom + 2 * (room[step] as number);
-    if (ownAir > 0) at = Math.max(at, free[ownRoom + (ownAir === 1 ? 1 : 0)] as number);
-    const crew = this.#crewFor(step, row, at, length, named);
-    for (let each = 0; each < crew.length; each += 1) { const own = free[row + (crew[each] as number)] as number; if (own > at) at = own; }
+    if (ownAir > 0) { const own = free[ownRoom + (ownAir === 1 ? 1 : 0)] as number; if (own > at) at = own; }
+    at = this.#crewFor(step, row, at, length, named);
+    const crewFrom = this.#crewFrom[step] as number;
+    const crewTo = this.#crewFrom[step + 1] as number;
     const pin = pinned[step] as number;
     if (pin >= 0) {
-      if (at > pin) return Number.POSITIVE_INFINITY;
+      for (let each = crewFrom; each < crewTo; each += 1) if ((free[row + (people[each] as number)] as number) > pin) return TOO_LATE;
       at = pin;
-    } else at = this.#whenOpen(step, at, length, crew);
+    }
     const end = at + length;
-    if (!(end <= horizon)) return Number.POSITIVE_INFINITY;
+    if (end > horizon) return TOO_LATE;
     for (let holder = 0; holder < width; holder += 1) free[next + holder] = free[row + holder] as number;
-    for (let each = 0; each < crew.length; each += 1) free[next + (crew[each] as number)] = end;
-    for (let need = 0; need < needs.length; need += 1) this.#takeUnits(next, needs[need]?.tool ?? 0, needs[need]?.count ?? 0, end);
+    this.#lostHere = 0;
+    for (let each = crewFrom; each < crewTo; each += 1) {
+      const person = people[each] as number;
+      const worked = this.#ownWorked[person] as Float64Array;
+      this.#lostHere += (worked[at] as number) - (worked[free[row + person] as number] as number);
+      free[next + person] = end;
+    }
+    for (let need = 0; need < needs.length; need += 1) this.#units.take(free, next, needs[need] as ToolNeed, end);
     if (ownAir > 0) {
       const own = ownRoom + width + (ownAir === 1 ? 0 : 1);
       if (end > (free[own] as number)) free[own] = end;
@@ -134,116 +193,68 @@ export class LineUp {
     return at;
   }
 
-  /** Those named; otherwise who can begin soonest, and of those who had least time to stand about and has fewest other skills. */
-  #crewFor(step: number, row: number, from: number, length: number, named: readonly number[]): readonly number[] {
-    const own = this.people[step] ?? [];
-    if (named.length > 0) { for (let index = 0; index < named.length; index += 1) own[index] = named[index] as number; return own; }
-    const { crew, able, skillCount } = this.#network;
-    const who = able[step] as Int32Array;
-    for (let taken = 0; taken < (crew[step] as number); taken += 1) {
-      let [best, bestAt, bestFree] = [-1, Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
-      for (let index = 0; index < who.length; index += 1) {
-        const person = who[index] as number;
-        if (isAmong(own, taken, person)) continue;
-        const free = this.#free[row + person] as number;
-        const at = this.#whenOpenTo(step, free > from ? free : from, length, person);
-        const least = free - SKILL_SPARED * (skillCount[person] as number);
-        if (best < 0 || at < bestAt || (at === bestAt && least > bestFree)) { best = person; bestAt = at; bestFree = least; }
+  /** Those named; otherwise who can begin soonest, and of those who had least time to stand about and has fewest other skills. @returns when they can begin together */
+  #crewFor(step: number, row: number, from: number, length: number, named: readonly number[]): number {
+    const { free, people } = this.#now;
+    const crewFrom = this.#crewFrom[step] as number;
+    const crewTo = this.#crewFrom[step + 1] as number;
+    const { skillCount } = this.#network;
+    if (named.length > 0) for (let index = 0; index < named.length; index += 1) people[crewFrom + index] = named[index] as number;
+    else {
+      const { from: ableFrom, values: able } = this.#able;
+      for (let taken = crewFrom; taken < crewTo; taken += 1) {
+        let best = -1;
+        let bestAt = TOO_LATE;
+        let bestFree = -TOO_LATE;
+        for (let index = ableFrom[step] as number; index < (ableFrom[step + 1] as number); index += 1) {
+          const person = able[index] as number;
+          if (isAmong(people, crewFrom, taken, person)) continue;
+          const own = free[row + person] as number;
+          const at = this.#whenOpenTo(step, own > from ? own : from, length, person);
+          const least = own - SKILL_SPARED * (skillCount[person] as number);
+          if (best < 0 || at < bestAt || (at === bestAt && least > bestFree)) { best = person; bestAt = at; bestFree = least; }
+        }
+        people[taken] = best;
+        if (crewTo - crewFrom === 1) return bestAt;
       }
-      own[taken] = best;
     }
-    return own;
+    let at = from;
+    for (let each = crewFrom; each < crewTo; each += 1) { const own = free[row + (people[each] as number)] as number; if (own > at) at = own; }
+    return this.#whenOpen(step, at, length);
   }
 
   #whenOpenTo(step: number, from: number, length: number, person: number): number {
     const spans = this.#open[step];
     const hours = this.#hours[person] as Calendar;
-    let at = from;
-    for (let asked = -1; asked !== at && at !== Number.POSITIVE_INFINITY; ) {
-      asked = at;
-      if (spans !== undefined) at = openFrom(spans, at, length);
-      if (at !== Number.POSITIVE_INFINITY) at = openFrom(hours, at, length);
+    let at = openFrom(hours, from, length);
+    if (spans === undefined) return at;
+    for (;;) {
+      const asked = at;
+      if (at !== TOO_LATE) at = openFrom(spans, at, length);
+      if (at === asked) return at;
+      if (at !== TOO_LATE) at = openFrom(hours, at, length);
     }
-    return at;
   }
 
   /** The first minute from which the surface is fit and everybody at work so long. */
-  #whenOpen(step: number, from: number, length: number, crew: readonly number[]): number {
+  #whenOpen(step: number, from: number, length: number): number {
     const spans = this.#open[step];
+    const { people } = this.#now;
     let at = from;
     for (;;) {
       const asked = at;
       if (spans !== undefined) at = openFrom(spans, at, length);
-      for (let index = 0; at !== Number.POSITIVE_INFINITY && index < crew.length; index += 1) { const own = this.#hours[crew[index] as number]; if (own !== undefined) at = openFrom(own, at, length); }
-      if (at === asked || at === Number.POSITIVE_INFINITY) return at;
+      for (let each = this.#crewFrom[step] as number; at !== TOO_LATE && each < (this.#crewFrom[step + 1] as number); each += 1) at = openFrom(this.#hours[people[each] as number] as Calendar, at, length);
+      if (at === asked || at === TOO_LATE) return at;
     }
   }
 
-  /** When so many of a tool are free again. */
-  #unitsFree(row: number, tool: number, count: number): number {
-    const from = row + (this.#toolsFrom[tool] ?? 0);
-    const many = this.#network.toolCount[tool] ?? 0;
-    if (count > many) return Number.POSITIVE_INFINITY;
-    const free = this.#free;
-    if (count > 1) return free.slice(from, from + many).sort()[count - 1] as number;
-    let soonest = free[from] as number;
-    for (let unit = from + 1; unit < from + many; unit += 1) { const own = free[unit] as number; if (own < soonest) soonest = own; }
-    return soonest;
-  }
-
-  #takeUnits(row: number, tool: number, count: number, until: number): void {
-    const free = this.#free;
-    const from = row + (this.#toolsFrom[tool] ?? 0);
-    const many = this.#network.toolCount[tool] ?? 0;
-    for (let taken = 0; taken < count; taken += 1) {
-      let soonest = from;
-      for (let unit = from; unit < from + many; unit += 1) if ((free[unit] as number) < (free[soonest] as number)) soonest = unit;
-      free[soonest] = until;
-    }
+  #crewIn({ people }: Reckoned, step: number): readonly number[] {
+    return [...people.subarray(this.#crewFrom[step], this.#crewFrom[step + 1])];
   }
 }
 
-function isAmong(row: readonly number[], first: number, own: number): boolean {
-  for (let index = 0; index < first; index += 1) if (row[index] === own) return true;
+function isAmong(people: Int32Array, first: number, until: number, own: number): boolean {
+  for (let index = first; index < until; index += 1) if (people[index] === own) return true;
   return false;
-}
-
-/** Ties of all steps in flat rows: those of step s are from[s] to from[s + 1]. */
-interface TieRows {
-  readonly from: Int32Array;
-  readonly other: Int32Array;
-  readonly least: Int32Array;
-  readonly most: Float64Array;
-}
-
-function tieRows(before: readonly (readonly Tie[])[]): TieRows {
-  const all = before.flat();
-  const from = new Int32Array(before.length + 1);
-  before.forEach((ties, step) => { from[step + 1] = (from[step] ?? 0) + ties.length; });
-  return { from, other: Int32Array.from(all, ({ other }) => other), least: Int32Array.from(all, ({ least }) => least), most: Float64Array.from(all, ({ most }) => most) };
-}
-
-interface Calendar {
-  readonly times: Times;
-  /** For each minute the first span that ends after it. */
-  readonly first: Int32Array;
-}
-
-function calendarOf(times: Times, horizon: number): Calendar {
-  const first = new Int32Array(horizon + 1);
-  let span = 0;
-  for (let minute = 0; minute <= horizon; minute += 1) {
-    while (span < times.to.length && (times.to[span] ?? 0) <= minute) span += 1;
-    first[minute] = span;
-  }
-  return { times, first };
-}
-
-function openFrom({ times: { from: begins, to: ends }, first }: Calendar, from: number, length: number): number {
-  for (let index = first[from] ?? ends.length; index < ends.length; index += 1) {
-    const begin = begins[index] as number;
-    const start = from > begin ? from : begin;
-    if (start + length <= (ends[index] as number)) return start;
-  }
-  return Number.POSITIVE_INFINITY;
 }

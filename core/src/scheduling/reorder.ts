@@ -1,15 +1,12 @@
 import type { Built } from './build-plan';
 import { LineUp } from './line-up';
-import { type Network, spansOf } from './network';
-import { workedBefore, workingHours } from './working-minutes';
+import type { Network } from './network';
 
 /** Warmth at the beginning and the end of one cooling, in working minutes that a change may lose. */
 const [WARM, COLD] = [12, 0.2];
-/** How much the middle start of all steps counts beside the finish: slack won anywhere is worth something. */
-const EARLY = 0.3;
-const CHANGES_CREW = 0.4;
-const BACK_TO_ANYBODY = 0.95;
-const ONLY_CREW = 0.3;
+const CHANGES_CREW = 0.5;
+const BACK_TO_ANYBODY = 0.7;
+const ONLY_CREW = 0.2;
 const NEAR = 4;
 const ANYBODY: readonly number[] = [];
 
@@ -19,33 +16,24 @@ export class Reordering {
   readonly #network: Network;
   readonly #lineUp: LineUp;
   readonly #random: () => number;
-  /** Working minutes before each minute: nights cost nothing. */
-  readonly #worked: Float64Array;
   readonly #choosable: readonly number[];
   readonly #order: Int32Array;
   readonly #last: Int32Array;
   readonly #moves: Uint8Array;
-  readonly #leastMiddle: number;
   #crews: (readonly number[])[] = [];
-  readonly #people: readonly number[][];
   #cost = Number.POSITIVE_INFINITY;
   #done = 0;
   #length = 0;
   #best: Built | undefined;
   constructor(network: Network, earliest: ArrayLike<number>, random: () => number) {
-    const { count, crew, able, hours, horizon } = network;
+    const { count, crew, able } = network;
     this.#network = network;
     this.#random = random;
     this.#lineUp = new LineUp(network, earliest);
-    this.#worked = workedBefore(workingHours(hours.map((own) => ({ hours: spansOf(own) }))), horizon);
     this.#choosable = Array.from({ length: count }, (_, step) => step).filter((step) => (crew[step] ?? 0) > 0 && (able[step]?.length ?? 0) > (crew[step] ?? 0));
-    this.#people = Array.from(crew, (need) => new Array<number>(need).fill(0));
     this.#order = new Int32Array(count);
     this.#last = new Int32Array(count);
     this.#moves = new Uint8Array(count);
-    let sum = 0;
-    for (let step = 0; step < count; step += 1) sum += this.#worked[earliest[step] ?? 0] ?? 0;
-    this.#leastMiddle = sum / count;
   }
 
   /** Begins a cooling of so many changes from a plan. */
@@ -54,9 +42,9 @@ export class Reordering {
     this.#crews = built.people.slice();
     this.#best = undefined;
     [this.#done, this.#length] = [0, length];
-    this.#cost = this.#costOf(this.#lineUp.reckon(this.#order, this.#crews, Number.POSITIVE_INFINITY));
-    if (!Number.isFinite(this.#cost)) this.#done = length;
-    else { this.#note(); this.#keep(this.#lineUp.finish); }
+    this.#cost = this.#lineUp.reckon(this.#order, this.#crews, Number.POSITIVE_INFINITY);
+    if (Number.isFinite(this.#cost)) this.#keep();
+    else this.#done = length;
   }
 
   /** So many more changes, while the cooling lasts. */
@@ -81,25 +69,20 @@ export class Reordering {
     const isOnlyCrew = random() < ONLY_CREW;
     if (!isOnlyCrew) this.#moveStep();
     const undo = isOnlyCrew || random() < CHANGES_CREW ? this.#changeCrew() : undefined;
-    const finish = this.#lineUp.reckon(this.#order, this.#crews, this.#minuteOf(limit - EARLY * this.#leastMiddle));
-    const cost = this.#costOf(finish);
+    const cost = this.#lineUp.reckon(this.#order, this.#crews, limit);
     if (cost > limit) {
       this.#order.set(this.#last);
       undo?.();
       return;
     }
     this.#cost = cost;
-    this.#note();
-    if (finish < (this.#best?.finish ?? Number.POSITIVE_INFINITY)) this.#keep(finish);
+    this.#keep();
   }
 
-  /** Who did what in the plan as it stands. */
-  #note(): void {
-    this.#lineUp.people.forEach((crew, step) => { const own = this.#people[step]; if (own !== undefined) crew.forEach((person, index) => { own[index] = person; }); });
-  }
-
-  #keep(finish: number): void {
-    this.#best = { starts: this.#lineUp.starts.slice(), people: this.#lineUp.people.map((own) => own.slice()), finish };
+  #keep(): void {
+    const { finish } = this.#lineUp;
+    if (finish < (this.#best?.finish ?? Number.POSITIVE_INFINITY)) this.#best = { starts: this.#lineUp.starts.slice(), people: this.#lineUp.people(), finish };
+    this.#lineUp.keep();
   }
 
   #moveStep(): void {
@@ -136,29 +119,11 @@ export class Reordering {
     const old = this.#crews[step] ?? ANYBODY;
     if (old.length > 0 && random() < BACK_TO_ANYBODY) this.#crews[step] = ANYBODY;
     else {
-      const crew = (old.length > 0 ? old : (this.#people[step] ?? ANYBODY)).slice();
+      const crew = [...(old.length > 0 ? old : this.#lineUp.keptCrew(step))];
       const others = [...(this.#network.able[step] ?? [])].filter((person) => !crew.includes(person));
       crew[Math.floor(random() * crew.length)] = others[Math.floor(random() * others.length)] ?? 0;
       this.#crews[step] = crew;
     }
     return () => { this.#crews[step] = old; };
-  }
-
-  #costOf(finish: number): number {
-    if (!Number.isFinite(finish)) return Number.POSITIVE_INFINITY;
-    let sum = 0;
-    for (const start of this.#lineUp.starts) sum += this.#worked[start] ?? 0;
-    return (this.#worked[finish] ?? 0) + (EARLY * sum) / this.#network.count;
-  }
-
-  /** The last minute before which no more than so many are worked. */
-  #minuteOf(worked: number): number {
-    let [low, high] = [0, this.#network.horizon];
-    while (low < high) {
-      const middle = (low + high + 1) >> 1;
-      if ((this.#worked[middle] ?? 0) <= worked) low = middle;
-      else high = middle - 1;
-    }
-    return low;
   }
 }

@@ -32,9 +32,9 @@ const STALE_ROUNDS = 150;
 /** Rounds that may still break ties once the finish is proven. */
 const TIE_ROUNDS = 60;
 /** Rounds of breeding before the first plan is cooled. */
-const BRED = 40;
+const BRED = 20;
 /** Changes in the first cooling, over the number of steps; each later one is longer. */
-const [COOLING, MOST_COOLING] = [240_000, 8000];
+const [COOLING, MOST_COOLING] = [240_000, 4000];
 const LONGER = 1.1;
 /** Changes between two rounds of breeding, over the number of steps squared: both get their share of the time. */
 const [CHANGES, MOST_CHANGES] = [360_000, 400];

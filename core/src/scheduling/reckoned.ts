@@ -1,0 +1,96 @@
+const NONE: readonly number[] = [];
+
+/** One order reckoned, place by place: what is known before each place, so that another order that begins alike can go on from there. */
+export class Reckoned {
+  readonly order: Int32Array;
+  readonly places: Int32Array;
+  readonly starts: Int32Array;
+  /** In flat rows, as many to a step as it needs. */
+  readonly people: Int32Array;
+  readonly crews: (readonly number[])[];
+  readonly floors: Int32Array;
+  /** When each person, unit of a tool and room is free again. */
+  readonly free: Int32Array;
+  /** Minutes that people have stood about. */
+  readonly lost: Int32Array;
+  /** Working minutes by which starts lie later than they could, in sum. */
+  readonly late: Float64Array;
+  /** The finish that what is placed cannot beat. */
+  readonly reach: Int32Array;
+  /** In threes: a step put off, by which step, to when. */
+  readonly putOff: number[] = [];
+
+  readonly #width: number;
+
+  /** @param width people, units of tools and rooms @param crew people asked for by all steps together */
+  constructor(count: number, width: number, crew: number) {
+    this.#width = width;
+    this.order = new Int32Array(count).fill(-1);
+    this.places = new Int32Array(count);
+    this.starts = new Int32Array(count);
+    this.people = new Int32Array(crew);
+    this.crews = new Array<readonly number[]>(count).fill(NONE);
+    this.floors = new Int32Array(count);
+    this.free = new Int32Array(width * (count + 1));
+    this.lost = new Int32Array(count + 1);
+    this.late = new Float64Array(count + 1);
+    this.reach = new Int32Array(count + 1);
+  }
+
+  /** Begins an order as far as it is like one known. @param floors no step starts before @returns the place from which it has to be reckoned */
+  beginLike(known: Reckoned, order: Int32Array, crews: readonly (readonly number[])[], floors: Int32Array): number {
+    const count = order.length;
+    let first = 0;
+    for (; first < count && order[first] === known.order[first]; first += 1) if (crews[order[first] as number] !== known.crews[order[first] as number]) break;
+    first = known.#heldByLater(first);
+    this.order.set(order);
+    for (let index = 0; index < count; index += 1) { this.places[order[index] as number] = index; this.crews[index] = crews[index] as readonly number[]; }
+    this.floors.set(floors);
+    this.starts.set(known.starts);
+    this.people.set(known.people);
+    this.putOff.length = 0;
+    for (let entry = 0; entry < known.putOff.length; entry += 3) {
+      const step = known.putOff[entry] as number;
+      const by = known.putOff[entry + 1] as number;
+      const to = known.putOff[entry + 2] as number;
+      if ((known.places[by] as number) >= first) continue;
+      this.putOff.push(step, by, to);
+      if (to > (this.floors[step] as number)) this.floors[step] = to;
+    }
+    this.takeOver(known, first);
+    return first;
+  }
+
+  /** What was known before a place of an order that begins alike. */
+  takeOver(known: Reckoned, index: number): void {
+    const row = index * this.#width;
+    for (let holder = row; holder < row + this.#width; holder += 1) this.free[holder] = known.free[holder] as number;
+    this.#takeSums(known, index);
+  }
+
+  /** The same before all places up to one. */
+  takeOverAll(known: Reckoned, until: number): void {
+    this.free.set(known.free.subarray(0, until * this.#width));
+    for (let index = 0; index < until; index += 1) this.#takeSums(known, index);
+  }
+
+  #takeSums(known: Reckoned, index: number): void {
+    this.lost[index] = known.lost[index] as number;
+    this.late[index] = known.late[index] as number;
+    this.reach[index] = known.reach[index] as number;
+  }
+
+  /** Steps before a place may have been put off by others behind it: then only what lies before those stands. */
+  #heldByLater(until: number): number {
+    let first = until;
+    for (let isLess = true; isLess; ) {
+      isLess = false;
+      for (let entry = 0; entry < this.putOff.length; entry += 3) {
+        const place = this.places[this.putOff[entry] as number] as number;
+        const by = this.places[this.putOff[entry + 1] as number] as number;
+        if (place < first && by >= first) { first = place; isLess = true; }
+      }
+    }
+    return first;
+  }
+}

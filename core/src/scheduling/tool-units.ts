@@ -1,0 +1,45 @@
+import { TOO_LATE } from './calendar';
+
+/** So many of a tool for one step. */
+export interface ToolNeed {
+  readonly tool: number;
+  readonly count: number;
+}
+
+/** When each unit of each tool is free again, as a part of a longer row. */
+export class ToolUnits {
+  /** Where the units of each tool begin. */
+  readonly #from: Int32Array;
+  readonly #counts: readonly number[];
+  /** Where the part ends. */
+  readonly until: number;
+
+  /** @param from where the part begins */
+  constructor(counts: readonly number[], from: number) {
+    let at = from;
+    this.#from = Int32Array.from(counts, (own) => { const begin = at; at += own; return begin; });
+    this.#counts = counts;
+    this.until = at;
+  }
+
+  /** @param row where the row begins in `free` @returns when so many are free; `TOO_LATE` when there are not as many */
+  whenFree(free: Int32Array, row: number, { tool, count }: ToolNeed): number {
+    const from = row + (this.#from[tool] as number);
+    const many = this.#counts[tool] as number;
+    if (count > many) return TOO_LATE;
+    if (count > 1) return free.slice(from, from + many).sort()[count - 1] as number;
+    let soonest = free[from] as number;
+    for (let unit = from + 1; unit < from + many; unit += 1) { const own = free[unit] as number; if (own < soonest) soonest = own; }
+    return soonest;
+  }
+
+  take(free: Int32Array, row: number, { tool, count }: ToolNeed, until: number): void {
+    const from = row + (this.#from[tool] as number);
+    const to = from + (this.#counts[tool] as number);
+    for (let taken = 0; taken < count; taken += 1) {
+      let soonest = from;
+      for (let unit = from; unit < to; unit += 1) if ((free[unit] as number) < (free[soonest] as number)) soonest = unit;
+      free[soonest] = until;
+    }
+  }
+}
