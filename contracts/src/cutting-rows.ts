@@ -1,3 +1,4 @@
+import { ANY_STAGES } from '@yellow-pane/core/cutting';
 import { CUT_METHODS, type CutPiece, type CutPlan, type CutRoll, type JobAllowance, type Offcut, type Roll, type SeamChoice, type StockTake } from '@yellow-pane/core/job';
 import * as z from 'zod';
 import { idSchema, instantSchema, nanometres, positiveNanometres, text, word } from './primitives';
@@ -18,7 +19,7 @@ const perMetre = z.number().min(0).max(1e6).nullable();
 export const cutPlan = z.strictObject({
   filmId: idSchema,
   mode: z.enum(['by hand', 'by plotter']),
-  stages: z.literal([2, 3]),
+  stages: z.literal([2, 3, ANY_STAGES]),
   gap_nm: nanometres,
   endWaste_nm: nanometres,
   mostSheet_nm: positiveNanometres.nullable(),

@@ -6,7 +6,7 @@ export { type FirstDrop, type PatternMatch, CELL } from './blanks/pattern';
 export { type SectorBlank, SECTOR_FORMULAS, sectorBlank } from './blanks/sector';
 export { type BlankEdge, type TopPoints, isMirroredOnTable, lieOf, onTable, quarterTurned } from './blanks/on-the-table';
 export { type LayoutPiece, type LayoutPlan, type LayoutRequest, type LengthBound, type PlacedPiece, LAYOUT_FORMULAS, layoutSums, lengthBound } from './layout';
-export { type ByHandLimits, layOutByHand, layOutByHandSteps, runThrough } from './by-hand/lay-out-by-hand';
+export { ANY_STAGES, type ByHandLimits, type Stages, layOutByHand, layOutByHandSteps, runThrough } from './by-hand/lay-out-by-hand';
 export { layOutFreeSteps } from './free/lay-out-free';
 export { layOutInLevels } from './level-layout';
 export { type LayoutFault, checkLayout } from './check-layout';

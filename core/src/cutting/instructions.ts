@@ -3,11 +3,11 @@ import type { PlacedPiece } from './layout';
 /** One straight cut. Readings are from the roll's end (cross-cuts) and from its left factory edge (slits). */
 export interface Cut {
   readonly no: number;
-  readonly how: 'square the end' | 'cross-cut' | 'slit' | 'cross-cut piece' | 'trim';
+  readonly how: 'square the end' | 'cross-cut' | 'slit' | 'cross-cut piece' | 'slit piece' | 'trim';
   /** Where the tape reads, mm, in the sheet as it lies after the cut before. */
   readonly at_mm: number;
   /** From where the tape is laid. */
-  readonly from: 'roll end' | 'left edge' | 'sheet end';
+  readonly from: 'roll end' | 'left edge' | 'sheet end' | 'part end' | 'part left edge';
   /** Reading from the beginning of the roll, for a tape that stays laid out. */
   readonly running_mm: number;
   /** Between these, along the cut. */
@@ -19,9 +19,9 @@ export interface Cut {
 
 const NEAR = 0.05;
 
-/** The cuts that free every piece of one roll or offcut, in order: the sheet off the roll, slits down it, pieces off each column, trims last.
+/** The cuts that free every piece of one roll or offcut, in order: the sheet off the roll, slits down it, pieces off each column, trims last. A part of a column that still holds several pieces is slit and cut across in its turn.
  *  @param usable_mm width of the film @param endWaste_mm squared off first
- *  @returns undefined when the pieces cannot be freed by straight cuts in three stages: cut by plotter, or with a knife round each */
+ *  @returns undefined when the pieces cannot be freed by straight cuts from edge to edge: cut by plotter, or with a knife round each */
 export function cutsFor(placed: readonly PlacedPiece[], usable_mm: number, endWaste_mm: number): readonly Cut[] | undefined {
   const cuts: Omit<Cut, 'no'>[] = [];
   if (endWaste_mm > NEAR && placed.length > 0) cuts.push({ how: 'square the end', at_mm: endWaste_mm, from: 'roll end', running_mm: endWaste_mm, between_mm: [0, usable_mm], frees: [], sheet: 0 });
@@ -40,19 +40,66 @@ export function cutsFor(placed: readonly PlacedPiece[], usable_mm: number, endWa
       const alone = column.length === 1 ? column[0] : undefined;
       if (usable_mm - right > NEAR) cuts.push({ how: 'slit', at_mm: right, from: 'left edge', running_mm: right, between_mm: [from, to], frees: alone !== undefined && alone.along_mm >= to - from - NEAR ? [alone.id] : [], sheet });
       edge = right;
-      let end = from;
-      for (const piece of [...column].sort((a, b) => a.y_mm - b.y_mm)) {
-        if (piece.y_mm < end - NEAR) return undefined;
-        const top = piece.y_mm + piece.along_mm;
-        if (piece.y_mm - end > NEAR) cuts.push({ how: 'cross-cut piece', at_mm: piece.y_mm - from, from: 'sheet end', running_mm: piece.y_mm, between_mm: [left, right], frees: [], sheet });
-        const isNarrower = piece.across_mm < right - left - NEAR;
-        if (to - top > NEAR) cuts.push({ how: 'cross-cut piece', at_mm: top - from, from: 'sheet end', running_mm: top, between_mm: [left, right], frees: isNarrower ? [] : [piece.id], sheet });
-        if (isNarrower) cuts.push({ how: 'trim', at_mm: piece.across_mm, from: 'left edge', running_mm: piece.x_mm + piece.across_mm, between_mm: [piece.y_mm, top], frees: [piece.id], sheet });
-        end = top;
-      }
+      if (!takeApart(column, { left, right, from, to }, false, sheet)) return undefined;
     }
   }
-  return cuts.map((cut, index) => ({ no: index + 1, ...cut }));
+  return withTheRest(cuts, placed).map((cut, index) => ({ no: index + 1, ...cut }));
+
+  /** Cuts across one column, and into each part that holds several pieces. @returns false: a part cannot be parted */
+  function takeApart(column: readonly PlacedPiece[], { left, right, from, to }: Box, isPart: boolean, sheet: number): boolean {
+    let end = from;
+    for (const cell of groups(column, 'y_mm', 'along_mm')) {
+      const [start, top] = spanOf(cell, 'y_mm', 'along_mm');
+      const [piece] = cell;
+      const alone = cell.length === 1 ? piece : undefined;
+      const across = { how: 'cross-cut piece', from: isPart ? 'part end' : 'sheet end', between_mm: [left, right], sheet } as const;
+      if (start - end > NEAR) cuts.push({ ...across, at_mm: start - from, running_mm: start, frees: [] });
+      const isNarrower = alone !== undefined && alone.across_mm < right - left - NEAR;
+      if (to - top > NEAR) cuts.push({ ...across, at_mm: top - from, running_mm: top, frees: alone === undefined || isNarrower ? [] : [alone.id] });
+      if (isNarrower) cuts.push({ how: 'trim', at_mm: alone.across_mm, from: 'left edge', running_mm: alone.x_mm + alone.across_mm, between_mm: [start, top], frees: [alone.id], sheet });
+      if (alone === undefined && !slitApart(cell, { left, right, from: start, to: top }, sheet)) return false;
+      end = top;
+    }
+    return true;
+  }
+
+  function slitApart(cell: readonly PlacedPiece[], { left, right, from, to }: Box, sheet: number): boolean {
+    const columns = groups(cell, 'x_mm', 'across_mm');
+    if (columns.length < 2) return false;
+    let edge = left;
+    return columns.every((column) => {
+      const [begin, stop] = spanOf(column, 'x_mm', 'across_mm');
+      const slit = { how: 'slit piece', from: 'part left edge', between_mm: [from, to], sheet } as const;
+      if (begin - edge > NEAR) cuts.push({ ...slit, at_mm: begin - left, running_mm: begin, frees: [] });
+      const alone = column.length === 1 ? column[0] : undefined;
+      if (right - stop > NEAR) cuts.push({ ...slit, at_mm: stop - left, running_mm: stop, frees: alone !== undefined && alone.along_mm >= to - from - NEAR ? [alone.id] : [] });
+      edge = stop;
+      return takeApart(column, { left: begin, right: stop, from, to }, true, sheet);
+    });
+  }
+}
+
+/** A piece that no cut frees by itself falls off with the last cut along one of its sides. */
+function withTheRest(cuts: readonly Omit<Cut, 'no'>[], placed: readonly PlacedPiece[]): readonly Omit<Cut, 'no'>[] {
+  const freed = new Set(cuts.flatMap(({ frees }) => frees));
+  const own = cuts.map((cut) => ({ ...cut, frees: [...cut.frees] }));
+  for (const piece of placed) if (!freed.has(piece.id)) own.findLast((cut) => liesAlong(cut, piece))?.frees.push(piece.id);
+  return own;
+}
+
+const SLITS: ReadonlySet<Cut['how']> = new Set(['slit', 'slit piece', 'trim']);
+
+function liesAlong({ how, running_mm, between_mm }: Omit<Cut, 'no'>, { x_mm, y_mm, across_mm, along_mm }: PlacedPiece): boolean {
+  const [from, to] = between_mm;
+  const [start, end, first, last] = SLITS.has(how) ? [x_mm, x_mm + across_mm, y_mm, y_mm + along_mm] : [y_mm, y_mm + along_mm, x_mm, x_mm + across_mm];
+  return (Math.abs(running_mm - start) <= NEAR || Math.abs(running_mm - end) <= NEAR) && from <= first + NEAR && last <= to + NEAR;
+}
+
+interface Box {
+  readonly left: number;
+  readonly right: number;
+  readonly from: number;
+  readonly to: number;
 }
 
 type Axis = 'x_mm' | 'y_mm';

@@ -1,13 +1,19 @@
 import { type LayoutPlan, type LayoutRequest, type LengthBound, layoutSums, lengthBound } from '../layout';
 import { layOutInLevels, refuseLayout } from '../level-layout';
+import { isFewForAnyCuts, shortestOfAnyCuts } from '../exact/any-cuts';
+import { partedAt } from '../free/blocks';
+import { placeBlocks } from '../free/place-blocks';
 import { placeBands } from './place-bands';
 import { type SpaceResult, searchSpaces } from './search-spaces';
 import type { BandExtra, Space } from './space';
 import { type StripProblem, stripProblem } from './strip-problem';
 
+/** Cross-cut, slit, and with 3 cross-cut again; a last trimming cut is free. `ANY_STAGES`: as many as it takes, where few pieces are laid; many are laid in 3. */
+export type Stages = 2 | 3 | typeof ANY_STAGES;
+export const ANY_STAGES = 99;
+
 export interface ByHandLimits {
-  /** Cross-cut, slit, and with 3 cross-cut again; a last trimming cut is free. */
-  readonly stages: 2 | 3;
+  readonly stages: Stages;
   readonly seed: number;
   /** Rounds of improving; the same seed and rounds give the same plan. */
   readonly mostRounds: number;
@@ -36,24 +42,33 @@ export function* layOutByHandSteps(request: LayoutRequest, { stages, seed, mostR
   let best = first && withBound(first, bound);
   if (best?.stopped === 'optimal') return best;
   let known: SpaceResult['laid'] | undefined;
+  const isAny = stages === ANY_STAGES;
   const planOf = ({ laid, cost, isProven }: SpaceResult): LayoutPlan => {
     if (best === undefined || (laid !== known && cost * problem.alongStep_mm < best.length_mm.value - 1e-9)) {
       known = laid;
-      best = planned(request, bound, placeBands(problem, laid.map(({ band }) => band), request.rollWidth_mm), isProven);
-    } else if (isProven && best.stopped !== 'optimal') best = { ...best, stopped: 'optimal' };
+      best = planned(request, bound, placeBands(problem, laid.map(({ band }) => band), request.rollWidth_mm), isProven && !isAny);
+    } else if (isProven && !isAny && best.stopped !== 'optimal') best = { ...best, stopped: 'optimal' };
     return best;
   };
-  const search = searchSpaces([wholeRoll(problem)], { seed, stages, mostRounds, bound: Math.ceil(bound.bound_mm.value / problem.alongStep_mm - 1e-6), prices: bound.prices, turned: bound.turned, extra: NOTHING_EXTRA, isFilmOnly: true, penalty: NO_PENALTY });
+  const search = searchSpaces([wholeRoll(problem)], { seed, stages: isAny ? 3 : stages, mostRounds, bound: Math.ceil(bound.bound_mm.value / problem.alongStep_mm - 1e-6), prices: bound.prices, turned: bound.turned, extra: NOTHING_EXTRA, isFilmOnly: true, penalty: NO_PENALTY });
   for (let step = search.next(); ; step = search.next()) {
     if (!step.value.isComplete && step.done !== true) continue;
     const plan = planOf(step.value);
-    if (step.done === true) return plan;
+    if (step.done === true) return isAny ? inAnyStages(request, problem, bound, plan) : plan;
     yield plan;
     if (!isLate || step.value.rounds !== LATE_BOUND_ROUNDS) continue;
     bound = lengthBound(request);
     best = withBound(plan, bound);
     if (best.stopped === 'optimal') return best;
   }
+}
+
+/** Few pieces in as many stages as it takes, proven; many as they are. */
+function inAnyStages(request: LayoutRequest, problem: StripProblem, bound: LengthBound, plan: LayoutPlan): LayoutPlan {
+  if (plan.stopped === 'optimal' || !isFewForAnyCuts(problem)) return plan;
+  const most = Math.round(plan.length_mm.value / problem.alongStep_mm);
+  const block = shortestOfAnyCuts(problem, most);
+  return block === undefined || block.along === most ? { ...plan, stopped: 'optimal' } : planned(request, bound, placeBlocks(problem, partedAt(block), request.rollWidth_mm), true);
 }
 
 /** Whether the whole bound of this many different pieces takes longer than laying them well: it then waits for some rounds of the search. */

@@ -1,5 +1,6 @@
 import { seededRandom } from '../../quantity';
-import { bestBands, selectionsOf } from '../exact/few-pieces';
+import { bestBands } from '../exact/few-pieces';
+import { selectionsOf } from '../exact/selections';
 import { byWeight } from '../by-weight';
 import { buildBand } from './band';
 import { type BandExtra, type LaidBand, type Layout, type Space, costOf, lengthsOf } from './space';

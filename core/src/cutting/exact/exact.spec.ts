@@ -6,7 +6,8 @@ import { barDemands } from '../bounds/bars-of-strip';
 import { leastCost } from '../bounds/least-cost';
 import { stripProblem } from '../by-hand/strip-problem';
 import { SMALL_JOBS } from '../fixtures/small-jobs';
-import { type LayoutPiece, layOutByHand } from '../index';
+import { ANY_STAGES, type LayoutPiece, type LayoutPlan, type LayoutRequest, checkCuttable, checkLayout, layOutByHand } from '../index';
+import { shortestOfAnyCuts } from './any-cuts';
 import { bestBands } from './few-pieces';
 
 let highs: Highs;
@@ -20,6 +21,9 @@ const jobs = fc.array(fc.record({ w: fc.integer({ min: 100, max: 1100 }), h: fc.
 const pieces = (items: readonly Item[]): LayoutPiece[] => items.map(({ w, h }, index) => ({ id: String(index), across_mm: w, along_mm: h, mayTurn90: false }));
 const ROLL = 1220;
 
+const requestOf = ({ width, items }: (typeof SMALL_JOBS)[number]): LayoutRequest => ({ rollWidth_mm: width, pieces: items.flatMap(({ w, h, qty }, kind) => Array.from({ length: qty }, (_, copy) => ({ id: `${kind}.${copy}`, across_mm: w, along_mm: h, mayTurn90: false }))) });
+const faultsOf = (request: LayoutRequest, { placed }: LayoutPlan, stages: number): readonly unknown[] => [...checkLayout(request, placed), ...checkCuttable(placed, stages)];
+
 /** Two-stage cutting with trimming as an integer programme: which pieces open a band, which lie in whose band. @source Lodi, Martello, Monaci 2002 (from memory) */
 function twoStages(items: readonly Item[]): number {
   const sorted = [...items].sort((a, b) => b.h - a.h);
@@ -29,6 +33,24 @@ function twoStages(items: readonly Item[]): number {
   const wide = sorted.map(({ w }, i) => ` wide${i}: ${sorted.slice(i + 1).map((own, k) => `${own.w} x${i}_${i + 1 + k}`).join(' + ')}${i + 1 < n ? ' ' : ''}- ${ROLL - w} y${i} <= 0`).filter((line) => line.includes(' x'));
   const names = [...sorted.map((_, i) => `y${i}`), ...sorted.flatMap((_, i) => sorted.slice(i + 1).map((_own, k) => `x${i}_${i + 1 + k}`))];
   return highs.solve(`Minimize\n obj: ${cost}\nSubject To\n${[...once, ...wide].join('\n')}\nBinary\n ${names.join(' ')}\nEnd`).ObjectiveValue;
+}
+
+/** Free placing as an integer programme with one of four relations to each pair. Up to three pieces can always be cut apart; four can turn round a gap. @source Chen, Lee and Shen 1995, in the plane (from memory) */
+function freely(items: readonly Item[]): number {
+  const far = items.reduce((sum, { h }) => sum + h, 0);
+  const rows = items.flatMap(({ w, h }, i) => [` in${i}: x${i} <= ${ROLL - w}`, ` end${i}: L - y${i} >= ${h}`]);
+  const names: string[] = [];
+  items.forEach((a, i) => {
+    items.slice(i + 1).forEach((b, k) => {
+      const j = i + 1 + k;
+      const own = ['l', 'r', 'b', 'a'].map((side) => `${side}${i}_${j}`);
+      const [left = '', right = '', before = '', after = ''] = own;
+      names.push(...own);
+      rows.push(` one${i}_${j}: ${own.join(' + ')} >= 1`, ` le${i}_${j}: x${i} - x${j} + ${ROLL} ${left} <= ${ROLL - a.w}`, ` ri${i}_${j}: x${j} - x${i} + ${ROLL} ${right} <= ${ROLL - b.w}`, ` be${i}_${j}: y${i} - y${j} + ${far} ${before} <= ${far - a.h}`, ` af${i}_${j}: y${j} - y${i} + ${far} ${after} <= ${far - b.h}`);
+    });
+  });
+  /** Sides are whole millimetres; the solver's own are off by its tolerance of one in a million times `far`. */
+  return highs.solve(`Minimize\n obj: L\nSubject To\n${rows.join('\n')}\nBinary\n ${names.join(' ')}\nEnd`).ObjectiveValue;
 }
 
 /** The bar relaxation with every pattern written out. */
@@ -56,10 +78,46 @@ describe('are few pieces laid in the shortest way there is?', () => {
       expect(length(3)).toBeLessThanOrEqual(length(2) + 1e-9);
     }), { numRuns: 40 });
   });
-  it.each(SMALL_JOBS.map((job) => [job.id, job] as const))('%s: the optimum of three stages itself, and proven', (_id, { width, items, optimum }) => {
-    const plan = layOutByHand({ rollWidth_mm: width, pieces: items.flatMap(({ w, h, qty }, kind) => Array.from({ length: qty }, (_, copy) => ({ id: `${kind}.${copy}`, across_mm: w, along_mm: h, mayTurn90: false }))) }, { stages: 3, seed: 1, mostRounds: 100 });
-    expect(plan.length_mm.value).toBe(optimum);
-    expect(plan.stopped).toBe('optimal');
+  it.each(SMALL_JOBS.map((job) => [job.id, job] as const))('%s: the optimum itself, of three stages and of any number, and proven', (_id, job) => {
+    const request = requestOf(job);
+    for (const [stages, optimum] of [[3, job.optimum], [ANY_STAGES, job.anyStages]] as const) {
+      const plan = layOutByHand(request, { stages, seed: 1, mostRounds: 100 });
+      expect(plan.length_mm.value).toBe(optimum);
+      expect(plan.stopped).toBe('optimal');
+      expect(faultsOf(request, plan, stages)).toEqual([]);
+    }
+  });
+});
+
+describe('are few pieces laid in the shortest way that any straight cuts take apart?', () => {
+  it('up to three pieces: the same as an integer programme over which piece lies left of, right of, before or behind which; four: never shorter than that', () => {
+    fc.assert(fc.property(fc.array(fc.record({ w: fc.integer({ min: 200, max: 1100 }), h: fc.integer({ min: 200, max: 1500 }) }), { minLength: 2, maxLength: 4 }), (items) => {
+      const request = { rollWidth_mm: ROLL, pieces: pieces(items) };
+      const problem = stripProblem(request);
+      const block = shortestOfAnyCuts(problem, 1e6);
+      const length = (block?.along ?? 0) * problem.alongStep_mm;
+      const least = Math.round(freely(items));
+      if (items.length < 4) expect(length).toBe(least);
+      else expect(length).toBeGreaterThanOrEqual(least);
+    }), { numRuns: 25 });
+  });
+  it('any few pieces, turning or not: each once, freed by straight cuts, never longer than in three stages, and turning never makes it longer', () => {
+    fc.assert(fc.property(jobs, (items) => {
+      const length = (stages: 3 | typeof ANY_STAGES, mayTurn90: boolean): number => {
+        const request = { rollWidth_mm: ROLL, pieces: pieces(items).map((piece) => ({ ...piece, mayTurn90 })) };
+        const plan = layOutByHand(request, { stages, seed: 2, mostRounds: 60 });
+        expect(faultsOf(request, plan, stages)).toEqual([]);
+        return plan.length_mm.value;
+      };
+      const [three, any, turned] = [length(3, false), length(ANY_STAGES, false), length(ANY_STAGES, true)];
+      expect(any).toBeLessThanOrEqual(three + 1e-6);
+      expect(turned).toBeLessThanOrEqual(any + 1e-6);
+    }), { numRuns: 30 });
+  });
+  it('nothing as short as is asked: none', () => {
+    const problem = stripProblem({ rollWidth_mm: ROLL, pieces: pieces([{ w: 700, h: 500 }, { w: 700, h: 400 }]) });
+    expect(shortestOfAnyCuts(problem, 900 / problem.alongStep_mm)?.along).toBe(900 / problem.alongStep_mm);
+    expect(shortestOfAnyCuts(problem, 899 / problem.alongStep_mm)).toBeUndefined();
   });
 });
 

@@ -1,5 +1,6 @@
 import type { Band, Column } from '../by-hand/band';
 import type { Lie } from '../by-hand/strip-problem';
+import { Selections } from './selections';
 
 export interface FewPieces {
   readonly width: number;
@@ -17,13 +18,6 @@ export interface FewPieces {
   readonly most: number;
 }
 
-/** The number of different selections that can be made from so many pieces of each kind. */
-export function selectionsOf(left: ArrayLike<number>): number {
-  let product = 1;
-  for (let kind = 0; kind < left.length; kind += 1) product *= (left[kind] ?? 0) + 1;
-  return product;
-}
-
 /** Several columns side by side: width, length, columns at a factory edge, columns in all. */
 type Front = readonly number[];
 const ENTRY = 4;
@@ -37,13 +31,8 @@ export function bestBands({ width, lies, left, stages, edges, mostColumns, mostB
   const quantities = kinds.map((kind) => left[kind] ?? 0);
   const ways = kinds.map((kind) => lies.filter((lie) => lie.kind === kind && lie.across <= width && lie.along <= mostBand));
   if (ways.some((own) => own.length === 0)) return undefined;
-  const radix: number[] = [];
-  let states = 1;
-  for (const quantity of quantities) { radix.push(states); states *= quantity + 1; }
-  const area = new Float64Array(states);
-  const sizes = ways.map(([way]) => (way === undefined ? 0 : way.across * way.along));
-  const digits = (state: number): number[] => quantities.map((quantity, at) => Math.floor(state / (radix[at] ?? 1)) % (quantity + 1));
-  for (let state = 0; state < states; state += 1) digits(state).forEach((count, at) => { area[state] = (area[state] ?? 0) + count * (sizes[at] ?? 0); });
+  const selections = new Selections(quantities, ways.map(([way]) => (way === undefined ? 0 : way.across * way.along)));
+  const { count: states, area, parts: subs } = selections;
   const spare = most * width - (area[states - 1] ?? 0);
   if (spare < 0) return undefined;
 
@@ -52,26 +41,11 @@ export function bestBands({ width, lies, left, stages, edges, mostColumns, mostB
   const bandLength = new Float64Array(states).fill(NEVER);
   const shortest = new Float64Array(states).fill(NEVER);
   shortest[0] = 0;
-  const subs = new Int32Array(states);
-
-  /** Selections with at least one piece of the first kind there is: each partition is met once. */
-  const partsOf = (state: number): number => {
-    const own = digits(state);
-    const first = own.findIndex((count) => count > 0);
-    let count = 1;
-    subs[0] = radix[first] ?? 0;
-    own.forEach((digit, at) => {
-      const most = at === first ? digit - 1 : digit;
-      const before = count;
-      for (let copies = 1; copies <= most; copies += 1) for (let index = 0; index < before; index += 1) { subs[count] = (subs[index] ?? 0) + copies * (radix[at] ?? 0); count += 1; }
-    });
-    return count;
-  };
 
   for (let state = 1; state < states; state += 1) {
-    const own = digits(state);
+    const own = selections.digits(state);
     columns[state] = stages === 2 && own.reduce((sum, count) => sum + count, 0) > 1 ? [] : columnFront(own, ways, width, mostBand, (area[state] ?? 0) + spare, edges);
-    const parts = partsOf(state);
+    const parts = selections.partsOf(state);
     const front: number[] = [];
     for (let index = 0; index < parts; index += 1) {
       const part = subs[index] ?? 0;
@@ -97,7 +71,7 @@ export function bestBands({ width, lies, left, stages, edges, mostColumns, mostB
   /** The way back: what gave each best value is looked for again. */
   const found: Band[] = [];
   for (let state = states - 1; state > 0; ) {
-    const parts = partsOf(state);
+    const parts = selections.partsOf(state);
     let part = state;
     for (let index = 0; index < parts; index += 1) { const own = subs[index] ?? 0; if (Math.abs((bandLength[own] ?? NEVER) + (shortest[state - own] ?? NEVER) - (shortest[state] ?? 0)) < 1e-9) { part = own; break; } }
     found.push(bandOf(part));
@@ -110,7 +84,7 @@ export function bestBands({ width, lies, left, stages, edges, mostColumns, mostB
     const made: Column[] = [];
     let [state, room, atEdge, count] = [whole, width, edges, mostColumns];
     while (state > 0) {
-      const parts = partsOf(state);
+      const parts = selections.partsOf(state);
       let next: { readonly part: number; readonly across: number; readonly edge: number } | undefined;
       for (let index = 0; index < parts && next === undefined; index += 1) {
         const part = subs[index] ?? 0;
@@ -121,7 +95,7 @@ export function bestBands({ width, lies, left, stages, edges, mostColumns, mostB
         }
       }
       if (next === undefined) throw new RangeError('a band that was found cannot be made');
-      made.push(columnOf(digits(next.part), next.across));
+      made.push(columnOf(selections.digits(next.part), next.across));
       state -= next.part;
       room -= next.across;
       atEdge -= next.edge;

@@ -1,4 +1,5 @@
 import type { Reasoned } from '../../quantity';
+import type { Stages } from '../by-hand/lay-out-by-hand';
 import type { LayoutPiece, PlacedPiece } from '../layout';
 
 /** Film that pieces can be cut from. */
@@ -54,7 +55,7 @@ export interface CutOrder {
   readonly pieces: readonly OrderPiece[];
   readonly pinned: readonly PinnedPiece[];
   readonly mode: 'by hand' | 'by plotter';
-  readonly stages: 2 | 3;
+  readonly stages: Stages;
   /** Left between pieces: the kerf of a knife is nothing, a plotter or a careful hand wants some. */
   readonly gap_mm: number;
   /** Cut off the beginning of each roll to have a square end. */

@@ -1,20 +1,23 @@
 import { barDemands } from '../bounds/bars-of-strip';
 import { leastCost } from '../bounds/least-cost';
 import type { Band } from '../by-hand/band';
+import { ANY_STAGES } from '../by-hand/lay-out-by-hand';
 import { placeBands } from '../by-hand/place-bands';
 import { type SpaceResult, searchSpaces } from '../by-hand/search-spaces';
 import type { LaidBand } from '../by-hand/space';
 import type { StripProblem } from '../by-hand/strip-problem';
-import { placeBlocks } from '../free/lay-out-free';
 import { blockOf } from '../free/blocks';
+import { placeBlocks } from '../free/place-blocks';
 import { type FreeLayout, searchFree } from '../free/search-free';
 import type { PlacedPiece } from '../layout';
 import { toTenth } from '../tenths';
+import { cutsFor } from '../instructions';
 import type { CutOrder, CutOrderPlan, OrderPiece, StockUse } from './cut-order';
 import { extraOf, keptOf, moneyOf } from './order-money';
 import { type PlacedSpace, orderSpaces } from './order-spaces';
 import { pairOutlines } from './pair-outlines';
 import { refuseOrder } from './refuse-order';
+import { problemOn, shorterByAnyCuts } from './shorter-by-any-cuts';
 
 export interface OrderLimits {
   readonly seed: number;
@@ -27,6 +30,8 @@ const MISSING_TIMES = 60;
 const BOUNDLESS = 1e12;
 const FREE_SHARE = 0.3;
 const FREE_AFTER = 600;
+/** From this round on each better plan of few pieces is tried in as many stages as it takes. */
+const ANY_AFTER = 30;
 const NEAR = 1e-6;
 
 /** Lays an order on the rolls and offcuts there are, and on rolls to order: which piece on which film, and where. Pinned pieces stay.
@@ -61,17 +66,29 @@ function* planSteps(order: CutOrder, { seed, mostRounds }: OrderLimits): Generat
   const isEndless = real.some(({ most, problem }) => most === Number.POSITIVE_INFINITY && kinds.every((_, kind) => problem.lies.some((lie) => lie.kind === kind)));
   const open = isEndless ? real : spaces;
   const least = leastCost(open.map(({ problem, most, cost, fixed }) => ({ width: problem.width, cost: cost + (Number.isFinite(most) && most > 0 ? fixed / most : 0), most: Math.min(BOUNDLESS, most) })), barDemands(open[0]?.problem ?? spaces[0]?.problem ?? NO_PROBLEM, widestOf(open)));
-  const search = searchSpaces(open, { seed, stages: order.stages, mostRounds, bound: order.objective === 'length' || order.mode === 'by plotter' ? (least?.bound ?? 0) : Number.NEGATIVE_INFINITY, prices: least?.prices, turned: least?.turned, extra: extraOf(order), isFilmOnly: order.objective === 'length' || order.mode === 'by plotter', penalty: splitPenalty(laidOrder, open) });
+  const search = searchSpaces(open, { seed, stages: order.stages === ANY_STAGES ? 3 : order.stages, mostRounds, bound: order.objective === 'length' || order.mode === 'by plotter' ? (least?.bound ?? 0) : Number.NEGATIVE_INFINITY, prices: least?.prices, turned: least?.turned, extra: extraOf(order), isFilmOnly: order.objective === 'length' || order.mode === 'by plotter', penalty: splitPenalty(laidOrder, open) });
   const filmBound = (least?.bound ?? 0) * (order.objective === 'money' ? 1 : 0);
   let best: CutOrderPlan | undefined;
   let known: SpaceResult['laid'] | undefined;
   let freed = new Map<number, FreeLayout>();
-  const planOf = (laid: readonly LaidBand[], free: Map<number, FreeLayout>, stopped: CutOrderPlan['stopped']): CutOrderPlan => finished(laidOrder, open, usesOf(laidOrder, open, laid, free), laid, tooWide, filmBound, stopped);
+  const planOf = (laid: readonly LaidBand[], free: ReadonlyMap<number, FreeLayout>, stopped: CutOrderPlan['stopped']): CutOrderPlan => finished(laidOrder, open, usesOf(laidOrder, open, laid, free), free.size > 0 ? laid.filter(({ space }) => !free.has(space)) : laid, tooWide, filmBound, stopped);
+  const isAny = order.mode === 'by hand' && order.stages === ANY_STAGES;
+  const worthOf = ({ uses, cost }: CutOrderPlan): number => (order.objective === 'length' ? uses.reduce((sum, { used_mm }) => sum + used_mm, 0) : cost.value);
+  const better = (one: CutOrderPlan, other: CutOrderPlan): CutOrderPlan => (worthOf(other) < worthOf(one) ? other : one);
+  let shortest: CutOrderPlan | undefined;
+  const inAnyStages = (laid: readonly LaidBand[], plan: CutOrderPlan): CutOrderPlan => {
+    const shorter = shorterByAnyCuts(open, laid);
+    const own = shorter.size === 0 ? plan : better(plan, planOf(laid, shorter, 'limit'));
+    shortest = shortest === undefined ? own : better(shortest, own);
+    return shortest;
+  };
+  let triedAny: SpaceResult['laid'] | undefined;
   const handRounds = order.mode === 'by plotter' ? Math.ceil(mostRounds * FREE_SHARE) : mostRounds;
   let step = search.next();
   for (; step.done !== true && step.value.rounds < Math.min(handRounds, order.mode === 'by plotter' ? FREE_AFTER : handRounds); step = search.next()) {
     if (!step.value.isComplete) continue;
     if (best === undefined || step.value.laid !== known) { known = step.value.laid; best = planOf(known, freed, 'limit'); }
+    if (isAny && step.value.rounds >= ANY_AFTER && triedAny !== known) { triedAny = known; best = inAnyStages(known, best); }
     yield best;
   }
   const { laid, isProven } = step.value;
@@ -84,7 +101,8 @@ function* planSteps(order: CutOrder, { seed, mostRounds }: OrderLimits): Generat
       yield best;
     }
   }
-  return planOf(laid, freed, isBest && freed.size === 0 ? 'optimal' : 'limit');
+  if (!isAny) return planOf(laid, freed, isBest && freed.size === 0 ? 'optimal' : 'limit');
+  return laid === triedAny && best !== undefined ? best : inAnyStages(laid, planOf(laid, freed, 'limit'));
 }
 
 const NO_PROBLEM: StripProblem = { width: 1, kinds: [], lies: [], area: 0, longest: 0, alongStep_mm: 1, acrossStep_mm: 1 };
@@ -95,11 +113,8 @@ function* freeSearches(spaces: readonly PlacedSpace[], laid: readonly LaidBand[]
   const running = spaces.flatMap((space, index) => {
     const bands = laid.filter((own) => own.space === index).map(({ band }) => band);
     if (bands.length === 0 || space.mostColumns === 1) return [];
-    const pieces = new Map<number, number>();
-    for (const { columns } of bands) for (const column of columns) for (const { kind } of column.pieces) pieces.set(kind, (pieces.get(kind) ?? 0) + 1);
-    const kinds = space.problem.kinds.map((kind, at) => ({ ...kind, quantity: pieces.get(at) ?? 0 }));
-    const area = kinds.reduce((sum, { across, along, quantity }) => sum + across * along * quantity, 0);
-    return [{ index, search: searchFree({ ...space.problem, kinds, area }, { seed, mostRounds, bound: Math.ceil(area / space.problem.width), prices, start: { blocks: bands.map((band) => blockOf(space.problem, band)), length: bands.reduce((sum, { along }) => sum + along, 0) } }) }];
+    const problem = problemOn(space, bands);
+    return [{ index, search: searchFree(problem, { seed, mostRounds, bound: Math.ceil(problem.area / problem.width), prices, start: { blocks: bands.map((band) => blockOf(space.problem, band)), length: bands.reduce((sum, { along }) => sum + along, 0) } }) }];
   });
   for (const open = [...running]; open.length > 0; ) {
     for (const one of [...open]) {
@@ -195,7 +210,8 @@ function finished(order: CutOrder, spaces: readonly PlacedSpace[], uses: readonl
   const notLaid = [...tooWide, ...order.pieces.filter(({ id }) => !placedIds.has(id)).map(({ id }) => id)];
   const real = laid.filter(({ space }) => spaces[space]?.stock.id !== MISSING);
   const kept = order.mode === 'by plotter' ? 0 : real.reduce((sum, { space, band }) => { const own = spaces[space]; return sum + (own === undefined || own.mostColumns === 1 ? 0 : keptOf(own, band, order.rates)); }, 0);
-  const cuts = order.mode === 'by plotter' ? { crossCuts: uses.length, slits: 0, kept } : { crossCuts: real.length, slits: real.reduce((sum, { band }: { readonly band: Band }) => sum + band.columns.length, 0), kept };
+  const byHand = order.mode === 'by hand' && order.stages === ANY_STAGES ? uses.flatMap(({ stockId, placed }) => cutsFor(placed, order.stocks.find(({ id }) => id === stockId)?.width_mm ?? 0, order.endWaste_mm) ?? []) : [];
+  const cuts = byHand.length > 0 ? { crossCuts: byHand.filter(({ how }) => how === 'cross-cut').length, slits: byHand.filter(({ how }) => how === 'slit' || how === 'slit piece').length, kept } : order.mode === 'by plotter' ? { crossCuts: uses.length, slits: 0, kept } : { crossCuts: real.length, slits: real.reduce((sum, { band }: { readonly band: Band }) => sum + band.columns.length, 0), kept };
   return { uses, notLaid, ...moneyOf(order, uses, cuts, notLaid.length > 0 ? 0 : filmBound), splitGroups: splitGroups(order, uses), stopped: notLaid.length > 0 ? 'infeasible' : stopped };
 }
 

@@ -16,8 +16,8 @@ export function readPaper(given: unknown): Paper {
 const MARGIN = 14 * POINTS_MM;
 const DRAWING_HIGH = 88 * POINTS_MM;
 const LINE = 6.4 * POINTS_MM;
-const WORDS: Readonly<Record<Cut['how'], string>> = { 'square the end': 'Square the end', 'cross-cut': 'Cross-cut the sheet', slit: 'Slit', 'cross-cut piece': 'Cut the piece off', trim: 'Trim' };
-const FROM: Readonly<Record<Cut['from'], string>> = { 'roll end': 'from the cut end', 'left edge': 'from the left edge', 'sheet end': 'from the sheet’s end' };
+const WORDS: Readonly<Record<Cut['how'], string>> = { 'square the end': 'Square the end', 'cross-cut': 'Cross-cut the sheet', slit: 'Slit', 'cross-cut piece': 'Cut the piece off', 'slit piece': 'Slit this part', trim: 'Trim' };
+const FROM: Readonly<Record<Cut['from'], string>> = { 'roll end': 'from the cut end', 'left edge': 'from the left edge', 'sheet end': 'from the sheet’s end', 'part end': 'from this part’s end', 'part left edge': 'from this part’s left edge' };
 
 /** The cut sheet: a page or more a roll, the roll drawn, then its cuts in order with tape readings and three boxes to tick by hand. */
 export async function cutSheetPdf({ file, endWaste_mm, rolls }: PlanRead, { paper, units }: { readonly paper: Paper; readonly units: DisplayUnits }): Promise<Buffer> {

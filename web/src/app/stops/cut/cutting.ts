@@ -1,6 +1,6 @@
 import { Injectable, computed, inject, linkedSignal, signal } from '@angular/core';
 import type { StockItem } from '@yellow-pane/contracts';
-import { type CutBlank, type CutBlanks, type CutOrder, type CutOrderPlan, type OrderPiece, type PinnedPiece, type StockFilm, layoutPieceOf } from '@yellow-pane/core/cutting';
+import { ANY_STAGES, type CutBlank, type CutBlanks, type CutOrder, type CutOrderPlan, type OrderPiece, type PinnedPiece, type Stages, type StockFilm, layoutPieceOf } from '@yellow-pane/core/cutting';
 import { DEFAULT_RATES } from '@yellow-pane/core/fitting';
 import type { RowOf } from '@yellow-pane/core/job';
 import { mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
@@ -18,6 +18,8 @@ import { BlankOutlines } from './blank-outlines';
 import { lengthOfPlan, money, pieceWord } from './cut-words';
 
 export type CutView = 'layout' | 'blanks' | 'table' | 'stock';
+
+export const STAGES: readonly Stages[] = [2, 3, ANY_STAGES];
 
 /** One blank of the chosen film, as the order and the screens want it. */
 export interface BlankHere {
@@ -90,7 +92,7 @@ export class Cutting {
 
   /** Settings of the next layout: those of the plan there is, else customary. */
   readonly mode = linkedSignal<CutOrder['mode']>(() => this.plan()?.mode ?? 'by hand');
-  readonly stages = linkedSignal<2 | 3>(() => (this.plan()?.stages === 2 ? 2 : 3));
+  readonly stages = linkedSignal<Stages>(() => STAGES.find((own) => own === this.plan()?.stages) ?? 3);
   readonly objective = linkedSignal<CutOrder['objective']>(() => this.plan()?.objective ?? 'money');
   readonly gap_nm = linkedSignal(() => this.plan()?.gap_nm ?? 0);
   readonly endWaste_nm = linkedSignal(() => this.plan()?.endWaste_nm ?? 0);

@@ -1,9 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ANY_STAGES } from '@yellow-pane/core/cutting';
 import { type LengthUnit, formatFilmLength, formatLength, formatLengthWithUnit, parseReading } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
 import { money } from './cut-words';
-import { Cutting } from './cutting';
+import { Cutting, STAGES } from './cutting';
+
+const STAGE_WORDS = { 2: '2: cross-cut, slit', 3: '3: cross-cut, slit, cross-cut', [ANY_STAGES]: 'as many as it takes' } as const;
 
 type LengthSetting = 'gap' | 'waste' | 'sheet';
 
@@ -17,7 +20,7 @@ type LengthSetting = 'gap' | 'waste' | 'sheet';
       <div class="grid grid-cols-2 gap-x-6 gap-y-3 pb-2 max-md:grid-cols-1">
         <fieldset class="flex flex-wrap gap-x-5 items-center"><legend class="font-semibold">Cut</legend>
           @for (mode of modes; track mode) { <label class="flex items-center gap-2 min-h-9"><input type="radio" name="cut-mode" class="size-5 accent-ink" [checked]="cutting.mode() === mode" (change)="cutting.chooseMode(mode)" />{{ mode }}</label> }
-          <label class="flex items-center gap-2">stages<select class="field w-auto" aria-label="Stages of hand cutting" [disabled]="cutting.mode() === 'by plotter'" (change)="cutting.stages.set($any($event.target).value === '2' ? 2 : 3)"><option value="2" [selected]="cutting.stages() === 2">2: cross-cut, slit</option><option value="3" [selected]="cutting.stages() === 3">3: cross-cut, slit, cross-cut</option></select></label>
+          <label class="flex items-center gap-2">stages<select class="field w-auto" aria-label="Stages of hand cutting" [disabled]="cutting.mode() === 'by plotter'" (change)="setStages($any($event.target).value)">@for (one of stages; track one.value) { <option [value]="one.value" [selected]="cutting.stages() === one.value">{{ one.word }}</option> }</select></label>
         </fieldset>
         <fieldset class="flex flex-wrap gap-x-5 items-center"><legend class="font-semibold">For</legend>
           @for (way of objectives; track way.value) { <label class="flex items-center gap-2 min-h-9"><input type="radio" name="cut-for" class="size-5 accent-ink" [checked]="cutting.objective() === way.value" (change)="cutting.objective.set(way.value)" />{{ way.word }}</label> }
@@ -42,6 +45,7 @@ export class SettingsPanel {
   readonly #units = inject(Device).units;
   protected readonly fault = signal<string | undefined>(undefined);
   protected readonly modes = ['by hand', 'by plotter'] as const;
+  protected readonly stages = STAGES.map((value) => ({ value, word: STAGE_WORDS[value] }));
   protected readonly objectives = [{ value: 'money', word: 'least money' }, { value: 'length', word: 'least length' }] as const;
   protected readonly price = computed(() => money(this.cutting.pricePerSquare()));
   protected readonly lengths = computed(() => {
@@ -55,7 +59,11 @@ export class SettingsPanel {
       ...(this.cutting.film()?.widths_nm ?? []).map((width) => ({ id: `order ${width}`, isIn: !out.has(`order ${width}`), word: `to order, ${formatLengthWithUnit(width, this.#units())}` })),
     ];
   });
-  protected readonly summary = computed(() => `${this.cutting.mode()}${this.cutting.mode() === 'by hand' ? `, ${this.cutting.stages()} stages` : ''}, least ${this.cutting.objective()}, ${this.films().filter(({ isIn }) => isIn).length} of ${this.films().length} films`);
+  protected readonly summary = computed(() => `${this.cutting.mode()}${this.cutting.mode() === 'by hand' ? `, ${this.cutting.stages() === ANY_STAGES ? 'as many' : this.cutting.stages()} stages${this.cutting.stages() === ANY_STAGES ? ' as it takes' : ''}` : ''}, least ${this.cutting.objective()}, ${this.films().filter(({ isIn }) => isIn).length} of ${this.films().length} films`);
+
+  protected setStages(value: string): void {
+    this.cutting.stages.set(STAGES.find((own) => String(own) === value) ?? 3);
+  }
 
   protected toggle(id: string): void {
     this.cutting.leftOut.update((out) => { const next = new Set(out); if (!next.delete(id)) next.add(id); return next; });

@@ -11,8 +11,8 @@ import { Cutting } from './cutting';
 import { PlanWork } from './plan-work';
 
 const STAGES = ['mark', 'check', 'cut'] as const;
-const WORDS: Readonly<Record<Cut['how'], string>> = { 'square the end': 'Square the end', 'cross-cut': 'Cross-cut the sheet', slit: 'Slit along the roll', 'cross-cut piece': 'Cut the piece off', trim: 'Trim to width' };
-const FROM: Readonly<Record<Cut['from'], string>> = { 'roll end': 'from the cut end of the roll', 'left edge': 'from the left edge', 'sheet end': 'from the sheet’s end' };
+const WORDS: Readonly<Record<Cut['how'], string>> = { 'square the end': 'Square the end', 'cross-cut': 'Cross-cut the sheet', slit: 'Slit along the roll', 'cross-cut piece': 'Cut the piece off', 'slit piece': 'Slit this part', trim: 'Trim to width' };
+const FROM: Readonly<Record<Cut['from'], string>> = { 'roll end': 'from the cut end of the roll', 'left edge': 'from the left edge', 'sheet end': 'from the sheet’s end', 'part end': 'from this part’s end', 'part left edge': 'from this part’s left edge' };
 const SHEETS = ['A4 3x8', 'A4 2x7', 'letter 3x10', 'roll 62'] as const;
 
 /** At the table: the cuts of one roll in order, each with its tape reading, to mark, check and cut; large when the tablet stands beside the table. A plan for the plotter is sent from here. */
