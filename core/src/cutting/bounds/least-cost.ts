@@ -1,4 +1,5 @@
 import { type Bar, bestBar } from './best-bar';
+import { Simplex, type SimplexColumn } from './simplex';
 
 /** Something to cut from, as the bound sees it: so wide, so much a step of length, so many steps at most. */
 export interface BarStock {
@@ -28,43 +29,25 @@ export interface LeastCost {
   readonly stopped: 'optimal' | 'limit';
 }
 
-const NEVER = 1e7;
 const TINY = 1e-9;
 const MOST_ROWS = 140;
 
 /** The cheapest mixture of bars: slices of unit length across a roll, each crossed by pieces side by side. Every layout, free or cuttable, is such a mixture, so that nothing can cost less.
- *  Column generation with a revised simplex of few rows; when it is stopped early the bound is scaled down until it is true.
+ *  Column generation over a simplex of few rows; when it is stopped early the bound is scaled down until it is true.
  *  @returns undefined with more than 140 kinds and stocks: too slow to be of use @source own formulation of the bar relaxation (Scheithauer; from memory) */
 export function leastCost(stocks: readonly BarStock[], demands: readonly BarDemand[], mostRounds = 600): LeastCost | undefined {
-  const rows = demands.length + stocks.length;
-  if (rows > MOST_ROWS || demands.length === 0 || stocks.length === 0) return undefined;
+  if (demands.length + stocks.length > MOST_ROWS || demands.length === 0 || stocks.length === 0) return undefined;
   const need = demands.map(({ quantity, lies }) => quantity * (lies[0]?.[1] ?? 0));
-  const dear = NEVER * Math.max(1, ...stocks.map(({ cost }) => cost));
-  /** Explicit inverse of the basis: at first, stand-ins of forbidding cost and slacks. */
-  const inverse = Array.from({ length: rows }, (_, row) => { const line = new Float64Array(rows); line[row] = 1; return line; });
-  const basisCost = Float64Array.from({ length: rows }, (_, row) => (row < demands.length ? dear : 0));
-  const basis: (Column | undefined)[] = Array.from({ length: rows });
-  const value = Float64Array.from([...need, ...stocks.map(({ most }) => most)]);
-  const start = Float64Array.from(value);
-  const dual = new Float64Array(rows);
-  let [round, isOptimal, scale] = [0, false, 1];
-  for (; round < mostRounds; round += 1) {
-    dual.fill(0);
-    for (let row = 0; row < rows; row += 1) { const own = basisCost[row] ?? 0; const line = inverse[row]; if (own !== 0 && line !== undefined) for (let at = 0; at < rows; at += 1) dual[at] = (dual[at] ?? 0) + own * (line[at] ?? 0); }
-    const entering = cheapest(stocks, demands, dual);
-    scale = entering.scale;
-    if (entering.column === undefined) { isOptimal = true; break; }
-    if (!pivot(entering.column, inverse, basisCost, basis, value, rows)) break;
-  }
-  const prices = demands.map((_, kind) => Math.max(0, dual[kind] ?? 0) / scale);
-  let bound = 0;
-  for (let row = 0; row < rows; row += 1) bound += (row < demands.length ? (prices[row] ?? 0) : Math.min(0, dual[row] ?? 0)) * (start[row] ?? 0);
+  const simplex = new Simplex<BarColumn>(need, stocks.map(({ most }) => most), Math.max(1, ...stocks.map(({ cost }) => cost)));
+  let scale = 1;
+  const isOptimal = simplex.run((dual) => { const entering = cheapest(stocks, demands, dual); scale = entering.scale; return entering.column; }, mostRounds);
+  const prices = demands.map((_, kind) => Math.max(0, simplex.dual[kind] ?? 0) / scale);
+  const bound = simplex.worthAt(scale);
   const lengths = stocks.map(() => 0);
   const split = demands.map(() => stocks.map(() => 0));
   const turned = demands.map(() => 0);
-  basis.forEach((column, row) => {
-    if (column?.bar === undefined) return;
-    const took = value[row] ?? 0;
+  for (const [column, took] of simplex.taken()) {
+    if (column.bar === undefined) continue;
     lengths[column.stock] = (lengths[column.stock] ?? 0) + took;
     for (const { kind, lie, count } of column.bar.parts) {
       const pieces = (took * count) / (demands[kind]?.lies[lie]?.[1] ?? 1);
@@ -72,20 +55,18 @@ export function leastCost(stocks: readonly BarStock[], demands: readonly BarDema
       if (line !== undefined) line[column.stock] = (line[column.stock] ?? 0) + pieces;
       if (lie === 1) turned[kind] = (turned[kind] ?? 0) + pieces;
     }
-  });
+  }
   return { bound, prices: prices.map((price, kind) => price * (demands[kind]?.lies[0]?.[1] ?? 0)), lengths, split, turned, stopped: isOptimal ? 'optimal' : 'limit' };
 }
 
-interface Column {
-  readonly entries: readonly (readonly [row: number, amount: number])[];
-  readonly cost: number;
+interface BarColumn extends SimplexColumn {
   readonly stock: number;
   readonly bar: Bar | undefined;
 }
 
 /** The column that lowers the cost most, and by how much the prices must come down to be true now. */
-function cheapest(stocks: readonly BarStock[], demands: readonly BarDemand[], dual: Float64Array): { readonly column: Column | undefined; readonly scale: number } {
-  let [best, gain, scale]: [Column | undefined, number, number] = [undefined, TINY, 1];
+function cheapest(stocks: readonly BarStock[], demands: readonly BarDemand[], dual: Float64Array): { readonly column: BarColumn | undefined; readonly scale: number } {
+  let [best, gain, scale]: [BarColumn | undefined, number, number] = [undefined, TINY, 1];
   for (let kind = 0; kind < demands.length; kind += 1) {
     const own = dual[kind] ?? 0;
     if (-own > gain) { gain = -own; best = { entries: [[kind, -1]], cost: 0, stock: -1, bar: undefined }; }
@@ -107,32 +88,4 @@ function cheapest(stocks: readonly BarStock[], demands: readonly BarDemand[], du
     }
   }
   return { column: best, scale };
-}
-
-function pivot(column: Column, inverse: readonly Float64Array[], basisCost: Float64Array, basis: (Column | undefined)[], value: Float64Array, rows: number): boolean {
-  const step = new Float64Array(rows);
-  for (let row = 0; row < rows; row += 1) { let sum = 0; for (const [at, amount] of column.entries) sum += (inverse[row]?.[at] ?? 0) * amount; step[row] = sum; }
-  let [leaving, least] = [-1, Number.POSITIVE_INFINITY];
-  for (let row = 0; row < rows; row += 1) {
-    const own = step[row] ?? 0;
-    if (own <= 1e-10) continue;
-    const ratio = (value[row] ?? 0) / own;
-    if (ratio < least - 1e-12) { least = ratio; leaving = row; }
-  }
-  const line = inverse[leaving];
-  if (line === undefined) return false;
-  const by = step[leaving] ?? 1;
-  for (let at = 0; at < rows; at += 1) line[at] = (line[at] ?? 0) / by;
-  for (let row = 0; row < rows; row += 1) {
-    const own = step[row] ?? 0;
-    if (row === leaving || own === 0) continue;
-    const other = inverse[row];
-    if (other === undefined) continue;
-    for (let at = 0; at < rows; at += 1) { const amount = line[at] ?? 0; if (amount !== 0) other[at] = (other[at] ?? 0) - own * amount; }
-    value[row] = Math.max(0, (value[row] ?? 0) - own * least);
-  }
-  value[leaving] = least;
-  basisCost[leaving] = column.cost;
-  basis[leaving] = column;
-  return true;
 }

@@ -36,6 +36,8 @@ export interface BandWays {
   readonly mostColumns: number;
   /** How many columns can lie at a factory edge: the first ones. */
   readonly edges: number;
+  /** Told of every band that was built, the best among them. */
+  readonly onBuilt: (band: Band) => void;
 }
 
 const MOST_SETS = 16;
@@ -69,6 +71,7 @@ export function buildBand(problem: StripProblem, left: Int32Array, ways: BandWay
   let best: Band | undefined;
   for (const { set, along } of leastWaste(width, widthSets(width, stock, anchor?.across, random, mostColumns), stacks, anchor?.along ?? 1, random, edges)) {
     const band = fill(set, along);
+    if (band.columns.length > 0) ways.onBuilt(band);
     if (band.columns.length > 0 && (best === undefined || band.filled / band.along > best.filled / best.along)) best = band;
   }
   return best ?? alone(anchor ?? open[0]);

@@ -1,8 +1,9 @@
 import { seededRandom } from '../../quantity';
 import { bestBands } from '../exact/few-pieces';
 import { selectionsOf } from '../exact/selections';
-import { byWeight } from '../by-weight';
 import { buildBand } from './band';
+import { BandPool } from './band-pool';
+import { learning } from './learning';
 import { type BandExtra, type LaidBand, type Layout, type Space, costOf, lengthsOf } from './space';
 import type { Lie } from './strip-problem';
 import { takeApart } from './take-apart';
@@ -48,6 +49,11 @@ const EXACT_END_SHARE = 0.8;
 const MOST_SELECTIONS_AT_END = 1100;
 const BEFORE_EXACT = 60;
 const EXACT_SHARE = 0.25;
+/** All pieces are laid from bands seen before in this round, and again whenever so many times as many rounds are over; so much dearer is still taken. */
+const [FIRST_DIVE, DIVE_LATER, DIVE_DEARER] = [25, 1.2, 0.002];
+/** Bands taken apart are laid from bands seen before so often; so often a piece counts what it is worth among them. */
+const DIVE_SHARE = 0.25;
+const POOLED_WORTH = 0.5;
 const NEAR = 1e-9;
 const SURE = 1 - 1e-9;
 
@@ -61,7 +67,8 @@ export function* searchSpaces(spaces: readonly Space[], limits: SpaceSearch): Ge
   const kinds = spaces[0]?.problem.kinds ?? [];
   const all = Int32Array.from(kinds, ({ quantity }) => quantity);
   const total = (laid: readonly LaidBand[]): number => costOf(spaces, laid, limits.extra) + limits.penalty(laid);
-  const build = (left: Int32Array, kept: readonly LaidBand[], manner: Manner, most: number): readonly LaidBand[] | undefined => buildAll(spaces, limits, left, kept, manner, most, random);
+  const pool = new BandPool(spaces, kinds.length, limits.extra);
+  const build = (left: Int32Array, kept: readonly LaidBand[], manner: Manner, most: number): readonly LaidBand[] | undefined => buildAll(spaces, limits, left, kept, manner, most, random, pool);
   let best = NOT_LAID;
   const take = (laid: readonly LaidBand[] | undefined): void => {
     if (laid === undefined) return;
@@ -79,6 +86,7 @@ export function* searchSpaces(spaces: readonly Space[], limits: SpaceSearch): Ge
   const [only] = spaces;
   const isFew = limits.isFilmOnly && spaces.length === 1 && only !== undefined && only.most === Number.POSITIVE_INFINITY && only.fixed === 0 && selectionsOf(all) <= MOST_SELECTIONS;
   let { laid, cost } = best;
+  let nextDive = FIRST_DIVE;
   const mayBePerfect = limits.isFilmOnly && spaces.length === 1 && only !== undefined && only.problem.area === limits.bound * only.problem.width;
   const reaches = learning(REACHES, random);
   const slacks = learning(SLACKS, random);
@@ -90,6 +98,15 @@ export function* searchSpaces(spaces: readonly Space[], limits: SpaceSearch): Ge
       return { ...best, ...(exact === undefined ? {} : { laid: exact, cost: total(exact) }), isProven: true, rounds };
     }
     rounds += 1;
+    if (rounds >= nextDive) {
+      nextDive = Math.ceil(rounds * DIVE_LATER);
+      const rest = Int32Array.from(all);
+      const dived = pool.dive(rest, spaces.map(() => 0), random);
+      const ended = build(rest, dived, { reach: reaches.pick().value, slack: 0.03, anchoredShare: 1, seeksPerfect: false, isSettled: true, isThrifty: true }, best.cost * (1 + DIVE_DEARER));
+      const own = ended === undefined ? Number.POSITIVE_INFINITY : total(ended);
+      if (ended !== undefined && own <= cost * (1 + DIVE_DEARER)) { laid = ended; cost = own; }
+      if (cost < best.cost - NEAR) best = { ...best, laid, cost };
+    }
     const taken = takeApart(spaces, laid, random);
     const left = new Int32Array(kinds.length);
     for (const index of taken) for (const { pieces } of laid[index]?.band.columns ?? []) for (const { kind } of pieces) left[kind] = (left[kind] ?? 0) + 1;
@@ -102,7 +119,9 @@ export function* searchSpaces(spaces: readonly Space[], limits: SpaceSearch): Ge
     const whole = limits.isFilmOnly ? oneSpace(laid, taken) : undefined;
     const isExact = whole !== undefined && (spaces[whole]?.cost ?? 0) > 0 && random() < EXACT_SHARE && selectionsOf(left) <= MOST_SELECTIONS_ANEW;
     const exact = isExact && spaces[whole] !== undefined ? exactly(spaces[whole], whole, left, before, limits.stages) : undefined;
-    const rebuilt = isExact ? exact && [...kept, ...exact] : build(left, kept, { reach: reach.value, slack: slack.value, anchoredShare: 0.8, seeksPerfect: seek.value === 1, isSettled: random() < SETTLED_SHARE, isThrifty: random() < 0.7 }, before + leave);
+    const dived = !isExact && rounds > FIRST_DIVE && random() < DIVE_SHARE ? pool.dive(left, [...lengthsOf(spaces, kept)], random) : [];
+    const paid = dived.length === 0 ? 0 : total([...kept, ...dived]) - (cost - before);
+    const rebuilt = isExact ? exact && [...kept, ...exact] : build(left, [...kept, ...dived], { reach: reach.value, slack: slack.value, anchoredShare: 0.8, seeksPerfect: seek.value === 1, isSettled: random() < SETTLED_SHARE, isThrifty: random() < 0.7 }, before + leave - paid);
     best = { ...best, rounds };
     if (rebuilt === undefined) continue;
     const after = total(rebuilt);
@@ -150,14 +169,14 @@ interface Manner {
 }
 
 /** Bands until nothing is left; gives up once they cost more than `most`, or when something fits nowhere any more. */
-function buildAll(spaces: readonly Space[], limits: SpaceSearch, pieces: Int32Array, kept: readonly LaidBand[], manner: Manner, most: number, random: () => number): readonly LaidBand[] | undefined {
+function buildAll(spaces: readonly Space[], limits: SpaceSearch, pieces: Int32Array, kept: readonly LaidBand[], manner: Manner, most: number, random: () => number, pool: BandPool): readonly LaidBand[] | undefined {
   const { prices, turned, extra, stages } = limits;
   const left = Int32Array.from(pieces);
   const laid = [...kept];
   const lengths = [...lengthsOf(spaces, kept)];
   const kinds = spaces[0]?.problem.kinds ?? [];
   const cheapest = Math.min(...spaces.map(({ cost, problem }) => cost / problem.width));
-  const worth = kinds.map(({ across, along }, kind) => Math.max(prices?.[kind] ?? 0, across * along * cheapest));
+  const worth = kinds.map(({ across, along }, kind) => Math.max((random() < POOLED_WORTH ? pool.worth : undefined)?.[kind] ?? prices?.[kind] ?? 0, across * along * cheapest));
   const settled = manner.isSettled && turned !== undefined ? kinds.map(({ mayTurn, quantity }, kind) => { if (!mayTurn) return undefined; const share = (turned[kind] ?? 0) / quantity; return share < 0.1 || share > 0.9 || random() < 0.5 ? random() < share : undefined; }) : undefined;
   let spent = 0;
   /** What is still to be laid costs at least its area, and at least its prices. */
@@ -171,7 +190,7 @@ function buildAll(spaces: readonly Space[], limits: SpaceSearch, pieces: Int32Ar
       const end = exactly(lone, 0, left, most - spent, stages);
       return end === undefined ? (left.every((own) => own === 0) ? laid : undefined) : [...laid, ...end];
     }
-    const found = nextBand(spaces, left, lengths, worth, settled, { ...manner, stages, extra }, random);
+    const found = nextBand(spaces, left, lengths, worth, settled, { ...manner, stages, extra }, random, pool);
     if (found === 'nothing left') return laid;
     if (found === undefined) return undefined;
     const { space, band, cost } = found;
@@ -187,7 +206,7 @@ interface Found extends LaidBand {
   readonly cost: number;
 }
 
-function nextBand(spaces: readonly Space[], left: Int32Array, lengths: readonly number[], worth: readonly number[], settled: readonly (boolean | undefined)[] | undefined, manner: Manner & { readonly stages: 2 | 3; readonly extra: BandExtra }, random: () => number): Found | 'nothing left' | undefined {
+function nextBand(spaces: readonly Space[], left: Int32Array, lengths: readonly number[], worth: readonly number[], settled: readonly (boolean | undefined)[] | undefined, manner: Manner & { readonly stages: 2 | 3; readonly extra: BandExtra }, random: () => number, pool: BandPool): Found | 'nothing left' | undefined {
   if (left.every((count) => count === 0)) return 'nothing left';
   const tried = manner.isThrifty || spaces.length === 1 ? spaces.keys() : byChance(spaces.length, random);
   const seen = new Set<string>();
@@ -204,8 +223,9 @@ function nextBand(spaces: readonly Space[], left: Int32Array, lengths: readonly 
     seen.add(mark);
     const fits = fittingLies(space, left, settled, room);
     if (fits.length === 0) continue;
-    const band = buildBand(space.problem, left, { random, stages: manner.stages, reach: manner.reach, slack: manner.slack, anchored: random() < manner.anchoredShare, seeksPerfect: manner.seeksPerfect, lies: fits, room, mostColumns: space.mostColumns, edges: space.edges });
+    const band = buildBand(space.problem, left, { random, stages: manner.stages, reach: manner.reach, slack: manner.slack, anchored: random() < manner.anchoredShare, seeksPerfect: manner.seeksPerfect, lies: fits, room, mostColumns: space.mostColumns, edges: space.edges, onBuilt: (built) => { pool.note(index, built); } });
     if (band === undefined) continue;
+    pool.note(index, band);
     const cost = space.cost * band.along + (used === 0 ? space.fixed : 0) + manner.extra(space, band);
     let value = 0;
     for (const { pieces } of band.columns) for (const { kind } of pieces) value += worth[kind] ?? 0;
@@ -227,15 +247,4 @@ function fittingLies({ problem, edges }: Space, left: Int32Array, settled: reado
 function* byChance(count: number, random: () => number): Generator<number> {
   const turn = Math.floor(random() * count);
   for (let index = 0; index < count; index += 1) yield (index + turn) % count;
-}
-
-/** Picks among values, oftener those that made things better. */
-function learning(values: readonly number[], random: () => number): { readonly pick: () => { readonly value: number; readonly reward: () => void } } {
-  const weights = values.map(() => 2);
-  return {
-    pick: () => {
-      const index = byWeight(weights, random);
-      return { value: values[index] ?? 1, reward: () => { weights[index] = (weights[index] ?? 0) + 1; } };
-    },
-  };
 }

@@ -4,6 +4,7 @@ import type { Highs } from 'highs';
 import loadHighs from 'highs';
 import { barDemands } from '../bounds/bars-of-strip';
 import { leastCost } from '../bounds/least-cost';
+import { Simplex } from '../bounds/simplex';
 import { stripProblem } from '../by-hand/strip-problem';
 import { SMALL_JOBS } from '../fixtures/small-jobs';
 import { ANY_STAGES, type LayoutPiece, type LayoutPlan, type LayoutRequest, checkCuttable, checkLayout, layOutByHand } from '../index';
@@ -128,6 +129,23 @@ describe('is the bound the linear programme it says it is?', () => {
       const found = leastCost([{ width: problem.width, cost: 1, most: 1e9 }], barDemands(problem, problem.width));
       expect((found?.bound ?? 0) * problem.alongStep_mm).toBeCloseTo(barLength(items), 3);
     }), { numRuns: 40 });
+  });
+  it('any programme that asks for so much of some rows and has so much of others: the same as HiGHS, and the mixture gives what is asked', () => {
+    const columns = fc.array(fc.record({ cost: fc.integer({ min: 1, max: 50 }), gives: fc.array(fc.integer({ min: 0, max: 5 }), { minLength: 4, maxLength: 4 }), takes: fc.integer({ min: 0, max: 9 }) }), { minLength: 1, maxLength: 12 });
+    fc.assert(fc.property(columns, fc.array(fc.integer({ min: 0, max: 20 }), { minLength: 4, maxLength: 4 }), fc.integer({ min: 20, max: 60 }), (some, asked, limit) => {
+      /** One dear column for each row, so that there is always a mixture. */
+      const all = [...some.map(({ cost, gives, takes }) => ({ cost, entries: [...gives.map((amount, row) => [row, amount] as const), [4, takes] as const] })), ...asked.map((_, row) => ({ cost: 100, entries: [[row, 1] as const] }))];
+      const slacks = [...asked.map((_, row) => ({ cost: 0, entries: [[row, -1] as const] })), { cost: 0, entries: [[4, 1] as const] }];
+      const simplex = new Simplex(asked, [limit], 100);
+      const isDone = simplex.run((dual) => [...all, ...slacks].map((column) => ({ column, gain: column.entries.reduce((sum, [row, amount]) => sum + (dual[row] ?? 0) * amount, -column.cost) })).filter(({ gain }) => gain > 1e-9).sort((a, b) => b.gain - a.gain)[0]?.column, 500);
+      expect(isDone).toBe(true);
+      const rows = [...asked.map((own, row) => ` r${row}: ${all.map(({ entries }, at) => `${entries.find(([of]) => of === row)?.[1] ?? 0} x${at}`).join(' + ')} >= ${own}`), ` most: ${all.map(({ entries }, at) => `${entries.find(([of]) => of === 4)?.[1] ?? 0} x${at}`).join(' + ')} <= ${limit}`];
+      const exact = highs.solve(`Minimize\n obj: ${all.map(({ cost }, at) => `${cost} x${at}`).join(' + ')}\nSubject To\n${rows.join('\n')}\nEnd`).ObjectiveValue;
+      expect(simplex.worthAt(1)).toBeCloseTo(exact, 5);
+      const got = [0, 0, 0, 0, 0];
+      for (const [{ entries }, amount] of simplex.taken()) for (const [row, own] of entries) got[row] = (got[row] ?? 0) + own * amount;
+      asked.forEach((own, row) => { expect(got[row]).toBeGreaterThanOrEqual(own - 1e-6); });
+    }), { numRuns: 60 });
   });
   it('stopped early it is lower, never higher', () => {
     fc.assert(fc.property(jobs, fc.integer({ min: 0, max: 8 }), (items, rounds) => {
