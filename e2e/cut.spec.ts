@@ -27,6 +27,22 @@ test('blanks are laid out on the roll in stock, the layout is proven the shortes
   await allSaved(page);
 });
 
+test('cut by hand in as many stages as it takes: the wish is kept with the plan, and the cuts still free every pane', async ({ page, as }) => {
+  await as(page, 'Wren');
+  await page.goto(`${await copyOfDemo(page)}/cut`);
+  await page.getByText('How it is laid out').click();
+  const stages = page.getByRole('combobox', { name: 'Stages of hand cutting' });
+  await stages.selectOption({ label: 'as many as it takes' });
+  await layOut(page);
+  await page.reload();
+  await page.getByText('How it is laid out').click();
+  await expect(stages).toHaveValue('99');
+  await expect(page.getByText('as many stages as it takes')).toBeVisible();
+  await view(page, 'At the table').click();
+  await expect(page.getByText('Straight cuts from edge to edge do not free these pieces')).toHaveCount(0);
+  await expect(page.getByText(/frees .*SW1/).first()).toBeVisible();
+});
+
 test('stopped early the best so far is kept; a piece dragged stays pinned when the rest is laid out anew; a place it cannot have is refused in words', async ({ page, as }) => {
   await as(page, 'Wren');
   await page.goto(`${await copyOfDemo(page)}/cut`);

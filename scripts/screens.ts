@@ -62,6 +62,7 @@ const EXTRA: readonly View[] = [
   { name: 'day-phone', path: `${JOB}/day/${surface(1)}`, size: { width: 390, height: 844 }, before: planDays },
   { name: 'cut-column', path: `${JOB}/cut/${surface(24)}`, before: async (page) => { await page.getByRole('button', { name: 'Blanks and seams' }).click(); await page.waitForTimeout(300); } },
   { name: 'cut-phone', path: `${JOB}/cut/${surface(1)}`, size: { width: 390, height: 844 }, before: layOut },
+  { name: 'cut-any', path: `${JOB}/cut/${surface(1)}`, before: async (page) => { await page.getByText('How it is laid out').click(); await page.getByRole('combobox', { name: 'Stages of hand cutting' }).selectOption({ label: 'as many as it takes' }); await layOut(page); } },
   { name: 'cut-plotter', path: `${JOB}/cut/${surface(24)}`, before: async (page) => { await page.getByText('How it is laid out').click(); await page.getByRole('radio', { name: 'by plotter' }).check(); await layOut(page); } },
   { name: 'commands', path: `${JOB}/survey/${surface(1)}`, before: async (page) => { await page.keyboard.press('F1'); } },
   { name: 'film-facade', path: `${JOB}/film/${surface(5)}`, before: async (page) => { await judged(page); await page.getByRole('button', { name: 'Whole front' }).click(); await page.waitForTimeout(2500); } },
@@ -80,7 +81,6 @@ const EXTRA: readonly View[] = [
   { name: 'transfer', path: `${JOB}/survey/${surface(3)}`, before: async (page) => { await page.keyboard.press('Alt+I'); } },
   { name: 'survey-tablet', path: `${JOB}/survey/${surface(13)}`, size: { width: 1024, height: 768 } },
   { name: 'survey-figure', path: `${JOB}/survey/${surface(6)}`, before: async (page) => { await page.getByRole('button', { name: /Out of square/ }).click(); } },
-  { name: 'cut-phone', path: `${JOB}/cut/${surface(1)}`, size: { width: 390, height: 844 }, before: layOut },
 ];
 
 const args = process.argv.slice(2);

@@ -3,6 +3,8 @@ import { CUT_METHODS, type CutPiece, type CutPlan, type CutRoll, type JobAllowan
 import * as z from 'zod';
 import { idSchema, instantSchema, nanometres, positiveNanometres, text, word } from './primitives';
 
+export const stagesSchema = z.literal([2, 3, ANY_STAGES]).describe('Stages of cutting by hand: cross-cut, slit, and with 3 cross-cut again. 99: as many as it takes, where few pieces are laid; many are laid in 3.');
+
 export const seamChoice = z.strictObject({
   applicationId: idSchema,
   kind: z.enum(['lap over promoter', 'double cut', 'butt']).nullable(),
@@ -19,7 +21,7 @@ const perMetre = z.number().min(0).max(1e6).nullable();
 export const cutPlan = z.strictObject({
   filmId: idSchema,
   mode: z.enum(['by hand', 'by plotter']),
-  stages: z.literal([2, 3, ANY_STAGES]),
+  stages: stagesSchema,
   gap_nm: nanometres,
   endWaste_nm: nanometres,
   mostSheet_nm: positiveNanometres.nullable(),

@@ -1,6 +1,7 @@
-import { ANY_STAGES, type BlankInput, type LayoutRequest } from '@yellow-pane/core/cutting';
+import type { BlankInput, LayoutRequest } from '@yellow-pane/core/cutting';
 import { CUT_METHODS } from '@yellow-pane/core/job';
 import * as z from 'zod';
+import { stagesSchema } from './cutting-rows';
 import { pointName, share, text, word } from './primitives';
 
 const millimetres = z.number().min(1).max(100_000);
@@ -47,7 +48,7 @@ const searchLimits = {
 };
 
 /** One roll without end. */
-const stripSchema = layoutRequestSchema.extend({ mode: z.enum(['by hand', 'by plotter']).default('by hand'), stages: z.literal([2, 3, ANY_STAGES]).default(3), ...searchLimits });
+const stripSchema = layoutRequestSchema.extend({ mode: z.enum(['by hand', 'by plotter']).default('by hand'), stages: stagesSchema.default(3), ...searchLimits });
 
 const orderMoney = z.number().min(0).max(1e6);
 export const ratesSchema = z.strictObject({ perCrossCut: orderMoney.default(0), perSlit: orderMoney.default(0), perPiece: orderMoney.default(0), keepWidth_mm: z.number().min(0).max(5000).default(200), keepLength_mm: z.number().min(0).max(100_000).default(500), keepShare: share.default(0), perSplitGroup: orderMoney.default(0) });
@@ -58,7 +59,7 @@ const orderSchema = z.strictObject({
   pieces: z.array(pieceSchema.extend({ across_mm: z.number(), along_mm: z.number(), group: text(80).default(''), outline: z.array(z.strictObject({ x: z.number().min(-1).max(1e6), y: z.number().min(-1).max(1e6) })).min(3).max(400).optional(), mayFlip: z.boolean().optional() })).max(60_000),
   pinned: z.array(z.strictObject({ id: key, stockId: key, x_mm: z.number(), y_mm: z.number(), turned: z.boolean() })).max(10_000).default([]),
   mode: z.enum(['by hand', 'by plotter']).default('by hand'),
-  stages: z.literal([2, 3, ANY_STAGES]).default(3),
+  stages: stagesSchema.default(3),
   gap_mm: z.number().default(0),
   endWaste_mm: z.number().default(0),
   mostSheet_mm: z.number().positive().nullable().default(null),

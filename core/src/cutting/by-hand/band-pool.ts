@@ -2,15 +2,23 @@ import { Simplex, type SimplexColumn } from '../bounds/simplex';
 import type { Band } from './band';
 import type { BandExtra, LaidBand, Space } from './space';
 
-/** A band seen before, as a column of the linear programme over all of them. */
-interface PooledBand extends SimplexColumn {
+/** A band seen before. */
+interface PooledBand {
   readonly laid: LaidBand;
   readonly counts: readonly (readonly [kind: number, count: number])[];
   readonly along: number;
+  readonly cost: number;
+}
+
+/** A column of the linear programme: so much of a band, or what is given too much of a kind, or what is left of a film. */
+interface MixedBand extends SimplexColumn {
+  readonly pooled: PooledBand | undefined;
 }
 
 const MOST_POOLED = 1500;
 const MOST_PIVOTS = 400;
+/** Kinds of pieces and films in one programme: with more it takes longer than it is worth. */
+const MOST_ROWS = 140;
 const TINY = 1e-7;
 const WHOLE = 1 - 1e-6;
 
@@ -23,8 +31,8 @@ export class BandPool {
   readonly #kinds: number;
   readonly #extra: BandExtra;
   readonly #dearest: number;
-  /** Of each space that ends, its row. */
-  readonly #rowOf: ReadonlyMap<number, number>;
+  /** Spaces that end. */
+  readonly #ending: readonly number[];
   #bands = new Map<string, PooledBand>();
 
   constructor(spaces: readonly Space[], kinds: number, extra: BandExtra) {
@@ -32,20 +40,23 @@ export class BandPool {
     this.#kinds = kinds;
     this.#extra = extra;
     this.#dearest = Math.max(...spaces.map(({ cost, mostBand, most, fixed, problem }) => fixed + cost * Math.min(mostBand, most, 10 * problem.longest)));
-    this.#rowOf = new Map(spaces.flatMap(({ most }, space) => (Number.isFinite(most) ? [space] : [])).map((space, at) => [space, kinds + at]));
+    this.#ending = spaces.flatMap(({ most }, space) => (Number.isFinite(most) ? [space] : []));
+  }
+
+  /** Whether all kinds fit into one programme. */
+  get takesAll(): boolean {
+    return this.#kinds + this.#ending.length <= MOST_ROWS;
   }
 
   note(space: number, band: Band): void {
     const counts = new Map<number, number>();
     for (const { pieces } of band.columns) for (const { kind } of pieces) counts.set(kind, (counts.get(kind) ?? 0) + 1);
-    let key = String(space);
-    for (let kind = 0; kind < this.#kinds; kind += 1) { const count = counts.get(kind); if (count !== undefined) key += `,${kind}x${count}`; }
+    const key = `${space} ${[...counts].sort(([a], [b]) => a - b).join(' ')}`;
     const known = this.#bands.get(key);
     const own = this.#spaces[space];
     if (own === undefined || (known !== undefined && known.along <= band.along) || (known === undefined && this.#bands.size >= MOST_POOLED)) return;
-    const row = this.#rowOf.get(space);
     const share = own.fixed > 0 ? (own.fixed * band.along) / own.most : 0;
-    this.#bands.set(key, { laid: { space, band }, counts: [...counts], along: band.along, cost: own.cost * band.along + share + this.#extra(own, band), entries: [...counts, ...(row === undefined ? [] : [[row, band.along] as const])] });
+    this.#bands.set(key, { laid: { space, band }, counts: [...counts], along: band.along, cost: own.cost * band.along + share + this.#extra(own, band) });
   }
 
   /** Bands for most of these pieces: the mixture is reckoned, its whole bands are taken, one of the others by chance, and what is left is reckoned again.
@@ -54,14 +65,9 @@ export class BandPool {
     const found: LaidBand[] = [];
     const bands = [...this.#bands.values()];
     for (let isFirst = true; left.some((count) => count > 0); isFirst = false) {
-      const simplex = new Simplex<PooledBand>([...left], [...this.#rowOf.keys()].map((space) => (this.#spaces[space]?.most ?? 0) - (lengths[space] ?? 0)), this.#dearest);
-      const spare = Array.from({ length: this.#kinds }, (_, kind): PooledBand => ({ laid: NOTHING, counts: [], along: 0, cost: 0, entries: [[kind, -1]] }));
-      const slack = [...this.#rowOf.values()].map((row): PooledBand => ({ laid: NOTHING, counts: [], along: 0, cost: 0, entries: [[row, 1]] }));
-      const open = bands.filter((own) => this.#fits(own, left, lengths));
-      const columns = [...open, ...spare, ...slack];
-      simplex.run((dual) => cheapest(columns, dual), MOST_PIVOTS);
-      if (isFirst) this.worth = Array.from({ length: this.#kinds }, (_, kind) => Math.max(0, simplex.dual[kind] ?? 0));
-      const mixture = [...simplex.taken()].filter(([{ counts }, amount]) => counts.length > 0 && amount > TINY);
+      const kinds = Array.from(left.keys()).filter((kind) => (left[kind] ?? 0) > 0);
+      if (kinds.length + this.#ending.length > MOST_ROWS) return found;
+      const mixture = this.#mixture(bands.filter((own) => this.#fits(own, left, lengths)), kinds, left, lengths, isFirst);
       let taken = 0;
       for (const [band, amount] of mixture) for (let copy = 0; copy < Math.floor(amount + 1 - WHOLE); copy += 1) if (this.#take(band, left, lengths, found)) taken += 1;
       if (taken > 0) continue;
@@ -71,6 +77,28 @@ export class BandPool {
       if (chosen === undefined || !this.#take(chosen[0], left, lengths, found)) return found;
     }
     return found;
+  }
+
+  /** The cheapest mixture for so many of these kinds: bands and how much of each. */
+  #mixture(bands: readonly PooledBand[], kinds: readonly number[], left: Int32Array, lengths: readonly number[], isFirst: boolean): readonly (readonly [band: PooledBand, amount: number])[] {
+    const simplex = new Simplex<MixedBand>(kinds.map((kind) => left[kind] ?? 0), this.#ending.map((space) => (this.#spaces[space]?.most ?? 0) - (lengths[space] ?? 0)), this.#dearest);
+    const rowOf = new Map(kinds.map((kind, row) => [kind, row]));
+    const limitOf = new Map(this.#ending.map((space, at) => [space, kinds.length + at]));
+    const worth = new Float64Array(this.#kinds);
+    const rent = new Float64Array(this.#spaces.length);
+    simplex.run((dual) => {
+      let [gain, slack] = [TINY, -1];
+      for (let row = 0; row < dual.length; row += 1) { const own = row < kinds.length ? -(dual[row] as number) : (dual[row] as number); if (own > gain) [gain, slack] = [own, row]; }
+      if (slack >= 0) return { pooled: undefined, cost: 0, entries: [[slack, slack < kinds.length ? -1 : 1]] };
+      kinds.forEach((kind, row) => { worth[kind] = dual[row] as number; });
+      for (const [space, row] of limitOf) rent[space] = dual[row] as number;
+      const pooled = dearestFor(bands, worth, rent);
+      if (pooled === undefined) return undefined;
+      const limit = limitOf.get(pooled.laid.space);
+      return { pooled, cost: pooled.cost, entries: [...pooled.counts.map(([kind, count]) => [rowOf.get(kind) ?? 0, count] as const), ...(limit === undefined ? [] : [[limit, pooled.along] as const])] };
+    }, MOST_PIVOTS);
+    if (isFirst && kinds.length === this.#kinds) this.worth = Array.from(kinds, (_, row) => Math.max(0, simplex.dual[row] ?? 0));
+    return [...simplex.taken()].flatMap(([{ pooled }, amount]) => (pooled === undefined || amount <= TINY ? [] : [[pooled, amount] as const]));
   }
 
   #fits({ laid: { space }, along, counts }: PooledBand, left: Int32Array, lengths: readonly number[]): boolean {
@@ -87,15 +115,14 @@ export class BandPool {
   }
 }
 
-const NOTHING: LaidBand = { space: -1, band: { along: 0, columns: [], filled: 0 } };
-
-function cheapest(columns: readonly PooledBand[], dual: Float64Array): PooledBand | undefined {
+/** The band whose pieces are worth most over what it costs, for its cost. */
+function dearestFor(bands: readonly PooledBand[], worth: Float64Array, rent: Float64Array): PooledBand | undefined {
   let best: PooledBand | undefined;
   let gain = 1e-9;
-  for (const column of columns) {
-    let own = -column.cost;
-    for (const [row, amount] of column.entries) own += (dual[row] as number) * amount;
-    if (own > gain * Math.max(1, column.cost)) { gain = own / Math.max(1, column.cost); best = column; }
+  for (const band of bands) {
+    let own = (rent[band.laid.space] as number) * band.along - band.cost;
+    for (const [kind, count] of band.counts) own += (worth[kind] as number) * count;
+    if (own > gain * Math.max(1, band.cost)) { gain = own / Math.max(1, band.cost); best = band; }
   }
   return best;
 }

@@ -98,11 +98,11 @@ export function* searchSpaces(spaces: readonly Space[], limits: SpaceSearch): Ge
       return { ...best, ...(exact === undefined ? {} : { laid: exact, cost: total(exact) }), isProven: true, rounds };
     }
     rounds += 1;
-    if (rounds >= nextDive) {
+    if (rounds >= nextDive && pool.takesAll) {
       nextDive = Math.ceil(rounds * DIVE_LATER);
       const rest = Int32Array.from(all);
       const dived = pool.dive(rest, spaces.map(() => 0), random);
-      const ended = build(rest, dived, { reach: reaches.pick().value, slack: 0.03, anchoredShare: 1, seeksPerfect: false, isSettled: true, isThrifty: true }, best.cost * (1 + DIVE_DEARER));
+      const ended = build(rest, dived, { reach: reaches.pick().value, slack: 0.03, anchoredShare: 1, seeksPerfect: false, isSettled: true, isThrifty: true }, best.cost * (1 + DIVE_DEARER) - total(dived));
       const own = ended === undefined ? Number.POSITIVE_INFINITY : total(ended);
       if (ended !== undefined && own <= cost * (1 + DIVE_DEARER)) { laid = ended; cost = own; }
       if (cost < best.cost - NEAR) best = { ...best, laid, cost };

@@ -24,13 +24,13 @@ type LengthSetting = 'gap' | 'waste' | 'sheet';
         </fieldset>
         <fieldset class="flex flex-wrap gap-x-5 items-center"><legend class="font-semibold">For</legend>
           @for (way of objectives; track way.value) { <label class="flex items-center gap-2 min-h-9"><input type="radio" name="cut-for" class="size-5 accent-ink" [checked]="cutting.objective() === way.value" (change)="cutting.objective.set(way.value)" />{{ way.word }}</label> }
-          <label class="flex items-center gap-2 min-h-9"><input type="checkbox" class="size-5 accent-ink" [checked]="cutting.edgeMust()" (change)="cutting.edgeMust.set($any($event.target).checked)" />a wished factory edge is a must</label>
+          <label class="flex items-center gap-2 min-h-9"><input type="checkbox" class="size-5 shrink-0 accent-ink" [checked]="cutting.edgeMust()" (change)="cutting.edgeMust.set($any($event.target).checked)" />a wished factory edge is a must</label>
         </fieldset>
         <div class="grid grid-cols-3 gap-3">
           @for (own of lengths(); track own.key) { <label><span class="block text-sm">{{ own.word }}</span><input class="field figure" [value]="own.text" [placeholder]="own.key === 'sheet' ? 'no limit' : '0'" (change)="setLength(own.key, $any($event.target).value)" /></label> }
         </div>
         <fieldset><legend class="font-semibold">From</legend>
-          <ul class="grid grid-cols-2 gap-x-4 max-md:grid-cols-1">@for (film of films(); track film.id) { <li><label class="flex items-center gap-2 min-h-8"><input type="checkbox" class="size-5 accent-ink" [checked]="film.isIn" (change)="toggle(film.id)" />{{ film.word }}</label></li> } @empty { <li class="text-faint">No roll, and no width in the catalogue.</li> }</ul>
+          <ul class="grid grid-cols-2 gap-x-4 max-md:grid-cols-1">@for (film of films(); track film.id) { <li><label class="flex items-center gap-2 min-h-8"><input type="checkbox" class="size-5 shrink-0 accent-ink" [checked]="film.isIn" (change)="toggle(film.id)" />{{ film.word }}</label></li> } @empty { <li class="text-faint">No roll, and no width in the catalogue.</li> }</ul>
         </fieldset>
         @if (fault(); as says) { <p class="col-span-full text-stop font-semibold" role="alert">{{ says }}</p> }
         @if (cutting.isPriceGuessed()) { <p class="col-span-full text-sm text-faint">No price is kept for this film: {{ price() }} a square metre is our guess, to be changed under Settings.</p> }
