@@ -50,9 +50,9 @@ const MOST_SELECTIONS_AT_END = 1100;
 const BEFORE_EXACT = 60;
 const EXACT_SHARE = 0.25;
 /** All pieces are laid from bands seen before in this round, and again whenever so many times as many rounds are over; so much dearer is still taken. */
-const [FIRST_DIVE, DIVE_LATER, DIVE_DEARER] = [25, 1.2, 0.002];
-/** Bands taken apart are laid from bands seen before so often; so often a piece counts what it is worth among them. */
-const DIVE_SHARE = 0.25;
+const [FIRST_DIVE, DIVE_LATER, DIVE_DEARER] = [8, 1.4, 0.002];
+/** Bands taken apart are laid from bands seen before as often as this; and as often a piece counts what it is worth among them. */
+const DIVE_SHARE = 0.5;
 const POOLED_WORTH = 0.5;
 const NEAR = 1e-9;
 const SURE = 1 - 1e-9;

@@ -8,7 +8,7 @@ import { placeBlocks } from './place-blocks';
 import { type FreeLayout, searchFree } from './search-free';
 import { isMostlyDifferent } from './whole-runs';
 
-const BY_HAND_ROUNDS = 15;
+const BY_HAND_ROUNDS = 60;
 /** The whole bound of many different pieces takes longer than laying them well: it waits for so many steps of the search. */
 const LATE_BOUND = 60;
 /** A round by hand takes as long as many steps of a beam: it gets a turn often while it is near, seldom when it has fallen behind. */

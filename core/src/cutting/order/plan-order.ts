@@ -2,6 +2,7 @@ import { barDemands } from '../bounds/bars-of-strip';
 import { leastCost } from '../bounds/least-cost';
 import type { Band } from '../by-hand/band';
 import { ANY_STAGES } from '../by-hand/lay-out-by-hand';
+import { partedBands } from '../by-hand/parted-bands';
 import { placeBands } from '../by-hand/place-bands';
 import { type SpaceResult, searchSpaces } from '../by-hand/search-spaces';
 import type { LaidBand } from '../by-hand/space';
@@ -155,7 +156,7 @@ function usesOf(order: CutOrder, spaces: readonly PlacedSpace[], laid: readonly 
     const take = (kind: number): string => takeId(kind, space.lot);
     const roll = space.stock.what === 'to order' && space.stock.length_mm < BOUNDLESS ? Math.floor((space.stock.length_mm - space.from_mm + order.gap_mm) / space.problem.alongStep_mm) : Number.POSITIVE_INFINITY;
     const usesFree = free !== undefined && free.blocks.every(({ along }) => along <= roll);
-    const rolls = usesFree ? onRolls(free.blocks, roll).map((blocks) => placeBlocks(space.problem, blocks, space.width_mm + order.gap_mm, take, space.from_mm)) : onRolls(bands, roll).map((own) => placeBands(space.problem, own, space.width_mm + order.gap_mm, take, space.from_mm));
+    const rolls = usesFree ? onRolls(free.blocks, roll).map((blocks) => placeBlocks(space.problem, blocks, space.width_mm + order.gap_mm, take, space.from_mm)) : onRolls(Number.isFinite(roll) ? partedBands(bands) : bands, roll).map((own) => placeBands(space.problem, own, space.width_mm + order.gap_mm, take, space.from_mm));
     rolls.forEach((placed, copy) => { put(space.stock.id, placed.map((piece) => shrunk(piece, space.x_mm, order)), copy); });
   });
   return order.stocks.flatMap((stock): StockUse[] => (placedOn.get(stock.id) ?? []).map((pieces, copy) => {
