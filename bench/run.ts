@@ -3,7 +3,7 @@ import { startServer } from '../scripts/running-server';
 import { memoryWithLargeJob, mixedLoad, writeAcknowledged } from './api';
 import { firstScreen, initialSize, inStep, largeJobOpens, secondStart, typingToFigure } from './pages';
 import { adjustThousand, checkPane, layOut } from './core';
-import { cutting } from './cutting';
+import { cuttingByHand, cuttingFreely, cuttingFromStock } from './cutting';
 import { dayRows } from './day';
 import { filmOnGlass } from './film';
 import { surveyOfThousand } from './survey';
@@ -19,7 +19,9 @@ export interface Row {
 const benches: Readonly<Record<string, () => Promise<readonly Row[]>>> = {
   core: () => Promise.resolve([checkPane(), adjustThousand(), layOut()]),
   film: () => Promise.resolve(filmOnGlass()),
-  cutting: () => Promise.resolve(cutting()),
+  hand: () => Promise.resolve(cuttingByHand()),
+  free: () => Promise.resolve(cuttingFreely()),
+  order: () => Promise.resolve(cuttingFromStock()),
   day: () => Promise.resolve(dayRows()),
   size: () => Promise.resolve([initialSize()]),
   start: secondStart,
