@@ -88,6 +88,8 @@ export function* searchSpaces(spaces: readonly Space[], limits: SpaceSearch): Ge
   let { laid, cost } = best;
   let nextDive = FIRST_DIVE;
   const mayBePerfect = limits.isFilmOnly && spaces.length === 1 && only !== undefined && only.problem.area === limits.bound * only.problem.width;
+  /** Where hardly two pieces are alike, or all was perhaps cut without waste, a band seen before is seldom of use again. */
+  const isMixed = !mayBePerfect && all.reduce((sum, count) => sum + count, 0) >= 1.5 * kinds.length;
   const reaches = learning(REACHES, random);
   const slacks = learning(SLACKS, random);
   const seeks = learning([1, 0], random);
@@ -98,7 +100,7 @@ export function* searchSpaces(spaces: readonly Space[], limits: SpaceSearch): Ge
       return { ...best, ...(exact === undefined ? {} : { laid: exact, cost: total(exact) }), isProven: true, rounds };
     }
     rounds += 1;
-    if (rounds >= nextDive && pool.takesAll) {
+    if (rounds >= nextDive && isMixed && pool.takesAll) {
       nextDive = Math.ceil(rounds * DIVE_LATER);
       const rest = Int32Array.from(all);
       const dived = pool.dive(rest, spaces.map(() => 0), random);
@@ -119,7 +121,7 @@ export function* searchSpaces(spaces: readonly Space[], limits: SpaceSearch): Ge
     const whole = limits.isFilmOnly ? oneSpace(laid, taken) : undefined;
     const isExact = whole !== undefined && (spaces[whole]?.cost ?? 0) > 0 && random() < EXACT_SHARE && selectionsOf(left) <= MOST_SELECTIONS_ANEW;
     const exact = isExact && spaces[whole] !== undefined ? exactly(spaces[whole], whole, left, before, limits.stages) : undefined;
-    const dived = !isExact && rounds > FIRST_DIVE && random() < DIVE_SHARE ? pool.dive(left, [...lengthsOf(spaces, kept)], random) : [];
+    const dived = !isExact && isMixed && rounds > FIRST_DIVE && random() < DIVE_SHARE ? pool.dive(left, [...lengthsOf(spaces, kept)], random) : [];
     const paid = dived.length === 0 ? 0 : total([...kept, ...dived]) - (cost - before);
     const rebuilt = isExact ? exact && [...kept, ...exact] : build(left, [...kept, ...dived], { reach: reach.value, slack: slack.value, anchoredShare: 0.8, seeksPerfect: seek.value === 1, isSettled: random() < SETTLED_SHARE, isThrifty: random() < 0.7 }, before + leave - paid);
     best = { ...best, rounds };
