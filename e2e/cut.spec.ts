@@ -43,6 +43,20 @@ test('cut by hand in as many stages as it takes: the wish is kept with the plan,
   await expect(page.getByText(/frees .*SW1/).first()).toBeVisible();
 });
 
+test('for the least length from the roll in stock alone: every pane is laid, and what is left out is not bought', async ({ page, as }) => {
+  await as(page, 'Wren');
+  await page.goto(`${await copyOfDemo(page)}/cut`);
+  await page.getByText('How it is laid out').click();
+  await page.getByRole('radio', { name: 'least length' }).check();
+  const bought = page.getByRole('checkbox', { name: /^to order/ });
+  for (let at = 0; at < await bought.count(); at += 1) await bought.nth(at).uncheck();
+  await layOut(page);
+  await expect(page.getByText(/Not enough film|There is no film/)).toHaveCount(0);
+  await expect(page.getByRole('group', { name: /^Roll R-14/ })).toBeVisible();
+  await expect(page.getByRole('group', { name: /^New roll/ })).toHaveCount(0);
+  for (const tag of ['SW1', 'SW2', 'SW4', 'SW6']) await expect(pieceOn(page, tag)).toBeVisible();
+});
+
 test('stopped early the best so far is kept; a piece dragged stays pinned when the rest is laid out anew; a place it cannot have is refused in words', async ({ page, as }) => {
   await as(page, 'Wren');
   await page.goto(`${await copyOfDemo(page)}/cut`);

@@ -64,10 +64,13 @@ export class BandPool {
   dive(left: Int32Array, lengths: number[], random: () => number): readonly LaidBand[] {
     const found: LaidBand[] = [];
     const bands = [...this.#bands.values()];
+    const flat = flatBands(bands);
+    let open: Int32Array = Int32Array.from(bands.keys());
     for (let isFirst = true; left.some((count) => count > 0); isFirst = false) {
       const kinds = Array.from(left.keys()).filter((kind) => (left[kind] ?? 0) > 0);
       if (kinds.length + this.#ending.length > MOST_ROWS) return found;
-      const mixture = this.#mixture(bands.filter((own) => this.#fits(own, left, lengths)), kinds, left, lengths, isFirst);
+      open = thatFit(flat, open, left, Float64Array.from(this.#spaces, ({ most }, space) => most - (lengths[space] ?? 0)));
+      const mixture = this.#mixture(bands, flat, open, kinds, left, lengths, isFirst);
       let taken = 0;
       for (const [band, amount] of mixture) for (let copy = 0; copy < Math.floor(amount + 1 - WHOLE); copy += 1) if (this.#take(band, left, lengths, found)) taken += 1;
       if (taken > 0) continue;
@@ -80,7 +83,7 @@ export class BandPool {
   }
 
   /** The cheapest mixture for so many of these kinds: bands and how much of each. */
-  #mixture(bands: readonly PooledBand[], kinds: readonly number[], left: Int32Array, lengths: readonly number[], isFirst: boolean): readonly (readonly [band: PooledBand, amount: number])[] {
+  #mixture(bands: readonly PooledBand[], flat: FlatBands, open: Int32Array, kinds: readonly number[], left: Int32Array, lengths: readonly number[], isFirst: boolean): readonly (readonly [band: PooledBand, amount: number])[] {
     const simplex = new Simplex<MixedBand>(kinds.map((kind) => left[kind] ?? 0), this.#ending.map((space) => (this.#spaces[space]?.most ?? 0) - (lengths[space] ?? 0)), this.#dearest);
     const rowOf = new Map(kinds.map((kind, row) => [kind, row]));
     const limitOf = new Map(this.#ending.map((space, at) => [space, kinds.length + at]));
@@ -92,7 +95,7 @@ export class BandPool {
       if (slack >= 0) return { pooled: undefined, cost: 0, entries: [[slack, slack < kinds.length ? -1 : 1]] };
       kinds.forEach((kind, row) => { worth[kind] = dual[row] as number; });
       for (const [space, row] of limitOf) rent[space] = dual[row] as number;
-      const pooled = dearestFor(bands, worth, rent);
+      const pooled = bands[dearestOf(flat, open, worth, rent)];
       if (pooled === undefined) return undefined;
       const limit = limitOf.get(pooled.laid.space);
       return { pooled, cost: pooled.cost, entries: [...pooled.counts.map(([kind, count]) => [rowOf.get(kind) ?? 0, count] as const), ...(limit === undefined ? [] : [[limit, pooled.along] as const])] };
@@ -115,14 +118,51 @@ export class BandPool {
   }
 }
 
-/** The band whose pieces are worth most over what it costs, for its cost. */
-function dearestFor(bands: readonly PooledBand[], worth: Float64Array, rent: Float64Array): PooledBand | undefined {
-  let best: PooledBand | undefined;
-  let gain = 1e-9;
-  for (const band of bands) {
-    let own = (rent[band.laid.space] as number) * band.along - band.cost;
-    for (const [kind, count] of band.counts) own += (worth[kind] as number) * count;
-    if (own > gain * Math.max(1, band.cost)) { gain = own / Math.max(1, band.cost); best = band; }
+/** Bands in flat rows, for looking through them again and again. */
+interface FlatBands {
+  /** Where the pieces of a band begin among all; they end where those of the next begin. */
+  readonly start: Int32Array;
+  readonly kind: Int32Array;
+  readonly count: Float64Array;
+  readonly along: Float64Array;
+  readonly cost: Float64Array;
+  readonly space: Int32Array;
+}
+
+function flatBands(bands: readonly PooledBand[]): FlatBands {
+  const start = new Int32Array(bands.length + 1);
+  bands.forEach(({ counts }, at) => { start[at + 1] = (start[at] as number) + counts.length; });
+  const many = start[bands.length] as number;
+  const flat = { start, kind: new Int32Array(many), count: new Float64Array(many), along: new Float64Array(bands.length), cost: new Float64Array(bands.length), space: new Int32Array(bands.length) };
+  bands.forEach(({ counts, along, cost, laid }, band) => {
+    let at = start[band] as number;
+    for (const [kind, count] of counts) { flat.kind[at] = kind; flat.count[at] = count; at += 1; }
+    flat.along[band] = along;
+    flat.cost[band] = cost;
+    flat.space[band] = laid.space;
+  });
+  return flat;
+}
+
+/** Those of some bands that can be made of what is left, in what is left of their films. */
+function thatFit({ start, kind, count, along, space }: FlatBands, among: Int32Array, left: Int32Array, room: Float64Array): Int32Array {
+  return among.filter((band) => {
+    if ((along[band] as number) > (room[space[band] as number] as number)) return false;
+    for (let at = start[band] as number; at < (start[band + 1] as number); at += 1) if ((count[at] as number) > (left[kind[at] as number] as number)) return false;
+    return true;
+  });
+}
+
+/** The band whose pieces are worth most over what it costs, for its cost; -1: none. */
+function dearestOf({ start, kind, count, along, cost, space }: FlatBands, among: Int32Array, worth: Float64Array, rent: Float64Array): number {
+  let [best, gain] = [-1, 1e-9];
+  for (let place = 0; place < among.length; place += 1) {
+    const band = among[place] as number;
+    const paid = cost[band] as number;
+    let own = (rent[space[band] as number] as number) * (along[band] as number) - paid;
+    for (let at = start[band] as number; at < (start[band + 1] as number); at += 1) own += (worth[kind[at] as number] as number) * (count[at] as number);
+    const scale = paid > 1 ? paid : 1;
+    if (own > gain * scale) { gain = own / scale; best = band; }
   }
   return best;
 }

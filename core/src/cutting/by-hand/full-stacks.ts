@@ -1,3 +1,4 @@
+import { addLonger } from './reached-bits';
 import type { Lie } from './strip-problem';
 
 /** Stacks of pieces all as wide as their column, as bit sets of the lengths they reach: one layer a piece, each the one before or that shifted by the piece. */
@@ -20,13 +21,8 @@ export function fullStacksOf(pieces: readonly Lie[], most: number): FullStacks {
   top[0] = 1;
   const layers: Uint32Array[] = [top];
   for (const { along } of used) {
-    const next = Uint32Array.from(top);
-    const [skip, shift] = [along >> 5, along & 31];
-    for (let word = words - 1; word >= skip; word -= 1) {
-      const low = top[word - skip] ?? 0;
-      const moved = shift === 0 ? low : (low << shift) | (word - skip > 0 ? (top[word - skip - 1] ?? 0) >>> (32 - shift) : 0);
-      next[word] = (next[word] ?? 0) | moved;
-    }
+    const next = top.slice();
+    addLonger(next, top, along);
     next[words - 1] = (next[words - 1] ?? 0) & last;
     layers.push(next);
     top = next;

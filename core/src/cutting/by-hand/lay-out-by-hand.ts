@@ -4,7 +4,7 @@ import { isFewForAnyCuts, shortestOfAnyCuts } from '../exact/any-cuts';
 import { partedAt } from '../free/blocks';
 import { placeBlocks } from '../free/place-blocks';
 import { placeBands } from './place-bands';
-import { type SpaceResult, searchSpaces } from './search-spaces';
+import { BEFORE_EXACT, type SpaceResult, searchSpaces } from './search-spaces';
 import type { BandExtra, Space } from './space';
 import { type StripProblem, stripProblem } from './strip-problem';
 
@@ -43,6 +43,8 @@ export function* layOutByHandSteps(request: LayoutRequest, { stages, seed, mostR
   if (best?.stopped === 'optimal') return best;
   let known: SpaceResult['laid'] | undefined;
   const isAny = stages === ANY_STAGES;
+  /** Proven in three stages first would only take longer: no layout of any stages can be missed by it. */
+  const rounds = isAny && isFewForAnyCuts(problem) ? Math.min(mostRounds, BEFORE_EXACT) : mostRounds;
   const planOf = ({ laid, cost, isProven }: SpaceResult): LayoutPlan => {
     if (best === undefined || (laid !== known && cost * problem.alongStep_mm < best.length_mm.value - 1e-9)) {
       known = laid;
@@ -50,7 +52,7 @@ export function* layOutByHandSteps(request: LayoutRequest, { stages, seed, mostR
     } else if (isProven && !isAny && best.stopped !== 'optimal') best = { ...best, stopped: 'optimal' };
     return best;
   };
-  const search = searchSpaces([wholeRoll(problem)], { seed, stages: isAny ? 3 : stages, mostRounds, bound: Math.ceil(bound.bound_mm.value / problem.alongStep_mm - 1e-6), prices: bound.prices, turned: bound.turned, extra: NOTHING_EXTRA, isFilmOnly: true, penalty: NO_PENALTY });
+  const search = searchSpaces([wholeRoll(problem)], { seed, stages: isAny ? 3 : stages, mostRounds: rounds, bound: Math.ceil(bound.bound_mm.value / problem.alongStep_mm - 1e-6), prices: bound.prices, turned: bound.turned, extra: NOTHING_EXTRA, isFilmOnly: true, penalty: NO_PENALTY });
   for (let step = search.next(); ; step = search.next()) {
     if (!step.value.isComplete && step.done !== true) continue;
     const plan = planOf(step.value);
@@ -67,7 +69,7 @@ export function* layOutByHandSteps(request: LayoutRequest, { stages, seed, mostR
 function inAnyStages(request: LayoutRequest, problem: StripProblem, bound: LengthBound, plan: LayoutPlan): LayoutPlan {
   if (plan.stopped === 'optimal' || !isFewForAnyCuts(problem)) return plan;
   const most = Math.round(plan.length_mm.value / problem.alongStep_mm);
-  const block = shortestOfAnyCuts(problem, most);
+  const block = shortestOfAnyCuts(problem, most, bound.prices);
   return block === undefined || block.along === most ? { ...plan, stopped: 'optimal' } : planned(request, bound, placeBlocks(problem, partedAt(block), request.rollWidth_mm), true);
 }
 

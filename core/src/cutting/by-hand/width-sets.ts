@@ -60,37 +60,51 @@ export function widthSets(width: number, { widths, counts }: WidthStock, first: 
   return found.sort((a, b) => a.rest - b.rest);
 }
 
-/** Sets that fill the roll to the last step: a way that can no longer end full is not followed.
+/** Sets that fill the roll to the last step.
  *  @param first a width that must be in it; absent: any */
-export function exactSets(width: number, { widths, counts }: WidthStock, first: number | undefined, random: () => number, mostColumns = MOST_COLUMNS): readonly WidthSet[] {
-  const canFill = fillableFrom(width, widths);
+export function exactSets(width: number, stock: WidthStock, first: number | undefined, random: () => number, mostColumns = MOST_COLUMNS): readonly WidthSet[] {
+  const { widths } = stock;
+  return setsThatFill(width, stock, starts(widths, first, random), fillableFrom(width, widths), { mostColumns, mostNodes: MOST_EXACT_NODES, mostSets: MOST_EXACT, random }).map((set) => ({ widths: set.map((index) => widths[index] ?? 0), rest: 0 }));
+}
+
+/** How far a search for sets goes. */
+export interface SetSearch {
+  readonly mostColumns: number;
+  readonly mostNodes: number;
+  readonly mostSets: number;
+  readonly random: () => number;
+}
+
+/** Sets of widths by place that fill the roll to the last step, in an order of chance: a way that can no longer end full is not followed.
+ *  @param begins places of widths of which one is in each set @param canFill from `fillableFrom` */
+export function setsThatFill(width: number, { widths, counts }: WidthStock, begins: readonly number[], canFill: readonly Uint32Array[], { mostColumns, mostNodes, mostSets, random }: SetSearch): readonly (readonly number[])[] {
   const free = [...counts];
-  const found: WidthSet[] = [];
+  const found: (readonly number[])[] = [];
   const set: number[] = [];
   let nodes = 0;
   const go = (from: number, rest: number): void => {
     nodes += 1;
-    if (rest === 0) { found.push({ widths: [...set], rest: 0 }); return; }
+    if (rest === 0) { found.push([...set]); return; }
     if (set.length >= mostColumns) return;
     const span = widths.length - from;
     const turn = span > 0 ? Math.floor(random() * span) : 0;
-    for (let step = 0; step < span && nodes <= MOST_EXACT_NODES && found.length < MOST_EXACT; step += 1) {
+    for (let step = 0; step < span && nodes <= mostNodes && found.length < mostSets; step += 1) {
       const index = from + ((step + turn) % span);
       const across = widths[index] ?? 0;
       if (across > rest || (free[index] ?? 0) <= 0) continue;
       const bits = canFill[index];
       const after = rest - across;
       if (bits === undefined || (((bits[after >> 5] ?? 0) >>> (after & 31)) & 1) === 0) continue;
-      set.push(across);
+      set.push(index);
       free[index] = (free[index] ?? 0) - 1;
       go(index, after);
       free[index] = (free[index] ?? 0) + 1;
       set.pop();
     }
   };
-  for (const start of starts(widths, first, random)) {
-    if (nodes > MOST_EXACT_NODES || found.length >= MOST_EXACT) break;
-    set.push(widths[start] ?? 0);
+  for (const start of begins) {
+    if (nodes > mostNodes || found.length >= mostSets) break;
+    set.push(start);
     free[start] = (free[start] ?? 0) - 1;
     go(0, width - (widths[start] ?? 0));
     free[start] = (free[start] ?? 0) + 1;
@@ -100,7 +114,7 @@ export function exactSets(width: number, { widths, counts }: WidthStock, first: 
 }
 
 /** For each width: which rests it and the narrower ones can fill, any number of each. */
-function fillableFrom(width: number, widths: readonly number[]): readonly Uint32Array[] {
+export function fillableFrom(width: number, widths: readonly number[]): readonly Uint32Array[] {
   const rows: Uint32Array[] = [];
   let below = new Uint32Array((width >> 5) + 1);
   below[0] = 1;

@@ -1,12 +1,12 @@
 import type { StripProblem } from '../by-hand/strip-problem';
 import type { Block, PieceMove } from '../free/beam';
+import { BoxFronts } from './box-fronts';
+import { roomBeside, rowsWithin } from './room-beside';
 import { Selections, selectionsOf } from './selections';
 
-/** Boxes a selection fits into, none within another: across, along, the part laid first, how the parts lie. */
-type Boxes = readonly number[];
-const ENTRY = 4;
 const [ALONE, BESIDE, BEHIND] = [0, 1, 2];
 
+const NEAR = 1e-9;
 const MOST_SELECTIONS = 16_400;
 /** With pieces that may turn there are more boxes to each. */
 const MOST_TURNING = 4100;
@@ -17,78 +17,85 @@ export function isFewForAnyCuts({ kinds }: StripProblem): boolean {
 }
 
 /** The shortest layout of all pieces that straight cuts from edge to edge take apart, in as many stages as it takes, proven: a dynamic programme over every selection and every way of parting it in two.
+ *  A box is left out when more is wasted in it, and beside it whatever lies there, than a layout of use may waste.
  *  No piece may want an edge. @param most in steps: only a layout not longer is of use @returns undefined when there is none. Work grows with the square of `selectionsOf`, at worst
  *  @source own; guillotine cutting by parting a box in two (from memory: Gilmore and Gomory 1966) */
-export function shortestOfAnyCuts({ width, kinds, lies }: StripProblem, most: number): Block | undefined {
-  const selections = new Selections(kinds.map(({ quantity }) => quantity), kinds.map(({ across, along }) => across * along));
-  const { count, area, parts, all } = selections;
+export function shortestOfAnyCuts({ width, kinds, lies }: StripProblem, most: number, prices: readonly number[] = []): Block | undefined {
+  /** Only kinds of which there is a piece. */
+  const present = kinds.flatMap((kind, at) => (kind.quantity > 0 ? [{ ...kind, worth: prices[at] ?? 0, at }] : []));
+  const placeOf = new Map(present.map(({ at }, place) => [at, place]));
+  const given = lies.filter(({ kind }) => placeOf.has(kind));
+  const laid = given.map((lie) => ({ ...lie, kind: placeOf.get(lie.kind) ?? 0 }));
+  const sizes = present.map(({ across, along }) => across * along);
+  const selections = new Selections(present.map(({ quantity }) => quantity));
+  const { count, parts, all } = selections;
+  const area = selections.sums(sizes);
   const spare = most * width - (area[all] ?? 0);
   if (spare < 0) return undefined;
-  const known: Boxes[] = [[]];
+  const rows = rowsWithin(selections, laid, width);
+  const charges = rows === undefined ? [] : [sizes, present.map(({ worth }) => worth)].map((values) => {
+    const { scale, held } = roomBeside(selections, rows, laid.map(({ kind, along }) => (values[kind] ?? 0) / along));
+    const sums = selections.sums(values.map((value) => value * scale));
+    return { held, sums, spare: most * (1 + NEAR) - (sums[all] ?? 0) };
+  });
+  const wastesTooMuch = (state: number, across: number, along: number): boolean => charges.some(({ held, sums, spare: own }) => (1 - held(state, width - across)) * along > (sums[state] as number) + own);
+  const fronts = new BoxFronts(count);
+  const { start } = fronts;
+  fronts.close();
   for (let state = 1; state < count; state += 1) {
-    const boxes: number[] = [];
-    const mostArea = (area[state] ?? 0) + spare;
+    const own = area[state] as number;
+    const mostArea = own + spare;
     const add = (across: number, along: number, part: number, way: number): void => {
-      for (let at = 0; at < boxes.length; at += ENTRY) if ((boxes[at] ?? 0) <= across && (boxes[at + 1] ?? 0) <= along) return;
-      let to = 0;
-      for (let at = 0; at < boxes.length; at += ENTRY) {
-        if ((boxes[at] ?? 0) >= across && (boxes[at + 1] ?? 0) >= along) continue;
-        for (let field = 0; field < ENTRY; field += 1) boxes[to + field] = boxes[at + field] ?? 0;
-        to += ENTRY;
-      }
-      boxes.length = to;
-      boxes.push(across, along, part, way);
+      if (across > width || across * along > mostArea || fronts.isBeaten(across, along) || wastesTooMuch(state, across, along)) return;
+      fronts.put(across, along, across * along - own, part, way);
     };
-    lies.forEach((lie, index) => { if ((kinds[lie.kind]?.quantity ?? 0) > 0 && selections.one(lie.kind) === state && lie.across * lie.along <= mostArea) add(lie.across, lie.along, index, ALONE); });
+    laid.forEach((lie, index) => { if (selections.one(lie.kind) === state) add(lie.across, lie.along, index, ALONE); });
     const many = selections.partsOf(state);
     for (let index = 0; index < many; index += 1) {
-      const part = parts[index] ?? 0;
-      const first = known[part] as Boxes;
-      const second = known[state - part];
-      if (part !== state && first.length > 0 && second !== undefined && second.length > 0) partIn(first, second, width, mostArea, (across, along, way) => { add(across, along, part, way); });
+      const part = parts[index] as number;
+      if (part === state) continue;
+      const rest = state - part;
+      const { across, along, waste } = fronts;
+      const [end, from, to] = [start[part + 1] as number, start[rest] as number, start[rest + 1] as number];
+      for (let one = start[part] as number; one < end; one += 1) {
+        const room = spare - (waste[one] as number);
+        const w = across[one] as number;
+        const h = along[one] as number;
+        for (let other = from; other < to && (waste[other] as number) <= room; other += 1) {
+          const v = across[other] as number;
+          const u = along[other] as number;
+          const longer = h > u ? h : u;
+          const wider = w > v ? w : v;
+          if (w + v <= width && (w + v) * longer <= mostArea) add(w + v, longer, part, BESIDE);
+          if (wider * (h + u) <= mostArea) add(wider, h + u, part, BEHIND);
+        }
+      }
     }
-    known[state] = boxes;
+    fronts.close();
   }
-  const boxes = known[all] ?? [];
+  const { across, along, part, way } = fronts;
   let shortest = -1;
-  for (let at = 0; at < boxes.length; at += ENTRY) if (shortest < 0 || (boxes[at + 1] ?? 0) < (boxes[shortest + 1] ?? 0)) shortest = at;
-  if (shortest < 0 || (boxes[shortest + 1] ?? 0) > most) return undefined;
+  for (let at = start[all] as number; at < (start[count] as number); at += 1) if (shortest < 0 || (along[at] as number) < (along[shortest] as number)) shortest = at;
+  if (shortest < 0 || (along[shortest] as number) > most) return undefined;
   const moves: PieceMove[] = [];
   place(all, shortest, 0, 0);
-  return { along: boxes[shortest + 1] ?? 0, moves };
+  return { along: along[shortest] as number, moves };
 
   /** The way back: which boxes of its two parts made a box is looked for again. */
   function place(state: number, at: number, x: number, y: number): void {
-    const [across = 0, along = 0, part = 0, way = ALONE] = (known[state] ?? []).slice(at, at + ENTRY);
-    const lie = lies[part];
-    if (way === ALONE) { if (lie !== undefined) moves.push({ lie, x, y }); return; }
-    const [first, second] = [known[part] ?? [], known[state - part] ?? []];
-    for (let one = 0; one < first.length; one += ENTRY) {
-      for (let other = 0; other < second.length; other += ENTRY) {
-        const [w, h, v, u] = [first[one] ?? 0, first[one + 1] ?? 0, second[other] ?? 0, second[other + 1] ?? 0];
-        const fits = way === BESIDE ? w + v <= across && Math.max(h, u) <= along : Math.max(w, v) <= across && h + u <= along;
+    const first = part[at] as number;
+    if (way[at] === ALONE) { const lie = given[first]; if (lie !== undefined) moves.push({ lie, x, y }); return; }
+    const second = state - first;
+    for (let one = start[first] as number; one < (start[first + 1] as number); one += 1) {
+      for (let other = start[second] as number; other < (start[second + 1] as number); other += 1) {
+        const [w, h, v, u] = [across[one] as number, along[one] as number, across[other] as number, along[other] as number];
+        const fits = way[at] === BESIDE ? w + v <= (across[at] as number) && Math.max(h, u) <= (along[at] as number) : Math.max(w, v) <= (across[at] as number) && h + u <= (along[at] as number);
         if (!fits) continue;
-        place(part, one, x, y);
-        place(state - part, other, way === BESIDE ? x + w : x, way === BESIDE ? y : y + h);
+        place(first, one, x, y);
+        place(second, other, way[at] === BESIDE ? x + w : x, way[at] === BESIDE ? y : y + h);
         return;
       }
     }
     throw new RangeError('a box that was found cannot be made');
-  }
-}
-
-/** Every box that two parts make beside one another and behind one another, none wider or of more area than it may be. */
-function partIn(first: Boxes, second: Boxes, width: number, mostArea: number, add: (across: number, along: number, way: number) => void): void {
-  for (let one = 0; one < first.length; one += ENTRY) {
-    const w = first[one] as number;
-    const h = first[one + 1] as number;
-    for (let other = 0; other < second.length; other += ENTRY) {
-      const v = second[other] as number;
-      const u = second[other + 1] as number;
-      const longer = h > u ? h : u;
-      const wider = w > v ? w : v;
-      if (w + v <= width && (w + v) * longer <= mostArea) add(w + v, longer, BESIDE);
-      if (wider * (h + u) <= mostArea) add(wider, h + u, BEHIND);
-    }
   }
 }

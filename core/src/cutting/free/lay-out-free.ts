@@ -16,6 +16,8 @@ const NEAR_BEHIND = 1.004;
 const OFTEN = 2;
 const SELDOM = 3;
 const RARELY = 8;
+/** Where it does not begin, it waits for so many. */
+const LATE_BY_HAND = 16;
 
 /** Lays pieces out for a plotter: anywhere, as long as none overlap. A search for layouts that can be cut by hand goes on beside it and lends it its best, so that it is never longer than that one.
  *  Any-time, deterministic for a seed and a number of rounds, as `layOutByHandSteps`. @throws CoreError as `layOutInLevels` */
@@ -37,12 +39,13 @@ export function* layOutFreeSteps(request: LayoutRequest, { seed, mostRounds }: O
     return best;
   };
   const startFree = (ownSeed: number, { laid, cost }: Pick<SpaceResult, 'laid' | 'cost'>): ReturnType<typeof searchFree> => searchFree(problem, { seed: ownSeed, mostRounds, bound: least, prices: bound.prices, start: { blocks: laid.map(({ band }) => blockOf(problem, band)), length: cost } });
-  let hand = byHand.next();
-  while (!isDifferent && hand.done !== true && (!hand.value.isComplete || hand.value.rounds < Math.min(mostRounds, BY_HAND_ROUNDS))) {
+  /** Where hardly two pieces are alike the plotter's own search is the quicker one: it goes first. */
+  let hand = isDifferent ? undefined : byHand.next();
+  while (hand !== undefined && hand.done !== true && (!hand.value.isComplete || hand.value.rounds < Math.min(mostRounds, BY_HAND_ROUNDS))) {
     if (hand.value.isComplete) yield planOf({ blocks: hand.value.laid.map(({ band }) => blockOf(problem, band)), length: hand.value.cost });
     hand = byHand.next();
   }
-  let search = startFree(seed, isDifferent ? { laid: [], cost: Math.floor((best?.length_mm.value ?? 0) / problem.alongStep_mm) + 1 } : hand.value);
+  let search = startFree(seed, hand === undefined ? { laid: [], cost: Math.floor((best?.length_mm.value ?? 0) / problem.alongStep_mm) + 1 } : hand.value);
   let turn = 0;
   for (let restarts = 1; ; ) {
     const step = search.next();
@@ -55,7 +58,7 @@ export function* layOutFreeSteps(request: LayoutRequest, { seed, mostRounds }: O
       best = withBound(plan, bound);
       if (best.stopped === 'optimal') return best;
     }
-    if (hand.done === true || turn % (isDifferent ? RARELY : hand.value.cost > step.value.length * NEAR_BEHIND ? SELDOM : OFTEN) !== 0) continue;
+    if (hand?.done === true || (hand === undefined && turn < LATE_BY_HAND) || turn % (isDifferent || hand === undefined ? RARELY : hand.value.cost > step.value.length * NEAR_BEHIND ? SELDOM : OFTEN) !== 0) continue;
     hand = byHand.next();
     if (!hand.value.isComplete || hand.value.cost >= step.value.length) continue;
     restarts += 1;

@@ -8,7 +8,7 @@ const SHARE = { different: 0.75, alike: 0.25 } as const;
 const FIRST_FRONTS = 4;
 const MOST_FRONTS = 4000;
 const WIDER = 2;
-/** How often a run goes for a layout without waste, where there may be one, and how often another aims well under the best. */
+/** How often a run goes for a layout without waste, where there may be one (the first one always does), and how often another aims well under the best. */
 const FOR_PERFECT = 0.6;
 const FOR_LOW = 0.4;
 
@@ -32,6 +32,7 @@ export class WholeRuns {
   readonly #bound: number;
   /** Pieces that fill a length to the last step were perhaps cut from it. */
   readonly #mayBePerfect: boolean;
+  #isFirst = true;
   readonly #fronts = { perfect: FIRST_FRONTS, better: FIRST_FRONTS };
 
   constructor(problem: StripProblem, bound: number, private readonly random: () => number) {
@@ -42,7 +43,8 @@ export class WholeRuns {
   }
 
   next(best: number): WholeRun {
-    const isPerfect = this.#mayBePerfect && this.random() < FOR_PERFECT;
+    const isPerfect = this.#mayBePerfect && (this.#isFirst || this.random() < FOR_PERFECT);
+    this.#isFirst = false;
     const isLow = !isPerfect && this.random() < FOR_LOW;
     return { isPerfect, fronts: isPerfect ? this.#fronts.perfect : this.#fronts.better, most: isPerfect ? this.#bound + 1 : isLow ? this.#bound + 1 + Math.floor(this.random() * (best - this.#bound)) : best };
   }

@@ -1,7 +1,8 @@
 import { type Formula, GEOMETRY, type Reasoned, type Source, type Step, applyFormula } from '../../quantity';
 import type { Band } from '../by-hand/band';
-import type { BandExtra, Space } from '../by-hand/space';
-import type { CutOrder, CuttingRates, StockFilm, StockUse } from './cut-order';
+import type { BandExtra } from '../by-hand/space';
+import type { CutOrder, CuttingRates, StockUse } from './cut-order';
+import type { PlacedSpace } from './order-spaces';
 
 const RATE: Source = { kind: 'our guess', text: 'rates of this workshop; a guess until measured' };
 
@@ -29,9 +30,10 @@ interface CostInputs {
 }
 
 /** What the rest beside the last column of a band is worth when it is large enough to keep. */
-export function keptOf(space: Space & { readonly stock: StockFilm }, { along, columns }: Band, { keepWidth_mm, keepLength_mm, keepShare }: CuttingRates): number {
-  const { acrossStep_mm, alongStep_mm, width } = space.problem;
-  const rest_mm = (width - columns.reduce((sum, { across }) => sum + across, 0)) * acrossStep_mm;
+export function keptOf(space: PlacedSpace, { along, columns }: Band, { keepWidth_mm, keepLength_mm, keepShare }: CuttingRates): number {
+  const { acrossStep_mm, alongStep_mm } = space.problem;
+  /** The roll's own width: in steps as coarse as the pieces allow it is rounded down. */
+  const rest_mm = space.width_mm - columns.reduce((sum, { across }) => sum + across, 0) * acrossStep_mm;
   const along_mm = along * alongStep_mm;
   if (rest_mm < keepWidth_mm || along_mm < keepLength_mm) return 0;
   return keepShare * (space.stock.perMetre / 1000) * along_mm * (rest_mm / space.stock.width_mm);
@@ -41,11 +43,18 @@ export function keptOf(space: Space & { readonly stock: StockFilm }, { along, co
 export function extraOf(order: CutOrder): BandExtra {
   const { perCrossCut, perSlit, perPiece } = order.rates;
   if (order.mode === 'by plotter' || order.objective === 'length') return () => 0;
-  return (space, band) => perCrossCut + band.columns.length * perSlit + perPiece * band.columns.reduce((sum, { pieces }) => sum + pieces.length, 0) - keptOf(space as Space & { readonly stock: StockFilm }, band, order.rates);
+  return (space, band) => perCrossCut + band.columns.length * perSlit + perPiece * band.columns.reduce((sum, { pieces }) => sum + pieces.length, 0) - keptOf(space as PlacedSpace, band, order.rates);
+}
+
+/** Cuts made, and what is kept is worth. */
+export interface CutSums {
+  readonly crossCuts: number;
+  readonly slits: number;
+  readonly kept: number;
 }
 
 /** The sums of a plan, each with its reason. */
-export function moneyOf(order: CutOrder, uses: readonly StockUse[], cuts: { readonly crossCuts: number; readonly slits: number; readonly kept: number }, filmBound: number): { readonly film: Reasoned<number>; readonly cost: Reasoned<number>; readonly filmBound: Reasoned<number>; readonly waste_share: Reasoned<number> } {
+export function moneyOf(order: CutOrder, uses: readonly StockUse[], cuts: CutSums, filmBound: number): { readonly film: Reasoned<number>; readonly cost: Reasoned<number>; readonly filmBound: Reasoned<number>; readonly waste_share: Reasoned<number> } {
   const steps: Step[] = uses.map(({ stockId, used_mm }) => { const stock = order.stocks.find(({ id }) => id === stockId); return applyFormula(MONEY_FORMULAS.use, { used_mm, perMetre: stock?.perMetre ?? 0, whole: stock?.whole ?? 0 }); });
   const film = applyFormula(MONEY_FORMULAS.film, { sum: steps.reduce((sum, { value }) => sum + value, 0) });
   const { perCrossCut, perSlit, perPiece } = order.rates;

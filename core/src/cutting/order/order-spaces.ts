@@ -1,6 +1,7 @@
 import type { Space } from '../by-hand/space';
 import { type StripProblem, stripProblem } from '../by-hand/strip-problem';
 import type { CutOrder, OrderPiece, PinnedPiece, StockFilm } from './cut-order';
+import { MISSING, MISSING_TIMES } from './missing-film';
 
 /** A space and where it lies on its film. */
 export interface PlacedSpace extends Space {
@@ -32,7 +33,7 @@ export function orderSpaces({ stocks, pieces, pinned, gap_mm, endWaste_mm, mostS
   };
   return stocks.flatMap((stock) => {
     const step_mm = problemFor(stock.width_mm).alongStep_mm;
-    const perStep = objective === 'money' ? (stock.perMetre / 1000) * step_mm : stock.what === 'offcut' ? 0.02 * step_mm : step_mm;
+    const perStep = objective === 'money' ? (stock.perMetre / 1000) * step_mm : stock.what === 'offcut' ? 0.02 * step_mm : stock.id === MISSING ? MISSING_TIMES * step_mm : step_mm;
     const edgeCount = stock.edges === 'both' ? 2 : stock.edges === 'none' ? 0 : 1;
     const zones = zonesOf(stock, pieces, pinned, gap_mm);
     const isPinned = zones.length > 0;

@@ -46,6 +46,16 @@ describe('is every plan one that can be cut from what there is?', () => {
   it('any order: each piece once or named as without film; inside, apart by the gap, at its edge, in its stages, no sheet too long', () => {
     fc.assert(fc.property(anyOrder, (order) => { expect(faultsOf(order, plan(order, 12))).toEqual([]); }), { numRuns: 60 });
   });
+  it('what lies on the film there is in levels, sheet behind sheet, is laid whole, whatever is saved: money or length', () => {
+    const small = fc.array(fc.record({ across: fc.integer({ min: 60, max: 1200 }), along: fc.integer({ min: 60, max: 900 }) }), { minLength: 1, maxLength: 8 });
+    fc.assert(fc.property(small, fc.constantFrom('money' as const, 'length' as const), fc.constantFrom('by hand' as const, 'by plotter' as const), fc.integer({ min: 0, max: 40 }), (sizes, objective, mode, rounds) => {
+      const pieces = sizes.map(({ across, along }, index) => piece(`p${index}`, across, along));
+      const enough = sizes.reduce((sum, { along }) => sum + along, 0);
+      const own = plan(orderOf([film('a', 1220, enough)], pieces, { objective, mode }), rounds);
+      expect(own.notLaid).toEqual([]);
+      expect(own.stopped).not.toBe('infeasible');
+    }), { numRuns: 80 });
+  });
   it('the same seed and rounds give the same plan', () => {
     const order = orderOf([film('a', 1220, 9000), film('b', 1524, 9000)], Array.from({ length: 14 }, (_, index) => piece(`p${index}`, 300 + 37 * index, 500 + 61 * (index % 5), { mayTurn90: true })));
     expect(plan(order).uses).toEqual(plan(order).uses);

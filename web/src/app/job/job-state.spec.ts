@@ -1,11 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
 import { ROW_FIELDS, type AcceptedChange, type Op, problem } from '@yellow-pane/contracts';
-import { JOB_TABLES, type RowOf } from '@yellow-pane/core/job';
+import { JOB_TABLES, NEW_SURFACE, type RowOf } from '@yellow-pane/core/job';
 import { CLOSED, type OpenJob, type PendingChange, accepted, did, opened, opening, opsToTakeBack, refused } from './job-state';
 import { ROW_KEYS } from './row-keys';
 
 const meta = { jobId: 'J', version: 1, madeBy: 'Wren', madeAt: 't', changedBy: 'Wren', changedAt: 't', removed: false };
-const surfaceRow: RowOf<'surface'> = { ...meta, id: 'S', placeId: 'P', unitId: null, tag: 'SW1', name: 'left', kind: 'pane', seenFrom: 'room', condition: 'unknown', remark: '', position: 1 };
+const surfaceRow: RowOf<'surface'> = { ...meta, ...NEW_SURFACE, id: 'S', placeId: 'P', tag: 'SW1', name: 'left', position: 1 };
 const noRows = Object.fromEntries(JOB_TABLES.map((table) => [table, []])) as unknown as Parameters<typeof opened>[1]['rows'];
 
 const open = (): OpenJob => opened(opening('J'), { seq: 5, rows: { ...noRows, surface: [surfaceRow] } }, { pending: [], conflicts: [] });

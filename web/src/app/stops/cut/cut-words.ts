@@ -1,4 +1,4 @@
-import type { CutOrderPlan } from '@yellow-pane/core/cutting';
+import type { CutOrderPlan, StockFilm } from '@yellow-pane/core/cutting';
 import { type DisplayUnits, formatFilmLength, nmFromMm } from '@yellow-pane/core/quantity';
 
 export const STOCK_WORDS = { roll: 'roll', offcut: 'offcut', 'to order': 'to be ordered' } as const;
@@ -20,4 +20,31 @@ export function gapWord({ used_nm, bound_nm, filmCost, filmBound, stopped }: { r
   if (filmBound <= 0) return '';
   if (near(filmCost, filmBound)) return 'No other choice of film costs less: this is proven.';
   return `The film can cost no less than ${money(filmBound)}: at most ${((100 * (filmCost - filmBound)) / filmBound).toFixed(1)} % could be saved.`;
+}
+
+/** Why some pieces have no film, and what would help. @param blankOf a blank by its key in the order */
+export function shortWord(notLaid: readonly string[], stocks: readonly Pick<StockFilm, 'width_mm'>[], blankOf: (key: string) => NamedBlank | undefined): string {
+  const widest = Math.max(0, ...stocks.map(({ width_mm }) => width_mm));
+  const names = (keys: readonly string[]): string => keys.map((key) => blankOf(key)?.word ?? key).join(', ');
+  if (stocks.length === 0) return `There is no film to cut ${names(notLaid)} from: give the film a width in the catalogue, or take a roll into stock.`;
+  const tooWide = notLaid.filter((key) => { const own = blankOf(key); return own !== undefined && Math.min(own.blank.across_mm, own.blanks.whole.mayTurn90 ? own.blank.along_mm : own.blank.across_mm) > widest; });
+  if (tooWide.length > 0) return `${names(tooWide)}: wider than the widest film there is (${widest} mm). A wider roll, or seams, would help.`;
+  return `Not enough film for ${names(notLaid)}. A new roll to order would help: it is left out now.`;
+}
+
+/** A blank as far as it is spoken of. */
+export interface NamedBlank {
+  readonly word: string;
+  readonly blank: { readonly across_mm: number; readonly along_mm: number };
+  readonly blanks: { readonly whole: { readonly mayTurn90: boolean } };
+}
+
+/** What the search refused, with the piece's name instead of its key. */
+export function refusalWord(error: unknown, wordOf: (key: string) => string | undefined): string {
+  const text = error instanceof Error ? error.message : String(error);
+  const match = /^CUTTING_\w+ at ([^:]+): expected (.+), got (.+)$/.exec(text);
+  if (match === null) return `${text}.`;
+  const [, path = '', expected = '', got = ''] = match;
+  const place = path.replace(/^(pieces|pinned)\./, '').replace(/\.(across|along)_mm$/, '');
+  return `${wordOf(place) ?? path}: expected ${expected}, got ${got.replace(/^(one that overlaps) (.+)$/, (_, says: string, key: string) => `${says} ${wordOf(key) ?? key}`)}.`;
 }

@@ -15,7 +15,8 @@ import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
 import { LayoutPool } from '../../workers/layout-pool';
 import { BlankOutlines } from './blank-outlines';
-import { lengthOfPlan, money, pieceWord } from './cut-words';
+import { lengthOfPlan, money, pieceWord, refusalWord, shortWord } from './cut-words';
+import { rowsOfUses } from './plan-rows';
 
 export type CutView = 'layout' | 'blanks' | 'table' | 'stock';
 
@@ -181,7 +182,7 @@ export class Cutting {
       await this.#keep(plan, order, film.name);
     } catch (error) {
       const found = this.soFar();
-      if (!this.#stop.signal.aborted) this.fault.set(this.#faultWord(error));
+      if (!this.#stop.signal.aborted) this.fault.set(refusalWord(error, (key) => this.#blankByKey().get(key)?.word));
       else if (found !== undefined) await this.#keep(found, order, film.name);
     } finally {
       this.progress.set(undefined);
@@ -228,29 +229,12 @@ export class Cutting {
       lengthUsed_nm: lengthOfPlan(found) + keptRolls.reduce((sum, { used_nm }) => sum + used_nm, 0), bound_nm: bound, filmCost: round(found.film.value), cost: round(found.cost.value), filmBound: round(found.filmBound.value), stopped: found.stopped,
     };
     const removed = [...this.pieces().filter(({ rollId }) => !keptIds.has(rollId)).map(({ id }) => this.#desk.remove('cutPiece', id)), ...this.rolls().filter(({ id }) => !keptIds.has(id)).map(({ id }) => this.#desk.remove('cutRoll', id))];
-    const pinnedKeys = new Set(order.pinned.map(({ id }) => id));
-    let position = keptRolls.reduce((most, roll) => Math.max(most, ...this.pieces().filter(({ rollId }) => rollId === roll.id).map((piece) => piece.position + 1)), 0);
-    const made = found.uses.flatMap(({ stockId, copy, placed, used_mm }, index) => {
-      const stock = order.stocks.find(({ id }) => id === stockId);
-      const item = this.items().find(({ id }) => id === stockId);
-      const rollId = newId();
-      return [
-        this.#desk.put('cutRoll', { planId, stockId: item?.id ?? null, what: stock?.what ?? 'to order', label: item?.label ?? (copy > 0 ? `new ${copy + 1}` : 'new'), lot: item?.lot ?? '', width_nm: nmFromMm(stock?.width_mm ?? 1), length_nm: nmFromMm(stock?.length_mm ?? 0), used_nm: nmFromMm(used_mm), position: keptRolls.length + index, ticks: [], bookedAt: null }, rollId),
-        ...placed.map((piece) => {
-          const blank = this.#blankByKey().get(piece.id);
-          position += 1;
-          return this.#desk.put('cutPiece', {
-            planId, rollId, applicationId: blank?.application.id ?? piece.id.split(' ')[0] ?? '', drop: blank?.blank.drop ?? 1, dropOf: blank?.blank.of ?? 1, tag: blank?.surface?.tag ?? '?', position: position - 1, level: piece.level,
-            x_nm: nmFromMm(piece.x_mm), y_nm: nmFromMm(piece.y_mm), across_nm: nmFromMm(piece.across_mm), along_nm: nmFromMm(piece.along_mm), turned: piece.turned, phase_nm: nmFromMm(blank?.blank.phase_mm ?? 0),
-            flipped: piece.flipped === true, outline: blank === undefined ? null : this.#outlines.onRoll(blank, order.mode, piece.turned, piece.flipped === true), notch_nm: blank?.application.method === 'column' && blank.blank.sector === undefined ? nmFromMm(12.5) : 0, topAlong: blank?.blanks.whole.lies === 'top along the roll',
-            pinned: pinnedKeys.has(piece.id), inputsHash: blank?.blanks.inputsHash ?? '?', cutAt: null, spoiledAt: null,
-          });
-        }),
-      ];
-    });
+    const first = keptRolls.reduce((most, roll) => Math.max(most, ...this.pieces().filter(({ rollId }) => rollId === roll.id).map((piece) => piece.position + 1)), 0);
+    const rows = rowsOfUses(found, order, { planId, firstPiece: first, firstRoll: keptRolls.length, itemOf: (id) => this.items().find((item) => item.id === id), blankOf: (key) => this.#blankByKey().get(key), outlineOf: (blank, turned, flipped) => this.#outlines.onRoll(blank, order.mode, turned, flipped), newId });
+    const made = rows.flatMap(({ rollId, roll, pieces }) => [this.#desk.put('cutRoll', roll, rollId), ...pieces.map((piece) => this.#desk.put('cutPiece', piece))]);
     const ops = [...removed, old === undefined ? this.#desk.put('cutPlan', { filmId: this.filmId() ?? '', ...fields }, planId) : this.#desk.set('cutPlan', planId, fields), ...made];
     for (let start = 0; start < ops.length; start += OPS_PER_CHANGE) this.#desk.do(`${filmName} laid out`, ops.slice(start, start + OPS_PER_CHANGE));
-    if (found.notLaid.length > 0) this.fault.set(this.#shortWord(found.notLaid));
+    if (found.notLaid.length > 0) this.fault.set(shortWord(found.notLaid, this.stocks(), (key) => this.#blankByKey().get(key)));
   }
 
   /** A length bound is only true where everything lies on one roll that could not be another. */
@@ -260,23 +244,6 @@ export class Cutting {
     if (hasKept || found.uses.length !== 1 || stock === undefined || order.pinned.length > 0 || found.notLaid.length > 0) return 0;
     const least_mm = await this.#pool.bound({ rollWidth_mm: stock.width_mm + order.gap_mm, pieces: order.pieces.map((piece) => ({ ...piece, across_mm: piece.across_mm + order.gap_mm, along_mm: piece.along_mm + order.gap_mm })) }, {});
     return Math.floor(nmFromMm(least_mm - order.gap_mm + order.endWaste_mm));
-  }
-
-  #shortWord(notLaid: readonly string[]): string {
-    const widest = Math.max(0, ...this.stocks().map(({ width_mm }) => width_mm));
-    const names = notLaid.map((key) => this.#blankByKey().get(key)?.word ?? key);
-    if (this.stocks().length === 0) return `There is no film to cut ${names.join(', ')} from: give the film a width in the catalogue, or take a roll into stock.`;
-    const tooWide = notLaid.filter((key) => { const own = this.#blankByKey().get(key); return own !== undefined && Math.min(own.blank.across_mm, own.blanks.whole.mayTurn90 ? own.blank.along_mm : own.blank.across_mm) > widest; });
-    if (tooWide.length > 0) return `${tooWide.map((key) => this.#blankByKey().get(key)?.word ?? key).join(', ')}: wider than the widest film there is (${widest} mm). A wider roll, or seams, would help.`;
-    return `Not enough film for ${names.join(', ')}. A new roll to order would help: it is left out now.`;
-  }
-
-  #faultWord(error: unknown): string {
-    const text = error instanceof Error ? error.message : String(error);
-    const match = /^CUTTING_\w+ at ([^:]+): expected (.+), got (.+)$/.exec(text);
-    if (match === null) return `${text}.`;
-    const place = (match[1] ?? '').replace(/^(pieces|pinned)\./, '').replace(/\.(across|along)_mm$/, '');
-    return `${this.#blankByKey().get(place)?.word ?? match[1] ?? ''}: expected ${match[2] ?? ''}, got ${(match[3] ?? '').replace(/^(one that overlaps) (.+)$/, (_, says: string, key: string) => `${says} ${this.#blankByKey().get(key)?.word ?? key}`)}.`;
   }
 
   /** The money of the plan that stands, in one line. */

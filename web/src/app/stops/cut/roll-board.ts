@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, type ElementRef, computed, inject, input, output, signal, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, DestroyRef, type ElementRef, afterNextRender, computed, inject, input, output, signal, viewChild } from '@angular/core';
 import { type HandPlaced, type PlacingFault, placingFault, snapped } from '@yellow-pane/core/cutting';
 import type { RowOf } from '@yellow-pane/core/job';
 import { formatLength, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
@@ -13,6 +13,8 @@ export interface Moved {
   readonly y_nm: number;
 }
 
+/** Until it is drawn; height of words; room for a mark of the scale. */
+const [USUAL_PX, READABLE_PX, MARK_PX] = [680, 13, 48];
 const SNAP_PX = 10;
 const STEP_MM = 10;
 const FINE_MM = 1;
@@ -71,9 +73,20 @@ export class RollBoard {
   protected readonly board = viewChild.required<ElementRef<SVGSVGElement>>('board');
   #grip: { readonly across_mm: number; readonly along_mm: number; readonly from: HandPlaced } | undefined;
 
+  constructor() {
+    const gone = inject(DestroyRef);
+    afterNextRender(() => {
+      const seen = new ResizeObserver(([entry]) => { const wide = entry?.contentRect.width ?? 0; if (wide > 0) this.#wide_px.set(wide); });
+      seen.observe(this.board().nativeElement);
+      gone.onDestroy(() => { seen.disconnect(); });
+    });
+  }
+
   protected readonly width = computed(() => mmFromNm(this.rollWidth_nm()));
   protected readonly length = computed(() => Math.max(1, mmFromNm(this.used_nm())));
-  protected readonly fontSize = computed(() => Math.max(mmFromNm(this.scaleLength_nm()), this.width() * 1.3) / 52);
+  /** As drawn, so that words stay readable on a phone. */
+  readonly #wide_px = signal(USUAL_PX);
+  protected readonly fontSize = computed(() => (Math.max(mmFromNm(this.scaleLength_nm()), this.width() * 1.3) * READABLE_PX) / this.#wide_px());
   protected readonly viewBox = computed(() => `${-this.fontSize()} ${-this.fontSize() / 2} ${Math.max(mmFromNm(this.scaleLength_nm()), this.width() * 1.3) + 2 * this.fontSize()} ${this.width() + 2.6 * this.fontSize()}`);
   protected readonly label = computed(() => `${this.name()}, ${Math.round(this.width())} mm wide with ${this.pieces().length} pieces on ${(this.length() / 1000).toFixed(2)} m`);
   readonly #placed = computed(() => this.pieces().map(({ id, x_nm, y_nm, across_nm, along_nm }): HandPlaced => ({ id, x_mm: mmFromNm(x_nm), y_mm: mmFromNm(y_nm), across_mm: mmFromNm(across_nm), along_mm: mmFromNm(along_nm) })));
@@ -104,7 +117,7 @@ export class RollBoard {
   });
   protected readonly marks = computed(() => {
     const scale = mmFromNm(this.scaleLength_nm());
-    const step = [500, 1000, 2000, 5000, 10_000, 20_000, 50_000].find((candidate) => scale / candidate <= 14) ?? 100_000;
+    const step = [500, 1000, 2000, 5000, 10_000, 20_000, 50_000].find((candidate) => scale / candidate <= this.#wide_px() / MARK_PX) ?? 100_000;
     return Array.from({ length: Math.floor(this.length() / step) + 1 }, (_, index) => ({ at: index * step, text: `${(index * step) / 1000} m` }));
   });
 

@@ -1,0 +1,122 @@
+import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { type CutOrder, type CutOrderPlan, type OrderPiece, type StockFilm, cutsFor, planOrderSteps, runThrough } from '../index';
+import { usesOf } from './film-uses';
+import { splitPenalty } from './lots-apart';
+import { BOUNDLESS, MISSING, missingFilm } from './missing-film';
+import { MONEY_FORMULAS, extraOf, keptOf } from './order-money';
+import { orderSpaces } from './order-spaces';
+
+const RATES = { perCrossCut: 1, perSlit: 0.5, perPiece: 0.2, keepWidth_mm: 200, keepLength_mm: 500, keepShare: 0.3, perSplitGroup: 15 };
+const piece = (id: string, across_mm: number, along_mm: number, more: Partial<OrderPiece> = {}): OrderPiece => ({ id, across_mm, along_mm, mayTurn90: false, group: '', ...more });
+const film = (id: string, width_mm: number, length_mm: number, more: Partial<StockFilm> = {}): StockFilm => ({ id, what: 'roll', width_mm, length_mm, perMetre: width_mm / 100, whole: 0, lot: id, edges: 'both', ...more });
+const orderOf = (stocks: readonly StockFilm[], pieces: readonly OrderPiece[], more: Partial<CutOrder> = {}): CutOrder => ({ stocks, pieces, pinned: [], mode: 'by hand', stages: 3, gap_mm: 0, endWaste_mm: 0, mostSheet_mm: Number.POSITIVE_INFINITY, objective: 'money', rates: RATES, ...more });
+const plan = (order: CutOrder, mostRounds = 40): CutOrderPlan => runThrough(planOrderSteps(order, { seed: 1, mostRounds }), () => false, () => undefined);
+
+describe('what does a plan cost?', () => {
+  it('film by the metre, cuts and pieces, less what is kept: reckoned by hand', () => {
+    /** Two of 600 × 1000 side by side on 1524: one cross-cut, two slits, two pieces; 324 × 1000 beside them is kept at 30 %. */
+    const own = plan(orderOf([film('a', 1524, 9000)], [piece('p', 600, 1000), piece('q', 600, 1000)]));
+    expect(own.film.value).toBeCloseTo(15.24, 9);
+    expect(own.cost.value).toBeCloseTo(15.24 + 1 + 2 * 0.5 + 2 * 0.2 - 0.3 * 15.24 * (324 / 1524), 9);
+    expect(own.waste_share.value).toBeCloseTo(324 / 1524, 9);
+  });
+  it('an offcut is paid for whole once it is begun, however little of it is used', () => {
+    const own = plan(orderOf([film('o', 700, 1500, { what: 'offcut', perMetre: 0, whole: 4 })], [piece('p', 600, 400)]));
+    expect(own.film.value).toBeCloseTo(4, 9);
+  });
+  it('by length nothing but film counts in the search; the sum is still said', () => {
+    const own = plan(orderOf([film('a', 1524, 9000)], [piece('p', 600, 1000), piece('q', 600, 1000)], { objective: 'length' }));
+    expect(own.uses.reduce((sum, { used_mm }) => sum + used_mm, 0)).toBe(1000);
+    expect(own.cost.value).toBeGreaterThan(own.film.value);
+  });
+  it('the sum is just its parts, whatever they are', () => {
+    fc.assert(fc.property(fc.array(fc.double({ min: 0, max: 1000, noNaN: true }), { minLength: 8, maxLength: 8 }), ([film_ = 0, crossCuts = 0, perCrossCut = 0, slits = 0, perSlit = 0, pieces = 0, perPiece = 0, kept = 0]) => {
+      expect(MONEY_FORMULAS.cost.of({ film: film_, crossCuts, perCrossCut, slits, perSlit, pieces, perPiece, kept })).toBeCloseTo(film_ + crossCuts * perCrossCut + slits * perSlit + pieces * perPiece - kept, 6);
+    }));
+  });
+  it('every figure opens to its steps', () => {
+    const own = plan(orderOf([film('a', 1524, 9000)], [piece('p', 600, 1000)]));
+    for (const figure of [own.film, own.cost, own.waste_share]) expect(figure.why.length).toBeGreaterThan(0);
+    expect(own.film.why.map(({ formula }) => formula)).toContain(MONEY_FORMULAS.film.id);
+  });
+  it('as many cuts are paid for as the sheet names, where every sheet is cut in as many stages as it takes', () => {
+    const order = orderOf([film('a', 1000, 9000)], [piece('p', 600, 900), piece('q', 400, 500), piece('r', 400, 400), piece('s', 1000, 300)], { stages: 99 });
+    const own = plan(order, 60);
+    const cuts = own.uses.flatMap(({ placed }) => cutsFor(placed, 1000, 0) ?? []);
+    const paid = own.cost.value - own.film.value - 4 * 0.2;
+    expect(paid).toBeCloseTo(cuts.filter(({ how }) => how === 'cross-cut').length + 0.5 * cuts.filter(({ how }) => how === 'slit' || how === 'slit piece').length, 9);
+  });
+});
+
+describe('what is worth keeping?', () => {
+  const order = orderOf([film('a', 1524, 9000)], [piece('p', 600, 1000)]);
+  const [space] = orderSpaces(order);
+  const lie = space?.problem.lies[0];
+  if (space === undefined || lie === undefined) throw new Error('one film, one piece');
+  const band = { along: lie.along, columns: [{ across: lie.across, pieces: [lie] }], filled: lie.across * lie.along };
+  it('the rest beside the last column, from the size on that the rates say, at its share', () => {
+    expect(keptOf(space, band, RATES)).toBeCloseTo(0.3 * 15.24 * (924 / 1524), 9);
+    expect(keptOf(space, band, { ...RATES, keepWidth_mm: 925 })).toBe(0);
+    expect(keptOf(space, band, { ...RATES, keepLength_mm: 1001 })).toBe(0);
+  });
+  it('a band costs its cuts less what is kept; nothing when only length counts, or a plotter cuts', () => {
+    expect(extraOf(order)(space, band)).toBeCloseTo(1 + 0.5 + 0.2 - keptOf(space, band, RATES), 9);
+    expect(extraOf({ ...order, objective: 'length' })(space, band)).toBe(0);
+    expect(extraOf({ ...order, mode: 'by plotter' })(space, band)).toBe(0);
+  });
+});
+
+describe('is a façade kept together?', () => {
+  const spaces = orderSpaces(orderOf([film('a', 1524, 9000, { lot: 'L1' }), film('b', 1524, 9000, { lot: 'L2' })], ['p', 'q', 'r'].map((id, index) => piece(id, 500, 600 + index, { group: id === 'r' ? 'north' : 'south' }))));
+  const order = orderOf([film('a', 1524, 9000, { lot: 'L1' }), film('b', 1524, 9000, { lot: 'L2' })], ['p', 'q', 'r'].map((id, index) => piece(id, 500, 600 + index, { group: id === 'r' ? 'north' : 'south' })));
+  const laidOn = (...where: readonly number[]) => where.map((space, kind) => {
+    const lie = spaces[0]?.problem.lies.find((own) => own.kind === kind);
+    if (lie === undefined) throw new Error('three kinds');
+    return { space, band: { along: lie.along, columns: [{ across: lie.across, pieces: [lie] }], filled: 0 } };
+  });
+  it('each lot too many of one façade costs, façades apart do not', () => {
+    const penalty = splitPenalty(order, spaces);
+    expect([penalty(laidOn(0, 0, 0)), penalty(laidOn(0, 0, 1)), penalty(laidOn(0, 1, 0)), penalty(laidOn(0, 1, 1))]).toEqual([0, 0, 15, 15]);
+  });
+  it('nothing where the rate is nothing, no piece is of a façade, or all film is of one lot', () => {
+    expect(splitPenalty({ ...order, rates: { ...RATES, perSplitGroup: 0 } }, spaces)(laidOn(0, 1, 0))).toBe(0);
+    expect(splitPenalty({ ...order, pieces: order.pieces.map((own) => ({ ...own, group: '' })) }, spaces)(laidOn(0, 1, 0))).toBe(0);
+    expect(splitPenalty(order, spaces.map((own) => ({ ...own, lot: 0 })))(laidOn(0, 1, 0))).toBe(0);
+  });
+  it('a façade on two lots is named in the plan', () => {
+    const narrow = plan(orderOf([film('a', 600, 700, { lot: 'L1' }), film('b', 600, 700, { lot: 'L2' })], [piece('p', 500, 600, { group: 'south' }), piece('q', 500, 600, { group: 'south' }), piece('r', 500, 90, { group: 'north' })]));
+    expect(narrow.splitGroups).toEqual(['south']);
+  });
+});
+
+describe('where film is missing', () => {
+  it('it is stood in for by the widest there is, dearer than any, and never shown', () => {
+    const order = orderOf([film('a', 600, 700), film('b', 1220, 700, { perMetre: 50 })], []);
+    expect(missingFilm(order)).toMatchObject({ id: MISSING, width_mm: 1220, length_mm: BOUNDLESS });
+    expect(missingFilm(order).perMetre).toBeGreaterThan(50);
+    expect(missingFilm(orderOf([], [])).width_mm).toBeGreaterThan(0);
+    const short = plan(orderOf([film('a', 600, 700)], [piece('p', 500, 600), piece('q', 500, 600)]));
+    expect(short.notLaid).toHaveLength(1);
+    expect(short.uses.map(({ stockId }) => stockId)).toEqual(['a']);
+    expect(short.stopped).toBe('infeasible');
+    expect(short.filmBound.value).toBe(0);
+  });
+});
+
+describe('what lies where', () => {
+  it('pinned pieces are there before anything is laid, turned ones with their sides changed', () => {
+    const order = orderOf([film('a', 1524, 9000)], [piece('p', 600, 1000, { mayTurn90: true }), piece('q', 300, 200)], { pinned: [{ id: 'p', stockId: 'a', x_mm: 20, y_mm: 30, turned: true }] });
+    const [use] = usesOf(order, orderSpaces(order), [], new Map());
+    expect(use?.placed).toEqual([{ id: 'p', x_mm: 20, y_mm: 30, across_mm: 1000, along_mm: 600, turned: true, level: 0 }]);
+    expect(use?.used_mm).toBe(630);
+  });
+  it('a roll to order is begun again when one is full, first the longest sheets; levels are counted from each roll’s end', () => {
+    const own = plan(orderOf([film('new', 1000, 3000, { what: 'to order' })], Array.from({ length: 5 }, (_, index) => piece(`p${index}`, 900, 1000 + 100 * index))));
+    expect(own.uses.map(({ stockId, copy }) => `${stockId} ${copy}`)).toEqual(['new 0', 'new 1', 'new 2']);
+    for (const { used_mm, placed } of own.uses) {
+      expect(used_mm).toBeLessThanOrEqual(3000);
+      expect(placed.map(({ level }) => level)).toEqual(placed.map((_, index) => index));
+    }
+  });
+});

@@ -1,0 +1,70 @@
+import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
+import { keepWaiting, readWaiting } from '../job/waiting-writes';
+import { readKept, writeKept } from './keep';
+
+/** A browser's store: text by key, and it can be full. */
+class Store {
+  readonly texts = new Map<string, string>();
+  isFull = false;
+  getItem(key: string): string | null { return this.texts.get(key) ?? null; }
+  setItem(key: string, text: string): void { if (this.isFull) throw new Error('quota'); this.texts.set(key, text); }
+  removeItem(key: string): void { this.texts.delete(key); }
+}
+let store: Store;
+const before = Object.getOwnPropertyDescriptor(globalThis, 'localStorage');
+beforeEach(() => { store = new Store(); Object.defineProperty(globalThis, 'localStorage', { value: store, configurable: true }); });
+afterEach(() => { if (before === undefined) Reflect.deleteProperty(globalThis, 'localStorage'); else Object.defineProperty(globalThis, 'localStorage', before); });
+
+describe('is what is typed kept in the browser?', () => {
+  it('what is kept is read again; undefined forgets it', () => {
+    expect(writeKept('drafts', { a: '88' })).toBe(true);
+    expect(readKept('drafts')).toEqual({ a: '88' });
+    expect(writeKept('drafts', undefined)).toBe(true);
+    expect(readKept('drafts')).toBeUndefined();
+    expect(store.texts.size).toBe(0);
+  });
+  it('two things do not touch one another, nor those of other pages', () => {
+    store.setItem('drafts', 'another page’s');
+    writeKept('drafts', 1);
+    writeKept('name', 2);
+    expect([readKept('drafts'), readKept('name'), store.getItem('drafts')]).toEqual([1, 2, 'another page’s']);
+  });
+  it('a full store says no and what was kept stays', () => {
+    writeKept('drafts', { a: '88' });
+    store.isFull = true;
+    expect(writeKept('drafts', { a: '880' })).toBe(false);
+    expect(readKept('drafts')).toEqual({ a: '88' });
+  });
+  it('text that is no longer readable is as if there were none', () => {
+    writeKept('drafts', { a: '88' });
+    const [key = ''] = [...store.texts.keys()];
+    store.setItem(key, '{"a":');
+    expect(readKept('drafts')).toBeUndefined();
+  });
+  it('no store at all: nothing is read, nothing kept, nothing thrown', () => {
+    Object.defineProperty(globalThis, 'localStorage', { get: () => { throw new Error('switched off'); }, configurable: true });
+    expect(readKept('drafts')).toBeUndefined();
+    expect(writeKept('drafts', 1)).toBe(false);
+  });
+});
+
+describe('are writes the server has not taken yet kept over a reload?', () => {
+  const uuid = '0198c0de-0000-7000-8000-000000000001';
+  const change = { id: uuid, session: uuid, who: 'Wren', ops: [{ op: 'set', table: 'surface', id: uuid, baseVersion: 1, fields: { tag: 'SW9' } }] };
+  const pending = [{ change, label: 'tag', at: 't', from: 'person' }] as unknown as Parameters<typeof keepWaiting>[1]['pending'];
+  it('they come back; another job’s do not', async () => {
+    expect(keepWaiting('J', { pending, conflicts: [] })).toBe(true);
+    expect((await readWaiting('J')).pending.map((own) => own.change.ops)).toEqual([change.ops]);
+    expect(await readWaiting('K')).toEqual({ pending: [], conflicts: [] });
+  });
+  it('nothing waiting leaves nothing behind', () => {
+    keepWaiting('J', { pending, conflicts: [] });
+    keepWaiting('J', { pending: [], conflicts: [] });
+    expect(store.texts.size).toBe(0);
+  });
+  it('what no longer fits the contract is left out, the rest stays', async () => {
+    const broken = [{ ...pending[0], change: { ...change, ops: [{ op: 'set', table: 'nowhere', id: 'S' }] } }] as unknown as typeof pending;
+    keepWaiting('J', { pending: [...pending, ...broken], conflicts: [] });
+    expect((await readWaiting('J')).pending).toHaveLength(1);
+  });
+});
