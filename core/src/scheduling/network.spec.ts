@@ -10,6 +10,11 @@ const lag = (from: string, to: string, least: number, most: number | null = null
 const HOURS = [{ from: 10, to: 70 }, { from: 90, to: 150 }, { from: 170, to: 400 }];
 const problem = (steps: readonly PlanStep[], lags: readonly Lag[] = [], more: Partial<PlanProblem> = {}): PlanProblem => ({ people: [{ id: 'p', name: 'P', skills: ['film'], hours: HOURS }], tools: [{ id: 'gun', word: 'gun', count: 1 }], fitness: [{ id: 'sun', spans: [{ from: 40, to: 130 }, { from: 180, to: 400 }], closed: [] }], steps, lags, horizon: 400, ...more });
 
+/** Waits that contradict one another are refused, which has a check of its own below. */
+function canBeKept(asked: PlanProblem): boolean {
+  try { refuseCycles(networkOf(asked), String); return true; } catch { return false; }
+}
+
 /** Small jobs: chains with waits, some at one gun, some in the sun's way, some for two. */
 const smallJobs = fc.record({
   steps: fc.array(fc.record({ minutes: fc.integer({ min: 1, max: 30 }), gun: fc.boolean(), sun: fc.boolean(), two: fc.boolean(), dust: fc.constantFrom(null, 'makes dust' as const, 'wants clean air' as const) }), { minLength: 1, maxLength: 4 }),
@@ -21,7 +26,7 @@ const smallJobs = fc.record({
   steps: steps.map(({ minutes, gun, sun, two, dust }, index) => step(`s${index}`, minutes, { crew: two && people > 1 ? 2 : 1, tools: gun ? [{ tool: 'gun', count: 1 }] : [], fitness: sun ? 'sun' : null, room: 'hall', air: dust })),
   lags: lags.flatMap(({ from, to, least, more }) => (from < to && to < steps.length ? [lag(`s${from}`, `s${to}`, least, more === null ? null : least + more)] : [])),
   horizon: 400,
-}));
+})).filter(canBeKept);
 
 describe('the earliest each step could start', () => {
   it('follows waits, hours and windows from minute 0', () => {
@@ -40,7 +45,7 @@ describe('the earliest each step could start', () => {
     fc.assert(fc.property(smallJobs, (asked) => {
       const network = networkOf(asked);
       const earliest = earliestStarts(network);
-      const search = planDaySteps(asked, { seed: 1, mostRounds: 30 });
+      const search = planDaySteps(asked, { seed: 1, mostRounds: 4 });
       let turn = search.next();
       while (turn.done !== true) turn = search.next();
       if (turn.value.state === 'none') return;
