@@ -14,10 +14,14 @@ export interface BeamWays {
   readonly fronts: number;
   readonly tries: number;
   readonly chance: number;
-  /** How much a stretch of the front counts against it, as a share of waste: where edges meet a stretch ends, and edges that meet by chance are few. */
+  /** How much speaks against trying a piece for what it loses on its first row of steps. */
+  readonly firstRow: number;
+  /** Steps of length a stretch of the front counts against it: where edges meet a stretch ends, and edges that meet by chance are few. */
   readonly stretch: number;
-  /** How much each piece is worth, by kind: its area, or area mixed with its price in the bound. */
+  /** Steps of length each piece is worth, by kind: no pieces side by side across the roll are worth more than the length they take. */
   readonly worth: readonly number[];
+  /** Steps of length that speak for a front for each piece it holds, by kind: what is hard to lay is better laid soon. */
+  readonly soon: readonly number[];
   readonly random: () => number;
 }
 
@@ -43,6 +47,7 @@ interface Offers {
   readonly lie: Int32Array;
   readonly x: Int32Array;
   readonly waste: Float64Array;
+  readonly soon: Float64Array;
   readonly score: Float64Array;
 }
 
@@ -51,7 +56,6 @@ const FIT = 2;
 const SLIVER = 1.5;
 const FLUSH = 0.8;
 const FILLABLE = 0.5;
-const TALL = 0.002;
 const YIELD_EVERY = 300;
 /** A cheap throw for each piece looked at. @source multiplier of the C standard's example generator (from memory) */
 const DICE = 1_103_515_245;
@@ -63,8 +67,8 @@ const RANKED = 1.5;
  *  @returns undefined when every front grew too long; yields now and then so that it can be stopped */
 export function* beam(problem: StripProblem, pieces: Uint16Array, ways: BeamWays, most: number): Generator<undefined, Block | undefined> {
   const { width, kinds } = problem;
-  let [total, area] = [0, 0];
-  kinds.forEach(({ across, along }, kind) => { total += pieces[kind] ?? 0; area += across * along * (pieces[kind] ?? 0); });
+  let [total, worth] = [0, 0];
+  kinds.forEach((_, kind) => { total += pieces[kind] ?? 0; worth += (ways.worth[kind] ?? 0) * (pieces[kind] ?? 0); });
   const table = lieTable(problem, pieces, ways.worth);
   const present = kinds.flatMap((_, kind) => ((pieces[kind] ?? 0) > 0 ? [pieces[kind] ?? 0] : []));
   const stride = total + 2;
@@ -76,7 +80,7 @@ export function* beam(problem: StripProblem, pieces: Uint16Array, ways: BeamWays
   fronts.left.set(present);
   fronts.narrowest[0] = table.across[0] ?? width;
   fronts.placing[0] = NOTHING;
-  const slack = (most - 1) * width - area;
+  const slack = most - 1 - worth + 1e-6 * most;
   let kept = 1;
   let looked = 0;
   for (let placed = 0; placed < total; placed += 1) {
@@ -95,7 +99,7 @@ export function* beam(problem: StripProblem, pieces: Uint16Array, ways: BeamWays
 }
 
 function roomForOffers(most: number): Offers {
-  return { count: 0, row: new Int32Array(most), at: new Int32Array(most), lie: new Int32Array(most), x: new Int32Array(most), waste: new Float64Array(most), score: new Float64Array(most) };
+  return { count: 0, row: new Int32Array(most), at: new Int32Array(most), lie: new Int32Array(most), x: new Int32Array(most), waste: new Float64Array(most), soon: new Float64Array(most), score: new Float64Array(most) };
 }
 
 const ownScores = new Float64Array(64);
@@ -103,8 +107,8 @@ const ownLies = new Int32Array(64);
 const ownXs = new Int32Array(64);
 
 /** The pieces worth trying on the lowest stretch of a front. Stretches too narrow for anything are filled up first. */
-function offer(table: LieTable, fronts: Fronts, row: number, { tries, chance, stretch }: BeamWays, seed: number, slack: number, most: number, offers: Offers): void {
-  const { width, across, along, kind, wantsEdge, worth, base, lies } = table;
+function offer(table: LieTable, fronts: Fronts, row: number, { tries, chance, stretch, firstRow, soon }: BeamWays, seed: number, slack: number, most: number, offers: Offers): void {
+  const { width, across, along, kind, wantsEdge, worth, rate, room, base, lies } = table;
   const stretchBase = row * fronts.stride;
   const leftBase = row * fronts.kinds;
   const many = lies.length;
@@ -125,6 +129,7 @@ function offer(table: LieTable, fronts: Fronts, row: number, { tries, chance, st
     let found = 0;
     let worst = 0;
     let dice = seed;
+    const roomHere = room[gap] as number;
     for (let index = 0; index < many; index += 1) {
       const wide = across[index] as number;
       if (wide > gap) break;
@@ -139,6 +144,7 @@ function offer(table: LieTable, fronts: Fronts, row: number, { tries, chance, st
       if (rest === 0) own += FIT;
       else if (rest < narrowest) own -= (SLIVER * rest) / gap;
       else if (canFill(table, fronts, leftBase, rest)) own += FILLABLE;
+      own -= firstRow * (roomHere - (rate[index] as number) - (rest < narrowest ? 0 : (room[rest] as number)));
       if (flushLeft || flushRight) own += FLUSH;
       if (found === tries) {
         if (own <= (ownScores[worst] ?? 0)) continue;
@@ -155,7 +161,7 @@ function offer(table: LieTable, fronts: Fronts, row: number, { tries, chance, st
       const high = along[index] ?? 0;
       const rest = gap - (across[index] ?? 0);
       const other = x === from ? rightWall : leftWall;
-      const waste = wasted + (rest > 0 && rest < narrowest ? rest * (Math.min(y + high, other) - y) : 0);
+      const waste = wasted + lossOf(table, fronts, row, at, from, to, x, index);
       if (waste > slack) continue;
       const slot = offers.count;
       offers.count += 1;
@@ -167,13 +173,40 @@ function offer(table: LieTable, fronts: Fronts, row: number, { tries, chance, st
       const top = y + high;
       const isMet = top === (x === from ? leftWall : rightWall);
       const stretches = count + (rest > 0 ? 1 : 0) - (isMet ? 1 : 0) - (rest === 0 && top === other ? 1 : 0);
-      offers.score[slot] = (waste + TALL * Math.max(0, top - (fronts.tallest[row] ?? 0)) * width) / ((fronts.worth[row] ?? 0) + (worth[index] ?? 0)) + stretch * stretches;
+      offers.soon[slot] = (fronts.soon[row] ?? 0) + (soon[lies[index]?.kind ?? 0] ?? 0);
+      offers.score[slot] = waste - (offers.soon[slot] ?? 0) + stretch * stretches;
     }
     if (found > 0) return;
     const wall = Math.min(leftWall, rightWall);
     if (!Number.isFinite(wall)) return;
     raiseStretch(fronts, row, at, wall);
-    fronts.waste[row] = wasted + gap * (wall - y);
+    fronts.waste[row] = wasted + (room[gap] as number) * (wall - y);
+  }
+}
+
+/** What is lost along a piece: on each row, what the room there was worth less the piece and the room it leaves at its sides. Where walls beside it end the room is wider. */
+function lossOf({ width, across, along, rate, room }: LieTable, { starts, heights, stretches, stride, narrowest }: Fronts, row: number, at: number, from: number, to: number, x: number, index: number): number {
+  const base = row * stride;
+  const count = stretches[row] as number;
+  const least = narrowest[row] as number;
+  const own = rate[index] as number;
+  const end = x + (across[index] as number);
+  let y = heights[base + at] as number;
+  const top = y + (along[index] as number);
+  let [left, right] = [at, at];
+  let [begin, stop] = [from, to];
+  let loss = 0;
+  for (;;) {
+    const leftWall = left === 0 ? top : (heights[base + left - 1] as number);
+    const rightWall = right === count - 1 ? top : (heights[base + right + 1] as number);
+    const until = Math.min(leftWall, rightWall, top);
+    const before = x - begin;
+    const after = stop - end;
+    if (until > y) loss += (until - y) * ((room[stop - begin] as number) - own - (before < least ? 0 : (room[before] as number)) - (after < least ? 0 : (room[after] as number)));
+    if (until === top) return loss;
+    y = until;
+    while (left > 0 && (heights[base + left - 1] as number) <= y) { left -= 1; begin = starts[base + left] as number; }
+    while (right < count - 1 && (heights[base + right + 1] as number) <= y) { right += 1; stop = right + 1 < count ? (starts[base + right + 1] as number) : width; }
   }
 }
 
@@ -193,7 +226,8 @@ function keepBest(table: LieTable, fronts: Fronts, next: Fronts, offers: Offers,
     seen.add(mark);
     grow(table, fronts, row, next, kept, offers.at[slot] ?? 0, index, x, book);
     next.waste[kept] = fronts.waste[row] ?? 0;
-    next.worth[kept] = (fronts.worth[row] ?? 0) + (table.across[index] ?? 0) * (table.along[index] ?? 0);
+    next.worth[kept] = held;
+    next.soon[kept] = offers.soon[slot] ?? 0;
     kept += 1;
     if (kept === most) break;
   }

@@ -13,8 +13,11 @@ export interface Fronts {
   /** Least side across of what is left. */
   readonly narrowest: Int32Array;
   readonly tallest: Int32Array;
+  /** Steps of length surely lost. */
   readonly waste: Float64Array;
+  /** Steps of length its pieces are worth, and what speaks for having laid them. */
   readonly worth: Float64Array;
+  readonly soon: Float64Array;
   /** The placing that made the front, in the book of placings. */
   readonly placing: Int32Array;
 }
@@ -23,7 +26,7 @@ export interface Fronts {
 export function roomForFronts(rows: number, stride: number, kinds: number): Fronts {
   return {
     stride, kinds, starts: new Int32Array(rows * stride), heights: new Int32Array(rows * stride), stretches: new Int32Array(rows), left: new Uint16Array(rows * kinds),
-    narrowest: new Int32Array(rows), tallest: new Int32Array(rows), waste: new Float64Array(rows), worth: new Float64Array(rows), placing: new Int32Array(rows),
+    narrowest: new Int32Array(rows), tallest: new Int32Array(rows), waste: new Float64Array(rows), worth: new Float64Array(rows), soon: new Float64Array(rows), placing: new Int32Array(rows),
   };
 }
 

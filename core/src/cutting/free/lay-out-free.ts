@@ -1,5 +1,5 @@
 import { type ByHandLimits, NOTHING_EXTRA, firstPlan, planned, wholeRoll, withBound } from '../by-hand/lay-out-by-hand';
-import { type SpaceResult, searchSpaces } from '../by-hand/search-spaces';
+import { searchSpaces } from '../by-hand/search-spaces';
 import { stripProblem } from '../by-hand/strip-problem';
 import { type LayoutPlan, type LayoutRequest, lengthBound } from '../layout';
 import { refuseLayout } from '../level-layout';
@@ -8,16 +8,14 @@ import { placeBlocks } from './place-blocks';
 import { type FreeLayout, searchFree } from './search-free';
 import { isMostlyDifferent } from './whole-runs';
 
-const BY_HAND_ROUNDS = 60;
 /** The whole bound of many different pieces takes longer than laying them well: it waits for so many steps of the search. */
 const LATE_BOUND = 60;
-/** A round by hand takes as long as many steps of a beam: it gets a turn often while it is near, seldom when it has fallen behind. */
+/** A round by hand takes as long as many steps of a beam: it gets a turn oftener while it is near. */
 const NEAR_BEHIND = 1.004;
-const OFTEN = 2;
-const SELDOM = 3;
-const RARELY = 8;
-/** Where it does not begin, it waits for so many. */
-const LATE_BY_HAND = 16;
+const OFTEN = 15;
+const SELDOM = 30;
+/** It waits for so many first. */
+const LATE_BY_HAND = 300;
 
 /** Lays pieces out for a plotter: anywhere, as long as none overlap. A search for layouts that can be cut by hand goes on beside it and lends it its best, so that it is never longer than that one.
  *  Any-time, deterministic for a seed and a number of rounds, as `layOutByHandSteps`. @throws CoreError as `layOutInLevels` */
@@ -38,17 +36,11 @@ export function* layOutFreeSteps(request: LayoutRequest, { seed, mostRounds }: O
     known = layout;
     return best;
   };
-  const startFree = (ownSeed: number, { laid, cost }: Pick<SpaceResult, 'laid' | 'cost'>): ReturnType<typeof searchFree> => searchFree(problem, { seed: ownSeed, mostRounds, bound: least, prices: bound.prices, start: { blocks: laid.map(({ band }) => blockOf(problem, band)), length: cost } });
-  /** Where hardly two pieces are alike the plotter's own search is the quicker one: it goes first. */
-  let hand = isDifferent ? undefined : byHand.next();
-  while (hand !== undefined && hand.done !== true && (!hand.value.isComplete || hand.value.rounds < Math.min(mostRounds, BY_HAND_ROUNDS))) {
-    if (hand.value.isComplete) yield planOf({ blocks: hand.value.laid.map(({ band }) => blockOf(problem, band)), length: hand.value.cost });
-    hand = byHand.next();
-  }
-  let search = startFree(seed, hand === undefined ? { laid: [], cost: Math.floor((best?.length_mm.value ?? 0) / problem.alongStep_mm) + 1 } : hand.value);
+  const search = searchFree(problem, { seed, mostRounds, bound: least, prices: bound.prices, start: { blocks: [], length: Math.floor((best?.length_mm.value ?? 0) / problem.alongStep_mm) + 1 } });
+  let step = search.next();
+  let hand = undefined as ReturnType<typeof byHand.next> | undefined;
   let turn = 0;
-  for (let restarts = 1; ; ) {
-    const step = search.next();
+  for (;;) {
     const plan = planOf(step.value);
     if (step.done === true) return plan;
     yield plan;
@@ -58,10 +50,11 @@ export function* layOutFreeSteps(request: LayoutRequest, { seed, mostRounds }: O
       best = withBound(plan, bound);
       if (best.stopped === 'optimal') return best;
     }
-    if (hand?.done === true || (hand === undefined && turn < LATE_BY_HAND) || turn % (isDifferent || hand === undefined ? RARELY : hand.value.cost > step.value.length * NEAR_BEHIND ? SELDOM : OFTEN) !== 0) continue;
-    hand = byHand.next();
-    if (!hand.value.isComplete || hand.value.cost >= step.value.length) continue;
-    restarts += 1;
-    search = startFree(seed + restarts, hand.value);
+    let lent: FreeLayout | undefined;
+    if (hand?.done !== true && turn >= LATE_BY_HAND && turn % (hand === undefined || isDifferent || hand.value.cost > step.value.length * NEAR_BEHIND ? SELDOM : OFTEN) === 0) {
+      hand = byHand.next();
+      if (hand.value.isComplete && hand.value.cost < step.value.length) lent = { blocks: hand.value.laid.map(({ band }) => blockOf(problem, band)), length: hand.value.cost };
+    }
+    step = search.next(lent);
   }
 }

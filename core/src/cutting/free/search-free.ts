@@ -3,7 +3,8 @@ import type { StripProblem } from '../by-hand/strip-problem';
 import { byWeight } from '../by-weight';
 import { type BeamWays, type Block, beam } from './beam';
 import { partedAt } from './blocks';
-import { WholeRuns } from './whole-runs';
+import { BredWays, type Way } from './bred-ways';
+import { WholeRuns, isMostlyDifferent } from './whole-runs';
 
 export interface FreeSearch {
   readonly seed: number;
@@ -23,49 +24,66 @@ export interface FreeLayout {
 
 /** Pieces laid anew at a time, mostly few: few are laid very well, many only fairly. */
 const MOST_ANEW = 120;
-/** What a stretch of a front counts against it, as a share of waste. */
+/** What a stretch of a front counts against it, as a share of half of all length. */
 const STRETCHES = [0.003, 0.01, 0.03] as const;
 const FRONTS = [1, 2, 4, 8, 16, 32, 64] as const;
-const MIX = 0.25;
+/** Where nothing is known to lead, what is worth more is laid a little sooner. */
+const SOON = 0.002;
+/** How often all pieces are laid anew where sizes repeat. */
+const WHOLE = 0.5;
 
-/** Starts from bands; takes some blocks apart again and again and lays their pieces anew with a beam, kept when not longer. Small jobs are also laid anew as a whole with beams of growing width.
- *  Yields the best so far; deterministic for a seed and a number of rounds. @source own: beam search inside a large neighbourhood search */
-export function* searchFree(problem: StripProblem, { seed, mostRounds, bound, prices, start }: FreeSearch): Generator<FreeLayout, FreeLayout> {
+/** Lays all pieces anew again and again, in ways that are bred by what they led to or, where hardly two pieces are alike, with beams of growing width; between them takes some blocks of the best
+ *  apart and lays their pieces anew, kept when not longer. Yields the best so far and may be given a better one; deterministic for a seed and a number of rounds. @source own: beam search inside a large neighbourhood search */
+export function* searchFree(problem: StripProblem, { seed, mostRounds, bound, prices, start }: FreeSearch): Generator<FreeLayout, FreeLayout, FreeLayout | undefined> {
   const random = seededRandom(seed);
   const all = Uint16Array.from(problem.kinds, ({ quantity }) => quantity);
-  let { blocks, length } = start;
+  const whole = isMostlyDifferent(problem) ? new WholeRuns(problem, bound, random) : undefined;
+  const bred = new BredWays(problem, prices !== undefined, random);
   let best = start;
-  const whole = new WholeRuns(problem, bound, random);
-  yield best;
+  let { blocks } = start;
+  let length = start.length;
+  const take = (better: FreeLayout | undefined): void => { if (better !== undefined && better.length < best.length) { best = better; ({ blocks, length } = better); } };
+  take(yield best);
   for (let round = 0; round < mostRounds && best.length > bound; round += 1) {
-    const isWhole = whole.share > 0 && (round === 0 || blocks.length === 0 || random() < whole.share);
-    const wholeRun = isWhole ? whole.next(best.length) : undefined;
+    const isWhole = round === 0 || blocks.length === 0 || random() < (whole?.share ?? WHOLE);
+    const wholeRun = isWhole ? whole?.next(best.length) : undefined;
+    const way = isWhole && whole === undefined ? bred.next() : undefined;
     const taken = isWhole ? new Set(blocks.keys()) : takeApart(problem, blocks, random);
     const pieces = isWhole ? all : new Uint16Array(all.length);
     let before = 0;
     for (const index of taken) { before += blocks[index]?.along ?? 0; if (!isWhole) for (const { lie } of blocks[index]?.moves ?? []) pieces[lie.kind] = (pieces[lie.kind] ?? 0) + 1; }
-    const run = beam(problem, pieces, waysOf(problem, prices, wholeRun?.fronts, random), wholeRun?.most ?? before + 1);
+    const ways = way !== undefined ? bredWays(problem, prices, way, bred.fronts, random) : whole === undefined ? bredWays(problem, prices, bred.one(), someFronts(random), random) : plainWays(problem, wholeRun?.fronts, random);
+    const run = beam(problem, pieces, ways, way !== undefined ? bred.most : (wholeRun?.most ?? before + 1));
     let step = run.next();
-    for (; step.done !== true; step = run.next()) yield best;
+    for (; step.done !== true; step = run.next()) take(yield best);
     if (step.value === undefined) {
-      if (wholeRun !== undefined) whole.foundNothing(wholeRun);
+      if (wholeRun !== undefined) whole?.foundNothing(wholeRun);
+      if (way !== undefined) bred.foundNothing();
       continue;
     }
-    blocks = [...blocks.filter((_, index) => !taken.has(index)), ...partedAt(step.value)];
+    if (way !== undefined) bred.found(way, step.value.along);
+    if (isWhole && step.value.along > length) continue;
+    blocks = isWhole ? partedAt(step.value) : [...blocks.filter((_, index) => !taken.has(index)), ...partedAt(step.value)];
     length = isWhole ? step.value.along : length + step.value.along - before;
     if (length < best.length) best = { blocks, length };
-    yield best;
+    take(yield best);
   }
   return best;
 }
 
+const someFronts = (random: () => number): number => FRONTS[Math.floor(random() ** 2 * FRONTS.length)] ?? 1;
+
+function bredWays({ width, kinds }: StripProblem, prices: readonly number[] | undefined, { mix, lean, chance, firstRow, tries }: Way, fronts: number, random: () => number): BeamWays {
+  const worth = kinds.map(({ across, along }, kind) => ((1 - mix) * across * along) / width + mix * (prices?.[kind] ?? 0));
+  return { fronts, tries, chance, firstRow, stretch: 0, worth, soon: worth.map((own, kind) => own * Math.exp(lean[kind] ?? 0)), random };
+}
+
 /** @param wholeFronts of a run over all pieces: more pieces are tried on each front, and with less chance */
-function waysOf({ kinds }: StripProblem, prices: readonly number[] | undefined, wholeFronts: number | undefined, random: () => number): BeamWays {
-  const mix = prices === undefined || random() < 0.5 ? 0 : MIX;
+function plainWays({ width, area, kinds }: StripProblem, wholeFronts: number | undefined, random: () => number): BeamWays {
   const isWhole = wholeFronts !== undefined;
-  const fronts = wholeFronts ?? FRONTS[Math.floor(random() ** 2 * FRONTS.length)] ?? 1;
   const stretch = isWhole || random() < 0.5 ? (STRETCHES[Math.floor(random() * STRETCHES.length)] ?? 0) : 0;
-  return { fronts, tries: (isWhole ? 6 : 2) + Math.floor(random() * 7), chance: 0.05 + random() * (isWhole ? 0.2 : 1), stretch, worth: kinds.map(({ across, along }, kind) => (1 - mix) * across * along + mix * (prices?.[kind] ?? 0)), random };
+  const worth = kinds.map(({ across, along }) => (across * along) / width);
+  return { fronts: wholeFronts ?? someFronts(random), tries: (isWhole ? 6 : 2) + Math.floor(random() * 7), chance: 0.05 + random() * (isWhole ? 0.2 : 1), firstRow: 1, stretch: (stretch * area) / width / 2, worth, soon: worth.map((own) => SOON * own), random };
 }
 
 /** A wasteful block and others by chance, up to so many pieces. */
