@@ -1,6 +1,8 @@
 import type { Lie, StripProblem } from '../by-hand/strip-problem';
 import { type Fronts, coverStretch, lowestStretch, raiseStretch, roomForFronts } from './fronts';
 import { type LieTable, canFill, lieTable } from './lie-table';
+import { lossOf } from './loss';
+import { NO_MARK, type Offers, bestFirst, isKnown, roomForOffers, slotOf } from './offers';
 
 /** Where a piece lies, in steps. */
 export interface PieceMove {
@@ -39,18 +41,6 @@ interface Book {
   readonly y: number[];
 }
 
-/** The placings looked at in one step, by their number. */
-interface Offers {
-  count: number;
-  readonly row: Int32Array;
-  readonly at: Int32Array;
-  readonly lie: Int32Array;
-  readonly x: Int32Array;
-  readonly waste: Float64Array;
-  readonly soon: Float64Array;
-  readonly score: Float64Array;
-}
-
 const NOTHING = -1;
 const FIT = 2;
 const SLIVER = 1.5;
@@ -73,8 +63,8 @@ export function* beam(problem: StripProblem, pieces: Uint16Array, ways: BeamWays
   const present = kinds.flatMap((_, kind) => ((pieces[kind] ?? 0) > 0 ? [pieces[kind] ?? 0] : []));
   const stride = total + 2;
   let [fronts, next] = [roomForFronts(ways.fronts, stride, present.length), roomForFronts(ways.fronts, stride, present.length)];
-  const offers = roomForOffers(ways.fronts * ways.tries);
-  const order = new Int32Array(ways.fronts * ways.tries);
+  const offers = roomForOffers(ways.fronts * ways.tries, ways.fronts);
+  const order = new Float64Array(ways.fronts * ways.tries);
   const book: Book = { before: [], lie: [], x: [], y: [] };
   fronts.stretches[0] = 1;
   fronts.left.set(present);
@@ -98,17 +88,13 @@ export function* beam(problem: StripProblem, pieces: Uint16Array, ways: BeamWays
   return along < most ? { moves: movesTo(table, book, fronts.placing[best] ?? NOTHING), along } : undefined;
 }
 
-function roomForOffers(most: number): Offers {
-  return { count: 0, row: new Int32Array(most), at: new Int32Array(most), lie: new Int32Array(most), x: new Int32Array(most), waste: new Float64Array(most), soon: new Float64Array(most), score: new Float64Array(most) };
-}
-
 const ownScores = new Float64Array(64);
 const ownLies = new Int32Array(64);
 const ownXs = new Int32Array(64);
 
 /** The pieces worth trying on the lowest stretch of a front. Stretches too narrow for anything are filled up first. */
 function offer(table: LieTable, fronts: Fronts, row: number, { tries, chance, stretch, firstRow, soon }: BeamWays, seed: number, slack: number, most: number, offers: Offers): void {
-  const { width, across, along, kind, wantsEdge, worth, rate, room, base, lies } = table;
+  const { width, across, along, kind, wantsEdge, rate, room, base, lies } = table;
   const stretchBase = row * fronts.stride;
   const leftBase = row * fronts.kinds;
   const many = lies.length;
@@ -184,46 +170,21 @@ function offer(table: LieTable, fronts: Fronts, row: number, { tries, chance, st
   }
 }
 
-/** What is lost along a piece: on each row, what the room there was worth less the piece and the room it leaves at its sides. Where walls beside it end the room is wider. */
-function lossOf({ width, across, along, rate, room }: LieTable, { starts, heights, stretches, stride, narrowest }: Fronts, row: number, at: number, from: number, to: number, x: number, index: number): number {
-  const base = row * stride;
-  const count = stretches[row] as number;
-  const least = narrowest[row] as number;
-  const own = rate[index] as number;
-  const end = x + (across[index] as number);
-  let y = heights[base + at] as number;
-  const top = y + (along[index] as number);
-  let [left, right] = [at, at];
-  let [begin, stop] = [from, to];
-  let loss = 0;
-  for (;;) {
-    const leftWall = left === 0 ? top : (heights[base + left - 1] as number);
-    const rightWall = right === count - 1 ? top : (heights[base + right + 1] as number);
-    const until = Math.min(leftWall, rightWall, top);
-    const before = x - begin;
-    const after = stop - end;
-    if (until > y) loss += (until - y) * ((room[stop - begin] as number) - own - (before < least ? 0 : (room[before] as number)) - (after < least ? 0 : (room[after] as number)));
-    if (until === top) return loss;
-    y = until;
-    while (left > 0 && (heights[base + left - 1] as number) <= y) { left -= 1; begin = starts[base + left] as number; }
-    while (right < count - 1 && (heights[base + right + 1] as number) <= y) { right += 1; stop = right + 1 < count ? (starts[base + right + 1] as number) : width; }
-  }
-}
-
 /** Grows the best offers into fronts, each front once. @returns how many */
-function keepBest(table: LieTable, fronts: Fronts, next: Fronts, offers: Offers, order: Int32Array, most: number, book: Book): number {
+function keepBest(table: LieTable, fronts: Fronts, next: Fronts, offers: Offers, order: Float64Array, most: number, book: Book): number {
   const ranked = bestFirst(offers, order, Math.ceil(RANKED * most));
-  const seen = new Set<number>();
+  const { marks } = offers;
+  marks.fill(NO_MARK);
   let kept = 0;
-  for (const slot of ranked) {
+  for (const key of ranked) {
+    const slot = slotOf(key);
     const index = offers.lie[slot] ?? 0;
     const x = offers.x[slot] ?? 0;
     const row = offers.row[slot] ?? 0;
     const held = (fronts.worth[row] ?? 0) + (table.worth[index] ?? 0);
     const waste = offers.waste[slot] ?? 0;
     const mark = held * 7.13 + waste * 3.77 + x * 0.31 + (table.along[index] ?? 0) * 0.017;
-    if (seen.has(mark)) continue;
-    seen.add(mark);
+    if (isKnown(marks, mark)) continue;
     grow(table, fronts, row, next, kept, offers.at[slot] ?? 0, index, x, book);
     next.waste[kept] = fronts.waste[row] ?? 0;
     next.worth[kept] = held;
@@ -232,14 +193,6 @@ function keepBest(table: LieTable, fronts: Fronts, next: Fronts, offers: Offers,
     if (kept === most) break;
   }
   return kept;
-}
-
-/** The numbers of about so many best offers, best first. */
-function bestFirst({ count, score }: Offers, order: Int32Array, wanted: number): Int32Array {
-  const last = count > 2 * wanted ? (score.slice(0, count).sort()[wanted] as number) : Number.POSITIVE_INFINITY;
-  let found = 0;
-  for (let slot = 0; slot < count; slot += 1) if ((score[slot] as number) <= last) { order[found] = slot; found += 1; }
-  return order.subarray(0, found).sort((a, b) => (score[a] as number) - (score[b] as number));
 }
 
 function grow({ width, across, along, kind }: LieTable, fronts: Fronts, row: number, next: Fronts, into: number, at: number, index: number, x: number, book: Book): void {

@@ -12,7 +12,7 @@ export interface Way {
 }
 
 const KEPT = 4;
-const NEW = 0.15;
+const NEW = 0.25;
 const MIXES = [0.3, 0.5, 0.7, 0.9, 0.97] as const;
 const MOST_MIX = 0.99;
 /** How hard a piece is to lay, by its shares of the width and of the longest piece. */
@@ -20,10 +20,11 @@ const HARD: readonly ((across: number, along: number) => number)[] = [(across) =
 const LEAST_LEAN = Math.log(0.01);
 const LEANS = Math.log(20);
 const TRIES = [2, 16] as const;
-const FIRST_FRONTS = 10;
+const FIRST_FRONTS = 6;
 const MOST_FRONTS = 400;
 const WIDER_AFTER = 60;
-const WIDE = 3;
+/** A run is up to so many times narrower or wider, as a power of e: some ways need few fronts. */
+const SPREAD = 1.4;
 
 /** Ways of laying everything anew. Which of them leads far depends on the job, and cannot be told beforehand: those that led to the shortest layouts are kept, varied and tried again.
  *  @source own: evolution of a beam's weights */
@@ -40,7 +41,7 @@ export class BredWays {
 
   /** Grows slowly while nothing is found. */
   get fronts(): number {
-    return Math.min(MOST_FRONTS, Math.round(FIRST_FRONTS * (this.random() < 0.2 ? WIDE : 1) * (1 + this.#failed / WIDER_AFTER)));
+    return Math.min(MOST_FRONTS, Math.ceil(FIRST_FRONTS * Math.exp(SPREAD * (2 * this.random() - 1)) * (1 + this.#failed / WIDER_AFTER)));
   }
 
   next(): Way {

@@ -7,7 +7,7 @@ import { checkLayout } from '../check-layout';
 import { SMALL_JOBS } from '../fixtures/small-jobs';
 import { type LayoutPiece, type LayoutPlan, type LayoutRequest, layOutByHand, layOutFreeSteps } from '../index';
 import { coverStretch, lowestStretch, raiseStretch, roomForFronts } from './fronts';
-import { WholeRuns, isMostlyDifferent } from './whole-runs';
+import { WholeRuns, isMostlyDifferent, mayBePerfect } from './whole-runs';
 
 const ROLL_MM = 1524;
 const piece = (id: string, across_mm: number, along_mm: number, more: Partial<LayoutPiece> = {}): LayoutPiece => ({ id, across_mm, along_mm, mayTurn90: false, ...more });
@@ -109,30 +109,25 @@ describe('does a front keep its shape?', () => {
   });
 });
 
-describe('when are all pieces laid anew at once?', () => {
+describe('is there perhaps no waste at all?', () => {
   const problem = (pieces: readonly LayoutPiece[]) => stripProblem({ rollWidth_mm: ROLL_MM, pieces });
-  const alike = (count: number): readonly LayoutPiece[] => Array.from({ length: count }, (_, index) => piece(String(index), 400 + (index % 3) * 100, 700));
+  const boundOf = ({ area, width }: ReturnType<typeof problem>): number => Math.ceil(area / width);
 
-  it('mostly where hardly two are alike; where sizes repeat only in small jobs', () => {
+  it('where hardly two pieces are alike and their area fills a length to the last step', () => {
     const different = problem(pinwheels(1, 20).request.pieces);
-    expect(isMostlyDifferent(different)).toBe(true);
-    expect(isMostlyDifferent(problem(alike(60)))).toBe(false);
-    const share = (own: ReturnType<typeof problem>): number => new WholeRuns(own, 1, seededRandom(1)).share;
-    expect(share(different)).toBeGreaterThan(share(problem(alike(60))));
-    expect(share(problem(alike(60)))).toBeGreaterThan(0);
-    expect(share(problem(alike(300)))).toBe(0);
+    expect(mayBePerfect(different, boundOf(different))).toBe(true);
+    const odd = problem([...pinwheels(1, 20).request.pieces, piece('odd', 101, 103)]);
+    expect(mayBePerfect(odd, boundOf(odd))).toBe(false);
+    const alike = problem(Array.from({ length: 60 }, (_, index) => piece(String(index), 508, 700 + (index % 3))));
+    expect(isMostlyDifferent(alike)).toBe(false);
+    expect(mayBePerfect(alike, boundOf(alike))).toBe(false);
   });
-  it('for a layout without waste only where the area fills a length to the last step; never for one that is no shorter; wider after finding nothing', () => {
-    const { request, optimum_mm } = pinwheels(1, 4);
-    const whole = problem(request.pieces);
-    const bound = optimum_mm / whole.alongStep_mm;
-    const runs = new WholeRuns(whole, bound, seededRandom(3));
-    const made = Array.from({ length: 40 }, () => { const run = runs.next(bound + 500); runs.foundNothing(run); return run; });
-    for (const { isPerfect, most } of made) { expect(most).toBeLessThanOrEqual(bound + 500); if (isPerfect) expect(most).toBe(bound + 1); }
-    expect(made.some(({ isPerfect }) => isPerfect)).toBe(true);
+  it('then runs aim at exactly that, the first one always; never at one that is no shorter; wider after finding nothing', () => {
+    const runs = new WholeRuns(1000, seededRandom(3));
+    const made = Array.from({ length: 40 }, () => { const run = runs.next(1500); runs.foundNothing(run); return run; });
+    for (const { isPerfect, most } of made) { expect(most).toBeLessThanOrEqual(1500); if (isPerfect) expect(most).toBe(1001); }
+    expect(made[0]?.isPerfect).toBe(true);
+    expect(made.some(({ isPerfect }) => !isPerfect)).toBe(true);
     expect(made.at(-1)?.fronts).toBeGreaterThan(made[0]?.fronts ?? 0);
-    const odd = problem([...request.pieces, piece('odd', 101, 103)]);
-    const others = new WholeRuns(odd, Math.ceil(odd.area / odd.width), seededRandom(3));
-    expect(Array.from({ length: 40 }, () => others.next(bound + 500)).some(({ isPerfect }) => isPerfect)).toBe(false);
   });
 });

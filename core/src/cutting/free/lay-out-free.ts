@@ -1,12 +1,12 @@
 import { type ByHandLimits, NOTHING_EXTRA, firstPlan, planned, wholeRoll, withBound } from '../by-hand/lay-out-by-hand';
-import { searchSpaces } from '../by-hand/search-spaces';
+import { type SpaceResult, searchSpaces } from '../by-hand/search-spaces';
 import { stripProblem } from '../by-hand/strip-problem';
 import { type LayoutPlan, type LayoutRequest, lengthBound } from '../layout';
 import { refuseLayout } from '../level-layout';
 import { blockOf } from './blocks';
 import { placeBlocks } from './place-blocks';
 import { type FreeLayout, searchFree } from './search-free';
-import { isMostlyDifferent } from './whole-runs';
+import { isMostlyDifferent, mayBePerfect } from './whole-runs';
 
 /** The whole bound of many different pieces takes longer than laying them well: it waits for so many steps of the search. */
 const LATE_BOUND = 60;
@@ -36,25 +36,29 @@ export function* layOutFreeSteps(request: LayoutRequest, { seed, mostRounds }: O
     known = layout;
     return best;
   };
-  const search = searchFree(problem, { seed, mostRounds, bound: least, prices: bound.prices, start: { blocks: [], length: Math.floor((best?.length_mm.value ?? 0) / problem.alongStep_mm) + 1 } });
+  const startFree = (start: FreeLayout): ReturnType<typeof searchFree> => searchFree(problem, { seed, mostRounds, bound: least, prices: bound.prices, start });
+  const ofHand = ({ laid, cost }: SpaceResult): FreeLayout => ({ blocks: laid.map(({ band }) => blockOf(problem, band)), length: cost });
+  let hand = best === undefined ? byHand.next() : undefined;
+  while (hand?.done === false && !hand.value.isComplete) hand = byHand.next();
+  let search = startFree(hand === undefined ? { blocks: [], length: Math.floor((best?.length_mm.value ?? 0) / problem.alongStep_mm) + 1 } : ofHand(hand.value));
   let step = search.next();
-  let hand = undefined as ReturnType<typeof byHand.next> | undefined;
-  let turn = 0;
-  for (;;) {
+  for (let turn = 1; step.done !== true; turn += 1) {
     const plan = planOf(step.value);
-    if (step.done === true) return plan;
     yield plan;
-    turn += 1;
     if (turn === LATE_BOUND && isDifferent) {
       bound = lengthBound(request);
       best = withBound(plan, bound);
       if (best.stopped === 'optimal') return best;
+      if (!mayBePerfect(problem, least)) { search = startFree(step.value); search.next(); }
     }
     let lent: FreeLayout | undefined;
     if (hand?.done !== true && turn >= LATE_BY_HAND && turn % (hand === undefined || isDifferent || hand.value.cost > step.value.length * NEAR_BEHIND ? SELDOM : OFTEN) === 0) {
       hand = byHand.next();
-      if (hand.value.isComplete && hand.value.cost < step.value.length) lent = { blocks: hand.value.laid.map(({ band }) => blockOf(problem, band)), length: hand.value.cost };
+      if (hand.value.isComplete && hand.value.cost < step.value.length) lent = ofHand(hand.value);
     }
     step = search.next(lent);
   }
+  const freely = step.value;
+  if (freely.length > least) while (hand?.done !== true) { yield planOf(freely); hand = byHand.next(); }
+  return hand?.done === true && hand.value.isComplete && hand.value.cost < freely.length ? planOf(ofHand(hand.value)) : planOf(freely);
 }

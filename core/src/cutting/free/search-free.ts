@@ -1,17 +1,18 @@
 import { seededRandom } from '../../quantity';
 import type { StripProblem } from '../by-hand/strip-problem';
 import { byWeight } from '../by-weight';
+import { pricedRoom } from '../exact/priced-room';
 import { type BeamWays, type Block, beam } from './beam';
 import { partedAt } from './blocks';
 import { BredWays, type Way } from './bred-ways';
-import { WholeRuns, isMostlyDifferent } from './whole-runs';
+import { WholeRuns, mayBePerfect } from './whole-runs';
 
 export interface FreeSearch {
   readonly seed: number;
   readonly mostRounds: number;
   /** No layout can be shorter; reaching it ends the search. */
   readonly bound: number;
-  /** What a piece of each kind is worth in the bound, if that is known. */
+  /** What a piece of each kind is worth in the bound, in any one unit, if that is known. */
   readonly prices: readonly number[] | undefined;
   /** A layout to start from, or, without blocks, only the length to be beaten by laying everything anew. */
   readonly start: FreeLayout;
@@ -29,15 +30,17 @@ const STRETCHES = [0.003, 0.01, 0.03] as const;
 const FRONTS = [1, 2, 4, 8, 16, 32, 64] as const;
 /** Where nothing is known to lead, what is worth more is laid a little sooner. */
 const SOON = 0.002;
-/** How often all pieces are laid anew where sizes repeat. */
+/** How often all pieces are laid anew, and how often where they may be laid without waste. */
 const WHOLE = 0.5;
+const FOR_PERFECT_WHOLE = 0.75;
 
-/** Lays all pieces anew again and again, in ways that are bred by what they led to or, where hardly two pieces are alike, with beams of growing width; between them takes some blocks of the best
+/** Lays all pieces anew again and again, in ways that are bred by what they led to or, where there may be no waste, with beams of growing width; between them takes some blocks of the best
  *  apart and lays their pieces anew, kept when not longer. Yields the best so far and may be given a better one; deterministic for a seed and a number of rounds. @source own: beam search inside a large neighbourhood search */
-export function* searchFree(problem: StripProblem, { seed, mostRounds, bound, prices, start }: FreeSearch): Generator<FreeLayout, FreeLayout, FreeLayout | undefined> {
+export function* searchFree(problem: StripProblem, { seed, mostRounds, bound, prices: given, start }: FreeSearch): Generator<FreeLayout, FreeLayout, FreeLayout | undefined> {
   const random = seededRandom(seed);
+  const prices = given && pricedRoom(problem, given).own;
   const all = Uint16Array.from(problem.kinds, ({ quantity }) => quantity);
-  const whole = isMostlyDifferent(problem) ? new WholeRuns(problem, bound, random) : undefined;
+  const whole = mayBePerfect(problem, bound) ? new WholeRuns(bound, random) : undefined;
   const bred = new BredWays(problem, prices !== undefined, random);
   let best = start;
   let { blocks } = start;
@@ -45,7 +48,7 @@ export function* searchFree(problem: StripProblem, { seed, mostRounds, bound, pr
   const take = (better: FreeLayout | undefined): void => { if (better !== undefined && better.length < best.length) { best = better; ({ blocks, length } = better); } };
   take(yield best);
   for (let round = 0; round < mostRounds && best.length > bound; round += 1) {
-    const isWhole = round === 0 || blocks.length === 0 || random() < (whole?.share ?? WHOLE);
+    const isWhole = round === 0 || blocks.length === 0 || random() < (whole === undefined ? WHOLE : FOR_PERFECT_WHOLE);
     const wholeRun = isWhole ? whole?.next(best.length) : undefined;
     const way = isWhole && whole === undefined ? bred.next() : undefined;
     const taken = isWhole ? new Set(blocks.keys()) : takeApart(problem, blocks, random);

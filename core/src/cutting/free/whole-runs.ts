@@ -1,14 +1,11 @@
 import type { StripProblem } from '../by-hand/strip-problem';
 
 const MOST_DIFFERENT = 600;
-const MOST_ALIKE = 120;
-/** Where hardly two pieces are alike, edges that meet show the way through a whole job; where sizes repeat, only through a small one. */
 const MOSTLY = 0.5;
-const SHARE = { different: 0.75, alike: 0.25 } as const;
 const FIRST_FRONTS = 4;
 const MOST_FRONTS = 4000;
 const WIDER = 2;
-/** How often a run goes for a layout without waste, where there may be one (the first one always does), and how often another aims well under the best. */
+/** How often a run goes for a layout without waste (the first one always does), and how often another aims well under the best. */
 const FOR_PERFECT = 0.6;
 const FOR_LOW = 0.4;
 
@@ -18,6 +15,11 @@ export function isMostlyDifferent({ kinds }: StripProblem): boolean {
   return count <= MOST_DIFFERENT && kinds.filter(({ quantity }) => quantity > 0).length >= MOSTLY * count;
 }
 
+/** Whether edges that meet may show the way through the whole job: hardly two pieces are alike, and pieces that fill a length to the last step were perhaps cut from it. */
+export function mayBePerfect(problem: StripProblem, bound: number): boolean {
+  return isMostlyDifferent(problem) && problem.area === bound * problem.width;
+}
+
 export interface WholeRun {
   readonly isPerfect: boolean;
   readonly fronts: number;
@@ -25,28 +27,18 @@ export interface WholeRun {
   readonly most: number;
 }
 
-/** Which runs over all pieces of a job are made, beside those over some of its blocks: how wide, and how short a layout they look for. A run that found nothing makes the next of its kind wider. */
+/** Runs over all pieces of a job that may be laid without waste: how wide, and how short a layout they look for. A run that found nothing makes the next of its kind wider. */
 export class WholeRuns {
-  /** How often all pieces are laid anew. */
-  readonly share: number;
-  readonly #bound: number;
-  /** Pieces that fill a length to the last step were perhaps cut from it. */
-  readonly #mayBePerfect: boolean;
   #isFirst = true;
   readonly #fronts = { perfect: FIRST_FRONTS, better: FIRST_FRONTS };
 
-  constructor(problem: StripProblem, bound: number, private readonly random: () => number) {
-    const count = problem.kinds.reduce((sum, { quantity }) => sum + quantity, 0);
-    this.share = isMostlyDifferent(problem) ? SHARE.different : count <= MOST_ALIKE ? SHARE.alike : 0;
-    this.#bound = bound;
-    this.#mayBePerfect = problem.area === bound * problem.width;
-  }
+  constructor(private readonly bound: number, private readonly random: () => number) {}
 
   next(best: number): WholeRun {
-    const isPerfect = this.#mayBePerfect && (this.#isFirst || this.random() < FOR_PERFECT);
+    const isPerfect = this.#isFirst || this.random() < FOR_PERFECT;
     this.#isFirst = false;
     const isLow = !isPerfect && this.random() < FOR_LOW;
-    return { isPerfect, fronts: isPerfect ? this.#fronts.perfect : this.#fronts.better, most: isPerfect ? this.#bound + 1 : isLow ? this.#bound + 1 + Math.floor(this.random() * (best - this.#bound)) : best };
+    return { isPerfect, fronts: isPerfect ? this.#fronts.perfect : this.#fronts.better, most: isPerfect ? this.bound + 1 : isLow ? this.bound + 1 + Math.floor(this.random() * (best - this.bound)) : best };
   }
 
   foundNothing({ isPerfect }: WholeRun): void {
