@@ -7,6 +7,7 @@ import { checkLayout } from '../check-layout';
 import { SMALL_JOBS } from '../fixtures/small-jobs';
 import { type LayoutPiece, type LayoutPlan, type LayoutRequest, layOutByHand, layOutFreeSteps } from '../index';
 import { coverStretch, lowestStretch, raiseStretch, roomForFronts } from './fronts';
+import { type FreeLayout, searchFree } from './search-free';
 import { WholeRuns, isMostlyDifferent, mayBePerfect } from './whole-runs';
 
 const ROLL_MM = 1524;
@@ -54,6 +55,28 @@ describe('is a layout for the plotter a layout?', () => {
     runThrough(layOutFreeSteps(pinwheels(9, 10).request, { seed: 1, mostRounds: 60 }), () => false, (plan) => { seen.push(plan.length_mm.value); });
     expect(seen.length).toBeGreaterThan(1);
     expect(seen).toEqual([...seen].sort((a, b) => b - a));
+  });
+});
+
+describe('a layout lent while it searches', () => {
+  it('is taken up between two runs, whenever it comes: every piece stays there once, and the length is that of the blocks', () => {
+    fc.assert(fc.property(someJob, fc.array(fc.boolean(), { minLength: 5, maxLength: 60 }), ({ request, seed }, when) => {
+      const problem = stripProblem(request);
+      const ends = (rounds: number, own: number): FreeLayout => { const search = searchFree(problem, { seed: own, mostRounds: rounds, bound: 0, prices: undefined, start: { blocks: [], length: 1e9 } }); let step = search.next(); while (step.done !== true) step = search.next(); return step.value; };
+      const better = [3, 10, 30].map((rounds) => ends(rounds, seed + rounds));
+      const search = searchFree(problem, { seed, mostRounds: 20, bound: 0, prices: undefined, start: { blocks: [], length: 1e9 } });
+      let step = search.next();
+      for (let turn = 0; step.done !== true; turn += 1) {
+        const lent = when[turn % when.length] === true ? better[turn % better.length] : undefined;
+        step = search.next(lent);
+      }
+      const { blocks, length } = step.value;
+      expect(blocks.reduce((sum, { along }) => sum + along, 0)).toBe(length);
+      const counts = problem.kinds.map(() => 0);
+      for (const { moves } of blocks) for (const { lie } of moves) counts[lie.kind] = (counts[lie.kind] ?? 0) + 1;
+      expect(counts).toEqual(problem.kinds.map(({ quantity }) => quantity));
+      for (const { along, moves } of blocks) expect(Math.max(...moves.map(({ y, lie }) => y + lie.along))).toBe(along);
+    }), { numRuns: 40 });
   });
 });
 

@@ -10,12 +10,13 @@ import { isMostlyDifferent, mayBePerfect } from './whole-runs';
 
 /** The whole bound of many different pieces takes longer than laying them well: it waits for so many steps of the search. */
 const LATE_BOUND = 60;
-/** A round by hand takes as long as many steps of a beam: it gets a turn oftener while it is near. */
+/** After how many steps of a beam a round by hand, which takes as long as many of them, gets its first turn, and how often then: oftener where it is near.
+ *  Where there may be no waste it is often the first to find so. */
+const TURNS = { first: 300, seldom: 30, often: 15 } as const;
+const TURNS_FOR_PERFECT = { first: 16, seldom: 8, often: 8 } as const;
 const NEAR_BEHIND = 1.004;
-const OFTEN = 15;
-const SELDOM = 30;
-/** It waits for so many first. */
-const LATE_BY_HAND = 300;
+/** Rounds by hand where it goes first. */
+const BY_HAND_ROUNDS = 60;
 
 /** Lays pieces out for a plotter: anywhere, as long as none overlap. A search for layouts that can be cut by hand goes on beside it and lends it its best, so that it is never longer than that one.
  *  Any-time, deterministic for a seed and a number of rounds, as `layOutByHandSteps`. @throws CoreError as `layOutInLevels` */
@@ -36,11 +37,18 @@ export function* layOutFreeSteps(request: LayoutRequest, { seed, mostRounds }: O
     known = layout;
     return best;
   };
+  const isForPerfect = mayBePerfect(problem, least);
+  /** Pieces of few sizes that were perhaps cut without waste are put together again soonest by hand. */
+  const isByHandFirst = !isForPerfect && problem.area === least * problem.width;
+  const turns = isForPerfect || isByHandFirst ? TURNS_FOR_PERFECT : TURNS;
   const startFree = (start: FreeLayout): ReturnType<typeof searchFree> => searchFree(problem, { seed, mostRounds, bound: least, prices: bound.prices, start });
   const ofHand = ({ laid, cost }: SpaceResult): FreeLayout => ({ blocks: laid.map(({ band }) => blockOf(problem, band)), length: cost });
-  let hand = best === undefined ? byHand.next() : undefined;
-  while (hand?.done === false && !hand.value.isComplete) hand = byHand.next();
-  let search = startFree(hand === undefined ? { blocks: [], length: Math.floor((best?.length_mm.value ?? 0) / problem.alongStep_mm) + 1 } : ofHand(hand.value));
+  let hand = best === undefined || isByHandFirst ? byHand.next() : undefined;
+  while (hand?.done === false && (!hand.value.isComplete || (isByHandFirst && hand.value.rounds < Math.min(mostRounds, BY_HAND_ROUNDS)))) {
+    if (hand.value.isComplete) yield planOf(ofHand(hand.value));
+    hand = byHand.next();
+  }
+  let search = startFree(hand === undefined || !hand.value.isComplete ? { blocks: [], length: Math.floor((best?.length_mm.value ?? 0) / problem.alongStep_mm) + 1 } : ofHand(hand.value));
   let step = search.next();
   for (let turn = 1; step.done !== true; turn += 1) {
     const plan = planOf(step.value);
@@ -49,10 +57,10 @@ export function* layOutFreeSteps(request: LayoutRequest, { seed, mostRounds }: O
       bound = lengthBound(request);
       best = withBound(plan, bound);
       if (best.stopped === 'optimal') return best;
-      if (!mayBePerfect(problem, least)) { search = startFree(step.value); search.next(); }
+      if (!isForPerfect) { search = startFree(step.value); search.next(); }
     }
     let lent: FreeLayout | undefined;
-    if (hand?.done !== true && turn >= LATE_BY_HAND && turn % (hand === undefined || isDifferent || hand.value.cost > step.value.length * NEAR_BEHIND ? SELDOM : OFTEN) === 0) {
+    if (hand?.done !== true && turn >= turns.first && turn % (hand === undefined || hand.value.cost > step.value.length * NEAR_BEHIND ? turns.seldom : turns.often) === 0) {
       hand = byHand.next();
       if (hand.value.isComplete && hand.value.cost < step.value.length) lent = ofHand(hand.value);
     }

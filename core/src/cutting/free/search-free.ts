@@ -45,9 +45,12 @@ export function* searchFree(problem: StripProblem, { seed, mostRounds, bound, pr
   let best = start;
   let { blocks } = start;
   let length = start.length;
-  const take = (better: FreeLayout | undefined): void => { if (better !== undefined && better.length < best.length) { best = better; ({ blocks, length } = better); } };
-  take(yield best);
-  for (let round = 0; round < mostRounds && best.length > bound; round += 1) {
+  let lent: FreeLayout | undefined;
+  const hear = (better: FreeLayout | undefined): void => { if (better !== undefined && better.length < (lent ?? best).length) lent = better; };
+  hear(yield best);
+  for (let round = 0; round < mostRounds; round += 1) {
+    if (lent !== undefined && lent.length < best.length) { best = lent; ({ blocks, length } = lent); }
+    if (best.length <= bound) break;
     const isWhole = round === 0 || blocks.length === 0 || random() < (whole === undefined ? WHOLE : FOR_PERFECT_WHOLE);
     const wholeRun = isWhole ? whole?.next(best.length) : undefined;
     const way = isWhole && whole === undefined ? bred.next() : undefined;
@@ -58,7 +61,7 @@ export function* searchFree(problem: StripProblem, { seed, mostRounds, bound, pr
     const ways = way !== undefined ? bredWays(problem, prices, way, bred.fronts, random) : whole === undefined ? bredWays(problem, prices, bred.one(), someFronts(random), random) : plainWays(problem, wholeRun?.fronts, random);
     const run = beam(problem, pieces, ways, way !== undefined ? bred.most : (wholeRun?.most ?? before + 1));
     let step = run.next();
-    for (; step.done !== true; step = run.next()) take(yield best);
+    for (; step.done !== true; step = run.next()) hear(yield best);
     if (step.value === undefined) {
       if (wholeRun !== undefined) whole?.foundNothing(wholeRun);
       if (way !== undefined) bred.foundNothing();
@@ -69,7 +72,7 @@ export function* searchFree(problem: StripProblem, { seed, mostRounds, bound, pr
     blocks = isWhole ? partedAt(step.value) : [...blocks.filter((_, index) => !taken.has(index)), ...partedAt(step.value)];
     length = isWhole ? step.value.along : length + step.value.along - before;
     if (length < best.length) best = { blocks, length };
-    take(yield best);
+    hear(yield best);
   }
   return best;
 }
