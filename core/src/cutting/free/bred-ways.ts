@@ -19,6 +19,8 @@ const MOST_MIX = 0.99;
 const HARD: readonly ((across: number, along: number) => number)[] = [(across) => across, (across) => across ** 2, (across, along) => across + along];
 const LEAST_LEAN = Math.log(0.01);
 const LEANS = Math.log(20);
+/** Mixture, hardness and share of worth that did fairly well in most jobs: they are tried first. */
+const PROVEN: readonly (readonly [mix: number, hard: number, share: number])[] = [[0.5, 1, 0.1], [0.9, 1, 0.05], [0.9, 2, 0.005]];
 const TRIES = [2, 16] as const;
 const FIRST_FRONTS = 6;
 const MOST_FRONTS = 400;
@@ -31,6 +33,7 @@ const SPREAD = 1.4;
 export class BredWays {
   readonly #kept: { readonly way: Way; readonly along: number }[] = [];
   #failed = 0;
+  #new = 0;
 
   constructor(private readonly problem: StripProblem, private readonly hasPrices: boolean, private readonly random: () => number) {}
 
@@ -67,10 +70,12 @@ export class BredWays {
 
   #anew(): Way {
     const { kinds, width, longest } = this.problem;
-    const hard = HARD[Math.floor(this.random() * HARD.length)] ?? Math.max;
-    const all = LEAST_LEAN + this.random() * LEANS;
+    const [mix, hardness, share] = PROVEN[this.#new] ?? [MIXES[Math.floor(this.random() * MIXES.length)] ?? 0, Math.floor(this.random() * HARD.length), Math.exp(LEAST_LEAN + this.random() * LEANS)];
+    const hard = HARD[hardness] ?? Math.max;
+    const all = Math.log(share);
+    this.#new += 1;
     return {
-      mix: this.hasPrices ? (MIXES[Math.floor(this.random() * MIXES.length)] ?? 0) : 0, lean: kinds.map(({ across, along }) => all + Math.log(hard(across / width, along / longest)) + 0.2 * this.#normal()),
+      mix: this.hasPrices ? mix : 0, lean: kinds.map(({ across, along }) => all + Math.log(hard(across / width, along / longest)) + 0.2 * this.#normal()),
       chance: 0.02 + 0.2 * this.random(), firstRow: 1 + 3 * this.random(), tries: 4 + Math.floor(this.random() * 6),
     };
   }
