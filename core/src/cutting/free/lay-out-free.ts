@@ -14,6 +14,8 @@ const LATE_BOUND = 60;
  *  Where there may be no waste it is often the first to find so. */
 const TURNS = { first: 300, seldom: 30, often: 15 } as const;
 const TURNS_FOR_PERFECT = { first: 16, seldom: 8, often: 8 } as const;
+/** With more pieces a round by hand takes longer, a step of a beam does not. */
+const USUAL = 300;
 const NEAR_BEHIND = 1.004;
 /** Rounds by hand where it goes first. */
 const BY_HAND_ROUNDS = 60;
@@ -40,7 +42,8 @@ export function* layOutFreeSteps(request: LayoutRequest, { seed, mostRounds }: O
   const isForPerfect = mayBePerfect(problem, least);
   /** Pieces of few sizes that were perhaps cut without waste are put together again soonest by hand. */
   const isByHandFirst = !isForPerfect && problem.area === least * problem.width;
-  const turns = isForPerfect || isByHandFirst ? TURNS_FOR_PERFECT : TURNS;
+  const rarer = Math.max(1, Math.round(request.pieces.length / USUAL));
+  const turns = isForPerfect || isByHandFirst ? TURNS_FOR_PERFECT : { first: TURNS.first * rarer, seldom: TURNS.seldom * rarer, often: TURNS.often * rarer };
   const startFree = (start: FreeLayout): ReturnType<typeof searchFree> => searchFree(problem, { seed, mostRounds, bound: least, prices: bound.prices, start });
   const ofHand = ({ laid, cost }: SpaceResult): FreeLayout => ({ blocks: laid.map(({ band }) => blockOf(problem, band)), length: cost });
   let hand = best === undefined || isByHandFirst ? byHand.next() : undefined;
