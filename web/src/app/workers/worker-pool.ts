@@ -28,9 +28,11 @@ export class WorkerPool<Api> {
     signal?.throwIfAborted();
     const lane = await this.#take();
     let isRunning = true;
+    /** What listens to this task alone stops with it: the worker lives on, and so may the signal. */
+    const over = new AbortController();
     const ended = new Promise<never>((_, fail) => {
-      lane.worker.addEventListener('error', (event) => { fail(new Error(event.message || 'the worker failed')); }, { once: true });
-      signal?.addEventListener('abort', () => { fail(signal.reason as Error); }, { once: true });
+      lane.worker.addEventListener('error', (event) => { fail(new Error(event.message || 'the worker failed')); }, { once: true, signal: over.signal });
+      signal?.addEventListener('abort', () => { fail(signal.reason as Error); }, { once: true, signal: over.signal });
     });
     try {
       const answer = await Promise.race([task(lane.remote, proxy((share: number) => { if (isRunning) onProgress?.(share); })), ended]);
@@ -41,6 +43,7 @@ export class WorkerPool<Api> {
       throw error;
     } finally {
       isRunning = false;
+      over.abort();
     }
   }
 
