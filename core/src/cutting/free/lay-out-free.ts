@@ -29,7 +29,8 @@ export function* layOutFreeSteps(request: LayoutRequest, { seed, mostRounds }: O
   if (first?.stopped === 'optimal') return first;
   const problem = stripProblem(request);
   const isDifferent = first !== undefined && isMostlyDifferent(problem);
-  let bound = lengthBound(request, isDifferent);
+  let isLate = isDifferent;
+  let bound = lengthBound(request, isLate);
   const least = Math.ceil(bound.bound_mm.value / problem.alongStep_mm - 1e-6);
   const byHand = searchSpaces([wholeRoll(problem)], { seed, stages: 3, mostRounds, bound: least, prices: bound.prices, turned: bound.turned, extra: NOTHING_EXTRA, isFilmOnly: true, penalty: () => 0 });
   let best = first && withBound(first, bound);
@@ -56,7 +57,8 @@ export function* layOutFreeSteps(request: LayoutRequest, { seed, mostRounds }: O
   for (let turn = 1; step.done !== true; turn += 1) {
     const plan = planOf(step.value);
     yield plan;
-    if (turn === LATE_BOUND && isDifferent) {
+    if (turn === LATE_BOUND && isLate) {
+      isLate = false;
       bound = lengthBound(request);
       best = withBound(plan, bound);
       if (best.stopped === 'optimal') return best;
@@ -71,5 +73,6 @@ export function* layOutFreeSteps(request: LayoutRequest, { seed, mostRounds }: O
   }
   const freely = step.value;
   if (freely.length > least) while (hand?.done !== true) { yield planOf(freely); hand = byHand.next(); }
-  return hand?.done === true && hand.value.isComplete && hand.value.cost < freely.length ? planOf(ofHand(hand.value)) : planOf(freely);
+  const shortest = planOf(hand?.done === true && hand.value.isComplete && hand.value.cost < freely.length ? ofHand(hand.value) : freely);
+  return isLate && shortest.stopped !== 'optimal' ? withBound(shortest, lengthBound(request)) : shortest;
 }
