@@ -166,7 +166,8 @@ function offer(table: LieTable, fronts: Fronts, row: number, { tries, chance, st
     const wall = Math.min(leftWall, rightWall);
     if (!Number.isFinite(wall)) return;
     raiseStretch(fronts, row, at, wall);
-    fronts.waste[row] = wasted + (room[gap] as number) * (wall - y);
+    /** What is too narrow for anything was lost when the piece beside it was laid. */
+    if (gap >= narrowest) fronts.waste[row] = wasted + (room[gap] as number) * (wall - y);
   }
 }
 
@@ -186,7 +187,7 @@ function keepBest(table: LieTable, fronts: Fronts, next: Fronts, offers: Offers,
     const mark = held * 7.13 + waste * 3.77 + x * 0.31 + (table.along[index] ?? 0) * 0.017;
     if (isKnown(marks, mark)) continue;
     grow(table, fronts, row, next, kept, offers.at[slot] ?? 0, index, x, book);
-    next.waste[kept] = fronts.waste[row] ?? 0;
+    next.waste[kept] = waste;
     next.worth[kept] = held;
     next.soon[kept] = offers.soon[slot] ?? 0;
     kept += 1;

@@ -89,6 +89,18 @@ describe('a beam led by it', () => {
   });
 });
 
+describe('what a front has lost in all', () => {
+  it('is never more than its layout loses: with room for every front, the shortest is found again under the least limit', () => {
+    fc.assert(fc.property(jobs.map(({ rollWidth_mm, pieces }) => ({ rollWidth_mm, pieces: pieces.slice(0, 6) })), fc.constantFrom(0, 0.5, 0.95), (request, mix) => {
+      const { problem, worth } = worthOf(request, mix);
+      const pieces = Uint16Array.from(problem.kinds, ({ quantity }) => quantity);
+      const all = { fronts: 1500, tries: 12, chance: 0 };
+      const length = run(beam(problem, pieces, ways(worth, 1, all), Number.POSITIVE_INFINITY))?.along ?? 0;
+      expect(run(beam(problem, pieces, ways(worth, 1, all), length + 1))?.along).toBe(length);
+    }), { numRuns: 60 });
+  });
+});
+
 describe('ways that did well', () => {
   const { problem } = worthOf({ rollWidth_mm: ROLL_MM, pieces: [piece('a', 20, 5), piece('b', 13, 7), piece('c', 7, 3)] }, 0);
   it('at first everything is of use; then only what is no longer than the worst that is kept', () => {
