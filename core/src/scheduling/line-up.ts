@@ -1,6 +1,7 @@
-import { type Calendar, TOO_LATE, calendarOf, openFrom } from './calendar';
+import { TOO_LATE } from './calendar';
 import { type FlatRows, flatRows } from './flat-rows';
-import { type Network, type Times, spansOf, waysToEnd } from './network';
+import { type Network, spansOf, waysToEnd } from './network';
+import { type Openings, openingsOf } from './openings';
 import { Reckoned } from './reckoned';
 import { type TieRows, tieRows } from './tie-rows';
 import { type ToolNeed, ToolUnits } from './tool-units';
@@ -11,9 +12,9 @@ const EARLY = 0.3;
 /** Minutes of standing about that are borne to keep somebody with one more skill free. */
 const SKILL_SPARED = 3;
 
-/** Starts of all steps when each follows, on every person, tool and room it needs, those that stand before it in one order. Nothing is put into gaps.
- *  With everybody named it is, step by step, the earliest of all plans that keep this order: a most-lag that is overrun puts the forerunner off and what stands behind it is reckoned again.
- *  An order that begins like the one kept is reckoned from where they part, and given up as soon as it must cost too much.
+/** Starts of all steps when each follows, on every person, tool and room it needs, those that stand before it in one order. Nothing is put into gaps; whoever can begin soonest does it.
+ *  A most-lag that is overrun puts the forerunner off, and what stands behind it is reckoned again: where there is nobody to choose between, each start is the earliest of all plans that keep the order.
+ *  An order is reckoned from where it parts from the one kept to where all is as before again, and given up as soon as it must cost too much.
  *  @source own: least fixed point of monotone earliest starts over calendars */
 export class LineUp {
   finish = Number.POSITIVE_INFINITY;
@@ -21,11 +22,12 @@ export class LineUp {
   readonly #least: TieRows;
   readonly #most: TieRows;
   readonly #able: FlatRows;
+  /** Row by row like `#able`. */
+  readonly #withEach: readonly Openings[];
+  readonly #alone: readonly Openings[];
   readonly #crewFrom: Int32Array;
   readonly #tails: Int32Array;
   readonly #base: Int32Array;
-  readonly #open: readonly (Calendar | undefined)[];
-  readonly #hours: readonly Calendar[];
   readonly #worked: Float64Array;
   readonly #ownWorked: readonly Float64Array[];
   /** Fewest working minutes in which all together work so much. */
@@ -42,22 +44,17 @@ export class LineUp {
   #own = 0;
 
   constructor(network: Network, earliest: ArrayLike<number>) {
-    const { count, hours, toolCount, rooms, before, open, horizon, crew, minutes } = network;
+    const { count, hours, toolCount, rooms, before, horizon, crew, minutes } = network;
     this.#network = network;
     this.#least = tieRows(before);
     this.#most = tieRows(before.map((ties) => ties.filter(({ most }) => Number.isFinite(most))));
     this.#able = flatRows(network.able);
+    const { withEach, alone } = openingsOf(network);
+    this.#withEach = withEach.flat();
+    this.#alone = alone;
     this.#crewFrom = flatRows(Array.from(crew, (need) => new Int32Array(need))).from;
     this.#base = Int32Array.from(earliest);
     this.#tails = Int32Array.from(waysToEnd(network));
-    const known = new Map<Times, Calendar>();
-    const calendar = (times: Times): Calendar => {
-      const own = known.get(times) ?? calendarOf(times, horizon);
-      known.set(times, own);
-      return own;
-    };
-    this.#open = open.map((times) => times && calendar(times));
-    this.#hours = hours.map(calendar);
     this.#worked = workedBefore(workingHours(hours.map((own) => ({ hours: spansOf(own) }))), horizon);
     this.#ownWorked = hours.map((own) => workedBefore(spansOf(own), horizon));
     this.#work = minutes.reduce((sum, own, step) => sum + own * (crew[step] as number), 0);
@@ -78,12 +75,7 @@ export class LineUp {
 
   /** Who does each, of the last reckoning. */
   people(): readonly (readonly number[])[] {
-    return Array.from({ length: this.#network.count }, (_, step) => this.#crewIn(this.#now, step));
-  }
-
-  /** Who does a step in what is kept. */
-  keptCrew(step: number): readonly number[] {
-    return this.#crewIn(this.#kept, step);
+    return Array.from({ length: this.#network.count }, (_, step) => [...this.#now.people.subarray(this.#crewFrom[step], this.#crewFrom[step + 1])]);
   }
 
   /** Working minutes to the finish, and a share of those to the middle start. */
@@ -93,23 +85,26 @@ export class LineUp {
 
   /** What comes next is reckoned from where it parts from the last reckoning. */
   keep(): void {
-    this.#now.takeOverAll(this.#kept, this.#own);
+    this.#now.takeOverUntil(this.#kept, this.#own);
     [this.#now, this.#kept] = [this.#kept, this.#now];
   }
 
-  /** @param order all steps, forerunners first @param crews who does each; nobody named: whoever can soonest @param most given up once it must cost more @returns the cost; Infinity: it cannot be done in this order at that cost */
-  reckon(order: Int32Array, crews: readonly (readonly number[])[], most: number): number {
+  /** @param order all steps, forerunners first @param most given up once it must cost more @returns the cost; Infinity: it cannot be done in this order at that cost */
+  reckon(order: Int32Array, most: number): number {
     const { count } = this.#network;
     this.finish = Number.POSITIVE_INFINITY;
-    const first = this.#now.beginLike(this.#kept, order, crews, this.#base);
+    const first = this.#now.beginLike(this.#kept, order, this.#base);
+    const alikeFrom = this.#kept.alikeFrom(order);
     const { starts, lost, late, reach } = this.#now;
     this.#own = first;
+    let isAsKept = true;
     let retries = 4 * count;
     for (let index = first; index < count; index += 1) {
+      if (isAsKept && index === alikeFrom && this.#now.goOnLike(this.#kept, index)) break;
       const step = order[index] as number;
-      const at = this.#place(step, index, crews[step] as readonly number[]);
+      const at = this.#place(step, index);
       if (at >= TOO_LATE) return Number.POSITIVE_INFINITY;
-      starts[step] = at;
+      if (starts[step] !== at) { starts[step] = at; isAsKept = false; }
       const lostNow = (lost[index] as number) + this.#lostHere;
       const lateNow = (late[index] as number) + (this.#worked[at] as number) - (this.#worked[this.#base[step] as number] as number);
       const ends = at + (this.#tails[step] as number);
@@ -121,6 +116,7 @@ export class LineUp {
       if (finish + (EARLY * (this.#baseSum + lateNow)) / count > most) return Number.POSITIVE_INFINITY;
       const back = this.#putOff(step, at, count, step);
       if (back === count) continue;
+      isAsKept = false;
       retries -= 1;
       if (retries < 0) return Number.POSITIVE_INFINITY;
       if (back < this.#own) { this.#now.takeOver(this.#kept, back); this.#own = back; }
@@ -148,7 +144,7 @@ export class LineUp {
   }
 
   /** The first minute at which the step can be done behind those before it; books it in the next row. */
-  #place(step: number, index: number, named: readonly number[]): number {
+  #place(step: number, index: number): number {
     const { minutes, tools, room, air, pinned, horizon } = this.#network;
     const { free, starts, floors, people } = this.#now;
     const width = this.#width;
@@ -167,7 +163,7 @@ export class LineUp {
     const ownAir = air[step] as number;
     const ownRoom = row + this.#roomsFrom + 2 * (room[step] as number);
     if (ownAir > 0) { const own = free[ownRoom + (ownAir === 1 ? 1 : 0)] as number; if (own > at) at = own; }
-    at = this.#crewFor(step, row, at, length, named);
+    at = this.#crewFor(step, row, at);
     const crewFrom = this.#crewFrom[step] as number;
     const crewTo = this.#crewFrom[step + 1] as number;
     const pin = pinned[step] as number;
@@ -193,64 +189,46 @@ export class LineUp {
     return at;
   }
 
-  /** Those named; otherwise who can begin soonest, and of those who had least time to stand about and has fewest other skills. @returns when they can begin together */
-  #crewFor(step: number, row: number, from: number, length: number, named: readonly number[]): number {
+  /** Who can begin soonest, and of those who had least time to stand about and has fewest other skills. @returns when they can begin together */
+  #crewFor(step: number, row: number, from: number): number {
     const { free, people } = this.#now;
     const crewFrom = this.#crewFrom[step] as number;
     const crewTo = this.#crewFrom[step + 1] as number;
+    if (crewFrom === crewTo) return (this.#alone[step] as Openings).from(from);
     const { skillCount } = this.#network;
-    if (named.length > 0) for (let index = 0; index < named.length; index += 1) people[crewFrom + index] = named[index] as number;
-    else {
-      const { from: ableFrom, values: able } = this.#able;
-      for (let taken = crewFrom; taken < crewTo; taken += 1) {
-        let best = -1;
-        let bestAt = TOO_LATE;
-        let bestFree = -TOO_LATE;
-        for (let index = ableFrom[step] as number; index < (ableFrom[step + 1] as number); index += 1) {
-          const person = able[index] as number;
-          if (isAmong(people, crewFrom, taken, person)) continue;
-          const own = free[row + person] as number;
-          const at = this.#whenOpenTo(step, own > from ? own : from, length, person);
-          const least = own - SKILL_SPARED * (skillCount[person] as number);
-          if (best < 0 || at < bestAt || (at === bestAt && least > bestFree)) { best = person; bestAt = at; bestFree = least; }
-        }
-        people[taken] = best;
-        if (crewTo - crewFrom === 1) return bestAt;
+    const { from: ableFrom, values: able } = this.#able;
+    let together = from;
+    for (let taken = crewFrom; taken < crewTo; taken += 1) {
+      let best = -1;
+      let bestAt = TOO_LATE;
+      let bestFree = -TOO_LATE;
+      for (let index = ableFrom[step] as number; index < (ableFrom[step + 1] as number); index += 1) {
+        const person = able[index] as number;
+        if (taken > crewFrom && isAmong(people, crewFrom, taken, person)) continue;
+        const own = free[row + person] as number;
+        const at = (this.#withEach[index] as Openings).from(own > from ? own : from);
+        const least = own - SKILL_SPARED * (skillCount[person] as number);
+        if (best < 0 || at < bestAt || (at === bestAt && least > bestFree)) { best = person; bestAt = at; bestFree = least; }
       }
+      people[taken] = best;
+      if (bestAt > together) together = bestAt;
     }
-    let at = from;
-    for (let each = crewFrom; each < crewTo; each += 1) { const own = free[row + (people[each] as number)] as number; if (own > at) at = own; }
-    return this.#whenOpen(step, at, length);
+    return crewTo - crewFrom === 1 ? together : this.#whenAllOpen(step, together);
   }
 
-  #whenOpenTo(step: number, from: number, length: number, person: number): number {
-    const spans = this.#open[step];
-    const hours = this.#hours[person] as Calendar;
-    let at = openFrom(hours, from, length);
-    if (spans === undefined) return at;
-    for (;;) {
-      const asked = at;
-      if (at !== TOO_LATE) at = openFrom(spans, at, length);
-      if (at === asked) return at;
-      if (at !== TOO_LATE) at = openFrom(hours, at, length);
-    }
-  }
-
-  /** The first minute from which the surface is fit and everybody at work so long. */
-  #whenOpen(step: number, from: number, length: number): number {
-    const spans = this.#open[step];
+  /** The first minute from which everybody chosen is at work so long, and the surface fit. */
+  #whenAllOpen(step: number, from: number): number {
     const { people } = this.#now;
+    const { from: ableFrom, values: able } = this.#able;
     let at = from;
     for (;;) {
       const asked = at;
-      if (spans !== undefined) at = openFrom(spans, at, length);
-      for (let each = this.#crewFrom[step] as number; at !== TOO_LATE && each < (this.#crewFrom[step + 1] as number); each += 1) at = openFrom(this.#hours[people[each] as number] as Calendar, at, length);
-      if (at === asked || at === TOO_LATE) return at;
+      for (let index = ableFrom[step] as number; index < (ableFrom[step + 1] as number); index += 1) {
+        if (isAmong(people, this.#crewFrom[step] as number, this.#crewFrom[step + 1] as number, able[index] as number)) at = (this.#withEach[index] as Openings).from(at);
+        if (at === TOO_LATE) return at;
+      }
+      if (at === asked) return at;
     }
-  }
-
-  #crewIn({ people }: Reckoned, step: number): readonly number[] {
-    return [...people.subarray(this.#crewFrom[step], this.#crewFrom[step + 1])];
   }
 }
 

@@ -1,5 +1,3 @@
-const NONE: readonly number[] = [];
-
 /** One order reckoned, place by place: what is known before each place, so that another order that begins alike can go on from there. */
 export class Reckoned {
   readonly order: Int32Array;
@@ -7,7 +5,6 @@ export class Reckoned {
   readonly starts: Int32Array;
   /** In flat rows, as many to a step as it needs. */
   readonly people: Int32Array;
-  readonly crews: (readonly number[])[];
   readonly floors: Int32Array;
   /** When each person, unit of a tool and room is free again. */
   readonly free: Int32Array;
@@ -29,7 +26,6 @@ export class Reckoned {
     this.places = new Int32Array(count);
     this.starts = new Int32Array(count);
     this.people = new Int32Array(crew);
-    this.crews = new Array<readonly number[]>(count).fill(NONE);
     this.floors = new Int32Array(count);
     this.free = new Int32Array(width * (count + 1));
     this.lost = new Int32Array(count + 1);
@@ -38,27 +34,43 @@ export class Reckoned {
   }
 
   /** Begins an order as far as it is like one known. @param floors no step starts before @returns the place from which it has to be reckoned */
-  beginLike(known: Reckoned, order: Int32Array, crews: readonly (readonly number[])[], floors: Int32Array): number {
+  beginLike(known: Reckoned, order: Int32Array, floors: Int32Array): number {
     const count = order.length;
     let first = 0;
-    for (; first < count && order[first] === known.order[first]; first += 1) if (crews[order[first] as number] !== known.crews[order[first] as number]) break;
+    while (first < count && order[first] === known.order[first]) first += 1;
     first = known.#heldByLater(first);
     this.order.set(order);
-    for (let index = 0; index < count; index += 1) { this.places[order[index] as number] = index; this.crews[index] = crews[index] as readonly number[]; }
+    for (let index = 0; index < count; index += 1) this.places[order[index] as number] = index;
     this.floors.set(floors);
     this.starts.set(known.starts);
     this.people.set(known.people);
     this.putOff.length = 0;
     for (let entry = 0; entry < known.putOff.length; entry += 3) {
       const step = known.putOff[entry] as number;
-      const by = known.putOff[entry + 1] as number;
       const to = known.putOff[entry + 2] as number;
-      if ((known.places[by] as number) >= first) continue;
-      this.putOff.push(step, by, to);
+      if ((known.places[known.putOff[entry + 1] as number] as number) >= first) continue;
+      this.#copyPutOff(known, entry);
       if (to > (this.floors[step] as number)) this.floors[step] = to;
     }
     this.takeOver(known, first);
     return first;
+  }
+
+  /** The place from which on an order is the same as this one to its end. */
+  alikeFrom(order: Int32Array): number {
+    let from = order.length;
+    while (from > 0 && order[from - 1] === this.order[from - 1]) from -= 1;
+    return from;
+  }
+
+  /** From a place on, all is as it was in one known, if whoever and whatever is held is free again at the same minutes: then nothing need be reckoned. @returns whether it is */
+  goOnLike(known: Reckoned, index: number): boolean {
+    const row = index * this.#width;
+    for (let holder = row; holder < row + this.#width; holder += 1) if (this.free[holder] !== known.free[holder]) return false;
+    this.free.set(known.free.subarray(row), row);
+    for (let place = index; place < known.lost.length; place += 1) this.#takeSums(known, place);
+    for (let entry = 0; entry < known.putOff.length; entry += 3) if ((known.places[known.putOff[entry + 1] as number] as number) >= index) this.#copyPutOff(known, entry);
+    return true;
   }
 
   /** What was known before a place of an order that begins alike. */
@@ -69,9 +81,13 @@ export class Reckoned {
   }
 
   /** The same before all places up to one. */
-  takeOverAll(known: Reckoned, until: number): void {
+  takeOverUntil(known: Reckoned, until: number): void {
     this.free.set(known.free.subarray(0, until * this.#width));
     for (let index = 0; index < until; index += 1) this.#takeSums(known, index);
+  }
+
+  #copyPutOff({ putOff }: Reckoned, entry: number): void {
+    this.putOff.push(putOff[entry] as number, putOff[entry + 1] as number, putOff[entry + 2] as number);
   }
 
   #takeSums(known: Reckoned, index: number): void {

@@ -3,46 +3,42 @@ import { LineUp } from './line-up';
 import type { Network } from './network';
 
 /** Warmth at the beginning and the end of one cooling, in working minutes that a change may lose. */
-const [WARM, COLD] = [12, 0.2];
-const CHANGES_CREW = 0.5;
-const BACK_TO_ANYBODY = 0.7;
-const ONLY_CREW = 0.2;
-const NEAR = 4;
-const ANYBODY: readonly number[] = [];
+const [WARM, COLD] = [6, 0.2];
+/** Most changes go no farther than so many places. */
+const [NEAR, OFTEN_NEAR] = [4, 0.75];
+/** Moves drawn until one changes the order. */
+const TRIES = 20;
 
-/** Cools one plan: steps change their place in the order, with what must come before or after them, and people change steps; what loses little stays at first, in the end only what wins.
- *  @source simulated annealing over orders and assignments, own form */
+/** Cools one plan: steps change their place in the order, with what must come before or after them; what loses little stays at first, in the end only what wins.
+ *  @source simulated annealing over orders, own form */
 export class Reordering {
   readonly #network: Network;
   readonly #lineUp: LineUp;
   readonly #random: () => number;
-  readonly #choosable: readonly number[];
   readonly #order: Int32Array;
   readonly #last: Int32Array;
   readonly #moves: Uint8Array;
-  #crews: (readonly number[])[] = [];
   #cost = Number.POSITIVE_INFINITY;
   #done = 0;
   #length = 0;
   #best: Built | undefined;
+
   constructor(network: Network, earliest: ArrayLike<number>, random: () => number) {
-    const { count, crew, able } = network;
     this.#network = network;
     this.#random = random;
     this.#lineUp = new LineUp(network, earliest);
-    this.#choosable = Array.from({ length: count }, (_, step) => step).filter((step) => (crew[step] ?? 0) > 0 && (able[step]?.length ?? 0) > (crew[step] ?? 0));
-    this.#order = new Int32Array(count);
-    this.#last = new Int32Array(count);
-    this.#moves = new Uint8Array(count);
+    this.#order = new Int32Array(network.count);
+    this.#last = new Int32Array(network.count);
+    this.#moves = new Uint8Array(network.count);
   }
 
-  /** Begins a cooling of so many changes from a plan. */
-  begin(built: Built, length: number): void {
-    this.#order.set(Int32Array.from(built.starts.keys()).sort((a, b) => (built.starts[a] ?? 0) - (built.starts[b] ?? 0) || (this.#network.minutes[a] ?? 0) - (this.#network.minutes[b] ?? 0)));
-    this.#crews = built.people.slice();
+  /** Begins a cooling of so many changes from the order of a plan; whoever can soonest does each step. */
+  begin({ starts }: Built, length: number): void {
+    const { minutes } = this.#network;
+    this.#order.set(Int32Array.from(starts.keys()).sort((a, b) => (starts[a] ?? 0) - (starts[b] ?? 0) || (minutes[a] ?? 0) - (minutes[b] ?? 0)));
     this.#best = undefined;
     [this.#done, this.#length] = [0, length];
-    this.#cost = this.#lineUp.reckon(this.#order, this.#crews, Number.POSITIVE_INFINITY);
+    this.#cost = this.#lineUp.reckon(this.#order, Number.POSITIVE_INFINITY);
     if (Number.isFinite(this.#cost)) this.#keep();
     else this.#done = length;
   }
@@ -62,19 +58,12 @@ export class Reordering {
   }
 
   #change(): void {
-    const random = this.#random;
     const warmth = WARM * (COLD / WARM) ** (this.#done / this.#length);
-    const limit = this.#cost - warmth * Math.log(1 - random());
+    const limit = this.#cost - warmth * Math.log(1 - this.#random());
     this.#last.set(this.#order);
-    const isOnlyCrew = random() < ONLY_CREW;
-    if (!isOnlyCrew) this.#moveStep();
-    const undo = isOnlyCrew || random() < CHANGES_CREW ? this.#changeCrew() : undefined;
-    const cost = this.#lineUp.reckon(this.#order, this.#crews, limit);
-    if (cost > limit) {
-      this.#order.set(this.#last);
-      undo?.();
-      return;
-    }
+    for (let tries = TRIES; tries > 0 && !this.#moveStep(); tries -= 1);
+    const cost = this.#lineUp.reckon(this.#order, limit);
+    if (cost > limit) { this.#order.set(this.#last); return; }
     this.#cost = cost;
     this.#keep();
   }
@@ -85,18 +74,19 @@ export class Reordering {
     this.#lineUp.keep();
   }
 
-  #moveStep(): void {
+  /** @returns whether the order is another now */
+  #moveStep(): boolean {
     const { count } = this.#network;
     const random = this.#random;
     const from = Math.floor(random() * count);
-    const reach = random() < 0.5 ? NEAR : count;
+    const reach = random() < OFTEN_NEAR ? NEAR : count;
     const [low, high] = [Math.max(0, from - reach), Math.min(count - 1, from + reach)];
-    this.#move(from, low + Math.floor(random() * (high - low + 1)));
+    return this.#move(from, low + Math.floor(random() * (high - low + 1)));
   }
 
-  /** A step goes elsewhere in the order; what it waits for comes along forwards, what waits for it comes along backwards. */
-  #move(from: number, to: number): void {
-    if (to === from) return;
+  /** A step goes elsewhere in the order; what it waits for comes along forwards, what waits for it comes along backwards. @returns whether that changes anything */
+  #move(from: number, to: number): boolean {
+    if (to === from) return false;
     const { before, after } = this.#network;
     const [order, last, moves] = [this.#order, this.#last, this.#moves];
     const [low, high] = [Math.min(from, to), Math.max(from, to)];
@@ -108,22 +98,16 @@ export class Reordering {
       if (moves[step] === 1) for (const { other } of (isEarlier ? before : after)[step] ?? []) moves[other] = 1;
     }
     let at = low;
-    for (const first of isEarlier ? [1, 0] : [0, 1]) for (let index = low; index <= high; index += 1) if (moves[last[index] as number] === first) { order[at] = last[index] as number; at += 1; }
-  }
-
-  /** Mostly: whoever is free soonest. Now and then somebody by name. */
-  #changeCrew(): (() => void) | undefined {
-    const random = this.#random;
-    const step = this.#choosable[Math.floor(random() * this.#choosable.length)];
-    if (step === undefined) return undefined;
-    const old = this.#crews[step] ?? ANYBODY;
-    if (old.length > 0 && random() < BACK_TO_ANYBODY) this.#crews[step] = ANYBODY;
-    else {
-      const crew = [...(old.length > 0 ? old : this.#lineUp.keptCrew(step))];
-      const others = [...(this.#network.able[step] ?? [])].filter((person) => !crew.includes(person));
-      crew[Math.floor(random() * crew.length)] = others[Math.floor(random() * others.length)] ?? 0;
-      this.#crews[step] = crew;
+    let isOther = false;
+    for (const first of isEarlier ? [1, 0] : [0, 1]) {
+      for (let index = low; index <= high; index += 1) {
+        const step = last[index] as number;
+        if (moves[step] !== first) continue;
+        isOther ||= at !== index;
+        order[at] = step;
+        at += 1;
+      }
     }
-    return () => { this.#crews[step] = old; };
+    return isOther;
   }
 }

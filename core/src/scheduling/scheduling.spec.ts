@@ -10,7 +10,7 @@ const lark = { id: 'lark', name: 'Lark', skills: ['film'], hours: HOURS };
 const step = (id: string, minutes: number, more: Partial<PlanStep> = {}): PlanStep => ({ id, word: id, place: 'front', minutes, crew: 1, skill: null, tools: [], fitness: null, room: null, air: null, pinned: null, ...more });
 const lag = (from: string, to: string, least: number, most: number | null = null, why = ''): Lag => ({ from, to, least, most, why });
 const problem = (steps: readonly PlanStep[], lags: readonly Lag[] = [], more: Partial<PlanProblem> = {}): PlanProblem => ({ people: [wren], tools: [{ id: 'gun', word: 'heat gun', count: 1 }], fitness: [], steps, lags, horizon: 1440, ...more });
-const planned = (asked: PlanProblem, mostRounds = 120, seed = 1): DayPlan | NoPlan => {
+const planned = (asked: PlanProblem, mostRounds = 40, seed = 1): DayPlan | NoPlan => {
   const search = planDaySteps(asked, { seed, mostRounds });
   let turn = search.next();
   while (turn.done !== true) turn = search.next();
@@ -120,12 +120,12 @@ describe('what when there is no plan?', () => {
 describe('how good is the plan?', () => {
   it.each(OPTIMA_30.slice(0, 12))('seed $seed: holds in every minute, never beats what an exact solver proved, and comes near it', ({ seed, finish, bound }) => {
     const asked = sampleProblem(seed, SIZE_30);
-    const plan = made(asked, 250);
+    const plan = made(asked, 60);
     const hours = workingHours(asked.people);
     expect(checkPlan(asked, plan.steps)).toEqual([]);
     expect(plan.finish).toBeGreaterThanOrEqual(bound);
     expect(plan.leastWorkingMinutes).toBeLessThanOrEqual(workingMinutes(hours, finish));
-    expect(plan.workingMinutes).toBeLessThanOrEqual(1.15 * workingMinutes(hours, finish));
+    expect(plan.workingMinutes).toBeLessThanOrEqual(1.03 * workingMinutes(hours, finish));
   });
 
   it('any made job is planned without a breach, and never under its bound', () => {

@@ -34,10 +34,10 @@ const TIE_ROUNDS = 60;
 /** Rounds of breeding before the first plan is cooled. */
 const BRED = 20;
 /** Changes in the first cooling, over the number of steps; each later one is longer. */
-const [COOLING, MOST_COOLING] = [240_000, 4000];
+const [COOLING, MOST_COOLING] = [150_000, 2500];
 const LONGER = 1.1;
-/** Changes between two rounds of breeding, over the number of steps squared: both get their share of the time. */
-const [CHANGES, MOST_CHANGES] = [360_000, 400];
+/** Changes between two rounds of breeding, over the number of steps squared: cooling gets most of the time. */
+const [CHANGES, MOST_CHANGES] = [1_440_000, 1600];
 
 /** Orders of steps that breed: a child takes the middle of one parent's order and the rest of the other's, is built, pushed to the end and back to the beginning; the best live on; between them one of them is cooled.
  *  Yields the best so far after each round. Deterministic for a seed and a number of rounds. @returns undefined when not one order found a place for everything
@@ -73,7 +73,7 @@ export function* searchPlan(network: Network, { seed, mostRounds, earliest, leas
     if (cooling.isDone && cooling.best !== undefined) adopt(cooling.best);
   };
   for (let round = 0; round < mostRounds && round < provenAt; round += 1) {
-    if (family.length > 0 && round > BRED && round % 2 === 0 && provenAt === Number.POSITIVE_INFINITY) cool();
+    if (family.length > 0 && round > BRED && provenAt === Number.POSITIVE_INFINITY) cool();
     const rule = ranks[round >> 1];
     if (rule !== undefined) join(rule, undefined, round % 2 === 0);
     else if (family.length < FAMILY / 2 || random() < 0.05) join(noisy(ranks[Math.floor(random() * ranks.length)] ?? new Float64Array(network.count), random));
