@@ -18,7 +18,7 @@ export interface Leading {
   readonly part: () => BeamWays;
 }
 
-const WHOLE = { bred: 0.5, perfect: 0.75 } as const;
+const WHOLE = { bred: 0.8, perfect: 0.75 } as const;
 const FRONTS = [1, 2, 4, 8, 16, 32, 64] as const;
 /** What a stretch of a front counts against it, as a share of half of all length. */
 const STRETCHES = [0.003, 0.01, 0.03] as const;
