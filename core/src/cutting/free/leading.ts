@@ -18,7 +18,9 @@ export interface Leading {
   readonly part: () => BeamWays;
 }
 
-const WHOLE = { bred: 0.8, perfect: 0.75 } as const;
+/** Shares of the runs that lay everything anew. Blocks taken apart bring most at first, when much is still badly laid. */
+const WHOLE = { first: 0.5, bred: 0.8, perfect: 0.75 } as const;
+const FIRST_RUNS = 40;
 const FRONTS = [1, 2, 4, 8, 16, 32, 64] as const;
 /** What a stretch of a front counts against it, as a share of half of all length. */
 const STRETCHES = [0.003, 0.01, 0.03] as const;
@@ -35,9 +37,11 @@ export function ledByWays(problem: StripProblem, prices: readonly number[] | und
     const worth = kinds.map(({ across, along }, kind) => ((1 - mix) * across * along) / width + mix * (prices?.[kind] ?? 0));
     return { fronts, tries, chance, firstRow, stretch: 0, worth, soon: worth.map((own, kind) => own * Math.exp(lean[kind] ?? 0)), random };
   };
+  let runs = 0;
   return {
-    share: WHOLE.bred,
+    get share() { return runs < FIRST_RUNS ? WHOLE.first : WHOLE.bred; },
     whole: () => {
+      runs += 1;
       const way = bred.next();
       return { ways: waysOf(way, bred.fronts), most: bred.most, ended: (along) => { if (along === undefined) bred.foundNothing(); else bred.found(way, along); } };
     },
