@@ -33,8 +33,8 @@ const STALE_ROUNDS = 150;
 const TIE_ROUNDS = 60;
 /** Rounds of breeding before the first plan is cooled. */
 const BRED = 20;
-/** Changes in the first cooling, over the number of steps; each later one is longer. */
-const [COOLING, MOST_COOLING] = [150_000, 2500];
+/** Changes in the first cooling; each later one is longer. */
+const COOLING = 2500;
 const LONGER = 1.1;
 /** Changes between two rounds of breeding, over the number of steps squared: cooling gets most of the time. */
 const [CHANGES, MOST_CHANGES] = [1_440_000, 1600];
@@ -66,7 +66,7 @@ export function* searchPlan(network: Network, { seed, mostRounds, earliest, leas
   };
   const cooling = new Reordering(network, earliest, random);
   const changes = Math.max(1, Math.min(MOST_CHANGES, Math.round(CHANGES / network.count ** 2)));
-  let length = Math.min(MOST_COOLING, COOLING / network.count);
+  let length = COOLING;
   const cool = (): void => {
     if (cooling.isDone) { cooling.begin(pick(family, random).built, length); length *= LONGER; }
     cooling.run(changes);
