@@ -62,6 +62,27 @@ test('a stretch dragged into the sun is refused with the minute; by keyboard too
   await expect(page.getByRole('region', { name: 'Board' }).getByRole('button', { name: new RegExp(`^${(pinned ?? 'none').split(', ').slice(0, 3).join(', ')}, .*pinned`) })).toBeVisible();
 });
 
+test('a stretch that only other work stands in the way of is put there, and the rest is planned round it', async ({ page, as }) => {
+  await as(page, 'Wren');
+  await page.goto(`${await copyOfDemo(page)}/day`);
+  await plan(page);
+  await page.getByRole('button', { name: 'by surface' }).click();
+  const bar = bars(page, 'SW1').first();
+  const before = (await bar.getAttribute('aria-label')) ?? '';
+  const round = page.getByRole('button', { name: /^Put it at .* and plan the rest round it$/ });
+  await bar.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('alert').filter({ hasText: /cannot start/ })).toBeVisible();
+  const wanted = /Put it at (.*) and/.exec((await round.textContent()) ?? '')?.[1] ?? 'nowhere';
+  await round.click();
+  await expect(page.getByRole('button', { name: 'Keep this plan' })).toBeVisible({ timeout: 20_000 });
+  const [tag, work] = before.split(', ');
+  const put = page.getByRole('region', { name: 'Board' }).getByRole('button', { name: new RegExp(`^${tag ?? ''}, ${work ?? ''}, ${wanted} to .*pinned`) });
+  await expect(put.first()).toBeVisible();
+  await expect(page.getByRole('button', { name: /no longer holds/ })).toHaveCount(0);
+  await expect(round).toHaveCount(0);
+});
+
 test('the calendar is read back by an independent parser, and a new plan does not double its events', async ({ page, as }) => {
   await as(page, 'Wren');
   await page.goto(`${await copyOfDemo(page)}/day`);

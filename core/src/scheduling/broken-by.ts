@@ -15,6 +15,13 @@ export type Broken =
   | { readonly kind: 'not before'; readonly minute: number; readonly why: string }
   | { readonly kind: 'after the end'; readonly horizon: number };
 
+const GIVES_WAY: ReadonlySet<Broken['kind']> = new Set(['too soon after', 'too long after', 'too late for', 'too long before', 'people busy', 'tool in use', 'air']);
+
+/** Whether only other steps stand in the way, which could be put elsewhere; not the sun, the hours of people or the world. */
+export function mayGiveWay({ kind }: Broken): boolean {
+  return GIVES_WAY.has(kind);
+}
+
 const within = (spans: readonly Span[], from: number, to: number): boolean => spans.some((span) => span.from <= from && to <= span.to);
 const meets = (a: { readonly start: number; readonly end: number }, from: number, to: number): boolean => a.start < to && from < a.end;
 

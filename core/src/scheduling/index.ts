@@ -1,4 +1,4 @@
-export { type Broken, brokenBy, checkPlan, crewFor, whyNotEarlier } from './broken-by';
+export { type Broken, brokenBy, checkPlan, crewFor, mayGiveWay, whyNotEarlier } from './broken-by';
 export { type DayPlan, type NoPlan, type PlanLimits, planDaySteps } from './plan-day';
 export { type PlanWords, brokenInWords, reliefInWords } from './plan-words';
 export type { Air, Fitness, Lag, Person, PlanProblem, PlanStep, PlannedStep, Span, Tool } from './problem';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { type Lag, type PlanProblem, type PlanStep, type PlannedStep, type Relief, brokenBy, brokenInWords, checkPlan, crewFor, reliefInWords, whyNotEarlier } from '.';
+import { type Lag, type PlanProblem, type PlanStep, type PlannedStep, type Relief, brokenBy, brokenInWords, checkPlan, crewFor, mayGiveWay, reliefInWords, whyNotEarlier } from '.';
 
 const HOURS = [{ from: 480, to: 720 }, { from: 780, to: 1020 }];
 const step = (id: string, minutes: number, more: Partial<PlanStep> = {}): PlanStep => ({ id, word: id, place: 'front', minutes, crew: 1, skill: null, tools: [], fitness: null, room: null, air: null, pinned: null, ...more });
@@ -96,4 +96,22 @@ describe('what would have to give, in words', () => {
     [{ kind: 'without the pin of', step: 'lay' }, '\'lay\' not pinned'],
     [{ kind: 'a longer wait before', step: 'lay' }, '\'lay\' allowed to follow later'],
   ])('%j', (relief, words) => { expect(reliefInWords(relief, problem, (id) => `the ${id}`)).toBe(words); });
+});
+
+describe('may what stands in the way be put elsewhere?', () => {
+  const wash = step('wash', 30);
+  const gives = (problem: PlanProblem, plan: readonly PlannedStep[], id: string, start: number): readonly (readonly [string, boolean])[] => brokenBy(problem, plan, id, start).map((broken) => [broken.kind, mayGiveWay(broken)]);
+  it('other steps may: those before and after it, who is busy, a tool in use, dust', () => {
+    const lay = step('lay', 30, { tools: [{ tool: 'gun', count: 1 }], room: 'hall', air: 'wants clean air' });
+    const sand = step('sand', 60, { room: 'hall', air: 'makes dust', tools: [{ tool: 'gun', count: 1 }] });
+    const problem = asked([wash, lay, sand], [lag('wash', 'lay', 30, null)]);
+    const plan = [at('wash', 480, 30, 'w'), at('sand', 500, 60, 'w', 'l'), at('lay', 600, 30, 'w')];
+    expect(gives(problem, plan, 'lay', 510)).toEqual([['too soon after', true], ['air', true], ['people busy', true], ['tool in use', true]]);
+  });
+  it('the sun, hours of people, the world and the end of the days may not', () => {
+    expect(gives(asked([step('lay', 30, { fitness: 'front' })]), [at('lay', 800, 30, 'w')], 'lay', 500)).toEqual([['not fit', false]]);
+    expect(gives(asked([wash]), [at('wash', 480, 30, 'w')], 'wash', 730)).toEqual([['nobody at work', false]]);
+    expect(gives(asked([step('wash', 30, { notBefore: { minute: 600, why: 'it is later already' } })]), [at('wash', 600, 30, 'w')], 'wash', 500)).toEqual([['not before', false]]);
+    expect(gives(asked([wash]), [at('wash', 480, 30, 'w')], 'wash', 1430).map(([, may]) => may)).not.toContain(true);
+  });
 });

@@ -62,7 +62,7 @@ const FAR_MIN = 30;
     </div>
     <p class="text-sm text-faint flex flex-wrap items-center gap-x-4 pt-1 no-print"><span class="flex items-center gap-1"><i class="inline-block w-4 h-3 bg-now/60"></i>sun on it</span><span class="flex items-center gap-1"><i class="inline-block w-4 h-3 shut"></i>not fit</span><span>Drag a stretch, or move it with the arrow keys; P pins it.</span></p>
     @if (by() === 'person') { <yp-day-list class="flex-1 min-h-32 overflow-y-auto max-md:overflow-visible" tabindex="0" role="region" aria-label="Day in order" /> }
-    @if (says(); as text) { <p class="py-1 font-semibold" [class.text-stop]="isFault()" role="alert">{{ text }}</p> }
+    @if (says(); as text) { <p class="py-1 font-semibold" [class.text-stop]="isFault()" role="alert">{{ text }}@if (planning.wish(); as wish) { <button type="button" class="act act-small ml-2" (click)="planning.planRound()">Put it at {{ planning.clock().clock(wish.start) }} and plan the rest round it</button> }</p> }
   `,
   styles: `.shut { background-image: repeating-linear-gradient(135deg, var(--yp-line-strong) 0 1px, transparent 1px 6px); }
     .bar { container-type: inline-size; }
@@ -129,7 +129,7 @@ export class DayBoard {
     const step = this.planning.shown().find(({ id }) => id === bar.id);
     if (lane === undefined || step === undefined || event.button !== 0) return;
     (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
-    this.planning.refused.set(undefined);
+    this.planning.letGo();
     this.#held.set({ id: bar.id, from: event.clientX, start: step.start, width_px: lane.clientWidth, at: step.start });
   }
 

@@ -1,7 +1,7 @@
 import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import { type DayProblem, type MixLine, dayProblem, kitList, mixSheet } from '@yellow-pane/core/day';
 import type { DaySettings, RowOf } from '@yellow-pane/core/job';
-import { type DayPlan, type NoPlan, type PlannedStep, brokenBy, brokenInWords, checkPlan, crewFor, reliefInWords, whyNotEarlier, workingHours, workingMinutes } from '@yellow-pane/core/scheduling';
+import { type DayPlan, type NoPlan, type PlannedStep, brokenBy, brokenInWords, checkPlan, crewFor, mayGiveWay, reliefInWords, whyNotEarlier, workingHours, workingMinutes } from '@yellow-pane/core/scheduling';
 import { Catalogue } from '../../catalogue/catalogue';
 import { Rates } from '../../catalogue/rates';
 import { ReadinessBook } from '../../day/readiness-book';
@@ -12,17 +12,12 @@ import { DayPool } from '../../workers/day-pool';
 import type { ReadyAnswer } from '../../workers/day.worker';
 import type { DayClock } from './day-clock';
 import { DayGround } from './day-ground';
+import { keyOfRow, planChanges } from './kept-plan';
+import { type MovedStep, movedSteps } from './moved-steps';
 
 export type DayView = 'order' | 'sun' | 'waits' | 'mix' | 'kit' | 'crew';
 const SETTLE_MS = 150;
 const SEARCH_MS = 3000;
-const WORTH_SAYING_MIN = 5;
-
-/** A step that lies elsewhere than before, and what holds it there. */
-export interface MovedStep {
-  readonly word: string;
-  readonly says: string;
-}
 
 /** The days of the open job: what is fit when, the steps to be put in order, the plan shown, and what is kept of it. */
 @Injectable()
@@ -40,6 +35,8 @@ export class Planning {
   readonly pickedId = signal<string | undefined>(undefined);
   readonly progress = signal<number | undefined>(undefined);
   readonly refused = signal<string | undefined>(undefined);
+  /** A start that was refused only because other steps are in the way. */
+  readonly wish = signal<{ readonly id: string; readonly start: number } | undefined>(undefined);
   readonly moved = signal<readonly MovedStep[]>([]);
   readonly #proposal = signal<DayPlan | undefined>(undefined);
   readonly none = signal<NoPlan | undefined>(undefined);
@@ -59,7 +56,7 @@ export class Planning {
   /** Minute it is, when the plan's days have begun. */
   readonly nowMinute = computed(() => Math.max(0, Math.ceil(this.clock().minuteOf(this.#now()) / 5) * 5));
 
-  readonly #keptPins = computed(() => new Map(this.#reading.plannedSteps().flatMap((row) => (row.pinned ? [[keyOf(row), this.clock().minuteOf(Date.parse(row.startsAt))] as const] : []))));
+  readonly #keptPins = computed(() => new Map(this.#reading.plannedSteps().flatMap((row) => (row.pinned ? [[keyOfRow(row), this.clock().minuteOf(Date.parse(row.startsAt))] as const] : []))));
   readonly pins = computed(() => new Map([...this.#keptPins(), ...this.#ownPins()].filter(([, start]) => start >= 0)));
 
   readonly whole = computed<DayProblem | undefined>(() => {
@@ -82,7 +79,7 @@ export class Planning {
   readonly kept = computed<readonly PlannedStep[]>(() => {
     const works = this.whole()?.works;
     const clock = this.clock();
-    return this.#reading.plannedSteps().flatMap((row) => (works?.has(keyOf(row)) === true ? [{ id: keyOf(row), start: clock.minuteOf(Date.parse(row.startsAt)), end: clock.minuteOf(Date.parse(row.endsAt)), people: row.people }] : []));
+    return this.#reading.plannedSteps().flatMap((row) => (works?.has(keyOfRow(row)) === true ? [{ id: keyOfRow(row), start: clock.minuteOf(Date.parse(row.startsAt)), end: clock.minuteOf(Date.parse(row.endsAt)), people: row.people }] : []));
   });
   readonly isProposal = computed(() => this.#proposal() !== undefined);
   readonly shown = computed<readonly PlannedStep[]>(() => this.#proposal()?.steps ?? this.kept());
@@ -142,13 +139,13 @@ export class Planning {
     this.#running = running;
     const before = this.shown();
     this.none.set(undefined);
-    this.refused.set(undefined);
+    this.letGo();
     this.progress.set(0);
     try {
       const found = await this.#pool.plan(whole.problem, SEARCH_MS, (plan) => { if (!running.signal.aborted) this.#proposal.set(plan); }, { signal: running.signal, onProgress: (share) => { this.progress.set(share); } });
       if (found.state === 'none') { this.none.set(found); return; }
       this.#proposal.set(found);
-      this.moved.set(this.#movedSince(before, found.steps));
+      this.moved.set(before.length === 0 ? [] : movedSteps(whole.problem, before, found.steps, this.#words()));
     } catch (error) {
       if (!running.signal.aborted) throw error;
     } finally {
@@ -173,13 +170,30 @@ export class Planning {
     const people = crewFor(whole.problem, plan, id, start);
     if (own === undefined || broken.length > 0 || people === undefined) {
       this.refused.set(`${word} cannot start ${this.clock().clock(start)}: ${broken.map((one) => brokenInWords(one, whole.problem, this.#words())).join('; ') || 'nobody is free'}.`);
+      this.wish.set(own !== undefined && broken.every(mayGiveWay) ? { id, start } : undefined);
       return false;
     }
-    this.refused.set(undefined);
+    this.letGo();
     const steps = plan.map((step) => (step.id === id ? { ...step, start, end: start + own.end - own.start, people } : step));
     this.#ownPins.update((pins) => new Map([...pins, [id, start]]));
     this.#propose(steps);
     return true;
+  }
+
+  /** Pins the step where it was wanted and plans the others round it. When that cannot be, the pin comes out again and what would have to give is said. */
+  async planRound(): Promise<void> {
+    const wish = this.wish();
+    if (wish === undefined) return;
+    const pins = this.#ownPins();
+    this.#ownPins.set(new Map([...pins, [wish.id, wish.start]]));
+    await this.plan();
+    if (this.none() !== undefined) this.#ownPins.set(pins);
+  }
+
+  /** Forgets what was refused. */
+  letGo(): void {
+    this.refused.set(undefined);
+    this.wish.set(undefined);
   }
 
   /** What speaks against a start, while it is dragged. */
@@ -209,20 +223,9 @@ export class Planning {
 
   /** Keeps the plan shown with the job: one row a step, by its stable key. */
   keep(): void {
-    const rows = new Map(this.#reading.plannedSteps().map((row) => [keyOf(row), row]));
-    const clock = this.clock();
-    const wanted = new Set(this.shown().map(({ id }) => id));
-    const ops = this.shown().flatMap((step) => {
-      const [applicationId = '', template = '', key = '', version = '1'] = step.id.split('/');
-      const fields = { startsAt: clock.instantOf(step.start), endsAt: clock.instantOf(step.end), steps: this.whole()?.works.get(step.id)?.parts.map((part) => part.step) ?? [], people: step.people, pinned: this.isPinned(step.id) };
-      const row = rows.get(step.id);
-      if (row === undefined) return [this.#desk.put('plannedStep', { applicationId, template, step: key, templateVersion: Number(version), ...fields })];
-      const isSame = Date.parse(row.startsAt) === Date.parse(fields.startsAt) && Date.parse(row.endsAt) === Date.parse(fields.endsAt) && row.pinned === fields.pinned && row.people.join() === fields.people.join() && row.steps.join() === fields.steps.join();
-      return isSame ? [] : [this.#desk.set('plannedStep', row.id, fields)];
-    });
-    const gone = [...rows].filter(([key]) => !wanted.has(key)).map(([, row]) => this.#desk.remove('plannedStep', row.id));
+    const { put, set, gone } = planChanges(this.shown(), this.#reading.plannedSteps(), { instantOf: (minute) => this.clock().instantOf(minute), partsOf: (key) => this.whole()?.works.get(key)?.parts.map(({ step }) => step) ?? [], isPinned: (key) => this.isPinned(key) });
     const settings = this.#reading.daySettings().length === 0 ? [this.#desk.put('daySettings', this.settings())] : [];
-    this.#desk.do('plan of the days kept', [...settings, ...gone, ...ops]);
+    this.#desk.do('plan of the days kept', [...settings, ...gone.map((id) => this.#desk.remove('plannedStep', id)), ...put.map((fields) => this.#desk.put('plannedStep', fields)), ...set.map(({ id, fields }) => this.#desk.set('plannedStep', id, fields))]);
     this.#proposal.set(undefined);
     this.#ownPins.set(new Map());
   }
@@ -231,7 +234,7 @@ export class Planning {
     this.#proposal.set(undefined);
     this.#ownPins.set(new Map());
     this.moved.set([]);
-    this.refused.set(undefined);
+    this.letGo();
   }
 
   set(fields: Partial<DaySettings>, label: string): void {
@@ -246,25 +249,8 @@ export class Planning {
     this.#desk.do('dry to the touch', [kept === undefined ? this.#desk.put('workRecord', { applicationId, template: 'wait', step: `wait:${step}`, templateVersion: 1, startedAt: null, doneAt: at, note: '' }) : this.#desk.set('workRecord', kept.id, { doneAt: kept.doneAt === null ? at : null })]);
   }
 
-  #movedSince(before: readonly PlannedStep[], after: readonly PlannedStep[]): readonly MovedStep[] {
-    const whole = this.whole();
-    if (whole === undefined || before.length === 0) return [];
-    const was = new Map(before.map((step) => [step.id, step.start]));
-    const words = this.#words();
-    return after.flatMap((step): readonly (MovedStep & { readonly at: number })[] => {
-      const old = was.get(step.id);
-      if (old === undefined || Math.abs(old - step.start) < WORTH_SAYING_MIN) return [];
-      const held = brokenBy(whole.problem, after, step.id, old)[0] ?? whyNotEarlier(whole.problem, after, step.id)[0];
-      return [{ at: held?.kind === 'not fit' ? -1 : step.start, word: `${whole.problem.steps.find(({ id }) => id === step.id)?.word ?? ''}: ${words.clock(old)} → ${words.clock(step.start)}`, says: held === undefined ? 'something else makes room' : brokenInWords(held, whole.problem, words) }];
-    }).sort((a, b) => a.at - b.at);
-  }
-
   #words(): { readonly clock: (minute: number) => string } {
     const clock = this.clock();
     return { clock: (minute) => clock.clock(minute) };
   }
-}
-
-function keyOf({ applicationId, template, step, templateVersion }: Pick<RowOf<'plannedStep'>, 'applicationId' | 'template' | 'step' | 'templateVersion'>): string {
-  return `${applicationId}/${template}/${step}/${templateVersion}`;
 }
