@@ -59,7 +59,7 @@ const EXTRA: readonly View[] = [
   { name: 'day-kit', path: `${JOB}/day/${surface(1)}`, before: async (page) => { await page.getByRole('button', { name: 'Kit', exact: true }).click(); await page.waitForTimeout(800); } },
   { name: 'day-waits', path: `${JOB}/day/${surface(1)}`, before: async (page) => { await planDays(page); await page.getByRole('button', { name: 'Waits', exact: true }).click(); await page.waitForTimeout(600); } },
   { name: 'day-people', path: `${JOB}/day/${surface(1)}`, before: async (page) => { await page.getByRole('button', { name: 'Crew', exact: true }).click(); await page.waitForTimeout(800); } },
-  { name: 'day-in-the-way', path: `${JOB}/day/${surface(1)}`, before: async (page) => { await planDays(page); await page.getByRole('button', { name: 'by surface' }).click(); await page.getByRole('region', { name: 'Board' }).getByRole('button', { name: /^SW1, / }).first().press('ArrowRight'); await page.waitForTimeout(300); } },
+  { name: 'day-in-the-way', path: `${JOB}/day/${surface(1)}`, before: async (page) => { await planDays(page); await page.getByRole('button', { name: 'by surface' }).click(); await page.getByRole('region', { name: 'Board' }).getByRole('button', { name: /^SW[1246], / }).first().press('ArrowRight'); await page.waitForTimeout(300); } },
   { name: 'day-phone', path: `${JOB}/day/${surface(1)}`, size: { width: 390, height: 844 }, before: planDays },
   { name: 'cut-column', path: `${JOB}/cut/${surface(24)}`, before: async (page) => { await page.getByRole('button', { name: 'Blanks and seams' }).click(); await page.waitForTimeout(300); } },
   { name: 'cut-phone', path: `${JOB}/cut/${surface(1)}`, size: { width: 390, height: 844 }, before: layOut },

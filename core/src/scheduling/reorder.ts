@@ -1,11 +1,14 @@
 import type { Built } from './build-plan';
 import { LineUp } from './line-up';
 import type { Network } from './network';
+import { Strewing } from './strewing';
 
 /** Warmth at the beginning and the end of one cooling, in working minutes that a change may lose. */
 const [WARM, COLD] = [6, 0.2];
 /** Most changes go no farther than so many places. */
 const [NEAR, OFTEN_NEAR] = [4, 0.75];
+/** How often steps that may not lie long after one another go elsewhere together. */
+const STREWN = 0.1;
 /** Moves drawn until one changes the order. */
 const TRIES = 20;
 
@@ -18,6 +21,7 @@ export class Reordering {
   readonly #order: Int32Array;
   readonly #last: Int32Array;
   readonly #moves: Uint8Array;
+  readonly #strewing: Strewing;
   #cost = Number.POSITIVE_INFINITY;
   #done = 0;
   #length = 0;
@@ -30,6 +34,7 @@ export class Reordering {
     this.#order = new Int32Array(network.count);
     this.#last = new Int32Array(network.count);
     this.#moves = new Uint8Array(network.count);
+    this.#strewing = new Strewing(network, random);
   }
 
   /** Begins a cooling of so many changes from the order of a plan; whoever can soonest does each step. */
@@ -61,7 +66,7 @@ export class Reordering {
     const warmth = WARM * (COLD / WARM) ** (this.#done / this.#length);
     const limit = this.#cost - warmth * Math.log(1 - this.#random());
     this.#last.set(this.#order);
-    for (let tries = TRIES; tries > 0 && !this.#moveStep(); tries -= 1);
+    for (let tries = TRIES; tries > 0 && !(this.#strewing.isOfUse && this.#random() < STREWN ? this.#strewing.strew(this.#last, this.#order) : this.#moveStep()); tries -= 1);
     const cost = this.#lineUp.reckon(this.#order, limit);
     if (cost > limit) { this.#order.set(this.#last); return; }
     this.#cost = cost;

@@ -1,5 +1,6 @@
 import { seededRandom } from '../quantity';
 import { type Built, PlanBuilder } from './build-plan';
+import { InTurn, type TurnOrder } from './in-turn';
 import { type Network, type Times, mirrored, waysToEnd } from './network';
 import { Reordering } from './reorder';
 
@@ -24,6 +25,10 @@ export interface PlanFound {
 const FAMILY = 24;
 const MUTATES = 0.04;
 const NUDGES = 0.5;
+/** How often a child begins with groups of one place in turn. */
+const IN_TURN = 0.2;
+/** Groups in turn in the first orders. */
+const FIRST_IN_TURN = [2, 3] as const;
 const HELD = 0.3;
 /** A child may be so much worse than the worst before it is pushed together. */
 const SLACK = 1;
@@ -47,6 +52,8 @@ export function* searchPlan(network: Network, { seed, mostRounds, earliest, leas
   const builder = new PlanBuilder(network);
   const back = new PlanBuilder(mirrored(network));
   const ranks = firstRanks(network, earliest);
+  const inTurn = new InTurn(network, earliest);
+  const firstTurns = inTurn.isOfUse ? FIRST_IN_TURN.map((atATime) => inTurn.orderOfAll(ranks[0] ?? earliest, atATime)) : [];
   let family: Member[] = [];
   let best: Member | undefined;
   let provenAt = Number.POSITIVE_INFINITY;
@@ -57,6 +64,7 @@ export function* searchPlan(network: Network, { seed, mostRounds, earliest, leas
     const built = justified(network, builder, back, builder.build(rank, floors, { ...(wished === undefined ? {} : { wished }), isGlued, most }), earliest, isGlued);
     if (built !== undefined) adopt(built);
   };
+  const joinInTurn = ({ rank, floors }: TurnOrder): void => { join(rank, undefined, false, floors); };
   const adopt = (built: Built): void => {
     const member = { built, cost: costOf(network, built) };
     if (family.some(({ cost }) => cost === member.cost)) return;
@@ -75,8 +83,11 @@ export function* searchPlan(network: Network, { seed, mostRounds, earliest, leas
   for (let round = 0; round < mostRounds && round < provenAt; round += 1) {
     if (family.length > 0 && round > BRED && provenAt === Number.POSITIVE_INFINITY) cool();
     const rule = ranks[round >> 1];
+    const firstTurn = firstTurns[round - 2 * ranks.length];
     if (rule !== undefined) join(rule, undefined, round % 2 === 0);
+    else if (firstTurn !== undefined) joinInTurn(firstTurn);
     else if (family.length < FAMILY / 2 || random() < 0.05) join(noisy(ranks[Math.floor(random() * ranks.length)] ?? new Float64Array(network.count), random));
+    else if (inTurn.isOfUse && random() < IN_TURN) joinInTurn(inTurn.order(pick(family, random).built.starts, random));
     else {
       const [mother, father] = [pick(family, random), pick(family, random)];
       join(random() < NUDGES ? nudged(network, mother, random) : child(mother, father, random), random() < 0.5 ? undefined : crewsOf(network, mother, father, random), random() < 0.2, random() < HELD ? held(network, mother, earliest, random) : earliest);

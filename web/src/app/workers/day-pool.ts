@@ -2,7 +2,7 @@ import { Injectable } from '@angular/core';
 import type { SeenBearing } from '@yellow-pane/core/climate';
 import type { DayPlan, NoPlan, PlanProblem } from '@yellow-pane/core/scheduling';
 import { proxy } from 'comlink';
-import type { DayWorkerApi, ReadyAnswer } from './day.worker';
+import type { DayWorkerApi, ReadyAnswer, SearchTime } from './day.worker';
 import { type TaskOptions, WorkerPool } from './worker-pool';
 
 /** Sun, temperatures and order of the days, away from the page. */
@@ -18,7 +18,7 @@ export class DayPool {
     return this.#pool.run<SeenBearing | null>(async (remote) => remote.bearing(...asked));
   }
 
-  plan(problem: PlanProblem, milliseconds: number, onBetter: (plan: DayPlan) => void, options: TaskOptions): Promise<DayPlan | NoPlan> {
-    return this.#pool.run<DayPlan | NoPlan>(async (remote, onProgress) => remote.plan(problem, milliseconds, onProgress, proxy(onBetter)), options);
+  plan(problem: PlanProblem, asked: SearchTime, onBetter: (plan: DayPlan) => void, options: TaskOptions): Promise<DayPlan | NoPlan> {
+    return this.#pool.run<DayPlan | NoPlan>(async (remote, onProgress) => remote.plan(problem, asked, onProgress, proxy(onBetter)), options);
   }
 }

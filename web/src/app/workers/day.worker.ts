@@ -21,15 +21,23 @@ export interface ReadyAnswer extends Readiness {
   readonly unknown: readonly string[];
 }
 
+/** Another seed is another search. */
+export interface SearchTime {
+  readonly seed: number;
+  readonly least_ms: number;
+  readonly most_ms: number;
+}
+
 export interface DayWorkerApi {
   ready(asks: readonly ReadyAsk[], weather: readonly WeatherHour[], from_ms: number, to_ms: number, indoor: Air, limits: ReadinessLimits): readonly ReadyAnswer[];
   /** The bearing by which the sun came or went at that moment; null: none near does. */
   bearing(rows: SurfaceRows, side: SeenFrom, end: SeenEnd, instant_ms: number): SeenBearing | null;
-  /** Searches for so long, and tells of each better plan as it is found. */
-  plan(problem: PlanProblem, milliseconds: number, onProgress: (share: number) => void, onBetter: (plan: DayPlan) => void): DayPlan | NoPlan;
+  /** Searches for as long as asked, and longer while better plans are still found; tells of each as it is found. */
+  plan(problem: PlanProblem, asked: SearchTime, onProgress: (share: number) => void, onBetter: (plan: DayPlan) => void): DayPlan | NoPlan;
 }
 
-const SEED = 1;
+/** It goes on until so many times as long as it took to the last better plan. */
+const PATIENCE = 2;
 const HALF_DAY_MS = 43_200_000;
 const ANY_AIR: Air = { air_C: 20, humidity: 0.5 };
 const TELL_EVERY_MS = 120;
@@ -50,17 +58,17 @@ const api: DayWorkerApi = {
     const { place, facing } = caseOfRows(rows, side, undefined, ANY_AIR, book).own;
     return facing === null ? null : bearingFromEnd(sunTrack(place, instant_ms - HALF_DAY_MS, instant_ms + HALF_DAY_MS), facing, end, instant_ms);
   },
-  plan(problem, milliseconds, onProgress, onBetter) {
+  plan(problem, { seed, least_ms, most_ms }, onProgress, onBetter) {
     const start = performance.now();
-    let [told, best] = [start, Number.POSITIVE_INFINITY];
-    const search = planDaySteps(problem, { seed: SEED, mostRounds: Number.MAX_SAFE_INTEGER });
+    let [told, best, until] = [0, Number.POSITIVE_INFINITY, least_ms];
+    const search = planDaySteps(problem, { seed, mostRounds: Number.MAX_SAFE_INTEGER });
     for (;;) {
       const { value, done } = search.next();
       if (done === true) return value;
-      const now = performance.now();
-      if (value.finish < best) { best = value.finish; onBetter(value); }
-      if (now - told > TELL_EVERY_MS) { told = now; onProgress(Math.min(1, (now - start) / milliseconds)); }
-      if (now - start > milliseconds) return value;
+      const spent = performance.now() - start;
+      if (value.finish < best) { best = value.finish; until = Math.min(most_ms, Math.max(least_ms, PATIENCE * spent)); onBetter(value); }
+      if (spent - told > TELL_EVERY_MS) { told = spent; onProgress(Math.min(1, spent / until)); }
+      if (spent > until) return value;
     }
   },
 };

@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import type { RowOf } from '@yellow-pane/core/job';
 import type { PlanProblem, PlannedStep } from '@yellow-pane/core/scheduling';
 import fc from 'fast-check';
+import { betterThan } from './better-plan';
 import { type PlanChanges, keyOfRow, planChanges } from './kept-plan';
 import { movedSteps } from './moved-steps';
 
@@ -65,4 +66,19 @@ describe('what moved, and why?', () => {
   });
   it('a few minutes are not worth saying, nor what is new or gone', () => { expect(movedSteps(problem, [at('cut', 700), at('gone', 460)], [at('cut', 704), at('pack', 900)], words)).toEqual([]); });
   it('where nothing holds it back, something else makes room', () => { expect(movedSteps(problem, [at('cut', 600)], [at('cut', 640)], words)[0]?.says).toBe('something else makes room'); });
+});
+
+describe('does a new plan take the place of the one there is?', () => {
+  const step = (id: string): PlanProblem['steps'][number] => ({ id, word: id, place: 'front', minutes: 30, crew: 1, skill: null, tools: [], fitness: null, room: null, air: null, pinned: null });
+  const problem: PlanProblem = { people: [{ id: 'wren', name: 'Wren', skills: [], hours: [{ from: 450, to: 1020 }] }], tools: [], lags: [], fitness: [], horizon: 1440, steps: [step('clean'), step('cut')] };
+  const at = (id: string, start: number): PlannedStep => ({ id, start, end: start + 30, people: ['wren'] });
+  it('a shorter one does, one as long or longer does not', () => {
+    const isBetter = betterThan(problem, [at('clean', 450), at('cut', 500)]);
+    expect([510, 530, 560].map((finish) => isBetter({ finish }))).toEqual([true, false, false]);
+  });
+  it('where there is none, or it no longer holds, any does', () => {
+    expect(betterThan(problem, [])({ finish: 1000 })).toBe(true);
+    expect(betterThan(problem, [at('clean', 450), at('cut', 460)])({ finish: 1000 })).toBe(true);
+    expect(betterThan(problem, [at('clean', 450)])({ finish: 1000 })).toBe(true);
+  });
 });

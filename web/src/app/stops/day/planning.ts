@@ -10,6 +10,7 @@ import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { DayPool } from '../../workers/day-pool';
 import type { ReadyAnswer } from '../../workers/day.worker';
+import { betterThan } from './better-plan';
 import type { DayClock } from './day-clock';
 import { DayGround } from './day-ground';
 import { keyOfRow, planChanges } from './kept-plan';
@@ -17,7 +18,7 @@ import { type MovedStep, movedSteps } from './moved-steps';
 
 export type DayView = 'order' | 'sun' | 'waits' | 'mix' | 'kit' | 'crew';
 const SETTLE_MS = 150;
-const SEARCH_MS = 3000;
+const SEARCH = { least_ms: 3000, most_ms: 15_000 } as const;
 
 /** The days of the open job: what is fit when, the steps to be put in order, the plan shown, and what is kept of it. */
 @Injectable()
@@ -44,6 +45,7 @@ export class Planning {
   readonly ready = signal<ReadonlyMap<string, ReadyAnswer> | undefined>(undefined);
   readonly #now = signal(Date.now());
   #running: AbortController | undefined;
+  #seed = 0;
 
   readonly settings = this.#ground.settings;
   readonly clock = this.#ground.clock;
@@ -130,7 +132,7 @@ export class Planning {
     if (!isFirst && untracked(this.shown).length > 0 && untracked(this.broken).length > 0) await this.plan();
   }
 
-  /** Looks for a plan; the one there was stays until there is a better one, and what moved is said with its reason. */
+  /** Looks for a plan, each time in another way; one that still holds stays unless a shorter one is found, and what moved is said with its reason. */
   async plan(): Promise<void> {
     const whole = this.whole();
     if (whole === undefined || whole.problem.steps.length === 0) return;
@@ -138,12 +140,15 @@ export class Planning {
     const running = new AbortController();
     this.#running = running;
     const before = this.shown();
+    const isBetter = betterThan(whole.problem, before);
+    this.#seed += 1;
     this.none.set(undefined);
     this.letGo();
     this.progress.set(0);
     try {
-      const found = await this.#pool.plan(whole.problem, SEARCH_MS, (plan) => { if (!running.signal.aborted) this.#proposal.set(plan); }, { signal: running.signal, onProgress: (share) => { this.progress.set(share); } });
+      const found = await this.#pool.plan(whole.problem, { ...SEARCH, seed: this.#seed }, (plan) => { if (!running.signal.aborted && isBetter(plan)) this.#proposal.set(plan); }, { signal: running.signal, onProgress: (share) => { this.progress.set(share); } });
       if (found.state === 'none') { this.none.set(found); return; }
+      if (!isBetter(found)) { this.#propose(before); this.moved.set([]); return; }
       this.#proposal.set(found);
       this.moved.set(before.length === 0 ? [] : movedSteps(whole.problem, before, found.steps, this.#words()));
     } catch (error) {
