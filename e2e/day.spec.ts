@@ -3,10 +3,12 @@ import type { Page } from '@playwright/test';
 import ICAL from 'ical.js';
 import { allSaved, copyOfDemo, expect, surface, test } from './house';
 
+/** The search may go on for fifteen seconds while it finds better. */
+const SEARCHED = { timeout: 40_000 };
 const play = async (page: Page, scenario: string): Promise<void> => { await page.request.post('/api/bench/weather', { data: { scenario } }); };
 const plan = async (page: Page): Promise<void> => {
   await page.getByRole('button', { name: /^Plan (the days|again)$/ }).click();
-  await expect(page.getByRole('button', { name: 'Keep this plan' })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('button', { name: 'Keep this plan' })).toBeVisible(SEARCHED);
 };
 const keep = async (page: Page): Promise<void> => {
   await page.getByRole('button', { name: 'Keep this plan' }).click();
@@ -27,9 +29,9 @@ test('planned under cloud; when the forecast turns clear, the plan moves out of 
   await play(page, 'clear cold snap');
   await page.getByRole('button', { name: 'Ask again' }).click();
   const moved = page.getByRole('region', { name: 'What moved' });
-  await expect(moved).toBeVisible({ timeout: 30_000 });
+  await expect(moved).toBeVisible(SEARCHED);
   await expect(moved.getByText(/the sun is on it, until/).first()).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Keep this plan' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Keep this plan' })).toBeVisible(SEARCHED);
 });
 
 test('a stretch dragged into the sun is refused with the minute; by keyboard too; pinned it stays through the next plan', async ({ page, as }) => {
@@ -58,7 +60,7 @@ test('a stretch dragged into the sun is refused with the minute; by keyboard too
   await expect(bar).toHaveAttribute('aria-label', /pinned/);
   const pinned = await bar.getAttribute('aria-label');
   await page.getByRole('button', { name: 'Plan again' }).click();
-  await expect(page.getByRole('button', { name: 'Keep this plan' })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('button', { name: 'Keep this plan' })).toBeVisible(SEARCHED);
   await expect(page.getByRole('region', { name: 'Board' }).getByRole('button', { name: new RegExp(`^${(pinned ?? 'none').split(', ').slice(0, 3).join(', ')}, .*pinned`) })).toBeVisible();
 });
 
@@ -75,7 +77,7 @@ test('a stretch that only other work stands in the way of is put there, and the 
   await expect(page.getByRole('alert').filter({ hasText: /cannot start/ })).toBeVisible();
   const wanted = /Put it at (.*) and/.exec((await round.textContent()) ?? '')?.[1] ?? 'nowhere';
   await round.click();
-  await expect(page.getByRole('button', { name: 'Keep this plan' })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('button', { name: 'Keep this plan' })).toBeVisible(SEARCHED);
   const [tag, work] = before.split(', ');
   const put = page.getByRole('region', { name: 'Board' }).getByRole('button', { name: new RegExp(`^${tag ?? ''}, ${work ?? ''}, ${wanted} to .*pinned`) });
   await expect(put.first()).toBeVisible();
@@ -156,7 +158,7 @@ test('without a gun nobody can shrink: there is no plan, and what would have to 
   await page.getByRole('spinbutton', { name: 'heat gun' }).blur();
   await view(page, 'Order').click();
   await page.getByRole('button', { name: 'Plan the days' }).click();
-  await expect(page.getByText('There is no plan')).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText('There is no plan')).toBeVisible(SEARCHED);
   await expect(page.getByRole('region', { name: 'What would have to give' })).toContainText('one more heat gun');
   await page.goto(`${new URL(page.url()).pathname.split('/day')[0] ?? ''}/survey/${surface(1)}`);
 });
