@@ -32,7 +32,7 @@ describe('which faces may take film?', () => {
   });
   it('a wall has no faces of glass, and a fixture no paint unless it is noted', () => {
     expect(asked({ surface: surface({ kind: 'wall', shape: 'wall' }) })).toMatchObject({ glass: null, faces: { front: null, back: null }, wall: { paint: 'unknown' } });
-    expect(asked({ surface: surface({ kind: 'fixture', shape: 'rectangle' }) }).wall?.paint).toBe('none');
+    expect(asked({ surface: surface({ kind: 'fixture', shape: 'panel' }) }).wall?.paint).toBe('none');
     expect(asked({ surface: surface({ kind: 'wall', shape: 'wall' }), wall: { ...NO_WALL_FACTS, paint: 'matt' } }).wall?.paint).toBe('matt');
   });
 });

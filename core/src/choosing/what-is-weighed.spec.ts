@@ -100,9 +100,10 @@ describe('what would change the answer?', () => {
     expect(found[0]?.outcomes).toContainEqual({ is: 'damaged', verdict: 'stop' });
   });
   it('each outcome is what the film would be judged if it were so', () => {
-    const rows = { ...known, unit: known.unit && { ...known.unit, frame: 'unknown' as const } };
+    const withFrame = (frame: 'unknown' | 'metal' | 'wood' | 'masonry') => ({ ...known, unit: known.unit && { ...known.unit, frame } });
+    const rows = withFrame('unknown');
     for (const [is, frame] of [['metal', 'metal'], ['wood or plastic', 'wood'], ['set in masonry', 'masonry']] as const) {
-      const own = judgeFilm(groundOf(questionOf({ ...rows, unit: { ...rows.unit, frame } as typeof rows.unit })), 'f', aFilm());
+      const own = judgeFilm(groundOf(questionOf(withFrame(frame))), 'f', aFilm());
       expect(sensitivityOf(rows, 'f', aFilm()).find(({ what }) => what === 'the frame')?.outcomes.find((outcome) => outcome.is === is)?.verdict).toBe(own.verdict);
     }
   });
