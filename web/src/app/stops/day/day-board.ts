@@ -43,7 +43,7 @@ const FAR_MIN = 30;
       <span class="flex" role="group" aria-label="Rows">@for (way of ways; track way) { <button type="button" class="act act-small act-quiet !px-2 font-normal" [class.font-semibold]="way === by()" [class.!border-ink]="way === by()" [attr.aria-pressed]="way === by()" (click)="by.set(way)">by {{ way }}</button> }</span>
     </div>
     <div class="border border-line-strong bg-paper overflow-y-auto overflow-x-hidden min-h-32" [class.flex-1]="by() === 'surface'" [class.shrink-0]="by() === 'person'" [class.max-h-80]="by() === 'person'" tabindex="0" role="region" aria-label="Board">
-      <div class="flex sticky top-0 bg-ground border-b border-line-strong z-10 text-sm text-faint"><span class="w-24 shrink-0 border-r border-line px-2">{{ planning.settings().zone.split('/').at(-1)?.replace('_', ' ') }}</span><span class="relative flex-1 h-6">@for (hour of hours(); track hour) { <span class="absolute figure -translate-x-1/2 last:-translate-x-full" [style.left.%]="percent(hour * 60 - firstMinute())">{{ hour }}</span> }</span></div>
+      <div class="flex sticky top-0 bg-ground border-b border-line-strong z-10 text-sm text-faint"><span class="w-24 shrink-0 border-r border-line px-2">{{ planning.settings().zone.split('/').at(-1)?.replace('_', ' ') }}</span><span class="relative flex-1 h-6">@for (hour of hours(); track hour) { <span class="absolute figure -translate-x-1/2 last:-translate-x-full" [class.odd]="hour % 2 === 1" [style.left.%]="percent(hour * 60 - firstMinute())">{{ hour }}</span> }</span></div>
       @for (row of rows(); track row.id) {
         <div class="flex border-b border-line min-h-14">
           <span class="w-24 shrink-0 border-r border-line px-2 py-1 font-semibold leading-tight self-stretch flex items-center break-words">{{ row.word }}</span>
@@ -65,6 +65,7 @@ const FAR_MIN = 30;
     @if (says(); as text) { <p class="py-1 font-semibold" [class.text-stop]="isFault()" role="alert">{{ text }}@if (planning.wish(); as wish) { <button type="button" class="act act-small ml-2" (click)="planning.planRound()">Put it at {{ planning.clock().clock(wish.start) }} and plan the rest round it</button> }</p> }
   `,
   styles: `.shut { background-image: repeating-linear-gradient(135deg, var(--yp-line-strong) 0 1px, transparent 1px 6px); }
+    @media (max-width: 767px) { .odd { visibility: hidden; } }
     .bar { container-type: inline-size; }
     .when-wide, .when-widest { display: none; }
     @container (min-width: 1.6rem) { .when-wide { display: inline; font-weight: 600; } }

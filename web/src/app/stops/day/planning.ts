@@ -148,7 +148,7 @@ export class Planning {
     try {
       const found = await this.#pool.plan(whole.problem, { ...SEARCH, seed: this.#seed }, (plan) => { if (!running.signal.aborted && isBetter(plan)) this.#proposal.set(plan); }, { signal: running.signal, onProgress: (share) => { this.progress.set(share); } });
       if (found.state === 'none') { this.none.set(found); return; }
-      if (!isBetter(found)) { this.#propose(before); this.moved.set([]); return; }
+      if (!isBetter(found)) { this.#propose(before, found.leastWorkingMinutes); this.moved.set([]); return; }
       this.#proposal.set(found);
       this.moved.set(before.length === 0 ? [] : movedSteps(whole.problem, before, found.steps, this.#words()));
     } catch (error) {
@@ -221,9 +221,9 @@ export class Planning {
     this.#propose(this.shown());
   }
 
-  #propose(steps: readonly PlannedStep[]): void {
+  #propose(steps: readonly PlannedStep[], leastWorkingMinutes = this.#proposal()?.leastWorkingMinutes ?? 0): void {
     const finish = Math.max(...steps.map(({ end }) => end));
-    this.#proposal.set({ state: 'planned', steps, finish, workingMinutes: workingMinutes(workingHours(this.people()), finish), leastWorkingMinutes: this.#proposal()?.leastWorkingMinutes ?? 0, rounds: 0 });
+    this.#proposal.set({ state: 'planned', steps, finish, workingMinutes: workingMinutes(workingHours(this.people()), finish), leastWorkingMinutes, rounds: 0 });
   }
 
   /** Keeps the plan shown with the job: one row a step, by its stable key. */
