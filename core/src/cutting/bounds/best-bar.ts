@@ -19,9 +19,9 @@ const MOST_NODES = 60_000;
 const TINY = 1e-12;
 
 /** The slice worth most at these prices: branch and bound over pieces side by side, densest first. A kind comes at most as often as there are pieces of it.
- *  @param price of each kind, per step of length in its first way of lying */
-export function bestBar(width: number, demands: readonly BarDemand[], price: ArrayLike<number>): Bar {
-  const choices = choicesOf(width, demands, price);
+ *  @param price of each kind, per step of length in its first way of lying @param longest nothing longer lies on it */
+export function bestBar(width: number, demands: readonly BarDemand[], price: ArrayLike<number>, longest = Number.POSITIVE_INFINITY): Bar {
+  const choices = choicesOf(width, longest, demands, price);
   const counts = new Int32Array(choices.length);
   let [best, bestCounts, nodes] = [0, Int32Array.from(counts), 0];
   const narrowest = choices.reduce((least, { across }) => Math.min(least, across), Number.POSITIVE_INFINITY);
@@ -45,7 +45,7 @@ export function bestBar(width: number, demands: readonly BarDemand[], price: Arr
   return { value: best, parts: choices.flatMap(({ kind, lie, share }, index) => ((bestCounts[index] ?? 0) > 0 ? [{ kind, lie, share, count: bestCounts[index] ?? 0 }] : [])) };
 }
 
-function choicesOf(width: number, demands: readonly BarDemand[], price: ArrayLike<number>): readonly Choice[] {
+function choicesOf(width: number, longest: number, demands: readonly BarDemand[], price: ArrayLike<number>): readonly Choice[] {
   const found: Choice[] = [];
   demands.forEach(({ quantity, lies }, kind) => {
     const own = price[kind] ?? 0;
@@ -54,7 +54,7 @@ function choicesOf(width: number, demands: readonly BarDemand[], price: ArrayLik
     lies.forEach(([across, along], lie) => {
       /** A bar along a turned piece serves a larger or smaller part of it. */
       const share = first / along;
-      if (across <= width) found.push({ kind, lie, across, worth: own * share, share, most: quantity });
+      if (across <= width && along <= longest) found.push({ kind, lie, across, worth: own * share, share, most: quantity });
     });
   });
   return found.sort((a, b) => b.worth / b.across - a.worth / a.across);

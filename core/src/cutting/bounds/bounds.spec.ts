@@ -4,7 +4,8 @@ import type { Highs } from 'highs';
 import loadHighs from 'highs';
 import { stripProblem } from '../by-hand/strip-problem';
 import { bestBar } from './best-bar';
-import { type BarDemand, type BarStock, leastCost } from './least-cost';
+import { type BarDemand, type BarStock, leastCost, leastCostSteps } from './least-cost';
+import { OffcutFills } from './offcut-fills';
 import { Simplex, type SimplexColumn } from './simplex';
 import { leastLength } from './width-bound';
 
@@ -17,8 +18,8 @@ const stocks = fc.array(fc.record({ width: fc.integer({ min: 30, max: 45 }), cos
   .map((some): readonly BarStock[] => [...some, { width: 40, cost: 21, most: 1e9 }]);
 
 /** Every slice there is of a roll: how often it crosses each kind in each way. */
-function everyBar(width: number, asked: readonly BarDemand[]): readonly (readonly (readonly number[])[])[] {
-  const lies = asked.flatMap(({ lies: own }, kind) => own.map(([across], lie) => ({ kind, lie, across })));
+function everyBar(width: number, asked: readonly BarDemand[], longest = Number.POSITIVE_INFINITY): readonly (readonly (readonly number[])[])[] {
+  const lies = asked.flatMap(({ lies: own }, kind) => own.flatMap(([across, along], lie) => (along <= longest ? [{ kind, lie, across }] : [])));
   const found: number[][][] = [];
   const go = (at: number, rest: number, counts: number[][]): void => {
     const one = lies[at];
@@ -34,7 +35,7 @@ const served = (bar: readonly (readonly number[])[], asked: readonly BarDemand[]
 
 /** The cheapest mixture of slices with all of them written out. */
 function writtenOut(from: readonly BarStock[], asked: readonly BarDemand[]): number {
-  const bars = from.flatMap(({ width, cost }, stock) => everyBar(width, asked).map((bar) => ({ bar, cost, stock })));
+  const bars = from.flatMap(({ width, cost, most }, stock) => everyBar(width, asked, most).map((bar) => ({ bar, cost, stock })));
   const rows = [
     ...asked.map(({ quantity, lies }, kind) => ` kind${kind}: ${bars.flatMap(({ bar }, at) => { const own = served(bar, asked, kind); return own > 0 ? [`${own.toFixed(12)} b${at}`] : []; }).join(' + ')} >= ${quantity * (lies[0]?.[1] ?? 0)}`),
     ...from.map(({ most }, stock) => ` stock${stock}: ${bars.flatMap((own, at) => (own.stock === stock ? [`b${at}`] : [])).join(' + ')} <= ${most}`),
@@ -82,11 +83,68 @@ describe('the cheapest mixture of slices', () => {
       for (const bar of everyBar(40, asked)) expect(bar.reduce((sum, _, kind) => sum + (served(bar, asked, kind) * (own?.prices[kind] ?? 0)) / (asked[kind]?.lies[0]?.[1] ?? 1), 0)).toBeLessThanOrEqual(1 + 1e-6);
     }), { numRuns: 80 });
   });
+  it('nothing longer than a roll is lies on it', () => {
+    const asked: readonly BarDemand[] = [{ quantity: 1, lies: [[20, 30]] }];
+    expect(leastCost([{ width: 40, cost: 1, most: 29 }, { width: 40, cost: 5, most: 1e9 }], asked)?.bound).toBeCloseTo(150, 6);
+    expect(leastCost([{ width: 40, cost: 1, most: 30 }, { width: 40, cost: 5, most: 1e9 }], asked)?.bound).toBeCloseTo(30, 6);
+  });
   it('nothing asked for, nothing to cut from, or too many kinds: no bound rather than a wrong one', () => {
     const kind: BarDemand = { quantity: 1, lies: [[5, 5]] };
     expect(leastCost([], [kind])).toBeUndefined();
     expect(leastCost([{ width: 40, cost: 1, most: 1e9 }], [])).toBeUndefined();
     expect(leastCost([{ width: 40, cost: 1, most: 1e9 }], Array.from({ length: 140 }, () => kind))).toBeUndefined();
+  });
+});
+
+/** Every selection that an offcut may hold by a rule. */
+function everyFill(asked: readonly BarDemand[], fits: (counts: ArrayLike<number>) => boolean): readonly (readonly number[])[] {
+  const go = (kind: number, counts: readonly number[]): readonly (readonly number[])[] => (kind === asked.length ? [counts] : Array.from({ length: (asked[kind]?.quantity ?? 0) + 1 }, (_, count) => [...counts, count]).flatMap((own) => go(kind + 1, own)));
+  return go(0, []).filter(fits);
+}
+
+describe('an offcut that is paid for whole', () => {
+  const [width, length] = [40, 25];
+  const roll: BarStock = { width: 40, cost: 21, most: 1e9 };
+  /** A made rule of what lies on it, so that all selections can be written out: at most three pieces, one behind the other. */
+  const ruleFor = (asked: readonly BarDemand[]) => (counts: ArrayLike<number>): boolean => asked.reduce((sum, _, kind) => sum + (counts[kind] ?? 0), 0) <= 3 && asked.reduce((sum, { lies }, kind) => sum + (counts[kind] ?? 0) * Math.min(...lies.map(([, along]) => along)), 0) <= length;
+
+  it('is taken as what can lie on it at once: the cheapest mixture is what HiGHS finds with every selection written out', () => {
+    fc.assert(fc.property(demands, fc.integer({ min: 1, max: 400 }), (asked, whole) => {
+      const fits = ruleFor(asked);
+      const own = leastCost([roll, { width, most: length, cost: whole, fills: new OffcutFills(width, length, asked, fits) }], asked);
+      const bars = everyBar(roll.width, asked);
+      const fills = everyFill(asked, fits);
+      const rows = asked.map(({ quantity, lies }, kind) => {
+        const along = lies[0]?.[1] ?? 0;
+        const terms = [...bars.flatMap((bar, at) => { const gives = served(bar, asked, kind); return gives > 0 ? [`${gives.toFixed(12)} b${at}`] : []; }), ...fills.flatMap((counts, at) => ((counts[kind] ?? 0) > 0 ? [`${(counts[kind] ?? 0) * along} f${at}`] : []))];
+        return ` kind${kind}: ${terms.join(' + ')} >= ${quantity * along}`;
+      });
+      const exact = highs.solve(`Minimize\n obj: ${[...bars.map((_, at) => `${roll.cost} b${at}`), ...fills.map((_, at) => `${whole} f${at}`)].join(' + ')}\nSubject To\n${rows.join('\n')}\n once: ${fills.map((_, at) => `f${at}`).join(' + ')} <= 1\nEnd`).ObjectiveValue;
+      expect(own?.stopped).toBe('optimal');
+      expect((own?.bound ?? Number.NaN) / exact).toBeCloseTo(1, 6);
+    }), { numRuns: 40 });
+  });
+  it('by hand: two panes of 600 × 600 on an offcut of 1 × 1 m for 3, beside a roll of 1 m at 10 a metre: one lies on it, the other takes 0.6 m, 9 in all; slices said 3 + 10 · 0.2 = 5', () => {
+    const asked: readonly BarDemand[] = [{ quantity: 2, lies: [[600, 600]] }];
+    const metre: BarStock = { width: 1000, cost: 0.01, most: 1e9 };
+    expect(leastCost([metre, { width: 1000, cost: 0.003, most: 1000 }], asked)?.bound).toBeCloseTo(5, 6);
+    expect(leastCost([metre, { width: 1000, cost: 3, most: 1000, fills: new OffcutFills(1000, 1000, asked, (counts) => (counts[0] ?? 0) <= 1) }], asked)?.bound).toBeCloseTo(9, 6);
+  });
+  it('is taken as slices again when too much may lie on it: lower, and true', () => {
+    const asked: readonly BarDemand[] = [{ quantity: 200, lies: [[40, 50]] }];
+    const from = (fills?: OffcutFills): readonly BarStock[] => [{ width: 1000, cost: 1, most: 1e9 }, { width: 1000, cost: fills === undefined ? 0.5 : 500, most: 1000, fills }];
+    const [sliced, whole] = [leastCost(from(), asked)?.bound ?? 0, leastCost(from(new OffcutFills(1000, 1000, asked, () => true)), asked)?.bound ?? 0];
+    expect(whole).toBeGreaterThan(0);
+    expect(whole).toBeLessThanOrEqual(sliced * (1 + 1e-9));
+  });
+  it('what is proven on the way is never more than what is proven in the end', () => {
+    fc.assert(fc.property(demands, fc.integer({ min: 1, max: 400 }), (asked, whole) => {
+      const steps = leastCostSteps([roll, { width, most: length, cost: whole, fills: new OffcutFills(width, length, asked, ruleFor(asked)) }], asked, 400);
+      const seen: number[] = [];
+      let end = 0;
+      for (let step = steps.next(); ; step = steps.next()) { if (step.done === true) { end = step.value?.bound ?? 0; break; } seen.push(step.value); }
+      expect(Math.max(...seen)).toBeLessThanOrEqual(end * (1 + 1e-9));
+    }), { numRuns: 60 });
   });
 });
 

@@ -2,11 +2,13 @@ import { Simplex, type SimplexColumn } from '../bounds/simplex';
 import type { Band } from './band';
 import type { BandExtra, LaidBand, Space } from './space';
 
-/** A band seen before. */
+/** A band seen before, or all bands that lay on an offcut together. */
 interface PooledBand {
-  readonly laid: LaidBand;
+  readonly space: number;
+  readonly bands: readonly Band[];
   readonly counts: readonly (readonly [kind: number, count: number])[];
   readonly along: number;
+  /** Without what is paid for beginning the film. */
   readonly cost: number;
 }
 
@@ -21,6 +23,8 @@ const MOST_PIVOTS = 400;
 const MOST_ROWS = 140;
 const TINY = 1e-7;
 const WHOLE = 1 - 1e-6;
+/** The more of a band is in the mixture the likelier it is taken whole, as a power. */
+const FAVOUR = 4;
 
 /** Bands that were built on the way, whatever became of them, and the cheapest mixture of them that gives all pieces.
  *  @source column generation and diving (from memory), own form: the search itself finds the columns */
@@ -48,15 +52,24 @@ export class BandPool {
     return this.#kinds + this.#ending.length <= MOST_ROWS;
   }
 
-  note(space: number, band: Band): void {
+  note(space: number, ...bands: readonly Band[]): void {
     const counts = new Map<number, number>();
-    for (const { pieces } of band.columns) for (const { kind } of pieces) counts.set(kind, (counts.get(kind) ?? 0) + 1);
+    for (const { columns } of bands) for (const { pieces } of columns) for (const { kind } of pieces) counts.set(kind, (counts.get(kind) ?? 0) + 1);
     const key = `${space} ${[...counts].sort(([a], [b]) => a - b).join(' ')}`;
     const known = this.#bands.get(key);
     const own = this.#spaces[space];
-    if (own === undefined || (known !== undefined && known.along <= band.along) || (known === undefined && this.#bands.size >= MOST_POOLED)) return;
-    const share = own.fixed > 0 ? (own.fixed * band.along) / own.most : 0;
-    this.#bands.set(key, { laid: { space, band }, counts: [...counts], along: band.along, cost: own.cost * band.along + share + this.#extra(own, band) });
+    const along = bands.reduce((sum, band) => sum + band.along, 0);
+    if (own === undefined || (known !== undefined && known.along <= along) || (known === undefined && this.#bands.size >= MOST_POOLED)) return;
+    this.#bands.set(key, { space, bands, counts: [...counts], along, cost: bands.reduce((sum, band) => sum + own.cost * band.along + this.#extra(own, band), 0) });
+  }
+
+  /** What lies together on films that are paid for whole. */
+  noteTogether(laid: readonly LaidBand[]): void {
+    this.#spaces.forEach(({ fixed }, space) => {
+      if (fixed === 0) return;
+      const bands = laid.flatMap((own) => (own.space === space ? [own.band] : []));
+      if (bands.length > 1) this.note(space, ...bands);
+    });
   }
 
   /** Bands for most of these pieces: the mixture is reckoned, its whole bands are taken, one of the others by chance, and what is left is reckoned again.
@@ -70,13 +83,14 @@ export class BandPool {
       const kinds = Array.from(left.keys()).filter((kind) => (left[kind] ?? 0) > 0);
       if (kinds.length + this.#ending.length > MOST_ROWS) return found;
       open = thatFit(flat, open, left, Float64Array.from(this.#spaces, ({ most }, space) => most - (lengths[space] ?? 0)));
+      this.#price(bands, flat, lengths);
       const mixture = this.#mixture(bands, flat, open, kinds, left, lengths, isFirst);
       let taken = 0;
       for (const [band, amount] of mixture) for (let copy = 0; copy < Math.floor(amount + 1 - WHOLE); copy += 1) if (this.#take(band, left, lengths, found)) taken += 1;
       if (taken > 0) continue;
-      const sum = mixture.reduce((all, [, amount]) => all + amount * amount, 0);
+      const sum = mixture.reduce((all, [, amount]) => all + amount ** FAVOUR, 0);
       let at = random() * sum;
-      const chosen = mixture.find(([, amount]) => { at -= amount * amount; return at <= 0; }) ?? mixture[0];
+      const chosen = mixture.find(([, amount]) => { at -= amount ** FAVOUR; return at <= 0; }) ?? mixture[0];
       if (chosen === undefined || !this.#take(chosen[0], left, lengths, found)) return found;
     }
     return found;
@@ -95,25 +109,36 @@ export class BandPool {
       if (slack >= 0) return { pooled: undefined, cost: 0, entries: [[slack, slack < kinds.length ? -1 : 1]] };
       kinds.forEach((kind, row) => { worth[kind] = dual[row] as number; });
       for (const [space, row] of limitOf) rent[space] = dual[row] as number;
-      const pooled = bands[dearestOf(flat, open, worth, rent)];
+      const at = dearestOf(flat, open, worth, rent);
+      const pooled = bands[at];
       if (pooled === undefined) return undefined;
-      const limit = limitOf.get(pooled.laid.space);
-      return { pooled, cost: pooled.cost, entries: [...pooled.counts.map(([kind, count]) => [rowOf.get(kind) ?? 0, count] as const), ...(limit === undefined ? [] : [[limit, pooled.along] as const])] };
+      const limit = limitOf.get(pooled.space);
+      return { pooled, cost: flat.cost[at] as number, entries: [...pooled.counts.map(([kind, count]) => [rowOf.get(kind) ?? 0, count] as const), ...(limit === undefined ? [] : [[limit, flat.taken[at] as number] as const])] };
     }, MOST_PIVOTS);
     if (isFirst && kinds.length === this.#kinds) this.worth = Array.from(kinds, (_, row) => Math.max(0, simplex.dual[row] ?? 0));
     return [...simplex.taken()].flatMap(([{ pooled }, amount]) => (pooled === undefined || amount <= TINY ? [] : [[pooled, amount] as const]));
   }
 
-  #fits({ laid: { space }, along, counts }: PooledBand, left: Int32Array, lengths: readonly number[]): boolean {
+  /** What each would cost now, and take of its film: all of it where it is paid for whole and not begun. */
+  #price(bands: readonly PooledBand[], flat: FlatBands, lengths: readonly number[]): void {
+    bands.forEach(({ space, along, cost }, at) => {
+      const { fixed = 0, most = 0 } = this.#spaces[space] ?? {};
+      const isWhole = fixed > 0 && (lengths[space] ?? 0) === 0;
+      flat.cost[at] = cost + (isWhole ? fixed : 0);
+      flat.taken[at] = isWhole ? most : along;
+    });
+  }
+
+  #fits({ space, along, counts }: PooledBand, left: Int32Array, lengths: readonly number[]): boolean {
     return along <= (this.#spaces[space]?.most ?? 0) - (lengths[space] ?? 0) && counts.every(([kind, count]) => count <= (left[kind] ?? 0));
   }
 
   #take(own: PooledBand, left: Int32Array, lengths: number[], found: LaidBand[]): boolean {
     if (!this.#fits(own, left, lengths)) return false;
-    const { laid, along, counts } = own;
+    const { space, bands, along, counts } = own;
     for (const [kind, count] of counts) left[kind] = (left[kind] ?? 0) - count;
-    lengths[laid.space] = (lengths[laid.space] ?? 0) + along;
-    found.push(laid);
+    lengths[space] = (lengths[space] ?? 0) + along;
+    for (const band of bands) found.push({ space, band });
     return true;
   }
 }
@@ -126,6 +151,8 @@ interface FlatBands {
   readonly count: Float64Array;
   readonly along: Float64Array;
   readonly cost: Float64Array;
+  /** Of the length of its film. */
+  readonly taken: Float64Array;
   readonly space: Int32Array;
 }
 
@@ -133,13 +160,12 @@ function flatBands(bands: readonly PooledBand[]): FlatBands {
   const start = new Int32Array(bands.length + 1);
   bands.forEach(({ counts }, at) => { start[at + 1] = (start[at] as number) + counts.length; });
   const many = start[bands.length] as number;
-  const flat = { start, kind: new Int32Array(many), count: new Float64Array(many), along: new Float64Array(bands.length), cost: new Float64Array(bands.length), space: new Int32Array(bands.length) };
-  bands.forEach(({ counts, along, cost, laid }, band) => {
+  const flat = { start, kind: new Int32Array(many), count: new Float64Array(many), along: new Float64Array(bands.length), cost: new Float64Array(bands.length), taken: new Float64Array(bands.length), space: new Int32Array(bands.length) };
+  bands.forEach(({ counts, along, space }, band) => {
     let at = start[band] as number;
     for (const [kind, count] of counts) { flat.kind[at] = kind; flat.count[at] = count; at += 1; }
     flat.along[band] = along;
-    flat.cost[band] = cost;
-    flat.space[band] = laid.space;
+    flat.space[band] = space;
   });
   return flat;
 }
@@ -154,12 +180,12 @@ function thatFit({ start, kind, count, along, space }: FlatBands, among: Int32Ar
 }
 
 /** The band whose pieces are worth most over what it costs, for its cost; -1: none. */
-function dearestOf({ start, kind, count, along, cost, space }: FlatBands, among: Int32Array, worth: Float64Array, rent: Float64Array): number {
+function dearestOf({ start, kind, count, taken, cost, space }: FlatBands, among: Int32Array, worth: Float64Array, rent: Float64Array): number {
   let [best, gain] = [-1, 1e-9];
   for (let place = 0; place < among.length; place += 1) {
     const band = among[place] as number;
     const paid = cost[band] as number;
-    let own = (rent[space[band] as number] as number) * (along[band] as number) - paid;
+    let own = (rent[space[band] as number] as number) * (taken[band] as number) - paid;
     for (let at = start[band] as number; at < (start[band + 1] as number); at += 1) own += (worth[kind[at] as number] as number) * (count[at] as number);
     const scale = paid > 1 ? paid : 1;
     if (own > gain * scale) { gain = own / scale; best = band; }

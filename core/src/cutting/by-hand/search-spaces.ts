@@ -50,7 +50,7 @@ const EXACT_SHARE = 0.25;
 const [FIRST_DIVE, DIVE_DEARER] = [8, 0.002];
 const DIVE_LATER = { one: 1.4, several: 1.15 } as const;
 /** Bands taken apart are laid from bands seen before as often as this. */
-const DIVE_SHARE = { one: 0.25, several: 0.5 } as const;
+const DIVE_SHARE = { one: 0.25, several: 0.8 } as const;
 const NEAR = 1e-9;
 
 const NOT_LAID: SpaceResult = { laid: [], cost: Number.POSITIVE_INFINITY, isComplete: false, isProven: false, rounds: 0 };
@@ -112,6 +112,7 @@ export function* searchSpaces(spaces: readonly Space[], limits: SpaceSearch): Ge
       const rest = Int32Array.from(all);
       const dived = pool.dive(rest, spaces.map(() => 0), random);
       const ended = build(rest, dived, { reach: reaches.pick().value, slack: 0.03, anchoredShare: 1, seeksPerfect: false, isSettled: true, isThrifty: true }, best.cost * (1 + DIVE_DEARER) - total(dived));
+      if (ended !== undefined) pool.noteTogether(ended);
       const own = ended === undefined ? Number.POSITIVE_INFINITY : total(ended);
       if (ended !== undefined && own <= cost * (1 + DIVE_DEARER)) { laid = ended; cost = own; }
       if (cost < best.cost - NEAR) best = { ...best, laid, cost };
@@ -141,6 +142,7 @@ export function* searchSpaces(spaces: readonly Space[], limits: SpaceSearch): Ge
     const rebuilt = isForPerfect && zero !== undefined ? zero.anew(left, before + leave)?.map((band): LaidBand => ({ space: 0, band })).concat(kept) : isExact ? exact && [...kept, ...exact] : build(left, [...kept, ...dived], { reach: reach.value, slack: slack.value, anchoredShare: 0.8, seeksPerfect: seek.value === 1, isSettled: random() < SETTLED_SHARE, isThrifty: random() < 0.7 }, before + leave - paid);
     best = { ...best, rounds };
     if (rebuilt === undefined) continue;
+    pool.noteTogether(rebuilt);
     const after = total(rebuilt);
     if (after > cost + leave + NEAR || after > best.cost + Math.max(leave, best.cost * 0.02)) continue;
     laid = rebuilt;

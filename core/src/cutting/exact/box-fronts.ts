@@ -1,20 +1,30 @@
+/** Room for so many boxes of each selection at first; it grows. */
+const BOXES_AT_FIRST = 8;
+const MOST_AT_FIRST = 1 << 14;
+
 /** For each selection the boxes it fits into, none within another, those that waste least first. Filled selection by selection, in order; lengths in steps. */
 export class BoxFronts {
-  across = new Int32Array(1 << 14);
-  along = new Int32Array(1 << 14);
+  across: Int32Array;
+  along: Int32Array;
   /** What the pieces of a box leave uncovered. */
-  waste = new Float64Array(1 << 14);
+  waste: Float64Array;
   /** The selection laid first; of a piece alone the way it lies. */
-  part = new Int32Array(1 << 14);
+  part: Int32Array;
   /** How the two parts lie. */
-  way = new Uint8Array(1 << 14);
+  way: Uint8Array;
   /** Where the boxes of a selection begin; they end where those of the next begin. */
   readonly start: Int32Array;
   #filled = 0;
   #end = 0;
 
   constructor(selections: number) {
+    const room = Math.min(MOST_AT_FIRST, BOXES_AT_FIRST * selections);
     this.start = new Int32Array(selections + 1);
+    this.across = new Int32Array(room);
+    this.along = new Int32Array(room);
+    this.waste = new Float64Array(room);
+    this.part = new Int32Array(room);
+    this.way = new Uint8Array(room);
   }
 
   /** Whether a box of the selection now being filled lies within this one. */

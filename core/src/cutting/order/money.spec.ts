@@ -120,3 +120,26 @@ describe('what lies where', () => {
     }
   });
 });
+
+describe('what can the film not cost less than?', () => {
+  const small = fc.record({
+    sizes: fc.array(fc.record({ across: fc.integer({ min: 200, max: 900 }), along: fc.integer({ min: 200, max: 1200 }), turn: fc.boolean() }), { minLength: 1, maxLength: 6 }),
+    offcuts: fc.array(fc.record({ width: fc.constantFrom(700, 914, 1220), length: fc.integer({ min: 500, max: 2000 }), whole: fc.integer({ min: 1, max: 15 }) }), { minLength: 1, maxLength: 3 }),
+    mode: fc.constantFrom('by hand' as const, 'by plotter' as const), stages: fc.constantFrom(2 as const, 3 as const), gap_mm: fc.constantFrom(0, 4),
+  }).map(({ sizes, offcuts, ...more }) => orderOf([film('new', 1524, 1_000_000, { what: 'to order' }), ...offcuts.map(({ width, length, whole }, index) => film(`o${index}`, width, length, { what: 'offcut', perMetre: 0, whole }))], sizes.map(({ across, along, turn }, index) => piece(`p${index}`, across, along, { mayTurn90: turn })), more));
+
+  it('however pieces and offcuts fall out, no plan on the way costs less, and the bound only rises', () => {
+    fc.assert(fc.property(small, (order) => {
+      const bounds: number[] = [];
+      let cheapest = Number.POSITIVE_INFINITY;
+      const last = runThrough(planOrderSteps(order, { seed: 1, mostRounds: 400 }), () => false, ({ film: paid, filmBound }) => { cheapest = Math.min(cheapest, paid.value); bounds.push(filmBound.value); });
+      expect(Math.max(...bounds, last.filmBound.value)).toBeLessThanOrEqual(Math.min(cheapest, last.film.value) + 1e-6);
+      expect(last.filmBound.value).toBeGreaterThanOrEqual(Math.max(...bounds.map((own) => Math.min(own, last.film.value))) - 1e-6);
+    }), { numRuns: 60 });
+  });
+  it('two panes, one of which lies on the offcut: 3 for it and 0.6 m of roll, proven to the penny', () => {
+    const own = plan(orderOf([film('new', 1000, 1_000_000, { what: 'to order', perMetre: 10 }), film('rest', 1000, 1000, { what: 'offcut', perMetre: 0, whole: 3 })], [piece('p', 600, 600), piece('q', 600, 600)], { rates: { ...RATES, perCrossCut: 0, perSlit: 0, perPiece: 0, keepShare: 0 } }), 200);
+    expect(own.film.value).toBeCloseTo(9, 6);
+    expect(own.filmBound.value).toBeCloseTo(9, 6);
+  });
+});

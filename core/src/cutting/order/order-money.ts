@@ -1,7 +1,7 @@
 import { type Formula, GEOMETRY, type Reasoned, type Source, type Step, applyFormula } from '../../quantity';
 import type { Band } from '../by-hand/band';
 import type { BandExtra } from '../by-hand/space';
-import type { CutOrder, CuttingRates, StockUse } from './cut-order';
+import type { CutOrder, CutOrderPlan, CuttingRates, StockUse } from './cut-order';
 import type { PlacedSpace } from './order-spaces';
 
 const RATE: Source = { kind: 'our guess', text: 'rates of this workshop; a guess until measured' };
@@ -14,7 +14,7 @@ export const MONEY_FORMULAS = {
     inputs: { film: { word: 'film', unit: 'money' }, crossCuts: { word: 'cross-cuts', unit: 'count' }, perCrossCut: { word: 'a cross-cut', unit: 'money' }, slits: { word: 'slits', unit: 'count' }, perSlit: { word: 'a slit', unit: 'money' }, pieces: { word: 'pieces', unit: 'count' }, perPiece: { word: 'a piece', unit: 'money' }, kept: { word: 'offcuts kept', unit: 'money' } },
     of: ({ film, crossCuts, perCrossCut, slits, perSlit, pieces, perPiece, kept }) => film + crossCuts * perCrossCut + slits * perSlit + pieces * perPiece - kept,
   } satisfies Formula<CostInputs>,
-  bound: { id: 'cutting.filmBound', word: 'film can cost no less', says: 'B = cheapest mixture of slices across all rolls and offcuts', unit: 'money', source: { kind: 'geometry', text: 'bar relaxation, a linear programme: every layout is such a mixture' }, inputs: { bound: { word: 'cheapest mixture', unit: 'money' } }, of: ({ bound }) => bound } satisfies Formula<{ readonly bound: number }>,
+  bound: { id: 'cutting.filmBound', word: 'film can cost no less', says: 'B = cheapest mixture of slices across all rolls and of what can lie on each offcut at once', unit: 'money', source: { kind: 'geometry', text: 'a linear programme: every layout is such a mixture' }, inputs: { bound: { word: 'cheapest mixture', unit: 'money' } }, of: ({ bound }) => bound } satisfies Formula<{ readonly bound: number }>,
   waste: { id: 'cutting.orderWaste', word: 'waste', says: 'w = 1 − area of pieces ÷ area of film used', unit: 'share', source: GEOMETRY, inputs: { pieces_mm2: { word: 'area of pieces', unit: 'mm²' }, film_mm2: { word: 'area of film used', unit: 'mm²' } }, of: ({ pieces_mm2, film_mm2 }) => (film_mm2 === 0 ? 0 : 1 - pieces_mm2 / film_mm2) } satisfies Formula<{ readonly pieces_mm2: number; readonly film_mm2: number }>,
 } as const;
 
@@ -60,10 +60,20 @@ export function moneyOf(order: CutOrder, uses: readonly StockUse[], cuts: CutSum
   const { perCrossCut, perSlit, perPiece } = order.rates;
   const pieces = uses.reduce((sum, { placed }) => sum + placed.length, 0);
   const cost = applyFormula(MONEY_FORMULAS.cost, { film: film.value, perCrossCut, perSlit, perPiece, pieces, ...cuts });
-  const bound = applyFormula(MONEY_FORMULAS.bound, { bound: Math.min(filmBound, film.value) });
   const waste = applyFormula(MONEY_FORMULAS.waste, {
     pieces_mm2: uses.reduce((sum, { placed }) => sum + placed.reduce((own, { across_mm, along_mm }) => own + across_mm * along_mm, 0), 0),
     film_mm2: uses.reduce((sum, { stockId, used_mm }) => sum + used_mm * (order.stocks.find(({ id }) => id === stockId)?.width_mm ?? 0), 0),
   });
-  return { film: { value: film.value, why: [...steps, film] }, cost: { value: cost.value, why: [film, cost] }, filmBound: { value: bound.value, why: [bound] }, waste_share: { value: waste.value, why: [waste] } };
+  return { film: { value: film.value, why: [...steps, film] }, cost: { value: cost.value, why: [film, cost] }, filmBound: boundOf(film.value, filmBound), waste_share: { value: waste.value, why: [waste] } };
+}
+
+/** A plan with a bound that has risen since. A plan that leaves pieces out has none. */
+export function withFilmBound(plan: CutOrderPlan, filmBound: number): CutOrderPlan {
+  if (plan.stopped === 'infeasible' || plan.filmBound.value >= Math.min(filmBound, plan.film.value)) return plan;
+  return { ...plan, filmBound: boundOf(plan.film.value, filmBound) };
+}
+
+function boundOf(film: number, filmBound: number): Reasoned<number> {
+  const bound = applyFormula(MONEY_FORMULAS.bound, { bound: Math.min(filmBound, film) });
+  return { value: bound.value, why: [bound] };
 }

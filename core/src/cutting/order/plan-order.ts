@@ -1,5 +1,3 @@
-import { barDemands } from '../bounds/bars-of-strip';
-import { leastCost } from '../bounds/least-cost';
 import { ANY_STAGES } from '../by-hand/lay-out-by-hand';
 import { type SpaceResult, searchSpaces } from '../by-hand/search-spaces';
 import type { LaidBand } from '../by-hand/space';
@@ -8,10 +6,11 @@ import type { CutOrder, CutOrderPlan, OrderPiece } from './cut-order';
 import { usesOf } from './film-uses';
 import { finishedPlan } from './finished-plan';
 import { freeSearches } from './free-on-rolls';
+import { leastFilm, leastFilmOffcutsWhole, lessLastGaps } from './least-film';
 import { splitPenalty } from './lots-apart';
-import { BOUNDLESS, MISSING, NO_PROBLEM, missingFilm } from './missing-film';
-import { extraOf } from './order-money';
-import { type PlacedSpace, orderSpaces } from './order-spaces';
+import { MISSING, missingFilm } from './missing-film';
+import { extraOf, withFilmBound } from './order-money';
+import { orderSpaces } from './order-spaces';
 import { pairOutlines } from './pair-outlines';
 import { refuseOrder } from './refuse-order';
 import { shorterByAnyCuts } from './shorter-by-any-cuts';
@@ -25,6 +24,8 @@ const FREE_SHARE = 0.3;
 const FREE_AFTER = 600;
 /** From this round on each better plan of few pieces is tried in as many stages as it takes. */
 const ANY_AFTER = 30;
+/** Rounds between two steps of the bound. */
+const BOUND_EVERY = 4;
 const NEAR = 1e-6;
 
 /** Lays an order on the rolls and offcuts there are, and on rolls to order: which piece on which film, and where. Pinned pieces stay.
@@ -57,9 +58,15 @@ function* planSteps(order: CutOrder, { seed, mostRounds }: OrderLimits): Generat
   const real = spaces.filter(({ stock }) => stock.id !== MISSING);
   const isEndless = real.some(({ most, problem }) => most === Number.POSITIVE_INFINITY && kinds.every((_, kind) => problem.lies.some((lie) => lie.kind === kind)));
   const open = isEndless ? real : spaces;
-  const least = leastCost(open.map(({ problem, most, cost, fixed }) => ({ width: problem.width, cost: cost + (Number.isFinite(most) && most > 0 ? fixed / most : 0), most: Math.min(BOUNDLESS, most) })), barDemands(open[0]?.problem ?? spaces[0]?.problem ?? NO_PROBLEM, widestOf(open)));
+  const least = leastFilm(open);
   const search = searchSpaces(open, { seed, stages: order.stages === ANY_STAGES ? 3 : order.stages, mostRounds, bound: order.objective === 'length' || order.mode === 'by plotter' ? (least?.bound ?? 0) : Number.NEGATIVE_INFINITY, prices: least?.prices, turned: least?.turned, extra: extraOf(order), isFilmOnly: order.objective === 'length' || order.mode === 'by plotter', penalty: splitPenalty(laidOrder, open) });
-  const filmBound = (least?.bound ?? 0) * (order.objective === 'money' ? 1 : 0);
+  let filmBound = order.objective === 'money' ? lessLastGaps(least?.bound ?? 0, open, order) : 0;
+  const higher = order.objective === 'money' ? leastFilmOffcutsWhole(open, order.mode === 'by hand') : undefined;
+  const withHigherBound = (plan: CutOrderPlan): CutOrderPlan => {
+    const step = higher?.next();
+    if (step?.done === false) filmBound = Math.max(filmBound, lessLastGaps(step.value, open, order));
+    return withFilmBound(plan, filmBound);
+  };
   let best: CutOrderPlan | undefined;
   let known: SpaceResult['laid'] | undefined;
   let freed = new Map<number, FreeLayout>();
@@ -81,20 +88,22 @@ function* planSteps(order: CutOrder, { seed, mostRounds }: OrderLimits): Generat
     if (!step.value.isComplete) continue;
     if (best === undefined || step.value.laid !== known) { known = step.value.laid; best = planOf(known, freed, 'limit'); }
     if (isAny && step.value.rounds >= ANY_AFTER && triedAny !== known) { triedAny = known; best = inAnyStages(known, best); }
+    if (step.value.rounds % BOUND_EVERY === 0) best = withHigherBound(best);
     yield best;
   }
   const { laid, isProven } = step.value;
   const isBest = isProven || (step.value.isComplete && step.value.cost <= (least?.bound ?? Number.NEGATIVE_INFINITY) + NEAR && order.objective === 'length');
   if (order.mode === 'by plotter') {
     for (const [space, layout] of freeSearches(open, laid, seed, mostRounds, least?.prices)) {
-      if (layout === freed.get(space)) { if (best !== undefined) yield best; continue; }
-      freed = new Map(freed).set(space, layout);
-      best = planOf(laid, freed, 'limit');
+      if (layout !== freed.get(space)) {
+        freed = new Map(freed).set(space, layout);
+        best = planOf(laid, freed, 'limit');
+      }
+      if (best === undefined) continue;
+      best = withHigherBound(best);
       yield best;
     }
   }
   if (!isAny) return planOf(laid, freed, isBest && freed.size === 0 ? 'optimal' : 'limit');
-  return laid === triedAny && best !== undefined ? best : inAnyStages(laid, planOf(laid, freed, 'limit'));
+  return withFilmBound(laid === triedAny && best !== undefined ? best : inAnyStages(laid, planOf(laid, freed, 'limit')), filmBound);
 }
-
-const widestOf = (spaces: readonly PlacedSpace[]): number => spaces.reduce((most, { problem }) => Math.max(most, problem.width), 0);

@@ -1,0 +1,92 @@
+import { type Bar, bestBar } from './best-bar';
+import type { BarDemand } from './least-cost';
+
+/** Whether so many of each kind can lie on an offcut at once; may say yes where they cannot, never no where they can. */
+export type FitsOffcut = (counts: ArrayLike<number>) => boolean;
+
+/** Beyond so many in one search, so many selections tried in all or so many pieces on it, an offcut is taken as slices again. */
+const [MOST_NODES, MOST_TRIED, MOST_PIECES] = [10_000, 1000, 12];
+const TINY = 1e-12;
+
+/** A kind of which at least one fits. */
+interface Choice {
+  readonly kind: number;
+  readonly area: number;
+  readonly along: number;
+  readonly most: number;
+}
+
+/** What an offcut can hold at once. Few pieces lie on one, so that slices, of which there may be fractions, say far too much of it.
+ *  @source own: convexification of the short films in the bar relaxation (Dantzig and Wolfe; from memory) */
+export class OffcutFills {
+  /** It was too much to go through. */
+  #isBeyond = false;
+  readonly #width: number;
+  readonly #length: number;
+  readonly #demands: readonly BarDemand[];
+  readonly #choices: readonly Choice[];
+  readonly #area: number;
+  readonly #fits: FitsOffcut;
+  readonly #known = new Map<string, boolean>();
+  readonly #counts: Int32Array;
+
+  constructor(width: number, length: number, demands: readonly BarDemand[], fits: FitsOffcut) {
+    this.#width = width;
+    this.#length = length;
+    this.#demands = demands;
+    this.#area = width * length;
+    this.#fits = fits;
+    this.#counts = new Int32Array(demands.length);
+    this.#choices = demands.flatMap(({ quantity, lies }, kind): readonly Choice[] => {
+      const [[across, along] = [0, 0]] = lies;
+      const isShort = lies.some((lie) => lie[0] <= width && lie[1] <= length);
+      return isShort && quantity > 0 ? [{ kind, area: across * along, along, most: quantity }] : [];
+    });
+  }
+
+  /** The pieces worth most that lie on it at once, if they are worth more than `least`; otherwise none, and that. @param price of each kind, per step of length in its first way of lying */
+  dearest(price: ArrayLike<number>, least: number): Bar {
+    const { value, parts } = bestBar(this.#width, this.#demands, price, this.#length);
+    if (value * this.#length <= least) return { value: least, parts: [] };
+    const fill = this.#isBeyond ? undefined : this.#search(price, least);
+    return fill === undefined || this.#isBeyond ? { value: value * this.#length, parts: parts.map((part) => ({ ...part, share: part.share * this.#length })) } : fill;
+  }
+
+  /** Branch and bound, densest first. */
+  #search(price: ArrayLike<number>, least: number): Bar {
+    const choices = this.#choices.map((own) => ({ ...own, worth: (price[own.kind] ?? 0) * own.along })).filter(({ worth }) => worth > TINY).sort((a, b) => b.worth / b.area - a.worth / a.area);
+    const counts = this.#counts.fill(0);
+    let [best, bestCounts, nodes] = [least, Int32Array.from(counts), 0];
+    const go = (from: number, rest: number, value: number): void => {
+      nodes += 1;
+      if (value > best) { best = value; bestCounts = Int32Array.from(counts); }
+      for (let index = from; index < choices.length && nodes <= MOST_NODES && !this.#isBeyond; index += 1) {
+        const choice = choices[index];
+        if (choice === undefined || value + (rest * choice.worth) / choice.area <= best) return;
+        const { kind, area, worth, most } = choice;
+        let count = 0;
+        while (count < most && (count + 1) * area <= rest && this.#holds(kind, count + 1)) count += 1;
+        for (; count > 0; count -= 1) {
+          counts[kind] = count;
+          go(index + 1, rest - count * area, value + count * worth);
+        }
+        counts[kind] = 0;
+      }
+    };
+    go(0, this.#area, 0);
+    this.#isBeyond ||= nodes > MOST_NODES;
+    return { value: best, parts: choices.flatMap(({ kind, along }) => ((bestCounts[kind] ?? 0) > 0 ? [{ kind, lie: 0, share: along, count: bestCounts[kind] ?? 0 }] : [])) };
+  }
+
+  /** With so many of one kind more than counted now. */
+  #holds(kind: number, count: number): boolean {
+    const before = this.#counts[kind] ?? 0;
+    this.#counts[kind] = count;
+    const pieces = this.#counts.reduce((sum, own) => sum + own, 0);
+    const key = this.#counts.join();
+    let known = this.#known.get(key);
+    if (known === undefined) { known = this.#fits(this.#counts); this.#known.set(key, known); this.#isBeyond ||= this.#known.size > MOST_TRIED || (known && pieces > MOST_PIECES); }
+    this.#counts[kind] = before;
+    return known && !this.#isBeyond;
+  }
+}

@@ -1,0 +1,56 @@
+import { barDemands } from '../bounds/bars-of-strip';
+import { type BarStock, type LeastCost, leastCost, leastCostSteps } from '../bounds/least-cost';
+import { OffcutFills } from '../bounds/offcut-fills';
+import type { StripProblem } from '../by-hand/strip-problem';
+import { shortestOfAnyCuts } from '../exact/any-cuts';
+import type { CutOrder } from './cut-order';
+import { BOUNDLESS, MISSING, NO_PROBLEM } from './missing-film';
+import type { PlacedSpace } from './order-spaces';
+
+/** So many pieces can always be taken apart by straight cuts, however they lie. */
+const ALWAYS_CUTTABLE = 4;
+const MOST_EXACT = 6;
+const MOST_ROUNDS = 400;
+
+/** What no plan of an order can cost less than, by slices. */
+export function leastFilm(spaces: readonly PlacedSpace[]): LeastCost | undefined {
+  return leastCost(spaces.map(barStock), demandsOf(spaces));
+}
+
+/** The same with offcuts paid for whole taken as what can lie on them at once. Yields what is proven so far; a step takes a millisecond or so.
+ *  @param isCuttable only what straight cuts take apart */
+export function* leastFilmOffcutsWhole(spaces: readonly PlacedSpace[], isCuttable: boolean): Generator<number, void> {
+  const demands = demandsOf(spaces);
+  const stocks = spaces.map((space): BarStock => {
+    const { problem, most, fixed, cost } = space;
+    if (!(fixed > 0 && Number.isFinite(most)) || cost > 0) return barStock(space);
+    return { width: problem.width, most, cost: fixed, fills: new OffcutFills(problem.width, most, demands, (counts) => mayLieOn(problem, most, counts, isCuttable)) };
+  });
+  if (stocks.every(({ fills }) => fills === undefined)) return;
+  yield* leastCostSteps(stocks, demands, MOST_ROUNDS);
+}
+
+/** A bound less the gaps that pieces at the end of a roll are reckoned with and do not need, where no end waste makes up for it. A new roll is begun only when what is next has room on none begun: any two are more than one roll's worth. */
+export function lessLastGaps(bound: number, spaces: readonly PlacedSpace[], { gap_mm, endWaste_mm }: CutOrder): number {
+  const saved_mm = Math.max(0, gap_mm - endWaste_mm);
+  const real = spaces.filter(({ stock }) => stock.id !== MISSING);
+  const shortest_mm = real.reduce((least, { stock }) => (stock.what === 'to order' ? Math.min(least, stock.length_mm) : least), Number.POSITIVE_INFINITY);
+  return Math.max(0, bound * (1 - (2 * saved_mm) / shortest_mm) - real.reduce((sum, { stock }) => sum + (saved_mm / 1000) * stock.perMetre, 0));
+}
+
+function barStock({ problem, most, cost, fixed }: PlacedSpace): BarStock {
+  return { width: problem.width, cost: cost + (Number.isFinite(most) && most > 0 ? fixed / most : 0), most: Math.min(BOUNDLESS, most) };
+}
+
+function demandsOf(spaces: readonly PlacedSpace[]): ReturnType<typeof barDemands> {
+  return barDemands(spaces[0]?.problem ?? NO_PROBLEM, spaces.reduce((most, { problem }) => Math.max(most, problem.width), 0));
+}
+
+/** Whether so many of each kind may lie on film so long; by slices alone where they are many. */
+function mayLieOn(problem: StripProblem, length: number, counts: ArrayLike<number>, isCuttable: boolean): boolean {
+  const kinds = problem.kinds.map((kind, at) => ({ ...kind, quantity: counts[at] ?? 0, wantsEdge: false }));
+  const many = kinds.reduce((sum, { quantity }) => sum + quantity, 0);
+  if (many <= (isCuttable ? MOST_EXACT : ALWAYS_CUTTABLE)) return shortestOfAnyCuts({ ...problem, kinds }, length) !== undefined;
+  const bars = leastCost([{ width: problem.width, cost: 1, most: length + 1 }], barDemands({ ...problem, kinds: kinds.filter(({ quantity }) => quantity > 0) }, problem.width));
+  return bars === undefined || bars.bound <= length * (1 + 1e-9);
+}
