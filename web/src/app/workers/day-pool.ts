@@ -3,12 +3,15 @@ import type { SeenBearing } from '@yellow-pane/core/climate';
 import type { DayPlan, NoPlan, PlanProblem } from '@yellow-pane/core/scheduling';
 import { proxy } from 'comlink';
 import type { DayWorkerApi, ReadyAnswer, SearchTime } from './day.worker';
+import { searchesAtOnce, sideBySide } from './side-by-side';
 import { type TaskOptions, WorkerPool } from './worker-pool';
+
+const SEARCHES = searchesAtOnce(navigator.hardwareConcurrency);
 
 /** Sun, temperatures and order of the days, away from the page. */
 @Injectable({ providedIn: 'root' })
 export class DayPool {
-  readonly #pool = new WorkerPool<DayWorkerApi>(() => new Worker(new URL('./day.worker', import.meta.url), { type: 'module' }));
+  readonly #pool = new WorkerPool<DayWorkerApi>(() => new Worker(new URL('./day.worker', import.meta.url), { type: 'module' }), SEARCHES + 1);
 
   ready(...asked: Parameters<DayWorkerApi['ready']>): Promise<readonly ReadyAnswer[]> {
     return this.#pool.run<readonly ReadyAnswer[]>(async (remote) => remote.ready(...asked));
@@ -18,7 +21,14 @@ export class DayPool {
     return this.#pool.run<SeenBearing | null>(async (remote) => remote.bearing(...asked));
   }
 
+  /** Several searches side by side; a plan goes before none, the shorter before the longer. */
   plan(problem: PlanProblem, asked: SearchTime, onBetter: (plan: DayPlan) => void, options: TaskOptions): Promise<DayPlan | NoPlan> {
-    return this.#pool.run<DayPlan | NoPlan>(async (remote, onProgress) => remote.plan(problem, asked, onProgress, proxy(onBetter)), options);
+    return sideBySide<DayPlan | NoPlan>({
+      ...options, count: SEARCHES,
+      search: ({ lane, onBetter: tell, ...own }) => this.#pool.run<DayPlan | NoPlan>(async (remote, onProgress) => remote.plan(problem, { ...asked, seed: asked.seed * SEARCHES + lane }, onProgress, proxy(tell)), own),
+      isBetter: (plan, than) => plan.state === 'planned' && (than.state === 'none' || plan.finish < than.finish),
+      isBest: (plan) => plan.state === 'planned' && plan.workingMinutes <= plan.leastWorkingMinutes,
+      onBetter: (plan) => { if (plan.state === 'planned') onBetter(plan); },
+    });
   }
 }

@@ -3,7 +3,7 @@ import { expose } from 'comlink';
 
 export interface LayoutWorkerApi {
   /** Searches for so long, and tells of each better plan as it is found. */
-  plan(order: CutOrder, milliseconds: number, onProgress: (share: number) => void, onBetter: (plan: CutOrderPlan) => void): CutOrderPlan;
+  plan(order: CutOrder, milliseconds: number, seed: number, onProgress: (share: number) => void, onBetter: (plan: CutOrderPlan) => void): CutOrderPlan;
   /** Length that no layout of these pieces on this roll goes below, mm. */
   bound(request: LayoutRequest): number;
   /** As `plan`, for several orders one after the other, such as the widths that could be bought. */
@@ -14,7 +14,7 @@ const SEED = 1;
 const TELL_EVERY_MS = 100;
 
 const api: LayoutWorkerApi = {
-  plan(order, milliseconds, onProgress, onBetter) {
+  plan(order, milliseconds, seed, onProgress, onBetter) {
     const start = performance.now();
     let told = start;
     onProgress(0);
@@ -23,7 +23,7 @@ const api: LayoutWorkerApi = {
       if (now - told > TELL_EVERY_MS) { told = now; onProgress(Math.min(1, (now - start) / milliseconds)); }
       return now - start > milliseconds;
     };
-    return runThrough(planOrderSteps(order, { seed: SEED, mostRounds: Number.MAX_SAFE_INTEGER }), isOver, onBetter);
+    return runThrough(planOrderSteps(order, { seed, mostRounds: Number.MAX_SAFE_INTEGER }), isOver, onBetter);
   },
   bound: (request) => lengthBound(request).bound_mm.value,
   planEach(orders, milliseconds, onProgress) {
