@@ -36,8 +36,9 @@ describe('what a start breaks is said in the trade’s words, with the minute', 
     expect(said(asked([lay]), [], 'lay', 725)).toEqual(['1 person needed, nobody is at work then']);
     expect(said(asked([step('lay', 30, { crew: 2, skill: 'heat' })]), [], 'lay', 500)).toEqual(['2 people who can do \'heat\' needed, only 1 at work then']);
   });
-  it('people busy, each with what and until when', () => {
-    expect(said(asked([wash, lay, step('both', 20, { crew: 2 })]), [at('wash', 480, 30, 'w'), at('lay', 490, 30, 'l')], 'both', 500)).toEqual(['Wren is at \'wash\' until 08:30, Lark is at \'lay\' until 08:40']);
+  it('people busy: the first to be free with what, the others only until when', () => {
+    expect(said(asked([wash, lay, step('both', 20, { crew: 2 })]), [at('wash', 480, 30, 'w'), at('lay', 490, 30, 'l')], 'both', 500)).toEqual(['Wren is at \'wash\' until 08:30, Lark until 08:40']);
+    expect(said(asked([wash, lay, step('both', 20, { crew: 2 })]), [at('wash', 480, 40, 'w'), at('lay', 485, 30, 'l')], 'both', 500)).toEqual(['Lark is at \'lay\' until 08:35, Wren until 08:40']);
   });
   it('one heat gun in two hands; counted over the whole of the time, not only at its beginning', () => {
     const gun = [{ tool: 'gun', count: 1 }];

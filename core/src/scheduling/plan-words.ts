@@ -23,7 +23,7 @@ export function brokenInWords(broken: Broken, { steps, people, tools }: PlanProb
     case 'too long before': return `not done before ${clock(broken.from)}, at most ${NOUN(broken.most)} before '${step(broken.other)}'${because(broken.why)}`;
     case 'not fit': return broken.why === '' ? 'the surface is not fit for so long' : `${broken.why}, until ${clock(broken.to)}`;
     case 'nobody at work': return `${broken.need} ${broken.need === 1 ? 'person' : 'people'}${broken.skill === null ? '' : ` who can do '${broken.skill}'`} needed, ${broken.atWork === 0 ? 'nobody is' : `only ${broken.atWork} at work`}${broken.atWork === 0 ? ' at work' : ''} then`;
-    case 'people busy': return broken.busy.length === 0 ? `needs ${broken.need} people` : broken.busy.map((own) => `${person(own.person)} is at '${step(own.with)}' until ${clock(own.until)}`).join(', ');
+    case 'people busy': return broken.busy.length === 0 ? `needs ${broken.need} people` : [...broken.busy].sort((a, b) => a.until - b.until).map((own, index) => `${person(own.person)} ${index === 0 ? `is at '${step(own.with)}' ` : ''}until ${clock(own.until)}`).join(', ');
     case 'tool in use': return `${tools.find(({ id }) => id === broken.tool)?.word ?? broken.tool} in use for '${step(broken.with)}' until ${clock(broken.until)}`;
     case 'air': return broken.otherMakesDust ? `'${step(broken.other)}' makes dust in this room until ${clock(broken.until)}` : `wet film lies open in this room: '${step(broken.other)}' until ${clock(broken.until)}`;
     case 'not before': return `not before ${clock(broken.minute)}${because(broken.why)}`;

@@ -28,7 +28,7 @@ const HIGH = 330;
           <path [attr.d]="at.surface" class="fill-glass stroke-ink" fill-opacity="0.55" stroke-width="2.2" />
           @for (hole of at.holes; track $index) { <rect [attr.x]="hole.x" [attr.y]="hole.y" [attr.width]="hole.w" [attr.height]="hole.h" class="fill-board stroke-line-strong" /> }
           @for (seam of at.seams; track $index) { <line [attr.x1]="seam.x1" [attr.y1]="seam.y1" [attr.x2]="seam.x2" [attr.y2]="seam.y2" class="stroke-stop" stroke-width="2.5" stroke-dasharray="9 5" /><text [attr.x]="seam.tx" [attr.y]="seam.ty" class="fill-ink figure text-[12px]" text-anchor="middle">{{ seam.text }}</text> }
-          @for (drop of at.drops; track drop.no) { <text [attr.x]="drop.x + drop.w / 2" [attr.y]="drop.y + drop.h / 2 - 8" text-anchor="middle" class="fill-ink font-bold text-[20px]">{{ drop.word }}</text><text [attr.x]="drop.x + drop.w / 2" [attr.y]="drop.y + drop.h / 2 + 12" text-anchor="middle" class="fill-ink figure text-[12px]">{{ drop.size }}</text> }
+          @for (drop of at.drops; track drop.no) { <text [attr.x]="drop.x + drop.w / 2" [attr.y]="drop.y + drop.h / 2 - 8" text-anchor="middle" class="fill-ink font-bold text-[20px]">{{ drop.word }}</text><text [attr.x]="drop.x + drop.w / 2" [attr.y]="drop.y + drop.h / 2 + 12" text-anchor="middle" class="fill-ink figure text-[12px]"><tspan>{{ drop.wide }}</tspan><tspan [attr.x]="drop.x + drop.w / 2" dy="16">× {{ drop.high }}</tspan></text> }
         </svg>
         <figcaption class="text-sm text-faint">{{ at.says }}</figcaption>
       </figure>
@@ -119,7 +119,7 @@ export class BlanksView {
       surface: path(outline, shift.x - bounds.left, shift.y - bounds.top),
       sector: sector === undefined ? undefined : path(sector.outline, 0, 0),
       holes: openings.map(({ x, y, width, height }) => ({ x: left + (x + whole.sides.left_mm) * scale, y: top + (y + whole.sides.top_mm) * scale, w: width * scale, h: height * scale })),
-      drops: sector !== undefined ? [] : blanks.blanks.map((blank) => ({ no: blank.drop, word: blank.of > 1 ? String(blank.drop) : '', size: `${this.length(blank.width_mm)} × ${this.length(blank.height_mm)}`, x: left + blank.left_mm * scale, y: top + blank.top_mm * scale, w: blank.width_mm * scale, h: blank.height_mm * scale })),
+      drops: sector !== undefined ? [] : blanks.blanks.map((blank) => ({ no: blank.drop, word: blank.of > 1 ? String(blank.drop) : '', wide: this.length(blank.width_mm), high: this.length(blank.height_mm), x: left + blank.left_mm * scale, y: top + blank.top_mm * scale, w: blank.width_mm * scale, h: blank.height_mm * scale })),
       seams: blanks.seams.way === 'none' || sector !== undefined ? [] : blanks.seams.at_mm.map((at) => (blanks.seams.way === 'upright'
         ? { x1: left + at * scale, x2: left + at * scale, y1: top - 4, y2: top + total_h * scale + 4, tx: left + at * scale, ty: top - 8, text: this.length(at - whole.sides.left_mm) }
         : { x1: left - 4, x2: left + total_w * scale + 4, y1: top + at * scale, y2: top + at * scale, tx: left + total_w * scale + 4, ty: top + at * scale - 6, text: this.length(at - whole.sides.top_mm) })),

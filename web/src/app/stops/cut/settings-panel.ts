@@ -16,7 +16,7 @@ type LengthSetting = 'gap' | 'waste' | 'sheet';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <details class="px-5 pt-2 no-print" [open]="cutting.isSettingOpen()" (toggle)="cutting.isSettingOpen.set($any($event.target).open)">
-      <summary class="cursor-pointer min-h-9 flex items-center gap-2 text-sm"><span class="underline underline-offset-2">How it is laid out</span><span class="text-faint">{{ summary() }}</span></summary>
+      <summary class="cursor-pointer min-h-9 flex items-center gap-2 text-sm"><span class="underline underline-offset-2 whitespace-nowrap">How it is laid out</span><span class="text-faint">{{ summary() }}</span></summary>
       <div class="grid grid-cols-2 gap-x-6 gap-y-3 pb-2 max-md:grid-cols-1">
         <fieldset class="flex flex-wrap gap-x-5 items-center"><legend class="font-semibold">Cut</legend>
           @for (mode of modes; track mode) { <label class="flex items-center gap-2 min-h-9"><input type="radio" name="cut-mode" class="size-5 accent-ink" [checked]="cutting.mode() === mode" (change)="cutting.chooseMode(mode)" />{{ mode }}</label> }
