@@ -3,9 +3,6 @@ import fc from 'fast-check';
 import { seededRandom } from '../../quantity';
 import { SMALL_JOBS } from '../fixtures/small-jobs';
 import { type LayoutPiece, type LayoutRequest, checkCuttable, checkLayout, layOutByHand, layOutInLevels } from '../index';
-import { BandPool } from './band-pool';
-import { wholeRoll } from './lay-out-by-hand';
-import { type Lie, stripProblem } from './strip-problem';
 
 const ROUNDS = { seed: 1, mostRounds: 300, stages: 3 } as const;
 const piece = (id: string, across_mm: number, along_mm: number, more: Partial<LayoutPiece> = {}): LayoutPiece => ({ id, across_mm, along_mm, mayTurn90: false, ...more });
@@ -106,32 +103,5 @@ describe('how near is it to the best there is?', () => {
     const { value } = layOutByHand(request, { ...ROUNDS, mostRounds: 1500 }).length_mm;
     expect(value).toBeGreaterThanOrEqual(optimum - 1e-6);
     expect(value / optimum).toBeLessThan(1.03);
-  });
-});
-
-describe('what do bands seen before give together?', () => {
-  const problem = stripProblem({ rollWidth_mm: 1500, pieces: [...Array.from({ length: 6 }, (_, index) => ({ id: `a${index}`, across_mm: 900, along_mm: 1000, mayTurn90: false })), ...Array.from({ length: 6 }, (_, index) => ({ id: `b${index}`, across_mm: 600, along_mm: 500, mayTurn90: false }))] });
-  const [a, b] = problem.lies;
-  const bandOf = (...columns: readonly (readonly Lie[])[]) => ({ along: Math.max(...columns.map((own) => own.reduce((sum, { along }) => sum + along, 0))), columns: columns.map((pieces) => ({ across: pieces[0]?.across ?? 0, pieces })), filled: columns.flat().reduce((sum, { across, along }) => sum + across * along, 0) });
-  it('the cheapest whole bands of the mixture, and what is left where none fits', () => {
-    if (a === undefined || b === undefined) throw new Error('two kinds');
-    const pool = new BandPool([wholeRoll(problem)], 2, () => 0);
-    for (const band of [bandOf([a]), bandOf([a], [b]), bandOf([a], [b, b]), bandOf([b], [b])]) pool.note(0, band);
-    const left = Int32Array.from([6, 6]);
-    const lengths = [0];
-    const found = pool.dive(left, lengths, seededRandom(1));
-    expect(found.map(({ band }) => band.filled / (problem.width * band.along)).filter((share) => share > 0.999)).toHaveLength(3);
-    expect(lengths[0]).toBe(6 * a.along);
-    expect([...left]).toEqual([0, 0]);
-    expect(pool.worth?.reduce((sum, own) => sum + 6 * own, 0)).toBeCloseTo(6 * a.along, 6);
-  });
-  it('keeps the shorter of two bands with the same pieces, and takes no more pieces than there are', () => {
-    if (a === undefined || b === undefined) throw new Error('two kinds');
-    const pool = new BandPool([wholeRoll(problem)], 2, () => 0);
-    pool.note(0, bandOf([b, b]));
-    pool.note(0, bandOf([b], [b]));
-    const left = Int32Array.from([0, 3]);
-    expect(pool.dive(left, [0], seededRandom(1)).map(({ band }) => band.along)).toEqual([b.along]);
-    expect([...left]).toEqual([0, 1]);
   });
 });

@@ -185,14 +185,14 @@ export class Planning {
     return true;
   }
 
-  /** Pins the step where it was wanted and plans the others round it. When that cannot be, the pin comes out again and what would have to give is said. */
+  /** Pins the step where it was wanted and plans the others round it. When that cannot be, or the search was stopped before there was a plan, the pin comes out again. */
   async planRound(): Promise<void> {
     const wish = this.wish();
     if (wish === undefined) return;
     const pins = this.#ownPins();
     this.#ownPins.set(new Map([...pins, [wish.id, wish.start]]));
     await this.plan();
-    if (this.none() !== undefined) this.#ownPins.set(pins);
+    if (this.shown().find(({ id }) => id === wish.id)?.start !== wish.start) this.#ownPins.set(pins);
   }
 
   /** Forgets what was refused. */
