@@ -19,9 +19,9 @@ function sunOfManySurfaces(): Row {
 }
 
 /** Plans for so long. */
-function planned(problem: PlanProblem, milliseconds: number): { readonly plan: DayPlan | undefined; readonly first_ms: number; readonly rule: DayPlan | undefined } {
+function planned(problem: PlanProblem, milliseconds: number, seed = 1): { readonly plan: DayPlan | undefined; readonly first_ms: number; readonly rule: DayPlan | undefined } {
   const start = performance.now();
-  const search = planDaySteps(problem, { seed: 1, mostRounds: Number.MAX_SAFE_INTEGER });
+  const search = planDaySteps(problem, { seed, mostRounds: Number.MAX_SAFE_INTEGER });
   let [plan, rule, first_ms]: [DayPlan | undefined, DayPlan | undefined, number] = [undefined, undefined, Number.NaN];
   for (;;) {
     const { value, done } = search.next();
@@ -33,6 +33,9 @@ function planned(problem: PlanProblem, milliseconds: number): { readonly plan: D
   }
 }
 
+/** Of the hard problems each seed solves others. */
+const SEARCH_SEEDS = [1, 2, 3] as const;
+
 const percent = (share: number): string => `${(100 * share).toFixed(1)} %`;
 
 /** Sun on many surfaces, and order of work against an exact solver's finishes and a simple priority rule. */
@@ -43,10 +46,10 @@ export function dayRows(): readonly Row[] {
   for (const { seed, finish } of OPTIMA_30) {
     const problem = sampleProblem(seed, SIZE_30);
     const hours = workingHours(problem.people);
-    const { plan, rule } = planned(problem, 1000);
     const best = workingMinutes(hours, finish);
-    gaps.push((plan?.workingMinutes ?? Number.POSITIVE_INFINITY) / best - 1);
-    ruleGaps.push((rule?.workingMinutes ?? Number.POSITIVE_INFINITY) / best - 1);
+    const runs = SEARCH_SEEDS.map((own) => planned(problem, 1000, own));
+    gaps.push(...runs.map(({ plan }) => (plan?.workingMinutes ?? Number.POSITIVE_INFINITY) / best - 1));
+    ruleGaps.push((runs[0]?.rule?.workingMinutes ?? Number.POSITIVE_INFINITY) / best - 1);
   }
   const near = gaps.filter((gap) => gap <= 0.01).length / gaps.length;
   const middle = ([[2, 14], [3, 10], [4, 8]] as const).map(([people, days]): Row => {
@@ -56,7 +59,7 @@ export function dayRows(): readonly Row[] {
   const large = [1, 2, 3].map((seed) => planned(sampleProblem(seed, { steps: 400, days: 25, people: 5 }), 1500).first_ms);
   return [
     sun,
-    { what: `30 steps, ${gaps.length} problems, within 1 % of the exact solver's finish after 1 s`, wanted: '95 %', got: `${percent(near)}; mean ${percent(gaps.reduce((sum, gap) => sum + gap, 0) / gaps.length)} over it`, isMet: near >= 0.95 },
+    { what: `30 steps, ${OPTIMA_30.length} problems, ${SEARCH_SEEDS.length} searches each, within 1 % of the exact solver's finish after 1 s`, wanted: '95 %', got: `${percent(near)}; mean ${percent(gaps.reduce((sum, gap) => sum + gap, 0) / gaps.length)} over it`, isMet: near >= 0.95 },
     { what: 'the same, first order by a simple priority rule, pushed together', wanted: 'beside it', got: `mean ${percent(ruleGaps.reduce((sum, gap) => sum + gap, 0) / ruleGaps.length)} over it`, isMet: true },
     ...middle,
     { what: '400 steps, 3 problems, first plan', wanted: '1000 ms', got: ms(quantile(large, 1)), isMet: Math.max(...large) < 1000 },
