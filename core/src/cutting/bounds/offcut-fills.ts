@@ -4,8 +4,8 @@ import type { BarDemand } from './least-cost';
 /** Whether so many of each kind can lie on an offcut at once; may say yes where they cannot, never no where they can. */
 export type FitsOffcut = (counts: ArrayLike<number>) => boolean;
 
-/** Beyond so many in one search, so many selections tried in all or so many pieces on it, an offcut is taken as slices again. */
-const [MOST_NODES, MOST_TRIED, MOST_PIECES] = [10_000, 1000, 12];
+/** Beyond so many in one search or so many pieces on it, an offcut is taken as slices again. */
+const [MOST_NODES, MOST_PIECES] = [10_000, 12];
 const TINY = 1e-12;
 
 /** A kind of which at least one fits. */
@@ -30,7 +30,8 @@ export class OffcutFills {
   readonly #known = new Map<string, boolean>();
   readonly #counts: Int32Array;
 
-  constructor(width: number, length: number, demands: readonly BarDemand[], fits: FitsOffcut) {
+  /** @param mostTried beyond so many selections asked of `fits` in all it is taken as slices again */
+  constructor(width: number, length: number, demands: readonly BarDemand[], fits: FitsOffcut, private readonly mostTried = 1000) {
     this.#width = width;
     this.#length = length;
     this.#demands = demands;
@@ -85,7 +86,7 @@ export class OffcutFills {
     const pieces = this.#counts.reduce((sum, own) => sum + own, 0);
     const key = this.#counts.join();
     let known = this.#known.get(key);
-    if (known === undefined) { known = this.#fits(this.#counts); this.#known.set(key, known); this.#isBeyond ||= this.#known.size > MOST_TRIED || (known && pieces > MOST_PIECES); }
+    if (known === undefined) { known = this.#fits(this.#counts); this.#known.set(key, known); this.#isBeyond ||= this.#known.size > this.mostTried || (known && pieces > MOST_PIECES); }
     this.#counts[kind] = before;
     return known && !this.#isBeyond;
   }

@@ -11,6 +11,8 @@ import type { PlacedSpace } from './order-spaces';
 const ALWAYS_CUTTABLE = 4;
 const MOST_EXACT = 6;
 const MOST_ROUNDS = 400;
+/** Selections tried on one offcut, and on all together. */
+const [MOST_TRIED, MOST_TRIED_IN_ALL] = [1000, 6000];
 
 /** What no plan of an order can cost less than, by slices. */
 export function leastFilm(spaces: readonly PlacedSpace[]): LeastCost | undefined {
@@ -21,10 +23,12 @@ export function leastFilm(spaces: readonly PlacedSpace[]): LeastCost | undefined
  *  @param isCuttable only what straight cuts take apart */
 export function* leastFilmOffcutsWhole(spaces: readonly PlacedSpace[], isCuttable: boolean): Generator<number, void> {
   const demands = demandsOf(spaces);
+  const isWhole = ({ most, fixed, cost }: PlacedSpace): boolean => fixed > 0 && Number.isFinite(most) && cost === 0;
+  const mostTried = Math.min(MOST_TRIED, MOST_TRIED_IN_ALL / spaces.filter(isWhole).length);
   const stocks = spaces.map((space): BarStock => {
-    const { problem, most, fixed, cost } = space;
-    if (!(fixed > 0 && Number.isFinite(most)) || cost > 0) return barStock(space);
-    return { width: problem.width, most, cost: fixed, fills: new OffcutFills(problem.width, most, demands, (counts) => mayLieOn(problem, most, counts, isCuttable)) };
+    const { problem, most, fixed } = space;
+    if (!isWhole(space)) return barStock(space);
+    return { width: problem.width, most, cost: fixed, fills: new OffcutFills(problem.width, most, demands, (counts) => mayLieOn(problem, most, counts, isCuttable), mostTried) };
   });
   if (stocks.every(({ fills }) => fills === undefined)) return;
   yield* leastCostSteps(stocks, demands, MOST_ROUNDS);
