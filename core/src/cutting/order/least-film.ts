@@ -3,7 +3,7 @@ import { type BarStock, type LeastCost, leastCost, leastCostSteps } from '../bou
 import { OffcutFills } from '../bounds/offcut-fills';
 import type { StripProblem } from '../by-hand/strip-problem';
 import { shortestOfAnyCuts } from '../exact/any-cuts';
-import type { CutOrder } from './cut-order';
+import type { CutOrder, OrderPiece } from './cut-order';
 import { BOUNDLESS, MISSING, NO_PROBLEM } from './missing-film';
 import type { PlacedSpace } from './order-spaces';
 
@@ -32,6 +32,17 @@ export function* leastFilmOffcutsWhole(spaces: readonly PlacedSpace[], isCuttabl
   });
   if (stocks.every(({ fills }) => fills === undefined)) return;
   yield* leastCostSteps(stocks, demands, MOST_ROUNDS);
+}
+
+/** By area alone, for a plotter that cuts outlines which are no rectangles: these may lie in one another, and boxes round them would say too much. Infinity: there are none. */
+export function leastFilmByArea({ mode, stocks, pieces }: CutOrder): number {
+  if (mode === 'by hand' || pieces.every(({ outline }) => outline === undefined)) return Number.POSITIVE_INFINITY;
+  const area_mm2 = pieces.reduce((sum, { outline, across_mm, along_mm }) => sum + (outline === undefined ? across_mm * along_mm : areaOf(outline)), 0);
+  return area_mm2 * Math.min(...stocks.map(({ perMetre, whole, width_mm, length_mm }) => (perMetre / 1000 + whole / length_mm) / width_mm));
+}
+
+function areaOf(outline: NonNullable<OrderPiece['outline']>): number {
+  return Math.abs(outline.reduce((sum, { x, y }, index) => { const next = outline[(index + 1) % outline.length] ?? { x, y }; return sum + (x * next.y - next.x * y) / 2; }, 0));
 }
 
 /** A bound less the gaps that pieces at the end of a roll are reckoned with and do not need, where no end waste makes up for it. A new roll is begun only when what is next has room on none begun: any two are more than one roll's worth. */

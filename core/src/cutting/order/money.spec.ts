@@ -142,4 +142,19 @@ describe('what can the film not cost less than?', () => {
     expect(own.film.value).toBeCloseTo(9, 6);
     expect(own.filmBound.value).toBeCloseTo(9, 6);
   });
+  it('outlines that are no rectangles may lie in one another: for a plotter only their area is proven, by hand their boxes', () => {
+    /** Two right-angled triangles of 1 × 1 m make one square metre: 10 of film a metre wide, where two boxes would say 20. */
+    const triangle = [{ x: 0, y: 0 }, { x: 1000, y: 0 }, { x: 0, y: 1000 }];
+    const pieces = ['p', 'q'].map((id) => piece(id, 1000, 1000, { outline: triangle }));
+    const of = (mode: CutOrder['mode']): CutOrderPlan => plan(orderOf([film('new', 1000, 1_000_000, { what: 'to order', perMetre: 10 })], pieces, { mode }));
+    expect(of('by hand').filmBound.value).toBeCloseTo(20, 6);
+    expect(of('by plotter').filmBound.value).toBeCloseTo(10, 6);
+    expect(of('by plotter').stopped).not.toBe('optimal');
+  });
+  it('an offcut that is dear for what it holds does not lower what area proves; a cheap one does', () => {
+    const box = [{ x: 0, y: 0 }, { x: 500, y: 0 }, { x: 500, y: 800 }, { x: 0, y: 1000 }];
+    const of = (whole: number): number => plan(orderOf([film('new', 1000, 1_000_000, { what: 'to order', perMetre: 10 }), film('o', 500, 1000, { what: 'offcut', perMetre: 0, whole })], [piece('p', 500, 1000, { outline: box })], { mode: 'by plotter' })).filmBound.value;
+    expect(of(50)).toBeCloseTo(0.45 * 10, 6);
+    expect(of(2)).toBeCloseTo(0.45 * 4, 6);
+  });
 });

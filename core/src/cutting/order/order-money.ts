@@ -73,6 +73,11 @@ export function withFilmBound(plan: CutOrderPlan, filmBound: number): CutOrderPl
   return { ...plan, filmBound: boundOf(plan.film.value, filmBound) };
 }
 
+/** A plan of which no more than this is proven. */
+export function withLowerBound(plan: CutOrderPlan, filmBound: number): CutOrderPlan {
+  return plan.filmBound.value <= filmBound ? plan : { ...plan, filmBound: boundOf(plan.film.value, filmBound) };
+}
+
 function boundOf(film: number, filmBound: number): Reasoned<number> {
   const bound = applyFormula(MONEY_FORMULAS.bound, { bound: Math.min(filmBound, film) });
   return { value: bound.value, why: [bound] };

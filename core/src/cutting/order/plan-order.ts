@@ -6,10 +6,10 @@ import type { CutOrder, CutOrderPlan, OrderPiece } from './cut-order';
 import { usesOf } from './film-uses';
 import { finishedPlan } from './finished-plan';
 import { freeSearches } from './free-on-rolls';
-import { leastFilm, leastFilmOffcutsWhole, lessLastGaps } from './least-film';
+import { leastFilm, leastFilmByArea, leastFilmOffcutsWhole, lessLastGaps } from './least-film';
 import { splitPenalty } from './lots-apart';
 import { MISSING, missingFilm } from './missing-film';
-import { extraOf, withFilmBound } from './order-money';
+import { extraOf, withFilmBound, withLowerBound } from './order-money';
 import { orderSpaces } from './order-spaces';
 import { pairOutlines } from './pair-outlines';
 import { refuseOrder } from './refuse-order';
@@ -34,10 +34,11 @@ const NEAR = 1e-6;
 export function* planOrderSteps(order: CutOrder, limits: OrderLimits): Generator<CutOrderPlan, CutOrderPlan> {
   refuseOrder(order);
   const { order: paired, apart } = pairOutlines(order);
+  const byArea = leastFilmByArea(order);
   let known: { readonly from: CutOrderPlan; readonly to: CutOrderPlan } | undefined;
   const whole = (plan: CutOrderPlan): CutOrderPlan => {
-    if (paired === order) return plan;
-    if (known?.from !== plan) known = { from: plan, to: { ...plan, uses: plan.uses.map((use) => ({ ...use, placed: apart(use.placed) })), notLaid: plan.notLaid.flatMap((id) => id.split(' + ')), stopped: plan.stopped === 'optimal' ? 'limit' : plan.stopped } };
+    if (byArea === Number.POSITIVE_INFINITY) return plan;
+    if (known?.from !== plan) known = { from: plan, to: withLowerBound({ ...plan, uses: plan.uses.map((use) => ({ ...use, placed: apart(use.placed) })), notLaid: paired === order ? plan.notLaid : plan.notLaid.flatMap((id) => id.split(' + ')), stopped: plan.stopped === 'optimal' ? 'limit' : plan.stopped }, byArea) };
     return known.to;
   };
   const steps = planSteps(paired, limits);

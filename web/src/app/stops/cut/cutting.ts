@@ -237,11 +237,11 @@ export class Cutting {
     if (found.notLaid.length > 0) this.fault.set(shortWord(found.notLaid, this.stocks(), (key) => this.#blankByKey().get(key)));
   }
 
-  /** A length bound is only true where everything lies on one roll that could not be another. */
+  /** A length bound is only true where everything lies on one roll that could not be another, and no outline can lie in another. */
   async #lengthBound(found: CutOrderPlan, order: CutOrder, hasKept: boolean): Promise<number> {
     const [use] = found.uses;
     const stock = order.stocks.find(({ id }) => id === use?.stockId);
-    if (hasKept || found.uses.length !== 1 || stock === undefined || order.pinned.length > 0 || found.notLaid.length > 0) return 0;
+    if (hasKept || found.uses.length !== 1 || stock === undefined || order.pinned.length > 0 || found.notLaid.length > 0 || (order.mode === 'by plotter' && order.pieces.some(({ outline }) => outline !== undefined))) return 0;
     const least_mm = await this.#pool.bound({ rollWidth_mm: stock.width_mm + order.gap_mm, pieces: order.pieces.map((piece) => ({ ...piece, across_mm: piece.across_mm + order.gap_mm, along_mm: piece.along_mm + order.gap_mm })) }, {});
     return Math.floor(nmFromMm(least_mm - order.gap_mm + order.endWaste_mm));
   }
