@@ -62,6 +62,7 @@ const EXTRA: readonly View[] = [
   { name: 'day-in-the-way', path: `${JOB}/day/${surface(1)}`, before: async (page) => { await planDays(page); await page.getByRole('button', { name: 'by surface' }).click(); await page.getByRole('region', { name: 'Board' }).getByRole('button', { name: /^SW[1246], / }).first().press('ArrowRight'); await page.waitForTimeout(300); } },
   { name: 'day-phone', path: `${JOB}/day/${surface(1)}`, size: { width: 390, height: 844 }, before: planDays },
   { name: 'cut-column', path: `${JOB}/cut/${surface(24)}`, before: async (page) => { await page.getByRole('button', { name: 'Blanks and seams' }).click(); await page.waitForTimeout(300); } },
+  { name: 'cut-seams-phone', path: `${JOB}/cut/${surface(25)}`, size: { width: 390, height: 844 }, before: async (page) => { await page.getByRole('button', { name: 'Blanks and seams' }).click(); await page.waitForTimeout(300); } },
   { name: 'cut-phone', path: `${JOB}/cut/${surface(1)}`, size: { width: 390, height: 844 }, before: layOut },
   { name: 'cut-any', path: `${JOB}/cut/${surface(1)}`, before: async (page) => { await page.getByText('How it is laid out').click(); await page.getByRole('combobox', { name: 'Stages of hand cutting' }).selectOption({ label: 'as many as it takes' }); await layOut(page); } },
   { name: 'cut-plotter', path: `${JOB}/cut/${surface(24)}`, before: async (page) => { await page.getByText('How it is laid out').click(); await page.getByRole('radio', { name: 'by plotter' }).check(); await layOut(page); } },

@@ -27,8 +27,8 @@ const HIGH = 330;
           @if (at.sector) { <path [attr.d]="at.sector" class="fill-film stroke-ink" fill-opacity="0.14" stroke-width="1.4" /> }
           <path [attr.d]="at.surface" class="fill-glass stroke-ink" fill-opacity="0.55" stroke-width="2.2" />
           @for (hole of at.holes; track $index) { <rect [attr.x]="hole.x" [attr.y]="hole.y" [attr.width]="hole.w" [attr.height]="hole.h" class="fill-board stroke-line-strong" /> }
-          @for (seam of at.seams; track $index) { <line [attr.x1]="seam.x1" [attr.y1]="seam.y1" [attr.x2]="seam.x2" [attr.y2]="seam.y2" class="stroke-stop" stroke-width="2.5" stroke-dasharray="9 5" /><text [attr.x]="seam.tx" [attr.y]="seam.ty" class="fill-ink figure text-[12px]" text-anchor="middle">{{ seam.text }}</text> }
-          @for (drop of at.drops; track drop.no) { <text [attr.x]="drop.x + drop.w / 2" [attr.y]="drop.y + drop.h / 2 - 8" text-anchor="middle" class="fill-ink font-bold text-[20px]">{{ drop.word }}</text><text [attr.x]="drop.x + drop.w / 2" [attr.y]="drop.y + drop.h / 2 + 12" text-anchor="middle" class="fill-ink figure text-[12px]"><tspan>{{ drop.wide }}</tspan><tspan [attr.x]="drop.x + drop.w / 2" dy="16">× {{ drop.high }}</tspan></text> }
+          @for (seam of at.seams; track $index) { <line [attr.x1]="seam.x1" [attr.y1]="seam.y1" [attr.x2]="seam.x2" [attr.y2]="seam.y2" class="stroke-stop" stroke-width="2.5" stroke-dasharray="9 5" /><text [attr.x]="seam.tx" [attr.y]="seam.ty" class="fill-ink figure text-[12px] max-md:text-[21px]" text-anchor="middle">{{ seam.text }}</text> }
+          @for (drop of at.drops; track drop.no) { <text [attr.x]="drop.x + drop.w / 2" [attr.y]="drop.y + drop.h / 2 - 8" text-anchor="middle" class="fill-ink font-bold text-[20px] max-md:text-[30px]">{{ drop.word }}</text><text [attr.x]="drop.x + drop.w / 2" [attr.y]="drop.y + drop.h / 2 + 12" text-anchor="middle" class="fill-ink figure text-[12px] max-md:text-[21px]"><tspan dy="0.2em">{{ drop.wide }}</tspan><tspan [attr.x]="drop.x + drop.w / 2" dy="1.3em">× {{ drop.high }}</tspan></text> }
         </svg>
         <figcaption class="text-sm text-faint">{{ at.says }}</figcaption>
       </figure>
