@@ -1,72 +1,58 @@
 import ShelfPack from '@mapbox/shelf-pack';
-import { ANY_STAGES, type LayoutRequest, checkCuttable, checkLayout, layOutByHandSteps, layOutFreeSteps, lengthBound, planOrderSteps, runThrough } from '@yellow-pane/core/cutting';
+import { ANY_STAGES, type LayoutRequest, layOutByHandSteps, layOutFreeSteps, lengthBound, runThrough } from '@yellow-pane/core/cutting';
 import pack from 'bin-pack-with-constraints';
 import { pack2D } from 'binpackingjs/2d';
 import { packer } from 'guillotine-packer';
 import { MaxRectsPacker } from 'maxrects-packer/dist/maxrects-packer.mjs';
-import { type Case, ROLL_MM, job, mixed, panes, pinwheels, turning, zeroWaste } from './cutting-cases';
+import { ROLL_MM, job, panes } from './cutting-cases';
+import { CLASSES, type Goals, MARKS, type Stand, type Way, gapOf } from './cutting-searches';
 import { median, ms, quantile } from './figures';
 import type { Row } from './run';
+import { inEveryLane } from './side-by-side';
 
 const SEEDS = [101, 102, 103, 104, 105, 106, 107, 108, 109, 110] as const;
-/** When a search is looked at, milliseconds. */
-const MARKS = [200, 1000, 5000] as const;
-
-type Way = 'by hand' | 'by plotter';
-const forPlotter: Way = 'by plotter';
-
-/** Wanted mean gaps in percent, at each of the marks; null: shown only. */
-type Goals = readonly [number | null, number | null, number | null];
-
-const CLASSES: readonly { readonly name: string; readonly way?: Way; readonly goals: Goals; readonly make: (seed: number) => Case; readonly isPeered?: boolean }[] = [
-  { name: 'by hand, zero waste in 3 stages, 20 pieces', goals: [0, 0, 0], make: (seed) => zeroWaste(seed, 20), isPeered: true },
-  { name: 'by hand, zero waste in 3 stages, 50 pieces', goals: [0.3, 0.05, 0], make: (seed) => zeroWaste(seed, 50), isPeered: true },
-  { name: 'by hand, zero waste in 3 stages, 100 pieces', goals: [0.8, 0.25, 0.05], make: (seed) => zeroWaste(seed, 100) },
-  { name: 'by hand, zero waste in 3 stages, 200 pieces', goals: [0.8, 0.25, 0.05], make: (seed) => zeroWaste(seed, 200), isPeered: true },
-  { name: 'by hand, zero waste in 3 stages, 500 pieces', goals: [1.2, 0.3, 0.08], make: (seed) => zeroWaste(seed, 500) },
-  { name: 'by hand, job of 120 in 14 sizes, over the bound', goals: [null, null, null], make: (seed) => job(seed, 120, 14) },
-  { name: 'by hand, job of 300 in 30 sizes, over the bound', goals: [2, 1, 0.6], make: (seed) => job(seed, 300, 30), isPeered: true },
-  { name: 'by hand, job of 600 in 45 sizes, over the bound', goals: [2, 1, 0.5], make: (seed) => job(seed, 600, 45) },
-  { name: 'by hand, panes, 300 in 30 sizes, over the bound', goals: [2, 1, 0.6], make: (seed) => panes(seed, 300, 30), isPeered: true },
-  { name: 'by hand, job of 120 in 14 sizes, turning, over the bound', goals: [1.5, 0.6, 0.2], make: (seed) => turning(job(seed, 120, 14)) },
-  { name: 'free, zero waste with pinwheels, 50 pieces', way: forPlotter, goals: [0.05, 0, 0], make: (seed) => pinwheels(seed, 50), isPeered: true },
-  { name: 'free, zero waste with pinwheels, 100 pieces', way: forPlotter, goals: [0.25, 0.08, 0.01], make: (seed) => pinwheels(seed, 100) },
-  { name: 'free, zero waste with pinwheels, 200 pieces', way: forPlotter, goals: [0.5, 0.1, 0.03], make: (seed) => pinwheels(seed, 200) },
-  { name: 'free, job of 120 in 14 sizes, over the bound', way: forPlotter, goals: [0.1, 0.05, 0.03], make: (seed) => job(seed, 120, 14) },
-  { name: 'free, job of 300 in 30 sizes, over the bound', way: forPlotter, goals: [0.1, 0.05, 0.03], make: (seed) => job(seed, 300, 30) },
-  { name: 'free, panes, 300 in 30 sizes, over the bound', way: forPlotter, goals: [1.5, 0.4, 0.2], make: (seed) => panes(seed, 300, 30) },
-  { name: 'free, job of 120 in 14 sizes, turning, over the bound', way: forPlotter, goals: [0.6, 0.2, 0.05], make: (seed) => turning(job(seed, 120, 14)) },
-];
 
 /** Layouts against what is known of them, and against general packing packages in the same run. Each search runs once and is looked at on its way. */
-function gapsOf(wantedWay: Way): readonly Row[] {
-  return CLASSES.filter(({ way = 'by hand' }) => way === wantedWay).flatMap(({ name, way = 'by hand', goals, make, isPeered = false }) => {
-    const cases = SEEDS.map(make);
-    const found = cases.map((one) => lengthsAt(one.request, way).map((length_mm) => gapOf(one, length_mm)));
-    const own = MARKS.map((mark, at): Row => goalRow(`cut ${name}, after ${mark} ms: mean (worst) gap`, found.map((gapsOfOne) => gapsOfOne[at] ?? Number.NaN), goals[at] ?? null));
-    const peers = !isPeered ? [] : Object.entries(PEERS).map(([peer, length]): Row => {
+async function gapsOf(wantedWay: Way): Promise<readonly Row[]> {
+  const rows: Row[] = [];
+  for (const { name, way = 'by hand', goals, make, isPeered = false } of CLASSES) {
+    if (way !== wantedWay) continue;
+    rows.push(...await goalRows((mark) => `cut ${name}, after ${mark} ms: mean (worst) gap`, goals, (seed) => inEveryLane('standsOfClass', name, seed)));
+    const cases = isPeered ? SEEDS.map(make) : [];
+    if (isPeered) rows.push(...Object.entries(PEERS).map(([peer, length]): Row => {
       const peerGaps = cases.flatMap((one) => { const own_mm = length(one.request); return own_mm === undefined ? [] : [gapOf(one, own_mm)]; });
       return { what: `the same, ${peer}`, wanted: 'beside it', got: peerGaps.length === 0 ? 'none found' : spread(peerGaps), isMet: true };
-    });
-    return [...own, ...peers];
-  });
+    }));
+  }
+  return rows;
 }
 
-export const cuttingByHand = (): readonly Row[] => [...gapsOf('by hand'), ...fewPanes(), ...firstPlans(), growth('by hand', 1.3), bounds(), memory()];
-export const cuttingFreely = (): readonly Row[] => [...gapsOf(forPlotter), growth(forPlotter, 1)];
+export const cuttingByHand = async (): Promise<readonly Row[]> => [...await gapsOf('by hand'), ...fewPanes(), ...firstPlans(), growth('by hand', 1.3), bounds(), memory()];
+export const cuttingFreely = async (): Promise<readonly Row[]> => [...await gapsOf('by plotter'), growth('by plotter', 1)];
+
+/** Four widths to order and six offcuts, each at its cost, against the bound of the linear programme. */
+export async function cuttingFromStock(): Promise<readonly Row[]> {
+  const rows: Row[] = [];
+  for (const [count, sizes, goals] of [[40, 6, [null, 5, 3]], [120, 14, [null, 2.5, 1.2]]] as const) {
+    rows.push(...await goalRows((mark) => `mixed widths and offcuts, ${count} pieces, after ${mark} ms: mean (worst) over the cost bound`, goals, (seed) => inEveryLane('standsOfOrder', count, sizes, seed)));
+  }
+  return rows;
+}
+
+/** A row for each mark: of the searches that ran side by side the best one counts, as in the program. */
+async function goalRows(what: (mark: number) => string, goals: Goals, search: (seed: number) => Promise<readonly (readonly Stand[])[]>): Promise<readonly Row[]> {
+  const gaps: number[][] = MARKS.map(() => []);
+  for (const seed of SEEDS) {
+    const lanes = await search(seed);
+    MARKS.forEach((_, at) => { gaps[at]?.push(lanes.flatMap((own) => own[at] ?? []).reduce((best, own) => (own.worth < best.worth ? own : best)).gap); });
+  }
+  return MARKS.map((mark, at) => goalRow(what(mark), gaps[at] ?? [], goals[at] ?? null));
+}
 
 /** Met when the mean is, and the worst at most three times the wanted mean and 0.2. */
 function goalRow(what: string, gaps: readonly number[], goal: number | null): Row {
   const isMet = goal === null || (mean(gaps) <= goal + 1e-9 && quantile(gaps, 1) <= 3 * goal + 0.2 + 1e-9);
   return { what, wanted: goal === null ? 'shown' : `${goal} %`, got: spread(gaps), isMet };
-}
-
-/** Four widths to order and six offcuts, each at its cost, against the bound of the linear programme. */
-export function cuttingFromStock(): readonly Row[] {
-  return ([[40, 6, [null, 5, 3]], [120, 14, [null, 2.5, 1.2]]] as const).flatMap(([count, sizes, goals]) => {
-    const found = SEEDS.map((seed) => lookedAt(planOrderSteps(mixed(seed, count, sizes), { seed: 1, mostRounds: MANY }), ({ film, filmBound }) => (100 * (film.value - filmBound.value)) / filmBound.value));
-    return MARKS.map((mark, at): Row => goalRow(`mixed widths and offcuts, ${count} pieces, after ${mark} ms: mean (worst) over the cost bound`, found.map((own) => own[at] ?? Number.NaN), goals[at] ?? null));
-  });
 }
 
 /** A layout at once, whatever the number of pieces. */
@@ -130,28 +116,8 @@ function runFor<Plan>(steps: Generator<Plan, Plan>, milliseconds: number): Plan 
   return runThrough(steps, () => performance.now() - start > milliseconds, () => undefined);
 }
 
-const gapOf = ({ reference_mm }: Case, length_mm: number): number => (100 * (length_mm - reference_mm)) / reference_mm;
 const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length;
 const spread = (gaps: readonly number[]): string => `${mean(gaps).toFixed(2)} (${quantile(gaps, 1).toFixed(2)}) %`;
-
-/** What a search has found at each of the marks; what it ends with from then on. */
-function lookedAt<Plan, Figure>(steps: Generator<Plan, Plan>, figureOf: (plan: Plan) => Figure): readonly Figure[] {
-  const start = performance.now();
-  const figures: Figure[] = [];
-  for (;;) {
-    const { value, done } = steps.next();
-    while (figures.length < MARKS.length && (done === true || performance.now() - start >= (MARKS[figures.length] ?? 0))) figures.push(figureOf(value));
-    if (figures.length === MARKS.length) return figures;
-  }
-}
-
-function lengthsAt(request: LayoutRequest, way: Way): readonly number[] {
-  const limits = { stages: 3 as const, seed: 1, mostRounds: MANY };
-  return lookedAt(way === 'by hand' ? layOutByHandSteps(request, limits) : layOutFreeSteps(request, limits), ({ placed, length_mm }) => {
-    if (checkLayout(request, placed).length > 0 || (way === 'by hand' && checkCuttable(placed, 3).length > 0)) throw new Error('an invalid layout was measured');
-    return length_mm.value;
-  });
-}
 
 type Boxes = readonly { readonly width: number; readonly height: number }[];
 const boxesOf = ({ pieces }: LayoutRequest): Boxes => pieces.map(({ across_mm, along_mm }) => ({ width: across_mm, height: along_mm }));

@@ -6,6 +6,7 @@ import { adjustThousand, checkPane, layOut } from './core';
 import { cuttingByHand, cuttingFreely, cuttingFromStock } from './cutting';
 import { dayRows } from './day';
 import { filmOnGlass } from './film';
+import { LANES, endLanes } from './side-by-side';
 import { surveyOfThousand } from './survey';
 
 /** `npm run bench`: the figures of docs/performance.md, measured here and now. Names as arguments run those alone. */
@@ -19,10 +20,10 @@ export interface Row {
 const benches: Readonly<Record<string, () => Promise<readonly Row[]>>> = {
   core: () => Promise.resolve([checkPane(), adjustThousand(), layOut()]),
   film: () => Promise.resolve(filmOnGlass()),
-  hand: () => Promise.resolve(cuttingByHand()),
-  free: () => Promise.resolve(cuttingFreely()),
-  order: () => Promise.resolve(cuttingFromStock()),
-  day: () => Promise.resolve(dayRows()),
+  hand: cuttingByHand,
+  free: cuttingFreely,
+  order: cuttingFromStock,
+  day: dayRows,
   size: () => Promise.resolve([initialSize()]),
   start: secondStart,
   screen: firstScreen,
@@ -42,9 +43,10 @@ const benches: Readonly<Record<string, () => Promise<readonly Row[]>>> = {
 };
 
 const wanted = process.argv.slice(2);
-console.log(`Node ${process.versions.node}, ${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}, ${(totalmem() / 2 ** 30).toFixed(0)} GiB, ${new Date().toISOString().slice(0, 16)}Z\n`);
+console.log(`Node ${process.versions.node}, ${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}, ${(totalmem() / 2 ** 30).toFixed(0)} GiB, ${LANES} searches side by side, ${new Date().toISOString().slice(0, 16)}Z\n`);
 console.log('| what | wanted | got | |\n|---|---|---|---|');
 for (const [name, bench] of Object.entries(benches)) {
   if (wanted.length > 0 && !wanted.includes(name)) continue;
   for (const { what, wanted: goal, got, isMet } of await bench()) console.log(`| ${what} | ${goal} | ${got} | ${isMet ? 'met' : 'MISSED'} |`);
 }
+await endLanes();

@@ -1,11 +1,11 @@
 import { execFileSync } from 'node:child_process';
 import { build } from 'esbuild';
 
-/** Builds the server into one file (own packages inlined, npm ones left outside) and the pages with Angular. */
+/** Builds the server and its search threads into a file each (own packages inlined, npm ones left outside) and the pages with Angular. */
 const started = Date.now();
 await build({
-  entryPoints: ['server/src/main.ts'],
-  outfile: 'server/dist/main.js',
+  entryPoints: { main: 'server/src/main.ts', 'search-thread': 'server/src/features/reckon/search/search-thread.ts' },
+  outdir: 'server/dist',
   bundle: true,
   platform: 'node',
   format: 'esm',

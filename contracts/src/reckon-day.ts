@@ -2,6 +2,7 @@ import type { PlanProblem } from '@yellow-pane/core/scheduling';
 import * as z from 'zod';
 import { zoneSchema } from './day-rows';
 import { share, word } from './primitives';
+import { searchLimits } from './reckon';
 
 const degrees = z.number();
 const finSchema = z.strictObject({ depth_mm: z.number().min(0).max(100_000), beside_mm: z.number().min(0).max(100_000) });
@@ -34,6 +35,6 @@ export const scheduleRequestSchema = z.strictObject({
   steps: z.array(z.strictObject({ id: name, word: z.string().max(200).default(''), place: z.string().max(200).default(''), minutes: minute, crew: z.number().default(1), skill: word(80).nullable().default(null), tools: z.array(z.strictObject({ tool: name, count: z.number().default(1) })).max(20).default([]), fitness: name.nullable().default(null), room: name.nullable().default(null), air: z.enum(['makes dust', 'wants clean air']).nullable().default(null), pinned: minute.nullable().default(null), notBefore: z.strictObject({ minute, why: z.string().max(400).default('') }).optional() })).max(5000),
   lags: z.array(z.strictObject({ from: name, to: name, least: minute.default(0), most: minute.nullable().default(null), why: z.string().max(400).default('') })).max(20_000).default([]),
   horizon: minute,
-  seed: z.int().min(0).max(2_000_000_000).default(1), mostRounds: z.int().min(1).max(100_000).default(400), milliseconds: z.int().min(10).max(20_000).default(1000),
+  ...searchLimits,
 });
 export type ScheduleRequest = z.infer<typeof scheduleRequestSchema> & PlanProblem;

@@ -40,11 +40,12 @@ export const layoutRequestSchema = z.strictObject({
   pieces: z.array(pieceSchema).max(10_000),
 }) satisfies z.ZodType<LayoutRequest>;
 
-/** Ends at whichever comes first. */
-const searchLimits = {
-  seed: z.int().min(0).max(2 ** 31).default(1),
-  mostRounds: z.int().min(0).max(1_000_000).default(1_000_000),
-  milliseconds: z.int().min(0).max(10_000).default(1000),
+/** Ends at whichever comes first. Rounds and a seed given, the plan is the same whatever the machine; without rounds as many searches go side by side as it has processors for. */
+export const searchLimits = {
+  seed: z.int().min(0).max(2_000_000_000).default(1),
+  mostRounds: z.int().min(0).max(1_000_000).optional(),
+  milliseconds: z.int().min(0).max(20_000).default(1000),
+  searches: z.int().min(1).max(3).optional(),
 };
 
 /** One roll without end. */

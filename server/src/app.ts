@@ -19,6 +19,7 @@ import { supplyRoutes } from './features/supplies/routes';
 import { filmReckonRoutes } from './features/reckon/film-routes';
 import { dayReckonRoutes } from './features/reckon/day-routes';
 import { reckonRoutes } from './features/reckon/routes';
+import type { Searching } from './features/reckon/search/searching';
 import { stockRoutes } from './features/stock/routes';
 import { weatherRoutes } from './features/weather/routes';
 import { nonceOf, pages } from './http/pages';
@@ -30,6 +31,8 @@ export interface AppDeps {
   readonly clock: () => Date;
   readonly log: Logger;
   readonly version: string;
+  /** Long searches: in threads when it serves people. */
+  readonly search: Searching;
   /** The built pages; absent in tests of the API. */
   readonly pagesFolder?: string;
 }
@@ -41,7 +44,7 @@ export interface App {
 }
 
 /** The whole server without a port: it never listens, so that tests and main alike can use it. */
-export function createApp({ db, clock, log, version, pagesFolder }: AppDeps): App {
+export function createApp({ db, clock, log, version, search, pagesFolder }: AppDeps): App {
   const app = express();
   const feed = new ChangeFeed();
   const streams = new Set<() => void>();
@@ -70,9 +73,9 @@ export function createApp({ db, clock, log, version, pagesFolder }: AppDeps): Ap
   app.use(rateRoutes({ db, clock }));
   app.use(supplyRoutes({ db, clock }));
   app.use(stockRoutes({ db, clock }));
-  app.use(reckonRoutes());
+  app.use(reckonRoutes({ search }));
   app.use(filmReckonRoutes());
-  app.use(dayReckonRoutes());
+  app.use(dayReckonRoutes({ search }));
   app.use(formatRoutes());
   app.use(eventRoutes({ db, feed, onStream: (end) => { streams.add(end); return () => streams.delete(end); } }));
   if (pagesFolder !== undefined) app.use(pages(pagesFolder));

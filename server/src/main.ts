@@ -10,11 +10,14 @@ import { createApp } from './app';
 import { openDatabase } from './db/database';
 import { lockFolder } from './db/folder-lock';
 import { loadDemo } from './features/demo/load-demo';
+import { searchInThreads } from './features/reckon/search/search-threads';
 
 const LOOPBACK = '127.0.0.1';
 const GRACE_MS = 5000;
 const ROOT = fileURLToPath(new URL('../..', import.meta.url));
 const MIGRATIONS = join(ROOT, 'server', 'migrations');
+/** Built beside this one. */
+const SEARCH_THREAD = new URL('search-thread.js', import.meta.url);
 const VERSION = '0.1.0';
 
 const { values } = parseArgs({
@@ -40,7 +43,7 @@ async function start(): Promise<void> {
   if (!existsSync(join(databaseFolder, 'PG_VERSION'))) makeDatabaseApart(databaseFolder);
   const database = await openDatabase({ folder: databaseFolder, migrationsFolder: MIGRATIONS });
   if (values.demo) await loadDemo(database.db, () => new Date());
-  const { app, endStreams } = createApp({ db: database.db, clock: () => new Date(), log, version: VERSION, pagesFolder: join(ROOT, 'web', 'dist', 'browser') });
+  const { app, endStreams } = createApp({ db: database.db, clock: () => new Date(), log, version: VERSION, search: searchInThreads(SEARCH_THREAD), pagesFolder: join(ROOT, 'web', 'dist', 'browser') });
   const server = createServer(app);
   await listen(server, port);
   const address = server.address();

@@ -12,6 +12,7 @@ export { layOutInLevels } from './level-layout';
 export { type LayoutFault, checkLayout } from './check-layout';
 export { checkCuttable } from './check-cuttable';
 export type { CutOrder, CutOrderPlan, CuttingRates, OrderPiece, PinnedPiece, StockFilm, StockUse } from './order/cut-order';
+export { isBetterPlan } from './order/better-plan';
 export { planOrderSteps } from './order/plan-order';
 export { MONEY_FORMULAS } from './order/order-money';
 export { outlineOnRoll } from './order/pair-outlines';

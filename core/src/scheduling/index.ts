@@ -3,5 +3,6 @@ export { type DayPlan, type NoPlan, type PlanLimits, planDaySteps } from './plan
 export { type PlanWords, brokenInWords, reliefInWords } from './plan-words';
 export type { Air, Fitness, Lag, Person, PlanProblem, PlanStep, PlannedStep, Span, Tool } from './problem';
 export { sampleProblem } from './sample-problems';
+export { isSooner, isSoonest } from './sooner';
 export type { Relief } from './what-would-give';
 export { workingHours, workingMinutes } from './working-minutes';

@@ -7,6 +7,7 @@ import { pino } from 'pino';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';
 import { createApp } from '../app';
+import { searchHere } from '../features/reckon/search/searching';
 import { type Database, type OpenDatabase, openDatabase } from '../db/database';
 
 const migrationsFolder = fileURLToPath(new URL('../../migrations', import.meta.url));
@@ -27,7 +28,7 @@ export async function testApp(): Promise<TestApp> {
     return dump;
   });
   const { db, close } = await openDatabase({ migrationsFolder, template: await template });
-  const { app } = createApp({ db, clock: () => new Date('2026-11-24T09:20:00Z'), log: pino({ level: 'silent' }), version: 'test' });
+  const { app } = createApp({ db, clock: () => new Date('2026-11-24T09:20:00Z'), log: pino({ level: 'silent' }), version: 'test', search: searchHere });
   return { app, db, close, send: (jobId, ops, more = {}) => request(app).post(`/api/jobs/${jobId}/changes`).send({ id: newId(), session: newId(), who: 'Wren', ops, ...more }) };
 }
 

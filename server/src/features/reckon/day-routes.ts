@@ -1,16 +1,16 @@
 import { scheduleRequestSchema, sunRequestSchema, waitsRequestSchema } from '@yellow-pane/contracts';
 import { bandOfEnd, directSun, sunTrack } from '@yellow-pane/core/climate';
-import { type PlanProblem, brokenInWords, planDaySteps, reliefInWords, whyNotEarlier } from '@yellow-pane/core/scheduling';
+import { type PlanProblem, brokenInWords, reliefInWords, whyNotEarlier } from '@yellow-pane/core/scheduling';
 import { type Wait, clearBy, conditionedRoom, firstBond, panelWarming, primerDry, promoterDry, puttyDry, rollWarming, sealantBack, wallDry } from '@yellow-pane/core/waiting';
 import { Router } from 'express';
 import { DateTime } from 'luxon';
 import { parseBody } from '../../http/refusal';
-import { searchedFor } from './searched-for';
+import type { Searching } from './search/searching';
 
 const DAYS_WITH_BANDS = 14;
 
 /** Sun, waits and order over the wire, without a job. */
-export function dayReckonRoutes(): Router {
+export function dayReckonRoutes({ search }: { readonly search: Searching }): Router {
   const routes = Router();
   routes.post('/api/reckon/sun', (request, response) => {
     const { place, from, days, zone, disc, bearingDoubt_deg, ...facing } = parseBody(sunRequestSchema, request.body);
@@ -44,9 +44,9 @@ export function dayReckonRoutes(): Router {
     response.json({ waits });
   });
   routes.post('/api/reckon/schedule', async (request, response) => {
-    const { seed, mostRounds, milliseconds, ...asked } = parseBody(scheduleRequestSchema, request.body);
+    const { seed, mostRounds, milliseconds, searches, ...asked } = parseBody(scheduleRequestSchema, request.body);
     const problem: PlanProblem = { ...asked, steps: asked.steps.map((step) => ({ ...step, word: step.word === '' ? step.id : step.word })), people: asked.people.map((person) => ({ ...person, name: person.name === '' ? person.id : person.name })) };
-    const plan = await searchedFor(planDaySteps(problem, { seed, mostRounds }), milliseconds);
+    const plan = await search('day', problem, { seed, mostRounds, milliseconds, searches });
     const words = { clock: (minute: number): string => `minute ${minute}` };
     if (plan.state === 'none') { response.json({ ...plan, says: plan.relief.map((relief) => reliefInWords(relief, problem, (id) => id)) }); return; }
     response.json({ ...plan, steps: plan.steps.map((step) => { const broken = whyNotEarlier(problem, plan.steps, step.id); return { ...step, whyNotEarlier: broken, says: broken.map((own) => brokenInWords(own, problem, words)) }; }) });

@@ -1,12 +1,12 @@
 import { blankRequestSchema, curvedPatchRequestSchema, cutRequestSchema, layoutRequestSchema, measureRequestSchema } from '@yellow-pane/contracts';
-import { blankFor, layOutByHandSteps, layOutFreeSteps, layOutInLevels, planOrderSteps } from '@yellow-pane/core/cutting';
+import { blankFor, layOutInLevels } from '@yellow-pane/core/cutting';
 import { checkSurface, reckonNetwork } from '@yellow-pane/core/measure';
 import { Router } from 'express';
 import { parseBody } from '../../http/refusal';
-import { searchedFor } from './searched-for';
+import type { Searching } from './search/searching';
 
 /** Core's questions over the wire, without a job: the same functions the pages use. */
-export function reckonRoutes(): Router {
+export function reckonRoutes({ search }: { readonly search: Searching }): Router {
   const routes = Router();
   routes.post('/api/reckon/measure', (request, response) => { response.json(reckonNetwork(parseBody(measureRequestSchema, request.body))); });
   routes.post('/api/reckon/curved-patch', (request, response) => {
@@ -18,12 +18,12 @@ export function reckonRoutes(): Router {
   routes.post('/api/reckon/cut', async (request, response) => {
     const asked = parseBody(cutRequestSchema, request.body);
     if ('stocks' in asked) {
-      const { seed, mostRounds, milliseconds, mostSheet_mm, ...order } = asked;
-      response.json(await searchedFor(planOrderSteps({ ...order, mostSheet_mm: mostSheet_mm ?? Number.POSITIVE_INFINITY }, { seed, mostRounds }), milliseconds));
+      const { seed, mostRounds, milliseconds, searches, mostSheet_mm, ...order } = asked;
+      response.json(await search('order', { ...order, mostSheet_mm: mostSheet_mm ?? Number.POSITIVE_INFINITY }, { seed, mostRounds, milliseconds, searches }));
       return;
     }
-    const { mode, stages, seed, mostRounds, milliseconds, ...layout } = asked;
-    response.json(await searchedFor(mode === 'by hand' ? layOutByHandSteps(layout, { stages, seed, mostRounds }) : layOutFreeSteps(layout, { seed, mostRounds }), milliseconds));
+    const { mode, stages, seed, mostRounds, milliseconds, searches, ...layout } = asked;
+    response.json(await search('strip', { mode, stages, request: layout }, { seed, mostRounds, milliseconds, searches }));
   });
   return routes;
 }

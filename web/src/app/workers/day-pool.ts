@@ -1,6 +1,6 @@
 import { Injectable } from '@angular/core';
 import type { SeenBearing } from '@yellow-pane/core/climate';
-import type { DayPlan, NoPlan, PlanProblem } from '@yellow-pane/core/scheduling';
+import { type DayPlan, type NoPlan, type PlanProblem, isSooner, isSoonest } from '@yellow-pane/core/scheduling';
 import { proxy } from 'comlink';
 import type { DayWorkerApi, ReadyAnswer, SearchTime } from './day.worker';
 import { searchesAtOnce, sideBySide } from './side-by-side';
@@ -21,13 +21,13 @@ export class DayPool {
     return this.#pool.run<SeenBearing | null>(async (remote) => remote.bearing(...asked));
   }
 
-  /** Several searches side by side; a plan goes before none, the shorter before the longer. */
+  /** Several searches side by side. */
   plan(problem: PlanProblem, asked: SearchTime, onBetter: (plan: DayPlan) => void, options: TaskOptions): Promise<DayPlan | NoPlan> {
     return sideBySide<DayPlan | NoPlan>({
       ...options, count: SEARCHES,
       search: ({ lane, onBetter: tell, ...own }) => this.#pool.run<DayPlan | NoPlan>(async (remote, onProgress) => remote.plan(problem, { ...asked, seed: asked.seed * SEARCHES + lane }, onProgress, proxy(tell)), own),
-      isBetter: (plan, than) => plan.state === 'planned' && (than.state === 'none' || plan.finish < than.finish),
-      isBest: (plan) => plan.state === 'planned' && plan.workingMinutes <= plan.leastWorkingMinutes,
+      isBetter: isSooner,
+      isBest: isSoonest,
       onBetter: (plan) => { if (plan.state === 'planned') onBetter(plan); },
     });
   }

@@ -1,5 +1,5 @@
 import { Injectable } from '@angular/core';
-import type { CutOrder, CutOrderPlan, LayoutRequest } from '@yellow-pane/core/cutting';
+import { type CutOrder, type CutOrderPlan, type LayoutRequest, isBetterPlan } from '@yellow-pane/core/cutting';
 import { proxy } from 'comlink';
 import type { LayoutWorkerApi } from './layout.worker';
 import { searchesAtOnce, sideBySide } from './side-by-side';
@@ -18,13 +18,12 @@ const SEARCHES = searchesAtOnce(navigator.hardwareConcurrency);
 export class LayoutPool {
   readonly #pool = new WorkerPool<LayoutWorkerApi>(() => new Worker(new URL('./layout.worker', import.meta.url), { type: 'module' }), SEARCHES + 1);
 
-  /** Several searches side by side; a plan that leaves less out goes first, then what costs less, or uses less where length is saved. */
+  /** Several searches side by side. */
   plan(order: CutOrder, { milliseconds, ...options }: LayoutOptions): Promise<CutOrderPlan> {
-    const worth = ({ uses, cost }: CutOrderPlan): number => (order.objective === 'length' ? uses.reduce((sum, { used_mm }) => sum + used_mm, 0) : cost.value);
     return sideBySide<CutOrderPlan>({
       ...options, count: SEARCHES,
       search: ({ lane, onBetter, ...own }) => this.#pool.run((remote, onProgress) => remote.plan(order, milliseconds, FIRST_SEED + lane, onProgress, proxy(onBetter)), own),
-      isBetter: (plan, than) => (plan.notLaid.length === than.notLaid.length ? worth(plan) < worth(than) : plan.notLaid.length < than.notLaid.length),
+      isBetter: (plan, than) => isBetterPlan(order, plan, than),
       isBest: ({ stopped }) => stopped === 'optimal',
     });
   }

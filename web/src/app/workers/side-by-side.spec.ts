@@ -10,7 +10,7 @@ const run = (searches: readonly Search[], more: Partial<SideBySide<number>> = {}
 });
 
 describe('how many searches go side by side?', () => {
-  it.each([[1, 1], [2, 1], [3, 2], [4, 3], [8, 3], [64, 3]])('on %d processors %d: one is left to the page', (processors, searches) => {
+  it.each([[1, 1], [2, 2], [3, 2], [4, 3], [8, 3], [64, 3]])('on %d processors %d: from three on one is left to the page', (processors, searches) => {
     expect(searchesAtOnce(processors)).toBe(searches);
   });
 });

@@ -2,9 +2,9 @@ import type { TaskOptions } from './worker-pool';
 
 const MOST = 3;
 
-/** How many searches go side by side: the page keeps a processor to itself. */
+/** How many searches go side by side: from three processors on the page keeps one to itself; on two it shares them, since it mostly waits while it searches. */
 export function searchesAtOnce(processors: number): number {
-  return Math.max(1, Math.min(MOST, processors - 1));
+  return Math.max(1, Math.min(MOST, processors > 2 ? processors - 1 : processors));
 }
 
 /** One of several searches for the same thing, each by chance of its own. */
