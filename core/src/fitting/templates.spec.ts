@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { CutMethod } from '../job';
-import { DEFAULT_RATES, DEFAULT_SCHOOLS, SCHOOLS, type StepTemplate, TEMPLATES, type WorkStep, workStepsFor } from './index';
+import { DEFAULT_RATES, DEFAULT_SCHOOLS, SCHOOLS, type StepTemplate, TEMPLATES, type WorkStep, isHandover, workStepsFor } from './index';
 
 const METHODS: readonly CutMethod[] = ['trim in place', 'pre-squared', 'dry-fitted', 'security', 'decor', 'column', 'wrapped edges', 'furrow girth', 'curved, shrunk', 'textured wall'];
 const all: readonly (readonly [string, StepTemplate])[] = TEMPLATES.flatMap(({ template, steps }) => steps.map((step) => [`${template}: ${step.key}`, step] as const));
@@ -21,6 +21,12 @@ function comesBefore(own: readonly string[], first: string, second: string): voi
   expect([second, own.indexOf(second) >= 0]).toEqual([second, true]);
   expect([first, second, own.indexOf(first) < own.indexOf(second)]).toEqual([first, second, true]);
 }
+
+describe('when is the work at a surface finished?', () => {
+  it('every way of working hands over with one step', () => {
+    for (const { template, steps } of TEMPLATES) expect([template, steps.filter(({ key }) => isHandover(key)).length]).toEqual([template, 1]);
+  });
+});
 
 describe('does every step that can hurt say so?', () => {
   it.each([

@@ -2,6 +2,7 @@ import { once } from 'node:events';
 import { type AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { type AcceptedChange, type FilmRow, type JobState, type JobSummary, ROUTES } from '@yellow-pane/contracts';
+import { DEFAULT_SCHOOLS } from '@yellow-pane/core/fitting';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';
 import { type TestApp, exampleFilm, loadFilms, smallJob, testApp } from '../testing/test-app';
@@ -75,6 +76,19 @@ describe('is the film catalogue kept straight?', () => {
     await request(server.app).put(`/api/films/${id}`).send({ who: 'Wren', film: exampleFilm }).expect(409);
     const replaced = (await request(server.app).put(`/api/films/${id}`).set('If-Match', '"1"').send({ who: 'Finch', film: { ...exampleFilm, name: 'other' } }).expect(200)).body as FilmRow;
     expect(replaced).toMatchObject({ name: 'other', version: 2, changedBy: 'Finch' });
+  });
+});
+
+describe('does the list of jobs count what is fitted?', () => {
+  it.each(['handover', 'handover-decor', 'handover-curved'])('a surface whose last step is called %s counts once that step is done, not before', async (step) => {
+    const { jobId, surfaceId, ops } = smallJob();
+    const [filmRow] = (await request(server.app).get('/api/films')).body as FilmRow[];
+    const [applicationId, workId] = [newId(), newId()];
+    await server.send(jobId, [...ops, { op: 'put', table: 'application', id: applicationId, fields: { surfaceId, filmId: filmRow?.id ?? '', side: 'room', method: 'decor', position: 1, ...DEFAULT_SCHOOLS } }, { op: 'put', table: 'workRecord', id: workId, fields: { applicationId, template: 'decor', step, templateVersion: 1, startedAt: '2026-11-24T08:00:00Z', doneAt: null, note: '' } }]).expect(200);
+    const fitted = async (): Promise<unknown> => ((await request(server.app).get('/api/jobs')).body as { id: string; fitted: number; withFilm: number }[]).find(({ id }) => id === jobId);
+    expect(await fitted()).toMatchObject({ withFilm: 1, fitted: 0 });
+    await server.send(jobId, [{ op: 'set', table: 'workRecord', id: workId, baseVersion: 1, fields: { doneAt: '2026-11-24T12:00:00Z' } }]).expect(200);
+    expect(await fitted()).toMatchObject({ fitted: 1 });
   });
 });
 

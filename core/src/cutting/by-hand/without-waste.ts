@@ -123,12 +123,14 @@ function choicesOf(classes: readonly WidthClass[], first: number, anchor: Lie, c
       for (let word = 0; word < words; word += 1) common[word] = (common[word] as number) & (bits[word] as number);
     }
     if (!isOpen) continue;
+    /** Where each column's share of what is left of its width ends, when the columns of this band use it up. */
+    const shares = set.map((index) => (classes[index]?.total ?? 0) / set.filter((other) => other === index).length);
     const add = (along: number): void => {
       if (along > mostBand || along <= 0 || (((common[along >> 5] as number) >>> (along & 31)) & 1) === 0) return;
-      const usedUp = set.reduce((sum, index) => sum + (classes[index]?.total === along ? 1 : 0), 0);
+      const usedUp = shares.reduce((sum, share) => sum + (share === along ? 1 : 0), 0);
       found.push({ classes: set, along, rank: (random() < USED_UP_FIRST ? usedUp : 0) + random() * 0.5 });
     };
-    for (const index of new Set(set)) { const total = classes[index]?.total ?? 0; if (total >> 5 < words) add(total); }
+    for (const share of new Set(shares)) if (Number.isInteger(share) && share >> 5 < words) add(share);
     let taken = 0;
     const turn = Math.floor(random() * words);
     for (let step = 0; step < words && taken < CHOICES_A_SET; step += 1) {

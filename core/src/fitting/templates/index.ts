@@ -17,5 +17,10 @@ export function templateFor(method: CutMethod, family: FilmFamily | undefined): 
   return method === 'textured wall' && family === 'wrap' ? DECAL : BY_METHOD[method];
 }
 
+/** Whether a step, by its key, hands the surface over: with it the work at an application is finished. */
+export function isHandover(step: string): boolean {
+  return step === 'handover' || step.startsWith('handover-');
+}
+
 export { FLAT_GLASS } from './flat-glass';
 export type { Pause, SharedTool, StepCase, StepTemplate, WorkTemplate } from './template';

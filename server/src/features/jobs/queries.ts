@@ -57,7 +57,7 @@ const SUMMARIES = sql`
   laid as (
     select distinct a.surface_id from cut_piece p join cut_plan c on c.id = p.plan_id and not c.removed join application a on a.id = p.application_id and not a.removed where not p.removed
   ), fitted as (
-    select distinct a.surface_id from work_record w join application a on a.id = w.application_id and not a.removed where not w.removed and w.step = 'handover' and w.done_at is not null
+    select distinct a.surface_id from work_record w join application a on a.id = w.application_id and not a.removed where not w.removed and starts_with(w.step, 'handover') and w.done_at is not null
   ), line as (
     select s.job_id, s.id, s.tag, z.width_nm, z.height_nm, f.surface_id is not null as has_film, l.surface_id is not null as is_laid, d.surface_id is not null as is_fitted,
       row_number() over (partition by s.job_id order by s.position, s.id) as place_in_line

@@ -1,4 +1,5 @@
 import { Injectable, computed, inject } from '@angular/core';
+import { isHandover } from '@yellow-pane/core/fitting';
 import type { JobTable, RowOf } from '@yellow-pane/core/job';
 import { type SurfaceCheck, checkSurface, surfaceInputOf } from '@yellow-pane/core/measure';
 import { CoreError } from '@yellow-pane/core/quantity';
@@ -103,6 +104,10 @@ export class JobReading {
 
   workOf(applicationId: string): readonly RowOf<'workRecord'>[] {
     return this.#work().get(applicationId) ?? NONE;
+  }
+
+  isHandedOver(applicationId: string): boolean {
+    return this.workOf(applicationId).some(({ step, doneAt }) => doneAt !== null && isHandover(step));
   }
 
   /** What the kept measures of a surface say; reckoned once for the same rows. */

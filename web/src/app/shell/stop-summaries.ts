@@ -23,7 +23,7 @@ export class StopSummaries {
     const length_nm = plans.reduce((sum, { lengthUsed_nm }) => sum + lengthUsed_nm, 0);
     const applications = this.#reading.applications();
     const laid = applications.filter(({ id }) => this.#reading.laidIds().has(id)).length;
-    const finished = applications.filter(({ id }) => this.#reading.workOf(id).some(({ step, doneAt }) => step.startsWith('handover') && doneAt !== null)).length;
+    const finished = applications.filter(({ id }) => this.#reading.isHandedOver(id)).length;
     const planned = this.#reading.plannedSteps().length;
     return {
       survey: surfaces.length === 0 ? 'no surface yet' : unmeasured === 0 ? `all ${surfaces.length} measured` : `${unmeasured} to measure`,

@@ -38,8 +38,8 @@ export class SurfaceStates {
   }
 
   #fit(surfaceId: string): StateShape {
-    const records = this.#reading.applicationsOf(surfaceId).flatMap(({ id }) => this.#reading.workOf(id));
-    if (records.some(({ step, doneAt }) => step === 'handover' && doneAt !== null)) return 'full';
-    return records.some(({ doneAt, startedAt }) => doneAt !== null || startedAt !== null) ? 'half' : 'open';
+    const applications = this.#reading.applicationsOf(surfaceId);
+    if (applications.length > 0 && applications.every(({ id }) => this.#reading.isHandedOver(id))) return 'full';
+    return applications.flatMap(({ id }) => this.#reading.workOf(id)).some(({ doneAt, startedAt }) => doneAt !== null || startedAt !== null) ? 'half' : 'open';
   }
 }

@@ -1,0 +1,180 @@
+import { signal } from '@angular/core';
+import { describe, expect, it } from '@jest/globals';
+import type { StockItem } from '@yellow-pane/contracts';
+import { type CutOrder, lengthBound, planOrderSteps, runThrough } from '@yellow-pane/core/cutting';
+import { DEMO_CHANGES, DEMO_JOB_ID, DEMO_ROLLS, EXAMPLE_FILMS } from '@yellow-pane/demo';
+import { patchState } from '@ngrx/signals';
+import { unprotected } from '@ngrx/signals/testing';
+import { Stock } from '../../catalogue/stock';
+import { JobDesk } from '../../job/job-desk';
+import { JobReading } from '../../job/job-reading';
+import { Selection } from '../../shell/selection';
+import { openJob } from '../../testing/open-job';
+import { LayoutPool } from '../../workers/layout-pool';
+import { Cutting } from './cutting';
+import { PlanWork } from './plan-work';
+
+const DEMO = DEMO_CHANGES.filter(({ jobId }) => jobId === DEMO_JOB_ID).flatMap(({ change }) => change.ops);
+const ROUNDS = 25;
+const searched = (order: CutOrder, onBetter: (plan: never) => void = () => undefined) => runThrough(planOrderSteps(order, { seed: 1, mostRounds: ROUNDS }), () => false, onBetter as () => void);
+
+/** The Cut stop before a surface of the demo, with the demo's stock; the search runs here instead of in a worker. */
+function standing(tag: string) {
+  const chosen = signal(tag);
+  const job = openJob(DEMO, EXAMPLE_FILMS, [
+    { provide: Selection, useFactory: (reading: JobReading) => ({ surface: () => reading.surfaces().find((own) => own.tag === chosen()) }), deps: [JobReading] },
+    { provide: LayoutPool, useValue: {
+      plan: (order: CutOrder, { onBetter }: { onBetter: () => void }) => new Promise((done) => { done(searched(order, onBetter)); }),
+      planEach: (orders: readonly CutOrder[]) => Promise.resolve(orders.map((order) => searched(order))),
+      bound: (request: Parameters<typeof lengthBound>[0]) => Promise.resolve(lengthBound(request).bound_mm.value),
+    } },
+  ]);
+  const items = DEMO_ROLLS.map(({ id, roll }): StockItem => ({ ...roll, id, left_nm: roll.length_nm, parentId: null, jobId: null, version: 1 }));
+  patchState(unprotected(job.get(Stock)), { items, status: 'here' });
+  const [cutting, work, desk, reading] = [job.get(Cutting), job.get(PlanWork), job.get(JobDesk), job.get(JobReading)];
+  const pieceOf = (own: string) => { const found = cutting.pieces().find((piece) => piece.tag === own && piece.spoiledAt === null); if (found === undefined) throw new Error(own); return found; };
+  const rollOf = (own: string) => { const found = cutting.rolls().find(({ id }) => id === pieceOf(own).rollId); if (found === undefined) throw new Error(own); return found; };
+  return { cutting, work, desk, reading, pieceOf, rollOf, goTo: (own: string) => { chosen.set(own); } };
+}
+
+describe('is the film of the surface in hand laid out?', () => {
+  it('every blank of its film once, on stock and what is to be ordered, never below what film can cost', async () => {
+    const { cutting } = standing('SW1');
+    await cutting.layOut();
+    expect(cutting.fault()).toBeUndefined();
+    expect(cutting.pieces().map(({ applicationId, drop }) => `${applicationId} ${drop}`).sort()).toEqual(cutting.blanks().map(({ key }) => key).sort());
+    expect(cutting.notLaid()).toEqual([]);
+    const plan = cutting.plan();
+    expect(plan?.filmCost).toBeGreaterThanOrEqual((plan?.filmBound ?? Infinity) - 0.01);
+    expect(new Set(cutting.rolls().map(({ what }) => what)).size).toBeGreaterThan(0);
+  });
+  it('no piece leaves its roll, and each keeps the size of its blank, turned or not', async () => {
+    const { cutting } = standing('WL1');
+    await cutting.layOut();
+    for (const piece of cutting.pieces()) {
+      const roll = cutting.rolls().find(({ id }) => id === piece.rollId);
+      expect(piece.x_nm).toBeGreaterThanOrEqual(0);
+      expect(piece.x_nm + piece.across_nm).toBeLessThanOrEqual((roll?.width_nm ?? 0) + 1000);
+      expect(piece.y_nm + piece.along_nm).toBeLessThanOrEqual(Math.max(roll?.used_nm ?? 0, 0) + 1000);
+    }
+  });
+  it('is one change: undone, nothing of it is left', async () => {
+    const { cutting, desk } = standing('A-S1');
+    await cutting.layOut();
+    expect(cutting.pieces().length).toBeGreaterThan(3);
+    desk.undo();
+    expect([cutting.plan(), cutting.pieces(), cutting.rolls()]).toEqual([undefined, [], []]);
+  });
+  it('going to a surface with another film takes that film in hand; its plan is its own', async () => {
+    const { cutting, goTo } = standing('SW1');
+    await cutting.layOut();
+    const first = cutting.plan()?.id;
+    goTo('DR1');
+    expect(cutting.plan()).toBeUndefined();
+    goTo('SW1');
+    expect(cutting.plan()?.id).toBe(first);
+  });
+  it('a plotter wants 3 mm between pieces; back to cutting by hand none', () => {
+    const { cutting } = standing('SW1');
+    cutting.chooseMode('by plotter');
+    expect(cutting.gap_nm()).toBe(3_000_000);
+    cutting.chooseMode('by hand');
+    expect(cutting.gap_nm()).toBe(0);
+  });
+  it('without any film to use it says what is short, and keeps no plan that leaves pieces out silently', async () => {
+    const { cutting } = standing('SW1');
+    cutting.leftOut.set(new Set([...cutting.items().map(({ id }) => id), ...(cutting.film()?.widths_nm ?? []).map((width) => `order ${width}`)]));
+    await cutting.layOut();
+    expect(cutting.fault()).toBeDefined();
+    expect(cutting.notLaid().length).toBe(cutting.blanks().length);
+  });
+});
+
+describe('does what a person did to the plan stay?', () => {
+  it('a piece that was moved is pinned, and stays where it is when the rest is laid anew', async () => {
+    const { cutting, work, pieceOf } = standing('A-S1');
+    await cutting.layOut();
+    const piece = pieceOf('A-S1');
+    work.move(piece, piece.x_nm, piece.y_nm);
+    expect(pieceOf('A-S1').pinned).toBe(true);
+    await cutting.layOut();
+    expect(pieceOf('A-S1')).toMatchObject({ x_nm: piece.x_nm, y_nm: piece.y_nm, pinned: true });
+    expect(cutting.notLaid()).toEqual([]);
+  });
+  it('what is cut never moves: after all of a roll is booked, a new layout keeps it and lays only what is left', async () => {
+    const { cutting, work, pieceOf, rollOf, desk } = standing('SW1');
+    await cutting.layOut();
+    const roll = rollOf('SW1');
+    const onIt = cutting.pieces().filter(({ rollId }) => rollId === roll.id);
+    work.bookCut(roll);
+    expect(cutting.isBegun(rollOf('SW1'))).toBe(true);
+    expect(onIt.every(({ tag }) => pieceOf(tag).cutAt !== null)).toBe(true);
+    await cutting.layOut();
+    for (const { tag, x_nm, y_nm } of onIt) expect(pieceOf(tag)).toMatchObject({ x_nm, y_nm, rollId: roll.id });
+    expect(desk.canUndo()).toContain('laid out');
+  });
+  it('booking takes the length off the stock and makes offcuts with labels, in one change that can be undone', async () => {
+    const { cutting, work, rollOf, reading, desk } = standing('SW1');
+    await cutting.layOut();
+    const roll = rollOf('SW1');
+    work.bookCut(roll);
+    if (roll.stockId !== null) expect(reading.takes()).toMatchObject([{ stockId: roll.stockId, length_nm: roll.used_nm, reason: 'cut' }]);
+    for (const { label, width_nm, length_nm } of reading.offcuts()) {
+      expect(label).toMatch(/-[a-z]/);
+      expect(width_nm).toBeGreaterThanOrEqual(cutting.rate('cut-keep-width') * 1e6 - 1);
+      expect(length_nm).toBeGreaterThanOrEqual(cutting.rate('cut-keep-length') * 1e6 - 1);
+    }
+    desk.undo();
+    expect([reading.takes(), reading.offcuts(), rollOf('SW1').bookedAt]).toEqual([[], [], null]);
+  });
+  it('a spoiled piece waits for film again, and the next layout finds a place for it alone', async () => {
+    const { cutting, work, pieceOf, rollOf } = standing('SW1');
+    await cutting.layOut();
+    const before = cutting.pieces().length;
+    work.bookCut(rollOf('SW1'));
+    const spoiled = pieceOf('SW1');
+    work.spoil(spoiled);
+    expect(cutting.notLaid().map(({ word }) => word)).toEqual(['SW1']);
+    await cutting.layOut();
+    expect(cutting.notLaid()).toEqual([]);
+    expect(pieceOf('SW1').id).not.toBe(spoiled.id);
+    expect(cutting.pieces().filter(({ spoiledAt }) => spoiledAt === null).length).toBe(before);
+  });
+  it('a measure changed after cutting is an alarm, before cutting only a stale plan', async () => {
+    const { cutting, work, rollOf, reading, desk } = standing('SW1');
+    await cutting.layOut();
+    const surface = reading.surfaces().find(({ tag }) => tag === 'SW1');
+    const measure = reading.measuresOf(surface?.id ?? '').find(({ fromPoint, toPoint }) => fromPoint === 'tl' && toPoint === 'tr');
+    const remeasure = (by_nm: number) => { desk.do('measured again', [desk.set('measure', measure?.id ?? '', { value_nm: (measure?.value_nm ?? 0) + by_nm })]); };
+    remeasure(4e6);
+    expect([cutting.stale(), cutting.cutStale()]).toEqual([['SW1'], []]);
+    remeasure(0);
+    work.bookCut(rollOf('SW1'));
+    remeasure(4e6);
+    expect(cutting.cutStale()).toEqual(['SW1']);
+  });
+  it('film with a direction may not be turned, and it says why', async () => {
+    const { cutting, work, pieceOf } = standing('DR1');
+    await cutting.layOut();
+    expect(cutting.film()?.direction).not.toBe('none');
+    expect(work.turn(pieceOf('DR1'))).toBe('DR1 may not be turned: the film has a direction.');
+  });
+});
+
+describe('which roll to buy, and what would one more cost?', () => {
+  it('each width is tried with the stock, then all of them: all together cost no more than the best of them', async () => {
+    const { cutting } = standing('SW1');
+    const tried = await cutting.compareWidths(new AbortController().signal);
+    expect(tried.map(({ word }) => word)).toContain('only what is in stock');
+    const whole = tried.filter(({ plan }) => plan.notLaid.length === 0);
+    const all = whole.find(({ word }) => word.endsWith('all widths'));
+    expect(all).toBeDefined();
+    for (const { plan } of whole) expect(all?.plan.cost.value).toBeLessThanOrEqual(plan.cost.value * 1.02);
+  });
+  it('two more panes add film for two, and are not in the plan', async () => {
+    const { cutting } = standing('SW1');
+    const answer = await cutting.whatIf(600, 900, 2, new AbortController().signal);
+    expect((answer?.after.cost.value ?? 0)).toBeGreaterThan(answer?.before.cost.value ?? Infinity);
+    expect(cutting.plan()).toBeUndefined();
+  });
+});
