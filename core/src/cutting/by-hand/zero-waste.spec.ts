@@ -60,6 +60,15 @@ describe('pieces cut from a roll without waste: are they put together again?', (
     expect(checkLayout(request, plan.placed)).toEqual([]);
     expect(checkCuttable(plan.placed, 3)).toEqual([]);
   });
+  it('thirteen pieces of one width that two columns beside each other use up, half of their length each: found at once, whatever the seed', () => {
+    const halves = [324, 585, 620, 355, 712, 462, 492, 467, 489, 294, 402, 1460, 684];
+    const sum_mm = halves.reduce((sum, own) => sum + own, 0);
+    const pieces: LayoutPiece[] = [...halves.map((along_mm): Pick<LayoutPiece, 'across_mm' | 'along_mm'> => ({ across_mm: 762, along_mm })), { across_mm: 889, along_mm: 2650 }, ...[495, 500, 341, 266, 659, 389].map((along_mm) => ({ across_mm: 635, along_mm }))].map((size, index) => ({ id: String(index), mayTurn90: false, ...size }));
+    for (const seed of [1, 2, 3, 4, 5, 6]) {
+      const { length_mm, stopped } = layOutByHand({ rollWidth_mm: ROLL, pieces }, { stages: 3, seed, mostRounds: 40 });
+      expect([seed, length_mm.value, stopped]).toEqual([seed, sum_mm / 2 + 2650, 'optimal']);
+    }
+  });
   it('pieces that want a factory edge lie at one, whatever is tried', () => {
     for (const seed of [21, 22, 23]) {
       const { request } = cutFromARoll(seed, 4, true);
