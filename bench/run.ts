@@ -1,7 +1,7 @@
 import { cpus, totalmem } from 'node:os';
 import { startServer } from '../scripts/running-server';
 import { memoryWithLargeJob, mixedLoad, writeAcknowledged } from './api';
-import { firstScreen, initialSize, inStep, largeJobOpens, secondStart, typingToFigure } from './pages';
+import { firstScreen, initialSize, inStep, largeJobOpens, pageBlocked, secondStart, typingToFigure } from './pages';
 import { adjustThousand, checkPane, layOut } from './core';
 import { cuttingByHand, cuttingFreely, cuttingFromStock } from './cutting';
 import { dayRows } from './day';
@@ -30,6 +30,7 @@ const benches: Readonly<Record<string, () => Promise<readonly Row[]>>> = {
   survey: surveyOfThousand,
   typing: typingToFigure,
   step: inStep,
+  blocked: pageBlocked,
   write: writeAcknowledged,
   load: mixedLoad,
   large: async () => {

@@ -87,7 +87,7 @@ export class DayBoard {
   readonly #fault = signal<string | undefined>(undefined);
   readonly lane = viewChild<ElementRef<HTMLElement>>('lane');
   protected readonly days = computed(() => Array.from({ length: this.planning.settings().days }, (_, day) => this.planning.clock().shortDay(day)));
-  readonly #begin = computed(() => (this.planning.clock().dayStarts()[this.planning.day()] ?? 0) + this.firstMinute());
+  readonly #begin = computed(() => (this.planning.clock().dayStarts[this.planning.day()] ?? 0) + this.firstMinute());
   protected readonly nowAt = computed(() => { const at = this.percent(this.planning.clock().minuteOf(Date.now()) - this.#begin()); return this.planning.nowMinute() > 0 && at > 0 && at < 100 ? at : undefined; });
   protected readonly isFault = computed(() => this.#fault() !== undefined || this.planning.refused() !== undefined);
   protected readonly says = computed(() => { const held = this.#held(); if (held === undefined) return this.planning.refused(); const clock = this.planning.clock().clock(held.at); return this.#fault() === undefined ? `${clock}: possible` : `${clock}: ${this.#fault() ?? ''}`; });

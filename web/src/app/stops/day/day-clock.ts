@@ -8,13 +8,20 @@ const MINUTE_MS = 60_000;
 export class DayClock {
   readonly from_ms: number;
   readonly to_ms: number;
+  /** Minute at which each day begins, one more than there are days. */
+  readonly dayStarts: readonly number[];
   readonly #first: DateTime;
+  readonly #firstEnds: number;
+  /** Words of minutes asked for before: a board of stretches asks for the same ones at every plan. */
+  readonly #words = new Map<string, string>();
 
   constructor(private readonly settings: Pick<DaySettings, 'firstDay' | 'days' | 'zone' | 'restDays'>) {
     const first = DateTime.fromISO(settings.firstDay, { zone: settings.zone }).startOf('day');
     this.#first = first.isValid ? first : DateTime.now().startOf('day');
     this.from_ms = this.#first.toMillis();
     this.to_ms = this.#first.plus({ days: settings.days }).toMillis();
+    this.dayStarts = Array.from({ length: settings.days + 1 }, (_, day) => this.minuteOf(this.#first.plus({ days: day }).toMillis()));
+    this.#firstEnds = this.minuteOf(this.#first.plus({ days: 1 }).toMillis());
   }
 
   /** Days of rest as one word, to compare. */
@@ -36,13 +43,12 @@ export class DayClock {
 
   /** '11:40'. */
   hour(minute: number): string {
-    return this.#at(minute).toFormat('HH:mm');
+    return this.#word(minute, 'HH:mm');
   }
 
   /** '11:40', or 'Thu 11:40' on another day than the first. */
   clock(minute: number): string {
-    const at = this.#at(minute);
-    return at.hasSame(this.#first, 'day') ? at.toFormat('HH:mm') : at.toFormat('ccc HH:mm');
+    return this.#word(minute, minute >= 0 && minute < this.#firstEnds ? 'HH:mm' : 'ccc HH:mm');
   }
 
   /** '11:40', whatever the day. */
@@ -59,16 +65,13 @@ export class DayClock {
     return this.clock((instant_ms - this.from_ms) / MINUTE_MS);
   }
 
-  /** Minute at which each day begins, one more than there are days. */
-  readonly dayStarts = (): readonly number[] => Array.from({ length: this.settings.days + 1 }, (_, day) => this.minuteOf(this.#first.plus({ days: day }).toMillis()));
-
   dayWord(day: number): string {
     return this.#first.plus({ days: day }).toFormat('ccc d MMM');
   }
 
   /** '29 Dec'. */
   date(minute: number): string {
-    return this.#at(minute).toFormat('d MMM');
+    return this.#word(minute, 'd MMM');
   }
 
   shortDay(day: number): string {
@@ -91,8 +94,13 @@ export class DayClock {
     return this.minuteOf(date.set({ hour: Math.floor(minuteOfDay / 60) % 24, minute: minuteOfDay % 60 }).plus({ days: minuteOfDay >= 1440 ? 1 : 0 }).toMillis());
   }
 
-  #at(minute: number): DateTime {
-    return DateTime.fromMillis(this.from_ms + minute * MINUTE_MS, { zone: this.settings.zone });
+  #word(minute: number, format: string): string {
+    const key = `${minute} ${format}`;
+    const known = this.#words.get(key);
+    if (known !== undefined) return known;
+    const word = DateTime.fromMillis(this.from_ms + minute * MINUTE_MS, { zone: this.settings.zone }).toFormat(format);
+    this.#words.set(key, word);
+    return word;
   }
 }
 

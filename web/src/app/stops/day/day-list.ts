@@ -34,8 +34,8 @@ export class DayList {
 
   protected readonly lists = computed(() => {
     const clock = this.planning.clock();
-    const begin = clock.dayStarts()[this.planning.day()] ?? 0;
-    const end = clock.dayStarts()[this.planning.day() + 1] ?? Number.POSITIVE_INFINITY;
+    const begin = clock.dayStarts[this.planning.day()] ?? 0;
+    const end = clock.dayStarts[this.planning.day() + 1] ?? Number.POSITIVE_INFINITY;
     const works = this.planning.whole()?.works;
     const today = this.planning.shown().filter(({ start }) => start >= begin && start < end).sort((a, b) => a.start - b.start);
     return this.planning.people().map(({ id, name }) => ({

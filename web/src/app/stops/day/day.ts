@@ -50,7 +50,7 @@ export class Day {
   });
   protected readonly weatherWord = computed(() => {
     const clock = this.planning.clock();
-    const starts = clock.dayStarts();
+    const starts = clock.dayStarts;
     const [from, to] = [clock.from_ms + (starts[this.planning.day()] ?? 0) * 60_000, clock.from_ms + (starts[this.planning.day() + 1] ?? 1440) * 60_000];
     const hours = this.planning.weather.hours().filter(({ instant_ms }) => instant_ms >= from && instant_ms < to);
     if (hours.length === 0) return `No forecast for ${clock.dayWord(this.planning.day())}: sun as under a clear sky.`;
@@ -96,7 +96,7 @@ export class Day {
   /** What the sun asks of the first day's fronts. */
   #sunLine(): string {
     const clock = this.planning.clock();
-    const end = clock.from_ms + (clock.dayStarts()[1] ?? 1440) * 60_000;
+    const end = clock.from_ms + (clock.dayStarts[1] ?? 1440) * 60_000;
     const sunny = this.planning.surfaces().flatMap(({ applicationId, tag }) => { const span = this.planning.ready()?.get(applicationId)?.closed.find(({ by, from_ms }) => by === 'sun' && from_ms < end); return span === undefined ? [] : [{ tag, at: span.from_ms }]; }).sort((a, b) => a.at - b.at);
     const [first] = sunny;
     if (first === undefined) return 'No direct sun to wait for on the first day.';

@@ -84,7 +84,7 @@ export class SkylineView {
     const at = this.#chain().find(({ latitude_deg, longitude_deg }) => latitude_deg !== null && longitude_deg !== null);
     if (at?.latitude_deg == null || at.longitude_deg === null) return [];
     const clock = this.#planning.clock();
-    const starts = clock.dayStarts();
+    const starts = clock.dayStarts;
     const [from, to] = [starts[this.#planning.day()] ?? 0, starts[this.#planning.day() + 1] ?? 1440];
     const track = sunTrack({ latitude_deg: at.latitude_deg, longitude_deg: at.longitude_deg, altitude_m: at.altitude_m ?? 0 }, clock.from_ms + from * 60_000, clock.from_ms + to * 60_000);
     return Array.from({ length: Math.floor((to - from) / EVERY_MIN) }, (_, step) => { const minute = from + step * EVERY_MIN; return { minute: minute - from, word: clock.hour(minute), ...track.at(clock.from_ms + minute * 60_000) }; }).filter(({ altitude_deg }) => altitude_deg > 0);

@@ -53,7 +53,7 @@ export class SunView {
     effect(() => {
       const surface = this.selection.surface();
       const clock = this.planning.clock();
-      const starts = clock.dayStarts();
+      const starts = clock.dayStarts;
       const [begin, end] = [starts[this.planning.day()] ?? 0, starts[this.planning.day() + 1] ?? 1440];
       this.planning.ready();
       this.#turn += 1;
@@ -69,7 +69,7 @@ export class SunView {
     const own = this.#own();
     if (surface === undefined || own === undefined || (own.id !== id && own.id !== surface.id)) return undefined;
     const clock = this.planning.clock();
-    const starts = clock.dayStarts();
+    const starts = clock.dayStarts;
     const [begin, end] = [starts[this.planning.day()] ?? 0, starts[this.planning.day() + 1] ?? 1440];
     const [from_ms, to_ms] = [clock.from_ms + begin * 60_000, clock.from_ms + end * 60_000];
     const x = (instant_ms: number): number => Math.round((WIDE * 10 * (instant_ms - from_ms)) / (to_ms - from_ms)) / 10;
