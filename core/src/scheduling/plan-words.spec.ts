@@ -93,7 +93,8 @@ describe('what would have to give, in words', () => {
     [{ kind: 'one more person', skill: 'heat' }, 'one more person who can do \'heat\''],
     [{ kind: 'hours until', minutes: 90 }, '90 min longer each evening'],
     [{ kind: 'hours until', minutes: 150 }, '2 h 30 min longer each evening'],
-    [{ kind: 'fit longer', fitness: 'front' }, 'the front fit for longer: shade it or wait for another day'],
+    [{ kind: 'fit longer', fitness: ['front'] }, 'the front fit for longer: shade it or wait for another day'],
+    [{ kind: 'fit longer', fitness: ['front', 'hall'] }, 'the front, the hall fit for longer, all of them: wait for other days, or plan without them'],
     [{ kind: 'without the pin of', step: 'lay' }, '\'lay\' not pinned'],
     [{ kind: 'a longer wait before', step: 'lay' }, '\'lay\' allowed to follow later'],
   ])('%j', (relief, words) => { expect(reliefInWords(relief, problem, (id) => `the ${id}`)).toBe(words); });

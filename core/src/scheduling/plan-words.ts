@@ -39,7 +39,7 @@ export function reliefInWords(relief: Relief, { steps, tools }: PlanProblem, fit
     case 'one more of': return `one more ${tools.find(({ id }) => id === relief.tool)?.word ?? relief.tool}`;
     case 'one more person': return relief.skill === null ? 'one more person' : `one more person who can do '${relief.skill}'`;
     case 'hours until': return `${NOUN(relief.minutes)} longer each evening`;
-    case 'fit longer': return `${fitnessWord(relief.fitness)} fit for longer: shade it or wait for another day`;
+    case 'fit longer': return relief.fitness.length === 1 ? `${fitnessWord(relief.fitness[0] ?? '')} fit for longer: shade it or wait for another day` : `${[...new Set(relief.fitness.map(fitnessWord))].join(', ')} fit for longer, all of them: wait for other days, or plan without them`;
     case 'without the pin of': return `'${step(relief.step)}' not pinned`;
     case 'a longer wait before': return `'${step(relief.step)}' allowed to follow later`;
   }

@@ -100,6 +100,13 @@ describe('what when there is no plan?', () => {
     expect(words(planned(long), long)).toEqual(expect.arrayContaining(['one more day like the last', 'one more person', '2 h longer each evening']));
   });
 
+  it('frost on two fronts: one alone would not do, both are named; the hall, which is warm, is not', () => {
+    const asked = problem([step('lay left', 60, { fitness: 'left' }), step('lay right', 60, { fitness: 'right' }), step('lay door', 60, { fitness: 'hall' })], [], {
+      fitness: [{ id: 'left', spans: [], closed: [] }, { id: 'right', spans: [{ from: 0, to: 400 }, { from: 700, to: 790 }], closed: [] }, { id: 'hall', spans: [{ from: 0, to: 1440 }], closed: [] }],
+    });
+    expect(words(planned(asked), asked)).toEqual(['left, right fit for longer, all of them: wait for other days, or plan without them']);
+  });
+
   it('a crew of zero needs a person', () => {
     const asked = problem([step('lay', 60, { skill: 'film' })], [], { people: [] });
     const plan = planned(asked);

@@ -8,16 +8,16 @@ export type Relief =
   | { readonly kind: 'one more of'; readonly tool: string }
   | { readonly kind: 'one more person'; readonly skill: string | null }
   | { readonly kind: 'hours until'; readonly minutes: number }
-  | { readonly kind: 'fit longer'; readonly fitness: string }
+  | { readonly kind: 'fit longer'; readonly fitness: readonly string[] }
   | { readonly kind: 'without the pin of'; readonly step: string }
   | { readonly kind: 'a longer wait before'; readonly step: string };
 
 const DAY = 1440;
 const MORE_HOURS = 120;
 
-/** Tries what people would try, one thing at a time, and names each that gives a plan. Empty: not one of them alone is enough. */
+/** Tries what people would try, one thing at a time, and names each that gives a plan; where none does, the surfaces that would all have to be fit for longer. Empty: that would not do either. */
 export function whatWouldGive(problem: PlanProblem): readonly Relief[] {
-  const { tools, steps, people, fitness, lags } = problem;
+  const { tools, steps, people, lags } = problem;
   const skills = [...new Set(steps.filter(({ crew }) => crew > 0).map(({ skill }) => skill))];
   const used = [...new Set(steps.flatMap((step) => step.tools.map(({ tool }) => tool)))];
   const fits = [...new Set(steps.flatMap((step) => (step.fitness === null ? [] : [step.fitness])))];
@@ -26,14 +26,27 @@ export function whatWouldGive(problem: PlanProblem): readonly Relief[] {
     ...skills.map((skill) => [{ kind: 'one more person', skill }, { ...problem, people: [...people, { id: ' more', name: '', skills: skill === null ? [] : [skill], hours: people[0]?.hours ?? workday(problem.horizon) }] }] as const),
     [{ kind: 'one more day' }, oneMoreDay(problem)],
     [{ kind: 'hours until', minutes: MORE_HOURS }, { ...problem, people: people.map((person) => ({ ...person, hours: joined(person.hours.map((span, index, all) => (isLastOfDay(span, all[index + 1]) ? { from: span.from, to: span.to + MORE_HOURS } : span))) })) }],
-    ...fits.map((id) => [{ kind: 'fit longer', fitness: id }, { ...problem, fitness: fitness.map((own) => (own.id === id ? { ...own, spans: [{ from: 0, to: problem.horizon }] } : own)) }] as const),
+    ...fits.map((id) => [{ kind: 'fit longer', fitness: [id] }, withFit(problem, [id])] as const),
     ...steps.filter(({ pinned }) => pinned !== null).map(({ id }) => [{ kind: 'without the pin of', step: id }, { ...problem, steps: steps.map((own) => (own.id === id ? { ...own, pinned: null } : own)) }] as const),
     ...lags.filter(({ most }) => most !== null).map((lag) => [{ kind: 'a longer wait before', step: lag.to }, { ...problem, lags: lags.map((own) => (own === lag ? { ...own, most: null } : own)) }] as const),
   ];
-  return tries.slice(0, MOST_TRIES).filter(([, eased]) => hasPlan(eased)).map(([relief]) => relief);
+  const found = tries.slice(0, MOST_TRIES).filter(([, eased]) => hasPlan(eased)).map(([relief]) => relief);
+  return found.length > 0 || fits.length < 2 ? found : fitTogether(problem, fits);
 }
 
 const MOST_TRIES = 60;
+
+/** Hardly more surfaces than must: all are fit for as long as wished, then one after the other only as it is, where there still is a plan. */
+function fitTogether(problem: PlanProblem, fits: readonly string[]): readonly Relief[] {
+  if (!hasPlan(withFit(problem, fits))) return [];
+  const needed = fits.reduce((eased, id) => { const others = eased.filter((own) => own !== id); return hasPlan(withFit(problem, others)) ? others : eased; }, fits);
+  return [{ kind: 'fit longer', fitness: needed }];
+}
+
+/** As if these were fit at any time. */
+function withFit(problem: PlanProblem, ids: readonly string[]): PlanProblem {
+  return { ...problem, fitness: problem.fitness.map((own) => (ids.includes(own.id) ? { ...own, spans: [{ from: 0, to: problem.horizon }] } : own)) };
+}
 
 /** Whether one of a few quick orders places every step. */
 function hasPlan(problem: PlanProblem): boolean {

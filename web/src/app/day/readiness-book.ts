@@ -8,7 +8,7 @@ import { Rates } from '../catalogue/rates';
 import { JobReading } from '../job/job-reading';
 import { SurfaceRowsReader } from '../job/surface-rows';
 import { DayPool } from '../workers/day-pool';
-import type { ReadyAnswer } from '../workers/day.worker';
+import type { ReadyAnswer } from '../workers/ready-answers';
 import { Weather } from './weather';
 
 export const USUAL_AIR: Air = { air_C: 20, humidity: 0.5 };

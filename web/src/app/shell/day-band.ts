@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, signal, untracked } from '@angular/core';
 import { ReadinessBook } from '../day/readiness-book';
 import { JobReading } from '../job/job-reading';
-import type { ReadyAnswer } from '../workers/day.worker';
+import type { ReadyAnswer } from '../workers/ready-answers';
 import { Selection } from './selection';
 
 const FIRST_HOUR = 5;

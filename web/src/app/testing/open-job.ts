@@ -17,6 +17,7 @@ export interface OpenedJob {
   readonly get: <Thing>(thing: ProviderToken<Thing>) => Thing;
   /** The server takes all that waits, as it is. */
   readonly serverTakesAll: () => void;
+  readonly end: () => void;
 }
 
 /** Opens a job made of such operations, with such films in the catalogue. */
@@ -39,6 +40,7 @@ export function openJob(ops: readonly Op[], films: readonly { readonly id: strin
   store.dispatch(JobActions.opened({ job: { seq: 1, rows }, pending: [], conflicts: [] }));
   return {
     get: (thing) => injector.get(thing),
+    end: () => { injector.destroy(); },
     serverTakesAll: () => {
       const desk = injector.get(JobDesk);
       for (const { change } of desk.state().pending) {

@@ -2,7 +2,8 @@ import { Injectable } from '@angular/core';
 import type { SeenBearing } from '@yellow-pane/core/climate';
 import { type DayPlan, type NoPlan, type PlanProblem, isSooner, isSoonest } from '@yellow-pane/core/scheduling';
 import { proxy } from 'comlink';
-import type { DayWorkerApi, ReadyAnswer, SearchTime } from './day.worker';
+import type { DayWorkerApi, SearchTime } from './day.worker';
+import type { ReadyAnswer } from './ready-answers';
 import { searchesAtOnce, sideBySide } from './side-by-side';
 import { type TaskOptions, WorkerPool } from './worker-pool';
 

@@ -1,25 +1,12 @@
 import type { SurfaceRows } from '@yellow-pane/core/choosing';
 import { newSunBook } from '@yellow-pane/core/choosing';
 import { type SeenBearing, type SeenEnd, type WeatherHour, bearingFromEnd, sunTrack } from '@yellow-pane/core/climate';
-import { type Readiness, type ReadinessLimits, caseOfRows, readiness } from '@yellow-pane/core/day';
-import type { Film, SeenFrom } from '@yellow-pane/core/job';
+import { type ReadinessLimits, caseOfRows } from '@yellow-pane/core/day';
+import type { SeenFrom } from '@yellow-pane/core/job';
 import { type DayPlan, type NoPlan, type PlanProblem, planDaySteps } from '@yellow-pane/core/scheduling';
 import type { Air } from '@yellow-pane/core/waiting';
 import { expose } from 'comlink';
-
-/** One surface to be asked about. */
-export interface ReadyAsk {
-  readonly id: string;
-  readonly rows: SurfaceRows;
-  readonly side: SeenFrom;
-  readonly film: Film | undefined;
-}
-
-export interface ReadyAnswer extends Readiness {
-  readonly id: string;
-  readonly assumed: readonly string[];
-  readonly unknown: readonly string[];
-}
+import { type ReadyAnswer, type ReadyAsk, readyAnswers } from './ready-answers';
 
 /** Another seed is another search. */
 export interface SearchTime {
@@ -44,16 +31,7 @@ const TELL_EVERY_MS = 120;
 const book = newSunBook();
 
 const api: DayWorkerApi = {
-  ready(asks, weather, from_ms, to_ms, indoor, limits) {
-    const kept = new Map<string, Readiness>();
-    return asks.map(({ id, rows, side, film }) => {
-      const { own, assumed, unknown } = caseOfRows(rows, side, film, indoor, book);
-      const key = JSON.stringify(own);
-      const found = kept.get(key) ?? readiness(own, weather, from_ms, to_ms, limits);
-      kept.set(key, found);
-      return { ...found, id, assumed, unknown };
-    });
-  },
+  ready: (asks, weather, from_ms, to_ms, indoor, limits) => readyAnswers(asks, weather, from_ms, to_ms, indoor, limits, book),
   bearing(rows, side, end, instant_ms) {
     const { place, facing } = caseOfRows(rows, side, undefined, ANY_AIR, book).own;
     return facing === null ? null : bearingFromEnd(sunTrack(place, instant_ms - HALF_DAY_MS, instant_ms + HALF_DAY_MS), facing, end, instant_ms);

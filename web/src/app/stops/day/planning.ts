@@ -9,7 +9,7 @@ import { Device } from '../../device/device';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { DayPool } from '../../workers/day-pool';
-import type { ReadyAnswer } from '../../workers/day.worker';
+import type { ReadyAnswer } from '../../workers/ready-answers';
 import { betterThan } from './better-plan';
 import type { DayClock } from './day-clock';
 import { DayGround } from './day-ground';

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, u
 import { ReadinessBook } from '../../day/readiness-book';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
-import type { ReadyAnswer } from '../../workers/day.worker';
+import type { ReadyAnswer } from '../../workers/ready-answers';
 import { BearingCheck } from './bearing-check';
 import { Planning } from './planning';
 import { SkylineView } from './skyline-view';
