@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
 import { seededRandom } from '../quantity';
 import { adjustNetwork, spreadOf } from './adjust-network';
 import { NETWORK_REFERENCE, POLYGON_REFERENCE } from './fixtures/reference';
@@ -84,6 +85,28 @@ describe('what is the largest rectangle inside?', () => {
     expect(rectangle?.height).toBeCloseTo(1500, 1);
   });
   it('is not worked out where a corner points inward', () => { expect(largestInside([{ x: 0, y: 0 }, { x: 100, y: 0 }, { x: 50, y: 40 }, { x: 0, y: 100 }])).toBeUndefined(); });
+  it('any figure of corners on an oval, leaning or thin: inside it, and no rectangle with its ends at tenths or corners is larger', () => {
+    const corner = fc.record({ turn: fc.double({ min: 0, max: 2 * Math.PI, noNaN: true }) });
+    fc.assert(fc.property(fc.array(corner, { minLength: 3, maxLength: 60 }), fc.integer({ min: 60, max: 3000 }), fc.double({ min: -1.5, max: 1.5, noNaN: true }), (corners, flat, lean) => {
+      const turns = [...new Set(corners.map(({ turn }) => Math.round(turn * 100) / 100))].sort((a, b) => a - b);
+      fc.pre(turns.length >= 3);
+      const outline = turns.map((turn) => ({ x: 1000 * Math.cos(turn) + lean * flat * Math.sin(turn), y: flat * Math.sin(turn) }));
+      const { left, width } = outlineBounds(outline);
+      /** Where an upright line meets the figure, side by side of it. */
+      const meets = (x: number): readonly number[] => outline.flatMap((from, index) => {
+        const to = outline[(index + 1) % outline.length] ?? from;
+        if (x < Math.min(from.x, to.x) || x > Math.max(from.x, to.x)) return [];
+        return Math.abs(to.x - from.x) < 1e-9 ? [from.y, to.y] : [from.y + ((to.y - from.y) * (x - from.x)) / (to.x - from.x)];
+      });
+      const heightOver = (from: number, to: number): number => { const [a, b] = [meets(from), meets(to)]; return Math.min(Math.max(...a), Math.max(...b)) - Math.max(Math.min(...a), Math.min(...b)); };
+      const inside = largestInside(outline);
+      if (inside === undefined) throw new Error('not convex');
+      const most = area(inside);
+      expect(heightOver(inside.left, inside.left + inside.width)).toBeGreaterThan(inside.height - 1e-3);
+      const ends = [...Array.from({ length: 11 }, (_, tenth) => left + (width * tenth) / 10), ...outline.map(({ x }) => x)];
+      for (const from of ends) for (const to of ends) if (to > from) expect((to - from) * heightOver(from, to)).toBeLessThanOrEqual(most + 1e-6 * width * flat + 1e-3);
+    }), { numRuns: 150 });
+  });
   it('never reaches outside', () => {
     const outline = [{ x: 0, y: 0 }, { x: 900, y: 0 }, { x: 1200, y: 600 }, { x: 300, y: 900 }];
     const inside = largestInside(outline);
