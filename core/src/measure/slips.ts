@@ -53,6 +53,7 @@ export function slipFixes(input: SurfaceInput, check: SurfaceCheck, typed: Reado
   const agrees = (changes: SlipFix['changes']): boolean => {
     const readings = input.readings.map((reading) => ({ ...reading, value_mm: changes.find(({ id }) => id === reading.id)?.value_mm ?? reading.value_mm }));
     if (readings.some(({ value_mm }) => !(value_mm >= 1) || value_mm > 100_000)) return false;
+    if (chordsDisagree({ ...input, readings })) return false;
     const again = checkSurface({ ...input, readings });
     return 'agreement' in again && again.agreement.kind === 'agree';
   };
@@ -87,6 +88,13 @@ export function slipFixes(input: SurfaceInput, check: SurfaceCheck, typed: Reado
     for (const { id, wouldFit_mm } of toFrame) offer(TO_FRAME, [{ id, value_mm: Math.round(wouldFit_mm) }]);
   }
   return found;
+}
+
+/** Curved glass cannot agree where its chords do not: that is known long before its curve is. */
+function chordsDisagree({ shape, readings }: SurfaceInput): boolean {
+  if (shape !== 'curved glass') return false;
+  const flat = checkSurface({ shape: 'four sides', readings: readings.filter(({ kind }) => kind === 'distance') });
+  return !('agreement' in flat) || flat.agreement.kind === 'disagree';
 }
 
 function swappedDigits(typed: { readonly text: string; readonly unit: LengthUnit } | undefined): readonly number[] {
