@@ -24,6 +24,15 @@ describe('are blanks laid out over the wire?', () => {
     expect(performance.now() - start).toBeLessThan(1400);
     expect(await long).toBeLessThan(10_000);
   });
+  it('several searches with one budget take the seeds that follow, and give the best of them', async () => {
+    const ask = async (more: object) => ((await request(server.app).post('/api/reckon/cut').send({ rollWidth_mm: 1524, pieces, mostRounds: 12, milliseconds: 10_000, ...more }).expect(200)).body as { length_mm: { value: number } }).length_mm.value;
+    const alone = [await ask({ seed: 5 }), await ask({ seed: 6 }), await ask({ seed: 7 })];
+    expect(await ask({ seed: 5, searches: 3 })).toBe(Math.min(...alone));
+  });
+  it.each([['searches', 0], ['searches', 4], ['mostRounds', -1], ['milliseconds', 60_000], ['seed', 1.5]])('%s of %s is refused by its name', async (field, value) => {
+    const { body } = await request(server.app).post('/api/reckon/cut').send({ rollWidth_mm: 1524, pieces: pieces.slice(0, 2), [field]: value }).expect(422);
+    expect(body).toMatchObject({ code: 'BODY_INVALID', path: field, got: String(value) });
+  });
   it('a piece wider than the roll is refused by name', async () => {
     expect((await request(server.app).post('/api/reckon/cut').send({ rollWidth_mm: 914, pieces: [{ id: 'SW1', across_mm: 1200, along_mm: 2000, mayTurn90: false }] }).expect(422)).body).toMatchObject({ code: 'CUTTING_PIECE_WIDER_THAN_ROLL', path: 'SW1' });
   });
@@ -46,6 +55,10 @@ describe('is an order laid out over the wire?', () => {
   it.each([['zero stock', { stocks: [] }], ['film too short', { stocks: [{ ...stocks[0], length_mm: 500 }] }]])('%s: every piece without film is named', async (_name, more) => {
     const { body } = await request(server.app).post('/api/reckon/cut').send(order(more)).expect(200);
     expect(body).toMatchObject({ stopped: 'infeasible', notLaid: ['A-S1', 'A-S2', 'A-S3'] });
+  });
+  it('a fault in an order is told of the order, not of one roll', async () => {
+    const { body } = await request(server.app).post('/api/reckon/cut').send(order({ rates: { keepShare: 2 } })).expect(422);
+    expect(body).toMatchObject({ code: 'BODY_INVALID', path: 'rates.keepShare', got: '2' });
   });
   it.each([['a negative length', { stocks: [{ ...stocks[0], length_mm: -1 }] }, 'CUTTING_STOCK_RANGE'], ['pins that overlap', { pinned: ['A-S1', 'A-S2'].map((id) => ({ id, stockId: 'new', x_mm: 0, y_mm: 0, turned: false })) }, 'CUTTING_PIN'], ['an id twice', { stocks: [stocks[0], stocks[0]] }, 'CUTTING_ID_TWICE']])('%s is refused by name', async (_name, more, code) => {
     expect((await request(server.app).post('/api/reckon/cut').send(order(more)).expect(422)).body).toMatchObject({ code });
