@@ -42,6 +42,23 @@ describe('is a typical slip recognised and offered as one fix?', () => {
   });
 });
 
+describe('is a slip recognised on a curved pane, where chords and sags are read?', () => {
+  const CHORDS: readonly (readonly [string, string, number])[] = [['tl', 'tr', 1180], ['ml', 'mr', 1180], ['bl', 'br', 1180], ['tl', 'bl', 760], ['mt', 'mb', 760], ['tr', 'br', 760], ['tl', 'br', 1403.6], ['bl', 'tr', 1403.6]];
+  const SAGS: readonly (readonly [string, string, number])[] = [['tl', 'tr', 52], ['ml', 'mr', 52], ['bl', 'br', 52], ['tl', 'bl', 20], ['mt', 'mb', 20], ['tr', 'br', 20]];
+  const offered = (wrong: Readonly<Record<string, number>>) => {
+    const of = (kind: 'distance' | 'sag', rows: typeof CHORDS): readonly Reading[] => rows.map(([from, to, value_mm]) => { const id = `${kind} ${from}-${to}`; return { id, kind, from, to, value_mm: wrong[id] ?? value_mm, instrument: 'tape' }; });
+    const input = { shape: 'curved glass' as const, readings: [...of('distance', CHORDS), ...of('sag', SAGS)] };
+    const check = checkSurface(input);
+    return { state: 'agreement' in check ? check.agreement.kind : check.state, fixes: slipFixes(input, check, new Map()) };
+  };
+  it('a chord misread by 10 cm is put right, and no fix is offered that the sags contradict', () => {
+    const { state, fixes } = offered({ 'distance ml-mr': 1280 });
+    expect(state).toBe('disagree');
+    expect(fixes.map(({ slip, changes }) => [slip, changes[0]?.id, changes[0]?.value_mm])).toContainEqual(['10 cm misread', 'distance ml-mr', 1180]);
+  });
+  it('true readings agree, and nothing is offered', () => { expect(offered({})).toEqual({ state: 'agree', fixes: [] }); });
+});
+
 describe('which surfaces are the same as others?', () => {
   const pane = (id: string, width: number, height: number, more: Partial<ComparedSurface> = {}): ComparedSurface => ({ id, shape: 'four sides', unitId: 'u', outline: [{ x: 0, y: 0 }, { x: width, y: 0 }, { x: width, y: height }, { x: 0, y: height }], more_mm: [], ...more });
   it('those within the tolerance of the first, each in one group', () => {

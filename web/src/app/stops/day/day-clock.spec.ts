@@ -21,6 +21,13 @@ describe('what o\'clock is it in the plan?', () => {
     expect(begins.slice(0, 3)).toEqual(['2026-10-24T05:30:00.000Z', '2026-10-25T06:30:00.000Z', '2026-10-26T06:30:00.000Z']);
     for (const { from, to } of clock.hoursOf(wren)) expect([270, 255]).toContain(to - from);
   });
+  it('of a first day of 25 hours the last one is still today, and asked again it is said alike', () => {
+    const clock = clockFrom('2026-10-25');
+    const said = (): readonly string[] => [clock.clock(1440), clock.clock(1499), clock.clock(1500), clock.hour(1500), clock.date(1499), clock.date(1500)];
+    const words = ['23:00', '23:59', 'Mon 00:00', '00:00', '25 Oct', '26 Oct'];
+    expect(said()).toEqual(words);
+    expect(said()).toEqual(words);
+  });
   it('they go forward on 29 March: 23 hours, and the hour that is not there is no trouble', () => {
     const clock = clockFrom('2026-03-28');
     expect(clock.dayStarts.slice(0, 3)).toEqual([0, 1440, 1440 + 1380]);
