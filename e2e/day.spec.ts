@@ -43,6 +43,7 @@ test('a stretch dragged into the sun is refused with the minute; by keyboard too
   await expect(first).toHaveAttribute('aria-pressed', 'true');
   await expect(page.getByRole('region', { name: 'Step picked' })).toContainText((await first.locator('strong').textContent()) ?? 'nothing');
   await page.getByRole('button', { name: 'by surface' }).click();
+  await expect(page.getByRole('button', { name: 'by surface', pressed: true })).toBeVisible();
   const bar = bars(page, 'SW[1246]').first();
   const before = await bar.getAttribute('aria-label');
   const box = await bar.boundingBox();
