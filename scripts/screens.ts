@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { type Page, chromium } from '@playwright/test';
 import { CHROMIUM } from './browser';
@@ -14,6 +15,8 @@ interface View {
   readonly theme?: 'noon' | 'cellar';
   readonly size?: { readonly width: number; readonly height: number };
   readonly before?: (page: Page) => Promise<void>;
+  /** Where a paper comes from, whose first page is the picture instead of the screen. Needs Debian's poppler-utils. */
+  readonly paper?: string;
 }
 
 const layOut = async (page: Page): Promise<void> => {
@@ -32,7 +35,6 @@ const judged = async (page: Page): Promise<void> => { await page.getByRole('tabl
 const VIEWS: readonly View[] = [
   { name: 'jobs', path: '/' },
   { name: 'survey-disagree', path: `${JOB}/survey/${surface(3)}` },
-  { name: 'survey-phone', path: `${JOB}/survey/${surface(6)}`, size: { width: 390, height: 844 } },
   { name: 'survey-curved', path: `${JOB}/survey/${surface(26)}` },
   { name: 'survey-wall', path: `${JOB}/survey/${surface(25)}` },
   { name: 'elevation', path: `${JOB}/survey/${surface(3)}`, before: async (page) => { await page.keyboard.press('Alt+E'); } },
@@ -47,10 +49,12 @@ const VIEWS: readonly View[] = [
   { name: 'day-crew', path: `${JOB}/day/${surface(1)}`, before: planDays },
   { name: 'day-surfaces', path: `${JOB}/day/${surface(1)}`, before: async (page) => { await planDays(page); await page.getByRole('button', { name: 'by surface' }).click(); await page.waitForTimeout(300); } },
   { name: 'day-mix', path: `${JOB}/day/${surface(1)}`, before: async (page) => { await page.getByRole('button', { name: 'Mixes' }).click(); await page.waitForTimeout(800); } },
+  { name: 'day-sheet', path: `${JOB}/day/${surface(1)}`, before: async (page) => { await planDays(page); await page.getByRole('button', { name: 'Keep this plan' }).click(); await page.waitForFunction(() => document.documentElement.dataset['unsaved'] === '0'); }, paper: `/api${JOB}/day/sheet` },
   { name: 'fit', path: `${JOB}/fit/${surface(1)}`, before: async (page) => { await page.getByRole('button', { name: 'Done, next step' }).click(); await page.getByRole('button', { name: 'Start timer' }).click(); } },
   { name: 'bench', path: '/bench', before: async (page) => { await page.getByRole('button', { name: 'Connect' }).click(); for (const measure of ['its width', 'its height', 'a diagonal']) { await page.getByRole('button', { name: `Measure ${measure}` }).click(); await page.waitForTimeout(500); } } },
 ];
 const EXTRA: readonly View[] = [
+  { name: 'survey-phone', path: `${JOB}/survey/${surface(6)}`, size: { width: 390, height: 844 } },
   { name: 'stock', path: '/stock' },
   { name: 'survey-dark', path: `${JOB}/survey/${surface(6)}`, theme: 'cellar' },
   { name: 'films', path: '/films' },
@@ -95,7 +99,7 @@ mkdirSync(folder, { recursive: true });
 const server = await startServer({ isDemo: true });
 const browser = await chromium.launch(CHROMIUM);
 try {
-  for (const { name, path, theme = 'noon', size = { width: 1280, height: 800 }, before } of wanted) {
+  for (const { name, path, theme = 'noon', size = { width: 1280, height: 800 }, before, paper } of wanted) {
     const context = await browser.newContext({ viewport: size, reducedMotion: 'reduce', locale: 'en-GB', timezoneId: 'Europe/Zurich' });
     const page = await context.newPage();
     page.on('console', (message) => { if (message.type() === 'error') console.error(`${name}: ${message.text()}`); });
@@ -107,7 +111,8 @@ try {
     await page.waitForTimeout(400);
     await before?.(page);
     await page.waitForTimeout(300);
-    await page.screenshot({ path: `${folder}/${name}.png` });
+    if (paper === undefined) await page.screenshot({ path: `${folder}/${name}.png` });
+    else execFileSync('pdftoppm', ['-png', '-r', '96', '-singlefile', '-', `${folder}/${name}`], { input: await (await page.request.get(server.address + paper)).body() });
     await context.close();
   }
 } finally {
