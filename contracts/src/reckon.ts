@@ -58,7 +58,7 @@ export const ratesSchema = z.strictObject({ perCrossCut: orderMoney.default(0), 
 const orderSchema = z.strictObject({
   stocks: z.array(z.strictObject({ id: key, what: z.enum(['roll', 'offcut', 'to order']), width_mm: z.number(), length_mm: z.number(), perMetre: z.number().default(1), whole: z.number().default(0), lot: text(80).default(''), edges: z.enum(['both', 'left', 'right', 'none']).default('both') })).max(1000),
   pieces: z.array(pieceSchema.extend({ across_mm: z.number(), along_mm: z.number(), group: text(80).default(''), outline: z.array(z.strictObject({ x: z.number().min(-1).max(1e6), y: z.number().min(-1).max(1e6) })).min(3).max(400).optional(), mayFlip: z.boolean().optional() })).max(60_000),
-  pinned: z.array(z.strictObject({ id: key, stockId: key, x_mm: z.number(), y_mm: z.number(), turned: z.boolean() })).max(10_000).default([]),
+  pinned: z.array(z.strictObject({ id: key, stockId: key, copy: z.int().min(0).max(99).default(0), x_mm: z.number(), y_mm: z.number(), turned: z.boolean(), flipped: z.boolean().default(false) })).max(10_000).default([]),
   mode: z.enum(['by hand', 'by plotter']).default('by hand'),
   stages: stagesSchema.default(3),
   gap_mm: z.number().default(0),

@@ -4,7 +4,7 @@ export { type CutBlank, type CutBlanks, type CutInput, type SeamWishes, customar
 export { type SeamKind, type SeamPlacing, DROP_COUNT, placeSeams } from './blanks/drops';
 export { type FirstDrop, type PatternMatch, CELL } from './blanks/pattern';
 export { type SectorBlank, SECTOR_FORMULAS, sectorBlank } from './blanks/sector';
-export { type BlankEdge, type TopPoints, isMirroredOnTable, lieOf, onTable, quarterTurned } from './blanks/on-the-table';
+export { type BlankEdge, type TopPoints, isMirroredOnTable, lieOf, onTable, quarterTurned, quarterTurnedBack } from './blanks/on-the-table';
 export { type LayoutPiece, type LayoutPlan, type LayoutRequest, type LengthBound, type PlacedPiece, LAYOUT_FORMULAS, layoutSums, lengthBound } from './layout';
 export { ANY_STAGES, type ByHandLimits, type Stages, layOutByHand, layOutByHandSteps, runThrough } from './by-hand/lay-out-by-hand';
 export { layOutFreeSteps } from './free/lay-out-free';
@@ -18,4 +18,4 @@ export { MONEY_FORMULAS } from './order/order-money';
 export { outlineOnRoll } from './order/pair-outlines';
 export { type Nested, grown, nestPair } from './outlines/nest';
 export { type Cut, cutsFor, restsWorthKeeping } from './instructions';
-export { type HandPlaced, type HandRoll, type PlacingFault, placingFault, snapped } from './hand-placing';
+export { type HandPlaced, type HandRoll, type PlacingFault, freePlace, placingFault, snapped } from './hand-placing';

@@ -22,6 +22,11 @@ export function quarterTurned(outline: readonly Point[], width: number): readonl
   return outline.map(({ x, y }) => ({ x: y, y: width - x }));
 }
 
+/** The same turned back. @param width of the blank as it lay before the first turn */
+export function quarterTurnedBack(outline: readonly Point[], width: number): readonly Point[] {
+  return outline.map(({ x, y }) => ({ x: width - y, y: x }));
+}
+
 /** Where the top of a blank points on the roll: towards its end, or towards one of its long edges. */
 export type TopPoints = 'to the roll end' | 'to the core' | 'to the left edge' | 'to the right edge';
 export type BlankEdge = 'top' | 'right' | 'bottom' | 'left';

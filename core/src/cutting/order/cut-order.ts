@@ -32,9 +32,13 @@ export interface OrderPiece extends LayoutPiece {
 export interface PinnedPiece {
   readonly id: string;
   readonly stockId: string;
+  /** Of a roll to order: which of several, from 0; left out: the first. */
+  readonly copy?: number | undefined;
   readonly x_mm: number;
   readonly y_mm: number;
   readonly turned: boolean;
+  /** Turned by half a turn. */
+  readonly flipped?: boolean | undefined;
 }
 
 /** What cutting costs and what is worth keeping; nobody has a source for these, they are rates. */

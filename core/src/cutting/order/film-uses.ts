@@ -15,19 +15,20 @@ export function usesOf(order: CutOrder, spaces: readonly PlacedSpace[], laid: re
   const takeId = idsByGroup(order, spaces[0]?.problem ?? NO_PROBLEM);
   const placedOn = new Map<string, PlacedPiece[][]>();
   const put = (stockId: string, pieces: readonly PlacedPiece[], copy = 0): void => { const copies = placedOn.get(stockId) ?? []; copies[copy] = [...(copies[copy] ?? []), ...pieces]; placedOn.set(stockId, copies); };
-  for (const { id, stockId, x_mm, y_mm, turned } of order.pinned) {
+  for (const { id, stockId, copy, x_mm, y_mm, turned, flipped } of order.pinned) {
     const piece = order.pieces.find((own) => own.id === id);
-    if (piece !== undefined) put(stockId, [{ id, x_mm, y_mm, across_mm: turned ? piece.along_mm : piece.across_mm, along_mm: turned ? piece.across_mm : piece.along_mm, turned, level: 0 }]);
+    if (piece !== undefined) put(stockId, [{ id, x_mm, y_mm, across_mm: turned ? piece.along_mm : piece.across_mm, along_mm: turned ? piece.across_mm : piece.along_mm, turned, ...(flipped === undefined ? {} : { flipped }), level: 0 }], copy);
   }
   spaces.forEach((space, index) => {
     const bands = laid.filter((own) => own.space === index).map(({ band }) => band);
     const free = freed.get(index);
     if (bands.length === 0) return;
     const take = (kind: number): string => takeId(kind, space.lot);
-    const roll = space.stock.what === 'to order' && space.stock.length_mm < BOUNDLESS ? Math.floor((space.stock.length_mm - space.from_mm + order.gap_mm) / space.problem.alongStep_mm) : Number.POSITIVE_INFINITY;
+    /** A space without end is as many rolls as it takes. */
+    const roll = space.most === Number.POSITIVE_INFINITY && space.stock.length_mm < BOUNDLESS ? Math.floor((space.stock.length_mm - space.from_mm + order.gap_mm) / space.problem.alongStep_mm) : Number.POSITIVE_INFINITY;
     const usesFree = free !== undefined && free.blocks.every(({ along }) => along <= roll);
     const rolls = usesFree ? onRolls(free.blocks, roll).map((blocks) => placeBlocks(space.problem, blocks, space.width_mm + order.gap_mm, take, space.from_mm)) : onRolls(Number.isFinite(roll) ? partedBands(bands) : bands, roll).map((own) => placeBands(space.problem, own, space.width_mm + order.gap_mm, take, space.from_mm));
-    rolls.forEach((placed, copy) => { put(space.stock.id, placed.map((piece) => shrunk(piece, space.x_mm, order)), copy); });
+    rolls.forEach((placed, copy) => { put(space.stock.id, placed.map((piece) => shrunk(piece, space.x_mm, order)), space.copy + copy); });
   });
   return order.stocks.flatMap((stock): StockUse[] => (placedOn.get(stock.id) ?? []).map((pieces, copy) => {
     const placed = levelled([...pieces]);

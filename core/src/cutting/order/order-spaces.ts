@@ -6,6 +6,8 @@ import { MISSING, MISSING_TIMES } from './missing-film';
 /** A space and where it lies on its film. */
 export interface PlacedSpace extends Space {
   readonly stock: StockFilm;
+  /** Of a roll to order: which of several, from 0; of a space without end: the first. */
+  readonly copy: number;
   readonly x_mm: number;
   readonly from_mm: number;
   readonly width_mm: number;
@@ -35,36 +37,39 @@ export function orderSpaces({ stocks, pieces, pinned, gap_mm, endWaste_mm, mostS
     const step_mm = problemFor(stock.width_mm).alongStep_mm;
     const perStep = objective === 'money' ? (stock.perMetre / 1000) * step_mm : stock.what === 'offcut' ? 0.02 * step_mm : stock.id === MISSING ? MISSING_TIMES * step_mm : step_mm;
     const edgeCount = stock.edges === 'both' ? 2 : stock.edges === 'none' ? 0 : 1;
-    const zones = zonesOf(stock, pieces, pinned, gap_mm);
-    const isPinned = zones.length > 0;
-    const make = (more: { readonly x_mm: number; readonly from_mm: number; readonly width_mm: number; readonly length_mm: number; readonly isExtra: boolean; readonly edges: number; readonly mostColumns: number }): PlacedSpace => ({
-      stock, x_mm: more.x_mm, from_mm: more.from_mm, width_mm: more.width_mm, problem: problemFor(more.width_mm), most: steps(more.length_mm + gap_mm, step_mm), mostBand: steps(Math.min(mostSheet_mm, stock.length_mm - endWaste_mm) + gap_mm, step_mm),
+    const pins = pinned.filter(({ stockId }) => stockId === stock.id);
+    const isPinned = pins.length > 0;
+    const make = (more: { readonly copy: number; readonly x_mm: number; readonly from_mm: number; readonly width_mm: number; readonly length_mm: number; readonly isExtra: boolean; readonly edges: number; readonly mostColumns: number }): PlacedSpace => ({
+      stock, copy: more.copy, x_mm: more.x_mm, from_mm: more.from_mm, width_mm: more.width_mm, problem: problemFor(more.width_mm), most: steps(more.length_mm + gap_mm, step_mm), mostBand: steps(Math.min(mostSheet_mm, stock.length_mm - endWaste_mm) + gap_mm, step_mm),
       cost: more.isExtra ? perStep : perStep * 1e-3, fixed: objective === 'money' && !isPinned ? stock.whole : 0, mostColumns: more.mostColumns, edges: more.edges, lot: lots.indexOf(stock.lot),
     });
-    const length_mm = stock.what === 'to order' ? Number.POSITIVE_INFINITY : stock.length_mm - endWaste_mm;
-    if (!isPinned) return [make({ x_mm: 0, from_mm: endWaste_mm, width_mm: stock.width_mm, length_mm, isExtra: true, edges: edgeCount, mostColumns: MOST_COLUMNS })];
-    const found: PlacedSpace[] = [];
-    let at = endWaste_mm;
-    for (const zone of zones) {
-      if (zone.from - at > 1) found.push(make({ x_mm: 0, from_mm: at, width_mm: stock.width_mm, length_mm: zone.from - at - gap_mm, isExtra: false, edges: edgeCount, mostColumns: MOST_COLUMNS }));
-      let x = 0;
-      for (const [from, to] of [...zone.taken, [stock.width_mm, stock.width_mm] as const]) {
-        const width_mm = from - x - (from < stock.width_mm ? gap_mm : 0);
-        if (width_mm > 1) found.push(make({ x_mm: x, from_mm: zone.from, width_mm, length_mm: zone.to - zone.from, isExtra: false, edges: (x === 0 && (stock.edges === 'both' || stock.edges === 'left')) || (from === stock.width_mm && (stock.edges === 'both' || stock.edges === 'right')) ? 1 : 0, mostColumns: 1 }));
-        x = Math.max(x, to + gap_mm);
+    const whole = (copy: number, from_mm: number, length_mm: number): PlacedSpace => make({ copy, x_mm: 0, from_mm, width_mm: stock.width_mm, length_mm, isExtra: true, edges: edgeCount, mostColumns: MOST_COLUMNS });
+    const onRoll = (copy: number): readonly PlacedSpace[] => {
+      const found: PlacedSpace[] = [];
+      let at = endWaste_mm;
+      for (const zone of zonesOf(pins.filter((pin) => (pin.copy ?? 0) === copy), pieces, gap_mm)) {
+        if (zone.from - at > 1) found.push(make({ copy, x_mm: 0, from_mm: at, width_mm: stock.width_mm, length_mm: zone.from - at - gap_mm, isExtra: false, edges: edgeCount, mostColumns: MOST_COLUMNS }));
+        let x = 0;
+        for (const [from, to] of [...zone.taken, [stock.width_mm, stock.width_mm] as const]) {
+          const width_mm = from - x - (from < stock.width_mm ? gap_mm : 0);
+          if (width_mm > 1) found.push(make({ copy, x_mm: x, from_mm: zone.from, width_mm, length_mm: zone.to - zone.from, isExtra: false, edges: (x === 0 && (stock.edges === 'both' || stock.edges === 'left')) || (from === stock.width_mm && (stock.edges === 'both' || stock.edges === 'right')) ? 1 : 0, mostColumns: 1 }));
+          x = Math.max(x, to + gap_mm);
+        }
+        at = zone.to + gap_mm;
       }
-      at = zone.to + gap_mm;
-    }
-    const rest_mm = (stock.what === 'to order' ? Number.POSITIVE_INFINITY : stock.length_mm) - at;
-    if (rest_mm > 1) found.push(make({ x_mm: 0, from_mm: at, width_mm: stock.width_mm, length_mm: rest_mm, isExtra: true, edges: edgeCount, mostColumns: MOST_COLUMNS }));
-    return found;
+      return at === endWaste_mm || stock.length_mm - at > 1 ? [...found, whole(copy, at, stock.length_mm - at)] : found;
+    };
+    if (stock.what !== 'to order') return onRoll(0);
+    /** Rolls that pieces are pinned on each by itself, and as many more as are needed. */
+    const begun = Math.max(0, ...pins.map(({ copy = 0 }) => copy + 1));
+    return [...Array.from({ length: begun }, (_, copy) => onRoll(copy)).flat(), whole(begun, endWaste_mm, Number.POSITIVE_INFINITY)];
   });
 }
 
 const steps = (length_mm: number, step_mm: number): number => (Number.isFinite(length_mm) ? Math.max(0, Math.floor(length_mm / step_mm + 1e-6)) : Number.POSITIVE_INFINITY);
 
-function zonesOf(stock: StockFilm, pieces: readonly OrderPiece[], pinned: readonly PinnedPiece[], gap_mm: number): readonly Zone[] {
-  const boxes = pinned.filter(({ stockId }) => stockId === stock.id).flatMap((pin) => {
+function zonesOf(pinned: readonly PinnedPiece[], pieces: readonly OrderPiece[], gap_mm: number): readonly Zone[] {
+  const boxes = pinned.flatMap((pin) => {
     const piece = pieces.find(({ id }) => id === pin.id);
     if (piece === undefined) return [];
     const [across, along] = pin.turned ? [piece.along_mm, piece.across_mm] : [piece.across_mm, piece.along_mm];

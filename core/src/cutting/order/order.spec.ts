@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { ANY_STAGES, type CutOrder, type CutOrderPlan, type OrderPiece, type StockFilm, checkCuttable, cutsFor, placingFault, planOrderSteps, restsWorthKeeping, runThrough, snapped } from '../index';
+import { ANY_STAGES, type CutOrder, type CutOrderPlan, type OrderPiece, type StockFilm, checkCuttable, cutsFor, planOrderSteps, restsWorthKeeping, runThrough } from '../index';
 
 const RATES = { perCrossCut: 1, perSlit: 0.5, perPiece: 0.2, keepWidth_mm: 200, keepLength_mm: 500, keepShare: 0.3, perSplitGroup: 15 };
 const piece = (id: string, across_mm: number, along_mm: number, more: Partial<OrderPiece> = {}): OrderPiece => ({ id, across_mm, along_mm, mayTurn90: false, group: '', ...more });
@@ -119,6 +119,38 @@ describe('do pinned pieces stay?', () => {
     expect(() => plan(orderOf(stocks, pieces, { pinned: pins(['a', 0, 0, true]) }))).toThrow(/direction/);
     expect(() => plan(orderOf(stocks, pieces, { pinned: pins(['q', 0, 0]) }))).toThrow(/unknown piece/);
   });
+  it('on the second of the rolls to order, at the very place another has on the first: both stay, the rest goes round them', () => {
+    const order = orderOf([film('new', 1524, 2600, { what: 'to order' })], [...pieces, ...pieces.map((own) => ({ ...own, id: `${own.id}2` }))], { endWaste_mm: 20, pinned: [{ id: 'a', stockId: 'new', x_mm: 100, y_mm: 300, turned: false }, { id: 'a2', stockId: 'new', copy: 1, x_mm: 100, y_mm: 300, turned: false }] });
+    const found = plan(order);
+    expect(faultsOf(order, found)).toEqual([]);
+    expect(found.notLaid).toEqual([]);
+    expect(['a', 'a2'].map((id) => { const use = found.uses.find(({ placed }) => placed.some((own) => own.id === id)); return [use?.copy, use?.placed.find((own) => own.id === id)?.x_mm, use?.placed.find((own) => own.id === id)?.y_mm]; })).toEqual([[0, 100, 300], [1, 100, 300]]);
+  });
+  it('wherever they are pinned, on stock or on rolls to order, every piece is there once and none lies over another', () => {
+    const pins = fc.array(fc.record({ stockId: fc.constantFrom('r', 'new'), copy: fc.integer({ min: 0, max: 2 }), x_mm: fc.integer({ min: 0, max: 900 }), y_mm: fc.integer({ min: 20, max: 1900 }) }), { minLength: 1, maxLength: 4 });
+    fc.assert(fc.property(pins, fc.constantFrom(0, 3), fc.constantFrom('by hand' as const, 'by plotter' as const), (at, gap_mm, mode) => {
+      const order = orderOf([film('r', 1524, 4000), film('new', 1524, 3000, { what: 'to order' })], [...pieces, piece('e', 300, 900), piece('f', 450, 620)], { gap_mm, endWaste_mm: 20, mode, pinned: at.map((pin, index) => ({ ...pin, id: ['a', 'b', 'c', 'e'][index] ?? 'f', copy: pin.stockId === 'r' ? 0 : pin.copy, turned: false })) });
+      const isApart = order.pinned.every((one, index) => order.pinned.slice(index + 1).every((other) => one.stockId !== other.stockId || one.copy !== other.copy || Math.abs(one.x_mm - other.x_mm) > 700 || Math.abs(one.y_mm - other.y_mm) > 1100));
+      fc.pre(isApart);
+      const found = plan(order, 6);
+      expect(faultsOf(order, found)).toEqual([]);
+      for (const pin of order.pinned) expect(found.uses.find(({ stockId, copy }) => stockId === pin.stockId && copy === pin.copy)?.placed.find(({ id }) => id === pin.id)).toMatchObject({ x_mm: pin.x_mm, y_mm: pin.y_mm });
+    }), { numRuns: 40 });
+  });
+  it('two of stock and one beyond the length a roll comes in are refused by name', () => {
+    expect(() => plan(orderOf(stocks, pieces, { pinned: [{ id: 'a', stockId: 'r', copy: 1, x_mm: 0, y_mm: 0, turned: false }] }))).toThrow(/pinned.a.copy: .*there is one of this film/);
+    expect(() => plan(orderOf([film('new', 1524, 900, { what: 'to order' })], [piece('a', 600, 1000)], { pinned: [{ id: 'a', stockId: 'new', x_mm: 0, y_mm: 0, turned: false }] }))).toThrow(/inside the film/);
+  });
+  it('a nested pair pinned as it lies stays nested: in one another’s rectangles, half turned; one that lies over it is refused', () => {
+    const outline = [{ x: 0, y: 0 }, { x: 600, y: 800 }, { x: 0, y: 800 }];
+    const wedges = ['p', 'q', 'r'].map((id) => piece(id, 600, 800, { outline, mayFlip: true }));
+    const order = orderOf([film('new', 1524, 9000, { what: 'to order' })], wedges.slice(0, 2), { mode: 'by plotter' });
+    const nested = plan(order).uses[0]?.placed ?? [];
+    expect(nested.some(({ flipped }) => flipped === true)).toBe(true);
+    const pinned = nested.map(({ id, x_mm, y_mm, turned, flipped }) => ({ id, stockId: 'new', x_mm, y_mm, turned, flipped }));
+    expect(plan({ ...order, pinned }).uses[0]?.placed.map(({ id, x_mm, y_mm, flipped = false }) => [id, x_mm, y_mm, flipped]).sort()).toEqual(nested.map(({ id, x_mm, y_mm, flipped = false }) => [id, x_mm, y_mm, flipped]).sort());
+    expect(() => plan({ ...order, pieces: wedges, pinned: [...pinned, { id: 'r', stockId: 'new', x_mm: 30, y_mm: 30, turned: false }] })).toThrow(/CUTTING_PIN at pinned.r: .* overlaps/);
+  });
   it.each([['a negative length', { stocks: [film('r', 1524, -1)] }, /stocks.r.length_mm/], ['a width of 9 m', { stocks: [film('r', 9000, 10)] }, /stocks.r.width_mm/], ['a piece of 0 mm', { pieces: [piece('a', 0, 5)] }, /pieces.a.across_mm/], ['a piece of NaN', { pieces: [piece('a', Number.NaN, 5)] }, /pieces.a.across_mm/], ['an id twice', { pieces: [piece('a', 5, 5), piece('a', 5, 5)] }, /CUTTING_ID_TWICE/], ['a gap of 1 m', { gap_mm: 1000 }, /gap_mm/]])('%s is refused by field', (_name, more, says) => { expect(() => plan({ ...orderOf(stocks, pieces), ...more })).toThrow(says); });
   it('50,001 pieces are refused, 2,000 have a first plan', () => {
     expect(() => plan(orderOf(stocks, Array.from({ length: 50_001 }, (_, index) => piece(`p${index}`, 100, 100))))).toThrow(/50000/);
@@ -161,17 +193,5 @@ describe('do the cuts of the sheet free every piece?', () => {
     const one = { id: 'a', x_mm: 0, y_mm: 0, across_mm: 1230, along_mm: 2190, turned: false, level: 0 };
     expect(restsWorthKeeping([one], 1524, 200, 500)).toEqual([{ x_mm: 1230, y_mm: 0, width_mm: 294, length_mm: 2190, hasRightEdge: true }]);
     expect(restsWorthKeeping([one], 1400, 200, 500)).toEqual([]);
-  });
-});
-
-describe('is a hand-placed piece held to the film?', () => {
-  const roll = { width_mm: 1524, length_mm: 5000, gap_mm: 3, endWaste_mm: 20 };
-  const others = [{ id: 'b', x_mm: 0, y_mm: 20, across_mm: 600, along_mm: 1000 }];
-  const at = (x_mm: number, y_mm: number) => ({ id: 'a', x_mm, y_mm, across_mm: 500, along_mm: 400 });
-  it.each([[603, 20, undefined], [602, 20, 'overlaps'], [-2, 1200, 'over the edge'], [1030, 1200, 'over the edge'], [700, 10, 'in the end waste'], [700, 4700, 'beyond the film']])('at %d, %d: %s', (x, y, kind) => { expect(placingFault(at(x, y), others, roll)?.kind).toBe(kind); });
-  it('snaps to a neighbour with the gap, to the edge of the film, and not from afar', () => {
-    expect(snapped(at(608, 24), others, roll, 10)).toMatchObject({ x_mm: 603, y_mm: 20 });
-    expect(snapped(at(1020, 1030), others, roll, 10)).toMatchObject({ x_mm: 1024, y_mm: 1023 });
-    expect(snapped(at(800, 2000), others, roll, 10)).toMatchObject({ x_mm: 800, y_mm: 2000 });
   });
 });

@@ -1,11 +1,14 @@
 import { CoreError } from '../../quantity';
+import { type HandPlaced, placingFault } from '../hand-placing';
 import type { CutOrder, OrderPiece, PinnedPiece, StockFilm } from './cut-order';
+import { outlineOnRoll } from './pair-outlines';
 
 const MOST_PIECES = 50_000;
 const MOST_STOCKS = 60;
 const LONGEST_MM = 1_000_000;
 const WIDEST_MM = 5000;
-const SLACK_MM = 0.05;
+/** Rolls to order that pieces may be pinned on. */
+const MOST_COPIES = 100;
 
 /** Refuses an order that cannot be meant, naming the field. @throws CoreError CUTTING_TOO_MANY_PIECES, CUTTING_STOCK_RANGE, CUTTING_PIECE_RANGE, CUTTING_PIN, CUTTING_ID_TWICE */
 export function refuseOrder({ stocks, pieces, pinned, gap_mm, endWaste_mm, mostSheet_mm }: CutOrder): void {
@@ -30,17 +33,19 @@ function refuseStock({ id, width_mm, length_mm, perMetre, whole }: StockFilm): v
 }
 
 function refusePins(stocks: readonly StockFilm[], pieces: readonly OrderPiece[], pinned: readonly PinnedPiece[]): void {
-  const boxes: { id: string; stockId: string; x: number; y: number; across: number; along: number }[] = [];
-  for (const { id, stockId, x_mm, y_mm, turned } of pinned) {
+  const placed = new Map<string, HandPlaced[]>();
+  for (const pin of pinned) {
+    const { id, stockId, copy = 0, x_mm, y_mm, turned } = pin;
     const stock = stocks.find((own) => own.id === stockId);
     const piece = pieces.find((own) => own.id === id);
     if (piece === undefined || stock === undefined) throw new CoreError('CUTTING_PIN', { path: `pinned.${id}`, expected: 'a piece and a roll of this order', got: piece === undefined ? 'an unknown piece' : 'an unknown roll' });
+    if (copy !== 0 && (stock.what !== 'to order' || !Number.isInteger(copy) || copy < 0 || copy >= MOST_COPIES)) throw new CoreError('CUTTING_PIN', { path: `pinned.${id}.copy`, expected: stock.what === 'to order' ? `a whole number from 0 to ${MOST_COPIES - 1}` : '0: there is one of this film', got: String(copy) });
     if (turned && !piece.mayTurn90) throw new CoreError('CUTTING_PIN', { path: `pinned.${id}`, expected: 'a piece that may be turned', got: 'one whose film has a direction' });
-    const [across, along] = turned ? [piece.along_mm, piece.across_mm] : [piece.across_mm, piece.along_mm];
-    if (x_mm < -SLACK_MM || y_mm < -SLACK_MM || x_mm + across > stock.width_mm + SLACK_MM || (stock.what !== 'to order' && y_mm + along > stock.length_mm + SLACK_MM)) throw new CoreError('CUTTING_PIN', { path: `pinned.${id}`, expected: 'a place inside the film', got: 'one that reaches beyond it' });
-    const other = boxes.find((box) => box.stockId === stockId && box.x < x_mm + across - SLACK_MM && x_mm < box.x + box.across - SLACK_MM && box.y < y_mm + along - SLACK_MM && y_mm < box.y + box.along - SLACK_MM);
-    if (other !== undefined) throw new CoreError('CUTTING_PIN', { path: `pinned.${id}`, expected: 'a place of its own', got: `one that overlaps ${other.id}` });
-    boxes.push({ id, stockId, x: x_mm, y: y_mm, across, along });
+    const own: HandPlaced = { id, x_mm, y_mm, across_mm: turned ? piece.along_mm : piece.across_mm, along_mm: turned ? piece.across_mm : piece.along_mm, outline: piece.outline && outlineOnRoll(piece.outline, piece.across_mm, piece.along_mm, turned, pin.flipped === true) };
+    const onRoll = placed.get(`${stockId} ${copy}`) ?? [];
+    const fault = placingFault(own, onRoll, { width_mm: stock.width_mm, length_mm: stock.length_mm, gap_mm: 0, endWaste_mm: 0 });
+    if (fault !== undefined) throw new CoreError('CUTTING_PIN', { path: `pinned.${id}`, expected: fault.kind === 'overlaps' ? 'a place of its own' : 'a place inside the film', got: fault.kind === 'overlaps' ? `one that overlaps ${fault.id}` : 'one that reaches beyond it' });
+    placed.set(`${stockId} ${copy}`, [...onRoll, own]);
   }
 }
 

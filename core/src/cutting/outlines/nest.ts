@@ -43,10 +43,11 @@ export function halfTurned(outline: Polygon, width: number, height: number): Pol
   return outline.map(({ x, y }) => ({ x: width - x, y: height - y }));
 }
 
-const swapped = (outline: Polygon): Polygon => outline.map(({ x, y }) => ({ x: y, y: x }));
+/** Across for along. */
+export const swapped = (outline: Polygon): Polygon => outline.map(({ x, y }) => ({ x: y, y: x }));
 
-/** How far the other must go down so that it lies wholly below: the largest of lower edge less upper edge over all upright lines through corners of either. */
-function shiftDown(upper: Polygon, lower: Polygon): number {
+/** How far the other must go down so that it lies wholly below: the largest of lower edge less upper edge over all upright lines through corners of either. Minus infinity: no upright line meets both. */
+export function shiftDown(upper: Polygon, lower: Polygon): number {
   const lines = [...new Set([...upper, ...lower].map(({ x }) => x))];
   let most = Number.NEGATIVE_INFINITY;
   for (const x of lines) {

@@ -1,9 +1,14 @@
 import type { CutOrderPlan, StockFilm } from '@yellow-pane/core/cutting';
+import type { CutRoll } from '@yellow-pane/core/job';
 import { type DisplayUnits, formatFilmLength, nmFromMm } from '@yellow-pane/core/quantity';
 
-export const STOCK_WORDS = { roll: 'roll', offcut: 'offcut', 'to order': 'to be ordered' } as const;
+/** What a roll of a plan is called. Of several to be ordered the others are numbered. */
+export function rollWord({ what, label }: Pick<CutRoll, 'what' | 'label'>): string {
+  return what === 'to order' ? `New roll${label.startsWith('new ') ? label.slice('new'.length) : ''}, to be ordered` : `${what === 'roll' ? 'Roll' : 'Offcut'} ${label}`;
+}
 
 export const money = (value: number): string => value.toFixed(2);
+export const toCent = (value: number): number => Math.round(value * 100) / 100;
 export const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;
 
 /** Length of all films a plan uses. */

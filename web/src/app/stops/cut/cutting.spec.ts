@@ -34,7 +34,14 @@ function standing(tag: string) {
   const [cutting, work, desk, reading] = [job.get(Cutting), job.get(PlanWork), job.get(JobDesk), job.get(JobReading)];
   const pieceOf = (own: string) => { const found = cutting.pieces().find((piece) => piece.tag === own && piece.spoiledAt === null); if (found === undefined) throw new Error(own); return found; };
   const rollOf = (own: string) => { const found = cutting.rolls().find(({ id }) => id === pieceOf(own).rollId); if (found === undefined) throw new Error(own); return found; };
-  return { cutting, work, desk, reading, pieceOf, rollOf, goTo: (own: string) => { chosen.set(own); } };
+  /** A second roll to order, with nothing on it yet. */
+  const addRoll = () => {
+    const [roll] = cutting.rolls();
+    if (roll === undefined) throw new Error('nothing laid');
+    desk.do('another roll', [desk.put('cutRoll', { planId: roll.planId, stockId: null, what: 'to order', label: 'new 2', lot: '', width_nm: roll.width_nm, length_nm: roll.length_nm, used_nm: 0, position: cutting.rolls().length, ticks: [], bookedAt: null })]);
+    return { from: roll, to: cutting.rolls().find(({ id }) => id !== roll.id) ?? roll };
+  };
+  return { cutting, work, desk, reading, pieceOf, rollOf, addRoll, goTo: (own: string) => { chosen.set(own); } };
 }
 
 describe('is the film of the surface in hand laid out?', () => {
@@ -152,6 +159,42 @@ describe('does what a person did to the plan stay?', () => {
     work.bookCut(rollOf('SW1'));
     remeasure(4e6);
     expect(cutting.cutStale()).toEqual(['SW1']);
+  });
+  it('pieces pinned on the second of two rolls to order stay on it when the rest is laid anew', async () => {
+    const { cutting, work, addRoll } = standing('SW1');
+    cutting.leftOut.set(new Set(cutting.items().map(({ id }) => id)));
+    await cutting.layOut();
+    const [first, second] = cutting.pieces();
+    if (first === undefined || second === undefined) throw new Error('nothing laid');
+    expect(work.moveTo(second, addRoll().to)).toBeUndefined();
+    work.pin([first], true);
+    const places = () => ['first', 'second'].map((_, index) => { const own = cutting.pieces().find(({ applicationId, drop }) => applicationId === [first, second][index]?.applicationId && drop === [first, second][index]?.drop); return [own?.x_nm, own?.y_nm, own?.pinned]; });
+    const before = places();
+    await cutting.layOut();
+    expect(cutting.fault()).toBeUndefined();
+    expect(places()).toEqual(before);
+    expect(new Set(cutting.pieces().filter(({ pinned }) => pinned).map(({ rollId }) => rollId)).size).toBe(2);
+  });
+  it('a piece moved to another roll lies free and pinned there; both lengths follow, and it is one change', async () => {
+    const { cutting, work, desk, addRoll } = standing('SW1');
+    await cutting.layOut();
+    const { from, to } = addRoll();
+    const [piece, next] = cutting.pieces();
+    if (piece === undefined || next === undefined) throw new Error('nothing laid');
+    const before = [cutting.plan()?.lengthUsed_nm, from.used_nm, 0];
+    expect(work.moveTo(next, to)).toBeUndefined();
+    expect(work.moveTo(piece, to)).toBeUndefined();
+    const moved = cutting.pieces().find(({ id }) => id === piece.id);
+    expect(moved).toMatchObject({ rollId: to.id, pinned: true });
+    for (const { id, rollId, x_nm, y_nm, across_nm, along_nm } of cutting.pieces()) {
+      if (moved === undefined || id === piece.id || rollId !== to.id) continue;
+      expect(x_nm >= moved.x_nm + moved.across_nm - 60_000 || moved.x_nm >= x_nm + across_nm - 60_000 || y_nm >= moved.y_nm + moved.along_nm - 60_000 || moved.y_nm >= y_nm + along_nm - 60_000).toBe(true);
+    }
+    expect(cutting.plan()?.lengthUsed_nm).toBe(cutting.rolls().reduce((sum, { used_nm }) => sum + used_nm, 0));
+    expect(cutting.plan()?.filmCost).toBeCloseTo(cutting.rolls().reduce((sum, roll) => sum + cutting.filmOf(roll, roll.used_nm), 0), 1);
+    desk.undo();
+    desk.undo();
+    expect([cutting.plan()?.lengthUsed_nm, ...cutting.rolls().slice(0, 2).map(({ used_nm }) => used_nm)]).toEqual(before);
   });
   it('film with a direction may not be turned, and it says why', async () => {
     const { cutting, work, pieceOf } = standing('DR1');

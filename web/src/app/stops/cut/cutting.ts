@@ -1,6 +1,6 @@
 import { Injectable, computed, inject, linkedSignal, signal } from '@angular/core';
 import type { StockItem } from '@yellow-pane/contracts';
-import { ANY_STAGES, type CutBlank, type CutBlanks, type CutOrder, type CutOrderPlan, type OrderPiece, type PinnedPiece, type Stages, type StockFilm, layoutPieceOf } from '@yellow-pane/core/cutting';
+import { ANY_STAGES, MONEY_FORMULAS, type CutBlank, type CutBlanks, type CutOrder, type CutOrderPlan, type OrderPiece, type PinnedPiece, type Stages, type StockFilm, layoutPieceOf } from '@yellow-pane/core/cutting';
 import { DEFAULT_RATES } from '@yellow-pane/core/fitting';
 import type { RowOf } from '@yellow-pane/core/job';
 import { mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
@@ -15,7 +15,7 @@ import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
 import { LayoutPool } from '../../workers/layout-pool';
 import { BlankOutlines } from './blank-outlines';
-import { lengthOfPlan, money, pieceWord, refusalWord, shortWord } from './cut-words';
+import { lengthOfPlan, money, pieceWord, refusalWord, shortWord, toCent } from './cut-words';
 import { rowsOfUses } from './plan-rows';
 
 export type CutView = 'layout' | 'blanks' | 'table' | 'stock';
@@ -41,6 +41,7 @@ const TRY_MS = 350;
 const PLOTTER_GAP_NM = 3_000_000;
 const keyOf = (applicationId: string, drop: number): string => `${applicationId} ${drop}`;
 const orderId = (width_nm: number): string => `order ${width_nm}`;
+const stockIdOf = ({ stockId, width_nm }: RowOf<'cutRoll'>): string => stockId ?? orderId(width_nm);
 
 export interface WidthTried {
   readonly word: string;
@@ -122,6 +123,12 @@ export class Cutting {
   });
   readonly isPriceGuessed = computed(() => !this.items().some(({ what, perMetre }) => what === 'roll' && perMetre !== null));
 
+  /** What so much of a roll's film is worth, as the layout reckons it; 0 where the roll is no longer to be had. */
+  filmOf(roll: RowOf<'cutRoll'>, used_nm: number): number {
+    const stock = this.stocks().find(({ id }) => id === stockIdOf(roll));
+    return stock === undefined ? 0 : MONEY_FORMULAS.use.of({ used_mm: mmFromNm(used_nm), perMetre: stock.perMetre, whole: stock.whole });
+  }
+
   rate(key: string): number {
     return (this.#rates.rates().find((rate) => rate.key === key) ?? DEFAULT_RATES.find((rate) => rate.key === key))?.value ?? 0;
   }
@@ -145,10 +152,13 @@ export class Cutting {
     const open = this.blanks().filter(({ key }) => !done.has(key));
     const byKey = new Map(open.map((blank) => [blank.key, blank]));
     const pinned = this.pieces().filter(({ pinned: isPinned, rollId, applicationId, drop, spoiledAt }) => isPinned && spoiledAt === null && !booked.has(rollId) && byKey.has(keyOf(applicationId, drop)) && !this.#cut.isStale(applicationId));
+    const openRolls = this.rolls().filter(({ id }) => !booked.has(id));
     const pins = pinned.flatMap((piece): PinnedPiece[] => {
-      const roll = this.rolls().find(({ id }) => id === piece.rollId);
-      const stockId = roll === undefined ? undefined : (roll.stockId ?? orderId(roll.width_nm));
-      return stockId === undefined || !this.stocks().some(({ id }) => id === stockId) ? [] : [{ id: keyOf(piece.applicationId, piece.drop), stockId, x_mm: mmFromNm(piece.x_nm), y_mm: mmFromNm(piece.y_nm), turned: piece.turned }];
+      const roll = openRolls.find(({ id }) => id === piece.rollId);
+      const stockId = roll === undefined ? undefined : stockIdOf(roll);
+      if (stockId === undefined || !this.stocks().some(({ id }) => id === stockId)) return [];
+      const copy = openRolls.filter((own) => stockIdOf(own) === stockId).findIndex(({ id }) => id === piece.rollId);
+      return [{ id: keyOf(piece.applicationId, piece.drop), stockId, copy, x_mm: mmFromNm(piece.x_nm), y_mm: mmFromNm(piece.y_nm), turned: piece.turned, flipped: piece.flipped }];
     });
     const pieces = open.map((own): OrderPiece => { const { key, blanks, blank, surface } = own; const outline = this.mode() === 'by plotter' ? this.#outlines.flatOf(own) : undefined; return { ...layoutPieceOf(blanks, blank, key, this.edgeMust()), ...(outline === undefined ? {} : { outline, mayFlip: blanks.whole.mayTurn180 }), group: blank.of > 1 ? key.split(' ')[0] ?? '' : surface?.kind === 'pane' ? surface.placeId : '' }; });
     return {
@@ -226,7 +236,7 @@ export class Cutting {
     const bound = await this.#lengthBound(found, order, keptRolls.length > 0);
     const fields = {
       mode: order.mode, stages: order.stages, gap_nm: nmFromMm(order.gap_mm), endWaste_nm: this.endWaste_nm(), mostSheet_nm: this.mostSheet_nm(), objective: order.objective, edgeMust: this.edgeMust(),
-      lengthUsed_nm: lengthOfPlan(found) + keptRolls.reduce((sum, { used_nm }) => sum + used_nm, 0), bound_nm: bound, filmCost: round(found.film.value), cost: round(found.cost.value), filmBound: round(found.filmBound.value), stopped: found.stopped,
+      lengthUsed_nm: lengthOfPlan(found) + keptRolls.reduce((sum, { used_nm }) => sum + used_nm, 0), bound_nm: bound, filmCost: toCent(found.film.value), cost: toCent(found.cost.value), filmBound: toCent(found.filmBound.value), stopped: found.stopped,
     };
     const removed = [...this.pieces().filter(({ rollId }) => !keptIds.has(rollId)).map(({ id }) => this.#desk.remove('cutPiece', id)), ...this.rolls().filter(({ id }) => !keptIds.has(id)).map(({ id }) => this.#desk.remove('cutRoll', id))];
     const first = keptRolls.reduce((most, roll) => Math.max(most, ...this.pieces().filter(({ rollId }) => rollId === roll.id).map((piece) => piece.position + 1)), 0);
@@ -250,5 +260,3 @@ export class Cutting {
   readonly costWord = computed(() => { const plan = this.plan(); return plan === undefined ? '' : `Film ${money(plan.filmCost)}, with cutting and offcuts ${money(plan.cost)}`; });
   readonly units = this.#units;
 }
-
-const round = (value: number): number => Math.round(value * 100) / 100;

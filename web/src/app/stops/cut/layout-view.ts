@@ -3,7 +3,7 @@ import type { RowOf } from '@yellow-pane/core/job';
 import { formatFilmLength, formatLength, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
-import { STOCK_WORDS, pieceWord } from './cut-words';
+import { pieceWord, rollWord } from './cut-words';
 import { Cutting } from './cutting';
 import { PlanWork } from './plan-work';
 import { type BoardPiece, RollBoard } from './roll-board';
@@ -15,7 +15,7 @@ interface BoardHere {
   readonly what: RowOf<'cutRoll'>['what'];
   readonly width_nm: number;
   readonly used_nm: number;
-  readonly length_nm: number | null;
+  readonly length_nm: number;
   readonly isBooked: boolean;
   readonly pieces: readonly BoardPiece[];
 }
@@ -29,7 +29,7 @@ interface BoardHere {
     @for (board of boards(); track board.id) {
       <section class="pt-3 print:break-inside-avoid" [attr.aria-label]="board.name">
         <p class="flex flex-wrap gap-x-3 items-baseline"><strong>{{ board.name }}</strong><span class="text-sm text-faint">{{ board.under }}</span>@if (board.isBooked) { <span class="text-sm font-semibold">cut and booked</span> }</p>
-        <yp-roll-board [name]="board.name" [rollWidth_nm]="board.width_nm" [used_nm]="board.used_nm" [length_nm]="board.length_nm" [scaleLength_nm]="scale()" [gap_nm]="cutting.gap_nm()" [endWaste_nm]="cutting.endWaste_nm()" [pieces]="board.pieces" [pickedId]="cutting.pickedId()" [canMove]="!board.isBooked && cutting.soFar() === undefined"
+        <yp-roll-board [name]="board.name" [rollWidth_nm]="board.width_nm" [used_nm]="board.used_nm" [length_nm]="board.length_nm" [mode]="cutting.plan()?.mode ?? cutting.mode()" [scaleLength_nm]="scale()" [gap_nm]="cutting.gap_nm()" [endWaste_nm]="cutting.endWaste_nm()" [pieces]="board.pieces" [pickedId]="cutting.pickedId()" [canMove]="!board.isBooked && cutting.soFar() === undefined"
           (picked)="cutting.pickedId.set($event)" (moved)="move($event)" (turnWanted)="turn($event)" (pinWanted)="pin($event)" />
       </section>
     }
@@ -58,13 +58,13 @@ export class LayoutView {
   protected readonly boards = computed((): readonly BoardHere[] => (this.cutting.soFar() === undefined ? this.#kept() : this.#found()));
   protected readonly scale = computed(() => Math.max(1, ...this.boards().map(({ used_nm }) => used_nm)));
   protected readonly list = computed(() => {
-    const names = new Map(this.cutting.rolls().map((roll) => [roll.id, this.#nameOf(roll)]));
+    const names = new Map(this.cutting.rolls().map((roll) => [roll.id, rollWord(roll)]));
     return this.cutting.pieces().map((piece) => ({ piece, word: pieceWord(piece), from: names.get(piece.rollId) ?? '', isStale: this.cutting.stale().includes(piece.tag), top: piece.turned === piece.topAlong ? (piece.flipped ? 'to the core' : 'to the roll’s end') : 'to a long edge' }));
   });
 
   #kept(): readonly BoardHere[] {
     return this.cutting.rolls().map((roll) => ({
-      id: roll.id, name: this.#nameOf(roll), what: roll.what, width_nm: roll.width_nm, used_nm: roll.used_nm, length_nm: roll.stockId === null ? null : roll.length_nm, isBooked: roll.bookedAt !== null, under: this.#under(roll.width_nm, roll.used_nm, roll.what === 'to order' ? null : roll.length_nm, roll.lot),
+      id: roll.id, name: rollWord(roll), what: roll.what, width_nm: roll.width_nm, used_nm: roll.used_nm, length_nm: roll.length_nm, isBooked: roll.bookedAt !== null, under: this.#under(roll.width_nm, roll.used_nm, roll.what === 'to order' ? null : roll.length_nm, roll.lot),
       pieces: this.cutting.pieces().filter(({ rollId, spoiledAt }) => rollId === roll.id && spoiledAt === null),
     }));
   }
@@ -77,14 +77,10 @@ export class LayoutView {
       const item = this.cutting.items().find(({ id }) => id === stockId);
       const [width_nm, used_nm] = [nmFromMm(stock?.width_mm ?? 1), nmFromMm(used_mm)];
       return {
-        id: `${stockId} ${copy}`, what: stock?.what ?? 'to order', name: item === undefined ? 'New roll, to be ordered' : `${item.what === 'roll' ? 'Roll' : 'Offcut'} ${item.label}`, width_nm, used_nm, length_nm: null, isBooked: false, under: this.#under(width_nm, used_nm, item?.left_nm ?? null, item?.lot ?? ''),
+        id: `${stockId} ${copy}`, what: stock?.what ?? 'to order', name: rollWord({ what: item?.what ?? 'to order', label: item?.label ?? (copy > 0 ? `new ${copy + 1}` : 'new') }), width_nm, used_nm, length_nm: nmFromMm(stock?.length_mm ?? used_mm), isBooked: false, under: this.#under(width_nm, used_nm, item?.left_nm ?? null, item?.lot ?? ''),
         pieces: placed.map((piece): BoardPiece => { const blank = words.get(piece.id); return { id: piece.id, tag: blank?.surface?.tag ?? '?', drop: blank?.blank.drop ?? 1, dropOf: blank?.blank.of ?? 1, x_nm: nmFromMm(piece.x_mm), y_nm: nmFromMm(piece.y_mm), across_nm: nmFromMm(piece.across_mm), along_nm: nmFromMm(piece.along_mm), turned: piece.turned, flipped: piece.flipped === true, topAlong: blank?.blanks.whole.lies === 'top along the roll', pinned: false, cutAt: null, outline: null }; }),
       };
     });
-  }
-
-  #nameOf({ what, label }: RowOf<'cutRoll'>): string {
-    return what === 'to order' ? `New roll, ${STOCK_WORDS[what]}` : `${what === 'roll' ? 'Roll' : 'Offcut'} ${label}`;
   }
 
   #under(width_nm: number, used_nm: number, left_nm: number | null, lot: string): string {

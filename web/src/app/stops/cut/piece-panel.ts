@@ -3,7 +3,7 @@ import { lieOf } from '@yellow-pane/core/cutting';
 import { formatLengthWithUnit, mmFromNm } from '@yellow-pane/core/quantity';
 import { Stock } from '../../catalogue/stock';
 import { Device } from '../../device/device';
-import { pieceWord } from './cut-words';
+import { pieceWord, rollWord } from './cut-words';
 import { Cutting } from './cutting';
 import { PlanWork } from './plan-work';
 
@@ -27,6 +27,14 @@ import { PlanWork } from './plan-work';
             <button type="button" class="act act-small" (click)="cutting.fault.set(work.turn(at.piece))">Turn <span class="key">R</span></button>
             <button type="button" class="act act-small" (click)="work.pin(at.sheet, !at.sheetPinned)">{{ at.sheetPinned ? 'Let its sheet go' : 'Lock its sheet' }}</button>
           </div>
+          @if (at.elsewhere.length > 0) {
+            <label class="block mt-2 text-sm text-faint">Cut it from another roll
+              <select class="field mt-1" [value]="''" (change)="moveTo($event)">
+                <option value="">stays on {{ at.from }}</option>
+                @for (roll of at.elsewhere; track roll.id) { <option [value]="roll.id">{{ roll.name }}</option> }
+              </select>
+            </label>
+          }
         }
       </section>
     }
@@ -45,6 +53,14 @@ export class PiecePanel {
     const item = this.#stock.items().find(({ id }) => id === roll.stockId);
     const lie = lieOf({ x_mm: mmFromNm(piece.x_nm), across_mm: mmFromNm(piece.across_nm), turned: piece.turned, flipped: piece.flipped }, { width_mm: mmFromNm(roll.width_nm), leftEdge: item?.leftEdge ?? true, rightEdge: item?.rightEdge ?? true }, piece.topAlong);
     const sheet = this.cutting.pieces().filter(({ rollId, level, spoiledAt }) => rollId === piece.rollId && level === piece.level && spoiledAt === null);
-    return { piece, word: pieceWord(piece), size: `${formatLengthWithUnit(piece.across_nm, this.#units())} across × ${formatLengthWithUnit(piece.along_nm, this.#units())} along`, top: lie.top, edges: lie.factoryEdges.length === 0 ? 'none' : lie.factoryEdges.join(', '), sheet, sheetPinned: sheet.every(({ pinned }) => pinned) };
+    const elsewhere = this.cutting.rolls().filter((own) => own.id !== roll.id && !this.cutting.isBegun(own)).map((own) => ({ id: own.id, name: rollWord(own) }));
+    return { piece, word: pieceWord(piece), from: rollWord(roll), elsewhere, size: `${formatLengthWithUnit(piece.across_nm, this.#units())} across × ${formatLengthWithUnit(piece.along_nm, this.#units())} along`, top: lie.top, edges: lie.factoryEdges.length === 0 ? 'none' : lie.factoryEdges.join(', '), sheet, sheetPinned: sheet.every(({ pinned }) => pinned) };
   });
+
+  protected moveTo(event: Event): void {
+    const select = event.target as HTMLSelectElement;
+    const [piece, roll] = [this.here()?.piece, this.cutting.rolls().find(({ id }) => id === select.value)];
+    select.value = '';
+    if (piece !== undefined && roll !== undefined) this.cutting.fault.set(this.work.moveTo(piece, roll));
+  }
 }

@@ -1,11 +1,12 @@
 import { Injectable, inject } from '@angular/core';
-import { placingFault, restsWorthKeeping } from '@yellow-pane/core/cutting';
+import { freePlace, placingFault, restsWorthKeeping } from '@yellow-pane/core/cutting';
 import type { RowOf } from '@yellow-pane/core/job';
 import { mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { Stock } from '../../catalogue/stock';
 import { JobDesk } from '../../job/job-desk';
 import { Cutting } from './cutting';
-import { pieceWord } from './cut-words';
+import { pieceWord, rollWord, toCent } from './cut-words';
+import { handPlacedOf, handRollOf, turnedByHand } from './hand-placed';
 
 type Piece = RowOf<'cutPiece'>;
 type Roll = RowOf<'cutRoll'>;
@@ -21,6 +22,22 @@ export class PlanWork {
     this.#desk.do(`${pieceWord(piece)} moved and pinned`, [this.#desk.set('cutPiece', piece.id, { x_nm, y_nm, pinned: true }), ...this.#usedAfter(piece.rollId, piece.id, { y_nm, along_nm: piece.along_nm })]);
   }
 
+  /** To another roll or offcut of the plan, to the first place there is, and pinned. @returns what stands against it */
+  moveTo(piece: Piece, roll: Roll): string | undefined {
+    const plan = this.#cutting.plan();
+    if (plan === undefined || piece.cutAt !== null) return `${pieceWord(piece)} is cut already.`;
+    if (this.#cutting.isBegun(roll)) return `${rollWord(roll)} is begun: what is on it stays as it is.`;
+    const others = this.#cutting.pieces().filter(({ rollId }) => rollId === roll.id).map((own) => handPlacedOf(own, plan.mode));
+    const free = freePlace(handPlacedOf(piece, plan.mode), others, handRollOf(roll, plan));
+    if (free === undefined) return `There is no room for ${pieceWord(piece)} on this film as it lies: ${rollWord(roll)}. Turn it, or take other pieces off first.`;
+    const [x_nm, y_nm] = [nmFromMm(free.x_mm), nmFromMm(free.y_mm)];
+    const elsewhere = this.#cutting.pieces().filter(({ id }) => id !== piece.id);
+    const usedOn = (rollId: string, least_nm: number): number => elsewhere.reduce((end, own) => (own.rollId === rollId ? Math.max(end, own.y_nm + own.along_nm) : end), least_nm);
+    const lengths = [{ rollId: piece.rollId, used_nm: usedOn(piece.rollId, 0) }, { rollId: roll.id, used_nm: usedOn(roll.id, y_nm + piece.along_nm) }];
+    this.#desk.do(`${pieceWord(piece)} moved to another roll and pinned`, [this.#desk.set('cutPiece', piece.id, { rollId: roll.id, x_nm, y_nm, pinned: true }), ...this.#lengthsChanged(lengths)]);
+    return undefined;
+  }
+
   pin(pieces: readonly Piece[], pinned: boolean): void {
     const changing = pieces.filter((piece) => piece.pinned !== pinned && piece.cutAt === null);
     const [first] = changing;
@@ -32,12 +49,13 @@ export class PlanWork {
     const blank = this.#cutting.blanks().find(({ application, blank: own }) => application.id === piece.applicationId && own.drop === piece.drop);
     if (piece.cutAt !== null) return `${pieceWord(piece)} is cut already.`;
     if (blank?.blanks.whole.mayTurn90 === false) return `${pieceWord(piece)} may not be turned: ${blank.blanks.whole.lies === 'top along the roll' ? 'it shrinks along the roll' : 'the film has a direction'}.`;
-    const roll = this.#cutting.rolls().find(({ id }) => id === piece.rollId);
-    const others = this.#cutting.pieces().filter(({ rollId, id }) => rollId === piece.rollId && id !== piece.id).map(({ id, x_nm, y_nm, across_nm, along_nm }) => ({ id, x_mm: mmFromNm(x_nm), y_mm: mmFromNm(y_nm), across_mm: mmFromNm(across_nm), along_mm: mmFromNm(along_nm) }));
-    const turned = { id: piece.id, x_mm: mmFromNm(piece.x_nm), y_mm: mmFromNm(piece.y_nm), across_mm: mmFromNm(piece.along_nm), along_mm: mmFromNm(piece.across_nm) };
-    const fault = placingFault(turned, others, { width_mm: mmFromNm(roll?.width_nm ?? 0), length_mm: roll?.stockId === null ? Number.POSITIVE_INFINITY : mmFromNm(roll?.length_nm ?? 0), gap_mm: mmFromNm(this.#cutting.gap_nm()), endWaste_mm: mmFromNm(this.#cutting.endWaste_nm()) });
+    const [roll, plan] = [this.#cutting.rolls().find(({ id }) => id === piece.rollId), this.#cutting.plan()];
+    if (roll === undefined || plan === undefined) return `${pieceWord(piece)} lies on no roll.`;
+    const turned = turnedByHand(piece);
+    const others = this.#cutting.pieces().filter(({ rollId, id }) => rollId === piece.rollId && id !== piece.id).map((own) => handPlacedOf(own, plan.mode));
+    const fault = placingFault(handPlacedOf({ ...piece, ...turned }, plan.mode), others, handRollOf(roll, plan));
     if (fault !== undefined) return `${pieceWord(piece)} has no room to turn here: ${fault.kind === 'overlaps' ? 'it would lie over another piece' : fault.kind === 'over the edge' ? 'it would reach over the edge of the film' : 'the film ends before it'}. Move it to a free place first.`;
-    this.#desk.do(`${pieceWord(piece)} turned and pinned`, [this.#desk.set('cutPiece', piece.id, { turned: !piece.turned, across_nm: piece.along_nm, along_nm: piece.across_nm, pinned: true }), ...this.#usedAfter(piece.rollId, piece.id, { y_nm: piece.y_nm, along_nm: piece.across_nm })]);
+    this.#desk.do(`${pieceWord(piece)} turned and pinned`, [this.#desk.set('cutPiece', piece.id, { ...turned, pinned: true }), ...this.#usedAfter(piece.rollId, piece.id, { y_nm: piece.y_nm, along_nm: turned.along_nm })]);
     return undefined;
   }
 
@@ -91,11 +109,18 @@ export class PlanWork {
 
   /** The length a roll gives after one of its pieces went elsewhere. */
   #usedAfter(rollId: string, pieceId: string, own: { readonly y_nm: number; readonly along_nm: number }): ReturnType<JobDesk['set']>[] {
-    const roll = this.#cutting.rolls().find(({ id }) => id === rollId);
-    const plan = this.#cutting.plan();
-    if (roll === undefined || plan === undefined) return [];
     const used_nm = this.#cutting.pieces().filter((piece) => piece.rollId === rollId && piece.id !== pieceId).reduce((end, { y_nm, along_nm }) => Math.max(end, y_nm + along_nm), own.y_nm + own.along_nm);
-    if (used_nm === roll.used_nm) return [];
-    return [this.#desk.set('cutRoll', rollId, { used_nm }), this.#desk.set('cutPlan', plan.id, { lengthUsed_nm: plan.lengthUsed_nm + used_nm - roll.used_nm, stopped: 'limit' })];
+    return this.#lengthsChanged([{ rollId, used_nm }]);
+  }
+
+  /** What rolls give now, and the plan in all. */
+  #lengthsChanged(lengths: readonly { readonly rollId: string; readonly used_nm: number }[]): ReturnType<JobDesk['set']>[] {
+    const plan = this.#cutting.plan();
+    const changed = lengths.flatMap(({ rollId, used_nm }) => { const roll = this.#cutting.rolls().find(({ id }) => id === rollId); return roll === undefined || roll.used_nm === used_nm ? [] : [{ roll, used_nm }]; });
+    if (plan === undefined || changed.length === 0) return [];
+    const more = changed.reduce((sum, { roll, used_nm }) => sum + used_nm - roll.used_nm, 0);
+    /** Cuts and offcuts stay reckoned as they were laid out; the film is what changes. */
+    const film = changed.reduce((sum, { roll, used_nm }) => sum + this.#cutting.filmOf(roll, used_nm) - this.#cutting.filmOf(roll, roll.used_nm), 0);
+    return [...changed.map(({ roll, used_nm }) => this.#desk.set('cutRoll', roll.id, { used_nm })), this.#desk.set('cutPlan', plan.id, { lengthUsed_nm: plan.lengthUsed_nm + more, filmCost: toCent(plan.filmCost + film), cost: toCent(plan.cost + film), stopped: plan.stopped === 'infeasible' ? 'infeasible' : 'limit' })];
   }
 }

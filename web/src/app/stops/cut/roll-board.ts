@@ -4,6 +4,7 @@ import type { RowOf } from '@yellow-pane/core/job';
 import { formatLength, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { pieceWord } from './cut-words';
+import { handPlacedOf, handRollOf } from './hand-placed';
 
 export type BoardPiece = Pick<RowOf<'cutPiece'>, 'id' | 'tag' | 'drop' | 'dropOf' | 'x_nm' | 'y_nm' | 'across_nm' | 'along_nm' | 'turned' | 'flipped' | 'topAlong' | 'pinned' | 'cutAt' | 'outline'>;
 
@@ -39,7 +40,8 @@ const ARROWS: Readonly<Record<string, readonly [across: number, along: number]>>
         </g>
       }
       @for (cut of crossCuts(); track cut) { <line [attr.x1]="cut" [attr.x2]="cut" y1="0" [attr.y2]="width()" class="stroke-ink pointer-events-none" stroke-width="1.5" stroke-dasharray="7 4" vector-effect="non-scaling-stroke" /> }
-      @if (held(); as piece) { <rect [attr.x]="piece.y_mm" [attr.y]="piece.x_mm" [attr.width]="piece.along_mm" [attr.height]="piece.across_mm" [attr.class]="fault() ? 'fill-none stroke-stop pointer-events-none' : 'fill-none stroke-ink pointer-events-none'" stroke-width="3" [attr.stroke-dasharray]="fault() ? '6 5' : null" vector-effect="non-scaling-stroke" /> }
+      @if (heldPath(); as path) { <path [attr.d]="path" [attr.class]="fault() ? 'fill-none stroke-stop pointer-events-none' : 'fill-none stroke-ink pointer-events-none'" stroke-width="3" [attr.stroke-dasharray]="fault() ? '6 5' : null" vector-effect="non-scaling-stroke" /> }
+      @else if (held(); as piece) { <rect [attr.x]="piece.y_mm" [attr.y]="piece.x_mm" [attr.width]="piece.along_mm" [attr.height]="piece.across_mm" [attr.class]="fault() ? 'fill-none stroke-stop pointer-events-none' : 'fill-none stroke-ink pointer-events-none'" stroke-width="3" [attr.stroke-dasharray]="fault() ? '6 5' : null" vector-effect="non-scaling-stroke" /> }
       @for (mark of marks(); track mark.at) {
         <text [attr.x]="mark.at" [attr.y]="width() + fontSize() * 1.5" [attr.font-size]="fontSize()" text-anchor="middle" class="fill-faint figure">{{ mark.text }}</text>
         <line [attr.x1]="mark.at" [attr.x2]="mark.at" [attr.y1]="width()" [attr.y2]="width() + fontSize() * 0.5" class="stroke-line-strong" vector-effect="non-scaling-stroke" />
@@ -53,8 +55,9 @@ export class RollBoard {
   readonly #units = inject(Device).units;
   readonly rollWidth_nm = input.required<number>();
   readonly used_nm = input.required<number>();
-  /** Length there is; null: to be ordered, no limit. */
-  readonly length_nm = input.required<number | null>();
+  /** Length there is. */
+  readonly length_nm = input.required<number>();
+  readonly mode = input<RowOf<'cutPlan'>['mode']>('by hand');
   /** Length that all rolls shown share as their scale. */
   readonly scaleLength_nm = input.required<number>();
   readonly gap_nm = input(0);
@@ -89,14 +92,15 @@ export class RollBoard {
   protected readonly fontSize = computed(() => (Math.max(mmFromNm(this.scaleLength_nm()), this.width() * 1.3) * READABLE_PX) / this.#wide_px());
   protected readonly viewBox = computed(() => `${-this.fontSize()} ${-this.fontSize() / 2} ${Math.max(mmFromNm(this.scaleLength_nm()), this.width() * 1.3) + 2 * this.fontSize()} ${this.width() + 2.6 * this.fontSize()}`);
   protected readonly label = computed(() => `${this.name()}, ${Math.round(this.width())} mm wide with ${this.pieces().length} pieces on ${(this.length() / 1000).toFixed(2)} m`);
-  readonly #placed = computed(() => this.pieces().map(({ id, x_nm, y_nm, across_nm, along_nm }): HandPlaced => ({ id, x_mm: mmFromNm(x_nm), y_mm: mmFromNm(y_nm), across_mm: mmFromNm(across_nm), along_mm: mmFromNm(along_nm) })));
-  readonly #roll = computed(() => { const length = this.length_nm(); return { width_mm: this.width(), length_mm: length === null ? Number.POSITIVE_INFINITY : mmFromNm(length), gap_mm: mmFromNm(this.gap_nm()), endWaste_mm: mmFromNm(this.endWaste_nm()) }; });
+  readonly #placed = computed(() => this.pieces().map((piece) => handPlacedOf(piece, this.mode())));
+  readonly #roll = computed(() => handRollOf({ width_nm: this.rollWidth_nm(), length_nm: this.length_nm() }, { gap_nm: this.gap_nm(), endWaste_nm: this.endWaste_nm() }));
   protected readonly drawn = computed(() => this.pieces().map((piece) => {
     const [x, y, w, h] = [mmFromNm(piece.y_nm), mmFromNm(piece.x_nm), mmFromNm(piece.along_nm), mmFromNm(piece.across_nm)];
     const word = pieceWord(piece);
-    const path = piece.outline === null ? undefined : `${piece.outline.map((point, index) => `${index === 0 ? 'M' : 'L'}${(x + point.y).toFixed(1)} ${(y + point.x).toFixed(1)}`).join('')}Z`;
+    const path = piece.outline === null ? undefined : pathOf(piece.outline, x, y);
     return { id: piece.id, x, y, w, h, word, path, isPinned: piece.pinned, isCut: piece.cutAt !== null, arrow: this.#arrow(piece, x, y, w, h), check: `M${x + w / 2 - this.fontSize()} ${y + h / 2 + 1.4 * this.fontSize()}l${0.6 * this.fontSize()} ${0.6 * this.fontSize()}l${this.fontSize()} ${-this.fontSize()}`, size: Math.min(this.fontSize() * 1.5, w / (word.length * 0.62), h * 0.8), says: `${word}, ${formatLength(piece.across_nm, this.#units())} across, ${formatLength(piece.along_nm, this.#units())} along${piece.pinned ? ', pinned' : ''}${piece.cutAt === null ? '' : ', cut'}` };
   }));
+  protected readonly heldPath = computed(() => { const held = this.held(); return held?.outline && pathOf(held.outline, held.y_mm, held.x_mm); });
   protected readonly crossCuts = computed(() => {
     const order = [...this.#placed()].sort((a, b) => a.y_mm - b.y_mm);
     const cuts = new Set<number>();
@@ -198,4 +202,9 @@ export class RollBoard {
     const mmAPixel = wide / Math.max(1, box.width);
     return { along_mm: left + (event.clientX - box.left) * mmAPixel, across_mm: top + (event.clientY - box.top) * mmAPixel, mmAPixel };
   }
+}
+
+/** An outline drawn with its roll unrolling to the right. */
+function pathOf(outline: NonNullable<BoardPiece['outline']>, along_mm: number, across_mm: number): string {
+  return `${outline.map(({ x, y }, index) => `${index === 0 ? 'M' : 'L'}${(along_mm + y).toFixed(1)} ${(across_mm + x).toFixed(1)}`).join('')}Z`;
 }
