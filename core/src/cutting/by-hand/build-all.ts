@@ -37,6 +37,8 @@ export interface Manner {
   readonly isSettled: boolean;
   /** Whether all spaces are tried for each band, or one by chance. */
   readonly isThrifty: boolean;
+  /** Which spaces are cut from; left out: all. */
+  readonly isOpen?: (space: number) => boolean;
 }
 
 /** Bands until nothing is left; gives up once they cost more than `most`, or when something fits nowhere any more. */
@@ -84,7 +86,7 @@ function nextBand(spaces: readonly Space[], left: Int32Array, lengths: readonly 
   let [best, bestRatio]: [Found | undefined, number] = [undefined, Number.POSITIVE_INFINITY];
   for (const index of tried) {
     const space = spaces[index];
-    if (space === undefined) continue;
+    if (space === undefined || manner.isOpen?.(index) === false) continue;
     const used = lengths[index] ?? 0;
     const room = Math.min(space.most - used, space.mostBand);
     if (room <= 0) continue;

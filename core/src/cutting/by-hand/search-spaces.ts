@@ -3,6 +3,7 @@ import { selectionsOf } from '../exact/selections';
 import { BandPool } from './band-pool';
 import { type Building, type Manner, buildAll } from './build-all';
 import { exactlyOn } from './exactly';
+import { filmsOpen } from './films-open';
 import { learning } from './learning';
 import { type LaidBand, type Layout, type Space, costOf, lengthsOf } from './space';
 import { takeApart } from './take-apart';
@@ -139,7 +140,7 @@ export function* searchSpaces(spaces: readonly Space[], limits: SpaceSearch): Ge
     const exact = isExact ? exactly(whole, left, before) : undefined;
     const dived = !isExact && isMixed && rounds > FIRST_DIVE && random() < DIVE_SHARE[films] ? pool.dive(left, [...lengthsOf(spaces, kept)], random) : [];
     const paid = dived.length === 0 ? 0 : total([...kept, ...dived]) - (cost - before);
-    const rebuilt = isForPerfect && zero !== undefined ? zero.anew(left, before + leave)?.map((band): LaidBand => ({ space: 0, band })).concat(kept) : isExact ? exact && [...kept, ...exact] : build(left, [...kept, ...dived], { reach: reach.value, slack: slack.value, anchoredShare: 0.8, seeksPerfect: seek.value === 1, isSettled: random() < SETTLED_SHARE, isThrifty: random() < 0.7 }, before + leave - paid);
+    const rebuilt = isForPerfect && zero !== undefined ? zero.anew(left, before + leave)?.map((band): LaidBand => ({ space: 0, band })).concat(kept) : isExact ? exact && [...kept, ...exact] : build(left, [...kept, ...dived], { reach: reach.value, slack: slack.value, anchoredShare: 0.8, seeksPerfect: seek.value === 1, isSettled: random() < SETTLED_SHARE, isThrifty: random() < 0.7, isOpen: filmsOpen(spaces, random) }, before + leave - paid);
     best = { ...best, rounds };
     if (rebuilt === undefined) continue;
     pool.noteTogether(rebuilt);

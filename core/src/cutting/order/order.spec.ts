@@ -103,6 +103,19 @@ describe('does it choose film as a careful owner would?', () => {
   });
 });
 
+describe('is film left alone that only seems cheap?', () => {
+  it('a façade of four that a cheap offcut would split: all on one new roll, as cutting all of it from that roll alone shows', () => {
+    const side = [1, 2, 3, 4].map((at) => piece(`p${at}`, 904.3, 640.9, { mayTurn90: true, likesEdge: true, group: 'side' }));
+    const bought = [914, 1220, 1524].map((width) => film(`new ${width}`, width, 30_000, { what: 'to order', lot: 'new' }));
+    const offcut = film('o', 700, 2400, { what: 'offcut', perMetre: 0, whole: 4.8, edges: 'none' });
+    for (const mode of ['by hand', 'by plotter'] as const) {
+      const found = plan(orderOf([offcut, ...bought], side, { mode, gap_mm: 3 }), 2000);
+      expect(found.splitGroups).toEqual([]);
+      expect(found.film.value).toBeCloseTo(2572.6 * 9.14 / 1000, 3);
+    }
+  });
+});
+
 describe('do pinned pieces stay?', () => {
   const stocks = [film('r', 1524, 9000)];
   const pieces = [piece('a', 600, 1000), piece('b', 600, 800), piece('c', 500, 700), piece('d', 1400, 500)];

@@ -1,0 +1,18 @@
+import type { Space } from './space';
+
+/** How often some of several films are left alone in a rebuild, and how many of them then. */
+const LEFT_ALONE = { share: 0.12, films: 0.4 } as const;
+const ONE_LOT_SHARE = 0.4;
+
+const ALL = (): boolean => true;
+
+/** Which films bands are cut from this time: mostly all. Now and then only those of one lot, or some fewer: each band by itself goes on the film where it is cheapest, and what all of them would cost on another is never seen. */
+export function filmsOpen(spaces: readonly Pick<Space, 'lot'>[], random: () => number): (space: number) => boolean {
+  if (spaces.length === 1 || random() >= LEFT_ALONE.share) return ALL;
+  if (random() < ONE_LOT_SHARE) {
+    const lot = spaces[Math.floor(random() * spaces.length)]?.lot;
+    return (space) => spaces[space]?.lot === lot;
+  }
+  const open = spaces.map(() => random() >= LEFT_ALONE.films);
+  return (space) => open[space] === true;
+}
