@@ -1,8 +1,11 @@
 import type { Space } from './space';
 
 /** How often some of several films are left alone in a rebuild, and how many of them then. */
-const LEFT_ALONE = { share: 0.12, films: 0.4 } as const;
+const LEFT_ALONE = { share: 0.06, films: 0.4 } as const;
 const ONE_LOT_SHARE = 0.4;
+
+/** With more lots than this each by itself would take too long at first. */
+const FEW_LOTS = 6;
 
 const ALL = (): boolean => true;
 
@@ -15,4 +18,10 @@ export function filmsOpen(spaces: readonly Pick<Space, 'lot'>[], random: () => n
   }
   const open = spaces.map(() => random() >= LEFT_ALONE.films);
   return (space) => open[space] === true;
+}
+
+/** Each lot by itself, where there are several and few: looks are often worth one lot for all. */
+export function* eachLotAlone(spaces: readonly Pick<Space, 'lot'>[]): Generator<(space: number) => boolean> {
+  const lots = new Set(spaces.map(({ lot }) => lot));
+  if (lots.size > 1 && lots.size <= FEW_LOTS) for (const lot of lots) yield (space) => spaces[space]?.lot === lot;
 }

@@ -3,7 +3,7 @@ import { selectionsOf } from '../exact/selections';
 import { BandPool } from './band-pool';
 import { type Building, type Manner, buildAll } from './build-all';
 import { exactlyOn } from './exactly';
-import { filmsOpen } from './films-open';
+import { eachLotAlone, filmsOpen } from './films-open';
 import { learning } from './learning';
 import { type LaidBand, type Layout, type Space, costOf, lengthsOf } from './space';
 import { takeApart } from './take-apart';
@@ -92,6 +92,10 @@ export function* searchSpaces(spaces: readonly Space[], limits: SpaceSearch): Ge
     take(build(all, [], { reach: 1 + random() * 2, slack: SLACKS[Math.floor(random() * SLACKS.length)] ?? 0, anchoredShare: 1, seeksPerfect: false, isSettled: tries % 2 === 0, isThrifty: tries % 3 !== 0 }, Number.POSITIVE_INFINITY));
   }
   if (!best.isComplete) return best;
+  for (const isOpen of eachLotAlone(spaces)) {
+    take(build(all, [], { reach: 2.5, slack: 0.03, anchoredShare: 1, seeksPerfect: false, isSettled: true, isThrifty: true, isOpen }, Number.POSITIVE_INFINITY));
+    yield best;
+  }
   const isFew = limits.isFilmOnly && spaces.length === 1 && only !== undefined && only.most === Number.POSITIVE_INFINITY && only.fixed === 0 && selectionsOf(all) <= MOST_SELECTIONS;
   let { laid, cost } = best;
   let nextDive = FIRST_DIVE;
