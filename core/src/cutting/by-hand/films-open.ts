@@ -1,7 +1,7 @@
 import type { Space } from './space';
 
-/** How often some of several films are left alone in a rebuild, and how many of them then. */
-const LEFT_ALONE = { share: 0.06, films: 0.4 } as const;
+/** How often some of several films are left alone in a rebuild, where several lots cost more and where they do not; and how many of them then. */
+const LEFT_ALONE = { mindingLots: 0.3, else: 0.05, films: 0.4 } as const;
 const ONE_LOT_SHARE = 0.4;
 
 /** With more lots than this each by itself would take too long at first. */
@@ -9,10 +9,11 @@ const FEW_LOTS = 6;
 
 const ALL = (): boolean => true;
 
-/** Which films bands are cut from this time: mostly all. Now and then only those of one lot, or some fewer: each band by itself goes on the film where it is cheapest, and what all of them would cost on another is never seen. */
-export function filmsOpen(spaces: readonly Pick<Space, 'lot'>[], random: () => number): (space: number) => boolean {
-  if (spaces.length === 1 || random() >= LEFT_ALONE.share) return ALL;
-  if (random() < ONE_LOT_SHARE) {
+/** Which films bands are cut from this time: mostly all. Now and then only those of one lot, or some fewer: each band by itself goes on the film where it is cheapest, and what all of them would cost on another is never seen.
+ *  @param mindsLots whether several lots cost more than one */
+export function filmsOpen(spaces: readonly Pick<Space, 'lot'>[], mindsLots: boolean, random: () => number): (space: number) => boolean {
+  if (spaces.length === 1 || random() >= (mindsLots ? LEFT_ALONE.mindingLots : LEFT_ALONE.else)) return ALL;
+  if (mindsLots && random() < ONE_LOT_SHARE) {
     const lot = spaces[Math.floor(random() * spaces.length)]?.lot;
     return (space) => spaces[space]?.lot === lot;
   }

@@ -24,7 +24,6 @@ const MOST_KINDS_AT_ONCE = 48;
 const LATE_BOUND_ROUNDS = 150;
 const BOTH_EDGES = 2;
 export const NOTHING_EXTRA: BandExtra = () => 0;
-const NO_PENALTY = (): number => 0;
 const NEAR_MM = 0.05;
 
 /** Lays pieces out so that a person can cut them with a straight-edge: bands across the roll, columns in a band, pieces in a column.
@@ -52,7 +51,7 @@ export function* layOutByHandSteps(request: LayoutRequest, { stages, seed, mostR
     } else if (isProven && !isAny && best.stopped !== 'optimal') best = { ...best, stopped: 'optimal' };
     return best;
   };
-  const search = searchSpaces([wholeRoll(problem)], { seed, stages: isAny ? 3 : stages, mostRounds: rounds, bound: Math.ceil(bound.bound_mm.value / problem.alongStep_mm - 1e-6), prices: bound.prices, turned: bound.turned, extra: NOTHING_EXTRA, isFilmOnly: true, penalty: NO_PENALTY });
+  const search = searchSpaces([wholeRoll(problem)], { seed, stages: isAny ? 3 : stages, mostRounds: rounds, bound: Math.ceil(bound.bound_mm.value / problem.alongStep_mm - 1e-6), prices: bound.prices, turned: bound.turned, extra: NOTHING_EXTRA, isFilmOnly: true });
   for (let step = search.next(); ; step = search.next()) {
     if (!step.value.isComplete && step.done !== true) continue;
     const plan = planOf(step.value);

@@ -14,8 +14,8 @@ export interface SpaceSearch extends Omit<Building, 'exactly' | 'mostAtEnd'> {
   readonly mostRounds: number;
   /** No layout can cost less; reaching it ends the search. */
   readonly bound: number;
-  /** Cost of a layout's own beside its bands: pieces of one façade on several lots. */
-  readonly penalty: (laid: readonly LaidBand[]) => number;
+  /** Cost of a layout's own beside its bands: pieces of one façade on several lots. Left out: none. */
+  readonly penalty?: ((laid: readonly LaidBand[]) => number) | undefined;
 }
 
 export interface SpaceResult extends Layout {
@@ -63,7 +63,7 @@ export function* searchSpaces(spaces: readonly Space[], limits: SpaceSearch): Ge
   const random = seededRandom(limits.seed);
   const kinds = spaces[0]?.problem.kinds ?? [];
   const all = Int32Array.from(kinds, ({ quantity }) => quantity);
-  const total = (laid: readonly LaidBand[]): number => costOf(spaces, laid, limits.extra) + limits.penalty(laid);
+  const total = (laid: readonly LaidBand[]): number => costOf(spaces, laid, limits.extra) + (limits.penalty?.(laid) ?? 0);
   let best = NOT_LAID;
   const pool = new BandPool(spaces, kinds.length, limits.extra);
   const exactly = exactlyOn(spaces, limits.stages, limits.prices);
@@ -92,7 +92,7 @@ export function* searchSpaces(spaces: readonly Space[], limits: SpaceSearch): Ge
     take(build(all, [], { reach: 1 + random() * 2, slack: SLACKS[Math.floor(random() * SLACKS.length)] ?? 0, anchoredShare: 1, seeksPerfect: false, isSettled: tries % 2 === 0, isThrifty: tries % 3 !== 0 }, Number.POSITIVE_INFINITY));
   }
   if (!best.isComplete) return best;
-  for (const isOpen of eachLotAlone(spaces)) {
+  if (limits.penalty !== undefined) for (const isOpen of eachLotAlone(spaces)) {
     take(build(all, [], { reach: 2.5, slack: 0.03, anchoredShare: 1, seeksPerfect: false, isSettled: true, isThrifty: true, isOpen }, Number.POSITIVE_INFINITY));
     yield best;
   }
@@ -144,7 +144,7 @@ export function* searchSpaces(spaces: readonly Space[], limits: SpaceSearch): Ge
     const exact = isExact ? exactly(whole, left, before) : undefined;
     const dived = !isExact && isMixed && rounds > FIRST_DIVE && random() < DIVE_SHARE[films] ? pool.dive(left, [...lengthsOf(spaces, kept)], random) : [];
     const paid = dived.length === 0 ? 0 : total([...kept, ...dived]) - (cost - before);
-    const rebuilt = isForPerfect && zero !== undefined ? zero.anew(left, before + leave)?.map((band): LaidBand => ({ space: 0, band })).concat(kept) : isExact ? exact && [...kept, ...exact] : build(left, [...kept, ...dived], { reach: reach.value, slack: slack.value, anchoredShare: 0.8, seeksPerfect: seek.value === 1, isSettled: random() < SETTLED_SHARE, isThrifty: random() < 0.7, isOpen: filmsOpen(spaces, random) }, before + leave - paid);
+    const rebuilt = isForPerfect && zero !== undefined ? zero.anew(left, before + leave)?.map((band): LaidBand => ({ space: 0, band })).concat(kept) : isExact ? exact && [...kept, ...exact] : build(left, [...kept, ...dived], { reach: reach.value, slack: slack.value, anchoredShare: 0.8, seeksPerfect: seek.value === 1, isSettled: random() < SETTLED_SHARE, isThrifty: random() < 0.7, isOpen: filmsOpen(spaces, limits.penalty !== undefined, random) }, before + leave - paid);
     best = { ...best, rounds };
     if (rebuilt === undefined) continue;
     pool.noteTogether(rebuilt);

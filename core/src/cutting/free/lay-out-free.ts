@@ -32,7 +32,7 @@ export function* layOutFreeSteps(request: LayoutRequest, { seed, mostRounds }: O
   let isLate = isDifferent;
   let bound = lengthBound(request, isLate);
   const least = Math.ceil(bound.bound_mm.value / problem.alongStep_mm - 1e-6);
-  const byHand = searchSpaces([wholeRoll(problem)], { seed, stages: 3, mostRounds, bound: least, prices: bound.prices, turned: bound.turned, extra: NOTHING_EXTRA, isFilmOnly: true, penalty: () => 0 });
+  const byHand = searchSpaces([wholeRoll(problem)], { seed, stages: 3, mostRounds, bound: least, prices: bound.prices, turned: bound.turned, extra: NOTHING_EXTRA, isFilmOnly: true });
   let best = first && withBound(first, bound);
   let known: FreeLayout | undefined;
   const planOf = (layout: FreeLayout): LayoutPlan => {

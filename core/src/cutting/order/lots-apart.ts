@@ -2,10 +2,10 @@ import type { LaidBand } from '../by-hand/space';
 import type { CutOrder, StockUse } from './cut-order';
 import type { PlacedSpace } from './order-spaces';
 
-/** Money for every lot too many that a façade's pieces come from. */
-export function splitPenalty({ pieces, rates }: CutOrder, spaces: readonly PlacedSpace[]): (laid: readonly LaidBand[]) => number {
+/** Money for every lot too many that a façade's pieces come from; undefined where there is nothing to pay. */
+export function splitPenalty({ pieces, rates }: CutOrder, spaces: readonly PlacedSpace[]): ((laid: readonly LaidBand[]) => number) | undefined {
   const groups = [...new Set(pieces.map(({ group }) => group).filter((group) => group !== ''))];
-  if (groups.length === 0 || rates.perSplitGroup === 0 || new Set(spaces.map(({ lot }) => lot)).size === 1) return () => 0;
+  if (groups.length === 0 || rates.perSplitGroup === 0 || new Set(spaces.map(({ lot }) => lot)).size === 1) return undefined;
   const byId = new Map(pieces.map(({ id, group }) => [id, group]));
   const groupsOfKind = (spaces[0]?.problem.kinds ?? []).map(({ ids }) => [...new Set(ids.map((id) => byId.get(id) ?? ''))].filter((group) => group !== ''));
   return (laid) => {

@@ -12,6 +12,7 @@ import { Selection } from '../../shell/selection';
 import { openJob } from '../../testing/open-job';
 import { LayoutPool } from '../../workers/layout-pool';
 import { Cutting } from './cutting';
+import { FilmTrials } from './film-trials';
 import { PlanWork } from './plan-work';
 
 const DEMO = DEMO_CHANGES.filter(({ jobId }) => jobId === DEMO_JOB_ID).flatMap(({ change }) => change.ops);
@@ -31,7 +32,7 @@ function standing(tag: string) {
   ]);
   const items = DEMO_ROLLS.map(({ id, roll }): StockItem => ({ ...roll, id, left_nm: roll.length_nm, parentId: null, jobId: null, version: 1 }));
   patchState(unprotected(job.get(Stock)), { items, status: 'here' });
-  const [cutting, work, desk, reading] = [job.get(Cutting), job.get(PlanWork), job.get(JobDesk), job.get(JobReading)];
+  const [cutting, trials, work, desk, reading] = [job.get(Cutting), job.get(FilmTrials), job.get(PlanWork), job.get(JobDesk), job.get(JobReading)];
   const pieceOf = (own: string) => { const found = cutting.pieces().find((piece) => piece.tag === own && piece.spoiledAt === null); if (found === undefined) throw new Error(own); return found; };
   const rollOf = (own: string) => { const found = cutting.rolls().find(({ id }) => id === pieceOf(own).rollId); if (found === undefined) throw new Error(own); return found; };
   /** A second roll to order, with nothing on it yet. */
@@ -41,7 +42,7 @@ function standing(tag: string) {
     desk.do('another roll', [desk.put('cutRoll', { planId: roll.planId, stockId: null, what: 'to order', label: 'new 2', lot: '', width_nm: roll.width_nm, length_nm: roll.length_nm, used_nm: 0, position: cutting.rolls().length, ticks: [], bookedAt: null })]);
     return { from: roll, to: cutting.rolls().find(({ id }) => id !== roll.id) ?? roll };
   };
-  return { cutting, work, desk, reading, pieceOf, rollOf, addRoll, goTo: (own: string) => { chosen.set(own); } };
+  return { cutting, trials, work, desk, reading, pieceOf, rollOf, addRoll, goTo: (own: string) => { chosen.set(own); } };
 }
 
 describe('is the film of the surface in hand laid out?', () => {
@@ -206,8 +207,8 @@ describe('does what a person did to the plan stay?', () => {
 
 describe('which roll to buy, and what would one more cost?', () => {
   it('each width is tried with the stock, then all of them: all together cost no more than the best of them', async () => {
-    const { cutting } = standing('SW1');
-    const tried = await cutting.compareWidths(new AbortController().signal);
+    const { trials } = standing('SW1');
+    const tried = await trials.compareWidths(new AbortController().signal);
     expect(tried.map(({ word }) => word)).toContain('only what is in stock');
     const whole = tried.filter(({ plan }) => plan.notLaid.length === 0);
     const all = whole.find(({ word }) => word.endsWith('all widths'));
@@ -215,8 +216,8 @@ describe('which roll to buy, and what would one more cost?', () => {
     for (const { plan } of whole) expect(all?.plan.cost.value).toBeLessThanOrEqual(plan.cost.value * 1.02);
   });
   it('two more panes add film for two, and are not in the plan', async () => {
-    const { cutting } = standing('SW1');
-    const answer = await cutting.whatIf(600, 900, 2, new AbortController().signal);
+    const { cutting, trials } = standing('SW1');
+    const answer = await trials.whatIf(600, 900, 2, new AbortController().signal);
     expect((answer?.after.cost.value ?? 0)).toBeGreaterThan(answer?.before.cost.value ?? Infinity);
     expect(cutting.plan()).toBeUndefined();
   });

@@ -37,16 +37,10 @@ const OPS_PER_CHANGE = 1500;
 /** How long better layouts are looked for: longer where there is more to win. */
 const SEARCH_MS = { few: 1500, many: 4000 } as const;
 const MANY_PIECES = 60;
-const TRY_MS = 350;
 const PLOTTER_GAP_NM = 3_000_000;
 const keyOf = (applicationId: string, drop: number): string => `${applicationId} ${drop}`;
 const orderId = (width_nm: number): string => `order ${width_nm}`;
 const stockIdOf = ({ stockId, width_nm }: RowOf<'cutRoll'>): string => stockId ?? orderId(width_nm);
-
-export interface WidthTried {
-  readonly word: string;
-  readonly plan: CutOrderPlan;
-}
 
 /** What happens at the Cut stop: the film in hand, its blanks, the order made of them, and what is done to the plan. */
 @Injectable({ providedIn: 'root' })
@@ -204,28 +198,6 @@ export class Cutting {
   stop(): void {
     this.#isStopWanted = true;
     if (this.soFar() !== undefined) this.#stop?.abort(new Error('stopped'));
-  }
-
-  /** Each width by itself, all together, and the stock alone: what each would cost. */
-  async compareWidths(signal: AbortSignal): Promise<readonly WidthTried[]> {
-    const { order } = this.order();
-    const bought = order.stocks.filter(({ what }) => what === 'to order');
-    const kept = order.stocks.filter(({ what }) => what !== 'to order');
-    const cases = [
-      ...(kept.length === 0 ? [] : [{ word: 'only what is in stock', stocks: kept }]),
-      ...bought.map((width) => ({ word: `${kept.length === 0 ? '' : 'stock and '}${width.width_mm} mm to order`, stocks: [...kept, width] })),
-      ...(bought.length > 1 ? [{ word: `${kept.length === 0 ? '' : 'stock and '}all widths`, stocks: order.stocks }] : []),
-    ];
-    const plans = await this.#pool.planEach(cases.map(({ stocks }) => ({ ...order, stocks, pinned: [] })), { milliseconds: TRY_MS, signal, onProgress: () => undefined });
-    return cases.flatMap(({ word }, index) => { const plan = plans[index]; return plan === undefined ? [] : [{ word, plan }]; });
-  }
-
-  /** What so many more of one size would add. */
-  async whatIf(width_mm: number, height_mm: number, count: number, signal: AbortSignal): Promise<{ readonly before: CutOrderPlan; readonly after: CutOrderPlan } | undefined> {
-    const mayTurn90 = this.film()?.direction === 'none';
-    const extra = Array.from({ length: count }, (_, index): OrderPiece => ({ id: `what if ${index}`, across_mm: width_mm, along_mm: height_mm, mayTurn90, group: '' }));
-    const [before, after] = await this.#pool.planEach([this.order().order, this.order(extra).order], { milliseconds: TRY_MS, signal, onProgress: () => undefined });
-    return before === undefined || after === undefined ? undefined : { before, after };
   }
 
   async #keep(found: CutOrderPlan, order: CutOrder, filmName: string): Promise<void> {

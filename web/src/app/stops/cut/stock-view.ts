@@ -6,7 +6,8 @@ import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
 import { textOf } from '../../ui/form-text';
 import { money, percent } from './cut-words';
-import { Cutting, type WidthTried } from './cutting';
+import { Cutting } from './cutting';
+import { FilmTrials, type WidthTried } from './film-trials';
 
 /** What there is of this film, what must be bought for the job, which roll would be the cheapest to buy, and what one more pane would take. */
 @Component({
@@ -55,6 +56,7 @@ export class StockView {
   protected readonly copied = signal(false);
   protected readonly fault = signal<string | undefined>(undefined);
   protected readonly answer = signal<string | undefined>(undefined);
+  readonly #trials = inject(FilmTrials);
   readonly #tried = signal<readonly WidthTried[] | undefined>(undefined);
   protected readonly money = money;
 
@@ -71,7 +73,7 @@ export class StockView {
   protected readonly metres = (value_nm: number): string => formatFilmLength(value_nm, this.#units());
 
   protected async compare(): Promise<void> {
-    await this.#busy(async (signal) => { this.#tried.set(await this.cutting.compareWidths(signal)); });
+    await this.#busy(async (signal) => { this.#tried.set(await this.#trials.compareWidths(signal)); });
   }
 
   protected async ask(event: Event): Promise<void> {
@@ -83,7 +85,7 @@ export class StockView {
     if (!Number.isInteger(count) || count < 1 || count > 200) { this.fault.set(`How many: expected 1 to 200, got “${textOf(data, 'count')}”.`); return; }
     this.fault.set(undefined);
     await this.#busy(async (signal) => {
-      const both = await this.cutting.whatIf(mmFromNm(width.value_nm), mmFromNm(height.value_nm), count, signal);
+      const both = await this.#trials.whatIf(mmFromNm(width.value_nm), mmFromNm(height.value_nm), count, signal);
       if (both === undefined) return;
       const used = (plan: typeof both.before): number => plan.uses.reduce((sum, { used_mm }) => sum + used_mm * 1e6, 0);
       const more = used(both.after) - used(both.before);
