@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
+import { v7 as newId } from 'uuid';
 import { allSaved, copyOfDemo, expect, test } from './house';
 
 const layOut = async (page: Page): Promise<void> => {
@@ -159,6 +160,44 @@ test('a roll to order comes, the plotter is unplugged in the middle, goes on wit
   await expect(page.getByRole('group', { name: /^Offcut/ })).toBeVisible();
   await expect(page.getByText(/has no film yet/)).toHaveCount(0);
   await allSaved(page);
+});
+
+test('a piece is cut from another roll at a touch; nested ones may lie in one another’s rectangles, and not over one another', async ({ page, as }) => {
+  await as(page, 'Wren');
+  const job = await copyOfDemo(page);
+  await page.goto(`${job}/cut`);
+  await film(page, 'neutral 20');
+  await page.getByText('How it is laid out').click();
+  await page.getByRole('radio', { name: 'by plotter' }).check();
+  for (const other of [/^offcut O-33/, /^to order, 1220/, /^to order, 1524/]) await page.getByRole('checkbox', { name: other }).uncheck();
+  await layOut(page);
+
+  /** Two of the panes become the halves of a rectangle, and a second roll is begun: as another device would send it. */
+  const { rows } = (await (await page.request.get(`/api${job}`)).json()) as { readonly rows: { readonly cutRoll: readonly (object & { readonly id: string })[]; readonly cutPiece: readonly { readonly id: string; readonly tag: string; readonly version: number; readonly across_nm: number; readonly along_nm: number; readonly x_nm: number; readonly y_nm: number }[] } };
+  const pieceNamed = (tag: string) => { const found = rows.cutPiece.find((own) => own.tag === tag); if (found === undefined) throw new Error(`${tag} is not laid`); return found; };
+  const [one, other, roll] = [pieceNamed('A-S1'), pieceNamed('A-S2'), rows.cutRoll[0]];
+  const [w, h] = [one.across_nm / 1e6, one.along_nm / 1e6];
+  const { planId, width_nm, length_nm } = roll;
+  const second = await page.request.post(`/api${job}/changes`, { data: { id: newId(), session: newId(), who: 'Heron', ops: [
+    { op: 'put', table: 'cutRoll', id: newId(), fields: { planId, stockId: null, what: 'to order', label: 'new 2', lot: '', width_nm, length_nm, used_nm: 0, position: 1, ticks: [], bookedAt: null } },
+    { op: 'set', table: 'cutPiece', id: one.id, baseVersion: one.version, fields: { outline: [{ x: 0, y: 0 }, { x: w - 10, y: h }, { x: 0, y: h }] } },
+    { op: 'set', table: 'cutPiece', id: other.id, baseVersion: other.version, fields: { x_nm: one.x_nm, y_nm: one.y_nm, outline: [{ x: 10, y: 0 }, { x: w, y: 0 }, { x: w, y: h }] } },
+  ] } });
+  expect(await second.text()).not.toContain('"code"');
+  await expect(page.getByRole('group', { name: /^New roll 2, to be ordered/ })).toBeVisible();
+
+  await pieceOn(page, 'A-S2').press('ArrowRight');
+  await expect(page.getByRole('alert')).toContainText(/Not there: it would lie .* over A-S1/);
+  await pieceOn(page, 'A-S2').press('Shift+ArrowRight');
+  await expect(page.getByRole('alert')).toHaveCount(0);
+
+  await pieceOn(page, 'A-S4').click();
+  await page.getByRole('combobox', { name: 'Cut it from another roll' }).selectOption({ label: 'New roll 2, to be ordered' });
+  const onSecond = page.getByRole('group', { name: /^New roll 2, to be ordered.*with 1 pieces/ }).getByRole('button', { name: /^A-S4,.*pinned/ });
+  await expect(onSecond).toBeVisible();
+  await allSaved(page);
+  await page.keyboard.press('Control+z');
+  await expect(onSecond).toHaveCount(0);
 });
 
 test('a wall wider than the roll is seamed in drops, hung in order; another seam is another plan', async ({ page, as }) => {
