@@ -173,9 +173,10 @@ test('a piece is cut from another roll at a touch; nested ones may lie in one an
   await layOut(page);
 
   /** Two of the panes become the halves of a rectangle, and a second roll is begun: as another device would send it. */
-  const { rows } = (await (await page.request.get(`/api${job}`)).json()) as { readonly rows: { readonly cutRoll: readonly (object & { readonly id: string })[]; readonly cutPiece: readonly { readonly id: string; readonly tag: string; readonly version: number; readonly across_nm: number; readonly along_nm: number; readonly x_nm: number; readonly y_nm: number }[] } };
+  const { rows } = (await (await page.request.get(`/api${job}`)).json()) as { readonly rows: { readonly cutRoll: readonly { readonly planId: string; readonly width_nm: number; readonly length_nm: number }[]; readonly cutPiece: readonly { readonly id: string; readonly tag: string; readonly version: number; readonly across_nm: number; readonly along_nm: number; readonly x_nm: number; readonly y_nm: number }[] } };
   const pieceNamed = (tag: string) => { const found = rows.cutPiece.find((own) => own.tag === tag); if (found === undefined) throw new Error(`${tag} is not laid`); return found; };
   const [one, other, roll] = [pieceNamed('A-S1'), pieceNamed('A-S2'), rows.cutRoll[0]];
+  if (roll === undefined) throw new Error('no roll');
   const [w, h] = [one.across_nm / 1e6, one.along_nm / 1e6];
   const { planId, width_nm, length_nm } = roll;
   const second = await page.request.post(`/api${job}/changes`, { data: { id: newId(), session: newId(), who: 'Heron', ops: [

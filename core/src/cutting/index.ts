@@ -16,6 +16,6 @@ export { isBetterPlan } from './order/better-plan';
 export { planOrderSteps } from './order/plan-order';
 export { MONEY_FORMULAS } from './order/order-money';
 export { outlineOnRoll } from './order/pair-outlines';
-export { type Nested, grown, nestPair } from './outlines/nest';
+export { type Nested, grown, middleOf, nestPair } from './outlines/nest';
 export { type Cut, cutsFor, restsWorthKeeping } from './instructions';
 export { type HandPlaced, type HandRoll, type PlacingFault, freePlace, placingFault, snapped } from './hand-placing';

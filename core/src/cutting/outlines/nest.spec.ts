@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { grown, nestPair, sectorBlank } from '../index';
+import { grown, middleOf, nestPair, sectorBlank } from '../index';
 import { type Polygon, halfTurned } from './nest';
 
 /** Whether a point is well inside, by the winding of its corners: an independent look at overlap. */
@@ -45,6 +45,15 @@ describe('do two slanting pieces lie closer than their rectangles?', () => {
       expect(overlapShare(outline, placedSecond(outline, nested), nested.width, nested.height)).toBe(0);
       for (const { x, y } of placedSecond(outline, nested)) expect(x <= nested.width + 1e-6 && y <= nested.height + 1e-6 && x >= -1e-6 && y >= -1e-6).toBe(true);
     }), { numRuns: 60 });
+  });
+  it('the middle of a triangle is the mean of its corners, that of a trapezoid by the handbook, turned by half a turn it turns too', () => {
+    expect(middleOf([{ x: 0, y: 0 }, { x: 600, y: 0 }, { x: 0, y: 900 }])).toEqual({ x: 200, y: 300 });
+    /** Height of the centroid over the longer of two parallel sides: h (a + 2b) / 3 (a + b). */
+    expect(middleOf([{ x: 0, y: 0 }, { x: 900, y: 0 }, { x: 600, y: 400 }, { x: 300, y: 400 }]).y).toBeCloseTo((400 * (900 + 2 * 300)) / (3 * (900 + 300)), 9);
+    const skew = [{ x: 10, y: 0 }, { x: 700, y: 90 }, { x: 500, y: 800 }, { x: 0, y: 640 }];
+    const [once, turned] = [middleOf(skew), middleOf(halfTurned(skew, 700, 800))];
+    expect(turned.x).toBeCloseTo(700 - once.x, 9);
+    expect(turned.y).toBeCloseTo(800 - once.y, 9);
   });
   it('an outline grown by 25 mm is 25 mm from the old on every side', () => {
     expect(grown([{ x: 0, y: 0 }, { x: 100, y: 0 }, { x: 100, y: 200 }, { x: 0, y: 200 }], 25)).toEqual([{ x: -25, y: -25 }, { x: 125, y: -25 }, { x: 125, y: 225 }, { x: -25, y: 225 }]);

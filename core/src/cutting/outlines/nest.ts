@@ -39,6 +39,19 @@ export function sizeOf(outline: Polygon): readonly [width: number, height: numbe
   return [Math.max(...outline.map(({ x }) => x)), Math.max(...outline.map(({ y }) => y))];
 }
 
+/** The middle of an outline's area. */
+export function middleOf(outline: Polygon): Point {
+  let [area, x, y] = [0, 0, 0];
+  outline.forEach((from, index) => {
+    const to = outline[(index + 1) % outline.length] ?? from;
+    const cross = from.x * to.y - to.x * from.y;
+    area += cross;
+    x += (from.x + to.x) * cross;
+    y += (from.y + to.y) * cross;
+  });
+  return { x: x / (3 * area), y: y / (3 * area) };
+}
+
 export function halfTurned(outline: Polygon, width: number, height: number): Polygon {
   return outline.map(({ x, y }) => ({ x: width - x, y: height - y }));
 }

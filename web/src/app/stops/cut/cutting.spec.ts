@@ -192,6 +192,7 @@ describe('does what a person did to the plan stay?', () => {
       expect(x_nm >= moved.x_nm + moved.across_nm - 60_000 || moved.x_nm >= x_nm + across_nm - 60_000 || y_nm >= moved.y_nm + moved.along_nm - 60_000 || moved.y_nm >= y_nm + along_nm - 60_000).toBe(true);
     }
     expect(cutting.plan()?.lengthUsed_nm).toBe(cutting.rolls().reduce((sum, { used_nm }) => sum + used_nm, 0));
+    expect(cutting.plan()?.bound_nm).toBe(0);
     expect(cutting.plan()?.filmCost).toBeCloseTo(cutting.rolls().reduce((sum, roll) => sum + cutting.filmOf(roll, roll.used_nm), 0), 1);
     desk.undo();
     desk.undo();

@@ -34,7 +34,7 @@ export class PlanWork {
     const elsewhere = this.#cutting.pieces().filter(({ id }) => id !== piece.id);
     const usedOn = (rollId: string, least_nm: number): number => elsewhere.reduce((end, own) => (own.rollId === rollId ? Math.max(end, own.y_nm + own.along_nm) : end), least_nm);
     const lengths = [{ rollId: piece.rollId, used_nm: usedOn(piece.rollId, 0) }, { rollId: roll.id, used_nm: usedOn(roll.id, y_nm + piece.along_nm) }];
-    this.#desk.do(`${pieceWord(piece)} moved to another roll and pinned`, [this.#desk.set('cutPiece', piece.id, { rollId: roll.id, x_nm, y_nm, pinned: true }), ...this.#lengthsChanged(lengths)]);
+    this.#desk.do(`${pieceWord(piece)} moved to another roll and pinned`, [this.#desk.set('cutPiece', piece.id, { rollId: roll.id, x_nm, y_nm, pinned: true }), ...this.#lengthsChanged(lengths, { bound_nm: 0 })]);
     return undefined;
   }
 
@@ -113,14 +113,14 @@ export class PlanWork {
     return this.#lengthsChanged([{ rollId, used_nm }]);
   }
 
-  /** What rolls give now, and the plan in all. */
-  #lengthsChanged(lengths: readonly { readonly rollId: string; readonly used_nm: number }[]): ReturnType<JobDesk['set']>[] {
+  /** What rolls give now, and the plan in all. @param known of the plan besides: a bound that was that of one roll alone no longer holds */
+  #lengthsChanged(lengths: readonly { readonly rollId: string; readonly used_nm: number }[], known: { readonly bound_nm?: number } = {}): ReturnType<JobDesk['set']>[] {
     const plan = this.#cutting.plan();
     const changed = lengths.flatMap(({ rollId, used_nm }) => { const roll = this.#cutting.rolls().find(({ id }) => id === rollId); return roll === undefined || roll.used_nm === used_nm ? [] : [{ roll, used_nm }]; });
-    if (plan === undefined || changed.length === 0) return [];
+    if (plan === undefined || (changed.length === 0 && known.bound_nm === undefined)) return [];
     const more = changed.reduce((sum, { roll, used_nm }) => sum + used_nm - roll.used_nm, 0);
     /** Cuts and offcuts stay reckoned as they were laid out; the film is what changes. */
     const film = changed.reduce((sum, { roll, used_nm }) => sum + this.#cutting.filmOf(roll, used_nm) - this.#cutting.filmOf(roll, roll.used_nm), 0);
-    return [...changed.map(({ roll, used_nm }) => this.#desk.set('cutRoll', roll.id, { used_nm })), this.#desk.set('cutPlan', plan.id, { lengthUsed_nm: plan.lengthUsed_nm + more, filmCost: toCent(plan.filmCost + film), cost: toCent(plan.cost + film), stopped: plan.stopped === 'infeasible' ? 'infeasible' : 'limit' })];
+    return [...changed.map(({ roll, used_nm }) => this.#desk.set('cutRoll', roll.id, { used_nm })), this.#desk.set('cutPlan', plan.id, { lengthUsed_nm: plan.lengthUsed_nm + more, filmCost: toCent(plan.filmCost + film), cost: toCent(plan.cost + film), stopped: plan.stopped === 'infeasible' ? 'infeasible' : 'limit', ...known })];
   }
 }

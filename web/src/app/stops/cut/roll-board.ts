@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, type ElementRef, afterNextRender, computed, inject, input, output, signal, viewChild } from '@angular/core';
-import { type HandPlaced, type PlacingFault, placingFault, snapped } from '@yellow-pane/core/cutting';
+import { type HandPlaced, type PlacingFault, middleOf, placingFault, snapped } from '@yellow-pane/core/cutting';
 import type { RowOf } from '@yellow-pane/core/job';
 import { formatLength, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
@@ -31,10 +31,10 @@ const ARROWS: Readonly<Record<string, readonly [across: number, along: number]>>
       <path [attr.d]="hatch()" class="stroke-line-strong" stroke-width="0.7" vector-effect="non-scaling-stroke" fill="none" />
       @for (piece of drawn(); track piece.id) {
         <g class="cursor-grab outline-none" [class.opacity-45]="piece.id === held()?.id" role="button" tabindex="0" [attr.aria-label]="piece.says" [attr.aria-pressed]="piece.id === pickedId()" (pointerdown)="take($event, piece.id)" (keydown)="key($event, piece.id)" (focus)="picked.emit(piece.id)">
-          @if (piece.path) { <rect [attr.x]="piece.x" [attr.y]="piece.y" [attr.width]="piece.w" [attr.height]="piece.h" class="fill-board stroke-line-strong" stroke-width="0.7" vector-effect="non-scaling-stroke" /><path [attr.d]="piece.path" class="fill-glass stroke-ink" [attr.stroke-width]="piece.id === pickedId() ? 4 : 1.2" vector-effect="non-scaling-stroke" /> }
+          @if (piece.path) { <rect [attr.x]="piece.x" [attr.y]="piece.y" [attr.width]="piece.w" [attr.height]="piece.h" class="fill-none stroke-line-strong" stroke-width="0.7" vector-effect="non-scaling-stroke" /><path [attr.d]="piece.path" class="stroke-ink" [class.fill-glass]="!piece.isCut" [class.fill-board]="piece.isCut" [attr.stroke-width]="piece.id === pickedId() ? 4 : 1.2" vector-effect="non-scaling-stroke" /> }
           @else { <rect [attr.x]="piece.x" [attr.y]="piece.y" [attr.width]="piece.w" [attr.height]="piece.h" class="stroke-ink" [class.fill-glass]="!piece.isCut" [class.fill-board]="piece.isCut" [attr.stroke-width]="piece.id === pickedId() ? 4 : 1.2" vector-effect="non-scaling-stroke" /> }
           <path [attr.d]="piece.arrow" class="fill-ink" />
-          <text [attr.x]="piece.x + piece.w / 2" [attr.y]="piece.y + piece.h / 2" text-anchor="middle" dominant-baseline="central" class="fill-ink font-semibold" [attr.font-size]="piece.size">{{ piece.word }}</text>
+          <text [attr.x]="piece.middle.x" [attr.y]="piece.middle.y" text-anchor="middle" dominant-baseline="central" class="fill-ink font-semibold" [attr.font-size]="piece.size">{{ piece.word }}</text>
           @if (piece.isPinned) { <circle [attr.cx]="piece.x + piece.w - 1.2 * fontSize()" [attr.cy]="piece.y + 1.2 * fontSize()" [attr.r]="0.55 * fontSize()" class="fill-ink" /><circle [attr.cx]="piece.x + piece.w - 1.2 * fontSize()" [attr.cy]="piece.y + 1.2 * fontSize()" [attr.r]="0.2 * fontSize()" class="fill-paper" /> }
           @if (piece.isCut) { <path [attr.d]="piece.check" class="stroke-ink fill-none" stroke-width="2" vector-effect="non-scaling-stroke" /> }
         </g>
@@ -98,7 +98,9 @@ export class RollBoard {
     const [x, y, w, h] = [mmFromNm(piece.y_nm), mmFromNm(piece.x_nm), mmFromNm(piece.along_nm), mmFromNm(piece.across_nm)];
     const word = pieceWord(piece);
     const path = piece.outline === null ? undefined : pathOf(piece.outline, x, y);
-    return { id: piece.id, x, y, w, h, word, path, isPinned: piece.pinned, isCut: piece.cutAt !== null, arrow: this.#arrow(piece, x, y, w, h), check: `M${x + w / 2 - this.fontSize()} ${y + h / 2 + 1.4 * this.fontSize()}l${0.6 * this.fontSize()} ${0.6 * this.fontSize()}l${this.fontSize()} ${-this.fontSize()}`, size: Math.min(this.fontSize() * 1.5, w / (word.length * 0.62), h * 0.8), says: `${word}, ${formatLength(piece.across_nm, this.#units())} across, ${formatLength(piece.along_nm, this.#units())} along${piece.pinned ? ', pinned' : ''}${piece.cutAt === null ? '' : ', cut'}` };
+    const inside = piece.outline === null ? { x: h / 2, y: w / 2 } : middleOf(piece.outline);
+    const middle = { x: x + inside.y, y: y + inside.x };
+    return { id: piece.id, x, y, w, h, word, path, middle, isPinned: piece.pinned, isCut: piece.cutAt !== null, arrow: this.#arrow(piece, x, y, w, h), check: `M${x + w / 2 - this.fontSize()} ${y + h / 2 + 1.4 * this.fontSize()}l${0.6 * this.fontSize()} ${0.6 * this.fontSize()}l${this.fontSize()} ${-this.fontSize()}`, size: Math.min(this.fontSize() * 1.5, w / (word.length * 0.62), h * 0.8), says: `${word}, ${formatLength(piece.across_nm, this.#units())} across, ${formatLength(piece.along_nm, this.#units())} along${piece.pinned ? ', pinned' : ''}${piece.cutAt === null ? '' : ', cut'}` };
   }));
   protected readonly heldPath = computed(() => { const held = this.held(); return held?.outline && pathOf(held.outline, held.y_mm, held.x_mm); });
   protected readonly crossCuts = computed(() => {
