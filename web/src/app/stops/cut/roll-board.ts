@@ -35,7 +35,7 @@ const ARROWS: Readonly<Record<string, readonly [across: number, along: number]>>
           @else { <rect [attr.x]="piece.x" [attr.y]="piece.y" [attr.width]="piece.w" [attr.height]="piece.h" class="stroke-ink" [class.fill-glass]="!piece.isCut" [class.fill-board]="piece.isCut" [attr.stroke-width]="piece.id === pickedId() ? 4 : 1.2" vector-effect="non-scaling-stroke" /> }
           <path [attr.d]="piece.arrow" class="fill-ink" />
           <text [attr.x]="piece.middle.x" [attr.y]="piece.middle.y" text-anchor="middle" dominant-baseline="central" class="fill-ink font-semibold" [attr.font-size]="piece.size">{{ piece.word }}</text>
-          @if (piece.isPinned) { <circle [attr.cx]="piece.x + piece.w - 1.2 * fontSize()" [attr.cy]="piece.y + 1.2 * fontSize()" [attr.r]="0.55 * fontSize()" class="fill-ink" /><circle [attr.cx]="piece.x + piece.w - 1.2 * fontSize()" [attr.cy]="piece.y + 1.2 * fontSize()" [attr.r]="0.2 * fontSize()" class="fill-paper" /> }
+          @if (piece.isPinned) { <circle [attr.cx]="piece.pin.x" [attr.cy]="piece.pin.y" [attr.r]="0.55 * fontSize()" class="fill-ink" /><circle [attr.cx]="piece.pin.x" [attr.cy]="piece.pin.y" [attr.r]="0.2 * fontSize()" class="fill-paper" /> }
           @if (piece.isCut) { <path [attr.d]="piece.check" class="stroke-ink fill-none" stroke-width="2" vector-effect="non-scaling-stroke" /> }
         </g>
       }
@@ -100,7 +100,8 @@ export class RollBoard {
     const path = piece.outline === null ? undefined : pathOf(piece.outline, x, y);
     const inside = piece.outline === null ? { x: h / 2, y: w / 2 } : middleOf(piece.outline);
     const middle = { x: x + inside.y, y: y + inside.x };
-    return { id: piece.id, x, y, w, h, word, path, middle, isPinned: piece.pinned, isCut: piece.cutAt !== null, arrow: this.#arrow(piece, x, y, w, h), check: `M${x + w / 2 - this.fontSize()} ${y + h / 2 + 1.4 * this.fontSize()}l${0.6 * this.fontSize()} ${0.6 * this.fontSize()}l${this.fontSize()} ${-this.fontSize()}`, size: Math.min(this.fontSize() * 1.5, w / (word.length * 0.62), h * 0.8), says: `${word}, ${formatLength(piece.across_nm, this.#units())} across, ${formatLength(piece.along_nm, this.#units())} along${piece.pinned ? ', pinned' : ''}${piece.cutAt === null ? '' : ', cut'}` };
+    const pin = piece.outline === null ? { x: x + w - 1.2 * this.fontSize(), y: y + 1.2 * this.fontSize() } : { x: middle.x, y: middle.y - 1.7 * this.fontSize() };
+    return { id: piece.id, x, y, w, h, word, path, middle, pin, isPinned: piece.pinned, isCut: piece.cutAt !== null, arrow: this.#arrow(piece, x, y, w, h), check: `M${x + w / 2 - this.fontSize()} ${y + h / 2 + 1.4 * this.fontSize()}l${0.6 * this.fontSize()} ${0.6 * this.fontSize()}l${this.fontSize()} ${-this.fontSize()}`, size: Math.min(this.fontSize() * 1.5, w / (word.length * 0.62), h * 0.8), says: `${word}, ${formatLength(piece.across_nm, this.#units())} across, ${formatLength(piece.along_nm, this.#units())} along${piece.pinned ? ', pinned' : ''}${piece.cutAt === null ? '' : ', cut'}` };
   }));
   protected readonly heldPath = computed(() => { const held = this.held(); return held?.outline && pathOf(held.outline, held.y_mm, held.x_mm); });
   protected readonly crossCuts = computed(() => {
