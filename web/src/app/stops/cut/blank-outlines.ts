@@ -4,6 +4,7 @@ import type { RowOf } from '@yellow-pane/core/job';
 import { areaOf, isConvex, outlineBounds, outlineOfCheck } from '@yellow-pane/core/measure';
 import { JobReading } from '../../job/job-reading';
 import type { BlankHere } from './cutting';
+import { keptOutline } from './hand-placed';
 
 /** A surface that fills more of its rectangle than this is cut as a rectangle and trimmed. */
 const SLANTING_SHARE = 0.93;
@@ -34,6 +35,6 @@ export class BlankOutlines {
   onRoll(own: BlankHere, mode: CutOrder['mode'], turned: boolean, flipped: boolean): RowOf<'cutPiece'>['outline'] {
     const flat = own.blank.sector !== undefined || mode === 'by plotter' ? this.flatOf(own) : undefined;
     if (flat === undefined) return null;
-    return outlineOnRoll(flat, own.blank.width_mm, own.blank.height_mm, turned, flipped).map(({ x, y }) => ({ x: Math.max(0, Math.round(x * 100) / 100), y: Math.max(0, Math.round(y * 100) / 100) }));
+    return keptOutline(outlineOnRoll(flat, own.blank.width_mm, own.blank.height_mm, turned, flipped));
   }
 }

@@ -2,6 +2,7 @@ import { type HandPlaced, type HandRoll, quarterTurned, quarterTurnedBack } from
 import type { CutPlan, CutRoll, RowOf } from '@yellow-pane/core/job';
 import { mmFromNm } from '@yellow-pane/core/quantity';
 
+type Polygon = NonNullable<RowOf<'cutPiece'>['outline']>;
 type Placed = Pick<RowOf<'cutPiece'>, 'id' | 'x_nm' | 'y_nm' | 'across_nm' | 'along_nm' | 'outline'>;
 
 /** A piece of a plan as it is placed by hand. A knife cuts rectangles; only a plotter lays outlines into one another. */
@@ -17,7 +18,10 @@ export function handRollOf({ width_nm, length_nm }: Pick<CutRoll, 'width_nm' | '
 /** A piece turned by a quarter about its corner, or back. */
 export function turnedByHand({ turned, across_nm, along_nm, outline }: Pick<RowOf<'cutPiece'>, 'turned' | 'across_nm' | 'along_nm' | 'outline'>): Pick<RowOf<'cutPiece'>, 'turned' | 'across_nm' | 'along_nm' | 'outline'> {
   const shape = outline === null ? null : turned ? quarterTurnedBack(outline, mmFromNm(along_nm)) : quarterTurned(outline, mmFromNm(across_nm));
-  return { turned: !turned, across_nm: along_nm, along_nm: across_nm, outline: shape === null ? null : shape.map(({ x, y }) => ({ x: tidy(x), y: tidy(y) })) };
+  return { turned: !turned, across_nm: along_nm, along_nm: across_nm, outline: shape === null ? null : keptOutline(shape) };
 }
 
-const tidy = (value: number): number => Math.max(0, Math.round(value * 100) / 100);
+/** An outline as a plan keeps it: to the hundredth of a millimetre, never outside its rectangle's corner. */
+export const keptOutline = (outline: Polygon): Polygon => outline.map(({ x, y }) => ({ x: kept(x), y: kept(y) }));
+
+const kept = (value: number): number => Math.max(0, Math.round(value * 100) / 100);
