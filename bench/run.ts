@@ -5,6 +5,7 @@ import { firstScreen, initialSize, inStep, largeJobOpens, pageBlocked, secondSta
 import { adjustThousand, checkPane, layOut } from './core';
 import { cuttingByHand, cuttingFreely, cuttingFromStock } from './cutting';
 import { dayRows } from './day';
+import { storiesOnOtherDays } from './days';
 import { filmOnGlass } from './film';
 import { LANES, endLanes } from './side-by-side';
 import { surveyOfThousand } from './survey';
@@ -24,6 +25,7 @@ const benches: Readonly<Record<string, () => Promise<readonly Row[]>>> = {
   free: cuttingFreely,
   order: cuttingFromStock,
   day: dayRows,
+  days: storiesOnOtherDays,
   size: () => Promise.resolve([initialSize()]),
   start: secondStart,
   screen: firstScreen,

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import ICAL from 'ical.js';
 import { allSaved, copyOfDemo, expect, surface, test } from './house';
 
@@ -15,7 +15,26 @@ const keep = async (page: Page): Promise<void> => {
   await allSaved(page);
 };
 const bars = (page: Page, tag: string) => page.getByRole('region', { name: 'Board' }).getByRole('button', { name: new RegExp(`^${tag}, `) });
+const MOST_STEPS = 60;
+/** Moves stretches of the front on, five minutes at a time, until one is refused because other work stands there: which one that is, the plan found decides. @returns what the bar said of itself then */
+const pushedIntoOtherWork = async (page: Page, round: Locator): Promise<string> => {
+  for (const bar of await bars(page, 'SW[1246]').all()) {
+    await bar.focus();
+    for (let step = 0; step < MOST_STEPS; step += 1) {
+      await page.keyboard.press('ArrowRight');
+      if (await page.getByRole('alert').filter({ hasText: /cannot start/ }).isVisible()) break;
+    }
+    if (await round.isVisible()) return (await bar.getAttribute('aria-label')) ?? '';
+  }
+  throw new Error('no stretch of the front has other work in its way');
+};
 const view = (page: Page, name: string) => page.getByRole('group', { name: 'Views' }).getByRole('button', { name, exact: true });
+
+const minutesAfter = (clock: string, minutes: number): string => {
+  const [hour = 0, minute = 0] = clock.split(':').map(Number);
+  const all = hour * 60 + minute + minutes;
+  return `${String(Math.floor(all / 60)).padStart(2, '0')}:${String(all % 60).padStart(2, '0')}`;
+};
 
 test.afterEach(async ({ page }) => { await play(page, 'clear cold snap'); });
 
@@ -70,12 +89,8 @@ test('a stretch that only other work stands in the way of is put there, and the 
   await page.goto(`${await copyOfDemo(page)}/day`);
   await plan(page);
   await page.getByRole('button', { name: 'by surface' }).click();
-  const bar = bars(page, 'SW[1246]').first();
-  const before = (await bar.getAttribute('aria-label')) ?? '';
   const round = page.getByRole('button', { name: /^Put it at .* and plan the rest round it$/ });
-  await bar.focus();
-  await page.keyboard.press('ArrowRight');
-  await expect(page.getByRole('alert').filter({ hasText: /cannot start/ })).toBeVisible();
+  const before = await pushedIntoOtherWork(page, round);
   const wanted = /Put it at (.*) and/.exec((await round.textContent()) ?? '')?.[1] ?? 'nowhere';
   await round.click();
   await expect(page.getByRole('button', { name: 'Keep this plan' })).toBeVisible(SEARCHED);
@@ -188,9 +203,16 @@ test('a skyline is drawn into the sun\'s way and takes sun away; the minute the 
   await page.getByLabel('or today at').fill('03:00');
   await page.getByRole('button', { name: 'The sun has just come' }).click();
   await expect(page.getByRole('alert').filter({ hasText: 'At 03:00 no bearing within 25° of 225°' })).toBeVisible();
-  await page.getByLabel('or today at').fill('10:00');
-  await page.getByRole('button', { name: 'The sun has just come' }).click();
-  await expect(page.getByRole('status').filter({ hasText: /225° is now \d+\.?\d*°, by the sun at 10:00/ })).toBeVisible();
+  const comes = /from (\d+:\d\d)/.exec(before ?? '')?.[1] ?? '';
+  const set = page.getByRole('status').filter({ hasText: /225° is now \d+\.?\d*°, by the sun at/ });
+  /** The day shown is tomorrow: where its clock has been put on, the sun comes an hour earlier by today's. */
+  for (const later of [minutesAfter(comes, 6), minutesAfter(comes, -54)]) {
+    await page.getByLabel('or today at').fill(later);
+    await page.getByRole('button', { name: 'The sun has just come' }).click();
+    await expect(set.or(page.getByRole('alert').filter({ hasText: `At ${later} no bearing` }))).toBeVisible();
+    if (await set.isVisible()) break;
+  }
+  await expect(set).toBeVisible();
   await allSaved(page);
   await expect(heading).not.toHaveText(before ?? '', { timeout: 15_000 });
 });

@@ -4,9 +4,8 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test } from '@playwright/test';
 import { v7 as newId } from 'uuid';
-import { startServer } from '../scripts/running-server';
+import { expect, startServer, test } from './house';
 
 const KILLS = 20;
 /** A slow machine is given the time for more than so many between two kills. */

@@ -1,10 +1,21 @@
-import { type Locator, type Page, test as base } from '@playwright/test';
+import { type Browser, type BrowserContext, type Locator, type Page, test as base } from '@playwright/test';
 import { v7 as newId } from 'uuid';
-import { type RunningServer, startServer } from '../scripts/running-server';
+import { type RunningServer, type ServerOptions, startServer as start } from '../scripts/running-server';
+import { NOW } from './when';
 
 export const DEMO_JOB = '/jobs/0199b9a6-0003-7000-8000-000000000001';
 /** The n-th surface of the demo job: SW1 is 1, SW3 is 3. */
 export const surface = (n: number): string => `0199b9a6-0007-7000-8000-${n.toString(16).padStart(12, '0')}`;
+
+/** A server whose clock stands where the stories begin. */
+export const startServer = (options: ServerOptions = {}): Promise<RunningServer> => start({ now: NOW, ...options });
+
+/** A browser context of its own, on the same clock. */
+export async function newContext(browser: Browser, baseURL: string): Promise<BrowserContext> {
+  const context = await browser.newContext({ baseURL });
+  await context.clock.install({ time: NOW });
+  return context;
+}
 
 interface House {
   readonly server: RunningServer;
@@ -17,6 +28,10 @@ export const test = base.extend<{ readonly as: (page: Page, who: string, theme?:
     await use(server);
     await server.stop();
   }, { scope: 'worker' }],
+  context: async ({ context }, use) => {
+    await context.clock.install({ time: NOW });
+    await use(context);
+  },
   baseURL: async ({ server }, use) => { await use(server.address); },
   as: async ({}, use) => {
     await use(async (page, who, theme = 'noon') => {

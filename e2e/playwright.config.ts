@@ -1,5 +1,6 @@
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM } from '../scripts/browser';
+import { ZONE } from './when';
 
 export default defineConfig({
   testDir: '.',
@@ -10,5 +11,5 @@ export default defineConfig({
   forbidOnly: true,
   reporter: [['list']],
   outputDir: '../test-results',
-  use: { actionTimeout: 30_000, viewport: { width: 1280, height: 800 }, launchOptions: CHROMIUM, locale: 'en-GB', timezoneId: 'Europe/Zurich', trace: 'off' },
+  use: { actionTimeout: 30_000, viewport: { width: 1280, height: 800 }, launchOptions: CHROMIUM, locale: 'en-GB', timezoneId: ZONE, trace: 'off' },
 });

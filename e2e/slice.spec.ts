@@ -1,10 +1,9 @@
 import { readFileSync } from 'node:fs';
-import { allSaved, expect, field, test } from './house';
-import { startServer } from '../scripts/running-server';
+import { allSaved, expect, field, newContext, startServer, test } from './house';
 
 test('the whole slice by keyboard: measure out of square, film, cut, fit; browser closed, server killed, all there', async ({ browser }) => {
   const server = await startServer({ isDemo: true });
-  const context = await browser.newContext({ baseURL: server.address });
+  const context = await newContext(browser, server.address);
   let page = await context.newPage();
   const type = async (text: string): Promise<void> => { await page.keyboard.type(text); };
   const press = async (...keys: string[]): Promise<void> => { for (const key of keys) await page.keyboard.press(key); };
@@ -78,7 +77,7 @@ test('the whole slice by keyboard: measure out of square, film, cut, fit; browse
   server.process.kill('SIGKILL');
   await new Promise((done) => server.process.once('exit', done));
   const again = await startServer({ folder: server.folder });
-  page = await (await browser.newContext({ baseURL: again.address })).newPage();
+  page = await (await newContext(browser, again.address)).newPage();
   await page.addInitScript(() => { localStorage.setItem('yellow-pane.device', JSON.stringify({ who: 'Finch', units: 'metric', theme: 'noon' })); });
   await page.goto(new URL(surfaceUrl).pathname);
   await expect(field(page, 'Width at the top')).toHaveValue('879.5');

@@ -1,8 +1,7 @@
-import { DEMO_JOB, allSaved, expect, field, surface, test } from './house';
-import { startServer } from '../scripts/running-server';
+import { DEMO_JOB, allSaved, expect, field, newContext, startServer, surface, test } from './house';
 
 test('a second browser sees a measure without being asked (how soon is in the benches), and a film chosen for many at once', async ({ browser, as, baseURL }) => {
-  const [mine, theirs] = [await (await browser.newContext({ baseURL: baseURL ?? '' })).newPage(), await (await browser.newContext({ baseURL: baseURL ?? '' })).newPage()];
+  const [mine, theirs] = [await (await newContext(browser, baseURL ?? '')).newPage(), await (await newContext(browser, baseURL ?? '')).newPage()];
   await as(mine, 'Wren');
   await as(theirs, 'Finch');
   await mine.goto(`${DEMO_JOB}/survey/${surface(2)}`);
@@ -24,7 +23,7 @@ test('a second browser sees a measure without being asked (how soon is in the be
 });
 
 test('the same field changed by two people: both values are shown and one chooses', async ({ browser, as, baseURL }) => {
-  const context = await browser.newContext({ baseURL: baseURL ?? '' });
+  const context = await newContext(browser, baseURL ?? '');
   const page = await context.newPage();
   await as(page, 'Wren');
   await page.goto(`${DEMO_JOB}/survey/${surface(5)}`);
@@ -64,7 +63,7 @@ test('undo is refused with the reason when someone else changed the same thing s
 
 test('server gone while typing: the page says so, keeps everything through a reload of the job, and sends it when the server returns', async ({ browser, as }) => {
   const server = await startServer({ isDemo: true });
-  const page = await (await browser.newContext({ baseURL: server.address })).newPage();
+  const page = await (await newContext(browser, server.address)).newPage();
   await as(page, 'Wren');
   await page.goto(`${DEMO_JOB}/survey/${surface(2)}`);
   await expect(field(page, 'Width at the top')).toHaveValue('1180');
@@ -89,7 +88,7 @@ test('server gone while typing: the page says so, keeps everything through a rel
 
 test('a change that could not be sent before the page was closed is sent at the next opening', async ({ browser, as }) => {
   const server = await startServer({ isDemo: true });
-  const context = await browser.newContext({ baseURL: server.address });
+  const context = await newContext(browser, server.address);
   const page = await context.newPage();
   await as(page, 'Wren');
   await page.goto(`${DEMO_JOB}/survey/${surface(2)}`);

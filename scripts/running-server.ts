@@ -16,14 +16,16 @@ export interface ServerOptions {
   /** Absent: a new temporary one, removed when the server stops. */
   readonly folder?: string;
   readonly port?: number;
+  /** Where its clock begins; absent: the clock of this machine. */
+  readonly now?: string;
 }
 
 const START_MS = 60_000;
 
 /** Starts the built server on a free port and waits until it answers. */
-export async function startServer({ isDemo = false, folder, port = 0 }: ServerOptions = {}): Promise<RunningServer> {
+export async function startServer({ isDemo = false, folder, port = 0, now }: ServerOptions = {}): Promise<RunningServer> {
   const own = folder ?? mkdtempSync(join(tmpdir(), 'yellow-pane-'));
-  const child = spawn(process.execPath, ['server/dist/main.js', '--data', own, '--port', String(port), ...(isDemo ? ['--demo'] : [])], { stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn(process.execPath, ['server/dist/main.js', '--data', own, '--port', String(port), ...(isDemo ? ['--demo'] : []), ...(now === undefined ? [] : ['--now', now])], { stdio: ['ignore', 'pipe', 'pipe'] });
   const address = await addressOf(child);
   const ended = new Promise<void>((done) => child.once('exit', () => { done(); }));
   return {

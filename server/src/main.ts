@@ -27,6 +27,7 @@ const { values } = parseArgs({
     data: { type: 'string' },
     port: { type: 'string' },
     host: { type: 'string', default: LOOPBACK },
+    now: { type: 'string' },
     'make-database': { type: 'string' },
   },
 });
@@ -36,14 +37,15 @@ async function start(): Promise<void> {
   const port = portOf(values.port ?? '4310');
   if (!['127.0.0.1', '::1', 'localhost'].includes(values.host)) throw new Error(`--host ${values.host}: this version answers on this machine only, because nobody has to sign in. Leave --host out.`);
   if (values.fresh) refreshFolder(folder);
+  const clock = clockFrom(values.now);
   const unlock = lockFolder(folder);
   process.on('exit', unlock);
   const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' }, pino.destination({ dest: join(folder, 'server.log'), mkdir: true, sync: false }));
   const databaseFolder = join(folder, 'db');
   if (!existsSync(join(databaseFolder, 'PG_VERSION'))) makeDatabaseApart(databaseFolder);
   const database = await openDatabase({ folder: databaseFolder, migrationsFolder: MIGRATIONS });
-  if (values.demo) await loadDemo(database.db, () => new Date());
-  const { app, endStreams } = createApp({ db: database.db, clock: () => new Date(), log, version: VERSION, search: searchInThreads(SEARCH_THREAD), pagesFolder: join(ROOT, 'web', 'dist', 'browser') });
+  if (values.demo) await loadDemo(database.db, clock);
+  const { app, endStreams } = createApp({ db: database.db, clock, log, version: VERSION, search: searchInThreads(SEARCH_THREAD), pagesFolder: join(ROOT, 'web', 'dist', 'browser') });
   const server = createServer(app);
   await listen(server, port);
   const address = server.address();
@@ -81,6 +83,14 @@ function refreshFolder(folder: string): void {
   const unlock = lockFolder(folder);
   unlock();
   rmSync(join(folder, 'db'), { recursive: true, force: true });
+}
+
+/** The clock of this machine, or, for tests alone, one that begins at another moment and runs on from there. */
+function clockFrom(now: string | undefined): () => Date {
+  if (now === undefined) return () => new Date();
+  const ahead_ms = Date.parse(now) - Date.now();
+  if (Number.isNaN(ahead_ms)) throw new Error(`--now ${now}: expected a moment such as 2026-11-26T08:20:00Z.`);
+  return () => new Date(Date.now() + ahead_ms);
 }
 
 function portOf(text: string): number {

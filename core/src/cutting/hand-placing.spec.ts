@@ -49,7 +49,7 @@ describe('may slanting pieces lie in one another’s rectangles?', () => {
       return Math.max(...mine) - Math.min(...theirs) > 0.1 && Math.max(...theirs) - Math.min(...mine) > 0.1;
     }));
   }
-  const open = { width_mm: 3000, length_mm: 9000, gap_mm: 0, endWaste_mm: 0 };
+  const open = { width_mm: 9000, length_mm: 9000, gap_mm: 0, endWaste_mm: 0 };
   it('any two convex quadrilaterals: refused when a separating axis is wanting, free when there is one', () => {
     fc.assert(fc.property(quad, quad, (one, other) => {
       const [a, b] = [{ ...one, id: 'a' }, { ...other, id: 'b' }];
@@ -60,7 +60,7 @@ describe('may slanting pieces lie in one another’s rectangles?', () => {
   });
   it('moved by what it is told, one of the four ways, it is clear', () => {
     fc.assert(fc.property(quad, quad, (one, other) => {
-      const [a, b] = [{ ...one, id: 'a', x_mm: one.x_mm + 800, y_mm: one.y_mm + 2000 }, { ...other, id: 'b', x_mm: other.x_mm + 800, y_mm: other.y_mm + 2000 }];
+      const [a, b] = [{ ...one, id: 'a', x_mm: one.x_mm + 2000, y_mm: one.y_mm + 2000 }, { ...other, id: 'b', x_mm: other.x_mm + 2000, y_mm: other.y_mm + 2000 }];
       const fault = placingFault(a, [b], open);
       if (fault?.kind !== 'overlaps') return;
       const by = fault.by_mm + 0.01;
