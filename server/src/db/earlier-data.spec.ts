@@ -1,0 +1,25 @@
+import { describe, expect, it } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { brotliDecompressSync } from 'node:zlib';
+import { sql } from 'drizzle-orm';
+import { openDatabase } from './database';
+
+const migrationsFolder = fileURLToPath(new URL('../../migrations', import.meta.url));
+/** Folders kept by `scripts/keep-data-folder.ts` when their version was today's. */
+const VERSIONS = ['0.5.0'];
+const keptBy = (version: string): Blob => new Blob([brotliDecompressSync(readFileSync(fileURLToPath(new URL(`../testing/fixtures/data-${version}.tar.br`, import.meta.url))))]);
+const ROWS_0_5_0: Readonly<Record<string, number>> = {
+  application: 4, change: 4, crew_member: 3, cut_piece: 5, cut_plan: 2, cut_roll: 3, day_settings: 1, film: 15, film_brief: 1, film_width: 1, glass_pane: 1, glass_unit: 1, history: 1, job: 2, job_allowance: 1, measure: 1, offcut: 1,
+  part: 1, photo: 1, photo_file: 1, place: 1, planned_step: 1, rate: 1, roll: 3, seam_choice: 1, site_facts: 1, stock_take: 1, supply: 1, surface: 1, wall_facts: 1, work_record: 1,
+};
+
+describe('does this version open the data of earlier ones?', () => {
+  it.each(VERSIONS)('a folder of %s opens, and every table still has its rows', async (version) => {
+    const { db, close } = await openDatabase({ migrationsFolder, template: keptBy(version) });
+    const counts = await Promise.all(Object.keys(ROWS_0_5_0).map(async (table) => [table, Number((await db.execute(sql.raw(`select count(*) as n from "${table}"`))).rows[0]?.['n'])] as const));
+    for (const [table, count] of counts) expect({ table, isEnough: count >= (ROWS_0_5_0[table] ?? 0) }).toEqual({ table, isEnough: true });
+    expect((await db.execute(sql.raw(`select note from work_record where note = 'kept'`))).rows).toHaveLength(1);
+    await close();
+  });
+});
