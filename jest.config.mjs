@@ -7,5 +7,6 @@ const project = (displayName, more = {}) => ({ ...swc, displayName, rootDir: '.'
 
 export default {
   projects: [project('core'), project('contracts'), project('demo'), project('server'), project('web', { setupFiles: ['<rootDir>/web/jest-setup.mjs'] })],
-  testTimeout: 60_000,
+  /** Hooks that start a database too: a busy machine is given time. */
+  testTimeout: 180_000,
 };

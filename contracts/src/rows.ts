@@ -1,4 +1,4 @@
-import { type Application, CUT_METHODS, type FieldsOf, type FilmBrief, type GlassPane, type GlassUnit, type Job, type JobTable, type Measure, type Part, type Photo, type Place, type SiteFacts, type Surface, type WallFacts, type WorkRecord } from '@yellow-pane/core/job';
+import { type Application, CUT_METHODS, type FieldsOf, type FilmBrief, type GlassPane, type GlassUnit, type Job, type JobTable, type Measure, type Over, type Part, type Photo, type Place, type SiteFacts, type Surface, type WallFacts, type WorkRecord } from '@yellow-pane/core/job';
 import * as z from 'zod';
 import { crewMember, daySettings, plannedStep } from './day-rows';
 import { cutPiece, cutPlan, cutRoll, jobAllowance, offcut, seamChoice, stockTake } from './cutting-rows';
@@ -167,6 +167,8 @@ const measure = z.strictObject({
   sd_nm: positiveNanometres.nullable(),
 }) satisfies z.ZodType<Measure>;
 
+const overSchema = z.strictObject({ top_nm: nanometres, right_nm: nanometres, bottom_nm: nanometres, left_nm: nanometres }) satisfies z.ZodType<Over>;
+
 const application = z.strictObject({
   surfaceId: idSchema,
   side: seenFrom,
@@ -175,6 +177,7 @@ const application = z.strictObject({
   linerSchool: z.enum(['halves on the glass', 'hang and pull', 'tape tabs with two people']),
   lockSchool: z.enum(['centre line', 'T', 'X', 'quarters']),
   trimSchool: z.enum(['before squeezing out', 'after squeezing out']),
+  over: overSchema.nullable(),
   position: positionSchema,
 }) satisfies z.ZodType<Application>;
 

@@ -102,7 +102,7 @@ describe('is a change one thing?', () => {
 
 describe('shapes of rows', () => {
   it('a plan keeps how it is cut, and only ways there are', () => {
-    const plan = { filmId: '0199b9a6-0007-7000-8000-000000000003', mode: 'by hand', stages: 99, gap_nm: 0, endWaste_nm: 0, mostSheet_nm: null, objective: 'length', edgeMust: false, lengthUsed_nm: 1, bound_nm: 1, filmCost: 0, cost: 0, filmBound: 0, stopped: 'optimal' };
+    const plan = { filmId: '0199b9a6-0007-7000-8000-000000000003', mode: 'by hand', stages: 99, gap_nm: 0, endWaste_nm: 0, mostSheet_nm: null, objective: 'length', liner: 'up', edgeMust: false, lengthUsed_nm: 1, bound_nm: 1, filmCost: 0, cost: 0, filmBound: 0, stopped: 'optimal' };
     expect(ROW_FIELDS.cutPlan.safeParse(plan).success).toBe(true);
     for (const wrong of [{ stages: 4 }, { mode: 'by laser' }, { gap_nm: -1 }, { gap_nm: 0.5 }, { mostSheet_nm: 0 }, { stopped: 'perhaps' }]) expect(ROW_FIELDS.cutPlan.safeParse({ ...plan, ...wrong }).success).toBe(false);
   });

@@ -90,7 +90,7 @@ function opsOf({ tag, name, place, unit, readings, kind = 'pane', shape = 'four 
     ...(wall === undefined ? [] : [{ op: 'put', table: 'wallFacts', id: demoId('facts', 1000 + n), fields: { ...NO_WALL_FACTS, ...wall, surfaceId: id } } satisfies Op]),
     ...parts.map((part, index): Op => ({ op: 'put', table: 'part', id: demoId('part', n * 10 + index), fields: { ...NEW_PART, ...part, surfaceId: id, position: index + 1 } })),
     ...measureOps(shape, id, n * IDS_EACH, readings),
-    ...(film === undefined ? [] : [{ op: 'put', table: 'application', id: demoId('application', n), fields: { surfaceId: id, side: seenFrom, filmId: demoId('film', film[0]), method: film[1], ...DEFAULT_SCHOOLS, position: 1 } } satisfies Op]),
+    ...(film === undefined ? [] : [{ op: 'put', table: 'application', id: demoId('application', n), fields: { surfaceId: id, side: seenFrom, filmId: demoId('film', film[0]), method: film[1], ...DEFAULT_SCHOOLS, over: null, position: 1 } } satisfies Op]),
   ];
 }
 

@@ -6,7 +6,7 @@ import type { StockItem } from '../stock';
 import { type CutPlanFile, type PlanPiece, cutPlanDxf, cutPlanJson, cutPlanSvg, plotOrder, readCutPlanFile, rollHpgl, stockCsv } from './cut-files';
 
 const piece = (more: Partial<PlanPiece> = {}): PlanPiece => ({ tag: 'SW1', drop: 1, of: 1, x_mm: 0, y_mm: 10, across_mm: 1230, along_mm: 2180, turned: false, top: 'to the roll end', factoryEdges: ['left'], phase_mm: 0, ...more });
-const planOf = (...pieces: readonly PlanPiece[]): CutPlanFile => ({ format: 'yellow-pane cut plan', version: 1, job: 'Kestrel <Hill> & co', film: 'neutral 35', mode: 'by plotter', madeBy: 'Wren', madeAt: '2026-11-24T09:20:00.000Z', rolls: [{ label: 'R-14', what: 'roll', lot: 'L', width_mm: 1524, length_mm: 7400, used_mm: 2190, pieces }] });
+const planOf = (...pieces: readonly PlanPiece[]): CutPlanFile => ({ format: 'yellow-pane cut plan', version: 2, job: 'Kestrel <Hill> & co', film: 'neutral 35', mode: 'by plotter', liner: 'up', madeBy: 'Wren', madeAt: '2026-11-24T09:20:00.000Z', rolls: [{ label: 'R-14', what: 'roll', lot: 'L', width_mm: 1524, length_mm: 7400, used_mm: 2190, pieces }] });
 const NASTY = ['<b>"1"', 'a\nb', 'x;SP1;PD0,0', '%%c', '=1+1', 'ünïcode ☂', '\u0003PU'];
 const names = fc.oneof(fc.string({ unit: 'grapheme', minLength: 1, maxLength: 30 }), fc.constantFrom(...NASTY)).filter((name) => name.trim() === name && name !== '' && !name.includes('\u0000') && !/\p{Surrogate}/u.test(name));
 const size = fc.integer({ min: 10, max: 12_000 }).map((tenths) => tenths / 10);
@@ -61,7 +61,7 @@ describe('is the plan the same when read back?', () => {
       });
       expect(on('LABEL').length).toBe(list.length + 1);
     }), { numRuns: 40 });
-    const notched = new DxfParser().parseSync(cutPlanDxf(planOf(piece({ notches: [{ x: 0, y: 10, dx: 12.5, dy: 12.5 }] }))));
+    const notched = new DxfParser().parseSync(cutPlanDxf(planOf(piece({ notches: [[{ x: 0, y: 10 }, { x: 13, y: 23 }, { x: 113, y: 23 }, { x: 126, y: 10 }]] }))));
     expect((notched?.entities ?? []).filter(({ layer }) => layer === 'NOTCH').length).toBe(1);
   });
   it('as HP-GL: one closed line a piece within 0.025 mm, in order along the roll; no name can smuggle in a command', () => {
@@ -76,7 +76,7 @@ describe('is the plan the same when read back?', () => {
         expect(own[0]).toEqual(own[4]);
         const xs = own.map(([x]) => x);
         const ys = own.map(([, y]) => y);
-        expect([Math.min(...xs) - y_mm, Math.max(...xs) - y_mm - along_mm, Math.min(...ys) - x_mm, Math.max(...ys) - x_mm - across_mm].every((off) => Math.abs(off) <= 0.0251)).toBe(true);
+        expect([Math.min(...xs) - y_mm, Math.max(...xs) - y_mm - along_mm, roll.width_mm - Math.max(...ys) - x_mm, roll.width_mm - Math.min(...ys) - x_mm - across_mm].every((off) => Math.abs(off) <= 0.0251)).toBe(true);
       });
     }), { numRuns: 60 });
   });
@@ -89,7 +89,7 @@ describe('is the plan the same when read back?', () => {
   it('as SVG one unit a millimetre, names escaped', () => {
     const svg = cutPlanSvg(planOf(piece({ tag: '<b>"1"' })));
     expect(svg).toContain('viewBox="0 0 1524 2310"');
-    expect(svg).toContain('points="0,10 1230,10 1230,2190 0,2190"');
+    expect(svg).toContain('points="0,2180 1230,2180 1230,0 0,0"');
     expect(svg).toContain('&lt;b&gt;&quot;1&quot;');
     expect(svg).toContain('Kestrel &lt;Hill&gt; &amp; co');
   });

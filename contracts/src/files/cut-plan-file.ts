@@ -1,14 +1,16 @@
 import type { Cut } from '@yellow-pane/core/cutting';
+import type { Liner, SectorMarks } from '@yellow-pane/core/job';
 import * as z from 'zod';
 import { instantSchema, text, word } from '../primitives';
 
-/** A cut plan as a file: everything the table and a plotter need, millimetres throughout. x from the left factory edge, y from the roll's end, liner up. */
+/** A cut plan as a file: everything the table and a plotter need, millimetres throughout. You stand at the free end of the roll, which lies away from you: x from its left edge, at your left hand, y from its end; `liner` says which face looks up. */
 export interface CutPlanFile {
   readonly format: 'yellow-pane cut plan';
-  readonly version: 1;
+  readonly version: 2;
   readonly job: string;
   readonly film: string;
   readonly mode: 'by hand' | 'by plotter';
+  readonly liner: Liner;
   readonly madeBy: string;
   readonly madeAt: string;
   readonly rolls: readonly PlanRoll[];
@@ -24,6 +26,8 @@ export interface PlanRoll {
   readonly pieces: readonly PlanPiece[];
 }
 
+type Corner = { readonly x: number; readonly y: number };
+
 export interface PlanPiece {
   readonly tag: string;
   /** Which piece of its surface, in hanging order, of how many. */
@@ -35,13 +39,18 @@ export interface PlanPiece {
   readonly along_mm: number;
   readonly turned: boolean;
   readonly top: 'to the roll end' | 'to the core' | 'to the left edge' | 'to the right edge';
+  /** As the piece hangs, seen from the side the film is on. */
   readonly factoryEdges: readonly ('top' | 'right' | 'bottom' | 'left')[];
   /** Cut off the beginning so that the pattern meets. */
   readonly phase_mm: number;
   /** When it is not a rectangle: corners on the roll, closed. */
-  readonly outline?: readonly { readonly x: number; readonly y: number }[] | undefined;
-  /** Where a 45° notch is cut: the right-angled corner of each, and its depth. */
-  readonly notches?: readonly { readonly x: number; readonly y: number; readonly dx: number; readonly dy: number }[] | undefined;
+  readonly outline?: readonly Corner[] | undefined;
+  /** Of a column's sheet: lines cut into its upper and lower edge, in the middle of each. */
+  readonly notches?: readonly (readonly Corner[])[] | undefined;
+  /** Of a column's sheet: along these lines the liner alone is slit. */
+  readonly slits?: readonly (readonly Corner[])[] | undefined;
+  /** Of a tapered column: its radii, ends included, and its whole angle. */
+  readonly sector?: SectorMarks | undefined;
 }
 
 const mm = z.number().min(-1).max(1e6);
@@ -49,10 +58,11 @@ const point = z.strictObject({ x: mm, y: mm });
 const pieceSchema = z.strictObject({
   tag: word(40), drop: z.int().min(1).max(1000), of: z.int().min(1).max(1000), x_mm: mm, y_mm: mm, across_mm: mm.positive(), along_mm: mm.positive(), turned: z.boolean(),
   top: z.enum(['to the roll end', 'to the core', 'to the left edge', 'to the right edge']), factoryEdges: z.array(z.enum(['top', 'right', 'bottom', 'left'])).max(4), phase_mm: mm,
-  outline: z.array(point).min(3).max(2000).optional(), notches: z.array(z.strictObject({ x: mm, y: mm, dx: z.number().min(-1000).max(1000), dy: z.number().min(-1000).max(1000) })).max(8).optional(),
+  outline: z.array(point).min(3).max(2000).optional(), notches: z.array(z.array(point).length(4)).max(2).optional(), slits: z.array(z.array(point).length(2)).max(2).optional(),
+  sector: z.strictObject({ inner_mm: z.number().min(0), outer_mm: z.number().min(0), angle_rad: z.number().min(0).max(7) }).optional(),
 }) satisfies z.ZodType<PlanPiece>;
 export const cutPlanFileSchema = z.strictObject({
-  format: z.literal('yellow-pane cut plan'), version: z.literal(1), job: word(200), film: word(200), mode: z.enum(['by hand', 'by plotter']), madeBy: text(80), madeAt: instantSchema,
+  format: z.literal('yellow-pane cut plan'), version: z.literal(2), job: word(200), film: word(200), mode: z.enum(['by hand', 'by plotter']), liner: z.enum(['up', 'down']), madeBy: text(80), madeAt: instantSchema,
   rolls: z.array(z.strictObject({ label: text(80), what: z.enum(['roll', 'offcut', 'to order']), lot: text(80), width_mm: mm.positive(), length_mm: mm, used_mm: mm, pieces: z.array(pieceSchema).max(50_000) })).max(200),
 }) satisfies z.ZodType<CutPlanFile>;
 
@@ -67,7 +77,7 @@ export function readCutPlanFile(given: string): { readonly plan: CutPlanFile } |
   const parsed = cutPlanFileSchema.safeParse(value);
   if (parsed.success) return { plan: parsed.data };
   const issue = parsed.error.issues[0];
-  return { refused: `${issue?.path.join('.') ?? 'file'}: ${issue?.message ?? 'cannot be read'}. Expected a file with format "yellow-pane cut plan", version 1.` };
+  return { refused: `${issue?.path.join('.') ?? 'file'}: ${issue?.message ?? 'cannot be read'}. Expected a file with format "yellow-pane cut plan", version 2 (files of version 1 were drawn from the other end of the roll: take the plan out again).` };
 }
 
 export function cutPlanJson(plan: CutPlanFile): string {
@@ -75,11 +85,14 @@ export function cutPlanJson(plan: CutPlanFile): string {
 }
 
 /** Closed outline of a piece on the roll. */
-export function outlineOf({ outline, x_mm, y_mm, across_mm, along_mm }: PlanPiece): readonly { readonly x: number; readonly y: number }[] {
+export function outlineOf({ outline, x_mm, y_mm, across_mm, along_mm }: PlanPiece): readonly Corner[] {
   return outline ?? [{ x: x_mm, y: y_mm }, { x: x_mm + across_mm, y: y_mm }, { x: x_mm + across_mm, y: y_mm + along_mm }, { x: x_mm, y: y_mm + along_mm }];
 }
 
 /** What stands on a piece: its tag, and which drop of how many. */
 export const pieceWord = ({ tag, drop, of }: Pick<PlanPiece, 'tag' | 'drop' | 'of'>): string => (of > 1 ? `${tag} ${drop}/${of}` : tag);
+
+/** Where in the pattern a piece begins: so much comes off first. @param length in the person's words */
+export const phaseWord = ({ phase_mm }: Pick<PlanPiece, 'phase_mm'>, length: (value_mm: number) => string): string => (phase_mm > 0 ? `, first cut ${length(phase_mm)} off the top` : '');
 
 export type { Cut };

@@ -38,7 +38,7 @@ export interface BroughtIn {
   /** About the whole of it: nothing can be taken over. */
   readonly refused: string | undefined;
   /** What the file does not say and only the person knows. */
-  readonly asks: readonly ('decimal comma' | 'drawing unit')[];
+  readonly asks: readonly ('decimal comma' | 'drawing unit' | 'drawn from')[];
   readonly notes: readonly string[];
 }
 

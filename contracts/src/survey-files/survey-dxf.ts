@@ -2,16 +2,19 @@ import { type Outline, type Point, areaOf, isSimple, outlineBounds } from '@yell
 import { DxfWriter, LWPolylineFlags, Units, point2d, point3d } from '@tarikjabiri/dxf';
 import DxfParser, { type IEntity } from 'dxf-parser';
 import { type BroughtIn, type BroughtLine, type BroughtMeasure, type BroughtSurface, LARGEST_TEXT, refusedWhole, withTagFaults } from './brought-in';
+import { ownComments, readOwn } from './own-dxf';
 
 export interface DrawnSurface {
   readonly tag: string;
   readonly outline: Outline;
   readonly openings: readonly Outline[];
+  /** The surface itself, so that the program reads its own drawing back just as it was. */
+  readonly own?: BroughtSurface | undefined;
 }
 
 const GAP_MM = 200;
 
-/** Outlines side by side in millimetres: layers PANE, OPENING and LABEL. */
+/** Outlines side by side in millimetres, seen from outside or side A: layers PANE, OPENING and LABEL. */
 export function surveyDxf(surfaces: readonly DrawnSurface[]): string {
   const drawing = new DxfWriter();
   drawing.setUnits(Units.Millimeters);
@@ -27,7 +30,7 @@ export function surveyDxf(surfaces: readonly DrawnSurface[]): string {
     drawing.addText(point3d(left, -60, 0), 40, escaped(tag), { layerName: 'LABEL' });
     left += bounds.width + GAP_MM;
   }
-  return drawing.stringify();
+  return ownComments(surfaces) + drawing.stringify();
 }
 
 /** Line ends would begin a new group in the file. */
@@ -50,13 +53,15 @@ export interface DxfOptions {
   /** Drawing units times this are true size. */
   readonly scale?: number | undefined;
   readonly takenTags: ReadonlySet<string>;
+  /** From which side it is drawn: only the person knows. */
+  readonly drawnFrom?: BroughtSurface['seenFrom'] | undefined;
 }
 
 type Curve = { readonly points: readonly Point[]; readonly isClosed: boolean };
 
 /** Reads outlines of panes and of pre-cut patterns: closed polylines, circles, and lines and arcs that join up. Never throws.
  *  Splines and blocks are refused by name; arcs are given by straight sides, and how far off that is. */
-export function readSurveyDxf(text: string, { unit, scale = 1, takenTags }: DxfOptions): BroughtIn {
+export function readSurveyDxf(text: string, { unit, scale = 1, takenTags, drawnFrom }: DxfOptions): BroughtIn {
   if (text.length > 2 * LARGEST_TEXT) return refusedWhole(`This drawing has ${(text.length / 1e6).toFixed(1)} million characters; the most is ${(2 * LARGEST_TEXT) / 1e6} million.`);
   const drawing = parsed(text);
   if (drawing === undefined) return refusedWhole('This is not a drawing in DXF text form, or it breaks off.');
@@ -66,6 +71,9 @@ export function readSurveyDxf(text: string, { unit, scale = 1, takenTags }: DxfO
   const used = unit ?? said;
   if (used === undefined) return { lines: [], refused: undefined, asks: ['drawing unit'], notes: ['The drawing does not say in which unit it is.'] };
   const factor = UNIT_MM[used] * scale;
+  const own = readOwn(text, unit === undefined && scale === 1 ? panesOf(entities, factor) : []);
+  if (own.surfaces !== undefined) return { lines: withTagFaults(own.surfaces.map((surface, index) => ({ line: index + 1, surface, faults: [] })), takenTags), refused: undefined, asks: [], notes: ['This drawing came out of the program: its surfaces are taken as they were.'] };
+  const seenFrom = own.isOurs ? 'outside' : drawnFrom;
   const counts = new Map<string, number>();
   let arcError = 0;
   const curves = entities.flatMap((entity): Curve[] => {
@@ -81,8 +89,8 @@ export function readSurveyDxf(text: string, { unit, scale = 1, takenTags }: DxfO
   if (outlines.length + circles.length > MOST_OUTLINES) return refusedWhole(`This drawing has ${outlines.length + circles.length} outlines; the most is ${MOST_OUTLINES}.`);
   const refused = [...counts].flatMap(([type, count]) => { const word = REFUSED_KINDS[type] ?? type; return type === 'CIRCLE' || word === '' ? [] : [`${count} ${word}`]; });
   const lines: BroughtLine[] = [
-    ...outlines.map((outline, index) => lineOf(index + 1, polygonSurface(`D${index + 1}`, outline))),
-    ...circles.map(({ radius }, index) => lineOf(outlines.length + index + 1, { ...EMPTY, tag: `D${outlines.length + index + 1}`, shape: 'round' as const, measures: [distance('ml', 'mr', 2 * radius), distance('mt', 'mb', 2 * radius)] })),
+    ...outlines.map((outline, index) => lineOf(index + 1, polygonSurface(`D${index + 1}`, outline, seenFrom))),
+    ...circles.map(({ radius }, index) => lineOf(outlines.length + index + 1, { ...EMPTY, seenFrom: seenFrom ?? 'room', tag: `D${outlines.length + index + 1}`, shape: 'round' as const, measures: [distance('ml', 'mr', 2 * radius), distance('mt', 'mb', 2 * radius)] })),
   ];
   const notes = [
     ...(said !== undefined && unit !== undefined && said !== unit ? [`The drawing says ${said}; taken as ${unit}.`] : [`Drawing unit: ${used}${scale === 1 ? '' : `, times ${scale}`}.`]),
@@ -91,7 +99,7 @@ export function readSurveyDxf(text: string, { unit, scale = 1, takenTags }: DxfO
     ...(arcError > 0.05 ? [`Arcs are given by straight sides, at most ${arcError.toFixed(1)} mm off.`] : []),
   ];
   if (lines.length === 0) return { lines, refused: `No closed outline in this drawing.${refused.length === 0 ? '' : ` It has ${refused.join(', ')}, which cannot be read.`}`, asks: [], notes };
-  return { lines: withTagFaults(lines, takenTags), refused: undefined, asks: [], notes };
+  return { lines: withTagFaults(lines, takenTags), refused: undefined, asks: seenFrom === undefined ? ['drawn from'] : [], notes: [...notes, ...(seenFrom === undefined ? [] : [`Taken as drawn seen from ${seenFrom}.`])] };
 }
 
 function parsed(text: string): { readonly entities: readonly IEntity[]; readonly header?: Readonly<Record<string, unknown>> } | undefined {
@@ -101,6 +109,11 @@ function parsed(text: string): { readonly entities: readonly IEntity[]; readonly
   } catch {
     return undefined;
   }
+}
+
+/** Outlines of the layer our own drawings have their panes on, in their order. */
+function panesOf(entities: readonly IEntity[], factor: number): readonly Outline[] {
+  return entities.flatMap((entity) => { const curve = entity.layer === 'PANE' ? curveOf(entity, factor, () => undefined) : undefined; return curve === undefined ? [] : [curve.points]; });
 }
 
 interface Vertex extends Point { readonly bulge?: number }
@@ -190,15 +203,15 @@ function distance(from: string, to: string, value_mm: number): BroughtMeasure {
   return { kind: 'distance', from, to, text: `${tenth} mm`, unit: 'mm', value_nm: Math.round(tenth * 1e6), instrument: 'tape', sd_nm: DRAWN_SD_NM };
 }
 
-function polygonSurface(tag: string, outline: Outline): BroughtSurface {
+function polygonSurface(tag: string, outline: Outline, seenFrom: BroughtSurface['seenFrom'] = 'room'): BroughtSurface {
   const span = (a: number, b: number): number => Math.hypot((outline[a]?.x ?? 0) - (outline[b]?.x ?? 0), (outline[a]?.y ?? 0) - (outline[b]?.y ?? 0));
   const count = outline.length;
-  if (count === 4 && isSimple(outline)) return { ...EMPTY, tag, measures: [distance('tl', 'tr', span(0, 1)), distance('bl', 'br', span(3, 2)), distance('tl', 'bl', span(0, 3)), distance('tr', 'br', span(1, 2)), distance('tl', 'br', span(0, 2)), distance('bl', 'tr', span(3, 1))] };
+  if (count === 4 && isSimple(outline)) return { ...EMPTY, seenFrom, tag, measures: [distance('tl', 'tr', span(0, 1)), distance('bl', 'br', span(3, 2)), distance('tl', 'bl', span(0, 3)), distance('tr', 'br', span(1, 2)), distance('tl', 'br', span(0, 2)), distance('bl', 'tr', span(3, 1))] };
   const pairs: [number, number][] = [];
   for (let a = 0; a < count; a += 1) pairs.push([a, (a + 1) % count]);
   for (let b = 2; b < count - 1; b += 1) pairs.push([0, b]);
   for (let b = 3; b < count; b += 1) pairs.push([1, b]);
-  return { ...EMPTY, tag, shape: 'many sides', corners: count, measures: pairs.map(([a, b]) => distance(`p${a + 1}`, `p${b + 1}`, span(a, b))) };
+  return { ...EMPTY, seenFrom, tag, shape: 'many sides', corners: count, measures: pairs.map(([a, b]) => distance(`p${a + 1}`, `p${b + 1}`, span(a, b))) };
 }
 
 function lineOf(line: number, surface: BroughtSurface): BroughtLine {

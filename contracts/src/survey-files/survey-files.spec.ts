@@ -128,6 +128,35 @@ describe('does a drawing go out and come in?', () => {
     expect('agreement' in check && check.agreement.kind).toBe('agree');
     expect('sizes' in check && check.sizes.area_mm2.value / 1e6).toBeCloseTo(2.536, 2);
   });
+  it('a drawing of ours is read back just as it was: tag, shape, side and every reading, over export, import and export; an arch and many corners too', () => {
+    const measure = (from: string, to: string, value_mm: number, kind: 'distance' | 'height over' = 'distance') => ({ kind, from, to, text: `${value_mm}`, unit: 'mm' as const, value_nm: value_mm * 1e6, instrument: 'tape' as const, sd_nm: null });
+    const base = { name: 'ünder "the" eaves', place: 'Hall', kind: 'pane' as const, remark: 'a\nb' };
+    const step: BroughtSurface = { ...base, tag: 'SW3', shape: 'four sides', corners: null, seenFrom: 'room', measures: [measure('tl', 'tr', 1180), measure('bl', 'br', 1185), measure('tl', 'bl', 2140), measure('tr', 'br', 2158), measure('tl', 'br', 2446)] };
+    const arch: BroughtSurface = { ...base, tag: 'FL1', shape: 'arched top', corners: null, seenFrom: 'outside', measures: [measure('tl', 'tr', 1000), measure('ct', 'mt', 350, 'height over')] };
+    /** Lower right corner 18 mm lower, seen from the room: seen from outside it is the lower left one. */
+    const seenOutside = [{ x: 0, y: 0 }, { x: 1180, y: 0 }, { x: 1182, y: 2140 }, { x: 0, y: 2158 }];
+    const rim = Array.from({ length: 49 }, (_, index) => ({ x: 500 - 500 * Math.cos((Math.PI * index) / 48), y: 350 - 350 * Math.sin((Math.PI * index) / 48) }));
+    const out = [{ tag: 'SW3', outline: seenOutside, openings: [], own: step }, { tag: 'FL1', outline: rim, openings: [], own: arch }];
+    const once = readSurveyDxf(surveyDxf(out), NO_TAGS);
+    expect(once.lines.map(({ surface }) => surface)).toEqual([step, arch]);
+    expect(once).toMatchObject({ asks: [], refused: undefined });
+    expect(readSurveyDxf(surveyDxf(out.map((own, index) => ({ ...own, own: once.lines[index]?.surface }))), NO_TAGS).lines.map(({ surface }) => surface)).toEqual([step, arch]);
+  });
+  it('changed elsewhere since, it is read as drawn, and from outside as it says', () => {
+    const own: BroughtSurface = { tag: 'SW3', name: '', place: '', kind: 'pane', shape: 'four sides', corners: null, seenFrom: 'room', remark: '', measures: [] };
+    const [comments = '', ...body] = surveyDxf([{ tag: 'SW3', outline: square(1180, 2140), openings: [], own }]).split(/(?=\n0\nSECTION|^0\nSECTION)/m);
+    const back = readSurveyDxf(comments + body.join('').replaceAll('1180', '1280'), NO_TAGS);
+    expect(back.lines[0]?.surface).toMatchObject({ seenFrom: 'outside', measures: [{ value_nm: 1280e6 }, {}, {}, {}, {}, {}] });
+    expect(back.asks).toEqual([]);
+  });
+  it('anyone else’s drawing: from which side it is drawn is asked, and kept with the surface', () => {
+    const foreign = dxf(line(0, 0, 900, 0) + line(900, 1218, 900, 0) + line(900, 1218, 0, 1200) + line(0, 1200, 0, 0));
+    expect(readSurveyDxf(foreign, NO_TAGS).asks).toEqual(['drawn from']);
+    const [from] = readSurveyDxf(foreign, { ...NO_TAGS, drawnFrom: 'outside' }).lines;
+    expect(from?.surface.seenFrom).toBe('outside');
+    /** Drawn y upwards: the long side, 1218, is the right one as drawn. */
+    expect(from?.surface.measures.find(({ from: a, to }) => a === 'tr' && to === 'br')?.value_nm).toBe(1218e6);
+  });
   it('four loose lines that meet are one pane; a fifth that does not is counted', () => {
     const back = readSurveyDxf(dxf(line(0, 0, 900, 0) + line(900, 1200, 900, 0) + line(900, 1200, 0, 1200) + line(0, 1200, 0, 0) + line(5000, 0, 6000, 0)), NO_TAGS);
     expect(back.lines).toHaveLength(1);

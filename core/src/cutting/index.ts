@@ -4,7 +4,9 @@ export { type CutBlank, type CutBlanks, type CutInput, type SeamWishes, customar
 export { type SeamKind, type SeamPlacing, DROP_COUNT, placeSeams } from './blanks/drops';
 export { type FirstDrop, type PatternMatch, CELL } from './blanks/pattern';
 export { type SectorBlank, SECTOR_FORMULAS, sectorBlank } from './blanks/sector';
-export { type BlankEdge, type TopPoints, isMirroredOnTable, lieOf, onTable, quarterTurned, quarterTurnedBack } from './blanks/on-the-table';
+export { type ArcOnTheTable, type ColumnMarks, columnMarks, sectorOnTheTable } from './blanks/column-marks';
+export { pieceNotes } from './blanks/piece-notes';
+export { type BlankEdge, type RollEdges, type TopPoints, STANDING, isMirroredOnTable, lieOf, lyingOnRoll, quarterTurned, quarterTurnedBack } from './blanks/on-the-table';
 export { type LayoutPiece, type LayoutPlan, type LayoutRequest, type LengthBound, type PlacedPiece, LAYOUT_FORMULAS, layoutSums, lengthBound } from './layout';
 export { ANY_STAGES, type ByHandLimits, type Stages, layOutByHand, layOutByHandSteps, runThrough } from './by-hand/lay-out-by-hand';
 export { layOutFreeSteps } from './free/lay-out-free';

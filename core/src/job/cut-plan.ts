@@ -1,3 +1,6 @@
+/** Which face of the film looks up while it is cut. On the table it is the liner; some plotters are fed the other way. */
+export type Liner = 'up' | 'down';
+
 /** A layout of one film on rolls and offcuts, frozen when it was made. Film can cost no less than its bound. */
 export interface CutPlan {
   readonly filmId: string;
@@ -8,6 +11,7 @@ export interface CutPlan {
   /** Longest sheet that can be handled; null: no limit. */
   readonly mostSheet_nm: number | null;
   readonly objective: 'money' | 'length';
+  readonly liner: Liner;
   /** Whether a factory edge is a must where the way of fitting wants one. */
   readonly edgeMust: boolean;
   readonly lengthUsed_nm: number;
@@ -29,11 +33,21 @@ export interface CutRoll {
   readonly width_nm: number;
   readonly length_nm: number;
   readonly used_nm: number;
+  /** Long edges that were the factory's when the plan was made, as one stands at the free end, liner up. */
+  readonly leftEdge: boolean;
+  readonly rightEdge: boolean;
   readonly position: number;
   /** Ticks of the cut sheet: three a cut, marked, checked, cut. */
   readonly ticks: readonly number[];
   /** When everything was cut and the film taken off the stock. */
   readonly bookedAt: string | null;
+}
+
+/** Radii of a ring sector's film, ends included, and its whole angle. */
+export interface SectorMarks {
+  readonly inner_mm: number;
+  readonly outer_mm: number;
+  readonly angle_rad: number;
 }
 
 /** A frozen copy of a blank where the plan put it. It never moves once cut. */
@@ -58,8 +72,10 @@ export interface CutPiece {
   readonly phase_nm: number;
   /** When it is not a rectangle: its corners from the piece's own corner on the roll, mm. */
   readonly outline: readonly { readonly x: number; readonly y: number }[] | null;
-  /** Depth of the 45° notches at its corners; 0: none. */
+  /** Depth of the notches of a column's sheet, in the middle of its upper and lower edge; 0: none. */
   readonly notch_nm: number;
+  /** Of a tapered column: what it is marked out by with a tape. */
+  readonly sector: SectorMarks | null;
   /** Which way its top lies when it is not turned: across the roll, or along it for film that will be shrunk. */
   readonly topAlong: boolean;
   /** Stays where it is when the rest is laid out anew. */

@@ -1,7 +1,7 @@
 export { NEW_DAY, NEW_PANE, NEW_PART, NEW_PLACE, NO_BRIEF, NEW_SURFACE, NO_SITE_FACTS, NO_WALL_FACTS } from './blank-rows';
-export type { Application, FittingSchools } from './application';
+export type { Application, FittingSchools, Over } from './application';
 export { type CutMethod, CUT_METHODS } from './cut-method';
-export type { CutPiece, CutPlan, CutRoll, JobAllowance, SeamChoice } from './cut-plan';
+export type { CutPiece, CutPlan, CutRoll, JobAllowance, Liner, SeamChoice, SectorMarks } from './cut-plan';
 export type { Offcut, Roll, StockTake } from './stock';
 export type { Film, FilmDirection, FilmFace, FilmFamily, FilmLaying } from './film';
 export type { EdgeFinish, EdgeKind, FrameKind, GapGas, GlassPane, GlassUnit, Glazing, PaneCoating, PaneTint, PaneTreatment } from './glass-unit';

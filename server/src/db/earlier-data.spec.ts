@@ -20,6 +20,12 @@ describe('does this version open the data of earlier ones?', () => {
     const counts = await Promise.all(Object.keys(ROWS_0_5_0).map(async (table) => [table, Number((await db.execute(sql.raw(`select count(*) as n from "${table}"`))).rows[0]?.['n'])] as const));
     for (const [table, count] of counts) expect({ table, isEnough: count >= (ROWS_0_5_0[table] ?? 0) }).toEqual({ table, isEnough: true });
     expect((await db.execute(sql.raw(`select note from work_record where note = 'kept'`))).rows).toHaveLength(1);
+    const laid = await db.execute(sql.raw(`select tag, x_nm, outline from cut_piece where tag in ('SW1', 'C1') and pinned order by tag`));
+    /** Bottom 800, left 800, right 1400, seen from the room: liner up, from the free end of a roll 1524 wide, the long side lies right; the column's rectangle stays. */
+    expect(laid.rows.map(({ tag, x_nm, outline }) => ({ tag, x_nm: Number(x_nm), outline }))).toEqual([
+      { tag: 'C1', x_nm: 0, outline: null },
+      { tag: 'SW1', x_nm: 624_000_000, outline: [{ x: 0, y: 1400 }, { x: 800, y: 1400 }, { x: 800, y: 0 }, { x: 0, y: 600 }] },
+    ]);
     await close();
   });
 });

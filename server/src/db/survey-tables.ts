@@ -1,4 +1,4 @@
-import type { CutMethod, EdgeKind, FilmBrief, FittingSchools, FrameKind, GlassPane, GlassUnit, Glazing, HorizonPoint, Instrument, MeasureKind, PaneTreatment, Part, PlaceKind, SeenFrom, SiteFacts, SurfaceCondition, SurfaceKind, SurfaceShape, WallFacts } from '@yellow-pane/core/job';
+import type { Application, CutMethod, EdgeKind, FilmBrief, FittingSchools, FrameKind, GlassPane, GlassUnit, Glazing, HorizonPoint, Instrument, MeasureKind, PaneTreatment, Part, PlaceKind, SeenFrom, SiteFacts, SurfaceCondition, SurfaceKind, SurfaceShape, WallFacts } from '@yellow-pane/core/job';
 import type { LengthUnit } from '@yellow-pane/core/quantity';
 import { boolean, doublePrecision, index, integer, jsonb, pgTable, text, unique, uuid } from 'drizzle-orm/pg-core';
 import { bytes, instant, meta, nm, sameJob } from './columns';
@@ -199,5 +199,6 @@ export const application = pgTable('application', {
   linerSchool: text().$type<FittingSchools['linerSchool']>().notNull(),
   lockSchool: text().$type<FittingSchools['lockSchool']>().notNull(),
   trimSchool: text().$type<FittingSchools['trimSchool']>().notNull(),
+  over: jsonb().$type<Application['over']>(),
   position: doublePrecision().notNull(),
 }, (t) => [unique('application_job_id').on(t.jobId, t.id), sameJob('application_surface', t.jobId, t.surfaceId, () => [surface.jobId, surface.id])]);

@@ -84,7 +84,7 @@ describe('does the list of jobs count what is fitted?', () => {
     const { jobId, surfaceId, ops } = smallJob();
     const [filmRow] = (await request(server.app).get('/api/films')).body as FilmRow[];
     const [applicationId, workId] = [newId(), newId()];
-    await server.send(jobId, [...ops, { op: 'put', table: 'application', id: applicationId, fields: { surfaceId, filmId: filmRow?.id ?? '', side: 'room', method: 'decor', position: 1, ...DEFAULT_SCHOOLS } }, { op: 'put', table: 'workRecord', id: workId, fields: { applicationId, template: 'decor', step, templateVersion: 1, startedAt: '2026-11-24T08:00:00Z', doneAt: null, note: '' } }]).expect(200);
+    await server.send(jobId, [...ops, { op: 'put', table: 'application', id: applicationId, fields: { surfaceId, filmId: filmRow?.id ?? '', side: 'room', method: 'decor', position: 1, over: null, ...DEFAULT_SCHOOLS } }, { op: 'put', table: 'workRecord', id: workId, fields: { applicationId, template: 'decor', step, templateVersion: 1, startedAt: '2026-11-24T08:00:00Z', doneAt: null, note: '' } }]).expect(200);
     const fitted = async (): Promise<unknown> => ((await request(server.app).get('/api/jobs')).body as { id: string; fitted: number; withFilm: number }[]).find(({ id }) => id === jobId);
     expect(await fitted()).toMatchObject({ withFilm: 1, fitted: 0 });
     await server.send(jobId, [{ op: 'set', table: 'workRecord', id: workId, baseVersion: 1, fields: { doneAt: '2026-11-24T12:00:00Z' } }]).expect(200);

@@ -46,7 +46,7 @@ export const ALLOWANCES: readonly Allowance[] = [
   },
   {
     method: 'column', word: 'Round a column', top_mm: 12.5, right_mm: 25, bottom_mm: 12.5, left_mm: 0, factoryEdge: 'none', source: COMMON_PRACTICE, suits: ['column'],
-    reason: 'Circumference + 25 mm for the lap, height + 25 mm, half at each end: the edges of the 45° notches then meet floor and ceiling.',
+    reason: 'Circumference + 25 mm for the lap, height + 25 mm, half at each end: the edges of the notches then meet floor and ceiling.',
   },
   {
     method: 'wrapped edges', word: 'Wrapped round the edges', ...all(25), factoryEdge: 'none', source: guess('what is held while turning the edge, then trimmed on the back'), suits: ['panel', 'fixture'],
@@ -88,5 +88,6 @@ export const CORNER_RULES = {
   lap_mm: { value: 25, reason: 'Column and promoter seams lap 25 mm.', source: COMMON_PRACTICE },
   doubleCut_mm: { value: 50, reason: 'For a double cut the sheets lap about 50 mm; the liner is left on under the lap.', source: COMMON_PRACTICE },
   liftOff_mm: { value: 40, least: 25, most: 50, reason: 'Lifted 25 to 50 mm off the bottom seal while shrinking.', source: COMMON_PRACTICE },
-  linerStrip_mm: { value: 150, reason: 'Liner freed on a strip down the middle first, to hang the sheet on the column.', source: guess('the width of the strip') },
+  linerStrip_mm: { value: 100, reason: 'A strip of liner 100 mm wide is slit down the middle and left on: it comes off first, to hang the sheet on the column.', source: COMMON_PRACTICE },
+  notch_mm: { value: 13, reason: 'At both ends of the strip a notch in the middle of the short edge: as wide as the strip, 13 mm deep, its sides flaring outwards at 45°. The wings keep their full length and flare on to floor and ceiling.', source: COMMON_PRACTICE },
 } as const;

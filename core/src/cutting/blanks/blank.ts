@@ -101,7 +101,7 @@ function notesOf({ method, direction, left, right }: BlankInput): readonly strin
   return [
     ...(hasInside ? [CORNER_RULES.guide_mm.reason, CORNER_RULES.secondSheet_mm.reason] : []),
     ...(left === 'outside corner' || right === 'outside corner' ? [CORNER_RULES.outsideSeam_mm.reason] : []),
-    ...(method === 'column' ? ['Notch all four corners at 45°, 12.5 mm deep: the edges then meet floor and ceiling.', CORNER_RULES.linerStrip_mm.reason] : []),
+    ...(method === 'column' ? [CORNER_RULES.linerStrip_mm.reason, CORNER_RULES.notch_mm.reason] : []),
     ...(method === 'curved, shrunk' ? ['Polyester film shrinks mainly along the roll: its top lies along a factory edge; it may be turned end for end, never by a quarter.', CORNER_RULES.liftOff_mm.reason] : []),
     ...(direction === 'along the roll' ? ['Grain runs along the roll.'] : direction === 'one way' ? ['One-way picture: its top towards the roll’s end.'] : []),
   ];

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { CUT_METHODS } from '../../job';
-import { type CutInput, ALLOWANCES, CORNER_RULES, blankFor, customarySeam, cutBlanks, isMirroredOnTable, layoutPieceOf, lieOf, methodsFor, onTable, placeSeams, quarterTurned, sectorBlank } from '../index';
+import { type CutInput, ALLOWANCES, CORNER_RULES, blankFor, customarySeam, cutBlanks, isMirroredOnTable, layoutPieceOf, lyingOnRoll, methodsFor, placeSeams, quarterTurned, sectorBlank } from '../index';
 import { cellOf, phaseOf } from './pattern';
 
 const input = (more: Partial<CutInput> = {}): CutInput => { const base = { aroundWidth_mm: 1180, aroundHeight_mm: 2140, method: 'decor' as const, direction: 'none' as const, rollWidths_mm: [1220, 1524], repeat_mm: null, ...more }; return { seam: customarySeam(base.method, base.direction, base.repeat_mm), ...base }; };
@@ -134,27 +134,19 @@ describe('does the pattern meet?', () => {
 
 describe('which side is up at the table?', () => {
   const shape = [{ x: 0, y: 0 }, { x: 300, y: 0 }, { x: 200, y: 500 }, { x: 0, y: 500 }];
-  it('film on the side the surface is seen from is mirrored when it lies liner up; on the other side, or face up, it is not', () => {
-    expect(isMirroredOnTable('room', 'room', true)).toBe(true);
-    expect(isMirroredOnTable('room', 'outside', true)).toBe(false);
-    expect(isMirroredOnTable('room', 'room', false)).toBe(false);
-    expect(isMirroredOnTable('side A', 'side B', false)).toBe(true);
+  it('film on the side the surface is seen from is mirrored when it lies liner up; on the other side, or liner down, it is not', () => {
+    expect(isMirroredOnTable('room', 'room', 'up')).toBe(true);
+    expect(isMirroredOnTable('room', 'outside', 'up')).toBe(false);
+    expect(isMirroredOnTable('room', 'room', 'down')).toBe(false);
+    expect(isMirroredOnTable('side A', 'side B', 'down')).toBe(true);
   });
-  it('mirrored twice it is itself again; the right corner comes to the left', () => {
-    expect(onTable(onTable(shape, 300, true), 300, true)).toEqual(shape);
-    expect(onTable(shape, 300, true)).toContainEqual({ x: 100, y: 500 });
+  it('laid with the top towards one, liner up, the corner that hangs right lies right; liner down left', () => {
+    expect(lyingOnRoll(shape, 300, 'room', 'room', 'up')).toEqual(shape);
+    expect(lyingOnRoll(shape, 300, 'room', 'room', 'down')).toEqual([{ x: 300, y: 0 }, { x: 0, y: 0 }, { x: 100, y: 500 }, { x: 300, y: 500 }]);
   });
   it('turned by a quarter four times it is itself again; its top then lies at the left edge', () => {
     const once = quarterTurned(shape, 300);
     expect(once.filter(({ x }) => x === 0).length).toBe(2);
     expect(quarterTurned(quarterTurned(quarterTurned(once, 500), 300), 500)).toEqual(shape);
-  });
-  it('where the top points and which edges are the factory’s', () => {
-    const roll = { width_mm: 1524, leftEdge: true, rightEdge: true };
-    expect(lieOf({ x_mm: 0, across_mm: 1524, turned: false }, roll, false)).toEqual({ top: 'to the roll end', factoryEdges: ['left', 'right'] });
-    expect(lieOf({ x_mm: 900, across_mm: 624, turned: true }, roll, false)).toEqual({ top: 'to the right edge', factoryEdges: ['top'] });
-    expect(lieOf({ x_mm: 0, across_mm: 810, turned: false }, roll, true)).toEqual({ top: 'to the left edge', factoryEdges: ['top'] });
-    expect(lieOf({ x_mm: 0, across_mm: 700, turned: false }, { width_mm: 914, leftEdge: false, rightEdge: true }, false).factoryEdges).toEqual([]);
-    expect(lieOf({ x_mm: 100, across_mm: 700, turned: false, flipped: true }, roll, false).top).toBe('to the core');
   });
 });

@@ -127,7 +127,7 @@ function seamsDown({ seam, footHeight_mm }: CutInput, whole: Blank, roll_mm: num
 /** A tapered column wider than the roll: equal sectors with a lap each. */
 function inSectors(input: CutInput, whole: Blank, widest_mm: number, make: (blank: Omit<CutBlank, 'across_mm' | 'along_mm' | 'phase_mm'>) => CutBlank, result: (blanks: readonly CutBlank[], seams: CutBlanks['seams']) => CutBlanks, notes: string[]): CutBlanks {
   const column = input.column ?? { foot_mm: 0, top_mm: 0, height_mm: 0 };
-  const lap_mm = CORNER_RULES.lap_mm.value;
+  const lap_mm = whole.sides.left_mm + whole.sides.right_mm;
   for (let count = 2; count <= 12; count += 1) {
     /** A part of the girth opens to the same radii: the parts are reckoned as columns of a part of the girth and height along the slope. */
     const part = partOf(column, count, lap_mm, whole.sides.top_mm);

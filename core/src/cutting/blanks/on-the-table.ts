@@ -1,23 +1,28 @@
-import type { SeenFrom } from '../../job';
+import type { Liner, SeenFrom } from '../../job';
 
 export interface Point {
   readonly x: number;
   readonly y: number;
 }
 
-/** Whether an outline drawn as the surface is seen must be mirrored to be marked on film that lies with its liner up.
- *  Seen from the side the film goes on, the film's face looks at you; on the table the liner looks at you: left and right change places. A film on the other side than the surface is seen from changes them once more.
+/** Where a person stands wherever film is cut, drawn or written to a file: at the free end of the roll, which lies away from them.
+ *  x runs from the left long edge, at the left hand, to the right; y from the free end away from the person. So every drawing is one of film seen from above. */
+export const STANDING = 'You stand at the free end, the roll lies away from you: left is at your left hand.';
+
+/** Whether a figure drawn as the surface is seen must be mirrored to be its film seen from above with the top pointing away.
+ *  Seen from the side the film goes on, the film's face looks at you. With the liner up the other face looks at you: left and right change places. A film on the other side than the surface is seen from changes them once more.
  *  The one place where left and right are exchanged for the table. */
-export function isMirroredOnTable(seenFrom: SeenFrom, filmedFrom: SeenFrom, linerUp: boolean): boolean {
-  return (seenFrom === filmedFrom) === linerUp;
+export function isMirroredOnTable(seenFrom: SeenFrom, filmedFrom: SeenFrom, liner: Liner): boolean {
+  return (seenFrom === filmedFrom) === (liner === 'up');
 }
 
-/** An outline as it lies on the table, in the rectangle it is cut from. */
-export function onTable(outline: readonly Point[], width: number, isMirrored: boolean): readonly Point[] {
-  return isMirrored ? outline.map(({ x, y }) => ({ x: width - x, y })).reverse() : outline;
+/** A blank's figure, drawn as the surface is seen (x to the right, y down from its top), as it lies unturned on the roll: its top at the free end, towards the person, which turns it by half a turn.
+ *  @param width of the blank, mm @returns corners in the order given, from the blank's own corner on the roll */
+export function lyingOnRoll(outline: readonly Point[], width: number, seenFrom: SeenFrom, filmedFrom: SeenFrom, liner: Liner): readonly Point[] {
+  return isMirroredOnTable(seenFrom, filmedFrom, liner) ? outline : outline.map(({ x, y }) => ({ x: width - x, y }));
 }
 
-/** An outline turned by a quarter so that its top lies along the roll, the top towards the left factory edge. */
+/** An outline turned by a quarter so that its top lies along the roll, the top towards the left edge. */
 export function quarterTurned(outline: readonly Point[], width: number): readonly Point[] {
   return outline.map(({ x, y }) => ({ x: y, y: width - x }));
 }
@@ -27,7 +32,7 @@ export function quarterTurnedBack(outline: readonly Point[], width: number): rea
   return outline.map(({ x, y }) => ({ x: width - y, y: x }));
 }
 
-/** Where the top of a blank points on the roll: towards its end, or towards one of its long edges. */
+/** Where the top of a blank points on the roll: towards its free end, or towards one of its long edges. */
 export type TopPoints = 'to the roll end' | 'to the core' | 'to the left edge' | 'to the right edge';
 export type BlankEdge = 'top' | 'right' | 'bottom' | 'left';
 
@@ -36,17 +41,29 @@ export interface OnRoll {
   readonly across_mm: number;
   readonly turned: boolean;
   readonly flipped?: boolean | undefined;
+  /** It has an outline of its own, so that its half turn is settled; a plain rectangle lies as suits its edges best. */
+  readonly hasOutline?: boolean | undefined;
+}
+
+export interface RollEdges {
+  readonly width_mm: number;
+  readonly leftEdge: boolean;
+  readonly rightEdge: boolean;
 }
 
 const NEAR_MM = 0.11;
 
-/** How a blank lies on its roll, seen with the liner up: where its top points, and which of its edges are factory edges.
+/** How a blank lies on its roll: where its top points, and which of its edges are factory edges. Left and right of the blank are meant as it hangs, seen from the side the film is on.
  *  @param roll width and which long edges are still the factory's @param topAlong its blank stands with the top along the roll before any turning */
-export function lieOf({ x_mm, across_mm, turned, flipped = false }: OnRoll, roll: { readonly width_mm: number; readonly leftEdge: boolean; readonly rightEdge: boolean }, topAlong: boolean): { readonly top: TopPoints; readonly factoryEdges: readonly BlankEdge[] } {
+export function lieOf({ x_mm, across_mm, turned, flipped = false, hasOutline = false }: OnRoll, roll: RollEdges, topAlong: boolean, liner: Liner): { readonly top: TopPoints; readonly factoryEdges: readonly BlankEdge[] } {
   const atLeft = roll.leftEdge && x_mm < NEAR_MM;
   const atRight = roll.rightEdge && roll.width_mm - x_mm - across_mm < NEAR_MM;
-  if (turned === topAlong) return { top: flipped ? 'to the core' : 'to the roll end', factoryEdges: [...(atLeft ? ['left' as const] : []), ...(atRight ? ['right' as const] : [])] };
-  /** Lying along the roll the top goes to a factory edge where there is one. */
-  const top = flipped || (atRight && !atLeft) ? 'to the right edge' : 'to the left edge';
-  return { top, factoryEdges: [...(atLeft || atRight ? ['top' as const] : []), ...(atLeft && atRight ? ['bottom' as const] : [])] };
+  const edges = (left: BlankEdge, right: BlankEdge): readonly BlankEdge[] => [...(atLeft ? [left] : []), ...(atRight ? [right] : [])];
+  if (turned !== topAlong) {
+    const isTopRight = flipped || (!hasOutline && atRight && !atLeft);
+    return isTopRight ? { top: 'to the right edge', factoryEdges: edges('bottom', 'top') } : { top: 'to the left edge', factoryEdges: edges('top', 'bottom') };
+  }
+  /** The top at the person, the liner looking up: what hangs left lies left. The half turn changes that, and so does the liner down. */
+  const isSame = flipped !== (liner === 'up');
+  return { top: flipped ? 'to the core' : 'to the roll end', factoryEdges: isSame ? edges('left', 'right') : edges('right', 'left') };
 }

@@ -1,4 +1,5 @@
 import { type Formula, GEOMETRY, type Reasoned, applyFormula } from '../../quantity';
+import type { SectorMarks } from '../../job';
 import { upToTenth } from '../tenths';
 
 export interface SectorInput {
@@ -16,6 +17,8 @@ export interface SectorBlank {
   readonly inner_mm: Reasoned<number>;
   readonly outer_mm: Reasoned<number>;
   readonly angle_rad: Reasoned<number>;
+  /** As it is marked out on the table: ends included. */
+  readonly cut: SectorMarks;
   /** The rectangle it is cut from. */
   readonly width_mm: number;
   readonly height_mm: number;
@@ -56,5 +59,5 @@ export function sectorBlank({ foot_mm, top_mm, height_mm, lap_mm, over_mm }: Sec
   const upright = [...shares.map((share) => at(inner, share)), ...[...shares].reverse().map((share) => at(outer, share))];
   const height = upToTenth(outer - top);
   const outline = foot_mm >= top_mm ? upright : upright.map(({ x, y }) => ({ x, y: height - y }));
-  return { inner_mm: { value: innerStep.value, why: [innerStep] }, outer_mm: { value: outerStep.value, why: [outerStep] }, angle_rad: { value: angle, why: [outerStep, angleStep] }, width_mm: upToTenth(2 * widest), height_mm: height, outline };
+  return { inner_mm: { value: innerStep.value, why: [innerStep] }, outer_mm: { value: outerStep.value, why: [outerStep] }, angle_rad: { value: angle, why: [outerStep, angleStep] }, cut: { inner_mm: inner, outer_mm: outer, angle_rad: angle }, width_mm: upToTenth(2 * widest), height_mm: height, outline };
 }

@@ -70,7 +70,8 @@ export function shiftDown(upper: Polygon, lower: Polygon): number {
   return most;
 }
 
-function spanAt(outline: Polygon, x: number): readonly [number, number] | undefined {
+/** From where to where an upright line lies within an outline. */
+export function spanAt(outline: Polygon, x: number): readonly [number, number] | undefined {
   let [least, most] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
   outline.forEach((from, index) => {
     const to = outline[(index + 1) % outline.length] ?? from;

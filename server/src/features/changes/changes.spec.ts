@@ -155,7 +155,7 @@ describe('what is refused, and is it named?', () => {
 
   it('a film that is not in the catalogue', async () => {
     const { jobId, surfaceId } = await madeJob();
-    const put = { op: 'put', table: 'application', id: newId(), fields: { surfaceId, side: 'room', filmId: newId(), method: 'decor', linerSchool: 'hang and pull', lockSchool: 'X', trimSchool: 'before squeezing out', position: 1 } } as const;
+    const put = { op: 'put', table: 'application', id: newId(), fields: { surfaceId, side: 'room', filmId: newId(), method: 'decor', linerSchool: 'hang and pull', lockSchool: 'X', trimSchool: 'before squeezing out', over: null, position: 1 } } as const;
     expect(problemOf(await server.send(jobId, [put]).expect(422)).code).toBe('REFERENCE_UNKNOWN');
   });
 

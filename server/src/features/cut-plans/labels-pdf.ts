@@ -2,7 +2,7 @@ import { pieceWord } from '@yellow-pane/contracts/cut-files';
 import type { DisplayUnits } from '@yellow-pane/core/quantity';
 import QRCode from 'qrcode';
 import { Refusal } from '../../http/refusal';
-import { type PdfPage, POINTS_MM, fitting, lengthIn, newPdf } from './pdf-page';
+import { type PdfPage, POINTS_MM, fitting, lengthIn, newPdf, standingPicture } from './pdf-page';
 import type { PlanRead } from './plan-file';
 
 /** Sheets of labels, millimetres. @source sizes of sheets sold everywhere; measured, no standard */
@@ -44,12 +44,14 @@ export async function labelsPdf({ file, rolls }: PlanRead, { sheet, addressOf, u
     const room = x + width * POINTS_MM - 2 * POINTS_MM - textLeft;
     const line = (text: string, size: number, down: number, font: 'plain' | 'bold' = 'plain'): void => { pdf.font(font).fontSize(size).fillColor('#000'); pdf.text(fitting(pdf, text, room), textLeft, y + down * POINTS_MM, { lineBreak: false }); };
     line(pieceWord(piece), 14, 3, 'bold');
-    const [w, h] = piece.top === 'to the roll end' || piece.top === 'to the core' ? [piece.across_mm, piece.along_mm] : [piece.along_mm, piece.across_mm];
+    const [w, h] = piece.top === 'to the roll end' || piece.top === 'to the core' ? [piece.across_mm, piece.along_mm - piece.phase_mm] : [piece.along_mm, piece.across_mm];
     line(`${lengthIn(w, units)} × ${lengthIn(h, units)} ${units === 'metric' ? 'mm' : 'in'}`, 9, 9);
     line(`Top ${piece.top.replace('to the', 'towards the')}`, 7.5, 13);
-    line(`Factory edge: ${piece.factoryEdges.length === 0 ? 'none' : piece.factoryEdges.join(', ')}`, 7.5, 16.2);
+    line(piece.factoryEdges.length === 0 ? 'Factory edge: none' : `Factory edge as it hangs: ${piece.factoryEdges.join(', ')}`, 7.5, 16.2);
     line(`${file.film}${roll.lot === '' ? '' : `, lot ${roll.lot}`}`, 7.5, 19.4);
-    if (height > 30) line('Liner up on the table', 7.5, 22.6);
+    if (height > 30) line(`Liner ${file.liner} on the table`, 7.5, 22.6);
+    if (piece.phase_mm > 0) line(`First cut ${lengthIn(piece.phase_mm, units)} off the top`, 7.5, height > 30 ? 25.8 : 22.2, 'bold');
+    if (height > 30) standingPicture(pdf, x + (width - 15) * POINTS_MM, y + (height - 8.5) * POINTS_MM, 6.5 * POINTS_MM, file.liner);
     arrowUp(pdf, x + width * POINTS_MM - 6 * POINTS_MM, y + 4 * POINTS_MM);
   }
   return done();

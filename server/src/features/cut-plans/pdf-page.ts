@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
+import type { Liner } from '@yellow-pane/core/job';
 import { type DisplayUnits, formatLength, nmFromMm } from '@yellow-pane/core/quantity';
 import PDFDocument from 'pdfkit';
 
@@ -25,6 +26,20 @@ export function newPdf(size: [number, number] | 'A4' | 'LETTER', title: string):
 
 /** A length in the person's units, without the unit. */
 export const lengthIn = (value_mm: number, units: DisplayUnits): string => formatLength(nmFromMm(value_mm), units);
+
+/** How the film is looked at: a person at the free end, the roll at the other, one corner folded back to show which face looks up. As wide as twice its height. */
+export function standingPicture(pdf: PdfPage, x: number, y: number, high: number, liner: Liner): void {
+  const [left, right, top, fold] = [x + high * 0.55, x + high * 1.6, y + high * 0.15, high * 0.28];
+  const low = y + high * 0.85;
+  pdf.lineWidth(0.6);
+  pdf.polygon([left, top], [right, top], [right, low], [left + fold, low], [left, low - fold]).stroke('#111');
+  pdf.polygon([left, low - fold], [left + fold, low], [left + fold, low - fold]).fillAndStroke(liner === 'up' ? '#fff' : '#888', '#111');
+  pdf.roundedRect(right - high * 0.06, top - high * 0.06, high * 0.16, low - top + high * 0.12, high * 0.06).fillAndStroke('#ddd', '#111');
+  const [px, py] = [x + high * 0.22, (top + low) / 2];
+  pdf.ellipse(px, py, high * 0.1, high * 0.26).fillAndStroke('#fff', '#111');
+  pdf.circle(px, py, high * 0.11).fill('#111');
+  pdf.font('plain').fontSize(high * 0.17).fillColor('#111').text('left', left + 2, top + 1, { lineBreak: false });
+}
 
 /** Text that stays in its width: cut with a dot-dot-dot when longer. */
 export function fitting(pdf: PdfPage, text: string, width: number): string {

@@ -1,5 +1,6 @@
 import type { CutPlanFile, PlanPiece, PlanRoll } from '@yellow-pane/contracts';
-import { lieOf } from '@yellow-pane/core/cutting';
+import { CORNER_RULES, columnMarks, lieOf } from '@yellow-pane/core/cutting';
+import type { Liner } from '@yellow-pane/core/job';
 import { and, asc, eq } from 'drizzle-orm';
 import type { Database } from '../../db/database';
 import { application, cutPiece, cutPlan, cutRoll, film, job } from '../../db/schema';
@@ -23,21 +24,22 @@ export async function readPlanFile(db: Database, jobId: string, planId: string):
   const pieces = await db.select({ piece: cutPiece, surfaceId: application.surfaceId }).from(cutPiece).innerJoin(application, eq(application.id, cutPiece.applicationId)).where(and(eq(cutPiece.planId, planId), eq(cutPiece.removed, false))).orderBy(asc(cutPiece.position));
   const read = rolls.map((row) => {
     const own = pieces.filter(({ piece }) => piece.rollId === row.id && piece.spoiledAt === null);
-    const roll: PlanRoll = { label: row.label, what: row.what, lot: row.lot, width_mm: row.width_nm / NM_PER_MM, length_mm: row.length_nm / NM_PER_MM, used_mm: row.used_nm / NM_PER_MM, pieces: own.map(({ piece }) => planPiece(piece, row.width_nm / NM_PER_MM)) };
+    const roll: PlanRoll = { label: row.label, what: row.what, lot: row.lot, width_mm: row.width_nm / NM_PER_MM, length_mm: row.length_nm / NM_PER_MM, used_mm: row.used_nm / NM_PER_MM, pieces: own.map(({ piece }) => planPiece(piece, row, found.plan.liner)) };
     return { id: row.id, roll, surfaceIds: own.map(({ surfaceId }) => surfaceId) };
   });
   const { plan } = found;
-  return { file: { format: 'yellow-pane cut plan', version: 1, job: found.job, film: found.film, mode: plan.mode, madeBy: plan.madeBy, madeAt: plan.madeAt.toISOString(), rolls: read.map(({ roll }) => roll) }, endWaste_mm: plan.endWaste_nm / NM_PER_MM, rolls: read };
+  return { file: { format: 'yellow-pane cut plan', version: 2, job: found.job, film: found.film, mode: plan.mode, liner: plan.liner, madeBy: plan.madeBy, madeAt: plan.madeAt.toISOString(), rolls: read.map(({ roll }) => roll) }, endWaste_mm: plan.endWaste_nm / NM_PER_MM, rolls: read };
 }
 
-function planPiece(piece: typeof cutPiece.$inferSelect, width_mm: number): PlanPiece {
+function planPiece(piece: typeof cutPiece.$inferSelect, roll: typeof cutRoll.$inferSelect, liner: Liner): PlanPiece {
   const [x_mm, y_mm, across_mm, along_mm] = [piece.x_nm, piece.y_nm, piece.across_nm, piece.along_nm].map((value) => value / NM_PER_MM) as [number, number, number, number];
-  const { top, factoryEdges } = lieOf({ x_mm, across_mm, turned: piece.turned, flipped: piece.flipped }, { width_mm, leftEdge: true, rightEdge: true }, piece.topAlong);
-  const notch = piece.notch_nm / NM_PER_MM;
-  const corners = [[x_mm, y_mm, 1, 1], [x_mm + across_mm, y_mm, -1, 1], [x_mm + across_mm, y_mm + along_mm, -1, -1], [x_mm, y_mm + along_mm, 1, -1]] as const;
+  const { top, factoryEdges } = lieOf({ x_mm, across_mm, turned: piece.turned, flipped: piece.flipped, hasOutline: piece.outline !== null }, { width_mm: roll.width_nm / NM_PER_MM, leftEdge: roll.leftEdge, rightEdge: roll.rightEdge }, piece.topAlong, liner);
+  const onRoll = (points: readonly { readonly x: number; readonly y: number }[]): { readonly x: number; readonly y: number }[] => points.map(({ x, y }) => ({ x: x_mm + x, y: y_mm + y }));
+  const marks = piece.notch_nm === 0 ? undefined : columnMarks({ across_mm, along_mm, outline: piece.outline, isQuarterTurned: piece.turned, notch_mm: piece.notch_nm / NM_PER_MM, strip_mm: CORNER_RULES.linerStrip_mm.value });
   return {
     tag: piece.tag, drop: piece.drop, of: piece.dropOf, x_mm, y_mm, across_mm, along_mm, turned: piece.turned, top, factoryEdges, phase_mm: piece.phase_nm / NM_PER_MM,
-    ...(piece.outline === null ? {} : { outline: piece.outline.map(({ x, y }) => ({ x: x_mm + x, y: y_mm + y })) }),
-    ...(notch === 0 || piece.outline !== null ? {} : { notches: corners.map(([x, y, dx, dy]) => ({ x, y, dx: dx * notch, dy: dy * notch })) }),
+    ...(piece.outline === null ? {} : { outline: onRoll(piece.outline) }),
+    ...(marks === undefined ? {} : { notches: marks.notches.map(onRoll), slits: marks.slits.map(onRoll) }),
+    ...(piece.sector === null ? {} : { sector: piece.sector }),
   };
 }

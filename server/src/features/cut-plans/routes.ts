@@ -19,7 +19,7 @@ export function cutPlanRoutes({ db }: { readonly db: Database }): Router {
     let order = 0;
     send(response, 'cut-list.csv', 'text/csv', cutListCsv(rolls.flatMap(({ roll }) => {
       const levels = new Map([...new Set(roll.pieces.map(({ y_mm }) => y_mm))].sort((a, b) => a - b).map((y, index) => [y, index + 1]));
-      return roll.pieces.map((piece) => { order += 1; return { order, roll: roll.label || roll.what, strip: levels.get(piece.y_mm) ?? 1, tag: pieceWord(piece), fromEdge_mm: piece.x_mm, fromEnd_mm: piece.y_mm, across_mm: piece.across_mm, along_mm: piece.along_mm, turned: piece.turned }; });
+      return roll.pieces.map((piece) => { order += 1; return { order, roll: roll.label || roll.what, strip: levels.get(piece.y_mm) ?? 1, tag: pieceWord(piece), fromEdge_mm: piece.x_mm, fromEnd_mm: piece.y_mm, across_mm: piece.across_mm, along_mm: piece.along_mm, turned: piece.turned, phase_mm: piece.phase_mm, factoryEdges: piece.factoryEdges }; });
     })));
   });
   routes.get(at('drawing'), async (request, response) => { send(response, 'cut-plan.svg', 'image/svg+xml', cutPlanSvg((await read(request)).file)); });

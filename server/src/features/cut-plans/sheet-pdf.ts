@@ -1,8 +1,9 @@
 import { type PlanRoll, outlineOf, pieceWord } from '@yellow-pane/contracts/cut-files';
-import { type Cut, cutsFor } from '@yellow-pane/core/cutting';
+import { type Cut, STANDING, cutsFor, pieceNotes } from '@yellow-pane/core/cutting';
+import type { Liner } from '@yellow-pane/core/job';
 import type { DisplayUnits } from '@yellow-pane/core/quantity';
 import { Refusal } from '../../http/refusal';
-import { type PdfPage, POINTS_MM, fitting, lengthIn, newPdf } from './pdf-page';
+import { type PdfPage, POINTS_MM, fitting, lengthIn, newPdf, standingPicture } from './pdf-page';
 import type { PlanRead } from './plan-file';
 
 export type Paper = 'A4' | 'LETTER';
@@ -25,8 +26,8 @@ export async function cutSheetPdf({ file, endWaste_mm, rolls }: PlanRead, { pape
   if (rolls.length === 0) { pdf.addPage(); pdf.fontSize(14).text('Nothing is laid out.', MARGIN, MARGIN); }
   rolls.forEach(({ roll }, index) => {
     pdf.addPage();
-    head(pdf, file.job, `${file.film}: ${rollName(roll)}`, `${index + 1} of ${rolls.length}`, `${lengthIn(roll.width_mm, units)} wide, uses ${lengthIn(roll.used_mm, units)} of ${lengthIn(roll.length_mm, units)} ${units === 'metric' ? 'mm' : 'in'}${roll.lot === '' ? '' : `, lot ${roll.lot}`}`);
-    const under = draw(pdf, roll, MARGIN + 26 * POINTS_MM);
+    head(pdf, file.liner, file.job, `${file.film}: ${rollName(roll)}`, `${index + 1} of ${rolls.length}`, `${lengthIn(roll.width_mm, units)} wide, uses ${lengthIn(roll.used_mm, units)} of ${lengthIn(roll.length_mm, units)} ${units === 'metric' ? 'mm' : 'in'}${roll.lot === '' ? '' : `, lot ${roll.lot}`}`);
+    const under = byTheWay(pdf, roll, units, draw(pdf, roll, MARGIN + 26 * POINTS_MM));
     const cuts = file.mode === 'by hand' ? cutsFor(roll.pieces.map((piece, at) => ({ id: String(at), x_mm: piece.x_mm, y_mm: piece.y_mm, across_mm: piece.across_mm, along_mm: piece.along_mm, turned: piece.turned, level: 0 })), roll.width_mm, endWaste_mm) : undefined;
     if (cuts === undefined) pieceList(pdf, roll, units, under, file.mode === 'by hand');
     else cutList(pdf, roll, cuts, units, under);
@@ -36,12 +37,14 @@ export async function cutSheetPdf({ file, endWaste_mm, rolls }: PlanRead, { pape
 
 const rollName = ({ what, label }: PlanRoll): string => (what === 'to order' ? 'to be ordered' : `${what} ${label}`);
 
-function head(pdf: PdfPage, job: string, what: string, page: string, size: string): void {
+function head(pdf: PdfPage, liner: Liner, job: string, what: string, page: string, size: string): void {
   const width = pdf.page.width - 2 * MARGIN;
   pdf.font('bold').fontSize(17).text(fitting(pdf, what, width - 60), MARGIN, MARGIN, { lineBreak: false });
   pdf.font('plain').fontSize(10).text(page, MARGIN, MARGIN + 4, { width, align: 'right' });
   pdf.fontSize(10).text(fitting(pdf, `${job}. ${size}`, width), MARGIN, MARGIN + 24, { lineBreak: false });
-  pdf.fontSize(8.5).text('Blades: safety glasses, cut-resistant glove on the other hand. Check each mark before cutting. x is from the left factory edge, liner up.', MARGIN, MARGIN + 40, { lineBreak: false });
+  pdf.fontSize(8.5).text(`Blades: safety glasses, cut-resistant glove on the other hand. Check each mark before cutting. Liner ${liner}.`, MARGIN, MARGIN + 40, { lineBreak: false });
+  pdf.text(STANDING, MARGIN, MARGIN + 52, { lineBreak: false });
+  standingPicture(pdf, pdf.page.width - MARGIN - 80, MARGIN + 22, 38, liner);
 }
 
 /** The roll lying down, its end at the left. @returns where the drawing ends */
@@ -53,6 +56,8 @@ function draw(pdf: PdfPage, roll: PlanRoll, top: number): number {
   for (const piece of roll.pieces) {
     const points = outlineOf(piece).map(({ x, y }) => at(x, y));
     pdf.lineWidth(1).polygon(...points).fillAndStroke('#eef3f4', '#111');
+    for (const line of piece.notches ?? []) stroke(pdf, line.map(({ x, y }) => at(x, y)));
+    for (const line of piece.slits ?? []) { pdf.dash(4, { space: 2 }); stroke(pdf, line.map(({ x, y }) => at(x, y))); pdf.undash(); }
     const [left, upper] = at(piece.x_mm, piece.y_mm);
     const [wide, high] = [piece.along_mm * scale, piece.across_mm * scale];
     pdf.fillColor('#111').font('bold').fontSize(Math.max(5, Math.min(10, high / 2.5)));
@@ -61,6 +66,26 @@ function draw(pdf: PdfPage, roll: PlanRoll, top: number): number {
   }
   pdf.font('plain').fillColor('#111');
   return top + roll.width_mm * scale + 6 * POINTS_MM;
+}
+
+function stroke(pdf: PdfPage, points: readonly (readonly [number, number])[]): void {
+  points.forEach(([x, y], index) => { if (index === 0) pdf.moveTo(x, y); else pdf.lineTo(x, y); });
+  pdf.lineWidth(0.8).stroke('#111');
+}
+
+/** What the cuts alone do not say, a line each: pattern, column marks, and how a sector is marked out by tape. @returns where the lines end */
+function byTheWay(pdf: PdfPage, roll: PlanRoll, units: DisplayUnits, start: number): number {
+  const lines = roll.pieces.flatMap((piece) => pieceNotes({ ...piece, isColumn: (piece.slits ?? []).length > 0 }, (value_mm) => `${lengthIn(value_mm, units)} ${units === 'metric' ? 'mm' : 'in'}`).map((text) => `${pieceWord(piece)}: ${text}`));
+  pdf.font('plain').fontSize(9).fillColor('#111');
+  const width = pdf.page.width - 2 * MARGIN;
+  let y = start;
+  for (const text of lines) {
+    const high = pdf.heightOfString(text, { width });
+    if (y + high > pdf.page.height - MARGIN) { pdf.addPage(); y = MARGIN; }
+    pdf.text(text, MARGIN, y, { width });
+    y += high + 2;
+  }
+  return lines.length === 0 ? start : y + 8;
 }
 
 function topArrow(pdf: PdfPage, top: PlanRoll['pieces'][number]['top'], x: number, y: number, wide: number, high: number): void {

@@ -24,10 +24,10 @@ function planned(stockId: string, length_mm: number): { readonly jobId: string; 
   const [application, plan, roll, piece, take, offcut] = [newId(), newId(), newId(), newId(), newId(), newId()];
   const ops: Op[] = [
     ...job.ops,
-    { op: 'put', table: 'application', id: application, fields: { surfaceId: job.surfaceId, side: 'room', filmId: film.id, method: 'trim in place', linerSchool: 'hang and pull', lockSchool: 'T', trimSchool: 'before squeezing out', position: 1 } },
-    { op: 'put', table: 'cutPlan', id: plan, fields: { filmId: film.id, mode: 'by hand', stages: 3, gap_nm: 0, endWaste_nm: 0, mostSheet_nm: null, objective: 'money', edgeMust: false, lengthUsed_nm: length_mm * MM, bound_nm: 0, filmCost: 1, cost: 1, filmBound: 1, stopped: 'optimal' } },
-    { op: 'put', table: 'cutRoll', id: roll, fields: { planId: plan, stockId, what: 'roll', label: '=<b>R', lot: 'L1', width_nm: 1524 * MM, length_nm: 5000 * MM, used_nm: length_mm * MM, position: 0, ticks: [], bookedAt: null } },
-    { op: 'put', table: 'cutPiece', id: piece, fields: { planId: plan, rollId: roll, applicationId: application, drop: 1, dropOf: 1, tag: '=<b>1', position: 0, level: 0, x_nm: 0, y_nm: 0, across_nm: 1230 * MM, along_nm: length_mm * MM, turned: false, flipped: false, phase_nm: 0, outline: null, notch_nm: 0, topAlong: false, pinned: false, inputsHash: 'x', cutAt: null, spoiledAt: null } },
+    { op: 'put', table: 'application', id: application, fields: { surfaceId: job.surfaceId, side: 'room', filmId: film.id, method: 'trim in place', linerSchool: 'hang and pull', lockSchool: 'T', trimSchool: 'before squeezing out', over: null, position: 1 } },
+    { op: 'put', table: 'cutPlan', id: plan, fields: { filmId: film.id, mode: 'by hand', stages: 3, gap_nm: 0, endWaste_nm: 0, mostSheet_nm: null, objective: 'money', liner: 'up', edgeMust: false, lengthUsed_nm: length_mm * MM, bound_nm: 0, filmCost: 1, cost: 1, filmBound: 1, stopped: 'optimal' } },
+    { op: 'put', table: 'cutRoll', id: roll, fields: { planId: plan, stockId, what: 'roll', label: '=<b>R', lot: 'L1', width_nm: 1524 * MM, length_nm: 5000 * MM, used_nm: length_mm * MM, leftEdge: true, rightEdge: true, position: 0, ticks: [], bookedAt: null } },
+    { op: 'put', table: 'cutPiece', id: piece, fields: { planId: plan, rollId: roll, applicationId: application, drop: 1, dropOf: 1, tag: '=<b>1', position: 0, level: 0, x_nm: 0, y_nm: 0, across_nm: 1230 * MM, along_nm: length_mm * MM, turned: false, flipped: false, phase_nm: 0, outline: null, notch_nm: 0, sector: null, topAlong: false, pinned: false, inputsHash: 'x', cutAt: null, spoiledAt: null } },
   ];
   const booking: Op[] = [
     { op: 'put', table: 'stockTake', id: take, fields: { cutRollId: roll, stockId, length_nm: length_mm * MM, reason: 'cut' } },
@@ -84,7 +84,7 @@ describe('is a cut plan a file for table and plotter?', () => {
     const at = (end: string): string => `/api/jobs/${jobId}/cut-plans/${ids.plan}/${end}`;
     const csv = await request(server.app).get(at('list')).expect(200);
     expect(csv.text).toContain("'=<b>1");
-    expect(readCutListCsv(csv.text)).toEqual([{ order: 1, roll: '=<b>R', strip: 1, tag: '=<b>1', fromEdge_mm: 0, fromEnd_mm: 0, across_mm: 1230, along_mm: 2190, turned: false }]);
+    expect(readCutListCsv(csv.text)).toEqual([{ order: 1, roll: '=<b>R', strip: 1, tag: '=<b>1', fromEdge_mm: 0, fromEnd_mm: 0, across_mm: 1230, along_mm: 2190, turned: false, phase_mm: 0, factoryEdges: ['left'] }]);
     expect(String((await request(server.app).get(at('drawing')).expect(200)).body)).toContain('=&lt;b&gt;1');
     expect((await request(server.app).get(at('file')).expect(200)).body).toMatchObject({ format: 'yellow-pane cut plan', rolls: [{ pieces: [{ top: 'to the roll end', factoryEdges: ['left'] }] }] });
     expect((await request(server.app).get(at('dxf')).expect(200)).headers['content-type']).toContain('dxf');

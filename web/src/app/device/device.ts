@@ -17,10 +17,12 @@ interface DeviceState {
   readonly alike_mm: number;
   /** Where the codes on labels lead; empty: where the page was opened. */
   readonly labelBase: string;
+  /** From which side drawings that were brought in last were drawn; empty: nobody has said. */
+  readonly drawnFrom: '' | 'room' | 'outside';
 }
 
 const KEY = 'device';
-const START: DeviceState = { who: '', units: 'metric', theme: 'as the device', pad: 'none', alike_mm: 3, labelBase: '' };
+const START: DeviceState = { who: '', units: 'metric', theme: 'as the device', pad: 'none', alike_mm: 3, labelBase: '', drawnFrom: '' };
 
 /** What this device remembers of its person. Never leaves it, except the name on records. */
 export const Device = signalStore(
@@ -32,6 +34,7 @@ export const Device = signalStore(
     showIn: (units: DisplayUnits): void => { patchState(store, { units }); },
     usePad: (pad: DeviceState['pad']): void => { patchState(store, { pad }); },
     leadLabelsTo: (labelBase: string): void => { patchState(store, { labelBase }); },
+    takeDrawnFrom: (drawnFrom: DeviceState['drawnFrom']): void => { patchState(store, { drawnFrom }); },
     callAlike: (alike_mm: number): void => { patchState(store, { alike_mm }); },
     wear: (theme: Theme): void => { patchState(store, { theme }); },
   })),
@@ -41,7 +44,7 @@ export const Device = signalStore(
       const paint = (): void => { document.documentElement.dataset['theme'] = store.theme() === 'as the device' ? (dark?.matches === true ? 'cellar' : 'noon') : store.theme(); };
       dark?.addEventListener('change', paint);
       effect(() => {
-        writeKept(KEY, { who: store.who(), units: store.units(), theme: store.theme(), pad: store.pad(), alike_mm: store.alike_mm(), labelBase: store.labelBase() });
+        writeKept(KEY, { who: store.who(), units: store.units(), theme: store.theme(), pad: store.pad(), alike_mm: store.alike_mm(), labelBase: store.labelBase(), drawnFrom: store.drawnFrom() });
         paint();
       });
     },
@@ -51,7 +54,7 @@ export const Device = signalStore(
 function readDevice(): DeviceState {
   const kept = readKept(KEY);
   if (typeof kept !== 'object' || kept === null) return START;
-  const { who, units, theme, pad, alike_mm, labelBase } = kept as Partial<Record<keyof DeviceState, unknown>>;
+  const { who, units, theme, pad, alike_mm, labelBase, drawnFrom } = kept as Partial<Record<keyof DeviceState, unknown>>;
   return {
     who: typeof who === 'string' ? who.slice(0, 80) : START.who,
     units: units === 'imperial' ? 'imperial' : 'metric',
@@ -59,5 +62,6 @@ function readDevice(): DeviceState {
     pad: pad === 'left' || pad === 'right' ? pad : START.pad,
     alike_mm: typeof alike_mm === 'number' && alike_mm > 0 && alike_mm <= 100 ? alike_mm : START.alike_mm,
     labelBase: typeof labelBase === 'string' ? labelBase.slice(0, 200) : START.labelBase,
+    drawnFrom: drawnFrom === 'room' || drawnFrom === 'outside' ? drawnFrom : START.drawnFrom,
   };
 }

@@ -16,8 +16,8 @@ function opened() {
   /** Puts the blanks of a surface on a plan, as they are now. */
   const lay = (tag: string) => {
     const { inputsHash, blanks } = blanksOf(tag);
-    desk.do('laid out', blanks.map((blank, drop) => desk.put('cutPiece', { planId: 'PLAN', rollId: 'R', applicationId: applicationOf(tag).id, drop: drop + 1, dropOf: blanks.length, tag, position: drop, level: 0, x_nm: 0, y_nm: 0, across_nm: Math.round(blank.width_mm * 1e6), along_nm: Math.round(blank.height_mm * 1e6), turned: false, flipped: false, phase_nm: 0, outline: null, notch_nm: 0, topAlong: false, pinned: false, inputsHash, cutAt: null, spoiledAt: null })));
-    desk.do('a plan', [desk.put('cutPlan', { filmId: applicationOf(tag).filmId, mode: 'by hand', stages: 3, gap_nm: 0, endWaste_nm: 0, mostSheet_nm: null, objective: 'money', edgeMust: false, lengthUsed_nm: 1, bound_nm: 0, filmCost: 0, cost: 0, filmBound: 0, stopped: 'limit' }, 'PLAN')]);
+    desk.do('laid out', blanks.map((blank, drop) => desk.put('cutPiece', { planId: 'PLAN', rollId: 'R', applicationId: applicationOf(tag).id, drop: drop + 1, dropOf: blanks.length, tag, position: drop, level: 0, x_nm: 0, y_nm: 0, across_nm: Math.round(blank.width_mm * 1e6), along_nm: Math.round(blank.height_mm * 1e6), turned: false, flipped: false, phase_nm: 0, outline: null, notch_nm: 0, sector: null, topAlong: false, pinned: false, inputsHash, cutAt: null, spoiledAt: null })));
+    desk.do('a plan', [desk.put('cutPlan', { filmId: applicationOf(tag).filmId, mode: 'by hand', stages: 3, gap_nm: 0, endWaste_nm: 0, mostSheet_nm: null, objective: 'money', liner: 'up', edgeMust: false, lengthUsed_nm: 1, bound_nm: 0, filmCost: 0, cost: 0, filmBound: 0, stopped: 'limit' }, 'PLAN')]);
   };
   const remeasure = (tag: string, by_mm: number) => {
     const measure = reading.measuresOf(surfaceOf(tag).id).find(({ fromPoint, toPoint }) => fromPoint === 'tl' && toPoint === 'tr');

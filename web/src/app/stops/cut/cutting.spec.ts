@@ -39,7 +39,7 @@ function standing(tag: string) {
   const addRoll = () => {
     const [roll] = cutting.rolls();
     if (roll === undefined) throw new Error('nothing laid');
-    desk.do('another roll', [desk.put('cutRoll', { planId: roll.planId, stockId: null, what: 'to order', label: 'new 2', lot: '', width_nm: roll.width_nm, length_nm: roll.length_nm, used_nm: 0, position: cutting.rolls().length, ticks: [], bookedAt: null })]);
+    desk.do('another roll', [desk.put('cutRoll', { planId: roll.planId, stockId: null, what: 'to order', label: 'new 2', lot: '', width_nm: roll.width_nm, length_nm: roll.length_nm, used_nm: 0, leftEdge: true, rightEdge: true, leftEdge: true, rightEdge: true, position: cutting.rolls().length, ticks: [], bookedAt: null })]);
     return { from: roll, to: cutting.rolls().find(({ id }) => id !== roll.id) ?? roll };
   };
   return { cutting, trials, work, desk, reading, pieceOf, rollOf, addRoll, goTo: (own: string) => { chosen.set(own); } };

@@ -2,7 +2,7 @@ import { Injectable, computed, inject, linkedSignal, signal } from '@angular/cor
 import type { StockItem } from '@yellow-pane/contracts';
 import { ANY_STAGES, MONEY_FORMULAS, type CutBlank, type CutBlanks, type CutOrder, type CutOrderPlan, type OrderPiece, type PinnedPiece, type Stages, type StockFilm, layoutPieceOf } from '@yellow-pane/core/cutting';
 import { DEFAULT_RATES } from '@yellow-pane/core/fitting';
-import type { RowOf } from '@yellow-pane/core/job';
+import type { Liner, RowOf } from '@yellow-pane/core/job';
 import { mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { Catalogue } from '../../catalogue/catalogue';
 import { Rates } from '../../catalogue/rates';
@@ -90,6 +90,7 @@ export class Cutting {
   readonly mode = linkedSignal<CutOrder['mode']>(() => this.plan()?.mode ?? 'by hand');
   readonly stages = linkedSignal<Stages>(() => STAGES.find((own) => own === this.plan()?.stages) ?? 3);
   readonly objective = linkedSignal<CutOrder['objective']>(() => this.plan()?.objective ?? 'money');
+  readonly liner = linkedSignal<Liner>(() => this.plan()?.liner ?? 'up');
   readonly gap_nm = linkedSignal(() => this.plan()?.gap_nm ?? 0);
   readonly endWaste_nm = linkedSignal(() => this.plan()?.endWaste_nm ?? 0);
   readonly mostSheet_nm = linkedSignal<number | null>(() => this.plan()?.mostSheet_nm ?? null);
@@ -123,6 +124,11 @@ export class Cutting {
     return stock === undefined ? 0 : MONEY_FORMULAS.use.of({ used_mm: mmFromNm(used_nm), perMetre: stock.perMetre, whole: stock.whole });
   }
 
+  /** Whether the way of fitting cares for a factory edge. */
+  wantsEdge(applicationId: string): boolean {
+    return this.blanks().some(({ application, blanks }) => application.id === applicationId && blanks.whole.factoryEdge !== 'none');
+  }
+
   rate(key: string): number {
     return (this.#rates.rates().find((rate) => rate.key === key) ?? DEFAULT_RATES.find((rate) => rate.key === key))?.value ?? 0;
   }
@@ -154,7 +160,7 @@ export class Cutting {
       const copy = openRolls.filter((own) => stockIdOf(own) === stockId).findIndex(({ id }) => id === piece.rollId);
       return [{ id: keyOf(piece.applicationId, piece.drop), stockId, copy, x_mm: mmFromNm(piece.x_nm), y_mm: mmFromNm(piece.y_nm), turned: piece.turned, flipped: piece.flipped }];
     });
-    const pieces = open.map((own): OrderPiece => { const { key, blanks, blank, surface } = own; const outline = this.mode() === 'by plotter' ? this.#outlines.flatOf(own) : undefined; return { ...layoutPieceOf(blanks, blank, key, this.edgeMust()), ...(outline === undefined ? {} : { outline, mayFlip: blanks.whole.mayTurn180 }), group: blank.of > 1 ? key.split(' ')[0] ?? '' : surface?.kind === 'pane' ? surface.placeId : '' }; });
+    const pieces = open.map((own): OrderPiece => { const { key, blanks, blank, surface } = own; const outline = this.mode() === 'by plotter' ? this.#outlines.flatOf(own, this.liner()) : undefined; return { ...layoutPieceOf(blanks, blank, key, this.edgeMust()), ...(outline === undefined ? {} : { outline, mayFlip: blanks.whole.mayTurn180 }), group: blank.of > 1 ? key.split(' ')[0] ?? '' : surface?.kind === 'pane' ? surface.placeId : '' }; });
     return {
       pinned,
       order: {
@@ -207,12 +213,12 @@ export class Cutting {
     const keptIds = new Set(keptRolls.map(({ id }) => id));
     const bound = await this.#lengthBound(found, order, keptRolls.length > 0);
     const fields = {
-      mode: order.mode, stages: order.stages, gap_nm: nmFromMm(order.gap_mm), endWaste_nm: this.endWaste_nm(), mostSheet_nm: this.mostSheet_nm(), objective: order.objective, edgeMust: this.edgeMust(),
+      mode: order.mode, stages: order.stages, gap_nm: nmFromMm(order.gap_mm), endWaste_nm: this.endWaste_nm(), mostSheet_nm: this.mostSheet_nm(), objective: order.objective, liner: this.liner(), edgeMust: this.edgeMust(),
       lengthUsed_nm: lengthOfPlan(found) + keptRolls.reduce((sum, { used_nm }) => sum + used_nm, 0), bound_nm: bound, filmCost: toCent(found.film.value), cost: toCent(found.cost.value), filmBound: toCent(found.filmBound.value), stopped: found.stopped,
     };
     const removed = [...this.pieces().filter(({ rollId }) => !keptIds.has(rollId)).map(({ id }) => this.#desk.remove('cutPiece', id)), ...this.rolls().filter(({ id }) => !keptIds.has(id)).map(({ id }) => this.#desk.remove('cutRoll', id))];
     const first = keptRolls.reduce((most, roll) => Math.max(most, ...this.pieces().filter(({ rollId }) => rollId === roll.id).map((piece) => piece.position + 1)), 0);
-    const rows = rowsOfUses(found, order, { planId, firstPiece: first, firstRoll: keptRolls.length, itemOf: (id) => this.items().find((item) => item.id === id), blankOf: (key) => this.#blankByKey().get(key), outlineOf: (blank, turned, flipped) => this.#outlines.onRoll(blank, order.mode, turned, flipped), newId });
+    const rows = rowsOfUses(found, order, { planId, firstPiece: first, firstRoll: keptRolls.length, itemOf: (id) => this.items().find((item) => item.id === id), blankOf: (key) => this.#blankByKey().get(key), outlineOf: (blank, turned, flipped) => this.#outlines.onRoll(blank, order.mode, this.liner(), turned, flipped), newId });
     const made = rows.flatMap(({ rollId, roll, pieces }) => [this.#desk.put('cutRoll', roll, rollId), ...pieces.map((piece) => this.#desk.put('cutPiece', piece))]);
     const ops = [...removed, old === undefined ? this.#desk.put('cutPlan', { filmId: this.filmId() ?? '', ...fields }, planId) : this.#desk.set('cutPlan', planId, fields), ...made];
     for (let start = 0; start < ops.length; start += OPS_PER_CHANGE) this.#desk.do(`${filmName} laid out`, ops.slice(start, start + OPS_PER_CHANGE));

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { STANDING } from '@yellow-pane/core/cutting';
 import type { RowOf } from '@yellow-pane/core/job';
 import { formatFilmLength, formatLength, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
@@ -26,10 +27,11 @@ interface BoardHere {
   imports: [RollBoard],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
+    @if (boards().length > 0) { <p class="pt-2 text-sm text-faint">{{ standing }} <strong class="text-ink">Liner {{ cutting.soFar() === undefined ? (cutting.plan()?.liner ?? 'up') : cutting.liner() }}.</strong></p> }
     @for (board of boards(); track board.id) {
       <section class="pt-3 print:break-inside-avoid" [attr.aria-label]="board.name">
         <p class="flex flex-wrap gap-x-3 items-baseline"><strong>{{ board.name }}</strong><span class="text-sm text-faint">{{ board.under }}</span>@if (board.isBooked) { <span class="text-sm font-semibold">cut and booked</span> }</p>
-        <yp-roll-board [name]="board.name" [rollWidth_nm]="board.width_nm" [used_nm]="board.used_nm" [length_nm]="board.length_nm" [mode]="cutting.plan()?.mode ?? cutting.mode()" [scaleLength_nm]="scale()" [gap_nm]="cutting.gap_nm()" [endWaste_nm]="cutting.endWaste_nm()" [pieces]="board.pieces" [pickedId]="cutting.pickedId()" [canMove]="!board.isBooked && cutting.soFar() === undefined"
+        <yp-roll-board [name]="board.name" [rollWidth_nm]="board.width_nm" [used_nm]="board.used_nm" [length_nm]="board.length_nm" [mode]="cutting.plan()?.mode ?? cutting.mode()" [liner]="cutting.soFar() === undefined ? (cutting.plan()?.liner ?? 'up') : cutting.liner()" [scaleLength_nm]="scale()" [gap_nm]="cutting.gap_nm()" [endWaste_nm]="cutting.endWaste_nm()" [pieces]="board.pieces" [pickedId]="cutting.pickedId()" [canMove]="!board.isBooked && cutting.soFar() === undefined"
           (picked)="cutting.pickedId.set($event)" (moved)="move($event)" (turnWanted)="turn($event)" (pinWanted)="pin($event)" />
       </section>
     }
@@ -40,7 +42,7 @@ interface BoardHere {
           <thead class="text-sm text-faint"><tr><th scope="col" class="font-normal hidden print:table-cell">Cut</th><th scope="col" class="font-normal py-1">No.</th><th scope="col" class="font-normal">Piece</th><th scope="col" class="font-normal max-md:hidden">From</th><th scope="col" class="font-normal text-right">Across</th><th scope="col" class="font-normal text-right">Along</th><th scope="col" class="font-normal text-right">From edge</th><th scope="col" class="font-normal text-right">From end</th><th scope="col" class="font-normal pl-4 max-md:hidden">Top</th></tr></thead>
           <tbody>
             @for (row of list(); track row.piece.id; let index = $index) {
-              <tr class="border-t border-line" [class.line-through]="row.piece.spoiledAt"><td class="hidden print:table-cell"><span class="inline-block size-5 border border-ink align-middle"></span></td><td class="figure py-1.5">{{ index + 1 }}</td><th scope="row" class="font-semibold">{{ row.word }}@if (row.isStale) { <span class="text-stop"> stale</span> }@if (row.piece.spoiledAt) { <span class="text-stop"> spoiled</span> }</th><td class="max-md:hidden text-sm">{{ row.from }}</td><td class="figure text-right font-semibold">{{ length(row.piece.across_nm) }}</td><td class="figure text-right font-semibold">{{ length(row.piece.along_nm) }}</td><td class="figure text-right">{{ length(row.piece.x_nm) }}</td><td class="figure text-right">{{ length(row.piece.y_nm) }}</td><td class="pl-4 max-md:hidden text-sm">{{ row.top }}</td></tr>
+              <tr class="border-t border-line" [class.line-through]="row.piece.spoiledAt"><td class="hidden print:table-cell"><span class="inline-block size-5 border border-ink align-middle"></span></td><td class="figure py-1.5">{{ index + 1 }}</td><th scope="row" class="font-semibold">{{ row.word }}@if (row.isStale) { <span class="text-stop"> stale</span> }@if (row.piece.spoiledAt) { <span class="text-stop"> spoiled</span> }</th><td class="max-md:hidden text-sm">{{ row.from }}</td><td class="figure text-right font-semibold">{{ length(row.piece.across_nm) }}</td><td class="figure text-right font-semibold">{{ length(row.piece.along_nm - row.piece.phase_nm) }}</td><td class="figure text-right">{{ length(row.piece.x_nm) }}</td><td class="figure text-right">{{ length(row.piece.y_nm) }}</td><td class="pl-4 max-md:hidden text-sm">{{ row.top }}{{ row.first }}</td></tr>
             }
           </tbody>
         </table>
@@ -50,6 +52,7 @@ interface BoardHere {
   host: { class: 'block flex-1 min-h-0 overflow-auto px-5 pb-4 print:px-0 print:overflow-visible' },
 })
 export class LayoutView {
+  protected readonly standing = STANDING;
   protected readonly cutting = inject(Cutting);
   readonly #work = inject(PlanWork);
   readonly #reading = inject(JobReading);
@@ -59,7 +62,7 @@ export class LayoutView {
   protected readonly scale = computed(() => Math.max(1, ...this.boards().map(({ used_nm }) => used_nm)));
   protected readonly list = computed(() => {
     const names = new Map(this.cutting.rolls().map((roll) => [roll.id, rollWord(roll)]));
-    return this.cutting.pieces().map((piece) => ({ piece, word: pieceWord(piece), from: names.get(piece.rollId) ?? '', isStale: this.cutting.stale().includes(piece.tag), top: piece.turned === piece.topAlong ? (piece.flipped ? 'to the core' : 'to the roll’s end') : 'to a long edge' }));
+    return this.cutting.pieces().map((piece) => ({ piece, word: pieceWord(piece), from: names.get(piece.rollId) ?? '', isStale: this.cutting.stale().includes(piece.tag), top: piece.turned === piece.topAlong ? (piece.flipped ? 'to the core' : 'to the roll’s end') : 'to a long edge', first: piece.phase_nm > 0 ? `, first cut ${this.length(piece.phase_nm)} off it` : '' }));
   });
 
   #kept(): readonly BoardHere[] {
@@ -78,7 +81,7 @@ export class LayoutView {
       const [width_nm, used_nm] = [nmFromMm(stock?.width_mm ?? 1), nmFromMm(used_mm)];
       return {
         id: `${stockId} ${copy}`, what: stock?.what ?? 'to order', name: rollWord({ what: item?.what ?? 'to order', label: item?.label ?? (copy > 0 ? `new ${copy + 1}` : 'new') }), width_nm, used_nm, length_nm: nmFromMm(stock?.length_mm ?? used_mm), isBooked: false, under: this.#under(width_nm, used_nm, item?.left_nm ?? null, item?.lot ?? ''),
-        pieces: placed.map((piece): BoardPiece => { const blank = words.get(piece.id); return { id: piece.id, tag: blank?.surface?.tag ?? '?', drop: blank?.blank.drop ?? 1, dropOf: blank?.blank.of ?? 1, x_nm: nmFromMm(piece.x_mm), y_nm: nmFromMm(piece.y_mm), across_nm: nmFromMm(piece.across_mm), along_nm: nmFromMm(piece.along_mm), turned: piece.turned, flipped: piece.flipped === true, topAlong: blank?.blanks.whole.lies === 'top along the roll', pinned: false, cutAt: null, outline: null }; }),
+        pieces: placed.map((piece): BoardPiece => { const blank = words.get(piece.id); return { id: piece.id, tag: blank?.surface?.tag ?? '?', drop: blank?.blank.drop ?? 1, dropOf: blank?.blank.of ?? 1, x_nm: nmFromMm(piece.x_mm), y_nm: nmFromMm(piece.y_mm), across_nm: nmFromMm(piece.across_mm), along_nm: nmFromMm(piece.along_mm), turned: piece.turned, flipped: piece.flipped === true, topAlong: blank?.blanks.whole.lies === 'top along the roll', pinned: false, cutAt: null, outline: null, notch_nm: 0 }; }),
       };
     });
   }

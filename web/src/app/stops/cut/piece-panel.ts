@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { lieOf } from '@yellow-pane/core/cutting';
 import { formatLengthWithUnit, mmFromNm } from '@yellow-pane/core/quantity';
-import { Stock } from '../../catalogue/stock';
 import { Device } from '../../device/device';
 import { pieceWord, rollWord } from './cut-words';
 import { Cutting } from './cutting';
@@ -16,7 +15,7 @@ import { PlanWork } from './plan-work';
       <section aria-labelledby="piece-here" class="border-t border-line pt-3">
         <h2 id="piece-here" class="font-bold">Piece {{ at.word }}</h2>
         <p class="figure">{{ at.size }}</p>
-        <p class="text-sm">Top {{ at.top }}. Factory edge: {{ at.edges }}. Cut with the liner up.</p>
+        <p class="text-sm">Top {{ at.top }}. Factory edge: {{ at.edges }}{{ at.edges === 'none' ? '' : ', as it hangs' }}. Cut with the liner {{ cutting.plan()?.liner ?? 'up' }}.</p>
         @if (at.piece.cutAt) {
           <p class="text-sm text-faint mt-1">Cut {{ at.piece.cutAt.slice(0, 10) }}.</p>
           <button type="button" class="act act-small mt-2" (click)="work.spoil(at.piece)">It is spoiled</button>
@@ -43,15 +42,13 @@ import { PlanWork } from './plan-work';
 export class PiecePanel {
   protected readonly cutting = inject(Cutting);
   protected readonly work = inject(PlanWork);
-  readonly #stock = inject(Stock);
   readonly #units = inject(Device).units;
 
   protected readonly here = computed(() => {
     const piece = this.cutting.pieces().find(({ id }) => id === this.cutting.pickedId());
     const roll = this.cutting.rolls().find(({ id }) => id === piece?.rollId);
     if (piece === undefined || roll === undefined) return undefined;
-    const item = this.#stock.items().find(({ id }) => id === roll.stockId);
-    const lie = lieOf({ x_mm: mmFromNm(piece.x_nm), across_mm: mmFromNm(piece.across_nm), turned: piece.turned, flipped: piece.flipped }, { width_mm: mmFromNm(roll.width_nm), leftEdge: item?.leftEdge ?? true, rightEdge: item?.rightEdge ?? true }, piece.topAlong);
+    const lie = lieOf({ x_mm: mmFromNm(piece.x_nm), across_mm: mmFromNm(piece.across_nm), turned: piece.turned, flipped: piece.flipped, hasOutline: piece.outline !== null }, { width_mm: mmFromNm(roll.width_nm), leftEdge: roll.leftEdge, rightEdge: roll.rightEdge }, piece.topAlong, this.cutting.plan()?.liner ?? 'up');
     const sheet = this.cutting.pieces().filter(({ rollId, level, spoiledAt }) => rollId === piece.rollId && level === piece.level && spoiledAt === null);
     const elsewhere = this.cutting.rolls().filter((own) => own.id !== roll.id && !this.cutting.isBegun(own)).map((own) => ({ id: own.id, name: rollWord(own) }));
     return { piece, word: pieceWord(piece), from: rollWord(roll), elsewhere, size: `${formatLengthWithUnit(piece.across_nm, this.#units())} across × ${formatLengthWithUnit(piece.along_nm, this.#units())} along`, top: lie.top, edges: lie.factoryEdges.length === 0 ? 'none' : lie.factoryEdges.join(', '), sheet, sheetPinned: sheet.every(({ pinned }) => pinned) };

@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, type ElementRef, afterNextRender, computed, inject, input, output, signal, viewChild } from '@angular/core';
-import { type HandPlaced, type PlacingFault, middleOf, placingFault, snapped } from '@yellow-pane/core/cutting';
+import { CORNER_RULES, type HandPlaced, type PlacingFault, STANDING, columnMarks, middleOf, placingFault, snapped } from '@yellow-pane/core/cutting';
 import type { RowOf } from '@yellow-pane/core/job';
 import { formatLength, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { pieceWord } from './cut-words';
 import { handPlacedOf, handRollOf } from './hand-placed';
 
-export type BoardPiece = Pick<RowOf<'cutPiece'>, 'id' | 'tag' | 'drop' | 'dropOf' | 'x_nm' | 'y_nm' | 'across_nm' | 'along_nm' | 'turned' | 'flipped' | 'topAlong' | 'pinned' | 'cutAt' | 'outline'>;
+export type BoardPiece = Pick<RowOf<'cutPiece'>, 'id' | 'tag' | 'drop' | 'dropOf' | 'x_nm' | 'y_nm' | 'across_nm' | 'along_nm' | 'turned' | 'flipped' | 'topAlong' | 'pinned' | 'cutAt' | 'outline' | 'notch_nm'>;
 
 export interface Moved {
   readonly id: string;
@@ -16,6 +16,8 @@ export interface Moved {
 
 /** Until it is drawn; height of words; room for a mark of the scale. */
 const [USUAL_PX, READABLE_PX, MARK_PX] = [680, 13, 48];
+/** Beside the free end, for the person who stands there; in heights of words. */
+const STAND_ROOM = 3.4;
 const SNAP_PX = 10;
 const STEP_MM = 10;
 const FINE_MM = 1;
@@ -28,6 +30,9 @@ const ARROWS: Readonly<Record<string, readonly [across: number, along: number]>>
   template: `
     <svg #board class="w-full h-auto touch-none select-none" [attr.viewBox]="viewBox()" role="group" [attr.aria-label]="label()" (pointermove)="drag($event)" (pointerup)="drop()" (pointercancel)="letGo()">
       <rect x="0" y="0" [attr.width]="length()" [attr.height]="width()" class="fill-paper stroke-ink" stroke-width="2" vector-effect="non-scaling-stroke" />
+      @let at = stand();
+      <ellipse [attr.cx]="at.x" [attr.cy]="at.y" [attr.rx]="at.size * 0.42" [attr.ry]="at.size * 1.05" class="fill-board stroke-ink" stroke-width="1" vector-effect="non-scaling-stroke" /><circle [attr.cx]="at.x" [attr.cy]="at.y" [attr.r]="at.size * 0.44" class="fill-ink" />
+      <text [attr.x]="at.x" [attr.y]="at.size" text-anchor="middle" [attr.font-size]="at.size * 0.85" class="fill-faint">left</text><text [attr.x]="at.x" [attr.y]="width() - at.size * 0.35" text-anchor="middle" [attr.font-size]="at.size * 0.85" class="fill-faint">right</text>
       <path [attr.d]="hatch()" class="stroke-line-strong" stroke-width="0.7" vector-effect="non-scaling-stroke" fill="none" />
       @for (piece of drawn(); track piece.id) {
         <g class="cursor-grab outline-none" [class.opacity-45]="piece.id === held()?.id" role="button" tabindex="0" [attr.aria-label]="piece.says" [attr.aria-pressed]="piece.id === pickedId()" (pointerdown)="take($event, piece.id)" (keydown)="key($event, piece.id)" (focus)="picked.emit(piece.id)">
@@ -39,6 +44,7 @@ const ARROWS: Readonly<Record<string, readonly [across: number, along: number]>>
           @if (piece.isCut) { <path [attr.d]="piece.check" class="stroke-ink fill-none" stroke-width="2" vector-effect="non-scaling-stroke" /> }
         </g>
       }
+      @for (line of columnLines(); track $index) { <path [attr.d]="line.path" class="stroke-ink fill-none pointer-events-none" stroke-width="1.2" [attr.stroke-dasharray]="line.isSlit ? '5 3' : null" vector-effect="non-scaling-stroke" /> }
       @for (cut of crossCuts(); track cut) { <line [attr.x1]="cut" [attr.x2]="cut" y1="0" [attr.y2]="width()" class="stroke-ink pointer-events-none" stroke-width="1.5" stroke-dasharray="7 4" vector-effect="non-scaling-stroke" /> }
       @if (heldPath(); as path) { <path [attr.d]="path" [attr.class]="fault() ? 'fill-none stroke-stop pointer-events-none' : 'fill-none stroke-ink pointer-events-none'" stroke-width="3" [attr.stroke-dasharray]="fault() ? '6 5' : null" vector-effect="non-scaling-stroke" /> }
       @else if (held(); as piece) { <rect [attr.x]="piece.y_mm" [attr.y]="piece.x_mm" [attr.width]="piece.along_mm" [attr.height]="piece.across_mm" [attr.class]="fault() ? 'fill-none stroke-stop pointer-events-none' : 'fill-none stroke-ink pointer-events-none'" stroke-width="3" [attr.stroke-dasharray]="fault() ? '6 5' : null" vector-effect="non-scaling-stroke" /> }
@@ -57,6 +63,7 @@ export class RollBoard {
   readonly used_nm = input.required<number>();
   /** Length there is. */
   readonly length_nm = input.required<number>();
+  readonly liner = input<RowOf<'cutPlan'>['liner']>('up');
   readonly mode = input<RowOf<'cutPlan'>['mode']>('by hand');
   /** Length that all rolls shown share as their scale. */
   readonly scaleLength_nm = input.required<number>();
@@ -90,8 +97,17 @@ export class RollBoard {
   /** As drawn, so that words stay readable on a phone. */
   readonly #wide_px = signal(USUAL_PX);
   protected readonly fontSize = computed(() => (Math.max(mmFromNm(this.scaleLength_nm()), this.width() * 1.3) * READABLE_PX) / this.#wide_px());
-  protected readonly viewBox = computed(() => `${-this.fontSize()} ${-this.fontSize() / 2} ${Math.max(mmFromNm(this.scaleLength_nm()), this.width() * 1.3) + 2 * this.fontSize()} ${this.width() + 2.6 * this.fontSize()}`);
-  protected readonly label = computed(() => `${this.name()}, ${Math.round(this.width())} mm wide with ${this.pieces().length} pieces on ${(this.length() / 1000).toFixed(2)} m`);
+  protected readonly viewBox = computed(() => `${-STAND_ROOM * this.fontSize()} ${-this.fontSize() / 2} ${Math.max(mmFromNm(this.scaleLength_nm()), this.width() * 1.3) + (STAND_ROOM + 1) * this.fontSize()} ${this.width() + 2.6 * this.fontSize()}`);
+  /** Who stands at the free end: left is at the left hand. */
+  protected readonly stand = computed(() => ({ x: -1.8 * this.fontSize(), y: this.width() / 2, size: this.fontSize() }));
+  /** Notches and slits of columns' sheets. */
+  protected readonly columnLines = computed(() => this.pieces().flatMap((piece) => {
+    if (piece.notch_nm === 0) return [];
+    const { notches, slits } = columnMarks({ across_mm: mmFromNm(piece.across_nm), along_mm: mmFromNm(piece.along_nm), outline: piece.outline, isQuarterTurned: piece.turned, notch_mm: mmFromNm(piece.notch_nm), strip_mm: CORNER_RULES.linerStrip_mm.value });
+    const line = (points: readonly { readonly x: number; readonly y: number }[], isSlit: boolean) => ({ isSlit, path: openPath(points, mmFromNm(piece.y_nm), mmFromNm(piece.x_nm)) });
+    return [...notches.map((own) => line(own, false)), ...slits.map((own) => line(own, true))];
+  }));
+  protected readonly label = computed(() => `${this.name()}, liner ${this.liner()}, ${STANDING} It is ${Math.round(this.width())} mm wide with ${this.pieces().length} pieces on ${(this.length() / 1000).toFixed(2)} m`);
   readonly #placed = computed(() => this.pieces().map((piece) => handPlacedOf(piece, this.mode())));
   readonly #roll = computed(() => handRollOf({ width_nm: this.rollWidth_nm(), length_nm: this.length_nm() }, { gap_nm: this.gap_nm(), endWaste_nm: this.endWaste_nm() }));
   protected readonly drawn = computed(() => this.pieces().map((piece) => {
@@ -209,5 +225,9 @@ export class RollBoard {
 
 /** An outline drawn with its roll unrolling to the right. */
 function pathOf(outline: NonNullable<BoardPiece['outline']>, along_mm: number, across_mm: number): string {
-  return `${outline.map(({ x, y }, index) => `${index === 0 ? 'M' : 'L'}${(along_mm + y).toFixed(1)} ${(across_mm + x).toFixed(1)}`).join('')}Z`;
+  return `${openPath(outline, along_mm, across_mm)}Z`;
+}
+
+function openPath(points: NonNullable<BoardPiece['outline']>, along_mm: number, across_mm: number): string {
+  return points.map(({ x, y }, index) => `${index === 0 ? 'M' : 'L'}${(along_mm + y).toFixed(1)} ${(across_mm + x).toFixed(1)}`).join('');
 }

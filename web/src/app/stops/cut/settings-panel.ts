@@ -22,6 +22,9 @@ type LengthSetting = 'gap' | 'waste' | 'sheet';
           @for (mode of modes; track mode) { <label class="flex items-center gap-2 min-h-9"><input type="radio" name="cut-mode" class="size-5 accent-ink" [checked]="cutting.mode() === mode" (change)="cutting.chooseMode(mode)" />{{ mode }}</label> }
           <label class="flex items-center gap-2">stages<select class="field w-auto" aria-label="Stages of hand cutting" [disabled]="cutting.mode() === 'by plotter'" (change)="setStages($any($event.target).value)">@for (one of stages; track one.value) { <option [value]="one.value" [selected]="cutting.stages() === one.value">{{ one.word }}</option> }</select></label>
         </fieldset>
+        <fieldset class="flex flex-wrap gap-x-5 items-center"><legend class="font-semibold">Film lies with its liner</legend>
+          @for (side of liners; track side) { <label class="flex items-center gap-2 min-h-9"><input type="radio" name="cut-liner" class="size-5 accent-ink" [checked]="cutting.liner() === side" (change)="cutting.liner.set(side)" />{{ side === 'up' ? 'up, as on the table' : 'down, as some plotters want it' }}</label> }
+        </fieldset>
         <fieldset class="flex flex-wrap gap-x-5 items-center"><legend class="font-semibold">For</legend>
           @for (way of objectives; track way.value) { <label class="flex items-center gap-2 min-h-9"><input type="radio" name="cut-for" class="size-5 accent-ink" [checked]="cutting.objective() === way.value" (change)="cutting.objective.set(way.value)" />{{ way.word }}</label> }
           <label class="flex items-center gap-2 min-h-9"><input type="checkbox" class="size-5 shrink-0 accent-ink" [checked]="cutting.edgeMust()" (change)="cutting.edgeMust.set($any($event.target).checked)" />a wished factory edge is a must</label>
@@ -44,6 +47,7 @@ export class SettingsPanel {
   readonly #reading = inject(JobReading);
   readonly #units = inject(Device).units;
   protected readonly fault = signal<string | undefined>(undefined);
+  protected readonly liners = ['up', 'down'] as const;
   protected readonly modes = ['by hand', 'by plotter'] as const;
   protected readonly stages = STAGES.map((value) => ({ value, word: STAGE_WORDS[value] }));
   protected readonly objectives = [{ value: 'money', word: 'least money' }, { value: 'length', word: 'least length' }] as const;

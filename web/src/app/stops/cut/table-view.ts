@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
-import { type Cut, cutsFor } from '@yellow-pane/core/cutting';
+import { type Cut, STANDING, cutsFor, lieOf, pieceNotes } from '@yellow-pane/core/cutting';
 import type { RowOf } from '@yellow-pane/core/job';
-import { formatFilmLength, formatLength, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
+import { formatFilmLength, formatLength, formatLengthWithUnit, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { BenchPlotter } from '../../device/bench-plotter';
 import { Device } from '../../device/device';
 import { api } from '../../job/api';
@@ -46,7 +46,7 @@ const SHEETS = ['A4 3x8', 'A4 2x7', 'letter 3x10', 'roll 62'] as const;
       }
       @if (cuts(); as list) {
         @if (cutting.plan()?.mode === 'by hand') {
-        <p class="mt-3 text-sm text-faint">Blades: safety glasses, cut-resistant glove on the other hand. Liner up, left factory edge at your left.</p>
+        <p class="mt-3 text-sm text-faint">Blades: safety glasses, cut-resistant glove on the other hand. {{ standing }} Liner {{ cutting.plan()?.liner ?? 'up' }}.</p>
         <ol class="mt-1" [class.text-2xl]="isLarge()" aria-label="Cuts in order">
           @for (cut of list; track cut.no) {
             <li class="grid grid-cols-[3rem_minmax(0,1fr)_auto] gap-x-3 items-center border-t border-line py-2" [class.bg-paper]="cut.no === nextNo()">
@@ -58,7 +58,9 @@ const SHEETS = ['A4 3x8', 'A4 2x7', 'letter 3x10', 'roll 62'] as const;
           }
         </ol>
         }
-      } @else if (cutting.plan()?.mode === 'by hand') { <p class="mt-4 font-semibold">Straight cuts from edge to edge do not free these pieces. Lay out again, or take pins out; or cut by plotter.</p> }
+      }
+      @if (notes().length > 0) { <section class="mt-4" aria-labelledby="notes-of-pieces" [class.text-2xl]="isLarge()"><h2 id="notes-of-pieces" class="font-bold">Besides the cuts</h2><ul>@for (note of notes(); track note.word) { <li class="border-t border-line py-1.5"><strong>{{ note.word }}</strong> @for (line of note.lines; track line) { <span class="block">{{ line }}</span> }</li> }</ul></section> }
+      @if (cuts() === undefined && cutting.plan()?.mode === 'by hand') { <p class="mt-4 font-semibold">Straight cuts from edge to edge do not free these pieces. Lay out again, or take pins out; or cut by plotter.</p> }
       @if (!here.bookedAt) {
         <div class="mt-4 flex flex-wrap gap-3 items-center">
           @if (here.what === 'to order') {
@@ -81,6 +83,7 @@ export class TableView {
   protected readonly plotter = inject(BenchPlotter);
   readonly #device = inject(Device);
   readonly #units = this.#device.units;
+  protected readonly standing = STANDING;
   protected readonly stages = STAGES;
   protected readonly sheets = SHEETS;
   protected readonly sheet = signal<(typeof SHEETS)[number]>('A4 3x8');
@@ -101,6 +104,17 @@ export class TableView {
       return { no: cut.no, word: WORDS[cut.how], at: this.#with(cut.at_mm), from: FROM[cut.from], running: this.#with(cut.running_mm), frees: cut.frees.map((id) => words.get(id) ?? '').join(', '), freesIds: cut.frees, has, isDone: has[2] === true, nextStage: Math.max(0, has.findIndex((own) => !own)) };
     });
   });
+  /** What the cuts alone do not say. */
+  protected readonly notes = computed(() => {
+    const [roll, liner] = [this.roll(), this.cutting.plan()?.liner ?? 'up'];
+    if (roll === undefined) return [];
+    return this.#pieces().flatMap((piece) => {
+      const { factoryEdges } = lieOf({ x_mm: mmFromNm(piece.x_nm), across_mm: mmFromNm(piece.across_nm), turned: piece.turned, flipped: piece.flipped, hasOutline: piece.outline !== null }, { width_mm: mmFromNm(roll.width_nm), leftEdge: roll.leftEdge, rightEdge: roll.rightEdge }, piece.topAlong, liner);
+      const lines = pieceNotes({ phase_mm: mmFromNm(piece.phase_nm), along_mm: mmFromNm(piece.along_nm), factoryEdges: [], isColumn: piece.notch_nm > 0, sector: piece.sector }, (value_mm) => formatLengthWithUnit(nmFromMm(value_mm), this.#units()));
+      const edge = factoryEdges.length === 0 || !this.cutting.wantsEdge(piece.applicationId) ? [] : [`Factory edge as it hangs: ${factoryEdges.join(', ')}.`];
+      return lines.length + edge.length === 0 ? [] : [{ word: pieceWord(piece), lines: [...lines, ...edge] }];
+    });
+  });
   protected readonly nextNo = computed(() => this.cuts()?.find(({ isDone }) => !isDone)?.no);
   protected readonly isAllCut = computed(() => (this.cutting.plan()?.mode === 'by plotter' ? this.progressHere()?.state === 'done' : this.cuts() !== undefined && this.nextNo() === undefined));
   protected readonly files = computed(() => {
@@ -115,7 +129,7 @@ export class TableView {
   readonly #ordered = computed(() => this.cutting.pieces().filter(({ rollId }) => rollId === this.roll()?.id).sort((a, b) => a.y_nm - b.y_nm || a.x_nm - b.x_nm));
   protected readonly plotterSays = computed(() => {
     const job = this.progressHere();
-    if (job === undefined) return this.plotter.state() === 'ready' ? 'Ready. Load the film with its left factory edge at the stop.' : 'Not connected.';
+    if (job === undefined) return this.plotter.state() === 'ready' ? `Ready. Load the film liner ${this.cutting.plan()?.liner ?? 'up'}, its left edge at the stop.` : 'Not connected.';
     if (job.state === 'done') return `All ${job.of} pieces are cut.`;
     const half = this.#ordered()[job.done];
     return job.state === 'running' ? `Cutting: ${job.done} of ${job.of} done.` : `Stopped after ${job.done} of ${job.of}${half === undefined ? '' : `; ${pieceWord(half)} is half cut`}.`;

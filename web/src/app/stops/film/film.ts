@@ -79,7 +79,7 @@ export class FilmStop {
       const there = this.#reading.applicationsOf(surface.id).find((application) => application.side === side);
       if (there?.filmId === film.id) return [];
       if (there !== undefined) return [this.#desk.set('application', there.id, { filmId: film.id, method })];
-      return [this.#desk.put('application', { surfaceId: surface.id, side, filmId: film.id, method, ...DEFAULT_SCHOOLS, position: 1 })];
+      return [this.#desk.put('application', { surfaceId: surface.id, side, filmId: film.id, method, ...DEFAULT_SCHOOLS, over: null, position: 1 })];
     });
     this.#desk.do(`${film.name} on ${this.targetWord()}`, ops);
     this.#desk.say(ops.length === 0 ? `${film.name} was there already.` : `${film.name} is on ${this.targetWord()}.`);

@@ -1,5 +1,5 @@
 import { Injectable, inject } from '@angular/core';
-import { type DrawnSurface, type SurveyFile, SURVEY_TABLES, surveyCsv, surveySvg } from '@yellow-pane/contracts/survey-files';
+import { type BroughtSurface, type DrawnSurface, type SurveyFile, SURVEY_TABLES, surveyCsv, surveySvg } from '@yellow-pane/contracts/survey-files';
 import type { RowOf } from '@yellow-pane/core/job';
 import { viewOutline, outlineOfCheck } from '@yellow-pane/core/measure';
 import { saveFile } from '../../device/save-file';
@@ -29,11 +29,15 @@ export class SurveyExport {
   }
 
   #csv(surfaces: readonly RowOf<'surface'>[]): string {
-    return surveyCsv(surfaces.map(({ id, tag, name, placeId, kind, shape, corners, seenFrom, remark }) => ({
+    return surveyCsv(surfaces.map((surface) => this.#brought(surface)));
+  }
+
+  #brought({ id, tag, name, placeId, kind, shape, corners, seenFrom, remark }: RowOf<'surface'>): BroughtSurface {
+    return {
       tag, name, kind, shape, corners, seenFrom, remark,
       place: this.#reading.placeById().get(placeId)?.name ?? '',
       measures: this.#reading.measuresOf(id).map(({ kind: measureKind, fromPoint, toPoint, text, unit, value_nm, instrument, sd_nm }) => ({ kind: measureKind, from: fromPoint, to: toPoint, text, unit, value_nm, instrument, sd_nm })),
-    })));
+    };
   }
 
   #file(): SurveyFile {
@@ -52,7 +56,7 @@ export class SurveyExport {
       const openings = (check.figure.openings ?? []).map(({ x, y, width, height }) => [{ x, y }, { x: x + width, y }, { x: x + width, y: y + height }, { x, y: y + height }]);
       const isTurned = surface.seenFrom !== look;
       const right = Math.max(...outline.map(({ x }) => x)) + Math.min(...outline.map(({ x }) => x));
-      return [{ tag: surface.tag, outline: viewOutline(outline, surface.seenFrom, look), openings: isTurned ? openings.map((opening) => opening.map(({ x, y }) => ({ x: right - x, y })).reverse()) : openings }];
+      return [{ tag: surface.tag, own: this.#brought(surface), outline: viewOutline(outline, surface.seenFrom, look), openings: isTurned ? openings.map((opening) => opening.map(({ x, y }) => ({ x: right - x, y })).reverse()) : openings }];
     });
   }
 }

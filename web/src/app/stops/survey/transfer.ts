@@ -44,6 +44,7 @@ type Source = { readonly form: 'table' | 'drawing' | 'file'; readonly text: stri
         @if (source()?.form === 'drawing') {
           <label>Unit <select class="border border-line-strong rounded-card bg-paper min-h-9 px-1" (change)="unit.set($any($event.target).value || undefined)"><option value="">as the file says</option>@for (word of units; track word) { <option [value]="word" [selected]="word === unit()">{{ word }}</option> }</select></label>
           <label>Scale 1 : <input class="field figure inline-block w-20" type="number" min="0.001" step="any" [value]="scale()" (change)="setScale($any($event.target).value)" /></label>
+          <label>Drawn as seen from <select class="border border-line-strong rounded-card bg-paper min-h-9 px-1" (change)="device.takeDrawnFrom($any($event.target).value)"><option value="" [selected]="device.drawnFrom() === ''">not said yet</option><option value="room" [selected]="device.drawnFrom() === 'room'">the room</option><option value="outside" [selected]="device.drawnFrom() === 'outside'">outside</option></select></label>
         }
       </div>
       @if (fault(); as says) { <p class="border-2 border-stop rounded-card px-3 py-2" role="alert">{{ says }}</p> }
@@ -60,6 +61,8 @@ type Source = { readonly form: 'table' | 'drawing' | 'file'; readonly text: stri
             <button type="button" class="act act-small" (click)="decimalComma.set(true)">Yes, decimals</button> <button type="button" class="act act-small" (click)="decimalComma.set(false)">No, all separate cells</button></p>
         }
         @if (found.asks.includes('drawing unit')) { <p class="border-2 border-care rounded-card px-3 py-2">In which unit was this drawn? Choose it above.</p> }
+        @if (found.asks.includes('drawn from')) { <p class="border-2 border-care rounded-card px-3 py-2">From which side is it drawn? Seen from the room, or from outside: left and right depend on it.
+          <button type="button" class="act act-small" (click)="device.takeDrawnFrom('room')">From the room</button> <button type="button" class="act act-small" (click)="device.takeDrawnFrom('outside')">From outside</button></p> }
         @if (found.lines.length > 0) {
           <p aria-live="polite"><strong>{{ good().length }} surfaces</strong> would be made@if (faulty().length > 0) {; <strong class="text-stop">{{ faulty().length }} with something wrong</strong>}.</p>
           <div class="flex flex-wrap gap-2">
@@ -90,7 +93,8 @@ export class Transfer {
   readonly #drafts = inject(Drafts);
   readonly #marks = inject(ScheduleMarks);
   readonly #selection = inject(Selection);
-  readonly #units = inject(Device).units;
+  protected readonly device = inject(Device);
+  readonly #units = this.device.units;
   protected readonly reading = inject(JobReading);
   readonly closed = output();
   protected readonly exports = EXPORTS;
@@ -118,8 +122,8 @@ export class Transfer {
     if (kept !== '') this.source.set({ form: 'table', text: kept, name: '' });
     effect(() => {
       const source = this.source();
-      const [unit, scale, decimalComma, tags] = [this.unit(), this.scale(), this.decimalComma(), this.#takenTags()];
-      untracked(() => { void this.#read(source, unit, scale, decimalComma, tags); });
+      const [unit, scale, decimalComma, tags, drawnFrom] = [this.unit(), this.scale(), this.decimalComma(), this.#takenTags(), this.device.drawnFrom()];
+      untracked(() => { void this.#read(source, { unit, scale, takenTags: tags, drawnFrom: drawnFrom === '' ? undefined : drawnFrom }, decimalComma); });
     });
   }
 
@@ -187,7 +191,7 @@ export class Transfer {
     this.closed.emit();
   }
 
-  async #read(source: Source | undefined, unit: DrawingUnit | undefined, scale: number, decimalComma: boolean | undefined, takenTags: readonly string[]): Promise<void> {
+  async #read(source: Source | undefined, drawing: Parameters<SurveyFilesPool['readDrawing']>[1], decimalComma: boolean | undefined): Promise<void> {
     this.fault.set(undefined);
     if (source === undefined) {
       this.result.set(undefined);
@@ -204,7 +208,7 @@ export class Transfer {
         if ('refused' in read) this.fault.set(read.refused);
         return;
       }
-      const result = source.form === 'drawing' ? await this.#pool.readDrawing(source.text, { unit, scale, takenTags }) : await this.#pool.readTable(source.text, { entryUnit: this.reading.job()?.entryUnit ?? 'mm', decimalComma, takenTags });
+      const result = source.form === 'drawing' ? await this.#pool.readDrawing(source.text, drawing) : await this.#pool.readTable(source.text, { entryUnit: this.reading.job()?.entryUnit ?? 'mm', decimalComma, takenTags: drawing.takenTags });
       if (this.source() !== source) return;
       this.file.set(undefined);
       this.result.set(result);
