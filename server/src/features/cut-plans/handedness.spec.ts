@@ -56,7 +56,8 @@ const inHpgl = (plan: CutPlanFile): readonly Corners[] => {
   return lines;
 };
 const read = (plan: CutPlanFile): Parameters<typeof cutSheetPdf>[0] => ({ file: plan, endWaste_mm: 0, rolls: plan.rolls.map((roll) => ({ id: 'r', roll, surfaceIds: ['s'] })) });
-const inSheet = async (plan: CutPlanFile, corners: number): Promise<Corners> => pathsOf(await cutSheetPdf(read(plan), { paper: 'A4', units: 'metric' })).find(({ points }) => points.length === corners && Math.abs(signedArea(points)) > 1000)?.points ?? [];
+/** The largest figure of so many corners: the small picture of who stands where is another. */
+const inSheet = async (plan: CutPlanFile, corners: number): Promise<Corners> => pathsOf(await cutSheetPdf(read(plan), { paper: 'A4', units: 'metric' })).map(({ points }) => points).filter((points) => points.length === corners).sort((one, other) => Math.abs(signedArea(other)) - Math.abs(signedArea(one)))[0] ?? [];
 
 /** Moved to the origin, scaled to its width and turned by a quarter: a file may lay the roll down, never turn it over. */
 const placed = (corners: Corners, quarters: number): Corners => {
