@@ -79,7 +79,7 @@ test('stopped kindly it ends its streams and gives the folder back; the second s
 test('nobody else gets the port: it listens on loopback alone', async () => {
   const server = await startServer();
   const probe = createServer();
-  expect(new URL(server.address).hostname).toBe('127.0.0.1');
+  expect(new URL(server.address).hostname).toBe('localhost');
   probe.close();
   await server.stop();
 });

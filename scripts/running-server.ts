@@ -47,7 +47,7 @@ function addressOf(child: ChildProcess): Promise<string> {
     const late = setTimeout(() => { fail(new Error(`the server did not start: ${said}`)); }, START_MS);
     const hear = (part: Buffer): void => {
       said += part.toString();
-      const match = /at (http:\/\/[\d.]+:\d+)/.exec(said);
+      const match = /at (http:\/\/[\w.]+:\d+)/.exec(said);
       if (match?.[1] === undefined) return;
       clearTimeout(late);
       done(match[1]);

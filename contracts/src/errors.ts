@@ -33,6 +33,8 @@ type ServerErrorCode =
   | 'WEATHER_DOWN'
   | 'WEATHER_ABSURD'
   | 'DAY_NOT_PLANNED'
+  | 'HOST_UNKNOWN'
+  | 'ORIGIN_FOREIGN'
   | 'DISK_FULL'
   | 'SERVER_FAULT';
 
@@ -105,6 +107,8 @@ export const ERRORS: Readonly<Record<ErrorCode, ErrorEntry>> = {
   WEATHER_DOWN: { status: 503, title: 'The weather service does not answer', remedy: 'Go by the thermometer on site and the sky; try again later.' },
   WEATHER_ABSURD: { status: 502, title: 'The weather service says what cannot be', remedy: 'It was not used. Go by the thermometer on site and the sky.' },
   DAY_NOT_PLANNED: { status: 409, title: 'No day of this job is planned yet', remedy: 'Plan it at the Day stop and keep the plan, then ask again.' },
+  HOST_UNKNOWN: { status: 403, title: 'This name does not lead here', remedy: 'Open the program as http://localhost with its port.' },
+  ORIGIN_FOREIGN: { status: 403, title: 'Another page may not do this', remedy: 'Use the program’s own page.' },
   DISK_FULL: { status: 507, title: 'The disk is full', remedy: 'Nothing was lost that had been saved. Make room, then save again.' },
   SERVER_FAULT: { status: 500, title: 'The server met a fault of its own', remedy: 'What was saved is safe. Try again; if it stays, restart the server.' },
 };

@@ -25,6 +25,7 @@ import { weatherRoutes } from './features/weather/routes';
 import { nonceOf, pages } from './http/pages';
 import { problemHandler } from './http/problem-handler';
 import { Refusal } from './http/refusal';
+import { whoAsks } from './http/who-asks';
 
 export interface AppDeps {
   readonly db: Database;
@@ -33,6 +34,8 @@ export interface AppDeps {
   readonly version: string;
   /** Long searches: in threads when it serves people. */
   readonly search: Searching;
+  /** Whether what is written next would find room on the disk. */
+  readonly hasRoom?: () => boolean;
   /** The built pages; absent in tests of the API. */
   readonly pagesFolder?: string;
 }
@@ -44,11 +47,12 @@ export interface App {
 }
 
 /** The whole server without a port: it never listens, so that tests and main alike can use it. */
-export function createApp({ db, clock, log, version, search, pagesFolder }: AppDeps): App {
+export function createApp({ db, clock, log, version, search, hasRoom = () => true, pagesFolder }: AppDeps): App {
   const app = express();
   const feed = new ChangeFeed();
   const streams = new Set<() => void>();
   app.disable('x-powered-by');
+  app.use(whoAsks);
   app.set('query parser', 'simple');
   app.use('/api', headersOfData());
   app.use(/^(?!\/api\/)/, headersOfPages());
@@ -58,7 +62,7 @@ export function createApp({ db, clock, log, version, search, pagesFolder }: AppD
 
   app.get('/api/health', async (_request, response) => {
     await db.execute(sql`select 1`);
-    response.json({ status: 'ok' });
+    response.json({ status: 'ok', hasRoom: hasRoom() });
   });
   const api = openApiDocument(version);
   app.get('/api/openapi.json', (_request, response) => { response.json(api); });

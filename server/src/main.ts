@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync, rmSync } from 'node:fs';
+import { existsSync, rmSync, statfsSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import { join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -14,6 +14,8 @@ import { searchInThreads } from './features/reckon/search/search-threads';
 
 const LOOPBACK = '127.0.0.1';
 const GRACE_MS = 5000;
+/** Less than this left on the disk: what is written next may not find room. */
+const LEAST_FREE_BYTES = 32 * 2 ** 20;
 const ROOT = fileURLToPath(new URL('../..', import.meta.url));
 const MIGRATIONS = join(ROOT, 'server', 'migrations');
 /** Built beside this one. */
@@ -45,11 +47,11 @@ async function start(): Promise<void> {
   if (!existsSync(join(databaseFolder, 'PG_VERSION'))) makeDatabaseApart(databaseFolder);
   const database = await openDatabase({ folder: databaseFolder, migrationsFolder: MIGRATIONS });
   if (values.demo) await loadDemo(database.db, clock);
-  const { app, endStreams } = createApp({ db: database.db, clock, log, version: VERSION, search: searchInThreads(SEARCH_THREAD), pagesFolder: join(ROOT, 'web', 'dist', 'browser') });
+  const { app, endStreams } = createApp({ db: database.db, clock, log, version: VERSION, search: searchInThreads(SEARCH_THREAD), hasRoom: () => { const { bavail, bsize } = statfsSync(folder); return bavail * bsize > LEAST_FREE_BYTES; }, pagesFolder: join(ROOT, 'web', 'dist', 'browser') });
   const server = createServer(app);
   await listen(server, port);
   const address = server.address();
-  const at = `http://${LOOPBACK}:${typeof address === 'object' && address !== null ? address.port : port}`;
+  const at = `http://localhost:${typeof address === 'object' && address !== null ? address.port : port}`;
   log.info({ folder, at }, 'started');
   console.log(`Yellow Pane is at ${at}${values.demo ? DEMO_START : '/'}`);
   console.log(`Data: ${folder} · stop with Ctrl+C`);

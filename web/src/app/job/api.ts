@@ -9,13 +9,13 @@ export class ServerRefusal extends Error {
   }
 }
 
-/** Nobody answered: the server is gone, or is failing. Worth trying again. */
+/** Nobody answered, or something between that is not the server. Worth trying again. */
 export class ServerGone extends Error {}
 
 async function ask<Answer>(path: string, init: RequestInit = {}): Promise<Answer> {
   const answer = await fetch(path, init).catch(() => { throw new ServerGone(path); });
   if (answer.ok) return (await answer.json()) as Answer;
-  if ((answer.status >= 500 && answer.status !== 503 && answer.status !== 502) || !(answer.headers.get('Content-Type') ?? '').includes('problem+json')) throw new ServerGone(path);
+  if (!(answer.headers.get('Content-Type') ?? '').includes('problem+json')) throw new ServerGone(path);
   throw new ServerRefusal((await answer.json()) as Problem);
 }
 
@@ -28,6 +28,8 @@ const LARGE_BODY = 900_000;
 /** The server's addresses, typed. */
 export const api = {
   jobs: () => ask<readonly JobSummary[]>('/api/jobs'),
+  /** Whether the server answers, and has room to write. */
+  hasRoom: () => ask<{ readonly hasRoom: boolean }>('/api/health').then(({ hasRoom }) => hasRoom, () => false),
   job: (jobId: string) => ask<JobState>(`/api/jobs/${jobId}`),
   send: (jobId: string, change: Change) => {
     const request = json('POST', change);

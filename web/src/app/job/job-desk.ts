@@ -63,6 +63,16 @@ export class JobDesk {
     this.#make(conflict.pending.label, ops, 'person');
   }
 
+  /** Sends what waits once more. */
+  tryAgain(): void {
+    this.#store.dispatch(JobActions.serverHere());
+  }
+
+  /** A change that was set aside: sent again, or dropped. */
+  takeUp(changeId: string, isDropped: boolean): void {
+    this.#store.dispatch(JobActions.tookUp({ changeId, isDropped }));
+  }
+
   say(notice: string | null): void {
     this.#store.dispatch(JobActions.say({ notice }));
   }

@@ -1,7 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import { ROW_FIELDS, type AcceptedChange, type Op, problem } from '@yellow-pane/contracts';
 import { JOB_TABLES, NEW_SURFACE, type RowOf } from '@yellow-pane/core/job';
-import { CLOSED, type OpenJob, type PendingChange, accepted, did, opened, opening, opsToTakeBack, refused } from './job-state';
+import { CLOSED, type OpenJob, type PendingChange, accepted, did, full, opened, opening, opsToTakeBack, refused, takenUp } from './job-state';
+import { JobActions, jobFeature } from './job.feature';
 import { ROW_KEYS } from './row-keys';
 
 const meta = { jobId: 'J', version: 1, madeBy: 'Wren', madeAt: 't', changedBy: 'Wren', changedAt: 't', removed: false };
@@ -32,6 +33,32 @@ describe('is a change seen at once and settled later?', () => {
     const state = refused(did(open(), made), made.change.id, problem('BODY_INVALID', { path: 'tag', expected: 'less', got: 'more' }));
     expect([tagOf(state), state.pending.length, state.undo.length]).toEqual(['SW1', 0, 0]);
     expect(state.notice).toContain('tag: expected less, got more');
+  });
+
+  it('a fault of the server sets that change aside with its sentence; what waits behind it goes on; sent again it is seen again, dropped it is gone', () => {
+    const [first, second] = [making([setTag('SW9')]), making([{ op: 'set', table: 'surface', id: 'S', baseVersion: 1, fields: { name: 'right' } }])];
+    const state = refused(did(did(open(), first), second), first.change.id, problem('SERVER_FAULT', { path: 'server', expected: 'an answer', got: 'a fault' }));
+    expect(state.pending.map(({ change }) => change.id)).toEqual([second.change.id]);
+    expect(state.aside.map(({ pending, says }) => [pending.change.id, says])).toEqual([[first.change.id, expect.stringContaining('The server met a fault of its own')]]);
+    expect(state.view.surface.entities['S']).toMatchObject({ tag: 'SW1', name: 'right' });
+    expect(state.isServerHere).toBe(true);
+    const again = takenUp(state, first.change.id, false);
+    expect([tagOf(again), again.aside.length, again.pending.at(-1)?.change.id]).toEqual(['SW9', 0, first.change.id]);
+    expect([tagOf(takenUp(state, first.change.id, true)), takenUp(state, first.change.id, true).pending.length]).toEqual(['SW1', 1]);
+  });
+
+  it('a change that needs a row which was set aside is set aside with it, not lost', () => {
+    const [put, needs] = [making([{ op: 'put', table: 'surface', id: 'T', fields: { ...NEW_SURFACE, placeId: 'P', tag: 'T', name: '', position: 2 } }]), making([{ op: 'set', table: 'surface', id: 'T', baseVersion: 1, fields: { tag: 'U' } }])];
+    const once = refused(did(did(open(), put), needs), put.change.id, problem('SERVER_FAULT', { path: 'server', expected: 'an answer', got: 'a fault' }));
+    expect(refused(once, needs.change.id, problem('ROW_UNKNOWN', { path: 'ops.0.id', expected: 'a row', got: 'T' })).aside).toHaveLength(2);
+  });
+
+  it('no room on the disk: nothing is set aside, all waits in its order, the sentence stays until there is room', () => {
+    const [first, second] = [making([setTag('SW9')]), making([setTag('SW8')])];
+    const state = full(did(did(open(), first), second), problem('DISK_FULL', { path: 'disk', expected: 'free space', got: 'none' }));
+    expect(state.pending.map(({ change }) => change.id)).toEqual([first.change.id, second.change.id]);
+    expect([state.diskFull, state.aside.length, tagOf(state)]).toEqual([expect.stringContaining('The disk is full'), 0, 'SW8']);
+    expect(jobFeature.reducer(state, JobActions.serverHere()).diskFull).toBeNull();
   });
 
   it('another\'s change to another field shows beside mine that still waits', () => {

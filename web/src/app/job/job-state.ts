@@ -26,6 +26,12 @@ export interface OpenConflict {
   readonly conflicts: readonly Conflict[];
 }
 
+/** A change the server could not take through a fault of its own: it waits aside, the rest goes on. */
+export interface SetAside {
+  readonly pending: PendingChange;
+  readonly says: string;
+}
+
 export interface OpenJob {
   readonly jobId: string | null;
   readonly status: 'closed' | 'loading' | 'open' | 'missing';
@@ -36,27 +42,32 @@ export interface OpenJob {
   readonly view: Tables;
   readonly pending: readonly PendingChange[];
   readonly conflicts: readonly OpenConflict[];
+  readonly aside: readonly SetAside[];
   readonly notice: string | null;
+  /** The server has no room to write, in its words: everything waits in its order. */
+  readonly diskFull: string | null;
   readonly isServerHere: boolean;
   readonly undo: readonly DoneEntry[];
   readonly redo: readonly DoneEntry[];
 }
 
 export const CLOSED: OpenJob = {
-  jobId: null, status: 'closed', seq: 0, server: NO_TABLES, view: NO_TABLES, pending: [], conflicts: [], notice: null, isServerHere: true, undo: [], redo: [],
+  jobId: null, status: 'closed', seq: 0, server: NO_TABLES, view: NO_TABLES, pending: [], conflicts: [], aside: [], notice: null, diskFull: null, isServerHere: true, undo: [], redo: [],
 };
 
 const MOST_UNDO = 500;
+/** Refused because a row is wanting: perhaps one that was set aside makes it. */
+const NEEDS_ANOTHER: ReadonlySet<string> = new Set(['REFERENCE_UNKNOWN', 'ROW_UNKNOWN', 'JOB_UNKNOWN']);
 
 export function opening(jobId: string): OpenJob {
   return { ...CLOSED, jobId, status: 'loading' };
 }
 
 /** The job as the server sent it, with what this browser still has to send on top. */
-export function opened(state: OpenJob, job: JobOnServer, kept: { readonly pending: readonly PendingChange[]; readonly conflicts: readonly OpenConflict[] }): OpenJob {
+export function opened(state: OpenJob, job: JobOnServer, kept: { readonly pending: readonly PendingChange[]; readonly conflicts: readonly OpenConflict[]; readonly aside?: readonly SetAside[] }): OpenJob {
   const server = tablesOf(job.rows);
   const pending = state.pending.length > 0 ? state.pending : kept.pending;
-  return { ...state, status: 'open', seq: job.seq, server, view: pending.reduce((view, waiting) => overlay(view, waiting, state.jobId), server), pending, conflicts: kept.conflicts, isServerHere: true };
+  return { ...state, status: 'open', seq: job.seq, server, view: pending.reduce((view, waiting) => overlay(view, waiting, state.jobId), server), pending, conflicts: kept.conflicts, aside: kept.aside ?? [], diskFull: null, isServerHere: true };
 }
 
 /** Something a person did here: seen at once, sent when it can be. */
@@ -80,7 +91,7 @@ export function accepted(state: OpenJob, { changeId, seq, rows }: AcceptedChange
   const view = settle({ ...state, server, pending }, rows.map(({ table, row }) => ({ table, id: row.id, op: 'remove', baseVersion: 1 })));
   const versions = Object.fromEntries(rows.map(({ row }) => [row.id, row.version]));
   const known = (entries: readonly DoneEntry[]): readonly DoneEntry[] => entries.map((entry) => (entry.changeId === changeId ? { ...entry, versions } : entry));
-  return { ...state, seq: Math.max(state.seq, seq), server, view, pending, undo: known(state.undo), redo: known(state.redo), isServerHere: true };
+  return { ...state, seq: Math.max(state.seq, seq), server, view, pending, undo: known(state.undo), redo: known(state.redo), diskFull: null, isServerHere: true };
 }
 
 /** The server would not take a change: it is taken off the screen again, and said. */
@@ -91,9 +102,23 @@ export function refused(state: OpenJob, changeId: string, problem: Problem): Ope
   const view = settle({ ...state, pending }, gone.change.ops);
   const forget = (entries: readonly DoneEntry[]): readonly DoneEntry[] => entries.filter((entry) => entry.changeId !== changeId);
   const next: OpenJob = { ...state, pending, view, undo: forget(state.undo), redo: forget(state.redo), isServerHere: true };
+  if (problem.status >= 500 || (state.aside.length > 0 && NEEDS_ANOTHER.has(problem.code))) return { ...next, aside: [...state.aside, { pending: gone, says: `${problem.title}. ${problem.detail}` }] };
   const conflicts = problem['conflicts'] as readonly Conflict[] | undefined;
   if (problem.code === 'ROW_CONFLICT' && conflicts !== undefined && gone.from === 'person') return { ...next, conflicts: [...state.conflicts, { pending: gone, conflicts }] };
   return { ...next, notice: gone.from === 'person' ? `${gone.label}: ${problem.title}. ${problem.detail}` : `Not ${gone.from === 'undo' ? 'undone' : 'redone'}: ${conflicts?.[0]?.who ?? 'someone'} changed it since.` };
+}
+
+/** Nothing is set aside while there is no room: all waits in order, and the sentence stays. */
+export function full(state: OpenJob, problem: Problem): OpenJob {
+  return { ...state, diskFull: `${problem.title}. ${problem.detail}` };
+}
+
+/** A change that was set aside is sent once more, after what waits; or dropped. */
+export function takenUp(state: OpenJob, changeId: string, isDropped: boolean): OpenJob {
+  const own = state.aside.find(({ pending }) => pending.change.id === changeId);
+  if (own === undefined) return state;
+  const rest = { ...state, aside: state.aside.filter((other) => other !== own) };
+  return isDropped ? rest : { ...rest, view: overlay(state.view, own.pending, state.jobId), pending: [...state.pending, own.pending] };
 }
 
 /** A conflict that someone has decided. */

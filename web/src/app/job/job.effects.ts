@@ -8,6 +8,8 @@ import { ServerRefusal, api } from './api';
 import { keepWaiting, readWaiting } from './waiting-writes';
 
 const RETRY_MS = 1500;
+const ROOM_MS = 5000;
+const NO_ROOM = 507;
 
 /** Fetches the job when it is opened, and again when too much was missed. */
 export const load = createEffect((actions = inject(Actions), store = inject(Store)) =>
@@ -16,25 +18,33 @@ export const load = createEffect((actions = inject(Actions), store = inject(Stor
     withLatestFrom(store.select(jobFeature.selectJobId)),
     switchMap(([, jobId]) => jobId === null ? EMPTY : from(Promise.all([api.job(jobId), readWaiting(jobId)])).pipe(
       map(([job, waiting]) => JobActions.opened({ job, ...waiting })),
-      catchError((error: unknown) => error instanceof ServerRefusal ? of(JobActions.missing()) : merge(of(JobActions.serverGone()), timer(RETRY_MS).pipe(map(() => JobActions.reload())))),
+      catchError((error: unknown) => error instanceof ServerRefusal && error.problem.status < 500 ? of(JobActions.missing()) : merge(of(JobActions.serverGone()), timer(RETRY_MS).pipe(map(() => JobActions.reload())))),
     )),
   ) }, { functional: true });
 
 /** Sends the waiting changes one after another, in the order they were made. */
 export const send = createEffect((actions = inject(Actions), store = inject(Store)) =>
   { return actions.pipe(
-    ofType(JobActions.opened, JobActions.did, JobActions.accepted, JobActions.refused, JobActions.serverHere),
+    ofType(JobActions.opened, JobActions.did, JobActions.accepted, JobActions.refused, JobActions.tookUp, JobActions.serverHere),
     concatMap(() => of(null).pipe(
       withLatestFrom(store.select(jobFeature.selectJobState)),
-      concatMap(([, { jobId, status, pending }]) => {
+      concatMap(([, { jobId, status, pending, diskFull }]) => {
         const next = pending[0];
-        if (jobId === null || status !== 'open' || next === undefined) return EMPTY;
+        if (jobId === null || status !== 'open' || next === undefined || diskFull !== null) return EMPTY;
         return defer(() => api.send(jobId, next.change)).pipe(
           map((answer) => JobActions.accepted({ answer })),
-          catchError((error: unknown) => of(error instanceof ServerRefusal ? JobActions.refused({ changeId: next.change.id, problem: error.problem }) : JobActions.serverGone())),
+          catchError((error: unknown) => of(failed(next.change.id, error))),
         );
       }),
     )),
+  ) }, { functional: true });
+
+/** While the disk is full, asks now and then whether there is room again. */
+export const room = createEffect((store = inject(Store)) =>
+  { return store.select(jobFeature.selectDiskFull).pipe(
+    map((says) => says !== null),
+    distinctUntilChanged(),
+    switchMap((isFull) => isFull ? timer(ROOM_MS, ROOM_MS).pipe(concatMap(() => api.hasRoom()), filter((has) => has), map(() => JobActions.serverHere())) : EMPTY),
   ) }, { functional: true });
 
 /** While the server is gone, knocks again every second and a half. */
@@ -60,8 +70,8 @@ export const hear = createEffect((store = inject(Store), actions = inject(Action
 export const keep = createEffect((store = inject(Store)) =>
   { return store.select(jobFeature.selectJobState).pipe(
     filter(({ status }) => status === 'open'),
-    distinctUntilChanged((before, after) => before.pending === after.pending && before.conflicts === after.conflicts && before.jobId === after.jobId),
-    map(({ jobId, pending, conflicts }) => jobId === null || keepWaiting(jobId, { pending, conflicts })),
+    distinctUntilChanged((before, after) => before.pending === after.pending && before.conflicts === after.conflicts && before.aside === after.aside && before.jobId === after.jobId),
+    map(({ jobId, pending, conflicts, aside }) => jobId === null || keepWaiting(jobId, { pending, conflicts, aside })),
     filter((isKept) => !isKept),
     map(() => JobActions.say({ notice: 'This browser cannot keep unsaved work. Do not close the page until everything is saved.' })),
   ) }, { functional: true });
@@ -73,6 +83,12 @@ export const fade = createEffect((store = inject(Store)) =>
     debounceTime(12_000),
     map(() => JobActions.say({ notice: null })),
   ) }, { functional: true });
+
+/** What becomes of a change that was not taken: no room, refused by the server in words, or nobody there. */
+function failed(changeId: string, error: unknown): ReturnType<typeof JobActions.refused> | ReturnType<typeof JobActions.diskFull> | ReturnType<typeof JobActions.serverGone> {
+  if (!(error instanceof ServerRefusal)) return JobActions.serverGone();
+  return error.problem.status === NO_ROOM ? JobActions.diskFull({ problem: error.problem }) : JobActions.refused({ changeId, problem: error.problem });
+}
 
 function changesOf(jobId: string, seq: number): Observable<ReturnType<typeof JobActions.accepted> | ReturnType<typeof JobActions.reload> | ReturnType<typeof JobActions.serverGone> | ReturnType<typeof JobActions.serverHere>> {
   return new Observable((out) => {

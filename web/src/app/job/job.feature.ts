@@ -1,17 +1,19 @@
 import type { AcceptedChange, JobState as JobOnServer, Problem } from '@yellow-pane/contracts';
 import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
-import { CLOSED, type OpenConflict, type OpenJob, type PendingChange, accepted, decided, did, opened, opening, refused } from './job-state';
+import { CLOSED, type OpenConflict, type OpenJob, type PendingChange, type SetAside, accepted, decided, did, full, opened, opening, refused, takenUp } from './job-state';
 
 export const JobActions = createActionGroup({
   source: 'Job',
   events: {
     open: props<{ jobId: string }>(),
     close: emptyProps(),
-    opened: props<{ job: JobOnServer; pending: readonly PendingChange[]; conflicts: readonly OpenConflict[] }>(),
+    opened: props<{ job: JobOnServer; pending: readonly PendingChange[]; conflicts: readonly OpenConflict[]; aside?: readonly SetAside[] }>(),
     missing: emptyProps(),
     did: props<{ made: PendingChange }>(),
     accepted: props<{ answer: AcceptedChange }>(),
     refused: props<{ changeId: string; problem: Problem }>(),
+    'disk full': props<{ problem: Problem }>(),
+    'took up': props<{ changeId: string; isDropped: boolean }>(),
     'server gone': emptyProps(),
     'server here': emptyProps(),
     reload: emptyProps(),
@@ -27,13 +29,15 @@ export const jobFeature = createFeature({
     CLOSED,
     on(JobActions.open, (_state, { jobId }): OpenJob => opening(jobId)),
     on(JobActions.close, (): OpenJob => CLOSED),
-    on(JobActions.opened, (state, { job, pending, conflicts }): OpenJob => opened(state, job, { pending, conflicts })),
+    on(JobActions.opened, (state, { job, pending, conflicts, aside }): OpenJob => opened(state, job, { pending, conflicts, aside: aside ?? [] })),
     on(JobActions.missing, (state): OpenJob => ({ ...state, status: 'missing' })),
     on(JobActions.did, (state, { made }): OpenJob => did(state, made)),
     on(JobActions.accepted, (state, { answer }): OpenJob => accepted(state, answer)),
     on(JobActions.refused, (state, { changeId, problem }): OpenJob => refused(state, changeId, problem)),
     on(JobActions.serverGone, (state): OpenJob => (state.isServerHere ? { ...state, isServerHere: false } : state)),
-    on(JobActions.serverHere, (state): OpenJob => (state.isServerHere ? state : { ...state, isServerHere: true })),
+    on(JobActions.serverHere, (state): OpenJob => (state.isServerHere && state.diskFull === null ? state : { ...state, isServerHere: true, diskFull: null })),
+    on(JobActions.diskFull, (state, { problem }): OpenJob => full(state, problem)),
+    on(JobActions.tookUp, (state, { changeId, isDropped }): OpenJob => takenUp(state, changeId, isDropped)),
     on(JobActions.decided, (state, { conflict }): OpenJob => decided(state, conflict)),
     on(JobActions.say, (state, { notice }): OpenJob => ({ ...state, notice })),
   ),

@@ -7,6 +7,10 @@ import { JobDesk } from '../job/job-desk';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="fixed left-3 bottom-[94px] max-md:bottom-[112px] z-30 flex flex-col gap-2 max-w-[min(30rem,92vw)] no-print" role="status" aria-live="polite">
+      @if (desk.state().diskFull; as text) { <p class="bg-ink text-ground rounded-card px-3 py-2 font-semibold flex gap-3 items-start" role="alert"><span class="flex-1">{{ text }} {{ waiting() }}</span><button type="button" class="act act-small" (click)="desk.tryAgain()">Try again</button></p> }
+      @for (own of desk.state().aside; track own.pending.change.id) {
+        <p class="bg-paper border-2 border-stop rounded-card px-3 py-2"><strong class="block">Not saved: {{ own.pending.label }}</strong>{{ own.says }} <span class="flex gap-2 mt-1"><button type="button" class="act act-small" (click)="desk.takeUp(own.pending.change.id, false)">Send it again</button><button type="button" class="act act-small act-quiet underline" (click)="desk.takeUp(own.pending.change.id, true)">Drop it</button></span></p>
+      }
       @if (gone(); as text) { <p class="bg-ink text-ground rounded-card px-3 py-2 font-semibold">{{ text }}</p> }
       @if (desk.state().notice; as notice) {
         <p class="bg-paper border-2 border-ink rounded-card px-3 py-2 flex gap-3 items-start"><span class="flex-1">{{ notice }}</span><button type="button" class="act act-small" (click)="desk.say(null)">Close</button></p>
@@ -16,6 +20,7 @@ import { JobDesk } from '../job/job-desk';
 })
 export class SavedState {
   protected readonly desk = inject(JobDesk);
+  protected readonly waiting = computed(() => { const { pending } = this.desk.state(); return pending.length === 0 ? '' : `${pending.length === 1 ? '1 change waits' : `${pending.length} changes wait`} here in order.`; });
   protected readonly gone = computed(() => {
     const { isServerHere, pending } = this.desk.state();
     const count = pending.length === 1 ? '1 change is' : `${pending.length} changes are`;
