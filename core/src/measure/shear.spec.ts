@@ -1,0 +1,71 @@
+import { describe, expect, it } from '@jest/globals';
+import { seededRandom } from '../quantity';
+import { checkSurface } from './check-surface';
+import { type Reading, sdOf } from './reading';
+import { FOUR_SIDE_POINTS, FOUR_SIDE_SLOTS } from './shapes/four-sides';
+import { slipFixes } from './slips';
+import type { Point } from './outline';
+
+const WORDS: Readonly<Record<string, readonly [string, string]>> = Object.fromEntries(FOUR_SIDE_SLOTS.map(({ key, from, to }) => [key, [from, to]]));
+const readings = (given: Readonly<Record<string, number>>): readonly Reading[] => Object.entries(given).map(([key, value_mm]) => { const [from = '', to = ''] = WORDS[key] ?? []; return { id: key, kind: 'distance', from, to, value_mm, instrument: 'tape' }; });
+const checked = (given: Readonly<Record<string, number>>, shape: 'four sides' | 'curved glass' = 'four sides') => checkSurface({ shape, readings: readings(given) });
+const WIDTHS = { 'width-top': 1180, 'width-middle': 1181, 'width-bottom': 1180 };
+const HEIGHTS = { 'height-left': 2138, 'height-middle': 2140, 'height-right': 2142 };
+
+describe('may a pane that can still shear be called square?', () => {
+  it.failing('three widths and three heights without a diagonal: no tick, no uncertainty beyond belief; measure a diagonal', () => {
+    const check = checked({ ...WIDTHS, ...HEIGHTS });
+    expect(check).toMatchObject({ state: 'assumed', assumes: 'square corners', helpsNext: { group: 'diagonal' } });
+    if (!('sizes' in check)) throw new Error('no sizes');
+    for (const size of Object.values(check.sizes)) for (const { uncertainty } of size.why) expect(uncertainty === undefined || uncertainty.plusMinus < 1e6).toBe(true);
+  });
+  it.failing('2 mm of spread accuse nobody', () => {
+    const given = { 'width-top': 1400, 'width-middle': 1410, 'width-bottom': 1420, 'height-left': 760, 'height-middle': 763, 'height-right': 762 };
+    for (const shape of ['four sides', 'curved glass'] as const) {
+      const check = checked(given, shape);
+      expect('agreement' in check ? check.agreement.kind : check.state).not.toBe('disagree');
+    }
+  });
+});
+
+describe('is the reading that would fit the one that would?', () => {
+  it.failing('34.6 for 880, and 8795 for 879.5: adjusted again without the wrong one', () => {
+    const rest = { 'width-middle': 880, 'width-bottom': 880, 'height-left': 1200, 'height-middle': 1200, 'height-right': 1200, 'diagonal-falling': 1488.1, 'diagonal-rising': 1488.1 };
+    for (const wrong of [34.6, 8795]) {
+      const check = checked({ 'width-top': wrong, ...rest });
+      const suspects = check.state === 'impossible' ? check.suspects : 'agreement' in check && check.agreement.kind === 'disagree' ? check.agreement.suspects : [];
+      const own = suspects.find(({ id }) => id === 'width-top');
+      expect(Math.abs((own?.wouldFit_mm ?? 0) - 880)).toBeLessThan(4);
+    }
+  });
+});
+
+const random = seededRandom(20261129);
+const gauss = (): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+const between = (low: number, high: number): number => low + (high - low) * random();
+
+describe('does the mend offered first mend the measure that was wrong?', () => {
+  it.failing.each([['six measures', FOUR_SIDE_SLOTS.filter(({ key }) => !key.endsWith('middle'))], ['eight', FOUR_SIDE_SLOTS]] as const)('%s with a slip of 10 cm in one of them: right in 95 of 100, or none is offered first', (_name, slots) => {
+    let [offered, right] = [0, 0];
+    for (let trial = 0; trial < 60; trial += 1) {
+      const corners: readonly Point[] = [{ x: 0, y: 0 }, { x: between(600, 1600), y: between(-4, 4) }, { x: 0, y: 0 }, { x: between(-4, 4), y: between(800, 2400) }];
+      const [, tr = { x: 0, y: 0 }, , bl = { x: 0, y: 0 }] = corners;
+      const all = [corners[0], tr, { x: tr.x + between(-4, 4), y: bl.y + between(-4, 4) }, bl] as readonly Point[];
+      const at = (name: string): Point => (FOUR_SIDE_POINTS[name] ?? []).reduce((sum, { corner, share }) => ({ x: sum.x + share * (all[corner]?.x ?? 0), y: sum.y + share * (all[corner]?.y ?? 0) }), { x: 0, y: 0 });
+      const wrong = trial % slots.length;
+      const taken = slots.map(({ key, from, to }, index): Reading => {
+        const exact = Math.hypot(at(from).x - at(to).x, at(from).y - at(to).y);
+        const reading: Reading = { id: key, kind: 'distance', from, to, value_mm: exact, instrument: 'tape' };
+        return { ...reading, value_mm: Math.round(exact + gauss() * sdOf(reading)) + (index === wrong ? (random() < 0.5 ? -100 : 100) : 0) };
+      });
+      const input = { shape: 'four sides' as const, readings: taken };
+      const check = checkSurface(input);
+      const isDecided = 'agreement' in check && check.agreement.kind === 'disagree' && check.agreement.suspects.length === 1;
+      const [first] = slipFixes(input, check, new Map());
+      if (!isDecided || first === undefined) continue;
+      offered += 1;
+      if (first.id === taken[wrong]?.id) right += 1;
+    }
+    expect(offered === 0 || right / offered >= 0.95).toBe(true);
+  });
+});
