@@ -1,5 +1,5 @@
 import { SingularValueDecomposition } from 'ml-matrix';
-import { type Statistics, clearFactor, normalColumn, normalMatrix, rankOf, statisticsOf } from './least-squares';
+import { type Statistics, clearFactor, normalColumn, normalMatrix, openDirections, statisticsOf } from './least-squares';
 import { type NetworkObservation, type NetworkPoint, locate, observe } from './observation';
 import type { Point } from './outline';
 
@@ -17,22 +17,22 @@ export interface NetworkSolution extends Statistics {
 
 const MAX_ROUNDS = 60;
 const STEP_DONE_MM = 1e-7;
-/** A standard deviation so loose that it only holds what nothing determines, as a share of the figure's size. */
-const LOOSE_SHARE = 0.1;
+/** What is known no better than this is not determined: nobody could cut by it. @source our guess */
+export const DETERMINED_SD_MM = 20;
+const WEAKEST = 1 / DETERMINED_SD_MM;
 const MOST_HALVINGS = 12;
 
 /** Adjusts observations between corners (and points between them) by nonlinear least squares: Gauss–Newton with halved steps.
- *  What the observations leave open stays near `start`.
+ *  What the observations leave open, or know no better than 20 mm, stays as in `start`.
  *  @param start mm, one point a corner
  *  @source Gauss–Newton adjustment and w-test: Baarda, A Testing Procedure for Use in Geodetic Networks, 1968 (from memory) */
 export function adjustNetwork(start: readonly Point[], observations: readonly NetworkObservation[], datum: Datum = 'top side level'): NetworkSolution {
   const columns = columnsOf(start.length, datum);
-  const loose_mm = Math.max(...start.map(({ x, y }) => Math.hypot(x, y)), 1) * LOOSE_SHARE;
   let corners = start;
   let squares = weightedSquaresAt(corners, observations);
   let stopped: NetworkSolution['stopped'] = 'limit';
   for (let round = 0; round < MAX_ROUNDS && stopped === 'limit'; round += 1) {
-    const step = stepTowards(start, corners, observations, columns, loose_mm);
+    const step = stepTowards(start, corners, observations, columns);
     const largest = step.reduce((most, value) => Math.max(most, Math.abs(value)), 0);
     let share = 1;
     let next = moved(corners, step, columns, share);
@@ -53,7 +53,7 @@ export function adjustNetwork(start: readonly Point[], observations: readonly Ne
   }
   const { rows, wanted } = linearised(corners, observations, columns);
   const unknowns = freeCount(columns);
-  return { ...statisticsOf(rows, wanted, observations.map(({ sd_mm }) => sd_mm), unknowns), stopped, corners, unknowns, columns };
+  return { ...statisticsOf(rows, wanted, observations.map(({ sd_mm }) => sd_mm), unknowns, WEAKEST), stopped, corners, unknowns, columns };
 }
 
 type Columns = NetworkSolution['columns'];
@@ -92,22 +92,23 @@ function linearised(corners: readonly Point[], observations: readonly NetworkObs
   return { rows, wanted };
 }
 
-function stepTowards(start: readonly Point[], corners: readonly Point[], observations: readonly NetworkObservation[], columns: Columns, loose_mm: number): readonly number[] {
+function stepTowards(start: readonly Point[], corners: readonly Point[], observations: readonly NetworkObservation[], columns: Columns): readonly number[] {
   const unknowns = freeCount(columns);
   const { rows, wanted } = linearised(corners, observations, columns);
   const normal = normalMatrix(rows, unknowns);
   const towards = normalColumn(rows, wanted, unknowns);
-  const factor = clearFactor(normal);
+  const factor = clearFactor(normal, WEAKEST);
   if (factor !== undefined) return factor.solve(towards).to1DArray();
-  if (rankOf(rows, unknowns) < unknowns) {
-    const weight = 1 / loose_mm ** 2;
-    columns.forEach(({ x, y }, corner) => {
-      const drift = { x: (start[corner]?.x ?? 0) - (corners[corner]?.x ?? 0), y: (start[corner]?.y ?? 0) - (corners[corner]?.y ?? 0) };
-      for (const [column, by] of [[x, drift.x], [y, drift.y]] as const) {
-        if (column < 0) continue;
-        normal.set(column, column, normal.get(column, column) + weight);
-        towards.set(column, 0, towards.get(column, 0) + by * weight);
-      }
+  const drift = new Array<number>(unknowns).fill(0);
+  columns.forEach(({ x, y }, corner) => {
+    if (x >= 0) drift[x] = (start[corner]?.x ?? 0) - (corners[corner]?.x ?? 0);
+    if (y >= 0) drift[y] = (start[corner]?.y ?? 0) - (corners[corner]?.y ?? 0);
+  });
+  for (const direction of openDirections(rows, unknowns, WEAKEST)) {
+    const back = direction.reduce((sum, value, index) => sum + value * (drift[index] ?? 0), 0);
+    direction.forEach((a, row) => {
+      towards.set(row, 0, towards.get(row, 0) + a * back);
+      direction.forEach((b, column) => { normal.set(row, column, normal.get(row, column) + a * b); });
     });
   }
   return new SingularValueDecomposition(normal).solve(towards).to1DArray();
@@ -144,6 +145,22 @@ export function spreadOf(sizeOf: (corners: readonly Point[]) => number, { corner
   let variance = 0;
   gradient.forEach((a, row) => { gradient.forEach((b, column) => { variance += a * b * covariance.get(row, column); }); });
   return Math.sqrt(Math.max(0, variance));
+}
+
+/** The largest standard deviation of a distance between two corners, mm. */
+export function worstSpan_mm({ corners, columns, covariance }: Pick<NetworkSolution, 'corners' | 'columns' | 'covariance'>): number {
+  let worst = 0;
+  corners.forEach((a, first) => {
+    corners.slice(0, first).forEach((b, second) => {
+      const length = Math.max(Math.hypot(a.x - b.x, a.y - b.y), 1e-9);
+      const [ux, uy] = [(a.x - b.x) / length, (a.y - b.y) / length];
+      const by = [[columns[first]?.x ?? -1, ux], [columns[first]?.y ?? -1, uy], [columns[second]?.x ?? -1, -ux], [columns[second]?.y ?? -1, -uy]].filter(([column = -1]) => column >= 0);
+      let variance = 0;
+      for (const [i = 0, u = 0] of by) for (const [j = 0, v = 0] of by) variance += u * v * covariance.get(i, j);
+      worst = Math.max(worst, variance);
+    });
+  });
+  return Math.sqrt(worst);
 }
 
 /** Distance between two points of a solved figure, mm. */

@@ -9,7 +9,7 @@ import { fourSides } from './shapes/four-sides';
 import { manySides } from './shapes/many-sides';
 import { oval, round } from './shapes/round';
 import { roundedCorners } from './shapes/rounded-corners';
-import type { ShapeMeasure, SurfaceInput } from './shapes/shape';
+import { type ShapeMeasure, type SurfaceInput, firstUntaken } from './shapes/shape';
 import { threeSides } from './shapes/three-sides';
 import { wall } from './shapes/wall';
 import type { SurfaceCheck } from './surface-check';
@@ -41,5 +41,11 @@ export function slotsFor(shape: SurfaceShape, corners?: number | null): readonly
  *  @throws CoreError MEASURE_DISTANCE_RANGE, MEASURE_POINTS_SAME */
 export function checkSurface(input: SurfaceInput): SurfaceCheck {
   input.readings.forEach(refuseAbsurd);
-  return SHAPES[input.shape].check({ ...input, readings: input.readings.filter(({ kind }) => kind !== 'label') });
+  const check = SHAPES[input.shape].check({ ...input, readings: input.readings.filter(({ kind }) => kind !== 'label') });
+  if (!('helpsNext' in check) || check.helpsNext === undefined) return check;
+  /** A shape made of another asks only for what it has a field for. */
+  const own = slotsFor(input.shape, input.corners ?? null);
+  const asked = check.helpsNext;
+  if (own.some(({ key }) => key === asked.key)) return check;
+  return { ...check, helpsNext: firstUntaken(own, input.readings) };
 }

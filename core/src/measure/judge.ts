@@ -29,6 +29,8 @@ export interface Reliability {
   readonly redundancy: number;
   /** A slip of this size would be found 19 times out of 20; null where nothing checks it. */
   readonly smallestSlipFound_mm: number | null;
+  /** A slip of this size would be found 4 times out of 5; smaller ones may hide. */
+  readonly mayHide_mm: number | null;
 }
 
 export type Agreement =
@@ -40,6 +42,7 @@ export type Agreement =
 export const FALSE_ALARM = 0.001;
 const CANNOT_TELL_APART = 0.9;
 const NINETEEN_IN_TWENTY = 1.645;
+const FOUR_IN_FIVE = 0.8416;
 
 const WORST_ALLOWED = new Map<number, number>();
 
@@ -50,6 +53,12 @@ function worstAllowedOf(count: number): number {
   const worst = normalQuantile(FALSE_ALARM / 4 / Math.max(1, count));
   WORST_ALLOWED.set(count, worst);
   return worst;
+}
+
+/** Whether readings pass both tests: the sum of squares, and the worst of them alone. */
+export function isHonest(statistics: Statistics, count: number): boolean {
+  const freedom = count - statistics.rank;
+  return freedom < 1 || (statistics.weightedSquares <= chiSquared9995(freedom) && statistics.standardised.every((value) => Math.abs(value) <= worstAllowedOf(count)));
 }
 
 /** Says whether readings agree, and which one is wrong when that can be known.
@@ -66,14 +75,14 @@ export function judge(readings: readonly Reading[], sds: readonly number[], stat
       id, redundancy,
       residual_mm: statistics.residuals[index] ?? 0,
       standardised: statistics.standardised[index] ?? 0,
+      mayHide_mm: redundancy < 1e-9 ? null : ((worstAllowed + FOUR_IN_FIVE) * (sds[index] ?? 0)) / Math.sqrt(redundancy),
       smallestSlipFound_mm: redundancy < 1e-9 ? null : ((worstAllowed + NINETEEN_IN_TWENTY) * (sds[index] ?? 0)) / Math.sqrt(redundancy),
     };
   });
   if (freedom < 1) return { kind: 'not checked', reliability };
   const order = readings.map((_, index) => index).sort((a, b) => Math.abs(statistics.standardised[b] ?? 0) - Math.abs(statistics.standardised[a] ?? 0));
   const [worst = 0, ...rest] = order;
-  const isHonest = statistics.weightedSquares <= chiSquared9995(freedom) && Math.abs(statistics.standardised[worst] ?? 0) <= worstAllowed;
-  if (isHonest) return { kind: 'agree', worst_mm: Math.max(0, ...readings.map((_, index) => Math.abs(statistics.residuals[index] ?? 0))), reliability };
+  if (isHonest(statistics, sds.length)) return { kind: 'agree', worst_mm: Math.max(0, ...readings.map((_, index) => Math.abs(statistics.residuals[index] ?? 0))), reliability };
   const alike = rest.filter((index) => Math.abs(statistics.correlation(worst, index)) > CANNOT_TELL_APART);
   const decide = alike[0] === undefined ? undefined : decider(worst, alike[0]);
   const suspectAt = (index: number): Suspect => {

@@ -24,6 +24,7 @@ export interface Statistics {
 const RANK_TOLERANCE = 1e-9;
 /** Cholesky pivots closer together than this leave no doubt that the rank is full. */
 const CLEAR_PIVOT_RATIO = 1e-5;
+const CLEAR_OF_WEAK = 4;
 const BARELY_CHECKED = 1e-9;
 
 export function normalMatrix(rows: WeightedRows, unknowns: number): Matrix {
@@ -50,24 +51,27 @@ export function normalColumn(rows: WeightedRows, wanted: Float64Array, unknowns:
   return column;
 }
 
-/** The Cholesky factor when the pivots say beyond doubt that everything is determined. */
-export function clearFactor(normal: Matrix): CholeskyDecomposition | undefined {
+/** The Cholesky factor when the pivots say beyond doubt that everything is determined. @param weakest singular values up to this determine nothing */
+export function clearFactor(normal: Matrix, weakest = 0): CholeskyDecomposition | undefined {
   if (normal.rows === 0) return undefined;
   const factor = new CholeskyDecomposition(normal);
   if (!factor.isPositiveDefinite()) return undefined;
   const pivots = factor.lowerTriangularMatrix.diagonal();
-  return Math.min(...pivots) > Math.max(...pivots) * CLEAR_PIVOT_RATIO ? factor : undefined;
+  return Math.min(...pivots) > Math.max(Math.max(...pivots) * CLEAR_PIVOT_RATIO, CLEAR_OF_WEAK * weakest) ? factor : undefined;
 }
 
-export function rankOf(rows: WeightedRows, unknowns: number): number {
-  const { diagonal } = singularValues(rows, unknowns);
-  const largest = Math.max(...diagonal, 0);
-  return diagonal.filter((value) => value > largest * RANK_TOLERANCE).length;
+/** Directions of the unknowns, of length 1, that the observations leave open: known no better than 1 ÷ `weakest`. */
+export function openDirections(rows: WeightedRows, unknowns: number, weakest: number): readonly (readonly number[])[] {
+  const { diagonal, rightSingularVectors } = singularValues(rows, unknowns);
+  const least = leastOf(diagonal, weakest);
+  return diagonal.flatMap((value, index) => (value > least ? [] : [rightSingularVectors.getColumn(index)]));
 }
 
-/** @param wanted (observed − adjusted) over the standard deviation */
-export function statisticsOf(rows: WeightedRows, wanted: Float64Array, sds: readonly number[], unknowns: number): Statistics {
-  const { covariance, rank } = inverseOf(rows, unknowns);
+const leastOf = (diagonal: readonly number[], weakest: number): number => Math.max(weakest, Math.max(...diagonal, 0) * RANK_TOLERANCE);
+
+/** @param wanted (observed − adjusted) over the standard deviation @param weakest singular values up to this count as nothing: what is known no better is not determined */
+export function statisticsOf(rows: WeightedRows, wanted: Float64Array, sds: readonly number[], unknowns: number, weakest = 0): Statistics {
+  const { covariance, rank } = inverseOf(rows, unknowns, weakest);
   const inverse = covariance.to2DArray();
   const through = rows.map((row) => inverse.map((line) => line.reduce((sum, value, column) => sum + value * (row[column] ?? 0), 0)));
   const seen = (first: number, second: number): number => {
@@ -97,12 +101,12 @@ function singularValues(rows: WeightedRows, unknowns: number): SingularValueDeco
   return new SingularValueDecomposition(padded, { computeLeftSingularVectors: false });
 }
 
-function inverseOf(rows: WeightedRows, unknowns: number): { readonly covariance: Matrix; readonly rank: number } {
-  const factor = clearFactor(normalMatrix(rows, unknowns));
+function inverseOf(rows: WeightedRows, unknowns: number, weakest: number): { readonly covariance: Matrix; readonly rank: number } {
+  const factor = clearFactor(normalMatrix(rows, unknowns), weakest);
   if (factor !== undefined) return { covariance: factor.solve(Matrix.eye(unknowns)), rank: unknowns };
   const svd = singularValues(rows, unknowns);
-  const largest = Math.max(...svd.diagonal, 0);
-  const inverseSquares = svd.diagonal.map((value) => (value > largest * RANK_TOLERANCE ? 1 / (value * value) : 0));
+  const least = leastOf(svd.diagonal, weakest);
+  const inverseSquares = svd.diagonal.map((value) => (value > least ? 1 / (value * value) : 0));
   const v = svd.rightSingularVectors;
   return { covariance: v.mmul(Matrix.diag(inverseSquares)).mmul(v.transpose()), rank: inverseSquares.filter((value) => value > 0).length };
 }

@@ -13,13 +13,13 @@ const WIDTHS = { 'width-top': 1180, 'width-middle': 1181, 'width-bottom': 1180 }
 const HEIGHTS = { 'height-left': 2138, 'height-middle': 2140, 'height-right': 2142 };
 
 describe('may a pane that can still shear be called square?', () => {
-  it.failing('three widths and three heights without a diagonal: no tick, no uncertainty beyond belief; measure a diagonal', () => {
+  it('three widths and three heights without a diagonal: no tick, no uncertainty beyond belief; measure a diagonal', () => {
     const check = checked({ ...WIDTHS, ...HEIGHTS });
     expect(check).toMatchObject({ state: 'assumed', assumes: 'square corners', helpsNext: { group: 'diagonal' } });
     if (!('sizes' in check)) throw new Error('no sizes');
     for (const size of Object.values(check.sizes)) for (const { uncertainty } of size.why) expect(uncertainty === undefined || uncertainty.plusMinus < 1e6).toBe(true);
   });
-  it.failing('2 mm of spread accuse nobody', () => {
+  it('2 mm of spread accuse nobody', () => {
     const given = { 'width-top': 1400, 'width-middle': 1410, 'width-bottom': 1420, 'height-left': 760, 'height-middle': 763, 'height-right': 762 };
     for (const shape of ['four sides', 'curved glass'] as const) {
       const check = checked(given, shape);
@@ -29,7 +29,7 @@ describe('may a pane that can still shear be called square?', () => {
 });
 
 describe('is the reading that would fit the one that would?', () => {
-  it.failing('34.6 for 880, and 8795 for 879.5: adjusted again without the wrong one', () => {
+  it('34.6 for 880, and 8795 for 879.5: adjusted again without the wrong one', () => {
     const rest = { 'width-middle': 880, 'width-bottom': 880, 'height-left': 1200, 'height-middle': 1200, 'height-right': 1200, 'diagonal-falling': 1488.1, 'diagonal-rising': 1488.1 };
     for (const wrong of [34.6, 8795]) {
       const check = checked({ 'width-top': wrong, ...rest });
@@ -45,7 +45,7 @@ const gauss = (): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 
 const between = (low: number, high: number): number => low + (high - low) * random();
 
 describe('does the mend offered first mend the measure that was wrong?', () => {
-  it.failing.each([['six measures', FOUR_SIDE_SLOTS.filter(({ key }) => !key.endsWith('middle'))], ['eight', FOUR_SIDE_SLOTS]] as const)('%s with a slip of 10 cm in one of them: right in 95 of 100, or none is offered first', (_name, slots) => {
+  it.each([['six measures', FOUR_SIDE_SLOTS.filter(({ key }) => !key.endsWith('middle'))], ['eight', FOUR_SIDE_SLOTS]] as const)('%s with a slip of 10 cm in one of them: right in 95 of 100, or none is offered first', (_name, slots) => {
     let [offered, right] = [0, 0];
     for (let trial = 0; trial < 60; trial += 1) {
       const corners: readonly Point[] = [{ x: 0, y: 0 }, { x: between(600, 1600), y: between(-4, 4) }, { x: 0, y: 0 }, { x: between(-4, 4), y: between(800, 2400) }];
@@ -60,9 +60,8 @@ describe('does the mend offered first mend the measure that was wrong?', () => {
       });
       const input = { shape: 'four sides' as const, readings: taken };
       const check = checkSurface(input);
-      const isDecided = 'agreement' in check && check.agreement.kind === 'disagree' && check.agreement.suspects.length === 1;
       const [first] = slipFixes(input, check, new Map());
-      if (!isDecided || first === undefined) continue;
+      if (first === undefined) continue;
       offered += 1;
       if (first.id === taken[wrong]?.id) right += 1;
     }

@@ -45,11 +45,12 @@ const HONEST_SDS = 2;
 /** Beyond this share of a length the linear estimate of what would fit is no guide. */
 const FAR_OFF_SHARE = 0.2;
 
-/** Slips that would explain a disagreement: each is tried, and offered only when everything agrees with it.
+/** Slips that would explain a disagreement: each is tried, and offered only when everything agrees with it, and only where it is known which reading is wrong.
  *  @param typed what the person typed and in which unit, by reading id: for swapped digits */
 export function slipFixes(input: SurfaceInput, check: SurfaceCheck, typed: ReadonlyMap<string, { readonly text: string; readonly unit: LengthUnit }>): readonly SlipFix[] {
   const suspects = check.state === 'impossible' ? check.suspects : 'agreement' in check && check.agreement.kind === 'disagree' ? check.agreement.suspects : [];
   if (suspects.length === 0 && check.state !== 'impossible') return [];
+  const isToldApart = suspects.length === 1;
   const agrees = (changes: SlipFix['changes']): boolean => {
     const readings = input.readings.map((reading) => ({ ...reading, value_mm: changes.find(({ id }) => id === reading.id)?.value_mm ?? reading.value_mm }));
     if (readings.some(({ value_mm }) => !(value_mm >= 1) || value_mm > 100_000)) return false;
@@ -76,18 +77,24 @@ export function slipFixes(input: SurfaceInput, check: SurfaceCheck, typed: Reado
     const value_mm = [...values].sort((a, b) => Math.abs(a - wouldFit) - Math.abs(b - wouldFit))[0];
     if (value_mm !== undefined && isNear(reading, value_mm)) offer(slip, [{ id: reading.id, value_mm }]);
   };
-  const doubted = suspects.length > 0 ? input.readings.filter(({ id }) => suspects.some((suspect) => suspect.id === id)) : input.readings;
+  const doubted = isToldApart ? input.readings.filter(({ id }) => suspects.some((suspect) => suspect.id === id)) : check.state === 'impossible' ? input.readings : [];
   for (const reading of doubted.filter(({ kind }) => kind === 'distance' || kind === 'height over')) {
     offerOne('two digits swapped', reading, swappedDigits(typed.get(reading.id)));
     for (const { slip, by_mm } of SLIP_LENGTHS) offerOne(slip, reading, by_mm.map((by) => reading.value_mm + by));
     for (const { slip, factor } of UNIT_SLIPS) offerOne(slip, reading, [reading.value_mm * factor]);
   }
   for (const [width, height] of exchangeable(input)) offer('width and height exchanged', [{ id: width.id, value_mm: height.value_mm }, { id: height.id, value_mm: width.value_mm }]);
-  if (found.length === 0) {
+  if (found.length === 0 && isToldApart) {
     const toFrame = suspects.filter(({ tooLong_mm }) => tooLong_mm >= FRAME_LEAST_MM && tooLong_mm <= FRAME_MOST_MM);
     for (const { id, wouldFit_mm } of toFrame) offer(TO_FRAME, [{ id, value_mm: Math.round(wouldFit_mm) }]);
   }
-  return found;
+  return surelyMeant(found);
+}
+
+/** Fixes of one reading may stand beside each other, the likeliest first; where different readings could be put right, none of them is surely meant. */
+function surelyMeant(found: readonly SlipFix[]): readonly SlipFix[] {
+  const changed = (fix: SlipFix): string => fix.changes.map(({ id }) => id).sort().join(' ');
+  return new Set(found.map(changed)).size > 1 ? [] : found;
 }
 
 /** Curved glass cannot agree where its chords do not: that is known long before its curve is. */

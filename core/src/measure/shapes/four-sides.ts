@@ -73,7 +73,8 @@ export function checkFourSides({ readings }: Pick<SurfaceInput, 'readings'>): Su
   const figure = { outline, points: fourSidePoints(outline) };
   const common = { figure, sizes, agreement, remarks: [] };
   if (isDetermined) return { state: 'measured', ...common, helpsNext: firstUntaken(FOUR_SIDE_SLOTS, readings) };
-  const raises = FOUR_SIDE_SLOTS.find((slot) => !isTaken(readings, slot) && rankWith(slot.from, slot.to) > solution.rank);
+  const open = FOUR_SIDE_SLOTS.filter((slot) => !isTaken(readings, slot));
+  const raises = open.find((slot) => rankWith(slot.from, slot.to) > solution.rank) ?? open.find(({ group }) => group === 'diagonal');
   return { state: 'assumed', assumes: 'square corners', ...common, helpsNext: raises ?? firstUntaken(FOUR_SIDE_SLOTS, readings) };
 }
 
@@ -89,13 +90,20 @@ export function fourSidePoints(outline: Outline): Readonly<Record<string, Point>
 export function startRectangle(readings: readonly Reading[]): { readonly outline: Outline } | { readonly needs: readonly string[] } {
   const mean = (group: MeasureSlot['group']): number | undefined => {
     const values = readings.filter((reading) => FOUR_SIDE_SLOTS.some((slot) => slot.group === group && isSlot(reading, slot))).map(({ value_mm }) => value_mm);
-    return values.length === 0 ? undefined : values.reduce((sum, value) => sum + value, 0) / values.length;
+    return values.length === 0 ? undefined : medianOf(values);
   };
   const diagonal = mean('diagonal');
   const width = mean('width') ?? leg(diagonal, mean('height'));
   const height = mean('height') ?? leg(diagonal, mean('width'));
   if (width === undefined || height === undefined) return { needs: [...(width === undefined ? ['a width'] : []), ...(height === undefined ? ['a height'] : [])] };
   return { outline: [{ x: 0, y: 0 }, { x: width, y: 0 }, { x: width, y: height }, { x: 0, y: height }] };
+}
+
+/** One wrong reading does not move it far. */
+function medianOf(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  const middle = Math.floor(sorted.length / 2);
+  return sorted.length % 2 === 1 ? (sorted[middle] ?? Number.NaN) : ((sorted[middle - 1] ?? Number.NaN) + (sorted[middle] ?? Number.NaN)) / 2;
 }
 
 const ORIGIN: Point = { x: 0, y: 0 };

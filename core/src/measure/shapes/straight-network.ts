@@ -1,6 +1,6 @@
-import { type Datum, type NetworkSolution, adjustNetwork, spanOf, spreadOf } from '../adjust-network';
-import { type Agreement, type AskedMeasure, judge } from '../judge';
-import type { NetworkObservation, NetworkPoint } from '../observation';
+import { DETERMINED_SD_MM, type Datum, type NetworkSolution, adjustNetwork, spanOf, spreadOf, worstSpan_mm } from '../adjust-network';
+import { type Agreement, type AskedMeasure, type Suspect, isHonest, judge } from '../judge';
+import { type NetworkObservation, type NetworkPoint, observe } from '../observation';
 import type { Point } from '../outline';
 import { type Reading, sdOf } from '../reading';
 import type { SpreadFinder } from '../sizes';
@@ -39,10 +39,11 @@ export function solveReadings(all: readonly Reading[], plan: NetworkPlan): Solve
   const datum: Datum = used.some(({ kind }) => kind === 'level') ? 'first corner' : 'top side level';
   const solution = adjustNetwork(plan.start, observations, datum);
   const decider = (first: number, second: number): AskedMeasure | undefined => bestDecider(plan, observations, datum, used, first, second);
-  const isDetermined = solution.rank === solution.unknowns;
+  const isDetermined = solution.rank === solution.unknowns && worstSpan_mm(solution) <= DETERMINED_SD_MM;
+  const found = judge(used, observations.map(({ sd_mm }) => sd_mm), solution, decider);
   return {
     used, solution, isDetermined,
-    agreement: judge(used, observations.map(({ sd_mm }) => sd_mm), solution, decider),
+    agreement: isDetermined ? (found.kind === 'disagree' ? suspectsLeftOut(found, plan, observations, datum, used, decider) : found) : { kind: 'not checked', reliability: found.reliability },
     spread: isDetermined ? (sizeOf) => spreadOf(sizeOf, solution) : undefined,
     rankWith: (from, to) => {
       const [a, b] = [plan.pointOf(from), plan.pointOf(to)];
@@ -50,6 +51,38 @@ export function solveReadings(all: readonly Reading[], plan: NetworkPlan): Solve
       return adjustNetwork(plan.start, [...observations, { kind: 'distance', at: [a, b], value_mm: spanOf(plan.start, a, b), sd_mm: 1 }], datum).rank;
     },
   };
+}
+
+/** How many of the most doubtful readings are tried left out. */
+const MOST_DOUBTED = 6;
+/** A reading is cleared when leaving it out explains the rest worse than leaving out the best by this much in the sum of squares: chance alone does that in 1 of 100. @source chi-squared, one degree of freedom, 0.99 (from memory) */
+const TOLD_APART = 6.63;
+
+/** Each of the doubtful readings is left out and the rest adjusted again: the one without which the rest agrees best is the suspect, with the reading that would fit, and those without which it agrees hardly worse are too: they cannot be told apart. Where nothing agrees whichever is left out, the linear answer stands. */
+function suspectsLeftOut(found: Extract<Agreement, { readonly kind: 'disagree' }>, plan: NetworkPlan, observations: readonly NetworkObservation[], datum: Datum, used: readonly Reading[], decider: (first: number, second: number) => AskedMeasure | undefined): Agreement {
+  const doubted = used.map((_, index) => index).sort((a, b) => Math.abs(found.reliability[b]?.standardised ?? 0) - Math.abs(found.reliability[a]?.standardised ?? 0)).slice(0, MOST_DOUBTED);
+  const tried = doubted.map((index) => {
+    const rest = observations.filter((_, other) => other !== index);
+    const solution = adjustNetwork(plan.start, rest, datum);
+    return { index, solution, isHonest: isHonest(solution, rest.length), isDetermined: solution.rank === solution.unknowns };
+  });
+  const fitted = (index: number, solution: NetworkSolution): Suspect | undefined => {
+    const [reading, observation] = [used[index], observations[index]];
+    if (reading === undefined || observation === undefined) return undefined;
+    const wouldFit_mm = observe(solution.corners, observation).value;
+    return { id: reading.id, kind: reading.kind, from: reading.from, to: reading.to, tooLong_mm: reading.value_mm - wouldFit_mm, wouldFit_mm };
+  };
+  const determined = tried.filter((own) => own.isDetermined).sort((a, b) => a.solution.weightedSquares - b.solution.weightedSquares);
+  const best = determined[0];
+  const honest = best?.isHonest === true ? determined.filter(({ solution }) => solution.weightedSquares <= best.solution.weightedSquares + TOLD_APART) : [];
+  const [first, ...others] = honest.flatMap(({ index, solution }) => { const own = fitted(index, solution); return own === undefined ? [] : [own]; });
+  if (first === undefined) {
+    const [suspect, ...more] = found.suspects.map((own) => { const again = tried.find(({ index, isDetermined }) => isDetermined && used[index]?.id === own.id); return (again === undefined ? undefined : fitted(again.index, again.solution)) ?? own; });
+    return suspect === undefined ? found : { ...found, suspects: [suspect, ...more] };
+  }
+  const [one, other] = honest;
+  const decide = one === undefined || other === undefined ? undefined : decider(one.index, other.index);
+  return { kind: 'disagree', suspects: [first, ...others], reliability: found.reliability, ...(decide === undefined ? {} : { decide }) };
 }
 
 function observationOf(reading: Reading, { pointOf, armsOf, sideUnder, start }: NetworkPlan): NetworkObservation | undefined {
