@@ -3,10 +3,10 @@ const swc = {
   extensionsToTreatAsEsm: ['.ts'],
   testEnvironment: 'node',
 };
-const project = (displayName, more = {}) => ({ ...swc, displayName, rootDir: '.', testMatch: [`<rootDir>/${displayName}/src/**/*.spec.ts`], ...more });
+const project = (displayName, more = {}) => ({ ...swc, displayName, rootDir: '.', setupFiles: ['<rootDir>/jest-seed.mjs'], testMatch: [`<rootDir>/${displayName}/src/**/*.spec.ts`], ...more });
 
 export default {
-  projects: [project('core'), project('contracts'), project('demo'), project('server'), project('web', { setupFiles: ['<rootDir>/web/jest-setup.mjs'] })],
+  projects: [project('core'), project('contracts'), project('demo'), project('server'), project('web', { setupFiles: ['<rootDir>/jest-seed.mjs', '<rootDir>/web/jest-setup.mjs'] })],
   /** Hooks that start a database too: a busy machine is given time. */
   testTimeout: 180_000,
 };

@@ -19,11 +19,12 @@ const MAX_ROUNDS = 60;
 const STEP_DONE_MM = 1e-7;
 /** What is known no better than this is not determined: nobody could cut by it. @source our guess */
 export const DETERMINED_SD_MM = 20;
-const WEAKEST = 1 / DETERMINED_SD_MM;
+/** A direction moves several corners at once: it is left open when it is known no better than twice that. */
+const WEAKEST = 1 / (2 * DETERMINED_SD_MM);
 const MOST_HALVINGS = 12;
 
 /** Adjusts observations between corners (and points between them) by nonlinear least squares: Gauss–Newton with halved steps.
- *  What the observations leave open, or know no better than 20 mm, stays as in `start`.
+ *  What the observations leave open, or hardly know, stays as in `start`.
  *  @param start mm, one point a corner
  *  @source Gauss–Newton adjustment and w-test: Baarda, A Testing Procedure for Use in Geodetic Networks, 1968 (from memory) */
 export function adjustNetwork(start: readonly Point[], observations: readonly NetworkObservation[], datum: Datum = 'top side level'): NetworkSolution {

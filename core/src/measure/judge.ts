@@ -55,6 +55,19 @@ function worstAllowedOf(count: number): number {
   return worst;
 }
 
+/** The shift, in standard deviations, that the sum of squares finds 4 times in 5. @source normal approximation of the non-central chi-squared */
+function foundBySquares(freedom: number): number {
+  if (freedom < 1) return Number.POSITIVE_INFINITY;
+  const limit = chiSquared9995(freedom);
+  let [low, high] = [0, 200];
+  while (high - low > 0.01) {
+    const middle = (low + high) / 2;
+    if ((freedom + middle - limit) / Math.sqrt(2 * (freedom + 2 * middle)) < FOUR_IN_FIVE) low = middle;
+    else high = middle;
+  }
+  return Math.sqrt(high);
+}
+
 /** Whether readings pass both tests: the sum of squares, and the worst of them alone. */
 export function isHonest(statistics: Statistics, count: number): boolean {
   const freedom = count - statistics.rank;
@@ -75,7 +88,7 @@ export function judge(readings: readonly Reading[], sds: readonly number[], stat
       id, redundancy,
       residual_mm: statistics.residuals[index] ?? 0,
       standardised: statistics.standardised[index] ?? 0,
-      mayHide_mm: redundancy < 1e-9 ? null : ((worstAllowed + FOUR_IN_FIVE) * (sds[index] ?? 0)) / Math.sqrt(redundancy),
+      mayHide_mm: redundancy < 1e-9 ? null : (Math.min(worstAllowed + FOUR_IN_FIVE, foundBySquares(freedom)) * (sds[index] ?? 0)) / Math.sqrt(redundancy),
       smallestSlipFound_mm: redundancy < 1e-9 ? null : ((worstAllowed + NINETEEN_IN_TWENTY) * (sds[index] ?? 0)) / Math.sqrt(redundancy),
     };
   });

@@ -1,5 +1,6 @@
 import { type Formula, GEOMETRY, type Reasoned, applyFormula } from '../../quantity';
 import { ARC_FORMULAS, arcPoints, segmentArea } from '../arcs';
+import { onLevelSill } from '../hanging';
 import type { MeasureSlot } from '../measure-slot';
 import type { NetworkObservation, NetworkPoint } from '../observation';
 import { type Outline, type Point, areaOf, isConvex, outlineBounds, perimeterOf } from '../outline';
@@ -62,7 +63,7 @@ function checkArch({ readings }: SurfaceInput): SurfaceCheck {
   const pointOf = (name: string): NetworkPoint | undefined => (withBody ? POINTS : SEGMENT_POINTS)[name];
   const even: NetworkObservation = { kind: 'right angle', at: [pointOf('mt') ?? [], pointOf('tr') ?? [], pointOf('ct') ?? []], value_mm: 0, sd_mm: EVEN_ARCH_SD_MM };
   const solved = solveReadings(readings, { start, pointOf, armsOf: (name) => FOUR_SIDE_ARMS[name], sideUnder: () => ['tr', 'tl'], assumptions: [even], deciders: withBody ? FOUR_SIDE_DECIDERS : [] });
-  const corners = solved.solution.corners;
+  const corners = withBody ? onLevelSill(solved.solution.corners, 2, 3) : solved.solution.corners;
   if (withBody && !isConvex(corners.slice(0, 4))) return { state: 'impossible', suspects: solved.agreement.kind === 'disagree' ? solved.agreement.suspects : [] };
   const outline = archOutline(corners);
   const figure = { outline, points: pointsOf(corners, outline) };

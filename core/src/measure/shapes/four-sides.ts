@@ -2,6 +2,7 @@ import { type Formula, GEOMETRY, type Reasoned, applyFormula } from '../../quant
 import type { AskedMeasure } from '../judge';
 import type { MeasureSlot } from '../measure-slot';
 import type { NetworkPoint } from '../observation';
+import { askedLevel, fromCorner, onLevelSill } from '../hanging';
 import { type Outline, type Point, isConvex } from '../outline';
 import type { Reading } from '../reading';
 import { type Sizes, type SpreadFinder, straightSizes } from '../sizes';
@@ -23,6 +24,7 @@ export const FOUR_SIDE_SLOTS: readonly MeasureSlot[] = [
 /** Readings that are not distances: none is asked for, each helps where diagonals cannot be reached. */
 const SQUARE_SLOTS: readonly MeasureSlot[] = [
   { key: 'level-top', kind: 'level', from: 'tl', to: 'tr', word: 'right end of the top lower than the left', group: 'check', lies: 'beside', isExtra: true, how: 'Spirit level along the top; 0 when level, minus when the right end is higher.' },
+  { key: 'level-sill', kind: 'level', from: 'bl', to: 'br', word: 'right end of the sill lower than the left', group: 'check', lies: 'beside', isExtra: true, how: 'Spirit level along the sill; 0 when level, minus when the right end is higher.' },
   ...(['tl', 'tr', 'br', 'bl'] as const).map((corner): MeasureSlot => ({ key: `square-${corner}`, kind: 'right angle', from: corner, to: corner, word: `try square fits ${{ tl: 'upper left', tr: 'upper right', br: 'lower right', bl: 'lower left' }[corner]}`, group: 'check', lies: 'beside', isExtra: true, how: 'Type 0 when a try square lies tight in this corner.' })),
 ];
 
@@ -66,12 +68,14 @@ export function checkFourSides({ readings }: Pick<SurfaceInput, 'readings'>): Su
   const solved = solveReadings(readings, { start: start.outline, pointOf: (name) => FOUR_SIDE_POINTS[name], armsOf: (name) => FOUR_SIDE_ARMS[name], deciders: FOUR_SIDE_DECIDERS });
   const { solution, agreement, isDetermined, rankWith } = solved;
   if (!isConvex(solution.corners)) return { state: 'impossible', suspects: agreement.kind === 'disagree' ? agreement.suspects : [] };
-  const outline = levelled(solution.corners);
-  const spread: SpreadFinder | undefined = solved.spread === undefined ? undefined : (size) => solved.spread?.((corners) => size(levelled(corners))) ?? Number.NaN;
+  const hasLevel = readings.some(({ kind }) => kind === 'level');
+  const hanging = (corners: readonly Point[]): Outline => (hasLevel ? fromCorner(corners) : onLevelSill(corners, 2, 3));
+  const outline = hanging(solution.corners);
+  const spread: SpreadFinder | undefined = solved.spread === undefined ? undefined : (size) => solved.spread?.((corners) => size(hanging(corners))) ?? Number.NaN;
   const remark = isDetermined ? undefined : 'Too few measures: corners drawn square. Measure a diagonal to know.';
-  const sizes: Sizes = { ...straightSizes(outline, spread, remark), ...(readings.some(({ kind }) => kind === 'level') ? { offLevel_mm: offLevel(solution.corners, solved.spread) } : {}) };
+  const sizes: Sizes = { ...straightSizes(outline, spread, remark), ...(hasLevel ? { offLevel_mm: offLevel(solution.corners, solved.spread) } : {}) };
   const figure = { outline, points: fourSidePoints(outline) };
-  const common = { figure, sizes, agreement, remarks: [] };
+  const common = { figure, sizes, agreement, remarks: hasLevel ? [] : askedLevel([outline[0], outline[1]], [outline[3], outline[2]]) };
   if (isDetermined) return { state: 'measured', ...common, helpsNext: firstUntaken(FOUR_SIDE_SLOTS, readings) };
   const open = FOUR_SIDE_SLOTS.filter((slot) => !isTaken(readings, slot));
   const raises = open.find((slot) => rankWith(slot.from, slot.to) > solution.rank) ?? open.find(({ group }) => group === 'diagonal');
@@ -118,15 +122,6 @@ function isTaken(readings: readonly Reading[], slot: MeasureSlot): boolean {
 
 function leg(diagonal: number | undefined, other: number | undefined): number | undefined {
   return diagonal !== undefined && other !== undefined && diagonal > other ? Math.sqrt(diagonal ** 2 - other ** 2) : undefined;
-}
-
-/** The figure turned so that its top lies along the drawing's top: films are cut by the top edge, not by the level. */
-function levelled(corners: readonly Point[]): Outline {
-  const [first = ORIGIN, second = ORIGIN] = corners;
-  if (second.y === first.y) return corners;
-  const length = Math.hypot(second.x - first.x, second.y - first.y);
-  const along = { x: (second.x - first.x) / length, y: (second.y - first.y) / length };
-  return corners.map(({ x, y }) => ({ x: (x - first.x) * along.x + (y - first.y) * along.y, y: (y - first.y) * along.x - (x - first.x) * along.y }));
 }
 
 function offLevel(corners: readonly Point[], spread: SpreadFinder | undefined): Reasoned<number> {

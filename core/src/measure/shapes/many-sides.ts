@@ -1,5 +1,6 @@
 import type { AskedMeasure } from '../judge';
-import { laidOut, startingAtTop } from '../lay-out-corners';
+import { fromCorner, likeliestSill, onLevelSill } from '../hanging';
+import { laidOut } from '../lay-out-corners';
 import type { MeasureSlot } from '../measure-slot';
 import { type Outline, areaOf, isConvex, isSimple } from '../outline';
 import type { Reading } from '../reading';
@@ -21,23 +22,29 @@ function slotsOf(corners: number): readonly MeasureSlot[] {
   const sides = Array.from({ length: count }, (_, index) => slot(index + 1, ((index + 1) % count) + 1, `side ${index + 1}–${((index + 1) % count) + 1}`, 'along', false));
   const fan = Array.from({ length: Math.max(0, count - 3) }, (_, index) => slot(1, index + 3, `diagonal 1–${index + 3}`, 'inside', false));
   const check = count < 4 ? [] : [slot(2, count, `diagonal 2–${count}`, 'inside', false)];
-  return [...sides, ...fan, ...check];
+  const level: MeasureSlot = { key: 'level-p1-p2', kind: 'level', from: 'p1', to: 'p2', word: 'corner 2 lower than corner 1', group: 'check', lies: 'beside', isExtra: true, how: 'By a spirit level; 0 when side 1–2 is level, minus when corner 2 is higher.' };
+  return [...sides, ...fan, ...check, level];
 }
 
 function checkPolygon({ readings, corners }: SurfaceInput): SurfaceCheck {
   const count = countOf(corners ?? USUAL_CORNERS);
-  const between = readings.filter(({ kind, from, to }) => kind === 'distance' && cornerAt(from, count) !== undefined && cornerAt(to, count) !== undefined);
-  const impossible = impossibleTriangle(between, count);
+  const between = readings.filter(({ kind, from, to }) => (kind === 'distance' || kind === 'level') && cornerAt(from, count) !== undefined && cornerAt(to, count) !== undefined);
+  const impossible = impossibleTriangle(between.filter(({ kind }) => kind === 'distance'), count);
   if (impossible !== undefined) return { state: 'impossible', says: impossible, suspects: [] };
-  const start = laidOut(between.map(({ from, to, value_mm }) => ({ a: cornerAt(from, count) ?? 0, b: cornerAt(to, count) ?? 0, length_mm: value_mm })), count);
+  const lengths = between.filter(({ kind }) => kind === 'distance');
+  const start = laidOut(lengths.map(({ from, to, value_mm }) => ({ a: cornerAt(from, count) ?? 0, b: cornerAt(to, count) ?? 0, length_mm: value_mm })), count);
   if ('open' in start) return { state: 'unfinished', needs: start.open.length === count ? ['a side'] : [`a side or diagonal to corner ${start.open.map((corner) => corner + 1).join(', ')}`] };
-  const solved = bestOfMirrors(between, count, start.outline);
-  const outline = startingAtTop(solved.solution.corners);
+  const hasLevel = between.length > lengths.length;
+  const sill = likeliestSill(start.outline);
+  const solved = bestOfMirrors(between, count, onLevelSill(start.outline, ...sill));
+  const hanging = (corners: Outline): Outline => (hasLevel ? fromCorner(corners) : onLevelSill(corners, ...likeliestSill(solved.solution.corners)));
+  const outline = hanging(solved.solution.corners);
   if (!isSimple(outline) || areaOf(outline) <= 0) return { state: 'impossible', says: 'The sides would have to cross each other.', suspects: solved.agreement.kind === 'disagree' ? solved.agreement.suspects : [] };
   const figure = { outline, points: Object.fromEntries(outline.map((point, index) => [`p${index + 1}`, point])) };
-  const sizes = straightSizes(outline, solved.spread === undefined ? undefined : (size) => solved.spread?.((at) => size(startingAtTop(at))) ?? Number.NaN, undefined);
-  const folding = foldingCorners(between, count);
-  const remarks = folding.length === 0 ? [] : [`${folding.length === 1 ? 'Corner' : 'Corners'} ${folding.join(', ')} ${folding.length === 1 ? 'is' : 'are'} known by two lengths only: drawn ${isConvex(outline) ? 'pointing outward; the mirror image, pointing inward, has the same lengths' : 'as the other measures want it'}.`];
+  const sizes = straightSizes(outline, solved.spread === undefined ? undefined : (size) => solved.spread?.((at) => size(hanging(at))) ?? Number.NaN, undefined);
+  const folding = foldingCorners(lengths, count);
+  const asked = hasLevel || count < 4 ? [] : ['Taken standing level on its lowest side, its sides as upright as can be. If it hangs otherwise, type what a spirit level says along side 1–2.'];
+  const remarks = folding.length === 0 ? asked : [...asked, `${folding.length === 1 ? 'Corner' : 'Corners'} ${folding.join(', ')} ${folding.length === 1 ? 'is' : 'are'} known by two lengths only: drawn ${isConvex(outline) ? 'pointing outward; the mirror image, pointing inward, has the same lengths' : 'as the other measures want it'}.`];
   const slots = slotsOf(count);
   const helpsNext = firstUntaken(slots, readings);
   if (!solved.isDetermined) return { state: 'assumed', assumes: 'the corners not tied yet', figure, sizes, agreement: solved.agreement, helpsNext, remarks };

@@ -1,3 +1,4 @@
+import { fromCorner } from '../hanging';
 import type { MeasureSlot } from '../measure-slot';
 import type { NetworkPoint } from '../observation';
 import type { Point } from '../outline';
@@ -24,7 +25,7 @@ const ARMS: Readonly<Record<string, readonly [string, string]>> = { bl: ['br', '
 
 /** A triangle from its sides; a height or a right angle may stand for a side. */
 export const threeSides: ShapeMeasure = {
-  slots: () => [...SLOTS, ...(['bl', 'br'] as const).map((corner): MeasureSlot => ({ key: `square-${corner}`, kind: 'right angle', from: corner, to: corner, word: `try square fits lower ${corner === 'bl' ? 'left' : 'right'}`, group: 'check', lies: 'beside', isExtra: true, how: 'Type 0 when a try square lies tight in this corner.' }))],
+  slots: () => [...SLOTS, { key: 'level-sill', kind: 'level', from: 'bl', to: 'br', word: 'right end of the bottom lower than the left', group: 'check', lies: 'beside', isExtra: true, how: 'By a spirit level; 0 when level, minus when the right end is higher.' }, ...(['bl', 'br'] as const).map((corner): MeasureSlot => ({ key: `square-${corner}`, kind: 'right angle', from: corner, to: corner, word: `try square fits lower ${corner === 'bl' ? 'left' : 'right'}`, group: 'check', lies: 'beside', isExtra: true, how: 'Type 0 when a try square lies tight in this corner.' }))],
   check: checkTriangle,
 };
 
@@ -47,7 +48,7 @@ function checkTriangle({ readings }: SurfaceInput): SurfaceCheck {
   });
   const turned = (corners: readonly Point[]): readonly Point[] => {
     const [bl = ORIGIN, br = ORIGIN, tp = ORIGIN] = corners;
-    return [{ x: tp.x, y: 0 }, { x: br.x, y: br.y - tp.y }, { x: bl.x, y: bl.y - tp.y }];
+    return fromCorner([tp, br, bl]);
   };
   const outline = turned(solved.solution.corners);
   const [tp = ORIGIN, br = ORIGIN, bl = ORIGIN] = outline;

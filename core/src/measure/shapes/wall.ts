@@ -7,7 +7,7 @@ import type { SurfaceCheck } from '../surface-check';
 import { FOUR_SIDE_SLOTS, checkFourSides } from './four-sides';
 import type { JointSizes, PartSize, ShapeMeasure, SurfaceInput } from './shape';
 
-const LEVEL_SLOT: MeasureSlot = { key: 'level-top', kind: 'level', from: 'tl', to: 'tr', word: 'right end of the top lower than the left', group: 'check', lies: 'beside', isExtra: true, how: 'Spirit level along the top; 0 when level, minus when the right end is higher.' };
+const LEVEL_SLOTS: readonly MeasureSlot[] = [['top', 'tl', 'tr'], ['sill', 'bl', 'br']].map(([edge = '', from = '', to = '']): MeasureSlot => ({ key: `level-${edge}`, kind: 'level', from, to, word: `right end of the ${edge === 'sill' ? 'foot' : edge} lower than the left`, group: 'check', lies: 'beside', isExtra: true, how: '0 when level, minus when the right end is higher.' }));
 
 export const WALL_FORMULAS = {
   openings: { id: 'measure.openings', word: 'openings taken off', says: 'Σ width · height of the openings', unit: 'mm²', source: GEOMETRY, inputs: { sum_mm2: { word: 'openings together', unit: 'mm²' } }, of: ({ sum_mm2 }) => sum_mm2 } satisfies Formula<{ readonly sum_mm2: number }>,
@@ -15,7 +15,7 @@ export const WALL_FORMULAS = {
 } as const;
 
 /** A wall: four sides, openings taken off, and the girth its joints add to the film. */
-export const wall: ShapeMeasure = { slots: () => [...FOUR_SIDE_SLOTS, LEVEL_SLOT], check: checkWall };
+export const wall: ShapeMeasure = { slots: () => [...FOUR_SIDE_SLOTS, ...LEVEL_SLOTS], check: checkWall };
 
 function checkWall({ readings, parts = [], joints }: SurfaceInput): SurfaceCheck {
   const bare = checkFourSides({ readings });
