@@ -1,4 +1,4 @@
-import { DEMO_JOB, allSaved, expect, field, surface, test } from './house';
+import { DEMO_JOB, allSaved, copyOfDemo, expect, field, surface, test } from './house';
 
 test.beforeEach(async ({ page, as }) => { await as(page, 'Wren'); });
 
@@ -19,6 +19,30 @@ test('the contradiction of the demo is said in words, decided by one more measur
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.getByText('Left or right height is about 18 mm off.')).toBeVisible();
   await expect(field(page, 'Right height')).toHaveValue('2158');
+});
+
+test('the same contradiction walked to its mending from outside: drawing, words, buttons, table and focus change sides together, and stay so over a reload', async ({ page }) => {
+  await page.goto(`${await copyOfDemo(page)}/survey`);
+  await page.getByRole('listbox', { name: 'Surfaces' }).getByRole('option', { name: 'SW3' }).click();
+  await expect(page.getByText('Left or right height is about 18 mm off.')).toBeVisible();
+  await page.getByRole('button', { name: 'Seen from room' }).click();
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Seen from outside' })).toBeVisible();
+  await expect(field(page, 'Left height')).toHaveValue('2158');
+  const ask = page.getByRole('button', { name: /^Measure from the/ });
+  const words = ((await ask.textContent()) ?? '').replace(/^Measure f/, 'F').trim();
+  await ask.click();
+  const decider = page.getByLabel(words, { exact: true });
+  await expect(decider).toBeFocused();
+  await decider.fill(words.includes('middle of the bottom') ? '2221' : '1593');
+  await decider.press('Tab');
+  await expect(page.getByText(/The left height is about 1[5-9] mm too long/)).toBeVisible();
+  await page.getByText('Every measure, and how sure').click();
+  await expect(page.getByLabel('Instrument of left height 2158')).toBeVisible();
+  await page.getByRole('button', { name: /^Left height is 21[34]\d mm/ }).click();
+  await expect(page.getByText('The measures agree')).toBeVisible();
+  await expect(field(page, 'Left height')).toHaveValue(/^21[34]\d/);
+  await expect(field(page, 'Right height')).toHaveValue('2140');
 });
 
 test('the figure is redrawn while typing, before anything is taken over', async ({ page }) => {

@@ -50,3 +50,10 @@ export function measureWord(slots: readonly MeasureSlot[], { kind, from, to }: P
   if (kind === 'distance') return `from ${pointWord(from)} to ${pointWord(to)}`;
   return from === to ? `${kind} at ${pointWord(from)}` : `${kind} from ${pointWord(from)} to ${pointWord(to)}`;
 }
+
+const MIRRORED: Readonly<Record<MeasurePoint, MeasurePoint>> = { tl: 'tr', tr: 'tl', bl: 'br', br: 'bl', ml: 'mr', mr: 'ml', q1: 'q2', q2: 'q1', q3: 'q4', q4: 'q3' };
+
+/** The points of a measure as they are called from the other side. */
+export function mirroredMeasure<Measure extends { readonly kind: MeasureKind; readonly from: MeasurePoint; readonly to: MeasurePoint }>(measure: Measure): Measure {
+  return { ...measure, from: MIRRORED[measure.from] ?? measure.from, to: MIRRORED[measure.to] ?? measure.to };
+}

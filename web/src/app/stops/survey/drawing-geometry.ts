@@ -1,4 +1,4 @@
-import type { MeasureKind, MeasurePoint } from '@yellow-pane/core/job';
+import type { MeasurePoint } from '@yellow-pane/core/job';
 import { type Figure, type MeasureSlot, type Outline, type Point, mirrorOf, outlineBounds } from '@yellow-pane/core/measure';
 
 export interface Box {
@@ -95,13 +95,6 @@ export function placesOf(measures: readonly DrawnMeasure[], drawing: Drawing): r
     taken.push(free.field);
     return free;
   });
-}
-
-const MIRRORED: Readonly<Record<MeasurePoint, MeasurePoint>> = { tl: 'tr', tr: 'tl', bl: 'br', br: 'bl', ml: 'mr', mr: 'ml', q1: 'q2', q2: 'q1', q3: 'q4', q4: 'q3' };
-
-/** The points of a measure as they are called from the other side. */
-export function mirroredMeasure<Measure extends { readonly kind: MeasureKind; readonly from: MeasurePoint; readonly to: MeasurePoint }>(measure: Measure): Measure {
-  return { ...measure, from: MIRRORED[measure.from] ?? measure.from, to: MIRRORED[measure.to] ?? measure.to };
 }
 
 export function between(from: Point, to: Point, share: number): Point {

@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { Instrument, RowOf } from '@yellow-pane/core/job';
-import { type Agreement, INSTRUMENTS, measureWord, readingOf, sdOf, slotsFor } from '@yellow-pane/core/measure';
+import { type Agreement, INSTRUMENTS, readingOf, sdOf, slotsFor } from '@yellow-pane/core/measure';
 import { formatLength } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
+import { Looking } from './looking';
 
 /** Every reading with how sure it is, how far it is off the figure, and how large a slip in it would have to be to show. */
 @Component({
@@ -34,6 +35,7 @@ import { JobReading } from '../../job/job-reading';
 export class MeasureTable {
   readonly #desk = inject(JobDesk);
   readonly #reading = inject(JobReading);
+  readonly #looking = inject(Looking);
   readonly #units = inject(Device).units;
   readonly surface = input.required<RowOf<'surface'>>();
   readonly agreement = input.required<Agreement | undefined>();
@@ -43,7 +45,7 @@ export class MeasureTable {
     const slots = slotsFor(this.surface().shape, this.surface().corners);
     return {
       id: row.id, instrument: row.instrument, isStated: row.sd_nm !== null,
-      word: `${measureWord(slots, { kind: row.kind, from: row.fromPoint, to: row.toPoint })} ${formatLength(row.value_nm, this.#units())}`,
+      word: `${this.#looking.word(slots, { kind: row.kind, from: row.fromPoint, to: row.toPoint })} ${formatLength(row.value_nm, this.#units())}`,
       sd: sdOf(readingOf(row)).toFixed(1),
       off: line === undefined ? '–' : `${line.residual_mm >= 0 ? '+' : '−'}${Math.abs(line.residual_mm).toFixed(1)} mm`,
       shows: line === undefined ? '–' : line.smallestSlipFound_mm === null ? 'never' : `${line.smallestSlipFound_mm.toFixed(0)} mm`,

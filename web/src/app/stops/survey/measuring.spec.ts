@@ -6,6 +6,7 @@ import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
 import { openJob } from '../../testing/open-job';
+import { Looking } from './looking';
 import { Measuring } from './measuring';
 
 const kept = new Map<string, string>();
@@ -20,7 +21,7 @@ function before(surface: Partial<Surface> = {}, entryUnit: LengthUnit = 'mm') {
   const row = (id: string, tag: string) => ({ op: 'put' as const, table: 'surface' as const, id, fields: { ...NEW_SURFACE, placeId: 'P', tag, name: '', position: 1, ...surface } });
   const job = openJob(
     [{ op: 'put', table: 'job', id: 'J', fields: { name: 'Kestrel Hill', entryUnit, archived: false } }, row('S1', 'SW1'), row('S2', 'SW2')], [],
-    [Measuring, { provide: Selection, useFactory: (reading: JobReading) => ({ surface: () => reading.surfaceById().get(chosen()) }), deps: [JobReading] }],
+    [Looking, Measuring, { provide: Selection, useFactory: (reading: JobReading) => ({ surface: () => reading.surfaceById().get(chosen()) }), deps: [JobReading] }],
   );
   const measuring = job.get(Measuring);
   const type = (texts: Readonly<Record<string, string>>): void => { for (const [key, text] of Object.entries(texts)) { measuring.type(key, text); measuring.take(key); } };

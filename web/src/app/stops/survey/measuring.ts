@@ -1,6 +1,6 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import { type Instrument, MEASURE_KINDS, type RowOf } from '@yellow-pane/core/job';
-import { type AskedMeasure, type MeasureSlot, type SlipFix, type Suspect, type SurfaceCheck, checkSurface, isSameMeasure, measureWord, nominalFigure, outlineOfCheck, rectangleSizes, slipFixes, slotsFor, surfaceInputOf } from '@yellow-pane/core/measure';
+import { type AskedMeasure, type MeasureSlot, type SlipFix, type Suspect, type SurfaceCheck, checkSurface, isSameMeasure, nominalFigure, outlineOfCheck, rectangleSizes, slipFixes, slotsFor, surfaceInputOf } from '@yellow-pane/core/measure';
 import { type LengthUnit, formatLength, formatLengthWithUnit, nmFromMm, parseReading } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { Drafts } from '../../device/drafts';
@@ -8,6 +8,7 @@ import { JobDesk } from '../../job/job-desk';
 import { JobReading, checked } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
 import type { SheetMeasure } from './surface-sheet';
+import { Looking } from './looking';
 import { findingOf, unreadableWord } from './survey-words';
 
 const LONGEST_PANE_MM = 20_000;
@@ -32,6 +33,7 @@ export class Measuring {
   readonly #drafts = inject(Drafts);
   readonly #reading = inject(JobReading);
   readonly #units = inject(Device).units;
+  readonly #looking = inject(Looking);
   readonly surface = inject(Selection).surface;
   readonly #wanted = signal<(AskedMeasure & { readonly surfaceId: string }) | undefined>(undefined);
   readonly hasMore = signal(false);
@@ -84,7 +86,7 @@ export class Measuring {
   readonly remarks = computed(() => { const check = this.check(); return 'remarks' in check ? check.remarks : []; });
   readonly helpsNext = computed(() => { const check = this.check(); return 'helpsNext' in check ? check.helpsNext : undefined; });
   readonly agreement = computed(() => { const check = this.check(); return 'agreement' in check ? check.agreement : undefined; });
-  readonly finding = computed(() => findingOf(this.check(), this.slots(), this.#units()));
+  readonly finding = computed(() => findingOf(this.check(), (measure) => this.word(measure), this.#units()));
   readonly suspects = computed<readonly Suspect[]>(() => {
     const check = this.check();
     if (check.state === 'impossible') return check.suspects;
@@ -114,7 +116,13 @@ export class Measuring {
   readonly nextKey = computed(() => (this.suspects().length > 0 ? undefined : this.next()?.key));
 
   word(measure: AskedMeasure): string {
-    return measureWord(this.slots(), measure);
+    return this.#looking.word(this.slots(), measure);
+  }
+
+  /** The same of a reading, by its id. */
+  wordOf(id: string): string {
+    const field = this.#fields().find(({ row, key }) => (row?.id ?? key) === id);
+    return field === undefined ? 'a measure' : this.word(field);
   }
 
   type(key: string, text: string): void {

@@ -1,9 +1,10 @@
 import { ChangeDetectionStrategy, Component, type ElementRef, DestroyRef, computed, inject, input, output, signal, viewChild, viewChildren, afterNextRender } from '@angular/core';
-import { type Figure, type MeasureSlot, type Point, measureWord } from '@yellow-pane/core/measure';
+import type { Figure, MeasureSlot, Point } from '@yellow-pane/core/measure';
 import type { MeasureKind, MeasurePoint, SeenFrom } from '@yellow-pane/core/job';
 import { MeasureField } from './measure-field';
 import { contoursOf } from './contours';
-import { drawingOf, mirroredMeasure, pathOf, placesOf } from './drawing-geometry';
+import { Looking } from './looking';
+import { drawingOf, pathOf, placesOf } from './drawing-geometry';
 
 export interface SheetMeasure {
   readonly key: string;
@@ -109,6 +110,7 @@ export class SurfaceSheet {
   private readonly sheetElement = viewChild.required<ElementRef<HTMLElement>>('sheet');
   private readonly fieldViews = viewChildren(MeasureField);
   protected readonly size = signal({ width: 690, height: 500 });
+  readonly #looking = inject(Looking);
   readonly #isMirrored = computed(() => this.seenFrom() !== this.lookFrom());
   readonly #shown = computed(() => this.figure() ?? this.nominal());
   readonly #drawing = computed(() => {
@@ -119,8 +121,7 @@ export class SurfaceSheet {
   readonly #fields = computed(() => {
     const places = placesOf(this.measures(), this.#drawing());
     return this.measures().map((measure, index) => {
-      const called = this.#isMirrored() ? mirroredMeasure(measure) : measure;
-      return { ...measure, label: capital(measureWord(this.slots(), called)), how: measure.slot?.how ?? '', place: places[index] };
+      return { ...measure, label: capital(this.#looking.word(this.slots(), measure)), how: measure.slot?.how ?? '', place: places[index] };
     });
   });
   protected readonly drawn = computed(() => this.#fields().flatMap(({ place, ...field }) => {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import type { SurfaceShape } from '@yellow-pane/core/job';
-import { type Figure, type SurfaceCheck, checkSurface, nominalFigure, slotsFor } from '@yellow-pane/core/measure';
+import { type Figure, type SurfaceCheck, checkSurface, measureWord, nominalFigure, slotsFor } from '@yellow-pane/core/measure';
 import fc from 'fast-check';
 import { drawingOf, placesOf } from './drawing-geometry';
 import { contoursOf } from './contours';
@@ -9,7 +9,7 @@ import { findingOf as findingIn, unreadableWord } from './survey-words';
 const SLOTS = slotsFor('four sides');
 const check = (values: Readonly<Record<string, number>>): SurfaceCheck =>
   checkSurface({ shape: 'four sides', readings: SLOTS.flatMap(({ key, kind, from, to }) => { const value_mm = values[key]; return value_mm === undefined ? [] : [{ id: key, kind, from, to, value_mm, instrument: 'tape' as const }]; }) });
-const findingOf = (result: SurfaceCheck, units: 'metric' | 'imperial') => findingIn(result, SLOTS, units);
+const findingOf = (result: SurfaceCheck, units: 'metric' | 'imperial') => findingIn(result, (measure) => measureWord(SLOTS, measure), units);
 const EIGHT = { 'width-top': 1180, 'width-middle': 1182, 'width-bottom': 1185, 'height-left': 2140, 'height-middle': 2140, 'height-right': 2158, 'diagonal-falling': 2446, 'diagonal-rising': 2444 };
 
 describe('what is said of the measures?', () => {

@@ -1,4 +1,4 @@
-import { type Agreement, type MeasureSlot, type Suspect, type SurfaceCheck, measureWord } from '@yellow-pane/core/measure';
+import type { Agreement, Suspect, SurfaceCheck } from '@yellow-pane/core/measure';
 import { type DisplayUnits, type UnreadableReason, type Verdict, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 
 export interface Finding {
@@ -7,15 +7,17 @@ export interface Finding {
   readonly says: string;
 }
 
-type Word = (measure: Pick<Suspect, 'kind' | 'from' | 'to'>) => string;
+export type Word = (measure: Pick<Suspect, 'kind' | 'from' | 'to'>) => string;
+
+/** More suspects than these are counted, not named. */
+const MOST_NAMED = 3;
 
 /** What a surface's measures say, as a fitter would say it. */
-export function findingOf(check: SurfaceCheck, slots: readonly MeasureSlot[], units: DisplayUnits): Finding {
-  const word: Word = (measure) => measureWord(slots, measure);
+export function findingOf(check: SurfaceCheck, word: Word, units: DisplayUnits): Finding {
   if (check.state === 'unfinished') return { verdict: 'unknown', heading: 'Not measured yet', says: `Needed to draw it: ${check.needs.join(' and ')}.` };
   if (check.state === 'impossible') return { verdict: 'stop', heading: 'These measures cannot be', says: `${check.says ?? 'No such figure has these measures.'} ${check.suspects.length === 0 ? 'Measure again.' : `Look first at the ${check.suspects.map(word).join(' and the ')}.`}` };
   if (check.agreement.kind === 'disagree') return disagreement(check.agreement.suspects, check.agreement.decide, word, units);
-  if (check.state === 'assumed') return { verdict: 'go with care', heading: check.assumes === 'square corners' ? 'Drawn square, not proved' : `Drawn with ${check.assumes}`, says: check.helpsNext === undefined ? 'One more measure would prove it.' : `Measure the ${check.helpsNext.word} next${check.assumes === 'square corners' ? ': without it nobody knows whether the corners are square' : ''}.` };
+  if (check.state === 'assumed') return { verdict: 'go with care', heading: check.assumes === 'square corners' ? 'Drawn square, not proved' : `Drawn with ${check.assumes}`, says: check.helpsNext === undefined ? 'One more measure would prove it.' : `Measure the ${word(check.helpsNext)} next${check.assumes === 'square corners' ? ': without it nobody knows whether the corners are square' : ''}.` };
   return agreementFinding(check.agreement, units);
 }
 
@@ -40,7 +42,7 @@ function disagreement(suspects: readonly Suspect[], decide: Extract<Agreement, {
     const fits = formatLengthWithUnit(nmFromMm(Math.round(first.wouldFit_mm)), units);
     return { verdict: 'stop', heading: 'One measure disagrees', says: `The ${word(first)} is about ${off} too ${first.tooLong_mm > 0 ? 'long' : 'short'} for all the others. ${fits} would fit.` };
   }
-  const names = joinedByOr(suspects.map(word));
+  const names = suspects.length > MOST_NAMED ? `one of ${suspects.length} measures` : joinedByOr(suspects.map(word));
   const how = decide === undefined ? 'Measure them again.' : `Measure ${decide.kind === 'distance' ? '' : 'the '}${word(decide)} to tell which.`;
   return { verdict: 'stop', heading: 'Measures disagree', says: `${names.charAt(0).toUpperCase()}${names.slice(1)} is about ${off} off. ${how}` };
 }
@@ -54,5 +56,13 @@ function joinedByOr(words: readonly string[]): string {
 
 function agreementFinding(agreement: Exclude<Agreement, { kind: 'disagree' }>, units: DisplayUnits): Finding {
   if (agreement.kind === 'not checked') return { verdict: 'go with care', heading: 'Measured, not checked', says: 'Just enough measures for the shape. One more would show a slip.' };
-  return { verdict: 'go', heading: 'The measures agree', says: `All of them fit one shape within ${formatLengthWithUnit(nmFromMm(Math.max(0.1, agreement.worst_mm)), units)}.` };
+  return { verdict: 'go', heading: 'The measures agree', says: `All of them fit one shape within ${formatLengthWithUnit(nmFromMm(Math.max(0.1, agreement.worst_mm)), units)}.${hidden(agreement, units)}` };
+}
+
+/** What a slip would have to be to show, and what nothing checks. */
+function hidden({ reliability }: Extract<Agreement, { kind: 'agree' }>, units: DisplayUnits): string {
+  const unchecked = reliability.filter(({ mayHide_mm }) => mayHide_mm === null).length;
+  if (unchecked > 0) return ` ${unchecked} of them ${unchecked === 1 ? 'is' : 'are'} checked by nothing.`;
+  const most = Math.max(0, ...reliability.map(({ mayHide_mm }) => mayHide_mm ?? 0));
+  return most === 0 ? '' : ` A slip of less than ${formatLengthWithUnit(nmFromMm(Math.ceil(most)), units)} in one of them might not show.`;
 }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked, viewChild } from '@angular/core';
 import { MOST_CORNERS, FEWEST_CORNERS, type AskedMeasure, type Point, SIZE_WORDS, type SizeKey, type SlipFix, TO_FRAME, type Suspect } from '@yellow-pane/core/measure';
-import { OPPOSITE_SIDE, SHAPES_OF_KIND, type SeenFrom, type SurfaceKind, type SurfaceShape } from '@yellow-pane/core/job';
+import { SHAPES_OF_KIND, type SurfaceKind, type SurfaceShape } from '@yellow-pane/core/job';
 import { formatArea, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { JobDesk } from '../../job/job-desk';
@@ -13,6 +13,7 @@ import { StopFrame } from '../../ui/stop-frame';
 import { VerdictBox } from '../../ui/verdict-box';
 import { Elevation } from './elevation';
 import { LaserChip } from './laser-chip';
+import { Looking } from './looking';
 import { MeasureTable } from './measure-table';
 import { Measuring } from './measuring';
 import { PartsPanel } from './parts-panel';
@@ -34,7 +35,7 @@ const KIND_WORDS: Readonly<Record<SurfaceKind, string>> = { pane: 'Pane', wall: 
 @Component({
   selector: 'yp-survey',
   imports: [StopFrame, SurfaceSheet, VerdictBox, Figure, SurfaceDetails, SitePanel, PartsPanel, RepeatsPanel, RecheckPanel, MeasureTable, Relief, UnrolledFilm, NumberPad, Elevation, Transfer, LaserChip],
-  providers: [Measuring],
+  providers: [Looking, Measuring],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './survey.html',
   host: { class: 'contents' },
@@ -51,16 +52,13 @@ export class Survey {
   protected readonly view = signal<View>('surface');
   protected readonly isChoosingKind = signal(false);
   protected readonly pinningId = signal<string | undefined>(undefined);
-  readonly #lookAt = signal<'own side' | 'other side'>('own side');
   private readonly sheetView = viewChild(SurfaceSheet);
 
   protected readonly kinds = (Object.keys(SHAPES_OF_KIND) as SurfaceKind[]).map((kind) => ({ kind, word: KIND_WORDS[kind], shapes: SHAPES_OF_KIND[kind] }));
   protected readonly shapes = computed(() => SHAPES_OF_KIND[this.surface()?.kind ?? 'pane']);
   protected readonly cornerCounts = Array.from({ length: MOST_CORNERS - FEWEST_CORNERS + 1 }, (_, index) => FEWEST_CORNERS + index);
-  protected readonly lookFrom = computed<SeenFrom>(() => {
-    const seenFrom = this.surface()?.seenFrom ?? 'room';
-    return this.#lookAt() === 'own side' ? seenFrom : OPPOSITE_SIDE[seenFrom];
-  });
+  readonly #looking = inject(Looking);
+  protected readonly lookFrom = this.#looking.from;
   protected readonly place = computed(() => this.reading.placeById().get(this.surface()?.placeId ?? ''));
   protected readonly unit = computed(() => this.reading.units().find(({ id }) => id === this.surface()?.unitId));
   protected readonly subtitle = computed(() => [this.place()?.name ?? '', this.unit()?.name ?? ''].filter((name) => name !== '').join(', '));
@@ -88,7 +86,7 @@ export class Survey {
 
   constructor() {
     effect(() => {
-      if (this.surface() !== undefined) untracked(() => { this.#lookAt.set('own side'); this.pinningId.set(undefined); this.measuring.hasMore.set(false); });
+      if (this.surface() !== undefined) untracked(() => { this.pinningId.set(undefined); this.measuring.hasMore.set(false); });
     });
     inject(Commands).offer([
       { id: 'new-surface', word: 'New surface', keys: 'Alt+N', run: () => { this.addSurface(); } },
@@ -122,6 +120,9 @@ export class Survey {
     if (surface !== undefined) this.#desk.do(`${surface.tag}: ${count} corners`, [this.#desk.set('surface', surface.id, { corners: Number(count) })]);
   }
 
+  /** A reading can be put right only where it is known which one is wrong. */
+  protected readonly mends = computed(() => { const suspects = this.measuring.suspects(); return suspects.length === 1 || (suspects.length <= 3 && this.measuring.decide() === undefined && suspects.length > 0) ? suspects : []; });
+
   protected setTo(suspect: Suspect): void {
     this.measuring.setTo([{ id: suspect.id, value_mm: Math.round(suspect.wouldFit_mm) }]);
   }
@@ -134,7 +135,7 @@ export class Survey {
   }
 
   protected slipWord({ slip, changes }: SlipFix): string {
-    return `${capital(slip)}: make it ${changes.map(({ value_mm }) => this.length(Math.round(value_mm * 10) / 10)).join(' and ')}`;
+    return `${capital(slip)}: ${changes.map(({ id, value_mm }) => `${this.measuring.wordOf(id)} ${this.length(Math.round(value_mm * 10) / 10)}`).join(' and ')}`;
   }
 
   protected askFor(measure: AskedMeasure): void {
@@ -176,7 +177,7 @@ export class Survey {
   }
 
   protected turn(): void {
-    this.#lookAt.update((side) => (side === 'own side' ? 'other side' : 'own side'));
+    this.#looking.turn();
   }
 
   protected togglePad(): void {
