@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { cutsFor } from '@yellow-pane/core/cutting';
 import { type Step, formatFilmLength, formatLengthWithUnit, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { Rates } from '../../catalogue/rates';
-import { Stock } from '../../catalogue/stock';
+import { StockHere } from '../../job/stock-here';
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
 import { Commands } from '../../shell/commands';
@@ -74,7 +74,7 @@ export class Cut {
   protected readonly blankHere = computed(() => this.cutting.blanks().find(({ application }) => application.surfaceId === this.surface()?.id)?.blanks);
 
   constructor() {
-    void inject(Stock).load();
+    void inject(StockHere).load();
     void inject(Rates).load();
     const show = (view: CutView, word: string, keys: string) => ({ id: `cut-${view}`, word, keys, canRun: () => this.cutting.films().length > 0, run: () => { this.cutting.view.set(view); } });
     inject(Commands).offer([

@@ -1,11 +1,12 @@
 import { signal } from '@angular/core';
-import { describe, expect, it } from '@jest/globals';
+import { describe, expect, it, jest } from '@jest/globals';
 import type { StockItem } from '@yellow-pane/contracts';
 import { type CutOrder, lengthBound, planOrderSteps, runThrough } from '@yellow-pane/core/cutting';
 import { DEMO_CHANGES, DEMO_JOB_ID, DEMO_ROLLS, EXAMPLE_FILMS } from '@yellow-pane/demo';
 import { patchState } from '@ngrx/signals';
 import { unprotected } from '@ngrx/signals/testing';
 import { Stock } from '../../catalogue/stock';
+import { api } from '../../job/api';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
@@ -32,6 +33,9 @@ function standing(tag: string) {
   ]);
   const items = DEMO_ROLLS.map(({ id, roll }): StockItem => ({ ...roll, id, left_nm: roll.length_nm, parentId: null, jobId: null, version: 1 }));
   patchState(unprotected(job.get(Stock)), { items, status: 'here' });
+  /** What the server answers when it is asked for the stock. */
+  let answered: readonly StockItem[] = items;
+  jest.spyOn(api, 'stock').mockImplementation(() => Promise.resolve(answered));
   const [cutting, trials, work, desk, reading] = [job.get(Cutting), job.get(FilmTrials), job.get(PlanWork), job.get(JobDesk), job.get(JobReading)];
   const pieceOf = (own: string) => { const found = cutting.pieces().find((piece) => piece.tag === own && piece.spoiledAt === null); if (found === undefined) throw new Error(own); return found; };
   const rollOf = (own: string) => { const found = cutting.rolls().find(({ id }) => id === pieceOf(own).rollId); if (found === undefined) throw new Error(own); return found; };
@@ -42,7 +46,7 @@ function standing(tag: string) {
     desk.do('another roll', [desk.put('cutRoll', { planId: roll.planId, stockId: null, what: 'to order', label: 'new 2', lot: '', width_nm: roll.width_nm, length_nm: roll.length_nm, used_nm: 0, leftEdge: true, rightEdge: true, leftEdge: true, rightEdge: true, position: cutting.rolls().length, ticks: [], bookedAt: null })]);
     return { from: roll, to: cutting.rolls().find(({ id }) => id !== roll.id) ?? roll };
   };
-  return { cutting, trials, work, desk, reading, pieceOf, rollOf, addRoll, goTo: (own: string) => { chosen.set(own); } };
+  return { stockSays: (of: (items: readonly StockItem[]) => readonly StockItem[]) => { answered = of(answered); }, cutting, trials, work, desk, reading, pieceOf, rollOf, addRoll, goTo: (own: string) => { chosen.set(own); } };
 }
 
 describe('is the film of the surface in hand laid out?', () => {
@@ -221,5 +225,33 @@ describe('which roll to buy, and what would one more cost?', () => {
     const answer = await trials.whatIf(600, 900, 2, new AbortController().signal);
     expect((answer?.after.cost.value ?? 0)).toBeGreaterThan(answer?.before.cost.value ?? Infinity);
     expect(cutting.plan()).toBeUndefined();
+  });
+});
+
+describe('is film promised that is gone?', () => {
+  const R14 = (cutting: Cutting) => cutting.items().find(({ label }) => label === 'R-14');
+  it('booked, a roll offers what is left of it at once, and the offcut that fell off; taken back it offers all again', async () => {
+    const { cutting, work, desk, rollOf, pieceOf } = standing('SW1');
+    await cutting.layOut();
+    const before = R14(cutting)?.left_nm ?? 0;
+    const roll = rollOf('SW2');
+    expect(roll.label).toBe('R-14');
+    work.bookCut(roll);
+    expect(R14(cutting)?.left_nm ?? 0).toBe(before - roll.used_nm);
+    const made = Object.values(desk.view().offcut.entities).map((row) => row?.label);
+    expect(cutting.items().filter(({ what, jobId }) => what === 'offcut' && jobId !== null).map(({ label }) => label).sort()).toEqual([...made].sort());
+    work.spoil(pieceOf('SW2'));
+    await cutting.layOut();
+    const again = cutting.pieces().find(({ tag, spoiledAt }) => tag === 'SW2' && spoiledAt === null);
+    const on = cutting.rolls().find(({ id }) => id === again?.rollId);
+    expect(on?.id).not.toBe(roll.id);
+    expect((on?.used_nm ?? Infinity) <= (on?.what === 'to order' ? Infinity : (cutting.items().find(({ id }) => id === on?.stockId)?.left_nm ?? 0))).toBe(true);
+  });
+  it('before every layout the server is asked: what somebody else has cut meanwhile is not laid on', async () => {
+    const { cutting, stockSays } = standing('SW1');
+    stockSays((items) => items.map((item) => (item.label === 'R-14' ? { ...item, left_nm: 640_000_000 } : item)));
+    await cutting.layOut();
+    for (const roll of cutting.rolls()) if (roll.label === 'R-14') expect(roll.used_nm).toBeLessThanOrEqual(640_000_000);
+    expect(R14(cutting)?.left_nm).toBe(640_000_000);
   });
 });

@@ -6,12 +6,12 @@ import type { Liner, RowOf } from '@yellow-pane/core/job';
 import { mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { Catalogue } from '../../catalogue/catalogue';
 import { Rates } from '../../catalogue/rates';
-import { Stock } from '../../catalogue/stock';
 import { Device } from '../../device/device';
 import { newId } from '../../device/session';
 import { CutReading } from '../../job/cut-reading';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
+import { StockHere } from '../../job/stock-here';
 import { Selection } from '../../shell/selection';
 import { LayoutPool } from '../../workers/layout-pool';
 import { BlankOutlines } from './blank-outlines';
@@ -51,7 +51,7 @@ export class Cutting {
   readonly #reading = inject(JobReading);
   readonly #selection = inject(Selection);
   readonly #catalogue = inject(Catalogue);
-  readonly #stock = inject(Stock);
+  readonly #stock = inject(StockHere);
   readonly #rates = inject(Rates);
   readonly #outlines = inject(BlankOutlines);
   readonly #units = inject(Device).units;
@@ -180,12 +180,14 @@ export class Cutting {
   async layOut(): Promise<void> {
     const film = this.film();
     if (film === undefined || this.progress() !== undefined) return;
-    const { order } = this.order();
     this.view.set('layout');
     this.fault.set(undefined);
     this.progress.set(0);
     this.#isStopWanted = false;
     this.#stop = new AbortController();
+    /** Somebody may have cut from a roll, or made an offcut, since it was last asked for. */
+    await this.#stock.load();
+    const { order } = this.order();
     try {
       const milliseconds = order.pieces.length > MANY_PIECES ? SEARCH_MS.many : SEARCH_MS.few;
       const plan = await this.#pool.plan(order, { milliseconds, signal: this.#stop.signal, onProgress: (share) => { this.progress.set(share); }, onBetter: (better) => { this.soFar.set(better); if (this.#isStopWanted) this.stop(); } });

@@ -4,6 +4,7 @@ import type { RowOf } from '@yellow-pane/core/job';
 import { formatFilmLength, formatLength, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
+import { StockHere } from '../../job/stock-here';
 import { pieceWord, rollWord } from './cut-words';
 import { Cutting } from './cutting';
 import { PlanWork } from './plan-work';
@@ -56,6 +57,7 @@ export class LayoutView {
   protected readonly cutting = inject(Cutting);
   readonly #work = inject(PlanWork);
   readonly #reading = inject(JobReading);
+  readonly #stock = inject(StockHere);
   protected readonly units = inject(Device).units;
 
   protected readonly boards = computed((): readonly BoardHere[] => (this.cutting.soFar() === undefined ? this.#kept() : this.#found()));
@@ -67,7 +69,7 @@ export class LayoutView {
 
   #kept(): readonly BoardHere[] {
     return this.cutting.rolls().map((roll) => ({
-      id: roll.id, name: rollWord(roll), what: roll.what, width_nm: roll.width_nm, used_nm: roll.used_nm, length_nm: roll.length_nm, isBooked: roll.bookedAt !== null, under: this.#under(roll.width_nm, roll.used_nm, roll.what === 'to order' ? null : roll.length_nm, roll.lot),
+      id: roll.id, name: rollWord(roll), what: roll.what, width_nm: roll.width_nm, used_nm: roll.used_nm, length_nm: roll.length_nm, isBooked: roll.bookedAt !== null, under: this.#under(roll.width_nm, roll.used_nm, roll.what === 'to order' ? null : roll.bookedAt === null ? (this.#stock.left(roll.stockId) ?? roll.length_nm) : null, roll.lot),
       pieces: this.cutting.pieces().filter(({ rollId, spoiledAt }) => rollId === roll.id && spoiledAt === null),
     }));
   }

@@ -3,6 +3,7 @@ import { freePlace, placingFault, restsWorthKeeping } from '@yellow-pane/core/cu
 import type { RowOf } from '@yellow-pane/core/job';
 import { mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { Stock } from '../../catalogue/stock';
+import { StockHere } from '../../job/stock-here';
 import { JobDesk } from '../../job/job-desk';
 import { Cutting } from './cutting';
 import { pieceWord, rollWord, toCent } from './cut-words';
@@ -17,6 +18,7 @@ export class PlanWork {
   readonly #desk = inject(JobDesk);
   readonly #cutting = inject(Cutting);
   readonly #stock = inject(Stock);
+  readonly #here = inject(StockHere);
 
   move(piece: Piece, x_nm: number, y_nm: number): void {
     this.#desk.do(`${pieceWord(piece)} moved and pinned`, [this.#desk.set('cutPiece', piece.id, { x_nm, y_nm, pinned: true }), ...this.#usedAfter(piece.rollId, piece.id, { y_nm, along_nm: piece.along_nm })]);
@@ -76,7 +78,7 @@ export class PlanWork {
   bookCut(roll: Roll): void {
     const pieces = this.#cutting.pieces().filter(({ rollId, spoiledAt }) => rollId === roll.id && spoiledAt === null);
     const at = new Date().toISOString();
-    const item = this.#stock.items().find(({ id }) => id === roll.stockId);
+    const item = this.#here.items().find(({ id }) => id === roll.stockId);
     const rests = restsWorthKeeping(pieces.map((piece) => ({ id: piece.id, x_mm: mmFromNm(piece.x_nm), y_mm: mmFromNm(piece.y_nm), across_mm: mmFromNm(piece.across_nm), along_mm: mmFromNm(piece.along_nm), turned: piece.turned, level: piece.level })), mmFromNm(roll.width_nm), this.#cutting.rate('cut-keep-width'), this.#cutting.rate('cut-keep-length'));
     const square = this.#cutting.pricePerSquare();
     const share = this.#cutting.rate('cut-keep-share');
