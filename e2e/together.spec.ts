@@ -16,7 +16,7 @@ test('a second browser sees a measure without being asked (how soon is in the be
   await mine.getByRole('radio', { name: /^neutral 35/ }).check();
   await mine.getByRole('button', { name: 'Use neutral 35 on 3 marked surfaces all the same' }).click();
   await theirs.goto(`${DEMO_JOB}/film/${surface(5)}`);
-  await expect(theirs.getByText('room side, trim in place')).toBeVisible();
+  await expect(theirs.getByText('room side, cut and fitted as trim in place')).toBeVisible();
   await allSaved(mine);
   await mine.keyboard.press('Control+z');
   await expect(theirs.getByText('No film yet.')).toBeVisible();

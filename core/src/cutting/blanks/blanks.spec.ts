@@ -100,6 +100,16 @@ describe('where do seams fall?', () => {
   });
 });
 
+describe('does curved or vehicle glass get a seam?', () => {
+  it('1480 high with 25 over at both ends on a roll of 1524: short by 6 mm, 22 mm over would do; one piece', () => {
+    const { blanks, tooWide, notes } = cutBlanks(input({ aroundWidth_mm: 900, aroundHeight_mm: 1480, method: 'curved, shrunk', rollWidths_mm: [1524], maySeam: false }));
+    expect(blanks).toHaveLength(1);
+    expect(tooWide).toEqual({ by_mm: 6, over_mm: 22, sides: 'top and bottom' });
+    expect(notes).toContain('Short by 6 mm: take 22 mm over at top and bottom, or a wider roll. Curved glass and glass of a vehicle get no seam.');
+  });
+  it('higher than any allowance helps: only a wider roll', () => { expect(cutBlanks(input({ aroundWidth_mm: 900, aroundHeight_mm: 1600, method: 'curved, shrunk', rollWidths_mm: [1524], maySeam: false })).tooWide?.over_mm).toBeUndefined(); });
+});
+
 describe('does the pattern meet?', () => {
   it('straight match: every drop takes whole repeats, so that all laid one behind the other keep the phase', () => {
     fc.assert(fc.property(fc.integer({ min: 100, max: 4000 }), fc.integer({ min: 20, max: 1300 }), fc.constantFrom('straight' as const, 'half drop' as const), fc.constantFrom('save film' as const, 'centre the pattern' as const), (length, repeat, match, first) => {

@@ -20,6 +20,8 @@ export interface CutInput extends BlankInput {
   readonly rollWidths_mm: readonly number[];
   readonly repeat_mm: number | null;
   readonly seam: SeamWishes;
+  /** Glass that is curved or of a vehicle gets no seam; left out: it may have one. */
+  readonly maySeam?: boolean | undefined;
   /** Edges of openings and mullions from the surface's left end, and above its foot, where a seam hides. */
   readonly hiddenAcross_mm?: readonly number[] | undefined;
   /** Height of the surface's foot over the floor, to keep seams out of the eyes' way; null: unknown. */
@@ -51,7 +53,16 @@ export interface CutBlanks {
   readonly blanks: readonly CutBlank[];
   readonly seams: { readonly way: 'upright' | 'level' | 'none'; readonly at_mm: readonly number[]; readonly kind: SeamKind; readonly lap_mm: number };
   readonly notes: readonly string[];
+  /** No roll is wide enough and no seam is allowed: by how much, and what would do. */
+  readonly tooWide?: TooWide | undefined;
   readonly inputsHash: string;
+}
+
+export interface TooWide {
+  readonly by_mm: number;
+  /** Over on both sides across the roll that would just fit; undefined: only a wider roll does. */
+  readonly over_mm: number | undefined;
+  readonly sides: 'top and bottom' | 'left and right';
 }
 
 const EYES_MM = [1400, 1700] as const;
@@ -94,6 +105,11 @@ export function cutBlanks(input: CutInput): CutBlanks {
   const one = make({ drop: 1, of: 1, width_mm: width, height_mm: height, left_mm: 0, top_mm: 0 });
   if (widest === undefined) { notes.push('No roll width is known for this film: seams cannot be placed. Give its widths in the catalogue.'); return result([one], none); }
   if (acrossRoll <= widest || (whole.mayTurn90 && Math.min(width, height) <= widest)) return result([one], none);
+  if (input.maySeam === false) {
+    const tooWide = widthWanting(whole, acrossRoll, widest);
+    notes.push(tooWideWord(tooWide));
+    return { ...result([one], none), tooWide };
+  }
   const lap_mm = lapOf(seam.kind);
   const upright = seamsAcross(input, whole, widest, lap_mm);
   const level = whole.lies === 'top across the roll' ? undefined : seamsDown(input, whole, widest, lap_mm);
@@ -107,6 +123,19 @@ export function cutBlanks(input: CutInput): CutBlanks {
   if (upright.widths.length > 1) notes.push('Hang the drops in the order of their numbers, all from one roll: shade and grain follow on.');
   const blanks = upright.widths.map((own, index) => make({ drop: index + 1, of: upright.widths.length, width_mm: own, height_mm: height, left_mm: upright.starts[index] ?? 0, top_mm: 0 }));
   return result(blanks, { way: 'upright', at_mm: upright.seams, kind: seam.kind, lap_mm });
+}
+
+/** How much of a roll's width is wanting, and the allowance that would just do. */
+function widthWanting({ lies, sides }: Blank, acrossRoll_mm: number, widest_mm: number): TooWide {
+  const isDown = lies === 'top along the roll';
+  const glass_mm = acrossRoll_mm - (isDown ? sides.top_mm + sides.bottom_mm : sides.left_mm + sides.right_mm);
+  const over_mm = Math.floor((widest_mm - glass_mm) / 2);
+  return { by_mm: upToTenth(acrossRoll_mm - widest_mm), over_mm: over_mm >= 0 ? over_mm : undefined, sides: isDown ? 'top and bottom' : 'left and right' };
+}
+
+/** Said at the blank and where it could not be laid. */
+export function tooWideWord({ by_mm, over_mm, sides }: TooWide): string {
+  return `Short by ${by_mm} mm: ${over_mm === undefined ? 'take a wider roll' : `take ${over_mm} mm over at ${sides}, or a wider roll`}. Curved glass and glass of a vehicle get no seam.`;
 }
 
 function seamsAcross({ seam, hiddenAcross_mm = [], left, right }: CutInput, whole: Blank, roll_mm: number, lap_mm: number): ReturnType<typeof placeSeams> {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { DEMO_CHANGES, DEMO_JOB_ID, EXAMPLE_FILMS } from '@yellow-pane/demo';
 import { openJob } from '../testing/open-job';
+import { cutAlarm } from './cut-alarm';
 import { CutReading } from './cut-reading';
 import { JobDesk } from './job-desk';
 import { JobReading } from './job-reading';
@@ -98,5 +99,49 @@ describe('when does what is laid out no longer hold?', () => {
     expect(piece?.tag).toBe('SW1');
     desk.do('spoiled', [desk.set('cutPiece', piece?.id ?? '', { spoiledAt: '2026-11-25T10:00:00Z' })]);
     expect(cut.pieceOf(id)).toBeUndefined();
+  });
+});
+
+describe('is it said when film is cut and its surface is another now?', () => {
+  const cutNow = ({ desk, cut, applicationOf }: ReturnType<typeof opened>, tag: string) => { for (const { id } of cut.piecesFor(applicationOf(tag).id)) desk.do('cut', [desk.set('cutPiece', id, { cutAt: '2026-11-27T11:30:00Z' })]); };
+  it('not before it is cut, nor when nothing changed; 15 mm more at the top says what it was cut to and what it would be', () => {
+    const job = opened();
+    job.lay('SW1');
+    job.remeasure('SW1', 15);
+    expect(job.cut.allChangedAfterCut()).toEqual([]);
+    job.desk.undo();
+    cutNow(job, 'SW1');
+    expect(job.cut.allChangedAfterCut()).toEqual([]);
+    job.remeasure('SW1', 15);
+    const [changed] = job.cut.allChangedAfterCut();
+    expect(changed).toMatchObject({ tag: 'SW1', surfaceId: job.surfaceOf('SW1').id });
+    expect((changed?.now?.width_mm ?? 0) - (changed?.was.width_mm ?? 0)).toBeGreaterThan(2);
+    expect(cutAlarm(changed === undefined ? [] : [changed], 'metric')).toMatch(/^SW1 was cut 1\d\d\d.* mm × .* on 2026-11-27; today it would be/);
+  });
+  it('at the keystroke: by a check of what is being typed, before anything is taken over', () => {
+    const job = opened();
+    job.lay('SW1');
+    cutNow(job, 'SW1');
+    const other = job.reading.checkOf(job.surfaceOf('SW5').id);
+    expect(job.cut.changedAfterCut(job.surfaceOf('SW1').id)).toEqual([]);
+    expect(job.cut.changedAfterCut(job.surfaceOf('SW1').id, other)).toHaveLength(1);
+  });
+});
+
+describe('whose are allowances, and who gets no seam?', () => {
+  it('22 mm over on one curved pane leaves its fellow as it was', () => {
+    const { lay, cut, applicationOf, desk } = opened();
+    lay('A-D1');
+    lay('A-E1');
+    desk.do('22 over', [desk.set('application', applicationOf('A-D1').id, { over: { top_nm: 22e6, right_nm: 13e6, bottom_nm: 22e6, left_nm: 13e6 } })]);
+    expect([cut.isStale(applicationOf('A-D1').id), cut.isStale(applicationOf('A-E1').id)]).toEqual([true, false]);
+  });
+  it('curved glass too high for the roll stays one piece, and says what would do', () => {
+    const { blanksOf, desk, applicationOf } = opened();
+    desk.do('more over', [desk.set('application', applicationOf('A-D1').id, { over: { top_nm: 300e6, right_nm: 13e6, bottom_nm: 300e6, left_nm: 13e6 } })]);
+    const { blanks, tooWide, notes } = blanksOf('A-D1');
+    expect(blanks).toHaveLength(1);
+    expect(tooWide?.by_mm).toBeGreaterThan(0);
+    expect(notes.join(' ')).toMatch(/Short by [\d.]+ mm: take \d+ mm over at top and bottom, or a wider roll/);
   });
 });

@@ -9,6 +9,16 @@ import { JobReading } from './job-reading';
 /** The blanks of today's measures, or the reason there are none. */
 export type BlankToday = { readonly kind: 'blanks'; readonly blanks: CutBlanks } | { readonly kind: 'none'; readonly reason: string };
 
+/** A surface whose film is cut already, to other measures or choices than now. */
+export interface ChangedAfterCut {
+  readonly surfaceId: string;
+  readonly tag: string;
+  readonly cutAt: string;
+  readonly was: { readonly width_mm: number; readonly height_mm: number };
+  /** Of the blank as it would be cut today; undefined: there is none. */
+  readonly now: { readonly width_mm: number; readonly height_mm: number } | undefined;
+}
+
 /** Blanks as the measures and choices of this moment make them, to hold against what a plan froze. */
 @Injectable({ providedIn: 'root' })
 export class CutReading {
@@ -40,6 +50,28 @@ export class CutReading {
     return { kind: choice?.kind ?? customary.kind, placing: choice?.placing ?? customary.placing, match: choice?.match ?? customary.match, firstDrop: choice?.firstDrop ?? customary.firstDrop };
   }
 
+  /** Film that is cut and no longer fits, on one surface. @param check of what is being typed; left out: of what is kept */
+  changedAfterCut(surfaceId: string, check?: SurfaceCheck): readonly ChangedAfterCut[] {
+    return this.#reading.applicationsOf(surfaceId).flatMap((application): readonly ChangedAfterCut[] => {
+      const pieces = this.piecesFor(application.id);
+      const [first] = pieces.filter(({ cutAt }) => cutAt !== null);
+      const film = this.#catalogue.byId().get(application.filmId);
+      if (first?.cutAt == null || film === undefined || this.#reading.isHandedOver(application.id)) return [];
+      const today = check === undefined ? this.blankOf(application) : this.#blankFrom(application, check, film);
+      if (today.kind === 'blanks' && pieces.every(({ inputsHash, dropOf }) => inputsHash === today.blanks.inputsHash && dropOf === today.blanks.blanks.length)) return [];
+      const [across_mm, along_mm] = [mmFromNm(first.across_nm), mmFromNm(first.along_nm - first.phase_nm)];
+      const was = first.turned === first.topAlong ? { width_mm: across_mm, height_mm: along_mm } : { width_mm: along_mm, height_mm: across_mm };
+      const own = today.kind === 'none' ? undefined : today.blanks.blanks[first.drop - 1];
+      return [{ surfaceId, tag: first.tag, cutAt: first.cutAt, was, now: own === undefined ? undefined : { width_mm: own.width_mm, height_mm: own.height_mm } }];
+    });
+  }
+
+  /** The same for the whole job, whichever film is in hand. */
+  readonly allChangedAfterCut = computed(() => {
+    const cut = new Set([...this.#pieces()].flatMap(([applicationId, pieces]) => (pieces.some(({ cutAt, spoiledAt }) => cutAt !== null && spoiledAt === null) ? [this.#applicationById().get(applicationId)?.surfaceId ?? ''] : [])));
+    return [...cut].flatMap((surfaceId) => this.changedAfterCut(surfaceId));
+  });
+
   blankOf(application: RowOf<'application'>): BlankToday {
     const film = this.#catalogue.byId().get(application.filmId);
     const check = this.#reading.checkOf(application.surfaceId);
@@ -57,7 +89,7 @@ export class CutReading {
     const surface = this.#reading.surfaceById().get(application.surfaceId);
     const { aroundWidth_mm, aroundHeight_mm, girthWidth_mm, girthHeight_mm } = check.sizes;
     const wall = this.#reading.wallFactsOf(application.surfaceId);
-    const sides = this.#reading.jobAllowanceOf(application.method);
+    const sides = application.over ?? this.#reading.jobAllowanceOf(application.method);
     const isColumn = surface?.shape === 'round column' && application.method === 'column';
     const girths = isColumn ? this.#girths(application.surfaceId) : undefined;
     /** A tapered column's film lies flat as a sector; its blank is told by its girths, not by the box around the sector. */
@@ -69,8 +101,18 @@ export class CutReading {
       rollWidths_mm: film.widths_nm.map(mmFromNm), repeat_mm: film.repeat_nm === null ? null : mmFromNm(film.repeat_nm), seam: this.seamOf(application),
       hiddenAcross_mm: check.figure.openings?.flatMap(({ x, width }) => [x, x + width]) ?? [],
       footHeight_mm: this.#footOf(application.surfaceId), column: girths,
+      maySeam: surface?.shape !== 'curved glass' && !this.#isOfVehicle(surface?.placeId ?? null),
     };
     return { kind: 'blanks', blanks: cutBlanks(input) };
+  }
+
+  #isOfVehicle(placeId: string | null): boolean {
+    const seen = new Set<string>();
+    for (let id = placeId; id !== null && !seen.has(id); id = this.#reading.placeById().get(id)?.parentId ?? null) {
+      seen.add(id);
+      if (this.#reading.placeById().get(id)?.kind === 'vehicle') return true;
+    }
+    return false;
   }
 
   #footOf(surfaceId: string): number | null {

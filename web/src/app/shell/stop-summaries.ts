@@ -2,6 +2,7 @@ import { Injectable, computed, inject } from '@angular/core';
 import { formatLength, mmFromNm } from '@yellow-pane/core/quantity';
 import type { RowOf } from '@yellow-pane/core/job';
 import { Device } from '../device/device';
+import { CutReading } from '../job/cut-reading';
 import { JobReading } from '../job/job-reading';
 import type { Stop } from './selection';
 
@@ -12,6 +13,7 @@ const HEIGHTS = new Set(['tlbl', 'bltl', 'mtmb', 'mbmt', 'trbr', 'brtr']);
 @Injectable({ providedIn: 'root' })
 export class StopSummaries {
   readonly #reading = inject(JobReading);
+  readonly #cut = inject(CutReading);
   readonly #units = inject(Device).units;
 
   readonly of = computed<Readonly<Record<Stop, string>>>(() => {
@@ -24,11 +26,12 @@ export class StopSummaries {
     const applications = this.#reading.applications();
     const laid = applications.filter(({ id }) => this.#reading.laidIds().has(id)).length;
     const finished = applications.filter(({ id }) => this.#reading.isHandedOver(id)).length;
+    const changed = this.#cut.allChangedAfterCut().length;
     const planned = this.#reading.plannedSteps().length;
     return {
       survey: surfaces.length === 0 ? 'no surface yet' : unmeasured === 0 ? `all ${surfaces.length} measured` : `${unmeasured} to measure`,
       film: surfaces.length === 0 ? '–' : unfilmed === 0 ? 'all chosen' : `${unfilmed} to choose`,
-      cut: applications.length === 0 ? '–' : laid < applications.length ? `${applications.length - laid} to lay out` : `${this.#length(length_nm)} · ${rolls} ${rolls === 1 ? 'roll' : 'rolls'}`,
+      cut: applications.length === 0 ? '–' : changed > 0 ? `${changed} cut, measured otherwise` : laid < applications.length ? `${applications.length - laid} to lay out` : `${this.#length(length_nm)} · ${rolls} ${rolls === 1 ? 'roll' : 'rolls'}`,
       day: applications.length === 0 ? '–' : planned === 0 ? 'to plan' : `${planned} steps planned`,
       fit: applications.length === 0 ? '–' : `${finished} of ${applications.length} done`,
       check: 'comes later',

@@ -11,6 +11,7 @@ export class SurfaceStates {
   readonly #cut = inject(CutReading);
 
   at(stop: Stop, surfaceId: string): StateShape {
+    if (stop !== 'film' && this.#cut.changedAfterCut(surfaceId).length > 0) return 'barred';
     if (stop === 'survey') return this.#survey(surfaceId);
     if (stop === 'film') return this.#film(surfaceId);
     if (stop === 'cut') return this.#cutState(surfaceId);

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { type SeamWishes, allowanceFor, methodsFor } from '@yellow-pane/core/cutting';
-import type { CutMethod, FieldsOf } from '@yellow-pane/core/job';
+import { type SeamWishes, allowanceFor, suitedMethods } from '@yellow-pane/core/cutting';
+import type { CutMethod, Over } from '@yellow-pane/core/job';
 import { type Outline, outlineBounds, outlineOfCheck } from '@yellow-pane/core/measure';
 import { formatLength, formatLengthWithUnit, nmFromMm, parseReading } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
@@ -37,7 +37,7 @@ const HIGH = 330;
         <label class="block"><span class="font-semibold block">Cut as</span>
           <select class="field" (change)="chooseMethod($any($event.target).value)">@for (method of methods(); track method.method) { <option [value]="method.method" [selected]="method.method === at.application.method">{{ method.word }}</option> }</select>
           <span class="block text-sm text-faint mt-1">{{ at.reason }} {{ at.source }}.</span></label>
-        <fieldset><legend class="font-semibold">Over on each side{{ at.isOwn ? ', set for this job' : ', customary' }}</legend>
+        <fieldset><legend class="font-semibold">Over on each side{{ at.isOwn ? ', ' + at.isOwn : ', customary' }}</legend>
           <div class="grid grid-cols-4 gap-2">@for (side of at.sides; track side.side) { <label><span class="block text-sm">{{ side.side }}</span><input class="field figure" [value]="side.text" (change)="setSide(side.side, $any($event.target))" /></label> }</div>
           @if (at.isOwn) { <button type="button" class="act act-quiet act-small underline" (click)="customary()">Back to the customary ones</button> }
           @if (fault(); as says) { <p class="text-stop font-semibold text-sm" role="alert">{{ says }}</p> }
@@ -79,7 +79,7 @@ export class BlanksView {
   protected readonly methods = computed(() => {
     const surface = this.selection.surface();
     if (surface === undefined) return [];
-    const suited = methodsFor(surface.kind, surface.shape);
+    const suited = suitedMethods({ kind: surface.kind, shape: surface.shape, family: this.cutting.film()?.family ?? 'solar' });
     const own = this.#application()?.method;
     return own === undefined || suited.some(({ method }) => method === own) ? suited : [allowanceFor(own), ...suited];
   });
@@ -114,7 +114,7 @@ export class BlanksView {
     const seam = this.#cut.seamOf(application);
     const allowance = allowanceFor(application.method);
     return {
-      application, seam, reason: allowance.reason, source: whole.source.text, notes: blanks.notes, isOwn: this.#reading.jobAllowanceOf(application.method) !== undefined, isSeamed: blanks.blanks.length > 1, hasRepeat: (this.cutting.film()?.repeat_nm ?? null) !== null,
+      application, seam, reason: allowance.reason, source: whole.source.text, notes: blanks.notes, isOwn: application.over !== null ? 'set for this one' : this.#reading.jobAllowanceOf(application.method) !== undefined ? 'set for this job' : undefined, isSeamed: blanks.blanks.length > 1, hasRepeat: (this.cutting.film()?.repeat_nm ?? null) !== null,
       says: `${surface.tag}: blank ${this.#with(total_w)} × ${this.#with(total_h)}${blanks.blanks.length > 1 ? `, ${blanks.blanks.length} drops, ${blanks.seams.kind}${blanks.seams.lap_mm > 0 ? `, lap ${this.#with(blanks.seams.lap_mm)}` : ''}` : ''}. Seen from ${surface.seenFrom}.`,
       surface: path(outline, shift.x - bounds.left, shift.y - bounds.top),
       sector: sector === undefined ? undefined : path(sector.outline, 0, 0),
@@ -141,17 +141,18 @@ export class BlanksView {
     const parsed = parseReading(field.value, this.#reading.job()?.entryUnit ?? 'mm', { least_mm: 0, most_mm: 500 });
     if (parsed.kind !== 'length') { this.fault.set(`Over at the ${side}: expected 0 to 500 mm, got “${field.value}”. The old value stays in use.`); return; }
     this.fault.set(undefined);
-    const own = this.#reading.jobAllowanceOf(application.method);
-    const today = this.#cut.blankOf(application);
-    const base = allowanceFor(application.method);
-    const word = `${application.method}: ${side} ${field.value}`;
-    if (own !== undefined) this.#desk.do(word, [this.#desk.set('jobAllowance', own.id, { [`${side}_nm`]: parsed.value_nm })]);
-    else if (today.kind === 'blanks') this.#desk.do(word, [this.#desk.put('jobAllowance', { method: application.method, ...Object.fromEntries(SIDES.map((own) => [`${own}_nm`, own === side ? parsed.value_nm : nmFromMm(base[`${own}_mm`])])) } as unknown as FieldsOf<'jobAllowance'>)]);
+    const customary = allowanceFor(application.method);
+    const base = application.over ?? this.#reading.jobAllowanceOf(application.method);
+    const over = Object.fromEntries(SIDES.map((own) => [`${own}_nm`, own === side ? parsed.value_nm : (base?.[`${own}_nm`] ?? nmFromMm(customary[`${own}_mm`]))])) as unknown as Over;
+    this.#desk.do(`${this.selection.surface()?.tag ?? ''}: ${side} ${field.value} over`, [this.#desk.set('application', application.id, { over })]);
   }
 
   protected customary(): void {
-    const own = this.#reading.jobAllowanceOf(this.#application()?.method ?? '');
-    if (own !== undefined) this.#desk.do(`${own.method}: customary allowances`, [this.#desk.remove('jobAllowance', own.id)]);
+    const application = this.#application();
+    const own = this.#reading.jobAllowanceOf(application?.method ?? '');
+    if (application === undefined) return;
+    if (application.over !== null) this.#desk.do(`${this.selection.surface()?.tag ?? ''}: customary allowances`, [this.#desk.set('application', application.id, { over: null })]);
+    else if (own !== undefined) this.#desk.do(`${own.method}: customary allowances`, [this.#desk.remove('jobAllowance', own.id)]);
   }
 
   protected setSeam(change: Partial<SeamWishes>): void {

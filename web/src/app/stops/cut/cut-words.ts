@@ -1,4 +1,4 @@
-import type { CutOrderPlan, StockFilm } from '@yellow-pane/core/cutting';
+import { type CutOrderPlan, type StockFilm, type TooWide, tooWideWord } from '@yellow-pane/core/cutting';
 import type { CutRoll } from '@yellow-pane/core/job';
 import { type DisplayUnits, formatFilmLength, nmFromMm } from '@yellow-pane/core/quantity';
 
@@ -33,6 +33,8 @@ export function shortWord(notLaid: readonly string[], stocks: readonly Pick<Stoc
   const names = (keys: readonly string[]): string => keys.map((key) => blankOf(key)?.word ?? key).join(', ');
   if (stocks.length === 0) return `There is no film to cut ${names(notLaid)} from: give the film a width in the catalogue, or take a roll into stock.`;
   const tooWide = notLaid.filter((key) => { const own = blankOf(key); return own !== undefined && Math.min(own.blank.across_mm, own.blanks.whole.mayTurn90 ? own.blank.along_mm : own.blank.across_mm) > widest; });
+  const curved = notLaid.flatMap((key) => { const own = blankOf(key); return own?.blanks.tooWide === undefined ? [] : [`${own.word}: ${tooWideWord(own.blanks.tooWide)}`]; });
+  if (curved.length > 0) return curved.join(' ');
   if (tooWide.length > 0) return `${names(tooWide)}: wider than the widest film there is (${widest} mm). A wider roll, or seams, would help.`;
   return `Not enough film for ${names(notLaid)}. A new roll to order would help: it is left out now.`;
 }
@@ -41,7 +43,7 @@ export function shortWord(notLaid: readonly string[], stocks: readonly Pick<Stoc
 export interface NamedBlank {
   readonly word: string;
   readonly blank: { readonly across_mm: number; readonly along_mm: number };
-  readonly blanks: { readonly whole: { readonly mayTurn90: boolean } };
+  readonly blanks: { readonly whole: { readonly mayTurn90: boolean }; readonly tooWide?: TooWide | undefined };
 }
 
 /** What the search refused, with the piece's name instead of its key. */

@@ -48,9 +48,17 @@ export class Cut {
     const plan = cutting.plan();
     if (plan === undefined) return { verdict: 'unknown' as const, heading: 'Not laid out yet', says: `${cutting.blanks().length} ${cutting.blanks().length === 1 ? 'blank is' : 'blanks are'} ready.${cutting.missing().length > 0 ? ` Not ready: ${cutting.missing().join('; ')}.` : ''}` };
     if (cutting.notLaid().length > 0) return { verdict: 'go with care' as const, heading: 'Some are not on a roll', says: `${cutting.notLaid().map(({ word }) => word).join(', ')} ${cutting.notLaid().length === 1 ? 'has' : 'have'} no film yet. Lay out again: what is cut stays.` };
+    const disputed = this.#disputed();
+    if (disputed.length > 0) return { verdict: 'go with care' as const, heading: 'Laid out from measures that disagree', says: `${disputed.join(', ')}: do not cut ${disputed.length === 1 ? 'it' : 'them'} before the measures agree. The others can be cut.` };
     if (plan.mode === 'by hand' && this.#uncuttable()) return { verdict: 'go with care' as const, heading: `Uses ${this.metres(plan.lengthUsed_nm)}`, says: 'Straight cuts from edge to edge no longer free every piece: take pins out, or cut round them.' };
     return { verdict: 'go' as const, heading: `Uses ${this.metres(plan.lengthUsed_nm)}`, says: `${gapWord({ used_nm: plan.lengthUsed_nm, ...plan }, this.units())} ${cutting.pieces().length} ${cutting.pieces().length === 1 ? 'piece' : 'pieces'} on ${cutting.rolls().length} ${cutting.rolls().length === 1 ? 'roll' : 'rolls and offcuts'}.` };
   });
+  /** Laid, but its measures contradict each other. */
+  readonly #disputed = computed(() => [...new Set(this.cutting.pieces().filter(({ applicationId, cutAt, spoiledAt }) => {
+    if (cutAt !== null || spoiledAt !== null) return false;
+    const check = this.reading.checkOf(this.cutting.applications().find(({ id }) => id === applicationId)?.surfaceId ?? '');
+    return check.state === 'impossible' || ('agreement' in check && check.agreement.kind === 'disagree');
+  }).map(({ tag }) => tag))]);
   readonly #uncuttable = computed(() => this.cutting.rolls().some((roll) => cutsFor(this.cutting.pieces().filter(({ rollId, spoiledAt }) => rollId === roll.id && spoiledAt === null).map((piece) => ({ id: piece.id, x_mm: mmFromNm(piece.x_nm), y_mm: mmFromNm(piece.y_nm), across_mm: mmFromNm(piece.across_nm), along_mm: mmFromNm(piece.along_nm), turned: piece.turned, level: piece.level })), mmFromNm(roll.width_nm), mmFromNm(this.cutting.endWaste_nm())) === undefined));
   protected readonly waste = computed(() => {
     const film = this.cutting.rolls().reduce((sum, { width_nm, used_nm }) => sum + width_nm * used_nm, 0);

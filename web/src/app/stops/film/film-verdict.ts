@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { CLASS_CAUTION, FIRE_CAUTION, IMPACT_CLASSES } from '@yellow-pane/core/choosing';
+import { allowanceFor } from '@yellow-pane/core/cutting';
 import type { RowOf } from '@yellow-pane/core/job';
 import { formatLengthWithUnit } from '@yellow-pane/core/quantity';
 import { STRESS_CAUTION } from '@yellow-pane/core/thermal-stress';
@@ -50,7 +51,7 @@ import { figureLines, headingOf, privacySentence } from './film-words';
     <section aria-labelledby="on-it">
       <h2 id="on-it" class="font-bold">On {{ choosing.focus()?.tag ?? 'this surface' }}</h2>
       @for (entry of choosing.applied(); track entry.application.id) {
-        <div class="flex items-center gap-3 py-2 border-b border-line"><span class="flex-1"><span class="font-semibold">{{ entry.film?.name ?? 'a film not in the catalogue' }}</span><span class="block text-sm text-faint">{{ sideWord(entry.application.side) }}, {{ entry.application.method }}</span></span><button type="button" class="act act-small" (click)="takenOff.emit(entry.application)">Take off</button></div>
+        <div class="flex items-center gap-3 py-2 border-b border-line"><span class="flex-1"><span class="font-semibold">{{ entry.film?.name ?? 'a film not in the catalogue' }}</span><span class="block text-sm text-faint">{{ sideWord(entry.application.side) }}, cut and fitted as {{ methodWord(entry.application) }}</span></span><button type="button" class="act act-small" (click)="takenOff.emit(entry.application)">Take off</button></div>
       } @empty { <p class="text-faint py-1">No film yet.</p> }
     </section>
     @if (lines().length > 0) {
@@ -91,6 +92,10 @@ export class FilmVerdict {
 
   protected length(value_nm: number): string {
     return formatLengthWithUnit(value_nm, this.#units());
+  }
+
+  protected methodWord({ method }: RowOf<'application'>): string {
+    return allowanceFor(method).word.toLowerCase();
   }
 
   protected sideWord(side: RowOf<'application'>['side']): string {

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { DEFAULT_SCHOOLS } from '@yellow-pane/core/fitting';
-import type { CutMethod, RowOf } from '@yellow-pane/core/job';
+import { methodAfter } from '@yellow-pane/core/cutting';
+import type { RowOf } from '@yellow-pane/core/job';
 import type { FilmRow } from '@yellow-pane/contracts';
 import { Catalogue } from '../../catalogue/catalogue';
 import { JobDesk } from '../../job/job-desk';
@@ -21,8 +22,6 @@ import { PreviewView } from './preview-view';
 import { StressView } from './stress-view';
 import { SurfaceRowsReader } from '../../job/surface-rows';
 import { TradeChart } from './trade-chart';
-
-const METHOD_OF_FAMILY: Partial<Record<FilmRow['family'], CutMethod>> = { security: 'security', decor: 'decor' };
 
 /** Choosing a film for one surface, or for all that are marked: which are fit, what each does, what it may break, and why. */
 @Component({
@@ -73,16 +72,18 @@ export class FilmStop {
   protected use(): void {
     const film = this.choosing.chosen();
     if (film === undefined) return;
-    const method = METHOD_OF_FAMILY[film.family] ?? 'trim in place';
+    const changed: string[] = [];
     const ops = this.choosing.targets().flatMap((surface) => {
       const side = this.#sideFor(surface, film);
       const there = this.#reading.applicationsOf(surface.id).find((application) => application.side === side);
       if (there?.filmId === film.id) return [];
+      const method = methodAfter({ kind: surface.kind, shape: surface.shape, family: film.family }, there?.method);
+      if (there !== undefined && there.method !== method) changed.push(`${surface.tag}: ${there.method} does not suit, now ${method}`);
       if (there !== undefined) return [this.#desk.set('application', there.id, { filmId: film.id, method })];
       return [this.#desk.put('application', { surfaceId: surface.id, side, filmId: film.id, method, ...DEFAULT_SCHOOLS, over: null, position: 1 })];
     });
     this.#desk.do(`${film.name} on ${this.targetWord()}`, ops);
-    this.#desk.say(ops.length === 0 ? `${film.name} was there already.` : `${film.name} is on ${this.targetWord()}.`);
+    this.#desk.say(ops.length === 0 ? `${film.name} was there already.` : `${film.name} is on ${this.targetWord()}.${changed.length === 0 ? '' : ` The way of fitting had to change. ${changed.slice(0, 3).join('; ')}${changed.length > 3 ? ` and ${changed.length - 3} more` : ''}.`}`);
   }
 
   protected takeOff(application: RowOf<'application'>): void {

@@ -3,7 +3,10 @@ import { DEFAULT_RATES, SCHOOLS, SLIP_MIXES, type WorkStep, slipShare, workSteps
 import type { FittingSchools, RowOf } from '@yellow-pane/core/job';
 import { Catalogue } from '../../catalogue/catalogue';
 import { Rates } from '../../catalogue/rates';
+import { Device } from '../../device/device';
 import { Drafts } from '../../device/drafts';
+import { CUT_ALARM, cutAlarm } from '../../job/cut-alarm';
+import { CutReading } from '../../job/cut-reading';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Commands } from '../../shell/commands';
@@ -30,11 +33,15 @@ export class Fit {
   readonly #catalogue = inject(Catalogue);
   readonly #rates = inject(Rates);
   readonly #drafts = inject(Drafts);
+  readonly #cut = inject(CutReading);
+  readonly #units = inject(Device).units;
   protected readonly reading = inject(JobReading);
   protected readonly selection = inject(Selection);
   protected readonly surface = this.selection.surface;
   readonly #instant = signal(Date.now());
   protected readonly application = computed(() => this.reading.applicationsOf(this.surface()?.id ?? '')[0]);
+  protected readonly cutAlarm = computed(() => { const changed = this.#cut.changedAfterCut(this.surface()?.id ?? ''); return changed.length === 0 ? undefined : cutAlarm(changed, this.#units()); });
+  protected readonly alarmWord = CUT_ALARM;
   protected readonly film = computed(() => this.#catalogue.byId().get(this.application()?.filmId ?? ''));
   protected readonly schools = (Object.keys(SCHOOL_WORDS) as (keyof FittingSchools)[]).map((key) => ({ key, word: SCHOOL_WORDS[key], choices: SCHOOLS[key].map(({ value, reason }) => ({ value, word: value, reason })) }));
   protected readonly mixes = SLIP_MIXES.map((mix) => ({ ...mix, share: slipShare(mix) }));

@@ -1,6 +1,8 @@
 import { Injectable, inject } from '@angular/core';
 import type { Op } from '@yellow-pane/contracts';
-import { NEW_PLACE, NEW_SURFACE, type RowOf, SHAPES_OF_KIND, type SurfaceKind, type SurfaceShape } from '@yellow-pane/core/job';
+import { methodAfter } from '@yellow-pane/core/cutting';
+import { type CutMethod, NEW_PLACE, NEW_SURFACE, type RowOf, SHAPES_OF_KIND, type SurfaceKind, type SurfaceShape } from '@yellow-pane/core/job';
+import { Catalogue } from '../../catalogue/catalogue';
 import { newId } from '../../device/session';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
@@ -12,6 +14,7 @@ const TAG_STEMS: Readonly<Record<SurfaceKind, string>> = { pane: 'W0', wall: 'WL
 export class SurfaceWork {
   readonly #desk = inject(JobDesk);
   readonly #reading = inject(JobReading);
+  readonly #catalogue = inject(Catalogue);
 
   /** A new surface after `after`, in the same place; a pane keeps the same glass. A first place is made when there is none. */
   add(after: RowOf<'surface'> | undefined, kind: SurfaceKind = 'pane', shape: SurfaceShape = SHAPES_OF_KIND[kind][0]): string {
@@ -24,6 +27,15 @@ export class SurfaceWork {
       this.#desk.put('surface', { ...NEW_SURFACE, placeId: place ?? newPlace?.id ?? '', unitId: kind === 'pane' ? (after?.unitId ?? null) : null, tag, kind, shape, corners: shape === 'many sides' ? 5 : null, seenFrom: after?.seenFrom ?? 'room', position: this.#positionAfter(after) }, id),
     ]);
     return id;
+  }
+
+  /** The films on a surface whose way of fitting does not suit it any more once it has another shape, and what it becomes. */
+  methodsAfter({ id, kind }: RowOf<'surface'>, shape: SurfaceShape): readonly { readonly id: string; readonly method: CutMethod }[] {
+    return this.#reading.applicationsOf(id).flatMap((application) => {
+      const family = this.#catalogue.byId().get(application.filmId)?.family;
+      const method = family === undefined ? application.method : methodAfter({ kind, shape, family }, application.method);
+      return method === application.method ? [] : [{ id: application.id, method }];
+    });
   }
 
   remove(surface: RowOf<'surface'>): void {

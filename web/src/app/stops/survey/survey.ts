@@ -3,6 +3,8 @@ import { MOST_CORNERS, FEWEST_CORNERS, type AskedMeasure, type Point, SIZE_WORDS
 import { SHAPES_OF_KIND, type SurfaceKind, type SurfaceShape } from '@yellow-pane/core/job';
 import { formatArea, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
+import { CUT_ALARM, cutAlarm } from '../../job/cut-alarm';
+import { CutReading } from '../../job/cut-reading';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Commands } from '../../shell/commands';
@@ -43,6 +45,7 @@ const KIND_WORDS: Readonly<Record<SurfaceKind, string>> = { pane: 'Pane', wall: 
 export class Survey {
   readonly #desk = inject(JobDesk);
   readonly #work = inject(SurfaceWork);
+  readonly #cut = inject(CutReading);
   protected readonly reading = inject(JobReading);
   protected readonly selection = inject(Selection);
   protected readonly device = inject(Device);
@@ -76,6 +79,9 @@ export class Survey {
   protected readonly patch = computed(() => this.measuring.figure()?.patch);
   protected readonly unrolled = computed(() => { const figure = this.measuring.figure(); return figure?.standing === undefined ? undefined : figure.outline; });
   /** Repeats whose own measure now differs from what was just changed here. */
+  /** Said at the keystroke: the film of this surface is cut already. */
+  protected readonly cutAlarm = computed(() => { const changed = this.#cut.changedAfterCut(this.surface()?.id ?? '', this.measuring.check()); return changed.length === 0 ? undefined : cutAlarm(changed, this.units()); });
+  protected readonly alarmWord = CUT_ALARM;
   protected readonly offered = computed(() => {
     const changed = this.measuring.changedHere();
     if (changed?.surfaceId !== this.surface()?.id || changed === undefined) return undefined;
@@ -112,7 +118,10 @@ export class Survey {
 
   protected setShape(shape: string): void {
     const surface = this.surface();
-    if (surface !== undefined) this.#desk.do(`${surface.tag}: ${shape}`, [this.#desk.set('surface', surface.id, { shape: shape as SurfaceShape, corners: shape === 'many sides' ? (surface.corners ?? 5) : null })]);
+    if (surface === undefined) return;
+    const methods = this.#work.methodsAfter(surface, shape as SurfaceShape);
+    this.#desk.do(`${surface.tag}: ${shape}`, [this.#desk.set('surface', surface.id, { shape: shape as SurfaceShape, corners: shape === 'many sides' ? (surface.corners ?? 5) : null }), ...methods.map(({ id, method }) => this.#desk.set('application', id, { method }))]);
+    if (methods.length > 0) this.#desk.say(`${surface.tag}: the way of fitting had to change with the shape: ${methods.map(({ method }) => method).join(', ')}.`);
   }
 
   protected setCorners(count: string): void {
