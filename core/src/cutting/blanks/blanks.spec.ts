@@ -100,6 +100,17 @@ describe('where do seams fall?', () => {
   });
 });
 
+describe('how long is a patterned piece cut?', () => {
+  it.failing('a door of one piece as long as it is: its pattern meets nothing', () => {
+    const { blanks } = cutBlanks(input({ aroundWidth_mm: 880, aroundHeight_mm: 2010, direction: 'along the roll', repeat_mm: 1000, rollWidths_mm: [1220] }));
+    expect(blanks.map(({ along_mm, cell_mm, phase_mm }) => [along_mm, cell_mm, phase_mm])).toEqual([[2110, 2110, 0]]);
+  });
+  it.failing('three drops of 736 that must meet: each 736, a whole repeat from one to the next', () => {
+    const { blanks } = cutBlanks(input({ aroundWidth_mm: 2950, aroundHeight_mm: 636, direction: 'along the roll', repeat_mm: 1000, rollWidths_mm: [1220] }));
+    expect(blanks.map(({ along_mm, cell_mm }) => [along_mm, cell_mm])).toEqual([[736, 1000], [736, 1000], [736, 1000]]);
+  });
+});
+
 describe('does curved or vehicle glass get a seam?', () => {
   it('1480 high with 25 over at both ends on a roll of 1524: short by 6 mm, 22 mm over would do; one piece', () => {
     const { blanks, tooWide, notes } = cutBlanks(input({ aroundWidth_mm: 900, aroundHeight_mm: 1480, method: 'curved, shrunk', rollWidths_mm: [1524], maySeam: false }));

@@ -40,9 +40,11 @@ export interface CutBlank {
   /** Where its left and upper edges lie on the whole blank. */
   readonly left_mm: number;
   readonly top_mm: number;
-  /** As the layout takes it: across and along the roll, whole repeats along. */
+  /** As the layout takes it: across and along the roll, with what comes off its top first. */
   readonly across_mm: number;
   readonly along_mm: number;
+  /** From its beginning to that of the next drop, whole repeats where their pattern must meet. */
+  readonly cell_mm: number;
   /** Into the first repeat, before the piece begins. */
   readonly phase_mm: number;
   readonly sector?: SectorBlank | undefined;
@@ -85,12 +87,12 @@ export function cutBlanks(input: CutInput): CutBlanks {
   const widest = usable.at(-1);
   const [width, height] = [whole.width_mm.value, whole.height_mm.value];
   const sector = input.column === undefined ? undefined : sectorBlank({ ...input.column, lap_mm: whole.sides.left_mm + whole.sides.right_mm, over_mm: whole.sides.top_mm });
-  const make = (blank: Omit<CutBlank, 'across_mm' | 'along_mm' | 'phase_mm'>): CutBlank => {
+  const make = (blank: Omit<CutBlank, 'across_mm' | 'along_mm' | 'cell_mm' | 'phase_mm'>): CutBlank => {
     const [across, along] = whole.lies === 'top along the roll' ? [blank.height_mm, blank.width_mm] : [blank.width_mm, blank.height_mm];
     const isPatterned = seam.match !== 'none' && repeat_mm !== null && repeat_mm > 0 && whole.lies === 'top across the roll';
-    if (!isPatterned) return { ...blank, across_mm: across, along_mm: along, phase_mm: 0 };
+    if (!isPatterned) return { ...blank, across_mm: across, along_mm: along, cell_mm: along, phase_mm: 0 };
     const phase_mm = phaseOf(seam.match, seam.firstDrop, blank.drop - 1, along, repeat_mm);
-    return { ...blank, across_mm: across, along_mm: cellOf(along, phase_mm, repeat_mm).value, phase_mm };
+    return { ...blank, across_mm: across, along_mm: cellOf(along, phase_mm, repeat_mm).value, cell_mm: 0, phase_mm };
   };
   if (repeat_mm === 0) notes.push('The film says its pattern repeats every 0 mm: taken as no pattern. Put the repeat right in the catalogue.');
   const hashed = (blanks: readonly CutBlank[]): string => hashText([whole.inputsHash, ...blanks.flatMap(({ width_mm, height_mm, across_mm, along_mm, phase_mm, left_mm, top_mm }) => [width_mm, height_mm, across_mm, along_mm, phase_mm, left_mm, top_mm])].join('|'));
@@ -154,7 +156,7 @@ function seamsDown({ seam, footHeight_mm }: CutInput, whole: Blank, roll_mm: num
 }
 
 /** A tapered column wider than the roll: equal sectors with a lap each. */
-function inSectors(input: CutInput, whole: Blank, widest_mm: number, make: (blank: Omit<CutBlank, 'across_mm' | 'along_mm' | 'phase_mm'>) => CutBlank, result: (blanks: readonly CutBlank[], seams: CutBlanks['seams']) => CutBlanks, notes: string[]): CutBlanks {
+function inSectors(input: CutInput, whole: Blank, widest_mm: number, make: (blank: Omit<CutBlank, 'across_mm' | 'along_mm' | 'cell_mm' | 'phase_mm'>) => CutBlank, result: (blanks: readonly CutBlank[], seams: CutBlanks['seams']) => CutBlanks, notes: string[]): CutBlanks {
   const column = input.column ?? { foot_mm: 0, top_mm: 0, height_mm: 0 };
   const lap_mm = whole.sides.left_mm + whole.sides.right_mm;
   for (let count = 2; count <= 12; count += 1) {
