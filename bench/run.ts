@@ -6,6 +6,7 @@ import { adjustThousand, checkPane, layOut } from './core';
 import { cuttingByHand, cuttingFreely, cuttingFromStock } from './cutting';
 import { dayRows } from './day';
 import { storiesOnOtherDays } from './days';
+import { edgesKept } from './edges';
 import { filmOnGlass } from './film';
 import { LANES, endLanes } from './side-by-side';
 import { surveyOfThousand } from './survey';
@@ -24,6 +25,7 @@ const benches: Readonly<Record<string, () => Promise<readonly Row[]>>> = {
   hand: cuttingByHand,
   free: cuttingFreely,
   order: cuttingFromStock,
+  edges: edgesKept,
   day: dayRows,
   days: storiesOnOtherDays,
   size: () => Promise.resolve([initialSize()]),

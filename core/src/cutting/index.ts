@@ -1,7 +1,7 @@
 export { type Allowance, type Sides, ALLOWANCES, CORNER_RULES, allowanceFor, methodsFor } from './blanks/allowances';
 export { methodAfter, suitedMethods } from './blanks/suited-method';
 export { type Blank, type BlankInput, BLANK_FORMULAS, blankFor } from './blanks/blank';
-export { type CutBlank, type CutBlanks, type CutInput, type SeamWishes, type TooWide, customarySeam, cutBlanks, lapOf, layoutPieceOf, tooWideWord } from './blanks/cut-blanks';
+export { type CutBlank, type CutBlanks, type CutInput, type SeamWishes, type TooWide, customarySeam, cutBlanks, lapOf, layoutPieceOf, meetsOf, tooWideWord } from './blanks/cut-blanks';
 export { type SeamKind, type SeamPlacing, DROP_COUNT, placeSeams } from './blanks/drops';
 export { type FirstDrop, type PatternMatch, CELL } from './blanks/pattern';
 export { type SectorBlank, SECTOR_FORMULAS, sectorBlank } from './blanks/sector';

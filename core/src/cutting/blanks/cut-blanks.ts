@@ -92,7 +92,8 @@ export function cutBlanks(input: CutInput): CutBlanks {
     const isPatterned = seam.match !== 'none' && repeat_mm !== null && repeat_mm > 0 && whole.lies === 'top across the roll';
     if (!isPatterned) return { ...blank, across_mm: across, along_mm: along, cell_mm: along, phase_mm: 0 };
     const phase_mm = phaseOf(seam.match, seam.firstDrop, blank.drop - 1, along, repeat_mm);
-    return { ...blank, across_mm: across, along_mm: cellOf(along, phase_mm, repeat_mm).value, cell_mm: 0, phase_mm };
+    const own_mm = upToTenth(phase_mm + along);
+    return { ...blank, across_mm: across, along_mm: own_mm, cell_mm: blank.of === 1 ? own_mm : cellOf(along, phase_mm, repeat_mm).value, phase_mm };
   };
   if (repeat_mm === 0) notes.push('The film says its pattern repeats every 0 mm: taken as no pattern. Put the repeat right in the catalogue.');
   const hashed = (blanks: readonly CutBlank[]): string => hashText([whole.inputsHash, ...blanks.flatMap(({ width_mm, height_mm, across_mm, along_mm, phase_mm, left_mm, top_mm }) => [width_mm, height_mm, across_mm, along_mm, phase_mm, left_mm, top_mm])].join('|'));
@@ -178,6 +179,11 @@ function partOf({ foot_mm, top_mm, height_mm }: NonNullable<CutInput['column']>,
   const [foot, top] = [foot_mm / count, top_mm / count];
   const upright = Math.sqrt(Math.max(0, slope ** 2 - ((foot - top) / (2 * Math.PI)) ** 2));
   return sectorBlank({ foot_mm: foot, top_mm: top, height_mm: upright, lap_mm, over_mm });
+}
+
+/** What a drop must keep from the next one of its surface, so that their pattern meets; undefined: nothing. */
+export function meetsOf({ along_mm, cell_mm, drop, of }: CutBlank, group: string, repeat_mm: number | null): { readonly group: string; readonly drop: number; readonly cell_mm: number; readonly repeat_mm?: number } | undefined {
+  return of < 2 || cell_mm === along_mm ? undefined : { group, drop, cell_mm, ...(repeat_mm === null ? {} : { repeat_mm }) };
 }
 
 /** The piece as the layout wants it. @param mustEdge whether the wish for a factory edge is a must */

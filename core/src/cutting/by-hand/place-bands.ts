@@ -9,12 +9,21 @@ interface ColumnPlace {
   readonly isRight: boolean;
 }
 
-/** Columns with pieces that want or like a factory edge go to the left edge and to the right one, the rest between. */
-export function columnsInPlace(columns: readonly Column[], width: number): readonly ColumnPlace[] {
+/** At which sides of a space a factory edge lies. */
+export interface EdgeSides {
+  readonly left: boolean;
+  readonly right: boolean;
+}
+
+const BOTH: EdgeSides = { left: true, right: true };
+
+/** Columns with pieces that want or like a factory edge go to the left edge and to the right one, where there are such, the rest between. */
+export function columnsInPlace(columns: readonly Column[], width: number, sides: EdgeSides = BOTH): readonly ColumnPlace[] {
   const wish = ({ pieces }: Column): number => pieces.reduce((sum, { wantsEdge, likesEdge }) => sum + (wantsEdge ? 1000 : likesEdge ? 1 : 0), 0);
   const [first, second] = [...columns].sort((a, b) => wish(b) - wish(a));
-  const right = second !== undefined && wish(second) > 0 ? second : undefined;
-  const left = first !== undefined && wish(first) > 0 ? first : undefined;
+  const wishing = [first, second].filter((column): column is Column => column !== undefined && wish(column) > 0);
+  const left = sides.left ? wishing.shift() : undefined;
+  const right = sides.right ? wishing.shift() : undefined;
   const order = [...(left === undefined ? [] : [left]), ...columns.filter((column) => column !== left && column !== right)];
   let x = 0;
   const placed = order.map((column): ColumnPlace => { const at = { column, x, isRight: false }; x += column.across; return at; });
@@ -22,13 +31,13 @@ export function columnsInPlace(columns: readonly Column[], width: number): reado
 }
 
 /** Gives each piece of each band its place. @param takeId the next piece of a kind @param from where the first band begins along the roll, mm */
-export function placeBands(problem: StripProblem, bands: readonly Band[], rollWidth_mm: number, takeId: (kind: number) => string = idsInTurn(problem), from_mm = 0): readonly PlacedPiece[] {
+export function placeBands(problem: StripProblem, bands: readonly Band[], rollWidth_mm: number, takeId: (kind: number) => string = idsInTurn(problem), from_mm = 0, sides: EdgeSides = BOTH): readonly PlacedPiece[] {
   const { width, alongStep_mm, acrossStep_mm } = problem;
   let end = 0;
   return [...bands].sort((a, b) => b.along - a.along).flatMap(({ along, columns }, level) => {
     const from = end;
     end += along;
-    return columnsInPlace(columns, width).flatMap(({ column, x, isRight }) => {
+    return columnsInPlace(columns, width, sides).flatMap(({ column, x, isRight }) => {
       let y = from;
       return column.pieces.map((piece): PlacedPiece => {
         const x_mm = isRight ? rollWidth_mm - piece.across * acrossStep_mm : x * acrossStep_mm;

@@ -27,7 +27,7 @@ export function usesOf(order: CutOrder, spaces: readonly PlacedSpace[], laid: re
     /** A space without end is as many rolls as it takes. */
     const roll = space.most === Number.POSITIVE_INFINITY && space.stock.length_mm < BOUNDLESS ? Math.floor((space.stock.length_mm - space.from_mm + order.gap_mm) / space.problem.alongStep_mm) : Number.POSITIVE_INFINITY;
     const usesFree = free !== undefined && free.blocks.every(({ along }) => along <= roll);
-    const rolls = usesFree ? onRolls(free.blocks, roll).map((blocks) => placeBlocks(space.problem, blocks, space.width_mm + order.gap_mm, take, space.from_mm)) : onRolls(Number.isFinite(roll) ? partedBands(bands) : bands, roll).map((own) => placeBands(space.problem, own, space.width_mm + order.gap_mm, take, space.from_mm));
+    const rolls = usesFree ? onRolls(free.blocks, roll).map((blocks) => placeBlocks(space.problem, blocks, space.width_mm + order.gap_mm, take, space.from_mm)) : onRolls(Number.isFinite(roll) ? partedBands(bands) : bands, roll).map((own) => placeBands(space.problem, own, space.width_mm + order.gap_mm, take, space.from_mm, space.sides));
     rolls.forEach((placed, copy) => { put(space.stock.id, placed.map((piece) => shrunk(piece, space.x_mm, order)), space.copy + copy); });
   });
   return order.stocks.flatMap((stock): StockUse[] => (placedOn.get(stock.id) ?? []).map((pieces, copy) => {
@@ -54,7 +54,7 @@ function shrunk(piece: PlacedPiece, x_mm: number, { gap_mm }: CutOrder): PlacedP
 }
 
 /** Levels counted anew from the roll's end: pieces whose shadows along the roll touch are one sheet. */
-function levelled(placed: PlacedPiece[]): readonly PlacedPiece[] {
+export function levelled(placed: PlacedPiece[]): readonly PlacedPiece[] {
   let [level, reach] = [-1, Number.NEGATIVE_INFINITY];
   return placed.sort((a, b) => a.y_mm - b.y_mm || a.x_mm - b.x_mm).map((piece) => {
     if (piece.y_mm >= reach - 1e-6) level += 1;

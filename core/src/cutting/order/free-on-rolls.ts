@@ -10,6 +10,8 @@ export function* freeSearches(spaces: readonly PlacedSpace[], laid: readonly Lai
     const bands = laid.filter((own) => own.space === index).map(({ band }) => band);
     if (bands.length === 0 || space.mostColumns === 1) return [];
     const problem = problemOn(space, bands);
+    /** Laid freely, a piece that wants an edge may come to lie at either. */
+    if (!(space.sides.left && space.sides.right) && problem.kinds.some(({ wantsEdge, quantity }) => wantsEdge && quantity > 0)) return [];
     return [{ index, search: searchFree(problem, { seed, mostRounds, bound: Math.ceil(problem.area / problem.width), prices, start: { blocks: bands.map((band) => blockOf(space.problem, band)), length: bands.reduce((sum, { along }) => sum + along, 0) } }) }];
   });
   for (const open = [...running]; open.length > 0; ) {

@@ -37,6 +37,11 @@ export function* leastFilmOffcutsWhole(spaces: readonly PlacedSpace[], isCuttabl
 /** By area alone, for a plotter that cuts outlines which are no rectangles: these may lie in one another, and boxes round them would say too much. Infinity: there are none. */
 export function leastFilmByArea({ mode, stocks, pieces }: CutOrder): number {
   if (mode === 'by hand' || pieces.every(({ outline }) => outline === undefined)) return Number.POSITIVE_INFINITY;
+  return leastFilmOfArea({ stocks, pieces });
+}
+
+/** What film of so much area costs at least. */
+export function leastFilmOfArea({ stocks, pieces }: Pick<CutOrder, 'stocks' | 'pieces'>): number {
   const area_mm2 = pieces.reduce((sum, { outline, across_mm, along_mm }) => sum + (outline === undefined ? across_mm * along_mm : areaOf(outline)), 0);
   return area_mm2 * Math.min(...stocks.map(({ perMetre, whole, width_mm, length_mm }) => (perMetre / 1000 + whole / length_mm) / width_mm));
 }

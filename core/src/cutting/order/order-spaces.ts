@@ -1,3 +1,4 @@
+import type { EdgeSides } from '../by-hand/place-bands';
 import type { Space } from '../by-hand/space';
 import { type StripProblem, stripProblem } from '../by-hand/strip-problem';
 import type { CutOrder, OrderPiece, PinnedPiece, StockFilm } from './cut-order';
@@ -11,6 +12,8 @@ export interface PlacedSpace extends Space {
   readonly x_mm: number;
   readonly from_mm: number;
   readonly width_mm: number;
+  /** At which of its sides a factory edge lies. */
+  readonly sides: EdgeSides;
 }
 
 const MOST_COLUMNS = 8;
@@ -36,23 +39,23 @@ export function orderSpaces({ stocks, pieces, pinned, gap_mm, endWaste_mm, mostS
   return stocks.flatMap((stock) => {
     const step_mm = problemFor(stock.width_mm).alongStep_mm;
     const perStep = objective === 'money' ? (stock.perMetre / 1000) * step_mm : stock.what === 'offcut' ? 0.02 * step_mm : stock.id === MISSING ? MISSING_TIMES * step_mm : step_mm;
-    const edgeCount = stock.edges === 'both' ? 2 : stock.edges === 'none' ? 0 : 1;
+    const has = { left: stock.edges === 'both' || stock.edges === 'left', right: stock.edges === 'both' || stock.edges === 'right' };
     const pins = pinned.filter(({ stockId }) => stockId === stock.id);
     const isPinned = pins.length > 0;
-    const make = (more: { readonly copy: number; readonly x_mm: number; readonly from_mm: number; readonly width_mm: number; readonly length_mm: number; readonly isExtra: boolean; readonly edges: number; readonly mostColumns: number }): PlacedSpace => ({
+    const make = (more: { readonly copy: number; readonly x_mm: number; readonly from_mm: number; readonly width_mm: number; readonly length_mm: number; readonly isExtra: boolean; readonly sides: EdgeSides; readonly mostColumns: number }): PlacedSpace => ({
       stock, copy: more.copy, x_mm: more.x_mm, from_mm: more.from_mm, width_mm: more.width_mm, problem: problemFor(more.width_mm), most: steps(more.length_mm + gap_mm, step_mm), mostBand: steps(Math.min(mostSheet_mm, stock.length_mm - endWaste_mm) + gap_mm, step_mm),
-      cost: more.isExtra ? perStep : perStep * 1e-3, fixed: objective === 'money' && !isPinned ? stock.whole : 0, mostColumns: more.mostColumns, edges: more.edges, lot: lots.indexOf(stock.lot),
+      cost: more.isExtra ? perStep : perStep * 1e-3, fixed: objective === 'money' && !isPinned ? stock.whole : 0, mostColumns: more.mostColumns, sides: more.sides, edges: Math.min(more.mostColumns, Number(more.sides.left) + Number(more.sides.right)), lot: lots.indexOf(stock.lot),
     });
-    const whole = (copy: number, from_mm: number, length_mm: number): PlacedSpace => make({ copy, x_mm: 0, from_mm, width_mm: stock.width_mm, length_mm, isExtra: true, edges: edgeCount, mostColumns: MOST_COLUMNS });
+    const whole = (copy: number, from_mm: number, length_mm: number): PlacedSpace => make({ copy, x_mm: 0, from_mm, width_mm: stock.width_mm, length_mm, isExtra: true, sides: has, mostColumns: MOST_COLUMNS });
     const onRoll = (copy: number): readonly PlacedSpace[] => {
       const found: PlacedSpace[] = [];
       let at = endWaste_mm;
       for (const zone of zonesOf(pins.filter((pin) => (pin.copy ?? 0) === copy), pieces, gap_mm)) {
-        if (zone.from - at > 1) found.push(make({ copy, x_mm: 0, from_mm: at, width_mm: stock.width_mm, length_mm: zone.from - at - gap_mm, isExtra: false, edges: edgeCount, mostColumns: MOST_COLUMNS }));
+        if (zone.from - at > 1) found.push(make({ copy, x_mm: 0, from_mm: at, width_mm: stock.width_mm, length_mm: zone.from - at - gap_mm, isExtra: false, sides: has, mostColumns: MOST_COLUMNS }));
         let x = 0;
         for (const [from, to] of [...zone.taken, [stock.width_mm, stock.width_mm] as const]) {
           const width_mm = from - x - (from < stock.width_mm ? gap_mm : 0);
-          if (width_mm > 1) found.push(make({ copy, x_mm: x, from_mm: zone.from, width_mm, length_mm: zone.to - zone.from, isExtra: false, edges: (x === 0 && (stock.edges === 'both' || stock.edges === 'left')) || (from === stock.width_mm && (stock.edges === 'both' || stock.edges === 'right')) ? 1 : 0, mostColumns: 1 }));
+          if (width_mm > 1) found.push(make({ copy, x_mm: x, from_mm: zone.from, width_mm, length_mm: zone.to - zone.from, isExtra: false, sides: { left: x === 0 && has.left, right: from === stock.width_mm && has.right }, mostColumns: 1 }));
           x = Math.max(x, to + gap_mm);
         }
         at = zone.to + gap_mm;

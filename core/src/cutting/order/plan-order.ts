@@ -2,16 +2,17 @@ import { ANY_STAGES } from '../by-hand/lay-out-by-hand';
 import { type SpaceResult, searchSpaces } from '../by-hand/search-spaces';
 import type { LaidBand } from '../by-hand/space';
 import type { FreeLayout } from '../free/search-free';
-import type { CutOrder, CutOrderPlan, OrderPiece } from './cut-order';
-import { usesOf } from './film-uses';
+import type { CutOrder, CutOrderPlan, OrderPiece, StockUse } from './cut-order';
+import { levelled, usesOf } from './film-uses';
 import { finishedPlan } from './finished-plan';
 import { freeSearches } from './free-on-rolls';
-import { leastFilm, leastFilmByArea, leastFilmOffcutsWhole, lessLastGaps } from './least-film';
+import { leastFilm, leastFilmByArea, leastFilmOfArea, leastFilmOffcutsWhole, lessLastGaps } from './least-film';
 import { splitPenalty } from './lots-apart';
 import { MISSING, missingFilm } from './missing-film';
 import { extraOf, withFilmBound, withLowerBound } from './order-money';
 import { orderSpaces } from './order-spaces';
 import { pairOutlines } from './pair-outlines';
+import { blockDrops } from './pattern-blocks';
 import { refuseOrder } from './refuse-order';
 import { shorterByAnyCuts } from './shorter-by-any-cuts';
 
@@ -33,12 +34,16 @@ const NEAR = 1e-6;
  *  @throws CoreError as `refuseOrder` @source own: one search over bands on all films, led by the prices of the bar relaxation */
 export function* planOrderSteps(order: CutOrder, limits: OrderLimits): Generator<CutOrderPlan, CutOrderPlan> {
   refuseOrder(order);
-  const { order: paired, apart } = pairOutlines(order);
-  const byArea = leastFilmByArea(order);
+  const { order: blocked, apart: dropsOf, idsOf } = blockDrops(order);
+  const { order: paired, apart: pairsOf } = pairOutlines(blocked);
+  const hasBlocks = blocked !== order;
+  const apart = (placed: CutOrderPlan['uses'][number]['placed']): CutOrderPlan['uses'][number]['placed'] => dropsOf(pairsOf(placed));
+  /** Pieces that nest, or between whose repeats others might lie, cost at least their area; what their boxes would prove is too much. */
+  const byArea = hasBlocks ? leastFilmOfArea(order) : leastFilmByArea(order);
   let known: { readonly from: CutOrderPlan; readonly to: CutOrderPlan } | undefined;
   const whole = (plan: CutOrderPlan): CutOrderPlan => {
     if (byArea === Number.POSITIVE_INFINITY) return plan;
-    if (known?.from !== plan) known = { from: plan, to: withLowerBound({ ...plan, uses: plan.uses.map((use) => ({ ...use, placed: apart(use.placed) })), notLaid: paired === order ? plan.notLaid : plan.notLaid.flatMap((id) => id.split(' + ')), stopped: plan.stopped === 'optimal' ? 'limit' : plan.stopped }, byArea) };
+    if (known?.from !== plan) known = { from: plan, to: withLowerBound({ ...plan, uses: plan.uses.map((use) => withPlaced(use, apart(use.placed))), notLaid: paired === order ? plan.notLaid : plan.notLaid.flatMap((id) => id.split(' + ')).flatMap(idsOf), stopped: plan.stopped === 'optimal' ? 'limit' : plan.stopped }, byArea) };
     return known.to;
   };
   const steps = planSteps(paired, limits);
@@ -46,6 +51,11 @@ export function* planOrderSteps(order: CutOrder, limits: OrderLimits): Generator
     if (step.done === true) return whole(step.value);
     yield whole(step.value);
   }
+}
+
+/** A use with its blocks and pairs taken apart; its levels counted anew. */
+function withPlaced(use: StockUse, placed: StockUse['placed']): StockUse {
+  return placed.length === use.placed.length ? { ...use, placed } : { ...use, placed: levelled([...placed]) };
 }
 
 function* planSteps(order: CutOrder, { seed, mostRounds }: OrderLimits): Generator<CutOrderPlan, CutOrderPlan> {

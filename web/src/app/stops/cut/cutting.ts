@@ -1,6 +1,6 @@
 import { Injectable, computed, inject, linkedSignal, signal } from '@angular/core';
 import type { StockItem } from '@yellow-pane/contracts';
-import { ANY_STAGES, MONEY_FORMULAS, type CutBlank, type CutBlanks, type CutOrder, type CutOrderPlan, type OrderPiece, type PinnedPiece, type Stages, type StockFilm, layoutPieceOf } from '@yellow-pane/core/cutting';
+import { ANY_STAGES, MONEY_FORMULAS, type CutBlank, type CutBlanks, type CutOrder, type CutOrderPlan, type OrderPiece, type PinnedPiece, type Stages, type StockFilm, layoutPieceOf, meetsOf } from '@yellow-pane/core/cutting';
 import { DEFAULT_RATES } from '@yellow-pane/core/fitting';
 import type { Liner, RowOf } from '@yellow-pane/core/job';
 import { mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
@@ -160,7 +160,7 @@ export class Cutting {
       const copy = openRolls.filter((own) => stockIdOf(own) === stockId).findIndex(({ id }) => id === piece.rollId);
       return [{ id: keyOf(piece.applicationId, piece.drop), stockId, copy, x_mm: mmFromNm(piece.x_nm), y_mm: mmFromNm(piece.y_nm), turned: piece.turned, flipped: piece.flipped }];
     });
-    const pieces = open.map((own): OrderPiece => { const { key, blanks, blank, surface } = own; const outline = this.mode() === 'by plotter' ? this.#outlines.flatOf(own, this.liner()) : undefined; return { ...layoutPieceOf(blanks, blank, key, this.edgeMust()), ...(outline === undefined ? {} : { outline, mayFlip: blanks.whole.mayTurn180 }), group: blank.of > 1 ? key.split(' ')[0] ?? '' : surface?.kind === 'pane' ? surface.placeId : '' }; });
+    const pieces = open.map((own): OrderPiece => { const { key, blanks, blank, surface } = own; const outline = this.mode() === 'by plotter' ? this.#outlines.flatOf(own, this.liner()) : undefined; return { ...layoutPieceOf(blanks, blank, key, this.edgeMust()), ...(outline === undefined ? {} : { outline, mayFlip: blanks.whole.mayTurn180 }), ...this.#meetsOf(own), group: blank.of > 1 ? key.split(' ')[0] ?? '' : surface?.kind === 'pane' ? surface.placeId : '' }; });
     return {
       pinned,
       order: {
@@ -168,6 +168,12 @@ export class Cutting {
         rates: { perCrossCut: this.rate('cut-cross'), perSlit: this.rate('cut-slit'), perPiece: this.rate('cut-piece'), keepWidth_mm: this.rate('cut-keep-width'), keepLength_mm: this.rate('cut-keep-length'), keepShare: this.rate('cut-keep-share'), perSplitGroup: this.rate('cut-split') },
       },
     };
+  }
+
+  #meetsOf({ key, blank }: BlankHere): Pick<OrderPiece, 'meets'> {
+    const repeat_nm = this.film()?.repeat_nm ?? null;
+    const meets = meetsOf(blank, key.split(' ')[0] ?? '', repeat_nm === null ? null : mmFromNm(repeat_nm));
+    return meets === undefined ? {} : { meets };
   }
 
   /** With a pattern the end cut off is whole repeats, so that every drop keeps its phase. */
