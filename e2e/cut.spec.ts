@@ -180,7 +180,7 @@ test('a piece is cut from another roll at a touch; nested ones may lie in one an
   const [w, h] = [one.across_nm / 1e6, one.along_nm / 1e6];
   const { planId, width_nm, length_nm } = roll;
   const second = await page.request.post(`/api${job}/changes`, { data: { id: newId(), session: newId(), who: 'Heron', ops: [
-    { op: 'put', table: 'cutRoll', id: newId(), fields: { planId, stockId: null, what: 'to order', label: 'new 2', lot: '', width_nm, length_nm, used_nm: 0, position: 1, ticks: [], bookedAt: null } },
+    { op: 'put', table: 'cutRoll', id: newId(), fields: { planId, stockId: null, what: 'to order', label: 'new 2', lot: '', width_nm, length_nm, used_nm: 0, leftEdge: true, rightEdge: true, position: 1, ticks: [], bookedAt: null } },
     { op: 'set', table: 'cutPiece', id: one.id, baseVersion: one.version, fields: { outline: [{ x: 0, y: 0 }, { x: w - 10, y: h }, { x: 0, y: h }] } },
     { op: 'set', table: 'cutPiece', id: other.id, baseVersion: other.version, fields: { x_nm: one.x_nm, y_nm: one.y_nm, outline: [{ x: 10, y: 0 }, { x: w, y: 0 }, { x: w, y: h }] } },
   ] } });

@@ -25,7 +25,7 @@ test('the film for the south-west front: half the light, a third of the heat off
   await heat.click();
   await expect(page.getByText('SHGC = Tsol + (q_in(sun) − q_in(dark)) / I').first()).toBeVisible();
   await page.getByRole('button', { name: 'Use outside select 60 on SW5' }).click();
-  await expect(page.getByText('outside, trim in place')).toBeVisible();
+  await expect(page.getByText('outside, cut and fitted as trim in place')).toBeVisible();
   await allSaved(page);
 
   await page.getByRole('button', { name: 'Whole front' }).click();

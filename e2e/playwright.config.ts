@@ -7,7 +7,8 @@ export default defineConfig({
   testMatch: '*.spec.ts',
   timeout: 240_000,
   expect: { timeout: 45_000 },
-  workers: 1,
+  /** Each with a server and a demo of its own. */
+  workers: 2,
   forbidOnly: true,
   reporter: [['list']],
   outputDir: '../test-results',

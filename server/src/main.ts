@@ -14,6 +14,7 @@ import { searchInThreads } from './features/reckon/search/search-threads';
 
 const LOOPBACK = '127.0.0.1';
 const GRACE_MS = 5000;
+const KEEP_ALIVE_MS = 65_000;
 /** Less than this left on the disk: what is written next may not find room. */
 const LEAST_FREE_BYTES = 32 * 2 ** 20;
 const ROOT = fileURLToPath(new URL('../..', import.meta.url));
@@ -49,6 +50,8 @@ async function start(): Promise<void> {
   if (values.demo) await loadDemo(database.db, clock);
   const { app, endStreams } = createApp({ db: database.db, clock, log, version: VERSION, search: searchInThreads(SEARCH_THREAD), hasRoom: () => { const { bavail, bsize } = statfsSync(folder); return bavail * bsize > LEAST_FREE_BYTES; }, pagesFolder: join(ROOT, 'web', 'dist', 'browser') });
   const server = createServer(app);
+  /** Longer than any client keeps a line it will use again: else it may be cut just as a request goes out. */
+  server.keepAliveTimeout = KEEP_ALIVE_MS;
   await listen(server, port);
   const address = server.address();
   const at = `http://localhost:${typeof address === 'object' && address !== null ? address.port : port}`;

@@ -1,5 +1,5 @@
 import { Colors, DxfWriter, LWPolylineFlags, Units, point2d, point3d } from '@tarikjabiri/dxf';
-import { type CutPlanFile, outlineOf, phaseWord, pieceWord } from './cut-plan-file';
+import { type CutPlanFile, outlineOf, phaseWord, pieceWord, sectorWord } from './cut-plan-file';
 
 const BETWEEN_ROLLS_MM = 500;
 const LETTER_MM = 40;
@@ -23,7 +23,7 @@ export function cutPlanDxf({ rolls, liner }: CutPlanFile): string {
       drawing.addLWPolyline(outlineOf(piece).map(at), { ...closed, layerName: 'CUT' });
       for (const line of piece.notches ?? []) drawing.addLWPolyline(line.map(at), { layerName: 'NOTCH' });
       for (const line of piece.slits ?? []) drawing.addLWPolyline(line.map(at), { layerName: 'SLIT' });
-      drawing.addText(point3d(left + piece.x_mm + LETTER_MM / 2, piece.y_mm + piece.along_mm / 2, 0), LETTER_MM, escaped(`${pieceWord(piece)} top ${piece.top}${phaseWord(piece, (mm) => `${mm} mm`)}`), { layerName: 'LABEL' });
+      drawing.addText(point3d(left + piece.x_mm + LETTER_MM / 2, piece.y_mm + piece.along_mm / 2, 0), LETTER_MM, escaped(`${pieceWord(piece)} top ${piece.top}${phaseWord(piece, (mm) => `${mm} mm`)}${sectorWord(piece, (mm) => `${mm.toFixed(1)} mm`)}`), { layerName: 'LABEL' });
     }
     left += roll.width_mm + BETWEEN_ROLLS_MM;
   }

@@ -95,4 +95,7 @@ export const pieceWord = ({ tag, drop, of }: Pick<PlanPiece, 'tag' | 'drop' | 'o
 /** Where in the pattern a piece begins: so much comes off first. @param length in the person's words */
 export const phaseWord = ({ phase_mm }: Pick<PlanPiece, 'phase_mm'>, length: (value_mm: number) => string): string => (phase_mm > 0 ? `, first cut ${length(phase_mm)} off the top` : '');
 
+/** How a tapered column's film is marked out, in a few words. */
+export const sectorWord = ({ sector }: Pick<PlanPiece, 'sector'>, length: (value_mm: number) => string): string => (sector === undefined ? '' : `, radii ${length(sector.inner_mm)} and ${length(sector.outer_mm)}, angle ${((sector.angle_rad * 180) / Math.PI).toFixed(2)}°`);
+
 export type { Cut };

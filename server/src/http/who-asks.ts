@@ -15,6 +15,6 @@ export const whoAsks: RequestHandler = (request, _response, next) => {
   const isReading = READS.has(request.method);
   const isFollowed = isReading && (request.headers['sec-fetch-mode'] === 'navigate' || !request.path.startsWith('/api/'));
   if (!isReading && origin !== undefined && origin !== `http://${host}`) throw new Refusal('ORIGIN_FOREIGN', { path: 'Origin', expected: `http://${host}`, got: origin.slice(0, 120) });
-  if (!isFollowed && site !== undefined && site !== 'same-origin' && site !== 'none') throw new Refusal('ORIGIN_FOREIGN', { path: 'Sec-Fetch-Site', expected: 'same-origin', got: String(site).slice(0, 40) });
+  if (!isFollowed && site !== undefined && site !== 'same-origin' && site !== 'none') throw new Refusal('ORIGIN_FOREIGN', { path: 'Sec-Fetch-Site', expected: 'same-origin', got: site.slice(0, 40) });
   next();
 };

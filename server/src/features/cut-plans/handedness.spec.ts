@@ -156,3 +156,17 @@ describe('where are a column’s notches and slits?', () => {
     expect(columnMarks({ across_mm: 2865, along_mm: 1030, isQuarterTurned: true, notch_mm: 13, strip_mm: 100 }).notches[0]).toEqual([{ x: 0, y: 452 }, { x: 13, y: 465 }, { x: 13, y: 565 }, { x: 0, y: 578 }]);
   });
 });
+
+describe('how is a tapered column’s film marked out with a tape?', () => {
+  /** Radii 1000 and 2000 over a third of a right angle: chord 2 · R · sin 15°, middle of the arc R − R · cos 15° over it (plane geometry, by hand). */
+  const sector = { inner_mm: 1000, outer_mm: 2000, angle_rad: Math.PI / 6 };
+  it('radii, chords and offsets on the cut sheet; radii and chords on the label, radii in the DXF', async () => {
+    const plan = planOf({ across_mm: 1035.3, along_mm: 1034.1, sector }, 'up');
+    const [sheet = ''] = await textOf(await cutSheetPdf(read(plan), { paper: 'A4', units: 'metric' }));
+    expect(sheet).toMatch(/Outer arc: radius 2000 mm, chord 1035\.3 mm; over the chord, so far from its middle: 0 mm: 68\.1 mm, 200 mm: 58\.1 mm, 400 mm: 27\.7 mm/);
+    expect(sheet).toMatch(/Inner arc: radius 1000 mm, chord 517\.6 mm/);
+    const [label = ''] = await textOf(await labelsPdf(read(plan), { sheet: 'A4 3x8', addressOf: () => 'http://localhost/x', units: 'metric' }));
+    expect(label).toContain('Radii 1000, 2000; chords 517.6, 1035.3');
+    expect(cutPlanDxf(plan)).toContain('radii 1000.0 mm and 2000.0 mm');
+  });
+});
