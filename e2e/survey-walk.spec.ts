@@ -86,11 +86,16 @@ test('one walk: a new job, six kinds of surface, a pasted list, the laser, a con
   await measure(page, { 'Diagonal from top left': '1588' });
   await expect(page.getByText(/isagree/).first()).toBeVisible();
   await expect(page.getByRole('button', { name: /^10 cm misread/ })).toHaveCount(0);
+  const mend = page.getByRole('button', { name: '10 cm misread: diagonal from top left 1488 mm' });
   const ask = page.getByRole('button', { name: /^Measure from the/ });
-  const words = ((await ask.textContent()) ?? '').replace(/^Measure f/, 'F').trim();
-  await ask.click();
-  await measure(page, { [words]: /middle of the (top|bottom)/.test(words) ? '1278' : '1065' });
-  await page.getByRole('button', { name: '10 cm misread: diagonal from top left 1488 mm' }).click();
+  /** As many more as it takes to know which one it is. */
+  for (let more = 0; more < 3 && !(await mend.isVisible()); more += 1) {
+    const words = ((await ask.textContent()) ?? '').replace(/^Measure f/, 'F').trim();
+    await ask.click();
+    await measure(page, { [words]: /middle of the (top|bottom)/.test(words) ? '1278' : '1065' });
+    await expect(mend.or(ask)).toBeVisible();
+  }
+  await mend.click();
   await expect(page.getByText('The measures agree')).toBeVisible();
 
   await page.getByRole('button', { name: 'Bring in, take out' }).click();
