@@ -41,8 +41,8 @@ export interface OnRoll {
   readonly across_mm: number;
   readonly turned: boolean;
   readonly flipped?: boolean | undefined;
-  /** It has an outline of its own, so that its half turn is settled; a plain rectangle lies as suits its edges best. */
-  readonly hasOutline?: boolean | undefined;
+  /** As it lies, from its own corner, when it is no rectangle: its half turn is settled then, and only a side of it can lie along an edge. A plain rectangle lies as suits its edges best. */
+  readonly outline?: readonly Point[] | null | undefined;
 }
 
 export interface RollEdges {
@@ -52,18 +52,29 @@ export interface RollEdges {
 }
 
 const NEAR_MM = 0.11;
+/** Shorter than this a side along an edge is no use as a straight one. */
+const LEAST_SIDE_MM = 50;
 
 /** How a blank lies on its roll: where its top points, and which of its edges are factory edges. Left and right of the blank are meant as it hangs, seen from the side the film is on.
  *  @param roll width and which long edges are still the factory's @param topAlong its blank stands with the top along the roll before any turning */
-export function lieOf({ x_mm, across_mm, turned, flipped = false, hasOutline = false }: OnRoll, roll: RollEdges, topAlong: boolean, liner: Liner): { readonly top: TopPoints; readonly factoryEdges: readonly BlankEdge[] } {
-  const atLeft = roll.leftEdge && x_mm < NEAR_MM;
-  const atRight = roll.rightEdge && roll.width_mm - x_mm - across_mm < NEAR_MM;
+export function lieOf({ x_mm, across_mm, turned, flipped = false, outline = null }: OnRoll, roll: RollEdges, topAlong: boolean, liner: Liner): { readonly top: TopPoints; readonly factoryEdges: readonly BlankEdge[] } {
+  const atLeft = roll.leftEdge && x_mm < NEAR_MM && hasSideAt(outline, 0);
+  const atRight = roll.rightEdge && roll.width_mm - x_mm - across_mm < NEAR_MM && hasSideAt(outline, across_mm);
   const edges = (left: BlankEdge, right: BlankEdge): readonly BlankEdge[] => [...(atLeft ? [left] : []), ...(atRight ? [right] : [])];
   if (turned !== topAlong) {
-    const isTopRight = flipped || (!hasOutline && atRight && !atLeft);
+    const isTopRight = flipped || (outline === null && atRight && !atLeft);
     return isTopRight ? { top: 'to the right edge', factoryEdges: edges('bottom', 'top') } : { top: 'to the left edge', factoryEdges: edges('top', 'bottom') };
   }
   /** The top at the person, the liner looking up: what hangs left lies left. The half turn changes that, and so does the liner down. */
   const isSame = flipped !== (liner === 'up');
   return { top: flipped ? 'to the core' : 'to the roll end', factoryEdges: isSame ? edges('left', 'right') : edges('right', 'left') };
+}
+
+/** Whether a side of an outline, not only a corner, lies along an edge. */
+function hasSideAt(outline: readonly Point[] | null, at_mm: number): boolean {
+  if (outline === null) return true;
+  return outline.some((from, index) => {
+    const to = outline[(index + 1) % outline.length] ?? from;
+    return Math.abs(from.x - at_mm) < NEAR_MM && Math.abs(to.x - at_mm) < NEAR_MM && Math.abs(to.y - from.y) > LEAST_SIDE_MM;
+  });
 }

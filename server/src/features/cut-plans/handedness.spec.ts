@@ -103,18 +103,23 @@ describe('what happens to the rake that was cut the wrong way round?', () => {
   });
 });
 
+const boxOf = (across: number) => [{ x: 0, y: 0 }, { x: across, y: 0 }, { x: across, y: 900 }, { x: 0, y: 900 }];
+
 describe('which edge is the factory’s?', () => {
   const roll = { width_mm: 1524, leftEdge: true, rightEdge: true };
-  const at = (x_mm: number, turned: boolean, more: { readonly flipped?: boolean; readonly hasOutline?: boolean } = {}) => ({ x_mm, across_mm: 600, turned, ...more });
+  const at = (x_mm: number, turned: boolean, more: { readonly flipped?: boolean; readonly outline?: { readonly x: number; readonly y: number }[] } = {}) => ({ x_mm, across_mm: 600, turned, ...more });
   /** At the left hand, top towards you: liner up you look at the back of what hangs, so its left hangs left; liner down it hangs right. */
   it.each([['up', 'left'], ['down', 'right']] as const)('liner %s, at the left hand, top towards you: it hangs %s', (liner, edge) => { expect(lieOf(at(0, false), roll, false, liner)).toEqual({ top: 'to the roll end', factoryEdges: [edge] }); });
   it.each([['up', 'right'], ['down', 'left']] as const)('liner %s, at the left hand, top away from you: it hangs %s', (liner, edge) => { expect(lieOf(at(0, false, { flipped: true }), roll, false, liner)).toEqual({ top: 'to the core', factoryEdges: [edge] }); });
   it('its top at a long edge: that edge is its top, the other its foot, whichever face looks up', () => {
     for (const liner of ['up', 'down'] as const) {
-      expect(lieOf({ x_mm: 0, across_mm: 1524, turned: true, hasOutline: true }, roll, false, liner)).toEqual({ top: 'to the left edge', factoryEdges: ['top', 'bottom'] });
-      expect(lieOf(at(924, true, { hasOutline: true }), roll, false, liner)).toEqual({ top: 'to the left edge', factoryEdges: ['bottom'] });
+      expect(lieOf({ x_mm: 0, across_mm: 1524, turned: true, outline: boxOf(1524) }, roll, false, liner)).toEqual({ top: 'to the left edge', factoryEdges: ['top', 'bottom'] });
+      expect(lieOf(at(924, true, { outline: boxOf(600) }), roll, false, liner)).toEqual({ top: 'to the left edge', factoryEdges: ['bottom'] });
       expect(lieOf(at(924, true), roll, false, liner)).toEqual({ top: 'to the right edge', factoryEdges: ['top'] });
     }
+  });
+  it('a slanting head that touches the edge with its corner alone has none there', () => {
+    expect(lieOf({ x_mm: 0, across_mm: 1400, turned: true, outline: [{ x: 600, y: 800 }, { x: 0, y: 0 }, { x: 1400, y: 0 }, { x: 1400, y: 800 }] }, roll, false, 'up').factoryEdges).toEqual([]);
   });
   it('an offcut that has kept its right edge alone gives none at the left', () => {
     expect(lieOf(at(0, false), { ...roll, leftEdge: false }, false, 'up').factoryEdges).toEqual([]);

@@ -33,7 +33,7 @@ export async function readPlanFile(db: Database, jobId: string, planId: string):
 
 function planPiece(piece: typeof cutPiece.$inferSelect, roll: typeof cutRoll.$inferSelect, liner: Liner): PlanPiece {
   const [x_mm, y_mm, across_mm, along_mm] = [piece.x_nm, piece.y_nm, piece.across_nm, piece.along_nm].map((value) => value / NM_PER_MM) as [number, number, number, number];
-  const { top, factoryEdges } = lieOf({ x_mm, across_mm, turned: piece.turned, flipped: piece.flipped, hasOutline: piece.outline !== null }, { width_mm: roll.width_nm / NM_PER_MM, leftEdge: roll.leftEdge, rightEdge: roll.rightEdge }, piece.topAlong, liner);
+  const { top, factoryEdges } = lieOf({ x_mm, across_mm, turned: piece.turned, flipped: piece.flipped, outline: piece.outline }, { width_mm: roll.width_nm / NM_PER_MM, leftEdge: roll.leftEdge, rightEdge: roll.rightEdge }, piece.topAlong, liner);
   const onRoll = (points: readonly { readonly x: number; readonly y: number }[]): { readonly x: number; readonly y: number }[] => points.map(({ x, y }) => ({ x: x_mm + x, y: y_mm + y }));
   const marks = piece.notch_nm === 0 ? undefined : columnMarks({ across_mm, along_mm, outline: piece.outline, isQuarterTurned: piece.turned, notch_mm: piece.notch_nm / NM_PER_MM, strip_mm: CORNER_RULES.linerStrip_mm.value });
   return {

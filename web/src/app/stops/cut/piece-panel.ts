@@ -48,7 +48,7 @@ export class PiecePanel {
     const piece = this.cutting.pieces().find(({ id }) => id === this.cutting.pickedId());
     const roll = this.cutting.rolls().find(({ id }) => id === piece?.rollId);
     if (piece === undefined || roll === undefined) return undefined;
-    const lie = lieOf({ x_mm: mmFromNm(piece.x_nm), across_mm: mmFromNm(piece.across_nm), turned: piece.turned, flipped: piece.flipped, hasOutline: piece.outline !== null }, { width_mm: mmFromNm(roll.width_nm), leftEdge: roll.leftEdge, rightEdge: roll.rightEdge }, piece.topAlong, this.cutting.plan()?.liner ?? 'up');
+    const lie = lieOf({ x_mm: mmFromNm(piece.x_nm), across_mm: mmFromNm(piece.across_nm), turned: piece.turned, flipped: piece.flipped, outline: piece.outline }, { width_mm: mmFromNm(roll.width_nm), leftEdge: roll.leftEdge, rightEdge: roll.rightEdge }, piece.topAlong, this.cutting.plan()?.liner ?? 'up');
     const sheet = this.cutting.pieces().filter(({ rollId, level, spoiledAt }) => rollId === piece.rollId && level === piece.level && spoiledAt === null);
     const elsewhere = this.cutting.rolls().filter((own) => own.id !== roll.id && !this.cutting.isBegun(own)).map((own) => ({ id: own.id, name: rollWord(own) }));
     return { piece, word: pieceWord(piece), from: rollWord(roll), elsewhere, size: `${formatLengthWithUnit(piece.across_nm, this.#units())} across × ${formatLengthWithUnit(piece.along_nm, this.#units())} along`, top: lie.top, edges: lie.factoryEdges.length === 0 ? 'none' : lie.factoryEdges.join(', '), sheet, sheetPinned: sheet.every(({ pinned }) => pinned) };

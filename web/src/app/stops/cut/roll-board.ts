@@ -31,8 +31,8 @@ const ARROWS: Readonly<Record<string, readonly [across: number, along: number]>>
     <svg #board class="w-full h-auto touch-none select-none" [attr.viewBox]="viewBox()" role="group" [attr.aria-label]="label()" (pointermove)="drag($event)" (pointerup)="drop()" (pointercancel)="letGo()">
       <rect x="0" y="0" [attr.width]="length()" [attr.height]="width()" class="fill-paper stroke-ink" stroke-width="2" vector-effect="non-scaling-stroke" />
       @let at = stand();
-      <ellipse [attr.cx]="at.x" [attr.cy]="at.y" [attr.rx]="at.size * 0.42" [attr.ry]="at.size * 1.05" class="fill-board stroke-ink" stroke-width="1" vector-effect="non-scaling-stroke" /><circle [attr.cx]="at.x" [attr.cy]="at.y" [attr.r]="at.size * 0.44" class="fill-ink" />
-      <text [attr.x]="at.x" [attr.y]="at.size" text-anchor="middle" [attr.font-size]="at.size * 0.85" class="fill-faint">left</text><text [attr.x]="at.x" [attr.y]="width() - at.size * 0.35" text-anchor="middle" [attr.font-size]="at.size * 0.85" class="fill-faint">right</text>
+      <ellipse [attr.cx]="at.x" [attr.cy]="at.y" [attr.rx]="at.size * 0.6" [attr.ry]="at.size * 1.5" class="fill-board stroke-ink" stroke-width="1" vector-effect="non-scaling-stroke" /><circle [attr.cx]="at.x" [attr.cy]="at.y" [attr.r]="at.size * 0.62" class="fill-ink" />
+      <text [attr.x]="at.x" [attr.y]="at.size" text-anchor="middle" [attr.font-size]="at.size" class="fill-faint">left</text><text [attr.x]="at.x" [attr.y]="width() - at.size * 0.35" text-anchor="middle" [attr.font-size]="at.size" class="fill-faint">right</text>
       <path [attr.d]="hatch()" class="stroke-line-strong" stroke-width="0.7" vector-effect="non-scaling-stroke" fill="none" />
       @for (piece of drawn(); track piece.id) {
         <g class="cursor-grab outline-none" [class.opacity-45]="piece.id === held()?.id" role="button" tabindex="0" [attr.aria-label]="piece.says" [attr.aria-pressed]="piece.id === pickedId()" (pointerdown)="take($event, piece.id)" (keydown)="key($event, piece.id)" (focus)="picked.emit(piece.id)">

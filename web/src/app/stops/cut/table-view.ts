@@ -109,7 +109,7 @@ export class TableView {
     const [roll, liner] = [this.roll(), this.cutting.plan()?.liner ?? 'up'];
     if (roll === undefined) return [];
     return this.#pieces().flatMap((piece) => {
-      const { factoryEdges } = lieOf({ x_mm: mmFromNm(piece.x_nm), across_mm: mmFromNm(piece.across_nm), turned: piece.turned, flipped: piece.flipped, hasOutline: piece.outline !== null }, { width_mm: mmFromNm(roll.width_nm), leftEdge: roll.leftEdge, rightEdge: roll.rightEdge }, piece.topAlong, liner);
+      const { factoryEdges } = lieOf({ x_mm: mmFromNm(piece.x_nm), across_mm: mmFromNm(piece.across_nm), turned: piece.turned, flipped: piece.flipped, outline: piece.outline }, { width_mm: mmFromNm(roll.width_nm), leftEdge: roll.leftEdge, rightEdge: roll.rightEdge }, piece.topAlong, liner);
       const lines = pieceNotes({ phase_mm: mmFromNm(piece.phase_nm), along_mm: mmFromNm(piece.along_nm), factoryEdges: [], isColumn: piece.notch_nm > 0, sector: piece.sector }, (value_mm) => formatLengthWithUnit(nmFromMm(value_mm), this.#units()));
       const edge = factoryEdges.length === 0 || !this.cutting.wantsEdge(piece.applicationId) ? [] : [`Factory edge as it hangs: ${factoryEdges.join(', ')}.`];
       return lines.length + edge.length === 0 ? [] : [{ word: pieceWord(piece), lines: [...lines, ...edge] }];
