@@ -171,7 +171,7 @@ describe('how is a tapered column’s film marked out with a tape?', () => {
     expect(sheet).toMatch(/Outer arc: radius 2000 mm, chord 1035\.3 mm; over the chord, so far from its middle: 0 mm: 68\.1 mm, 200 mm: 58\.1 mm, 400 mm: 27\.7 mm/);
     expect(sheet).toMatch(/Inner arc: radius 1000 mm, chord 517\.6 mm/);
     const [label = ''] = await textOf(await labelsPdf(read(plan), { sheet: 'A4 3x8', addressOf: () => 'http://localhost/x', units: 'metric' }));
-    expect(label).toContain('Radii 1000, 2000; chords 517.6, 1035.3');
+    expect(label).toContain('Radii 1000, 2000 Chords 517.6, 1035.3');
     expect(cutPlanDxf(plan)).toContain('radii 1000.0 mm and 2000.0 mm');
   });
 });

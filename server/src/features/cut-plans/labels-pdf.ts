@@ -51,7 +51,7 @@ export async function labelsPdf({ file, rolls }: PlanRead, { sheet, addressOf, u
     line(piece.factoryEdges.length === 0 ? 'Factory edge: none' : `Factory edge as it hangs: ${piece.factoryEdges.join(', ')}`, 7.5, 16.2);
     line(`${file.film}${roll.lot === '' ? '' : `, lot ${roll.lot}`}`, 7.5, 19.4);
     if (height > 30) line(`Liner ${file.liner} on the table`, 7.5, 22.6);
-    if (piece.sector !== undefined) { const { outer, inner } = sectorOnTheTable(piece.sector); line(`Radii ${lengthIn(inner.radius_mm, units)}, ${lengthIn(outer.radius_mm, units)}; chords ${lengthIn(inner.chord_mm, units)}, ${lengthIn(outer.chord_mm, units)}`, 6.5, height > 30 ? 29 : 22.2); }
+    if (piece.sector !== undefined) { const { outer, inner } = sectorOnTheTable(piece.sector); const down = height > 30 ? 25.8 : 19.4; line(`Radii ${lengthIn(inner.radius_mm, units)}, ${lengthIn(outer.radius_mm, units)}`, 7, down); line(`Chords ${lengthIn(inner.chord_mm, units)}, ${lengthIn(outer.chord_mm, units)}`, 7, down + 3); }
     if (piece.phase_mm > 0) line(`First cut ${lengthIn(piece.phase_mm, units)} off the top`, 7.5, height > 30 ? 25.8 : 22.2, 'bold');
     if (height > 30) standingPicture(pdf, x + (width - 15) * POINTS_MM, y + (height - 8.5) * POINTS_MM, 6.5 * POINTS_MM, file.liner);
     arrowUp(pdf, x + width * POINTS_MM - 6 * POINTS_MM, y + 4 * POINTS_MM);
