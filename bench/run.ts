@@ -1,6 +1,7 @@
 import { cpus, totalmem } from 'node:os';
 import { startServer } from '../scripts/running-server';
 import { memoryWithLargeJob, mixedLoad, writeAcknowledged } from './api';
+import { mendsOfferedFirst } from './mends';
 import { firstScreen, initialSize, inStep, largeJobOpens, pageBlocked, secondStart, typingToFigure } from './pages';
 import { adjustThousand, checkPane, layOut } from './core';
 import { cuttingByHand, cuttingFreely, cuttingFromStock } from './cutting';
@@ -26,6 +27,7 @@ const benches: Readonly<Record<string, () => Promise<readonly Row[]>>> = {
   free: cuttingFreely,
   order: cuttingFromStock,
   edges: edgesKept,
+  mends: mendsOfferedFirst,
   day: dayRows,
   days: storiesOnOtherDays,
   size: () => Promise.resolve([initialSize()]),

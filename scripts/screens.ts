@@ -22,6 +22,8 @@ interface View {
 const layOut = async (page: Page): Promise<void> => {
   await page.getByRole('button', { name: /^Lay out/ }).click();
   await page.getByRole('table').waitFor();
+  await page.getByRole('button', { name: 'Stop and keep this one' }).waitFor({ state: 'detached' });
+  await page.waitForFunction(() => document.documentElement.dataset['unsaved'] === '0');
 };
 
 const planDays = async (page: Page): Promise<void> => {
@@ -43,8 +45,8 @@ const VIEWS: readonly View[] = [
   { name: 'film-compare', path: `${JOB}/film/${surface(5)}`, before: async (page) => { await judged(page); for (const film of ['outside select 60', 'warm room 60', 'neutral 35', 'silver 20']) await page.getByRole('checkbox', { name: `Lay ${film} side by side` }).check(); await page.getByRole('button', { name: /^Compare/ }).click(); await page.waitForTimeout(300); } },
   { name: 'film-preview', path: `${JOB}/film/${surface(9)}`, before: async (page) => { await judged(page); await page.getByText('frost dots 6').first().click(); await page.getByRole('button', { name: 'Preview' }).click(); await page.waitForTimeout(600); } },
   { name: 'cut', path: `${JOB}/cut/${surface(1)}`, before: layOut },
-  { name: 'cut-table', path: `${JOB}/cut/${surface(1)}`, before: async (page) => { await layOut(page); await page.getByRole('button', { name: 'At the table' }).click(); for (const tick of ['mark 1', 'check 1', 'cut 1', 'mark 2']) await page.getByRole('button', { name: tick, exact: true }).click(); } },
   { name: 'cut-stock', path: `${JOB}/cut/${surface(1)}`, before: async (page) => { await layOut(page); await page.getByRole('button', { name: 'Stock', exact: true }).click(); await page.getByRole('button', { name: 'Try all widths' }).click(); await page.getByText('cheapest').waitFor(); } },
+  { name: 'cut-table', path: `${JOB}/cut/${surface(1)}`, before: async (page) => { await layOut(page); await page.getByRole('button', { name: 'At the table' }).click(); for (const tick of ['mark 1', 'check 1', 'cut 1', 'mark 2']) await page.getByRole('button', { name: tick, exact: true }).click(); } },
   { name: 'cut-seams', path: `${JOB}/cut/${surface(25)}`, before: async (page) => { await page.getByRole('button', { name: 'Blanks and seams' }).click(); await page.waitForTimeout(300); } },
   { name: 'day-crew', path: `${JOB}/day/${surface(1)}`, before: planDays },
   { name: 'day-surfaces', path: `${JOB}/day/${surface(1)}`, before: async (page) => { await planDays(page); await page.getByRole('button', { name: 'by surface' }).click(); await page.waitForTimeout(300); } },
@@ -96,7 +98,7 @@ const names = outAt < 0 ? args : args.filter((arg, index) => index !== outAt && 
 const wanted = names.length === 0 ? VIEWS : [...VIEWS, ...EXTRA].filter(({ name }) => names.includes(name));
 
 mkdirSync(folder, { recursive: true });
-const server = await startServer({ isDemo: true });
+const server = await startServer({ isDemo: true, now: '2026-11-24T08:20:00Z' });
 const browser = await chromium.launch(CHROMIUM);
 try {
   for (const { name, path, theme = 'noon', size = { width: 1280, height: 800 }, before, paper } of wanted) {

@@ -75,7 +75,7 @@ export function checkFourSides({ readings }: Pick<SurfaceInput, 'readings'>): Su
   const remark = isDetermined ? undefined : 'Too few measures: corners drawn square. Measure a diagonal to know.';
   const sizes: Sizes = { ...straightSizes(outline, spread, remark), ...(hasLevel ? { offLevel_mm: offLevel(solution.corners, solved.spread) } : {}) };
   const figure = { outline, points: fourSidePoints(outline) };
-  const common = { figure, sizes, agreement, remarks: hasLevel ? [] : askedLevel([outline[0], outline[1]], [outline[3], outline[2]]) };
+  const common = { figure, sizes, agreement, remarks: hasLevel || agreement.kind === 'disagree' ? [] : askedLevel([outline[0], outline[1]], [outline[3], outline[2]]) };
   if (isDetermined) return { state: 'measured', ...common, helpsNext: firstUntaken(FOUR_SIDE_SLOTS, readings) };
   const open = FOUR_SIDE_SLOTS.filter((slot) => !isTaken(readings, slot));
   const raises = open.find((slot) => rankWith(slot.from, slot.to) > solution.rank) ?? open.find(({ group }) => group === 'diagonal');

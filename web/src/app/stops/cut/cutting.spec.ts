@@ -23,10 +23,12 @@ const searched = (order: CutOrder, onBetter: (plan: never) => void = () => undef
 /** The Cut stop before a surface of the demo, with the demo's stock; the search runs here instead of in a worker. */
 function standing(tag: string) {
   const chosen = signal(tag);
+  /** What a person does while a layout is looked for. */
+  let during = (): void => undefined;
   const job = openJob(DEMO, EXAMPLE_FILMS, [
     { provide: Selection, useFactory: (reading: JobReading) => ({ surface: () => reading.surfaces().find((own) => own.tag === chosen()) }), deps: [JobReading] },
     { provide: LayoutPool, useValue: {
-      plan: (order: CutOrder, { onBetter }: { onBetter: () => void }) => new Promise((done) => { done(searched(order, onBetter)); }),
+      plan: (order: CutOrder, { onBetter }: { onBetter: () => void }) => new Promise((done) => { const found = searched(order, onBetter); during(); done(found); }),
       planEach: (orders: readonly CutOrder[]) => Promise.resolve(orders.map((order) => searched(order))),
       bound: (request: Parameters<typeof lengthBound>[0]) => Promise.resolve(lengthBound(request).bound_mm.value),
     } },
@@ -46,7 +48,7 @@ function standing(tag: string) {
     desk.do('another roll', [desk.put('cutRoll', { planId: roll.planId, stockId: null, what: 'to order', label: 'new 2', lot: '', width_nm: roll.width_nm, length_nm: roll.length_nm, used_nm: 0, leftEdge: true, rightEdge: true, leftEdge: true, rightEdge: true, position: cutting.rolls().length, ticks: [], bookedAt: null })]);
     return { from: roll, to: cutting.rolls().find(({ id }) => id !== roll.id) ?? roll };
   };
-  return { stockSays: (of: (items: readonly StockItem[]) => readonly StockItem[]) => { answered = of(answered); }, cutting, trials, work, desk, reading, pieceOf, rollOf, addRoll, goTo: (own: string) => { chosen.set(own); } };
+  return { whileSearching: (does: () => void) => { during = does; }, stockSays: (of: (items: readonly StockItem[]) => readonly StockItem[]) => { answered = of(answered); }, cutting, trials, work, desk, reading, pieceOf, rollOf, addRoll, goTo: (own: string) => { chosen.set(own); } };
 }
 
 describe('is the film of the surface in hand laid out?', () => {
@@ -253,5 +255,17 @@ describe('is film promised that is gone?', () => {
     await cutting.layOut();
     for (const roll of cutting.rolls()) if (roll.label === 'R-14') expect(roll.used_nm).toBeLessThanOrEqual(640_000_000);
     expect(R14(cutting)?.left_nm).toBe(640_000_000);
+  });
+});
+
+describe('is anything laid out twice?', () => {
+  it('a roll that is begun while the search goes on keeps what lies on it; the new layout is not taken, and said', async () => {
+    const { cutting, work, rollOf, whileSearching } = standing('SW1');
+    await cutting.layOut();
+    const before = cutting.pieces().length;
+    whileSearching(() => { work.tick(rollOf('SW1'), 3, []); });
+    await cutting.layOut();
+    expect(cutting.pieces()).toHaveLength(before);
+    expect(cutting.fault()).toContain('cut into while it was laid out');
   });
 });

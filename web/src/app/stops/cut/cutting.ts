@@ -194,14 +194,15 @@ export class Cutting {
     /** Somebody may have cut from a roll, or made an offcut, since it was last asked for. */
     await this.#stock.load();
     const { order } = this.order();
+    const begun = this.#begunWord();
     try {
       const milliseconds = order.pieces.length > MANY_PIECES ? SEARCH_MS.many : SEARCH_MS.few;
       const plan = await this.#pool.plan(order, { milliseconds, signal: this.#stop.signal, onProgress: (share) => { this.progress.set(share); }, onBetter: (better) => { this.soFar.set(better); if (this.#isStopWanted) this.stop(); } });
-      await this.#keep(plan, order, film.name);
+      await this.#keepUnlessBegun(plan, order, film.name, begun);
     } catch (error) {
       const found = this.soFar();
       if (!this.#stop.signal.aborted) this.fault.set(refusalWord(error, (key) => this.#blankByKey().get(key)?.word));
-      else if (found !== undefined) await this.#keep(found, order, film.name);
+      else if (found !== undefined) await this.#keepUnlessBegun(found, order, film.name, begun);
     } finally {
       this.progress.set(undefined);
       this.soFar.set(undefined);
@@ -212,6 +213,17 @@ export class Cutting {
   stop(): void {
     this.#isStopWanted = true;
     if (this.soFar() !== undefined) this.#stop?.abort(new Error('stopped'));
+  }
+
+  /** Rolls that are cut into, as one word to compare. */
+  #begunWord(): string {
+    return this.rolls().filter((roll) => this.isBegun(roll)).map(({ id }) => id).sort().join();
+  }
+
+  /** What was begun while it was looked for stays as it lies; laid out again it would be cut twice. */
+  async #keepUnlessBegun(found: CutOrderPlan, order: CutOrder, filmName: string, begun: string): Promise<void> {
+    if (this.#begunWord() === begun) await this.#keep(found, order, filmName);
+    else this.fault.set('A roll was cut into while it was laid out. What lies on it stays; lay out again for the rest.');
   }
 
   async #keep(found: CutOrderPlan, order: CutOrder, filmName: string): Promise<void> {
