@@ -179,7 +179,7 @@ describe('is the server described and guarded?', () => {
   });
 
   it('answers health, forbids framing, sniffing and foreign scripts', async () => {
-    const { headers } = await request(server.app).get('/api/health').expect(200, { status: 'ok' });
+    const { headers } = await request(server.app).get('/api/health').expect(200, { status: 'ok', hasRoom: true });
     expect(headers['content-security-policy']).toBe("default-src 'none';frame-ancestors 'none'");
     const page = (await request(server.app).get('/jobs')).headers['content-security-policy'];
     expect(page).toMatch(/default-src 'none'.*script-src 'self' 'nonce-[^']+'.*frame-ancestors 'none'/);

@@ -53,18 +53,23 @@ describe('are writes the server has not taken yet kept over a reload?', () => {
   const change = { id: uuid, session: uuid, who: 'Wren', ops: [{ op: 'set', table: 'surface', id: uuid, baseVersion: 1, fields: { tag: 'SW9' } }] };
   const pending = [{ change, label: 'tag', at: 't', from: 'person' }] as unknown as Parameters<typeof keepWaiting>[1]['pending'];
   it('they come back; another job’s do not', async () => {
-    expect(keepWaiting('J', { pending, conflicts: [] })).toBe(true);
+    expect(keepWaiting('J', { pending, conflicts: [], aside: [] })).toBe(true);
     expect((await readWaiting('J')).pending.map((own) => own.change.ops)).toEqual([change.ops]);
-    expect(await readWaiting('K')).toEqual({ pending: [], conflicts: [] });
+    expect(await readWaiting('K')).toEqual({ pending: [], conflicts: [], aside: [] });
+  });
+  it('what was set aside comes back too', async () => {
+    const aside = pending.map((own) => ({ pending: own, says: 'The server met a fault of its own.' }));
+    keepWaiting('J', { pending: [], conflicts: [], aside });
+    expect((await readWaiting('J')).aside).toEqual(aside);
   });
   it('nothing waiting leaves nothing behind', () => {
-    keepWaiting('J', { pending, conflicts: [] });
-    keepWaiting('J', { pending: [], conflicts: [] });
+    keepWaiting('J', { pending, conflicts: [], aside: [] });
+    keepWaiting('J', { pending: [], conflicts: [], aside: [] });
     expect(store.texts.size).toBe(0);
   });
   it('what no longer fits the contract is left out, the rest stays', async () => {
     const broken = [{ ...pending[0], change: { ...change, ops: [{ op: 'set', table: 'nowhere', id: 'S' }] } }] as unknown as typeof pending;
-    keepWaiting('J', { pending: [...pending, ...broken], conflicts: [] });
+    keepWaiting('J', { pending: [...pending, ...broken], conflicts: [], aside: [] });
     expect((await readWaiting('J')).pending).toHaveLength(1);
   });
 });
