@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import DxfParser from 'dxf-parser';
 import type { Page } from '@playwright/test';
 import { v7 as newId } from 'uuid';
 import { allSaved, copyOfDemo, expect, test } from './house';
@@ -241,4 +242,67 @@ test('the stock takes a roll in, says what it cannot read, and which roll would 
   await page.getByLabel('Blank height').fill('900');
   await page.getByRole('button', { name: 'Try it' }).click();
   await expect(page.getByText(/more film|not a millimetre more/)).toBeVisible();
+});
+
+test('measured otherwise after it was cut: said at the keystroke, on the stop line, in the schedule and at Fit, whichever film is in hand', async ({ page, as }) => {
+  await as(page, 'Wren');
+  const job = await copyOfDemo(page);
+  await page.goto(`${job}/cut`);
+  await film(page, 'neutral 35');
+  await layOut(page);
+  await view(page, 'At the table').click();
+  await page.getByRole('button', { name: 'Cut done: book it' }).click();
+  await allSaved(page);
+  await film(page, 'neutral 20');
+  await page.getByRole('link', { name: /^Survey/ }).click();
+  await page.getByRole('listbox', { name: 'Surfaces' }).getByRole('option', { name: 'SW1' }).click();
+  const width = page.getByRole('textbox', { name: 'Width at the top', exact: true });
+  await expect(width).toHaveValue(/^11\d\d/);
+  for (const name of ['Width at the top', 'Width in the middle', 'Width at the bottom']) {
+    const own = page.getByRole('textbox', { name, exact: true });
+    await own.fill(String(Number(await own.inputValue()) + 15));
+    await expect(page.getByText('Cut already, and measured otherwise now')).toBeVisible();
+    await own.press('Enter');
+  }
+  await expect(page.getByText(/SW1 was cut 12\d\d[.\d]* mm × 219\d[.\d]* mm on 2026-11-\d\d; today it would be 124\d/)).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Cut/ })).toContainText('1 cut, measured otherwise');
+  await page.getByRole('link', { name: /^Fit/ }).click();
+  await expect(page.getByText('Cut already, and measured otherwise now')).toBeVisible();
+  await allSaved(page);
+});
+
+test('a raked pane from survey to plotter: it hangs 800 × 1400, and drawing, DXF, SVG and HP-GL are the same film, seen from the room and from outside', async ({ page, as }) => {
+  await as(page, 'Wren');
+  const job = await copyOfDemo(page);
+  await page.goto(`${job}/survey`);
+  await expect(page.getByRole('listbox', { name: 'Surfaces' }).getByRole('option', { name: 'SW1' })).toBeVisible();
+  await page.keyboard.press('Alt+N');
+  for (const [name, value] of [['Width at the bottom', '800'], ['Left height', '800'], ['Right height', '1400'], ['Width at the top', '1000'], ['Diagonal from top left', '1131.4'], ['Diagonal from bottom left', '1612.5']] as const) {
+    const own = page.getByRole('textbox', { name, exact: true });
+    await own.fill(value);
+    await own.press('Tab');
+  }
+  await expect(page.getByText('The measures agree')).toBeVisible();
+  await expect(page.getByText(/Which edge is level\? Taken with its sill level/)).toBeVisible();
+  await allSaved(page);
+  const here = new URL(page.url()).pathname.split('/').at(-1) ?? '';
+  await page.goto(`${job}/film/${here}`);
+  await page.getByRole('radio', { name: /^neutral 50/ }).check();
+  await page.getByRole('button', { name: /^Use neutral 50 on/ }).click();
+  await allSaved(page);
+  await page.goto(`${job}/cut/${here}`);
+  await page.getByText('How it is laid out').click();
+  await page.getByRole('radio', { name: 'by plotter' }).check();
+  await layOut(page);
+  await allSaved(page);
+  const { rows } = (await (await page.request.get(`/api${job}`)).json()) as { readonly rows: { readonly cutPiece: readonly { readonly planId: string; readonly rollId: string; readonly outline: readonly { readonly x: number; readonly y: number }[] | null }[] } };
+  const [piece] = rows.cutPiece.filter(({ outline }) => outline !== null);
+  const text = async (end: string): Promise<string> => (await page.request.get(`/api${job}/cut-plans/${piece?.planId ?? ''}/${end}`)).text();
+  const turns = (corners: readonly (readonly [number, number])[]): number => Math.sign(corners.reduce((sum, [x, y], index) => { const [nx, ny] = corners[(index + 1) % corners.length] ?? [x, y]; return sum + x * ny - nx * y; }, 0));
+  const pairs = (given: string): readonly (readonly [number, number])[] => [...given.matchAll(/(-?[\d.]+),(-?[\d.]+)/g)].map(([, x, y]) => [Number(x), Number(y)] as const);
+  const svg = pairs(/<polygon points="([^"]+)"/.exec(await text('drawing'))?.[1] ?? '').map(([x, y]) => [x, -y] as const);
+  const dxf = new DxfParser().parseSync(await text('dxf'))?.entities.filter(({ layer }) => layer === 'CUT') as unknown as readonly { readonly vertices: readonly { readonly x: number; readonly y: number }[] }[];
+  const hpgl = pairs(/SP1;PU([^;]+;PD[^;]+);/.exec(await text(`hpgl/${piece?.rollId ?? ''}`))?.[1]?.replace(';PD', ',') ?? '').slice(0, -1);
+  /** Upper left, upper right, lower right, lower left as seen from the room; liner up their film goes round against the clock. */
+  expect([svg, (dxf[0]?.vertices ?? []).map(({ x, y }) => [x, y] as const), hpgl].map((corners) => [corners.length, turns(corners)])).toEqual([[4, 1], [4, 1], [4, 1]]);
 });
