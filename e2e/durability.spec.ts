@@ -52,7 +52,7 @@ test(`kill -9 in the middle of a burst of writes, ${KILLS} times: every acknowle
 test('a data folder in use, a port taken, a port that is none and an address beyond this machine are each refused in words', async () => {
   const server = await startServer({ isDemo: true });
   const start = (...options: string[]): string => {
-    const { status, stderr } = spawnSync(process.execPath, ['server/dist/main.js', ...options], { encoding: 'utf8', timeout: 30_000 });
+    const { status, stderr } = spawnSync(process.execPath, ['server/dist/main.js', ...options], { encoding: 'utf8', timeout: 120_000 });
     expect(status).toBe(1);
     return stderr;
   };
