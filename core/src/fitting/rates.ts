@@ -1,3 +1,4 @@
+import { DETERMINED_WITHIN_MM } from '../job';
 import type { Source } from '../quantity';
 import { WORK_RATES } from './work-rates';
 
@@ -11,6 +12,7 @@ export interface Rate {
 }
 
 export const DEFAULT_RATES: readonly Rate[] = [
+  { key: 'measure-determined', word: 'a size that may be off by more (one standard deviation) is not measured yet', value: DETERMINED_WITHIN_MM, unit: 'mm', mark: 'our guess' },
   { key: 'slip-wet-pane', word: 'slip to wet a pane once', value: 0.1, unit: 'l/m²', mark: 'our guess' },
   { key: 'cut-cross', word: 'a cross-cut: marking, checking, cutting', value: 1.2, unit: 'money', mark: 'our guess' },
   { key: 'cut-slit', word: 'a slit along the roll', value: 0.8, unit: 'money', mark: 'our guess' },
@@ -41,6 +43,11 @@ export const DEFAULT_RATES: readonly Rate[] = [
   ...WORK_RATES,
   { key: 'slip-wet-both', word: 'slip to wet glass and adhesive', value: 0.3, unit: 'l/m²', mark: 'our guess' },
 ];
+
+/** The value of a rate as people have set it; ours where they have not, or where it could not be read. */
+export function rateValue(key: string, kept: readonly Pick<Rate, 'key' | 'value'>[]): number | undefined {
+  return (kept.find((rate) => rate.key === key) ?? DEFAULT_RATES.find((rate) => rate.key === key))?.value;
+}
 
 /** How a rate's mark is shown as a source. */
 export const SOURCE_OF_MARK: Readonly<Record<Rate['mark'], Source>> = {

@@ -8,7 +8,7 @@ export type { EdgeFinish, EdgeKind, FrameKind, GapGas, GlassPane, GlassUnit, Gla
 export type { CrewMember, DaySettings, PlannedStepRow } from './day-rows';
 export type { FilmBrief, FilmLook, Wish } from './film-brief';
 export type { Job } from './job';
-export { MEASURE_KINDS } from './measure-kinds';
+export { DETERMINED_WITHIN_MM, MEASURE_KINDS } from './measure-kinds';
 export type { Instrument, Measure, MeasureKind, MeasurePoint } from './measure-row';
 export type { FurrowForm, Part, PartKind } from './part';
 export type { Photo } from './photo';

@@ -1,4 +1,5 @@
 import { SingularValueDecomposition } from 'ml-matrix';
+import { DETERMINED_WITHIN_MM } from '../job';
 import { type Statistics, clearFactor, normalColumn, normalMatrix, openDirections, statisticsOf } from './least-squares';
 import { type NetworkObservation, type NetworkPoint, locate, observe } from './observation';
 import type { Point } from './outline';
@@ -17,23 +18,22 @@ export interface NetworkSolution extends Statistics {
 
 const MAX_ROUNDS = 60;
 const STEP_DONE_MM = 1e-7;
-/** What is known no better than this is not determined: nobody could cut by it. @source our guess */
-export const DETERMINED_SD_MM = 20;
-/** A direction moves several corners at once: it is left open when it is known no better than twice that. */
-const WEAKEST = 1 / (2 * DETERMINED_SD_MM);
 const MOST_HALVINGS = 12;
 
 /** Adjusts observations between corners (and points between them) by nonlinear least squares: Gauss–Newton with halved steps.
  *  What the observations leave open, or hardly know, stays as in `start`.
  *  @param start mm, one point a corner
+ *  @param within_mm what is known no better than this is not determined
  *  @source Gauss–Newton adjustment and w-test: Baarda, A Testing Procedure for Use in Geodetic Networks, 1968 (from memory) */
-export function adjustNetwork(start: readonly Point[], observations: readonly NetworkObservation[], datum: Datum = 'top side level'): NetworkSolution {
+export function adjustNetwork(start: readonly Point[], observations: readonly NetworkObservation[], datum: Datum = 'top side level', within_mm = DETERMINED_WITHIN_MM): NetworkSolution {
+  /** A direction moves several corners at once: it is left open when it is known no better than twice that. */
+  const weakest = 1 / (2 * within_mm);
   const columns = columnsOf(start.length, datum);
   let corners = start;
   let squares = weightedSquaresAt(corners, observations);
   let stopped: NetworkSolution['stopped'] = 'limit';
   for (let round = 0; round < MAX_ROUNDS && stopped === 'limit'; round += 1) {
-    const step = stepTowards(start, corners, observations, columns);
+    const step = stepTowards(start, corners, observations, columns, weakest);
     const largest = step.reduce((most, value) => Math.max(most, Math.abs(value)), 0);
     let share = 1;
     let next = moved(corners, step, columns, share);
@@ -54,7 +54,7 @@ export function adjustNetwork(start: readonly Point[], observations: readonly Ne
   }
   const { rows, wanted } = linearised(corners, observations, columns);
   const unknowns = freeCount(columns);
-  return { ...statisticsOf(rows, wanted, observations.map(({ sd_mm }) => sd_mm), unknowns, WEAKEST), stopped, corners, unknowns, columns };
+  return { ...statisticsOf(rows, wanted, observations.map(({ sd_mm }) => sd_mm), unknowns, weakest), stopped, corners, unknowns, columns };
 }
 
 type Columns = NetworkSolution['columns'];
@@ -93,19 +93,19 @@ function linearised(corners: readonly Point[], observations: readonly NetworkObs
   return { rows, wanted };
 }
 
-function stepTowards(start: readonly Point[], corners: readonly Point[], observations: readonly NetworkObservation[], columns: Columns): readonly number[] {
+function stepTowards(start: readonly Point[], corners: readonly Point[], observations: readonly NetworkObservation[], columns: Columns, weakest: number): readonly number[] {
   const unknowns = freeCount(columns);
   const { rows, wanted } = linearised(corners, observations, columns);
   const normal = normalMatrix(rows, unknowns);
   const towards = normalColumn(rows, wanted, unknowns);
-  const factor = clearFactor(normal, WEAKEST);
+  const factor = clearFactor(normal, weakest);
   if (factor !== undefined) return factor.solve(towards).to1DArray();
   const drift = new Array<number>(unknowns).fill(0);
   columns.forEach(({ x, y }, corner) => {
     if (x >= 0) drift[x] = (start[corner]?.x ?? 0) - (corners[corner]?.x ?? 0);
     if (y >= 0) drift[y] = (start[corner]?.y ?? 0) - (corners[corner]?.y ?? 0);
   });
-  for (const direction of openDirections(rows, unknowns, WEAKEST)) {
+  for (const direction of openDirections(rows, unknowns, weakest)) {
     const back = direction.reduce((sum, value, index) => sum + value * (drift[index] ?? 0), 0);
     direction.forEach((a, row) => {
       towards.set(row, 0, towards.get(row, 0) + a * back);

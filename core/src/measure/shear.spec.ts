@@ -44,6 +44,14 @@ describe('is the reading that would fit the one that would?', () => {
   });
 });
 
+describe('may the shop say what counts as measured?', () => {
+  it('a diagonal stepped off to 30 mm ties a pane only where the rate allows as much', () => {
+    const stepped = [...readings({ 'width-top': 1200, 'height-left': 800, 'width-bottom': 1200, 'height-right': 800 }), { ...readings({ 'diagonal-falling': 1442 })[0] as Reading, sd_mm: 30 }];
+    const stateWithin = (determinedWithin_mm?: number): string => checkSurface({ shape: 'four sides', readings: stepped, determinedWithin_mm }).state;
+    expect([stateWithin(), stateWithin(20), stateWithin(60)]).toEqual(['assumed', 'assumed', 'measured']);
+  });
+});
+
 describe('may a moulding be asked for what it has no field for?', () => {
   it('never: what is asked next is one of its own measures', () => {
     for (const taken of [{ 'width-top': 300 }, { 'width-top': 300, 'height-left': 900 }, { 'width-top': 300, 'width-bottom': 300, 'height-left': 900, 'height-right': 900, 'diagonal-falling': 948.7 }]) {

@@ -11,9 +11,9 @@ export function readingOf({ id, kind, fromPoint, toPoint, value_nm, instrument, 
 }
 
 /** Everything kept about a surface as the check wants it. */
-export function surfaceInputOf(surface: Pick<Surface, 'shape' | 'corners'>, measures: readonly KeptMeasure[], parts: readonly Part[] = [], wall?: WallFacts): SurfaceInput {
+export function surfaceInputOf(surface: Pick<Surface, 'shape' | 'corners'>, measures: readonly KeptMeasure[], parts: readonly Part[] = [], wall?: WallFacts, determinedWithin_mm?: number): SurfaceInput {
   const joints = wall === undefined ? undefined : jointSizes(wall);
-  return { shape: surface.shape, corners: surface.corners, readings: measures.map(readingOf), parts: parts.flatMap(partSize), ...(joints === undefined ? {} : { joints }) };
+  return { shape: surface.shape, corners: surface.corners, readings: measures.map(readingOf), parts: parts.flatMap(partSize), determinedWithin_mm, ...(joints === undefined ? {} : { joints }) };
 }
 
 function jointSizes({ bond, unitWidth_nm, unitHeight_nm, jointWidth_nm, jointDepth_nm }: WallFacts): JointSizes {

@@ -48,7 +48,7 @@ export const ARCHED_EDGE: Formula<{ readonly straight_mm: number; readonly chord
 /** An arched top by springs, crown and the straight part below; a bare arch when nothing below is measured. */
 export const archedTop: ShapeMeasure = { slots: () => SLOTS, check: checkArch };
 
-function checkArch({ readings }: SurfaceInput): SurfaceCheck {
+function checkArch({ readings, determinedWithin_mm: within_mm }: SurfaceInput): SurfaceCheck {
   const mean = (...keys: readonly string[]): number | undefined => meanOf(readings, SLOTS.filter(({ key }) => keys.includes(key)));
   const hasBody = readings.some(({ from, to }) => [from, to].some((point) => ['bl', 'br', 'mb'].includes(point)));
   const width = mean('width-top', 'width-bottom');
@@ -62,7 +62,7 @@ function checkArch({ readings }: SurfaceInput): SurfaceCheck {
   const start: readonly Point[] = withBody ? [{ x: 0, y: 0 }, { x: width, y: 0 }, { x: width, y: height }, { x: 0, y: height }, crown] : [{ x: 0, y: 0 }, { x: width, y: 0 }, crown];
   const pointOf = (name: string): NetworkPoint | undefined => (withBody ? POINTS : SEGMENT_POINTS)[name];
   const even: NetworkObservation = { kind: 'right angle', at: [pointOf('mt') ?? [], pointOf('tr') ?? [], pointOf('ct') ?? []], value_mm: 0, sd_mm: EVEN_ARCH_SD_MM };
-  const solved = solveReadings(readings, { start, pointOf, armsOf: (name) => FOUR_SIDE_ARMS[name], sideUnder: () => ['tr', 'tl'], assumptions: [even], deciders: withBody ? FOUR_SIDE_DECIDERS : [] });
+  const solved = solveReadings(readings, { start, pointOf, armsOf: (name) => FOUR_SIDE_ARMS[name], sideUnder: () => ['tr', 'tl'], assumptions: [even], deciders: withBody ? FOUR_SIDE_DECIDERS : [], within_mm });
   const corners = withBody ? onLevelSill(solved.solution.corners, 2, 3) : solved.solution.corners;
   if (withBody && !isConvex(corners.slice(0, 4))) return { state: 'impossible', suspects: solved.agreement.kind === 'disagree' ? solved.agreement.suspects : [] };
   const outline = archOutline(corners);

@@ -58,9 +58,9 @@ export const CURVED_FORMULAS = {
 /** Curved glass: chords give the outline, sags the patch. */
 export const curvedGlass: ShapeMeasure = { slots: () => SLOTS, check: checkCurved };
 
-function checkCurved({ readings }: SurfaceInput): SurfaceCheck {
+function checkCurved({ readings, determinedWithin_mm }: SurfaceInput): SurfaceCheck {
   const chords = readings.filter(({ kind }) => kind === 'distance');
-  const flat = checkFourSides({ readings: chords });
+  const flat = checkFourSides({ readings: chords, determinedWithin_mm });
   if (!('figure' in flat)) return flat;
   const bends = readings.filter(({ kind }) => kind === 'sag' || kind === 'quarter sag' || kind === 'rocking gap');
   const sags = bends.filter(({ kind }) => kind === 'sag');

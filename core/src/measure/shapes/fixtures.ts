@@ -31,8 +31,8 @@ export const moulding: ShapeMeasure = {
   },
 };
 
-function checkPanel({ readings, parts = [] }: SurfaceInput): SurfaceCheck {
-  const face = checkFourSides({ readings });
+function checkPanel({ readings, parts = [], determinedWithin_mm }: SurfaceInput): SurfaceCheck {
+  const face = checkFourSides({ readings, determinedWithin_mm });
   if (!('figure' in face)) return face;
   const one = (kind: string, from: string): number | undefined => readings.filter((reading) => reading.kind === kind && reading.from === from).at(-1)?.value_mm;
   const thickness_mm = one('thickness', 'mm');

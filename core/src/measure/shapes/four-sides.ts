@@ -62,10 +62,10 @@ export const OFF_LEVEL: Formula<LevelInputs> = {
 
 /** What distances, right angles and a level line say about a four-sided figure.
  *  @throws CoreError from the readings' own limits */
-export function checkFourSides({ readings }: Pick<SurfaceInput, 'readings'>): SurfaceCheck {
+export function checkFourSides({ readings, determinedWithin_mm: within_mm }: Pick<SurfaceInput, 'readings' | 'determinedWithin_mm'>): SurfaceCheck {
   const start = startRectangle(readings);
   if ('needs' in start) return { state: 'unfinished', needs: start.needs };
-  const solved = solveReadings(readings, { start: start.outline, pointOf: (name) => FOUR_SIDE_POINTS[name], armsOf: (name) => FOUR_SIDE_ARMS[name], deciders: FOUR_SIDE_DECIDERS });
+  const solved = solveReadings(readings, { start: start.outline, pointOf: (name) => FOUR_SIDE_POINTS[name], armsOf: (name) => FOUR_SIDE_ARMS[name], deciders: FOUR_SIDE_DECIDERS, within_mm });
   const { solution, agreement, isDetermined, rankWith } = solved;
   if (!isConvex(solution.corners)) return { state: 'impossible', suspects: agreement.kind === 'disagree' ? agreement.suspects : [] };
   const hasLevel = readings.some(({ kind }) => kind === 'level');

@@ -26,7 +26,7 @@ function slotsOf(corners: number): readonly MeasureSlot[] {
   return [...sides, ...fan, ...check, level];
 }
 
-function checkPolygon({ readings, corners }: SurfaceInput): SurfaceCheck {
+function checkPolygon({ readings, corners, determinedWithin_mm: within_mm }: SurfaceInput): SurfaceCheck {
   const count = countOf(corners ?? USUAL_CORNERS);
   const between = readings.filter(({ kind, from, to }) => (kind === 'distance' || kind === 'level') && cornerAt(from, count) !== undefined && cornerAt(to, count) !== undefined);
   const impossible = impossibleTriangle(between.filter(({ kind }) => kind === 'distance'), count);
@@ -36,7 +36,7 @@ function checkPolygon({ readings, corners }: SurfaceInput): SurfaceCheck {
   if ('open' in start) return { state: 'unfinished', needs: start.open.length === count ? ['a side'] : [`a side or diagonal to corner ${start.open.map((corner) => corner + 1).join(', ')}`] };
   const hasLevel = between.length > lengths.length;
   const sill = likeliestSill(start.outline);
-  const solved = bestOfMirrors(between, count, onLevelSill(start.outline, ...sill));
+  const solved = bestOfMirrors((from) => solve(between, count, from, within_mm), count, onLevelSill(start.outline, ...sill));
   const hanging = (corners: Outline): Outline => (hasLevel ? fromCorner(corners) : onLevelSill(corners, ...likeliestSill(solved.solution.corners)));
   const outline = hanging(solved.solution.corners);
   if (!isSimple(outline) || areaOf(outline) <= 0) return { state: 'impossible', says: 'The sides would have to cross each other.', suspects: solved.agreement.kind === 'disagree' ? solved.agreement.suspects : [] };
@@ -60,17 +60,17 @@ function cornerAt(name: string, count: number): number | undefined {
   return number >= 1 && number <= count ? number - 1 : undefined;
 }
 
-function solve(readings: readonly Reading[], count: number, start: Outline): SolvedNetwork {
+function solve(readings: readonly Reading[], count: number, start: Outline, within_mm: number | undefined): SolvedNetwork {
   const deciders: AskedMeasure[] = [];
   for (let a = 1; a <= count; a += 1) for (let b = a + 1; b <= count; b += 1) deciders.push({ kind: 'distance', from: `p${a}`, to: `p${b}` });
-  return solveReadings(readings, { start, pointOf: (name) => { const corner = cornerAt(name, count); return corner === undefined ? undefined : [{ corner, share: 1 }]; }, armsOf: () => undefined, deciders });
+  return solveReadings(readings, { start, pointOf: (name) => { const corner = cornerAt(name, count); return corner === undefined ? undefined : [{ corner, share: 1 }]; }, armsOf: () => undefined, deciders, within_mm });
 }
 
 /** Distances cannot tell a corner from its mirror image: where the drawn one does not fit, the mirrored ones are tried. */
-function bestOfMirrors(readings: readonly Reading[], count: number, start: Outline): SolvedNetwork {
-  let best = solve(readings, count, start);
+function bestOfMirrors(solvedFrom: (start: Outline) => SolvedNetwork, count: number, start: Outline): SolvedNetwork {
+  let best = solvedFrom(start);
   for (let round = 0; round < count && best.agreement.kind === 'disagree'; round += 1) {
-    const tries = Array.from({ length: count }, (_, corner) => solve(readings, count, mirrored(best.solution.corners, corner))).filter(({ solution }) => isSimple(solution.corners) && areaOf(solution.corners) > 0);
+    const tries = Array.from({ length: count }, (_, corner) => solvedFrom(mirrored(best.solution.corners, corner))).filter(({ solution }) => isSimple(solution.corners) && areaOf(solution.corners) > 0);
     const better = tries.sort((a, b) => a.solution.weightedSquares - b.solution.weightedSquares)[0];
     if (better === undefined || better.solution.weightedSquares >= best.solution.weightedSquares * 0.5) break;
     best = better;

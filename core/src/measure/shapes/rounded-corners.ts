@@ -22,8 +22,8 @@ export const ROUNDED_FORMULAS = {
 /** A four-sided pane whose corners are rounded, each by its own radius. */
 export const roundedCorners: ShapeMeasure = { slots: () => [...FOUR_SIDE_SLOTS, ...RADIUS_SLOTS], check: checkRounded };
 
-function checkRounded({ readings }: SurfaceInput): SurfaceCheck {
-  const sharp = checkFourSides({ readings: readings.filter(({ kind }) => kind !== 'radius') });
+function checkRounded({ readings, determinedWithin_mm }: SurfaceInput): SurfaceCheck {
+  const sharp = checkFourSides({ readings: readings.filter(({ kind }) => kind !== 'radius'), determinedWithin_mm });
   if (!('figure' in sharp)) return sharp;
   const radii = readings.filter(({ kind }) => kind === 'radius');
   const common = radii[0]?.value_mm;

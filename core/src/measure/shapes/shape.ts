@@ -24,6 +24,8 @@ export interface SurfaceInput {
   /** Of `many sides`. */
   readonly corners?: number | null;
   readonly readings: readonly Reading[];
+  /** What is known no better than this (standard deviation) is not determined; a rate of the shop. */
+  readonly determinedWithin_mm?: number | undefined;
   readonly parts?: readonly PartSize[];
   readonly joints?: JointSizes | undefined;
 }

@@ -1,4 +1,5 @@
-import { DETERMINED_SD_MM, type Datum, type NetworkSolution, adjustNetwork, spanOf, spreadOf, worstSpan_mm } from '../adjust-network';
+import { DETERMINED_WITHIN_MM } from '../../job';
+import { type Datum, type NetworkSolution, adjustNetwork, spanOf, spreadOf, worstSpan_mm } from '../adjust-network';
 import { type Agreement, type AskedMeasure, type Suspect, isHonest, judge } from '../judge';
 import { type NetworkObservation, type NetworkPoint, observe } from '../observation';
 import type { Point } from '../outline';
@@ -13,6 +14,8 @@ export interface NetworkPlan {
   readonly armsOf: (name: string) => readonly [string, string] | undefined;
   /** The side a height stands on, named so that the height is positive. */
   readonly sideUnder?: (reading: Reading) => readonly [string, string] | undefined;
+  /** What is known no better than this is not determined. */
+  readonly within_mm?: number | undefined;
   /** Held true with a small spread, and never accused. */
   readonly assumptions?: readonly NetworkObservation[];
   /** Measures that may be asked for to tell two suspects apart. */
@@ -37,9 +40,10 @@ export function solveReadings(all: readonly Reading[], plan: NetworkPlan): Solve
   const used = pairs.map(({ reading }) => reading);
   const observations = [...pairs.map(({ observation }) => observation), ...(plan.assumptions ?? [])];
   const datum: Datum = used.some(({ kind }) => kind === 'level') ? 'first corner' : 'top side level';
-  const solution = adjustNetwork(plan.start, observations, datum);
+  const within_mm = plan.within_mm ?? DETERMINED_WITHIN_MM;
+  const solution = adjustNetwork(plan.start, observations, datum, within_mm);
   const decider = (first: number, second: number): AskedMeasure | undefined => bestDecider(plan, observations, datum, used, first, second);
-  const isDetermined = solution.rank === solution.unknowns && worstSpan_mm(solution) <= DETERMINED_SD_MM;
+  const isDetermined = solution.rank === solution.unknowns && worstSpan_mm(solution) <= within_mm;
   const found = judge(used, observations.map(({ sd_mm }) => sd_mm), solution, decider);
   return {
     used, solution, isDetermined,
@@ -48,7 +52,7 @@ export function solveReadings(all: readonly Reading[], plan: NetworkPlan): Solve
     rankWith: (from, to) => {
       const [a, b] = [plan.pointOf(from), plan.pointOf(to)];
       if (a === undefined || b === undefined) return 0;
-      return adjustNetwork(plan.start, [...observations, { kind: 'distance', at: [a, b], value_mm: spanOf(plan.start, a, b), sd_mm: 1 }], datum).rank;
+      return adjustNetwork(plan.start, [...observations, { kind: 'distance', at: [a, b], value_mm: spanOf(plan.start, a, b), sd_mm: 1 }], datum, within_mm).rank;
     },
   };
 }
@@ -63,7 +67,7 @@ function suspectsLeftOut(found: Extract<Agreement, { readonly kind: 'disagree' }
   const doubted = used.map((_, index) => index).sort((a, b) => Math.abs(found.reliability[b]?.standardised ?? 0) - Math.abs(found.reliability[a]?.standardised ?? 0)).slice(0, MOST_DOUBTED);
   const tried = doubted.map((index) => {
     const rest = observations.filter((_, other) => other !== index);
-    const solution = adjustNetwork(plan.start, rest, datum);
+    const solution = adjustNetwork(plan.start, rest, datum, plan.within_mm);
     return { index, solution, isHonest: isHonest(solution, rest.length), isDetermined: solution.rank === solution.unknowns };
   });
   const fitted = (index: number, solution: NetworkSolution): Suspect | undefined => {
@@ -104,8 +108,8 @@ function observationOf(reading: Reading, { pointOf, armsOf, sideUnder, start }: 
 }
 
 /** The measure, not taken yet, whose reading would differ most depending on which of two suspects is wrong. */
-function bestDecider({ start, pointOf, deciders }: NetworkPlan, observations: readonly NetworkObservation[], datum: Datum, used: readonly Reading[], first: number, second: number): AskedMeasure | undefined {
-  const without = (left: number): readonly Point[] => adjustNetwork(start, observations.filter((_, index) => index !== left), datum).corners;
+function bestDecider({ start, pointOf, deciders, within_mm }: NetworkPlan, observations: readonly NetworkObservation[], datum: Datum, used: readonly Reading[], first: number, second: number): AskedMeasure | undefined {
+  const without = (left: number): readonly Point[] => adjustNetwork(start, observations.filter((_, index) => index !== left), datum, within_mm).corners;
   const [ifFirst, ifSecond] = [without(first), without(second)];
   const apart = ({ from, to }: AskedMeasure): number => {
     const [a, b] = [pointOf(from), pointOf(to)];

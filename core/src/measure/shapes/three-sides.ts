@@ -29,7 +29,7 @@ export const threeSides: ShapeMeasure = {
   check: checkTriangle,
 };
 
-function checkTriangle({ readings }: SurfaceInput): SurfaceCheck {
+function checkTriangle({ readings, determinedWithin_mm: within_mm }: SurfaceInput): SurfaceCheck {
   const lengthOf = (key: string): number | undefined => mean(readings, SLOTS.find((slot) => slot.key === key));
   const bottom = lengthOf('bottom');
   const [left, right, height] = [lengthOf('left'), lengthOf('right'), lengthOf('height')];
@@ -44,7 +44,7 @@ function checkTriangle({ readings }: SurfaceInput): SurfaceCheck {
   const solved = solveReadings(readings, {
     start: [{ x: 0, y: 0 }, { x: bottom, y: 0 }, { x: apex.x, y: -apex.y }],
     pointOf: (name) => POINTS[name], armsOf: (name) => ARMS[name], sideUnder: () => ['br', 'bl'],
-    deciders: SLOTS.filter(({ kind }) => kind === 'distance').map(({ kind, from, to }) => ({ kind, from, to })),
+    deciders: SLOTS.filter(({ kind }) => kind === 'distance').map(({ kind, from, to }) => ({ kind, from, to })), within_mm,
   });
   const turned = (corners: readonly Point[]): readonly Point[] => {
     const [bl = ORIGIN, br = ORIGIN, tp = ORIGIN] = corners;

@@ -17,8 +17,8 @@ export const WALL_FORMULAS = {
 /** A wall: four sides, openings taken off, and the girth its joints add to the film. */
 export const wall: ShapeMeasure = { slots: () => [...FOUR_SIDE_SLOTS, ...LEVEL_SLOTS], check: checkWall };
 
-function checkWall({ readings, parts = [], joints }: SurfaceInput): SurfaceCheck {
-  const bare = checkFourSides({ readings });
+function checkWall({ readings, parts = [], joints, determinedWithin_mm }: SurfaceInput): SurfaceCheck {
+  const bare = checkFourSides({ readings, determinedWithin_mm });
   if (!('figure' in bare)) return bare;
   const { width, height } = outlineBounds(bare.figure.outline);
   const openings = parts.filter(({ kind }) => kind === 'opening');

@@ -1,6 +1,5 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { type ReadinessLimits, USUAL_LIMITS } from '@yellow-pane/core/day';
-import { DEFAULT_RATES } from '@yellow-pane/core/fitting';
 import type { RowOf } from '@yellow-pane/core/job';
 import type { Air } from '@yellow-pane/core/waiting';
 import { Catalogue } from '../catalogue/catalogue';
@@ -31,8 +30,7 @@ export class ReadinessBook {
     return settings?.indoor_C == null ? { ...USUAL_AIR, from: 'usual' } : { air_C: settings.indoor_C, humidity: settings.indoorHumidity ?? USUAL_AIR.humidity, from: 'set' };
   });
   readonly limits = computed<ReadinessLimits>(() => {
-    const rate = (key: string, usual: number): number => (this.#rates.rates().find((row) => row.key === key) ?? DEFAULT_RATES.find((row) => row.key === key))?.value ?? usual;
-    return { warm_K: rate('day-warm', USUAL_LIMITS.warm_K), overcast: rate('day-overcast', USUAL_LIMITS.overcast), ahead_h: rate('day-ahead', USUAL_LIMITS.ahead_h), doubt_deg: this.settings()?.bearingDoubt_deg ?? USUAL_LIMITS.doubt_deg };
+    return { warm_K: this.#rates.valueOf('day-warm'), overcast: this.#rates.valueOf('day-overcast'), ahead_h: this.#rates.valueOf('day-ahead'), doubt_deg: this.settings()?.bearingDoubt_deg ?? USUAL_LIMITS.doubt_deg };
   });
 
   /** By application, or by surface where it has none. */

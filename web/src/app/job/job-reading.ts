@@ -3,6 +3,7 @@ import { isHandover } from '@yellow-pane/core/fitting';
 import type { JobTable, RowOf } from '@yellow-pane/core/job';
 import { type SurfaceCheck, checkSurface, surfaceInputOf } from '@yellow-pane/core/measure';
 import { CoreError } from '@yellow-pane/core/quantity';
+import { Rates } from '../catalogue/rates';
 import { JobDesk } from './job-desk';
 
 const NONE: readonly never[] = [];
@@ -11,6 +12,9 @@ const NONE: readonly never[] = [];
 @Injectable({ providedIn: 'root' })
 export class JobReading {
   readonly #view = inject(JobDesk).view;
+  readonly #rates = inject(Rates);
+  /** What is known no better is not measured yet: a rate of the shop. */
+  readonly determinedWithin_mm = computed(() => this.#rates.valueOf('measure-determined'));
   readonly #checks = new Map<string, { readonly of: readonly unknown[]; readonly check: SurfaceCheck }>();
 
   readonly job = computed(() => this.#rows('job')[0]);
@@ -117,10 +121,11 @@ export class JobReading {
     if (surface === undefined) return { state: 'unfinished', needs: ['the surface'] };
     const parts = this.partsOf(surfaceId);
     const wall = this.wallFactsOf(surfaceId);
-    const of = [surface.shape, surface.corners, wall, ...parts, ...measures];
+    const within_mm = this.determinedWithin_mm();
+    const of = [surface.shape, surface.corners, wall, within_mm, ...parts, ...measures];
     const known = this.#checks.get(surfaceId);
     if (known !== undefined && known.of.length === of.length && of.every((row, index) => row === known.of[index])) return known.check;
-    const check = checked(() => checkSurface(surfaceInputOf(surface, measures, parts, wall)));
+    const check = checked(() => checkSurface(surfaceInputOf(surface, measures, parts, wall, within_mm)));
     this.#checks.set(surfaceId, { of, check });
     return check;
   }

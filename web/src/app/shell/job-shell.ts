@@ -4,6 +4,7 @@ import { RouterLink, RouterOutlet } from '@angular/router';
 import { NgIcon, provideIcons } from '@ng-icons/core';
 import { lucideRedo2, lucideTextSearch, lucideUndo2 } from '@ng-icons/lucide';
 import { Catalogue } from '../catalogue/catalogue';
+import { Rates } from '../catalogue/rates';
 import { JobDesk } from '../job/job-desk';
 import { JobReading } from '../job/job-reading';
 import { CommandKeys } from './command-keys';
@@ -57,6 +58,7 @@ export class JobShell {
       document.querySelector('nav [aria-current=page]')?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
     });
     void catalogue.load();
+    void inject(Rates).load();
     inject(DestroyRef).onDestroy(() => { this.desk.close(); });
     inject(GeneralCommands).offer();
     inject(Commands).offer([

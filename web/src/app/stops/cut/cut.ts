@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { cutsFor } from '@yellow-pane/core/cutting';
 import { type Step, formatFilmLength, formatLengthWithUnit, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
-import { Rates } from '../../catalogue/rates';
 import { StockHere } from '../../job/stock-here';
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
@@ -83,7 +82,6 @@ export class Cut {
 
   constructor() {
     void inject(StockHere).load();
-    void inject(Rates).load();
     const show = (view: CutView, word: string, keys: string) => ({ id: `cut-${view}`, word, keys, canRun: () => this.cutting.films().length > 0, run: () => { this.cutting.view.set(view); } });
     inject(Commands).offer([
       { id: 'lay-out', word: 'Lay the blanks out', keys: 'Alt+Enter', canRun: () => this.cutting.blanks().length > 0, run: () => { void this.cutting.layOut(); } },

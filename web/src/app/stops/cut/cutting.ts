@@ -1,7 +1,6 @@
 import { Injectable, computed, inject, linkedSignal, signal } from '@angular/core';
 import type { StockItem } from '@yellow-pane/contracts';
 import { ANY_STAGES, MONEY_FORMULAS, type CutBlank, type CutBlanks, type CutOrder, type CutOrderPlan, type OrderPiece, type PinnedPiece, type Stages, type StockFilm, layoutPieceOf, meetsOf } from '@yellow-pane/core/cutting';
-import { DEFAULT_RATES } from '@yellow-pane/core/fitting';
 import type { Liner, RowOf } from '@yellow-pane/core/job';
 import { mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { Catalogue } from '../../catalogue/catalogue';
@@ -130,7 +129,7 @@ export class Cutting {
   }
 
   rate(key: string): number {
-    return (this.#rates.rates().find((rate) => rate.key === key) ?? DEFAULT_RATES.find((rate) => rate.key === key))?.value ?? 0;
+    return this.#rates.valueOf(key);
   }
 
   /** Cut into already: it and everything on it stays as it is. */

@@ -106,7 +106,6 @@ export class Planning {
 
   constructor() {
     this.weather.begin();
-    void this.#rates.load();
     const ticking = setInterval(() => { this.#now.set(Date.now()); }, 60_000);
     let timer: ReturnType<typeof setTimeout> | undefined;
     let turn = 0;

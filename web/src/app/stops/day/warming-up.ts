@@ -10,7 +10,6 @@ import { Planning } from './planning';
 
 const NIGHT_MIN = 14 * 60;
 const USUAL_PANE_MM = 4;
-const USUAL_ROLL_M = 30;
 const NM_M = 1e9;
 
 export interface WarmingLine extends Warming {
@@ -72,7 +71,7 @@ export class WarmingUp {
     if (own.length > 0) return own;
     const kept = this.#stock.usable().filter((item) => item.filmId === filmId && item.what === 'roll').map((item): Roll => ({ key: item.id, word: `${film}, ${item.label}`, filmId, length_m: item.left_nm / NM_M, taken: [] }));
     if (kept.length > 0) return kept;
-    const length_m = (this.#rates.rates().find(({ key }) => key === 'cut-roll-length')?.value ?? USUAL_ROLL_M * 1000) / 1000;
+    const length_m = this.#rates.valueOf('cut-roll-length') / 1000;
     return [{ key: filmId, word: `${film}, a roll to order`, filmId, length_m, taken: [`${length_m} m on the roll`] }];
   }));
 

@@ -84,7 +84,6 @@ export class Fit {
   });
 
   constructor() {
-    void this.#rates.load();
     const ticking = setInterval(() => { this.#instant.set(Date.now()); }, 1000);
     inject(DestroyRef).onDestroy(() => { clearInterval(ticking); });
     inject(Commands).offer([

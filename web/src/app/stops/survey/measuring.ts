@@ -75,7 +75,7 @@ export class Measuring {
       const read = this.#read(field, field.draft ?? '');
       return 'value_nm' in read ? [{ id: field.row?.id ?? field.key, kind: field.kind, fromPoint: field.from, toPoint: field.to, value_nm: read.value_nm, instrument: field.row?.instrument ?? ('tape' as const), sd_nm: field.row?.sd_nm ?? null }] : [];
     });
-    return surfaceInputOf(surface, [...kept, ...typed], this.#reading.partsOf(surface.id), this.#reading.wallFactsOf(surface.id));
+    return surfaceInputOf(surface, [...kept, ...typed], this.#reading.partsOf(surface.id), this.#reading.wallFactsOf(surface.id), this.#reading.determinedWithin_mm());
   });
   readonly check = computed<SurfaceCheck>(() => {
     const input = this.#input();
