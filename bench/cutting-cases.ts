@@ -29,9 +29,10 @@ function parts(random: Random, total: number, count: number, grid: number): read
   });
 }
 
-/** A roll cut without waste in three stages: bands of 1.3 to 3.05 m, two to four columns, one to six pieces each. Odd seeds share widths of 127 mm steps. */
-export function zeroWaste(seed: number, count: number): Case {
+/** A roll cut without waste in three stages: bands of 1.3 to 3.05 m, two to four columns, one to six pieces each. Odd seeds share widths of 127 mm steps. Of the pieces at the roll's sides so large a share wants its factory edge. */
+export function zeroWaste(seed: number, count: number, wishing = 0): Case {
   const random = seededRandom(seed);
+  const wish = seededRandom(seed + 1);
   const pieces: LayoutPiece[] = [];
   let reference_mm = 0;
   while (pieces.length < count) {
@@ -41,7 +42,8 @@ export function zeroWaste(seed: number, count: number): Case {
     const widths = parts(random, ROLL_MM, columns, seed % 2 === 1 ? 127 : 1);
     widths.forEach((across, column) => {
       const left = count - pieces.length - (columns - 1 - column);
-      for (const own of parts(random, along, Math.max(1, Math.min(left, between(random, Math.ceil(along / 1100), Math.floor(along / 420)))), 1)) pieces.push(pieceOf(pieces.length, across, own));
+      const isOuter = column === 0 || column === columns - 1;
+      for (const own of parts(random, along, Math.max(1, Math.min(left, between(random, Math.ceil(along / 1100), Math.floor(along / 420)))), 1)) pieces.push({ ...pieceOf(pieces.length, across, own), ...(isOuter && wish() < wishing ? { wantsEdge: true } : {}) });
     });
   }
   return { request: { rollWidth_mm: ROLL_MM, pieces }, reference_mm };

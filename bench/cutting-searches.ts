@@ -24,6 +24,7 @@ export const CLASSES: readonly CuttingClass[] = [
   { name: 'by hand, zero waste in 3 stages, 100 pieces', goals: [0.8, 0.25, 0.05], make: (seed) => zeroWaste(seed, 100) },
   { name: 'by hand, zero waste in 3 stages, 200 pieces', goals: [0.8, 0.25, 0.05], make: (seed) => zeroWaste(seed, 200), isPeered: true },
   { name: 'by hand, zero waste in 3 stages, 500 pieces', goals: [1.2, 0.3, 0.08], make: (seed) => zeroWaste(seed, 500) },
+  { name: 'by hand, zero waste in 3 stages, half of the pieces at the sides with a factory edge, 100 pieces', goals: [null, 0.25, 0.05], make: (seed) => zeroWaste(seed, 100, 0.5) },
   { name: 'by hand, job of 120 in 14 sizes, over the bound', goals: [null, null, null], make: (seed) => job(seed, 120, 14) },
   { name: 'by hand, job of 300 in 30 sizes, over the bound', goals: [2, 1, 0.6], make: (seed) => job(seed, 300, 30), isPeered: true },
   { name: 'by hand, job of 600 in 45 sizes, over the bound', goals: [2, 1, 0.5], make: (seed) => job(seed, 600, 45) },

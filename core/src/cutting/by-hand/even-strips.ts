@@ -27,13 +27,13 @@ export class EvenStrips {
   readonly #space: Space;
   readonly #tried: Tried[] = [];
 
-  /** @param space the only one, all whose pieces lie one way and want no edge */
+  /** @param space the only one, all whose pieces lie one way */
   constructor(space: Space) {
     const { problem, mostColumns } = space;
     this.#space = space;
     this.#widths = byWidth(problem.lies, Int32Array.from(problem.kinds, ({ quantity }) => quantity));
     const pieces = this.#widths.reduce((sum, own) => sum + own.pieces.length, 0);
-    const isOf = this.#widths.length <= MOST_WIDTHS && pieces >= FEWEST_A_WIDTH * this.#widths.length && problem.lies.every(({ wantsEdge }) => !wantsEdge);
+    const isOf = this.#widths.length <= MOST_WIDTHS && pieces >= FEWEST_A_WIDTH * this.#widths.length;
     this.#sets = isOf ? (fullSets(problem.width, this.#widths, mostColumns) ?? []) : [];
   }
 
@@ -44,17 +44,18 @@ export class EvenStrips {
 
   /** All pieces in bands; undefined when these strips hold nothing of use. */
   next(random: () => number): readonly Band[] | undefined {
-    const { problem, mostBand } = this.#space;
+    const { problem, mostBand, edges } = this.#space;
     const isLonger = this.#tried.length >= FEWEST_TRIED && random() < LONGER_SHARE;
     const again = isLonger ? this.#leastTried() : undefined;
-    const made = again?.strips ?? strips(problem.width, this.#widths, this.#sets, mostBand, random);
+    const made = again?.strips ?? strips(problem.width, this.#widths, this.#sets, edges, mostBand, random);
     if (made === undefined) return undefined;
     const changes = again === undefined ? FIRST_CHANGES : Math.min(MOST_CHANGES, 4 * again.changes);
-    const { bands, along } = sharedOut(this.#widths, made, { changes, first: HOT, last: COLD }, random);
+    const shared = sharedOut(this.#widths, made, edges, { changes, first: HOT, last: COLD }, random);
+    const along = shared?.along ?? Number.POSITIVE_INFINITY;
     if (again === undefined) this.#tried.push({ strips: made, along, changes });
     else { again.along = Math.min(again.along, along); again.changes = changes; }
     this.#tried.sort((a, b) => a.along - b.along);
-    return bands.some((band) => band.along > mostBand) ? undefined : bands;
+    return shared === undefined || shared.bands.some((band) => band.along > mostBand) ? undefined : shared.bands;
   }
 
   /** Of the best, one that was tried for the least time. */

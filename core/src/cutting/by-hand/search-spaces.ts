@@ -53,6 +53,7 @@ const DIVE_LATER = { one: 1.4, several: 1.15 } as const;
 /** Bands taken apart are laid from bands seen before as often as this. */
 const DIVE_SHARE = { one: 0.25, several: 0.8 } as const;
 const NEAR = 1e-9;
+const SAME_AREA = 1e-9;
 
 const NOT_LAID: SpaceResult = { laid: [], cost: Number.POSITIVE_INFINITY, isComplete: false, isProven: false, rounds: 0 };
 
@@ -76,7 +77,7 @@ export function* searchSpaces(spaces: readonly Space[], limits: SpaceSearch): Ge
     if (cost < best.cost - NEAR) best = { ...best, laid, cost, isComplete: true };
   };
   const [only] = spaces;
-  const mayBePerfect = limits.isFilmOnly && limits.stages === 3 && spaces.length === 1 && only !== undefined && only.most === Number.POSITIVE_INFINITY && only.fixed === 0 && only.problem.area === limits.bound * only.problem.width;
+  const mayBePerfect = limits.isFilmOnly && limits.stages === 3 && spaces.length === 1 && only !== undefined && only.most === Number.POSITIVE_INFINITY && only.fixed === 0 && Math.abs(only.problem.area * only.cost - limits.bound * only.problem.width) <= SAME_AREA * only.problem.area;
   const zero = mayBePerfect && kinds.every(({ mayTurn }) => !mayTurn) ? new ZeroWaste(only, (left, most) => exactly(0, left, most * only.cost)?.map(({ band }) => band), random) : undefined;
   const layWhole = (): readonly LaidBand[] | undefined => zero?.whole()?.map((band): LaidBand => ({ space: 0, band }));
   for (let tries = 0; zero !== undefined && tries < zero.wholeAtFirst && best.cost > limits.bound + NEAR; tries += 1) {

@@ -6,15 +6,18 @@ export interface WidthPieces {
   readonly across: number;
   readonly pieces: readonly Lie[];
   readonly total: number;
+  /** Of it, what wants a factory edge. */
+  readonly wishing: number;
 }
 
-/** Widths side by side, by place in a list of widths, and how long their band is to be. */
+/** Widths side by side, by place in a list of widths, those that are meant to lie at factory edges first, and how long their band is to be. */
 export interface Strip {
   readonly widths: readonly number[];
   readonly along: number;
 }
 
 interface StripColumn extends SimplexColumn {
+  /** None: more at the edges than wants to lie there. */
   readonly widths: readonly number[];
 }
 
@@ -34,8 +37,10 @@ export function byWidth(lies: readonly Lie[], left: Int32Array): readonly WidthP
     for (let copy = 0; copy < (left[lie.kind] ?? 0); copy += 1) list.push(lie);
     if (list.length > 0) found.set(lie.across, list);
   }
-  return [...found].sort(([a], [b]) => b - a).map(([across, pieces]) => ({ across, pieces, total: pieces.reduce((sum, { along }) => sum + along, 0) }));
+  return [...found].sort(([a], [b]) => b - a).map(([across, pieces]) => ({ across, pieces, total: lengthOf(pieces), wishing: lengthOf(pieces.filter(({ wantsEdge }) => wantsEdge)) }));
 }
+
+const lengthOf = (pieces: readonly Lie[]): number => pieces.reduce((sum, { along }) => sum + along, 0);
 
 /** Every set of widths that fills the roll to the last step. @returns undefined when there are too many to write down */
 export function fullSets(width: number, widths: readonly WidthPieces[], mostColumns: number): readonly (readonly number[])[] | undefined {
@@ -59,17 +64,21 @@ export function fullSets(width: number, widths: readonly WidthPieces[], mostColu
 }
 
 /** Strips, hardly more than there are widths, that would hold all pieces without waste if those were fine as sand. Which ones is left to chance.
- *  @param sets that fill the roll @param mostBand longest @returns undefined when no such strips are without waste
+ *  Each set comes once for every choice of the columns that lie at its edges.
+ *  @param sets that fill the roll @param edges columns of a band that can lie at a factory edge @param mostBand longest @returns undefined when no such strips are without waste
  *  @source own; a corner of the linear programme over all sets */
-export function strips(width: number, widths: readonly WidthPieces[], sets: readonly (readonly number[])[], mostBand: number, random: () => number): readonly Strip[] | undefined {
-  const columns = sets.map((set): StripColumn => {
+export function strips(width: number, widths: readonly WidthPieces[], sets: readonly (readonly number[])[], edges: number, mostBand: number, random: () => number): readonly Strip[] | undefined {
+  const wishful = widths.flatMap(({ wishing }, index) => (wishing > 0 ? [index] : []));
+  const rowOf = new Map(wishful.map((index, at) => [index, widths.length + at]));
+  const columns = sets.flatMap((set) => edgeFirst(set, rowOf, edges).map((own): StripColumn => {
     const counts = new Map<number, number>();
-    for (const index of set) counts.set(index, (counts.get(index) ?? 0) + 1);
-    return { widths: set, entries: [...counts], cost: 1 + SPREAD * random() };
-  });
-  const simplex = new Simplex<StripColumn>(widths.map(({ total }) => total), [], 1 + SPREAD);
+    for (const [column, index] of own.entries()) for (const row of [index, ...(column < edges ? [rowOf.get(index) ?? -1] : [])]) if (row >= 0) counts.set(row, (counts.get(row) ?? 0) + 1);
+    return { widths: own, entries: [...counts], cost: 1 + SPREAD * random() };
+  }));
+  for (const row of rowOf.values()) columns.push({ widths: [], entries: [[row, -1]], cost: 0 });
+  const simplex = new Simplex<StripColumn>([...widths.map(({ total }) => total), ...wishful.map((index) => widths[index]?.wishing ?? 0)], [], 1 + SPREAD);
   simplex.run((dual) => cheapest(columns, dual), MOST_PIVOTS);
-  const taken = [...simplex.taken()].filter(([, along]) => along >= 1);
+  const taken = [...simplex.taken()].filter(([{ widths: own }, along]) => own.length > 0 && along >= 1);
   const needed = widths.reduce((sum, { across, total }) => sum + across * total, 0) / width;
   const got = taken.reduce((sum, [, along]) => sum + along, 0);
   if (Math.abs(got - needed) > 2 * SPREAD * needed + taken.length) return undefined;
@@ -77,6 +86,22 @@ export function strips(width: number, widths: readonly WidthPieces[], sets: read
     const count = Math.max(1, Math.ceil(along / (NOT_QUITE * mostBand)));
     return Array.from({ length: count }, (): Strip => ({ widths: own, along: along / count }));
   });
+}
+
+/** A set once for every choice of wished-for widths at its edges. */
+function edgeFirst(set: readonly number[], wished: ReadonlyMap<number, number>, edges: number): readonly (readonly number[])[] {
+  const found = new Map<string, readonly number[]>([['', set]]);
+  const choose = (chosen: readonly number[], from: number): void => {
+    for (let column = from; column < set.length && chosen.length < edges; column += 1) {
+      if (!wished.has(set[column] ?? -1)) continue;
+      const next = [...chosen, column];
+      const first = next.map((own) => set[own] ?? 0);
+      found.set(first.join(' '), [...first, ...set.filter((_, own) => !next.includes(own))]);
+      choose(next, column + 1);
+    }
+  };
+  choose([], 0);
+  return [...found.values()];
 }
 
 function cheapest(columns: readonly StripColumn[], dual: Float64Array): StripColumn | undefined {

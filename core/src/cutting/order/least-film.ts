@@ -11,12 +11,19 @@ import type { PlacedSpace } from './order-spaces';
 const ALWAYS_CUTTABLE = 4;
 const MOST_EXACT = 6;
 const MOST_ROUNDS = 400;
+/** Of a step: so much above a whole one is rounding. */
+const WHOLE_STEP = 1e-6;
 /** Selections tried on one offcut, and on all together. */
 const [MOST_TRIED, MOST_TRIED_IN_ALL] = [1000, 6000];
 
-/** What no plan of an order can cost less than, by slices. */
+/** What no plan of an order can cost less than: by slices, and by area where the programme of slices was given up before its end. On one roll without end in whole steps. */
 export function leastFilm(spaces: readonly PlacedSpace[]): LeastCost | undefined {
-  return leastCost(spaces.map(barStock), demandsOf(spaces));
+  const bySlices = leastCost(spaces.map(barStock), demandsOf(spaces));
+  if (bySlices === undefined) return undefined;
+  const bound = Math.max(bySlices.bound, Math.min(...spaces.map(({ problem, cost }) => (problem.area * cost) / problem.width)));
+  const [lone] = spaces;
+  const isInSteps = spaces.length === 1 && lone !== undefined && lone.most === Number.POSITIVE_INFINITY && lone.cost > 0;
+  return { ...bySlices, bound: isInSteps ? Math.ceil(bound / lone.cost - WHOLE_STEP) * lone.cost : bound };
 }
 
 /** The same with offcuts paid for whole taken as what can lie on them at once. Yields what is proven so far; a step takes a millisecond or so.

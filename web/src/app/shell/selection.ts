@@ -14,20 +14,22 @@ export class Selection {
   readonly #router = inject(Router);
   readonly #reading = inject(JobReading);
   readonly #path = toSignal(this.#router.events.pipe(filter((event) => event instanceof NavigationEnd), map((event) => event.urlAfterRedirects), startWith(this.#router.url)), { requireSync: true });
-  readonly #parts = computed(() => /^\/jobs\/([^/?#]+)(?:\/([a-z]+))?(?:\/([^/?#]+))?/.exec(this.#path()));
+  readonly #parts = computed(() => partsOf(this.#path()));
+  /** Where one is on the way to, while that page is still being loaded: what is chosen meanwhile is chosen there. */
+  readonly #bound = computed(() => { const { finalUrl, extractedUrl } = this.#router.currentNavigation() ?? {}; return partsOf((finalUrl ?? extractedUrl)?.toString() ?? this.#path()); });
 
   readonly jobId = computed(() => this.#parts()?.[1]);
-  readonly stop = computed<Stop>(() => STOPS.find((stop) => stop === this.#parts()?.[2]) ?? 'survey');
+  readonly stop = computed(() => stopIn(this.#parts()));
   readonly surfaceIdInUrl = computed(() => this.#parts()?.[3]);
   /** The surface in the URL, or the first one when the URL names none. */
   readonly surface = computed(() => this.#reading.surfaceById().get(this.surfaceIdInUrl() ?? '') ?? (this.surfaceIdInUrl() === undefined ? this.#reading.surfaces()[0] : undefined));
 
   goToSurface(surfaceId: string | undefined): void {
-    void this.#router.navigate(['/jobs', this.jobId(), this.stop(), ...(surfaceId === undefined ? [] : [surfaceId])]);
+    void this.#router.navigate(['/jobs', this.jobId(), stopIn(this.#bound()), ...(surfaceId === undefined ? [] : [surfaceId])]);
   }
 
   goToStop(stop: Stop): void {
-    const surfaceId = this.surfaceIdInUrl();
+    const surfaceId = this.#bound()?.[3];
     void this.#router.navigate(['/jobs', this.jobId(), stop, ...(surfaceId === undefined ? [] : [surfaceId])]);
   }
 
@@ -38,4 +40,14 @@ export class Selection {
     const next = surfaces[Math.min(surfaces.length - 1, Math.max(0, at + by))];
     if (next !== undefined) this.goToSurface(next.id);
   }
+}
+
+type UrlParts = RegExpExecArray | null;
+
+function partsOf(path: string): UrlParts {
+  return /^\/jobs\/([^/?#]+)(?:\/([a-z]+))?(?:\/([^/?#]+))?/.exec(path);
+}
+
+function stopIn(parts: UrlParts): Stop {
+  return STOPS.find((stop) => stop === parts?.[2]) ?? 'survey';
 }
