@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { JOB_TABLES, NEW_PART, NEW_PLACE, NEW_SURFACE, NO_BRIEF, NO_SITE_FACTS, NO_WALL_FACTS } from '@yellow-pane/core/job';
+import { JOB_TABLES, REFERENCES, NEW_PART, NEW_PLACE, NEW_SURFACE, NO_BRIEF, NO_SITE_FACTS, NO_WALL_FACTS } from '@yellow-pane/core/job';
 import fc from 'fast-check';
 import { ERRORS, ROUTES, ROW_FIELDS, changeSchema, filmFieldsSchema, measureRequestSchema, openApiDocument, problem } from './index';
 import { cutListCsv, readCutListCsv } from './files/cut-files';
@@ -101,4 +101,13 @@ describe('is a cut list safe and lossless?', () => {
     expect(readCutListCsv(csv)[0]?.tag).toBe(tag);
   });
   it('another table is refused with its line', () => { expect(() => readCutListCsv('a,b\n1,2')).toThrow('line 1'); });
+});
+
+describe('is every field that names another row of the job in the list of references?', () => {
+  /** Of the catalogue and of the stock, which belong to no job. */
+  const ELSEWHERE: readonly string[] = ['filmId', 'stockId', 'offcut.parentId'];
+  it('each field that ends in Id, of every table', () => {
+    const fields = JOB_TABLES.flatMap((table) => Object.keys(ROW_FIELDS[table].shape).filter((field) => field.endsWith('Id') && !ELSEWHERE.includes(field) && !ELSEWHERE.includes(`${table}.${field}`)).map((field) => `${table}.${field}`));
+    expect(fields.sort()).toEqual(REFERENCES.map(({ table, field }) => `${table}.${field}`).sort());
+  });
 });

@@ -14,6 +14,8 @@ type ServerErrorCode =
   | 'ROW_CONFLICT'
   | 'ROW_REMOVED'
   | 'REFERENCE_UNKNOWN'
+  | 'REFERENCE_REMOVED'
+  | 'REFERENCE_RING'
   | 'CHANGE_ID_USED'
   | 'IF_MATCH_MISSING'
   | 'FILM_UNKNOWN'
@@ -88,6 +90,8 @@ export const ERRORS: Readonly<Record<ErrorCode, ErrorEntry>> = {
   ROW_CONFLICT: { status: 409, title: 'Someone changed the same thing meanwhile', remedy: 'Compare both values and choose.' },
   ROW_REMOVED: { status: 409, title: 'Someone deleted this meanwhile', remedy: 'Undo the deletion, or make it again.' },
   REFERENCE_UNKNOWN: { status: 422, title: 'A row refers to another that does not exist in this job', remedy: 'Make the row referred to first.' },
+  REFERENCE_REMOVED: { status: 409, title: 'What this belongs to was deleted meanwhile', remedy: 'Undo the deletion, then send this again; or drop it.' },
+  REFERENCE_RING: { status: 422, title: 'A row would hang on itself', remedy: 'Choose another one.' },
   CHANGE_ID_USED: { status: 409, title: 'This change identifier was used for another job', remedy: 'Make a new identifier for each change.' },
   IF_MATCH_MISSING: { status: 428, title: 'The version seen is missing', remedy: 'Send If-Match with the row\'s version, such as "3".' },
   FILM_UNKNOWN: { status: 404, title: 'There is no such film in the catalogue', remedy: 'Load the catalogue again.' },

@@ -1,4 +1,4 @@
-import { type FieldsOf, JOB_TABLES, type JobTable } from '@yellow-pane/core/job';
+import { type FieldsOf, JOB_TABLES, type JobTable, referencesFrom } from '@yellow-pane/core/job';
 import * as z from 'zod';
 import type { Op } from '../change';
 import { idSchema } from '../primitives';
@@ -37,14 +37,14 @@ export const surveyFileSchema = z.strictObject({
   rows: z.strictObject(Object.fromEntries(SURVEY_TABLES.map((table) => [table, rowsOf(table)])) as Record<SurveyTable, z.ZodType>),
 }) as unknown as z.ZodType<SurveyFile>;
 
-const REFERENCES = ['parentId', 'unitId', 'placeId', 'surfaceId', 'sameAsId'];
 
 /** The operations that add a survey file to a job under new identifiers; references that lead out of the file become none. */
 export function surveyFileOps({ rows }: SurveyFile, makeId: () => string): readonly Op[] {
   const ids = new Map<string, string>();
   for (const table of SURVEY_TABLES) for (const { id } of rows[table]) ids.set(id, makeId());
   return SURVEY_TABLES.flatMap((table) => ordered(table, rows[table] as unknown as readonly (Readonly<Record<string, unknown>> & { readonly id: string })[]).map(({ id, ...fields }) => {
-    const mapped = Object.fromEntries(Object.entries(fields).map(([key, value]) => [key, REFERENCES.includes(key) && typeof value === 'string' ? (ids.get(value) ?? null) : value]));
+    const references = new Set(referencesFrom(table).map(({ field }) => field));
+    const mapped = Object.fromEntries(Object.entries(fields).map(([key, value]) => [key, references.has(key) && typeof value === 'string' ? (ids.get(value) ?? null) : value]));
     return { op: 'put', table, id: ids.get(id) ?? makeId(), fields: mapped } as unknown as Op;
   }));
 }

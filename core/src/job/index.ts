@@ -18,4 +18,5 @@ export type { Known, SiteFacts } from './site-facts';
 export { SHAPES_OF_KIND, type Surface, type SurfaceCondition, type SurfaceKind, type SurfaceShape } from './surface';
 export type { CornerTurn, WallFacts, WallTexture } from './wall-facts';
 export type { WorkRecord } from './work-record';
+export { type Consequence, type Reference, REFERENCES, consequencesOf, referencesFrom, referencesTo } from './references';
 export { JOB_TABLES, type FieldsOf, type JobTable, type Row, type RowMeta, type RowOf } from './row';

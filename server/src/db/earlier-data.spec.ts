@@ -1,5 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import { readFileSync } from 'node:fs';
+import { copyFileSync, mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { brotliDecompressSync } from 'node:zlib';
 import { sql } from 'drizzle-orm';
@@ -28,4 +30,34 @@ describe('does this version open the data of earlier ones?', () => {
     ]);
     await close();
   });
+
+  it('what outlived what it hangs on is mended on the way: gone with its surface, back with its place; booked film stays booked', async () => {
+    const earlier = await openDatabase({ migrationsFolder: upTo('0011_handedness'), template: keptBy('0.5.0') });
+    const run = (text: string): Promise<unknown> => earlier.db.execute(sql.raw(text));
+    await run(`update place set removed = true where id in (select place_id from surface where tag = 'SW1' and not removed)`);
+    await run(`update surface set removed = true where tag = 'SW2'`);
+    await run(`update surface set same_as_id = id where tag = 'SW3'`);
+    const takes = (await earlier.db.execute(sql.raw('select count(*) as n from stock_take where not removed'))).rows;
+    const dump = await earlier.dump();
+    await earlier.close();
+    const { db, close } = await openDatabase({ migrationsFolder, template: dump });
+    const count = async (text: string): Promise<number> => Number((await db.execute(sql.raw(`select count(*) as n from ${text}`))).rows[0]?.['n']);
+    expect(await count(`measure m join surface s on s.id = m.surface_id where s.removed and not m.removed`)).toBe(0);
+    expect(await count(`measure m join surface s on s.id = m.surface_id where s.tag = 'SW2' and m.removed`)).toBeGreaterThan(0);
+    expect(await count(`surface s join place p on p.id = s.place_id where p.removed and not s.removed`)).toBe(0);
+    expect(await count(`surface where same_as_id = id`)).toBe(0);
+    expect((await db.execute(sql.raw('select count(*) as n from stock_take where not removed'))).rows).toEqual(takes);
+    await close();
+  });
 });
+
+/** The migrations of an earlier version alone. */
+function upTo(last: string): string {
+  const folder = mkdtempSync(join(tmpdir(), 'yellow-pane-migrations-'));
+  const journal = JSON.parse(readFileSync(join(migrationsFolder, 'meta', '_journal.json'), 'utf8')) as { readonly entries: readonly { readonly tag: string }[] };
+  const entries = journal.entries.slice(0, journal.entries.findIndex(({ tag }) => tag === last) + 1);
+  mkdirSync(join(folder, 'meta'));
+  writeFileSync(join(folder, 'meta', '_journal.json'), JSON.stringify({ ...journal, entries }));
+  for (const { tag } of entries) copyFileSync(join(migrationsFolder, `${tag}.sql`), join(folder, `${tag}.sql`));
+  return folder;
+}

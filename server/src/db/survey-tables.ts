@@ -1,6 +1,7 @@
 import type { Application, CutMethod, EdgeKind, FilmBrief, FittingSchools, FrameKind, GlassPane, GlassUnit, Glazing, HorizonPoint, Instrument, MeasureKind, PaneTreatment, Part, PlaceKind, SeenFrom, SiteFacts, SurfaceCondition, SurfaceKind, SurfaceShape, WallFacts } from '@yellow-pane/core/job';
 import type { LengthUnit } from '@yellow-pane/core/quantity';
-import { boolean, doublePrecision, index, integer, jsonb, pgTable, text, unique, uuid } from 'drizzle-orm/pg-core';
+import { sql } from 'drizzle-orm';
+import { boolean, check, doublePrecision, index, integer, jsonb, pgTable, text, unique, uuid } from 'drizzle-orm/pg-core';
 import { bytes, instant, meta, nm, sameJob } from './columns';
 import { film } from './film-tables';
 
@@ -27,7 +28,7 @@ export const place = pgTable('place', {
   horizon: jsonb().$type<readonly HorizonPoint[]>().notNull().default([]),
   movable: boolean().notNull(),
   position: doublePrecision().notNull(),
-}, (t) => [unique('place_job_id').on(t.jobId, t.id), sameJob('place_parent', t.jobId, t.parentId, () => [t.jobId, t.id])]);
+}, (t) => [unique('place_job_id').on(t.jobId, t.id), check('place_not_under_itself', sql`${t.parentId} <> ${t.id}`), sameJob('place_parent', t.jobId, t.parentId, () => [t.jobId, t.id])]);
 
 export const filmBrief = pgTable('film_brief', {
   ...ofJob(),
@@ -93,6 +94,7 @@ export const surface = pgTable('surface', {
   unique('surface_job_id').on(t.jobId, t.id),
   sameJob('surface_place', t.jobId, t.placeId, () => [place.jobId, place.id]),
   sameJob('surface_unit', t.jobId, t.unitId, () => [glassUnit.jobId, glassUnit.id]),
+  check('surface_not_same_as_itself', sql`${t.sameAsId} <> ${t.id}`),
   sameJob('surface_same_as', t.jobId, t.sameAsId, () => [t.jobId, t.id]),
 ]);
 

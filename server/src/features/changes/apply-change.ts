@@ -7,6 +7,7 @@ import { change as changeTable, history, job as jobTable } from '../../db/schema
 import { Refusal } from '../../http/refusal';
 import { refuseOverdrawn } from '../stock/queries';
 import { conflictsOf } from './conflicts';
+import { refuseLateChildren, refuseRings, withConsequences } from './references';
 
 interface Ledger {
   readonly jobId: string;
@@ -20,18 +21,22 @@ type LogEntry = Omit<typeof history.$inferInsert, 'seq' | 'id'>;
 
 const ROWS_PER_INSERT = 500;
 
-/** Does one change, wholly or not at all.
+/** Does one change, wholly or not at all, and one at a time a job: what it decides by cannot change under it.
  *  The same change id again gives the same answer without doing it again.
  *  @throws Refusal ROW_CONFLICT with both values when another session changed the same field since the version seen */
-export async function applyChange(db: Database, jobId: string, change: Change, at: Date): Promise<{ readonly accepted: AcceptedChange; readonly isNew: boolean }> {
+export async function applyChange(db: Database, jobId: string, asked: Change, at: Date): Promise<{ readonly accepted: AcceptedChange; readonly isNew: boolean }> {
   return db.transaction(async (tx) => {
-    const standing = await standingOf(tx, jobId, change.id);
+    await tx.execute(sql`select pg_advisory_xact_lock(hashtextextended(${jobId}, 0))`);
+    const standing = await standingOf(tx, jobId, asked.id);
     if (standing.earlier !== undefined) return { accepted: standing.earlier, isNew: false };
+    const change = { ...asked, ops: [...await withConsequences(tx, jobId, asked.ops)] };
+    await refuseLateChildren(tx, jobId, change.ops);
     const known = await rowsNamed(tx, change.ops);
     const ledger: Ledger = { jobId, change, at, known, log: [] };
     await makeJobFirst(tx, ledger, standing.job);
     await refuseConflicts(tx, ledger);
     await doOps(tx, ledger);
+    await refuseRings(tx, change.ops);
     await refuseOverdrawn(tx, change.ops.flatMap((op) => (op.table === 'stockTake' && op.op === 'put' ? [op.fields.stockId] : [])));
     return { accepted: answer(ledger, await writeLog(tx, ledger)), isNew: true };
   });

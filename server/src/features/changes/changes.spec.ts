@@ -1,9 +1,9 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { AcceptedChange, JobState, Problem } from '@yellow-pane/contracts';
-import { NEW_SURFACE } from '@yellow-pane/core/job';
+import { NEW_PLACE, NEW_SURFACE } from '@yellow-pane/core/job';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';
-import { type SmallJob, type TestApp, smallJob, testApp } from '../../testing/test-app';
+import { type SmallJob, type TestApp, loadFilms, smallJob, testApp } from '../../testing/test-app';
 
 let server: TestApp;
 beforeAll(async () => { server = await testApp(); });
@@ -116,6 +116,58 @@ describe('what when two people change the same row?', () => {
     const history = (await request(server.app).get(`/api/jobs/${jobId}/history?row=${surfaceId}`).expect(200)).body as { readonly before: unknown; readonly after: unknown; readonly who: string }[];
     expect(history[0]).toMatchObject({ who: 'Finch', before: { tag: 'SW1' }, after: { tag: 'SW2' } });
     expect(history).toHaveLength(2);
+  });
+});
+
+describe('does a row outlive what it hangs on?', () => {
+  const measureOn = (surfaceId: string) => ({ op: 'put' as const, table: 'measure' as const, id: newId(), fields: { surfaceId, kind: 'distance' as const, fromPoint: 'bl', toPoint: 'br', value_nm: 900_000_000, text: '900', unit: 'mm' as const, instrument: 'tape' as const, sd_nm: null } });
+
+  it('a measure on a surface that was deleted meanwhile is refused, with its tag and who deleted it', async () => {
+    const { jobId, surfaceId } = await madeJob();
+    await server.send(jobId, [{ op: 'remove', table: 'surface', id: surfaceId, baseVersion: 1 }], { who: 'Finch' }).expect(200);
+    const refused = problemOf(await server.send(jobId, [measureOn(surfaceId)]).expect(409));
+    expect([refused.code, refused.path, refused.got]).toEqual(['REFERENCE_REMOVED', 'measure.surfaceId', 'SW1, deleted by Finch']);
+  });
+
+  it('a surface that is deleted takes its measures with it in the same change, those made by others too; put again together they are back', async () => {
+    const { jobId, surfaceId, ops } = await madeJob();
+    const late = measureOn(surfaceId);
+    await server.send(jobId, [late], { who: 'Finch' }).expect(200);
+    const gone = (await server.send(jobId, [{ op: 'remove', table: 'surface', id: surfaceId, baseVersion: 1 }]).expect(200)).body as AcceptedChange;
+    expect(gone.rows.map(({ table, row }) => [table, row.removed])).toEqual(expect.arrayContaining([['measure', true], ['surface', true]]));
+    expect(gone.rows).toHaveLength(3);
+    expect((await read(jobId)).rows.measure).toEqual([]);
+    await server.send(jobId, [...ops.slice(2), late]).expect(200);
+    expect((await read(jobId)).rows.measure).toHaveLength(2);
+    expect((await read(jobId)).rows.surface).toHaveLength(1);
+  });
+
+  it('a surface the same as one that is deleted stands for itself afterwards', async () => {
+    const { jobId, surfaceId, placeId } = await madeJob();
+    const twin = newId();
+    await server.send(jobId, [{ op: 'put', table: 'surface', id: twin, fields: { ...NEW_SURFACE, placeId, tag: 'SW2', position: 2, sameAsId: surfaceId } }]).expect(200);
+    await server.send(jobId, [{ op: 'remove', table: 'surface', id: surfaceId, baseVersion: 1 }]).expect(200);
+    expect((await read(jobId)).rows.surface).toMatchObject([{ id: twin, sameAsId: null }]);
+  });
+
+  it('a film taken off takes its planned steps and work with it, and the job can be copied', async () => {
+    const { jobId, surfaceId } = await madeJob();
+    const id = newId();
+    const application = { op: 'put' as const, table: 'application' as const, id, fields: { surfaceId, side: 'room' as const, filmId: (await loadFilms(server.app))[0]?.id ?? '', method: 'trim in place' as const, linerSchool: 'hang and pull' as const, lockSchool: 'X' as const, trimSchool: 'before squeezing out' as const, over: null, position: 1 } };
+    await server.send(jobId, [application, { op: 'put', table: 'seamChoice', id: newId(), fields: { applicationId: id, kind: 'butt', placing: null, match: null, firstDrop: null } }]).expect(200);
+    await server.send(jobId, [{ op: 'remove', table: 'application', id, baseVersion: 1 }]).expect(200);
+    expect((await read(jobId)).rows.seamChoice).toEqual([]);
+    await request(server.app).post(`/api/jobs/${jobId}/duplicate`).send({ id: newId(), changeId: newId(), session: newId(), who: 'Wren', name: 'copy' }).expect(200);
+  });
+
+  it('a place under itself, a ring of places and a surface the same as itself are refused', async () => {
+    const { jobId, placeId, surfaceId } = await madeJob();
+    const below = newId();
+    const ring = async (table: 'place' | 'surface', id: string, fields: object): Promise<string> => problemOf(await server.send(jobId, [{ op: 'set', table, id, baseVersion: 1, fields } as never]).expect(422)).code;
+    expect(await ring('place', placeId, { parentId: placeId })).toBe('REFERENCE_RING');
+    expect(await ring('surface', surfaceId, { sameAsId: surfaceId })).toBe('REFERENCE_RING');
+    await server.send(jobId, [{ op: 'put', table: 'place', id: below, fields: { ...NEW_PLACE, name: 'Room', position: 2, parentId: placeId } }]).expect(200);
+    expect(await ring('place', placeId, { parentId: below })).toBe('REFERENCE_RING');
   });
 });
 

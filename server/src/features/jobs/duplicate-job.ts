@@ -1,13 +1,12 @@
 import type { Change, Op } from '@yellow-pane/contracts';
 import { ROW_FIELDS } from '@yellow-pane/contracts';
-import { JOB_TABLES, type JobTable } from '@yellow-pane/core/job';
+import { JOB_TABLES, type JobTable, referencesFrom } from '@yellow-pane/core/job';
 import { v7 as newId } from 'uuid';
 import type { Database } from '../../db/database';
 import { readJob } from './queries';
 
 /** Cut plans, work and pictures belong to the first job alone. */
 const COPIED: readonly JobTable[] = JOB_TABLES.filter((table) => !['cutPlan', 'cutRoll', 'cutPiece', 'offcut', 'stockTake', 'plannedStep', 'workRecord', 'photo'].includes(table));
-const REFERENCES = ['parentId', 'unitId', 'placeId', 'surfaceId', 'sameAsId', 'applicationId'] as const;
 
 /** The change that makes a copy of a job under a new id and name. */
 export async function duplicateAsChange(db: Database, fromJobId: string, copy: { readonly id: string; readonly changeId: string; readonly session: string; readonly who: string; readonly name: string }): Promise<Change> {
@@ -17,7 +16,7 @@ export async function duplicateAsChange(db: Database, fromJobId: string, copy: {
   const ops = COPIED.flatMap((table) => inOrder(table, rows[table] as unknown as readonly Record<string, unknown>[]).map((row): Op => {
     const fields: Record<string, unknown> = {};
     for (const key of Object.keys(ROW_FIELDS[table].shape)) fields[key] = row[key];
-    for (const key of REFERENCES) if (typeof fields[key] === 'string') fields[key] = ids.get(fields[key]);
+    for (const { field } of referencesFrom(table)) if (typeof fields[field] === 'string') fields[field] = ids.get(fields[field]);
     if (table === 'job') fields['name'] = copy.name;
     return { op: 'put', table, id: ids.get(row['id'] as string) ?? newId(), fields } as unknown as Op;
   }));

@@ -9,10 +9,15 @@ export function inverseOf(ops: readonly Op[], before: Tables): readonly Op[] {
     const row = rowIn(before, op.table, op.id);
     if (op.op === 'put') return { op: 'remove', table: op.table, id: op.id, baseVersion: 1 };
     if (row === undefined) throw new RangeError(`${op.table} ${op.id} is not in this job`);
-    if (op.op === 'remove') return { op: 'put', table: op.table, id: op.id, fields: fieldsOf(op.table, row) } as unknown as Op;
+    if (op.op === 'remove') return putAgain(op.table, row);
     const fields = Object.fromEntries(Object.keys(op.fields).map((key) => [key, (row as unknown as Record<string, unknown>)[key]]));
     return { op: 'set', table: op.table, id: op.id, baseVersion: op.baseVersion, fields } as unknown as Op;
   });
+}
+
+/** The operation that brings a removed row back. */
+export function putAgain(table: JobTable, row: { readonly id: string }): Op {
+  return { op: 'put', table, id: row.id, fields: fieldsOf(table, row) } as unknown as Op;
 }
 
 /** The fields a person filled in, without what the program keeps about the row. */

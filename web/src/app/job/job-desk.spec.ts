@@ -1,8 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
-import { NEW_SURFACE } from '@yellow-pane/core/job';
+import { JOB_TABLES, NEW_SURFACE, REFERENCES } from '@yellow-pane/core/job';
+import { DEMO_CHANGES, DEMO_JOB_ID } from '@yellow-pane/demo';
 import { openJob } from '../testing/open-job';
 import { JobDesk } from './job-desk';
 import { JobReading } from './job-reading';
+import { rowsIn } from './tables';
 
 const surface = (id: string, tag: string) => ({ op: 'put' as const, table: 'surface' as const, id, fields: { ...NEW_SURFACE, placeId: 'P', tag, name: '', position: id === 'S1' ? 1 : 2 } });
 const opened = () => openJob([surface('S2', 'SW2'), surface('S1', 'SW1')]);
@@ -38,6 +40,24 @@ describe('is what a person does seen, kept for sending and taken back?', () => {
     expect(reading.surfaces().map(({ tag }) => tag)).toEqual(['SW2', 'NEW']);
     desk.undo();
     expect(reading.surfaces().map(({ tag }) => tag)).toEqual(['SW1', 'SW2']);
+  });
+  it('a surface of the demo that is deleted takes all that hangs on it in one change, children first; undone, all rows are as they were', () => {
+    const job = openJob(DEMO_CHANGES.filter(({ jobId }) => jobId === DEMO_JOB_ID).flatMap(({ change }) => change.ops));
+    const [desk, reading] = [job.get(JobDesk), job.get(JobReading)];
+    const [sw1] = reading.surfaces().filter(({ tag }) => tag === 'SW1');
+    const own = reading.measuresOf(sw1?.id ?? '').length + reading.applicationsOf(sw1?.id ?? '').length;
+    const before = JOB_TABLES.map((table) => [...desk.view()[table].ids].sort());
+    desk.do('SW1 deleted', [desk.remove('surface', sw1?.id ?? '')]);
+    const [{ change } = { change: { ops: [] } }] = desk.state().pending;
+    expect(change.ops.length).toBeGreaterThan(own);
+    expect(change.ops.at(-1)).toMatchObject({ op: 'remove', table: 'surface' });
+    for (const { table, field, to, whenGone } of REFERENCES) for (const row of rowsIn(desk.view(), table)) {
+      const id = (row as unknown as Readonly<Record<string, string | null>>)[field];
+      expect([table, field, id === null || whenGone === 'cleared' || desk.view()[to].entities[id] !== undefined]).toEqual([table, field, true]);
+    }
+    desk.undo();
+    expect(JOB_TABLES.map((table) => [...desk.view()[table].ids].sort())).toEqual(before);
+    expect(desk.canUndo()).toBeUndefined();
   });
   it('nothing to do is no change', () => {
     const desk = opened().get(JobDesk);

@@ -1,12 +1,12 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { Op, PutOp } from '@yellow-pane/contracts';
-import type { FieldsOf, JobTable } from '@yellow-pane/core/job';
+import { type FieldsOf, type JobTable, consequencesOf } from '@yellow-pane/core/job';
 import { Device } from '../device/device';
 import { SESSION, newId } from '../device/session';
 import { type OpenConflict, type PendingChange, opsToTakeBack } from './job-state';
 import { JobActions, jobFeature } from './job.feature';
-import { rowIn } from './tables';
+import { rowIn, rowsIn } from './tables';
 
 /** Where screens do things to the open job: each doing is one change, seen at once, sent when it can be, undoable. */
 @Injectable({ providedIn: 'root' })
@@ -27,9 +27,9 @@ export class JobDesk {
     this.#store.dispatch(JobActions.close());
   }
 
-  /** Does several things as one. Nothing happens when there is nothing to do. */
+  /** Does several things as one, with what hangs on what is removed. Nothing happens when there is nothing to do. */
   do(label: string, ops: readonly Op[]): void {
-    if (ops.length > 0) this.#make(label, ops, 'person');
+    if (ops.length > 0) this.#make(label, this.#withConsequences(ops), 'person');
   }
 
   put<Table extends JobTable>(table: Table, fields: FieldsOf<Table>, id = newId()): PutOp<Table> & Op {
@@ -75,6 +75,16 @@ export class JobDesk {
 
   say(notice: string | null): void {
     this.#store.dispatch(JobActions.say({ notice }));
+  }
+
+  #withConsequences(ops: readonly Op[]): readonly Op[] {
+    const named = new Set(ops.flatMap((op) => (op.op === 'remove' ? [op.id] : [])));
+    return ops.flatMap((op) => {
+      if (op.op !== 'remove') return [op];
+      const more = consequencesOf(op.table, op.id, (table) => rowsIn(this.view(), table)).filter(({ id }) => !named.has(id));
+      for (const { id, cleared } of more) if (cleared === undefined) named.add(id);
+      return [...more.map(({ table, id, cleared }) => (cleared === undefined ? this.remove(table, id) : this.set(table, id, { [cleared]: null }))), op];
+    });
   }
 
   #version(table: JobTable, id: string): number {

@@ -28,11 +28,11 @@ describe('is a change seen at once and settled later?', () => {
     expect([tagOf(state), state.server.surface.entities['S']?.version, state.pending.length, state.seq]).toEqual(['SW9', 2, 0, 6]);
   });
 
-  it('refused, it is taken off the screen again and said', () => {
+  it('refused, it is taken off the screen again, and set aside with what is wrong: nothing typed is dropped', () => {
     const made = making([setTag('SW9')]);
     const state = refused(did(open(), made), made.change.id, problem('BODY_INVALID', { path: 'tag', expected: 'less', got: 'more' }));
     expect([tagOf(state), state.pending.length, state.undo.length]).toEqual(['SW1', 0, 0]);
-    expect(state.notice).toContain('tag: expected less, got more');
+    expect(state.aside).toMatchObject([{ pending: { change: { id: made.change.id } }, says: expect.stringContaining('tag: expected less, got more') }]);
   });
 
   it('a fault of the server sets that change aside with its sentence; what waits behind it goes on; sent again it is seen again, dropped it is gone', () => {
@@ -109,6 +109,15 @@ describe('is everything undone as it was done?', () => {
     expect(entry === undefined ? [] : opsToTakeBack(entry)).toEqual([{ op: 'set', table: 'surface', id: 'S', baseVersion: 7, fields: { tag: 'SW1' } }]);
   });
 
+  it('what another had added to what I deleted goes with it and is said; my undo brings both back', () => {
+    const made = making([{ op: 'remove', table: 'surface', id: 'S', baseVersion: 1 }]);
+    const measure = { ...meta, id: 'M', surfaceId: 'S', madeBy: 'Finch', kind: 'distance' as const, fromPoint: 'tl', toPoint: 'tr', value_nm: 9e8, text: '900', unit: 'mm' as const, instrument: 'tape' as const, sd_nm: null };
+    const state = accepted(did(open(), made), { seq: 6, changeId: made.change.id, session: 'X', who: 'Wren', at: 't', rows: [{ table: 'surface', row: { ...surfaceRow, version: 2, removed: true } }, { table: 'measure', row: { ...measure, version: 2, removed: true } }] });
+    expect(state.notice).toContain('something that Finch had added');
+    const [last] = state.undo;
+    if (last === undefined) throw new Error('nothing to undo');
+    expect(opsToTakeBack(last).map(({ op, table, id }) => [op, table, id])).toEqual([['put', 'surface', 'S'], ['put', 'measure', 'M']]);
+  });
   it('a new thing done forgets what could be redone; 500 steps are kept', () => {
     let state = open();
     for (let step = 0; step < 520; step += 1) state = did(state, making([setTag(String(step))]));

@@ -1,5 +1,5 @@
-import type { AcceptedChange, Change, Conflict, JobState as JobOnServer, Op, Problem } from '@yellow-pane/contracts';
-import { againstVersions, inverseOf } from './inverse';
+import type { AcceptedChange, Change, Conflict, JobState as JobOnServer, Op, Problem, TableRow } from '@yellow-pane/contracts';
+import { againstVersions, inverseOf, putAgain } from './inverse';
 import { NO_TABLES, type Tables, tablesOf, withOps, withRowsFrom, withServerRows } from './tables';
 
 /** A change waiting to be taken by the server. It outlives a reload. */
@@ -26,7 +26,7 @@ export interface OpenConflict {
   readonly conflicts: readonly Conflict[];
 }
 
-/** A change the server could not take through a fault of its own: it waits aside, the rest goes on. */
+/** A change the server would not or could not take: it waits aside where a person can send it again or drop it, the rest goes on. */
 export interface SetAside {
   readonly pending: PendingChange;
   readonly says: string;
@@ -86,15 +86,24 @@ export function opsToTakeBack(entry: DoneEntry): readonly Op[] {
 
 /** The server took a change: ours or another's. */
 export function accepted(state: OpenJob, { changeId, seq, rows }: AcceptedChange): OpenJob {
+  const own = state.pending.find(({ change }) => change.id === changeId)?.change.ops;
+  const wentToo = own === undefined ? [] : rows.filter(({ row }) => row.removed && !own.some(({ id }) => id === row.id));
   const pending = state.pending.filter(({ change }) => change.id !== changeId);
   const server = withServerRows(state.server, rows);
   const view = settle({ ...state, server, pending }, rows.map(({ table, row }) => ({ table, id: row.id, op: 'remove', baseVersion: 1 })));
   const versions = Object.fromEntries(rows.map(({ row }) => [row.id, row.version]));
-  const known = (entries: readonly DoneEntry[]): readonly DoneEntry[] => entries.map((entry) => (entry.changeId === changeId ? { ...entry, versions } : entry));
-  return { ...state, seq: Math.max(state.seq, seq), server, view, pending, undo: known(state.undo), redo: known(state.redo), diskFull: null, isServerHere: true };
+  const known = (entries: readonly DoneEntry[]): readonly DoneEntry[] => entries.map((entry) => (entry.changeId === changeId ? { ...entry, versions, inverse: [...entry.inverse, ...wentToo.map(({ table, row }) => putAgain(table, row))] } : entry));
+  const notice = wentToo.length === 0 ? state.notice : wentTooWord(wentToo);
+  return { ...state, seq: Math.max(state.seq, seq), server, view, pending, undo: known(state.undo), redo: known(state.redo), notice, diskFull: null, isServerHere: true };
 }
 
-/** The server would not take a change: it is taken off the screen again, and said. */
+/** What others had added to what was deleted here, and went with it. */
+function wentTooWord(rows: readonly TableRow[]): string {
+  const who = [...new Set(rows.map(({ row }) => row.madeBy))].join(' and ');
+  return `With it went ${rows.length === 1 ? 'something' : `${rows.length} things`} that ${who} had added to it meanwhile. Undo brings everything back.`;
+}
+
+/** The server would not take a change: it is taken off the screen again and set aside with its sentence, or asked about when another changed the same. */
 export function refused(state: OpenJob, changeId: string, problem: Problem): OpenJob {
   const gone = state.pending.find(({ change }) => change.id === changeId);
   if (gone === undefined) return state;
@@ -102,10 +111,12 @@ export function refused(state: OpenJob, changeId: string, problem: Problem): Ope
   const view = settle({ ...state, pending }, gone.change.ops);
   const forget = (entries: readonly DoneEntry[]): readonly DoneEntry[] => entries.filter((entry) => entry.changeId !== changeId);
   const next: OpenJob = { ...state, pending, view, undo: forget(state.undo), redo: forget(state.redo), isServerHere: true };
-  if (problem.status >= 500 || (state.aside.length > 0 && NEEDS_ANOTHER.has(problem.code))) return { ...next, aside: [...state.aside, { pending: gone, says: `${problem.title}. ${problem.detail}` }] };
   const conflicts = problem['conflicts'] as readonly Conflict[] | undefined;
-  if (problem.code === 'ROW_CONFLICT' && conflicts !== undefined && gone.from === 'person') return { ...next, conflicts: [...state.conflicts, { pending: gone, conflicts }] };
-  return { ...next, notice: gone.from === 'person' ? `${gone.label}: ${problem.title}. ${problem.detail}` : `Not ${gone.from === 'undo' ? 'undone' : 'redone'}: ${conflicts?.[0]?.who ?? 'someone'} changed it since.` };
+  const isConflict = problem.code === 'ROW_CONFLICT' && conflicts !== undefined;
+  if (isConflict && gone.from === 'person') return { ...next, conflicts: [...state.conflicts, { pending: gone, conflicts }] };
+  if (gone.from === 'person' || problem.status >= 500 || (state.aside.length > 0 && NEEDS_ANOTHER.has(problem.code))) return { ...next, aside: [...state.aside, { pending: gone, says: `${problem.title}. ${problem.detail}` }] };
+  const not = `Not ${gone.from === 'undo' ? 'undone' : 'redone'}`;
+  return { ...next, notice: isConflict ? `${not}: ${conflicts[0]?.who ?? 'someone'} changed it since.` : `${not}: ${problem.title}. ${problem.detail}` };
 }
 
 /** Nothing is set aside while there is no room: all waits in order, and the sentence stays. */

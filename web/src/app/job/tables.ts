@@ -65,3 +65,8 @@ export function withRowsFrom(target: Tables, source: Tables, ops: readonly Op[])
 export function rowIn<Table extends JobTable>(tables: Tables, table: Table, id: string): RowOf<Table> | undefined {
   return tables[table].entities[id];
 }
+
+/** All rows of a table. */
+export function rowsIn<Table extends JobTable>(tables: Tables, table: Table): readonly RowOf<Table>[] {
+  return Object.values(tables[table].entities as unknown as Readonly<Record<string, RowOf<Table> | undefined>>).filter((row) => row !== undefined);
+}

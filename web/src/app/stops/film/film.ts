@@ -87,8 +87,7 @@ export class FilmStop {
   }
 
   protected takeOff(application: RowOf<'application'>): void {
-    const work = this.#reading.workOf(application.id).map(({ id }) => this.#desk.remove('workRecord', id));
-    this.#desk.do(`${this.choosing.focus()?.tag ?? ''}: film taken off`, [...work, this.#desk.remove('application', application.id)]);
+    this.#desk.do(`${this.choosing.focus()?.tag ?? ''}: film taken off`, [this.#desk.remove('application', application.id)]);
   }
 
   protected visit(surfaceId: string): void {

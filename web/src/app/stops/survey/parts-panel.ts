@@ -115,7 +115,7 @@ export class PartsPanel {
   }
 
   protected remove(part: RowOf<'part'>): void {
-    this.#desk.do(`${part.name || this.wordOf(part.kind)} taken out`, [...this.photos().filter(({ partId }) => partId === part.id).map(({ id }) => this.#desk.set('photo', id, { partId: null })), this.#desk.remove('part', part.id)]);
+    this.#desk.do(`${part.name || this.wordOf(part.kind)} taken out`, [this.#desk.remove('part', part.id)]);
   }
 
   protected addPhoto(from: HTMLInputElement, partId: string | null): void {

@@ -39,18 +39,7 @@ export class SurfaceWork {
   }
 
   remove(surface: RowOf<'surface'>): void {
-    const applications = this.#reading.applicationsOf(surface.id);
-    const ops: Op[] = [
-      ...applications.flatMap(({ id }) => this.#reading.workOf(id)).map(({ id }) => this.#desk.remove('workRecord', id)),
-      ...applications.map(({ id }) => this.#desk.remove('application', id)),
-      ...this.#reading.photosOf(surface.id).map(({ id }) => this.#desk.remove('photo', id)),
-      ...this.#reading.partsOf(surface.id).map(({ id }) => this.#desk.remove('part', id)),
-      ...[this.#reading.siteFactsOf(surface.id)].flatMap((row) => (row === undefined ? [] : [this.#desk.remove('siteFacts', row.id)])),
-      ...[this.#reading.wallFactsOf(surface.id)].flatMap((row) => (row === undefined ? [] : [this.#desk.remove('wallFacts', row.id)])),
-      ...this.#reading.measuresOf(surface.id).map(({ id }) => this.#desk.remove('measure', id)),
-      this.#desk.remove('surface', surface.id),
-    ];
-    this.#desk.do(`Delete ${surface.tag}`, ops);
+    this.#desk.do(`Delete ${surface.tag}`, [this.#desk.remove('surface', surface.id)]);
     this.#desk.say(`${surface.tag} deleted. Undo brings it back.`);
   }
 
