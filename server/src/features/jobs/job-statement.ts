@@ -16,6 +16,8 @@ export async function readFirstPages(db: Database, jobId: string, most: number):
     const pages = JOB_TABLES.map((table) => `${rowsAsJson(table, '$1', String(most))} as "${table}"`).join(', ');
     ready = db.execute(sql.raw(`prepare first_pages_of_job(uuid) as select (select max(seq)::text from change where job_id = $1) as seq, ${pages} where exists (select from job where id = $1 and not removed)`)).then(() => undefined);
     READY.set(db, ready);
+    /** Whoever asks next tries again: one failure must not stand for all jobs until the server is started anew. */
+    ready.catch(() => READY.delete(db));
   }
   await ready;
   if (!UUID.test(jobId)) return undefined;
