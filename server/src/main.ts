@@ -47,6 +47,7 @@ async function start(): Promise<void> {
   const databaseFolder = join(folder, 'db');
   if (!existsSync(join(databaseFolder, 'PG_VERSION'))) makeDatabaseApart(databaseFolder);
   const database = await openDatabase({ folder: databaseFolder, migrationsFolder: MIGRATIONS });
+  if (database.keptBefore !== undefined) console.log(`The data folder was brought up to date. As it was before, it is kept in ${database.keptBefore}; delete that when all is well.`);
   if (values.demo) await loadDemo(database.db, clock);
   const { app, endStreams } = createApp({ db: database.db, clock, log, version: VERSION, search: searchInThreads(SEARCH_THREAD), hasRoom: () => { const { bavail, bsize } = statfsSync(folder); return bavail * bsize > LEAST_FREE_BYTES; }, pagesFolder: join(ROOT, 'web', 'dist', 'browser') });
   const server = createServer(app);

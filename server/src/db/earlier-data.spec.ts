@@ -1,10 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
-import { copyFileSync, mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { brotliDecompressSync } from 'node:zlib';
 import { sql } from 'drizzle-orm';
+import { migrationsUpTo } from '../testing/migrations-up-to';
 import { openDatabase } from './database';
 
 const migrationsFolder = fileURLToPath(new URL('../../migrations', import.meta.url));
@@ -32,7 +31,7 @@ describe('does this version open the data of earlier ones?', () => {
   });
 
   it('what outlived what it hangs on is mended on the way: gone with its surface, back with its place; booked film stays booked', async () => {
-    const earlier = await openDatabase({ migrationsFolder: upTo('0011_handedness'), template: keptBy('0.5.0') });
+    const earlier = await openDatabase({ migrationsFolder: migrationsUpTo(migrationsFolder, '0011_handedness'), template: keptBy('0.5.0') });
     const run = (text: string): Promise<unknown> => earlier.db.execute(sql.raw(text));
     await run(`update place set removed = true where id in (select place_id from surface where tag = 'SW1' and not removed)`);
     await run(`update surface set removed = true where tag = 'SW2'`);
@@ -50,14 +49,3 @@ describe('does this version open the data of earlier ones?', () => {
     await close();
   });
 });
-
-/** The migrations of an earlier version alone. */
-function upTo(last: string): string {
-  const folder = mkdtempSync(join(tmpdir(), 'yellow-pane-migrations-'));
-  const journal = JSON.parse(readFileSync(join(migrationsFolder, 'meta', '_journal.json'), 'utf8')) as { readonly entries: readonly { readonly tag: string }[] };
-  const entries = journal.entries.slice(0, journal.entries.findIndex(({ tag }) => tag === last) + 1);
-  mkdirSync(join(folder, 'meta'));
-  writeFileSync(join(folder, 'meta', '_journal.json'), JSON.stringify({ ...journal, entries }));
-  for (const { tag } of entries) copyFileSync(join(migrationsFolder, `${tag}.sql`), join(folder, `${tag}.sql`));
-  return folder;
-}

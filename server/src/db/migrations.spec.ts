@@ -1,0 +1,77 @@
+import { describe, expect, it } from '@jest/globals';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdtempSync, readFileSync, readdirSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { PGlite } from '@electric-sql/pglite';
+import { sql } from 'drizzle-orm';
+import { openDatabase } from './database';
+import { migrationsUpTo, migrationsWith } from '../testing/migrations-up-to';
+
+const migrationsFolder = fileURLToPath(new URL('../../migrations', import.meta.url));
+const fixture = (version: string): string => readFileSync(fileURLToPath(new URL(`../testing/fixtures/data-${version}.sql`, import.meta.url)), 'utf8');
+const newFolder = (): string => join(mkdtempSync(join(tmpdir(), 'yellow-pane-open-')), 'db');
+
+/** Of every migration that was ever landed. A new one is added here; none is ever changed. */
+const LANDED: Readonly<Record<string, string>> = {
+  '0000_first.sql': '9024f6952453383b3df3ee23a706123af194d41795963cca5a7651f470e4a091',
+  '0001_survey.sql': 'db96bde21c3ff16bfbd7aa5b2ee267ad65fe250014418a7cdba0cf977a3d697e',
+  '0002_film_choice.sql': '72d0fd88dd762dfb13a9aa860ad8324123ec305d9692a637a2313f570bf851ca',
+  '0003_glass_coating.sql': '3b954954246c2d68ad23c260d48028b81122de80488b81be82bee5c927cb6cc1',
+  '0004_edge_depth.sql': '96b7e2013801f1b7428d5ff1a43cccff936e78611ba783d7cf533e39e5576bc2',
+  '0005_cutting.sql': 'b84fbfd69a04520584a8a5f65c17673f895a4b38223e094113e5abcefcb0e903',
+  '0006_cutting_rolls.sql': '33bd5af70041ecd7500b65af3e58af52b4ade205dee418d9e24f477fc4e63518',
+  '0007_cutting_outlines.sql': '3e8fd065e6b9865c99daceba49349da8cf58a14ad3d45bf63c7719d2cc9930d2',
+  '0008_cutting_flipped.sql': '5e8b0d0ea4e64f16a31de1e280bde7ce82a1b738a36fcbd150522ec61a60f5df',
+  '0009_day.sql': 'cfe8cda8c4afd13e29b734ecf918da993704db88b0c1098b7725ba2bf3eed391',
+  '0010_fins_rest_days_supplies.sql': '3c6281526b341f3e3df450a9d9c9c4993d846d48bda8341899a14b51188200a7',
+  '0011_handedness.sql': '9a6f574a2ba936500904ff0fd560909886933cc4b5c2f655fcb8e1a6af6df963',
+  '0012_references.sql': '743100af3208bc17de3de0f8fa02b21b6efdbdb83fd11d8425ed1995e39cf56b',
+};
+
+describe('may a migration be changed once it has landed?', () => {
+  it('no: folders made with it would not open any more', () => {
+    const now = Object.fromEntries(readdirSync(migrationsFolder).filter((name) => name.endsWith('.sql')).map((name) => [name, createHash('sha256').update(readFileSync(join(migrationsFolder, name))).digest('hex')]));
+    expect(now).toEqual(LANDED);
+  });
+});
+
+describe('does this version open folders of earlier ones?', () => {
+  it.each(['0.1.0-first', '0.1.0', '0.3.0', '0.4.0'])('one of %s, with its rows, after keeping a copy of it', async (version) => {
+    const folder = newFolder();
+    const earlier = await PGlite.create({ dataDir: folder });
+    await earlier.exec(fixture(version));
+    await earlier.close();
+    const { db, close, keptBefore } = await openDatabase({ folder, migrationsFolder });
+    const one = async (text: string): Promise<unknown> => (await db.execute(sql.raw(text))).rows[0];
+    expect(await one('select s.tag, s.name, m.text, m.value_nm from surface s join measure m on m.surface_id = s.id')).toEqual({ tag: 'SW1', name: 'far left', text: '34 5/8', value_nm: 879_475_000 });
+    expect(await one('select note from work_record')).toEqual({ note: 'kept' });
+    expect(await one(`select indexdef from pg_indexes where indexname = 'measure_job'`)).toMatchObject({ indexdef: expect.stringContaining('(job_id, id)') });
+    expect(existsSync(join(keptBefore ?? '', 'PG_VERSION'))).toBe(true);
+    await close();
+    const again = await openDatabase({ folder, migrationsFolder });
+    expect(again.keptBefore).toBeUndefined();
+    await again.close();
+  });
+});
+
+describe('what if a folder cannot be brought up to date?', () => {
+  it('one that a newer version used is refused in a sentence, and stays as it is', async () => {
+    const folder = newFolder();
+    await (await openDatabase({ folder, migrationsFolder: migrationsWith(migrationsFolder, '9999_later', 'create table later (id int)') })).close();
+    await expect(openDatabase({ folder, migrationsFolder })).rejects.toThrow('was last used by a newer version of Yellow Pane');
+    await (await openDatabase({ folder, migrationsFolder: migrationsWith(migrationsFolder, '9999_later', 'create table later (id int)') })).close();
+  });
+  it('a migration that fails leaves it as it was, and the sentence names the copy', async () => {
+    const folder = newFolder();
+    const before = migrationsUpTo(migrationsFolder, '0010_fins_rest_days_supplies');
+    await (await openDatabase({ folder, migrationsFolder: before })).close();
+    const failing = openDatabase({ folder, migrationsFolder: migrationsWith(migrationsFolder, '9999_later', 'create table half (id int);--> statement-breakpoint\nselect no_such_thing()') });
+    await expect(failing).rejects.toThrow(`It is as it was, and a copy of it is ${folder}-before-0011_handedness`);
+    const { db, close, keptBefore } = await openDatabase({ folder, migrationsFolder: before });
+    expect((await db.execute(sql`select to_regclass('half') as half`)).rows).toEqual([{ half: null }]);
+    expect(keptBefore).toBeUndefined();
+    await close();
+  });
+});
