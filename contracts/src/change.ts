@@ -1,7 +1,7 @@
 import { type FieldsOf, type JobTable, MEASURE_KINDS, type Measure } from '@yellow-pane/core/job';
 import { NM_PER_MM } from '@yellow-pane/core/quantity';
 import * as z from 'zod';
-import { idSchema, versionSchema, whoSchema } from './primitives';
+import { idSchema, seenVersionSchema, versionSchema, whoSchema } from './primitives';
 import { ROW_FIELDS } from './rows';
 
 export interface PutOp<Table extends JobTable = JobTable> {
@@ -50,7 +50,7 @@ const putMeasure = ROW_FIELDS.measure.refine(isPossible, { path: ['value_nm'], e
 
 const putSchema = z.discriminatedUnion('table', tables.map((table) => z.strictObject({ op: z.literal('put'), table: z.literal(table), id: idSchema, fields: table === 'measure' ? putMeasure : ROW_FIELDS[table] })) as never);
 const setSchema = z.discriminatedUnion('table', tables.map((table) =>
-  z.strictObject({ op: z.literal('set'), table: z.literal(table), id: idSchema, baseVersion: versionSchema, fields: (ROW_FIELDS[table] as z.ZodObject).partial().refine(hasFields, { error: 'at least one field' }) })) as never);
+  z.strictObject({ op: z.literal('set'), table: z.literal(table), id: idSchema, baseVersion: seenVersionSchema, fields: (ROW_FIELDS[table] as z.ZodObject).partial().refine(hasFields, { error: 'at least one field' }) })) as never);
 const removeSchema = z.strictObject({ op: z.literal('remove'), table: z.enum(tables), id: idSchema, baseVersion: versionSchema });
 
 export const opSchema = z.discriminatedUnion('op', [putSchema, setSchema, removeSchema] as never) as unknown as z.ZodType<Op>;

@@ -12,6 +12,8 @@ export const whoSchema = word(80);
 /** ISO 8601 with `Z` or an offset: the same instant may be written in either way. */
 export const instantSchema = z.iso.datetime({ offset: true });
 export const versionSchema = z.int().min(1).max(2_000_000_000);
+/** The version a person saw when beginning; 0: the row was not there yet. */
+export const seenVersionSchema = z.int().min(0).max(2_000_000_000);
 export const positionSchema = z.number().min(-1e9).max(1e9);
 
 /** Whole nanometres up to 1 km. */

@@ -87,7 +87,8 @@ describe('is a change one thing?', () => {
   });
   it('who did it, with which version before, and identifiers that sort by time', () => {
     expect(changeSchema.safeParse(change([op({ tag: 'x' })], { who: '' })).success).toBe(false);
-    expect(changeSchema.safeParse(change([{ ...(op({ tag: 'x' }) as object), baseVersion: 0 }])).success).toBe(false);
+    expect(changeSchema.safeParse(change([{ ...(op({ tag: 'x' }) as object), baseVersion: -1 }])).success).toBe(false);
+    expect(changeSchema.safeParse(change([{ ...(op({ tag: 'x' }) as object), baseVersion: 0 }])).success).toBe(true);
     expect(changeSchema.safeParse(change([op({ tag: 'x' })], { id: '6f0d8a5e-9d4a-4d39-9c58-3f6c7a5b1c11' })).success).toBe(false);
   });
   it('a list brought in may be as long as a schedule of a tower', () => {

@@ -1,15 +1,17 @@
-import { type ApplicationConfig, isDevMode, provideBrowserGlobalErrorListeners, provideZonelessChangeDetection } from '@angular/core';
+import { type ApplicationConfig, inject, isDevMode, provideAppInitializer, provideBrowserGlobalErrorListeners, provideZonelessChangeDetection } from '@angular/core';
 import { provideRouter, withComponentInputBinding } from '@angular/router';
 import { provideNgIconsConfig, withContentSecurityPolicy } from '@ng-icons/core';
 import { provideEffects } from '@ngrx/effects';
 import { provideStore } from '@ngrx/store';
 import { routes } from './app.routes';
+import { Drafts } from './device/drafts';
 import * as jobEffects from './job/job.effects';
 import { jobFeature } from './job/job.feature';
 
 export const appConfig: ApplicationConfig = {
   providers: [
     provideZonelessChangeDetection(),
+    provideAppInitializer(() => inject(Drafts).load()),
     provideBrowserGlobalErrorListeners(),
     provideRouter(routes, withComponentInputBinding()),
     provideStore({ [jobFeature.name]: jobFeature.reducer }, { runtimeChecks: { strictStateImmutability: isDevMode(), strictActionImmutability: isDevMode() } }),

@@ -1,5 +1,4 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
-import { keepWaiting, readWaiting } from '../job/waiting-writes';
 import { readKept, writeKept } from './keep';
 
 /** A browser's store: text by key, and it can be full. */
@@ -45,31 +44,5 @@ describe('is what is typed kept in the browser?', () => {
     Object.defineProperty(globalThis, 'localStorage', { get: () => { throw new Error('switched off'); }, configurable: true });
     expect(readKept('drafts')).toBeUndefined();
     expect(writeKept('drafts', 1)).toBe(false);
-  });
-});
-
-describe('are writes the server has not taken yet kept over a reload?', () => {
-  const uuid = '0198c0de-0000-7000-8000-000000000001';
-  const change = { id: uuid, session: uuid, who: 'Wren', ops: [{ op: 'set', table: 'surface', id: uuid, baseVersion: 1, fields: { tag: 'SW9' } }] };
-  const pending = [{ change, label: 'tag', at: 't', from: 'person' }] as unknown as Parameters<typeof keepWaiting>[1]['pending'];
-  it('they come back; another job’s do not', async () => {
-    expect(keepWaiting('J', { pending, conflicts: [], aside: [] })).toBe(true);
-    expect((await readWaiting('J')).pending.map((own) => own.change.ops)).toEqual([change.ops]);
-    expect(await readWaiting('K')).toEqual({ pending: [], conflicts: [], aside: [] });
-  });
-  it('what was set aside comes back too', async () => {
-    const aside = pending.map((own) => ({ pending: own, says: 'The server met a fault of its own.' }));
-    keepWaiting('J', { pending: [], conflicts: [], aside });
-    expect((await readWaiting('J')).aside).toEqual(aside);
-  });
-  it('nothing waiting leaves nothing behind', () => {
-    keepWaiting('J', { pending, conflicts: [], aside: [] });
-    keepWaiting('J', { pending: [], conflicts: [], aside: [] });
-    expect(store.texts.size).toBe(0);
-  });
-  it('what no longer fits the contract is left out, the rest stays', async () => {
-    const broken = [{ ...pending[0], change: { ...change, ops: [{ op: 'set', table: 'nowhere', id: 'S' }] } }] as unknown as typeof pending;
-    keepWaiting('J', { pending: [...pending, ...broken], conflicts: [], aside: [] });
-    expect((await readWaiting('J')).pending).toHaveLength(1);
   });
 });

@@ -73,6 +73,7 @@ describe('what if two people changed the same field?', () => {
     desk.do('SW1 renamed', [desk.set('surface', 'S1', { tag: 'mine' })]);
     const [pending] = desk.state().pending;
     if (pending === undefined) throw new Error('nothing waits');
+    job.serverTakesAll();
     return { job, desk, conflict: { pending, conflicts: [{ table: 'surface' as const, id: 'S1', field: 'tag', yours: 'mine', theirs: 'theirs', who: 'Ash', at: '2026-11-24T10:00:00Z', version: 7 }] } as unknown as Parameters<JobDesk['decide']>[0] };
   };
   it('mine is sent again, against their version', () => {

@@ -3,7 +3,7 @@ import { Store } from '@ngrx/store';
 import type { Op, PutOp } from '@yellow-pane/contracts';
 import { type FieldsOf, type JobTable, consequencesOf } from '@yellow-pane/core/job';
 import { Device } from '../device/device';
-import { SESSION, newId } from '../device/session';
+import { newId, sessionOf } from '../device/session';
 import { type OpenConflict, type PendingChange, opsToTakeBack } from './job-state';
 import { JobActions, jobFeature } from './job.feature';
 import { rowIn, rowsIn } from './tables';
@@ -36,8 +36,10 @@ export class JobDesk {
     return { op: 'put', table, id, fields } as unknown as PutOp<Table> & Op;
   }
 
-  set<Table extends JobTable>(table: Table, id: string, fields: Partial<FieldsOf<Table>>): Op {
-    return { op: 'set', table, id, baseVersion: this.#version(table, id), fields } as unknown as Op;
+  /** @param seen the version of the row that the person saw when beginning, 0 when there was none; left out: the one that is there now */
+  set<Table extends JobTable>(table: Table, id: string, fields: Partial<FieldsOf<Table>>, seen?: number): Op {
+    const now = this.#version(table, id);
+    return { op: 'set', table, id, baseVersion: Math.min(seen ?? now, now), fields } as unknown as Op;
   }
 
   remove(table: JobTable, id: string): Op {
@@ -92,7 +94,8 @@ export class JobDesk {
   }
 
   #make(label: string, ops: readonly Op[], from: PendingChange['from']): void {
-    const change = { id: newId(), session: SESSION, who: this.#device.who(), ops };
+    const who = this.#device.who();
+    const change = { id: newId(), session: sessionOf(who), who, ops };
     this.#store.dispatch(JobActions.did({ made: { change, label, at: new Date().toISOString(), from } }));
   }
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { ROW_FIELDS, type AcceptedChange, type Op, problem } from '@yellow-pane/contracts';
 import { JOB_TABLES, NEW_SURFACE, type RowOf } from '@yellow-pane/core/job';
-import { CLOSED, type OpenJob, type PendingChange, accepted, did, full, opened, opening, opsToTakeBack, refused, takenUp } from './job-state';
+import { CLOSED, type OpenJob, type PendingChange, accepted, adopted, did, full, opened, opening, opsToTakeBack, refused, takenUp, trying } from './job-state';
 import { JobActions, jobFeature } from './job.feature';
 import { ROW_KEYS } from './row-keys';
 
@@ -54,7 +54,7 @@ describe('is a change seen at once and settled later?', () => {
   });
 
   it('no room on the disk: nothing is set aside, all waits in its order, the sentence stays until there is room', () => {
-    const [first, second] = [making([setTag('SW9')]), making([setTag('SW8')])];
+    const [first, second] = [making([setTag('SW8')]), making([{ op: 'set', table: 'surface', id: 'S', baseVersion: 1, fields: { name: 'right' } }])];
     const state = full(did(did(open(), first), second), problem('DISK_FULL', { path: 'disk', expected: 'free space', got: 'none' }));
     expect(state.pending.map(({ change }) => change.id)).toEqual([first.change.id, second.change.id]);
     expect([state.diskFull, state.aside.length, tagOf(state)]).toEqual([expect.stringContaining('The disk is full'), 0, 'SW8']);
@@ -83,6 +83,38 @@ describe('is a change seen at once and settled later?', () => {
     const waiting = making([setTag('SW9')]);
     const state = opened(opening('J'), { seq: 5, rows: { ...noRows, surface: [surfaceRow] } }, { pending: [waiting], conflicts: [] });
     expect([tagOf(state), state.pending]).toEqual(['SW9', [waiting]]);
+  });
+});
+
+describe('is one asked once about a field, and only about what others did?', () => {
+  it('86 changes to one field before the first is sent are one change with the last of them; each is undone by itself', () => {
+    let state = open();
+    for (let step = 1; step <= 86; step += 1) state = did(state, making([setTag(`SW${step}`)]));
+    expect([state.pending.length, state.undo.length, tagOf(state)]).toEqual([1, 86, 'SW86']);
+    expect(state.pending[0]?.change.ops).toEqual([setTag('SW86')]);
+  });
+  it('a change that was tried stands as it is: what comes after is one of its own', () => {
+    const first = making([setTag('SW2')]);
+    const state = did(trying(did(open(), first), first.change.id), making([setTag('SW3')]));
+    expect(state.pending.map(({ change }) => change.ops)).toEqual([[setTag('SW2')], [setTag('SW3')]]);
+  });
+  it('not past another change of the same row: its order stays', () => {
+    const name: Op = { op: 'set', table: 'surface', id: 'S', baseVersion: 1, fields: { name: 'x', tag: 'SW5' } };
+    const state = did(did(did(open(), making([setTag('SW2')])), making([name])), making([setTag('SW3')]));
+    expect(state.pending).toHaveLength(3);
+    expect(tagOf(state)).toBe('SW3');
+  });
+  it('what waited in a tab that is gone comes in the order it was made, once', () => {
+    const [early, late] = [making([setTag('early')]), making([setTag('late')])];
+    const state = adopted(did(open(), late), { pending: [early, late], conflicts: [] });
+    expect(state.pending).toEqual([early, late]);
+    expect(tagOf(state)).toBe('late');
+  });
+  it('theirs is seen while one is asked, and stays when it is kept', () => {
+    const mine = making([setTag('mine')]);
+    const current = [{ table: 'surface' as const, row: { ...surfaceRow, version: 2, tag: 'theirs' } }];
+    const state = refused(did(open(), mine), mine.change.id, problem('ROW_CONFLICT', { path: 'surface.tag', expected: 'theirs', got: 'mine' }, { conflicts: [{ table: 'surface', id: 'S', field: 'tag', yours: 'mine', theirs: 'theirs', who: 'Finch', at: 't', version: 2 }], current }));
+    expect([tagOf(state), state.conflicts.length]).toEqual(['theirs', 1]);
   });
 });
 

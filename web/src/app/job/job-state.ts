@@ -47,12 +47,16 @@ export interface OpenJob {
   /** The server has no room to write, in its words: everything waits in its order. */
   readonly diskFull: string | null;
   readonly isServerHere: boolean;
+  /** Whether what waits is kept in this browser too, so that a reload loses nothing. */
+  readonly isKept: boolean;
+  /** Changes made in this opening and not tried to send yet: more of the same may be folded into them. */
+  readonly untried: ReadonlySet<string>;
   readonly undo: readonly DoneEntry[];
   readonly redo: readonly DoneEntry[];
 }
 
 export const CLOSED: OpenJob = {
-  jobId: null, status: 'closed', seq: 0, server: NO_TABLES, view: NO_TABLES, pending: [], conflicts: [], aside: [], notice: null, diskFull: null, isServerHere: true, undo: [], redo: [],
+  jobId: null, status: 'closed', seq: 0, server: NO_TABLES, view: NO_TABLES, pending: [], conflicts: [], aside: [], notice: null, diskFull: null, isServerHere: true, isKept: true, untried: new Set(), undo: [], redo: [],
 };
 
 const MOST_UNDO = 500;
@@ -64,19 +68,67 @@ export function opening(jobId: string): OpenJob {
 }
 
 /** The job as the server sent it, with what this browser still has to send on top. */
-export function opened(state: OpenJob, job: JobOnServer, kept: { readonly pending: readonly PendingChange[]; readonly conflicts: readonly OpenConflict[]; readonly aside?: readonly SetAside[] }): OpenJob {
+export function opened(state: OpenJob, job: JobOnServer, kept: KeptWaiting): OpenJob {
   const server = tablesOf(job.rows);
-  const pending = state.pending.length > 0 ? state.pending : kept.pending;
-  return { ...state, status: 'open', seq: job.seq, server, view: pending.reduce((view, waiting) => overlay(view, waiting, state.jobId), server), pending, conflicts: kept.conflicts, aside: kept.aside ?? [], diskFull: null, isServerHere: true };
+  return adopted({ ...state, status: 'open', seq: job.seq, server, diskFull: null, isServerHere: true }, kept);
+}
+
+/** What waited in this browser, from before a reload or in a tab that is gone, beside what waits here already: in the order it was made. */
+export function adopted(state: OpenJob, { pending: more, conflicts, aside = [] }: KeptWaiting): OpenJob {
+  const pending = merged(state.pending, more, ({ change }) => change.id);
+  const view = pending.reduce((below, waiting) => overlay(below, waiting, state.jobId), state.server);
+  return { ...state, view, pending, conflicts: merged(state.conflicts, conflicts, (own) => own.pending.change.id), aside: merged(state.aside, aside, (own) => own.pending.change.id) };
+}
+
+/** As read from the browser. */
+export interface KeptWaiting {
+  readonly pending: readonly PendingChange[];
+  readonly conflicts: readonly OpenConflict[];
+  readonly aside?: readonly SetAside[];
+}
+
+function merged<Item>(here: readonly Item[], more: readonly Item[], idOf: (item: Item) => string): readonly Item[] {
+  const known = new Set(here.map(idOf));
+  const fresh = more.filter((item) => !known.has(idOf(item)));
+  return fresh.length === 0 ? here : [...here, ...fresh].sort((a, b) => (idOf(a) < idOf(b) ? -1 : 1));
 }
 
 /** Something a person did here: seen at once, sent when it can be. */
 export function did(state: OpenJob, made: PendingChange): OpenJob {
-  const entry: DoneEntry = { changeId: made.change.id, label: made.label, ops: made.change.ops, inverse: inverseOf(made.change.ops, state.view), versions: {} };
-  const next = { ...state, view: overlay(state.view, made, state.jobId), pending: [...state.pending, made], notice: null };
+  const into = foldedInto(state, made);
+  const next = { ...state, view: overlay(state.view, made, state.jobId), pending: into === undefined ? [...state.pending, made] : state.pending.map((waiting) => (waiting === into ? folded(into, made) : waiting)), untried: into === undefined ? new Set(state.untried).add(made.change.id) : state.untried, notice: null };
+  const entry: DoneEntry = { changeId: into?.change.id ?? made.change.id, label: made.label, ops: made.change.ops, inverse: inverseOf(made.change.ops, state.view), versions: {} };
   if (made.from === 'person') return { ...next, undo: [...state.undo, entry].slice(-MOST_UNDO), redo: [] };
   if (made.from === 'undo') return { ...next, undo: state.undo.slice(0, -1), redo: [...state.redo, entry] };
   return { ...next, undo: [...state.undo, entry], redo: state.redo.slice(0, -1) };
+}
+
+/** A change is being sent: what it says stands from now on, whether an answer comes or not. */
+export function trying(state: OpenJob, changeId: string): OpenJob {
+  return state.untried.has(changeId) ? { ...state, untried: new Set([...state.untried].filter((id) => id !== changeId)) } : state;
+}
+
+/** A change that waits, was never tried, and sets the very same fields: of many changes to one field only the last is sent, and asked about once. */
+function foldedInto(state: OpenJob, made: PendingChange): PendingChange | undefined {
+  const targets = targetsOf(made);
+  if (targets === undefined || made.from !== 'person') return undefined;
+  for (let at = state.pending.length - 1; at >= 0; at -= 1) {
+    const waiting = state.pending[at];
+    if (waiting === undefined) return undefined;
+    if (state.untried.has(waiting.change.id) && waiting.from === 'person' && targetsOf(waiting) === targets && waiting.change.who === made.change.who) return waiting;
+    if (waiting.change.ops.some(({ id }) => made.change.ops.some((op) => op.id === id))) return undefined;
+  }
+  return undefined;
+}
+
+/** What a change that only sets fields sets; undefined for any other. */
+function targetsOf({ change }: PendingChange): string | undefined {
+  const targets = change.ops.map((op) => (op.op === 'set' ? `${op.table} ${op.id} ${Object.keys(op.fields).sort().join(' ')}` : undefined));
+  return targets.includes(undefined) ? undefined : targets.join('\n');
+}
+
+function folded(into: PendingChange, made: PendingChange): PendingChange {
+  return { ...into, label: made.label, at: made.at, change: { ...into.change, ops: made.change.ops } };
 }
 
 /** What to send to take the newest entry back. */
@@ -108,9 +160,11 @@ export function refused(state: OpenJob, changeId: string, problem: Problem): Ope
   const gone = state.pending.find(({ change }) => change.id === changeId);
   if (gone === undefined) return state;
   const pending = state.pending.filter((waiting) => waiting !== gone);
-  const view = settle({ ...state, pending }, gone.change.ops);
+  const there = (problem['current'] as readonly TableRow[] | undefined) ?? [];
+  const server = withServerRows(state.server, there);
+  const view = settle({ ...state, server, pending }, gone.change.ops);
   const forget = (entries: readonly DoneEntry[]): readonly DoneEntry[] => entries.filter((entry) => entry.changeId !== changeId);
-  const next: OpenJob = { ...state, pending, view, undo: forget(state.undo), redo: forget(state.redo), isServerHere: true };
+  const next: OpenJob = { ...state, server, pending, view, undo: forget(state.undo), redo: forget(state.redo), isServerHere: true };
   const conflicts = problem['conflicts'] as readonly Conflict[] | undefined;
   const isConflict = problem.code === 'ROW_CONFLICT' && conflicts !== undefined;
   if (isConflict && gone.from === 'person') return { ...next, conflicts: [...state.conflicts, { pending: gone, conflicts }] };

@@ -1,14 +1,17 @@
-import { inject } from '@angular/core';
+import { DOCUMENT, inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
 import type { AcceptedChange } from '@yellow-pane/contracts';
-import { EMPTY, Observable, catchError, concatMap, debounceTime, defer, distinctUntilChanged, filter, from, map, merge, of, switchMap, tap, timer, withLatestFrom } from 'rxjs';
+import { EMPTY, Observable, catchError, concatMap, debounceTime, defer, distinctUntilChanged, filter, from, fromEvent, map, merge, of, switchMap, tap, timer, withLatestFrom } from 'rxjs';
+import { Drafts } from '../device/drafts';
 import { JobActions, jobFeature } from './job.feature';
 import { ServerRefusal, api } from './api';
-import { keepWaiting, readWaiting } from './waiting-writes';
+import { aloneOverTabs, whenTabsGo } from '../device/open-tabs';
+import { keepWaiting, takeWaiting } from './waiting-writes';
 
 const RETRY_MS = 1500;
 const ROOM_MS = 5000;
+const KEEP_MS = 5000;
 const NO_ROOM = 507;
 
 /** Fetches the job when it is opened, and again when too much was missed. */
@@ -16,7 +19,7 @@ export const load = createEffect((actions = inject(Actions), store = inject(Stor
   { return actions.pipe(
     ofType(JobActions.open, JobActions.reload),
     withLatestFrom(store.select(jobFeature.selectJobId)),
-    switchMap(([, jobId]) => jobId === null ? EMPTY : from(Promise.all([api.job(jobId), readWaiting(jobId)])).pipe(
+    switchMap(([, jobId]) => jobId === null ? EMPTY : from(Promise.all([api.job(jobId), takeWaiting(jobId)])).pipe(
       map(([job, waiting]) => JobActions.opened({ job, ...waiting })),
       catchError((error: unknown) => error instanceof ServerRefusal && error.problem.status < 500 ? of(JobActions.missing()) : merge(of(JobActions.serverGone()), timer(RETRY_MS).pipe(map(() => JobActions.reload())))),
     )),
@@ -25,13 +28,14 @@ export const load = createEffect((actions = inject(Actions), store = inject(Stor
 /** Sends the waiting changes one after another, in the order they were made. */
 export const send = createEffect((actions = inject(Actions), store = inject(Store)) =>
   { return actions.pipe(
-    ofType(JobActions.opened, JobActions.did, JobActions.accepted, JobActions.refused, JobActions.tookUp, JobActions.serverHere),
+    ofType(JobActions.opened, JobActions.adopted, JobActions.did, JobActions.accepted, JobActions.refused, JobActions.tookUp, JobActions.serverHere),
     concatMap(() => of(null).pipe(
       withLatestFrom(store.select(jobFeature.selectJobState)),
       concatMap(([, { jobId, status, pending, diskFull }]) => {
         const next = pending[0];
         if (jobId === null || status !== 'open' || next === undefined || diskFull !== null) return EMPTY;
-        return defer(() => api.send(jobId, next.change)).pipe(
+        store.dispatch(JobActions.sending({ changeId: next.change.id }));
+        return defer(() => aloneOverTabs(`sending ${jobId}`, () => api.send(jobId, next.change))).pipe(
           map((answer) => JobActions.accepted({ answer })),
           catchError((error: unknown) => of(failed(next.change.id, error))),
         );
@@ -71,10 +75,41 @@ export const keep = createEffect((store = inject(Store)) =>
   { return store.select(jobFeature.selectJobState).pipe(
     filter(({ status }) => status === 'open'),
     distinctUntilChanged((before, after) => before.pending === after.pending && before.conflicts === after.conflicts && before.aside === after.aside && before.jobId === after.jobId),
-    map(({ jobId, pending, conflicts, aside }) => jobId === null || keepWaiting(jobId, { pending, conflicts, aside })),
-    filter((isKept) => !isKept),
-    map(() => JobActions.say({ notice: 'This browser cannot keep unsaved work. Do not close the page until everything is saved.' })),
+    concatMap(({ jobId, pending, conflicts, aside }) => jobId === null ? EMPTY : keepWaiting(jobId, { pending, conflicts, aside })),
+    map((isKept) => JobActions.kept({ isKept })),
   ) }, { functional: true });
+
+/** What the browser would not keep is offered to it again now and then. */
+export const keepAgain = createEffect((store = inject(Store)) =>
+  { return store.select(jobFeature.selectIsKept).pipe(
+    distinctUntilChanged(),
+    switchMap((isKept) => isKept ? EMPTY : timer(KEEP_MS, KEEP_MS).pipe(
+      withLatestFrom(store.select(jobFeature.selectJobState)),
+      concatMap(([, { jobId, pending, conflicts, aside }]) => jobId === null ? EMPTY : keepWaiting(jobId, { pending, conflicts, aside })),
+      map((kept) => JobActions.kept({ isKept: kept })),
+    )),
+  ) }, { functional: true });
+
+/** Takes over what waits in a tab that was closed. */
+export const adopt = createEffect((store = inject(Store)) =>
+  { return new Observable<void>((out) => { whenTabsGo(() => { out.next(); }); }).pipe(
+    withLatestFrom(store.select(jobFeature.selectJobState)),
+    concatMap(([, { jobId, status }]) => jobId === null || status !== 'open' ? EMPTY : from(takeWaiting(jobId)).pipe(
+      filter(({ pending, conflicts, aside }) => pending.length + conflicts.length + aside.length > 0),
+      map((waiting) => JobActions.adopted({ jobId, ...waiting })),
+    )),
+  ) }, { functional: true });
+
+/** Asks before the page is left while something is neither saved nor kept. */
+export const guard = createEffect((store = inject(Store), document = inject(DOCUMENT), drafts = inject(Drafts)) =>
+  { return store.select(jobFeature.selectJobState).pipe(
+    map(({ isKept, pending, conflicts, aside }) => !isKept && pending.length + conflicts.length + aside.length > 0),
+    distinctUntilChanged(),
+    switchMap((isAtRisk) => fromEvent<BeforeUnloadEvent>(document.defaultView ?? document, 'beforeunload').pipe(
+      filter(() => isAtRisk || (!drafts.isKept() && Object.keys(drafts.texts()).length > 0)),
+      tap((event) => { event.preventDefault(); }),
+    )),
+  ) }, { functional: true, dispatch: false });
 
 /** A notice leaves by itself. */
 export const fade = createEffect((store = inject(Store)) =>

@@ -3,7 +3,7 @@ import { patchState, signalStore, withMethods, withState } from '@ngrx/signals';
 import type { Change, JobSummary, Op } from '@yellow-pane/contracts';
 import { NEW_PLACE } from '@yellow-pane/core/job';
 import { Device } from '../device/device';
-import { SESSION, newId } from '../device/session';
+import { newId, sessionOf } from '../device/session';
 import { ServerRefusal, api } from '../job/api';
 
 interface Undoable {
@@ -27,7 +27,7 @@ export const JobList = signalStore(
       await api.jobs().then((jobs) => { patchState(store, { jobs, status: 'here' }); }, () => { patchState(store, { status: 'gone' }); });
     };
     const send = async (jobId: string, ops: readonly Op[]): Promise<boolean> => {
-      const change: Change = { id: newId(), session: SESSION, who: device.who(), ops };
+      const change: Change = { id: newId(), session: sessionOf(device.who()), who: device.who(), ops };
       try {
         await api.send(jobId, change);
         patchState(store, { fault: null });
@@ -64,7 +64,7 @@ export const JobList = signalStore(
       async duplicate(job: JobSummary): Promise<void> {
         const id = newId();
         try {
-          await api.duplicate(job.id, { id, changeId: newId(), session: SESSION, who: device.who(), name: `${job.name} (copy)` });
+          await api.duplicate(job.id, { id, changeId: newId(), session: sessionOf(device.who()), who: device.who(), name: `${job.name} (copy)` });
           patchState(store, ({ undo }) => ({ fault: null, undo: [...undo, { label: `${job.name} duplicated`, jobId: id, ops: [{ op: 'remove' as const, table: 'job' as const, id, baseVersion: 1 }] }] }));
           await load();
         } catch (error) {

@@ -17,6 +17,8 @@ export interface OpenedJob {
   readonly get: <Thing>(thing: ProviderToken<Thing>) => Thing;
   /** The server takes all that waits, as it is. */
   readonly serverTakesAll: () => void;
+  /** Somebody else does something, and the server tells. */
+  readonly othersDo: (ops: readonly Op[]) => void;
   readonly end: () => void;
 }
 
@@ -41,6 +43,12 @@ export function openJob(ops: readonly Op[], films: readonly { readonly id: strin
   return {
     get: (thing) => injector.get(thing),
     end: () => { injector.destroy(); },
+    othersDo: (ops) => {
+      const { server, seq } = injector.get(JobDesk).state();
+      const after = withOps(server, ops, { ...MADE, who: 'Finch' });
+      const rows = ops.map(({ table, id }) => ({ table, row: { ...after[table].entities[id], version: (server[table].entities[id]?.version ?? 0) + 1 } }));
+      store.dispatch(JobActions.accepted({ answer: { seq: seq + 1, changeId: `theirs ${seq + 1}`, session: 'theirs', who: 'Finch', at: MADE.at, rows: rows as never } }));
+    },
     serverTakesAll: () => {
       const desk = injector.get(JobDesk);
       for (const { change } of desk.state().pending) {

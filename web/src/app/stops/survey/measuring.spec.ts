@@ -1,7 +1,9 @@
+import 'fake-indexeddb/auto';
 import { signal } from '@angular/core';
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import type { LengthUnit } from '@yellow-pane/core/quantity';
 import { NEW_SURFACE, type Surface } from '@yellow-pane/core/job';
+import { Drafts } from '../../device/drafts';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
@@ -47,10 +49,40 @@ describe('is a measure checked while it is typed?', () => {
     goTo('S1');
     expect(field('width-top')).toMatchObject({ text: '118', isDraft: true });
   });
-  it('a reload finds it again', () => {
-    const { measuring } = before();
+  it('a reload finds it again', async () => {
+    const { job, measuring } = before();
     measuring.type('width-top', '11 abc');
-    expect(before().field('width-top')).toMatchObject({ text: '11 abc', isDraft: true });
+    await job.get(Drafts).settled();
+    const again = before();
+    await again.job.get(Drafts).load();
+    expect(again.field('width-top')).toMatchObject({ text: '11 abc', isDraft: true });
+    again.measuring.drop('width-top');
+    await again.job.get(Drafts).settled();
+  });
+  it('what a version up to 0.5.0 kept is taken over', async () => {
+    kept.set('yellow-pane.drafts', JSON.stringify({ 'S1:width-top': '11 def' }));
+    const { job, field } = before();
+    await job.get(Drafts).load();
+    expect(field('width-top')).toMatchObject({ text: '11 def', isDraft: true });
+  });
+  it('what is typed is set against what was there at its first letter: a colleague’s value saved meanwhile is asked about, not overwritten', () => {
+    const { job, measuring, desk, reading } = before();
+    const put = { op: 'put' as const, table: 'measure' as const, id: 'M', fields: { surfaceId: 'S1', kind: 'distance' as const, fromPoint: 'tl', toPoint: 'tr', text: '1180', unit: 'mm' as const, value_nm: 1_180_000_000, instrument: 'tape' as const, sd_nm: null } };
+    desk.do('measured', [put]);
+    job.serverTakesAll();
+    const seen = reading.measuresOf('S1')[0]?.version ?? 0;
+    measuring.type('width-top', '118');
+    job.othersDo([{ op: 'set', table: 'measure', id: 'M', baseVersion: seen, fields: { text: '1195', value_nm: 1_195_000_000 } }]);
+    measuring.type('width-top', '1182');
+    measuring.take('width-top');
+    expect(desk.state().pending.at(-1)?.change.ops).toMatchObject([{ op: 'set', id: 'M', baseVersion: seen, fields: { text: '1182' } }]);
+  });
+  it('a value that a colleague put where there was none when one began to type is asked about too', () => {
+    const { job, measuring, desk } = before();
+    measuring.type('width-top', '118');
+    job.othersDo([{ op: 'put', table: 'measure', id: 'M', fields: { surfaceId: 'S1', kind: 'distance', fromPoint: 'tl', toPoint: 'tr', text: '1195', unit: 'mm', value_nm: 1_195_000_000, instrument: 'tape', sd_nm: null } }]);
+    measuring.take('width-top');
+    expect(desk.state().pending.at(-1)?.change.ops).toMatchObject([{ op: 'set', id: 'M', baseVersion: 0, fields: { text: '118' } }]);
   });
 });
 

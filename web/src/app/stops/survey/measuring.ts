@@ -12,6 +12,8 @@ import { Looking } from './looking';
 import { findingOf, unreadableWord } from './survey-words';
 
 const LONGEST_PANE_MM = 20_000;
+/** The version of a row that was not there when its field was first typed in. */
+const NOT_THERE = 0;
 const SHORTEST_PANE_MM = 20;
 
 interface Field extends AskedMeasure {
@@ -127,7 +129,7 @@ export class Measuring {
 
   type(key: string, text: string): void {
     const surface = this.surface();
-    if (surface !== undefined) this.#drafts.type(draftKey(surface.id, key), text);
+    if (surface !== undefined) this.#drafts.type(draftKey(surface.id, key), text, this.#fields().find((field) => field.key === key)?.row?.version ?? NOT_THERE);
   }
 
   drop(key: string): void {
@@ -148,8 +150,9 @@ export class Measuring {
     }
     const read = this.#read(field, text);
     if ('fault' in read) return;
+    const seen = this.#drafts.versions()[draftKey(surface.id, key)];
     this.drop(key);
-    this.#keep(field, text, read, field.row?.instrument ?? 'tape');
+    this.#keep(field, text, read, field.row?.instrument ?? 'tape', seen);
   }
 
   /** A reading of an instrument lands in a field as if it had been typed and taken. @returns whether there was a field for it */
@@ -184,12 +187,12 @@ export class Measuring {
     return order[order.findIndex((field) => field.key === key) + 1]?.key;
   }
 
-  #keep(field: Field, text: string, { value_nm, unit }: ReadMeasure, instrument: Instrument): void {
+  #keep(field: Field, text: string, { value_nm, unit }: ReadMeasure, instrument: Instrument, seen?: number): void {
     const surface = this.surface();
     if (surface === undefined) return;
     const label = `${surface.tag}: ${this.word(field)} ${text}`;
     if (field.row === undefined) this.#desk.do(label, [this.#desk.put('measure', { surfaceId: surface.id, kind: field.kind, fromPoint: field.from, toPoint: field.to, text, unit, value_nm, instrument, sd_nm: null })]);
-    else if (field.row.value_nm !== value_nm || field.row.text !== text || field.row.instrument !== instrument) this.#desk.do(label, [this.#desk.set('measure', field.row.id, { text, unit, value_nm, instrument })]);
+    else if (field.row.value_nm !== value_nm || field.row.text !== text || field.row.instrument !== instrument) this.#desk.do(label, [this.#desk.set('measure', field.row.id, { text, unit, value_nm, instrument }, seen)]);
     else return;
     this.changedHere.set({ surfaceId: surface.id, kind: field.kind, from: field.from, to: field.to, text, unit, value_nm, instrument });
   }

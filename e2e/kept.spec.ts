@@ -1,0 +1,149 @@
+import type { Page } from '@playwright/test';
+import { allSaved, copyOfDemo, expect, field, newContext, test } from './house';
+
+const textsOf = async (page: Page, job: string): Promise<readonly string[]> => ((await (await page.request.get(`/api${job}`)).json()) as { readonly rows: { readonly measure: readonly { readonly text: string }[] } }).rows.measure.map(({ text }) => text);
+const openSurface = async (page: Page, job: string, tag: string): Promise<void> => {
+  await page.goto(`${job}/survey`);
+  await page.getByRole('listbox', { name: 'Surfaces' }).getByRole('option', { name: tag }).click();
+  await expect(page.getByRole('heading', { name: new RegExp(`^${tag}`) })).toBeVisible();
+};
+const measure = async (page: Page, name: string, text: string): Promise<void> => {
+  await field(page, name).fill(text);
+  await field(page, name).press('Enter');
+};
+
+test('two tabs of one job, both cut off, both closed: both changes arrive at the next opening; with one left open, it sends what the other left', async ({ browser, baseURL, as }) => {
+  const context = await newContext(browser, baseURL ?? '');
+  const [one, other] = [await context.newPage(), await context.newPage()];
+  await as(one, 'Wren');
+  await as(other, 'Wren');
+  const job = await copyOfDemo(one);
+  await openSurface(one, job, 'SW1');
+  await openSurface(other, job, 'SW2');
+  await context.route('**/changes', (route) => route.abort());
+  await measure(one, 'Width at the top', '1171');
+  await measure(other, 'Width at the top', '1172');
+  await expect(one.getByText(/1 change is kept in this browser/)).toBeVisible();
+  await expect(other.getByText(/1 change is kept in this browser/)).toBeVisible();
+  await one.close();
+  await other.close();
+  await context.unroute('**/changes');
+  const later = await context.newPage();
+  await openSurface(later, job, 'SW1');
+  await expect(field(later, 'Width at the top')).toHaveValue('1171');
+  await allSaved(later);
+  await expect.poll(() => textsOf(later, job)).toEqual(expect.arrayContaining(['1171', '1172']));
+
+  const third = await context.newPage();
+  await openSurface(third, job, 'SW3');
+  await third.route('**/changes', (route) => route.abort());
+  await measure(third, 'Width at the top', '1173');
+  await expect(third.getByText(/1 change is kept in this browser/)).toBeVisible();
+  await third.close();
+  await expect.poll(() => textsOf(later, job)).toEqual(expect.arrayContaining(['1173']));
+});
+
+test('reloaded in the middle of a queue, one is never asked about one’s own changes', async ({ page, as }) => {
+  await as(page, 'Wren');
+  const job = await copyOfDemo(page);
+  await openSurface(page, job, 'SW2');
+  await measure(page, 'Width at the top', '1181');
+  await allSaved(page);
+  await page.route('**/changes', (route) => route.abort());
+  for (const text of ['1182', '1183', '1184']) await measure(page, 'Width at the top', text);
+  await measure(page, 'Width in the middle', '1185');
+  await expect(page.getByText(/3 changes are kept in this browser/)).toBeVisible();
+  await page.reload();
+  await expect(field(page, 'Width at the top')).toHaveValue('1184');
+  await measure(page, 'Width at the top', '1186');
+  await page.unroute('**/changes');
+  await allSaved(page);
+  await expect(page.getByRole('alertdialog')).toHaveCount(0);
+  await expect(field(page, 'Width at the top')).toHaveValue('1186');
+  expect(await textsOf(page, job)).toEqual(expect.arrayContaining(['1186', '1185']));
+});
+
+test('storage full: it is said for as long as it is true, leaving asks, and the line goes when there is room', async ({ page, as }) => {
+  await as(page, 'Wren');
+  const job = await copyOfDemo(page);
+  await page.addInitScript(() => {
+    const stores = IDBObjectStore.prototype as unknown as { put: (this: IDBObjectStore, value: unknown, key?: IDBValidKey) => IDBRequest<IDBValidKey> };
+    const { put } = stores;
+    stores.put = function full(value, key) {
+      if (document.documentElement.dataset['full'] === 'yes') throw new DOMException('full', 'QuotaExceededError');
+      return put.call(this, value, key);
+    };
+  });
+  await openSurface(page, job, 'SW2');
+  await page.route('**/changes', (route) => route.abort());
+  await page.evaluate(() => { document.documentElement.dataset['full'] = 'yes'; });
+  await measure(page, 'Width at the top', '1181');
+  const told = page.getByText(/This browser is full.*Do not close it/);
+  await expect(told).toBeVisible();
+  await expect(page.getByText('kept in this browser and sent')).toHaveCount(0);
+  await page.waitForTimeout(15_000);
+  await expect(told).toBeVisible();
+  const asked = page.waitForEvent('dialog');
+  const leaving = page.close({ runBeforeUnload: true });
+  const dialog = await asked;
+  expect(dialog.type()).toBe('beforeunload');
+  await dialog.dismiss();
+  await leaving;
+  await page.evaluate(() => { document.documentElement.dataset['full'] = 'no'; });
+  await expect(told).toHaveCount(0);
+  await expect(page.getByText(/1 change is kept in this browser/)).toBeVisible();
+  await page.unroute('**/changes');
+  await allSaved(page);
+});
+
+test('a change the server cannot digest is set aside, seen, sent again or dropped; what does not depend on it goes on', async ({ page, as }) => {
+  await as(page, 'Wren');
+  const job = await copyOfDemo(page);
+  await openSurface(page, job, 'SW2');
+  await page.route('**/changes', async (route) => {
+    if (!(route.request().postData() ?? '').includes('1181')) return route.continue();
+    return route.fulfill({ status: 500, contentType: 'application/problem+json', body: JSON.stringify({ type: '', status: 500, code: 'SERVER_FAULT', title: 'The server met a fault of its own', detail: 'Send it again.', path: 'server', expected: 'an answer', got: 'a fault' }) });
+  });
+  await measure(page, 'Width at the top', '1181');
+  const aside = page.getByText(/Not saved: SW2/);
+  await expect(aside).toBeVisible();
+  await measure(page, 'Width in the middle', '1182');
+  await allSaved(page);
+  expect(await textsOf(page, job)).toEqual(expect.arrayContaining(['1182']));
+  await page.reload();
+  await expect(aside).toBeVisible();
+  await page.unroute('**/changes');
+  await page.getByRole('button', { name: 'Send it again' }).click();
+  await allSaved(page);
+  await expect(aside).toHaveCount(0);
+  await expect(field(page, 'Width at the top')).toHaveValue('1181');
+});
+
+test('a colleague’s value saved while one types in the same field is asked about; several such are one list', async ({ page, as }) => {
+  await as(page, 'Wren');
+  const job = await copyOfDemo(page);
+  await openSurface(page, job, 'SW2');
+  const { rows } = (await (await page.request.get(`/api${job}`)).json()) as { readonly rows: { readonly surface: readonly { readonly id: string; readonly tag: string }[]; readonly measure: readonly { readonly id: string; readonly surfaceId: string; readonly kind: string; readonly fromPoint: string; readonly toPoint: string; readonly version: number }[] } };
+  const sw2 = rows.surface.find(({ tag }) => tag === 'SW2')?.id;
+  const theirs = async (from: string, to: string, text: string): Promise<void> => {
+    const row = rows.measure.find((own) => own.surfaceId === sw2 && own.kind === 'distance' && own.fromPoint === from && own.toPoint === to);
+    const answer = await page.request.patch(`/api${job}/rows/measure/${row?.id ?? ''}`, { headers: { 'If-Match': `"${row?.version ?? 0}"` }, data: { who: 'Finch', fields: { value_nm: Number(text) * 1e6, text } } });
+    expect(answer.status()).toBe(200);
+  };
+  await field(page, 'Width at the top').fill('118');
+  await theirs('tl', 'tr', '1190');
+  await page.route('**/changes', (route) => route.abort());
+  await measure(page, 'Width at the top', '1181');
+  await measure(page, 'Width at the bottom', '1182');
+  await theirs('bl', 'br', '1191');
+  await page.unroute('**/changes');
+  const box = page.getByRole('alertdialog', { name: '2 things were changed by others too' });
+  await expect(box.getByText('1190 mm')).toBeVisible();
+  await expect(field(page, 'Width at the top')).toHaveValue('1190');
+  await box.getByRole('article').filter({ hasText: '1190 mm' }).getByRole('button', { name: 'Keep theirs' }).click();
+  await expect(field(page, 'Width at the top')).toHaveValue('1190');
+  await page.getByRole('alertdialog').getByRole('button', { name: 'Use mine' }).click();
+  await allSaved(page);
+  await expect(field(page, 'Width at the bottom')).toHaveValue('1182');
+  await expect(field(page, 'Width at the top')).toHaveValue('1190');
+});

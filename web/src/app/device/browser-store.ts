@@ -1,0 +1,60 @@
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+
+/** Something of a job that waits in this browser, each as a record of its own so that two tabs cannot write over each other. */
+export interface WaitingRecord {
+  readonly id: string;
+  readonly jobId: string;
+  /** The opening of a tab that looks after it. */
+  readonly tab: string;
+  readonly kind: 'pending' | 'conflict' | 'aside';
+  readonly value: unknown;
+}
+
+/** What is typed in a field and not taken over yet. */
+export interface DraftRecord {
+  readonly key: string;
+  readonly text: string;
+  /** The version of the row that was there when the first letter was typed; absent: there was none. */
+  readonly version?: number | undefined;
+}
+
+interface Kept extends DBSchema {
+  waiting: { key: string; value: WaitingRecord; indexes: { job: string } };
+  drafts: { key: string; value: DraftRecord };
+}
+
+export type BrowserStore = IDBPDatabase<Kept>;
+
+const NAME = 'yellow-pane';
+let opened: Promise<BrowserStore> | undefined;
+
+/** The database of this browser. Rejects while the browser refuses one; asked again, it tries again. */
+export function browserStore(): Promise<BrowserStore> {
+  opened ??= openDB<Kept>(NAME, 1, {
+    upgrade(store) {
+      store.createObjectStore('waiting', { keyPath: 'id' }).createIndex('job', 'jobId');
+      store.createObjectStore('drafts', { keyPath: 'key' });
+    },
+    terminated() { opened = undefined; },
+  });
+  opened.catch(() => { opened = undefined; });
+  return opened;
+}
+
+export interface RoomLeft {
+  readonly used_bytes: number;
+  readonly most_bytes: number;
+}
+
+/** Asks the browser not to throw away what is kept, and how much room there is; undefined where it does not tell. */
+export async function askToKeep(): Promise<RoomLeft | undefined> {
+  /** Not there on pages that came over an open line. */
+  const storage = globalThis.navigator.storage as StorageManager | undefined;
+  try {
+    await storage?.persist();
+    const { usage, quota } = await storage?.estimate() ?? {};
+    return usage === undefined || quota === undefined ? undefined : { used_bytes: usage, most_bytes: quota };
+  } catch {
+    return undefined;
+  }
+}

@@ -1,0 +1,99 @@
+import 'fake-indexeddb/auto';
+import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
+import { v7 as newId } from 'uuid';
+import { browserStore } from '../device/browser-store';
+import type { PendingChange } from './job-state';
+import { keepWaiting, takeWaiting } from './waiting-writes';
+
+const store = new Map<string, string>();
+const locks = { query: () => Promise.resolve({ held: [...living].map((tab) => ({ name: `yellow-pane tab ${tab}` })) }), request: (_name: string, run: () => Promise<unknown>) => run() };
+const living = new Set<string>();
+beforeEach(() => {
+  store.clear();
+  living.clear();
+  Object.defineProperty(globalThis, 'localStorage', { value: { getItem: (key: string) => store.get(key) ?? null, setItem: (key: string, text: string) => store.set(key, text), removeItem: (key: string) => store.delete(key) }, configurable: true });
+  Object.defineProperty(globalThis.navigator, 'locks', { value: locks, configurable: true });
+});
+afterEach(() => { jest.restoreAllMocks(); });
+
+const uuid = '0198c0de-0000-7000-8000-000000000001';
+const made = (tag: string, more: readonly object[] = []): PendingChange => ({ change: { id: newId(), session: uuid, who: 'Wren', ops: [{ op: 'set', table: 'surface', id: uuid, baseVersion: 1, fields: { tag } }, ...more] as never }, label: tag, at: 't', from: 'person' });
+const nothing = { pending: [], conflicts: [], aside: [] };
+let jobs = 0;
+const newJob = (): string => `J${(jobs += 1)}`;
+
+describe('are writes the server has not taken yet kept over a reload?', () => {
+  it('they come back in the order they were made; another job’s do not', async () => {
+    const job = newJob();
+    const pending = [made('A'), made('B')];
+    expect(await keepWaiting(job, { ...nothing, pending })).toBe(true);
+    expect((await takeWaiting(job)).pending).toEqual(pending);
+    expect(await takeWaiting(newJob())).toEqual(nothing);
+  });
+  it('what was set aside and what is asked about come back too; nothing waiting leaves nothing behind', async () => {
+    const job = newJob();
+    const aside = [{ pending: made('A'), says: 'The server met a fault of its own.' }];
+    const conflicts = [{ pending: made('B'), conflicts: [] }];
+    await keepWaiting(job, { pending: [], conflicts, aside });
+    expect(await takeWaiting(job)).toEqual({ pending: [], conflicts, aside });
+    await keepWaiting(job, nothing);
+    expect(await (await browserStore()).getAllFromIndex('waiting', 'job', job)).toEqual([]);
+  });
+  it('a list brought in of more than 2,000 operations is not dropped', async () => {
+    const job = newJob();
+    const long = made('A', Array.from({ length: 2500 }, () => ({ op: 'set', table: 'surface', id: uuid, baseVersion: 1, fields: { tag: 'x' } })));
+    await keepWaiting(job, { ...nothing, pending: [long] });
+    expect((await takeWaiting(job)).pending).toEqual([long]);
+  });
+  it('what no longer fits the contract stands aside, to be seen; the rest goes on', async () => {
+    const job = newJob();
+    const [good, broken] = [made('A'), made('B', [{ op: 'set', table: 'nowhere', id: 'S' }])];
+    await keepWaiting(job, { ...nothing, pending: [good, broken] });
+    const { pending, aside } = await takeWaiting(job);
+    expect([pending, aside.map((own) => own.pending)]).toEqual([[good], [broken]]);
+  });
+  it('what a version up to 0.5.0 kept is taken over once', async () => {
+    const job = newJob();
+    const old = made('A');
+    store.set(`yellow-pane.waiting.${job}`, JSON.stringify({ pending: [old], conflicts: [] }));
+    expect((await takeWaiting(job)).pending).toEqual([old]);
+    expect(store.size).toBe(0);
+    expect((await takeWaiting(job)).pending).toEqual([old]);
+  });
+});
+
+describe('do two tabs keep out of each other’s way?', () => {
+  const ofTab = async (job: string, tab: string, value: PendingChange): Promise<void> => { await (await browserStore()).put('waiting', { id: value.change.id, jobId: job, tab, kind: 'pending', value }); };
+  it('what a living tab looks after is left to it; once it is gone, this one takes it, beside its own', async () => {
+    const job = newJob();
+    const [theirs, own] = [made('theirs'), made('own')];
+    await ofTab(job, 'other', theirs);
+    living.add('other');
+    await keepWaiting(job, { ...nothing, pending: [own] });
+    expect((await takeWaiting(job)).pending).toEqual([own]);
+    living.clear();
+    expect((await takeWaiting(job)).pending).toEqual([theirs, own]);
+  });
+  it('what one tab has sent is taken out alone: the other’s stays', async () => {
+    const job = newJob();
+    const [theirs, own] = [made('theirs'), made('own')];
+    await ofTab(job, 'other', theirs);
+    living.add('other');
+    await keepWaiting(job, { ...nothing, pending: [own] });
+    await keepWaiting(job, nothing);
+    living.clear();
+    expect((await takeWaiting(job)).pending).toEqual([theirs]);
+  });
+});
+
+describe('is it said when the browser will not keep?', () => {
+  it('no while it refuses, yes once it takes everything', async () => {
+    const job = newJob();
+    const pending = [made('A')];
+    const refusing = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => { throw new DOMException('full', 'QuotaExceededError'); });
+    expect(await keepWaiting(job, { ...nothing, pending })).toBe(false);
+    refusing.mockRestore();
+    expect(await keepWaiting(job, { ...nothing, pending })).toBe(true);
+    expect((await takeWaiting(job)).pending).toEqual(pending);
+  });
+});
