@@ -167,13 +167,13 @@ test('a surface is deleted with its measures, and undo brings all of it back', a
 });
 
 test('a surface that is chosen while a stop is still being loaded is opened there', async ({ page }) => {
-  await page.goto(`${DEMO_JOB}/fit/${surface(13)}`);
-  await expect(page.getByRole('heading', { name: /^A-S1/ })).toBeVisible();
+  await page.goto(`${DEMO_JOB}/cut`);
+  await expect(page.getByRole('listbox', { name: 'Surfaces' })).toBeVisible();
   await page.route(/\/chunk-.*\.js$/, async (route) => { await new Promise((done) => { setTimeout(done, 1500); }); await route.continue(); });
   await page.getByRole('link', { name: /^Survey/ }).click();
-  await page.getByRole('listbox', { name: 'Surfaces' }).getByRole('option', { name: 'SW1' }).click();
+  await page.getByRole('listbox', { name: 'Surfaces' }).getByRole('option', { name: 'SW2' }).click();
   await expect(field(page, 'Width at the top')).toBeVisible();
-  await expect(page).toHaveURL(new RegExp(`/survey/${surface(1)}`));
+  await expect(page).toHaveURL(new RegExp(`/survey/${surface(2)}`));
 });
 
 test('deep links, the back key and the filter move through the job; units switch without changing what is kept', async ({ page }) => {

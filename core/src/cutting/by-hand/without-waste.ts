@@ -33,6 +33,12 @@ interface WidthClass {
   readonly inner: Uint32Array;
 }
 
+/** Lengths that a column reaches, at an edge and away from one; absent: its anchor wants an edge. */
+interface ColumnReach {
+  readonly bits: Uint32Array;
+  readonly inner?: Uint32Array | undefined;
+}
+
 interface Choice {
   readonly classes: readonly number[];
   readonly along: number;
@@ -47,6 +53,7 @@ const WAYS_ON = 3;
 /** How often a width that is used up at once goes before others: it was perhaps cut there. */
 const USED_UP_FIRST = 0.8;
 const LONGEST_FIRST = 0.7;
+const WISHING_FIRST = 2;
 
 /** Bands that fill the roll across and along, one after the other, going back where none goes on. Each holds the longest of the widest pieces left, mostly: in some band it must lie.
  *  @returns what `end` makes of the rest, the first that is of use; undefined when none is, or after so many tries */
@@ -108,25 +115,13 @@ function choicesOf(classes: readonly WidthClass[], first: number, anchor: Lie, c
   const common = new Uint32Array(words);
   const stock = { widths: classes.map(({ across }) => across), counts: classes.map(({ pieces }) => pieces.length) };
   for (const set of setsThatFill(width, stock, [first], canFill, { mostColumns, mostNodes: MOST_SET_NODES, mostSets: MOST_SETS, random })) {
-    /** With more columns of pieces that want an edge than there are edges, the first of them have it. */
-    let atEdge = edges;
-    let isFirst = true;
-    let isOpen = true;
+    const columns = set.map((index, place): ColumnReach => (place === 0 ? { bits: anchored, inner: anchoredInner } : classes[index] as WidthClass));
     common.fill(~0);
-    for (const index of set) {
-      const entry = classes[index] as WidthClass;
-      const asksEdge = entry.inner !== entry.bits;
-      const bits = isFirst ? (atEdge > 0 ? anchored : anchoredInner) : atEdge > 0 ? entry.bits : entry.inner;
-      if (asksEdge && atEdge > 0) atEdge -= 1;
-      isFirst = false;
-      if (bits === undefined) { isOpen = false; break; }
-      for (let word = 0; word < words; word += 1) common[word] = (common[word] as number) & (bits[word] as number);
-    }
-    if (!isOpen) continue;
+    for (const { bits } of columns) for (let word = 0; word < words; word += 1) common[word] = (common[word] as number) & (bits[word] as number);
     /** Where each column's share of what is left of its width ends, when the columns of this band use it up. */
     const shares = set.map((index) => (classes[index]?.total ?? 0) / set.filter((other) => other === index).length);
     const add = (along: number): void => {
-      if (along > mostBand || along <= 0 || (((common[along >> 5] as number) >>> (along & 31)) & 1) === 0) return;
+      if (along > mostBand || along <= 0 || !holds(common, along) || columns.filter((column) => needsEdge(column, along)).length > edges) return;
       const usedUp = shares.reduce((sum, share) => sum + (share === along ? 1 : 0), 0);
       found.push({ classes: set, along, rank: (random() < USED_UP_FIRST ? usedUp : 0) + random() * 0.5 });
     };
@@ -147,13 +142,16 @@ function bandOf(classes: readonly WidthClass[], { classes: set, along }: Choice,
   const after = [...classes];
   const columns: Column[] = [];
   const touched = new Map<number, readonly Lie[]>();
-  let atEdge = edges;
+  const needing = set.map((index, place) => (place === 0 ? anchor.wantsEdge || needsEdge(innerAfter(classes[index] as WidthClass, anchor, words), along) : needsEdge(classes[index] as WidthClass, along)));
+  /** Edges that no column needs are for those that have pieces for them. */
+  let spare = edges - needing.filter((needs) => needs).length;
   for (const [place, index] of set.entries()) {
     const { across, pieces: all, inner, bits } = classes[index] as WidthClass;
     const pieces = touched.get(index) ?? all;
     const open = place === 0 ? withoutOne(pieces, anchor) : pieces;
-    const stacked = fullStacksOf(longestFirst(inner !== bits && atEdge === 0 ? open.filter(({ wantsEdge }) => !wantsEdge) : open, random), along);
-    if (inner !== bits && atEdge > 0) atEdge -= 1;
+    const isAtEdge = needing[place] === true || (inner !== bits && spare > 0);
+    if (isAtEdge && needing[place] !== true) spare -= 1;
+    const stacked = fullStacksOf(longestFirst(isAtEdge ? open : open.filter(({ wantsEdge }) => !wantsEdge), random), along);
     const rest = place === 0 ? along - anchor.along : along;
     if (rest < 0 || !reaches(stacked, rest)) return undefined;
     const own = [...(place === 0 ? [anchor] : []), ...fullStack(stacked, rest)];
@@ -164,12 +162,26 @@ function bandOf(classes: readonly WidthClass[], { classes: set, along }: Choice,
   return { band: { along, columns, filled: columns.reduce((sum, { across }) => sum + across * along, 0) }, classes: after };
 }
 
+function holds(bits: Uint32Array, along: number): boolean {
+  return (((bits[along >> 5] as number) >>> (along & 31)) & 1) === 1;
+}
+
+/** Whether a column ends there only with a piece that wants an edge. */
+function needsEdge({ inner }: Pick<ColumnReach, 'inner'>, along: number): boolean {
+  return inner === undefined || !holds(inner, along);
+}
+
+/** What the anchor's column reaches with pieces that want no edge on top of it. */
+function innerAfter({ pieces }: WidthClass, anchor: Lie, words: number): Pick<ColumnReach, 'inner'> {
+  return { inner: reachedBy(withoutOne(pieces, anchor).filter(({ wantsEdge }) => !wantsEdge), words, anchor.along) };
+}
+
 function withoutOne(pieces: readonly Lie[], taken: Lie): readonly Lie[] {
   const at = pieces.findIndex(({ kind }) => kind === taken.kind);
   return at < 0 ? pieces : [...pieces.slice(0, at), ...pieces.slice(at + 1)];
 }
 
-/** Long pieces are used first, roughly: short ones are left to fill with. */
+/** Long pieces are used first, roughly: short ones are left to fill with. Those that want an edge go before others. */
 function longestFirst(pieces: readonly Lie[], random: () => number): readonly Lie[] {
-  return pieces.map((piece) => ({ piece, key: piece.along * (0.5 + random()) })).sort((a, b) => b.key - a.key).map(({ piece }) => piece);
+  return pieces.map((piece) => ({ piece, key: piece.along * (0.5 + random()) * (piece.wantsEdge ? WISHING_FIRST : 1) })).sort((a, b) => b.key - a.key).map(({ piece }) => piece);
 }
