@@ -1,5 +1,9 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { allSaved, copyOfDemo, expect, field, newContext, test } from './house';
+import { DEMO_JOB, allSaved, copyOfDemo, expect, field, newContext, startServer, surface, test } from './house';
 
 const textsOf = async (page: Page, job: string): Promise<readonly string[]> => ((await (await page.request.get(`/api${job}`)).json()) as { readonly rows: { readonly measure: readonly { readonly text: string }[] } }).rows.measure.map(({ text }) => text);
 const openSurface = async (page: Page, job: string, tag: string): Promise<void> => {
@@ -146,4 +150,27 @@ test('a colleague’s value saved while one types in the same field is asked abo
   await allSaved(page);
   await expect(field(page, 'Width at the bottom')).toHaveValue('1182');
   await expect(field(page, 'Width at the top')).toHaveValue('1190');
+});
+
+test('a backup by the button and by the command while the server runs; restored into a new folder, the job is there', async ({ browser, as }) => {
+  const server = await startServer({ isDemo: true });
+  const page = await (await newContext(browser, server.address)).newPage();
+  await as(page, 'Wren');
+  await page.goto('/settings');
+  await page.getByRole('button', { name: 'Back up now' }).click();
+  await expect(page.getByText(/^Backed up: yellow-pane-.*\.backup, \d+\.\d MB\.$/)).toBeVisible();
+  await page.goto(`${DEMO_JOB}/survey/${surface(2)}`);
+  await measure(page, 'Width at the top', '1187');
+  await allSaved(page);
+  const program = (...options: readonly string[]): string => spawnSync(process.execPath, ['server/dist/main.js', ...options], { encoding: 'utf8' }).stdout;
+  const [, file = ''] = /Backed up: (\S+) /.exec(program('--backup', '--data', server.folder)) ?? [];
+  const folder = mkdtempSync(join(tmpdir(), 'yellow-pane-restored-'));
+  expect(program('--restore', file, '--data', folder)).toContain(`into ${folder}`);
+  const restored = await startServer({ folder });
+  const later = await (await newContext(browser, restored.address)).newPage();
+  await as(later, 'Wren');
+  await later.goto(`${DEMO_JOB}/survey/${surface(2)}`);
+  await expect(field(later, 'Width at the top')).toHaveValue('1187');
+  await restored.stop();
+  await server.stop();
 });

@@ -27,6 +27,8 @@ export interface Route {
 const reasoned = z.looseObject({});
 const anyFields = z.record(z.string(), z.unknown());
 
+const backupSchema = z.strictObject({ name: z.string(), madeAt: z.string(), bytes: z.int() });
+
 export const ROUTES: readonly Route[] = [
   { method: 'get', path: '/api/health', says: 'Whether the server and its database answer, and whether there is room on its disk', answer: z.strictObject({ status: z.literal('ok'), hasRoom: z.boolean() }) },
   { method: 'get', path: '/api/jobs', says: 'All jobs that are not deleted', answer: z.array(jobSummarySchema) },
@@ -70,6 +72,8 @@ export const ROUTES: readonly Route[] = [
   { method: 'put', path: '/api/films/{filmId}', says: 'Add a film, or replace it with If-Match', body: filmBodySchema, answer: filmRowSchema },
   { method: 'post', path: '/api/films/example', says: 'Load the example catalogue: invented films, marked so', body: z.strictObject({ who: whoSchema }), answer: filmListSchema },
   { method: 'get', path: '/api/rates', says: 'Figures nobody has a source for, with their mark', answer: z.array(rateRowSchema) },
+  { method: 'get', path: '/api/backups', says: 'Where backups of everything lie, how many are kept, and which there are, the newest first', answer: z.strictObject({ folder: z.string(), most: z.int(), backups: z.array(backupSchema) }) },
+  { method: 'post', path: '/api/backups', says: 'Back everything up into one file, while work goes on', answer: backupSchema },
   { method: 'get', path: '/api/supplies', says: 'What the workshop has of what every job uses up', answer: z.array(supplyRowSchema) },
   { method: 'put', path: '/api/supplies/{key}', says: 'Say how much of it there is', body: supplyBodySchema, answer: supplyRowSchema, needsIfMatch: true },
   { method: 'put', path: '/api/rates/{key}', says: 'Replace a rate by what was measured', body: rateBodySchema, answer: rateRowSchema, needsIfMatch: true },

@@ -4,6 +4,8 @@ import express, { type Express, type Response } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import type { Database } from './db/database';
+import type { Backups } from './backup/backups';
+import { backupRoutes } from './features/backups/routes';
 import { benchRoutes } from './features/bench/routes';
 import { changeRoutes } from './features/changes/routes';
 import { cutPlanRoutes } from './features/cut-plans/routes';
@@ -36,6 +38,8 @@ export interface AppDeps {
   readonly search: Searching;
   /** Whether what is written next would find room on the disk. */
   readonly hasRoom?: () => boolean;
+  /** Backups of everything; absent in tests without a folder. */
+  readonly backups?: Backups;
   /** The built pages; absent in tests of the API. */
   readonly pagesFolder?: string;
 }
@@ -47,7 +51,7 @@ export interface App {
 }
 
 /** The whole server without a port: it never listens, so that tests and main alike can use it. */
-export function createApp({ db, clock, log, version, search, hasRoom = () => true, pagesFolder }: AppDeps): App {
+export function createApp({ db, clock, log, version, search, hasRoom = () => true, backups, pagesFolder }: AppDeps): App {
   const app = express();
   const feed = new ChangeFeed();
   const streams = new Set<() => void>();
@@ -82,6 +86,7 @@ export function createApp({ db, clock, log, version, search, hasRoom = () => tru
   app.use(dayReckonRoutes({ search }));
   app.use(formatRoutes());
   app.use(eventRoutes({ db, feed, onStream: (end) => { streams.add(end); return () => streams.delete(end); } }));
+  if (backups !== undefined) app.use(backupRoutes(backups));
   if (pagesFolder !== undefined) app.use(pages(pagesFolder));
   app.use((request) => { throw new Refusal('ROUTE_UNKNOWN', { path: 'address', expected: 'an address of this server', got: `${request.method} ${request.path}`.slice(0, 120) }); });
   app.use(problemHandler(log));

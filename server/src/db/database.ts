@@ -1,4 +1,5 @@
 import { PGlite } from '@electric-sql/pglite';
+import { sql } from 'drizzle-orm';
 import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
 import { cpSync, renameSync, rmSync } from 'node:fs';
@@ -13,8 +14,15 @@ export interface OpenDatabase {
   readonly close: () => Promise<void>;
   /** The whole database as a file, for copies and tests. */
   readonly dump: () => Promise<Blob>;
+  /** The whole database, compressed, as it is between two changes, with the rows of each table counted. */
+  readonly backUp: () => Promise<Snapshot>;
   /** Where the folder was copied to before it was brought up to date; absent: it was already, or is new. */
   readonly keptBefore?: string;
+}
+
+export interface Snapshot {
+  readonly payload: Uint8Array;
+  readonly counts: Readonly<Record<string, number>>;
 }
 
 export interface OpenOptions {
@@ -23,6 +31,8 @@ export interface OpenOptions {
   readonly migrationsFolder: string;
   /** A dump to start from instead of an empty database. */
   readonly template?: Blob;
+  /** Whether the folder is copied before it is brought up to date; left out: yes. */
+  readonly isCopyKept?: boolean;
 }
 
 interface Opened {
@@ -35,23 +45,41 @@ const START = [...PGlite.defaultStartParams, '-c', 'shared_buffers=16MB', '-c', 
 
 /** Opens the database and brings its tables up to date, all migrations in one transaction, after copying the folder beside itself.
  *  @throws DataFolderRefused for a folder of a newer version, or one that could not be brought up to date: it is as it was */
-export async function openDatabase({ folder, migrationsFolder, template }: OpenOptions): Promise<OpenDatabase> {
+export async function openDatabase({ folder, migrationsFolder, template, isCopyKept = true }: OpenOptions): Promise<OpenDatabase> {
   let opened = await openedFrom(folder, template);
   try {
     const { pending, isEmpty } = await standingOf(opened.db, migrationsFolder);
     let keptBefore: string | undefined;
-    if (folder !== undefined && pending.length > 0 && !isEmpty) {
+    if (isCopyKept && folder !== undefined && pending.length > 0 && !isEmpty) {
       await opened.client.close();
       keptBefore = copyBeside(folder, pending[0] ?? '');
       opened = await openedFrom(folder);
     }
     if (pending.length > 0) await bringUpToDate(opened.db, migrationsFolder, keptBefore);
     const { db, client } = opened;
-    return { db, close: () => client.close(), dump: () => client.dumpDataDir('none'), ...(keptBefore === undefined ? {} : { keptBefore }) };
+    return { db, close: () => client.close(), dump: () => client.dumpDataDir('none'), backUp: () => backUp(opened), ...(keptBefore === undefined ? {} : { keptBefore }) };
   } catch (error) {
     if (!opened.client.closed) await opened.client.close();
     throw error;
   }
+}
+
+/** No change can come between the counting and the copying: both happen within one transaction, and there is one at a time. */
+async function backUp({ client, db }: Opened): Promise<Snapshot> {
+  await client.exec('checkpoint');
+  return db.transaction(async (tx) => {
+    const counts = await countsOf(tx);
+    const dump = await client.dumpDataDir('gzip');
+    return { payload: new Uint8Array(await dump.arrayBuffer()), counts };
+  });
+}
+
+/** Rows of every table of ours. */
+export async function countsOf(db: Database | Transaction): Promise<Readonly<Record<string, number>>> {
+  const tables = await db.execute<{ name: string }>(sql`select table_name as name from information_schema.tables where table_schema = 'public' and table_type = 'BASE TABLE' order by table_name`);
+  const each = tables.rows.map(({ name }) => sql`select ${name}::text as name, count(*)::int as rows from ${sql.identifier(name)}`);
+  const counted = await db.execute<{ name: string; rows: number }>(sql.join(each, sql` union all `));
+  return Object.fromEntries(counted.rows.map(({ name, rows }) => [name, rows]));
 }
 
 async function openedFrom(folder: string | undefined, template?: Blob): Promise<Opened> {

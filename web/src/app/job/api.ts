@@ -21,6 +21,19 @@ async function ask<Answer>(path: string, init: RequestInit = {}): Promise<Answer
 
 const json = (method: string, body: unknown, headers: Record<string, string> = {}): RequestInit => ({ method, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json', ...headers } });
 
+export interface BackupFacts {
+  readonly name: string;
+  readonly madeAt: string;
+  readonly bytes: number;
+}
+
+/** Where backups lie, how many are kept, and which there are, the newest first. */
+export interface BackupList {
+  readonly folder: string;
+  readonly most: number;
+  readonly backups: readonly BackupFacts[];
+}
+
 /** Beyond these a change goes the way of lists brought in. */
 const MOST_OPS = 2000;
 const LARGE_BODY = 900_000;
@@ -50,6 +63,8 @@ export const api = {
     if (!answer.ok) throw new ServerGone('hpgl');
     return answer.text();
   },
+  backups: () => ask<BackupList>('/api/backups'),
+  backUp: () => ask<BackupFacts>('/api/backups', json('POST', {})),
   stock: () => ask<readonly StockItem[]>('/api/stock'),
   saveRoll: (id: string, who: string, roll: Roll, version?: number) => ask<RollRow>(`/api/rolls/${id}`, json('PUT', { who, roll }, version === undefined ? {} : { 'If-Match': `"${version}"` })),
   sendPhoto: (jobId: string, id: string, picture: Blob) => ask<{ readonly width_px: number; readonly height_px: number; readonly bytes: number }>(`/api/jobs/${jobId}/photos/${id}`, { method: 'PUT', body: picture, headers: { 'Content-Type': 'application/octet-stream' } }),

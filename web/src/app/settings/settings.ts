@@ -4,12 +4,13 @@ import type { RateRow } from '@yellow-pane/contracts';
 import { Rates } from '../catalogue/rates';
 import { Device } from '../device/device';
 import { GeneralCommands } from '../shell/general-commands';
+import { BackupsSection } from './backups';
 import { Choices } from '../ui/choice';
 
 /** What this device and this server are set to. */
 @Component({
   selector: 'yp-settings',
-  imports: [RouterLink, Choices],
+  imports: [RouterLink, Choices, BackupsSection],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <main class="max-w-2xl mx-auto px-5 py-6 flex flex-col gap-6">
@@ -18,6 +19,7 @@ import { Choices } from '../ui/choice';
       <yp-choices legend="Units" [choices]="units" [value]="device.units()" (chosen)="device.showIn($event)" />
       <yp-choices legend="Theme" [choices]="themes" [value]="device.theme()" (chosen)="device.wear($event)" />
       <label class="block"><span class="font-bold">Codes on labels lead to</span><input class="field" maxlength="200" placeholder="where the page was opened" [value]="device.labelBase()" (change)="leadLabels($any($event.target))" />@if (baseFault(); as text) { <span class="block text-stop font-semibold" role="alert">{{ text }}</span> }</label>
+      <yp-backups />
       <section aria-labelledby="rates">
         <h2 id="rates" class="text-xl">Rates nobody has a source for</h2>
         <p class="mt-1">Where these are used they are shown as what they are. Replace a guess by what you measured.</p>
