@@ -152,6 +152,20 @@ test('a colleague’s value saved while one types in the same field is asked abo
   await expect(field(page, 'Width at the top')).toHaveValue('1190');
 });
 
+test('a part of the page that is gone after an update: it is said, and the new page opens at the same place with what was typed', async ({ page, as }) => {
+  await as(page, 'Wren');
+  const job = await copyOfDemo(page);
+  await openSurface(page, job, 'SW2');
+  await field(page, 'Width at the top').fill('11 about');
+  await page.route(/\/chunk-.*\.js$/, (route) => route.fulfill({ status: 404, body: 'gone' }));
+  await page.getByRole('link', { name: /^Fit/ }).click();
+  await expect(page.getByText('The program was updated.')).toBeVisible();
+  await page.unroute(/\/chunk-.*\.js$/);
+  await expect(page).toHaveURL(/\/fit\//);
+  await page.getByRole('link', { name: /^Survey/ }).click();
+  await expect(field(page, 'Width at the top')).toHaveValue('11 about');
+});
+
 test('a backup by the button and by the command while the server runs; restored into a new folder, the job is there', async ({ browser, as }) => {
   const server = await startServer({ isDemo: true });
   const page = await (await newContext(browser, server.address)).newPage();

@@ -9,8 +9,8 @@ export const word = (max: number): z.ZodString => z.string().trim().min(1).max(m
 
 export const idSchema = z.uuidv7();
 export const whoSchema = word(80);
-/** ISO 8601 with `Z` or an offset: the same instant may be written in either way. */
-export const instantSchema = z.iso.datetime({ offset: true });
+/** ISO 8601 with `Z` or an offset: the same instant may be written in either way. Of these centuries: others no database or calendar agrees on. */
+export const instantSchema = z.iso.datetime({ offset: true }).refine((text) => text >= '1900' && text < '2200', { error: 'an instant from 1900 to 2199' });
 export const versionSchema = z.int().min(1).max(2_000_000_000);
 /** The version a person saw when beginning; 0: the row was not there yet. */
 export const seenVersionSchema = z.int().min(0).max(2_000_000_000);

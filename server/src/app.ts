@@ -24,6 +24,7 @@ import { reckonRoutes } from './features/reckon/routes';
 import type { Searching } from './features/reckon/search/searching';
 import { stockRoutes } from './features/stock/routes';
 import { weatherRoutes } from './features/weather/routes';
+import { refuseDeep } from './http/depth';
 import { nonceOf, pages } from './http/pages';
 import { problemHandler } from './http/problem-handler';
 import { Refusal } from './http/refusal';
@@ -61,8 +62,8 @@ export function createApp({ db, clock, log, version, search, hasRoom = () => tru
   app.use('/api', headersOfData());
   app.use(/^(?!\/api\/)/, headersOfPages());
   app.use('/api', (_request, response, next) => { response.set('Cache-Control', 'no-store'); next(); });
-  app.post('/api/jobs/:jobId/imports', express.json({ limit: '25mb' }));
-  app.use('/api', express.json({ limit: '1mb' }));
+  app.post('/api/jobs/:jobId/imports', express.json({ limit: '25mb', verify: refuseDeep }));
+  app.use('/api', express.json({ limit: '1mb', verify: refuseDeep }));
 
   app.get('/api/health', async (_request, response) => {
     await db.execute(sql`select 1`);

@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync, readFileSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
+import { chmodSync, existsSync, readFileSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import { join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -17,6 +17,8 @@ import { searchInThreads } from './features/reckon/search/search-threads';
 const LOOPBACK = '127.0.0.1';
 const GRACE_MS = 5000;
 const KEEP_ALIVE_MS = 65_000;
+/** A request that has not arrived by then is cut off. */
+const REQUEST_MS = 120_000;
 /** Less than this left on the disk: what is written next may not find room. */
 const LEAST_FREE_BYTES = 32 * 2 ** 20;
 const ROOT = fileURLToPath(new URL('../..', import.meta.url));
@@ -50,6 +52,7 @@ async function start(): Promise<void> {
   if (values.fresh) refreshFolder(folder);
   const clock = clockFrom(values.now);
   const unlock = lockFolder(folder);
+  chmodSync(folder, 0o700);
   process.on('exit', unlock);
   const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' }, pino.destination({ dest: join(folder, 'server.log'), mkdir: true, sync: false }));
   const databaseFolder = join(folder, 'db');
@@ -62,6 +65,8 @@ async function start(): Promise<void> {
   const server = createServer(app);
   /** Longer than any client keeps a line it will use again: else it may be cut just as a request goes out. */
   server.keepAliveTimeout = KEEP_ALIVE_MS;
+  server.headersTimeout = KEEP_ALIVE_MS + 1000;
+  server.requestTimeout = REQUEST_MS;
   await listen(server, port);
   const address = server.address();
   const at = `http://localhost:${typeof address === 'object' && address !== null ? address.port : port}`;
@@ -171,6 +176,8 @@ function listen(server: Server, port: number): Promise<void> {
   });
 }
 
+/** What is kept is for this person alone. */
+process.umask(0o077);
 const making = values['make-database'];
 const doing = making !== undefined ? makeDatabase(making) : values.backup ? backUpNow() : values.restore !== undefined ? restoreFrom(values.restore) : start();
 doing.catch((error: unknown) => {

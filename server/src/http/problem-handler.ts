@@ -12,10 +12,17 @@ export function problemHandler(log: Logger): ErrorRequestHandler {
       return;
     }
     const answer = problemOf(error);
-    if (answer.status >= 500) log.error({ err: error, method: request.method, url: request.originalUrl }, 'request failed');
-    else log.debug({ code: answer.code, method: request.method, url: request.originalUrl }, 'request refused');
+    if (answer.status >= 500) log.error({ fault: faultOf(error), method: request.method, path: request.path }, 'request failed');
+    else log.debug({ code: answer.code, method: request.method, path: request.path }, 'request refused');
     response.status(answer.status).type('application/problem+json').send(JSON.stringify(answer));
   };
+}
+
+/** What a log may hold of a fault: its kind and where it came from. The words of a database name what people typed. */
+function faultOf(error: unknown): Readonly<Record<string, unknown>> {
+  const cause = fieldOf(error, 'cause');
+  const at = textOf(fieldOf(error, 'stack'))?.split('\n').filter((line) => /^\s+at /.test(line)).slice(0, 12).map((line) => line.trim());
+  return { name: fieldOf(error, 'name'), code: fieldOf(error, 'code') ?? fieldOf(cause, 'code'), cause: fieldOf(cause, 'name'), at };
 }
 
 function problemOf(error: unknown): Problem {

@@ -1,5 +1,4 @@
 import { Injectable, inject } from '@angular/core';
-import type { Op } from '@yellow-pane/contracts';
 import { methodAfter } from '@yellow-pane/core/cutting';
 import { type CutMethod, NEW_PLACE, NEW_SURFACE, type RowOf, SHAPES_OF_KIND, type SurfaceKind, type SurfaceShape } from '@yellow-pane/core/job';
 import { Catalogue } from '../../catalogue/catalogue';
