@@ -28,6 +28,7 @@ import { refuseDeep } from './http/depth';
 import { nonceOf, pages } from './http/pages';
 import { problemHandler } from './http/problem-handler';
 import { Refusal } from './http/refusal';
+import { refuseWithoutRoom } from './http/room';
 import { whoAsks } from './http/who-asks';
 
 export interface AppDeps {
@@ -58,6 +59,7 @@ export function createApp({ db, clock, log, version, search, hasRoom = () => tru
   const streams = new Set<() => void>();
   app.disable('x-powered-by');
   app.use(whoAsks);
+  app.use(refuseWithoutRoom(hasRoom));
   app.set('query parser', 'simple');
   app.use('/api', headersOfData());
   app.use(/^(?!\/api\/)/, headersOfPages());

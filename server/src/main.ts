@@ -54,7 +54,10 @@ async function start(): Promise<void> {
   const unlock = lockFolder(folder);
   chmodSync(folder, 0o700);
   process.on('exit', unlock);
-  const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' }, pino.destination({ dest: join(folder, 'server.log'), mkdir: true, sync: false }));
+  const logFile = pino.destination({ dest: join(folder, 'server.log'), mkdir: true, sync: false });
+  /** A log that cannot be written, on a full disk, is no reason to stop. */
+  logFile.on('error', () => undefined);
+  const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' }, logFile);
   const databaseFolder = join(folder, 'db');
   if (!existsSync(join(databaseFolder, 'PG_VERSION'))) makeDatabaseApart(databaseFolder);
   const database = await openDatabase({ folder: databaseFolder, migrationsFolder: MIGRATIONS });

@@ -34,3 +34,21 @@ describe('is what would break the server refused before it does?', () => {
     }
   });
 });
+
+describe('what while the disk is nearly full?', () => {
+  it('writes are refused with 507 and a sentence, reading and reckoning go on; once there is room it writes again', async () => {
+    let isFull = false;
+    const own = await testApp({ hasRoom: () => !isFull });
+    const mine = smallJob();
+    await own.send(mine.jobId, mine.ops).expect(200);
+    isFull = true;
+    const set = { op: 'set', table: 'surface', id: mine.surfaceId, baseVersion: 1, fields: { tag: 'SW9' } } as const;
+    expect(((await own.send(mine.jobId, [set]).expect(507)).body as Problem).code).toBe('DISK_FULL');
+    await request(own.app).get(`/api/jobs/${mine.jobId}`).expect(200);
+    await request(own.app).post('/api/reckon/measure').send({ measures: [] }).expect((answer) => { expect(answer.status).not.toBe(507); });
+    expect((await request(own.app).get('/api/health').expect(200)).body).toMatchObject({ hasRoom: false });
+    isFull = false;
+    await own.send(mine.jobId, [set]).expect(200);
+    await own.close();
+  });
+});

@@ -21,14 +21,14 @@ export interface TestApp {
 }
 
 /** The whole server on an in-memory database; the first one is made from nothing, the others from its copy. */
-export async function testApp(): Promise<TestApp> {
+export async function testApp(more: { readonly hasRoom?: () => boolean } = {}): Promise<TestApp> {
   template ??= openDatabase({ migrationsFolder }).then(async (first: OpenDatabase) => {
     const dump = await first.dump();
     await first.close();
     return dump;
   });
   const { db, close } = await openDatabase({ migrationsFolder, template: await template });
-  const { app } = createApp({ db, clock: () => new Date('2026-11-24T09:20:00Z'), log: pino({ level: 'silent' }), version: 'test', search: searchHere });
+  const { app } = createApp({ db, clock: () => new Date('2026-11-24T09:20:00Z'), log: pino({ level: 'silent' }), version: 'test', search: searchHere, ...more });
   return { app, db, close, send: (jobId, ops, more = {}) => request(app).post(`/api/jobs/${jobId}/changes`).send({ id: newId(), session: newId(), who: 'Wren', ops, ...more }) };
 }
 
