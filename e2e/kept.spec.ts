@@ -152,6 +152,38 @@ test('a colleague’s value saved while one types in the same field is asked abo
   await expect(field(page, 'Width at the top')).toHaveValue('1190');
 });
 
+test('a disk without room: what was done waits in its order, the sentence stays until it is tried again', async ({ page, as }) => {
+  await as(page, 'Wren');
+  const job = await copyOfDemo(page);
+  await openSurface(page, job, 'SW2');
+  await page.route('**/changes', (route) => route.fulfill({ status: 507, contentType: 'application/problem+json', body: JSON.stringify({ type: '', status: 507, code: 'DISK_FULL', title: 'The disk is full', detail: 'Make room, then save again.', path: 'disk', expected: 'free space', got: 'none' }) }));
+  await page.route('**/api/health', (route) => route.fulfill({ json: { status: 'ok', hasRoom: false } }));
+  await measure(page, 'Width at the top', '1181');
+  await measure(page, 'Width in the middle', '1182');
+  await expect(page.getByText(/The disk is full.*2 changes wait here in order/)).toBeVisible();
+  await page.unroute('**/changes');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await allSaved(page);
+  await expect(page.getByText('The disk is full')).toHaveCount(0);
+  expect(await textsOf(page, job)).toEqual(expect.arrayContaining(['1181', '1182']));
+});
+
+test('six tabs at once: all open, and a measure in one is seen in the others; also once the first is closed', async ({ browser, baseURL, as }) => {
+  const context = await newContext(browser, baseURL ?? '');
+  const pages: Page[] = [];
+  for (let tab = 0; tab < 6; tab += 1) pages.push(await context.newPage());
+  const [first, second, ...others] = pages;
+  if (first === undefined || second === undefined) throw new Error('no tabs');
+  await as(first, 'Wren');
+  const job = await copyOfDemo(first);
+  for (const page of pages) await openSurface(page, job, 'SW2');
+  await measure(second, 'Width at the top', '1181');
+  for (const page of [first, ...others]) await expect(field(page, 'Width at the top')).toHaveValue('1181');
+  await first.close();
+  await measure(second, 'Width at the top', '1182');
+  for (const page of others) await expect(field(page, 'Width at the top')).toHaveValue('1182');
+});
+
 test('a part of the page that is gone after an update: it is said, and the new page opens at the same place with what was typed', async ({ page, as }) => {
   await as(page, 'Wren');
   const job = await copyOfDemo(page);

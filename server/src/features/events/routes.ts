@@ -1,5 +1,5 @@
 import type { AcceptedChange } from '@yellow-pane/contracts';
-import { and, asc, eq, gt } from 'drizzle-orm';
+import { and, asc, eq, gt, max } from 'drizzle-orm';
 import { Router } from 'express';
 import * as z from 'zod';
 import type { Database } from '../../db/database';
@@ -10,6 +10,8 @@ import type { ChangeFeed } from './change-feed';
 
 const MOST_MISSED = 200;
 const HEARTBEAT_MS = 15_000;
+/** A listener that is so far behind is let go: it comes back and is told what it missed, or to load anew. */
+const MOST_WAITING_BYTES = 4_000_000;
 
 interface Deps {
   readonly db: Database;
@@ -18,7 +20,7 @@ interface Deps {
   readonly onStream: (end: () => void) => () => void;
 }
 
-/** Server-sent events: each accepted change, with what was missed since Last-Event-ID; `reload` when that is too much. */
+/** Server-sent events: each accepted change of one job or of all, `began` with the last number there is, what was missed since Last-Event-ID; `reload` when that is too much. */
 export function eventRoutes({ db, feed, onStream }: Deps): Router {
   const routes = Router();
   routes.get('/api/events', async (request, response) => {
@@ -26,30 +28,39 @@ export function eventRoutes({ db, feed, onStream }: Deps): Router {
     const since = Number(request.get('Last-Event-ID') ?? request.query['since'] ?? NaN);
     response.writeHead(200, { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store', Connection: 'keep-alive', 'X-Accel-Buffering': 'no' });
     response.write('retry: 1000\n\n');
-    const early: AcceptedChange[] = [];
+    const early: (readonly [jobId: string, accepted: AcceptedChange])[] = [];
     let isCaughtUp = false;
-    const send = (accepted: AcceptedChange): void => { response.write(`id: ${accepted.seq}\nevent: change\ndata: ${JSON.stringify(accepted)}\n\n`); };
+    const send = (ofJob: string, accepted: AcceptedChange): void => {
+      response.write(`id: ${accepted.seq}\nevent: change\ndata: ${JSON.stringify({ ...accepted, jobId: ofJob })}\n\n`);
+      if (response.writableLength > MOST_WAITING_BYTES) response.destroy();
+    };
     const stopListening = feed.listen((ofJob, accepted) => {
       if (jobId !== undefined && ofJob !== jobId) return;
-      if (isCaughtUp) send(accepted);
-      else early.push(accepted);
+      if (isCaughtUp) send(ofJob, accepted);
+      else early.push([ofJob, accepted]);
     });
     const heartbeat = setInterval(() => response.write(': still here\n\n'), HEARTBEAT_MS);
     const forget = onStream(() => response.end());
     response.on('close', () => { stopListening(); clearInterval(heartbeat); forget(); });
     if (Number.isSafeInteger(since)) await catchUp(db, jobId, since, send, () => response.write('event: reload\ndata: {}\n\n'));
+    else response.write(`id: ${await lastSeq(db)}\nevent: began\ndata: {}\n\n`);
     isCaughtUp = true;
-    early.forEach(send);
+    for (const own of early) send(...own);
   });
   return routes;
 }
 
-async function catchUp(db: Database, jobId: string | undefined, since: number, send: (accepted: AcceptedChange) => void, reload: () => void): Promise<void> {
-  const ofJob = jobId === undefined ? undefined : eq(change.jobId, jobId);
-  const missed = await db.select().from(change).where(and(gt(change.seq, since), ofJob)).orderBy(asc(change.seq)).limit(MOST_MISSED + 1);
+async function lastSeq(db: Database): Promise<number> {
+  const [row] = await db.select({ seq: max(change.seq) }).from(change);
+  return row?.seq ?? 0;
+}
+
+async function catchUp(db: Database, jobId: string | undefined, since: number, send: (jobId: string, accepted: AcceptedChange) => void, reload: () => void): Promise<void> {
+  const wanted = jobId === undefined ? undefined : eq(change.jobId, jobId);
+  const missed = await db.select().from(change).where(and(gt(change.seq, since), wanted)).orderBy(asc(change.seq)).limit(MOST_MISSED + 1);
   if (missed.length > MOST_MISSED) {
     reload();
     return;
   }
-  for (const { seq, id, session, who, at } of missed) send({ seq, changeId: id, session, who, at: at.toISOString(), rows: await rowsOfChange(db, seq) });
+  for (const { seq, id, jobId: ofJob, session, who, at } of missed) send(ofJob, { seq, changeId: id, session, who, at: at.toISOString(), rows: await rowsOfChange(db, seq) });
 }

@@ -1,5 +1,7 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import type { DeviceMessage, Forecast, ThermometerCommand, ThermometerState, WeatherScenario } from '@yellow-pane/contracts';
+import type { Subscription } from 'rxjs';
+import { sharedStream } from '../device/shared-stream';
 import { ServerRefusal, api } from '../job/api';
 import { JobReading } from '../job/job-reading';
 
@@ -19,14 +21,13 @@ export class Weather {
   readonly isStale = computed(() => { const issued = this.forecast()?.issuedAt; return issued !== undefined && Date.now() - Date.parse(issued) > STALE_MS; });
   /** What the thermometer on site says, while it is connected. */
   readonly onSite = computed(() => { const state = this.thermometer(); return state?.isConnected === true && state.at !== null ? { air_C: state.air_C, humidity: state.humidity } : undefined; });
-  #stream: EventSource | undefined;
+  #stream: Subscription | undefined;
 
   /** Begins to listen; again does no harm. */
   begin(): void {
     void this.load();
     if (this.#stream !== undefined) return;
-    this.#stream = new EventSource('/api/bench/thermometer/stream');
-    this.#stream.onmessage = (event: MessageEvent<string>) => { this.#hear(JSON.parse(event.data) as DeviceMessage); };
+    this.#stream = sharedStream('/api/bench/thermometer/stream').subscribe(({ name, data }) => { if (name === 'message') this.#hear(JSON.parse(data) as DeviceMessage); });
     void api.thermometerState().then((state) => { this.thermometer.set(state); }, () => undefined);
     setInterval(() => { void this.load(); }, AGAIN_MS);
   }

@@ -7,14 +7,17 @@ const nameOf = (tab: string): string => `yellow-pane tab ${tab}`;
 const CHANNEL = 'yellow-pane tabs';
 const watched = new Set<string>();
 
-const locks = (): LockManager | undefined => (globalThis.navigator as Navigator | undefined)?.locks;
+/** Locks over all tabs of this browser; not there on pages that came over an open line. */
+export function locksOfBrowser(): LockManager | undefined {
+  return (globalThis.navigator as Navigator | undefined)?.locks;
+}
 
 let living: Promise<void> | undefined;
 
 /** Holds a lock for as long as this tab lives: when it is free, the tab is gone. Resolves once it is held, or where there are no locks. */
 export function liveInThisTab(): Promise<void> {
   living ??= new Promise((held) => {
-    const all = locks();
+    const all = locksOfBrowser();
     if (all === undefined) { held(); return; }
     void all.request(nameOf(TAB), () => { held(); return new Promise<never>(() => undefined); }).catch(() => { held(); });
   });
@@ -23,7 +26,7 @@ export function liveInThisTab(): Promise<void> {
 
 /** The other tabs that live now; where the browser cannot tell, none. */
 export async function otherTabs(): Promise<ReadonlySet<string>> {
-  const { held = [] } = await locks()?.query() ?? {};
+  const { held = [] } = await locksOfBrowser()?.query() ?? {};
   return new Set(held.flatMap(({ name = '' }) => (name.startsWith(nameOf('')) && name !== nameOf(TAB) ? [name.slice(nameOf('').length)] : [])));
 }
 
@@ -32,7 +35,7 @@ export function whenTabsGo(gone: () => void): void {
   const watch = (tab: string): void => {
     if (tab === TAB || watched.has(tab)) return;
     watched.add(tab);
-    void locks()?.request(nameOf(tab), { mode: 'shared' }, () => undefined).then(() => { watched.delete(tab); gone(); }, () => undefined);
+    void locksOfBrowser()?.request(nameOf(tab), { mode: 'shared' }, () => undefined).then(() => { watched.delete(tab); gone(); }, () => undefined);
   };
   void otherTabs().then((tabs) => { tabs.forEach(watch); });
   if (typeof BroadcastChannel === 'undefined') return;
@@ -43,6 +46,6 @@ export function whenTabsGo(gone: () => void): void {
 
 /** Runs something while no other tab of this browser does the same. */
 export async function aloneOverTabs<Answer>(what: string, run: () => Promise<Answer>): Promise<Answer> {
-  const all = locks();
+  const all = locksOfBrowser();
   return all === undefined ? run() : await all.request(`yellow-pane ${what}`, run);
 }

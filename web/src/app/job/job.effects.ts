@@ -2,16 +2,19 @@ import { DOCUMENT, inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
 import type { AcceptedChange } from '@yellow-pane/contracts';
-import { EMPTY, Observable, catchError, concatMap, debounceTime, defer, distinctUntilChanged, filter, from, fromEvent, map, merge, of, switchMap, tap, timer, withLatestFrom } from 'rxjs';
+import { catchError, concat, concatMap, debounceTime, defer, distinctUntilChanged, EMPTY, filter, finalize, from, fromEvent, map, merge, Observable, of, race, share, switchMap, take, takeUntil, tap, timer, toArray, withLatestFrom } from 'rxjs';
 import { Drafts } from '../device/drafts';
 import { JobActions, jobFeature } from './job.feature';
 import { ServerRefusal, api } from './api';
 import { aloneOverTabs, whenTabsGo } from '../device/open-tabs';
+import { sharedStream } from '../device/shared-stream';
 import { keepWaiting, takeWaiting } from './waiting-writes';
 
 const RETRY_MS = 1500;
 const ROOM_MS = 5000;
 const KEEP_MS = 5000;
+const LINE_MS = 1000;
+const LINGER_MS = 5000;
 const NO_ROOM = 507;
 
 /** Fetches the job when it is opened, and again when too much was missed. */
@@ -19,7 +22,7 @@ export const load = createEffect((actions = inject(Actions), store = inject(Stor
   { return actions.pipe(
     ofType(JobActions.open, JobActions.reload),
     withLatestFrom(store.select(jobFeature.selectJobId)),
-    switchMap(([, jobId]) => jobId === null ? EMPTY : from(Promise.all([api.job(jobId), takeWaiting(jobId)])).pipe(
+    switchMap(([, jobId]) => jobId === null ? EMPTY : lineStands().pipe(switchMap(() => Promise.all([api.job(jobId), takeWaiting(jobId)]))).pipe(
       map(([job, waiting]) => JobActions.opened({ job, ...waiting })),
       catchError((error: unknown) => error instanceof ServerRefusal && error.problem.status < 500 ? of(JobActions.missing()) : merge(of(JobActions.serverGone()), timer(RETRY_MS).pipe(map(() => JobActions.reload())))),
     )),
@@ -62,12 +65,22 @@ export const knock = createEffect((store = inject(Store)) =>
     )),
   ) }, { functional: true });
 
-/** Hears of every change anybody makes to the open job. */
+/** Changes anybody makes to any job, over the one line of this browser. */
+let isLineStanding = false;
+/** Whether a job was read before the line stood: something may have fallen between the two. */
+let isReadBlind = false;
+const line$ = sharedStream('/api/events', ['change', 'reload', 'began']).pipe(
+  tap(({ name }) => { if (name === 'open' || name === 'error') isLineStanding = name === 'open'; }),
+  finalize(() => { isLineStanding = false; }),
+  share({ resetOnRefCountZero: () => timer(LINGER_MS) }),
+);
+
+/** Hears of every change anybody makes to the open job. What comes while it is being loaded waits until it is there. */
 export const hear = createEffect((store = inject(Store), actions = inject(Actions)) =>
   { return actions.pipe(
-    ofType(JobActions.opened, JobActions.close),
-    withLatestFrom(store.select(jobFeature.selectJobId), store.select(jobFeature.selectSeq)),
-    switchMap(([, jobId, seq]) => (jobId === null ? EMPTY : changesOf(jobId, seq))),
+    ofType(JobActions.open, JobActions.reload, JobActions.close),
+    withLatestFrom(store.select(jobFeature.selectJobId)),
+    switchMap(([, jobId]) => (jobId === null ? EMPTY : changesOf(jobId, actions.pipe(ofType(JobActions.opened))))),
   ) }, { functional: true });
 
 /** Keeps what is not saved yet in the browser at the moment it changes. */
@@ -125,28 +138,28 @@ function failed(changeId: string, error: unknown): ReturnType<typeof JobActions.
   return error.problem.status === NO_ROOM ? JobActions.diskFull({ problem: error.problem }) : JobActions.refused({ changeId, problem: error.problem });
 }
 
-function changesOf(jobId: string, seq: number): Observable<ReturnType<typeof JobActions.accepted> | ReturnType<typeof JobActions.reload> | ReturnType<typeof JobActions.serverGone> | ReturnType<typeof JobActions.serverHere>> {
-  return new Observable((out) => {
-    let source = new EventSource(`/api/events?job=${jobId}&since=${seq}`);
-    let latest = seq;
-    let again: ReturnType<typeof setTimeout> | undefined;
-    const attach = (): void => {
-      source.addEventListener('change', (event: MessageEvent<string>) => {
-        const answer = JSON.parse(event.data) as AcceptedChange;
-        latest = Math.max(latest, answer.seq);
-        out.next(JobActions.accepted({ answer }));
-      });
-      source.addEventListener('reload', () => { out.next(JobActions.reload()); });
-      source.addEventListener('open', () => { out.next(JobActions.serverHere()); });
-      source.addEventListener('error', () => {
-        out.next(JobActions.serverGone());
-        if (source.readyState !== EventSource.CLOSED) return;
-        again = setTimeout(() => { source = new EventSource(`/api/events?job=${jobId}&since=${latest}`); attach(); }, RETRY_MS);
-      });
-    };
-    attach();
-    return () => { clearTimeout(again); source.close(); };
-  });
+type Heard = ReturnType<typeof JobActions.accepted> | ReturnType<typeof JobActions.reload> | ReturnType<typeof JobActions.serverGone> | ReturnType<typeof JobActions.serverHere>;
+
+function changesOf(jobId: string, opened: Observable<unknown>): Observable<Heard> {
+  const heard = line$.pipe(concatMap(({ name, data }): readonly Heard[] => {
+    if (name === 'open') return isReadBlind ? [JobActions.serverHere(), JobActions.reload()] : [JobActions.serverHere()];
+    if (name === 'error') return [JobActions.serverGone()];
+    if (name === 'reload') return [JobActions.reload()];
+    if (name !== 'change') return [];
+    const { jobId: ofJob, ...answer } = JSON.parse(data) as AcceptedChange & { readonly jobId: string };
+    return ofJob === jobId ? [JobActions.accepted({ answer })] : [];
+  }), share());
+  const whileLoading = heard.pipe(takeUntil(opened.pipe(take(1))), toArray(), concatMap((all) => all.filter(({ type }) => type === JobActions.accepted.type)));
+  return concat(whileLoading, heard);
+}
+
+/** Reading waits until the line stands, so that nothing falls between the two; not for long. */
+function lineStands(): Observable<unknown> {
+  if (isLineStanding) {
+    isReadBlind = false;
+    return of(true);
+  }
+  return race(line$.pipe(filter(({ name }) => name === 'open'), take(1), map(() => false)), timer(LINE_MS).pipe(map(() => true))).pipe(tap((isBlind) => { isReadBlind = isBlind; }));
 }
 
 /** Leaving the page with unsaved work: it is kept, so nobody is asked; this only marks it for tests and logs. */
