@@ -1,4 +1,5 @@
 import { spawn } from 'node:child_process';
+import { availableParallelism } from 'node:os';
 import { buildIfNeeded, chromiumIfNeeded, installIfNeeded, refuseOldNode } from './prepare.mjs';
 
 /** `npm test`: everything, from a fresh clone. Two lanes at first, then the browser. Says the minutes of each stage and ends with a line of counts. */
@@ -9,7 +10,9 @@ chromiumIfNeeded();
 let passed = 0;
 let failed = 0;
 
-const units = stage('unit', ['run', '-s', 'unit']).then((told) => { count(told, /Tests:\s+(?:(\d+) failed, )?(?:\d+ skipped, )?(?:(\d+) passed)?/g); });
+/** With two processors Jest would take one, and leave the other idle once the second lane is done. */
+const workers = Math.max(2, availableParallelism() - 1);
+const units = stage('unit', ['run', '-s', 'unit', '--', `--maxWorkers=${workers}`]).then((told) => { count(told, /Tests:\s+(?:(\d+) failed, )?(?:\d+ skipped, )?(?:(\d+) passed)?/g); });
 const rest = (async () => {
   await stage('types', ['run', '-s', 'types']);
   buildIfNeeded();
