@@ -1,4 +1,4 @@
-import { Injectable, computed, inject } from '@angular/core';
+import { Injectable, computed, inject, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router } from '@angular/router';
 import { filter, map, startWith } from 'rxjs';
@@ -16,7 +16,10 @@ export class Selection {
   readonly #path = toSignal(this.#router.events.pipe(filter((event) => event instanceof NavigationEnd), map((event) => event.urlAfterRedirects), startWith(this.#router.url)), { requireSync: true });
   readonly #parts = computed(() => partsOf(this.#path()));
   /** Where one is on the way to, while that page is still being loaded: what is chosen meanwhile is chosen there. */
-  readonly #bound = computed(() => { const { finalUrl, extractedUrl } = this.#router.currentNavigation() ?? {}; return partsOf((finalUrl ?? extractedUrl)?.toString() ?? this.#path()); });
+  #bound(): UrlParts {
+    /** Asked once, when something is chosen: an effect that chooses must not follow its own navigation round and round. */
+    return untracked(() => { const { finalUrl, extractedUrl } = this.#router.currentNavigation() ?? {}; return partsOf((finalUrl ?? extractedUrl)?.toString() ?? this.#path()); });
+  }
 
   readonly jobId = computed(() => this.#parts()?.[1]);
   readonly stop = computed(() => stopIn(this.#parts()));
