@@ -152,6 +152,28 @@ test('a colleague’s value saved while one types in the same field is asked abo
   await expect(field(page, 'Width at the top')).toHaveValue('1190');
 });
 
+test('the same for what is told in words: what a colleague put there meanwhile is asked about', async ({ page, as }) => {
+  await as(page, 'Wren');
+  const job = await copyOfDemo(page);
+  await openSurface(page, job, 'SW2');
+  const { rows } = (await (await page.request.get(`/api${job}`)).json()) as { readonly rows: Readonly<Record<'surface', readonly { readonly id: string; readonly tag?: string; readonly version: number }[]>> };
+  const sw2 = rows.surface.find(({ tag }) => tag === 'SW2');
+  await page.getByText('Tag, place, glass, condition').click();
+  await page.getByLabel('Remark').pressSequentially('ask about the lo');
+  const answer = await page.request.patch(`/api${job}/rows/surface/${sw2?.id ?? ''}`, { headers: { 'If-Match': `"${sw2?.version ?? 0}"` }, data: { who: 'Finch', fields: { remark: 'key is with the porter' } } });
+  expect(answer.status()).toBe(200);
+  await page.getByText('Remark: key is with the porter').waitFor();
+  await expect(page.getByLabel('Remark')).toHaveValue('ask about the lo');
+  await page.getByLabel('Remark').pressSequentially('ck');
+  await page.keyboard.press('Tab');
+  const box = page.getByRole('alertdialog');
+  await expect(box.getByText('key is with the porter')).toBeVisible();
+  await expect(box.getByText('ask about the lock')).toBeVisible();
+  await box.getByRole('button', { name: 'Use mine' }).click();
+  await allSaved(page);
+  await expect(page.getByRole('textbox', { name: 'Remark' })).toHaveValue('ask about the lock');
+});
+
 test('a disk without room: what was done waits in its order, the sentence stays until it is tried again', async ({ page, as }) => {
   await as(page, 'Wren');
   const job = await copyOfDemo(page);

@@ -1,8 +1,10 @@
 import { patchState, signalStore, withMethods, withState } from '@ngrx/signals';
+import { allAhead, doneAhead, noteAhead } from './ahead';
 import { type DraftRecord, browserStore } from './browser-store';
 import { readKept, writeKept } from './keep';
 
 const OLD_KEY = 'drafts';
+const AHEAD = 'drafts';
 const MOST_WAIT_MS = 1500;
 
 interface DraftsState {
@@ -23,17 +25,35 @@ export const Drafts = signalStore(
     const inTurn = (write: () => Promise<unknown>): void => {
       turn = turn.then(write).then(() => { patchState(store, { isKept: true }); }, () => { patchState(store, { isKept: false }); });
     };
+    const keep = (record: DraftRecord, noted = noteAhead(AHEAD, record.key, record)): void => {
+      inTurn(async () => {
+        await (await browserStore()).put('drafts', record);
+        doneAhead(AHEAD, record.key, noted);
+      });
+    };
+    const drop = (key: string, noted = noteAhead(AHEAD, key, null)): void => {
+      inTurn(async () => {
+        await (await browserStore()).delete('drafts', key);
+        doneAhead(AHEAD, key, noted);
+      });
+    };
     return {
       /** What was kept is read before the first field is shown; a browser that does not answer is not waited for. */
       async load(): Promise<void> {
         const read = browserStore().then((kept) => kept.getAll('drafts')).catch((): readonly DraftRecord[] => []);
         const late = new Promise<readonly DraftRecord[]>((done) => { setTimeout(() => { done([]); }, MOST_WAIT_MS); });
-        const records = await Promise.race([read, late]);
+        const ahead = [...allAhead(AHEAD)].map(([key, noted]) => ({ key, noted, record: recordOf(noted) }));
+        const overtaken = new Set(ahead.map(({ key }) => key));
+        const records = [...(await Promise.race([read, late])).filter(({ key }) => !overtaken.has(key)), ...ahead.flatMap(({ record }) => record ?? [])];
         const old = store.texts();
         patchState(store, {
           texts: { ...Object.fromEntries(records.map(({ key, text }) => [key, text])), ...old },
           versions: Object.fromEntries(records.flatMap(({ key, version }) => (version === undefined ? [] : [[key, version]]))),
         });
+        for (const { key, noted, record } of ahead) {
+          if (record === undefined) drop(key, noted);
+          else keep(record, noted);
+        }
         if (Object.keys(old).length === 0) return;
         inTurn(async () => {
           const kept = await browserStore();
@@ -47,19 +67,22 @@ export const Drafts = signalStore(
       type(key: string, text: string, version?: number): void {
         const first = key in store.texts() ? store.versions()[key] : version;
         patchState(store, { texts: { ...store.texts(), [key]: text }, ...(first === undefined ? {} : { versions: { ...store.versions(), [key]: first } }) });
-        inTurn(async () => (await browserStore()).put('drafts', { key, text, version: first }));
+        keep({ key, text, version: first });
       },
       forget(key: string): void {
         if (!(key in store.texts())) return;
         const without = <Value>(all: Readonly<Record<string, Value>>): Record<string, Value> => Object.fromEntries(Object.entries(all).filter(([other]) => other !== key));
         patchState(store, { texts: without(store.texts()), versions: without(store.versions()) });
-        inTurn(async () => (await browserStore()).delete('drafts', key));
+        drop(key);
       },
     };
   }),
 );
 
-
+/** As noted ahead; undefined when it was to be forgotten. */
+function recordOf(noted: string): DraftRecord | undefined {
+  return (JSON.parse(noted) as DraftRecord | null) ?? undefined;
+}
 
 /** What versions up to 0.5.0 kept in one text. */
 function readTheOldWay(): Record<string, string> {

@@ -1,17 +1,10 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
+import { type LocalTexts, fakeLocalStorage } from '../testing/local-storage';
 import { readKept, writeKept } from './keep';
 
-/** A browser's store: text by key, and it can be full. */
-class Store {
-  readonly texts = new Map<string, string>();
-  isFull = false;
-  getItem(key: string): string | null { return this.texts.get(key) ?? null; }
-  setItem(key: string, text: string): void { if (this.isFull) throw new Error('quota'); this.texts.set(key, text); }
-  removeItem(key: string): void { this.texts.delete(key); }
-}
-let store: Store;
+let store: LocalTexts;
 const before = Object.getOwnPropertyDescriptor(globalThis, 'localStorage');
-beforeEach(() => { store = new Store(); Object.defineProperty(globalThis, 'localStorage', { value: store, configurable: true }); });
+beforeEach(() => { store = fakeLocalStorage(); });
 afterEach(() => { if (before === undefined) Reflect.deleteProperty(globalThis, 'localStorage'); else Object.defineProperty(globalThis, 'localStorage', before); });
 
 describe('is what is typed kept in the browser?', () => {

@@ -2,7 +2,7 @@ import { DOCUMENT, inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
 import type { AcceptedChange } from '@yellow-pane/contracts';
-import { catchError, concat, concatMap, debounceTime, defer, distinctUntilChanged, EMPTY, filter, finalize, from, fromEvent, map, merge, Observable, of, race, share, switchMap, take, takeUntil, tap, timer, toArray, withLatestFrom } from 'rxjs';
+import { catchError, concat, concatMap, debounceTime, defer, distinctUntilChanged, EMPTY, filter, finalize, from, fromEvent, map, merge, mergeMap, Observable, of, race, share, switchMap, take, takeUntil, tap, timer, toArray, withLatestFrom } from 'rxjs';
 import { Drafts } from '../device/drafts';
 import { JobActions, jobFeature } from './job.feature';
 import { ServerRefusal, api } from './api';
@@ -88,7 +88,7 @@ export const keep = createEffect((store = inject(Store)) =>
   { return store.select(jobFeature.selectJobState).pipe(
     filter(({ status }) => status === 'open'),
     distinctUntilChanged((before, after) => before.pending === after.pending && before.conflicts === after.conflicts && before.aside === after.aside && before.jobId === after.jobId),
-    concatMap(({ jobId, pending, conflicts, aside }) => jobId === null ? EMPTY : keepWaiting(jobId, { pending, conflicts, aside })),
+    mergeMap(({ jobId, pending, conflicts, aside }) => jobId === null ? EMPTY : keepWaiting(jobId, { pending, conflicts, aside })),
     map((isKept) => JobActions.kept({ isKept })),
   ) }, { functional: true });
 

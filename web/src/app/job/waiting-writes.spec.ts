@@ -2,16 +2,16 @@ import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { v7 as newId } from 'uuid';
 import { browserStore } from '../device/browser-store';
+import { type LocalTexts, fakeLocalStorage } from '../testing/local-storage';
 import type { PendingChange } from './job-state';
 import { keepWaiting, takeWaiting } from './waiting-writes';
 
-const store = new Map<string, string>();
+let store: LocalTexts;
 const locks = { query: () => Promise.resolve({ held: [...living].map((tab) => ({ name: `yellow-pane tab ${tab}` })) }), request: (_name: string, run: () => Promise<unknown>) => run() };
 const living = new Set<string>();
 beforeEach(() => {
-  store.clear();
+  store = fakeLocalStorage();
   living.clear();
-  Object.defineProperty(globalThis, 'localStorage', { value: { getItem: (key: string) => store.get(key) ?? null, setItem: (key: string, text: string) => store.set(key, text), removeItem: (key: string) => store.delete(key) }, configurable: true });
   Object.defineProperty(globalThis.navigator, 'locks', { value: locks, configurable: true });
 });
 afterEach(() => { jest.restoreAllMocks(); });
@@ -55,10 +55,41 @@ describe('are writes the server has not taken yet kept over a reload?', () => {
   it('what a version up to 0.5.0 kept is taken over once', async () => {
     const job = newJob();
     const old = made('A');
-    store.set(`yellow-pane.waiting.${job}`, JSON.stringify({ pending: [old], conflicts: [] }));
+    store.texts.set(`yellow-pane.waiting.${job}`, JSON.stringify({ pending: [old], conflicts: [] }));
     expect((await takeWaiting(job)).pending).toEqual([old]);
-    expect(store.size).toBe(0);
+    expect(store.texts.size).toBe(0);
     expect((await takeWaiting(job)).pending).toEqual([old]);
+  });
+});
+
+describe('is a page that is left in mid-write without loss?', () => {
+  it('what the database had not taken yet comes back; what it has taken is noted nowhere else', async () => {
+    const job = newJob();
+    const pending = [made('A'), made('B')];
+    jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => { throw new DOMException('gone', 'AbortError'); });
+    void keepWaiting(job, { ...nothing, pending });
+    expect(store.texts.size).toBe(2);
+    await keepWaiting(job, { ...nothing, pending });
+    jest.restoreAllMocks();
+    expect((await takeWaiting(job)).pending).toEqual(pending);
+    expect(store.texts.size).toBe(0);
+  });
+  it('what was decided or sent does not come back', async () => {
+    const job = newJob();
+    const aside = [{ pending: made('A'), says: 'no' }];
+    await keepWaiting(job, { ...nothing, aside });
+    jest.spyOn(IDBObjectStore.prototype, 'delete').mockImplementation(() => { throw new DOMException('gone', 'AbortError'); });
+    await keepWaiting(job, nothing);
+    jest.restoreAllMocks();
+    expect(await takeWaiting(job)).toEqual(nothing);
+  });
+  it('without any database what was noted is still there', async () => {
+    const job = newJob();
+    const pending = [made('A')];
+    jest.spyOn(IDBDatabase.prototype, 'transaction').mockImplementation(() => { throw new DOMException('gone', 'AbortError'); });
+    expect(await keepWaiting(job, { ...nothing, pending })).toBe(false);
+    jest.restoreAllMocks();
+    expect((await takeWaiting(job)).pending).toEqual(pending);
   });
 });
 

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { type LengthUnit, formatLength, parseReading } from '@yellow-pane/core/quantity';
 import { Device } from '../device/device';
 import { Drafts } from '../device/drafts';
@@ -17,6 +17,13 @@ export type Fact =
   | (FactOf<'number'> & { readonly unit: string; readonly least: number; readonly most: number })
   | FactOf<'text'>;
 
+/** A fact as told, and which version of its row was there when it was begun: 0 when there was none. */
+export interface FactChange {
+  readonly key: string;
+  readonly value: string | number | null;
+  readonly seen: number;
+}
+
 const LENGTHS = { least_mm: 0, most_mm: 1_000_000 };
 
 /** What is known of something, fact by fact, each with how to find it out. What cannot be read stays, marked and explained. */
@@ -30,10 +37,10 @@ const LENGTHS = { least_mm: 0, most_mm: 1_000_000 };
         <label [for]="id" class="leading-tight">{{ fact.word }}@if (fact.kind === 'number') { <span class="text-faint">, {{ fact.unit }}</span> }</label>
         @switch (fact.kind) {
           @case ('choice') {
-            <select [id]="id" class="field" (change)="changed.emit({ key: fact.key, value: $any($event.target).value })">@for (option of fact.options; track option) { <option [value]="option" [selected]="option === value(fact.key)">{{ option }}</option> }</select>
+            <select [id]="id" class="field" (change)="changed.emit({ key: fact.key, value: $any($event.target).value, seen: version() })">@for (option of fact.options; track option) { <option [value]="option" [selected]="option === value(fact.key)">{{ option }}</option> }</select>
           }
           @default {
-            <input [id]="id" class="field" [class.figure]="fact.kind !== 'text'" autocomplete="off" maxlength="400" [value]="text(fact)" [placeholder]="fact.kind === 'text' ? '' : 'unknown'" [attr.aria-invalid]="fault(fact) !== undefined" [attr.aria-describedby]="fault(fact) ? id + '-fault' : null" (input)="drafts.type(id, $any($event.target).value)" (change)="take(fact)" />
+            <input [id]="id" class="field" [class.figure]="fact.kind !== 'text'" autocomplete="off" maxlength="400" [value]="text(fact)" [placeholder]="fact.kind === 'text' ? '' : 'unknown'" [attr.aria-invalid]="fault(fact) !== undefined" [attr.aria-describedby]="fault(fact) ? id + '-fault' : null" (input)="drafts.type(id, $any($event.target).value, version())" (change)="take(fact)" />
           }
         }
         @if (fault(fact); as says) { <p class="col-span-2 text-sm text-stop font-semibold" [id]="id + '-fault'">{{ says }}</p> }
@@ -47,9 +54,11 @@ export class Facts {
   readonly facts = input.required<readonly Fact[]>();
   readonly values = input.required<object>();
   readonly entryUnit = input<LengthUnit>('mm');
-  readonly changed = output<{ readonly key: string; readonly value: string | number | null }>();
+  readonly changed = output<FactChange>();
   protected readonly drafts = inject(Drafts);
   readonly #units = inject(Device).units;
+
+  protected readonly version = computed(() => ('version' in this.values() ? Number(this.value('version')) : 0));
 
   protected value(key: string): unknown {
     return (this.values() as Readonly<Record<string, unknown>>)[key];
@@ -72,8 +81,9 @@ export class Facts {
     const id = this.prefix() + fact.key;
     const draft = this.drafts.texts()[id];
     if (draft === undefined || faultOf(fact, draft, this.entryUnit()) !== undefined) return;
+    const seen = this.drafts.versions()[id] ?? this.version();
     this.drafts.forget(id);
-    this.changed.emit({ key: fact.key, value: readFact(fact, draft, this.entryUnit()) });
+    this.changed.emit({ key: fact.key, value: readFact(fact, draft, this.entryUnit()), seen });
   }
 }
 

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/cor
 import type { CrewMember, RowOf } from '@yellow-pane/core/job';
 import { JobDesk } from '../../job/job-desk';
 import { type Fact, Facts } from '../../ui/facts';
+import { KeptField, type Typed } from '../../ui/kept-field';
 import { Planning } from './planning';
 
 const SKILLS = ['film', 'heat'] as const;
@@ -12,13 +13,13 @@ const SKILL_WORDS = { film: 'lays film', heat: 'works with the gun' } as const;
 /** Who works when, with which tools, on which days, in what air. */
 @Component({
   selector: 'yp-crew-view',
-  imports: [Facts],
+  imports: [Facts, KeptField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 class="text-xl pt-3">Crew</h2>
     @for (row of planning.crew(); track row.id) {
       <div class="grid grid-cols-[minmax(0,1.4fr)_repeat(4,minmax(0,1fr))_auto] max-lg:grid-cols-2 gap-2 items-end py-3 border-b border-line max-w-5xl">
-        <label><span class="block text-sm text-faint">Name</span><input class="field" maxlength="80" [value]="row.name" (change)="name(row, $any($event.target))" /></label>
+        <label><span class="block text-sm text-faint">Name</span><input class="field" maxlength="80" [ypKept]="'crew:' + row.id" [is]="row.name" [version]="row.version" (typed)="name(row, $event)" /></label>
         @for (field of fields; track field.key) { <label><span class="block text-sm text-faint">{{ field.word }}</span><input class="field figure" inputmode="numeric" maxlength="5" autocomplete="off" [placeholder]="field.isBreak ? 'none' : ''" [value]="field.isBreak && row.breakEnds <= row.breakBegins ? '' : clock(row[field.key])" (change)="time(row, field.key, $any($event.target).value)" /></label> }
         <button type="button" class="act act-small" (click)="leave(row)">Leaves</button>
         <span class="flex flex-wrap gap-x-5 col-span-full">@for (skill of skills; track skill) { <label class="flex gap-2 items-center min-h-10"><input type="checkbox" class="size-5 accent-ink" [checked]="row.skills.includes(skill)" (change)="toggle(row, skill)" />{{ words[skill] }}</label> }</span>
@@ -62,10 +63,10 @@ export class CrewView {
     this.#desk.do('somebody joins the crew', [this.#desk.put('crewMember', { name: `Fitter ${crew.length + 1}`, skills: ['film', 'heat'], begins: 450, ends: 1020, breakBegins: 720, breakEnds: 765, position: (crew.at(-1)?.position ?? 0) + 1 })]);
   }
 
-  protected name(row: RowOf<'crewMember'>, input: HTMLInputElement): void {
-    if (input.value.trim() === '') { this.fault.set('Name: expected at least one letter.'); return; }
-    this.fault.set(undefined);
-    this.#set(row, { name: input.value.trim() }, 'renamed');
+  protected name(row: RowOf<'crewMember'>, { text, seen }: Typed): void {
+    const name = text.trim();
+    this.fault.set(name === '' ? 'Name: expected at least one letter; the old one stays.' : undefined);
+    if (name !== '') this.#set(row, { name }, 'renamed', seen);
   }
 
   protected time(row: RowOf<'crewMember'>, key: 'begins' | 'ends' | 'breakBegins' | 'breakEnds', text: string): void {
@@ -116,8 +117,8 @@ export class CrewView {
     this.planning.set({ tools: this.planning.settings().tools.map((own) => (own.tool === tool ? { tool, count } : own)) }, `${tool}: ${count}`);
   }
 
-  #set(row: RowOf<'crewMember'>, fields: Partial<CrewMember>, what: string): void {
-    this.#desk.do(`${row.name}: ${what}`, [this.#desk.set('crewMember', row.id, fields)]);
+  #set(row: RowOf<'crewMember'>, fields: Partial<CrewMember>, what: string, seen?: number): void {
+    this.#desk.do(`${row.name}: ${what}`, [this.#desk.set('crewMember', row.id, fields, seen)]);
   }
 }
 

@@ -3,7 +3,7 @@ import { GOALS, type GoalKey } from '@yellow-pane/core/choosing';
 import { type FilmBrief, type FilmLook, NO_BRIEF, type RowOf } from '@yellow-pane/core/job';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
-import { type Fact, Facts } from '../../ui/facts';
+import { type Fact, type FactChange, Facts } from '../../ui/facts';
 
 const WISH_WORDS = ['no matter', 'a little', 'much', 'above all'] as const;
 const GLASS_LOOKS: readonly FilmLook[] = ['any', 'hardly seen', 'neutral', 'mirror', 'frosted', 'pattern'];
@@ -77,17 +77,17 @@ export class BriefPanel {
     this.#change({ [key]: value === '' ? null : Number(value) });
   }
 
-  protected setFact({ key, value }: { readonly key: string; readonly value: string | number | null }): void {
-    this.#change({ [key]: value });
+  protected setFact({ key, value, seen }: FactChange): void {
+    this.#change({ [key]: value }, seen);
   }
 
   protected setLook(look: FilmLook): void {
     this.#change({ look });
   }
 
-  #change(fields: Partial<FilmBrief>): void {
+  #change(fields: Partial<FilmBrief>, seen?: number): void {
     const row = this.#row();
     const { placeId } = this.surface();
-    this.#desk.do(`${this.placeName()}: what they ask for`, [row === undefined ? this.#desk.put('filmBrief', { ...NO_BRIEF, placeId, ...fields }) : this.#desk.set('filmBrief', row.id, fields)]);
+    this.#desk.do(`${this.placeName()}: what they ask for`, [row === undefined ? this.#desk.put('filmBrief', { ...NO_BRIEF, placeId, ...fields }) : this.#desk.set('filmBrief', row.id, fields, seen)]);
   }
 }

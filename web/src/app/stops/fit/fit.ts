@@ -4,7 +4,6 @@ import type { FittingSchools, RowOf } from '@yellow-pane/core/job';
 import { Catalogue } from '../../catalogue/catalogue';
 import { Rates } from '../../catalogue/rates';
 import { Device } from '../../device/device';
-import { Drafts } from '../../device/drafts';
 import { CUT_ALARM, cutAlarm } from '../../job/cut-alarm';
 import { CutReading } from '../../job/cut-reading';
 import { JobDesk } from '../../job/job-desk';
@@ -14,6 +13,7 @@ import { Selection } from '../../shell/selection';
 import { CautionNote } from '../../ui/caution-note';
 import { Choices } from '../../ui/choice';
 import { Figure } from '../../ui/figure';
+import { KeptField, type Typed } from '../../ui/kept-field';
 import { StateMark, type StateShape } from '../../ui/state-mark';
 import { StopFrame } from '../../ui/stop-frame';
 
@@ -23,7 +23,7 @@ const SCHOOL_WORDS: Readonly<Record<keyof FittingSchools, string>> = { linerScho
 /** Fitting: one step at a time, large enough for wet hands, with its dangers there and then. */
 @Component({
   selector: 'yp-fit',
-  imports: [StopFrame, CautionNote, Choices, Figure, StateMark],
+  imports: [StopFrame, CautionNote, Choices, Figure, KeptField, StateMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './fit.html',
   host: { class: 'contents' },
@@ -32,7 +32,6 @@ export class Fit {
   readonly #desk = inject(JobDesk);
   readonly #catalogue = inject(Catalogue);
   readonly #rates = inject(Rates);
-  readonly #drafts = inject(Drafts);
   readonly #cut = inject(CutReading);
   readonly #units = inject(Device).units;
   protected readonly reading = inject(JobReading);
@@ -72,9 +71,7 @@ export class Fit {
   protected readonly at = linkedSignal(() => (this.firstOpen() < 0 ? this.steps().length - 1 : this.firstOpen()));
   protected readonly current = computed(() => this.steps()[this.at()]);
   protected readonly record = computed(() => this.#records().get(this.current()?.step ?? ''));
-  readonly #noteKey = computed(() => `note:${this.application()?.id ?? ''}:${this.current()?.step ?? ''}`);
-  /** As typed, even before it is taken over. */
-  protected readonly noteText = computed(() => this.#drafts.texts()[this.#noteKey()] ?? this.record()?.note ?? '');
+  protected readonly noteKey = computed(() => `note:${this.application()?.id ?? ''}:${this.current()?.step ?? ''}`);
   protected readonly isFinished = computed(() => this.steps().length > 0 && this.firstOpen() < 0);
   protected readonly timer = computed(() => {
     const { startedAt = null, doneAt = null } = this.record() ?? {};
@@ -129,23 +126,18 @@ export class Fit {
     if (step !== undefined) this.#write(step, { startedAt: new Date().toISOString(), doneAt: null }, `${this.surface()?.tag ?? ''}: step ${step.number} timed`);
   }
 
-  protected typeNote(text: string): void {
-    this.#drafts.type(this.#noteKey(), text);
-  }
-
-  protected takeNote(text: string): void {
+  protected takeNote({ text, seen }: Typed): void {
     const step = this.current();
-    this.#drafts.forget(this.#noteKey());
-    if (step !== undefined && text !== (this.record()?.note ?? '')) this.#write(step, { note: text }, `${this.surface()?.tag ?? ''}: note on step ${step.number}`);
+    if (step !== undefined && text !== (this.record()?.note ?? '')) this.#write(step, { note: text }, `${this.surface()?.tag ?? ''}: note on step ${step.number}`, seen);
   }
 
-  #write(step: WorkStep, fields: Partial<Pick<RowOf<'workRecord'>, 'startedAt' | 'doneAt' | 'note'>>, label: string): void {
+  #write(step: WorkStep, fields: Partial<Pick<RowOf<'workRecord'>, 'startedAt' | 'doneAt' | 'note'>>, label: string, seen?: number): void {
     const application = this.application();
     if (application === undefined) return;
     const record = this.#records().get(step.step);
     const op = record === undefined
       ? this.#desk.put('workRecord', { applicationId: application.id, template: step.template, step: step.step, templateVersion: step.templateVersion, startedAt: null, doneAt: null, note: '', ...fields })
-      : this.#desk.set('workRecord', record.id, fields);
+      : this.#desk.set('workRecord', record.id, fields, seen);
     this.#desk.do(label, [op]);
   }
 }

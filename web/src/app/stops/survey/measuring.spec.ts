@@ -7,15 +7,13 @@ import { Drafts } from '../../device/drafts';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
+import { fakeLocalStorage, type LocalTexts } from '../../testing/local-storage';
 import { openJob } from '../../testing/open-job';
 import { Looking } from './looking';
 import { Measuring } from './measuring';
 
-const kept = new Map<string, string>();
-beforeEach(() => {
-  kept.clear();
-  Object.assign(globalThis, { localStorage: { getItem: (key: string) => kept.get(key) ?? null, setItem: (key: string, text: string) => { kept.set(key, text); }, removeItem: (key: string) => { kept.delete(key); } } });
-});
+let kept: LocalTexts;
+beforeEach(() => { kept = fakeLocalStorage(); });
 
 /** One surface before the person, and what they type into its fields, in the order of walking. */
 function before(surface: Partial<Surface> = {}, entryUnit: LengthUnit = 'mm') {
@@ -59,8 +57,21 @@ describe('is a measure checked while it is typed?', () => {
     again.measuring.drop('width-top');
     await again.job.get(Drafts).settled();
   });
+  it('a page left before the database has taken the last letter finds it again; what was taken over is not found again', async () => {
+    const { job, measuring } = before();
+    measuring.type('width-top', '118');
+    const again = before();
+    await again.job.get(Drafts).load();
+    expect(again.field('width-top')).toMatchObject({ text: '118', isDraft: true });
+    measuring.drop('width-top');
+    const oneMore = before();
+    await oneMore.job.get(Drafts).load();
+    expect(oneMore.field('width-top')?.isDraft).toBe(false);
+    await Promise.all([job, again.job, oneMore.job].map((own) => own.get(Drafts).settled()));
+    expect([...kept.texts.keys()]).toEqual(['yellow-pane.device']);
+  });
   it('what a version up to 0.5.0 kept is taken over', async () => {
-    kept.set('yellow-pane.drafts', JSON.stringify({ 'S1:width-top': '11 def' }));
+    kept.texts.set('yellow-pane.drafts', JSON.stringify({ 'S1:width-top': '11 def' }));
     const { job, field } = before();
     await job.get(Drafts).load();
     expect(field('width-top')).toMatchObject({ text: '11 def', isDraft: true });

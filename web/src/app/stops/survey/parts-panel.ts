@@ -4,7 +4,8 @@ import { formatLength } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
-import { type Fact, Facts } from '../../ui/facts';
+import { type Fact, type FactChange, Facts } from '../../ui/facts';
+import { KeptField, type Typed } from '../../ui/kept-field';
 import { PhotoWork } from './photo-work';
 
 const KINDS: readonly { readonly kind: PartKind; readonly word: string }[] = [
@@ -27,7 +28,7 @@ const FACTS: Readonly<Record<PartKind, readonly Fact[]>> = {
 /** What sits on the surface: cut out of it, taken off it, in the way, broken, or pressed into it; with pictures. */
 @Component({
   selector: 'yp-parts-panel',
-  imports: [Facts],
+  imports: [KeptField, Facts],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <details class="border-t border-line pt-2" [open]="parts().length > 0">
@@ -63,7 +64,7 @@ const FACTS: Readonly<Record<PartKind, readonly Fact[]>> = {
         @for (photo of photos(); track photo.id) {
           <figure>
             <a [href]="photoWork.address(photo)" target="_blank" rel="noopener"><img class="w-full border border-line" [src]="photoWork.address(photo)" [alt]="photo.caption || 'Picture of ' + surface().tag" [width]="photo.width_px" [height]="photo.height_px" loading="lazy" /></a>
-            <figcaption class="flex gap-1"><input class="field text-sm min-h-9" placeholder="What it shows" maxlength="400" [attr.aria-label]="'Caption of picture ' + ($index + 1)" [value]="photo.caption" (change)="caption(photo, $any($event.target).value)" /><button type="button" class="act act-small" (click)="dropPhoto(photo)" [attr.aria-label]="'Take picture ' + ($index + 1) + ' out'">×</button></figcaption>
+            <figcaption class="flex gap-1"><input class="field text-sm min-h-9" placeholder="What it shows" maxlength="400" [attr.aria-label]="'Caption of picture ' + ($index + 1)" [ypKept]="'caption:' + photo.id" [is]="photo.caption" [version]="photo.version" (typed)="caption(photo, $event)" /><button type="button" class="act act-small" (click)="dropPhoto(photo)" [attr.aria-label]="'Take picture ' + ($index + 1) + ' out'">×</button></figcaption>
           </figure>
         }
       </div>
@@ -106,8 +107,8 @@ export class PartsPanel {
     this.openId.set(put.id);
   }
 
-  protected set(part: RowOf<'part'>, { key, value }: { readonly key: string; readonly value: string | number | null }): void {
-    this.#desk.do(`${this.surface().tag}: ${part.name || this.wordOf(part.kind)}`, [this.#desk.set('part', part.id, { [key]: key === 'count' ? Math.max(1, Math.round(Number(value ?? 1))) : value })]);
+  protected set(part: RowOf<'part'>, { key, value, seen }: FactChange): void {
+    this.#desk.do(`${this.surface().tag}: ${part.name || this.wordOf(part.kind)}`, [this.#desk.set('part', part.id, { [key]: key === 'count' ? Math.max(1, Math.round(Number(value ?? 1))) : value }, seen)]);
   }
 
   protected tick(part: RowOf<'part'>, field: 'takenOffAt' | 'putBackAt'): void {
@@ -124,8 +125,8 @@ export class PartsPanel {
     if (file !== undefined) void this.photoWork.add(this.surface(), partId, file);
   }
 
-  protected caption(photo: RowOf<'photo'>, text: string): void {
-    this.#desk.do('Caption', [this.#desk.set('photo', photo.id, { caption: text.trim() })]);
+  protected caption(photo: RowOf<'photo'>, { text, seen }: Typed): void {
+    this.#desk.do('Caption', [this.#desk.set('photo', photo.id, { caption: text.trim() }, seen)]);
   }
 
   protected dropPhoto(photo: RowOf<'photo'>): void {

@@ -5,7 +5,7 @@ import { formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
-import { type Fact, Facts } from '../../ui/facts';
+import { type Fact, type FactChange, Facts } from '../../ui/facts';
 import { VerdictBox } from '../../ui/verdict-box';
 
 const LABEL: readonly Fact[] = [{ key: 'width', kind: 'length', word: 'Label says: width' }, { key: 'height', kind: 'length', word: 'Label says: height' }];
@@ -49,7 +49,7 @@ export class RecheckPanel {
     return result.verdict === 'trim it' ? { verdict: 'go with care' as const, heading: 'Too large: trim it', says } : { verdict: 'stop' as const, heading: 'Too small: not this piece', says };
   });
 
-  protected set({ key, value }: { readonly key: string; readonly value: string | number | null }): void {
+  protected set({ key, value }: FactChange): void {
     const toPoint = key === 'width' ? 'tr' : 'bl';
     const row = this.#rows().find((candidate) => candidate.toPoint === toPoint);
     const label = `${this.surface().tag}: label ${key}`;

@@ -3,16 +3,16 @@ import { type GlassPane, NEW_PANE, NEW_PLACE, NO_SITE_FACTS, NO_WALL_FACTS, type
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { CompassDial } from '../../ui/compass-dial';
-import { Facts } from '../../ui/facts';
+import { type FactChange, Facts } from '../../ui/facts';
+import { KeptField, type Typed } from '../../ui/kept-field';
 import { newId } from '../../device/session';
 import { BODY_FACTS, PANE_FACTS, PLACE_FACTS, SITE_FACTS, UNIT_FACTS, WALL_FACTS } from './fact-sheets';
 
-type FactChange = { readonly key: string; readonly value: string | number | null };
 
 /** Where the surface is, what it is made of, and what stands in the way. */
 @Component({
   selector: 'yp-site-panel',
-  imports: [Facts, CompassDial],
+  imports: [KeptField, Facts, CompassDial],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let here = surface();
@@ -48,17 +48,17 @@ type FactChange = { readonly key: string; readonly value: string | number | null
       <summary class="font-bold min-h-10 cursor-pointer">Place: {{ place()?.name }}@if (place()?.bearing_deg !== null) {, {{ place()?.bearing_deg }}°}</summary>
       @if (place(); as at) {
         <div class="flex gap-3 items-center mb-2">
-          <yp-compass-dial label="Bearing of the front, looking out" [bearing]="at.bearing_deg" [horizon]="at.horizon" (turned)="setPlace({ key: 'bearing_deg', value: $event })" />
+          <yp-compass-dial label="Bearing of the front, looking out" [bearing]="at.bearing_deg" [horizon]="at.horizon" (turned)="setPlace({ key: 'bearing_deg', value: $event, seen: at.version })" />
           <div>
             <yp-facts [prefix]="'bearing:' + at.id + ':'" [facts]="bearingFacts" [values]="at" (changed)="setPlace($event)" />
-            @if (at.bearing_deg !== null) { <button type="button" class="act act-small act-quiet underline underline-offset-2" (click)="setPlace({ key: 'bearing_deg', value: null })">Not known</button> }
+            @if (at.bearing_deg !== null) { <button type="button" class="act act-small act-quiet underline underline-offset-2" (click)="setPlace({ key: 'bearing_deg', value: null, seen: at.version })">Not known</button> }
           </div>
         </div>
         <yp-facts [prefix]="'place:' + at.id + ':'" [facts]="placeFacts" [values]="at" (changed)="setPlace($event)" />
         <h3 class="font-semibold mt-3">Skyline in the sun's way</h3>
         <p class="text-sm text-faint">Sight each corner of it with compass and level: bearing and height above level, one pair a line.</p>
-        <textarea class="field figure mt-1" rows="3" [attr.aria-label]="'Skyline of ' + at.name" [value]="skyline()" (change)="setSkyline($any($event.target).value)"></textarea>
-        @if (skylineFault) { <p class="text-sm text-stop font-semibold">{{ skylineFault }}</p> }
+        <textarea class="field figure mt-1" rows="3" [attr.aria-label]="'Skyline of ' + at.name" [ypKept]="'skyline:' + at.id" [is]="skyline()" [version]="at.version" [faultOf]="skylineFault" #line="ypKept" (typed)="setSkyline($event)"></textarea>
+        @if (line.fault(); as says) { <p class="text-sm text-stop font-semibold">{{ says }}</p> }
         <button type="button" class="act act-small mt-2" (click)="newPlace()">New place under this building</button>
       }
     </details>
@@ -78,7 +78,7 @@ export class SitePanel {
   protected readonly bearingFacts = [{ key: 'bearing_deg', kind: 'number' as const, word: 'Bearing', unit: '° from north', least: 0, most: 359.999 }];
   protected readonly noSite = NO_SITE_FACTS;
   protected readonly noWall = NO_WALL_FACTS;
-  protected skylineFault: string | undefined;
+  protected readonly skylineFault = skylineFault;
   protected readonly unit = computed(() => this.#reading.job()?.entryUnit ?? 'mm');
   protected readonly site = computed(() => this.#reading.siteFactsOf(this.surface().id));
   protected readonly wall = computed(() => this.#reading.wallFactsOf(this.surface().id));
@@ -88,25 +88,25 @@ export class SitePanel {
   protected readonly sharedBy = computed(() => this.#reading.surfaces().filter(({ unitId }) => unitId === this.glass()?.id).length);
   protected readonly skyline = computed(() => (this.place()?.horizon ?? []).map(({ bearing_deg, elevation_deg }) => `${bearing_deg} ${elevation_deg}`).join('\n'));
 
-  protected setSite({ key, value }: FactChange): void {
+  protected setSite({ key, value, seen }: FactChange): void {
     const row = this.site();
     const surface = this.surface();
-    this.#desk.do(`${surface.tag}: access`, [row === undefined ? this.#desk.put('siteFacts', { ...NO_SITE_FACTS, surfaceId: surface.id, [key]: value }) : this.#desk.set('siteFacts', row.id, { [key]: value })]);
+    this.#desk.do(`${surface.tag}: access`, [row === undefined ? this.#desk.put('siteFacts', { ...NO_SITE_FACTS, surfaceId: surface.id, [key]: value }) : this.#desk.set('siteFacts', row.id, { [key]: value }, seen)]);
   }
 
-  protected setWall({ key, value }: FactChange): void {
+  protected setWall({ key, value, seen }: FactChange): void {
     const row = this.wall();
     const surface = this.surface();
-    this.#desk.do(`${surface.tag}: wall`, [row === undefined ? this.#desk.put('wallFacts', { ...NO_WALL_FACTS, surfaceId: surface.id, [key]: value }) : this.#desk.set('wallFacts', row.id, { [key]: value })]);
+    this.#desk.do(`${surface.tag}: wall`, [row === undefined ? this.#desk.put('wallFacts', { ...NO_WALL_FACTS, surfaceId: surface.id, [key]: value }) : this.#desk.set('wallFacts', row.id, { [key]: value }, seen)]);
   }
 
-  protected setUnit({ key, value }: FactChange): void {
+  protected setUnit({ key, value, seen }: FactChange): void {
     const unit = this.glass();
-    if (unit !== undefined && !(key === 'name' && value === '')) this.#desk.do(`${unit.name}: glass`, [this.#desk.set('glassUnit', unit.id, { [key]: value })]);
+    if (unit !== undefined && !(key === 'name' && value === '')) this.#desk.do(`${unit.name}: glass`, [this.#desk.set('glassUnit', unit.id, { [key]: value }, seen)]);
   }
 
-  protected setPane(pane: RowOf<'glassPane'>, { key, value }: FactChange): void {
-    this.#desk.do(`${this.glass()?.name ?? ''}: pane ${pane.position}`, [this.#desk.set('glassPane', pane.id, { [key]: value })]);
+  protected setPane(pane: RowOf<'glassPane'>, { key, value, seen }: FactChange): void {
+    this.#desk.do(`${this.glass()?.name ?? ''}: pane ${pane.position}`, [this.#desk.set('glassPane', pane.id, { [key]: value }, seen)]);
   }
 
   protected addPane(): void {
@@ -131,18 +131,14 @@ export class SitePanel {
     ]);
   }
 
-  protected setPlace({ key, value }: FactChange): void {
+  protected setPlace({ key, value, seen }: FactChange): void {
     const place = this.place();
-    if (place !== undefined && !(key === 'name' && value === '')) this.#desk.do(`${place.name}: ${key === 'bearing_deg' ? 'bearing' : 'place'}`, [this.#desk.set('place', place.id, { [key]: value })]);
+    if (place !== undefined && !(key === 'name' && value === '')) this.#desk.do(`${place.name}: ${key === 'bearing_deg' ? 'bearing' : 'place'}`, [this.#desk.set('place', place.id, { [key]: value }, seen)]);
   }
 
-  protected setSkyline(text: string): void {
+  protected setSkyline({ text, seen }: Typed): void {
     const place = this.place();
-    const pairs = text.split('\n').map((line) => line.trim()).filter((line) => line !== '').map((line) => line.split(/[\s;]+/).map((figure) => Number(figure.replace(',', '.'))));
-    const wrong = pairs.findIndex(([bearing = Number.NaN, height = Number.NaN]) => !(bearing >= 0 && bearing < 360 && height >= -10 && height <= 90));
-    this.skylineFault = wrong < 0 ? undefined : `Line ${wrong + 1}: expected a bearing of 0 to 359.9 and a height of −10 to 90, such as 225 7.`;
-    if (place === undefined || wrong >= 0) return;
-    this.#desk.do(`${place.name}: skyline`, [this.#desk.set('place', place.id, { horizon: pairs.map(([bearing_deg = 0, elevation_deg = 0]) => ({ bearing_deg, elevation_deg })).sort((a, b) => a.bearing_deg - b.bearing_deg) })]);
+    if (place !== undefined) this.#desk.do(`${place.name}: skyline`, [this.#desk.set('place', place.id, { horizon: horizonOf(text).sort((a, b) => a.bearing_deg - b.bearing_deg) }, seen)]);
   }
 
   protected newPlace(): void {
@@ -151,4 +147,16 @@ export class SitePanel {
     const id = newId();
     this.#desk.do('New place', [this.#desk.put('place', { ...NEW_PLACE, parentId: place.parentId ?? place.id, kind: place.kind === 'vehicle' || place.kind === 'side' ? 'side' : 'facade', name: 'New place', movable: place.movable, position: this.#reading.places().length + 1 }, id), this.#desk.set('surface', this.surface().id, { placeId: id })]);
   }
+}
+
+/** As typed: bearing and height above level, one pair a line. */
+function horizonOf(text: string): { readonly bearing_deg: number; readonly elevation_deg: number }[] {
+  const lines = text.split('\n').map((line) => line.trim()).filter((line) => line !== '');
+  const pairs = lines.map((line) => line.split(/[\s;]+/).map((figure) => Number(figure.replace(',', '.'))));
+  return pairs.map(([bearing_deg = Number.NaN, elevation_deg = Number.NaN]) => ({ bearing_deg, elevation_deg }));
+}
+
+function skylineFault(text: string): string | undefined {
+  const wrong = horizonOf(text).findIndex(({ bearing_deg, elevation_deg }) => !(bearing_deg >= 0 && bearing_deg < 360 && elevation_deg >= -10 && elevation_deg <= 90));
+  return wrong < 0 ? undefined : `Line ${wrong + 1}: expected a bearing of 0 to 359.9 and a height of −10 to 90, such as 225 7.`;
 }

@@ -1,16 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import type { FieldsOf, RowOf } from '@yellow-pane/core/job';
-import { Drafts } from '../../device/drafts';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { CautionNote } from '../../ui/caution-note';
+import { KeptField, type Typed } from '../../ui/kept-field';
 
 const WORDS: Partial<Record<keyof FieldsOf<'surface'>, string>> = { tag: 'tag', name: 'name', placeId: 'place', unitId: 'glass', seenFrom: 'seen from', condition: 'condition', remark: 'remark' };
 
 /** What is known of a surface beside its measures. */
 @Component({
   selector: 'yp-surface-details',
-  imports: [CautionNote],
+  imports: [CautionNote, KeptField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let here = surface();
@@ -18,17 +18,17 @@ const WORDS: Partial<Record<keyof FieldsOf<'surface'>, string>> = { tag: 'tag', 
     <details class="border-t border-line pt-2">
       <summary class="font-bold min-h-10 cursor-pointer">Tag, place, glass, condition</summary>
       <div class="grid grid-cols-[auto_1fr] gap-x-3 gap-y-2 items-center mt-1">
-        <label for="d-tag">Tag</label><input id="d-tag" class="field" maxlength="40" [value]="here.tag" (change)="change('tag', $any($event.target))" />
-        <label for="d-name">Name</label><input id="d-name" class="field" maxlength="200" [value]="here.name" (change)="change('name', $any($event.target))" />
+        <label for="d-tag">Tag</label><input id="d-tag" class="field" maxlength="40" [ypKept]="'tag:' + here.id" [is]="here.tag" [version]="here.version" (typed)="change('tag', $event)" />
+        <label for="d-name">Name</label><input id="d-name" class="field" maxlength="200" [ypKept]="'name:' + here.id" [is]="here.name" [version]="here.version" (typed)="change('name', $event)" />
         <label for="d-place">Place</label>
-        <select id="d-place" class="field" [value]="here.placeId" (change)="change('placeId', $any($event.target))">@for (place of reading.places(); track place.id) { <option [value]="place.id" [selected]="place.id === here.placeId">{{ place.name }}</option> }</select>
+        <select id="d-place" class="field" [value]="here.placeId" (change)="change('placeId', { text: $any($event.target).value })">@for (place of reading.places(); track place.id) { <option [value]="place.id" [selected]="place.id === here.placeId">{{ place.name }}</option> }</select>
         <label for="d-glass">Glass</label>
-        <select id="d-glass" class="field" (change)="change('unitId', $any($event.target))"><option value="" [selected]="here.unitId === null">unknown</option>@for (unit of reading.units(); track unit.id) { <option [value]="unit.id" [selected]="unit.id === here.unitId">{{ unit.name }}</option> }</select>
+        <select id="d-glass" class="field" (change)="change('unitId', { text: $any($event.target).value })"><option value="" [selected]="here.unitId === null">unknown</option>@for (unit of reading.units(); track unit.id) { <option [value]="unit.id" [selected]="unit.id === here.unitId">{{ unit.name }}</option> }</select>
         <label for="d-seen">Left is seen from</label>
-        <select id="d-seen" class="field" (change)="change('seenFrom', $any($event.target))">@for (side of sides; track side) { <option [value]="side" [selected]="side === here.seenFrom">{{ side }}</option> }</select>
+        <select id="d-seen" class="field" (change)="change('seenFrom', { text: $any($event.target).value })">@for (side of sides; track side) { <option [value]="side" [selected]="side === here.seenFrom">{{ side }}</option> }</select>
         <label for="d-condition">Condition</label>
-        <select id="d-condition" class="field" (change)="change('condition', $any($event.target))">@for (state of conditions; track state) { <option [value]="state" [selected]="state === here.condition">{{ state }}</option> }</select>
-        <label for="d-remark">Remark</label><textarea id="d-remark" class="field" rows="2" maxlength="4000" [value]="remark()" (input)="drafts.type(remarkKey(), $any($event.target).value)" (change)="takeRemark($any($event.target))"></textarea>
+        <select id="d-condition" class="field" (change)="change('condition', { text: $any($event.target).value })">@for (state of conditions; track state) { <option [value]="state" [selected]="state === here.condition">{{ state }}</option> }</select>
+        <label for="d-remark">Remark</label><textarea id="d-remark" class="field" rows="2" maxlength="4000" [ypKept]="'remark:' + here.id" [is]="here.remark" [version]="here.version" (typed)="change('remark', $event)"></textarea>
       </div>
       <button type="button" class="act act-small mt-3" (click)="removed.emit()">Delete this surface</button>
     </details>
@@ -40,31 +40,22 @@ const WORDS: Partial<Record<keyof FieldsOf<'surface'>, string>> = { tag: 'tag', 
 export class SurfaceDetails {
   readonly #desk = inject(JobDesk);
   protected readonly reading = inject(JobReading);
-  protected readonly drafts = inject(Drafts);
   readonly surface = input.required<RowOf<'surface'>>();
   readonly removed = output();
   protected readonly sides = ['room', 'outside', 'side A', 'side B'] as const;
   protected readonly conditions = ['unknown', 'sound', 'chipped', 'cracked'] as const;
-  protected readonly remarkKey = computed(() => `remark:${this.surface().id}`);
-  protected readonly remark = computed(() => this.drafts.texts()[this.remarkKey()] ?? this.surface().remark);
   protected readonly history = computed(() => {
     const last = this.reading.measuresOf(this.surface().id).reduce((latest, measure) => (Date.parse(measure.changedAt) > Date.parse(latest.changedAt) ? measure : latest), this.reading.measuresOf(this.surface().id)[0] ?? this.surface());
     return `Last changed by ${last.changedBy}, ${new Date(last.changedAt).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' })}.`;
   });
 
-  protected takeRemark(from: { value: string }): void {
-    this.drafts.forget(this.remarkKey());
-    this.change('remark', from);
-  }
-
-  protected change(field: keyof FieldsOf<'surface'>, from: { value: string }): void {
+  protected change(field: keyof FieldsOf<'surface'>, typed: Pick<Typed, 'text'> & Partial<Typed>): void {
     const surface = this.surface();
-    const text = from.value.trim();
+    const text = typed.text.trim();
     if (field === 'tag' && text === '') {
-      from.value = surface.tag;
       this.#desk.say('A tag needs at least one letter or figure; the old one stays.');
       return;
     }
-    this.#desk.do(`${surface.tag}: ${WORDS[field] ?? field}`, [this.#desk.set('surface', surface.id, { [field]: field === 'unitId' && text === '' ? null : text })]);
+    this.#desk.do(`${surface.tag}: ${WORDS[field] ?? field}`, [this.#desk.set('surface', surface.id, { [field]: field === 'unitId' && text === '' ? null : text }, typed.seen)]);
   }
 }
