@@ -190,6 +190,22 @@ test('a disk without room: what was done waits in its order, the sentence stays 
   expect(await textsOf(page, job)).toEqual(expect.arrayContaining(['1181', '1182']));
 });
 
+test('a damaged data folder: it is said at the opening with the way back, and what is done waits', async ({ page, as }) => {
+  const says = 'The data folder is damaged: something on the disk is not as this program wrote it. Nothing more is written to it. The last backup is of 2026-11-24 09:20 UTC. Stop the program and type: npm run restore -- /data/yellow-pane.backup.';
+  await as(page, 'Wren');
+  const job = await copyOfDemo(page);
+  await page.route('**/api/health', (route) => route.fulfill({ json: { status: 'damaged', hasRoom: true, says } }));
+  await openSurface(page, job, 'SW2');
+  await expect(page.getByRole('alert').filter({ hasText: 'npm run restore' })).toBeVisible();
+  await page.route('**/changes', (route) => route.fulfill({ status: 503, contentType: 'application/problem+json', body: JSON.stringify({ type: '', status: 503, code: 'DATA_DAMAGED', title: 'The data folder is damaged', detail: 'Nothing more is written to it.', path: 'disk', expected: 'what was written', got: 'something else' }) }));
+  await measure(page, 'Width at the top', '1183');
+  await expect(page.getByText('1 change waits here in order.')).toBeVisible();
+  await expect(field(page, 'Width at the top')).toHaveValue('1183');
+  await page.unrouteAll();
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await allSaved(page);
+});
+
 test('six tabs at once: all open, and a measure in one is seen in the others; also once the first is closed', async ({ browser, baseURL, as }) => {
   const context = await newContext(browser, baseURL ?? '');
   const pages: Page[] = [];

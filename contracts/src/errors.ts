@@ -38,6 +38,7 @@ type ServerErrorCode =
   | 'HOST_UNKNOWN'
   | 'ORIGIN_FOREIGN'
   | 'DISK_FULL'
+  | 'DATA_DAMAGED'
   | 'SERVER_FAULT';
 
 export type ErrorCode = CoreErrorCode | ServerErrorCode;
@@ -114,6 +115,7 @@ export const ERRORS: Readonly<Record<ErrorCode, ErrorEntry>> = {
   HOST_UNKNOWN: { status: 403, title: 'This name does not lead here', remedy: 'Open the program as http://localhost with its port.' },
   ORIGIN_FOREIGN: { status: 403, title: 'Another page may not do this', remedy: 'Use the program’s own page.' },
   DISK_FULL: { status: 507, title: 'The disk is full', remedy: 'Nothing was lost that had been saved. Make room, then save again.' },
+  DATA_DAMAGED: { status: 503, title: 'The data folder is damaged', remedy: 'Nothing more is written to it. Stop the program and bring the last backup back; what waits on this page is sent afterwards.' },
   SERVER_FAULT: { status: 500, title: 'The server met a fault of its own', remedy: 'What was saved is safe. Try again; if it stays, restart the server.' },
 };
 

@@ -30,7 +30,7 @@ const anyFields = z.record(z.string(), z.unknown());
 const backupSchema = z.strictObject({ name: z.string(), madeAt: z.string(), bytes: z.int() });
 
 export const ROUTES: readonly Route[] = [
-  { method: 'get', path: '/api/health', says: 'Whether the server and its database answer, and whether there is room on its disk', answer: z.strictObject({ status: z.literal('ok'), hasRoom: z.boolean() }) },
+  { method: 'get', path: '/api/health', says: 'Whether the server and its database answer, whether what is on the disk is sound, and whether there is room on it', answer: z.strictObject({ status: z.enum(['ok', 'damaged']), hasRoom: z.boolean(), says: z.string().optional() }) },
   { method: 'get', path: '/api/jobs', says: 'All jobs that are not deleted', answer: z.array(jobSummarySchema) },
   { method: 'get', path: '/api/jobs/{jobId}', says: 'A whole job with every row', answer: jobStateSchema },
   { method: 'post', path: '/api/jobs/{jobId}/changes', says: 'Do one thing: every operation or none. Idempotent by change id', body: changeSchema, answer: acceptedChangeSchema },

@@ -1,9 +1,9 @@
 import { openApiDocument } from '@yellow-pane/contracts';
-import { sql } from 'drizzle-orm';
 import express, { type Express, type Response } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import type { Database } from './db/database';
+import { Soundness } from './db/soundness';
 import type { Backups } from './backup/backups';
 import { backupRoutes } from './features/backups/routes';
 import { benchRoutes } from './features/bench/routes';
@@ -13,6 +13,7 @@ import { ChangeFeed } from './features/events/change-feed';
 import { eventRoutes } from './features/events/routes';
 import { dayRoutes } from './features/day/routes';
 import { filmRoutes } from './features/films/routes';
+import { healthRoutes } from './features/health/routes';
 import { formatRoutes } from './features/formats/routes';
 import { jobRoutes } from './features/jobs/routes';
 import { photoRoutes } from './features/photos/routes';
@@ -28,7 +29,7 @@ import { refuseDeep } from './http/depth';
 import { nonceOf, pages } from './http/pages';
 import { problemHandler } from './http/problem-handler';
 import { Refusal } from './http/refusal';
-import { refuseWithoutRoom } from './http/room';
+import { refuseWhatCannotBeKept } from './http/room';
 import { whoAsks } from './http/who-asks';
 
 export interface AppDeps {
@@ -40,6 +41,8 @@ export interface AppDeps {
   readonly search: Searching;
   /** Whether what is written next would find room on the disk. */
   readonly hasRoom?: () => boolean;
+  /** What is known of the data folder. */
+  readonly soundness?: Soundness;
   /** Backups of everything; absent in tests without a folder. */
   readonly backups?: Backups;
   /** The built pages; absent in tests of the API. */
@@ -53,13 +56,13 @@ export interface App {
 }
 
 /** The whole server without a port: it never listens, so that tests and main alike can use it. */
-export function createApp({ db, clock, log, version, search, hasRoom = () => true, backups, pagesFolder }: AppDeps): App {
+export function createApp({ db, clock, log, version, search, hasRoom = () => true, soundness = new Soundness(), backups, pagesFolder }: AppDeps): App {
   const app = express();
   const feed = new ChangeFeed();
   const streams = new Set<() => void>();
   app.disable('x-powered-by');
   app.use(whoAsks);
-  app.use(refuseWithoutRoom(hasRoom));
+  app.use(refuseWhatCannotBeKept(hasRoom, soundness));
   app.set('query parser', 'simple');
   app.use('/api', headersOfData());
   app.use(/^(?!\/api\/)/, headersOfPages());
@@ -67,10 +70,7 @@ export function createApp({ db, clock, log, version, search, hasRoom = () => tru
   app.post('/api/jobs/:jobId/imports', express.json({ limit: '25mb', verify: refuseDeep }));
   app.use('/api', express.json({ limit: '1mb', verify: refuseDeep }));
 
-  app.get('/api/health', async (_request, response) => {
-    await db.execute(sql`select 1`);
-    response.json({ status: 'ok', hasRoom: hasRoom() });
-  });
+  app.use(healthRoutes({ db, hasRoom, soundness, backups }));
   const api = openApiDocument(version);
   app.get('/api/openapi.json', (_request, response) => { response.json(api); });
   app.use(jobRoutes({ db, feed, clock }));
@@ -92,7 +92,7 @@ export function createApp({ db, clock, log, version, search, hasRoom = () => tru
   if (backups !== undefined) app.use(backupRoutes(backups));
   if (pagesFolder !== undefined) app.use(pages(pagesFolder));
   app.use((request) => { throw new Refusal('ROUTE_UNKNOWN', { path: 'address', expected: 'an address of this server', got: `${request.method} ${request.path}`.slice(0, 120) }); });
-  app.use(problemHandler(log));
+  app.use(problemHandler(log, soundness));
   return { app, endStreams: () => { streams.forEach((end) => { end(); }); } };
 }
 

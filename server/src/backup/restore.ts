@@ -1,5 +1,6 @@
 import { existsSync, renameSync, rmSync } from 'node:fs';
 import { countsOf, openDatabase } from '../db/database';
+import { syncTree } from '../db/durable-folder';
 import { DataFolderRefused } from '../db/migrating';
 import { readBackupFile } from './backup-file';
 
@@ -14,6 +15,7 @@ export async function restoreBackup(file: string, databaseFolder: string, migrat
     const { db, close } = await openDatabase({ folder: fresh, migrationsFolder, template: new Blob([payload as Uint8Array<ArrayBuffer>]), isCopyKept: false });
     const counts = await countsOf(db);
     await close();
+    syncTree(fresh);
     const wrong = Object.entries(manifest.counts).filter(([table, count]) => (counts[table] ?? 0) < count);
     if (wrong.length > 0) throw new DataFolderRefused(`${file} does not hold what it says: ${wrong.map(([table, count]) => `${table} ${counts[table] ?? 0} of ${count}`).join(', ')}. Nothing was changed.`);
   } catch (error) {

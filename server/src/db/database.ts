@@ -1,10 +1,14 @@
 import { PGlite } from '@electric-sql/pglite';
+import type { NodeFS } from '@electric-sql/pglite/nodefs';
 import { sql } from 'drizzle-orm';
 import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
 import { cpSync, renameSync, rmSync } from 'node:fs';
+import { DurableFolder, syncTree } from './durable-folder';
 import { DataFolderRefused, mendRewritten, standingOf } from './migrating';
 import * as schema from './schema';
+import { readThrough } from './soundness';
+import { MortalClient, StandingClient } from './standing-client';
 
 export type Database = PgliteDatabase<typeof schema>;
 export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
@@ -30,44 +34,51 @@ export interface OpenOptions {
   readonly folder?: string;
   readonly migrationsFolder: string;
   /** A dump to start from instead of an empty database. */
-  readonly template?: Blob;
+  readonly template?: Blob | undefined;
+  /** How the files of the folder are reached; left out: so that what is committed has reached the disk. */
+  readonly filesOf?: (folder: string) => NodeFS;
+  /** Called before a database that gave up, most likely for want of room, is opened again. */
+  readonly makeRoom?: () => void;
   /** Whether the folder is copied before it is brought up to date; left out: yes. */
   readonly isCopyKept?: boolean;
 }
 
 interface Opened {
-  readonly client: PGlite;
+  readonly client: StandingClient;
   readonly db: Database;
 }
 
-/** Sixteen megabytes of buffers instead of 128: the files are in the system's cache anyway, and the whole server stays small. */
-const START = [...PGlite.defaultStartParams, '-c', 'shared_buffers=16MB', '-c', 'wal_buffers=1MB'];
+/** What the package starts with, but for the `-F` that leaves out every write-through. Sixteen megabytes of buffers instead of 128: the files are in the system's cache anyway, and the whole server stays small. */
+const IN_MEMORY = [...PGlite.defaultStartParams, '-c', 'shared_buffers=16MB', '-c', 'wal_buffers=1MB'];
+const ON_DISK = [...IN_MEMORY.filter((param) => param !== '-F'), '-c', 'wal_sync_method=fsync'];
 
 /** Opens the database and brings its tables up to date, all migrations in one transaction, after copying the folder beside itself.
  *  @throws DataFolderRefused for a folder of a newer version, or one that could not be brought up to date: it is as it was */
-export async function openDatabase({ folder, migrationsFolder, template, isCopyKept = true }: OpenOptions): Promise<OpenDatabase> {
-  let opened = await openedFrom(folder, template);
+export async function openDatabase(options: OpenOptions): Promise<OpenDatabase> {
+  const { folder, migrationsFolder, isCopyKept = true } = options;
+  let opened = await openedFrom(options);
   try {
     const { pending, isEmpty } = await standingOf(opened.db, migrationsFolder);
     let keptBefore: string | undefined;
     if (isCopyKept && folder !== undefined && pending.length > 0 && !isEmpty) {
       await opened.client.close();
       keptBefore = copyBeside(folder, pending[0] ?? '');
-      opened = await openedFrom(folder);
+      opened = await openedFrom({ ...options, template: undefined });
     }
     if (pending.length > 0) await bringUpToDate(opened.db, migrationsFolder, keptBefore);
     const { db, client } = opened;
     return { db, close: () => client.close(), dump: () => client.dumpDataDir('none'), backUp: () => backUp(opened), ...(keptBefore === undefined ? {} : { keptBefore }) };
   } catch (error) {
-    if (!opened.client.closed) await opened.client.close();
+    await opened.client.close();
     throw error;
   }
 }
 
-/** No change can come between the counting and the copying: both happen within one transaction, and there is one at a time. */
+/** Every page is read first: a damaged one must not take the place of a sound backup. No change can come between the counting and the copying: both happen within one transaction, and there is one at a time. */
 async function backUp({ client, db }: Opened): Promise<Snapshot> {
   await client.exec('checkpoint');
   return db.transaction(async (tx) => {
+    await readThrough(tx);
     const counts = await countsOf(tx);
     const dump = await client.dumpDataDir('gzip');
     return { payload: new Uint8Array(await dump.arrayBuffer()), counts };
@@ -82,9 +93,19 @@ export async function countsOf(db: Database | Transaction): Promise<Readonly<Rec
   return Object.fromEntries(counted.rows.map(({ name, rows }) => [name, rows]));
 }
 
-async function openedFrom(folder: string | undefined, template?: Blob): Promise<Opened> {
-  const client = await PGlite.create({ startParams: START, ...(folder === undefined ? {} : { dataDir: folder }), ...(template === undefined ? {} : { loadDataDir: template }) });
-  return { client, db: drizzle({ client, schema, casing: 'snake_case' }) };
+async function openedFrom({ folder, template, filesOf = (own) => new DurableFolder(own), makeRoom }: OpenOptions): Promise<Opened> {
+  const open = async (from?: Blob): Promise<MortalClient> => {
+    const own = new MortalClient(folder === undefined ? { startParams: IN_MEMORY, ...(from === undefined ? {} : { loadDataDir: from }) } : { fs: filesOf(folder), startParams: ON_DISK, ...(from === undefined ? {} : { loadDataDir: from }) });
+    await own.waitReady.catch((cause: unknown) => {
+      throw folder === undefined ? cause : new DataFolderRefused('The data folder does not open.', { cause, isDamage: true });
+    });
+    return own;
+  };
+  const client = new StandingClient(await open(template), () => {
+    makeRoom?.();
+    return open();
+  });
+  return { client, db: drizzle({ client: client as unknown as PGlite, schema, casing: 'snake_case' }) };
 }
 
 async function bringUpToDate(db: Database, migrationsFolder: string, keptBefore: string | undefined): Promise<void> {
@@ -103,6 +124,7 @@ function copyBeside(folder: string, before: string): string {
   const draft = `${kept}.unfinished`;
   rmSync(draft, { recursive: true, force: true });
   cpSync(folder, draft, { recursive: true });
+  syncTree(draft);
   rmSync(kept, { recursive: true, force: true });
   renameSync(draft, kept);
   return kept;

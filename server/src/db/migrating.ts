@@ -6,9 +6,13 @@ import type { Database } from './database';
 
 /** A data folder this program cannot or must not bring up to date, in words for whoever started it. */
 export class DataFolderRefused extends Error {
-  constructor(message: string, options?: ErrorOptions) {
+  /** Whether it does not open at all: then only a backup helps. */
+  readonly isDamage: boolean;
+
+  constructor(message: string, { isDamage = false, ...options }: ErrorOptions & { readonly isDamage?: boolean } = {}) {
     super(message, options);
     this.name = 'DataFolderRefused';
+    this.isDamage = isDamage;
   }
 }
 

@@ -6,7 +6,7 @@ import type { Express } from 'express';
 import { pino } from 'pino';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';
-import { createApp } from '../app';
+import { type AppDeps, createApp } from '../app';
 import { searchHere } from '../features/reckon/search/searching';
 import { type Database, type OpenDatabase, openDatabase } from '../db/database';
 
@@ -28,8 +28,13 @@ export async function testApp(more: { readonly hasRoom?: () => boolean } = {}): 
     return dump;
   });
   const { db, close } = await openDatabase({ migrationsFolder, template: await template });
+  return { ...appOn(db, more), db, close };
+}
+
+/** The whole server on a database that is open. */
+export function appOn(db: Database, more: Partial<AppDeps> = {}): Pick<TestApp, 'app' | 'send'> {
   const { app } = createApp({ db, clock: () => new Date('2026-11-24T09:20:00Z'), log: pino({ level: 'silent' }), version: 'test', search: searchHere, ...more });
-  return { app, db, close, send: (jobId, ops, more = {}) => request(app).post(`/api/jobs/${jobId}/changes`).send({ id: newId(), session: newId(), who: 'Wren', ops, ...more }) };
+  return { app, send: (jobId, ops, change = {}) => request(app).post(`/api/jobs/${jobId}/changes`).send({ id: newId(), session: newId(), who: 'Wren', ops, ...change }) };
 }
 
 export interface SmallJob {

@@ -17,12 +17,12 @@ describe('are blanks laid out over the wire?', () => {
     expect(one.length_mm.value).toBeGreaterThanOrEqual(one.bound_mm.value);
   });
   it('it ends with its time, and others are answered meanwhile', async () => {
-    const start = performance.now();
-    const long = request(server.app).post('/api/reckon/cut').send({ rollWidth_mm: 1524, pieces, milliseconds: 1500 }).expect(200).then(() => performance.now() - start);
+    const order: string[] = [];
+    const long = request(server.app).post('/api/reckon/cut').send({ rollWidth_mm: 1524, pieces, milliseconds: 6000 }).expect(200).then(() => { order.push('the search'); });
     await new Promise((done) => { setTimeout(done, 200); });
-    await request(server.app).get('/api/health').expect(200);
-    expect(performance.now() - start).toBeLessThan(1400);
-    expect(await long).toBeLessThan(10_000);
+    await request(server.app).get('/api/health').expect(200).then(() => { order.push('the other'); });
+    await long;
+    expect(order).toEqual(['the other', 'the search']);
   });
   it('several searches with one budget take the seeds that follow, and give the best of them', async () => {
     const ask = async (more: object) => ((await request(server.app).post('/api/reckon/cut').send({ rollWidth_mm: 1524, pieces, mostRounds: 12, milliseconds: 10_000, ...more }).expect(200)).body as { length_mm: { value: number } }).length_mm.value;

@@ -38,11 +38,18 @@ export interface BackupList {
 const MOST_OPS = 2000;
 const LARGE_BODY = 900_000;
 
+/** How the server is: whether what it writes to is sound and has room. */
+export interface Health {
+  readonly status: 'ok' | 'damaged';
+  readonly hasRoom: boolean;
+  readonly says?: string;
+}
+
 /** The server's addresses, typed. */
 export const api = {
   jobs: () => ask<readonly JobSummary[]>('/api/jobs'),
   /** Whether the server answers, and has room to write. */
-  hasRoom: () => ask<{ readonly hasRoom: boolean }>('/api/health').then(({ hasRoom }) => hasRoom, () => false),
+  health: () => ask<Health>('/api/health'),
   job: (jobId: string) => ask<JobState>(`/api/jobs/${jobId}`),
   send: (jobId: string, change: Change) => {
     const request = json('POST', change);

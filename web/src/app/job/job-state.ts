@@ -44,7 +44,7 @@ export interface OpenJob {
   readonly conflicts: readonly OpenConflict[];
   readonly aside: readonly SetAside[];
   readonly notice: string | null;
-  /** The server has no room to write, in its words: everything waits in its order. */
+  /** The server has no disk to write to, full or damaged, in its words: everything waits in its order. */
   readonly diskFull: string | null;
   readonly isServerHere: boolean;
   /** Whether what waits is kept in this browser too, so that a reload loses nothing. */

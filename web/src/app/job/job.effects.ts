@@ -5,7 +5,7 @@ import type { AcceptedChange } from '@yellow-pane/contracts';
 import { catchError, concat, concatMap, debounceTime, defer, distinctUntilChanged, EMPTY, filter, finalize, from, fromEvent, map, merge, mergeMap, Observable, of, race, share, switchMap, take, takeUntil, tap, timer, toArray, withLatestFrom } from 'rxjs';
 import { Drafts } from '../device/drafts';
 import { JobActions, jobFeature } from './job.feature';
-import { ServerRefusal, api } from './api';
+import { type Health, ServerRefusal, api } from './api';
 import { aloneOverTabs, whenTabsGo } from '../device/open-tabs';
 import { sharedStream } from '../device/shared-stream';
 import { keepWaiting, takeWaiting } from './waiting-writes';
@@ -15,7 +15,8 @@ const ROOM_MS = 5000;
 const KEEP_MS = 5000;
 const LINE_MS = 1000;
 const LINGER_MS = 5000;
-const NO_ROOM = 507;
+/** What the server would not keep for want of a disk that takes it: nothing is wrong with the change, so it waits. */
+const CANNOT_KEEP: ReadonlySet<string> = new Set(['DISK_FULL', 'DATA_DAMAGED']);
 
 /** Fetches the job when it is opened, and again when too much was missed. */
 export const load = createEffect((actions = inject(Actions), store = inject(Store)) =>
@@ -46,12 +47,21 @@ export const send = createEffect((actions = inject(Actions), store = inject(Stor
     )),
   ) }, { functional: true });
 
-/** While the disk is full, asks now and then whether there is room again. */
+/** A folder that is damaged is told as soon as a job is opened, before anything is done in vain. */
+export const ask = createEffect((actions = inject(Actions)) =>
+  { return actions.pipe(
+    ofType(JobActions.opened),
+    switchMap(() => healthOf()),
+    filter((health) => health?.status === 'damaged'),
+    map((health) => JobActions.cannotKeep({ says: health?.says ?? null })),
+  ) }, { functional: true });
+
+/** While the disk is full or damaged, asks now and then whether it takes something again. */
 export const room = createEffect((store = inject(Store)) =>
   { return store.select(jobFeature.selectDiskFull).pipe(
     map((says) => says !== null),
     distinctUntilChanged(),
-    switchMap((isFull) => isFull ? timer(ROOM_MS, ROOM_MS).pipe(concatMap(() => api.hasRoom()), filter((has) => has), map(() => JobActions.serverHere())) : EMPTY),
+    switchMap((isFull) => isFull ? timer(ROOM_MS, ROOM_MS).pipe(concatMap(() => healthOf()), filter((health) => health !== undefined), map((health) => health.status === 'ok' && health.hasRoom ? JobActions.serverHere() : JobActions.cannotKeep({ says: health.says ?? null }))) : EMPTY),
   ) }, { functional: true });
 
 /** While the server is gone, knocks again every second and a half. */
@@ -135,7 +145,11 @@ export const fade = createEffect((store = inject(Store)) =>
 /** What becomes of a change that was not taken: no room, refused by the server in words, or nobody there. */
 function failed(changeId: string, error: unknown): ReturnType<typeof JobActions.refused> | ReturnType<typeof JobActions.diskFull> | ReturnType<typeof JobActions.serverGone> {
   if (!(error instanceof ServerRefusal)) return JobActions.serverGone();
-  return error.problem.status === NO_ROOM ? JobActions.diskFull({ problem: error.problem }) : JobActions.refused({ changeId, problem: error.problem });
+  return CANNOT_KEEP.has(error.problem.code) ? JobActions.diskFull({ problem: error.problem }) : JobActions.refused({ changeId, problem: error.problem });
+}
+
+function healthOf(): Promise<Health | undefined> {
+  return api.health().catch(() => undefined);
 }
 
 type Heard = ReturnType<typeof JobActions.accepted> | ReturnType<typeof JobActions.reload> | ReturnType<typeof JobActions.serverGone> | ReturnType<typeof JobActions.serverHere>;
