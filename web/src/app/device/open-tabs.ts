@@ -24,10 +24,10 @@ export function liveInThisTab(): Promise<void> {
   return living;
 }
 
-/** The other tabs that live now; where the browser cannot tell, none. */
-export async function otherTabs(): Promise<ReadonlySet<string>> {
+/** The tabs that live now beside one; where the browser cannot tell, none. */
+export async function otherTabs(than = TAB): Promise<ReadonlySet<string>> {
   const { held = [] } = await locksOfBrowser()?.query() ?? {};
-  return new Set(held.flatMap(({ name = '' }) => (name.startsWith(nameOf('')) && name !== nameOf(TAB) ? [name.slice(nameOf('').length)] : [])));
+  return new Set(held.flatMap(({ name = '' }) => (name.startsWith(nameOf('')) && name !== nameOf(than) ? [name.slice(nameOf('').length)] : [])));
 }
 
 /** Tells when another tab that lives now, or is opened later, is gone. */

@@ -4,7 +4,7 @@ import type { Op, PutOp } from '@yellow-pane/contracts';
 import { type FieldsOf, type JobTable, consequencesOf } from '@yellow-pane/core/job';
 import { Device } from '../device/device';
 import { newId, sessionOf } from '../device/session';
-import { type OpenConflict, type PendingChange, opsToTakeBack } from './job-state';
+import { type OpenConflict, type PendingChange, opsToTakeBack, seenVersion } from './job-state';
 import { JobActions, jobFeature } from './job.feature';
 import { rowIn, rowsIn } from './tables';
 
@@ -38,8 +38,7 @@ export class JobDesk {
 
   /** @param seen the version of the row that the person saw when beginning, 0 when there was none; left out: the one that is there now */
   set<Table extends JobTable>(table: Table, id: string, fields: Partial<FieldsOf<Table>>, seen?: number): Op {
-    const now = this.#version(table, id);
-    return { op: 'set', table, id, baseVersion: Math.min(seen ?? now, now), fields } as unknown as Op;
+    return { op: 'set', table, id, baseVersion: Math.min(seen ?? Infinity, seenVersion(this.state(), table, id, Object.keys(fields))), fields } as unknown as Op;
   }
 
   remove(table: JobTable, id: string): Op {

@@ -1,6 +1,7 @@
 import type { AcceptedChange, Change, Conflict, JobState as JobOnServer, Op, Problem, TableRow } from '@yellow-pane/contracts';
+import type { JobTable } from '@yellow-pane/core/job';
 import { againstVersions, inverseOf, putAgain } from './inverse';
-import { NO_TABLES, type Tables, tablesOf, withOps, withRowsFrom, withServerRows } from './tables';
+import { NO_TABLES, type Tables, rowIn, tablesOf, withOps, withRowsFrom, withServerRows } from './tables';
 
 /** A change waiting to be taken by the server. It outlives a reload. */
 export interface PendingChange {
@@ -75,9 +76,10 @@ export function opened(state: OpenJob, job: JobOnServer, kept: KeptWaiting): Ope
 
 /** What waited in this browser, from before a reload or in a tab that is gone, beside what waits here already: in the order it was made. */
 export function adopted(state: OpenJob, { pending: more, conflicts, aside = [] }: KeptWaiting): OpenJob {
-  const pending = merged(state.pending, more, ({ change }) => change.id);
+  const known = new Set([...state.pending, ...[...state.conflicts, ...state.aside].map((own) => own.pending)].map(({ change }) => change.id));
+  const pending = merged(state.pending, more, known, ({ change }) => change.id);
   const view = pending.reduce((below, waiting) => overlay(below, waiting, state.jobId), state.server);
-  return { ...state, view, pending, conflicts: merged(state.conflicts, conflicts, (own) => own.pending.change.id), aside: merged(state.aside, aside, (own) => own.pending.change.id) };
+  return { ...state, view, pending, conflicts: merged(state.conflicts, conflicts, known, (own) => own.pending.change.id), aside: merged(state.aside, aside, known, (own) => own.pending.change.id) };
 }
 
 /** As read from the browser. */
@@ -87,8 +89,7 @@ export interface KeptWaiting {
   readonly aside?: readonly SetAside[];
 }
 
-function merged<Item>(here: readonly Item[], more: readonly Item[], idOf: (item: Item) => string): readonly Item[] {
-  const known = new Set(here.map(idOf));
+function merged<Item>(here: readonly Item[], more: readonly Item[], known: ReadonlySet<string>, idOf: (item: Item) => string): readonly Item[] {
   const fresh = more.filter((item) => !known.has(idOf(item)));
   return fresh.length === 0 ? here : [...here, ...fresh].sort((a, b) => (idOf(a) < idOf(b) ? -1 : 1));
 }
@@ -129,6 +130,12 @@ function targetsOf({ change }: PendingChange): string | undefined {
 
 function folded(into: PendingChange, made: PendingChange): PendingChange {
   return { ...into, label: made.label, at: made.at, change: { ...into.change, ops: made.change.ops } };
+}
+
+/** The version of a row whose fields the person sees: the server's, but where a change that waits lies on top, what it lies on was not seen since. */
+export function seenVersion({ server, pending }: OpenJob, table: JobTable, id: string, fields: readonly string[]): number {
+  const waiting = pending.flatMap(({ change }) => change.ops).flatMap((op) => (op.op === 'set' && op.table === table && op.id === id && fields.some((field) => field in op.fields) ? [op.baseVersion] : []));
+  return Math.min(rowIn(server, table, id)?.version ?? 1, ...waiting);
 }
 
 /** What to send to take the newest entry back. */

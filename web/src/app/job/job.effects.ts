@@ -8,7 +8,7 @@ import { JobActions, jobFeature } from './job.feature';
 import { type Health, ServerRefusal, api } from './api';
 import { aloneOverTabs, whenTabsGo } from '../device/open-tabs';
 import { sharedStream } from '../device/shared-stream';
-import { keepWaiting, takeWaiting } from './waiting-writes';
+import { waitingHere } from './waiting-writes';
 
 const RETRY_MS = 1500;
 const ROOM_MS = 5000;
@@ -23,7 +23,7 @@ export const load = createEffect((actions = inject(Actions), store = inject(Stor
   { return actions.pipe(
     ofType(JobActions.open, JobActions.reload),
     withLatestFrom(store.select(jobFeature.selectJobId)),
-    switchMap(([, jobId]) => jobId === null ? EMPTY : lineStands().pipe(switchMap(() => Promise.all([api.job(jobId), takeWaiting(jobId)]))).pipe(
+    switchMap(([, jobId]) => jobId === null ? EMPTY : lineStands().pipe(switchMap(() => Promise.all([api.job(jobId), waitingHere.take(jobId)]))).pipe(
       map(([job, waiting]) => JobActions.opened({ job, ...waiting })),
       catchError((error: unknown) => error instanceof ServerRefusal && error.problem.status < 500 ? of(JobActions.missing()) : merge(of(JobActions.serverGone()), timer(RETRY_MS).pipe(map(() => JobActions.reload())))),
     )),
@@ -98,7 +98,7 @@ export const keep = createEffect((store = inject(Store)) =>
   { return store.select(jobFeature.selectJobState).pipe(
     filter(({ status }) => status === 'open'),
     distinctUntilChanged((before, after) => before.pending === after.pending && before.conflicts === after.conflicts && before.aside === after.aside && before.jobId === after.jobId),
-    mergeMap(({ jobId, pending, conflicts, aside }) => jobId === null ? EMPTY : keepWaiting(jobId, { pending, conflicts, aside })),
+    mergeMap(({ jobId, pending, conflicts, aside }) => jobId === null ? EMPTY : waitingHere.keep(jobId, { pending, conflicts, aside })),
     map((isKept) => JobActions.kept({ isKept })),
   ) }, { functional: true });
 
@@ -108,7 +108,7 @@ export const keepAgain = createEffect((store = inject(Store)) =>
     distinctUntilChanged(),
     switchMap((isKept) => isKept ? EMPTY : timer(KEEP_MS, KEEP_MS).pipe(
       withLatestFrom(store.select(jobFeature.selectJobState)),
-      concatMap(([, { jobId, pending, conflicts, aside }]) => jobId === null ? EMPTY : keepWaiting(jobId, { pending, conflicts, aside })),
+      concatMap(([, { jobId, pending, conflicts, aside }]) => jobId === null ? EMPTY : waitingHere.keep(jobId, { pending, conflicts, aside })),
       map((kept) => JobActions.kept({ isKept: kept })),
     )),
   ) }, { functional: true });
@@ -117,7 +117,7 @@ export const keepAgain = createEffect((store = inject(Store)) =>
 export const adopt = createEffect((store = inject(Store)) =>
   { return new Observable<void>((out) => { whenTabsGo(() => { out.next(); }); }).pipe(
     withLatestFrom(store.select(jobFeature.selectJobState)),
-    concatMap(([, { jobId, status }]) => jobId === null || status !== 'open' ? EMPTY : from(takeWaiting(jobId)).pipe(
+    concatMap(([, { jobId, status }]) => jobId === null || status !== 'open' ? EMPTY : from(waitingHere.take(jobId)).pipe(
       filter(({ pending, conflicts, aside }) => pending.length + conflicts.length + aside.length > 0),
       map((waiting) => JobActions.adopted({ jobId, ...waiting })),
     )),

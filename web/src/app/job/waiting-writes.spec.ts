@@ -4,7 +4,7 @@ import { v7 as newId } from 'uuid';
 import { browserStore } from '../device/browser-store';
 import { type LocalTexts, fakeLocalStorage } from '../testing/local-storage';
 import type { PendingChange } from './job-state';
-import { keepWaiting, takeWaiting } from './waiting-writes';
+import { waitingHere } from './waiting-writes';
 
 let store: LocalTexts;
 const locks = { query: () => Promise.resolve({ held: [...living].map((tab) => ({ name: `yellow-pane tab ${tab}` })) }), request: (_name: string, run: () => Promise<unknown>) => run() };
@@ -26,39 +26,39 @@ describe('are writes the server has not taken yet kept over a reload?', () => {
   it('they come back in the order they were made; another job’s do not', async () => {
     const job = newJob();
     const pending = [made('A'), made('B')];
-    expect(await keepWaiting(job, { ...nothing, pending })).toBe(true);
-    expect((await takeWaiting(job)).pending).toEqual(pending);
-    expect(await takeWaiting(newJob())).toEqual(nothing);
+    expect(await waitingHere.keep(job, { ...nothing, pending })).toBe(true);
+    expect((await waitingHere.take(job)).pending).toEqual(pending);
+    expect(await waitingHere.take(newJob())).toEqual(nothing);
   });
   it('what was set aside and what is asked about come back too; nothing waiting leaves nothing behind', async () => {
     const job = newJob();
     const aside = [{ pending: made('A'), says: 'The server met a fault of its own.' }];
     const conflicts = [{ pending: made('B'), conflicts: [] }];
-    await keepWaiting(job, { pending: [], conflicts, aside });
-    expect(await takeWaiting(job)).toEqual({ pending: [], conflicts, aside });
-    await keepWaiting(job, nothing);
+    await waitingHere.keep(job, { pending: [], conflicts, aside });
+    expect(await waitingHere.take(job)).toEqual({ pending: [], conflicts, aside });
+    await waitingHere.keep(job, nothing);
     expect(await (await browserStore()).getAllFromIndex('waiting', 'job', job)).toEqual([]);
   });
   it('a list brought in of more than 2,000 operations is not dropped', async () => {
     const job = newJob();
     const long = made('A', Array.from({ length: 2500 }, () => ({ op: 'set', table: 'surface', id: uuid, baseVersion: 1, fields: { tag: 'x' } })));
-    await keepWaiting(job, { ...nothing, pending: [long] });
-    expect((await takeWaiting(job)).pending).toEqual([long]);
+    await waitingHere.keep(job, { ...nothing, pending: [long] });
+    expect((await waitingHere.take(job)).pending).toEqual([long]);
   });
   it('what no longer fits the contract stands aside, to be seen; the rest goes on', async () => {
     const job = newJob();
     const [good, broken] = [made('A'), made('B', [{ op: 'set', table: 'nowhere', id: 'S' }])];
-    await keepWaiting(job, { ...nothing, pending: [good, broken] });
-    const { pending, aside } = await takeWaiting(job);
+    await waitingHere.keep(job, { ...nothing, pending: [good, broken] });
+    const { pending, aside } = await waitingHere.take(job);
     expect([pending, aside.map((own) => own.pending)]).toEqual([[good], [broken]]);
   });
   it('what a version up to 0.5.0 kept is taken over once', async () => {
     const job = newJob();
     const old = made('A');
     store.texts.set(`yellow-pane.waiting.${job}`, JSON.stringify({ pending: [old], conflicts: [] }));
-    expect((await takeWaiting(job)).pending).toEqual([old]);
+    expect((await waitingHere.take(job)).pending).toEqual([old]);
     expect(store.texts.size).toBe(0);
-    expect((await takeWaiting(job)).pending).toEqual([old]);
+    expect((await waitingHere.take(job)).pending).toEqual([old]);
   });
 });
 
@@ -67,29 +67,29 @@ describe('is a page that is left in mid-write without loss?', () => {
     const job = newJob();
     const pending = [made('A'), made('B')];
     jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => { throw new DOMException('gone', 'AbortError'); });
-    void keepWaiting(job, { ...nothing, pending });
+    void waitingHere.keep(job, { ...nothing, pending });
     expect(store.texts.size).toBe(2);
-    await keepWaiting(job, { ...nothing, pending });
+    await waitingHere.keep(job, { ...nothing, pending });
     jest.restoreAllMocks();
-    expect((await takeWaiting(job)).pending).toEqual(pending);
+    expect((await waitingHere.take(job)).pending).toEqual(pending);
     expect(store.texts.size).toBe(0);
   });
   it('what was decided or sent does not come back', async () => {
     const job = newJob();
     const aside = [{ pending: made('A'), says: 'no' }];
-    await keepWaiting(job, { ...nothing, aside });
+    await waitingHere.keep(job, { ...nothing, aside });
     jest.spyOn(IDBObjectStore.prototype, 'delete').mockImplementation(() => { throw new DOMException('gone', 'AbortError'); });
-    await keepWaiting(job, nothing);
+    await waitingHere.keep(job, nothing);
     jest.restoreAllMocks();
-    expect(await takeWaiting(job)).toEqual(nothing);
+    expect(await waitingHere.take(job)).toEqual(nothing);
   });
   it('without any database what was noted is still there', async () => {
     const job = newJob();
     const pending = [made('A')];
     jest.spyOn(IDBDatabase.prototype, 'transaction').mockImplementation(() => { throw new DOMException('gone', 'AbortError'); });
-    expect(await keepWaiting(job, { ...nothing, pending })).toBe(false);
+    expect(await waitingHere.keep(job, { ...nothing, pending })).toBe(false);
     jest.restoreAllMocks();
-    expect((await takeWaiting(job)).pending).toEqual(pending);
+    expect((await waitingHere.take(job)).pending).toEqual(pending);
   });
 });
 
@@ -100,20 +100,20 @@ describe('do two tabs keep out of each other’s way?', () => {
     const [theirs, own] = [made('theirs'), made('own')];
     await ofTab(job, 'other', theirs);
     living.add('other');
-    await keepWaiting(job, { ...nothing, pending: [own] });
-    expect((await takeWaiting(job)).pending).toEqual([own]);
+    await waitingHere.keep(job, { ...nothing, pending: [own] });
+    expect((await waitingHere.take(job)).pending).toEqual([own]);
     living.clear();
-    expect((await takeWaiting(job)).pending).toEqual([theirs, own]);
+    expect((await waitingHere.take(job)).pending).toEqual([theirs, own]);
   });
   it('what one tab has sent is taken out alone: the other’s stays', async () => {
     const job = newJob();
     const [theirs, own] = [made('theirs'), made('own')];
     await ofTab(job, 'other', theirs);
     living.add('other');
-    await keepWaiting(job, { ...nothing, pending: [own] });
-    await keepWaiting(job, nothing);
+    await waitingHere.keep(job, { ...nothing, pending: [own] });
+    await waitingHere.keep(job, nothing);
     living.clear();
-    expect((await takeWaiting(job)).pending).toEqual([theirs]);
+    expect((await waitingHere.take(job)).pending).toEqual([theirs]);
   });
 });
 
@@ -122,9 +122,9 @@ describe('is it said when the browser will not keep?', () => {
     const job = newJob();
     const pending = [made('A')];
     const refusing = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => { throw new DOMException('full', 'QuotaExceededError'); });
-    expect(await keepWaiting(job, { ...nothing, pending })).toBe(false);
+    expect(await waitingHere.keep(job, { ...nothing, pending })).toBe(false);
     refusing.mockRestore();
-    expect(await keepWaiting(job, { ...nothing, pending })).toBe(true);
-    expect((await takeWaiting(job)).pending).toEqual(pending);
+    expect(await waitingHere.keep(job, { ...nothing, pending })).toBe(true);
+    expect((await waitingHere.take(job)).pending).toEqual(pending);
   });
 });
