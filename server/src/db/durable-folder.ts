@@ -1,6 +1,6 @@
 import type { PGlite } from '@electric-sql/pglite';
 import { NodeFS } from '@electric-sql/pglite/nodefs';
-import { closeSync, fsyncSync, openSync, readdirSync } from 'node:fs';
+import { closeSync, fdatasyncSync, fsyncSync, openSync, readdirSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 
 /** What of the database's files is asked of here: the rest is the package's own. */
@@ -33,7 +33,8 @@ export class DurableFolder extends NodeFS {
   protected prepare({ NODEFS }: FilesOfDatabase): void {
     NODEFS.stream_ops.fsync = ({ nfd, node }) => {
       if (nfd === undefined) return 0;
-      fsyncSync(nfd);
+      /** All that is needed to find the data again, the length too; not the hour of the writing. */
+      fdatasyncSync(nfd);
       const path = NODEFS.realPath(node);
       this.#synced(path);
       if (!this.#named.has(path)) this.#syncName(path);

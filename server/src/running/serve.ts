@@ -22,6 +22,8 @@ const KEEP_ALIVE_MS = 65_000;
 /** A request that has not arrived by then is cut off. */
 const REQUEST_MS = 120_000;
 const HOUR_MS = 3_600_000;
+/** Whoever opened the program is served first. */
+const CARE_MS = 20_000;
 /** Built beside the program. */
 const SEARCH_THREAD = new URL('search-thread.js', import.meta.url);
 const VERSION = '0.1.0';
@@ -83,17 +85,20 @@ async function openData({ folder, backups }: Options, room: RoomOnDisk): Promise
 
 /** What is done beside serving: the folder is read through once, backed up daily, and some room is held back. @returns the function that ends it */
 function careFor({ db }: OpenDatabase, backups: Backups, soundness: Soundness, room: RoomOnDisk, log: Logger): () => void {
-  room.hold();
-  readThrough(db).catch((error: unknown) => {
-    soundness.hear(error);
-    log.error({ isSound: soundness.isSound }, 'the data folder could not be read through');
-  });
+  const first = setTimeout(() => {
+    room.hold();
+    readThrough(db).catch((error: unknown) => {
+      soundness.hear(error);
+      log.error({ isSound: soundness.isSound }, 'the data folder could not be read through');
+    });
+  }, CARE_MS);
   const timer = setInterval(() => { room.hold(); }, HOUR_MS);
   const endBackups = backups.daily((error) => {
     soundness.hear(error);
     log.error({ err: error }, 'backup failed');
   });
   return () => {
+    clearTimeout(first);
     clearInterval(timer);
     endBackups();
   };
