@@ -10,6 +10,7 @@ import { storiesOnOtherDays } from './days';
 import { edgesKept } from './edges';
 import { filmOnGlass } from './film';
 import { LANES, endLanes } from './side-by-side';
+import { reliability } from './reliability';
 import { surveyOfThousand } from './survey';
 
 /** `npm run bench`: the figures of docs/performance.md, measured here and now. Names as arguments run those alone. */
@@ -30,6 +31,7 @@ const benches: Readonly<Record<string, () => Promise<readonly Row[]>>> = {
   mends: mendsOfferedFirst,
   day: dayRows,
   days: storiesOnOtherDays,
+  reliability,
   size: () => Promise.resolve([initialSize()]),
   start: secondStart,
   screen: firstScreen,

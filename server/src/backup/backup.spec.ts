@@ -17,6 +17,8 @@ const place = (): string => mkdtempSync(join(tmpdir(), 'yellow-pane-backup-'));
 const AT = new Date('2026-11-29T14:00:00.000Z');
 const send = async (db: Database): Promise<void> => { const job = smallJob(); await applyChange(db, job.jobId, { id: newId(), session: newId(), who: 'Wren', ops: [...job.ops] }, AT); };
 /** Every row of every table, as text. */
+const ROUNDS = Number(process.env['BACKUP_ROUNDS'] ?? 1);
+
 async function rowsOf(db: Database): Promise<Readonly<Record<string, readonly string[]>>> {
   const found: Record<string, readonly string[]> = {};
   for (const table of Object.keys(await countsOf(db))) found[table] = (await db.execute<{ row: string }>(sql`select to_jsonb(t)::text as row from ${sql.identifier(table)} t order by 1`)).rows.map(({ row }) => row);
@@ -24,7 +26,7 @@ async function rowsOf(db: Database): Promise<Readonly<Record<string, readonly st
 }
 
 describe('is everything in a backup, though work goes on?', () => {
-  it('restored it holds whole changes alone: all that were done before, each with all its rows, row by row the same', async () => {
+  it.each(Array.from({ length: ROUNDS }, (_, round) => round + 1))('time %i: restored it holds whole changes alone: all that were done before, each with all its rows, row by row the same', async () => {
     const folder = place();
     const database = await openDatabase({ migrationsFolder });
     for (let n = 0; n < 5; n += 1) await send(database.db);
