@@ -6,7 +6,7 @@ import type { Database } from './db/database';
 import { Soundness } from './db/soundness';
 import type { Backups } from './backup/backups';
 import { backupRoutes } from './features/backups/routes';
-import { benchRoutes } from './features/bench/routes';
+import { StandIns, benchRoutes } from './features/bench/routes';
 import { changeRoutes } from './features/changes/routes';
 import { cutPlanRoutes } from './features/cut-plans/routes';
 import { ChangeFeed } from './features/events/change-feed';
@@ -60,6 +60,7 @@ export function createApp({ db, clock, log, version, search, hasRoom = () => tru
   const app = express();
   const feed = new ChangeFeed();
   const streams = new Set<() => void>();
+  const standIns = new StandIns(clock);
   app.disable('x-powered-by');
   app.use(whoAsks);
   app.use(refuseWhatCannotBeKept(hasRoom, soundness));
@@ -76,7 +77,7 @@ export function createApp({ db, clock, log, version, search, hasRoom = () => tru
   app.use(jobRoutes({ db, feed, clock }));
   app.use(changeRoutes({ db, feed, clock }));
   app.use(photoRoutes({ db }));
-  app.use(benchRoutes({ clock, onStream: (end) => { streams.add(end); return () => streams.delete(end); } }));
+  app.use(benchRoutes(standIns));
   app.use(weatherRoutes({ clock }));
   app.use(cutPlanRoutes({ db }));
   app.use(dayRoutes({ db }));
@@ -88,7 +89,7 @@ export function createApp({ db, clock, log, version, search, hasRoom = () => tru
   app.use(filmReckonRoutes());
   app.use(dayReckonRoutes({ search }));
   app.use(formatRoutes());
-  app.use(eventRoutes({ db, feed, onStream: (end) => { streams.add(end); return () => streams.delete(end); } }));
+  app.use(eventRoutes({ db, feed, devices: standIns, onStream: (end) => { streams.add(end); return () => streams.delete(end); } }));
   if (backups !== undefined) app.use(backupRoutes(backups));
   if (pagesFolder !== undefined) app.use(pages(pagesFolder));
   app.use((request) => { throw new Refusal('ROUTE_UNKNOWN', { path: 'address', expected: 'an address of this server', got: `${request.method} ${request.path}`.slice(0, 120) }); });

@@ -6,6 +6,7 @@ import type { Database } from '../../db/database';
 import { change } from '../../db/schema';
 import { parseBody } from '../../http/refusal';
 import { rowsOfChange } from '../changes/apply-change';
+import type { StandIns } from '../bench/routes';
 import type { ChangeFeed } from './change-feed';
 
 const MOST_MISSED = 200;
@@ -16,12 +17,13 @@ const MOST_WAITING_BYTES = 4_000_000;
 interface Deps {
   readonly db: Database;
   readonly feed: ChangeFeed;
+  readonly devices: StandIns;
   /** Called with the function that ends a stream, and again without it when the stream has ended. */
   readonly onStream: (end: () => void) => () => void;
 }
 
-/** Server-sent events: each accepted change of one job or of all, `began` with the last number there is, what was missed since Last-Event-ID; `reload` when that is too much. */
-export function eventRoutes({ db, feed, onStream }: Deps): Router {
+/** Everything this server tells, at one address: each accepted change of one job or of all, what the devices say (`device`), `began` with the last number there is, what was missed since Last-Event-ID; `reload` when that is too much. */
+export function eventRoutes({ db, feed, devices, onStream }: Deps): Router {
   const routes = Router();
   routes.get('/api/events', async (request, response) => {
     const jobId = request.query['job'] === undefined ? undefined : parseBody(z.uuidv7(), request.query['job']);
@@ -30,18 +32,20 @@ export function eventRoutes({ db, feed, onStream }: Deps): Router {
     response.write('retry: 1000\n\n');
     const early: (readonly [jobId: string, accepted: AcceptedChange])[] = [];
     let isCaughtUp = false;
-    const send = (ofJob: string, accepted: AcceptedChange): void => {
-      response.write(`id: ${accepted.seq}\nevent: change\ndata: ${JSON.stringify({ ...accepted, jobId: ofJob })}\n\n`);
+    const write = (text: string): void => {
+      response.write(text);
       if (response.writableLength > MOST_WAITING_BYTES) response.destroy();
     };
+    const send = (ofJob: string, accepted: AcceptedChange): void => { write(`id: ${accepted.seq}\nevent: change\ndata: ${JSON.stringify({ ...accepted, jobId: ofJob })}\n\n`); };
     const stopListening = feed.listen((ofJob, accepted) => {
       if (jobId !== undefined && ofJob !== jobId) return;
       if (isCaughtUp) send(ofJob, accepted);
       else early.push([ofJob, accepted]);
     });
+    const stopDevices = jobId === undefined ? devices.listen((message) => { write(`event: device\ndata: ${JSON.stringify(message)}\n\n`); }) : () => undefined;
     const heartbeat = setInterval(() => response.write(': still here\n\n'), HEARTBEAT_MS);
     const forget = onStream(() => response.end());
-    response.on('close', () => { stopListening(); clearInterval(heartbeat); forget(); });
+    response.on('close', () => { stopListening(); stopDevices(); clearInterval(heartbeat); forget(); });
     if (Number.isSafeInteger(since)) await catchUp(db, jobId, since, send, () => response.write('event: reload\ndata: {}\n\n'));
     else response.write(`id: ${await lastSeq(db)}\nevent: began\ndata: {}\n\n`);
     isCaughtUp = true;

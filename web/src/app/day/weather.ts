@@ -1,7 +1,7 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import type { DeviceMessage, Forecast, ThermometerCommand, ThermometerState, WeatherScenario } from '@yellow-pane/contracts';
 import type { Subscription } from 'rxjs';
-import { sharedStream } from '../device/shared-stream';
+import { saidBy } from '../device/server-events';
 import { ServerRefusal, api } from '../job/api';
 import { JobReading } from '../job/job-reading';
 
@@ -27,7 +27,7 @@ export class Weather {
   begin(): void {
     void this.load();
     if (this.#stream !== undefined) return;
-    this.#stream = sharedStream('/api/bench/thermometer/stream').subscribe(({ name, data }) => { if (name === 'message') this.#hear(JSON.parse(data) as DeviceMessage); });
+    this.#stream = saidBy('thermometer').subscribe((message) => { if (message !== undefined) this.#hear(message); });
     void api.thermometerState().then((state) => { this.thermometer.set(state); }, () => undefined);
     setInterval(() => { void this.load(); }, AGAIN_MS);
   }

@@ -1,6 +1,8 @@
 import { Injectable, signal } from '@angular/core';
+import type { Subscription } from 'rxjs';
 import type { DeviceMessage, LaserCommand, LaserState } from '@yellow-pane/contracts';
 import { api } from '../job/api';
+import { saidBy } from './server-events';
 import type { DistanceMeter, MeterReading } from './distance-meter';
 
 /** The laser of the Bench behind the interface of any distance meter. Its button is pressed from the page, since it has none. */
@@ -11,22 +13,23 @@ export class BenchLaser implements DistanceMeter {
   readonly fault = signal<string | undefined>(undefined);
   readonly reading = signal<MeterReading | undefined>(undefined);
   readonly log = signal<readonly DeviceMessage[]>([]);
-  #stream: EventSource | undefined;
+  #line: Subscription | undefined;
 
   connect(): void {
     this.state.set('connecting');
     this.fault.set(undefined);
-    this.#stream?.close();
-    this.#stream = new EventSource('/api/bench/laser/stream');
-    this.#stream.onmessage = (event: MessageEvent<string>) => { this.#hear(JSON.parse(event.data) as DeviceMessage); };
-    this.#stream.onerror = () => { if (this.state() !== 'off') this.state.set('lost'); };
+    this.#line?.unsubscribe();
+    this.#line = saidBy('laser').subscribe((message) => {
+      if (message !== undefined) this.#hear(message);
+      else if (this.state() !== 'off') this.state.set('lost');
+    });
     void this.order({ do: 'connect' });
   }
 
   disconnect(): void {
     void this.order({ do: 'disconnect' });
-    this.#stream?.close();
-    this.#stream = undefined;
+    this.#line?.unsubscribe();
+    this.#line = undefined;
     this.state.set('off');
   }
 

@@ -1,6 +1,8 @@
 import { Injectable, signal } from '@angular/core';
+import type { Subscription } from 'rxjs';
 import type { DeviceMessage, PlotterCommand, PlotterState } from '@yellow-pane/contracts';
 import { ServerRefusal, api } from '../job/api';
+import { saidBy } from './server-events';
 
 /** The cutting plotter of the Bench, as a real one would be spoken to: connect, send a job, hear how far it is, hear what is wrong. */
 @Injectable({ providedIn: 'root' })
@@ -11,22 +13,23 @@ export class BenchPlotter {
   readonly log = signal<readonly DeviceMessage[]>([]);
   /** What it drew, asked for after each piece. */
   readonly seen = signal<PlotterState | undefined>(undefined);
-  #stream: EventSource | undefined;
+  #line: Subscription | undefined;
 
   connect(): void {
     this.state.set('connecting');
     this.fault.set(undefined);
-    this.#stream?.close();
-    this.#stream = new EventSource('/api/bench/plotter/stream');
-    this.#stream.onmessage = (event: MessageEvent<string>) => { this.#hear(JSON.parse(event.data) as DeviceMessage); };
-    this.#stream.onerror = () => { if (this.state() !== 'off') this.state.set('lost'); };
+    this.#line?.unsubscribe();
+    this.#line = saidBy('plotter').subscribe((message) => {
+      if (message !== undefined) this.#hear(message);
+      else if (this.state() !== 'off') this.state.set('lost');
+    });
     void this.order({ do: 'connect' });
   }
 
   disconnect(): void {
     void this.order({ do: 'disconnect' });
-    this.#stream?.close();
-    this.#stream = undefined;
+    this.#line?.unsubscribe();
+    this.#line = undefined;
     this.state.set('off');
   }
 

@@ -2,19 +2,17 @@ import { DOCUMENT, inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
 import type { AcceptedChange } from '@yellow-pane/contracts';
-import { catchError, concat, concatMap, debounceTime, defer, distinctUntilChanged, EMPTY, filter, finalize, from, fromEvent, map, merge, mergeMap, Observable, of, race, share, switchMap, take, takeUntil, tap, timer, toArray, withLatestFrom } from 'rxjs';
+import { catchError, concat, concatMap, debounceTime, defer, distinctUntilChanged, EMPTY, filter, from, fromEvent, map, merge, mergeMap, Observable, of, share, switchMap, take, takeUntil, tap, timer, toArray, withLatestFrom } from 'rxjs';
 import { Drafts } from '../device/drafts';
 import { JobActions, jobFeature } from './job.feature';
 import { type Health, ServerRefusal, api } from './api';
 import { aloneOverTabs, whenTabsGo } from '../device/open-tabs';
-import { sharedStream } from '../device/shared-stream';
+import { events$, lineStands, wasReadBlind } from '../device/server-events';
 import { waitingHere } from './waiting-writes';
 
 const RETRY_MS = 1500;
 const ROOM_MS = 5000;
 const KEEP_MS = 5000;
-const LINE_MS = 1000;
-const LINGER_MS = 5000;
 /** What the server would not keep for want of a disk that takes it: nothing is wrong with the change, so it waits. */
 const CANNOT_KEEP: ReadonlySet<string> = new Set(['DISK_FULL', 'DATA_DAMAGED']);
 
@@ -74,16 +72,6 @@ export const knock = createEffect((store = inject(Store)) =>
       map(() => JobActions.serverHere()),
     )),
   ) }, { functional: true });
-
-/** Changes anybody makes to any job, over the one line of this browser. */
-let isLineStanding = false;
-/** Whether a job was read before the line stood: something may have fallen between the two. */
-let isReadBlind = false;
-const line$ = sharedStream('/api/events', ['change', 'reload', 'began']).pipe(
-  tap(({ name }) => { if (name === 'open' || name === 'error') isLineStanding = name === 'open'; }),
-  finalize(() => { isLineStanding = false; }),
-  share({ resetOnRefCountZero: () => timer(LINGER_MS) }),
-);
 
 /** Hears of every change anybody makes to the open job. What comes while it is being loaded waits until it is there. */
 export const hear = createEffect((store = inject(Store), actions = inject(Actions)) =>
@@ -155,8 +143,8 @@ function healthOf(): Promise<Health | undefined> {
 type Heard = ReturnType<typeof JobActions.accepted> | ReturnType<typeof JobActions.reload> | ReturnType<typeof JobActions.serverGone> | ReturnType<typeof JobActions.serverHere>;
 
 function changesOf(jobId: string, opened: Observable<unknown>): Observable<Heard> {
-  const heard = line$.pipe(concatMap(({ name, data }): readonly Heard[] => {
-    if (name === 'open') return isReadBlind ? [JobActions.serverHere(), JobActions.reload()] : [JobActions.serverHere()];
+  const heard = events$.pipe(concatMap(({ name, data }): readonly Heard[] => {
+    if (name === 'open') return wasReadBlind() ? [JobActions.serverHere(), JobActions.reload()] : [JobActions.serverHere()];
     if (name === 'error') return [JobActions.serverGone()];
     if (name === 'reload') return [JobActions.reload()];
     if (name !== 'change') return [];
@@ -165,15 +153,6 @@ function changesOf(jobId: string, opened: Observable<unknown>): Observable<Heard
   }), share());
   const whileLoading = heard.pipe(takeUntil(opened.pipe(take(1))), toArray(), concatMap((all) => all.filter(({ type }) => type === JobActions.accepted.type)));
   return concat(whileLoading, heard);
-}
-
-/** Reading waits until the line stands, so that nothing falls between the two; not for long. */
-function lineStands(): Observable<unknown> {
-  if (isLineStanding) {
-    isReadBlind = false;
-    return of(true);
-  }
-  return race(line$.pipe(filter(({ name }) => name === 'open'), take(1), map(() => false)), timer(LINE_MS).pipe(map(() => true))).pipe(tap((isBlind) => { isReadBlind = isBlind; }));
 }
 
 /** Leaving the page with unsaved work: it is kept, so nobody is asked; this only marks it for tests and logs. */
