@@ -12,7 +12,7 @@ const megabytes = (bytes: number): string => `${Math.ceil(bytes / 1e6)} MB`;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="fixed left-3 bottom-[94px] max-md:bottom-[112px] z-30 flex flex-col gap-2 max-w-[92vw] md:w-[226px] no-print" role="status" aria-live="polite">
-      @if (desk.state().diskFull; as text) { <p class="bg-ink text-ground rounded-card px-3 py-2 font-semibold flex gap-3 items-start" role="alert"><span class="flex-1">{{ text }} {{ waiting() }}</span><button type="button" class="act act-small" (click)="desk.tryAgain()">Try again</button></p> }
+      @if (desk.state().diskFull; as text) { <p class="bg-ink text-ground rounded-card px-3 py-2 font-semibold" role="alert"><span class="block wrap-anywhere">{{ text }} {{ waiting() }}</span><button type="button" class="act act-small text-ink mt-2" (click)="desk.tryAgain()">Try again</button></p> }
       @for (own of desk.state().aside; track own.pending.change.id) {
         <p class="bg-paper border-2 border-stop rounded-card px-3 py-2"><strong class="block">Not saved: {{ own.pending.label }}</strong>{{ own.says }} <span class="flex flex-wrap gap-2 mt-1"><button type="button" class="act act-small" (click)="desk.takeUp(own.pending.change.id, false)">Send it again</button><button type="button" class="act act-small act-quiet underline" (click)="desk.takeUp(own.pending.change.id, true)">Drop it</button></span></p>
       }
