@@ -1,18 +1,17 @@
 import { appendFileSync, mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from '@jest/globals';
 import { sql } from 'drizzle-orm';
 import { v7 as newId } from 'uuid';
 import { type Database, countsOf, openDatabase } from '../db/database';
 import { applyChange } from '../features/changes/apply-change';
 import { migrationsWith } from '../testing/migrations-up-to';
+import { emptyDatabase, migrationsFolder } from '../testing/template';
 import { smallJob } from '../testing/test-app';
 import { Backups } from './backups';
 import { restoreBackup } from './restore';
 
-const migrationsFolder = fileURLToPath(new URL('../../migrations', import.meta.url));
 const place = (): string => mkdtempSync(join(tmpdir(), 'yellow-pane-backup-'));
 const AT = new Date('2026-11-29T14:00:00.000Z');
 const send = async (db: Database): Promise<void> => { const job = smallJob(); await applyChange(db, job.jobId, { id: newId(), session: newId(), who: 'Wren', ops: [...job.ops] }, AT); };
@@ -28,7 +27,7 @@ async function rowsOf(db: Database): Promise<Readonly<Record<string, readonly st
 describe('is everything in a backup, though work goes on?', () => {
   it.each(Array.from({ length: ROUNDS }, (_, round) => round + 1))('time %i: restored it holds whole changes alone: all that were done before, each with all its rows, row by row the same', async () => {
     const folder = place();
-    const database = await openDatabase({ migrationsFolder });
+    const database = await openDatabase({ migrationsFolder, template: await emptyDatabase() });
     for (let n = 0; n < 5; n += 1) await send(database.db);
     const before = await rowsOf(database.db);
     const backups = new Backups(database, { folder, most: 7 }, () => AT);
@@ -52,7 +51,7 @@ describe('is everything in a backup, though work goes on?', () => {
   it('what was there before is kept beside it', async () => {
     const folder = place();
     const target = join(place(), 'db');
-    const first = await openDatabase({ folder: target, migrationsFolder });
+    const first = await openDatabase({ folder: target, migrationsFolder, template: await emptyDatabase() });
     await send(first.db);
     const { name } = await new Backups(first, { folder, most: 7 }, () => AT).make();
     await send(first.db);
@@ -68,7 +67,7 @@ describe('is everything in a backup, though work goes on?', () => {
 describe('what is no whole backup of this version?', () => {
   const made = async (): Promise<string> => {
     const folder = place();
-    const database = await openDatabase({ migrationsFolder });
+    const database = await openDatabase({ migrationsFolder, template: await emptyDatabase() });
     await send(database.db);
     const { name } = await new Backups(database, { folder, most: 7 }, () => AT).make();
     await database.close();
@@ -92,7 +91,7 @@ describe('what is no whole backup of this version?', () => {
   });
   it('one of a newer version is refused', async () => {
     const folder = place();
-    const newer = await openDatabase({ migrationsFolder: migrationsWith(migrationsFolder, '9999_later', 'create table later (id int)') });
+    const newer = await openDatabase({ template: await emptyDatabase(), migrationsFolder: migrationsWith(migrationsFolder, '9999_later', 'create table later (id int)') });
     const { name } = await new Backups(newer, { folder, most: 7 }, () => AT).make();
     await newer.close();
     await expect(restoreBackup(join(folder, name), join(place(), 'db'), migrationsFolder, AT)).rejects.toThrow('newer version of Yellow Pane');
@@ -100,6 +99,20 @@ describe('what is no whole backup of this version?', () => {
 });
 
 describe('are they made by themselves?', () => {
+  it('asked for ten times while one is being made, one more is made, for all ten', async () => {
+    let made = 0;
+    const backUp = async (): Promise<{ payload: Uint8Array; counts: Record<string, number> }> => {
+      made += 1;
+      await new Promise((done) => { setTimeout(done, 20); });
+      return { payload: new Uint8Array([1]), counts: {} };
+    };
+    const backups = new Backups({ backUp }, { folder: place(), most: 7 }, () => AT);
+    const first = backups.make();
+    await Promise.resolve().then(() => Promise.resolve());
+    const more = Array.from({ length: 10 }, () => backups.make());
+    await Promise.all([first, ...more]);
+    expect([made, new Set(more).size]).toEqual([2, 1]);
+  });
   it('seven are kept, the oldest leave', async () => {
     const folder = place();
     let day = 0;

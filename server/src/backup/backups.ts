@@ -26,6 +26,8 @@ export class Backups {
   readonly #clock: () => Date;
   readonly settings: BackupSettings;
   #turn: Promise<unknown> = Promise.resolve();
+  /** Asked for and not begun. */
+  #waiting: Promise<BackupFacts> | undefined;
 
   constructor(database: Pick<OpenDatabase, 'backUp'>, settings: BackupSettings, clock: () => Date) {
     this.#database = database;
@@ -42,9 +44,14 @@ export class Backups {
     }
   }
 
-  /** Makes one, one after another, and lets the oldest go. */
+  /** Makes one, one after another, and lets the oldest go. Whoever asks while one waits for its turn gets that one. */
   make(): Promise<BackupFacts> {
-    const next = this.#turn.catch(() => undefined).then(() => this.#make());
+    if (this.#waiting !== undefined) return this.#waiting;
+    const next = this.#turn.catch(() => undefined).then(() => {
+      this.#waiting = undefined;
+      return this.#make();
+    });
+    this.#waiting = next;
     this.#turn = next;
     return next;
   }

@@ -3,7 +3,6 @@ import type { AddressInfo } from 'node:net';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { ROW_FIELDS } from '@yellow-pane/contracts';
 import { JOB_TABLES } from '@yellow-pane/core/job';
@@ -11,11 +10,11 @@ import { getTableColumns, sql } from 'drizzle-orm';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';
 import { loadDemo } from '../features/demo/load-demo';
+import { emptyDatabase, migrationsFolder } from '../testing/template';
 import { type TestApp, smallJob, testApp } from '../testing/test-app';
 import { openDatabase } from './database';
 import { ROW_TABLES } from './schema';
 
-const migrationsFolder = fileURLToPath(new URL('../../migrations', import.meta.url));
 const META = ['id', 'jobId', 'version', 'madeBy', 'madeAt', 'changedBy', 'changedAt', 'removed'];
 let server: TestApp;
 beforeAll(async () => { server = await testApp(); });
@@ -50,7 +49,7 @@ describe('does the database itself keep jobs apart?', () => {
 describe('can it be opened again?', () => {
   it('what was written is there after closing, and the migrations are not run twice', async () => {
     const folder = mkdtempSync(join(tmpdir(), 'yellow-pane-db-'));
-    const first = await openDatabase({ folder: join(folder, 'db'), migrationsFolder });
+    const first = await openDatabase({ folder: join(folder, 'db'), migrationsFolder, template: await emptyDatabase() });
     const id = newId();
     await first.db.execute(sql`insert into rate (key, version, changed_by, changed_at, value, mark) values (${id}, 1, 'Wren', now(), 0.5, 'measured')`);
     await first.close();

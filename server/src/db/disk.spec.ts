@@ -1,20 +1,19 @@
 import { closeSync, copyFileSync, cpSync, existsSync, mkdirSync, mkdtempSync, openSync, readdirSync, rmSync, statSync, writeSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, relative } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { sql } from 'drizzle-orm';
 import request from 'supertest';
 import { Backups } from '../backup/backups';
+import { emptyDatabase, migrationsFolder } from '../testing/template';
 import { appOn, smallJob } from '../testing/test-app';
 import { type OpenDatabase, openDatabase } from './database';
 import { DurableFolder } from './durable-folder';
 import { Soundness, readThrough } from './soundness';
 
-const migrationsFolder = fileURLToPath(new URL('../../migrations', import.meta.url));
 const place = mkdtempSync(join(tmpdir(), 'yellow-pane-disk-'));
 const fresh = join(place, 'fresh');
-beforeAll(async () => { await (await openDatabase({ folder: fresh, migrationsFolder })).close(); });
+beforeAll(async () => { await (await openDatabase({ folder: fresh, migrationsFolder, template: await emptyDatabase() })).close(); });
 afterAll(() => { rmSync(place, { recursive: true, force: true }); });
 
 function copyOf(name: string, of = fresh): string {

@@ -8,8 +8,8 @@ import { PGlite } from '@electric-sql/pglite';
 import { sql } from 'drizzle-orm';
 import { openDatabase } from './database';
 import { migrationsUpTo, migrationsWith } from '../testing/migrations-up-to';
+import { emptyDatabase, migrationsFolder } from '../testing/template';
 
-const migrationsFolder = fileURLToPath(new URL('../../migrations', import.meta.url));
 const fixture = (version: string): string => readFileSync(fileURLToPath(new URL(`../testing/fixtures/data-${version}.sql`, import.meta.url)), 'utf8');
 const newFolder = (): string => join(mkdtempSync(join(tmpdir(), 'yellow-pane-open-')), 'db');
 
@@ -59,7 +59,7 @@ describe('does this version open folders of earlier ones?', () => {
 describe('what if a folder cannot be brought up to date?', () => {
   it('one that a newer version used is refused in a sentence, and stays as it is', async () => {
     const folder = newFolder();
-    await (await openDatabase({ folder, migrationsFolder: migrationsWith(migrationsFolder, '9999_later', 'create table later (id int)') })).close();
+    await (await openDatabase({ folder, template: await emptyDatabase(), migrationsFolder: migrationsWith(migrationsFolder, '9999_later', 'create table later (id int)') })).close();
     await expect(openDatabase({ folder, migrationsFolder })).rejects.toThrow('was last used by a newer version of Yellow Pane');
     await (await openDatabase({ folder, migrationsFolder: migrationsWith(migrationsFolder, '9999_later', 'create table later (id int)') })).close();
   });

@@ -1,4 +1,3 @@
-import { fileURLToPath } from 'node:url';
 import { type Change, type FilmRow, type Op } from '@yellow-pane/contracts';
 import { NEW_PLACE, NEW_SURFACE } from '@yellow-pane/core/job';
 import { EXAMPLE_FILMS } from '@yellow-pane/demo';
@@ -8,10 +7,9 @@ import request from 'supertest';
 import { v7 as newId } from 'uuid';
 import { type AppDeps, createApp } from '../app';
 import { searchHere } from '../features/reckon/search/searching';
-import { type Database, type OpenDatabase, openDatabase } from '../db/database';
+import { type Database, openDatabase } from '../db/database';
+import { emptyDatabase, migrationsFolder } from './template';
 
-const migrationsFolder = fileURLToPath(new URL('../../migrations', import.meta.url));
-let template: Promise<Blob> | undefined;
 
 export interface TestApp {
   readonly app: Express;
@@ -20,14 +18,9 @@ export interface TestApp {
   readonly send: (jobId: string, ops: readonly Op[], more?: Partial<Change>) => request.Test;
 }
 
-/** The whole server on an in-memory database; the first one is made from nothing, the others from its copy. */
+/** The whole server on an in-memory database, a copy of an empty one. */
 export async function testApp(more: { readonly hasRoom?: () => boolean } = {}): Promise<TestApp> {
-  template ??= openDatabase({ migrationsFolder }).then(async (first: OpenDatabase) => {
-    const dump = await first.dump();
-    await first.close();
-    return dump;
-  });
-  const { db, close } = await openDatabase({ migrationsFolder, template: await template });
+  const { db, close } = await openDatabase({ migrationsFolder, template: await emptyDatabase() });
   return { ...appOn(db, more), db, close };
 }
 
