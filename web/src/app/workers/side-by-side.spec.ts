@@ -3,7 +3,14 @@ import { type SideBySide, type SideSearch, searchesAtOnce, sideBySide } from './
 
 /** A search over plain numbers: the smaller the better, 0 is as good as can be. */
 type Search = (own: SideSearch<number>) => Promise<number>;
-const rest = (ms: number): Promise<void> => new Promise((done) => { setTimeout(done, ms); });
+/** Points that searches wait for one another at, so that their order does not hang on the clock. */
+function gates<Name extends string>(...names: readonly Name[]): { readonly pass: (name: Name) => void; readonly gone: (name: Name) => Promise<void> } {
+  const all = new Map(names.map((name) => {
+    let open = (): void => undefined;
+    return [name, { passed: new Promise<void>((done) => { open = done; }), open: () => { open(); } }];
+  }));
+  return { pass: (name) => { all.get(name)?.open(); }, gone: (name) => all.get(name)?.passed ?? Promise.resolve() };
+}
 const untilStopped = ({ signal }: SideSearch<number>): Promise<never> => new Promise((_, fail) => { signal?.addEventListener('abort', () => { fail(signal.reason as Error); }); });
 const run = (searches: readonly Search[], more: Partial<SideBySide<number>> = {}): Promise<number> => sideBySide<number>({
   count: searches.length, search: (own) => searches[own.lane]?.(own) ?? Promise.reject(new Error('no such search')), isBetter: (plan, than) => plan < than, isBest: (plan) => plan === 0, onBetter: () => undefined, ...more,
@@ -17,7 +24,8 @@ describe('how many searches go side by side?', () => {
 
 describe('what comes of several searches?', () => {
   it('the best plan of all, whoever ends first', async () => {
-    expect(await run([async () => { await rest(15); return 7; }, () => Promise.resolve(9), async () => { await rest(5); return 8; }])).toBe(7);
+    const { pass, gone } = gates('second', 'third');
+    expect(await run([async () => { await gone('third'); return 7; }, () => { pass('second'); return Promise.resolve(9); }, async () => { await gone('second'); pass('third'); return 8; }])).toBe(7);
   });
 
   it('each is told which it is, so that no two go the same way', async () => {
@@ -28,9 +36,10 @@ describe('what comes of several searches?', () => {
 
   it('a plan on the way is told once it beats all told before, from whichever search', async () => {
     const told: number[] = [];
+    const { pass, gone } = gates('ten', 'eight', 'six');
     await run([
-      async ({ onBetter }) => { onBetter(10); await rest(10); onBetter(6); return 6; },
-      async ({ onBetter }) => { await rest(5); onBetter(12); onBetter(8); await rest(10); onBetter(7); return 7; },
+      async ({ onBetter }) => { onBetter(10); pass('ten'); await gone('eight'); onBetter(6); pass('six'); return 6; },
+      async ({ onBetter }) => { await gone('ten'); onBetter(12); onBetter(8); pass('eight'); await gone('six'); onBetter(7); return 7; },
     ], { onBetter: (plan) => told.push(plan) });
     expect(told).toEqual([10, 8, 6]);
   });
