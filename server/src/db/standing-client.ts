@@ -30,26 +30,21 @@ export class MortalClient extends PGlite {
   }
 
   override async execProtocol(...asked: Parameters<PGlite['execProtocol']>): ReturnType<PGlite['execProtocol']> {
-    try {
-      return await super.execProtocol(...asked);
-    } catch (error) {
-      this.#judge(error);
-      throw error;
-    }
+    return this.#watched(super.execProtocol(...asked));
   }
 
   override async execProtocolStream(...asked: Parameters<PGlite['execProtocolStream']>): ReturnType<PGlite['execProtocolStream']> {
-    try {
-      return await super.execProtocolStream(...asked);
-    } catch (error) {
-      this.#judge(error);
-      throw error;
-    }
+    return this.#watched(super.execProtocolStream(...asked));
   }
 
-  #judge(error: unknown): void {
-    const { severity, code } = error as { readonly severity?: string; readonly code?: string };
-    if (severity === 'PANIC' || severity === 'FATAL' || BEYOND_REPAIR.has(code ?? '')) this.#end ??= { cause: error };
+  async #watched<Answer>(answer: Promise<Answer>): Promise<Answer> {
+    try {
+      return await answer;
+    } catch (error) {
+      const { severity, code } = error as { readonly severity?: string; readonly code?: string };
+      if (severity === 'PANIC' || severity === 'FATAL' || BEYOND_REPAIR.has(code ?? '')) this.#end ??= { cause: error };
+      throw error;
+    }
   }
 }
 

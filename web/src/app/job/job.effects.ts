@@ -46,7 +46,7 @@ export const send = createEffect((actions = inject(Actions), store = inject(Stor
   ) }, { functional: true });
 
 /** A folder that is damaged is told as soon as a job is opened, before anything is done in vain. */
-export const ask = createEffect((actions = inject(Actions)) =>
+export const tellOfDamage = createEffect((actions = inject(Actions)) =>
   { return actions.pipe(
     ofType(JobActions.opened),
     switchMap(() => healthOf()),
