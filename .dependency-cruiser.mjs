@@ -1,38 +1,115 @@
-const only = (name, from, to, comment) => ({ name, severity: 'error', comment, from: { path: from, pathNot: '\\.spec\\.ts$' }, to: { path: to } });
+const only = (name, from, to, comment) => ({
+  name,
+  severity: 'error',
+  comment,
+  from: { path: from, pathNot: '\\.spec\\.ts$' },
+  to: { path: to },
+});
 
 /** The arrows of the house: web, server → contracts → core; a core room imports only what is written here. */
 export default {
   forbidden: [
-    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
-    only('core-looks-at-nothing-above', '^core/', '^(contracts|server|web|demo|e2e|scripts|bench)/', 'core is pure'),
-    only('contracts-look-at-core-alone', '^contracts/', '^(server|web|demo|e2e|scripts|bench)/', 'contracts know core and nothing else of ours'),
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
+    only(
+      'core-looks-at-nothing-above',
+      '^core/',
+      '^(contracts|server|web|demo|e2e|scripts|bench)/',
+      'core is pure',
+    ),
+    only(
+      'contracts-look-at-core-alone',
+      '^contracts/',
+      '^(server|web|demo|e2e|scripts|bench)/',
+      'contracts know core and nothing else of ours',
+    ),
     only('demo-looks-at-no-program', '^demo/', '^(server|web|e2e|scripts|bench)/', 'the demo is data'),
-    only('server-looks-at-no-page', '^server/', '^(web|e2e|scripts|bench)/', 'server and pages meet in contracts'),
-    only('pages-look-at-no-server', '^web/', '^(server|demo|e2e|scripts|bench)/', 'server and pages meet in contracts'),
+    only(
+      'server-looks-at-no-page',
+      '^server/',
+      '^(web|e2e|scripts|bench)/',
+      'server and pages meet in contracts',
+    ),
+    only(
+      'pages-look-at-no-server',
+      '^web/',
+      '^(server|demo|e2e|scripts|bench)/',
+      'server and pages meet in contracts',
+    ),
     {
-      name: 'core-imports-from-the-allow-list', severity: 'error', comment: 'linear algebra, astronomy, fractions; nothing that touches a screen, disk, clock or network',
-      from: { path: '^core/src/', pathNot: '\\.spec\\.ts$' }, to: { path: '^node_modules/', pathNot: '^node_modules/(ml-matrix|astronomy-engine)/' },
-    },
-    { name: 'core-imports-no-node', severity: 'error', from: { path: '^core/src/', pathNot: '\\.spec\\.ts$' }, to: { dependencyTypes: ['core'] } },
-    {
-      name: 'rooms-have-one-door', severity: 'error', comment: 'into another room only through its index.ts',
-      from: { path: '^core/src/([^/]+)/' }, to: { path: '^core/src/([^/]+)/', pathNot: ['^core/src/$1/', '/index\\.ts$'] },
+      name: 'core-imports-from-the-allow-list',
+      severity: 'error',
+      comment: 'linear algebra, astronomy, fractions; nothing that touches a screen, disk, clock or network',
+      from: { path: '^core/src/', pathNot: '\\.spec\\.ts$' },
+      to: { path: '^node_modules/', pathNot: '^node_modules/(ml-matrix|astronomy-engine)/' },
     },
     {
-      name: 'rooms-import-quantity-and-job-alone', severity: 'error', comment: 'docs/decisions/0003: job holds the words every room speaks',
-      from: { path: '^core/src/(measure|cutting|glazing|climate|scheduling|job)/', pathNot: '\\.spec\\.ts$' }, to: { path: '^core/src/', pathNot: ['^core/src/$1/', '^core/src/(quantity|job)/'] },
+      name: 'core-imports-no-node',
+      severity: 'error',
+      from: { path: '^core/src/', pathNot: '\\.spec\\.ts$' },
+      to: { dependencyTypes: ['core'] },
     },
     {
-      name: 'rooms-that-stand-on-others', severity: 'error', comment: 'docs/decisions/0011: light and heat below, then stress and privacy, then choosing',
-      from: { path: '^core/src/(thermal-stress|privacy)/', pathNot: '\\.spec\\.ts$' }, to: { path: '^core/src/', pathNot: ['^core/src/$1/', '^core/src/(quantity|job|glazing|climate)/'] },
+      name: 'rooms-have-one-door',
+      severity: 'error',
+      comment: 'into another room only through its index.ts',
+      from: { path: '^core/src/([^/]+)/' },
+      to: { path: '^core/src/([^/]+)/', pathNot: ['^core/src/$1/', '/index\\.ts$'] },
     },
     {
-      name: 'rooms-of-the-day', severity: 'error', comment: 'docs/decisions/0016: waits above climate, ways of working above waits, what is fit when beside them, the day on top',
-      from: { path: '^core/src/(waiting|fitting)/', pathNot: '\\.spec\\.ts$' }, to: { path: '^core/src/', pathNot: ['^core/src/$1/', '^core/src/(quantity|job|climate|waiting)/'] },
+      name: 'rooms-import-quantity-and-job-alone',
+      severity: 'error',
+      comment: 'docs/decisions/0003: job holds the words every room speaks',
+      from: { path: '^core/src/(measure|cutting|glazing|climate|scheduling|job)/', pathNot: '\\.spec\\.ts$' },
+      to: { path: '^core/src/', pathNot: ['^core/src/$1/', '^core/src/(quantity|job)/'] },
     },
-    { name: 'quantity-imports-no-room', severity: 'error', from: { path: '^core/src/quantity/' }, to: { path: '^core/src/(?!quantity/)' } },
-    { name: 'stops-do-not-know-each-other', severity: 'error', from: { path: '^web/src/app/stops/([^/]+)/' }, to: { path: '^web/src/app/stops/', pathNot: '^web/src/app/stops/$1/' } },
-    { name: 'ui-is-presentational', severity: 'error', from: { path: '^web/src/app/ui/' }, to: { path: '^web/src/app/(job|catalogue|stops|jobs|films|settings)/' } },
+    {
+      name: 'rooms-that-stand-on-others',
+      severity: 'error',
+      comment: 'docs/decisions/0011: light and heat below, then stress and privacy, then choosing',
+      from: { path: '^core/src/(thermal-stress|privacy)/', pathNot: '\\.spec\\.ts$' },
+      to: { path: '^core/src/', pathNot: ['^core/src/$1/', '^core/src/(quantity|job|glazing|climate)/'] },
+    },
+    {
+      name: 'rooms-of-the-day',
+      severity: 'error',
+      comment:
+        'docs/decisions/0016: waits above climate, ways of working above waits, what is fit when beside them, the day on top',
+      from: { path: '^core/src/(waiting|fitting)/', pathNot: '\\.spec\\.ts$' },
+      to: { path: '^core/src/', pathNot: ['^core/src/$1/', '^core/src/(quantity|job|climate|waiting)/'] },
+    },
+    {
+      name: 'quantity-imports-no-room',
+      severity: 'error',
+      from: { path: '^core/src/quantity/' },
+      to: { path: '^core/src/(?!quantity/)' },
+    },
+    {
+      name: 'stops-do-not-know-each-other',
+      severity: 'error',
+      from: { path: '^web/src/app/stops/([^/]+)/' },
+      to: { path: '^web/src/app/stops/', pathNot: '^web/src/app/stops/$1/' },
+    },
+    {
+      name: 'ui-is-presentational',
+      severity: 'error',
+      from: { path: '^web/src/app/ui/' },
+      to: { path: '^web/src/app/(job|catalogue|stops|jobs|films|settings)/' },
+    },
   ],
-  options: { doNotFollow: { path: 'node_modules' }, exclude: { path: 'dist/|\\.d\\.ts$' }, tsPreCompilationDeps: true, tsConfig: { fileName: 'tsconfig.base.json' }, enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'types'], extensions: ['.ts', '.js', '.mjs'] } },
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: 'dist/|\\.d\\.ts$' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.base.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'types'],
+      extensions: ['.ts', '.js', '.mjs'],
+    },
+  },
 };

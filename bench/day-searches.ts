@@ -9,19 +9,36 @@ export interface DayStand {
 }
 
 /** Plans a sample problem for so long. */
-export function standOfDay(size: Parameters<typeof sampleProblem>[1], milliseconds: number, problemSeed: number, seed: number): DayStand {
+export function standOfDay(
+  size: Parameters<typeof sampleProblem>[1],
+  milliseconds: number,
+  problemSeed: number,
+  seed: number,
+): DayStand {
   const problem = sampleProblem(problemSeed, size);
   const start = performance.now();
   const search = planDaySteps(problem, { seed, mostRounds: Number.MAX_SAFE_INTEGER });
-  let [plan, rule, first_ms]: [DayPlan | undefined, DayPlan | undefined, number] = [undefined, undefined, Number.NaN];
+  let [plan, rule, first_ms]: [DayPlan | undefined, DayPlan | undefined, number] = [
+    undefined,
+    undefined,
+    Number.NaN,
+  ];
   for (;;) {
     const { value, done } = search.next();
     if (value.state === 'planned') {
-      if (plan === undefined) { first_ms = performance.now() - start; rule = value; }
+      if (plan === undefined) {
+        first_ms = performance.now() - start;
+        rule = value;
+      }
       plan = value;
     }
     if (done === true || performance.now() - start >= milliseconds) {
-      return { minutes: plan?.workingMinutes ?? Number.POSITIVE_INFINITY, least: plan?.leastWorkingMinutes ?? 0, first_ms, ruleMinutes: rule?.workingMinutes ?? Number.POSITIVE_INFINITY };
+      return {
+        minutes: plan?.workingMinutes ?? Number.POSITIVE_INFINITY,
+        least: plan?.leastWorkingMinutes ?? 0,
+        first_ms,
+        ruleMinutes: rule?.workingMinutes ?? Number.POSITIVE_INFINITY,
+      };
     }
   }
 }

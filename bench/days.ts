@@ -12,11 +12,23 @@ const DAYS: readonly { readonly what: string; readonly at: string }[] = [
 
 /** All browser stories on other days. */
 export function storiesOnOtherDays(): Promise<readonly Row[]> {
-  return Promise.resolve(DAYS.map(({ what, at }) => {
-    const { stdout } = spawnSync('npm', ['run', '-s', 'e2e'], { encoding: 'utf8', maxBuffer: 1 << 28, env: { ...process.env, STORIES_AT: at, FORCE_COLOR: '0' } });
-    const count = (word: string): number => Number(new RegExp(`(?:^|\\n)\\s+(\\d+) ${word}`).exec(stdout)?.[1] ?? 0);
-    const [passed, failed] = [count('passed'), count('failed')];
-    if (failed > 0) console.error(stdout.slice(-4000));
-    return { what: `browser stories on ${what} (${at.slice(0, 16)}Z)`, wanted: 'all pass', got: `${passed} passed, ${failed} failed`, isMet: passed > 0 && failed === 0 };
-  }));
+  return Promise.resolve(
+    DAYS.map(({ what, at }) => {
+      const { stdout } = spawnSync('npm', ['run', '-s', 'e2e'], {
+        encoding: 'utf8',
+        maxBuffer: 1 << 28,
+        env: { ...process.env, STORIES_AT: at, FORCE_COLOR: '0' },
+      });
+      const count = (word: string): number =>
+        Number(new RegExp(`(?:^|\\n)\\s+(\\d+) ${word}`).exec(stdout)?.[1] ?? 0);
+      const [passed, failed] = [count('passed'), count('failed')];
+      if (failed > 0) console.error(stdout.slice(-4000));
+      return {
+        what: `browser stories on ${what} (${at.slice(0, 16)}Z)`,
+        wanted: 'all pass',
+        got: `${passed} passed, ${failed} failed`,
+        isMet: passed > 0 && failed === 0,
+      };
+    }),
+  );
 }

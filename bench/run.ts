@@ -2,7 +2,15 @@ import { cpus, totalmem } from 'node:os';
 import { startServer } from '../scripts/running-server';
 import { memoryWithLargeJob, mixedLoad, writeAcknowledged } from './api';
 import { mendsOfferedFirst } from './mends';
-import { firstScreen, initialSize, inStep, largeJobOpens, pageBlocked, secondStart, typingToFigure } from './pages';
+import {
+  firstScreen,
+  initialSize,
+  inStep,
+  largeJobOpens,
+  pageBlocked,
+  secondStart,
+  typingToFigure,
+} from './pages';
 import { adjustThousand, checkPane, layOut } from './core';
 import { cuttingByHand, cuttingFreely, cuttingFromStock } from './cutting';
 import { dayRows } from './day';
@@ -13,7 +21,10 @@ import { LANES, endLanes } from './side-by-side';
 import { reliability } from './reliability';
 import { surveyOfThousand } from './survey';
 
-/** `npm run bench`: the figures of docs/performance.md, measured here and now. Names as arguments run those alone. */
+/**
+ * `npm run bench`: the figures of docs/performance.md, measured here and now. Names as arguments run those
+ * alone.
+ */
 export interface Row {
   readonly what: string;
   readonly wanted: string;
@@ -52,10 +63,13 @@ const benches: Readonly<Record<string, () => Promise<readonly Row[]>>> = {
 };
 
 const wanted = process.argv.slice(2);
-console.log(`Node ${process.versions.node}, ${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}, ${(totalmem() / 2 ** 30).toFixed(0)} GiB, ${LANES} searches side by side, ${new Date().toISOString().slice(0, 16)}Z\n`);
+console.log(
+  `Node ${process.versions.node}, ${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}, ${(totalmem() / 2 ** 30).toFixed(0)} GiB, ${LANES} searches side by side, ${new Date().toISOString().slice(0, 16)}Z\n`,
+);
 console.log('| what | wanted | got | |\n|---|---|---|---|');
 for (const [name, bench] of Object.entries(benches)) {
   if (wanted.length > 0 && !wanted.includes(name)) continue;
-  for (const { what, wanted: goal, got, isMet } of await bench()) console.log(`| ${what} | ${goal} | ${got} | ${isMet ? 'met' : 'MISSED'} |`);
+  for (const { what, wanted: goal, got, isMet } of await bench())
+    console.log(`| ${what} | ${goal} | ${got} | ${isMet ? 'met' : 'MISSED'} |`);
 }
 await endLanes();

@@ -7,6 +7,9 @@ const SEARCHES = { standsOfClass, standsOfOrder, standOfDay } as const;
 
 export type Searches = typeof SEARCHES;
 
-parentPort?.on('message', ({ name, asked }: { readonly name: keyof Searches; readonly asked: readonly never[] }) => {
-  parentPort?.postMessage((SEARCHES[name] as (...own: readonly never[]) => unknown)(...asked));
-});
+parentPort?.on(
+  'message',
+  ({ name, asked }: { readonly name: keyof Searches; readonly asked: readonly never[] }) => {
+    parentPort?.postMessage((SEARCHES[name] as (...own: readonly never[]) => unknown)(...asked));
+  },
+);

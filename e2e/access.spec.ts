@@ -1,13 +1,31 @@
 import AxeBuilder from '@axe-core/playwright';
 import { DEMO_JOB, expect, surface, test } from './house';
 
-const PAGES = ['/', '/films', '/stock', '/settings', '/bench', '/nowhere', ...[22, 24, 25, 26].map((n) => `${DEMO_JOB}/survey/${surface(n)}`), ...['survey', 'film', 'cut', 'day', 'fit', 'check', 'close'].map((stop) => `${DEMO_JOB}/${stop}/${surface(stop === 'survey' ? 3 : 1)}`)];
+const PAGES = [
+  '/',
+  '/films',
+  '/stock',
+  '/settings',
+  '/bench',
+  '/nowhere',
+  ...[22, 24, 25, 26].map((n) => `${DEMO_JOB}/survey/${surface(n)}`),
+  ...['survey', 'film', 'cut', 'day', 'fit', 'check', 'close'].map(
+    (stop) => `${DEMO_JOB}/${stop}/${surface(stop === 'survey' ? 3 : 1)}`,
+  ),
+];
 
 for (const theme of ['noon', 'cellar'] as const) {
-  test(`every page is free of axe findings in the ${theme} theme, and nothing breaks the security policy`, async ({ page, as }) => {
+  test(`every page is free of axe findings in the ${theme} theme, and nothing breaks the security policy`, async ({
+    page,
+    as,
+  }) => {
     const complaints: string[] = [];
-    page.on('console', (message) => { if (message.type() === 'error') complaints.push(message.text()); });
-    page.on('pageerror', (error) => { complaints.push(error.message); });
+    page.on('console', (message) => {
+      if (message.type() === 'error') complaints.push(message.text());
+    });
+    page.on('pageerror', (error) => {
+      complaints.push(error.message);
+    });
     await as(page, 'Wren', theme);
     for (const path of PAGES) {
       await page.goto(path);
@@ -18,10 +36,16 @@ for (const theme of ['noon', 'cellar'] as const) {
         await expect(page.getByRole('table')).toBeVisible();
       }
       const { violations } = await new AxeBuilder({ page }).analyze();
-      expect(violations.map(({ id, nodes }) => `${path}: ${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`)).toEqual([]);
+      expect(
+        violations.map(
+          ({ id, nodes }) => `${path}: ${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
+        ),
+      ).toEqual([]);
     }
     await page.keyboard.press('F1');
-    const { violations } = await new AxeBuilder({ page }).include('[role=dialog], cdk-dialog-container').analyze();
+    const { violations } = await new AxeBuilder({ page })
+      .include('[role=dialog], cdk-dialog-container')
+      .analyze();
     expect(violations.map(({ id, nodes }) => `commands: ${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
     expect(complaints).toEqual([]);
   });
@@ -32,20 +56,30 @@ test('the page that asks for a name is free of axe findings', async ({ page }) =
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
 });
 
-for (const [width, height] of [[1280, 800], [1024, 768], [390, 844]] as const) {
+for (const [width, height] of [
+  [1280, 800],
+  [1024, 768],
+  [390, 844],
+] as const) {
   test(`at ${width} × ${height} no stop scrolls the page`, async ({ page, as }) => {
     await page.setViewportSize({ width, height });
     await as(page, 'Wren');
     for (const stop of ['survey', 'film', 'cut', 'day', 'fit', 'check', 'close']) {
       await page.goto(`${DEMO_JOB}/${stop}/${surface(1)}`);
       await expect(page.locator('h1').first()).toBeAttached();
-      const over = await page.evaluate(() => ({ x: document.documentElement.scrollWidth - innerWidth, y: document.documentElement.scrollHeight - innerHeight }));
+      const over = await page.evaluate(() => ({
+        x: document.documentElement.scrollWidth - innerWidth,
+        y: document.documentElement.scrollHeight - innerHeight,
+      }));
       expect({ stop, ...over }).toEqual({ stop, x: 0, y: 0 });
     }
   });
 }
 
-test('on a phone the schedule and the reckoning slide over the sheet; targets at Fit are at least 44 px', async ({ page, as }) => {
+test('on a phone the schedule and the reckoning slide over the sheet; targets at Fit are at least 44 px', async ({
+  page,
+  as,
+}) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await as(page, 'Wren');
   await page.goto(`${DEMO_JOB}/fit/${surface(1)}`);
@@ -55,7 +89,10 @@ test('on a phone the schedule and the reckoning slide over the sheet; targets at
   await page.getByRole('button', { name: 'Reckoning' }).click();
   await expect(page.getByRole('heading', { name: 'Steps' })).toBeVisible();
   await page.getByRole('button', { name: 'Close reckoning' }).click();
-  const heights = await page.getByRole('main').getByRole('button').evaluateAll((buttons) => buttons.map((button) => button.getBoundingClientRect().height));
+  const heights = await page
+    .getByRole('main')
+    .getByRole('button')
+    .evaluateAll((buttons) => buttons.map((button) => button.getBoundingClientRect().height));
   expect(heights.length).toBeGreaterThan(2);
   expect(Math.min(...heights)).toBeGreaterThanOrEqual(44);
 });

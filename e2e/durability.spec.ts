@@ -20,14 +20,25 @@ test(`kill -9 in the middle of a burst of writes, ${KILLS} times: every acknowle
   for (let round = 0; round < KILLS; round += 1) {
     const server = await startServer({ folder });
     const send = async (ops: readonly object[]): Promise<boolean> => {
-      const answer = await fetch(`${server.address}/api/jobs/${jobId}/changes`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ id: newId(), session: newId(), who: 'Wren', ops }) }).catch(() => undefined);
+      const answer = await fetch(`${server.address}/api/jobs/${jobId}/changes`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({ id: newId(), session: newId(), who: 'Wren', ops }),
+      }).catch(() => undefined);
       if (answer?.ok !== true) return false;
       return (await answer.json().catch(() => undefined)) !== undefined;
     };
     if (round === 0) {
-      expect(await send([{ op: 'put', table: 'job', id: jobId, fields: { name: 'Burst', entryUnit: 'mm', archived: false } }, { op: 'put', table: 'place', id: placeId, fields: { ...NEW_PLACE, name: 'x', position: 1 } }])).toBe(true);
+      expect(
+        await send([
+          { op: 'put', table: 'job', id: jobId, fields: { name: 'Burst', entryUnit: 'mm', archived: false } },
+          { op: 'put', table: 'place', id: placeId, fields: { ...NEW_PLACE, name: 'x', position: 1 } },
+        ]),
+      ).toBe(true);
     } else {
-      const job = (await (await fetch(`${server.address}/api/jobs/${jobId}`)).json()) as { readonly rows: { readonly surface: readonly { readonly id: string }[] } };
+      const job = (await (await fetch(`${server.address}/api/jobs/${jobId}`)).json()) as {
+        readonly rows: { readonly surface: readonly { readonly id: string }[] };
+      };
       const there = new Set(job.rows.surface.map(({ id }) => id));
       expect([...acknowledged].filter((id) => !there.has(id))).toEqual([]);
     }
@@ -35,12 +46,18 @@ test(`kill -9 in the middle of a burst of writes, ${KILLS} times: every acknowle
     const burst = Array.from({ length: 4 }, async () => {
       while (!isKilled) {
         const id = newId();
-        if (await send([{ op: 'put', table: 'surface', id, fields: { ...NEW_SURFACE, placeId, tag: 'X', position: 1 } }])) acknowledged.add(id);
+        if (
+          await send([
+            { op: 'put', table: 'surface', id, fields: { ...NEW_SURFACE, placeId, tag: 'X', position: 1 } },
+          ])
+        )
+          acknowledged.add(id);
         else return;
       }
     });
     const before = acknowledged.size;
-    do await new Promise((done) => setTimeout(done, 400 + ((round * 37) % 200))); while (acknowledged.size <= before + LEAST_WRITES);
+    do await new Promise((done) => setTimeout(done, 400 + ((round * 37) % 200)));
+    while (acknowledged.size <= before + LEAST_WRITES);
     await server.stop('SIGKILL');
     isKilled = true;
     await Promise.all(burst);
@@ -52,13 +69,18 @@ test(`kill -9 in the middle of a burst of writes, ${KILLS} times: every acknowle
 test('a data folder in use, a port taken, a port that is none and an address beyond this machine are each refused in words', async () => {
   const server = await startServer({ isDemo: true });
   const start = (...options: string[]): string => {
-    const { status, stderr } = spawnSync(process.execPath, ['server/dist/main.js', ...options], { encoding: 'utf8', timeout: 120_000 });
+    const { status, stderr } = spawnSync(process.execPath, ['server/dist/main.js', ...options], {
+      encoding: 'utf8',
+      timeout: 120_000,
+    });
     expect(status).toBe(1);
     return stderr;
   };
   expect(start('--data', server.folder)).toContain(`in use by process ${String(server.process.pid)}`);
   const other = mkdtempSync(join(tmpdir(), 'yellow-pane-port-'));
-  expect(start('--data', other, '--port', new URL(server.address).port)).toContain('is taken by another program');
+  expect(start('--data', other, '--port', new URL(server.address).port)).toContain(
+    'is taken by another program',
+  );
   expect(start('--data', other, '--port', 'x')).toContain('expected a whole number from 0 to 65535');
   expect(start('--data', other, '--host', '0.0.0.0')).toContain('answers on this machine only');
   await server.stop();
@@ -72,7 +94,9 @@ test('stopped kindly it ends its streams and gives the folder back; the second s
   expect(first.process.exitCode).toBe(0);
   await events.text().catch(() => '');
   const second = await startServer({ folder });
-  expect((await fetch(`${second.address}/api/jobs`).then((answer) => answer.json()) as unknown[])).toHaveLength(2);
+  expect(
+    (await fetch(`${second.address}/api/jobs`).then((answer) => answer.json())) as unknown[],
+  ).toHaveLength(2);
   await second.stop();
   rmSync(folder, { recursive: true, force: true });
 });

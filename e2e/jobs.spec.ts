@@ -1,6 +1,8 @@
 import { expect, test } from './house';
 
-test.beforeEach(async ({ page, as }) => { await as(page, 'Wren'); });
+test.beforeEach(async ({ page, as }) => {
+  await as(page, 'Wren');
+});
 
 test('a job is made, renamed, duplicated, archived, deleted, and each is undone', async ({ page }) => {
   await page.goto('/');
@@ -17,7 +19,12 @@ test('a job is made, renamed, duplicated, archived, deleted, and each is undone'
 
   await page.getByRole('button', { name: 'Duplicate Kestrel Hill Funicular' }).click();
   await expect(page.getByRole('heading', { name: 'Kestrel Hill Funicular (copy)' })).toBeVisible();
-  await expect(page.getByRole('listitem').filter({ hasText: 'Kestrel Hill Funicular' }).filter({ hasText: '30 surfaces, 23 measured, 18 with film' })).toHaveCount(2);
+  await expect(
+    page
+      .getByRole('listitem')
+      .filter({ hasText: 'Kestrel Hill Funicular' })
+      .filter({ hasText: '30 surfaces, 23 measured, 18 with film' }),
+  ).toHaveCount(2);
   await page.getByRole('button', { name: 'Archive Kestrel Hill Funicular (copy)' }).click();
   await expect(page.getByRole('heading', { name: 'Kestrel Hill Funicular (copy)' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Archived jobs (1)' }).click();
@@ -29,7 +36,9 @@ test('a job is made, renamed, duplicated, archived, deleted, and each is undone'
 
 test('names with HTML and SQL are shown as typed and run nothing', async ({ page }) => {
   const name = `<img src=x onerror=alert(1)> '); drop table job; --`;
-  page.on('dialog', () => { throw new Error('something ran'); });
+  page.on('dialog', () => {
+    throw new Error('something ran');
+  });
   await page.goto('/');
   await page.getByLabel('New job').fill(name);
   await page.getByRole('button', { name: 'Start job' }).click();

@@ -12,5 +12,12 @@ export default defineConfig({
   forbidOnly: true,
   reporter: [['list']],
   outputDir: '../test-results',
-  use: { actionTimeout: 60_000, viewport: { width: 1280, height: 800 }, launchOptions: CHROMIUM, locale: 'en-GB', timezoneId: ZONE, trace: 'off' },
+  use: {
+    actionTimeout: 60_000,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: CHROMIUM,
+    locale: 'en-GB',
+    timezoneId: ZONE,
+    trace: 'off',
+  },
 });

@@ -1,12 +1,18 @@
 import { readFileSync } from 'node:fs';
 import { allSaved, expect, field, newContext, startServer, test } from './house';
 
-test('the whole slice by keyboard: measure out of square, film, cut, fit; browser closed, server killed, all there', async ({ browser }) => {
+test('the whole slice by keyboard: measure out of square, film, cut, fit; browser closed, server killed, all there', async ({
+  browser,
+}) => {
   const server = await startServer({ isDemo: true });
   const context = await newContext(browser, server.address);
   let page = await context.newPage();
-  const type = async (text: string): Promise<void> => { await page.keyboard.type(text); };
-  const press = async (...keys: string[]): Promise<void> => { for (const key of keys) await page.keyboard.press(key); };
+  const type = async (text: string): Promise<void> => {
+    await page.keyboard.type(text);
+  };
+  const press = async (...keys: string[]): Promise<void> => {
+    for (const key of keys) await page.keyboard.press(key);
+  };
   const command = async (words: string): Promise<void> => {
     await press('F1');
     await expect(page.getByRole('combobox', { name: 'What do you want to do?' })).toBeFocused();
@@ -56,9 +62,17 @@ test('the whole slice by keyboard: measure out of square, film, cut, fit; browse
   await expect(page.getByRole('rowheader', { name: 'W1' })).toBeVisible();
   await allSaved(page);
   await page.getByText('Files of this plan').click();
-  const [csv] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'List as CSV' }).press('Enter')]);
-  expect(readFileSync(await csv.path(), 'utf8')).toMatch(/^order,roll,strip,tag,.*\r\n1,[^,]*,1,W1,0\.0,0\.0,/);
-  const [svg] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Roll as SVG' }).press('Enter')]);
+  const [csv] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'List as CSV' }).press('Enter'),
+  ]);
+  expect(readFileSync(await csv.path(), 'utf8')).toMatch(
+    /^order,roll,strip,tag,.*\r\n1,[^,]*,1,W1,0\.0,0\.0,/,
+  );
+  const [svg] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Roll as SVG' }).press('Enter'),
+  ]);
   expect(readFileSync(await svg.path(), 'utf8')).toContain('>W1</text>');
 
   await press('Alt+5');
@@ -78,7 +92,12 @@ test('the whole slice by keyboard: measure out of square, film, cut, fit; browse
   await new Promise((done) => server.process.once('exit', done));
   const again = await startServer({ folder: server.folder });
   page = await (await newContext(browser, again.address)).newPage();
-  await page.addInitScript(() => { localStorage.setItem('yellow-pane.device', JSON.stringify({ who: 'Finch', units: 'metric', theme: 'noon' })); });
+  await page.addInitScript(() => {
+    localStorage.setItem(
+      'yellow-pane.device',
+      JSON.stringify({ who: 'Finch', units: 'metric', theme: 'noon' }),
+    );
+  });
   await page.goto(new URL(surfaceUrl).pathname);
   await expect(field(page, 'Width at the top')).toHaveValue('879.5');
   await expect(field(page, 'Middle height')).toHaveValue('1201');

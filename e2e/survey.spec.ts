@@ -1,14 +1,20 @@
 import { DEMO_JOB, allSaved, copyOfDemo, expect, field, surface, test } from './house';
 
-test.beforeEach(async ({ page, as }) => { await as(page, 'Wren'); });
+test.beforeEach(async ({ page, as }) => {
+  await as(page, 'Wren');
+});
 
-test('the contradiction of the demo is said in words, decided by one more measure, mended in one click, and undone', async ({ page }) => {
+test('the contradiction of the demo is said in words, decided by one more measure, mended in one click, and undone', async ({
+  page,
+}) => {
   await page.goto(`${DEMO_JOB}/survey/${surface(3)}`);
   await expect(page.getByText('Left or right height is about 18 mm off.')).toBeVisible();
   await page.getByRole('button', { name: /^Measure from the/ }).click();
   const decider = page.getByLabel(/^From the .* to the middle of/);
   await expect(decider).toBeFocused();
-  await decider.fill((await decider.getAttribute('aria-label'))?.includes('middle of the bottom') === true ? '2221' : '1593');
+  await decider.fill(
+    (await decider.getAttribute('aria-label'))?.includes('middle of the bottom') === true ? '2221' : '1593',
+  );
   await decider.press('Tab');
   await expect(page.getByText('One measure disagrees')).toBeVisible();
   await expect(page.getByText(/The right height is about 1[5-9] mm too long/)).toBeVisible();
@@ -21,7 +27,9 @@ test('the contradiction of the demo is said in words, decided by one more measur
   await expect(field(page, 'Right height')).toHaveValue('2158');
 });
 
-test('the same contradiction walked to its mending from outside: drawing, words, buttons, table and focus change sides together, and stay so over a reload', async ({ page }) => {
+test('the same contradiction walked to its mending from outside: drawing, words, buttons, table and focus change sides together, and stay so over a reload', async ({
+  page,
+}) => {
   await page.goto(`${await copyOfDemo(page)}/survey`);
   await page.getByRole('listbox', { name: 'Surfaces' }).getByRole('option', { name: 'SW3' }).click();
   await expect(page.getByText('Left or right height is about 18 mm off.')).toBeVisible();
@@ -49,7 +57,10 @@ test('the figure is redrawn while typing, before anything is taken over', async 
   await page.goto(`${DEMO_JOB}/survey/${surface(1)}`);
   await expect(page.getByText('The measures agree')).toBeVisible();
   await page.waitForTimeout(200);
-  const shape = page.getByRole('img', { name: 'The surface to scale, seen from room' }).locator('path').first();
+  const shape = page
+    .getByRole('img', { name: 'The surface to scale, seen from room' })
+    .locator('path')
+    .first();
   const before = await shape.getAttribute('d');
   await field(page, 'Width at the bottom').fill('1281');
   await expect(shape).not.toHaveAttribute('d', before ?? '');
@@ -58,7 +69,9 @@ test('the figure is redrawn while typing, before anything is taken over', async 
   await expect(field(page, 'Width at the bottom')).toHaveValue('1181');
 });
 
-test('what cannot be read stays in its field, marked and explained, and survives a reload', async ({ page }) => {
+test('what cannot be read stays in its field, marked and explained, and survives a reload', async ({
+  page,
+}) => {
   await page.goto(`${DEMO_JOB}/survey/${surface(4)}`);
   const middle = field(page, 'Middle height');
   await middle.fill('about 2 metres');
@@ -72,7 +85,9 @@ test('what cannot be read stays in its field, marked and explained, and survives
   await field(page, 'Middle height').press('Escape');
 });
 
-test('a note, a remark and the name of a job to be are still there after a reload, though nothing was taken over', async ({ page }) => {
+test('a note, a remark and the name of a job to be are still there after a reload, though nothing was taken over', async ({
+  page,
+}) => {
   await page.goto(`${DEMO_JOB}/fit/${surface(2)}`);
   await page.getByLabel('Note').pressSequentially('frame is loose');
   await page.reload();
@@ -129,7 +144,15 @@ test('seen from the other side left and right change places, and the numbers wit
   await page.goto(`${DEMO_JOB}/survey/${surface(6)}`);
   await expect(field(page, 'Left height')).toHaveValue('2138');
   await page.waitForTimeout(200);
-  const at = async (text: string): Promise<number> => (await page.locator(`input:visible`).evaluateAll((fields, wanted) => (fields as HTMLInputElement[]).find(({ value }) => value === wanted)?.getBoundingClientRect().x ?? NaN, text));
+  const at = async (text: string): Promise<number> =>
+    await page
+      .locator(`input:visible`)
+      .evaluateAll(
+        (fields, wanted) =>
+          (fields as HTMLInputElement[]).find(({ value }) => value === wanted)?.getBoundingClientRect().x ??
+          NaN,
+        text,
+      );
   expect(await at('2138')).toBeLessThan(await at('2142'));
   await page.getByRole('button', { name: 'Seen from room' }).click();
   await expect(page.getByRole('button', { name: 'Seen from outside' })).toBeVisible();
@@ -169,14 +192,21 @@ test('a surface is deleted with its measures, and undo brings all of it back', a
 test('a surface that is chosen while a stop is still being loaded is opened there', async ({ page }) => {
   await page.goto(`${DEMO_JOB}/cut`);
   await expect(page.getByRole('listbox', { name: 'Surfaces' })).toBeVisible();
-  await page.route(/\/chunk-.*\.js$/, async (route) => { await new Promise((done) => { setTimeout(done, 1500); }); await route.continue(); });
+  await page.route(/\/chunk-.*\.js$/, async (route) => {
+    await new Promise((done) => {
+      setTimeout(done, 1500);
+    });
+    await route.continue();
+  });
   await page.getByRole('link', { name: /^Survey/ }).click();
   await page.getByRole('listbox', { name: 'Surfaces' }).getByRole('option', { name: 'SW2' }).click();
   await expect(field(page, 'Width at the top')).toBeVisible();
   await expect(page).toHaveURL(new RegExp(`/survey/${surface(2)}`));
 });
 
-test('deep links, the back key and the filter move through the job; units switch without changing what is kept', async ({ page }) => {
+test('deep links, the back key and the filter move through the job; units switch without changing what is kept', async ({
+  page,
+}) => {
   await page.goto(`${DEMO_JOB}/survey/${surface(13)}`);
   await expect(field(page, 'Width at the top')).toHaveValue('879.5');
   await page.keyboard.press('Alt+u');

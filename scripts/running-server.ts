@@ -24,11 +24,32 @@ export interface ServerOptions {
 const START_MS = 180_000;
 
 /** Starts the built server on a free port and waits until it answers. */
-export async function startServer({ isDemo = false, folder, port = 0, now }: ServerOptions = {}): Promise<RunningServer> {
+export async function startServer({
+  isDemo = false,
+  folder,
+  port = 0,
+  now,
+}: ServerOptions = {}): Promise<RunningServer> {
   const own = folder ?? mkdtempSync(join(tmpdir(), 'yellow-pane-'));
-  const child = spawn(process.execPath, ['server/dist/main.js', '--data', own, '--port', String(port), ...(isDemo ? ['--demo'] : []), ...(now === undefined ? [] : ['--now', now])], { stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn(
+    process.execPath,
+    [
+      'server/dist/main.js',
+      '--data',
+      own,
+      '--port',
+      String(port),
+      ...(isDemo ? ['--demo'] : []),
+      ...(now === undefined ? [] : ['--now', now]),
+    ],
+    { stdio: ['ignore', 'pipe', 'pipe'] },
+  );
   const address = await addressOf(child);
-  const ended = new Promise<void>((done) => child.once('exit', () => { done(); }));
+  const ended = new Promise<void>((done) =>
+    child.once('exit', () => {
+      done();
+    }),
+  );
   return {
     address,
     folder: own,
@@ -44,7 +65,9 @@ export async function startServer({ isDemo = false, folder, port = 0, now }: Ser
 function addressOf(child: ChildProcess): Promise<string> {
   return new Promise((done, fail) => {
     let said = '';
-    const late = setTimeout(() => { fail(new Error(`the server did not start: ${said}`)); }, START_MS);
+    const late = setTimeout(() => {
+      fail(new Error(`the server did not start: ${said}`));
+    }, START_MS);
     const hear = (part: Buffer): void => {
       said += part.toString();
       const match = /at (http:\/\/[\w.]+:\d+)/.exec(said);
@@ -54,6 +77,9 @@ function addressOf(child: ChildProcess): Promise<string> {
     };
     child.stdout?.on('data', hear);
     child.stderr?.on('data', hear);
-    child.once('exit', () => { clearTimeout(late); fail(new Error(`the server ended: ${said}`)); });
+    child.once('exit', () => {
+      clearTimeout(late);
+      fail(new Error(`the server ended: ${said}`));
+    });
   });
 }

@@ -3,7 +3,9 @@ import * as z from 'zod';
 import { idSchema, instantSchema, versionSchema, whoSchema, word } from './primitives';
 import { ROW_FIELDS } from './rows';
 
-export type TableRow = { readonly [Table in JobTable]: { readonly table: Table; readonly row: RowOf<Table> } }[JobTable];
+export type TableRow = {
+  readonly [Table in JobTable]: { readonly table: Table; readonly row: RowOf<Table> };
+}[JobTable];
 
 /** What the server says of a change it took, to its maker and to everyone else looking at the job. */
 export interface AcceptedChange {
@@ -45,29 +47,76 @@ export interface JobSummary {
   readonly withFilm: number;
   readonly laid: number;
   readonly fitted: number;
-  readonly strip: readonly { readonly tag: string; readonly width_mm: number | null; readonly height_mm: number | null }[];
+  readonly strip: readonly {
+    readonly tag: string;
+    readonly width_mm: number | null;
+    readonly height_mm: number | null;
+  }[];
 }
 
-const meta = { id: idSchema, jobId: idSchema, version: versionSchema, madeBy: whoSchema, madeAt: instantSchema, changedBy: whoSchema, changedAt: instantSchema, removed: z.boolean() };
+const meta = {
+  id: idSchema,
+  jobId: idSchema,
+  version: versionSchema,
+  madeBy: whoSchema,
+  madeAt: instantSchema,
+  changedBy: whoSchema,
+  changedAt: instantSchema,
+  removed: z.boolean(),
+};
 const tables = Object.keys(ROW_FIELDS) as [JobTable, ...JobTable[]];
 const rowSchema = (table: JobTable): z.ZodObject => (ROW_FIELDS[table] as z.ZodObject).extend(meta);
 
 export const acceptedChangeSchema = z.strictObject({
-  seq: z.int().min(1), changeId: idSchema, session: idSchema, who: whoSchema, at: instantSchema,
-  rows: z.array(z.discriminatedUnion('table', tables.map((table) => z.strictObject({ table: z.literal(table), row: rowSchema(table) })) as never)),
+  seq: z.int().min(1),
+  changeId: idSchema,
+  session: idSchema,
+  who: whoSchema,
+  at: instantSchema,
+  rows: z.array(
+    z.discriminatedUnion(
+      'table',
+      tables.map((table) => z.strictObject({ table: z.literal(table), row: rowSchema(table) })) as never,
+    ),
+  ),
 });
 
 export const conflictSchema = z.strictObject({
-  table: z.enum(tables), id: idSchema, field: z.string(), yours: z.unknown(), theirs: z.unknown(), who: whoSchema, at: instantSchema, version: versionSchema,
+  table: z.enum(tables),
+  id: idSchema,
+  field: z.string(),
+  yours: z.unknown(),
+  theirs: z.unknown(),
+  who: whoSchema,
+  at: instantSchema,
+  version: versionSchema,
 });
 
-export const jobStateSchema = z.strictObject({ seq: z.int().min(0), rows: z.strictObject(Object.fromEntries(tables.map((table) => [table, z.array(rowSchema(table))]))) });
+export const jobStateSchema = z.strictObject({
+  seq: z.int().min(0),
+  rows: z.strictObject(Object.fromEntries(tables.map((table) => [table, z.array(rowSchema(table))]))),
+});
 
 const side = z.number().positive().nullable();
 export const jobSummarySchema = z.strictObject({
-  id: idSchema, name: z.string(), archived: z.boolean(), changedAt: instantSchema, changedBy: whoSchema, version: versionSchema,
-  surfaces: z.int(), measured: z.int(), withFilm: z.int(), laid: z.int(), fitted: z.int(),
+  id: idSchema,
+  name: z.string(),
+  archived: z.boolean(),
+  changedAt: instantSchema,
+  changedBy: whoSchema,
+  version: versionSchema,
+  surfaces: z.int(),
+  measured: z.int(),
+  withFilm: z.int(),
+  laid: z.int(),
+  fitted: z.int(),
   strip: z.array(z.strictObject({ tag: z.string(), width_mm: side, height_mm: side })),
 }) satisfies z.ZodType<JobSummary>;
 
-export const duplicateSchema = z.strictObject({ id: idSchema, changeId: idSchema, session: idSchema, who: whoSchema, name: word(200) });
+export const duplicateSchema = z.strictObject({
+  id: idSchema,
+  changeId: idSchema,
+  session: idSchema,
+  who: whoSchema,
+  name: word(200),
+});

@@ -26,7 +26,10 @@ export interface RemoveOp<Table extends JobTable = JobTable> {
 }
 export type Op = { readonly [Table in JobTable]: PutOp<Table> | SetOp<Table> | RemoveOp<Table> }[JobTable];
 
-/** One thing a person did: all of its operations are accepted together, or none. Sending it twice does it once. */
+/**
+ * One thing a person did: all of its operations are accepted together, or none. Sending it twice does it
+ * once.
+ */
 export interface Change {
   readonly id: string;
   /** One browser tab from opening to closing; a session never conflicts with itself. */
@@ -42,20 +45,59 @@ const tables = Object.keys(ROW_FIELDS) as [JobTable, ...JobTable[]];
 const hasFields = (fields: object): boolean => Object.keys(fields).length > 0;
 
 /** A measure must be one its kind can have: a sag may be below nothing, a width may not. */
-const isPossible = ({ kind, value_nm }: Measure): boolean => value_nm >= MEASURE_KINDS[kind].least_mm * NM_PER_MM && value_nm <= MEASURE_KINDS[kind].most_mm * NM_PER_MM;
-const putMeasure = ROW_FIELDS.measure.refine(isPossible, { path: ['value_nm'], error: ({ input }) => {
-  const { word, least_mm, most_mm } = MEASURE_KINDS[(input as Measure).kind];
-  return `a ${word} is ${least_mm} to ${most_mm} mm`;
-} });
+const isPossible = ({ kind, value_nm }: Measure): boolean =>
+  value_nm >= MEASURE_KINDS[kind].least_mm * NM_PER_MM && value_nm <= MEASURE_KINDS[kind].most_mm * NM_PER_MM;
+const putMeasure = ROW_FIELDS.measure.refine(isPossible, {
+  path: ['value_nm'],
+  error: ({ input }) => {
+    const { word, least_mm, most_mm } = MEASURE_KINDS[(input as Measure).kind];
+    return `a ${word} is ${least_mm} to ${most_mm} mm`;
+  },
+});
 
-const putSchema = z.discriminatedUnion('table', tables.map((table) => z.strictObject({ op: z.literal('put'), table: z.literal(table), id: idSchema, fields: table === 'measure' ? putMeasure : ROW_FIELDS[table] })) as never);
-const setSchema = z.discriminatedUnion('table', tables.map((table) =>
-  z.strictObject({ op: z.literal('set'), table: z.literal(table), id: idSchema, baseVersion: seenVersionSchema, fields: (ROW_FIELDS[table] as z.ZodObject).partial().refine(hasFields, { error: 'at least one field' }) })) as never);
-const removeSchema = z.strictObject({ op: z.literal('remove'), table: z.enum(tables), id: idSchema, baseVersion: versionSchema });
+const putSchema = z.discriminatedUnion(
+  'table',
+  tables.map((table) =>
+    z.strictObject({
+      op: z.literal('put'),
+      table: z.literal(table),
+      id: idSchema,
+      fields: table === 'measure' ? putMeasure : ROW_FIELDS[table],
+    }),
+  ) as never,
+);
+const setSchema = z.discriminatedUnion(
+  'table',
+  tables.map((table) =>
+    z.strictObject({
+      op: z.literal('set'),
+      table: z.literal(table),
+      id: idSchema,
+      baseVersion: seenVersionSchema,
+      fields: (ROW_FIELDS[table] as z.ZodObject).partial().refine(hasFields, { error: 'at least one field' }),
+    }),
+  ) as never,
+);
+const removeSchema = z.strictObject({
+  op: z.literal('remove'),
+  table: z.enum(tables),
+  id: idSchema,
+  baseVersion: versionSchema,
+});
 
-export const opSchema = z.discriminatedUnion('op', [putSchema, setSchema, removeSchema] as never) as unknown as z.ZodType<Op>;
+export const opSchema = z.discriminatedUnion('op', [
+  putSchema,
+  setSchema,
+  removeSchema,
+] as never) as unknown as z.ZodType<Op>;
 
-const changeOf = (mostOps: number): z.ZodType<Change> => z.strictObject({ id: idSchema, session: idSchema, who: whoSchema, ops: z.array(opSchema).min(1).max(mostOps) });
+const changeOf = (mostOps: number): z.ZodType<Change> =>
+  z.strictObject({
+    id: idSchema,
+    session: idSchema,
+    who: whoSchema,
+    ops: z.array(opSchema).min(1).max(mostOps),
+  });
 export const changeSchema = changeOf(MOST_OPS);
 /** A pasted sheet or a file, brought in as one change: all of it or nothing. */
 export const importSchema = changeOf(MOST_IMPORTED_OPS);

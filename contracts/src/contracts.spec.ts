@@ -1,34 +1,286 @@
 import { describe, expect, it } from '@jest/globals';
-import { JOB_TABLES, REFERENCES, NEW_PART, NEW_PLACE, NEW_SURFACE, NO_BRIEF, NO_SITE_FACTS, NO_WALL_FACTS } from '@yellow-pane/core/job';
+import {
+  JOB_TABLES,
+  REFERENCES,
+  NEW_PART,
+  NEW_PLACE,
+  NEW_SURFACE,
+  NO_BRIEF,
+  NO_SITE_FACTS,
+  NO_WALL_FACTS,
+} from '@yellow-pane/core/job';
 import fc from 'fast-check';
-import { ERRORS, ROUTES, ROW_FIELDS, changeSchema, filmFieldsSchema, measureRequestSchema, openApiDocument, problem } from './index';
+import {
+  ERRORS,
+  ROUTES,
+  ROW_FIELDS,
+  changeSchema,
+  filmFieldsSchema,
+  measureRequestSchema,
+  openApiDocument,
+  problem,
+} from './index';
 import { cutListCsv, readCutListCsv } from './files/cut-files';
 
 const id = '0199b9a6-0007-7000-8000-000000000003';
 const samples = {
   job: { name: 'Kestrel Hill', entryUnit: 'mm', archived: false },
-  place: { parentId: null, kind: 'facade', name: 'front', bearing_deg: 225, latitude_deg: 46.62, longitude_deg: 9.74, altitude_m: null, horizon: [{ bearing_deg: 200, elevation_deg: 9 }], movable: false, position: 1 },
-  glassUnit: { name: 'double', glazing: 'double', frame: 'masonry', edge: 'gasket', edgeFinish: 'seamed', edgeDepth_nm: 15_000_000 },
+  place: {
+    parentId: null,
+    kind: 'facade',
+    name: 'front',
+    bearing_deg: 225,
+    latitude_deg: 46.62,
+    longitude_deg: 9.74,
+    altitude_m: null,
+    horizon: [{ bearing_deg: 200, elevation_deg: 9 }],
+    movable: false,
+    position: 1,
+  },
+  glassUnit: {
+    name: 'double',
+    glazing: 'double',
+    frame: 'masonry',
+    edge: 'gasket',
+    edgeFinish: 'seamed',
+    edgeDepth_nm: 15_000_000,
+  },
   filmBrief: { ...NO_BRIEF, placeId: id, lessHeat: 3, look: 'neutral', lightKeptLeast: 0.5 },
-  glassPane: { unitId: id, position: 1, treatment: 'toughened', thickness_nm: 6_000_000, tint: 'grey', coating: 'low-e, soft', coatedSide: 'inner', gapAfter_nm: null, gasAfter: 'argon' },
-  surface: { placeId: id, unitId: null, tag: 'SW1', name: '', kind: 'pane', shape: 'many sides', corners: 5, seenFrom: 'side A', condition: 'cracked', remark: 'a\nb', position: 1.5, sameAsId: null, atX_nm: 300_000_000, atY_nm: null },
-  siteFacts: { surfaceId: id, storey: 1, accessHeight_nm: 900_000_000, reach: 'hand and card', trimOverlap_nm: null, obstacles: 'wiper', floor: '', power: 'yes', crew: 'two people', filmFace: 'both', sealantToCut: 'unknown', tilt_deg: 90, overhangDepth_nm: null, overhangAbove_nm: null, revealDepth_nm: null, leftFinDepth_nm: 300_000_000, leftFinBeside_nm: 50_000_000, rightFinDepth_nm: null, rightFinBeside_nm: null, blind: 'vented', heatOutlet: 'none' },
-  wallFacts: { surfaceId: id, texture: 'painted block', bond: 'running', unitWidth_nm: 390_000_000, unitHeight_nm: 190_000_000, jointWidth_nm: 10_000_000, jointDepth_nm: 4_000_000, paint: 'satin', state: 'sound', paintAge: 'older', paintKind: 'ordinary', tapeTest: 'held', leftCorner: 'inside corner', rightCorner: 'free edge' },
-  part: { surfaceId: id, kind: 'furrow', name: '', x_nm: null, y_nm: null, width_nm: 10_000_000, height_nm: null, depth_nm: 5_000_000, form: 'V', count: 6, takenOffAt: null, putBackAt: '2026-11-24T09:20:00.000Z', remark: '', position: 1 },
-  photo: { surfaceId: id, partId: null, caption: 'crack', width_px: 1600, height_px: 1200, bytes: 240_000, position: 1 },
-  measure: { surfaceId: id, kind: 'distance', fromPoint: 'tl', toPoint: 'tr', text: '34 5/8', unit: 'in', value_nm: 879_475_000, instrument: 'tape', sd_nm: null },
-  application: { surfaceId: id, side: 'room', filmId: id, method: 'decor', linerSchool: 'hang and pull', lockSchool: 'X', trimSchool: 'before squeezing out', over: { top_nm: 22_000_000, right_nm: 0, bottom_nm: 22_000_000, left_nm: 0 }, position: 1 },
+  glassPane: {
+    unitId: id,
+    position: 1,
+    treatment: 'toughened',
+    thickness_nm: 6_000_000,
+    tint: 'grey',
+    coating: 'low-e, soft',
+    coatedSide: 'inner',
+    gapAfter_nm: null,
+    gasAfter: 'argon',
+  },
+  surface: {
+    placeId: id,
+    unitId: null,
+    tag: 'SW1',
+    name: '',
+    kind: 'pane',
+    shape: 'many sides',
+    corners: 5,
+    seenFrom: 'side A',
+    condition: 'cracked',
+    remark: 'a\nb',
+    position: 1.5,
+    sameAsId: null,
+    atX_nm: 300_000_000,
+    atY_nm: null,
+  },
+  siteFacts: {
+    surfaceId: id,
+    storey: 1,
+    accessHeight_nm: 900_000_000,
+    reach: 'hand and card',
+    trimOverlap_nm: null,
+    obstacles: 'wiper',
+    floor: '',
+    power: 'yes',
+    crew: 'two people',
+    filmFace: 'both',
+    sealantToCut: 'unknown',
+    tilt_deg: 90,
+    overhangDepth_nm: null,
+    overhangAbove_nm: null,
+    revealDepth_nm: null,
+    leftFinDepth_nm: 300_000_000,
+    leftFinBeside_nm: 50_000_000,
+    rightFinDepth_nm: null,
+    rightFinBeside_nm: null,
+    blind: 'vented',
+    heatOutlet: 'none',
+  },
+  wallFacts: {
+    surfaceId: id,
+    texture: 'painted block',
+    bond: 'running',
+    unitWidth_nm: 390_000_000,
+    unitHeight_nm: 190_000_000,
+    jointWidth_nm: 10_000_000,
+    jointDepth_nm: 4_000_000,
+    paint: 'satin',
+    state: 'sound',
+    paintAge: 'older',
+    paintKind: 'ordinary',
+    tapeTest: 'held',
+    leftCorner: 'inside corner',
+    rightCorner: 'free edge',
+  },
+  part: {
+    surfaceId: id,
+    kind: 'furrow',
+    name: '',
+    x_nm: null,
+    y_nm: null,
+    width_nm: 10_000_000,
+    height_nm: null,
+    depth_nm: 5_000_000,
+    form: 'V',
+    count: 6,
+    takenOffAt: null,
+    putBackAt: '2026-11-24T09:20:00.000Z',
+    remark: '',
+    position: 1,
+  },
+  photo: {
+    surfaceId: id,
+    partId: null,
+    caption: 'crack',
+    width_px: 1600,
+    height_px: 1200,
+    bytes: 240_000,
+    position: 1,
+  },
+  measure: {
+    surfaceId: id,
+    kind: 'distance',
+    fromPoint: 'tl',
+    toPoint: 'tr',
+    text: '34 5/8',
+    unit: 'in',
+    value_nm: 879_475_000,
+    instrument: 'tape',
+    sd_nm: null,
+  },
+  application: {
+    surfaceId: id,
+    side: 'room',
+    filmId: id,
+    method: 'decor',
+    linerSchool: 'hang and pull',
+    lockSchool: 'X',
+    trimSchool: 'before squeezing out',
+    over: { top_nm: 22_000_000, right_nm: 0, bottom_nm: 22_000_000, left_nm: 0 },
+    position: 1,
+  },
   seamChoice: { applicationId: id, kind: 'double cut', placing: null, match: 'half drop', firstDrop: null },
   jobAllowance: { method: 'decor', top_nm: 40_000_000, right_nm: 0, bottom_nm: 1, left_nm: 2 },
-  cutPlan: { filmId: id, mode: 'by plotter', stages: 3, gap_nm: 2_000_000, endWaste_nm: 0, mostSheet_nm: null, objective: 'money', liner: 'down', edgeMust: true, lengthUsed_nm: 0, bound_nm: 0, filmCost: 12.5, cost: -1, filmBound: 12, stopped: 'limit' },
-  cutRoll: { planId: id, stockId: null, what: 'to order', label: '', lot: '', width_nm: 1, length_nm: 0, used_nm: 0, leftEdge: false, rightEdge: true, position: 0, ticks: [0, 1, 2], bookedAt: null },
-  cutPiece: { planId: id, rollId: id, applicationId: id, drop: 2, dropOf: 4, tag: 'WL1', position: 0, level: 0, x_nm: 0, y_nm: 0, across_nm: 1, along_nm: 1, turned: true, flipped: false, phase_nm: 0, outline: [{ x: 0, y: 0 }, { x: 1, y: 0 }], notch_nm: 0, sector: { inner_mm: 9000, outer_mm: 11_800, angle_rad: 0.2 }, topAlong: false, pinned: true, inputsHash: 'x', cutAt: '2026-11-24T09:20:00.000Z', spoiledAt: null },
-  offcut: { cutRollId: id, parentId: null, filmId: id, label: 'O-1', lot: '', width_nm: 1, length_nm: 1, perMetre: null, leftEdge: true, rightEdge: false, where: '' },
+  cutPlan: {
+    filmId: id,
+    mode: 'by plotter',
+    stages: 3,
+    gap_nm: 2_000_000,
+    endWaste_nm: 0,
+    mostSheet_nm: null,
+    objective: 'money',
+    liner: 'down',
+    edgeMust: true,
+    lengthUsed_nm: 0,
+    bound_nm: 0,
+    filmCost: 12.5,
+    cost: -1,
+    filmBound: 12,
+    stopped: 'limit',
+  },
+  cutRoll: {
+    planId: id,
+    stockId: null,
+    what: 'to order',
+    label: '',
+    lot: '',
+    width_nm: 1,
+    length_nm: 0,
+    used_nm: 0,
+    leftEdge: false,
+    rightEdge: true,
+    position: 0,
+    ticks: [0, 1, 2],
+    bookedAt: null,
+  },
+  cutPiece: {
+    planId: id,
+    rollId: id,
+    applicationId: id,
+    drop: 2,
+    dropOf: 4,
+    tag: 'WL1',
+    position: 0,
+    level: 0,
+    x_nm: 0,
+    y_nm: 0,
+    across_nm: 1,
+    along_nm: 1,
+    turned: true,
+    flipped: false,
+    phase_nm: 0,
+    outline: [
+      { x: 0, y: 0 },
+      { x: 1, y: 0 },
+    ],
+    notch_nm: 0,
+    sector: { inner_mm: 9000, outer_mm: 11_800, angle_rad: 0.2 },
+    topAlong: false,
+    pinned: true,
+    inputsHash: 'x',
+    cutAt: '2026-11-24T09:20:00.000Z',
+    spoiledAt: null,
+  },
+  offcut: {
+    cutRollId: id,
+    parentId: null,
+    filmId: id,
+    label: 'O-1',
+    lot: '',
+    width_nm: 1,
+    length_nm: 1,
+    perMetre: null,
+    leftEdge: true,
+    rightEdge: false,
+    where: '',
+  },
   stockTake: { cutRollId: id, stockId: id, length_nm: 1, reason: 'cut' },
-  daySettings: { firstDay: '2026-11-25', days: 3, restDays: [6, 7], zone: 'Europe/Zurich', indoor_C: null, indoorHumidity: 0.4, bearingDoubt_deg: 1, comeFrom_C: null, rollWrap: 'boxed', coreRadius_mm: 38, slip: 'household', primer: 'water-based', shrink: 'fold by fold', tools: [{ tool: 'ladder', count: 1 }], packed: ['tool:level'] },
-  crewMember: { name: 'Wren', skills: ['film'], begins: 450, ends: 1020, breakBegins: 720, breakEnds: 750, position: 1 },
-  plannedStep: { applicationId: id, template: 'flat-glass', step: 'clean', templateVersion: 1, startsAt: '2026-11-25T06:30:00.000Z', endsAt: '2026-11-25T06:50:00.000Z', steps: ['clean', 'dry-edges'], people: [id], pinned: true },
-  workRecord: { applicationId: id, template: 'flat-glass', step: 'clean', templateVersion: 1, startedAt: null, doneAt: '2026-11-24T09:20:00.000Z', note: '' },
+  daySettings: {
+    firstDay: '2026-11-25',
+    days: 3,
+    restDays: [6, 7],
+    zone: 'Europe/Zurich',
+    indoor_C: null,
+    indoorHumidity: 0.4,
+    bearingDoubt_deg: 1,
+    comeFrom_C: null,
+    rollWrap: 'boxed',
+    coreRadius_mm: 38,
+    slip: 'household',
+    primer: 'water-based',
+    shrink: 'fold by fold',
+    tools: [{ tool: 'ladder', count: 1 }],
+    packed: ['tool:level'],
+  },
+  crewMember: {
+    name: 'Wren',
+    skills: ['film'],
+    begins: 450,
+    ends: 1020,
+    breakBegins: 720,
+    breakEnds: 750,
+    position: 1,
+  },
+  plannedStep: {
+    applicationId: id,
+    template: 'flat-glass',
+    step: 'clean',
+    templateVersion: 1,
+    startsAt: '2026-11-25T06:30:00.000Z',
+    endsAt: '2026-11-25T06:50:00.000Z',
+    steps: ['clean', 'dry-edges'],
+    people: [id],
+    pinned: true,
+  },
+  workRecord: {
+    applicationId: id,
+    template: 'flat-glass',
+    step: 'clean',
+    templateVersion: 1,
+    startedAt: null,
+    doneAt: '2026-11-24T09:20:00.000Z',
+    note: '',
+  },
 } as const;
 
 describe('do the wire shapes hold?', () => {
@@ -39,75 +291,206 @@ describe('do the wire shapes hold?', () => {
     expect(ROW_FIELDS[table].safeParse({ ...samples[table], extra: 1 }).success).toBe(false);
   });
   it.each(JOB_TABLES)('%s refuses each of its fields missing', (table) => {
-    for (const key of Object.keys(samples[table])) expect(ROW_FIELDS[table].safeParse({ ...samples[table], [key]: undefined }).success).toBe(false);
+    for (const key of Object.keys(samples[table]))
+      expect(ROW_FIELDS[table].safeParse({ ...samples[table], [key]: undefined }).success).toBe(false);
   });
   it('a change may not be empty, nor hold over 2000 operations', () => {
-    const change = (count: number): unknown => ({ id, session: id, who: 'Wren', ops: Array.from({ length: count }, () => ({ op: 'remove', table: 'measure', id, baseVersion: 1 })) });
-    expect([0, 1, 2000, 2001].map((count) => changeSchema.safeParse(change(count)).success)).toEqual([false, true, true, false]);
+    const change = (count: number): unknown => ({
+      id,
+      session: id,
+      who: 'Wren',
+      ops: Array.from({ length: count }, () => ({ op: 'remove', table: 'measure', id, baseVersion: 1 })),
+    });
+    expect([0, 1, 2000, 2001].map((count) => changeSchema.safeParse(change(count)).success)).toEqual([
+      false,
+      true,
+      true,
+      false,
+    ]);
   });
   it('a measure of under 1 mm or over 100 m, of half a nanometre or of none is refused', () => {
-    const taken = (fields: object): boolean => changeSchema.safeParse({ id, session: id, who: 'Wren', ops: [{ op: 'put', table: 'measure', id, fields: { ...samples.measure, ...fields } }] }).success;
-    for (const value_nm of [0, 999_999, 100_000_000_001, 1_000_000.5, null, '880']) expect(taken({ value_nm })).toBe(false);
+    const taken = (fields: object): boolean =>
+      changeSchema.safeParse({
+        id,
+        session: id,
+        who: 'Wren',
+        ops: [{ op: 'put', table: 'measure', id, fields: { ...samples.measure, ...fields } }],
+      }).success;
+    for (const value_nm of [0, 999_999, 100_000_000_001, 1_000_000.5, null, '880'])
+      expect(taken({ value_nm })).toBe(false);
     expect(taken({ kind: 'sag', value_nm: -3_000_000 })).toBe(true);
     expect(taken({ kind: 'right angle', toPoint: 'tl', value_nm: 1 })).toBe(false);
   });
   it('a film cannot give more light than it gets', () => {
-    const film = { name: 'x', family: 'solar', use: '', thickness_um: 50, direction: 'none', referenceGlass: '', uvTransmitted: null, visibleTransmitted: 0.6, visibleReflectedRoom: 0.3, visibleReflectedOutside: null, solarTransmitted: 0.9, solarReflected: 0.05, solarReflectedRoom: null, haze: null, coverage: null, opening_nm: null, repeat_nm: null, face: 'room side', laying: 'wet', claims: '', emissivity: null, workMin_C: null, workMax_C: null, handling: '', invented: false, widths_nm: [1e9] };
+    const film = {
+      name: 'x',
+      family: 'solar',
+      use: '',
+      thickness_um: 50,
+      direction: 'none',
+      referenceGlass: '',
+      uvTransmitted: null,
+      visibleTransmitted: 0.6,
+      visibleReflectedRoom: 0.3,
+      visibleReflectedOutside: null,
+      solarTransmitted: 0.9,
+      solarReflected: 0.05,
+      solarReflectedRoom: null,
+      haze: null,
+      coverage: null,
+      opening_nm: null,
+      repeat_nm: null,
+      face: 'room side',
+      laying: 'wet',
+      claims: '',
+      emissivity: null,
+      workMin_C: null,
+      workMax_C: null,
+      handling: '',
+      invented: false,
+      widths_nm: [1e9],
+    };
     expect(filmFieldsSchema.safeParse(film).success).toBe(true);
-    expect(filmFieldsSchema.safeParse({ ...film, visibleReflectedRoom: 0.41 }).error?.issues[0]?.path).toEqual(['visibleReflectedRoom']);
-    expect(filmFieldsSchema.safeParse({ ...film, solarReflected: 0.2 }).error?.issues[0]?.path).toEqual(['solarReflected']);
+    expect(
+      filmFieldsSchema.safeParse({ ...film, visibleReflectedRoom: 0.41 }).error?.issues[0]?.path,
+    ).toEqual(['visibleReflectedRoom']);
+    expect(filmFieldsSchema.safeParse({ ...film, solarReflected: 0.2 }).error?.issues[0]?.path).toEqual([
+      'solarReflected',
+    ]);
     expect(filmFieldsSchema.safeParse({ ...film, widths_nm: [] }).success).toBe(false);
   });
   it('a measure to reckon with is a finite number', () => {
-    expect(measureRequestSchema.safeParse({ measures: [{ id: 'a', from: 'tl', to: 'tr', value_mm: Number.NaN, instrument: 'tape' }] }).success).toBe(false);
+    expect(
+      measureRequestSchema.safeParse({
+        measures: [{ id: 'a', from: 'tl', to: 'tr', value_mm: Number.NaN, instrument: 'tape' }],
+      }).success,
+    ).toBe(false);
   });
 });
 
 describe('does every refusal have words?', () => {
   it('title, remedy and a 4xx or 5xx for every code', () => {
-    for (const { status, title, remedy } of Object.values(ERRORS)) expect(status >= 400 && status < 600 && title.length > 10 && remedy.length > 10).toBe(true);
+    for (const { status, title, remedy } of Object.values(ERRORS))
+      expect(status >= 400 && status < 600 && title.length > 10 && remedy.length > 10).toBe(true);
   });
   it('the sentence says where, what was expected, what came and what to do', () => {
-    expect(problem('MEASURE_DISTANCE_RANGE', { path: 'Pane 3, width', expected: '20 to 6000 mm', got: '62000' }).detail).toBe('Pane 3, width: expected 20 to 6000 mm, got 62000. Typed in another unit, or a digit too many?');
+    expect(
+      problem('MEASURE_DISTANCE_RANGE', { path: 'Pane 3, width', expected: '20 to 6000 mm', got: '62000' })
+        .detail,
+    ).toBe('Pane 3, width: expected 20 to 6000 mm, got 62000. Typed in another unit, or a digit too many?');
   });
 });
 
 describe('does what is new and unknown fit the contract?', () => {
   it.each([
-    ['place', { ...NEW_PLACE, name: 'x', position: 1 }], ['surface', { ...NEW_SURFACE, placeId: id, tag: 'W1', position: 1 }], ['siteFacts', { ...NO_SITE_FACTS, surfaceId: id }], ['wallFacts', { ...NO_WALL_FACTS, surfaceId: id }], ['part', { ...NEW_PART, surfaceId: id, kind: 'damage', position: 1 }],
-  ] as const)('a blank %s', (table, fields) => { expect(ROW_FIELDS[table].safeParse(fields).error).toBeUndefined(); });
+    ['place', { ...NEW_PLACE, name: 'x', position: 1 }],
+    ['surface', { ...NEW_SURFACE, placeId: id, tag: 'W1', position: 1 }],
+    ['siteFacts', { ...NO_SITE_FACTS, surfaceId: id }],
+    ['wallFacts', { ...NO_WALL_FACTS, surfaceId: id }],
+    ['part', { ...NEW_PART, surfaceId: id, kind: 'damage', position: 1 }],
+  ] as const)('a blank %s', (table, fields) => {
+    expect(ROW_FIELDS[table].safeParse(fields).error).toBeUndefined();
+  });
 });
 
 describe('is the API described?', () => {
   it('every route has a sentence; bodies are schemas; refusals are problems', () => {
-    const document = openApiDocument('1.2.3') as { readonly openapi: string; readonly paths: Record<string, Record<string, { readonly summary: string; readonly requestBody?: { readonly content: Record<string, { readonly schema: object }> } }>> };
+    const document = openApiDocument('1.2.3') as {
+      readonly openapi: string;
+      readonly paths: Record<
+        string,
+        Record<
+          string,
+          {
+            readonly summary: string;
+            readonly requestBody?: { readonly content: Record<string, { readonly schema: object }> };
+          }
+        >
+      >;
+    };
     expect(document.openapi).toBe('3.1.0');
     for (const { path, method, body } of ROUTES) {
       const operation = document.paths[path]?.[method];
       expect(operation?.summary.length).toBeGreaterThan(10);
-      if (body !== undefined) expect(Object.keys(operation?.requestBody?.content['application/json']?.schema ?? {}).length).toBeGreaterThan(1);
+      if (body !== undefined)
+        expect(
+          Object.keys(operation?.requestBody?.content['application/json']?.schema ?? {}).length,
+        ).toBeGreaterThan(1);
     }
   });
 });
 
 describe('is a cut list safe and lossless?', () => {
-  const rows = fc.array(fc.record({ order: fc.nat(999), roll: fc.string({ unit: 'grapheme' }).filter((roll) => !/[\r\n]/.test(roll)), strip: fc.nat(99), tag: fc.string({ unit: 'grapheme', minLength: 1 }).filter((tag) => !/[\r\n]/.test(tag)), fromEdge_mm: fc.nat(50_000), fromEnd_mm: fc.nat(50_000), across_mm: fc.nat(50_000), along_mm: fc.nat(50_000), turned: fc.boolean(), phase_mm: fc.nat(9999).map((value) => value / 10), factoryEdges: fc.subarray(['top', 'left']) }).map((row) => ({ ...row, fromEdge_mm: row.fromEdge_mm / 10, fromEnd_mm: row.fromEnd_mm / 10, across_mm: row.across_mm / 10, along_mm: row.along_mm / 10 })), { maxLength: 12 });
+  const rows = fc.array(
+    fc
+      .record({
+        order: fc.nat(999),
+        roll: fc.string({ unit: 'grapheme' }).filter((roll) => !/[\r\n]/.test(roll)),
+        strip: fc.nat(99),
+        tag: fc.string({ unit: 'grapheme', minLength: 1 }).filter((tag) => !/[\r\n]/.test(tag)),
+        fromEdge_mm: fc.nat(50_000),
+        fromEnd_mm: fc.nat(50_000),
+        across_mm: fc.nat(50_000),
+        along_mm: fc.nat(50_000),
+        turned: fc.boolean(),
+        phase_mm: fc.nat(9999).map((value) => value / 10),
+        factoryEdges: fc.subarray(['top', 'left']),
+      })
+      .map((row) => ({
+        ...row,
+        fromEdge_mm: row.fromEdge_mm / 10,
+        fromEnd_mm: row.fromEnd_mm / 10,
+        across_mm: row.across_mm / 10,
+        along_mm: row.along_mm / 10,
+      })),
+    { maxLength: 12 },
+  );
   it('whatever the names, it reads back the same', () => {
-    fc.assert(fc.property(rows, (list) => { expect(readCutListCsv(cutListCsv(list))).toEqual(list); }));
+    fc.assert(
+      fc.property(rows, (list) => {
+        expect(readCutListCsv(cutListCsv(list))).toEqual(list);
+      }),
+    );
   });
-  it.each(['=1+1', '+1', '-1', '@x', "'quoted"])('%s gets an apostrophe in front, taken off again on reading', (tag) => {
-    const csv = cutListCsv([{ order: 1, roll: 'R', strip: 1, tag, fromEdge_mm: 0, fromEnd_mm: 0, across_mm: 1, along_mm: 1, turned: false, phase_mm: 0, factoryEdges: [] }]);
-    expect(csv).toContain(`,'${tag},`);
-    expect(readCutListCsv(csv)[0]?.tag).toBe(tag);
+  it.each(['=1+1', '+1', '-1', '@x', "'quoted"])(
+    '%s gets an apostrophe in front, taken off again on reading',
+    (tag) => {
+      const csv = cutListCsv([
+        {
+          order: 1,
+          roll: 'R',
+          strip: 1,
+          tag,
+          fromEdge_mm: 0,
+          fromEnd_mm: 0,
+          across_mm: 1,
+          along_mm: 1,
+          turned: false,
+          phase_mm: 0,
+          factoryEdges: [],
+        },
+      ]);
+      expect(csv).toContain(`,'${tag},`);
+      expect(readCutListCsv(csv)[0]?.tag).toBe(tag);
+    },
+  );
+  it('another table is refused with its line', () => {
+    expect(() => readCutListCsv('a,b\n1,2')).toThrow('line 1');
   });
-  it('another table is refused with its line', () => { expect(() => readCutListCsv('a,b\n1,2')).toThrow('line 1'); });
 });
 
 describe('is every field that names another row of the job in the list of references?', () => {
   /** Of the catalogue and of the stock, which belong to no job. */
   const ELSEWHERE: readonly string[] = ['filmId', 'stockId', 'offcut.parentId'];
   it('each field that ends in Id, of every table', () => {
-    const fields = JOB_TABLES.flatMap((table) => Object.keys(ROW_FIELDS[table].shape).filter((field) => field.endsWith('Id') && !ELSEWHERE.includes(field) && !ELSEWHERE.includes(`${table}.${field}`)).map((field) => `${table}.${field}`));
+    const fields = JOB_TABLES.flatMap((table) =>
+      Object.keys(ROW_FIELDS[table].shape)
+        .filter(
+          (field) =>
+            field.endsWith('Id') && !ELSEWHERE.includes(field) && !ELSEWHERE.includes(`${table}.${field}`),
+        )
+        .map((field) => `${table}.${field}`),
+    );
     expect(fields.sort()).toEqual(REFERENCES.map(({ table, field }) => `${table}.${field}`).sort());
   });
 });

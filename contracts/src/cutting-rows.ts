@@ -1,9 +1,23 @@
 import { ANY_STAGES } from '@yellow-pane/core/cutting';
-import { CUT_METHODS, type CutPiece, type CutPlan, type CutRoll, type JobAllowance, type Offcut, type Roll, type SeamChoice, type StockTake } from '@yellow-pane/core/job';
+import {
+  CUT_METHODS,
+  type CutPiece,
+  type CutPlan,
+  type CutRoll,
+  type JobAllowance,
+  type Offcut,
+  type Roll,
+  type SeamChoice,
+  type StockTake,
+} from '@yellow-pane/core/job';
 import * as z from 'zod';
 import { idSchema, instantSchema, nanometres, positiveNanometres, text, word } from './primitives';
 
-export const stagesSchema = z.literal([2, 3, ANY_STAGES]).describe('Stages of cutting by hand: cross-cut, slit, and with 3 cross-cut again. 99: as many as it takes, where few pieces are laid; many are laid in 3.');
+export const stagesSchema = z
+  .literal([2, 3, ANY_STAGES])
+  .describe(
+    'Stages of cutting by hand: cross-cut, slit, and with 3 cross-cut again. 99: as many as it takes, where few pieces are laid; many are laid in 3.',
+  );
 
 export const seamChoice = z.strictObject({
   applicationId: idSchema,
@@ -13,7 +27,13 @@ export const seamChoice = z.strictObject({
   firstDrop: z.enum(['save film', 'centre the pattern']).nullable(),
 }) satisfies z.ZodType<SeamChoice>;
 
-export const jobAllowance = z.strictObject({ method: z.enum(CUT_METHODS), top_nm: nanometres, right_nm: nanometres, bottom_nm: nanometres, left_nm: nanometres }) satisfies z.ZodType<JobAllowance>;
+export const jobAllowance = z.strictObject({
+  method: z.enum(CUT_METHODS),
+  top_nm: nanometres,
+  right_nm: nanometres,
+  bottom_nm: nanometres,
+  left_nm: nanometres,
+}) satisfies z.ZodType<JobAllowance>;
 
 const money = z.number().min(0).max(1e9);
 const perMetre = z.number().min(0).max(1e6).nullable();
@@ -68,9 +88,18 @@ export const cutPiece = z.strictObject({
   turned: z.boolean(),
   flipped: z.boolean(),
   phase_nm: nanometres,
-  outline: z.array(z.strictObject({ x: z.number().min(-1).max(1e6), y: z.number().min(-1).max(1e6) })).max(400).nullable(),
+  outline: z
+    .array(z.strictObject({ x: z.number().min(-1).max(1e6), y: z.number().min(-1).max(1e6) }))
+    .max(400)
+    .nullable(),
   notch_nm: nanometres,
-  sector: z.strictObject({ inner_mm: z.number().min(0).max(1e9), outer_mm: z.number().min(0).max(1e9), angle_rad: z.number().min(0).max(7) }).nullable(),
+  sector: z
+    .strictObject({
+      inner_mm: z.number().min(0).max(1e9),
+      outer_mm: z.number().min(0).max(1e9),
+      angle_rad: z.number().min(0).max(7),
+    })
+    .nullable(),
   topAlong: z.boolean(),
   pinned: z.boolean(),
   inputsHash: word(64),
@@ -92,7 +121,12 @@ export const offcut = z.strictObject({
   where: text(200),
 }) satisfies z.ZodType<Offcut>;
 
-export const stockTake = z.strictObject({ cutRollId: idSchema, stockId: idSchema, length_nm: positiveNanometres, reason: z.enum(['cut', 'spoiled']) }) satisfies z.ZodType<StockTake>;
+export const stockTake = z.strictObject({
+  cutRollId: idSchema,
+  stockId: idSchema,
+  length_nm: positiveNanometres,
+  reason: z.enum(['cut', 'spoiled']),
+}) satisfies z.ZodType<StockTake>;
 
 /** A roll of the stock, as people fill it in. */
 export const rollFieldsSchema = z.strictObject({

@@ -1,10 +1,29 @@
 import type { Film } from '@yellow-pane/core/job';
 import * as z from 'zod';
-import { idSchema, instantSchema, positiveNanometres, share, text, versionSchema, whoSchema, word } from './primitives';
+import {
+  idSchema,
+  instantSchema,
+  positiveNanometres,
+  share,
+  text,
+  versionSchema,
+  whoSchema,
+  word,
+} from './primitives';
 
 const filmShape = z.strictObject({
   name: word(200),
-  family: z.enum(['solar', 'low emissivity', 'vehicle tint', 'frosted', 'security', 'decor', 'textured wall', 'wrap', 'exterior protection']),
+  family: z.enum([
+    'solar',
+    'low emissivity',
+    'vehicle tint',
+    'frosted',
+    'security',
+    'decor',
+    'textured wall',
+    'wrap',
+    'exterior protection',
+  ]),
   use: text(400),
   thickness_um: z.number().positive().max(10_000),
   direction: z.enum(['none', 'along the roll', 'one way']),
@@ -35,13 +54,35 @@ const sumFits = (a: number | null, b: number | null): boolean => a === null || b
 
 /** A film as its sheet gives it. What is let through and what is thrown back cannot exceed what arrives. */
 export const filmFieldsSchema = filmShape
-  .refine((film) => sumFits(film.visibleTransmitted, film.visibleReflectedRoom), { path: ['visibleReflectedRoom'], error: 'visible transmitted + reflected must not exceed 1' })
-  .refine((film) => sumFits(film.visibleTransmitted, film.visibleReflectedOutside), { path: ['visibleReflectedOutside'], error: 'visible transmitted + reflected must not exceed 1' })
-  .refine((film) => sumFits(film.solarTransmitted, film.solarReflectedRoom), { path: ['solarReflectedRoom'], error: 'solar transmitted + reflected must not exceed 1' })
-  .refine((film) => sumFits(film.solarTransmitted, film.solarReflected), { path: ['solarReflected'], error: 'solar transmitted + reflected must not exceed 1' });
+  .refine((film) => sumFits(film.visibleTransmitted, film.visibleReflectedRoom), {
+    path: ['visibleReflectedRoom'],
+    error: 'visible transmitted + reflected must not exceed 1',
+  })
+  .refine((film) => sumFits(film.visibleTransmitted, film.visibleReflectedOutside), {
+    path: ['visibleReflectedOutside'],
+    error: 'visible transmitted + reflected must not exceed 1',
+  })
+  .refine((film) => sumFits(film.solarTransmitted, film.solarReflectedRoom), {
+    path: ['solarReflectedRoom'],
+    error: 'solar transmitted + reflected must not exceed 1',
+  })
+  .refine((film) => sumFits(film.solarTransmitted, film.solarReflected), {
+    path: ['solarReflected'],
+    error: 'solar transmitted + reflected must not exceed 1',
+  });
 
-export type FilmRow = Film & { readonly id: string; readonly version: number; readonly changedBy: string; readonly changedAt: string };
+export type FilmRow = Film & {
+  readonly id: string;
+  readonly version: number;
+  readonly changedBy: string;
+  readonly changedAt: string;
+};
 
-export const filmRowSchema = filmShape.extend({ id: idSchema, version: versionSchema, changedBy: whoSchema, changedAt: instantSchema }) satisfies z.ZodType<FilmRow>;
+export const filmRowSchema = filmShape.extend({
+  id: idSchema,
+  version: versionSchema,
+  changedBy: whoSchema,
+  changedAt: instantSchema,
+}) satisfies z.ZodType<FilmRow>;
 export const filmBodySchema = z.strictObject({ who: whoSchema, film: filmFieldsSchema });
 export const filmListSchema = z.array(filmRowSchema);

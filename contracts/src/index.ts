@@ -1,18 +1,68 @@
 export { ERRORS, type ErrorCode, type Problem, problem } from './errors';
-export { type Change, type Op, type PutOp, type RemoveOp, type SetOp, MOST_IMPORTED_OPS, MOST_OPS, changeSchema, importSchema, opSchema } from './change';
-export { type AcceptedChange, type Conflict, type JobState, type JobSummary, type TableRow, acceptedChangeSchema, conflictSchema, duplicateSchema, jobStateSchema, jobSummarySchema } from './answers';
+export {
+  type Change,
+  type Op,
+  type PutOp,
+  type RemoveOp,
+  type SetOp,
+  MOST_IMPORTED_OPS,
+  MOST_OPS,
+  changeSchema,
+  importSchema,
+  opSchema,
+} from './change';
+export {
+  type AcceptedChange,
+  type Conflict,
+  type JobState,
+  type JobSummary,
+  type TableRow,
+  acceptedChangeSchema,
+  conflictSchema,
+  duplicateSchema,
+  jobStateSchema,
+  jobSummarySchema,
+} from './answers';
 export { ROW_FIELDS } from './rows';
 export { type FilmRow, filmBodySchema, filmFieldsSchema, filmListSchema, filmRowSchema } from './film';
 export { type SupplyRow, supplyBodySchema, supplyRowSchema } from './supply';
 export { type RateRow, rateBodySchema, rateRowSchema } from './rate';
-export { blankRequestSchema, curvedPatchRequestSchema, cutRequestSchema, glazingRequestSchema, layoutRequestSchema, measureRequestSchema, privacyRequestSchema, stressRequestSchema } from './reckon';
+export {
+  blankRequestSchema,
+  curvedPatchRequestSchema,
+  cutRequestSchema,
+  glazingRequestSchema,
+  layoutRequestSchema,
+  measureRequestSchema,
+  privacyRequestSchema,
+  stressRequestSchema,
+} from './reckon';
 export { ROUTES, type Route } from './routes';
 export { openApiDocument } from './openapi';
 export type { CutPlanFile, PlanPiece, PlanRoll } from './files/cut-plan-file';
 export { type RollRow, type StockItem, rollBodySchema, rollRowSchema, stockItemSchema } from './stock';
 export { whoSchema } from './primitives';
 export { type PlotterCommand, type PlotterState, plotterCommandSchema, plotterStateSchema } from './plotter';
-export { type DeviceMessage, type LaserCommand, type LaserState, deviceMessageSchema, laserCommandSchema, laserStateSchema } from './device';
-export { type ThermometerCommand, type ThermometerState, thermometerCommandSchema, thermometerStateSchema } from './device';
-export { type Forecast, WEATHER_SCENARIOS, type WeatherScenario, forecastSchema, weatherCommandSchema, weatherStateSchema } from './weather';
+export {
+  type DeviceMessage,
+  type LaserCommand,
+  type LaserState,
+  deviceMessageSchema,
+  laserCommandSchema,
+  laserStateSchema,
+} from './device';
+export {
+  type ThermometerCommand,
+  type ThermometerState,
+  thermometerCommandSchema,
+  thermometerStateSchema,
+} from './device';
+export {
+  type Forecast,
+  WEATHER_SCENARIOS,
+  type WeatherScenario,
+  forecastSchema,
+  weatherCommandSchema,
+  weatherStateSchema,
+} from './weather';
 export { scheduleRequestSchema, sunRequestSchema, waitsRequestSchema } from './reckon-day';

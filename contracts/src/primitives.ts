@@ -1,16 +1,24 @@
 import * as z from 'zod';
 
-/** PostgreSQL holds neither NUL nor half a surrogate pair; everything else a person types is kept as it is. */
+/**
+ * PostgreSQL holds neither NUL nor half a surrogate pair; everything else a person types is kept as it is.
+ */
 const isStorable = (text: string): boolean => !text.includes('\u0000') && !/\p{Surrogate}/u.test(text);
 const NOT_STORABLE = { error: 'must not contain the NUL character or half a surrogate pair' };
 
 export const text = (max: number): z.ZodString => z.string().max(max).refine(isStorable, NOT_STORABLE);
-export const word = (max: number): z.ZodString => z.string().trim().min(1).max(max).refine(isStorable, NOT_STORABLE);
+export const word = (max: number): z.ZodString =>
+  z.string().trim().min(1).max(max).refine(isStorable, NOT_STORABLE);
 
 export const idSchema = z.uuidv7();
 export const whoSchema = word(80);
-/** ISO 8601 with `Z` or an offset: the same instant may be written in either way. Of these centuries: others no database or calendar agrees on. */
-export const instantSchema = z.iso.datetime({ offset: true }).refine((text) => text >= '1900' && text < '2200', { error: 'an instant from 1900 to 2199' });
+/**
+ * ISO 8601 with `Z` or an offset: the same instant may be written in either way. Of these centuries: others
+ * no database or calendar agrees on.
+ */
+export const instantSchema = z.iso
+  .datetime({ offset: true })
+  .refine((text) => text >= '1900' && text < '2200', { error: 'an instant from 1900 to 2199' });
 export const versionSchema = z.int().min(1).max(2_000_000_000);
 /** The version a person saw when beginning; 0: the row was not there yet. */
 export const seenVersionSchema = z.int().min(0).max(2_000_000_000);
@@ -20,7 +28,22 @@ export const positionSchema = z.number().min(-1e9).max(1e9);
 export const nanometres = z.int().min(0).max(1_000_000_000_000);
 export const positiveNanometres = z.int().min(1).max(1_000_000_000_000);
 export const signedNanometres = z.int().min(-1_000_000_000_000).max(1_000_000_000_000);
-export const measureKind = z.enum(['distance', 'height over', 'right angle', 'level', 'sag', 'quarter sag', 'rocking gap', 'radius', 'circumference', 'thickness', 'wrap', 'label']);
+export const measureKind = z.enum([
+  'distance',
+  'height over',
+  'right angle',
+  'level',
+  'sag',
+  'quarter sag',
+  'rocking gap',
+  'radius',
+  'circumference',
+  'thickness',
+  'wrap',
+  'label',
+]);
 /** Such as `tl`, `mt`, `p3`, `floor`. */
-export const pointName = z.string().regex(/^[a-z]{1,6}[0-9]{0,2}$/, { error: 'a point such as tl, mt, p3 or floor' });
+export const pointName = z
+  .string()
+  .regex(/^[a-z]{1,6}[0-9]{0,2}$/, { error: 'a point such as tl, mt, p3 or floor' });
 export const share = z.number().min(0).max(1);

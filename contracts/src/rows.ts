@@ -1,13 +1,47 @@
-import { type Application, CUT_METHODS, type FieldsOf, type FilmBrief, type GlassPane, type GlassUnit, type Job, type JobTable, type Measure, type Over, type Part, type Photo, type Place, type SiteFacts, type Surface, type WallFacts, type WorkRecord } from '@yellow-pane/core/job';
+import {
+  type Application,
+  CUT_METHODS,
+  type FieldsOf,
+  type FilmBrief,
+  type GlassPane,
+  type GlassUnit,
+  type Job,
+  type JobTable,
+  type Measure,
+  type Over,
+  type Part,
+  type Photo,
+  type Place,
+  type SiteFacts,
+  type Surface,
+  type WallFacts,
+  type WorkRecord,
+} from '@yellow-pane/core/job';
 import * as z from 'zod';
 import { crewMember, daySettings, plannedStep } from './day-rows';
 import { cutPiece, cutPlan, cutRoll, jobAllowance, offcut, seamChoice, stockTake } from './cutting-rows';
-import { idSchema, instantSchema, measureKind, nanometres, pointName, positionSchema, positiveNanometres, share, signedNanometres, text, word } from './primitives';
+import {
+  idSchema,
+  instantSchema,
+  measureKind,
+  nanometres,
+  pointName,
+  positionSchema,
+  positiveNanometres,
+  share,
+  signedNanometres,
+  text,
+  word,
+} from './primitives';
 
 const seenFrom = z.enum(['room', 'outside', 'side A', 'side B']);
 const lengthUnit = z.enum(['mm', 'cm', 'm', 'in', 'ft']);
 
-const job = z.strictObject({ name: word(200), entryUnit: lengthUnit, archived: z.boolean() }) satisfies z.ZodType<Job>;
+const job = z.strictObject({
+  name: word(200),
+  entryUnit: lengthUnit,
+  archived: z.boolean(),
+}) satisfies z.ZodType<Job>;
 
 const bearing = z.number().min(0).lt(360);
 
@@ -19,7 +53,9 @@ const place = z.strictObject({
   latitude_deg: z.number().min(-90).max(90).nullable(),
   longitude_deg: z.number().min(-180).max(180).nullable(),
   altitude_m: z.number().min(-500).max(9000).nullable(),
-  horizon: z.array(z.strictObject({ bearing_deg: bearing, elevation_deg: z.number().min(-10).max(90) })).max(360),
+  horizon: z
+    .array(z.strictObject({ bearing_deg: bearing, elevation_deg: z.number().min(-10).max(90) }))
+    .max(360),
   movable: z.boolean(),
   position: positionSchema,
 }) satisfies z.ZodType<Place>;
@@ -35,7 +71,18 @@ const filmBrief = z.strictObject({
   protectFurnishings: wish,
   slowBreakIn: wish,
   keepWarmth: wish,
-  look: z.enum(['any', 'hardly seen', 'neutral', 'mirror', 'frosted', 'pattern', 'wood', 'stone', 'plain colour', 'picture']),
+  look: z.enum([
+    'any',
+    'hardly seen',
+    'neutral',
+    'mirror',
+    'frosted',
+    'pattern',
+    'wood',
+    'stone',
+    'plain colour',
+    'picture',
+  ]),
   lightKeptLeast: share.nullable(),
   heatOffLeast: share.nullable(),
   roomWidth_nm: positiveNanometres.nullable(),
@@ -48,7 +95,15 @@ const filmBrief = z.strictObject({
 const glassUnit = z.strictObject({
   name: word(200),
   glazing: z.enum(['single', 'double', 'triple', 'unknown']),
-  frame: z.enum(['metal', 'metal with thermal break', 'wood', 'plastic', 'rubber seal', 'masonry', 'unknown']),
+  frame: z.enum([
+    'metal',
+    'metal with thermal break',
+    'wood',
+    'plastic',
+    'rubber seal',
+    'masonry',
+    'unknown',
+  ]),
   edge: z.enum(['sealant', 'gasket', 'rebate', 'exposed', 'unknown']),
   edgeFinish: z.enum(['unseen', 'clean-cut', 'seamed', 'polished', 'damaged', 'unknown']),
   edgeDepth_nm: positiveNanometres.nullable(),
@@ -57,7 +112,15 @@ const glassUnit = z.strictObject({
 const glassPane = z.strictObject({
   unitId: idSchema,
   position: z.int().min(1).max(6),
-  treatment: z.enum(['annealed', 'toughened', 'heat strengthened', 'laminated', 'wired', 'patterned', 'unknown']),
+  treatment: z.enum([
+    'annealed',
+    'toughened',
+    'heat strengthened',
+    'laminated',
+    'wired',
+    'patterned',
+    'unknown',
+  ]),
   thickness_nm: positiveNanometres.nullable(),
   tint: z.enum(['clear', 'low iron', 'bronze', 'grey', 'green', 'unknown']),
   coating: z.enum(['none', 'low-e, hard', 'low-e, soft', 'reflective', 'unknown']),
@@ -72,7 +135,21 @@ const surface = z.strictObject({
   tag: word(40),
   name: text(200),
   kind: z.enum(['pane', 'wall', 'column', 'fixture']),
-  shape: z.enum(['four sides', 'three sides', 'many sides', 'arched top', 'round', 'oval', 'rounded corners', 'curved glass', 'wall', 'round column', 'square column', 'panel', 'moulding']),
+  shape: z.enum([
+    'four sides',
+    'three sides',
+    'many sides',
+    'arched top',
+    'round',
+    'oval',
+    'rounded corners',
+    'curved glass',
+    'wall',
+    'round column',
+    'square column',
+    'panel',
+    'moulding',
+  ]),
   corners: z.int().min(3).max(24).nullable(),
   seenFrom,
   condition: z.enum(['sound', 'chipped', 'cracked', 'unknown']),
@@ -113,7 +190,23 @@ const cornerTurn = z.enum(['inside corner', 'outside corner', 'free edge', 'unkn
 
 const wallFacts = z.strictObject({
   surfaceId: idSchema,
-  texture: z.enum(['painted plasterboard', 'smooth concrete', 'rough concrete', 'painted block', 'bare block', 'glazed block', 'brick', 'tile', 'stucco', 'canvas', 'bare wood', 'lacquered wood', 'laminate', 'metal', 'unknown']),
+  texture: z.enum([
+    'painted plasterboard',
+    'smooth concrete',
+    'rough concrete',
+    'painted block',
+    'bare block',
+    'glazed block',
+    'brick',
+    'tile',
+    'stucco',
+    'canvas',
+    'bare wood',
+    'lacquered wood',
+    'laminate',
+    'metal',
+    'unknown',
+  ]),
   bond: z.enum(['running', 'stack', 'none', 'unknown']),
   unitWidth_nm: positiveNanometres.nullable(),
   unitHeight_nm: positiveNanometres.nullable(),
@@ -167,7 +260,12 @@ const measure = z.strictObject({
   sd_nm: positiveNanometres.nullable(),
 }) satisfies z.ZodType<Measure>;
 
-const overSchema = z.strictObject({ top_nm: nanometres, right_nm: nanometres, bottom_nm: nanometres, left_nm: nanometres }) satisfies z.ZodType<Over>;
+const overSchema = z.strictObject({
+  top_nm: nanometres,
+  right_nm: nanometres,
+  bottom_nm: nanometres,
+  left_nm: nanometres,
+}) satisfies z.ZodType<Over>;
 
 const application = z.strictObject({
   surfaceId: idSchema,
@@ -192,4 +290,28 @@ const workRecord = z.strictObject({
 }) satisfies z.ZodType<WorkRecord>;
 
 /** Wire shape of each table's own fields. Strict: an unknown field is refused by name. */
-export const ROW_FIELDS = { job, place, filmBrief, glassUnit, glassPane, surface, siteFacts, wallFacts, part, photo, measure, application, seamChoice, jobAllowance, cutPlan, cutRoll, cutPiece, offcut, stockTake, daySettings, crewMember, plannedStep, workRecord } as const satisfies { readonly [Table in JobTable]: z.ZodType<FieldsOf<Table>> };
+export const ROW_FIELDS = {
+  job,
+  place,
+  filmBrief,
+  glassUnit,
+  glassPane,
+  surface,
+  siteFacts,
+  wallFacts,
+  part,
+  photo,
+  measure,
+  application,
+  seamChoice,
+  jobAllowance,
+  cutPlan,
+  cutRoll,
+  cutPiece,
+  offcut,
+  stockTake,
+  daySettings,
+  crewMember,
+  plannedStep,
+  workRecord,
+} as const satisfies { readonly [Table in JobTable]: z.ZodType<FieldsOf<Table>> };

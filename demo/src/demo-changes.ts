@@ -12,15 +12,34 @@ const SUMMIT_JOB_ID = demoId('job', 2);
 const NEEDS_ATTENTION = demoId('surface', 3);
 export const DEMO_START = `/jobs/${DEMO_JOB_ID}/survey/${NEEDS_ATTENTION}`;
 
-const change = (n: number, ops: readonly Op[]): Change => ({ id: demoId('change', n), session: demoId('session', 1), who: DEMO_WHO, ops });
+const change = (n: number, ops: readonly Op[]): Change => ({
+  id: demoId('change', n),
+  session: demoId('session', 1),
+  who: DEMO_WHO,
+  ops,
+});
 
 /** The demo jobs as the changes that made them. */
 export const DEMO_CHANGES: readonly { readonly jobId: string; readonly change: Change }[] = [
-  { jobId: SUMMIT_JOB_ID, change: change(1, summitOps(SUMMIT_JOB_ID, workStepsFor({ schools: DEFAULT_SCHOOLS, condition: 'sound', isSecurityFilm: false }))) },
+  {
+    jobId: SUMMIT_JOB_ID,
+    change: change(
+      1,
+      summitOps(
+        SUMMIT_JOB_ID,
+        workStepsFor({ schools: DEFAULT_SCHOOLS, condition: 'sound', isSecurityFilm: false }),
+      ),
+    ),
+  },
   {
     jobId: DEMO_JOB_ID,
     change: change(2, [
-      { op: 'put', table: 'job', id: DEMO_JOB_ID, fields: { name: 'Kestrel Hill Funicular', entryUnit: 'mm', archived: false } },
+      {
+        op: 'put',
+        table: 'job',
+        id: DEMO_JOB_ID,
+        fields: { name: 'Kestrel Hill Funicular', entryUnit: 'mm', archived: false },
+      },
       ...placeOps(),
       ...surfaceOps(),
     ]),

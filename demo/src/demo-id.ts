@@ -1,4 +1,25 @@
-const ROOMS = { session: 1, change: 2, job: 3, place: 4, unit: 5, pane: 6, surface: 7, measure: 8, application: 9, plan: 10, piece: 11, work: 12, film: 13, part: 14, facts: 15, brief: 16, roll: 17, cutRoll: 18, day: 19, crew: 20 } as const;
+const ROOMS = {
+  session: 1,
+  change: 2,
+  job: 3,
+  place: 4,
+  unit: 5,
+  pane: 6,
+  surface: 7,
+  measure: 8,
+  application: 9,
+  plan: 10,
+  piece: 11,
+  work: 12,
+  film: 13,
+  part: 14,
+  facts: 15,
+  brief: 16,
+  roll: 17,
+  cutRoll: 18,
+  day: 19,
+  crew: 20,
+} as const;
 
 /** A fixed UUIDv7 for the n-th demo row of a kind, so that links into the demo stay the same. */
 export function demoId(kind: keyof typeof ROOMS, n: number): string {

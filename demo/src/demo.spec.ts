@@ -15,36 +15,72 @@ describe('is the demo what it says?', () => {
   });
   it('at least 40 films of every family; each with figures can be taken off its reference glass, and what it lets through, throws back and keeps is one in every band', () => {
     expect(EXAMPLE_FILMS.length).toBeGreaterThanOrEqual(40);
-    expect([...new Set(EXAMPLE_FILMS.map(({ film }) => film.family))].sort()).toEqual(['decor', 'exterior protection', 'frosted', 'low emissivity', 'security', 'solar', 'textured wall', 'vehicle tint', 'wrap']);
+    expect([...new Set(EXAMPLE_FILMS.map(({ film }) => film.family))].sort()).toEqual([
+      'decor',
+      'exterior protection',
+      'frosted',
+      'low emissivity',
+      'security',
+      'solar',
+      'textured wall',
+      'vehicle tint',
+      'wrap',
+    ]);
     for (const { film } of EXAMPLE_FILMS.filter((entry) => entry.film.visibleTransmitted !== null)) {
       const { optics, missing, assumed } = filmOpticsOf(film);
       expect([film.name, missing, assumed]).toEqual([film.name, [], []]);
       if (optics === null) throw new Error(film.name);
-      const pane = opticsOfMakeUp({ panes: [{ tint: 'clear', thickness_mm: 3 }], gaps: [], films: [{ face: 2, film: { ...optics, coverage: 1 } }] });
+      const pane = opticsOfMakeUp({
+        panes: [{ tint: 'clear', thickness_mm: 3 }],
+        gaps: [],
+        films: [{ face: 2, film: { ...optics, coverage: 1 } }],
+      });
       for (const { transmitted, reflectedFront, absorbed } of Object.values(pane.byBand)) {
         expect(transmitted + reflectedFront + (absorbed[0] ?? 0)).toBeCloseTo(1, 9);
         expect(absorbed[0]).toBeGreaterThan(-1e-9);
       }
-      expect([film.name, Math.abs(pane.byBand.visible.transmitted - (film.visibleTransmitted ?? 0)) < 0.01, Math.abs(pane.solar.transmitted - (film.solarTransmitted ?? 0)) < 0.02]).toEqual([film.name, true, true]);
+      expect([
+        film.name,
+        Math.abs(pane.byBand.visible.transmitted - (film.visibleTransmitted ?? 0)) < 0.01,
+        Math.abs(pane.solar.transmitted - (film.solarTransmitted ?? 0)) < 0.02,
+      ]).toEqual([film.name, true, true]);
     }
   });
   const ops = DEMO_CHANGES.flatMap(({ change }) => change.ops);
-  const rowsOf = <Table extends 'surface' | 'measure' | 'part' | 'wallFacts'>(table: Table) => ops.flatMap((op) => (op.op === 'put' && op.table === table ? [{ id: op.id, ...(op.fields as FieldsOf<Table>) }] : []));
+  const rowsOf = <Table extends 'surface' | 'measure' | 'part' | 'wallFacts'>(table: Table) =>
+    ops.flatMap((op) =>
+      op.op === 'put' && op.table === table ? [{ id: op.id, ...(op.fields as FieldsOf<Table>) }] : [],
+    );
   const checks = rowsOf('surface').map((surface) => ({
     surface,
-    check: checkSurface(surfaceInputOf(surface, rowsOf('measure').filter(({ surfaceId }) => surfaceId === surface.id), rowsOf('part').filter(({ surfaceId }) => surfaceId === surface.id), rowsOf('wallFacts').find(({ surfaceId }) => surfaceId === surface.id))),
+    check: checkSurface(
+      surfaceInputOf(
+        surface,
+        rowsOf('measure').filter(({ surfaceId }) => surfaceId === surface.id),
+        rowsOf('part').filter(({ surfaceId }) => surfaceId === surface.id),
+        rowsOf('wallFacts').find(({ surfaceId }) => surfaceId === surface.id),
+      ),
+    ),
   }));
   it('two surfaces contradict themselves, and it opens on the first of them; all others that can be checked agree', () => {
-    const disagreeing = checks.filter(({ check }) => 'agreement' in check && check.agreement.kind === 'disagree');
+    const disagreeing = checks.filter(
+      ({ check }) => 'agreement' in check && check.agreement.kind === 'disagree',
+    );
     expect(disagreeing.map(({ surface }) => surface.tag)).toEqual(['SW3', 'CT1']);
     expect(DEMO_START).toContain(disagreeing[0]?.surface.id ?? 'nothing');
     expect(checks.filter(({ check }) => check.state === 'impossible')).toEqual([]);
   });
   it('the whole scenario is there: a front of six, a cracked pane, hatch, partition, doors, counter, two columns, a wall with a mural, a fanlight, curved ends, repeats and door glass in two cars', () => {
     const count = (shape: string): number => checks.filter(({ surface }) => surface.shape === shape).length;
-    expect(['four sides', 'panel', 'round column', 'wall', 'arched top', 'curved glass'].map(count)).toEqual([21, 3, 2, 1, 1, 5]);
+    expect(['four sides', 'panel', 'round column', 'wall', 'arched top', 'curved glass'].map(count)).toEqual([
+      21, 3, 2, 1, 1, 5,
+    ]);
     expect(checks.filter(({ surface }) => surface.sameAsId !== null).length).toBeGreaterThanOrEqual(8);
-    expect(checks.filter(({ check }) => 'sizes' in check && (check.sizes.taper_mm?.value ?? 0) > 20).map(({ surface }) => surface.tag)).toEqual(['CO2']);
+    expect(
+      checks
+        .filter(({ check }) => 'sizes' in check && (check.sizes.taper_mm?.value ?? 0) > 20)
+        .map(({ surface }) => surface.tag),
+    ).toEqual(['CO2']);
   });
   it('the end windows curve more at the bottom', () => {
     const end = checks.find(({ surface }) => surface.tag === 'A-E1')?.check;
@@ -53,7 +89,11 @@ describe('is the demo what it says?', () => {
   });
   it('a large job for speed tests fits the contract and has the size asked for', () => {
     let n = 0;
-    const { changes } = manySurfaces(450, 1, () => `0199b9a6-0000-7000-8000-${(n += 1).toString(16).padStart(12, '0')}`);
+    const { changes } = manySurfaces(
+      450,
+      1,
+      () => `0199b9a6-0000-7000-8000-${(n += 1).toString(16).padStart(12, '0')}`,
+    );
     expect(changes.flatMap(({ ops }) => ops).filter((op) => op.table === 'surface')).toHaveLength(450);
     for (const change of changes) expect(changeSchema.safeParse(change).success).toBe(true);
   });

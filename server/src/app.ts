@@ -56,7 +56,17 @@ export interface App {
 }
 
 /** The whole server without a port: it never listens, so that tests and main alike can use it. */
-export function createApp({ db, clock, log, version, search, hasRoom = () => true, soundness = new Soundness(), backups, pagesFolder }: AppDeps): App {
+export function createApp({
+  db,
+  clock,
+  log,
+  version,
+  search,
+  hasRoom = () => true,
+  soundness = new Soundness(),
+  backups,
+  pagesFolder,
+}: AppDeps): App {
   const app = express();
   const feed = new ChangeFeed();
   const streams = new Set<() => void>();
@@ -67,13 +77,18 @@ export function createApp({ db, clock, log, version, search, hasRoom = () => tru
   app.set('query parser', 'simple');
   app.use('/api', headersOfData());
   app.use(/^(?!\/api\/)/, headersOfPages());
-  app.use('/api', (_request, response, next) => { response.set('Cache-Control', 'no-store'); next(); });
+  app.use('/api', (_request, response, next) => {
+    response.set('Cache-Control', 'no-store');
+    next();
+  });
   app.post('/api/jobs/:jobId/imports', express.json({ limit: '25mb', verify: refuseDeep }));
   app.use('/api', express.json({ limit: '1mb', verify: refuseDeep }));
 
   app.use(healthRoutes({ db, hasRoom, soundness, backups }));
   const api = openApiDocument(version);
-  app.get('/api/openapi.json', (_request, response) => { response.json(api); });
+  app.get('/api/openapi.json', (_request, response) => {
+    response.json(api);
+  });
   app.use(jobRoutes({ db, feed, clock }));
   app.use(changeRoutes({ db, feed, clock }));
   app.use(photoRoutes({ db }));
@@ -89,17 +104,46 @@ export function createApp({ db, clock, log, version, search, hasRoom = () => tru
   app.use(filmReckonRoutes());
   app.use(dayReckonRoutes({ search }));
   app.use(formatRoutes());
-  app.use(eventRoutes({ db, feed, devices: standIns, onStream: (end) => { streams.add(end); return () => streams.delete(end); } }));
+  app.use(
+    eventRoutes({
+      db,
+      feed,
+      devices: standIns,
+      onStream: (end) => {
+        streams.add(end);
+        return () => streams.delete(end);
+      },
+    }),
+  );
   if (backups !== undefined) app.use(backupRoutes(backups));
   if (pagesFolder !== undefined) app.use(pages(pagesFolder));
-  app.use((request) => { throw new Refusal('ROUTE_UNKNOWN', { path: 'address', expected: 'an address of this server', got: `${request.method} ${request.path}`.slice(0, 120) }); });
+  app.use((request) => {
+    throw new Refusal('ROUTE_UNKNOWN', {
+      path: 'address',
+      expected: 'an address of this server',
+      got: `${request.method} ${request.path}`.slice(0, 120),
+    });
+  });
   app.use(problemHandler(log, soundness));
-  return { app, endStreams: () => { streams.forEach((end) => { end(); }); } };
+  return {
+    app,
+    endStreams: () => {
+      streams.forEach((end) => {
+        end();
+      });
+    },
+  };
 }
 
 /** Data is never a page: nothing in it may run, load or be framed. */
 function headersOfData() {
-  return helmet({ contentSecurityPolicy: { useDefaults: false, directives: { defaultSrc: ["'none'"], frameAncestors: ["'none'"] } }, strictTransportSecurity: false });
+  return helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: { defaultSrc: ["'none'"], frameAncestors: ["'none'"] },
+    },
+    strictTransportSecurity: false,
+  });
 }
 
 /** Pages run what this server ships and what carries the nonce of the request. */
@@ -109,8 +153,17 @@ function headersOfPages() {
     contentSecurityPolicy: {
       useDefaults: false,
       directives: {
-        defaultSrc: ["'none'"], scriptSrc: ["'self'", nonce], styleSrc: ["'self'", nonce], imgSrc: ["'self'", 'data:', 'blob:'], fontSrc: ["'self'"],
-        connectSrc: ["'self'"], workerSrc: ["'self'"], manifestSrc: ["'self'"], baseUri: ["'self'"], formAction: ["'none'"], frameAncestors: ["'none'"],
+        defaultSrc: ["'none'"],
+        scriptSrc: ["'self'", nonce],
+        styleSrc: ["'self'", nonce],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        fontSrc: ["'self'"],
+        connectSrc: ["'self'"],
+        workerSrc: ["'self'"],
+        manifestSrc: ["'self'"],
+        baseUri: ["'self'"],
+        formAction: ["'none'"],
+        frameAncestors: ["'none'"],
       },
     },
     strictTransportSecurity: false,

@@ -2,4 +2,6 @@ import { bootstrapApplication } from '@angular/platform-browser';
 import { App } from './app/app';
 import { appConfig } from './app/app.config';
 
-bootstrapApplication(App, appConfig).catch((error: unknown) => { console.error(error); });
+bootstrapApplication(App, appConfig).catch((error: unknown) => {
+  console.error(error);
+});

@@ -1,4 +1,14 @@
-export { type CutPlanFile, type PlanPiece, type PlanRoll, cutPlanFileSchema, cutPlanJson, outlineOf, phaseWord, pieceWord, readCutPlanFile } from './cut-plan-file';
+export {
+  type CutPlanFile,
+  type PlanPiece,
+  type PlanRoll,
+  cutPlanFileSchema,
+  cutPlanJson,
+  outlineOf,
+  phaseWord,
+  pieceWord,
+  readCutPlanFile,
+} from './cut-plan-file';
 export { cutPlanDxf } from './cut-plan-dxf';
 export { HPGL_UNITS, plotOrder, rollHpgl } from './cut-plan-hpgl';
 export { cutPlanSvg } from './roll-svg';

@@ -3,7 +3,11 @@ import type { Liner, SectorMarks } from '@yellow-pane/core/job';
 import * as z from 'zod';
 import { instantSchema, text, word } from '../primitives';
 
-/** A cut plan as a file: everything the table and a plotter need, millimetres throughout. You stand at the free end of the roll, which lies away from you: x from its left edge, at your left hand, y from its end; `liner` says which face looks up. */
+/**
+ * A cut plan as a file: everything the table and a plotter need, millimetres throughout. You stand at the
+ * free end of the roll, which lies away from you: x from its left edge, at your left hand, y from its end;
+ * `liner` says which face looks up.
+ */
 export interface CutPlanFile {
   readonly format: 'yellow-pane cut plan';
   readonly version: 2;
@@ -56,18 +60,56 @@ export interface PlanPiece {
 const mm = z.number().min(-1).max(1e6);
 const point = z.strictObject({ x: mm, y: mm });
 const pieceSchema = z.strictObject({
-  tag: word(40), drop: z.int().min(1).max(1000), of: z.int().min(1).max(1000), x_mm: mm, y_mm: mm, across_mm: mm.positive(), along_mm: mm.positive(), turned: z.boolean(),
-  top: z.enum(['to the roll end', 'to the core', 'to the left edge', 'to the right edge']), factoryEdges: z.array(z.enum(['top', 'right', 'bottom', 'left'])).max(4), phase_mm: mm,
-  outline: z.array(point).min(3).max(2000).optional(), notches: z.array(z.array(point).length(4)).max(2).optional(), slits: z.array(z.array(point).length(2)).max(2).optional(),
-  sector: z.strictObject({ inner_mm: z.number().min(0), outer_mm: z.number().min(0), angle_rad: z.number().min(0).max(7) }).optional(),
+  tag: word(40),
+  drop: z.int().min(1).max(1000),
+  of: z.int().min(1).max(1000),
+  x_mm: mm,
+  y_mm: mm,
+  across_mm: mm.positive(),
+  along_mm: mm.positive(),
+  turned: z.boolean(),
+  top: z.enum(['to the roll end', 'to the core', 'to the left edge', 'to the right edge']),
+  factoryEdges: z.array(z.enum(['top', 'right', 'bottom', 'left'])).max(4),
+  phase_mm: mm,
+  outline: z.array(point).min(3).max(2000).optional(),
+  notches: z.array(z.array(point).length(4)).max(2).optional(),
+  slits: z.array(z.array(point).length(2)).max(2).optional(),
+  sector: z
+    .strictObject({
+      inner_mm: z.number().min(0),
+      outer_mm: z.number().min(0),
+      angle_rad: z.number().min(0).max(7),
+    })
+    .optional(),
 }) satisfies z.ZodType<PlanPiece>;
 export const cutPlanFileSchema = z.strictObject({
-  format: z.literal('yellow-pane cut plan'), version: z.literal(2), job: word(200), film: word(200), mode: z.enum(['by hand', 'by plotter']), liner: z.enum(['up', 'down']), madeBy: text(80), madeAt: instantSchema,
-  rolls: z.array(z.strictObject({ label: text(80), what: z.enum(['roll', 'offcut', 'to order']), lot: text(80), width_mm: mm.positive(), length_mm: mm, used_mm: mm, pieces: z.array(pieceSchema).max(50_000) })).max(200),
+  format: z.literal('yellow-pane cut plan'),
+  version: z.literal(2),
+  job: word(200),
+  film: word(200),
+  mode: z.enum(['by hand', 'by plotter']),
+  liner: z.enum(['up', 'down']),
+  madeBy: text(80),
+  madeAt: instantSchema,
+  rolls: z
+    .array(
+      z.strictObject({
+        label: text(80),
+        what: z.enum(['roll', 'offcut', 'to order']),
+        lot: text(80),
+        width_mm: mm.positive(),
+        length_mm: mm,
+        used_mm: mm,
+        pieces: z.array(pieceSchema).max(50_000),
+      }),
+    )
+    .max(200),
 }) satisfies z.ZodType<CutPlanFile>;
 
 /** Reads a plan back. @returns the plan, or where it is wrong in words */
-export function readCutPlanFile(given: string): { readonly plan: CutPlanFile } | { readonly refused: string } {
+export function readCutPlanFile(
+  given: string,
+): { readonly plan: CutPlanFile } | { readonly refused: string } {
   let value: unknown;
   try {
     value = JSON.parse(given);
@@ -77,7 +119,9 @@ export function readCutPlanFile(given: string): { readonly plan: CutPlanFile } |
   const parsed = cutPlanFileSchema.safeParse(value);
   if (parsed.success) return { plan: parsed.data };
   const issue = parsed.error.issues[0];
-  return { refused: `${issue?.path.join('.') ?? 'file'}: ${issue?.message ?? 'cannot be read'}. Expected a file with format "yellow-pane cut plan", version 2 (files of version 1 were drawn from the other end of the roll: take the plan out again).` };
+  return {
+    refused: `${issue?.path.join('.') ?? 'file'}: ${issue?.message ?? 'cannot be read'}. Expected a file with format "yellow-pane cut plan", version 2 (files of version 1 were drawn from the other end of the roll: take the plan out again).`,
+  };
 }
 
 export function cutPlanJson(plan: CutPlanFile): string {
@@ -86,16 +130,33 @@ export function cutPlanJson(plan: CutPlanFile): string {
 
 /** Closed outline of a piece on the roll. */
 export function outlineOf({ outline, x_mm, y_mm, across_mm, along_mm }: PlanPiece): readonly Corner[] {
-  return outline ?? [{ x: x_mm, y: y_mm }, { x: x_mm + across_mm, y: y_mm }, { x: x_mm + across_mm, y: y_mm + along_mm }, { x: x_mm, y: y_mm + along_mm }];
+  return (
+    outline ?? [
+      { x: x_mm, y: y_mm },
+      { x: x_mm + across_mm, y: y_mm },
+      { x: x_mm + across_mm, y: y_mm + along_mm },
+      { x: x_mm, y: y_mm + along_mm },
+    ]
+  );
 }
 
 /** What stands on a piece: its tag, and which drop of how many. */
-export const pieceWord = ({ tag, drop, of }: Pick<PlanPiece, 'tag' | 'drop' | 'of'>): string => (of > 1 ? `${tag} ${drop}/${of}` : tag);
+export const pieceWord = ({ tag, drop, of }: Pick<PlanPiece, 'tag' | 'drop' | 'of'>): string =>
+  of > 1 ? `${tag} ${drop}/${of}` : tag;
 
 /** Where in the pattern a piece begins: so much comes off first. @param length in the person's words */
-export const phaseWord = ({ phase_mm }: Pick<PlanPiece, 'phase_mm'>, length: (value_mm: number) => string): string => (phase_mm > 0 ? `, first cut ${length(phase_mm)} off the top` : '');
+export const phaseWord = (
+  { phase_mm }: Pick<PlanPiece, 'phase_mm'>,
+  length: (value_mm: number) => string,
+): string => (phase_mm > 0 ? `, first cut ${length(phase_mm)} off the top` : '');
 
 /** How a tapered column's film is marked out, in a few words. */
-export const sectorWord = ({ sector }: Pick<PlanPiece, 'sector'>, length: (value_mm: number) => string): string => (sector === undefined ? '' : `, radii ${length(sector.inner_mm)} and ${length(sector.outer_mm)}, angle ${((sector.angle_rad * 180) / Math.PI).toFixed(2)}°`);
+export const sectorWord = (
+  { sector }: Pick<PlanPiece, 'sector'>,
+  length: (value_mm: number) => string,
+): string =>
+  sector === undefined
+    ? ''
+    : `, radii ${length(sector.inner_mm)} and ${length(sector.outer_mm)}, angle ${((sector.angle_rad * 180) / Math.PI).toFixed(2)}°`;
 
 export type { Cut };

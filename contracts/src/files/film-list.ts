@@ -11,7 +11,11 @@ export interface FilmList {
   readonly films: readonly Film[];
 }
 export const MOST_FILMS_IN_A_FILE = 5000;
-const envelope = z.strictObject({ format: z.literal('yellow-pane films'), version: z.literal(1), films: z.array(z.unknown()).max(MOST_FILMS_IN_A_FILE) });
+const envelope = z.strictObject({
+  format: z.literal('yellow-pane films'),
+  version: z.literal(1),
+  films: z.array(z.unknown()).max(MOST_FILMS_IN_A_FILE),
+});
 
 export interface ReadFilms {
   readonly films: readonly Film[];
@@ -20,17 +24,44 @@ export interface ReadFilms {
 }
 
 const NM_PER_MM = 1e6;
-type Column = { readonly key: keyof Film; readonly head: string; readonly kind: 'text' | 'share' | 'number' | 'millimetres' | 'widths' | 'yes' };
+type Column = {
+  readonly key: keyof Film;
+  readonly head: string;
+  readonly kind: 'text' | 'share' | 'number' | 'millimetres' | 'widths' | 'yes';
+};
 const COLUMNS: readonly Column[] = [
-  { key: 'name', head: 'name', kind: 'text' }, { key: 'family', head: 'family', kind: 'text' }, { key: 'use', head: 'use', kind: 'text' }, { key: 'thickness_um', head: 'thickness um', kind: 'number' },
-  { key: 'direction', head: 'direction', kind: 'text' }, { key: 'referenceGlass', head: 'reference glass', kind: 'text' }, { key: 'uvTransmitted', head: 'uv through', kind: 'share' }, { key: 'visibleTransmitted', head: 'light through', kind: 'share' },
-  { key: 'visibleReflectedRoom', head: 'light back room', kind: 'share' }, { key: 'visibleReflectedOutside', head: 'light back outside', kind: 'share' }, { key: 'solarTransmitted', head: 'sun through', kind: 'share' }, { key: 'solarReflected', head: 'sun back outside', kind: 'share' },
-  { key: 'solarReflectedRoom', head: 'sun back room', kind: 'share' }, { key: 'emissivity', head: 'emissivity', kind: 'share' }, { key: 'haze', head: 'haze', kind: 'share' }, { key: 'coverage', head: 'coverage', kind: 'share' }, { key: 'opening_nm', head: 'opening mm', kind: 'millimetres' },
-  { key: 'repeat_nm', head: 'repeat mm', kind: 'millimetres' }, { key: 'face', head: 'face', kind: 'text' }, { key: 'laying', head: 'laying', kind: 'text' }, { key: 'claims', head: 'claims', kind: 'text' }, { key: 'workMin_C', head: 'work min C', kind: 'number' }, { key: 'workMax_C', head: 'work max C', kind: 'number' },
-  { key: 'handling', head: 'handling', kind: 'text' }, { key: 'invented', head: 'invented', kind: 'yes' }, { key: 'widths_nm', head: 'widths mm', kind: 'widths' },
+  { key: 'name', head: 'name', kind: 'text' },
+  { key: 'family', head: 'family', kind: 'text' },
+  { key: 'use', head: 'use', kind: 'text' },
+  { key: 'thickness_um', head: 'thickness um', kind: 'number' },
+  { key: 'direction', head: 'direction', kind: 'text' },
+  { key: 'referenceGlass', head: 'reference glass', kind: 'text' },
+  { key: 'uvTransmitted', head: 'uv through', kind: 'share' },
+  { key: 'visibleTransmitted', head: 'light through', kind: 'share' },
+  { key: 'visibleReflectedRoom', head: 'light back room', kind: 'share' },
+  { key: 'visibleReflectedOutside', head: 'light back outside', kind: 'share' },
+  { key: 'solarTransmitted', head: 'sun through', kind: 'share' },
+  { key: 'solarReflected', head: 'sun back outside', kind: 'share' },
+  { key: 'solarReflectedRoom', head: 'sun back room', kind: 'share' },
+  { key: 'emissivity', head: 'emissivity', kind: 'share' },
+  { key: 'haze', head: 'haze', kind: 'share' },
+  { key: 'coverage', head: 'coverage', kind: 'share' },
+  { key: 'opening_nm', head: 'opening mm', kind: 'millimetres' },
+  { key: 'repeat_nm', head: 'repeat mm', kind: 'millimetres' },
+  { key: 'face', head: 'face', kind: 'text' },
+  { key: 'laying', head: 'laying', kind: 'text' },
+  { key: 'claims', head: 'claims', kind: 'text' },
+  { key: 'workMin_C', head: 'work min C', kind: 'number' },
+  { key: 'workMax_C', head: 'work max C', kind: 'number' },
+  { key: 'handling', head: 'handling', kind: 'text' },
+  { key: 'invented', head: 'invented', kind: 'yes' },
+  { key: 'widths_nm', head: 'widths mm', kind: 'widths' },
 ];
 
-/** Films as comma-separated values with a header; shares of 1, lengths in millimetres, widths with semicolons between. */
+/**
+ * Films as comma-separated values with a header; shares of 1, lengths in millimetres, widths with semicolons
+ * between.
+ */
 export function filmListCsv(films: readonly Film[]): string {
   const cell = (film: Film, { key, kind }: Column): string => {
     const value = film[key];
@@ -47,7 +78,10 @@ export function filmListJson(films: readonly Film[]): string {
   return JSON.stringify({ format: 'yellow-pane films', version: 1, films } satisfies FilmList, null, 1);
 }
 
-/** Reads a list of films, JSON or separated values with our header in any order. Each film is taken or named with what is wrong; a missing column counts as empty. */
+/**
+ * Reads a list of films, JSON or separated values with our header in any order. Each film is taken or named
+ * with what is wrong; a missing column counts as empty.
+ */
 export function readFilmList(text: string): ReadFilms {
   const trimmed = text.trimStart().replace(/^\uFEFF/, '');
   return trimmed.startsWith('{') || trimmed.startsWith('[') ? fromJson(trimmed) : fromTable(trimmed);
@@ -58,10 +92,22 @@ function fromJson(text: string): ReadFilms {
   try {
     value = JSON.parse(text);
   } catch {
-    return { films: [], faults: [{ at: 'file', says: 'This is not JSON: it breaks off or has a stray character.' }] };
+    return {
+      films: [],
+      faults: [{ at: 'file', says: 'This is not JSON: it breaks off or has a stray character.' }],
+    };
   }
   const parsed = envelope.safeParse(value);
-  if (!parsed.success) return { films: [], faults: [{ at: 'file', says: 'Expected a file with format "yellow-pane films", version 1 and a list of films.' }] };
+  if (!parsed.success)
+    return {
+      films: [],
+      faults: [
+        {
+          at: 'file',
+          says: 'Expected a file with format "yellow-pane films", version 1 and a list of films.',
+        },
+      ],
+    };
   return checked(parsed.data.films.map((film, index) => ({ at: `film ${index + 1}`, film })));
 }
 
@@ -76,12 +122,40 @@ function fromTable(text: string): ReadFilms {
   const { data } = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy', delimiter: separatorOf(text) });
   const [header = [], ...lines] = data;
   const at = new Map(header.map((head, index) => [head.trim().toLowerCase(), index]));
-  if (!at.has('name') || !at.has('family')) return { films: [], faults: [{ at: 'line 1', says: `Expected a header with at least name, family, thickness um and widths mm, got ${header.slice(0, 4).join(', ') || 'nothing'}.` }] };
-  if (lines.length > MOST_FILMS_IN_A_FILE) return { films: [], faults: [{ at: 'file', says: `Expected at most ${MOST_FILMS_IN_A_FILE} films, got ${lines.length}.` }] };
-  return checked(lines.map((line, index) => ({ at: `line ${index + 2}`, film: Object.fromEntries(COLUMNS.map((column) => [column.key, valueOf(column, plain((line[at.get(column.head.toLowerCase()) ?? -1] ?? '').trim()))])) })));
+  if (!at.has('name') || !at.has('family'))
+    return {
+      films: [],
+      faults: [
+        {
+          at: 'line 1',
+          says: `Expected a header with at least name, family, thickness um and widths mm, got ${header.slice(0, 4).join(', ') || 'nothing'}.`,
+        },
+      ],
+    };
+  if (lines.length > MOST_FILMS_IN_A_FILE)
+    return {
+      films: [],
+      faults: [{ at: 'file', says: `Expected at most ${MOST_FILMS_IN_A_FILE} films, got ${lines.length}.` }],
+    };
+  return checked(
+    lines.map((line, index) => ({
+      at: `line ${index + 2}`,
+      film: Object.fromEntries(
+        COLUMNS.map((column) => [
+          column.key,
+          valueOf(column, plain((line[at.get(column.head.toLowerCase()) ?? -1] ?? '').trim())),
+        ]),
+      ),
+    })),
+  );
 }
 
-const IF_EMPTY: Partial<Record<keyof Film, unknown>> = { direction: 'none', face: 'room side', laying: 'wet', invented: false };
+const IF_EMPTY: Partial<Record<keyof Film, unknown>> = {
+  direction: 'none',
+  face: 'room side',
+  laying: 'wet',
+  invented: false,
+};
 
 function valueOf({ key, kind }: Column, cell: string): unknown {
   if (kind === 'text') return cell === '' ? (IF_EMPTY[key] ?? '') : cell;
@@ -92,7 +166,8 @@ function valueOf({ key, kind }: Column, cell: string): unknown {
   return kind === 'millimetres' ? Math.round(number(cell) * NM_PER_MM) : number(cell);
 }
 
-const number = (cell: string): number => (cell.trim() === '' ? Number.NaN : Number(cell.trim().replace(',', '.')));
+const number = (cell: string): number =>
+  cell.trim() === '' ? Number.NaN : Number(cell.trim().replace(',', '.'));
 
 function checked(entries: readonly { readonly at: string; readonly film: unknown }[]): ReadFilms {
   const films: Film[] = [];
@@ -103,7 +178,10 @@ function checked(entries: readonly { readonly at: string; readonly film: unknown
     else {
       const issue = parsed.error.issues[0];
       const key = String(issue?.path[0] ?? 'film');
-      faults.push({ at, says: `${COLUMNS.find((column) => column.key === key)?.head ?? key}: ${issue?.message ?? 'cannot be read'}` });
+      faults.push({
+        at,
+        says: `${COLUMNS.find((column) => column.key === key)?.head ?? key}: ${issue?.message ?? 'cannot be read'}`,
+      });
     }
   }
   return { films, faults };

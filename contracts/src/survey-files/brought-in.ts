@@ -50,13 +50,22 @@ export function refusedWhole(says: string): BroughtIn {
 }
 
 /** Marks lines whose tag stands twice, or is in the job already. */
-export function withTagFaults(lines: readonly BroughtLine[], taken: ReadonlySet<string>): readonly BroughtLine[] {
+export function withTagFaults(
+  lines: readonly BroughtLine[],
+  taken: ReadonlySet<string>,
+): readonly BroughtLine[] {
   const first = new Map<string, number>();
   return lines.map((line) => {
     const { tag } = line.surface;
     const earlier = first.get(tag);
     if (tag !== '' && earlier === undefined) first.set(tag, line.line);
-    if (taken.has(tag)) return { ...line, faults: [...line.faults, { column: 'tag', says: `${tag} is in this job already` }] };
-    return earlier === undefined ? line : { ...line, faults: [...line.faults, { column: 'tag', says: `${tag} stands in line ${earlier} already` }] };
+    if (taken.has(tag))
+      return { ...line, faults: [...line.faults, { column: 'tag', says: `${tag} is in this job already` }] };
+    return earlier === undefined
+      ? line
+      : {
+          ...line,
+          faults: [...line.faults, { column: 'tag', says: `${tag} stands in line ${earlier} already` }],
+        };
   });
 }

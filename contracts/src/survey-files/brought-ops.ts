@@ -11,7 +11,11 @@ export interface BroughtWhere {
 }
 
 /** The operations that add surfaces brought in: places first, then surfaces in their order, then measures. */
-export function broughtOps(surfaces: readonly BroughtSurface[], { placeIds, placeId, afterPosition }: BroughtWhere, makeId: () => string): readonly Op[] {
+export function broughtOps(
+  surfaces: readonly BroughtSurface[],
+  { placeIds, placeId, afterPosition }: BroughtWhere,
+  makeId: () => string,
+): readonly Op[] {
   const known = new Map(placeIds);
   const places: Op[] = [];
   const placeOf = (name: string): string => {
@@ -20,14 +24,54 @@ export function broughtOps(surfaces: readonly BroughtSurface[], { placeIds, plac
     const id = makeId();
     const called = name === '' ? 'Building' : name;
     known.set(called, id);
-    places.push({ op: 'put', table: 'place', id, fields: { ...NEW_PLACE, name: called, position: 1000 + places.length } });
+    places.push({
+      op: 'put',
+      table: 'place',
+      id,
+      fields: { ...NEW_PLACE, name: called, position: 1000 + places.length },
+    });
     return id;
   };
-  const rows = surfaces.map(({ place, tag, name, kind, shape, corners, seenFrom, remark, measures }, index) => {
-    const id = makeId();
-    const surface: Op = { op: 'put', table: 'surface', id, fields: { ...NEW_SURFACE, placeId: placeOf(place), tag, name, kind, shape, corners, seenFrom, remark, position: afterPosition + index + 1 } };
-    const own = measures.map(({ kind: measureKind, from, to, text, unit, value_nm, instrument, sd_nm }): Op => ({ op: 'put', table: 'measure', id: makeId(), fields: { surfaceId: id, kind: measureKind, fromPoint: from, toPoint: to, text, unit, value_nm, instrument, sd_nm } }));
-    return { surface, own };
-  });
+  const rows = surfaces.map(
+    ({ place, tag, name, kind, shape, corners, seenFrom, remark, measures }, index) => {
+      const id = makeId();
+      const surface: Op = {
+        op: 'put',
+        table: 'surface',
+        id,
+        fields: {
+          ...NEW_SURFACE,
+          placeId: placeOf(place),
+          tag,
+          name,
+          kind,
+          shape,
+          corners,
+          seenFrom,
+          remark,
+          position: afterPosition + index + 1,
+        },
+      };
+      const own = measures.map(
+        ({ kind: measureKind, from, to, text, unit, value_nm, instrument, sd_nm }): Op => ({
+          op: 'put',
+          table: 'measure',
+          id: makeId(),
+          fields: {
+            surfaceId: id,
+            kind: measureKind,
+            fromPoint: from,
+            toPoint: to,
+            text,
+            unit,
+            value_nm,
+            instrument,
+            sd_nm,
+          },
+        }),
+      );
+      return { surface, own };
+    },
+  );
   return [...places, ...rows.map(({ surface }) => surface), ...rows.flatMap(({ own }) => own)];
 }

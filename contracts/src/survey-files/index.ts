@@ -1,6 +1,18 @@
-export { type BroughtIn, type BroughtLine, type BroughtMeasure, type BroughtSurface, LARGEST_TEXT } from './brought-in';
+export {
+  type BroughtIn,
+  type BroughtLine,
+  type BroughtMeasure,
+  type BroughtSurface,
+  LARGEST_TEXT,
+} from './brought-in';
 export { broughtOps } from './brought-ops';
 export { type TableSurface, readSurveyTable, surveyCsv } from './survey-table';
-export { type SurveyFile, SURVEY_TABLES, readSurveyFile, surveyFileOps, surveyFileSchema } from './survey-json';
+export {
+  type SurveyFile,
+  SURVEY_TABLES,
+  readSurveyFile,
+  surveyFileOps,
+  surveyFileSchema,
+} from './survey-json';
 export { type DrawingUnit, type DrawnSurface, readSurveyDxf, surveyDxf } from './survey-dxf';
 export { surveySvg } from './survey-svg';

@@ -7,5 +7,7 @@ export function neutral(cell: string): string {
 
 /** Our own apostrophe taken off again. */
 export function plain(cell: string): string {
-  return cell.startsWith("'") && (STARTS_A_FORMULA.test(cell.slice(1)) || cell.startsWith("''")) ? cell.slice(1) : cell;
+  return cell.startsWith("'") && (STARTS_A_FORMULA.test(cell.slice(1)) || cell.startsWith("''"))
+    ? cell.slice(1)
+    : cell;
 }

@@ -5,8 +5,11 @@ import { idSchema } from '../primitives';
 import { ROW_FIELDS } from '../rows';
 
 /** Tables a survey file carries, parents first. */
-export const SURVEY_TABLES = JOB_TABLES.filter((table): table is SurveyTable => ['place', 'glassUnit', 'glassPane', 'surface', 'siteFacts', 'wallFacts', 'part', 'measure'].includes(table));
-type SurveyTable = 'place' | 'glassUnit' | 'glassPane' | 'surface' | 'siteFacts' | 'wallFacts' | 'part' | 'measure';
+export const SURVEY_TABLES = JOB_TABLES.filter((table): table is SurveyTable =>
+  ['place', 'glassUnit', 'glassPane', 'surface', 'siteFacts', 'wallFacts', 'part', 'measure'].includes(table),
+);
+type SurveyTable =
+  'place' | 'glassUnit' | 'glassPane' | 'surface' | 'siteFacts' | 'wallFacts' | 'part' | 'measure';
 
 export interface SurveyFile {
   readonly format: 'yellow-pane survey';
@@ -31,35 +34,70 @@ function upToDate(table: SurveyTable, row: unknown): unknown {
   return { ...since, ...(coated === 'no' ? { coating: 'none' } : {}), ...rest };
 }
 
-const rowsOf = (table: SurveyTable): z.ZodType => z.array(z.preprocess((row) => upToDate(table, row), (ROW_FIELDS[table] as z.ZodObject).extend({ id: idSchema }))).max(200_000);
+const rowsOf = (table: SurveyTable): z.ZodType =>
+  z
+    .array(
+      z.preprocess(
+        (row) => upToDate(table, row),
+        (ROW_FIELDS[table] as z.ZodObject).extend({ id: idSchema }),
+      ),
+    )
+    .max(200_000);
 export const surveyFileSchema = z.strictObject({
-  format: z.literal('yellow-pane survey'), version: z.literal(1), name: z.string().max(200),
-  rows: z.strictObject(Object.fromEntries(SURVEY_TABLES.map((table) => [table, rowsOf(table)])) as Record<SurveyTable, z.ZodType>),
+  format: z.literal('yellow-pane survey'),
+  version: z.literal(1),
+  name: z.string().max(200),
+  rows: z.strictObject(
+    Object.fromEntries(SURVEY_TABLES.map((table) => [table, rowsOf(table)])) as Record<
+      SurveyTable,
+      z.ZodType
+    >,
+  ),
 }) as unknown as z.ZodType<SurveyFile>;
 
-
-/** The operations that add a survey file to a job under new identifiers; references that lead out of the file become none. */
+/**
+ * The operations that add a survey file to a job under new identifiers; references that lead out of the file
+ * become none.
+ */
 export function surveyFileOps({ rows }: SurveyFile, makeId: () => string): readonly Op[] {
   const ids = new Map<string, string>();
   for (const table of SURVEY_TABLES) for (const { id } of rows[table]) ids.set(id, makeId());
-  return SURVEY_TABLES.flatMap((table) => ordered(table, rows[table] as unknown as readonly (Readonly<Record<string, unknown>> & { readonly id: string })[]).map(({ id, ...fields }) => {
-    const references = new Set(referencesFrom(table).map(({ field }) => field));
-    const mapped = Object.fromEntries(Object.entries(fields).map(([key, value]) => [key, references.has(key) && typeof value === 'string' ? (ids.get(value) ?? null) : value]));
-    return { op: 'put', table, id: ids.get(id) ?? makeId(), fields: mapped } as unknown as Op;
-  }));
+  return SURVEY_TABLES.flatMap((table) =>
+    ordered(
+      table,
+      rows[table] as unknown as readonly (Readonly<Record<string, unknown>> & { readonly id: string })[],
+    ).map(({ id, ...fields }) => {
+      const references = new Set(referencesFrom(table).map(({ field }) => field));
+      const mapped = Object.fromEntries(
+        Object.entries(fields).map(([key, value]) => [
+          key,
+          references.has(key) && typeof value === 'string' ? (ids.get(value) ?? null) : value,
+        ]),
+      );
+      return { op: 'put', table, id: ids.get(id) ?? makeId(), fields: mapped } as unknown as Op;
+    }),
+  );
 }
 
 /** Rows that refer to rows of their own table come after them. */
-function ordered<Row extends Readonly<Record<string, unknown>> & { readonly id: string }>(table: JobTable, rows: readonly Row[]): readonly Row[] {
+function ordered<Row extends Readonly<Record<string, unknown>> & { readonly id: string }>(
+  table: JobTable,
+  rows: readonly Row[],
+): readonly Row[] {
   const key = table === 'place' ? 'parentId' : table === 'surface' ? 'sameAsId' : undefined;
   if (key === undefined) return rows;
   const own = new Set(rows.map(({ id }) => id));
   const done = new Set<string>();
   const out: Row[] = [];
-  for (let waiting = [...rows]; waiting.length > 0; ) {
-    const ready = waiting.filter((row) => typeof row[key] !== 'string' || !own.has(row[key]) || done.has(row[key]));
+  for (let waiting = [...rows]; waiting.length > 0;) {
+    const ready = waiting.filter(
+      (row) => typeof row[key] !== 'string' || !own.has(row[key]) || done.has(row[key]),
+    );
     const next = ready.length > 0 ? ready : waiting;
-    next.forEach((row) => { done.add(row.id); out.push(row); });
+    next.forEach((row) => {
+      done.add(row.id);
+      out.push(row);
+    });
     waiting = waiting.filter((row) => !done.has(row.id));
   }
   return out;

@@ -1,8 +1,23 @@
-import { MEASURE_KINDS, type MeasureKind, SHAPES_OF_KIND, type SurfaceKind, type SurfaceShape } from '@yellow-pane/core/job';
+import {
+  MEASURE_KINDS,
+  type MeasureKind,
+  SHAPES_OF_KIND,
+  type SurfaceKind,
+  type SurfaceShape,
+} from '@yellow-pane/core/job';
 import { type MeasureSlot, slotsFor } from '@yellow-pane/core/measure';
 import { type LengthUnit, parseReading } from '@yellow-pane/core/quantity';
 import Papa from 'papaparse';
-import { type BroughtIn, type BroughtLine, type BroughtMeasure, type BroughtSurface, LARGEST_TEXT, NOTHING, refusedWhole, withTagFaults } from './brought-in';
+import {
+  type BroughtIn,
+  type BroughtLine,
+  type BroughtMeasure,
+  type BroughtSurface,
+  LARGEST_TEXT,
+  NOTHING,
+  refusedWhole,
+  withTagFaults,
+} from './brought-in';
 import { neutral, plain } from './neutral-cells';
 
 export interface TableOptions {
@@ -12,40 +27,145 @@ export interface TableOptions {
   readonly takenTags: ReadonlySet<string>;
 }
 
-type Column = { readonly is: 'text'; readonly field: 'tag' | 'name' | 'place' | 'kind' | 'shape' | 'corners' | 'seenFrom' | 'remark' | 'count' } | { readonly is: 'measure'; readonly key: string; readonly unit: LengthUnit | undefined } | { readonly is: 'unknown'; readonly word: string };
+type Column =
+  | {
+      readonly is: 'text';
+      readonly field:
+        'tag' | 'name' | 'place' | 'kind' | 'shape' | 'corners' | 'seenFrom' | 'remark' | 'count';
+    }
+  | { readonly is: 'measure'; readonly key: string; readonly unit: LengthUnit | undefined }
+  | { readonly is: 'unknown'; readonly word: string };
 
 const MOST_LINES = 20_000;
 const TEXT_WORDS: Readonly<Record<string, Extract<Column, { is: 'text' }>['field']>> = {
-  tag: 'tag', no: 'tag', nr: 'tag', number: 'tag', id: 'tag', mark: 'tag', item: 'tag', window: 'tag', pane: 'tag',
-  name: 'name', description: 'name', what: 'name', place: 'place', room: 'place', front: 'place', facade: 'place', façade: 'place', side: 'place', location: 'place',
-  kind: 'kind', type: 'kind', shape: 'shape', corners: 'corners', 'seen from': 'seenFrom', remark: 'remark', remarks: 'remark', note: 'remark', notes: 'remark', count: 'count', qty: 'count', quantity: 'count', pieces: 'count',
+  tag: 'tag',
+  no: 'tag',
+  nr: 'tag',
+  number: 'tag',
+  id: 'tag',
+  mark: 'tag',
+  item: 'tag',
+  window: 'tag',
+  pane: 'tag',
+  name: 'name',
+  description: 'name',
+  what: 'name',
+  place: 'place',
+  room: 'place',
+  front: 'place',
+  facade: 'place',
+  façade: 'place',
+  side: 'place',
+  location: 'place',
+  kind: 'kind',
+  type: 'kind',
+  shape: 'shape',
+  corners: 'corners',
+  'seen from': 'seenFrom',
+  remark: 'remark',
+  remarks: 'remark',
+  note: 'remark',
+  notes: 'remark',
+  count: 'count',
+  qty: 'count',
+  quantity: 'count',
+  pieces: 'count',
 };
 const MEASURE_WORDS: Readonly<Record<string, string>> = {
-  width: 'width-bottom', w: 'width-bottom', 'width top': 'width-top', 'top width': 'width-top', 'width middle': 'width-middle', 'middle width': 'width-middle', 'width bottom': 'width-bottom', 'bottom width': 'width-bottom',
-  height: 'height-left', h: 'height-left', 'height left': 'height-left', 'left height': 'height-left', 'height middle': 'height-middle', 'middle height': 'height-middle', 'height right': 'height-right', 'right height': 'height-right',
-  diagonal: 'diagonal-falling', 'diagonal 1': 'diagonal-falling', 'diagonal falling': 'diagonal-falling', 'diagonal 2': 'diagonal-rising', 'diagonal rising': 'diagonal-rising',
+  width: 'width-bottom',
+  w: 'width-bottom',
+  'width top': 'width-top',
+  'top width': 'width-top',
+  'width middle': 'width-middle',
+  'middle width': 'width-middle',
+  'width bottom': 'width-bottom',
+  'bottom width': 'width-bottom',
+  height: 'height-left',
+  h: 'height-left',
+  'height left': 'height-left',
+  'left height': 'height-left',
+  'height middle': 'height-middle',
+  'middle height': 'height-middle',
+  'height right': 'height-right',
+  'right height': 'height-right',
+  diagonal: 'diagonal-falling',
+  'diagonal 1': 'diagonal-falling',
+  'diagonal falling': 'diagonal-falling',
+  'diagonal 2': 'diagonal-rising',
+  'diagonal rising': 'diagonal-rising',
 };
-const UNIT_WORDS: Readonly<Record<string, LengthUnit>> = { mm: 'mm', cm: 'cm', m: 'm', in: 'in', inch: 'in', inches: 'in', ft: 'ft', feet: 'ft' };
-const EIGHT = ['width-top', 'width-middle', 'width-bottom', 'height-left', 'height-middle', 'height-right', 'diagonal-falling', 'diagonal-rising'];
-const GENERIC = /^(distance|height over|right angle|level|sag|quarter sag|rocking gap|radius|circumference|thickness|wrap|label):([a-z]{1,6}\d{0,2})-([a-z]{1,6}\d{0,2})$/;
+const UNIT_WORDS: Readonly<Record<string, LengthUnit>> = {
+  mm: 'mm',
+  cm: 'cm',
+  m: 'm',
+  in: 'in',
+  inch: 'in',
+  inches: 'in',
+  ft: 'ft',
+  feet: 'ft',
+};
+const EIGHT = [
+  'width-top',
+  'width-middle',
+  'width-bottom',
+  'height-left',
+  'height-middle',
+  'height-right',
+  'diagonal-falling',
+  'diagonal-rising',
+];
+const GENERIC =
+  /^(distance|height over|right angle|level|sag|quarter sag|rocking gap|radius|circumference|thickness|wrap|label):([a-z]{1,6}\d{0,2})-([a-z]{1,6}\d{0,2})$/;
 
-/** Reads a pasted or loaded list of surfaces: tab, comma or semicolon, with or without a header. Never throws; says line by line what is wrong. */
-export function readSurveyTable(text: string, { entryUnit, decimalComma, takenTags }: TableOptions): BroughtIn {
-  if (text.length > LARGEST_TEXT) return refusedWhole(`This has ${(text.length / 1e6).toFixed(1)} million characters; the most is ${LARGEST_TEXT / 1e6} million. Bring it in in parts.`);
+/**
+ * Reads a pasted or loaded list of surfaces: tab, comma or semicolon, with or without a header. Never throws;
+ * says line by line what is wrong.
+ */
+export function readSurveyTable(
+  text: string,
+  { entryUnit, decimalComma, takenTags }: TableOptions,
+): BroughtIn {
+  if (text.length > LARGEST_TEXT)
+    return refusedWhole(
+      `This has ${(text.length / 1e6).toFixed(1)} million characters; the most is ${LARGEST_TEXT / 1e6} million. Bring it in in parts.`,
+    );
   if (text.trim() === '') return NOTHING;
   const delimiter = delimiterOf(text);
   const { data } = Papa.parse<string[]>(text.trim(), { delimiter, skipEmptyLines: 'greedy' });
-  if (data.length > MOST_LINES) return refusedWhole(`This has ${data.length} lines; the most is ${MOST_LINES}.`);
+  if (data.length > MOST_LINES)
+    return refusedWhole(`This has ${data.length} lines; the most is ${MOST_LINES}.`);
   const [first = []] = data;
   const named = first.map((cell) => columnOf(cell));
-  const hasHeader = named.filter(({ is }) => is !== 'unknown').length >= Math.max(1, Math.ceil(first.length / 2)) && !first.some((cell) => parseReading(cell, entryUnit, ANY).kind === 'length');
+  const hasHeader =
+    named.filter(({ is }) => is !== 'unknown').length >= Math.max(1, Math.ceil(first.length / 2)) &&
+    !first.some((cell) => parseReading(cell, entryUnit, ANY).kind === 'length');
   const columns = hasHeader ? named : guessedColumns(data, entryUnit);
   const body = hasHeader ? data.slice(1) : data;
-  const isAmbiguous = delimiter === ',' && decimalComma === undefined && body.some((cells) => cells.length > columns.length || cells.some((cell, index) => /^\d{1,3}$/.test(cell.trim()) && /^\d$/.test((cells[index + 1] ?? '').trim())));
-  const lines = body.flatMap((cells, index) => linesOf(decimalComma === true && delimiter === ',' ? withDecimals(cells, columns) : cells, columns, index + (hasHeader ? 2 : 1), entryUnit));
-  const unknown = columns.flatMap((column) => (column.is === 'unknown' && column.word.trim() !== '' ? [column.word.trim()] : []));
+  const isAmbiguous =
+    delimiter === ',' &&
+    decimalComma === undefined &&
+    body.some(
+      (cells) =>
+        cells.length > columns.length ||
+        cells.some(
+          (cell, index) => /^\d{1,3}$/.test(cell.trim()) && /^\d$/.test((cells[index + 1] ?? '').trim()),
+        ),
+    );
+  const lines = body.flatMap((cells, index) =>
+    linesOf(
+      decimalComma === true && delimiter === ',' ? withDecimals(cells, columns) : cells,
+      columns,
+      index + (hasHeader ? 2 : 1),
+      entryUnit,
+    ),
+  );
+  const unknown = columns.flatMap((column) =>
+    column.is === 'unknown' && column.word.trim() !== '' ? [column.word.trim()] : [],
+  );
   return {
-    lines: withTagFaults(lines, takenTags), refused: undefined, asks: isAmbiguous ? ['decimal comma'] : [],
+    lines: withTagFaults(lines, takenTags),
+    refused: undefined,
+    asks: isAmbiguous ? ['decimal comma'] : [],
     notes: [
       ...(hasHeader ? [] : [`No header found: columns taken as ${columns.map(columnWord).join(', ')}.`]),
       ...(unknown.length === 0 ? [] : [`Left out, not understood: ${unknown.join(', ')}.`]),
@@ -62,24 +182,47 @@ function delimiterOf(text: string): string {
 }
 
 function columnOf(cell: string): Column {
-  const word = plain(cell).trim().toLowerCase().replace(/[_\s]+/g, ' ').replace(/\s*\(([a-z]+)\)$/, ' $1');
+  const word = plain(cell)
+    .trim()
+    .toLowerCase()
+    .replace(/[_\s]+/g, ' ')
+    .replace(/\s*\(([a-z]+)\)$/, ' $1');
   const field = TEXT_WORDS[word];
   if (field !== undefined) return { is: 'text', field };
   if (GENERIC.test(word)) return { is: 'measure', key: word, unit: undefined };
   const [, stem = word, suffix] = /^(.*?)\s+(mm|cm|m|in|inch|inches|ft|feet)$/.exec(word) ?? [];
   const unit = suffix === undefined ? undefined : UNIT_WORDS[suffix];
-  const key = MEASURE_WORDS[stem] ?? MEASURE_WORDS[stem.replaceAll('-', ' ')] ?? KEYS.get(stem.replaceAll(' ', '-'));
+  const key =
+    MEASURE_WORDS[stem] ?? MEASURE_WORDS[stem.replaceAll('-', ' ')] ?? KEYS.get(stem.replaceAll(' ', '-'));
   return key === undefined ? { is: 'unknown', word: cell } : { is: 'measure', key, unit };
 }
 
 /** Every slot key of every shape. */
-const KEYS = new Map((Object.values(SHAPES_OF_KIND).flat()).flatMap((shape) => slotsFor(shape, 24).map(({ key }) => [key, key] as const)));
+const KEYS = new Map(
+  Object.values(SHAPES_OF_KIND)
+    .flat()
+    .flatMap((shape) => slotsFor(shape, 24).map(({ key }) => [key, key] as const)),
+);
 
 function guessedColumns(data: readonly (readonly string[])[], entryUnit: LengthUnit): readonly Column[] {
   const width = Math.max(...data.map((cells) => cells.length));
-  const isLength = (index: number): boolean => data.every((cells) => (cells[index] ?? '').trim() === '' || parseReading(cells[index] ?? '', entryUnit, ANY).kind === 'length');
-  const lengths = Array.from({ length: width }, (_, index) => index).filter((index) => index > 0 && isLength(index));
-  const keys = lengths.length >= 8 ? EIGHT : lengths.length >= 6 ? EIGHT.slice(0, 6) : lengths.length >= 3 ? ['width-bottom', 'height-left', 'diagonal-falling'] : ['width-bottom', 'height-left'];
+  const isLength = (index: number): boolean =>
+    data.every(
+      (cells) =>
+        (cells[index] ?? '').trim() === '' ||
+        parseReading(cells[index] ?? '', entryUnit, ANY).kind === 'length',
+    );
+  const lengths = Array.from({ length: width }, (_, index) => index).filter(
+    (index) => index > 0 && isLength(index),
+  );
+  const keys =
+    lengths.length >= 8
+      ? EIGHT
+      : lengths.length >= 6
+        ? EIGHT.slice(0, 6)
+        : lengths.length >= 3
+          ? ['width-bottom', 'height-left', 'diagonal-falling']
+          : ['width-bottom', 'height-left'];
   let textColumns = 0;
   return Array.from({ length: width }, (_, index): Column => {
     const at = lengths.indexOf(index);
@@ -92,12 +235,24 @@ function guessedColumns(data: readonly (readonly string[])[], entryUnit: LengthU
 }
 
 function columnWord(column: Column): string {
-  return column.is === 'text' ? column.field : column.is === 'measure' ? column.key.replace('-', ' ') : 'left out';
+  return column.is === 'text'
+    ? column.field
+    : column.is === 'measure'
+      ? column.key.replace('-', ' ')
+      : 'left out';
 }
 
-function linesOf(cells: readonly string[], columns: readonly Column[], line: number, entryUnit: LengthUnit): readonly BroughtLine[] {
+function linesOf(
+  cells: readonly string[],
+  columns: readonly Column[],
+  line: number,
+  entryUnit: LengthUnit,
+): readonly BroughtLine[] {
   const faults: { readonly column: string; readonly says: string }[] = [];
-  const text = (field: string): string => { const at = columns.findIndex((column) => column.is === 'text' && column.field === field); return at < 0 ? '' : plain((cells[at] ?? '').trim()); };
+  const text = (field: string): string => {
+    const at = columns.findIndex((column) => column.is === 'text' && column.field === field);
+    return at < 0 ? '' : plain((cells[at] ?? '').trim());
+  };
   const kind = pick(text('kind'), Object.keys(SHAPES_OF_KIND) as SurfaceKind[], 'pane', 'kind', faults);
   const shapes = SHAPES_OF_KIND[kind];
   const shape = pick<SurfaceShape>(text('shape'), shapes, shapes[0], 'shape', faults);
@@ -106,23 +261,48 @@ function linesOf(cells: readonly string[], columns: readonly Column[], line: num
   if (tag === '') faults.push({ column: 'tag', says: 'no tag' });
   const measures = columns.flatMap((column, index): readonly BroughtMeasure[] => {
     const cell = plain((cells[index] ?? '').trim());
-    return column.is !== 'measure' || cell === '' ? [] : measuresOf(cell, column, slotsFor(shape, corners), entryUnit, faults);
+    return column.is !== 'measure' || cell === ''
+      ? []
+      : measuresOf(cell, column, slotsFor(shape, corners), entryUnit, faults);
   });
-  if (cells.length > columns.length && cells.slice(columns.length).some((cell) => cell.trim() !== '')) faults.push({ column: 'line', says: `${cells.length} cells where ${columns.length} were expected` });
-  const surface: BroughtSurface = { tag, name: text('name').slice(0, 200), place: text('place').slice(0, 200), kind, shape, corners, seenFrom: pick(text('seenFrom'), ['room', 'outside', 'side A', 'side B'], 'room', 'seen from', faults), remark: text('remark').slice(0, 4000), measures };
+  if (cells.length > columns.length && cells.slice(columns.length).some((cell) => cell.trim() !== ''))
+    faults.push({ column: 'line', says: `${cells.length} cells where ${columns.length} were expected` });
+  const surface: BroughtSurface = {
+    tag,
+    name: text('name').slice(0, 200),
+    place: text('place').slice(0, 200),
+    kind,
+    shape,
+    corners,
+    seenFrom: pick(text('seenFrom'), ['room', 'outside', 'side A', 'side B'], 'room', 'seen from', faults),
+    remark: text('remark').slice(0, 4000),
+    measures,
+  };
   const count = Math.round(Number(text('count') || '1'));
-  if (!(count >= 1 && count <= 500)) faults.push({ column: 'count', says: `expected 1 to 500, got ${text('count')}` });
+  if (!(count >= 1 && count <= 500))
+    faults.push({ column: 'count', says: `expected 1 to 500, got ${text('count')}` });
   if (!(count > 1) || count > 500) return [{ line, surface, faults }];
-  return Array.from({ length: count }, (_, index) => ({ line, surface: { ...surface, tag: `${tag}.${index + 1}` }, faults }));
+  return Array.from({ length: count }, (_, index) => ({
+    line,
+    surface: { ...surface, tag: `${tag}.${index + 1}` },
+    faults,
+  }));
 }
 
-/** Cells that a decimal comma tore apart, put together from the left until the line has as many as there are columns. */
+/**
+ * Cells that a decimal comma tore apart, put together from the left until the line has as many as there are
+ * columns.
+ */
 function withDecimals(cells: readonly string[], columns: readonly Column[]): readonly string[] {
   const whole: string[] = [];
   let surplus = cells.length - columns.length;
   for (let at = 0; at < cells.length; at += 1) {
     const [cell = '', next = ''] = [cells[at], cells[at + 1]];
-    const isTorn = surplus > 0 && columns[whole.length]?.is === 'measure' && /^\s*\d+$/.test(cell) && /^\d{1,3}(\D.*)?$/.test(next);
+    const isTorn =
+      surplus > 0 &&
+      columns[whole.length]?.is === 'measure' &&
+      /^\s*\d+$/.test(cell) &&
+      /^\d{1,3}(\D.*)?$/.test(next);
     whole.push(isTorn ? `${cell}.${next}` : cell);
     if (isTorn) {
       surplus -= 1;
@@ -132,10 +312,17 @@ function withDecimals(cells: readonly string[], columns: readonly Column[]): rea
   return whole;
 }
 
-function pick<Value extends string>(text: string, allowed: readonly Value[], usual: Value, column: string, faults: { column: string; says: string }[]): Value {
+function pick<Value extends string>(
+  text: string,
+  allowed: readonly Value[],
+  usual: Value,
+  column: string,
+  faults: { column: string; says: string }[],
+): Value {
   if (text === '') return usual;
   const found = allowed.find((value) => value.toLowerCase() === text.toLowerCase());
-  if (found === undefined) faults.push({ column, says: `expected ${allowed.join(', ')}; got ${text.slice(0, 40)}` });
+  if (found === undefined)
+    faults.push({ column, says: `expected ${allowed.join(', ')}; got ${text.slice(0, 40)}` });
   return found ?? usual;
 }
 
@@ -147,29 +334,65 @@ function cornersOf(text: string, faults: { column: string; says: string }[]): nu
 }
 
 /** A cell: one reading, or several with ` | ` between; each `length; instrument; ±sd`. */
-function measuresOf(cell: string, { key, unit }: Extract<Column, { is: 'measure' }>, slots: readonly MeasureSlot[], entryUnit: LengthUnit, faults: { column: string; says: string }[]): readonly BroughtMeasure[] {
+function measuresOf(
+  cell: string,
+  { key, unit }: Extract<Column, { is: 'measure' }>,
+  slots: readonly MeasureSlot[],
+  entryUnit: LengthUnit,
+  faults: { column: string; says: string }[],
+): readonly BroughtMeasure[] {
   const column = key.replace('-', ' ');
   const generic = GENERIC.exec(key);
-  const slot = generic === null ? (slots.find((candidate) => candidate.key === key) ?? slots.find((candidate) => (OTHER_KEYS[key] ?? []).includes(candidate.key))) : { kind: generic[1] as MeasureKind, from: generic[2] ?? '', to: generic[3] ?? '' };
+  const slot =
+    generic === null
+      ? (slots.find((candidate) => candidate.key === key) ??
+        slots.find((candidate) => (OTHER_KEYS[key] ?? []).includes(candidate.key)))
+      : { kind: generic[1] as MeasureKind, from: generic[2] ?? '', to: generic[3] ?? '' };
   if (slot === undefined) {
     faults.push({ column, says: 'this shape has no such measure' });
     return [];
   }
   return cell.split(' | ').flatMap((part): BroughtMeasure[] => {
     const [length = '', ...marks] = part.split(';').map((piece) => piece.trim());
-    const parsed = parseReading(length, unit ?? entryUnit, { least_mm: MEASURE_KINDS[slot.kind].least_mm, most_mm: slot.kind === 'distance' ? 60_000 : MEASURE_KINDS[slot.kind].most_mm });
+    const parsed = parseReading(length, unit ?? entryUnit, {
+      least_mm: MEASURE_KINDS[slot.kind].least_mm,
+      most_mm: slot.kind === 'distance' ? 60_000 : MEASURE_KINDS[slot.kind].most_mm,
+    });
     if (parsed.kind !== 'length') {
-      faults.push({ column, says: parsed.kind === 'out of range' ? `expected ${parsed.least_mm} to ${parsed.most_mm} mm, got ${length.slice(0, 40)}` : `not a length: ${length.slice(0, 40)}` });
+      faults.push({
+        column,
+        says:
+          parsed.kind === 'out of range'
+            ? `expected ${parsed.least_mm} to ${parsed.most_mm} mm, got ${length.slice(0, 40)}`
+            : `not a length: ${length.slice(0, 40)}`,
+      });
       return [];
     }
-    const instrument = marks.find((mark): mark is 'tape' | 'laser' | 'guess' => ['tape', 'laser', 'guess'].includes(mark)) ?? 'tape';
+    const instrument =
+      marks.find((mark): mark is 'tape' | 'laser' | 'guess' => ['tape', 'laser', 'guess'].includes(mark)) ??
+      'tape';
     const sd = marks.map((mark) => /^±\s*([\d.]+)/.exec(mark)?.[1]).find((found) => found !== undefined);
-    return [{ kind: slot.kind, from: slot.from, to: slot.to, text: length.slice(0, 80), unit: parsed.unit, value_nm: parsed.value_nm, instrument, sd_nm: sd === undefined ? null : Math.round(Number(sd) * 1e6) }];
+    return [
+      {
+        kind: slot.kind,
+        from: slot.from,
+        to: slot.to,
+        text: length.slice(0, 80),
+        unit: parsed.unit,
+        value_nm: parsed.value_nm,
+        instrument,
+        sd_nm: sd === undefined ? null : Math.round(Number(sd) * 1e6),
+      },
+    ];
   });
 }
 
 /** A list of plain widths and heights fits every shape that has some width and some height. */
-const OTHER_KEYS: Readonly<Record<string, readonly string[]>> = { 'width-bottom': ['across', 'bottom', 'front', 'width-top'], 'width-top': ['across'], 'height-left': ['down', 'height', 'height-crown'] };
+const OTHER_KEYS: Readonly<Record<string, readonly string[]>> = {
+  'width-bottom': ['across', 'bottom', 'front', 'width-top'],
+  'width-top': ['across'],
+  'height-left': ['down', 'height', 'height-crown'],
+};
 
 export interface TableSurface extends Omit<BroughtSurface, 'place'> {
   readonly place: string;
@@ -177,16 +400,42 @@ export interface TableSurface extends Omit<BroughtSurface, 'place'> {
 
 const HEADER = ['tag', 'name', 'place', 'kind', 'shape', 'corners', 'seen from', 'remark'];
 
-/** The surfaces as comma-separated values: one line a surface, one column a measure, read back by `readSurveyTable` without loss. */
+/**
+ * The surfaces as comma-separated values: one line a surface, one column a measure, read back by
+ * `readSurveyTable` without loss.
+ */
 export function surveyCsv(surfaces: readonly TableSurface[]): string {
   const headOf = ({ kind, from, to }: BroughtMeasure): string => `${kind}:${from}-${to}`;
   const heads = [...new Set(surfaces.flatMap(({ measures }) => measures.map(headOf)))];
-  const cell = (readings: readonly BroughtMeasure[]): string => readings.map(({ text, unit, value_nm, instrument, sd_nm }) => [withUnit(text, unit, value_nm), ...(instrument === 'tape' ? [] : [instrument]), ...(sd_nm === null ? [] : [`±${sd_nm / 1e6}`])].join('; ')).join(' | ');
-  const data = surfaces.map(({ tag, name, place, kind, shape, corners, seenFrom, remark, measures }) => [tag, name, place, kind, shape, corners === null ? '' : String(corners), seenFrom, remark, ...heads.map((head) => cell(measures.filter((measure) => headOf(measure) === head)))].map(neutral));
+  const cell = (readings: readonly BroughtMeasure[]): string =>
+    readings
+      .map(({ text, unit, value_nm, instrument, sd_nm }) =>
+        [
+          withUnit(text, unit, value_nm),
+          ...(instrument === 'tape' ? [] : [instrument]),
+          ...(sd_nm === null ? [] : [`±${sd_nm / 1e6}`]),
+        ].join('; '),
+      )
+      .join(' | ');
+  const data = surfaces.map(({ tag, name, place, kind, shape, corners, seenFrom, remark, measures }) =>
+    [
+      tag,
+      name,
+      place,
+      kind,
+      shape,
+      corners === null ? '' : String(corners),
+      seenFrom,
+      remark,
+      ...heads.map((head) => cell(measures.filter((measure) => headOf(measure) === head))),
+    ].map(neutral),
+  );
   return `${Papa.unparse({ fields: [...HEADER, ...heads], data }, { newline: '\r\n' })}\r\n`;
 }
 
-/** The text as typed with its unit, unless it cannot be read back to the same length: then the length itself. */
+/**
+ * The text as typed with its unit, unless it cannot be read back to the same length: then the length itself.
+ */
 function withUnit(text: string, unit: LengthUnit, value_nm: number): string {
   const shown = /[a-z'"]/i.test(text) ? text : `${text} ${unit}`;
   const back = parseReading(shown, unit, ANY);

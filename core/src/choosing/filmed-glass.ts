@@ -24,7 +24,12 @@ export function newGlassBook(): GlassBook {
   };
   return (makeUp) => {
     const { panes, gaps, films, hasBlind = false } = makeUp;
-    const key = JSON.stringify([panes, gaps, hasBlind, films.map(({ face, film }) => [face, numberOf(film)])]);
+    const key = JSON.stringify([
+      panes,
+      gaps,
+      hasBlind,
+      films.map(({ face, film }) => [face, numberOf(film)]),
+    ]);
     const found = kept.get(key) ?? lazily(makeUp);
     kept.set(key, found);
     return found;
@@ -32,11 +37,21 @@ export function newGlassBook(): GlassBook {
 }
 
 function lazily(makeUp: MakeUp): FilmedGlass {
-  let [optics, absorption, ratings]: [MakeUpOptics | undefined, AngledAbsorption | undefined, Ratings | undefined] = [undefined, undefined, undefined];
+  let [optics, absorption, ratings]: [
+    MakeUpOptics | undefined,
+    AngledAbsorption | undefined,
+    Ratings | undefined,
+  ] = [undefined, undefined, undefined];
   return {
     makeUp,
-    get optics() { return (optics ??= opticsOfMakeUp(makeUp)); },
-    get absorption() { return (absorption ??= absorptionOf(makeUp)); },
-    get ratings() { return (ratings ??= ratingsOf(makeUp, this.optics)); },
+    get optics() {
+      return (optics ??= opticsOfMakeUp(makeUp));
+    },
+    get absorption() {
+      return (absorption ??= absorptionOf(makeUp));
+    },
+    get ratings() {
+      return (ratings ??= ratingsOf(makeUp, this.optics));
+    },
   };
 }

@@ -1,5 +1,13 @@
 export { GOALS, type GoalKey, SCORE_SOURCE, goalsMet, hasLook, scoreOf } from './goals';
-export { type FilmAnswer, type SurfaceGround, byFitness, groundOf, insteadOf, judgeFilm, whyNot } from './judge-film';
+export {
+  type FilmAnswer,
+  type SurfaceGround,
+  byFitness,
+  groundOf,
+  insteadOf,
+  judgeFilm,
+  whyNot,
+} from './judge-film';
 export { bestTradeOffs } from './pareto';
 export { type Performance, performanceOf } from './performance';
 export { type SightLine, type SightLines, sightThrough } from './privacy-through';

@@ -17,42 +17,125 @@ interface Variation {
   readonly ways: readonly { readonly is: string; readonly with: (rows: SurfaceRows) => SurfaceRows }[];
 }
 
-const paneWith = (change: Partial<SurfaceRows['panes'][number]>, only: (pane: SurfaceRows['panes'][number]) => boolean) => (rows: SurfaceRows): SurfaceRows => ({ ...rows, panes: rows.panes.map((pane) => (only(pane) ? { ...pane, ...change } : pane)) });
-const unitWith = (change: Partial<NonNullable<SurfaceRows['unit']>>) => (rows: SurfaceRows): SurfaceRows => (rows.unit === undefined ? rows : { ...rows, unit: { ...rows.unit, ...change } });
-const siteWith = (change: Partial<NonNullable<SurfaceRows['site']>>) => (rows: SurfaceRows): SurfaceRows => (rows.site === undefined ? rows : { ...rows, site: { ...rows.site, ...change } });
+const paneWith =
+  (change: Partial<SurfaceRows['panes'][number]>, only: (pane: SurfaceRows['panes'][number]) => boolean) =>
+  (rows: SurfaceRows): SurfaceRows => ({
+    ...rows,
+    panes: rows.panes.map((pane) => (only(pane) ? { ...pane, ...change } : pane)),
+  });
+const unitWith =
+  (change: Partial<NonNullable<SurfaceRows['unit']>>) =>
+  (rows: SurfaceRows): SurfaceRows =>
+    rows.unit === undefined ? rows : { ...rows, unit: { ...rows.unit, ...change } };
+const siteWith =
+  (change: Partial<NonNullable<SurfaceRows['site']>>) =>
+  (rows: SurfaceRows): SurfaceRows =>
+    rows.site === undefined ? rows : { ...rows, site: { ...rows.site, ...change } };
 
 const VARIATIONS: readonly Variation[] = [
   {
-    what: 'the kind of glass', isOpen: ({ panes }) => panes.some(({ treatment }) => treatment === 'unknown'),
-    ways: [{ is: 'annealed', with: paneWith({ treatment: 'annealed' }, ({ treatment }) => treatment === 'unknown') }, { is: 'toughened', with: paneWith({ treatment: 'toughened' }, ({ treatment }) => treatment === 'unknown') }, { is: 'laminated', with: paneWith({ treatment: 'laminated' }, ({ treatment }) => treatment === 'unknown') }],
+    what: 'the kind of glass',
+    isOpen: ({ panes }) => panes.some(({ treatment }) => treatment === 'unknown'),
+    ways: [
+      {
+        is: 'annealed',
+        with: paneWith({ treatment: 'annealed' }, ({ treatment }) => treatment === 'unknown'),
+      },
+      {
+        is: 'toughened',
+        with: paneWith({ treatment: 'toughened' }, ({ treatment }) => treatment === 'unknown'),
+      },
+      {
+        is: 'laminated',
+        with: paneWith({ treatment: 'laminated' }, ({ treatment }) => treatment === 'unknown'),
+      },
+    ],
   },
   {
-    what: 'whether it is coated', isOpen: ({ panes }) => panes.some(({ coating }) => coating === 'unknown'),
-    ways: [{ is: 'not coated', with: paneWith({ coating: 'none' }, ({ coating }) => coating === 'unknown') }, { is: 'low-e between the panes', with: (rows) => ({ ...rows, panes: rows.panes.map((pane, index) => ({ ...pane, coating: pane.coating === 'unknown' ? (index === rows.panes.length - 1 ? 'low-e, soft' : 'none') : pane.coating, coatedSide: pane.coating === 'unknown' && index === rows.panes.length - 1 ? (rows.panes.length === 1 ? 'inner' : 'outer') : pane.coatedSide })) }) }],
+    what: 'whether it is coated',
+    isOpen: ({ panes }) => panes.some(({ coating }) => coating === 'unknown'),
+    ways: [
+      { is: 'not coated', with: paneWith({ coating: 'none' }, ({ coating }) => coating === 'unknown') },
+      {
+        is: 'low-e between the panes',
+        with: (rows) => ({
+          ...rows,
+          panes: rows.panes.map((pane, index) => ({
+            ...pane,
+            coating:
+              pane.coating === 'unknown'
+                ? index === rows.panes.length - 1
+                  ? 'low-e, soft'
+                  : 'none'
+                : pane.coating,
+            coatedSide:
+              pane.coating === 'unknown' && index === rows.panes.length - 1
+                ? rows.panes.length === 1
+                  ? 'inner'
+                  : 'outer'
+                : pane.coatedSide,
+          })),
+        }),
+      },
+    ],
   },
   {
-    what: 'the edge of the glass', isOpen: ({ unit, surface }) => (surface.seenFrom === 'room' || surface.seenFrom === 'outside') && (unit?.edgeFinish === 'unseen' || unit?.edgeFinish === 'unknown'),
-    ways: [{ is: 'seen and sound', with: unitWith({ edgeFinish: 'seamed' }) }, { is: 'damaged', with: unitWith({ edgeFinish: 'damaged' }) }],
+    what: 'the edge of the glass',
+    isOpen: ({ unit, surface }) =>
+      (surface.seenFrom === 'room' || surface.seenFrom === 'outside') &&
+      (unit?.edgeFinish === 'unseen' || unit?.edgeFinish === 'unknown'),
+    ways: [
+      { is: 'seen and sound', with: unitWith({ edgeFinish: 'seamed' }) },
+      { is: 'damaged', with: unitWith({ edgeFinish: 'damaged' }) },
+    ],
   },
   {
-    what: 'the frame', isOpen: ({ unit }) => unit?.frame === 'unknown',
-    ways: [{ is: 'wood or plastic', with: unitWith({ frame: 'wood' }) }, { is: 'metal', with: unitWith({ frame: 'metal' }) }, { is: 'set in masonry', with: unitWith({ frame: 'masonry' }) }],
+    what: 'the frame',
+    isOpen: ({ unit }) => unit?.frame === 'unknown',
+    ways: [
+      { is: 'wood or plastic', with: unitWith({ frame: 'wood' }) },
+      { is: 'metal', with: unitWith({ frame: 'metal' }) },
+      { is: 'set in masonry', with: unitWith({ frame: 'masonry' }) },
+    ],
   },
   {
-    what: 'a blind behind the glass', isOpen: ({ site }) => site?.blind === 'unknown',
-    ways: [{ is: 'none or vented', with: siteWith({ blind: 'none' }) }, { is: 'close or closed', with: siteWith({ blind: 'close or closed' }) }],
+    what: 'a blind behind the glass',
+    isOpen: ({ site }) => site?.blind === 'unknown',
+    ways: [
+      { is: 'none or vented', with: siteWith({ blind: 'none' }) },
+      { is: 'close or closed', with: siteWith({ blind: 'close or closed' }) },
+    ],
   },
 ];
 
-/** Which of the things not known would change the verdict on this film. Only those that are open are tried. */
-export function sensitivityOf(rows: SurfaceRows, filmId: string, film: Film, book: SunBook = newSunBook()): readonly WhatIf[] {
-  const verdictOf = (given: SurfaceRows): Verdict => judgeFilm(groundOf(questionOf(given, book)), filmId, film).verdict;
+/**
+ * Which of the things not known would change the verdict on this film. Only those that are open are tried.
+ */
+export function sensitivityOf(
+  rows: SurfaceRows,
+  filmId: string,
+  film: Film,
+  book: SunBook = newSunBook(),
+): readonly WhatIf[] {
+  const verdictOf = (given: SurfaceRows): Verdict =>
+    judgeFilm(groundOf(questionOf(given, book)), filmId, film).verdict;
   const open = VARIATIONS.filter(({ isOpen }) => isOpen(rows));
   /** What else blocks is taken the kind way while one thing is tried, or everything would say unknown. */
-  const kindly = (except: Variation): SurfaceRows => open.filter((variation) => variation !== except && (variation.what === 'the kind of glass' || variation.what === 'whether it is coated')).reduce((given, { ways }) => ways[0]?.with(given) ?? given, rows);
+  const kindly = (except: Variation): SurfaceRows =>
+    open
+      .filter(
+        (variation) =>
+          variation !== except &&
+          (variation.what === 'the kind of glass' || variation.what === 'whether it is coated'),
+      )
+      .reduce((given, { ways }) => ways[0]?.with(given) ?? given, rows);
   return open.map((variation) => {
     const given = kindly(variation);
     const outcomes = variation.ways.map((way) => ({ is: way.is, verdict: verdictOf(way.with(given)) }));
-    return { what: variation.what, outcomes, decides: new Set(outcomes.map(({ verdict }) => verdict)).size > 1 };
+    return {
+      what: variation.what,
+      outcomes,
+      decides: new Set(outcomes.map(({ verdict }) => verdict)).size > 1,
+    };
   });
 }

@@ -19,17 +19,30 @@ const MINUTE_MS = 60_000;
 /** An end that moves less than this for a degree is made by the skyline or an edge, not by the bearing. */
 const LEAST_MINUTES_PER_DEGREE = 0.5;
 
-/** The bearing a surface must have for the sun to come or go at the moment seen: 'the sun has just left' as a compass.
- *  Looks outwards from the bearing entered, then halves.
- *  @param instant_ms UTC, within the track
- *  @returns null when no bearing within 25° does, or when that end does not depend on the bearing (skyline, sunrise, sunset)
- *  @throws CoreError CLIMATE_FACING */
-export function bearingFromEnd(track: SunTrack, facing: Facing, end: SeenEnd, instant_ms: number): SeenBearing | null {
+/**
+ * The bearing a surface must have for the sun to come or go at the moment seen: 'the sun has just left' as a
+ * compass. Looks outwards from the bearing entered, then halves.
+ * @param instant_ms UTC, within the track
+ * @returns null when no bearing within 25° does, or when that end does not depend on the bearing (skyline,
+ * sunrise, sunset)
+ * @throws CoreError CLIMATE_FACING
+ */
+export function bearingFromEnd(
+  track: SunTrack,
+  facing: Facing,
+  end: SeenEnd,
+  instant_ms: number,
+): SeenBearing | null {
   const at = (bearing_deg: number): number | undefined => {
     const spans = directSun(track, { ...facing, bearing_deg: (bearing_deg + 360) % 360 }, 'seen');
     const ends = spans.map(({ from_ms, to_ms }) => (end === 'comes' ? from_ms : to_ms));
     const [first] = ends;
-    return first === undefined ? undefined : ends.reduce((best, own) => (Math.abs(own - instant_ms) < Math.abs(best - instant_ms) ? own : best), first) - instant_ms;
+    return first === undefined
+      ? undefined
+      : ends.reduce(
+          (best, own) => (Math.abs(own - instant_ms) < Math.abs(best - instant_ms) ? own : best),
+          first,
+        ) - instant_ms;
   };
   const own = facing.bearing_deg;
   for (let away = 0; away < MOST_TURN_DEG; away += COARSE_DEG) {
@@ -45,7 +58,12 @@ export function bearingFromEnd(track: SunTrack, facing: Facing, end: SeenEnd, in
   return null;
 }
 
-function halve(at: (bearing_deg: number) => number | undefined, from: number, to: number, atFrom: number): number {
+function halve(
+  at: (bearing_deg: number) => number | undefined,
+  from: number,
+  to: number,
+  atFrom: number,
+): number {
   let [low, high] = [from, to];
   while (Math.abs(high - low) > FINE_DEG) {
     const middle = (low + high) / 2;

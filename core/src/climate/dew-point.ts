@@ -1,14 +1,24 @@
 import type { Formula, Source } from '../quantity';
 
-const WMO: Source = { kind: 'published', text: 'Magnus formula, WMO Guide to Instruments and Methods of Observation (from memory)' };
+const WMO: Source = {
+  kind: 'published',
+  text: 'Magnus formula, WMO Guide to Instruments and Methods of Observation (from memory)',
+};
 const A = 17.62;
 const B_C = 243.12;
 const AT_ZERO_PA = 611.2;
 
 export const DEW_POINT: Formula<{ readonly air_C: number; readonly humidity: number }> = {
-  id: 'climate.dew-point', word: 'Dew point', says: 'Td = 243.12·γ / (17.62 − γ), γ = ln φ + 17.62·T / (243.12 + T)', unit: '°C', source: WMO,
+  id: 'climate.dew-point',
+  word: 'Dew point',
+  says: 'Td = 243.12·γ / (17.62 − γ), γ = ln φ + 17.62·T / (243.12 + T)',
+  unit: '°C',
+  source: WMO,
   inputs: { air_C: { word: 'air', unit: '°C' }, humidity: { word: 'relative humidity', unit: 'share' } },
-  of: ({ air_C, humidity }) => { const gamma = Math.log(humidity) + (A * air_C) / (B_C + air_C); return (B_C * gamma) / (A - gamma); },
+  of: ({ air_C, humidity }) => {
+    const gamma = Math.log(humidity) + (A * air_C) / (B_C + air_C);
+    return (B_C * gamma) / (A - gamma);
+  },
 };
 
 /** Pressure of saturated vapour over water. @param air_C -45..60 @returns Pa */
@@ -16,7 +26,10 @@ export function saturation_Pa(air_C: number): number {
   return AT_ZERO_PA * Math.exp((A * air_C) / (B_C + air_C));
 }
 
-/** What a face does in damp air: dry, near, wet or frosted. @source common margin of 3 K, no published source */
+/**
+ * What a face does in damp air: dry, near, wet or frosted.
+ * @source common margin of 3 K, no published source
+ */
 export function dewOn(face_C: number, dewPoint_C: number): 'dry' | 'near' | 'wet' | 'frost' {
   if (face_C <= dewPoint_C) return face_C < 0 ? 'frost' : 'wet';
   return face_C < dewPoint_C + 3 ? 'near' : 'dry';

@@ -1,12 +1,18 @@
 import { Body, Equator, Observer, SiderealTime } from 'astronomy-engine';
 import { type PlaceOnEarth, type SunPosition, refraction_deg } from './sun-position';
 
-/** From one place of the sun reckoned in full to the next; in between its path is straight to 0.0001°, its parallax included. */
+/**
+ * From one place of the sun reckoned in full to the next; in between its path is straight to 0.0001°, its
+ * parallax included.
+ */
 const FULL_EVERY_MS = 7_200_000;
 const TURN_DEG = 30;
 const RAD = Math.PI / 180;
 
-/** Where suns stand: as angles, and as ways to them of length one. Of the disc's centre, as geometry has it or as it is seen through the air. */
+/**
+ * Where suns stand: as angles, and as ways to them of length one. Of the disc's centre, as geometry has it or
+ * as it is seen through the air.
+ */
 export interface SunRow {
   readonly altitude_deg: Float64Array;
   readonly azimuth_deg: Float64Array;
@@ -15,7 +21,10 @@ export interface SunRow {
   readonly up: Float64Array;
 }
 
-/** The sun over one place for a time: reckoned every two hours, in between by its steady motion. Shared by every surface there. */
+/**
+ * The sun over one place for a time: reckoned every two hours, in between by its steady motion. Shared by
+ * every surface there.
+ */
 export interface SunTrack {
   readonly from_ms: number;
   readonly to_ms: number;
@@ -34,9 +43,12 @@ export interface SunTrack {
 /** Between two entries of a track. */
 export const TRACK_STEP_MS = 600_000;
 
-/** Follows the sun through a time.
- *  @param from_ms, to_ms UTC, milliseconds since 1970
- *  @source astronomy-engine every two hours, apparent place and sidereal time in between linear: within 0.0002° of it */
+/**
+ * Follows the sun through a time.
+ * @param from_ms, to_ms UTC, milliseconds since 1970
+ * @source astronomy-engine every two hours, apparent place and sidereal time in between linear: within
+ * 0.0002° of it
+ */
 export function sunTrack(place: PlaceOnEarth, from_ms: number, to_ms: number): SunTrack {
   const observer = new Observer(place.latitude_deg, place.longitude_deg, place.altitude_m);
   const start = from_ms;
@@ -76,7 +88,9 @@ export function sunTrack(place: PlaceOnEarth, from_ms: number, to_ms: number): S
     return altitude;
   };
   for (let step = 0; step < steps; step += 1) {
-    if (enterBoth(step, start + step * TRACK_STEP_MS, centre, seen) > NIGHT_DEG) for (let near = Math.max(0, step - 1); near <= Math.min(steps - 1, step + 1); near += 1) isDay[near] = 1;
+    if (enterBoth(step, start + step * TRACK_STEP_MS, centre, seen) > NIGHT_DEG)
+      for (let near = Math.max(0, step - 1); near <= Math.min(steps - 1, step + 1); near += 1)
+        isDay[near] = 1;
   }
   const isFilled = new Uint8Array(steps);
   let between: readonly [SunRow, SunRow] | undefined;
@@ -84,14 +98,22 @@ export function sunTrack(place: PlaceOnEarth, from_ms: number, to_ms: number): S
     between ??= [emptyRow(9 * steps), emptyRow(9 * steps)];
     if (isFilled[entry] === 0) {
       isFilled[entry] = 1;
-      for (let minute = 0; minute < 9; minute += 1) enterBoth(9 * entry + minute, start + (entry - 1) * TRACK_STEP_MS + (minute + 1) * (TRACK_STEP_MS / 10), ...between);
+      for (let minute = 0; minute < 9; minute += 1)
+        enterBoth(
+          9 * entry + minute,
+          start + (entry - 1) * TRACK_STEP_MS + (minute + 1) * (TRACK_STEP_MS / 10),
+          ...between,
+        );
     }
     return between[isSeen ? 1 : 0];
   };
   const at = (instant_ms: number): SunPosition => {
     towards(instant_ms, own);
     const [x = 0, y = 0, z = 0] = own;
-    return { azimuth_deg: (Math.atan2(x, y) / RAD + 360) % 360, altitude_deg: Math.asin(Math.max(-1, Math.min(1, z))) / RAD };
+    return {
+      azimuth_deg: (Math.atan2(x, y) / RAD + 360) % 360,
+      altitude_deg: Math.asin(Math.max(-1, Math.min(1, z))) / RAD,
+    };
   };
   return { from_ms: start, to_ms, centre, seen, minutesBefore, isDay, at, towards };
 }
@@ -99,7 +121,13 @@ export function sunTrack(place: PlaceOnEarth, from_ms: number, to_ms: number): S
 const NIGHT_DEG = -2;
 
 function emptyRow(steps: number): SunRow {
-  return { altitude_deg: new Float64Array(steps), azimuth_deg: new Float64Array(steps), east: new Float64Array(steps), north: new Float64Array(steps), up: new Float64Array(steps) };
+  return {
+    altitude_deg: new Float64Array(steps),
+    azimuth_deg: new Float64Array(steps),
+    east: new Float64Array(steps),
+    north: new Float64Array(steps),
+    up: new Float64Array(steps),
+  };
 }
 
 function enter(row: SunRow, step: number, x: number, y: number, z: number, altitude: number): void {

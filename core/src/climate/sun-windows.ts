@@ -10,7 +10,10 @@ export interface TimeSpan {
   readonly to_ms: number;
 }
 
-/** Which sun counts: the centre of its disc where geometry has it (for checks), or its whole disc where it is seen, lifted by the air (for plans). */
+/**
+ * Which sun counts: the centre of its disc where geometry has it (for checks), or its whole disc where it is
+ * seen, lifted by the air (for plans).
+ */
 export type SunDisc = 'centre' | 'seen';
 
 const MINUTE_MS = 60_000;
@@ -25,9 +28,12 @@ const RAD = Math.PI / 180;
 /** What held the sun off: the side it stands on, the skyline, what shades the surface itself. */
 const HELD = { front: 0, over: 1, shade: 2 } as const;
 
-/** When the sun shines on a surface directly: in front of it, over the skyline, past overhang, reveal and fins.
- *  Looked at every ten minutes, minute by minute where it might come and go in between, ends found to half a second.
- *  @throws CoreError CLIMATE_FACING when bearing or tilt is out of range */
+/**
+ * When the sun shines on a surface directly: in front of it, over the skyline, past overhang, reveal and
+ * fins. Looked at every ten minutes, minute by minute where it might come and go in between, ends found to
+ * half a second.
+ * @throws CoreError CLIMATE_FACING when bearing or tilt is out of range
+ */
 export function directSun(track: SunTrack, facing: Facing, disc: SunDisc): readonly TimeSpan[] {
   refuseFacing(facing);
   const { from_ms, to_ms, isDay } = track;
@@ -38,23 +44,37 @@ export function directSun(track: SunTrack, facing: Facing, disc: SunDisc): reado
   let begun: number | undefined;
   const set = (isSun: boolean, at_ms: number): void => {
     if (isSun && begun === undefined) begun = at_ms;
-    if (!isSun && begun !== undefined) { spans.push({ from_ms: begun, to_ms: at_ms }); begun = undefined; }
+    if (!isSun && begun !== undefined) {
+      spans.push({ from_ms: begun, to_ms: at_ms });
+      begun = undefined;
+    }
   };
   const steps = row.up.length;
   let wasClose = false;
   let heldBefore: number = HELD.front;
   for (let step = 0; step < steps; step += 1) {
-    if (isDay[step] === 0) { wasClose = false; heldBefore = HELD.over; continue; }
+    if (isDay[step] === 0) {
+      wasClose = false;
+      heldBefore = HELD.over;
+      continue;
+    }
     const now = judge.marginIn(row, step);
     const { isClose, held } = judge;
     if (step === 0) set(now > 0, from_ms);
-    else if (((isClose || wasClose) && judge.mayTouch(row, step)) || (now <= 0 && begun === undefined && held !== heldBefore && judge.mayShineBetween(row, step))) {
+    else if (
+      ((isClose || wasClose) && judge.mayTouch(row, step)) ||
+      (now <= 0 && begun === undefined && held !== heldBefore && judge.mayShineBetween(row, step))
+    ) {
       const start = from_ms + (step - 1) * TRACK_STEP_MS;
       const minutes = track.minutesBefore(step, disc === 'seen');
       let last = judge.marginIn(row, step - 1);
       for (let minute = 0; minute < 10; minute += 1) {
         const own = minute === 9 ? now : judge.marginIn(minutes, 9 * step + minute);
-        if (own > 0 !== last > 0) set(own > 0, crossing(margin, start + minute * MINUTE_MS, start + (minute + 1) * MINUTE_MS, last, own));
+        if (own > 0 !== last > 0)
+          set(
+            own > 0,
+            crossing(margin, start + minute * MINUTE_MS, start + (minute + 1) * MINUTE_MS, last, own),
+          );
         last = own;
       }
     } else if (now > 0 !== (begun !== undefined)) {
@@ -63,14 +83,29 @@ export function directSun(track: SunTrack, facing: Facing, disc: SunDisc): reado
     }
     wasClose = isClose;
     heldBefore = held;
-    if (judge.front < -2 * MOST_TURN) { step += Math.floor(-judge.front / MOST_TURN) - 1; wasClose = false; heldBefore = HELD.front; }
+    if (judge.front < -2 * MOST_TURN) {
+      step += Math.floor(-judge.front / MOST_TURN) - 1;
+      wasClose = false;
+      heldBefore = HELD.front;
+    }
   }
   set(false, to_ms);
-  return spans.filter((span) => span.from_ms < to_ms).map((span) => (span.to_ms > to_ms ? { from_ms: span.from_ms, to_ms } : span));
+  return spans
+    .filter((span) => span.from_ms < to_ms)
+    .map((span) => (span.to_ms > to_ms ? { from_ms: span.from_ms, to_ms } : span));
 }
 
-/** By false position, each end weakened when it stays (Illinois), until what is left by the slope found is nothing. */
-function crossing(margin: (instant_ms: number) => number, from: number, to: number, first: number, last: number): number {
+/**
+ * By false position, each end weakened when it stays (Illinois), until what is left by the slope found is
+ * nothing.
+ */
+function crossing(
+  margin: (instant_ms: number) => number,
+  from: number,
+  to: number,
+  first: number,
+  last: number,
+): number {
   let [low, high, atLow, atHigh] = [from, to, first, last];
   let [before, atBefore] = [from, first];
   let stays = 0;
@@ -79,9 +114,20 @@ function crossing(margin: (instant_ms: number) => number, from: number, to: numb
     const own = margin(guess);
     const slope = (own - atBefore) / (guess - before);
     const left = own / slope;
-    if (Math.abs(left) < DONE_MS / 4 || high - low < DONE_MS) return Math.round(guess - (Math.abs(left) < DONE_MS ? left : 0));
+    if (Math.abs(left) < DONE_MS / 4 || high - low < DONE_MS)
+      return Math.round(guess - (Math.abs(left) < DONE_MS ? left : 0));
     [before, atBefore] = [guess, own];
-    if (own > 0 === first > 0) { low = guess; atLow = own; if (stays === 1) atHigh /= 2; stays = 1; } else { high = guess; atHigh = own; if (stays === -1) atLow /= 2; stays = -1; }
+    if (own > 0 === first > 0) {
+      low = guess;
+      atLow = own;
+      if (stays === 1) atHigh /= 2;
+      stays = 1;
+    } else {
+      high = guess;
+      atHigh = own;
+      if (stays === -1) atLow /= 2;
+      stays = -1;
+    }
   }
   return Math.round((low + high) / 2);
 }
@@ -90,7 +136,10 @@ function crossing(margin: (instant_ms: number) => number, from: number, to: numb
 class SunJudge {
   /** Whether the sun asked about last might have come or gone within minutes of it. */
   isClose = false;
-  /** Of the sun asked about last: how far it stands before the surface, as the sine of its height over it; under 0 behind it. */
+  /**
+   * Of the sun asked about last: how far it stands before the surface, as the sine of its height over it;
+   * under 0 behind it.
+   */
   front = 0;
   /** Of the sun asked about last: what holds it off, if anything does. */
   held: number = HELD.front;
@@ -106,7 +155,10 @@ class SunJudge {
   readonly #kink: number;
   readonly #own = new Float64Array(3);
 
-  constructor(private readonly facing: Facing, disc: SunDisc) {
+  constructor(
+    private readonly facing: Facing,
+    disc: SunDisc,
+  ) {
     this.#skyline = skylineOf(facing.skyline);
     this.#isOpen = facing.skyline.length === 0;
     this.#upPart = Math.cos(facing.tilt_deg * RAD);
@@ -119,27 +171,61 @@ class SunJudge {
     this.#kink = TOUCHING_DEG + 3 * this.#skyline.steepest;
   }
 
-  /** Whether the sun might go behind the skyline and come out again, or the other way, between an entry and the one before: only past a corner, or where it just touches. */
+  /**
+   * Whether the sun might go behind the skyline and come out again, or the other way, between an entry and
+   * the one before: only past a corner, or where it just touches.
+   */
   mayTouch(row: SunRow, step: number): boolean {
-    if (this.#skyline.partAt(row.azimuth_deg[step - 1] as number) !== this.#skyline.partAt(row.azimuth_deg[step] as number)) return true;
+    if (
+      this.#skyline.partAt(row.azimuth_deg[step - 1] as number) !==
+      this.#skyline.partAt(row.azimuth_deg[step] as number)
+    )
+      return true;
     return Math.min(Math.abs(this.#over(row, step - 1)), Math.abs(this.#over(row, step))) < TOUCHING_DEG;
   }
 
-  /** Whether the sun might come and go again between two entries that have none: what holds it off at one of them does not at the other. */
+  /**
+   * Whether the sun might come and go again between two entries that have none: what holds it off at one of
+   * them does not at the other.
+   */
   mayShineBetween(row: SunRow, step: number): boolean {
     const { shading } = this.facing;
     const last = step - 1;
-    const x = row.east[last] as number, y = row.north[last] as number, z = row.up[last] as number;
-    const xTo = row.east[step] as number, yTo = row.north[step] as number, zTo = row.up[step] as number;
-    const out = this.#outEast * x + this.#outNorth * y, outTo = this.#outEast * xTo + this.#outNorth * yTo;
+    const x = row.east[last] as number,
+      y = row.north[last] as number,
+      z = row.up[last] as number;
+    const xTo = row.east[step] as number,
+      yTo = row.north[step] as number,
+      zTo = row.up[step] as number;
+    const out = this.#outEast * x + this.#outNorth * y,
+      outTo = this.#outEast * xTo + this.#outNorth * yTo;
     const behind = shading === null ? -this.#sinRadius : 0;
-    if (z * this.#upPart + out * this.#levelPart <= behind && zTo * this.#upPart + outTo * this.#levelPart <= behind) return false;
+    if (
+      z * this.#upPart + out * this.#levelPart <= behind &&
+      zTo * this.#upPart + outTo * this.#levelPart <= behind
+    )
+      return false;
     if (this.#over(row, last) <= 0 && this.#over(row, step) <= 0) return false;
-    return shading === null || mayBeLitBetween(shading, z - this.#sinRadius, this.#outNorth * x - this.#outEast * y, out, zTo - this.#sinRadius, this.#outNorth * xTo - this.#outEast * yTo, outTo);
+    return (
+      shading === null ||
+      mayBeLitBetween(
+        shading,
+        z - this.#sinRadius,
+        this.#outNorth * x - this.#outEast * y,
+        out,
+        zTo - this.#sinRadius,
+        this.#outNorth * xTo - this.#outEast * yTo,
+        outTo,
+      )
+    );
   }
 
   #over(row: SunRow, index: number): number {
-    return (row.altitude_deg[index] as number) + this.#radius - (this.#isOpen ? 0 : this.#skyline.at(row.azimuth_deg[index] as number));
+    return (
+      (row.altitude_deg[index] as number) +
+      this.#radius -
+      (this.#isOpen ? 0 : this.#skyline.at(row.azimuth_deg[index] as number))
+    );
   }
 
   at(track: SunTrack, instant_ms: number): number {
@@ -154,7 +240,13 @@ class SunJudge {
   }
 
   marginIn(row: SunRow, index: number): number {
-    return this.margin(row.east[index] as number, row.north[index] as number, row.up[index] as number, row.altitude_deg[index] as number, row.azimuth_deg[index] as number);
+    return this.margin(
+      row.east[index] as number,
+      row.north[index] as number,
+      row.up[index] as number,
+      row.altitude_deg[index] as number,
+      row.azimuth_deg[index] as number,
+    );
   }
 
   /** More than 0: sun on it. The way to the sun, and the same as angles. */
@@ -172,22 +264,45 @@ class SunJudge {
     this.held = HELD.over;
     if (open <= 0 || shading === null || out <= 1e-9) return open;
     this.held = HELD.shade;
-    return Math.min(open, litTimesOut(shading, up - this.#sinRadius, this.#outNorth * east - this.#outEast * north, out) - LEAST_LIT * out);
+    return Math.min(
+      open,
+      litTimesOut(shading, up - this.#sinRadius, this.#outNorth * east - this.#outEast * north, out) -
+        LEAST_LIT * out,
+    );
   }
 }
 
 function refuseFacing({ bearing_deg, tilt_deg }: Facing): void {
-  if (!(bearing_deg >= 0 && bearing_deg <= 360)) throw new CoreError('CLIMATE_FACING', { path: 'bearing_deg', expected: '0 to 360 degrees from north, clockwise', got: String(bearing_deg) });
-  if (!(tilt_deg >= 0 && tilt_deg <= 180)) throw new CoreError('CLIMATE_FACING', { path: 'tilt_deg', expected: '0 (facing up) to 180 degrees', got: String(tilt_deg) });
+  if (!(bearing_deg >= 0 && bearing_deg <= 360))
+    throw new CoreError('CLIMATE_FACING', {
+      path: 'bearing_deg',
+      expected: '0 to 360 degrees from north, clockwise',
+      got: String(bearing_deg),
+    });
+  if (!(tilt_deg >= 0 && tilt_deg <= 180))
+    throw new CoreError('CLIMATE_FACING', {
+      path: 'tilt_deg',
+      expected: '0 (facing up) to 180 degrees',
+      got: String(tilt_deg),
+    });
 }
 
-/** Minutes around an end of direct sun within which it may be, for so many degrees of doubt about the bearing.
- *  @returns earliest and latest of that end */
+/**
+ * Minutes around an end of direct sun within which it may be, for so many degrees of doubt about the bearing.
+ * @returns earliest and latest of that end
+ */
 export function bandOfEnd(track: SunTrack, facing: Facing, end_ms: number, doubt_deg: number): TimeSpan {
   const near = (turn: number): number => {
-    const spans = directSun(track, { ...facing, bearing_deg: (facing.bearing_deg + turn + 360) % 360 }, 'seen');
+    const spans = directSun(
+      track,
+      { ...facing, bearing_deg: (facing.bearing_deg + turn + 360) % 360 },
+      'seen',
+    );
     const ends = spans.flatMap(({ from_ms, to_ms }) => [from_ms, to_ms]);
-    return ends.reduce((best, own) => (Math.abs(own - end_ms) < Math.abs(best - end_ms) ? own : best), ends[0] ?? end_ms);
+    return ends.reduce(
+      (best, own) => (Math.abs(own - end_ms) < Math.abs(best - end_ms) ? own : best),
+      ends[0] ?? end_ms,
+    );
   };
   const both = [near(-doubt_deg), end_ms, near(doubt_deg)];
   return { from_ms: Math.min(...both), to_ms: Math.max(...both) };

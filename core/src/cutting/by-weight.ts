@@ -2,5 +2,10 @@
 export function byWeight(weights: readonly number[], random: () => number): number {
   let at = random() * weights.reduce((sum, weight) => sum + weight, 0);
   const found = weights.findIndex((weight) => weight > 0 && (at -= weight) <= 0);
-  return found < 0 ? Math.max(0, weights.findIndex((weight) => weight > 0)) : found;
+  return found < 0
+    ? Math.max(
+        0,
+        weights.findIndex((weight) => weight > 0),
+      )
+    : found;
 }

@@ -29,12 +29,21 @@ export type PlacingFault =
 
 const NEAR_MM = 0.05;
 
-/** @returns what is wrong with a place, or nothing. Outlines that are no rectangles may lie in one another's rectangles, as nested ones do */
-export function placingFault(piece: HandPlaced, others: readonly HandPlaced[], { width_mm, length_mm, gap_mm, endWaste_mm }: HandRoll): PlacingFault | undefined {
+/**
+ * @returns what is wrong with a place, or nothing. Outlines that are no rectangles may lie in one another's
+ * rectangles, as nested ones do
+ */
+export function placingFault(
+  piece: HandPlaced,
+  others: readonly HandPlaced[],
+  { width_mm, length_mm, gap_mm, endWaste_mm }: HandRoll,
+): PlacingFault | undefined {
   const right = piece.x_mm + piece.across_mm;
   const top = piece.y_mm + piece.along_mm;
-  if (piece.x_mm < -NEAR_MM || right > width_mm + NEAR_MM) return { kind: 'over the edge', by_mm: Math.max(-piece.x_mm, right - width_mm) };
-  if (piece.y_mm < endWaste_mm - NEAR_MM) return { kind: 'in the end waste', by_mm: endWaste_mm - piece.y_mm };
+  if (piece.x_mm < -NEAR_MM || right > width_mm + NEAR_MM)
+    return { kind: 'over the edge', by_mm: Math.max(-piece.x_mm, right - width_mm) };
+  if (piece.y_mm < endWaste_mm - NEAR_MM)
+    return { kind: 'in the end waste', by_mm: endWaste_mm - piece.y_mm };
   if (top > length_mm + NEAR_MM) return { kind: 'beyond the film', by_mm: top - length_mm };
   for (const other of others) {
     if (other.id === piece.id) continue;
@@ -47,26 +56,76 @@ export function placingFault(piece: HandPlaced, others: readonly HandPlaced[], {
   return undefined;
 }
 
-/** How far a piece would have to go back, on, left and right to be clear of another, as far as a line through corners meets both; none: both are rectangles. */
+/**
+ * How far a piece would have to go back, on, left and right to be clear of another, as far as a line through
+ * corners meets both; none: both are rectangles.
+ */
 function waysClear(piece: HandPlaced, other: HandPlaced): readonly number[] {
   if (piece.outline === undefined && other.outline === undefined) return [];
   const [own, theirs] = [cornersOf(piece), cornersOf(other)];
-  return [shiftDown(own, theirs), shiftDown(theirs, own), shiftDown(swapped(own), swapped(theirs)), shiftDown(swapped(theirs), swapped(own))].filter(Number.isFinite);
+  return [
+    shiftDown(own, theirs),
+    shiftDown(theirs, own),
+    shiftDown(swapped(own), swapped(theirs)),
+    shiftDown(swapped(theirs), swapped(own)),
+  ].filter(Number.isFinite);
 }
 
 /** On the roll. */
 function cornersOf({ x_mm, y_mm, across_mm, along_mm, outline }: HandPlaced): Polygon {
-  const own = outline ?? [{ x: 0, y: 0 }, { x: across_mm, y: 0 }, { x: across_mm, y: along_mm }, { x: 0, y: along_mm }];
+  const own = outline ?? [
+    { x: 0, y: 0 },
+    { x: across_mm, y: 0 },
+    { x: across_mm, y: along_mm },
+    { x: 0, y: along_mm },
+  ];
   return own.map(({ x, y }) => ({ x: x + x_mm, y: y + y_mm }));
 }
 
-/** Draws a piece to the nearest edge of the film or of a neighbour, each way by itself, when it is nearer than `within_mm`; along the roll to where slanting sides meet. */
-export function snapped(piece: HandPlaced, others: readonly HandPlaced[], { width_mm, gap_mm, endWaste_mm }: HandRoll, within_mm: number): HandPlaced {
+/**
+ * Draws a piece to the nearest edge of the film or of a neighbour, each way by itself, when it is nearer than
+ * `within_mm`; along the roll to where slanting sides meet.
+ */
+export function snapped(
+  piece: HandPlaced,
+  others: readonly HandPlaced[],
+  { width_mm, gap_mm, endWaste_mm }: HandRoll,
+  within_mm: number,
+): HandPlaced {
   const rest = others.filter(({ id }) => id !== piece.id);
-  const x = nearest(piece.x_mm, [0, width_mm - piece.across_mm, ...rest.flatMap((other) => [other.x_mm, other.x_mm + other.across_mm + gap_mm, other.x_mm - piece.across_mm - gap_mm, other.x_mm + other.across_mm - piece.across_mm])], within_mm);
-  const y = nearest(piece.y_mm, [endWaste_mm, ...rest.flatMap((other) => [other.y_mm, other.y_mm + other.along_mm + gap_mm, other.y_mm - piece.along_mm - gap_mm, other.y_mm + other.along_mm - piece.along_mm])], within_mm);
+  const x = nearest(
+    piece.x_mm,
+    [
+      0,
+      width_mm - piece.across_mm,
+      ...rest.flatMap((other) => [
+        other.x_mm,
+        other.x_mm + other.across_mm + gap_mm,
+        other.x_mm - piece.across_mm - gap_mm,
+        other.x_mm + other.across_mm - piece.across_mm,
+      ]),
+    ],
+    within_mm,
+  );
+  const y = nearest(
+    piece.y_mm,
+    [
+      endWaste_mm,
+      ...rest.flatMap((other) => [
+        other.y_mm,
+        other.y_mm + other.along_mm + gap_mm,
+        other.y_mm - piece.along_mm - gap_mm,
+        other.y_mm + other.along_mm - piece.along_mm,
+      ]),
+    ],
+    within_mm,
+  );
   const at = { ...piece, x_mm: toTenth(x), y_mm: toTenth(y) };
-  const slanting = nearest(piece.y_mm, rest.flatMap((other) => touching({ ...at, y_mm: piece.y_mm }, other, gap_mm)), within_mm);
+  const slanting = nearest(
+    piece.y_mm,
+    rest.flatMap((other) => touching({ ...at, y_mm: piece.y_mm }, other, gap_mm)),
+    within_mm,
+  );
   return slanting === piece.y_mm ? at : { ...at, y_mm: slanting };
 }
 
@@ -74,21 +133,49 @@ export function snapped(piece: HandPlaced, others: readonly HandPlaced[], { widt
 function touching(piece: HandPlaced, other: HandPlaced, gap_mm: number): readonly number[] {
   if (piece.outline === undefined && other.outline === undefined) return [];
   const [own, theirs] = [cornersOf(piece), cornersOf(other)];
-  return [upToTenth(piece.y_mm + shiftDown(theirs, own) + gap_mm), -upToTenth(shiftDown(own, theirs) + gap_mm - piece.y_mm)].filter(Number.isFinite);
+  return [
+    upToTenth(piece.y_mm + shiftDown(theirs, own) + gap_mm),
+    -upToTenth(shiftDown(own, theirs) + gap_mm - piece.y_mm),
+  ].filter(Number.isFinite);
 }
 
 function nearest(value: number, targets: readonly number[], within: number): number {
   let [best, off] = [value, within];
-  for (const target of targets) { const own = Math.abs(target - value); if (own <= off) { best = target; off = own; } }
+  for (const target of targets) {
+    const own = Math.abs(target - value);
+    if (own <= off) {
+      best = target;
+      off = own;
+    }
+  }
   return best;
 }
 
-/** The first place from a roll's end where a piece can lie, at an edge of the film or of a neighbour; undefined: there is none. */
-export function freePlace(piece: HandPlaced, others: readonly HandPlaced[], roll: HandRoll): HandPlaced | undefined {
+/**
+ * The first place from a roll's end where a piece can lie, at an edge of the film or of a neighbour;
+ * undefined: there is none.
+ */
+export function freePlace(
+  piece: HandPlaced,
+  others: readonly HandPlaced[],
+  roll: HandRoll,
+): HandPlaced | undefined {
   const rest = others.filter(({ id }) => id !== piece.id);
-  const ascending = (values: readonly number[]): readonly number[] => [...new Set(values.map(upToTenth))].sort((a, b) => a - b);
-  const along = ascending([roll.endWaste_mm, ...rest.map((other) => other.y_mm + other.along_mm + roll.gap_mm)]);
-  const across = ascending([0, ...rest.map((other) => other.x_mm + other.across_mm + roll.gap_mm), ...(roll.width_mm >= piece.across_mm ? [roll.width_mm - piece.across_mm] : [])]);
-  for (const y_mm of along) for (const x_mm of across) { const at = { ...piece, x_mm, y_mm }; if (placingFault(at, rest, roll) === undefined) return at; }
+  const ascending = (values: readonly number[]): readonly number[] =>
+    [...new Set(values.map(upToTenth))].sort((a, b) => a - b);
+  const along = ascending([
+    roll.endWaste_mm,
+    ...rest.map((other) => other.y_mm + other.along_mm + roll.gap_mm),
+  ]);
+  const across = ascending([
+    0,
+    ...rest.map((other) => other.x_mm + other.across_mm + roll.gap_mm),
+    ...(roll.width_mm >= piece.across_mm ? [roll.width_mm - piece.across_mm] : []),
+  ]);
+  for (const y_mm of along)
+    for (const x_mm of across) {
+      const at = { ...piece, x_mm, y_mm };
+      if (placingFault(at, rest, roll) === undefined) return at;
+    }
   return undefined;
 }

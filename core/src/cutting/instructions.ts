@@ -19,44 +19,126 @@ export interface Cut {
 
 const NEAR = 0.05;
 
-/** The cuts that free every piece of one roll or offcut, in order: the sheet off the roll, slits down it, pieces off each column, trims last. A part of a column that still holds several pieces is slit and cut across in its turn.
- *  @param usable_mm width of the film @param endWaste_mm squared off first
- *  @returns undefined when the pieces cannot be freed by straight cuts from edge to edge: cut by plotter, or with a knife round each */
-export function cutsFor(placed: readonly PlacedPiece[], usable_mm: number, endWaste_mm: number): readonly Cut[] | undefined {
+/**
+ * The cuts that free every piece of one roll or offcut, in order: the sheet off the roll, slits down it,
+ * pieces off each column, trims last. A part of a column that still holds several pieces is slit and cut
+ * across in its turn.
+ * @param usable_mm width of the film
+ * @param endWaste_mm squared off first
+ * @returns undefined when the pieces cannot be freed by straight cuts from edge to edge: cut by plotter, or
+ * with a knife round each
+ */
+export function cutsFor(
+  placed: readonly PlacedPiece[],
+  usable_mm: number,
+  endWaste_mm: number,
+): readonly Cut[] | undefined {
   const cuts: Omit<Cut, 'no'>[] = [];
-  if (endWaste_mm > NEAR && placed.length > 0) cuts.push({ how: 'square the end', at_mm: endWaste_mm, from: 'roll end', running_mm: endWaste_mm, between_mm: [0, usable_mm], frees: [], sheet: 0 });
+  if (endWaste_mm > NEAR && placed.length > 0)
+    cuts.push({
+      how: 'square the end',
+      at_mm: endWaste_mm,
+      from: 'roll end',
+      running_mm: endWaste_mm,
+      between_mm: [0, usable_mm],
+      frees: [],
+      sheet: 0,
+    });
   let at = endWaste_mm;
   for (const [sheet, band] of groups(placed, 'y_mm', 'along_mm').entries()) {
     const [from, to] = spanOf(band, 'y_mm', 'along_mm');
-    if (from - at > NEAR) cuts.push({ how: 'cross-cut', at_mm: from - at, from: 'roll end', running_mm: from, between_mm: [0, usable_mm], frees: [], sheet });
+    if (from - at > NEAR)
+      cuts.push({
+        how: 'cross-cut',
+        at_mm: from - at,
+        from: 'roll end',
+        running_mm: from,
+        between_mm: [0, usable_mm],
+        frees: [],
+        sheet,
+      });
     const columns = groups(band, 'x_mm', 'across_mm');
     const isWhole = band.length === 1;
-    cuts.push({ how: 'cross-cut', at_mm: to - from, from: 'roll end', running_mm: to, between_mm: [0, usable_mm], frees: isWhole && (band[0]?.across_mm ?? 0) >= usable_mm - NEAR ? [band[0]?.id ?? ''] : [], sheet });
+    cuts.push({
+      how: 'cross-cut',
+      at_mm: to - from,
+      from: 'roll end',
+      running_mm: to,
+      between_mm: [0, usable_mm],
+      frees: isWhole && (band[0]?.across_mm ?? 0) >= usable_mm - NEAR ? [band[0]?.id ?? ''] : [],
+      sheet,
+    });
     at = to;
     let edge = 0;
     for (const column of columns) {
       const [left, right] = spanOf(column, 'x_mm', 'across_mm');
-      if (left - edge > NEAR) cuts.push({ how: 'slit', at_mm: left, from: 'left edge', running_mm: left, between_mm: [from, to], frees: [], sheet });
+      if (left - edge > NEAR)
+        cuts.push({
+          how: 'slit',
+          at_mm: left,
+          from: 'left edge',
+          running_mm: left,
+          between_mm: [from, to],
+          frees: [],
+          sheet,
+        });
       const alone = column.length === 1 ? column[0] : undefined;
-      if (usable_mm - right > NEAR) cuts.push({ how: 'slit', at_mm: right, from: 'left edge', running_mm: right, between_mm: [from, to], frees: alone !== undefined && alone.along_mm >= to - from - NEAR ? [alone.id] : [], sheet });
+      if (usable_mm - right > NEAR)
+        cuts.push({
+          how: 'slit',
+          at_mm: right,
+          from: 'left edge',
+          running_mm: right,
+          between_mm: [from, to],
+          frees: alone !== undefined && alone.along_mm >= to - from - NEAR ? [alone.id] : [],
+          sheet,
+        });
       edge = right;
       if (!takeApart(column, { left, right, from, to }, false, sheet)) return undefined;
     }
   }
   return withTheRest(cuts, placed).map((cut, index) => ({ no: index + 1, ...cut }));
 
-  /** Cuts across one column, and into each part that holds several pieces. @returns false: a part cannot be parted */
-  function takeApart(column: readonly PlacedPiece[], { left, right, from, to }: Box, isPart: boolean, sheet: number): boolean {
+  /**
+   * Cuts across one column, and into each part that holds several pieces.
+   * @returns false: a part cannot be parted
+   */
+  function takeApart(
+    column: readonly PlacedPiece[],
+    { left, right, from, to }: Box,
+    isPart: boolean,
+    sheet: number,
+  ): boolean {
     let end = from;
     for (const cell of groups(column, 'y_mm', 'along_mm')) {
       const [start, top] = spanOf(cell, 'y_mm', 'along_mm');
       const [piece] = cell;
       const alone = cell.length === 1 ? piece : undefined;
-      const across = { how: 'cross-cut piece', from: isPart ? 'part end' : 'sheet end', between_mm: [left, right], sheet } as const;
+      const across = {
+        how: 'cross-cut piece',
+        from: isPart ? 'part end' : 'sheet end',
+        between_mm: [left, right],
+        sheet,
+      } as const;
       if (start - end > NEAR) cuts.push({ ...across, at_mm: start - from, running_mm: start, frees: [] });
       const isNarrower = alone !== undefined && alone.across_mm < right - left - NEAR;
-      if (to - top > NEAR) cuts.push({ ...across, at_mm: top - from, running_mm: top, frees: alone === undefined || isNarrower ? [] : [alone.id] });
-      if (isNarrower) cuts.push({ how: 'trim', at_mm: alone.across_mm, from: 'left edge', running_mm: alone.x_mm + alone.across_mm, between_mm: [start, top], frees: [alone.id], sheet });
+      if (to - top > NEAR)
+        cuts.push({
+          ...across,
+          at_mm: top - from,
+          running_mm: top,
+          frees: alone === undefined || isNarrower ? [] : [alone.id],
+        });
+      if (isNarrower)
+        cuts.push({
+          how: 'trim',
+          at_mm: alone.across_mm,
+          from: 'left edge',
+          running_mm: alone.x_mm + alone.across_mm,
+          between_mm: [start, top],
+          frees: [alone.id],
+          sheet,
+        });
       if (alone === undefined && !slitApart(cell, { left, right, from: start, to: top }, sheet)) return false;
       end = top;
     }
@@ -72,7 +154,13 @@ export function cutsFor(placed: readonly PlacedPiece[], usable_mm: number, endWa
       const slit = { how: 'slit piece', from: 'part left edge', between_mm: [from, to], sheet } as const;
       if (begin - edge > NEAR) cuts.push({ ...slit, at_mm: begin - left, running_mm: begin, frees: [] });
       const alone = column.length === 1 ? column[0] : undefined;
-      if (right - stop > NEAR) cuts.push({ ...slit, at_mm: stop - left, running_mm: stop, frees: alone !== undefined && alone.along_mm >= to - from - NEAR ? [alone.id] : [] });
+      if (right - stop > NEAR)
+        cuts.push({
+          ...slit,
+          at_mm: stop - left,
+          running_mm: stop,
+          frees: alone !== undefined && alone.along_mm >= to - from - NEAR ? [alone.id] : [],
+        });
       edge = stop;
       return takeApart(column, { left: begin, right: stop, from, to }, true, sheet);
     });
@@ -80,19 +168,32 @@ export function cutsFor(placed: readonly PlacedPiece[], usable_mm: number, endWa
 }
 
 /** A piece that no cut frees by itself falls off with the last cut along one of its sides. */
-function withTheRest(cuts: readonly Omit<Cut, 'no'>[], placed: readonly PlacedPiece[]): readonly Omit<Cut, 'no'>[] {
+function withTheRest(
+  cuts: readonly Omit<Cut, 'no'>[],
+  placed: readonly PlacedPiece[],
+): readonly Omit<Cut, 'no'>[] {
   const freed = new Set(cuts.flatMap(({ frees }) => frees));
   const own = cuts.map((cut) => ({ ...cut, frees: [...cut.frees] }));
-  for (const piece of placed) if (!freed.has(piece.id)) own.findLast((cut) => liesAlong(cut, piece))?.frees.push(piece.id);
+  for (const piece of placed)
+    if (!freed.has(piece.id)) own.findLast((cut) => liesAlong(cut, piece))?.frees.push(piece.id);
   return own;
 }
 
 const SLITS: ReadonlySet<Cut['how']> = new Set(['slit', 'slit piece', 'trim']);
 
-function liesAlong({ how, running_mm, between_mm }: Omit<Cut, 'no'>, { x_mm, y_mm, across_mm, along_mm }: PlacedPiece): boolean {
+function liesAlong(
+  { how, running_mm, between_mm }: Omit<Cut, 'no'>,
+  { x_mm, y_mm, across_mm, along_mm }: PlacedPiece,
+): boolean {
   const [from, to] = between_mm;
-  const [start, end, first, last] = SLITS.has(how) ? [x_mm, x_mm + across_mm, y_mm, y_mm + along_mm] : [y_mm, y_mm + along_mm, x_mm, x_mm + across_mm];
-  return (Math.abs(running_mm - start) <= NEAR || Math.abs(running_mm - end) <= NEAR) && from <= first + NEAR && last <= to + NEAR;
+  const [start, end, first, last] = SLITS.has(how)
+    ? [x_mm, x_mm + across_mm, y_mm, y_mm + along_mm]
+    : [y_mm, y_mm + along_mm, x_mm, x_mm + across_mm];
+  return (
+    (Math.abs(running_mm - start) <= NEAR || Math.abs(running_mm - end) <= NEAR) &&
+    from <= first + NEAR &&
+    last <= to + NEAR
+  );
 }
 
 interface Box {
@@ -118,19 +219,47 @@ function groups(pieces: readonly PlacedPiece[], axis: Axis, size: Size): readonl
 }
 
 function spanOf(pieces: readonly PlacedPiece[], axis: Axis, size: Size): readonly [number, number] {
-  return [Math.min(...pieces.map((piece) => piece[axis])), Math.max(...pieces.map((piece) => piece[axis] + piece[size]))];
+  return [
+    Math.min(...pieces.map((piece) => piece[axis])),
+    Math.max(...pieces.map((piece) => piece[axis] + piece[size])),
+  ];
 }
 
-/** Rectangles a layout leaves that are worth keeping: beside the columns of each sheet, full length of the sheet.
- *  @returns x and y on the roll, mm, and whether each long side is still a factory edge */
-export function restsWorthKeeping(placed: readonly PlacedPiece[], usable_mm: number, keepWidth_mm: number, keepLength_mm: number): readonly { readonly x_mm: number; readonly y_mm: number; readonly width_mm: number; readonly length_mm: number; readonly hasRightEdge: boolean }[] {
+/**
+ * Rectangles a layout leaves that are worth keeping: beside the columns of each sheet, full length of the
+ * sheet.
+ * @returns x and y on the roll, mm, and whether each long side is still a factory edge
+ */
+export function restsWorthKeeping(
+  placed: readonly PlacedPiece[],
+  usable_mm: number,
+  keepWidth_mm: number,
+  keepLength_mm: number,
+): readonly {
+  readonly x_mm: number;
+  readonly y_mm: number;
+  readonly width_mm: number;
+  readonly length_mm: number;
+  readonly hasRightEdge: boolean;
+}[] {
   return groups(placed, 'y_mm', 'along_mm').flatMap((band) => {
     const [from, to] = spanOf(band, 'y_mm', 'along_mm');
     const columns = groups(band, 'x_mm', 'across_mm').map((column) => spanOf(column, 'x_mm', 'across_mm'));
     const gaps: [number, number][] = [];
     let edge = 0;
-    for (const [left, right] of columns) { if (left - edge > NEAR) gaps.push([edge, left]); edge = right; }
+    for (const [left, right] of columns) {
+      if (left - edge > NEAR) gaps.push([edge, left]);
+      edge = right;
+    }
     if (usable_mm - edge > NEAR) gaps.push([edge, usable_mm]);
-    return gaps.filter(([left, right]) => right - left >= keepWidth_mm && to - from >= keepLength_mm).map(([left, right]) => ({ x_mm: left, y_mm: from, width_mm: right - left, length_mm: to - from, hasRightEdge: right >= usable_mm - NEAR }));
+    return gaps
+      .filter(([left, right]) => right - left >= keepWidth_mm && to - from >= keepLength_mm)
+      .map(([left, right]) => ({
+        x_mm: left,
+        y_mm: from,
+        width_mm: right - left,
+        length_mm: to - from,
+        hasRightEdge: right >= usable_mm - NEAR,
+      }));
   });
 }

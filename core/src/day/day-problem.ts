@@ -36,7 +36,10 @@ export interface DayInput {
   readonly horizon: number;
 }
 
-/** Steps of one surface that are done in one stretch: same people, no wait in between. Planned as one; its key is that of its first step, done or not. */
+/**
+ * Steps of one surface that are done in one stretch: same people, no wait in between. Planned as one; its key
+ * is that of its first step, done or not.
+ */
 export interface PlannedWork {
   readonly id: string;
   readonly applicationId: string;
@@ -54,28 +57,69 @@ export interface DayProblem {
   readonly problem: PlanProblem;
   readonly works: ReadonlyMap<string, PlannedWork>;
   /** Surfaces that cannot be planned, and why. */
-  readonly blocked: readonly { readonly applicationId: string; readonly tag: string; readonly says: string }[];
+  readonly blocked: readonly {
+    readonly applicationId: string;
+    readonly tag: string;
+    readonly says: string;
+  }[];
 }
 
 /** The stable key of a work step in a job. */
-export function workStepId(applicationId: string, { template, step, templateVersion }: Pick<WorkStep, 'template' | 'step' | 'templateVersion'>): string {
+export function workStepId(
+  applicationId: string,
+  { template, step, templateVersion }: Pick<WorkStep, 'template' | 'step' | 'templateVersion'>,
+): string {
   return `${applicationId}/${template}/${step}/${templateVersion}`;
 }
 
-/** Turns the surfaces of a job into steps, lags, rooms and windows to be put in order. Steps done are left out; what they leave to wait for still counts. */
+/**
+ * Turns the surfaces of a job into steps, lags, rooms and windows to be put in order. Steps done are left
+ * out; what they leave to wait for still counts.
+ */
 export function dayProblem(input: DayInput): DayProblem {
   const steps: PlanStep[] = [];
   const lags: Lag[] = [];
   const works = new Map<string, PlannedWork>();
   const blocked: { applicationId: string; tag: string; says: string }[] = [];
   const waits = new Map<WaitKey, Wait | undefined>();
-  const waitFor = (key: WaitKey): Wait | undefined => { if (!waits.has(key)) waits.set(key, waitOf(key, input)); return waits.get(key); };
-  const begins = (): { readonly minute: number; readonly why: string } => ({ minute: Math.max(0, input.now), why: input.now > 0 ? 'it is already later' : '' });
+  const waitFor = (key: WaitKey): Wait | undefined => {
+    if (!waits.has(key)) waits.set(key, waitOf(key, input));
+    return waits.get(key);
+  };
+  const begins = (): { readonly minute: number; readonly why: string } => ({
+    minute: Math.max(0, input.now),
+    why: input.now > 0 ? 'it is already later' : '',
+  });
   for (const surface of input.surfaces) {
-    const own = workStepsFor({ ...surface, primer: input.primer, shrink: input.shrink, ...(input.rates === undefined ? {} : { rates: input.rates }) });
-    if (surface.condition === 'cracked') { blocked.push({ applicationId: surface.applicationId, tag: surface.tag, says: 'cracked glass: a licensed glazier decides first' }); continue; }
-    const stop = own.flatMap(({ then, step }) => (then === null || typeof then.least === 'number' || surface.confirmed.has(step) ? [] : [waitFor(then.least)])).find((wait) => wait?.never != null);
-    if (stop?.never != null) { blocked.push({ applicationId: surface.applicationId, tag: surface.tag, says: `${stop.word}: ${stop.never}` }); continue; }
+    const own = workStepsFor({
+      ...surface,
+      primer: input.primer,
+      shrink: input.shrink,
+      ...(input.rates === undefined ? {} : { rates: input.rates }),
+    });
+    if (surface.condition === 'cracked') {
+      blocked.push({
+        applicationId: surface.applicationId,
+        tag: surface.tag,
+        says: 'cracked glass: a licensed glazier decides first',
+      });
+      continue;
+    }
+    const stop = own
+      .flatMap(({ then, step }) =>
+        then === null || typeof then.least === 'number' || surface.confirmed.has(step)
+          ? []
+          : [waitFor(then.least)],
+      )
+      .find((wait) => wait?.never != null);
+    if (stop?.never != null) {
+      blocked.push({
+        applicationId: surface.applicationId,
+        tag: surface.tag,
+        says: `${stop.word}: ${stop.never}`,
+      });
+      continue;
+    }
     let before: { readonly id: string; readonly last: WorkStep } | undefined;
     let notBefore = begins();
     for (const stretch of stretchesOf(own)) {
@@ -87,32 +131,76 @@ export function dayProblem(input: DayInput): DayProblem {
       const spent = leastAfter(last, surface, waitFor);
       const doneAt = surface.done.get(last.step);
       if (parts.length === 0) {
-        notBefore = doneAt !== undefined && spent > 0 && doneAt + spent > Math.max(0, input.now) ? { minute: Math.ceil(doneAt + spent), why: last.then?.why ?? '' } : begins();
+        notBefore =
+          doneAt !== undefined && spent > 0 && doneAt + spent > Math.max(0, input.now)
+            ? { minute: Math.ceil(doneAt + spent), why: last.then?.why ?? '' }
+            : begins();
         before = undefined;
         continue;
       }
       const minutes = sumOf(parts);
       const word = firstWords([...parts].sort((a, b) => b.minutes.value - a.minutes.value)[0]?.what ?? '');
-      works.set(id, { id, applicationId: surface.applicationId, tag: surface.tag, parts, word, minutes, wait: last.then === null || typeof last.then.least === 'number' ? null : (waitFor(last.then.least) ?? null) });
+      works.set(id, {
+        id,
+        applicationId: surface.applicationId,
+        tag: surface.tag,
+        parts,
+        word,
+        minutes,
+        wait:
+          last.then === null || typeof last.then.least === 'number'
+            ? null
+            : (waitFor(last.then.least) ?? null),
+      });
       steps.push({
-        id, word: `${surface.tag} ${word}`, place: surface.place, minutes: minutes.value, crew: Math.max(...parts.map(({ crew }) => crew)), skill: parts.find(({ skill }) => skill !== null)?.skill ?? null,
-        tools: [...new Set(parts.flatMap(({ shared }) => shared))].map((tool) => ({ tool, count: 1 })), fitness: parts.some(({ needsFit }) => needsFit) ? surface.fitness : null, room: surface.room, air: parts.find(({ air }) => air !== null)?.air ?? null, pinned: input.pins.get(id) ?? null,
+        id,
+        word: `${surface.tag} ${word}`,
+        place: surface.place,
+        minutes: minutes.value,
+        crew: Math.max(...parts.map(({ crew }) => crew)),
+        skill: parts.find(({ skill }) => skill !== null)?.skill ?? null,
+        tools: [...new Set(parts.flatMap(({ shared }) => shared))].map((tool) => ({ tool, count: 1 })),
+        fitness: parts.some(({ needsFit }) => needsFit) ? surface.fitness : null,
+        room: surface.room,
+        air: parts.find(({ air }) => air !== null)?.air ?? null,
+        pinned: input.pins.get(id) ?? null,
         ...(notBefore.minute > 0 ? { notBefore } : {}),
       });
       if (before !== undefined) {
         const { then } = before.last;
         const least = leastAfter(before.last, surface, waitFor);
-        lags.push({ from: before.id, to: id, least, most: then?.most === undefined ? null : Math.max(then.most, least), why: then?.why ?? '' });
+        lags.push({
+          from: before.id,
+          to: id,
+          least,
+          most: then?.most === undefined ? null : Math.max(then.most, least),
+          why: then?.why ?? '',
+        });
       }
       notBefore = begins();
       before = { id, last };
     }
   }
-  return { problem: { people: input.people, tools: toolsFor(input.tools, steps), fitness: input.fitness, steps, lags, horizon: input.horizon }, works, blocked };
+  return {
+    problem: {
+      people: input.people,
+      tools: toolsFor(input.tools, steps),
+      fitness: input.fitness,
+      steps,
+      lags,
+      horizon: input.horizon,
+    },
+    works,
+    blocked,
+  };
 }
 
 /** Minutes that must pass after a step, unless a person has ended the wait. */
-function leastAfter({ step, then }: WorkStep, { confirmed }: DaySurface, waitFor: (key: WaitKey) => Wait | undefined): number {
+function leastAfter(
+  { step, then }: WorkStep,
+  { confirmed }: DaySurface,
+  waitFor: (key: WaitKey) => Wait | undefined,
+): number {
   if (then === null || confirmed.has(step)) return 0;
   return typeof then.least === 'number' ? then.least : (waitFor(then.least)?.likely ?? 0);
 }
@@ -132,10 +220,23 @@ function stretchesOf(steps: readonly WorkStep[]): readonly (readonly WorkStep[])
 function goesOn(own: readonly WorkStep[], last: WorkStep, next: WorkStep): boolean {
   const skill = own.find((part) => part.skill !== null)?.skill ?? null;
   const air = own.find((part) => part.air !== null)?.air ?? null;
-  return (last.then === null || last.then.least === 0) && last.crew === next.crew && (skill === null || next.skill === null || skill === next.skill) && (air === null || next.air === null || air === next.air);
+  return (
+    (last.then === null || last.then.least === 0) &&
+    last.crew === next.crew &&
+    (skill === null || next.skill === null || skill === next.skill) &&
+    (air === null || next.air === null || air === next.air)
+  );
 }
 
-const SUM: Formula<{ sum_min: number }> = { id: 'day.stretch', word: 'stretch of work', says: 't = Σ of its steps', unit: 'min', source: { kind: 'our guess', text: 'steps one after the other without a break' }, inputs: { sum_min: { word: 'steps together', unit: 'min' } }, of: ({ sum_min }) => sum_min };
+const SUM: Formula<{ sum_min: number }> = {
+  id: 'day.stretch',
+  word: 'stretch of work',
+  says: 't = Σ of its steps',
+  unit: 'min',
+  source: { kind: 'our guess', text: 'steps one after the other without a break' },
+  inputs: { sum_min: { word: 'steps together', unit: 'min' } },
+  of: ({ sum_min }) => sum_min,
+};
 
 function sumOf(parts: readonly WorkStep[]): Reasoned<number> {
   const sum = applyFormula(SUM, { sum_min: parts.reduce((total, { minutes }) => total + minutes.value, 0) });
@@ -145,24 +246,49 @@ function sumOf(parts: readonly WorkStep[]): Reasoned<number> {
 /** What the work asks for and nobody counted counts as none: the plan says that it is missing. */
 function toolsFor(tools: readonly Tool[], steps: readonly PlanStep[]): readonly Tool[] {
   const asked = new Set(steps.flatMap((step) => step.tools.map(({ tool }) => tool)));
-  return [...tools, ...[...asked].filter((id) => !tools.some((tool) => tool.id === id)).map((id) => ({ id, word: id, count: 0 }))];
+  return [
+    ...tools,
+    ...[...asked]
+      .filter((id) => !tools.some((tool) => tool.id === id))
+      .map((id) => ({ id, word: id, count: 0 })),
+  ];
 }
 
 /** Waits inside a day's work, from the air of the room. */
-export function waitOf(key: WaitKey, { air, rates = DEFAULT_RATES }: Pick<DayInput, 'air' | 'rates'>): Wait | undefined {
-  const rate = (own: string): number => (rates.find((row) => row.key === own) ?? DEFAULT_RATES.find((row) => row.key === own))?.value ?? 0;
+export function waitOf(
+  key: WaitKey,
+  { air, rates = DEFAULT_RATES }: Pick<DayInput, 'air' | 'rates'>,
+): Wait | undefined {
+  const rate = (own: string): number =>
+    (rates.find((row) => row.key === own) ?? DEFAULT_RATES.find((row) => row.key === own))?.value ?? 0;
   switch (key) {
-    case 'primer, water-based': return primerDry('water-based', air);
-    case 'primer, solvent-based': return primerDry('solvent-based', air);
-    case 'putty': return puttyDry(air, rate('wait-putty'));
-    case 'wall wash': return wallDry(air, rate('wait-wash'));
-    case 'promoter': return promoterDry();
-    case 'roll': case 'panel': case 'sealant': case 'first bond': case 'conditioned room': case 'clear': return undefined;
+    case 'primer, water-based':
+      return primerDry('water-based', air);
+    case 'primer, solvent-based':
+      return primerDry('solvent-based', air);
+    case 'putty':
+      return puttyDry(air, rate('wait-putty'));
+    case 'wall wash':
+      return wallDry(air, rate('wait-wash'));
+    case 'promoter':
+      return promoterDry();
+    case 'roll':
+    case 'panel':
+    case 'sealant':
+    case 'first bond':
+    case 'conditioned room':
+    case 'clear':
+      return undefined;
   }
 }
 
 /** The beginning of a sentence, short enough for a bar. */
 export function firstWords(what: string): string {
   const head = what.split(/[.,:]/)[0] ?? what;
-  return head.length <= 34 ? head.charAt(0).toLowerCase() + head.slice(1) : `${head.slice(0, 33).trimEnd().replace(/^./, (first) => first.toLowerCase())}…`;
+  return head.length <= 34
+    ? head.charAt(0).toLowerCase() + head.slice(1)
+    : `${head
+        .slice(0, 33)
+        .trimEnd()
+        .replace(/^./, (first) => first.toLowerCase())}…`;
 }

@@ -1,7 +1,25 @@
-export { type DayInput, type DayProblem, type DaySurface, type PlannedWork, dayProblem, firstWords, waitOf, workStepId } from './day-problem';
+export {
+  type DayInput,
+  type DayProblem,
+  type DaySurface,
+  type PlannedWork,
+  dayProblem,
+  firstWords,
+  waitOf,
+  workStepId,
+} from './day-problem';
 export { type CaseOfRows, caseOfRows } from './case-of-rows';
 export { type KitItem, type KitList, SUPPLIES, type SupplyKey, kitList, toBuy } from './kit';
 export { type Liquid, MIX_FORMULAS, type MixInput, type MixLine, mixSheet } from './mix-sheet';
 export { LINER_UM, type Warming, type WarmingCase, glassStore_Jm2K, warmingUp } from './warming';
 export { type ReturnCase, returnsAfter } from './returns';
-export { type Closed, type ClosedBy, type Readiness, type ReadinessCase, type ReadinessLimits, type ReadinessMoment, USUAL_LIMITS, readiness } from './readiness';
+export {
+  type Closed,
+  type ClosedBy,
+  type Readiness,
+  type ReadinessCase,
+  type ReadinessLimits,
+  type ReadinessMoment,
+  USUAL_LIMITS,
+  readiness,
+} from './readiness';

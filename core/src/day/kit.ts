@@ -25,27 +25,56 @@ export const SUPPLIES = {
 } as const satisfies Readonly<Record<string, { readonly word: string; readonly unit: string }>>;
 export type SupplyKey = keyof typeof SUPPLIES;
 
-/** Counted from panes and edges. @source blade points: one a pane, common practice; paper, cloths and tape are our guess */
+/**
+ * Counted from panes and edges.
+ * @source blade points: one a pane, common practice; paper, cloths and tape are our guess
+ */
 const PER = { tape_m: 2, paperEach_m: 2.5, clothEach_m2: 4, bladesEach_m2: 3 } as const;
 const USUAL_M2 = 1.5;
 const USUAL_EDGE_M = 5;
 const USED_UP = /blade|tape$|paper|wipe|putty$|cloth/;
 
 /** What to bring for these surfaces: tools named by their steps, and what is used up, counted. */
-export function kitList(surfaces: readonly Pick<DaySurface, 'method' | 'family' | 'area_m2' | 'edge_m' | 'tag'>[], steps: readonly Pick<WorkStep, 'tools'>[]): KitList {
-  const tools = [...new Set(steps.flatMap((step) => step.tools))].filter((tool) => !USED_UP.test(tool)).sort();
-  const glass = surfaces.filter(({ method, family }) => ['flat-glass', 'security', 'curved'].includes(templateFor(method ?? 'trim in place', family).template));
-  const area = (own: typeof surfaces): number => own.reduce((sum, { area_m2 }) => sum + (area_m2 ?? USUAL_M2), 0);
-  const edge = (own: typeof surfaces): number => own.reduce((sum, { edge_m }) => sum + (edge_m ?? USUAL_EDGE_M), 0);
-  const item = (key: SupplyKey, count: number, because: string): KitItem => ({ key, ...SUPPLIES[key], count: Math.ceil(count - 1e-9), because });
+export function kitList(
+  surfaces: readonly Pick<DaySurface, 'method' | 'family' | 'area_m2' | 'edge_m' | 'tag'>[],
+  steps: readonly Pick<WorkStep, 'tools'>[],
+): KitList {
+  const tools = [...new Set(steps.flatMap((step) => step.tools))]
+    .filter((tool) => !USED_UP.test(tool))
+    .sort();
+  const glass = surfaces.filter(({ method, family }) =>
+    ['flat-glass', 'security', 'curved'].includes(templateFor(method ?? 'trim in place', family).template),
+  );
+  const area = (own: typeof surfaces): number =>
+    own.reduce((sum, { area_m2 }) => sum + (area_m2 ?? USUAL_M2), 0);
+  const edge = (own: typeof surfaces): number =>
+    own.reduce((sum, { edge_m }) => sum + (edge_m ?? USUAL_EDGE_M), 0);
+  const item = (key: SupplyKey, count: number, because: string): KitItem => ({
+    key,
+    ...SUPPLIES[key],
+    count: Math.ceil(count - 1e-9),
+    because,
+  });
   return {
     tools: tools.map((word) => ({ key: `tool:${word}`, word, count: null, unit: '', because: '' })),
-    usedUp: surfaces.length === 0 ? [] : [
-      item('blade-points', surfaces.length, 'a fresh point for every pane or sheet'),
-      ...(glass.length > 0 ? [item('scraper-blades', Math.max(glass.length / 2, area(glass) / PER.bladesEach_m2), 'another one for scraping; changed when it drags'), item('paper', edge(glass) / PER.paperEach_m, 'edges dried, then blotted')] : []),
-      item('cloths', 2 + area(surfaces) / PER.clothEach_m2, 'floor, sill and hands'),
-      item('tape', surfaces.length * PER.tape_m, 'liner tabs, marks, masking'),
-    ],
+    usedUp:
+      surfaces.length === 0
+        ? []
+        : [
+            item('blade-points', surfaces.length, 'a fresh point for every pane or sheet'),
+            ...(glass.length > 0
+              ? [
+                  item(
+                    'scraper-blades',
+                    Math.max(glass.length / 2, area(glass) / PER.bladesEach_m2),
+                    'another one for scraping; changed when it drags',
+                  ),
+                  item('paper', edge(glass) / PER.paperEach_m, 'edges dried, then blotted'),
+                ]
+              : []),
+            item('cloths', 2 + area(surfaces) / PER.clothEach_m2, 'floor, sill and hands'),
+            item('tape', surfaces.length * PER.tape_m, 'liner tabs, marks, masking'),
+          ],
   };
 }
 

@@ -1,5 +1,12 @@
 import { DEFAULT_RATES, type Rate, SLIP_MIXES, SOURCE_OF_MARK, templateFor } from '../fitting';
-import { type Formula, type Reasoned, type Source, type Verdict, COMMON_PRACTICE, applyFormula } from '../quantity';
+import {
+  type Formula,
+  type Reasoned,
+  type Source,
+  type Verdict,
+  COMMON_PRACTICE,
+  applyFormula,
+} from '../quantity';
 import type { DaySurface } from './day-problem';
 
 export type Liquid = 'slip' | 'cleaner' | 'alcohol wipe' | 'primer' | 'wall wash' | 'adhesion promoter';
@@ -23,7 +30,10 @@ export interface MixLine {
 }
 
 export interface MixInput {
-  readonly surfaces: readonly Pick<DaySurface, 'method' | 'family' | 'area_m2' | 'edge_m' | 'hasInsideCorner'>[];
+  readonly surfaces: readonly Pick<
+    DaySurface,
+    'method' | 'family' | 'area_m2' | 'edge_m' | 'hasInsideCorner'
+  >[];
   /** By the cap of a concentrate, or the key of a recipe. */
   readonly slip: string;
   readonly primer: 'water-based' | 'solvent-based';
@@ -42,30 +52,134 @@ const USUAL_M2 = 1.5;
 const USUAL_EDGE_M = 5;
 
 export const MIX_FORMULAS = {
-  area: { id: 'day.mixByArea', word: 'litres by area', says: 'V = A · q · n', unit: 'l', source: COMMON_PRACTICE, inputs: { area_m2: { word: 'area', unit: 'm²' }, rate_lm2: { word: 'rate', unit: 'l/m²' }, times: { word: 'times', unit: '' } }, of: ({ area_m2, rate_lm2, times }) => area_m2 * rate_lm2 * times } satisfies Formula<{ area_m2: number; rate_lm2: number; times: number }>,
-  edge: { id: 'day.mixByEdge', word: 'litres by length', says: 'V = L · q', unit: 'l', source: COMMON_PRACTICE, inputs: { length_m: { word: 'length', unit: 'm' }, rate_lm: { word: 'rate', unit: 'l/m' } }, of: ({ length_m, rate_lm }) => length_m * rate_lm } satisfies Formula<{ length_m: number; rate_lm: number }>,
-  share: { id: 'day.slipShare', word: 'soap in water', says: 's = soap ÷ water', unit: 'share', source: COMMON_PRACTICE, inputs: { soap_ml: { word: 'soap', unit: 'ml' }, water_ml: { word: 'water', unit: 'ml' } }, of: ({ soap_ml, water_ml }) => soap_ml / water_ml } satisfies Formula<{ soap_ml: number; water_ml: number }>,
+  area: {
+    id: 'day.mixByArea',
+    word: 'litres by area',
+    says: 'V = A · q · n',
+    unit: 'l',
+    source: COMMON_PRACTICE,
+    inputs: {
+      area_m2: { word: 'area', unit: 'm²' },
+      rate_lm2: { word: 'rate', unit: 'l/m²' },
+      times: { word: 'times', unit: '' },
+    },
+    of: ({ area_m2, rate_lm2, times }) => area_m2 * rate_lm2 * times,
+  } satisfies Formula<{ area_m2: number; rate_lm2: number; times: number }>,
+  edge: {
+    id: 'day.mixByEdge',
+    word: 'litres by length',
+    says: 'V = L · q',
+    unit: 'l',
+    source: COMMON_PRACTICE,
+    inputs: { length_m: { word: 'length', unit: 'm' }, rate_lm: { word: 'rate', unit: 'l/m' } },
+    of: ({ length_m, rate_lm }) => length_m * rate_lm,
+  } satisfies Formula<{ length_m: number; rate_lm: number }>,
+  share: {
+    id: 'day.slipShare',
+    word: 'soap in water',
+    says: 's = soap ÷ water',
+    unit: 'share',
+    source: COMMON_PRACTICE,
+    inputs: { soap_ml: { word: 'soap', unit: 'ml' }, water_ml: { word: 'water', unit: 'ml' } },
+    of: ({ soap_ml, water_ml }) => soap_ml / water_ml,
+  } satisfies Formula<{ soap_ml: number; water_ml: number }>,
 } as const;
 
-/** Everything to be mixed for these surfaces: litres from areas and ways of fitting, scaled to the bottles at hand. Rates of use are our guesses and say so. */
+/**
+ * Everything to be mixed for these surfaces: litres from areas and ways of fitting, scaled to the bottles at
+ * hand. Rates of use are our guesses and say so.
+ */
 export function mixSheet(input: MixInput): readonly MixLine[] {
   const { surfaces, rates = DEFAULT_RATES, primer } = input;
-  const rate = (key: string): Rate => rates.find((row) => row.key === key) ?? DEFAULT_RATES.find((row) => row.key === key) ?? { key, word: key, value: 0, unit: '', mark: 'ask' };
-  const areaOf = (templates: readonly string[]): number => surfaces.filter(({ method, family }) => templates.includes(templateFor(method ?? 'trim in place', family).template)).reduce((sum, { area_m2 }) => sum + (area_m2 ?? USUAL_M2), 0);
-  const edgesOf = (templates: readonly string[]): number => surfaces.filter(({ method, family }) => templates.includes(templateFor(method ?? 'trim in place', family).template)).reduce((sum, { edge_m }) => sum + (edge_m ?? USUAL_EDGE_M), 0);
-  const used = (area_m2: number, key: string, times = 1): Reasoned<number> => { const own = rate(key); const step = applyFormula(MIX_FORMULAS.area, { area_m2, rate_lm2: own.value, times }, { source: SOURCE_OF_MARK[own.mark], remark: own.word }); return { value: step.value, why: [step] }; };
+  const rate = (key: string): Rate =>
+    rates.find((row) => row.key === key) ??
+    DEFAULT_RATES.find((row) => row.key === key) ?? { key, word: key, value: 0, unit: '', mark: 'ask' };
+  const areaOf = (templates: readonly string[]): number =>
+    surfaces
+      .filter(({ method, family }) =>
+        templates.includes(templateFor(method ?? 'trim in place', family).template),
+      )
+      .reduce((sum, { area_m2 }) => sum + (area_m2 ?? USUAL_M2), 0);
+  const edgesOf = (templates: readonly string[]): number =>
+    surfaces
+      .filter(({ method, family }) =>
+        templates.includes(templateFor(method ?? 'trim in place', family).template),
+      )
+      .reduce((sum, { edge_m }) => sum + (edge_m ?? USUAL_EDGE_M), 0);
+  const used = (area_m2: number, key: string, times = 1): Reasoned<number> => {
+    const own = rate(key);
+    const step = applyFormula(
+      MIX_FORMULAS.area,
+      { area_m2, rate_lm2: own.value, times },
+      { source: SOURCE_OF_MARK[own.mark], remark: own.word },
+    );
+    return { value: step.value, why: [step] };
+  };
   const [wet, dry, walls] = [areaOf(WET), areaOf(PRIMED), areaOf(['textured-wall'])];
   const slip = [used(wet, 'slip-wet-pane'), used(wet, 'slip-wet-both'), used(wet, 'mix-slip-again')];
-  const seams_m = edgesOf(['column']) / 2 + surfaces.filter(({ hasInsideCorner }) => hasInsideCorner === true).length * 2 * 2.5;
+  const seams_m =
+    edgesOf(['column']) / 2 +
+    surfaces.filter(({ hasInsideCorner }) => hasInsideCorner === true).length * 2 * 2.5;
   const promoterRate = rate('mix-promoter');
-  const promoter = applyFormula(MIX_FORMULAS.edge, { length_m: seams_m, rate_lm: promoterRate.value }, { source: SOURCE_OF_MARK[promoterRate.mark] });
+  const promoter = applyFormula(
+    MIX_FORMULAS.edge,
+    { length_m: seams_m, rate_lm: promoterRate.value },
+    { source: SOURCE_OF_MARK[promoterRate.mark] },
+  );
   const lines: readonly (MixLine | undefined)[] = [
     wet > 0 ? slipLine(input, slip, rate) : undefined,
-    wet > 0 ? plain('cleaner', used(wet, 'mix-cleaner'), [['concentrate', 1 / 3], ['water', 2 / 3]], 'one third concentrate, two thirds water', 'Slip is no cleaner: its residue lifts edges.', rate) : undefined,
-    dry > 0 ? plain('alcohol wipe', used(dry + areaOf(['table', 'decal']), 'mix-wipe'), [['isopropyl alcohol', 0.7], ['water', 0.3]], '70 % isopropyl alcohol, 30 % water', 'Before decor film and corners; wipe dry. No flame, ventilate.', rate) : undefined,
+    wet > 0
+      ? plain(
+          'cleaner',
+          used(wet, 'mix-cleaner'),
+          [
+            ['concentrate', 1 / 3],
+            ['water', 2 / 3],
+          ],
+          'one third concentrate, two thirds water',
+          'Slip is no cleaner: its residue lifts edges.',
+          rate,
+        )
+      : undefined,
+    dry > 0
+      ? plain(
+          'alcohol wipe',
+          used(dry + areaOf(['table', 'decal']), 'mix-wipe'),
+          [
+            ['isopropyl alcohol', 0.7],
+            ['water', 0.3],
+          ],
+          '70 % isopropyl alcohol, 30 % water',
+          'Before decor film and corners; wipe dry. No flame, ventilate.',
+          rate,
+        )
+      : undefined,
     dry > 0 ? primerLine(used(dry, 'mix-primer', PRIMER_COATS), primer) : undefined,
-    walls > 0 ? plain('wall wash', used(walls, 'mix-wash'), [['detergent', ML_PER_US_FL_OZ / ML_PER_US_GALLON], ['water', 1 - ML_PER_US_FL_OZ / ML_PER_US_GALLON]], '1 fl oz detergent per US gallon', 'Trisodium phosphate in warm water instead where there is grease.', rate) : undefined,
-    promoter.value > 0 ? { liquid: 'adhesion promoter', litres: { value: promoter.value, why: [promoter] }, parts: [{ word: 'neat', litres: promoter.value }], recipe: 'neat', bottles: null, because: 'On laps, seams and inside corners only; dry 5 to 15 min.', verdict: 'go', says: '' } : undefined,
+    walls > 0
+      ? plain(
+          'wall wash',
+          used(walls, 'mix-wash'),
+          [
+            ['detergent', ML_PER_US_FL_OZ / ML_PER_US_GALLON],
+            ['water', 1 - ML_PER_US_FL_OZ / ML_PER_US_GALLON],
+          ],
+          '1 fl oz detergent per US gallon',
+          'Trisodium phosphate in warm water instead where there is grease.',
+          rate,
+        )
+      : undefined,
+    promoter.value > 0
+      ? {
+          liquid: 'adhesion promoter',
+          litres: { value: promoter.value, why: [promoter] },
+          parts: [{ word: 'neat', litres: promoter.value }],
+          recipe: 'neat',
+          bottles: null,
+          because: 'On laps, seams and inside corners only; dry 5 to 15 min.',
+          verdict: 'go',
+          says: '',
+        }
+      : undefined,
   ];
   return lines.filter((line) => line !== undefined);
 }
@@ -79,34 +193,92 @@ function bottlesOf(litres: number, size_l: number, each: string): NonNullable<Mi
   return { count: Math.max(1, Math.ceil(litres / size_l - 1e-9)), size_l, each };
 }
 
-function plain(liquid: Liquid, litres: Reasoned<number>, shares: readonly (readonly [string, number])[], recipe: string, because: string, rate: (key: string) => Rate): MixLine {
+function plain(
+  liquid: Liquid,
+  litres: Reasoned<number>,
+  shares: readonly (readonly [string, number])[],
+  recipe: string,
+  because: string,
+  rate: (key: string) => Rate,
+): MixLine {
   const size_l = rate('mix-bottle').value / 1000;
-  return { liquid, litres, parts: shares.map(([word, share]) => ({ word, litres: litres.value * share })), recipe, bottles: bottlesOf(litres.value, size_l, shares.map(([word, share]) => `${Math.round(size_l * share * 1000)} ml ${word}`).join(', ')), because, verdict: 'go', says: '' };
+  return {
+    liquid,
+    litres,
+    parts: shares.map(([word, share]) => ({ word, litres: litres.value * share })),
+    recipe,
+    bottles: bottlesOf(
+      litres.value,
+      size_l,
+      shares.map(([word, share]) => `${Math.round(size_l * share * 1000)} ml ${word}`).join(', '),
+    ),
+    because,
+    verdict: 'go',
+    says: '',
+  };
 }
 
 function primerLine(litres: Reasoned<number>, primer: MixInput['primer']): MixLine {
   const thinner = primer === 'water-based' ? 'water' : 'its solvent';
-  return { liquid: 'primer', litres, parts: [{ word: 'primer', litres: litres.value / 2 }, { word: thinner, litres: litres.value / 2 }], recipe: `1 : 1 with ${thinner}`, bottles: null, because: 'A little more primer in the cold; cut wood edges get 2 or 3 more coats.', verdict: 'go', says: '' };
+  return {
+    liquid: 'primer',
+    litres,
+    parts: [
+      { word: 'primer', litres: litres.value / 2 },
+      { word: thinner, litres: litres.value / 2 },
+    ],
+    recipe: `1 : 1 with ${thinner}`,
+    bottles: null,
+    because: 'A little more primer in the cold; cut wood edges get 2 or 3 more coats.',
+    verdict: 'go',
+    says: '',
+  };
 }
 
 /** Soap to water, by recipe or by caps, held against too lean and too rich. */
-function slipLine({ slip, air_C, units }: MixInput, parts: readonly Reasoned<number>[], rate: (key: string) => Rate): MixLine {
+function slipLine(
+  { slip, air_C, units }: MixInput,
+  parts: readonly Reasoned<number>[],
+  rate: (key: string) => Rate,
+): MixLine {
   const litres = parts.reduce((sum, { value }) => sum + value, 0);
   const bottle_ml = rate('mix-bottle').value;
   const mix = SLIP_MIXES.find(({ key }) => key === slip);
   const caps = air_C > WARM_C ? 2 : 1;
   const cap = rate('mix-cap');
   const source: Source = mix === undefined ? SOURCE_OF_MARK[cap.mark] : COMMON_PRACTICE;
-  const share = applyFormula(MIX_FORMULAS.share, mix === undefined ? { soap_ml: caps * cap.value, water_ml: CAP_WATER_ML } : { soap_ml: mix.soap_ml, water_ml: mix.water_ml }, { source });
+  const share = applyFormula(
+    MIX_FORMULAS.share,
+    mix === undefined
+      ? { soap_ml: caps * cap.value, water_ml: CAP_WATER_ML }
+      : { soap_ml: mix.soap_ml, water_ml: mix.water_ml },
+    { source },
+  );
   const [lean, rich] = [rate('mix-lean').value, rate('mix-rich').value];
   const state = share.value < lean ? 'lean' : share.value > rich ? 'rich' : 'fit';
-  const perBottle = mix === undefined ? `${Math.round(caps * (bottle_ml / CAP_WATER_ML) * 10) / 10} ${caps === 1 ? 'cap' : 'caps'}` : `${Math.round(share.value * bottle_ml * 10) / 10} ml soap`;
+  const perBottle =
+    mix === undefined
+      ? `${Math.round(caps * (bottle_ml / CAP_WATER_ML) * 10) / 10} ${caps === 1 ? 'cap' : 'caps'}`
+      : `${Math.round(share.value * bottle_ml * 10) / 10} ml soap`;
   return {
-    liquid: 'slip', litres: { value: litres, why: [...parts.flatMap(({ why }) => why), share] }, parts: [{ word: 'soap', litres: litres * share.value }, { word: 'water', litres }],
+    liquid: 'slip',
+    litres: { value: litres, why: [...parts.flatMap(({ why }) => why), share] },
+    parts: [
+      { word: 'soap', litres: litres * share.value },
+      { word: 'water', litres },
+    ],
     recipe: mix === undefined ? `${caps} ${caps === 1 ? 'cap' : 'caps'} per 32 fl oz` : mix.recipe,
     bottles: bottlesOf(litres, bottle_ml / 1000, perBottle),
-    because: mix === undefined ? `It will be ${Math.round(air_C)} °C: ${caps === 2 ? 'over 22 °C a second cap' : 'one cap is enough up to 22 °C'}.${cap.mark === 'measured' ? '' : ' How much a cap holds is not known: measure it once.'}` : mix.remark,
+    because:
+      mix === undefined
+        ? `It will be ${Math.round(air_C)} °C: ${caps === 2 ? 'over 22 °C a second cap' : 'one cap is enough up to 22 °C'}.${cap.mark === 'measured' ? '' : ' How much a cap holds is not known: measure it once.'}`
+        : mix.remark,
     verdict: state === 'fit' ? (mix === undefined && cap.mark !== 'measured' ? 'unknown' : 'go') : 'stop',
-    says: state === 'lean' ? 'Too lean: the film cannot be moved.' : state === 'rich' ? 'Too rich: it will not stick and lifts later.' : `${(share.value * 100).toFixed(2)} % soap${units === 'imperial' ? `, ${(litres * 1000 / ML_PER_US_FL_OZ).toFixed(0)} fl oz in all` : ''}`,
+    says:
+      state === 'lean'
+        ? 'Too lean: the film cannot be moved.'
+        : state === 'rich'
+          ? 'Too rich: it will not stick and lifts later.'
+          : `${(share.value * 100).toFixed(2)} % soap${units === 'imperial' ? `, ${((litres * 1000) / ML_PER_US_FL_OZ).toFixed(0)} fl oz in all` : ''}`,
   };
 }

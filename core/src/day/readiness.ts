@@ -1,4 +1,18 @@
-import { type Facing, type SunTrack, type TimeSpan, type WeatherHour, DEW_POINT, bandOfEnd, clearSkyOn, directSun, litOf, skylineOf, sunTrack, weatherAt, type PlaceOnEarth } from '../climate';
+import {
+  type Facing,
+  type SunTrack,
+  type TimeSpan,
+  type WeatherHour,
+  DEW_POINT,
+  bandOfEnd,
+  clearSkyOn,
+  directSun,
+  litOf,
+  skylineOf,
+  sunTrack,
+  weatherAt,
+  type PlaceOnEarth,
+} from '../climate';
 import { type MakeUp, DIFFUSE_AS_DEG, PanesThroughTime, heatGapsOf, heatPanesOf } from '../glazing';
 import { absorptionOf } from '../thermal-stress';
 import type { Air } from '../waiting';
@@ -70,10 +84,20 @@ const RUN_IN_MS = 3 * 3_600_000;
 const CALM_WM2K = 8;
 const PER_WIND_WM2K = 4;
 
-/** When film may be laid on a surface, minute by minute: no direct sun, not still warm from it, within the film's range, over the dew point by 3 K, no frost, no rain outside.
- *  @param weather hourly; hours without it are closed as unknown where they matter
- *  @throws CoreError CLIMATE_FACING */
-export function readiness(own: ReadinessCase, weather: readonly WeatherHour[], from_ms: number, to_ms: number, limits: ReadinessLimits = USUAL_LIMITS, track: SunTrack = sunTrack(own.place, from_ms - RUN_IN_MS, to_ms)): Readiness {
+/**
+ * When film may be laid on a surface, minute by minute: no direct sun, not still warm from it, within the
+ * film's range, over the dew point by 3 K, no frost, no rain outside.
+ * @param weather hourly; hours without it are closed as unknown where they matter
+ * @throws CoreError CLIMATE_FACING
+ */
+export function readiness(
+  own: ReadinessCase,
+  weather: readonly WeatherHour[],
+  from_ms: number,
+  to_ms: number,
+  limits: ReadinessLimits = USUAL_LIMITS,
+  track: SunTrack = sunTrack(own.place, from_ms - RUN_IN_MS, to_ms),
+): Readiness {
   const sun = own.facing === null ? [] : directSun(track, own.facing, 'seen');
   const minutes = Math.ceil((to_ms - from_ms) / MINUTE_MS);
   const glass = own.makeUp === null ? undefined : new GlassRun(own.makeUp, own, track, weather);
@@ -86,26 +110,37 @@ export function readiness(own: ReadinessCase, weather: readonly WeatherHour[], f
   for (let minute = 0; minute < minutes; minute += 1) {
     const at = from_ms + minute * MINUTE_MS;
     const now = weatherAt(weather, at);
-    const isSunny = sun.some((span) => span.from_ms < at + MINUTE_MS && span.to_ms > at) && (now === undefined || now.cloud < limits.overcast);
+    const isSunny =
+      sun.some((span) => span.from_ms < at + MINUTE_MS && span.to_ms > at) &&
+      (now === undefined || now.cloud < limits.overcast);
     const surface_C = glass?.advance(at, isWithin(sun, at)) ?? own.indoor.air_C;
     const air: Air = filmIsOutside ? (now ?? own.indoor) : own.indoor;
     const dew_C = DEW_POINT.of(air);
-    if (minute % EVERY === 0) moments.push({ instant_ms: at, surface_C, air_C: air.air_C, outdoor_C: now?.air_C ?? null, dew_C });
+    if (minute % EVERY === 0)
+      moments.push({ instant_ms: at, surface_C, air_C: air.air_C, outdoor_C: now?.air_C ?? null, dew_C });
     const warmOver = surface_C - Math.max(own.indoor.air_C, now?.air_C ?? own.indoor.air_C);
     if (isSunny) warmSince = undefined;
-    let reason: (readonly [ClosedBy, string]) | undefined;
+    let reason: readonly [ClosedBy, string] | undefined;
     if (isSunny) reason = ['sun', 'the sun is on it'];
     else if (glass !== undefined && warmOver > limits.warm_K && own.facing !== null) {
       warmSince ??= minute;
       reason = ['warm', `still warm from the sun: ${round(surface_C)} °C`];
     } else if (warmSince !== undefined) {
       const until = warmSince + Math.ceil((minute - warmSince) * COOLING_STRETCH);
-      for (let own_ = minute; own_ < Math.min(minutes, until); own_ += 1) reasons[own_] = ['warm', 'still cooling: a quarter longer than reckoned, edges follow slowly'];
+      for (let own_ = minute; own_ < Math.min(minutes, until); own_ += 1)
+        reasons[own_] = ['warm', 'still cooling: a quarter longer than reckoned, edges follow slowly'];
       warmSince = undefined;
     }
     reason ??= reasons[minute] ?? rangeReason(own, surface_C, air.air_C, dew_C);
-    if (reason === undefined && filmIsOutside) reason = now === undefined ? ['weather unknown', 'no forecast for this hour'] : now.rain_mm > RAIN_MM ? ['rain', `rain, ${now.rain_mm.toFixed(1)} mm in the hour`] : outsideAhead(own, coldest(at), limits.ahead_h);
-    if (reason === undefined && now === undefined && own.facing !== null && glass !== undefined) reason = ['weather unknown', 'no forecast for this hour: the glass may be colder than the film bears'];
+    if (reason === undefined && filmIsOutside)
+      reason =
+        now === undefined
+          ? ['weather unknown', 'no forecast for this hour']
+          : now.rain_mm > RAIN_MM
+            ? ['rain', `rain, ${now.rain_mm.toFixed(1)} mm in the hour`]
+            : outsideAhead(own, coldest(at), limits.ahead_h);
+    if (reason === undefined && now === undefined && own.facing !== null && glass !== undefined)
+      reason = ['weather unknown', 'no forecast for this hour: the glass may be colder than the film bears'];
     reasons[minute] = reason;
   }
   const closed: { from_ms: number; to_ms: number; by: ClosedBy; says: string }[] = [];
@@ -125,22 +160,54 @@ export function readiness(own: ReadinessCase, weather: readonly WeatherHour[], f
   }
   const { facing } = own;
   const asked = sun.filter((span) => span.to_ms > from_ms && span.from_ms < to_ms);
-  return { sun: asked, fit, closed, moments, bands: facing === null || limits.doubt_deg <= 0 || to_ms - from_ms > 2 * DAY_MS ? [] : asked.map((span) => ({ begin: bandOfEnd(track, facing, span.from_ms, limits.doubt_deg), end: bandOfEnd(track, facing, span.to_ms, limits.doubt_deg) })) };
+  return {
+    sun: asked,
+    fit,
+    closed,
+    moments,
+    bands:
+      facing === null || limits.doubt_deg <= 0 || to_ms - from_ms > 2 * DAY_MS
+        ? []
+        : asked.map((span) => ({
+            begin: bandOfEnd(track, facing, span.from_ms, limits.doubt_deg),
+            end: bandOfEnd(track, facing, span.to_ms, limits.doubt_deg),
+          })),
+  };
 }
 
-function rangeReason({ least_C, most_C }: ReadinessCase, surface_C: number, air_C: number, dew_C: number): readonly [ClosedBy, string] | undefined {
+function rangeReason(
+  { least_C, most_C }: ReadinessCase,
+  surface_C: number,
+  air_C: number,
+  dew_C: number,
+): readonly [ClosedBy, string] | undefined {
   if (surface_C <= 0) return ['frost', `the surface is at ${round(surface_C)} °C: ice`];
-  if (surface_C < dew_C + DEW_MARGIN_K) return ['dew', `${round(surface_C)} °C is within 3 K of the dew point, ${round(dew_C)} °C`];
-  for (const [what, value] of [['the surface is', surface_C], ['the air is', air_C]] as const) {
-    if (least_C !== null && value < least_C) return ['too cold', `${what} at ${round(value)} °C, the film wants at least ${round(least_C)}`];
-    if (most_C !== null && value > most_C) return ['too hot', `${what} at ${round(value)} °C, the film wants at most ${round(most_C)}`];
+  if (surface_C < dew_C + DEW_MARGIN_K)
+    return ['dew', `${round(surface_C)} °C is within 3 K of the dew point, ${round(dew_C)} °C`];
+  for (const [what, value] of [
+    ['the surface is', surface_C],
+    ['the air is', air_C],
+  ] as const) {
+    if (least_C !== null && value < least_C)
+      return ['too cold', `${what} at ${round(value)} °C, the film wants at least ${round(least_C)}`];
+    if (most_C !== null && value > most_C)
+      return ['too hot', `${what} at ${round(value)} °C, the film wants at most ${round(most_C)}`];
   }
   return undefined;
 }
 
-function outsideAhead({ least_C }: ReadinessCase, coldest_C: number, ahead_h: number): readonly [ClosedBy, string] | undefined {
+function outsideAhead(
+  { least_C }: ReadinessCase,
+  coldest_C: number,
+  ahead_h: number,
+): readonly [ClosedBy, string] | undefined {
   const least = Math.max(0, least_C ?? 0);
-  return coldest_C < least ? ['too cold', `it falls to ${round(coldest_C)} °C within ${ahead_h} h, the film wants at least ${round(least)}`] : undefined;
+  return coldest_C < least
+    ? [
+        'too cold',
+        `it falls to ${round(coldest_C)} °C within ${ahead_h} h, the film wants at least ${round(least)}`,
+      ]
+    : undefined;
 }
 
 /** Lowest air over the hours from a moment on. */
@@ -148,7 +215,10 @@ function coldestAhead(weather: readonly WeatherHour[], ahead_h: number): (instan
   const first = weather[0]?.instant_ms ?? 0;
   return (instant_ms) => {
     const hour = Math.floor((instant_ms - first) / 3_600_000);
-    return Math.min(Number.POSITIVE_INFINITY, ...weather.slice(Math.max(0, hour), Math.max(0, hour + ahead_h + 1)).map(({ air_C }) => air_C));
+    return Math.min(
+      Number.POSITIVE_INFINITY,
+      ...weather.slice(Math.max(0, hour), Math.max(0, hour + ahead_h + 1)).map(({ air_C }) => air_C),
+    );
   };
 }
 
@@ -168,11 +238,21 @@ class GlassRun {
   readonly #skyline: ReturnType<typeof skylineOf>;
   #isStarted = false;
 
-  constructor(private readonly makeUp: MakeUp, private readonly own: ReadinessCase, private readonly track: SunTrack, private readonly weather: readonly WeatherHour[]) {
+  constructor(
+    private readonly makeUp: MakeUp,
+    private readonly own: ReadinessCase,
+    private readonly track: SunTrack,
+    private readonly weather: readonly WeatherHour[],
+  ) {
     this.#absorption = absorptionOf(makeUp);
     this.#diffuse = this.#absorption.at(DIFFUSE_AS_DEG);
     this.#skyline = skylineOf(own.facing?.skyline ?? []);
-    this.#panes = new PanesThroughTime(heatPanesOf(makeUp, [], this.#absorption.emissivities), heatGapsOf(makeUp), makeUp.panes.map(() => own.indoor.air_C), own.height_m);
+    this.#panes = new PanesThroughTime(
+      heatPanesOf(makeUp, [], this.#absorption.emissivities),
+      heatGapsOf(makeUp),
+      makeUp.panes.map(() => own.indoor.air_C),
+      own.height_m,
+    );
   }
 
   /** @returns temperature of the pane that takes the film at the end of the minute */
@@ -182,10 +262,22 @@ class GlassRun {
     const outdoor_C = own.facing === null ? own.indoor.air_C : (now?.air_C ?? own.indoor.air_C);
     if (!this.#isStarted) {
       this.#isStarted = true;
-      this.#panes.advance(4 * 3600, { outdoor_C, indoor_C: own.indoor.air_C, outdoor_Wm2K: CALM_WM2K, absorbed_Wm2: makeUp.panes.map(() => 0) });
+      this.#panes.advance(4 * 3600, {
+        outdoor_C,
+        indoor_C: own.indoor.air_C,
+        outdoor_Wm2K: CALM_WM2K,
+        absorbed_Wm2: makeUp.panes.map(() => 0),
+      });
     }
-    this.#panes.advance(60, { outdoor_C, indoor_C: own.indoor.air_C, outdoor_Wm2K: own.facing === null ? 4 : CALM_WM2K + PER_WIND_WM2K * (now?.wind_ms ?? 0), absorbed_Wm2: this.#absorbed(at, isLit, now?.cloud ?? 0) });
-    return this.#panes.temperatures_C[own.side === 'outside' ? 0 : makeUp.panes.length - 1] ?? own.indoor.air_C;
+    this.#panes.advance(60, {
+      outdoor_C,
+      indoor_C: own.indoor.air_C,
+      outdoor_Wm2K: own.facing === null ? 4 : CALM_WM2K + PER_WIND_WM2K * (now?.wind_ms ?? 0),
+      absorbed_Wm2: this.#absorbed(at, isLit, now?.cloud ?? 0),
+    });
+    return (
+      this.#panes.temperatures_C[own.side === 'outside' ? 0 : makeUp.panes.length - 1] ?? own.indoor.air_C
+    );
   }
 
   #absorbed(at: number, isLit: boolean, cloud: number): readonly number[] {
@@ -199,11 +291,16 @@ class GlassRun {
     const beam = beam_Wm2 * lit * (1 - cloud);
     const direct = this.#absorption.at((Math.acos(Math.min(1, Math.max(0, cosIncidence))) * 180) / Math.PI);
     // Own judgement: under full cloud the sky gives about as much as under a clear one.
-    return this.makeUp.panes.map((_, pane) => beam * (direct[pane] ?? 0) + diffuse_Wm2 * (this.#diffuse[pane] ?? 0));
+    return this.makeUp.panes.map(
+      (_, pane) => beam * (direct[pane] ?? 0) + diffuse_Wm2 * (this.#diffuse[pane] ?? 0),
+    );
   }
 }
 
-function litShare({ bearing_deg, shading }: Facing, { azimuth_deg, altitude_deg }: { readonly azimuth_deg: number; readonly altitude_deg: number }): number {
+function litShare(
+  { bearing_deg, shading }: Facing,
+  { azimuth_deg, altitude_deg }: { readonly azimuth_deg: number; readonly altitude_deg: number },
+): number {
   if (shading === null) return 1;
   const aside = ((azimuth_deg - bearing_deg) * Math.PI) / 180;
   const out = Math.cos(aside);

@@ -14,14 +14,23 @@ export interface ReturnCase {
 }
 
 /** What is to be waited for after the last stretch of a surface: each a reminder or a return visit. */
-export function returnsAfter({ method, family, film_um, room, glass_C, outdoorLow_C }: ReturnCase): readonly Wait[] {
+export function returnsAfter({
+  method,
+  family,
+  film_um,
+  room,
+  glass_C,
+  outdoorLow_C,
+}: ReturnCase): readonly Wait[] {
   const { template } = templateFor(method, family);
   const isWet = ['flat-glass', 'security', 'curved'].includes(template);
   const isVinyl = template === 'table' || template === 'decal' || family === 'wrap';
   return [
     firstBond(template === 'decal' ? 'decal' : 'film'),
     ...(isWet ? [sealantBack(film_um)] : []),
-    ...(isWet && glass_C !== null ? [clearBy({ film_um, glass_C, room, isMetallised: family === 'low emissivity' })] : []),
+    ...(isWet && glass_C !== null
+      ? [clearBy({ film_um, glass_C, room, isMetallised: family === 'low emissivity' })]
+      : []),
     ...(isVinyl && outdoorLow_C !== null && outdoorLow_C < 13 ? [conditionedRoom(outdoorLow_C)] : []),
   ];
 }

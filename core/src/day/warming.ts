@@ -2,7 +2,12 @@ import { type Wait, panelWarming, rollWarming } from '../waiting';
 
 /** What comes in from the cold before a day's work. */
 export interface WarmingCase {
-  readonly rolls: readonly { readonly key: string; readonly word: string; readonly length_m: number; readonly film_um: number }[];
+  readonly rolls: readonly {
+    readonly key: string;
+    readonly word: string;
+    readonly length_m: number;
+    readonly film_um: number;
+  }[];
   /** Glass and sheet of what is brought in, such as a car; heat held a square metre. */
   readonly panels: readonly { readonly key: string; readonly word: string; readonly store_Jm2K: number }[];
   readonly from_C: number;
@@ -29,12 +34,38 @@ export function glassStore_Jm2K(thickness_mm: number): number {
   return (GLASS_JM3K * thickness_mm) / 1000;
 }
 
-/** How long everything that comes in from the cold must stand before the film goes on. In a room no warmer than where it comes from nothing waits.
- *  @throws CoreError WAITING_RANGE when a length, thickness or core is out of range */
-export function warmingUp({ rolls, panels, from_C, room_C, wrap, coreRadius_mm }: WarmingCase): readonly Warming[] {
+/**
+ * How long everything that comes in from the cold must stand before the film goes on. In a room no warmer
+ * than where it comes from nothing waits.
+ * @throws CoreError WAITING_RANGE when a length, thickness or core is out of range
+ */
+export function warmingUp({
+  rolls,
+  panels,
+  from_C,
+  room_C,
+  wrap,
+  coreRadius_mm,
+}: WarmingCase): readonly Warming[] {
   const start_C = Math.min(from_C, room_C);
   return [
-    ...rolls.map(({ key, word, length_m, film_um }): Warming => ({ key, word, wait: rollWarming({ length_m, pitch_um: film_um + LINER_UM, coreRadius_mm, wrap, start_C, room_C, within_K: WITHIN_K }) })),
-    ...panels.map(({ key, word, store_Jm2K }): Warming => ({ key, word, wait: panelWarming(start_C, room_C, WITHIN_K, store_Jm2K) })),
+    ...rolls.map(({ key, word, length_m, film_um }): Warming => ({
+      key,
+      word,
+      wait: rollWarming({
+        length_m,
+        pitch_um: film_um + LINER_UM,
+        coreRadius_mm,
+        wrap,
+        start_C,
+        room_C,
+        within_K: WITHIN_K,
+      }),
+    })),
+    ...panels.map(({ key, word, store_Jm2K }): Warming => ({
+      key,
+      word,
+      wait: panelWarming(start_C, room_C, WITHIN_K, store_Jm2K),
+    })),
   ];
 }

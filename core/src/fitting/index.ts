@@ -1,6 +1,16 @@
 export { type Caution, CAUTIONS } from './cautions';
 export { MINUTES_FORMULA, type WorkStep, type WorkStepsInput, workStepsFor } from './work-steps';
-export { FLAT_GLASS, type Pause, type SharedTool, type StepCase, type StepTemplate, TEMPLATES, type WorkTemplate, isHandover, templateFor } from './templates';
+export {
+  FLAT_GLASS,
+  type Pause,
+  type SharedTool,
+  type StepCase,
+  type StepTemplate,
+  TEMPLATES,
+  type WorkTemplate,
+  isHandover,
+  templateFor,
+} from './templates';
 export { type SlipMix, SLIP_FORMULAS, SLIP_MIXES, slipNeeded, slipShare } from './slip';
 export { type Rate, DEFAULT_RATES, SOURCE_OF_MARK, rateValue } from './rates';
 export { DEFAULT_SCHOOLS, SCHOOLS } from './schools';

@@ -17,20 +17,52 @@ export interface SlipMix {
 }
 
 export const SLIP_MIXES: readonly SlipMix[] = [
-  { key: 'household', word: 'household', recipe: '2 tbsp mild baby shampoo per US gallon', soap_ml: 2 * ML_PER_TABLESPOON, water_ml: ML_PER_US_GALLON, remark: 'Too much will not stick and lifts later; too little cannot be moved. Distilled water preferred.' },
-  { key: 'small-bottle', word: 'small bottle', recipe: '6 to 8 drops dish soap per 16 fl oz', soap_ml: 7 * ML_PER_DROP, water_ml: 16 * ML_PER_US_FL_OZ, remark: 'Reckoned with 7 drops of about 0.05 ml.' },
-  { key: 'strong', word: 'strong', recipe: '1 fl oz shampoo per 32 fl oz bottle', soap_ml: ML_PER_US_FL_OZ, water_ml: 32 * ML_PER_US_FL_OZ, remark: 'For shrinking on the outside only.' },
+  {
+    key: 'household',
+    word: 'household',
+    recipe: '2 tbsp mild baby shampoo per US gallon',
+    soap_ml: 2 * ML_PER_TABLESPOON,
+    water_ml: ML_PER_US_GALLON,
+    remark: 'Too much will not stick and lifts later; too little cannot be moved. Distilled water preferred.',
+  },
+  {
+    key: 'small-bottle',
+    word: 'small bottle',
+    recipe: '6 to 8 drops dish soap per 16 fl oz',
+    soap_ml: 7 * ML_PER_DROP,
+    water_ml: 16 * ML_PER_US_FL_OZ,
+    remark: 'Reckoned with 7 drops of about 0.05 ml.',
+  },
+  {
+    key: 'strong',
+    word: 'strong',
+    recipe: '1 fl oz shampoo per 32 fl oz bottle',
+    soap_ml: ML_PER_US_FL_OZ,
+    water_ml: 32 * ML_PER_US_FL_OZ,
+    remark: 'For shrinking on the outside only.',
+  },
 ];
 
 const SHARE: Formula<{ soap_ml: number; water_ml: number }> = {
-  id: 'fitting.slipShare', word: 'soap in the slip', says: 's = soap ÷ water', unit: 'share', source: COMMON_PRACTICE,
+  id: 'fitting.slipShare',
+  word: 'soap in the slip',
+  says: 's = soap ÷ water',
+  unit: 'share',
+  source: COMMON_PRACTICE,
   inputs: { soap_ml: { word: 'soap', unit: 'ml' }, water_ml: { word: 'water', unit: 'ml' } },
   of: ({ soap_ml, water_ml }) => soap_ml / water_ml,
 };
 
 const NEEDED: Formula<{ area_m2: number; perPass_l: number }> = {
-  id: 'fitting.slipNeeded', word: 'slip for this step', says: 'V = area · litres per square metre', unit: 'l', source: COMMON_PRACTICE,
-  inputs: { area_m2: { word: 'glass area', unit: 'm²' }, perPass_l: { word: 'litres per square metre', unit: 'l/m²' } },
+  id: 'fitting.slipNeeded',
+  word: 'slip for this step',
+  says: 'V = area · litres per square metre',
+  unit: 'l',
+  source: COMMON_PRACTICE,
+  inputs: {
+    area_m2: { word: 'glass area', unit: 'm²' },
+    perPass_l: { word: 'litres per square metre', unit: 'l/m²' },
+  },
   of: ({ area_m2, perPass_l }) => area_m2 * perPass_l,
 };
 
@@ -46,7 +78,16 @@ export function slipShare({ soap_ml, water_ml }: SlipMix): Reasoned<number> {
 /** Litres of slip for wetting `area_m2` once, by a rate that carries how well it is known.
  *  @throws CoreError FITTING_AREA_RANGE when the area is not within 0 to 1000 m² */
 export function slipNeeded(area_m2: number, rate: Pick<Rate, 'value' | 'mark'>): Reasoned<number> {
-  if (!(area_m2 > 0 && area_m2 <= 1000)) throw new CoreError('FITTING_AREA_RANGE', { path: 'area_m2', expected: 'over 0 to 1000 m²', got: String(area_m2) });
-  const step = applyFormula(NEEDED, { area_m2, perPass_l: rate.value }, { source: SOURCE_OF_MARK[rate.mark] });
+  if (!(area_m2 > 0 && area_m2 <= 1000))
+    throw new CoreError('FITTING_AREA_RANGE', {
+      path: 'area_m2',
+      expected: 'over 0 to 1000 m²',
+      got: String(area_m2),
+    });
+  const step = applyFormula(
+    NEEDED,
+    { area_m2, perPass_l: rate.value },
+    { source: SOURCE_OF_MARK[rate.mark] },
+  );
   return { value: step.value, why: [step] };
 }

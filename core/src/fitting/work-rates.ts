@@ -1,6 +1,9 @@
 import type { Rate } from './rates';
 
-/** How long work takes, by what it counts. Nobody has published these: our guesses until a crew has timed its own. */
+/**
+ * How long work takes, by what it counts. Nobody has published these: our guesses until a crew has timed its
+ * own.
+ */
 const WORK = [
   ['work-protect', 'covering, masking, clearing the way', 6, 'min'],
   ['work-remeasure', 'holding the blank against the surface', 2, 'min'],
@@ -42,4 +45,10 @@ const WORK = [
 
 export type WorkRateKey = (typeof WORK)[number][0];
 
-export const WORK_RATES: readonly Rate[] = WORK.map(([key, word, value, unit]) => ({ key, word, value, unit, mark: 'our guess' }));
+export const WORK_RATES: readonly Rate[] = WORK.map(([key, word, value, unit]) => ({
+  key,
+  word,
+  value,
+  unit,
+  mark: 'our guess',
+}));

@@ -50,15 +50,34 @@ const USUAL_M2 = 1.5;
 const USUAL_EDGE_M = 5;
 
 export const MINUTES_FORMULA: Formula<{ sum_min: number; times: number }> = {
-  id: 'fitting.minutes', word: 'how long it takes', says: 't = Σ (rate · what it counts) · reach', unit: 'min', source: { kind: 'our guess', text: 'rates of work: our guess until a crew has timed its own, see Settings' },
-  inputs: { sum_min: { word: 'rates times area, edge or pieces', unit: 'min' }, times: { word: 'hard to reach', unit: 'times' } }, of: ({ sum_min, times }) => Math.max(1, Math.ceil(sum_min * times)),
+  id: 'fitting.minutes',
+  word: 'how long it takes',
+  says: 't = Σ (rate · what it counts) · reach',
+  unit: 'min',
+  source: {
+    kind: 'our guess',
+    text: 'rates of work: our guess until a crew has timed its own, see Settings',
+  },
+  inputs: {
+    sum_min: { word: 'rates times area, edge or pieces', unit: 'min' },
+    times: { word: 'hard to reach', unit: 'times' },
+  },
+  of: ({ sum_min, times }) => Math.max(1, Math.ceil(sum_min * times)),
 };
 
-/** The steps of fitting film by the chosen schools, in order, each with its cautions, its length and what must pass before the next.
- *  @source common practice, no published source */
+/**
+ * The steps of fitting film by the chosen schools, in order, each with its cautions, its length and what must
+ * pass before the next.
+ * @source common practice, no published source
+ */
 export function workStepsFor(input: WorkStepsInput): readonly WorkStep[] {
   const template = templateFor(input.method ?? 'trim in place', input.family);
-  const own: StepCase = { schools: input.schools, hasInsideCorner: input.hasInsideCorner ?? false, shrink: input.shrink ?? 'fold by fold', primer: input.primer ?? 'water-based' };
+  const own: StepCase = {
+    schools: input.schools,
+    hasInsideCorner: input.hasInsideCorner ?? false,
+    shrink: input.shrink ?? 'fold by fold',
+    primer: input.primer ?? 'water-based',
+  };
   const isLarge = input.area_m2 === undefined || input.area_m2 >= LARGE_SHEET_M2;
   return template.steps
     .filter((step) => step.when === undefined || step.when(own))
@@ -82,26 +101,60 @@ export function workStepsFor(input: WorkStepsInput): readonly WorkStep[] {
     }));
 }
 
-function minutesOf(step: StepTemplate, { area_m2 = USUAL_M2, edge_m = USUAL_EDGE_M, isHardToReach = false, rates = DEFAULT_RATES }: WorkStepsInput): Reasoned<number> {
-  const known = (key: string): Rate | undefined => rates.find((row) => row.key === key) ?? DEFAULT_RATES.find((row) => row.key === key);
+function minutesOf(
+  step: StepTemplate,
+  { area_m2 = USUAL_M2, edge_m = USUAL_EDGE_M, isHardToReach = false, rates = DEFAULT_RATES }: WorkStepsInput,
+): Reasoned<number> {
+  const known = (key: string): Rate | undefined =>
+    rates.find((row) => row.key === key) ?? DEFAULT_RATES.find((row) => row.key === key);
   const used = step.takes.map(known).filter((rate) => rate !== undefined);
-  const sum_min = used.reduce((sum, { value, unit }) => sum + value * (unit === 'min/m²' ? area_m2 : unit === 'min/m' ? edge_m : 1), 0);
-  const source = used.every(({ mark }) => mark === 'measured') && used.length > 0 ? SOURCE_OF_MARK.measured : MINUTES_FORMULA.source;
-  const trace = applyFormula(MINUTES_FORMULA, { sum_min, times: isHardToReach ? (known('work-hard')?.value ?? 1) : 1 }, { source, remark: used.map(({ word, value, unit }) => `${word}: ${value} ${unit}`).join('; ') });
+  const sum_min = used.reduce(
+    (sum, { value, unit }) => sum + value * (unit === 'min/m²' ? area_m2 : unit === 'min/m' ? edge_m : 1),
+    0,
+  );
+  const source =
+    used.every(({ mark }) => mark === 'measured') && used.length > 0
+      ? SOURCE_OF_MARK.measured
+      : MINUTES_FORMULA.source;
+  const trace = applyFormula(
+    MINUTES_FORMULA,
+    { sum_min, times: isHardToReach ? (known('work-hard')?.value ?? 1) : 1 },
+    { source, remark: used.map(({ word, value, unit }) => `${word}: ${value} ${unit}`).join('; ') },
+  );
   return { value: trace.value, why: [trace] };
 }
 
-function cautionsOf(step: StepTemplate, index: number, { area_m2, condition, isSecurityFilm, method }: WorkStepsInput): CautionKey[] {
+function cautionsOf(
+  step: StepTemplate,
+  index: number,
+  { area_m2, condition, isSecurityFilm, method }: WorkStepsInput,
+): CautionKey[] {
   const isLarge = area_m2 === undefined || area_m2 >= LARGE_SHEET_M2;
   const isGlass = method === undefined || !OFF_GLASS.has(method);
   const own = step.cautions.filter((key) => key !== 'largeSheet' || isLarge);
   const isHurt = condition === 'cracked' || condition === 'chipped';
-  return [...new Set<CautionKey>([...(isHurt ? (['crackedGlass'] as const) : []), ...(index === 0 && isGlass ? (['glassAndFilm'] as const) : []), ...(isSecurityFilm && index === 0 ? (['safetyFilm'] as const) : []), ...own])];
+  return [
+    ...new Set<CautionKey>([
+      ...(isHurt ? (['crackedGlass'] as const) : []),
+      ...(index === 0 && isGlass ? (['glassAndFilm'] as const) : []),
+      ...(isSecurityFilm && index === 0 ? (['safetyFilm'] as const) : []),
+      ...own,
+    ]),
+  ];
 }
 
-const OFF_GLASS: ReadonlySet<CutMethod> = new Set<CutMethod>(['decor', 'column', 'wrapped edges', 'furrow girth', 'textured wall']);
+const OFF_GLASS: ReadonlySet<CutMethod> = new Set<CutMethod>([
+  'decor',
+  'column',
+  'wrapped edges',
+  'furrow girth',
+  'textured wall',
+]);
 
-function slipOf(step: StepTemplate, { area_m2, rates = DEFAULT_RATES }: WorkStepsInput): { slip_l?: Reasoned<number> } {
+function slipOf(
+  step: StepTemplate,
+  { area_m2, rates = DEFAULT_RATES }: WorkStepsInput,
+): { slip_l?: Reasoned<number> } {
   if (step.slip === undefined || area_m2 === undefined) return {};
   const key = step.slip === 'wet the pane' ? 'slip-wet-pane' : 'slip-wet-both';
   const rate = rates.find((row) => row.key === key);

@@ -4,7 +4,9 @@ import { type Band, type ByBand, byBand, nearInfraredOf, solarOf } from './bands
 import { type GlassTint, bareGlass } from './glass-table';
 import { type FilmElement, type LayerOptics, filmElementOf } from './optics';
 
-/** A film as measured on its reference glass, film on the back: T, R through the glass, R of the film's side. */
+/**
+ * A film as measured on its reference glass, film on the back: T, R through the glass, R of the film's side.
+ */
 export interface FilmOptics {
   readonly referenceTint: GlassTint;
   readonly reference_mm: number;
@@ -24,52 +26,107 @@ export interface FilmReading {
   readonly assumed: readonly string[];
 }
 
-/** A film's room face where its sheet is silent. @source bare polyester and hard coats .8 to .9 (from memory) */
+/**
+ * A film's room face where its sheet is silent.
+ * @source bare polyester and hard coats .8 to .9 (from memory)
+ */
 export const USUAL_FILM_EMISSIVITY = 0.84;
-/** Where only the block of ultraviolet is known to be near all. @source window films with absorbers (from memory) */
+/**
+ * Where only the block of ultraviolet is known to be near all.
+ * @source window films with absorbers (from memory)
+ */
 const USUAL_UV = 0.02;
 /** Ultraviolet thrown back by bare glass and polyester. @source from memory */
 const USUAL_UV_REFLECTED = 0.07;
 
-type FilmFigures = Pick<Film, 'uvTransmitted' | 'visibleTransmitted' | 'visibleReflectedRoom' | 'visibleReflectedOutside' | 'solarTransmitted' | 'solarReflected' | 'solarReflectedRoom' | 'emissivity' | 'haze' | 'coverage' | 'referenceGlass'>;
+type FilmFigures = Pick<
+  Film,
+  | 'uvTransmitted'
+  | 'visibleTransmitted'
+  | 'visibleReflectedRoom'
+  | 'visibleReflectedOutside'
+  | 'solarTransmitted'
+  | 'solarReflected'
+  | 'solarReflectedRoom'
+  | 'emissivity'
+  | 'haze'
+  | 'coverage'
+  | 'referenceGlass'
+>;
 
-/** Reads a catalogue row: near infrared from solar and visible, the pattern's coverage, and every figure that had to be assumed.
- *  @returns `optics` null when a figure is missing that nothing can stand for; `missing` names it
- *  @throws CoreError GLAZING_SHARES when the figures cannot be those of a film on its reference glass */
+/**
+ * Reads a catalogue row: near infrared from solar and visible, the pattern's coverage, and every figure that
+ * had to be assumed.
+ * @returns `optics` null when a figure is missing that nothing can stand for; `missing` names it
+ * @throws CoreError GLAZING_SHARES when the figures cannot be those of a film on its reference glass
+ */
 export function filmOpticsOf(film: FilmFigures): FilmReading {
   const reference = referenceOf(film.referenceGlass);
   const missing = [
     ...(film.visibleTransmitted === null ? ['visible light kept'] : []),
-    ...(film.visibleReflectedOutside === null && film.visibleReflectedRoom === null ? ['visible light thrown back'] : []),
+    ...(film.visibleReflectedOutside === null && film.visibleReflectedRoom === null
+      ? ['visible light thrown back']
+      : []),
     ...(film.solarTransmitted === null ? ['sun kept'] : []),
     ...(film.solarReflected === null ? ['sun thrown back'] : []),
     ...(reference === undefined ? ['the reference glass: 3 or 6 mm clear'] : []),
   ];
   const { visibleTransmitted: vt, solarTransmitted: st, solarReflected: sr } = film;
-  if (missing.length > 0 || vt === null || st === null || sr === null || reference === undefined) return { optics: null, missing, assumed: [] };
+  if (missing.length > 0 || vt === null || st === null || sr === null || reference === undefined)
+    return { optics: null, missing, assumed: [] };
   const vOut = film.visibleReflectedOutside ?? film.visibleReflectedRoom ?? 0;
   const vRoom = film.visibleReflectedRoom ?? vOut;
   const uv = film.uvTransmitted ?? USUAL_UV;
   const srRoom = film.solarReflectedRoom ?? Math.min(1 - st, Math.max(0, sr + 0.54 * (vRoom - vOut)));
   const assumed = [
     ...(film.uvTransmitted === null ? ['ultraviolet kept 2 %'] : []),
-    ...(film.visibleReflectedRoom === null || film.visibleReflectedOutside === null ? ['both sides throw back the same light'] : []),
-    ...(film.solarReflectedRoom === null ? ['sun thrown back on the film\'s side, from its light'] : []),
+    ...(film.visibleReflectedRoom === null || film.visibleReflectedOutside === null
+      ? ['both sides throw back the same light']
+      : []),
+    ...(film.solarReflectedRoom === null ? ["sun thrown back on the film's side, from its light"] : []),
     ...(film.emissivity === null ? [`emissivity ${USUAL_FILM_EMISSIVITY}`] : []),
     ...(film.haze === null ? ['no haze'] : []),
   ];
-  const uvRow: LayerOptics = { transmitted: uv, reflectedFront: Math.min(USUAL_UV_REFLECTED, 1 - uv), reflectedBack: Math.min(USUAL_UV_REFLECTED, 1 - uv) };
-  const infrared = (solar: number, visible: number, uvShare: number): number => nearInfraredOf(solar, visible, uvShare);
-  const nir: LayerOptics = { transmitted: infrared(st, vt, uv), reflectedFront: infrared(sr, vOut, uvRow.reflectedFront), reflectedBack: infrared(srRoom, vRoom, uvRow.reflectedBack) };
-  const measured: ByBand<LayerOptics> = { uv: uvRow, visible: { transmitted: vt, reflectedFront: vOut, reflectedBack: vRoom }, nearInfrared: kept(nir) };
-  return { optics: { ...reference, measured, emissivity: film.emissivity ?? USUAL_FILM_EMISSIVITY, haze: film.haze ?? 0, coverage: film.coverage ?? 1 }, missing: [], assumed };
+  const uvRow: LayerOptics = {
+    transmitted: uv,
+    reflectedFront: Math.min(USUAL_UV_REFLECTED, 1 - uv),
+    reflectedBack: Math.min(USUAL_UV_REFLECTED, 1 - uv),
+  };
+  const infrared = (solar: number, visible: number, uvShare: number): number =>
+    nearInfraredOf(solar, visible, uvShare);
+  const nir: LayerOptics = {
+    transmitted: infrared(st, vt, uv),
+    reflectedFront: infrared(sr, vOut, uvRow.reflectedFront),
+    reflectedBack: infrared(srRoom, vRoom, uvRow.reflectedBack),
+  };
+  const measured: ByBand<LayerOptics> = {
+    uv: uvRow,
+    visible: { transmitted: vt, reflectedFront: vOut, reflectedBack: vRoom },
+    nearInfrared: kept(nir),
+  };
+  return {
+    optics: {
+      ...reference,
+      measured,
+      emissivity: film.emissivity ?? USUAL_FILM_EMISSIVITY,
+      haze: film.haze ?? 0,
+      coverage: film.coverage ?? 1,
+    },
+    missing: [],
+    assumed,
+  };
 }
 
-/** The film by itself in one band, off its reference glass. Shares of the covered area: `coverage` is not in it. */
+/**
+ * The film by itself in one band, off its reference glass. Shares of the covered area: `coverage` is not in
+ * it.
+ */
 export function elementOfFilm(film: FilmOptics, band: Band): FilmElement {
   const known = ELEMENTS.get(film);
   if (known !== undefined) return known[band];
-  const made = byBand((each) => filmElementOf(film.measured[each], bareGlass(film.referenceTint, film.reference_mm, each)));
+  const made = byBand((each) =>
+    filmElementOf(film.measured[each], bareGlass(film.referenceTint, film.reference_mm, each)),
+  );
   ELEMENTS.set(film, made);
   return made[band];
 }
@@ -78,12 +135,23 @@ const ELEMENTS = new WeakMap<FilmOptics, ByBand<FilmElement>>();
 
 /** The solar figures of a measured film. */
 export function solarOfFilm({ measured }: FilmOptics): LayerOptics {
-  const of = (key: keyof LayerOptics): number => solarOf({ uv: measured.uv[key], visible: measured.visible[key], nearInfrared: measured.nearInfrared[key] });
-  return { transmitted: of('transmitted'), reflectedFront: of('reflectedFront'), reflectedBack: of('reflectedBack') };
+  const of = (key: keyof LayerOptics): number =>
+    solarOf({
+      uv: measured.uv[key],
+      visible: measured.visible[key],
+      nearInfrared: measured.nearInfrared[key],
+    });
+  return {
+    transmitted: of('transmitted'),
+    reflectedFront: of('reflectedFront'),
+    reflectedBack: of('reflectedBack'),
+  };
 }
 
 /** Reads '3 mm clear', 'clear float, 6 mm' and the like. */
-export function referenceOf(text: string): { readonly referenceTint: GlassTint; readonly reference_mm: number } | undefined {
+export function referenceOf(
+  text: string,
+): { readonly referenceTint: GlassTint; readonly reference_mm: number } | undefined {
   const mm = /(\d+(?:[.,]\d+)?)\s*mm/i.exec(text)?.[1];
   if (mm === undefined || !/clear/i.test(text)) return undefined;
   const reference_mm = Number(mm.replace(',', '.'));
@@ -92,18 +160,35 @@ export function referenceOf(text: string): { readonly referenceTint: GlassTint; 
 
 /** Solar and visible figures rounded apart can leave a little too much for the near infrared. */
 function kept({ transmitted, reflectedFront, reflectedBack }: LayerOptics): LayerOptics {
-  return { transmitted, reflectedFront: Math.min(reflectedFront, 1 - transmitted), reflectedBack: Math.min(reflectedBack, 1 - transmitted) };
+  return {
+    transmitted,
+    reflectedFront: Math.min(reflectedFront, 1 - transmitted),
+    reflectedBack: Math.min(reflectedBack, 1 - transmitted),
+  };
 }
 
 /** @throws CoreError GLAZING_SHARES when a figure is out of 0..1 or an emissivity cannot be */
 export function checkFilmOptics(path: string, { measured, emissivity, coverage, haze }: FilmOptics): void {
   for (const [name, value] of Object.entries({ emissivity, coverage, haze })) {
-    if (!(value >= 0 && value <= 1)) throw new CoreError('GLAZING_SHARES', { path: `${path}.${name}`, expected: '0 to 1', got: String(value) });
+    if (!(value >= 0 && value <= 1))
+      throw new CoreError('GLAZING_SHARES', {
+        path: `${path}.${name}`,
+        expected: '0 to 1',
+        got: String(value),
+      });
   }
   for (const [band, { transmitted, reflectedFront, reflectedBack }] of Object.entries(measured)) {
-    if (!(transmitted >= 0 && reflectedFront >= 0 && reflectedBack >= 0 && transmitted + Math.max(reflectedFront, reflectedBack) <= 1 + 1e-9)) {
-      throw new CoreError('GLAZING_SHARES', { path: `${path}.${band}`, expected: 'shares of 0 to 1, transmitted and reflected together at most 1', got: `${transmitted}, ${reflectedFront}, ${reflectedBack}` });
+    if (!(
+      transmitted >= 0 &&
+      reflectedFront >= 0 &&
+      reflectedBack >= 0 &&
+      transmitted + Math.max(reflectedFront, reflectedBack) <= 1 + 1e-9
+    )) {
+      throw new CoreError('GLAZING_SHARES', {
+        path: `${path}.${band}`,
+        expected: 'shares of 0 to 1, transmitted and reflected together at most 1',
+        got: `${transmitted}, ${reflectedFront}, ${reflectedBack}`,
+      });
     }
   }
 }
-

@@ -12,7 +12,10 @@ interface GlassRow {
   readonly solar: readonly [transmitted: number, reflected: number];
 }
 
-export const GLASS_SOURCE: Source = { kind: 'from memory', text: 'generic spectral-average glass of public simulation tools (from memory); ultraviolet within 0.05' };
+export const GLASS_SOURCE: Source = {
+  kind: 'from memory',
+  text: 'generic spectral-average glass of public simulation tools (from memory); ultraviolet within 0.05',
+};
 export const GLASS_EMISSIVITY = 0.84;
 export const GLASS_CONDUCTIVITY_WmK = 1;
 /** @source polyvinyl butyral (from memory) */
@@ -29,7 +32,12 @@ const GLASSES: Readonly<Record<GlassTint, GlassRow>> = {
 };
 
 /** What a sheet calls its reference glass. */
-const THREE_MM_CLEAR: GlassRow = { at_mm: 3, uv: [0.74, 0.07], visible: [0.898, 0.081], solar: [0.837, 0.075] };
+const THREE_MM_CLEAR: GlassRow = {
+  at_mm: 3,
+  uv: [0.74, 0.07],
+  visible: [0.898, 0.081],
+  solar: [0.837, 0.075],
+};
 
 interface CoatingRow {
   readonly emissivity: number;
@@ -40,16 +48,47 @@ interface CoatingRow {
   readonly solar: readonly [number, number, number];
 }
 
-export const COATING_SOURCE: Source = { kind: 'from memory', text: 'typical of its kind (from memory): makers differ, ask for the sheet of this one' };
+export const COATING_SOURCE: Source = {
+  kind: 'from memory',
+  text: 'typical of its kind (from memory): makers differ, ask for the sheet of this one',
+};
 /** The tables the program reckons with, to be shown. */
-export function glassRows(): readonly { readonly tint: GlassTint; readonly at_mm: number; readonly light: number; readonly sun: number }[] {
-  return (Object.keys(GLASSES) as GlassTint[]).map((tint) => ({ tint, at_mm: GLASSES[tint].at_mm, light: GLASSES[tint].visible[0], sun: GLASSES[tint].solar[0] }));
+export function glassRows(): readonly {
+  readonly tint: GlassTint;
+  readonly at_mm: number;
+  readonly light: number;
+  readonly sun: number;
+}[] {
+  return (Object.keys(GLASSES) as GlassTint[]).map((tint) => ({
+    tint,
+    at_mm: GLASSES[tint].at_mm,
+    light: GLASSES[tint].visible[0],
+    sun: GLASSES[tint].solar[0],
+  }));
 }
 
 const COATINGS: Readonly<Record<CoatingKind, CoatingRow>> = {
-  'low-e, hard': { emissivity: 0.16, says: 'hard low-e', uv: [0.45, 0.09, 0.1], visible: [0.82, 0.11, 0.12], solar: [0.67, 0.1, 0.11] },
-  'low-e, soft': { emissivity: 0.04, says: 'soft low-e', uv: [0.33, 0.1, 0.12], visible: [0.85, 0.06, 0.05], solar: [0.56, 0.17, 0.29] },
-  reflective: { emissivity: 0.84, says: 'solar reflective', uv: [0.12, 0.2, 0.3], visible: [0.33, 0.27, 0.36], solar: [0.38, 0.22, 0.3] },
+  'low-e, hard': {
+    emissivity: 0.16,
+    says: 'hard low-e',
+    uv: [0.45, 0.09, 0.1],
+    visible: [0.82, 0.11, 0.12],
+    solar: [0.67, 0.1, 0.11],
+  },
+  'low-e, soft': {
+    emissivity: 0.04,
+    says: 'soft low-e',
+    uv: [0.33, 0.1, 0.12],
+    visible: [0.85, 0.06, 0.05],
+    solar: [0.56, 0.17, 0.29],
+  },
+  reflective: {
+    emissivity: 0.84,
+    says: 'solar reflective',
+    uv: [0.12, 0.2, 0.3],
+    visible: [0.33, 0.27, 0.36],
+    solar: [0.38, 0.22, 0.3],
+  },
 };
 
 export const coatingEmissivity = (kind: CoatingKind): number => COATINGS[kind].emissivity;
@@ -75,12 +114,22 @@ function madeGlass(tint: GlassTint, thickness_mm: number, band: Band): BareGlass
 /** A coating by itself, taken off the clear glass it was measured on. */
 export function coatingElement(kind: CoatingKind, band: Band): FilmElement {
   const row = COATINGS[kind];
-  const at = (index: 0 | 1 | 2): number => (band === 'nearInfrared' ? nearInfraredOf(row.solar[index], row.visible[index], row.uv[index]) : row[band][index]);
-  return filmElementOf({ transmitted: at(0), reflectedFront: at(1), reflectedBack: at(2) }, bareGlass('clear', 6, band));
+  const at = (index: 0 | 1 | 2): number =>
+    band === 'nearInfrared'
+      ? nearInfraredOf(row.solar[index], row.visible[index], row.uv[index])
+      : row[band][index];
+  return filmElementOf(
+    { transmitted: at(0), reflectedFront: at(1), reflectedBack: at(2) },
+    bareGlass('clear', 6, band),
+  );
 }
 
 function bareOf({ uv, visible, solar }: GlassRow, band: Band): BareGlass {
-  const pick = (index: 0 | 1): number => (band === 'uv' ? uv[index] : band === 'visible' ? visible[index] : nearInfraredOf(solar[index], visible[index], uv[index]));
+  const pick = (index: 0 | 1): number =>
+    band === 'uv'
+      ? uv[index]
+      : band === 'visible'
+        ? visible[index]
+        : nearInfraredOf(solar[index], visible[index], uv[index]);
   return bareGlassOf({ transmitted: pick(0), reflected: pick(1) });
 }
-

@@ -4,9 +4,27 @@ import { byBand, solarOf } from './bands';
 import { paneAtAngle } from './angle';
 import { type FilmOptics, checkFilmOptics, elementOfFilm } from './film-optics';
 import type { GasMix } from './gas';
-import { type CoatingKind, GLASS_CONDUCTIVITY_WmK, GLASS_EMISSIVITY, type GlassTint, INTERLAYER_CONDUCTIVITY_WmK, INTERLAYER_MM, bareGlass, coatingElement, coatingEmissivity } from './glass-table';
+import {
+  type CoatingKind,
+  GLASS_CONDUCTIVITY_WmK,
+  GLASS_EMISSIVITY,
+  type GlassTint,
+  INTERLAYER_CONDUCTIVITY_WmK,
+  INTERLAYER_MM,
+  bareGlass,
+  coatingElement,
+  coatingEmissivity,
+} from './glass-table';
 import type { HeatGap, HeatPane } from './heat-balance';
-import { type FilmElement, type LayerOptics, type StackOptics, bareSurface, onTop, paneOf, stackOf } from './optics';
+import {
+  type FilmElement,
+  type LayerOptics,
+  type StackOptics,
+  bareSurface,
+  onTop,
+  paneOf,
+  stackOf,
+} from './optics';
 
 export interface MakeUpPane {
   readonly tint: GlassTint;
@@ -16,7 +34,10 @@ export interface MakeUpPane {
   readonly coating?: { readonly kind: CoatingKind; readonly side: 'front' | 'back' } | null | undefined;
 }
 
-/** Glass outermost first, and films by face: 1 and 2 are the outermost pane's, and so on. Several on one face lie on each other in their order. */
+/**
+ * Glass outermost first, and films by face: 1 and 2 are the outermost pane's, and so on. Several on one face
+ * lie on each other in their order.
+ */
 export interface MakeUp {
   readonly panes: readonly MakeUpPane[];
   readonly gaps: readonly { readonly width_mm: number; readonly gas: GasMix }[];
@@ -27,7 +48,12 @@ export interface MakeUp {
 
 /** A light fabric close behind glass. @source own judgement: middling blind */
 const BLIND: LayerOptics = { transmitted: 0.1, reflectedFront: 0.5, reflectedBack: 0.5 };
-const BLIND_HEAT = { thickness_m: 0.001, conductivity_WmK: 0.15, emissivityFront: 0.85, emissivityBack: 0.85 } as const;
+const BLIND_HEAT = {
+  thickness_m: 0.001,
+  conductivity_WmK: 0.15,
+  emissivityFront: 0.85,
+  emissivityBack: 0.85,
+} as const;
 const BLIND_GAP: HeatGap = { width_m: 0.05, gas: { air: 1 } };
 
 export interface MakeUpOptics {
@@ -43,18 +69,53 @@ const GAP_MM = [3, 60] as const;
 /** Share of ultraviolet an interlayer lets through. @source polyvinyl butyral (from memory) */
 const INTERLAYER_UV = 0.005;
 
-/** @throws CoreError GLAZING_PANES, GLAZING_THICKNESS, GLAZING_GAP, GLAZING_FACE or GLAZING_SHARES: names the field */
+/**
+ * @throws CoreError GLAZING_PANES, GLAZING_THICKNESS, GLAZING_GAP, GLAZING_FACE or GLAZING_SHARES: names the
+ * field
+ */
 export function checkMakeUp({ panes, gaps, films }: MakeUp): void {
-  if (panes.length < 1 || panes.length > MOST_PANES) throw new CoreError('GLAZING_PANES', { path: 'panes', expected: `1 to ${MOST_PANES} panes`, got: String(panes.length) });
-  panes.forEach(({ thickness_mm }, index) => { if (!(thickness_mm > 0 && thickness_mm <= MOST_THICKNESS_MM)) throw new CoreError('GLAZING_THICKNESS', { path: `panes.${index}.thickness_mm`, expected: `more than 0, at most ${MOST_THICKNESS_MM} mm`, got: String(thickness_mm) }); });
-  if (gaps.length !== panes.length - 1) throw new CoreError('GLAZING_GAP', { path: 'gaps', expected: `${panes.length - 1}, one fewer than panes`, got: String(gaps.length) });
+  if (panes.length < 1 || panes.length > MOST_PANES)
+    throw new CoreError('GLAZING_PANES', {
+      path: 'panes',
+      expected: `1 to ${MOST_PANES} panes`,
+      got: String(panes.length),
+    });
+  panes.forEach(({ thickness_mm }, index) => {
+    if (!(thickness_mm > 0 && thickness_mm <= MOST_THICKNESS_MM))
+      throw new CoreError('GLAZING_THICKNESS', {
+        path: `panes.${index}.thickness_mm`,
+        expected: `more than 0, at most ${MOST_THICKNESS_MM} mm`,
+        got: String(thickness_mm),
+      });
+  });
+  if (gaps.length !== panes.length - 1)
+    throw new CoreError('GLAZING_GAP', {
+      path: 'gaps',
+      expected: `${panes.length - 1}, one fewer than panes`,
+      got: String(gaps.length),
+    });
   gaps.forEach(({ width_mm, gas }, index) => {
-    if (!(width_mm >= GAP_MM[0] && width_mm <= GAP_MM[1])) throw new CoreError('GLAZING_GAP', { path: `gaps.${index}.width_mm`, expected: `${GAP_MM[0]} to ${GAP_MM[1]} mm`, got: String(width_mm) });
+    if (!(width_mm >= GAP_MM[0] && width_mm <= GAP_MM[1]))
+      throw new CoreError('GLAZING_GAP', {
+        path: `gaps.${index}.width_mm`,
+        expected: `${GAP_MM[0]} to ${GAP_MM[1]} mm`,
+        got: String(width_mm),
+      });
     const shares = Object.values(gas).reduce<number>((sum, share) => sum + (share ?? 0), 0);
-    if (!(Math.abs(shares - 1) < 1e-6)) throw new CoreError('GLAZING_GAP', { path: `gaps.${index}.gas`, expected: 'shares that are together 1', got: String(shares) });
+    if (!(Math.abs(shares - 1) < 1e-6))
+      throw new CoreError('GLAZING_GAP', {
+        path: `gaps.${index}.gas`,
+        expected: 'shares that are together 1',
+        got: String(shares),
+      });
   });
   films.forEach(({ face, film }, index) => {
-    if (face !== 1 && face !== panes.length * 2) throw new CoreError('GLAZING_FACE', { path: `films.${index}.face`, expected: `1 or ${panes.length * 2}: nobody reaches the faces between panes`, got: String(face) });
+    if (face !== 1 && face !== panes.length * 2)
+      throw new CoreError('GLAZING_FACE', {
+        path: `films.${index}.face`,
+        expected: `1 or ${panes.length * 2}: nobody reaches the faces between panes`,
+        got: String(face),
+      });
     checkFilmOptics(`films.${index}.film`, film);
   });
 }
@@ -75,7 +136,11 @@ export function opticsAtAngles(makeUp: MakeUp, cosines: readonly number[]): read
 }
 
 interface Layers {
-  readonly panes: readonly { readonly straight: ByBand<LayerOptics>; readonly solarTransmitted: number; readonly isBare: boolean }[];
+  readonly panes: readonly {
+    readonly straight: ByBand<LayerOptics>;
+    readonly solarTransmitted: number;
+    readonly isBare: boolean;
+  }[];
   readonly emissivities: readonly (readonly [number, number])[];
   readonly hasBlind: boolean;
 }
@@ -88,34 +153,77 @@ function layersOf(makeUp: MakeUp): Layers {
       const onFront = films.filter(({ face }) => face === 2 * index + 1).map(({ film }) => film);
       const onBack = films.filter(({ face }) => face === 2 * index + 2).map(({ film }) => film);
       const straight = byBand((band) => paneInBand(pane, onFront, onBack, band));
-      return { straight, solarTransmitted: solarOf(byBand((band) => straight[band].transmitted)), isBare: (pane.coating ?? null) === null && onFront.length + onBack.length === 0 };
+      return {
+        straight,
+        solarTransmitted: solarOf(byBand((band) => straight[band].transmitted)),
+        isBare: (pane.coating ?? null) === null && onFront.length + onBack.length === 0,
+      };
     }),
-    emissivities: panes.map(({ coating }, index) => [faceEmissivity(makeUp, 2 * index + 1, coating?.side === 'front' ? coating.kind : null), faceEmissivity(makeUp, 2 * index + 2, coating?.side === 'back' ? coating.kind : null)] as const),
+    emissivities: panes.map(
+      ({ coating }, index) =>
+        [
+          faceEmissivity(makeUp, 2 * index + 1, coating?.side === 'front' ? coating.kind : null),
+          faceEmissivity(makeUp, 2 * index + 2, coating?.side === 'back' ? coating.kind : null),
+        ] as const,
+    ),
   };
 }
 
 function opticsAt({ panes, emissivities, hasBlind }: Layers, cosine: number): MakeUpOptics {
-  const bands = byBand((band) => stackOf([...panes.map(({ straight, solarTransmitted, isBare }) => paneAtAngle(straight[band], isBare, solarTransmitted, cosine)), ...(hasBlind ? [BLIND] : [])]));
+  const bands = byBand((band) =>
+    stackOf([
+      ...panes.map(({ straight, solarTransmitted, isBare }) =>
+        paneAtAngle(straight[band], isBare, solarTransmitted, cosine),
+      ),
+      ...(hasBlind ? [BLIND] : []),
+    ]),
+  );
   const of = (pick: (stack: StackOptics) => number): number => solarOf(byBand((band) => pick(bands[band])));
   return {
-    byBand: bands, emissivities,
-    solar: { transmitted: of(({ transmitted }) => transmitted), reflectedFront: of(({ reflectedFront }) => reflectedFront), reflectedBack: of(({ reflectedBack }) => reflectedBack), absorbed: bands.visible.absorbed.map((_, index) => of(({ absorbed }) => absorbed[index] ?? 0)) },
+    byBand: bands,
+    emissivities,
+    solar: {
+      transmitted: of(({ transmitted }) => transmitted),
+      reflectedFront: of(({ reflectedFront }) => reflectedFront),
+      reflectedBack: of(({ reflectedBack }) => reflectedBack),
+      absorbed: bands.visible.absorbed.map((_, index) => of(({ absorbed }) => absorbed[index] ?? 0)),
+    },
   };
 }
 
-/** One pane in one band. A pattern is film over its covered share and bare glass over the rest; the parts lie side by side, so the shares add.
- *  Film on a coating or on film keeps the glass side it was measured with: within about 0.02. */
-function paneInBand({ tint, thickness_mm, isLaminated = false, coating = null }: MakeUpPane, onFront: readonly FilmOptics[], onBack: readonly FilmOptics[], band: Band): LayerOptics {
+/**
+ * One pane in one band. A pattern is film over its covered share and bare glass over the rest; the parts lie
+ * side by side, so the shares add. Film on a coating or on film keeps the glass side it was measured with:
+ * within about 0.02.
+ */
+function paneInBand(
+  { tint, thickness_mm, isLaminated = false, coating = null }: MakeUpPane,
+  onFront: readonly FilmOptics[],
+  onBack: readonly FilmOptics[],
+  band: Band,
+): LayerOptics {
   const glass = bareGlass(tint, thickness_mm, band);
   const body = isLaminated && band === 'uv' ? glass.body * INTERLAYER_UV : glass.body;
   const bare = bareSurface(glass);
-  const base = (side: 'front' | 'back'): FilmElement => (coating?.side === side ? coatingElement(coating.kind, band) : bare);
-  const dressed = (side: 'front' | 'back', films: readonly FilmOptics[]): readonly (readonly [FilmElement, number])[] => {
+  const base = (side: 'front' | 'back'): FilmElement =>
+    coating?.side === side ? coatingElement(coating.kind, band) : bare;
+  const dressed = (
+    side: 'front' | 'back',
+    films: readonly FilmOptics[],
+  ): readonly (readonly [FilmElement, number])[] => {
     const [lowest] = films;
     if (lowest === undefined) return [[base(side), 1]];
-    const covered = [...(coating?.side === side ? [base(side)] : []), ...films.map((film) => elementOfFilm(film, band))].reduce((below, above) => onTop(below, above));
+    const covered = [
+      ...(coating?.side === side ? [base(side)] : []),
+      ...films.map((film) => elementOfFilm(film, band)),
+    ].reduce((below, above) => onTop(below, above));
     const { coverage } = lowest;
-    return coverage >= 1 ? [[covered, 1]] : [[covered, coverage], [base(side), 1 - coverage]];
+    return coverage >= 1
+      ? [[covered, 1]]
+      : [
+          [covered, coverage],
+          [base(side), 1 - coverage],
+        ];
   };
   const sum = { transmitted: 0, reflectedFront: 0, reflectedBack: 0 };
   for (const [front, frontShare] of dressed('front', onFront)) {
@@ -132,15 +240,26 @@ function paneInBand({ tint, thickness_mm, isLaminated = false, coating = null }:
 
 function faceEmissivity({ films }: MakeUp, face: number, coating: CoatingKind | null): number {
   const below = coating === null ? GLASS_EMISSIVITY : coatingEmissivity(coating);
-  return films.filter((entry) => entry.face === face).reduce((under, { film }) => film.coverage * film.emissivity + (1 - film.coverage) * under, below);
+  return films
+    .filter((entry) => entry.face === face)
+    .reduce((under, { film }) => film.coverage * film.emissivity + (1 - film.coverage) * under, below);
 }
 
 /** The make-up as the heat balance wants it, a blind last. @param absorbed share of the sun in each layer */
-export function heatPanesOf({ panes, hasBlind = false }: MakeUp, absorbed: readonly number[], emissivities: MakeUpOptics['emissivities']): readonly HeatPane[] {
+export function heatPanesOf(
+  { panes, hasBlind = false }: MakeUp,
+  absorbed: readonly number[],
+  emissivities: MakeUpOptics['emissivities'],
+): readonly HeatPane[] {
   const glass = panes.map(({ thickness_mm, isLaminated = false }, index): HeatPane => ({
     thickness_m: thickness_mm / 1000,
-    conductivity_WmK: isLaminated ? thickness_mm / ((thickness_mm - INTERLAYER_MM) / GLASS_CONDUCTIVITY_WmK + INTERLAYER_MM / INTERLAYER_CONDUCTIVITY_WmK) : GLASS_CONDUCTIVITY_WmK,
-    emissivityFront: emissivities[index]?.[0] ?? GLASS_EMISSIVITY, emissivityBack: emissivities[index]?.[1] ?? GLASS_EMISSIVITY,
+    conductivity_WmK: isLaminated
+      ? thickness_mm /
+        ((thickness_mm - INTERLAYER_MM) / GLASS_CONDUCTIVITY_WmK +
+          INTERLAYER_MM / INTERLAYER_CONDUCTIVITY_WmK)
+      : GLASS_CONDUCTIVITY_WmK,
+    emissivityFront: emissivities[index]?.[0] ?? GLASS_EMISSIVITY,
+    emissivityBack: emissivities[index]?.[1] ?? GLASS_EMISSIVITY,
     absorbed: absorbed[index] ?? 0,
   }));
   return hasBlind ? [...glass, { ...BLIND_HEAT, absorbed: absorbed[panes.length] ?? 0 }] : glass;

@@ -1,6 +1,9 @@
 import { CoreError } from '../quantity';
 
-/** One layer in one band at normal incidence: shares of the light that falls on it. Front = outdoors or side A. */
+/**
+ * One layer in one band at normal incidence: shares of the light that falls on it. Front = outdoors or side
+ * A.
+ */
 export interface LayerOptics {
   readonly transmitted: number;
   readonly reflectedFront: number;
@@ -27,7 +30,10 @@ export interface StackOptics extends LayerOptics {
 
 /** Below nothing by less than this a reflectance is a rounding of the sheet, and taken as nothing. */
 const ROUNDED_OFF = 0.01;
-/** A clear film's sheet, rounded to whole percent, comes out this much over all there is: the excess is taken off what is thrown back. */
+/**
+ * A clear film's sheet, rounded to whole percent, comes out this much over all there is: the excess is taken
+ * off what is thrown back.
+ */
 const ROUNDED_UP = 0.03;
 const WITHIN_ROUNDING = 1e-9;
 
@@ -37,16 +43,29 @@ const WITHIN_ROUNDING = 1e-9;
  *  @source closed form of the two-surface slab (ISO 9050, EN 410) */
 export function bareGlassOf(pane: { readonly transmitted: number; readonly reflected: number }): BareGlass {
   const { transmitted: t, reflected: r } = pane;
-  if (!(t > 0 && r > 0 && t + r <= 1 + WITHIN_ROUNDING)) throw new CoreError('GLAZING_SHARES', { path: 'glass', expected: 'transmitted and reflected above 0 and together at most 1', got: `${t} and ${r}` });
+  if (!(t > 0 && r > 0 && t + r <= 1 + WITHIN_ROUNDING))
+    throw new CoreError('GLAZING_SHARES', {
+      path: 'glass',
+      expected: 'transmitted and reflected above 0 and together at most 1',
+      got: `${t} and ${r}`,
+    });
   const b = t * t - r * r + 2 * r + 1;
   const surface = (b - Math.sqrt(b * b - 4 * (2 - r) * r)) / (2 * (2 - r));
   return { surface, body: (r - surface) / (surface * t) };
 }
 
-/** The same glass at another thickness. Good to about 0.01 of transmittance; worse for strong tints beyond four times.
- *  @param from_mm, to_mm > 0 */
+/**
+ * The same glass at another thickness. Good to about 0.01 of transmittance; worse for strong tints beyond
+ * four times.
+ * @param from_mm, to_mm > 0
+ */
 export function atThickness({ surface, body }: BareGlass, from_mm: number, to_mm: number): BareGlass {
-  if (!(from_mm > 0 && to_mm > 0)) throw new CoreError('GLAZING_THICKNESS', { path: 'thickness', expected: 'more than 0 mm', got: String(to_mm) });
+  if (!(from_mm > 0 && to_mm > 0))
+    throw new CoreError('GLAZING_THICKNESS', {
+      path: 'thickness',
+      expected: 'more than 0 mm',
+      got: String(to_mm),
+    });
   return { surface, body: body ** (to_mm / from_mm) };
 }
 
@@ -55,16 +74,36 @@ export function atThickness({ surface, body }: BareGlass, from_mm: number, to_mm
 export function filmElementOf(measured: LayerOptics, reference: BareGlass): FilmElement {
   const { transmitted: t, reflectedFront, reflectedBack } = measured;
   const { surface, body } = reference;
-  if (![t, reflectedFront, reflectedBack].every((share) => share >= 0 && share <= 1) || t + Math.max(reflectedFront, reflectedBack) > 1 + WITHIN_ROUNDING) {
-    throw new CoreError('GLAZING_SHARES', { path: 'film', expected: 'shares of 0 to 1, transmitted and reflected together at most 1', got: `${t}, ${reflectedFront}, ${reflectedBack}` });
+  if (
+    ![t, reflectedFront, reflectedBack].every((share) => share >= 0 && share <= 1) ||
+    t + Math.max(reflectedFront, reflectedBack) > 1 + WITHIN_ROUNDING
+  ) {
+    throw new CoreError('GLAZING_SHARES', {
+      path: 'film',
+      expected: 'shares of 0 to 1, transmitted and reflected together at most 1',
+      got: `${t}, ${reflectedFront}, ${reflectedBack}`,
+    });
   }
   const seen = (reflectedFront - surface) / ((1 - surface) ** 2 + surface * (reflectedFront - surface));
   const toGlass = seen / body ** 2;
   const transmitted = (t * (1 - surface * seen)) / ((1 - surface) * body);
   const toAir = reflectedBack - (transmitted ** 2 * body ** 2 * surface) / (1 - surface * seen);
-  const element = { transmitted: Math.min(1, transmitted), reflectedToGlass: rounded(toGlass, transmitted), reflectedToAir: rounded(toAir, transmitted) };
-  if (transmitted > 1 + ROUNDED_UP || element.reflectedToGlass < 0 || element.reflectedToAir < 0 || transmitted + Math.max(toGlass, toAir) > 1 + ROUNDED_UP) {
-    throw new CoreError('GLAZING_SHARES', { path: 'film', expected: 'figures that this film can have on its reference glass', got: `film alone would transmit ${transmitted.toFixed(3)} and reflect ${toGlass.toFixed(3)} and ${toAir.toFixed(3)}` });
+  const element = {
+    transmitted: Math.min(1, transmitted),
+    reflectedToGlass: rounded(toGlass, transmitted),
+    reflectedToAir: rounded(toAir, transmitted),
+  };
+  if (
+    transmitted > 1 + ROUNDED_UP ||
+    element.reflectedToGlass < 0 ||
+    element.reflectedToAir < 0 ||
+    transmitted + Math.max(toGlass, toAir) > 1 + ROUNDED_UP
+  ) {
+    throw new CoreError('GLAZING_SHARES', {
+      path: 'film',
+      expected: 'figures that this film can have on its reference glass',
+      got: `film alone would transmit ${transmitted.toFixed(3)} and reflect ${toGlass.toFixed(3)} and ${toAir.toFixed(3)}`,
+    });
   }
   return element;
 }
@@ -93,8 +132,10 @@ export function paneOf(front: FilmElement, body: number, back: FilmElement): Lay
   const between = 1 - front.reflectedToGlass * back.reflectedToGlass * body ** 2;
   return {
     transmitted: (front.transmitted * body * back.transmitted) / between,
-    reflectedFront: front.reflectedToAir + (front.transmitted ** 2 * body ** 2 * back.reflectedToGlass) / between,
-    reflectedBack: back.reflectedToAir + (back.transmitted ** 2 * body ** 2 * front.reflectedToGlass) / between,
+    reflectedFront:
+      front.reflectedToAir + (front.transmitted ** 2 * body ** 2 * back.reflectedToGlass) / between,
+    reflectedBack:
+      back.reflectedToAir + (back.transmitted ** 2 * body ** 2 * front.reflectedToGlass) / between,
   };
 }
 
@@ -116,12 +157,19 @@ export function stackOf(layers: readonly LayerOptics[]): StackOptics {
   const fronts: LayerOptics[] = [NOTHING];
   for (const layer of layers) fronts.push(behind(fronts.at(-1) ?? NOTHING, layer));
   const backs: LayerOptics[] = Array.from({ length: layers.length + 1 }, () => NOTHING);
-  for (let index = layers.length - 1; index >= 0; index -= 1) backs[index] = behind(layers[index] ?? NOTHING, backs[index + 1] ?? NOTHING);
+  for (let index = layers.length - 1; index >= 0; index -= 1)
+    backs[index] = behind(layers[index] ?? NOTHING, backs[index + 1] ?? NOTHING);
   const inward = fronts.map((front, index) => {
     const onward = index === layers.length ? 0 : (backs[index]?.reflectedFront ?? 0);
     return front.transmitted / (1 - front.reflectedBack * onward);
   });
-  const outward = inward.map((light, index) => (index === layers.length ? 0 : light * (backs[index]?.reflectedFront ?? 0)));
-  const absorbed = layers.map(({ transmitted, reflectedFront, reflectedBack }, index) => (inward[index] ?? 0) * (1 - transmitted - reflectedFront) + (outward[index + 1] ?? 0) * (1 - transmitted - reflectedBack));
+  const outward = inward.map((light, index) =>
+    index === layers.length ? 0 : light * (backs[index]?.reflectedFront ?? 0),
+  );
+  const absorbed = layers.map(
+    ({ transmitted, reflectedFront, reflectedBack }, index) =>
+      (inward[index] ?? 0) * (1 - transmitted - reflectedFront) +
+      (outward[index + 1] ?? 0) * (1 - transmitted - reflectedBack),
+  );
   return { ...(fronts.at(-1) ?? NOTHING), absorbed };
 }

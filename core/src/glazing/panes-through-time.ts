@@ -27,7 +27,12 @@ export class PanesThroughTime {
   readonly #ratio: Float64Array;
 
   /** @param start_C of each pane, outermost first @param height_m of the pane, for convection */
-  constructor(private readonly panes: readonly Pick<HeatPane, 'thickness_m' | 'emissivityFront' | 'emissivityBack'>[], private readonly gaps: readonly HeatGap[], start_C: readonly number[], private readonly height_m = 1) {
+  constructor(
+    private readonly panes: readonly Pick<HeatPane, 'thickness_m' | 'emissivityFront' | 'emissivityBack'>[],
+    private readonly gaps: readonly HeatGap[],
+    start_C: readonly number[],
+    private readonly height_m = 1,
+  ) {
     this.temperatures_C = [...start_C];
     this.#curves = gaps.map(({ gas }) => gasCurves(gas));
     this.#gain = new Float64Array(panes.length);
@@ -47,21 +52,41 @@ export class PanesThroughTime {
     const [out, inside] = [outdoor_C + KELVIN, indoor_C + KELVIN];
     const [outer, inner] = [(at[0] ?? outdoor_C) + KELVIN, (at[last] ?? indoor_C) + KELVIN];
     const outdoorFilm = outdoor_Wm2K + radiative(panes[0]?.emissivityFront ?? 0.84, outer, out);
-    const indoorFilm = indoorConvection(inner, inside, height_m) + radiative(panes[last]?.emissivityBack ?? 0.84, inner, inside);
+    const indoorFilm =
+      indoorConvection(inner, inside, height_m) +
+      radiative(panes[last]?.emissivityBack ?? 0.84, inner, inside);
     for (let gap = 0; gap < last; gap += 1) {
       const curves = this.#curves[gap];
-      if (curves !== undefined) this.#link[gap] = gapConductance(gaps[gap]?.width_m ?? 0.016, curves, (at[gap] ?? 0) + KELVIN, (at[gap + 1] ?? 0) + KELVIN, panes[gap]?.emissivityBack ?? 0.84, panes[gap + 1]?.emissivityFront ?? 0.84, height_m);
+      if (curves !== undefined)
+        this.#link[gap] = gapConductance(
+          gaps[gap]?.width_m ?? 0.016,
+          curves,
+          (at[gap] ?? 0) + KELVIN,
+          (at[gap + 1] ?? 0) + KELVIN,
+          panes[gap]?.emissivityBack ?? 0.84,
+          panes[gap + 1]?.emissivityFront ?? 0.84,
+          height_m,
+        );
     }
     for (let pane = 0; pane <= last; pane += 1) {
       const store = (GLASS_DENSITY * GLASS_HEAT * (panes[pane]?.thickness_m ?? 0.004)) / seconds;
       const before = pane === 0 ? outdoorFilm : (this.#link[pane - 1] ?? 0);
       const after = pane === last ? indoorFilm : (this.#link[pane] ?? 0);
       let diagonal = store + before + after;
-      let right = store * (at[pane] ?? 0) + (absorbed_Wm2[pane] ?? 0) + (pane === 0 ? outdoorFilm * outdoor_C : 0) + (pane === last ? indoorFilm * indoor_C : 0);
-      if (pane > 0) { diagonal -= before * (this.#ratio[pane - 1] ?? 0); right += before * (this.#gain[pane - 1] ?? 0); }
+      let right =
+        store * (at[pane] ?? 0) +
+        (absorbed_Wm2[pane] ?? 0) +
+        (pane === 0 ? outdoorFilm * outdoor_C : 0) +
+        (pane === last ? indoorFilm * indoor_C : 0);
+      if (pane > 0) {
+        diagonal -= before * (this.#ratio[pane - 1] ?? 0);
+        right += before * (this.#gain[pane - 1] ?? 0);
+      }
       this.#ratio[pane] = after / diagonal;
       this.#gain[pane] = right / diagonal;
     }
-    for (let pane = last; pane >= 0; pane -= 1) at[pane] = (this.#gain[pane] ?? 0) + (pane === last ? 0 : (this.#ratio[pane] ?? 0) * (at[pane + 1] ?? 0));
+    for (let pane = last; pane >= 0; pane -= 1)
+      at[pane] =
+        (this.#gain[pane] ?? 0) + (pane === last ? 0 : (this.#ratio[pane] ?? 0) * (at[pane + 1] ?? 0));
   }
 }

@@ -24,7 +24,24 @@ export interface GlazingAnswer {
 /** All a glazing does at the centre of its glass. @throws CoreError as `checkMakeUp` */
 export function reckonGlazing({ conditions, ...makeUp }: GlazingRequest): GlazingAnswer {
   const optics = opticsOfMakeUp(makeUp);
-  const { uValue, solarHeatGain, shadingCoefficient, rejected, lightToHeat, summer, winter } = ratingsOf(makeUp, optics);
-  const asked = conditions === undefined ? null : heatBalance(heatPanesOf(makeUp, (conditions.incidence_deg === undefined ? optics : opticsOfMakeUp(makeUp, Math.cos((conditions.incidence_deg * Math.PI) / 180))).solar.absorbed, optics.emissivities), heatGapsOf(makeUp), conditions);
+  const { uValue, solarHeatGain, shadingCoefficient, rejected, lightToHeat, summer, winter } = ratingsOf(
+    makeUp,
+    optics,
+  );
+  const asked =
+    conditions === undefined
+      ? null
+      : heatBalance(
+          heatPanesOf(
+            makeUp,
+            (conditions.incidence_deg === undefined
+              ? optics
+              : opticsOfMakeUp(makeUp, Math.cos((conditions.incidence_deg * Math.PI) / 180))
+            ).solar.absorbed,
+            optics.emissivities,
+          ),
+          heatGapsOf(makeUp),
+          conditions,
+        );
   return { optics, uValue, solarHeatGain, shadingCoefficient, rejected, lightToHeat, summer, winter, asked };
 }

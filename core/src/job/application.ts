@@ -16,7 +16,10 @@ export interface Over {
   readonly left_nm: number;
 }
 
-/** One film on one side of one surface. Only the two outermost faces of a fixed unit can be reached, so the side names the face. */
+/**
+ * One film on one side of one surface. Only the two outermost faces of a fixed unit can be reached, so the
+ * side names the face.
+ */
 export interface Application extends FittingSchools {
   readonly surfaceId: string;
   readonly side: SeenFrom;

@@ -1,4 +1,25 @@
 /** By way of fitting: each has its own allowances. */
-export type CutMethod = 'trim in place' | 'pre-squared' | 'dry-fitted' | 'security' | 'decor' | 'column' | 'wrapped edges' | 'furrow girth' | 'curved, shrunk' | 'textured wall';
+export type CutMethod =
+  | 'trim in place'
+  | 'pre-squared'
+  | 'dry-fitted'
+  | 'security'
+  | 'decor'
+  | 'column'
+  | 'wrapped edges'
+  | 'furrow girth'
+  | 'curved, shrunk'
+  | 'textured wall';
 
-export const CUT_METHODS = ['trim in place', 'pre-squared', 'dry-fitted', 'security', 'decor', 'column', 'wrapped edges', 'furrow girth', 'curved, shrunk', 'textured wall'] as const satisfies readonly CutMethod[];
+export const CUT_METHODS = [
+  'trim in place',
+  'pre-squared',
+  'dry-fitted',
+  'security',
+  'decor',
+  'column',
+  'wrapped edges',
+  'furrow girth',
+  'curved, shrunk',
+  'textured wall',
+] as const satisfies readonly CutMethod[];

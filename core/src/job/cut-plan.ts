@@ -1,7 +1,12 @@
-/** Which face of the film looks up while it is cut. On the table it is the liner; some plotters are fed the other way. */
+/**
+ * Which face of the film looks up while it is cut. On the table it is the liner; some plotters are fed the
+ * other way.
+ */
 export type Liner = 'up' | 'down';
 
-/** A layout of one film on rolls and offcuts, frozen when it was made. Film can cost no less than its bound. */
+/**
+ * A layout of one film on rolls and offcuts, frozen when it was made. Film can cost no less than its bound.
+ */
 export interface CutPlan {
   readonly filmId: string;
   readonly mode: 'by hand' | 'by plotter';
@@ -76,7 +81,9 @@ export interface CutPiece {
   readonly notch_nm: number;
   /** Of a tapered column: what it is marked out by with a tape. */
   readonly sector: SectorMarks | null;
-  /** Which way its top lies when it is not turned: across the roll, or along it for film that will be shrunk. */
+  /**
+   * Which way its top lies when it is not turned: across the roll, or along it for film that will be shrunk.
+   */
   readonly topAlong: boolean;
   /** Stays where it is when the rest is laid out anew. */
   readonly pinned: boolean;
@@ -103,4 +110,3 @@ export interface JobAllowance {
   readonly bottom_nm: number;
   readonly left_nm: number;
 }
-

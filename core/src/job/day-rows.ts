@@ -10,7 +10,10 @@ export interface DaySettings {
   /** Of the room the work is in; null: the usual 20 °C and 50 % are taken, and shown as such. */
   readonly indoor_C: number | null;
   readonly indoorHumidity: number | null;
-  /** Where rolls and cars come from before they are brought in; null: the coldest forecast of the night before. */
+  /**
+   * Where rolls and cars come from before they are brought in; null: the coldest forecast of the night
+   * before.
+   */
   readonly comeFrom_C: number | null;
   readonly rollWrap: 'boxed' | 'bare';
   readonly coreRadius_mm: number;
@@ -39,7 +42,10 @@ export interface CrewMember {
   readonly position: number;
 }
 
-/** When a stretch of work is to be done, kept as instants. (application, template, first step, version) is its stable key. */
+/**
+ * When a stretch of work is to be done, kept as instants. (application, template, first step, version) is its
+ * stable key.
+ */
 export interface PlannedStepRow {
   readonly applicationId: string;
   readonly template: string;

@@ -1,8 +1,20 @@
 /** How much a customer wants something: not at all, a little, much, above all. */
 export type Wish = 0 | 1 | 2 | 3;
-export type FilmLook = 'any' | 'hardly seen' | 'neutral' | 'mirror' | 'frosted' | 'pattern' | 'wood' | 'stone' | 'plain colour' | 'picture';
+export type FilmLook =
+  | 'any'
+  | 'hardly seen'
+  | 'neutral'
+  | 'mirror'
+  | 'frosted'
+  | 'pattern'
+  | 'wood'
+  | 'stone'
+  | 'plain colour'
+  | 'picture';
 
-/** What the customer asks of the films of one place, in their own words, and the room behind. One row a place. */
+/**
+ * What the customer asks of the films of one place, in their own words, and the room behind. One row a place.
+ */
 export interface FilmBrief {
   readonly placeId: string;
   readonly keepView: Wish;

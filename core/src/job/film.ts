@@ -1,5 +1,17 @@
-export type FilmFamily = 'solar' | 'low emissivity' | 'vehicle tint' | 'frosted' | 'security' | 'decor' | 'textured wall' | 'wrap' | 'exterior protection';
-/** Whether a blank may be turned: freely, only by 180° (grain or repeat along the roll), or not at all (a one-way picture). */
+export type FilmFamily =
+  | 'solar'
+  | 'low emissivity'
+  | 'vehicle tint'
+  | 'frosted'
+  | 'security'
+  | 'decor'
+  | 'textured wall'
+  | 'wrap'
+  | 'exterior protection';
+/**
+ * Whether a blank may be turned: freely, only by 180° (grain or repeat along the roll), or not at all (a
+ * one-way picture).
+ */
 export type FilmDirection = 'none' | 'along the roll' | 'one way';
 
 /** What the film is laid with, which decides the ways of working. */
@@ -7,7 +19,10 @@ export type FilmLaying = 'wet' | 'dry' | 'dry with heat';
 /** Where a film may go by its sheet. */
 export type FilmFace = 'room side' | 'outside' | 'either';
 
-/** A row of the film catalogue. Band figures are shares of 1 on the reference glass; null = not stated by the sheet. */
+/**
+ * A row of the film catalogue. Band figures are shares of 1 on the reference glass; null = not stated by the
+ * sheet.
+ */
 export interface Film {
   readonly name: string;
   readonly family: FilmFamily;

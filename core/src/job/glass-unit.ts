@@ -1,12 +1,14 @@
 export type Glazing = 'single' | 'double' | 'triple' | 'unknown';
-export type FrameKind = 'metal' | 'metal with thermal break' | 'wood' | 'plastic' | 'rubber seal' | 'masonry' | 'unknown';
+export type FrameKind =
+  'metal' | 'metal with thermal break' | 'wood' | 'plastic' | 'rubber seal' | 'masonry' | 'unknown';
 export type EdgeKind = 'sealant' | 'gasket' | 'rebate' | 'exposed' | 'unknown';
 /** How the edge of the glass was left, where anyone has seen it. */
 export type EdgeFinish = 'unseen' | 'clean-cut' | 'seamed' | 'polished' | 'damaged' | 'unknown';
 export type PaneTint = 'clear' | 'low iron' | 'bronze' | 'grey' | 'green' | 'unknown';
 export type PaneCoating = 'none' | 'low-e, hard' | 'low-e, soft' | 'reflective' | 'unknown';
 export type GapGas = 'air' | 'argon' | 'krypton' | 'unknown';
-export type PaneTreatment = 'annealed' | 'toughened' | 'heat strengthened' | 'laminated' | 'wired' | 'patterned' | 'unknown';
+export type PaneTreatment =
+  'annealed' | 'toughened' | 'heat strengthened' | 'laminated' | 'wired' | 'patterned' | 'unknown';
 
 /** A make-up shared by reference between surfaces. */
 export interface GlassUnit {

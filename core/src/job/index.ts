@@ -1,10 +1,30 @@
-export { NEW_DAY, NEW_PANE, NEW_PART, NEW_PLACE, NO_BRIEF, NEW_SURFACE, NO_SITE_FACTS, NO_WALL_FACTS } from './blank-rows';
+export {
+  NEW_DAY,
+  NEW_PANE,
+  NEW_PART,
+  NEW_PLACE,
+  NO_BRIEF,
+  NEW_SURFACE,
+  NO_SITE_FACTS,
+  NO_WALL_FACTS,
+} from './blank-rows';
 export type { Application, FittingSchools, Over } from './application';
 export { type CutMethod, CUT_METHODS } from './cut-method';
 export type { CutPiece, CutPlan, CutRoll, JobAllowance, Liner, SeamChoice, SectorMarks } from './cut-plan';
 export type { Offcut, Roll, StockTake } from './stock';
 export type { Film, FilmDirection, FilmFace, FilmFamily, FilmLaying } from './film';
-export type { EdgeFinish, EdgeKind, FrameKind, GapGas, GlassPane, GlassUnit, Glazing, PaneCoating, PaneTint, PaneTreatment } from './glass-unit';
+export type {
+  EdgeFinish,
+  EdgeKind,
+  FrameKind,
+  GapGas,
+  GlassPane,
+  GlassUnit,
+  Glazing,
+  PaneCoating,
+  PaneTint,
+  PaneTreatment,
+} from './glass-unit';
 export type { CrewMember, DaySettings, PlannedStepRow } from './day-rows';
 export type { FilmBrief, FilmLook, Wish } from './film-brief';
 export type { Job } from './job';
@@ -15,8 +35,21 @@ export type { Photo } from './photo';
 export type { HorizonPoint, Place, PlaceKind } from './place';
 export { OPPOSITE_SIDE, type SeenFrom } from './seen-from';
 export type { Known, SiteFacts } from './site-facts';
-export { SHAPES_OF_KIND, type Surface, type SurfaceCondition, type SurfaceKind, type SurfaceShape } from './surface';
+export {
+  SHAPES_OF_KIND,
+  type Surface,
+  type SurfaceCondition,
+  type SurfaceKind,
+  type SurfaceShape,
+} from './surface';
 export type { CornerTurn, WallFacts, WallTexture } from './wall-facts';
 export type { WorkRecord } from './work-record';
-export { type Consequence, type Reference, REFERENCES, consequencesOf, referencesFrom, referencesTo } from './references';
+export {
+  type Consequence,
+  type Reference,
+  REFERENCES,
+  consequencesOf,
+  referencesFrom,
+  referencesTo,
+} from './references';
 export { JOB_TABLES, type FieldsOf, type JobTable, type Row, type RowMeta, type RowOf } from './row';

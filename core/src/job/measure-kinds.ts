@@ -26,5 +26,9 @@ export const MEASURE_KINDS: Readonly<Record<MeasureKind, KindRule>> = {
   label: { word: 'size on the label', least_mm: 1, most_mm: LONGEST_MM, atOnePoint: false },
 };
 
-/** A size that is known no better than this (standard deviation, mm) is not determined: nobody could cut by it. The rate `measure-determined` replaces it. @source our guess */
+/**
+ * A size that is known no better than this (standard deviation, mm) is not determined: nobody could cut by
+ * it. The rate `measure-determined` replaces it.
+ * @source our guess
+ */
 export const DETERMINED_WITHIN_MM = 20;

@@ -23,7 +23,10 @@ export type MeasureKind =
   /** What the label of pre-cut film says. */
   | 'label';
 
-/** A named point of a surface, left and right as the surface's `seenFrom` says: corners such as `tl`, side middles such as `mt`, numbered corners such as `p3`. */
+/**
+ * A named point of a surface, left and right as the surface's `seenFrom` says: corners such as `tl`, side
+ * middles such as `mt`, numbered corners such as `p3`.
+ */
 export type MeasurePoint = string;
 export type Instrument = 'tape' | 'laser' | 'guess';
 

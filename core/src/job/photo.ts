@@ -1,4 +1,7 @@
-/** A picture of a surface, or of one part of it. Its bytes are kept apart, encoded anew without where and by whom it was taken. */
+/**
+ * A picture of a surface, or of one part of it. Its bytes are kept apart, encoded anew without where and by
+ * whom it was taken.
+ */
 export interface Photo {
   readonly surfaceId: string;
   readonly partId: string | null;

@@ -8,8 +8,18 @@ export interface Reference {
   readonly whenGone: 'removed too' | 'cleared';
 }
 
-const child = (table: JobTable, field: string, to: JobTable): Reference => ({ table, field, to, whenGone: 'removed too' });
-const loose = (table: JobTable, field: string, to: JobTable): Reference => ({ table, field, to, whenGone: 'cleared' });
+const child = (table: JobTable, field: string, to: JobTable): Reference => ({
+  table,
+  field,
+  to,
+  whenGone: 'removed too',
+});
+const loose = (table: JobTable, field: string, to: JobTable): Reference => ({
+  table,
+  field,
+  to,
+  whenGone: 'cleared',
+});
 
 /** Which rows refer to which: the one list that page, server and files go by. */
 export const REFERENCES: readonly Reference[] = [
@@ -59,7 +69,11 @@ type RowOfAny = { readonly id: string } & Readonly<Record<string, unknown>>;
 
 /** What has to go, or be cleared, with a row that is removed: children before their parents, each row once.
  *  @param rowsOf the rows of a table that are there */
-export function consequencesOf(table: JobTable, id: string, rowsOf: (table: JobTable) => readonly object[]): readonly Consequence[] {
+export function consequencesOf(
+  table: JobTable,
+  id: string,
+  rowsOf: (table: JobTable) => readonly object[],
+): readonly Consequence[] {
   const found: Consequence[] = [];
   const removed = new Set<string>([id]);
   const follow = (to: JobTable, gone: string): void => {

@@ -46,10 +46,35 @@ export type FieldsOf<Table extends JobTable> = TableFields[Table];
 
 /** Parents before children: rows may be put in this order without a dangling reference. */
 export const JOB_TABLES: readonly JobTable[] = [
-  'job', 'place', 'filmBrief', 'glassUnit', 'glassPane', 'surface', 'siteFacts', 'wallFacts', 'part', 'photo', 'measure', 'application', 'seamChoice', 'jobAllowance', 'cutPlan', 'cutRoll', 'cutPiece', 'offcut', 'stockTake', 'daySettings', 'crewMember', 'plannedStep', 'workRecord',
+  'job',
+  'place',
+  'filmBrief',
+  'glassUnit',
+  'glassPane',
+  'surface',
+  'siteFacts',
+  'wallFacts',
+  'part',
+  'photo',
+  'measure',
+  'application',
+  'seamChoice',
+  'jobAllowance',
+  'cutPlan',
+  'cutRoll',
+  'cutPiece',
+  'offcut',
+  'stockTake',
+  'daySettings',
+  'crewMember',
+  'plannedStep',
+  'workRecord',
 ];
 
-/** What the program keeps about each row: who, when, and the version that guards against overwriting each other. */
+/**
+ * What the program keeps about each row: who, when, and the version that guards against overwriting each
+ * other.
+ */
 export interface RowMeta {
   readonly id: string;
   readonly jobId: string;

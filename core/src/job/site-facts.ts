@@ -1,6 +1,9 @@
 export type Known = 'yes' | 'no' | 'unknown';
 
-/** What the place asks of those who film one surface. One row a surface; null and `unknown` are honest answers. */
+/**
+ * What the place asks of those who film one surface. One row a surface; null and `unknown` are honest
+ * answers.
+ */
 export interface SiteFacts {
   readonly surfaceId: string;
   readonly storey: number | null;
@@ -21,7 +24,10 @@ export interface SiteFacts {
   readonly overhangAbove_nm: number | null;
   /** How deep the glass lies behind the face of the wall. */
   readonly revealDepth_nm: number | null;
-  /** A wall, column or fin that stands out beside it: how far, and how far off its edge. Left and right as the surface is seen. */
+  /**
+   * A wall, column or fin that stands out beside it: how far, and how far off its edge. Left and right as the
+   * surface is seen.
+   */
   readonly leftFinDepth_nm: number | null;
   readonly leftFinBeside_nm: number | null;
   readonly rightFinDepth_nm: number | null;

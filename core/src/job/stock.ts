@@ -1,4 +1,7 @@
-/** A physical roll, or an offcut brought in by hand: a length of one film, one lot, one width. Shared by all jobs. */
+/**
+ * A physical roll, or an offcut brought in by hand: a length of one film, one lot, one width. Shared by all
+ * jobs.
+ */
 export interface Roll {
   readonly filmId: string;
   readonly what: 'roll' | 'offcut';

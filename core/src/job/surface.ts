@@ -42,7 +42,16 @@ export interface Surface {
 }
 
 export const SHAPES_OF_KIND: Readonly<Record<SurfaceKind, readonly [SurfaceShape, ...SurfaceShape[]]>> = {
-  pane: ['four sides', 'three sides', 'many sides', 'arched top', 'round', 'oval', 'rounded corners', 'curved glass'],
+  pane: [
+    'four sides',
+    'three sides',
+    'many sides',
+    'arched top',
+    'round',
+    'oval',
+    'rounded corners',
+    'curved glass',
+  ],
   wall: ['wall'],
   column: ['round column', 'square column'],
   fixture: ['panel', 'moulding'],

@@ -1,4 +1,19 @@
-export type WallTexture = 'painted plasterboard' | 'smooth concrete' | 'rough concrete' | 'painted block' | 'bare block' | 'glazed block' | 'brick' | 'tile' | 'stucco' | 'canvas' | 'bare wood' | 'lacquered wood' | 'laminate' | 'metal' | 'unknown';
+export type WallTexture =
+  | 'painted plasterboard'
+  | 'smooth concrete'
+  | 'rough concrete'
+  | 'painted block'
+  | 'bare block'
+  | 'glazed block'
+  | 'brick'
+  | 'tile'
+  | 'stucco'
+  | 'canvas'
+  | 'bare wood'
+  | 'lacquered wood'
+  | 'laminate'
+  | 'metal'
+  | 'unknown';
 export type CornerTurn = 'inside corner' | 'outside corner' | 'free edge' | 'unknown';
 
 /** What a wall, column or fixture is made of. One row a surface. */

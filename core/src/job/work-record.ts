@@ -1,4 +1,7 @@
-/** What a person did at one work step. The key (application, template, step, template version) outlives later changes of the template. */
+/**
+ * What a person did at one work step. The key (application, template, step, template version) outlives later
+ * changes of the template.
+ */
 export interface WorkRecord {
   readonly applicationId: string;
   readonly template: string;

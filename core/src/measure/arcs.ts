@@ -6,11 +6,30 @@ interface ChordRise {
   readonly rise_mm: number;
 }
 
-const CHORD_INPUTS = { chord_mm: { word: 'chord', unit: 'mm' }, rise_mm: { word: 'rise over the chord', unit: 'mm' } } as const;
+const CHORD_INPUTS = {
+  chord_mm: { word: 'chord', unit: 'mm' },
+  rise_mm: { word: 'rise over the chord', unit: 'mm' },
+} as const;
 
 export const ARC_FORMULAS = {
-  radius: { id: 'measure.arcRadius', word: 'radius of the arc', says: 'R = (c²/4 + s²) / (2·s)', unit: 'mm', source: GEOMETRY, inputs: CHORD_INPUTS, of: ({ chord_mm, rise_mm }) => (chord_mm ** 2 / 4 + rise_mm ** 2) / (2 * rise_mm) } satisfies Formula<ChordRise>,
-  length: { id: 'measure.arcLength', word: 'length of the arc', says: 'L = 4·R·atan(2·s/c)', unit: 'mm', source: GEOMETRY, inputs: CHORD_INPUTS, of: ({ chord_mm, rise_mm }) => 4 * arcRadius(chord_mm, rise_mm) * Math.atan((2 * rise_mm) / chord_mm) } satisfies Formula<ChordRise>,
+  radius: {
+    id: 'measure.arcRadius',
+    word: 'radius of the arc',
+    says: 'R = (c²/4 + s²) / (2·s)',
+    unit: 'mm',
+    source: GEOMETRY,
+    inputs: CHORD_INPUTS,
+    of: ({ chord_mm, rise_mm }) => (chord_mm ** 2 / 4 + rise_mm ** 2) / (2 * rise_mm),
+  } satisfies Formula<ChordRise>,
+  length: {
+    id: 'measure.arcLength',
+    word: 'length of the arc',
+    says: 'L = 4·R·atan(2·s/c)',
+    unit: 'mm',
+    source: GEOMETRY,
+    inputs: CHORD_INPUTS,
+    of: ({ chord_mm, rise_mm }) => 4 * arcRadius(chord_mm, rise_mm) * Math.atan((2 * rise_mm) / chord_mm),
+  } satisfies Formula<ChordRise>,
 } as const;
 
 /** Radius of the circle through a chord's ends and its crown. */
@@ -24,7 +43,10 @@ export function segmentArea(chord_mm: number, rise_mm: number): number {
   return (arcRadius(chord_mm, rise_mm) ** 2 * (angle - Math.sin(angle))) / 2;
 }
 
-/** Points on an arc from one end of its chord to the other, both ends included, bulging to the left going along. */
+/**
+ * Points on an arc from one end of its chord to the other, both ends included, bulging to the left going
+ * along.
+ */
 export function arcPoints(from: Point, to: Point, rise_mm: number, sides = 32): readonly Point[] {
   const chord = Math.hypot(to.x - from.x, to.y - from.y);
   const radius = arcRadius(chord, rise_mm);

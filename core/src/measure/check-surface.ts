@@ -41,7 +41,10 @@ export function slotsFor(shape: SurfaceShape, corners?: number | null): readonly
  *  @throws CoreError MEASURE_DISTANCE_RANGE, MEASURE_POINTS_SAME */
 export function checkSurface(input: SurfaceInput): SurfaceCheck {
   input.readings.forEach(refuseAbsurd);
-  const check = SHAPES[input.shape].check({ ...input, readings: input.readings.filter(({ kind }) => kind !== 'label') });
+  const check = SHAPES[input.shape].check({
+    ...input,
+    readings: input.readings.filter(({ kind }) => kind !== 'label'),
+  });
   if (!('helpsNext' in check) || check.helpsNext === undefined) return check;
   /** A shape made of another asks only for what it has a field for. */
   const own = slotsFor(input.shape, input.corners ?? null);

@@ -2,11 +2,29 @@ export { type Datum, type NetworkSolution, adjustNetwork, spanOf, spreadOf } fro
 export { type NetworkObservation, type NetworkPoint } from './observation';
 export { checkSurface, slotsFor } from './check-surface';
 export type { JointSizes, PartSize, SurfaceInput } from './shapes/shape';
-export { type Agreement, type AskedMeasure, type Reliability, type Suspect, FALSE_ALARM, judge } from './judge';
+export {
+  type Agreement,
+  type AskedMeasure,
+  type Reliability,
+  type Suspect,
+  FALSE_ALARM,
+  judge,
+} from './judge';
 export { type MeasureSlot, measureWord, mirroredMeasure, pointWord } from './measure-slot';
 export { type Reading, isSameMeasure, sdOf } from './reading';
 export { type Figure, type SurfaceCheck, outlineOfCheck } from './surface-check';
-export { type Bounds, type Outline, type Point, areaOf, isConvex, isSimple, mirrorOf, outlineBounds, perimeterOf, viewOutline } from './outline';
+export {
+  type Bounds,
+  type Outline,
+  type Point,
+  areaOf,
+  isConvex,
+  isSimple,
+  mirrorOf,
+  outlineBounds,
+  perimeterOf,
+  viewOutline,
+} from './outline';
 export { type SizeKey, type Sizes, SIZE_FORMULAS, SIZE_WORDS, rectangleSizes } from './sizes';
 export { INSTRUMENTS, standardDeviation_mm } from './instruments';
 export { type CurvedPatch, patchAt } from './curved/patch';

@@ -36,9 +36,17 @@ export interface Reliability {
 export type Agreement =
   | { readonly kind: 'not checked'; readonly reliability: readonly Reliability[] }
   | { readonly kind: 'agree'; readonly worst_mm: number; readonly reliability: readonly Reliability[] }
-  | { readonly kind: 'disagree'; readonly suspects: readonly [Suspect, ...Suspect[]]; readonly decide?: AskedMeasure; readonly reliability: readonly Reliability[] };
+  | {
+      readonly kind: 'disagree';
+      readonly suspects: readonly [Suspect, ...Suspect[]];
+      readonly decide?: AskedMeasure;
+      readonly reliability: readonly Reliability[];
+    };
 
-/** Honest measures are accused no more often than this: half by the sum of squares, half by the worst single one. */
+/**
+ * Honest measures are accused no more often than this: half by the sum of squares, half by the worst single
+ * one.
+ */
 export const FALSE_ALARM = 0.001;
 const CANNOT_TELL_APART = 0.9;
 const NINETEEN_IN_TWENTY = 1.645;
@@ -46,7 +54,10 @@ const FOUR_IN_FIVE = 0.8416;
 
 const WORST_ALLOWED = new Map<number, number>();
 
-/** The largest statistic of so many that honest readings exceed in half of the stated cases, both signs counted. */
+/**
+ * The largest statistic of so many that honest readings exceed in half of the stated cases, both signs
+ * counted.
+ */
 function worstAllowedOf(count: number): number {
   const known = WORST_ALLOWED.get(count);
   if (known !== undefined) return known;
@@ -55,7 +66,10 @@ function worstAllowedOf(count: number): number {
   return worst;
 }
 
-/** The shift, in standard deviations, that the sum of squares finds 4 times in 5. @source normal approximation of the non-central chi-squared */
+/**
+ * The shift, in standard deviations, that the sum of squares finds 4 times in 5.
+ * @source normal approximation of the non-central chi-squared
+ */
 function foundBySquares(freedom: number): number {
   if (freedom < 1) return Number.POSITIVE_INFINITY;
   const limit = chiSquared9995(freedom);
@@ -71,7 +85,11 @@ function foundBySquares(freedom: number): number {
 /** Whether readings pass both tests: the sum of squares, and the worst of them alone. */
 export function isHonest(statistics: Statistics, count: number): boolean {
   const freedom = count - statistics.rank;
-  return freedom < 1 || (statistics.weightedSquares <= chiSquared9995(freedom) && statistics.standardised.every((value) => Math.abs(value) <= worstAllowedOf(count)));
+  return (
+    freedom < 1 ||
+    (statistics.weightedSquares <= chiSquared9995(freedom) &&
+      statistics.standardised.every((value) => Math.abs(value) <= worstAllowedOf(count)))
+  );
 }
 
 /** Says whether readings agree, and which one is wrong when that can be known.
@@ -79,30 +97,63 @@ export function isHonest(statistics: Statistics, count: number): boolean {
  *  @param sds mm, one a reading
  *  @param decider asks which further measure would tell two suspects apart
  *  @source global test and data snooping after Baarda, 1968 (from memory) */
-export function judge(readings: readonly Reading[], sds: readonly number[], statistics: Statistics, decider: (first: number, second: number) => AskedMeasure | undefined = () => undefined): Agreement {
+export function judge(
+  readings: readonly Reading[],
+  sds: readonly number[],
+  statistics: Statistics,
+  decider: (first: number, second: number) => AskedMeasure | undefined = () => undefined,
+): Agreement {
   const freedom = sds.length - statistics.rank;
   const worstAllowed = worstAllowedOf(sds.length);
   const reliability = readings.map(({ id }, index): Reliability => {
     const redundancy = statistics.redundancy[index] ?? 0;
     return {
-      id, redundancy,
+      id,
+      redundancy,
       residual_mm: statistics.residuals[index] ?? 0,
       standardised: statistics.standardised[index] ?? 0,
-      mayHide_mm: redundancy < 1e-9 ? null : (Math.min(worstAllowed + FOUR_IN_FIVE, foundBySquares(freedom)) * (sds[index] ?? 0)) / Math.sqrt(redundancy),
-      smallestSlipFound_mm: redundancy < 1e-9 ? null : ((worstAllowed + NINETEEN_IN_TWENTY) * (sds[index] ?? 0)) / Math.sqrt(redundancy),
+      mayHide_mm:
+        redundancy < 1e-9
+          ? null
+          : (Math.min(worstAllowed + FOUR_IN_FIVE, foundBySquares(freedom)) * (sds[index] ?? 0)) /
+            Math.sqrt(redundancy),
+      smallestSlipFound_mm:
+        redundancy < 1e-9
+          ? null
+          : ((worstAllowed + NINETEEN_IN_TWENTY) * (sds[index] ?? 0)) / Math.sqrt(redundancy),
     };
   });
   if (freedom < 1) return { kind: 'not checked', reliability };
-  const order = readings.map((_, index) => index).sort((a, b) => Math.abs(statistics.standardised[b] ?? 0) - Math.abs(statistics.standardised[a] ?? 0));
+  const order = readings
+    .map((_, index) => index)
+    .sort((a, b) => Math.abs(statistics.standardised[b] ?? 0) - Math.abs(statistics.standardised[a] ?? 0));
   const [worst = 0, ...rest] = order;
-  if (isHonest(statistics, sds.length)) return { kind: 'agree', worst_mm: Math.max(0, ...readings.map((_, index) => Math.abs(statistics.residuals[index] ?? 0))), reliability };
+  if (isHonest(statistics, sds.length))
+    return {
+      kind: 'agree',
+      worst_mm: Math.max(0, ...readings.map((_, index) => Math.abs(statistics.residuals[index] ?? 0))),
+      reliability,
+    };
   const alike = rest.filter((index) => Math.abs(statistics.correlation(worst, index)) > CANNOT_TELL_APART);
   const decide = alike[0] === undefined ? undefined : decider(worst, alike[0]);
   const suspectAt = (index: number): Suspect => {
     const reading = readings[index];
     if (reading === undefined) throw new RangeError(`no reading ${index}`);
-    const tooLong_mm = -(statistics.residuals[index] ?? 0) / Math.max(statistics.redundancy[index] ?? 1, 1e-9);
-    return { id: reading.id, kind: reading.kind, from: reading.from, to: reading.to, tooLong_mm, wouldFit_mm: reading.value_mm - tooLong_mm };
+    const tooLong_mm =
+      -(statistics.residuals[index] ?? 0) / Math.max(statistics.redundancy[index] ?? 1, 1e-9);
+    return {
+      id: reading.id,
+      kind: reading.kind,
+      from: reading.from,
+      to: reading.to,
+      tooLong_mm,
+      wouldFit_mm: reading.value_mm - tooLong_mm,
+    };
   };
-  return { kind: 'disagree', suspects: [suspectAt(worst), ...alike.map(suspectAt)], reliability, ...(decide === undefined ? {} : { decide }) };
+  return {
+    kind: 'disagree',
+    suspects: [suspectAt(worst), ...alike.map(suspectAt)],
+    reliability,
+    ...(decide === undefined ? {} : { decide }),
+  };
 }

@@ -51,43 +51,72 @@ export function normalColumn(rows: WeightedRows, wanted: Float64Array, unknowns:
   return column;
 }
 
-/** The Cholesky factor when the pivots say beyond doubt that everything is determined. @param weakest singular values up to this determine nothing */
+/**
+ * The Cholesky factor when the pivots say beyond doubt that everything is determined.
+ * @param weakest singular values up to this determine nothing
+ */
 export function clearFactor(normal: Matrix, weakest = 0): CholeskyDecomposition | undefined {
   if (normal.rows === 0) return undefined;
   const factor = new CholeskyDecomposition(normal);
   if (!factor.isPositiveDefinite()) return undefined;
   const pivots = factor.lowerTriangularMatrix.diagonal();
-  return Math.min(...pivots) > Math.max(Math.max(...pivots) * CLEAR_PIVOT_RATIO, CLEAR_OF_WEAK * weakest) ? factor : undefined;
+  return Math.min(...pivots) > Math.max(Math.max(...pivots) * CLEAR_PIVOT_RATIO, CLEAR_OF_WEAK * weakest)
+    ? factor
+    : undefined;
 }
 
-/** Directions of the unknowns, of length 1, that the observations leave open: known no better than 1 ÷ `weakest`. */
-export function openDirections(rows: WeightedRows, unknowns: number, weakest: number): readonly (readonly number[])[] {
+/**
+ * Directions of the unknowns, of length 1, that the observations leave open: known no better than 1 ÷
+ * `weakest`.
+ */
+export function openDirections(
+  rows: WeightedRows,
+  unknowns: number,
+  weakest: number,
+): readonly (readonly number[])[] {
   const { diagonal, rightSingularVectors } = singularValues(rows, unknowns);
   const least = leastOf(diagonal, weakest);
   return diagonal.flatMap((value, index) => (value > least ? [] : [rightSingularVectors.getColumn(index)]));
 }
 
-const leastOf = (diagonal: readonly number[], weakest: number): number => Math.max(weakest, Math.max(...diagonal, 0) * RANK_TOLERANCE);
+const leastOf = (diagonal: readonly number[], weakest: number): number =>
+  Math.max(weakest, Math.max(...diagonal, 0) * RANK_TOLERANCE);
 
-/** @param wanted (observed − adjusted) over the standard deviation @param weakest singular values up to this count as nothing: what is known no better is not determined */
-export function statisticsOf(rows: WeightedRows, wanted: Float64Array, sds: readonly number[], unknowns: number, weakest = 0): Statistics {
+/**
+ * @param wanted (observed − adjusted) over the standard deviation
+ * @param weakest singular values up to this count as nothing: what is known no better is not determined
+ */
+export function statisticsOf(
+  rows: WeightedRows,
+  wanted: Float64Array,
+  sds: readonly number[],
+  unknowns: number,
+  weakest = 0,
+): Statistics {
   const { covariance, rank } = inverseOf(rows, unknowns, weakest);
   const inverse = covariance.to2DArray();
-  const through = rows.map((row) => inverse.map((line) => line.reduce((sum, value, column) => sum + value * (row[column] ?? 0), 0)));
+  const through = rows.map((row) =>
+    inverse.map((line) => line.reduce((sum, value, column) => sum + value * (row[column] ?? 0), 0)),
+  );
   const seen = (first: number, second: number): number => {
     const row = rows[first] ?? [];
     const column = through[second] ?? [];
     let hat = 0;
-    for (let unknown = 0; unknown < unknowns; unknown += 1) hat += (row[unknown] ?? 0) * (column[unknown] ?? 0);
+    for (let unknown = 0; unknown < unknowns; unknown += 1)
+      hat += (row[unknown] ?? 0) * (column[unknown] ?? 0);
     return (first === second ? 1 : 0) - hat;
   };
   const redundancy = rows.map((_, index) => Math.max(0, seen(index, index)));
   const root = (index: number): number => Math.sqrt(redundancy[index] ?? 0);
   return {
-    rank, covariance, redundancy,
+    rank,
+    covariance,
+    redundancy,
     residuals: sds.map((sd, index) => -(wanted[index] ?? 0) * sd),
     weightedSquares: wanted.reduce((sum, value) => sum + value * value, 0),
-    standardised: rows.map((_, index) => ((redundancy[index] ?? 0) < BARELY_CHECKED ? 0 : -(wanted[index] ?? 0) / root(index))),
+    standardised: rows.map((_, index) =>
+      (redundancy[index] ?? 0) < BARELY_CHECKED ? 0 : -(wanted[index] ?? 0) / root(index),
+    ),
     correlation: (first, second) => {
       const roots = root(first) * root(second);
       return roots < BARELY_CHECKED ? 0 : seen(first, second) / roots;
@@ -97,16 +126,27 @@ export function statisticsOf(rows: WeightedRows, wanted: Float64Array, sds: read
 
 function singularValues(rows: WeightedRows, unknowns: number): SingularValueDecomposition {
   const padded = Matrix.zeros(Math.max(rows.length, unknowns, 1), Math.max(unknowns, 1));
-  rows.forEach((row, index) => { row.forEach((value, column) => { padded.set(index, column, value); }); });
+  rows.forEach((row, index) => {
+    row.forEach((value, column) => {
+      padded.set(index, column, value);
+    });
+  });
   return new SingularValueDecomposition(padded, { computeLeftSingularVectors: false });
 }
 
-function inverseOf(rows: WeightedRows, unknowns: number, weakest: number): { readonly covariance: Matrix; readonly rank: number } {
+function inverseOf(
+  rows: WeightedRows,
+  unknowns: number,
+  weakest: number,
+): { readonly covariance: Matrix; readonly rank: number } {
   const factor = clearFactor(normalMatrix(rows, unknowns), weakest);
   if (factor !== undefined) return { covariance: factor.solve(Matrix.eye(unknowns)), rank: unknowns };
   const svd = singularValues(rows, unknowns);
   const least = leastOf(svd.diagonal, weakest);
   const inverseSquares = svd.diagonal.map((value) => (value > least ? 1 / (value * value) : 0));
   const v = svd.rightSingularVectors;
-  return { covariance: v.mmul(Matrix.diag(inverseSquares)).mmul(v.transpose()), rank: inverseSquares.filter((value) => value > 0).length };
+  return {
+    covariance: v.mmul(Matrix.diag(inverseSquares)).mmul(v.transpose()),
+    rank: inverseSquares.filter((value) => value > 0).length,
+  };
 }

@@ -1,6 +1,9 @@
 import type { MeasureKind, MeasurePoint } from '../job';
 
-/** Where the field of a measure lies on the drawing: on a dimension line off a side, just outside its own line, inside, or in the list beside. */
+/**
+ * Where the field of a measure lies on the drawing: on a dimension line off a side, just outside its own
+ * line, inside, or in the list beside.
+ */
 export type SlotPlace = 'top' | 'bottom' | 'left' | 'right' | 'along' | 'inside' | 'beside';
 
 /** One customary measure of a shape, in the order of walking. */
@@ -43,17 +46,43 @@ export function pointWord(point: MeasurePoint): string {
 }
 
 /** What a fitter calls a measure: the slot's own word, or its two points. */
-export function measureWord(slots: readonly MeasureSlot[], { kind, from, to }: Pick<MeasureSlot, 'kind' | 'from' | 'to'>): string {
-  const slot = slots.find((candidate) => candidate.kind === kind && candidate.from === from && candidate.to === to)
-    ?? slots.find((candidate) => candidate.kind === kind && candidate.from === to && candidate.to === from && kind !== 'quarter sag' && kind !== 'level');
+export function measureWord(
+  slots: readonly MeasureSlot[],
+  { kind, from, to }: Pick<MeasureSlot, 'kind' | 'from' | 'to'>,
+): string {
+  const slot =
+    slots.find((candidate) => candidate.kind === kind && candidate.from === from && candidate.to === to) ??
+    slots.find(
+      (candidate) =>
+        candidate.kind === kind &&
+        candidate.from === to &&
+        candidate.to === from &&
+        kind !== 'quarter sag' &&
+        kind !== 'level',
+    );
   if (slot !== undefined) return slot.word;
   if (kind === 'distance') return `from ${pointWord(from)} to ${pointWord(to)}`;
-  return from === to ? `${kind} at ${pointWord(from)}` : `${kind} from ${pointWord(from)} to ${pointWord(to)}`;
+  return from === to
+    ? `${kind} at ${pointWord(from)}`
+    : `${kind} from ${pointWord(from)} to ${pointWord(to)}`;
 }
 
-const MIRRORED: Readonly<Record<MeasurePoint, MeasurePoint>> = { tl: 'tr', tr: 'tl', bl: 'br', br: 'bl', ml: 'mr', mr: 'ml', q1: 'q2', q2: 'q1', q3: 'q4', q4: 'q3' };
+const MIRRORED: Readonly<Record<MeasurePoint, MeasurePoint>> = {
+  tl: 'tr',
+  tr: 'tl',
+  bl: 'br',
+  br: 'bl',
+  ml: 'mr',
+  mr: 'ml',
+  q1: 'q2',
+  q2: 'q1',
+  q3: 'q4',
+  q4: 'q3',
+};
 
 /** The points of a measure as they are called from the other side. */
-export function mirroredMeasure<Measure extends { readonly kind: MeasureKind; readonly from: MeasurePoint; readonly to: MeasurePoint }>(measure: Measure): Measure {
+export function mirroredMeasure<
+  Measure extends { readonly kind: MeasureKind; readonly from: MeasurePoint; readonly to: MeasurePoint },
+>(measure: Measure): Measure {
   return { ...measure, from: MIRRORED[measure.from] ?? measure.from, to: MIRRORED[measure.to] ?? measure.to };
 }

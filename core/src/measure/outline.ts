@@ -1,6 +1,8 @@
 import type { SeenFrom } from '../job';
 
-/** Millimetres; x to the right and y downwards from the top left corner, as seen from the surface's own side. */
+/**
+ * Millimetres; x to the right and y downwards from the top left corner, as seen from the surface's own side.
+ */
 export interface Point {
   readonly x: number;
   readonly y: number;
@@ -16,7 +18,9 @@ export interface Bounds {
   readonly height: number;
 }
 
-/** Width and height of the smallest rectangle around the outline whose top lies along the outline's top edge. */
+/**
+ * Width and height of the smallest rectangle around the outline whose top lies along the outline's top edge.
+ */
 export function outlineBounds(outline: Outline): Bounds {
   let [left, right, top, bottom] = [Infinity, -Infinity, Infinity, -Infinity];
   for (const { x, y } of outline) {
@@ -25,11 +29,16 @@ export function outlineBounds(outline: Outline): Bounds {
     top = Math.min(top, y);
     bottom = Math.max(bottom, y);
   }
-  return outline.length === 0 ? { left: 0, top: 0, width: 0, height: 0 } : { left, top, width: right - left, height: bottom - top };
+  return outline.length === 0
+    ? { left: 0, top: 0, width: 0, height: 0 }
+    : { left, top, width: right - left, height: bottom - top };
 }
 
-/** The outline as it looks from another side: the one place where left and right change.
- *  @returns the same corners, still clockwise from the top left one, mirrored when the two sides face each other */
+/**
+ * The outline as it looks from another side: the one place where left and right change.
+ * @returns the same corners, still clockwise from the top left one, mirrored when the two sides face each
+ * other
+ */
 export function viewOutline(outline: Outline, seenFrom: SeenFrom, lookFrom: SeenFrom): Outline {
   if (seenFrom === lookFrom) return outline;
   const mirror = mirrorOf(outline);
@@ -45,10 +54,12 @@ export function mirrorOf(outline: Outline): (point: Point) => Point {
 }
 
 export function areaOf(outline: Outline): number {
-  return outline.reduce((sum, { x, y }, index) => {
-    const next = outline[(index + 1) % outline.length] ?? { x, y };
-    return sum + x * next.y - next.x * y;
-  }, 0) / 2;
+  return (
+    outline.reduce((sum, { x, y }, index) => {
+      const next = outline[(index + 1) % outline.length] ?? { x, y };
+      return sum + x * next.y - next.x * y;
+    }, 0) / 2
+  );
 }
 
 export function perimeterOf(outline: Outline): number {
@@ -70,7 +81,10 @@ export function isConvex(outline: Outline): boolean {
 /** No two sides cross each other. */
 export function isSimple(outline: Outline): boolean {
   const count = outline.length;
-  const side = (index: number): readonly [Point, Point] => [outline[index % count] ?? { x: 0, y: 0 }, outline[(index + 1) % count] ?? { x: 0, y: 0 }];
+  const side = (index: number): readonly [Point, Point] => [
+    outline[index % count] ?? { x: 0, y: 0 },
+    outline[(index + 1) % count] ?? { x: 0, y: 0 },
+  ];
   for (let a = 0; a < count; a += 1) {
     for (let b = a + 2; b < count; b += 1) {
       if (a === 0 && b === count - 1) continue;
@@ -81,6 +95,7 @@ export function isSimple(outline: Outline): boolean {
 }
 
 function doCross([a, b]: readonly [Point, Point], [c, d]: readonly [Point, Point]): boolean {
-  const turn = (p: Point, q: Point, r: Point): number => Math.sign((q.x - p.x) * (r.y - p.y) - (q.y - p.y) * (r.x - p.x));
+  const turn = (p: Point, q: Point, r: Point): number =>
+    Math.sign((q.x - p.x) * (r.y - p.y) - (q.y - p.y) * (r.x - p.x));
   return turn(a, b, c) * turn(a, b, d) < 0 && turn(c, d, a) * turn(c, d, b) < 0;
 }

@@ -15,7 +15,10 @@ export interface Reading {
 }
 
 /** The same two points, whichever way round, and the same kind. Quarter sags know their end. */
-export function isSameMeasure(a: Pick<Reading, 'kind' | 'from' | 'to'>, b: Pick<Reading, 'kind' | 'from' | 'to'>): boolean {
+export function isSameMeasure(
+  a: Pick<Reading, 'kind' | 'from' | 'to'>,
+  b: Pick<Reading, 'kind' | 'from' | 'to'>,
+): boolean {
   if (a.kind !== b.kind) return false;
   const isForward = a.from === b.from && a.to === b.to;
   return isForward || (a.kind !== 'quarter sag' && a.kind !== 'level' && a.from === b.to && a.to === b.from);
@@ -28,6 +31,12 @@ export function sdOf(reading: Reading): number {
 /** @throws CoreError MEASURE_DISTANCE_RANGE, MEASURE_POINTS_SAME */
 export function refuseAbsurd({ id, kind, from, to, value_mm }: Reading): void {
   const { least_mm, most_mm, atOnePoint } = MEASURE_KINDS[kind];
-  if (!atOnePoint && from === to) throw new CoreError('MEASURE_POINTS_SAME', { path: id, expected: 'two different points', got: from });
-  if (!(value_mm >= least_mm && value_mm <= most_mm)) throw new CoreError('MEASURE_DISTANCE_RANGE', { path: id, expected: `${least_mm} to ${most_mm} mm`, got: String(value_mm) });
+  if (!atOnePoint && from === to)
+    throw new CoreError('MEASURE_POINTS_SAME', { path: id, expected: 'two different points', got: from });
+  if (!(value_mm >= least_mm && value_mm <= most_mm))
+    throw new CoreError('MEASURE_DISTANCE_RANGE', {
+      path: id,
+      expected: `${least_mm} to ${most_mm} mm`,
+      got: String(value_mm),
+    });
 }

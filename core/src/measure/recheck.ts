@@ -1,7 +1,11 @@
 import { COMMON_PRACTICE, type Source } from '../quantity';
 
 /** Gap between film edge and gasket or seal, per side. */
-export const EDGE_GAP: { readonly least_mm: number; readonly most_mm: number; readonly source: Source } = { least_mm: 1.5, most_mm: 3, source: COMMON_PRACTICE };
+export const EDGE_GAP: { readonly least_mm: number; readonly most_mm: number; readonly source: Source } = {
+  least_mm: 1.5,
+  most_mm: 3,
+  source: COMMON_PRACTICE,
+};
 
 export interface SideRecheck {
   readonly says: 'fits' | 'too small' | 'too large';
@@ -19,9 +23,13 @@ export interface Recheck {
  *  @param film_mm width and height on its label; @param pane_mm width and height of the glass seen
  *  @source gap of 1.5 to 3 mm a side (common practice, no published source) */
 export function recheckFilm(film_mm: readonly [number, number], pane_mm: readonly [number, number]): Recheck {
-  const at = (turned: boolean): Pick<Recheck, 'width' | 'height'> => ({ width: side(film_mm[turned ? 1 : 0], pane_mm[0]), height: side(film_mm[turned ? 0 : 1], pane_mm[1]) });
+  const at = (turned: boolean): Pick<Recheck, 'width' | 'height'> => ({
+    width: side(film_mm[turned ? 1 : 0], pane_mm[0]),
+    height: side(film_mm[turned ? 0 : 1], pane_mm[1]),
+  });
   const straight = at(false);
-  const fits = ({ width, height }: Pick<Recheck, 'width' | 'height'>): boolean => width.says === 'fits' && height.says === 'fits';
+  const fits = ({ width, height }: Pick<Recheck, 'width' | 'height'>): boolean =>
+    width.says === 'fits' && height.says === 'fits';
   if (fits(straight)) return { ...straight, verdict: 'fits' };
   if (fits(at(true))) return { ...straight, verdict: 'fits when turned' };
   const isSmall = straight.width.says === 'too small' || straight.height.says === 'too small';

@@ -7,12 +7,41 @@ import { type CornerLength, laidOut } from './lay-out-corners';
 import type { Reading } from './reading';
 
 export interface NetworkRequest {
-  /** Corners clockwise; with coordinates (mm, y downwards) only where the figure cannot be laid out from lengths. */
-  readonly points: readonly { readonly id: string; readonly x_mm?: number | undefined; readonly y_mm?: number | undefined }[];
+  /**
+   * Corners clockwise; with coordinates (mm, y downwards) only where the figure cannot be laid out from
+   * lengths.
+   */
+  readonly points: readonly {
+    readonly id: string;
+    readonly x_mm?: number | undefined;
+    readonly y_mm?: number | undefined;
+  }[];
   /** Between corners, or middles of two: `a`, or `a~b`. */
-  readonly distances: readonly { readonly id: string; readonly from: string; readonly to: string; readonly value_mm: number; readonly sd_mm: number }[];
-  readonly rightAngles?: readonly { readonly id: string; readonly at: string; readonly one: string; readonly other: string; readonly sd_mm: number }[] | undefined;
-  readonly levels?: readonly { readonly id: string; readonly from: string; readonly to: string; readonly value_mm: number; readonly sd_mm: number }[] | undefined;
+  readonly distances: readonly {
+    readonly id: string;
+    readonly from: string;
+    readonly to: string;
+    readonly value_mm: number;
+    readonly sd_mm: number;
+  }[];
+  readonly rightAngles?:
+    | readonly {
+        readonly id: string;
+        readonly at: string;
+        readonly one: string;
+        readonly other: string;
+        readonly sd_mm: number;
+      }[]
+    | undefined;
+  readonly levels?:
+    | readonly {
+        readonly id: string;
+        readonly from: string;
+        readonly to: string;
+        readonly value_mm: number;
+        readonly sd_mm: number;
+      }[]
+    | undefined;
 }
 
 export interface NetworkAnswer {
@@ -27,50 +56,135 @@ export interface NetworkAnswer {
   readonly agreement: Agreement;
 }
 
-/** Adjusts any network of lengths, right angles and level lines between named corners, and says whether they agree.
- *  @throws CoreError MEASURE_NETWORK_POINT (a reading names a point that is not there), MEASURE_NETWORK_OPEN (lengths do not lay the corners out) */
-export function reckonNetwork({ points, distances, rightAngles = [], levels = [] }: NetworkRequest): NetworkAnswer {
+/**
+ * Adjusts any network of lengths, right angles and level lines between named corners, and says whether they
+ * agree.
+ * @throws CoreError MEASURE_NETWORK_POINT (a reading names a point that is not there), MEASURE_NETWORK_OPEN
+ * (lengths do not lay the corners out)
+ */
+export function reckonNetwork({
+  points,
+  distances,
+  rightAngles = [],
+  levels = [],
+}: NetworkRequest): NetworkAnswer {
   const at = new Map(points.map(({ id }, index) => [id, index]));
   const pointOf = (path: string, name: string): NetworkPoint => {
     const corners = name.split('~').map((part) => at.get(part));
-    if (corners.length > 2 || corners.some((corner) => corner === undefined)) throw new CoreError('MEASURE_NETWORK_POINT', { path, expected: `one of ${points.map(({ id }) => id).join(', ')}, or the middle of two such as a~b`, got: name });
+    if (corners.length > 2 || corners.some((corner) => corner === undefined))
+      throw new CoreError('MEASURE_NETWORK_POINT', {
+        path,
+        expected: `one of ${points.map(({ id }) => id).join(', ')}, or the middle of two such as a~b`,
+        got: name,
+      });
     return corners.map((corner) => ({ corner: corner ?? 0, share: 1 / corners.length }));
   };
   const observations: NetworkObservation[] = [
     ...distances.map(({ id, from, to, value_mm, sd_mm }): NetworkObservation => {
-      if (from === to) throw new CoreError('MEASURE_POINTS_SAME', { path: `distances.${id}`, expected: 'two different points', got: from });
-      return { kind: 'distance', at: [pointOf(`distances.${id}.from`, from), pointOf(`distances.${id}.to`, to)], value_mm, sd_mm };
+      if (from === to)
+        throw new CoreError('MEASURE_POINTS_SAME', {
+          path: `distances.${id}`,
+          expected: 'two different points',
+          got: from,
+        });
+      return {
+        kind: 'distance',
+        at: [pointOf(`distances.${id}.from`, from), pointOf(`distances.${id}.to`, to)],
+        value_mm,
+        sd_mm,
+      };
     }),
-    ...levels.map(({ id, from, to, value_mm, sd_mm }): NetworkObservation => ({ kind: 'level', at: [pointOf(`levels.${id}.from`, from), pointOf(`levels.${id}.to`, to)], value_mm, sd_mm })),
-    ...rightAngles.map(({ id, at: corner, one, other, sd_mm }): NetworkObservation => ({ kind: 'right angle', at: [pointOf(`rightAngles.${id}.at`, corner), pointOf(`rightAngles.${id}.one`, one), pointOf(`rightAngles.${id}.other`, other)], value_mm: 0, sd_mm })),
+    ...levels.map(({ id, from, to, value_mm, sd_mm }): NetworkObservation => ({
+      kind: 'level',
+      at: [pointOf(`levels.${id}.from`, from), pointOf(`levels.${id}.to`, to)],
+      value_mm,
+      sd_mm,
+    })),
+    ...rightAngles.map(({ id, at: corner, one, other, sd_mm }): NetworkObservation => ({
+      kind: 'right angle',
+      at: [
+        pointOf(`rightAngles.${id}.at`, corner),
+        pointOf(`rightAngles.${id}.one`, one),
+        pointOf(`rightAngles.${id}.other`, other),
+      ],
+      value_mm: 0,
+      sd_mm,
+    })),
   ];
   const start = startOf(points, distances, at);
   const solution = adjustNetwork(start, observations, levels.length > 0 ? 'first corner' : 'top side level');
   const readings: Reading[] = [
-    ...distances.map(({ id, from, to, value_mm, sd_mm }): Reading => ({ id, kind: 'distance', from, to, value_mm, sd_mm, instrument: 'tape' })),
-    ...levels.map(({ id, from, to, value_mm, sd_mm }): Reading => ({ id, kind: 'level', from, to, value_mm, sd_mm, instrument: 'tape' })),
-    ...rightAngles.map(({ id, at: corner, sd_mm }): Reading => ({ id, kind: 'right angle', from: corner, to: corner, value_mm: 0, sd_mm, instrument: 'tape' })),
+    ...distances.map(({ id, from, to, value_mm, sd_mm }): Reading => ({
+      id,
+      kind: 'distance',
+      from,
+      to,
+      value_mm,
+      sd_mm,
+      instrument: 'tape',
+    })),
+    ...levels.map(({ id, from, to, value_mm, sd_mm }): Reading => ({
+      id,
+      kind: 'level',
+      from,
+      to,
+      value_mm,
+      sd_mm,
+      instrument: 'tape',
+    })),
+    ...rightAngles.map(({ id, at: corner, sd_mm }): Reading => ({
+      id,
+      kind: 'right angle',
+      from: corner,
+      to: corner,
+      value_mm: 0,
+      sd_mm,
+      instrument: 'tape',
+    })),
   ];
   const isDetermined = solution.rank === solution.unknowns;
-  const sized = (of: (corners: readonly Point[]) => number): NetworkAnswer['area_mm2'] => ({ value: of(solution.corners), sd: isDetermined ? spreadOf(of, solution) : null });
+  const sized = (of: (corners: readonly Point[]) => number): NetworkAnswer['area_mm2'] => ({
+    value: of(solution.corners),
+    sd: isDetermined ? spreadOf(of, solution) : null,
+  });
   const unknowns: string[] = [];
   solution.columns.forEach(({ x, y }, corner) => {
     if (x >= 0) unknowns[x] = `${points[corner]?.id ?? ''}.x`;
     if (y >= 0) unknowns[y] = `${points[corner]?.id ?? ''}.y`;
   });
   return {
-    stopped: solution.stopped, rank: solution.rank, unknowns,
+    stopped: solution.stopped,
+    rank: solution.rank,
+    unknowns,
     points: solution.corners.map(({ x, y }, index) => ({ id: points[index]?.id ?? '', x_mm: x, y_mm: y })),
     covariance_mm2: isDetermined ? solution.covariance.to2DArray() : [],
-    area_mm2: sized((corners) => Math.abs(areaOf(corners))), perimeter_mm: sized(perimeterOf),
-    agreement: judge(readings, observations.map(({ sd_mm }) => sd_mm), solution),
+    area_mm2: sized((corners) => Math.abs(areaOf(corners))),
+    perimeter_mm: sized(perimeterOf),
+    agreement: judge(
+      readings,
+      observations.map(({ sd_mm }) => sd_mm),
+      solution,
+    ),
   };
 }
 
-function startOf(points: NetworkRequest['points'], distances: NetworkRequest['distances'], at: ReadonlyMap<string, number>): readonly Point[] {
-  if (points.every(({ x_mm, y_mm }) => x_mm !== undefined && y_mm !== undefined)) return points.map(({ x_mm = 0, y_mm = 0 }) => ({ x: x_mm, y: y_mm }));
-  const lengths = distances.flatMap(({ from, to, value_mm }): CornerLength[] => { const [a, b] = [at.get(from), at.get(to)]; return a === undefined || b === undefined ? [] : [{ a, b, length_mm: value_mm }]; });
+function startOf(
+  points: NetworkRequest['points'],
+  distances: NetworkRequest['distances'],
+  at: ReadonlyMap<string, number>,
+): readonly Point[] {
+  if (points.every(({ x_mm, y_mm }) => x_mm !== undefined && y_mm !== undefined))
+    return points.map(({ x_mm = 0, y_mm = 0 }) => ({ x: x_mm, y: y_mm }));
+  const lengths = distances.flatMap(({ from, to, value_mm }): CornerLength[] => {
+    const [a, b] = [at.get(from), at.get(to)];
+    return a === undefined || b === undefined ? [] : [{ a, b, length_mm: value_mm }];
+  });
   const laid = laidOut(lengths, points.length);
-  if ('open' in laid) throw new CoreError('MEASURE_NETWORK_OPEN', { path: 'distances', expected: 'two lengths from each corner to corners laid out before it, or coordinates to start from', got: `nothing that places ${laid.open.map((corner) => points[corner]?.id ?? '').join(', ')}` });
+  if ('open' in laid)
+    throw new CoreError('MEASURE_NETWORK_OPEN', {
+      path: 'distances',
+      expected: 'two lengths from each corner to corners laid out before it, or coordinates to start from',
+      got: `nothing that places ${laid.open.map((corner) => points[corner]?.id ?? '').join(', ')}`,
+    });
   return laid.outline;
 }

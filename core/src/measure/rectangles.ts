@@ -7,9 +7,12 @@ export interface SizedRectangle {
   readonly height: number;
 }
 
-/** The largest rectangle inside a figure without inward corners, its top along the figure's top, mm.
- *  The height over a pair of left and right ends is concave, so a search that narrows in each finds the one best.
- *  @returns undefined when a corner points inward: not worked out @source golden section search, Kiefer 1953 (from memory) */
+/**
+ * The largest rectangle inside a figure without inward corners, its top along the figure's top, mm. The
+ * height over a pair of left and right ends is concave, so a search that narrows in each finds the one best.
+ * @returns undefined when a corner points inward: not worked out
+ * @source golden section search, Kiefer 1953 (from memory)
+ */
 export function largestInside(outline: Outline): SizedRectangle | undefined {
   if (outline.length < 3 || !isNearlyConvex(outline)) return undefined;
   const { left, width } = outlineBounds(outline);
@@ -20,23 +23,38 @@ export function largestInside(outline: Outline): SizedRectangle | undefined {
     const top = Math.max(a.top, b.top);
     return { top, height: Math.max(0, Math.min(a.bottom, b.bottom) - top) };
   };
-  const bestTo = (from: number): number => bestOf(from, left + width, (to) => heightOver(from, to).height * (to - from));
-  const from = bestOf(left, left + width, (candidate) => { const to = bestTo(candidate); return heightOver(candidate, to).height * (to - candidate); });
+  const bestTo = (from: number): number =>
+    bestOf(from, left + width, (to) => heightOver(from, to).height * (to - from));
+  const from = bestOf(left, left + width, (candidate) => {
+    const to = bestTo(candidate);
+    return heightOver(candidate, to).height * (to - candidate);
+  });
   const to = bestTo(from);
   return { left: from, width: to - from, ...heightOver(from, to) };
 }
 
-/** The rectangle of least area around a figure, lying along one of its sides. @source one side of it lies along a side of the hull: Freeman and Shapira, 1975 (from memory) */
-export function leastAround(outline: Outline): { readonly width: number; readonly height: number; readonly turned_deg: number } {
+/**
+ * The rectangle of least area around a figure, lying along one of its sides.
+ * @source one side of it lies along a side of the hull: Freeman and Shapira, 1975 (from memory)
+ */
+export function leastAround(outline: Outline): {
+  readonly width: number;
+  readonly height: number;
+  readonly turned_deg: number;
+} {
   let best = { width: Infinity, height: Infinity, turned_deg: 0 };
   outline.forEach((corner, index) => {
     const next = outline[(index + 1) % outline.length] ?? corner;
     const length = Math.hypot(next.x - corner.x, next.y - corner.y);
     if (length < 1e-9) return;
     const along = { x: (next.x - corner.x) / length, y: (next.y - corner.y) / length };
-    const turned = outline.map(({ x, y }) => ({ x: x * along.x + y * along.y, y: y * along.x - x * along.y }));
+    const turned = outline.map(({ x, y }) => ({
+      x: x * along.x + y * along.y,
+      y: y * along.x - x * along.y,
+    }));
     const { width, height } = outlineBounds(turned);
-    if (width * height < best.width * best.height - 1e-6) best = { width, height, turned_deg: (Math.atan2(along.y, along.x) * 180) / Math.PI };
+    if (width * height < best.width * best.height - 1e-6)
+      best = { width, height, turned_deg: (Math.atan2(along.y, along.x) * 180) / Math.PI };
   });
   return best;
 }
@@ -64,7 +82,10 @@ function bestOf(low: number, high: number, worth: (at: number) => number): numbe
   return (from + to) / 2;
 }
 
-/** Upper and lower edge of a figure without inward corners, at every corner from left to right; straight in between. */
+/**
+ * Upper and lower edge of a figure without inward corners, at every corner from left to right; straight in
+ * between.
+ */
 interface Sides {
   readonly x: Float64Array;
   readonly top: Float64Array;
@@ -90,20 +111,34 @@ function sidesOf(outline: Outline): Sides {
   return { x, top, bottom };
 }
 
-function crossSection({ x, top, bottom }: Sides, at: number): { readonly top: number; readonly bottom: number } {
+function crossSection(
+  { x, top, bottom }: Sides,
+  at: number,
+): { readonly top: number; readonly bottom: number } {
   let [low, high] = [0, x.length - 1];
-  while (high - low > 1) { const middle = (low + high) >> 1; if ((x[middle] as number) <= at) low = middle; else high = middle; }
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    if ((x[middle] as number) <= at) low = middle;
+    else high = middle;
+  }
   const [from, to] = [x[low] as number, x[high] as number];
   const share = to === from ? 0 : Math.min(1, Math.max(0, (at - from) / (to - from)));
-  const between = (row: Float64Array): number => (row[low] as number) + ((row[high] as number) - (row[low] as number)) * share;
+  const between = (row: Float64Array): number =>
+    (row[low] as number) + ((row[high] as number) - (row[low] as number)) * share;
   return { top: between(top), bottom: between(bottom) };
 }
 
 /** Arcs of many short sides may turn by nothing at a joint. */
 function isNearlyConvex(outline: Outline): boolean {
-  return isConvex(outline.filter((corner: Point, index) => {
-    const before = outline[(index + outline.length - 1) % outline.length] ?? corner;
-    const after = outline[(index + 1) % outline.length] ?? corner;
-    return Math.abs((corner.x - before.x) * (after.y - corner.y) - (corner.y - before.y) * (after.x - corner.x)) > 1e-6;
-  }));
+  return isConvex(
+    outline.filter((corner: Point, index) => {
+      const before = outline[(index + outline.length - 1) % outline.length] ?? corner;
+      const after = outline[(index + 1) % outline.length] ?? corner;
+      return (
+        Math.abs(
+          (corner.x - before.x) * (after.y - corner.y) - (corner.y - before.y) * (after.x - corner.x),
+        ) > 1e-6
+      );
+    }),
+  );
 }

@@ -19,13 +19,21 @@ export interface SameAsGroup {
 
 /** Groups surfaces of the same shape and glass whose corners lie within a tolerance of the first one's.
  *  @param tolerance_mm greatest distance between corresponding corners, > 0 */
-export function sameAsGroups(surfaces: readonly ComparedSurface[], tolerance_mm: number): readonly SameAsGroup[] {
-  const open = new Map<string, { readonly lead: ComparedSurface; readonly ids: string[]; apart_mm: number }[]>();
+export function sameAsGroups(
+  surfaces: readonly ComparedSurface[],
+  tolerance_mm: number,
+): readonly SameAsGroup[] {
+  const open = new Map<
+    string,
+    { readonly lead: ComparedSurface; readonly ids: string[]; apart_mm: number }[]
+  >();
   for (const surface of surfaces) {
     const key = `${surface.shape} ${surface.unitId ?? ''} ${surface.outline.length} ${surface.more_mm.length}`;
     const groups = open.get(key) ?? [];
     open.set(key, groups);
-    const home = groups.map((group) => ({ group, apart: apartBy(group.lead, surface) })).find(({ apart }) => apart <= tolerance_mm);
+    const home = groups
+      .map((group) => ({ group, apart: apartBy(group.lead, surface) }))
+      .find(({ apart }) => apart <= tolerance_mm);
     if (home === undefined) groups.push({ lead: surface, ids: [surface.id], apart_mm: 0 });
     else {
       home.group.ids.push(surface.id);
@@ -34,7 +42,9 @@ export function sameAsGroups(surfaces: readonly ComparedSurface[], tolerance_mm:
   }
   return [...open.values()].flat().flatMap(({ ids, apart_mm }) => {
     const [first, second, ...rest] = ids;
-    return first === undefined || second === undefined ? [] : [{ ids: [first, second, ...rest] as const, apart_mm }];
+    return first === undefined || second === undefined
+      ? []
+      : [{ ids: [first, second, ...rest] as const, apart_mm }];
   });
 }
 
@@ -45,5 +55,8 @@ function apartBy(a: ComparedSurface, b: ComparedSurface): number {
     if (p === undefined || q === undefined) return Infinity;
     apart = Math.max(apart, Math.hypot(p.x - q.x, p.y - q.y));
   }
-  return a.more_mm.reduce((most, value, index) => Math.max(most, Math.abs(value - (b.more_mm[index] ?? Infinity))), apart);
+  return a.more_mm.reduce(
+    (most, value, index) => Math.max(most, Math.abs(value - (b.more_mm[index] ?? Infinity))),
+    apart,
+  );
 }

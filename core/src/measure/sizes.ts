@@ -29,24 +29,38 @@ export const SIZE_WORDS = {
 } as const;
 
 export type SizeKey = keyof typeof SIZE_WORDS;
-export type Sizes = Readonly<Partial<Record<SizeKey, Reasoned<number>>>> & Readonly<Record<'area_mm2' | 'perimeter_mm' | 'aroundWidth_mm' | 'aroundHeight_mm', Reasoned<number>>>;
+export type Sizes = Readonly<Partial<Record<SizeKey, Reasoned<number>>>> &
+  Readonly<Record<'area_mm2' | 'perimeter_mm' | 'aroundWidth_mm' | 'aroundHeight_mm', Reasoned<number>>>;
 
 /** Corner coordinates as formula inputs: x1, y1, x2, … in mm, y downwards. */
 export type CornerInputs = Readonly<Record<string, number>>;
 
 export function cornerInputs(outline: Outline): CornerInputs {
-  return Object.fromEntries(outline.flatMap(({ x, y }, index) => [[`x${index + 1}`, x], [`y${index + 1}`, y]]));
+  return Object.fromEntries(
+    outline.flatMap(({ x, y }, index) => [
+      [`x${index + 1}`, x],
+      [`y${index + 1}`, y],
+    ]),
+  );
 }
 
 const cornersOf = (inputs: CornerInputs): Outline => {
   const corners: Point[] = [];
-  for (let n = 1; inputs[`x${n}`] !== undefined; n += 1) corners.push({ x: inputs[`x${n}`] ?? Number.NaN, y: inputs[`y${n}`] ?? Number.NaN });
+  for (let n = 1; inputs[`x${n}`] !== undefined; n += 1)
+    corners.push({ x: inputs[`x${n}`] ?? Number.NaN, y: inputs[`y${n}`] ?? Number.NaN });
   return corners;
 };
 
 const FOUR = ['top left', 'top right', 'bottom right', 'bottom left'];
 const cornerWords = (count: number): Record<string, { readonly word: string; readonly unit: string }> =>
-  Object.fromEntries(Array.from({ length: count }, (_, index) => (count === 4 ? (FOUR[index] ?? '') : `corner ${index + 1}`)).flatMap((word, index) => [[`x${index + 1}`, { word: `${word}, across`, unit: 'mm' }], [`y${index + 1}`, { word: `${word}, down`, unit: 'mm' }]]));
+  Object.fromEntries(
+    Array.from({ length: count }, (_, index) =>
+      count === 4 ? (FOUR[index] ?? '') : `corner ${index + 1}`,
+    ).flatMap((word, index) => [
+      [`x${index + 1}`, { word: `${word}, across`, unit: 'mm' }],
+      [`y${index + 1}`, { word: `${word}, down`, unit: 'mm' }],
+    ]),
+  );
 
 interface OutlineFormula {
   readonly id: string;
@@ -57,52 +71,132 @@ interface OutlineFormula {
   readonly source?: Source;
 }
 
-/** A formula for any number of corners, with its body on the corners themselves for the law of propagation. */
+/**
+ * A formula for any number of corners, with its body on the corners themselves for the law of propagation.
+ */
 interface OutlineSize {
   readonly forCorners: (count: number) => Formula<CornerInputs>;
   readonly of: (outline: Outline) => number;
 }
 
 function outlineFormula({ id, word, says, unit, of, source = GEOMETRY }: OutlineFormula): OutlineSize {
-  return { of, forCorners: (count) => ({ id, word, says, unit, source, inputs: cornerWords(count), of: (inputs) => of(cornersOf(inputs)) }) };
+  return {
+    of,
+    forCorners: (count) => ({
+      id,
+      word,
+      says,
+      unit,
+      source,
+      inputs: cornerWords(count),
+      of: (inputs) => of(cornersOf(inputs)),
+    }),
+  };
 }
 
 export const SIZE_FORMULAS = {
-  area: outlineFormula({ id: 'measure.area', word: 'area', says: 'A = ½ · |Σ (xᵢ·yᵢ₊₁ − xᵢ₊₁·yᵢ)|', unit: 'mm²', of: (outline) => Math.abs(areaOf(outline)) }),
-  perimeter: outlineFormula({ id: 'measure.perimeter', word: 'edge to work along', says: 'P = the side lengths added', unit: 'mm', of: perimeterOf }),
-  outOfSquare: outlineFormula({ id: 'measure.outOfSquare', word: 'out of square', says: 'gap under a try square at the worst corner: shorter side · |cos of the corner angle|', unit: 'mm', of: worstSquareGap }),
-  aroundWidth: outlineFormula({ id: 'measure.aroundWidth', word: 'width of the rectangle around', says: 'largest minus smallest distance across, top edge level', unit: 'mm', of: (outline) => outlineBounds(outline).width }),
-  aroundHeight: outlineFormula({ id: 'measure.aroundHeight', word: 'height of the rectangle around', says: 'largest minus smallest distance down, top edge level', unit: 'mm', of: (outline) => outlineBounds(outline).height }),
-  leastWidth: outlineFormula({ id: 'measure.leastWidth', word: 'width of the least rectangle around', says: 'the rectangle of least area lies along one side of the figure', unit: 'mm', of: (outline) => leastAround(outline).width }),
-  leastHeight: outlineFormula({ id: 'measure.leastHeight', word: 'height of the least rectangle around', says: 'the rectangle of least area lies along one side of the figure', unit: 'mm', of: (outline) => leastAround(outline).height }),
-  insideWidth: outlineFormula({ id: 'measure.insideWidth', word: 'width of the largest rectangle inside', says: 'most area between two cross-sections, top edge level', unit: 'mm', of: (outline) => largestInside(outline)?.width ?? Number.NaN }),
-  insideHeight: outlineFormula({ id: 'measure.insideHeight', word: 'height of the largest rectangle inside', says: 'most area between two cross-sections, top edge level', unit: 'mm', of: (outline) => largestInside(outline)?.height ?? Number.NaN }),
+  area: outlineFormula({
+    id: 'measure.area',
+    word: 'area',
+    says: 'A = ½ · |Σ (xᵢ·yᵢ₊₁ − xᵢ₊₁·yᵢ)|',
+    unit: 'mm²',
+    of: (outline) => Math.abs(areaOf(outline)),
+  }),
+  perimeter: outlineFormula({
+    id: 'measure.perimeter',
+    word: 'edge to work along',
+    says: 'P = the side lengths added',
+    unit: 'mm',
+    of: perimeterOf,
+  }),
+  outOfSquare: outlineFormula({
+    id: 'measure.outOfSquare',
+    word: 'out of square',
+    says: 'gap under a try square at the worst corner: shorter side · |cos of the corner angle|',
+    unit: 'mm',
+    of: worstSquareGap,
+  }),
+  aroundWidth: outlineFormula({
+    id: 'measure.aroundWidth',
+    word: 'width of the rectangle around',
+    says: 'largest minus smallest distance across, top edge level',
+    unit: 'mm',
+    of: (outline) => outlineBounds(outline).width,
+  }),
+  aroundHeight: outlineFormula({
+    id: 'measure.aroundHeight',
+    word: 'height of the rectangle around',
+    says: 'largest minus smallest distance down, top edge level',
+    unit: 'mm',
+    of: (outline) => outlineBounds(outline).height,
+  }),
+  leastWidth: outlineFormula({
+    id: 'measure.leastWidth',
+    word: 'width of the least rectangle around',
+    says: 'the rectangle of least area lies along one side of the figure',
+    unit: 'mm',
+    of: (outline) => leastAround(outline).width,
+  }),
+  leastHeight: outlineFormula({
+    id: 'measure.leastHeight',
+    word: 'height of the least rectangle around',
+    says: 'the rectangle of least area lies along one side of the figure',
+    unit: 'mm',
+    of: (outline) => leastAround(outline).height,
+  }),
+  insideWidth: outlineFormula({
+    id: 'measure.insideWidth',
+    word: 'width of the largest rectangle inside',
+    says: 'most area between two cross-sections, top edge level',
+    unit: 'mm',
+    of: (outline) => largestInside(outline)?.width ?? Number.NaN,
+  }),
+  insideHeight: outlineFormula({
+    id: 'measure.insideHeight',
+    word: 'height of the largest rectangle inside',
+    says: 'most area between two cross-sections, top edge level',
+    unit: 'mm',
+    of: (outline) => largestInside(outline)?.height ?? Number.NaN,
+  }),
 } as const;
 
 function worstSquareGap(outline: Outline): number {
-  return Math.max(...outline.map((corner, index) => {
-    const one = outline[(index + 1) % outline.length] ?? corner;
-    const other = outline[(index + outline.length - 1) % outline.length] ?? corner;
-    const [ux, uy, vx, vy] = [one.x - corner.x, one.y - corner.y, other.x - corner.x, other.y - corner.y];
-    const [u, v] = [Math.hypot(ux, uy), Math.hypot(vx, vy)];
-    return (Math.min(u, v) * Math.abs(ux * vx + uy * vy)) / (u * v);
-  }));
+  return Math.max(
+    ...outline.map((corner, index) => {
+      const one = outline[(index + 1) % outline.length] ?? corner;
+      const other = outline[(index + outline.length - 1) % outline.length] ?? corner;
+      const [ux, uy, vx, vy] = [one.x - corner.x, one.y - corner.y, other.x - corner.x, other.y - corner.y];
+      const [u, v] = [Math.hypot(ux, uy), Math.hypot(vx, vy)];
+      return (Math.min(u, v) * Math.abs(ux * vx + uy * vy)) / (u * v);
+    }),
+  );
 }
 
 export type SpreadFinder = (sizeOf: (outline: Outline) => number) => number;
 
 /** Applies one outline formula, with its spread when the network gives one. */
-export function sizeOf({ forCorners, of }: OutlineSize, outline: Outline, spread?: SpreadFinder, remark?: string): Reasoned<number> {
+export function sizeOf(
+  { forCorners, of }: OutlineSize,
+  outline: Outline,
+  spread?: SpreadFinder,
+  remark?: string,
+): Reasoned<number> {
   const plusMinus = spread?.(of);
   const step = applyFormula(forCorners(outline.length), cornerInputs(outline), {
     ...(remark === undefined ? {} : { remark }),
-    ...(plusMinus === undefined || !Number.isFinite(plusMinus) ? {} : { uncertainty: { plusMinus, says: 'one standard deviation, from the accuracy of the measures' } }),
+    ...(plusMinus === undefined || !Number.isFinite(plusMinus)
+      ? {}
+      : { uncertainty: { plusMinus, says: 'one standard deviation, from the accuracy of the measures' } }),
   });
   return { value: step.value, why: [step] };
 }
 
 /** The sizes every straight-sided figure has. */
-export function straightSizes(outline: Outline, spread: SpreadFinder | undefined, remark: string | undefined): Sizes {
+export function straightSizes(
+  outline: Outline,
+  spread: SpreadFinder | undefined,
+  remark: string | undefined,
+): Sizes {
   const size = (which: OutlineSize): Reasoned<number> => sizeOf(which, outline, spread, remark);
   return {
     ...(outline.length === 4 ? { outOfSquare_mm: size(SIZE_FORMULAS.outOfSquare) } : {}),
@@ -116,14 +210,27 @@ export function straightSizes(outline: Outline, spread: SpreadFinder | undefined
 /** A rectangle this close to the one around it says nothing new. */
 const SAME_SHARE = 0.997;
 
-/** Rectangles in and around a figure: worth their time for the one surface looked at, and only where they say something new. */
+/**
+ * Rectangles in and around a figure: worth their time for the one surface looked at, and only where they say
+ * something new.
+ */
 export function rectangleSizes(outline: Outline): Partial<Sizes> {
   const bounds = outlineBounds(outline);
   const inside = largestInside(outline);
   const least = leastAround(outline);
   const isTighter = least.width * least.height < bounds.width * bounds.height * 0.999;
   return {
-    ...(isTighter ? { leastWidth_mm: sizeOf(SIZE_FORMULAS.leastWidth, outline), leastHeight_mm: sizeOf(SIZE_FORMULAS.leastHeight, outline) } : {}),
-    ...(inside === undefined || inside.width * inside.height > SAME_SHARE * bounds.width * bounds.height ? {} : { insideWidth_mm: sizeOf(SIZE_FORMULAS.insideWidth, outline), insideHeight_mm: sizeOf(SIZE_FORMULAS.insideHeight, outline) }),
+    ...(isTighter
+      ? {
+          leastWidth_mm: sizeOf(SIZE_FORMULAS.leastWidth, outline),
+          leastHeight_mm: sizeOf(SIZE_FORMULAS.leastHeight, outline),
+        }
+      : {}),
+    ...(inside === undefined || inside.width * inside.height > SAME_SHARE * bounds.width * bounds.height
+      ? {}
+      : {
+          insideWidth_mm: sizeOf(SIZE_FORMULAS.insideWidth, outline),
+          insideHeight_mm: sizeOf(SIZE_FORMULAS.insideHeight, outline),
+        }),
   };
 }

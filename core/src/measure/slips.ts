@@ -45,14 +45,29 @@ const HONEST_SDS = 2;
 /** Beyond this share of a length the linear estimate of what would fit is no guide. */
 const FAR_OFF_SHARE = 0.2;
 
-/** Slips that would explain a disagreement: each is tried, and offered only when everything agrees with it, and only where it is known which reading is wrong.
- *  @param typed what the person typed and in which unit, by reading id: for swapped digits */
-export function slipFixes(input: SurfaceInput, check: SurfaceCheck, typed: ReadonlyMap<string, { readonly text: string; readonly unit: LengthUnit }>): readonly SlipFix[] {
-  const suspects = check.state === 'impossible' ? check.suspects : 'agreement' in check && check.agreement.kind === 'disagree' ? check.agreement.suspects : [];
+/**
+ * Slips that would explain a disagreement: each is tried, and offered only when everything agrees with it,
+ * and only where it is known which reading is wrong.
+ * @param typed what the person typed and in which unit, by reading id: for swapped digits
+ */
+export function slipFixes(
+  input: SurfaceInput,
+  check: SurfaceCheck,
+  typed: ReadonlyMap<string, { readonly text: string; readonly unit: LengthUnit }>,
+): readonly SlipFix[] {
+  const suspects =
+    check.state === 'impossible'
+      ? check.suspects
+      : 'agreement' in check && check.agreement.kind === 'disagree'
+        ? check.agreement.suspects
+        : [];
   if (suspects.length === 0 && check.state !== 'impossible') return [];
   const isToldApart = suspects.length === 1;
   const agrees = (changes: SlipFix['changes']): boolean => {
-    const readings = input.readings.map((reading) => ({ ...reading, value_mm: changes.find(({ id }) => id === reading.id)?.value_mm ?? reading.value_mm }));
+    const readings = input.readings.map((reading) => ({
+      ...reading,
+      value_mm: changes.find(({ id }) => id === reading.id)?.value_mm ?? reading.value_mm,
+    }));
     if (readings.some(({ value_mm }) => !(value_mm >= 1) || value_mm > 100_000)) return false;
     if (chordsDisagree({ ...input, readings })) return false;
     const again = checkSurface({ ...input, readings });
@@ -62,7 +77,12 @@ export function slipFixes(input: SurfaceInput, check: SurfaceCheck, typed: Reado
   const offer = (slip: string, changes: SlipFix['changes']): void => {
     const first = changes[0];
     if (first === undefined || found.length >= MOST_FIXES) return;
-    if (found.some((fix) => fix.id === first.id && Math.abs((fix.changes[0]?.value_mm ?? 0) - first.value_mm) < 1)) return;
+    if (
+      found.some(
+        (fix) => fix.id === first.id && Math.abs((fix.changes[0]?.value_mm ?? 0) - first.value_mm) < 1,
+      )
+    )
+      return;
     if (agrees(changes)) found.push({ id: first.id, slip, changes });
   };
   const reliability = 'agreement' in check ? check.agreement.reliability : [];
@@ -70,41 +90,73 @@ export function slipFixes(input: SurfaceInput, check: SurfaceCheck, typed: Reado
   const isNear = (reading: Reading, value_mm: number): boolean => {
     const suspect = suspects.find(({ id }) => id === reading.id);
     const redundancy = reliability.find(({ id }) => id === reading.id)?.redundancy ?? 1;
-    return suspect === undefined || Math.abs(suspect.tooLong_mm) > FAR_OFF_SHARE * reading.value_mm || Math.abs(value_mm - suspect.wouldFit_mm) <= (HONEST_SDS * sdOf(reading)) / Math.sqrt(Math.max(redundancy, 0.05));
+    return (
+      suspect === undefined ||
+      Math.abs(suspect.tooLong_mm) > FAR_OFF_SHARE * reading.value_mm ||
+      Math.abs(value_mm - suspect.wouldFit_mm) <=
+        (HONEST_SDS * sdOf(reading)) / Math.sqrt(Math.max(redundancy, 0.05))
+    );
   };
   const offerOne = (slip: string, reading: Reading, values: readonly number[]): void => {
     const wouldFit = suspects.find(({ id }) => id === reading.id)?.wouldFit_mm ?? reading.value_mm;
     const value_mm = [...values].sort((a, b) => Math.abs(a - wouldFit) - Math.abs(b - wouldFit))[0];
     if (value_mm !== undefined && isNear(reading, value_mm)) offer(slip, [{ id: reading.id, value_mm }]);
   };
-  const doubted = isToldApart ? input.readings.filter(({ id }) => suspects.some((suspect) => suspect.id === id)) : check.state === 'impossible' ? input.readings : [];
+  const doubted = isToldApart
+    ? input.readings.filter(({ id }) => suspects.some((suspect) => suspect.id === id))
+    : check.state === 'impossible'
+      ? input.readings
+      : [];
   for (const reading of doubted.filter(({ kind }) => kind === 'distance' || kind === 'height over')) {
     offerOne('two digits swapped', reading, swappedDigits(typed.get(reading.id)));
-    for (const { slip, by_mm } of SLIP_LENGTHS) offerOne(slip, reading, by_mm.map((by) => reading.value_mm + by));
+    for (const { slip, by_mm } of SLIP_LENGTHS)
+      offerOne(
+        slip,
+        reading,
+        by_mm.map((by) => reading.value_mm + by),
+      );
     for (const { slip, factor } of UNIT_SLIPS) offerOne(slip, reading, [reading.value_mm * factor]);
   }
-  for (const [width, height] of exchangeable(input)) offer('width and height exchanged', [{ id: width.id, value_mm: height.value_mm }, { id: height.id, value_mm: width.value_mm }]);
+  for (const [width, height] of exchangeable(input))
+    offer('width and height exchanged', [
+      { id: width.id, value_mm: height.value_mm },
+      { id: height.id, value_mm: width.value_mm },
+    ]);
   if (found.length === 0 && isToldApart) {
-    const toFrame = suspects.filter(({ tooLong_mm }) => tooLong_mm >= FRAME_LEAST_MM && tooLong_mm <= FRAME_MOST_MM);
+    const toFrame = suspects.filter(
+      ({ tooLong_mm }) => tooLong_mm >= FRAME_LEAST_MM && tooLong_mm <= FRAME_MOST_MM,
+    );
     for (const { id, wouldFit_mm } of toFrame) offer(TO_FRAME, [{ id, value_mm: Math.round(wouldFit_mm) }]);
   }
   return surelyMeant(found);
 }
 
-/** Fixes of one reading may stand beside each other, the likeliest first; where different readings could be put right, none of them is surely meant. */
+/**
+ * Fixes of one reading may stand beside each other, the likeliest first; where different readings could be
+ * put right, none of them is surely meant.
+ */
 function surelyMeant(found: readonly SlipFix[]): readonly SlipFix[] {
-  const changed = (fix: SlipFix): string => fix.changes.map(({ id }) => id).sort().join(' ');
+  const changed = (fix: SlipFix): string =>
+    fix.changes
+      .map(({ id }) => id)
+      .sort()
+      .join(' ');
   return new Set(found.map(changed)).size > 1 ? [] : found;
 }
 
 /** Curved glass cannot agree where its chords do not: that is known long before its curve is. */
 function chordsDisagree({ shape, readings }: SurfaceInput): boolean {
   if (shape !== 'curved glass') return false;
-  const flat = checkSurface({ shape: 'four sides', readings: readings.filter(({ kind }) => kind === 'distance') });
+  const flat = checkSurface({
+    shape: 'four sides',
+    readings: readings.filter(({ kind }) => kind === 'distance'),
+  });
   return !('agreement' in flat) || flat.agreement.kind === 'disagree';
 }
 
-function swappedDigits(typed: { readonly text: string; readonly unit: LengthUnit } | undefined): readonly number[] {
+function swappedDigits(
+  typed: { readonly text: string; readonly unit: LengthUnit } | undefined,
+): readonly number[] {
   if (typed === undefined) return [];
   const { text, unit } = typed;
   const values: number[] = [];
@@ -120,6 +172,19 @@ function swappedDigits(typed: { readonly text: string; readonly unit: LengthUnit
 /** A width and a height that could have been written into each other's fields. */
 function exchangeable({ shape, corners, readings }: SurfaceInput): readonly (readonly [Reading, Reading])[] {
   const slots = slotsFor(shape, corners);
-  const ofGroup = (group: 'width' | 'height'): readonly Reading[] => readings.filter((reading) => slots.some((slot) => slot.group === group && slot.kind === reading.kind && slot.from === reading.from && slot.to === reading.to));
-  return ofGroup('width').flatMap((width) => ofGroup('height').filter((height) => Math.abs(height.value_mm - width.value_mm) > 20).map((height) => [width, height] as const));
+  const ofGroup = (group: 'width' | 'height'): readonly Reading[] =>
+    readings.filter((reading) =>
+      slots.some(
+        (slot) =>
+          slot.group === group &&
+          slot.kind === reading.kind &&
+          slot.from === reading.from &&
+          slot.to === reading.to,
+      ),
+    );
+  return ofGroup('width').flatMap((width) =>
+    ofGroup('height')
+      .filter((height) => Math.abs(height.value_mm - width.value_mm) > 20)
+      .map((height) => [width, height] as const),
+  );
 }

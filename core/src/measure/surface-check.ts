@@ -14,7 +14,13 @@ export interface Figure {
   /** Of the drawing (`standing`, or the outline). */
   readonly points: Readonly<Record<MeasurePoint, Point>>;
   /** Rectangles taken out of the film. */
-  readonly openings?: readonly { readonly x: number; readonly y: number; readonly width: number; readonly height: number; readonly name: string }[];
+  readonly openings?: readonly {
+    readonly x: number;
+    readonly y: number;
+    readonly width: number;
+    readonly height: number;
+    readonly name: string;
+  }[];
   readonly patch?: CurvedPatch;
 }
 
@@ -23,8 +29,23 @@ export type SurfaceCheck =
   | { readonly state: 'unfinished'; readonly needs: readonly string[] }
   | { readonly state: 'impossible'; readonly says?: string; readonly suspects: readonly Suspect[] }
   /** Too few measures to know the shape: drawn with an assumption, and said so. */
-  | { readonly state: 'assumed'; readonly assumes: string; readonly figure: Figure; readonly sizes: Sizes; readonly agreement: Agreement; readonly helpsNext: MeasureSlot | undefined; readonly remarks: readonly string[] }
-  | { readonly state: 'measured'; readonly figure: Figure; readonly sizes: Sizes; readonly agreement: Agreement; readonly helpsNext: MeasureSlot | undefined; readonly remarks: readonly string[] };
+  | {
+      readonly state: 'assumed';
+      readonly assumes: string;
+      readonly figure: Figure;
+      readonly sizes: Sizes;
+      readonly agreement: Agreement;
+      readonly helpsNext: MeasureSlot | undefined;
+      readonly remarks: readonly string[];
+    }
+  | {
+      readonly state: 'measured';
+      readonly figure: Figure;
+      readonly sizes: Sizes;
+      readonly agreement: Agreement;
+      readonly helpsNext: MeasureSlot | undefined;
+      readonly remarks: readonly string[];
+    };
 
 /** The outline of a check, when there is one. */
 export function outlineOfCheck(check: SurfaceCheck): Outline | undefined {

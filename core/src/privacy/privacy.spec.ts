@@ -1,6 +1,20 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { SCENES, type Scene, type Seen, contrastKept, daylightFactor, daylightWord, dimmedBy, fadingShare, isResolved, patternClass, privacyClass, shadowDepth, sunPatch } from './index';
+import {
+  SCENES,
+  type Scene,
+  type Seen,
+  contrastKept,
+  daylightFactor,
+  daylightWord,
+  dimmedBy,
+  fadingShare,
+  isResolved,
+  patternClass,
+  privacyClass,
+  shadowDepth,
+  sunPatch,
+} from './index';
 
 const MIRROR: Seen = { transmitted: 0.15, reflectedNear: 0.55, haze: 0 };
 const DARK: Seen = { transmitted: 0.2, reflectedNear: 0.06, haze: 0 };
@@ -10,15 +24,40 @@ const kept = (glass: Seen, scene: Scene): number => contrastKept(glass, scene).v
 const byDay = (glass: Seen, scene: Scene): number => kept(glass, dimmedBy(scene, glass.transmitted));
 
 describe('who sees whom through the glass?', () => {
-  it.each([['by day', 0.55, 48, 2000, 0.006502890173410404], ['at night with lamps on, from its duller side', 0.45, 40, 0.5, 0.9638554216867471]])('a mirror film %s, R %d, keeps this much contrast (veiling luminance, closed form)', (_name, reflectedNear, far, near, expected) => {
-    expect(kept({ ...MIRROR, reflectedNear }, { name: '', near_cdm2: near, far_cdm2: far, far_lux: 0, near_lux: 0 })).toBeCloseTo(expected, 12);
-  });
   it.each([
-    ['mirror', MIRROR, [0.006, 0.03, 0.62, 0.97]], ['dark', DARK, [0.07, 0.29, 0.95, 1]], ['clear', CLEAR, [0.36, 0.75, 0.99, 1]],
-  ] as const)('%s, looked into on a bright day, a dull day, at dusk, at night (own second implementation, within a fifth)', (_name, glass, expected) => {
-    const got = [byDay(glass, SCENES.brightIn), byDay(glass, SCENES.dullIn), kept(glass, SCENES.duskIn), kept(glass, SCENES.nightIn)];
-    got.forEach((share, index) => { expect(Math.abs(share - (expected[index] ?? NaN))).toBeLessThan(Math.max(0.004, 0.2 * (expected[index] ?? 0))); });
-  });
+    ['by day', 0.55, 48, 2000, 0.006502890173410404],
+    ['at night with lamps on, from its duller side', 0.45, 40, 0.5, 0.9638554216867471],
+  ])(
+    'a mirror film %s, R %d, keeps this much contrast (veiling luminance, closed form)',
+    (_name, reflectedNear, far, near, expected) => {
+      expect(
+        kept(
+          { ...MIRROR, reflectedNear },
+          { name: '', near_cdm2: near, far_cdm2: far, far_lux: 0, near_lux: 0 },
+        ),
+      ).toBeCloseTo(expected, 12);
+    },
+  );
+  it.each([
+    ['mirror', MIRROR, [0.006, 0.03, 0.62, 0.97]],
+    ['dark', DARK, [0.07, 0.29, 0.95, 1]],
+    ['clear', CLEAR, [0.36, 0.75, 0.99, 1]],
+  ] as const)(
+    '%s, looked into on a bright day, a dull day, at dusk, at night (own second implementation, within a fifth)',
+    (_name, glass, expected) => {
+      const got = [
+        byDay(glass, SCENES.brightIn),
+        byDay(glass, SCENES.dullIn),
+        kept(glass, SCENES.duskIn),
+        kept(glass, SCENES.nightIn),
+      ];
+      got.forEach((share, index) => {
+        expect(Math.abs(share - (expected[index] ?? NaN))).toBeLessThan(
+          Math.max(0.004, 0.2 * (expected[index] ?? 0)),
+        );
+      });
+    },
+  );
   it('frost hides by day and by night', () => {
     expect(privacyClass(byDay(FROST, SCENES.brightIn))).toBe('hidden');
     expect(['faint', 'hidden', 'outline']).toContain(privacyClass(kept(FROST, SCENES.nightIn)));
@@ -32,16 +71,34 @@ describe('who sees whom through the glass?', () => {
   });
   it('more haze, more reflection or a darker far side never shows more; the share stays within 0 and 1', () => {
     const share = fc.double({ min: 0, max: 1, noNaN: true });
-    fc.assert(fc.property(share, share, share, fc.constantFrom(...Object.values(SCENES)), (t, r, haze, scene) => {
-      const glass = { transmitted: t * 0.9, reflectedNear: r * (1 - t * 0.9), haze: haze * 0.95 };
-      const seen = kept(glass, scene);
-      expect(seen).toBeGreaterThanOrEqual(0);
-      expect(seen).toBeLessThanOrEqual(1);
-      expect(kept({ ...glass, haze: Math.min(1, glass.haze + 0.05) }, scene)).toBeLessThanOrEqual(seen + 1e-12);
-    }));
+    fc.assert(
+      fc.property(share, share, share, fc.constantFrom(...Object.values(SCENES)), (t, r, haze, scene) => {
+        const glass = { transmitted: t * 0.9, reflectedNear: r * (1 - t * 0.9), haze: haze * 0.95 };
+        const seen = kept(glass, scene);
+        expect(seen).toBeGreaterThanOrEqual(0);
+        expect(seen).toBeLessThanOrEqual(1);
+        expect(kept({ ...glass, haze: Math.min(1, glass.haze + 0.05) }, scene)).toBeLessThanOrEqual(
+          seen + 1e-12,
+        );
+      }),
+    );
   });
-  it.each([[{ ...CLEAR, transmitted: 1.2 }, SCENES.brightIn], [{ ...CLEAR, haze: NaN }, SCENES.brightIn], [CLEAR, { ...SCENES.brightIn, near_cdm2: -1 }]])('what cannot be is refused by name', (glass, scene) => { expect(() => contrastKept(glass, scene)).toThrow('PRIVACY_SCENE'); });
-  it('classes at their edges: .02 Koschmieder, .05 WMO visibility', () => { expect([0.6, 0.4, 0.1, 0.03, 0.01].map(privacyClass)).toEqual(['open', 'reduced', 'outline', 'faint', 'hidden']); });
+  it.each([
+    [{ ...CLEAR, transmitted: 1.2 }, SCENES.brightIn],
+    [{ ...CLEAR, haze: NaN }, SCENES.brightIn],
+    [CLEAR, { ...SCENES.brightIn, near_cdm2: -1 }],
+  ])('what cannot be is refused by name', (glass, scene) => {
+    expect(() => contrastKept(glass, scene)).toThrow('PRIVACY_SCENE');
+  });
+  it('classes at their edges: .02 Koschmieder, .05 WMO visibility', () => {
+    expect([0.6, 0.4, 0.1, 0.03, 0.01].map(privacyClass)).toEqual([
+      'open',
+      'reduced',
+      'outline',
+      'faint',
+      'hidden',
+    ]);
+  });
 });
 
 describe('what do patterns and shadows do?', () => {
@@ -54,8 +111,19 @@ describe('what do patterns and shadows do?', () => {
     expect(patternClass(0.8, 8, 'hidden', 'open', 0.23)).toBe('reduced');
     expect(patternClass(0.5, 5, 'reduced', 'open', 0.3)).toBe('reduced');
   });
-  it('a 12 mm stripe is told apart at 5 m, a 1 mm dot not (1 arc minute)', () => { expect([isResolved(12, 5000), isResolved(1, 5000)]).toEqual([true, false]); });
-  it.each([[50, 0.999, 0.001], [200, 0.35, 0.01], [1000, 0.02, 0.005]])('a hand of 5 cm radius %d mm behind frost of 15° shadows %d of the light (closed form)', (behind, expected, within) => { expect(Math.abs(shadowDepth(50, behind, 15) - expected)).toBeLessThan(within); });
+  it('a 12 mm stripe is told apart at 5 m, a 1 mm dot not (1 arc minute)', () => {
+    expect([isResolved(12, 5000), isResolved(1, 5000)]).toEqual([true, false]);
+  });
+  it.each([
+    [50, 0.999, 0.001],
+    [200, 0.35, 0.01],
+    [1000, 0.02, 0.005],
+  ])(
+    'a hand of 5 cm radius %d mm behind frost of 15° shadows %d of the light (closed form)',
+    (behind, expected, within) => {
+      expect(Math.abs(shadowDepth(50, behind, 15) - expected)).toBeLessThan(within);
+    },
+  );
 });
 
 describe('how much daylight, glare and fading is left?', () => {

@@ -1,8 +1,17 @@
 import type { Scene } from './contrast';
 
-/** How brightly lit a face is for the luminance of what lies around it: white walls and pale streets throw back about a third. */
+/**
+ * How brightly lit a face is for the luminance of what lies around it: white walls and pale streets throw
+ * back about a third.
+ */
 const LUX_PER_CDM2 = Math.PI / 0.35;
-const scene = (name: string, near_cdm2: number, far_cdm2: number): Scene => ({ name, near_cdm2, far_cdm2, far_lux: far_cdm2 * LUX_PER_CDM2, near_lux: near_cdm2 * LUX_PER_CDM2 });
+const scene = (name: string, near_cdm2: number, far_cdm2: number): Scene => ({
+  name,
+  near_cdm2,
+  far_cdm2,
+  far_lux: far_cdm2 * LUX_PER_CDM2,
+  near_lux: near_cdm2 * LUX_PER_CDM2,
+});
 
 /** A street or square in front of a lit room. Near is the looker's side. */
 export const SCENES = {
@@ -22,8 +31,11 @@ export const INNER_SCENES = {
   nightFromB: scene('from a dark B into a lit A', 0.5, 60),
 } as const;
 
-/** What a room shows by day depends on what the pane itself lets in: lamps stay, daylight falls with the glass.
- *  @param lampShare of the luminance indoors that comes from lamps, by day */
+/**
+ * What a room shows by day depends on what the pane itself lets in: lamps stay, daylight falls with the
+ * glass.
+ * @param lampShare of the luminance indoors that comes from lamps, by day
+ */
 export function dimmedBy(scene_: Scene, lightOfBare: number, lampShare = 0.3): Scene {
   const share = lampShare + (1 - lampShare) * Math.min(1, Math.max(0, lightOfBare));
   return { ...scene_, far_cdm2: scene_.far_cdm2 * share, far_lux: scene_.far_lux * share };

@@ -1,4 +1,7 @@
-/** Everything core may refuse. `contracts/errors.ts` holds one sentence for each; a code without one fails the build. */
+/**
+ * Everything core may refuse. `contracts/errors.ts` holds one sentence for each; a code without one fails the
+ * build.
+ */
 export type CoreErrorCode =
   | 'MEASURE_DISTANCE_RANGE'
   | 'MEASURE_POINTS_SAME'

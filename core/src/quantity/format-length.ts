@@ -20,12 +20,16 @@ export function formatLengthWithUnit(value_nm: number, units: DisplayUnits): str
 
 /** A length of film as people say it: `8.76 m`, or inches as `formatLengthWithUnit`. */
 export function formatFilmLength(value_nm: number, units: DisplayUnits): string {
-  return units === 'metric' ? `${(value_nm / (1000 * NM_PER_MM)).toFixed(2)} m` : formatLengthWithUnit(value_nm, units);
+  return units === 'metric'
+    ? `${(value_nm / (1000 * NM_PER_MM)).toFixed(2)} m`
+    : formatLengthWithUnit(value_nm, units);
 }
 
 /** An area for the screen: square metres to 0.001, or square feet to 0.01. */
 export function formatArea(area_mm2: number, units: DisplayUnits): string {
-  return units === 'metric' ? `${(area_mm2 / 1e6).toFixed(3)} m²` : `${(area_mm2 / (144 * MM2_PER_IN2)).toFixed(2)} ft²`;
+  return units === 'metric'
+    ? `${(area_mm2 / 1e6).toFixed(3)} m²`
+    : `${(area_mm2 / (144 * MM2_PER_IN2)).toFixed(2)} ft²`;
 }
 
 function formatMillimetres(value_nm: number): string {

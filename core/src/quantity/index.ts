@@ -2,7 +2,22 @@ export { CoreError, type CoreErrorCode, type CoreErrorData } from './core-error'
 export { type LengthUnit, NM_PER_MM, NM_PER_UNIT, mmFromNm, nmFromMm } from './length';
 export { type ParsedLength, type UnreadableReason, parseLength } from './parse-length';
 export { type ParsedReading, type ReadingRange, parseReading } from './parse-reading';
-export { type DisplayUnits, formatArea, formatFilmLength, formatLength, formatLengthWithUnit } from './format-length';
-export { type Formula, type FormulaInput, type Reasoned, type Source, type Step, COMMON_PRACTICE, GEOMETRY, applyFormula } from './reasoned';
+export {
+  type DisplayUnits,
+  formatArea,
+  formatFilmLength,
+  formatLength,
+  formatLengthWithUnit,
+} from './format-length';
+export {
+  type Formula,
+  type FormulaInput,
+  type Reasoned,
+  type Source,
+  type Step,
+  COMMON_PRACTICE,
+  GEOMETRY,
+  applyFormula,
+} from './reasoned';
 export { type Verdict, worstVerdict } from './verdict';
 export { seededRandom } from './seeded-random';

@@ -1,9 +1,15 @@
-/** Units a length may be typed in. Lengths are kept as whole nanometres, so that 1/64 in (396,875 nm) stays exact. */
+/**
+ * Units a length may be typed in. Lengths are kept as whole nanometres, so that 1/64 in (396,875 nm) stays
+ * exact.
+ */
 export type LengthUnit = 'mm' | 'cm' | 'm' | 'in' | 'ft';
 
 export const NM_PER_MM = 1_000_000;
 
-/** Nanometres per unit. @source 1 in = 25.4 mm exactly, international yard and pound agreement of 1959 (from memory) */
+/**
+ * Nanometres per unit.
+ * @source 1 in = 25.4 mm exactly, international yard and pound agreement of 1959 (from memory)
+ */
 export const NM_PER_UNIT: Readonly<Record<LengthUnit, number>> = {
   mm: NM_PER_MM,
   cm: 10 * NM_PER_MM,

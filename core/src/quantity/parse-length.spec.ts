@@ -27,7 +27,7 @@ describe('how is a typed length read?', () => {
     ['2\' 10-5/8"', 'mm', 879_475_000],
     ['2′ 10⅝″', 'mm', 879_475_000],
     ['2 ft 10 in', 'mm', 863_600_000],
-    ['2\'', 'mm', 609_600_000],
+    ["2'", 'mm', 609_600_000],
     ['34.625 in', 'mm', 879_475_000],
     ['34"', 'cm', 863_600_000],
     ['  880  ', 'mm', 880_000_000],
@@ -64,24 +64,37 @@ describe('how is a typed length read?', () => {
   });
 
   it('any whole number of sixty-fourths comes back exactly', () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: 400 }), fc.integer({ min: 1, max: 63 }), (whole, part) => {
-      expect(nm(`${whole} ${part}/64`)).toBe((whole * 64 + part) * 396_875);
-    }));
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 400 }), fc.integer({ min: 1, max: 63 }), (whole, part) => {
+        expect(nm(`${whole} ${part}/64`)).toBe((whole * 64 + part) * 396_875);
+      }),
+    );
   });
 
   it('any decimal with up to three places in any unit comes back exactly', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 99_999_999 }), fc.constantFrom('mm', 'cm', 'm', 'in', 'ft' as const), fc.constantFrom('.', ','), (thousandths, unit, mark) => {
-      fc.pre(thousandths * NM_PER_UNIT[unit] <= 1e15);
-      const text = `${Math.floor(thousandths / 1000)}${mark}${String(thousandths % 1000).padStart(3, '0')} ${unit}`;
-      expect(nm(text)).toBe((thousandths * NM_PER_UNIT[unit]) / 1000);
-    }));
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 99_999_999 }),
+        fc.constantFrom('mm', 'cm', 'm', 'in', 'ft' as const),
+        fc.constantFrom('.', ','),
+        (thousandths, unit, mark) => {
+          fc.pre(thousandths * NM_PER_UNIT[unit] <= 1e15);
+          const text = `${Math.floor(thousandths / 1000)}${mark}${String(thousandths % 1000).padStart(3, '0')} ${unit}`;
+          expect(nm(text)).toBe((thousandths * NM_PER_UNIT[unit]) / 1000);
+        },
+      ),
+    );
   });
 
   it('whatever is typed, it answers and never throws', () => {
-    fc.assert(fc.property(fc.string({ unit: 'grapheme' }), (text) => {
-      const parsed = parseLength(text, 'mm');
-      expect(['length', 'unreadable']).toContain(parsed.kind);
-      if (parsed.kind === 'length') expect(Number.isSafeInteger(parsed.value_nm) && parsed.value_nm > 0).toBe(true);
-    }), { numRuns: 1000 });
+    fc.assert(
+      fc.property(fc.string({ unit: 'grapheme' }), (text) => {
+        const parsed = parseLength(text, 'mm');
+        expect(['length', 'unreadable']).toContain(parsed.kind);
+        if (parsed.kind === 'length')
+          expect(Number.isSafeInteger(parsed.value_nm) && parsed.value_nm > 0).toBe(true);
+      }),
+      { numRuns: 1000 },
+    );
   });
 });

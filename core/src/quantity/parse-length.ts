@@ -22,16 +22,23 @@ const FEET_AND_INCHES = new RegExp(`^${FEET}(?:[\\s-]*(?:${MIXED}|(${NUMBER}))\\
 const INCH_FRACTION = new RegExp(`^${MIXED}\\s*${INCH_MARK}?$`);
 const DECIMAL = new RegExp(`^(${NUMBER})\\s*(mm|cm|m|${INCH_MARK}|ft|feet|foot)?$`);
 
-/** Reads a length as people say it: `34 5/8`, `2'10-5/8"`, `880`, `88 cm`, `34,5 cm`, `34½`.
- *  A bare number takes `entryUnit`; a bare fraction is inches whatever the entry unit, for nobody reads a metric tape in eighths.
- *  @returns whole nanometres and the unit read; `exact` is false when the text falls between two nanometres.
- *  Never throws: what cannot be read is named.
- *  @example parseLength('34 5/8', 'mm') // 879,475,000 nm, unit in */
+/**
+ * Reads a length as people say it: `34 5/8`, `2'10-5/8"`, `880`, `88 cm`, `34,5 cm`, `34½`. A bare number
+ * takes `entryUnit`; a bare fraction is inches whatever the entry unit, for nobody reads a metric tape in
+ * eighths.
+ * @returns whole nanometres and the unit read; `exact` is false when the text falls between two nanometres.
+ * Never throws: what cannot be read is named. @example parseLength('34 5/8', 'mm') // 879,475,000 nm, unit in
+ */
 export function parseLength(text: string, entryUnit: LengthUnit): ParsedLength {
   const tidy = tidyText(text);
   if (tidy === '') return unreadable('empty');
   if (/^[-−–]/.test(tidy)) return unreadable('zero or negative');
-  return readFeetAndInches(tidy) ?? readInchFraction(tidy) ?? readDecimal(tidy, entryUnit) ?? unreadable('not a length');
+  return (
+    readFeetAndInches(tidy) ??
+    readInchFraction(tidy) ??
+    readDecimal(tidy, entryUnit) ??
+    unreadable('not a length')
+  );
 }
 
 function tidyText(text: string): string {
@@ -50,10 +57,15 @@ function readFeetAndInches(text: string): ParsedLength | undefined {
   const match = FEET_AND_INCHES.exec(text);
   if (match === null) return undefined;
   const [, feet = '0', whole, above, below, decimal] = match;
-  const inches = above !== undefined && below !== undefined ? mixedNumber(whole, above, below) : rational(decimal ?? '0');
+  const inches =
+    above !== undefined && below !== undefined ? mixedNumber(whole, above, below) : rational(decimal ?? '0');
   if (inches === undefined) return unreadable('fraction below is zero');
   if (inches.above >= 12n * inches.below) return unreadable('inches reach a whole foot');
-  return inNanometres({ above: BigInt(feet) * 12n * inches.below + inches.above, below: inches.below }, 'in', decimal === undefined && above === undefined ? 'ft' : 'in');
+  return inNanometres(
+    { above: BigInt(feet) * 12n * inches.below + inches.above, below: inches.below },
+    'in',
+    decimal === undefined && above === undefined ? 'ft' : 'in',
+  );
 }
 
 function readInchFraction(text: string): ParsedLength | undefined {
@@ -84,7 +96,9 @@ interface Rational {
 
 function mixedNumber(whole: string | undefined, above: string, below: string): Rational | undefined {
   const divisor = BigInt(below);
-  return divisor === 0n ? undefined : { above: BigInt(whole ?? '0') * divisor + BigInt(above), below: divisor };
+  return divisor === 0n
+    ? undefined
+    : { above: BigInt(whole ?? '0') * divisor + BigInt(above), below: divisor };
 }
 
 function rational(decimal: string): Rational {

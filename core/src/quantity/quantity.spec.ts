@@ -1,6 +1,14 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { formatArea, formatFilmLength, formatLength, formatLengthWithUnit, parseLength, seededRandom, worstVerdict } from './index';
+import {
+  formatArea,
+  formatFilmLength,
+  formatLength,
+  formatLengthWithUnit,
+  parseLength,
+  seededRandom,
+  worstVerdict,
+} from './index';
 
 describe('how is a length shown?', () => {
   it.each([
@@ -28,10 +36,12 @@ describe('how is a length shown?', () => {
   });
 
   it('an imperial length shown and typed again is within half a sixteenth', () => {
-    fc.assert(fc.property(fc.integer({ min: 1_587_500, max: 20_000_000_000 }), (nm) => {
-      const again = parseLength(formatLength(nm, 'imperial'), 'in');
-      expect(again.kind === 'length' && Math.abs(again.value_nm - nm) <= 793_750).toBe(true);
-    }));
+    fc.assert(
+      fc.property(fc.integer({ min: 1_587_500, max: 20_000_000_000 }), (nm) => {
+        const again = parseLength(formatLength(nm, 'imperial'), 'in');
+        expect(again.kind === 'length' && Math.abs(again.value_nm - nm) <= 793_750).toBe(true);
+      }),
+    );
   });
 });
 

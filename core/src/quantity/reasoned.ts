@@ -1,10 +1,16 @@
-/** Where a number or a rule comes from. `common practice` has no published source, and says so wherever it is shown. */
+/**
+ * Where a number or a rule comes from. `common practice` has no published source, and says so wherever it is
+ * shown.
+ */
 export interface Source {
   readonly kind: 'published' | 'common practice' | 'from memory' | 'our guess' | 'geometry' | 'measured here';
   readonly text: string;
 }
 
-export const COMMON_PRACTICE: Source = { kind: 'common practice', text: 'common practice, no published source' };
+export const COMMON_PRACTICE: Source = {
+  kind: 'common practice',
+  text: 'common practice, no published source',
+};
 export const GEOMETRY: Source = { kind: 'geometry', text: 'plane geometry' };
 
 export interface FormulaInput {
@@ -47,7 +53,11 @@ export interface Reasoned<Value> {
 export function applyFormula<Inputs extends object>(
   formula: Formula<Inputs>,
   inputs: Inputs,
-  more: { readonly uncertainty?: Step['uncertainty']; readonly remark?: string; readonly source?: Source } = {},
+  more: {
+    readonly uncertainty?: Step['uncertainty'];
+    readonly remark?: string;
+    readonly source?: Source;
+  } = {},
 ): Step {
   const entries = Object.entries<FormulaInput>(formula.inputs);
   const values = inputs as Readonly<Record<string, number>>;

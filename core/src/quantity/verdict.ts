@@ -5,5 +5,10 @@ const ORDER: readonly Verdict[] = ['go', 'go with care', 'unknown', 'stop'];
 
 /** The most careful of several verdicts; `unknown` when there are none. */
 export function worstVerdict(verdicts: readonly Verdict[]): Verdict {
-  return verdicts.reduce<Verdict | undefined>((worst, next) => (worst === undefined || ORDER.indexOf(next) > ORDER.indexOf(worst) ? next : worst), undefined) ?? 'unknown';
+  return (
+    verdicts.reduce<Verdict | undefined>(
+      (worst, next) => (worst === undefined || ORDER.indexOf(next) > ORDER.indexOf(worst) ? next : worst),
+      undefined,
+    ) ?? 'unknown'
+  );
 }

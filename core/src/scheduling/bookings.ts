@@ -48,7 +48,10 @@ export class Bookings {
     return at;
   }
 
-  /** First minute from `from` when so many are left of `all` for so many minutes, bookings overlapping as they like. */
+  /**
+   * First minute from `from` when so many are left of `all` for so many minutes, bookings overlapping as they
+   * like.
+   */
   nextLeft(from: number, minutes: number, need: number, all: number): number {
     if (need > all) return Number.POSITIVE_INFINITY;
     let at = from;

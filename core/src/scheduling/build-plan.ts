@@ -20,9 +20,12 @@ export interface BuildWays {
 const RETRIES_EACH = 4;
 const NONE: readonly number[] = [];
 
-/** Places steps one after another, each as early as it can be with what is placed already: the order decides everything.
- *  Steps tied by a most-lag follow their forerunner at once; when one comes too late, its forerunner is put off and both are placed again.
- *  @source serial schedule generation for projects with least and most lags (own form) */
+/**
+ * Places steps one after another, each as early as it can be with what is placed already: the order decides
+ * everything. Steps tied by a most-lag follow their forerunner at once; when one comes too late, its
+ * forerunner is put off and both are placed again.
+ * @source serial schedule generation for projects with least and most lags (own form)
+ */
 export class PlanBuilder {
   /** Which step found no place at last. */
   stuck = -1;
@@ -54,26 +57,44 @@ export class PlanBuilder {
     this.#network = network;
     this.#people = network.hours.map(() => new Bookings(network.count));
     this.#tools = network.toolCount.map(() => new Bookings(network.count));
-    this.#rooms = Array.from({ length: network.rooms }, () => [new Bookings(network.count), new Bookings(network.count)] as const);
+    this.#rooms = Array.from(
+      { length: network.rooms },
+      () => [new Bookings(network.count), new Bookings(network.count)] as const,
+    );
     this.#starts = new Int32Array(network.count);
     this.#raised = new Float64Array(network.count);
     this.#waits = new Int32Array(network.count);
-    this.#tied = Uint8Array.from(network.before, (ties) => (ties.some(({ most }) => Number.isFinite(most)) ? 1 : 0));
+    this.#tied = Uint8Array.from(network.before, (ties) =>
+      ties.some(({ most }) => Number.isFinite(most)) ? 1 : 0,
+    );
     this.#hangs = new Uint8Array(network.count);
-    this.#plain = Uint8Array.from(network.open, (times, step) => (times === undefined && (network.air[step] ?? 0) === 0 && (network.tools[step]?.length ?? 0) === 0 ? 1 : 0));
+    this.#plain = Uint8Array.from(network.open, (times, step) =>
+      times === undefined && (network.air[step] ?? 0) === 0 && (network.tools[step]?.length ?? 0) === 0
+        ? 1
+        : 0,
+    );
     this.#tails = waysToEnd(network);
     this.#crews = Array.from({ length: network.count }, () => NONE);
     this.#lastPlace = new Int32Array(network.hours.length);
   }
 
-  /** @param rank smaller goes first, among steps whose forerunners are placed @param earliest no step starts before */
-  build(rank: ArrayLike<number>, earliest: ArrayLike<number>, { wished, isGlued = true, most = Number.POSITIVE_INFINITY }: BuildWays = {}): Built | undefined {
+  /**
+   * @param rank smaller goes first, among steps whose forerunners are placed
+   * @param earliest no step starts before
+   */
+  build(
+    rank: ArrayLike<number>,
+    earliest: ArrayLike<number>,
+    { wished, isGlued = true, most = Number.POSITIVE_INFINITY }: BuildWays = {},
+  ): Built | undefined {
     const { count, pinned, before, after, minutes } = this.#network;
     this.#begin(earliest);
     this.#wished = wished;
     this.#isGlued = isGlued;
     const placed: number[] = [];
-    for (let step = 0; step < count; step += 1) if ((pinned[step] ?? -1) >= 0) this.#put(step, pinned[step] ?? 0, this.#crewAt(step, pinned[step] ?? 0) ?? NONE);
+    for (let step = 0; step < count; step += 1)
+      if ((pinned[step] ?? -1) >= 0)
+        this.#put(step, pinned[step] ?? 0, this.#crewAt(step, pinned[step] ?? 0) ?? NONE);
     const pins = placedCount(this.#starts);
     const ready: number[] = [];
     for (let step = 0; step < count; step += 1) {
@@ -92,17 +113,30 @@ export class PlanBuilder {
         retries -= 1;
         const culprit = this.#culprit;
         const isFree = culprit >= 0 && (pinned[culprit] ?? -1) < 0 && (this.#starts[culprit] ?? -1) >= 0;
-        if (!isFree || retries < 0 || !Number.isFinite(at)) { this.stuck = step; return undefined; }
+        if (!isFree || retries < 0 || !Number.isFinite(at)) {
+          this.stuck = step;
+          return undefined;
+        }
         this.#raised[culprit] = at - this.#culpritMost - (minutes[culprit] ?? 0);
         const from = placed.lastIndexOf(culprit);
         const hangs = this.#hangingOn(culprit);
         let kept = from;
-        for (let index = placed.length - 1; index >= from; index -= 1) if (hangs[placed[index] ?? 0] === 1) this.#take(placed[index] ?? 0, ready);
-        for (let index = from; index < placed.length; index += 1) { const own = placed[index] ?? 0; if (hangs[own] === 0) { placed[kept] = own; kept += 1; } }
+        for (let index = placed.length - 1; index >= from; index -= 1)
+          if (hangs[placed[index] ?? 0] === 1) this.#take(placed[index] ?? 0, ready);
+        for (let index = from; index < placed.length; index += 1) {
+          const own = placed[index] ?? 0;
+          if (hangs[own] === 0) {
+            placed[kept] = own;
+            kept += 1;
+          }
+        }
         placed.length = kept;
         continue;
       }
-      if (!Number.isFinite(at) || at + (this.#tails[step] ?? 0) > most) { this.stuck = step; return undefined; }
+      if (!Number.isFinite(at) || at + (this.#tails[step] ?? 0) > most) {
+        this.stuck = step;
+        return undefined;
+      }
       this.#put(step, at, this.#crewAt(step, at) ?? NONE);
       placed.push(step);
       ready.splice(ready.indexOf(step), 1);
@@ -112,17 +146,28 @@ export class PlanBuilder {
       }
     }
     let finish = 0;
-    for (let step = 0; step < count; step += 1) finish = Math.max(finish, (this.#starts[step] ?? 0) + (minutes[step] ?? 0));
+    for (let step = 0; step < count; step += 1)
+      finish = Math.max(finish, (this.#starts[step] ?? 0) + (minutes[step] ?? 0));
     return { starts: this.#starts.slice(), people: this.#crews.slice(), finish };
   }
 
   #begin(earliest: ArrayLike<number>): void {
     this.stuck = -1;
     this.#starts.fill(-1);
-    for (let step = 0; step < this.#raised.length; step += 1) { this.#raised[step] = earliest[step] ?? 0; this.#crews[step] = NONE; }
-    this.#people.forEach((own) => { own.clear(); });
-    this.#tools.forEach((own) => { own.clear(); });
-    this.#rooms.forEach(([dust, clean]) => { dust.clear(); clean.clear(); });
+    for (let step = 0; step < this.#raised.length; step += 1) {
+      this.#raised[step] = earliest[step] ?? 0;
+      this.#crews[step] = NONE;
+    }
+    this.#people.forEach((own) => {
+      own.clear();
+    });
+    this.#tools.forEach((own) => {
+      own.clear();
+    });
+    this.#rooms.forEach(([dust, clean]) => {
+      dust.clear();
+      clean.clear();
+    });
     this.#lastPlace.fill(-1);
   }
 
@@ -132,7 +177,14 @@ export class PlanBuilder {
     let isBestTied = false;
     for (const step of ready) {
       const isTied = this.#isGlued && this.#tied[step] === 1;
-      if (best < 0 || (isTied && !isBestTied) || (isTied === isBestTied && (rank[step] ?? 0) < (rank[best] ?? 0))) { best = step; isBestTied = isTied; }
+      if (
+        best < 0 ||
+        (isTied && !isBestTied) ||
+        (isTied === isBestTied && (rank[step] ?? 0) < (rank[best] ?? 0))
+      ) {
+        best = step;
+        isBestTied = isTied;
+      }
     }
     return best;
   }
@@ -146,12 +198,19 @@ export class PlanBuilder {
       for (const { other, most } of before[step] ?? []) {
         const own = this.#starts[other] ?? -1;
         const latest = own + (minutes[other] ?? 0) + most;
-        if (own >= 0 && latest < this.#latestStart) { this.#latestStart = latest; this.#culprit = other; this.#culpritMost = most; }
+        if (own >= 0 && latest < this.#latestStart) {
+          this.#latestStart = latest;
+          this.#culprit = other;
+          this.#culpritMost = most;
+        }
       }
     }
     for (const { other, least } of after[step] ?? []) {
       const latest = (this.#starts[other] ?? -1) - least - (minutes[step] ?? 0);
-      if ((this.#starts[other] ?? -1) >= 0 && latest < this.#latestStart) { this.#latestStart = latest; this.#culprit = -1; }
+      if ((this.#starts[other] ?? -1) >= 0 && latest < this.#latestStart) {
+        this.#latestStart = latest;
+        this.#culprit = -1;
+      }
     }
   }
 
@@ -159,9 +218,15 @@ export class PlanBuilder {
     const { before, after, minutes, open, tools, toolCount, room, air, horizon } = this.#network;
     const length = minutes[step] ?? 0;
     let at = this.#raised[step] ?? 0;
-    for (const { other, least } of before[step] ?? []) at = Math.max(at, (this.#starts[other] ?? 0) + (minutes[other] ?? 0) + least);
-    for (const { other, most } of after[step] ?? []) if (Number.isFinite(most) && (this.#starts[other] ?? -1) >= 0) at = Math.max(at, (this.#starts[other] ?? 0) - most - length);
-    if (this.#plain[step] === 1) { at = this.#peopleFit(step, at, length); return at + length <= horizon ? at : Number.POSITIVE_INFINITY; }
+    for (const { other, least } of before[step] ?? [])
+      at = Math.max(at, (this.#starts[other] ?? 0) + (minutes[other] ?? 0) + least);
+    for (const { other, most } of after[step] ?? [])
+      if (Number.isFinite(most) && (this.#starts[other] ?? -1) >= 0)
+        at = Math.max(at, (this.#starts[other] ?? 0) - most - length);
+    if (this.#plain[step] === 1) {
+      at = this.#peopleFit(step, at, length);
+      return at + length <= horizon ? at : Number.POSITIVE_INFINITY;
+    }
     const spans = open[step];
     const ownRoom = this.#rooms[room[step] ?? -1];
     const ownAir = air[step] ?? 0;
@@ -169,7 +234,8 @@ export class PlanBuilder {
       const from = at;
       if (spans !== undefined) at = nextWithin(spans, at, length);
       if (ownRoom !== undefined && ownAir > 0) at = ownRoom[ownAir === 1 ? 1 : 0].nextLeft(at, length, 1, 1);
-      for (const { tool, count } of tools[step] ?? []) at = this.#tools[tool]?.nextLeft(at, length, count, toolCount[tool] ?? 0) ?? at;
+      for (const { tool, count } of tools[step] ?? [])
+        at = this.#tools[tool]?.nextLeft(at, length, count, toolCount[tool] ?? 0) ?? at;
       at = this.#peopleFit(step, at, length);
       if (!(at + length <= horizon)) return Number.POSITIVE_INFINITY;
       if (at === from) return at;
@@ -212,15 +278,23 @@ export class PlanBuilder {
     }
   }
 
-  /** Who does it: those wished for, then those with the fewest other skills, then who is at that place already. */
+  /**
+   * Who does it: those wished for, then those with the fewest other skills, then who is at that place
+   * already.
+   */
   #crewAt(step: number, at: number): readonly number[] | undefined {
     const { crew, able, minutes, skillCount, place } = this.#network;
     const need = crew[step] ?? 0;
     if (need === 0) return NONE;
     const wished = this.#wished?.[step];
-    const free = (able[step] ?? []).filter((person) => this.#personFree(person, at, minutes[step] ?? 0) === at);
+    const free = (able[step] ?? []).filter(
+      (person) => this.#personFree(person, at, minutes[step] ?? 0) === at,
+    );
     if (free.length < need) return undefined;
-    const cost = (person: number): number => (wished?.includes(person) === true ? 0 : 1000) + 2 * (skillCount[person] ?? 0) + (this.#lastPlace[person] === place[step] ? 0 : 1);
+    const cost = (person: number): number =>
+      (wished?.includes(person) === true ? 0 : 1000) +
+      2 * (skillCount[person] ?? 0) +
+      (this.#lastPlace[person] === place[step] ? 0 : 1);
     if (need > 1) return [...free].sort((a, b) => cost(a) - cost(b) || a - b).slice(0, need);
     let best = free[0] ?? 0;
     for (const person of free) if (cost(person) < cost(best)) best = person;
@@ -232,19 +306,32 @@ export class PlanBuilder {
     const end = at + (minutes[step] ?? 0);
     this.#starts[step] = at;
     this.#crews[step] = people;
-    for (const person of people) { this.#people[person]?.book(step, at, end); this.#lastPlace[person] = place[step] ?? 0; }
+    for (const person of people) {
+      this.#people[person]?.book(step, at, end);
+      this.#lastPlace[person] = place[step] ?? 0;
+    }
     for (const { tool, count } of tools[step] ?? []) this.#tools[tool]?.book(step, at, end, count);
     const own = air[step] ?? 0;
     if (own > 0) this.#rooms[room[step] ?? -1]?.[own === 1 ? 0 : 1].book(step, at, end);
   }
 
-  /** The step and everything placed that comes after it: only these are taken out, the rest stays where it is. */
+  /**
+   * The step and everything placed that comes after it: only these are taken out, the rest stays where it is.
+   */
   #hangingOn(step: number): Uint8Array {
     const hangs = this.#hangs.fill(0);
     const queue = [step];
     hangs[step] = 1;
     for (let at = queue.pop(); at !== undefined; at = queue.pop()) {
-      for (const { other } of this.#network.after[at] ?? []) if (hangs[other] === 0 && (this.#starts[other] ?? -1) >= 0 && (this.#network.pinned[other] ?? -1) < 0) { hangs[other] = 1; queue.push(other); }
+      for (const { other } of this.#network.after[at] ?? [])
+        if (
+          hangs[other] === 0 &&
+          (this.#starts[other] ?? -1) >= 0 &&
+          (this.#network.pinned[other] ?? -1) < 0
+        ) {
+          hangs[other] = 1;
+          queue.push(other);
+        }
     }
     return hangs;
   }
@@ -259,7 +346,10 @@ export class PlanBuilder {
     this.#starts[step] = -1;
     this.#crews[step] = NONE;
     for (const { other } of after[step] ?? []) {
-      if (this.#waits[other] === 0 && (pinned[other] ?? -1) < 0 && (this.#starts[other] ?? -1) < 0) { const at = ready.indexOf(other); if (at >= 0) ready.splice(at, 1); }
+      if (this.#waits[other] === 0 && (pinned[other] ?? -1) < 0 && (this.#starts[other] ?? -1) < 0) {
+        const at = ready.indexOf(other);
+        if (at >= 0) ready.splice(at, 1);
+      }
       this.#waits[other] = (this.#waits[other] ?? 0) + 1;
     }
     ready.push(step);

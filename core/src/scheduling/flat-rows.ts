@@ -6,8 +6,12 @@ export interface FlatRows {
 
 export function flatRows(rows: readonly ArrayLike<number>[]): FlatRows {
   const from = new Int32Array(rows.length + 1);
-  rows.forEach((row, index) => { from[index + 1] = (from[index] as number) + row.length; });
+  rows.forEach((row, index) => {
+    from[index + 1] = (from[index] as number) + row.length;
+  });
   const values = new Int32Array(from[rows.length] as number);
-  rows.forEach((row, index) => { values.set(row, from[index]); });
+  rows.forEach((row, index) => {
+    values.set(row, from[index]);
+  });
   return { from, values };
 }

@@ -5,23 +5,69 @@ import { calendarOf, openFrom } from './calendar';
 import { InTurn } from './in-turn';
 import { earliestStarts, networkOf, timesOf, waysToEnd } from './network';
 import { Openings, openingsOf } from './openings';
-import { type DayPlan, type Lag, type PlanProblem, type PlanStep, checkPlan, planDaySteps, sampleProblem } from '.';
+import {
+  type DayPlan,
+  type Lag,
+  type PlanProblem,
+  type PlanStep,
+  checkPlan,
+  planDaySteps,
+  sampleProblem,
+} from '.';
 import { Strewing } from './strewing';
 import { tiedGroups } from './tied-groups';
 
 const DAY = 1440;
 const DAYS = 6;
 
-/** Panes of one front that are fit until the sun comes, 124 minutes each morning: cleaned by anybody, laid by two, squeezed out by one, none of it to be left lying. One takes 85 minutes; two only fit in turn. */
+/**
+ * Panes of one front that are fit until the sun comes, 124 minutes each morning: cleaned by anybody, laid by
+ * two, squeezed out by one, none of it to be left lying. One takes 85 minutes; two only fit in turn.
+ */
 function front(panes: number): PlanProblem {
-  const everyDay = (spans: readonly (readonly [number, number])[]): readonly { from: number; to: number }[] => Array.from({ length: DAYS }, (_, day) => spans.map(([from, to]) => ({ from: day * DAY + from, to: day * DAY + to }))).flat();
-  const own = (pane: number): readonly PlanStep[] => ([['clean', 36, 1, null], ['lay', 12, 2, 'film'], ['squeeze', 37, 1, 'film']] as const).map(([what, minutes, crew, skill]) => ({ id: `${pane} ${what}`, word: `${pane} ${what}`, place: 'front', minutes, crew, skill, tools: [], fitness: 'front', room: null, air: null, pinned: null }));
+  const everyDay = (spans: readonly (readonly [number, number])[]): readonly { from: number; to: number }[] =>
+    Array.from({ length: DAYS }, (_, day) =>
+      spans.map(([from, to]) => ({ from: day * DAY + from, to: day * DAY + to })),
+    ).flat();
+  const own = (pane: number): readonly PlanStep[] =>
+    (
+      [
+        ['clean', 36, 1, null],
+        ['lay', 12, 2, 'film'],
+        ['squeeze', 37, 1, 'film'],
+      ] as const
+    ).map(([what, minutes, crew, skill]) => ({
+      id: `${pane} ${what}`,
+      word: `${pane} ${what}`,
+      place: 'front',
+      minutes,
+      crew,
+      skill,
+      tools: [],
+      fitness: 'front',
+      room: null,
+      air: null,
+      pinned: null,
+    }));
   const tie = (from: string, to: string, most: number): Lag => ({ from, to, least: 0, most, why: '' });
   return {
-    people: (['film', 'film', 'help'] as const).map((skill, index) => ({ id: `p${index}`, name: `P${index}`, skills: [skill], hours: everyDay([[450, 720], [765, 1020]]) })), tools: [], horizon: DAYS * DAY,
+    people: (['film', 'film', 'help'] as const).map((skill, index) => ({
+      id: `p${index}`,
+      name: `P${index}`,
+      skills: [skill],
+      hours: everyDay([
+        [450, 720],
+        [765, 1020],
+      ]),
+    })),
+    tools: [],
+    horizon: DAYS * DAY,
     fitness: [{ id: 'front', spans: everyDay([[0, 574]]), closed: [] }],
     steps: Array.from({ length: panes }, (_, pane) => own(pane)).flat(),
-    lags: Array.from({ length: panes }, (_, pane) => [tie(`${pane} clean`, `${pane} lay`, 5), tie(`${pane} lay`, `${pane} squeeze`, 15)]).flat(),
+    lags: Array.from({ length: panes }, (_, pane) => [
+      tie(`${pane} clean`, `${pane} lay`, 5),
+      tie(`${pane} lay`, `${pane} squeeze`, 15),
+    ]).flat(),
   };
 }
 
@@ -34,7 +80,12 @@ const plannedIn = (problem: PlanProblem, mostRounds: number): DayPlan => {
 };
 
 describe('are panes that share a morning worked on in turn?', () => {
-  it.each([[1, 1], [2, 1], [4, 2], [6, 3]])('%d panes take %d mornings', (panes, mornings) => {
+  it.each([
+    [1, 1],
+    [2, 1],
+    [4, 2],
+    [6, 3],
+  ])('%d panes take %d mornings', (panes, mornings) => {
     const problem = front(panes);
     const plan = plannedIn(problem, 20);
     expect(checkPlan(problem, plan.steps)).toEqual([]);
@@ -43,68 +94,137 @@ describe('are panes that share a morning worked on in turn?', () => {
   it('the first of each before the second of any, so many at a time, forerunners too', () => {
     const problem = front(3);
     const wash: PlanStep = { ...(problem.steps[0] as PlanStep), id: 'wash', word: 'wash', fitness: null };
-    const network = networkOf({ ...problem, steps: [...problem.steps, wash], lags: [...problem.lags, { from: 'wash', to: '2 clean', least: 0, most: null, why: '' }] });
-    const byRank = [...new InTurn(network, earliestStarts(network)).orderOfAll(new Float64Array(network.count), 2).rank].map((rank, step) => [rank, step] as const).sort(([a], [b]) => a - b).map(([, step]) => (step === 9 ? 'wash' : (problem.steps[step]?.id ?? '')));
-    expect(byRank).toEqual(['0 clean', '1 clean', '0 lay', '1 lay', '0 squeeze', '1 squeeze', 'wash', '2 clean', '2 lay', '2 squeeze']);
+    const network = networkOf({
+      ...problem,
+      steps: [...problem.steps, wash],
+      lags: [...problem.lags, { from: 'wash', to: '2 clean', least: 0, most: null, why: '' }],
+    });
+    const byRank = [
+      ...new InTurn(network, earliestStarts(network)).orderOfAll(new Float64Array(network.count), 2).rank,
+    ]
+      .map((rank, step) => [rank, step] as const)
+      .sort(([a], [b]) => a - b)
+      .map(([, step]) => (step === 9 ? 'wash' : (problem.steps[step]?.id ?? '')));
+    expect(byRank).toEqual([
+      '0 clean',
+      '1 clean',
+      '0 lay',
+      '1 lay',
+      '0 squeeze',
+      '1 squeeze',
+      'wash',
+      '2 clean',
+      '2 lay',
+      '2 squeeze',
+    ]);
   });
   it('each team waits for a morning of its own, the first for the first', () => {
     const network = networkOf(front(5));
-    const { floors } = new InTurn(network, earliestStarts(network)).orderOfAll(new Float64Array(network.count), 2);
-    expect([0, 3, 6, 9, 12].map((clean) => floors[clean])).toEqual([450, 450, DAY + 450, DAY + 450, 2 * DAY + 450]);
+    const { floors } = new InTurn(network, earliestStarts(network)).orderOfAll(
+      new Float64Array(network.count),
+      2,
+    );
+    expect([0, 3, 6, 9, 12].map((clean) => floors[clean])).toEqual([
+      450,
+      450,
+      DAY + 450,
+      DAY + 450,
+      2 * DAY + 450,
+    ]);
   });
   it('where nothing is fit only for a time there is nothing to take in turn', () => {
     const problem = front(3);
-    const isOfUse = (asked: PlanProblem): boolean => new InTurn(networkOf(asked), earliestStarts(networkOf(asked))).isOfUse;
+    const isOfUse = (asked: PlanProblem): boolean =>
+      new InTurn(networkOf(asked), earliestStarts(networkOf(asked))).isOfUse;
     expect(isOfUse(problem)).toBe(true);
-    expect(isOfUse({ ...problem, steps: problem.steps.map((step) => ({ ...step, fitness: null })) })).toBe(false);
+    expect(isOfUse({ ...problem, steps: problem.steps.map((step) => ({ ...step, fitness: null })) })).toBe(
+      false,
+    );
   });
 });
 
 describe('what hangs together by most-lags?', () => {
   it('every step in no group or one, and two steps of one tie in the same', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 5000 }), (seed) => {
-      const network = networkOf(sampleProblem(seed, { steps: 40, days: 6, people: 4 }));
-      const groups = tiedGroups(network);
-      const groupOf = (step: number): number => groups.findIndex((group) => group.includes(step));
-      expect(groups.flat().length).toBe(new Set(groups.flat()).size);
-      network.before.forEach((ties, step) => { for (const { other, most } of ties) if (Number.isFinite(most)) { expect(groupOf(step)).toBeGreaterThanOrEqual(0); expect(groupOf(other)).toBe(groupOf(step)); } });
-    }), { numRuns: 40 });
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 5000 }), (seed) => {
+        const network = networkOf(sampleProblem(seed, { steps: 40, days: 6, people: 4 }));
+        const groups = tiedGroups(network);
+        const groupOf = (step: number): number => groups.findIndex((group) => group.includes(step));
+        expect(groups.flat().length).toBe(new Set(groups.flat()).size);
+        network.before.forEach((ties, step) => {
+          for (const { other, most } of ties)
+            if (Number.isFinite(most)) {
+              expect(groupOf(step)).toBeGreaterThanOrEqual(0);
+              expect(groupOf(other)).toBe(groupOf(step));
+            }
+        });
+      }),
+      { numRuns: 40 },
+    );
   });
   it('strewn elsewhere it is still all steps, each once, nothing before what it waits for; what fails changes nothing', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 5000 }), (seed) => {
-      const network = networkOf(sampleProblem(seed, { steps: 40, days: 6, people: 4 }));
-      const strewing = new Strewing(network, seededRandom(seed));
-      const tails = waysToEnd(network);
-      const last = Int32Array.from({ length: network.count }, (_, step) => step).sort((a, b) => (tails[b] ?? 0) - (tails[a] ?? 0));
-      for (let turn = 0; turn < 20; turn += 1) {
-        const order = last.slice();
-        const isOther = strewing.strew(last, order);
-        expect([...order].sort((a, b) => a - b)).toEqual(Array.from({ length: network.count }, (_, step) => step));
-        expect(order.some((step, index) => step !== last[index])).toBe(isOther);
-        network.before.forEach((ties, step) => { for (const { other } of ties) expect(order.indexOf(other)).toBeLessThan(order.indexOf(step)); });
-        if (isOther) last.set(order);
-      }
-    }), { numRuns: 20 });
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 5000 }), (seed) => {
+        const network = networkOf(sampleProblem(seed, { steps: 40, days: 6, people: 4 }));
+        const strewing = new Strewing(network, seededRandom(seed));
+        const tails = waysToEnd(network);
+        const last = Int32Array.from({ length: network.count }, (_, step) => step).sort(
+          (a, b) => (tails[b] ?? 0) - (tails[a] ?? 0),
+        );
+        for (let turn = 0; turn < 20; turn += 1) {
+          const order = last.slice();
+          const isOther = strewing.strew(last, order);
+          expect([...order].sort((a, b) => a - b)).toEqual(
+            Array.from({ length: network.count }, (_, step) => step),
+          );
+          expect(order.some((step, index) => step !== last[index])).toBe(isOther);
+          network.before.forEach((ties, step) => {
+            for (const { other } of ties) expect(order.indexOf(other)).toBeLessThan(order.indexOf(step));
+          });
+          if (isOther) last.set(order);
+        }
+      }),
+      { numRuns: 20 },
+    );
   });
 });
 
 describe('when can something so long begin?', () => {
-  const spans = fc.array(fc.tuple(fc.nat(400), fc.integer({ min: 1, max: 200 })), { maxLength: 8 }).map((parts) => { let at = 0; return parts.map(([gap, length]) => { const from = at + gap; at = from + length + 1; return { from, to: from + length }; }); });
+  const spans = fc
+    .array(fc.tuple(fc.nat(400), fc.integer({ min: 1, max: 200 })), { maxLength: 8 })
+    .map((parts) => {
+      let at = 0;
+      return parts.map(([gap, length]) => {
+        const from = at + gap;
+        at = from + length + 1;
+        return { from, to: from + length };
+      });
+    });
   it('at the first minute from which all calendars are open so long, asked once or again', () => {
-    fc.assert(fc.property(spans, spans, fc.integer({ min: 1, max: 90 }), fc.array(fc.nat(4200), { maxLength: 30 }), (one, two, minutes, asked) => {
-      const horizon = 4000;
-      const [a, b] = [one, two].map((own) => calendarOf(timesOf(own), horizon));
-      if (a === undefined || b === undefined) return;
-      const openings = new Openings([a, b], minutes, horizon);
-      const isOpen = (from: number): boolean => [one, two].every((own) => own.some((span) => span.from <= from && from + minutes <= span.to));
-      for (const minute of [...asked, ...asked]) {
-        const found = openings.from(minute);
-        let wanted = minute;
-        while (wanted <= horizon && !isOpen(wanted)) wanted += 1;
-        if (wanted > horizon) expect(found).toBeGreaterThan(horizon);
-        else expect(found).toBe(wanted);
-      }
-    }), { numRuns: 60 });
+    fc.assert(
+      fc.property(
+        spans,
+        spans,
+        fc.integer({ min: 1, max: 90 }),
+        fc.array(fc.nat(4200), { maxLength: 30 }),
+        (one, two, minutes, asked) => {
+          const horizon = 4000;
+          const [a, b] = [one, two].map((own) => calendarOf(timesOf(own), horizon));
+          if (a === undefined || b === undefined) return;
+          const openings = new Openings([a, b], minutes, horizon);
+          const isOpen = (from: number): boolean =>
+            [one, two].every((own) => own.some((span) => span.from <= from && from + minutes <= span.to));
+          for (const minute of [...asked, ...asked]) {
+            const found = openings.from(minute);
+            let wanted = minute;
+            while (wanted <= horizon && !isOpen(wanted)) wanted += 1;
+            if (wanted > horizon) expect(found).toBeGreaterThan(horizon);
+            else expect(found).toBe(wanted);
+          }
+        },
+      ),
+      { numRuns: 60 },
+    );
   });
   it('people with the same hours share what has been asked; the surface alone is asked of nobody', () => {
     const problem = front(2);

@@ -4,7 +4,16 @@ import { seededRandom } from '../quantity';
 import { LineUp } from './line-up';
 import { earliestStarts, networkOf } from './network';
 import { Reordering } from './reorder';
-import { type DayPlan, type PlanProblem, type PlannedStep, checkPlan, planDaySteps, sampleProblem, workingHours, workingMinutes } from '.';
+import {
+  type DayPlan,
+  type PlanProblem,
+  type PlannedStep,
+  checkPlan,
+  planDaySteps,
+  sampleProblem,
+  workingHours,
+  workingMinutes,
+} from '.';
 import { workedBefore } from './working-minutes';
 
 const firstPlan = (problem: PlanProblem): DayPlan | undefined => {
@@ -12,40 +21,68 @@ const firstPlan = (problem: PlanProblem): DayPlan | undefined => {
   return value.state === 'planned' ? value : undefined;
 };
 
-function linedUp(seed: number, change: (problem: PlanProblem) => PlanProblem = (problem) => problem): { problem: PlanProblem; plan: DayPlan; lineUp: LineUp; order: Int32Array } {
+function linedUp(
+  seed: number,
+  change: (problem: PlanProblem) => PlanProblem = (problem) => problem,
+): { problem: PlanProblem; plan: DayPlan; lineUp: LineUp; order: Int32Array } {
   const problem = change(sampleProblem(seed, { steps: 40, days: 6, people: 4 }));
   const plan = firstPlan(problem);
   if (plan === undefined) throw new Error('no first plan');
-  const order = Int32Array.from(plan.steps.keys()).sort((a, b) => (plan.steps[a]?.start ?? 0) - (plan.steps[b]?.start ?? 0));
+  const order = Int32Array.from(plan.steps.keys()).sort(
+    (a, b) => (plan.steps[a]?.start ?? 0) - (plan.steps[b]?.start ?? 0),
+  );
   return { problem, plan, lineUp: new LineUp(networkOf(problem), earliestStarts(networkOf(problem))), order };
 }
 
 /** Two people, each step for one of them by what it asks for, so that there is nobody to choose between. */
 const withoutChoice = (problem: PlanProblem): PlanProblem => ({
   ...problem,
-  people: problem.people.slice(0, 2).map((person, index) => ({ ...person, skills: [['film', 'heat'][index] ?? ''] })),
+  people: problem.people
+    .slice(0, 2)
+    .map((person, index) => ({ ...person, skills: [['film', 'heat'][index] ?? ''] })),
   steps: problem.steps.map((step) => ({ ...step, crew: 1, skill: step.skill ?? 'heat' })),
 });
 
-const asPlan = ({ steps, people }: PlanProblem, { starts, crews }: { starts: ArrayLike<number>; crews: readonly (readonly number[])[] }): readonly PlannedStep[] =>
-  steps.map(({ id, minutes }, step) => ({ id, start: starts[step] ?? 0, end: (starts[step] ?? 0) + minutes, people: (crews[step] ?? []).map((person) => people[person]?.id ?? '') }));
+const asPlan = (
+  { steps, people }: PlanProblem,
+  { starts, crews }: { starts: ArrayLike<number>; crews: readonly (readonly number[])[] },
+): readonly PlannedStep[] =>
+  steps.map(({ id, minutes }, step) => ({
+    id,
+    start: starts[step] ?? 0,
+    end: (starts[step] ?? 0) + minutes,
+    people: (crews[step] ?? []).map((person) => people[person]?.id ?? ''),
+  }));
 
 describe('how early can everything be that keeps one order?', () => {
   it('never later, step by step, than a plan in that order where there is nobody to choose between, and it keeps every condition', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 10_000 }), (seed) => {
-      const { problem, plan, lineUp, order } = linedUp(seed, withoutChoice);
-      lineUp.reckon(order, Number.POSITIVE_INFINITY);
-      expect(lineUp.finish).toBeLessThanOrEqual(plan.finish);
-      lineUp.starts.forEach((start, step) => { expect(start).toBeLessThanOrEqual(plan.steps[step]?.start ?? -1); });
-      expect(checkPlan(problem, asPlan(problem, { starts: lineUp.starts, crews: lineUp.people() }))).toEqual([]);
-    }), { numRuns: 25, seed: 7 });
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 10_000 }), (seed) => {
+        const { problem, plan, lineUp, order } = linedUp(seed, withoutChoice);
+        lineUp.reckon(order, Number.POSITIVE_INFINITY);
+        expect(lineUp.finish).toBeLessThanOrEqual(plan.finish);
+        lineUp.starts.forEach((start, step) => {
+          expect(start).toBeLessThanOrEqual(plan.steps[step]?.start ?? -1);
+        });
+        expect(
+          checkPlan(problem, asPlan(problem, { starts: lineUp.starts, crews: lineUp.people() })),
+        ).toEqual([]);
+      }),
+      { numRuns: 25, seed: 7 },
+    );
   });
 
   it('finds people by itself who are able, at work and free', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 10_000 }), (seed) => {
-      const { problem, lineUp, order } = linedUp(seed);
-      if (Number.isFinite(lineUp.reckon(order, Number.POSITIVE_INFINITY))) expect(checkPlan(problem, asPlan(problem, { starts: lineUp.starts, crews: lineUp.people() }))).toEqual([]);
-    }), { numRuns: 25, seed: 5 });
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 10_000 }), (seed) => {
+        const { problem, lineUp, order } = linedUp(seed);
+        if (Number.isFinite(lineUp.reckon(order, Number.POSITIVE_INFINITY)))
+          expect(
+            checkPlan(problem, asPlan(problem, { starts: lineUp.starts, crews: lineUp.people() })),
+          ).toEqual([]);
+      }),
+      { numRuns: 25, seed: 5 },
+    );
   });
 
   it('gives up as soon as it must cost more than is asked', () => {
@@ -56,27 +93,37 @@ describe('how early can everything be that keeps one order?', () => {
   });
 
   it('an order that begins like the one kept comes out as if it were reckoned from its beginning', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 10_000 }), fc.array(fc.tuple(fc.nat(38), fc.nat(6)), { maxLength: 20 }), (seed, swaps) => {
-      const { problem, lineUp, order } = linedUp(seed);
-      lineUp.reckon(order, Number.POSITIVE_INFINITY);
-      lineUp.keep();
-      const waits = new Set(problem.lags.map(({ from, to }) => `${from}>${to}`));
-      for (const [place, far] of swaps) {
-        const changed = order.slice();
-        for (let at = place; at < Math.min(place + far, order.length - 1); at += 1) {
-          const [own, next] = [changed[at] ?? 0, changed[at + 1] ?? 0];
-          if (waits.has(`${problem.steps[own]?.id ?? ''}>${problem.steps[next]?.id ?? ''}`)) break;
-          [changed[at], changed[at + 1]] = [next, own];
-        }
-        const fresh = linedUp(seed).lineUp;
-        const cost = lineUp.reckon(changed, Number.POSITIVE_INFINITY);
-        expect(cost).toBe(fresh.reckon(changed, Number.POSITIVE_INFINITY));
-        if (!Number.isFinite(cost)) continue;
-        expect([...lineUp.starts]).toEqual([...fresh.starts]);
-        expect(lineUp.people()).toEqual(fresh.people());
-        if (far % 2 === 0) { lineUp.keep(); order.set(changed); }
-      }
-    }), { numRuns: 15, seed: 11 });
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 10_000 }),
+        fc.array(fc.tuple(fc.nat(38), fc.nat(6)), { maxLength: 20 }),
+        (seed, swaps) => {
+          const { problem, lineUp, order } = linedUp(seed);
+          lineUp.reckon(order, Number.POSITIVE_INFINITY);
+          lineUp.keep();
+          const waits = new Set(problem.lags.map(({ from, to }) => `${from}>${to}`));
+          for (const [place, far] of swaps) {
+            const changed = order.slice();
+            for (let at = place; at < Math.min(place + far, order.length - 1); at += 1) {
+              const [own, next] = [changed[at] ?? 0, changed[at + 1] ?? 0];
+              if (waits.has(`${problem.steps[own]?.id ?? ''}>${problem.steps[next]?.id ?? ''}`)) break;
+              [changed[at], changed[at + 1]] = [next, own];
+            }
+            const fresh = linedUp(seed).lineUp;
+            const cost = lineUp.reckon(changed, Number.POSITIVE_INFINITY);
+            expect(cost).toBe(fresh.reckon(changed, Number.POSITIVE_INFINITY));
+            if (!Number.isFinite(cost)) continue;
+            expect([...lineUp.starts]).toEqual([...fresh.starts]);
+            expect(lineUp.people()).toEqual(fresh.people());
+            if (far % 2 === 0) {
+              lineUp.keep();
+              order.set(changed);
+            }
+          }
+        },
+      ),
+      { numRuns: 15, seed: 11 },
+    );
   });
 });
 
@@ -85,7 +132,8 @@ describe('how much is worked before a minute?', () => {
     const { people, horizon } = sampleProblem(3, { steps: 10, days: 2, people: 3 });
     const hours = workingHours(people);
     const worked = workedBefore(hours, horizon);
-    for (let minute = 0; minute <= horizon; minute += 7) expect(worked[minute]).toBe(workingMinutes(hours, minute));
+    for (let minute = 0; minute <= horizon; minute += 7)
+      expect(worked[minute]).toBe(workingMinutes(hours, minute));
   });
 });
 
@@ -95,11 +143,19 @@ describe('what does cooling find?', () => {
       const { problem, plan } = linedUp(11);
       const network = networkOf(problem);
       const cooling = new Reordering(network, earliestStarts(network), seededRandom(5));
-      cooling.begin({ starts: Int32Array.from(plan.steps, ({ start }) => start), people: [], finish: plan.finish }, 3000);
+      cooling.begin(
+        { starts: Int32Array.from(plan.steps, ({ start }) => start), people: [], finish: plan.finish },
+        3000,
+      );
       cooling.run(3000);
       expect(cooling.isDone).toBe(true);
       expect(cooling.best?.finish).toBeLessThan(plan.finish);
-      expect(checkPlan(problem, asPlan(problem, { starts: cooling.best?.starts ?? [], crews: cooling.best?.people ?? [] }))).toEqual([]);
+      expect(
+        checkPlan(
+          problem,
+          asPlan(problem, { starts: cooling.best?.starts ?? [], crews: cooling.best?.people ?? [] }),
+        ),
+      ).toEqual([]);
       return cooling.best?.finish;
     });
     expect(cooled[0]).toBe(cooled[1]);

@@ -12,10 +12,14 @@ const EARLY = 0.3;
 /** Minutes of standing about that are borne to keep somebody with one more skill free. */
 const SKILL_SPARED = 3;
 
-/** Starts of all steps when each follows, on every person, tool and room it needs, those that stand before it in one order. Nothing is put into gaps; whoever can begin soonest does it.
- *  A most-lag that is overrun puts the forerunner off, and what stands behind it is reckoned again: where there is nobody to choose between, each start is the earliest of all plans that keep the order.
- *  An order is reckoned from where it parts from the one kept to where all is as before again, and given up as soon as it must cost too much.
- *  @source own: least fixed point of monotone earliest starts over calendars */
+/**
+ * Starts of all steps when each follows, on every person, tool and room it needs, those that stand before it
+ * in one order. Nothing is put into gaps; whoever can begin soonest does it. A most-lag that is overrun puts
+ * the forerunner off, and what stands behind it is reckoned again: where there is nobody to choose between,
+ * each start is the earliest of all plans that keep the order. An order is reckoned from where it parts from
+ * the one kept to where all is as before again, and given up as soon as it must cost too much.
+ * @source own: least fixed point of monotone earliest starts over calendars
+ */
 export class LineUp {
   finish = Number.POSITIVE_INFINITY;
   readonly #network: Network;
@@ -75,12 +79,17 @@ export class LineUp {
 
   /** Who does each, of the last reckoning. */
   people(): readonly (readonly number[])[] {
-    return Array.from({ length: this.#network.count }, (_, step) => [...this.#now.people.subarray(this.#crewFrom[step], this.#crewFrom[step + 1])]);
+    return Array.from({ length: this.#network.count }, (_, step) => [
+      ...this.#now.people.subarray(this.#crewFrom[step], this.#crewFrom[step + 1]),
+    ]);
   }
 
   /** Working minutes to the finish, and a share of those to the middle start. */
   get cost(): number {
-    return (this.#worked[this.finish] ?? Number.POSITIVE_INFINITY) + (EARLY * (this.#baseSum + (this.#now.late[this.#network.count] as number))) / this.#network.count;
+    return (
+      (this.#worked[this.finish] ?? Number.POSITIVE_INFINITY) +
+      (EARLY * (this.#baseSum + (this.#now.late[this.#network.count] as number))) / this.#network.count
+    );
   }
 
   /** What comes next is reckoned from where it parts from the last reckoning. */
@@ -89,7 +98,11 @@ export class LineUp {
     [this.#now, this.#kept] = [this.#kept, this.#now];
   }
 
-  /** @param order all steps, forerunners first @param most given up once it must cost more @returns the cost; Infinity: it cannot be done in this order at that cost */
+  /**
+   * @param order all steps, forerunners first
+   * @param most given up once it must cost more
+   * @returns the cost; Infinity: it cannot be done in this order at that cost
+   */
   reckon(order: Int32Array, most: number): number {
     const { count } = this.#network;
     this.finish = Number.POSITIVE_INFINITY;
@@ -104,29 +117,44 @@ export class LineUp {
       const step = order[index] as number;
       const at = this.#place(step, index);
       if (at >= TOO_LATE) return Number.POSITIVE_INFINITY;
-      if (starts[step] !== at) { starts[step] = at; isAsKept = false; }
+      if (starts[step] !== at) {
+        starts[step] = at;
+        isAsKept = false;
+      }
       const lostNow = (lost[index] as number) + this.#lostHere;
-      const lateNow = (late[index] as number) + (this.#worked[at] as number) - (this.#worked[this.#base[step] as number] as number);
+      const lateNow =
+        (late[index] as number) +
+        (this.#worked[at] as number) -
+        (this.#worked[this.#base[step] as number] as number);
       const ends = at + (this.#tails[step] as number);
       const reachNow = ends > (reach[index] as number) ? ends : (reach[index] as number);
       lost[index + 1] = lostNow;
       late[index + 1] = lateNow;
       reach[index + 1] = reachNow;
-      const finish = Math.max(this.#worked[reachNow] ?? Number.POSITIVE_INFINITY, this.#leastWorked[this.#work + lostNow] ?? Number.POSITIVE_INFINITY);
+      const finish = Math.max(
+        this.#worked[reachNow] ?? Number.POSITIVE_INFINITY,
+        this.#leastWorked[this.#work + lostNow] ?? Number.POSITIVE_INFINITY,
+      );
       if (finish + (EARLY * (this.#baseSum + lateNow)) / count > most) return Number.POSITIVE_INFINITY;
       const back = this.#putOff(step, at, count, step);
       if (back === count) continue;
       isAsKept = false;
       retries -= 1;
       if (retries < 0) return Number.POSITIVE_INFINITY;
-      if (back < this.#own) { this.#now.takeOver(this.#kept, back); this.#own = back; }
+      if (back < this.#own) {
+        this.#now.takeOver(this.#kept, back);
+        this.#own = back;
+      }
       index = back - 1;
     }
     this.finish = reach[count] as number;
     return this.cost;
   }
 
-  /** Raises what may not lie so long before a step, and what may not lie so long before that. @returns the first place of the order to be reckoned again; `back`: none */
+  /**
+   * Raises what may not lie so long before a step, and what may not lie so long before that.
+   * @returns the first place of the order to be reckoned again; `back`: none
+   */
   #putOff(step: number, at: number, back: number, by: number): number {
     const { minutes } = this.#network;
     const ties = this.#most;
@@ -159,16 +187,23 @@ export class LineUp {
       if (own > at) at = own;
     }
     const needs = tools[step] as readonly ToolNeed[];
-    for (let need = 0; need < needs.length; need += 1) { const own = this.#units.whenFree(free, row, needs[need] as ToolNeed); if (own > at) at = own; }
+    for (let need = 0; need < needs.length; need += 1) {
+      const own = this.#units.whenFree(free, row, needs[need] as ToolNeed);
+      if (own > at) at = own;
+    }
     const ownAir = air[step] as number;
     const ownRoom = row + this.#roomsFrom + 2 * (room[step] as number);
-    if (ownAir > 0) { const own = free[ownRoom + (ownAir === 1 ? 1 : 0)] as number; if (own > at) at = own; }
+    if (ownAir > 0) {
+      const own = free[ownRoom + (ownAir === 1 ? 1 : 0)] as number;
+      if (own > at) at = own;
+    }
     at = this.#crewFor(step, row, at);
     const crewFrom = this.#crewFrom[step] as number;
     const crewTo = this.#crewFrom[step + 1] as number;
     const pin = pinned[step] as number;
     if (pin >= 0) {
-      for (let each = crewFrom; each < crewTo; each += 1) if ((free[row + (people[each] as number)] as number) > pin) return TOO_LATE;
+      for (let each = crewFrom; each < crewTo; each += 1)
+        if ((free[row + (people[each] as number)] as number) > pin) return TOO_LATE;
       at = pin;
     }
     const end = at + length;
@@ -181,7 +216,8 @@ export class LineUp {
       this.#lostHere += (worked[at] as number) - (worked[free[row + person] as number] as number);
       free[next + person] = end;
     }
-    for (let need = 0; need < needs.length; need += 1) this.#units.take(free, next, needs[need] as ToolNeed, end);
+    for (let need = 0; need < needs.length; need += 1)
+      this.#units.take(free, next, needs[need] as ToolNeed, end);
     if (ownAir > 0) {
       const own = ownRoom + width + (ownAir === 1 ? 0 : 1);
       if (end > (free[own] as number)) free[own] = end;
@@ -189,7 +225,10 @@ export class LineUp {
     return at;
   }
 
-  /** Who can begin soonest, and of those who had least time to stand about and has fewest other skills. @returns when they can begin together */
+  /**
+   * Who can begin soonest, and of those who had least time to stand about and has fewest other skills.
+   * @returns when they can begin together
+   */
   #crewFor(step: number, row: number, from: number): number {
     const { free, people } = this.#now;
     const crewFrom = this.#crewFrom[step] as number;
@@ -208,7 +247,11 @@ export class LineUp {
         const own = free[row + person] as number;
         const at = (this.#withEach[index] as Openings).from(own > from ? own : from);
         const least = own - SKILL_SPARED * (skillCount[person] as number);
-        if (best < 0 || at < bestAt || (at === bestAt && least > bestFree)) { best = person; bestAt = at; bestFree = least; }
+        if (best < 0 || at < bestAt || (at === bestAt && least > bestFree)) {
+          best = person;
+          bestAt = at;
+          bestFree = least;
+        }
       }
       people[taken] = best;
       if (bestAt > together) together = bestAt;
@@ -224,7 +267,15 @@ export class LineUp {
     for (;;) {
       const asked = at;
       for (let index = ableFrom[step] as number; index < (ableFrom[step + 1] as number); index += 1) {
-        if (isAmong(people, this.#crewFrom[step] as number, this.#crewFrom[step + 1] as number, able[index] as number)) at = (this.#withEach[index] as Openings).from(at);
+        if (
+          isAmong(
+            people,
+            this.#crewFrom[step] as number,
+            this.#crewFrom[step + 1] as number,
+            able[index] as number,
+          )
+        )
+          at = (this.#withEach[index] as Openings).from(at);
         if (at === TOO_LATE) return at;
       }
       if (at === asked) return at;

@@ -58,12 +58,32 @@ export function networkOf({ people, tools, fitness, steps, lags, horizon }: Plan
     after[a]?.push({ other: b, least, most: most ?? Number.POSITIVE_INFINITY });
   }
   return {
-    count: steps.length, horizon, minutes: Int32Array.from(steps, ({ minutes }) => minutes), crew: Int32Array.from(steps, ({ crew }) => crew),
-    able: steps.map(({ skill }) => Int32Array.from(people.flatMap(({ skills }, index) => (skill === null || skills.includes(skill) ? [index] : [])))),
-    tools: steps.map((step) => step.tools.filter(({ count }) => count > 0).map(({ tool, count }) => ({ tool: toolAt.get(tool) ?? 0, count }))), toolCount: tools.map(({ count }) => count),
-    open: steps.map(({ fitness: id }) => (id === null ? undefined : spansOf.get(id))), hours: people.map(({ hours }) => timesOf(hours)), skillCount: Int32Array.from(people, ({ skills }) => skills.length),
-    place: Int32Array.from(steps, ({ place }) => placeAt.get(place) ?? 0), room: Int32Array.from(steps, ({ room }) => (room === null ? -1 : (roomAt.get(room) ?? -1))), air: Uint8Array.from(steps, ({ air }) => (air === null ? 0 : AIR[air])), rooms: roomAt.size,
-    pinned: Int32Array.from(steps, ({ pinned }) => pinned ?? -1), notBefore: Int32Array.from(steps, ({ notBefore }) => notBefore?.minute ?? 0), before, after,
+    count: steps.length,
+    horizon,
+    minutes: Int32Array.from(steps, ({ minutes }) => minutes),
+    crew: Int32Array.from(steps, ({ crew }) => crew),
+    able: steps.map(({ skill }) =>
+      Int32Array.from(
+        people.flatMap(({ skills }, index) => (skill === null || skills.includes(skill) ? [index] : [])),
+      ),
+    ),
+    tools: steps.map((step) =>
+      step.tools
+        .filter(({ count }) => count > 0)
+        .map(({ tool, count }) => ({ tool: toolAt.get(tool) ?? 0, count })),
+    ),
+    toolCount: tools.map(({ count }) => count),
+    open: steps.map(({ fitness: id }) => (id === null ? undefined : spansOf.get(id))),
+    hours: people.map(({ hours }) => timesOf(hours)),
+    skillCount: Int32Array.from(people, ({ skills }) => skills.length),
+    place: Int32Array.from(steps, ({ place }) => placeAt.get(place) ?? 0),
+    room: Int32Array.from(steps, ({ room }) => (room === null ? -1 : (roomAt.get(room) ?? -1))),
+    air: Uint8Array.from(steps, ({ air }) => (air === null ? 0 : AIR[air])),
+    rooms: roomAt.size,
+    pinned: Int32Array.from(steps, ({ pinned }) => pinned ?? -1),
+    notBefore: Int32Array.from(steps, ({ notBefore }) => notBefore?.minute ?? 0),
+    before,
+    after,
   };
 }
 
@@ -76,7 +96,10 @@ function numbered(words: readonly string[]): ReadonlyMap<string, number> {
 /** The same seen from its end: minute t becomes horizon − t, what came before comes after. */
 export function mirrored(network: Network): Network {
   const { horizon, minutes, pinned, open, hours, before, after } = network;
-  const turned = ({ from, to }: Times): Times => ({ from: to.map((end) => horizon - end).reverse(), to: from.map((begin) => horizon - begin).reverse() });
+  const turned = ({ from, to }: Times): Times => ({
+    from: to.map((end) => horizon - end).reverse(),
+    to: from.map((begin) => horizon - begin).reverse(),
+  });
   const seen = new Map<Times, Times>();
   const once = (times: Times | undefined): Times | undefined => {
     if (times === undefined) return undefined;
@@ -84,11 +107,22 @@ export function mirrored(network: Network): Network {
     seen.set(times, known);
     return known;
   };
-  return { ...network, open: open.map(once), hours: hours.map(turned), pinned: pinned.map((start, step) => (start < 0 ? start : horizon - start - (minutes[step] ?? 0))), notBefore: new Int32Array(minutes.length), before: after, after: before };
+  return {
+    ...network,
+    open: open.map(once),
+    hours: hours.map(turned),
+    pinned: pinned.map((start, step) => (start < 0 ? start : horizon - start - (minutes[step] ?? 0))),
+    notBefore: new Int32Array(minutes.length),
+    before: after,
+    after: before,
+  };
 }
 
-/** Earliest start of each step by lags, pins, its own hours and those of the people able to do it; nobody else is in the way.
- *  Infinity where a step finds no room before the horizon. @throws CoreError SCHEDULE_LAGS when lags chase one another round */
+/**
+ * Earliest start of each step by lags, pins, its own hours and those of the people able to do it; nobody else
+ * is in the way. Infinity where a step finds no room before the horizon.
+ * @throws CoreError SCHEDULE_LAGS when lags chase one another round
+ */
 export function earliestStarts(network: Network): Float64Array {
   const { count, minutes, pinned, before, after, horizon } = network;
   const starts = Float64Array.from(network.notBefore);
@@ -107,10 +141,14 @@ export function earliestStarts(network: Network): Float64Array {
       if (!(least > (starts[other] ?? 0)) || (pinned[other] ?? -1) >= 0) return;
       raised[other] = (raised[other] ?? 0) + 1;
       starts[other] = least > horizon ? Number.POSITIVE_INFINITY : least;
-      if (isQueued[other] === 0) { isQueued[other] = 1; queue.push(other); }
+      if (isQueued[other] === 0) {
+        isQueued[other] = 1;
+        queue.push(other);
+      }
     };
     for (const { other, least } of after[step] ?? []) raise(other, end + least);
-    for (const { other, most } of before[step] ?? []) if (Number.isFinite(most)) raise(other, own - most - (minutes[other] ?? 0));
+    for (const { other, most } of before[step] ?? [])
+      if (Number.isFinite(most)) raise(other, own - most - (minutes[other] ?? 0));
   }
   return starts;
 }
@@ -122,15 +160,22 @@ export function waysToEnd({ count, minutes, before, after }: Network): Float64Ar
   const ready = Array.from({ length: count }, (_, step) => step).filter((step) => waits[step] === 0);
   for (let at = 0; at < ready.length; at += 1) {
     const step = ready[at] ?? 0;
-    for (const { other, least } of after[step] ?? []) ways[step] = Math.max(ways[step] ?? 0, least + (ways[other] ?? 0));
+    for (const { other, least } of after[step] ?? [])
+      ways[step] = Math.max(ways[step] ?? 0, least + (ways[other] ?? 0));
     ways[step] = (ways[step] ?? 0) + (minutes[step] ?? 0);
-    for (const { other } of before[step] ?? []) { waits[other] = (waits[other] ?? 1) - 1; if (waits[other] === 0) ready.push(other); }
+    for (const { other } of before[step] ?? []) {
+      waits[other] = (waits[other] ?? 1) - 1;
+      if (waits[other] === 0) ready.push(other);
+    }
   }
   return ways;
 }
 
 /** The first minute from which a step alone could be done: its own spans and the hours of those able. */
-function ownFit({ minutes, open, hours, able, crew, horizon }: Network, step: number): (from: number) => number {
+function ownFit(
+  { minutes, open, hours, able, crew, horizon }: Network,
+  step: number,
+): (from: number) => number {
   const length = minutes[step] ?? 0;
   const spans = open[step];
   const own = [...(able[step] ?? [])].map((person) => hours[person] ?? NEVER);
@@ -182,7 +227,13 @@ export function refuseCycles({ count, minutes, after }: Network, idOf: (step: nu
   const from = new Int32Array(count).fill(-1);
   for (let round = 0; round <= count; round += 1) {
     let moved = -1;
-    const pull = (a: number, b: number, by: number): void => { if ((longest[a] ?? 0) + by > (longest[b] ?? 0)) { longest[b] = (longest[a] ?? 0) + by; from[b] = a; moved = b; } };
+    const pull = (a: number, b: number, by: number): void => {
+      if ((longest[a] ?? 0) + by > (longest[b] ?? 0)) {
+        longest[b] = (longest[a] ?? 0) + by;
+        from[b] = a;
+        moved = b;
+      }
+    };
     for (let step = 0; step < count; step += 1) {
       for (const { other, least, most } of after[step] ?? []) {
         pull(step, other, (minutes[step] ?? 0) + least);
@@ -194,7 +245,15 @@ export function refuseCycles({ count, minutes, after }: Network, idOf: (step: nu
     let at = moved;
     for (let back = 0; back < count; back += 1) at = from[at] ?? at;
     const round_: string[] = [];
-    for (let step = at; round_.length <= count; ) { round_.push(idOf(step)); step = from[step] ?? -1; if (step === at || step < 0) break; }
-    throw new CoreError('SCHEDULE_LAGS', { path: 'lags', expected: 'steps that do not wait for one another in a ring', got: round_.reverse().slice(0, 8).join(' → ') });
+    for (let step = at; round_.length <= count;) {
+      round_.push(idOf(step));
+      step = from[step] ?? -1;
+      if (step === at || step < 0) break;
+    }
+    throw new CoreError('SCHEDULE_LAGS', {
+      path: 'lags',
+      expected: 'steps that do not wait for one another in a ring',
+      got: round_.reverse().slice(0, 8).join(' → '),
+    });
   }
 }

@@ -4,7 +4,10 @@ import type { Network, Times } from './network';
 const PAGE = 10;
 const LAST = (1 << PAGE) - 1;
 
-/** When something so long can begin while several calendars are open at once; what has been asked is remembered, in pages of minutes. */
+/**
+ * When something so long can begin while several calendars are open at once; what has been asked is
+ * remembered, in pages of minutes.
+ */
 export class Openings {
   readonly #calendars: readonly Calendar[];
   readonly #minutes: number;
@@ -43,8 +46,14 @@ export class Openings {
   }
 }
 
-/** The openings of every step with each who is able, in the order of `able`, and of the step's surface alone; alike ones are shared. */
-export function openingsOf({ able, open, hours, minutes, horizon }: Network): { readonly withEach: readonly (readonly Openings[])[]; readonly alone: readonly Openings[] } {
+/**
+ * The openings of every step with each who is able, in the order of `able`, and of the step's surface alone;
+ * alike ones are shared.
+ */
+export function openingsOf({ able, open, hours, minutes, horizon }: Network): {
+  readonly withEach: readonly (readonly Openings[])[];
+  readonly alone: readonly Openings[];
+} {
   const numbers = new Map<string, number>();
   const calendars: Calendar[] = [];
   const numberOf = (times: Times | undefined): number => {
@@ -57,14 +66,22 @@ export function openingsOf({ able, open, hours, minutes, horizon }: Network): { 
   const known = new Map<string, Openings>();
   const share = (length: number, ...wanted: readonly number[]): Openings => {
     const key = `${length}/${wanted.join()}`;
-    const own = known.get(key) ?? new Openings(wanted.flatMap((number) => calendars[number] ?? []), length, horizon);
+    const own =
+      known.get(key) ??
+      new Openings(
+        wanted.flatMap((number) => calendars[number] ?? []),
+        length,
+        horizon,
+      );
     known.set(key, own);
     return own;
   };
   const people = hours.map(numberOf);
   const surfaces = open.map(numberOf);
   return {
-    withEach: able.map((who, step) => Array.from(who, (person) => share(minutes[step] ?? 0, surfaces[step] ?? -1, people[person] ?? -1))),
+    withEach: able.map((who, step) =>
+      Array.from(who, (person) => share(minutes[step] ?? 0, surfaces[step] ?? -1, people[person] ?? -1)),
+    ),
     alone: surfaces.map((surface, step) => share(minutes[step] ?? 0, surface)),
   };
 }

@@ -34,15 +34,23 @@ export interface PlanLimits {
 /** Rounds in which an order may still be found that places everything. */
 const ROUNDS_WITHOUT = 40;
 
-/** Plans the steps of a job: earliest finish first, then fewest changes of place, then least standing about. Yields ever better plans, the first one at once; deterministic for a seed and a number of rounds.
- *  @throws CoreError SCHEDULE_RANGE, SCHEDULE_UNKNOWN, SCHEDULE_ID_TWICE, SCHEDULE_LAGS */
-export function* planDaySteps(problem: PlanProblem, { seed, mostRounds }: PlanLimits): Generator<DayPlan, DayPlan | NoPlan> {
+/**
+ * Plans the steps of a job: earliest finish first, then fewest changes of place, then least standing about.
+ * Yields ever better plans, the first one at once; deterministic for a seed and a number of rounds.
+ * @throws CoreError SCHEDULE_RANGE, SCHEDULE_UNKNOWN, SCHEDULE_ID_TWICE, SCHEDULE_LAGS
+ */
+export function* planDaySteps(
+  problem: PlanProblem,
+  { seed, mostRounds }: PlanLimits,
+): Generator<DayPlan, DayPlan | NoPlan> {
   refuseProblem(problem);
   const network = networkOf(problem);
   const idOf = (step: number): string => problem.steps[step]?.id ?? '';
   refuseCycles(network, idOf);
   const earliest = earliestStarts(network);
-  const never = earliest.findIndex((start, step) => !(start + (network.minutes[step] ?? 0) <= network.horizon));
+  const never = earliest.findIndex(
+    (start, step) => !(start + (network.minutes[step] ?? 0) <= network.horizon),
+  );
   if (never >= 0) return { state: 'none', stuck: idOf(never), relief: whatWouldGive(problem) };
   const hours = workingHours(problem.people);
   const least = leastFinish(network, earliest);
@@ -54,15 +62,34 @@ export function* planDaySteps(problem: PlanProblem, { seed, mostRounds }: PlanLi
     const { value, done } = search.next();
     if (value !== undefined && (plan === undefined || value.built !== known)) {
       known = value.built;
-      plan = { state: 'planned', steps: plannedSteps(problem, network, value.built), finish: value.built.finish, workingMinutes: workingMinutes(hours, value.built.finish), leastWorkingMinutes, rounds: value.rounds };
+      plan = {
+        state: 'planned',
+        steps: plannedSteps(problem, network, value.built),
+        finish: value.built.finish,
+        workingMinutes: workingMinutes(hours, value.built.finish),
+        leastWorkingMinutes,
+        rounds: value.rounds,
+      };
     }
-    if (done === true || (plan === undefined && rounds >= ROUNDS_WITHOUT)) return plan === undefined ? { state: 'none', stuck: idOf(stuckStep(network, earliest)), relief: whatWouldGive(problem) } : { ...plan, rounds };
+    if (done === true || (plan === undefined && rounds >= ROUNDS_WITHOUT))
+      return plan === undefined
+        ? { state: 'none', stuck: idOf(stuckStep(network, earliest)), relief: whatWouldGive(problem) }
+        : { ...plan, rounds };
     if (plan !== undefined) yield plan.rounds === rounds ? plan : { ...plan, rounds };
   }
 }
 
-function plannedSteps({ steps, people }: PlanProblem, { minutes }: Network, built: Built): readonly PlannedStep[] {
-  return steps.map(({ id }, step) => ({ id, start: built.starts[step] ?? 0, end: (built.starts[step] ?? 0) + (minutes[step] ?? 0), people: (built.people[step] ?? []).map((person) => people[person]?.id ?? '') }));
+function plannedSteps(
+  { steps, people }: PlanProblem,
+  { minutes }: Network,
+  built: Built,
+): readonly PlannedStep[] {
+  return steps.map(({ id }, step) => ({
+    id,
+    start: built.starts[step] ?? 0,
+    end: (built.starts[step] ?? 0) + (minutes[step] ?? 0),
+    people: (built.people[step] ?? []).map((person) => people[person]?.id ?? ''),
+  }));
 }
 
 function stuckStep(network: Network, earliest: Float64Array): number {

@@ -1,4 +1,7 @@
-/** One order reckoned, place by place: what is known before each place, so that another order that begins alike can go on from there. */
+/**
+ * One order reckoned, place by place: what is known before each place, so that another order that begins
+ * alike can go on from there.
+ */
 export class Reckoned {
   readonly order: Int32Array;
   readonly places: Int32Array;
@@ -33,7 +36,11 @@ export class Reckoned {
     this.reach = new Int32Array(count + 1);
   }
 
-  /** Begins an order as far as it is like one known. @param floors no step starts before @returns the place from which it has to be reckoned */
+  /**
+   * Begins an order as far as it is like one known.
+   * @param floors no step starts before
+   * @returns the place from which it has to be reckoned
+   */
   beginLike(known: Reckoned, order: Int32Array, floors: Int32Array): number {
     const count = order.length;
     let first = 0;
@@ -63,20 +70,28 @@ export class Reckoned {
     return from;
   }
 
-  /** From a place on, all is as it was in one known, if whoever and whatever is held is free again at the same minutes: then nothing need be reckoned. @returns whether it is */
+  /**
+   * From a place on, all is as it was in one known, if whoever and whatever is held is free again at the same
+   * minutes: then nothing need be reckoned.
+   * @returns whether it is
+   */
   goOnLike(known: Reckoned, index: number): boolean {
     const row = index * this.#width;
-    for (let holder = row; holder < row + this.#width; holder += 1) if (this.free[holder] !== known.free[holder]) return false;
+    for (let holder = row; holder < row + this.#width; holder += 1)
+      if (this.free[holder] !== known.free[holder]) return false;
     this.free.set(known.free.subarray(row), row);
     for (let place = index; place < known.lost.length; place += 1) this.#takeSums(known, place);
-    for (let entry = 0; entry < known.putOff.length; entry += 3) if ((known.places[known.putOff[entry + 1] as number] as number) >= index) this.#copyPutOff(known, entry);
+    for (let entry = 0; entry < known.putOff.length; entry += 3)
+      if ((known.places[known.putOff[entry + 1] as number] as number) >= index)
+        this.#copyPutOff(known, entry);
     return true;
   }
 
   /** What was known before a place of an order that begins alike. */
   takeOver(known: Reckoned, index: number): void {
     const row = index * this.#width;
-    for (let holder = row; holder < row + this.#width; holder += 1) this.free[holder] = known.free[holder] as number;
+    for (let holder = row; holder < row + this.#width; holder += 1)
+      this.free[holder] = known.free[holder] as number;
     this.#takeSums(known, index);
   }
 
@@ -96,15 +111,20 @@ export class Reckoned {
     this.reach[index] = known.reach[index] as number;
   }
 
-  /** Steps before a place may have been put off by others behind it: then only what lies before those stands. */
+  /**
+   * Steps before a place may have been put off by others behind it: then only what lies before those stands.
+   */
   #heldByLater(until: number): number {
     let first = until;
-    for (let isLess = true; isLess; ) {
+    for (let isLess = true; isLess;) {
       isLess = false;
       for (let entry = 0; entry < this.putOff.length; entry += 3) {
         const place = this.places[this.putOff[entry] as number] as number;
         const by = this.places[this.putOff[entry + 1] as number] as number;
-        if (place < first && by >= first) { first = place; isLess = true; }
+        if (place < first && by >= first) {
+          first = place;
+          isLess = true;
+        }
       }
     }
     return first;

@@ -12,8 +12,11 @@ const STREWN = 0.1;
 /** Moves drawn until one changes the order. */
 const TRIES = 20;
 
-/** Cools one plan: steps change their place in the order, with what must come before or after them; what loses little stays at first, in the end only what wins.
- *  @source simulated annealing over orders, own form */
+/**
+ * Cools one plan: steps change their place in the order, with what must come before or after them; what loses
+ * little stays at first, in the end only what wins.
+ * @source simulated annealing over orders, own form
+ */
 export class Reordering {
   readonly #network: Network;
   readonly #lineUp: LineUp;
@@ -40,7 +43,11 @@ export class Reordering {
   /** Begins a cooling of so many changes from the order of a plan; whoever can soonest does each step. */
   begin({ starts }: Built, length: number): void {
     const { minutes } = this.#network;
-    this.#order.set(Int32Array.from(starts.keys()).sort((a, b) => (starts[a] ?? 0) - (starts[b] ?? 0) || (minutes[a] ?? 0) - (minutes[b] ?? 0)));
+    this.#order.set(
+      Int32Array.from(starts.keys()).sort(
+        (a, b) => (starts[a] ?? 0) - (starts[b] ?? 0) || (minutes[a] ?? 0) - (minutes[b] ?? 0),
+      ),
+    );
     this.#best = undefined;
     [this.#done, this.#length] = [0, length];
     this.#cost = this.#lineUp.reckon(this.#order, Number.POSITIVE_INFINITY);
@@ -50,7 +57,8 @@ export class Reordering {
 
   /** So many more changes, while the cooling lasts. */
   run(changes: number): void {
-    for (let left = changes; left > 0 && this.#done < this.#length; left -= 1, this.#done += 1) this.#change();
+    for (let left = changes; left > 0 && this.#done < this.#length; left -= 1, this.#done += 1)
+      this.#change();
   }
 
   get isDone(): boolean {
@@ -66,16 +74,27 @@ export class Reordering {
     const warmth = WARM * (COLD / WARM) ** (this.#done / this.#length);
     const limit = this.#cost - warmth * Math.log(1 - this.#random());
     this.#last.set(this.#order);
-    for (let tries = TRIES; tries > 0 && !(this.#strewing.isOfUse && this.#random() < STREWN ? this.#strewing.strew(this.#last, this.#order) : this.#moveStep()); tries -= 1);
+    for (
+      let tries = TRIES;
+      tries > 0 &&
+      !(this.#strewing.isOfUse && this.#random() < STREWN
+        ? this.#strewing.strew(this.#last, this.#order)
+        : this.#moveStep());
+      tries -= 1
+    );
     const cost = this.#lineUp.reckon(this.#order, limit);
-    if (cost > limit) { this.#order.set(this.#last); return; }
+    if (cost > limit) {
+      this.#order.set(this.#last);
+      return;
+    }
     this.#cost = cost;
     this.#keep();
   }
 
   #keep(): void {
     const { finish } = this.#lineUp;
-    if (finish < (this.#best?.finish ?? Number.POSITIVE_INFINITY)) this.#best = { starts: this.#lineUp.starts.slice(), people: this.#lineUp.people(), finish };
+    if (finish < (this.#best?.finish ?? Number.POSITIVE_INFINITY))
+      this.#best = { starts: this.#lineUp.starts.slice(), people: this.#lineUp.people(), finish };
     this.#lineUp.keep();
   }
 
@@ -89,7 +108,11 @@ export class Reordering {
     return this.#move(from, low + Math.floor(random() * (high - low + 1)));
   }
 
-  /** A step goes elsewhere in the order; what it waits for comes along forwards, what waits for it comes along backwards. @returns whether that changes anything */
+  /**
+   * A step goes elsewhere in the order; what it waits for comes along forwards, what waits for it comes along
+   * backwards.
+   * @returns whether that changes anything
+   */
   #move(from: number, to: number): boolean {
     if (to === from) return false;
     const { before, after } = this.#network;
@@ -100,7 +123,8 @@ export class Reordering {
     const isEarlier = to < from;
     for (let index = from; index >= low && index <= high; index += isEarlier ? -1 : 1) {
       const step = last[index] as number;
-      if (moves[step] === 1) for (const { other } of (isEarlier ? before : after)[step] ?? []) moves[other] = 1;
+      if (moves[step] === 1)
+        for (const { other } of (isEarlier ? before : after)[step] ?? []) moves[other] = 1;
     }
     let at = low;
     let isOther = false;

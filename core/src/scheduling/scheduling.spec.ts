@@ -2,14 +2,64 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { CoreError } from '../quantity';
 import { OPTIMA_30, SIZE_30 } from './fixtures/optima';
-import { type DayPlan, type Lag, type NoPlan, type PlanProblem, type PlanStep, brokenBy, brokenInWords, checkPlan, crewFor, planDaySteps, reliefInWords, sampleProblem, whyNotEarlier, workingHours, workingMinutes } from '.';
+import {
+  type DayPlan,
+  type Lag,
+  type NoPlan,
+  type PlanProblem,
+  type PlanStep,
+  brokenBy,
+  brokenInWords,
+  checkPlan,
+  crewFor,
+  planDaySteps,
+  reliefInWords,
+  sampleProblem,
+  whyNotEarlier,
+  workingHours,
+  workingMinutes,
+} from '.';
 
-const HOURS = [{ from: 480, to: 720 }, { from: 780, to: 1020 }];
+const HOURS = [
+  { from: 480, to: 720 },
+  { from: 780, to: 1020 },
+];
 const wren = { id: 'wren', name: 'Wren', skills: ['film', 'heat'], hours: HOURS };
 const lark = { id: 'lark', name: 'Lark', skills: ['film'], hours: HOURS };
-const step = (id: string, minutes: number, more: Partial<PlanStep> = {}): PlanStep => ({ id, word: id, place: 'front', minutes, crew: 1, skill: null, tools: [], fitness: null, room: null, air: null, pinned: null, ...more });
-const lag = (from: string, to: string, least: number, most: number | null = null, why = ''): Lag => ({ from, to, least, most, why });
-const problem = (steps: readonly PlanStep[], lags: readonly Lag[] = [], more: Partial<PlanProblem> = {}): PlanProblem => ({ people: [wren], tools: [{ id: 'gun', word: 'heat gun', count: 1 }], fitness: [], steps, lags, horizon: 1440, ...more });
+const step = (id: string, minutes: number, more: Partial<PlanStep> = {}): PlanStep => ({
+  id,
+  word: id,
+  place: 'front',
+  minutes,
+  crew: 1,
+  skill: null,
+  tools: [],
+  fitness: null,
+  room: null,
+  air: null,
+  pinned: null,
+  ...more,
+});
+const lag = (from: string, to: string, least: number, most: number | null = null, why = ''): Lag => ({
+  from,
+  to,
+  least,
+  most,
+  why,
+});
+const problem = (
+  steps: readonly PlanStep[],
+  lags: readonly Lag[] = [],
+  more: Partial<PlanProblem> = {},
+): PlanProblem => ({
+  people: [wren],
+  tools: [{ id: 'gun', word: 'heat gun', count: 1 }],
+  fitness: [],
+  steps,
+  lags,
+  horizon: 1440,
+  ...more,
+});
 const planned = (asked: PlanProblem, mostRounds = 40, seed = 1): DayPlan | NoPlan => {
   const search = planDaySteps(asked, { seed, mostRounds });
   let turn = search.next();
@@ -21,10 +71,20 @@ const made = (asked: PlanProblem, mostRounds?: number): DayPlan => {
   if (plan.state === 'none') throw new Error('no plan');
   return plan;
 };
-const startOf = (plan: DayPlan, id: string): number | undefined => plan.steps.find((own) => own.id === id)?.start;
-const clock = (minute: number): string => `${String(Math.floor((minute % 1440) / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
-const why = (asked: PlanProblem, plan: DayPlan, id: string): readonly string[] => whyNotEarlier(asked, plan.steps, id).map((broken) => brokenInWords(broken, asked, { clock }));
-const refusal = (asked: PlanProblem): unknown => { try { planned(asked); return undefined; } catch (error) { return error instanceof CoreError ? [error.code, error.data.path] : error; } };
+const startOf = (plan: DayPlan, id: string): number | undefined =>
+  plan.steps.find((own) => own.id === id)?.start;
+const clock = (minute: number): string =>
+  `${String(Math.floor((minute % 1440) / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
+const why = (asked: PlanProblem, plan: DayPlan, id: string): readonly string[] =>
+  whyNotEarlier(asked, plan.steps, id).map((broken) => brokenInWords(broken, asked, { clock }));
+const refusal = (asked: PlanProblem): unknown => {
+  try {
+    planned(asked);
+    return undefined;
+  } catch (error) {
+    return error instanceof CoreError ? [error.code, error.data.path] : error;
+  }
+};
 
 describe('when does each step start, and why not earlier?', () => {
   it('begins with the working day and does not run over the noon break', () => {
@@ -37,21 +97,40 @@ describe('when does each step start, and why not earlier?', () => {
   });
 
   it('waits for the sun to leave, and says so with the minute', () => {
-    const asked = problem([step('lay', 30, { fitness: 'front' })], [], { fitness: [{ id: 'front', spans: [{ from: 700, to: 1200 }], closed: [{ from: 400, to: 700, why: 'the sun is on it' }] }] });
+    const asked = problem([step('lay', 30, { fitness: 'front' })], [], {
+      fitness: [
+        {
+          id: 'front',
+          spans: [{ from: 700, to: 1200 }],
+          closed: [{ from: 400, to: 700, why: 'the sun is on it' }],
+        },
+      ],
+    });
     const plan = made(asked);
     expect(startOf(plan, 'lay')).toBe(780);
-    expect(brokenBy(asked, plan.steps, 'lay', 600).map((broken) => brokenInWords(broken, asked, { clock }))).toEqual(['the sun is on it, until 11:40']);
+    expect(
+      brokenBy(asked, plan.steps, 'lay', 600).map((broken) => brokenInWords(broken, asked, { clock })),
+    ).toEqual(['the sun is on it, until 11:40']);
   });
 
   it('waits for primer to dry, by its own lag', () => {
-    const asked = problem([step('prime', 20), step('lay', 30)], [lag('prime', 'lay', 120, null, 'primer must be dry to the touch')]);
+    const asked = problem(
+      [step('prime', 20), step('lay', 30)],
+      [lag('prime', 'lay', 120, null, 'primer must be dry to the touch')],
+    );
     const plan = made(asked);
     expect(startOf(plan, 'lay')).toBe(620);
-    expect(why(asked, plan, 'lay')).toEqual(['not before 10:20, 2 h after \'prime\' ended: primer must be dry to the touch']);
+    expect(why(asked, plan, 'lay')).toEqual([
+      "not before 10:20, 2 h after 'prime' ended: primer must be dry to the touch",
+    ]);
   });
 
   it('puts the promoter off rather than let it lie too long', () => {
-    const asked = problem([step('promoter', 10), step('long', 90, { crew: 2 }), step('lap', 20, { crew: 2 })], [lag('promoter', 'lap', 5, 60), lag('long', 'lap', 0)], { people: [wren, { ...lark, hours: [{ from: 600, to: 1020 }] }] });
+    const asked = problem(
+      [step('promoter', 10), step('long', 90, { crew: 2 }), step('lap', 20, { crew: 2 })],
+      [lag('promoter', 'lap', 5, 60), lag('long', 'lap', 0)],
+      { people: [wren, { ...lark, hours: [{ from: 600, to: 1020 }] }] },
+    );
     const plan = made(asked);
     const wait = (startOf(plan, 'lap') ?? 0) - (startOf(plan, 'promoter') ?? 0) - 10;
     expect(wait).toBeGreaterThanOrEqual(5);
@@ -61,15 +140,33 @@ describe('when does each step start, and why not earlier?', () => {
 
   it('shares one heat gun, and keeps dust away from open film in one room only', () => {
     const people = [wren, lark];
-    const guns = problem([step('a', 60, { tools: [{ tool: 'gun', count: 1 }] }), step('b', 60, { tools: [{ tool: 'gun', count: 1 }] })], [], { people });
+    const guns = problem(
+      [
+        step('a', 60, { tools: [{ tool: 'gun', count: 1 }] }),
+        step('b', 60, { tools: [{ tool: 'gun', count: 1 }] }),
+      ],
+      [],
+      { people },
+    );
     expect(made(guns).finish).toBe(600);
-    const dusty = (room: string): PlanProblem => problem([step('sand', 60, { room: 'hall', air: 'makes dust' }), step('lay', 60, { room, air: 'wants clean air' })], [], { people });
+    const dusty = (room: string): PlanProblem =>
+      problem(
+        [
+          step('sand', 60, { room: 'hall', air: 'makes dust' }),
+          step('lay', 60, { room, air: 'wants clean air' }),
+        ],
+        [],
+        { people },
+      );
     expect(made(dusty('hall')).finish).toBe(600);
     expect(made(dusty('office')).finish).toBe(540);
   });
 
   it('leaves a pinned step where it was put and plans round it', () => {
-    const asked = problem([step('call', 30, { pinned: 500 }), step('clean', 40), step('lay', 20)], [lag('clean', 'lay', 0)]);
+    const asked = problem(
+      [step('call', 30, { pinned: 500 }), step('clean', 40), step('lay', 20)],
+      [lag('clean', 'lay', 0)],
+    );
     const plan = made(asked);
     expect(startOf(plan, 'call')).toBe(500);
     expect(checkPlan(asked, plan.steps)).toEqual([]);
@@ -79,70 +176,130 @@ describe('when does each step start, and why not earlier?', () => {
   it('a step dragged into another names who is busy and until when; another free person takes it over', () => {
     const asked = problem([step('a', 60), step('b', 60)], [lag('a', 'b', 0)]);
     const plan = made(asked);
-    expect(brokenBy(asked, plan.steps, 'b', 500).map(({ kind }) => kind)).toEqual(['too soon after', 'people busy']);
+    expect(brokenBy(asked, plan.steps, 'b', 500).map(({ kind }) => kind)).toEqual([
+      'too soon after',
+      'people busy',
+    ]);
     expect(crewFor({ ...asked, people: [wren, lark] }, plan.steps, 'b', 500)).toEqual(['lark']);
   });
 });
 
 describe('what when there is no plan?', () => {
-  const words = (plan: DayPlan | NoPlan, asked: PlanProblem): readonly string[] => (plan.state === 'none' ? plan.relief.map((relief) => reliefInWords(relief, asked, (id) => id)) : ['planned']);
+  const words = (plan: DayPlan | NoPlan, asked: PlanProblem): readonly string[] =>
+    plan.state === 'none'
+      ? plan.relief.map((relief) => reliefInWords(relief, asked, (id) => id))
+      : ['planned'];
 
   it('names a second heat gun where two are used at once', () => {
-    const both = [step('a', 200, { tools: [{ tool: 'gun', count: 1 }] }), step('b', 200, { tools: [{ tool: 'gun', count: 1 }] })];
+    const both = [
+      step('a', 200, { tools: [{ tool: 'gun', count: 1 }] }),
+      step('b', 200, { tools: [{ tool: 'gun', count: 1 }] }),
+    ];
     const asked = problem(both, [], { people: [wren, lark], horizon: 740 });
     expect(words(planned(asked), asked)).toContain('one more heat gun');
   });
 
   it('names the day that is missing, and the window that is too short', () => {
-    const asked = problem([step('lay', 60, { fitness: 'front' })], [], { fitness: [{ id: 'front', spans: [{ from: 600, to: 640 }], closed: [] }] });
+    const asked = problem([step('lay', 60, { fitness: 'front' })], [], {
+      fitness: [{ id: 'front', spans: [{ from: 600, to: 640 }], closed: [] }],
+    });
     expect(words(planned(asked), asked)).toEqual(['front fit for longer: shade it or wait for another day']);
     const long = problem([step('a', 230), step('b', 230), step('c', 60)]);
-    expect(words(planned(long), long)).toEqual(expect.arrayContaining(['one more day like the last', 'one more person', '2 h longer each evening']));
+    expect(words(planned(long), long)).toEqual(
+      expect.arrayContaining(['one more day like the last', 'one more person', '2 h longer each evening']),
+    );
   });
 
   it('frost on two fronts: one alone would not do, both are named; the hall, which is warm, is not', () => {
-    const asked = problem([step('lay left', 60, { fitness: 'left' }), step('lay right', 60, { fitness: 'right' }), step('lay door', 60, { fitness: 'hall' })], [], {
-      fitness: [{ id: 'left', spans: [], closed: [] }, { id: 'right', spans: [{ from: 0, to: 400 }, { from: 700, to: 790 }], closed: [] }, { id: 'hall', spans: [{ from: 0, to: 1440 }], closed: [] }],
-    });
-    expect(words(planned(asked), asked)).toEqual(['left, right fit for longer, all of them: wait for other days, or plan without them']);
+    const asked = problem(
+      [
+        step('lay left', 60, { fitness: 'left' }),
+        step('lay right', 60, { fitness: 'right' }),
+        step('lay door', 60, { fitness: 'hall' }),
+      ],
+      [],
+      {
+        fitness: [
+          { id: 'left', spans: [], closed: [] },
+          {
+            id: 'right',
+            spans: [
+              { from: 0, to: 400 },
+              { from: 700, to: 790 },
+            ],
+            closed: [],
+          },
+          { id: 'hall', spans: [{ from: 0, to: 1440 }], closed: [] },
+        ],
+      },
+    );
+    expect(words(planned(asked), asked)).toEqual([
+      'left, right fit for longer, all of them: wait for other days, or plan without them',
+    ]);
   });
 
   it('a crew of zero needs a person', () => {
     const asked = problem([step('lay', 60, { skill: 'film' })], [], { people: [] });
     const plan = planned(asked);
     expect(plan).toMatchObject({ state: 'none', stuck: 'lay' });
-    expect(words(plan, asked)).toEqual(['one more person who can do \'film\'']);
+    expect(words(plan, asked)).toEqual(["one more person who can do 'film'"]);
   });
 
   it('refuses rings of waits by name, and figures that cannot be', () => {
-    expect(refusal(problem([step('a', 10), step('b', 10)], [lag('a', 'b', 0), lag('b', 'a', 0)]))).toEqual(['SCHEDULE_LAGS', 'lags']);
-    expect(refusal(problem([step('a', 10), step('b', 100), step('c', 10)], [lag('a', 'b', 0), lag('b', 'c', 0), lag('a', 'c', 0, 60)]))).toEqual(['SCHEDULE_LAGS', 'lags']);
+    expect(refusal(problem([step('a', 10), step('b', 10)], [lag('a', 'b', 0), lag('b', 'a', 0)]))).toEqual([
+      'SCHEDULE_LAGS',
+      'lags',
+    ]);
+    expect(
+      refusal(
+        problem(
+          [step('a', 10), step('b', 100), step('c', 10)],
+          [lag('a', 'b', 0), lag('b', 'c', 0), lag('a', 'c', 0, 60)],
+        ),
+      ),
+    ).toEqual(['SCHEDULE_LAGS', 'lags']);
     expect(refusal(problem([step('a', 0)]))).toEqual(['SCHEDULE_RANGE', 'steps.0.minutes']);
-    expect(refusal(problem([step('a', 5, { fitness: 'nowhere' })]))).toEqual(['SCHEDULE_UNKNOWN', 'steps.0.fitness']);
+    expect(refusal(problem([step('a', 5, { fitness: 'nowhere' })]))).toEqual([
+      'SCHEDULE_UNKNOWN',
+      'steps.0.fitness',
+    ]);
     expect(refusal(problem([step('a', 5), step('a', 5)]))).toEqual(['SCHEDULE_ID_TWICE', 'steps.1.id']);
-    expect(refusal(problem([step('a', 5)], [], { people: [{ ...wren, hours: [{ from: 500, to: 400 }] }] }))).toEqual(['SCHEDULE_RANGE', 'people.0.hours']);
+    expect(
+      refusal(problem([step('a', 5)], [], { people: [{ ...wren, hours: [{ from: 500, to: 400 }] }] })),
+    ).toEqual(['SCHEDULE_RANGE', 'people.0.hours']);
   });
 });
 
 describe('how good is the plan?', () => {
-  it.each(OPTIMA_30.slice(0, 12))('seed $seed: holds in every minute, never beats what an exact solver proved, and comes near it', ({ seed, finish, bound }) => {
-    const asked = sampleProblem(seed, SIZE_30);
-    const plan = made(asked, 60);
-    const hours = workingHours(asked.people);
-    expect(checkPlan(asked, plan.steps)).toEqual([]);
-    expect(plan.finish).toBeGreaterThanOrEqual(bound);
-    expect(plan.leastWorkingMinutes).toBeLessThanOrEqual(workingMinutes(hours, finish));
-    expect(plan.workingMinutes).toBeLessThanOrEqual(1.03 * workingMinutes(hours, finish));
-  });
+  it.each(OPTIMA_30.slice(0, 12))(
+    'seed $seed: holds in every minute, never beats what an exact solver proved, and comes near it',
+    ({ seed, finish, bound }) => {
+      const asked = sampleProblem(seed, SIZE_30);
+      const plan = made(asked, 60);
+      const hours = workingHours(asked.people);
+      expect(checkPlan(asked, plan.steps)).toEqual([]);
+      expect(plan.finish).toBeGreaterThanOrEqual(bound);
+      expect(plan.leastWorkingMinutes).toBeLessThanOrEqual(workingMinutes(hours, finish));
+      expect(plan.workingMinutes).toBeLessThanOrEqual(1.03 * workingMinutes(hours, finish));
+    },
+  );
 
   it('any made job is planned without a breach, and never under its bound', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 5000 }), fc.integer({ min: 1, max: 60 }), fc.integer({ min: 1, max: 5 }), (seed, steps, people) => {
-      const asked = sampleProblem(seed, { steps, days: 12, people });
-      const plan = planned(asked, 15);
-      if (plan.state === 'none') return;
-      expect(checkPlan(asked, plan.steps)).toEqual([]);
-      expect(plan.leastWorkingMinutes).toBeLessThanOrEqual(plan.workingMinutes);
-    }), { numRuns: 60 });
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 5000 }),
+        fc.integer({ min: 1, max: 60 }),
+        fc.integer({ min: 1, max: 5 }),
+        (seed, steps, people) => {
+          const asked = sampleProblem(seed, { steps, days: 12, people });
+          const plan = planned(asked, 15);
+          if (plan.state === 'none') return;
+          expect(checkPlan(asked, plan.steps)).toEqual([]);
+          expect(plan.leastWorkingMinutes).toBeLessThanOrEqual(plan.workingMinutes);
+        },
+      ),
+      { numRuns: 60 },
+    );
   });
 
   it('the same seed and rounds give the same plan', () => {

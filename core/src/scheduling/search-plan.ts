@@ -41,30 +41,59 @@ const BRED = 20;
 /** Changes in the first cooling; each later one is longer. */
 const COOLING = 2500;
 const LONGER = 1.1;
-/** Changes between two rounds of breeding, over the number of steps squared: cooling gets most of the time. */
+/**
+ * Changes between two rounds of breeding, over the number of steps squared: cooling gets most of the time.
+ */
 const [CHANGES, MOST_CHANGES] = [1_440_000, 1600];
 
-/** Orders of steps that breed: a child takes the middle of one parent's order and the rest of the other's, is built, pushed to the end and back to the beginning; the best live on; between them one of them is cooled.
- *  Yields the best so far after each round. Deterministic for a seed and a number of rounds. @returns undefined when not one order found a place for everything
- *  @source genetic search with double justification for project scheduling (from memory), own form with most-lags and calendars */
-export function* searchPlan(network: Network, { seed, mostRounds, earliest, leastFinish }: PlanSearch): Generator<PlanFound | undefined, PlanFound | undefined> {
+/**
+ * Orders of steps that breed: a child takes the middle of one parent's order and the rest of the other's, is
+ * built, pushed to the end and back to the beginning; the best live on; between them one of them is cooled.
+ * Yields the best so far after each round. Deterministic for a seed and a number of rounds.
+ * @returns undefined when not one order found a place for everything
+ * @source genetic search with double justification for project scheduling (from memory), own form with
+ * most-lags and calendars
+ */
+export function* searchPlan(
+  network: Network,
+  { seed, mostRounds, earliest, leastFinish }: PlanSearch,
+): Generator<PlanFound | undefined, PlanFound | undefined> {
   const random = seededRandom(seed);
   const builder = new PlanBuilder(network);
   const back = new PlanBuilder(mirrored(network));
   const ranks = firstRanks(network, earliest);
   const inTurn = new InTurn(network, earliest);
-  const firstTurns = inTurn.isOfUse ? FIRST_IN_TURN.map((atATime) => inTurn.orderOfAll(ranks[0] ?? earliest, atATime)) : [];
+  const firstTurns = inTurn.isOfUse
+    ? FIRST_IN_TURN.map((atATime) => inTurn.orderOfAll(ranks[0] ?? earliest, atATime))
+    : [];
   let family: Member[] = [];
   let best: Member | undefined;
   let provenAt = Number.POSITIVE_INFINITY;
   let lastBetter = 0;
-  const join = (rank: ArrayLike<number>, wished?: readonly (readonly number[])[], isGlued = true, floors: ArrayLike<number> = earliest): void => {
+  const join = (
+    rank: ArrayLike<number>,
+    wished?: readonly (readonly number[])[],
+    isGlued = true,
+    floors: ArrayLike<number> = earliest,
+  ): void => {
     const worst = family.length < FAMILY ? undefined : family.at(-1);
-    const most = worst === undefined ? Number.POSITIVE_INFINITY : worst.built.finish + SLACK * (worst.built.finish - leastFinish);
-    const built = justified(network, builder, back, builder.build(rank, floors, { ...(wished === undefined ? {} : { wished }), isGlued, most }), earliest, isGlued);
+    const most =
+      worst === undefined
+        ? Number.POSITIVE_INFINITY
+        : worst.built.finish + SLACK * (worst.built.finish - leastFinish);
+    const built = justified(
+      network,
+      builder,
+      back,
+      builder.build(rank, floors, { ...(wished === undefined ? {} : { wished }), isGlued, most }),
+      earliest,
+      isGlued,
+    );
     if (built !== undefined) adopt(built);
   };
-  const joinInTurn = ({ rank, floors }: TurnOrder): void => { join(rank, undefined, false, floors); };
+  const joinInTurn = ({ rank, floors }: TurnOrder): void => {
+    join(rank, undefined, false, floors);
+  };
   const adopt = (built: Built): void => {
     const member = { built, cost: costOf(network, built) };
     if (family.some(({ cost }) => cost === member.cost)) return;
@@ -76,7 +105,10 @@ export function* searchPlan(network: Network, { seed, mostRounds, earliest, leas
   const changes = Math.max(1, Math.min(MOST_CHANGES, Math.round(CHANGES / network.count ** 2)));
   let length = COOLING;
   const cool = (): void => {
-    if (cooling.isDone) { cooling.begin(pick(family, random).built, length); length *= LONGER; }
+    if (cooling.isDone) {
+      cooling.begin(pick(family, random).built, length);
+      length *= LONGER;
+    }
     cooling.run(changes);
     if (cooling.isDone && cooling.best !== undefined) adopt(cooling.best);
   };
@@ -86,35 +118,70 @@ export function* searchPlan(network: Network, { seed, mostRounds, earliest, leas
     const firstTurn = firstTurns[round - 2 * ranks.length];
     if (rule !== undefined) join(rule, undefined, round % 2 === 0);
     else if (firstTurn !== undefined) joinInTurn(firstTurn);
-    else if (family.length < FAMILY / 2 || random() < 0.05) join(noisy(ranks[Math.floor(random() * ranks.length)] ?? new Float64Array(network.count), random));
-    else if (inTurn.isOfUse && random() < IN_TURN) joinInTurn(inTurn.order(pick(family, random).built.starts, random));
+    else if (family.length < FAMILY / 2 || random() < 0.05)
+      join(noisy(ranks[Math.floor(random() * ranks.length)] ?? new Float64Array(network.count), random));
+    else if (inTurn.isOfUse && random() < IN_TURN)
+      joinInTurn(inTurn.order(pick(family, random).built.starts, random));
     else {
       const [mother, father] = [pick(family, random), pick(family, random)];
-      join(random() < NUDGES ? nudged(network, mother, random) : child(mother, father, random), random() < 0.5 ? undefined : crewsOf(network, mother, father, random), random() < 0.2, random() < HELD ? held(network, mother, earliest, random) : earliest);
+      join(
+        random() < NUDGES ? nudged(network, mother, random) : child(mother, father, random),
+        random() < 0.5 ? undefined : crewsOf(network, mother, father, random),
+        random() < 0.2,
+        random() < HELD ? held(network, mother, earliest, random) : earliest,
+      );
     }
     const leader = family[0];
-    if (leader !== undefined && (best === undefined || leader.cost < best.cost)) { best = leader; lastBetter = round; }
+    if (leader !== undefined && (best === undefined || leader.cost < best.cost)) {
+      best = leader;
+      lastBetter = round;
+    }
     if (round - lastBetter > STALE_ROUNDS && round % STALE_ROUNDS === 0) family = family.slice(0, 2);
-    if (best !== undefined && best.built.finish <= leastFinish && !Number.isFinite(provenAt)) provenAt = round + TIE_ROUNDS;
+    if (best !== undefined && best.built.finish <= leastFinish && !Number.isFinite(provenAt))
+      provenAt = round + TIE_ROUNDS;
     yield best && { built: best.built, rounds: round + 1 };
   }
   return best && { built: best.built, rounds: Math.min(mostRounds, provenAt) };
 }
 
-/** Pushed as late as the finish allows, then as early as can be: closes gaps that no order by itself would. */
-function justified(network: Network, builder: PlanBuilder, back: PlanBuilder, built: Built | undefined, earliest: Float64Array, isGlued: boolean): Built | undefined {
+/**
+ * Pushed as late as the finish allows, then as early as can be: closes gaps that no order by itself would.
+ */
+function justified(
+  network: Network,
+  builder: PlanBuilder,
+  back: PlanBuilder,
+  built: Built | undefined,
+  earliest: Float64Array,
+  isGlued: boolean,
+): Built | undefined {
   if (built === undefined) return undefined;
   const { count, minutes, horizon } = network;
-  const late = back.build(Float64Array.from(built.starts, (start, step) => -(start + (minutes[step] ?? 0))), new Float64Array(count).fill(horizon - built.finish), { wished: built.people, isGlued });
+  const late = back.build(
+    Float64Array.from(built.starts, (start, step) => -(start + (minutes[step] ?? 0))),
+    new Float64Array(count).fill(horizon - built.finish),
+    { wished: built.people, isGlued },
+  );
   if (late === undefined) return built;
-  const early = builder.build(Float64Array.from(late.starts, (start, step) => horizon - start - (minutes[step] ?? 0)), earliest, { wished: late.people, isGlued, most: built.finish });
+  const early = builder.build(
+    Float64Array.from(late.starts, (start, step) => horizon - start - (minutes[step] ?? 0)),
+    earliest,
+    { wished: late.people, isGlued, most: built.finish },
+  );
   return early === undefined || early.finish > built.finish ? built : early;
 }
 
 /** Finish first, then changes of place, then people standing about. */
 function costOf({ hours, place, minutes }: Network, { starts, people, finish }: Built): number {
   const own = hours.map((): { start: number; end: number; place: number }[] => []);
-  people.forEach((crew, step) => { for (const person of crew) own[person]?.push({ start: starts[step] ?? 0, end: (starts[step] ?? 0) + (minutes[step] ?? 0), place: place[step] ?? 0 }); });
+  people.forEach((crew, step) => {
+    for (const person of crew)
+      own[person]?.push({
+        start: starts[step] ?? 0,
+        end: (starts[step] ?? 0) + (minutes[step] ?? 0),
+        place: place[step] ?? 0,
+      });
+  });
   let [travels, waits] = [0, 0];
   for (const visits of own) {
     visits.sort((a, b) => a.start - b.start);
@@ -128,19 +195,29 @@ function costOf({ hours, place, minutes }: Network, { starts, people, finish }: 
   return finish * 1e9 + travels * 1e5 + Math.min(waits, 99_999);
 }
 
-/** By how seldom a surface is fit, by how soon it stops being fit, by longest way to the end, by what it takes. */
+/**
+ * By how seldom a surface is fit, by how soon it stops being fit, by longest way to the end, by what it
+ * takes.
+ */
 function firstRanks(network: Network, earliest: Float64Array): readonly Float64Array[] {
   const { count, minutes, crew, after, open, horizon } = network;
   const tails = waysToEnd(network);
   const follow = new Float64Array(count);
-  const order = Array.from({ length: count }, (_, step) => step).sort((a, b) => (tails[a] ?? 0) - (tails[b] ?? 0));
+  const order = Array.from({ length: count }, (_, step) => step).sort(
+    (a, b) => (tails[a] ?? 0) - (tails[b] ?? 0),
+  );
   for (const step of order) {
     follow[step] = (minutes[step] ?? 0) * Math.max(1, crew[step] ?? 0);
     for (const { other } of after[step] ?? []) follow[step] = (follow[step] ?? 0) + (follow[other] ?? 0);
   }
   const closes = Float64Array.from(open, (times) => times?.to.at(-1) ?? horizon);
-  const scarce = Float64Array.from(open, (times, step) => (times === undefined ? horizon : openMinutes(times, minutes[step] ?? 0)));
-  const soon = Float64Array.from(open, (times, step) => { const at = times?.to.find((to) => to >= (earliest[step] ?? 0) + (minutes[step] ?? 0)); return at ?? horizon; });
+  const scarce = Float64Array.from(open, (times, step) =>
+    times === undefined ? horizon : openMinutes(times, minutes[step] ?? 0),
+  );
+  const soon = Float64Array.from(open, (times, step) => {
+    const at = times?.to.find((to) => to >= (earliest[step] ?? 0) + (minutes[step] ?? 0));
+    return at ?? horizon;
+  });
   return [
     scarce.map((own, step) => own - (tails[step] ?? 0) / horizon),
     soon.map((own, step) => own - (tails[step] ?? 0) / horizon),
@@ -155,13 +232,17 @@ function firstRanks(network: Network, earliest: Float64Array): readonly Float64A
 /** Minutes at which a step so long may start. */
 function openMinutes({ from, to }: Times, length: number): number {
   let sum = 0;
-  for (let index = 0; index < from.length; index += 1) sum += Math.max(0, (to[index] ?? 0) - (from[index] ?? 0) - length);
+  for (let index = 0; index < from.length; index += 1)
+    sum += Math.max(0, (to[index] ?? 0) - (from[index] ?? 0) - length);
   return sum;
 }
 
 function noisy(rank: Float64Array, random: () => number): Float64Array {
   let [low, high] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
-  for (const own of rank) { low = Math.min(low, own); high = Math.max(high, own); }
+  for (const own of rank) {
+    low = Math.min(low, own);
+    high = Math.max(high, own);
+  }
   const spread = (high - low || 1) * (0.1 + 0.6 * random());
   return rank.map((own) => own + spread * random());
 }
@@ -173,13 +254,21 @@ function pick(family: readonly Member[], random: () => number): Member {
 }
 
 /** A few steps that others may not follow late are held back: it may pay to begin a chain late. */
-function held({ after, count }: Network, { built }: Member, earliest: Float64Array, random: () => number): Float64Array {
+function held(
+  { after, count }: Network,
+  { built }: Member,
+  earliest: Float64Array,
+  random: () => number,
+): Float64Array {
   const floors = Float64Array.from(earliest);
   const reach = 10 * 8 ** random();
   for (let tries = 0, left = 1 + Math.floor(random() * 3); tries < 30 && left > 0; tries += 1) {
     const step = Math.floor(random() * count);
     if ((after[step] ?? []).every(({ most }) => !Number.isFinite(most))) continue;
-    floors[step] = Math.max(floors[step] ?? 0, (built.starts[step] ?? 0) + Math.floor((random() - 0.2) * reach));
+    floors[step] = Math.max(
+      floors[step] ?? 0,
+      (built.starts[step] ?? 0) + Math.floor((random() - 0.2) * reach),
+    );
     left -= 1;
   }
   return floors;
@@ -197,16 +286,26 @@ function nudged({ count }: Network, { built }: Member, random: () => number): Fl
 }
 
 function child(mother: Member, father: Member, random: () => number): Float64Array {
-  const byStart = ({ built }: Member): number[] => Array.from(built.starts.keys()).sort((a, b) => (built.starts[a] ?? 0) - (built.starts[b] ?? 0));
+  const byStart = ({ built }: Member): number[] =>
+    Array.from(built.starts.keys()).sort((a, b) => (built.starts[a] ?? 0) - (built.starts[b] ?? 0));
   const [from, to] = [byStart(mother), byStart(father)];
   const count = from.length;
   const [a, b] = [Math.floor(random() * count), Math.floor(random() * count)];
   const [low, high] = [Math.min(a, b), Math.max(a, b)];
   const taken = new Uint8Array(count);
   const order: number[] = [];
-  const take = (step: number): void => { if (taken[step] === 0) { taken[step] = 1; order.push(step); } };
+  const take = (step: number): void => {
+    if (taken[step] === 0) {
+      taken[step] = 1;
+      order.push(step);
+    }
+  };
   for (let index = 0; index < low; index += 1) take(from[index] ?? 0);
-  for (let index = 0, left = high - low; index < count && left > 0; index += 1) if (taken[to[index] ?? 0] === 0) { take(to[index] ?? 0); left -= 1; }
+  for (let index = 0, left = high - low; index < count && left > 0; index += 1)
+    if (taken[to[index] ?? 0] === 0) {
+      take(to[index] ?? 0);
+      left -= 1;
+    }
   for (const step of from) take(step);
   for (let index = 1; index < count; index += 1) {
     if (random() >= MUTATES) continue;
@@ -214,12 +313,19 @@ function child(mother: Member, father: Member, random: () => number): Float64Arr
     [order[index], order[other]] = [order[other] ?? 0, order[index] ?? 0];
   }
   const rank = new Float64Array(count);
-  order.forEach((step, index) => { rank[step] = index; });
+  order.forEach((step, index) => {
+    rank[step] = index;
+  });
   return rank;
 }
 
 /** Who did it in one parent or the other; now and then somebody else. */
-function crewsOf({ able }: Network, mother: Member, father: Member, random: () => number): readonly (readonly number[])[] {
+function crewsOf(
+  { able }: Network,
+  mother: Member,
+  father: Member,
+  random: () => number,
+): readonly (readonly number[])[] {
   return mother.built.people.map((crew, step) => {
     const own = able[step] ?? [];
     if (random() < CHANGES_CREW) return [own[Math.floor(random() * own.length)] ?? 0];

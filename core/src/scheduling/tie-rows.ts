@@ -12,5 +12,10 @@ export interface TieRows {
 
 export function tieRows(before: Network['before']): TieRows {
   const all = before.flat();
-  return { from: flatRows(before.map((ties) => new Int32Array(ties.length))).from, other: Int32Array.from(all, ({ other }) => other), least: Int32Array.from(all, ({ least }) => least), most: Int32Array.from(all, ({ most }) => (Number.isFinite(most) ? most : 0)) };
+  return {
+    from: flatRows(before.map((ties) => new Int32Array(ties.length))).from,
+    other: Int32Array.from(all, ({ other }) => other),
+    least: Int32Array.from(all, ({ least }) => least),
+    most: Int32Array.from(all, ({ most }) => (Number.isFinite(most) ? most : 0)),
+  };
 }

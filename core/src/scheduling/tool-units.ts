@@ -17,19 +17,29 @@ export class ToolUnits {
   /** @param from where the part begins */
   constructor(counts: readonly number[], from: number) {
     let at = from;
-    this.#from = Int32Array.from(counts, (own) => { const begin = at; at += own; return begin; });
+    this.#from = Int32Array.from(counts, (own) => {
+      const begin = at;
+      at += own;
+      return begin;
+    });
     this.#counts = counts;
     this.until = at;
   }
 
-  /** @param row where the row begins in `free` @returns when so many are free; `TOO_LATE` when there are not as many */
+  /**
+   * @param row where the row begins in `free`
+   * @returns when so many are free; `TOO_LATE` when there are not as many
+   */
   whenFree(free: Int32Array, row: number, { tool, count }: ToolNeed): number {
     const from = row + (this.#from[tool] as number);
     const many = this.#counts[tool] as number;
     if (count > many) return TOO_LATE;
     if (count > 1) return free.slice(from, from + many).sort()[count - 1] as number;
     let soonest = free[from] as number;
-    for (let unit = from + 1; unit < from + many; unit += 1) { const own = free[unit] as number; if (own < soonest) soonest = own; }
+    for (let unit = from + 1; unit < from + many; unit += 1) {
+      const own = free[unit] as number;
+      if (own < soonest) soonest = own;
+    }
     return soonest;
   }
 
@@ -38,7 +48,8 @@ export class ToolUnits {
     const to = from + (this.#counts[tool] as number);
     for (let taken = 0; taken < count; taken += 1) {
       let soonest = from;
-      for (let unit = from; unit < to; unit += 1) if ((free[unit] as number) < (free[soonest] as number)) soonest = unit;
+      for (let unit = from; unit < to; unit += 1)
+        if ((free[unit] as number) < (free[soonest] as number)) soonest = unit;
       free[soonest] = until;
     }
   }

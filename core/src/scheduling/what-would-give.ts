@@ -15,47 +15,122 @@ export type Relief =
 const DAY = 1440;
 const MORE_HOURS = 120;
 
-/** Tries what people would try, one thing at a time, and names each that gives a plan; where none does, the surfaces that would all have to be fit for longer. Empty: that would not do either. */
+/**
+ * Tries what people would try, one thing at a time, and names each that gives a plan; where none does, the
+ * surfaces that would all have to be fit for longer. Empty: that would not do either.
+ */
 export function whatWouldGive(problem: PlanProblem): readonly Relief[] {
   const { tools, steps, people, lags } = problem;
   const skills = [...new Set(steps.filter(({ crew }) => crew > 0).map(({ skill }) => skill))];
   const used = [...new Set(steps.flatMap((step) => step.tools.map(({ tool }) => tool)))];
   const fits = [...new Set(steps.flatMap((step) => (step.fitness === null ? [] : [step.fitness])))];
   const tries: readonly (readonly [Relief, PlanProblem])[] = [
-    ...used.map((tool) => [{ kind: 'one more of', tool }, { ...problem, tools: tools.map((own) => (own.id === tool ? { ...own, count: own.count + 1 } : own)) }] as const),
-    ...skills.map((skill) => [{ kind: 'one more person', skill }, { ...problem, people: [...people, { id: ' more', name: '', skills: skill === null ? [] : [skill], hours: people[0]?.hours ?? workday(problem.horizon) }] }] as const),
+    ...used.map(
+      (tool) =>
+        [
+          { kind: 'one more of', tool },
+          {
+            ...problem,
+            tools: tools.map((own) => (own.id === tool ? { ...own, count: own.count + 1 } : own)),
+          },
+        ] as const,
+    ),
+    ...skills.map(
+      (skill) =>
+        [
+          { kind: 'one more person', skill },
+          {
+            ...problem,
+            people: [
+              ...people,
+              {
+                id: ' more',
+                name: '',
+                skills: skill === null ? [] : [skill],
+                hours: people[0]?.hours ?? workday(problem.horizon),
+              },
+            ],
+          },
+        ] as const,
+    ),
     [{ kind: 'one more day' }, oneMoreDay(problem)],
-    [{ kind: 'hours until', minutes: MORE_HOURS }, { ...problem, people: people.map((person) => ({ ...person, hours: joined(person.hours.map((span, index, all) => (isLastOfDay(span, all[index + 1]) ? { from: span.from, to: span.to + MORE_HOURS } : span))) })) }],
+    [
+      { kind: 'hours until', minutes: MORE_HOURS },
+      {
+        ...problem,
+        people: people.map((person) => ({
+          ...person,
+          hours: joined(
+            person.hours.map((span, index, all) =>
+              isLastOfDay(span, all[index + 1]) ? { from: span.from, to: span.to + MORE_HOURS } : span,
+            ),
+          ),
+        })),
+      },
+    ],
     ...fits.map((id) => [{ kind: 'fit longer', fitness: [id] }, withFit(problem, [id])] as const),
-    ...steps.filter(({ pinned }) => pinned !== null).map(({ id }) => [{ kind: 'without the pin of', step: id }, { ...problem, steps: steps.map((own) => (own.id === id ? { ...own, pinned: null } : own)) }] as const),
-    ...lags.filter(({ most }) => most !== null).map((lag) => [{ kind: 'a longer wait before', step: lag.to }, { ...problem, lags: lags.map((own) => (own === lag ? { ...own, most: null } : own)) }] as const),
+    ...steps
+      .filter(({ pinned }) => pinned !== null)
+      .map(
+        ({ id }) =>
+          [
+            { kind: 'without the pin of', step: id },
+            { ...problem, steps: steps.map((own) => (own.id === id ? { ...own, pinned: null } : own)) },
+          ] as const,
+      ),
+    ...lags
+      .filter(({ most }) => most !== null)
+      .map(
+        (lag) =>
+          [
+            { kind: 'a longer wait before', step: lag.to },
+            { ...problem, lags: lags.map((own) => (own === lag ? { ...own, most: null } : own)) },
+          ] as const,
+      ),
   ];
-  const found = tries.slice(0, MOST_TRIES).filter(([, eased]) => hasPlan(eased)).map(([relief]) => relief);
+  const found = tries
+    .slice(0, MOST_TRIES)
+    .filter(([, eased]) => hasPlan(eased))
+    .map(([relief]) => relief);
   return found.length > 0 || fits.length < 2 ? found : fitTogether(problem, fits);
 }
 
 const MOST_TRIES = 60;
 
-/** Hardly more surfaces than must: all are fit for as long as wished, then one after the other only as it is, where there still is a plan. */
+/**
+ * Hardly more surfaces than must: all are fit for as long as wished, then one after the other only as it is,
+ * where there still is a plan.
+ */
 function fitTogether(problem: PlanProblem, fits: readonly string[]): readonly Relief[] {
   if (!hasPlan(withFit(problem, fits))) return [];
-  const needed = fits.reduce((eased, id) => { const others = eased.filter((own) => own !== id); return hasPlan(withFit(problem, others)) ? others : eased; }, fits);
+  const needed = fits.reduce((eased, id) => {
+    const others = eased.filter((own) => own !== id);
+    return hasPlan(withFit(problem, others)) ? others : eased;
+  }, fits);
   return [{ kind: 'fit longer', fitness: needed }];
 }
 
 /** As if these were fit at any time. */
 function withFit(problem: PlanProblem, ids: readonly string[]): PlanProblem {
-  return { ...problem, fitness: problem.fitness.map((own) => (ids.includes(own.id) ? { ...own, spans: [{ from: 0, to: problem.horizon }] } : own)) };
+  return {
+    ...problem,
+    fitness: problem.fitness.map((own) =>
+      ids.includes(own.id) ? { ...own, spans: [{ from: 0, to: problem.horizon }] } : own,
+    ),
+  };
 }
 
 /** Whether one of a few quick orders places every step. */
 function hasPlan(problem: PlanProblem): boolean {
   const network = networkOf(problem);
   const earliest = earliestStarts(network);
-  if (earliest.some((start, step) => !(start + (network.minutes[step] ?? 0) <= network.horizon))) return false;
+  if (earliest.some((start, step) => !(start + (network.minutes[step] ?? 0) <= network.horizon)))
+    return false;
   const builder = new PlanBuilder(network);
   const ways = waysToEnd(network);
-  return [earliest, ways.map((way) => -way), earliest.map((start, step) => start - (ways[step] ?? 0))].some((rank) => [true, false].some((isGlued) => builder.build(rank, earliest, { isGlued }) !== undefined));
+  return [earliest, ways.map((way) => -way), earliest.map((start, step) => start - (ways[step] ?? 0))].some(
+    (rank) => [true, false].some((isGlued) => builder.build(rank, earliest, { isGlued }) !== undefined),
+  );
 }
 
 function isLastOfDay(span: Span, next: Span | undefined): boolean {
@@ -63,14 +138,28 @@ function isLastOfDay(span: Span, next: Span | undefined): boolean {
 }
 
 function workday(horizon: number): readonly Span[] {
-  return Array.from({ length: Math.ceil(horizon / DAY) }, (_, day) => ({ from: day * DAY + 480, to: Math.min(horizon, day * DAY + 1020) })).filter(({ from, to }) => to > from);
+  return Array.from({ length: Math.ceil(horizon / DAY) }, (_, day) => ({
+    from: day * DAY + 480,
+    to: Math.min(horizon, day * DAY + 1020),
+  })).filter(({ from, to }) => to > from);
 }
 
 /** The last day once more, with its hours, its sun and its weather. */
 function oneMoreDay(problem: PlanProblem): PlanProblem {
   const from = Math.max(0, problem.horizon - DAY);
-  const again = (spans: readonly Span[]): readonly Span[] => joined([...spans, ...spans.filter((span) => span.to > from).map((span) => ({ from: Math.max(span.from, from) + DAY, to: span.to + DAY }))]);
-  return { ...problem, horizon: problem.horizon + DAY, people: problem.people.map((person) => ({ ...person, hours: again(person.hours) })), fitness: problem.fitness.map((own) => ({ ...own, spans: again(own.spans) })) };
+  const again = (spans: readonly Span[]): readonly Span[] =>
+    joined([
+      ...spans,
+      ...spans
+        .filter((span) => span.to > from)
+        .map((span) => ({ from: Math.max(span.from, from) + DAY, to: span.to + DAY })),
+    ]);
+  return {
+    ...problem,
+    horizon: problem.horizon + DAY,
+    people: problem.people.map((person) => ({ ...person, hours: again(person.hours) })),
+    fitness: problem.fitness.map((own) => ({ ...own, spans: again(own.spans) })),
+  };
 }
 
 function joined(spans: readonly Span[]): readonly Span[] {

@@ -12,7 +12,10 @@ export function workingHours(people: readonly Pick<Person, 'hours'>[]): readonly
   return joined;
 }
 
-/** Minutes of working time before a minute: what a plan's length is measured in. Outside all hours the clock of work stands still. */
+/**
+ * Minutes of working time before a minute: what a plan's length is measured in. Outside all hours the clock
+ * of work stands still.
+ */
 export function workingMinutes(hours: readonly Span[], until: number): number {
   return hours.reduce((sum, { from, to }) => sum + Math.max(0, Math.min(to, until) - from), 0);
 }
@@ -20,8 +23,10 @@ export function workingMinutes(hours: readonly Span[], until: number): number {
 /** The same for every minute up to the horizon, as a row to look up in. */
 export function workedBefore(hours: readonly Span[], horizon: number): Float64Array {
   const worked = new Float64Array(horizon + 1);
-  for (const { from, to } of hours) for (let minute = from; minute < Math.min(to, horizon); minute += 1) worked[minute + 1] = 1;
-  for (let minute = 1; minute <= horizon; minute += 1) worked[minute] = (worked[minute] ?? 0) + (worked[minute - 1] ?? 0);
+  for (const { from, to } of hours)
+    for (let minute = from; minute < Math.min(to, horizon); minute += 1) worked[minute + 1] = 1;
+  for (let minute = 1; minute <= horizon; minute += 1)
+    worked[minute] = (worked[minute] ?? 0) + (worked[minute - 1] ?? 0);
   return worked;
 }
 

@@ -8,24 +8,50 @@ export interface Allowable {
   readonly source: Source;
 }
 
-const ANNEALED: Source = { kind: 'from memory', text: 'low: ASTM E1300 edge 16.6 MPa × 60-minute factor 0.64; high: 17.7 (Japanese) to 20 MPa (French); at 8 in 1,000 (from memory)' };
-const TEMPERED: Source = { kind: 'from memory', text: 'ASTM E1300 edge 36.5 / 73.0 MPa × 0.64; EN 1863 bears 100 K, EN 12150 200 K (from memory)' };
+const ANNEALED: Source = {
+  kind: 'from memory',
+  text: 'low: ASTM E1300 edge 16.6 MPa × 60-minute factor 0.64; high: 17.7 (Japanese) to 20 MPa (French); at 8 in 1,000 (from memory)',
+};
+const TEMPERED: Source = {
+  kind: 'from memory',
+  text: 'ASTM E1300 edge 36.5 / 73.0 MPa × 0.64; EN 1863 bears 100 K, EN 12150 200 K (from memory)',
+};
 const LAMINATED: Source = { kind: 'our guess', text: 'as its plies, edge less good; own judgement' };
 const THICK_MM = 14;
 
-/** Edge tension a pane bears.
- *  @returns undefined where there is no number: wired, patterned, damaged or unknown glass is for the glass maker to answer
- *  @param finish an edge nobody has seen takes the low end */
-export function allowableOf(treatment: PaneTreatment, thickness_mm: number, finish: EdgeFinish): Allowable | undefined {
+/**
+ * Edge tension a pane bears.
+ * @returns undefined where there is no number: wired, patterned, damaged or unknown glass is for the glass
+ * maker to answer
+ * @param finish an edge nobody has seen takes the low end
+ */
+export function allowableOf(
+  treatment: PaneTreatment,
+  thickness_mm: number,
+  finish: EdgeFinish,
+): Allowable | undefined {
   if (finish === 'damaged') return undefined;
   const isUnseen = finish === 'unseen' || finish === 'unknown';
-  const of = (low: number, high: number, source: Source): Allowable => ({ low_MPa: low, high_MPa: isUnseen ? low : high, source });
+  const of = (low: number, high: number, source: Source): Allowable => ({
+    low_MPa: low,
+    high_MPa: isUnseen ? low : high,
+    source,
+  });
   switch (treatment) {
-    case 'annealed': return thickness_mm > THICK_MM ? of(9, 14.7, ANNEALED) : of(10.6, finish === 'polished' ? 20 : 17.7, ANNEALED);
-    case 'laminated': return of(9, 17, LAMINATED);
-    case 'heat strengthened': return of(23, 36, TEMPERED);
-    case 'toughened': return of(47, 73, TEMPERED);
-    case 'wired': case 'patterned': case 'unknown': return undefined;
+    case 'annealed':
+      return thickness_mm > THICK_MM
+        ? of(9, 14.7, ANNEALED)
+        : of(10.6, finish === 'polished' ? 20 : 17.7, ANNEALED);
+    case 'laminated':
+      return of(9, 17, LAMINATED);
+    case 'heat strengthened':
+      return of(23, 36, TEMPERED);
+    case 'toughened':
+      return of(47, 73, TEMPERED);
+    case 'wired':
+    case 'patterned':
+    case 'unknown':
+      return undefined;
   }
 }
 
@@ -41,7 +67,10 @@ export function edgeLengthFactor(edge_m: number): number {
 }
 
 const AT_ALLOWABLE = 0.008;
-/** Weibull chance of breaking at a share of the allowable: for classes and checks, never shown as a percentage of our own. */
+/**
+ * Weibull chance of breaking at a share of the allowable: for classes and checks, never shown as a percentage
+ * of our own.
+ */
 export function breakageChance(utilisation: number, modulus = 7): number {
   return 1 - (1 - AT_ALLOWABLE) ** (utilisation ** modulus);
 }

@@ -1,8 +1,25 @@
 import { type Facing, type SunMoment, sunOnSurface } from '../climate';
-import { DIFFUSE_AS_DEG, type HeatBalance, type HeatConditions, type HeatGap, type HeatPane, type MakeUp, heatBalance, heatGapsOf, heatPanesOf, opticsAtAngles } from '../glazing';
+import {
+  DIFFUSE_AS_DEG,
+  type HeatBalance,
+  type HeatConditions,
+  type HeatGap,
+  type HeatPane,
+  type MakeUp,
+  heatBalance,
+  heatGapsOf,
+  heatPanesOf,
+  opticsAtAngles,
+} from '../glazing';
 import { type DesignDay, outdoorAt } from './design-days';
 import { type StressCase, edgeStress } from './stress';
-import { type EdgeHold, FRAME_FOLLOWS_OUTDOORS, type ShadePattern, patternOf, stressFactor } from './stress-factors';
+import {
+  type EdgeHold,
+  FRAME_FOLLOWS_OUTDOORS,
+  type ShadePattern,
+  patternOf,
+  stressFactor,
+} from './stress-factors';
 
 /** One pane at one hour of one design day. */
 export interface StressMoment {
@@ -28,7 +45,11 @@ export interface DayStress {
   /** Worst hour of each pane over all days. */
   readonly worst: readonly StressMoment[];
   /** Hour by hour of the day that holds the worst of all: the largest over the panes, MPa. */
-  readonly hours: readonly { readonly hour: number; readonly stress_MPa: number; readonly hottest_C: number }[];
+  readonly hours: readonly {
+    readonly hour: number;
+    readonly stress_MPa: number;
+    readonly hottest_C: number;
+  }[];
   readonly hottest_C: number;
 }
 
@@ -59,7 +80,8 @@ export function absorptionOf(makeUp: MakeUp): AngledAbsorption {
   return {
     emissivities: tables[0]?.emissivities ?? [],
     at: (incidence_deg) => at(incidence_deg, (index) => tables[index]?.solar.absorbed ?? []),
-    transmittedAt: (incidence_deg) => at(incidence_deg, (index) => [tables[index]?.solar.transmitted ?? 0])[0] ?? 0,
+    transmittedAt: (incidence_deg) =>
+      at(incidence_deg, (index) => [tables[index]?.solar.transmitted ?? 0])[0] ?? 0,
   };
 }
 
@@ -67,27 +89,54 @@ export function absorptionOf(makeUp: MakeUp): AngledAbsorption {
 export type DarkBalances = readonly (readonly HeatBalance[])[];
 
 /** Without sun a film changes only how the glass radiates: reckoned once for all films of like emissivity. */
-export function darkBalances(makeUp: MakeUp, emissivities: AngledAbsorption['emissivities'], days: readonly DesignDay[], steps: number, setting: StressSetting): DarkBalances {
+export function darkBalances(
+  makeUp: MakeUp,
+  emissivities: AngledAbsorption['emissivities'],
+  days: readonly DesignDay[],
+  steps: number,
+  setting: StressSetting,
+): DarkBalances {
   const [panes, gaps] = [heatPanesOf(makeUp, [], emissivities), heatGapsOf(makeUp)];
   return days.map((day) => {
     let start: readonly number[] | undefined;
     return Array.from({ length: steps }, (_, step) => {
-      const found = balance(panes, gaps, { ...conditionsOf(day, (24 * step) / steps, setting), sun_Wm2: 0 }, start);
+      const found = balance(
+        panes,
+        gaps,
+        { ...conditionsOf(day, (24 * step) / steps, setting), sun_Wm2: 0 },
+        start,
+      );
       start = found.faces_C;
       return found;
     });
   });
 }
 
-function conditionsOf(day: DesignDay, hour: number, { hasHeater, height_m }: StressSetting): Omit<HeatConditions, 'sun_Wm2'> {
-  return { outdoor_C: outdoorAt(day, hour), indoor_C: day.indoor_C + (hasHeater ? HEATER_ADDS_K : 0), outdoor_Wm2K: CALM_WM2K, height_m };
+function conditionsOf(
+  day: DesignDay,
+  hour: number,
+  { hasHeater, height_m }: StressSetting,
+): Omit<HeatConditions, 'sun_Wm2'> {
+  return {
+    outdoor_C: outdoorAt(day, hour),
+    indoor_C: day.indoor_C + (hasHeater ? HEATER_ADDS_K : 0),
+    outdoor_Wm2K: CALM_WM2K,
+    height_m,
+  };
 }
 
 /** Edge tension of every pane, hour by hour of the design days.
  *  @param dark as `darkBalances` gives it for the same make-up and emissivities
  *  @param suns the sun on this surface on each day, as `sunOnSurface` gives it: shared by all films
  *  @source heat balance of the glazing room; stress factors of this one */
-export function dayStress(makeUp: MakeUp, absorption: AngledAbsorption, days: readonly DesignDay[], suns: readonly (readonly SunMoment[])[], setting: StressSetting, dark: DarkBalances = darkBalances(makeUp, absorption.emissivities, days, suns[0]?.length ?? 0, setting)): DayStress {
+export function dayStress(
+  makeUp: MakeUp,
+  absorption: AngledAbsorption,
+  days: readonly DesignDay[],
+  suns: readonly (readonly SunMoment[])[],
+  setting: StressSetting,
+  dark: DarkBalances = darkBalances(makeUp, absorption.emissivities, days, suns[0]?.length ?? 0, setting),
+): DayStress {
   const gaps = heatGapsOf(makeUp);
   const diffuse = absorption.at(DIFFUSE_AS_DEG);
   const worst: (StressMoment | undefined)[] = makeUp.panes.map(() => undefined);
@@ -104,28 +153,49 @@ export function dayStress(makeUp: MakeUp, absorption: AngledAbsorption, days: re
       const pattern = worseOf(moment, setting.assumedPattern);
       const beam_Wm2 = pattern === undefined ? 0 : moment.beam_Wm2;
       const total = beam_Wm2 + moment.diffuse_Wm2;
-      const sunny = total <= 0 ? inTheDark : balance(lit(unlit, absorption.at(moment.incidence_deg), diffuse, beam_Wm2, moment.diffuse_Wm2), gaps, { ...conditions, sun_Wm2: 1 }, sunnyStart);
+      const sunny =
+        total <= 0
+          ? inTheDark
+          : balance(
+              lit(unlit, absorption.at(moment.incidence_deg), diffuse, beam_Wm2, moment.diffuse_Wm2),
+              gaps,
+              { ...conditions, sun_Wm2: 1 },
+              sunnyStart,
+            );
       if (total > 0) sunnyStart = sunny.faces_C;
       const used = pattern ?? 'full sun';
       let [largest, hottest] = [0, -Infinity];
       makeUp.panes.forEach((_, pane) => {
         const stressCase: StressCase = {
-          sunny_C: sunny.panes_C[pane] ?? 0, dark_C: inTheDark.panes_C[pane] ?? 0, outdoor_C, indoor_C: day.indoor_C,
-          factor: stressFactor(used, setting.hold, setting.isDeep), factorFullSun: stressFactor('full sun', setting.hold, setting.isDeep), frameFollows: FRAME_FOLLOWS_OUTDOORS[setting.hold],
+          sunny_C: sunny.panes_C[pane] ?? 0,
+          dark_C: inTheDark.panes_C[pane] ?? 0,
+          outdoor_C,
+          indoor_C: day.indoor_C,
+          factor: stressFactor(used, setting.hold, setting.isDeep),
+          factorFullSun: stressFactor('full sun', setting.hold, setting.isDeep),
+          frameFollows: FRAME_FOLLOWS_OUTDOORS[setting.hold],
         };
         const stress_MPa = edgeStress(stressCase);
         largest = Math.max(largest, stress_MPa);
         hottest = Math.max(hottest, stressCase.sunny_C);
         const before = worst[pane];
-        if (before === undefined || stress_MPa > before.stress_MPa) worst[pane] = { day: day.name, hour, pane, stress_MPa, pattern: used, sun_Wm2: total, stressCase };
+        if (before === undefined || stress_MPa > before.stress_MPa)
+          worst[pane] = { day: day.name, hour, pane, stress_MPa, pattern: used, sun_Wm2: total, stressCase };
       });
       byDay[dayIndex]?.push({ hour, stress_MPa: largest, hottest_C: hottest });
     });
   });
   const found = worst.filter((moment) => moment !== undefined);
-  const leader = found.reduce<StressMoment | undefined>((best, moment) => (best === undefined || moment.stress_MPa > best.stress_MPa ? moment : best), undefined);
+  const leader = found.reduce<StressMoment | undefined>(
+    (best, moment) => (best === undefined || moment.stress_MPa > best.stress_MPa ? moment : best),
+    undefined,
+  );
   const dayOfWorst = days.findIndex(({ name }) => name === leader?.day);
-  return { worst: found, hours: byDay[Math.max(0, dayOfWorst)] ?? [], hottest_C: Math.max(...byDay.flat().map(({ hottest_C }) => hottest_C)) };
+  return {
+    worst: found,
+    hours: byDay[Math.max(0, dayOfWorst)] ?? [],
+    hottest_C: Math.max(...byDay.flat().map(({ hottest_C }) => hottest_C)),
+  };
 }
 
 /** The suns of the design days on one surface. */
@@ -133,13 +203,29 @@ export function designSuns(days: readonly DesignDay[], facing: Facing): readonly
   return days.map(({ path }) => sunOnSurface(path, facing));
 }
 
-const balance = (panes: readonly HeatPane[], gaps: readonly HeatGap[], conditions: Parameters<typeof heatBalance>[2], start_C: readonly number[] | undefined) => heatBalance(panes, gaps, conditions, { done_K: CLOSE_ENOUGH_K, start_C });
+const balance = (
+  panes: readonly HeatPane[],
+  gaps: readonly HeatGap[],
+  conditions: Parameters<typeof heatBalance>[2],
+  start_C: readonly number[] | undefined,
+) => heatBalance(panes, gaps, conditions, { done_K: CLOSE_ENOUGH_K, start_C });
 
-function lit(panes: readonly HeatPane[], direct: readonly number[], diffuse: readonly number[], beam_Wm2: number, diffuse_Wm2: number): readonly HeatPane[] {
-  return panes.map((pane, index) => ({ ...pane, absorbed: (direct[index] ?? 0) * beam_Wm2 + (diffuse[index] ?? 0) * diffuse_Wm2 }));
+function lit(
+  panes: readonly HeatPane[],
+  direct: readonly number[],
+  diffuse: readonly number[],
+  beam_Wm2: number,
+  diffuse_Wm2: number,
+): readonly HeatPane[] {
+  return panes.map((pane, index) => ({
+    ...pane,
+    absorbed: (direct[index] ?? 0) * beam_Wm2 + (diffuse[index] ?? 0) * diffuse_Wm2,
+  }));
 }
 
-/** The pattern of the shade there is, or the assumed one where that is worse. Undefined: no sun on the pane. */
+/**
+ * The pattern of the shade there is, or the assumed one where that is worse. Undefined: no sun on the pane.
+ */
 function worseOf({ beam_Wm2, shadow }: SunMoment, assumed: ShadePattern | null): ShadePattern | undefined {
   if (beam_Wm2 <= 0) return undefined;
   const seen = patternOf(shadow.head, shadow.side);

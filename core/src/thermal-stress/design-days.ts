@@ -17,17 +17,41 @@ export interface DesignTemperatures {
   readonly indoor_C: number;
 }
 
-export const DESIGN_SOURCE: Source = { kind: 'our guess', text: 'lowland of a temperate climate, own guess, less 6.5 K for each 1000 m (ISO 2533); put in the figures of the place where they are known' };
-export const USUAL_TEMPERATURES: DesignTemperatures = { cold: [-10, -1], spring: [-1, 12], hot: [17, 32], indoor_C: 20 };
+export const DESIGN_SOURCE: Source = {
+  kind: 'our guess',
+  text: 'lowland of a temperate climate, own guess, less 6.5 K for each 1000 m (ISO 2533); put in the figures of the place where they are known',
+};
+export const USUAL_TEMPERATURES: DesignTemperatures = {
+  cold: [-10, -1],
+  spring: [-1, 12],
+  hot: [17, 32],
+  indoor_C: 20,
+};
 const LAPSE_K_PER_M = 0.0065;
 const YEAR = 2026;
 
-/** Three clear days: the coldest, the equinox with its swing, the hottest. South of the equator the seasons change places. */
-export function designDays(place: PlaceOnEarth, temperatures: DesignTemperatures = USUAL_TEMPERATURES): readonly DesignDay[] {
+/**
+ * Three clear days: the coldest, the equinox with its swing, the hottest. South of the equator the seasons
+ * change places.
+ */
+export function designDays(
+  place: PlaceOnEarth,
+  temperatures: DesignTemperatures = USUAL_TEMPERATURES,
+): readonly DesignDay[] {
   const isSouth = place.latitude_deg < 0;
   const cooler = LAPSE_K_PER_M * Math.max(0, place.altitude_m);
-  const day = (name: string, month: number, [low, high]: readonly [number, number]): DesignDay => ({ name, path: sunPath(place, YEAR, month, 21), low_C: low - cooler, high_C: high - cooler, indoor_C: temperatures.indoor_C });
-  return [day('clear cold day', isSouth ? 7 : 1, temperatures.cold), day('clear day in spring', isSouth ? 9 : 3, temperatures.spring), day('clear hot day', isSouth ? 1 : 7, temperatures.hot)];
+  const day = (name: string, month: number, [low, high]: readonly [number, number]): DesignDay => ({
+    name,
+    path: sunPath(place, YEAR, month, 21),
+    low_C: low - cooler,
+    high_C: high - cooler,
+    indoor_C: temperatures.indoor_C,
+  });
+  return [
+    day('clear cold day', isSouth ? 7 : 1, temperatures.cold),
+    day('clear day in spring', isSouth ? 9 : 3, temperatures.spring),
+    day('clear hot day', isSouth ? 1 : 7, temperatures.hot),
+  ];
 }
 
 /** Outdoors at an hour of local solar time: coldest at 5, warmest at 15. */

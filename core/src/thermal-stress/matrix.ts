@@ -4,7 +4,10 @@ import type { Source } from '../quantity';
 /** What the rule of thumb says of a filmed pane. */
 export type MatrixClass = 'low' | 'check' | 'no' | 'ask';
 
-export const MATRIX_SOURCE: Source = { kind: 'our guess', text: 'own conservative judgement, no maker\'s chart' };
+export const MATRIX_SOURCE: Source = {
+  kind: 'our guess',
+  text: "own conservative judgement, no maker's chart",
+};
 
 export interface MatrixCase {
   readonly panes: number;
@@ -40,24 +43,40 @@ export interface MatrixAnswer {
   readonly penalties: readonly string[];
 }
 
-/** The second school: a table of glass against absorbed sun, one column worse for each circumstance. Tempered glass stops at 'check'. */
+/**
+ * The second school: a table of glass against absorbed sun, one column worse for each circumstance. Tempered
+ * glass stops at 'check'.
+ */
 export function compatibility(glass: MatrixCase): MatrixAnswer {
   const { treatment, isUnsure, absorbed, penalties } = glass;
   const base = COLUMNS.filter((edge) => absorbed > edge).length;
   const column = Math.min(3, base + penalties.length) as 0 | 1 | 2 | 3;
-  if (isUnsure || treatment === 'wired' || treatment === 'patterned' || treatment === 'unknown') return { outcome: 'ask', row: 'wired, patterned, damaged or unknown', column, penalties };
+  if (isUnsure || treatment === 'wired' || treatment === 'patterned' || treatment === 'unknown')
+    return { outcome: 'ask', row: 'wired, patterned, damaged or unknown', column, penalties };
   const row = rowOf(glass);
   return { outcome: ROWS[row][column], row, column, penalties };
 }
 
-function rowOf({ panes, treatment, allTempered, thickness_mm, isOutside, isCoated, isTintedOuter }: MatrixCase): keyof typeof ROWS {
+function rowOf({
+  panes,
+  treatment,
+  allTempered,
+  thickness_mm,
+  isOutside,
+  isCoated,
+  isTintedOuter,
+}: MatrixCase): keyof typeof ROWS {
   if (allTempered) return 'heat strengthened or toughened throughout';
   if (panes === 1) {
     if (thickness_mm >= 11) return 'single, 12 mm and more';
-    return thickness_mm > 7 || treatment === 'laminated' ? 'single, 8 to 10 mm, or laminated' : 'single, up to 7 mm';
+    return thickness_mm > 7 || treatment === 'laminated'
+      ? 'single, 8 to 10 mm, or laminated'
+      : 'single, up to 7 mm';
   }
   if (panes === 2 && isOutside) return 'double, film outside';
-  return panes > 2 || isCoated || isTintedOuter ? 'double coated or tinted outside, film inside; triple' : 'double clear, film inside';
+  return panes > 2 || isCoated || isTintedOuter
+    ? 'double coated or tinted outside, film inside; triple'
+    : 'double clear, film inside';
 }
 
 export interface Circumstances {
@@ -72,7 +91,16 @@ export interface Circumstances {
 }
 
 /** One column worse for each of these. */
-export function penaltiesOf({ area_m2, hasShadeLine, blind, heatOutlet, isSolidFrame, daySwing_K, tilt_deg, altitude_m }: Circumstances): readonly string[] {
+export function penaltiesOf({
+  area_m2,
+  hasShadeLine,
+  blind,
+  heatOutlet,
+  isSolidFrame,
+  daySwing_K,
+  tilt_deg,
+  altitude_m,
+}: Circumstances): readonly string[] {
   return [
     ...((area_m2 ?? 0) > 3 ? ['pane over 3 m²'] : []),
     ...(hasShadeLine ? ['a shade line crosses the pane'] : []),

@@ -6,7 +6,10 @@ import { designSuns } from './day-stress';
 import { USUAL_TEMPERATURES, designDays } from './design-days';
 import { type StressVerdict, judgeStress } from './judge-stress';
 
-/** A pane and where it stands, without a job. What is null or left out is assumed and named, or leaves the verdict unknown. */
+/**
+ * A pane and where it stands, without a job. What is null or left out is assumed and named, or leaves the
+ * verdict unknown.
+ */
 export interface StressRequest {
   readonly panes: readonly (MakeUpPane & { readonly treatment: PaneTreatment })[];
   readonly gaps: MakeUp['gaps'];
@@ -31,15 +34,68 @@ export interface StressRequest {
 /** The verdict on cracking for one pane.
  *  @throws CoreError STRESS_CASE when the bearing is missing, and those of the make-up's check */
 export function reckonStress(request: StressRequest): StressVerdict {
-  const { panes, gaps, films, width_mm, height_mm, place, bearing_deg, tilt_deg, skyline, shading, blind, heatOutlet, cold_C, hot_C } = request;
-  if (bearing_deg === null) throw new CoreError('STRESS_CASE', { path: 'bearing_deg', expected: '0 to 360: which way the glass faces', got: 'nothing' });
-  const days = designDays(place, { ...USUAL_TEMPERATURES, ...(cold_C === undefined ? {} : { cold: cold_C }), ...(hot_C === undefined ? {} : { hot: hot_C }) });
-  const facing: Facing = { bearing_deg, tilt_deg, skyline, shading: shading === null ? null : { ...shading, width_mm, height_mm } };
-  return judgeStress({
-    bare: { panes, gaps, films: [], hasBlind: blind === 'close or closed' }, treatments: panes.map(({ treatment }) => treatment), frame: request.frame, edgeFinish: request.edgeFinish, edgeDepth_mm: request.edgeDepth_mm, condition: request.condition,
-    edge_m: (2 * (width_mm + height_mm)) / 1000, height_m: height_mm / 1000,
-    circumstances: { area_m2: (width_mm * height_mm) / 1e6, blind, heatOutlet, tilt_deg, altitude_m: place.altitude_m }, isIndoors: false,
-    assumed: [...(shading === null ? ['a shade line across the pane'] : []), ...(blind === 'unknown' ? ['no blind close behind the glass'] : []), ...(heatOutlet === 'unknown' ? ['no warm air on the glass'] : [])],
-    unknown: panes.some(({ treatment }) => treatment === 'unknown') ? ['the kind of glass'] : [], days, suns: designSuns(days, facing), facing, assumedPattern: shading === null ? 'one side 1/4' : null,
-  }, films);
+  const {
+    panes,
+    gaps,
+    films,
+    width_mm,
+    height_mm,
+    place,
+    bearing_deg,
+    tilt_deg,
+    skyline,
+    shading,
+    blind,
+    heatOutlet,
+    cold_C,
+    hot_C,
+  } = request;
+  if (bearing_deg === null)
+    throw new CoreError('STRESS_CASE', {
+      path: 'bearing_deg',
+      expected: '0 to 360: which way the glass faces',
+      got: 'nothing',
+    });
+  const days = designDays(place, {
+    ...USUAL_TEMPERATURES,
+    ...(cold_C === undefined ? {} : { cold: cold_C }),
+    ...(hot_C === undefined ? {} : { hot: hot_C }),
+  });
+  const facing: Facing = {
+    bearing_deg,
+    tilt_deg,
+    skyline,
+    shading: shading === null ? null : { ...shading, width_mm, height_mm },
+  };
+  return judgeStress(
+    {
+      bare: { panes, gaps, films: [], hasBlind: blind === 'close or closed' },
+      treatments: panes.map(({ treatment }) => treatment),
+      frame: request.frame,
+      edgeFinish: request.edgeFinish,
+      edgeDepth_mm: request.edgeDepth_mm,
+      condition: request.condition,
+      edge_m: (2 * (width_mm + height_mm)) / 1000,
+      height_m: height_mm / 1000,
+      circumstances: {
+        area_m2: (width_mm * height_mm) / 1e6,
+        blind,
+        heatOutlet,
+        tilt_deg,
+        altitude_m: place.altitude_m,
+      },
+      isIndoors: false,
+      assumed: [
+        ...(shading === null ? ['a shade line across the pane'] : []),
+        ...(blind === 'unknown' ? ['no blind close behind the glass'] : []),
+        ...(heatOutlet === 'unknown' ? ['no warm air on the glass'] : []),
+      ],
+      unknown: panes.some(({ treatment }) => treatment === 'unknown') ? ['the kind of glass'] : [],
+      days,
+      suns: designSuns(days, facing),
+      facing,
+      assumedPattern: shading === null ? 'one side 1/4' : null,
+    },
+    films,
+  );
 }

@@ -1,7 +1,10 @@
 const TERMS = 15;
 const POINTS = 96;
 
-/** Bessel function of the first kind, order 0 or 1. @source its integral by the trapezoid rule, exact to rounding up to x = 60 */
+/**
+ * Bessel function of the first kind, order 0 or 1.
+ * @source its integral by the trapezoid rule, exact to rounding up to x = 60
+ */
 export function bessel(order: 0 | 1, x: number): number {
   let sum = 0;
   for (let point = 0; point < POINTS; point += 1) {
@@ -18,13 +21,20 @@ export function cylinderRoots(biot: number, count = TERMS): readonly number[] {
   for (let low = 1e-9, step = 0.1; roots.length < count; low += step) {
     if (miss(low) > 0 === miss(low + step) > 0) continue;
     let [a, b] = [low, low + step];
-    for (let round = 0; round < 60; round += 1) { const middle = (a + b) / 2; if (miss(middle) > 0 === miss(a) > 0) a = middle; else b = middle; }
+    for (let round = 0; round < 60; round += 1) {
+      const middle = (a + b) / 2;
+      if (miss(middle) > 0 === miss(a) > 0) a = middle;
+      else b = middle;
+    }
     roots.push((a + b) / 2);
   }
   return roots;
 }
 
-/** How much each root counts. @source long cylinder, one-dimensional conduction (Incropera & DeWitt, table 5.1) */
+/**
+ * How much each root counts.
+ * @source long cylinder, one-dimensional conduction (Incropera & DeWitt, table 5.1)
+ */
 export function cylinderWeight(root: number): number {
   const [j0, j1] = [bessel(0, root), bessel(1, root)];
   return (2 * j1) / (root * (j0 * j0 + j1 * j1));
@@ -33,5 +43,8 @@ export function cylinderWeight(root: number): number {
 /** Temperature left over in a long cylinder, as a share of the first difference.
  *  @param radius share of the outer radius, 0..1 */
 export function cylinderLeft(biot: number, fourier: number, radius: number): number {
-  return cylinderRoots(biot).reduce((sum, root) => sum + cylinderWeight(root) * Math.exp(-root * root * fourier) * bessel(0, root * radius), 0);
+  return cylinderRoots(biot).reduce(
+    (sum, root) => sum + cylinderWeight(root) * Math.exp(-root * root * fourier) * bessel(0, root * radius),
+    0,
+  );
 }

@@ -2,4 +2,14 @@ export { bessel, cylinderLeft, cylinderRoots, cylinderWeight } from './cylinder'
 export { DRYING_FORMULAS, clearBy } from './drying';
 export { ROLL_FORMULAS, type RollWarming, rollWarming } from './roll';
 export type { Air, Wait, WaitKey } from './wait';
-export { WAIT_FORMULAS, conditionedRoom, firstBond, panelWarming, primerDry, promoterDry, puttyDry, sealantBack, wallDry } from './waits';
+export {
+  WAIT_FORMULAS,
+  conditionedRoom,
+  firstBond,
+  panelWarming,
+  primerDry,
+  promoterDry,
+  puttyDry,
+  sealantBack,
+  wallDry,
+} from './waits';

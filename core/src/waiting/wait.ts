@@ -16,7 +16,18 @@ export interface Wait {
   readonly why: readonly Step[];
 }
 
-export type WaitKey = 'primer, water-based' | 'primer, solvent-based' | 'putty' | 'promoter' | 'roll' | 'panel' | 'wall wash' | 'sealant' | 'first bond' | 'conditioned room' | 'clear';
+export type WaitKey =
+  | 'primer, water-based'
+  | 'primer, solvent-based'
+  | 'putty'
+  | 'promoter'
+  | 'roll'
+  | 'panel'
+  | 'wall wash'
+  | 'sealant'
+  | 'first bond'
+  | 'conditioned room'
+  | 'clear';
 
 export interface Air {
   readonly air_C: number;

@@ -2,24 +2,62 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { CoreError } from '../quantity';
 import { WAIT_CHECKS } from './fixtures/checks';
-import { DRYING_FORMULAS, ROLL_FORMULAS, clearBy, conditionedRoom, cylinderLeft, cylinderRoots, cylinderWeight, firstBond, panelWarming, primerDry, promoterDry, puttyDry, rollWarming, sealantBack } from '.';
+import {
+  DRYING_FORMULAS,
+  ROLL_FORMULAS,
+  clearBy,
+  conditionedRoom,
+  cylinderLeft,
+  cylinderRoots,
+  cylinderWeight,
+  firstBond,
+  panelWarming,
+  primerDry,
+  promoterDry,
+  puttyDry,
+  rollWarming,
+  sealantBack,
+} from '.';
 
-const check = (id: string): (typeof WAIT_CHECKS)[number] => { const found = WAIT_CHECKS.find((own) => own.id === id); if (found === undefined) throw new Error(id); return found; };
-const near = (id: string, value: number): void => { const { expected, must } = check(id); expect(Math.abs(value - expected)).toBeLessThanOrEqual(must); };
+const check = (id: string): (typeof WAIT_CHECKS)[number] => {
+  const found = WAIT_CHECKS.find((own) => own.id === id);
+  if (found === undefined) throw new Error(id);
+  return found;
+};
+const near = (id: string, value: number): void => {
+  const { expected, must } = check(id);
+  expect(Math.abs(value - expected)).toBeLessThanOrEqual(must);
+};
 const room = { air_C: 20, humidity: 0.5 };
 
 describe('how does a cold roll warm through?', () => {
-  it('first root and weight as the textbook\'s table has them (Incropera & DeWitt, table 5.1)', () => {
+  it("first root and weight as the textbook's table has them (Incropera & DeWitt, table 5.1)", () => {
     near('cyl.table.z.10', cylinderRoots(10, 1)[0] ?? 0);
-    for (const biot of [0.1, 1, 10]) near(`cyl.table.C.${biot}`, cylinderWeight(cylinderRoots(biot, 1)[0] ?? 0));
+    for (const biot of [0.1, 1, 10])
+      near(`cyl.table.C.${biot}`, cylinderWeight(cylinderRoots(biot, 1)[0] ?? 0));
   });
-  it('fifteen terms of the series agree with an independent one (scipy)', () => { near('cyl.theta.0.3.3.0.5', cylinderLeft(0.3, 3, 0.5)); });
-  it.each(['roll.time.0.0625.0.3', 'roll.time.0.05.0.9'])('%s: the solid roll agrees with finite volumes', (id) => {
-    const { R, U, T0, Troom, X } = check(id).inputs as Record<string, number>;
-    near(id, ROLL_FORMULAS.solid.of({ radius_m: R ?? 0, toAir_Wm2K: U ?? 0, left: (X ?? 0) / ((Troom ?? 0) - (T0 ?? 0)) }));
+  it('fifteen terms of the series agree with an independent one (scipy)', () => {
+    near('cyl.theta.0.3.3.0.5', cylinderLeft(0.3, 3, 0.5));
   });
+  it.each(['roll.time.0.0625.0.3', 'roll.time.0.05.0.9'])(
+    '%s: the solid roll agrees with finite volumes',
+    (id) => {
+      const { R, U, T0, Troom, X } = check(id).inputs as Record<string, number>;
+      near(
+        id,
+        ROLL_FORMULAS.solid.of({
+          radius_m: R ?? 0,
+          toAir_Wm2K: U ?? 0,
+          left: (X ?? 0) / ((Troom ?? 0) - (T0 ?? 0)),
+        }),
+      );
+    },
+  );
   it('the hollow roll agrees within its stated band', () => {
-    near('roll.hollow.0.3', ROLL_FORMULAS.hollow.of({ radius_m: 0.0625, core_m: 0.04, toAir_Wm2K: 3, left: 0.1 }));
+    near(
+      'roll.hollow.0.3',
+      ROLL_FORMULAS.hollow.of({ radius_m: 0.0625, core_m: 0.04, toAir_Wm2K: 3, left: 0.1 }),
+    );
   });
   it('a boxed roll takes longer than a bare one, a solid one is on the safe side, a warm one does not wait', () => {
     const roll = { length_m: 30, pitch_um: 225, coreRadius_mm: 40, start_C: 0, room_C: 20, within_K: 2 };
@@ -34,15 +72,39 @@ describe('how does a cold roll warm through?', () => {
 describe('when is it dry?', () => {
   it('vapour through film: Fick by hand, 10 g/m² through 50 µm', () => {
     const drop_kPa = (2339 - 0.5 * 2339) / 1000;
-    expect(DRYING_FORMULAS.even.of({ water_gm2: 10, film_mm: 0.05, share: 1, drop_kPa })).toBeCloseTo((10 * 0.05) / (0.09 * drop_kPa), 12);
-    near('dry.never', 1 / DRYING_FORMULAS.even.of({ water_gm2: 10, film_mm: 0.05, share: 1, drop_kPa: -0.1 }));
-    // Wider than the checks' 0.01 days: our vapour pressure is the Magnus form, theirs the steam tables, up to 0.4 % apart.
-    for (const film_um of [38, 100]) expect(Math.abs(DRYING_FORMULAS.even.of({ water_gm2: 10, film_mm: film_um / 1000, share: 1, drop_kPa: DRYING_FORMULAS.drop.of({ glass_C: 15, room_C: 20, humidity: 0.4 }) }) - check(`own.dry.${film_um}`).expected)).toBeLessThan(0.06);
+    expect(DRYING_FORMULAS.even.of({ water_gm2: 10, film_mm: 0.05, share: 1, drop_kPa })).toBeCloseTo(
+      (10 * 0.05) / (0.09 * drop_kPa),
+      12,
+    );
+    near(
+      'dry.never',
+      1 / DRYING_FORMULAS.even.of({ water_gm2: 10, film_mm: 0.05, share: 1, drop_kPa: -0.1 }),
+    );
+    // Wider than the checks' 0.01 days: our vapour pressure is the Magnus form, theirs the steam tables, up
+    // to 0.4 % apart.
+    for (const film_um of [38, 100])
+      expect(
+        Math.abs(
+          DRYING_FORMULAS.even.of({
+            water_gm2: 10,
+            film_mm: film_um / 1000,
+            share: 1,
+            drop_kPa: DRYING_FORMULAS.drop.of({ glass_C: 15, room_C: 20, humidity: 0.4 }),
+          }) - check(`own.dry.${film_um}`).expected,
+        ),
+      ).toBeLessThan(0.06);
   });
   it('glass at 8 °C in a room of 20 °C and half damp does not dry; thick film on cold glass not this season; else about a month', () => {
-    expect(clearBy({ film_um: 50, glass_C: 8, room, isMetallised: false }).never).toMatch(/No drying at present/);
-    expect(clearBy({ film_um: 300, glass_C: 12, room, isMetallised: false }).never).toMatch(/not clear this season/);
-    expect((clearBy({ film_um: 50, glass_C: 20, room, isMetallised: false }).likely ?? 0) / 1440).toBeCloseTo(33.5, 0);
+    expect(clearBy({ film_um: 50, glass_C: 8, room, isMetallised: false }).never).toMatch(
+      /No drying at present/,
+    );
+    expect(clearBy({ film_um: 300, glass_C: 12, room, isMetallised: false }).never).toMatch(
+      /not clear this season/,
+    );
+    expect((clearBy({ film_um: 50, glass_C: 20, room, isMetallised: false }).likely ?? 0) / 1440).toBeCloseTo(
+      33.5,
+      0,
+    );
   });
   it('primer: over 2 h with water, over 1 h with solvent, longer when cold or damp, never in saturated air', () => {
     expect(primerDry('water-based', room).least).toBeGreaterThanOrEqual(120);
@@ -52,11 +114,18 @@ describe('when is it dry?', () => {
     expect(primerDry('water-based', { air_C: 10, humidity: 0.99 }).never).toMatch(/damp/);
   });
   it('colder or damper air never dries sooner', () => {
-    fc.assert(fc.property(fc.double({ min: 1, max: 30, noNaN: true }), fc.double({ min: 0.1, max: 0.8, noNaN: true }), (air_C, humidity) => {
-      const at = (own: { air_C: number; humidity: number }): number => puttyDry(own, 60).likely ?? Number.POSITIVE_INFINITY;
-      expect(at({ air_C: air_C - 0.5, humidity })).toBeGreaterThanOrEqual(at({ air_C, humidity }));
-      expect(at({ air_C, humidity: humidity + 0.05 })).toBeGreaterThanOrEqual(at({ air_C, humidity }));
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 30, noNaN: true }),
+        fc.double({ min: 0.1, max: 0.8, noNaN: true }),
+        (air_C, humidity) => {
+          const at = (own: { air_C: number; humidity: number }): number =>
+            puttyDry(own, 60).likely ?? Number.POSITIVE_INFINITY;
+          expect(at({ air_C: air_C - 0.5, humidity })).toBeGreaterThanOrEqual(at({ air_C, humidity }));
+          expect(at({ air_C, humidity: humidity + 0.05 })).toBeGreaterThanOrEqual(at({ air_C, humidity }));
+        },
+      ),
+    );
   });
   it('customary waits: promoter 5 to 15 min and not over 60, sealant 1 to 2 days, decals two weeks, a warm room under 13 °C', () => {
     expect(promoterDry()).toMatchObject({ least: 5, most: 15, notOver: 60 });

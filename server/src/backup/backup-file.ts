@@ -2,7 +2,9 @@ import { createHash } from 'node:crypto';
 import { closeSync, fsyncSync, openSync, readFileSync, renameSync, rmSync, writeSync } from 'node:fs';
 import { DataFolderRefused } from '../db/migrating';
 
-/** What stands in the first line of a backup: enough to know what is in it, and whether all of it is there. */
+/**
+ * What stands in the first line of a backup: enough to know what is in it, and whether all of it is there.
+ */
 export interface Manifest {
   readonly format: 'yellow-pane backup';
   readonly version: number;
@@ -17,8 +19,18 @@ const LONGEST_LINE = 1 << 20;
 const NEW_LINE = 10;
 
 /** Writes a backup whole or not at all: it has its name only once every byte is on the disk. */
-export function writeBackupFile(path: string, payload: Uint8Array, facts: Pick<Manifest, 'madeAt' | 'counts'>): Manifest {
-  const manifest: Manifest = { format: 'yellow-pane backup', version: 1, ...facts, bytes: payload.byteLength, sha256: hashOf(payload) };
+export function writeBackupFile(
+  path: string,
+  payload: Uint8Array,
+  facts: Pick<Manifest, 'madeAt' | 'counts'>,
+): Manifest {
+  const manifest: Manifest = {
+    format: 'yellow-pane backup',
+    version: 1,
+    ...facts,
+    bytes: payload.byteLength,
+    sha256: hashOf(payload),
+  };
   const draft = `${path}.unfinished`;
   try {
     const file = openSync(draft, 'w', 0o600);
@@ -39,10 +51,17 @@ export function readBackupFile(path: string): { readonly manifest: Manifest; rea
   const whole = readFileSync(path);
   const end = whole.subarray(0, LONGEST_LINE).indexOf(NEW_LINE);
   const manifest = end < 0 ? undefined : manifestIn(whole.subarray(0, end).toString('utf8'));
-  if (manifest === undefined) throw new DataFolderRefused(`${path} is no backup of Yellow Pane. Nothing was changed.`);
-  if (manifest.version !== 1) throw new DataFolderRefused(`${path} was made by a newer version of Yellow Pane. Restore it with that version; nothing was changed.`);
+  if (manifest === undefined)
+    throw new DataFolderRefused(`${path} is no backup of Yellow Pane. Nothing was changed.`);
+  if (manifest.version !== 1)
+    throw new DataFolderRefused(
+      `${path} was made by a newer version of Yellow Pane. Restore it with that version; nothing was changed.`,
+    );
   const payload = whole.subarray(end + 1);
-  if (payload.byteLength !== manifest.bytes || hashOf(payload) !== manifest.sha256) throw new DataFolderRefused(`${path} is damaged: ${payload.byteLength} bytes where ${manifest.bytes} belong${payload.byteLength === manifest.bytes ? ', and not the ones that were written' : ''}. Nothing was changed; take an earlier backup.`);
+  if (payload.byteLength !== manifest.bytes || hashOf(payload) !== manifest.sha256)
+    throw new DataFolderRefused(
+      `${path} is damaged: ${payload.byteLength} bytes where ${manifest.bytes} belong${payload.byteLength === manifest.bytes ? ', and not the ones that were written' : ''}. Nothing was changed; take an earlier backup.`,
+    );
   return { manifest, payload };
 }
 
@@ -56,7 +75,7 @@ function manifestIn(line: string): Manifest | undefined {
 }
 
 function writeWhole(file: number, bytes: Uint8Array): void {
-  for (let at = 0; at < bytes.byteLength; ) at += writeSync(file, bytes, at);
+  for (let at = 0; at < bytes.byteLength;) at += writeSync(file, bytes, at);
 }
 
 function hashOf(bytes: Uint8Array): string {

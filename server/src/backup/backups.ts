@@ -38,19 +38,32 @@ export class Backups {
   /** The newest first. */
   all(): readonly BackupFacts[] {
     try {
-      return readdirSync(this.settings.folder).filter((name) => NAME.test(name)).sort().reverse().map((name) => ({ name, madeAt: instantIn(name), bytes: statSync(join(this.settings.folder, name)).size }));
+      return readdirSync(this.settings.folder)
+        .filter((name) => NAME.test(name))
+        .sort()
+        .reverse()
+        .map((name) => ({
+          name,
+          madeAt: instantIn(name),
+          bytes: statSync(join(this.settings.folder, name)).size,
+        }));
     } catch {
       return [];
     }
   }
 
-  /** Makes one, one after another, and lets the oldest go. Whoever asks while one waits for its turn gets that one. */
+  /**
+   * Makes one, one after another, and lets the oldest go. Whoever asks while one waits for its turn gets that
+   * one.
+   */
   make(): Promise<BackupFacts> {
     if (this.#waiting !== undefined) return this.#waiting;
-    const next = this.#turn.catch(() => undefined).then(() => {
-      this.#waiting = undefined;
-      return this.#make();
-    });
+    const next = this.#turn
+      .catch(() => undefined)
+      .then(() => {
+        this.#waiting = undefined;
+        return this.#make();
+      });
     this.#waiting = next;
     this.#turn = next;
     return next;
@@ -60,11 +73,15 @@ export class Backups {
   daily(failed: (error: unknown) => void): () => void {
     const look = (): void => {
       const newest = this.all()[0];
-      if (newest === undefined || this.#clock().getTime() - Date.parse(newest.madeAt) >= DAY_MS) this.make().catch(failed);
+      if (newest === undefined || this.#clock().getTime() - Date.parse(newest.madeAt) >= DAY_MS)
+        this.make().catch(failed);
     };
     const first = setTimeout(look, 10_000);
     const timer = setInterval(look, LOOK_MS);
-    return () => { clearTimeout(first); clearInterval(timer); };
+    return () => {
+      clearTimeout(first);
+      clearInterval(timer);
+    };
   }
 
   async #make(): Promise<BackupFacts> {

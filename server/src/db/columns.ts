@@ -1,4 +1,13 @@
-import { type AnyPgColumn, bigint, boolean, customType, foreignKey, integer, text, timestamp } from 'drizzle-orm/pg-core';
+import {
+  type AnyPgColumn,
+  bigint,
+  boolean,
+  customType,
+  foreignKey,
+  integer,
+  text,
+  timestamp,
+} from 'drizzle-orm/pg-core';
 
 export const nm = () => bigint({ mode: 'number' });
 export const instant = () => timestamp({ withTimezone: true, mode: 'date', precision: 3 });
@@ -15,6 +24,15 @@ export const meta = () => ({
 });
 
 /** A reference that cannot leave its job: the database itself refuses another job's id. */
-export function sameJob(name: string, jobId: AnyPgColumn, reference: AnyPgColumn, target: () => [AnyPgColumn, AnyPgColumn]) {
-  return foreignKey({ name, columns: [jobId, reference] as [AnyPgColumn, AnyPgColumn], foreignColumns: target() });
+export function sameJob(
+  name: string,
+  jobId: AnyPgColumn,
+  reference: AnyPgColumn,
+  target: () => [AnyPgColumn, AnyPgColumn],
+) {
+  return foreignKey({
+    name,
+    columns: [jobId, reference] as [AnyPgColumn, AnyPgColumn],
+    foreignColumns: target(),
+  });
 }

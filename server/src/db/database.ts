@@ -48,12 +48,19 @@ interface Opened {
   readonly db: Database;
 }
 
-/** What the package starts with, but for the `-F` that leaves out every write-through. Sixteen megabytes of buffers instead of 128: the files are in the system's cache anyway, and the whole server stays small. */
+/**
+ * What the package starts with, but for the `-F` that leaves out every write-through. Sixteen megabytes of
+ * buffers instead of 128: the files are in the system's cache anyway, and the whole server stays small.
+ */
 const IN_MEMORY = [...PGlite.defaultStartParams, '-c', 'shared_buffers=16MB', '-c', 'wal_buffers=1MB'];
 const ON_DISK = [...IN_MEMORY.filter((param) => param !== '-F'), '-c', 'wal_sync_method=fsync'];
 
-/** Opens the database and brings its tables up to date, all migrations in one transaction, after copying the folder beside itself.
- *  @throws DataFolderRefused for a folder of a newer version, or one that could not be brought up to date: it is as it was */
+/**
+ * Opens the database and brings its tables up to date, all migrations in one transaction, after copying the
+ * folder beside itself.
+ * @throws DataFolderRefused for a folder of a newer version, or one that could not be brought up to date: it
+ * is as it was
+ */
 export async function openDatabase(options: OpenOptions): Promise<OpenDatabase> {
   const { folder, migrationsFolder, isCopyKept = true } = options;
   let opened = await openedFrom(options);
@@ -67,14 +74,23 @@ export async function openDatabase(options: OpenOptions): Promise<OpenDatabase> 
     }
     if (pending.length > 0) await bringUpToDate(opened.db, migrationsFolder, keptBefore);
     const { db, client } = opened;
-    return { db, close: () => client.close(), dump: () => client.dumpDataDir('none'), backUp: () => backUp(opened), ...(keptBefore === undefined ? {} : { keptBefore }) };
+    return {
+      db,
+      close: () => client.close(),
+      dump: () => client.dumpDataDir('none'),
+      backUp: () => backUp(opened),
+      ...(keptBefore === undefined ? {} : { keptBefore }),
+    };
   } catch (error) {
     await opened.client.close();
     throw error;
   }
 }
 
-/** Every page is read first: a damaged one must not take the place of a sound backup. No change can come between the counting and the copying: both happen within one transaction, and there is one at a time. */
+/**
+ * Every page is read first: a damaged one must not take the place of a sound backup. No change can come
+ * between the counting and the copying: both happen within one transaction, and there is one at a time.
+ */
 async function backUp({ client, db }: Opened): Promise<Snapshot> {
   await client.exec('checkpoint');
   return db.transaction(async (tx) => {
@@ -87,17 +103,32 @@ async function backUp({ client, db }: Opened): Promise<Snapshot> {
 
 /** Rows of every table of ours. */
 export async function countsOf(db: Database | Transaction): Promise<Readonly<Record<string, number>>> {
-  const tables = await db.execute<{ name: string }>(sql`select table_name as name from information_schema.tables where table_schema = 'public' and table_type = 'BASE TABLE' order by table_name`);
-  const each = tables.rows.map(({ name }) => sql`select ${name}::text as name, count(*)::int as rows from ${sql.identifier(name)}`);
+  const tables = await db.execute<{ name: string }>(
+    sql`select table_name as name from information_schema.tables where table_schema = 'public' and table_type = 'BASE TABLE' order by table_name`,
+  );
+  const each = tables.rows.map(
+    ({ name }) => sql`select ${name}::text as name, count(*)::int as rows from ${sql.identifier(name)}`,
+  );
   const counted = await db.execute<{ name: string; rows: number }>(sql.join(each, sql` union all `));
   return Object.fromEntries(counted.rows.map(({ name, rows }) => [name, rows]));
 }
 
-async function openedFrom({ folder, template, filesOf = (own) => new DurableFolder(own), makeRoom }: OpenOptions): Promise<Opened> {
+async function openedFrom({
+  folder,
+  template,
+  filesOf = (own) => new DurableFolder(own),
+  makeRoom,
+}: OpenOptions): Promise<Opened> {
   const open = async (from?: Blob): Promise<MortalClient> => {
-    const own = new MortalClient(folder === undefined ? { startParams: IN_MEMORY, ...(from === undefined ? {} : { loadDataDir: from }) } : { fs: filesOf(folder), startParams: ON_DISK, ...(from === undefined ? {} : { loadDataDir: from }) });
+    const own = new MortalClient(
+      folder === undefined
+        ? { startParams: IN_MEMORY, ...(from === undefined ? {} : { loadDataDir: from }) }
+        : { fs: filesOf(folder), startParams: ON_DISK, ...(from === undefined ? {} : { loadDataDir: from }) },
+    );
     await own.waitReady.catch((cause: unknown) => {
-      throw folder === undefined ? cause : new DataFolderRefused('The data folder does not open.', { cause, isDamage: true });
+      throw folder === undefined
+        ? cause
+        : new DataFolderRefused('The data folder does not open.', { cause, isDamage: true });
     });
     return own;
   };
@@ -108,13 +139,20 @@ async function openedFrom({ folder, template, filesOf = (own) => new DurableFold
   return { client, db: drizzle({ client: client as unknown as PGlite, schema, casing: 'snake_case' }) };
 }
 
-async function bringUpToDate(db: Database, migrationsFolder: string, keptBefore: string | undefined): Promise<void> {
+async function bringUpToDate(
+  db: Database,
+  migrationsFolder: string,
+  keptBefore: string | undefined,
+): Promise<void> {
   try {
     await mendRewritten(db, migrationsFolder);
     await migrate(db, { migrationsFolder });
   } catch (error) {
     const cause = error instanceof Error && error.cause instanceof Error ? error.cause : error;
-    throw new DataFolderRefused(`The data folder could not be brought up to date: ${cause instanceof Error ? cause.message : String(cause)}. It is as it was${keptBefore === undefined ? '' : `, and a copy of it is ${keptBefore}`}. Start the earlier version, or tell whoever looks after this program.`, { cause: error });
+    throw new DataFolderRefused(
+      `The data folder could not be brought up to date: ${cause instanceof Error ? cause.message : String(cause)}. It is as it was${keptBefore === undefined ? '' : `, and a copy of it is ${keptBefore}`}. Start the earlier version, or tell whoever looks after this program.`,
+      { cause: error },
+    );
   }
 }
 

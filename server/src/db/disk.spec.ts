@@ -1,4 +1,16 @@
-import { closeSync, copyFileSync, cpSync, existsSync, mkdirSync, mkdtempSync, openSync, readdirSync, rmSync, statSync, writeSync } from 'node:fs';
+import {
+  closeSync,
+  copyFileSync,
+  cpSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  openSync,
+  readdirSync,
+  rmSync,
+  statSync,
+  writeSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, relative } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
@@ -13,8 +25,12 @@ import { Soundness, readThrough } from './soundness';
 
 const place = mkdtempSync(join(tmpdir(), 'yellow-pane-disk-'));
 const fresh = join(place, 'fresh');
-beforeAll(async () => { await (await openDatabase({ folder: fresh, migrationsFolder, template: await emptyDatabase() })).close(); });
-afterAll(() => { rmSync(place, { recursive: true, force: true }); });
+beforeAll(async () => {
+  await (await openDatabase({ folder: fresh, migrationsFolder, template: await emptyDatabase() })).close();
+});
+afterAll(() => {
+  rmSync(place, { recursive: true, force: true });
+});
 
 function copyOf(name: string, of = fresh): string {
   const folder = join(place, name);
@@ -23,7 +39,10 @@ function copyOf(name: string, of = fresh): string {
 }
 
 async function write({ db }: OpenDatabase, from: number, to: number): Promise<void> {
-  for (let key = from; key <= to; key += 1) await db.execute(sql`insert into rate (key, version, changed_by, changed_at, value, mark) values (${String(key)}, 1, 'Wren', now(), 0.5, 'measured')`);
+  for (let key = from; key <= to; key += 1)
+    await db.execute(
+      sql`insert into rate (key, version, changed_by, changed_at, value, mark) values (${String(key)}, 1, 'Wren', now(), 0.5, 'measured')`,
+    );
 }
 
 async function countIn(folder: string): Promise<number> {
@@ -34,7 +53,10 @@ async function countIn(folder: string): Promise<number> {
 }
 
 describe('is what was acknowledged there after a power cut?', () => {
-  /** What would be found when the power is cut: of each file what it held when it last reached the disk, of each folder the names it had then. */
+  /**
+   * What would be found when the power is cut: of each file what it held when it last reached the disk, of
+   * each folder the names it had then.
+   */
   class Platter {
     readonly folder: string;
     readonly #real: string;
@@ -52,15 +74,24 @@ describe('is what was acknowledged there after a power cut?', () => {
       }
       mkdirSync(there, { recursive: true });
       const names = new Set(readdirSync(path));
-      for (const name of readdirSync(there)) if (!names.has(name)) rmSync(join(there, name), { recursive: true });
-      for (const name of names) if (!existsSync(join(there, name))) cpSync(join(path, name), join(there, name), { recursive: true });
+      for (const name of readdirSync(there))
+        if (!names.has(name)) rmSync(join(there, name), { recursive: true });
+      for (const name of names)
+        if (!existsSync(join(there, name))) cpSync(join(path, name), join(there, name), { recursive: true });
     }
   }
 
   it('all of it, cut between two writes, after a checkpoint, and after the log has gone on in a new file', async () => {
     const real = copyOf('power');
     const platter = new Platter(copyOf('platter'), real);
-    const own = await openDatabase({ folder: real, migrationsFolder, filesOf: (folder) => new DurableFolder(folder, (path) => { platter.synced(path); }) });
+    const own = await openDatabase({
+      folder: real,
+      migrationsFolder,
+      filesOf: (folder) =>
+        new DurableFolder(folder, (path) => {
+          platter.synced(path);
+        }),
+    });
     await write(own, 1, 20);
     const between = copyOf('between', platter.folder);
     await own.db.execute(sql`checkpoint`);
@@ -80,26 +111,49 @@ describe('does a disk that fills up in the middle of a write end the program?', 
     class FillingFolder extends DurableFolder {
       protected override prepare(files: Parameters<DurableFolder['prepare']>[0]): void {
         super.prepare(files);
-        const { NODEFS, FS } = files as unknown as { readonly NODEFS: { readonly realPath: (node: unknown) => string; readonly stream_ops: { write: (stream: { readonly node: unknown }, ...more: unknown[]) => number } }; readonly FS: { readonly ErrnoError: new (errno: number) => Error } };
+        const { NODEFS, FS } = files as unknown as {
+          readonly NODEFS: {
+            readonly realPath: (node: unknown) => string;
+            readonly stream_ops: {
+              write: (stream: { readonly node: unknown }, ...more: unknown[]) => number;
+            };
+          };
+          readonly FS: { readonly ErrnoError: new (errno: number) => Error };
+        };
         const { write: writing } = NODEFS.stream_ops;
         const noSpace = 51;
         NODEFS.stream_ops.write = (stream, ...more) => {
-          if (disk.isFull && NODEFS.realPath(stream.node).includes('pg_wal')) throw new FS.ErrnoError(noSpace);
+          if (disk.isFull && NODEFS.realPath(stream.node).includes('pg_wal'))
+            throw new FS.ErrnoError(noSpace);
           return writing(stream, ...more);
         };
       }
     }
-    const own = await openDatabase({ folder: copyOf('filling'), migrationsFolder, filesOf: (folder) => new FillingFolder(folder), makeRoom: () => { disk.isFull = false; } });
+    const own = await openDatabase({
+      folder: copyOf('filling'),
+      migrationsFolder,
+      filesOf: (folder) => new FillingFolder(folder),
+      makeRoom: () => {
+        disk.isFull = false;
+      },
+    });
     const { app, send } = appOn(own.db);
     const job = smallJob();
     await send(job.jobId, job.ops).expect(200);
     disk.isFull = true;
-    const [refused, waiting] = await Promise.all([send(job.jobId, [{ op: 'remove', table: 'measure', id: job.measureId, baseVersion: 1 }]), request(app).get(`/api/jobs/${job.jobId}`)]);
+    const [refused, waiting] = await Promise.all([
+      send(job.jobId, [{ op: 'remove', table: 'measure', id: job.measureId, baseVersion: 1 }]),
+      request(app).get(`/api/jobs/${job.jobId}`),
+    ]);
     expect([refused.status, (refused.body as { code: string }).code]).toEqual([507, 'DISK_FULL']);
     expect([200, 507]).toContain(waiting.status);
-    const { rows } = (await request(app).get(`/api/jobs/${job.jobId}`).expect(200)).body as { readonly rows: { readonly measure: readonly object[] } };
+    const { rows } = (await request(app).get(`/api/jobs/${job.jobId}`).expect(200)).body as {
+      readonly rows: { readonly measure: readonly object[] };
+    };
     expect(rows.measure).toHaveLength(1);
-    await send(job.jobId, [{ op: 'remove', table: 'measure', id: job.measureId, baseVersion: 1 }]).expect(200);
+    await send(job.jobId, [{ op: 'remove', table: 'measure', id: job.measureId, baseVersion: 1 }]).expect(
+      200,
+    );
     await own.close();
   });
 });
@@ -121,11 +175,20 @@ describe('is a damaged folder told from a sound one?', () => {
   it('reading through finds the page; health says so, writing is refused by name, and the last backup is offered', async () => {
     const own = await openDatabase({ folder: await damaged('damaged'), migrationsFolder });
     const soundness = new Soundness();
-    const backups = new Backups(own, { folder: join(place, 'backups'), most: 7 }, () => new Date('2026-11-24T09:20:00Z'));
+    const backups = new Backups(
+      own,
+      { folder: join(place, 'backups'), most: 7 },
+      () => new Date('2026-11-24T09:20:00Z'),
+    );
     const { app, send } = appOn(own.db, { soundness, backups });
     expect((await request(app).get('/api/health').expect(200)).body).toMatchObject({ status: 'ok' });
-    await readThrough(own.db).catch((error: unknown) => { soundness.hear(error); });
-    const health = (await request(app).get('/api/health').expect(200)).body as { readonly status: string; readonly says: string };
+    await readThrough(own.db).catch((error: unknown) => {
+      soundness.hear(error);
+    });
+    const health = (await request(app).get('/api/health').expect(200)).body as {
+      readonly status: string;
+      readonly says: string;
+    };
     expect(health.status).toBe('damaged');
     expect(health.says).toContain('There is no backup');
     const job = smallJob();
@@ -136,7 +199,11 @@ describe('is a damaged folder told from a sound one?', () => {
   it('a damaged page never takes the place of a sound backup; a question that meets it says what happened', async () => {
     const own = await openDatabase({ folder: await damaged('damaged-too'), migrationsFolder });
     const soundness = new Soundness();
-    const backups = new Backups(own, { folder: join(place, 'backups-too'), most: 7 }, () => new Date('2026-11-24T09:20:00Z'));
+    const backups = new Backups(
+      own,
+      { folder: join(place, 'backups-too'), most: 7 },
+      () => new Date('2026-11-24T09:20:00Z'),
+    );
     await expect(backups.make()).rejects.toThrow();
     expect(backups.all()).toEqual([]);
     const { app } = appOn(own.db, { soundness, backups });
@@ -148,6 +215,8 @@ describe('is a damaged folder told from a sound one?', () => {
   it('a folder that does not open any more says so in a sentence', async () => {
     const folder = copyOf('torn');
     writeSync(openSync(join(folder, 'global', 'pg_control'), 'r+'), Buffer.alloc(300, 7), 0, 300, 0);
-    await expect(openDatabase({ folder, migrationsFolder })).rejects.toThrow('The data folder does not open.');
+    await expect(openDatabase({ folder, migrationsFolder })).rejects.toThrow(
+      'The data folder does not open.',
+    );
   });
 });

@@ -13,7 +13,10 @@ interface FilesOfDatabase {
 
 type Prepared = Awaited<ReturnType<NodeFS['init']>>;
 
-/** A folder for a database whose files reach the disk when the database says so. The package leaves that out: what was committed would be in the system's memory alone, and gone with a power cut. */
+/**
+ * A folder for a database whose files reach the disk when the database says so. The package leaves that out:
+ * what was committed would be in the system's memory alone, and gone with a power cut.
+ */
 export class DurableFolder extends NodeFS {
   readonly #named = new Set<string>();
   readonly #synced: (path: string) => void;
@@ -27,7 +30,18 @@ export class DurableFolder extends NodeFS {
   override async init(client: PGlite, options: Parameters<NodeFS['init']>[1]): Promise<Prepared> {
     const prepared = await super.init(client, options);
     const { emscriptenOpts } = prepared;
-    return { ...prepared, emscriptenOpts: { ...emscriptenOpts, preRun: [...(emscriptenOpts.preRun ?? []), (files: unknown) => { this.prepare(files as FilesOfDatabase); }] } };
+    return {
+      ...prepared,
+      emscriptenOpts: {
+        ...emscriptenOpts,
+        preRun: [
+          ...(emscriptenOpts.preRun ?? []),
+          (files: unknown) => {
+            this.prepare(files as FilesOfDatabase);
+          },
+        ],
+      },
+    };
   }
 
   protected prepare({ NODEFS }: FilesOfDatabase): void {

@@ -9,43 +9,118 @@ import { openDatabase } from './database';
 const migrationsFolder = fileURLToPath(new URL('../../migrations', import.meta.url));
 /** Folders kept by `scripts/keep-data-folder.ts` when their version was today's. */
 const VERSIONS = ['0.5.0'];
-const keptBy = (version: string): Blob => new Blob([brotliDecompressSync(readFileSync(fileURLToPath(new URL(`../testing/fixtures/data-${version}.tar.br`, import.meta.url))))]);
+const keptBy = (version: string): Blob =>
+  new Blob([
+    brotliDecompressSync(
+      readFileSync(fileURLToPath(new URL(`../testing/fixtures/data-${version}.tar.br`, import.meta.url))),
+    ),
+  ]);
 const ROWS_0_5_0: Readonly<Record<string, number>> = {
-  application: 4, change: 4, crew_member: 3, cut_piece: 5, cut_plan: 2, cut_roll: 3, day_settings: 1, film: 15, film_brief: 1, film_width: 1, glass_pane: 1, glass_unit: 1, history: 1, job: 2, job_allowance: 1, measure: 1, offcut: 1,
-  part: 1, photo: 1, photo_file: 1, place: 1, planned_step: 1, rate: 1, roll: 3, seam_choice: 1, site_facts: 1, stock_take: 1, supply: 1, surface: 1, wall_facts: 1, work_record: 1,
+  application: 4,
+  change: 4,
+  crew_member: 3,
+  cut_piece: 5,
+  cut_plan: 2,
+  cut_roll: 3,
+  day_settings: 1,
+  film: 15,
+  film_brief: 1,
+  film_width: 1,
+  glass_pane: 1,
+  glass_unit: 1,
+  history: 1,
+  job: 2,
+  job_allowance: 1,
+  measure: 1,
+  offcut: 1,
+  part: 1,
+  photo: 1,
+  photo_file: 1,
+  place: 1,
+  planned_step: 1,
+  rate: 1,
+  roll: 3,
+  seam_choice: 1,
+  site_facts: 1,
+  stock_take: 1,
+  supply: 1,
+  surface: 1,
+  wall_facts: 1,
+  work_record: 1,
 };
 
 describe('does this version open the data of earlier ones?', () => {
   it.each(VERSIONS)('a folder of %s opens, and every table still has its rows', async (version) => {
     const { db, close } = await openDatabase({ migrationsFolder, template: keptBy(version) });
-    const counts = await Promise.all(Object.keys(ROWS_0_5_0).map(async (table) => [table, Number((await db.execute(sql.raw(`select count(*) as n from "${table}"`))).rows[0]?.['n'])] as const));
-    for (const [table, count] of counts) expect({ table, isEnough: count >= (ROWS_0_5_0[table] ?? 0) }).toEqual({ table, isEnough: true });
-    expect((await db.execute(sql.raw(`select note from work_record where note = 'kept'`))).rows).toHaveLength(1);
-    const laid = await db.execute(sql.raw(`select tag, x_nm, outline from cut_piece where tag in ('SW1', 'C1') and pinned order by tag`));
-    /** Bottom 800, left 800, right 1400, seen from the room: liner up, from the free end of a roll 1524 wide, the long side lies right; the column's rectangle stays. */
+    const counts = await Promise.all(
+      Object.keys(ROWS_0_5_0).map(
+        async (table) =>
+          [
+            table,
+            Number((await db.execute(sql.raw(`select count(*) as n from "${table}"`))).rows[0]?.['n']),
+          ] as const,
+      ),
+    );
+    for (const [table, count] of counts)
+      expect({ table, isEnough: count >= (ROWS_0_5_0[table] ?? 0) }).toEqual({ table, isEnough: true });
+    expect((await db.execute(sql.raw(`select note from work_record where note = 'kept'`))).rows).toHaveLength(
+      1,
+    );
+    const laid = await db.execute(
+      sql.raw(`select tag, x_nm, outline from cut_piece where tag in ('SW1', 'C1') and pinned order by tag`),
+    );
+    /**
+     * Bottom 800, left 800, right 1400, seen from the room: liner up, from the free end of a roll 1524 wide,
+     * the long side lies right; the column's rectangle stays.
+     */
     expect(laid.rows.map(({ tag, x_nm, outline }) => ({ tag, x_nm: Number(x_nm), outline }))).toEqual([
       { tag: 'C1', x_nm: 0, outline: null },
-      { tag: 'SW1', x_nm: 624_000_000, outline: [{ x: 0, y: 1400 }, { x: 800, y: 1400 }, { x: 800, y: 0 }, { x: 0, y: 600 }] },
+      {
+        tag: 'SW1',
+        x_nm: 624_000_000,
+        outline: [
+          { x: 0, y: 1400 },
+          { x: 800, y: 1400 },
+          { x: 800, y: 0 },
+          { x: 0, y: 600 },
+        ],
+      },
     ]);
     await close();
   });
 
   it('what outlived what it hangs on is mended on the way: gone with its surface, back with its place; booked film stays booked', async () => {
-    const earlier = await openDatabase({ migrationsFolder: migrationsUpTo(migrationsFolder, '0011_handedness'), template: keptBy('0.5.0') });
+    const earlier = await openDatabase({
+      migrationsFolder: migrationsUpTo(migrationsFolder, '0011_handedness'),
+      template: keptBy('0.5.0'),
+    });
     const run = (text: string): Promise<unknown> => earlier.db.execute(sql.raw(text));
-    await run(`update place set removed = true where id in (select place_id from surface where tag = 'SW1' and not removed)`);
+    await run(
+      `update place set removed = true where id in (select place_id from surface where tag = 'SW1' and not removed)`,
+    );
     await run(`update surface set removed = true where tag = 'SW2'`);
     await run(`update surface set same_as_id = id where tag = 'SW3'`);
-    const takes = (await earlier.db.execute(sql.raw('select count(*) as n from stock_take where not removed'))).rows;
+    const takes = (
+      await earlier.db.execute(sql.raw('select count(*) as n from stock_take where not removed'))
+    ).rows;
     const dump = await earlier.dump();
     await earlier.close();
     const { db, close } = await openDatabase({ migrationsFolder, template: dump });
-    const count = async (text: string): Promise<number> => Number((await db.execute(sql.raw(`select count(*) as n from ${text}`))).rows[0]?.['n']);
-    expect(await count(`measure m join surface s on s.id = m.surface_id where s.removed and not m.removed`)).toBe(0);
-    expect(await count(`measure m join surface s on s.id = m.surface_id where s.tag = 'SW2' and m.removed`)).toBeGreaterThan(0);
-    expect(await count(`surface s join place p on p.id = s.place_id where p.removed and not s.removed`)).toBe(0);
+    const count = async (text: string): Promise<number> =>
+      Number((await db.execute(sql.raw(`select count(*) as n from ${text}`))).rows[0]?.['n']);
+    expect(
+      await count(`measure m join surface s on s.id = m.surface_id where s.removed and not m.removed`),
+    ).toBe(0);
+    expect(
+      await count(`measure m join surface s on s.id = m.surface_id where s.tag = 'SW2' and m.removed`),
+    ).toBeGreaterThan(0);
+    expect(await count(`surface s join place p on p.id = s.place_id where p.removed and not s.removed`)).toBe(
+      0,
+    );
     expect(await count(`surface where same_as_id = id`)).toBe(0);
-    expect((await db.execute(sql.raw('select count(*) as n from stock_take where not removed'))).rows).toEqual(takes);
+    expect(
+      (await db.execute(sql.raw('select count(*) as n from stock_take where not removed'))).rows,
+    ).toEqual(takes);
     await close();
   });
 });

@@ -34,10 +34,16 @@ export const film = pgTable('film', {
   invented: boolean().notNull(),
 });
 
-export const filmWidth = pgTable('film_width', {
-  filmId: uuid().notNull().references(() => film.id),
-  width_nm: nm().notNull(),
-}, (t) => [primaryKey({ columns: [t.filmId, t.width_nm] })]);
+export const filmWidth = pgTable(
+  'film_width',
+  {
+    filmId: uuid()
+      .notNull()
+      .references(() => film.id),
+    width_nm: nm().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.filmId, t.width_nm] })],
+);
 
 /** A roll or an offcut brought in by hand; what is left of it is in the ledger. */
 export const roll = pgTable('roll', {
@@ -45,7 +51,9 @@ export const roll = pgTable('roll', {
   version: integer().notNull(),
   changedBy: text().notNull(),
   changedAt: instant().notNull(),
-  filmId: uuid().notNull().references(() => film.id),
+  filmId: uuid()
+    .notNull()
+    .references(() => film.id),
   what: text().$type<Roll['what']>().notNull(),
   label: text().notNull(),
   lot: text().notNull(),

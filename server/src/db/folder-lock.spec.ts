@@ -16,7 +16,9 @@ const AT_ONCE = 8;
 /** What is there of a lock before they come. */
 const BEFORE = ['nothing', 'ended', 'killed'] as const;
 
-/** A program that takes the lock when told to, says whether it holds it, and keeps it until its input ends. */
+/**
+ * A program that takes the lock when told to, says whether it holds it, and keeps it until its input ends.
+ */
 async function taker(): Promise<string> {
   const file = join(folder(), 'taker.mjs');
   const contents = `
@@ -24,15 +26,24 @@ async function taker(): Promise<string> {
     process.stdin.once('data', () => { try { lockFolder(process.argv[2]); console.log('held'); } catch (error) { console.log(error.name); } });
     process.stdin.once('end', () => process.exit(0));
     console.log('ready');`;
-  await build({ stdin: { contents, resolveDir: import.meta.dirname, loader: 'ts' }, bundle: true, platform: 'node', format: 'esm', outfile: file });
+  await build({
+    stdin: { contents, resolveDir: import.meta.dirname, loader: 'ts' },
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    outfile: file,
+  });
   return file;
 }
 
 /** What each of so many processes says that take one folder at the same moment. */
 async function takenAtOnce(program: string, place: string): Promise<readonly string[]> {
-  const takers = Array.from({ length: AT_ONCE }, () => spawn(process.execPath, [program, place], { stdio: ['pipe', 'pipe', 'inherit'] }));
+  const takers = Array.from({ length: AT_ONCE }, () =>
+    spawn(process.execPath, [program, place], { stdio: ['pipe', 'pipe', 'inherit'] }),
+  );
   const lines = takers.map((own) => createInterface({ input: own.stdout })[Symbol.asyncIterator]());
-  const next = (): Promise<readonly string[]> => Promise.all(lines.map(async (line) => (await line.next()).value as string));
+  const next = (): Promise<readonly string[]> =>
+    Promise.all(lines.map(async (line) => (await line.next()).value as string));
   await next();
   for (const own of takers) own.stdin.write('now\n');
   const said = await next();
@@ -83,16 +94,20 @@ describe('can two processes use one data folder?', () => {
     lockFolder(place)();
   });
 
-  it(`of ${AT_ONCE} processes at the same moment exactly one holds it, with no lock there, one given back, and one left by a process that is gone`, async () => {
-    const program = await taker();
-    for (let round = 0; round < ROUNDS; round += 1) {
-      const place = folder();
-      const before = BEFORE[round % BEFORE.length];
-      if (before === 'ended') lockFolder(place)();
-      if (before === 'killed') writeFileSync(lockIn(place), `${2 ** 22 + 1} 1`);
-      const said = await takenAtOnce(program, place);
-      expect(said.filter((word) => word === 'held')).toHaveLength(1);
-      expect(said.filter((word) => word === 'FolderInUse')).toHaveLength(AT_ONCE - 1);
-    }
-  }, 180_000 + ROUNDS * 10_000);
+  it(
+    `of ${AT_ONCE} processes at the same moment exactly one holds it, with no lock there, one given back, and one left by a process that is gone`,
+    async () => {
+      const program = await taker();
+      for (let round = 0; round < ROUNDS; round += 1) {
+        const place = folder();
+        const before = BEFORE[round % BEFORE.length];
+        if (before === 'ended') lockFolder(place)();
+        if (before === 'killed') writeFileSync(lockIn(place), `${2 ** 22 + 1} 1`);
+        const said = await takenAtOnce(program, place);
+        expect(said.filter((word) => word === 'held')).toHaveLength(1);
+        expect(said.filter((word) => word === 'FolderInUse')).toHaveLength(AT_ONCE - 1);
+      }
+    },
+    180_000 + ROUNDS * 10_000,
+  );
 });

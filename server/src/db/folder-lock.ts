@@ -1,4 +1,12 @@
-import { linkSync, mkdirSync, readFileSync, readdirSync, renameSync, unlinkSync, writeFileSync } from 'node:fs';
+import {
+  linkSync,
+  mkdirSync,
+  readFileSync,
+  readdirSync,
+  renameSync,
+  unlinkSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 
 /** Written beside the turns for programs up to 0.5.0, which know this one file alone. */
@@ -13,15 +21,20 @@ export class FolderInUse extends Error {
     readonly folder: string,
     readonly pid: number,
   ) {
-    super(`The data folder ${folder} is in use by process ${pid}. Stop that one first, or choose another folder with --data.`);
+    super(
+      `The data folder ${folder} is in use by process ${pid}. Stop that one first, or choose another folder with --data.`,
+    );
     this.name = 'FolderInUse';
   }
 }
 
-/** Takes the folder for this process alone. A lock left by a process that no longer lives is taken over.
- *  Every holder takes the next turn: a file of its own that only one can make. Nobody removes a lock that may be taken over; whoever finds a later turn than his own has come too late.
- *  @returns the function that gives it back
- *  @throws FolderInUse while another living process holds it */
+/**
+ * Takes the folder for this process alone. A lock left by a process that no longer lives is taken over. Every
+ * holder takes the next turn: a file of its own that only one can make. Nobody removes a lock that may be
+ * taken over; whoever finds a later turn than his own has come too late.
+ * @returns the function that gives it back
+ * @throws FolderInUse while another living process holds it
+ */
 export function lockFolder(folder: string): () => void {
   mkdirSync(folder, { recursive: true });
   const own = `${process.pid} ${startOf(process.pid) ?? '?'}`;
@@ -48,7 +61,10 @@ export function lockFolder(folder: string): () => void {
 const turnFile = (turn: number): string => `${FIRST}.${turn}`;
 
 function turnsIn(folder: string): readonly number[] {
-  return readdirSync(folder).flatMap((name) => { const turn = TURN.exec(name)?.[1]; return turn === undefined ? [] : [Number(turn)]; });
+  return readdirSync(folder).flatMap((name) => {
+    const turn = TURN.exec(name)?.[1];
+    return turn === undefined ? [] : [Number(turn)];
+  });
 }
 
 function lastTurn(folder: string): number {
@@ -128,7 +144,10 @@ function isHolding(pid: number, holder: string): boolean {
   return start === undefined || start === '?' || now === undefined || now === start;
 }
 
-/** Start time in clock ticks since boot where the system tells (Linux), so that a reused process number is noticed. */
+/**
+ * Start time in clock ticks since boot where the system tells (Linux), so that a reused process number is
+ * noticed.
+ */
 function startOf(pid: number): string | undefined {
   try {
     const stat = readFileSync(`/proc/${pid}/stat`, 'utf8');

@@ -10,7 +10,8 @@ import { openDatabase } from './database';
 import { migrationsUpTo, migrationsWith } from '../testing/migrations-up-to';
 import { emptyDatabase, migrationsFolder } from '../testing/template';
 
-const fixture = (version: string): string => readFileSync(fileURLToPath(new URL(`../testing/fixtures/data-${version}.sql`, import.meta.url)), 'utf8');
+const fixture = (version: string): string =>
+  readFileSync(fileURLToPath(new URL(`../testing/fixtures/data-${version}.sql`, import.meta.url)), 'utf8');
 const newFolder = (): string => join(mkdtempSync(join(tmpdir(), 'yellow-pane-open-')), 'db');
 
 /** Of every migration that was ever landed. A new one is added here; none is ever changed. */
@@ -32,43 +33,83 @@ const LANDED: Readonly<Record<string, string>> = {
 
 describe('may a migration be changed once it has landed?', () => {
   it('no: folders made with it would not open any more', () => {
-    const now = Object.fromEntries(readdirSync(migrationsFolder).filter((name) => name.endsWith('.sql')).map((name) => [name, createHash('sha256').update(readFileSync(join(migrationsFolder, name))).digest('hex')]));
+    const now = Object.fromEntries(
+      readdirSync(migrationsFolder)
+        .filter((name) => name.endsWith('.sql'))
+        .map((name) => [
+          name,
+          createHash('sha256')
+            .update(readFileSync(join(migrationsFolder, name)))
+            .digest('hex'),
+        ]),
+    );
     expect(now).toEqual(LANDED);
   });
 });
 
 describe('does this version open folders of earlier ones?', () => {
-  it.each(['0.1.0-first', '0.1.0', '0.3.0', '0.4.0'])('one of %s, with its rows, after keeping a copy of it', async (version) => {
-    const folder = newFolder();
-    const earlier = await PGlite.create({ dataDir: folder });
-    await earlier.exec(fixture(version));
-    await earlier.close();
-    const { db, close, keptBefore } = await openDatabase({ folder, migrationsFolder });
-    const one = async (text: string): Promise<unknown> => (await db.execute(sql.raw(text))).rows[0];
-    expect(await one('select s.tag, s.name, m.text, m.value_nm from surface s join measure m on m.surface_id = s.id')).toEqual({ tag: 'SW1', name: 'far left', text: '34 5/8', value_nm: 879_475_000 });
-    expect(await one('select note from work_record')).toEqual({ note: 'kept' });
-    expect(await one(`select indexdef from pg_indexes where indexname = 'measure_job'`)).toMatchObject({ indexdef: expect.stringContaining('(job_id, id)') });
-    expect(existsSync(join(keptBefore ?? '', 'PG_VERSION'))).toBe(true);
-    await close();
-    const again = await openDatabase({ folder, migrationsFolder });
-    expect(again.keptBefore).toBeUndefined();
-    await again.close();
-  });
+  it.each(['0.1.0-first', '0.1.0', '0.3.0', '0.4.0'])(
+    'one of %s, with its rows, after keeping a copy of it',
+    async (version) => {
+      const folder = newFolder();
+      const earlier = await PGlite.create({ dataDir: folder });
+      await earlier.exec(fixture(version));
+      await earlier.close();
+      const { db, close, keptBefore } = await openDatabase({ folder, migrationsFolder });
+      const one = async (text: string): Promise<unknown> => (await db.execute(sql.raw(text))).rows[0];
+      expect(
+        await one(
+          'select s.tag, s.name, m.text, m.value_nm from surface s join measure m on m.surface_id = s.id',
+        ),
+      ).toEqual({ tag: 'SW1', name: 'far left', text: '34 5/8', value_nm: 879_475_000 });
+      expect(await one('select note from work_record')).toEqual({ note: 'kept' });
+      expect(await one(`select indexdef from pg_indexes where indexname = 'measure_job'`)).toMatchObject({
+        indexdef: expect.stringContaining('(job_id, id)'),
+      });
+      expect(existsSync(join(keptBefore ?? '', 'PG_VERSION'))).toBe(true);
+      await close();
+      const again = await openDatabase({ folder, migrationsFolder });
+      expect(again.keptBefore).toBeUndefined();
+      await again.close();
+    },
+  );
 });
 
 describe('what if a folder cannot be brought up to date?', () => {
   it('one that a newer version used is refused in a sentence, and stays as it is', async () => {
     const folder = newFolder();
-    await (await openDatabase({ folder, template: await emptyDatabase(), migrationsFolder: migrationsWith(migrationsFolder, '9999_later', 'create table later (id int)') })).close();
-    await expect(openDatabase({ folder, migrationsFolder })).rejects.toThrow('was last used by a newer version of Yellow Pane');
-    await (await openDatabase({ folder, migrationsFolder: migrationsWith(migrationsFolder, '9999_later', 'create table later (id int)') })).close();
+    await (
+      await openDatabase({
+        folder,
+        template: await emptyDatabase(),
+        migrationsFolder: migrationsWith(migrationsFolder, '9999_later', 'create table later (id int)'),
+      })
+    ).close();
+    await expect(openDatabase({ folder, migrationsFolder })).rejects.toThrow(
+      'was last used by a newer version of Yellow Pane',
+    );
+    await (
+      await openDatabase({
+        folder,
+        migrationsFolder: migrationsWith(migrationsFolder, '9999_later', 'create table later (id int)'),
+      })
+    ).close();
   });
   it('a migration that fails leaves it as it was, and the sentence names the copy', async () => {
     const folder = newFolder();
     const before = migrationsUpTo(migrationsFolder, '0010_fins_rest_days_supplies');
     await (await openDatabase({ folder, migrationsFolder: before })).close();
-    const failing = openDatabase({ folder, migrationsFolder: migrationsWith(migrationsFolder, '9999_later', 'create table half (id int);--> statement-breakpoint\nselect no_such_thing()') });
-    await expect(failing).rejects.toThrow(`It is as it was, and a copy of it is ${folder}-before-0011_handedness`);
+    const failing = openDatabase({
+      folder,
+      migrationsFolder: migrationsWith(
+        migrationsFolder,
+        '9999_later',
+        'create table half (id int);--> statement-breakpoint\nselect no_such_thing()',
+      ),
+    });
+    await expect(failing).rejects.toThrow(
+      `It is as it was, and a copy of it is ${folder}-before-0011_handedness`,
+    );
     const { db, close, keptBefore } = await openDatabase({ folder, migrationsFolder: before });
     expect((await db.execute(sql`select to_regclass('half') as half`)).rows).toEqual([{ half: null }]);
     expect(keptBefore).toBeUndefined();

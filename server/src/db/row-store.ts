@@ -4,7 +4,13 @@ import type { Database, Transaction } from './database';
 import { ROW_TABLES } from './schema';
 
 /** A row as the database gives it: instants as dates. */
-export type StoredRow = Readonly<Record<string, unknown>> & { readonly id: string; readonly version: number; readonly removed: boolean; readonly changedBy: string; readonly changedAt: Date };
+export type StoredRow = Readonly<Record<string, unknown>> & {
+  readonly id: string;
+  readonly version: number;
+  readonly removed: boolean;
+  readonly changedBy: string;
+  readonly changedAt: Date;
+};
 
 /** All row tables look alike in the columns used here; the type of one stands for all. */
 type AnyTable = (typeof ROW_TABLES)['place'];
@@ -27,14 +33,32 @@ export function toWire<Table extends JobTable>(table: Table, row: StoredRow): Ro
 /** Instants arrive as text and are stored as dates. */
 export function toStored(fields: Readonly<Record<string, unknown>>): Record<string, unknown> {
   const stored: Record<string, unknown> = { ...fields };
-  for (const key of ['startedAt', 'doneAt', 'cutAt', 'takenOffAt', 'putBackAt', 'bookedAt', 'spoiledAt', 'startsAt', 'endsAt']) if (typeof stored[key] === 'string') stored[key] = new Date(stored[key]);
+  for (const key of [
+    'startedAt',
+    'doneAt',
+    'cutAt',
+    'takenOffAt',
+    'putBackAt',
+    'bookedAt',
+    'spoiledAt',
+    'startsAt',
+    'endsAt',
+  ])
+    if (typeof stored[key] === 'string') stored[key] = new Date(stored[key]);
   return stored;
 }
 
 /** The rows of one table with these ids, in whichever job. */
-export async function readRows(db: Database | Transaction, table: JobTable, ids: readonly string[]): Promise<Map<string, StoredRow>> {
+export async function readRows(
+  db: Database | Transaction,
+  table: JobTable,
+  ids: readonly string[],
+): Promise<Map<string, StoredRow>> {
   if (ids.length === 0) return new Map();
-  const found = (await db.select().from(tableOf(table)).where(inArray(tableOf(table).id, [...ids]))) as unknown as StoredRow[];
+  const found = (await db
+    .select()
+    .from(tableOf(table))
+    .where(inArray(tableOf(table).id, [...ids]))) as unknown as StoredRow[];
   return new Map(found.map((row) => [row.id, row]));
 }
 

@@ -1,21 +1,52 @@
 import type { JobTable } from '@yellow-pane/core/job';
 import type { Rate } from '@yellow-pane/core/fitting';
-import { bigint, bigserial, doublePrecision, index, integer, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core';
+import {
+  bigint,
+  bigserial,
+  doublePrecision,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  text,
+  uuid,
+} from 'drizzle-orm/pg-core';
 import { instant, sameJob } from './columns';
 import { seamChoice, jobAllowance, cutPlan, cutRoll, cutPiece, offcut, stockTake } from './cutting-tables';
 import { crewMember, daySettings, plannedStep } from './day-tables';
-import { application, filmBrief, glassPane, glassUnit, job, measure, ofJob, part, photo, place, siteFacts, surface, wallFacts } from './survey-tables';
+import {
+  application,
+  filmBrief,
+  glassPane,
+  glassUnit,
+  job,
+  measure,
+  ofJob,
+  part,
+  photo,
+  place,
+  siteFacts,
+  surface,
+  wallFacts,
+} from './survey-tables';
 
-export const workRecord = pgTable('work_record', {
-  ...ofJob(),
-  applicationId: uuid().notNull(),
-  template: text().notNull(),
-  step: text().notNull(),
-  templateVersion: integer().notNull(),
-  startedAt: instant(),
-  doneAt: instant(),
-  note: text().notNull(),
-}, (t) => [index('work_record_job').on(t.jobId, t.id), sameJob('work_record_application', t.jobId, t.applicationId, () => [application.jobId, application.id])]);
+export const workRecord = pgTable(
+  'work_record',
+  {
+    ...ofJob(),
+    applicationId: uuid().notNull(),
+    template: text().notNull(),
+    step: text().notNull(),
+    templateVersion: integer().notNull(),
+    startedAt: instant(),
+    doneAt: instant(),
+    note: text().notNull(),
+  },
+  (t) => [
+    index('work_record_job').on(t.jobId, t.id),
+    sameJob('work_record_application', t.jobId, t.applicationId, () => [application.jobId, application.id]),
+  ],
+);
 
 /** Figures nobody has a source for, once a person has replaced the guess. */
 export const rate = pgTable('rate', {
@@ -37,30 +68,80 @@ export const supply = pgTable('supply', {
 });
 
 /** One row a change taken, in the order taken. */
-export const change = pgTable('change', {
-  seq: bigserial({ mode: 'number' }).primaryKey(),
-  id: uuid().notNull().unique(),
-  jobId: uuid().notNull().references(() => job.id),
-  session: uuid().notNull(),
-  who: text().notNull(),
-  at: instant().notNull(),
-}, (t) => [index('change_job').on(t.jobId, t.seq)]);
+export const change = pgTable(
+  'change',
+  {
+    seq: bigserial({ mode: 'number' }).primaryKey(),
+    id: uuid().notNull().unique(),
+    jobId: uuid()
+      .notNull()
+      .references(() => job.id),
+    session: uuid().notNull(),
+    who: text().notNull(),
+    at: instant().notNull(),
+  },
+  (t) => [index('change_job').on(t.jobId, t.seq)],
+);
 
 /** What each operation did: the log that merging, conflicts and history read. */
-export const history = pgTable('history', {
-  id: bigserial({ mode: 'number' }).primaryKey(),
-  seq: bigint({ mode: 'number' }).notNull().references(() => change.seq),
-  tableName: text().$type<JobTable>().notNull(),
-  rowId: uuid().notNull(),
-  version: integer().notNull(),
-  op: text().$type<'put' | 'set' | 'remove'>().notNull(),
-  before: jsonb().$type<Readonly<Record<string, unknown>>>(),
-  after: jsonb().$type<Readonly<Record<string, unknown>>>(),
-}, (t) => [index('history_row').on(t.rowId, t.version), index('history_seq').on(t.seq)]);
+export const history = pgTable(
+  'history',
+  {
+    id: bigserial({ mode: 'number' }).primaryKey(),
+    seq: bigint({ mode: 'number' })
+      .notNull()
+      .references(() => change.seq),
+    tableName: text().$type<JobTable>().notNull(),
+    rowId: uuid().notNull(),
+    version: integer().notNull(),
+    op: text().$type<'put' | 'set' | 'remove'>().notNull(),
+    before: jsonb().$type<Readonly<Record<string, unknown>>>(),
+    after: jsonb().$type<Readonly<Record<string, unknown>>>(),
+  },
+  (t) => [index('history_row').on(t.rowId, t.version), index('history_seq').on(t.seq)],
+);
 
-export const ROW_TABLES = { job, place, filmBrief, glassUnit, glassPane, surface, siteFacts, wallFacts, part, photo, measure, application, seamChoice, jobAllowance, cutPlan, cutRoll, cutPiece, offcut, stockTake, daySettings, crewMember, plannedStep, workRecord } as const satisfies Record<JobTable, unknown>;
+export const ROW_TABLES = {
+  job,
+  place,
+  filmBrief,
+  glassUnit,
+  glassPane,
+  surface,
+  siteFacts,
+  wallFacts,
+  part,
+  photo,
+  measure,
+  application,
+  seamChoice,
+  jobAllowance,
+  cutPlan,
+  cutRoll,
+  cutPiece,
+  offcut,
+  stockTake,
+  daySettings,
+  crewMember,
+  plannedStep,
+  workRecord,
+} as const satisfies Record<JobTable, unknown>;
 
 export { crewMember, daySettings, plannedStep } from './day-tables';
 export { film, filmWidth, roll } from './film-tables';
 export { seamChoice, jobAllowance, cutPlan, cutRoll, cutPiece, offcut, stockTake } from './cutting-tables';
-export { job, place, filmBrief, glassUnit, glassPane, surface, siteFacts, wallFacts, part, photo, photoFile, measure, application } from './survey-tables';
+export {
+  job,
+  place,
+  filmBrief,
+  glassUnit,
+  glassPane,
+  surface,
+  siteFacts,
+  wallFacts,
+  part,
+  photo,
+  photoFile,
+  measure,
+  application,
+} from './survey-tables';

@@ -1,19 +1,29 @@
 import { sql } from 'drizzle-orm';
 import type { Database, Transaction } from './database';
 
-/** Pages whose checksum does not fit, a broken index, a file that is missing: what a database says when its folder is damaged. */
+/**
+ * Pages whose checksum does not fit, a broken index, a file that is missing: what a database says when its
+ * folder is damaged.
+ */
 const DAMAGED: ReadonlySet<string> = new Set(['XX001', 'XX002', '58P01']);
 
 /** Whether an error tells that what is on the disk is damaged. */
 export function tellsOfDamage(error: unknown): boolean {
-  for (let at: unknown = error; typeof at === 'object' && at !== null; at = (at as { readonly cause?: unknown }).cause) {
+  for (
+    let at: unknown = error;
+    typeof at === 'object' && at !== null;
+    at = (at as { readonly cause?: unknown }).cause
+  ) {
     if (DAMAGED.has(String((at as { readonly code?: unknown }).code))) return true;
   }
   return false;
 }
 
-/** Reads every page of every table of ours, pictures too, so that the database checks their checksums.
- *  @throws the database's own error, of which `tellsOfDamage` knows, at the first page that is not as it was written */
+/**
+ * Reads every page of every table of ours, pictures too, so that the database checks their checksums.
+ * @throws the database's own error, of which `tellsOfDamage` knows, at the first page that is not as it was
+ * written
+ */
 export async function readThrough(db: Database | Transaction): Promise<void> {
   await db.transaction(async (tx) => {
     await tx.execute(sql`set local enable_indexonlyscan = off`);

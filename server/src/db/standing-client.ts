@@ -11,7 +11,9 @@ export class DatabaseLost extends Error {
   }
 }
 
-/** A database that is asked nothing more once it has given up: another question would hang the whole program. */
+/**
+ * A database that is asked nothing more once it has given up: another question would hang the whole program.
+ */
 export class MortalClient extends PGlite {
   #end: { readonly cause: unknown } | undefined;
 
@@ -29,11 +31,15 @@ export class MortalClient extends PGlite {
     }
   }
 
-  override async execProtocol(...asked: Parameters<PGlite['execProtocol']>): ReturnType<PGlite['execProtocol']> {
+  override async execProtocol(
+    ...asked: Parameters<PGlite['execProtocol']>
+  ): ReturnType<PGlite['execProtocol']> {
     return this.#watched(super.execProtocol(...asked));
   }
 
-  override async execProtocolStream(...asked: Parameters<PGlite['execProtocolStream']>): ReturnType<PGlite['execProtocolStream']> {
+  override async execProtocolStream(
+    ...asked: Parameters<PGlite['execProtocolStream']>
+  ): ReturnType<PGlite['execProtocolStream']> {
     return this.#watched(super.execProtocolStream(...asked));
   }
 
@@ -42,13 +48,17 @@ export class MortalClient extends PGlite {
       return await answer;
     } catch (error) {
       const { severity, code } = error as { readonly severity?: string; readonly code?: string };
-      if (severity === 'PANIC' || severity === 'FATAL' || BEYOND_REPAIR.has(code ?? '')) this.#end ??= { cause: error };
+      if (severity === 'PANIC' || severity === 'FATAL' || BEYOND_REPAIR.has(code ?? ''))
+        this.#end ??= { cause: error };
       throw error;
     }
   }
 }
 
-/** The database as the program knows it: when it has given up, it is opened anew from its folder before the next question. What was acknowledged is in the folder. */
+/**
+ * The database as the program knows it: when it has given up, it is opened anew from its folder before the
+ * next question. What was acknowledged is in the folder.
+ */
 export class StandingClient {
   readonly #open: () => Promise<MortalClient>;
   #client: MortalClient;
@@ -60,7 +70,9 @@ export class StandingClient {
     this.#open = open;
   }
 
-  async query<Row>(...asked: Parameters<PGlite['query']>): Promise<Awaited<ReturnType<typeof PGlite.prototype.query<Row>>>> {
+  async query<Row>(
+    ...asked: Parameters<PGlite['query']>
+  ): Promise<Awaited<ReturnType<typeof PGlite.prototype.query<Row>>>> {
     return (await this.#standing()).query<Row>(...asked);
   }
 
@@ -68,7 +80,9 @@ export class StandingClient {
     return (await this.#standing()).exec(...asked);
   }
 
-  async transaction<Answer>(work: Parameters<typeof PGlite.prototype.transaction<Answer>>[0]): Promise<Answer> {
+  async transaction<Answer>(
+    work: Parameters<typeof PGlite.prototype.transaction<Answer>>[0],
+  ): Promise<Answer> {
     return (await this.#standing()).transaction(work);
   }
 
@@ -82,7 +96,13 @@ export class StandingClient {
 
   async #standing(): Promise<MortalClient> {
     if (!this.#client.isLost) return this.#client;
-    this.#again ??= this.#open().then((client) => { this.#client = client; }).finally(() => { this.#again = undefined; });
+    this.#again ??= this.#open()
+      .then((client) => {
+        this.#client = client;
+      })
+      .finally(() => {
+        this.#again = undefined;
+      });
     await this.#again;
     return this.#client;
   }

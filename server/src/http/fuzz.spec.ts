@@ -27,15 +27,23 @@ afterAll(async () => {
 
 describe('can anything sent make the server fail?', () => {
   it(`${REQUESTS} requests made at random over every route: never a 500, every refusal is problem+json with a code and a path`, async () => {
-    await fc.assert(fc.asyncProperty(randomRequests(job), async ({ method, path, headers, body }) => {
-      const answer = await fetch(base + path, { method, headers, ...(body === undefined ? {} : { body }) });
-      const said = await answer.text();
-      if (answer.status >= 500) throw new Error(`${answer.status} for ${method} ${path} ${body ?? ''}: ${said}`);
-      if (answer.status >= 400) {
-        expect(answer.headers.get('Content-Type')).toContain('application/problem+json');
-        expect(JSON.parse(said)).toMatchObject({ code: expect.any(String), path: expect.any(String), detail: expect.any(String) });
-      }
-    }), { numRuns: REQUESTS, seed: 20261123 });
+    await fc.assert(
+      fc.asyncProperty(randomRequests(job), async ({ method, path, headers, body }) => {
+        const answer = await fetch(base + path, { method, headers, ...(body === undefined ? {} : { body }) });
+        const said = await answer.text();
+        if (answer.status >= 500)
+          throw new Error(`${answer.status} for ${method} ${path} ${body ?? ''}: ${said}`);
+        if (answer.status >= 400) {
+          expect(answer.headers.get('Content-Type')).toContain('application/problem+json');
+          expect(JSON.parse(said)).toMatchObject({
+            code: expect.any(String),
+            path: expect.any(String),
+            detail: expect.any(String),
+          });
+        }
+      }),
+      { numRuns: REQUESTS, seed: 20261123 },
+    );
   }, 180_000);
 
   it('and the job is still whole afterwards', async () => {

@@ -10,16 +10,26 @@ const HASHED_NAME = /-[A-Z0-9]{8}\.(?:js|css|woff2?)$/;
 export function pages(folder: string): Router {
   const routes = Router();
   const page = readFileSync(join(folder, 'index.html'), 'utf8');
-  routes.use(express.static(folder, {
-    index: false,
-    setHeaders: (response, path) => { response.setHeader('Cache-Control', HASHED_NAME.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache'); },
-  }));
+  routes.use(
+    express.static(folder, {
+      index: false,
+      setHeaders: (response, path) => {
+        response.setHeader(
+          'Cache-Control',
+          HASHED_NAME.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache',
+        );
+      },
+    }),
+  );
   routes.get('/{*path}', (request, response, next) => {
     if (/\.[a-z0-9]+$/i.test(request.path) || request.path.startsWith('/api/')) {
       next();
       return;
     }
-    response.type('html').set('Cache-Control', 'no-store').send(page.replaceAll(NONCE_MARK, nonceOf(response)));
+    response
+      .type('html')
+      .set('Cache-Control', 'no-store')
+      .send(page.replaceAll(NONCE_MARK, nonceOf(response)));
   });
   return routes;
 }

@@ -11,8 +11,14 @@ const KEEPS_NOTHING = /^\/api\/(?:reckon|bench|weather)(?:\/|$)/;
 export function refuseWhatCannotBeKept(hasRoom: () => boolean, soundness: Soundness): RequestHandler {
   return (request, _response, next) => {
     if (!READS.has(request.method) && request.path.startsWith('/api/') && !KEEPS_NOTHING.test(request.path)) {
-      if (!soundness.isSound) throw new Refusal('DATA_DAMAGED', { path: 'disk', expected: 'what was written', got: 'something else' });
-      if (!hasRoom()) throw new Refusal('DISK_FULL', { path: 'disk', expected: 'free space', got: 'hardly any' });
+      if (!soundness.isSound)
+        throw new Refusal('DATA_DAMAGED', {
+          path: 'disk',
+          expected: 'what was written',
+          got: 'something else',
+        });
+      if (!hasRoom())
+        throw new Refusal('DISK_FULL', { path: 'disk', expected: 'free space', got: 'hardly any' });
     }
     next();
   };

@@ -19,12 +19,15 @@ export async function backUpNow(options: Options): Promise<void> {
 export async function restoreFrom(file: string, { folder, clock }: Options): Promise<void> {
   process.on('exit', lockFolder(folder));
   const kept = await restoreBackup(file, join(folder, 'db'), MIGRATIONS, clock());
-  console.log(`Restored ${file} into ${folder}.${kept === undefined ? '' : ` What was there before is kept in ${kept}.`}`);
+  console.log(
+    `Restored ${file} into ${folder}.${kept === undefined ? '' : ` What was there before is kept in ${kept}.`}`,
+  );
   process.exit(0);
 }
 
 function isOpenElsewhere(folder: string): boolean {
-  if (!existsSync(join(folder, 'db', 'PG_VERSION'))) throw new Error(`There is no data in ${folder}: nothing to back up. Name the folder with --data.`);
+  if (!existsSync(join(folder, 'db', 'PG_VERSION')))
+    throw new Error(`There is no data in ${folder}: nothing to back up. Name the folder with --data.`);
   try {
     process.on('exit', lockFolder(folder));
     return false;
@@ -46,5 +49,5 @@ async function askServer(folder: string): Promise<Made> {
   const answer = await fetch(`${at}/api/backups`, { method: 'POST' });
   if (!answer.ok) throw new Error(`The server at ${at} could not back up: ${await answer.text()}`);
   const { folder: place } = (await (await fetch(`${at}/api/backups`)).json()) as { readonly folder: string };
-  return { ...(await answer.json()) as BackupFacts, folder: place };
+  return { ...((await answer.json()) as BackupFacts), folder: place };
 }

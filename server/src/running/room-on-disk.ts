@@ -6,7 +6,10 @@ const LEAST_FREE_BYTES = 32 * 2 ** 20;
 /** Less than that, so that giving it away does not look like room. */
 const RESERVE_BYTES = 24 * 2 ** 20;
 
-/** The room on the disk of a data folder, with a piece of it held back: given away when the database needs some to open again. */
+/**
+ * The room on the disk of a data folder, with a piece of it held back: given away when the database needs
+ * some to open again.
+ */
 export class RoomOnDisk {
   readonly #folder: string;
   readonly #reserve: string;

@@ -40,7 +40,17 @@ export async function serve(options: Options): Promise<void> {
   const soundness = new Soundness();
   const backups = new Backups(database, options.backups, clock);
   if (options.isDemo) await loadDemo(database.db, clock);
-  const { app, endStreams } = createApp({ db: database.db, clock, log, version: VERSION, backups, soundness, search: searchInThreads(SEARCH_THREAD), hasRoom: () => room.has(), pagesFolder: join(ROOT, 'web', 'dist', 'browser') });
+  const { app, endStreams } = createApp({
+    db: database.db,
+    clock,
+    log,
+    version: VERSION,
+    backups,
+    soundness,
+    search: searchInThreads(SEARCH_THREAD),
+    hasRoom: () => room.has(),
+    pagesFolder: join(ROOT, 'web', 'dist', 'browser'),
+  });
   const server = createServer(app);
   /** Longer than any client keeps a line it will use again: else it may be cut just as a request goes out. */
   server.keepAliveTimeout = KEEP_ALIVE_MS;
@@ -73,8 +83,17 @@ async function openData({ folder, backups }: Options, room: RoomOnDisk): Promise
   const databaseFolder = join(folder, 'db');
   if (!existsSync(join(databaseFolder, 'PG_VERSION'))) makeDatabaseApart(databaseFolder);
   try {
-    const database = await openDatabase({ folder: databaseFolder, migrationsFolder: MIGRATIONS, makeRoom: () => { room.giveAway(); } });
-    if (database.keptBefore !== undefined) console.log(`The data folder was brought up to date. As it was before, it is kept in ${database.keptBefore}; delete that when all is well.`);
+    const database = await openDatabase({
+      folder: databaseFolder,
+      migrationsFolder: MIGRATIONS,
+      makeRoom: () => {
+        room.giveAway();
+      },
+    });
+    if (database.keptBefore !== undefined)
+      console.log(
+        `The data folder was brought up to date. As it was before, it is kept in ${database.keptBefore}; delete that when all is well.`,
+      );
     return database;
   } catch (error) {
     if (!(error instanceof DataFolderRefused) || !error.isDamage) throw error;
@@ -83,8 +102,17 @@ async function openData({ folder, backups }: Options, room: RoomOnDisk): Promise
   }
 }
 
-/** What is done beside serving: the folder is read through once, backed up daily, and some room is held back. @returns the function that ends it */
-function careFor({ db }: OpenDatabase, backups: Backups, soundness: Soundness, room: RoomOnDisk, log: Logger): () => void {
+/**
+ * What is done beside serving: the folder is read through once, backed up daily, and some room is held back.
+ * @returns the function that ends it
+ */
+function careFor(
+  { db }: OpenDatabase,
+  backups: Backups,
+  soundness: Soundness,
+  room: RoomOnDisk,
+  log: Logger,
+): () => void {
   const first = setTimeout(() => {
     room.hold();
     readThrough(db).catch((error: unknown) => {
@@ -92,7 +120,9 @@ function careFor({ db }: OpenDatabase, backups: Backups, soundness: Soundness, r
       log.error({ isSound: soundness.isSound }, 'the data folder could not be read through');
     });
   }, CARE_MS);
-  const timer = setInterval(() => { room.hold(); }, HOUR_MS);
+  const timer = setInterval(() => {
+    room.hold();
+  }, HOUR_MS);
   const endBackups = backups.daily((error) => {
     soundness.hear(error);
     log.error({ err: error }, 'backup failed');
@@ -125,7 +155,13 @@ function refreshFolder(folder: string): void {
 function listen(server: Server, port: number): Promise<void> {
   return new Promise((done, fail) => {
     server.once('error', (error: NodeJS.ErrnoException) => {
-      fail(error.code === 'EADDRINUSE' ? new Error(`Port ${port} is taken by another program. Choose another with --port, or --port 0 for a free one.`) : error);
+      fail(
+        error.code === 'EADDRINUSE'
+          ? new Error(
+              `Port ${port} is taken by another program. Choose another with --port, or --port 0 for a free one.`,
+            )
+          : error,
+      );
     });
     server.listen(port, LOOPBACK, done);
   });

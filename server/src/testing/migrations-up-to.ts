@@ -6,7 +6,8 @@ interface Journal {
   readonly entries: readonly { readonly tag: string; readonly when: number }[];
 }
 
-const journalOf = (folder: string): Journal => JSON.parse(readFileSync(join(folder, 'meta', '_journal.json'), 'utf8')) as Journal;
+const journalOf = (folder: string): Journal =>
+  JSON.parse(readFileSync(join(folder, 'meta', '_journal.json'), 'utf8')) as Journal;
 
 function folderOf(from: string, journal: Journal): string {
   const folder = mkdtempSync(join(tmpdir(), 'yellow-pane-migrations-'));

@@ -9,7 +9,10 @@ export const migrationsFolder = fileURLToPath(new URL('../../migrations', import
 const lockFile = fileURLToPath(new URL('../../../package-lock.json', import.meta.url));
 let read: Promise<Blob> | undefined;
 
-/** An empty database that is up to date, to start tests from: making one takes seconds, a copy of it hardly one. Kept between runs for as long as migrations and packages stay as they are. */
+/**
+ * An empty database that is up to date, to start tests from: making one takes seconds, a copy of it hardly
+ * one. Kept between runs for as long as migrations and packages stay as they are.
+ */
 export function emptyDatabase(): Promise<Blob> {
   read ??= keptOrMade();
   return read;
@@ -30,6 +33,7 @@ async function keptOrMade(): Promise<Blob> {
 
 function madeFrom(): string {
   const hash = createHash('sha256').update(readFileSync(lockFile));
-  for (const name of readdirSync(migrationsFolder).sort()) if (name.endsWith('.sql')) hash.update(name).update(readFileSync(join(migrationsFolder, name)));
+  for (const name of readdirSync(migrationsFolder).sort())
+    if (name.endsWith('.sql')) hash.update(name).update(readFileSync(join(migrationsFolder, name)));
   return hash.digest('hex').slice(0, 16);
 }

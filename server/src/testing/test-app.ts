@@ -10,7 +10,6 @@ import { searchHere } from '../features/reckon/search/searching';
 import { type Database, openDatabase } from '../db/database';
 import { emptyDatabase, migrationsFolder } from './template';
 
-
 export interface TestApp {
   readonly app: Express;
   readonly db: Database;
@@ -26,8 +25,21 @@ export async function testApp(more: { readonly hasRoom?: () => boolean } = {}): 
 
 /** The whole server on a database that is open. */
 export function appOn(db: Database, more: Partial<AppDeps> = {}): Pick<TestApp, 'app' | 'send'> {
-  const { app } = createApp({ db, clock: () => new Date('2026-11-24T09:20:00Z'), log: pino({ level: 'silent' }), version: 'test', search: searchHere, ...more });
-  return { app, send: (jobId, ops, change = {}) => request(app).post(`/api/jobs/${jobId}/changes`).send({ id: newId(), session: newId(), who: 'Wren', ops, ...change }) };
+  const { app } = createApp({
+    db,
+    clock: () => new Date('2026-11-24T09:20:00Z'),
+    log: pino({ level: 'silent' }),
+    version: 'test',
+    search: searchHere,
+    ...more,
+  });
+  return {
+    app,
+    send: (jobId, ops, change = {}) =>
+      request(app)
+        .post(`/api/jobs/${jobId}/changes`)
+        .send({ id: newId(), session: newId(), who: 'Wren', ops, ...change }),
+  };
 }
 
 export interface SmallJob {
@@ -42,12 +54,45 @@ export interface SmallJob {
 export function smallJob(): SmallJob {
   const [jobId, placeId, surfaceId, measureId] = [newId(), newId(), newId(), newId()];
   return {
-    jobId, placeId, surfaceId, measureId,
+    jobId,
+    placeId,
+    surfaceId,
+    measureId,
     ops: [
-      { op: 'put', table: 'job', id: jobId, fields: { name: 'Kestrel Hill', entryUnit: 'mm', archived: false } },
-      { op: 'put', table: 'place', id: placeId, fields: { ...NEW_PLACE, name: 'Lower station', bearing_deg: 225, position: 1 } },
-      { op: 'put', table: 'surface', id: surfaceId, fields: { ...NEW_SURFACE, placeId, tag: 'SW1', name: 'far left', position: 1 } },
-      { op: 'put', table: 'measure', id: measureId, fields: { surfaceId, kind: 'distance', fromPoint: 'tl', toPoint: 'tr', text: '34 5/8', unit: 'in', value_nm: 879_475_000, instrument: 'tape', sd_nm: null } },
+      {
+        op: 'put',
+        table: 'job',
+        id: jobId,
+        fields: { name: 'Kestrel Hill', entryUnit: 'mm', archived: false },
+      },
+      {
+        op: 'put',
+        table: 'place',
+        id: placeId,
+        fields: { ...NEW_PLACE, name: 'Lower station', bearing_deg: 225, position: 1 },
+      },
+      {
+        op: 'put',
+        table: 'surface',
+        id: surfaceId,
+        fields: { ...NEW_SURFACE, placeId, tag: 'SW1', name: 'far left', position: 1 },
+      },
+      {
+        op: 'put',
+        table: 'measure',
+        id: measureId,
+        fields: {
+          surfaceId,
+          kind: 'distance',
+          fromPoint: 'tl',
+          toPoint: 'tr',
+          text: '34 5/8',
+          unit: 'in',
+          value_nm: 879_475_000,
+          instrument: 'tape',
+          sd_nm: null,
+        },
+      },
     ],
   };
 }

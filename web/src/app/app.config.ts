@@ -1,4 +1,11 @@
-import { type ApplicationConfig, inject, isDevMode, provideAppInitializer, provideBrowserGlobalErrorListeners, provideZonelessChangeDetection } from '@angular/core';
+import {
+  type ApplicationConfig,
+  inject,
+  isDevMode,
+  provideAppInitializer,
+  provideBrowserGlobalErrorListeners,
+  provideZonelessChangeDetection,
+} from '@angular/core';
 import { provideRouter, withComponentInputBinding, withNavigationErrorHandler } from '@angular/router';
 import { provideNgIconsConfig, withContentSecurityPolicy } from '@ng-icons/core';
 import { provideEffects } from '@ngrx/effects';
@@ -15,7 +22,10 @@ export const appConfig: ApplicationConfig = {
     provideAppInitializer(() => inject(Drafts).load()),
     provideBrowserGlobalErrorListeners(),
     provideRouter(routes, withComponentInputBinding(), withNavigationErrorHandler(loadNewPage)),
-    provideStore({ [jobFeature.name]: jobFeature.reducer }, { runtimeChecks: { strictStateImmutability: isDevMode(), strictActionImmutability: isDevMode() } }),
+    provideStore(
+      { [jobFeature.name]: jobFeature.reducer },
+      { runtimeChecks: { strictStateImmutability: isDevMode(), strictActionImmutability: isDevMode() } },
+    ),
     provideEffects(jobEffects),
     provideNgIconsConfig({}, withContentSecurityPolicy()),
   ],

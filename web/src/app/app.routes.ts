@@ -1,20 +1,46 @@
 import type { Route, Routes, UrlMatcher } from '@angular/router';
 
 /** `survey` and `survey/<surface>` are one route, so that choosing a surface does not build the stop anew. */
-const withSurface = (path: string): UrlMatcher => (segments) => {
-  const [first, second] = segments;
-  if (first?.path !== path || segments.length > 2) return null;
-  return { consumed: segments, posParams: second === undefined ? {} : { surfaceId: second } };
-};
-const stop = (path: string, load: NonNullable<Route['loadComponent']>): Route => ({ matcher: withSurface(path), loadComponent: load });
+const withSurface =
+  (path: string): UrlMatcher =>
+  (segments) => {
+    const [first, second] = segments;
+    if (first?.path !== path || segments.length > 2) return null;
+    return { consumed: segments, posParams: second === undefined ? {} : { surfaceId: second } };
+  };
+const stop = (path: string, load: NonNullable<Route['loadComponent']>): Route => ({
+  matcher: withSurface(path),
+  loadComponent: load,
+});
 
 /** The URL is the selection: job, stop, surface. Each stop is a bundle of its own. */
 export const routes: Routes = [
-  { path: '', pathMatch: 'full', title: 'Jobs · Yellow Pane', loadComponent: async () => (await import('./jobs/jobs')).Jobs },
-  { path: 'films', title: 'Films · Yellow Pane', loadComponent: async () => (await import('./films/films')).Films },
-  { path: 'stock', title: 'Stock · Yellow Pane', loadComponent: async () => (await import('./stock/stock-page')).StockPage },
-  { path: 'bench', title: 'Bench · Yellow Pane', loadComponent: async () => (await import('./bench/bench')).Bench },
-  { path: 'settings', title: 'Settings · Yellow Pane', loadComponent: async () => (await import('./settings/settings')).Settings },
+  {
+    path: '',
+    pathMatch: 'full',
+    title: 'Jobs · Yellow Pane',
+    loadComponent: async () => (await import('./jobs/jobs')).Jobs,
+  },
+  {
+    path: 'films',
+    title: 'Films · Yellow Pane',
+    loadComponent: async () => (await import('./films/films')).Films,
+  },
+  {
+    path: 'stock',
+    title: 'Stock · Yellow Pane',
+    loadComponent: async () => (await import('./stock/stock-page')).StockPage,
+  },
+  {
+    path: 'bench',
+    title: 'Bench · Yellow Pane',
+    loadComponent: async () => (await import('./bench/bench')).Bench,
+  },
+  {
+    path: 'settings',
+    title: 'Settings · Yellow Pane',
+    loadComponent: async () => (await import('./settings/settings')).Settings,
+  },
   {
     path: 'jobs/:jobId',
     loadComponent: async () => (await import('./shell/job-shell')).JobShell,
@@ -29,5 +55,9 @@ export const routes: Routes = [
       stop('close', async () => (await import('./stops/close/close')).Close),
     ],
   },
-  { path: '**', title: 'Nothing here · Yellow Pane', loadComponent: async () => (await import('./shell/nothing-here')).NothingHere },
+  {
+    path: '**',
+    title: 'Nothing here · Yellow Pane',
+    loadComponent: async () => (await import('./shell/nothing-here')).NothingHere,
+  },
 ];

@@ -25,44 +25,112 @@ const all = (mm: number): Sides => ({ top_mm: mm, right_mm: mm, bottom_mm: mm, l
 
 export const ALLOWANCES: readonly Allowance[] = [
   {
-    method: 'trim in place', word: 'Trim in place', ...all(25), factoryEdge: 'at the top', source: COMMON_PRACTICE, suits: ['pane'],
-    reason: 'About 25 mm (1 in) over on every side, so that the film covers an out-of-square pane and every edge is trimmed against the frame.',
+    method: 'trim in place',
+    word: 'Trim in place',
+    ...all(25),
+    factoryEdge: 'at the top',
+    source: COMMON_PRACTICE,
+    suits: ['pane'],
+    reason:
+      'About 25 mm (1 in) over on every side, so that the film covers an out-of-square pane and every edge is trimmed against the frame.',
   },
   {
-    method: 'pre-squared', word: 'Pre-squared', top_mm: 0, right_mm: 25, bottom_mm: 25, left_mm: 0, factoryEdge: 'at one side', source: COMMON_PRACTICE, suits: ['pane'],
-    reason: 'One factory edge and one squared cross-cut are set into a top corner: only the other side and the bottom are trimmed.',
+    method: 'pre-squared',
+    word: 'Pre-squared',
+    top_mm: 0,
+    right_mm: 25,
+    bottom_mm: 25,
+    left_mm: 0,
+    factoryEdge: 'at one side',
+    source: COMMON_PRACTICE,
+    suits: ['pane'],
+    reason:
+      'One factory edge and one squared cross-cut are set into a top corner: only the other side and the bottom are trimmed.',
   },
   {
-    method: 'dry-fitted', word: 'Dry-fitted', ...all(25), factoryEdge: 'at the top', source: guess('as for trimming in place; no figure is handed down'), suits: ['pane'],
-    reason: 'Hung on the glass with the liner on, levelled, sides trimmed against the frame, top corners marked with tape, then taken down.',
+    method: 'dry-fitted',
+    word: 'Dry-fitted',
+    ...all(25),
+    factoryEdge: 'at the top',
+    source: guess('as for trimming in place; no figure is handed down'),
+    suits: ['pane'],
+    reason:
+      'Hung on the glass with the liner on, levelled, sides trimmed against the frame, top corners marked with tape, then taken down.',
   },
   {
-    method: 'security', word: 'Security, to the glass edge', ...all(25), factoryEdge: 'none', source: COMMON_PRACTICE, suits: ['pane'],
-    reason: 'About 25 mm over. The film must reach the glass edge: measure the glass, not the daylight opening; beads or the sash may have to come out.',
+    method: 'security',
+    word: 'Security, to the glass edge',
+    ...all(25),
+    factoryEdge: 'none',
+    source: COMMON_PRACTICE,
+    suits: ['pane'],
+    reason:
+      'About 25 mm over. The film must reach the glass edge: measure the glass, not the daylight opening; beads or the sash may have to come out.',
   },
   {
-    method: 'decor', word: 'Interior decor', ...all(50), factoryEdge: 'none', source: COMMON_PRACTICE, suits: ['wall', 'fixture', 'pane'],
+    method: 'decor',
+    word: 'Interior decor',
+    ...all(50),
+    factoryEdge: 'none',
+    source: COMMON_PRACTICE,
+    suits: ['wall', 'fixture', 'pane'],
     reason: 'About 50 mm (2 in) over on each side, to hold, to turn and to trim.',
   },
   {
-    method: 'column', word: 'Round a column', top_mm: 12.5, right_mm: 25, bottom_mm: 12.5, left_mm: 0, factoryEdge: 'none', source: COMMON_PRACTICE, suits: ['column'],
-    reason: 'Circumference + 25 mm for the lap, height + 25 mm, half at each end: the edges of the notches then meet floor and ceiling.',
+    method: 'column',
+    word: 'Round a column',
+    top_mm: 12.5,
+    right_mm: 25,
+    bottom_mm: 12.5,
+    left_mm: 0,
+    factoryEdge: 'none',
+    source: COMMON_PRACTICE,
+    suits: ['column'],
+    reason:
+      'Circumference + 25 mm for the lap, height + 25 mm, half at each end: the edges of the notches then meet floor and ceiling.',
   },
   {
-    method: 'wrapped edges', word: 'Wrapped round the edges', ...all(25), factoryEdge: 'none', source: guess('what is held while turning the edge, then trimmed on the back'), suits: ['panel', 'fixture'],
-    reason: 'Face and the edges to wrap, unrolled, and 25 mm over on each side to hold while the edge is turned.',
+    method: 'wrapped edges',
+    word: 'Wrapped round the edges',
+    ...all(25),
+    factoryEdge: 'none',
+    source: guess('what is held while turning the edge, then trimmed on the back'),
+    suits: ['panel', 'fixture'],
+    reason:
+      'Face and the edges to wrap, unrolled, and 25 mm over on each side to hold while the edge is turned.',
   },
   {
-    method: 'furrow girth', word: 'Into furrows', ...all(50), factoryEdge: 'none', source: COMMON_PRACTICE, suits: ['moulding'],
-    reason: 'The film must cover the unrolled girth, not the plain width; 50 mm over on each side as for decor film.',
+    method: 'furrow girth',
+    word: 'Into furrows',
+    ...all(50),
+    factoryEdge: 'none',
+    source: COMMON_PRACTICE,
+    suits: ['moulding'],
+    reason:
+      'The film must cover the unrolled girth, not the plain width; 50 mm over on each side as for decor film.',
   },
   {
-    method: 'curved, shrunk', word: 'Curved, shrunk outside', top_mm: 25, right_mm: 13, bottom_mm: 25, left_mm: 13, factoryEdge: 'at the top', source: COMMON_PRACTICE, suits: ['curved glass'],
-    reason: 'About 13 mm past each long side, so that most film lies on the glass; 25 mm at top and bottom. Hung 25 to 50 mm off the bottom seal while it is shrunk, so that the heat cooks neither edge nor seal.',
+    method: 'curved, shrunk',
+    word: 'Curved, shrunk outside',
+    top_mm: 25,
+    right_mm: 13,
+    bottom_mm: 25,
+    left_mm: 13,
+    factoryEdge: 'at the top',
+    source: COMMON_PRACTICE,
+    suits: ['curved glass'],
+    reason:
+      'About 13 mm past each long side, so that most film lies on the glass; 25 mm at top and bottom. Hung 25 to 50 mm off the bottom seal while it is shrunk, so that the heat cooks neither edge nor seal.',
   },
   {
-    method: 'textured wall', word: 'Textured wall', ...all(50), factoryEdge: 'none', source: guess('as for decor film, on the girth of the joints'), suits: ['wall'],
-    reason: 'The film is pressed into joints and pores: the unrolled girth counts, and 50 mm over on each side.',
+    method: 'textured wall',
+    word: 'Textured wall',
+    ...all(50),
+    factoryEdge: 'none',
+    source: guess('as for decor film, on the girth of the joints'),
+    suits: ['wall'],
+    reason:
+      'The film is pressed into joints and pores: the unrolled girth counts, and 50 mm over on each side.',
   },
 ];
 
@@ -76,18 +144,63 @@ export function allowanceFor(method: CutMethod): Allowance {
 /** Ways of fitting that suit a surface, the customary one first. */
 export function methodsFor(kind: SurfaceKind, shape: SurfaceShape): readonly Allowance[] {
   const own = ALLOWANCES.filter(({ suits }) => suits.includes(shape));
-  return [...own, ...ALLOWANCES.filter((allowance) => allowance.suits.includes(kind) && !own.includes(allowance) && shape !== 'curved glass')];
+  return [
+    ...own,
+    ...ALLOWANCES.filter(
+      (allowance) => allowance.suits.includes(kind) && !own.includes(allowance) && shape !== 'curved glass',
+    ),
+  ];
 }
 
 /** Figures for what turns a corner or is notched; each with its reason. */
 export const CORNER_RULES = {
-  guide_mm: { value: 25, least: 13, most: 38, reason: 'The first sheet is left turned round an inside corner by the width of the cutting guide, 13 to 38 mm.', source: COMMON_PRACTICE },
-  secondSheet_mm: { value: 3, reason: 'The second sheet is trimmed about 3 mm (1/8 in) past the corner on the first, through the top layer only.', source: COMMON_PRACTICE },
-  outsideSeam_mm: { value: 300, reason: 'No seam within 300 mm of an outside corner, unless the sheet is turned round it.', source: COMMON_PRACTICE },
-  sliver_mm: { value: 150, reason: 'No strip narrower than 150 mm: it is hard to lay straight and shows.', source: COMMON_PRACTICE },
+  guide_mm: {
+    value: 25,
+    least: 13,
+    most: 38,
+    reason:
+      'The first sheet is left turned round an inside corner by the width of the cutting guide, 13 to 38 mm.',
+    source: COMMON_PRACTICE,
+  },
+  secondSheet_mm: {
+    value: 3,
+    reason:
+      'The second sheet is trimmed about 3 mm (1/8 in) past the corner on the first, through the top layer only.',
+    source: COMMON_PRACTICE,
+  },
+  outsideSeam_mm: {
+    value: 300,
+    reason: 'No seam within 300 mm of an outside corner, unless the sheet is turned round it.',
+    source: COMMON_PRACTICE,
+  },
+  sliver_mm: {
+    value: 150,
+    reason: 'No strip narrower than 150 mm: it is hard to lay straight and shows.',
+    source: COMMON_PRACTICE,
+  },
   lap_mm: { value: 25, reason: 'Column and promoter seams lap 25 mm.', source: COMMON_PRACTICE },
-  doubleCut_mm: { value: 50, reason: 'For a double cut the sheets lap about 50 mm; the liner is left on under the lap.', source: COMMON_PRACTICE },
-  liftOff_mm: { value: 40, least: 25, most: 50, reason: 'Lifted 25 to 50 mm off the bottom seal while shrinking.', source: COMMON_PRACTICE },
-  linerStrip_mm: { value: 100, reason: 'A strip of liner 100 mm wide is slit down the middle and left on: it comes off first, to hang the sheet on the column.', source: COMMON_PRACTICE },
-  notch_mm: { value: 13, reason: 'At both ends of the strip a notch in the middle of the short edge: as wide as the strip, 13 mm deep, its sides flaring outwards at 45°. The wings keep their full length and flare on to floor and ceiling.', source: COMMON_PRACTICE },
+  doubleCut_mm: {
+    value: 50,
+    reason: 'For a double cut the sheets lap about 50 mm; the liner is left on under the lap.',
+    source: COMMON_PRACTICE,
+  },
+  liftOff_mm: {
+    value: 40,
+    least: 25,
+    most: 50,
+    reason: 'Lifted 25 to 50 mm off the bottom seal while shrinking.',
+    source: COMMON_PRACTICE,
+  },
+  linerStrip_mm: {
+    value: 100,
+    reason:
+      'A strip of liner 100 mm wide is slit down the middle and left on: it comes off first, to hang the sheet on the column.',
+    source: COMMON_PRACTICE,
+  },
+  notch_mm: {
+    value: 13,
+    reason:
+      'At both ends of the strip a notch in the middle of the short edge: as wide as the strip, 13 mm deep, its sides flaring outwards at 45°. The wings keep their full length and flare on to floor and ceiling.',
+    source: COMMON_PRACTICE,
+  },
 } as const;

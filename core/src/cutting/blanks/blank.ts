@@ -4,7 +4,10 @@ import { upToTenth } from '../tenths';
 import { type Sides, CORNER_RULES, allowanceFor } from './allowances';
 
 export interface BlankInput {
-  /** Smallest rectangle around the surface with its top edge level, or its unrolled girth where that is larger, mm. */
+  /**
+   * Smallest rectangle around the surface with its top edge level, or its unrolled girth where that is
+   * larger, mm.
+   */
   readonly aroundWidth_mm: number;
   readonly aroundHeight_mm: number;
   readonly method: CutMethod;
@@ -24,7 +27,10 @@ export interface Blank {
   readonly source: Source;
   readonly sides: Sides;
   readonly factoryEdge: 'at the top' | 'at one side' | 'none';
-  /** How it must lie: shrinking film gathers along the roll, so its top lies along a factory edge; grain runs along the roll. */
+  /**
+   * How it must lie: shrinking film gathers along the roll, so its top lies along a factory edge; grain runs
+   * along the roll.
+   */
   readonly lies: 'either way' | 'top across the roll' | 'top along the roll';
   /** May lie across or along the roll. Grain and pictures may not, nor film that will be shrunk. */
   readonly mayTurn90: boolean;
@@ -42,14 +48,30 @@ interface SideSum {
 }
 
 const WIDTH: Formula<SideSum> = {
-  id: 'cutting.blankWidth', word: 'blank width', says: 'W = width around the surface + left + right, rounded up to 0.1 mm', unit: 'mm', source: GEOMETRY,
-  inputs: { size_mm: { word: 'width around the surface', unit: 'mm' }, first_mm: { word: 'over on the left', unit: 'mm' }, second_mm: { word: 'over on the right', unit: 'mm' } },
+  id: 'cutting.blankWidth',
+  word: 'blank width',
+  says: 'W = width around the surface + left + right, rounded up to 0.1 mm',
+  unit: 'mm',
+  source: GEOMETRY,
+  inputs: {
+    size_mm: { word: 'width around the surface', unit: 'mm' },
+    first_mm: { word: 'over on the left', unit: 'mm' },
+    second_mm: { word: 'over on the right', unit: 'mm' },
+  },
   of: ({ size_mm, first_mm, second_mm }) => upToTenth(size_mm + first_mm + second_mm),
 };
 
 const HEIGHT: Formula<SideSum> = {
-  id: 'cutting.blankHeight', word: 'blank height', says: 'H = height around the surface + top + bottom, rounded up to 0.1 mm', unit: 'mm', source: GEOMETRY,
-  inputs: { size_mm: { word: 'height around the surface', unit: 'mm' }, first_mm: { word: 'over at the top', unit: 'mm' }, second_mm: { word: 'over at the bottom', unit: 'mm' } },
+  id: 'cutting.blankHeight',
+  word: 'blank height',
+  says: 'H = height around the surface + top + bottom, rounded up to 0.1 mm',
+  unit: 'mm',
+  source: GEOMETRY,
+  inputs: {
+    size_mm: { word: 'height around the surface', unit: 'mm' },
+    first_mm: { word: 'over at the top', unit: 'mm' },
+    second_mm: { word: 'over at the bottom', unit: 'mm' },
+  },
   of: ({ size_mm, first_mm, second_mm }) => upToTenth(size_mm + first_mm + second_mm),
 };
 
@@ -67,8 +89,10 @@ export function blankFor(input: BlankInput): Blank {
   refuseRange('aroundHeight_mm', aroundHeight_mm);
   const allowance = allowanceFor(method);
   const sides = sidesOf(input);
-  const remark = input.sides === undefined ? allowance.reason : `Changed for this job. Customary: ${allowance.reason}`;
-  const source: Source = input.sides === undefined ? allowance.source : { kind: 'measured here', text: 'set for this job' };
+  const remark =
+    input.sides === undefined ? allowance.reason : `Changed for this job. Customary: ${allowance.reason}`;
+  const source: Source =
+    input.sides === undefined ? allowance.source : { kind: 'measured here', text: 'set for this job' };
   const sum = (formula: Formula<SideSum>, inputs: SideSum): Reasoned<number> => {
     const step = applyFormula(formula, inputs, { remark, source });
     return { value: step.value, why: [step] };
@@ -85,15 +109,32 @@ export function blankFor(input: BlankInput): Blank {
     mayTurn90: direction === 'none' && !isShrunk,
     mayTurn180: direction !== 'one way',
     notes: notesOf(input),
-    inputsHash: hashText([aroundWidth_mm.toFixed(3), aroundHeight_mm.toFixed(3), method, direction, ...(input.sides === undefined ? [] : [input.sides.top_mm, input.sides.right_mm, input.sides.bottom_mm, input.sides.left_mm]), ...(input.left === undefined && input.right === undefined ? [] : [input.left, input.right])].join('|')),
+    inputsHash: hashText(
+      [
+        aroundWidth_mm.toFixed(3),
+        aroundHeight_mm.toFixed(3),
+        method,
+        direction,
+        ...(input.sides === undefined
+          ? []
+          : [input.sides.top_mm, input.sides.right_mm, input.sides.bottom_mm, input.sides.left_mm]),
+        ...(input.left === undefined && input.right === undefined ? [] : [input.left, input.right]),
+      ].join('|'),
+    ),
   };
 }
 
 /** At an inside corner the sheet is turned round by the guide, and what is trimmed away is added. */
 function sidesOf({ method, sides, left, right }: BlankInput): Sides {
   const base = sides ?? allowanceFor(method);
-  const at = (own_mm: number, turn: CornerTurn | undefined): number => (turn === 'inside corner' ? own_mm + CORNER_RULES.guide_mm.value : own_mm);
-  return { top_mm: base.top_mm, right_mm: at(base.right_mm, right), bottom_mm: base.bottom_mm, left_mm: at(base.left_mm, left) };
+  const at = (own_mm: number, turn: CornerTurn | undefined): number =>
+    turn === 'inside corner' ? own_mm + CORNER_RULES.guide_mm.value : own_mm;
+  return {
+    top_mm: base.top_mm,
+    right_mm: at(base.right_mm, right),
+    bottom_mm: base.bottom_mm,
+    left_mm: at(base.left_mm, left),
+  };
 }
 
 function notesOf({ method, direction, left, right }: BlankInput): readonly string[] {
@@ -102,13 +143,27 @@ function notesOf({ method, direction, left, right }: BlankInput): readonly strin
     ...(hasInside ? [CORNER_RULES.guide_mm.reason, CORNER_RULES.secondSheet_mm.reason] : []),
     ...(left === 'outside corner' || right === 'outside corner' ? [CORNER_RULES.outsideSeam_mm.reason] : []),
     ...(method === 'column' ? [CORNER_RULES.linerStrip_mm.reason, CORNER_RULES.notch_mm.reason] : []),
-    ...(method === 'curved, shrunk' ? ['Polyester film shrinks mainly along the roll: its top lies along a factory edge; it may be turned end for end, never by a quarter.', CORNER_RULES.liftOff_mm.reason] : []),
-    ...(direction === 'along the roll' ? ['Grain runs along the roll.'] : direction === 'one way' ? ['One-way picture: its top towards the roll’s end.'] : []),
+    ...(method === 'curved, shrunk'
+      ? [
+          'Polyester film shrinks mainly along the roll: its top lies along a factory edge; it may be turned end for end, never by a quarter.',
+          CORNER_RULES.liftOff_mm.reason,
+        ]
+      : []),
+    ...(direction === 'along the roll'
+      ? ['Grain runs along the roll.']
+      : direction === 'one way'
+        ? ['One-way picture: its top towards the roll’s end.']
+        : []),
   ];
 }
 
 function refuseRange(path: string, value_mm: number): void {
-  if (!(value_mm >= 1 && value_mm <= LARGEST_MM)) throw new CoreError('CUTTING_BLANK_RANGE', { path, expected: `1 to ${LARGEST_MM} mm`, got: String(value_mm) });
+  if (!(value_mm >= 1 && value_mm <= LARGEST_MM))
+    throw new CoreError('CUTTING_BLANK_RANGE', {
+      path,
+      expected: `1 to ${LARGEST_MM} mm`,
+      got: String(value_mm),
+    });
 }
 
 /** @source FNV-1a, 32 bit (from memory) */

@@ -27,7 +27,8 @@ export interface CutInput extends BlankInput {
   /** Height of the surface's foot over the floor, to keep seams out of the eyes' way; null: unknown. */
   readonly footHeight_mm?: number | null | undefined;
   /** Girths of a round column. */
-  readonly column?: { readonly foot_mm: number; readonly top_mm: number; readonly height_mm: number } | undefined;
+  readonly column?:
+    { readonly foot_mm: number; readonly top_mm: number; readonly height_mm: number } | undefined;
 }
 
 /** One piece of film to cut. */
@@ -53,7 +54,12 @@ export interface CutBlank {
 export interface CutBlanks {
   readonly whole: Blank;
   readonly blanks: readonly CutBlank[];
-  readonly seams: { readonly way: 'upright' | 'level' | 'none'; readonly at_mm: readonly number[]; readonly kind: SeamKind; readonly lap_mm: number };
+  readonly seams: {
+    readonly way: 'upright' | 'level' | 'none';
+    readonly at_mm: readonly number[];
+    readonly kind: SeamKind;
+    readonly lap_mm: number;
+  };
   readonly notes: readonly string[];
   /** No roll is wide enough and no seam is allowed: by how much, and what would do. */
   readonly tooWide?: TooWide | undefined;
@@ -69,16 +75,37 @@ export interface TooWide {
 
 const EYES_MM = [1400, 1700] as const;
 
-export const lapOf = (kind: SeamKind): number => (kind === 'butt' ? 0 : kind === 'double cut' ? CORNER_RULES.doubleCut_mm.value : CORNER_RULES.lap_mm.value);
+export const lapOf = (kind: SeamKind): number =>
+  kind === 'butt' ? 0 : kind === 'double cut' ? CORNER_RULES.doubleCut_mm.value : CORNER_RULES.lap_mm.value;
 
-/** Customary seams: decor and wall films by double cut, glass films edge to edge, laps over promoter where asked. */
-export function customarySeam(method: BlankInput['method'], direction: FilmDirection, repeat_mm: number | null): SeamWishes {
-  const kind: SeamKind = method === 'column' || method === 'textured wall' ? 'lap over promoter' : method === 'decor' || method === 'wrapped edges' || method === 'furrow girth' ? 'double cut' : 'butt';
-  return { kind, placing: 'equal drops', match: repeat_mm === null || direction === 'none' ? 'none' : 'straight', firstDrop: 'save film' };
+/**
+ * Customary seams: decor and wall films by double cut, glass films edge to edge, laps over promoter where
+ * asked.
+ */
+export function customarySeam(
+  method: BlankInput['method'],
+  direction: FilmDirection,
+  repeat_mm: number | null,
+): SeamWishes {
+  const kind: SeamKind =
+    method === 'column' || method === 'textured wall'
+      ? 'lap over promoter'
+      : method === 'decor' || method === 'wrapped edges' || method === 'furrow girth'
+        ? 'double cut'
+        : 'butt';
+  return {
+    kind,
+    placing: 'equal drops',
+    match: repeat_mm === null || direction === 'none' ? 'none' : 'straight',
+    firstDrop: 'save film',
+  };
 }
 
-/** The pieces to cut for one surface: one, or drops with seams between when no roll is wide enough.
- *  @throws CoreError CUTTING_BLANK_RANGE as `blankFor` @source allowances and seam rules: common practice, no published source */
+/**
+ * The pieces to cut for one surface: one, or drops with seams between when no roll is wide enough.
+ * @throws CoreError CUTTING_BLANK_RANGE as `blankFor`
+ * @source allowances and seam rules: common practice, no published source
+ */
 export function cutBlanks(input: CutInput): CutBlanks {
   const whole = blankFor(input);
   const { seam, repeat_mm } = input;
@@ -86,28 +113,93 @@ export function cutBlanks(input: CutInput): CutBlanks {
   const usable = [...input.rollWidths_mm].filter((width) => width > 0).sort((a, b) => a - b);
   const widest = usable.at(-1);
   const [width, height] = [whole.width_mm.value, whole.height_mm.value];
-  const sector = input.column === undefined ? undefined : sectorBlank({ ...input.column, lap_mm: whole.sides.left_mm + whole.sides.right_mm, over_mm: whole.sides.top_mm });
+  const sector =
+    input.column === undefined
+      ? undefined
+      : sectorBlank({
+          ...input.column,
+          lap_mm: whole.sides.left_mm + whole.sides.right_mm,
+          over_mm: whole.sides.top_mm,
+        });
   const make = (blank: Omit<CutBlank, 'across_mm' | 'along_mm' | 'cell_mm' | 'phase_mm'>): CutBlank => {
-    const [across, along] = whole.lies === 'top along the roll' ? [blank.height_mm, blank.width_mm] : [blank.width_mm, blank.height_mm];
-    const isPatterned = seam.match !== 'none' && repeat_mm !== null && repeat_mm > 0 && whole.lies === 'top across the roll';
+    const [across, along] =
+      whole.lies === 'top along the roll'
+        ? [blank.height_mm, blank.width_mm]
+        : [blank.width_mm, blank.height_mm];
+    const isPatterned =
+      seam.match !== 'none' && repeat_mm !== null && repeat_mm > 0 && whole.lies === 'top across the roll';
     if (!isPatterned) return { ...blank, across_mm: across, along_mm: along, cell_mm: along, phase_mm: 0 };
     const phase_mm = phaseOf(seam.match, seam.firstDrop, blank.drop - 1, along, repeat_mm);
     const own_mm = upToTenth(phase_mm + along);
-    return { ...blank, across_mm: across, along_mm: own_mm, cell_mm: blank.of === 1 ? own_mm : cellOf(along, phase_mm, repeat_mm).value, phase_mm };
+    return {
+      ...blank,
+      across_mm: across,
+      along_mm: own_mm,
+      cell_mm: blank.of === 1 ? own_mm : cellOf(along, phase_mm, repeat_mm).value,
+      phase_mm,
+    };
   };
-  if (repeat_mm === 0) notes.push('The film says its pattern repeats every 0 mm: taken as no pattern. Put the repeat right in the catalogue.');
-  const hashed = (blanks: readonly CutBlank[]): string => hashText([whole.inputsHash, ...blanks.flatMap(({ width_mm, height_mm, across_mm, along_mm, phase_mm, left_mm, top_mm }) => [width_mm, height_mm, across_mm, along_mm, phase_mm, left_mm, top_mm])].join('|'));
-  const result = (blanks: readonly CutBlank[], seams: CutBlanks['seams']): CutBlanks => ({ whole, blanks, seams, notes, inputsHash: blanks.length === 1 && blanks[0]?.along_mm === height && sector === undefined ? whole.inputsHash : hashed(blanks) });
+  if (repeat_mm === 0)
+    notes.push(
+      'The film says its pattern repeats every 0 mm: taken as no pattern. Put the repeat right in the catalogue.',
+    );
+  const hashed = (blanks: readonly CutBlank[]): string =>
+    hashText(
+      [
+        whole.inputsHash,
+        ...blanks.flatMap(({ width_mm, height_mm, across_mm, along_mm, phase_mm, left_mm, top_mm }) => [
+          width_mm,
+          height_mm,
+          across_mm,
+          along_mm,
+          phase_mm,
+          left_mm,
+          top_mm,
+        ]),
+      ].join('|'),
+    );
+  const result = (blanks: readonly CutBlank[], seams: CutBlanks['seams']): CutBlanks => ({
+    whole,
+    blanks,
+    seams,
+    notes,
+    inputsHash:
+      blanks.length === 1 && blanks[0]?.along_mm === height && sector === undefined
+        ? whole.inputsHash
+        : hashed(blanks),
+  });
   const none = { way: 'none', at_mm: [], kind: seam.kind, lap_mm: 0 } as const;
   if (sector !== undefined) {
-    notes.push(`Cut as a ring sector: inner radius ${sector.inner_mm.value.toFixed(0)} mm, outer ${sector.outer_mm.value.toFixed(0)} mm, ${((sector.angle_rad.value * 180) / Math.PI).toFixed(2)}°, out of ${sector.width_mm.toFixed(0)} × ${sector.height_mm.toFixed(0)} mm.`);
-    if (widest === undefined || sector.width_mm <= widest || (whole.mayTurn90 && sector.height_mm <= widest)) return result([make({ drop: 1, of: 1, width_mm: sector.width_mm, height_mm: sector.height_mm, left_mm: 0, top_mm: 0, sector })], none);
+    notes.push(
+      `Cut as a ring sector: inner radius ${sector.inner_mm.value.toFixed(0)} mm, outer ${sector.outer_mm.value.toFixed(0)} mm, ${((sector.angle_rad.value * 180) / Math.PI).toFixed(2)}°, out of ${sector.width_mm.toFixed(0)} × ${sector.height_mm.toFixed(0)} mm.`,
+    );
+    if (widest === undefined || sector.width_mm <= widest || (whole.mayTurn90 && sector.height_mm <= widest))
+      return result(
+        [
+          make({
+            drop: 1,
+            of: 1,
+            width_mm: sector.width_mm,
+            height_mm: sector.height_mm,
+            left_mm: 0,
+            top_mm: 0,
+            sector,
+          }),
+        ],
+        none,
+      );
     return inSectors(input, whole, widest, make, result, notes);
   }
   const acrossRoll = whole.lies === 'top along the roll' ? height : width;
   const one = make({ drop: 1, of: 1, width_mm: width, height_mm: height, left_mm: 0, top_mm: 0 });
-  if (widest === undefined) { notes.push('No roll width is known for this film: seams cannot be placed. Give its widths in the catalogue.'); return result([one], none); }
-  if (acrossRoll <= widest || (whole.mayTurn90 && Math.min(width, height) <= widest)) return result([one], none);
+  if (widest === undefined) {
+    notes.push(
+      'No roll width is known for this film: seams cannot be placed. Give its widths in the catalogue.',
+    );
+    return result([one], none);
+  }
+  if (acrossRoll <= widest || (whole.mayTurn90 && Math.min(width, height) <= widest))
+    return result([one], none);
   if (input.maySeam === false) {
     const tooWide = widthWanting(whole, acrossRoll, widest);
     notes.push(tooWideWord(tooWide));
@@ -116,15 +208,38 @@ export function cutBlanks(input: CutInput): CutBlanks {
   const lap_mm = lapOf(seam.kind);
   const upright = seamsAcross(input, whole, widest, lap_mm);
   const level = whole.lies === 'top across the roll' ? undefined : seamsDown(input, whole, widest, lap_mm);
-  const useLevel = whole.lies === 'top along the roll' || (level !== undefined && (level.widths.length < upright.widths.length || (level.widths.length === upright.widths.length && level.broken.length < upright.broken.length)));
+  const useLevel =
+    whole.lies === 'top along the roll' ||
+    (level !== undefined &&
+      (level.widths.length < upright.widths.length ||
+        (level.widths.length === upright.widths.length && level.broken.length < upright.broken.length)));
   if (useLevel && level !== undefined) {
     notes.push(...level.broken);
-    const blanks = level.widths.map((own, index) => make({ drop: index + 1, of: level.widths.length, width_mm: width, height_mm: own, left_mm: 0, top_mm: level.starts[index] ?? 0 }));
+    const blanks = level.widths.map((own, index) =>
+      make({
+        drop: index + 1,
+        of: level.widths.length,
+        width_mm: width,
+        height_mm: own,
+        left_mm: 0,
+        top_mm: level.starts[index] ?? 0,
+      }),
+    );
     return result(blanks, { way: 'level', at_mm: level.seams, kind: seam.kind, lap_mm });
   }
   notes.push(...upright.broken);
-  if (upright.widths.length > 1) notes.push('Hang the drops in the order of their numbers, all from one roll: shade and grain follow on.');
-  const blanks = upright.widths.map((own, index) => make({ drop: index + 1, of: upright.widths.length, width_mm: own, height_mm: height, left_mm: upright.starts[index] ?? 0, top_mm: 0 }));
+  if (upright.widths.length > 1)
+    notes.push('Hang the drops in the order of their numbers, all from one roll: shade and grain follow on.');
+  const blanks = upright.widths.map((own, index) =>
+    make({
+      drop: index + 1,
+      of: upright.widths.length,
+      width_mm: own,
+      height_mm: height,
+      left_mm: upright.starts[index] ?? 0,
+      top_mm: 0,
+    }),
+  );
   return result(blanks, { way: 'upright', at_mm: upright.seams, kind: seam.kind, lap_mm });
 }
 
@@ -133,7 +248,11 @@ function widthWanting({ lies, sides }: Blank, acrossRoll_mm: number, widest_mm: 
   const isDown = lies === 'top along the roll';
   const glass_mm = acrossRoll_mm - (isDown ? sides.top_mm + sides.bottom_mm : sides.left_mm + sides.right_mm);
   const over_mm = Math.floor((widest_mm - glass_mm) / 2);
-  return { by_mm: upToTenth(acrossRoll_mm - widest_mm), over_mm: over_mm >= 0 ? over_mm : undefined, sides: isDown ? 'top and bottom' : 'left and right' };
+  return {
+    by_mm: upToTenth(acrossRoll_mm - widest_mm),
+    over_mm: over_mm >= 0 ? over_mm : undefined,
+    sides: isDown ? 'top and bottom' : 'left and right',
+  };
 }
 
 /** Said at the blank and where it could not be laid. */
@@ -141,53 +260,144 @@ export function tooWideWord({ by_mm, over_mm, sides }: TooWide): string {
   return `Short by ${by_mm} mm: ${over_mm === undefined ? 'take a wider roll' : `take ${over_mm} mm over at ${sides}, or a wider roll`}. Curved glass and glass of a vehicle get no seam.`;
 }
 
-function seamsAcross({ seam, hiddenAcross_mm = [], left, right }: CutInput, whole: Blank, roll_mm: number, lap_mm: number): ReturnType<typeof placeSeams> {
+function seamsAcross(
+  { seam, hiddenAcross_mm = [], left, right }: CutInput,
+  whole: Blank,
+  roll_mm: number,
+  lap_mm: number,
+): ReturnType<typeof placeSeams> {
   const total = whole.width_mm.value;
   const clear = CORNER_RULES.outsideSeam_mm.value;
-  const keptFree: (readonly [number, number])[] = [...(left === 'outside corner' ? [[0, whole.sides.left_mm + clear] as const] : []), ...(right === 'outside corner' ? [[total - whole.sides.right_mm - clear, total] as const] : [])];
-  return placeSeams({ whole_mm: total, roll_mm, lap_mm, placing: seam.placing, hiddenAt_mm: hiddenAcross_mm.map((at) => at + whole.sides.left_mm), keptFree });
+  const keptFree: (readonly [number, number])[] = [
+    ...(left === 'outside corner' ? [[0, whole.sides.left_mm + clear] as const] : []),
+    ...(right === 'outside corner' ? [[total - whole.sides.right_mm - clear, total] as const] : []),
+  ];
+  return placeSeams({
+    whole_mm: total,
+    roll_mm,
+    lap_mm,
+    placing: seam.placing,
+    hiddenAt_mm: hiddenAcross_mm.map((at) => at + whole.sides.left_mm),
+    keptFree,
+  });
 }
 
-function seamsDown({ seam, footHeight_mm }: CutInput, whole: Blank, roll_mm: number, lap_mm: number): ReturnType<typeof placeSeams> {
+function seamsDown(
+  { seam, footHeight_mm }: CutInput,
+  whole: Blank,
+  roll_mm: number,
+  lap_mm: number,
+): ReturnType<typeof placeSeams> {
   const total = whole.height_mm.value;
   const foot = footHeight_mm ?? null;
   const toTop = (over_mm: number): number => total - whole.sides.bottom_mm - (over_mm - (foot ?? 0));
-  const keptFree: (readonly [number, number])[] = foot === null ? [] : [[toTop(EYES_MM[1]), toTop(EYES_MM[0])]];
+  const keptFree: (readonly [number, number])[] =
+    foot === null ? [] : [[toTop(EYES_MM[1]), toTop(EYES_MM[0])]];
   return placeSeams({ whole_mm: total, roll_mm, lap_mm, placing: seam.placing, hiddenAt_mm: [], keptFree });
 }
 
 /** A tapered column wider than the roll: equal sectors with a lap each. */
-function inSectors(input: CutInput, whole: Blank, widest_mm: number, make: (blank: Omit<CutBlank, 'across_mm' | 'along_mm' | 'cell_mm' | 'phase_mm'>) => CutBlank, result: (blanks: readonly CutBlank[], seams: CutBlanks['seams']) => CutBlanks, notes: string[]): CutBlanks {
+function inSectors(
+  input: CutInput,
+  whole: Blank,
+  widest_mm: number,
+  make: (blank: Omit<CutBlank, 'across_mm' | 'along_mm' | 'cell_mm' | 'phase_mm'>) => CutBlank,
+  result: (blanks: readonly CutBlank[], seams: CutBlanks['seams']) => CutBlanks,
+  notes: string[],
+): CutBlanks {
   const column = input.column ?? { foot_mm: 0, top_mm: 0, height_mm: 0 };
   const lap_mm = whole.sides.left_mm + whole.sides.right_mm;
   for (let count = 2; count <= 12; count += 1) {
-    /** A part of the girth opens to the same radii: the parts are reckoned as columns of a part of the girth and height along the slope. */
+    /**
+     * A part of the girth opens to the same radii: the parts are reckoned as columns of a part of the girth
+     * and height along the slope.
+     */
     const part = partOf(column, count, lap_mm, whole.sides.top_mm);
-    if (part === undefined || (part.width_mm > widest_mm && !(whole.mayTurn90 && part.height_mm <= widest_mm))) continue;
+    if (
+      part === undefined ||
+      (part.width_mm > widest_mm && !(whole.mayTurn90 && part.height_mm <= widest_mm))
+    )
+      continue;
     notes.push(`${count} sectors with a lap of ${lap_mm} mm each.`);
     const girth = Math.max(column.foot_mm, column.top_mm);
-    const blanks = Array.from({ length: count }, (_, index) => make({ drop: index + 1, of: count, width_mm: part.width_mm, height_mm: part.height_mm, left_mm: upToTenth((index * girth) / count), top_mm: 0, sector: part }));
-    return result(blanks, { way: 'upright', at_mm: blanks.slice(1).map(({ left_mm }) => left_mm), kind: 'lap over promoter', lap_mm });
+    const blanks = Array.from({ length: count }, (_, index) =>
+      make({
+        drop: index + 1,
+        of: count,
+        width_mm: part.width_mm,
+        height_mm: part.height_mm,
+        left_mm: upToTenth((index * girth) / count),
+        top_mm: 0,
+        sector: part,
+      }),
+    );
+    return result(blanks, {
+      way: 'upright',
+      at_mm: blanks.slice(1).map(({ left_mm }) => left_mm),
+      kind: 'lap over promoter',
+      lap_mm,
+    });
   }
   notes.push('No roll is wide enough even for a twelfth of this column.');
-  return result([make({ drop: 1, of: 1, width_mm: whole.width_mm.value, height_mm: whole.height_mm.value, left_mm: 0, top_mm: 0 })], { way: 'none', at_mm: [], kind: input.seam.kind, lap_mm: 0 });
+  return result(
+    [
+      make({
+        drop: 1,
+        of: 1,
+        width_mm: whole.width_mm.value,
+        height_mm: whole.height_mm.value,
+        left_mm: 0,
+        top_mm: 0,
+      }),
+    ],
+    { way: 'none', at_mm: [], kind: input.seam.kind, lap_mm: 0 },
+  );
 }
 
-/** One of so many equal parts of a frustum's film: the same radii, a part of the angle. A column of the n-th part of both girths whose slope is as long opens to just that. */
-function partOf({ foot_mm, top_mm, height_mm }: NonNullable<CutInput['column']>, count: number, lap_mm: number, over_mm: number): SectorBlank | undefined {
+/**
+ * One of so many equal parts of a frustum's film: the same radii, a part of the angle. A column of the n-th
+ * part of both girths whose slope is as long opens to just that.
+ */
+function partOf(
+  { foot_mm, top_mm, height_mm }: NonNullable<CutInput['column']>,
+  count: number,
+  lap_mm: number,
+  over_mm: number,
+): SectorBlank | undefined {
   const slope = Math.hypot(height_mm, (foot_mm - top_mm) / (2 * Math.PI));
   const [foot, top] = [foot_mm / count, top_mm / count];
   const upright = Math.sqrt(Math.max(0, slope ** 2 - ((foot - top) / (2 * Math.PI)) ** 2));
   return sectorBlank({ foot_mm: foot, top_mm: top, height_mm: upright, lap_mm, over_mm });
 }
 
-/** What a drop must keep from the next one of its surface, so that their pattern meets; undefined: nothing. */
-export function meetsOf({ along_mm, cell_mm, drop, of }: CutBlank, group: string, repeat_mm: number | null): { readonly group: string; readonly drop: number; readonly cell_mm: number; readonly repeat_mm?: number } | undefined {
-  return of < 2 || cell_mm === along_mm ? undefined : { group, drop, cell_mm, ...(repeat_mm === null ? {} : { repeat_mm }) };
+/**
+ * What a drop must keep from the next one of its surface, so that their pattern meets; undefined: nothing.
+ */
+export function meetsOf(
+  { along_mm, cell_mm, drop, of }: CutBlank,
+  group: string,
+  repeat_mm: number | null,
+):
+  | { readonly group: string; readonly drop: number; readonly cell_mm: number; readonly repeat_mm?: number }
+  | undefined {
+  return of < 2 || cell_mm === along_mm
+    ? undefined
+    : { group, drop, cell_mm, ...(repeat_mm === null ? {} : { repeat_mm }) };
 }
 
 /** The piece as the layout wants it. @param mustEdge whether the wish for a factory edge is a must */
-export function layoutPieceOf({ whole }: Pick<CutBlanks, 'whole'>, { across_mm, along_mm }: CutBlank, id: string, mustEdge: boolean): LayoutPiece {
+export function layoutPieceOf(
+  { whole }: Pick<CutBlanks, 'whole'>,
+  { across_mm, along_mm }: CutBlank,
+  id: string,
+  mustEdge: boolean,
+): LayoutPiece {
   const wants = whole.factoryEdge !== 'none';
-  return { id, across_mm, along_mm, mayTurn90: whole.mayTurn90, ...(wants ? (mustEdge ? { wantsEdge: true } : { likesEdge: true }) : {}) };
+  return {
+    id,
+    across_mm,
+    along_mm,
+    mayTurn90: whole.mayTurn90,
+    ...(wants ? (mustEdge ? { wantsEdge: true } : { likesEdge: true }) : {}),
+  };
 }

@@ -11,7 +11,9 @@ export interface DropsInput {
   readonly roll_mm: number;
   readonly lap_mm: number;
   readonly placing: SeamPlacing;
-  /** Where a seam would not be seen: a mullion, the edge of an opening. From the left end of what is covered. */
+  /**
+   * Where a seam would not be seen: a mullion, the edge of an opening. From the left end of what is covered.
+   */
   readonly hiddenAt_mm: readonly number[];
   /** Stretches where no seam may be: near an outside corner, across the eyes. */
   readonly keptFree: readonly (readonly [from_mm: number, to_mm: number])[];
@@ -33,9 +35,18 @@ interface CountInputs {
 }
 
 export const DROP_COUNT: Formula<CountInputs> = {
-  id: 'cutting.drops', word: 'drops', says: 'n = (width to cover − lap) ÷ (roll width − lap), rounded up', unit: 'count', source: GEOMETRY,
-  inputs: { whole_mm: { word: 'width to cover', unit: 'mm' }, roll_mm: { word: 'roll width', unit: 'mm' }, lap_mm: { word: 'lap', unit: 'mm' } },
-  of: ({ whole_mm, roll_mm, lap_mm }) => Math.max(1, Math.ceil((whole_mm - lap_mm) / (roll_mm - lap_mm) - 1e-9)),
+  id: 'cutting.drops',
+  word: 'drops',
+  says: 'n = (width to cover − lap) ÷ (roll width − lap), rounded up',
+  unit: 'count',
+  source: GEOMETRY,
+  inputs: {
+    whole_mm: { word: 'width to cover', unit: 'mm' },
+    roll_mm: { word: 'roll width', unit: 'mm' },
+    lap_mm: { word: 'lap', unit: 'mm' },
+  },
+  of: ({ whole_mm, roll_mm, lap_mm }) =>
+    Math.max(1, Math.ceil((whole_mm - lap_mm) / (roll_mm - lap_mm) - 1e-9)),
 };
 
 export function dropCount(inputs: CountInputs): Reasoned<number> {
@@ -47,7 +58,11 @@ const STEP_MM = 5;
 const HIDDEN_WORTH = 120;
 const EXTRA_DROP = 1e5;
 
-/** Puts seams where the rules want them: never a sliver, never in a stretch kept free, at a mullion when one is near, else as the placing says. With no such place a drop more is tried, then the rules that give are named. */
+/**
+ * Puts seams where the rules want them: never a sliver, never in a stretch kept free, at a mullion when one
+ * is near, else as the placing says. With no such place a drop more is tried, then the rules that give are
+ * named.
+ */
 export function placeSeams(input: DropsInput): Drops {
   const { value: count } = dropCount(input);
   if (count === 1) return { widths: [upToTenth(input.whole_mm)], starts: [0], seams: [], broken: [] };
@@ -55,8 +70,14 @@ export function placeSeams(input: DropsInput): Drops {
   if (tried !== undefined) return { ...tried, broken: [] };
   const forced = best(input, count, true) ?? evenly(input, count);
   const broken = [
-    ...(forced.widths.some((width) => width < CORNER_RULES.sliver_mm.value) ? [CORNER_RULES.sliver_mm.reason] : []),
-    ...(forced.seams.some((seam) => isKeptFree(input, seam)) ? ['A seam falls where none should be: near an outside corner or across the eyes. A wider roll would do without.'] : []),
+    ...(forced.widths.some((width) => width < CORNER_RULES.sliver_mm.value)
+      ? [CORNER_RULES.sliver_mm.reason]
+      : []),
+    ...(forced.seams.some((seam) => isKeptFree(input, seam))
+      ? [
+          'A seam falls where none should be: near an outside corner or across the eyes. A wider roll would do without.',
+        ]
+      : []),
   ];
   return { ...forced, broken };
 }
@@ -79,7 +100,8 @@ function best(input: DropsInput, count: number, isForced: boolean): Omit<Drops, 
       const at = spots[to] ?? 0;
       const free = isFree[to] === true;
       if (!free && !isForced) continue;
-      const own = Math.abs(at - wanted) - (isHidden[to] === true ? HIDDEN_WORTH : 0) + (free ? 0 : EXTRA_DROP);
+      const own =
+        Math.abs(at - wanted) - (isHidden[to] === true ? HIDDEN_WORTH : 0) + (free ? 0 : EXTRA_DROP);
       if (seam === 1) {
         const width = at + lap_mm / 2;
         if (width >= least && width <= roll_mm + 1e-6) next[to] = own;
@@ -99,11 +121,19 @@ function best(input: DropsInput, count: number, isForced: boolean): Omit<Drops, 
   let end = -1;
   for (let index = 0; index < spots.length; index += 1) {
     const width = whole_mm - (spots[index] ?? 0) + lap_mm / 2;
-    if (width >= least && width <= roll_mm + 1e-6 && (costs[index] ?? Number.POSITIVE_INFINITY) < (end < 0 ? Number.POSITIVE_INFINITY : (costs[end] ?? 0))) end = index;
+    if (
+      width >= least &&
+      width <= roll_mm + 1e-6 &&
+      (costs[index] ?? Number.POSITIVE_INFINITY) < (end < 0 ? Number.POSITIVE_INFINITY : (costs[end] ?? 0))
+    )
+      end = index;
   }
   if (end < 0) return undefined;
   const seams: number[] = [];
-  for (let seam = count - 1, at = end; seam > 0; seam -= 1) { seams.unshift(spots[at] ?? 0); at = back[seam - 1]?.[at] ?? -1; }
+  for (let seam = count - 1, at = end; seam > 0; seam -= 1) {
+    seams.unshift(spots[at] ?? 0);
+    at = back[seam - 1]?.[at] ?? -1;
+  }
   return drawn(input, seams);
 }
 
@@ -112,22 +142,36 @@ function candidates({ whole_mm, roll_mm, lap_mm, hiddenAt_mm, keptFree }: DropsI
   for (let at = STEP_MM; at < whole_mm; at += STEP_MM) found.add(at);
   for (const at of hiddenAt_mm) if (at > 0 && at < whole_mm) found.add(at);
   for (const [from, to] of keptFree) for (const at of [from, to]) if (at > 0 && at < whole_mm) found.add(at);
-  for (let n = 1; n * (roll_mm - lap_mm) < whole_mm; n += 1) { found.add(n * (roll_mm - lap_mm) + lap_mm / 2); found.add(whole_mm - n * (roll_mm - lap_mm) - lap_mm / 2); }
+  for (let n = 1; n * (roll_mm - lap_mm) < whole_mm; n += 1) {
+    found.add(n * (roll_mm - lap_mm) + lap_mm / 2);
+    found.add(whole_mm - n * (roll_mm - lap_mm) - lap_mm / 2);
+  }
   return [...found].filter((at) => at > 0 && at < whole_mm).sort((a, b) => a - b);
 }
 
 function wantedAt({ whole_mm, roll_mm, lap_mm, placing }: DropsInput, seam: number, count: number): number {
-  return Math.min(whole_mm, placing === 'equal drops' ? (seam * whole_mm) / count : seam * (roll_mm - lap_mm) + lap_mm / 2);
+  return Math.min(
+    whole_mm,
+    placing === 'equal drops' ? (seam * whole_mm) / count : seam * (roll_mm - lap_mm) + lap_mm / 2,
+  );
 }
 
-const isKeptFree = ({ keptFree }: DropsInput, at: number): boolean => keptFree.some(([from, to]) => at > from + 1e-6 && at < to - 1e-6);
+const isKeptFree = ({ keptFree }: DropsInput, at: number): boolean =>
+  keptFree.some(([from, to]) => at > from + 1e-6 && at < to - 1e-6);
 
 function evenly(input: DropsInput, count: number): Omit<Drops, 'broken'> {
-  return drawn(input, Array.from({ length: count - 1 }, (_, index) => ((index + 1) * input.whole_mm) / count));
+  return drawn(
+    input,
+    Array.from({ length: count - 1 }, (_, index) => ((index + 1) * input.whole_mm) / count),
+  );
 }
 
 function drawn({ whole_mm, lap_mm }: DropsInput, seams: readonly number[]): Omit<Drops, 'broken'> {
   const starts = [0, ...seams.map((at) => at - lap_mm / 2)];
   const ends = [...seams.map((at) => at + lap_mm / 2), whole_mm];
-  return { seams, starts, widths: starts.map((start, index) => upToTenth((ends[index] ?? whole_mm) - start)) };
+  return {
+    seams,
+    starts,
+    widths: starts.map((start, index) => upToTenth((ends[index] ?? whole_mm) - start)),
+  };
 }

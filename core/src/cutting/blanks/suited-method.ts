@@ -2,9 +2,18 @@ import type { CutMethod, FilmFamily, SurfaceKind, SurfaceShape } from '../../job
 import { type Allowance, methodsFor } from './allowances';
 
 /** Films for glass that are trimmed to it. */
-const GLASS: readonly FilmFamily[] = ['solar', 'low emissivity', 'vehicle tint', 'frosted', 'exterior protection'];
+const GLASS: readonly FilmFamily[] = [
+  'solar',
+  'low emissivity',
+  'vehicle tint',
+  'frosted',
+  'exterior protection',
+];
 
-/** Families a way of fitting suits; those not named here suit all. @source common practice, no published source */
+/**
+ * Families a way of fitting suits; those not named here suit all.
+ * @source common practice, no published source
+ */
 const FAMILIES: Partial<Record<CutMethod, readonly FilmFamily[]>> = {
   'trim in place': GLASS,
   'pre-squared': GLASS,
@@ -21,7 +30,10 @@ export interface MethodCase {
   readonly family: FilmFamily;
 }
 
-/** Ways of fitting that suit a surface and the film on it, the customary one first. Where none suits both, those of the surface. */
+/**
+ * Ways of fitting that suit a surface and the film on it, the customary one first. Where none suits both,
+ * those of the surface.
+ */
 export function suitedMethods({ kind, shape, family }: MethodCase): readonly Allowance[] {
   const ofSurface = methodsFor(kind, shape);
   const suited = ofSurface.filter(({ method }) => FAMILIES[method]?.includes(family) ?? true);
@@ -31,7 +43,10 @@ export function suitedMethods({ kind, shape, family }: MethodCase): readonly All
   return ordered.length > 0 ? ordered : ofSurface;
 }
 
-/** The way of fitting after a film or a shape was chosen: what the person had stays while it suits, else the first that does. */
+/**
+ * The way of fitting after a film or a shape was chosen: what the person had stays while it suits, else the
+ * first that does.
+ */
 export function methodAfter(given: MethodCase, had: CutMethod | undefined): CutMethod {
   const suited = suitedMethods(given);
   const stays = suited.find(({ method }) => method === had);

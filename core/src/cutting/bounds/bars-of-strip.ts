@@ -5,7 +5,12 @@ const LENGTHY = 1e9;
 
 /** The ways each kind of piece can lie on any roll not wider than this, as the bound wants them. */
 export function barDemands({ kinds }: StripProblem, widest: number): readonly BarDemand[] {
-  return kinds.map(({ across, along, quantity, mayTurn }): BarDemand => ({ quantity, lies: ([[across, along], ...(mayTurn ? [[along, across]] : [])] as [number, number][]).filter(([own], index) => own <= widest || index === 0) }));
+  return kinds.map(({ across, along, quantity, mayTurn }): BarDemand => ({
+    quantity,
+    lies: ([[across, along], ...(mayTurn ? [[along, across]] : [])] as [number, number][]).filter(
+      ([own], index) => own <= widest || index === 0,
+    ),
+  }));
 }
 
 /** The bar relaxation of one roll, in steps of length. @returns undefined with too many kinds */

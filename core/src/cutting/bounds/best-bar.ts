@@ -3,7 +3,12 @@ import type { BarDemand } from './least-cost';
 /** One slice across a roll: which pieces it crosses, and their prices added up. */
 export interface Bar {
   readonly value: number;
-  readonly parts: readonly { readonly kind: number; readonly lie: number; readonly count: number; readonly share: number }[];
+  readonly parts: readonly {
+    readonly kind: number;
+    readonly lie: number;
+    readonly count: number;
+    readonly share: number;
+  }[];
 }
 
 interface Choice {
@@ -18,16 +23,28 @@ interface Choice {
 const MOST_NODES = 60_000;
 const TINY = 1e-12;
 
-/** The slice worth most at these prices: branch and bound over pieces side by side, densest first. A kind comes at most as often as there are pieces of it.
- *  @param price of each kind, per step of length in its first way of lying @param longest nothing longer lies on it */
-export function bestBar(width: number, demands: readonly BarDemand[], price: ArrayLike<number>, longest = Number.POSITIVE_INFINITY): Bar {
+/**
+ * The slice worth most at these prices: branch and bound over pieces side by side, densest first. A kind
+ * comes at most as often as there are pieces of it.
+ * @param price of each kind, per step of length in its first way of lying
+ * @param longest nothing longer lies on it
+ */
+export function bestBar(
+  width: number,
+  demands: readonly BarDemand[],
+  price: ArrayLike<number>,
+  longest = Number.POSITIVE_INFINITY,
+): Bar {
   const choices = choicesOf(width, longest, demands, price);
   const counts = new Int32Array(choices.length);
   let [best, bestCounts, nodes] = [0, Int32Array.from(counts), 0];
   const narrowest = choices.reduce((least, { across }) => Math.min(least, across), Number.POSITIVE_INFINITY);
   const go = (from: number, rest: number, value: number): void => {
     nodes += 1;
-    if (value > best + TINY) { best = value; bestCounts = Int32Array.from(counts); }
+    if (value > best + TINY) {
+      best = value;
+      bestCounts = Int32Array.from(counts);
+    }
     if (rest < narrowest || nodes > MOST_NODES) return;
     for (let index = from; index < choices.length; index += 1) {
       const choice = choices[index];
@@ -42,10 +59,20 @@ export function bestBar(width: number, demands: readonly BarDemand[], price: Arr
     }
   };
   go(0, width, 0);
-  return { value: best, parts: choices.flatMap(({ kind, lie, share }, index) => ((bestCounts[index] ?? 0) > 0 ? [{ kind, lie, share, count: bestCounts[index] ?? 0 }] : [])) };
+  return {
+    value: best,
+    parts: choices.flatMap(({ kind, lie, share }, index) =>
+      (bestCounts[index] ?? 0) > 0 ? [{ kind, lie, share, count: bestCounts[index] ?? 0 }] : [],
+    ),
+  };
 }
 
-function choicesOf(width: number, longest: number, demands: readonly BarDemand[], price: ArrayLike<number>): readonly Choice[] {
+function choicesOf(
+  width: number,
+  longest: number,
+  demands: readonly BarDemand[],
+  price: ArrayLike<number>,
+): readonly Choice[] {
   const found: Choice[] = [];
   demands.forEach(({ quantity, lies }, kind) => {
     const own = price[kind] ?? 0;
@@ -54,7 +81,8 @@ function choicesOf(width: number, longest: number, demands: readonly BarDemand[]
     lies.forEach(([across, along], lie) => {
       /** A bar along a turned piece serves a larger or smaller part of it. */
       const share = first / along;
-      if (across <= width && along <= longest) found.push({ kind, lie, across, worth: own * share, share, most: quantity });
+      if (across <= width && along <= longest)
+        found.push({ kind, lie, across, worth: own * share, share, most: quantity });
     });
   });
   return found.sort((a, b) => b.worth / b.across - a.worth / a.across);

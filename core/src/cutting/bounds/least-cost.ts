@@ -35,25 +35,48 @@ export interface LeastCost {
 const TINY = 1e-9;
 const MOST_ROWS = 140;
 
-/** The cheapest mixture of bars: slices of unit length across a roll, each crossed by pieces side by side. Every layout, free or cuttable, is such a mixture, so that nothing can cost less.
- *  Of a film that is paid for whole the mixture takes what can lie on it at once, not slices.
- *  @returns undefined with more than 140 kinds and stocks: too slow to be of use @source own formulation of the bar relaxation (Scheithauer; from memory) */
-export function leastCost(stocks: readonly BarStock[], demands: readonly BarDemand[], mostRounds = 600): LeastCost | undefined {
+/**
+ * The cheapest mixture of bars: slices of unit length across a roll, each crossed by pieces side by side.
+ * Every layout, free or cuttable, is such a mixture, so that nothing can cost less. Of a film that is paid
+ * for whole the mixture takes what can lie on it at once, not slices.
+ * @returns undefined with more than 140 kinds and stocks: too slow to be of use
+ * @source own formulation of the bar relaxation (Scheithauer; from memory)
+ */
+export function leastCost(
+  stocks: readonly BarStock[],
+  demands: readonly BarDemand[],
+  mostRounds = 600,
+): LeastCost | undefined {
   const steps = leastCostSteps(stocks, demands, mostRounds);
   for (let step = steps.next(); ; step = steps.next()) if (step.done === true) return step.value;
 }
 
-/** The same step by step. Column generation over a simplex of few rows; when it is stopped early the bound is scaled down until it is true.
- *  Yields the bound that is proven so far. */
-export function* leastCostSteps(stocks: readonly BarStock[], demands: readonly BarDemand[], mostRounds: number): Generator<number, LeastCost | undefined> {
-  if (demands.length + stocks.length > MOST_ROWS || demands.length === 0 || stocks.length === 0) return undefined;
+/**
+ * The same step by step. Column generation over a simplex of few rows; when it is stopped early the bound is
+ * scaled down until it is true. Yields the bound that is proven so far.
+ */
+export function* leastCostSteps(
+  stocks: readonly BarStock[],
+  demands: readonly BarDemand[],
+  mostRounds: number,
+): Generator<number, LeastCost | undefined> {
+  if (demands.length + stocks.length > MOST_ROWS || demands.length === 0 || stocks.length === 0)
+    return undefined;
   const need = demands.map(({ quantity, lies }) => quantity * (lies[0]?.[1] ?? 0));
-  const simplex = new Simplex<StockColumn>(need, stocks.map(({ most, fills }) => (fills === undefined ? most : 1)), Math.max(1, ...stocks.map(({ cost }) => cost)));
+  const simplex = new Simplex<StockColumn>(
+    need,
+    stocks.map(({ most, fills }) => (fills === undefined ? most : 1)),
+    Math.max(1, ...stocks.map(({ cost }) => cost)),
+  );
   let scale = 1;
   let isOptimal = false;
   let bound = 0;
   for (let round = 0; round < mostRounds && !isOptimal; round += 1) {
-    isOptimal = simplex.run((dual) => { const entering = cheapest(stocks, demands, dual); scale = entering.scale; return entering.column; }, 1);
+    isOptimal = simplex.run((dual) => {
+      const entering = cheapest(stocks, demands, dual);
+      scale = entering.scale;
+      return entering.column;
+    }, 1);
     bound = Math.max(bound, simplex.worthAt(scale));
     yield bound;
   }
@@ -67,13 +90,21 @@ export function* leastCostSteps(stocks: readonly BarStock[], demands: readonly B
     const length = own.fills === undefined ? took : took * own.most;
     lengths[stock] = (lengths[stock] ?? 0) + length;
     for (const { kind, lie, count } of parts) {
-      const pieces = own.fills === undefined ? (took * count) / (demands[kind]?.lies[lie]?.[1] ?? 1) : took * count;
+      const pieces =
+        own.fills === undefined ? (took * count) / (demands[kind]?.lies[lie]?.[1] ?? 1) : took * count;
       const line = split[kind];
       if (line !== undefined) line[stock] = (line[stock] ?? 0) + pieces;
       if (lie === 1) turned[kind] = (turned[kind] ?? 0) + pieces;
     }
   }
-  return { bound: simplex.worthAt(scale), prices: prices.map((price, kind) => price * (demands[kind]?.lies[0]?.[1] ?? 0)), lengths, split, turned, stopped: isOptimal ? 'optimal' : 'limit' };
+  return {
+    bound: simplex.worthAt(scale),
+    prices: prices.map((price, kind) => price * (demands[kind]?.lies[0]?.[1] ?? 0)),
+    lengths,
+    split,
+    turned,
+    stopped: isOptimal ? 'optimal' : 'limit',
+  };
 }
 
 /** What is taken from one stock: a slice of it, or all that lies on it at once. */
@@ -83,16 +114,26 @@ interface StockColumn extends SimplexColumn {
 }
 
 /** The column that lowers the cost most, and by how much the prices must come down to be true now. */
-function cheapest(stocks: readonly BarStock[], demands: readonly BarDemand[], dual: Float64Array): { readonly column: StockColumn | undefined; readonly scale: number } {
+function cheapest(
+  stocks: readonly BarStock[],
+  demands: readonly BarDemand[],
+  dual: Float64Array,
+): { readonly column: StockColumn | undefined; readonly scale: number } {
   let [best, gain, scale]: [StockColumn | undefined, number, number] = [undefined, TINY, 1];
   for (let kind = 0; kind < demands.length; kind += 1) {
     const own = dual[kind] ?? 0;
-    if (-own > gain) { gain = -own; best = { entries: [[kind, -1]], cost: 0, stock: -1, parts: [] }; }
+    if (-own > gain) {
+      gain = -own;
+      best = { entries: [[kind, -1]], cost: 0, stock: -1, parts: [] };
+    }
   }
   const look = (stock: number, { cost }: BarStock, { value, parts }: Bar): void => {
     const row = demands.length + stock;
     const limit = dual[row] ?? 0;
-    if (limit > gain) { gain = limit; best = { entries: [[row, 1]], cost: 0, stock: -1, parts: [] }; }
+    if (limit > gain) {
+      gain = limit;
+      best = { entries: [[row, 1]], cost: 0, stock: -1, parts: [] };
+    }
     const paid = cost - Math.min(0, limit);
     scale = Math.max(scale, value / Math.max(TINY, paid));
     const own = value - cost + limit;
@@ -102,8 +143,13 @@ function cheapest(stocks: readonly BarStock[], demands: readonly BarDemand[], du
     for (const { kind, count, share } of parts) entries.set(kind, (entries.get(kind) ?? 0) + count * share);
     best = { entries: [...entries, [row, 1]], cost, stock, parts };
   };
-  stocks.forEach((own, stock) => { if (own.fills === undefined) look(stock, own, bestBar(own.width, demands, dual, own.most)); });
-  /** What an offcut can hold takes longer to find: it is asked for only at prices that slices agree with, and the first that pays is taken. */
+  stocks.forEach((own, stock) => {
+    if (own.fills === undefined) look(stock, own, bestBar(own.width, demands, dual, own.most));
+  });
+  /**
+   * What an offcut can hold takes longer to find: it is asked for only at prices that slices agree with, and
+   * the first that pays is taken.
+   */
   for (const [stock, own] of stocks.entries()) {
     if (own.fills === undefined) continue;
     if (best !== undefined) return { column: best, scale: Number.POSITIVE_INFINITY };

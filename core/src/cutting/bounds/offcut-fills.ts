@@ -1,7 +1,10 @@
 import { type Bar, bestBar } from './best-bar';
 import type { BarDemand } from './least-cost';
 
-/** Whether so many of each kind can lie on an offcut at once; may say yes where they cannot, never no where they can. */
+/**
+ * Whether so many of each kind can lie on an offcut at once; may say yes where they cannot, never no where
+ * they can.
+ */
 export type FitsOffcut = (counts: ArrayLike<number>) => boolean;
 
 /** Beyond so many in one search or so many pieces on it, an offcut is taken as slices again. */
@@ -16,8 +19,11 @@ interface Choice {
   readonly most: number;
 }
 
-/** What an offcut can hold at once. Few pieces lie on one, so that slices, of which there may be fractions, say far too much of it.
- *  @source own: convexification of the short films in the bar relaxation (Dantzig and Wolfe; from memory) */
+/**
+ * What an offcut can hold at once. Few pieces lie on one, so that slices, of which there may be fractions,
+ * say far too much of it.
+ * @source own: convexification of the short films in the bar relaxation (Dantzig and Wolfe; from memory)
+ */
 export class OffcutFills {
   /** It was too much to go through. */
   #isBeyond = false;
@@ -31,7 +37,13 @@ export class OffcutFills {
   readonly #counts: Int32Array;
 
   /** @param mostTried beyond so many selections asked of `fits` in all it is taken as slices again */
-  constructor(width: number, length: number, demands: readonly BarDemand[], fits: FitsOffcut, private readonly mostTried = 1000) {
+  constructor(
+    width: number,
+    length: number,
+    demands: readonly BarDemand[],
+    fits: FitsOffcut,
+    private readonly mostTried = 1000,
+  ) {
     this.#width = width;
     this.#length = length;
     this.#demands = demands;
@@ -45,22 +57,37 @@ export class OffcutFills {
     });
   }
 
-  /** The pieces worth most that lie on it at once, if they are worth more than `least`; otherwise none, and that. @param price of each kind, per step of length in its first way of lying */
+  /**
+   * The pieces worth most that lie on it at once, if they are worth more than `least`; otherwise none, and
+   * that.
+   * @param price of each kind, per step of length in its first way of lying
+   */
   dearest(price: ArrayLike<number>, least: number): Bar {
     const { value, parts } = bestBar(this.#width, this.#demands, price, this.#length);
     if (value * this.#length <= least) return { value: least, parts: [] };
     const fill = this.#isBeyond ? undefined : this.#search(price, least);
-    return fill === undefined || this.#isBeyond ? { value: value * this.#length, parts: parts.map((part) => ({ ...part, share: part.share * this.#length })) } : fill;
+    return fill === undefined || this.#isBeyond
+      ? {
+          value: value * this.#length,
+          parts: parts.map((part) => ({ ...part, share: part.share * this.#length })),
+        }
+      : fill;
   }
 
   /** Branch and bound, densest first. */
   #search(price: ArrayLike<number>, least: number): Bar {
-    const choices = this.#choices.map((own) => ({ ...own, worth: (price[own.kind] ?? 0) * own.along })).filter(({ worth }) => worth > TINY).sort((a, b) => b.worth / b.area - a.worth / a.area);
+    const choices = this.#choices
+      .map((own) => ({ ...own, worth: (price[own.kind] ?? 0) * own.along }))
+      .filter(({ worth }) => worth > TINY)
+      .sort((a, b) => b.worth / b.area - a.worth / a.area);
     const counts = this.#counts.fill(0);
     let [best, bestCounts, nodes] = [least, Int32Array.from(counts), 0];
     const go = (from: number, rest: number, value: number): void => {
       nodes += 1;
-      if (value > best) { best = value; bestCounts = Int32Array.from(counts); }
+      if (value > best) {
+        best = value;
+        bestCounts = Int32Array.from(counts);
+      }
       for (let index = from; index < choices.length && nodes <= MOST_NODES && !this.#isBeyond; index += 1) {
         const choice = choices[index];
         if (choice === undefined || value + (rest * choice.worth) / choice.area <= best) return;
@@ -76,7 +103,12 @@ export class OffcutFills {
     };
     go(0, this.#area, 0);
     this.#isBeyond ||= nodes > MOST_NODES;
-    return { value: best, parts: choices.flatMap(({ kind, along }) => ((bestCounts[kind] ?? 0) > 0 ? [{ kind, lie: 0, share: along, count: bestCounts[kind] ?? 0 }] : [])) };
+    return {
+      value: best,
+      parts: choices.flatMap(({ kind, along }) =>
+        (bestCounts[kind] ?? 0) > 0 ? [{ kind, lie: 0, share: along, count: bestCounts[kind] ?? 0 }] : [],
+      ),
+    };
   }
 
   /** With so many of one kind more than counted now. */
@@ -86,7 +118,11 @@ export class OffcutFills {
     const pieces = this.#counts.reduce((sum, own) => sum + own, 0);
     const key = this.#counts.join();
     let known = this.#known.get(key);
-    if (known === undefined) { known = this.#fits(this.#counts); this.#known.set(key, known); this.#isBeyond ||= this.#known.size > this.mostTried || (known && pieces > MOST_PIECES); }
+    if (known === undefined) {
+      known = this.#fits(this.#counts);
+      this.#known.set(key, known);
+      this.#isBeyond ||= this.#known.size > this.mostTried || (known && pieces > MOST_PIECES);
+    }
     this.#counts[kind] = before;
     return known && !this.#isBeyond;
   }

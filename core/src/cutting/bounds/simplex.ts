@@ -6,8 +6,11 @@ export interface SimplexColumn {
 
 const NEVER = 1e7;
 
-/** The cheapest mixture of columns that gives at least what is asked for and takes at most what there is: a revised simplex of few rows with an explicit inverse, to which columns are priced in one by one.
- *  @source Dantzig's simplex method in its revised form (from memory) */
+/**
+ * The cheapest mixture of columns that gives at least what is asked for and takes at most what there is: a
+ * revised simplex of few rows with an explicit inverse, to which columns are priced in one by one.
+ * @source Dantzig's simplex method in its revised form (from memory)
+ */
 export class Simplex<Column extends SimplexColumn> {
   /** What one unit of each row is worth now: of what is asked for at least 0, of what there is at most 0. */
   readonly dual: Float64Array;
@@ -19,7 +22,11 @@ export class Simplex<Column extends SimplexColumn> {
   readonly #basisCost: Float64Array;
   readonly #basis: (Column | undefined)[];
 
-  /** @param asked at least so much of each of the first rows @param limits at most so much of each of the others @param dearest of all costs, so that what is not given costs more */
+  /**
+   * @param asked at least so much of each of the first rows
+   * @param limits at most so much of each of the others
+   * @param dearest of all costs, so that what is not given costs more
+   */
   constructor(asked: readonly number[], limits: readonly number[], dearest: number) {
     const rows = asked.length + limits.length;
     this.#rows = rows;
@@ -27,20 +34,31 @@ export class Simplex<Column extends SimplexColumn> {
     this.#start = Float64Array.from([...asked, ...limits]);
     this.#value = Float64Array.from(this.#start);
     /** At first, stand-ins of forbidding cost and slacks. */
-    this.#inverse = Array.from({ length: rows }, (_, row) => { const line = new Float64Array(rows); line[row] = 1; return line; });
-    this.#basisCost = Float64Array.from({ length: rows }, (_, row) => (row < asked.length ? NEVER * Math.max(1, dearest) : 0));
+    this.#inverse = Array.from({ length: rows }, (_, row) => {
+      const line = new Float64Array(rows);
+      line[row] = 1;
+      return line;
+    });
+    this.#basisCost = Float64Array.from({ length: rows }, (_, row) =>
+      row < asked.length ? NEVER * Math.max(1, dearest) : 0,
+    );
     this.#basis = Array.from({ length: rows });
     this.dual = new Float64Array(rows);
   }
 
-  /** @param entering the column that lowers the cost most at these prices; undefined: none @returns whether none was left before the rounds were over */
+  /**
+   * @param entering the column that lowers the cost most at these prices; undefined: none
+   * @returns whether none was left before the rounds were over
+   */
   run(entering: (dual: Float64Array) => Column | undefined, mostRounds: number): boolean {
     for (let round = 0; round < mostRounds; round += 1) {
       this.dual.fill(0);
       for (let row = 0; row < this.#rows; row += 1) {
         const own = this.#basisCost[row] as number;
         const line = this.#inverse[row] as Float64Array;
-        if (own !== 0) for (let at = 0; at < this.#rows; at += 1) this.dual[at] = (this.dual[at] as number) + own * (line[at] as number);
+        if (own !== 0)
+          for (let at = 0; at < this.#rows; at += 1)
+            this.dual[at] = (this.dual[at] as number) + own * (line[at] as number);
       }
       const column = entering(this.dual);
       if (column === undefined) return true;
@@ -51,27 +69,45 @@ export class Simplex<Column extends SimplexColumn> {
 
   /** The columns of the mixture and how much of each; a row that nothing gives has none. */
   *taken(): Generator<readonly [column: Column, amount: number]> {
-    for (let row = 0; row < this.#rows; row += 1) { const column = this.#basis[row]; if (column !== undefined) yield [column, this.#value[row] as number]; }
+    for (let row = 0; row < this.#rows; row += 1) {
+      const column = this.#basis[row];
+      if (column !== undefined) yield [column, this.#value[row] as number];
+    }
   }
 
-  /** What is asked for and what there is, at prices of its own. @param scale prices of what is asked for are so much lower */
+  /**
+   * What is asked for and what there is, at prices of its own.
+   * @param scale prices of what is asked for are so much lower
+   */
   worthAt(scale: number): number {
     let sum = 0;
-    for (let row = 0; row < this.#rows; row += 1) sum += (row < this.#asked ? Math.max(0, this.dual[row] as number) / scale : Math.min(0, this.dual[row] as number)) * (this.#start[row] as number);
+    for (let row = 0; row < this.#rows; row += 1)
+      sum +=
+        (row < this.#asked
+          ? Math.max(0, this.dual[row] as number) / scale
+          : Math.min(0, this.dual[row] as number)) * (this.#start[row] as number);
     return sum;
   }
 
   #pivot(column: Column): boolean {
     const rows = this.#rows;
     const step = new Float64Array(rows);
-    for (let row = 0; row < rows; row += 1) { let sum = 0; for (const [at, amount] of column.entries) sum += ((this.#inverse[row] as Float64Array)[at] as number) * amount; step[row] = sum; }
+    for (let row = 0; row < rows; row += 1) {
+      let sum = 0;
+      for (const [at, amount] of column.entries)
+        sum += ((this.#inverse[row] as Float64Array)[at] as number) * amount;
+      step[row] = sum;
+    }
     let leaving = -1;
     let least = Number.POSITIVE_INFINITY;
     for (let row = 0; row < rows; row += 1) {
       const own = step[row] as number;
       if (own <= 1e-10) continue;
       const ratio = (this.#value[row] as number) / own;
-      if (ratio < least - 1e-12) { least = ratio; leaving = row; }
+      if (ratio < least - 1e-12) {
+        least = ratio;
+        leaving = row;
+      }
     }
     const line = this.#inverse[leaving];
     if (line === undefined) return false;
@@ -81,7 +117,10 @@ export class Simplex<Column extends SimplexColumn> {
       const own = step[row] as number;
       if (row === leaving || own === 0) continue;
       const other = this.#inverse[row] as Float64Array;
-      for (let at = 0; at < rows; at += 1) { const amount = line[at] as number; if (amount !== 0) other[at] = (other[at] as number) - own * amount; }
+      for (let at = 0; at < rows; at += 1) {
+        const amount = line[at] as number;
+        if (amount !== 0) other[at] = (other[at] as number) - own * amount;
+      }
       this.#value[row] = Math.max(0, (this.#value[row] as number) - own * least);
     }
     this.#value[leaving] = least;

@@ -55,31 +55,73 @@ export function buildBand(problem: StripProblem, left: Int32Array, ways: BandWay
   for (const { along } of open) longest = Math.max(longest, along);
   const most = Math.min(ways.room, Math.round(longest * (stages === 2 ? 1 : ways.reach)));
   const anchor = ways.anchored ? hardest(open, random) : undefined;
-  const fitting = (across: number, edge: boolean): readonly Lie[] => oneWayEach(open.filter((lie) => lie.across <= across && lie.across >= across - ways.slack * width && (edge || !lie.wantsEdge)));
+  const fitting = (across: number, edge: boolean): readonly Lie[] =>
+    oneWayEach(
+      open.filter(
+        (lie) =>
+          lie.across <= across && lie.across >= across - ways.slack * width && (edge || !lie.wantsEdge),
+      ),
+    );
   const kept = [new Map<number, Stacks>(), new Map<number, Stacks>()] as const;
   const stacks = (across: number, edge: boolean): Stacks => {
     const map = kept[edge ? 1 : 0];
     let made = map.get(across);
-    if (made === undefined) { made = stacksOf(fitting(across, edge), left, most, stages === 2); map.set(across, made); }
+    if (made === undefined) {
+      made = stacksOf(fitting(across, edge), left, most, stages === 2);
+      map.set(across, made);
+    }
     return made;
   };
   const stock = widthStock(open, left);
-  const fill = (set: WidthSet, along: number): Band => filledBand(set, along, left, fitting, stages === 2, stacks, edges);
-  const perfect = stages === 3 && ways.seeksPerfect ? perfectBand(problem, exactSets(width, stock, anchor?.across, random, mostColumns), open, left, edges, anchor?.along ?? 1, most, random) : undefined;
+  const fill = (set: WidthSet, along: number): Band =>
+    filledBand(set, along, left, fitting, stages === 2, stacks, edges);
+  const perfect =
+    stages === 3 && ways.seeksPerfect
+      ? perfectBand(
+          problem,
+          exactSets(width, stock, anchor?.across, random, mostColumns),
+          open,
+          left,
+          edges,
+          anchor?.along ?? 1,
+          most,
+          random,
+        )
+      : undefined;
   if (perfect !== undefined) return perfect;
-  /** Columns of one width share their pieces, so that the estimate is too kind: a few of the best are built and the best of them kept. */
+  /**
+   * Columns of one width share their pieces, so that the estimate is too kind: a few of the best are built
+   * and the best of them kept.
+   */
   let best: Band | undefined;
-  for (const { set, along } of leastWaste(width, widthSets(width, stock, anchor?.across, random, mostColumns), stacks, anchor?.along ?? 1, random, edges)) {
+  for (const { set, along } of leastWaste(
+    width,
+    widthSets(width, stock, anchor?.across, random, mostColumns),
+    stacks,
+    anchor?.along ?? 1,
+    random,
+    edges,
+  )) {
     const band = fill(set, along);
     if (band.columns.length > 0) ways.onBuilt(band);
-    if (band.columns.length > 0 && (best === undefined || band.filled / band.along > best.filled / best.along)) best = band;
+    if (
+      band.columns.length > 0 &&
+      (best === undefined || band.filled / band.along > best.filled / best.along)
+    )
+      best = band;
   }
   return best ?? alone(anchor ?? open[0]);
 }
 
 /** One piece by itself: there is always that. */
 function alone(piece: Lie | undefined): Band | undefined {
-  return piece === undefined ? undefined : { along: piece.along, columns: [{ across: piece.across, pieces: [piece] }], filled: piece.across * piece.along };
+  return piece === undefined
+    ? undefined
+    : {
+        along: piece.along,
+        columns: [{ across: piece.across, pieces: [piece] }],
+        filled: piece.across * piece.along,
+      };
 }
 
 interface End {
@@ -98,8 +140,18 @@ function hardest(open: readonly Lie[], random: () => number): Lie | undefined {
   return found;
 }
 
-/** Over the fullest sets and every length where a column ends: the ends with the least share wasted, one a set. */
-function leastWaste(width: number, sets: readonly WidthSet[], stacks: StacksOf, least: number, random: () => number, edges: number): readonly End[] {
+/**
+ * Over the fullest sets and every length where a column ends: the ends with the least share wasted, one a
+ * set.
+ */
+function leastWaste(
+  width: number,
+  sets: readonly WidthSet[],
+  stacks: StacksOf,
+  least: number,
+  random: () => number,
+  edges: number,
+): readonly End[] {
   const found: (End & { readonly share: number })[] = [];
   let last = -1;
   for (let index = 0; index < sets.length && index < MOST_SETS; index += 1) {
@@ -119,7 +171,10 @@ function leastWaste(width: number, sets: readonly WidthSet[], stacks: StacksOf, 
         let filled = 0;
         for (const column of columns) filled += column.filledUpTo(along);
         const got = (filled / (width * along)) * chance;
-        if (got > share) { share = got; where = along; }
+        if (got > share) {
+          share = got;
+          where = along;
+        }
       }
     }
     if (where === 0 || share <= last) continue;
@@ -132,7 +187,15 @@ function leastWaste(width: number, sets: readonly WidthSet[], stacks: StacksOf, 
 }
 
 /** Takes the columns of a set one after the other off what is left. */
-function filledBand({ widths }: WidthSet, along: number, left: Int32Array, fitting: (across: number, edge: boolean) => readonly Lie[], single: boolean, stacks: StacksOf, edges: number): Band {
+function filledBand(
+  { widths }: WidthSet,
+  along: number,
+  left: Int32Array,
+  fitting: (across: number, edge: boolean) => readonly Lie[],
+  single: boolean,
+  stacks: StacksOf,
+  edges: number,
+): Band {
   const rest = Int32Array.from(left);
   const touched = new Set<number>();
   const columns: Column[] = [];
@@ -141,7 +204,9 @@ function filledBand({ widths }: WidthSet, along: number, left: Int32Array, fitti
     const across = widths[column] ?? 0;
     const edge = column < edges;
     const lies = fitting(across, edge);
-    const found = lies.some(({ kind }) => touched.has(kind)) ? stacksOf(lies, rest, along, single) : stacks(across, edge);
+    const found = lies.some(({ kind }) => touched.has(kind))
+      ? stacksOf(lies, rest, along, single)
+      : stacks(across, edge);
     const pieces = found.piecesAt(found.endUpTo(along));
     if (pieces.length === 0) continue;
     let [widest, length] = [0, 0];
@@ -158,7 +223,11 @@ function filledBand({ widths }: WidthSet, along: number, left: Int32Array, fitti
   return { along: end, columns, filled };
 }
 
-/** A kind that fits both ways is taken the way that fills the column better: its pieces are there only once. */
+/**
+ * A kind that fits both ways is taken the way that fills the column better: its pieces are there only once.
+ */
 function oneWayEach(lies: readonly Lie[]): readonly Lie[] {
-  return lies.filter((lie) => !lies.some((other) => other !== lie && other.kind === lie.kind && other.across > lie.across));
+  return lies.filter(
+    (lie) => !lies.some((other) => other !== lie && other.kind === lie.kind && other.across > lie.across),
+  );
 }

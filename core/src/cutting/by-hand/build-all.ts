@@ -8,7 +8,9 @@ import type { Lie } from './strip-problem';
 /** What stays the same whatever is built. */
 export interface Building {
   readonly stages: 2 | 3;
-  /** What a piece of each kind is worth, and how many of each kind lie turned, in the bound's best mixture. */
+  /**
+   * What a piece of each kind is worth, and how many of each kind lie turned, in the bound's best mixture.
+   */
   readonly prices: readonly number[] | undefined;
   readonly turned: readonly number[] | undefined;
   readonly extra: BandExtra;
@@ -41,23 +43,59 @@ export interface Manner {
   readonly isOpen?: (space: number) => boolean;
 }
 
-/** Bands until nothing is left; gives up once they cost more than `most`, or when something fits nowhere any more. */
-export function buildAll(spaces: readonly Space[], limits: Building, pieces: Int32Array, kept: readonly LaidBand[], manner: Manner, most: number, random: () => number, pool: BandPool): readonly LaidBand[] | undefined {
+/**
+ * Bands until nothing is left; gives up once they cost more than `most`, or when something fits nowhere any
+ * more.
+ */
+export function buildAll(
+  spaces: readonly Space[],
+  limits: Building,
+  pieces: Int32Array,
+  kept: readonly LaidBand[],
+  manner: Manner,
+  most: number,
+  random: () => number,
+  pool: BandPool,
+): readonly LaidBand[] | undefined {
   const { prices, turned, extra, stages, exactly, mostAtEnd } = limits;
   const left = Int32Array.from(pieces);
   const laid = [...kept];
   const lengths = [...lengthsOf(spaces, kept)];
   const kinds = spaces[0]?.problem.kinds ?? [];
   const cheapest = Math.min(...spaces.map(({ cost, problem }) => cost / problem.width));
-  const worth = kinds.map(({ across, along }, kind) => Math.max((random() < POOLED_WORTH ? pool.worth : undefined)?.[kind] ?? prices?.[kind] ?? 0, across * along * cheapest));
-  const settled = manner.isSettled && turned !== undefined ? kinds.map(({ mayTurn, quantity }, kind) => { if (!mayTurn) return undefined; const share = (turned[kind] ?? 0) / quantity; return share < 0.1 || share > 0.9 || random() < 0.5 ? random() < share : undefined; }) : undefined;
+  const worth = kinds.map(({ across, along }, kind) =>
+    Math.max(
+      (random() < POOLED_WORTH ? pool.worth : undefined)?.[kind] ?? prices?.[kind] ?? 0,
+      across * along * cheapest,
+    ),
+  );
+  const settled =
+    manner.isSettled && turned !== undefined
+      ? kinds.map(({ mayTurn, quantity }, kind) => {
+          if (!mayTurn) return undefined;
+          const share = (turned[kind] ?? 0) / quantity;
+          return share < 0.1 || share > 0.9 || random() < 0.5 ? random() < share : undefined;
+        })
+      : undefined;
   let spent = 0;
   /** What is still to be laid costs at least its area, and at least its prices. */
   let [byArea, byPrice] = [0, 0];
-  const count = (kind: number, pieces: number): void => { const { across, along } = kinds[kind] ?? { across: 0, along: 0 }; byArea += pieces * across * along * cheapest; byPrice += pieces * (prices?.[kind] ?? 0); };
-  left.forEach((own, kind) => { count(kind, own); });
+  const count = (kind: number, pieces: number): void => {
+    const { across, along } = kinds[kind] ?? { across: 0, along: 0 };
+    byArea += pieces * across * along * cheapest;
+    byPrice += pieces * (prices?.[kind] ?? 0);
+  };
+  left.forEach((own, kind) => {
+    count(kind, own);
+  });
   const [lone] = spaces;
-  const mayEnd = limits.isFilmOnly && Number.isFinite(most) && spaces.length === 1 && lone !== undefined && lone.most === Number.POSITIVE_INFINITY && random() < EXACT_END_SHARE;
+  const mayEnd =
+    limits.isFilmOnly &&
+    Number.isFinite(most) &&
+    spaces.length === 1 &&
+    lone !== undefined &&
+    lone.most === Number.POSITIVE_INFINITY &&
+    random() < EXACT_END_SHARE;
   for (;;) {
     if (mayEnd && selectionsOf(left) <= mostAtEnd) {
       const end = exactly(0, left, most - spent);
@@ -70,7 +108,11 @@ export function buildAll(spaces: readonly Space[], limits: Building, pieces: Int
     spent += cost;
     laid.push({ space, band });
     lengths[space] = (lengths[space] ?? 0) + band.along;
-    for (const { pieces: stacked } of band.columns) for (const { kind } of stacked) { left[kind] = (left[kind] ?? 0) - 1; count(kind, -1); }
+    for (const { pieces: stacked } of band.columns)
+      for (const { kind } of stacked) {
+        left[kind] = (left[kind] ?? 0) - 1;
+        count(kind, -1);
+      }
     if (spent + Math.max(byArea, byPrice) * SURE > most) return undefined;
   }
 }
@@ -79,7 +121,16 @@ interface Found extends LaidBand {
   readonly cost: number;
 }
 
-function nextBand(spaces: readonly Space[], left: Int32Array, lengths: readonly number[], worth: readonly number[], settled: readonly (boolean | undefined)[] | undefined, manner: Manner & { readonly stages: 2 | 3; readonly extra: BandExtra }, random: () => number, pool: BandPool): Found | 'nothing left' | undefined {
+function nextBand(
+  spaces: readonly Space[],
+  left: Int32Array,
+  lengths: readonly number[],
+  worth: readonly number[],
+  settled: readonly (boolean | undefined)[] | undefined,
+  manner: Manner & { readonly stages: 2 | 3; readonly extra: BandExtra },
+  random: () => number,
+  pool: BandPool,
+): Found | 'nothing left' | undefined {
   if (left.every((count) => count === 0)) return 'nothing left';
   const tried = manner.isThrifty || spaces.length === 1 ? spaces.keys() : byChance(spaces.length, random);
   const seen = new Set<string>();
@@ -96,25 +147,57 @@ function nextBand(spaces: readonly Space[], left: Int32Array, lengths: readonly 
     seen.add(mark);
     const fits = fittingLies(space, left, settled, room);
     if (fits.length === 0) continue;
-    const band = buildBand(space.problem, left, { random, stages: manner.stages, reach: manner.reach, slack: manner.slack, anchored: random() < manner.anchoredShare, seeksPerfect: manner.seeksPerfect, lies: fits, room, mostColumns: space.mostColumns, edges: space.edges, onBuilt: (built) => { pool.note(index, built); } });
+    const band = buildBand(space.problem, left, {
+      random,
+      stages: manner.stages,
+      reach: manner.reach,
+      slack: manner.slack,
+      anchored: random() < manner.anchoredShare,
+      seeksPerfect: manner.seeksPerfect,
+      lies: fits,
+      room,
+      mostColumns: space.mostColumns,
+      edges: space.edges,
+      onBuilt: (built) => {
+        pool.note(index, built);
+      },
+    });
     if (band === undefined) continue;
     pool.note(index, band);
     const cost = space.cost * band.along + (used === 0 ? space.fixed : 0) + manner.extra(space, band);
     let value = 0;
     for (const { pieces } of band.columns) for (const { kind } of pieces) value += worth[kind] ?? 0;
-    /** What is paid once for an offcut is shared out over its length, or its first band would look too dear. */
-    const shared = space.fixed > 0 ? (space.fixed * band.along) / space.most - (used === 0 ? space.fixed : 0) : 0;
+    /**
+     * What is paid once for an offcut is shared out over its length, or its first band would look too dear.
+     */
+    const shared =
+      space.fixed > 0 ? (space.fixed * band.along) / space.most - (used === 0 ? space.fixed : 0) : 0;
     const ratio = ((cost + shared) / value) * (1 + (spaces.length > 1 ? 0.06 * random() : 0));
-    if (ratio < bestRatio) { best = { space: index, band, cost }; bestRatio = ratio; }
+    if (ratio < bestRatio) {
+      best = { space: index, band, cost };
+      bestRatio = ratio;
+    }
     if (!manner.isThrifty && best !== undefined) break;
   }
   return best;
 }
 
-function fittingLies({ problem, edges }: Space, left: Int32Array, settled: readonly (boolean | undefined)[] | undefined, room: number): readonly Lie[] {
-  const fits = problem.lies.filter(({ kind, along, wantsEdge }) => (left[kind] ?? 0) > 0 && along <= room && (edges > 0 || !wantsEdge));
+function fittingLies(
+  { problem, edges }: Space,
+  left: Int32Array,
+  settled: readonly (boolean | undefined)[] | undefined,
+  room: number,
+): readonly Lie[] {
+  const fits = problem.lies.filter(
+    ({ kind, along, wantsEdge }) => (left[kind] ?? 0) > 0 && along <= room && (edges > 0 || !wantsEdge),
+  );
   if (settled === undefined) return fits;
-  return fits.filter((lie) => settled[lie.kind] === undefined || settled[lie.kind] === lie.turned || !fits.some((other) => other.kind === lie.kind && other.turned !== lie.turned));
+  return fits.filter(
+    (lie) =>
+      settled[lie.kind] === undefined ||
+      settled[lie.kind] === lie.turned ||
+      !fits.some((other) => other.kind === lie.kind && other.turned !== lie.turned),
+  );
 }
 
 function* byChance(count: number, random: () => number): Generator<number> {

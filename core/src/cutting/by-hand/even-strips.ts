@@ -19,8 +19,11 @@ const FEWEST_TRIED = 24;
 const LONGER_SHARE = 0.25;
 const MOST_LONGER = 12;
 
-/** Layouts without waste, or nearly, of many pieces of few widths: strips that would hold all pieces were those fine as sand, then the pieces shared out over their columns.
- *  Many strips are tried shortly, the best of them for longer. */
+/**
+ * Layouts without waste, or nearly, of many pieces of few widths: strips that would hold all pieces were
+ * those fine as sand, then the pieces shared out over their columns. Many strips are tried shortly, the best
+ * of them for longer.
+ */
 export class EvenStrips {
   readonly #widths;
   readonly #sets: readonly (readonly number[])[];
@@ -31,7 +34,10 @@ export class EvenStrips {
   constructor(space: Space) {
     const { problem, mostColumns } = space;
     this.#space = space;
-    this.#widths = byWidth(problem.lies, Int32Array.from(problem.kinds, ({ quantity }) => quantity));
+    this.#widths = byWidth(
+      problem.lies,
+      Int32Array.from(problem.kinds, ({ quantity }) => quantity),
+    );
     const pieces = this.#widths.reduce((sum, own) => sum + own.pieces.length, 0);
     const isOf = this.#widths.length <= MOST_WIDTHS && pieces >= FEWEST_A_WIDTH * this.#widths.length;
     this.#sets = isOf ? (fullSets(problem.width, this.#widths, mostColumns) ?? []) : [];
@@ -53,13 +59,23 @@ export class EvenStrips {
     const shared = sharedOut(this.#widths, made, edges, { changes, first: HOT, last: COLD }, random);
     const along = shared?.along ?? Number.POSITIVE_INFINITY;
     if (again === undefined) this.#tried.push({ strips: made, along, changes });
-    else { again.along = Math.min(again.along, along); again.changes = changes; }
+    else {
+      again.along = Math.min(again.along, along);
+      again.changes = changes;
+    }
     this.#tried.sort((a, b) => a.along - b.along);
-    return shared === undefined || shared.bands.some((band) => band.along > mostBand) ? undefined : shared.bands;
+    return shared === undefined || shared.bands.some((band) => band.along > mostBand)
+      ? undefined
+      : shared.bands;
   }
 
   /** Of the best, one that was tried for the least time. */
   #leastTried(): Tried | undefined {
-    return this.#tried.slice(0, MOST_LONGER).reduce<Tried | undefined>((found, own) => (found === undefined || own.changes < found.changes ? own : found), undefined);
+    return this.#tried
+      .slice(0, MOST_LONGER)
+      .reduce<Tried | undefined>(
+        (found, own) => (found === undefined || own.changes < found.changes ? own : found),
+        undefined,
+      );
   }
 }

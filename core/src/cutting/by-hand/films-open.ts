@@ -1,6 +1,9 @@
 import type { Space } from './space';
 
-/** How often some of several films are left alone in a rebuild, where several lots cost more and where they do not; and how many of them then. */
+/**
+ * How often some of several films are left alone in a rebuild, where several lots cost more and where they do
+ * not; and how many of them then.
+ */
 const LEFT_ALONE = { mindingLots: 0.3, else: 0.05, films: 0.4 } as const;
 const ONE_LOT_SHARE = 0.4;
 
@@ -9,9 +12,17 @@ const FEW_LOTS = 6;
 
 const ALL = (): boolean => true;
 
-/** Which films bands are cut from this time: mostly all. Now and then only those of one lot, or some fewer: each band by itself goes on the film where it is cheapest, and what all of them would cost on another is never seen.
- *  @param mindsLots whether several lots cost more than one */
-export function filmsOpen(spaces: readonly Pick<Space, 'lot'>[], mindsLots: boolean, random: () => number): (space: number) => boolean {
+/**
+ * Which films bands are cut from this time: mostly all. Now and then only those of one lot, or some fewer:
+ * each band by itself goes on the film where it is cheapest, and what all of them would cost on another is
+ * never seen.
+ * @param mindsLots whether several lots cost more than one
+ */
+export function filmsOpen(
+  spaces: readonly Pick<Space, 'lot'>[],
+  mindsLots: boolean,
+  random: () => number,
+): (space: number) => boolean {
   if (spaces.length === 1 || random() >= (mindsLots ? LEFT_ALONE.mindingLots : LEFT_ALONE.else)) return ALL;
   if (mindsLots && random() < ONE_LOT_SHARE) {
     const lot = spaces[Math.floor(random() * spaces.length)]?.lot;
@@ -24,5 +35,6 @@ export function filmsOpen(spaces: readonly Pick<Space, 'lot'>[], mindsLots: bool
 /** Each lot by itself, where there are several and few: looks are often worth one lot for all. */
 export function* eachLotAlone(spaces: readonly Pick<Space, 'lot'>[]): Generator<(space: number) => boolean> {
   const lots = new Set(spaces.map(({ lot }) => lot));
-  if (lots.size > 1 && lots.size <= FEW_LOTS) for (const lot of lots) yield (space) => spaces[space]?.lot === lot;
+  if (lots.size > 1 && lots.size <= FEW_LOTS)
+    for (const lot of lots) yield (space) => spaces[space]?.lot === lot;
 }

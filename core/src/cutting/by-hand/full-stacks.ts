@@ -1,7 +1,10 @@
 import { addLonger } from './reached-bits';
 import type { Lie } from './strip-problem';
 
-/** Stacks of pieces all as wide as their column, as bit sets of the lengths they reach: one layer a piece, each the one before or that shifted by the piece. */
+/**
+ * Stacks of pieces all as wide as their column, as bit sets of the lengths they reach: one layer a piece,
+ * each the one before or that shifted by the piece.
+ */
 export interface FullStacks {
   readonly pieces: readonly Lie[];
   readonly layers: readonly Uint32Array[];
@@ -41,7 +44,8 @@ export function fullStack({ pieces, layers }: FullStacks, along: number): readon
   for (let index = pieces.length; index > 0 && rest > 0; index -= 1) {
     const below = layers[index - 1];
     const piece = pieces[index - 1];
-    if (below === undefined || piece === undefined || (((below[rest >> 5] ?? 0) >>> (rest & 31)) & 1) === 1) continue;
+    if (below === undefined || piece === undefined || (((below[rest >> 5] ?? 0) >>> (rest & 31)) & 1) === 1)
+      continue;
     found.push(piece);
     rest -= piece.along;
   }

@@ -11,14 +11,29 @@ const MOST_TRIES = 16;
 /** A band without waste: widths that fill the roll, stacks that all end together.
  *  @param sets that fill the roll @param least the shortest it may be @param most the longest
  *  @returns undefined when none was found in a few tries */
-export function perfectBand({ width }: StripProblem, sets: readonly WidthSet[], open: readonly Lie[], left: Int32Array, edges: number, least: number, most: number, random: () => number): Band | undefined {
+export function perfectBand(
+  { width }: StripProblem,
+  sets: readonly WidthSet[],
+  open: readonly Lie[],
+  left: Int32Array,
+  edges: number,
+  least: number,
+  most: number,
+  random: () => number,
+): Band | undefined {
   if (sets.length === 0) return undefined;
   const byWidth = copiesByWidth(open, left, random);
   const kept = new Map<string, FullStacks>();
   const stacks = (across: number, edge: boolean): FullStacks => {
     const key = `${across} ${edge}`;
     let made = kept.get(key);
-    if (made === undefined) { made = fullStacksOf((byWidth.get(across) ?? []).filter((lie) => edge || !lie.wantsEdge), most); kept.set(key, made); }
+    if (made === undefined) {
+      made = fullStacksOf(
+        (byWidth.get(across) ?? []).filter((lie) => edge || !lie.wantsEdge),
+        most,
+      );
+      kept.set(key, made);
+    }
     return made;
   };
   const ends: { readonly set: WidthSet; readonly along: number }[] = [];
@@ -47,7 +62,13 @@ export function perfectBand({ width }: StripProblem, sets: readonly WidthSet[], 
   return undefined;
 }
 
-function filled({ widths }: WidthSet, along: number, edges: number, byWidth: ReadonlyMap<number, readonly Lie[]>, stacks: (across: number, edge: boolean) => FullStacks): readonly Column[] | undefined {
+function filled(
+  { widths }: WidthSet,
+  along: number,
+  edges: number,
+  byWidth: ReadonlyMap<number, readonly Lie[]>,
+  stacks: (across: number, edge: boolean) => FullStacks,
+): readonly Column[] | undefined {
   const taken = new Map<number, number>();
   const columns: Column[] = [];
   for (let column = 0; column < widths.length; column += 1) {
@@ -55,7 +76,12 @@ function filled({ widths }: WidthSet, along: number, edges: number, byWidth: Rea
     const edge = column < edges;
     const lies = byWidth.get(across) ?? [];
     const isTouched = lies.some(({ kind }) => taken.has(kind));
-    const found = isTouched ? fullStacksOf(withoutTaken(lies, taken).filter((lie) => edge || !lie.wantsEdge), along) : stacks(across, edge);
+    const found = isTouched
+      ? fullStacksOf(
+          withoutTaken(lies, taken).filter((lie) => edge || !lie.wantsEdge),
+          along,
+        )
+      : stacks(across, edge);
     if (!reaches(found, along)) return undefined;
     const pieces = fullStack(found, along);
     for (const { kind } of pieces) taken.set(kind, (taken.get(kind) ?? 0) + 1);
@@ -65,7 +91,11 @@ function filled({ widths }: WidthSet, along: number, edges: number, byWidth: Rea
 }
 
 /** One entry a piece, in an order of chance. */
-function copiesByWidth(open: readonly Lie[], left: Int32Array, random: () => number): ReadonlyMap<number, readonly Lie[]> {
+function copiesByWidth(
+  open: readonly Lie[],
+  left: Int32Array,
+  random: () => number,
+): ReadonlyMap<number, readonly Lie[]> {
   const found = new Map<number, Lie[]>();
   for (const lie of open) {
     const list = found.get(lie.across);

@@ -1,10 +1,17 @@
-/** Lengths as bits: adds to one row every length of another made longer by a piece. Both may be the same row: then the piece is one more that may be in a stack.
- *  @param from lengths below; bits shifted beyond the row are lost @param along of the piece, over 0 */
+/**
+ * Lengths as bits: adds to one row every length of another made longer by a piece. Both may be the same row:
+ * then the piece is one more that may be in a stack.
+ * @param from lengths below; bits shifted beyond the row are lost
+ * @param along of the piece, over 0
+ */
 export function addLonger(into: Uint32Array, from: Uint32Array, along: number): void {
   const [skip, shift] = [along >> 5, along & 31];
   for (let word = into.length - 1; word >= skip; word -= 1) {
     const low = from[word - skip] as number;
-    const moved = shift === 0 ? low : (low << shift) | (word > skip ? (from[word - skip - 1] as number) >>> (32 - shift) : 0);
+    const moved =
+      shift === 0
+        ? low
+        : (low << shift) | (word > skip ? (from[word - skip - 1] as number) >>> (32 - shift) : 0);
     into[word] = (into[word] as number) | moved;
   }
 }

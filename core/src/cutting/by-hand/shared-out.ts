@@ -10,17 +10,36 @@ export interface Cooling {
 }
 
 const SWAPS = 0.75;
-/** A piece that lies away from the factory edge it wants counts as so many steps of length: dear when cold, borne when hot. */
+/**
+ * A piece that lies away from the factory edge it wants counts as so many steps of length: dear when cold,
+ * borne when hot.
+ */
 const MISPLACED = 100;
 
-/** Shares the pieces of each width out over its columns so that the columns of each strip end together as nearly as can be: two pieces change places, or one its column, again and again; at first for the worse too.
- *  Pieces that want a factory edge come to lie in so many columns of a strip at most as it has edges.
- *  @returns bands, and their length in all; undefined when a piece stays away from the edge it wants @source simulated annealing, Kirkpatrick, Gelatt and Vecchi 1983 (from memory) */
-export function sharedOut(widths: readonly WidthPieces[], made: readonly Strip[], edges: number, { changes, first, last }: Cooling, random: () => number): { readonly bands: readonly Band[]; readonly along: number } | undefined {
-  const columns = made.flatMap(({ widths: own }, strip) => own.map((width, place) => ({ strip, width, isAtEdge: place < edges })));
+/**
+ * Shares the pieces of each width out over its columns so that the columns of each strip end together as
+ * nearly as can be: two pieces change places, or one its column, again and again; at first for the worse too.
+ * Pieces that want a factory edge come to lie in so many columns of a strip at most as it has edges.
+ * @returns bands, and their length in all; undefined when a piece stays away from the edge it wants
+ * @source simulated annealing, Kirkpatrick, Gelatt and Vecchi 1983 (from memory)
+ */
+export function sharedOut(
+  widths: readonly WidthPieces[],
+  made: readonly Strip[],
+  edges: number,
+  { changes, first, last }: Cooling,
+  random: () => number,
+): { readonly bands: readonly Band[]; readonly along: number } | undefined {
+  const columns = made.flatMap(({ widths: own }, strip) =>
+    own.map((width, place) => ({ strip, width, isAtEdge: place < edges })),
+  );
   const stripOf = Int32Array.from(columns, ({ strip }) => strip);
-  const inStrip = made.map((_, strip) => columns.flatMap((column, at) => (column.strip === strip ? [at] : [])));
-  const ofWidth = widths.map((_, width) => columns.flatMap((column, at) => (column.width === width ? [at] : [])));
+  const inStrip = made.map((_, strip) =>
+    columns.flatMap((column, at) => (column.strip === strip ? [at] : [])),
+  );
+  const ofWidth = widths.map((_, width) =>
+    columns.flatMap((column, at) => (column.width === width ? [at] : [])),
+  );
   const pieces = widths.flatMap(({ pieces: own }, width) => own.map((lie) => ({ lie, width })));
   const along = Int32Array.from(pieces, ({ lie }) => lie.along);
   const wants = Uint8Array.from(pieces, ({ lie }) => Number(lie.wantsEdge));
@@ -30,8 +49,17 @@ export function sharedOut(widths: readonly WidthPieces[], made: readonly Strip[]
   /** How many pieces of each column want an edge. */
   const wanting = new Int32Array(columns.length);
   const at = placedAtFirst();
-  const longest = (strip: number): number => { let most = 0; for (const column of inStrip[strip] as number[]) if ((lengths[column] as number) > most) most = lengths[column] as number; return most; };
-  const misplaced = (strip: number): number => inColumnsWithoutEdge((inStrip[strip] ?? []).map((column) => wanting[column] ?? 0), edges);
+  const longest = (strip: number): number => {
+    let most = 0;
+    for (const column of inStrip[strip] as number[])
+      if ((lengths[column] as number) > most) most = lengths[column] as number;
+    return most;
+  };
+  const misplaced = (strip: number): number =>
+    inColumnsWithoutEdge(
+      (inStrip[strip] ?? []).map((column) => wanting[column] ?? 0),
+      edges,
+    );
   const costOf = (strip: number): number => longest(strip) + (isEdged ? MISPLACED * misplaced(strip) : 0);
   const ends = made.map((_, strip) => costOf(strip));
   /** Pieces of a width that has one column stay where they are. */
@@ -45,10 +73,12 @@ export function sharedOut(widths: readonly WidthPieces[], made: readonly Strip[]
     const from = at[one] as number;
     const isSwap = random() < SWAPS;
     const own = ofWidth[width] as number[];
-    const other = isSwap ? (firstOf[width] as number) + Math.floor(random() * (widths[width] as WidthPieces).pieces.length) : -1;
-    const to = isSwap ? at[other] as number : own[Math.floor(random() * own.length)] as number;
-    const shift = (along[one] as number) - (isSwap ? along[other] as number : 0);
-    const wish = (wants[one] as number) - (isSwap ? wants[other] as number : 0);
+    const other = isSwap
+      ? (firstOf[width] as number) + Math.floor(random() * (widths[width] as WidthPieces).pieces.length)
+      : -1;
+    const to = isSwap ? (at[other] as number) : (own[Math.floor(random() * own.length)] as number);
+    const shift = (along[one] as number) - (isSwap ? (along[other] as number) : 0);
+    const wish = (wants[one] as number) - (isSwap ? (wants[other] as number) : 0);
     if (to === from || (shift === 0 && wish === 0)) continue;
     const [here, there] = [stripOf[from] as number, stripOf[to] as number];
     lengths[from] = (lengths[from] as number) - shift;
@@ -56,12 +86,13 @@ export function sharedOut(widths: readonly WidthPieces[], made: readonly Strip[]
     wanting[from] = (wanting[from] as number) - wish;
     wanting[to] = (wanting[to] as number) + wish;
     const [endHere, endThere] = [costOf(here), costOf(there)];
-    const longer = endHere - (ends[here] as number) + (there === here ? 0 : endThere - (ends[there] as number));
+    const longer =
+      endHere - (ends[here] as number) + (there === here ? 0 : endThere - (ends[there] as number));
     if (longer > 0 && random() >= Math.exp(-longer / heat)) {
-      lengths[from] = (lengths[from]) + shift;
-      lengths[to] = (lengths[to]) - shift;
-      wanting[from] = (wanting[from]) + wish;
-      wanting[to] = (wanting[to]) - wish;
+      lengths[from] = lengths[from] + shift;
+      lengths[to] = lengths[to] - shift;
+      wanting[from] = wanting[from] + wish;
+      wanting[to] = wanting[to] - wish;
       continue;
     }
     at[one] = to;
@@ -69,19 +100,31 @@ export function sharedOut(widths: readonly WidthPieces[], made: readonly Strip[]
     ends[here] = endHere;
     ends[there] = endThere;
     cost += longer;
-    if (cost < best) { best = cost; bestAt = at.slice(); }
+    if (cost < best) {
+      best = cost;
+      bestAt = at.slice();
+    }
   }
   const bands = inStrip.map(bandOf).filter((band) => band.along > 0);
   return bands.every(keepsEdges) ? { along: best, bands } : undefined;
 
   function keepsEdges({ columns: held }: Band): boolean {
-    return inColumnsWithoutEdge(held.map(({ pieces: own }) => own.filter(({ wantsEdge }) => wantsEdge).length), edges) === 0;
+    return (
+      inColumnsWithoutEdge(
+        held.map(({ pieces: own }) => own.filter(({ wantsEdge }) => wantsEdge).length),
+        edges,
+      ) === 0
+    );
   }
 
   /** Those that want an edge first, longest first, each where most is missing. */
   function placedAtFirst(): Int32Array {
     const placed = new Int32Array(pieces.length);
-    for (const piece of pieces.map((_, index) => index).sort((a, b) => (wants[b] as number) - (wants[a] as number) || (along[b] as number) - (along[a] as number))) {
+    for (const piece of pieces
+      .map((_, index) => index)
+      .sort(
+        (a, b) => (wants[b] as number) - (wants[a] as number) || (along[b] as number) - (along[a] as number),
+      )) {
       let [found, room] = [0, Number.NEGATIVE_INFINITY];
       const open = ofWidth[pieces[piece]?.width ?? 0] ?? [];
       const atEdge = wants[piece] === 1 ? open.filter((column) => columns[column]?.isAtEdge === true) : [];
@@ -112,5 +155,8 @@ export function sharedOut(widths: readonly WidthPieces[], made: readonly Strip[]
 
 /** How many pieces that want an edge have none, when the columns with most of them are put there. */
 function inColumnsWithoutEdge(wanting: readonly number[], edges: number): number {
-  return [...wanting].sort((a, b) => b - a).slice(edges).reduce((sum, own) => sum + own, 0);
+  return [...wanting]
+    .sort((a, b) => b - a)
+    .slice(edges)
+    .reduce((sum, own) => sum + own, 0);
 }

@@ -1,7 +1,10 @@
 import type { Band } from './band';
 import type { StripProblem } from './strip-problem';
 
-/** A stretch of film that bands can be cut from: a roll, an offcut, or what is left beside and between pieces that stay where they are. */
+/**
+ * A stretch of film that bands can be cut from: a roll, an offcut, or what is left beside and between pieces
+ * that stay where they are.
+ */
 export interface Space {
   /** The pieces as every space has them, with this one's width and the ways that fit on it. */
   readonly problem: StripProblem;
@@ -43,7 +46,13 @@ export function lengthsOf(spaces: readonly Space[], laid: readonly LaidBand[]): 
 export function costOf(spaces: readonly Space[], laid: readonly LaidBand[], extra: BandExtra): number {
   const lengths = lengthsOf(spaces, laid);
   let sum = 0;
-  spaces.forEach(({ cost, fixed }, space) => { const own = lengths[space] ?? 0; if (own > 0) sum += fixed + cost * own; });
-  for (const { space, band } of laid) { const own = spaces[space]; if (own !== undefined) sum += extra(own, band); }
+  spaces.forEach(({ cost, fixed }, space) => {
+    const own = lengths[space] ?? 0;
+    if (own > 0) sum += fixed + cost * own;
+  });
+  for (const { space, band } of laid) {
+    const own = spaces[space];
+    if (own !== undefined) sum += extra(own, band);
+  }
   return sum;
 }

@@ -19,12 +19,19 @@ const ENTRIES = 2 ** 20;
 /** By length, which entry reaches it; clean between two calls, so that none has to be made anew. */
 let reachedBy = new Int32Array(0);
 
-/** Stacks pieces into one column, up to `most` along. Pieces of one width by bit sets; of several by bounded subset sums, widest first.
- *  @param lies in the order to try among equals @param left pieces left by kind @param single only one piece a column: two stages of cutting */
+/**
+ * Stacks pieces into one column, up to `most` along. Pieces of one width by bit sets; of several by bounded
+ * subset sums, widest first.
+ * @param lies in the order to try among equals
+ * @param left pieces left by kind
+ * @param single only one piece a column: two stages of cutting
+ */
 export function stacksOf(lies: readonly Lie[], left: Int32Array, most: number, single: boolean): Stacks {
   const [first] = lies;
   const isEven = first !== undefined && lies.every(({ across }) => across === first.across);
-  return isEven && !single ? evenStacks(lies, first.across, left, most) : mixedStacks(lies, left, most, single);
+  return isEven && !single
+    ? evenStacks(lies, first.across, left, most)
+    : mixedStacks(lies, left, most, single);
 }
 
 function evenStacks(lies: readonly Lie[], across: number, left: Int32Array, most: number): Stacks {
@@ -37,10 +44,17 @@ function evenStacks(lies: readonly Lie[], across: number, left: Int32Array, most
   }
   const full = fullStacksOf(copies, Math.min(most, sum));
   const ends: number[] = [];
-  for (let word = 0; word < full.top.length; word += 1) for (let bits = full.top[word] ?? 0; bits !== 0; bits &= bits - 1) ends.push((word << 5) + (31 - Math.clz32(bits & -bits)));
+  for (let word = 0; word < full.top.length; word += 1)
+    for (let bits = full.top[word] ?? 0; bits !== 0; bits &= bits - 1)
+      ends.push((word << 5) + (31 - Math.clz32(bits & -bits)));
   ends.sort((a, b) => a - b);
   const endUpTo = (along: number): number => ends[placeUpTo(ends, along)] ?? 0;
-  return { ends, endUpTo, filledUpTo: (along) => across * endUpTo(along), piecesAt: (along) => fullStack(full, along) };
+  return {
+    ends,
+    endUpTo,
+    filledUpTo: (along) => across * endUpTo(along),
+    piecesAt: (along) => fullStack(full, along),
+  };
 }
 
 function mixedStacks(lies: readonly Lie[], left: Int32Array, most: number, single: boolean): Stacks {
@@ -81,19 +95,38 @@ function mixedStacks(lies: readonly Lie[], left: Int32Array, most: number, singl
   order.sort();
   const [ends, places] = [[] as number[], [] as number[]];
   let best = 0;
-  for (const key of order) { const own = key % ENTRIES; if ((areas[own] as number) > best) { best = areas[own] as number; ends.push(lengths[own] as number); places.push(own); } }
+  for (const key of order) {
+    const own = key % ENTRIES;
+    if ((areas[own] as number) > best) {
+      best = areas[own] as number;
+      ends.push(lengths[own] as number);
+      places.push(own);
+    }
+  }
   const upTo = (along: number): number => places[placeUpTo(ends, along)] ?? 0;
   const piecesAt = (along: number): readonly Lie[] => {
     const found: Lie[] = [];
-    for (let own = upTo(along); own > 0; own = below[own] ?? 0) { const lie = sorted[pieces[own] ?? NOT_REACHED]; if (lie !== undefined) found.push(lie); }
+    for (let own = upTo(along); own > 0; own = below[own] ?? 0) {
+      const lie = sorted[pieces[own] ?? NOT_REACHED];
+      if (lie !== undefined) found.push(lie);
+    }
     return found;
   };
-  return { ends, endUpTo: (along) => ends[placeUpTo(ends, along)] ?? 0, filledUpTo: (along) => areas[upTo(along)] ?? 0, piecesAt };
+  return {
+    ends,
+    endUpTo: (along) => ends[placeUpTo(ends, along)] ?? 0,
+    filledUpTo: (along) => areas[upTo(along)] ?? 0,
+    piecesAt,
+  };
 }
 
 /** Where the last end at or under a length stands; -1: none. */
 function placeUpTo(ends: readonly number[], along: number): number {
   let [low, high] = [0, ends.length];
-  while (low < high) { const middle = (low + high) >> 1; if ((ends[middle] as number) <= along) low = middle + 1; else high = middle; }
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((ends[middle] as number) <= along) low = middle + 1;
+    else high = middle;
+  }
   return low - 1;
 }

@@ -23,7 +23,10 @@ export interface Lie {
   readonly likesEdge: boolean;
 }
 
-/** A roll of one width and pieces by kind, in steps as coarse as the lengths allow: tenths of a millimetre, or a multiple that all share. */
+/**
+ * A roll of one width and pieces by kind, in steps as coarse as the lengths allow: tenths of a millimetre, or
+ * a multiple that all share.
+ */
 export interface StripProblem {
   readonly width: number;
   readonly kinds: readonly SizeKind[];
@@ -39,7 +42,10 @@ export interface StripProblem {
 const TENTHS = 10;
 const up = (value_mm: number): number => Math.ceil(value_mm * TENTHS - 1e-6);
 
-/** Groups equal pieces and finds the coarsest steps that hold every side exactly. Pieces that may turn need one step for both ways. */
+/**
+ * Groups equal pieces and finds the coarsest steps that hold every side exactly. Pieces that may turn need
+ * one step for both ways.
+ */
 export function stripProblem({ rollWidth_mm, pieces }: LayoutRequest): StripProblem {
   const rollWidth = Math.floor(rollWidth_mm * TENTHS + 1e-6);
   const anyTurns = pieces.some(({ mayTurn90 }) => mayTurn90);
@@ -47,25 +53,77 @@ export function stripProblem({ rollWidth_mm, pieces }: LayoutRequest): StripProb
   const acrosses = pieces.map(({ across_mm }) => up(across_mm));
   const along = common(anyTurns ? [...alongs, ...acrosses] : alongs);
   const across = anyTurns ? along : common(acrosses);
-  const groups = new Map<string, { readonly across: number; readonly along: number; readonly mayTurn: boolean; readonly wantsEdge: boolean; readonly likesEdge: boolean; readonly ids: string[] }>();
+  const groups = new Map<
+    string,
+    {
+      readonly across: number;
+      readonly along: number;
+      readonly mayTurn: boolean;
+      readonly wantsEdge: boolean;
+      readonly likesEdge: boolean;
+      readonly ids: string[];
+    }
+  >();
   pieces.forEach((piece, index) => {
     const [w, h] = [(acrosses[index] ?? 0) / across, (alongs[index] ?? 0) / along];
     const wantsEdge = piece.wantsEdge === true;
     const likesEdge = piece.likesEdge === true;
     const key = `${w} ${h} ${piece.mayTurn90} ${wantsEdge} ${likesEdge}`;
-    const group = groups.get(key) ?? { across: w, along: h, mayTurn: piece.mayTurn90 && w !== h, wantsEdge, likesEdge, ids: [] };
+    const group = groups.get(key) ?? {
+      across: w,
+      along: h,
+      mayTurn: piece.mayTurn90 && w !== h,
+      wantsEdge,
+      likesEdge,
+      ids: [],
+    };
     group.ids.push(piece.id);
     groups.set(key, group);
   });
   const width = Math.floor(rollWidth / across);
   const kinds = [...groups.values()].map((group): SizeKind => ({ ...group, quantity: group.ids.length }));
-  const lies = kinds.flatMap((kind, index): Lie[] => [
-    { kind: index, across: kind.across, along: kind.along, turned: false, wantsEdge: kind.wantsEdge, likesEdge: kind.likesEdge },
-    ...(kind.mayTurn ? [{ kind: index, across: kind.along, along: kind.across, turned: true, wantsEdge: kind.wantsEdge, likesEdge: kind.likesEdge }] : []),
-  ]).filter((lie) => lie.across <= width);
-  return { width, kinds, lies, area: kinds.reduce((sum, kind) => sum + kind.across * kind.along * kind.quantity, 0), longest: kinds.reduce((most, kind) => Math.max(most, kind.along), 0), alongStep_mm: along / TENTHS, acrossStep_mm: across / TENTHS };
+  const lies = kinds
+    .flatMap((kind, index): Lie[] => [
+      {
+        kind: index,
+        across: kind.across,
+        along: kind.along,
+        turned: false,
+        wantsEdge: kind.wantsEdge,
+        likesEdge: kind.likesEdge,
+      },
+      ...(kind.mayTurn
+        ? [
+            {
+              kind: index,
+              across: kind.along,
+              along: kind.across,
+              turned: true,
+              wantsEdge: kind.wantsEdge,
+              likesEdge: kind.likesEdge,
+            },
+          ]
+        : []),
+    ])
+    .filter((lie) => lie.across <= width);
+  return {
+    width,
+    kinds,
+    lies,
+    area: kinds.reduce((sum, kind) => sum + kind.across * kind.along * kind.quantity, 0),
+    longest: kinds.reduce((most, kind) => Math.max(most, kind.along), 0),
+    alongStep_mm: along / TENTHS,
+    acrossStep_mm: across / TENTHS,
+  };
 }
 
 function common(values: readonly number[]): number {
-  return Math.max(1, values.reduce((a, b) => { let [x, y] = [a, b]; while (y !== 0) [x, y] = [y, x % y]; return x; }, 0));
+  return Math.max(
+    1,
+    values.reduce((a, b) => {
+      let [x, y] = [a, b];
+      while (y !== 0) [x, y] = [y, x % y];
+      return x;
+    }, 0),
+  );
 }

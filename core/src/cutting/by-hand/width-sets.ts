@@ -24,9 +24,18 @@ export function widthStock(open: readonly Lie[], left: Int32Array): WidthStock {
   return { widths, counts: widths.map((across) => counts.get(across) ?? 0) };
 }
 
-/** Sets that cannot take another width, fullest first. A width comes at most as often as pieces of it are left.
- *  @param first a width that must be in it; absent: any */
-export function widthSets(width: number, { widths, counts }: WidthStock, first: number | undefined, random: () => number, mostColumns = MOST_COLUMNS): readonly WidthSet[] {
+/**
+ * Sets that cannot take another width, fullest first. A width comes at most as often as pieces of it are
+ * left.
+ * @param first a width that must be in it; absent: any
+ */
+export function widthSets(
+  width: number,
+  { widths, counts }: WidthStock,
+  first: number | undefined,
+  random: () => number,
+  mostColumns = MOST_COLUMNS,
+): readonly WidthSet[] {
   const free = [...counts];
   const narrowest = widths.at(-1) ?? width;
   const found: WidthSet[] = [];
@@ -62,9 +71,20 @@ export function widthSets(width: number, { widths, counts }: WidthStock, first: 
 
 /** Sets that fill the roll to the last step.
  *  @param first a width that must be in it; absent: any */
-export function exactSets(width: number, stock: WidthStock, first: number | undefined, random: () => number, mostColumns = MOST_COLUMNS): readonly WidthSet[] {
+export function exactSets(
+  width: number,
+  stock: WidthStock,
+  first: number | undefined,
+  random: () => number,
+  mostColumns = MOST_COLUMNS,
+): readonly WidthSet[] {
   const { widths } = stock;
-  return setsThatFill(width, stock, starts(widths, first, random), fillableFrom(width, widths), { mostColumns, mostNodes: MOST_EXACT_NODES, mostSets: MOST_EXACT, random }).map((set) => ({ widths: set.map((index) => widths[index] ?? 0), rest: 0 }));
+  return setsThatFill(width, stock, starts(widths, first, random), fillableFrom(width, widths), {
+    mostColumns,
+    mostNodes: MOST_EXACT_NODES,
+    mostSets: MOST_EXACT,
+    random,
+  }).map((set) => ({ widths: set.map((index) => widths[index] ?? 0), rest: 0 }));
 }
 
 /** How far a search for sets goes. */
@@ -75,16 +95,29 @@ export interface SetSearch {
   readonly random: () => number;
 }
 
-/** Sets of widths by place that fill the roll to the last step, in an order of chance: a way that can no longer end full is not followed.
- *  @param begins places of widths of which one is in each set @param canFill from `fillableFrom` */
-export function setsThatFill(width: number, { widths, counts }: WidthStock, begins: readonly number[], canFill: readonly Uint32Array[], { mostColumns, mostNodes, mostSets, random }: SetSearch): readonly (readonly number[])[] {
+/**
+ * Sets of widths by place that fill the roll to the last step, in an order of chance: a way that can no
+ * longer end full is not followed.
+ * @param begins places of widths of which one is in each set
+ * @param canFill from `fillableFrom`
+ */
+export function setsThatFill(
+  width: number,
+  { widths, counts }: WidthStock,
+  begins: readonly number[],
+  canFill: readonly Uint32Array[],
+  { mostColumns, mostNodes, mostSets, random }: SetSearch,
+): readonly (readonly number[])[] {
   const free = [...counts];
   const found: (readonly number[])[] = [];
   const set: number[] = [];
   let nodes = 0;
   const go = (from: number, rest: number): void => {
     nodes += 1;
-    if (rest === 0) { found.push([...set]); return; }
+    if (rest === 0) {
+      found.push([...set]);
+      return;
+    }
     if (set.length >= mostColumns) return;
     const span = widths.length - from;
     const turn = span > 0 ? Math.floor(random() * span) : 0;
@@ -123,7 +156,8 @@ export function fillableFrom(width: number, widths: readonly number[]): readonly
     const row = Uint32Array.from(below);
     for (let rest = across; rest <= width; rest += 1) {
       const from = rest - across;
-      if ((((row[from >> 5] ?? 0) >>> (from & 31)) & 1) === 1) row[rest >> 5] = (row[rest >> 5] ?? 0) | (1 << (rest & 31));
+      if ((((row[from >> 5] ?? 0) >>> (from & 31)) & 1) === 1)
+        row[rest >> 5] = (row[rest >> 5] ?? 0) | (1 << (rest & 31));
     }
     rows[index] = row;
     below = row;
@@ -131,7 +165,11 @@ export function fillableFrom(width: number, widths: readonly number[]): readonly
   return rows;
 }
 
-function starts(widths: readonly number[], first: number | undefined, random: () => number): readonly number[] {
+function starts(
+  widths: readonly number[],
+  first: number | undefined,
+  random: () => number,
+): readonly number[] {
   if (first !== undefined) return [widths.indexOf(first)];
   const turn = Math.floor(random() * widths.length);
   return widths.map((_, index) => (index + turn) % widths.length);

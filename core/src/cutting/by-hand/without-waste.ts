@@ -19,12 +19,18 @@ export interface WasteFreeSearch {
   /** Bands that are tried, at most. */
   readonly mostTries: number;
   readonly random: () => number;
-  /** Asked for the other pieces when no more of them than so many selections are left, or when no band goes on: what it makes of them ends the search. */
+  /**
+   * Asked for the other pieces when no more of them than so many selections are left, or when no band goes
+   * on: what it makes of them ends the search.
+   */
   readonly mostAtEnd: number;
   readonly end: (left: Int32Array, bands: readonly Band[], along: number) => readonly Band[] | undefined;
 }
 
-/** Pieces of one width that are left, one entry a piece; as bits the lengths that stacks of them reach, and those of them that need no edge. */
+/**
+ * Pieces of one width that are left, one entry a piece; as bits the lengths that stacks of them reach, and
+ * those of them that need no edge.
+ */
 interface WidthClass {
   readonly across: number;
   readonly pieces: readonly Lie[];
@@ -55,17 +61,34 @@ const USED_UP_FIRST = 0.8;
 const LONGEST_FIRST = 0.7;
 const WISHING_FIRST = 2;
 
-/** Bands that fill the roll across and along, one after the other, going back where none goes on. Each holds the longest of the widest pieces left, mostly: in some band it must lie.
- *  @returns what `end` makes of the rest, the first that is of use; undefined when none is, or after so many tries */
+/**
+ * Bands that fill the roll across and along, one after the other, going back where none goes on. Each holds
+ * the longest of the widest pieces left, mostly: in some band it must lie.
+ * @returns what `end` makes of the rest, the first that is of use; undefined when none is, or after so many
+ * tries
+ */
 export function withoutWaste(search: WasteFreeSearch): readonly Band[] | undefined {
   const { width, lies, left, mostBand } = search;
   const widths = byWidth(lies, left);
   const words = (mostBand >> 5) + 1;
-  const canFill = fillableFrom(width, widths.map(({ across }) => across));
+  const canFill = fillableFrom(
+    width,
+    widths.map(({ across }) => across),
+  );
   let tries = search.mostTries;
-  return go(widths.map(({ across, pieces }) => classOf(across, pieces, words)), Int32Array.from(left), [], 0);
+  return go(
+    widths.map(({ across, pieces }) => classOf(across, pieces, words)),
+    Int32Array.from(left),
+    [],
+    0,
+  );
 
-  function go(classes: readonly WidthClass[], rest: Int32Array, bands: readonly Band[], along: number): readonly Band[] | undefined {
+  function go(
+    classes: readonly WidthClass[],
+    rest: Int32Array,
+    bands: readonly Band[],
+    along: number,
+  ): readonly Band[] | undefined {
     if (selectionsOf(rest) <= search.mostAtEnd) return search.end(rest, bands, along);
     const first = classes.findIndex(({ pieces }) => pieces.length > 0);
     const anchor = anchorOf(classes[first]?.pieces ?? [], search.random);
@@ -78,7 +101,8 @@ export function withoutWaste(search: WasteFreeSearch): readonly Band[] | undefin
       if (made === undefined) continue;
       ways += 1;
       const after = Int32Array.from(rest);
-      for (const { pieces } of made.band.columns) for (const { kind } of pieces) after[kind] = (after[kind] ?? 0) - 1;
+      for (const { pieces } of made.band.columns)
+        for (const { kind } of pieces) after[kind] = (after[kind] ?? 0) - 1;
       const found = go(made.classes, after, [...bands, made.band], along + choice.along);
       if (found !== undefined) return found;
     }
@@ -88,7 +112,19 @@ export function withoutWaste(search: WasteFreeSearch): readonly Band[] | undefin
 
 function classOf(across: number, pieces: readonly Lie[], words: number): WidthClass {
   const bits = reachedBy(pieces, words, 0);
-  return { across, pieces, total: pieces.reduce((sum, { along }) => sum + along, 0), bits, inner: pieces.some(({ wantsEdge }) => wantsEdge) ? reachedBy(pieces.filter(({ wantsEdge }) => !wantsEdge), words, 0) : bits };
+  return {
+    across,
+    pieces,
+    total: pieces.reduce((sum, { along }) => sum + along, 0),
+    bits,
+    inner: pieces.some(({ wantsEdge }) => wantsEdge)
+      ? reachedBy(
+          pieces.filter(({ wantsEdge }) => !wantsEdge),
+          words,
+          0,
+        )
+      : bits,
+  };
 }
 
 /** As bits, the lengths that stacks of these pieces reach on top of a first length. */
@@ -101,27 +137,67 @@ function reachedBy(pieces: readonly Lie[], words: number, first: number): Uint32
 
 function anchorOf(pieces: readonly Lie[], random: () => number): Lie | undefined {
   if (random() >= LONGEST_FIRST) return pieces[Math.floor(random() * pieces.length)];
-  return pieces.reduce<Lie | undefined>((longest, piece) => (longest === undefined || piece.along > longest.along ? piece : longest), undefined);
+  return pieces.reduce<Lie | undefined>(
+    (longest, piece) => (longest === undefined || piece.along > longest.along ? piece : longest),
+    undefined,
+  );
 }
 
 /** Widths that fill the roll, and lengths at which all of them can end, the likeliest first. */
-function choicesOf(classes: readonly WidthClass[], first: number, anchor: Lie, canFill: readonly Uint32Array[], words: number, { width, mostBand, mostColumns, edges, random }: WasteFreeSearch): readonly Choice[] {
+function choicesOf(
+  classes: readonly WidthClass[],
+  first: number,
+  anchor: Lie,
+  canFill: readonly Uint32Array[],
+  words: number,
+  { width, mostBand, mostColumns, edges, random }: WasteFreeSearch,
+): readonly Choice[] {
   const own = classes[first];
   if (own === undefined) return [];
   const others = withoutOne(own.pieces, anchor);
   const anchored = reachedBy(others, words, anchor.along);
-  const anchoredInner = anchor.wantsEdge ? undefined : own.inner === own.bits ? anchored : reachedBy(others.filter(({ wantsEdge }) => !wantsEdge), words, anchor.along);
+  const anchoredInner = anchor.wantsEdge
+    ? undefined
+    : own.inner === own.bits
+      ? anchored
+      : reachedBy(
+          others.filter(({ wantsEdge }) => !wantsEdge),
+          words,
+          anchor.along,
+        );
   const found: Choice[] = [];
   const common = new Uint32Array(words);
-  const stock = { widths: classes.map(({ across }) => across), counts: classes.map(({ pieces }) => pieces.length) };
-  for (const set of setsThatFill(width, stock, [first], canFill, { mostColumns, mostNodes: MOST_SET_NODES, mostSets: MOST_SETS, random })) {
-    const columns = set.map((index, place): ColumnReach => (place === 0 ? { bits: anchored, inner: anchoredInner } : classes[index] as WidthClass));
+  const stock = {
+    widths: classes.map(({ across }) => across),
+    counts: classes.map(({ pieces }) => pieces.length),
+  };
+  for (const set of setsThatFill(width, stock, [first], canFill, {
+    mostColumns,
+    mostNodes: MOST_SET_NODES,
+    mostSets: MOST_SETS,
+    random,
+  })) {
+    const columns = set.map((index, place): ColumnReach =>
+      place === 0 ? { bits: anchored, inner: anchoredInner } : (classes[index] as WidthClass),
+    );
     common.fill(~0);
-    for (const { bits } of columns) for (let word = 0; word < words; word += 1) common[word] = (common[word] as number) & (bits[word] as number);
-    /** Where each column's share of what is left of its width ends, when the columns of this band use it up. */
-    const shares = set.map((index) => (classes[index]?.total ?? 0) / set.filter((other) => other === index).length);
+    for (const { bits } of columns)
+      for (let word = 0; word < words; word += 1)
+        common[word] = (common[word] as number) & (bits[word] as number);
+    /**
+     * Where each column's share of what is left of its width ends, when the columns of this band use it up.
+     */
+    const shares = set.map(
+      (index) => (classes[index]?.total ?? 0) / set.filter((other) => other === index).length,
+    );
     const add = (along: number): void => {
-      if (along > mostBand || along <= 0 || !holds(common, along) || columns.filter((column) => needsEdge(column, along)).length > edges) return;
+      if (
+        along > mostBand ||
+        along <= 0 ||
+        !holds(common, along) ||
+        columns.filter((column) => needsEdge(column, along)).length > edges
+      )
+        return;
       const usedUp = shares.reduce((sum, share) => sum + (share === along ? 1 : 0), 0);
       found.push({ classes: set, along, rank: (random() < USED_UP_FIRST ? usedUp : 0) + random() * 0.5 });
     };
@@ -130,19 +206,35 @@ function choicesOf(classes: readonly WidthClass[], first: number, anchor: Lie, c
     const turn = Math.floor(random() * words);
     for (let step = 0; step < words && taken < CHOICES_A_SET; step += 1) {
       const word = (turn + step) % words;
-      for (let bits = common[word] as number; bits !== 0 && taken < CHOICES_A_SET; bits &= bits - 1) { add((word << 5) + (31 - Math.clz32(bits & -bits))); taken += 1; }
+      for (let bits = common[word] as number; bits !== 0 && taken < CHOICES_A_SET; bits &= bits - 1) {
+        add((word << 5) + (31 - Math.clz32(bits & -bits)));
+        taken += 1;
+      }
     }
     if (found.length >= MOST_CHOICES) break;
   }
   return found.sort((a, b) => b.rank - a.rank);
 }
 
-/** The band of a choice, and what is left of each width. @returns undefined when columns of one width take the same pieces from one another */
-function bandOf(classes: readonly WidthClass[], { classes: set, along }: Choice, anchor: Lie, words: number, { edges, random }: WasteFreeSearch): { readonly band: Band; readonly classes: readonly WidthClass[] } | undefined {
+/**
+ * The band of a choice, and what is left of each width.
+ * @returns undefined when columns of one width take the same pieces from one another
+ */
+function bandOf(
+  classes: readonly WidthClass[],
+  { classes: set, along }: Choice,
+  anchor: Lie,
+  words: number,
+  { edges, random }: WasteFreeSearch,
+): { readonly band: Band; readonly classes: readonly WidthClass[] } | undefined {
   const after = [...classes];
   const columns: Column[] = [];
   const touched = new Map<number, readonly Lie[]>();
-  const needing = set.map((index, place) => (place === 0 ? anchor.wantsEdge || needsEdge(innerAfter(classes[index] as WidthClass, anchor, words), along) : needsEdge(classes[index] as WidthClass, along)));
+  const needing = set.map((index, place) =>
+    place === 0
+      ? anchor.wantsEdge || needsEdge(innerAfter(classes[index] as WidthClass, anchor, words), along)
+      : needsEdge(classes[index] as WidthClass, along),
+  );
   /** Edges that no column needs are for those that have pieces for them. */
   let spare = edges - needing.filter((needs) => needs).length;
   for (const [place, index] of set.entries()) {
@@ -151,7 +243,10 @@ function bandOf(classes: readonly WidthClass[], { classes: set, along }: Choice,
     const open = place === 0 ? withoutOne(pieces, anchor) : pieces;
     const isAtEdge = needing[place] === true || (inner !== bits && spare > 0);
     if (isAtEdge && needing[place] !== true) spare -= 1;
-    const stacked = fullStacksOf(longestFirst(isAtEdge ? open : open.filter(({ wantsEdge }) => !wantsEdge), random), along);
+    const stacked = fullStacksOf(
+      longestFirst(isAtEdge ? open : open.filter(({ wantsEdge }) => !wantsEdge), random),
+      along,
+    );
     const rest = place === 0 ? along - anchor.along : along;
     if (rest < 0 || !reaches(stacked, rest)) return undefined;
     const own = [...(place === 0 ? [anchor] : []), ...fullStack(stacked, rest)];
@@ -159,7 +254,10 @@ function bandOf(classes: readonly WidthClass[], { classes: set, along }: Choice,
     columns.push({ across, pieces: own });
   }
   for (const [index, pieces] of touched) after[index] = classOf(classes[index]?.across ?? 0, pieces, words);
-  return { band: { along, columns, filled: columns.reduce((sum, { across }) => sum + across * along, 0) }, classes: after };
+  return {
+    band: { along, columns, filled: columns.reduce((sum, { across }) => sum + across * along, 0) },
+    classes: after,
+  };
 }
 
 function holds(bits: Uint32Array, along: number): boolean {
@@ -173,7 +271,13 @@ function needsEdge({ inner }: Pick<ColumnReach, 'inner'>, along: number): boolea
 
 /** What the anchor's column reaches with pieces that want no edge on top of it. */
 function innerAfter({ pieces }: WidthClass, anchor: Lie, words: number): Pick<ColumnReach, 'inner'> {
-  return { inner: reachedBy(withoutOne(pieces, anchor).filter(({ wantsEdge }) => !wantsEdge), words, anchor.along) };
+  return {
+    inner: reachedBy(
+      withoutOne(pieces, anchor).filter(({ wantsEdge }) => !wantsEdge),
+      words,
+      anchor.along,
+    ),
+  };
 }
 
 function withoutOne(pieces: readonly Lie[], taken: Lie): readonly Lie[] {
@@ -181,7 +285,13 @@ function withoutOne(pieces: readonly Lie[], taken: Lie): readonly Lie[] {
   return at < 0 ? pieces : [...pieces.slice(0, at), ...pieces.slice(at + 1)];
 }
 
-/** Long pieces are used first, roughly: short ones are left to fill with. Those that want an edge go before others. */
+/**
+ * Long pieces are used first, roughly: short ones are left to fill with. Those that want an edge go before
+ * others.
+ */
 function longestFirst(pieces: readonly Lie[], random: () => number): readonly Lie[] {
-  return pieces.map((piece) => ({ piece, key: piece.along * (0.5 + random()) * (piece.wantsEdge ? WISHING_FIRST : 1) })).sort((a, b) => b.key - a.key).map(({ piece }) => piece);
+  return pieces
+    .map((piece) => ({ piece, key: piece.along * (0.5 + random()) * (piece.wantsEdge ? WISHING_FIRST : 1) }))
+    .sort((a, b) => b.key - a.key)
+    .map(({ piece }) => piece);
 }

@@ -13,16 +13,31 @@ const MOST_TURNING = 4100;
 
 /** Whether `shortestOfAnyCuts` can be asked: it takes about a second at most, and no piece wants an edge. */
 export function isFewForAnyCuts({ kinds }: StripProblem): boolean {
-  return kinds.every(({ wantsEdge }) => !wantsEdge) && selectionsOf(kinds.map(({ quantity }) => quantity)) <= (kinds.some(({ mayTurn }) => mayTurn) ? MOST_TURNING : MOST_SELECTIONS);
+  return (
+    kinds.every(({ wantsEdge }) => !wantsEdge) &&
+    selectionsOf(kinds.map(({ quantity }) => quantity)) <=
+      (kinds.some(({ mayTurn }) => mayTurn) ? MOST_TURNING : MOST_SELECTIONS)
+  );
 }
 
-/** The shortest layout of all pieces that straight cuts from edge to edge take apart, in as many stages as it takes, proven: a dynamic programme over every selection and every way of parting it in two.
- *  A box is left out when more is wasted in it, and beside it whatever lies there, than a layout of use may waste.
- *  No piece may want an edge. @param most in steps: only a layout not longer is of use @returns undefined when there is none. Work grows with the square of `selectionsOf`, at worst
- *  @source own; guillotine cutting by parting a box in two (from memory: Gilmore and Gomory 1966) */
-export function shortestOfAnyCuts({ width, kinds, lies }: StripProblem, most: number, prices: readonly number[] = []): Block | undefined {
+/**
+ * The shortest layout of all pieces that straight cuts from edge to edge take apart, in as many stages as it
+ * takes, proven: a dynamic programme over every selection and every way of parting it in two. A box is left
+ * out when more is wasted in it, and beside it whatever lies there, than a layout of use may waste. No piece
+ * may want an edge.
+ * @param most in steps: only a layout not longer is of use
+ * @returns undefined when there is none. Work grows with the square of `selectionsOf`, at worst
+ * @source own; guillotine cutting by parting a box in two (from memory: Gilmore and Gomory 1966)
+ */
+export function shortestOfAnyCuts(
+  { width, kinds, lies }: StripProblem,
+  most: number,
+  prices: readonly number[] = [],
+): Block | undefined {
   /** Only kinds of which there is a piece. */
-  const present = kinds.flatMap((kind, at) => (kind.quantity > 0 ? [{ ...kind, worth: prices[at] ?? 0, at }] : []));
+  const present = kinds.flatMap((kind, at) =>
+    kind.quantity > 0 ? [{ ...kind, worth: prices[at] ?? 0, at }] : [],
+  );
   const placeOf = new Map(present.map(({ at }, place) => [at, place]));
   const given = lies.filter(({ kind }) => placeOf.has(kind));
   const laid = given.map((lie) => ({ ...lie, kind: placeOf.get(lie.kind) ?? 0 }));
@@ -33,12 +48,23 @@ export function shortestOfAnyCuts({ width, kinds, lies }: StripProblem, most: nu
   const spare = most * width - (area[all] ?? 0);
   if (spare < 0) return undefined;
   const rows = rowsWithin(selections, laid, width);
-  const charges = rows === undefined ? [] : [sizes, present.map(({ worth }) => worth)].map((values) => {
-    const { scale, held } = roomBeside(selections, rows, laid.map(({ kind, along }) => (values[kind] ?? 0) / along));
-    const sums = selections.sums(values.map((value) => value * scale));
-    return { held, sums, spare: most * (1 + NEAR) - (sums[all] ?? 0) };
-  });
-  const wastesTooMuch = (state: number, across: number, along: number): boolean => charges.some(({ held, sums, spare: own }) => (1 - held(state, width - across)) * along > (sums[state] as number) + own);
+  const charges =
+    rows === undefined
+      ? []
+      : [sizes, present.map(({ worth }) => worth)].map((values) => {
+          const { scale, held } = roomBeside(
+            selections,
+            rows,
+            laid.map(({ kind, along }) => (values[kind] ?? 0) / along),
+          );
+          const sums = selections.sums(values.map((value) => value * scale));
+          return { held, sums, spare: most * (1 + NEAR) - (sums[all] ?? 0) };
+        });
+  const wastesTooMuch = (state: number, across: number, along: number): boolean =>
+    charges.some(
+      ({ held, sums, spare: own }) =>
+        (1 - held(state, width - across)) * along > (sums[state] as number) + own,
+    );
   const fronts = new BoxFronts(count);
   const { start } = fronts;
   fronts.close();
@@ -46,10 +72,18 @@ export function shortestOfAnyCuts({ width, kinds, lies }: StripProblem, most: nu
     const own = area[state] as number;
     const mostArea = own + spare;
     const add = (across: number, along: number, part: number, way: number): void => {
-      if (across > width || across * along > mostArea || fronts.isBeaten(across, along) || wastesTooMuch(state, across, along)) return;
+      if (
+        across > width ||
+        across * along > mostArea ||
+        fronts.isBeaten(across, along) ||
+        wastesTooMuch(state, across, along)
+      )
+        return;
       fronts.put(across, along, across * along - own, part, way);
     };
-    laid.forEach((lie, index) => { if (selections.one(lie.kind) === state) add(lie.across, lie.along, index, ALONE); });
+    laid.forEach((lie, index) => {
+      if (selections.one(lie.kind) === state) add(lie.across, lie.along, index, ALONE);
+    });
     const many = selections.partsOf(state);
     for (let index = 0; index < many; index += 1) {
       const part = parts[index] as number;
@@ -75,7 +109,8 @@ export function shortestOfAnyCuts({ width, kinds, lies }: StripProblem, most: nu
   }
   const { across, along, part, way } = fronts;
   let shortest = -1;
-  for (let at = start[all] as number; at < (start[count] as number); at += 1) if (shortest < 0 || (along[at] as number) < (along[shortest] as number)) shortest = at;
+  for (let at = start[all] as number; at < (start[count] as number); at += 1)
+    if (shortest < 0 || (along[at] as number) < (along[shortest] as number)) shortest = at;
   if (shortest < 0 || (along[shortest] as number) > most) return undefined;
   const moves: PieceMove[] = [];
   place(all, shortest, 0, 0);
@@ -84,12 +119,24 @@ export function shortestOfAnyCuts({ width, kinds, lies }: StripProblem, most: nu
   /** The way back: which boxes of its two parts made a box is looked for again. */
   function place(state: number, at: number, x: number, y: number): void {
     const first = part[at] as number;
-    if (way[at] === ALONE) { const lie = given[first]; if (lie !== undefined) moves.push({ lie, x, y }); return; }
+    if (way[at] === ALONE) {
+      const lie = given[first];
+      if (lie !== undefined) moves.push({ lie, x, y });
+      return;
+    }
     const second = state - first;
     for (let one = start[first] as number; one < (start[first + 1] as number); one += 1) {
       for (let other = start[second] as number; other < (start[second + 1] as number); other += 1) {
-        const [w, h, v, u] = [across[one] as number, along[one] as number, across[other] as number, along[other] as number];
-        const fits = way[at] === BESIDE ? w + v <= (across[at] as number) && Math.max(h, u) <= (along[at] as number) : Math.max(w, v) <= (across[at] as number) && h + u <= (along[at] as number);
+        const [w, h, v, u] = [
+          across[one] as number,
+          along[one] as number,
+          across[other] as number,
+          along[other] as number,
+        ];
+        const fits =
+          way[at] === BESIDE
+            ? w + v <= (across[at] as number) && Math.max(h, u) <= (along[at] as number)
+            : Math.max(w, v) <= (across[at] as number) && h + u <= (along[at] as number);
         if (!fits) continue;
         place(first, one, x, y);
         place(second, other, way[at] === BESIDE ? x + w : x, way[at] === BESIDE ? y : y + h);

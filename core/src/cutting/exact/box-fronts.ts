@@ -2,7 +2,10 @@
 const BOXES_AT_FIRST = 8;
 const MOST_AT_FIRST = 1 << 14;
 
-/** For each selection the boxes it fits into, none within another, those that waste least first. Filled selection by selection, in order; lengths in steps. */
+/**
+ * For each selection the boxes it fits into, none within another, those that waste least first. Filled
+ * selection by selection, in order; lengths in steps.
+ */
 export class BoxFronts {
   across: Int32Array;
   along: Int32Array;
@@ -29,7 +32,8 @@ export class BoxFronts {
 
   /** Whether a box of the selection now being filled lies within this one. */
   isBeaten(across: number, along: number): boolean {
-    for (let at = this.start[this.#filled] as number; at < this.#end; at += 1) if ((this.across[at] as number) <= across && (this.along[at] as number) <= along) return true;
+    for (let at = this.start[this.#filled] as number; at < this.#end; at += 1)
+      if ((this.across[at] as number) <= across && (this.along[at] as number) <= along) return true;
     return false;
   }
 
@@ -68,7 +72,10 @@ export class BoxFronts {
 
   #grow(): void {
     const twice = this.across.length * 2;
-    const wider = <Kind extends Int32Array | Float64Array | Uint8Array>(made: Kind, from: Kind): Kind => { made.set(from); return made; };
+    const wider = <Kind extends Int32Array | Float64Array | Uint8Array>(made: Kind, from: Kind): Kind => {
+      made.set(from);
+      return made;
+    };
     this.across = wider(new Int32Array(twice), this.across);
     this.along = wider(new Int32Array(twice), this.along);
     this.waste = wider(new Float64Array(twice), this.waste);

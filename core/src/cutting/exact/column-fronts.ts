@@ -1,4 +1,7 @@
-/** For each selection the ways its pieces lie in columns side by side, none better than another in all: width, length, columns that want an edge, columns in all. Filled selection by selection, in order. */
+/**
+ * For each selection the ways its pieces lie in columns side by side, none better than another in all: width,
+ * length, columns that want an edge, columns in all. Filled selection by selection, in order.
+ */
 export class ColumnFronts {
   across = new Int32Array(1 << 10);
   along = new Float64Array(1 << 10);
@@ -13,14 +16,37 @@ export class ColumnFronts {
     this.start = new Int32Array(selections + 1);
   }
 
-  /** One more way for the selection now being filled, unless another is as good in all; those that it beats go. */
+  /**
+   * One more way for the selection now being filled, unless another is as good in all; those that it beats
+   * go.
+   */
   put(across: number, along: number, edge: number, count: number): void {
     const from = this.start[this.#filled] as number;
-    for (let at = from; at < this.#end; at += 1) if ((this.across[at] as number) <= across && (this.along[at] as number) <= along && (this.edge[at] as number) <= edge && (this.count[at] as number) <= count) return;
+    for (let at = from; at < this.#end; at += 1)
+      if (
+        (this.across[at] as number) <= across &&
+        (this.along[at] as number) <= along &&
+        (this.edge[at] as number) <= edge &&
+        (this.count[at] as number) <= count
+      )
+        return;
     let to = from;
     for (let at = from; at < this.#end; at += 1) {
-      if ((this.across[at] as number) >= across && (this.along[at] as number) >= along && (this.edge[at] as number) >= edge && (this.count[at] as number) >= count) continue;
-      if (to < at) this.#set(to, this.across[at] as number, this.along[at] as number, this.edge[at] as number, this.count[at] as number);
+      if (
+        (this.across[at] as number) >= across &&
+        (this.along[at] as number) >= along &&
+        (this.edge[at] as number) >= edge &&
+        (this.count[at] as number) >= count
+      )
+        continue;
+      if (to < at)
+        this.#set(
+          to,
+          this.across[at] as number,
+          this.along[at] as number,
+          this.edge[at] as number,
+          this.count[at] as number,
+        );
       to += 1;
     }
     if (to === this.across.length) this.#grow();
@@ -36,13 +62,21 @@ export class ColumnFronts {
 
   shortestOf(selection: number): number {
     let least = Number.MAX_SAFE_INTEGER;
-    for (let at = this.start[selection] as number; at < (this.start[selection + 1] as number); at += 1) least = Math.min(least, this.along[at] as number);
+    for (let at = this.start[selection] as number; at < (this.start[selection + 1] as number); at += 1)
+      least = Math.min(least, this.along[at] as number);
     return least;
   }
 
   /** Whether one of its ways is no wider, longer and so on. */
   fits(selection: number, across: number, along: number, edge: number, count: number): boolean {
-    for (let at = this.start[selection] as number; at < (this.start[selection + 1] as number); at += 1) if ((this.across[at] as number) <= across && (this.along[at] as number) <= along && (this.edge[at] as number) <= edge && (this.count[at] as number) <= count) return true;
+    for (let at = this.start[selection] as number; at < (this.start[selection + 1] as number); at += 1)
+      if (
+        (this.across[at] as number) <= across &&
+        (this.along[at] as number) <= along &&
+        (this.edge[at] as number) <= edge &&
+        (this.count[at] as number) <= count
+      )
+        return true;
     return false;
   }
 
@@ -55,7 +89,10 @@ export class ColumnFronts {
 
   #grow(): void {
     const twice = this.across.length * 2;
-    const wider = <Kind extends Int32Array | Float64Array>(made: Kind, from: Kind): Kind => { made.set(from); return made; };
+    const wider = <Kind extends Int32Array | Float64Array>(made: Kind, from: Kind): Kind => {
+      made.set(from);
+      return made;
+    };
     this.across = wider(new Int32Array(twice), this.across);
     this.along = wider(new Float64Array(twice), this.along);
     this.edge = wider(new Int32Array(twice), this.edge);

@@ -1,4 +1,7 @@
-/** Every selection that can be made from so many pieces of each kind, by number: 0 is none, the last is all. A sum of numbers is the selection of both. */
+/**
+ * Every selection that can be made from so many pieces of each kind, by number: 0 is none, the last is all. A
+ * sum of numbers is the selection of both.
+ */
 export class Selections {
   readonly count: number;
   /** Of the selection last asked for by `partsOf`. */
@@ -9,7 +12,10 @@ export class Selections {
   readonly #digits: Uint8Array | Uint16Array;
   /** Of each selection, the first kind it has. */
   readonly #first: Uint8Array;
-  /** Each count of a selection in a field of bits of its own, with a bit above it that a count too large takes away. */
+  /**
+   * Each count of a selection in a field of bits of its own, with a bit above it that a count too large takes
+   * away.
+   */
   readonly #packed: Int32Array;
   readonly #above: number;
   readonly #whole: number;
@@ -32,17 +38,25 @@ export class Selections {
     this.parts = new Int32Array(count);
     this.#kinds = kinds;
     this.#radix = radix;
-    this.#digits = Math.max(0, ...quantities) < 256 ? new Uint8Array(count * kinds) : new Uint16Array(count * kinds);
+    this.#digits =
+      Math.max(0, ...quantities) < 256 ? new Uint8Array(count * kinds) : new Uint16Array(count * kinds);
     this.#first = new Uint8Array(count);
     this.#packed = new Int32Array(count);
     const digits = new Int32Array(kinds);
     for (let state = 1; state < count; state += 1) {
-      for (let kind = 0; kind < kinds; kind += 1) { if ((digits[kind] as number) < (quantities[kind] ?? 0)) { digits[kind] = (digits[kind] as number) + 1; break; } digits[kind] = 0; }
+      for (let kind = 0; kind < kinds; kind += 1) {
+        if ((digits[kind] as number) < (quantities[kind] ?? 0)) {
+          digits[kind] = (digits[kind] as number) + 1;
+          break;
+        }
+        digits[kind] = 0;
+      }
       let first = 0;
       while (digits[first] === 0) first += 1;
       this.#digits.set(digits, state * kinds);
       this.#first[state] = first;
-      this.#packed[state] = (this.#packed[state - (radix[first] as number)] as number) + (1 << (fields[first] ?? 0));
+      this.#packed[state] =
+        (this.#packed[state - (radix[first] as number)] as number) + (1 << (fields[first] ?? 0));
     }
     this.#above = above;
     this.#whole = above + (this.#packed[count - 1] ?? 0);
@@ -55,7 +69,8 @@ export class Selections {
   /** Of every selection, what its pieces come to. @param values of one piece of each kind */
   sums(values: readonly number[]): Float64Array {
     const sums = new Float64Array(this.count);
-    for (let state = 1; state < this.count; state += 1) sums[state] = (sums[this.withoutFirst(state)] as number) + (values[this.firstOf(state)] ?? 0);
+    for (let state = 1; state < this.count; state += 1)
+      sums[state] = (sums[this.withoutFirst(state)] as number) + (values[this.firstOf(state)] ?? 0);
     return sums;
   }
 
@@ -80,10 +95,17 @@ export class Selections {
 
   /** Whether there are pieces enough for both at once. */
   areApart(one: number, other: number): boolean {
-    return ((this.#whole - (this.#packed[one] as number) - (this.#packed[other] as number)) & this.#above) === this.#above;
+    return (
+      ((this.#whole - (this.#packed[one] as number) - (this.#packed[other] as number)) & this.#above) ===
+      this.#above
+    );
   }
 
-  /** Writes to `parts` those with at least one piece of the first kind there is, the whole among them: each way of parting a selection in two is met once. @returns how many */
+  /**
+   * Writes to `parts` those with at least one piece of the first kind there is, the whole among them: each
+   * way of parting a selection in two is met once.
+   * @returns how many
+   */
   partsOf(state: number): number {
     const { parts } = this;
     const base = state * this.#kinds;
@@ -94,7 +116,11 @@ export class Selections {
       const most = (this.#digits[base + kind] as number) - (kind === first ? 1 : 0);
       const one = this.#radix[kind] as number;
       const before = count;
-      for (let copies = 1; copies <= most; copies += 1) for (let index = 0; index < before; index += 1) { parts[count] = (parts[index] as number) + copies * one; count += 1; }
+      for (let copies = 1; copies <= most; copies += 1)
+        for (let index = 0; index < before; index += 1) {
+          parts[count] = (parts[index] as number) + copies * one;
+          count += 1;
+        }
     }
     return count;
   }

@@ -11,18 +11,30 @@ export interface PieceMove {
   readonly y: number;
 }
 
-/** A way of looking: how many fronts are kept side by side, how many pieces are tried on each, how much chance is in it. */
+/**
+ * A way of looking: how many fronts are kept side by side, how many pieces are tried on each, how much chance
+ * is in it.
+ */
 export interface BeamWays {
   readonly fronts: number;
   readonly tries: number;
   readonly chance: number;
   /** How much speaks against trying a piece for what it loses on its first row of steps. */
   readonly firstRow: number;
-  /** Steps of length a stretch of the front counts against it: where edges meet a stretch ends, and edges that meet by chance are few. */
+  /**
+   * Steps of length a stretch of the front counts against it: where edges meet a stretch ends, and edges that
+   * meet by chance are few.
+   */
   readonly stretch: number;
-  /** Steps of length each piece is worth, by kind: no pieces side by side across the roll are worth more than the length they take. */
+  /**
+   * Steps of length each piece is worth, by kind: no pieces side by side across the roll are worth more than
+   * the length they take.
+   */
   readonly worth: readonly number[];
-  /** Steps of length that speak for a front for each piece it holds, by kind: what is hard to lay is better laid soon. */
+  /**
+   * Steps of length that speak for a front for each piece it holds, by kind: what is hard to lay is better
+   * laid soon.
+   */
   readonly soon: readonly number[];
   readonly random: () => number;
 }
@@ -47,22 +59,40 @@ const SLIVER = 1.5;
 const FLUSH = 0.8;
 const FILLABLE = 0.5;
 const YIELD_EVERY = 300;
-/** A cheap throw for each piece looked at. @source multiplier of the C standard's example generator (from memory) */
+/**
+ * A cheap throw for each piece looked at.
+ * @source multiplier of the C standard's example generator (from memory)
+ */
 const DICE = 1_103_515_245;
 /** So many times what is kept is put in order; alike fronts are among it. */
 const RANKED = 1.5;
 
-/** Lays pieces: many fronts side by side grow piece by piece on their lowest stretch; those with the least waste for what they hold go on.
- *  @param pieces how many of each kind @param most only a shorter layout is of use
- *  @returns undefined when every front grew too long; yields now and then so that it can be stopped */
-export function* beam(problem: StripProblem, pieces: Uint16Array, ways: BeamWays, most: number): Generator<undefined, Block | undefined> {
+/**
+ * Lays pieces: many fronts side by side grow piece by piece on their lowest stretch; those with the least
+ * waste for what they hold go on.
+ * @param pieces how many of each kind
+ * @param most only a shorter layout is of use
+ * @returns undefined when every front grew too long; yields now and then so that it can be stopped
+ */
+export function* beam(
+  problem: StripProblem,
+  pieces: Uint16Array,
+  ways: BeamWays,
+  most: number,
+): Generator<undefined, Block | undefined> {
   const { width, kinds } = problem;
   let [total, worth] = [0, 0];
-  kinds.forEach((_, kind) => { total += pieces[kind] ?? 0; worth += (ways.worth[kind] ?? 0) * (pieces[kind] ?? 0); });
+  kinds.forEach((_, kind) => {
+    total += pieces[kind] ?? 0;
+    worth += (ways.worth[kind] ?? 0) * (pieces[kind] ?? 0);
+  });
   const table = lieTable(problem, pieces, ways.worth);
   const present = kinds.flatMap((_, kind) => ((pieces[kind] ?? 0) > 0 ? [pieces[kind] ?? 0] : []));
   const stride = total + 2;
-  let [fronts, next] = [roomForFronts(ways.fronts, stride, present.length), roomForFronts(ways.fronts, stride, present.length)];
+  let [fronts, next] = [
+    roomForFronts(ways.fronts, stride, present.length),
+    roomForFronts(ways.fronts, stride, present.length),
+  ];
   const offers = roomForOffers(ways.fronts * ways.tries, ways.fronts);
   const order = new Float64Array(ways.fronts * ways.tries);
   const book: Book = { before: [], lie: [], x: [], y: [] };
@@ -75,15 +105,20 @@ export function* beam(problem: StripProblem, pieces: Uint16Array, ways: BeamWays
   let looked = 0;
   for (let placed = 0; placed < total; placed += 1) {
     offers.count = 0;
-    for (let row = 0; row < kept; row += 1) offer(table, fronts, row, ways, Math.floor(ways.random() * 0x7fffffff), slack, most, offers);
+    for (let row = 0; row < kept; row += 1)
+      offer(table, fronts, row, ways, Math.floor(ways.random() * 0x7fffffff), slack, most, offers);
     if (offers.count === 0) return undefined;
     looked += kept;
     kept = keepBest(table, fronts, next, offers, order, ways.fronts, book);
     [fronts, next] = [next, fronts];
-    if (looked > YIELD_EVERY) { looked = 0; yield undefined; }
+    if (looked > YIELD_EVERY) {
+      looked = 0;
+      yield undefined;
+    }
   }
   let best = 0;
-  for (let row = 1; row < kept; row += 1) if ((fronts.tallest[row] ?? 0) < (fronts.tallest[best] ?? 0)) best = row;
+  for (let row = 1; row < kept; row += 1)
+    if ((fronts.tallest[row] ?? 0) < (fronts.tallest[best] ?? 0)) best = row;
   const along = fronts.tallest[best] ?? 0;
   return along < most ? { moves: movesTo(table, book, fronts.placing[best] ?? NOTHING), along } : undefined;
 }
@@ -92,8 +127,20 @@ const ownScores = new Float64Array(64);
 const ownLies = new Int32Array(64);
 const ownXs = new Int32Array(64);
 
-/** The pieces worth trying on the lowest stretch of a front. Stretches too narrow for anything are filled up first. */
-function offer(table: LieTable, fronts: Fronts, row: number, { tries, chance, stretch, firstRow, soon }: BeamWays, seed: number, slack: number, most: number, offers: Offers): void {
+/**
+ * The pieces worth trying on the lowest stretch of a front. Stretches too narrow for anything are filled up
+ * first.
+ */
+function offer(
+  table: LieTable,
+  fronts: Fronts,
+  row: number,
+  { tries, chance, stretch, firstRow, soon }: BeamWays,
+  seed: number,
+  slack: number,
+  most: number,
+  offers: Offers,
+): void {
   const { width, across, along, kind, wantsEdge, rate, room, base, lies } = table;
   const stretchBase = row * fronts.stride;
   const leftBase = row * fronts.kinds;
@@ -108,7 +155,8 @@ function offer(table: LieTable, fronts: Fronts, row: number, { tries, chance, st
     const y = fronts.heights[stretchBase + at] ?? 0;
     const gap = to - from;
     const leftWall = at === 0 ? Number.POSITIVE_INFINITY : (fronts.heights[stretchBase + at - 1] ?? 0);
-    const rightWall = at === count - 1 ? Number.POSITIVE_INFINITY : (fronts.heights[stretchBase + at + 1] ?? 0);
+    const rightWall =
+      at === count - 1 ? Number.POSITIVE_INFINITY : (fronts.heights[stretchBase + at + 1] ?? 0);
     const narrowest = fronts.narrowest[row] ?? 0;
     const isInside = from !== 0 && to !== width;
     const { left } = fronts;
@@ -130,16 +178,27 @@ function offer(table: LieTable, fronts: Fronts, row: number, { tries, chance, st
       if (rest === 0) own += FIT;
       else if (rest < narrowest) own -= (SLIVER * rest) / gap;
       else if (canFill(table, fronts, leftBase, rest)) own += FILLABLE;
-      own -= firstRow * (roomHere - (rate[index] as number) - (rest < narrowest ? 0 : (room[rest] as number)));
+      own -=
+        firstRow * (roomHere - (rate[index] as number) - (rest < narrowest ? 0 : (room[rest] as number)));
       if (flushLeft || flushRight) own += FLUSH;
       if (found === tries) {
         if (own <= (ownScores[worst] ?? 0)) continue;
-      } else { worst = found; found += 1; }
-      const isLeft = wantsEdge[index] === 1 ? from === 0 : rest === 0 || flushLeft || (!flushRight && leftWall >= rightWall);
+      } else {
+        worst = found;
+        found += 1;
+      }
+      const isLeft =
+        wantsEdge[index] === 1
+          ? from === 0
+          : rest === 0 || flushLeft || (!flushRight && leftWall >= rightWall);
       ownScores[worst] = own;
       ownLies[worst] = index;
       ownXs[worst] = isLeft ? from : to - wide;
-      if (found === tries) { worst = 0; for (let other = 1; other < found; other += 1) if ((ownScores[other] ?? 0) < (ownScores[worst] ?? 0)) worst = other; }
+      if (found === tries) {
+        worst = 0;
+        for (let other = 1; other < found; other += 1)
+          if ((ownScores[other] ?? 0) < (ownScores[worst] ?? 0)) worst = other;
+      }
     }
     for (let own = 0; own < found; own += 1) {
       const index = ownLies[own] ?? 0;
@@ -172,7 +231,15 @@ function offer(table: LieTable, fronts: Fronts, row: number, { tries, chance, st
 }
 
 /** Grows the best offers into fronts, each front once. @returns how many */
-function keepBest(table: LieTable, fronts: Fronts, next: Fronts, offers: Offers, order: Float64Array, most: number, book: Book): number {
+function keepBest(
+  table: LieTable,
+  fronts: Fronts,
+  next: Fronts,
+  offers: Offers,
+  order: Float64Array,
+  most: number,
+  book: Book,
+): number {
   const ranked = bestFirst(offers, order, Math.ceil(RANKED * most));
   const { marks } = offers;
   marks.fill(NO_MARK);
@@ -196,7 +263,17 @@ function keepBest(table: LieTable, fronts: Fronts, next: Fronts, offers: Offers,
   return kept;
 }
 
-function grow({ width, across, along, kind }: LieTable, fronts: Fronts, row: number, next: Fronts, into: number, at: number, index: number, x: number, book: Book): void {
+function grow(
+  { width, across, along, kind }: LieTable,
+  fronts: Fronts,
+  row: number,
+  next: Fronts,
+  into: number,
+  at: number,
+  index: number,
+  x: number,
+  book: Book,
+): void {
   const base = row * fronts.stride;
   const y = fronts.heights[base + at] ?? 0;
   const wide = across[index] ?? 0;
@@ -204,13 +281,18 @@ function grow({ width, across, along, kind }: LieTable, fronts: Fronts, row: num
   const end = at + 1 < (fronts.stretches[row] ?? 0) ? (fronts.starts[base + at + 1] ?? width) : width;
   coverStretch(fronts, row, next, into, at, x, x + wide, end, top);
   const leftBase = into * next.kinds;
-  for (let own = 0, from = row * fronts.kinds; own < next.kinds; own += 1) next.left[leftBase + own] = fronts.left[from + own] ?? 0;
+  for (let own = 0, from = row * fronts.kinds; own < next.kinds; own += 1)
+    next.left[leftBase + own] = fronts.left[from + own] ?? 0;
   const ownKind = leftBase + (kind[index] ?? 0);
   next.left[ownKind] = (next.left[ownKind] ?? 1) - 1;
   let narrowest = fronts.narrowest[row] ?? 0;
   if (next.left[ownKind] === 0 && wide <= narrowest) {
     narrowest = width;
-    for (let other = 0; other < across.length; other += 1) if ((next.left[leftBase + (kind[other] ?? 0)] ?? 0) > 0) { narrowest = across[other] ?? width; break; }
+    for (let other = 0; other < across.length; other += 1)
+      if ((next.left[leftBase + (kind[other] ?? 0)] ?? 0) > 0) {
+        narrowest = across[other] ?? width;
+        break;
+      }
   }
   next.narrowest[into] = narrowest;
   next.tallest[into] = Math.max(fronts.tallest[row] ?? 0, top);

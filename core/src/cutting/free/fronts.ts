@@ -1,5 +1,8 @@
-/** Many fronts of placed pieces side by side, each a row in flat arrays: a search step copies rows and never makes objects.
- *  A front is cut into stretches across the roll: where each begins and how far it reaches along it. */
+/**
+ * Many fronts of placed pieces side by side, each a row in flat arrays: a search step copies rows and never
+ * makes objects. A front is cut into stretches across the roll: where each begins and how far it reaches
+ * along it.
+ */
 export interface Fronts {
   readonly stride: number;
   readonly kinds: number;
@@ -25,8 +28,18 @@ export interface Fronts {
 /** Room for so many fronts of so many stretches and kinds. */
 export function roomForFronts(rows: number, stride: number, kinds: number): Fronts {
   return {
-    stride, kinds, starts: new Int32Array(rows * stride), heights: new Int32Array(rows * stride), stretches: new Int32Array(rows), left: new Uint16Array(rows * kinds),
-    narrowest: new Int32Array(rows), tallest: new Int32Array(rows), waste: new Float64Array(rows), worth: new Float64Array(rows), soon: new Float64Array(rows), placing: new Int32Array(rows),
+    stride,
+    kinds,
+    starts: new Int32Array(rows * stride),
+    heights: new Int32Array(rows * stride),
+    stretches: new Int32Array(rows),
+    left: new Uint16Array(rows * kinds),
+    narrowest: new Int32Array(rows),
+    tallest: new Int32Array(rows),
+    waste: new Float64Array(rows),
+    worth: new Float64Array(rows),
+    soon: new Float64Array(rows),
+    placing: new Int32Array(rows),
   };
 }
 
@@ -38,13 +51,21 @@ export function lowestStretch({ heights, stretches, stride }: Fronts, row: numbe
   let least = heights[base] ?? 0;
   for (let index = base + 1; index < end; index += 1) {
     const own = heights[index] ?? 0;
-    if (own < least) { least = own; at = index; }
+    if (own < least) {
+      least = own;
+      at = index;
+    }
   }
   return at - base;
 }
 
 /** Raises a whole stretch to a neighbour's height, in place; it becomes one with equal neighbours. */
-export function raiseStretch({ starts, heights, stretches, stride }: Fronts, row: number, at: number, height: number): void {
+export function raiseStretch(
+  { starts, heights, stretches, stride }: Fronts,
+  row: number,
+  at: number,
+  height: number,
+): void {
   const base = row * stride;
   const count = stretches[row] ?? 0;
   heights[base + at] = height;
@@ -59,8 +80,21 @@ export function raiseStretch({ starts, heights, stretches, stride }: Fronts, row
   stretches[row] = filled + 1 - base;
 }
 
-/** Copies a row's stretches to another row of other fronts, with stretch `at` covered from `from` to `to` up to `height`; equal neighbours become one. */
-export function coverStretch(source: Fronts, row: number, target: Fronts, into: number, at: number, from: number, to: number, end: number, height: number): void {
+/**
+ * Copies a row's stretches to another row of other fronts, with stretch `at` covered from `from` to `to` up
+ * to `height`; equal neighbours become one.
+ */
+export function coverStretch(
+  source: Fronts,
+  row: number,
+  target: Fronts,
+  into: number,
+  at: number,
+  from: number,
+  to: number,
+  end: number,
+  height: number,
+): void {
   const base = row * source.stride;
   const own = into * target.stride;
   const count = source.stretches[row] ?? 0;
@@ -72,9 +106,21 @@ export function coverStretch(source: Fronts, row: number, target: Fronts, into: 
   let filled = own + at;
   const start = source.starts[base + at] ?? 0;
   const low = source.heights[base + at] ?? 0;
-  if (from > start) { starts[filled] = start; heights[filled] = low; filled += 1; }
-  if (filled === own || heights[filled - 1] !== height) { starts[filled] = from; heights[filled] = height; filled += 1; }
-  if (to < end) { starts[filled] = to; heights[filled] = low; filled += 1; }
+  if (from > start) {
+    starts[filled] = start;
+    heights[filled] = low;
+    filled += 1;
+  }
+  if (filled === own || heights[filled - 1] !== height) {
+    starts[filled] = from;
+    heights[filled] = height;
+    filled += 1;
+  }
+  if (to < end) {
+    starts[filled] = to;
+    heights[filled] = low;
+    filled += 1;
+  }
   let index = at + 1;
   if (index < count && source.heights[base + index] === heights[filled - 1]) index += 1;
   for (; index < count; index += 1) {

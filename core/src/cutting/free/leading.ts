@@ -18,7 +18,10 @@ export interface Leading {
   readonly part: () => BeamWays;
 }
 
-/** Shares of the runs that lay everything anew. Blocks taken apart bring most at first, when much is still badly laid. */
+/**
+ * Shares of the runs that lay everything anew. Blocks taken apart bring most at first, when much is still
+ * badly laid.
+ */
 const WHOLE = { first: 0.5, bred: 0.8, perfect: 0.75 } as const;
 const FIRST_RUNS = 40;
 const FRONTS = [1, 2, 4, 8, 16, 32, 64] as const;
@@ -29,38 +32,97 @@ const SOON = 0.002;
 
 const someFronts = (random: () => number): number => FRONTS[Math.floor(random() ** 2 * FRONTS.length)] ?? 1;
 
-/** By ways that are bred. @param prices steps of length that a piece of each kind is worth in the bound, if that is known */
-export function ledByWays(problem: StripProblem, prices: readonly number[] | undefined, random: () => number): Leading {
+/**
+ * By ways that are bred.
+ * @param prices steps of length that a piece of each kind is worth in the bound, if that is known
+ */
+export function ledByWays(
+  problem: StripProblem,
+  prices: readonly number[] | undefined,
+  random: () => number,
+): Leading {
   const { width, kinds } = problem;
   const bred = new BredWays(problem, prices !== undefined, random);
   const waysOf = ({ mix, lean, chance, firstRow, tries }: Way, fronts: number): BeamWays => {
-    const worth = kinds.map(({ across, along }, kind) => ((1 - mix) * across * along) / width + mix * (prices?.[kind] ?? 0));
-    return { fronts, tries, chance, firstRow, stretch: 0, worth, soon: worth.map((own, kind) => own * Math.exp(lean[kind] ?? 0)), random };
+    const worth = kinds.map(
+      ({ across, along }, kind) => ((1 - mix) * across * along) / width + mix * (prices?.[kind] ?? 0),
+    );
+    return {
+      fronts,
+      tries,
+      chance,
+      firstRow,
+      stretch: 0,
+      worth,
+      soon: worth.map((own, kind) => own * Math.exp(lean[kind] ?? 0)),
+      random,
+    };
   };
   let runs = 0;
   return {
-    get share() { return runs < FIRST_RUNS ? WHOLE.first : WHOLE.bred; },
+    get share() {
+      return runs < FIRST_RUNS ? WHOLE.first : WHOLE.bred;
+    },
     whole: () => {
       runs += 1;
       const way = bred.next();
-      return { ways: waysOf(way, bred.fronts), most: bred.most, ended: (along) => { if (along === undefined) bred.foundNothing(); else bred.found(way, along); } };
+      return {
+        ways: waysOf(way, bred.fronts),
+        most: bred.most,
+        ended: (along) => {
+          if (along === undefined) bred.foundNothing();
+          else bred.found(way, along);
+        },
+      };
     },
     part: () => waysOf(bred.one(), someFronts(random)),
   };
 }
 
-/** By edges that meet, where there may be no waste at all: whole runs try more pieces on each front, and with less chance. */
-export function ledByEdges({ width, area, kinds }: StripProblem, bound: number, random: () => number): Leading {
+/**
+ * By edges that meet, where there may be no waste at all: whole runs try more pieces on each front, and with
+ * less chance.
+ */
+export function ledByEdges(
+  { width, area, kinds }: StripProblem,
+  bound: number,
+  random: () => number,
+): Leading {
   const runs = new WholeRuns(bound, random);
   const worth = kinds.map(({ across, along }) => (across * along) / width);
   const soon = worth.map((own) => SOON * own);
-  const stretch = (): number => ((STRETCHES[Math.floor(random() * STRETCHES.length)] ?? 0) * area) / width / 2;
+  const stretch = (): number =>
+    ((STRETCHES[Math.floor(random() * STRETCHES.length)] ?? 0) * area) / width / 2;
   return {
     share: WHOLE.perfect,
     whole: (best) => {
       const run = runs.next(best);
-      return { ways: { fronts: run.fronts, tries: 6 + Math.floor(random() * 7), chance: 0.05 + random() * 0.2, firstRow: 1, stretch: stretch(), worth, soon, random }, most: run.most, ended: (along) => { if (along === undefined) runs.foundNothing(run); } };
+      return {
+        ways: {
+          fronts: run.fronts,
+          tries: 6 + Math.floor(random() * 7),
+          chance: 0.05 + random() * 0.2,
+          firstRow: 1,
+          stretch: stretch(),
+          worth,
+          soon,
+          random,
+        },
+        most: run.most,
+        ended: (along) => {
+          if (along === undefined) runs.foundNothing(run);
+        },
+      };
     },
-    part: () => ({ fronts: someFronts(random), tries: 2 + Math.floor(random() * 7), chance: 0.05 + random(), firstRow: 1, stretch: random() < 0.5 ? stretch() : 0, worth, soon, random }),
+    part: () => ({
+      fronts: someFronts(random),
+      tries: 2 + Math.floor(random() * 7),
+      chance: 0.05 + random(),
+      firstRow: 1,
+      stretch: random() < 0.5 ? stretch() : 0,
+      worth,
+      soon,
+      random,
+    }),
   };
 }

@@ -13,7 +13,10 @@ export interface LieTable {
   /** Steps of length each is worth, and each row of steps along it. */
   readonly worth: Float64Array;
   readonly rate: Float64Array;
-  /** By width in steps: the most that pieces side by side in it can be worth, a row of steps; 1 across the whole roll. */
+  /**
+   * By width in steps: the most that pieces side by side in it can be worth, a row of steps; 1 across the
+   * whole roll.
+   */
   readonly room: Float64Array;
   /** What speaks for the piece anywhere. */
   readonly base: Float64Array;
@@ -26,17 +29,35 @@ const WIDE = 1.2;
 const WORTHY = 0.6;
 
 /** @param pieces how many of each kind @param worth how many steps of length each piece is worth, by kind */
-export function lieTable({ width, lies, kinds }: StripProblem, pieces: Uint16Array, worth: readonly number[]): LieTable {
+export function lieTable(
+  { width, lies, kinds }: StripProblem,
+  pieces: Uint16Array,
+  worth: readonly number[],
+): LieTable {
   const order = lies.filter(({ kind }) => (pieces[kind] ?? 0) > 0).sort((a, b) => a.across - b.across);
   const places = new Map<number, number>();
-  kinds.forEach((_, kind) => { if ((pieces[kind] ?? 0) > 0) places.set(kind, places.size); });
+  kinds.forEach((_, kind) => {
+    if ((pieces[kind] ?? 0) > 0) places.set(kind, places.size);
+  });
   const firstOfWidth = new Int16Array(width + 1).fill(NOTHING);
   for (let index = order.length - 1; index >= 0; index -= 1) firstOfWidth[order[index]?.across ?? 0] = index;
   const rate = Float64Array.from(order, ({ kind, along }) => (worth[kind] ?? 0) / along);
   return {
-    width, lies: order, across: Int32Array.from(order, ({ across }) => across), along: Int32Array.from(order, ({ along }) => along), kind: Int32Array.from(order, ({ kind }) => places.get(kind) ?? 0),
-    wantsEdge: Uint8Array.from(order, ({ wantsEdge }) => (wantsEdge ? 1 : 0)), worth: Float64Array.from(order, ({ kind }) => worth[kind] ?? 0), rate, room: roomsOf(width, order, rate),
-    base: Float64Array.from(order, ({ across, along, kind }) => (WIDE * across) / width + (WORTHY * width * (worth[kind] ?? 0)) / (across * along)), firstOfWidth,
+    width,
+    lies: order,
+    across: Int32Array.from(order, ({ across }) => across),
+    along: Int32Array.from(order, ({ along }) => along),
+    kind: Int32Array.from(order, ({ kind }) => places.get(kind) ?? 0),
+    wantsEdge: Uint8Array.from(order, ({ wantsEdge }) => (wantsEdge ? 1 : 0)),
+    worth: Float64Array.from(order, ({ kind }) => worth[kind] ?? 0),
+    rate,
+    room: roomsOf(width, order, rate),
+    base: Float64Array.from(
+      order,
+      ({ across, along, kind }) =>
+        (WIDE * across) / width + (WORTHY * width * (worth[kind] ?? 0)) / (across * along),
+    ),
+    firstOfWidth,
   };
 }
 
@@ -56,7 +77,12 @@ function roomsOf(width: number, lies: readonly Lie[], rate: Float64Array): Float
 }
 
 /** Whether some piece left is exactly so wide. */
-export function canFill({ firstOfWidth, across, kind }: LieTable, { left }: Fronts, leftBase: number, wide: number): boolean {
+export function canFill(
+  { firstOfWidth, across, kind }: LieTable,
+  { left }: Fronts,
+  leftBase: number,
+  wide: number,
+): boolean {
   let index = firstOfWidth[wide] ?? NOTHING;
   if (index < 0) return false;
   for (; across[index] === wide; index += 1) if ((left[leftBase + (kind[index] ?? 0)] ?? 0) > 0) return true;

@@ -18,7 +18,17 @@ export interface Offers {
 }
 
 export function roomForOffers(most: number, fronts: number): Offers {
-  return { count: 0, row: new Int32Array(most), at: new Int32Array(most), lie: new Int32Array(most), x: new Int32Array(most), waste: new Float64Array(most), soon: new Float64Array(most), score: new Float64Array(most), marks: new Float64Array(2 ** Math.ceil(Math.log2(2 * fronts + 2))) };
+  return {
+    count: 0,
+    row: new Int32Array(most),
+    at: new Int32Array(most),
+    lie: new Int32Array(most),
+    x: new Int32Array(most),
+    waste: new Float64Array(most),
+    soon: new Float64Array(most),
+    score: new Float64Array(most),
+    marks: new Float64Array(2 ** Math.ceil(Math.log2(2 * fronts + 2))),
+  };
 }
 
 /** Whether a mark is among the marks; from now on it is. Half of the room for marks stays empty. */
@@ -30,12 +40,20 @@ export function isKnown(marks: Float64Array, mark: number): boolean {
   return false;
 }
 
-/** The numbers of so many best offers, best first. A row of plain numbers is put in order several times faster than one with a rule. */
+/**
+ * The numbers of so many best offers, best first. A row of plain numbers is put in order several times faster
+ * than one with a rule.
+ */
 export function bestFirst({ count, score }: Offers, keys: Float64Array, wanted: number): Float64Array {
   let [least, most] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
-  for (let slot = 0; slot < count; slot += 1) { const own = score[slot] as number; if (own < least) least = own; if (own > most) most = own; }
+  for (let slot = 0; slot < count; slot += 1) {
+    const own = score[slot] as number;
+    if (own < least) least = own;
+    if (own > most) most = own;
+  }
   const scale = most > least ? FINEST / (most - least) : 0;
-  for (let slot = 0; slot < count; slot += 1) keys[slot] = Math.floor(((score[slot] as number) - least) * scale) * SLOTS + slot;
+  for (let slot = 0; slot < count; slot += 1)
+    keys[slot] = Math.floor(((score[slot] as number) - least) * scale) * SLOTS + slot;
   return keys.subarray(0, count).sort().subarray(0, wanted);
 }
 

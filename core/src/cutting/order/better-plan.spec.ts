@@ -3,7 +3,12 @@ import { isBetterPlan } from './better-plan';
 import type { CutOrderPlan } from './cut-order';
 
 /** A plan of an order, as far as it is compared: pieces left out, money, metres of each roll. */
-const plan = (notLaid: readonly string[], cost: number, ...used_mm: readonly number[]): CutOrderPlan => ({ notLaid, cost: { value: cost, why: [] }, uses: used_mm.map((used) => ({ used_mm: used })) }) as unknown as CutOrderPlan;
+const plan = (notLaid: readonly string[], cost: number, ...used_mm: readonly number[]): CutOrderPlan =>
+  ({
+    notLaid,
+    cost: { value: cost, why: [] },
+    uses: used_mm.map((used) => ({ used_mm: used })),
+  }) as unknown as CutOrderPlan;
 const money = { objective: 'money' } as const;
 const length = { objective: 'length' } as const;
 
@@ -20,6 +25,7 @@ describe('which of two plans of an order is kept?', () => {
     expect(isBetterPlan(length, plan([], 40, 2000, 1700), plan([], 99, 3600))).toBe(false);
   });
   it('equal ones do not take each other’s place', () => {
-    for (const objective of [money, length]) expect(isBetterPlan(objective, plan([], 40, 2000), plan([], 40, 2000))).toBe(false);
+    for (const objective of [money, length])
+      expect(isBetterPlan(objective, plan([], 40, 2000), plan([], 40, 2000))).toBe(false);
   });
 });

@@ -26,8 +26,18 @@ export interface OrderPiece extends LayoutPiece {
   readonly outline?: readonly { readonly x: number; readonly y: number }[] | undefined;
   /** May be turned by half a turn. */
   readonly mayFlip?: boolean | undefined;
-  /** A drop whose pattern must meet the others of its surface: they lie in hanging order, this far from one to the next. */
-  readonly meets?: { readonly group: string; readonly drop: number; readonly cell_mm: number; readonly repeat_mm?: number | undefined } | undefined;
+  /**
+   * A drop whose pattern must meet the others of its surface: they lie in hanging order, this far from one to
+   * the next.
+   */
+  readonly meets?:
+    | {
+        readonly group: string;
+        readonly drop: number;
+        readonly cell_mm: number;
+        readonly repeat_mm?: number | undefined;
+      }
+    | undefined;
 }
 
 /** A piece that stays where a person put it. */

@@ -10,14 +10,42 @@ import type { CutOrder, StockUse } from './cut-order';
 import { BOUNDLESS, NO_PROBLEM } from './missing-film';
 import type { PlacedSpace } from './order-spaces';
 
-/** What lies where on each roll and offcut, pinned pieces among it. @param freed layouts for a plotter instead of bands, by space */
-export function usesOf(order: CutOrder, spaces: readonly PlacedSpace[], laid: readonly LaidBand[], freed: ReadonlyMap<number, FreeLayout>): readonly StockUse[] {
+/**
+ * What lies where on each roll and offcut, pinned pieces among it.
+ * @param freed layouts for a plotter instead of bands, by space
+ */
+export function usesOf(
+  order: CutOrder,
+  spaces: readonly PlacedSpace[],
+  laid: readonly LaidBand[],
+  freed: ReadonlyMap<number, FreeLayout>,
+): readonly StockUse[] {
   const takeId = idsByGroup(order, spaces[0]?.problem ?? NO_PROBLEM);
   const placedOn = new Map<string, PlacedPiece[][]>();
-  const put = (stockId: string, pieces: readonly PlacedPiece[], copy = 0): void => { const copies = placedOn.get(stockId) ?? []; copies[copy] = [...(copies[copy] ?? []), ...pieces]; placedOn.set(stockId, copies); };
+  const put = (stockId: string, pieces: readonly PlacedPiece[], copy = 0): void => {
+    const copies = placedOn.get(stockId) ?? [];
+    copies[copy] = [...(copies[copy] ?? []), ...pieces];
+    placedOn.set(stockId, copies);
+  };
   for (const { id, stockId, copy, x_mm, y_mm, turned, flipped } of order.pinned) {
     const piece = order.pieces.find((own) => own.id === id);
-    if (piece !== undefined) put(stockId, [{ id, x_mm, y_mm, across_mm: turned ? piece.along_mm : piece.across_mm, along_mm: turned ? piece.across_mm : piece.along_mm, turned, ...(flipped === undefined ? {} : { flipped }), level: 0 }], copy);
+    if (piece !== undefined)
+      put(
+        stockId,
+        [
+          {
+            id,
+            x_mm,
+            y_mm,
+            across_mm: turned ? piece.along_mm : piece.across_mm,
+            along_mm: turned ? piece.across_mm : piece.along_mm,
+            turned,
+            ...(flipped === undefined ? {} : { flipped }),
+            level: 0,
+          },
+        ],
+        copy,
+      );
   }
   spaces.forEach((space, index) => {
     const bands = laid.filter((own) => own.space === index).map(({ band }) => band);
@@ -25,52 +53,93 @@ export function usesOf(order: CutOrder, spaces: readonly PlacedSpace[], laid: re
     if (bands.length === 0) return;
     const take = (kind: number): string => takeId(kind, space.lot);
     /** A space without end is as many rolls as it takes. */
-    const roll = space.most === Number.POSITIVE_INFINITY && space.stock.length_mm < BOUNDLESS ? Math.floor((space.stock.length_mm - space.from_mm + order.gap_mm) / space.problem.alongStep_mm) : Number.POSITIVE_INFINITY;
+    const roll =
+      space.most === Number.POSITIVE_INFINITY && space.stock.length_mm < BOUNDLESS
+        ? Math.floor((space.stock.length_mm - space.from_mm + order.gap_mm) / space.problem.alongStep_mm)
+        : Number.POSITIVE_INFINITY;
     const usesFree = free !== undefined && free.blocks.every(({ along }) => along <= roll);
-    const rolls = usesFree ? onRolls(free.blocks, roll).map((blocks) => placeBlocks(space.problem, blocks, space.width_mm + order.gap_mm, take, space.from_mm)) : onRolls(Number.isFinite(roll) ? partedBands(bands) : bands, roll).map((own) => placeBands(space.problem, own, space.width_mm + order.gap_mm, take, space.from_mm, space.sides));
-    rolls.forEach((placed, copy) => { put(space.stock.id, placed.map((piece) => shrunk(piece, space.x_mm, order)), space.copy + copy); });
+    const rolls = usesFree
+      ? onRolls(free.blocks, roll).map((blocks) =>
+          placeBlocks(space.problem, blocks, space.width_mm + order.gap_mm, take, space.from_mm),
+        )
+      : onRolls(Number.isFinite(roll) ? partedBands(bands) : bands, roll).map((own) =>
+          placeBands(space.problem, own, space.width_mm + order.gap_mm, take, space.from_mm, space.sides),
+        );
+    rolls.forEach((placed, copy) => {
+      put(
+        space.stock.id,
+        placed.map((piece) => shrunk(piece, space.x_mm, order)),
+        space.copy + copy,
+      );
+    });
   });
-  return order.stocks.flatMap((stock): StockUse[] => (placedOn.get(stock.id) ?? []).map((pieces, copy) => {
-    const placed = levelled([...pieces]);
-    return { stockId: stock.id, copy, placed, used_mm: placed.reduce((end, { y_mm, along_mm }) => Math.max(end, y_mm + along_mm), 0) };
-  }));
+  return order.stocks.flatMap((stock): StockUse[] =>
+    (placedOn.get(stock.id) ?? []).map((pieces, copy) => {
+      const placed = levelled([...pieces]);
+      return {
+        stockId: stock.id,
+        copy,
+        placed,
+        used_mm: placed.reduce((end, { y_mm, along_mm }) => Math.max(end, y_mm + along_mm), 0),
+      };
+    }),
+  );
 }
 
 /** Bands on as few rolls of this length as first-fit, longest first, needs. */
-function onRolls<Item extends { readonly along: number }>(items: readonly Item[], most: number): readonly (readonly Item[])[] {
+function onRolls<Item extends { readonly along: number }>(
+  items: readonly Item[],
+  most: number,
+): readonly (readonly Item[])[] {
   if (!Number.isFinite(most)) return [items];
   const rolls: { length: number; items: Item[] }[] = [];
   for (const item of [...items].sort((a, b) => b.along - a.along)) {
     const roll = rolls.find(({ length }) => length + item.along <= most);
     if (roll === undefined) rolls.push({ length: item.along, items: [item] });
-    else { roll.items.push(item); roll.length += item.along; }
+    else {
+      roll.items.push(item);
+      roll.length += item.along;
+    }
   }
   return rolls.map((roll) => roll.items);
 }
 
 /** The gap is taken off again. */
 function shrunk(piece: PlacedPiece, x_mm: number, { gap_mm }: CutOrder): PlacedPiece {
-  return { ...piece, x_mm: toTenth(piece.x_mm + x_mm), across_mm: toTenth(piece.across_mm - gap_mm), along_mm: toTenth(piece.along_mm - gap_mm) };
+  return {
+    ...piece,
+    x_mm: toTenth(piece.x_mm + x_mm),
+    across_mm: toTenth(piece.across_mm - gap_mm),
+    along_mm: toTenth(piece.along_mm - gap_mm),
+  };
 }
 
 /** Levels counted anew from the roll's end: pieces whose shadows along the roll touch are one sheet. */
 export function levelled(placed: PlacedPiece[]): readonly PlacedPiece[] {
   let [level, reach] = [-1, Number.NEGATIVE_INFINITY];
-  return placed.sort((a, b) => a.y_mm - b.y_mm || a.x_mm - b.x_mm).map((piece) => {
-    if (piece.y_mm >= reach - 1e-6) level += 1;
-    reach = Math.max(reach, piece.y_mm + piece.along_mm);
-    return { ...piece, level };
-  });
+  return placed
+    .sort((a, b) => a.y_mm - b.y_mm || a.x_mm - b.x_mm)
+    .map((piece) => {
+      if (piece.y_mm >= reach - 1e-6) level += 1;
+      reach = Math.max(reach, piece.y_mm + piece.along_mm);
+      return { ...piece, level };
+    });
 }
 
 /** Hands out pieces of one kind so that those of one façade go to one lot. */
 function idsByGroup({ pieces }: CutOrder, { kinds }: StripProblem): (kind: number, lot: number) => string {
   const groupOf = new Map(pieces.map(({ id, group }) => [id, group]));
-  const left = kinds.map(({ ids }) => [...ids].sort((a, b) => (groupOf.get(a) ?? '').localeCompare(groupOf.get(b) ?? '')));
+  const left = kinds.map(({ ids }) =>
+    [...ids].sort((a, b) => (groupOf.get(a) ?? '').localeCompare(groupOf.get(b) ?? '')),
+  );
   const lotOf = new Map<string, number>();
   return (kind, lot) => {
     const ids = left[kind] ?? [];
-    const at = Math.max(0, ids.findIndex((id) => lotOf.get(groupOf.get(id) ?? '') === lot), 0);
+    const at = Math.max(
+      0,
+      ids.findIndex((id) => lotOf.get(groupOf.get(id) ?? '') === lot),
+      0,
+    );
     const [id = '?'] = ids.splice(at, 1);
     const group = groupOf.get(id) ?? '';
     if (group !== '' && !lotOf.has(group)) lotOf.set(group, lot);

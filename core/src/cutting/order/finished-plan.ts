@@ -8,19 +8,65 @@ import { MISSING } from './missing-film';
 import { type CutSums, keptOf, moneyOf } from './order-money';
 import type { PlacedSpace } from './order-spaces';
 
-/** A plan with its money. @param laid bands that are cut by hand @param tooWide pieces wider than any film @param filmBound no film for all of it costs less */
-export function finishedPlan(order: CutOrder, spaces: readonly PlacedSpace[], uses: readonly StockUse[], laid: readonly LaidBand[], tooWide: readonly string[], filmBound: number, stopped: CutOrderPlan['stopped']): CutOrderPlan {
+/**
+ * A plan with its money.
+ * @param laid bands that are cut by hand
+ * @param tooWide pieces wider than any film
+ * @param filmBound no film for all of it costs less
+ */
+export function finishedPlan(
+  order: CutOrder,
+  spaces: readonly PlacedSpace[],
+  uses: readonly StockUse[],
+  laid: readonly LaidBand[],
+  tooWide: readonly string[],
+  filmBound: number,
+  stopped: CutOrderPlan['stopped'],
+): CutOrderPlan {
   const placedIds = new Set(uses.flatMap(({ placed }) => placed.map(({ id }) => id)));
   const notLaid = [...tooWide, ...order.pieces.filter(({ id }) => !placedIds.has(id)).map(({ id }) => id)];
-  return { uses, notLaid, ...moneyOf(order, uses, cutsMade(order, spaces, uses, laid), notLaid.length > 0 ? 0 : filmBound), splitGroups: splitGroups(order, uses), stopped: notLaid.length > 0 ? 'infeasible' : stopped };
+  return {
+    uses,
+    notLaid,
+    ...moneyOf(order, uses, cutsMade(order, spaces, uses, laid), notLaid.length > 0 ? 0 : filmBound),
+    splitGroups: splitGroups(order, uses),
+    stopped: notLaid.length > 0 ? 'infeasible' : stopped,
+  };
 }
 
 /** How many cuts a person makes, and what the offcuts beside the bands are worth. */
-function cutsMade(order: CutOrder, spaces: readonly PlacedSpace[], uses: readonly StockUse[], laid: readonly LaidBand[]): CutSums {
+function cutsMade(
+  order: CutOrder,
+  spaces: readonly PlacedSpace[],
+  uses: readonly StockUse[],
+  laid: readonly LaidBand[],
+): CutSums {
   if (order.mode === 'by plotter') return { crossCuts: uses.length, slits: 0, kept: 0 };
   const real = laid.filter(({ space }) => spaces[space]?.stock.id !== MISSING);
-  const kept = real.reduce((sum, { space, band }) => { const own = spaces[space]; return sum + (own === undefined || own.mostColumns === 1 ? 0 : keptOf(own, band, order.rates)); }, 0);
-  const inAnyStages = order.stages === ANY_STAGES ? uses.flatMap(({ stockId, placed }) => cutsFor(placed, order.stocks.find(({ id }) => id === stockId)?.width_mm ?? 0, order.endWaste_mm) ?? []) : [];
-  if (inAnyStages.length === 0) return { crossCuts: real.length, slits: real.reduce((sum, { band }: { readonly band: Band }) => sum + band.columns.length, 0), kept };
-  return { crossCuts: inAnyStages.filter(({ how }) => how === 'cross-cut').length, slits: inAnyStages.filter(({ how }) => how === 'slit' || how === 'slit piece').length, kept };
+  const kept = real.reduce((sum, { space, band }) => {
+    const own = spaces[space];
+    return sum + (own === undefined || own.mostColumns === 1 ? 0 : keptOf(own, band, order.rates));
+  }, 0);
+  const inAnyStages =
+    order.stages === ANY_STAGES
+      ? uses.flatMap(
+          ({ stockId, placed }) =>
+            cutsFor(
+              placed,
+              order.stocks.find(({ id }) => id === stockId)?.width_mm ?? 0,
+              order.endWaste_mm,
+            ) ?? [],
+        )
+      : [];
+  if (inAnyStages.length === 0)
+    return {
+      crossCuts: real.length,
+      slits: real.reduce((sum, { band }: { readonly band: Band }) => sum + band.columns.length, 0),
+      kept,
+    };
+  return {
+    crossCuts: inAnyStages.filter(({ how }) => how === 'cross-cut').length,
+    slits: inAnyStages.filter(({ how }) => how === 'slit' || how === 'slit piece').length,
+    kept,
+  };
 }

@@ -3,14 +3,27 @@ import type { CutOrder, StockUse } from './cut-order';
 import type { PlacedSpace } from './order-spaces';
 
 /** Money for every lot too many that a façade's pieces come from; undefined where there is nothing to pay. */
-export function splitPenalty({ pieces, rates }: CutOrder, spaces: readonly PlacedSpace[]): ((laid: readonly LaidBand[]) => number) | undefined {
+export function splitPenalty(
+  { pieces, rates }: CutOrder,
+  spaces: readonly PlacedSpace[],
+): ((laid: readonly LaidBand[]) => number) | undefined {
   const groups = [...new Set(pieces.map(({ group }) => group).filter((group) => group !== ''))];
-  if (groups.length === 0 || rates.perSplitGroup === 0 || new Set(spaces.map(({ lot }) => lot)).size === 1) return undefined;
+  if (groups.length === 0 || rates.perSplitGroup === 0 || new Set(spaces.map(({ lot }) => lot)).size === 1)
+    return undefined;
   const byId = new Map(pieces.map(({ id, group }) => [id, group]));
-  const groupsOfKind = (spaces[0]?.problem.kinds ?? []).map(({ ids }) => [...new Set(ids.map((id) => byId.get(id) ?? ''))].filter((group) => group !== ''));
+  const groupsOfKind = (spaces[0]?.problem.kinds ?? []).map(({ ids }) =>
+    [...new Set(ids.map((id) => byId.get(id) ?? ''))].filter((group) => group !== ''),
+  );
   return (laid) => {
     const lots = new Map<string, Set<number>>();
-    for (const { space, band } of laid) for (const { pieces: stacked } of band.columns) for (const { kind } of stacked) for (const group of groupsOfKind[kind] ?? []) { const own = lots.get(group) ?? new Set<number>(); own.add(spaces[space]?.lot ?? 0); lots.set(group, own); }
+    for (const { space, band } of laid)
+      for (const { pieces: stacked } of band.columns)
+        for (const { kind } of stacked)
+          for (const group of groupsOfKind[kind] ?? []) {
+            const own = lots.get(group) ?? new Set<number>();
+            own.add(spaces[space]?.lot ?? 0);
+            lots.set(group, own);
+          }
     let sum = 0;
     for (const own of lots.values()) sum += (own.size - 1) * rates.perSplitGroup;
     return sum;
@@ -22,6 +35,16 @@ export function splitGroups({ pieces, stocks }: CutOrder, uses: readonly StockUs
   const lotOf = new Map(stocks.map(({ id, lot }) => [id, lot]));
   const groupOf = new Map(pieces.map(({ id, group }) => [id, group]));
   const lots = new Map<string, Set<string>>();
-  for (const { stockId, placed } of uses) for (const { id } of placed) { const group = groupOf.get(id) ?? ''; if (group === '') continue; const own = lots.get(group) ?? new Set<string>(); own.add(lotOf.get(stockId) ?? ''); lots.set(group, own); }
-  return [...lots].filter(([, own]) => own.size > 1).map(([group]) => group).sort();
+  for (const { stockId, placed } of uses)
+    for (const { id } of placed) {
+      const group = groupOf.get(id) ?? '';
+      if (group === '') continue;
+      const own = lots.get(group) ?? new Set<string>();
+      own.add(lotOf.get(stockId) ?? '');
+      lots.set(group, own);
+    }
+  return [...lots]
+    .filter(([, own]) => own.size > 1)
+    .map(([group]) => group)
+    .sort();
 }

@@ -10,18 +10,44 @@ const WIDEST_MM = 5000;
 /** Rolls to order that pieces may be pinned on. */
 const MOST_COPIES = 100;
 
-/** Refuses an order that cannot be meant, naming the field. @throws CoreError CUTTING_TOO_MANY_PIECES, CUTTING_STOCK_RANGE, CUTTING_PIECE_RANGE, CUTTING_PIN, CUTTING_ID_TWICE */
+/**
+ * Refuses an order that cannot be meant, naming the field.
+ * @throws CoreError CUTTING_TOO_MANY_PIECES, CUTTING_STOCK_RANGE, CUTTING_PIECE_RANGE, CUTTING_PIN,
+ * CUTTING_ID_TWICE
+ */
 export function refuseOrder({ stocks, pieces, pinned, gap_mm, endWaste_mm, mostSheet_mm }: CutOrder): void {
-  if (pieces.length > MOST_PIECES) throw new CoreError('CUTTING_TOO_MANY_PIECES', { path: 'pieces', expected: `at most ${MOST_PIECES} pieces`, got: String(pieces.length) });
-  if (stocks.length > MOST_STOCKS) throw new CoreError('CUTTING_STOCK_RANGE', { path: 'stocks', expected: `at most ${MOST_STOCKS} rolls and offcuts`, got: String(stocks.length) });
+  if (pieces.length > MOST_PIECES)
+    throw new CoreError('CUTTING_TOO_MANY_PIECES', {
+      path: 'pieces',
+      expected: `at most ${MOST_PIECES} pieces`,
+      got: String(pieces.length),
+    });
+  if (stocks.length > MOST_STOCKS)
+    throw new CoreError('CUTTING_STOCK_RANGE', {
+      path: 'stocks',
+      expected: `at most ${MOST_STOCKS} rolls and offcuts`,
+      got: String(stocks.length),
+    });
   within('gap_mm', gap_mm, 0, 100);
   within('endWaste_mm', endWaste_mm, 0, 5000);
   if (mostSheet_mm !== Number.POSITIVE_INFINITY) within('mostSheet_mm', mostSheet_mm, 1, LONGEST_MM);
   for (const stock of stocks) refuseStock(stock);
-  unique('pieces', pieces.map(({ id }) => id));
-  unique('stocks', stocks.map(({ id }) => id));
-  unique('pinned', pinned.map(({ id }) => id));
-  for (const { id, across_mm, along_mm } of pieces) { within(`pieces.${id}.across_mm`, across_mm, 1, LONGEST_MM, 'CUTTING_PIECE_RANGE'); within(`pieces.${id}.along_mm`, along_mm, 1, LONGEST_MM, 'CUTTING_PIECE_RANGE'); }
+  unique(
+    'pieces',
+    pieces.map(({ id }) => id),
+  );
+  unique(
+    'stocks',
+    stocks.map(({ id }) => id),
+  );
+  unique(
+    'pinned',
+    pinned.map(({ id }) => id),
+  );
+  for (const { id, across_mm, along_mm } of pieces) {
+    within(`pieces.${id}.across_mm`, across_mm, 1, LONGEST_MM, 'CUTTING_PIECE_RANGE');
+    within(`pieces.${id}.along_mm`, along_mm, 1, LONGEST_MM, 'CUTTING_PIECE_RANGE');
+  }
   refusePins(stocks, pieces, pinned);
 }
 
@@ -32,28 +58,83 @@ function refuseStock({ id, width_mm, length_mm, perMetre, whole }: StockFilm): v
   within(`stocks.${id}.whole`, whole, 0, 1e9);
 }
 
-function refusePins(stocks: readonly StockFilm[], pieces: readonly OrderPiece[], pinned: readonly PinnedPiece[]): void {
+function refusePins(
+  stocks: readonly StockFilm[],
+  pieces: readonly OrderPiece[],
+  pinned: readonly PinnedPiece[],
+): void {
   const placed = new Map<string, HandPlaced[]>();
   for (const pin of pinned) {
     const { id, stockId, copy = 0, x_mm, y_mm, turned } = pin;
     const stock = stocks.find((own) => own.id === stockId);
     const piece = pieces.find((own) => own.id === id);
-    if (piece === undefined || stock === undefined) throw new CoreError('CUTTING_PIN', { path: `pinned.${id}`, expected: 'a piece and a roll of this order', got: piece === undefined ? 'an unknown piece' : 'an unknown roll' });
-    if (copy !== 0 && (stock.what !== 'to order' || !Number.isInteger(copy) || copy < 0 || copy >= MOST_COPIES)) throw new CoreError('CUTTING_PIN', { path: `pinned.${id}.copy`, expected: stock.what === 'to order' ? `a whole number from 0 to ${MOST_COPIES - 1}` : '0: there is one of this film', got: String(copy) });
-    if (turned && !piece.mayTurn90) throw new CoreError('CUTTING_PIN', { path: `pinned.${id}`, expected: 'a piece that may be turned', got: 'one whose film has a direction' });
-    const own: HandPlaced = { id, x_mm, y_mm, across_mm: turned ? piece.along_mm : piece.across_mm, along_mm: turned ? piece.across_mm : piece.along_mm, outline: piece.outline && outlineOnRoll(piece.outline, piece.across_mm, piece.along_mm, turned, pin.flipped === true) };
+    if (piece === undefined || stock === undefined)
+      throw new CoreError('CUTTING_PIN', {
+        path: `pinned.${id}`,
+        expected: 'a piece and a roll of this order',
+        got: piece === undefined ? 'an unknown piece' : 'an unknown roll',
+      });
+    if (
+      copy !== 0 &&
+      (stock.what !== 'to order' || !Number.isInteger(copy) || copy < 0 || copy >= MOST_COPIES)
+    )
+      throw new CoreError('CUTTING_PIN', {
+        path: `pinned.${id}.copy`,
+        expected:
+          stock.what === 'to order'
+            ? `a whole number from 0 to ${MOST_COPIES - 1}`
+            : '0: there is one of this film',
+        got: String(copy),
+      });
+    if (turned && !piece.mayTurn90)
+      throw new CoreError('CUTTING_PIN', {
+        path: `pinned.${id}`,
+        expected: 'a piece that may be turned',
+        got: 'one whose film has a direction',
+      });
+    const own: HandPlaced = {
+      id,
+      x_mm,
+      y_mm,
+      across_mm: turned ? piece.along_mm : piece.across_mm,
+      along_mm: turned ? piece.across_mm : piece.along_mm,
+      outline:
+        piece.outline &&
+        outlineOnRoll(piece.outline, piece.across_mm, piece.along_mm, turned, pin.flipped === true),
+    };
     const onRoll = placed.get(`${stockId} ${copy}`) ?? [];
-    const fault = placingFault(own, onRoll, { width_mm: stock.width_mm, length_mm: stock.length_mm, gap_mm: 0, endWaste_mm: 0 });
-    if (fault !== undefined) throw new CoreError('CUTTING_PIN', { path: `pinned.${id}`, expected: fault.kind === 'overlaps' ? 'a place of its own' : 'a place inside the film', got: fault.kind === 'overlaps' ? `one that overlaps ${fault.id}` : 'one that reaches beyond it' });
+    const fault = placingFault(own, onRoll, {
+      width_mm: stock.width_mm,
+      length_mm: stock.length_mm,
+      gap_mm: 0,
+      endWaste_mm: 0,
+    });
+    if (fault !== undefined)
+      throw new CoreError('CUTTING_PIN', {
+        path: `pinned.${id}`,
+        expected: fault.kind === 'overlaps' ? 'a place of its own' : 'a place inside the film',
+        got: fault.kind === 'overlaps' ? `one that overlaps ${fault.id}` : 'one that reaches beyond it',
+      });
     placed.set(`${stockId} ${copy}`, [...onRoll, own]);
   }
 }
 
-function within(path: string, value: number, least: number, most: number, code: 'CUTTING_STOCK_RANGE' | 'CUTTING_PIECE_RANGE' = 'CUTTING_STOCK_RANGE'): void {
-  if (!(value >= least && value <= most)) throw new CoreError(code, { path, expected: `${least} to ${most}`, got: String(value) });
+function within(
+  path: string,
+  value: number,
+  least: number,
+  most: number,
+  code: 'CUTTING_STOCK_RANGE' | 'CUTTING_PIECE_RANGE' = 'CUTTING_STOCK_RANGE',
+): void {
+  if (!(value >= least && value <= most))
+    throw new CoreError(code, { path, expected: `${least} to ${most}`, got: String(value) });
 }
 
 function unique(path: string, ids: readonly string[]): void {
   const seen = new Set<string>();
-  for (const id of ids) { if (seen.has(id)) throw new CoreError('CUTTING_ID_TWICE', { path, expected: 'each identifier once', got: id }); seen.add(id); }
+  for (const id of ids) {
+    if (seen.has(id))
+      throw new CoreError('CUTTING_ID_TWICE', { path, expected: 'each identifier once', got: id });
+    seen.add(id);
+  }
 }

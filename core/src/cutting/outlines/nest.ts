@@ -2,7 +2,10 @@ import type { Point } from '../blanks/on-the-table';
 
 export type Polygon = readonly Point[];
 
-/** Two equal pieces laid closer than their rectangles allow: the second shifted, and turned by half a turn or not. */
+/**
+ * Two equal pieces laid closer than their rectangles allow: the second shifted, and turned by half a turn or
+ * not.
+ */
 export interface Nested {
   readonly width: number;
   readonly height: number;
@@ -13,10 +16,14 @@ export interface Nested {
 
 const WORTH_SHARE = 0.01;
 
-/** The tightest pair of an outline with itself, slid along or across, as it is or turned by half a turn.
- *  @param outline corners within its rectangle, any simple polygon whose sides can be told from left to right (trapezoids, triangles, ring sectors)
- *  @param most room across the roll @returns undefined when nothing is saved
- *  @source own: least shift at which no vertical (or level) line meets both outlines, exact for straight sides */
+/**
+ * The tightest pair of an outline with itself, slid along or across, as it is or turned by half a turn.
+ * @param outline corners within its rectangle, any simple polygon whose sides can be told from left to right
+ * (trapezoids, triangles, ring sectors)
+ * @param most room across the roll
+ * @returns undefined when nothing is saved
+ * @source own: least shift at which no vertical (or level) line meets both outlines, exact for straight sides
+ */
 export function nestPair(outline: Polygon, gap: number, mayFlip: boolean, most: number): Nested | undefined {
   const [width, height] = sizeOf(outline);
   let best: Nested | undefined;
@@ -24,12 +31,16 @@ export function nestPair(outline: Polygon, gap: number, mayFlip: boolean, most: 
     const other = flipped ? halfTurned(outline, width, height) : outline;
     const dy = Math.max(0, shiftDown(outline, other)) + gap;
     const dx = Math.max(0, shiftDown(swapped(outline), swapped(other))) + gap;
-    for (const [right, down] of [[0, dy], [dx, 0]] as const) {
+    for (const [right, down] of [
+      [0, dy],
+      [dx, 0],
+    ] as const) {
       const [w, h] = [width + right, height + down];
       if (w > most + 1e-6) continue;
       const plain = right === 0 ? width * (2 * height + gap) : (2 * width + gap) * height;
       const saves = 1 - (w * h) / plain;
-      if (saves > WORTH_SHARE && (best === undefined || saves > best.saves)) best = { width: w, height: h, second: { dx: right, dy: down, flipped }, saves };
+      if (saves > WORTH_SHARE && (best === undefined || saves > best.saves))
+        best = { width: w, height: h, second: { dx: right, dy: down, flipped }, saves };
     }
   }
   return best;
@@ -59,7 +70,10 @@ export function halfTurned(outline: Polygon, width: number, height: number): Pol
 /** Across for along. */
 export const swapped = (outline: Polygon): Polygon => outline.map(({ x, y }) => ({ x: y, y: x }));
 
-/** How far the other must go down so that it lies wholly below: the largest of lower edge less upper edge over all upright lines through corners of either. Minus infinity: no upright line meets both. */
+/**
+ * How far the other must go down so that it lies wholly below: the largest of lower edge less upper edge over
+ * all upright lines through corners of either. Minus infinity: no upright line meets both.
+ */
 export function shiftDown(upper: Polygon, lower: Polygon): number {
   const lines = [...new Set([...upper, ...lower].map(({ x }) => x))];
   let most = Number.NEGATIVE_INFINITY;
@@ -76,20 +90,36 @@ export function spanAt(outline: Polygon, x: number): readonly [number, number] |
   outline.forEach((from, index) => {
     const to = outline[(index + 1) % outline.length] ?? from;
     if (Math.min(from.x, to.x) > x + 1e-9 || Math.max(from.x, to.x) < x - 1e-9) return;
-    const ys = Math.abs(to.x - from.x) < 1e-9 ? [from.y, to.y] : [from.y + ((to.y - from.y) * (x - from.x)) / (to.x - from.x)];
-    for (const y of ys) { least = Math.min(least, y); most = Math.max(most, y); }
+    const ys =
+      Math.abs(to.x - from.x) < 1e-9
+        ? [from.y, to.y]
+        : [from.y + ((to.y - from.y) * (x - from.x)) / (to.x - from.x)];
+    for (const y of ys) {
+      least = Math.min(least, y);
+      most = Math.max(most, y);
+    }
   });
   return most < least ? undefined : [least, most];
 }
 
 /** A convex outline grown by so much on every side, its corners sharp. Corners in either order. */
 export function grown(outline: Polygon, by: number): Polygon {
-  const turn = Math.sign(outline.reduce((sum, { x, y }, index) => { const next = outline[(index + 1) % outline.length] ?? { x, y }; return sum + x * next.y - next.x * y; }, 0));
+  const turn = Math.sign(
+    outline.reduce((sum, { x, y }, index) => {
+      const next = outline[(index + 1) % outline.length] ?? { x, y };
+      return sum + x * next.y - next.x * y;
+    }, 0),
+  );
   const sides = outline.map((from, index) => {
     const to = outline[(index + 1) % outline.length] ?? from;
     const length = Math.hypot(to.x - from.x, to.y - from.y) || 1;
     const [nx, ny] = [(turn * (to.y - from.y)) / length, (-turn * (to.x - from.x)) / length];
-    return { x: from.x + nx * by, y: from.y + ny * by, dx: (to.x - from.x) / length, dy: (to.y - from.y) / length };
+    return {
+      x: from.x + nx * by,
+      y: from.y + ny * by,
+      dx: (to.x - from.x) / length,
+      dy: (to.y - from.y) / length,
+    };
   });
   return sides.map((side, index) => {
     const before = sides[(index + sides.length - 1) % sides.length] ?? side;

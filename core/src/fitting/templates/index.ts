@@ -7,10 +7,29 @@ import type { WorkTemplate } from './template';
 import { DECAL, TEXTURED_WALL } from './walls';
 
 const BY_METHOD: Readonly<Record<CutMethod, WorkTemplate>> = {
-  'trim in place': FLAT_GLASS, 'pre-squared': FLAT_GLASS, 'dry-fitted': FLAT_GLASS, security: SECURITY, decor: DECOR, column: COLUMN, 'wrapped edges': TABLE, 'furrow girth': FURROW, 'curved, shrunk': CURVED, 'textured wall': TEXTURED_WALL,
+  'trim in place': FLAT_GLASS,
+  'pre-squared': FLAT_GLASS,
+  'dry-fitted': FLAT_GLASS,
+  security: SECURITY,
+  decor: DECOR,
+  column: COLUMN,
+  'wrapped edges': TABLE,
+  'furrow girth': FURROW,
+  'curved, shrunk': CURVED,
+  'textured wall': TEXTURED_WALL,
 };
 
-export const TEMPLATES: readonly WorkTemplate[] = [FLAT_GLASS, SECURITY, DECOR, COLUMN, TABLE, FURROW, CURVED, TEXTURED_WALL, DECAL];
+export const TEMPLATES: readonly WorkTemplate[] = [
+  FLAT_GLASS,
+  SECURITY,
+  DECOR,
+  COLUMN,
+  TABLE,
+  FURROW,
+  CURVED,
+  TEXTURED_WALL,
+  DECAL,
+];
 
 /** The way of working for a method of fitting and a family of film. */
 export function templateFor(method: CutMethod, family: FilmFamily | undefined): WorkTemplate {

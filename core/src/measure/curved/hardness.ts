@@ -1,25 +1,79 @@
 import { COMMON_PRACTICE, type Source } from '../../quantity';
 
 export interface Hardness {
-  readonly word: 'flat enough' | 'a few folds' | 'many folds' | 'more than the film gives' | 'saddle: the film would have to stretch';
+  readonly word:
+    | 'flat enough'
+    | 'a few folds'
+    | 'many folds'
+    | 'more than the film gives'
+    | 'saddle: the film would have to stretch';
   readonly where: 'evenly' | 'at the top' | 'at the bottom';
   readonly says: string;
 }
 
-/** Where the words change, of the surplus and of its share of the edge. Shown to the person and open to change by what film and hand can do. */
-export const HARDNESS_LIMITS: { readonly flat_mm: number; readonly easy_share: number; readonly most_share: number; readonly lopsided: number; readonly source: Source } = {
-  flat_mm: 1.5, easy_share: 0.01, most_share: 0.03, lopsided: 1.6, source: COMMON_PRACTICE,
+/**
+ * Where the words change, of the surplus and of its share of the edge. Shown to the person and open to change
+ * by what film and hand can do.
+ */
+export const HARDNESS_LIMITS: {
+  readonly flat_mm: number;
+  readonly easy_share: number;
+  readonly most_share: number;
+  readonly lopsided: number;
+  readonly source: Source;
+} = {
+  flat_mm: 1.5,
+  easy_share: 0.01,
+  most_share: 0.03,
+  lopsided: 1.6,
+  source: COMMON_PRACTICE,
 };
 
 /** A plain word for how hard a curved pane will be, from the film too long at its edges, mm. */
-export function hardnessOf({ top_mm, bottom_mm, width_mm }: { readonly top_mm: number; readonly bottom_mm: number; readonly width_mm: number }): Hardness {
+export function hardnessOf({
+  top_mm,
+  bottom_mm,
+  width_mm,
+}: {
+  readonly top_mm: number;
+  readonly bottom_mm: number;
+  readonly width_mm: number;
+}): Hardness {
   const { flat_mm, easy_share, most_share, lopsided } = HARDNESS_LIMITS;
   const worst = Math.max(top_mm, bottom_mm);
-  const where = top_mm > lopsided * Math.max(bottom_mm, 0.1) ? 'at the top' : bottom_mm > lopsided * Math.max(top_mm, 0.1) ? 'at the bottom' : 'evenly';
-  if (Math.min(top_mm, bottom_mm) < -flat_mm) return { word: 'saddle: the film would have to stretch', where, says: 'The glass curves two opposite ways. Polyester does not stretch: refer it, or fit it in strips.' };
-  if (worst <= flat_mm) return { word: 'flat enough', where: 'evenly', says: 'The film lies down by squeegee alone.' };
-  const much = where === 'evenly' ? '' : ` Most of it ${where}: anchor the film ${where === 'at the bottom' ? 'lower' : 'higher'} than the middle.`;
-  if (worst / width_mm <= easy_share) return { word: 'a few folds', where, says: `About ${worst.toFixed(0)} mm too long along the edge, gathered into folds and shrunk.${much}` };
-  if (worst / width_mm <= most_share) return { word: 'many folds', where, says: `About ${worst.toFixed(0)} mm too long along the edge: work for a trained hand.${much}` };
-  return { word: 'more than the film gives', where, says: `About ${worst.toFixed(0)} mm too long: more than ${(most_share * 100).toFixed(0)} % of the edge. In pieces, or refer it.${much}` };
+  const where =
+    top_mm > lopsided * Math.max(bottom_mm, 0.1)
+      ? 'at the top'
+      : bottom_mm > lopsided * Math.max(top_mm, 0.1)
+        ? 'at the bottom'
+        : 'evenly';
+  if (Math.min(top_mm, bottom_mm) < -flat_mm)
+    return {
+      word: 'saddle: the film would have to stretch',
+      where,
+      says: 'The glass curves two opposite ways. Polyester does not stretch: refer it, or fit it in strips.',
+    };
+  if (worst <= flat_mm)
+    return { word: 'flat enough', where: 'evenly', says: 'The film lies down by squeegee alone.' };
+  const much =
+    where === 'evenly'
+      ? ''
+      : ` Most of it ${where}: anchor the film ${where === 'at the bottom' ? 'lower' : 'higher'} than the middle.`;
+  if (worst / width_mm <= easy_share)
+    return {
+      word: 'a few folds',
+      where,
+      says: `About ${worst.toFixed(0)} mm too long along the edge, gathered into folds and shrunk.${much}`,
+    };
+  if (worst / width_mm <= most_share)
+    return {
+      word: 'many folds',
+      where,
+      says: `About ${worst.toFixed(0)} mm too long along the edge: work for a trained hand.${much}`,
+    };
+  return {
+    word: 'more than the film gives',
+    where,
+    says: `About ${worst.toFixed(0)} mm too long: more than ${(most_share * 100).toFixed(0)} % of the edge. In pieces, or refer it.${much}`,
+  };
 }

@@ -1,6 +1,9 @@
-/** A piece of curved glass as a height over its chord plane: circles across whose curvature changes down the glass, standing on a curve down the middle.
- *  Millimetres; x to the right and y upwards from the middle, heights towards the viewer of the bulging side.
- *  z = B(y; κv) + σ(y³ − h²y) + B(x; κ(y)) − c₄x²(x² − a²) + x(τy + δy²), B(x; κ) = −κx²/(1 + √(1 − κ²x²)) */
+/**
+ * A piece of curved glass as a height over its chord plane: circles across whose curvature changes down the
+ * glass, standing on a curve down the middle. Millimetres; x to the right and y upwards from the middle,
+ * heights towards the viewer of the bulging side. z = B(y; κv) + σ(y³ − h²y) + B(x; κ(y)) − c₄x²(x² − a²) +
+ * x(τy + δy²), B(x; κ) = −κx²/(1 + √(1 − κ²x²))
+ */
 export interface CurvedPatch {
   readonly halfWidth_mm: number;
   readonly halfHeight_mm: number;
@@ -34,9 +37,21 @@ export function curvatureOf(chord_mm: number, sag_mm: number): number {
   return (8 * sag_mm) / (chord_mm ** 2 + 4 * sag_mm ** 2);
 }
 
-/** Height of the patch and its first and second slopes: closed forms without a singular point at no curvature. */
+/**
+ * Height of the patch and its first and second slopes: closed forms without a singular point at no curvature.
+ */
 export function patchAt(patch: CurvedPatch, x: number, y: number): PatchSlopes {
-  const { halfWidth_mm: a, halfHeight_mm: h, acrossBottom, acrossMiddle, acrossTop, twist, sideways, endDown, endsAcross } = patch;
+  const {
+    halfWidth_mm: a,
+    halfHeight_mm: h,
+    acrossBottom,
+    acrossMiddle,
+    acrossTop,
+    twist,
+    sideways,
+    endDown,
+    endsAcross,
+  } = patch;
   const slope = (acrossTop - acrossBottom) / (2 * h);
   const bend = (acrossTop - 2 * acrossMiddle + acrossBottom) / (2 * h * h);
   const across = acrossMiddle + slope * y + bend * y * y;
@@ -44,7 +59,12 @@ export function patchAt(patch: CurvedPatch, x: number, y: number): PatchSlopes {
   const line = arc(x, across);
   const middle = arc(y, patch.down);
   return {
-    z: middle.value + endDown * (y ** 3 - h * h * y) + line.value - endsAcross * x * x * (x * x - a * a) + x * (twist * y + sideways * y * y),
+    z:
+      middle.value +
+      endDown * (y ** 3 - h * h * y) +
+      line.value -
+      endsAcross * x * x * (x * x - a * a) +
+      x * (twist * y + sideways * y * y),
     x: line.x - endsAcross * (4 * x ** 3 - 2 * a * a * x) + twist * y + sideways * y * y,
     y: middle.x + endDown * (3 * y * y - h * h) + line.k * acrossY + x * (twist + 2 * sideways * y),
     xx: line.xx - endsAcross * (12 * x * x - 2 * a * a),
@@ -58,7 +78,17 @@ export function turningDensity({ x, y, xx, yy, xy }: PatchSlopes): number {
   return (xx * yy - xy * xy) / (1 + x * x + y * y) ** 1.5;
 }
 
-function arc(x: number, k: number): { readonly value: number; readonly x: number; readonly xx: number; readonly k: number; readonly kk: number; readonly xk: number } {
+function arc(
+  x: number,
+  k: number,
+): {
+  readonly value: number;
+  readonly x: number;
+  readonly xx: number;
+  readonly k: number;
+  readonly kk: number;
+  readonly xk: number;
+} {
   const s = Math.sqrt(Math.max(1e-12, 1 - k * k * x * x));
   return {
     value: (-k * x * x) / (1 + s),

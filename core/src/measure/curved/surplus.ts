@@ -1,22 +1,28 @@
 import { type CurvedPatch, patchAt, turningDensity } from './patch';
 
-/** Film left over along the upper and lower edge when a film that does not give is laid on along the level line across the middle, mm.
- *  Negative: the film would have to stretch there. First estimate for the survey; the shrink plan reckons with the glass's own straight line.
- *  @source Gauss–Bonnet: the edge's surplus grows with the curvature gathered between anchor and edge (closed form; small departures of the level line neglected) */
+/**
+ * Film left over along the upper and lower edge when a film that does not give is laid on along the level
+ * line across the middle, mm. Negative: the film would have to stretch there. First estimate for the survey;
+ * the shrink plan reckons with the glass's own straight line.
+ * @source Gauss–Bonnet: the edge's surplus grows with the curvature gathered between anchor and edge (closed
+ * form; small departures of the level line neglected)
+ */
 export function surplusAtEdges(patch: CurvedPatch): { readonly top_mm: number; readonly bottom_mm: number } {
   return { top_mm: surplusTowards(patch, 1), bottom_mm: surplusTowards(patch, -1) };
 }
 
 const STEPS_ACROSS = 16;
 const STEPS_DOWN = 16;
-const simpson = (index: number, steps: number): number => (index === 0 || index === steps ? 1 : index % 2 === 1 ? 4 : 2);
+const simpson = (index: number, steps: number): number =>
+  index === 0 || index === steps ? 1 : index % 2 === 1 ? 4 : 2;
 
 function surplusTowards(patch: CurvedPatch, way: 1 | -1): number {
   const { halfWidth_mm: a, halfHeight_mm: h } = patch;
   const dy = h / STEPS_DOWN;
   const turningAt = (y: number): number => {
     let sum = 0;
-    for (let i = 0; i <= STEPS_ACROSS; i += 1) sum += simpson(i, STEPS_ACROSS) * turningDensity(patchAt(patch, -a + (2 * a * i) / STEPS_ACROSS, y));
+    for (let i = 0; i <= STEPS_ACROSS; i += 1)
+      sum += simpson(i, STEPS_ACROSS) * turningDensity(patchAt(patch, -a + (2 * a * i) / STEPS_ACROSS, y));
     return (sum * 2 * a) / STEPS_ACROSS / 3;
   };
   let surplus = 0;

@@ -7,12 +7,45 @@ import { FOUR_SIDE_SLOTS, checkFourSides } from './four-sides';
 import type { ShapeMeasure, SurfaceInput } from './shape';
 import { girth, girths } from './wall';
 
-const SIDES = [['mt', 'upper'], ['mr', 'right'], ['mb', 'lower'], ['ml', 'left']] as const;
+const SIDES = [
+  ['mt', 'upper'],
+  ['mr', 'right'],
+  ['mb', 'lower'],
+  ['ml', 'left'],
+] as const;
 
 const EDGE_SLOTS: readonly MeasureSlot[] = [
-  { key: 'thickness', kind: 'thickness', from: 'mm', to: 'mm', word: 'thickness', group: 'edge', lies: 'beside' },
-  { key: 'edge-radius', kind: 'radius', from: 'mm', to: 'mm', word: 'edge radius', group: 'edge', lies: 'beside', isExtra: true, how: '0 when the edge is sharp.' },
-  ...SIDES.map(([side, word]): MeasureSlot => ({ key: `wrap-${side}`, kind: 'wrap', from: side, to: side, word: `${word} edge wrapped, turned on to the back`, group: 'edge', lies: 'beside', isExtra: true, how: '0 when the film ends on the edge itself; leave empty when this edge is not wrapped.' })),
+  {
+    key: 'thickness',
+    kind: 'thickness',
+    from: 'mm',
+    to: 'mm',
+    word: 'thickness',
+    group: 'edge',
+    lies: 'beside',
+  },
+  {
+    key: 'edge-radius',
+    kind: 'radius',
+    from: 'mm',
+    to: 'mm',
+    word: 'edge radius',
+    group: 'edge',
+    lies: 'beside',
+    isExtra: true,
+    how: '0 when the edge is sharp.',
+  },
+  ...SIDES.map(([side, word]): MeasureSlot => ({
+    key: `wrap-${side}`,
+    kind: 'wrap',
+    from: side,
+    to: side,
+    word: `${word} edge wrapped, turned on to the back`,
+    group: 'edge',
+    lies: 'beside',
+    isExtra: true,
+    how: '0 when the film ends on the edge itself; leave empty when this edge is not wrapped.',
+  })),
 ];
 
 /** A door, counter, table or panel: its face, and the edges the film is wrapped round. */
@@ -20,13 +53,22 @@ export const panel: ShapeMeasure = { slots: () => [...FOUR_SIDE_SLOTS, ...EDGE_S
 
 /** A moulding or furrowed board: plain width and length, and the girth its profile gives the film. */
 export const moulding: ShapeMeasure = {
-  slots: () => FOUR_SIDE_SLOTS.filter(({ key }) => ['width-top', 'width-bottom', 'height-left', 'height-right', 'diagonal-falling'].includes(key)),
+  slots: () =>
+    FOUR_SIDE_SLOTS.filter(({ key }) =>
+      ['width-top', 'width-bottom', 'height-left', 'height-right', 'diagonal-falling'].includes(key),
+    ),
   check: (input) => {
     const flat = checkFourSides(input);
     if (!('figure' in flat)) return flat;
     const { width, height } = outlineBounds(flat.figure.outline);
     const more = girths(width, height, input.parts ?? [], undefined);
-    const remarks = Object.keys(more).length > 0 ? flat.remarks : [...flat.remarks, 'No furrow with width and depth yet: the girth is the plain width. Add the profile under Parts.'];
+    const remarks =
+      Object.keys(more).length > 0
+        ? flat.remarks
+        : [
+            ...flat.remarks,
+            'No furrow with width and depth yet: the girth is the plain width. Add the profile under Parts.',
+          ];
     return { ...flat, remarks, sizes: { ...flat.sizes, ...more } };
   },
 };
@@ -34,16 +76,36 @@ export const moulding: ShapeMeasure = {
 function checkPanel({ readings, parts = [], determinedWithin_mm }: SurfaceInput): SurfaceCheck {
   const face = checkFourSides({ readings, determinedWithin_mm });
   if (!('figure' in face)) return face;
-  const one = (kind: string, from: string): number | undefined => readings.filter((reading) => reading.kind === kind && reading.from === from).at(-1)?.value_mm;
+  const one = (kind: string, from: string): number | undefined =>
+    readings.filter((reading) => reading.kind === kind && reading.from === from).at(-1)?.value_mm;
   const thickness_mm = one('thickness', 'mm');
   const radius_mm = one('radius', 'mm') ?? 0;
-  const wrapped = SIDES.flatMap(([side]) => { const turned_mm = one('wrap', side); return turned_mm === undefined ? [] : [{ side, turned_mm }]; });
+  const wrapped = SIDES.flatMap(([side]) => {
+    const turned_mm = one('wrap', side);
+    return turned_mm === undefined ? [] : [{ side, turned_mm }];
+  });
   const { width, height } = outlineBounds(face.figure.outline);
   const fromFurrows = girths(width, height, parts, undefined);
   if (wrapped.length === 0) return { ...face, sizes: { ...face.sizes, ...fromFurrows } };
-  if (thickness_mm === undefined) return { ...face, remarks: [...face.remarks, 'Edges are wrapped but the thickness is unknown: measure it to know the girth.'], helpsNext: EDGE_SLOTS[0] };
-  if (2 * radius_mm > thickness_mm + 1e-9) return { state: 'impossible', says: `An edge radius of ${radius_mm.toFixed(0)} mm does not fit a thickness of ${thickness_mm.toFixed(0)} mm.`, suspects: [] };
-  const edges = wrapped.map(({ side, turned_mm }) => ({ side, step: applyFormula(GIRTH_FORMULAS.edge, { thickness_mm, turned_mm, radius_mm }) }));
+  if (thickness_mm === undefined)
+    return {
+      ...face,
+      remarks: [
+        ...face.remarks,
+        'Edges are wrapped but the thickness is unknown: measure it to know the girth.',
+      ],
+      helpsNext: EDGE_SLOTS[0],
+    };
+  if (2 * radius_mm > thickness_mm + 1e-9)
+    return {
+      state: 'impossible',
+      says: `An edge radius of ${radius_mm.toFixed(0)} mm does not fit a thickness of ${thickness_mm.toFixed(0)} mm.`,
+      suspects: [],
+    };
+  const edges = wrapped.map(({ side, turned_mm }) => ({
+    side,
+    step: applyFormula(GIRTH_FORMULAS.edge, { thickness_mm, turned_mm, radius_mm }),
+  }));
   const sum = (sides: readonly string[]): { readonly more: number; readonly steps: readonly Step[] } => {
     const taken = edges.filter(({ side }) => sides.includes(side)).map(({ step }) => step);
     return { more: taken.reduce((total, { value }) => total + value, 0), steps: taken };
@@ -56,8 +118,12 @@ function checkPanel({ readings, parts = [], determinedWithin_mm }: SurfaceInput)
     ...face,
     sizes: {
       ...face.sizes,
-      ...(across.more + plainAcross > 0 ? { girthWidth_mm: girth('across', width, across.more + plainAcross, across.steps) } : {}),
-      ...(down.more + plainDown > 0 ? { girthHeight_mm: girth('down', height, down.more + plainDown, down.steps) } : {}),
+      ...(across.more + plainAcross > 0
+        ? { girthWidth_mm: girth('across', width, across.more + plainAcross, across.steps) }
+        : {}),
+      ...(down.more + plainDown > 0
+        ? { girthHeight_mm: girth('down', height, down.more + plainDown, down.steps) }
+        : {}),
     },
   };
 }

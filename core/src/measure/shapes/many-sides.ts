@@ -18,36 +18,133 @@ export const manySides: ShapeMeasure = { slots: slotsOf, check: checkPolygon };
 
 function slotsOf(corners: number): readonly MeasureSlot[] {
   const count = countOf(corners);
-  const slot = (a: number, b: number, word: string, lies: MeasureSlot['lies'], isExtra: boolean): MeasureSlot => ({ key: `p${a}-p${b}`, kind: 'distance', from: `p${a}`, to: `p${b}`, word, group: lies === 'along' ? 'side' : 'diagonal', lies, share: lies === 'along' ? 0.5 : 0.55, ...(isExtra ? { isExtra: true } : {}) });
-  const sides = Array.from({ length: count }, (_, index) => slot(index + 1, ((index + 1) % count) + 1, `side ${index + 1}–${((index + 1) % count) + 1}`, 'along', false));
-  const fan = Array.from({ length: Math.max(0, count - 3) }, (_, index) => slot(1, index + 3, `diagonal 1–${index + 3}`, 'inside', false));
+  const slot = (
+    a: number,
+    b: number,
+    word: string,
+    lies: MeasureSlot['lies'],
+    isExtra: boolean,
+  ): MeasureSlot => ({
+    key: `p${a}-p${b}`,
+    kind: 'distance',
+    from: `p${a}`,
+    to: `p${b}`,
+    word,
+    group: lies === 'along' ? 'side' : 'diagonal',
+    lies,
+    share: lies === 'along' ? 0.5 : 0.55,
+    ...(isExtra ? { isExtra: true } : {}),
+  });
+  const sides = Array.from({ length: count }, (_, index) =>
+    slot(
+      index + 1,
+      ((index + 1) % count) + 1,
+      `side ${index + 1}–${((index + 1) % count) + 1}`,
+      'along',
+      false,
+    ),
+  );
+  const fan = Array.from({ length: Math.max(0, count - 3) }, (_, index) =>
+    slot(1, index + 3, `diagonal 1–${index + 3}`, 'inside', false),
+  );
   const check = count < 4 ? [] : [slot(2, count, `diagonal 2–${count}`, 'inside', false)];
-  const level: MeasureSlot = { key: 'level-p1-p2', kind: 'level', from: 'p1', to: 'p2', word: 'corner 2 lower than corner 1', group: 'check', lies: 'beside', isExtra: true, how: 'By a spirit level; 0 when side 1–2 is level, minus when corner 2 is higher.' };
+  const level: MeasureSlot = {
+    key: 'level-p1-p2',
+    kind: 'level',
+    from: 'p1',
+    to: 'p2',
+    word: 'corner 2 lower than corner 1',
+    group: 'check',
+    lies: 'beside',
+    isExtra: true,
+    how: 'By a spirit level; 0 when side 1–2 is level, minus when corner 2 is higher.',
+  };
   return [...sides, ...fan, ...check, level];
 }
 
 function checkPolygon({ readings, corners, determinedWithin_mm: within_mm }: SurfaceInput): SurfaceCheck {
   const count = countOf(corners ?? USUAL_CORNERS);
-  const between = readings.filter(({ kind, from, to }) => (kind === 'distance' || kind === 'level') && cornerAt(from, count) !== undefined && cornerAt(to, count) !== undefined);
-  const impossible = impossibleTriangle(between.filter(({ kind }) => kind === 'distance'), count);
+  const between = readings.filter(
+    ({ kind, from, to }) =>
+      (kind === 'distance' || kind === 'level') &&
+      cornerAt(from, count) !== undefined &&
+      cornerAt(to, count) !== undefined,
+  );
+  const impossible = impossibleTriangle(
+    between.filter(({ kind }) => kind === 'distance'),
+    count,
+  );
   if (impossible !== undefined) return { state: 'impossible', says: impossible, suspects: [] };
   const lengths = between.filter(({ kind }) => kind === 'distance');
-  const start = laidOut(lengths.map(({ from, to, value_mm }) => ({ a: cornerAt(from, count) ?? 0, b: cornerAt(to, count) ?? 0, length_mm: value_mm })), count);
-  if ('open' in start) return { state: 'unfinished', needs: start.open.length === count ? ['a side'] : [`a side or diagonal to corner ${start.open.map((corner) => corner + 1).join(', ')}`] };
+  const start = laidOut(
+    lengths.map(({ from, to, value_mm }) => ({
+      a: cornerAt(from, count) ?? 0,
+      b: cornerAt(to, count) ?? 0,
+      length_mm: value_mm,
+    })),
+    count,
+  );
+  if ('open' in start)
+    return {
+      state: 'unfinished',
+      needs:
+        start.open.length === count
+          ? ['a side']
+          : [`a side or diagonal to corner ${start.open.map((corner) => corner + 1).join(', ')}`],
+    };
   const hasLevel = between.length > lengths.length;
   const sill = likeliestSill(start.outline);
-  const solved = bestOfMirrors((from) => solve(between, count, from, within_mm), count, onLevelSill(start.outline, ...sill));
-  const hanging = (corners: Outline): Outline => (hasLevel ? fromCorner(corners) : onLevelSill(corners, ...likeliestSill(solved.solution.corners)));
+  const solved = bestOfMirrors(
+    (from) => solve(between, count, from, within_mm),
+    count,
+    onLevelSill(start.outline, ...sill),
+  );
+  const hanging = (corners: Outline): Outline =>
+    hasLevel ? fromCorner(corners) : onLevelSill(corners, ...likeliestSill(solved.solution.corners));
   const outline = hanging(solved.solution.corners);
-  if (!isSimple(outline) || areaOf(outline) <= 0) return { state: 'impossible', says: 'The sides would have to cross each other.', suspects: solved.agreement.kind === 'disagree' ? solved.agreement.suspects : [] };
-  const figure = { outline, points: Object.fromEntries(outline.map((point, index) => [`p${index + 1}`, point])) };
-  const sizes = straightSizes(outline, solved.spread === undefined ? undefined : (size) => solved.spread?.((at) => size(hanging(at))) ?? Number.NaN, undefined);
+  if (!isSimple(outline) || areaOf(outline) <= 0)
+    return {
+      state: 'impossible',
+      says: 'The sides would have to cross each other.',
+      suspects: solved.agreement.kind === 'disagree' ? solved.agreement.suspects : [],
+    };
+  const figure = {
+    outline,
+    points: Object.fromEntries(outline.map((point, index) => [`p${index + 1}`, point])),
+  };
+  const sizes = straightSizes(
+    outline,
+    solved.spread === undefined
+      ? undefined
+      : (size) => solved.spread?.((at) => size(hanging(at))) ?? Number.NaN,
+    undefined,
+  );
   const folding = foldingCorners(lengths, count);
-  const asked = hasLevel || count < 4 ? [] : ['Taken standing level on its lowest side, its sides as upright as can be. If it hangs otherwise, type what a spirit level says along side 1–2.'];
-  const remarks = folding.length === 0 ? asked : [...asked, `${folding.length === 1 ? 'Corner' : 'Corners'} ${folding.join(', ')} ${folding.length === 1 ? 'is' : 'are'} known by two lengths only: drawn ${isConvex(outline) ? 'pointing outward; the mirror image, pointing inward, has the same lengths' : 'as the other measures want it'}.`];
+  const asked =
+    hasLevel || count < 4
+      ? []
+      : [
+          'Taken standing level on its lowest side, its sides as upright as can be. If it hangs otherwise, type what a spirit level says along side 1–2.',
+        ];
+  const remarks =
+    folding.length === 0
+      ? asked
+      : [
+          ...asked,
+          `${folding.length === 1 ? 'Corner' : 'Corners'} ${folding.join(', ')} ${folding.length === 1 ? 'is' : 'are'} known by two lengths only: drawn ${isConvex(outline) ? 'pointing outward; the mirror image, pointing inward, has the same lengths' : 'as the other measures want it'}.`,
+        ];
   const slots = slotsOf(count);
   const helpsNext = firstUntaken(slots, readings);
-  if (!solved.isDetermined) return { state: 'assumed', assumes: 'the corners not tied yet', figure, sizes, agreement: solved.agreement, helpsNext, remarks };
+  if (!solved.isDetermined)
+    return {
+      state: 'assumed',
+      assumes: 'the corners not tied yet',
+      figure,
+      sizes,
+      agreement: solved.agreement,
+      helpsNext,
+      remarks,
+    };
   return { state: 'measured', figure, sizes, agreement: solved.agreement, helpsNext, remarks };
 }
 
@@ -60,17 +157,41 @@ function cornerAt(name: string, count: number): number | undefined {
   return number >= 1 && number <= count ? number - 1 : undefined;
 }
 
-function solve(readings: readonly Reading[], count: number, start: Outline, within_mm: number | undefined): SolvedNetwork {
+function solve(
+  readings: readonly Reading[],
+  count: number,
+  start: Outline,
+  within_mm: number | undefined,
+): SolvedNetwork {
   const deciders: AskedMeasure[] = [];
-  for (let a = 1; a <= count; a += 1) for (let b = a + 1; b <= count; b += 1) deciders.push({ kind: 'distance', from: `p${a}`, to: `p${b}` });
-  return solveReadings(readings, { start, pointOf: (name) => { const corner = cornerAt(name, count); return corner === undefined ? undefined : [{ corner, share: 1 }]; }, armsOf: () => undefined, deciders, within_mm });
+  for (let a = 1; a <= count; a += 1)
+    for (let b = a + 1; b <= count; b += 1) deciders.push({ kind: 'distance', from: `p${a}`, to: `p${b}` });
+  return solveReadings(readings, {
+    start,
+    pointOf: (name) => {
+      const corner = cornerAt(name, count);
+      return corner === undefined ? undefined : [{ corner, share: 1 }];
+    },
+    armsOf: () => undefined,
+    deciders,
+    within_mm,
+  });
 }
 
-/** Distances cannot tell a corner from its mirror image: where the drawn one does not fit, the mirrored ones are tried. */
-function bestOfMirrors(solvedFrom: (start: Outline) => SolvedNetwork, count: number, start: Outline): SolvedNetwork {
+/**
+ * Distances cannot tell a corner from its mirror image: where the drawn one does not fit, the mirrored ones
+ * are tried.
+ */
+function bestOfMirrors(
+  solvedFrom: (start: Outline) => SolvedNetwork,
+  count: number,
+  start: Outline,
+): SolvedNetwork {
   let best = solvedFrom(start);
   for (let round = 0; round < count && best.agreement.kind === 'disagree'; round += 1) {
-    const tries = Array.from({ length: count }, (_, corner) => solvedFrom(mirrored(best.solution.corners, corner))).filter(({ solution }) => isSimple(solution.corners) && areaOf(solution.corners) > 0);
+    const tries = Array.from({ length: count }, (_, corner) =>
+      solvedFrom(mirrored(best.solution.corners, corner)),
+    ).filter(({ solution }) => isSimple(solution.corners) && areaOf(solution.corners) > 0);
     const better = tries.sort((a, b) => a.solution.weightedSquares - b.solution.weightedSquares)[0];
     if (better === undefined || better.solution.weightedSquares >= best.solution.weightedSquares * 0.5) break;
     best = better;
@@ -79,26 +200,38 @@ function bestOfMirrors(solvedFrom: (start: Outline) => SolvedNetwork, count: num
 }
 
 function mirrored(outline: Outline, corner: number): Outline {
-  const [a, b, p] = [outline[(corner + outline.length - 1) % outline.length], outline[(corner + 1) % outline.length], outline[corner]];
+  const [a, b, p] = [
+    outline[(corner + outline.length - 1) % outline.length],
+    outline[(corner + 1) % outline.length],
+    outline[corner],
+  ];
   if (a === undefined || b === undefined || p === undefined) return outline;
   const [dx, dy] = [b.x - a.x, b.y - a.y];
   const along = ((p.x - a.x) * dx + (p.y - a.y) * dy) / Math.max(dx * dx + dy * dy, 1e-9);
   const foot = { x: a.x + along * dx, y: a.y + along * dy };
-  return outline.map((point, index) => (index === corner ? { x: 2 * foot.x - p.x, y: 2 * foot.y - p.y } : point));
+  return outline.map((point, index) =>
+    index === corner ? { x: 2 * foot.x - p.x, y: 2 * foot.y - p.y } : point,
+  );
 }
 
 /** Three lengths between the same three corners that cannot close, beyond what the readings may be off. */
 function impossibleTriangle(readings: readonly Reading[], count: number): string | undefined {
   const longestOf = new Map<string, number>();
-  for (const { from, to, value_mm } of readings) longestOf.set([cornerAt(from, count), cornerAt(to, count)].sort((a = 0, b = 0) => a - b).join(' '), value_mm);
-  const length = (a: number, b: number): number | undefined => longestOf.get([a, b].sort((x, y) => x - y).join(' '));
+  for (const { from, to, value_mm } of readings)
+    longestOf.set(
+      [cornerAt(from, count), cornerAt(to, count)].sort((a = 0, b = 0) => a - b).join(' '),
+      value_mm,
+    );
+  const length = (a: number, b: number): number | undefined =>
+    longestOf.get([a, b].sort((x, y) => x - y).join(' '));
   for (let a = 0; a < count; a += 1) {
     for (let b = a + 1; b < count; b += 1) {
       for (let c = b + 1; c < count; c += 1) {
         const sides = [length(a, b), length(b, c), length(a, c)];
         if (sides.some((side) => side === undefined)) continue;
         const [longest = 0, second = 0, third = 0] = (sides as number[]).sort((x, y) => y - x);
-        if (longest > second + third + 10) return `Corners ${a + 1}, ${b + 1} and ${c + 1} cannot close: the longest length is ${longest.toFixed(0)} mm, the other two together reach ${(second + third).toFixed(0)} mm.`;
+        if (longest > second + third + 10)
+          return `Corners ${a + 1}, ${b + 1} and ${c + 1} cannot close: the longest length is ${longest.toFixed(0)} mm, the other two together reach ${(second + third).toFixed(0)} mm.`;
       }
     }
   }
@@ -106,6 +239,14 @@ function impossibleTriangle(readings: readonly Reading[], count: number): string
 }
 
 function foldingCorners(readings: readonly Reading[], count: number): readonly number[] {
-  const ties = Array.from({ length: count }, (_, corner) => new Set(readings.flatMap(({ from, to }) => (cornerAt(from, count) === corner ? [to] : cornerAt(to, count) === corner ? [from] : []))).size);
+  const ties = Array.from(
+    { length: count },
+    (_, corner) =>
+      new Set(
+        readings.flatMap(({ from, to }) =>
+          cornerAt(from, count) === corner ? [to] : cornerAt(to, count) === corner ? [from] : [],
+        ),
+      ).size,
+  );
   return ties.flatMap((number, corner) => (number === 2 ? [corner + 1] : []));
 }

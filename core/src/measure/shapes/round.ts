@@ -9,16 +9,88 @@ import type { SurfaceCheck } from '../surface-check';
 import { type ShapeMeasure, type SurfaceInput, firstUntaken } from './shape';
 
 const ROUND_SLOTS: readonly MeasureSlot[] = [
-  { key: 'across', kind: 'distance', from: 'ml', to: 'mr', word: 'diameter across', group: 'width', lies: 'inside', share: 0.25 },
-  { key: 'down', kind: 'distance', from: 'mt', to: 'mb', word: 'diameter down', group: 'height', lies: 'inside', share: 0.2 },
-  { key: 'falling', kind: 'distance', from: 'q1', to: 'q3', word: 'diameter falling to the right', group: 'diagonal', lies: 'inside', share: 0.8 },
-  { key: 'rising', kind: 'distance', from: 'q4', to: 'q2', word: 'diameter rising to the right', group: 'diagonal', lies: 'inside', share: 0.8 },
-  { key: 'around', kind: 'circumference', from: 'mm', to: 'mm', word: 'once round the edge', group: 'curve', lies: 'beside', isExtra: true },
+  {
+    key: 'across',
+    kind: 'distance',
+    from: 'ml',
+    to: 'mr',
+    word: 'diameter across',
+    group: 'width',
+    lies: 'inside',
+    share: 0.25,
+  },
+  {
+    key: 'down',
+    kind: 'distance',
+    from: 'mt',
+    to: 'mb',
+    word: 'diameter down',
+    group: 'height',
+    lies: 'inside',
+    share: 0.2,
+  },
+  {
+    key: 'falling',
+    kind: 'distance',
+    from: 'q1',
+    to: 'q3',
+    word: 'diameter falling to the right',
+    group: 'diagonal',
+    lies: 'inside',
+    share: 0.8,
+  },
+  {
+    key: 'rising',
+    kind: 'distance',
+    from: 'q4',
+    to: 'q2',
+    word: 'diameter rising to the right',
+    group: 'diagonal',
+    lies: 'inside',
+    share: 0.8,
+  },
+  {
+    key: 'around',
+    kind: 'circumference',
+    from: 'mm',
+    to: 'mm',
+    word: 'once round the edge',
+    group: 'curve',
+    lies: 'beside',
+    isExtra: true,
+  },
 ];
 const OVAL_SLOTS: readonly MeasureSlot[] = [
-  { key: 'across', kind: 'distance', from: 'ml', to: 'mr', word: 'width', group: 'width', lies: 'inside', share: 0.25 },
-  { key: 'down', kind: 'distance', from: 'mt', to: 'mb', word: 'height', group: 'height', lies: 'inside', share: 0.2 },
-  { key: 'around', kind: 'circumference', from: 'mm', to: 'mm', word: 'once round the edge', group: 'curve', lies: 'beside', how: 'The check: a tape once round the edge.' },
+  {
+    key: 'across',
+    kind: 'distance',
+    from: 'ml',
+    to: 'mr',
+    word: 'width',
+    group: 'width',
+    lies: 'inside',
+    share: 0.25,
+  },
+  {
+    key: 'down',
+    kind: 'distance',
+    from: 'mt',
+    to: 'mb',
+    word: 'height',
+    group: 'height',
+    lies: 'inside',
+    share: 0.2,
+  },
+  {
+    key: 'around',
+    kind: 'circumference',
+    from: 'mm',
+    to: 'mm',
+    word: 'once round the edge',
+    group: 'curve',
+    lies: 'beside',
+    how: 'The check: a tape once round the edge.',
+  },
 ];
 const SIDES = 72;
 
@@ -29,10 +101,48 @@ interface Axes {
 const AXES = { width_mm: { word: 'width', unit: 'mm' }, height_mm: { word: 'height', unit: 'mm' } } as const;
 
 export const ROUND_FORMULAS = {
-  area: { id: 'measure.ovalArea', word: 'area', says: 'A = π/4 · width · height', unit: 'mm²', source: GEOMETRY, inputs: AXES, of: ({ width_mm, height_mm }) => (Math.PI / 4) * width_mm * height_mm } satisfies Formula<Axes>,
-  edge: { id: 'measure.ovalEdge', word: 'edge to work along', says: 'P = π·(a+b)·Σ C(½,n)²·hⁿ with h = ((a−b)/(a+b))²', unit: 'mm', source: { kind: 'published', text: 'series of Ivory (1798) for the perimeter of an ellipse, from memory' }, inputs: AXES, of: ({ width_mm, height_mm }) => ovalEdge(width_mm, height_mm) } satisfies Formula<Axes>,
-  outOfRound: { id: 'measure.outOfRound', word: 'out of round', says: 'largest minus smallest diameter measured', unit: 'mm', source: GEOMETRY, inputs: { most_mm: { word: 'largest diameter', unit: 'mm' }, least_mm: { word: 'smallest diameter', unit: 'mm' } }, of: ({ most_mm, least_mm }) => most_mm - least_mm } satisfies Formula<{ readonly most_mm: number; readonly least_mm: number }>,
-  diameter: { id: 'measure.diameter', word: 'diameter', says: 'd = mean of the diameters, each weighed by its accuracy, and girth/π', unit: 'mm', source: GEOMETRY, inputs: { mean_mm: { word: 'weighted mean', unit: 'mm' } }, of: ({ mean_mm }) => mean_mm } satisfies Formula<{ readonly mean_mm: number }>,
+  area: {
+    id: 'measure.ovalArea',
+    word: 'area',
+    says: 'A = π/4 · width · height',
+    unit: 'mm²',
+    source: GEOMETRY,
+    inputs: AXES,
+    of: ({ width_mm, height_mm }) => (Math.PI / 4) * width_mm * height_mm,
+  } satisfies Formula<Axes>,
+  edge: {
+    id: 'measure.ovalEdge',
+    word: 'edge to work along',
+    says: 'P = π·(a+b)·Σ C(½,n)²·hⁿ with h = ((a−b)/(a+b))²',
+    unit: 'mm',
+    source: {
+      kind: 'published',
+      text: 'series of Ivory (1798) for the perimeter of an ellipse, from memory',
+    },
+    inputs: AXES,
+    of: ({ width_mm, height_mm }) => ovalEdge(width_mm, height_mm),
+  } satisfies Formula<Axes>,
+  outOfRound: {
+    id: 'measure.outOfRound',
+    word: 'out of round',
+    says: 'largest minus smallest diameter measured',
+    unit: 'mm',
+    source: GEOMETRY,
+    inputs: {
+      most_mm: { word: 'largest diameter', unit: 'mm' },
+      least_mm: { word: 'smallest diameter', unit: 'mm' },
+    },
+    of: ({ most_mm, least_mm }) => most_mm - least_mm,
+  } satisfies Formula<{ readonly most_mm: number; readonly least_mm: number }>,
+  diameter: {
+    id: 'measure.diameter',
+    word: 'diameter',
+    says: 'd = mean of the diameters, each weighed by its accuracy, and girth/π',
+    unit: 'mm',
+    source: GEOMETRY,
+    inputs: { mean_mm: { word: 'weighted mean', unit: 'mm' } },
+    of: ({ mean_mm }) => mean_mm,
+  } satisfies Formula<{ readonly mean_mm: number }>,
 } as const;
 
 /** Perimeter of an ellipse: terms until they no longer count. */
@@ -52,7 +162,8 @@ export const round: ShapeMeasure = {
   slots: () => ROUND_SLOTS,
   check: ({ readings }) => {
     const diameters = readings.filter(({ kind }) => kind === 'distance');
-    if (diameters.length === 0 && !readings.some(({ kind }) => kind === 'circumference')) return { state: 'unfinished', needs: ['a diameter'] };
+    if (diameters.length === 0 && !readings.some(({ kind }) => kind === 'circumference'))
+      return { state: 'unfinished', needs: ['a diameter'] };
     return checkOval(readings, 'round');
   },
 };
@@ -60,7 +171,8 @@ export const round: ShapeMeasure = {
 export const oval: ShapeMeasure = {
   slots: () => OVAL_SLOTS,
   check: ({ readings }) => {
-    const isThere = (point: string): boolean => readings.some(({ kind, from, to }) => kind === 'distance' && [from, to].includes(point));
+    const isThere = (point: string): boolean =>
+      readings.some(({ kind, from, to }) => kind === 'distance' && [from, to].includes(point));
     const needs = [...(isThere('ml') ? [] : ['a width']), ...(isThere('mt') ? [] : ['a height'])];
     return needs.length > 0 ? { state: 'unfinished', needs } : checkOval(readings, 'oval');
   },
@@ -69,32 +181,99 @@ export const oval: ShapeMeasure = {
 function checkOval(all: SurfaceInput['readings'], form: 'round' | 'oval'): SurfaceCheck {
   const readings = all.filter(({ kind }) => kind === 'distance' || kind === 'circumference');
   const isUpright = ({ from, to }: SurfaceInput['readings'][number]): boolean => [from, to].includes('mt');
-  const first = readings[0]?.kind === 'circumference' ? readings[0].value_mm / Math.PI : (readings[0]?.value_mm ?? 1);
+  const first =
+    readings[0]?.kind === 'circumference' ? readings[0].value_mm / Math.PI : (readings[0]?.value_mm ?? 1);
   const predict = (unknowns: readonly number[]): readonly number[] => {
     const [width = 0, height = width] = unknowns;
-    return readings.map((reading) => (reading.kind === 'circumference' ? ovalEdge(width, height) : isUpright(reading) ? height : width));
+    return readings.map((reading) =>
+      reading.kind === 'circumference' ? ovalEdge(width, height) : isUpright(reading) ? height : width,
+    );
   };
   const start = form === 'round' ? [first] : [first, readings.find(isUpright)?.value_mm ?? first];
-  const fitted = fitModel(start, start, readings.map((reading) => ({ value: reading.value_mm, sd: sdOf(reading) })), predict);
+  const fitted = fitModel(
+    start,
+    start,
+    readings.map((reading) => ({ value: reading.value_mm, sd: sdOf(reading) })),
+    predict,
+  );
   const [width_mm = first, height_mm = width_mm] = fitted.unknowns;
-  const agreement = judge(readings, readings.map(sdOf), fitted, () => (form === 'round' ? { kind: 'distance', from: 'q1', to: 'q3' } : { kind: 'circumference', from: 'mm', to: 'mm' }));
+  const agreement = judge(readings, readings.map(sdOf), fitted, () =>
+    form === 'round'
+      ? { kind: 'distance', from: 'q1', to: 'q3' }
+      : { kind: 'circumference', from: 'mm', to: 'mm' },
+  );
   const outline: Outline = Array.from({ length: SIDES }, (_, index) => {
     const angle = (-3 * Math.PI) / 4 + (2 * Math.PI * index) / SIDES;
     return { x: (width_mm / 2) * (1 + Math.cos(angle)), y: (height_mm / 2) * (1 + Math.sin(angle)) };
   });
-  const at = (angle: number): { readonly x: number; readonly y: number } => ({ x: (width_mm / 2) * (1 + Math.cos(angle)), y: (height_mm / 2) * (1 + Math.sin(angle)) });
-  const figure = { outline, points: { mm: { x: width_mm / 2, y: height_mm / 2 }, mt: at(-Math.PI / 2), mr: at(0), mb: at(Math.PI / 2), ml: at(Math.PI), q1: at((-3 * Math.PI) / 4), q2: at(-Math.PI / 4), q3: at(Math.PI / 4), q4: at((3 * Math.PI) / 4) } };
+  const at = (angle: number): { readonly x: number; readonly y: number } => ({
+    x: (width_mm / 2) * (1 + Math.cos(angle)),
+    y: (height_mm / 2) * (1 + Math.sin(angle)),
+  });
+  const figure = {
+    outline,
+    points: {
+      mm: { x: width_mm / 2, y: height_mm / 2 },
+      mt: at(-Math.PI / 2),
+      mr: at(0),
+      mb: at(Math.PI / 2),
+      ml: at(Math.PI),
+      q1: at((-3 * Math.PI) / 4),
+      q2: at(-Math.PI / 4),
+      q3: at(Math.PI / 4),
+      q4: at((3 * Math.PI) / 4),
+    },
+  };
   const spread_mm = Math.sqrt(Math.max(0, fitted.covariance.get(0, 0))) * (start[0] ?? 1);
-  const spread = { uncertainty: { plusMinus: spread_mm, says: 'one standard deviation, from the accuracy of the measures' } };
-  const reasoned = (step: ReturnType<typeof applyFormula>): Reasoned<number> => ({ value: step.value, why: [step] });
+  const spread = {
+    uncertainty: { plusMinus: spread_mm, says: 'one standard deviation, from the accuracy of the measures' },
+  };
+  const reasoned = (step: ReturnType<typeof applyFormula>): Reasoned<number> => ({
+    value: step.value,
+    why: [step],
+  });
   const diameters = readings.filter(({ kind }) => kind === 'distance').map(({ value_mm }) => value_mm);
   const sizes: Sizes = {
-    ...(form === 'round' ? { diameter_mm: reasoned(applyFormula(ROUND_FORMULAS.diameter, { mean_mm: width_mm }, spread)) } : {}),
-    ...(form === 'round' && diameters.length > 1 ? { outOfRound_mm: reasoned(applyFormula(ROUND_FORMULAS.outOfRound, { most_mm: Math.max(...diameters), least_mm: Math.min(...diameters) })) } : {}),
-    area_mm2: reasoned(applyFormula(ROUND_FORMULAS.area, { width_mm, height_mm }, { uncertainty: { plusMinus: (Math.PI / 4) * (form === 'round' ? 2 * width_mm * spread_mm : Math.hypot(height_mm, width_mm) * spread_mm), says: 'one standard deviation, from the accuracy of the measures' } })),
+    ...(form === 'round'
+      ? { diameter_mm: reasoned(applyFormula(ROUND_FORMULAS.diameter, { mean_mm: width_mm }, spread)) }
+      : {}),
+    ...(form === 'round' && diameters.length > 1
+      ? {
+          outOfRound_mm: reasoned(
+            applyFormula(ROUND_FORMULAS.outOfRound, {
+              most_mm: Math.max(...diameters),
+              least_mm: Math.min(...diameters),
+            }),
+          ),
+        }
+      : {}),
+    area_mm2: reasoned(
+      applyFormula(
+        ROUND_FORMULAS.area,
+        { width_mm, height_mm },
+        {
+          uncertainty: {
+            plusMinus:
+              (Math.PI / 4) *
+              (form === 'round' ? 2 * width_mm * spread_mm : Math.hypot(height_mm, width_mm) * spread_mm),
+            says: 'one standard deviation, from the accuracy of the measures',
+          },
+        },
+      ),
+    ),
     perimeter_mm: reasoned(applyFormula(ROUND_FORMULAS.edge, { width_mm, height_mm })),
-    aroundWidth_mm: sizeOf(SIZE_FORMULAS.aroundWidth, [{ x: 0, y: 0 }, { x: width_mm, y: 0 }, { x: width_mm, y: height_mm }, { x: 0, y: height_mm }]),
-    aroundHeight_mm: sizeOf(SIZE_FORMULAS.aroundHeight, [{ x: 0, y: 0 }, { x: width_mm, y: 0 }, { x: width_mm, y: height_mm }, { x: 0, y: height_mm }]),
+    aroundWidth_mm: sizeOf(SIZE_FORMULAS.aroundWidth, [
+      { x: 0, y: 0 },
+      { x: width_mm, y: 0 },
+      { x: width_mm, y: height_mm },
+      { x: 0, y: height_mm },
+    ]),
+    aroundHeight_mm: sizeOf(SIZE_FORMULAS.aroundHeight, [
+      { x: 0, y: 0 },
+      { x: width_mm, y: 0 },
+      { x: width_mm, y: height_mm },
+      { x: 0, y: height_mm },
+    ]),
   };
   const slots = form === 'round' ? ROUND_SLOTS : OVAL_SLOTS;
   return { state: 'measured', figure, sizes, agreement, helpsNext: firstUntaken(slots, all), remarks: [] };

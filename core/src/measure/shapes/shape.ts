@@ -17,7 +17,12 @@ export interface PartSize {
 }
 
 /** Joints of a wall, mm. */
-export type JointSizes = Pick<WallFacts, 'bond'> & { readonly unitWidth_mm: number | null; readonly unitHeight_mm: number | null; readonly jointWidth_mm: number | null; readonly jointDepth_mm: number | null };
+export type JointSizes = Pick<WallFacts, 'bond'> & {
+  readonly unitWidth_mm: number | null;
+  readonly unitHeight_mm: number | null;
+  readonly jointWidth_mm: number | null;
+  readonly jointDepth_mm: number | null;
+};
 
 export interface SurfaceInput {
   readonly shape: SurfaceShape;
@@ -36,11 +41,22 @@ export interface ShapeMeasure {
   readonly check: (input: SurfaceInput) => SurfaceCheck;
 }
 
-export function hasReading(readings: readonly Reading[], slot: Pick<MeasureSlot, 'kind' | 'from' | 'to'>): boolean {
-  return readings.some((reading) => reading.kind === slot.kind && ((reading.from === slot.from && reading.to === slot.to) || (reading.from === slot.to && reading.to === slot.from && slot.kind !== 'quarter sag')));
+export function hasReading(
+  readings: readonly Reading[],
+  slot: Pick<MeasureSlot, 'kind' | 'from' | 'to'>,
+): boolean {
+  return readings.some(
+    (reading) =>
+      reading.kind === slot.kind &&
+      ((reading.from === slot.from && reading.to === slot.to) ||
+        (reading.from === slot.to && reading.to === slot.from && slot.kind !== 'quarter sag')),
+  );
 }
 
 /** The first customary measure not taken yet. */
-export function firstUntaken(slots: readonly MeasureSlot[], readings: readonly Reading[]): MeasureSlot | undefined {
+export function firstUntaken(
+  slots: readonly MeasureSlot[],
+  readings: readonly Reading[],
+): MeasureSlot | undefined {
   return slots.find((slot) => slot.isExtra !== true && !hasReading(readings, slot));
 }

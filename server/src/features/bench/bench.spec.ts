@@ -8,59 +8,200 @@ import { PlotterStandIn } from './plotter';
 
 const ETX = '\u0003';
 type Line = readonly (readonly [number, number])[];
-/** HP-GL as a page sends it: a label for each piece, then its lines with the knife down. Steps of 0.025 mm. */
-const hpglOf = (pieces: readonly { readonly name: string; readonly lines: readonly Line[] }[]): string => ['IN;PA;', ...pieces.map(({ name, lines }) => `SP2;LB${name}${ETX};SP1;${lines.map(([[x, y] = [0, 0], ...rest]) => `PU${x * 40},${y * 40};PD${rest.map(([a, b]) => `${a * 40},${b * 40}`).join(',')};`).join('')}`), 'PU;SP0;'].join('');
-const box = (x: number, y: number, along: number, across: number): Line => [[x, y], [x + along, y], [x + along, y + across], [x, y + across], [x, y]];
+/**
+ * HP-GL as a page sends it: a label for each piece, then its lines with the knife down. Steps of 0.025 mm.
+ */
+const hpglOf = (pieces: readonly { readonly name: string; readonly lines: readonly Line[] }[]): string =>
+  [
+    'IN;PA;',
+    ...pieces.map(
+      ({ name, lines }) =>
+        `SP2;LB${name}${ETX};SP1;${lines.map(([[x, y] = [0, 0], ...rest]) => `PU${x * 40},${y * 40};PD${rest.map(([a, b]) => `${a * 40},${b * 40}`).join(',')};`).join('')}`,
+    ),
+    'PU;SP0;',
+  ].join('');
+const box = (x: number, y: number, along: number, across: number): Line => [
+  [x, y],
+  [x + along, y],
+  [x + along, y + across],
+  [x, y + across],
+  [x, y],
+];
 
 describe('what does the plotter make of HP-GL?', () => {
   it('pieces by their labels, lines in millimetres, 40 steps to one', () => {
-    expect(readHpgl(hpglOf([{ name: 'SW1', lines: [box(0, 0, 100, 50)] }, { name: 'SW2', lines: [[[10, 5], [20, 5]], [[0, 0], [0, 9]]] }]))).toEqual([{ name: 'SW1', lines: [box(0, 0, 100, 50)] }, { name: 'SW2', lines: [[[10, 5], [20, 5]], [[0, 0], [0, 9]]] }]);
+    expect(
+      readHpgl(
+        hpglOf([
+          { name: 'SW1', lines: [box(0, 0, 100, 50)] },
+          {
+            name: 'SW2',
+            lines: [
+              [
+                [10, 5],
+                [20, 5],
+              ],
+              [
+                [0, 0],
+                [0, 9],
+              ],
+            ],
+          },
+        ]),
+      ),
+    ).toEqual([
+      { name: 'SW1', lines: [box(0, 0, 100, 50)] },
+      {
+        name: 'SW2',
+        lines: [
+          [
+            [10, 5],
+            [20, 5],
+          ],
+          [
+            [0, 0],
+            [0, 9],
+          ],
+        ],
+      },
+    ]);
   });
   it('only pen 1 is the knife: what another pen draws is not cut', () => {
-    expect(readHpgl(`LBa${ETX};SP2;PU0,0;PD400,0;SP1;PU0,0;PD0,400;`)).toEqual([{ name: 'a', lines: [[[0, 0], [0, 10]]] }]);
+    expect(readHpgl(`LBa${ETX};SP2;PU0,0;PD400,0;SP1;PU0,0;PD0,400;`)).toEqual([
+      {
+        name: 'a',
+        lines: [
+          [
+            [0, 0],
+            [0, 10],
+          ],
+        ],
+      },
+    ]);
   });
   it('a knife that is down stays down from one instruction to the next', () => {
-    expect(readHpgl(`SP1;PU40,40;PD80,40;PD80,80;PU;`)).toEqual([{ name: '', lines: [[[1, 1], [2, 1], [2, 2]]] }]);
+    expect(readHpgl(`SP1;PU40,40;PD80,40;PD80,80;PU;`)).toEqual([
+      {
+        name: '',
+        lines: [
+          [
+            [1, 1],
+            [2, 1],
+            [2, 2],
+          ],
+        ],
+      },
+    ]);
   });
   it('small letters, blanks and line ends are as good', () => {
     expect(readHpgl('in;\r\n sp1; pu0 0;\n pd40 0;')).toEqual(readHpgl('IN;SP1;PU0,0;PD40,0;'));
   });
   it('a label may hold what would be an instruction; it ends where it ends', () => {
-    expect(readHpgl(`LBPD0,0;PU9;${ETX};SP1;PU0,0;PD40,0;`)).toEqual([{ name: 'PD0,0;PU9;', lines: [[[0, 0], [1, 0]]] }]);
+    expect(readHpgl(`LBPD0,0;PU9;${ETX};SP1;PU0,0;PD40,0;`)).toEqual([
+      {
+        name: 'PD0,0;PU9;',
+        lines: [
+          [
+            [0, 0],
+            [1, 0],
+          ],
+        ],
+      },
+    ]);
   });
-  it.each([['CI100;', 'instruction "CI"'], [`LBnever ends`, 'a label without an end'], ['SP1;PD1,2,3;', 'coordinates "1,2,3"'], ['SP1;PDx,1;', 'coordinates "x,1"']])('%s is refused by name', (text, word) => {
+  it.each([
+    ['CI100;', 'instruction "CI"'],
+    [`LBnever ends`, 'a label without an end'],
+    ['SP1;PD1,2,3;', 'coordinates "1,2,3"'],
+    ['SP1;PDx,1;', 'coordinates "x,1"'],
+  ])('%s is refused by name', (text, word) => {
     expect(() => readHpgl(text)).toThrow(new RangeError(word));
   });
   it('any lines written are read again to a fortieth of a millimetre', () => {
-    const point = fc.tuple(fc.integer({ min: 0, max: 400_000 }), fc.integer({ min: 0, max: 60_000 })).map(([x, y]): readonly [number, number] => [x / 40, y / 40]);
-    fc.assert(fc.property(fc.array(fc.record({ name: fc.stringMatching(/^[A-Z0-9 ;,.]{0,12}$/), lines: fc.array(fc.array(point, { minLength: 2, maxLength: 6 }), { maxLength: 4 }) }), { maxLength: 5 }), (pieces) => {
-      const read = readHpgl(hpglOf(pieces));
-      expect(read.map(({ name, lines }) => [name, lines.length])).toEqual(pieces.map(({ name, lines }) => [name, lines.length]));
-      read.forEach((piece, at) => { piece.lines.forEach((line, of) => { line.forEach(([x, y], index) => { const [a, b] = pieces[at]?.lines[of]?.[index] ?? [NaN, NaN]; expect(Math.hypot(x - a, y - b)).toBeLessThan(1e-9); }); }); });
-    }), { numRuns: 100 });
+    const point = fc
+      .tuple(fc.integer({ min: 0, max: 400_000 }), fc.integer({ min: 0, max: 60_000 }))
+      .map(([x, y]): readonly [number, number] => [x / 40, y / 40]);
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            name: fc.stringMatching(/^[A-Z0-9 ;,.]{0,12}$/),
+            lines: fc.array(fc.array(point, { minLength: 2, maxLength: 6 }), { maxLength: 4 }),
+          }),
+          { maxLength: 5 },
+        ),
+        (pieces) => {
+          const read = readHpgl(hpglOf(pieces));
+          expect(read.map(({ name, lines }) => [name, lines.length])).toEqual(
+            pieces.map(({ name, lines }) => [name, lines.length]),
+          );
+          read.forEach((piece, at) => {
+            piece.lines.forEach((line, of) => {
+              line.forEach(([x, y], index) => {
+                const [a, b] = pieces[at]?.lines[of]?.[index] ?? [NaN, NaN];
+                expect(Math.hypot(x - a, y - b)).toBeLessThan(1e-9);
+              });
+            });
+          });
+        },
+      ),
+      { numRuns: 100 },
+    );
   });
   it('any text at all is read or refused in words; nothing else happens', () => {
-    fc.assert(fc.property(fc.oneof(fc.string(), fc.array(fc.constantFrom('PU', 'PD', 'SP1', 'LB', ETX, ';', '1', ',', '-', '.', ' ', 'IN')).map((parts) => parts.join(''))), (text) => {
-      try { expect(Array.isArray(readHpgl(text))).toBe(true); } catch (error) { expect(error).toBeInstanceOf(RangeError); }
-    }), { numRuns: 400 });
+    fc.assert(
+      fc.property(
+        fc.oneof(
+          fc.string(),
+          fc
+            .array(fc.constantFrom('PU', 'PD', 'SP1', 'LB', ETX, ';', '1', ',', '-', '.', ' ', 'IN'))
+            .map((parts) => parts.join('')),
+        ),
+        (text) => {
+          try {
+            expect(Array.isArray(readHpgl(text))).toBe(true);
+          } catch (error) {
+            expect(error).toBeInstanceOf(RangeError);
+          }
+        },
+      ),
+      { numRuns: 400 },
+    );
   });
 });
 
 describe('does it cut as a plotter would?', () => {
-  beforeEach(() => { jest.useFakeTimers(); });
-  afterEach(() => { jest.useRealTimers(); });
+  beforeEach(() => {
+    jest.useFakeTimers();
+  });
+  afterEach(() => {
+    jest.useRealTimers();
+  });
 
-  const two = [{ name: 'SW1', lines: [box(0, 0, 1000, 400)] }, { name: 'SW2', lines: [box(1000, 0, 800, 400)] }, { name: 'SW3', lines: [box(1800, 0, 500, 300)] }];
+  const two = [
+    { name: 'SW1', lines: [box(0, 0, 1000, 400)] },
+    { name: 'SW2', lines: [box(1000, 0, 800, 400)] },
+    { name: 'SW3', lines: [box(1800, 0, 500, 300)] },
+  ];
   const loaded = (times = 1): { readonly plotter: PlotterStandIn; readonly heard: DeviceMessage[] } => {
     const plotter = new PlotterStandIn();
     const heard: DeviceMessage[] = [];
-    plotter.listen((message) => { heard.push(message); });
+    plotter.listen((message) => {
+      heard.push(message);
+    });
     plotter.obey({ do: 'connect' });
     plotter.obey({ do: 'load', width_mm: 1524, length_mm: 3000 });
     plotter.obey({ do: 'speed', times });
     return { plotter, heard };
   };
-  const refusal = (act: () => void): string => { try { act(); return 'nothing refused'; } catch (error) { return error instanceof Refusal ? error.message : String(error); } };
+  const refusal = (act: () => void): string => {
+    try {
+      act();
+      return 'nothing refused';
+    } catch (error) {
+      return error instanceof Refusal ? error.message : String(error);
+    }
+  };
 
   it('takes the time its knife takes: 2.8 m at 400 mm a second, and a moment to settle', async () => {
     const { plotter } = loaded();
@@ -78,47 +219,82 @@ describe('does it cut as a plotter would?', () => {
     await jest.advanceTimersByTimeAsync(713);
     expect(plotter.state.job?.done).toBe(1);
     await jest.advanceTimersByTimeAsync(10_000);
-    expect(heard.map((message) => (message.type === 'job' ? `${message.done} ${message.state}` : message.type))).toEqual(['connected', '0 running', '1 running', '2 running', '3 done']);
+    expect(
+      heard.map((message) => (message.type === 'job' ? `${message.done} ${message.state}` : message.type)),
+    ).toEqual(['connected', '0 running', '1 running', '2 running', '3 done']);
     expect(plotterStateSchema.parse(plotter.state)).toEqual(plotter.state);
     expect(plotter.state.drawn).toEqual(two.flatMap(({ lines }) => lines));
   });
   it('nothing connected, nothing loaded, something running: refused with what is wanted', () => {
     const plotter = new PlotterStandIn();
-    const cut = (): void => { plotter.obey({ do: 'cut', key: 'r1', hpgl: hpglOf(two), from: 0 }); };
+    const cut = (): void => {
+      plotter.obey({ do: 'cut', key: 'r1', hpgl: hpglOf(two), from: 0 });
+    };
     expect(refusal(cut)).toBe('DEVICE_NOT_CONNECTED at plotter');
     plotter.obey({ do: 'connect' });
     expect(refusal(cut)).toBe('PLOTTER_REFUSED at plotter');
     plotter.obey({ do: 'load', width_mm: 1524, length_mm: 3000 });
     cut();
     expect(refusal(cut)).toBe('PLOTTER_REFUSED at plotter');
-    expect(refusal(() => { plotter.obey({ do: 'load', width_mm: 1524, length_mm: 3000 }); })).toBe('PLOTTER_REFUSED at plotter');
+    expect(
+      refusal(() => {
+        plotter.obey({ do: 'load', width_mm: 1524, length_mm: 3000 });
+      }),
+    ).toBe('PLOTTER_REFUSED at plotter');
   });
   it('what lies beyond the film is refused before anything is cut: across, along, and before its beginning', () => {
     for (const lines of [[box(0, 0, 100, 1525)], [box(0, 0, 3001, 100)], [box(-1, 0, 100, 100)]]) {
       const { plotter } = loaded();
-      expect(refusal(() => { plotter.obey({ do: 'cut', key: 'r', hpgl: hpglOf([{ name: 'A', lines }]), from: 0 }); })).toBe('PLOTTER_REFUSED at plotter');
+      expect(
+        refusal(() => {
+          plotter.obey({ do: 'cut', key: 'r', hpgl: hpglOf([{ name: 'A', lines }]), from: 0 });
+        }),
+      ).toBe('PLOTTER_REFUSED at plotter');
       expect(plotter.state).toMatchObject({ job: null, drawn: [] });
     }
     const { plotter } = loaded();
-    plotter.obey({ do: 'cut', key: 'r', hpgl: hpglOf([{ name: 'A', lines: [box(0, 0, 3000, 1524)] }]), from: 0 });
+    plotter.obey({
+      do: 'cut',
+      key: 'r',
+      hpgl: hpglOf([{ name: 'A', lines: [box(0, 0, 3000, 1524)] }]),
+      from: 0,
+    });
     expect(plotter.state.job?.state).toBe('running');
   });
-  it.each([['jam', 'the film jammed', true], ['run out of film', 'no more film', true], ['unplug', 'the plug was pulled', false]] as const)('%s in the second piece: it stops half way and says so', async (how, says, isConnected) => {
+  it.each([
+    ['jam', 'the film jammed', true],
+    ['run out of film', 'no more film', true],
+    ['unplug', 'the plug was pulled', false],
+  ] as const)('%s in the second piece: it stops half way and says so', async (how, says, isConnected) => {
     const { plotter, heard } = loaded(100);
     plotter.obey({ do: 'misbehave', how, afterPieces: 1 });
     plotter.obey({ do: 'cut', key: 'r1', hpgl: hpglOf(two), from: 0 });
     await jest.advanceTimersByTimeAsync(60_000);
-    expect(plotter.state).toMatchObject({ isConnected, job: { done: 1, of: 3, state: 'stopped', stoppedIn: 1, says } });
+    expect(plotter.state).toMatchObject({
+      isConnected,
+      job: { done: 1, of: 3, state: 'stopped', stoppedIn: 1, says },
+    });
     expect(plotter.state.drawn).toHaveLength(2);
     expect(plotter.state.drawn[1]?.length).toBeLessThan(box(0, 0, 1, 1).length);
-    expect(heard.some((message) => (isConnected ? message.type === 'fault' : message.type === 'disconnected') && 'says' in message && message.says === says)).toBe(true);
+    expect(
+      heard.some(
+        (message) =>
+          (isConnected ? message.type === 'fault' : message.type === 'disconnected') &&
+          'says' in message &&
+          message.says === says,
+      ),
+    ).toBe(true);
   });
   it('goes on from the piece it stopped in, after a wait of a night; the pieces before are not cut twice', async () => {
     const { plotter } = loaded(100);
     plotter.obey({ do: 'misbehave', how: 'jam', afterPieces: 1 });
     plotter.obey({ do: 'cut', key: 'r1', hpgl: hpglOf(two), from: 0 });
     await jest.advanceTimersByTimeAsync(12 * 3_600_000);
-    expect(refusal(() => { plotter.obey({ do: 'cut', key: 'r1', hpgl: hpglOf(two), from: 0 }); })).toBe('PLOTTER_REFUSED at plotter');
+    expect(
+      refusal(() => {
+        plotter.obey({ do: 'cut', key: 'r1', hpgl: hpglOf(two), from: 0 });
+      }),
+    ).toBe('PLOTTER_REFUSED at plotter');
     plotter.obey({ do: 'cut', key: 'r1', hpgl: hpglOf(two.slice(2)), from: 2 });
     await jest.advanceTimersByTimeAsync(60_000);
     expect(plotter.state).toMatchObject({ job: { done: 3, of: 3, state: 'done' }, cutTwice_mm: 0 });
@@ -139,13 +315,18 @@ describe('does it cut as a plotter would?', () => {
     await jest.advanceTimersByTimeAsync(8000);
     plotter.obey({ do: 'disconnect' });
     await jest.advanceTimersByTimeAsync(60_000);
-    expect(plotter.state).toMatchObject({ isConnected: false, job: { done: 1, state: 'stopped', stoppedIn: 1, says: 'switched off' } });
+    expect(plotter.state).toMatchObject({
+      isConnected: false,
+      job: { done: 1, state: 'stopped', stoppedIn: 1, says: 'switched off' },
+    });
     expect(plotter.state.drawn).toHaveLength(1);
   });
   it('who comes later is told that it is there; who has gone is told nothing', () => {
     const { plotter } = loaded();
     const heard: string[] = [];
-    const stop = plotter.listen(({ type }) => { heard.push(type); });
+    const stop = plotter.listen(({ type }) => {
+      heard.push(type);
+    });
     stop();
     plotter.obey({ do: 'disconnect' });
     expect(heard).toEqual(['connected']);
@@ -156,7 +337,9 @@ describe('does the laser measure as a laser would?', () => {
   const readings = async (count: number, aimedAt_mm: number, seed: number): Promise<readonly number[]> => {
     const laser = new LaserStandIn(() => new Date(0), seed, 0);
     const found: number[] = [];
-    laser.listen((message) => { if (message.type === 'reading') found.push(message.value_nm / 1e6); });
+    laser.listen((message) => {
+      if (message.type === 'reading') found.push(message.value_nm / 1e6);
+    });
     for (let turn = 0; turn < count; turn += 1) {
       await laser.obey({ do: 'connect' });
       laser.charge();
@@ -176,7 +359,10 @@ describe('does the laser measure as a laser would?', () => {
     const wrong = found.filter((value) => Math.abs(value - 2140) >= 12);
     expect(wrong.length / found.length).toBeGreaterThan(0.008);
     expect(wrong.length / found.length).toBeLessThan(0.04);
-    for (const value of wrong) { expect(Math.abs(value - 2140)).toBeGreaterThan(34); expect(Math.abs(value - 2140)).toBeLessThan(306); }
+    for (const value of wrong) {
+      expect(Math.abs(value - 2140)).toBeGreaterThan(34);
+      expect(Math.abs(value - 2140)).toBeLessThan(306);
+    }
   });
   it('tenths of a millimetre, as it shows them; the same seed reads the same', async () => {
     const found = await readings(40, 1180, 9);
@@ -187,8 +373,14 @@ describe('does the laser measure as a laser would?', () => {
     const between = async (from: 'tl' | 'tr', to: 'br' | 'bl'): Promise<number> => {
       const laser = new LaserStandIn(() => new Date(0), 3, 0);
       const found: number[] = [];
-      laser.listen((message) => { if (message.type === 'reading') found.push(message.value_nm / 1e6); });
-      for (let turn = 0; turn < 60; turn += 1) { await laser.obey({ do: 'connect' }); laser.charge(); await laser.obey({ do: 'measure', from, to }); }
+      laser.listen((message) => {
+        if (message.type === 'reading') found.push(message.value_nm / 1e6);
+      });
+      for (let turn = 0; turn < 60; turn += 1) {
+        await laser.obey({ do: 'connect' });
+        laser.charge();
+        await laser.obey({ do: 'measure', from, to });
+      }
       return [...found].sort((a, b) => a - b)[Math.floor(found.length / 2)] ?? Number.NaN;
     };
     expect(await between('tl', 'br')).toBeCloseTo(Math.hypot(1184, 2140), -0.5);
@@ -196,12 +388,19 @@ describe('does the laser measure as a laser would?', () => {
   });
   it('not connected it reads nothing; an empty battery ends it', async () => {
     const laser = new LaserStandIn(() => new Date(0), 1, 0);
-    await expect(laser.obey({ do: 'measure', from: 'tl', to: 'tr' })).rejects.toThrow('DEVICE_NOT_CONNECTED at laser');
+    await expect(laser.obey({ do: 'measure', from: 'tl', to: 'tr' })).rejects.toThrow(
+      'DEVICE_NOT_CONNECTED at laser',
+    );
     const heard: string[] = [];
-    laser.listen((message) => { if (message.type === 'disconnected') heard.push(message.says); });
+    laser.listen((message) => {
+      if (message.type === 'disconnected') heard.push(message.says);
+    });
     await laser.obey({ do: 'connect' });
     await laser.obey({ do: 'misbehave', how: 'low battery' });
-    for (let turn = 0; turn < 60 && !heard.includes('battery empty'); turn += 1) { if (!laser.state.isConnected) await laser.obey({ do: 'connect' }); await laser.obey({ do: 'measure', from: 'tl', to: 'tr' }); }
+    for (let turn = 0; turn < 60 && !heard.includes('battery empty'); turn += 1) {
+      if (!laser.state.isConnected) await laser.obey({ do: 'connect' });
+      await laser.obey({ do: 'measure', from: 'tl', to: 'tr' });
+    }
     expect(heard).toContain('battery empty');
   });
 });

@@ -11,8 +11,10 @@ const BATTERY_PER_READING = 0.004;
 const LOW_BATTERY = 0.15;
 const TAKES_MS = 220;
 
-/** A laser distance meter that is not there: connects, drops out, sends noisy readings, runs low, and now and then is wrong.
- *  It speaks the same messages a real one would. */
+/**
+ * A laser distance meter that is not there: connects, drops out, sends noisy readings, runs low, and now and
+ * then is wrong. It speaks the same messages a real one would.
+ */
 export class LaserStandIn {
   readonly #random: () => number;
   readonly #clock: () => Date;
@@ -23,20 +25,31 @@ export class LaserStandIn {
   #isNextWrong = false;
   #pane = { width_mm: 1180, height_mm: 2140, lean_mm: 4 };
 
-  constructor(clock: () => Date, seed = 11, private readonly takes_ms = TAKES_MS) {
+  constructor(
+    clock: () => Date,
+    seed = 11,
+    private readonly takes_ms = TAKES_MS,
+  ) {
     this.#clock = clock;
     this.#random = seededRandom(seed);
   }
 
   get state(): LaserState {
-    return { isConnected: this.#isConnected, battery: this.#battery, readings: this.#readings, pane: this.#pane };
+    return {
+      isConnected: this.#isConnected,
+      battery: this.#battery,
+      readings: this.#readings,
+      pane: this.#pane,
+    };
   }
 
   /** @returns how to stop listening */
   listen(hear: (message: DeviceMessage) => void): () => void {
     this.#listeners.add(hear);
     if (this.#isConnected) hear({ type: 'connected', device: 'laser', name: NAME, battery: this.#battery });
-    return () => { this.#listeners.delete(hear); };
+    return () => {
+      this.#listeners.delete(hear);
+    };
   }
 
   /** A full battery. */
@@ -48,7 +61,8 @@ export class LaserStandIn {
   async obey(command: LaserCommand): Promise<void> {
     if (command.do === 'connect') this.#connect();
     else if (command.do === 'disconnect') this.#leave('switched off');
-    else if (command.do === 'pane') this.#pane = { width_mm: command.width_mm, height_mm: command.height_mm, lean_mm: command.lean_mm };
+    else if (command.do === 'pane')
+      this.#pane = { width_mm: command.width_mm, height_mm: command.height_mm, lean_mm: command.lean_mm };
     else if (command.do === 'misbehave') this.#misbehave(command.how);
     else await this.#measure(command.aimedAt_mm ?? this.#span(command.from, command.to));
   }
@@ -74,8 +88,16 @@ export class LaserStandIn {
   }
 
   async #measure(true_mm: number): Promise<void> {
-    if (!this.#isConnected) throw new Refusal('DEVICE_NOT_CONNECTED', { path: 'laser', expected: 'a connected laser', got: 'none' });
-    if (this.takes_ms > 0) await new Promise((done) => { setTimeout(done, this.takes_ms); });
+    if (!this.#isConnected)
+      throw new Refusal('DEVICE_NOT_CONNECTED', {
+        path: 'laser',
+        expected: 'a connected laser',
+        got: 'none',
+      });
+    if (this.takes_ms > 0)
+      await new Promise((done) => {
+        setTimeout(done, this.takes_ms);
+      });
     if (this.#random() < DROP_OUT_SHARE) {
       this.#leave('the line dropped out');
       return;
@@ -91,7 +113,14 @@ export class LaserStandIn {
     const slip_mm = isWrong ? (this.#random() < 0.5 ? -1 : 1) * (40 + 260 * this.#random()) : 0;
     const value_mm = Math.max(1, true_mm + NOISE_SD_MM * this.#gauss() + slip_mm);
     this.#readings += 1;
-    this.#say({ type: 'reading', device: 'laser', seq: this.#readings, at: this.#clock().toISOString(), value_nm: Math.round(value_mm * 10) * 100_000, battery: this.#battery });
+    this.#say({
+      type: 'reading',
+      device: 'laser',
+      seq: this.#readings,
+      at: this.#clock().toISOString(),
+      value_nm: Math.round(value_mm * 10) * 100_000,
+      battery: this.#battery,
+    });
   }
 
   #fault(says: string): void {
@@ -99,7 +128,9 @@ export class LaserStandIn {
   }
 
   #say(message: DeviceMessage): void {
-    this.#listeners.forEach((hear) => { hear(message); });
+    this.#listeners.forEach((hear) => {
+      hear(message);
+    });
   }
 
   #gauss(): number {
@@ -109,9 +140,26 @@ export class LaserStandIn {
   /** Between two points of the pane that stands on the Bench. */
   #span(from = 'tl', to = 'tr'): number {
     const { width_mm: w, height_mm: h, lean_mm: lean } = this.#pane;
-    const corners: Readonly<Record<string, readonly [number, number]>> = { tl: [0, 0], tr: [w, 0], br: [w + lean, h], bl: [lean, h] };
-    const middle = (a: string, b: string): readonly [number, number] => [((corners[a]?.[0] ?? 0) + (corners[b]?.[0] ?? 0)) / 2, ((corners[a]?.[1] ?? 0) + (corners[b]?.[1] ?? 0)) / 2];
-    const at = (name: string): readonly [number, number] => corners[name] ?? ({ mt: middle('tl', 'tr'), mr: middle('tr', 'br'), mb: middle('br', 'bl'), ml: middle('bl', 'tl') } as Readonly<Record<string, readonly [number, number]>>)[name] ?? [0, 0];
+    const corners: Readonly<Record<string, readonly [number, number]>> = {
+      tl: [0, 0],
+      tr: [w, 0],
+      br: [w + lean, h],
+      bl: [lean, h],
+    };
+    const middle = (a: string, b: string): readonly [number, number] => [
+      ((corners[a]?.[0] ?? 0) + (corners[b]?.[0] ?? 0)) / 2,
+      ((corners[a]?.[1] ?? 0) + (corners[b]?.[1] ?? 0)) / 2,
+    ];
+    const at = (name: string): readonly [number, number] =>
+      corners[name] ??
+      (
+        {
+          mt: middle('tl', 'tr'),
+          mr: middle('tr', 'br'),
+          mb: middle('br', 'bl'),
+          ml: middle('bl', 'tl'),
+        } as Readonly<Record<string, readonly [number, number]>>
+      )[name] ?? [0, 0];
     const [p, q] = [at(from), at(to)];
     return Math.max(1, Math.hypot(q[0] - p[0], q[1] - p[1])) || w;
   }

@@ -1,4 +1,11 @@
-import { type AcceptedChange, type Change, changeSchema, importSchema, opSchema, whoSchema } from '@yellow-pane/contracts';
+import {
+  type AcceptedChange,
+  type Change,
+  changeSchema,
+  importSchema,
+  opSchema,
+  whoSchema,
+} from '@yellow-pane/contracts';
 import { Router, type Request } from 'express';
 import * as z from 'zod';
 import { v7 as newId } from 'uuid';
@@ -53,11 +60,21 @@ export function changeRoutes({ db, feed, clock }: Deps): Router {
 
   routes.get('/api/jobs/:jobId/history', async (request, response) => {
     const row = request.query['row'];
-    response.json(await readHistory(db, idParam(request, 'jobId'), typeof row === 'string' ? parseBody(z.uuidv7(), row) : undefined));
+    response.json(
+      await readHistory(
+        db,
+        idParam(request, 'jobId'),
+        typeof row === 'string' ? parseBody(z.uuidv7(), row) : undefined,
+      ),
+    );
   });
 
   function takeOp(request: Request, who: string, partial: object): Promise<AcceptedChange> {
-    const op = parseBody(opSchema, { ...partial, table: request.params['table'], id: idParam(request, 'rowId') });
+    const op = parseBody(opSchema, {
+      ...partial,
+      table: request.params['table'],
+      id: idParam(request, 'rowId'),
+    });
     return take(idParam(request, 'jobId'), { id: newId(), session: newId(), who, ops: [op] });
   }
 
@@ -67,6 +84,11 @@ export function changeRoutes({ db, feed, clock }: Deps): Router {
 function ifMatch(request: Request): number {
   const header = request.get('If-Match');
   const match = /^(?:W\/)?"?(\d{1,10})"?$/.exec(header ?? '');
-  if (match === null) throw new Refusal('IF_MATCH_MISSING', { path: 'If-Match', expected: 'the version seen, such as "3"', got: header ?? 'nothing' });
+  if (match === null)
+    throw new Refusal('IF_MATCH_MISSING', {
+      path: 'If-Match',
+      expected: 'the version seen, such as "3"',
+      got: header ?? 'nothing',
+    });
   return Number(match[1]);
 }

@@ -1,4 +1,11 @@
-import { cutListCsv, cutPlanDxf, cutPlanJson, cutPlanSvg, pieceWord, rollHpgl } from '@yellow-pane/contracts/cut-files';
+import {
+  cutListCsv,
+  cutPlanDxf,
+  cutPlanJson,
+  cutPlanSvg,
+  pieceWord,
+  rollHpgl,
+} from '@yellow-pane/contracts/cut-files';
 import { type Request, type Response, Router } from 'express';
 import type { Database } from '../../db/database';
 import { idParam } from '../../http/id-param';
@@ -11,33 +18,88 @@ import { cutSheetPdf, readPaper } from './sheet-pdf';
 export function cutPlanRoutes({ db }: { readonly db: Database }): Router {
   const routes = Router();
   const at = (end: string): string => `/api/jobs/:jobId/cut-plans/:planId/${end}`;
-  const read = (request: Request): Promise<PlanRead> => readPlanFile(db, idParam(request, 'jobId'), idParam(request, 'planId'));
-  const send = (response: Response, name: string, type: string, body: string | Buffer): void => { response.type(type).attachment(name).send(body); };
+  const read = (request: Request): Promise<PlanRead> =>
+    readPlanFile(db, idParam(request, 'jobId'), idParam(request, 'planId'));
+  const send = (response: Response, name: string, type: string, body: string | Buffer): void => {
+    response.type(type).attachment(name).send(body);
+  };
 
   routes.get(at('list'), async (request, response) => {
     const { rolls } = await read(request);
     let order = 0;
-    send(response, 'cut-list.csv', 'text/csv', cutListCsv(rolls.flatMap(({ roll }) => {
-      const levels = new Map([...new Set(roll.pieces.map(({ y_mm }) => y_mm))].sort((a, b) => a - b).map((y, index) => [y, index + 1]));
-      return roll.pieces.map((piece) => { order += 1; return { order, roll: roll.label || roll.what, strip: levels.get(piece.y_mm) ?? 1, tag: pieceWord(piece), fromEdge_mm: piece.x_mm, fromEnd_mm: piece.y_mm, across_mm: piece.across_mm, along_mm: piece.along_mm, turned: piece.turned, phase_mm: piece.phase_mm, factoryEdges: piece.factoryEdges }; });
-    })));
+    send(
+      response,
+      'cut-list.csv',
+      'text/csv',
+      cutListCsv(
+        rolls.flatMap(({ roll }) => {
+          const levels = new Map(
+            [...new Set(roll.pieces.map(({ y_mm }) => y_mm))]
+              .sort((a, b) => a - b)
+              .map((y, index) => [y, index + 1]),
+          );
+          return roll.pieces.map((piece) => {
+            order += 1;
+            return {
+              order,
+              roll: roll.label || roll.what,
+              strip: levels.get(piece.y_mm) ?? 1,
+              tag: pieceWord(piece),
+              fromEdge_mm: piece.x_mm,
+              fromEnd_mm: piece.y_mm,
+              across_mm: piece.across_mm,
+              along_mm: piece.along_mm,
+              turned: piece.turned,
+              phase_mm: piece.phase_mm,
+              factoryEdges: piece.factoryEdges,
+            };
+          });
+        }),
+      ),
+    );
   });
-  routes.get(at('drawing'), async (request, response) => { send(response, 'cut-plan.svg', 'image/svg+xml', cutPlanSvg((await read(request)).file)); });
-  routes.get(at('dxf'), async (request, response) => { send(response, 'cut-plan.dxf', 'image/vnd.dxf', cutPlanDxf((await read(request)).file)); });
-  routes.get(at('file'), async (request, response) => { send(response, 'cut-plan.json', 'application/json', cutPlanJson((await read(request)).file)); });
+  routes.get(at('drawing'), async (request, response) => {
+    send(response, 'cut-plan.svg', 'image/svg+xml', cutPlanSvg((await read(request)).file));
+  });
+  routes.get(at('dxf'), async (request, response) => {
+    send(response, 'cut-plan.dxf', 'image/vnd.dxf', cutPlanDxf((await read(request)).file));
+  });
+  routes.get(at('file'), async (request, response) => {
+    send(response, 'cut-plan.json', 'application/json', cutPlanJson((await read(request)).file));
+  });
   routes.get(at('hpgl/:rollId'), async (request, response) => {
     const rollId = idParam(request, 'rollId');
     const own = (await read(request)).rolls.find(({ id }) => id === rollId);
-    if (own === undefined) throw new Refusal('ROW_UNKNOWN', { path: 'rollId', expected: 'a roll of this plan', got: rollId });
-    send(response, `${own.roll.label || 'roll'}.plt`.replace(/[^\w.-]/g, '-'), 'application/vnd.hp-hpgl', rollHpgl(own.roll));
+    if (own === undefined)
+      throw new Refusal('ROW_UNKNOWN', { path: 'rollId', expected: 'a roll of this plan', got: rollId });
+    send(
+      response,
+      `${own.roll.label || 'roll'}.plt`.replace(/[^\w.-]/g, '-'),
+      'application/vnd.hp-hpgl',
+      rollHpgl(own.roll),
+    );
   });
   routes.get(at('sheet'), async (request, response) => {
     const units = request.query['units'] === 'imperial' ? 'imperial' : 'metric';
-    send(response, 'cut-sheet.pdf', 'application/pdf', await cutSheetPdf(await read(request), { paper: readPaper(request.query['paper']), units }));
+    send(
+      response,
+      'cut-sheet.pdf',
+      'application/pdf',
+      await cutSheetPdf(await read(request), { paper: readPaper(request.query['paper']), units }),
+    );
   });
   routes.get(at('labels'), async (request, response) => {
     const base = baseOf(request);
-    send(response, 'labels.pdf', 'application/pdf', await labelsPdf(await read(request), { sheet: readLabelSheet(request.query['sheet']), addressOf: (surfaceId) => `${base}/jobs/${idParam(request, 'jobId')}/fit/${surfaceId}`, units: request.query['units'] === 'imperial' ? 'imperial' : 'metric' }));
+    send(
+      response,
+      'labels.pdf',
+      'application/pdf',
+      await labelsPdf(await read(request), {
+        sheet: readLabelSheet(request.query['sheet']),
+        addressOf: (surfaceId) => `${base}/jobs/${idParam(request, 'jobId')}/fit/${surfaceId}`,
+        units: request.query['units'] === 'imperial' ? 'imperial' : 'metric',
+      }),
+    );
   });
   return routes;
 }
@@ -45,7 +107,13 @@ export function cutPlanRoutes({ db }: { readonly db: Database }): Router {
 /** Codes on labels lead to the base address from Settings, else to where the page was opened. */
 function baseOf(request: Request): string {
   const given = request.query['base'];
-  if (typeof given !== 'string' || given === '') return `${request.protocol}://${request.get('host') ?? 'localhost'}`;
-  if (!/^https?:\/\/[\w.:[\]-]{1,200}$/.test(given)) throw new Refusal('BODY_INVALID', { path: 'base', expected: 'an address such as http://shop.local:4500', got: given.slice(0, 80) });
+  if (typeof given !== 'string' || given === '')
+    return `${request.protocol}://${request.get('host') ?? 'localhost'}`;
+  if (!/^https?:\/\/[\w.:[\]-]{1,200}$/.test(given))
+    throw new Refusal('BODY_INVALID', {
+      path: 'base',
+      expected: 'an address such as http://shop.local:4500',
+      got: given.slice(0, 80),
+    });
   return given;
 }

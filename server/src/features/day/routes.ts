@@ -13,27 +13,60 @@ export function dayRoutes({ db }: { readonly db: Database }): Router {
   const routes = Router();
   const at = (end: string): string => `/api/jobs/:jobId/day/${end}`;
   const read = (request: Request): Promise<PlannedDay> => readPlannedDay(db, idParam(request, 'jobId'));
-  const send = (response: Response, name: string, type: string, body: string | Buffer): void => { response.type(type).attachment(name).send(body); };
-  routes.get(at('calendar'), async (request, response) => { send(response, 'day-plan.ics', 'text/calendar', calendarOf(await read(request))); });
-  routes.get(at('list'), async (request, response) => { send(response, 'day-plan.csv', 'text/csv', listOf(await read(request))); });
-  routes.get(at('sheet'), async (request, response) => { send(response, 'day-sheet.pdf', 'application/pdf', await daySheetPdf(await read(request), readPaper(request.query['paper']))); });
+  const send = (response: Response, name: string, type: string, body: string | Buffer): void => {
+    response.type(type).attachment(name).send(body);
+  };
+  routes.get(at('calendar'), async (request, response) => {
+    send(response, 'day-plan.ics', 'text/calendar', calendarOf(await read(request)));
+  });
+  routes.get(at('list'), async (request, response) => {
+    send(response, 'day-plan.csv', 'text/csv', listOf(await read(request)));
+  });
+  routes.get(at('sheet'), async (request, response) => {
+    send(
+      response,
+      'day-sheet.pdf',
+      'application/pdf',
+      await daySheetPdf(await read(request), readPaper(request.query['paper'])),
+    );
+  });
   return routes;
 }
 
 /** Brought in again, the same step replaces itself: its UID is its stable key, its sequence its version. */
 export function calendarOf({ job, lines }: PlannedDay): string {
-  const calendar = ical({ name: job, prodId: { company: 'Yellow Pane', product: 'Day plan', language: 'EN' }, method: ICalCalendarMethod.PUBLISH });
+  const calendar = ical({
+    name: job,
+    prodId: { company: 'Yellow Pane', product: 'Day plan', language: 'EN' },
+    method: ICalCalendarMethod.PUBLISH,
+  });
   for (const line of lines) {
     calendar.createEvent({
-      id: `${line.key}@yellow-pane`, sequence: line.version - 1, stamp: line.changedAt, start: line.startsAt, end: line.endsAt,
-      summary: `${line.tag}: ${line.short}`, location: line.place, description: `${line.what}\n${line.people.join(', ')}${line.tools.length > 0 ? `\nAt hand: ${line.tools.join(', ')}` : ''}`,
+      id: `${line.key}@yellow-pane`,
+      sequence: line.version - 1,
+      stamp: line.changedAt,
+      start: line.startsAt,
+      end: line.endsAt,
+      summary: `${line.tag}: ${line.short}`,
+      location: line.place,
+      description: `${line.what}\n${line.people.join(', ')}${line.tools.length > 0 ? `\nAt hand: ${line.tools.join(', ')}` : ''}`,
     });
   }
   return calendar.toString();
 }
 
 function listOf({ zone, lines }: PlannedDay): string {
-  const clock = (instant: Date, format: string): string => DateTime.fromJSDate(instant, { zone }).toFormat(format);
-  const rows = lines.map((line) => [clock(line.startsAt, 'yyyy-MM-dd'), clock(line.startsAt, 'HH:mm'), clock(line.endsAt, 'HH:mm'), line.tag, line.place, line.what.replaceAll('\n', ' '), line.people.join(' + '), line.pinned ? 'pinned' : '']);
+  const clock = (instant: Date, format: string): string =>
+    DateTime.fromJSDate(instant, { zone }).toFormat(format);
+  const rows = lines.map((line) => [
+    clock(line.startsAt, 'yyyy-MM-dd'),
+    clock(line.startsAt, 'HH:mm'),
+    clock(line.endsAt, 'HH:mm'),
+    line.tag,
+    line.place,
+    line.what.replaceAll('\n', ' '),
+    line.people.join(' + '),
+    line.pinned ? 'pinned' : '',
+  ]);
   return tableCsv(['date', 'from', 'to', 'surface', 'place', 'step', 'who', 'pinned'], rows);
 }

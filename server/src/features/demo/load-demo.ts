@@ -9,10 +9,15 @@ import { readStock, saveRoll } from '../stock/queries';
 
 /** Puts the demo jobs and the example catalogue into a database that does not have them yet. */
 export async function loadDemo(db: Database, clock: () => Date): Promise<void> {
-  const there = await db.select({ id: job.id }).from(job).where(inArray(job.id, [...new Set(DEMO_CHANGES.map(({ jobId }) => jobId))]));
+  const there = await db
+    .select({ id: job.id })
+    .from(job)
+    .where(inArray(job.id, [...new Set(DEMO_CHANGES.map(({ jobId }) => jobId))]));
   await loadExampleFilms(db, DEMO_WHO, clock());
   const stock = new Set((await readStock(db)).map(({ id }) => id));
-  for (const { id, roll } of DEMO_ROLLS) if (!stock.has(id)) await saveRoll(db, { id, roll, who: DEMO_WHO, at: clock() });
+  for (const { id, roll } of DEMO_ROLLS)
+    if (!stock.has(id)) await saveRoll(db, { id, roll, who: DEMO_WHO, at: clock() });
   const tomorrow = DateTime.fromJSDate(clock(), { zone: DEMO_ZONE }).plus({ days: 1 }).toISODate() ?? '';
-  for (const { jobId, change } of [...DEMO_CHANGES, demoDays(tomorrow)]) if (!there.some(({ id }) => id === jobId)) await applyChange(db, jobId, change, clock());
+  for (const { jobId, change } of [...DEMO_CHANGES, demoDays(tomorrow)])
+    if (!there.some(({ id }) => id === jobId)) await applyChange(db, jobId, change, clock());
 }

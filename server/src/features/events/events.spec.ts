@@ -31,15 +31,22 @@ describe('is one line enough for all that the server tells?', () => {
   it('what a device says comes beside the changes; who listens later is told what is connected', async () => {
     const early = listen();
     let heard = '';
-    early.setEncoding('utf8').on('data', (part: string) => { heard += part; });
+    early.setEncoding('utf8').on('data', (part: string) => {
+      heard += part;
+    });
     await once(early, 'data');
     await request(server.app).post('/api/bench/laser').send({ do: 'connect' }).expect(200);
     const job = smallJob();
     await server.send(job.jobId, job.ops).expect(200);
     const late = listen();
     let lateHeard = '';
-    late.setEncoding('utf8').on('data', (part: string) => { lateHeard += part; });
-    while (!heard.includes('event: change') || !lateHeard.includes('event: device')) await new Promise((done) => { setTimeout(done, 20); });
+    late.setEncoding('utf8').on('data', (part: string) => {
+      lateHeard += part;
+    });
+    while (!heard.includes('event: change') || !lateHeard.includes('event: device'))
+      await new Promise((done) => {
+        setTimeout(done, 20);
+      });
     expect(heard).toContain('event: device\ndata: {"type":"connected","device":"laser"');
     early.destroy();
     late.destroy();
@@ -52,16 +59,41 @@ describe('can a listener that does not read fill up the server?', () => {
     await server.send(job.jobId, job.ops).expect(200);
     const [slow, quick] = [listen(), listen()];
     let heard = 0;
-    quick.on('data', (part: Buffer) => { heard += part.length; });
+    quick.on('data', (part: Buffer) => {
+      heard += part.length;
+    });
     slow.pause();
-    const many = (): object => ({ id: newId(), session: newId(), who: 'Wren', ops: Array.from({ length: 500 }, () => ({ op: 'put', table: 'surface', id: newId(), fields: { ...NEW_SURFACE, placeId: job.placeId, tag: 'SW', name: '', position: 1, remark: 'x'.repeat(4000) } })) });
-    for (let change = 1; change <= 8; change += 1) await request(server.app).post(`/api/jobs/${job.jobId}/imports`).send(many()).expect(200);
+    const many = (): object => ({
+      id: newId(),
+      session: newId(),
+      who: 'Wren',
+      ops: Array.from({ length: 500 }, () => ({
+        op: 'put',
+        table: 'surface',
+        id: newId(),
+        fields: {
+          ...NEW_SURFACE,
+          placeId: job.placeId,
+          tag: 'SW',
+          name: '',
+          position: 1,
+          remark: 'x'.repeat(4000),
+        },
+      })),
+    });
+    for (let change = 1; change <= 8; change += 1)
+      await request(server.app).post(`/api/jobs/${job.jobId}/imports`).send(many()).expect(200);
     const ended = once(slow, 'close');
     let sent = 0;
-    slow.on('data', (part: Buffer) => { sent += part.length; });
+    slow.on('data', (part: Buffer) => {
+      sent += part.length;
+    });
     slow.resume();
     await ended;
-    while (heard < 16_000_000) await new Promise((done) => { setTimeout(done, 20); });
+    while (heard < 16_000_000)
+      await new Promise((done) => {
+        setTimeout(done, 20);
+      });
     expect(sent).toBeLessThan(heard);
     quick.destroy();
   });

@@ -7,9 +7,18 @@ import { Refusal } from '../../http/refusal';
 
 /** The catalogue, by family and name. */
 export async function readFilms(db: Database | Transaction): Promise<readonly FilmRow[]> {
-  const widths_nm = sql<number[]>`array(select ${filmWidth.width_nm} from ${filmWidth} where ${filmWidth.filmId} = ${film.id} order by 1)`;
-  const films = await db.select({ ...getTableColumns(film), widths_nm }).from(film).orderBy(asc(film.family), asc(film.name));
-  return films.map((row) => ({ ...row, changedAt: row.changedAt.toISOString(), widths_nm: row.widths_nm.map(Number) }));
+  const widths_nm = sql<
+    number[]
+  >`array(select ${filmWidth.width_nm} from ${filmWidth} where ${filmWidth.filmId} = ${film.id} order by 1)`;
+  const films = await db
+    .select({ ...getTableColumns(film), widths_nm })
+    .from(film)
+    .orderBy(asc(film.family), asc(film.name));
+  return films.map((row) => ({
+    ...row,
+    changedAt: row.changedAt.toISOString(),
+    widths_nm: row.widths_nm.map(Number),
+  }));
 }
 
 interface Saving {
@@ -23,13 +32,20 @@ interface Saving {
 
 /** Adds a film or replaces the version seen. Adding the same film twice is done once.
  *  @throws Refusal FILM_CONFLICT when the film is there and another version was seen */
-export async function saveFilm(db: Database, { id, film: fields, who, at, version }: Saving): Promise<FilmRow> {
+export async function saveFilm(
+  db: Database,
+  { id, film: fields, who, at, version }: Saving,
+): Promise<FilmRow> {
   return db.transaction(async (tx) => {
     const { widths_nm, ...columns } = fields;
     const [existing] = await tx.select().from(film).where(eq(film.id, id));
     if (existing !== undefined && existing.version !== version) {
       const current = (await readFilms(tx)).find((row) => row.id === id);
-      throw new Refusal('FILM_CONFLICT', { path: 'If-Match', expected: String(existing.version), got: String(version ?? 'nothing') }, { current });
+      throw new Refusal(
+        'FILM_CONFLICT',
+        { path: 'If-Match', expected: String(existing.version), got: String(version ?? 'nothing') },
+        { current },
+      );
     }
     const row = { id, ...columns, version: (existing?.version ?? 0) + 1, changedBy: who, changedAt: at };
     if (existing === undefined) await tx.insert(film).values(row);

@@ -16,11 +16,24 @@ export function filmRoutes({ db, clock }: Deps): Router {
   const routes = Router();
   /** Read by every page that opens and seldom changed: kept until it is. */
   let kept: Promise<readonly FilmRow[]> | undefined;
-  routes.get('/api/films', async (_request, response) => { response.json(await (kept ??= readFilms(db).catch((error: unknown) => { kept = undefined; throw error; }))); });
+  routes.get('/api/films', async (_request, response) => {
+    response.json(
+      await (kept ??= readFilms(db).catch((error: unknown) => {
+        kept = undefined;
+        throw error;
+      })),
+    );
+  });
   routes.put('/api/films/:filmId', async (request, response) => {
     const { who, film } = parseBody(filmBodySchema, request.body);
     const seen = /\d{1,10}/.exec(request.get('If-Match') ?? '')?.[0];
-    const saved = await saveFilm(db, { id: idParam(request, 'filmId'), film, who, at: clock(), ...(seen === undefined ? {} : { version: Number(seen) }) });
+    const saved = await saveFilm(db, {
+      id: idParam(request, 'filmId'),
+      film,
+      who,
+      at: clock(),
+      ...(seen === undefined ? {} : { version: Number(seen) }),
+    });
     kept = undefined;
     response.json(saved);
   });

@@ -5,7 +5,12 @@ import * as z from 'zod';
 /** Schemas of the files people exchange, made from the contracts. */
 export function formatRoutes(): Router {
   const routes = Router();
-  const survey = { ...z.toJSONSchema(surveyFileSchema, { io: 'input' }), title: 'Yellow Pane survey, version 1' };
-  routes.get('/api/formats/survey.schema.json', (_request, response) => { response.json(survey); });
+  const survey = {
+    ...z.toJSONSchema(surveyFileSchema, { io: 'input' }),
+    title: 'Yellow Pane survey, version 1',
+  };
+  routes.get('/api/formats/survey.schema.json', (_request, response) => {
+    response.json(survey);
+  });
   return routes;
 }

@@ -21,31 +21,49 @@ interface SummaryRecord {
   readonly with_film: number;
   readonly laid: number;
   readonly fitted: number;
-  readonly strip: readonly { readonly tag: string; readonly width_nm: number | null; readonly height_nm: number | null }[] | null;
+  readonly strip:
+    | readonly { readonly tag: string; readonly width_nm: number | null; readonly height_nm: number | null }[]
+    | null;
 }
 
 /** All jobs that are not deleted, each with its counts and the first surfaces as outlines. */
 export async function readJobSummaries(db: Database): Promise<readonly JobSummary[]> {
-  const jobs = await db.select().from(job).where(eq(job.removed, false)).orderBy(desc(job.changedAt), desc(job.madeAt));
+  const jobs = await db
+    .select()
+    .from(job)
+    .where(eq(job.removed, false))
+    .orderBy(desc(job.changedAt), desc(job.madeAt));
   const records = (await db.execute<SummaryRecord & Record<string, unknown>>(SUMMARIES)).rows;
   const byId = new Map(records.map((record) => [record.id, record]));
   return jobs.map(({ id, name, archived, changedAt, changedBy, version }) => {
     const counts = byId.get(id);
     return {
-      id, name, archived, changedBy, version,
+      id,
+      name,
+      archived,
+      changedBy,
+      version,
       changedAt: changedAt.toISOString(),
       surfaces: counts?.surfaces ?? 0,
       measured: counts?.measured ?? 0,
       withFilm: counts?.with_film ?? 0,
       laid: counts?.laid ?? 0,
       fitted: counts?.fitted ?? 0,
-      strip: (counts?.strip ?? []).map(({ tag, width_nm, height_nm }) => ({ tag, width_mm: width_nm === null ? null : width_nm / NM_PER_MM, height_mm: height_nm === null ? null : height_nm / NM_PER_MM })),
+      strip: (counts?.strip ?? []).map(({ tag, width_nm, height_nm }) => ({
+        tag,
+        width_mm: width_nm === null ? null : width_nm / NM_PER_MM,
+        height_mm: height_nm === null ? null : height_nm / NM_PER_MM,
+      })),
     };
   });
 }
 
-const WIDTHS = sql.raw(`(('tl','tr'),('tr','tl'),('ml','mr'),('mr','ml'),('bl','br'),('br','bl'),('p1','p2'),('a','b'))`);
-const HEIGHTS = sql.raw(`(('tl','bl'),('bl','tl'),('mt','mb'),('mb','mt'),('tr','br'),('br','tr'),('p2','p3'),('bl','tp'),('floor','top'))`);
+const WIDTHS = sql.raw(
+  `(('tl','tr'),('tr','tl'),('ml','mr'),('mr','ml'),('bl','br'),('br','bl'),('p1','p2'),('a','b'))`,
+);
+const HEIGHTS = sql.raw(
+  `(('tl','bl'),('bl','tl'),('mt','mb'),('mb','mt'),('tr','br'),('br','tr'),('p2','p3'),('bl','tp'),('floor','top'))`,
+);
 
 const SUMMARIES = sql`
   with size as (
@@ -72,17 +90,25 @@ const SUMMARIES = sql`
     json_agg(json_build_object('tag', tag, 'width_nm', width_nm, 'height_nm', height_nm) order by place_in_line) filter (where place_in_line <= ${STRIP_LENGTH}) as strip
   from line group by job_id`;
 
-/** A whole job as pieces of JSON text, in the wire form of `JobState`.
- *  The number of the last change is read first and the rows page by page: whatever is changed in between is heard again from that number on, and heard twice does no harm. */
+/**
+ * A whole job as pieces of JSON text, in the wire form of `JobState`. The number of the last change is read
+ * first and the rows page by page: whatever is changed in between is heard again from that number on, and
+ * heard twice does no harm.
+ */
 export async function* readJobAsJson(db: Database, jobId: string): AsyncGenerator<string> {
   const record = await readFirstPages(db, jobId, PAGE);
-  if (record === undefined) throw new Refusal('JOB_UNKNOWN', { path: 'jobId', expected: 'the id of a job', got: jobId });
+  if (record === undefined)
+    throw new Refusal('JOB_UNKNOWN', { path: 'jobId', expected: 'the id of a job', got: jobId });
   yield `{"seq":${record.seq ?? '0'},"rows":{`;
   for (const [index, table] of JOB_TABLES.entries()) {
     let page = record[table] ?? '[]';
     yield `${index === 0 ? '' : ','}"${table}":${page.slice(0, -1)}`;
     for (let last = lastIdOf(page); last !== undefined; last = lastIdOf(page)) {
-      const [next] = (await db.execute<{ page: string }>(sql.raw(`select ${rowsAsJson(table, `'${jobId}'`, String(PAGE), `'${last}'`)} as page`))).rows;
+      const [next] = (
+        await db.execute<{ page: string }>(
+          sql.raw(`select ${rowsAsJson(table, `'${jobId}'`, String(PAGE), `'${last}'`)} as page`),
+        )
+      ).rows;
       page = next?.page ?? '[]';
       if (page !== '[]') yield `,${page.slice(1, -1)}`;
     }

@@ -18,7 +18,9 @@ interface Deps {
 
 export function jobRoutes({ db, feed, clock }: Deps): Router {
   const routes = Router();
-  routes.get('/api/jobs', async (_request, response) => { response.json(await readJobSummaries(db)); });
+  routes.get('/api/jobs', async (_request, response) => {
+    response.json(await readJobSummaries(db));
+  });
   routes.get('/api/jobs/:jobId', async (request, response) => {
     const pieces = readJobAsJson(db, idParam(request, 'jobId'));
     const first = await pieces.next();
@@ -27,14 +29,22 @@ export function jobRoutes({ db, feed, clock }: Deps): Router {
   });
   routes.post('/api/jobs/:jobId/duplicate', async (request, response) => {
     const copy = parseBody(duplicateSchema, request.body);
-    const { accepted, isNew } = await applyChange(db, copy.id, await duplicateAsChange(db, idParam(request, 'jobId'), copy), clock());
+    const { accepted, isNew } = await applyChange(
+      db,
+      copy.id,
+      await duplicateAsChange(db, idParam(request, 'jobId'), copy),
+      clock(),
+    );
     if (isNew) feed.publish(copy.id, accepted);
     response.json(accepted);
   });
   return routes;
 }
 
-/** The first piece is read before anything is sent, so that an unknown job is refused as a problem and not in the middle of an answer. */
+/**
+ * The first piece is read before anything is sent, so that an unknown job is refused as a problem and not in
+ * the middle of an answer.
+ */
 async function* resumed(first: string, rest: AsyncGenerator<string>): AsyncGenerator<string> {
   yield first;
   yield* rest;

@@ -13,21 +13,47 @@ interface Deps {
 
 export function rateRoutes({ db, clock }: Deps): Router {
   const routes = Router();
-  routes.get('/api/rates', async (_request, response) => { response.json(await readRates(db)); });
+  routes.get('/api/rates', async (_request, response) => {
+    response.json(await readRates(db));
+  });
   routes.put('/api/rates/:key', async (request, response) => {
     const { who, value, mark } = parseBody(rateBodySchema, request.body);
     const header = request.get('If-Match');
     const seen = /\d{1,10}/.exec(header ?? '')?.[0];
-    if (seen === undefined) throw new Refusal('IF_MATCH_MISSING', { path: 'If-Match', expected: 'the version seen, such as "0"', got: header ?? 'nothing' });
-    response.json(await db.transaction(async (tx) => {
-      const current = (await readRates(tx)).find(({ key }) => key === request.params.key);
-      if (current === undefined) throw new Refusal('RATE_UNKNOWN', { path: 'key', expected: DEFAULT_RATES.map(({ key }) => key).join(' or '), got: request.params.key.slice(0, 80) });
-      if (current.version !== Number(seen)) throw new Refusal('RATE_CONFLICT', { path: 'If-Match', expected: String(current.version), got: seen }, { current });
-      const row = { key: current.key, version: current.version + 1, changedBy: who, changedAt: clock(), value, mark };
-      if (current.version === 0) await tx.insert(rate).values(row);
-      else await tx.update(rate).set(row).where(eq(rate.key, current.key));
-      return { ...current, ...row, changedAt: row.changedAt.toISOString() };
-    }));
+    if (seen === undefined)
+      throw new Refusal('IF_MATCH_MISSING', {
+        path: 'If-Match',
+        expected: 'the version seen, such as "0"',
+        got: header ?? 'nothing',
+      });
+    response.json(
+      await db.transaction(async (tx) => {
+        const current = (await readRates(tx)).find(({ key }) => key === request.params.key);
+        if (current === undefined)
+          throw new Refusal('RATE_UNKNOWN', {
+            path: 'key',
+            expected: DEFAULT_RATES.map(({ key }) => key).join(' or '),
+            got: request.params.key.slice(0, 80),
+          });
+        if (current.version !== Number(seen))
+          throw new Refusal(
+            'RATE_CONFLICT',
+            { path: 'If-Match', expected: String(current.version), got: seen },
+            { current },
+          );
+        const row = {
+          key: current.key,
+          version: current.version + 1,
+          changedBy: who,
+          changedAt: clock(),
+          value,
+          mark,
+        };
+        if (current.version === 0) await tx.insert(rate).values(row);
+        else await tx.update(rate).set(row).where(eq(rate.key, current.key));
+        return { ...current, ...row, changedAt: row.changedAt.toISOString() };
+      }),
+    );
   });
   return routes;
 }
@@ -36,6 +62,15 @@ async function readRates(db: Database | Transaction): Promise<readonly RateRow[]
   const changed = await db.select().from(rate);
   return DEFAULT_RATES.map((base) => {
     const own = changed.find(({ key }) => key === base.key);
-    return own === undefined ? { ...base, version: 0, changedBy: null, changedAt: null } : { ...base, value: own.value, mark: own.mark, version: own.version, changedBy: own.changedBy, changedAt: own.changedAt.toISOString() };
+    return own === undefined
+      ? { ...base, version: 0, changedBy: null, changedAt: null }
+      : {
+          ...base,
+          value: own.value,
+          mark: own.mark,
+          version: own.version,
+          changedBy: own.changedBy,
+          changedAt: own.changedAt.toISOString(),
+        };
   });
 }

@@ -1,7 +1,19 @@
 import { scheduleRequestSchema, sunRequestSchema, waitsRequestSchema } from '@yellow-pane/contracts';
 import { bandOfEnd, directSun, sunTrack } from '@yellow-pane/core/climate';
 import { type PlanProblem, brokenInWords, reliefInWords, whyNotEarlier } from '@yellow-pane/core/scheduling';
-import { type Wait, clearBy, conditionedRoom, firstBond, panelWarming, primerDry, promoterDry, puttyDry, rollWarming, sealantBack, wallDry } from '@yellow-pane/core/waiting';
+import {
+  type Wait,
+  clearBy,
+  conditionedRoom,
+  firstBond,
+  panelWarming,
+  primerDry,
+  promoterDry,
+  puttyDry,
+  rollWarming,
+  sealantBack,
+  wallDry,
+} from '@yellow-pane/core/waiting';
 import { Router } from 'express';
 import { DateTime } from 'luxon';
 import { parseBody } from '../../http/refusal';
@@ -13,30 +25,69 @@ const DAYS_WITH_BANDS = 14;
 export function dayReckonRoutes({ search }: { readonly search: Searching }): Router {
   const routes = Router();
   routes.post('/api/reckon/sun', (request, response) => {
-    const { place, from, days, zone, disc, bearingDoubt_deg, ...facing } = parseBody(sunRequestSchema, request.body);
+    const { place, from, days, zone, disc, bearingDoubt_deg, ...facing } = parseBody(
+      sunRequestSchema,
+      request.body,
+    );
     const first = DateTime.fromISO(from, { zone });
     const last = first.plus({ days });
     const track = sunTrack(place, first.toMillis(), last.toMillis());
-    const local = (instant_ms: number): string => DateTime.fromMillis(Math.round(instant_ms / 1000) * 1000, { zone }).toISO({ suppressMilliseconds: true }) ?? '';
+    const local = (instant_ms: number): string =>
+      DateTime.fromMillis(Math.round(instant_ms / 1000) * 1000, { zone }).toISO({
+        suppressMilliseconds: true,
+      }) ?? '';
     const end = (instant_ms: number) => {
       if (days > DAYS_WITH_BANDS || bearingDoubt_deg === 0) return { at: local(instant_ms) };
       const band = bandOfEnd(track, facing, instant_ms, bearingDoubt_deg);
       return { at: local(instant_ms), notBefore: local(band.from_ms), notAfter: local(band.to_ms) };
     };
     const sun = directSun(track, facing, disc);
-    const edges = [first.toMillis(), ...sun.flatMap(({ from_ms, to_ms }) => [from_ms, to_ms]), last.toMillis()];
+    const edges = [
+      first.toMillis(),
+      ...sun.flatMap(({ from_ms, to_ms }) => [from_ms, to_ms]),
+      last.toMillis(),
+    ];
     response.json({
-      zone, disc,
-      sun: sun.map(({ from_ms, to_ms }) => ({ begins: end(from_ms), ends: end(to_ms), minutes: Math.round((to_ms - from_ms) / 6000) / 10 })),
-      noSun: edges.flatMap((edge, index) => { const next = edges[index + 1]; return index % 2 === 0 && next !== undefined && next > edge ? [{ from: local(edge), to: local(next) }] : []; }),
+      zone,
+      disc,
+      sun: sun.map(({ from_ms, to_ms }) => ({
+        begins: end(from_ms),
+        ends: end(to_ms),
+        minutes: Math.round((to_ms - from_ms) / 6000) / 10,
+      })),
+      noSun: edges.flatMap((edge, index) => {
+        const next = edges[index + 1];
+        return index % 2 === 0 && next !== undefined && next > edge
+          ? [{ from: local(edge), to: local(next) }]
+          : [];
+      }),
     });
   });
   routes.post('/api/reckon/waits', (request, response) => {
-    const { air_C, humidity, putty_min, wash_min, film_um, glass_C, isMetallised, outdoorLow_C, roll, panel } = parseBody(waitsRequestSchema, request.body);
+    const {
+      air_C,
+      humidity,
+      putty_min,
+      wash_min,
+      film_um,
+      glass_C,
+      isMetallised,
+      outdoorLow_C,
+      roll,
+      panel,
+    } = parseBody(waitsRequestSchema, request.body);
     const air = { air_C, humidity };
     const waits: readonly Wait[] = [
-      primerDry('water-based', air), primerDry('solvent-based', air), puttyDry(air, putty_min), wallDry(air, wash_min), promoterDry(), firstBond('film'), firstBond('decal'),
-      ...(film_um === undefined ? [] : [sealantBack(film_um), clearBy({ film_um, glass_C: glass_C ?? air_C, room: air, isMetallised })]),
+      primerDry('water-based', air),
+      primerDry('solvent-based', air),
+      puttyDry(air, putty_min),
+      wallDry(air, wash_min),
+      promoterDry(),
+      firstBond('film'),
+      firstBond('decal'),
+      ...(film_um === undefined
+        ? []
+        : [sealantBack(film_um), clearBy({ film_um, glass_C: glass_C ?? air_C, room: air, isMetallised })]),
       ...(outdoorLow_C === undefined ? [] : [conditionedRoom(outdoorLow_C)]),
       ...(roll === undefined ? [] : [rollWarming({ ...roll, room_C: air_C })]),
       ...(panel === undefined ? [] : [panelWarming(panel.start_C, air_C, panel.within_K, panel.store_Jm2K)]),
@@ -44,12 +95,38 @@ export function dayReckonRoutes({ search }: { readonly search: Searching }): Rou
     response.json({ waits });
   });
   routes.post('/api/reckon/schedule', async (request, response) => {
-    const { seed, mostRounds, milliseconds, searches, ...asked } = parseBody(scheduleRequestSchema, request.body);
-    const problem: PlanProblem = { ...asked, steps: asked.steps.map((step) => ({ ...step, word: step.word === '' ? step.id : step.word })), people: asked.people.map((person) => ({ ...person, name: person.name === '' ? person.id : person.name })) };
+    const { seed, mostRounds, milliseconds, searches, ...asked } = parseBody(
+      scheduleRequestSchema,
+      request.body,
+    );
+    const problem: PlanProblem = {
+      ...asked,
+      steps: asked.steps.map((step) => ({ ...step, word: step.word === '' ? step.id : step.word })),
+      people: asked.people.map((person) => ({
+        ...person,
+        name: person.name === '' ? person.id : person.name,
+      })),
+    };
     const plan = await search('day', problem, { seed, mostRounds, milliseconds, searches });
     const words = { clock: (minute: number): string => `minute ${minute}` };
-    if (plan.state === 'none') { response.json({ ...plan, says: plan.relief.map((relief) => reliefInWords(relief, problem, (id) => id)) }); return; }
-    response.json({ ...plan, steps: plan.steps.map((step) => { const broken = whyNotEarlier(problem, plan.steps, step.id); return { ...step, whyNotEarlier: broken, says: broken.map((own) => brokenInWords(own, problem, words)) }; }) });
+    if (plan.state === 'none') {
+      response.json({
+        ...plan,
+        says: plan.relief.map((relief) => reliefInWords(relief, problem, (id) => id)),
+      });
+      return;
+    }
+    response.json({
+      ...plan,
+      steps: plan.steps.map((step) => {
+        const broken = whyNotEarlier(problem, plan.steps, step.id);
+        return {
+          ...step,
+          whyNotEarlier: broken,
+          says: broken.map((own) => brokenInWords(own, problem, words)),
+        };
+      }),
+    });
   });
   return routes;
 }

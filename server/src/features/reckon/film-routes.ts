@@ -1,6 +1,13 @@
 import { glazingRequestSchema, privacyRequestSchema, stressRequestSchema } from '@yellow-pane/contracts';
 import { type FilmOptics, filmOfSheet, reckonGlazing } from '@yellow-pane/core/glazing';
-import { INNER_SCENES, SCENES, contrastKept, dimmedBy, patternClass, privacyClass } from '@yellow-pane/core/privacy';
+import {
+  INNER_SCENES,
+  SCENES,
+  contrastKept,
+  dimmedBy,
+  patternClass,
+  privacyClass,
+} from '@yellow-pane/core/privacy';
 import { reckonStress } from '@yellow-pane/core/thermal-stress';
 import { Router } from 'express';
 import { parseBody } from '../../http/refusal';
@@ -11,32 +18,90 @@ export function filmReckonRoutes(): Router {
   routes.post('/api/reckon/glazing', (request, response) => {
     const { films, ...rest } = parseBody(glazingRequestSchema, request.body);
     const read = readFilms(films);
-    response.json(read.missing.length > 0 ? { state: 'unknown', missing: read.missing } : { state: 'reckoned', assumed: read.assumed, ...reckonGlazing({ ...rest, films: read.films }) });
+    response.json(
+      read.missing.length > 0
+        ? { state: 'unknown', missing: read.missing }
+        : { state: 'reckoned', assumed: read.assumed, ...reckonGlazing({ ...rest, films: read.films }) },
+    );
   });
   routes.post('/api/reckon/thermal-stress', (request, response) => {
     const { films, ...rest } = parseBody(stressRequestSchema, request.body);
     const read = readFilms(films);
-    response.json(read.missing.length > 0 ? { verdict: 'unknown', missing: read.missing, reasons: [`The sheet does not say: ${read.missing.join(', ')}.`] } : { assumed: read.assumed, ...reckonStress({ ...rest, films: read.films }) });
+    response.json(
+      read.missing.length > 0
+        ? {
+            verdict: 'unknown',
+            missing: read.missing,
+            reasons: [`The sheet does not say: ${read.missing.join(', ')}.`],
+          }
+        : { assumed: read.assumed, ...reckonStress({ ...rest, films: read.films }) },
+    );
   });
-  routes.post('/api/reckon/privacy', (request, response) => { response.json(privacyOf(parseBody(privacyRequestSchema, request.body))); });
+  routes.post('/api/reckon/privacy', (request, response) => {
+    response.json(privacyOf(parseBody(privacyRequestSchema, request.body)));
+  });
   return routes;
 }
 
 type Sheets = readonly { readonly face: number; readonly film: Parameters<typeof filmOfSheet>[0] }[];
 
-function readFilms(films: Sheets): { readonly films: readonly { readonly face: number; readonly film: FilmOptics }[]; readonly missing: readonly string[]; readonly assumed: readonly string[] } {
+function readFilms(films: Sheets): {
+  readonly films: readonly { readonly face: number; readonly film: FilmOptics }[];
+  readonly missing: readonly string[];
+  readonly assumed: readonly string[];
+} {
   const read = films.map(({ face, film }) => ({ face, ...filmOfSheet(film) }));
-  return { films: read.flatMap(({ face, optics }) => (optics === null ? [] : [{ face, film: optics }])), missing: read.flatMap(({ missing }) => missing), assumed: read.flatMap(({ assumed }) => assumed) };
+  return {
+    films: read.flatMap(({ face, optics }) => (optics === null ? [] : [{ face, film: optics }])),
+    missing: read.flatMap(({ missing }) => missing),
+    assumed: read.flatMap(({ assumed }) => assumed),
+  };
 }
 
-function privacyOf({ transmitted, reflectedOutside, reflectedRoom, haze, coverage, opening_mm, bareTransmitted, bareReflected, scene }: ReturnType<typeof privacyRequestSchema.parse>): object {
-  const scenes = scene === undefined ? { ...SCENES, ...INNER_SCENES } : { own: { name: 'your own scene', ...scene } };
-  return Object.fromEntries(Object.entries(scenes).map(([key, at]) => {
-    const fromRoom = key.endsWith('Out') || key.endsWith('FromB');
-    const seen = key === 'brightIn' || key === 'dullIn' ? dimmedBy(at, coverage * transmitted + (1 - coverage) * bareTransmitted) : at;
-    const film = contrastKept({ transmitted, reflectedNear: fromRoom ? reflectedRoom : reflectedOutside, haze }, seen);
-    const bare = contrastKept({ transmitted: bareTransmitted, reflectedNear: bareReflected, haze: 0 }, seen);
-    const contrast = coverage * film.value + (1 - coverage) * bare.value;
-    return [key, { scene: at.name, contrast, class: patternClass(coverage, opening_mm, privacyClass(film.value), privacyClass(bare.value), contrast), why: film.why }];
-  }));
+function privacyOf({
+  transmitted,
+  reflectedOutside,
+  reflectedRoom,
+  haze,
+  coverage,
+  opening_mm,
+  bareTransmitted,
+  bareReflected,
+  scene,
+}: ReturnType<typeof privacyRequestSchema.parse>): object {
+  const scenes =
+    scene === undefined ? { ...SCENES, ...INNER_SCENES } : { own: { name: 'your own scene', ...scene } };
+  return Object.fromEntries(
+    Object.entries(scenes).map(([key, at]) => {
+      const fromRoom = key.endsWith('Out') || key.endsWith('FromB');
+      const seen =
+        key === 'brightIn' || key === 'dullIn'
+          ? dimmedBy(at, coverage * transmitted + (1 - coverage) * bareTransmitted)
+          : at;
+      const film = contrastKept(
+        { transmitted, reflectedNear: fromRoom ? reflectedRoom : reflectedOutside, haze },
+        seen,
+      );
+      const bare = contrastKept(
+        { transmitted: bareTransmitted, reflectedNear: bareReflected, haze: 0 },
+        seen,
+      );
+      const contrast = coverage * film.value + (1 - coverage) * bare.value;
+      return [
+        key,
+        {
+          scene: at.name,
+          contrast,
+          class: patternClass(
+            coverage,
+            opening_mm,
+            privacyClass(film.value),
+            privacyClass(bare.value),
+            contrast,
+          ),
+          why: film.why,
+        },
+      ];
+    }),
+  );
 }

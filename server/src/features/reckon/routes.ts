@@ -1,4 +1,10 @@
-import { blankRequestSchema, curvedPatchRequestSchema, cutRequestSchema, layoutRequestSchema, measureRequestSchema } from '@yellow-pane/contracts';
+import {
+  blankRequestSchema,
+  curvedPatchRequestSchema,
+  cutRequestSchema,
+  layoutRequestSchema,
+  measureRequestSchema,
+} from '@yellow-pane/contracts';
 import { blankFor, layOutInLevels } from '@yellow-pane/core/cutting';
 import { checkSurface, reckonNetwork } from '@yellow-pane/core/measure';
 import { Router } from 'express';
@@ -8,22 +14,36 @@ import type { Searching } from './search/searching';
 /** Core's questions over the wire, without a job: the same functions the pages use. */
 export function reckonRoutes({ search }: { readonly search: Searching }): Router {
   const routes = Router();
-  routes.post('/api/reckon/measure', (request, response) => { response.json(reckonNetwork(parseBody(measureRequestSchema, request.body))); });
+  routes.post('/api/reckon/measure', (request, response) => {
+    response.json(reckonNetwork(parseBody(measureRequestSchema, request.body)));
+  });
   routes.post('/api/reckon/curved-patch', (request, response) => {
     const { readings } = parseBody(curvedPatchRequestSchema, request.body);
     response.json(checkSurface({ shape: 'curved glass', readings }));
   });
-  routes.post('/api/reckon/blank', (request, response) => { response.json(blankFor(parseBody(blankRequestSchema, request.body))); });
-  routes.post('/api/reckon/layout', (request, response) => { response.json(layOutInLevels(parseBody(layoutRequestSchema, request.body))); });
+  routes.post('/api/reckon/blank', (request, response) => {
+    response.json(blankFor(parseBody(blankRequestSchema, request.body)));
+  });
+  routes.post('/api/reckon/layout', (request, response) => {
+    response.json(layOutInLevels(parseBody(layoutRequestSchema, request.body)));
+  });
   routes.post('/api/reckon/cut', async (request, response) => {
     const asked = parseBody(cutRequestSchema, request.body);
     if ('stocks' in asked) {
       const { seed, mostRounds, milliseconds, searches, mostSheet_mm, ...order } = asked;
-      response.json(await search('order', { ...order, mostSheet_mm: mostSheet_mm ?? Number.POSITIVE_INFINITY }, { seed, mostRounds, milliseconds, searches }));
+      response.json(
+        await search(
+          'order',
+          { ...order, mostSheet_mm: mostSheet_mm ?? Number.POSITIVE_INFINITY },
+          { seed, mostRounds, milliseconds, searches },
+        ),
+      );
       return;
     }
     const { mode, stages, seed, mostRounds, milliseconds, searches, ...layout } = asked;
-    response.json(await search('strip', { mode, stages, request: layout }, { seed, mostRounds, milliseconds, searches }));
+    response.json(
+      await search('strip', { mode, stages, request: layout }, { seed, mostRounds, milliseconds, searches }),
+    );
   });
   return routes;
 }

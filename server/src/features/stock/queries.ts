@@ -7,21 +7,95 @@ import { Refusal } from '../../http/refusal';
 
 /** Everything film can be cut from, with what is left of it. */
 export async function readStock(db: Database | Transaction): Promise<readonly StockItem[]> {
-  const taken = new Map((await db.select({ id: stockTake.stockId, sum: sql<string>`sum(${stockTake.length_nm})` }).from(stockTake).innerJoin(job, eq(job.id, stockTake.jobId)).where(sql`not ${stockTake.removed} and not ${job.removed}`).groupBy(stockTake.stockId)).map(({ id, sum }) => [id, Number(sum)]));
+  const taken = new Map(
+    (
+      await db
+        .select({ id: stockTake.stockId, sum: sql<string>`sum(${stockTake.length_nm})` })
+        .from(stockTake)
+        .innerJoin(job, eq(job.id, stockTake.jobId))
+        .where(sql`not ${stockTake.removed} and not ${job.removed}`)
+        .groupBy(stockTake.stockId)
+    ).map(({ id, sum }) => [id, Number(sum)]),
+  );
   const rolls = await db.select().from(roll).orderBy(roll.label);
-  const offcuts = await db.select({ row: offcut }).from(offcut).innerJoin(job, eq(job.id, offcut.jobId)).where(sql`not ${offcut.removed} and not ${job.removed}`).orderBy(offcut.label);
+  const offcuts = await db
+    .select({ row: offcut })
+    .from(offcut)
+    .innerJoin(job, eq(job.id, offcut.jobId))
+    .where(sql`not ${offcut.removed} and not ${job.removed}`)
+    .orderBy(offcut.label);
   return [
-    ...rolls.map(({ changedBy: _by, changedAt: _at, ...row }): StockItem => ({ ...row, left_nm: Math.max(0, row.length_nm - (taken.get(row.id) ?? 0)), parentId: null, jobId: null })),
-    ...offcuts.map(({ row: { id, jobId, parentId, filmId, label, lot, width_nm, length_nm, perMetre, leftEdge, rightEdge, where } }): StockItem => ({ id, jobId, parentId, filmId, label, lot, width_nm, length_nm, perMetre, leftEdge, rightEdge, where, what: 'offcut', version: null, gone: false, left_nm: Math.max(0, length_nm - (taken.get(id) ?? 0)) })),
+    ...rolls.map(({ changedBy: _by, changedAt: _at, ...row }): StockItem => ({
+      ...row,
+      left_nm: Math.max(0, row.length_nm - (taken.get(row.id) ?? 0)),
+      parentId: null,
+      jobId: null,
+    })),
+    ...offcuts.map(
+      ({
+        row: {
+          id,
+          jobId,
+          parentId,
+          filmId,
+          label,
+          lot,
+          width_nm,
+          length_nm,
+          perMetre,
+          leftEdge,
+          rightEdge,
+          where,
+        },
+      }): StockItem => ({
+        id,
+        jobId,
+        parentId,
+        filmId,
+        label,
+        lot,
+        width_nm,
+        length_nm,
+        perMetre,
+        leftEdge,
+        rightEdge,
+        where,
+        what: 'offcut',
+        version: null,
+        gone: false,
+        left_nm: Math.max(0, length_nm - (taken.get(id) ?? 0)),
+      }),
+    ),
   ];
 }
 
 /** @throws Refusal ROLL_CONFLICT when the version seen is not the one kept */
-export async function saveRoll(db: Database, { id, roll: fields, who, at, version }: { readonly id: string; readonly roll: Roll; readonly who: string; readonly at: Date; readonly version?: number }): Promise<RollRow> {
+export async function saveRoll(
+  db: Database,
+  {
+    id,
+    roll: fields,
+    who,
+    at,
+    version,
+  }: {
+    readonly id: string;
+    readonly roll: Roll;
+    readonly who: string;
+    readonly at: Date;
+    readonly version?: number;
+  },
+): Promise<RollRow> {
   return db.transaction(async (tx) => {
     const [current] = await tx.select().from(roll).where(eq(roll.id, id));
-    if (current !== undefined && current.version !== version) throw new Refusal('ROLL_CONFLICT', { path: 'If-Match', expected: String(current.version), got: String(version ?? 'nothing') });
-    if (current === undefined && version !== undefined) throw new Refusal('ROLL_UNKNOWN', { path: 'rollId', expected: 'a roll of the stock', got: id });
+    if (current !== undefined && current.version !== version)
+      throw new Refusal('ROLL_CONFLICT', {
+        path: 'If-Match',
+        expected: String(current.version),
+        got: String(version ?? 'nothing'),
+      });
+    if (current === undefined && version !== undefined)
+      throw new Refusal('ROLL_UNKNOWN', { path: 'rollId', expected: 'a roll of the stock', got: id });
     const row = { id, version: (current?.version ?? 0) + 1, changedBy: who, changedAt: at, ...fields };
     if (current === undefined) await tx.insert(roll).values(row);
     else await tx.update(roll).set(row).where(eq(roll.id, id));
@@ -38,8 +112,18 @@ export async function refuseOverdrawn(tx: Transaction, stockIds: readonly string
         (select sum(t.length_nm) from ${stockTake} t join ${job} j on j.id = t.job_id and not j.removed where t.stock_id = ${id} and not t.removed) as taken
       from (select ${id}::uuid as id) one left join ${roll} r on r.id = one.id left join ${offcut} o on o.id = one.id and not o.removed`);
     const [{ label, has, taken } = { label: null, has: null, taken: null }] = found.rows;
-    if (has === null) throw new Refusal('REFERENCE_UNKNOWN', { path: 'stockTake.stockId', expected: 'a roll or offcut of the stock', got: id });
+    if (has === null)
+      throw new Refusal('REFERENCE_UNKNOWN', {
+        path: 'stockTake.stockId',
+        expected: 'a roll or offcut of the stock',
+        got: id,
+      });
     const over = Number(taken ?? 0) - Number(has);
-    if (over > 0) throw new Refusal('STOCK_TOO_SHORT', { path: `${label ?? 'roll'}, length`, expected: `at most ${((Number(has)) / 1e6).toFixed(0)} mm taken in all`, got: `${(Number(taken) / 1e6).toFixed(0)} mm` });
+    if (over > 0)
+      throw new Refusal('STOCK_TOO_SHORT', {
+        path: `${label ?? 'roll'}, length`,
+        expected: `at most ${(Number(has) / 1e6).toFixed(0)} mm taken in all`,
+        got: `${(Number(taken) / 1e6).toFixed(0)} mm`,
+      });
   }
 }

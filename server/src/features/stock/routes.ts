@@ -15,15 +15,30 @@ interface Deps {
 /** Rolls and offcuts, shared by all jobs. What a job takes and leaves is in its own rows. */
 export function stockRoutes({ db, clock }: Deps): Router {
   const routes = Router();
-  routes.get('/api/stock', async (_request, response) => { response.json(await readStock(db)); });
+  routes.get('/api/stock', async (_request, response) => {
+    response.json(await readStock(db));
+  });
   routes.get('/api/stock/list', async (_request, response) => {
-    const films = new Map((await db.select({ id: film.id, name: film.name }).from(film)).map(({ id, name }) => [id, name]));
-    response.type('text/csv').attachment('stock.csv').send(stockCsv(await readStock(db), (id) => films.get(id)));
+    const films = new Map(
+      (await db.select({ id: film.id, name: film.name }).from(film)).map(({ id, name }) => [id, name]),
+    );
+    response
+      .type('text/csv')
+      .attachment('stock.csv')
+      .send(stockCsv(await readStock(db), (id) => films.get(id)));
   });
   routes.put('/api/rolls/:rollId', async (request, response) => {
     const { who, roll } = parseBody(rollBodySchema, request.body);
     const seen = /\d{1,10}/.exec(request.get('If-Match') ?? '')?.[0];
-    response.json(await saveRoll(db, { id: idParam(request, 'rollId'), roll, who, at: clock(), ...(seen === undefined ? {} : { version: Number(seen) }) }));
+    response.json(
+      await saveRoll(db, {
+        id: idParam(request, 'rollId'),
+        roll,
+        who,
+        at: clock(),
+        ...(seen === undefined ? {} : { version: Number(seen) }),
+      }),
+    );
   });
   return routes;
 }

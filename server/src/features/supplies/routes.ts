@@ -14,21 +14,46 @@ interface Deps {
 /** Blades, paper, tape and cloths of the workshop: how much there is, as somebody counted it. */
 export function supplyRoutes({ db, clock }: Deps): Router {
   const routes = Router();
-  routes.get('/api/supplies', async (_request, response) => { response.json(await readSupplies(db)); });
+  routes.get('/api/supplies', async (_request, response) => {
+    response.json(await readSupplies(db));
+  });
   routes.put('/api/supplies/:key', async (request, response) => {
     const { who, have } = parseBody(supplyBodySchema, request.body);
     const header = request.get('If-Match');
     const seen = /\d{1,10}/.exec(header ?? '')?.[0];
-    if (seen === undefined) throw new Refusal('IF_MATCH_MISSING', { path: 'If-Match', expected: 'the version seen, such as "0"', got: header ?? 'nothing' });
-    response.json(await db.transaction(async (tx) => {
-      const current = (await readSupplies(tx)).find(({ key }) => key === request.params.key);
-      if (current === undefined) throw new Refusal('SUPPLY_UNKNOWN', { path: 'key', expected: Object.keys(SUPPLIES).join(' or '), got: request.params.key.slice(0, 80) });
-      if (current.version !== Number(seen)) throw new Refusal('SUPPLY_CONFLICT', { path: 'If-Match', expected: String(current.version), got: seen }, { current });
-      const row = { key: current.key, version: current.version + 1, changedBy: who, changedAt: clock(), have };
-      if (current.version === 0) await tx.insert(supply).values(row);
-      else await tx.update(supply).set(row).where(eq(supply.key, current.key));
-      return { ...row, changedAt: row.changedAt.toISOString() };
-    }));
+    if (seen === undefined)
+      throw new Refusal('IF_MATCH_MISSING', {
+        path: 'If-Match',
+        expected: 'the version seen, such as "0"',
+        got: header ?? 'nothing',
+      });
+    response.json(
+      await db.transaction(async (tx) => {
+        const current = (await readSupplies(tx)).find(({ key }) => key === request.params.key);
+        if (current === undefined)
+          throw new Refusal('SUPPLY_UNKNOWN', {
+            path: 'key',
+            expected: Object.keys(SUPPLIES).join(' or '),
+            got: request.params.key.slice(0, 80),
+          });
+        if (current.version !== Number(seen))
+          throw new Refusal(
+            'SUPPLY_CONFLICT',
+            { path: 'If-Match', expected: String(current.version), got: seen },
+            { current },
+          );
+        const row = {
+          key: current.key,
+          version: current.version + 1,
+          changedBy: who,
+          changedAt: clock(),
+          have,
+        };
+        if (current.version === 0) await tx.insert(supply).values(row);
+        else await tx.update(supply).set(row).where(eq(supply.key, current.key));
+        return { ...row, changedAt: row.changedAt.toISOString() };
+      }),
+    );
   });
   return routes;
 }
@@ -37,6 +62,8 @@ async function readSupplies(db: Database | Transaction): Promise<readonly Supply
   const counted = await db.select().from(supply);
   return Object.keys(SUPPLIES).map((key) => {
     const own = counted.find((row) => row.key === key);
-    return own === undefined ? { key, have: null, version: 0 as const, changedBy: null, changedAt: null } : { ...own, changedAt: own.changedAt.toISOString() };
+    return own === undefined
+      ? { key, have: null, version: 0 as const, changedBy: null, changedAt: null }
+      : { ...own, changedAt: own.changedAt.toISOString() };
   });
 }

@@ -23,29 +23,62 @@ const PATTERNS = {
 /** Colder by so much for each metre up. */
 const LAPSE_KM = 0.0065;
 
-/** A weather service that is not there: the same question and answer a real one would have, playing one scenario. */
+/**
+ * A weather service that is not there: the same question and answer a real one would have, playing one
+ * scenario.
+ */
 export class WeatherStandIn {
   scenario: WeatherScenario = 'clear cold snap';
 
   constructor(private readonly clock: () => Date) {}
 
   /** @returns undefined when it does not answer */
-  ask({ longitude_deg, altitude_m }: { readonly longitude_deg: number; readonly altitude_m: number }): Forecast | undefined {
+  ask({
+    longitude_deg,
+    altitude_m,
+  }: {
+    readonly longitude_deg: number;
+    readonly altitude_m: number;
+  }): Forecast | undefined {
     if (this.scenario === 'service down') return undefined;
     const now = this.clock().getTime();
     const issued = this.scenario === 'stale' ? now - STALE_H * HOUR_MS : now;
     const first = Math.floor((now - 12 * HOUR_MS) / HOUR_MS) * HOUR_MS;
-    const hours = Array.from({ length: HOURS }, (_, index) => this.#hour(first + index * HOUR_MS, longitude_deg, altitude_m, now));
-    return { issuedAt: new Date(issued).toISOString(), source: `weather stand-in: ${this.scenario}`, hours: this.scenario === 'garbage' ? hours.map((hour, index) => (index % 5 === 3 ? { ...hour, air_C: 4711, humidity: -1 } : hour)) : hours };
+    const hours = Array.from({ length: HOURS }, (_, index) =>
+      this.#hour(first + index * HOUR_MS, longitude_deg, altitude_m, now),
+    );
+    return {
+      issuedAt: new Date(issued).toISOString(),
+      source: `weather stand-in: ${this.scenario}`,
+      hours:
+        this.scenario === 'garbage'
+          ? hours.map((hour, index) => (index % 5 === 3 ? { ...hour, air_C: 4711, humidity: -1 } : hour))
+          : hours,
+    };
   }
 
   #hour(instant_ms: number, longitude_deg: number, altitude_m: number, now: number): WeatherHour {
-    const solarHour = ((instant_ms / HOUR_MS + longitude_deg / 15) % 24 + 24) % 24;
-    const isAfterFront = this.scenario === 'front at noon' && instant_ms + (longitude_deg / 15) * HOUR_MS >= noonOf(now, longitude_deg);
-    const pattern: Pattern = this.scenario === 'front at noon' ? (isAfterFront ? { low_C: 2, high_C: 6, humidity: 0.92, cloud: 1, wind_ms: 6 } : PATTERNS['clear cold snap']) : (PATTERNS as Partial<Record<WeatherScenario, Pattern>>)[this.scenario] ?? PATTERNS['clear cold snap'];
+    const solarHour = (((instant_ms / HOUR_MS + longitude_deg / 15) % 24) + 24) % 24;
+    const isAfterFront =
+      this.scenario === 'front at noon' &&
+      instant_ms + (longitude_deg / 15) * HOUR_MS >= noonOf(now, longitude_deg);
+    const pattern: Pattern =
+      this.scenario === 'front at noon'
+        ? isAfterFront
+          ? { low_C: 2, high_C: 6, humidity: 0.92, cloud: 1, wind_ms: 6 }
+          : PATTERNS['clear cold snap']
+        : ((PATTERNS as Partial<Record<WeatherScenario, Pattern>>)[this.scenario] ??
+          PATTERNS['clear cold snap']);
     const swing = (1 - Math.cos(((solarHour - 3) / 24) * 2 * Math.PI)) / 2;
     const air_C = pattern.low_C + (pattern.high_C - pattern.low_C) * swing - LAPSE_KM * altitude_m;
-    return { instant_ms, air_C: Math.round(air_C * 10) / 10, humidity: Math.min(1, Math.round((pattern.humidity + 0.15 * (1 - swing)) * 100) / 100), cloud: pattern.cloud, wind_ms: pattern.wind_ms, rain_mm: isAfterFront ? 1.2 : 0 };
+    return {
+      instant_ms,
+      air_C: Math.round(air_C * 10) / 10,
+      humidity: Math.min(1, Math.round((pattern.humidity + 0.15 * (1 - swing)) * 100) / 100),
+      cloud: pattern.cloud,
+      wind_ms: pattern.wind_ms,
+      rain_mm: isAfterFront ? 1.2 : 0,
+    };
   }
 }
 

@@ -3,8 +3,13 @@ import type { WeatherScenario } from '@yellow-pane/contracts';
 import { Weather } from '../day/weather';
 
 const SCENARIOS: readonly { readonly value: WeatherScenario; readonly says: string }[] = [
-  { value: 'clear cold snap', says: 'clear, cold mornings' }, { value: 'mild overcast', says: 'no sun, mild' }, { value: 'föhn warm', says: 'warm wind, some cloud' }, { value: 'front at noon', says: 'clear until noon, then rain and cold' },
-  { value: 'service down', says: 'no answer' }, { value: 'stale', says: 'an answer of yesterday' }, { value: 'garbage', says: '4711 °C' },
+  { value: 'clear cold snap', says: 'clear, cold mornings' },
+  { value: 'mild overcast', says: 'no sun, mild' },
+  { value: 'föhn warm', says: 'warm wind, some cloud' },
+  { value: 'front at noon', says: 'clear until noon, then rain and cold' },
+  { value: 'service down', says: 'no answer' },
+  { value: 'stale', says: 'an answer of yesterday' },
+  { value: 'garbage', says: '4711 °C' },
 ];
 
 /** The weather service and the thermometer on site, both stand-ins: what they play decides the Day stop. */
@@ -12,20 +17,76 @@ const SCENARIOS: readonly { readonly value: WeatherScenario; readonly says: stri
   selector: 'yp-bench-climate',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <section class="mt-8 grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-8 max-md:grid-cols-1 border-t border-ink pt-5" aria-labelledby="weather-name">
+    <section
+      class="mt-8 grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-8 max-md:grid-cols-1 border-t border-ink pt-5"
+      aria-labelledby="weather-name"
+    >
       <div>
         <h2 id="weather-name" class="text-xl">Weather service</h2>
-        <p class="mt-1" role="status">It plays <strong>{{ weather.scenario() ?? 'an unknown scenario' }}</strong>.</p>
-        <div class="flex flex-wrap gap-2 mt-3">@for (own of scenarios; track own.value) { <button type="button" class="act act-small" [class.!border-2]="weather.scenario() === own.value" [attr.aria-pressed]="weather.scenario() === own.value" (click)="weather.play(own.value)">{{ own.value }}<span class="font-normal text-faint">{{ own.says }}</span></button> }</div>
+        <p class="mt-1" role="status">
+          It plays <strong>{{ weather.scenario() ?? 'an unknown scenario' }}</strong>.
+        </p>
+        <div class="flex flex-wrap gap-2 mt-3">
+          @for (own of scenarios; track own.value) {
+            <button
+              type="button"
+              class="act act-small"
+              [class.!border-2]="weather.scenario() === own.value"
+              [attr.aria-pressed]="weather.scenario() === own.value"
+              (click)="weather.play(own.value)"
+            >
+              {{ own.value }}<span class="font-normal text-faint">{{ own.says }}</span>
+            </button>
+          }
+        </div>
       </div>
       <div>
         <h2 class="text-xl">Thermometer and hygrometer on site</h2>
-        <p class="mt-1" role="status">It is <strong>{{ weather.thermometer()?.isConnected ? 'connected: ' + weather.thermometer()?.air_C + ' °C, ' + percent() + ' %' : 'switched off' }}</strong>.</p>
+        <p class="mt-1" role="status">
+          It is
+          <strong>{{
+            weather.thermometer()?.isConnected
+              ? 'connected: ' + weather.thermometer()?.air_C + ' °C, ' + percent() + ' %'
+              : 'switched off'
+          }}</strong>.
+        </p>
         <div class="flex flex-wrap gap-3 mt-3 items-end">
-          <label><span class="block text-sm text-faint">Air, °C</span><input class="field figure w-24" type="number" min="-40" max="60" [value]="air()" (change)="air.set(number($any($event.target).value, air()))" /></label>
-          <label><span class="block text-sm text-faint">Humidity, %</span><input class="field figure w-24" type="number" min="1" max="100" [value]="humidity()" (change)="humidity.set(number($any($event.target).value, humidity()))" /></label>
-          <button type="button" class="act" (click)="weather.order({ do: 'set', air_C: air(), humidity: humidity() / 100 })">Let it read this</button>
-          @if (weather.thermometer()?.isConnected) { <button type="button" class="act" (click)="weather.order({ do: 'disconnect' })">Switch the thermometer off</button> } @else { <button type="button" class="act" (click)="weather.order({ do: 'connect' })">Switch the thermometer on</button> }
+          <label
+            ><span class="block text-sm text-faint">Air, °C</span
+            ><input
+              class="field figure w-24"
+              type="number"
+              min="-40"
+              max="60"
+              [value]="air()"
+              (change)="air.set(number($any($event.target).value, air()))"
+          /></label>
+          <label
+            ><span class="block text-sm text-faint">Humidity, %</span
+            ><input
+              class="field figure w-24"
+              type="number"
+              min="1"
+              max="100"
+              [value]="humidity()"
+              (change)="humidity.set(number($any($event.target).value, humidity()))"
+          /></label>
+          <button
+            type="button"
+            class="act"
+            (click)="weather.order({ do: 'set', air_C: air(), humidity: humidity() / 100 })"
+          >
+            Let it read this
+          </button>
+          @if (weather.thermometer()?.isConnected) {
+            <button type="button" class="act" (click)="weather.order({ do: 'disconnect' })">
+              Switch the thermometer off
+            </button>
+          } @else {
+            <button type="button" class="act" (click)="weather.order({ do: 'connect' })">
+              Switch the thermometer on
+            </button>
+          }
         </div>
       </div>
     </section>

@@ -9,7 +9,12 @@ import { BenchClimate } from './bench-climate-part';
 import { BenchPlotterPart } from './bench-plotter-part';
 import { CommandKeys } from '../shell/command-keys';
 
-const STATE_WORDS = { off: 'switched off', connecting: 'connecting…', ready: 'ready', lost: 'not reached' } as const;
+const STATE_WORDS = {
+  off: 'switched off',
+  connecting: 'connecting…',
+  ready: 'ready',
+  lost: 'not reached',
+} as const;
 
 /** Simulated instruments: what they say, what they stand before, and how to make them misbehave. */
 @Component({
@@ -26,10 +31,24 @@ export class Bench {
   protected readonly pane = signal({ width_mm: 1180, height_mm: 2140, lean_mm: 4 });
   protected readonly paneFault = signal<string | undefined>(undefined);
   protected readonly state = computed(() => STATE_WORDS[this.laser.state()]);
-  protected readonly battery = computed(() => (this.laser.battery() === undefined ? '–' : `${((this.laser.battery() ?? 0) * 100).toFixed(0)} %`));
-  protected readonly last = computed(() => { const reading = this.laser.reading(); return reading === undefined ? '– – –' : formatLengthWithUnit(reading.value_nm, this.#units()); });
-  protected readonly spans = [{ from: 'tl', to: 'tr', word: 'its width' }, { from: 'tl', to: 'bl', word: 'its height' }, { from: 'tl', to: 'br', word: 'a diagonal' }] as const;
-  readonly #scale = computed(() => Math.min(150 / Math.max(this.pane().width_mm + Math.abs(this.pane().lean_mm), 1), 190 / Math.max(this.pane().height_mm, 1)));
+  protected readonly battery = computed(() =>
+    this.laser.battery() === undefined ? '–' : `${((this.laser.battery() ?? 0) * 100).toFixed(0)} %`,
+  );
+  protected readonly last = computed(() => {
+    const reading = this.laser.reading();
+    return reading === undefined ? '– – –' : formatLengthWithUnit(reading.value_nm, this.#units());
+  });
+  protected readonly spans = [
+    { from: 'tl', to: 'tr', word: 'its width' },
+    { from: 'tl', to: 'bl', word: 'its height' },
+    { from: 'tl', to: 'br', word: 'a diagonal' },
+  ] as const;
+  readonly #scale = computed(() =>
+    Math.min(
+      150 / Math.max(this.pane().width_mm + Math.abs(this.pane().lean_mm), 1),
+      190 / Math.max(this.pane().height_mm, 1),
+    ),
+  );
   protected readonly left = computed(() => 240 - (this.pane().width_mm * this.#scale()) / 2);
   protected readonly outline = computed(() => {
     const { width_mm, height_mm, lean_mm } = this.pane();
@@ -39,7 +58,12 @@ export class Bench {
   });
 
   constructor() {
-    void api.laserState().then(({ pane }) => { this.pane.set(pane); }, () => undefined);
+    void api.laserState().then(
+      ({ pane }) => {
+        this.pane.set(pane);
+      },
+      () => undefined,
+    );
   }
 
   protected setPane(key: 'width_mm' | 'height_mm' | 'lean_mm', text: string): void {
@@ -55,9 +79,15 @@ export class Bench {
   }
 
   protected says(message: DeviceMessage): string {
-    if (message.type === 'reading') return `reading ${message.seq}: ${formatLengthWithUnit(message.value_nm, this.#units())}`;
-    if (message.type === 'climate') return `${message.air_C.toFixed(1)} °C, ${Math.round(message.humidity * 100)} %`;
+    if (message.type === 'reading')
+      return `reading ${message.seq}: ${formatLengthWithUnit(message.value_nm, this.#units())}`;
+    if (message.type === 'climate')
+      return `${message.air_C.toFixed(1)} °C, ${Math.round(message.humidity * 100)} %`;
     if (message.type === 'job') return `job: ${message.done} of ${message.of}, ${message.state}`;
-    return message.type === 'connected' ? `connected, battery ${(message.battery * 100).toFixed(0)} %` : message.type === 'fault' ? message.says : `disconnected: ${message.says}`;
+    return message.type === 'connected'
+      ? `connected, battery ${(message.battery * 100).toFixed(0)} %`
+      : message.type === 'fault'
+        ? message.says
+        : `disconnected: ${message.says}`;
   }
 }

@@ -20,20 +20,39 @@ export const Catalogue = signalStore(
     async load(): Promise<void> {
       if (store.status() === 'asking') return;
       patchState(store, { status: 'asking' });
-      await api.films().then((films) => { patchState(store, { films, status: 'here' }); }, () => { patchState(store, { status: 'gone' }); });
+      await api.films().then(
+        (films) => {
+          patchState(store, { films, status: 'here' });
+        },
+        () => {
+          patchState(store, { status: 'gone' });
+        },
+      );
     },
     async loadExamples(): Promise<void> {
-      await api.loadExampleFilms(device.who()).then((films) => { patchState(store, { films, status: 'here' }); }, () => { patchState(store, { status: 'gone' }); });
+      await api.loadExampleFilms(device.who()).then(
+        (films) => {
+          patchState(store, { films, status: 'here' });
+        },
+        () => {
+          patchState(store, { status: 'gone' });
+        },
+      );
     },
     /** Adds films of a file one after the other. @returns how many are in, and what the server objected to */
-    async addAll(films: readonly Film[]): Promise<{ readonly added: number; readonly objection: string | undefined }> {
+    async addAll(
+      films: readonly Film[],
+    ): Promise<{ readonly added: number; readonly objection: string | undefined }> {
       const rows: FilmRow[] = [];
       let objection: string | undefined;
       for (const film of films) {
         try {
           rows.push(await api.saveFilm(newId(), device.who(), film));
         } catch (error) {
-          objection = error instanceof ServerRefusal ? error.problem.detail : 'The server does not answer. What is in stays in; bring the file in again when it is back.';
+          objection =
+            error instanceof ServerRefusal
+              ? error.problem.detail
+              : 'The server does not answer. What is in stays in; bring the file in again when it is back.';
           break;
         }
       }
@@ -47,7 +66,9 @@ export const Catalogue = signalStore(
         patchState(store, ({ films }) => ({ films: [...films, row] }));
         return undefined;
       } catch (error) {
-        return error instanceof ServerRefusal ? error.problem.detail : 'The server does not answer. What you typed stays here; try again when it is back.';
+        return error instanceof ServerRefusal
+          ? error.problem.detail
+          : 'The server does not answer. What you typed stays here; try again when it is back.';
       }
     },
   })),

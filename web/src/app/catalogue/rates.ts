@@ -15,16 +15,25 @@ export const Rates = signalStore(
       return rateValue(key, store.rates()) ?? Number.NaN;
     },
     async load(): Promise<void> {
-      await api.rates().then((rates) => { patchState(store, { rates }); }, () => undefined);
+      await api.rates().then(
+        (rates) => {
+          patchState(store, { rates });
+        },
+        () => undefined,
+      );
     },
     /** @returns what the server objects to, or undefined when it is kept */
     async save(rate: RateRow): Promise<string | undefined> {
       try {
         const kept = await api.saveRate(rate, device.who());
-        patchState(store, ({ rates }) => ({ rates: rates.map((other) => (other.key === kept.key ? kept : other)) }));
+        patchState(store, ({ rates }) => ({
+          rates: rates.map((other) => (other.key === kept.key ? kept : other)),
+        }));
         return undefined;
       } catch (error) {
-        return error instanceof ServerRefusal ? error.problem.detail : 'The server does not answer. Try again when it is back.';
+        return error instanceof ServerRefusal
+          ? error.problem.detail
+          : 'The server does not answer. Try again when it is back.';
       }
     },
   })),

@@ -15,21 +15,38 @@ interface StockState {
 export const Stock = signalStore(
   { providedIn: 'root' },
   withState<StockState>({ items: [], status: 'not asked' }),
-  withComputed(({ items }) => ({ usable: computed(() => items().filter(({ gone, left_nm }) => !gone && left_nm > 0)) })),
+  withComputed(({ items }) => ({
+    usable: computed(() => items().filter(({ gone, left_nm }) => !gone && left_nm > 0)),
+  })),
   withMethods((store, device = inject(Device)) => {
     const load = async (): Promise<void> => {
       if (store.status() === 'not asked') patchState(store, { status: 'asking' });
-      await api.stock().then((items) => { patchState(store, { items, status: 'here' }); }, () => { patchState(store, { status: 'gone' }); });
+      await api.stock().then(
+        (items) => {
+          patchState(store, { items, status: 'here' });
+        },
+        () => {
+          patchState(store, { status: 'gone' });
+        },
+      );
     };
     return {
       load,
       /** @returns what the server objects to, or the new roll's id */
-      async save(roll: Roll, of?: { readonly id: string; readonly version: number }): Promise<{ readonly id: string } | { readonly objection: string }> {
+      async save(
+        roll: Roll,
+        of?: { readonly id: string; readonly version: number },
+      ): Promise<{ readonly id: string } | { readonly objection: string }> {
         const id = of?.id ?? newId();
         try {
           await api.saveRoll(id, device.who(), roll, of?.version);
         } catch (error) {
-          return { objection: error instanceof ServerRefusal ? error.problem.detail : 'The server does not answer. What you typed stays here; try again when it is back.' };
+          return {
+            objection:
+              error instanceof ServerRefusal
+                ? error.problem.detail
+                : 'The server does not answer. What you typed stays here; try again when it is back.',
+          };
         }
         await load();
         return { id };

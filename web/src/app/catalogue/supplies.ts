@@ -10,17 +10,27 @@ export const Supplies = signalStore(
   withState<{ readonly rows: readonly SupplyRow[] }>({ rows: [] }),
   withComputed(({ rows }) => ({ byKey: computed(() => new Map(rows().map((row) => [row.key, row]))) })),
   withMethods((store, device = inject(Device)) => {
-    const load = async (): Promise<void> => { await api.supplies().then((rows) => { patchState(store, { rows }); }, () => undefined); };
+    const load = async (): Promise<void> => {
+      await api.supplies().then(
+        (rows) => {
+          patchState(store, { rows });
+        },
+        () => undefined,
+      );
+    };
     return {
       load,
       /** @returns what the server objects to, or undefined when it is kept */
       async count(row: SupplyRow, have: number): Promise<string | undefined> {
         try {
           const kept = await api.saveSupply(row, have, device.who());
-          patchState(store, ({ rows }) => ({ rows: rows.map((other) => (other.key === kept.key ? kept : other)) }));
+          patchState(store, ({ rows }) => ({
+            rows: rows.map((other) => (other.key === kept.key ? kept : other)),
+          }));
           return undefined;
         } catch (error) {
-          if (!(error instanceof ServerRefusal)) return 'The server does not answer. Try again when it is back.';
+          if (!(error instanceof ServerRefusal))
+            return 'The server does not answer. Try again when it is back.';
           await load();
           return error.problem.detail;
         }

@@ -27,20 +27,37 @@ export class ReadinessBook {
     const onSite = this.weather.onSite();
     if (onSite !== undefined) return { ...onSite, from: 'thermometer' };
     const settings = this.settings();
-    return settings?.indoor_C == null ? { ...USUAL_AIR, from: 'usual' } : { air_C: settings.indoor_C, humidity: settings.indoorHumidity ?? USUAL_AIR.humidity, from: 'set' };
+    return settings?.indoor_C == null
+      ? { ...USUAL_AIR, from: 'usual' }
+      : { air_C: settings.indoor_C, humidity: settings.indoorHumidity ?? USUAL_AIR.humidity, from: 'set' };
   });
   readonly limits = computed<ReadinessLimits>(() => {
-    return { warm_K: this.#rates.valueOf('day-warm'), overcast: this.#rates.valueOf('day-overcast'), ahead_h: this.#rates.valueOf('day-ahead'), doubt_deg: this.settings()?.bearingDoubt_deg ?? USUAL_LIMITS.doubt_deg };
+    return {
+      warm_K: this.#rates.valueOf('day-warm'),
+      overcast: this.#rates.valueOf('day-overcast'),
+      ahead_h: this.#rates.valueOf('day-ahead'),
+      doubt_deg: this.settings()?.bearingDoubt_deg ?? USUAL_LIMITS.doubt_deg,
+    };
   });
 
   /** By application, or by surface where it has none. */
-  ask(surfaces: readonly RowOf<'surface'>[], from_ms: number, to_ms: number): Promise<readonly ReadyAnswer[]> {
+  ask(
+    surfaces: readonly RowOf<'surface'>[],
+    from_ms: number,
+    to_ms: number,
+  ): Promise<readonly ReadyAnswer[]> {
     const asks = surfaces.flatMap((surface) => {
       const rows = this.#rows.of(surface);
       const bare = { ...rows, films: [] };
       const applications = this.#reading.applicationsOf(surface.id);
-      if (applications.length === 0) return [{ id: surface.id, rows: bare, side: surface.seenFrom, film: undefined }];
-      return applications.map((application) => ({ id: application.id, rows: bare, side: application.side, film: this.#catalogue.byId().get(application.filmId) }));
+      if (applications.length === 0)
+        return [{ id: surface.id, rows: bare, side: surface.seenFrom, film: undefined }];
+      return applications.map((application) => ({
+        id: application.id,
+        rows: bare,
+        side: application.side,
+        film: this.#catalogue.byId().get(application.filmId),
+      }));
     });
     const { air_C, humidity } = this.indoor();
     return this.#pool.ready(asks, this.weather.hours(), from_ms, to_ms, { air_C, humidity }, this.limits());

@@ -1,5 +1,11 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
-import type { DeviceMessage, Forecast, ThermometerCommand, ThermometerState, WeatherScenario } from '@yellow-pane/contracts';
+import type {
+  DeviceMessage,
+  Forecast,
+  ThermometerCommand,
+  ThermometerState,
+  WeatherScenario,
+} from '@yellow-pane/contracts';
 import type { Subscription } from 'rxjs';
 import { saidBy } from '../device/server-events';
 import { ServerRefusal, api } from '../job/api';
@@ -17,19 +23,40 @@ export class Weather {
   readonly scenario = signal<WeatherScenario | undefined>(undefined);
   readonly thermometer = signal<ThermometerState | undefined>(undefined);
   readonly hours = computed(() => this.forecast()?.hours ?? []);
-  readonly place = computed(() => this.#reading.places().find(({ latitude_deg, longitude_deg }) => latitude_deg !== null && longitude_deg !== null));
-  readonly isStale = computed(() => { const issued = this.forecast()?.issuedAt; return issued !== undefined && Date.now() - Date.parse(issued) > STALE_MS; });
+  readonly place = computed(() =>
+    this.#reading
+      .places()
+      .find(({ latitude_deg, longitude_deg }) => latitude_deg !== null && longitude_deg !== null),
+  );
+  readonly isStale = computed(() => {
+    const issued = this.forecast()?.issuedAt;
+    return issued !== undefined && Date.now() - Date.parse(issued) > STALE_MS;
+  });
   /** What the thermometer on site says, while it is connected. */
-  readonly onSite = computed(() => { const state = this.thermometer(); return state?.isConnected === true && state.at !== null ? { air_C: state.air_C, humidity: state.humidity } : undefined; });
+  readonly onSite = computed(() => {
+    const state = this.thermometer();
+    return state?.isConnected === true && state.at !== null
+      ? { air_C: state.air_C, humidity: state.humidity }
+      : undefined;
+  });
   #stream: Subscription | undefined;
 
   /** Begins to listen; again does no harm. */
   begin(): void {
     void this.load();
     if (this.#stream !== undefined) return;
-    this.#stream = saidBy('thermometer').subscribe((message) => { if (message !== undefined) this.#hear(message); });
-    void api.thermometerState().then((state) => { this.thermometer.set(state); }, () => undefined);
-    setInterval(() => { void this.load(); }, AGAIN_MS);
+    this.#stream = saidBy('thermometer').subscribe((message) => {
+      if (message !== undefined) this.#hear(message);
+    });
+    void api.thermometerState().then(
+      (state) => {
+        this.thermometer.set(state);
+      },
+      () => undefined,
+    );
+    setInterval(() => {
+      void this.load();
+    }, AGAIN_MS);
   }
 
   async load(): Promise<void> {
@@ -40,25 +67,51 @@ export class Weather {
       this.fault.set(undefined);
     } catch (error) {
       this.forecast.set(undefined);
-      this.fault.set(error instanceof ServerRefusal ? error.problem.detail : 'The weather service does not answer. Go by the thermometer on site and the sky.');
+      this.fault.set(
+        error instanceof ServerRefusal
+          ? error.problem.detail
+          : 'The weather service does not answer. Go by the thermometer on site and the sky.',
+      );
     }
   }
 
   async play(scenario: WeatherScenario): Promise<void> {
-    await api.playWeather(scenario).then((state) => { this.scenario.set(state.scenario); }, () => undefined);
+    await api.playWeather(scenario).then(
+      (state) => {
+        this.scenario.set(state.scenario);
+      },
+      () => undefined,
+    );
     await this.load();
   }
 
   async loadScenario(): Promise<void> {
-    await api.weatherState().then((state) => { this.scenario.set(state.scenario); }, () => undefined);
+    await api.weatherState().then(
+      (state) => {
+        this.scenario.set(state.scenario);
+      },
+      () => undefined,
+    );
   }
 
   async order(command: ThermometerCommand): Promise<void> {
-    await api.thermometer(command).then((state) => { this.thermometer.set(state); }, () => undefined);
+    await api.thermometer(command).then(
+      (state) => {
+        this.thermometer.set(state);
+      },
+      () => undefined,
+    );
   }
 
   #hear(message: DeviceMessage): void {
-    if (message.type === 'climate') this.thermometer.set({ isConnected: true, air_C: message.air_C, humidity: message.humidity, at: message.at });
-    if (message.type === 'disconnected') this.thermometer.update((state) => (state === undefined ? state : { ...state, isConnected: false }));
+    if (message.type === 'climate')
+      this.thermometer.set({
+        isConnected: true,
+        air_C: message.air_C,
+        humidity: message.humidity,
+        at: message.at,
+      });
+    if (message.type === 'disconnected')
+      this.thermometer.update((state) => (state === undefined ? state : { ...state, isConnected: false }));
   }
 }

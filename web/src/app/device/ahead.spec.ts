@@ -3,7 +3,9 @@ import { type LocalTexts, fakeLocalStorage } from '../testing/local-storage';
 import { allAhead, doneAhead, noteAhead } from './ahead';
 
 let store: LocalTexts;
-beforeEach(() => { store = fakeLocalStorage(); });
+beforeEach(() => {
+  store = fakeLocalStorage();
+});
 
 describe('is what is on its way into the database noted meanwhile?', () => {
   it('until the database has it', () => {
@@ -26,7 +28,12 @@ describe('is what is on its way into the database noted meanwhile?', () => {
   it('a full store says so by noting nothing; one that is switched off throws nothing', () => {
     store.isFull = true;
     expect(noteAhead('drafts', 'note', 'x')).toBeUndefined();
-    Object.defineProperty(globalThis, 'localStorage', { get: () => { throw new Error('switched off'); }, configurable: true });
+    Object.defineProperty(globalThis, 'localStorage', {
+      get: () => {
+        throw new Error('switched off');
+      },
+      configurable: true,
+    });
     doneAhead('drafts', 'note', noteAhead('drafts', 'note', 'x'));
     expect(allAhead('drafts').size).toBe(0);
   });

@@ -1,8 +1,12 @@
 const PREFIX = 'yellow-pane.ahead.';
 
-/** Notes at once, and without waiting for anything, what is on its way into the browser's database: a page that is left in mid-word does not wait for the database.
- *  @param value null: it is to be forgotten
- *  @returns what was noted, for `doneAhead`; undefined when the browser refuses, and only the database keeps it */
+/**
+ * Notes at once, and without waiting for anything, what is on its way into the browser's database: a page
+ * that is left in mid-word does not wait for the database.
+ * @param value null: it is to be forgotten
+ * @returns what was noted, for `doneAhead`; undefined when the browser refuses, and only the database keeps
+ * it
+ */
 export function noteAhead(kind: string, key: string, value: unknown): string | undefined {
   const noted = JSON.stringify(value);
   try {

@@ -5,7 +5,10 @@ import { api } from '../job/api';
 import { saidBy } from './server-events';
 import type { DistanceMeter, MeterReading } from './distance-meter';
 
-/** The laser of the Bench behind the interface of any distance meter. Its button is pressed from the page, since it has none. */
+/**
+ * The laser of the Bench behind the interface of any distance meter. Its button is pressed from the page,
+ * since it has none.
+ */
 @Injectable({ providedIn: 'root' })
 export class BenchLaser implements DistanceMeter {
   readonly state = signal<'off' | 'connecting' | 'ready' | 'lost'>('off');

@@ -1,6 +1,9 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 
-/** Something of a job that waits in this browser, each as a record of its own so that two tabs cannot write over each other. */
+/**
+ * Something of a job that waits in this browser, each as a record of its own so that two tabs cannot write
+ * over each other.
+ */
 export interface WaitingRecord {
   readonly id: string;
   readonly jobId: string;
@@ -35,9 +38,13 @@ export function browserStore(): Promise<BrowserStore> {
       store.createObjectStore('waiting', { keyPath: 'id' }).createIndex('job', 'jobId');
       store.createObjectStore('drafts', { keyPath: 'key' });
     },
-    terminated() { opened = undefined; },
+    terminated() {
+      opened = undefined;
+    },
   });
-  opened.catch(() => { opened = undefined; });
+  opened.catch(() => {
+    opened = undefined;
+  });
   return opened;
 }
 
@@ -46,13 +53,16 @@ export interface RoomLeft {
   readonly most_bytes: number;
 }
 
-/** Asks the browser not to throw away what is kept, and how much room there is; undefined where it does not tell. */
+/**
+ * Asks the browser not to throw away what is kept, and how much room there is; undefined where it does not
+ * tell.
+ */
 export async function askToKeep(): Promise<RoomLeft | undefined> {
   /** Not there on pages that came over an open line. */
   const storage = globalThis.navigator.storage as StorageManager | undefined;
   try {
     await storage?.persist();
-    const { usage, quota } = await storage?.estimate() ?? {};
+    const { usage, quota } = (await storage?.estimate()) ?? {};
     return usage === undefined || quota === undefined ? undefined : { used_bytes: usage, most_bytes: quota };
   } catch {
     return undefined;

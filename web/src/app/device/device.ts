@@ -22,7 +22,15 @@ interface DeviceState {
 }
 
 const KEY = 'device';
-const START: DeviceState = { who: '', units: 'metric', theme: 'as the device', pad: 'none', alike_mm: 3, labelBase: '', drawnFrom: '' };
+const START: DeviceState = {
+  who: '',
+  units: 'metric',
+  theme: 'as the device',
+  pad: 'none',
+  alike_mm: 3,
+  labelBase: '',
+  drawnFrom: '',
+};
 
 /** What this device remembers of its person. Never leaves it, except the name on records. */
 export const Device = signalStore(
@@ -30,21 +38,46 @@ export const Device = signalStore(
   withState<DeviceState>(() => readDevice()),
   withComputed(({ who }) => ({ hasName: computed(() => who().trim() !== '') })),
   withMethods((store) => ({
-    nameIt: (who: string): void => { patchState(store, { who: who.trim().slice(0, 80) }); },
-    showIn: (units: DisplayUnits): void => { patchState(store, { units }); },
-    usePad: (pad: DeviceState['pad']): void => { patchState(store, { pad }); },
-    leadLabelsTo: (labelBase: string): void => { patchState(store, { labelBase }); },
-    takeDrawnFrom: (drawnFrom: DeviceState['drawnFrom']): void => { patchState(store, { drawnFrom }); },
-    callAlike: (alike_mm: number): void => { patchState(store, { alike_mm }); },
-    wear: (theme: Theme): void => { patchState(store, { theme }); },
+    nameIt: (who: string): void => {
+      patchState(store, { who: who.trim().slice(0, 80) });
+    },
+    showIn: (units: DisplayUnits): void => {
+      patchState(store, { units });
+    },
+    usePad: (pad: DeviceState['pad']): void => {
+      patchState(store, { pad });
+    },
+    leadLabelsTo: (labelBase: string): void => {
+      patchState(store, { labelBase });
+    },
+    takeDrawnFrom: (drawnFrom: DeviceState['drawnFrom']): void => {
+      patchState(store, { drawnFrom });
+    },
+    callAlike: (alike_mm: number): void => {
+      patchState(store, { alike_mm });
+    },
+    wear: (theme: Theme): void => {
+      patchState(store, { theme });
+    },
   })),
   withHooks({
     onInit(store, document = inject(DOCUMENT)) {
       const dark = document.defaultView?.matchMedia('(prefers-color-scheme: dark)');
-      const paint = (): void => { document.documentElement.dataset['theme'] = store.theme() === 'as the device' ? (dark?.matches === true ? 'cellar' : 'noon') : store.theme(); };
+      const paint = (): void => {
+        document.documentElement.dataset['theme'] =
+          store.theme() === 'as the device' ? (dark?.matches === true ? 'cellar' : 'noon') : store.theme();
+      };
       dark?.addEventListener('change', paint);
       effect(() => {
-        writeKept(KEY, { who: store.who(), units: store.units(), theme: store.theme(), pad: store.pad(), alike_mm: store.alike_mm(), labelBase: store.labelBase(), drawnFrom: store.drawnFrom() });
+        writeKept(KEY, {
+          who: store.who(),
+          units: store.units(),
+          theme: store.theme(),
+          pad: store.pad(),
+          alike_mm: store.alike_mm(),
+          labelBase: store.labelBase(),
+          drawnFrom: store.drawnFrom(),
+        });
         paint();
       });
     },
@@ -54,7 +87,9 @@ export const Device = signalStore(
 function readDevice(): DeviceState {
   const kept = readKept(KEY);
   if (typeof kept !== 'object' || kept === null) return START;
-  const { who, units, theme, pad, alike_mm, labelBase, drawnFrom } = kept as Partial<Record<keyof DeviceState, unknown>>;
+  const { who, units, theme, pad, alike_mm, labelBase, drawnFrom } = kept as Partial<
+    Record<keyof DeviceState, unknown>
+  >;
   return {
     who: typeof who === 'string' ? who.slice(0, 80) : START.who,
     units: units === 'imperial' ? 'imperial' : 'metric',

@@ -5,7 +5,10 @@ export interface MeterReading {
   readonly value_nm: number;
 }
 
-/** What the program wants of any distance meter, simulated or real: a state, readings as they come, and a way to connect. */
+/**
+ * What the program wants of any distance meter, simulated or real: a state, readings as they come, and a way
+ * to connect.
+ */
 export interface DistanceMeter {
   readonly state: Signal<'off' | 'connecting' | 'ready' | 'lost'>;
   readonly battery: Signal<number | undefined>;

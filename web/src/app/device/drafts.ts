@@ -16,14 +16,24 @@ interface DraftsState {
 
 const NOTHING: DraftsState = { texts: {}, versions: {}, isKept: true };
 
-/** What is typed and not taken over yet, readable or not, by the field it stands in. Kept in the browser at every key, so a reload loses nothing. */
+/**
+ * What is typed and not taken over yet, readable or not, by the field it stands in. Kept in the browser at
+ * every key, so a reload loses nothing.
+ */
 export const Drafts = signalStore(
   { providedIn: 'root' },
   withState<DraftsState>(() => ({ ...NOTHING, texts: readTheOldWay() })),
   withMethods((store) => {
     let turn: Promise<unknown> = Promise.resolve();
     const inTurn = (write: () => Promise<unknown>): void => {
-      turn = turn.then(write).then(() => { patchState(store, { isKept: true }); }, () => { patchState(store, { isKept: false }); });
+      turn = turn.then(write).then(
+        () => {
+          patchState(store, { isKept: true });
+        },
+        () => {
+          patchState(store, { isKept: false });
+        },
+      );
     };
     const keep = (record: DraftRecord, noted = noteAhead(AHEAD, record.key, record)): void => {
       inTurn(async () => {
@@ -38,17 +48,31 @@ export const Drafts = signalStore(
       });
     };
     return {
-      /** What was kept is read before the first field is shown; a browser that does not answer is not waited for. */
+      /**
+       * What was kept is read before the first field is shown; a browser that does not answer is not waited
+       * for.
+       */
       async load(): Promise<void> {
-        const read = browserStore().then((kept) => kept.getAll('drafts')).catch((): readonly DraftRecord[] => []);
-        const late = new Promise<readonly DraftRecord[]>((done) => { setTimeout(() => { done([]); }, MOST_WAIT_MS); });
+        const read = browserStore()
+          .then((kept) => kept.getAll('drafts'))
+          .catch((): readonly DraftRecord[] => []);
+        const late = new Promise<readonly DraftRecord[]>((done) => {
+          setTimeout(() => {
+            done([]);
+          }, MOST_WAIT_MS);
+        });
         const ahead = [...allAhead(AHEAD)].map(([key, noted]) => ({ key, noted, record: recordOf(noted) }));
         const overtaken = new Set(ahead.map(({ key }) => key));
-        const records = [...(await Promise.race([read, late])).filter(({ key }) => !overtaken.has(key)), ...ahead.flatMap(({ record }) => record ?? [])];
+        const records = [
+          ...(await Promise.race([read, late])).filter(({ key }) => !overtaken.has(key)),
+          ...ahead.flatMap(({ record }) => record ?? []),
+        ];
         const old = store.texts();
         patchState(store, {
           texts: { ...Object.fromEntries(records.map(({ key, text }) => [key, text])), ...old },
-          versions: Object.fromEntries(records.flatMap(({ key, version }) => (version === undefined ? [] : [[key, version]]))),
+          versions: Object.fromEntries(
+            records.flatMap(({ key, version }) => (version === undefined ? [] : [[key, version]])),
+          ),
         });
         for (const { key, noted, record } of ahead) {
           if (record === undefined) drop(key, noted);
@@ -62,16 +86,25 @@ export const Drafts = signalStore(
         });
       },
       /** When all that was typed so far is kept, or refused. */
-      async settled(): Promise<void> { await turn; },
-      /** @param version of the row the field stands for: what is typed is set against what was there at its first letter */
+      async settled(): Promise<void> {
+        await turn;
+      },
+      /**
+       * @param version of the row the field stands for: what is typed is set against what was there at its
+       * first letter
+       */
       type(key: string, text: string, version?: number): void {
         const first = key in store.texts() ? store.versions()[key] : version;
-        patchState(store, { texts: { ...store.texts(), [key]: text }, ...(first === undefined ? {} : { versions: { ...store.versions(), [key]: first } }) });
+        patchState(store, {
+          texts: { ...store.texts(), [key]: text },
+          ...(first === undefined ? {} : { versions: { ...store.versions(), [key]: first } }),
+        });
         keep({ key, text, version: first });
       },
       forget(key: string): void {
         if (!(key in store.texts())) return;
-        const without = <Value>(all: Readonly<Record<string, Value>>): Record<string, Value> => Object.fromEntries(Object.entries(all).filter(([other]) => other !== key));
+        const without = <Value>(all: Readonly<Record<string, Value>>): Record<string, Value> =>
+          Object.fromEntries(Object.entries(all).filter(([other]) => other !== key));
         patchState(store, { texts: without(store.texts()), versions: without(store.versions()) });
         drop(key);
       },
@@ -88,5 +121,7 @@ function recordOf(noted: string): DraftRecord | undefined {
 function readTheOldWay(): Record<string, string> {
   const kept = readKept(OLD_KEY);
   if (typeof kept !== 'object' || kept === null) return {};
-  return Object.fromEntries(Object.entries(kept).filter((entry): entry is [string, string] => typeof entry[1] === 'string'));
+  return Object.fromEntries(
+    Object.entries(kept).filter((entry): entry is [string, string] => typeof entry[1] === 'string'),
+  );
 }

@@ -4,8 +4,13 @@ import { readKept, writeKept } from './keep';
 
 let store: LocalTexts;
 const before = Object.getOwnPropertyDescriptor(globalThis, 'localStorage');
-beforeEach(() => { store = fakeLocalStorage(); });
-afterEach(() => { if (before === undefined) Reflect.deleteProperty(globalThis, 'localStorage'); else Object.defineProperty(globalThis, 'localStorage', before); });
+beforeEach(() => {
+  store = fakeLocalStorage();
+});
+afterEach(() => {
+  if (before === undefined) Reflect.deleteProperty(globalThis, 'localStorage');
+  else Object.defineProperty(globalThis, 'localStorage', before);
+});
 
 describe('is what is typed kept in the browser?', () => {
   it('what is kept is read again; undefined forgets it', () => {
@@ -34,7 +39,12 @@ describe('is what is typed kept in the browser?', () => {
     expect(readKept('drafts')).toBeUndefined();
   });
   it('no store at all: nothing is read, nothing kept, nothing thrown', () => {
-    Object.defineProperty(globalThis, 'localStorage', { get: () => { throw new Error('switched off'); }, configurable: true });
+    Object.defineProperty(globalThis, 'localStorage', {
+      get: () => {
+        throw new Error('switched off');
+      },
+      configurable: true,
+    });
     expect(readKept('drafts')).toBeUndefined();
     expect(writeKept('drafts', 1)).toBe(false);
   });

@@ -1,6 +1,8 @@
 const PREFIX = 'yellow-pane.';
 
-/** Something kept in this browser, as it was written; undefined when there is nothing or it cannot be read. */
+/**
+ * Something kept in this browser, as it was written; undefined when there is nothing or it cannot be read.
+ */
 export function readKept(key: string): unknown {
   try {
     const text = localStorage.getItem(PREFIX + key);

@@ -7,5 +7,7 @@ export function saveFile(name: string, type: string, text: string): void {
   link.href = address;
   link.download = name;
   link.click();
-  setTimeout(() => { URL.revokeObjectURL(address); }, KEPT_MS);
+  setTimeout(() => {
+    URL.revokeObjectURL(address);
+  }, KEPT_MS);
 }

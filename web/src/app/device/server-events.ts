@@ -1,5 +1,18 @@
 import type { DeviceMessage } from '@yellow-pane/contracts';
-import { EMPTY, type Observable, concatMap, filter, finalize, map, of, race, share, take, tap, timer } from 'rxjs';
+import {
+  EMPTY,
+  type Observable,
+  concatMap,
+  filter,
+  finalize,
+  map,
+  of,
+  race,
+  share,
+  take,
+  tap,
+  timer,
+} from 'rxjs';
 import { sharedStream } from './shared-stream';
 
 const LINE_MS = 1000;
@@ -11,19 +24,25 @@ let isReadBlind = false;
 
 /** Everything the server tells, over the one line of this browser. */
 export const events$ = sharedStream('/api/events', ['change', 'reload', 'began', 'device']).pipe(
-  tap(({ name }) => { if (name === 'open' || name === 'error') isStanding = name === 'open'; }),
-  finalize(() => { isStanding = false; }),
+  tap(({ name }) => {
+    if (name === 'open' || name === 'error') isStanding = name === 'open';
+  }),
+  finalize(() => {
+    isStanding = false;
+  }),
   share({ resetOnRefCountZero: () => timer(LINGER_MS) }),
 );
 
 /** What one device says; undefined when the line to the server is gone. */
 export function saidBy(device: 'laser' | 'plotter' | 'thermometer'): Observable<DeviceMessage | undefined> {
-  return events$.pipe(concatMap(({ name, data }) => {
-    if (name === 'error') return of(undefined);
-    if (name !== 'device') return EMPTY;
-    const message = JSON.parse(data) as DeviceMessage;
-    return message.device === device ? of(message) : EMPTY;
-  }));
+  return events$.pipe(
+    concatMap(({ name, data }) => {
+      if (name === 'error') return of(undefined);
+      if (name !== 'device') return EMPTY;
+      const message = JSON.parse(data) as DeviceMessage;
+      return message.device === device ? of(message) : EMPTY;
+    }),
+  );
 }
 
 /** Reading waits until the line stands, so that nothing falls between the two; not for long. */
@@ -32,7 +51,18 @@ export function lineStands(): Observable<unknown> {
     isReadBlind = false;
     return of(true);
   }
-  return race(events$.pipe(filter(({ name }) => name === 'open'), take(1), map(() => false)), timer(LINE_MS).pipe(map(() => true))).pipe(tap((isBlind) => { isReadBlind = isBlind; }));
+  return race(
+    events$.pipe(
+      filter(({ name }) => name === 'open'),
+      take(1),
+      map(() => false),
+    ),
+    timer(LINE_MS).pipe(map(() => true)),
+  ).pipe(
+    tap((isBlind) => {
+      isReadBlind = isBlind;
+    }),
+  );
 }
 
 /** Whether what was read last was read before the line stood. */

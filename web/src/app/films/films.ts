@@ -1,10 +1,22 @@
-import { ChangeDetectionStrategy, Component, type ElementRef, inject, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  type ElementRef,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { FilmRow } from '@yellow-pane/contracts';
 import { COATING_SOURCE, GLASS_SOURCE, glassRows } from '@yellow-pane/core/glazing';
 import type { Film } from '@yellow-pane/core/job';
 import { formatLengthWithUnit } from '@yellow-pane/core/quantity';
-import { type EdgeHold, FACTOR_SOURCE, type ShadePattern, stressFactor } from '@yellow-pane/core/thermal-stress';
+import {
+  type EdgeHold,
+  FACTOR_SOURCE,
+  type ShadePattern,
+  stressFactor,
+} from '@yellow-pane/core/thermal-stress';
 import { Catalogue } from '../catalogue/catalogue';
 import { Device } from '../device/device';
 import { saveFile } from '../device/save-file';
@@ -13,17 +25,39 @@ import { FilmSwatch } from '../stops/film/film-swatch';
 import { FilmFilesPool } from '../workers/film-files-pool';
 import { SHARES, readFilmForm } from './read-film-form';
 
-const FAMILIES: readonly Film['family'][] = ['solar', 'low emissivity', 'vehicle tint', 'frosted', 'security', 'decor', 'textured wall', 'wrap', 'exterior protection'];
+const FAMILIES: readonly Film['family'][] = [
+  'solar',
+  'low emissivity',
+  'vehicle tint',
+  'frosted',
+  'security',
+  'decor',
+  'textured wall',
+  'wrap',
+  'exterior protection',
+];
 const DIRECTIONS: readonly Film['direction'][] = ['none', 'along the roll', 'one way'];
 const FACES: readonly Film['face'][] = ['room side', 'outside', 'either'];
 const LAYINGS: readonly Film['laying'][] = ['wet', 'dry', 'dry with heat'];
 const HOLDS: readonly EdgeHold[] = ['insulating', 'metal', 'solid'];
-const PATTERNS: readonly ShadePattern[] = ['full sun', 'one side 1/4', 'one side 1/2', 'one side 3/4', 'corner', 'both sides', 'diagonal', 'narrow strip'];
+const PATTERNS: readonly ShadePattern[] = [
+  'full sun',
+  'one side 1/4',
+  'one side 1/2',
+  'one side 3/4',
+  'corner',
+  'both sides',
+  'diagonal',
+  'narrow strip',
+];
 const OF_THE_ROW = ['id', 'version', 'changedBy', 'changedAt'];
 const MOST_BYTES = 5_000_000;
 const MOST_FAULTS = 8;
 
-/** The film catalogue: what there is, adding one's own from a data sheet or a measured spectrum, lists in and out. */
+/**
+ * The film catalogue: what there is, adding one's own from a data sheet or a measured spectrum, lists in and
+ * out.
+ */
 @Component({
   selector: 'yp-films',
   imports: [RouterLink, FilmSwatch],
@@ -44,7 +78,10 @@ export class Films {
   protected readonly glassSource = GLASS_SOURCE.text;
   protected readonly coatingSource = COATING_SOURCE.text;
   protected readonly holds = HOLDS;
-  protected readonly factors = PATTERNS.map((pattern) => ({ pattern, values: HOLDS.map((hold) => stressFactor(pattern, hold)) }));
+  protected readonly factors = PATTERNS.map((pattern) => ({
+    pattern,
+    values: HOLDS.map((hold) => stressFactor(pattern, hold)),
+  }));
   protected readonly factorSource = FACTOR_SOURCE.text;
   protected readonly fault = signal<string | undefined>(undefined);
   protected readonly added = signal<string | undefined>(undefined);
@@ -79,11 +116,25 @@ export class Films {
   }
 
   protected async take(kind: 'csv' | 'json'): Promise<void> {
-    const films = this.catalogue.films().map((row) => Object.fromEntries(Object.entries(row).filter(([key]) => !OF_THE_ROW.includes(key))) as unknown as Film);
-    saveFile(`films.${kind}`, kind === 'csv' ? 'text/csv' : 'application/json', await this.#files.write(films, kind));
+    const films = this.catalogue
+      .films()
+      .map(
+        (row) =>
+          Object.fromEntries(
+            Object.entries(row).filter(([key]) => !OF_THE_ROW.includes(key)),
+          ) as unknown as Film,
+      );
+    saveFile(
+      `films.${kind}`,
+      kind === 'csv' ? 'text/csv' : 'application/json',
+      await this.#files.write(films, kind),
+    );
   }
 
-  /** Brings a list in: what can be read is added, what cannot is named by its line. Films already here by name are left alone. */
+  /**
+   * Brings a list in: what can be read is added, what cannot is named by its line. Films already here by name
+   * are left alone.
+   */
   protected async bring(files: FileList | null): Promise<void> {
     const text = await this.#textOf(files);
     if (text === undefined) return;
@@ -93,7 +144,9 @@ export class Films {
     const { added, objection } = await this.catalogue.addAll(fresh);
     this.broughtIn.set([
       `${added} ${added === 1 ? 'film' : 'films'} brought in${films.length > fresh.length ? `, ${films.length - fresh.length} were here already by name` : ''}.`,
-      ...(objection === undefined ? [] : [objection]), ...faults.slice(0, MOST_FAULTS).map(({ at, says }) => `${at}, ${says}`), ...(faults.length > MOST_FAULTS ? [`and ${faults.length - MOST_FAULTS} more`] : []),
+      ...(objection === undefined ? [] : [objection]),
+      ...faults.slice(0, MOST_FAULTS).map(({ at, says }) => `${at}, ${says}`),
+      ...(faults.length > MOST_FAULTS ? [`and ${faults.length - MOST_FAULTS} more`] : []),
     ]);
   }
 
@@ -103,17 +156,34 @@ export class Films {
     const form = this.form()?.nativeElement;
     if (text === undefined || form === undefined) return;
     const read = await this.#files.spectrum(text);
-    if ('refused' in read) { this.spectrumSays.set(read.refused); return; }
+    if ('refused' in read) {
+      this.spectrumSays.set(read.refused);
+      return;
+    }
     const { visible, solar, uv } = read;
-    const figures: Readonly<Record<string, number>> = { light: visible.transmitted, 'light-out': visible.reflectedFront, 'light-in': visible.reflectedBack, solar: solar.transmitted, 'solar-out': solar.reflectedFront, 'solar-in': solar.reflectedBack, uv: uv.transmitted };
-    for (const [name, share] of Object.entries(figures)) (form.elements.namedItem(name) as HTMLInputElement).value = (share * 100).toFixed(1);
-    this.spectrumSays.set(`Read ${read.lines} lines: light ${this.percent(visible.transmitted)}, sun ${this.percent(solar.transmitted)}, ultraviolet ${this.percent(uv.transmitted)}. Weighted by daylight and the eye, and by the sun's energy.`);
+    const figures: Readonly<Record<string, number>> = {
+      light: visible.transmitted,
+      'light-out': visible.reflectedFront,
+      'light-in': visible.reflectedBack,
+      solar: solar.transmitted,
+      'solar-out': solar.reflectedFront,
+      'solar-in': solar.reflectedBack,
+      uv: uv.transmitted,
+    };
+    for (const [name, share] of Object.entries(figures))
+      (form.elements.namedItem(name) as HTMLInputElement).value = (share * 100).toFixed(1);
+    this.spectrumSays.set(
+      `Read ${read.lines} lines: light ${this.percent(visible.transmitted)}, sun ${this.percent(solar.transmitted)}, ultraviolet ${this.percent(uv.transmitted)}. Weighted by daylight and the eye, and by the sun's energy.`,
+    );
   }
 
   async #textOf(files: FileList | null): Promise<string | undefined> {
     const file = files?.[0];
     if (file === undefined) return undefined;
-    if (file.size > MOST_BYTES) { this.broughtIn.set([`${file.name}: expected at most 5 MB, got ${(file.size / 1e6).toFixed(1)} MB.`]); return undefined; }
+    if (file.size > MOST_BYTES) {
+      this.broughtIn.set([`${file.name}: expected at most 5 MB, got ${(file.size / 1e6).toFixed(1)} MB.`]);
+      return undefined;
+    }
     return file.text();
   }
 }

@@ -1,7 +1,21 @@
 import { describe, expect, it } from '@jest/globals';
 import { SHARES, readFilmForm } from './read-film-form';
 
-const GOOD = { name: 'Slate 20', family: 'tint', use: 'sun', thickness: '50', widths: '1220; 60 in', direction: 'none', reference: 'clear 6', face: 'inside', laying: 'wet', claims: '', handling: '', light: '20', solar: '18,5' };
+const GOOD = {
+  name: 'Slate 20',
+  family: 'tint',
+  use: 'sun',
+  thickness: '50',
+  widths: '1220; 60 in',
+  direction: 'none',
+  reference: 'clear 6',
+  face: 'inside',
+  laying: 'wet',
+  claims: '',
+  handling: '',
+  light: '20',
+  solar: '18,5',
+};
 const form = (more: Readonly<Record<string, string>> = {}): FormData => {
   const data = new FormData();
   for (const [name, value] of Object.entries({ ...GOOD, ...more })) data.set(name, value);
@@ -10,25 +24,64 @@ const form = (more: Readonly<Record<string, string>> = {}): FormData => {
 
 describe('is a film read as it stands on its data sheet?', () => {
   it('percent as shares, decimal comma, widths in either unit to the nanometre', () => {
-    expect(readFilmForm(form())).toMatchObject({ name: 'Slate 20', thickness_um: 50, visibleTransmitted: 0.2, solarTransmitted: 0.185, widths_nm: [1_220_000_000, 1_524_000_000], invented: false });
+    expect(readFilmForm(form())).toMatchObject({
+      name: 'Slate 20',
+      thickness_um: 50,
+      visibleTransmitted: 0.2,
+      solarTransmitted: 0.185,
+      widths_nm: [1_220_000_000, 1_524_000_000],
+      invented: false,
+    });
   });
   it('what is left empty is unknown, not nothing', () => {
     const film = readFilmForm(form({ light: '' }));
     if (typeof film === 'string') throw new Error(film);
-    expect([film.visibleTransmitted, film.emissivity, film.workMin_C, film.opening_nm]).toEqual([null, null, null, null]);
+    expect([film.visibleTransmitted, film.emissivity, film.workMin_C, film.opening_nm]).toEqual([
+      null,
+      null,
+      null,
+      null,
+    ]);
   });
-  it('0 and 100 % are figures', () => { expect(readFilmForm(form({ uv: '0', haze: '100%' }))).toMatchObject({ uvTransmitted: 0, haze: 1 }); });
+  it('0 and 100 % are figures', () => {
+    expect(readFilmForm(form({ uv: '0', haze: '100%' }))).toMatchObject({ uvTransmitted: 0, haze: 1 });
+  });
   it.each([
     ['name', { name: ' ' }, 'Name: expected the name on the data sheet, got nothing.'],
     ['thickness of nothing', { thickness: '' }, 'Thickness: expected more than 0 to 10000 µm, got “”.'],
-    ['thickness below nothing', { thickness: '-3' }, 'Thickness: expected more than 0 to 10000 µm, got “-3”.'],
+    [
+      'thickness below nothing',
+      { thickness: '-3' },
+      'Thickness: expected more than 0 to 10000 µm, got “-3”.',
+    ],
     ['no width', { widths: '' }, 'Roll widths: expected at least one width, got nothing.'],
-    ['a width that is none', { widths: '1220; wide' }, 'Roll widths: expected widths up to 5 m with semicolons between, such as 1220; 1524 or 60 in; 72 in, got “wide”.'],
-    ['a width in metres typed as millimetres', { widths: '152400' }, 'Roll widths: expected widths up to 5 m with semicolons between, such as 1220; 1524 or 60 in; 72 in, got “152400”.'],
+    [
+      'a width that is none',
+      { widths: '1220; wide' },
+      'Roll widths: expected widths up to 5 m with semicolons between, such as 1220; 1524 or 60 in; 72 in, got “wide”.',
+    ],
+    [
+      'a width in metres typed as millimetres',
+      { widths: '152400' },
+      'Roll widths: expected widths up to 5 m with semicolons between, such as 1220; 1524 or 60 in; 72 in, got “152400”.',
+    ],
     ['light over all there is', { light: '120' }, 'Light kept: expected 0 to 100 %, got “120”.'],
     ['words for a share', { solar: 'a lot' }, 'Sun kept: expected 0 to 100 %, got “a lot”.'],
-    ['colder than any film is laid', { 'work-min': '-60' }, 'Work between: expected -40 to 80 °C, got “-60”.'],
-    ['an opening that is no length', { opening: 'small' }, 'Widest clear opening: expected a length such as 12 or 1/2 in, got “small”.'],
-  ])('%s: the field, what came and what is expected', (_what, more, says) => { expect(readFilmForm(form(more))).toBe(says); });
-  it('each share has a field of its own', () => { expect(new Set(SHARES.map(({ name }) => name)).size).toBe(SHARES.length); expect(new Set(SHARES.map(({ key }) => key)).size).toBe(SHARES.length); });
+    [
+      'colder than any film is laid',
+      { 'work-min': '-60' },
+      'Work between: expected -40 to 80 °C, got “-60”.',
+    ],
+    [
+      'an opening that is no length',
+      { opening: 'small' },
+      'Widest clear opening: expected a length such as 12 or 1/2 in, got “small”.',
+    ],
+  ])('%s: the field, what came and what is expected', (_what, more, says) => {
+    expect(readFilmForm(form(more))).toBe(says);
+  });
+  it('each share has a field of its own', () => {
+    expect(new Set(SHARES.map(({ name }) => name)).size).toBe(SHARES.length);
+    expect(new Set(SHARES.map(({ key }) => key)).size).toBe(SHARES.length);
+  });
 });

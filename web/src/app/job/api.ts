@@ -1,4 +1,23 @@
-import type { AcceptedChange, Change, FilmRow, Forecast, JobState, JobSummary, LaserCommand, LaserState, PlotterCommand, PlotterState, Problem, RateRow, RollRow, SupplyRow, StockItem, ThermometerCommand, ThermometerState, WeatherScenario } from '@yellow-pane/contracts';
+import type {
+  AcceptedChange,
+  Change,
+  FilmRow,
+  Forecast,
+  JobState,
+  JobSummary,
+  LaserCommand,
+  LaserState,
+  PlotterCommand,
+  PlotterState,
+  Problem,
+  RateRow,
+  RollRow,
+  SupplyRow,
+  StockItem,
+  ThermometerCommand,
+  ThermometerState,
+  WeatherScenario,
+} from '@yellow-pane/contracts';
 import type { Film, Roll } from '@yellow-pane/core/job';
 
 /** The server said no, in its own words. */
@@ -13,13 +32,19 @@ export class ServerRefusal extends Error {
 export class ServerGone extends Error {}
 
 async function ask<Answer>(path: string, init: RequestInit = {}): Promise<Answer> {
-  const answer = await fetch(path, init).catch(() => { throw new ServerGone(path); });
+  const answer = await fetch(path, init).catch(() => {
+    throw new ServerGone(path);
+  });
   if (answer.ok) return (await answer.json()) as Answer;
   if (!(answer.headers.get('Content-Type') ?? '').includes('problem+json')) throw new ServerGone(path);
   throw new ServerRefusal((await answer.json()) as Problem);
 }
 
-const json = (method: string, body: unknown, headers: Record<string, string> = {}): RequestInit => ({ method, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json', ...headers } });
+const json = (method: string, body: unknown, headers: Record<string, string> = {}): RequestInit => ({
+  method,
+  body: JSON.stringify(body),
+  headers: { 'Content-Type': 'application/json', ...headers },
+});
 
 export interface BackupFacts {
   readonly name: string;
@@ -58,29 +83,57 @@ export const api = {
   },
   laser: (command: LaserCommand) => ask<LaserState>('/api/bench/laser', json('POST', command)),
   laserState: () => ask<LaserState>('/api/bench/laser'),
-  thermometer: (command: ThermometerCommand) => ask<ThermometerState>('/api/bench/thermometer', json('POST', command)),
+  thermometer: (command: ThermometerCommand) =>
+    ask<ThermometerState>('/api/bench/thermometer', json('POST', command)),
   thermometerState: () => ask<ThermometerState>('/api/bench/thermometer'),
-  weather: (latitude: number, longitude: number, altitude: number) => ask<Forecast>(`/api/weather?latitude=${latitude}&longitude=${longitude}&altitude=${altitude}`),
+  weather: (latitude: number, longitude: number, altitude: number) =>
+    ask<Forecast>(`/api/weather?latitude=${latitude}&longitude=${longitude}&altitude=${altitude}`),
   weatherState: () => ask<{ readonly scenario: WeatherScenario }>('/api/bench/weather'),
-  playWeather: (scenario: WeatherScenario) => ask<{ readonly scenario: WeatherScenario }>('/api/bench/weather', json('POST', { scenario })),
+  playWeather: (scenario: WeatherScenario) =>
+    ask<{ readonly scenario: WeatherScenario }>('/api/bench/weather', json('POST', { scenario })),
   plotter: (command: PlotterCommand) => ask<PlotterState>('/api/bench/plotter', json('POST', command)),
   plotterState: () => ask<PlotterState>('/api/bench/plotter'),
   hpgl: async (jobId: string, planId: string, rollId: string): Promise<string> => {
-    const answer = await fetch(`/api/jobs/${jobId}/cut-plans/${planId}/hpgl/${rollId}`).catch(() => { throw new ServerGone('hpgl'); });
+    const answer = await fetch(`/api/jobs/${jobId}/cut-plans/${planId}/hpgl/${rollId}`).catch(() => {
+      throw new ServerGone('hpgl');
+    });
     if (!answer.ok) throw new ServerGone('hpgl');
     return answer.text();
   },
   backups: () => ask<BackupList>('/api/backups'),
   backUp: () => ask<BackupFacts>('/api/backups', json('POST', {})),
   stock: () => ask<readonly StockItem[]>('/api/stock'),
-  saveRoll: (id: string, who: string, roll: Roll, version?: number) => ask<RollRow>(`/api/rolls/${id}`, json('PUT', { who, roll }, version === undefined ? {} : { 'If-Match': `"${version}"` })),
-  sendPhoto: (jobId: string, id: string, picture: Blob) => ask<{ readonly width_px: number; readonly height_px: number; readonly bytes: number }>(`/api/jobs/${jobId}/photos/${id}`, { method: 'PUT', body: picture, headers: { 'Content-Type': 'application/octet-stream' } }),
-  duplicate: (jobId: string, copy: { readonly id: string; readonly changeId: string; readonly session: string; readonly who: string; readonly name: string }) => ask<AcceptedChange>(`/api/jobs/${jobId}/duplicate`, json('POST', copy)),
+  saveRoll: (id: string, who: string, roll: Roll, version?: number) =>
+    ask<RollRow>(
+      `/api/rolls/${id}`,
+      json('PUT', { who, roll }, version === undefined ? {} : { 'If-Match': `"${version}"` }),
+    ),
+  sendPhoto: (jobId: string, id: string, picture: Blob) =>
+    ask<{ readonly width_px: number; readonly height_px: number; readonly bytes: number }>(
+      `/api/jobs/${jobId}/photos/${id}`,
+      { method: 'PUT', body: picture, headers: { 'Content-Type': 'application/octet-stream' } },
+    ),
+  duplicate: (
+    jobId: string,
+    copy: {
+      readonly id: string;
+      readonly changeId: string;
+      readonly session: string;
+      readonly who: string;
+      readonly name: string;
+    },
+  ) => ask<AcceptedChange>(`/api/jobs/${jobId}/duplicate`, json('POST', copy)),
   films: () => ask<readonly FilmRow[]>('/api/films'),
-  saveFilm: (id: string, who: string, film: Film) => ask<FilmRow>(`/api/films/${id}`, json('PUT', { who, film })),
+  saveFilm: (id: string, who: string, film: Film) =>
+    ask<FilmRow>(`/api/films/${id}`, json('PUT', { who, film })),
   loadExampleFilms: (who: string) => ask<readonly FilmRow[]>('/api/films/example', json('POST', { who })),
   rates: () => ask<readonly RateRow[]>('/api/rates'),
   supplies: () => ask<readonly SupplyRow[]>('/api/supplies'),
-  saveSupply: ({ key, version }: SupplyRow, have: number, who: string) => ask<SupplyRow>(`/api/supplies/${key}`, json('PUT', { who, have }, { 'If-Match': `"${version}"` })),
-  saveRate: (rate: RateRow, who: string) => ask<RateRow>(`/api/rates/${rate.key}`, json('PUT', { who, value: rate.value, mark: rate.mark }, { 'If-Match': `"${rate.version}"` })),
+  saveSupply: ({ key, version }: SupplyRow, have: number, who: string) =>
+    ask<SupplyRow>(`/api/supplies/${key}`, json('PUT', { who, have }, { 'If-Match': `"${version}"` })),
+  saveRate: (rate: RateRow, who: string) =>
+    ask<RateRow>(
+      `/api/rates/${rate.key}`,
+      json('PUT', { who, value: rate.value, mark: rate.mark }, { 'If-Match': `"${rate.version}"` }),
+    ),
 };

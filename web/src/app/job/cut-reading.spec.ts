@@ -11,19 +11,86 @@ const DEMO = DEMO_CHANGES.filter(({ jobId }) => jobId === DEMO_JOB_ID).flatMap((
 function opened() {
   const job = openJob(DEMO, EXAMPLE_FILMS);
   const [reading, cut, desk] = [job.get(JobReading), job.get(CutReading), job.get(JobDesk)];
-  const surfaceOf = (tag: string) => { const found = reading.surfaces().find((own) => own.tag === tag); if (found === undefined) throw new Error(tag); return found; };
-  const applicationOf = (tag: string) => { const [found] = reading.applicationsOf(surfaceOf(tag).id); if (found === undefined) throw new Error(tag); return found; };
-  const blanksOf = (tag: string) => { const today = cut.blankOf(applicationOf(tag)); if (today.kind === 'none') throw new Error(`${tag}: ${today.reason}`); return today.blanks; };
+  const surfaceOf = (tag: string) => {
+    const found = reading.surfaces().find((own) => own.tag === tag);
+    if (found === undefined) throw new Error(tag);
+    return found;
+  };
+  const applicationOf = (tag: string) => {
+    const [found] = reading.applicationsOf(surfaceOf(tag).id);
+    if (found === undefined) throw new Error(tag);
+    return found;
+  };
+  const blanksOf = (tag: string) => {
+    const today = cut.blankOf(applicationOf(tag));
+    if (today.kind === 'none') throw new Error(`${tag}: ${today.reason}`);
+    return today.blanks;
+  };
   /** Puts the blanks of a surface on a plan, as they are now. */
   const lay = (tag: string) => {
     const { inputsHash, blanks } = blanksOf(tag);
-    desk.do('laid out', blanks.map((blank, drop) => desk.put('cutPiece', { planId: 'PLAN', rollId: 'R', applicationId: applicationOf(tag).id, drop: drop + 1, dropOf: blanks.length, tag, position: drop, level: 0, x_nm: 0, y_nm: 0, across_nm: Math.round(blank.width_mm * 1e6), along_nm: Math.round(blank.height_mm * 1e6), turned: false, flipped: false, phase_nm: 0, outline: null, notch_nm: 0, sector: null, topAlong: false, pinned: false, inputsHash, cutAt: null, spoiledAt: null })));
-    desk.do('a plan', [desk.put('cutPlan', { filmId: applicationOf(tag).filmId, mode: 'by hand', stages: 3, gap_nm: 0, endWaste_nm: 0, mostSheet_nm: null, objective: 'money', liner: 'up', edgeMust: false, lengthUsed_nm: 1, bound_nm: 0, filmCost: 0, cost: 0, filmBound: 0, stopped: 'limit' }, 'PLAN')]);
+    desk.do(
+      'laid out',
+      blanks.map((blank, drop) =>
+        desk.put('cutPiece', {
+          planId: 'PLAN',
+          rollId: 'R',
+          applicationId: applicationOf(tag).id,
+          drop: drop + 1,
+          dropOf: blanks.length,
+          tag,
+          position: drop,
+          level: 0,
+          x_nm: 0,
+          y_nm: 0,
+          across_nm: Math.round(blank.width_mm * 1e6),
+          along_nm: Math.round(blank.height_mm * 1e6),
+          turned: false,
+          flipped: false,
+          phase_nm: 0,
+          outline: null,
+          notch_nm: 0,
+          sector: null,
+          topAlong: false,
+          pinned: false,
+          inputsHash,
+          cutAt: null,
+          spoiledAt: null,
+        }),
+      ),
+    );
+    desk.do('a plan', [
+      desk.put(
+        'cutPlan',
+        {
+          filmId: applicationOf(tag).filmId,
+          mode: 'by hand',
+          stages: 3,
+          gap_nm: 0,
+          endWaste_nm: 0,
+          mostSheet_nm: null,
+          objective: 'money',
+          liner: 'up',
+          edgeMust: false,
+          lengthUsed_nm: 1,
+          bound_nm: 0,
+          filmCost: 0,
+          cost: 0,
+          filmBound: 0,
+          stopped: 'limit',
+        },
+        'PLAN',
+      ),
+    ]);
   };
   const remeasure = (tag: string, by_mm: number) => {
-    const measure = reading.measuresOf(surfaceOf(tag).id).find(({ fromPoint, toPoint }) => fromPoint === 'tl' && toPoint === 'tr');
+    const measure = reading
+      .measuresOf(surfaceOf(tag).id)
+      .find(({ fromPoint, toPoint }) => fromPoint === 'tl' && toPoint === 'tr');
     if (measure === undefined) throw new Error(tag);
-    desk.do('measured again', [desk.set('measure', measure.id, { value_nm: measure.value_nm + by_mm * 1e6 })]);
+    desk.do('measured again', [
+      desk.set('measure', measure.id, { value_nm: measure.value_nm + by_mm * 1e6 }),
+    ]);
   };
   return { reading, cut, desk, surfaceOf, applicationOf, blanksOf, lay, remeasure };
 }
@@ -37,13 +104,21 @@ describe('what is cut for the surfaces of the demo?', () => {
   });
   it('a surface that is not measured has none, and says what is missing', () => {
     const { cut, applicationOf, desk, reading, surfaceOf } = opened();
-    desk.do('measures gone', reading.measuresOf(surfaceOf('SW1').id).map(({ id }) => desk.remove('measure', id)));
-    expect(cut.blankOf(applicationOf('SW1'))).toMatchObject({ kind: 'none', reason: expect.stringContaining('missing') });
+    desk.do(
+      'measures gone',
+      reading.measuresOf(surfaceOf('SW1').id).map(({ id }) => desk.remove('measure', id)),
+    );
+    expect(cut.blankOf(applicationOf('SW1'))).toMatchObject({
+      kind: 'none',
+      reason: expect.stringContaining('missing'),
+    });
   });
   it('a wall wider than the roll is cut in drops, numbered as they are hung', () => {
     const { blanks } = opened().blanksOf('WL1');
     expect(blanks.length).toBeGreaterThan(1);
-    const widest = Math.max(...(EXAMPLE_FILMS.find(({ id }) => id === opened().applicationOf('WL1').filmId)?.film.widths_nm ?? []));
+    const widest = Math.max(
+      ...(EXAMPLE_FILMS.find(({ id }) => id === opened().applicationOf('WL1').filmId)?.film.widths_nm ?? []),
+    );
     for (const { width_mm } of blanks) expect(width_mm * 1e6).toBeLessThanOrEqual(widest);
   });
   it('a column that tapers is cut as a sector, one that does not as a rectangle', () => {
@@ -80,15 +155,26 @@ describe('when does what is laid out no longer hold?', () => {
   it('when the allowance of its way of fitting changes for this job', () => {
     const { lay, cut, applicationOf, desk } = opened();
     lay('SW1');
-    desk.do('allowance', [desk.put('jobAllowance', { method: 'trim in place', top_nm: 40e6, right_nm: 40e6, bottom_nm: 40e6, left_nm: 40e6 })]);
+    desk.do('allowance', [
+      desk.put('jobAllowance', {
+        method: 'trim in place',
+        top_nm: 40e6,
+        right_nm: 40e6,
+        bottom_nm: 40e6,
+        left_nm: 40e6,
+      }),
+    ]);
     expect(cut.isStale(applicationOf('SW1').id)).toBe(true);
   });
   it('when the wall is to be hung with other seams, which makes other drops', () => {
     const { lay, cut, applicationOf, desk } = opened();
     lay('WL1');
     const { id } = applicationOf('WL1');
-    const placing = cut.seamOf(applicationOf('WL1')).placing === 'equal drops' ? 'full width and strip' : 'equal drops';
-    desk.do('seams', [desk.put('seamChoice', { applicationId: id, kind: null, placing, match: null, firstDrop: null })]);
+    const placing =
+      cut.seamOf(applicationOf('WL1')).placing === 'equal drops' ? 'full width and strip' : 'equal drops';
+    desk.do('seams', [
+      desk.put('seamChoice', { applicationId: id, kind: null, placing, match: null, firstDrop: null }),
+    ]);
     expect(cut.isStale(id)).toBe(true);
   });
   it('a spoiled piece is no longer one of its pieces', () => {
@@ -103,7 +189,10 @@ describe('when does what is laid out no longer hold?', () => {
 });
 
 describe('is it said when film is cut and its surface is another now?', () => {
-  const cutNow = ({ desk, cut, applicationOf }: ReturnType<typeof opened>, tag: string) => { for (const { id } of cut.piecesFor(applicationOf(tag).id)) desk.do('cut', [desk.set('cutPiece', id, { cutAt: '2026-11-27T11:30:00Z' })]); };
+  const cutNow = ({ desk, cut, applicationOf }: ReturnType<typeof opened>, tag: string) => {
+    for (const { id } of cut.piecesFor(applicationOf(tag).id))
+      desk.do('cut', [desk.set('cutPiece', id, { cutAt: '2026-11-27T11:30:00Z' })]);
+  };
   it('not before it is cut, nor when nothing changed; 15 mm more at the top says what it was cut to and what it would be', () => {
     const job = opened();
     job.lay('SW1');
@@ -116,7 +205,9 @@ describe('is it said when film is cut and its surface is another now?', () => {
     const [changed] = job.cut.allChangedAfterCut();
     expect(changed).toMatchObject({ tag: 'SW1', surfaceId: job.surfaceOf('SW1').id });
     expect((changed?.now?.width_mm ?? 0) - (changed?.was.width_mm ?? 0)).toBeGreaterThan(2);
-    expect(cutAlarm(changed === undefined ? [] : [changed], 'metric')).toMatch(/^SW1 was cut 1\d\d\d.* mm × .* on 2026-11-27; today it would be/);
+    expect(cutAlarm(changed === undefined ? [] : [changed], 'metric')).toMatch(
+      /^SW1 was cut 1\d\d\d.* mm × .* on 2026-11-27; today it would be/,
+    );
   });
   it('at the keystroke: by a check of what is being typed, before anything is taken over', () => {
     const job = opened();
@@ -133,15 +224,28 @@ describe('whose are allowances, and who gets no seam?', () => {
     const { lay, cut, applicationOf, desk } = opened();
     lay('A-D1');
     lay('A-E1');
-    desk.do('22 over', [desk.set('application', applicationOf('A-D1').id, { over: { top_nm: 22e6, right_nm: 13e6, bottom_nm: 22e6, left_nm: 13e6 } })]);
-    expect([cut.isStale(applicationOf('A-D1').id), cut.isStale(applicationOf('A-E1').id)]).toEqual([true, false]);
+    desk.do('22 over', [
+      desk.set('application', applicationOf('A-D1').id, {
+        over: { top_nm: 22e6, right_nm: 13e6, bottom_nm: 22e6, left_nm: 13e6 },
+      }),
+    ]);
+    expect([cut.isStale(applicationOf('A-D1').id), cut.isStale(applicationOf('A-E1').id)]).toEqual([
+      true,
+      false,
+    ]);
   });
   it('curved glass too high for the roll stays one piece, and says what would do', () => {
     const { blanksOf, desk, applicationOf } = opened();
-    desk.do('more over', [desk.set('application', applicationOf('A-D1').id, { over: { top_nm: 300e6, right_nm: 13e6, bottom_nm: 300e6, left_nm: 13e6 } })]);
+    desk.do('more over', [
+      desk.set('application', applicationOf('A-D1').id, {
+        over: { top_nm: 300e6, right_nm: 13e6, bottom_nm: 300e6, left_nm: 13e6 },
+      }),
+    ]);
     const { blanks, tooWide, notes } = blanksOf('A-D1');
     expect(blanks).toHaveLength(1);
     expect(tooWide?.by_mm).toBeGreaterThan(0);
-    expect(notes.join(' ')).toMatch(/Short by [\d.]+ mm: take \d+ mm over at top and bottom, or a wider roll/);
+    expect(notes.join(' ')).toMatch(
+      /Short by [\d.]+ mm: take \d+ mm over at top and bottom, or a wider roll/,
+    );
   });
 });

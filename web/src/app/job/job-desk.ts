@@ -8,7 +8,10 @@ import { type OpenConflict, type PendingChange, opsToTakeBack, seenVersion } fro
 import { JobActions, jobFeature } from './job.feature';
 import { rowIn, rowsIn } from './tables';
 
-/** Where screens do things to the open job: each doing is one change, seen at once, sent when it can be, undoable. */
+/**
+ * Where screens do things to the open job: each doing is one change, seen at once, sent when it can be,
+ * undoable.
+ */
 @Injectable({ providedIn: 'root' })
 export class JobDesk {
   readonly #store = inject(Store);
@@ -27,7 +30,10 @@ export class JobDesk {
     this.#store.dispatch(JobActions.close());
   }
 
-  /** Does several things as one, with what hangs on what is removed. Nothing happens when there is nothing to do. */
+  /**
+   * Does several things as one, with what hangs on what is removed. Nothing happens when there is nothing to
+   * do.
+   */
   do(label: string, ops: readonly Op[]): void {
     if (ops.length > 0) this.#make(label, this.#withConsequences(ops), 'person');
   }
@@ -36,9 +42,18 @@ export class JobDesk {
     return { op: 'put', table, id, fields } as unknown as PutOp<Table> & Op;
   }
 
-  /** @param seen the version of the row that the person saw when beginning, 0 when there was none; left out: the one that is there now */
+  /**
+   * @param seen the version of the row that the person saw when beginning, 0 when there was none; left out:
+   * the one that is there now
+   */
   set<Table extends JobTable>(table: Table, id: string, fields: Partial<FieldsOf<Table>>, seen?: number): Op {
-    return { op: 'set', table, id, baseVersion: Math.min(seen ?? Infinity, seenVersion(this.state(), table, id, Object.keys(fields))), fields } as unknown as Op;
+    return {
+      op: 'set',
+      table,
+      id,
+      baseVersion: Math.min(seen ?? Infinity, seenVersion(this.state(), table, id, Object.keys(fields))),
+      fields,
+    } as unknown as Op;
   }
 
   remove(table: JobTable, id: string): Op {
@@ -60,7 +75,9 @@ export class JobDesk {
     this.#store.dispatch(JobActions.decided({ conflict }));
     if (whose === 'theirs') return;
     const versions = new Map(conflict.conflicts.map(({ id, version }) => [id, version]));
-    const ops = conflict.pending.change.ops.map((op): Op => (op.op === 'put' ? op : { ...op, baseVersion: Math.max(versions.get(op.id) ?? 0, op.baseVersion) }));
+    const ops = conflict.pending.change.ops.map((op): Op =>
+      op.op === 'put' ? op : { ...op, baseVersion: Math.max(versions.get(op.id) ?? 0, op.baseVersion) },
+    );
     this.#make(conflict.pending.label, ops, 'person');
   }
 
@@ -82,9 +99,16 @@ export class JobDesk {
     const named = new Set(ops.flatMap((op) => (op.op === 'remove' ? [op.id] : [])));
     return ops.flatMap((op) => {
       if (op.op !== 'remove') return [op];
-      const more = consequencesOf(op.table, op.id, (table) => rowsIn(this.view(), table)).filter(({ id }) => !named.has(id));
+      const more = consequencesOf(op.table, op.id, (table) => rowsIn(this.view(), table)).filter(
+        ({ id }) => !named.has(id),
+      );
       for (const { id, cleared } of more) if (cleared === undefined) named.add(id);
-      return [...more.map(({ table, id, cleared }) => (cleared === undefined ? this.remove(table, id) : this.set(table, id, { [cleared]: null }))), op];
+      return [
+        ...more.map(({ table, id, cleared }) =>
+          cleared === undefined ? this.remove(table, id) : this.set(table, id, { [cleared]: null }),
+        ),
+        op,
+      ];
     });
   }
 

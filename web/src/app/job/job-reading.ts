@@ -25,15 +25,28 @@ export class JobReading {
   readonly surfaces = computed(() => this.#rows('surface').sort(byPosition));
   readonly surfaceById = computed(() => new Map(this.surfaces().map((surface) => [surface.id, surface])));
   readonly #measures = computed(() => grouped(this.#rows('measure'), ({ surfaceId }) => surfaceId));
-  readonly #parts = computed(() => grouped(this.#rows('part').sort(byPosition), ({ surfaceId }) => surfaceId));
-  readonly #photos = computed(() => grouped(this.#rows('photo').sort(byPosition), ({ surfaceId }) => surfaceId));
+  readonly #parts = computed(() =>
+    grouped(this.#rows('part').sort(byPosition), ({ surfaceId }) => surfaceId),
+  );
+  readonly #photos = computed(() =>
+    grouped(this.#rows('photo').sort(byPosition), ({ surfaceId }) => surfaceId),
+  );
   readonly #siteFacts = computed(() => new Map(this.#rows('siteFacts').map((row) => [row.surfaceId, row])));
   readonly #wallFacts = computed(() => new Map(this.#rows('wallFacts').map((row) => [row.surfaceId, row])));
   readonly #briefs = computed(() => new Map(this.#rows('filmBrief').map((row) => [row.placeId, row])));
-  readonly #repeats = computed(() => grouped(this.surfaces().filter(({ sameAsId }) => sameAsId !== null), ({ sameAsId }) => sameAsId ?? ''));
-  readonly #applications = computed(() => grouped(this.#rows('application').sort(byPosition), ({ surfaceId }) => surfaceId));
+  readonly #repeats = computed(() =>
+    grouped(
+      this.surfaces().filter(({ sameAsId }) => sameAsId !== null),
+      ({ sameAsId }) => sameAsId ?? '',
+    ),
+  );
+  readonly #applications = computed(() =>
+    grouped(this.#rows('application').sort(byPosition), ({ surfaceId }) => surfaceId),
+  );
   readonly applications = computed(() => this.#rows('application').sort(byPosition));
-  readonly #seamChoices = computed(() => new Map(this.#rows('seamChoice').map((row) => [row.applicationId, row])));
+  readonly #seamChoices = computed(
+    () => new Map(this.#rows('seamChoice').map((row) => [row.applicationId, row])),
+  );
   readonly #allowances = computed(() => new Map(this.#rows('jobAllowance').map((row) => [row.method, row])));
   readonly plans = computed(() => this.#rows('cutPlan'));
   readonly cutRolls = computed(() => this.#rows('cutRoll').sort(byPosition));
@@ -45,7 +58,12 @@ export class JobReading {
   readonly #pieces = computed(() => grouped(this.#rows('cutPiece').sort(byPosition), ({ planId }) => planId));
   readonly #work = computed(() => grouped(this.#rows('workRecord'), ({ applicationId }) => applicationId));
   /** Applications that lie on a plan that still stands. */
-  readonly laidIds = computed(() => new Set(this.plans().flatMap((plan) => this.piecesOf(plan.id).map(({ applicationId }) => applicationId))));
+  readonly laidIds = computed(
+    () =>
+      new Set(
+        this.plans().flatMap((plan) => this.piecesOf(plan.id).map(({ applicationId }) => applicationId)),
+      ),
+  );
 
   measuresOf(surfaceId: string): readonly RowOf<'measure'>[] {
     return this.#measures().get(surfaceId) ?? NONE;
@@ -67,10 +85,17 @@ export class JobReading {
     return this.#wallFacts().get(surfaceId);
   }
 
-  /** What the customer asks for where the surface is: of its place, or of the nearest place round it that has a brief. */
+  /**
+   * What the customer asks for where the surface is: of its place, or of the nearest place round it that has
+   * a brief.
+   */
   briefFor({ placeId }: Pick<RowOf<'surface'>, 'placeId'>): RowOf<'filmBrief'> | undefined {
     const seen = new Set<string>();
-    for (let id: string | null = placeId; id !== null && !seen.has(id); id = this.placeById().get(id)?.parentId ?? null) {
+    for (
+      let id: string | null = placeId;
+      id !== null && !seen.has(id);
+      id = this.placeById().get(id)?.parentId ?? null
+    ) {
       seen.add(id);
       const brief = this.#briefs().get(id);
       if (brief !== undefined) return brief;
@@ -124,14 +149,22 @@ export class JobReading {
     const within_mm = this.determinedWithin_mm();
     const of = [surface.shape, surface.corners, wall, within_mm, ...parts, ...measures];
     const known = this.#checks.get(surfaceId);
-    if (known !== undefined && known.of.length === of.length && of.every((row, index) => row === known.of[index])) return known.check;
+    if (
+      known !== undefined &&
+      known.of.length === of.length &&
+      of.every((row, index) => row === known.of[index])
+    )
+      return known.check;
     const check = checked(() => checkSurface(surfaceInputOf(surface, measures, parts, wall, within_mm)));
     this.#checks.set(surfaceId, { of, check });
     return check;
   }
 
   #rows<Table extends JobTable>(table: Table): RowOf<Table>[] {
-    const { ids, entities } = this.#view()[table] as { readonly ids: readonly (string | number)[]; readonly entities: Readonly<Record<string, RowOf<Table> | undefined>> };
+    const { ids, entities } = this.#view()[table] as {
+      readonly ids: readonly (string | number)[];
+      readonly entities: Readonly<Record<string, RowOf<Table> | undefined>>;
+    };
     return ids.map((id) => entities[id]).filter((row) => row !== undefined);
   }
 }
@@ -141,16 +174,27 @@ export function checked(check: () => SurfaceCheck): SurfaceCheck {
   try {
     return check();
   } catch (error) {
-    if (error instanceof CoreError) return { state: 'impossible', says: `One measure cannot be: ${error.data.got}; expected ${error.data.expected}.`, suspects: [] };
+    if (error instanceof CoreError)
+      return {
+        state: 'impossible',
+        says: `One measure cannot be: ${error.data.got}; expected ${error.data.expected}.`,
+        suspects: [],
+      };
     throw error;
   }
 }
 
-function byPosition(a: { readonly position: number; readonly id: string }, b: { readonly position: number; readonly id: string }): number {
+function byPosition(
+  a: { readonly position: number; readonly id: string },
+  b: { readonly position: number; readonly id: string },
+): number {
   return a.position - b.position || (a.id < b.id ? -1 : 1);
 }
 
-function grouped<Item>(items: readonly Item[], keyOf: (item: Item) => string): ReadonlyMap<string, readonly Item[]> {
+function grouped<Item>(
+  items: readonly Item[],
+  keyOf: (item: Item) => string,
+): ReadonlyMap<string, readonly Item[]> {
   const groups = new Map<string, Item[]>();
   for (const item of items) {
     const group = groups.get(keyOf(item));

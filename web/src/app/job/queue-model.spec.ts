@@ -6,7 +6,21 @@ import { v7 as newId } from 'uuid';
 import { browserStore } from '../device/browser-store';
 import { type LocalTexts, fakeLocalStorage } from '../testing/local-storage';
 import { ModelServer, SURFACE } from '../testing/model-server';
-import { type OpenConflict, type OpenJob, type PendingChange, accepted, adopted, decided, did, opened, opening, refused, seenVersion, takenUp, trying } from './job-state';
+import {
+  type OpenConflict,
+  type OpenJob,
+  type PendingChange,
+  accepted,
+  adopted,
+  decided,
+  did,
+  opened,
+  opening,
+  refused,
+  seenVersion,
+  takenUp,
+  trying,
+} from './job-state';
 import { WaitingWrites } from './waiting-writes';
 
 const SESSIONS = Number(process.env['QUEUE_SESSIONS'] ?? 400);
@@ -29,19 +43,30 @@ let refuses = false;
 const living = new Set<string>();
 beforeEach(() => {
   living.clear();
-  const locks = { query: () => Promise.resolve({ held: [...living].map((tab) => ({ name: `yellow-pane tab ${tab}` })) }), request: (_name: string, run: () => Promise<unknown>) => run() };
+  const locks = {
+    query: () => Promise.resolve({ held: [...living].map((tab) => ({ name: `yellow-pane tab ${tab}` })) }),
+    request: (_name: string, run: () => Promise<unknown>) => run(),
+  };
   Object.defineProperty(globalThis.navigator, 'locks', { value: locks, configurable: true });
   for (const verb of ['put', 'delete'] as const) {
     const real = IDBObjectStore.prototype[verb] as (this: IDBObjectStore, ...asked: unknown[]) => IDBRequest;
-    jest.spyOn(IDBObjectStore.prototype, verb).mockImplementation(function does(this: IDBObjectStore, ...asked: unknown[]) {
+    jest.spyOn(IDBObjectStore.prototype, verb).mockImplementation(function does(
+      this: IDBObjectStore,
+      ...asked: unknown[]
+    ) {
       if (refuses) throw new DOMException('full', 'QuotaExceededError');
       return real.apply(this, asked) as never;
     });
   }
 });
-afterEach(() => { jest.restoreAllMocks(); });
+afterEach(() => {
+  jest.restoreAllMocks();
+});
 
-/** One tab: the queue of the page on the storage of its browser. Finch's browser keeps nothing, so his tab is never reloaded. */
+/**
+ * One tab: the queue of the page on the storage of its browser. Finch's browser keeps nothing, so his tab is
+ * never reloaded.
+ */
 class Tab {
   readonly #id = newId();
   readonly who: string;
@@ -63,7 +88,7 @@ class Tab {
   }
 
   async load(server: ModelServer): Promise<void> {
-    const waiting = await this.#writes?.take('J') ?? { pending: [], conflicts: [] };
+    const waiting = (await this.#writes?.take('J')) ?? { pending: [], conflicts: [] };
     this.become(opened(this.state, server.job, waiting));
   }
 
@@ -72,7 +97,12 @@ class Tab {
   }
 
   make(ops: readonly Op[]): void {
-    const made: PendingChange = { change: { id: newId(), session: SESSION_OF[this.who] ?? '', who: this.who, ops: [...ops] }, label: 'typed', at: 't', from: 'person' };
+    const made: PendingChange = {
+      change: { id: newId(), session: SESSION_OF[this.who] ?? '', who: this.who, ops: [...ops] },
+      label: 'typed',
+      at: 't',
+      from: 'person',
+    };
     this.become(did(this.state, made));
   }
 
@@ -115,8 +145,21 @@ class Session {
 
   type(tab: Tab, field: Field): void {
     const value = `${tab.who} ${(this.#values += 1)}`;
-    this.typed.push({ who: tab.who, field, value, shown: tab.state.view.surface.entities[SURFACE]?.[field] ?? '' });
-    tab.make([{ op: 'set', table: 'surface', id: SURFACE, baseVersion: seenVersion(tab.state, 'surface', SURFACE, [field]), fields: { [field]: value } }]);
+    this.typed.push({
+      who: tab.who,
+      field,
+      value,
+      shown: tab.state.view.surface.entities[SURFACE]?.[field] ?? '',
+    });
+    tab.make([
+      {
+        op: 'set',
+        table: 'surface',
+        id: SURFACE,
+        baseVersion: seenVersion(tab.state, 'surface', SURFACE, [field]),
+        fields: { [field]: value },
+      },
+    ]);
   }
 
   /** The next change goes out; its answer may get lost on the way back. */
@@ -125,7 +168,10 @@ class Session {
     if (!tab.isOnline || next === undefined) return;
     tab.become(trying(tab.state, next.change.id));
     const told = this.server.take(next.change);
-    if ('answer' in told) for (const hearing of this.all) if (hearing.isOnline && !(hearing === tab && isAnswerLost)) hearing.become(accepted(hearing.state, told.answer));
+    if ('answer' in told)
+      for (const hearing of this.all)
+        if (hearing.isOnline && !(hearing === tab && isAnswerLost))
+          hearing.become(accepted(hearing.state, told.answer));
     if (isAnswerLost) tab.isOnline = false;
     else if ('refusal' in told) tab.become(refused(tab.state, next.change.id, told.refusal));
   }
@@ -153,15 +199,24 @@ class Session {
     }
     if (!isMine) return;
     const fields = conflict.conflicts.map(({ field }) => field);
-    for (const op of tab.state.pending.flatMap(({ change }) => change.ops)) if (op.op === 'set') for (const [field, value] of Object.entries(op.fields)) if (fields.includes(field)) this.givenUp.add(String(value));
+    for (const op of tab.state.pending.flatMap(({ change }) => change.ops))
+      if (op.op === 'set')
+        for (const [field, value] of Object.entries(op.fields))
+          if (fields.includes(field)) this.givenUp.add(String(value));
     const versions = Math.max(...conflict.conflicts.map(({ version }) => version));
-    tab.make(conflict.pending.change.ops.map((op): Op => (op.op === 'put' ? op : { ...op, baseVersion: Math.max(versions, op.baseVersion) })));
+    tab.make(
+      conflict.pending.change.ops.map((op): Op =>
+        op.op === 'put' ? op : { ...op, baseVersion: Math.max(versions, op.baseVersion) },
+      ),
+    );
   }
 
   takeUp(tab: Tab, isDropped: boolean): void {
     const aside = tab.state.aside[0];
     if (aside === undefined) return;
-    if (isDropped) for (const op of aside.pending.change.ops) if (op.op === 'set') Object.values(op.fields).forEach((value) => this.givenUp.add(String(value)));
+    if (isDropped)
+      for (const op of aside.pending.change.ops)
+        if (op.op === 'set') Object.values(op.fields).forEach((value) => this.givenUp.add(String(value)));
     tab.become(takenUp(tab.state, aside.pending.change.id, isDropped));
   }
 
@@ -192,7 +247,13 @@ class Session {
         while (tab.state.conflicts.length > 0) this.decide(tab, tab.state.conflicts[0], round % 2 === 0);
         await tab.isKept;
       }
-      if (this.server.entries.length === before && this.all.every(({ state }) => state.pending.length + state.conflicts.length + state.aside.length === 0)) return;
+      if (
+        this.server.entries.length === before &&
+        this.all.every(
+          ({ state }) => state.pending.length + state.conflicts.length + state.aside.length === 0,
+        )
+      )
+        return;
     }
     throw new Error('the session does not come to rest');
   }
@@ -202,28 +263,122 @@ type Step = readonly [what: string, run: (session: Session) => Promise<void> | v
 const tabs = fc.nat({ max: 3 });
 const fields = fc.constantFrom(...FIELDS);
 const steps: fc.Arbitrary<Step> = fc.oneof(
-  { weight: 8, arbitrary: fc.tuple(tabs, fields).map(([at, field]): Step => [`type ${at} ${field}`, (session) => { session.type(session.tab(at), field); }]) },
-  { weight: 6, arbitrary: tabs.map((at): Step => [`send ${at}`, (session) => { session.send(session.tab(at), false); }]) },
-  { weight: 1, arbitrary: tabs.map((at): Step => [`send ${at}, answer lost`, (session) => { session.send(session.tab(at), true); }]) },
-  { weight: 2, arbitrary: tabs.map((at): Step => [`cut off ${at}`, (session) => { session.tab(at).isOnline = false; }]) },
-  { weight: 2, arbitrary: tabs.map((at): Step => [`join ${at}`, (session) => session.join(session.tab(at))]) },
-  { weight: 1, arbitrary: tabs.map((at): Step => [`reload ${at}`, (session) => session.leave(session.tab(at), true)]) },
-  { weight: 1, arbitrary: tabs.map((at): Step => [`close ${at}`, (session) => session.leave(session.tab(at), false)]) },
+  {
+    weight: 8,
+    arbitrary: fc.tuple(tabs, fields).map(([at, field]): Step => [
+      `type ${at} ${field}`,
+      (session) => {
+        session.type(session.tab(at), field);
+      },
+    ]),
+  },
+  {
+    weight: 6,
+    arbitrary: tabs.map((at): Step => [
+      `send ${at}`,
+      (session) => {
+        session.send(session.tab(at), false);
+      },
+    ]),
+  },
+  {
+    weight: 1,
+    arbitrary: tabs.map((at): Step => [
+      `send ${at}, answer lost`,
+      (session) => {
+        session.send(session.tab(at), true);
+      },
+    ]),
+  },
+  {
+    weight: 2,
+    arbitrary: tabs.map((at): Step => [
+      `cut off ${at}`,
+      (session) => {
+        session.tab(at).isOnline = false;
+      },
+    ]),
+  },
+  {
+    weight: 2,
+    arbitrary: tabs.map((at): Step => [`join ${at}`, (session) => session.join(session.tab(at))]),
+  },
+  {
+    weight: 1,
+    arbitrary: tabs.map((at): Step => [`reload ${at}`, (session) => session.leave(session.tab(at), true)]),
+  },
+  {
+    weight: 1,
+    arbitrary: tabs.map((at): Step => [`close ${at}`, (session) => session.leave(session.tab(at), false)]),
+  },
   { weight: 1, arbitrary: fc.constant<Step>(['open', (session) => session.open()]) },
-  { weight: 1, arbitrary: fc.tuple(tabs, fields).map(([at, field]): Step => [`type and reload ${at} ${field}`, (session) => session.typeAndReload(session.tab(at), field)]) },
-  { weight: 1, arbitrary: fc.boolean().map((isFull): Step => [`full ${isFull}`, () => { refuses = isFull; texts.isFull = isFull; }]) },
-  { weight: 2, arbitrary: fc.tuple(tabs, fc.boolean()).map(([at, isMine]): Step => [`decide ${at} ${isMine}`, (session) => { const tab = session.tab(at); session.decide(tab, tab.state.conflicts[0], isMine); }]) },
-  { weight: 1, arbitrary: tabs.map((at): Step => [`poison ${at}`, (session) => { session.server.poison = session.typed.at(-1 - at)?.value; }]) },
-  { weight: 1, arbitrary: fc.tuple(tabs, fc.boolean()).map(([at, isDropped]): Step => [`take up ${at} ${isDropped}`, (session) => { session.takeUp(session.tab(at), isDropped); }]) },
+  {
+    weight: 1,
+    arbitrary: fc
+      .tuple(tabs, fields)
+      .map(([at, field]): Step => [
+        `type and reload ${at} ${field}`,
+        (session) => session.typeAndReload(session.tab(at), field),
+      ]),
+  },
+  {
+    weight: 1,
+    arbitrary: fc.boolean().map((isFull): Step => [
+      `full ${isFull}`,
+      () => {
+        refuses = isFull;
+        texts.isFull = isFull;
+      },
+    ]),
+  },
+  {
+    weight: 2,
+    arbitrary: fc.tuple(tabs, fc.boolean()).map(([at, isMine]): Step => [
+      `decide ${at} ${isMine}`,
+      (session) => {
+        const tab = session.tab(at);
+        session.decide(tab, tab.state.conflicts[0], isMine);
+      },
+    ]),
+  },
+  {
+    weight: 1,
+    arbitrary: tabs.map((at): Step => [
+      `poison ${at}`,
+      (session) => {
+        session.server.poison = session.typed.at(-1 - at)?.value;
+      },
+    ]),
+  },
+  {
+    weight: 1,
+    arbitrary: fc.tuple(tabs, fc.boolean()).map(([at, isDropped]): Step => [
+      `take up ${at} ${isDropped}`,
+      (session) => {
+        session.takeUp(session.tab(at), isDropped);
+      },
+    ]),
+  },
 );
 
-/** Values that were typed and are nowhere: not with the server, not given up, not typed over by the same person. */
+/**
+ * Values that were typed and are nowhere: not with the server, not given up, not typed over by the same
+ * person.
+ */
 function lost({ typed, server, givenUp }: Session): readonly Typed[] {
   const arrived = new Set(server.entries.map(({ value }) => value));
-  return typed.filter(({ value, who, field }, at) => !arrived.has(value) && !givenUp.has(value) && !typed.slice(at + 1).some((later) => later.who === who && later.field === field));
+  return typed.filter(
+    ({ value, who, field }, at) =>
+      !arrived.has(value) &&
+      !givenUp.has(value) &&
+      !typed.slice(at + 1).some((later) => later.who === who && later.field === field),
+  );
 }
 
-/** Values of one person that another put theirs in the place of, without having seen them in the field or beside their own. */
+/**
+ * Values of one person that another put theirs in the place of, without having seen them in the field or
+ * beside their own.
+ */
 function overwritten({ typed, server, overruled }: Session): readonly string[] {
   return FIELDS.flatMap((field) => {
     const entries = server.entries.filter((entry) => entry.field === field);
@@ -231,13 +386,20 @@ function overwritten({ typed, server, overruled }: Session): readonly string[] {
       const before = entries[at - 1];
       if (before === undefined || before.session === session) return [];
       const seen = seenBefore(value, typed);
-      const isOverruled = overruled.some((own) => own.value === before.value && [value, ...seen].includes(own.by));
-      return seen.includes(before.value) || isOverruled ? [] : [`${value} over ${before.value}, while ${seen.join(' on ')} was shown`];
+      const isOverruled = overruled.some(
+        (own) => own.value === before.value && [value, ...seen].includes(own.by),
+      );
+      return seen.includes(before.value) || isOverruled
+        ? []
+        : [`${value} over ${before.value}, while ${seen.join(' on ')} was shown`];
     });
   });
 }
 
-/** What stood in the field when a value was typed; where that was a value of one's own, what stood there before it too. */
+/**
+ * What stood in the field when a value was typed; where that was a value of one's own, what stood there
+ * before it too.
+ */
 function seenBefore(value: string, typed: readonly Typed[]): readonly string[] {
   const here = typed.find((own) => own.value === value);
   if (here === undefined) return [];
@@ -247,21 +409,29 @@ function seenBefore(value: string, typed: readonly Typed[]): readonly string[] {
 
 describe('is the queue what the server and the people make of it, whatever happens on the way?', () => {
   it(`${SESSIONS} random sessions of typing, cutting off, reloading, closing, two people, tabs, a full browser: the same rows everywhere, nothing lost, nothing overwritten unseen`, async () => {
-    await fc.assert(fc.asyncProperty(fc.array(steps, { minLength: 5, maxLength: 60 }), async (todo) => {
-      texts = fakeLocalStorage();
-      refuses = false;
-      living.clear();
-      await (await browserStore()).clear('waiting');
-      const session = new Session();
-      await session.begin();
-      for (const [, run] of todo) await run(session);
-      await session.end();
-      const said = todo.map(([what]) => what).join(', ');
-      expect([said, lost(session)]).toEqual([said, []]);
-      expect([said, overwritten(session)]).toEqual([said, []]);
-      for (const { state } of session.all) expect([said, state.view.surface.entities[SURFACE], state.server.surface.entities[SURFACE]]).toEqual([said, session.server.row, session.server.row]);
-      expect(texts.texts.size).toBe(0);
-      expect(await (await browserStore()).getAll('waiting')).toEqual([]);
-    }), { numRuns: SESSIONS, seed: 20261129, includeErrorInReport: true });
+    await fc.assert(
+      fc.asyncProperty(fc.array(steps, { minLength: 5, maxLength: 60 }), async (todo) => {
+        texts = fakeLocalStorage();
+        refuses = false;
+        living.clear();
+        await (await browserStore()).clear('waiting');
+        const session = new Session();
+        await session.begin();
+        for (const [, run] of todo) await run(session);
+        await session.end();
+        const said = todo.map(([what]) => what).join(', ');
+        expect([said, lost(session)]).toEqual([said, []]);
+        expect([said, overwritten(session)]).toEqual([said, []]);
+        for (const { state } of session.all)
+          expect([
+            said,
+            state.view.surface.entities[SURFACE],
+            state.server.surface.entities[SURFACE],
+          ]).toEqual([said, session.server.row, session.server.row]);
+        expect(texts.texts.size).toBe(0);
+        expect(await (await browserStore()).getAll('waiting')).toEqual([]);
+      }),
+      { numRuns: SESSIONS, seed: 20261129, includeErrorInReport: true },
+    );
   }, 600_000);
 });

@@ -4,7 +4,10 @@ import type { RowOf } from '@yellow-pane/core/job';
 import { Stock } from '../catalogue/stock';
 import { JobDesk } from './job-desk';
 
-/** Stock as it is now: what the server says, less what was taken off here and has not got there yet, with the offcuts made here. Asked for again when anybody of this job books, takes back or makes an offcut. */
+/**
+ * Stock as it is now: what the server says, less what was taken off here and has not got there yet, with the
+ * offcuts made here. Asked for again when anybody of this job books, takes back or makes an offcut.
+ */
 @Injectable({ providedIn: 'root' })
 export class StockHere {
   readonly #stock = inject(Stock);
@@ -18,11 +21,25 @@ export class StockHere {
     const takes = rowsIn(stockTake);
     const here = new Set(takes.map(({ id }) => id));
     const more = new Map<string, number>();
-    for (const { id, stockId, length_nm } of takes) if (!counted.has(id)) more.set(stockId, (more.get(stockId) ?? 0) + length_nm);
-    for (const { id, stockId, length_nm } of rowsIn(this.#desk.state().server.stockTake)) if (counted.has(id) && !here.has(id)) more.set(stockId, (more.get(stockId) ?? 0) - length_nm);
+    for (const { id, stockId, length_nm } of takes)
+      if (!counted.has(id)) more.set(stockId, (more.get(stockId) ?? 0) + length_nm);
+    for (const { id, stockId, length_nm } of rowsIn(this.#desk.state().server.stockTake))
+      if (counted.has(id) && !here.has(id)) more.set(stockId, (more.get(stockId) ?? 0) - length_nm);
     const known = this.#stock.items();
-    const own = rowsIn(offcut).filter(({ id }) => !known.some((item) => item.id === id)).map((row): StockItem => ({ ...row, what: 'offcut', version: null, gone: false, left_nm: row.length_nm, jobId: row.jobId }));
-    return [...known, ...own].map((item) => { const by = more.get(item.id) ?? 0; return by === 0 ? item : { ...item, left_nm: Math.max(0, item.left_nm - by) }; });
+    const own = rowsIn(offcut)
+      .filter(({ id }) => !known.some((item) => item.id === id))
+      .map((row): StockItem => ({
+        ...row,
+        what: 'offcut',
+        version: null,
+        gone: false,
+        left_nm: row.length_nm,
+        jobId: row.jobId,
+      }));
+    return [...known, ...own].map((item) => {
+      const by = more.get(item.id) ?? 0;
+      return by === 0 ? item : { ...item, left_nm: Math.max(0, item.left_nm - by) };
+    });
   });
   readonly usable = computed(() => this.items().filter(({ gone, left_nm }) => !gone && left_nm > 0));
 
@@ -33,7 +50,10 @@ export class StockHere {
       const now = [stockTake, offcut];
       const isFirst = last === undefined;
       last = now;
-      if (!isFirst && untracked(this.#stock.status) !== 'not asked') untracked(() => { void this.load(); });
+      if (!isFirst && untracked(this.#stock.status) !== 'not asked')
+        untracked(() => {
+          void this.load();
+        });
     });
   }
 
@@ -49,6 +69,8 @@ export class StockHere {
   }
 }
 
-function rowsIn<Table extends 'stockTake' | 'offcut'>(table: { readonly entities: Readonly<Record<string, RowOf<Table> | undefined>> }): readonly RowOf<Table>[] {
+function rowsIn<Table extends 'stockTake' | 'offcut'>(table: {
+  readonly entities: Readonly<Record<string, RowOf<Table> | undefined>>;
+}): readonly RowOf<Table>[] {
   return Object.values(table.entities).flatMap((row) => (row === undefined || row.removed ? [] : [row]));
 }

@@ -13,13 +13,16 @@ interface AnyRow {
 type AnyTables = Readonly<Record<JobTable, EntityState<AnyRow>>>;
 
 const adapter: EntityAdapter<AnyRow> = createEntityAdapter<AnyRow>();
-const byTable = <Value>(make: (table: JobTable) => Value): Record<JobTable, Value> => Object.fromEntries(JOB_TABLES.map((table) => [table, make(table)])) as Record<JobTable, Value>;
+const byTable = <Value>(make: (table: JobTable) => Value): Record<JobTable, Value> =>
+  Object.fromEntries(JOB_TABLES.map((table) => [table, make(table)])) as Record<JobTable, Value>;
 
 export const NO_TABLES: Tables = byTable(() => adapter.getInitialState()) as unknown as Tables;
 
 /** Tables of rows as the server lists them. */
 export function tablesOf(rows: { readonly [Table in JobTable]: readonly RowOf<Table>[] }): Tables {
-  return byTable((table) => adapter.setAll(rows[table] as unknown as AnyRow[], adapter.getInitialState())) as unknown as Tables;
+  return byTable((table) =>
+    adapter.setAll(rows[table] as unknown as AnyRow[], adapter.getInitialState()),
+  ) as unknown as Tables;
 }
 
 /** Rows as the server has them now; a row older than what is here is passed over, a removed one leaves. */
@@ -34,7 +37,11 @@ export function withServerRows(tables: Tables, rows: readonly TableRow[]): Table
 }
 
 /** What a person sees at once, before the server has answered. */
-export function withOps(tables: Tables, ops: readonly Op[], made: { readonly jobId: string; readonly who: string; readonly at: string }): Tables {
+export function withOps(
+  tables: Tables,
+  ops: readonly Op[],
+  made: { readonly jobId: string; readonly who: string; readonly at: string },
+): Tables {
   const next: Record<JobTable, EntityState<AnyRow>> = { ...(tables as unknown as AnyTables) };
   for (const op of ops) {
     const here = next[op.table].entities[op.id];
@@ -42,9 +49,18 @@ export function withOps(tables: Tables, ops: readonly Op[], made: { readonly job
     else if (op.op === 'set' && here !== undefined) {
       const row = { ...here, ...op.fields, changedBy: made.who, changedAt: made.at };
       next[op.table] = adapter.setOne(row, next[op.table]);
-    }
-    else if (op.op === 'put') {
-      const row = { ...op.fields, id: op.id, jobId: made.jobId, version: 1, madeBy: made.who, madeAt: made.at, changedBy: made.who, changedAt: made.at, removed: false };
+    } else if (op.op === 'put') {
+      const row = {
+        ...op.fields,
+        id: op.id,
+        jobId: made.jobId,
+        version: 1,
+        madeBy: made.who,
+        madeAt: made.at,
+        changedBy: made.who,
+        changedAt: made.at,
+        removed: false,
+      };
       next[op.table] = adapter.setOne(row, next[op.table]);
     }
   }
@@ -62,11 +78,17 @@ export function withRowsFrom(target: Tables, source: Tables, ops: readonly Op[])
 }
 
 /** One row of a table, whatever the table. */
-export function rowIn<Table extends JobTable>(tables: Tables, table: Table, id: string): RowOf<Table> | undefined {
+export function rowIn<Table extends JobTable>(
+  tables: Tables,
+  table: Table,
+  id: string,
+): RowOf<Table> | undefined {
   return tables[table].entities[id];
 }
 
 /** All rows of a table. */
 export function rowsIn<Table extends JobTable>(tables: Tables, table: Table): readonly RowOf<Table>[] {
-  return Object.values(tables[table].entities as unknown as Readonly<Record<string, RowOf<Table> | undefined>>).filter((row) => row !== undefined);
+  return Object.values(
+    tables[table].entities as unknown as Readonly<Record<string, RowOf<Table> | undefined>>,
+  ).filter((row) => row !== undefined);
 }

@@ -7,17 +7,32 @@ import type { PendingChange } from './job-state';
 import { waitingHere } from './waiting-writes';
 
 let store: LocalTexts;
-const locks = { query: () => Promise.resolve({ held: [...living].map((tab) => ({ name: `yellow-pane tab ${tab}` })) }), request: (_name: string, run: () => Promise<unknown>) => run() };
+const locks = {
+  query: () => Promise.resolve({ held: [...living].map((tab) => ({ name: `yellow-pane tab ${tab}` })) }),
+  request: (_name: string, run: () => Promise<unknown>) => run(),
+};
 const living = new Set<string>();
 beforeEach(() => {
   store = fakeLocalStorage();
   living.clear();
   Object.defineProperty(globalThis.navigator, 'locks', { value: locks, configurable: true });
 });
-afterEach(() => { jest.restoreAllMocks(); });
+afterEach(() => {
+  jest.restoreAllMocks();
+});
 
 const uuid = '0198c0de-0000-7000-8000-000000000001';
-const made = (tag: string, more: readonly object[] = []): PendingChange => ({ change: { id: newId(), session: uuid, who: 'Wren', ops: [{ op: 'set', table: 'surface', id: uuid, baseVersion: 1, fields: { tag } }, ...more] as never }, label: tag, at: 't', from: 'person' });
+const made = (tag: string, more: readonly object[] = []): PendingChange => ({
+  change: {
+    id: newId(),
+    session: uuid,
+    who: 'Wren',
+    ops: [{ op: 'set', table: 'surface', id: uuid, baseVersion: 1, fields: { tag } }, ...more] as never,
+  },
+  label: tag,
+  at: 't',
+  from: 'person',
+});
 const nothing = { pending: [], conflicts: [], aside: [] };
 let jobs = 0;
 const newJob = (): string => `J${(jobs += 1)}`;
@@ -41,7 +56,16 @@ describe('are writes the server has not taken yet kept over a reload?', () => {
   });
   it('a list brought in of more than 2,000 operations is not dropped', async () => {
     const job = newJob();
-    const long = made('A', Array.from({ length: 2500 }, () => ({ op: 'set', table: 'surface', id: uuid, baseVersion: 1, fields: { tag: 'x' } })));
+    const long = made(
+      'A',
+      Array.from({ length: 2500 }, () => ({
+        op: 'set',
+        table: 'surface',
+        id: uuid,
+        baseVersion: 1,
+        fields: { tag: 'x' },
+      })),
+    );
     await waitingHere.keep(job, { ...nothing, pending: [long] });
     expect((await waitingHere.take(job)).pending).toEqual([long]);
   });
@@ -66,7 +90,9 @@ describe('is a page that is left in mid-write without loss?', () => {
   it('what the database had not taken yet comes back; what it has taken is noted nowhere else', async () => {
     const job = newJob();
     const pending = [made('A'), made('B')];
-    jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => { throw new DOMException('gone', 'AbortError'); });
+    jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('gone', 'AbortError');
+    });
     void waitingHere.keep(job, { ...nothing, pending });
     expect(store.texts.size).toBe(2);
     await waitingHere.keep(job, { ...nothing, pending });
@@ -78,7 +104,9 @@ describe('is a page that is left in mid-write without loss?', () => {
     const job = newJob();
     const aside = [{ pending: made('A'), says: 'no' }];
     await waitingHere.keep(job, { ...nothing, aside });
-    jest.spyOn(IDBObjectStore.prototype, 'delete').mockImplementation(() => { throw new DOMException('gone', 'AbortError'); });
+    jest.spyOn(IDBObjectStore.prototype, 'delete').mockImplementation(() => {
+      throw new DOMException('gone', 'AbortError');
+    });
     await waitingHere.keep(job, nothing);
     jest.restoreAllMocks();
     expect(await waitingHere.take(job)).toEqual(nothing);
@@ -86,7 +114,9 @@ describe('is a page that is left in mid-write without loss?', () => {
   it('without any database what was noted is still there', async () => {
     const job = newJob();
     const pending = [made('A')];
-    jest.spyOn(IDBDatabase.prototype, 'transaction').mockImplementation(() => { throw new DOMException('gone', 'AbortError'); });
+    jest.spyOn(IDBDatabase.prototype, 'transaction').mockImplementation(() => {
+      throw new DOMException('gone', 'AbortError');
+    });
     expect(await waitingHere.keep(job, { ...nothing, pending })).toBe(false);
     jest.restoreAllMocks();
     expect((await waitingHere.take(job)).pending).toEqual(pending);
@@ -94,7 +124,11 @@ describe('is a page that is left in mid-write without loss?', () => {
 });
 
 describe('do two tabs keep out of each other’s way?', () => {
-  const ofTab = async (job: string, tab: string, value: PendingChange): Promise<void> => { await (await browserStore()).put('waiting', { id: value.change.id, jobId: job, tab, kind: 'pending', value }); };
+  const ofTab = async (job: string, tab: string, value: PendingChange): Promise<void> => {
+    await (
+      await browserStore()
+    ).put('waiting', { id: value.change.id, jobId: job, tab, kind: 'pending', value });
+  };
   it('what a living tab looks after is left to it; once it is gone, this one takes it, beside its own', async () => {
     const job = newJob();
     const [theirs, own] = [made('theirs'), made('own')];
@@ -121,7 +155,9 @@ describe('is it said when the browser will not keep?', () => {
   it('no while it refuses, yes once it takes everything', async () => {
     const job = newJob();
     const pending = [made('A')];
-    const refusing = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => { throw new DOMException('full', 'QuotaExceededError'); });
+    const refusing = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
     expect(await waitingHere.keep(job, { ...nothing, pending })).toBe(false);
     refusing.mockRestore();
     expect(await waitingHere.keep(job, { ...nothing, pending })).toBe(true);

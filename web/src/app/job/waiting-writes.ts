@@ -24,7 +24,9 @@ const AHEAD = 'waiting';
 const UNREADABLE = 'It was kept by another version and cannot be sent as it is.';
 const NONE: ReadonlyMap<string, Kept> = new Map();
 
-/** What of the open jobs waits in one opening of a tab, kept in the browser so that a reload loses nothing. */
+/**
+ * What of the open jobs waits in one opening of a tab, kept in the browser so that a reload loses nothing.
+ */
 export class WaitingWrites {
   readonly #tab: string;
   /** As last written, by job and identifier: only what differs is written again. */
@@ -37,29 +39,44 @@ export class WaitingWrites {
     this.#tab = tab;
   }
 
-  /** Keeps what the server has not taken yet: noted at once, then written to the database.
-   *  @returns whether all of it is kept now: false while the browser refuses (full, or storage switched off) */
+  /**
+   * Keeps what the server has not taken yet: noted at once, then written to the database.
+   * @returns whether all of it is kept now: false while the browser refuses (full, or storage switched off)
+   */
   keep(jobId: string, waiting: Waiting): Promise<boolean> {
     const now = new Map(recordsOf(waiting).map((record) => [record.id, record]));
     const { fresh, gone } = differences(this.#asked.get(jobId), now);
-    const noted = [...fresh.map((record): [string, Kept | null] => [record.id, record]), ...gone.map((id): [string, Kept | null] => [id, null])]
-      .map(([id, record]) => ({ id, text: noteAhead(AHEAD, id, { jobId, tab: this.#tab, record } satisfies Ahead) }));
+    const noted = [
+      ...fresh.map((record): [string, Kept | null] => [record.id, record]),
+      ...gone.map((id): [string, Kept | null] => [id, null]),
+    ].map(([id, record]) => ({
+      id,
+      text: noteAhead(AHEAD, id, { jobId, tab: this.#tab, record } satisfies Ahead),
+    }));
     const unnoted = new Set(noted.filter(({ text }) => text === undefined).map(({ id }) => id));
     this.#asked.set(jobId, new Map([...now].filter(([id]) => !unnoted.has(id))));
-    const next = this.#turn.then(() => this.#write(jobId, now)).then(() => {
-      for (const { id, text } of noted) doneAhead(AHEAD, id, text);
-      return true;
-    }).catch(() => false);
+    const next = this.#turn
+      .then(() => this.#write(jobId, now))
+      .then(() => {
+        for (const { id, text } of noted) doneAhead(AHEAD, id, text);
+        return true;
+      })
+      .catch(() => false);
     this.#turn = next;
     return next;
   }
 
-  /** Takes what waits of a job and no living tab looks after: this one does from now on. In the order it was made.
-   *  What no longer fits the contract is not dropped: it stands aside, to be seen. */
+  /**
+   * Takes what waits of a job and no living tab looks after: this one does from now on. In the order it was
+   * made. What no longer fits the contract is not dropped: it stands aside, to be seen.
+   */
   async take(jobId: string): Promise<Waiting> {
     await liveInThisTab();
     const store = await browserStore().catch(() => undefined);
-    const records = store === undefined ? await withoutDatabase(jobId) : await aloneOverTabs('waiting changes', () => this.#adopted(store, jobId));
+    const records =
+      store === undefined
+        ? await withoutDatabase(jobId)
+        : await aloneOverTabs('waiting changes', () => this.#adopted(store, jobId));
     const waiting = await sorted(records);
     if (store !== undefined) {
       const taken = records.map((record) => [record.id, record] as const);
@@ -74,7 +91,11 @@ export class WaitingWrites {
     if (fresh.length + gone.length === 0) return;
     await liveInThisTab();
     const transaction = (await browserStore()).transaction('waiting', 'readwrite');
-    await Promise.all([...gone.map((id) => transaction.store.delete(id)), ...fresh.map((record) => transaction.store.put({ ...record, jobId, tab: this.#tab })), transaction.done]);
+    await Promise.all([
+      ...gone.map((id) => transaction.store.delete(id)),
+      ...fresh.map((record) => transaction.store.put({ ...record, jobId, tab: this.#tab })),
+      transaction.done,
+    ]);
     this.#written.set(jobId, now);
   }
 
@@ -82,23 +103,42 @@ export class WaitingWrites {
     const others = await otherTabs(this.#tab);
     const old = keptTheOldWay(jobId);
     const ahead = aheadOf(jobId, others);
-    const stored = (await store.getAllFromIndex('waiting', 'job', jobId)).filter(({ tab }) => !others.has(tab));
+    const stored = (await store.getAllFromIndex('waiting', 'job', jobId)).filter(
+      ({ tab }) => !others.has(tab),
+    );
     const own = new Map<string, Kept>([...stored, ...old].map((record) => [record.id, record]));
     for (const { id, record } of ahead) {
       if (record === null) own.delete(id);
       else own.set(id, record);
     }
-    const isMarked = await this.#mark(store, jobId, [...own.values()], ahead.filter(({ record }) => record === null).map(({ id }) => id));
+    const isMarked = await this.#mark(
+      store,
+      jobId,
+      [...own.values()],
+      ahead.filter(({ record }) => record === null).map(({ id }) => id),
+    );
     if (isMarked && old.length > 0) writeKept(`waiting.${jobId}`, undefined);
     if (isMarked) for (const { id, text } of ahead) doneAhead(AHEAD, id, text);
     return [...own.values()];
   }
 
-  /** This tab looks after them from now on. @returns false while the browser refuses to write: then they stay as they were kept */
-  async #mark(store: BrowserStore, jobId: string, own: readonly Kept[], gone: readonly string[]): Promise<boolean> {
+  /**
+   * This tab looks after them from now on.
+   * @returns false while the browser refuses to write: then they stay as they were kept
+   */
+  async #mark(
+    store: BrowserStore,
+    jobId: string,
+    own: readonly Kept[],
+    gone: readonly string[],
+  ): Promise<boolean> {
     try {
       const transaction = store.transaction('waiting', 'readwrite');
-      await Promise.all([...own.map((record) => transaction.store.put({ ...record, jobId, tab: this.#tab })), ...gone.map((id) => transaction.store.delete(id)), transaction.done]);
+      await Promise.all([
+        ...own.map((record) => transaction.store.put({ ...record, jobId, tab: this.#tab })),
+        ...gone.map((id) => transaction.store.delete(id)),
+        transaction.done,
+      ]);
       return true;
     } catch {
       return false;
@@ -111,19 +151,29 @@ export const waitingHere = new WaitingWrites();
 
 async function sorted(records: readonly Kept[]): Promise<Waiting> {
   const { importSchema } = await import('@yellow-pane/contracts/change');
-  const waiting: { pending: PendingChange[]; conflicts: OpenConflict[]; aside: SetAside[] } = { pending: [], conflicts: [], aside: [] };
+  const waiting: { pending: PendingChange[]; conflicts: OpenConflict[]; aside: SetAside[] } = {
+    pending: [],
+    conflicts: [],
+    aside: [],
+  };
   for (const { kind, value } of [...records].sort((a, b) => (a.id < b.id ? -1 : 1))) {
     if (kind === 'conflict') waiting.conflicts.push(value as OpenConflict);
     else if (kind === 'aside') waiting.aside.push(value as SetAside);
-    else if (importSchema.safeParse((value as PendingChange).change).success) waiting.pending.push(value as PendingChange);
+    else if (importSchema.safeParse((value as PendingChange).change).success)
+      waiting.pending.push(value as PendingChange);
     else waiting.aside.push({ pending: value as PendingChange, says: UNREADABLE });
   }
   return waiting;
 }
 
-function differences(before: ReadonlyMap<string, Kept> = NONE, now: ReadonlyMap<string, Kept> = NONE): { fresh: readonly Kept[]; gone: readonly string[] } {
+function differences(
+  before: ReadonlyMap<string, Kept> = NONE,
+  now: ReadonlyMap<string, Kept> = NONE,
+): { fresh: readonly Kept[]; gone: readonly string[] } {
   return {
-    fresh: [...now.values()].filter(({ id, kind, value }) => before.get(id)?.value !== value || before.get(id)?.kind !== kind),
+    fresh: [...now.values()].filter(
+      ({ id, kind, value }) => before.get(id)?.value !== value || before.get(id)?.kind !== kind,
+    ),
     gone: [...before.keys()].filter((id) => !now.has(id)),
   };
 }
@@ -138,11 +188,17 @@ function recordsOf({ pending, conflicts, aside }: Waiting): readonly Kept[] {
 
 /** Where the browser has no database, what was noted ahead of it is all there is. */
 async function withoutDatabase(jobId: string): Promise<readonly Kept[]> {
-  return [...keptTheOldWay(jobId), ...aheadOf(jobId, await otherTabs(TAB)).flatMap(({ record }) => record ?? [])];
+  return [
+    ...keptTheOldWay(jobId),
+    ...aheadOf(jobId, await otherTabs(TAB)).flatMap(({ record }) => record ?? []),
+  ];
 }
 
 /** What was noted ahead and no living tab looks after. */
-function aheadOf(jobId: string, others: ReadonlySet<string>): readonly { id: string; text: string; record: Kept | null }[] {
+function aheadOf(
+  jobId: string,
+  others: ReadonlySet<string>,
+): readonly { id: string; text: string; record: Kept | null }[] {
   return [...allAhead(AHEAD)]
     .map(([id, text]) => ({ id, text, noted: JSON.parse(text) as Ahead }))
     .filter(({ noted }) => noted.jobId === jobId && !others.has(noted.tab))

@@ -24,7 +24,14 @@ export const JobList = signalStore(
   withState<JobListState>({ jobs: [], status: 'asking', fault: null, undo: [] }),
   withMethods((store, device = inject(Device)) => {
     const load = async (): Promise<void> => {
-      await api.jobs().then((jobs) => { patchState(store, { jobs, status: 'here' }); }, () => { patchState(store, { status: 'gone' }); });
+      await api.jobs().then(
+        (jobs) => {
+          patchState(store, { jobs, status: 'here' });
+        },
+        () => {
+          patchState(store, { status: 'gone' });
+        },
+      );
     };
     const send = async (jobId: string, ops: readonly Op[]): Promise<boolean> => {
       const change: Change = { id: newId(), session: sessionOf(device.who()), who: device.who(), ops };
@@ -34,14 +41,29 @@ export const JobList = signalStore(
         await load();
         return true;
       } catch (error) {
-        patchState(store, { fault: error instanceof ServerRefusal ? error.problem.detail : 'The server does not answer; nothing was changed. Try again when it is back.' });
+        patchState(store, {
+          fault:
+            error instanceof ServerRefusal
+              ? error.problem.detail
+              : 'The server does not answer; nothing was changed. Try again when it is back.',
+        });
         return false;
       }
     };
-    const doing = async (label: string, jobId: string, ops: readonly Op[], inverse: readonly Op[]): Promise<void> => {
-      if (await send(jobId, ops)) patchState(store, ({ undo }) => ({ undo: [...undo, { label, jobId, ops: inverse }] }));
+    const doing = async (
+      label: string,
+      jobId: string,
+      ops: readonly Op[],
+      inverse: readonly Op[],
+    ): Promise<void> => {
+      if (await send(jobId, ops))
+        patchState(store, ({ undo }) => ({ undo: [...undo, { label, jobId, ops: inverse }] }));
     };
-    const set = (job: JobSummary, fields: { readonly name?: string; readonly archived?: boolean }, baseVersion = job.version): Op => ({ op: 'set', table: 'job', id: job.id, baseVersion, fields });
+    const set = (
+      job: JobSummary,
+      fields: { readonly name?: string; readonly archived?: boolean },
+      baseVersion = job.version,
+    ): Op => ({ op: 'set', table: 'job', id: job.id, baseVersion, fields });
 
     return {
       load,
@@ -49,26 +71,76 @@ export const JobList = signalStore(
       async make(name: string): Promise<string | undefined> {
         const id = newId();
         const ops: Op[] = [
-          { op: 'put', table: 'job', id, fields: { name, entryUnit: device.units() === 'imperial' ? 'in' : 'mm', archived: false } },
+          {
+            op: 'put',
+            table: 'job',
+            id,
+            fields: { name, entryUnit: device.units() === 'imperial' ? 'in' : 'mm', archived: false },
+          },
           { op: 'put', table: 'place', id: newId(), fields: { ...NEW_PLACE, name: 'Building', position: 1 } },
         ];
         return (await send(id, ops)) ? id : undefined;
       },
-      rename: (job: JobSummary, name: string) => doing(`${job.name} renamed`, job.id, [set(job, { name })], [set(job, { name: job.name }, job.version + 1)]),
-      archive: (job: JobSummary, archived: boolean) => doing(`${job.name} ${archived ? 'archived' : 'taken from the archive'}`, job.id, [set(job, { archived })], [set(job, { archived: !archived }, job.version + 1)]),
+      rename: (job: JobSummary, name: string) =>
+        doing(
+          `${job.name} renamed`,
+          job.id,
+          [set(job, { name })],
+          [set(job, { name: job.name }, job.version + 1)],
+        ),
+      archive: (job: JobSummary, archived: boolean) =>
+        doing(
+          `${job.name} ${archived ? 'archived' : 'taken from the archive'}`,
+          job.id,
+          [set(job, { archived })],
+          [set(job, { archived: !archived }, job.version + 1)],
+        ),
       async remove(job: JobSummary): Promise<void> {
         const { rows } = await api.job(job.id);
         const entryUnit = rows.job[0]?.entryUnit ?? 'mm';
-        await doing(`${job.name} deleted`, job.id, [{ op: 'remove', table: 'job', id: job.id, baseVersion: job.version }], [{ op: 'put', table: 'job', id: job.id, fields: { name: job.name, entryUnit, archived: job.archived } }]);
+        await doing(
+          `${job.name} deleted`,
+          job.id,
+          [{ op: 'remove', table: 'job', id: job.id, baseVersion: job.version }],
+          [
+            {
+              op: 'put',
+              table: 'job',
+              id: job.id,
+              fields: { name: job.name, entryUnit, archived: job.archived },
+            },
+          ],
+        );
       },
       async duplicate(job: JobSummary): Promise<void> {
         const id = newId();
         try {
-          await api.duplicate(job.id, { id, changeId: newId(), session: sessionOf(device.who()), who: device.who(), name: `${job.name} (copy)` });
-          patchState(store, ({ undo }) => ({ fault: null, undo: [...undo, { label: `${job.name} duplicated`, jobId: id, ops: [{ op: 'remove' as const, table: 'job' as const, id, baseVersion: 1 }] }] }));
+          await api.duplicate(job.id, {
+            id,
+            changeId: newId(),
+            session: sessionOf(device.who()),
+            who: device.who(),
+            name: `${job.name} (copy)`,
+          });
+          patchState(store, ({ undo }) => ({
+            fault: null,
+            undo: [
+              ...undo,
+              {
+                label: `${job.name} duplicated`,
+                jobId: id,
+                ops: [{ op: 'remove' as const, table: 'job' as const, id, baseVersion: 1 }],
+              },
+            ],
+          }));
           await load();
         } catch (error) {
-          patchState(store, { fault: error instanceof ServerRefusal ? error.problem.detail : 'The server does not answer; nothing was copied.' });
+          patchState(store, {
+            fault:
+              error instanceof ServerRefusal
+                ? error.problem.detail
+                : 'The server does not answer; nothing was copied.',
+          });
         }
       },
       async undoLast(): Promise<void> {

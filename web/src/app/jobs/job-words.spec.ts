@@ -2,7 +2,13 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { whatNext } from './job-words';
 
-const job = (surfaces: number, measured: number, withFilm: number, laid: number, fitted: number): Parameters<typeof whatNext>[0] => ({ surfaces, measured, withFilm, laid, fitted });
+const job = (
+  surfaces: number,
+  measured: number,
+  withFilm: number,
+  laid: number,
+  fitted: number,
+): Parameters<typeof whatNext>[0] => ({ surfaces, measured, withFilm, laid, fitted });
 
 describe('what is next in a job?', () => {
   it.each([
@@ -13,15 +19,21 @@ describe('what is next in a job?', () => {
     [job(9, 9, 9, 6, 0), 'cut', '3 blanks to lay out'],
     [job(9, 9, 9, 9, 8), 'fit', '1 surface to fit'],
     [job(9, 9, 9, 9, 9), 'fit', 'Everything is fitted'],
-  ] as const)('%j', (own, stop, says) => { expect(whatNext(own)).toEqual({ stop, says }); });
+  ] as const)('%j', (own, stop, says) => {
+    expect(whatNext(own)).toEqual({ stop, says });
+  });
   it('never a stop behind one where something is still missing', () => {
     const order = ['survey', 'film', 'cut', 'fit'];
-    fc.assert(fc.property(fc.nat(5), fc.nat(5), fc.nat(5), fc.nat(5), fc.nat(5), (a, b, c, d, e) => {
-      const [surfaces = 0, measured = 0, withFilm = 0, laid = 0, fitted = 0] = [a, b, c, d, e].sort((one, other) => other - one);
-      const at = order.indexOf(whatNext(job(surfaces, measured, withFilm, laid, fitted)).stop);
-      if (measured < surfaces) expect(at).toBe(0);
-      else if (withFilm < surfaces) expect(at).toBeLessThanOrEqual(1);
-      else if (laid < withFilm) expect(at).toBeLessThanOrEqual(2);
-    }));
+    fc.assert(
+      fc.property(fc.nat(5), fc.nat(5), fc.nat(5), fc.nat(5), fc.nat(5), (a, b, c, d, e) => {
+        const [surfaces = 0, measured = 0, withFilm = 0, laid = 0, fitted = 0] = [a, b, c, d, e].sort(
+          (one, other) => other - one,
+        );
+        const at = order.indexOf(whatNext(job(surfaces, measured, withFilm, laid, fitted)).stop);
+        if (measured < surfaces) expect(at).toBe(0);
+        else if (withFilm < surfaces) expect(at).toBeLessThanOrEqual(1);
+        else if (laid < withFilm) expect(at).toBeLessThanOrEqual(2);
+      }),
+    );
   });
 });

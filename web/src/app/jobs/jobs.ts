@@ -27,16 +27,38 @@ export class Jobs {
   protected readonly renamingId = signal<string | undefined>(undefined);
   protected readonly hasArchived = signal(false);
   protected readonly nameFault = signal<string | undefined>(undefined);
-  protected readonly shown = computed(() => this.list.jobs().filter(({ archived }) => archived === this.hasArchived()).map((job) => ({ job, next: whatNext(job) })));
-  protected readonly archivedCount = computed(() => this.list.jobs().filter(({ archived }) => archived).length);
+  protected readonly shown = computed(() =>
+    this.list
+      .jobs()
+      .filter(({ archived }) => archived === this.hasArchived())
+      .map((job) => ({ job, next: whatNext(job) })),
+  );
+  protected readonly archivedCount = computed(
+    () => this.list.jobs().filter(({ archived }) => archived).length,
+  );
   protected readonly lastDone = computed(() => this.list.undo().at(-1)?.label);
 
   constructor() {
     void this.list.load();
     inject(GeneralCommands).offer();
     inject(Commands).offer([
-      { id: 'new-job', word: 'New job', keys: 'Alt+N', run: () => { document.getElementById('new-job')?.focus(); } },
-      { id: 'undo', word: 'Undo', keys: 'Ctrl+Z', canRun: () => this.lastDone() !== undefined, run: () => { void this.list.undoLast(); } },
+      {
+        id: 'new-job',
+        word: 'New job',
+        keys: 'Alt+N',
+        run: () => {
+          document.getElementById('new-job')?.focus();
+        },
+      },
+      {
+        id: 'undo',
+        word: 'Undo',
+        keys: 'Ctrl+Z',
+        canRun: () => this.lastDone() !== undefined,
+        run: () => {
+          void this.list.undoLast();
+        },
+      },
     ]);
   }
 
@@ -47,7 +69,9 @@ export class Jobs {
   protected async make(event: Event): Promise<void> {
     event.preventDefault();
     const name = this.newName().trim();
-    this.nameFault.set(name === '' ? 'Type what the job is called: a customer, a building, a vehicle.' : undefined);
+    this.nameFault.set(
+      name === '' ? 'Type what the job is called: a customer, a building, a vehicle.' : undefined,
+    );
     if (name === '') return;
     const id = await this.list.make(name);
     if (id === undefined) return;
@@ -64,6 +88,8 @@ export class Jobs {
 
   protected startRename(job: JobSummary): void {
     this.renamingId.set(job.id);
-    setTimeout(() => { document.getElementById('rename')?.focus(); });
+    setTimeout(() => {
+      document.getElementById('rename')?.focus();
+    });
   }
 }

@@ -14,23 +14,75 @@ import { Choices } from '../ui/choice';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <main class="max-w-2xl mx-auto px-5 py-6 flex flex-col gap-6">
-      <div><a routerLink="/" class="underline underline-offset-2">All jobs</a><h1 class="text-3xl mt-1">Settings</h1></div>
-      <label class="block"><span class="font-bold">Name on records made on this device</span><input class="field text-lg" maxlength="80" [value]="device.who()" (change)="rename($any($event.target))" /></label>
-      <yp-choices legend="Units" [choices]="units" [value]="device.units()" (chosen)="device.showIn($event)" />
+      <div>
+        <a routerLink="/" class="underline underline-offset-2">All jobs</a>
+        <h1 class="text-3xl mt-1">Settings</h1>
+      </div>
+      <label class="block"
+        ><span class="font-bold">Name on records made on this device</span
+        ><input
+          class="field text-lg"
+          maxlength="80"
+          [value]="device.who()"
+          (change)="rename($any($event.target))"
+      /></label>
+      <yp-choices
+        legend="Units"
+        [choices]="units"
+        [value]="device.units()"
+        (chosen)="device.showIn($event)"
+      />
       <yp-choices legend="Theme" [choices]="themes" [value]="device.theme()" (chosen)="device.wear($event)" />
-      <label class="block"><span class="font-bold">Codes on labels lead to</span><input class="field" maxlength="200" placeholder="where the page was opened" [value]="device.labelBase()" (change)="leadLabels($any($event.target))" />@if (baseFault(); as text) { <span class="block text-stop font-semibold" role="alert">{{ text }}</span> }</label>
+      <label class="block"
+        ><span class="font-bold">Codes on labels lead to</span
+        ><input
+          class="field"
+          maxlength="200"
+          placeholder="where the page was opened"
+          [value]="device.labelBase()"
+          (change)="leadLabels($any($event.target))"
+        />
+        @if (baseFault(); as text) {
+          <span class="block text-stop font-semibold" role="alert">{{ text }}</span>
+        }
+      </label>
       <yp-backups />
       <section aria-labelledby="rates">
         <h2 id="rates" class="text-xl">Rates nobody has a source for</h2>
-        <p class="mt-1">Where these are used they are shown as what they are. Replace a guess by what you measured.</p>
+        <p class="mt-1">
+          Where these are used they are shown as what they are. Replace a guess by what you measured.
+        </p>
         @for (rate of rates.rates(); track rate.key) {
           <div class="flex flex-wrap gap-3 items-end border-b border-line py-3">
-            <label class="flex-1 min-w-52"><span class="block">{{ rate.word }} ({{ rate.unit }})</span><input class="field figure" inputmode="decimal" [value]="rate.value" (change)="save(rate, $any($event.target).value, rate.mark)" /></label>
-            <label><span class="block">How known</span><select class="field w-auto" (change)="save(rate, '' + rate.value, $any($event.target).value)">@for (mark of marks; track mark) { <option [value]="mark" [selected]="mark === rate.mark">{{ mark }}</option> }</select></label>
-            <p class="basis-full text-sm text-faint">{{ rate.changedBy ? 'Changed by ' + rate.changedBy : 'As shipped' }}.</p>
+            <label class="flex-1 min-w-52"
+              ><span class="block">{{ rate.word }} ({{ rate.unit }})</span
+              ><input
+                class="field figure"
+                inputmode="decimal"
+                [value]="rate.value"
+                (change)="save(rate, $any($event.target).value, rate.mark)"
+            /></label>
+            <label
+              ><span class="block">How known</span
+              ><select class="field w-auto" (change)="save(rate, '' + rate.value, $any($event.target).value)">
+                @for (mark of marks; track mark) {
+                  <option [value]="mark" [selected]="mark === rate.mark">{{ mark }}</option>
+                }
+              </select></label
+            >
+            <p class="basis-full text-sm text-faint">
+              {{ rate.changedBy ? 'Changed by ' + rate.changedBy : 'As shipped' }}.
+            </p>
           </div>
-        } @empty { <p class="mt-2 text-faint">The rates could not be read. <button type="button" class="act act-small" (click)="rates.load()">Try again</button></p> }
-        @if (fault(); as text) { <p class="mt-2 text-stop font-semibold" role="alert">{{ text }}</p> }
+        } @empty {
+          <p class="mt-2 text-faint">
+            The rates could not be read.
+            <button type="button" class="act act-small" (click)="rates.load()">Try again</button>
+          </p>
+        }
+        @if (fault(); as text) {
+          <p class="mt-2 text-stop font-semibold" role="alert">{{ text }}</p>
+        }
       </section>
     </main>
   `,
@@ -41,10 +93,22 @@ export class Settings {
   protected readonly fault = signal<string | undefined>(undefined);
   protected readonly marks = ['our guess', 'ask', 'measured'] as const;
   protected readonly units = [
-    { value: 'metric', word: 'Metric', reason: 'Millimetres. A figure typed without a unit takes the job\'s own unit.' },
-    { value: 'imperial', word: 'Imperial', reason: 'Inches to 1/16. What was typed is kept exactly underneath.' },
+    {
+      value: 'metric',
+      word: 'Metric',
+      reason: "Millimetres. A figure typed without a unit takes the job's own unit.",
+    },
+    {
+      value: 'imperial',
+      word: 'Imperial',
+      reason: 'Inches to 1/16. What was typed is kept exactly underneath.',
+    },
   ] as const;
-  protected readonly themes = [{ value: 'as the device', word: 'As the device' }, { value: 'noon', word: 'Noon: light, for glare' }, { value: 'cellar', word: 'Cellar: dark, for gloom' }] as const;
+  protected readonly themes = [
+    { value: 'as the device', word: 'As the device' },
+    { value: 'noon', word: 'Noon: light, for glare' },
+    { value: 'cellar', word: 'Cellar: dark, for gloom' },
+  ] as const;
 
   constructor() {
     void this.rates.load();
@@ -60,7 +124,11 @@ export class Settings {
   protected leadLabels(field: { value: string }): void {
     const base = field.value.trim().replace(/\/+$/, '');
     const fits = base === '' || /^https?:\/\/[\w.:[\]-]+$/.test(base);
-    this.baseFault.set(fits ? undefined : `Expected an address such as http://shop.local:4310, got “${field.value}”. The old one stays in use.`);
+    this.baseFault.set(
+      fits
+        ? undefined
+        : `Expected an address such as http://shop.local:4310, got “${field.value}”. The old one stays in use.`,
+    );
     if (fits) this.device.leadLabelsTo(base);
   }
 

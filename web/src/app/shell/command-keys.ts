@@ -11,7 +11,9 @@ export class CommandKeys {
   readonly #document = inject(DOCUMENT);
 
   listen(): void {
-    this.#document.addEventListener('keydown', (event) => { this.#press(event); });
+    this.#document.addEventListener('keydown', (event) => {
+      this.#press(event);
+    });
   }
 
   openList(): void {
@@ -31,7 +33,9 @@ export class CommandKeys {
       this.openList();
       return;
     }
-    const command = this.#commands.all().find((offered) => offered.keys?.split(' or ').includes(keys) === true);
+    const command = this.#commands
+      .all()
+      .find((offered) => offered.keys?.split(' or ').includes(keys) === true);
     if (command === undefined || !isMeant(event, keys) || command.canRun?.() === false) return;
     event.preventDefault();
     this.#run(command);
@@ -45,8 +49,16 @@ export class CommandKeys {
 /** While typing in a field, plain keys and the field's own undo belong to the field. */
 function isMeant(event: KeyboardEvent, keys: string): boolean {
   const target = event.target;
-  if (!(target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement || target instanceof HTMLSelectElement)) return true;
+  if (!(
+    target instanceof HTMLInputElement ||
+    target instanceof HTMLTextAreaElement ||
+    target instanceof HTMLSelectElement
+  ))
+    return true;
   const isPlain = !event.ctrlKey && !event.metaKey && !event.altKey && event.key.length === 1;
-  const isTextUndo = /^Ctrl\+(?:Shift\+)?[ZY]$/.test(keys) && !(target instanceof HTMLSelectElement) && target.dataset['typed'] !== undefined;
+  const isTextUndo =
+    /^Ctrl\+(?:Shift\+)?[ZY]$/.test(keys) &&
+    !(target instanceof HTMLSelectElement) &&
+    target.dataset['typed'] !== undefined;
   return !isPlain && !isTextUndo;
 }

@@ -2,7 +2,11 @@ import { describe, expect, it } from '@jest/globals';
 import { whatNext } from '../jobs/job-words';
 import { keysOf } from './commands';
 
-const press = (key: string, code: string, held: Partial<Record<'ctrlKey' | 'metaKey' | 'altKey' | 'shiftKey', boolean>> = {}): string => keysOf({ key, code, ctrlKey: false, metaKey: false, altKey: false, shiftKey: false, ...held });
+const press = (
+  key: string,
+  code: string,
+  held: Partial<Record<'ctrlKey' | 'metaKey' | 'altKey' | 'shiftKey', boolean>> = {},
+): string => keysOf({ key, code, ctrlKey: false, metaKey: false, altKey: false, shiftKey: false, ...held });
 
 describe('is a key press named as commands name it?', () => {
   it.each([
@@ -14,7 +18,9 @@ describe('is a key press named as commands name it?', () => {
     [press('/', 'Slash'), '/'],
     [press('?', 'Slash', { shiftKey: true }), '?'],
     [press('Enter', 'Enter', { altKey: true }), 'Alt+Enter'],
-  ])('%s', (keys, expected) => { expect(keys).toBe(expected); });
+  ])('%s', (keys, expected) => {
+    expect(keys).toBe(expected);
+  });
 });
 
 describe('what is next in a job?', () => {
@@ -26,5 +32,7 @@ describe('what is next in a job?', () => {
     [{ laid: 0 }, 'cut', '3 blanks to lay out'],
     [{ fitted: 1 }, 'fit', '2 surfaces to fit'],
     [{}, 'fit', 'Everything is fitted'],
-  ])('%j: %s, %s', (more, stop, says) => { expect(whatNext({ ...job, ...more })).toEqual({ stop, says }); });
+  ])('%j: %s, %s', (more, stop, says) => {
+    expect(whatNext({ ...job, ...more })).toEqual({ stop, says });
+  });
 });

@@ -5,9 +5,19 @@ import { Device } from '../device/device';
 import { JobDesk } from '../job/job-desk';
 import type { OpenConflict } from '../job/job-state';
 
-const FIELD_WORDS: Readonly<Record<string, string>> = { value_nm: 'value', text: 'as typed', filmId: 'film', entryUnit: 'unit of entry', doneAt: 'done', startedAt: 'started' };
+const FIELD_WORDS: Readonly<Record<string, string>> = {
+  value_nm: 'value',
+  text: 'as typed',
+  filmId: 'film',
+  entryUnit: 'unit of entry',
+  doneAt: 'done',
+  startedAt: 'started',
+};
 
-/** What two people changed both: one list, both values side by side, a choice each. Nothing is overwritten silently. */
+/**
+ * What two people changed both: one list, both values side by side, a choice each. Nothing is overwritten
+ * silently.
+ */
 @Component({
   selector: 'yp-conflict-box',
   imports: [A11yModule],
@@ -15,30 +25,59 @@ const FIELD_WORDS: Readonly<Record<string, string>> = { value_nm: 'value', text:
   template: `
     @if (asked().length > 0) {
       <div class="fixed inset-0 bg-black/45 z-40 grid place-items-center p-4">
-        <section class="bg-paper border-2 border-ink rounded-card p-5 w-full max-w-xl max-h-full overflow-auto" role="alertdialog" aria-modal="true" aria-labelledby="conflict-title" cdkTrapFocus cdkTrapFocusAutoCapture>
+        <section
+          class="bg-paper border-2 border-ink rounded-card p-5 w-full max-w-xl max-h-full overflow-auto"
+          role="alertdialog"
+          aria-modal="true"
+          aria-labelledby="conflict-title"
+          cdkTrapFocus
+          cdkTrapFocusAutoCapture
+        >
           <h2 id="conflict-title" class="text-xl">{{ title() }}</h2>
-          <p class="mt-1 text-faint">Theirs is what the server has. Yours has been kept; nothing is lost until you choose.</p>
+          <p class="mt-1 text-faint">
+            Theirs is what the server has. Yours has been kept; nothing is lost until you choose.
+          </p>
           @for (own of asked(); track own.conflict.pending.change.id) {
             <article class="mt-4 border-t-2 border-ink pt-3">
-              <h3 class="font-semibold">{{ own.conflict.pending.label }} <span class="font-normal text-faint">· {{ own.who }}</span></h3>
+              <h3 class="font-semibold">
+                {{ own.conflict.pending.label }} <span class="font-normal text-faint">· {{ own.who }}</span>
+              </h3>
               <table class="mt-2 w-full">
-                <thead><tr class="text-left text-faint"><th class="font-normal" scope="col">What</th><th class="font-normal" scope="col">Yours</th><th class="font-normal" scope="col">Theirs</th></tr></thead>
+                <thead>
+                  <tr class="text-left text-faint">
+                    <th class="font-normal" scope="col">What</th>
+                    <th class="font-normal" scope="col">Yours</th>
+                    <th class="font-normal" scope="col">Theirs</th>
+                  </tr>
+                </thead>
                 <tbody>
                   @for (row of own.rows; track row.word) {
-                    <tr class="border-t border-line"><th scope="row" class="py-2 text-left font-normal">{{ row.word }}</th><td class="figure font-semibold">{{ row.yours }}</td><td class="figure font-semibold">{{ row.theirs }}</td></tr>
+                    <tr class="border-t border-line">
+                      <th scope="row" class="py-2 text-left font-normal">{{ row.word }}</th>
+                      <td class="figure font-semibold">{{ row.yours }}</td>
+                      <td class="figure font-semibold">{{ row.theirs }}</td>
+                    </tr>
                   }
                 </tbody>
               </table>
               <div class="mt-3 flex flex-wrap gap-3">
-                <button type="button" class="act" (click)="desk.decide(own.conflict, 'theirs')">Keep theirs</button>
-                <button type="button" class="act" (click)="desk.decide(own.conflict, 'mine')">Use mine</button>
+                <button type="button" class="act" (click)="desk.decide(own.conflict, 'theirs')">
+                  Keep theirs
+                </button>
+                <button type="button" class="act" (click)="desk.decide(own.conflict, 'mine')">
+                  Use mine
+                </button>
               </div>
             </article>
           }
           @if (asked().length > 1) {
             <div class="mt-5 border-t-2 border-ink pt-3 flex flex-wrap gap-3">
-              <button type="button" class="act" (click)="decideAll('theirs')">Keep theirs for all {{ asked().length }}</button>
-              <button type="button" class="act" (click)="decideAll('mine')">Use mine for all {{ asked().length }}</button>
+              <button type="button" class="act" (click)="decideAll('theirs')">
+                Keep theirs for all {{ asked().length }}
+              </button>
+              <button type="button" class="act" (click)="decideAll('mine')">
+                Use mine for all {{ asked().length }}
+              </button>
             </div>
           }
         </section>
@@ -49,22 +88,40 @@ const FIELD_WORDS: Readonly<Record<string, string>> = { value_nm: 'value', text:
 export class ConflictBox {
   protected readonly desk = inject(JobDesk);
   readonly #units = inject(Device).units;
-  protected readonly asked = computed(() => this.desk.state().conflicts.map((conflict) => ({ conflict, who: conflict.conflicts[0]?.who ?? 'someone', rows: this.#rowsOf(conflict) })));
+  protected readonly asked = computed(() =>
+    this.desk.state().conflicts.map((conflict) => ({
+      conflict,
+      who: conflict.conflicts[0]?.who ?? 'someone',
+      rows: this.#rowsOf(conflict),
+    })),
+  );
   protected readonly title = computed(() => {
     const [first, ...others] = this.asked();
-    return others.length === 0 ? `${first?.who ?? 'Someone'} changed this too` : `${others.length + 1} things were changed by others too`;
+    return others.length === 0
+      ? `${first?.who ?? 'Someone'} changed this too`
+      : `${others.length + 1} things were changed by others too`;
   });
 
   protected decideAll(whose: 'mine' | 'theirs'): void {
     for (const { conflict } of this.asked()) this.desk.decide(conflict, whose);
   }
 
-  #rowsOf({ conflicts }: OpenConflict): readonly { readonly word: string; readonly yours: string; readonly theirs: string }[] {
-    return conflicts.map(({ field, yours, theirs }) => ({ word: FIELD_WORDS[field] ?? field, yours: this.#shown(field, yours), theirs: this.#shown(field, theirs) }));
+  #rowsOf({
+    conflicts,
+  }: OpenConflict): readonly { readonly word: string; readonly yours: string; readonly theirs: string }[] {
+    return conflicts.map(({ field, yours, theirs }) => ({
+      word: FIELD_WORDS[field] ?? field,
+      yours: this.#shown(field, yours),
+      theirs: this.#shown(field, theirs),
+    }));
   }
 
   #shown(field: string, value: unknown): string {
     if (field.endsWith('_nm') && typeof value === 'number') return formatLengthWithUnit(value, this.#units());
-    return value === null ? 'nothing' : typeof value === 'string' || typeof value === 'number' ? String(value) : JSON.stringify(value);
+    return value === null
+      ? 'nothing'
+      : typeof value === 'string' || typeof value === 'number'
+        ? String(value)
+        : JSON.stringify(value);
   }
 }

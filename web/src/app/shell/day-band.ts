@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  computed,
+  effect,
+  inject,
+  signal,
+  untracked,
+} from '@angular/core';
 import { ReadinessBook } from '../day/readiness-book';
 import { JobReading } from '../job/job-reading';
 import type { ReadyAnswer } from '../workers/ready-answers';
@@ -16,7 +25,10 @@ interface Bar {
   readonly word: string;
 }
 
-/** One strip of hours for the selected surface: sun on it, when it is fit, what is planned, what ran and what runs now. */
+/**
+ * One strip of hours for the selected surface: sun on it, when it is fit, what is planned, what ran and what
+ * runs now.
+ */
 @Component({
   selector: 'yp-day-band',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -25,19 +37,86 @@ interface Bar {
       <p class="font-bold truncate">{{ heading().word }}</p>
       <p class="text-sm text-faint leading-tight line-clamp-2">{{ heading().says }}</p>
     </div>
-    <svg class="flex-1 min-w-0 h-full" viewBox="0 0 1000 84" preserveAspectRatio="none" role="img" [attr.aria-label]="'Hours of today. Now ' + clock()">
- @for (span of closed(); track $index) { <rect [attr.x]="at(span.from)" y="26" [attr.width]="widthOf(span)" height="36" [attr.class]="span.word === 'sun' ? 'fill-now/60' : 'fill-board'" /> }
-      @for (bar of planned(); track $index) { <rect [attr.x]="at(bar.from)" y="50" height="9" [attr.width]="widthOf(bar)" class="fill-paper stroke-ink" vector-effect="non-scaling-stroke" /> }
+    <svg
+      class="flex-1 min-w-0 h-full"
+      viewBox="0 0 1000 84"
+      preserveAspectRatio="none"
+      role="img"
+      [attr.aria-label]="'Hours of today. Now ' + clock()"
+    >
+      @for (span of closed(); track $index) {
+        <rect
+          [attr.x]="at(span.from)"
+          y="26"
+          [attr.width]="widthOf(span)"
+          height="36"
+          [attr.class]="span.word === 'sun' ? 'fill-now/60' : 'fill-board'"
+        />
+      }
+      @for (bar of planned(); track $index) {
+        <rect
+          [attr.x]="at(bar.from)"
+          y="50"
+          height="9"
+          [attr.width]="widthOf(bar)"
+          class="fill-paper stroke-ink"
+          vector-effect="non-scaling-stroke"
+        />
+      }
       <line x1="20" x2="980" y1="62" y2="62" class="stroke-line-strong" vector-effect="non-scaling-stroke" />
-      @for (hour of hours; track hour) { <line [attr.x1]="at(hour)" [attr.x2]="at(hour)" y1="62" y2="67" class="stroke-line-strong" vector-effect="non-scaling-stroke" /> }
-      @for (bar of bars(); track $index) { <rect [attr.x]="at(bar.from)" y="32" height="14" [attr.width]="widthOf(bar)" class="fill-glass stroke-ink" vector-effect="non-scaling-stroke" /> }
-      @if (isDay()) { <line [attr.x1]="at(now())" [attr.x2]="at(now())" y1="4" y2="66" class="stroke-ink" stroke-width="3" vector-effect="non-scaling-stroke" /> }
+      @for (hour of hours; track hour) {
+        <line
+          [attr.x1]="at(hour)"
+          [attr.x2]="at(hour)"
+          y1="62"
+          y2="67"
+          class="stroke-line-strong"
+          vector-effect="non-scaling-stroke"
+        />
+      }
+      @for (bar of bars(); track $index) {
+        <rect
+          [attr.x]="at(bar.from)"
+          y="32"
+          height="14"
+          [attr.width]="widthOf(bar)"
+          class="fill-glass stroke-ink"
+          vector-effect="non-scaling-stroke"
+        />
+      }
+      @if (isDay()) {
+        <line
+          [attr.x1]="at(now())"
+          [attr.x2]="at(now())"
+          y1="4"
+          y2="66"
+          class="stroke-ink"
+          stroke-width="3"
+          vector-effect="non-scaling-stroke"
+        />
+      }
     </svg>
-    <div class="absolute bottom-0 right-0 left-[250px] max-xl:left-[210px] max-md:!left-0 h-5 text-faint text-sm pointer-events-none" aria-hidden="true">
-      @for (hour of hours; track hour) { <span class="absolute -translate-x-1/2 figure max-md:odd:hidden" [style.left.%]="at(hour) / 10">{{ hour }}</span> }
+    <div
+      class="absolute bottom-0 right-0 left-[250px] max-xl:left-[210px] max-md:!left-0 h-5 text-faint text-sm pointer-events-none"
+      aria-hidden="true"
+    >
+      @for (hour of hours; track hour) {
+        <span class="absolute -translate-x-1/2 figure max-md:odd:hidden" [style.left.%]="at(hour) / 10">{{
+          hour
+        }}</span>
+      }
     </div>
-    <p class="absolute top-1.5 text-sm pointer-events-none px-1 bg-now text-now-ink font-semibold rounded-card" [style.left]="labelLeft()">now {{ clock() }}</p>
-    @if (bars().length > 0) { <p class="absolute top-1.5 right-3 text-sm text-faint max-md:hidden">{{ bars().length }} timed {{ bars().length === 1 ? 'step' : 'steps' }} today</p> }
+    <p
+      class="absolute top-1.5 text-sm pointer-events-none px-1 bg-now text-now-ink font-semibold rounded-card"
+      [style.left]="labelLeft()"
+    >
+      now {{ clock() }}
+    </p>
+    @if (bars().length > 0) {
+      <p class="absolute top-1.5 right-3 text-sm text-faint max-md:hidden">
+        {{ bars().length }} timed {{ bars().length === 1 ? 'step' : 'steps' }} today
+      </p>
+    }
   `,
   host: { class: 'relative flex h-full bg-ground', role: 'region', 'aria-label': 'Day band' },
 })
@@ -47,36 +126,65 @@ export class DayBand {
   readonly #book = inject(ReadinessBook);
   readonly #ready = signal<ReadyAnswer | undefined>(undefined);
   readonly #instant = signal(new Date());
-  protected readonly hours = Array.from({ length: LAST_HOUR - FIRST_HOUR + 1 }, (_, index) => FIRST_HOUR + index);
+  protected readonly hours = Array.from(
+    { length: LAST_HOUR - FIRST_HOUR + 1 },
+    (_, index) => FIRST_HOUR + index,
+  );
   protected readonly now = computed(() => hourOf(this.#instant()));
   protected readonly isDay = computed(() => this.now() >= FIRST_HOUR && this.now() <= LAST_HOUR);
-  protected readonly clock = computed(() => `${String(this.#instant().getHours()).padStart(2, '0')}:${String(this.#instant().getMinutes()).padStart(2, '0')}`);
-  protected readonly labelLeft = computed(() => `clamp(0px, calc((100% - var(--band-left, 0px)) * ${(this.at(Math.min(LAST_HOUR, Math.max(FIRST_HOUR, this.now()))) / 1000).toFixed(4)} + var(--band-left, 0px) + 6px), calc(100% - 6rem))`);
+  protected readonly clock = computed(
+    () =>
+      `${String(this.#instant().getHours()).padStart(2, '0')}:${String(this.#instant().getMinutes()).padStart(2, '0')}`,
+  );
+  protected readonly labelLeft = computed(
+    () =>
+      `clamp(0px, calc((100% - var(--band-left, 0px)) * ${(this.at(Math.min(LAST_HOUR, Math.max(FIRST_HOUR, this.now()))) / 1000).toFixed(4)} + var(--band-left, 0px) + 6px), calc(100% - 6rem))`,
+  );
   protected readonly bars = computed<readonly Bar[]>(() => {
     const surface = this.#selection.surface();
     if (surface === undefined) return [];
     const today = this.#instant().toDateString();
-    return this.#reading.applicationsOf(surface.id).flatMap(({ id }) => this.#reading.workOf(id)).flatMap(({ startedAt, doneAt, step }): Bar[] => {
-      if (startedAt === null || new Date(startedAt).toDateString() !== today) return [];
-      return [{ from: hourOf(new Date(startedAt)), to: doneAt === null ? this.now() : hourOf(new Date(doneAt)), word: step }];
-    });
+    return this.#reading
+      .applicationsOf(surface.id)
+      .flatMap(({ id }) => this.#reading.workOf(id))
+      .flatMap(({ startedAt, doneAt, step }): Bar[] => {
+        if (startedAt === null || new Date(startedAt).toDateString() !== today) return [];
+        return [
+          {
+            from: hourOf(new Date(startedAt)),
+            to: doneAt === null ? this.now() : hourOf(new Date(doneAt)),
+            word: step,
+          },
+        ];
+      });
   });
 
   readonly #midnight = computed(() => new Date(this.#instant()).setHours(0, 0, 0, 0));
-  protected readonly closed = computed<readonly Bar[]>(() => (this.#ready()?.closed ?? []).flatMap(({ from_ms, to_ms, by }) => this.#bar(from_ms, to_ms, by)));
+  protected readonly closed = computed<readonly Bar[]>(() =>
+    (this.#ready()?.closed ?? []).flatMap(({ from_ms, to_ms, by }) => this.#bar(from_ms, to_ms, by)),
+  );
   protected readonly planned = computed<readonly Bar[]>(() => {
-    const own = new Set(this.#reading.applicationsOf(this.#selection.surface()?.id ?? '').map(({ id }) => id));
-    return this.#reading.plannedSteps().filter(({ applicationId }) => own.has(applicationId)).flatMap(({ startsAt, endsAt, step }) => this.#bar(Date.parse(startsAt), Date.parse(endsAt), step));
+    const own = new Set(
+      this.#reading.applicationsOf(this.#selection.surface()?.id ?? '').map(({ id }) => id),
+    );
+    return this.#reading
+      .plannedSteps()
+      .filter(({ applicationId }) => own.has(applicationId))
+      .flatMap(({ startsAt, endsAt, step }) => this.#bar(Date.parse(startsAt), Date.parse(endsAt), step));
   });
   protected readonly heading = computed(() => {
     const ready = this.#ready();
     const now = this.#instant().getTime();
-    if (ready === undefined) return { word: 'Sun and glass: unknown', says: 'Feel the glass: warm or in the sun means wait.' };
-    if (ready.unknown.length > 0 && ready.sun.length === 0) return { word: 'Sun: unknown', says: `Find out ${ready.unknown[0] ?? ''}.` };
+    if (ready === undefined)
+      return { word: 'Sun and glass: unknown', says: 'Feel the glass: warm or in the sun means wait.' };
+    if (ready.unknown.length > 0 && ready.sun.length === 0)
+      return { word: 'Sun: unknown', says: `Find out ${ready.unknown[0] ?? ''}.` };
     const closed = ready.closed.find(({ from_ms, to_ms }) => from_ms <= now && now < to_ms);
     const next = ready.closed.find(({ from_ms }) => from_ms > now);
     if (closed !== undefined) return { word: `Not fit until ${clockOf(closed.to_ms)}`, says: closed.says };
-    return next === undefined ? { word: 'Fit to work today', says: 'No sun on it and within the film’s range.' } : { word: `Fit until ${clockOf(next.from_ms)}`, says: `then ${next.says}` };
+    return next === undefined
+      ? { word: 'Fit to work today', says: 'No sun on it and within the film’s range.' }
+      : { word: `Fit until ${clockOf(next.from_ms)}`, says: `then ${next.says}` };
   });
   #turn = 0;
 
@@ -89,18 +197,35 @@ export class DayBand {
       this.#book.weather.hours();
       this.#book.indoor();
       this.#book.limits();
-      if (surface !== undefined) { this.#reading.applicationsOf(surface.id); this.#reading.siteFactsOf(surface.id); }
+      if (surface !== undefined) {
+        this.#reading.applicationsOf(surface.id);
+        this.#reading.siteFactsOf(surface.id);
+      }
       clearTimeout(settling);
       this.#turn += 1;
       const turn = this.#turn;
       settling = setTimeout(() => {
-        if (surface === undefined) { this.#ready.set(undefined); return; }
-        void untracked(() => this.#book.ask([surface], midnight, midnight + 24 * HOUR_MS)).then(([answer]) => { if (turn === this.#turn) this.#ready.set(answer); }, () => undefined);
+        if (surface === undefined) {
+          this.#ready.set(undefined);
+          return;
+        }
+        void untracked(() => this.#book.ask([surface], midnight, midnight + 24 * HOUR_MS)).then(
+          ([answer]) => {
+            if (turn === this.#turn) this.#ready.set(answer);
+          },
+          () => undefined,
+        );
       }, SETTLE_MS);
     });
-    inject(DestroyRef).onDestroy(() => { clearTimeout(settling); });
-    const timer = setInterval(() => { this.#instant.set(new Date()); }, TICK_MS);
-    inject(DestroyRef).onDestroy(() => { clearInterval(timer); });
+    inject(DestroyRef).onDestroy(() => {
+      clearTimeout(settling);
+    });
+    const timer = setInterval(() => {
+      this.#instant.set(new Date());
+    }, TICK_MS);
+    inject(DestroyRef).onDestroy(() => {
+      clearInterval(timer);
+    });
   }
 
   protected at(hour: number): number {
@@ -108,7 +233,10 @@ export class DayBand {
   }
 
   #bar(from_ms: number, to_ms: number, word: string): readonly Bar[] {
-    const [from, to] = [Math.max(FIRST_HOUR, (from_ms - this.#midnight()) / HOUR_MS), Math.min(LAST_HOUR, (to_ms - this.#midnight()) / HOUR_MS)];
+    const [from, to] = [
+      Math.max(FIRST_HOUR, (from_ms - this.#midnight()) / HOUR_MS),
+      Math.min(LAST_HOUR, (to_ms - this.#midnight()) / HOUR_MS),
+    ];
     return to > from ? [{ from, to, word }] : [];
   }
 

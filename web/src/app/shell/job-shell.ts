@@ -1,4 +1,15 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, afterRenderEffect, computed, effect, inject, input, untracked, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  afterRenderEffect,
+  computed,
+  effect,
+  inject,
+  input,
+  untracked,
+  viewChild,
+} from '@angular/core';
 import { Title } from '@angular/platform-browser';
 import { RouterLink, RouterOutlet } from '@angular/router';
 import { NgIcon, provideIcons } from '@ng-icons/core';
@@ -36,7 +47,11 @@ export class JobShell {
   protected readonly summaries = inject(StopSummaries);
   protected readonly panels = inject(Panels);
   protected readonly commandKeys = inject(CommandKeys);
-  protected readonly stops = STOPS.map((stop, index) => ({ stop, word: STOP_WORDS[stop], key: `Alt+${index + 1}` }));
+  protected readonly stops = STOPS.map((stop, index) => ({
+    stop,
+    word: STOP_WORDS[stop],
+    key: `Alt+${index + 1}`,
+  }));
   protected readonly status = computed(() => this.desk.state().status);
   protected readonly name = computed(() => this.reading.job()?.name ?? '');
   private readonly scheduleView = viewChild(Schedule);
@@ -46,28 +61,84 @@ export class JobShell {
     const title = inject(Title);
     effect(() => {
       const jobId = this.jobId();
-      untracked(() => { this.desk.open(jobId); });
+      untracked(() => {
+        this.desk.open(jobId);
+      });
     });
-    effect(() => { title.setTitle(`${this.selection.surface()?.tag ?? ''} ${STOP_WORDS[this.selection.stop()]} · ${this.name()} · Yellow Pane`.trim()); });
+    effect(() => {
+      title.setTitle(
+        `${this.selection.surface()?.tag ?? ''} ${STOP_WORDS[this.selection.stop()]} · ${this.name()} · Yellow Pane`.trim(),
+      );
+    });
     effect(() => {
       this.selection.surfaceIdInUrl();
-      untracked(() => { this.panels.hasSchedule.set(false); });
+      untracked(() => {
+        this.panels.hasSchedule.set(false);
+      });
     });
     afterRenderEffect(() => {
       this.selection.stop();
-      document.querySelector('nav [aria-current=page]')?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
+      document
+        .querySelector('nav [aria-current=page]')
+        ?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
     });
     void catalogue.load();
     void inject(Rates).load();
-    inject(DestroyRef).onDestroy(() => { this.desk.close(); });
+    inject(DestroyRef).onDestroy(() => {
+      this.desk.close();
+    });
     inject(GeneralCommands).offer();
     inject(Commands).offer([
-      ...this.stops.map(({ stop, word, key }) => ({ id: `stop-${stop}`, word: `Go to ${word}`, keys: key, run: () => { this.selection.goToStop(stop); } })),
-      { id: 'undo', word: 'Undo', keys: 'Ctrl+Z', canRun: () => this.desk.canUndo() !== undefined, run: () => { this.desk.undo(); } },
-      { id: 'redo', word: 'Redo', keys: 'Ctrl+Y or Ctrl+Shift+Z', canRun: () => this.desk.canRedo() !== undefined, run: () => { this.desk.redo(); } },
-      { id: 'find', word: 'Find a surface', keys: '/', run: () => { this.scheduleView()?.focusFilter(); } },
-      { id: 'next-surface', word: 'Next surface', keys: 'Alt+ArrowDown', run: () => { this.selection.step(1); } },
-      { id: 'previous-surface', word: 'Previous surface', keys: 'Alt+ArrowUp', run: () => { this.selection.step(-1); } },
+      ...this.stops.map(({ stop, word, key }) => ({
+        id: `stop-${stop}`,
+        word: `Go to ${word}`,
+        keys: key,
+        run: () => {
+          this.selection.goToStop(stop);
+        },
+      })),
+      {
+        id: 'undo',
+        word: 'Undo',
+        keys: 'Ctrl+Z',
+        canRun: () => this.desk.canUndo() !== undefined,
+        run: () => {
+          this.desk.undo();
+        },
+      },
+      {
+        id: 'redo',
+        word: 'Redo',
+        keys: 'Ctrl+Y or Ctrl+Shift+Z',
+        canRun: () => this.desk.canRedo() !== undefined,
+        run: () => {
+          this.desk.redo();
+        },
+      },
+      {
+        id: 'find',
+        word: 'Find a surface',
+        keys: '/',
+        run: () => {
+          this.scheduleView()?.focusFilter();
+        },
+      },
+      {
+        id: 'next-surface',
+        word: 'Next surface',
+        keys: 'Alt+ArrowDown',
+        run: () => {
+          this.selection.step(1);
+        },
+      },
+      {
+        id: 'previous-surface',
+        word: 'Previous surface',
+        keys: 'Alt+ArrowUp',
+        run: () => {
+          this.selection.step(-1);
+        },
+      },
     ]);
   }
 }

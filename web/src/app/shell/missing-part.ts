@@ -7,20 +7,39 @@ const KEY = 'reloaded';
 /** Reloaded once for a missing part, it is not tried again so soon: it would go round for ever. */
 const ONCE_MS = 30_000;
 const SAID_MS = 1500;
-const isMissing = (error: unknown): boolean => error instanceof TypeError && /dynamically imported module|module script/i.test(error.message);
+const isMissing = (error: unknown): boolean =>
+  error instanceof TypeError && /dynamically imported module|module script/i.test(error.message);
 
-/** A part of the page that is gone since the program was updated: says so and loads the new page at the place one was going to. What is typed is kept in the browser. */
+/**
+ * A part of the page that is gone since the program was updated: says so and loads the new page at the place
+ * one was going to. What is typed is kept in the browser.
+ */
 export function loadNewPage({ error, url }: NavigationError): void {
   if (!isMissing(error)) throw error;
   const [desk, page] = [inject(JobDesk), inject(DOCUMENT).defaultView];
-  void fetch('/api/health').then((answer) => answer.ok, () => false).then((isHere) => {
-    const last = Number(readKept(KEY) ?? 0);
-    if (!isHere) desk.say('The server does not answer: this part of the program could not be loaded. What you typed is kept; try again when the server is back.');
-    else if (Date.now() - last < ONCE_MS) desk.say('This part of the program could not be loaded, after loading the page anew as well. What you typed is kept; try again in a minute.');
-    else {
-      writeKept(KEY, Date.now());
-      desk.say('The program was updated. The new page is being loaded at the same place; everything you typed is kept.');
-      setTimeout(() => { page?.location.assign(url); }, SAID_MS);
-    }
-  });
+  void fetch('/api/health')
+    .then(
+      (answer) => answer.ok,
+      () => false,
+    )
+    .then((isHere) => {
+      const last = Number(readKept(KEY) ?? 0);
+      if (!isHere)
+        desk.say(
+          'The server does not answer: this part of the program could not be loaded. What you typed is kept; try again when the server is back.',
+        );
+      else if (Date.now() - last < ONCE_MS)
+        desk.say(
+          'This part of the program could not be loaded, after loading the page anew as well. What you typed is kept; try again in a minute.',
+        );
+      else {
+        writeKept(KEY, Date.now());
+        desk.say(
+          'The program was updated. The new page is being loaded at the same place; everything you typed is kept.',
+        );
+        setTimeout(() => {
+          page?.location.assign(url);
+        }, SAID_MS);
+      }
+    });
 }

@@ -11,9 +11,19 @@ export const ScheduleMarks = signalStore(
   withState<Marks>({ filter: '', marked: [] }),
   withComputed(({ marked }) => ({ markedIds: computed(() => new Set(marked())) })),
   withMethods((store) => ({
-    filterBy: (filter: string): void => { patchState(store, { filter }); },
-    toggle: (id: string): void => { patchState(store, ({ marked }) => ({ marked: marked.includes(id) ? marked.filter((other) => other !== id) : [...marked, id] })); },
-    mark: (ids: readonly string[]): void => { patchState(store, { marked: [...ids] }); },
-    clear: (): void => { patchState(store, { marked: [] }); },
+    filterBy: (filter: string): void => {
+      patchState(store, { filter });
+    },
+    toggle: (id: string): void => {
+      patchState(store, ({ marked }) => ({
+        marked: marked.includes(id) ? marked.filter((other) => other !== id) : [...marked, id],
+      }));
+    },
+    mark: (ids: readonly string[]): void => {
+      patchState(store, { marked: [...ids] });
+    },
+    clear: (): void => {
+      patchState(store, { marked: [] });
+    },
   })),
 );

@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, type ElementRef, afterNextRender, computed, effect, inject, untracked, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  type ElementRef,
+  afterNextRender,
+  computed,
+  effect,
+  inject,
+  untracked,
+  viewChild,
+} from '@angular/core';
 import { CdkVirtualScrollViewport, ScrollingModule } from '@angular/cdk/scrolling';
 import type { Outline } from '@yellow-pane/core/measure';
 import { outlineBounds, outlineOfCheck } from '@yellow-pane/core/measure';
@@ -23,25 +33,73 @@ const DIAGONALS = new Set(['tlbr', 'brtl', 'bltr', 'trbl']);
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="p-3 border-b border-line">
-      <input #filter class="field" type="search" placeholder="Find a surface…" aria-label="Find a surface" aria-keyshortcuts="/" [value]="marks.filter()" (input)="marks.filterBy($any($event.target).value)" (keydown.arrowdown)="focusList($event)" />
+      <input
+        #filter
+        class="field"
+        type="search"
+        placeholder="Find a surface…"
+        aria-label="Find a surface"
+        aria-keyshortcuts="/"
+        [value]="marks.filter()"
+        (input)="marks.filterBy($any($event.target).value)"
+        (keydown.arrowdown)="focusList($event)"
+      />
       @if (marks.marked().length > 0) {
-        <p class="mt-2 flex items-center justify-between text-sm"><span>{{ marks.marked().length }} marked</span><span>@if (marks.marked().length > 1) { <button type="button" class="act act-small" (click)="linkMarked()">Same as each other</button> } <button type="button" class="act act-small" (click)="marks.clear()">Unmark all</button></span></p>
+        <p class="mt-2 flex items-center justify-between text-sm">
+          <span>{{ marks.marked().length }} marked</span
+          ><span>
+            @if (marks.marked().length > 1) {
+              <button type="button" class="act act-small" (click)="linkMarked()">Same as each other</button>
+            }
+            <button type="button" class="act act-small" (click)="marks.clear()">Unmark all</button></span
+          >
+        </p>
       }
     </div>
-    <cdk-virtual-scroll-viewport itemSize="54" class="flex-1 min-h-0" role="listbox" tabindex="0" aria-label="Surfaces" aria-multiselectable="true" [attr.aria-activedescendant]="activeId()" (keydown)="walk($event)">
-      <div *cdkVirtualFor="let surface of found(); trackBy: byId; templateCacheSize: 0" role="option" [id]="'surface-' + surface.id" [attr.aria-selected]="surface.id === selection.surface()?.id || marks.markedIds().has(surface.id)"
-        class="flex items-center gap-2 h-[54px] pl-2 pr-3 border-b border-line border-l-4 border-l-transparent hover:bg-board" [class.bg-paper]="surface.id === selection.surface()?.id" [class.!border-l-ink]="surface.id === selection.surface()?.id" (click)="choose(surface.id, $event)">
+    <cdk-virtual-scroll-viewport
+      itemSize="54"
+      class="flex-1 min-h-0"
+      role="listbox"
+      tabindex="0"
+      aria-label="Surfaces"
+      aria-multiselectable="true"
+      [attr.aria-activedescendant]="activeId()"
+      (keydown)="walk($event)"
+    >
+      <div
+        *cdkVirtualFor="let surface of found(); trackBy: byId; templateCacheSize: 0"
+        role="option"
+        [id]="'surface-' + surface.id"
+        [attr.aria-selected]="surface.id === selection.surface()?.id || marks.markedIds().has(surface.id)"
+        class="flex items-center gap-2 h-[54px] pl-2 pr-3 border-b border-line border-l-4 border-l-transparent hover:bg-board"
+        [class.bg-paper]="surface.id === selection.surface()?.id"
+        [class.!border-l-ink]="surface.id === selection.surface()?.id"
+        (click)="choose(surface.id, $event)"
+      >
         @let outline = outlineOf(surface.id);
         @let state = states.at(selection.stop(), surface.id);
         <yp-mini-outline [outline]="outline" [scale]="scale()" [disagrees]="surveyDisagrees(surface.id)" />
         <span class="min-w-0 flex-1">
-          <span class="block font-semibold leading-tight truncate"><yp-state-mark [shape]="state" class="mr-1.5 align-[-1px]" />{{ surface.tag }}@if (marks.markedIds().has(surface.id)) {<span class="ml-1 font-normal text-sm">· marked</span>}</span>
-          <span class="block text-sm text-faint truncate leading-tight">{{ surface.name || placeName(surface.placeId) }}</span>
+          <span class="block font-semibold leading-tight truncate"
+            ><yp-state-mark [shape]="state" class="mr-1.5 align-[-1px]" />{{ surface.tag }}
+            @if (marks.markedIds().has(surface.id)) {
+              <span class="ml-1 font-normal text-sm">· marked</span>
+            }
+          </span>
+          <span class="block text-sm text-faint truncate leading-tight">{{
+            surface.name || placeName(surface.placeId)
+          }}</span>
         </span>
-        <span class="figure text-sm text-right leading-tight whitespace-nowrap">@for (line of sizeLines(surface.id, outline); track $index) {<span class="block">{{ line }}</span>}</span>
+        <span class="figure text-sm text-right leading-tight whitespace-nowrap">
+          @for (line of sizeLines(surface.id, outline); track $index) {
+            <span class="block">{{ line }}</span>
+          }
+        </span>
       </div>
     </cdk-virtual-scroll-viewport>
-    @if (found().length === 0 && reading.surfaces().length > 0) { <p class="p-3 text-faint">No surface matches “{{ marks.filter() }}”.</p> }
+    @if (found().length === 0 && reading.surfaces().length > 0) {
+      <p class="p-3 text-faint">No surface matches “{{ marks.filter() }}”.</p>
+    }
   `,
   host: { class: 'flex flex-col min-h-0 h-full' },
 })
@@ -56,33 +114,44 @@ export class Schedule {
   private readonly filterBox = viewChild.required<ElementRef<HTMLInputElement>>('filter');
 
   protected readonly found = computed(() => {
-    const words = this.marks.filter().toLowerCase().split(/\s+/).filter((word) => word !== '');
+    const words = this.marks
+      .filter()
+      .toLowerCase()
+      .split(/\s+/)
+      .filter((word) => word !== '');
     if (words.length === 0) return this.reading.surfaces();
     return this.reading.surfaces().filter((surface) => {
       const text = `${surface.tag} ${surface.name} ${this.placeName(surface.placeId)}`.toLowerCase();
       return words.every((word) => text.includes(word));
     });
   });
-  protected readonly activeId = computed(() => (this.selection.surface() === undefined ? null : `surface-${this.selection.surface()?.id ?? ''}`));
+  protected readonly activeId = computed(() =>
+    this.selection.surface() === undefined ? null : `surface-${this.selection.surface()?.id ?? ''}`,
+  );
   /** Pixels per millimetre so that the largest surface of the job fills its box. */
   protected readonly scale = computed(() => {
     let largest_mm = 1;
     for (const { id } of this.reading.surfaces()) {
       for (const { kind, fromPoint, toPoint, value_nm } of this.reading.measuresOf(id)) {
-        if (kind === 'distance' && !DIAGONALS.has(`${fromPoint}${toPoint}`)) largest_mm = Math.max(largest_mm, mmFromNm(value_nm));
+        if (kind === 'distance' && !DIAGONALS.has(`${fromPoint}${toPoint}`))
+          largest_mm = Math.max(largest_mm, mmFromNm(value_nm));
       }
     }
     return DRAWN_PX / largest_mm;
   });
 
   constructor() {
-    const show = (): void => { this.#show(this.found().findIndex(({ id }) => id === this.selection.surface()?.id)); };
+    const show = (): void => {
+      this.#show(this.found().findIndex(({ id }) => id === this.selection.surface()?.id));
+    };
     effect(() => {
       this.found();
       this.selection.surface();
       untracked(show);
     });
-    afterNextRender(() => { requestAnimationFrame(show); });
+    afterNextRender(() => {
+      requestAnimationFrame(show);
+    });
   }
 
   focusFilter(): void {
@@ -110,14 +179,20 @@ export class Schedule {
     if (this.surveyDisagrees(surfaceId)) return ['measures', 'disagree'];
     if (outline === undefined) return ['–'];
     const { width, height } = outlineBounds(outline);
-    return [formatLength(nmFromMm(Math.round(width)), this.#units()), formatLength(nmFromMm(Math.round(height)), this.#units())];
+    return [
+      formatLength(nmFromMm(Math.round(width)), this.#units()),
+      formatLength(nmFromMm(Math.round(height)), this.#units()),
+    ];
   }
 
   /** Links what is marked by hand: all are repeats of the first. */
   protected linkMarked(): void {
     const [lead, ...rest] = this.marks.marked();
     if (lead === undefined) return;
-    this.#desk.do(`${rest.length} surfaces the same as ${this.reading.surfaceById().get(lead)?.tag ?? ''}`, rest.map((id) => this.#desk.set('surface', id, { sameAsId: lead })));
+    this.#desk.do(
+      `${rest.length} surfaces the same as ${this.reading.surfaceById().get(lead)?.tag ?? ''}`,
+      rest.map((id) => this.#desk.set('surface', id, { sameAsId: lead })),
+    );
     this.marks.clear();
   }
 
@@ -129,7 +204,14 @@ export class Schedule {
   protected walk(event: KeyboardEvent): void {
     const found = this.found();
     const at = found.findIndex(({ id }) => id === this.selection.surface()?.id);
-    const moves: Readonly<Record<string, number>> = { ArrowDown: at + 1, ArrowUp: Math.max(0, at - 1), Home: 0, End: found.length - 1, PageDown: at + 8, PageUp: at - 8 };
+    const moves: Readonly<Record<string, number>> = {
+      ArrowDown: at + 1,
+      ArrowUp: Math.max(0, at - 1),
+      Home: 0,
+      End: found.length - 1,
+      PageDown: at + 8,
+      PageUp: at - 8,
+    };
     const to = moves[event.key];
     if (to !== undefined) {
       event.preventDefault();
@@ -153,7 +235,10 @@ export class Schedule {
   #show(at: number): void {
     const viewport = this.viewport();
     if (at < 0) return;
-    const { start, end } = { start: Math.ceil(viewport.measureScrollOffset() / 54), end: Math.floor((viewport.measureScrollOffset() + viewport.getViewportSize()) / 54) - 1 };
+    const { start, end } = {
+      start: Math.ceil(viewport.measureScrollOffset() / 54),
+      end: Math.floor((viewport.measureScrollOffset() + viewport.getViewportSize()) / 54) - 1,
+    };
     if (at < start || at > end) viewport.scrollToIndex(Math.max(0, at - 2));
   }
 }

@@ -6,34 +6,72 @@ import { JobReading } from '../job/job-reading';
 
 export const STOPS = ['survey', 'film', 'cut', 'day', 'fit', 'check', 'close'] as const;
 export type Stop = (typeof STOPS)[number];
-export const STOP_WORDS: Readonly<Record<Stop, string>> = { survey: 'Survey', film: 'Film', cut: 'Cut', day: 'Day', fit: 'Fit', check: 'Check', close: 'Close' };
+export const STOP_WORDS: Readonly<Record<Stop, string>> = {
+  survey: 'Survey',
+  film: 'Film',
+  cut: 'Cut',
+  day: 'Day',
+  fit: 'Fit',
+  check: 'Check',
+  close: 'Close',
+};
 
 /** The URL is the selection: job, stop and surface are read from it and changed through it. */
 @Injectable({ providedIn: 'root' })
 export class Selection {
   readonly #router = inject(Router);
   readonly #reading = inject(JobReading);
-  readonly #path = toSignal(this.#router.events.pipe(filter((event) => event instanceof NavigationEnd), map((event) => event.urlAfterRedirects), startWith(this.#router.url)), { requireSync: true });
+  readonly #path = toSignal(
+    this.#router.events.pipe(
+      filter((event) => event instanceof NavigationEnd),
+      map((event) => event.urlAfterRedirects),
+      startWith(this.#router.url),
+    ),
+    { requireSync: true },
+  );
   readonly #parts = computed(() => partsOf(this.#path()));
-  /** Where one is on the way to, while that page is still being loaded: what is chosen meanwhile is chosen there. */
+  /**
+   * Where one is on the way to, while that page is still being loaded: what is chosen meanwhile is chosen
+   * there.
+   */
   #bound(): UrlParts {
-    /** Asked once, when something is chosen: an effect that chooses must not follow its own navigation round and round. */
-    return untracked(() => { const { finalUrl, extractedUrl } = this.#router.currentNavigation() ?? {}; return partsOf((finalUrl ?? extractedUrl)?.toString() ?? this.#path()); });
+    /**
+     * Asked once, when something is chosen: an effect that chooses must not follow its own navigation round
+     * and round.
+     */
+    return untracked(() => {
+      const { finalUrl, extractedUrl } = this.#router.currentNavigation() ?? {};
+      return partsOf((finalUrl ?? extractedUrl)?.toString() ?? this.#path());
+    });
   }
 
   readonly jobId = computed(() => this.#parts()?.[1]);
   readonly stop = computed(() => stopIn(this.#parts()));
   readonly surfaceIdInUrl = computed(() => this.#parts()?.[3]);
   /** The surface in the URL, or the first one when the URL names none. */
-  readonly surface = computed(() => this.#reading.surfaceById().get(this.surfaceIdInUrl() ?? '') ?? (this.surfaceIdInUrl() === undefined ? this.#reading.surfaces()[0] : undefined));
+  readonly surface = computed(
+    () =>
+      this.#reading.surfaceById().get(this.surfaceIdInUrl() ?? '') ??
+      (this.surfaceIdInUrl() === undefined ? this.#reading.surfaces()[0] : undefined),
+  );
 
   goToSurface(surfaceId: string | undefined): void {
-    void this.#router.navigate(['/jobs', this.jobId(), stopIn(this.#bound()), ...(surfaceId === undefined ? [] : [surfaceId])]);
+    void this.#router.navigate([
+      '/jobs',
+      this.jobId(),
+      stopIn(this.#bound()),
+      ...(surfaceId === undefined ? [] : [surfaceId]),
+    ]);
   }
 
   goToStop(stop: Stop): void {
     const surfaceId = this.#bound()?.[3];
-    void this.#router.navigate(['/jobs', this.jobId(), stop, ...(surfaceId === undefined ? [] : [surfaceId])]);
+    void this.#router.navigate([
+      '/jobs',
+      this.jobId(),
+      stop,
+      ...(surfaceId === undefined ? [] : [surfaceId]),
+    ]);
   }
 
   /** One surface on or back in the order of the schedule. */

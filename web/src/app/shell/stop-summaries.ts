@@ -29,9 +29,21 @@ export class StopSummaries {
     const changed = this.#cut.allChangedAfterCut().length;
     const planned = this.#reading.plannedSteps().length;
     return {
-      survey: surfaces.length === 0 ? 'no surface yet' : unmeasured === 0 ? `all ${surfaces.length} measured` : `${unmeasured} to measure`,
+      survey:
+        surfaces.length === 0
+          ? 'no surface yet'
+          : unmeasured === 0
+            ? `all ${surfaces.length} measured`
+            : `${unmeasured} to measure`,
       film: surfaces.length === 0 ? '–' : unfilmed === 0 ? 'all chosen' : `${unfilmed} to choose`,
-      cut: applications.length === 0 ? '–' : changed > 0 ? `${changed} cut, measured otherwise` : laid < applications.length ? `${applications.length - laid} to lay out` : `${this.#length(length_nm)} · ${rolls} ${rolls === 1 ? 'roll' : 'rolls'}`,
+      cut:
+        applications.length === 0
+          ? '–'
+          : changed > 0
+            ? `${changed} cut, measured otherwise`
+            : laid < applications.length
+              ? `${applications.length - laid} to lay out`
+              : `${this.#length(length_nm)} · ${rolls} ${rolls === 1 ? 'roll' : 'rolls'}`,
       day: applications.length === 0 ? '–' : planned === 0 ? 'to plan' : `${planned} steps planned`,
       fit: applications.length === 0 ? '–' : `${finished} of ${applications.length} done`,
       check: 'comes later',
@@ -39,11 +51,14 @@ export class StopSummaries {
     };
   });
 
-  /** Width and height there, for four-sided ones by looking only; what other shapes need, their check knows. */
+  /**
+   * Width and height there, for four-sided ones by looking only; what other shapes need, their check knows.
+   */
   #hasSize({ id, shape }: RowOf<'surface'>): boolean {
     const measures = this.#reading.measuresOf(id);
     if (measures.length === 0) return false;
-    if (shape !== 'four sides' && shape !== 'panel' && shape !== 'wall') return 'figure' in this.#reading.checkOf(id);
+    if (shape !== 'four sides' && shape !== 'panel' && shape !== 'wall')
+      return 'figure' in this.#reading.checkOf(id);
     let hasWidth = false;
     let hasHeight = false;
     for (const { fromPoint, toPoint } of measures) {
@@ -54,6 +69,8 @@ export class StopSummaries {
   }
 
   #length(value_nm: number): string {
-    return this.#units() === 'metric' ? `${(mmFromNm(value_nm) / 1000).toFixed(2)} m` : `${formatLength(value_nm, 'imperial')} in`;
+    return this.#units() === 'metric'
+      ? `${(mmFromNm(value_nm) / 1000).toFixed(2)} m`
+      : `${formatLength(value_nm, 'imperial')} in`;
   }
 }

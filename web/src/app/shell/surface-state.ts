@@ -22,7 +22,8 @@ export class SurfaceStates {
   #survey(surfaceId: string): StateShape {
     if (this.#reading.measuresOf(surfaceId).length === 0) return 'open';
     const check = this.#reading.checkOf(surfaceId);
-    if (check.state === 'impossible' || ('agreement' in check && check.agreement.kind === 'disagree')) return 'barred';
+    if (check.state === 'impossible' || ('agreement' in check && check.agreement.kind === 'disagree'))
+      return 'barred';
     return check.state === 'measured' ? 'full' : 'half';
   }
 
@@ -40,7 +41,12 @@ export class SurfaceStates {
 
   #fit(surfaceId: string): StateShape {
     const applications = this.#reading.applicationsOf(surfaceId);
-    if (applications.length > 0 && applications.every(({ id }) => this.#reading.isHandedOver(id))) return 'full';
-    return applications.flatMap(({ id }) => this.#reading.workOf(id)).some(({ doneAt, startedAt }) => doneAt !== null || startedAt !== null) ? 'half' : 'open';
+    if (applications.length > 0 && applications.every(({ id }) => this.#reading.isHandedOver(id)))
+      return 'full';
+    return applications
+      .flatMap(({ id }) => this.#reading.workOf(id))
+      .some(({ doneAt, startedAt }) => doneAt !== null || startedAt !== null)
+      ? 'half'
+      : 'open';
   }
 }

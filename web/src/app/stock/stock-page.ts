@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, type ElementRef, computed, inject, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  type ElementRef,
+  computed,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { StockItem } from '@yellow-pane/contracts';
 import type { Roll } from '@yellow-pane/core/job';
@@ -17,38 +25,140 @@ import { GeneralCommands } from '../shell/general-commands';
   template: `
     <main class="max-w-5xl mx-auto px-5 py-6">
       <a routerLink="/" class="underline underline-offset-2">All jobs</a>
-      <div class="flex flex-wrap items-end gap-4"><h1 class="text-3xl mt-1 flex-1">Stock</h1>@if (groups().length > 0) { <a class="act act-small" href="/api/stock/list" download="stock.csv">Stock as CSV</a> }</div>
-      @if (stock.status() === 'gone') { <p class="mt-3">The stock could not be read. <button type="button" class="act act-small" (click)="stock.load()">Try again</button></p> }
+      <div class="flex flex-wrap items-end gap-4">
+        <h1 class="text-3xl mt-1 flex-1">Stock</h1>
+        @if (groups().length > 0) {
+          <a class="act act-small" href="/api/stock/list" download="stock.csv">Stock as CSV</a>
+        }
+      </div>
+      @if (stock.status() === 'gone') {
+        <p class="mt-3">
+          The stock could not be read.
+          <button type="button" class="act act-small" (click)="stock.load()">Try again</button>
+        </p>
+      }
       @for (group of groups(); track group.filmId) {
         <section class="mt-5" [attr.aria-label]="group.name">
           <h2 class="text-xl border-b border-ink pb-1">{{ group.name }}</h2>
           <ul>
             @for (item of group.items; track item.id) {
-              <li class="grid grid-cols-[5.5rem_minmax(0,1fr)_20rem] gap-x-4 items-center border-b border-line py-2 max-md:grid-cols-[4.5rem_minmax(0,1fr)]">
-                <span><strong>{{ item.label }}</strong><span class="block text-sm text-faint">{{ item.what }}</span></span>
-                <svg class="w-full h-9" viewBox="0 0 600 36" preserveAspectRatio="none" role="img" [attr.aria-label]="item.says"><rect x="0.5" y="1" [attr.width]="item.whole" height="34" class="fill-none stroke-line-strong" stroke-dasharray="4 4" vector-effect="non-scaling-stroke" /><rect x="0.5" y="1" [attr.width]="item.left" height="34" class="fill-film stroke-ink" fill-opacity="0.25" stroke-width="1.5" vector-effect="non-scaling-stroke" /></svg>
-                <span class="text-right max-md:col-span-2 max-md:text-left"><span class="figure font-semibold">{{ item.size }}</span><span class="block text-sm text-faint">{{ item.under }}</span></span>
-                @if (item.row.version !== null) { <button type="button" class="act act-quiet act-small font-normal underline underline-offset-2 col-start-3 justify-self-end" (click)="setGone(item.row)">{{ item.row.gone ? 'It is there again' : 'It is gone' }}<span class="sr-only"> {{ item.label }}</span></button> }
+              <li
+                class="grid grid-cols-[5.5rem_minmax(0,1fr)_20rem] gap-x-4 items-center border-b border-line py-2 max-md:grid-cols-[4.5rem_minmax(0,1fr)]"
+              >
+                <span
+                  ><strong>{{ item.label }}</strong
+                  ><span class="block text-sm text-faint">{{ item.what }}</span></span
+                >
+                <svg
+                  class="w-full h-9"
+                  viewBox="0 0 600 36"
+                  preserveAspectRatio="none"
+                  role="img"
+                  [attr.aria-label]="item.says"
+                >
+                  <rect
+                    x="0.5"
+                    y="1"
+                    [attr.width]="item.whole"
+                    height="34"
+                    class="fill-none stroke-line-strong"
+                    stroke-dasharray="4 4"
+                    vector-effect="non-scaling-stroke"
+                  />
+                  <rect
+                    x="0.5"
+                    y="1"
+                    [attr.width]="item.left"
+                    height="34"
+                    class="fill-film stroke-ink"
+                    fill-opacity="0.25"
+                    stroke-width="1.5"
+                    vector-effect="non-scaling-stroke"
+                  />
+                </svg>
+                <span class="text-right max-md:col-span-2 max-md:text-left"
+                  ><span class="figure font-semibold">{{ item.size }}</span
+                  ><span class="block text-sm text-faint">{{ item.under }}</span></span
+                >
+                @if (item.row.version !== null) {
+                  <button
+                    type="button"
+                    class="act act-quiet act-small font-normal underline underline-offset-2 col-start-3 justify-self-end"
+                    (click)="setGone(item.row)"
+                  >
+                    {{ item.row.gone ? 'It is there again' : 'It is gone'
+                    }}<span class="sr-only"> {{ item.label }}</span>
+                  </button>
+                }
               </li>
             }
           </ul>
         </section>
-      } @empty { @if (stock.status() === 'here') { <p class="mt-4">Nothing in stock yet. Take a roll in below: from then on layouts use what is there first, and each cut books its film.</p> } }
+      } @empty {
+        @if (stock.status() === 'here') {
+          <p class="mt-4">
+            Nothing in stock yet. Take a roll in below: from then on layouts use what is there first, and each
+            cut books its film.
+          </p>
+        }
+      }
       <section class="mt-8 max-w-3xl" aria-labelledby="take-in">
         <h2 id="take-in" class="text-2xl">Take in a roll or an offcut</h2>
-        <form #form class="grid grid-cols-3 gap-4 mt-3 max-md:grid-cols-1" (submit)="takeIn($event)" novalidate>
-          <label><span class="block">Film</span><select class="field" name="film">@for (film of catalogue.films(); track film.id) { <option [value]="film.id">{{ film.name }}</option> }</select></label>
-          <label><span class="block">It is a</span><select class="field" name="what"><option value="roll">roll</option><option value="offcut">offcut</option></select></label>
-          <label><span class="block">Label</span><input class="field" name="label" maxlength="80" placeholder="R-22" /></label>
-          <label><span class="block">Width</span><input class="field figure" name="width" placeholder="1524" /></label>
-          <label><span class="block">Length left</span><input class="field figure" name="length" placeholder="30 m" /></label>
+        <form
+          #form
+          class="grid grid-cols-3 gap-4 mt-3 max-md:grid-cols-1"
+          (submit)="takeIn($event)"
+          novalidate
+        >
+          <label
+            ><span class="block">Film</span
+            ><select class="field" name="film">
+              @for (film of catalogue.films(); track film.id) {
+                <option [value]="film.id">{{ film.name }}</option>
+              }
+            </select></label
+          >
+          <label
+            ><span class="block">It is a</span
+            ><select class="field" name="what">
+              <option value="roll">roll</option>
+              <option value="offcut">offcut</option>
+            </select></label
+          >
+          <label
+            ><span class="block">Label</span
+            ><input class="field" name="label" maxlength="80" placeholder="R-22"
+          /></label>
+          <label
+            ><span class="block">Width</span><input class="field figure" name="width" placeholder="1524"
+          /></label>
+          <label
+            ><span class="block">Length left</span
+            ><input class="field figure" name="length" placeholder="30 m"
+          /></label>
           <label><span class="block">Lot</span><input class="field" name="lot" maxlength="80" /></label>
-          <label><span class="block">Price a metre (empty: unknown)</span><input class="field figure" name="price" inputmode="decimal" /></label>
-          <label><span class="block">Where it lies</span><input class="field" name="where" maxlength="200" /></label>
-          <fieldset class="flex gap-4 items-end"><legend>Factory edges</legend><label class="flex items-center gap-2 min-h-9"><input type="checkbox" class="size-5 accent-ink" name="left" checked />left</label><label class="flex items-center gap-2 min-h-9"><input type="checkbox" class="size-5 accent-ink" name="right" checked />right</label></fieldset>
+          <label
+            ><span class="block">Price a metre (empty: unknown)</span
+            ><input class="field figure" name="price" inputmode="decimal"
+          /></label>
+          <label
+            ><span class="block">Where it lies</span><input class="field" name="where" maxlength="200"
+          /></label>
+          <fieldset class="flex gap-4 items-end">
+            <legend>Factory edges</legend>
+            <label class="flex items-center gap-2 min-h-9"
+              ><input type="checkbox" class="size-5 accent-ink" name="left" checked />left</label
+            ><label class="flex items-center gap-2 min-h-9"
+              ><input type="checkbox" class="size-5 accent-ink" name="right" checked />right</label
+            >
+          </fieldset>
           <div class="col-span-full">
-            @if (fault(); as text) { <p class="mb-3 text-stop font-semibold" role="alert">{{ text }}</p> }
-            @if (taken(); as name) { <p class="mb-3 font-semibold" role="status">{{ name }} is in stock.</p> }
+            @if (fault(); as text) {
+              <p class="mb-3 text-stop font-semibold" role="alert">{{ text }}</p>
+            }
+            @if (taken(); as name) {
+              <p class="mb-3 font-semibold" role="status">{{ name }} is in stock.</p>
+            }
             <button type="submit" class="act act-next">Take it in</button>
           </div>
         </form>
@@ -68,7 +178,14 @@ export class StockPage {
   protected readonly groups = computed(() => {
     const longest = Math.max(1, ...this.stock.items().map(({ length_nm }) => length_nm));
     const ids = [...new Set(this.stock.items().map(({ filmId }) => filmId))];
-    return ids.map((filmId) => ({ filmId, name: this.catalogue.byId().get(filmId)?.name ?? 'film not in the catalogue', items: this.stock.items().filter((item) => item.filmId === filmId).map((row) => this.#shown(row, longest)) }));
+    return ids.map((filmId) => ({
+      filmId,
+      name: this.catalogue.byId().get(filmId)?.name ?? 'film not in the catalogue',
+      items: this.stock
+        .items()
+        .filter((item) => item.filmId === filmId)
+        .map((row) => this.#shown(row, longest)),
+    }));
   });
 
   constructor() {
@@ -77,12 +194,45 @@ export class StockPage {
     inject(GeneralCommands).offer();
   }
 
-  #shown(row: StockItem, longest: number): { readonly id: string; readonly row: StockItem; readonly label: string; readonly what: string; readonly whole: number; readonly left: number; readonly size: string; readonly under: string; readonly says: string } {
+  #shown(
+    row: StockItem,
+    longest: number,
+  ): {
+    readonly id: string;
+    readonly row: StockItem;
+    readonly label: string;
+    readonly what: string;
+    readonly whole: number;
+    readonly left: number;
+    readonly size: string;
+    readonly under: string;
+    readonly says: string;
+  } {
     const metres = (value: number): string => formatFilmLength(value, this.#units());
     const left = row.gone ? 0 : row.left_nm;
     return {
-      id: row.id, row, label: row.label, what: row.gone ? 'gone' : left === 0 ? `${row.what}, used up` : row.what, whole: (598 * row.length_nm) / longest, left: (598 * left) / longest,
-      size: `${metres(left)} × ${formatLengthWithUnit(row.width_nm, this.#units())}`, under: [row.lot === '' ? '' : `lot ${row.lot}`, row.where, row.perMetre === null ? 'price unknown' : `${row.perMetre.toFixed(2)} a metre`, row.leftEdge && row.rightEdge ? '' : row.leftEdge ? 'left factory edge' : row.rightEdge ? 'right factory edge' : 'no factory edge'].filter((part) => part !== '').join(', '), says: `${metres(left)} of ${metres(row.length_nm)} left`,
+      id: row.id,
+      row,
+      label: row.label,
+      what: row.gone ? 'gone' : left === 0 ? `${row.what}, used up` : row.what,
+      whole: (598 * row.length_nm) / longest,
+      left: (598 * left) / longest,
+      size: `${metres(left)} × ${formatLengthWithUnit(row.width_nm, this.#units())}`,
+      under: [
+        row.lot === '' ? '' : `lot ${row.lot}`,
+        row.where,
+        row.perMetre === null ? 'price unknown' : `${row.perMetre.toFixed(2)} a metre`,
+        row.leftEdge && row.rightEdge
+          ? ''
+          : row.leftEdge
+            ? 'left factory edge'
+            : row.rightEdge
+              ? 'right factory edge'
+              : 'no factory edge',
+      ]
+        .filter((part) => part !== '')
+        .join(', '),
+      says: `${metres(left)} of ${metres(row.length_nm)} left`,
     };
   }
 
@@ -90,11 +240,38 @@ export class StockPage {
     event.preventDefault();
     const data = new FormData(this.form().nativeElement);
     const text = (name: string): string => textOf(data, name);
-    const [width, length] = [parseReading(text('width'), 'mm', { least_mm: 50, most_mm: 5000 }), parseReading(text('length'), 'mm', { least_mm: 50, most_mm: 1_000_000 })];
+    const [width, length] = [
+      parseReading(text('width'), 'mm', { least_mm: 50, most_mm: 5000 }),
+      parseReading(text('length'), 'mm', { least_mm: 50, most_mm: 1_000_000 }),
+    ];
     const price = text('price') === '' ? null : Number(text('price').replace(',', '.'));
-    const says = text('label') === '' ? 'Label: expected what stands on the roll, got nothing.' : width.kind !== 'length' ? `Width: expected 50 to 5000 mm, got “${text('width')}”.` : length.kind !== 'length' ? `Length left: expected 50 mm to 1 km, got “${text('length')}”.` : price !== null && !(price >= 0) ? `Price: expected a number from 0, got “${text('price')}”.` : undefined;
-    if (says !== undefined || width.kind !== 'length' || length.kind !== 'length') { this.fault.set(says); return; }
-    const roll: Roll = { filmId: text('film'), what: text('what') === 'offcut' ? 'offcut' : 'roll', label: text('label'), lot: text('lot'), width_nm: width.value_nm, length_nm: length.value_nm, perMetre: price, leftEdge: data.get('left') !== null, rightEdge: data.get('right') !== null, where: text('where'), gone: false };
+    const says =
+      text('label') === ''
+        ? 'Label: expected what stands on the roll, got nothing.'
+        : width.kind !== 'length'
+          ? `Width: expected 50 to 5000 mm, got “${text('width')}”.`
+          : length.kind !== 'length'
+            ? `Length left: expected 50 mm to 1 km, got “${text('length')}”.`
+            : price !== null && !(price >= 0)
+              ? `Price: expected a number from 0, got “${text('price')}”.`
+              : undefined;
+    if (says !== undefined || width.kind !== 'length' || length.kind !== 'length') {
+      this.fault.set(says);
+      return;
+    }
+    const roll: Roll = {
+      filmId: text('film'),
+      what: text('what') === 'offcut' ? 'offcut' : 'roll',
+      label: text('label'),
+      lot: text('lot'),
+      width_nm: width.value_nm,
+      length_nm: length.value_nm,
+      perMetre: price,
+      leftEdge: data.get('left') !== null,
+      rightEdge: data.get('right') !== null,
+      where: text('where'),
+      gone: false,
+    };
     const saved = await this.stock.save(roll);
     this.fault.set('objection' in saved ? saved.objection : undefined);
     if ('objection' in saved) return;
@@ -103,9 +280,37 @@ export class StockPage {
   }
 
   protected async setGone(item: StockItem): Promise<void> {
-    const { id, version, filmId, what, label, lot, width_nm, length_nm, perMetre, leftEdge, rightEdge, where } = item;
+    const {
+      id,
+      version,
+      filmId,
+      what,
+      label,
+      lot,
+      width_nm,
+      length_nm,
+      perMetre,
+      leftEdge,
+      rightEdge,
+      where,
+    } = item;
     if (version === null) return;
-    const saved = await this.stock.save({ filmId, what, label, lot, width_nm, length_nm, perMetre, leftEdge, rightEdge, where, gone: !item.gone }, { id, version });
+    const saved = await this.stock.save(
+      {
+        filmId,
+        what,
+        label,
+        lot,
+        width_nm,
+        length_nm,
+        perMetre,
+        leftEdge,
+        rightEdge,
+        where,
+        gone: !item.gone,
+      },
+      { id, version },
+    );
     this.fault.set('objection' in saved ? saved.objection : undefined);
   }
 }

@@ -6,7 +6,9 @@ import { ChangeDetectionStrategy, Component, input } from '@angular/core';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="flex gap-2 border border-ink border-l-8 rounded-card bg-paper px-3 py-2" role="note">
-      <p class="leading-snug"><strong>{{ word() }}.</strong> {{ says() }}</p>
+      <p class="leading-snug">
+        <strong>{{ word() }}.</strong> {{ says() }}
+      </p>
     </div>
   `,
   host: { class: 'block' },

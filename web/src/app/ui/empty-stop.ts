@@ -9,7 +9,11 @@ import { ChangeDetectionStrategy, Component, input } from '@angular/core';
       <h1 class="text-2xl">{{ heading() }}</h1>
       <p class="mt-3 text-lg">{{ purpose() }}</p>
       <h2 class="mt-6 font-bold">It will show</h2>
-      <ul class="mt-1 list-disc pl-5">@for (line of will(); track line) { <li>{{ line }}</li> }</ul>
+      <ul class="mt-1 list-disc pl-5">
+        @for (line of will(); track line) {
+          <li>{{ line }}</li>
+        }
+      </ul>
       <h2 class="mt-6 font-bold">Missing now</h2>
       <p class="mt-1">{{ missing() }}</p>
       <div class="mt-6"><ng-content /></div>

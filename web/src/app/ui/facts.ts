@@ -26,7 +26,10 @@ export interface FactChange {
 
 const LENGTHS = { least_mm: 0, most_mm: 1_000_000 };
 
-/** What is known of something, fact by fact, each with how to find it out. What cannot be read stays, marked and explained. */
+/**
+ * What is known of something, fact by fact, each with how to find it out. What cannot be read stays, marked
+ * and explained.
+ */
 @Component({
   selector: 'yp-facts',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -34,17 +37,46 @@ const LENGTHS = { least_mm: 0, most_mm: 1_000_000 };
     <div class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-3 gap-y-1.5 items-center">
       @for (fact of facts(); track fact.key) {
         @let id = prefix() + fact.key;
-        <label [for]="id" class="leading-tight">{{ fact.word }}@if (fact.kind === 'number') { <span class="text-faint">, {{ fact.unit }}</span> }</label>
+        <label [for]="id" class="leading-tight"
+          >{{ fact.word }}
+          @if (fact.kind === 'number') {
+            <span class="text-faint">, {{ fact.unit }}</span>
+          }
+        </label>
         @switch (fact.kind) {
           @case ('choice') {
-            <select [id]="id" class="field" (change)="changed.emit({ key: fact.key, value: $any($event.target).value, seen: version() })">@for (option of fact.options; track option) { <option [value]="option" [selected]="option === value(fact.key)">{{ option }}</option> }</select>
+            <select
+              [id]="id"
+              class="field"
+              (change)="changed.emit({ key: fact.key, value: $any($event.target).value, seen: version() })"
+            >
+              @for (option of fact.options; track option) {
+                <option [value]="option" [selected]="option === value(fact.key)">{{ option }}</option>
+              }
+            </select>
           }
           @default {
-            <input [id]="id" class="field" [class.figure]="fact.kind !== 'text'" autocomplete="off" maxlength="400" [value]="text(fact)" [placeholder]="fact.kind === 'text' ? '' : 'unknown'" [attr.aria-invalid]="fault(fact) !== undefined" [attr.aria-describedby]="fault(fact) ? id + '-fault' : null" (input)="drafts.type(id, $any($event.target).value, version())" (change)="take(fact)" />
+            <input
+              [id]="id"
+              class="field"
+              [class.figure]="fact.kind !== 'text'"
+              autocomplete="off"
+              maxlength="400"
+              [value]="text(fact)"
+              [placeholder]="fact.kind === 'text' ? '' : 'unknown'"
+              [attr.aria-invalid]="fault(fact) !== undefined"
+              [attr.aria-describedby]="fault(fact) ? id + '-fault' : null"
+              (input)="drafts.type(id, $any($event.target).value, version())"
+              (change)="take(fact)"
+            />
           }
         }
-        @if (fault(fact); as says) { <p class="col-span-2 text-sm text-stop font-semibold" [id]="id + '-fault'">{{ says }}</p> }
-        @if (fact.how) { <p class="col-span-2 text-sm text-faint leading-snug -mt-1 mb-1">{{ fact.how }}</p> }
+        @if (fault(fact); as says) {
+          <p class="col-span-2 text-sm text-stop font-semibold" [id]="id + '-fault'">{{ says }}</p>
+        }
+        @if (fact.how) {
+          <p class="col-span-2 text-sm text-faint leading-snug -mt-1 mb-1">{{ fact.how }}</p>
+        }
       }
     </div>
   `,
@@ -58,7 +90,9 @@ export class Facts {
   protected readonly drafts = inject(Drafts);
   readonly #units = inject(Device).units;
 
-  protected readonly version = computed(() => ('version' in this.values() ? Number(this.value('version')) : 0));
+  protected readonly version = computed(() =>
+    'version' in this.values() ? Number(this.value('version')) : 0,
+  );
 
   protected value(key: string): unknown {
     return (this.values() as Readonly<Record<string, unknown>>)[key];
@@ -69,7 +103,11 @@ export class Facts {
     if (draft !== undefined) return draft;
     const value = this.value(fact.key);
     if (value === null || value === undefined) return '';
-    return fact.kind === 'length' ? formatLength(Number(value), this.#units()) : typeof value === 'string' || typeof value === 'number' ? String(value) : '';
+    return fact.kind === 'length'
+      ? formatLength(Number(value), this.#units())
+      : typeof value === 'string' || typeof value === 'number'
+        ? String(value)
+        : '';
   }
 
   protected fault(fact: Fact): string | undefined {
@@ -99,7 +137,11 @@ function faultOf(fact: Fact, text: string, entryUnit: LengthUnit): string | unde
   if (fact.kind === 'text' || fact.kind === 'choice' || text.trim() === '') return undefined;
   if (fact.kind === 'number') {
     const value = Number(text.replace(',', '.'));
-    return Number.isFinite(value) && value >= fact.least && value <= fact.most ? undefined : `${fact.word}: expected ${fact.least} to ${fact.most} ${fact.unit}, got ${text}.`;
+    return Number.isFinite(value) && value >= fact.least && value <= fact.most
+      ? undefined
+      : `${fact.word}: expected ${fact.least} to ${fact.most} ${fact.unit}, got ${text}.`;
   }
-  return parseReading(text, entryUnit, LENGTHS).kind === 'length' ? undefined : `${fact.word}: expected a length up to 1 km, such as 350 or 2' 4", got ${text}.`;
+  return parseReading(text, entryUnit, LENGTHS).kind === 'length'
+    ? undefined
+    : `${fact.word}: expected a length up to 1 km, such as 350 or 2' 4", got ${text}.`;
 }

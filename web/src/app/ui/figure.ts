@@ -8,13 +8,35 @@ import { StepTrace } from './step-trace';
   imports: [StepTrace],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <button type="button" class="flex w-full min-h-10 items-baseline gap-2 py-1.5 text-left border-b border-line hover:bg-board" [attr.aria-expanded]="isOpen()" (click)="isOpen.set(!isOpen())">
+    <button
+      type="button"
+      class="flex w-full min-h-10 items-baseline gap-2 py-1.5 text-left border-b border-line hover:bg-board"
+      [attr.aria-expanded]="isOpen()"
+      (click)="isOpen.set(!isOpen())"
+    >
       <span class="flex-1 leading-tight">{{ label() }}</span>
       <span class="figure font-semibold whitespace-nowrap text-measure">{{ value() }}</span>
-      @if (spread(); as text) { <span class="figure text-sm text-faint whitespace-nowrap">{{ text }}</span> }
-      <svg viewBox="0 0 10 10" width="9" height="9" class="self-center text-faint shrink-0" aria-hidden="true"><path [attr.d]="isOpen() ? 'M1 7l4-4 4 4' : 'M1 3l4 4 4-4'" fill="none" stroke="currentColor" stroke-width="1.6" /></svg>
+      @if (spread(); as text) {
+        <span class="figure text-sm text-faint whitespace-nowrap">{{ text }}</span>
+      }
+      <svg
+        viewBox="0 0 10 10"
+        width="9"
+        height="9"
+        class="self-center text-faint shrink-0"
+        aria-hidden="true"
+      >
+        <path
+          [attr.d]="isOpen() ? 'M1 7l4-4 4 4' : 'M1 3l4 4 4-4'"
+          fill="none"
+          stroke="currentColor"
+          stroke-width="1.6"
+        />
+      </svg>
     </button>
-    @if (isOpen()) { <yp-step-trace [steps]="why()" /> }
+    @if (isOpen()) {
+      <yp-step-trace [steps]="why()" />
+    }
   `,
   host: { class: 'block' },
 })

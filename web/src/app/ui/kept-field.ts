@@ -1,13 +1,19 @@
 import { Directive, ElementRef, computed, effect, inject, input, output } from '@angular/core';
 import { Drafts } from '../device/drafts';
 
-/** What was typed in a field, and which version of its row was there at the first letter: undefined when the field tells none. */
+/**
+ * What was typed in a field, and which version of its row was there at the first letter: undefined when the
+ * field tells none.
+ */
 export interface Typed {
   readonly text: string;
   readonly seen: number | undefined;
 }
 
-/** A field whose letters are kept at once, stay through a reload, and are set against what was there at the first of them. */
+/**
+ * A field whose letters are kept at once, stay through a reload, and are set against what was there at the
+ * first of them.
+ */
 @Directive({
   selector: '[ypKept]',
   host: { '(input)': 'type()', '(change)': 'take()', '[attr.aria-invalid]': 'fault() !== undefined' },

@@ -10,19 +10,60 @@ const MARKS = ["'", '"', ' cm', ' m'] as const;
   selector: 'yp-number-pad',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="flex gap-2 p-2 border border-ink rounded-card bg-ground shadow-lg" [class.flex-row-reverse]="hand() === 'left'" role="group" aria-label="Number pad" (pointerdown)="$event.preventDefault()" (mousedown)="$event.preventDefault()">
+    <div
+      class="flex gap-2 p-2 border border-ink rounded-card bg-ground shadow-lg"
+      [class.flex-row-reverse]="hand() === 'left'"
+      role="group"
+      aria-label="Number pad"
+      (pointerdown)="$event.preventDefault()"
+      (mousedown)="$event.preventDefault()"
+    >
       <div class="grid grid-cols-2 gap-1">
-        @for (key of fractions; track key) { <button type="button" tabindex="-1" class="act figure justify-center px-2 min-w-14" (click)="type(' ' + key)">{{ key }}</button> }
+        @for (key of fractions; track key) {
+          <button
+            type="button"
+            tabindex="-1"
+            class="act figure justify-center px-2 min-w-14"
+            (click)="type(' ' + key)"
+          >
+            {{ key }}
+          </button>
+        }
       </div>
       <div class="grid grid-cols-3 gap-1">
-        @for (key of digits; track key) { <button type="button" tabindex="-1" class="act figure justify-center px-2 min-w-14 text-xl" (click)="type(key)">{{ key }}</button> }
+        @for (key of digits; track key) {
+          <button
+            type="button"
+            tabindex="-1"
+            class="act figure justify-center px-2 min-w-14 text-xl"
+            (click)="type(key)"
+          >
+            {{ key }}
+          </button>
+        }
       </div>
       <div class="grid gap-1">
-        @for (key of marks; track key) { <button type="button" tabindex="-1" class="act figure justify-center px-2 min-w-14" (click)="type(key)">{{ key.trim() }}</button> }
+        @for (key of marks; track key) {
+          <button
+            type="button"
+            tabindex="-1"
+            class="act figure justify-center px-2 min-w-14"
+            (click)="type(key)"
+          >
+            {{ key.trim() }}
+          </button>
+        }
       </div>
       <div class="grid gap-1 grid-rows-[1fr_2fr]">
         <button type="button" tabindex="-1" class="act justify-center px-3" (click)="rub()">Rub out</button>
-        <button type="button" tabindex="-1" class="act act-next justify-center px-3 text-lg" (click)="onward()">Next</button>
+        <button
+          type="button"
+          tabindex="-1"
+          class="act act-next justify-center px-3 text-lg"
+          (click)="onward()"
+        >
+          Next
+        </button>
       </div>
     </div>
   `,
@@ -35,15 +76,21 @@ export class NumberPad {
   readonly #document = inject(DOCUMENT);
 
   protected type(text: string): void {
-    this.#edit((field, start, end) => { field.setRangeText(start === 0 ? text.trimStart() : text, start, end, 'end'); });
+    this.#edit((field, start, end) => {
+      field.setRangeText(start === 0 ? text.trimStart() : text, start, end, 'end');
+    });
   }
 
   protected rub(): void {
-    this.#edit((field, start, end) => { field.setRangeText('', start === end ? Math.max(0, start - 1) : start, end, 'end'); });
+    this.#edit((field, start, end) => {
+      field.setRangeText('', start === end ? Math.max(0, start - 1) : start, end, 'end');
+    });
   }
 
   protected onward(): void {
-    this.#field()?.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true, cancelable: true }));
+    this.#field()?.dispatchEvent(
+      new KeyboardEvent('keydown', { key: 'Enter', bubbles: true, cancelable: true }),
+    );
   }
 
   #field(): HTMLInputElement | undefined {

@@ -17,9 +17,14 @@ import type { Step } from '@yellow-pane/core/quantity';
           <dt class="font-semibold">{{ step.word }}</dt>
           <dd class="figure text-right font-semibold">{{ shown(step.value) }} {{ step.unit }}</dd>
         </dl>
-        @if (step.uncertainty; as spread) { <p class="mt-1">± {{ shown(spread.plusMinus) }} {{ step.unit }}: {{ spread.says }}.</p> }
-        @else { <p class="mt-1 text-faint">How sure: unknown.</p> }
-        @if (step.remark) { <p class="mt-1">{{ step.remark }}</p> }
+        @if (step.uncertainty; as spread) {
+          <p class="mt-1">± {{ shown(spread.plusMinus) }} {{ step.unit }}: {{ spread.says }}.</p>
+        } @else {
+          <p class="mt-1 text-faint">How sure: unknown.</p>
+        }
+        @if (step.remark) {
+          <p class="mt-1">{{ step.remark }}</p>
+        }
         <p class="mt-1 text-faint">Source: {{ step.source.text }}.</p>
       </div>
     }
@@ -29,6 +34,11 @@ import type { Step } from '@yellow-pane/core/quantity';
 export class StepTrace {
   readonly steps = input.required<readonly Step[]>();
   protected shown(value: number): string {
-    return Number.isInteger(value) ? String(value) : value.toPrecision(Math.max(4, Math.min(9, Math.floor(Math.log10(Math.abs(value) || 1)) + 3))).replace(/(\.\d*?)0+$/, '$1').replace(/\.$/, '');
+    return Number.isInteger(value)
+      ? String(value)
+      : value
+          .toPrecision(Math.max(4, Math.min(9, Math.floor(Math.log10(Math.abs(value) || 1)) + 3)))
+          .replace(/(\.\d*?)0+$/, '$1')
+          .replace(/\.$/, '');
   }
 }

@@ -6,9 +6,21 @@ import { Panels } from '../shell/panels';
   selector: 'yp-stop-frame',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <main class="min-w-0 min-h-0 overflow-auto bg-board flex flex-col print:overflow-visible print:bg-white" [attr.aria-label]="name() + ' sheet'" tabindex="-1"><ng-content select="[sheet]" /></main>
-    <aside class="min-h-0 overflow-auto border-l border-line bg-ground p-4 flex flex-col gap-4 no-print max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:top-1/4 max-md:z-20 max-md:border-t-2 max-md:border-ink" [class.max-md:hidden]="!panels.hasReckoning()" aria-label="Reckoning">
-      <button type="button" class="act act-small md:hidden self-end" (click)="panels.hasReckoning.set(false)">Close reckoning</button>
+    <main
+      class="min-w-0 min-h-0 overflow-auto bg-board flex flex-col print:overflow-visible print:bg-white"
+      [attr.aria-label]="name() + ' sheet'"
+      tabindex="-1"
+    >
+      <ng-content select="[sheet]" />
+    </main>
+    <aside
+      class="min-h-0 overflow-auto border-l border-line bg-ground p-4 flex flex-col gap-4 no-print max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:top-1/4 max-md:z-20 max-md:border-t-2 max-md:border-ink"
+      [class.max-md:hidden]="!panels.hasReckoning()"
+      aria-label="Reckoning"
+    >
+      <button type="button" class="act act-small md:hidden self-end" (click)="panels.hasReckoning.set(false)">
+        Close reckoning
+      </button>
       <ng-content select="[reckoning]" />
     </aside>
   `,

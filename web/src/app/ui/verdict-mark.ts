@@ -7,7 +7,20 @@ import { VERDICT_SHAPES, VERDICT_TONES } from './verdict-shapes';
   selector: 'yp-verdict-mark',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg viewBox="0 0 24 24" width="18" height="18" class="shrink-0" [class]="tone()" fill="none" stroke="currentColor" stroke-width="2.6" stroke-linejoin="round" aria-hidden="true"><path [attr.d]="shape()" /></svg>
+    <svg
+      viewBox="0 0 24 24"
+      width="18"
+      height="18"
+      class="shrink-0"
+      [class]="tone()"
+      fill="none"
+      stroke="currentColor"
+      stroke-width="2.6"
+      stroke-linejoin="round"
+      aria-hidden="true"
+    >
+      <path [attr.d]="shape()" />
+    </svg>
     <span [class.sr-only]="short()">{{ verdict() }}</span>
   `,
   host: { class: 'inline-flex items-center gap-1.5 whitespace-nowrap' },

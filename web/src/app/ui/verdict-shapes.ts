@@ -1,6 +1,11 @@
 import type { Verdict } from '@yellow-pane/core/quantity';
 
-export const VERDICT_TONES: Readonly<Record<Verdict, string>> = { go: 'text-go', 'go with care': 'text-care', stop: 'text-stop', unknown: 'text-faint' };
+export const VERDICT_TONES: Readonly<Record<Verdict, string>> = {
+  go: 'text-go',
+  'go with care': 'text-care',
+  stop: 'text-stop',
+  unknown: 'text-faint',
+};
 /** In a box of 24 × 24. */
 export const VERDICT_SHAPES: Readonly<Record<Verdict, string>> = {
   go: 'M3 13l6 6L21 6',

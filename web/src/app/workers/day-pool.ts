@@ -1,6 +1,12 @@
 import { Injectable } from '@angular/core';
 import type { SeenBearing } from '@yellow-pane/core/climate';
-import { type DayPlan, type NoPlan, type PlanProblem, isSooner, isSoonest } from '@yellow-pane/core/scheduling';
+import {
+  type DayPlan,
+  type NoPlan,
+  type PlanProblem,
+  isSooner,
+  isSoonest,
+} from '@yellow-pane/core/scheduling';
 import { proxy } from 'comlink';
 import type { DayWorkerApi, SearchTime } from './day.worker';
 import type { ReadyAnswer } from './ready-answers';
@@ -12,7 +18,10 @@ const SEARCHES = searchesAtOnce(navigator.hardwareConcurrency);
 /** Sun, temperatures and order of the days, away from the page. */
 @Injectable({ providedIn: 'root' })
 export class DayPool {
-  readonly #pool = new WorkerPool<DayWorkerApi>(() => new Worker(new URL('./day.worker', import.meta.url), { type: 'module' }), SEARCHES + 1);
+  readonly #pool = new WorkerPool<DayWorkerApi>(
+    () => new Worker(new URL('./day.worker', import.meta.url), { type: 'module' }),
+    SEARCHES + 1,
+  );
 
   ready(...asked: Parameters<DayWorkerApi['ready']>): Promise<readonly ReadyAnswer[]> {
     return this.#pool.run<readonly ReadyAnswer[]>(async (remote) => remote.ready(...asked));
@@ -23,13 +32,26 @@ export class DayPool {
   }
 
   /** Several searches side by side. */
-  plan(problem: PlanProblem, asked: SearchTime, onBetter: (plan: DayPlan) => void, options: TaskOptions): Promise<DayPlan | NoPlan> {
+  plan(
+    problem: PlanProblem,
+    asked: SearchTime,
+    onBetter: (plan: DayPlan) => void,
+    options: TaskOptions,
+  ): Promise<DayPlan | NoPlan> {
     return sideBySide<DayPlan | NoPlan>({
-      ...options, count: SEARCHES,
-      search: ({ lane, onBetter: tell, ...own }) => this.#pool.run<DayPlan | NoPlan>(async (remote, onProgress) => remote.plan(problem, { ...asked, seed: asked.seed * SEARCHES + lane }, onProgress, proxy(tell)), own),
+      ...options,
+      count: SEARCHES,
+      search: ({ lane, onBetter: tell, ...own }) =>
+        this.#pool.run<DayPlan | NoPlan>(
+          async (remote, onProgress) =>
+            remote.plan(problem, { ...asked, seed: asked.seed * SEARCHES + lane }, onProgress, proxy(tell)),
+          own,
+        ),
       isBetter: isSooner,
       isBest: isSoonest,
-      onBetter: (plan) => { if (plan.state === 'planned') onBetter(plan); },
+      onBetter: (plan) => {
+        if (plan.state === 'planned') onBetter(plan);
+      },
     });
   }
 }

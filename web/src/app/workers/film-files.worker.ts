@@ -1,10 +1,18 @@
-import { type ReadFilms, filmListCsv, filmListJson, readFilmList, readSpectrumCsv } from '@yellow-pane/contracts/film-files';
+import {
+  type ReadFilms,
+  filmListCsv,
+  filmListJson,
+  readFilmList,
+  readSpectrumCsv,
+} from '@yellow-pane/contracts/film-files';
 import { type ByBand, type LayerOptics, bandsOfSpectrum, solarOfSpectrum } from '@yellow-pane/core/glazing';
 import type { Film } from '@yellow-pane/core/job';
 import { CoreError } from '@yellow-pane/core/quantity';
 import { expose } from 'comlink';
 
-export type SpectrumAnswer = (ByBand<LayerOptics> & { readonly solar: LayerOptics; readonly lines: number }) | { readonly refused: string };
+export type SpectrumAnswer =
+  | (ByBand<LayerOptics> & { readonly solar: LayerOptics; readonly lines: number })
+  | { readonly refused: string };
 
 export interface FilmFilesApi {
   read(text: string): ReadFilms;
@@ -19,9 +27,14 @@ const api: FilmFilesApi = {
     const read = readSpectrumCsv(text);
     if ('refused' in read) return read;
     try {
-      return { ...bandsOfSpectrum(read.points), solar: solarOfSpectrum(read.points), lines: read.points.length };
+      return {
+        ...bandsOfSpectrum(read.points),
+        solar: solarOfSpectrum(read.points),
+        lines: read.points.length,
+      };
     } catch (error) {
-      if (error instanceof CoreError) return { refused: `Spectrum: expected ${error.data.expected}, got ${error.data.got}.` };
+      if (error instanceof CoreError)
+        return { refused: `Spectrum: expected ${error.data.expected}, got ${error.data.got}.` };
       throw error;
     }
   },

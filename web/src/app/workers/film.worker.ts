@@ -1,4 +1,12 @@
-import { type FilmAnswer, type SurfaceRows, type SweepSurface, type WhatIf, newSunBook, sensitivityOf, sweep } from '@yellow-pane/core/choosing';
+import {
+  type FilmAnswer,
+  type SurfaceRows,
+  type SweepSurface,
+  type WhatIf,
+  newSunBook,
+  sensitivityOf,
+  sweep,
+} from '@yellow-pane/core/choosing';
 import type { Film } from '@yellow-pane/core/job';
 import { expose } from 'comlink';
 
@@ -12,7 +20,11 @@ export interface SweepAnswer {
 }
 
 export interface FilmWorkerApi {
-  judge(surfaces: readonly SweepSurface[], films: readonly NamedFilm[], onProgress: (share: number) => void): SweepAnswer;
+  judge(
+    surfaces: readonly SweepSurface[],
+    films: readonly NamedFilm[],
+    onProgress: (share: number) => void,
+  ): SweepAnswer;
   whatIf(rows: SurfaceRows, film: NamedFilm): readonly WhatIf[];
 }
 

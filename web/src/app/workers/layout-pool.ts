@@ -1,5 +1,10 @@
 import { Injectable } from '@angular/core';
-import { type CutOrder, type CutOrderPlan, type LayoutRequest, isBetterPlan } from '@yellow-pane/core/cutting';
+import {
+  type CutOrder,
+  type CutOrderPlan,
+  type LayoutRequest,
+  isBetterPlan,
+} from '@yellow-pane/core/cutting';
 import { proxy } from 'comlink';
 import type { LayoutWorkerApi } from './layout.worker';
 import { searchesAtOnce, sideBySide } from './side-by-side';
@@ -16,13 +21,22 @@ const SEARCHES = searchesAtOnce(navigator.hardwareConcurrency);
 /** Lays out orders away from the page: the first plan at once, better ones as they are found. */
 @Injectable({ providedIn: 'root' })
 export class LayoutPool {
-  readonly #pool = new WorkerPool<LayoutWorkerApi>(() => new Worker(new URL('./layout.worker', import.meta.url), { type: 'module' }), SEARCHES + 1);
+  readonly #pool = new WorkerPool<LayoutWorkerApi>(
+    () => new Worker(new URL('./layout.worker', import.meta.url), { type: 'module' }),
+    SEARCHES + 1,
+  );
 
   /** Several searches side by side. */
   plan(order: CutOrder, { milliseconds, ...options }: LayoutOptions): Promise<CutOrderPlan> {
     return sideBySide<CutOrderPlan>({
-      ...options, count: SEARCHES,
-      search: ({ lane, onBetter, ...own }) => this.#pool.run((remote, onProgress) => remote.plan(order, milliseconds, FIRST_SEED + lane, onProgress, proxy(onBetter)), own),
+      ...options,
+      count: SEARCHES,
+      search: ({ lane, onBetter, ...own }) =>
+        this.#pool.run(
+          (remote, onProgress) =>
+            remote.plan(order, milliseconds, FIRST_SEED + lane, onProgress, proxy(onBetter)),
+          own,
+        ),
       isBetter: (plan, than) => isBetterPlan(order, plan, than),
       isBest: ({ stopped }) => stopped === 'optimal',
     });
@@ -32,7 +46,10 @@ export class LayoutPool {
     return this.#pool.run((remote) => remote.bound(request), options);
   }
 
-  planEach(orders: readonly CutOrder[], { milliseconds, ...options }: TaskOptions & { readonly milliseconds: number }): Promise<readonly CutOrderPlan[]> {
+  planEach(
+    orders: readonly CutOrder[],
+    { milliseconds, ...options }: TaskOptions & { readonly milliseconds: number },
+  ): Promise<readonly CutOrderPlan[]> {
     return this.#pool.run((remote, onProgress) => remote.planEach(orders, milliseconds, onProgress), options);
   }
 }

@@ -19,7 +19,15 @@ export interface ReadyAnswer extends Readiness {
 }
 
 /** When each of some surfaces is fit; those alike in everything that matters are reckoned once. */
-export function readyAnswers(asks: readonly ReadyAsk[], weather: readonly WeatherHour[], from_ms: number, to_ms: number, indoor: Air, limits: ReadinessLimits, book = newSunBook()): readonly ReadyAnswer[] {
+export function readyAnswers(
+  asks: readonly ReadyAsk[],
+  weather: readonly WeatherHour[],
+  from_ms: number,
+  to_ms: number,
+  indoor: Air,
+  limits: ReadinessLimits,
+  book = newSunBook(),
+): readonly ReadyAnswer[] {
   const kept = new Map<string, Readiness>();
   return asks.map(({ id, rows, side, film }) => {
     const { own, assumed, unknown } = caseOfRows(rows, side, film, indoor, book);

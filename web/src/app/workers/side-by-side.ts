@@ -2,7 +2,10 @@ import type { TaskOptions } from './worker-pool';
 
 const MOST = 3;
 
-/** How many searches go side by side: from three processors on the page keeps one to itself; on two it shares them, since it mostly waits while it searches. */
+/**
+ * How many searches go side by side: from three processors on the page keeps one to itself; on two it shares
+ * them, since it mostly waits while it searches.
+ */
 export function searchesAtOnce(processors: number): number {
   return Math.max(1, Math.min(MOST, processors > 2 ? processors - 1 : processors));
 }
@@ -26,7 +29,15 @@ export interface SideBySide<Plan> extends TaskOptions {
 
 /** Runs several searches and gives the best that any of them found. Progress is that of the slowest.
  *  @throws the reason of the signal when stopped; what the first search throws when not one found anything */
-export async function sideBySide<Plan>({ count, search, isBetter, isBest, onBetter, signal, onProgress }: SideBySide<Plan>): Promise<Plan> {
+export async function sideBySide<Plan>({
+  count,
+  search,
+  isBetter,
+  isBest,
+  onBetter,
+  signal,
+  onProgress,
+}: SideBySide<Plan>): Promise<Plan> {
   signal?.throwIfAborted();
   const enough = new AbortController();
   const shares = new Float64Array(count);
@@ -37,7 +48,15 @@ export async function sideBySide<Plan>({ count, search, isBetter, isBest, onBett
     onBetter(plan);
   };
   const searches = Array.from({ length: count }, async (_, lane) => {
-    const plan = await search({ lane, signal: signal === undefined ? enough.signal : AbortSignal.any([signal, enough.signal]), onProgress: (share) => { shares[lane] = share; onProgress?.(Math.min(...shares)); }, onBetter: tell });
+    const plan = await search({
+      lane,
+      signal: signal === undefined ? enough.signal : AbortSignal.any([signal, enough.signal]),
+      onProgress: (share) => {
+        shares[lane] = share;
+        onProgress?.(Math.min(...shares));
+      },
+      onBetter: tell,
+    });
     if (isBest(plan)) enough.abort();
     return plan;
   });

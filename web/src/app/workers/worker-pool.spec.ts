@@ -24,29 +24,51 @@ class FakeWorker {
     FakeWorker.made += 1;
     FakeWorker.channels.push(this.#channel);
     const api: Api = {
-      double: (n, onProgress) => { onProgress(0.5); return Promise.resolve(2 * n); },
+      double: (n, onProgress) => {
+        onProgress(0.5);
+        return Promise.resolve(2 * n);
+      },
       never: () => new Promise(() => undefined),
       fail: () => Promise.reject(new Error('it cannot be done')),
     };
     expose(api, nodeEndpoint(this.#channel.port2));
   }
 
-  postMessage(message: unknown, transfer: unknown[] = []): void { this.#endpoint.postMessage(message, transfer as Transferable[]); }
-  addEventListener(type: string, listener: EventListenerOrEventListenerObject): void { if (type === 'message') this.#endpoint.addEventListener(type, listener); }
-  removeEventListener(type: string, listener: EventListenerOrEventListenerObject): void { if (type === 'message') this.#endpoint.removeEventListener(type, listener); }
-  terminate(): void { FakeWorker.ended += 1; this.#channel.port1.close(); }
+  postMessage(message: unknown, transfer: unknown[] = []): void {
+    this.#endpoint.postMessage(message, transfer as Transferable[]);
+  }
+  addEventListener(type: string, listener: EventListenerOrEventListenerObject): void {
+    if (type === 'message') this.#endpoint.addEventListener(type, listener);
+  }
+  removeEventListener(type: string, listener: EventListenerOrEventListenerObject): void {
+    if (type === 'message') this.#endpoint.removeEventListener(type, listener);
+  }
+  terminate(): void {
+    FakeWorker.ended += 1;
+    this.#channel.port1.close();
+  }
 }
 
-const poolOf = (most: number): WorkerPool<Api> => new WorkerPool<Api>(() => new FakeWorker() as unknown as Worker, most);
+const poolOf = (most: number): WorkerPool<Api> =>
+  new WorkerPool<Api>(() => new FakeWorker() as unknown as Worker, most);
 
-afterAll(() => { for (const { port1, port2 } of FakeWorker.channels) { port1.close(); port2.close(); } });
+afterAll(() => {
+  for (const { port1, port2 } of FakeWorker.channels) {
+    port1.close();
+    port2.close();
+  }
+});
 
 describe('does a pool do the work elsewhere?', () => {
   it('answers, tells progress, and uses the same worker again', async () => {
     const pool = poolOf(2);
     const made = FakeWorker.made;
     const heard: number[] = [];
-    expect(await pool.run((remote, onProgress) => remote.double(21, onProgress), { onProgress: (share) => heard.push(share) })).toBe(42);
+    expect(
+      await pool.run((remote, onProgress) => remote.double(21, onProgress), {
+        onProgress: (share) => heard.push(share),
+      }),
+    ).toBe(42);
     expect(await pool.run((remote, onProgress) => remote.double(4, onProgress))).toBe(8);
     expect(heard).toEqual([0.5]);
     expect(FakeWorker.made - made).toBe(1);
@@ -55,7 +77,11 @@ describe('does a pool do the work elsewhere?', () => {
   it('more tasks than workers wait their turn', async () => {
     const pool = poolOf(2);
     const made = FakeWorker.made;
-    expect(await Promise.all([1, 2, 3, 4, 5].map((n) => pool.run((remote, onProgress) => remote.double(n, onProgress))))).toEqual([2, 4, 6, 8, 10]);
+    expect(
+      await Promise.all(
+        [1, 2, 3, 4, 5].map((n) => pool.run((remote, onProgress) => remote.double(n, onProgress))),
+      ),
+    ).toEqual([2, 4, 6, 8, 10]);
     expect(FakeWorker.made - made).toBe(2);
   });
 
@@ -64,7 +90,9 @@ describe('does a pool do the work elsewhere?', () => {
     const stop = new AbortController();
     const ended = FakeWorker.ended;
     const running = pool.run((remote) => remote.never(), { signal: stop.signal });
-    setTimeout(() => { stop.abort(new Error('stopped')); }, 20);
+    setTimeout(() => {
+      stop.abort(new Error('stopped'));
+    }, 20);
     await expect(running).rejects.toThrow('stopped');
     expect(FakeWorker.ended - ended).toBe(1);
     expect(await pool.run((remote, onProgress) => remote.double(1, onProgress))).toBe(2);
@@ -76,7 +104,9 @@ describe('does a pool do the work elsewhere?', () => {
 
   it('stopped before it began, nothing is started', async () => {
     const made = FakeWorker.made;
-    await expect(poolOf(1).run((remote) => remote.never(), { signal: AbortSignal.abort(new Error('too late')) })).rejects.toThrow('too late');
+    await expect(
+      poolOf(1).run((remote) => remote.never(), { signal: AbortSignal.abort(new Error('too late')) }),
+    ).rejects.toThrow('too late');
     expect(FakeWorker.made).toBe(made);
   });
 });

@@ -11,7 +11,10 @@ interface Lane<Api> {
   readonly remote: Remote<Api>;
 }
 
-/** A few workers of one kind, made when first needed. Stopping a task ends its worker, since a computation cannot be asked to listen. */
+/**
+ * A few workers of one kind, made when first needed. Stopping a task ends its worker, since a computation
+ * cannot be asked to listen.
+ */
 export class WorkerPool<Api> {
   readonly #idle: Lane<Api>[] = [];
   readonly #waiting: ((lane: Lane<Api>) => void)[] = [];
@@ -24,18 +27,41 @@ export class WorkerPool<Api> {
 
   /** Runs one task in a worker of its own.
    *  @throws the reason of the signal when stopped; what the task throws otherwise */
-  async run<Answer>(task: (remote: Remote<Api>, onProgress: (share: number) => void) => Promise<Answer>, { signal, onProgress }: TaskOptions = {}): Promise<Answer> {
+  async run<Answer>(
+    task: (remote: Remote<Api>, onProgress: (share: number) => void) => Promise<Answer>,
+    { signal, onProgress }: TaskOptions = {},
+  ): Promise<Answer> {
     signal?.throwIfAborted();
     const lane = await this.#take();
     let isRunning = true;
     /** What listens to this task alone stops with it: the worker lives on, and so may the signal. */
     const over = new AbortController();
     const ended = new Promise<never>((_, fail) => {
-      lane.worker.addEventListener('error', (event) => { fail(new Error(event.message || 'the worker failed')); }, { once: true, signal: over.signal });
-      signal?.addEventListener('abort', () => { fail(signal.reason as Error); }, { once: true, signal: over.signal });
+      lane.worker.addEventListener(
+        'error',
+        (event) => {
+          fail(new Error(event.message || 'the worker failed'));
+        },
+        { once: true, signal: over.signal },
+      );
+      signal?.addEventListener(
+        'abort',
+        () => {
+          fail(signal.reason as Error);
+        },
+        { once: true, signal: over.signal },
+      );
     });
     try {
-      const answer = await Promise.race([task(lane.remote, proxy((share: number) => { if (isRunning) onProgress?.(share); })), ended]);
+      const answer = await Promise.race([
+        task(
+          lane.remote,
+          proxy((share: number) => {
+            if (isRunning) onProgress?.(share);
+          }),
+        ),
+        ended,
+      ]);
       this.#give(lane);
       return answer;
     } catch (error) {
@@ -50,7 +76,10 @@ export class WorkerPool<Api> {
   #take(): Promise<Lane<Api>> {
     const idle = this.#idle.pop();
     if (idle !== undefined) return Promise.resolve(idle);
-    if (this.#living >= this.most) return new Promise((done) => { this.#waiting.push(done); });
+    if (this.#living >= this.most)
+      return new Promise((done) => {
+        this.#waiting.push(done);
+      });
     return Promise.resolve(this.#begin());
   }
 

@@ -13,15 +13,25 @@ export interface SearchTask<W extends What = What> {
   readonly stop: Int32Array;
 }
 
-export type SearchAnswer<W extends What = What> = { readonly plan: Found[W] } | { readonly refused: { readonly code: CoreErrorCode; readonly data: CoreErrorData } };
+export type SearchAnswer<W extends What = What> =
+  | { readonly plan: Found[W] }
+  | { readonly refused: { readonly code: CoreErrorCode; readonly data: CoreErrorData } };
 
 /** Searches until the time is up, it is told to stop, or the search ends of itself. */
-function search<W extends What>({ what, asked, seed, mostRounds, milliseconds, stop }: SearchTask<W>): Found[W] {
+function search<W extends What>({
+  what,
+  asked,
+  seed,
+  mostRounds,
+  milliseconds,
+  stop,
+}: SearchTask<W>): Found[W] {
   const steps = KINDS[what].steps(asked, { seed, mostRounds });
   const start = performance.now();
   for (;;) {
     const { value, done } = steps.next();
-    if (done === true || performance.now() - start >= milliseconds || Atomics.load(stop, 0) !== 0) return value;
+    if (done === true || performance.now() - start >= milliseconds || Atomics.load(stop, 0) !== 0)
+      return value;
   }
 }
 

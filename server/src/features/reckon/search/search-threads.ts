@@ -16,7 +16,14 @@ export function searchInThreads(script: URL): Searching {
     const count = limits.searches ?? (isBudgeted ? 1 : Math.max(1, Math.min(processors, threads.free)));
     const stop = new Int32Array(new SharedArrayBuffer(Int32Array.BYTES_PER_ELEMENT));
     const searches = Array.from({ length: count }, async (_, lane) => {
-      const answer = await threads.run({ what, asked, seed: limits.seed + lane, mostRounds: roundsOf(limits), milliseconds: limits.milliseconds, stop });
+      const answer = await threads.run({
+        what,
+        asked,
+        seed: limits.seed + lane,
+        mostRounds: roundsOf(limits),
+        milliseconds: limits.milliseconds,
+        stop,
+      });
       if ('refused' in answer) throw new CoreError(answer.refused.code, answer.refused.data);
       const plan = answer.plan as Found[typeof what];
       if (!isBudgeted && KINDS[what].isBest(plan)) Atomics.store(stop, 0, 1);

@@ -1,9 +1,30 @@
-import { type CutOrder, type CutOrderPlan, type LayoutPlan, type LayoutRequest, type Stages, isBetterPlan, layOutByHandSteps, layOutFreeSteps, planOrderSteps } from '@yellow-pane/core/cutting';
-import { type DayPlan, type NoPlan, type PlanProblem, isSooner, isSoonest, planDaySteps } from '@yellow-pane/core/scheduling';
+import {
+  type CutOrder,
+  type CutOrderPlan,
+  type LayoutPlan,
+  type LayoutRequest,
+  type Stages,
+  isBetterPlan,
+  layOutByHandSteps,
+  layOutFreeSteps,
+  planOrderSteps,
+} from '@yellow-pane/core/cutting';
+import {
+  type DayPlan,
+  type NoPlan,
+  type PlanProblem,
+  isSooner,
+  isSoonest,
+  planDaySteps,
+} from '@yellow-pane/core/scheduling';
 
 /** What can be searched for, as data that a thread can be sent. */
 export interface Asked {
-  readonly strip: { readonly mode: 'by hand' | 'by plotter'; readonly stages: Stages; readonly request: LayoutRequest };
+  readonly strip: {
+    readonly mode: 'by hand' | 'by plotter';
+    readonly stages: Stages;
+    readonly request: LayoutRequest;
+  };
   readonly order: CutOrder;
   readonly day: PlanProblem;
 }
@@ -31,7 +52,10 @@ interface Kind<W extends What> {
 
 export const KINDS: { readonly [W in What]: Kind<W> } = {
   strip: {
-    steps: ({ mode, stages, request }, limits) => (mode === 'by hand' ? layOutByHandSteps(request, { stages, ...limits }) : layOutFreeSteps(request, limits)),
+    steps: ({ mode, stages, request }, limits) =>
+      mode === 'by hand'
+        ? layOutByHandSteps(request, { stages, ...limits })
+        : layOutFreeSteps(request, limits),
     isBetter: (_asked, plan, than) => plan.length_mm.value < than.length_mm.value,
     isBest: ({ stopped }) => stopped === 'optimal',
   },

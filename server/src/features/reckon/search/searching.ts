@@ -1,6 +1,9 @@
 import { type Asked, type Found, KINDS, type What } from './searches';
 
-/** `mostRounds` left out: until the time is up. `searches` left out: one when the rounds are given, so that they and the seed decide the plan; otherwise as many as there are processors for. */
+/**
+ * `mostRounds` left out: until the time is up. `searches` left out: one when the rounds are given, so that
+ * they and the seed decide the plan; otherwise as many as there are processors for.
+ */
 export interface SearchLimits {
   readonly seed: number;
   readonly milliseconds: number;
@@ -18,7 +21,10 @@ export const roundsOf = ({ mostRounds = UNTIL_TIME_IS_UP }: SearchLimits): numbe
 /** Of equal ones what is proven, then the first.
  *  @param plans at least one */
 export function bestOf<W extends What>(what: W, asked: Asked[W], plans: readonly Found[W][]): Found[W] {
-  return plans.find(KINDS[what].isBest) ?? plans.reduce((best, own) => (KINDS[what].isBetter(asked, own, best) ? own : best));
+  return (
+    plans.find(KINDS[what].isBest) ??
+    plans.reduce((best, own) => (KINDS[what].isBetter(asked, own, best) ? own : best))
+  );
 }
 
 const TURN_MS = 15;
@@ -26,19 +32,27 @@ const TURN_MS = 15;
 /** Without threads: one search after another, round by round, and other requests in between. */
 export const searchHere: Searching = async (what, asked, limits) => {
   const plans = [await searchOnce(what, asked, limits, limits.seed)];
-  while (plans.length < (limits.searches ?? 1)) plans.push(await searchOnce(what, asked, limits, limits.seed + plans.length));
+  while (plans.length < (limits.searches ?? 1))
+    plans.push(await searchOnce(what, asked, limits, limits.seed + plans.length));
   return bestOf(what, asked, plans);
 };
 
-async function searchOnce<W extends What>(what: W, asked: Asked[W], limits: SearchLimits, seed: number): Promise<Found[W]> {
+async function searchOnce<W extends What>(
+  what: W,
+  asked: Asked[W],
+  limits: SearchLimits,
+  seed: number,
+): Promise<Found[W]> {
   const steps = KINDS[what].steps(asked, { seed, mostRounds: roundsOf(limits) });
   const start = performance.now();
-  for (let turn = start; ; ) {
+  for (let turn = start; ;) {
     const step = steps.next();
     const now = performance.now();
     if (step.done === true || now - start >= limits.milliseconds) return step.value;
     if (now - turn > TURN_MS) {
-      await new Promise((done) => { setImmediate(done); });
+      await new Promise((done) => {
+        setImmediate(done);
+      });
       turn = performance.now();
     }
   }

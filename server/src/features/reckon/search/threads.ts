@@ -3,7 +3,10 @@ import { Worker } from 'node:worker_threads';
 
 const IDLE_MS = 30_000;
 
-/** Threads of one script that answers each message with one. Started when wanted, ended when none was wanted for a while. */
+/**
+ * Threads of one script that answers each message with one. Started when wanted, ended when none was wanted
+ * for a while.
+ */
 export class Threads<Task, Answer> {
   readonly #script: URL;
   readonly #most: number;
@@ -18,12 +21,17 @@ export class Threads<Task, Answer> {
   }
 
   /** How many more tasks could begin at once. */
-  get free(): number { return this.#most - this.#busy; }
+  get free(): number {
+    return this.#most - this.#busy;
+  }
 
   /** Waits for a thread when all are busy.
    *  @throws what the thread threw and did not answer; it is not used again */
   async run(task: Task): Promise<Answer> {
-    while (this.#busy >= this.#most) await new Promise<void>((done) => { this.#waiting.push(done); });
+    while (this.#busy >= this.#most)
+      await new Promise<void>((done) => {
+        this.#waiting.push(done);
+      });
     this.#busy += 1;
     clearTimeout(this.#rest);
     const thread = this.#idle.pop() ?? this.#start();
@@ -38,7 +46,10 @@ export class Threads<Task, Answer> {
     } finally {
       this.#busy -= 1;
       this.#waiting.shift()?.();
-      if (this.#busy === 0) this.#rest = setTimeout(() => { this.#endIdle(); }, IDLE_MS).unref();
+      if (this.#busy === 0)
+        this.#rest = setTimeout(() => {
+          this.#endIdle();
+        }, IDLE_MS).unref();
     }
   }
 

@@ -4,11 +4,20 @@ import { type NamedBlank, gapWord, money, percent, pieceWord, refusalWord, short
 
 const METRIC = 'metric' as Parameters<typeof gapWord>[1];
 const IMPERIAL = 'imperial' as Parameters<typeof gapWord>[1];
-const plan = (more: Partial<Parameters<typeof gapWord>[0]> = {}): Parameters<typeof gapWord>[0] => ({ used_nm: nmFromMm(12_550), bound_nm: nmFromMm(12_410), filmCost: 0, filmBound: 0, stopped: 'limit', ...more });
+const plan = (more: Partial<Parameters<typeof gapWord>[0]> = {}): Parameters<typeof gapWord>[0] => ({
+  used_nm: nmFromMm(12_550),
+  bound_nm: nmFromMm(12_410),
+  filmCost: 0,
+  filmBound: 0,
+  stopped: 'limit',
+  ...more,
+});
 
 describe('how near is it to the best, in plain words?', () => {
   it('so much could be saved at most, in the person’s units', () => {
-    expect(gapWord(plan(), METRIC)).toMatch(/^Nothing can use less than 12\.41 m on this roll: at most 1\.1 % could be saved\.$/);
+    expect(gapWord(plan(), METRIC)).toMatch(
+      /^Nothing can use less than 12\.41 m on this roll: at most 1\.1 % could be saved\.$/,
+    );
     expect(gapWord(plan(), IMPERIAL)).toMatch(/ft|in|yd/);
   });
   it('proven only when the search says so, or the bound is met', () => {
@@ -18,28 +27,73 @@ describe('how near is it to the best, in plain words?', () => {
     expect(gapWord(plan({ used_nm: nmFromMm(12_430) }), METRIC)).not.toBe(proven);
   });
   it('for money: the film can cost no less, or nothing is known and nothing is said', () => {
-    expect(gapWord(plan({ bound_nm: 0, filmCost: 105, filmBound: 100 }), METRIC)).toBe('The film can cost no less than 100.00: at most 5.0 % could be saved.');
-    expect(gapWord(plan({ bound_nm: 0, filmCost: 100, filmBound: 100 }), METRIC)).toBe('No other choice of film costs less: this is proven.');
+    expect(gapWord(plan({ bound_nm: 0, filmCost: 105, filmBound: 100 }), METRIC)).toBe(
+      'The film can cost no less than 100.00: at most 5.0 % could be saved.',
+    );
+    expect(gapWord(plan({ bound_nm: 0, filmCost: 100, filmBound: 100 }), METRIC)).toBe(
+      'No other choice of film costs less: this is proven.',
+    );
     expect(gapWord(plan({ bound_nm: 0, filmCost: 100, filmBound: 0 }), METRIC)).toBe('');
   });
 });
 
 describe('small words', () => {
-  it('money with its cents, shares to a tenth of a percent', () => { expect([money(12.5), money(0), percent(0.1234), percent(0)]).toEqual(['12.50', '0.00', '12.3 %', '0.0 %']); });
-  it('a drop is named only where there are several', () => { expect([pieceWord({ tag: 'SW1', drop: 1, dropOf: 1 }), pieceWord({ tag: 'W2', drop: 2, dropOf: 3 })]).toEqual(['SW1', 'W2 2/3']); });
+  it('money with its cents, shares to a tenth of a percent', () => {
+    expect([money(12.5), money(0), percent(0.1234), percent(0)]).toEqual([
+      '12.50',
+      '0.00',
+      '12.3 %',
+      '0.0 %',
+    ]);
+  });
+  it('a drop is named only where there are several', () => {
+    expect([
+      pieceWord({ tag: 'SW1', drop: 1, dropOf: 1 }),
+      pieceWord({ tag: 'W2', drop: 2, dropOf: 3 }),
+    ]).toEqual(['SW1', 'W2 2/3']);
+  });
 });
 
 describe('why is there no film for a piece?', () => {
-  const blanks: Readonly<Record<string, NamedBlank>> = { a: { word: 'SW1', blank: { across_mm: 1900, along_mm: 2100 }, blanks: { whole: { mayTurn90: false } } }, b: { word: 'SW2', blank: { across_mm: 1900, along_mm: 900 }, blanks: { whole: { mayTurn90: true } } }, c: { word: 'WL1 1/3', blank: { across_mm: 500, along_mm: 2500 }, blanks: { whole: { mayTurn90: false } } } };
+  const blanks: Readonly<Record<string, NamedBlank>> = {
+    a: { word: 'SW1', blank: { across_mm: 1900, along_mm: 2100 }, blanks: { whole: { mayTurn90: false } } },
+    b: { word: 'SW2', blank: { across_mm: 1900, along_mm: 900 }, blanks: { whole: { mayTurn90: true } } },
+    c: {
+      word: 'WL1 1/3',
+      blank: { across_mm: 500, along_mm: 2500 },
+      blanks: { whole: { mayTurn90: false } },
+    },
+  };
   const of = (key: string): NamedBlank | undefined => blanks[key];
-  it('no film at all: a width in the catalogue, or a roll', () => { expect(shortWord(['a', 'c'], [], of)).toBe('There is no film to cut SW1, WL1 1/3 from: give the film a width in the catalogue, or take a roll into stock.'); });
-  it('too wide for all, counting that one may be turned: a wider roll, or seams', () => { expect(shortWord(['a', 'b', 'c'], [{ width_mm: 1220 }, { width_mm: 1524 }], of)).toBe('SW1: wider than the widest film there is (1524 mm). A wider roll, or seams, would help.'); });
-  it('else there is too little of it', () => { expect(shortWord(['c'], [{ width_mm: 1524 }], of)).toBe('Not enough film for WL1 1/3. A new roll to order would help: it is left out now.'); });
+  it('no film at all: a width in the catalogue, or a roll', () => {
+    expect(shortWord(['a', 'c'], [], of)).toBe(
+      'There is no film to cut SW1, WL1 1/3 from: give the film a width in the catalogue, or take a roll into stock.',
+    );
+  });
+  it('too wide for all, counting that one may be turned: a wider roll, or seams', () => {
+    expect(shortWord(['a', 'b', 'c'], [{ width_mm: 1220 }, { width_mm: 1524 }], of)).toBe(
+      'SW1: wider than the widest film there is (1524 mm). A wider roll, or seams, would help.',
+    );
+  });
+  it('else there is too little of it', () => {
+    expect(shortWord(['c'], [{ width_mm: 1524 }], of)).toBe(
+      'Not enough film for WL1 1/3. A new roll to order would help: it is left out now.',
+    );
+  });
   it('a refusal names the piece as it stands on the label', () => {
     const word = (key: string): string | undefined => of(key)?.word;
-    expect(refusalWord(new Error('CUTTING_RANGE at pieces.a.across_mm: expected 1 to 100000 mm, got -5'), word)).toBe('SW1: expected 1 to 100000 mm, got -5.');
-    expect(refusalWord(new Error('CUTTING_PINS at pinned.a: expected a place of its own, got one that overlaps c'), word)).toBe('SW1: expected a place of its own, got one that overlaps WL1 1/3.');
-    expect(refusalWord(new Error('CUTTING_RANGE at stocks.0: expected more, got less'), word)).toBe('stocks.0: expected more, got less.');
+    expect(
+      refusalWord(new Error('CUTTING_RANGE at pieces.a.across_mm: expected 1 to 100000 mm, got -5'), word),
+    ).toBe('SW1: expected 1 to 100000 mm, got -5.');
+    expect(
+      refusalWord(
+        new Error('CUTTING_PINS at pinned.a: expected a place of its own, got one that overlaps c'),
+        word,
+      ),
+    ).toBe('SW1: expected a place of its own, got one that overlaps WL1 1/3.');
+    expect(refusalWord(new Error('CUTTING_RANGE at stocks.0: expected more, got less'), word)).toBe(
+      'stocks.0: expected more, got less.',
+    );
     expect(refusalWord('the worker ended', word)).toBe('the worker ended.');
   });
 });

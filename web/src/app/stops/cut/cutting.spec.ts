@@ -18,37 +18,113 @@ import { PlanWork } from './plan-work';
 
 const DEMO = DEMO_CHANGES.filter(({ jobId }) => jobId === DEMO_JOB_ID).flatMap(({ change }) => change.ops);
 const ROUNDS = 25;
-const searched = (order: CutOrder, onBetter: (plan: never) => void = () => undefined) => runThrough(planOrderSteps(order, { seed: 1, mostRounds: ROUNDS }), () => false, onBetter as () => void);
+const searched = (order: CutOrder, onBetter: (plan: never) => void = () => undefined) =>
+  runThrough(planOrderSteps(order, { seed: 1, mostRounds: ROUNDS }), () => false, onBetter as () => void);
 
-/** The Cut stop before a surface of the demo, with the demo's stock; the search runs here instead of in a worker. */
+/**
+ * The Cut stop before a surface of the demo, with the demo's stock; the search runs here instead of in a
+ * worker.
+ */
 function standing(tag: string) {
   const chosen = signal(tag);
   /** What a person does while a layout is looked for. */
   let during = (): void => undefined;
   const job = openJob(DEMO, EXAMPLE_FILMS, [
-    { provide: Selection, useFactory: (reading: JobReading) => ({ surface: () => reading.surfaces().find((own) => own.tag === chosen()) }), deps: [JobReading] },
-    { provide: LayoutPool, useValue: {
-      plan: (order: CutOrder, { onBetter }: { onBetter: () => void }) => new Promise((done) => { const found = searched(order, onBetter); during(); done(found); }),
-      planEach: (orders: readonly CutOrder[]) => Promise.resolve(orders.map((order) => searched(order))),
-      bound: (request: Parameters<typeof lengthBound>[0]) => Promise.resolve(lengthBound(request).bound_mm.value),
-    } },
+    {
+      provide: Selection,
+      useFactory: (reading: JobReading) => ({
+        surface: () => reading.surfaces().find((own) => own.tag === chosen()),
+      }),
+      deps: [JobReading],
+    },
+    {
+      provide: LayoutPool,
+      useValue: {
+        plan: (order: CutOrder, { onBetter }: { onBetter: () => void }) =>
+          new Promise((done) => {
+            const found = searched(order, onBetter);
+            during();
+            done(found);
+          }),
+        planEach: (orders: readonly CutOrder[]) => Promise.resolve(orders.map((order) => searched(order))),
+        bound: (request: Parameters<typeof lengthBound>[0]) =>
+          Promise.resolve(lengthBound(request).bound_mm.value),
+      },
+    },
   ]);
-  const items = DEMO_ROLLS.map(({ id, roll }): StockItem => ({ ...roll, id, left_nm: roll.length_nm, parentId: null, jobId: null, version: 1 }));
+  const items = DEMO_ROLLS.map(({ id, roll }): StockItem => ({
+    ...roll,
+    id,
+    left_nm: roll.length_nm,
+    parentId: null,
+    jobId: null,
+    version: 1,
+  }));
   patchState(unprotected(job.get(Stock)), { items, status: 'here' });
   /** What the server answers when it is asked for the stock. */
   let answered: readonly StockItem[] = items;
   jest.spyOn(api, 'stock').mockImplementation(() => Promise.resolve(answered));
-  const [cutting, trials, work, desk, reading] = [job.get(Cutting), job.get(FilmTrials), job.get(PlanWork), job.get(JobDesk), job.get(JobReading)];
-  const pieceOf = (own: string) => { const found = cutting.pieces().find((piece) => piece.tag === own && piece.spoiledAt === null); if (found === undefined) throw new Error(own); return found; };
-  const rollOf = (own: string) => { const found = cutting.rolls().find(({ id }) => id === pieceOf(own).rollId); if (found === undefined) throw new Error(own); return found; };
+  const [cutting, trials, work, desk, reading] = [
+    job.get(Cutting),
+    job.get(FilmTrials),
+    job.get(PlanWork),
+    job.get(JobDesk),
+    job.get(JobReading),
+  ];
+  const pieceOf = (own: string) => {
+    const found = cutting.pieces().find((piece) => piece.tag === own && piece.spoiledAt === null);
+    if (found === undefined) throw new Error(own);
+    return found;
+  };
+  const rollOf = (own: string) => {
+    const found = cutting.rolls().find(({ id }) => id === pieceOf(own).rollId);
+    if (found === undefined) throw new Error(own);
+    return found;
+  };
   /** A second roll to order, with nothing on it yet. */
   const addRoll = () => {
     const [roll] = cutting.rolls();
     if (roll === undefined) throw new Error('nothing laid');
-    desk.do('another roll', [desk.put('cutRoll', { planId: roll.planId, stockId: null, what: 'to order', label: 'new 2', lot: '', width_nm: roll.width_nm, length_nm: roll.length_nm, used_nm: 0, leftEdge: true, rightEdge: true, leftEdge: true, rightEdge: true, position: cutting.rolls().length, ticks: [], bookedAt: null })]);
+    desk.do('another roll', [
+      desk.put('cutRoll', {
+        planId: roll.planId,
+        stockId: null,
+        what: 'to order',
+        label: 'new 2',
+        lot: '',
+        width_nm: roll.width_nm,
+        length_nm: roll.length_nm,
+        used_nm: 0,
+        leftEdge: true,
+        rightEdge: true,
+        leftEdge: true,
+        rightEdge: true,
+        position: cutting.rolls().length,
+        ticks: [],
+        bookedAt: null,
+      }),
+    ]);
     return { from: roll, to: cutting.rolls().find(({ id }) => id !== roll.id) ?? roll };
   };
-  return { whileSearching: (does: () => void) => { during = does; }, stockSays: (of: (items: readonly StockItem[]) => readonly StockItem[]) => { answered = of(answered); }, cutting, trials, work, desk, reading, pieceOf, rollOf, addRoll, goTo: (own: string) => { chosen.set(own); } };
+  return {
+    whileSearching: (does: () => void) => {
+      during = does;
+    },
+    stockSays: (of: (items: readonly StockItem[]) => readonly StockItem[]) => {
+      answered = of(answered);
+    },
+    cutting,
+    trials,
+    work,
+    desk,
+    reading,
+    pieceOf,
+    rollOf,
+    addRoll,
+    goTo: (own: string) => {
+      chosen.set(own);
+    },
+  };
 }
 
 describe('is the film of the surface in hand laid out?', () => {
@@ -56,7 +132,17 @@ describe('is the film of the surface in hand laid out?', () => {
     const { cutting } = standing('SW1');
     await cutting.layOut();
     expect(cutting.fault()).toBeUndefined();
-    expect(cutting.pieces().map(({ applicationId, drop }) => `${applicationId} ${drop}`).sort()).toEqual(cutting.blanks().map(({ key }) => key).sort());
+    expect(
+      cutting
+        .pieces()
+        .map(({ applicationId, drop }) => `${applicationId} ${drop}`)
+        .sort(),
+    ).toEqual(
+      cutting
+        .blanks()
+        .map(({ key }) => key)
+        .sort(),
+    );
     expect(cutting.notLaid()).toEqual([]);
     const plan = cutting.plan();
     expect(plan?.filmCost).toBeGreaterThanOrEqual((plan?.filmBound ?? Infinity) - 0.01);
@@ -97,7 +183,12 @@ describe('is the film of the surface in hand laid out?', () => {
   });
   it('without any film to use it says what is short, and keeps no plan that leaves pieces out silently', async () => {
     const { cutting } = standing('SW1');
-    cutting.leftOut.set(new Set([...cutting.items().map(({ id }) => id), ...(cutting.film()?.widths_nm ?? []).map((width) => `order ${width}`)]));
+    cutting.leftOut.set(
+      new Set([
+        ...cutting.items().map(({ id }) => id),
+        ...(cutting.film()?.widths_nm ?? []).map((width) => `order ${width}`),
+      ]),
+    );
     await cutting.layOut();
     expect(cutting.fault()).toBeDefined();
     expect(cutting.notLaid().length).toBe(cutting.blanks().length);
@@ -124,7 +215,8 @@ describe('does what a person did to the plan stay?', () => {
     expect(cutting.isBegun(rollOf('SW1'))).toBe(true);
     expect(onIt.every(({ tag }) => pieceOf(tag).cutAt !== null)).toBe(true);
     await cutting.layOut();
-    for (const { tag, x_nm, y_nm } of onIt) expect(pieceOf(tag)).toMatchObject({ x_nm, y_nm, rollId: roll.id });
+    for (const { tag, x_nm, y_nm } of onIt)
+      expect(pieceOf(tag)).toMatchObject({ x_nm, y_nm, rollId: roll.id });
     expect(desk.canUndo()).toContain('laid out');
   });
   it('booking takes the length off the stock and makes offcuts with labels, in one change that can be undone', async () => {
@@ -132,7 +224,10 @@ describe('does what a person did to the plan stay?', () => {
     await cutting.layOut();
     const roll = rollOf('SW1');
     work.bookCut(roll);
-    if (roll.stockId !== null) expect(reading.takes()).toMatchObject([{ stockId: roll.stockId, length_nm: roll.used_nm, reason: 'cut' }]);
+    if (roll.stockId !== null)
+      expect(reading.takes()).toMatchObject([
+        { stockId: roll.stockId, length_nm: roll.used_nm, reason: 'cut' },
+      ]);
     for (const { label, width_nm, length_nm } of reading.offcuts()) {
       expect(label).toMatch(/-[a-z]/);
       expect(width_nm).toBeGreaterThanOrEqual(cutting.rate('cut-keep-width') * 1e6 - 1);
@@ -158,8 +253,14 @@ describe('does what a person did to the plan stay?', () => {
     const { cutting, work, rollOf, reading, desk } = standing('SW1');
     await cutting.layOut();
     const surface = reading.surfaces().find(({ tag }) => tag === 'SW1');
-    const measure = reading.measuresOf(surface?.id ?? '').find(({ fromPoint, toPoint }) => fromPoint === 'tl' && toPoint === 'tr');
-    const remeasure = (by_nm: number) => { desk.do('measured again', [desk.set('measure', measure?.id ?? '', { value_nm: (measure?.value_nm ?? 0) + by_nm })]); };
+    const measure = reading
+      .measuresOf(surface?.id ?? '')
+      .find(({ fromPoint, toPoint }) => fromPoint === 'tl' && toPoint === 'tr');
+    const remeasure = (by_nm: number) => {
+      desk.do('measured again', [
+        desk.set('measure', measure?.id ?? '', { value_nm: (measure?.value_nm ?? 0) + by_nm }),
+      ]);
+    };
     remeasure(4e6);
     expect([cutting.stale(), cutting.cutStale()]).toEqual([['SW1'], []]);
     remeasure(0);
@@ -175,12 +276,29 @@ describe('does what a person did to the plan stay?', () => {
     if (first === undefined || second === undefined) throw new Error('nothing laid');
     expect(work.moveTo(second, addRoll().to)).toBeUndefined();
     work.pin([first], true);
-    const places = () => ['first', 'second'].map((_, index) => { const own = cutting.pieces().find(({ applicationId, drop }) => applicationId === [first, second][index]?.applicationId && drop === [first, second][index]?.drop); return [own?.x_nm, own?.y_nm, own?.pinned]; });
+    const places = () =>
+      ['first', 'second'].map((_, index) => {
+        const own = cutting
+          .pieces()
+          .find(
+            ({ applicationId, drop }) =>
+              applicationId === [first, second][index]?.applicationId &&
+              drop === [first, second][index]?.drop,
+          );
+        return [own?.x_nm, own?.y_nm, own?.pinned];
+      });
     const before = places();
     await cutting.layOut();
     expect(cutting.fault()).toBeUndefined();
     expect(places()).toEqual(before);
-    expect(new Set(cutting.pieces().filter(({ pinned }) => pinned).map(({ rollId }) => rollId)).size).toBe(2);
+    expect(
+      new Set(
+        cutting
+          .pieces()
+          .filter(({ pinned }) => pinned)
+          .map(({ rollId }) => rollId),
+      ).size,
+    ).toBe(2);
   });
   it('a piece moved to another roll lies free and pinned there; both lengths follow, and it is one change', async () => {
     const { cutting, work, desk, addRoll } = standing('SW1');
@@ -195,14 +313,30 @@ describe('does what a person did to the plan stay?', () => {
     expect(moved).toMatchObject({ rollId: to.id, pinned: true });
     for (const { id, rollId, x_nm, y_nm, across_nm, along_nm } of cutting.pieces()) {
       if (moved === undefined || id === piece.id || rollId !== to.id) continue;
-      expect(x_nm >= moved.x_nm + moved.across_nm - 60_000 || moved.x_nm >= x_nm + across_nm - 60_000 || y_nm >= moved.y_nm + moved.along_nm - 60_000 || moved.y_nm >= y_nm + along_nm - 60_000).toBe(true);
+      expect(
+        x_nm >= moved.x_nm + moved.across_nm - 60_000 ||
+          moved.x_nm >= x_nm + across_nm - 60_000 ||
+          y_nm >= moved.y_nm + moved.along_nm - 60_000 ||
+          moved.y_nm >= y_nm + along_nm - 60_000,
+      ).toBe(true);
     }
-    expect(cutting.plan()?.lengthUsed_nm).toBe(cutting.rolls().reduce((sum, { used_nm }) => sum + used_nm, 0));
+    expect(cutting.plan()?.lengthUsed_nm).toBe(
+      cutting.rolls().reduce((sum, { used_nm }) => sum + used_nm, 0),
+    );
     expect(cutting.plan()?.bound_nm).toBe(0);
-    expect(cutting.plan()?.filmCost).toBeCloseTo(cutting.rolls().reduce((sum, roll) => sum + cutting.filmOf(roll, roll.used_nm), 0), 1);
+    expect(cutting.plan()?.filmCost).toBeCloseTo(
+      cutting.rolls().reduce((sum, roll) => sum + cutting.filmOf(roll, roll.used_nm), 0),
+      1,
+    );
     desk.undo();
     desk.undo();
-    expect([cutting.plan()?.lengthUsed_nm, ...cutting.rolls().slice(0, 2).map(({ used_nm }) => used_nm)]).toEqual(before);
+    expect([
+      cutting.plan()?.lengthUsed_nm,
+      ...cutting
+        .rolls()
+        .slice(0, 2)
+        .map(({ used_nm }) => used_nm),
+    ]).toEqual(before);
   });
   it('film with a direction may not be turned, and it says why', async () => {
     const { cutting, work, pieceOf } = standing('DR1');
@@ -225,7 +359,7 @@ describe('which roll to buy, and what would one more cost?', () => {
   it('two more panes add film for two, and are not in the plan', async () => {
     const { cutting, trials } = standing('SW1');
     const answer = await trials.whatIf(600, 900, 2, new AbortController().signal);
-    expect((answer?.after.cost.value ?? 0)).toBeGreaterThan(answer?.before.cost.value ?? Infinity);
+    expect(answer?.after.cost.value ?? 0).toBeGreaterThan(answer?.before.cost.value ?? Infinity);
     expect(cutting.plan()).toBeUndefined();
   });
 });
@@ -241,19 +375,33 @@ describe('is film promised that is gone?', () => {
     work.bookCut(roll);
     expect(R14(cutting)?.left_nm ?? 0).toBe(before - roll.used_nm);
     const made = Object.values(desk.view().offcut.entities).map((row) => row?.label);
-    expect(cutting.items().filter(({ what, jobId }) => what === 'offcut' && jobId !== null).map(({ label }) => label).sort()).toEqual([...made].sort());
+    expect(
+      cutting
+        .items()
+        .filter(({ what, jobId }) => what === 'offcut' && jobId !== null)
+        .map(({ label }) => label)
+        .sort(),
+    ).toEqual([...made].sort());
     work.spoil(pieceOf('SW2'));
     await cutting.layOut();
     const again = cutting.pieces().find(({ tag, spoiledAt }) => tag === 'SW2' && spoiledAt === null);
     const on = cutting.rolls().find(({ id }) => id === again?.rollId);
     expect(on?.id).not.toBe(roll.id);
-    expect((on?.used_nm ?? Infinity) <= (on?.what === 'to order' ? Infinity : (cutting.items().find(({ id }) => id === on?.stockId)?.left_nm ?? 0))).toBe(true);
+    expect(
+      (on?.used_nm ?? Infinity) <=
+        (on?.what === 'to order'
+          ? Infinity
+          : (cutting.items().find(({ id }) => id === on?.stockId)?.left_nm ?? 0)),
+    ).toBe(true);
   });
   it('before every layout the server is asked: what somebody else has cut meanwhile is not laid on', async () => {
     const { cutting, stockSays } = standing('SW1');
-    stockSays((items) => items.map((item) => (item.label === 'R-14' ? { ...item, left_nm: 640_000_000 } : item)));
+    stockSays((items) =>
+      items.map((item) => (item.label === 'R-14' ? { ...item, left_nm: 640_000_000 } : item)),
+    );
     await cutting.layOut();
-    for (const roll of cutting.rolls()) if (roll.label === 'R-14') expect(roll.used_nm).toBeLessThanOrEqual(640_000_000);
+    for (const roll of cutting.rolls())
+      if (roll.label === 'R-14') expect(roll.used_nm).toBeLessThanOrEqual(640_000_000);
     expect(R14(cutting)?.left_nm).toBe(640_000_000);
   });
 });
@@ -263,7 +411,9 @@ describe('is anything laid out twice?', () => {
     const { cutting, work, rollOf, whileSearching } = standing('SW1');
     await cutting.layOut();
     const before = cutting.pieces().length;
-    whileSearching(() => { work.tick(rollOf('SW1'), 3, []); });
+    whileSearching(() => {
+      work.tick(rollOf('SW1'), 3, []);
+    });
     await cutting.layOut();
     expect(cutting.pieces()).toHaveLength(before);
     expect(cutting.fault()).toContain('cut into while it was laid out');

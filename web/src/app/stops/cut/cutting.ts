@@ -1,6 +1,19 @@
 import { Injectable, computed, inject, linkedSignal, signal } from '@angular/core';
 import type { StockItem } from '@yellow-pane/contracts';
-import { ANY_STAGES, MONEY_FORMULAS, type CutBlank, type CutBlanks, type CutOrder, type CutOrderPlan, type OrderPiece, type PinnedPiece, type Stages, type StockFilm, layoutPieceOf, meetsOf } from '@yellow-pane/core/cutting';
+import {
+  ANY_STAGES,
+  MONEY_FORMULAS,
+  type CutBlank,
+  type CutBlanks,
+  type CutOrder,
+  type CutOrderPlan,
+  type OrderPiece,
+  type PinnedPiece,
+  type Stages,
+  type StockFilm,
+  layoutPieceOf,
+  meetsOf,
+} from '@yellow-pane/core/cutting';
 import type { Liner, RowOf } from '@yellow-pane/core/job';
 import { mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { Catalogue } from '../../catalogue/catalogue';
@@ -41,7 +54,10 @@ const keyOf = (applicationId: string, drop: number): string => `${applicationId}
 const orderId = (width_nm: number): string => `order ${width_nm}`;
 const stockIdOf = ({ stockId, width_nm }: RowOf<'cutRoll'>): string => stockId ?? orderId(width_nm);
 
-/** What happens at the Cut stop: the film in hand, its blanks, the order made of them, and what is done to the plan. */
+/**
+ * What happens at the Cut stop: the film in hand, its blanks, the order made of them, and what is done to the
+ * plan.
+ */
 @Injectable({ providedIn: 'root' })
 export class Cutting {
   readonly #desk = inject(JobDesk);
@@ -65,25 +81,85 @@ export class Cutting {
   readonly soFar = signal<CutOrderPlan | undefined>(undefined);
   readonly pickedId = signal<string | undefined>(undefined);
 
-  readonly films = computed(() => [...new Set(this.#reading.applications().map(({ filmId }) => filmId))].map((id) => ({ id, name: this.#catalogue.byId().get(id)?.name ?? 'film not in the catalogue' })));
-  readonly applicationHere = computed(() => this.#reading.applicationsOf(this.#selection.surface()?.id ?? '')[0]);
+  readonly films = computed(() =>
+    [...new Set(this.#reading.applications().map(({ filmId }) => filmId))].map((id) => ({
+      id,
+      name: this.#catalogue.byId().get(id)?.name ?? 'film not in the catalogue',
+    })),
+  );
+  readonly applicationHere = computed(
+    () => this.#reading.applicationsOf(this.#selection.surface()?.id ?? '')[0],
+  );
   /** The film of the selected surface, unless another was picked since. */
-  readonly filmId = linkedSignal<string | undefined>(() => this.applicationHere()?.filmId ?? this.films()[0]?.id);
+  readonly filmId = linkedSignal<string | undefined>(
+    () => this.applicationHere()?.filmId ?? this.films()[0]?.id,
+  );
   readonly film = computed(() => this.#catalogue.byId().get(this.filmId() ?? ''));
-  readonly applications = computed(() => this.#reading.applications().filter(({ filmId }) => filmId === this.filmId()));
-  readonly #today = computed(() => this.applications().map((application) => ({ application, surface: this.#reading.surfaceById().get(application.surfaceId), today: this.#cut.blankOf(application) })));
-  readonly blanks = computed((): readonly BlankHere[] => this.#today().flatMap(({ application, surface, today }) => (today.kind === 'none' ? [] : today.blanks.blanks.map((blank) => ({ key: keyOf(application.id, blank.drop), application, surface, blanks: today.blanks, blank, word: pieceWord({ tag: surface?.tag ?? '?', drop: blank.drop, dropOf: blank.of }) })))));
+  readonly applications = computed(() =>
+    this.#reading.applications().filter(({ filmId }) => filmId === this.filmId()),
+  );
+  readonly #today = computed(() =>
+    this.applications().map((application) => ({
+      application,
+      surface: this.#reading.surfaceById().get(application.surfaceId),
+      today: this.#cut.blankOf(application),
+    })),
+  );
+  readonly blanks = computed((): readonly BlankHere[] =>
+    this.#today().flatMap(({ application, surface, today }) =>
+      today.kind === 'none'
+        ? []
+        : today.blanks.blanks.map((blank) => ({
+            key: keyOf(application.id, blank.drop),
+            application,
+            surface,
+            blanks: today.blanks,
+            blank,
+            word: pieceWord({ tag: surface?.tag ?? '?', drop: blank.drop, dropOf: blank.of }),
+          })),
+    ),
+  );
   readonly #blankByKey = computed(() => new Map(this.blanks().map((blank) => [blank.key, blank])));
-  readonly missing = computed(() => this.#today().flatMap(({ surface, today }) => (today.kind === 'none' ? [`${surface?.tag ?? '?'}: ${today.reason}`] : [])));
+  readonly missing = computed(() =>
+    this.#today().flatMap(({ surface, today }) =>
+      today.kind === 'none' ? [`${surface?.tag ?? '?'}: ${today.reason}`] : [],
+    ),
+  );
   readonly plan = computed(() => this.#reading.plans().find(({ filmId }) => filmId === this.filmId()));
   readonly rolls = computed(() => this.#reading.rollsOf(this.plan()?.id ?? ''));
   readonly pieces = computed(() => this.#reading.piecesOf(this.plan()?.id ?? ''));
-  readonly stale = computed(() => [...new Set(this.pieces().filter(({ applicationId }) => this.#cut.isStale(applicationId)).map(({ tag }) => tag))]);
+  readonly stale = computed(() => [
+    ...new Set(
+      this.pieces()
+        .filter(({ applicationId }) => this.#cut.isStale(applicationId))
+        .map(({ tag }) => tag),
+    ),
+  ]);
   /** Stale although cut already: the film in the hand no longer fits what is measured. */
-  readonly cutStale = computed(() => [...new Set(this.pieces().filter(({ applicationId, cutAt, spoiledAt }) => cutAt !== null && spoiledAt === null && this.#cut.isStale(applicationId)).map(({ tag }) => tag))]);
+  readonly cutStale = computed(() => [
+    ...new Set(
+      this.pieces()
+        .filter(
+          ({ applicationId, cutAt, spoiledAt }) =>
+            cutAt !== null && spoiledAt === null && this.#cut.isStale(applicationId),
+        )
+        .map(({ tag }) => tag),
+    ),
+  ]);
   /** Blanks that have no piece, or only a spoiled one. */
-  readonly notLaid = computed(() => { const laid = new Set(this.pieces().filter(({ spoiledAt }) => spoiledAt === null).map(({ applicationId, drop }) => keyOf(applicationId, drop))); return this.blanks().filter(({ key }) => !laid.has(key)); });
-  readonly isSaved = computed(() => this.#desk.state().server.cutPlan.entities[this.plan()?.id ?? ''] !== undefined && this.#desk.unsaved() === 0);
+  readonly notLaid = computed(() => {
+    const laid = new Set(
+      this.pieces()
+        .filter(({ spoiledAt }) => spoiledAt === null)
+        .map(({ applicationId, drop }) => keyOf(applicationId, drop)),
+    );
+    return this.blanks().filter(({ key }) => !laid.has(key));
+  });
+  readonly isSaved = computed(
+    () =>
+      this.#desk.state().server.cutPlan.entities[this.plan()?.id ?? ''] !== undefined &&
+      this.#desk.unsaved() === 0,
+  );
 
   /** Settings of the next layout: those of the plan there is, else customary. */
   readonly mode = linkedSignal<CutOrder['mode']>(() => this.plan()?.mode ?? 'by hand');
@@ -97,35 +173,72 @@ export class Cutting {
   /** Rolls and offcuts left out, and widths to order left out. */
   readonly leftOut = signal<ReadonlySet<string>>(new Set());
 
-  readonly items = computed((): readonly StockItem[] => this.#stock.usable().filter(({ filmId }) => filmId === this.filmId()));
+  readonly items = computed((): readonly StockItem[] =>
+    this.#stock.usable().filter(({ filmId }) => filmId === this.filmId()),
+  );
   readonly stocks = computed((): readonly StockFilm[] => {
     const out = this.leftOut();
-    const own = this.items().filter(({ id }) => !out.has(id)).map((item): StockFilm => {
-      const perMetre = item.perMetre ?? this.rate('cut-film') * (mmFromNm(item.width_nm) / 1000);
-      const isOffcut = item.what === 'offcut';
-      const edges = item.leftEdge ? (item.rightEdge ? 'both' : 'left') : item.rightEdge ? 'right' : 'none';
-      return { id: item.id, what: item.what, width_mm: mmFromNm(item.width_nm), length_mm: mmFromNm(item.left_nm), perMetre: isOffcut ? 0 : perMetre * this.rate('cut-stock-share'), whole: isOffcut ? (perMetre * mmFromNm(item.left_nm)) / 1000 : 0, lot: item.lot, edges };
-    });
+    const own = this.items()
+      .filter(({ id }) => !out.has(id))
+      .map((item): StockFilm => {
+        const perMetre = item.perMetre ?? this.rate('cut-film') * (mmFromNm(item.width_nm) / 1000);
+        const isOffcut = item.what === 'offcut';
+        const edges = item.leftEdge ? (item.rightEdge ? 'both' : 'left') : item.rightEdge ? 'right' : 'none';
+        return {
+          id: item.id,
+          what: item.what,
+          width_mm: mmFromNm(item.width_nm),
+          length_mm: mmFromNm(item.left_nm),
+          perMetre: isOffcut ? 0 : perMetre * this.rate('cut-stock-share'),
+          whole: isOffcut ? (perMetre * mmFromNm(item.left_nm)) / 1000 : 0,
+          lot: item.lot,
+          edges,
+        };
+      });
     const square = this.pricePerSquare();
-    const toOrder = (this.film()?.widths_nm ?? []).filter((width) => !out.has(orderId(width))).map((width): StockFilm => ({ id: orderId(width), what: 'to order', width_mm: mmFromNm(width), length_mm: this.rate('cut-roll-length'), perMetre: square * (mmFromNm(width) / 1000), whole: 0, lot: 'to be ordered', edges: 'both' }));
+    const toOrder = (this.film()?.widths_nm ?? [])
+      .filter((width) => !out.has(orderId(width)))
+      .map((width): StockFilm => ({
+        id: orderId(width),
+        what: 'to order',
+        width_mm: mmFromNm(width),
+        length_mm: this.rate('cut-roll-length'),
+        perMetre: square * (mmFromNm(width) / 1000),
+        whole: 0,
+        lot: 'to be ordered',
+        edges: 'both',
+      }));
     return [...own, ...toOrder];
   });
   /** Price of a square metre: of this film's own rolls, else the rate. */
   readonly pricePerSquare = computed(() => {
-    const known = this.items().flatMap(({ what, perMetre, width_nm }) => (what === 'roll' && perMetre !== null ? [perMetre / (mmFromNm(width_nm) / 1000)] : []));
-    return known.length === 0 ? this.rate('cut-film') : known.reduce((sum, value) => sum + value, 0) / known.length;
+    const known = this.items().flatMap(({ what, perMetre, width_nm }) =>
+      what === 'roll' && perMetre !== null ? [perMetre / (mmFromNm(width_nm) / 1000)] : [],
+    );
+    return known.length === 0
+      ? this.rate('cut-film')
+      : known.reduce((sum, value) => sum + value, 0) / known.length;
   });
-  readonly isPriceGuessed = computed(() => !this.items().some(({ what, perMetre }) => what === 'roll' && perMetre !== null));
+  readonly isPriceGuessed = computed(
+    () => !this.items().some(({ what, perMetre }) => what === 'roll' && perMetre !== null),
+  );
 
-  /** What so much of a roll's film is worth, as the layout reckons it; 0 where the roll is no longer to be had. */
+  /**
+   * What so much of a roll's film is worth, as the layout reckons it; 0 where the roll is no longer to be
+   * had.
+   */
   filmOf(roll: RowOf<'cutRoll'>, used_nm: number): number {
     const stock = this.stocks().find(({ id }) => id === stockIdOf(roll));
-    return stock === undefined ? 0 : MONEY_FORMULAS.use.of({ used_mm: mmFromNm(used_nm), perMetre: stock.perMetre, whole: stock.whole });
+    return stock === undefined
+      ? 0
+      : MONEY_FORMULAS.use.of({ used_mm: mmFromNm(used_nm), perMetre: stock.perMetre, whole: stock.whole });
   }
 
   /** Whether the way of fitting cares for a factory edge. */
   wantsEdge(applicationId: string): boolean {
-    return this.blanks().some(({ application, blanks }) => application.id === applicationId && blanks.whole.factoryEdge !== 'none');
+    return this.blanks().some(
+      ({ application, blanks }) => application.id === applicationId && blanks.whole.factoryEdge !== 'none',
+    );
   }
 
   rate(key: string): number {
@@ -134,7 +247,11 @@ export class Cutting {
 
   /** Cut into already: it and everything on it stays as it is. */
   isBegun({ id, bookedAt, ticks }: RowOf<'cutRoll'>): boolean {
-    return bookedAt !== null || ticks.length > 0 || this.pieces().some(({ rollId, cutAt }) => rollId === id && cutAt !== null);
+    return (
+      bookedAt !== null ||
+      ticks.length > 0 ||
+      this.pieces().some(({ rollId, cutAt }) => rollId === id && cutAt !== null)
+    );
   }
 
   /** A plotter's blade wants some film between the pieces, or it cuts their common edge twice. */
@@ -145,26 +262,84 @@ export class Cutting {
   }
 
   /** What is to be laid: every blank without a piece that is cut; pinned pieces stay. */
-  order(extra: readonly OrderPiece[] = []): { readonly order: CutOrder; readonly pinned: readonly RowOf<'cutPiece'>[] } {
-    const booked = new Set(this.rolls().filter((roll) => this.isBegun(roll)).map(({ id }) => id));
-    const done = new Set(this.pieces().filter(({ rollId, cutAt, spoiledAt }) => spoiledAt === null && (cutAt !== null || booked.has(rollId))).map(({ applicationId, drop }) => keyOf(applicationId, drop)));
+  order(extra: readonly OrderPiece[] = []): {
+    readonly order: CutOrder;
+    readonly pinned: readonly RowOf<'cutPiece'>[];
+  } {
+    const booked = new Set(
+      this.rolls()
+        .filter((roll) => this.isBegun(roll))
+        .map(({ id }) => id),
+    );
+    const done = new Set(
+      this.pieces()
+        .filter(
+          ({ rollId, cutAt, spoiledAt }) => spoiledAt === null && (cutAt !== null || booked.has(rollId)),
+        )
+        .map(({ applicationId, drop }) => keyOf(applicationId, drop)),
+    );
     const open = this.blanks().filter(({ key }) => !done.has(key));
     const byKey = new Map(open.map((blank) => [blank.key, blank]));
-    const pinned = this.pieces().filter(({ pinned: isPinned, rollId, applicationId, drop, spoiledAt }) => isPinned && spoiledAt === null && !booked.has(rollId) && byKey.has(keyOf(applicationId, drop)) && !this.#cut.isStale(applicationId));
+    const pinned = this.pieces().filter(
+      ({ pinned: isPinned, rollId, applicationId, drop, spoiledAt }) =>
+        isPinned &&
+        spoiledAt === null &&
+        !booked.has(rollId) &&
+        byKey.has(keyOf(applicationId, drop)) &&
+        !this.#cut.isStale(applicationId),
+    );
     const openRolls = this.rolls().filter(({ id }) => !booked.has(id));
     const pins = pinned.flatMap((piece): PinnedPiece[] => {
       const roll = openRolls.find(({ id }) => id === piece.rollId);
       const stockId = roll === undefined ? undefined : stockIdOf(roll);
       if (stockId === undefined || !this.stocks().some(({ id }) => id === stockId)) return [];
-      const copy = openRolls.filter((own) => stockIdOf(own) === stockId).findIndex(({ id }) => id === piece.rollId);
-      return [{ id: keyOf(piece.applicationId, piece.drop), stockId, copy, x_mm: mmFromNm(piece.x_nm), y_mm: mmFromNm(piece.y_nm), turned: piece.turned, flipped: piece.flipped }];
+      const copy = openRolls
+        .filter((own) => stockIdOf(own) === stockId)
+        .findIndex(({ id }) => id === piece.rollId);
+      return [
+        {
+          id: keyOf(piece.applicationId, piece.drop),
+          stockId,
+          copy,
+          x_mm: mmFromNm(piece.x_nm),
+          y_mm: mmFromNm(piece.y_nm),
+          turned: piece.turned,
+          flipped: piece.flipped,
+        },
+      ];
     });
-    const pieces = open.map((own): OrderPiece => { const { key, blanks, blank, surface } = own; const outline = this.mode() === 'by plotter' ? this.#outlines.flatOf(own, this.liner()) : undefined; return { ...layoutPieceOf(blanks, blank, key, this.edgeMust()), ...(outline === undefined ? {} : { outline, mayFlip: blanks.whole.mayTurn180 }), ...this.#meetsOf(own), group: blank.of > 1 ? key.split(' ')[0] ?? '' : surface?.kind === 'pane' ? surface.placeId : '' }; });
+    const pieces = open.map((own): OrderPiece => {
+      const { key, blanks, blank, surface } = own;
+      const outline = this.mode() === 'by plotter' ? this.#outlines.flatOf(own, this.liner()) : undefined;
+      return {
+        ...layoutPieceOf(blanks, blank, key, this.edgeMust()),
+        ...(outline === undefined ? {} : { outline, mayFlip: blanks.whole.mayTurn180 }),
+        ...this.#meetsOf(own),
+        group: blank.of > 1 ? (key.split(' ')[0] ?? '') : surface?.kind === 'pane' ? surface.placeId : '',
+      };
+    });
     return {
       pinned,
       order: {
-        stocks: this.stocks(), pieces: [...pieces, ...extra], pinned: pins, mode: this.mode(), stages: this.stages(), gap_mm: mmFromNm(this.gap_nm()), endWaste_mm: this.#endWaste(), mostSheet_mm: this.mostSheet_nm() === null ? Number.POSITIVE_INFINITY : mmFromNm(this.mostSheet_nm() ?? 0), objective: this.objective(),
-        rates: { perCrossCut: this.rate('cut-cross'), perSlit: this.rate('cut-slit'), perPiece: this.rate('cut-piece'), keepWidth_mm: this.rate('cut-keep-width'), keepLength_mm: this.rate('cut-keep-length'), keepShare: this.rate('cut-keep-share'), perSplitGroup: this.rate('cut-split') },
+        stocks: this.stocks(),
+        pieces: [...pieces, ...extra],
+        pinned: pins,
+        mode: this.mode(),
+        stages: this.stages(),
+        gap_mm: mmFromNm(this.gap_nm()),
+        endWaste_mm: this.#endWaste(),
+        mostSheet_mm:
+          this.mostSheet_nm() === null ? Number.POSITIVE_INFINITY : mmFromNm(this.mostSheet_nm() ?? 0),
+        objective: this.objective(),
+        rates: {
+          perCrossCut: this.rate('cut-cross'),
+          perSlit: this.rate('cut-slit'),
+          perPiece: this.rate('cut-piece'),
+          keepWidth_mm: this.rate('cut-keep-width'),
+          keepLength_mm: this.rate('cut-keep-length'),
+          keepShare: this.rate('cut-keep-share'),
+          perSplitGroup: this.rate('cut-split'),
+        },
       },
     };
   }
@@ -178,8 +353,15 @@ export class Cutting {
   /** With a pattern the end cut off is whole repeats, so that every drop keeps its phase. */
   #endWaste(): number {
     const waste = mmFromNm(this.endWaste_nm());
-    const repeat_nm = this.blanks().some(({ blanks, blank }) => blank.along_mm !== blank.height_mm && blanks.whole.lies === 'top across the roll') ? (this.film()?.repeat_nm ?? null) : null;
-    return repeat_nm === null || repeat_nm === 0 ? waste : Math.ceil(waste / mmFromNm(repeat_nm) - 1e-9) * mmFromNm(repeat_nm);
+    const repeat_nm = this.blanks().some(
+      ({ blanks, blank }) =>
+        blank.along_mm !== blank.height_mm && blanks.whole.lies === 'top across the roll',
+    )
+      ? (this.film()?.repeat_nm ?? null)
+      : null;
+    return repeat_nm === null || repeat_nm === 0
+      ? waste
+      : Math.ceil(waste / mmFromNm(repeat_nm) - 1e-9) * mmFromNm(repeat_nm);
   }
 
   async layOut(): Promise<void> {
@@ -196,11 +378,22 @@ export class Cutting {
     const begun = this.#begunWord();
     try {
       const milliseconds = order.pieces.length > MANY_PIECES ? SEARCH_MS.many : SEARCH_MS.few;
-      const plan = await this.#pool.plan(order, { milliseconds, signal: this.#stop.signal, onProgress: (share) => { this.progress.set(share); }, onBetter: (better) => { this.soFar.set(better); if (this.#isStopWanted) this.stop(); } });
+      const plan = await this.#pool.plan(order, {
+        milliseconds,
+        signal: this.#stop.signal,
+        onProgress: (share) => {
+          this.progress.set(share);
+        },
+        onBetter: (better) => {
+          this.soFar.set(better);
+          if (this.#isStopWanted) this.stop();
+        },
+      });
       await this.#keepUnlessBegun(plan, order, film.name, begun);
     } catch (error) {
       const found = this.soFar();
-      if (!this.#stop.signal.aborted) this.fault.set(refusalWord(error, (key) => this.#blankByKey().get(key)?.word));
+      if (!this.#stop.signal.aborted)
+        this.fault.set(refusalWord(error, (key) => this.#blankByKey().get(key)?.word));
       else if (found !== undefined) await this.#keepUnlessBegun(found, order, film.name, begun);
     } finally {
       this.progress.set(undefined);
@@ -216,13 +409,25 @@ export class Cutting {
 
   /** Rolls that are cut into, as one word to compare. */
   #begunWord(): string {
-    return this.rolls().filter((roll) => this.isBegun(roll)).map(({ id }) => id).sort().join();
+    return this.rolls()
+      .filter((roll) => this.isBegun(roll))
+      .map(({ id }) => id)
+      .sort()
+      .join();
   }
 
   /** What was begun while it was looked for stays as it lies; laid out again it would be cut twice. */
-  async #keepUnlessBegun(found: CutOrderPlan, order: CutOrder, filmName: string, begun: string): Promise<void> {
+  async #keepUnlessBegun(
+    found: CutOrderPlan,
+    order: CutOrder,
+    filmName: string,
+    begun: string,
+  ): Promise<void> {
     if (this.#begunWord() === begun) await this.#keep(found, order, filmName);
-    else this.fault.set('A roll was cut into while it was laid out. What lies on it stays; lay out again for the rest.');
+    else
+      this.fault.set(
+        'A roll was cut into while it was laid out. What lies on it stays; lay out again for the rest.',
+      );
   }
 
   async #keep(found: CutOrderPlan, order: CutOrder, filmName: string): Promise<void> {
@@ -232,28 +437,102 @@ export class Cutting {
     const keptIds = new Set(keptRolls.map(({ id }) => id));
     const bound = await this.#lengthBound(found, order, keptRolls.length > 0);
     const fields = {
-      mode: order.mode, stages: order.stages, gap_nm: nmFromMm(order.gap_mm), endWaste_nm: this.endWaste_nm(), mostSheet_nm: this.mostSheet_nm(), objective: order.objective, liner: this.liner(), edgeMust: this.edgeMust(),
-      lengthUsed_nm: lengthOfPlan(found) + keptRolls.reduce((sum, { used_nm }) => sum + used_nm, 0), bound_nm: bound, filmCost: toCent(found.film.value), cost: toCent(found.cost.value), filmBound: toCent(found.filmBound.value), stopped: found.stopped,
+      mode: order.mode,
+      stages: order.stages,
+      gap_nm: nmFromMm(order.gap_mm),
+      endWaste_nm: this.endWaste_nm(),
+      mostSheet_nm: this.mostSheet_nm(),
+      objective: order.objective,
+      liner: this.liner(),
+      edgeMust: this.edgeMust(),
+      lengthUsed_nm: lengthOfPlan(found) + keptRolls.reduce((sum, { used_nm }) => sum + used_nm, 0),
+      bound_nm: bound,
+      filmCost: toCent(found.film.value),
+      cost: toCent(found.cost.value),
+      filmBound: toCent(found.filmBound.value),
+      stopped: found.stopped,
     };
-    const removed = [...this.pieces().filter(({ rollId }) => !keptIds.has(rollId)).map(({ id }) => this.#desk.remove('cutPiece', id)), ...this.rolls().filter(({ id }) => !keptIds.has(id)).map(({ id }) => this.#desk.remove('cutRoll', id))];
-    const first = keptRolls.reduce((most, roll) => Math.max(most, ...this.pieces().filter(({ rollId }) => rollId === roll.id).map((piece) => piece.position + 1)), 0);
-    const rows = rowsOfUses(found, order, { planId, firstPiece: first, firstRoll: keptRolls.length, itemOf: (id) => this.items().find((item) => item.id === id), blankOf: (key) => this.#blankByKey().get(key), outlineOf: (blank, turned, flipped) => this.#outlines.onRoll(blank, order.mode, this.liner(), turned, flipped), newId });
-    const made = rows.flatMap(({ rollId, roll, pieces }) => [this.#desk.put('cutRoll', roll, rollId), ...pieces.map((piece) => this.#desk.put('cutPiece', piece))]);
-    const ops = [...removed, old === undefined ? this.#desk.put('cutPlan', { filmId: this.filmId() ?? '', ...fields }, planId) : this.#desk.set('cutPlan', planId, fields), ...made];
-    for (let start = 0; start < ops.length; start += OPS_PER_CHANGE) this.#desk.do(`${filmName} laid out`, ops.slice(start, start + OPS_PER_CHANGE));
-    if (found.notLaid.length > 0) this.fault.set(shortWord(found.notLaid, this.stocks(), (key) => this.#blankByKey().get(key)));
+    const removed = [
+      ...this.pieces()
+        .filter(({ rollId }) => !keptIds.has(rollId))
+        .map(({ id }) => this.#desk.remove('cutPiece', id)),
+      ...this.rolls()
+        .filter(({ id }) => !keptIds.has(id))
+        .map(({ id }) => this.#desk.remove('cutRoll', id)),
+    ];
+    const first = keptRolls.reduce(
+      (most, roll) =>
+        Math.max(
+          most,
+          ...this.pieces()
+            .filter(({ rollId }) => rollId === roll.id)
+            .map((piece) => piece.position + 1),
+        ),
+      0,
+    );
+    const rows = rowsOfUses(found, order, {
+      planId,
+      firstPiece: first,
+      firstRoll: keptRolls.length,
+      itemOf: (id) => this.items().find((item) => item.id === id),
+      blankOf: (key) => this.#blankByKey().get(key),
+      outlineOf: (blank, turned, flipped) =>
+        this.#outlines.onRoll(blank, order.mode, this.liner(), turned, flipped),
+      newId,
+    });
+    const made = rows.flatMap(({ rollId, roll, pieces }) => [
+      this.#desk.put('cutRoll', roll, rollId),
+      ...pieces.map((piece) => this.#desk.put('cutPiece', piece)),
+    ]);
+    const ops = [
+      ...removed,
+      old === undefined
+        ? this.#desk.put('cutPlan', { filmId: this.filmId() ?? '', ...fields }, planId)
+        : this.#desk.set('cutPlan', planId, fields),
+      ...made,
+    ];
+    for (let start = 0; start < ops.length; start += OPS_PER_CHANGE)
+      this.#desk.do(`${filmName} laid out`, ops.slice(start, start + OPS_PER_CHANGE));
+    if (found.notLaid.length > 0)
+      this.fault.set(shortWord(found.notLaid, this.stocks(), (key) => this.#blankByKey().get(key)));
   }
 
-  /** A length bound is only true where everything lies on one roll that could not be another, and no outline can lie in another. */
+  /**
+   * A length bound is only true where everything lies on one roll that could not be another, and no outline
+   * can lie in another.
+   */
   async #lengthBound(found: CutOrderPlan, order: CutOrder, hasKept: boolean): Promise<number> {
     const [use] = found.uses;
     const stock = order.stocks.find(({ id }) => id === use?.stockId);
-    if (hasKept || found.uses.length !== 1 || stock === undefined || order.pinned.length > 0 || found.notLaid.length > 0 || (order.mode === 'by plotter' && order.pieces.some(({ outline }) => outline !== undefined))) return 0;
-    const least_mm = await this.#pool.bound({ rollWidth_mm: stock.width_mm + order.gap_mm, pieces: order.pieces.map((piece) => ({ ...piece, across_mm: piece.across_mm + order.gap_mm, along_mm: piece.along_mm + order.gap_mm })) }, {});
+    if (
+      hasKept ||
+      found.uses.length !== 1 ||
+      stock === undefined ||
+      order.pinned.length > 0 ||
+      found.notLaid.length > 0 ||
+      (order.mode === 'by plotter' && order.pieces.some(({ outline }) => outline !== undefined))
+    )
+      return 0;
+    const least_mm = await this.#pool.bound(
+      {
+        rollWidth_mm: stock.width_mm + order.gap_mm,
+        pieces: order.pieces.map((piece) => ({
+          ...piece,
+          across_mm: piece.across_mm + order.gap_mm,
+          along_mm: piece.along_mm + order.gap_mm,
+        })),
+      },
+      {},
+    );
     return Math.floor(nmFromMm(least_mm - order.gap_mm + order.endWaste_mm));
   }
 
   /** The money of the plan that stands, in one line. */
-  readonly costWord = computed(() => { const plan = this.plan(); return plan === undefined ? '' : `Film ${money(plan.filmCost)}, with cutting and offcuts ${money(plan.cost)}`; });
+  readonly costWord = computed(() => {
+    const plan = this.plan();
+    return plan === undefined
+      ? ''
+      : `Film ${money(plan.filmCost)}, with cutting and offcuts ${money(plan.cost)}`;
+  });
   readonly units = this.#units;
 }

@@ -23,18 +23,43 @@ export class FilmTrials {
     const kept = order.stocks.filter(({ what }) => what !== 'to order');
     const cases = [
       ...(kept.length === 0 ? [] : [{ word: 'only what is in stock', stocks: kept }]),
-      ...bought.map((width) => ({ word: `${kept.length === 0 ? '' : 'stock and '}${width.width_mm} mm to order`, stocks: [...kept, width] })),
-      ...(bought.length > 1 ? [{ word: `${kept.length === 0 ? '' : 'stock and '}all widths`, stocks: order.stocks }] : []),
+      ...bought.map((width) => ({
+        word: `${kept.length === 0 ? '' : 'stock and '}${width.width_mm} mm to order`,
+        stocks: [...kept, width],
+      })),
+      ...(bought.length > 1
+        ? [{ word: `${kept.length === 0 ? '' : 'stock and '}all widths`, stocks: order.stocks }]
+        : []),
     ];
-    const plans = await this.#pool.planEach(cases.map(({ stocks }) => ({ ...order, stocks, pinned: [] })), { milliseconds: TRY_MS, signal, onProgress: () => undefined });
-    return cases.flatMap(({ word }, index) => { const plan = plans[index]; return plan === undefined ? [] : [{ word, plan }]; });
+    const plans = await this.#pool.planEach(
+      cases.map(({ stocks }) => ({ ...order, stocks, pinned: [] })),
+      { milliseconds: TRY_MS, signal, onProgress: () => undefined },
+    );
+    return cases.flatMap(({ word }, index) => {
+      const plan = plans[index];
+      return plan === undefined ? [] : [{ word, plan }];
+    });
   }
 
   /** What so many more of one size would add. */
-  async whatIf(width_mm: number, height_mm: number, count: number, signal: AbortSignal): Promise<{ readonly before: CutOrderPlan; readonly after: CutOrderPlan } | undefined> {
+  async whatIf(
+    width_mm: number,
+    height_mm: number,
+    count: number,
+    signal: AbortSignal,
+  ): Promise<{ readonly before: CutOrderPlan; readonly after: CutOrderPlan } | undefined> {
     const mayTurn90 = this.#cutting.film()?.direction === 'none';
-    const extra = Array.from({ length: count }, (_, index): OrderPiece => ({ id: `what if ${index}`, across_mm: width_mm, along_mm: height_mm, mayTurn90, group: '' }));
-    const [before, after] = await this.#pool.planEach([this.#cutting.order().order, this.#cutting.order(extra).order], { milliseconds: TRY_MS, signal, onProgress: () => undefined });
+    const extra = Array.from({ length: count }, (_, index): OrderPiece => ({
+      id: `what if ${index}`,
+      across_mm: width_mm,
+      along_mm: height_mm,
+      mayTurn90,
+      group: '',
+    }));
+    const [before, after] = await this.#pool.planEach(
+      [this.#cutting.order().order, this.#cutting.order(extra).order],
+      { milliseconds: TRY_MS, signal, onProgress: () => undefined },
+    );
     return before === undefined || after === undefined ? undefined : { before, after };
   }
 }

@@ -22,28 +22,103 @@ interface BoardHere {
   readonly pieces: readonly BoardPiece[];
 }
 
-/** The rolls of the plan, drawn to one scale, and the list of pieces in cutting order. While a layout is looked for, the best so far. */
+/**
+ * The rolls of the plan, drawn to one scale, and the list of pieces in cutting order. While a layout is
+ * looked for, the best so far.
+ */
 @Component({
   selector: 'yp-layout-view',
   imports: [RollBoard],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (boards().length > 0) { <p class="pt-2 text-sm text-faint">{{ standing }} <strong class="text-ink">Liner {{ cutting.soFar() === undefined ? (cutting.plan()?.liner ?? 'up') : cutting.liner() }}.</strong></p> }
+    @if (boards().length > 0) {
+      <p class="pt-2 text-sm text-faint">
+        {{ standing }}
+        <strong class="text-ink"
+          >Liner
+          {{ cutting.soFar() === undefined ? (cutting.plan()?.liner ?? 'up') : cutting.liner() }}.</strong
+        >
+      </p>
+    }
     @for (board of boards(); track board.id) {
       <section class="pt-3 print:break-inside-avoid" [attr.aria-label]="board.name">
-        <p class="flex flex-wrap gap-x-3 items-baseline"><strong>{{ board.name }}</strong><span class="text-sm text-faint">{{ board.under }}</span>@if (board.isBooked) { <span class="text-sm font-semibold">cut and booked</span> }</p>
-        <yp-roll-board [name]="board.name" [rollWidth_nm]="board.width_nm" [used_nm]="board.used_nm" [length_nm]="board.length_nm" [mode]="cutting.plan()?.mode ?? cutting.mode()" [liner]="cutting.soFar() === undefined ? (cutting.plan()?.liner ?? 'up') : cutting.liner()" [scaleLength_nm]="scale()" [gap_nm]="cutting.gap_nm()" [endWaste_nm]="cutting.endWaste_nm()" [pieces]="board.pieces" [pickedId]="cutting.pickedId()" [canMove]="!board.isBooked && cutting.soFar() === undefined"
-          (picked)="cutting.pickedId.set($event)" (moved)="move($event)" (turnWanted)="turn($event)" (pinWanted)="pin($event)" />
+        <p class="flex flex-wrap gap-x-3 items-baseline">
+          <strong>{{ board.name }}</strong><span class="text-sm text-faint">{{ board.under }}</span>
+          @if (board.isBooked) {
+            <span class="text-sm font-semibold">cut and booked</span>
+          }
+        </p>
+        <yp-roll-board
+          [name]="board.name"
+          [rollWidth_nm]="board.width_nm"
+          [used_nm]="board.used_nm"
+          [length_nm]="board.length_nm"
+          [mode]="cutting.plan()?.mode ?? cutting.mode()"
+          [liner]="cutting.soFar() === undefined ? (cutting.plan()?.liner ?? 'up') : cutting.liner()"
+          [scaleLength_nm]="scale()"
+          [gap_nm]="cutting.gap_nm()"
+          [endWaste_nm]="cutting.endWaste_nm()"
+          [pieces]="board.pieces"
+          [pickedId]="cutting.pickedId()"
+          [canMove]="!board.isBooked && cutting.soFar() === undefined"
+          (picked)="cutting.pickedId.set($event)"
+          (moved)="move($event)"
+          (turnWanted)="turn($event)"
+          (pinWanted)="pin($event)"
+        />
       </section>
     }
     @if (cutting.plan() && cutting.soFar() === undefined) {
-      <div class="overflow-x-auto print:overflow-visible mt-3" tabindex="0" role="region" aria-label="Cut list">
+      <div
+        class="overflow-x-auto print:overflow-visible mt-3"
+        tabindex="0"
+        role="region"
+        aria-label="Cut list"
+      >
         <table class="w-full text-left max-md:text-sm [&_td]:pr-2 [&_th]:pr-2">
-          <caption class="text-left font-bold py-1">Cut list, in cutting order ({{ units() === 'metric' ? 'mm' : 'in' }})</caption>
-          <thead class="text-sm text-faint"><tr><th scope="col" class="font-normal hidden print:table-cell">Cut</th><th scope="col" class="font-normal py-1">No.</th><th scope="col" class="font-normal">Piece</th><th scope="col" class="font-normal max-md:hidden">From</th><th scope="col" class="font-normal text-right">Across</th><th scope="col" class="font-normal text-right">Along</th><th scope="col" class="font-normal text-right">From edge</th><th scope="col" class="font-normal text-right">From end</th><th scope="col" class="font-normal pl-4 max-md:hidden">Top</th></tr></thead>
+          <caption class="text-left font-bold py-1">
+            Cut list, in cutting order ({{
+              units() === 'metric' ? 'mm' : 'in'
+            }})
+          </caption>
+          <thead class="text-sm text-faint">
+            <tr>
+              <th scope="col" class="font-normal hidden print:table-cell">Cut</th>
+              <th scope="col" class="font-normal py-1">No.</th>
+              <th scope="col" class="font-normal">Piece</th>
+              <th scope="col" class="font-normal max-md:hidden">From</th>
+              <th scope="col" class="font-normal text-right">Across</th>
+              <th scope="col" class="font-normal text-right">Along</th>
+              <th scope="col" class="font-normal text-right">From edge</th>
+              <th scope="col" class="font-normal text-right">From end</th>
+              <th scope="col" class="font-normal pl-4 max-md:hidden">Top</th>
+            </tr>
+          </thead>
           <tbody>
             @for (row of list(); track row.piece.id; let index = $index) {
-              <tr class="border-t border-line" [class.line-through]="row.piece.spoiledAt"><td class="hidden print:table-cell"><span class="inline-block size-5 border border-ink align-middle"></span></td><td class="figure py-1.5">{{ index + 1 }}</td><th scope="row" class="font-semibold">{{ row.word }}@if (row.isStale) { <span class="text-stop"> stale</span> }@if (row.piece.spoiledAt) { <span class="text-stop"> spoiled</span> }</th><td class="max-md:hidden text-sm">{{ row.from }}</td><td class="figure text-right font-semibold">{{ length(row.piece.across_nm) }}</td><td class="figure text-right font-semibold">{{ length(row.piece.along_nm - row.piece.phase_nm) }}</td><td class="figure text-right">{{ length(row.piece.x_nm) }}</td><td class="figure text-right">{{ length(row.piece.y_nm) }}</td><td class="pl-4 max-md:hidden text-sm">{{ row.top }}{{ row.first }}</td></tr>
+              <tr class="border-t border-line" [class.line-through]="row.piece.spoiledAt">
+                <td class="hidden print:table-cell">
+                  <span class="inline-block size-5 border border-ink align-middle"></span>
+                </td>
+                <td class="figure py-1.5">{{ index + 1 }}</td>
+                <th scope="row" class="font-semibold">
+                  {{ row.word }}
+                  @if (row.isStale) {
+                    <span class="text-stop"> stale</span>
+                  }
+                  @if (row.piece.spoiledAt) {
+                    <span class="text-stop"> spoiled</span>
+                  }
+                </th>
+                <td class="max-md:hidden text-sm">{{ row.from }}</td>
+                <td class="figure text-right font-semibold">{{ length(row.piece.across_nm) }}</td>
+                <td class="figure text-right font-semibold">
+                  {{ length(row.piece.along_nm - row.piece.phase_nm) }}
+                </td>
+                <td class="figure text-right">{{ length(row.piece.x_nm) }}</td>
+                <td class="figure text-right">{{ length(row.piece.y_nm) }}</td>
+                <td class="pl-4 max-md:hidden text-sm">{{ row.top }}{{ row.first }}</td>
+              </tr>
             }
           </tbody>
         </table>
@@ -60,17 +135,49 @@ export class LayoutView {
   readonly #stock = inject(StockHere);
   protected readonly units = inject(Device).units;
 
-  protected readonly boards = computed((): readonly BoardHere[] => (this.cutting.soFar() === undefined ? this.#kept() : this.#found()));
+  protected readonly boards = computed((): readonly BoardHere[] =>
+    this.cutting.soFar() === undefined ? this.#kept() : this.#found(),
+  );
   protected readonly scale = computed(() => Math.max(1, ...this.boards().map(({ used_nm }) => used_nm)));
   protected readonly list = computed(() => {
     const names = new Map(this.cutting.rolls().map((roll) => [roll.id, rollWord(roll)]));
-    return this.cutting.pieces().map((piece) => ({ piece, word: pieceWord(piece), from: names.get(piece.rollId) ?? '', isStale: this.cutting.stale().includes(piece.tag), top: piece.turned === piece.topAlong ? (piece.flipped ? 'to the core' : 'to the roll’s end') : 'to a long edge', first: piece.phase_nm > 0 ? `, first cut ${this.length(piece.phase_nm)} off it` : '' }));
+    return this.cutting.pieces().map((piece) => ({
+      piece,
+      word: pieceWord(piece),
+      from: names.get(piece.rollId) ?? '',
+      isStale: this.cutting.stale().includes(piece.tag),
+      top:
+        piece.turned === piece.topAlong
+          ? piece.flipped
+            ? 'to the core'
+            : 'to the roll’s end'
+          : 'to a long edge',
+      first: piece.phase_nm > 0 ? `, first cut ${this.length(piece.phase_nm)} off it` : '',
+    }));
   });
 
   #kept(): readonly BoardHere[] {
     return this.cutting.rolls().map((roll) => ({
-      id: roll.id, name: rollWord(roll), what: roll.what, width_nm: roll.width_nm, used_nm: roll.used_nm, length_nm: roll.length_nm, isBooked: roll.bookedAt !== null, under: this.#under(roll.width_nm, roll.used_nm, roll.what === 'to order' ? null : roll.bookedAt === null ? (this.#stock.left(roll.stockId) ?? roll.length_nm) : null, roll.lot),
-      pieces: this.cutting.pieces().filter(({ rollId, spoiledAt }) => rollId === roll.id && spoiledAt === null),
+      id: roll.id,
+      name: rollWord(roll),
+      what: roll.what,
+      width_nm: roll.width_nm,
+      used_nm: roll.used_nm,
+      length_nm: roll.length_nm,
+      isBooked: roll.bookedAt !== null,
+      under: this.#under(
+        roll.width_nm,
+        roll.used_nm,
+        roll.what === 'to order'
+          ? null
+          : roll.bookedAt === null
+            ? (this.#stock.left(roll.stockId) ?? roll.length_nm)
+            : null,
+        roll.lot,
+      ),
+      pieces: this.cutting
+        .pieces()
+        .filter(({ rollId, spoiledAt }) => rollId === roll.id && spoiledAt === null),
     }));
   }
 
@@ -82,8 +189,37 @@ export class LayoutView {
       const item = this.cutting.items().find(({ id }) => id === stockId);
       const [width_nm, used_nm] = [nmFromMm(stock?.width_mm ?? 1), nmFromMm(used_mm)];
       return {
-        id: `${stockId} ${copy}`, what: stock?.what ?? 'to order', name: rollWord({ what: item?.what ?? 'to order', label: item?.label ?? (copy > 0 ? `new ${copy + 1}` : 'new') }), width_nm, used_nm, length_nm: nmFromMm(stock?.length_mm ?? used_mm), isBooked: false, under: this.#under(width_nm, used_nm, item?.left_nm ?? null, item?.lot ?? ''),
-        pieces: placed.map((piece): BoardPiece => { const blank = words.get(piece.id); return { id: piece.id, tag: blank?.surface?.tag ?? '?', drop: blank?.blank.drop ?? 1, dropOf: blank?.blank.of ?? 1, x_nm: nmFromMm(piece.x_mm), y_nm: nmFromMm(piece.y_mm), across_nm: nmFromMm(piece.across_mm), along_nm: nmFromMm(piece.along_mm), turned: piece.turned, flipped: piece.flipped === true, topAlong: blank?.blanks.whole.lies === 'top along the roll', pinned: false, cutAt: null, outline: null, notch_nm: 0 }; }),
+        id: `${stockId} ${copy}`,
+        what: stock?.what ?? 'to order',
+        name: rollWord({
+          what: item?.what ?? 'to order',
+          label: item?.label ?? (copy > 0 ? `new ${copy + 1}` : 'new'),
+        }),
+        width_nm,
+        used_nm,
+        length_nm: nmFromMm(stock?.length_mm ?? used_mm),
+        isBooked: false,
+        under: this.#under(width_nm, used_nm, item?.left_nm ?? null, item?.lot ?? ''),
+        pieces: placed.map((piece): BoardPiece => {
+          const blank = words.get(piece.id);
+          return {
+            id: piece.id,
+            tag: blank?.surface?.tag ?? '?',
+            drop: blank?.blank.drop ?? 1,
+            dropOf: blank?.blank.of ?? 1,
+            x_nm: nmFromMm(piece.x_mm),
+            y_nm: nmFromMm(piece.y_mm),
+            across_nm: nmFromMm(piece.across_mm),
+            along_nm: nmFromMm(piece.along_mm),
+            turned: piece.turned,
+            flipped: piece.flipped === true,
+            topAlong: blank?.blanks.whole.lies === 'top along the roll',
+            pinned: false,
+            cutAt: null,
+            outline: null,
+            notch_nm: 0,
+          };
+        }),
       };
     });
   }
@@ -94,9 +230,18 @@ export class LayoutView {
 
   protected readonly length = (value_nm: number): string => formatLength(value_nm, this.units());
 
-  protected move({ id, x_nm, y_nm }: { readonly id: string; readonly x_nm: number; readonly y_nm: number }): void {
+  protected move({
+    id,
+    x_nm,
+    y_nm,
+  }: {
+    readonly id: string;
+    readonly x_nm: number;
+    readonly y_nm: number;
+  }): void {
     const piece = this.#piece(id);
-    if (piece !== undefined && (piece.x_nm !== x_nm || piece.y_nm !== y_nm)) this.#work.move(piece, x_nm, y_nm);
+    if (piece !== undefined && (piece.x_nm !== x_nm || piece.y_nm !== y_nm))
+      this.#work.move(piece, x_nm, y_nm);
   }
 
   protected turn(id: string): void {

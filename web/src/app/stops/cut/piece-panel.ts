@@ -15,22 +15,38 @@ import { PlanWork } from './plan-work';
       <section aria-labelledby="piece-here" class="border-t border-line pt-3">
         <h2 id="piece-here" class="font-bold">Piece {{ at.word }}</h2>
         <p class="figure">{{ at.size }}</p>
-        <p class="text-sm">Top {{ at.top }}. Factory edge: {{ at.edges }}{{ at.edges === 'none' ? '' : ', as it hangs' }}. Cut with the liner {{ cutting.plan()?.liner ?? 'up' }}.</p>
+        <p class="text-sm">
+          Top {{ at.top }}. Factory edge: {{ at.edges }}{{ at.edges === 'none' ? '' : ', as it hangs' }}. Cut
+          with the liner {{ cutting.plan()?.liner ?? 'up' }}.
+        </p>
         @if (at.piece.cutAt) {
           <p class="text-sm text-faint mt-1">Cut {{ at.piece.cutAt.slice(0, 10) }}.</p>
-          <button type="button" class="act act-small mt-2" (click)="work.spoil(at.piece)">It is spoiled</button>
+          <button type="button" class="act act-small mt-2" (click)="work.spoil(at.piece)">
+            It is spoiled
+          </button>
         } @else {
-          <p class="text-sm text-faint mt-1">Drag it, or focus it and use the arrow keys (10 mm, with Shift 1 mm). A moved piece is pinned.</p>
+          <p class="text-sm text-faint mt-1">
+            Drag it, or focus it and use the arrow keys (10 mm, with Shift 1 mm). A moved piece is pinned.
+          </p>
           <div class="flex flex-wrap gap-2 mt-2">
-            <button type="button" class="act act-small" (click)="work.pin([at.piece], !at.piece.pinned)">{{ at.piece.pinned ? 'Take the pin out' : 'Pin it here' }} <span class="key">P</span></button>
-            <button type="button" class="act act-small" (click)="cutting.fault.set(work.turn(at.piece))">Turn <span class="key">R</span></button>
-            <button type="button" class="act act-small" (click)="work.pin(at.sheet, !at.sheetPinned)">{{ at.sheetPinned ? 'Let its sheet go' : 'Lock its sheet' }}</button>
+            <button type="button" class="act act-small" (click)="work.pin([at.piece], !at.piece.pinned)">
+              {{ at.piece.pinned ? 'Take the pin out' : 'Pin it here' }} <span class="key">P</span>
+            </button>
+            <button type="button" class="act act-small" (click)="cutting.fault.set(work.turn(at.piece))">
+              Turn <span class="key">R</span>
+            </button>
+            <button type="button" class="act act-small" (click)="work.pin(at.sheet, !at.sheetPinned)">
+              {{ at.sheetPinned ? 'Let its sheet go' : 'Lock its sheet' }}
+            </button>
           </div>
           @if (at.elsewhere.length > 0) {
-            <label class="block mt-2 text-sm text-faint">Cut it from another roll
+            <label class="block mt-2 text-sm text-faint"
+              >Cut it from another roll
               <select class="field mt-1" [value]="''" (change)="moveTo($event)">
                 <option value="">stays on {{ at.from }}</option>
-                @for (roll of at.elsewhere; track roll.id) { <option [value]="roll.id">{{ roll.name }}</option> }
+                @for (roll of at.elsewhere; track roll.id) {
+                  <option [value]="roll.id">{{ roll.name }}</option>
+                }
               </select>
             </label>
           }
@@ -48,10 +64,39 @@ export class PiecePanel {
     const piece = this.cutting.pieces().find(({ id }) => id === this.cutting.pickedId());
     const roll = this.cutting.rolls().find(({ id }) => id === piece?.rollId);
     if (piece === undefined || roll === undefined) return undefined;
-    const lie = lieOf({ x_mm: mmFromNm(piece.x_nm), across_mm: mmFromNm(piece.across_nm), turned: piece.turned, flipped: piece.flipped, outline: piece.outline }, { width_mm: mmFromNm(roll.width_nm), leftEdge: roll.leftEdge, rightEdge: roll.rightEdge }, piece.topAlong, this.cutting.plan()?.liner ?? 'up');
-    const sheet = this.cutting.pieces().filter(({ rollId, level, spoiledAt }) => rollId === piece.rollId && level === piece.level && spoiledAt === null);
-    const elsewhere = this.cutting.rolls().filter((own) => own.id !== roll.id && !this.cutting.isBegun(own)).map((own) => ({ id: own.id, name: rollWord(own) }));
-    return { piece, word: pieceWord(piece), from: rollWord(roll), elsewhere, size: `${formatLengthWithUnit(piece.across_nm, this.#units())} across × ${formatLengthWithUnit(piece.along_nm, this.#units())} along`, top: lie.top, edges: lie.factoryEdges.length === 0 ? 'none' : lie.factoryEdges.join(', '), sheet, sheetPinned: sheet.every(({ pinned }) => pinned) };
+    const lie = lieOf(
+      {
+        x_mm: mmFromNm(piece.x_nm),
+        across_mm: mmFromNm(piece.across_nm),
+        turned: piece.turned,
+        flipped: piece.flipped,
+        outline: piece.outline,
+      },
+      { width_mm: mmFromNm(roll.width_nm), leftEdge: roll.leftEdge, rightEdge: roll.rightEdge },
+      piece.topAlong,
+      this.cutting.plan()?.liner ?? 'up',
+    );
+    const sheet = this.cutting
+      .pieces()
+      .filter(
+        ({ rollId, level, spoiledAt }) =>
+          rollId === piece.rollId && level === piece.level && spoiledAt === null,
+      );
+    const elsewhere = this.cutting
+      .rolls()
+      .filter((own) => own.id !== roll.id && !this.cutting.isBegun(own))
+      .map((own) => ({ id: own.id, name: rollWord(own) }));
+    return {
+      piece,
+      word: pieceWord(piece),
+      from: rollWord(roll),
+      elsewhere,
+      size: `${formatLengthWithUnit(piece.across_nm, this.#units())} across × ${formatLengthWithUnit(piece.along_nm, this.#units())} along`,
+      top: lie.top,
+      edges: lie.factoryEdges.length === 0 ? 'none' : lie.factoryEdges.join(', '),
+      sheet,
+      sheetPinned: sheet.every(({ pinned }) => pinned),
+    };
   });
 
   protected moveTo(event: Event): void {

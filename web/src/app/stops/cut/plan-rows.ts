@@ -24,8 +24,15 @@ export interface RollRows {
   readonly pieces: readonly CutPiece[];
 }
 
-/** Frozen copies of what is to be cut, roll by roll: later changes of a measure make them stale and never move them. */
-export function rowsOfUses({ uses }: CutOrderPlan, order: CutOrder, { planId, firstPiece, firstRoll, itemOf, blankOf, outlineOf, newId }: PlanRows): readonly RollRows[] {
+/**
+ * Frozen copies of what is to be cut, roll by roll: later changes of a measure make them stale and never move
+ * them.
+ */
+export function rowsOfUses(
+  { uses }: CutOrderPlan,
+  order: CutOrder,
+  { planId, firstPiece, firstRoll, itemOf, blankOf, outlineOf, newId }: PlanRows,
+): readonly RollRows[] {
   const pinned = new Set(order.pinned.map(({ id }) => id));
   let position = firstPiece;
   return uses.map(({ stockId, copy, placed, used_mm }, index) => {
@@ -37,12 +44,49 @@ export function rowsOfUses({ uses }: CutOrderPlan, order: CutOrder, { planId, fi
       const isFlipped = piece.flipped === true;
       position += 1;
       return {
-        planId, rollId, applicationId: blank?.application.id ?? piece.id.split(' ')[0] ?? '', drop: blank?.blank.drop ?? 1, dropOf: blank?.blank.of ?? 1, tag: blank?.surface?.tag ?? '?', position: position - 1, level: piece.level,
-        x_nm: nmFromMm(piece.x_mm), y_nm: nmFromMm(piece.y_mm), across_nm: nmFromMm(piece.across_mm), along_nm: nmFromMm(piece.along_mm), turned: piece.turned, phase_nm: nmFromMm(blank?.blank.phase_mm ?? 0),
-        flipped: isFlipped, outline: blank === undefined ? null : outlineOf(blank, piece.turned, isFlipped), notch_nm: blank?.application.method === 'column' ? nmFromMm(CORNER_RULES.notch_mm.value) : 0, sector: blank?.blank.sector?.cut ?? null, topAlong: blank?.blanks.whole.lies === 'top along the roll',
-        pinned: pinned.has(piece.id), inputsHash: blank?.blanks.inputsHash ?? '?', cutAt: null, spoiledAt: null,
+        planId,
+        rollId,
+        applicationId: blank?.application.id ?? piece.id.split(' ')[0] ?? '',
+        drop: blank?.blank.drop ?? 1,
+        dropOf: blank?.blank.of ?? 1,
+        tag: blank?.surface?.tag ?? '?',
+        position: position - 1,
+        level: piece.level,
+        x_nm: nmFromMm(piece.x_mm),
+        y_nm: nmFromMm(piece.y_mm),
+        across_nm: nmFromMm(piece.across_mm),
+        along_nm: nmFromMm(piece.along_mm),
+        turned: piece.turned,
+        phase_nm: nmFromMm(blank?.blank.phase_mm ?? 0),
+        flipped: isFlipped,
+        outline: blank === undefined ? null : outlineOf(blank, piece.turned, isFlipped),
+        notch_nm: blank?.application.method === 'column' ? nmFromMm(CORNER_RULES.notch_mm.value) : 0,
+        sector: blank?.blank.sector?.cut ?? null,
+        topAlong: blank?.blanks.whole.lies === 'top along the roll',
+        pinned: pinned.has(piece.id),
+        inputsHash: blank?.blanks.inputsHash ?? '?',
+        cutAt: null,
+        spoiledAt: null,
       };
     });
-    return { rollId, pieces, roll: { planId, stockId: item?.id ?? null, what: stock?.what ?? 'to order', label: item?.label ?? (copy > 0 ? `new ${copy + 1}` : 'new'), lot: item?.lot ?? '', width_nm: nmFromMm(stock?.width_mm ?? 1), length_nm: nmFromMm(stock?.length_mm ?? 0), used_nm: nmFromMm(used_mm), leftEdge: stock === undefined || stock.edges === 'both' || stock.edges === 'left', rightEdge: stock === undefined || stock.edges === 'both' || stock.edges === 'right', position: firstRoll + index, ticks: [], bookedAt: null } };
+    return {
+      rollId,
+      pieces,
+      roll: {
+        planId,
+        stockId: item?.id ?? null,
+        what: stock?.what ?? 'to order',
+        label: item?.label ?? (copy > 0 ? `new ${copy + 1}` : 'new'),
+        lot: item?.lot ?? '',
+        width_nm: nmFromMm(stock?.width_mm ?? 1),
+        length_nm: nmFromMm(stock?.length_mm ?? 0),
+        used_nm: nmFromMm(used_mm),
+        leftEdge: stock === undefined || stock.edges === 'both' || stock.edges === 'left',
+        rightEdge: stock === undefined || stock.edges === 'both' || stock.edges === 'right',
+        position: firstRoll + index,
+        ticks: [],
+        bookedAt: null,
+      },
+    };
   });
 }

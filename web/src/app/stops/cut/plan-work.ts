@@ -12,7 +12,10 @@ import { handPlacedOf, handRollOf, turnedByHand } from './hand-placed';
 type Piece = RowOf<'cutPiece'>;
 type Roll = RowOf<'cutRoll'>;
 
-/** What a person does to a plan that stands: moves and pins, ticks cuts, books what is cut, marks what is spoiled. Each is one change and can be undone. */
+/**
+ * What a person does to a plan that stands: moves and pins, ticks cuts, books what is cut, marks what is
+ * spoiled. Each is one change and can be undone.
+ */
 @Injectable({ providedIn: 'root' })
 export class PlanWork {
   readonly #desk = inject(JobDesk);
@@ -21,108 +24,248 @@ export class PlanWork {
   readonly #here = inject(StockHere);
 
   move(piece: Piece, x_nm: number, y_nm: number): void {
-    this.#desk.do(`${pieceWord(piece)} moved and pinned`, [this.#desk.set('cutPiece', piece.id, { x_nm, y_nm, pinned: true }), ...this.#usedAfter(piece.rollId, piece.id, { y_nm, along_nm: piece.along_nm })]);
+    this.#desk.do(`${pieceWord(piece)} moved and pinned`, [
+      this.#desk.set('cutPiece', piece.id, { x_nm, y_nm, pinned: true }),
+      ...this.#usedAfter(piece.rollId, piece.id, { y_nm, along_nm: piece.along_nm }),
+    ]);
   }
 
-  /** To another roll or offcut of the plan, to the first place there is, and pinned. @returns what stands against it */
+  /**
+   * To another roll or offcut of the plan, to the first place there is, and pinned.
+   * @returns what stands against it
+   */
   moveTo(piece: Piece, roll: Roll): string | undefined {
     const plan = this.#cutting.plan();
     if (plan === undefined || piece.cutAt !== null) return `${pieceWord(piece)} is cut already.`;
     if (this.#cutting.isBegun(roll)) return `${rollWord(roll)} is begun: what is on it stays as it is.`;
-    const others = this.#cutting.pieces().filter(({ rollId }) => rollId === roll.id).map((own) => handPlacedOf(own, plan.mode));
+    const others = this.#cutting
+      .pieces()
+      .filter(({ rollId }) => rollId === roll.id)
+      .map((own) => handPlacedOf(own, plan.mode));
     const free = freePlace(handPlacedOf(piece, plan.mode), others, handRollOf(roll, plan));
-    if (free === undefined) return `There is no room for ${pieceWord(piece)} on this film as it lies: ${rollWord(roll)}. Turn it, or take other pieces off first.`;
+    if (free === undefined)
+      return `There is no room for ${pieceWord(piece)} on this film as it lies: ${rollWord(roll)}. Turn it, or take other pieces off first.`;
     const [x_nm, y_nm] = [nmFromMm(free.x_mm), nmFromMm(free.y_mm)];
     const elsewhere = this.#cutting.pieces().filter(({ id }) => id !== piece.id);
-    const usedOn = (rollId: string, least_nm: number): number => elsewhere.reduce((end, own) => (own.rollId === rollId ? Math.max(end, own.y_nm + own.along_nm) : end), least_nm);
-    const lengths = [{ rollId: piece.rollId, used_nm: usedOn(piece.rollId, 0) }, { rollId: roll.id, used_nm: usedOn(roll.id, y_nm + piece.along_nm) }];
-    this.#desk.do(`${pieceWord(piece)} moved to another roll and pinned`, [this.#desk.set('cutPiece', piece.id, { rollId: roll.id, x_nm, y_nm, pinned: true }), ...this.#lengthsChanged(lengths, { bound_nm: 0 })]);
+    const usedOn = (rollId: string, least_nm: number): number =>
+      elsewhere.reduce(
+        (end, own) => (own.rollId === rollId ? Math.max(end, own.y_nm + own.along_nm) : end),
+        least_nm,
+      );
+    const lengths = [
+      { rollId: piece.rollId, used_nm: usedOn(piece.rollId, 0) },
+      { rollId: roll.id, used_nm: usedOn(roll.id, y_nm + piece.along_nm) },
+    ];
+    this.#desk.do(`${pieceWord(piece)} moved to another roll and pinned`, [
+      this.#desk.set('cutPiece', piece.id, { rollId: roll.id, x_nm, y_nm, pinned: true }),
+      ...this.#lengthsChanged(lengths, { bound_nm: 0 }),
+    ]);
     return undefined;
   }
 
   pin(pieces: readonly Piece[], pinned: boolean): void {
     const changing = pieces.filter((piece) => piece.pinned !== pinned && piece.cutAt === null);
     const [first] = changing;
-    if (first !== undefined) this.#desk.do(`${changing.length === 1 ? pieceWord(first) : `${changing.length} pieces`} ${pinned ? 'pinned' : 'let go'}`, changing.map(({ id }) => this.#desk.set('cutPiece', id, { pinned })));
+    if (first !== undefined)
+      this.#desk.do(
+        `${changing.length === 1 ? pieceWord(first) : `${changing.length} pieces`} ${pinned ? 'pinned' : 'let go'}`,
+        changing.map(({ id }) => this.#desk.set('cutPiece', id, { pinned })),
+      );
   }
 
-  /** Turned by a quarter about its corner, where that is allowed and there is room. @returns what stands against it */
+  /**
+   * Turned by a quarter about its corner, where that is allowed and there is room.
+   * @returns what stands against it
+   */
   turn(piece: Piece): string | undefined {
-    const blank = this.#cutting.blanks().find(({ application, blank: own }) => application.id === piece.applicationId && own.drop === piece.drop);
+    const blank = this.#cutting
+      .blanks()
+      .find(
+        ({ application, blank: own }) => application.id === piece.applicationId && own.drop === piece.drop,
+      );
     if (piece.cutAt !== null) return `${pieceWord(piece)} is cut already.`;
-    if (blank?.blanks.whole.mayTurn90 === false) return `${pieceWord(piece)} may not be turned: ${blank.blanks.whole.lies === 'top along the roll' ? 'it shrinks along the roll' : 'the film has a direction'}.`;
+    if (blank?.blanks.whole.mayTurn90 === false)
+      return `${pieceWord(piece)} may not be turned: ${blank.blanks.whole.lies === 'top along the roll' ? 'it shrinks along the roll' : 'the film has a direction'}.`;
     const [roll, plan] = [this.#cutting.rolls().find(({ id }) => id === piece.rollId), this.#cutting.plan()];
     if (roll === undefined || plan === undefined) return `${pieceWord(piece)} lies on no roll.`;
     const turned = turnedByHand(piece);
-    const others = this.#cutting.pieces().filter(({ rollId, id }) => rollId === piece.rollId && id !== piece.id).map((own) => handPlacedOf(own, plan.mode));
-    const fault = placingFault(handPlacedOf({ ...piece, ...turned }, plan.mode), others, handRollOf(roll, plan));
-    if (fault !== undefined) return `${pieceWord(piece)} has no room to turn here: ${fault.kind === 'overlaps' ? 'it would lie over another piece' : fault.kind === 'over the edge' ? 'it would reach over the edge of the film' : 'the film ends before it'}. Move it to a free place first.`;
-    this.#desk.do(`${pieceWord(piece)} turned and pinned`, [this.#desk.set('cutPiece', piece.id, { ...turned, pinned: true }), ...this.#usedAfter(piece.rollId, piece.id, { y_nm: piece.y_nm, along_nm: turned.along_nm })]);
+    const others = this.#cutting
+      .pieces()
+      .filter(({ rollId, id }) => rollId === piece.rollId && id !== piece.id)
+      .map((own) => handPlacedOf(own, plan.mode));
+    const fault = placingFault(
+      handPlacedOf({ ...piece, ...turned }, plan.mode),
+      others,
+      handRollOf(roll, plan),
+    );
+    if (fault !== undefined)
+      return `${pieceWord(piece)} has no room to turn here: ${fault.kind === 'overlaps' ? 'it would lie over another piece' : fault.kind === 'over the edge' ? 'it would reach over the edge of the film' : 'the film ends before it'}. Move it to a free place first.`;
+    this.#desk.do(`${pieceWord(piece)} turned and pinned`, [
+      this.#desk.set('cutPiece', piece.id, { ...turned, pinned: true }),
+      ...this.#usedAfter(piece.rollId, piece.id, { y_nm: piece.y_nm, along_nm: turned.along_nm }),
+    ]);
     return undefined;
   }
 
   /** Ticks a step of a cut, or takes the tick off; a cut that frees pieces makes them cut. */
   tick(roll: Roll, tick: number, frees: readonly string[]): void {
-    const ticks = roll.ticks.includes(tick) ? roll.ticks.filter((own) => own !== tick) : [...roll.ticks, tick].sort((a, b) => a - b);
+    const ticks = roll.ticks.includes(tick)
+      ? roll.ticks.filter((own) => own !== tick)
+      : [...roll.ticks, tick].sort((a, b) => a - b);
     const cutAt = ticks.includes(tick) ? new Date().toISOString() : null;
-    this.#desk.do('cut sheet ticked', [this.#desk.set('cutRoll', roll.id, { ticks }), ...frees.map((id) => this.#desk.set('cutPiece', id, { cutAt }))]);
+    this.#desk.do('cut sheet ticked', [
+      this.#desk.set('cutRoll', roll.id, { ticks }),
+      ...frees.map((id) => this.#desk.set('cutPiece', id, { cutAt })),
+    ]);
   }
 
   /** Pieces that a plotter has finished. */
   markCut(pieces: readonly Piece[]): void {
     const fresh = pieces.filter(({ cutAt, spoiledAt }) => cutAt === null && spoiledAt === null);
-    if (fresh.length > 0) this.#desk.do(`${fresh.map(pieceWord).join(', ')} cut by plotter`, fresh.map(({ id }) => this.#desk.set('cutPiece', id, { cutAt: new Date().toISOString() })));
+    if (fresh.length > 0)
+      this.#desk.do(
+        `${fresh.map(pieceWord).join(', ')} cut by plotter`,
+        fresh.map(({ id }) => this.#desk.set('cutPiece', id, { cutAt: new Date().toISOString() })),
+      );
   }
 
-  /** Everything of a roll is cut: its length comes off the stock, its pieces are cut, what is worth keeping becomes offcuts with labels of their own. One change. */
+  /**
+   * Everything of a roll is cut: its length comes off the stock, its pieces are cut, what is worth keeping
+   * becomes offcuts with labels of their own. One change.
+   */
   bookCut(roll: Roll): void {
-    const pieces = this.#cutting.pieces().filter(({ rollId, spoiledAt }) => rollId === roll.id && spoiledAt === null);
+    const pieces = this.#cutting
+      .pieces()
+      .filter(({ rollId, spoiledAt }) => rollId === roll.id && spoiledAt === null);
     const at = new Date().toISOString();
     const item = this.#here.items().find(({ id }) => id === roll.stockId);
-    const rests = restsWorthKeeping(pieces.map((piece) => ({ id: piece.id, x_mm: mmFromNm(piece.x_nm), y_mm: mmFromNm(piece.y_nm), across_mm: mmFromNm(piece.across_nm), along_mm: mmFromNm(piece.along_nm), turned: piece.turned, level: piece.level })), mmFromNm(roll.width_nm), this.#cutting.rate('cut-keep-width'), this.#cutting.rate('cut-keep-length'));
+    const rests = restsWorthKeeping(
+      pieces.map((piece) => ({
+        id: piece.id,
+        x_mm: mmFromNm(piece.x_nm),
+        y_mm: mmFromNm(piece.y_nm),
+        across_mm: mmFromNm(piece.across_nm),
+        along_mm: mmFromNm(piece.along_nm),
+        turned: piece.turned,
+        level: piece.level,
+      })),
+      mmFromNm(roll.width_nm),
+      this.#cutting.rate('cut-keep-width'),
+      this.#cutting.rate('cut-keep-length'),
+    );
     const square = this.#cutting.pricePerSquare();
     const share = this.#cutting.rate('cut-keep-share');
     const film = this.#cutting.film();
-    const offcuts = rests.map((rest, index) => this.#desk.put('offcut', {
-      cutRollId: roll.id, parentId: roll.stockId, filmId: film?.id ?? '', label: `${roll.label || 'roll'}-${String.fromCodePoint(97 + (index % 26))}${index >= 26 ? String(Math.floor(index / 26)) : ''}`, lot: roll.lot, width_nm: nmFromMm(rest.width_mm), length_nm: nmFromMm(rest.length_mm),
-      perMetre: Math.round(square * share * (rest.width_mm / 1000) * 100) / 100, leftEdge: rest.x_mm < 0.1 && (item?.leftEdge ?? true), rightEdge: rest.hasRightEdge && (item?.rightEdge ?? true), where: '',
-    }));
+    const offcuts = rests.map((rest, index) =>
+      this.#desk.put('offcut', {
+        cutRollId: roll.id,
+        parentId: roll.stockId,
+        filmId: film?.id ?? '',
+        label: `${roll.label || 'roll'}-${String.fromCodePoint(97 + (index % 26))}${index >= 26 ? String(Math.floor(index / 26)) : ''}`,
+        lot: roll.lot,
+        width_nm: nmFromMm(rest.width_mm),
+        length_nm: nmFromMm(rest.length_mm),
+        perMetre: Math.round(square * share * (rest.width_mm / 1000) * 100) / 100,
+        leftEdge: rest.x_mm < 0.1 && (item?.leftEdge ?? true),
+        rightEdge: rest.hasRightEdge && (item?.rightEdge ?? true),
+        where: '',
+      }),
+    );
     this.#desk.do(`${roll.label || 'roll'} cut and booked`, [
-      ...(roll.stockId === null || roll.used_nm === 0 ? [] : [this.#desk.put('stockTake', { cutRollId: roll.id, stockId: roll.stockId, length_nm: roll.used_nm, reason: 'cut' })]),
+      ...(roll.stockId === null || roll.used_nm === 0
+        ? []
+        : [
+            this.#desk.put('stockTake', {
+              cutRollId: roll.id,
+              stockId: roll.stockId,
+              length_nm: roll.used_nm,
+              reason: 'cut',
+            }),
+          ]),
       this.#desk.set('cutRoll', roll.id, { bookedAt: at }),
-      ...pieces.filter(({ cutAt }) => cutAt === null).map(({ id }) => this.#desk.set('cutPiece', id, { cutAt: at })),
+      ...pieces
+        .filter(({ cutAt }) => cutAt === null)
+        .map(({ id }) => this.#desk.set('cutPiece', id, { cutAt: at })),
       ...offcuts,
     ]);
   }
 
   /** A cut piece is lost: it no longer counts, and its blank waits for film again. */
   spoil(piece: Piece): void {
-    this.#desk.do(`${pieceWord(piece)} spoiled`, [this.#desk.set('cutPiece', piece.id, { spoiledAt: new Date().toISOString() })]);
+    this.#desk.do(`${pieceWord(piece)} spoiled`, [
+      this.#desk.set('cutPiece', piece.id, { spoiledAt: new Date().toISOString() }),
+    ]);
   }
 
-  /** A roll that was to be ordered has come: it goes into stock and takes the place of the one ordered. @returns what the server objects to */
+  /**
+   * A roll that was to be ordered has come: it goes into stock and takes the place of the one ordered.
+   * @returns what the server objects to
+   */
   async takeIn(roll: Roll, label: string, lot: string, perMetre: number | null): Promise<string | undefined> {
     const film = this.#cutting.film();
-    const saved = await this.#stock.save({ filmId: film?.id ?? '', what: 'roll', label, lot, width_nm: roll.width_nm, length_nm: roll.length_nm, perMetre, leftEdge: true, rightEdge: true, where: '', gone: false });
+    const saved = await this.#stock.save({
+      filmId: film?.id ?? '',
+      what: 'roll',
+      label,
+      lot,
+      width_nm: roll.width_nm,
+      length_nm: roll.length_nm,
+      perMetre,
+      leftEdge: true,
+      rightEdge: true,
+      where: '',
+      gone: false,
+    });
     if ('objection' in saved) return saved.objection;
-    this.#desk.do(`${label} has come`, [this.#desk.set('cutRoll', roll.id, { stockId: saved.id, what: 'roll', label, lot })]);
+    this.#desk.do(`${label} has come`, [
+      this.#desk.set('cutRoll', roll.id, { stockId: saved.id, what: 'roll', label, lot }),
+    ]);
     return undefined;
   }
 
   /** The length a roll gives after one of its pieces went elsewhere. */
-  #usedAfter(rollId: string, pieceId: string, own: { readonly y_nm: number; readonly along_nm: number }): ReturnType<JobDesk['set']>[] {
-    const used_nm = this.#cutting.pieces().filter((piece) => piece.rollId === rollId && piece.id !== pieceId).reduce((end, { y_nm, along_nm }) => Math.max(end, y_nm + along_nm), own.y_nm + own.along_nm);
+  #usedAfter(
+    rollId: string,
+    pieceId: string,
+    own: { readonly y_nm: number; readonly along_nm: number },
+  ): ReturnType<JobDesk['set']>[] {
+    const used_nm = this.#cutting
+      .pieces()
+      .filter((piece) => piece.rollId === rollId && piece.id !== pieceId)
+      .reduce((end, { y_nm, along_nm }) => Math.max(end, y_nm + along_nm), own.y_nm + own.along_nm);
     return this.#lengthsChanged([{ rollId, used_nm }]);
   }
 
-  /** What rolls give now, and the plan in all. @param known of the plan besides: a bound that was that of one roll alone no longer holds */
-  #lengthsChanged(lengths: readonly { readonly rollId: string; readonly used_nm: number }[], known: { readonly bound_nm?: number } = {}): ReturnType<JobDesk['set']>[] {
+  /**
+   * What rolls give now, and the plan in all.
+   * @param known of the plan besides: a bound that was that of one roll alone no longer holds
+   */
+  #lengthsChanged(
+    lengths: readonly { readonly rollId: string; readonly used_nm: number }[],
+    known: { readonly bound_nm?: number } = {},
+  ): ReturnType<JobDesk['set']>[] {
     const plan = this.#cutting.plan();
-    const changed = lengths.flatMap(({ rollId, used_nm }) => { const roll = this.#cutting.rolls().find(({ id }) => id === rollId); return roll === undefined || roll.used_nm === used_nm ? [] : [{ roll, used_nm }]; });
+    const changed = lengths.flatMap(({ rollId, used_nm }) => {
+      const roll = this.#cutting.rolls().find(({ id }) => id === rollId);
+      return roll === undefined || roll.used_nm === used_nm ? [] : [{ roll, used_nm }];
+    });
     if (plan === undefined || (changed.length === 0 && known.bound_nm === undefined)) return [];
     const more = changed.reduce((sum, { roll, used_nm }) => sum + used_nm - roll.used_nm, 0);
     /** Cuts and offcuts stay reckoned as they were laid out; the film is what changes. */
-    const film = changed.reduce((sum, { roll, used_nm }) => sum + this.#cutting.filmOf(roll, used_nm) - this.#cutting.filmOf(roll, roll.used_nm), 0);
-    return [...changed.map(({ roll, used_nm }) => this.#desk.set('cutRoll', roll.id, { used_nm })), this.#desk.set('cutPlan', plan.id, { lengthUsed_nm: plan.lengthUsed_nm + more, filmCost: toCent(plan.filmCost + film), cost: toCent(plan.cost + film), stopped: plan.stopped === 'infeasible' ? 'infeasible' : 'limit', ...known })];
+    const film = changed.reduce(
+      (sum, { roll, used_nm }) =>
+        sum + this.#cutting.filmOf(roll, used_nm) - this.#cutting.filmOf(roll, roll.used_nm),
+      0,
+    );
+    return [
+      ...changed.map(({ roll, used_nm }) => this.#desk.set('cutRoll', roll.id, { used_nm })),
+      this.#desk.set('cutPlan', plan.id, {
+        lengthUsed_nm: plan.lengthUsed_nm + more,
+        filmCost: toCent(plan.filmCost + film),
+        cost: toCent(plan.cost + film),
+        stopped: plan.stopped === 'infeasible' ? 'infeasible' : 'limit',
+        ...known,
+      }),
+    ];
   }
 }

@@ -1,12 +1,50 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, type ElementRef, afterNextRender, computed, inject, input, output, signal, viewChild } from '@angular/core';
-import { CORNER_RULES, type HandPlaced, type PlacingFault, STANDING, columnMarks, middleOf, placingFault, snapped } from '@yellow-pane/core/cutting';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  type ElementRef,
+  afterNextRender,
+  computed,
+  inject,
+  input,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
+import {
+  CORNER_RULES,
+  type HandPlaced,
+  type PlacingFault,
+  STANDING,
+  columnMarks,
+  middleOf,
+  placingFault,
+  snapped,
+} from '@yellow-pane/core/cutting';
 import type { RowOf } from '@yellow-pane/core/job';
 import { formatLength, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { pieceWord } from './cut-words';
 import { handPlacedOf, handRollOf } from './hand-placed';
 
-export type BoardPiece = Pick<RowOf<'cutPiece'>, 'id' | 'tag' | 'drop' | 'dropOf' | 'x_nm' | 'y_nm' | 'across_nm' | 'along_nm' | 'turned' | 'flipped' | 'topAlong' | 'pinned' | 'cutAt' | 'outline' | 'notch_nm'>;
+export type BoardPiece = Pick<
+  RowOf<'cutPiece'>,
+  | 'id'
+  | 'tag'
+  | 'drop'
+  | 'dropOf'
+  | 'x_nm'
+  | 'y_nm'
+  | 'across_nm'
+  | 'along_nm'
+  | 'turned'
+  | 'flipped'
+  | 'topAlong'
+  | 'pinned'
+  | 'cutAt'
+  | 'outline'
+  | 'notch_nm'
+>;
 
 export interface Moved {
   readonly id: string;
@@ -21,39 +59,222 @@ const STAND_ROOM = 3.4;
 const SNAP_PX = 10;
 const STEP_MM = 10;
 const FINE_MM = 1;
-const ARROWS: Readonly<Record<string, readonly [across: number, along: number]>> = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] };
+const ARROWS: Readonly<Record<string, readonly [across: number, along: number]>> = {
+  ArrowUp: [-1, 0],
+  ArrowDown: [1, 0],
+  ArrowLeft: [0, -1],
+  ArrowRight: [0, 1],
+};
 
-/** One roll to scale, unrolling to the right; cross-cuts are upright. A piece is picked, dragged with snapping, or moved with the arrow keys; a place it cannot have is shown and explained, and left. */
+/**
+ * One roll to scale, unrolling to the right; cross-cuts are upright. A piece is picked, dragged with
+ * snapping, or moved with the arrow keys; a place it cannot have is shown and explained, and left.
+ */
 @Component({
   selector: 'yp-roll-board',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg #board class="w-full h-auto touch-none select-none" [attr.viewBox]="viewBox()" role="group" [attr.aria-label]="label()" (pointermove)="drag($event)" (pointerup)="drop()" (pointercancel)="letGo()">
-      <rect x="0" y="0" [attr.width]="length()" [attr.height]="width()" class="fill-paper stroke-ink" stroke-width="2" vector-effect="non-scaling-stroke" />
+    <svg
+      #board
+      class="w-full h-auto touch-none select-none"
+      [attr.viewBox]="viewBox()"
+      role="group"
+      [attr.aria-label]="label()"
+      (pointermove)="drag($event)"
+      (pointerup)="drop()"
+      (pointercancel)="letGo()"
+    >
+      <rect
+        x="0"
+        y="0"
+        [attr.width]="length()"
+        [attr.height]="width()"
+        class="fill-paper stroke-ink"
+        stroke-width="2"
+        vector-effect="non-scaling-stroke"
+      />
       @let at = stand();
-      <ellipse [attr.cx]="at.x" [attr.cy]="at.y" [attr.rx]="at.size * 0.6" [attr.ry]="at.size * 1.5" class="fill-board stroke-ink" stroke-width="1" vector-effect="non-scaling-stroke" /><circle [attr.cx]="at.x" [attr.cy]="at.y" [attr.r]="at.size * 0.62" class="fill-ink" />
-      <text [attr.x]="at.x" [attr.y]="at.size" text-anchor="middle" [attr.font-size]="at.size" class="fill-faint">left</text><text [attr.x]="at.x" [attr.y]="width() - at.size * 0.35" text-anchor="middle" [attr.font-size]="at.size" class="fill-faint">right</text>
-      <path [attr.d]="hatch()" class="stroke-line-strong" stroke-width="0.7" vector-effect="non-scaling-stroke" fill="none" />
+      <ellipse
+        [attr.cx]="at.x"
+        [attr.cy]="at.y"
+        [attr.rx]="at.size * 0.6"
+        [attr.ry]="at.size * 1.5"
+        class="fill-board stroke-ink"
+        stroke-width="1"
+        vector-effect="non-scaling-stroke"
+      />
+      <circle [attr.cx]="at.x" [attr.cy]="at.y" [attr.r]="at.size * 0.62" class="fill-ink" />
+      <text
+        [attr.x]="at.x"
+        [attr.y]="at.size"
+        text-anchor="middle"
+        [attr.font-size]="at.size"
+        class="fill-faint"
+      >
+        left
+      </text>
+      <text
+        [attr.x]="at.x"
+        [attr.y]="width() - at.size * 0.35"
+        text-anchor="middle"
+        [attr.font-size]="at.size"
+        class="fill-faint"
+      >
+        right
+      </text>
+      <path
+        [attr.d]="hatch()"
+        class="stroke-line-strong"
+        stroke-width="0.7"
+        vector-effect="non-scaling-stroke"
+        fill="none"
+      />
       @for (piece of drawn(); track piece.id) {
-        <g class="cursor-grab outline-none" [class.opacity-45]="piece.id === held()?.id" role="button" tabindex="0" [attr.aria-label]="piece.says" [attr.aria-pressed]="piece.id === pickedId()" (pointerdown)="take($event, piece.id)" (keydown)="key($event, piece.id)" (focus)="picked.emit(piece.id)">
-          @if (piece.path) { <rect [attr.x]="piece.x" [attr.y]="piece.y" [attr.width]="piece.w" [attr.height]="piece.h" class="fill-none stroke-line-strong" stroke-width="0.7" vector-effect="non-scaling-stroke" /><path [attr.d]="piece.path" class="stroke-ink" [class.fill-glass]="!piece.isCut" [class.fill-board]="piece.isCut" [attr.stroke-width]="piece.id === pickedId() ? 4 : 1.2" vector-effect="non-scaling-stroke" /> }
-          @else { <rect [attr.x]="piece.x" [attr.y]="piece.y" [attr.width]="piece.w" [attr.height]="piece.h" class="stroke-ink" [class.fill-glass]="!piece.isCut" [class.fill-board]="piece.isCut" [attr.stroke-width]="piece.id === pickedId() ? 4 : 1.2" vector-effect="non-scaling-stroke" /> }
+        <g
+          class="cursor-grab outline-none"
+          [class.opacity-45]="piece.id === held()?.id"
+          role="button"
+          tabindex="0"
+          [attr.aria-label]="piece.says"
+          [attr.aria-pressed]="piece.id === pickedId()"
+          (pointerdown)="take($event, piece.id)"
+          (keydown)="key($event, piece.id)"
+          (focus)="picked.emit(piece.id)"
+        >
+          @if (piece.path) {
+            <rect
+              [attr.x]="piece.x"
+              [attr.y]="piece.y"
+              [attr.width]="piece.w"
+              [attr.height]="piece.h"
+              class="fill-none stroke-line-strong"
+              stroke-width="0.7"
+              vector-effect="non-scaling-stroke"
+            />
+            <path
+              [attr.d]="piece.path"
+              class="stroke-ink"
+              [class.fill-glass]="!piece.isCut"
+              [class.fill-board]="piece.isCut"
+              [attr.stroke-width]="piece.id === pickedId() ? 4 : 1.2"
+              vector-effect="non-scaling-stroke"
+            />
+          } @else {
+            <rect
+              [attr.x]="piece.x"
+              [attr.y]="piece.y"
+              [attr.width]="piece.w"
+              [attr.height]="piece.h"
+              class="stroke-ink"
+              [class.fill-glass]="!piece.isCut"
+              [class.fill-board]="piece.isCut"
+              [attr.stroke-width]="piece.id === pickedId() ? 4 : 1.2"
+              vector-effect="non-scaling-stroke"
+            />
+          }
           <path [attr.d]="piece.arrow" class="fill-ink" />
-          <text [attr.x]="piece.middle.x" [attr.y]="piece.middle.y" text-anchor="middle" dominant-baseline="central" class="fill-ink font-semibold" [attr.font-size]="piece.size">{{ piece.word }}</text>
-          @if (piece.isPinned) { <circle [attr.cx]="piece.pin.x" [attr.cy]="piece.pin.y" [attr.r]="0.55 * fontSize()" class="fill-ink" /><circle [attr.cx]="piece.pin.x" [attr.cy]="piece.pin.y" [attr.r]="0.2 * fontSize()" class="fill-paper" /> }
-          @if (piece.isCut) { <path [attr.d]="piece.check" class="stroke-ink fill-none" stroke-width="2" vector-effect="non-scaling-stroke" /> }
+          <text
+            [attr.x]="piece.middle.x"
+            [attr.y]="piece.middle.y"
+            text-anchor="middle"
+            dominant-baseline="central"
+            class="fill-ink font-semibold"
+            [attr.font-size]="piece.size"
+          >
+            {{ piece.word }}
+          </text>
+          @if (piece.isPinned) {
+            <circle
+              [attr.cx]="piece.pin.x"
+              [attr.cy]="piece.pin.y"
+              [attr.r]="0.55 * fontSize()"
+              class="fill-ink"
+            />
+            <circle
+              [attr.cx]="piece.pin.x"
+              [attr.cy]="piece.pin.y"
+              [attr.r]="0.2 * fontSize()"
+              class="fill-paper"
+            />
+          }
+          @if (piece.isCut) {
+            <path
+              [attr.d]="piece.check"
+              class="stroke-ink fill-none"
+              stroke-width="2"
+              vector-effect="non-scaling-stroke"
+            />
+          }
         </g>
       }
-      @for (line of columnLines(); track $index) { <path [attr.d]="line.path" class="stroke-ink fill-none pointer-events-none" stroke-width="1.2" [attr.stroke-dasharray]="line.isSlit ? '5 3' : null" vector-effect="non-scaling-stroke" /> }
-      @for (cut of crossCuts(); track cut) { <line [attr.x1]="cut" [attr.x2]="cut" y1="0" [attr.y2]="width()" class="stroke-ink pointer-events-none" stroke-width="1.5" stroke-dasharray="7 4" vector-effect="non-scaling-stroke" /> }
-      @if (heldPath(); as path) { <path [attr.d]="path" [attr.class]="fault() ? 'fill-none stroke-stop pointer-events-none' : 'fill-none stroke-ink pointer-events-none'" stroke-width="3" [attr.stroke-dasharray]="fault() ? '6 5' : null" vector-effect="non-scaling-stroke" /> }
-      @else if (held(); as piece) { <rect [attr.x]="piece.y_mm" [attr.y]="piece.x_mm" [attr.width]="piece.along_mm" [attr.height]="piece.across_mm" [attr.class]="fault() ? 'fill-none stroke-stop pointer-events-none' : 'fill-none stroke-ink pointer-events-none'" stroke-width="3" [attr.stroke-dasharray]="fault() ? '6 5' : null" vector-effect="non-scaling-stroke" /> }
+      @for (line of columnLines(); track $index) {
+        <path
+          [attr.d]="line.path"
+          class="stroke-ink fill-none pointer-events-none"
+          stroke-width="1.2"
+          [attr.stroke-dasharray]="line.isSlit ? '5 3' : null"
+          vector-effect="non-scaling-stroke"
+        />
+      }
+      @for (cut of crossCuts(); track cut) {
+        <line
+          [attr.x1]="cut"
+          [attr.x2]="cut"
+          y1="0"
+          [attr.y2]="width()"
+          class="stroke-ink pointer-events-none"
+          stroke-width="1.5"
+          stroke-dasharray="7 4"
+          vector-effect="non-scaling-stroke"
+        />
+      }
+      @if (heldPath(); as path) {
+        <path
+          [attr.d]="path"
+          [attr.class]="
+            fault() ? 'fill-none stroke-stop pointer-events-none' : 'fill-none stroke-ink pointer-events-none'
+          "
+          stroke-width="3"
+          [attr.stroke-dasharray]="fault() ? '6 5' : null"
+          vector-effect="non-scaling-stroke"
+        />
+      } @else if (held(); as piece) {
+        <rect
+          [attr.x]="piece.y_mm"
+          [attr.y]="piece.x_mm"
+          [attr.width]="piece.along_mm"
+          [attr.height]="piece.across_mm"
+          [attr.class]="
+            fault() ? 'fill-none stroke-stop pointer-events-none' : 'fill-none stroke-ink pointer-events-none'
+          "
+          stroke-width="3"
+          [attr.stroke-dasharray]="fault() ? '6 5' : null"
+          vector-effect="non-scaling-stroke"
+        />
+      }
       @for (mark of marks(); track mark.at) {
-        <text [attr.x]="mark.at" [attr.y]="width() + fontSize() * 1.5" [attr.font-size]="fontSize()" text-anchor="middle" class="fill-faint figure">{{ mark.text }}</text>
-        <line [attr.x1]="mark.at" [attr.x2]="mark.at" [attr.y1]="width()" [attr.y2]="width() + fontSize() * 0.5" class="stroke-line-strong" vector-effect="non-scaling-stroke" />
+        <text
+          [attr.x]="mark.at"
+          [attr.y]="width() + fontSize() * 1.5"
+          [attr.font-size]="fontSize()"
+          text-anchor="middle"
+          class="fill-faint figure"
+        >
+          {{ mark.text }}
+        </text>
+        <line
+          [attr.x1]="mark.at"
+          [attr.x2]="mark.at"
+          [attr.y1]="width()"
+          [attr.y2]="width() + fontSize() * 0.5"
+          class="stroke-line-strong"
+          vector-effect="non-scaling-stroke"
+        />
       }
     </svg>
-    @if (refused(); as says) { <p class="text-stop font-semibold text-sm" role="alert">{{ says }}</p> }
+    @if (refused(); as says) {
+      <p class="text-stop font-semibold text-sm" role="alert">{{ says }}</p>
+    }
   `,
   host: { class: 'block' },
 })
@@ -86,9 +307,14 @@ export class RollBoard {
   constructor() {
     const gone = inject(DestroyRef);
     afterNextRender(() => {
-      const seen = new ResizeObserver(([entry]) => { const wide = entry?.contentRect.width ?? 0; if (wide > 0) this.#wide_px.set(wide); });
+      const seen = new ResizeObserver(([entry]) => {
+        const wide = entry?.contentRect.width ?? 0;
+        if (wide > 0) this.#wide_px.set(wide);
+      });
       seen.observe(this.board().nativeElement);
-      gone.onDestroy(() => { seen.disconnect(); });
+      gone.onDestroy(() => {
+        seen.disconnect();
+      });
     });
   }
 
@@ -96,35 +322,96 @@ export class RollBoard {
   protected readonly length = computed(() => Math.max(1, mmFromNm(this.used_nm())));
   /** As drawn, so that words stay readable on a phone. */
   readonly #wide_px = signal(USUAL_PX);
-  protected readonly fontSize = computed(() => (Math.max(mmFromNm(this.scaleLength_nm()), this.width() * 1.3) * READABLE_PX) / this.#wide_px());
-  protected readonly viewBox = computed(() => `${-STAND_ROOM * this.fontSize()} ${-this.fontSize() / 2} ${Math.max(mmFromNm(this.scaleLength_nm()), this.width() * 1.3) + (STAND_ROOM + 1) * this.fontSize()} ${this.width() + 2.6 * this.fontSize()}`);
+  protected readonly fontSize = computed(
+    () => (Math.max(mmFromNm(this.scaleLength_nm()), this.width() * 1.3) * READABLE_PX) / this.#wide_px(),
+  );
+  protected readonly viewBox = computed(
+    () =>
+      `${-STAND_ROOM * this.fontSize()} ${-this.fontSize() / 2} ${Math.max(mmFromNm(this.scaleLength_nm()), this.width() * 1.3) + (STAND_ROOM + 1) * this.fontSize()} ${this.width() + 2.6 * this.fontSize()}`,
+  );
   /** Who stands at the free end: left is at the left hand. */
-  protected readonly stand = computed(() => ({ x: -1.8 * this.fontSize(), y: this.width() / 2, size: this.fontSize() }));
+  protected readonly stand = computed(() => ({
+    x: -1.8 * this.fontSize(),
+    y: this.width() / 2,
+    size: this.fontSize(),
+  }));
   /** Notches and slits of columns' sheets. */
-  protected readonly columnLines = computed(() => this.pieces().flatMap((piece) => {
-    if (piece.notch_nm === 0) return [];
-    const { notches, slits } = columnMarks({ across_mm: mmFromNm(piece.across_nm), along_mm: mmFromNm(piece.along_nm), outline: piece.outline, isQuarterTurned: piece.turned, notch_mm: mmFromNm(piece.notch_nm), strip_mm: CORNER_RULES.linerStrip_mm.value });
-    const line = (points: readonly { readonly x: number; readonly y: number }[], isSlit: boolean) => ({ isSlit, path: openPath(points, mmFromNm(piece.y_nm), mmFromNm(piece.x_nm)) });
-    return [...notches.map((own) => line(own, false)), ...slits.map((own) => line(own, true))];
-  }));
-  protected readonly label = computed(() => `${this.name()}, liner ${this.liner()}, ${STANDING} It is ${Math.round(this.width())} mm wide with ${this.pieces().length} pieces on ${(this.length() / 1000).toFixed(2)} m`);
+  protected readonly columnLines = computed(() =>
+    this.pieces().flatMap((piece) => {
+      if (piece.notch_nm === 0) return [];
+      const { notches, slits } = columnMarks({
+        across_mm: mmFromNm(piece.across_nm),
+        along_mm: mmFromNm(piece.along_nm),
+        outline: piece.outline,
+        isQuarterTurned: piece.turned,
+        notch_mm: mmFromNm(piece.notch_nm),
+        strip_mm: CORNER_RULES.linerStrip_mm.value,
+      });
+      const line = (points: readonly { readonly x: number; readonly y: number }[], isSlit: boolean) => ({
+        isSlit,
+        path: openPath(points, mmFromNm(piece.y_nm), mmFromNm(piece.x_nm)),
+      });
+      return [...notches.map((own) => line(own, false)), ...slits.map((own) => line(own, true))];
+    }),
+  );
+  protected readonly label = computed(
+    () =>
+      `${this.name()}, liner ${this.liner()}, ${STANDING} It is ${Math.round(this.width())} mm wide with ${this.pieces().length} pieces on ${(this.length() / 1000).toFixed(2)} m`,
+  );
   readonly #placed = computed(() => this.pieces().map((piece) => handPlacedOf(piece, this.mode())));
-  readonly #roll = computed(() => handRollOf({ width_nm: this.rollWidth_nm(), length_nm: this.length_nm() }, { gap_nm: this.gap_nm(), endWaste_nm: this.endWaste_nm() }));
-  protected readonly drawn = computed(() => this.pieces().map((piece) => {
-    const [x, y, w, h] = [mmFromNm(piece.y_nm), mmFromNm(piece.x_nm), mmFromNm(piece.along_nm), mmFromNm(piece.across_nm)];
-    const word = pieceWord(piece);
-    const path = piece.outline === null ? undefined : pathOf(piece.outline, x, y);
-    const inside = piece.outline === null ? { x: h / 2, y: w / 2 } : middleOf(piece.outline);
-    const middle = { x: x + inside.y, y: y + inside.x };
-    const pin = piece.outline === null ? { x: x + w - 1.2 * this.fontSize(), y: y + 1.2 * this.fontSize() } : { x: middle.x, y: middle.y - 1.7 * this.fontSize() };
-    return { id: piece.id, x, y, w, h, word, path, middle, pin, isPinned: piece.pinned, isCut: piece.cutAt !== null, arrow: this.#arrow(piece, x, y, w, h), check: `M${x + w / 2 - this.fontSize()} ${y + h / 2 + 1.4 * this.fontSize()}l${0.6 * this.fontSize()} ${0.6 * this.fontSize()}l${this.fontSize()} ${-this.fontSize()}`, size: Math.min(this.fontSize() * 1.5, w / (word.length * 0.62), h * 0.8), says: `${word}, ${formatLength(piece.across_nm, this.#units())} across, ${formatLength(piece.along_nm, this.#units())} along${piece.pinned ? ', pinned' : ''}${piece.cutAt === null ? '' : ', cut'}` };
-  }));
-  protected readonly heldPath = computed(() => { const held = this.held(); return held?.outline && pathOf(held.outline, held.y_mm, held.x_mm); });
+  readonly #roll = computed(() =>
+    handRollOf(
+      { width_nm: this.rollWidth_nm(), length_nm: this.length_nm() },
+      { gap_nm: this.gap_nm(), endWaste_nm: this.endWaste_nm() },
+    ),
+  );
+  protected readonly drawn = computed(() =>
+    this.pieces().map((piece) => {
+      const [x, y, w, h] = [
+        mmFromNm(piece.y_nm),
+        mmFromNm(piece.x_nm),
+        mmFromNm(piece.along_nm),
+        mmFromNm(piece.across_nm),
+      ];
+      const word = pieceWord(piece);
+      const path = piece.outline === null ? undefined : pathOf(piece.outline, x, y);
+      const inside = piece.outline === null ? { x: h / 2, y: w / 2 } : middleOf(piece.outline);
+      const middle = { x: x + inside.y, y: y + inside.x };
+      const pin =
+        piece.outline === null
+          ? { x: x + w - 1.2 * this.fontSize(), y: y + 1.2 * this.fontSize() }
+          : { x: middle.x, y: middle.y - 1.7 * this.fontSize() };
+      return {
+        id: piece.id,
+        x,
+        y,
+        w,
+        h,
+        word,
+        path,
+        middle,
+        pin,
+        isPinned: piece.pinned,
+        isCut: piece.cutAt !== null,
+        arrow: this.#arrow(piece, x, y, w, h),
+        check: `M${x + w / 2 - this.fontSize()} ${y + h / 2 + 1.4 * this.fontSize()}l${0.6 * this.fontSize()} ${0.6 * this.fontSize()}l${this.fontSize()} ${-this.fontSize()}`,
+        size: Math.min(this.fontSize() * 1.5, w / (word.length * 0.62), h * 0.8),
+        says: `${word}, ${formatLength(piece.across_nm, this.#units())} across, ${formatLength(piece.along_nm, this.#units())} along${piece.pinned ? ', pinned' : ''}${piece.cutAt === null ? '' : ', cut'}`,
+      };
+    }),
+  );
+  protected readonly heldPath = computed(() => {
+    const held = this.held();
+    return held?.outline && pathOf(held.outline, held.y_mm, held.x_mm);
+  });
   protected readonly crossCuts = computed(() => {
     const order = [...this.#placed()].sort((a, b) => a.y_mm - b.y_mm);
     const cuts = new Set<number>();
     let reach = 0;
-    for (const piece of order) { if (piece.y_mm >= reach - 0.05 && piece.y_mm > 0) cuts.add(piece.y_mm); reach = Math.max(reach, piece.y_mm + piece.along_mm); }
+    for (const piece of order) {
+      if (piece.y_mm >= reach - 0.05 && piece.y_mm > 0) cuts.add(piece.y_mm);
+      reach = Math.max(reach, piece.y_mm + piece.along_mm);
+    }
     cuts.add(this.length());
     return [...cuts];
   });
@@ -134,20 +421,30 @@ export class RollBoard {
     for (let start = step - this.width(); start < this.length(); start += step) {
       const from = Math.max(0, start);
       const to = Math.min(this.length(), start + this.width());
-      if (to > from) lines.push(`M${from.toFixed(0)} ${(from - start).toFixed(0)}L${to.toFixed(0)} ${(to - start).toFixed(0)}`);
+      if (to > from)
+        lines.push(
+          `M${from.toFixed(0)} ${(from - start).toFixed(0)}L${to.toFixed(0)} ${(to - start).toFixed(0)}`,
+        );
     }
     return lines.join('');
   });
   protected readonly marks = computed(() => {
     const scale = mmFromNm(this.scaleLength_nm());
-    const step = [500, 1000, 2000, 5000, 10_000, 20_000, 50_000].find((candidate) => scale / candidate <= this.#wide_px() / MARK_PX) ?? 100_000;
-    return Array.from({ length: Math.floor(this.length() / step) + 1 }, (_, index) => ({ at: index * step, text: `${(index * step) / 1000} m` }));
+    const step =
+      [500, 1000, 2000, 5000, 10_000, 20_000, 50_000].find(
+        (candidate) => scale / candidate <= this.#wide_px() / MARK_PX,
+      ) ?? 100_000;
+    return Array.from({ length: Math.floor(this.length() / step) + 1 }, (_, index) => ({
+      at: index * step,
+      text: `${(index * step) / 1000} m`,
+    }));
   });
 
   /** A small wedge at the side where the top of the piece lies. */
   #arrow({ turned, topAlong, flipped }: BoardPiece, x: number, y: number, w: number, h: number): string {
     const size = Math.min(this.fontSize() * 0.6, w / 5, h / 5);
-    if (turned === topAlong && flipped) return `M${x + w - size * 0.3} ${y + h / 2}l${-size} ${-size * 0.7}v${size * 1.4}Z`;
+    if (turned === topAlong && flipped)
+      return `M${x + w - size * 0.3} ${y + h / 2}l${-size} ${-size * 0.7}v${size * 1.4}Z`;
     if (turned === topAlong) return `M${x + size * 0.3} ${y + h / 2}l${size} ${-size * 0.7}v${size * 1.4}Z`;
     if (flipped) return `M${x + w / 2} ${y + h - size * 0.3}l${size * 0.7} ${-size}h${-size * 1.4}Z`;
     return `M${x + w / 2} ${y + size * 0.3}l${size * 0.7} ${size}h${-size * 1.4}Z`;
@@ -157,7 +454,12 @@ export class RollBoard {
     this.picked.emit(id);
     this.refused.set(undefined);
     const from = this.#placed().find((piece) => piece.id === id);
-    if (!this.canMove() || from === undefined || this.pieces().find((piece) => piece.id === id)?.cutAt !== null) return;
+    if (
+      !this.canMove() ||
+      from === undefined ||
+      this.pieces().find((piece) => piece.id === id)?.cutAt !== null
+    )
+      return;
     const at = this.#at(event);
     this.#grip = { across_mm: at.across_mm - from.x_mm, along_mm: at.along_mm - from.y_mm, from };
     this.board().nativeElement.setPointerCapture(event.pointerId);
@@ -168,7 +470,11 @@ export class RollBoard {
     if (grip === undefined) return;
     const at = this.#at(event);
     const loose = { ...grip.from, x_mm: at.across_mm - grip.across_mm, y_mm: at.along_mm - grip.along_mm };
-    if (this.held() === undefined && Math.hypot(loose.x_mm - grip.from.x_mm, loose.y_mm - grip.from.y_mm) < SNAP_PX * at.mmAPixel * 0.5) return;
+    if (
+      this.held() === undefined &&
+      Math.hypot(loose.x_mm - grip.from.x_mm, loose.y_mm - grip.from.y_mm) < SNAP_PX * at.mmAPixel * 0.5
+    )
+      return;
     const held = snapped(loose, this.#placed(), this.#roll(), SNAP_PX * at.mmAPixel);
     this.held.set(held);
     this.fault.set(placingFault(held, this.#placed(), this.#roll()));
@@ -202,24 +508,37 @@ export class RollBoard {
   #settle(piece: HandPlaced): void {
     const fault = placingFault(piece, this.#placed(), this.#roll());
     this.refused.set(fault === undefined ? undefined : this.faultWord(fault));
-    if (fault === undefined) this.moved.emit({ id: piece.id, x_nm: nmFromMm(piece.x_mm), y_nm: nmFromMm(piece.y_mm) });
+    if (fault === undefined)
+      this.moved.emit({ id: piece.id, x_nm: nmFromMm(piece.x_mm), y_nm: nmFromMm(piece.y_mm) });
   }
 
   /** Why a place cannot be had, and by how much. */
   faultWord(fault: PlacingFault): string {
     const by = `${formatLength(nmFromMm(fault.by_mm), this.#units())} ${this.#units() === 'metric' ? 'mm' : 'in'}`;
-    if (fault.kind === 'overlaps') { const other = this.pieces().find(({ id }) => id === fault.id); return `Not there: it would lie ${by} over ${other === undefined ? 'another piece' : pieceWord(other)}.`; }
+    if (fault.kind === 'overlaps') {
+      const other = this.pieces().find(({ id }) => id === fault.id);
+      return `Not there: it would lie ${by} over ${other === undefined ? 'another piece' : pieceWord(other)}.`;
+    }
     if (fault.kind === 'over the edge') return `Not there: it would reach ${by} over the edge of the film.`;
-    if (fault.kind === 'in the end waste') return `Not there: the first ${by} more are cut off to square the end.`;
+    if (fault.kind === 'in the end waste')
+      return `Not there: the first ${by} more are cut off to square the end.`;
     return `Not there: the film ends ${by} before it.`;
   }
 
-  #at(event: PointerEvent): { readonly across_mm: number; readonly along_mm: number; readonly mmAPixel: number } {
+  #at(event: PointerEvent): {
+    readonly across_mm: number;
+    readonly along_mm: number;
+    readonly mmAPixel: number;
+  } {
     const board = this.board().nativeElement;
     const box = board.getBoundingClientRect();
     const [left = 0, top = 0, wide = 1] = (board.getAttribute('viewBox') ?? '').split(' ').map(Number);
     const mmAPixel = wide / Math.max(1, box.width);
-    return { along_mm: left + (event.clientX - box.left) * mmAPixel, across_mm: top + (event.clientY - box.top) * mmAPixel, mmAPixel };
+    return {
+      along_mm: left + (event.clientX - box.left) * mmAPixel,
+      across_mm: top + (event.clientY - box.top) * mmAPixel,
+      mmAPixel,
+    };
   }
 }
 
@@ -229,5 +548,10 @@ function pathOf(outline: NonNullable<BoardPiece['outline']>, along_mm: number, a
 }
 
 function openPath(points: NonNullable<BoardPiece['outline']>, along_mm: number, across_mm: number): string {
-  return points.map(({ x, y }, index) => `${index === 0 ? 'M' : 'L'}${(along_mm + y).toFixed(1)} ${(across_mm + x).toFixed(1)}`).join('');
+  return points
+    .map(
+      ({ x, y }, index) =>
+        `${index === 0 ? 'M' : 'L'}${(along_mm + y).toFixed(1)} ${(across_mm + x).toFixed(1)}`,
+    )
+    .join('');
 }

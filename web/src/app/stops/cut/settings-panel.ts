@@ -1,42 +1,147 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { ANY_STAGES } from '@yellow-pane/core/cutting';
-import { type LengthUnit, formatFilmLength, formatLength, formatLengthWithUnit, parseReading } from '@yellow-pane/core/quantity';
+import {
+  type LengthUnit,
+  formatFilmLength,
+  formatLength,
+  formatLengthWithUnit,
+  parseReading,
+} from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
 import { money } from './cut-words';
 import { Cutting, STAGES } from './cutting';
 
-const STAGE_WORDS = { 2: '2: cross-cut, slit', 3: '3: cross-cut, slit, cross-cut', [ANY_STAGES]: 'as many as it takes' } as const;
+const STAGE_WORDS = {
+  2: '2: cross-cut, slit',
+  3: '3: cross-cut, slit, cross-cut',
+  [ANY_STAGES]: 'as many as it takes',
+} as const;
 
 type LengthSetting = 'gap' | 'waste' | 'sheet';
 
-/** How the next layout is looked for: by hand or by plotter, in how many stages, from which films, for money or length. */
+/**
+ * How the next layout is looked for: by hand or by plotter, in how many stages, from which films, for money
+ * or length.
+ */
 @Component({
   selector: 'yp-settings-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <details class="px-5 pt-2 no-print" [open]="cutting.isSettingOpen()" (toggle)="cutting.isSettingOpen.set($any($event.target).open)">
-      <summary class="cursor-pointer min-h-9 flex items-center gap-2 text-sm"><span class="underline underline-offset-2 whitespace-nowrap">How it is laid out</span><span class="text-faint">{{ summary() }}</span></summary>
+    <details
+      class="px-5 pt-2 no-print"
+      [open]="cutting.isSettingOpen()"
+      (toggle)="cutting.isSettingOpen.set($any($event.target).open)"
+    >
+      <summary class="cursor-pointer min-h-9 flex items-center gap-2 text-sm">
+        <span class="underline underline-offset-2 whitespace-nowrap">How it is laid out</span
+        ><span class="text-faint">{{ summary() }}</span>
+      </summary>
       <div class="grid grid-cols-2 gap-x-6 gap-y-3 pb-2 max-md:grid-cols-1">
-        <fieldset class="flex flex-wrap gap-x-5 items-center"><legend class="font-semibold">Cut</legend>
-          @for (mode of modes; track mode) { <label class="flex items-center gap-2 min-h-9"><input type="radio" name="cut-mode" class="size-5 accent-ink" [checked]="cutting.mode() === mode" (change)="cutting.chooseMode(mode)" />{{ mode }}</label> }
-          <label class="flex items-center gap-2">stages<select class="field w-auto" aria-label="Stages of hand cutting" [disabled]="cutting.mode() === 'by plotter'" (change)="setStages($any($event.target).value)">@for (one of stages; track one.value) { <option [value]="one.value" [selected]="cutting.stages() === one.value">{{ one.word }}</option> }</select></label>
+        <fieldset class="flex flex-wrap gap-x-5 items-center">
+          <legend class="font-semibold">Cut</legend>
+          @for (mode of modes; track mode) {
+            <label class="flex items-center gap-2 min-h-9"
+              ><input
+                type="radio"
+                name="cut-mode"
+                class="size-5 accent-ink"
+                [checked]="cutting.mode() === mode"
+                (change)="cutting.chooseMode(mode)"
+              />{{ mode }}</label
+            >
+          }
+          <label class="flex items-center gap-2"
+            >stages<select
+              class="field w-auto"
+              aria-label="Stages of hand cutting"
+              [disabled]="cutting.mode() === 'by plotter'"
+              (change)="setStages($any($event.target).value)"
+            >
+              @for (one of stages; track one.value) {
+                <option [value]="one.value" [selected]="cutting.stages() === one.value">
+                  {{ one.word }}
+                </option>
+              }
+            </select></label
+          >
         </fieldset>
-        <fieldset class="flex flex-wrap gap-x-5 items-center"><legend class="font-semibold">Film lies with its liner</legend>
-          @for (side of liners; track side) { <label class="flex items-center gap-2 min-h-9"><input type="radio" name="cut-liner" class="size-5 accent-ink" [checked]="cutting.liner() === side" (change)="cutting.liner.set(side)" />{{ side === 'up' ? 'up, as on the table' : 'down, as some plotters want it' }}</label> }
+        <fieldset class="flex flex-wrap gap-x-5 items-center">
+          <legend class="font-semibold">Film lies with its liner</legend>
+          @for (side of liners; track side) {
+            <label class="flex items-center gap-2 min-h-9"
+              ><input
+                type="radio"
+                name="cut-liner"
+                class="size-5 accent-ink"
+                [checked]="cutting.liner() === side"
+                (change)="cutting.liner.set(side)"
+              />{{ side === 'up' ? 'up, as on the table' : 'down, as some plotters want it' }}</label
+            >
+          }
         </fieldset>
-        <fieldset class="flex flex-wrap gap-x-5 items-center"><legend class="font-semibold">For</legend>
-          @for (way of objectives; track way.value) { <label class="flex items-center gap-2 min-h-9"><input type="radio" name="cut-for" class="size-5 accent-ink" [checked]="cutting.objective() === way.value" (change)="cutting.objective.set(way.value)" />{{ way.word }}</label> }
-          <label class="flex items-center gap-2 min-h-9"><input type="checkbox" class="size-5 shrink-0 accent-ink" [checked]="cutting.edgeMust()" (change)="cutting.edgeMust.set($any($event.target).checked)" />a wished factory edge is a must</label>
+        <fieldset class="flex flex-wrap gap-x-5 items-center">
+          <legend class="font-semibold">For</legend>
+          @for (way of objectives; track way.value) {
+            <label class="flex items-center gap-2 min-h-9"
+              ><input
+                type="radio"
+                name="cut-for"
+                class="size-5 accent-ink"
+                [checked]="cutting.objective() === way.value"
+                (change)="cutting.objective.set(way.value)"
+              />{{ way.word }}</label
+            >
+          }
+          <label class="flex items-center gap-2 min-h-9"
+            ><input
+              type="checkbox"
+              class="size-5 shrink-0 accent-ink"
+              [checked]="cutting.edgeMust()"
+              (change)="cutting.edgeMust.set($any($event.target).checked)"
+            />a wished factory edge is a must</label
+          >
         </fieldset>
         <div class="grid grid-cols-3 gap-3">
-          @for (own of lengths(); track own.key) { <label><span class="block text-sm">{{ own.word }}</span><input class="field figure" [value]="own.text" [placeholder]="own.key === 'sheet' ? 'no limit' : '0'" (change)="setLength(own.key, $any($event.target).value)" /></label> }
+          @for (own of lengths(); track own.key) {
+            <label
+              ><span class="block text-sm">{{ own.word }}</span
+              ><input
+                class="field figure"
+                [value]="own.text"
+                [placeholder]="own.key === 'sheet' ? 'no limit' : '0'"
+                (change)="setLength(own.key, $any($event.target).value)"
+            /></label>
+          }
         </div>
-        <fieldset><legend class="font-semibold">From</legend>
-          <ul class="grid grid-cols-2 gap-x-4 max-md:grid-cols-1">@for (film of films(); track film.id) { <li><label class="flex items-center gap-2 min-h-8"><input type="checkbox" class="size-5 shrink-0 accent-ink" [checked]="film.isIn" (change)="toggle(film.id)" />{{ film.word }}</label></li> } @empty { <li class="text-faint">No roll, and no width in the catalogue.</li> }</ul>
+        <fieldset>
+          <legend class="font-semibold">From</legend>
+          <ul class="grid grid-cols-2 gap-x-4 max-md:grid-cols-1">
+            @for (film of films(); track film.id) {
+              <li>
+                <label class="flex items-center gap-2 min-h-8"
+                  ><input
+                    type="checkbox"
+                    class="size-5 shrink-0 accent-ink"
+                    [checked]="film.isIn"
+                    (change)="toggle(film.id)"
+                  />{{ film.word }}</label
+                >
+              </li>
+            } @empty {
+              <li class="text-faint">No roll, and no width in the catalogue.</li>
+            }
+          </ul>
         </fieldset>
-        @if (fault(); as says) { <p class="col-span-full text-stop font-semibold" role="alert">{{ says }}</p> }
-        @if (cutting.isPriceGuessed()) { <p class="col-span-full text-sm text-faint">No price is kept for this film: {{ price() }} a square metre is our guess, to be changed under Settings.</p> }
+        @if (fault(); as says) {
+          <p class="col-span-full text-stop font-semibold" role="alert">{{ says }}</p>
+        }
+        @if (cutting.isPriceGuessed()) {
+          <p class="col-span-full text-sm text-faint">
+            No price is kept for this film: {{ price() }} a square metre is our guess, to be changed under
+            Settings.
+          </p>
+        }
       </div>
     </details>
   `,
@@ -50,34 +155,62 @@ export class SettingsPanel {
   protected readonly liners = ['up', 'down'] as const;
   protected readonly modes = ['by hand', 'by plotter'] as const;
   protected readonly stages = STAGES.map((value) => ({ value, word: STAGE_WORDS[value] }));
-  protected readonly objectives = [{ value: 'money', word: 'least money' }, { value: 'length', word: 'least length' }] as const;
+  protected readonly objectives = [
+    { value: 'money', word: 'least money' },
+    { value: 'length', word: 'least length' },
+  ] as const;
   protected readonly price = computed(() => money(this.cutting.pricePerSquare()));
   protected readonly lengths = computed(() => {
-    const show = (value_nm: number | null): string => (value_nm === null ? '' : formatLength(value_nm, this.#units()));
-    return [{ key: 'gap' as const, word: 'between pieces', text: show(this.cutting.gap_nm()) }, { key: 'waste' as const, word: 'squared off first', text: show(this.cutting.endWaste_nm()) }, { key: 'sheet' as const, word: 'longest sheet', text: show(this.cutting.mostSheet_nm()) }];
+    const show = (value_nm: number | null): string =>
+      value_nm === null ? '' : formatLength(value_nm, this.#units());
+    return [
+      { key: 'gap' as const, word: 'between pieces', text: show(this.cutting.gap_nm()) },
+      { key: 'waste' as const, word: 'squared off first', text: show(this.cutting.endWaste_nm()) },
+      { key: 'sheet' as const, word: 'longest sheet', text: show(this.cutting.mostSheet_nm()) },
+    ];
   });
   protected readonly films = computed(() => {
     const out = this.cutting.leftOut();
     return [
-      ...this.cutting.items().map((item) => ({ id: item.id, isIn: !out.has(item.id), word: `${item.what} ${item.label}, ${formatLengthWithUnit(item.width_nm, this.#units())}, ${formatFilmLength(item.left_nm, this.#units())} left` })),
-      ...(this.cutting.film()?.widths_nm ?? []).map((width) => ({ id: `order ${width}`, isIn: !out.has(`order ${width}`), word: `to order, ${formatLengthWithUnit(width, this.#units())}` })),
+      ...this.cutting.items().map((item) => ({
+        id: item.id,
+        isIn: !out.has(item.id),
+        word: `${item.what} ${item.label}, ${formatLengthWithUnit(item.width_nm, this.#units())}, ${formatFilmLength(item.left_nm, this.#units())} left`,
+      })),
+      ...(this.cutting.film()?.widths_nm ?? []).map((width) => ({
+        id: `order ${width}`,
+        isIn: !out.has(`order ${width}`),
+        word: `to order, ${formatLengthWithUnit(width, this.#units())}`,
+      })),
     ];
   });
-  protected readonly summary = computed(() => `${this.cutting.mode()}${this.cutting.mode() === 'by hand' ? `, ${this.cutting.stages() === ANY_STAGES ? 'as many' : this.cutting.stages()} stages${this.cutting.stages() === ANY_STAGES ? ' as it takes' : ''}` : ''}, least ${this.cutting.objective()}, ${this.films().filter(({ isIn }) => isIn).length} of ${this.films().length} films`);
+  protected readonly summary = computed(
+    () =>
+      `${this.cutting.mode()}${this.cutting.mode() === 'by hand' ? `, ${this.cutting.stages() === ANY_STAGES ? 'as many' : this.cutting.stages()} stages${this.cutting.stages() === ANY_STAGES ? ' as it takes' : ''}` : ''}, least ${this.cutting.objective()}, ${this.films().filter(({ isIn }) => isIn).length} of ${this.films().length} films`,
+  );
 
   protected setStages(value: string): void {
     this.cutting.stages.set(STAGES.find((own) => String(own) === value) ?? 3);
   }
 
   protected toggle(id: string): void {
-    this.cutting.leftOut.update((out) => { const next = new Set(out); if (!next.delete(id)) next.add(id); return next; });
+    this.cutting.leftOut.update((out) => {
+      const next = new Set(out);
+      if (!next.delete(id)) next.add(id);
+      return next;
+    });
   }
 
   protected setLength(key: LengthSetting, text: string): void {
     const unit: LengthUnit = this.#reading.job()?.entryUnit ?? 'mm';
     const most_mm = key === 'sheet' ? 1_000_000 : key === 'gap' ? 100 : 5000;
     const parsed = text.trim() === '' ? undefined : parseReading(text, unit, { least_mm: 0, most_mm });
-    if (parsed !== undefined && parsed.kind !== 'length') { this.fault.set(`Expected 0 to ${most_mm} mm, such as 20 or 3/4", got “${text}”. The old value stays in use.`); return; }
+    if (parsed !== undefined && parsed.kind !== 'length') {
+      this.fault.set(
+        `Expected 0 to ${most_mm} mm, such as 20 or 3/4", got “${text}”. The old value stays in use.`,
+      );
+      return;
+    }
     const value = parsed?.value_nm;
     this.fault.set(undefined);
     if (key === 'gap') this.cutting.gap_nm.set(value ?? 0);

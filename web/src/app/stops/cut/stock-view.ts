@@ -1,6 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { formatFilmLength, formatLength, formatLengthWithUnit, mmFromNm, parseReading } from '@yellow-pane/core/quantity';
+import {
+  formatFilmLength,
+  formatLength,
+  formatLengthWithUnit,
+  mmFromNm,
+  parseReading,
+} from '@yellow-pane/core/quantity';
 import { Catalogue } from '../../catalogue/catalogue';
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
@@ -9,7 +15,10 @@ import { money, percent } from './cut-words';
 import { Cutting } from './cutting';
 import { FilmTrials, type WidthTried } from './film-trials';
 
-/** What there is of this film, what must be bought for the job, which roll would be the cheapest to buy, and what one more pane would take. */
+/**
+ * What there is of this film, what must be bought for the job, which roll would be the cheapest to buy, and
+ * what one more pane would take.
+ */
 @Component({
   selector: 'yp-stock-view',
   imports: [RouterLink],
@@ -17,32 +26,126 @@ import { FilmTrials, type WidthTried } from './film-trials';
   template: `
     <section class="pt-3" aria-labelledby="in-stock">
       <h2 id="in-stock" class="font-bold text-lg">{{ cutting.film()?.name }} in stock</h2>
-      @if (cutting.items().length === 0) { <p class="text-faint">None. Everything of this film is to be ordered.</p> }
-      @else {
-        <table class="w-full text-left max-md:text-sm"><thead class="text-sm text-faint"><tr><th scope="col" class="font-normal">Label</th><th scope="col" class="font-normal">What</th><th scope="col" class="font-normal">Lot</th><th scope="col" class="font-normal text-right">Width</th><th scope="col" class="font-normal text-right">Left</th><th scope="col" class="font-normal text-right">Worth a metre</th><th scope="col" class="font-normal pl-4">Factory edges</th><th scope="col" class="font-normal pl-4">Where</th></tr></thead>
-          <tbody>@for (item of cutting.items(); track item.id) { <tr class="border-t border-line"><th scope="row" class="font-semibold py-1.5">{{ item.label }}</th><td>{{ item.what }}</td><td>{{ item.lot || '–' }}</td><td class="figure text-right">{{ length(item.width_nm) }}</td><td class="figure text-right font-semibold">{{ metres(item.left_nm) }}</td><td class="figure text-right">{{ item.perMetre === null ? 'unknown' : money(item.perMetre) }}</td><td class="pl-4 text-sm">{{ item.leftEdge ? (item.rightEdge ? 'both' : 'left') : item.rightEdge ? 'right' : 'none' }}</td><td class="pl-4 text-sm">{{ item.where || '–' }}</td></tr> }</tbody></table>
+      @if (cutting.items().length === 0) {
+        <p class="text-faint">None. Everything of this film is to be ordered.</p>
+      } @else {
+        <table class="w-full text-left max-md:text-sm">
+          <thead class="text-sm text-faint">
+            <tr>
+              <th scope="col" class="font-normal">Label</th>
+              <th scope="col" class="font-normal">What</th>
+              <th scope="col" class="font-normal">Lot</th>
+              <th scope="col" class="font-normal text-right">Width</th>
+              <th scope="col" class="font-normal text-right">Left</th>
+              <th scope="col" class="font-normal text-right">Worth a metre</th>
+              <th scope="col" class="font-normal pl-4">Factory edges</th>
+              <th scope="col" class="font-normal pl-4">Where</th>
+            </tr>
+          </thead>
+          <tbody>
+            @for (item of cutting.items(); track item.id) {
+              <tr class="border-t border-line">
+                <th scope="row" class="font-semibold py-1.5">{{ item.label }}</th>
+                <td>{{ item.what }}</td>
+                <td>{{ item.lot || '–' }}</td>
+                <td class="figure text-right">{{ length(item.width_nm) }}</td>
+                <td class="figure text-right font-semibold">{{ metres(item.left_nm) }}</td>
+                <td class="figure text-right">
+                  {{ item.perMetre === null ? 'unknown' : money(item.perMetre) }}
+                </td>
+                <td class="pl-4 text-sm">
+                  {{ item.leftEdge ? (item.rightEdge ? 'both' : 'left') : item.rightEdge ? 'right' : 'none' }}
+                </td>
+                <td class="pl-4 text-sm">{{ item.where || '–' }}</td>
+              </tr>
+            }
+          </tbody>
+        </table>
       }
       <a routerLink="/stock" class="underline underline-offset-2 text-sm">All stock, and taking rolls in</a>
     </section>
     <section class="mt-6" aria-labelledby="to-buy">
       <h2 id="to-buy" class="font-bold text-lg">Shopping list of this job</h2>
-      @if (shopping().length === 0) { <p class="text-faint">Nothing is to be ordered for what is laid out.</p> }
-      @else { <ul>@for (line of shopping(); track line.id) { <li class="border-t border-line py-1.5 flex flex-wrap gap-x-4"><strong>{{ line.film }}</strong><span class="figure">{{ line.width }} wide</span><span>at least <strong class="figure">{{ line.length }}</strong></span></li> }</ul><button type="button" class="act act-small mt-2" (click)="copy()">{{ copied() ? 'Copied' : 'Copy the list' }}</button> }
-      @if (notLaidFilms().length > 0) { <p class="text-sm mt-2">Not laid out yet, so not counted: {{ notLaidFilms().join(', ') }}.</p> }
+      @if (shopping().length === 0) {
+        <p class="text-faint">Nothing is to be ordered for what is laid out.</p>
+      } @else {
+        <ul>
+          @for (line of shopping(); track line.id) {
+            <li class="border-t border-line py-1.5 flex flex-wrap gap-x-4">
+              <strong>{{ line.film }}</strong><span class="figure">{{ line.width }} wide</span
+              ><span
+                >at least <strong class="figure">{{ line.length }}</strong></span
+              >
+            </li>
+          }
+        </ul>
+        <button type="button" class="act act-small mt-2" (click)="copy()">
+          {{ copied() ? 'Copied' : 'Copy the list' }}
+        </button>
+      }
+      @if (notLaidFilms().length > 0) {
+        <p class="text-sm mt-2">Not laid out yet, so not counted: {{ notLaidFilms().join(', ') }}.</p>
+      }
     </section>
     <section class="mt-6" aria-labelledby="which">
       <h2 id="which" class="font-bold text-lg">Which roll to buy</h2>
-      <button type="button" class="act act-small mt-1" [disabled]="isBusy() || cutting.blanks().length === 0" (click)="compare()">{{ isBusy() ? 'Trying the widths…' : 'Try all widths' }}</button>
+      <button
+        type="button"
+        class="act act-small mt-1"
+        [disabled]="isBusy() || cutting.blanks().length === 0"
+        (click)="compare()"
+      >
+        {{ isBusy() ? 'Trying the widths…' : 'Try all widths' }}
+      </button>
       @if (tried(); as rows) {
-        <table class="w-full text-left mt-2 max-md:text-sm"><thead class="text-sm text-faint"><tr><th scope="col" class="font-normal">Film from</th><th scope="col" class="font-normal text-right">Length</th><th scope="col" class="font-normal text-right">Film</th><th scope="col" class="font-normal text-right">With cutting</th><th scope="col" class="font-normal text-right">Waste</th><th scope="col" class="font-normal pl-4">Left over</th></tr></thead>
-          <tbody>@for (row of rows; track row.word) { <tr class="border-t border-line" [class.font-semibold]="row.isBest"><th scope="row" class="py-1.5" [class.font-normal]="!row.isBest">{{ row.word }}{{ row.isBest ? ' · cheapest' : '' }}</th><td class="figure text-right">{{ row.length }}</td><td class="figure text-right">{{ row.film }}</td><td class="figure text-right">{{ row.cost }}</td><td class="figure text-right">{{ row.waste }}</td><td class="pl-4">{{ row.missing }}</td></tr> }</tbody></table>
+        <table class="w-full text-left mt-2 max-md:text-sm">
+          <thead class="text-sm text-faint">
+            <tr>
+              <th scope="col" class="font-normal">Film from</th>
+              <th scope="col" class="font-normal text-right">Length</th>
+              <th scope="col" class="font-normal text-right">Film</th>
+              <th scope="col" class="font-normal text-right">With cutting</th>
+              <th scope="col" class="font-normal text-right">Waste</th>
+              <th scope="col" class="font-normal pl-4">Left over</th>
+            </tr>
+          </thead>
+          <tbody>
+            @for (row of rows; track row.word) {
+              <tr class="border-t border-line" [class.font-semibold]="row.isBest">
+                <th scope="row" class="py-1.5" [class.font-normal]="!row.isBest">
+                  {{ row.word }}{{ row.isBest ? ' · cheapest' : '' }}
+                </th>
+                <td class="figure text-right">{{ row.length }}</td>
+                <td class="figure text-right">{{ row.film }}</td>
+                <td class="figure text-right">{{ row.cost }}</td>
+                <td class="figure text-right">{{ row.waste }}</td>
+                <td class="pl-4">{{ row.missing }}</td>
+              </tr>
+            }
+          </tbody>
+        </table>
       }
     </section>
     <section class="mt-6" aria-labelledby="what-if">
       <h2 id="what-if" class="font-bold text-lg">What if there were one more?</h2>
-      <form class="flex flex-wrap gap-3 items-end" (submit)="ask($event)"><label><span class="block text-sm">Blank width</span><input class="field figure w-28" name="width" /></label><label><span class="block text-sm">Blank height</span><input class="field figure w-28" name="height" /></label><label><span class="block text-sm">How many</span><input class="field figure w-20" name="count" value="1" inputmode="numeric" /></label><button type="submit" class="act act-small" [disabled]="isBusy()">Try it</button></form>
-      @if (fault(); as says) { <p class="text-stop font-semibold" role="alert">{{ says }}</p> }
-      @if (answer(); as says) { <p class="mt-2 font-semibold" role="status">{{ says }}</p> }
+      <form class="flex flex-wrap gap-3 items-end" (submit)="ask($event)">
+        <label
+          ><span class="block text-sm">Blank width</span
+          ><input class="field figure w-28" name="width" /></label
+        ><label
+          ><span class="block text-sm">Blank height</span
+          ><input class="field figure w-28" name="height" /></label
+        ><label
+          ><span class="block text-sm">How many</span
+          ><input class="field figure w-20" name="count" value="1" inputmode="numeric" /></label
+        ><button type="submit" class="act act-small" [disabled]="isBusy()">Try it</button>
+      </form>
+      @if (fault(); as says) {
+        <p class="text-stop font-semibold" role="alert">{{ says }}</p>
+      }
+      @if (answer(); as says) {
+        <p class="mt-2 font-semibold" role="status">{{ says }}</p>
+      }
     </section>
   `,
   host: { class: 'block flex-1 min-h-0 overflow-auto px-5 pb-6' },
@@ -60,46 +163,119 @@ export class StockView {
   readonly #tried = signal<readonly WidthTried[] | undefined>(undefined);
   protected readonly money = money;
 
-  protected readonly shopping = computed(() => this.#reading.plans().flatMap((plan) => this.#reading.rollsOf(plan.id).filter(({ what }) => what === 'to order').map((roll) => ({ id: roll.id, film: this.#catalogue.byId().get(plan.filmId)?.name ?? '?', width: formatLengthWithUnit(roll.width_nm, this.#units()), length: formatFilmLength(roll.used_nm, this.#units()) }))));
-  protected readonly notLaidFilms = computed(() => this.cutting.films().filter(({ id }) => !this.#reading.plans().some(({ filmId }) => filmId === id)).map(({ name }) => name));
+  protected readonly shopping = computed(() =>
+    this.#reading.plans().flatMap((plan) =>
+      this.#reading
+        .rollsOf(plan.id)
+        .filter(({ what }) => what === 'to order')
+        .map((roll) => ({
+          id: roll.id,
+          film: this.#catalogue.byId().get(plan.filmId)?.name ?? '?',
+          width: formatLengthWithUnit(roll.width_nm, this.#units()),
+          length: formatFilmLength(roll.used_nm, this.#units()),
+        })),
+    ),
+  );
+  protected readonly notLaidFilms = computed(() =>
+    this.cutting
+      .films()
+      .filter(({ id }) => !this.#reading.plans().some(({ filmId }) => filmId === id))
+      .map(({ name }) => name),
+  );
   protected readonly tried = computed(() => {
     const rows = this.#tried();
     const whole = rows?.filter(({ plan }) => plan.notLaid.length === 0) ?? [];
-    const best = whole.reduce<WidthTried | undefined>((least, row) => (least === undefined || row.plan.cost.value < least.plan.cost.value ? row : least), undefined);
-    return rows?.map((row) => ({ word: row.word, isBest: row === best, length: formatFilmLength(row.plan.uses.reduce((sum, { used_mm }) => sum + used_mm * 1e6, 0), this.#units()), film: money(row.plan.film.value), cost: money(row.plan.cost.value), waste: percent(row.plan.waste_share.value), missing: row.plan.notLaid.length === 0 ? 'nothing' : `${row.plan.notLaid.length} ${row.plan.notLaid.length === 1 ? 'piece' : 'pieces'} without film` }));
+    const best = whole.reduce<WidthTried | undefined>(
+      (least, row) => (least === undefined || row.plan.cost.value < least.plan.cost.value ? row : least),
+      undefined,
+    );
+    return rows?.map((row) => ({
+      word: row.word,
+      isBest: row === best,
+      length: formatFilmLength(
+        row.plan.uses.reduce((sum, { used_mm }) => sum + used_mm * 1e6, 0),
+        this.#units(),
+      ),
+      film: money(row.plan.film.value),
+      cost: money(row.plan.cost.value),
+      waste: percent(row.plan.waste_share.value),
+      missing:
+        row.plan.notLaid.length === 0
+          ? 'nothing'
+          : `${row.plan.notLaid.length} ${row.plan.notLaid.length === 1 ? 'piece' : 'pieces'} without film`,
+    }));
   });
 
   protected readonly length = (value_nm: number): string => formatLength(value_nm, this.#units());
   protected readonly metres = (value_nm: number): string => formatFilmLength(value_nm, this.#units());
 
   protected async compare(): Promise<void> {
-    await this.#busy(async (signal) => { this.#tried.set(await this.#trials.compareWidths(signal)); });
+    await this.#busy(async (signal) => {
+      this.#tried.set(await this.#trials.compareWidths(signal));
+    });
   }
 
   protected async ask(event: Event): Promise<void> {
     event.preventDefault();
     const data = new FormData(event.target as HTMLFormElement);
-    const read = (name: string) => parseReading(textOf(data, name), this.#reading.job()?.entryUnit ?? 'mm', { least_mm: 10, most_mm: 20_000 });
+    const read = (name: string) =>
+      parseReading(textOf(data, name), this.#reading.job()?.entryUnit ?? 'mm', {
+        least_mm: 10,
+        most_mm: 20_000,
+      });
     const [width, height, count] = [read('width'), read('height'), Number(data.get('count'))];
-    if (width.kind !== 'length' || height.kind !== 'length') { this.fault.set(`Blank ${width.kind === 'length' ? 'height' : 'width'}: expected 10 to 20000 mm, got “${textOf(data, width.kind === 'length' ? 'height' : 'width')}”.`); return; }
-    if (!Number.isInteger(count) || count < 1 || count > 200) { this.fault.set(`How many: expected 1 to 200, got “${textOf(data, 'count')}”.`); return; }
+    if (width.kind !== 'length' || height.kind !== 'length') {
+      this.fault.set(
+        `Blank ${width.kind === 'length' ? 'height' : 'width'}: expected 10 to 20000 mm, got “${textOf(data, width.kind === 'length' ? 'height' : 'width')}”.`,
+      );
+      return;
+    }
+    if (!Number.isInteger(count) || count < 1 || count > 200) {
+      this.fault.set(`How many: expected 1 to 200, got “${textOf(data, 'count')}”.`);
+      return;
+    }
     this.fault.set(undefined);
     await this.#busy(async (signal) => {
-      const both = await this.#trials.whatIf(mmFromNm(width.value_nm), mmFromNm(height.value_nm), count, signal);
+      const both = await this.#trials.whatIf(
+        mmFromNm(width.value_nm),
+        mmFromNm(height.value_nm),
+        count,
+        signal,
+      );
       if (both === undefined) return;
-      const used = (plan: typeof both.before): number => plan.uses.reduce((sum, { used_mm }) => sum + used_mm * 1e6, 0);
+      const used = (plan: typeof both.before): number =>
+        plan.uses.reduce((sum, { used_mm }) => sum + used_mm * 1e6, 0);
       const more = used(both.after) - used(both.before);
-      this.answer.set(both.after.notLaid.length > both.before.notLaid.length ? 'There is no film for it: it is wider than every roll, or the stock is too short.' : more < 1e6 ? 'It fits into what is wasted now: not a millimetre more film.' : `It takes ${formatFilmLength(more, this.#units())} more film, ${money(both.after.film.value - both.before.film.value)} more money.`);
+      this.answer.set(
+        both.after.notLaid.length > both.before.notLaid.length
+          ? 'There is no film for it: it is wider than every roll, or the stock is too short.'
+          : more < 1e6
+            ? 'It fits into what is wasted now: not a millimetre more film.'
+            : `It takes ${formatFilmLength(more, this.#units())} more film, ${money(both.after.film.value - both.before.film.value)} more money.`,
+      );
     });
   }
 
   async #busy(run: (signal: AbortSignal) => Promise<void>): Promise<void> {
     this.isBusy.set(true);
-    await run(new AbortController().signal).catch((error: unknown) => { this.fault.set(error instanceof Error ? error.message : String(error)); });
+    await run(new AbortController().signal).catch((error: unknown) => {
+      this.fault.set(error instanceof Error ? error.message : String(error));
+    });
     this.isBusy.set(false);
   }
 
   protected async copy(): Promise<void> {
-    await navigator.clipboard.writeText(this.shopping().map(({ film, width, length }) => `${film}\t${width}\t${length}`).join('\n')).then(() => { this.copied.set(true); }, () => undefined);
+    await navigator.clipboard
+      .writeText(
+        this.shopping()
+          .map(({ film, width, length }) => `${film}\t${width}\t${length}`)
+          .join('\n'),
+      )
+      .then(
+        () => {
+          this.copied.set(true);
+        },
+        () => undefined,
+      );
   }
 }

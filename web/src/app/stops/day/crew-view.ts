@@ -18,21 +18,104 @@ const SKILL_WORDS = { film: 'lays film', heat: 'works with the gun' } as const;
   template: `
     <h2 class="text-xl pt-3">Crew</h2>
     @for (row of planning.crew(); track row.id) {
-      <div class="grid grid-cols-[minmax(0,1.4fr)_repeat(4,minmax(0,1fr))_auto] max-lg:grid-cols-2 gap-2 items-end py-3 border-b border-line max-w-5xl">
-        <label><span class="block text-sm text-faint">Name</span><input class="field" maxlength="80" [ypKept]="'crew:' + row.id" [is]="row.name" [version]="row.version" (typed)="name(row, $event)" /></label>
-        @for (field of fields; track field.key) { <label><span class="block text-sm text-faint">{{ field.word }}</span><input class="field figure" inputmode="numeric" maxlength="5" autocomplete="off" [placeholder]="field.isBreak ? 'none' : ''" [value]="field.isBreak && row.breakEnds <= row.breakBegins ? '' : clock(row[field.key])" (change)="time(row, field.key, $any($event.target).value)" /></label> }
+      <div
+        class="grid grid-cols-[minmax(0,1.4fr)_repeat(4,minmax(0,1fr))_auto] max-lg:grid-cols-2 gap-2 items-end py-3 border-b border-line max-w-5xl"
+      >
+        <label
+          ><span class="block text-sm text-faint">Name</span
+          ><input
+            class="field"
+            maxlength="80"
+            [ypKept]="'crew:' + row.id"
+            [is]="row.name"
+            [version]="row.version"
+            (typed)="name(row, $event)"
+        /></label>
+        @for (field of fields; track field.key) {
+          <label
+            ><span class="block text-sm text-faint">{{ field.word }}</span
+            ><input
+              class="field figure"
+              inputmode="numeric"
+              maxlength="5"
+              autocomplete="off"
+              [placeholder]="field.isBreak ? 'none' : ''"
+              [value]="field.isBreak && row.breakEnds <= row.breakBegins ? '' : clock(row[field.key])"
+              (change)="time(row, field.key, $any($event.target).value)"
+          /></label>
+        }
         <button type="button" class="act act-small" (click)="leave(row)">Leaves</button>
-        <span class="flex flex-wrap gap-x-5 col-span-full">@for (skill of skills; track skill) { <label class="flex gap-2 items-center min-h-10"><input type="checkbox" class="size-5 accent-ink" [checked]="row.skills.includes(skill)" (change)="toggle(row, skill)" />{{ words[skill] }}</label> }</span>
+        <span class="flex flex-wrap gap-x-5 col-span-full">
+          @for (skill of skills; track skill) {
+            <label class="flex gap-2 items-center min-h-10"
+              ><input
+                type="checkbox"
+                class="size-5 accent-ink"
+                [checked]="row.skills.includes(skill)"
+                (change)="toggle(row, skill)"
+              />{{ words[skill] }}</label
+            >
+          }
+        </span>
       </div>
-    } @empty { <p class="mt-2">Nobody yet: without a crew nothing can be planned.</p> }
-    <button type="button" class="act mt-3" [class.act-next]="planning.crew().length === 0" (click)="add()">Add somebody</button>
-    @if (fault(); as text) { <p class="text-stop font-semibold" role="alert">{{ text }}</p> }
+    } @empty {
+      <p class="mt-2">Nobody yet: without a crew nothing can be planned.</p>
+    }
+    <button type="button" class="act mt-3" [class.act-next]="planning.crew().length === 0" (click)="add()">
+      Add somebody
+    </button>
+    @if (fault(); as text) {
+      <p class="text-stop font-semibold" role="alert">{{ text }}</p>
+    }
     <h2 class="text-xl mt-6">Days and air</h2>
-    <div class="max-w-xl"><yp-facts prefix="day-" [facts]="facts" [values]="values()" (changed)="change($event.key, $event.value)" />
-      <label class="grid grid-cols-2 gap-3 items-center mt-1.5"><span>First day</span><input class="field" type="date" [value]="planning.settings().firstDay" (change)="day($any($event.target).value)" /></label></div>
-    <div class="mt-3 max-w-xl" role="group" aria-label="Days on which somebody works"><p>Worked on</p><span class="flex flex-wrap gap-2 mt-1">@for (word of week; track word; let index = $index) { <button type="button" class="act act-small" [class.act-quiet]="isRest(index + 1)" [class.line-through]="isRest(index + 1)" [attr.aria-pressed]="!isRest(index + 1)" (click)="toggleDay(index + 1)">{{ word }}</button> }</span></div>
+    <div class="max-w-xl">
+      <yp-facts
+        prefix="day-"
+        [facts]="facts"
+        [values]="values()"
+        (changed)="change($event.key, $event.value)"
+      />
+      <label class="grid grid-cols-2 gap-3 items-center mt-1.5"
+        ><span>First day</span
+        ><input
+          class="field"
+          type="date"
+          [value]="planning.settings().firstDay"
+          (change)="day($any($event.target).value)"
+      /></label>
+    </div>
+    <div class="mt-3 max-w-xl" role="group" aria-label="Days on which somebody works">
+      <p>Worked on</p>
+      <span class="flex flex-wrap gap-2 mt-1">
+        @for (word of week; track word; let index = $index) {
+          <button
+            type="button"
+            class="act act-small"
+            [class.act-quiet]="isRest(index + 1)"
+            [class.line-through]="isRest(index + 1)"
+            [attr.aria-pressed]="!isRest(index + 1)"
+            (click)="toggleDay(index + 1)"
+          >
+            {{ word }}
+          </button>
+        }
+      </span>
+    </div>
     <h2 class="text-xl mt-6">Tools of which there are few</h2>
-    <div class="max-w-xl">@for (tool of planning.settings().tools; track tool.tool) { <label class="grid grid-cols-2 gap-3 items-center mt-1.5"><span>{{ tool.tool }}</span><input class="field figure" type="number" min="0" max="100" [value]="tool.count" (change)="count(tool.tool, $any($event.target).value)" /></label> }</div>
+    <div class="max-w-xl">
+      @for (tool of planning.settings().tools; track tool.tool) {
+        <label class="grid grid-cols-2 gap-3 items-center mt-1.5"
+          ><span>{{ tool.tool }}</span
+          ><input
+            class="field figure"
+            type="number"
+            min="0"
+            max="100"
+            [value]="tool.count"
+            (change)="count(tool.tool, $any($event.target).value)"
+        /></label>
+      }
+    </div>
   `,
   host: { class: 'block px-5 pb-6 overflow-auto' },
 })
@@ -43,16 +126,43 @@ export class CrewView {
   protected readonly skills = SKILLS;
   protected readonly words = SKILL_WORDS;
   protected readonly week = WEEK;
-  protected readonly fields = [{ key: 'begins', word: 'begins', isBreak: false }, { key: 'ends', word: 'ends', isBreak: false }, { key: 'breakBegins', word: 'break from', isBreak: true }, { key: 'breakEnds', word: 'to', isBreak: true }] as const;
+  protected readonly fields = [
+    { key: 'begins', word: 'begins', isBreak: false },
+    { key: 'ends', word: 'ends', isBreak: false },
+    { key: 'breakBegins', word: 'break from', isBreak: true },
+    { key: 'breakEnds', word: 'to', isBreak: true },
+  ] as const;
   protected readonly facts: readonly Fact[] = [
     { key: 'days', kind: 'number', word: 'How long', unit: 'days', least: 1, most: 14 },
     { key: 'zone', kind: 'text', word: 'Time zone' },
-    { key: 'indoor_C', kind: 'number', word: 'Air indoors', unit: '°C', least: -40, most: 60, how: 'Empty: 20 °C is taken. The thermometer on site wins.' },
+    {
+      key: 'indoor_C',
+      kind: 'number',
+      word: 'Air indoors',
+      unit: '°C',
+      least: -40,
+      most: 60,
+      how: 'Empty: 20 °C is taken. The thermometer on site wins.',
+    },
     { key: 'humidityPercent', kind: 'number', word: 'Humidity indoors', unit: '%', least: 1, most: 100 },
-    { key: 'bearingDoubt_deg', kind: 'number', word: 'Doubt about bearings', unit: '±°', least: 0, most: 45, how: 'A phone’s compass: 3 to 5. Sighted on a map: 1.' },
+    {
+      key: 'bearingDoubt_deg',
+      kind: 'number',
+      word: 'Doubt about bearings',
+      unit: '±°',
+      least: 0,
+      most: 45,
+      how: 'A phone’s compass: 3 to 5. Sighted on a map: 1.',
+    },
     { key: 'shrink', kind: 'choice', word: 'Curved glass', options: ['fold by fold', 'one sweep'] },
   ];
-  protected readonly values = (): object => { const settings = this.planning.settings(); return { ...settings, humidityPercent: settings.indoorHumidity === null ? null : Math.round(settings.indoorHumidity * 100) }; };
+  protected readonly values = (): object => {
+    const settings = this.planning.settings();
+    return {
+      ...settings,
+      humidityPercent: settings.indoorHumidity === null ? null : Math.round(settings.indoorHumidity * 100),
+    };
+  };
 
   protected clock(minute: number): string {
     return `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
@@ -60,7 +170,17 @@ export class CrewView {
 
   protected add(): void {
     const crew = this.planning.crew();
-    this.#desk.do('somebody joins the crew', [this.#desk.put('crewMember', { name: `Fitter ${crew.length + 1}`, skills: ['film', 'heat'], begins: 450, ends: 1020, breakBegins: 720, breakEnds: 765, position: (crew.at(-1)?.position ?? 0) + 1 })]);
+    this.#desk.do('somebody joins the crew', [
+      this.#desk.put('crewMember', {
+        name: `Fitter ${crew.length + 1}`,
+        skills: ['film', 'heat'],
+        begins: 450,
+        ends: 1020,
+        breakBegins: 720,
+        breakEnds: 765,
+        position: (crew.at(-1)?.position ?? 0) + 1,
+      }),
+    ]);
   }
 
   protected name(row: RowOf<'crewMember'>, { text, seen }: Typed): void {
@@ -69,20 +189,45 @@ export class CrewView {
     if (name !== '') this.#set(row, { name }, 'renamed', seen);
   }
 
-  protected time(row: RowOf<'crewMember'>, key: 'begins' | 'ends' | 'breakBegins' | 'breakEnds', text: string): void {
-    if (text.trim() === '' && key.startsWith('break')) { this.fault.set(undefined); this.#set(row, { breakBegins: 0, breakEnds: 0 }, 'no break'); return; }
+  protected time(
+    row: RowOf<'crewMember'>,
+    key: 'begins' | 'ends' | 'breakBegins' | 'breakEnds',
+    text: string,
+  ): void {
+    if (text.trim() === '' && key.startsWith('break')) {
+      this.fault.set(undefined);
+      this.#set(row, { breakBegins: 0, breakEnds: 0 }, 'no break');
+      return;
+    }
     const [, hour = '', minute = ''] = /^([01]?\d|2[0-4])[:.h]([0-5]\d)$/.exec(text.trim()) ?? [];
     const at = Number(hour) * 60 + Number(minute);
-    if (hour === '' || at > 1440) { this.fault.set(`${row.name}: expected a time such as 07:30, got ${text}.`); return; }
+    if (hour === '' || at > 1440) {
+      this.fault.set(`${row.name}: expected a time such as 07:30, got ${text}.`);
+      return;
+    }
     this.fault.set(undefined);
     const hasBreak = row.breakEnds > row.breakBegins;
-    if (key === 'breakBegins' && (!hasBreak || at >= row.breakEnds)) { this.#set(row, { breakBegins: at, breakEnds: Math.min(1440, at + USUAL_BREAK_MIN) }, 'break'); return; }
-    if (key === 'breakEnds' && (!hasBreak || at <= row.breakBegins)) { this.#set(row, { breakBegins: Math.max(0, at - USUAL_BREAK_MIN), breakEnds: at }, 'break'); return; }
+    if (key === 'breakBegins' && (!hasBreak || at >= row.breakEnds)) {
+      this.#set(row, { breakBegins: at, breakEnds: Math.min(1440, at + USUAL_BREAK_MIN) }, 'break');
+      return;
+    }
+    if (key === 'breakEnds' && (!hasBreak || at <= row.breakBegins)) {
+      this.#set(row, { breakBegins: Math.max(0, at - USUAL_BREAK_MIN), breakEnds: at }, 'break');
+      return;
+    }
     this.#set(row, { [key]: at }, 'hours');
   }
 
   protected toggle(row: RowOf<'crewMember'>, skill: string): void {
-    this.#set(row, { skills: row.skills.includes(skill) ? row.skills.filter((own) => own !== skill) : [...row.skills, skill] }, 'skills');
+    this.#set(
+      row,
+      {
+        skills: row.skills.includes(skill)
+          ? row.skills.filter((own) => own !== skill)
+          : [...row.skills, skill],
+      },
+      'skills',
+    );
   }
 
   protected leave(row: RowOf<'crewMember'>): void {
@@ -90,8 +235,17 @@ export class CrewView {
   }
 
   protected change(key: string, value: string | number | null): void {
-    if (key === 'humidityPercent') { this.planning.set({ indoorHumidity: value === null ? null : Number(value) / 100 }, 'humidity'); return; }
-    if (key === 'zone') { const zone = String(value); if (!isZone(zone)) { this.fault.set(`Time zone: expected a name such as Europe/Zurich, got ${zone}.`); return; } }
+    if (key === 'humidityPercent') {
+      this.planning.set({ indoorHumidity: value === null ? null : Number(value) / 100 }, 'humidity');
+      return;
+    }
+    if (key === 'zone') {
+      const zone = String(value);
+      if (!isZone(zone)) {
+        this.fault.set(`Time zone: expected a name such as Europe/Zurich, got ${zone}.`);
+        return;
+      }
+    }
     this.fault.set(undefined);
     if (key === 'days' && (value === null || !Number.isInteger(value))) return;
     this.planning.set({ [key]: value }, key === 'days' ? 'days' : 'setting of the days');
@@ -107,14 +261,23 @@ export class CrewView {
 
   protected toggleDay(weekday: number): void {
     const rest = this.planning.settings().restDays;
-    this.planning.set({ restDays: this.isRest(weekday) ? rest.filter((own) => own !== weekday) : [...rest, weekday] }, `${WEEK[weekday - 1] ?? ''}: ${this.isRest(weekday) ? 'worked on' : 'day of rest'}`);
+    this.planning.set(
+      { restDays: this.isRest(weekday) ? rest.filter((own) => own !== weekday) : [...rest, weekday] },
+      `${WEEK[weekday - 1] ?? ''}: ${this.isRest(weekday) ? 'worked on' : 'day of rest'}`,
+    );
   }
 
   protected count(tool: string, text: string): void {
     const count = Number(text);
-    if (!Number.isInteger(count) || count < 0 || count > 100) { this.fault.set(`${tool}: expected 0 to 100, got ${text}.`); return; }
+    if (!Number.isInteger(count) || count < 0 || count > 100) {
+      this.fault.set(`${tool}: expected 0 to 100, got ${text}.`);
+      return;
+    }
     this.fault.set(undefined);
-    this.planning.set({ tools: this.planning.settings().tools.map((own) => (own.tool === tool ? { tool, count } : own)) }, `${tool}: ${count}`);
+    this.planning.set(
+      { tools: this.planning.settings().tools.map((own) => (own.tool === tool ? { tool, count } : own)) },
+      `${tool}: ${count}`,
+    );
   }
 
   #set(row: RowOf<'crewMember'>, fields: Partial<CrewMember>, what: string, seen?: number): void {
@@ -123,5 +286,10 @@ export class CrewView {
 }
 
 function isZone(zone: string): boolean {
-  try { new Intl.DateTimeFormat('en', { timeZone: zone }); return true; } catch { return false; }
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: zone });
+    return true;
+  } catch {
+    return false;
+  }
 }

@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, type ElementRef, computed, inject, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  type ElementRef,
+  computed,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
 import type { PlannedStep } from '@yellow-pane/core/scheduling';
 import { DayList } from './day-list';
 import { Planning } from './planning';
@@ -32,44 +40,181 @@ interface Row {
 const SNAP_MIN = 5;
 const FAR_MIN = 30;
 
-/** One day of the plan: a row a person or a surface, sun and other closed hours behind, steps as bars that are dragged or moved with the arrow keys. What a place would break is said while it is dragged, and refused. */
+/**
+ * One day of the plan: a row a person or a surface, sun and other closed hours behind, steps as bars that are
+ * dragged or moved with the arrow keys. What a place would break is said while it is dragged, and refused.
+ */
 @Component({
   selector: 'yp-day-board',
   imports: [DayList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="flex flex-wrap items-center gap-x-4 gap-y-2 py-2 no-print">
-      <span class="flex" role="group" aria-label="Day">@for (word of days(); track $index) { <button type="button" class="act act-small act-quiet !px-2 font-normal" [class.font-semibold]="$index === planning.day()" [class.!border-ink]="$index === planning.day()" [class.line-through]="planning.clock().isRestDay($index)" [attr.aria-pressed]="$index === planning.day()" (click)="planning.day.set($index)">{{ word }}</button> }</span>
-      <span class="flex" role="group" aria-label="Rows">@for (way of ways; track way) { <button type="button" class="act act-small act-quiet !px-2 font-normal" [class.font-semibold]="way === by()" [class.!border-ink]="way === by()" [attr.aria-pressed]="way === by()" (click)="by.set(way)">by {{ way }}</button> }</span>
+      <span class="flex" role="group" aria-label="Day">
+        @for (word of days(); track $index) {
+          <button
+            type="button"
+            class="act act-small act-quiet !px-2 font-normal"
+            [class.font-semibold]="$index === planning.day()"
+            [class.!border-ink]="$index === planning.day()"
+            [class.line-through]="planning.clock().isRestDay($index)"
+            [attr.aria-pressed]="$index === planning.day()"
+            (click)="planning.day.set($index)"
+          >
+            {{ word }}
+          </button>
+        }
+      </span>
+      <span class="flex" role="group" aria-label="Rows">
+        @for (way of ways; track way) {
+          <button
+            type="button"
+            class="act act-small act-quiet !px-2 font-normal"
+            [class.font-semibold]="way === by()"
+            [class.!border-ink]="way === by()"
+            [attr.aria-pressed]="way === by()"
+            (click)="by.set(way)"
+          >
+            by {{ way }}
+          </button>
+        }
+      </span>
     </div>
-    <div class="border border-line-strong bg-paper overflow-y-auto overflow-x-hidden min-h-32" [class.flex-1]="by() === 'surface'" [class.shrink-0]="by() === 'person'" [class.max-h-80]="by() === 'person'" tabindex="0" role="region" aria-label="Board">
-      <div class="flex sticky top-0 bg-ground border-b border-line-strong z-10 text-sm text-faint"><span class="w-24 shrink-0 border-r border-line px-2">{{ planning.settings().zone.split('/').at(-1)?.replace('_', ' ') }}</span><span class="relative flex-1 h-6">@for (hour of hours(); track hour) { <span class="absolute figure -translate-x-1/2 last:-translate-x-full" [class.odd]="hour % 2 === 1" [style.left.%]="percent(hour * 60 - firstMinute())">{{ hour }}</span> }</span></div>
+    <div
+      class="border border-line-strong bg-paper overflow-y-auto overflow-x-hidden min-h-32"
+      [class.flex-1]="by() === 'surface'"
+      [class.shrink-0]="by() === 'person'"
+      [class.max-h-80]="by() === 'person'"
+      tabindex="0"
+      role="region"
+      aria-label="Board"
+    >
+      <div class="flex sticky top-0 bg-ground border-b border-line-strong z-10 text-sm text-faint">
+        <span class="w-24 shrink-0 border-r border-line px-2">{{
+          planning.settings().zone.split('/').at(-1)?.replace('_', ' ')
+        }}</span><span class="relative flex-1 h-6">
+          @for (hour of hours(); track hour) {
+            <span
+              class="absolute figure -translate-x-1/2 last:-translate-x-full"
+              [class.odd]="hour % 2 === 1"
+              [style.left.%]="percent(hour * 60 - firstMinute())"
+              >{{ hour }}</span
+            >
+          }
+        </span>
+      </div>
       @for (row of rows(); track row.id) {
         <div class="flex border-b border-line min-h-14">
-          <span class="w-24 shrink-0 border-r border-line px-2 py-1 font-semibold leading-tight self-stretch flex items-center break-words">{{ row.word }}</span>
+          <span
+            class="w-24 shrink-0 border-r border-line px-2 py-1 font-semibold leading-tight self-stretch flex items-center break-words"
+            >{{ row.word }}</span
+          >
           <div #lane class="relative flex-1">
-            @for (shade of row.shades; track $index) { <i class="absolute inset-y-0" [class.bg-now/60]="shade.kind === 'sun'" [class.shut]="shade.kind === 'closed'" [class.bg-board]="shade.kind === 'off'" [style.left.%]="shade.left" [style.width.%]="shade.width" [title]="shade.word"></i> }
-            @for (hour of hours(); track hour) { <i class="absolute inset-y-0 w-px bg-line" [style.left.%]="percent(hour * 60 - firstMinute())"></i> }
-            @for (bar of row.bars; track bar.id) {
-              <button type="button" class="bar absolute inset-y-1 bg-glass border border-ink text-left text-sm leading-tight px-0.5 overflow-hidden touch-none rounded-card" [class.!bg-ink]="bar.id === planning.pickedId()" [class.text-ground]="bar.id === planning.pickedId()" [class.!border-stop]="bar.isBroken" [class.border-2]="bar.isBroken || bar.isPinned" [class.border-dashed]="bar.isBroken"
-                [style.left.%]="heldId() === bar.id ? bar.left + heldBy() : bar.left" [style.width.%]="bar.width" [attr.aria-label]="bar.says" [attr.aria-pressed]="bar.id === planning.pickedId()" [title]="bar.says"
-                (click)="pick(bar.id)" (pointerdown)="take($event, bar)" (pointermove)="drag($event)" (pointerup)="drop()" (pointercancel)="letGo()" (keydown)="key($event, bar)"><span class="when-wide mr-1">{{ bar.tag }}</span><span class="when-widest">{{ bar.word }}</span></button>
+            @for (shade of row.shades; track $index) {
+              <i
+                class="absolute inset-y-0"
+                [class.bg-now/60]="shade.kind === 'sun'"
+                [class.shut]="shade.kind === 'closed'"
+                [class.bg-board]="shade.kind === 'off'"
+                [style.left.%]="shade.left"
+                [style.width.%]="shade.width"
+                [title]="shade.word"
+              ></i>
             }
-            @if (nowAt(); as at) { <i class="absolute inset-y-0 w-1 bg-now border-x border-ink pointer-events-none" [style.left.%]="at"></i> }
+            @for (hour of hours(); track hour) {
+              <i
+                class="absolute inset-y-0 w-px bg-line"
+                [style.left.%]="percent(hour * 60 - firstMinute())"
+              ></i>
+            }
+            @for (bar of row.bars; track bar.id) {
+              <button
+                type="button"
+                class="bar absolute inset-y-1 bg-glass border border-ink text-left text-sm leading-tight px-0.5 overflow-hidden touch-none rounded-card"
+                [class.!bg-ink]="bar.id === planning.pickedId()"
+                [class.text-ground]="bar.id === planning.pickedId()"
+                [class.!border-stop]="bar.isBroken"
+                [class.border-2]="bar.isBroken || bar.isPinned"
+                [class.border-dashed]="bar.isBroken"
+                [style.left.%]="heldId() === bar.id ? bar.left + heldBy() : bar.left"
+                [style.width.%]="bar.width"
+                [attr.aria-label]="bar.says"
+                [attr.aria-pressed]="bar.id === planning.pickedId()"
+                [title]="bar.says"
+                (click)="pick(bar.id)"
+                (pointerdown)="take($event, bar)"
+                (pointermove)="drag($event)"
+                (pointerup)="drop()"
+                (pointercancel)="letGo()"
+                (keydown)="key($event, bar)"
+              >
+                <span class="when-wide mr-1">{{ bar.tag }}</span><span class="when-widest">{{
+                  bar.word
+                }}</span>
+              </button>
+            }
+            @if (nowAt(); as at) {
+              <i
+                class="absolute inset-y-0 w-1 bg-now border-x border-ink pointer-events-none"
+                [style.left.%]="at"
+              ></i>
+            }
           </div>
         </div>
       }
     </div>
-    <p class="text-sm text-faint flex flex-wrap items-center gap-x-4 pt-1 no-print"><span class="flex items-center gap-1"><i class="inline-block w-4 h-3 bg-now/60"></i>sun on it</span><span class="flex items-center gap-1"><i class="inline-block w-4 h-3 shut"></i>not fit</span><span>Drag a stretch, or move it with the arrow keys; P pins it.</span></p>
-    @if (by() === 'person') { <yp-day-list class="flex-1 min-h-32 overflow-y-auto max-md:overflow-visible" tabindex="0" role="region" aria-label="Day in order" /> }
-    @if (says(); as text) { <p class="py-1 font-semibold" [class.text-stop]="isFault()" role="alert">{{ text }}@if (planning.wish(); as wish) { <button type="button" class="act act-small ml-2" (click)="planning.planRound()">Put it at {{ planning.clock().clock(wish.start) }} and plan the rest round it</button> }</p> }
+    <p class="text-sm text-faint flex flex-wrap items-center gap-x-4 pt-1 no-print">
+      <span class="flex items-center gap-1"><i class="inline-block w-4 h-3 bg-now/60"></i>sun on it</span
+      ><span class="flex items-center gap-1"><i class="inline-block w-4 h-3 shut"></i>not fit</span
+      ><span>Drag a stretch, or move it with the arrow keys; P pins it.</span>
+    </p>
+    @if (by() === 'person') {
+      <yp-day-list
+        class="flex-1 min-h-32 overflow-y-auto max-md:overflow-visible"
+        tabindex="0"
+        role="region"
+        aria-label="Day in order"
+      />
+    }
+    @if (says(); as text) {
+      <p class="py-1 font-semibold" [class.text-stop]="isFault()" role="alert">
+        {{ text }}
+        @if (planning.wish(); as wish) {
+          <button type="button" class="act act-small ml-2" (click)="planning.planRound()">
+            Put it at {{ planning.clock().clock(wish.start) }} and plan the rest round it
+          </button>
+        }
+      </p>
+    }
   `,
-  styles: `.shut { background-image: repeating-linear-gradient(135deg, var(--yp-line-strong) 0 1px, transparent 1px 6px); }
-    @media (max-width: 767px) { .odd { visibility: hidden; } }
-    .bar { container-type: inline-size; }
-    .when-wide, .when-widest { display: none; }
-    @container (min-width: 1.6rem) { .when-wide { display: inline; font-weight: 600; } }
-    @container (min-width: 5rem) { .when-widest { display: inline; } }`,
+  styles: `
+    .shut {
+      background-image: repeating-linear-gradient(135deg, var(--yp-line-strong) 0 1px, transparent 1px 6px);
+    }
+    @media (max-width: 767px) {
+      .odd {
+        visibility: hidden;
+      }
+    }
+    .bar {
+      container-type: inline-size;
+    }
+    .when-wide,
+    .when-widest {
+      display: none;
+    }
+    @container (min-width: 1.6rem) {
+      .when-wide {
+        display: inline;
+        font-weight: 600;
+      }
+    }
+    @container (min-width: 5rem) {
+      .when-widest {
+        display: inline;
+      }
+    }
+  `,
   host: { class: 'flex flex-col flex-1 min-h-0' },
 })
 export class DayBoard {
@@ -77,43 +222,102 @@ export class DayBoard {
   protected readonly ways = ['person', 'surface'] as const;
   protected readonly by = signal<'person' | 'surface'>('person');
   /** Whole hours round what the crew works. */
-  readonly #range = computed(() => { const crew = this.planning.crew(); return crew.length === 0 ? { first: 7, last: 18 } : { first: Math.floor((Math.min(...crew.map(({ begins }) => begins)) - 1) / 60), last: Math.ceil((Math.max(...crew.map(({ ends }) => ends)) + 1) / 60) }; });
-  protected readonly hours = computed(() => Array.from({ length: this.#range().last - this.#range().first + 1 }, (_, index) => this.#range().first + index));
+  readonly #range = computed(() => {
+    const crew = this.planning.crew();
+    return crew.length === 0
+      ? { first: 7, last: 18 }
+      : {
+          first: Math.floor((Math.min(...crew.map(({ begins }) => begins)) - 1) / 60),
+          last: Math.ceil((Math.max(...crew.map(({ ends }) => ends)) + 1) / 60),
+        };
+  });
+  protected readonly hours = computed(() =>
+    Array.from(
+      { length: this.#range().last - this.#range().first + 1 },
+      (_, index) => this.#range().first + index,
+    ),
+  );
   protected readonly firstMinute = computed(() => this.#range().first * 60);
   readonly #span = computed(() => (this.#range().last - this.#range().first) * 60);
   protected readonly heldId = signal<string | undefined>(undefined);
   protected readonly heldBy = signal(0);
-  readonly #held = signal<{ readonly id: string; readonly from: number; readonly start: number; readonly width_px: number; readonly at: number } | undefined>(undefined);
+  readonly #held = signal<
+    | {
+        readonly id: string;
+        readonly from: number;
+        readonly start: number;
+        readonly width_px: number;
+        readonly at: number;
+      }
+    | undefined
+  >(undefined);
   readonly #fault = signal<string | undefined>(undefined);
   readonly lane = viewChild<ElementRef<HTMLElement>>('lane');
-  protected readonly days = computed(() => Array.from({ length: this.planning.settings().days }, (_, day) => this.planning.clock().shortDay(day)));
-  readonly #begin = computed(() => (this.planning.clock().dayStarts[this.planning.day()] ?? 0) + this.firstMinute());
-  protected readonly nowAt = computed(() => { const at = this.percent(this.planning.clock().minuteOf(Date.now()) - this.#begin()); return this.planning.nowMinute() > 0 && at > 0 && at < 100 ? at : undefined; });
-  protected readonly isFault = computed(() => this.#fault() !== undefined || this.planning.refused() !== undefined);
-  protected readonly says = computed(() => { const held = this.#held(); if (held === undefined) return this.planning.refused(); const clock = this.planning.clock().clock(held.at); return this.#fault() === undefined ? `${clock}: possible` : `${clock}: ${this.#fault() ?? ''}`; });
+  protected readonly days = computed(() =>
+    Array.from({ length: this.planning.settings().days }, (_, day) => this.planning.clock().shortDay(day)),
+  );
+  readonly #begin = computed(
+    () => (this.planning.clock().dayStarts[this.planning.day()] ?? 0) + this.firstMinute(),
+  );
+  protected readonly nowAt = computed(() => {
+    const at = this.percent(this.planning.clock().minuteOf(Date.now()) - this.#begin());
+    return this.planning.nowMinute() > 0 && at > 0 && at < 100 ? at : undefined;
+  });
+  protected readonly isFault = computed(
+    () => this.#fault() !== undefined || this.planning.refused() !== undefined,
+  );
+  protected readonly says = computed(() => {
+    const held = this.#held();
+    if (held === undefined) return this.planning.refused();
+    const clock = this.planning.clock().clock(held.at);
+    return this.#fault() === undefined ? `${clock}: possible` : `${clock}: ${this.#fault() ?? ''}`;
+  });
 
   protected readonly rows = computed<readonly Row[]>(() => {
     const begin = this.#begin();
     const works = this.planning.whole()?.works;
-    const today = this.planning.shown().filter(({ start, end }) => end > begin && start < begin + this.#span());
+    const today = this.planning
+      .shown()
+      .filter(({ start, end }) => end > begin && start < begin + this.#span());
     const barOf = (step: PlannedStep, isByPerson: boolean): Bar => {
       const work = works?.get(step.id);
       const clock = this.planning.clock();
       const what = work?.word ?? '';
       return {
-        id: step.id, left: this.percent(step.start - begin), width: this.percent(step.end - step.start), tag: isByPerson ? (work?.tag ?? '') : '', word: what,
+        id: step.id,
+        left: this.percent(step.start - begin),
+        width: this.percent(step.end - step.start),
+        tag: isByPerson ? (work?.tag ?? '') : '',
+        word: what,
         says: `${work?.tag ?? ''}, ${what}, ${clock.clock(step.start)} to ${clock.hour(step.end)}, ${this.#names(step.people)}${this.planning.isPinned(step.id) ? ', pinned' : ''}${this.planning.brokenIds().has(step.id) ? ', no longer holds' : ''}`,
-        isPinned: this.planning.isPinned(step.id), isBroken: this.planning.brokenIds().has(step.id), isDone: false,
+        isPinned: this.planning.isPinned(step.id),
+        isBroken: this.planning.brokenIds().has(step.id),
+        isDone: false,
       };
     };
     if (this.by() === 'person') {
       return this.planning.people().map(({ id, name, hours }): Row => ({
-        id, word: name, bars: today.filter(({ people }) => people.includes(id)).map((step) => barOf(step, true)),
-        shades: gaps(hours.map(({ from, to }) => ({ from: from - begin, to: to - begin })), this.#span()).map(({ from, to }): Shade => ({ left: this.percent(from), width: this.percent(to - from), kind: 'off', word: 'not at work' })),
+        id,
+        word: name,
+        bars: today.filter(({ people }) => people.includes(id)).map((step) => barOf(step, true)),
+        shades: gaps(
+          hours.map(({ from, to }) => ({ from: from - begin, to: to - begin })),
+          this.#span(),
+        ).map(({ from, to }): Shade => ({
+          left: this.percent(from),
+          width: this.percent(to - from),
+          kind: 'off',
+          word: 'not at work',
+        })),
       }));
     }
     return this.planning.surfaces().map(({ applicationId, tag }): Row => ({
-      id: applicationId, word: tag, bars: today.filter(({ id }) => works?.get(id)?.applicationId === applicationId).map((step) => barOf(step, false)), shades: this.#shadesOf(applicationId, begin),
+      id: applicationId,
+      word: tag,
+      bars: today
+        .filter(({ id }) => works?.get(id)?.applicationId === applicationId)
+        .map((step) => barOf(step, false)),
+      shades: this.#shadesOf(applicationId, begin),
     }));
   });
 
@@ -131,13 +335,20 @@ export class DayBoard {
     if (lane === undefined || step === undefined || event.button !== 0) return;
     (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
     this.planning.letGo();
-    this.#held.set({ id: bar.id, from: event.clientX, start: step.start, width_px: lane.clientWidth, at: step.start });
+    this.#held.set({
+      id: bar.id,
+      from: event.clientX,
+      start: step.start,
+      width_px: lane.clientWidth,
+      at: step.start,
+    });
   }
 
   protected drag(event: PointerEvent): void {
     const held = this.#held();
     if (held === undefined) return;
-    const by = Math.round((((event.clientX - held.from) / held.width_px) * this.#span()) / SNAP_MIN) * SNAP_MIN;
+    const by =
+      Math.round((((event.clientX - held.from) / held.width_px) * this.#span()) / SNAP_MIN) * SNAP_MIN;
     if (by === 0 && this.heldId() === undefined) return;
     this.heldId.set(held.id);
     this.heldBy.set(this.percent(by));
@@ -163,26 +374,57 @@ export class DayBoard {
   protected key(event: KeyboardEvent, bar: Bar): void {
     const step = this.planning.shown().find(({ id }) => id === bar.id);
     if (step === undefined) return;
-    const by = (event.shiftKey ? FAR_MIN : SNAP_MIN) * (event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0);
-    if (by !== 0) { event.preventDefault(); this.planning.move(bar.id, step.start + by); return; }
-    if (event.key === 'p') { event.preventDefault(); this.planning.togglePin(bar.id); }
+    const by =
+      (event.shiftKey ? FAR_MIN : SNAP_MIN) *
+      (event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0);
+    if (by !== 0) {
+      event.preventDefault();
+      this.planning.move(bar.id, step.start + by);
+      return;
+    }
+    if (event.key === 'p') {
+      event.preventDefault();
+      this.planning.togglePin(bar.id);
+    }
   }
 
   #shadesOf(applicationId: string, begin: number): readonly Shade[] {
     const clock = this.planning.clock();
-    return (this.planning.ready()?.get(applicationId)?.closed ?? []).flatMap(({ from_ms, to_ms, by, says }): readonly Shade[] => {
-      const [from, to] = [Math.max(0, clock.minuteOf(from_ms) - begin), Math.min(this.#span(), clock.minuteOf(to_ms) - begin)];
-      return to <= from ? [] : [{ left: this.percent(from), width: this.percent(to - from), kind: by === 'sun' ? 'sun' : 'closed', word: says }];
-    });
+    return (this.planning.ready()?.get(applicationId)?.closed ?? []).flatMap(
+      ({ from_ms, to_ms, by, says }): readonly Shade[] => {
+        const [from, to] = [
+          Math.max(0, clock.minuteOf(from_ms) - begin),
+          Math.min(this.#span(), clock.minuteOf(to_ms) - begin),
+        ];
+        return to <= from
+          ? []
+          : [
+              {
+                left: this.percent(from),
+                width: this.percent(to - from),
+                kind: by === 'sun' ? 'sun' : 'closed',
+                word: says,
+              },
+            ];
+      },
+    );
   }
 
   #names(people: readonly string[]): string {
-    return people.map((id) => this.planning.people().find((person) => person.id === id)?.name ?? 'somebody no longer in the crew').join(' and ');
+    return people
+      .map(
+        (id) =>
+          this.planning.people().find((person) => person.id === id)?.name ?? 'somebody no longer in the crew',
+      )
+      .join(' and ');
   }
 }
 
 /** What lies between spans, from 0 to the end. */
-function gaps(spans: readonly { readonly from: number; readonly to: number }[], end: number): readonly { readonly from: number; readonly to: number }[] {
+function gaps(
+  spans: readonly { readonly from: number; readonly to: number }[],
+  end: number,
+): readonly { readonly from: number; readonly to: number }[] {
   const found: { from: number; to: number }[] = [];
   let at = 0;
   for (const { from, to } of spans) {

@@ -20,7 +20,9 @@ export class DayClock {
     this.#first = first.isValid ? first : DateTime.now().startOf('day');
     this.from_ms = this.#first.toMillis();
     this.to_ms = this.#first.plus({ days: settings.days }).toMillis();
-    this.dayStarts = Array.from({ length: settings.days + 1 }, (_, day) => this.minuteOf(this.#first.plus({ days: day }).toMillis()));
+    this.dayStarts = Array.from({ length: settings.days + 1 }, (_, day) =>
+      this.minuteOf(this.#first.plus({ days: day }).toMillis()),
+    );
     this.#firstEnds = this.minuteOf(this.#first.plus({ days: 1 }).toMillis());
   }
 
@@ -58,7 +60,10 @@ export class DayClock {
 
   /** An hour of today at the place. */
   todayAt(hour: number, minute: number): number {
-    return DateTime.now().setZone(this.settings.zone).set({ hour, minute, second: 0, millisecond: 0 }).toMillis();
+    return DateTime.now()
+      .setZone(this.settings.zone)
+      .set({ hour, minute, second: 0, millisecond: 0 })
+      .toMillis();
   }
 
   clockOf(instant_ms: number): string {
@@ -86,19 +91,42 @@ export class DayClock {
   /** When somebody works, as minutes of the plan. */
   hoursOf({ begins, ends, breakBegins, breakEnds }: CrewMember): readonly Span[] {
     const hasBreak = breakEnds > breakBegins && breakBegins > begins && breakEnds < ends;
-    const parts = ends <= begins ? [] : hasBreak ? [[begins, breakBegins], [breakEnds, ends]] : [[begins, ends]];
-    return Array.from({ length: this.settings.days }, (_, day) => this.#first.plus({ days: day })).filter(({ weekday }) => !this.settings.restDays.includes(weekday)).flatMap((date) => parts.map(([from = 0, to = 0]): Span => ({ from: this.#onDay(date, from), to: this.#onDay(date, to) }))).filter(({ from, to }) => to > from);
+    const parts =
+      ends <= begins
+        ? []
+        : hasBreak
+          ? [
+              [begins, breakBegins],
+              [breakEnds, ends],
+            ]
+          : [[begins, ends]];
+    return Array.from({ length: this.settings.days }, (_, day) => this.#first.plus({ days: day }))
+      .filter(({ weekday }) => !this.settings.restDays.includes(weekday))
+      .flatMap((date) =>
+        parts.map(([from = 0, to = 0]): Span => ({
+          from: this.#onDay(date, from),
+          to: this.#onDay(date, to),
+        })),
+      )
+      .filter(({ from, to }) => to > from);
   }
 
   #onDay(date: DateTime, minuteOfDay: number): number {
-    return this.minuteOf(date.set({ hour: Math.floor(minuteOfDay / 60) % 24, minute: minuteOfDay % 60 }).plus({ days: minuteOfDay >= 1440 ? 1 : 0 }).toMillis());
+    return this.minuteOf(
+      date
+        .set({ hour: Math.floor(minuteOfDay / 60) % 24, minute: minuteOfDay % 60 })
+        .plus({ days: minuteOfDay >= 1440 ? 1 : 0 })
+        .toMillis(),
+    );
   }
 
   #word(minute: number, format: string): string {
     const key = `${minute} ${format}`;
     const known = this.#words.get(key);
     if (known !== undefined) return known;
-    const word = DateTime.fromMillis(this.from_ms + minute * MINUTE_MS, { zone: this.settings.zone }).toFormat(format);
+    const word = DateTime.fromMillis(this.from_ms + minute * MINUTE_MS, {
+      zone: this.settings.zone,
+    }).toFormat(format);
     this.#words.set(key, word);
     return word;
   }

@@ -2,30 +2,75 @@ import type { RowOf } from '@yellow-pane/core/job';
 import type { PlannedStep } from '@yellow-pane/core/scheduling';
 
 type PlannedRow = RowOf<'plannedStep'>;
-export type PlannedFields = Pick<PlannedRow, 'applicationId' | 'template' | 'step' | 'templateVersion' | 'startsAt' | 'endsAt' | 'steps' | 'people' | 'pinned'>;
+export type PlannedFields = Pick<
+  PlannedRow,
+  | 'applicationId'
+  | 'template'
+  | 'step'
+  | 'templateVersion'
+  | 'startsAt'
+  | 'endsAt'
+  | 'steps'
+  | 'people'
+  | 'pinned'
+>;
 
 /** What has to be written so that the rows of a job say what a plan says. */
 export interface PlanChanges {
   readonly put: readonly PlannedFields[];
-  readonly set: readonly { readonly id: string; readonly fields: Pick<PlannedFields, 'startsAt' | 'endsAt' | 'steps' | 'people' | 'pinned'> }[];
+  readonly set: readonly {
+    readonly id: string;
+    readonly fields: Pick<PlannedFields, 'startsAt' | 'endsAt' | 'steps' | 'people' | 'pinned'>;
+  }[];
   readonly gone: readonly string[];
 }
 
 /** The stable key of a planned stretch: that of its first step. */
-export function keyOfRow({ applicationId, template, step, templateVersion }: Pick<PlannedRow, 'applicationId' | 'template' | 'step' | 'templateVersion'>): string {
+export function keyOfRow({
+  applicationId,
+  template,
+  step,
+  templateVersion,
+}: Pick<PlannedRow, 'applicationId' | 'template' | 'step' | 'templateVersion'>): string {
   return `${applicationId}/${template}/${step}/${templateVersion}`;
 }
 
-/** @param plan ids are keys as of `keyOfRow` @param instantOf the instant of a minute of the plan @param partsOf the work steps in a stretch, by key @returns only what differs: keeping a plan twice writes nothing */
-export function planChanges(plan: readonly PlannedStep[], rows: readonly PlannedRow[], { instantOf, partsOf, isPinned }: { readonly instantOf: (minute: number) => string; readonly partsOf: (key: string) => readonly string[]; readonly isPinned: (key: string) => boolean }): PlanChanges {
+/**
+ * @param plan ids are keys as of `keyOfRow`
+ * @param instantOf the instant of a minute of the plan
+ * @param partsOf the work steps in a stretch, by key
+ * @returns only what differs: keeping a plan twice writes nothing
+ */
+export function planChanges(
+  plan: readonly PlannedStep[],
+  rows: readonly PlannedRow[],
+  {
+    instantOf,
+    partsOf,
+    isPinned,
+  }: {
+    readonly instantOf: (minute: number) => string;
+    readonly partsOf: (key: string) => readonly string[];
+    readonly isPinned: (key: string) => boolean;
+  },
+): PlanChanges {
   const known = new Map(rows.map((row) => [keyOfRow(row), row]));
   const put: PlannedFields[] = [];
   const set: PlanChanges['set'][number][] = [];
   for (const { id, start, end, people } of plan) {
-    const fields = { startsAt: instantOf(start), endsAt: instantOf(end), steps: [...partsOf(id)], people: [...people], pinned: isPinned(id) };
+    const fields = {
+      startsAt: instantOf(start),
+      endsAt: instantOf(end),
+      steps: [...partsOf(id)],
+      people: [...people],
+      pinned: isPinned(id),
+    };
     const row = known.get(id);
     known.delete(id);
-    if (row !== undefined) { if (!isSame(row, fields)) set.push({ id: row.id, fields }); continue; }
+    if (row !== undefined) {
+      if (!isSame(row, fields)) set.push({ id: row.id, fields });
+      continue;
+    }
     const [applicationId = '', template = '', step = '', version = '1'] = id.split('/');
     put.push({ applicationId, template, step, templateVersion: Number(version), ...fields });
   }
@@ -33,5 +78,11 @@ export function planChanges(plan: readonly PlannedStep[], rows: readonly Planned
 }
 
 function isSame(row: PlannedRow, fields: PlanChanges['set'][number]['fields']): boolean {
-  return Date.parse(row.startsAt) === Date.parse(fields.startsAt) && Date.parse(row.endsAt) === Date.parse(fields.endsAt) && row.pinned === fields.pinned && row.people.join() === fields.people.join() && row.steps.join() === fields.steps.join();
+  return (
+    Date.parse(row.startsAt) === Date.parse(fields.startsAt) &&
+    Date.parse(row.endsAt) === Date.parse(fields.endsAt) &&
+    row.pinned === fields.pinned &&
+    row.people.join() === fields.people.join() &&
+    row.steps.join() === fields.steps.join()
+  );
 }

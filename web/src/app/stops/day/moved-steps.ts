@@ -1,4 +1,11 @@
-import { type PlanProblem, type PlanWords, type PlannedStep, brokenBy, brokenInWords, whyNotEarlier } from '@yellow-pane/core/scheduling';
+import {
+  type PlanProblem,
+  type PlanWords,
+  type PlannedStep,
+  brokenBy,
+  brokenInWords,
+  whyNotEarlier,
+} from '@yellow-pane/core/scheduling';
 
 const WORTH_SAYING_MIN = 5;
 
@@ -8,13 +15,30 @@ export interface MovedStep {
   readonly says: string;
 }
 
-/** Which steps lie elsewhere in a new plan, each with what would be broken where it was; those that the sun or the air moved first, then by their new start. */
-export function movedSteps(problem: PlanProblem, before: readonly PlannedStep[], after: readonly PlannedStep[], words: PlanWords): readonly MovedStep[] {
+/**
+ * Which steps lie elsewhere in a new plan, each with what would be broken where it was; those that the sun or
+ * the air moved first, then by their new start.
+ */
+export function movedSteps(
+  problem: PlanProblem,
+  before: readonly PlannedStep[],
+  after: readonly PlannedStep[],
+  words: PlanWords,
+): readonly MovedStep[] {
   const was = new Map(before.map((step) => [step.id, step.start]));
-  return after.flatMap((step): readonly (MovedStep & { readonly at: number })[] => {
-    const old = was.get(step.id);
-    if (old === undefined || Math.abs(old - step.start) < WORTH_SAYING_MIN) return [];
-    const held = brokenBy(problem, after, step.id, old)[0] ?? whyNotEarlier(problem, after, step.id)[0];
-    return [{ at: held?.kind === 'not fit' ? -1 : step.start, word: `${problem.steps.find(({ id }) => id === step.id)?.word ?? ''}: ${words.clock(old)} → ${words.clock(step.start)}`, says: held === undefined ? 'something else makes room' : brokenInWords(held, problem, words) }];
-  }).sort((a, b) => a.at - b.at).map(({ word, says }) => ({ word, says }));
+  return after
+    .flatMap((step): readonly (MovedStep & { readonly at: number })[] => {
+      const old = was.get(step.id);
+      if (old === undefined || Math.abs(old - step.start) < WORTH_SAYING_MIN) return [];
+      const held = brokenBy(problem, after, step.id, old)[0] ?? whyNotEarlier(problem, after, step.id)[0];
+      return [
+        {
+          at: held?.kind === 'not fit' ? -1 : step.start,
+          word: `${problem.steps.find(({ id }) => id === step.id)?.word ?? ''}: ${words.clock(old)} → ${words.clock(step.start)}`,
+          says: held === undefined ? 'something else makes room' : brokenInWords(held, problem, words),
+        },
+      ];
+    })
+    .sort((a, b) => a.at - b.at)
+    .map(({ word, says }) => ({ word, says }));
 }

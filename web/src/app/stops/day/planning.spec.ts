@@ -14,9 +14,20 @@ import { Planning } from './planning';
 
 /** A day that is still to come whenever this runs: a cold clear week of late autumn. */
 const FIRST_DAY = '2035-11-26';
-const DEMO = [...DEMO_CHANGES.filter(({ jobId }) => jobId === DEMO_JOB_ID).flatMap(({ change }) => change.ops), ...demoDays(FIRST_DAY).change.ops];
+const DEMO = [
+  ...DEMO_CHANGES.filter(({ jobId }) => jobId === DEMO_JOB_ID).flatMap(({ change }) => change.ops),
+  ...demoDays(FIRST_DAY).change.ops,
+];
 const HOUR_MS = 3_600_000;
-const week = (air_C: number, cloud = 0): readonly WeatherHour[] => Array.from({ length: 7 * 24 }, (_, hour) => ({ instant_ms: Date.parse(`${FIRST_DAY}T00:00:00+01:00`) + hour * HOUR_MS, air_C: air_C + 3 * Math.sin(((hour % 24) - 9) / 3.82), humidity: 0.5, cloud, wind_ms: 1, rain_mm: 0 }));
+const week = (air_C: number, cloud = 0): readonly WeatherHour[] =>
+  Array.from({ length: 7 * 24 }, (_, hour) => ({
+    instant_ms: Date.parse(`${FIRST_DAY}T00:00:00+01:00`) + hour * HOUR_MS,
+    air_C: air_C + 3 * Math.sin(((hour % 24) - 9) / 3.82),
+    humidity: 0.5,
+    cloud,
+    wind_ms: 1,
+    rain_mm: 0,
+  }));
 /** Reckoned once for the same question: the sun of twenty surfaces takes its time. */
 const reckoned = new Map<string, readonly ReadyAnswer[]>();
 const ready = (...question: Parameters<typeof readyAnswers>): Promise<readonly ReadyAnswer[]> => {
@@ -25,32 +36,64 @@ const ready = (...question: Parameters<typeof readyAnswers>): Promise<readonly R
   reckoned.set(key, known);
   return Promise.resolve(known);
 };
-const settle = (): Promise<void> => new Promise((done) => { setTimeout(done, 200); });
+const settle = (): Promise<void> =>
+  new Promise((done) => {
+    setTimeout(done, 200);
+  });
 const open: (() => void)[] = [];
-afterEach(() => { for (const end of open.splice(0)) end(); });
+afterEach(() => {
+  for (const end of open.splice(0)) end();
+});
 
-/** The Day stop of the demo, in such weather, with so many rounds of searching; workers and weather service are stood in for, what they reckon is real. */
+/**
+ * The Day stop of the demo, in such weather, with so many rounds of searching; workers and weather service
+ * are stood in for, what they reckon is real.
+ */
 async function before({ air_C = 8, cloud = 0, rounds = 12 } = {}) {
   const hours = signal(week(air_C, cloud));
   const job = openJob(DEMO, EXAMPLE_FILMS, [
-    Planning, DayGround,
+    Planning,
+    DayGround,
     { provide: Weather, useValue: { hours, begin: () => undefined, onSite: () => undefined } },
-    { provide: DayPool, useValue: {
-      ready,
-      plan: (problem: PlanProblem, { seed }: { seed: number }, onBetter: (plan: unknown) => void) => new Promise((done) => {
-        const search = planDaySteps(problem, { seed, mostRounds: rounds });
-        for (let step = search.next(); ; step = search.next()) { if (step.value.state === 'planned') onBetter(step.value); if (step.done === true) { done(step.value); return; } }
-      }),
-    } },
+    {
+      provide: DayPool,
+      useValue: {
+        ready,
+        plan: (problem: PlanProblem, { seed }: { seed: number }, onBetter: (plan: unknown) => void) =>
+          new Promise((done) => {
+            const search = planDaySteps(problem, { seed, mostRounds: rounds });
+            for (let step = search.next(); ; step = search.next()) {
+              if (step.value.state === 'planned') onBetter(step.value);
+              if (step.done === true) {
+                done(step.value);
+                return;
+              }
+            }
+          }),
+      },
+    },
   ]);
   open.push(job.end);
   const planning = job.get(Planning);
   const page = job.get(ApplicationRef);
-  const heard = async (): Promise<void> => { page.tick(); await settle(); page.tick(); await settle(); };
+  const heard = async (): Promise<void> => {
+    page.tick();
+    await settle();
+    page.tick();
+    await settle();
+  };
   await heard();
-  const idOf = (word: RegExp): string => { const found = planning.whole()?.problem.steps.find((step) => word.test(step.word)); if (found === undefined) throw new Error(String(word)); return found.id; };
+  const idOf = (word: RegExp): string => {
+    const found = planning.whole()?.problem.steps.find((step) => word.test(step.word));
+    if (found === undefined) throw new Error(String(word));
+    return found.id;
+  };
   const at = (id: string) => planning.shown().find((step) => step.id === id);
-  const problem = () => { const whole = planning.whole(); if (whole === undefined) throw new Error('nothing to plan'); return whole.problem; };
+  const problem = () => {
+    const whole = planning.whole();
+    if (whole === undefined) throw new Error('nothing to plan');
+    return whole.problem;
+  };
   return { planning, hours, heard, idOf, at, problem, desk: job.get(JobDesk), reading: job.get(JobReading) };
 }
 
@@ -59,7 +102,16 @@ describe('are the days of the demo planned from what holds?', () => {
     const { planning, problem } = await before();
     await planning.plan();
     expect(planning.none()).toBeUndefined();
-    expect(planning.shown().map(({ id }) => id).sort()).toEqual(problem().steps.map(({ id }) => id).sort());
+    expect(
+      planning
+        .shown()
+        .map(({ id }) => id)
+        .sort(),
+    ).toEqual(
+      problem()
+        .steps.map(({ id }) => id)
+        .sort(),
+    );
     expect(checkPlan(problem(), planning.shown())).toEqual([]);
     expect(planning.figures()?.working).toBeGreaterThanOrEqual(planning.figures()?.least ?? Infinity);
     expect([planning.broken(), planning.unplanned()]).toEqual([[], 0]);
@@ -70,14 +122,17 @@ describe('are the days of the demo planned from what holds?', () => {
     const { fitness, steps } = problem();
     for (const { id, start, end } of planning.shown()) {
       const own = fitness.find((entry) => entry.id === steps.find((step) => step.id === id)?.fitness);
-      if (own !== undefined) expect([id, own.spans.some(({ from, to }) => from <= start && end <= to)]).toEqual([id, true]);
+      if (own !== undefined)
+        expect([id, own.spans.some(({ from, to }) => from <= start && end <= to)]).toEqual([id, true]);
     }
   });
   it('a frost that does not end leaves no plan, and says what would have to give', async () => {
     const { planning } = await before({ air_C: -15 });
     await planning.plan();
     expect(planning.none()).toBeDefined();
-    expect(planning.relief()).toEqual([expect.stringMatching(/^(?:SW\d, )+.*SW\d fit for longer, all of them: /)]);
+    expect(planning.relief()).toEqual([
+      expect.stringMatching(/^(?:SW\d, )+.*SW\d fit for longer, all of them: /),
+    ]);
   });
 });
 
@@ -88,7 +143,9 @@ describe('does a plan stay as it was kept?', () => {
     const shown = [...planning.shown()].sort((a, b) => (a.id < b.id ? -1 : 1));
     planning.keep();
     expect(planning.isProposal()).toBe(false);
-    expect([...planning.shown()].sort((a, b) => (a.id < b.id ? -1 : 1))).toEqual(shown.map(({ id, start, end, people }) => ({ id, start, end, people })));
+    expect([...planning.shown()].sort((a, b) => (a.id < b.id ? -1 : 1))).toEqual(
+      shown.map(({ id, start, end, people }) => ({ id, start, end, people })),
+    );
     const waiting = desk.unsaved();
     planning.keep();
     expect(desk.unsaved()).toBe(waiting);
@@ -112,7 +169,10 @@ describe('does a plan stay as it was kept?', () => {
     await heard();
     expect(checkPlan(problem(), planning.shown())).toEqual([]);
     expect(planning.moved().length).toBeGreaterThan(0);
-    for (const { word, says } of planning.moved()) { expect(word).toMatch(/→/); expect(says.length).toBeGreaterThan(5); }
+    for (const { word, says } of planning.moved()) {
+      expect(word).toMatch(/→/);
+      expect(says.length).toBeGreaterThan(5);
+    }
   });
 });
 
@@ -130,8 +190,16 @@ describe('may a stretch be put elsewhere?', () => {
   it('into the sun it is refused with the minute from which it is fit again', async () => {
     const { planning, problem, at } = await before();
     await planning.plan();
-    const closed = problem().fitness.flatMap(({ id, closed: own }) => own.filter(({ why }) => /sun/i.test(why)).map((span) => ({ fitness: id, ...span })));
-    const found = closed.flatMap((span) => problem().steps.filter(({ fitness }) => fitness === span.fitness).map((step) => ({ step, span }))).find(({ step, span }) => (at(step.id)?.start ?? 0) > span.to);
+    const closed = problem().fitness.flatMap(({ id, closed: own }) =>
+      own.filter(({ why }) => /sun/i.test(why)).map((span) => ({ fitness: id, ...span })),
+    );
+    const found = closed
+      .flatMap((span) =>
+        problem()
+          .steps.filter(({ fitness }) => fitness === span.fitness)
+          .map((step) => ({ step, span })),
+      )
+      .find(({ step, span }) => (at(step.id)?.start ?? 0) > span.to);
     if (found === undefined) throw new Error('no stretch waits for the sun');
     expect(planning.move(found.step.id, Math.floor(found.span.from + 1))).toBe(false);
     expect(planning.refused()).toMatch(/\d\d:\d\d/);
@@ -140,7 +208,9 @@ describe('may a stretch be put elsewhere?', () => {
     const { planning, at, problem } = await before();
     await planning.plan();
     const last = planning.shown().reduce((latest, step) => (step.start > latest.start ? step : latest));
-    const later = [15, 30, 45, 60].map((by) => last.start + by).find((start) => planning.faultAt(last.id, start) === undefined);
+    const later = [15, 30, 45, 60]
+      .map((by) => last.start + by)
+      .find((start) => planning.faultAt(last.id, start) === undefined);
     if (later === undefined) return;
     expect(planning.move(last.id, later)).toBe(true);
     expect([at(last.id)?.start, planning.isPinned(last.id)]).toEqual([later, true]);
@@ -157,7 +227,10 @@ describe('what goes with the days?', () => {
     const { planning } = await before();
     expect(planning.mixes().length).toBeGreaterThan(1);
     expect(planning.kit().usedUp.length).toBeGreaterThan(3);
-    for (const { because, count } of planning.kit().usedUp) { expect(because.length).toBeGreaterThan(0); expect(count).toBeGreaterThan(0); }
+    for (const { because, count } of planning.kit().usedUp) {
+      expect(because.length).toBeGreaterThan(0);
+      expect(count).toBeGreaterThan(0);
+    }
   });
   it('a wait that was ended by hand is written down, and taken back the same way', async () => {
     const { planning, reading } = await before();

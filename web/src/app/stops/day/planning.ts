@@ -1,7 +1,20 @@
 import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import { type DayProblem, type MixLine, dayProblem, kitList, mixSheet } from '@yellow-pane/core/day';
 import type { DaySettings, RowOf } from '@yellow-pane/core/job';
-import { type DayPlan, type NoPlan, type PlannedStep, brokenBy, brokenInWords, checkPlan, crewFor, mayGiveWay, reliefInWords, whyNotEarlier, workingHours, workingMinutes } from '@yellow-pane/core/scheduling';
+import {
+  type DayPlan,
+  type NoPlan,
+  type PlannedStep,
+  brokenBy,
+  brokenInWords,
+  checkPlan,
+  crewFor,
+  mayGiveWay,
+  reliefInWords,
+  whyNotEarlier,
+  workingHours,
+  workingMinutes,
+} from '@yellow-pane/core/scheduling';
 import { Catalogue } from '../../catalogue/catalogue';
 import { Rates } from '../../catalogue/rates';
 import { ReadinessBook } from '../../day/readiness-book';
@@ -20,7 +33,10 @@ export type DayView = 'order' | 'sun' | 'waits' | 'mix' | 'kit' | 'crew';
 const SETTLE_MS = 150;
 const SEARCH = { least_ms: 3000, most_ms: 15_000 } as const;
 
-/** The days of the open job: what is fit when, the steps to be put in order, the plan shown, and what is kept of it. */
+/**
+ * The days of the open job: what is fit when, the steps to be put in order, the plan shown, and what is kept
+ * of it.
+ */
 @Injectable()
 export class Planning {
   readonly #reading = inject(JobReading);
@@ -50,7 +66,14 @@ export class Planning {
   readonly settings = this.#ground.settings;
   readonly clock = this.#ground.clock;
   readonly crew = this.#reading.crew;
-  readonly people = computed(() => this.crew().map((row) => ({ id: row.id, name: row.name, skills: row.skills, hours: this.clock().hoursOf(row) })));
+  readonly people = computed(() =>
+    this.crew().map((row) => ({
+      id: row.id,
+      name: row.name,
+      skills: row.skills,
+      hours: this.clock().hoursOf(row),
+    })),
+  );
   readonly indoor = this.#book.indoor;
   readonly weather = this.#book.weather;
   readonly filmed = this.#ground.filmed;
@@ -58,8 +81,19 @@ export class Planning {
   /** Minute it is, when the plan's days have begun. */
   readonly nowMinute = computed(() => Math.max(0, Math.ceil(this.clock().minuteOf(this.#now()) / 5) * 5));
 
-  readonly #keptPins = computed(() => new Map(this.#reading.plannedSteps().flatMap((row) => (row.pinned ? [[keyOfRow(row), this.clock().minuteOf(Date.parse(row.startsAt))] as const] : []))));
-  readonly pins = computed(() => new Map([...this.#keptPins(), ...this.#ownPins()].filter(([, start]) => start >= 0)));
+  readonly #keptPins = computed(
+    () =>
+      new Map(
+        this.#reading
+          .plannedSteps()
+          .flatMap((row) =>
+            row.pinned ? [[keyOfRow(row), this.clock().minuteOf(Date.parse(row.startsAt))] as const] : [],
+          ),
+      ),
+  );
+  readonly pins = computed(
+    () => new Map([...this.#keptPins(), ...this.#ownPins()].filter(([, start]) => start >= 0)),
+  );
 
   readonly whole = computed<DayProblem | undefined>(() => {
     const ready = this.ready();
@@ -68,20 +102,49 @@ export class Planning {
     const surfaces = this.surfaces();
     const rates = this.#rates.rates();
     return dayProblem({
-      surfaces, people: this.people(), tools: this.settings().tools.map(({ tool, count }) => ({ id: tool, word: tool, count })), air: this.indoor(), primer: this.settings().primer, shrink: this.settings().shrink, ...(rates.length === 0 ? {} : { rates }),
+      surfaces,
+      people: this.people(),
+      tools: this.settings().tools.map(({ tool, count }) => ({ id: tool, word: tool, count })),
+      air: this.indoor(),
+      primer: this.settings().primer,
+      shrink: this.settings().shrink,
+      ...(rates.length === 0 ? {} : { rates }),
       fitness: surfaces.map(({ applicationId }) => {
         const own = ready.get(applicationId);
         const minute = (instant_ms: number): number => Math.max(0, clock.minuteOf(instant_ms));
-        return { id: applicationId, spans: (own?.fit ?? []).map(({ from_ms, to_ms }) => ({ from: minute(from_ms), to: minute(to_ms) })).filter(({ from, to }) => to > from), closed: (own?.closed ?? []).map(({ from_ms, to_ms, says }) => ({ from: minute(from_ms), to: minute(to_ms), why: says })) };
+        return {
+          id: applicationId,
+          spans: (own?.fit ?? [])
+            .map(({ from_ms, to_ms }) => ({ from: minute(from_ms), to: minute(to_ms) }))
+            .filter(({ from, to }) => to > from),
+          closed: (own?.closed ?? []).map(({ from_ms, to_ms, says }) => ({
+            from: minute(from_ms),
+            to: minute(to_ms),
+            why: says,
+          })),
+        };
       }),
-      pins: this.pins(), now: this.nowMinute(), horizon: clock.horizon,
+      pins: this.pins(),
+      now: this.nowMinute(),
+      horizon: clock.horizon,
     });
   });
 
   readonly kept = computed<readonly PlannedStep[]>(() => {
     const works = this.whole()?.works;
     const clock = this.clock();
-    return this.#reading.plannedSteps().flatMap((row) => (works?.has(keyOfRow(row)) === true ? [{ id: keyOfRow(row), start: clock.minuteOf(Date.parse(row.startsAt)), end: clock.minuteOf(Date.parse(row.endsAt)), people: row.people }] : []));
+    return this.#reading.plannedSteps().flatMap((row) =>
+      works?.has(keyOfRow(row)) === true
+        ? [
+            {
+              id: keyOfRow(row),
+              start: clock.minuteOf(Date.parse(row.startsAt)),
+              end: clock.minuteOf(Date.parse(row.endsAt)),
+              people: row.people,
+            },
+          ]
+        : [],
+    );
   });
   readonly isProposal = computed(() => this.#proposal() !== undefined);
   readonly shown = computed<readonly PlannedStep[]>(() => this.#proposal()?.steps ?? this.kept());
@@ -90,26 +153,91 @@ export class Planning {
     const steps = this.shown();
     if (steps.length === 0) return undefined;
     const finish = Math.max(...steps.map(({ end }) => end));
-    return { finish, working: workingMinutes(workingHours(this.people()), finish), least: proposal?.leastWorkingMinutes, steps: steps.length };
+    return {
+      finish,
+      working: workingMinutes(workingHours(this.people()), finish),
+      least: proposal?.leastWorkingMinutes,
+      steps: steps.length,
+    };
   });
   /** Steps of the plan shown that no longer hold. */
-  readonly broken = computed(() => { const whole = this.whole(); return whole === undefined || this.shown().length === 0 ? [] : checkPlan(whole.problem, this.shown()).filter(({ id }) => this.shown().some((step) => step.id === id)); });
+  readonly broken = computed(() => {
+    const whole = this.whole();
+    return whole === undefined || this.shown().length === 0
+      ? []
+      : checkPlan(whole.problem, this.shown()).filter(({ id }) =>
+          this.shown().some((step) => step.id === id),
+        );
+  });
   readonly brokenIds = computed(() => new Set(this.broken().map(({ id }) => id)));
-  readonly picked = computed(() => { const id = this.pickedId(); const work = this.whole()?.works.get(id ?? ''); const at = this.shown().find((step) => step.id === id); return work === undefined ? undefined : { ...work, at }; });
-  readonly whyPicked = computed(() => { const whole = this.whole(); const id = this.picked()?.at?.id; return whole === undefined || id === undefined ? [] : whyNotEarlier(whole.problem, this.shown(), id).map((own) => brokenInWords(own, whole.problem, this.#words())); });
-  readonly relief = computed(() => { const whole = this.whole(); const none = this.none(); return whole === undefined || none === undefined ? [] : none.relief.map((own) => reliefInWords(own, whole.problem, (id) => this.surfaces().find(({ applicationId }) => applicationId === id)?.tag ?? id)); });
+  readonly picked = computed(() => {
+    const id = this.pickedId();
+    const work = this.whole()?.works.get(id ?? '');
+    const at = this.shown().find((step) => step.id === id);
+    return work === undefined ? undefined : { ...work, at };
+  });
+  readonly whyPicked = computed(() => {
+    const whole = this.whole();
+    const id = this.picked()?.at?.id;
+    return whole === undefined || id === undefined
+      ? []
+      : whyNotEarlier(whole.problem, this.shown(), id).map((own) =>
+          brokenInWords(own, whole.problem, this.#words()),
+        );
+  });
+  readonly relief = computed(() => {
+    const whole = this.whole();
+    const none = this.none();
+    return whole === undefined || none === undefined
+      ? []
+      : none.relief.map((own) =>
+          reliefInWords(
+            own,
+            whole.problem,
+            (id) => this.surfaces().find(({ applicationId }) => applicationId === id)?.tag ?? id,
+          ),
+        );
+  });
   readonly unplanned = computed(() => (this.whole()?.problem.steps.length ?? 0) - this.shown().length);
 
-  readonly mixes = computed<readonly MixLine[]>(() => mixSheet({ surfaces: this.surfaces(), slip: this.settings().slip, primer: this.settings().primer, air_C: this.warmest(), units: this.#device.units(), ...(this.#rates.rates().length === 0 ? {} : { rates: this.#rates.rates() }) }));
-  readonly kit = computed(() => kitList(this.surfaces(), [...(this.whole()?.works.values() ?? [])].flatMap(({ parts }) => parts)));
-  readonly warmest = computed(() => Math.max(this.indoor().air_C, ...this.weather.hours().filter(({ instant_ms }) => instant_ms >= this.clock().from_ms && instant_ms < this.clock().to_ms).map(({ air_C }) => air_C)));
+  readonly mixes = computed<readonly MixLine[]>(() =>
+    mixSheet({
+      surfaces: this.surfaces(),
+      slip: this.settings().slip,
+      primer: this.settings().primer,
+      air_C: this.warmest(),
+      units: this.#device.units(),
+      ...(this.#rates.rates().length === 0 ? {} : { rates: this.#rates.rates() }),
+    }),
+  );
+  readonly kit = computed(() =>
+    kitList(
+      this.surfaces(),
+      [...(this.whole()?.works.values() ?? [])].flatMap(({ parts }) => parts),
+    ),
+  );
+  readonly warmest = computed(() =>
+    Math.max(
+      this.indoor().air_C,
+      ...this.weather
+        .hours()
+        .filter(({ instant_ms }) => instant_ms >= this.clock().from_ms && instant_ms < this.clock().to_ms)
+        .map(({ air_C }) => air_C),
+    ),
+  );
 
   constructor() {
     this.weather.begin();
-    const ticking = setInterval(() => { this.#now.set(Date.now()); }, 60_000);
+    const ticking = setInterval(() => {
+      this.#now.set(Date.now());
+    }, 60_000);
     let timer: ReturnType<typeof setTimeout> | undefined;
     let turn = 0;
-    inject(DestroyRef).onDestroy(() => { clearInterval(ticking); clearTimeout(timer); this.#running?.abort(); });
+    inject(DestroyRef).onDestroy(() => {
+      clearInterval(ticking);
+      clearTimeout(timer);
+      this.#running?.abort();
+    });
     effect(() => {
       const [surfaces, clock] = [this.filmed(), this.clock()];
       this.weather.hours();
@@ -119,7 +247,9 @@ export class Planning {
       clearTimeout(timer);
       turn += 1;
       const own = turn;
-      timer = setTimeout(() => { void this.#ask(surfaces, clock, () => own === turn); }, SETTLE_MS);
+      timer = setTimeout(() => {
+        void this.#ask(surfaces, clock, () => own === turn);
+      }, SETTLE_MS);
     });
   }
 
@@ -131,7 +261,10 @@ export class Planning {
     if (!isFirst && untracked(this.shown).length > 0 && untracked(this.broken).length > 0) await this.plan();
   }
 
-  /** Looks for a plan, each time in another way; one that still holds stays unless a shorter one is found, and what moved is said with its reason. */
+  /**
+   * Looks for a plan, each time in another way; one that still holds stays unless a shorter one is found, and
+   * what moved is said with its reason.
+   */
   async plan(): Promise<void> {
     const whole = this.whole();
     if (whole === undefined || whole.problem.steps.length === 0) return;
@@ -145,11 +278,32 @@ export class Planning {
     this.letGo();
     this.progress.set(0);
     try {
-      const found = await this.#pool.plan(whole.problem, { ...SEARCH, seed: this.#seed }, (plan) => { if (!running.signal.aborted && isBetter(plan)) this.#proposal.set(plan); }, { signal: running.signal, onProgress: (share) => { this.progress.set(share); } });
-      if (found.state === 'none') { this.none.set(found); return; }
-      if (!isBetter(found)) { this.#propose(before, found.leastWorkingMinutes); this.moved.set([]); return; }
+      const found = await this.#pool.plan(
+        whole.problem,
+        { ...SEARCH, seed: this.#seed },
+        (plan) => {
+          if (!running.signal.aborted && isBetter(plan)) this.#proposal.set(plan);
+        },
+        {
+          signal: running.signal,
+          onProgress: (share) => {
+            this.progress.set(share);
+          },
+        },
+      );
+      if (found.state === 'none') {
+        this.none.set(found);
+        return;
+      }
+      if (!isBetter(found)) {
+        this.#propose(before, found.leastWorkingMinutes);
+        this.moved.set([]);
+        return;
+      }
       this.#proposal.set(found);
-      this.moved.set(before.length === 0 ? [] : movedSteps(whole.problem, before, found.steps, this.#words()));
+      this.moved.set(
+        before.length === 0 ? [] : movedSteps(whole.problem, before, found.steps, this.#words()),
+      );
     } catch (error) {
       if (!running.signal.aborted) throw error;
     } finally {
@@ -162,29 +316,42 @@ export class Planning {
     this.progress.set(undefined);
   }
 
-  /** Puts a step there if nothing speaks against it; else says what does and leaves it. @returns whether it moved */
+  /**
+   * Puts a step there if nothing speaks against it; else says what does and leaves it.
+   * @returns whether it moved
+   */
   move(id: string, start: number): boolean {
     const whole = this.whole();
     if (whole === undefined) return false;
     const plan = this.shown();
     const own = plan.find((step) => step.id === id);
     const word = whole.problem.steps.find((step) => step.id === id)?.word ?? '';
-    const unpinned = { ...whole.problem, steps: whole.problem.steps.map((step) => (step.id === id ? { ...step, pinned: null } : step)) };
+    const unpinned = {
+      ...whole.problem,
+      steps: whole.problem.steps.map((step) => (step.id === id ? { ...step, pinned: null } : step)),
+    };
     const broken = brokenBy(unpinned, plan, id, start);
     const people = crewFor(whole.problem, plan, id, start);
     if (own === undefined || broken.length > 0 || people === undefined) {
-      this.refused.set(`${word} cannot start ${this.clock().clock(start)}: ${broken.map((one) => brokenInWords(one, whole.problem, this.#words())).join('; ') || 'nobody is free'}.`);
+      this.refused.set(
+        `${word} cannot start ${this.clock().clock(start)}: ${broken.map((one) => brokenInWords(one, whole.problem, this.#words())).join('; ') || 'nobody is free'}.`,
+      );
       this.wish.set(own !== undefined && broken.every(mayGiveWay) ? { id, start } : undefined);
       return false;
     }
     this.letGo();
-    const steps = plan.map((step) => (step.id === id ? { ...step, start, end: start + own.end - own.start, people } : step));
+    const steps = plan.map((step) =>
+      step.id === id ? { ...step, start, end: start + own.end - own.start, people } : step,
+    );
     this.#ownPins.update((pins) => new Map([...pins, [id, start]]));
     this.#propose(steps);
     return true;
   }
 
-  /** Pins the step where it was wanted and plans the others round it. When that cannot be, or the search was stopped before there was a plan, the pin comes out again. */
+  /**
+   * Pins the step where it was wanted and plans the others round it. When that cannot be, or the search was
+   * stopped before there was a plan, the pin comes out again.
+   */
   async planRound(): Promise<void> {
     const wish = this.wish();
     if (wish === undefined) return;
@@ -204,7 +371,10 @@ export class Planning {
   faultAt(id: string, start: number): string | undefined {
     const whole = this.whole();
     if (whole === undefined) return undefined;
-    const unpinned = { ...whole.problem, steps: whole.problem.steps.map((step) => (step.id === id ? { ...step, pinned: null } : step)) };
+    const unpinned = {
+      ...whole.problem,
+      steps: whole.problem.steps.map((step) => (step.id === id ? { ...step, pinned: null } : step)),
+    };
     const [first] = brokenBy(unpinned, this.shown(), id, start);
     return first === undefined ? undefined : brokenInWords(first, whole.problem, this.#words());
   }
@@ -216,20 +386,47 @@ export class Planning {
   togglePin(id: string): void {
     const at = this.shown().find((step) => step.id === id);
     if (at === undefined) return;
-    this.#ownPins.update((pins) => { const next = new Map(pins); next.set(id, this.pins().has(id) ? -1 : at.start); return next; });
+    this.#ownPins.update((pins) => {
+      const next = new Map(pins);
+      next.set(id, this.pins().has(id) ? -1 : at.start);
+      return next;
+    });
     this.#propose(this.shown());
   }
 
-  #propose(steps: readonly PlannedStep[], leastWorkingMinutes = this.#proposal()?.leastWorkingMinutes ?? 0): void {
+  #propose(
+    steps: readonly PlannedStep[],
+    leastWorkingMinutes = this.#proposal()?.leastWorkingMinutes ?? 0,
+  ): void {
     const finish = Math.max(...steps.map(({ end }) => end));
-    this.#proposal.set({ state: 'planned', steps, finish, workingMinutes: workingMinutes(workingHours(this.people()), finish), leastWorkingMinutes, rounds: 0 });
+    this.#proposal.set({
+      state: 'planned',
+      steps,
+      finish,
+      workingMinutes: workingMinutes(workingHours(this.people()), finish),
+      leastWorkingMinutes,
+      rounds: 0,
+    });
   }
 
   /** Keeps the plan shown with the job: one row a step, by its stable key. */
   keep(): void {
-    const { put, set, gone } = planChanges(this.shown(), this.#reading.plannedSteps(), { instantOf: (minute) => this.clock().instantOf(minute), partsOf: (key) => this.whole()?.works.get(key)?.parts.map(({ step }) => step) ?? [], isPinned: (key) => this.isPinned(key) });
-    const settings = this.#reading.daySettings().length === 0 ? [this.#desk.put('daySettings', this.settings())] : [];
-    this.#desk.do('plan of the days kept', [...settings, ...gone.map((id) => this.#desk.remove('plannedStep', id)), ...put.map((fields) => this.#desk.put('plannedStep', fields)), ...set.map(({ id, fields }) => this.#desk.set('plannedStep', id, fields))]);
+    const { put, set, gone } = planChanges(this.shown(), this.#reading.plannedSteps(), {
+      instantOf: (minute) => this.clock().instantOf(minute),
+      partsOf: (key) =>
+        this.whole()
+          ?.works.get(key)
+          ?.parts.map(({ step }) => step) ?? [],
+      isPinned: (key) => this.isPinned(key),
+    });
+    const settings =
+      this.#reading.daySettings().length === 0 ? [this.#desk.put('daySettings', this.settings())] : [];
+    this.#desk.do('plan of the days kept', [
+      ...settings,
+      ...gone.map((id) => this.#desk.remove('plannedStep', id)),
+      ...put.map((fields) => this.#desk.put('plannedStep', fields)),
+      ...set.map(({ id, fields }) => this.#desk.set('plannedStep', id, fields)),
+    ]);
     this.#proposal.set(undefined);
     this.#ownPins.set(new Map());
   }
@@ -243,14 +440,30 @@ export class Planning {
 
   set(fields: Partial<DaySettings>, label: string): void {
     const [row] = this.#reading.daySettings();
-    this.#desk.do(label, [row === undefined ? this.#desk.put('daySettings', { ...this.settings(), ...fields }) : this.#desk.set('daySettings', row.id, fields)]);
+    this.#desk.do(label, [
+      row === undefined
+        ? this.#desk.put('daySettings', { ...this.settings(), ...fields })
+        : this.#desk.set('daySettings', row.id, fields),
+    ]);
   }
 
   /** A wait that a person has ended: dry to the touch. */
   confirmWait(applicationId: string, step: string): void {
     const kept = this.#reading.workOf(applicationId).find((row) => row.step === `wait:${step}`);
     const at = new Date().toISOString();
-    this.#desk.do('dry to the touch', [kept === undefined ? this.#desk.put('workRecord', { applicationId, template: 'wait', step: `wait:${step}`, templateVersion: 1, startedAt: null, doneAt: at, note: '' }) : this.#desk.set('workRecord', kept.id, { doneAt: kept.doneAt === null ? at : null })]);
+    this.#desk.do('dry to the touch', [
+      kept === undefined
+        ? this.#desk.put('workRecord', {
+            applicationId,
+            template: 'wait',
+            step: `wait:${step}`,
+            templateVersion: 1,
+            startedAt: null,
+            doneAt: at,
+            note: '',
+          })
+        : this.#desk.set('workRecord', kept.id, { doneAt: kept.doneAt === null ? at : null }),
+    ]);
   }
 
   #words(): { readonly clock: (minute: number) => string } {

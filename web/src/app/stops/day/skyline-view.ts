@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, type ElementRef, computed, inject, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  type ElementRef,
+  computed,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { skylineOf, sunTrack } from '@yellow-pane/core/climate';
 import type { HorizonPoint, RowOf } from '@yellow-pane/core/job';
 import { JobDesk } from '../../job/job-desk';
@@ -7,7 +15,10 @@ import { SurfaceRowsReader } from '../../job/surface-rows';
 import { Selection } from '../../shell/selection';
 import { Planning } from './planning';
 
-/** In units of the drawing; on a phone it is as high but narrower, so that a corner is large enough for a finger. */
+/**
+ * In units of the drawing; on a phone it is as high but narrower, so that a corner is large enough for a
+ * finger.
+ */
 const WIDE = 1000;
 const WIDE_ON_PHONE = 480;
 const PHONE = '(max-width: 700px)';
@@ -24,36 +35,128 @@ interface Corner extends HorizonPoint {
   readonly y: number;
 }
 
-/** What stands far off in the sun's way, as one stands before the surface with one's back to it: the day's sun crosses the drawing, the skyline is drawn into it by hand or sighted figure by figure. */
+/**
+ * What stands far off in the sun's way, as one stands before the surface with one's back to it: the day's sun
+ * crosses the drawing, the skyline is drawn into it by hand or sighted figure by figure.
+ */
 @Component({
   selector: 'yp-skyline-view',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (place(); as at) {
       <h3 class="text-lg font-bold mt-5">Skyline</h3>
-      <p class="max-w-3xl">Stand before the glass, back to it. Tap where a roof, tree or ridge has a corner; drag it, or type what compass and level say. It counts for everything at {{ at.name }}.</p>
-      <svg #field class="w-full mt-2 bg-paper border border-line touch-none cursor-crosshair select-none" [attr.viewBox]="'0 0 ' + wide + ' 260'" role="group" aria-label="Skyline to draw" (pointerdown)="add($event)" (pointermove)="drag($event)" (pointerup)="drop()" (pointercancel)="drop()">
-        @for (line of levels(); track line.word) { <line x1="0" [attr.x2]="wide" [attr.y1]="line.y" [attr.y2]="line.y" class="stroke-line-strong" stroke-dasharray="2 5" /><text x="4" [attr.y]="line.y - 4" font-size="15" class="fill-faint figure">{{ line.word }}</text> }
+      <p class="max-w-3xl">
+        Stand before the glass, back to it. Tap where a roof, tree or ridge has a corner; drag it, or type
+        what compass and level say. It counts for everything at {{ at.name }}.
+      </p>
+      <svg
+        #field
+        class="w-full mt-2 bg-paper border border-line touch-none cursor-crosshair select-none"
+        [attr.viewBox]="'0 0 ' + wide + ' 260'"
+        role="group"
+        aria-label="Skyline to draw"
+        (pointerdown)="add($event)"
+        (pointermove)="drag($event)"
+        (pointerup)="drop()"
+        (pointercancel)="drop()"
+      >
+        @for (line of levels(); track line.word) {
+          <line
+            x1="0"
+            [attr.x2]="wide"
+            [attr.y1]="line.y"
+            [attr.y2]="line.y"
+            class="stroke-line-strong"
+            stroke-dasharray="2 5"
+          />
+          <text x="4" [attr.y]="line.y - 4" font-size="15" class="fill-faint figure">{{ line.word }}</text>
+        }
         <path [attr.d]="sun().path" class="stroke-faint fill-none" stroke-width="2" />
-        @for (part of sun().lit; track $index) { <path [attr.d]="part" class="stroke-ink fill-none" stroke-width="11" stroke-linecap="round" /><path [attr.d]="part" class="stroke-now fill-none" stroke-width="8" stroke-linecap="round" /> }
-        @for (hour of sun().hours; track hour.word) { <circle [attr.cx]="hour.x" [attr.cy]="hour.y" r="4" class="fill-ink" /><text [attr.x]="hour.x" [attr.y]="hour.y - 11" font-size="16" text-anchor="middle" class="fill-ink figure">{{ hour.word }}</text> }
+        @for (part of sun().lit; track $index) {
+          <path [attr.d]="part" class="stroke-ink fill-none" stroke-width="11" stroke-linecap="round" />
+          <path [attr.d]="part" class="stroke-now fill-none" stroke-width="8" stroke-linecap="round" />
+        }
+        @for (hour of sun().hours; track hour.word) {
+          <circle [attr.cx]="hour.x" [attr.cy]="hour.y" r="4" class="fill-ink" />
+          <text
+            [attr.x]="hour.x"
+            [attr.y]="hour.y - 11"
+            font-size="16"
+            text-anchor="middle"
+            class="fill-ink figure"
+          >
+            {{ hour.word }}
+          </text>
+        }
         <path [attr.d]="ground()" class="fill-film/35 stroke-film" stroke-width="3" />
         @for (corner of corners(); track corner.bearing_deg) {
-          <g role="slider" tabindex="0" class="cursor-move" aria-valuemin="-10" aria-valuemax="90" [attr.aria-valuenow]="corner.elevation_deg" [attr.aria-label]="'Corner at ' + corner.bearing_deg + '°'" [attr.aria-valuetext]="corner.elevation_deg + '° high'" (pointerdown)="take($event, corner.bearing_deg)" (focus)="picked.set(corner.bearing_deg)" (keydown)="key($event, corner)">
-            <circle [attr.cx]="corner.x" [attr.cy]="corner.y" r="30" fill="transparent" /><circle [attr.cx]="corner.x" [attr.cy]="corner.y" r="9" [attr.class]="corner.bearing_deg === picked() ? 'fill-ink stroke-paper' : 'fill-paper stroke-ink'" stroke-width="3" />
+          <g
+            role="slider"
+            tabindex="0"
+            class="cursor-move"
+            aria-valuemin="-10"
+            aria-valuemax="90"
+            [attr.aria-valuenow]="corner.elevation_deg"
+            [attr.aria-label]="'Corner at ' + corner.bearing_deg + '°'"
+            [attr.aria-valuetext]="corner.elevation_deg + '° high'"
+            (pointerdown)="take($event, corner.bearing_deg)"
+            (focus)="picked.set(corner.bearing_deg)"
+            (keydown)="key($event, corner)"
+          >
+            <circle [attr.cx]="corner.x" [attr.cy]="corner.y" r="30" fill="transparent" />
+            <circle
+              [attr.cx]="corner.x"
+              [attr.cy]="corner.y"
+              r="9"
+              [attr.class]="
+                corner.bearing_deg === picked() ? 'fill-ink stroke-paper' : 'fill-paper stroke-ink'
+              "
+              stroke-width="3"
+            />
           </g>
         }
-        @for (wind of winds(); track wind.word) { <text [attr.x]="wind.x" y="250" font-size="17" text-anchor="middle" class="fill-ink font-semibold">{{ wind.word }}</text> }
-        <line [attr.x1]="wide / 2" [attr.x2]="wide / 2" y1="230" y2="238" class="stroke-ink" stroke-width="3" />
+        @for (wind of winds(); track wind.word) {
+          <text [attr.x]="wind.x" y="250" font-size="17" text-anchor="middle" class="fill-ink font-semibold">
+            {{ wind.word }}
+          </text>
+        }
+        <line
+          [attr.x1]="wide / 2"
+          [attr.x2]="wide / 2"
+          y1="230"
+          y2="238"
+          class="stroke-ink"
+          stroke-width="3"
+        />
       </svg>
       @if (pickedCorner(); as corner) {
         <div class="flex flex-wrap gap-3 items-end mt-2">
-          <label><span class="block text-sm text-faint">Bearing, °</span><input class="field figure w-28" inputmode="decimal" autocomplete="off" maxlength="7" [value]="corner.bearing_deg" (change)="type('bearing_deg', $any($event.target).value)" /></label>
-          <label><span class="block text-sm text-faint">Height over level, °</span><input class="field figure w-28" inputmode="decimal" autocomplete="off" maxlength="6" [value]="corner.elevation_deg" (change)="type('elevation_deg', $any($event.target).value)" /></label>
+          <label
+            ><span class="block text-sm text-faint">Bearing, °</span
+            ><input
+              class="field figure w-28"
+              inputmode="decimal"
+              autocomplete="off"
+              maxlength="7"
+              [value]="corner.bearing_deg"
+              (change)="type('bearing_deg', $any($event.target).value)"
+          /></label>
+          <label
+            ><span class="block text-sm text-faint">Height over level, °</span
+            ><input
+              class="field figure w-28"
+              inputmode="decimal"
+              autocomplete="off"
+              maxlength="6"
+              [value]="corner.elevation_deg"
+              (change)="type('elevation_deg', $any($event.target).value)"
+          /></label>
           <button type="button" class="act act-small" (click)="remove()">Take this corner out</button>
         </div>
       }
-      @if (fault(); as text) { <p class="text-stop font-semibold mt-1" role="alert">{{ text }}</p> }
+      @if (fault(); as text) {
+        <p class="text-stop font-semibold mt-1" role="alert">{{ text }}</p>
+      }
     }
   `,
   host: { class: 'block' },
@@ -72,39 +175,115 @@ export class SkylineView {
   #isDragging = false;
   protected readonly wide = matchMedia(PHONE).matches ? WIDE_ON_PHONE : WIDE;
 
-  readonly #chain = computed(() => { const surface = this.#selection.surface(); return surface === undefined || this.#reading.places().length === 0 ? [] : this.#rows.chainOf(surface); });
+  readonly #chain = computed(() => {
+    const surface = this.#selection.surface();
+    return surface === undefined || this.#reading.places().length === 0 ? [] : this.#rows.chainOf(surface);
+  });
   /** The place whose skyline counts: the nearest that has one, else the one the surface hangs in. */
-  protected readonly place = computed<RowOf<'place'> | undefined>(() => this.#chain().find(({ horizon }) => horizon.length > 0) ?? this.#chain()[0]);
-  readonly #bearing = computed(() => this.#chain().find(({ bearing_deg }) => bearing_deg !== null)?.bearing_deg ?? 180);
+  protected readonly place = computed<RowOf<'place'> | undefined>(
+    () => this.#chain().find(({ horizon }) => horizon.length > 0) ?? this.#chain()[0],
+  );
+  readonly #bearing = computed(
+    () => this.#chain().find(({ bearing_deg }) => bearing_deg !== null)?.bearing_deg ?? 180,
+  );
   readonly #points = computed(() => this.#held() ?? this.place()?.horizon ?? []);
-  protected readonly corners = computed<readonly Corner[]>(() => this.#points().map((point) => ({ ...point, x: this.#x(point.bearing_deg), y: this.#y(point.elevation_deg) })).filter(({ x }) => x >= 0 && x <= this.wide));
-  protected readonly pickedCorner = computed(() => this.#points().find(({ bearing_deg }) => bearing_deg === this.picked()));
+  protected readonly corners = computed<readonly Corner[]>(() =>
+    this.#points()
+      .map((point) => ({ ...point, x: this.#x(point.bearing_deg), y: this.#y(point.elevation_deg) }))
+      .filter(({ x }) => x >= 0 && x <= this.wide),
+  );
+  protected readonly pickedCorner = computed(() =>
+    this.#points().find(({ bearing_deg }) => bearing_deg === this.picked()),
+  );
 
   readonly #day = computed(() => {
-    const at = this.#chain().find(({ latitude_deg, longitude_deg }) => latitude_deg !== null && longitude_deg !== null);
+    const at = this.#chain().find(
+      ({ latitude_deg, longitude_deg }) => latitude_deg !== null && longitude_deg !== null,
+    );
     if (at?.latitude_deg == null || at.longitude_deg === null) return [];
     const clock = this.#planning.clock();
     const starts = clock.dayStarts;
     const [from, to] = [starts[this.#planning.day()] ?? 0, starts[this.#planning.day() + 1] ?? 1440];
-    const track = sunTrack({ latitude_deg: at.latitude_deg, longitude_deg: at.longitude_deg, altitude_m: at.altitude_m ?? 0 }, clock.from_ms + from * 60_000, clock.from_ms + to * 60_000);
-    return Array.from({ length: Math.floor((to - from) / EVERY_MIN) }, (_, step) => { const minute = from + step * EVERY_MIN; return { minute: minute - from, word: clock.hour(minute), ...track.at(clock.from_ms + minute * 60_000) }; }).filter(({ altitude_deg }) => altitude_deg > 0);
+    const track = sunTrack(
+      { latitude_deg: at.latitude_deg, longitude_deg: at.longitude_deg, altitude_m: at.altitude_m ?? 0 },
+      clock.from_ms + from * 60_000,
+      clock.from_ms + to * 60_000,
+    );
+    return Array.from({ length: Math.floor((to - from) / EVERY_MIN) }, (_, step) => {
+      const minute = from + step * EVERY_MIN;
+      return {
+        minute: minute - from,
+        word: clock.hour(minute),
+        ...track.at(clock.from_ms + minute * 60_000),
+      };
+    }).filter(({ altitude_deg }) => altitude_deg > 0);
   });
   /** Chosen so that the day's sun and the skyline stay in the drawing. */
-  readonly #top = computed(() => Math.min(90, Math.ceil((Math.max(LEAST_TOP_DEG, ...this.#day().map(({ altitude_deg }) => altitude_deg + 8), ...(this.place()?.horizon ?? []).map(({ elevation_deg }) => elevation_deg + 8))) / 10) * 10));
-  protected readonly levels = computed(() => Array.from({ length: this.#top() / 10 }, (_, index) => ({ y: this.#y(index * 10), word: `${index * 10}°` })));
-  protected readonly winds = computed(() => WINDS.map((word, index) => ({ word, x: this.#x(index * 45) })).filter(({ x }) => x > 10 && x < this.wide - 10));
+  readonly #top = computed(() =>
+    Math.min(
+      90,
+      Math.ceil(
+        Math.max(
+          LEAST_TOP_DEG,
+          ...this.#day().map(({ altitude_deg }) => altitude_deg + 8),
+          ...(this.place()?.horizon ?? []).map(({ elevation_deg }) => elevation_deg + 8),
+        ) / 10,
+      ) * 10,
+    ),
+  );
+  protected readonly levels = computed(() =>
+    Array.from({ length: this.#top() / 10 }, (_, index) => ({
+      y: this.#y(index * 10),
+      word: `${index * 10}°`,
+    })),
+  );
+  protected readonly winds = computed(() =>
+    WINDS.map((word, index) => ({ word, x: this.#x(index * 45) })).filter(
+      ({ x }) => x > 10 && x < this.wide - 10,
+    ),
+  );
   protected readonly sun = computed(() => {
     const skyline = skylineOf(this.#points());
-    const on = this.#day().map((moment) => ({ ...moment, x: this.#x(moment.azimuth_deg), y: this.#y(moment.altitude_deg), isLit: Math.abs(turn(moment.azimuth_deg - this.#bearing())) < 90 && moment.altitude_deg > skyline.at(moment.azimuth_deg) })).filter(({ x }) => x >= -40 && x <= this.wide + 40);
+    const on = this.#day()
+      .map((moment) => ({
+        ...moment,
+        x: this.#x(moment.azimuth_deg),
+        y: this.#y(moment.altitude_deg),
+        isLit:
+          Math.abs(turn(moment.azimuth_deg - this.#bearing())) < 90 &&
+          moment.altitude_deg > skyline.at(moment.azimuth_deg),
+      }))
+      .filter(({ x }) => x >= -40 && x <= this.wide + 40);
     const lit: string[] = [];
-    on.forEach(({ x, y, isLit }, index) => { if (isLit) { const last = lit.length - 1; if (on[index - 1]?.isLit === true && last >= 0) lit[last] = `${lit[last] ?? ''}L${x} ${y}`; else lit.push(`M${x} ${y}`); } });
-    return { path: on.map(({ x, y }, index) => `${index === 0 ? 'M' : 'L'}${x} ${y}`).join(''), lit, hours: on.filter(({ minute }) => minute % 60 === 0).map(({ x, y, word }) => ({ x, y, word: word.slice(0, 2) })) };
+    on.forEach(({ x, y, isLit }, index) => {
+      if (isLit) {
+        const last = lit.length - 1;
+        if (on[index - 1]?.isLit === true && last >= 0) lit[last] = `${lit[last] ?? ''}L${x} ${y}`;
+        else lit.push(`M${x} ${y}`);
+      }
+    });
+    return {
+      path: on.map(({ x, y }, index) => `${index === 0 ? 'M' : 'L'}${x} ${y}`).join(''),
+      lit,
+      hours: on
+        .filter(({ minute }) => minute % 60 === 0)
+        .map(({ x, y, word }) => ({ x, y, word: word.slice(0, 2) })),
+    };
   });
   protected readonly ground = computed(() => {
     if (this.#points().length === 0) return '';
     const skyline = skylineOf(this.#points());
-    const over = Array.from({ length: 2 * ASIDE_DEG + 1 }, (_, index) => (this.#bearing() - ASIDE_DEG + index + 360) % 360);
-    const exact = [...over.map((bearing, index) => ({ x: (this.wide * index) / (2 * ASIDE_DEG), y: this.#y(skyline.at(bearing)) })), ...this.corners()].sort((a, b) => a.x - b.x);
+    const over = Array.from(
+      { length: 2 * ASIDE_DEG + 1 },
+      (_, index) => (this.#bearing() - ASIDE_DEG + index + 360) % 360,
+    );
+    const exact = [
+      ...over.map((bearing, index) => ({
+        x: (this.wide * index) / (2 * ASIDE_DEG),
+        y: this.#y(skyline.at(bearing)),
+      })),
+      ...this.corners(),
+    ].sort((a, b) => a.x - b.x);
     return `M0 ${BASE}${exact.map(({ x, y }) => `L${x} ${Math.min(BASE, y)}`).join('')}L${this.wide} ${BASE}z`;
   });
 
@@ -133,12 +312,20 @@ export class SkylineView {
   }
 
   protected key(event: KeyboardEvent, corner: HorizonPoint): void {
-    const [aside = 0, up = 0] = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[event.key] ?? [];
-    if (event.key === 'Delete' || event.key === 'Backspace') { event.preventDefault(); this.remove(); return; }
+    const [aside = 0, up = 0] =
+      { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[event.key] ?? [];
+    if (event.key === 'Delete' || event.key === 'Backspace') {
+      event.preventDefault();
+      this.remove();
+      return;
+    }
     if (aside === 0 && up === 0) return;
     event.preventDefault();
     this.#held.set(this.#points());
-    this.#move(corner.bearing_deg, { bearing_deg: (corner.bearing_deg + aside + 360) % 360, elevation_deg: Math.max(-10, Math.min(90, corner.elevation_deg + up)) });
+    this.#move(corner.bearing_deg, {
+      bearing_deg: (corner.bearing_deg + aside + 360) % 360,
+      elevation_deg: Math.max(-10, Math.min(90, corner.elevation_deg + up)),
+    });
     this.#keep();
   }
 
@@ -146,8 +333,12 @@ export class SkylineView {
     const corner = this.pickedCorner();
     if (corner === undefined) return;
     const value = Number(text.trim().replace(',', '.'));
-    const [least, most, word] = field === 'bearing_deg' ? [0, 359.9, 'Bearing'] : [-10, 90, 'Height over level'];
-    if (text.trim() === '' || !(value >= least && value <= most)) { this.fault.set(`${word}: expected ${least} to ${most} degrees, got ${text === '' ? 'nothing' : text}.`); return; }
+    const [least, most, word] =
+      field === 'bearing_deg' ? [0, 359.9, 'Bearing'] : [-10, 90, 'Height over level'];
+    if (text.trim() === '' || !(value >= least && value <= most)) {
+      this.fault.set(`${word}: expected ${least} to ${most} degrees, got ${text === '' ? 'nothing' : text}.`);
+      return;
+    }
     this.#held.set(this.#points());
     this.#move(corner.bearing_deg, { ...corner, [field]: value });
     this.#keep();
@@ -166,7 +357,8 @@ export class SkylineView {
   }
 
   #move(from: number | undefined, to: HorizonPoint): void {
-    if (to.bearing_deg !== from && this.#points().some(({ bearing_deg }) => bearing_deg === to.bearing_deg)) return;
+    if (to.bearing_deg !== from && this.#points().some(({ bearing_deg }) => bearing_deg === to.bearing_deg))
+      return;
     this.#change(this.#points().map((point) => (point.bearing_deg === from ? to : point)));
     this.picked.set(to.bearing_deg);
   }
@@ -179,15 +371,22 @@ export class SkylineView {
   #keep(): void {
     const [place, horizon] = [this.place(), this.#held()];
     this.#held.set(undefined);
-    if (place !== undefined && horizon !== undefined) this.#desk.do(`${place.name}: skyline`, [this.#desk.set('place', place.id, { horizon })]);
+    if (place !== undefined && horizon !== undefined)
+      this.#desk.do(`${place.name}: skyline`, [this.#desk.set('place', place.id, { horizon })]);
   }
 
   #under({ clientX, clientY }: PointerEvent): HorizonPoint | undefined {
     const box = this.field()?.nativeElement.getBoundingClientRect();
     if (box === undefined || box.width === 0) return undefined;
-    const [x, y] = [((clientX - box.left) * this.wide) / box.width, ((clientY - box.top) * HIGH) / box.height];
+    const [x, y] = [
+      ((clientX - box.left) * this.wide) / box.width,
+      ((clientY - box.top) * HIGH) / box.height,
+    ];
     const bearing = Math.round(this.#bearing() + (x / this.wide - 0.5) * 2 * ASIDE_DEG);
-    return { bearing_deg: (bearing + 720) % 360, elevation_deg: Math.max(-10, Math.min(90, Math.round(((BASE - y) / BASE) * this.#top() * 2) / 2)) };
+    return {
+      bearing_deg: (bearing + 720) % 360,
+      elevation_deg: Math.max(-10, Math.min(90, Math.round(((BASE - y) / BASE) * this.#top() * 2) / 2)),
+    };
   }
 
   #x(bearing_deg: number): number {

@@ -38,7 +38,14 @@ export class WarmingUp {
   /** Coldest forecast of the night before the first day. */
   readonly coldest_C = computed(() => {
     const from_ms = this.#planning.clock().from_ms;
-    const night = this.#planning.weather.hours().filter(({ instant_ms }) => instant_ms >= from_ms - (NIGHT_MIN / 2) * 60_000 && instant_ms <= from_ms + (NIGHT_MIN / 2) * 60_000).map(({ air_C }) => air_C);
+    const night = this.#planning.weather
+      .hours()
+      .filter(
+        ({ instant_ms }) =>
+          instant_ms >= from_ms - (NIGHT_MIN / 2) * 60_000 &&
+          instant_ms <= from_ms + (NIGHT_MIN / 2) * 60_000,
+      )
+      .map(({ air_C }) => air_C);
     return night.length === 0 ? undefined : Math.min(...night);
   });
   readonly from_C = computed(() => this.#planning.settings().comeFrom_C ?? this.coldest_C());
@@ -50,46 +57,133 @@ export class WarmingUp {
     const rolls = this.#rolls();
     const cars = this.#cars();
     const question: WarmingCase = {
-      rolls: rolls.map(({ key, word, length_m, filmId }) => ({ key, word, length_m, film_um: this.#catalogue.byId().get(filmId)?.thickness_um ?? 50 })),
-      panels: cars.map(({ place, thickness_mm }) => ({ key: place.id, word: `${place.name}: its glass, ${thickness_mm} mm`, store_Jm2K: glassStore_Jm2K(thickness_mm) })),
-      from_C, room_C: this.#planning.indoor().air_C, wrap, coreRadius_mm,
+      rolls: rolls.map(({ key, word, length_m, filmId }) => ({
+        key,
+        word,
+        length_m,
+        film_um: this.#catalogue.byId().get(filmId)?.thickness_um ?? 50,
+      })),
+      panels: cars.map(({ place, thickness_mm }) => ({
+        key: place.id,
+        word: `${place.name}: its glass, ${thickness_mm} mm`,
+        store_Jm2K: glassStore_Jm2K(thickness_mm),
+      })),
+      from_C,
+      room_C: this.#planning.indoor().air_C,
+      wrap,
+      coreRadius_mm,
     };
     return warmingUp(question).map((line) => {
       const roll = rolls.find(({ key }) => key === line.key);
       const car = cars.find(({ place }) => place.id === line.key);
-      const first = this.#firstStart(roll === undefined ? (application) => car?.surfaceIds.has(application.surfaceId) === true : (application) => application.filmId === roll.filmId);
-      return { ...line, insideBy: first === undefined || line.wait.most === null ? undefined : first - line.wait.most, taken: roll === undefined ? (car?.taken ?? []) : [...roll.taken, `${LINER_UM} µm for liner and adhesive`] };
+      const first = this.#firstStart(
+        roll === undefined
+          ? (application) => car?.surfaceIds.has(application.surfaceId) === true
+          : (application) => application.filmId === roll.filmId,
+      );
+      return {
+        ...line,
+        insideBy: first === undefined || line.wait.most === null ? undefined : first - line.wait.most,
+        taken:
+          roll === undefined ? (car?.taken ?? []) : [...roll.taken, `${LINER_UM} µm for liner and adhesive`],
+      };
     });
   });
 
-  /** Rolls the cut plans lay the job on; a film not laid out yet counts as its roll in stock, or as a roll to order. */
-  readonly #rolls = computed<readonly Roll[]>(() => [...new Set(this.#reading.applications().map(({ filmId }) => filmId))].flatMap((filmId): readonly Roll[] => {
-    const film = this.#catalogue.byId().get(filmId)?.name ?? '?';
-    const plan = this.#reading.plans().find((own) => own.filmId === filmId);
-    const left = new Map(this.#stock.items().map((item) => [item.id, item.left_nm / NM_M]));
-    const own = plan === undefined ? [] : this.#reading.rollsOf(plan.id).map((row): Roll => ({ key: row.id, word: `${film}, ${row.label}`, filmId, length_m: row.what === 'roll' ? (left.get(row.stockId ?? '') ?? row.length_nm / NM_M) : row.length_nm / NM_M, taken: [] }));
-    if (own.length > 0) return own;
-    const kept = this.#stock.usable().filter((item) => item.filmId === filmId && item.what === 'roll').map((item): Roll => ({ key: item.id, word: `${film}, ${item.label}`, filmId, length_m: item.left_nm / NM_M, taken: [] }));
-    if (kept.length > 0) return kept;
-    const length_m = this.#rates.valueOf('cut-roll-length') / 1000;
-    return [{ key: filmId, word: `${film}, a roll to order`, filmId, length_m, taken: [`${length_m} m on the roll`] }];
-  }));
+  /**
+   * Rolls the cut plans lay the job on; a film not laid out yet counts as its roll in stock, or as a roll to
+   * order.
+   */
+  readonly #rolls = computed<readonly Roll[]>(() =>
+    [...new Set(this.#reading.applications().map(({ filmId }) => filmId))].flatMap(
+      (filmId): readonly Roll[] => {
+        const film = this.#catalogue.byId().get(filmId)?.name ?? '?';
+        const plan = this.#reading.plans().find((own) => own.filmId === filmId);
+        const left = new Map(this.#stock.items().map((item) => [item.id, item.left_nm / NM_M]));
+        const own =
+          plan === undefined
+            ? []
+            : this.#reading.rollsOf(plan.id).map((row): Roll => ({
+                key: row.id,
+                word: `${film}, ${row.label}`,
+                filmId,
+                length_m:
+                  row.what === 'roll'
+                    ? (left.get(row.stockId ?? '') ?? row.length_nm / NM_M)
+                    : row.length_nm / NM_M,
+                taken: [],
+              }));
+        if (own.length > 0) return own;
+        const kept = this.#stock
+          .usable()
+          .filter((item) => item.filmId === filmId && item.what === 'roll')
+          .map((item): Roll => ({
+            key: item.id,
+            word: `${film}, ${item.label}`,
+            filmId,
+            length_m: item.left_nm / NM_M,
+            taken: [],
+          }));
+        if (kept.length > 0) return kept;
+        const length_m = this.#rates.valueOf('cut-roll-length') / 1000;
+        return [
+          {
+            key: filmId,
+            word: `${film}, a roll to order`,
+            filmId,
+            length_m,
+            taken: [`${length_m} m on the roll`],
+          },
+        ];
+      },
+    ),
+  );
 
-  readonly #cars = computed(() => this.#reading.places().filter(({ movable }) => movable).flatMap((place) => {
-    const surfaces = this.#planning.filmed().filter(({ placeId, kind }) => placeId === place.id && kind === 'pane');
-    if (surfaces.length === 0) return [];
-    const known = surfaces.flatMap((surface) => { const sum = this.#reading.glassPanes().filter(({ unitId }) => unitId === surface.unitId).reduce((total, { thickness_nm }) => total + (thickness_nm === null ? 0 : mmFromNm(thickness_nm)), 0); return sum > 0 ? [sum] : []; });
-    return [{ place, surfaceIds: new Set(surfaces.map(({ id }) => id)), thickness_mm: known.length === 0 ? USUAL_PANE_MM : Math.round(Math.max(...known) * 10) / 10, taken: known.length === 0 ? [`${USUAL_PANE_MM} mm of glass`] : [] }];
-  }));
+  readonly #cars = computed(() =>
+    this.#reading
+      .places()
+      .filter(({ movable }) => movable)
+      .flatMap((place) => {
+        const surfaces = this.#planning
+          .filmed()
+          .filter(({ placeId, kind }) => placeId === place.id && kind === 'pane');
+        if (surfaces.length === 0) return [];
+        const known = surfaces.flatMap((surface) => {
+          const sum = this.#reading
+            .glassPanes()
+            .filter(({ unitId }) => unitId === surface.unitId)
+            .reduce(
+              (total, { thickness_nm }) => total + (thickness_nm === null ? 0 : mmFromNm(thickness_nm)),
+              0,
+            );
+          return sum > 0 ? [sum] : [];
+        });
+        return [
+          {
+            place,
+            surfaceIds: new Set(surfaces.map(({ id }) => id)),
+            thickness_mm: known.length === 0 ? USUAL_PANE_MM : Math.round(Math.max(...known) * 10) / 10,
+            taken: known.length === 0 ? [`${USUAL_PANE_MM} mm of glass`] : [],
+          },
+        ];
+      }),
+  );
 
   constructor() {
     void this.#stock.load();
   }
 
   #firstStart(isMeant: (application: RowOf<'application'>) => boolean): number | undefined {
-    const meant = new Set(this.#reading.applications().filter(isMeant).map(({ id }) => id));
+    const meant = new Set(
+      this.#reading
+        .applications()
+        .filter(isMeant)
+        .map(({ id }) => id),
+    );
     const works = this.#planning.whole()?.works;
-    const starts = this.#planning.shown().flatMap(({ id, start }) => (meant.has(works?.get(id)?.applicationId ?? '') ? [start] : []));
+    const starts = this.#planning
+      .shown()
+      .flatMap(({ id, start }) => (meant.has(works?.get(id)?.applicationId ?? '') ? [start] : []));
     return starts.length === 0 ? undefined : Math.min(...starts);
   }
 }

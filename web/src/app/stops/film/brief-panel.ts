@@ -13,8 +13,11 @@ const LIGHT_STEPS = [null, 0.25, 0.35, 0.5, 0.65, 0.75] as const;
 const HEAT_STEPS = [null, 0.2, 0.33, 0.5, 0.6] as const;
 
 const ROOM_FACTS: readonly Fact[] = [
-  { key: 'roomWidth_nm', kind: 'length', word: 'Room wide' }, { key: 'roomDepth_nm', kind: 'length', word: 'Room deep' }, { key: 'roomHeight_nm', kind: 'length', word: 'Room high' },
-  { key: 'coldest_C', kind: 'number', word: 'Coldest clear night', unit: '°C', least: -60, most: 40 }, { key: 'hottest_C', kind: 'number', word: 'Hottest clear day', unit: '°C', least: -20, most: 60 },
+  { key: 'roomWidth_nm', kind: 'length', word: 'Room wide' },
+  { key: 'roomDepth_nm', kind: 'length', word: 'Room deep' },
+  { key: 'roomHeight_nm', kind: 'length', word: 'Room high' },
+  { key: 'coldest_C', kind: 'number', word: 'Coldest clear night', unit: '°C', least: -60, most: 40 },
+  { key: 'hottest_C', kind: 'number', word: 'Hottest clear day', unit: '°C', least: -20, most: 60 },
 ];
 
 /** What the customer asks for, in their words: kept for the place, so that a whole front is chosen alike. */
@@ -26,20 +29,75 @@ const ROOM_FACTS: readonly Fact[] = [
     <h2 class="font-bold">What they ask for</h2>
     <p class="text-sm text-faint leading-tight mb-2">{{ placeName() }}, all of it</p>
     @if (isGlass()) {
-      <label class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-2 mb-1 leading-tight">Light kept, at least <select class="border border-line-strong rounded-card bg-paper min-h-9 px-1 max-w-32" (change)="setLimit('lightKeptLeast', $any($event.target).value)">@for (step of lightSteps; track step) { <option [value]="step ?? ''" [selected]="step === brief().lightKeptLeast">{{ step === null ? 'no limit' : percent(step) }}</option> }</select></label>
-      <label class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-2 mb-1 leading-tight">Heat taken off, at least <select class="border border-line-strong rounded-card bg-paper min-h-9 px-1 max-w-32" (change)="setLimit('heatOffLeast', $any($event.target).value)">@for (step of heatSteps; track step) { <option [value]="step ?? ''" [selected]="step === brief().heatOffLeast">{{ step === null ? 'no limit' : percent(step) }}</option> }</select></label>
+      <label class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-2 mb-1 leading-tight"
+        >Light kept, at least
+        <select
+          class="border border-line-strong rounded-card bg-paper min-h-9 px-1 max-w-32"
+          (change)="setLimit('lightKeptLeast', $any($event.target).value)"
+        >
+          @for (step of lightSteps; track step) {
+            <option [value]="step ?? ''" [selected]="step === brief().lightKeptLeast">
+              {{ step === null ? 'no limit' : percent(step) }}
+            </option>
+          }
+        </select></label
+      >
+      <label class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-2 mb-1 leading-tight"
+        >Heat taken off, at least
+        <select
+          class="border border-line-strong rounded-card bg-paper min-h-9 px-1 max-w-32"
+          (change)="setLimit('heatOffLeast', $any($event.target).value)"
+        >
+          @for (step of heatSteps; track step) {
+            <option [value]="step ?? ''" [selected]="step === brief().heatOffLeast">
+              {{ step === null ? 'no limit' : percent(step) }}
+            </option>
+          }
+        </select></label
+      >
     }
-    <label class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-2 mb-2 leading-tight">Look <select class="border border-line-strong rounded-card bg-paper min-h-9 px-1 max-w-32" (change)="setLook($any($event.target).value)">@for (look of looks(); track look) { <option [value]="look" [selected]="look === brief().look">{{ look }}</option> }</select></label>
+    <label class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-2 mb-2 leading-tight"
+      >Look
+      <select
+        class="border border-line-strong rounded-card bg-paper min-h-9 px-1 max-w-32"
+        (change)="setLook($any($event.target).value)"
+      >
+        @for (look of looks(); track look) {
+          <option [value]="look" [selected]="look === brief().look">{{ look }}</option>
+        }
+      </select></label
+    >
     @if (isGlass()) {
       @for (goal of goals; track goal.key) {
         <label class="grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-2 leading-tight">
-          <span>{{ goal.word }}</span><span class="text-sm" [class.font-semibold]="wish(goal.key) > 1">{{ wish(goal.key) === 0 ? '' : words[wish(goal.key)] }}</span>
-          <input type="range" class="col-span-2 h-5 w-full accent-ink border-0 bg-transparent" min="0" max="3" step="1" [attr.aria-label]="goal.word" [attr.aria-valuetext]="words[wish(goal.key)]" [value]="wish(goal.key)" (change)="set(goal.key, +$any($event.target).value)" />
+          <span>{{ goal.word }}</span><span class="text-sm" [class.font-semibold]="wish(goal.key) > 1">{{
+            wish(goal.key) === 0 ? '' : words[wish(goal.key)]
+          }}</span>
+          <input
+            type="range"
+            class="col-span-2 h-5 w-full accent-ink border-0 bg-transparent"
+            min="0"
+            max="3"
+            step="1"
+            [attr.aria-label]="goal.word"
+            [attr.aria-valuetext]="words[wish(goal.key)]"
+            [value]="wish(goal.key)"
+            (change)="set(goal.key, +$any($event.target).value)"
+          />
         </label>
       }
-      <details class="mt-2"><summary class="min-h-9 cursor-pointer underline underline-offset-2">Room and weather</summary>
-        <p class="text-sm text-faint leading-tight mb-1">Left empty: a room of 5 × 5 × 2.7 m, and usual lowland temperatures less 6.5 K for each 1000 m.</p>
-        <yp-facts [prefix]="'brief:' + surface().placeId + ':'" [facts]="roomFacts" [values]="brief()" [entryUnit]="unit()" (changed)="setFact($event)" />
+      <details class="mt-2">
+        <summary class="min-h-9 cursor-pointer underline underline-offset-2">Room and weather</summary>
+        <p class="text-sm text-faint leading-tight mb-1">
+          Left empty: a room of 5 × 5 × 2.7 m, and usual lowland temperatures less 6.5 K for each 1000 m.
+        </p>
+        <yp-facts
+          [prefix]="'brief:' + surface().placeId + ':'"
+          [facts]="roomFacts"
+          [values]="brief()"
+          [entryUnit]="unit()"
+          (changed)="setFact($event)"
+        />
       </details>
     }
   `,
@@ -59,7 +117,9 @@ export class BriefPanel {
   protected readonly looks = computed(() => (this.isGlass() ? GLASS_LOOKS : WALL_LOOKS));
   readonly #row = computed(() => this.#reading.briefFor(this.surface()));
   protected readonly brief = computed<Omit<FilmBrief, 'placeId'>>(() => this.#row() ?? NO_BRIEF);
-  protected readonly placeName = computed(() => this.#reading.placeById().get(this.#row()?.placeId ?? this.surface().placeId)?.name ?? 'this place');
+  protected readonly placeName = computed(
+    () => this.#reading.placeById().get(this.#row()?.placeId ?? this.surface().placeId)?.name ?? 'this place',
+  );
 
   protected wish(key: GoalKey): 0 | 1 | 2 | 3 {
     return this.brief()[key];
@@ -88,6 +148,10 @@ export class BriefPanel {
   #change(fields: Partial<FilmBrief>, seen?: number): void {
     const row = this.#row();
     const { placeId } = this.surface();
-    this.#desk.do(`${this.placeName()}: what they ask for`, [row === undefined ? this.#desk.put('filmBrief', { ...NO_BRIEF, placeId, ...fields }) : this.#desk.set('filmBrief', row.id, fields, seen)]);
+    this.#desk.do(`${this.placeName()}: what they ask for`, [
+      row === undefined
+        ? this.#desk.put('filmBrief', { ...NO_BRIEF, placeId, ...fields })
+        : this.#desk.set('filmBrief', row.id, fields, seen),
+    ]);
   }
 }

@@ -1,5 +1,13 @@
 import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
-import { type FilmAnswer, type SweepSurface, type WhatIf, bestTradeOffs, byFitness, insteadOf, whyNot } from '@yellow-pane/core/choosing';
+import {
+  type FilmAnswer,
+  type SweepSurface,
+  type WhatIf,
+  bestTradeOffs,
+  byFitness,
+  insteadOf,
+  whyNot,
+} from '@yellow-pane/core/choosing';
 import type { Film, RowOf } from '@yellow-pane/core/job';
 import { worstVerdict } from '@yellow-pane/core/quantity';
 import { Catalogue } from '../../catalogue/catalogue';
@@ -19,7 +27,9 @@ interface Question {
   readonly films: readonly { readonly id: string; readonly film: Film }[];
 }
 
-/** What films do on the surfaces looked at: judged away from the page each time a fact, wish or film changes. */
+/**
+ * What films do on the surfaces looked at: judged away from the page each time a fact, wish or film changes.
+ */
 @Injectable()
 export class Choosing {
   readonly #reading = inject(JobReading);
@@ -44,46 +54,104 @@ export class Choosing {
     return marked.length > 0 ? marked : surface === undefined ? [] : [surface];
   });
   /** The one whose figures are shown: the selected one, or the first that is marked. */
-  readonly focus = computed(() => this.targets().find(({ id }) => id === this.surface()?.id) ?? this.targets()[0]);
-  /** Where it stands, with all that is to be judged with it: on the façade view everything of one kind there. */
+  readonly focus = computed(
+    () => this.targets().find(({ id }) => id === this.surface()?.id) ?? this.targets()[0],
+  );
+  /**
+   * Where it stands, with all that is to be judged with it: on the façade view everything of one kind there.
+   */
   readonly judged = computed<readonly RowOf<'surface'>[]>(() => {
     const focus = this.focus();
     if (this.view() !== 'facade' || focus === undefined) return this.targets();
-    const there = this.#reading.surfaces().filter(({ placeId, kind }) => placeId === focus.placeId && kind === focus.kind);
+    const there = this.#reading
+      .surfaces()
+      .filter(({ placeId, kind }) => placeId === focus.placeId && kind === focus.kind);
     return [...there, ...this.targets().filter(({ id }) => !there.some((other) => other.id === id))];
   });
   readonly films = computed(() => this.#catalogue.films());
-  readonly #question = computed<Question>(() => ({ surfaces: this.judged().map((surface) => ({ id: surface.id, rows: this.#rows.of(surface) })), films: this.films().map((film) => ({ id: film.id, film })) }));
+  readonly #question = computed<Question>(() => ({
+    surfaces: this.judged().map((surface) => ({ id: surface.id, rows: this.#rows.of(surface) })),
+    films: this.films().map((film) => ({ id: film.id, film })),
+  }));
 
-  readonly answers = computed<readonly FilmAnswer[]>(() => [...this.answersOf(this.focus()?.id)].sort(byFitness));
-  readonly best = computed(() => { const [first] = this.answers(); return first !== undefined && first.verdict !== 'stop' ? first : undefined; });
-  readonly applied = computed(() => this.#reading.applicationsOf(this.focus()?.id ?? '').map((application) => ({ application, film: this.#catalogue.byId().get(application.filmId) })));
+  readonly answers = computed<readonly FilmAnswer[]>(() =>
+    [...this.answersOf(this.focus()?.id)].sort(byFitness),
+  );
+  readonly best = computed(() => {
+    const [first] = this.answers();
+    return first !== undefined && first.verdict !== 'stop' ? first : undefined;
+  });
+  readonly applied = computed(() =>
+    this.#reading
+      .applicationsOf(this.focus()?.id ?? '')
+      .map((application) => ({ application, film: this.#catalogue.byId().get(application.filmId) })),
+  );
   readonly chosenId = computed(() => this.#picked() ?? this.applied()[0]?.film?.id ?? this.best()?.filmId);
   readonly chosen = computed(() => this.#catalogue.byId().get(this.chosenId() ?? ''));
   readonly answer = computed(() => this.answers().find(({ filmId }) => filmId === this.chosenId()));
   /** Over all that is marked: the most careful verdict, and who it stops. */
   readonly overTargets = computed(() => {
-    const each = this.targets().flatMap(({ id, tag }) => { const answer = this.answersOf(id).find(({ filmId }) => filmId === this.chosenId()); return answer === undefined ? [] : [{ tag, verdict: answer.verdict }]; });
-    return { verdict: worstVerdict(each.map(({ verdict }) => verdict)), stopped: each.filter(({ verdict }) => verdict === 'stop').map(({ tag }) => tag) };
+    const each = this.targets().flatMap(({ id, tag }) => {
+      const answer = this.answersOf(id).find(({ filmId }) => filmId === this.chosenId());
+      return answer === undefined ? [] : [{ tag, verdict: answer.verdict }];
+    });
+    return {
+      verdict: worstVerdict(each.map(({ verdict }) => verdict)),
+      stopped: each.filter(({ verdict }) => verdict === 'stop').map(({ tag }) => tag),
+    };
   });
-  readonly instead = computed(() => { const answer = this.answer(); return answer?.verdict === 'stop' ? insteadOf(answer, this.answers()) : undefined; });
-  readonly tradeOffs = computed(() => new Set(bestTradeOffs(this.answers().flatMap(({ filmId, performance, verdict }) => (performance === null || verdict === 'stop' ? [] : [{ id: filmId, lightKept: performance.lightKept.value, heatKept: performance.heatKept.value }])))));
-  readonly whyNot = computed(() => { const [answer, best] = [this.answer(), this.best()]; return answer === undefined ? [] : whyNot(answer, best, this.nameOf(best?.filmId)); });
+  readonly instead = computed(() => {
+    const answer = this.answer();
+    return answer?.verdict === 'stop' ? insteadOf(answer, this.answers()) : undefined;
+  });
+  readonly tradeOffs = computed(
+    () =>
+      new Set(
+        bestTradeOffs(
+          this.answers().flatMap(({ filmId, performance, verdict }) =>
+            performance === null || verdict === 'stop'
+              ? []
+              : [
+                  {
+                    id: filmId,
+                    lightKept: performance.lightKept.value,
+                    heatKept: performance.heatKept.value,
+                  },
+                ],
+          ),
+        ),
+      ),
+  );
+  readonly whyNot = computed(() => {
+    const [answer, best] = [this.answer(), this.best()];
+    return answer === undefined ? [] : whyNot(answer, best, this.nameOf(best?.filmId));
+  });
 
   constructor() {
     effect((onCleanup) => {
       const question = this.#question();
-      const timer = setTimeout(() => { void this.#judge(question); }, SETTLE_MS);
-      onCleanup(() => { clearTimeout(timer); });
+      const timer = setTimeout(() => {
+        void this.#judge(question);
+      }, SETTLE_MS);
+      onCleanup(() => {
+        clearTimeout(timer);
+      });
     });
     effect(() => {
       const [film, surface, answer] = [this.chosen(), this.focus(), this.answer()];
       this.whatIf.set([]);
       if (film === undefined || surface?.kind !== 'pane' || answer === undefined) return;
       const rows = untracked(() => this.#rows.of(surface));
-      void this.#pool.whatIf(rows, { id: film.id, film }).then((found) => { if (untracked(this.chosen) === film && untracked(this.focus) === surface) this.whatIf.set(found); }, () => undefined);
+      void this.#pool.whatIf(rows, { id: film.id, film }).then(
+        (found) => {
+          if (untracked(this.chosen) === film && untracked(this.focus) === surface) this.whatIf.set(found);
+        },
+        () => undefined,
+      );
     });
-    inject(DestroyRef).onDestroy(() => { this.stop(); });
+    inject(DestroyRef).onDestroy(() => {
+      this.stop();
+    });
   }
 
   answersOf(surfaceId: string | undefined): readonly FilmAnswer[] {
@@ -98,7 +166,12 @@ export class Choosing {
 
   /** Names of the films on a surface now, for a table. */
   appliedNames(surfaceId: string): string {
-    return this.#reading.applicationsOf(surfaceId).map(({ filmId }) => this.nameOf(filmId)).join(', ') || 'none';
+    return (
+      this.#reading
+        .applicationsOf(surfaceId)
+        .map(({ filmId }) => this.nameOf(filmId))
+        .join(', ') || 'none'
+    );
   }
 
   pick(filmId: string): void {
@@ -111,7 +184,9 @@ export class Choosing {
   }
 
   toggleCompared(filmId: string): void {
-    this.compared.update((ids) => (ids.includes(filmId) ? ids.filter((id) => id !== filmId) : [...ids, filmId].slice(-MOST_COMPARED)));
+    this.compared.update((ids) =>
+      ids.includes(filmId) ? ids.filter((id) => id !== filmId) : [...ids, filmId].slice(-MOST_COMPARED),
+    );
   }
 
   stop(): void {
@@ -127,14 +202,22 @@ export class Choosing {
     this.#running = run;
     this.progress.set(0);
     try {
-      const found = await this.#pool.judge(surfaces, films, { signal: run.signal, onProgress: (share) => { if (this.#running === run) this.progress.set(share); } });
+      const found = await this.#pool.judge(surfaces, films, {
+        signal: run.signal,
+        onProgress: (share) => {
+          if (this.#running === run) this.progress.set(share);
+        },
+      });
       if (this.#running !== run) return;
       this.#sweep.set(found);
       this.fault.set(undefined);
     } catch (error) {
       if (!run.signal.aborted) this.fault.set(error instanceof Error ? error.message : String(error));
     } finally {
-      if (this.#running === run) { this.#running = undefined; this.progress.set(undefined); }
+      if (this.#running === run) {
+        this.#running = undefined;
+        this.progress.set(undefined);
+      }
     }
   }
 }

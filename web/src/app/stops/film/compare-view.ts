@@ -11,22 +11,62 @@ import { figureLines, percent } from './film-words';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (columns().length < 2) {
-      <p class="m-auto max-w-md p-6 text-center">Tick up to {{ most }} films in the table under ‘side by side’: their figures on this pane come together here.</p>
+      <p class="m-auto max-w-md p-6 text-center">
+        Tick up to {{ most }} films in the table under ‘side by side’: their figures on this pane come
+        together here.
+      </p>
     } @else {
-      <div class="relative overflow-auto flex-1 min-h-0 px-5 py-3" tabindex="0" role="region" aria-label="Films side by side">
+      <div
+        class="relative overflow-auto flex-1 min-h-0 px-5 py-3"
+        tabindex="0"
+        role="region"
+        aria-label="Films side by side"
+      >
         <table class="w-full text-left">
-          <thead><tr class="border-b border-ink"><th scope="col"><span class="sr-only">Figure</span></th>
-            @for (column of columns(); track column.film.id) {
-              <th scope="col" class="align-bottom pb-2 pl-3 min-w-32"><yp-film-swatch [visibleTransmitted]="column.film.visibleTransmitted" /><span class="block leading-tight">{{ column.film.name }}</span><span class="block text-sm text-faint font-normal">{{ column.film.face === 'outside' ? 'outside' : column.film.family }}</span></th>
-            }
-          </tr></thead>
+          <thead>
+            <tr class="border-b border-ink">
+              <th scope="col"><span class="sr-only">Figure</span></th>
+              @for (column of columns(); track column.film.id) {
+                <th scope="col" class="align-bottom pb-2 pl-3 min-w-32">
+                  <yp-film-swatch [visibleTransmitted]="column.film.visibleTransmitted" /><span
+                    class="block leading-tight"
+                    >{{ column.film.name }}</span
+                  ><span class="block text-sm text-faint font-normal">{{
+                    column.film.face === 'outside' ? 'outside' : column.film.family
+                  }}</span>
+                </th>
+              }
+            </tr>
+          </thead>
           <tbody>
-            <tr class="border-b border-line"><th scope="row" class="font-normal py-1.5">May it go</th>@for (column of columns(); track column.film.id) { <td class="pl-3"><yp-verdict-mark [verdict]="column.answer.verdict" /></td> }</tr>
+            <tr class="border-b border-line">
+              <th scope="row" class="font-normal py-1.5">May it go</th>
+              @for (column of columns(); track column.film.id) {
+                <td class="pl-3"><yp-verdict-mark [verdict]="column.answer.verdict" /></td>
+              }
+            </tr>
             @for (row of rows(); track row.key) {
-              <tr class="border-b border-line"><th scope="row" class="font-normal py-1.5 leading-tight">{{ row.word }}</th>@for (value of row.values; track $index) { <td class="figure pl-3">{{ value }}</td> }</tr>
+              <tr class="border-b border-line">
+                <th scope="row" class="font-normal py-1.5 leading-tight">{{ row.word }}</th>
+                @for (value of row.values; track $index) {
+                  <td class="figure pl-3">{{ value }}</td>
+                }
+              </tr>
             }
-            <tr class="border-b border-line"><th scope="row" class="font-normal py-1.5">Limits missed</th>@for (column of columns(); track column.film.id) { <td class="pl-3 text-sm leading-tight">{{ column.answer.performance === null ? '–' : column.answer.misses.join('; ') || 'none' }}</td> }</tr>
-            <tr class="border-b border-line"><th scope="row" class="font-normal py-1.5">Meets the wishes</th>@for (column of columns(); track column.film.id) { <td class="figure pl-3">{{ percent(column.answer.score) }}</td> }</tr>
+            <tr class="border-b border-line">
+              <th scope="row" class="font-normal py-1.5">Limits missed</th>
+              @for (column of columns(); track column.film.id) {
+                <td class="pl-3 text-sm leading-tight">
+                  {{ column.answer.performance === null ? '–' : column.answer.misses.join('; ') || 'none' }}
+                </td>
+              }
+            </tr>
+            <tr class="border-b border-line">
+              <th scope="row" class="font-normal py-1.5">Meets the wishes</th>
+              @for (column of columns(); track column.film.id) {
+                <td class="figure pl-3">{{ percent(column.answer.score) }}</td>
+              }
+            </tr>
           </tbody>
         </table>
       </div>
@@ -39,14 +79,39 @@ export class CompareView {
   readonly isPartition = input.required<boolean>();
   protected readonly most = MOST_COMPARED;
   protected readonly percent = percent;
-  protected readonly columns = computed(() => this.#choosing.compared().flatMap((id) => {
-    const [film, answer] = [this.#choosing.films().find((entry) => entry.id === id), this.#choosing.answers().find(({ filmId }) => filmId === id)];
-    return film === undefined || answer === undefined ? [] : [{ film, answer }];
-  }));
+  protected readonly columns = computed(() =>
+    this.#choosing.compared().flatMap((id) => {
+      const [film, answer] = [
+        this.#choosing.films().find((entry) => entry.id === id),
+        this.#choosing.answers().find(({ filmId }) => filmId === id),
+      ];
+      return film === undefined || answer === undefined ? [] : [{ film, answer }];
+    }),
+  );
   protected readonly rows = computed(() => {
-    const lines = this.columns().map(({ answer }) => (answer.performance === null ? [] : figureLines(answer.performance, this.isPartition())));
-    const stress = { key: 'stress', word: 'Tension, of what the edge bears, MPa', values: this.columns().map(({ answer }) => { const worst = answer.stress?.panes[0]; return worst === undefined ? '–' : `${worst.moment.stress_MPa.toFixed(1)} of ${worst.allowable?.low_MPa.toFixed(1) ?? '?'}`; }) };
-    const keys = lines.flatMap((list) => list.map(({ key, word }) => ({ key, word }))).filter(({ key }, index, all) => all.findIndex((other) => other.key === key) === index);
-    return [...(this.isPartition() ? [] : [stress]), ...keys.map(({ key, word }) => ({ key, word, values: lines.map((list) => list.find((line) => line.key === key)?.value ?? '–') }))];
+    const lines = this.columns().map(({ answer }) =>
+      answer.performance === null ? [] : figureLines(answer.performance, this.isPartition()),
+    );
+    const stress = {
+      key: 'stress',
+      word: 'Tension, of what the edge bears, MPa',
+      values: this.columns().map(({ answer }) => {
+        const worst = answer.stress?.panes[0];
+        return worst === undefined
+          ? '–'
+          : `${worst.moment.stress_MPa.toFixed(1)} of ${worst.allowable?.low_MPa.toFixed(1) ?? '?'}`;
+      }),
+    };
+    const keys = lines
+      .flatMap((list) => list.map(({ key, word }) => ({ key, word })))
+      .filter(({ key }, index, all) => all.findIndex((other) => other.key === key) === index);
+    return [
+      ...(this.isPartition() ? [] : [stress]),
+      ...keys.map(({ key, word }) => ({
+        key,
+        word,
+        values: lines.map((list) => list.find((line) => line.key === key)?.value ?? '–'),
+      })),
+    ];
   });
 }

@@ -8,38 +8,112 @@ import { FilmSwatch } from './film-swatch';
 import { figureLines, privacySentence } from './film-words';
 
 const WISHES = ['', 'a little', 'much', 'above all'];
-const FOR_THE_CUSTOMER = ['light', 'heatOff', 'tser', 'u', 'fading', 'daylight', 'in-day', 'in-night', 'out-day'];
+const FOR_THE_CUSTOMER = [
+  'light',
+  'heatOff',
+  'tser',
+  'u',
+  'fading',
+  'daylight',
+  'in-day',
+  'in-night',
+  'out-day',
+];
 
-/** What the customer takes home: what was asked, what is proposed where, what it does, what it does not, and the cautions. */
+/**
+ * What the customer takes home: what was asked, what is proposed where, what it does, what it does not, and
+ * the cautions.
+ */
 @Component({
   selector: 'yp-customer-sheet',
   imports: [FilmSwatch],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="relative overflow-auto flex-1 min-h-0 px-5 py-3 print:overflow-visible print:p-0" tabindex="0" role="region" aria-label="Customer sheet">
-      <article class="bg-paper border border-line-strong max-w-2xl mx-auto p-6 leading-snug print:border-0 print:p-0 print:max-w-none">
+    <div
+      class="relative overflow-auto flex-1 min-h-0 px-5 py-3 print:overflow-visible print:p-0"
+      tabindex="0"
+      role="region"
+      aria-label="Customer sheet"
+    >
+      <article
+        class="bg-paper border border-line-strong max-w-2xl mx-auto p-6 leading-snug print:border-0 print:p-0 print:max-w-none"
+      >
         <p class="text-sm text-faint">{{ reading.job()?.name }} · {{ place() }} · {{ today }}</p>
         <h1 class="text-2xl mt-1">{{ choosing.chosen()?.name ?? 'No film chosen' }} for {{ tags() }}</h1>
-        @if (wishes().length > 0) { <p class="mt-2"><span class="font-semibold">You asked for:</span> {{ wishes().join('; ') }}.</p> }
+        @if (wishes().length > 0) {
+          <p class="mt-2"><span class="font-semibold">You asked for:</span> {{ wishes().join('; ') }}.</p>
+        }
         @if (choosing.chosen(); as film) {
-          <div class="flex gap-4 mt-3 items-start"><yp-film-swatch [visibleTransmitted]="film.visibleTransmitted" /><p>{{ film.use }} {{ film.thickness_um }} µm, on the {{ face() }}.@if (film.invented) { <strong> An invented example: no such product exists.</strong> }</p></div>
+          <div class="flex gap-4 mt-3 items-start">
+            <yp-film-swatch [visibleTransmitted]="film.visibleTransmitted" />
+            <p>
+              {{ film.use }} {{ film.thickness_um }} µm, on the {{ face() }}.
+              @if (film.invented) {
+                <strong> An invented example: no such product exists.</strong>
+              }
+            </p>
+          </div>
         }
         @if (choosing.answer(); as answer) {
-          <p class="mt-3"><span class="font-semibold">May it go here? {{ answer.verdict === 'go' ? 'Yes' : answer.verdict === 'go with care' ? 'Yes, with care' : answer.verdict === 'stop' ? 'No' : 'Not known yet' }}.</span> {{ answer.reasons[0] }}</p>
+          <p class="mt-3">
+            <span class="font-semibold"
+              >May it go here?
+              {{
+                answer.verdict === 'go'
+                  ? 'Yes'
+                  : answer.verdict === 'go with care'
+                    ? 'Yes, with care'
+                    : answer.verdict === 'stop'
+                      ? 'No'
+                      : 'Not known yet'
+              }}.</span
+            >
+            {{ answer.reasons[0] }}
+          </p>
           @if (lines().length > 0) {
-            <table class="w-full mt-3 text-left"><caption class="text-left font-semibold py-1">What it does on this glass</caption>
-              <tbody>@for (line of lines(); track line.key) { <tr class="border-t border-line"><th scope="row" class="font-normal py-1">{{ line.word }}</th><td class="figure text-right">{{ line.value }}</td></tr> }</tbody>
+            <table class="w-full mt-3 text-left">
+              <caption class="text-left font-semibold py-1">
+                What it does on this glass
+              </caption>
+              <tbody>
+                @for (line of lines(); track line.key) {
+                  <tr class="border-t border-line">
+                    <th scope="row" class="font-normal py-1">{{ line.word }}</th>
+                    <td class="figure text-right">{{ line.value }}</td>
+                  </tr>
+                }
+              </tbody>
             </table>
-            <p class="text-sm text-faint mt-1">Heat and light are of the same pane without film, in summer sun straight on; three light bands instead of a full spectrum: within about 0.02. Privacy is a reckoning of luminances: the true scene may differ by a factor of two.</p>
+            <p class="text-sm text-faint mt-1">
+              Heat and light are of the same pane without film, in summer sun straight on; three light bands
+              instead of a full spectrum: within about 0.02. Privacy is a reckoning of luminances: the true
+              scene may differ by a factor of two.
+            </p>
           }
-          @if (privacy(); as says) { <p class="mt-3"><span class="font-semibold">Privacy, honestly:</span> {{ says }}</p> }
-          @if (answer.advice.length > 0) { <ul class="list-disc pl-5 mt-3">@for (advice of answer.advice; track advice) { <li>{{ advice }}</li> }</ul> }
+          @if (privacy(); as says) {
+            <p class="mt-3"><span class="font-semibold">Privacy, honestly:</span> {{ says }}</p>
+          }
+          @if (answer.advice.length > 0) {
+            <ul class="list-disc pl-5 mt-3">
+              @for (advice of answer.advice; track advice) {
+                <li>{{ advice }}</li>
+              }
+            </ul>
+          }
         }
-        <p class="mt-3 border border-ink border-l-8 p-2"><strong>Please note.</strong> {{ isGlass() ? stressCaution : fireCaution }} Small water pockets are normal while film dries; ask before cleaning it.</p>
-        <div class="grid grid-cols-2 gap-8 mt-10"><p class="border-t border-ink pt-1 text-sm">Customer, date</p><p class="border-t border-ink pt-1 text-sm">Fitter, date</p></div>
+        <p class="mt-3 border border-ink border-l-8 p-2">
+          <strong>Please note.</strong> {{ isGlass() ? stressCaution : fireCaution }} Small water pockets are
+          normal while film dries; ask before cleaning it.
+        </p>
+        <div class="grid grid-cols-2 gap-8 mt-10">
+          <p class="border-t border-ink pt-1 text-sm">Customer, date</p>
+          <p class="border-t border-ink pt-1 text-sm">Fitter, date</p>
+        </div>
       </article>
     </div>
-    <div class="flex gap-3 px-5 py-3 border-t border-line no-print"><button type="button" class="act act-next" (click)="print()">Print the customer sheet</button></div>
+    <div class="flex gap-3 px-5 py-3 border-t border-line no-print">
+      <button type="button" class="act act-next" (click)="print()">Print the customer sheet</button>
+    </div>
   `,
   host: { class: 'flex flex-col flex-1 min-h-0 print:block' },
 })
@@ -49,22 +123,56 @@ export class CustomerSheet {
   readonly isPartition = input.required<boolean>();
   protected readonly stressCaution = STRESS_CAUTION;
   protected readonly fireCaution = FIRE_CAUTION;
-  protected readonly today = new Date().toLocaleDateString(undefined, { day: 'numeric', month: 'long', year: 'numeric' });
+  protected readonly today = new Date().toLocaleDateString(undefined, {
+    day: 'numeric',
+    month: 'long',
+    year: 'numeric',
+  });
   protected readonly isGlass = computed(() => this.choosing.focus()?.kind === 'pane');
-  protected readonly tags = computed(() => this.choosing.targets().map(({ tag }) => tag).join(', '));
-  protected readonly place = computed(() => this.reading.placeById().get(this.choosing.focus()?.placeId ?? '')?.name ?? '');
-  protected readonly face = computed(() => { const face = this.choosing.answer()?.face; return this.isPartition() ? (this.choosing.focus()?.seenFrom ?? 'glass') : face === 1 ? 'outside of the glass' : this.isGlass() ? 'room side of the glass' : 'surface'; });
+  protected readonly tags = computed(() =>
+    this.choosing
+      .targets()
+      .map(({ tag }) => tag)
+      .join(', '),
+  );
+  protected readonly place = computed(
+    () => this.reading.placeById().get(this.choosing.focus()?.placeId ?? '')?.name ?? '',
+  );
+  protected readonly face = computed(() => {
+    const face = this.choosing.answer()?.face;
+    return this.isPartition()
+      ? (this.choosing.focus()?.seenFrom ?? 'glass')
+      : face === 1
+        ? 'outside of the glass'
+        : this.isGlass()
+          ? 'room side of the glass'
+          : 'surface';
+  });
   protected readonly wishes = computed(() => {
     const focus = this.choosing.focus();
     const brief = (focus === undefined ? undefined : this.reading.briefFor(focus)) ?? NO_BRIEF;
     const percent = (share: number): string => `${Math.round(share * 100)} %`;
     return [
-      ...GOALS.filter(({ key }) => brief[key] > 0).map(({ key, word }) => `${word.charAt(0).toLowerCase()}${word.slice(1)} (${WISHES[brief[key]] ?? ''})`),
-      ...(brief.lightKeptLeast === null ? [] : [`at least ${percent(brief.lightKeptLeast)} of the light`]), ...(brief.heatOffLeast === null ? [] : [`at least ${percent(brief.heatOffLeast)} of the heat taken off`]), ...(brief.look === 'any' ? [] : [`a look: ${brief.look}`]),
+      ...GOALS.filter(({ key }) => brief[key] > 0).map(
+        ({ key, word }) => `${word.charAt(0).toLowerCase()}${word.slice(1)} (${WISHES[brief[key]] ?? ''})`,
+      ),
+      ...(brief.lightKeptLeast === null ? [] : [`at least ${percent(brief.lightKeptLeast)} of the light`]),
+      ...(brief.heatOffLeast === null
+        ? []
+        : [`at least ${percent(brief.heatOffLeast)} of the heat taken off`]),
+      ...(brief.look === 'any' ? [] : [`a look: ${brief.look}`]),
     ];
   });
-  protected readonly lines = computed(() => { const performance = this.choosing.answer()?.performance; return performance == null ? [] : figureLines(performance, this.isPartition()).filter(({ key }) => FOR_THE_CUSTOMER.includes(key)); });
-  protected readonly privacy = computed(() => { const performance = this.choosing.answer()?.performance; return performance == null ? undefined : privacySentence(performance, this.isPartition()); });
+  protected readonly lines = computed(() => {
+    const performance = this.choosing.answer()?.performance;
+    return performance == null
+      ? []
+      : figureLines(performance, this.isPartition()).filter(({ key }) => FOR_THE_CUSTOMER.includes(key));
+  });
+  protected readonly privacy = computed(() => {
+    const performance = this.choosing.answer()?.performance;
+    return performance == null ? undefined : privacySentence(performance, this.isPartition());
+  });
 
   protected print(): void {
     window.print();

@@ -4,25 +4,68 @@ import { worstVerdict } from '@yellow-pane/core/quantity';
 import { VerdictMark } from '../../ui/verdict-mark';
 import { Choosing } from './choosing';
 
-/** A whole front at once: what the film looked at may do on each of its surfaces, and what would be best there. */
+/**
+ * A whole front at once: what the film looked at may do on each of its surfaces, and what would be best
+ * there.
+ */
 @Component({
   selector: 'yp-facade-view',
   imports: [VerdictMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="relative overflow-auto flex-1 min-h-0 px-5 py-3" tabindex="0" role="region" aria-label="The whole front">
-      @if (choosing.progress() !== undefined) { <p class="flex items-center gap-3 mb-2">Judging {{ choosing.judged().length }} surfaces… <progress max="1" [value]="choosing.progress()">judging</progress><button type="button" class="act act-small" (click)="choosing.stop()">Stop</button></p> }
+    <div
+      class="relative overflow-auto flex-1 min-h-0 px-5 py-3"
+      tabindex="0"
+      role="region"
+      aria-label="The whole front"
+    >
+      @if (choosing.progress() !== undefined) {
+        <p class="flex items-center gap-3 mb-2">
+          Judging {{ choosing.judged().length }} surfaces…
+          <progress max="1" [value]="choosing.progress()">judging</progress
+          ><button type="button" class="act act-small" (click)="choosing.stop()">Stop</button>
+        </p>
+      }
       <p class="mb-2 leading-snug">{{ summary() }}</p>
       <table class="w-full text-left">
-        <thead class="text-sm text-faint"><tr class="border-b border-ink"><th scope="col" class="font-normal py-1">Surface</th><th scope="col" class="font-normal">{{ choosing.chosen()?.name }}</th><th scope="col" class="font-normal">Best there</th><th scope="col" class="font-normal">On it now</th></tr></thead>
+        <thead class="text-sm text-faint">
+          <tr class="border-b border-ink">
+            <th scope="col" class="font-normal py-1">Surface</th>
+            <th scope="col" class="font-normal">{{ choosing.chosen()?.name }}</th>
+            <th scope="col" class="font-normal">Best there</th>
+            <th scope="col" class="font-normal">On it now</th>
+          </tr>
+        </thead>
         <tbody>
           @for (line of lines(); track line.id) {
-            <tr class="border-b border-line"><th scope="row" class="font-normal py-1"><button type="button" class="min-h-10 underline underline-offset-2" (click)="visited.emit(line.id)"><span class="font-semibold">{{ line.tag }}</span> {{ line.name }}</button></th>
-              <td>@if (line.verdict) { <yp-verdict-mark [verdict]="line.verdict" /> } @else { <span class="text-faint">…</span> }</td><td>{{ line.best }}</td><td>{{ line.now }}</td></tr>
+            <tr class="border-b border-line">
+              <th scope="row" class="font-normal py-1">
+                <button
+                  type="button"
+                  class="min-h-10 underline underline-offset-2"
+                  (click)="visited.emit(line.id)"
+                >
+                  <span class="font-semibold">{{ line.tag }}</span> {{ line.name }}
+                </button>
+              </th>
+              <td>
+                @if (line.verdict) {
+                  <yp-verdict-mark [verdict]="line.verdict" />
+                } @else {
+                  <span class="text-faint">…</span>
+                }
+              </td>
+              <td>{{ line.best }}</td>
+              <td>{{ line.now }}</td>
+            </tr>
           }
         </tbody>
       </table>
-      @if (common(); as film) { <button type="button" class="act act-next mt-4" (click)="choosing.pick(film.filmId)">Look at {{ choosing.nameOf(film.filmId) }}: it may go on all of them</button> }
+      @if (common(); as film) {
+        <button type="button" class="act act-next mt-4" (click)="choosing.pick(film.filmId)">
+          Look at {{ choosing.nameOf(film.filmId) }}: it may go on all of them
+        </button>
+      }
     </div>
   `,
   host: { class: 'flex flex-col flex-1 min-h-0' },
@@ -30,24 +73,54 @@ import { Choosing } from './choosing';
 export class FacadeView {
   protected readonly choosing = inject(Choosing);
   readonly visited = output<string>();
-  protected readonly lines = computed(() => this.choosing.judged().map(({ id, tag, name }) => {
-    const answers = [...this.choosing.answersOf(id)].sort(byFitness);
-    const [first] = answers;
-    return { id, tag, name, verdict: answers.find(({ filmId }) => filmId === this.choosing.chosenId())?.verdict, best: first === undefined ? '…' : first.verdict === 'stop' ? 'none' : `${this.choosing.nameOf(first.filmId)}${first.misses.length > 0 ? ' (misses a limit)' : ''}`, now: this.choosing.appliedNames(id) };
-  }));
+  protected readonly lines = computed(() =>
+    this.choosing.judged().map(({ id, tag, name }) => {
+      const answers = [...this.choosing.answersOf(id)].sort(byFitness);
+      const [first] = answers;
+      return {
+        id,
+        tag,
+        name,
+        verdict: answers.find(({ filmId }) => filmId === this.choosing.chosenId())?.verdict,
+        best:
+          first === undefined
+            ? '…'
+            : first.verdict === 'stop'
+              ? 'none'
+              : `${this.choosing.nameOf(first.filmId)}${first.misses.length > 0 ? ' (misses a limit)' : ''}`,
+        now: this.choosing.appliedNames(id),
+      };
+    }),
+  );
   protected readonly summary = computed(() => {
-    const known = this.lines().flatMap(({ tag, verdict }) => (verdict === undefined ? [] : [{ tag, verdict }]));
+    const known = this.lines().flatMap(({ tag, verdict }) =>
+      verdict === undefined ? [] : [{ tag, verdict }],
+    );
     const stopped = known.filter(({ verdict }) => verdict === 'stop').map(({ tag }) => tag);
     const open = known.filter(({ verdict }) => verdict === 'unknown').map(({ tag }) => tag);
     const name = this.choosing.chosen()?.name ?? 'The film';
-    return known.length === 0 ? '' : `${name}: ${known.length - stopped.length - open.length} of ${known.length} may go${stopped.length > 0 ? `; stop on ${stopped.join(', ')}` : ''}${open.length > 0 ? `; unknown on ${open.join(', ')}` : ''}.`;
+    return known.length === 0
+      ? ''
+      : `${name}: ${known.length - stopped.length - open.length} of ${known.length} may go${stopped.length > 0 ? `; stop on ${stopped.join(', ')}` : ''}${open.length > 0 ? `; unknown on ${open.join(', ')}` : ''}.`;
   });
   /** A film that may go on every surface where any may, meets the limits, and is not the one looked at. */
   protected readonly common = computed(() => {
-    const lists = this.choosing.judged().map(({ id }) => this.choosing.answersOf(id)).filter((list) => list.some(({ verdict }) => verdict === 'go' || verdict === 'go with care'));
+    const lists = this.choosing
+      .judged()
+      .map(({ id }) => this.choosing.answersOf(id))
+      .filter((list) => list.some(({ verdict }) => verdict === 'go' || verdict === 'go with care'));
     const [first] = lists;
     if (first === undefined || lists.length < 2) return undefined;
-    const mayGo = (filmId: string): boolean => { const verdict = worstVerdict(lists.map((list) => list.find((answer) => answer.filmId === filmId)?.verdict ?? 'stop')); return verdict === 'go' || verdict === 'go with care'; };
-    return [...first].sort(byFitness).find(({ filmId, misses }) => misses.length === 0 && filmId !== this.choosing.chosenId() && mayGo(filmId));
+    const mayGo = (filmId: string): boolean => {
+      const verdict = worstVerdict(
+        lists.map((list) => list.find((answer) => answer.filmId === filmId)?.verdict ?? 'stop'),
+      );
+      return verdict === 'go' || verdict === 'go with care';
+    };
+    return [...first]
+      .sort(byFitness)
+      .find(
+        ({ filmId, misses }) => misses.length === 0 && filmId !== this.choosing.chosenId() && mayGo(filmId),
+      );
   });
 }

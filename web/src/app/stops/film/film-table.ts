@@ -17,35 +17,99 @@ type SortKey = 'fit' | 'light' | 'heat' | 'name';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <table class="w-full text-left table-fixed">
-      <caption class="sr-only">Films, best first</caption>
+      <caption class="sr-only">
+        Films, best first
+      </caption>
       <thead class="text-sm text-faint sticky top-0 bg-board z-10">
         <tr class="border-b border-ink">
-          <th scope="col" class="font-normal py-1" [attr.aria-sort]="sorted('name')"><button type="button" class="min-h-8 underline underline-offset-2" (click)="sort.set('name')">Film</button></th>
-          <th scope="col" class="font-normal w-28" [attr.aria-sort]="sorted('fit')"><button type="button" class="min-h-8 underline underline-offset-2" (click)="sort.set('fit')">May it go</button></th>
+          <th scope="col" class="font-normal py-1" [attr.aria-sort]="sorted('name')">
+            <button type="button" class="min-h-8 underline underline-offset-2" (click)="sort.set('name')">
+              Film
+            </button>
+          </th>
+          <th scope="col" class="font-normal w-28" [attr.aria-sort]="sorted('fit')">
+            <button type="button" class="min-h-8 underline underline-offset-2" (click)="sort.set('fit')">
+              May it go
+            </button>
+          </th>
           @if (isGlass()) {
-            <th scope="col" class="font-normal text-right w-12" [attr.aria-sort]="sorted('light')"><button type="button" class="min-h-8 underline underline-offset-2" aria-label="Light kept" (click)="sort.set('light')">Light</button></th>
-            @if (isPartition()) { <th scope="col" class="font-normal text-right w-24">Seen through</th> }
-            @else { <th scope="col" class="font-normal text-right w-16" [attr.aria-sort]="sorted('heat')"><button type="button" class="min-h-8 underline underline-offset-2" (click)="sort.set('heat')">Heat off</button></th> }
+            <th scope="col" class="font-normal text-right w-12" [attr.aria-sort]="sorted('light')">
+              <button
+                type="button"
+                class="min-h-8 underline underline-offset-2"
+                aria-label="Light kept"
+                (click)="sort.set('light')"
+              >
+                Light
+              </button>
+            </th>
+            @if (isPartition()) {
+              <th scope="col" class="font-normal text-right w-24">Seen through</th>
+            } @else {
+              <th scope="col" class="font-normal text-right w-16" [attr.aria-sort]="sorted('heat')">
+                <button type="button" class="min-h-8 underline underline-offset-2" (click)="sort.set('heat')">
+                  Heat off
+                </button>
+              </th>
+            }
           }
           <th scope="col" class="font-normal text-right w-16"><span class="max-md:sr-only">Compare</span></th>
         </tr>
       </thead>
       <tbody role="radiogroup" aria-label="Films">
         @for (line of lines(); track line.film.id) {
-          <tr class="border-b border-line has-checked:bg-paper" [class.opacity-60]="line.answer?.verdict === 'stop' && line.film.id !== chosenId()">
+          <tr
+            class="border-b border-line has-checked:bg-paper"
+            [class.opacity-60]="line.answer?.verdict === 'stop' && line.film.id !== chosenId()"
+          >
             <th scope="row" class="font-normal py-1">
               <label class="flex items-center gap-1.5 min-h-10 cursor-pointer">
-                <input type="radio" name="film" class="size-5 accent-ink shrink-0" [value]="line.film.id" [checked]="line.film.id === chosenId()" (change)="chosen.emit(line.film.id)" (dblclick)="taken.emit()" />
-                <yp-film-swatch [visibleTransmitted]="line.film.visibleTransmitted" [small]="true" class="max-md:hidden" />
-                <span class="leading-tight min-w-0"><span class="font-semibold">{{ line.film.name }}</span><span class="block text-sm text-faint truncate">{{ line.film.face === 'outside' ? 'outside · ' : '' }}{{ line.film.family }}{{ line.film.invented ? ' · invented' : '' }}</span></span>
+                <input
+                  type="radio"
+                  name="film"
+                  class="size-5 accent-ink shrink-0"
+                  [value]="line.film.id"
+                  [checked]="line.film.id === chosenId()"
+                  (change)="chosen.emit(line.film.id)"
+                  (dblclick)="taken.emit()"
+                />
+                <yp-film-swatch
+                  [visibleTransmitted]="line.film.visibleTransmitted"
+                  [small]="true"
+                  class="max-md:hidden"
+                />
+                <span class="leading-tight min-w-0"
+                  ><span class="font-semibold">{{ line.film.name }}</span
+                  ><span class="block text-sm text-faint truncate"
+                    >{{ line.film.face === 'outside' ? 'outside · ' : '' }}{{ line.film.family
+                    }}{{ line.film.invented ? ' · invented' : '' }}</span
+                  ></span
+                >
               </label>
             </th>
-            <td class="text-sm">@if (line.answer; as answer) { <yp-verdict-mark [verdict]="answer.verdict" />@if (answer.misses.length > 0 && answer.performance !== null && answer.verdict !== 'stop') { <span class="block text-faint">misses a limit</span> } } @else { <span class="text-faint">…</span> }</td>
+            <td class="text-sm">
+              @if (line.answer; as answer) {
+                <yp-verdict-mark [verdict]="answer.verdict" />
+                @if (answer.misses.length > 0 && answer.performance !== null && answer.verdict !== 'stop') {
+                  <span class="block text-faint">misses a limit</span>
+                }
+              } @else {
+                <span class="text-faint">…</span>
+              }
+            </td>
             @if (isGlass()) {
               <td class="figure text-right">{{ light(line.answer) }}</td>
               <td class="figure text-right">{{ isPartition() ? seen(line.answer) : heat(line.answer) }}</td>
             }
-            <td class="text-right pr-2"><input type="checkbox" class="size-5 accent-ink" [attr.aria-label]="'Lay ' + line.film.name + ' side by side'" [checked]="compared().includes(line.film.id)" (change)="comparing.emit(line.film.id)" /></td>
+            <td class="text-right pr-2">
+              <input
+                type="checkbox"
+                class="size-5 accent-ink"
+                [attr.aria-label]="'Lay ' + line.film.name + ' side by side'"
+                [checked]="compared().includes(line.film.id)"
+                (change)="comparing.emit(line.film.id)"
+              />
+            </td>
           </tr>
         }
       </tbody>
@@ -66,13 +130,24 @@ export class FilmTable {
 
   protected readonly lines = computed<readonly Line[]>(() => {
     const byId = new Map(this.films().map((film) => [film.id, film]));
-    const judged = this.answers().flatMap((answer): Line[] => { const film = byId.get(answer.filmId); return film === undefined ? [] : [{ film, answer }]; });
-    const lines = judged.length > 0 ? judged : this.films().map((film): Line => ({ film, answer: undefined }));
-    const of = (pick: (answer: FilmAnswer) => number | undefined) => (line: Line): number => (line.answer === undefined ? undefined : pick(line.answer)) ?? Number.POSITIVE_INFINITY;
+    const judged = this.answers().flatMap((answer): Line[] => {
+      const film = byId.get(answer.filmId);
+      return film === undefined ? [] : [{ film, answer }];
+    });
+    const lines =
+      judged.length > 0 ? judged : this.films().map((film): Line => ({ film, answer: undefined }));
+    const of =
+      (pick: (answer: FilmAnswer) => number | undefined) =>
+      (line: Line): number =>
+        (line.answer === undefined ? undefined : pick(line.answer)) ?? Number.POSITIVE_INFINITY;
     const by = this.sort();
     if (by === 'name') return [...lines].sort((a, b) => a.film.name.localeCompare(b.film.name));
-    if (by === 'light') return [...lines].sort(ascending(of(({ performance }) => (performance === null ? undefined : -performance.lightKept.value))));
-    if (by === 'heat') return [...lines].sort(ascending(of(({ performance }) => performance?.heatKept.value)));
+    if (by === 'light')
+      return [...lines].sort(
+        ascending(of(({ performance }) => (performance === null ? undefined : -performance.lightKept.value))),
+      );
+    if (by === 'heat')
+      return [...lines].sort(ascending(of(({ performance }) => performance?.heatKept.value)));
     return lines;
   });
 
@@ -85,7 +160,9 @@ export class FilmTable {
   }
 
   protected heat(answer: FilmAnswer | undefined): string {
-    return answer?.performance == null ? '–' : `${Math.round((1 - answer.performance.heatKept.value) * 100)} %`;
+    return answer?.performance == null
+      ? '–'
+      : `${Math.round((1 - answer.performance.heatKept.value) * 100)} %`;
   }
 
   protected seen(answer: FilmAnswer | undefined): string {
@@ -94,5 +171,8 @@ export class FilmTable {
 }
 
 function ascending(of: (line: Line) => number): (a: Line, b: Line) => number {
-  return (a, b) => { const [x, y] = [of(a), of(b)]; return x === y ? 0 : x < y ? -1 : 1; };
+  return (a, b) => {
+    const [x, y] = [of(a), of(b)];
+    return x === y ? 0 : x < y ? -1 : 1;
+  };
 }

@@ -23,10 +23,25 @@ import { StressView } from './stress-view';
 import { SurfaceRowsReader } from '../../job/surface-rows';
 import { TradeChart } from './trade-chart';
 
-/** Choosing a film for one surface, or for all that are marked: which are fit, what each does, what it may break, and why. */
+/**
+ * Choosing a film for one surface, or for all that are marked: which are fit, what each does, what it may
+ * break, and why.
+ */
 @Component({
   selector: 'yp-film-stop',
-  imports: [StopFrame, BriefPanel, TradeChart, FilmTable, FilmVerdict, CompareView, StressView, PreviewView, FacadeView, CustomerSheet, RouterLink],
+  imports: [
+    StopFrame,
+    BriefPanel,
+    TradeChart,
+    FilmTable,
+    FilmVerdict,
+    CompareView,
+    StressView,
+    PreviewView,
+    FacadeView,
+    CustomerSheet,
+    RouterLink,
+  ],
   providers: [Choosing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './film.html',
@@ -41,12 +56,37 @@ export class FilmStop {
   protected readonly choosing = inject(Choosing);
   protected readonly catalogue = inject(Catalogue);
   protected readonly isGlass = computed(() => this.choosing.focus()?.kind === 'pane');
-  protected readonly isPartition = computed(() => { const from = this.choosing.focus()?.seenFrom; return from === 'side A' || from === 'side B'; });
-  protected readonly limits = computed(() => { const focus = this.choosing.focus(); const brief = focus === undefined ? undefined : this.#reading.briefFor(focus); return { light: brief?.lightKeptLeast ?? null, heatOff: brief?.heatOffLeast ?? null }; });
-  protected readonly wantsPrivacy = computed(() => { const focus = this.choosing.focus(); const brief = focus === undefined ? undefined : this.#reading.briefFor(focus); return this.isPartition() || (brief !== undefined && brief.hiddenByDay + brief.hiddenByNight > 0); });
-  protected readonly width_mm = computed(() => { const focus = this.choosing.focus(); return focus === undefined ? null : this.#rows.of(focus).width_mm; });
-  protected readonly targetWord = computed(() => { const targets = this.choosing.targets(); return targets.length === 1 ? (targets[0]?.tag ?? '') : `${targets.length} marked surfaces`; });
-  protected readonly isOnAlready = computed(() => { const film = this.choosing.chosen(); return film !== undefined && this.choosing.targets().every(({ id }) => this.#reading.applicationsOf(id).some(({ filmId }) => filmId === film.id)); });
+  protected readonly isPartition = computed(() => {
+    const from = this.choosing.focus()?.seenFrom;
+    return from === 'side A' || from === 'side B';
+  });
+  protected readonly limits = computed(() => {
+    const focus = this.choosing.focus();
+    const brief = focus === undefined ? undefined : this.#reading.briefFor(focus);
+    return { light: brief?.lightKeptLeast ?? null, heatOff: brief?.heatOffLeast ?? null };
+  });
+  protected readonly wantsPrivacy = computed(() => {
+    const focus = this.choosing.focus();
+    const brief = focus === undefined ? undefined : this.#reading.briefFor(focus);
+    return this.isPartition() || (brief !== undefined && brief.hiddenByDay + brief.hiddenByNight > 0);
+  });
+  protected readonly width_mm = computed(() => {
+    const focus = this.choosing.focus();
+    return focus === undefined ? null : this.#rows.of(focus).width_mm;
+  });
+  protected readonly targetWord = computed(() => {
+    const targets = this.choosing.targets();
+    return targets.length === 1 ? (targets[0]?.tag ?? '') : `${targets.length} marked surfaces`;
+  });
+  protected readonly isOnAlready = computed(() => {
+    const film = this.choosing.chosen();
+    return (
+      film !== undefined &&
+      this.choosing
+        .targets()
+        .every(({ id }) => this.#reading.applicationsOf(id).some(({ filmId }) => filmId === film.id))
+    );
+  });
   protected readonly useWord = computed(() => {
     const film = this.choosing.chosen();
     if (film === undefined) return 'Choose a film above';
@@ -54,17 +94,41 @@ export class FilmStop {
     return `Use ${film.name} on ${this.targetWord()}${this.choosing.overTargets().verdict === 'stop' ? ' all the same' : ''}`;
   });
   protected readonly views = computed<readonly { readonly view: FilmView; readonly word: string }[]>(() => [
-    { view: 'choose', word: 'Choose' }, { view: 'compare', word: `Compare (${this.choosing.compared().length})` },
-    ...(this.isGlass() && !this.isPartition() ? [{ view: 'stress' as const, word: 'Stress' }] : []), ...(this.isGlass() ? [{ view: 'preview' as const, word: 'Preview' }] : []),
-    { view: 'facade', word: 'Whole front' }, { view: 'sheet', word: 'Customer sheet' },
+    { view: 'choose', word: 'Choose' },
+    { view: 'compare', word: `Compare (${this.choosing.compared().length})` },
+    ...(this.isGlass() && !this.isPartition() ? [{ view: 'stress' as const, word: 'Stress' }] : []),
+    ...(this.isGlass() ? [{ view: 'preview' as const, word: 'Preview' }] : []),
+    { view: 'facade', word: 'Whole front' },
+    { view: 'sheet', word: 'Customer sheet' },
   ]);
   protected readonly nameOf = (filmId: string): string => this.choosing.nameOf(filmId);
 
   constructor() {
-    const view = (id: FilmView, word: string, keys: string) => ({ id: `film-${id}`, word, keys, canRun: () => this.choosing.films().length > 0, run: () => { this.choosing.view.set(id); } });
+    const view = (id: FilmView, word: string, keys: string) => ({
+      id: `film-${id}`,
+      word,
+      keys,
+      canRun: () => this.choosing.films().length > 0,
+      run: () => {
+        this.choosing.view.set(id);
+      },
+    });
     inject(Commands).offer([
-      { id: 'use-film', word: 'Use the chosen film here', keys: 'Alt+Enter', canRun: () => this.choosing.chosen() !== undefined && this.choosing.targets().length > 0, run: () => { this.use(); } },
-      view('choose', 'Choose a film', 'Alt+C'), view('compare', 'Films side by side', 'Alt+B'), view('stress', 'Glass stress', 'Alt+S'), view('preview', 'Preview', 'Alt+V'), view('facade', 'The whole front', 'Alt+W'), view('sheet', 'Customer sheet', 'Alt+K'),
+      {
+        id: 'use-film',
+        word: 'Use the chosen film here',
+        keys: 'Alt+Enter',
+        canRun: () => this.choosing.chosen() !== undefined && this.choosing.targets().length > 0,
+        run: () => {
+          this.use();
+        },
+      },
+      view('choose', 'Choose a film', 'Alt+C'),
+      view('compare', 'Films side by side', 'Alt+B'),
+      view('stress', 'Glass stress', 'Alt+S'),
+      view('preview', 'Preview', 'Alt+V'),
+      view('facade', 'The whole front', 'Alt+W'),
+      view('sheet', 'Customer sheet', 'Alt+K'),
     ]);
   }
 
@@ -77,17 +141,37 @@ export class FilmStop {
       const side = this.#sideFor(surface, film);
       const there = this.#reading.applicationsOf(surface.id).find((application) => application.side === side);
       if (there?.filmId === film.id) return [];
-      const method = methodAfter({ kind: surface.kind, shape: surface.shape, family: film.family }, there?.method);
-      if (there !== undefined && there.method !== method) changed.push(`${surface.tag}: ${there.method} does not suit, now ${method}`);
+      const method = methodAfter(
+        { kind: surface.kind, shape: surface.shape, family: film.family },
+        there?.method,
+      );
+      if (there !== undefined && there.method !== method)
+        changed.push(`${surface.tag}: ${there.method} does not suit, now ${method}`);
       if (there !== undefined) return [this.#desk.set('application', there.id, { filmId: film.id, method })];
-      return [this.#desk.put('application', { surfaceId: surface.id, side, filmId: film.id, method, ...DEFAULT_SCHOOLS, over: null, position: 1 })];
+      return [
+        this.#desk.put('application', {
+          surfaceId: surface.id,
+          side,
+          filmId: film.id,
+          method,
+          ...DEFAULT_SCHOOLS,
+          over: null,
+          position: 1,
+        }),
+      ];
     });
     this.#desk.do(`${film.name} on ${this.targetWord()}`, ops);
-    this.#desk.say(ops.length === 0 ? `${film.name} was there already.` : `${film.name} is on ${this.targetWord()}.${changed.length === 0 ? '' : ` The way of fitting had to change. ${changed.slice(0, 3).join('; ')}${changed.length > 3 ? ` and ${changed.length - 3} more` : ''}.`}`);
+    this.#desk.say(
+      ops.length === 0
+        ? `${film.name} was there already.`
+        : `${film.name} is on ${this.targetWord()}.${changed.length === 0 ? '' : ` The way of fitting had to change. ${changed.slice(0, 3).join('; ')}${changed.length > 3 ? ` and ${changed.length - 3} more` : ''}.`}`,
+    );
   }
 
   protected takeOff(application: RowOf<'application'>): void {
-    this.#desk.do(`${this.choosing.focus()?.tag ?? ''}: film taken off`, [this.#desk.remove('application', application.id)]);
+    this.#desk.do(`${this.choosing.focus()?.tag ?? ''}: film taken off`, [
+      this.#desk.remove('application', application.id),
+    ]);
   }
 
   protected visit(surfaceId: string): void {
@@ -96,8 +180,11 @@ export class FilmStop {
   }
 
   #sideFor(surface: RowOf<'surface'>, film: FilmRow): RowOf<'application'>['side'] {
-    if (surface.kind !== 'pane' || surface.seenFrom === 'side A' || surface.seenFrom === 'side B') return surface.seenFrom;
+    if (surface.kind !== 'pane' || surface.seenFrom === 'side A' || surface.seenFrom === 'side B')
+      return surface.seenFrom;
     if (film.face === 'outside') return 'outside';
-    return film.face === 'either' && this.#reading.siteFactsOf(surface.id)?.filmFace === 'outside' ? 'outside' : 'room';
+    return film.face === 'either' && this.#reading.siteFactsOf(surface.id)?.filmFace === 'outside'
+      ? 'outside'
+      : 'room';
   }
 }

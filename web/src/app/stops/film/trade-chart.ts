@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, type ElementRef, afterRenderEffect, inject, input, output, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  type ElementRef,
+  afterRenderEffect,
+  inject,
+  input,
+  output,
+  viewChild,
+} from '@angular/core';
 import type { FilmAnswer } from '@yellow-pane/core/choosing';
 import type { Verdict } from '@yellow-pane/core/quantity';
 import type { Chart, Plugin, PointStyle } from 'chart.js';
@@ -10,15 +20,29 @@ interface Dot {
   readonly filmId: string;
 }
 
-const STYLES: Readonly<Record<Verdict, PointStyle>> = { go: 'circle', 'go with care': 'triangle', unknown: 'rect', stop: 'crossRot' };
+const STYLES: Readonly<Record<Verdict, PointStyle>> = {
+  go: 'circle',
+  'go with care': 'triangle',
+  unknown: 'rect',
+  stop: 'crossRot',
+};
 const ORDER: readonly Verdict[] = ['stop', 'unknown', 'go with care', 'go'];
-const SHOWN: Readonly<Record<Verdict, string>> = { go: 'go', 'go with care': 'go with care', unknown: 'unknown', stop: 'stop' };
+const SHOWN: Readonly<Record<Verdict, string>> = {
+  go: 'go',
+  'go with care': 'go with care',
+  unknown: 'unknown',
+  stop: 'stop',
+};
 
-/** Light kept against heat kept, a mark a film, its verdict as shape. The table beside it says the same in words. */
+/**
+ * Light kept against heat kept, a mark a film, its verdict as shape. The table beside it says the same in
+ * words.
+ */
 @Component({
   selector: 'yp-trade-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: '<canvas #canvas role="img" aria-label="Films by light kept and heat kept; the same figures stand in the table"></canvas>',
+  template:
+    '<canvas #canvas role="img" aria-label="Films by light kept and heat kept; the same figures stand in the table"></canvas>',
   host: { class: 'block relative min-h-0' },
 })
 export class TradeChart {
@@ -34,15 +58,20 @@ export class TradeChart {
 
   constructor() {
     let isGone = false;
-    inject(DestroyRef).onDestroy(() => { isGone = true; this.#chart?.destroy(); });
+    inject(DestroyRef).onDestroy(() => {
+      isGone = true;
+      this.#chart?.destroy();
+    });
     afterRenderEffect(() => {
-      for (const changes of [this.answers, this.tradeOffs, this.chosenId, this.limits, this.#theme]) changes();
+      for (const changes of [this.answers, this.tradeOffs, this.chosenId, this.limits, this.#theme])
+        changes();
       void this.#draw(() => isGone);
     });
   }
 
   async #draw(isGone: () => boolean): Promise<void> {
-    const { Chart, ScatterController, PointElement, LineElement, LinearScale, Tooltip } = await import('chart.js');
+    const { Chart, ScatterController, PointElement, LineElement, LinearScale, Tooltip } =
+      await import('chart.js');
     const canvas = this.canvas().nativeElement;
     if (isGone() || canvas.getContext('2d') === null) return;
     Chart.register(ScatterController, PointElement, LineElement, LinearScale, Tooltip);
@@ -56,36 +85,119 @@ export class TradeChart {
 
   #make(made: typeof Chart, canvas: HTMLCanvasElement, datasets: Chart['data']['datasets']): Chart {
     const style = getComputedStyle(canvas);
-    const axis = (text: string) => ({ min: 0, max: 100, grid: { color: style.getPropertyValue('--yp-line') }, ticks: { color: style.getPropertyValue('--yp-faint'), stepSize: 25, callback: (value: number | string) => `${value} %` }, title: { display: true, text, color: style.getPropertyValue('--yp-ink'), font: { size: 13 } } });
-    const limits: Plugin = { id: 'limits', beforeDatasetsDraw: ({ ctx, chartArea, scales: { x, y } }) => {
-      const { light, heatOff } = this.limits();
-      ctx.save();
-      ctx.fillStyle = getComputedStyle(canvas).getPropertyValue('--yp-line');
-      ctx.globalAlpha = 0.55;
-      if (light !== null && x !== undefined) ctx.fillRect(chartArea.left, chartArea.top, x.getPixelForValue(light * 100) - chartArea.left, chartArea.height);
-      if (heatOff !== null && y !== undefined) ctx.fillRect(chartArea.left, chartArea.top, chartArea.width, y.getPixelForValue((1 - heatOff) * 100) - chartArea.top);
-      ctx.restore();
-    } };
+    const axis = (text: string) => ({
+      min: 0,
+      max: 100,
+      grid: { color: style.getPropertyValue('--yp-line') },
+      ticks: {
+        color: style.getPropertyValue('--yp-faint'),
+        stepSize: 25,
+        callback: (value: number | string) => `${value} %`,
+      },
+      title: { display: true, text, color: style.getPropertyValue('--yp-ink'), font: { size: 13 } },
+    });
+    const limits: Plugin = {
+      id: 'limits',
+      beforeDatasetsDraw: ({ ctx, chartArea, scales: { x, y } }) => {
+        const { light, heatOff } = this.limits();
+        ctx.save();
+        ctx.fillStyle = getComputedStyle(canvas).getPropertyValue('--yp-line');
+        ctx.globalAlpha = 0.55;
+        if (light !== null && x !== undefined)
+          ctx.fillRect(
+            chartArea.left,
+            chartArea.top,
+            x.getPixelForValue(light * 100) - chartArea.left,
+            chartArea.height,
+          );
+        if (heatOff !== null && y !== undefined)
+          ctx.fillRect(
+            chartArea.left,
+            chartArea.top,
+            chartArea.width,
+            y.getPixelForValue((1 - heatOff) * 100) - chartArea.top,
+          );
+        ctx.restore();
+      },
+    };
     return new made(canvas, {
-      type: 'scatter', data: { datasets }, plugins: [limits],
+      type: 'scatter',
+      data: { datasets },
+      plugins: [limits],
       options: {
-        animation: false, maintainAspectRatio: false, font: { family: style.fontFamily },
+        animation: false,
+        maintainAspectRatio: false,
+        font: { family: style.fontFamily },
         scales: { x: axis('light kept'), y: axis('heat kept') },
-        plugins: { tooltip: { callbacks: { label: (item) => `${this.nameOf()((item.raw as Dot).filmId)}: light ${Math.round(item.parsed.x ?? 0)} %, heat ${Math.round(item.parsed.y ?? 0)} %` } } },
-        onClick: (_event, [hit]) => { const dot = hit === undefined ? undefined : (this.#chart?.data.datasets[hit.datasetIndex]?.data[hit.index] as Dot | undefined); if (dot !== undefined && typeof dot === 'object' && 'filmId' in dot) this.picked.emit(dot.filmId); },
+        plugins: {
+          tooltip: {
+            callbacks: {
+              label: (item) =>
+                `${this.nameOf()((item.raw as Dot).filmId)}: light ${Math.round(item.parsed.x ?? 0)} %, heat ${Math.round(item.parsed.y ?? 0)} %`,
+            },
+          },
+        },
+        onClick: (_event, [hit]) => {
+          const dot =
+            hit === undefined
+              ? undefined
+              : (this.#chart?.data.datasets[hit.datasetIndex]?.data[hit.index] as Dot | undefined);
+          if (dot !== undefined && typeof dot === 'object' && 'filmId' in dot) this.picked.emit(dot.filmId);
+        },
       },
     });
   }
 
   #datasets(style: CSSStyleDeclaration): Chart['data']['datasets'] {
-    const colours: Readonly<Record<Verdict, string>> = { go: style.getPropertyValue('--yp-go'), 'go with care': style.getPropertyValue('--yp-care'), unknown: style.getPropertyValue('--yp-faint'), stop: style.getPropertyValue('--yp-stop') };
-    const dot = ({ filmId, performance }: FilmAnswer): Dot[] => (performance === null ? [] : [{ x: performance.lightKept.value * 100, y: performance.heatKept.value * 100, filmId }]);
-    const front = this.answers().filter(({ filmId }) => this.tradeOffs().has(filmId)).flatMap(dot).sort((a, b) => a.x - b.x);
-    const chosen = this.answers().filter(({ filmId }) => filmId === this.chosenId()).flatMap(dot);
+    const colours: Readonly<Record<Verdict, string>> = {
+      go: style.getPropertyValue('--yp-go'),
+      'go with care': style.getPropertyValue('--yp-care'),
+      unknown: style.getPropertyValue('--yp-faint'),
+      stop: style.getPropertyValue('--yp-stop'),
+    };
+    const dot = ({ filmId, performance }: FilmAnswer): Dot[] =>
+      performance === null
+        ? []
+        : [{ x: performance.lightKept.value * 100, y: performance.heatKept.value * 100, filmId }];
+    const front = this.answers()
+      .filter(({ filmId }) => this.tradeOffs().has(filmId))
+      .flatMap(dot)
+      .sort((a, b) => a.x - b.x);
+    const chosen = this.answers()
+      .filter(({ filmId }) => filmId === this.chosenId())
+      .flatMap(dot);
     return [
-      { label: 'chosen', data: chosen, pointStyle: 'circle', pointRadius: 12, borderColor: style.getPropertyValue('--yp-ink'), borderWidth: 2.5, backgroundColor: 'transparent' },
-      ...ORDER.map((verdict) => ({ label: SHOWN[verdict], data: this.answers().filter((answer) => answer.verdict === verdict).flatMap(dot), pointStyle: STYLES[verdict], pointRadius: 6, pointHoverRadius: 8, borderColor: colours[verdict], backgroundColor: verdict === 'unknown' ? 'transparent' : colours[verdict], borderWidth: 2 })),
-      { label: 'nothing beats these', data: front, showLine: true, pointRadius: 0, pointHitRadius: 0, borderColor: style.getPropertyValue('--yp-line-strong'), borderWidth: 1.5, borderDash: [5, 4] },
+      {
+        label: 'chosen',
+        data: chosen,
+        pointStyle: 'circle',
+        pointRadius: 12,
+        borderColor: style.getPropertyValue('--yp-ink'),
+        borderWidth: 2.5,
+        backgroundColor: 'transparent',
+      },
+      ...ORDER.map((verdict) => ({
+        label: SHOWN[verdict],
+        data: this.answers()
+          .filter((answer) => answer.verdict === verdict)
+          .flatMap(dot),
+        pointStyle: STYLES[verdict],
+        pointRadius: 6,
+        pointHoverRadius: 8,
+        borderColor: colours[verdict],
+        backgroundColor: verdict === 'unknown' ? 'transparent' : colours[verdict],
+        borderWidth: 2,
+      })),
+      {
+        label: 'nothing beats these',
+        data: front,
+        showLine: true,
+        pointRadius: 0,
+        pointHitRadius: 0,
+        borderColor: style.getPropertyValue('--yp-line-strong'),
+        borderWidth: 1.5,
+        borderDash: [5, 4],
+      },
     ];
   }
 }

@@ -1,5 +1,20 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, computed, inject, linkedSignal, signal } from '@angular/core';
-import { DEFAULT_RATES, SCHOOLS, SLIP_MIXES, type WorkStep, slipShare, workStepsFor } from '@yellow-pane/core/fitting';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  computed,
+  inject,
+  linkedSignal,
+  signal,
+} from '@angular/core';
+import {
+  DEFAULT_RATES,
+  SCHOOLS,
+  SLIP_MIXES,
+  type WorkStep,
+  slipShare,
+  workStepsFor,
+} from '@yellow-pane/core/fitting';
 import type { FittingSchools, RowOf } from '@yellow-pane/core/job';
 import { Catalogue } from '../../catalogue/catalogue';
 import { Rates } from '../../catalogue/rates';
@@ -18,7 +33,11 @@ import { StateMark, type StateShape } from '../../ui/state-mark';
 import { StopFrame } from '../../ui/stop-frame';
 
 const MM2_PER_M2 = 1e6;
-const SCHOOL_WORDS: Readonly<Record<keyof FittingSchools, string>> = { linerSchool: 'Liner off by', lockSchool: 'Lock with', trimSchool: 'Trim' };
+const SCHOOL_WORDS: Readonly<Record<keyof FittingSchools, string>> = {
+  linerSchool: 'Liner off by',
+  lockSchool: 'Lock with',
+  trimSchool: 'Trim',
+};
 
 /** Fitting: one step at a time, large enough for wet hands, with its dangers there and then. */
 @Component({
@@ -39,10 +58,17 @@ export class Fit {
   protected readonly surface = this.selection.surface;
   readonly #instant = signal(Date.now());
   protected readonly application = computed(() => this.reading.applicationsOf(this.surface()?.id ?? '')[0]);
-  protected readonly cutAlarm = computed(() => { const changed = this.#cut.changedAfterCut(this.surface()?.id ?? ''); return changed.length === 0 ? undefined : cutAlarm(changed, this.#units()); });
+  protected readonly cutAlarm = computed(() => {
+    const changed = this.#cut.changedAfterCut(this.surface()?.id ?? '');
+    return changed.length === 0 ? undefined : cutAlarm(changed, this.#units());
+  });
   protected readonly alarmWord = CUT_ALARM;
   protected readonly film = computed(() => this.#catalogue.byId().get(this.application()?.filmId ?? ''));
-  protected readonly schools = (Object.keys(SCHOOL_WORDS) as (keyof FittingSchools)[]).map((key) => ({ key, word: SCHOOL_WORDS[key], choices: SCHOOLS[key].map(({ value, reason }) => ({ value, word: value, reason })) }));
+  protected readonly schools = (Object.keys(SCHOOL_WORDS) as (keyof FittingSchools)[]).map((key) => ({
+    key,
+    word: SCHOOL_WORDS[key],
+    choices: SCHOOLS[key].map(({ value, reason }) => ({ value, word: value, reason })),
+  }));
   protected readonly mixes = SLIP_MIXES.map((mix) => ({ ...mix, share: slipShare(mix) }));
   protected readonly steps = computed<readonly WorkStep[]>(() => {
     const application = this.application();
@@ -62,32 +88,81 @@ export class Fit {
       condition: surface.condition,
       isSecurityFilm: this.film()?.family === 'security',
       rates: this.#rates.rates().length > 0 ? this.#rates.rates() : DEFAULT_RATES,
-      ...('sizes' in check ? { area_m2: check.sizes.area_mm2.value / MM2_PER_M2, edge_m: check.sizes.perimeter_mm.value / 1000 } : {}),
+      ...('sizes' in check
+        ? { area_m2: check.sizes.area_mm2.value / MM2_PER_M2, edge_m: check.sizes.perimeter_mm.value / 1000 }
+        : {}),
     });
   });
-  readonly #records = computed(() => new Map(this.reading.workOf(this.application()?.id ?? '').map((record) => [record.step, record])));
-  protected readonly firstOpen = computed(() => this.steps().findIndex(({ step }) => (this.#records().get(step)?.doneAt ?? null) === null));
+  readonly #records = computed(
+    () => new Map(this.reading.workOf(this.application()?.id ?? '').map((record) => [record.step, record])),
+  );
+  protected readonly firstOpen = computed(() =>
+    this.steps().findIndex(({ step }) => (this.#records().get(step)?.doneAt ?? null) === null),
+  );
   /** The first step not done, until another is picked. */
-  protected readonly at = linkedSignal(() => (this.firstOpen() < 0 ? this.steps().length - 1 : this.firstOpen()));
+  protected readonly at = linkedSignal(() =>
+    this.firstOpen() < 0 ? this.steps().length - 1 : this.firstOpen(),
+  );
   protected readonly current = computed(() => this.steps()[this.at()]);
   protected readonly record = computed(() => this.#records().get(this.current()?.step ?? ''));
-  protected readonly noteKey = computed(() => `note:${this.application()?.id ?? ''}:${this.current()?.step ?? ''}`);
+  protected readonly noteKey = computed(
+    () => `note:${this.application()?.id ?? ''}:${this.current()?.step ?? ''}`,
+  );
   protected readonly isFinished = computed(() => this.steps().length > 0 && this.firstOpen() < 0);
   protected readonly timer = computed(() => {
     const { startedAt = null, doneAt = null } = this.record() ?? {};
     if (startedAt === null) return undefined;
-    const seconds = Math.max(0, Math.floor(((doneAt === null ? this.#instant() : Date.parse(doneAt)) - Date.parse(startedAt)) / 1000));
+    const seconds = Math.max(
+      0,
+      Math.floor(((doneAt === null ? this.#instant() : Date.parse(doneAt)) - Date.parse(startedAt)) / 1000),
+    );
     return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
   });
 
   constructor() {
-    const ticking = setInterval(() => { this.#instant.set(Date.now()); }, 1000);
-    inject(DestroyRef).onDestroy(() => { clearInterval(ticking); });
+    const ticking = setInterval(() => {
+      this.#instant.set(Date.now());
+    }, 1000);
+    inject(DestroyRef).onDestroy(() => {
+      clearInterval(ticking);
+    });
     inject(Commands).offer([
-      { id: 'step-done', word: 'Step done, go on', keys: 'Alt+Enter', canRun: () => this.current() !== undefined, run: () => { this.toggleDone(); } },
-      { id: 'step-timer', word: 'Start the timer of this step', keys: 'Alt+T', canRun: () => this.current() !== undefined, run: () => { this.startTimer(); } },
-      { id: 'step-back', word: 'Step before', keys: 'Alt+ArrowLeft', canRun: () => this.at() > 0, run: () => { this.at.update((at) => at - 1); } },
-      { id: 'step-on', word: 'Step after', keys: 'Alt+ArrowRight', canRun: () => this.at() < this.steps().length - 1, run: () => { this.at.update((at) => at + 1); } },
+      {
+        id: 'step-done',
+        word: 'Step done, go on',
+        keys: 'Alt+Enter',
+        canRun: () => this.current() !== undefined,
+        run: () => {
+          this.toggleDone();
+        },
+      },
+      {
+        id: 'step-timer',
+        word: 'Start the timer of this step',
+        keys: 'Alt+T',
+        canRun: () => this.current() !== undefined,
+        run: () => {
+          this.startTimer();
+        },
+      },
+      {
+        id: 'step-back',
+        word: 'Step before',
+        keys: 'Alt+ArrowLeft',
+        canRun: () => this.at() > 0,
+        run: () => {
+          this.at.update((at) => at - 1);
+        },
+      },
+      {
+        id: 'step-on',
+        word: 'Step after',
+        keys: 'Alt+ArrowRight',
+        canRun: () => this.at() < this.steps().length - 1,
+        run: () => {
+          this.at.update((at) => at + 1);
+        },
+      },
     ]);
   }
 
@@ -111,33 +186,61 @@ export class Fit {
 
   protected chooseSchool(key: keyof FittingSchools, value: string): void {
     const application = this.application();
-    if (application !== undefined) this.#desk.do(`${this.surface()?.tag ?? ''}: ${SCHOOL_WORDS[key].toLowerCase()} ${value}`, [this.#desk.set('application', application.id, { [key]: value })]);
+    if (application !== undefined)
+      this.#desk.do(`${this.surface()?.tag ?? ''}: ${SCHOOL_WORDS[key].toLowerCase()} ${value}`, [
+        this.#desk.set('application', application.id, { [key]: value }),
+      ]);
   }
 
   protected toggleDone(): void {
     const step = this.current();
     if (step === undefined) return;
     const isDone = (this.record()?.doneAt ?? null) !== null;
-    this.#write(step, { doneAt: isDone ? null : new Date().toISOString() }, `${this.surface()?.tag ?? ''}: step ${step.number} ${isDone ? 'not done' : 'done'}`);
+    this.#write(
+      step,
+      { doneAt: isDone ? null : new Date().toISOString() },
+      `${this.surface()?.tag ?? ''}: step ${step.number} ${isDone ? 'not done' : 'done'}`,
+    );
   }
 
   protected startTimer(): void {
     const step = this.current();
-    if (step !== undefined) this.#write(step, { startedAt: new Date().toISOString(), doneAt: null }, `${this.surface()?.tag ?? ''}: step ${step.number} timed`);
+    if (step !== undefined)
+      this.#write(
+        step,
+        { startedAt: new Date().toISOString(), doneAt: null },
+        `${this.surface()?.tag ?? ''}: step ${step.number} timed`,
+      );
   }
 
   protected takeNote({ text, seen }: Typed): void {
     const step = this.current();
-    if (step !== undefined && text !== (this.record()?.note ?? '')) this.#write(step, { note: text }, `${this.surface()?.tag ?? ''}: note on step ${step.number}`, seen);
+    if (step !== undefined && text !== (this.record()?.note ?? ''))
+      this.#write(step, { note: text }, `${this.surface()?.tag ?? ''}: note on step ${step.number}`, seen);
   }
 
-  #write(step: WorkStep, fields: Partial<Pick<RowOf<'workRecord'>, 'startedAt' | 'doneAt' | 'note'>>, label: string, seen?: number): void {
+  #write(
+    step: WorkStep,
+    fields: Partial<Pick<RowOf<'workRecord'>, 'startedAt' | 'doneAt' | 'note'>>,
+    label: string,
+    seen?: number,
+  ): void {
     const application = this.application();
     if (application === undefined) return;
     const record = this.#records().get(step.step);
-    const op = record === undefined
-      ? this.#desk.put('workRecord', { applicationId: application.id, template: step.template, step: step.step, templateVersion: step.templateVersion, startedAt: null, doneAt: null, note: '', ...fields })
-      : this.#desk.set('workRecord', record.id, fields, seen);
+    const op =
+      record === undefined
+        ? this.#desk.put('workRecord', {
+            applicationId: application.id,
+            template: step.template,
+            step: step.step,
+            templateVersion: step.templateVersion,
+            startedAt: null,
+            doneAt: null,
+            note: '',
+            ...fields,
+          })
+        : this.#desk.set('workRecord', record.id, fields, seen);
     this.#desk.do(label, [op]);
   }
 }

@@ -1,5 +1,12 @@
 import type { MeasurePoint } from '@yellow-pane/core/job';
-import { type Figure, type MeasureSlot, type Outline, type Point, mirrorOf, outlineBounds } from '@yellow-pane/core/measure';
+import {
+  type Figure,
+  type MeasureSlot,
+  type Outline,
+  type Point,
+  mirrorOf,
+  outlineBounds,
+} from '@yellow-pane/core/measure';
 
 export interface Box {
   readonly width: number;
@@ -19,7 +26,9 @@ export interface Drawing {
   readonly from: (point: Point) => Point;
 }
 
-export type DrawnMeasure = Pick<MeasureSlot, 'kind' | 'from' | 'to'> & { readonly slot: MeasureSlot | undefined };
+export type DrawnMeasure = Pick<MeasureSlot, 'kind' | 'from' | 'to'> & {
+  readonly slot: MeasureSlot | undefined;
+};
 
 /** How far dimension lines stand off, in pixels. */
 const HEIGHT_STAND_OFF = 54;
@@ -35,34 +44,103 @@ const OTHER_SHARES = [0.5, 0.2, 0.8, 0.35, 0.65, 0.1, 0.9];
 export function drawingOf(figure: Figure, box: Box, isMirrored: boolean): Drawing {
   const shape = figure.standing ?? figure.outline;
   const { left, top, width, height } = outlineBounds(shape);
-  const scale = Math.min((box.width - 2 * box.marginX) / Math.max(width, 1), (box.height - 2 * box.marginY) / Math.max(height, 1));
+  const scale = Math.min(
+    (box.width - 2 * box.marginX) / Math.max(width, 1),
+    (box.height - 2 * box.marginY) / Math.max(height, 1),
+  );
   const offset = { x: (box.width - width * scale) / 2, y: (box.height - height * scale) / 2 };
   const turned = isMirrored ? mirrorOf(shape) : (point: Point): Point => point;
-  const at = (point: Point): Point => { const { x, y } = turned(point); return { x: offset.x + (x - left) * scale, y: offset.y + (y - top) * scale }; };
-  const from = ({ x, y }: Point): Point => turned({ x: left + (x - offset.x) / scale, y: top + (y - offset.y) / scale });
-  return { outline: shape.map(at), points: Object.fromEntries(Object.entries(figure.points).map(([name, point]) => [name, at(point)])), scale, at, from };
+  const at = (point: Point): Point => {
+    const { x, y } = turned(point);
+    return { x: offset.x + (x - left) * scale, y: offset.y + (y - top) * scale };
+  };
+  const from = ({ x, y }: Point): Point =>
+    turned({ x: left + (x - offset.x) / scale, y: top + (y - offset.y) / scale });
+  return {
+    outline: shape.map(at),
+    points: Object.fromEntries(Object.entries(figure.points).map(([name, point]) => [name, at(point)])),
+    scale,
+    at,
+    from,
+  };
 }
 
-/** The line of a measure and where its field sits: outside for outer ones, in rows of their own for inner ones, so that none cover each other. */
-export function placeOf(measure: DrawnMeasure, { points, outline }: Drawing, share = measure.slot?.share ?? 0.72): { readonly field: Point; readonly line: readonly [Point, Point] | undefined; readonly isInner: boolean } | undefined {
+/**
+ * The line of a measure and where its field sits: outside for outer ones, in rows of their own for inner
+ * ones, so that none cover each other.
+ */
+export function placeOf(
+  measure: DrawnMeasure,
+  { points, outline }: Drawing,
+  share = measure.slot?.share ?? 0.72,
+):
+  | { readonly field: Point; readonly line: readonly [Point, Point] | undefined; readonly isInner: boolean }
+  | undefined {
   const bounds = outlineBounds(outline);
   const middle = { x: bounds.left + bounds.width / 2, y: bounds.top + bounds.height / 2 };
   const [p, q] = [points[measure.from], points[measure.to]];
   if (p === undefined || q === undefined || measure.slot?.lies === 'beside') return undefined;
   const lies = measure.slot?.lies ?? 'inside';
-  if (measure.kind === 'circumference' && lies !== 'top' && lies !== 'bottom') return { field: bounds.width < NARROW ? { x: bounds.left + bounds.width + HEIGHT_STAND_OFF, y: p.y } : p, line: [{ x: bounds.left, y: p.y }, { x: bounds.left + bounds.width, y: p.y }], isInner: true };
+  if (measure.kind === 'circumference' && lies !== 'top' && lies !== 'bottom')
+    return {
+      field: bounds.width < NARROW ? { x: bounds.left + bounds.width + HEIGHT_STAND_OFF, y: p.y } : p,
+      line: [
+        { x: bounds.left, y: p.y },
+        { x: bounds.left + bounds.width, y: p.y },
+      ],
+      isInner: true,
+    };
   if (lies === 'top') {
     const y = Math.min(bounds.top, p.y, q.y) - WIDTH_STAND_OFF;
-    return { field: { x: (p.x + q.x) / 2, y }, line: p.x === q.x ? [{ x: bounds.left, y }, { x: bounds.left + bounds.width, y }] : [{ x: p.x, y }, { x: q.x, y }], isInner: false };
+    return {
+      field: { x: (p.x + q.x) / 2, y },
+      line:
+        p.x === q.x
+          ? [
+              { x: bounds.left, y },
+              { x: bounds.left + bounds.width, y },
+            ]
+          : [
+              { x: p.x, y },
+              { x: q.x, y },
+            ],
+      isInner: false,
+    };
   }
   if (lies === 'bottom') {
     const y = Math.max(p.y, q.y) + WIDTH_STAND_OFF;
-    return { field: { x: (p.x + q.x) / 2, y }, line: p.x === q.x ? [{ x: bounds.left, y }, { x: bounds.left + bounds.width, y }] : [{ x: p.x, y }, { x: q.x, y }], isInner: false };
+    return {
+      field: { x: (p.x + q.x) / 2, y },
+      line:
+        p.x === q.x
+          ? [
+              { x: bounds.left, y },
+              { x: bounds.left + bounds.width, y },
+            ]
+          : [
+              { x: p.x, y },
+              { x: q.x, y },
+            ],
+      isInner: false,
+    };
   }
   if (lies === 'left' || lies === 'right') {
     const isLeft = (p.x + q.x) / 2 <= middle.x === (lies === 'left') ? lies === 'left' : lies !== 'left';
-    const x = isLeft ? Math.min(p.x, q.x, bounds.left + (measure.kind === 'distance' && measure.slot?.group === 'side' ? bounds.width : 0)) - HEIGHT_STAND_OFF : Math.max(p.x, q.x) + HEIGHT_STAND_OFF;
-    return { field: { x, y: (p.y + q.y) / 2 }, line: [{ x, y: p.y }, { x, y: q.y }], isInner: false };
+    const x = isLeft
+      ? Math.min(
+          p.x,
+          q.x,
+          bounds.left + (measure.kind === 'distance' && measure.slot?.group === 'side' ? bounds.width : 0),
+        ) - HEIGHT_STAND_OFF
+      : Math.max(p.x, q.x) + HEIGHT_STAND_OFF;
+    return {
+      field: { x, y: (p.y + q.y) / 2 },
+      line: [
+        { x, y: p.y },
+        { x, y: q.y },
+      ],
+      isInner: false,
+    };
   }
   if (lies === 'along') {
     const [dx, dy] = [q.x - p.x, q.y - p.y];
@@ -81,16 +159,27 @@ export function placeOf(measure: DrawnMeasure, { points, outline }: Drawing, sha
   return { field: { x: on.x + inset.x, y: on.y + inset.y }, line: [p, q], isInner: true };
 }
 
-/** Places of all measures; an inner one that would cover another slides along its own line to where it is free. */
-export function placesOf(measures: readonly DrawnMeasure[], drawing: Drawing): readonly (ReturnType<typeof placeOf>)[] {
+/**
+ * Places of all measures; an inner one that would cover another slides along its own line to where it is
+ * free.
+ */
+export function placesOf(
+  measures: readonly DrawnMeasure[],
+  drawing: Drawing,
+): readonly ReturnType<typeof placeOf>[] {
   const taken: Point[] = [];
-  const isFree = ({ x, y }: Point): boolean => taken.every((other) => Math.abs(other.x - x) >= FIELD.width || Math.abs(other.y - y) >= FIELD.height);
+  const isFree = ({ x, y }: Point): boolean =>
+    taken.every((other) => Math.abs(other.x - x) >= FIELD.width || Math.abs(other.y - y) >= FIELD.height);
   const first = measures.map((measure) => placeOf(measure, drawing));
-  first.forEach((place) => { if (place !== undefined && !place.isInner) taken.push(place.field); });
+  first.forEach((place) => {
+    if (place !== undefined && !place.isInner) taken.push(place.field);
+  });
   return first.map((place, index) => {
     const measure = measures[index];
     if (place === undefined || measure === undefined || !place.isInner) return place;
-    const tries = [place, ...OTHER_SHARES.map((share) => placeOf(measure, drawing, share))].filter((candidate) => candidate !== undefined);
+    const tries = [place, ...OTHER_SHARES.map((share) => placeOf(measure, drawing, share))].filter(
+      (candidate) => candidate !== undefined,
+    );
     const free = tries.find(({ field }) => isFree(field)) ?? place;
     taken.push(free.field);
     return free;
@@ -102,5 +191,7 @@ export function between(from: Point, to: Point, share: number): Point {
 }
 
 export function pathOf(outline: Outline): string {
-  return outline.length === 0 ? '' : `M${outline.map(({ x, y }) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`;
+  return outline.length === 0
+    ? ''
+    : `M${outline.map(({ x, y }) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`;
 }

@@ -1,5 +1,16 @@
 import { CdkDrag, type CdkDragEnd } from '@angular/cdk/drag-drop';
-import { ChangeDetectionStrategy, Component, DestroyRef, type ElementRef, afterNextRender, computed, inject, output, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  type ElementRef,
+  afterNextRender,
+  computed,
+  inject,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
 import type { RowOf } from '@yellow-pane/core/job';
 import { mirrorOf, outlineBounds, outlineOfCheck } from '@yellow-pane/core/measure';
 import { nmFromMm } from '@yellow-pane/core/quantity';
@@ -26,7 +37,10 @@ const GAP_MM = 150;
 const SNAP_PX = 9;
 const MARGIN = 36;
 
-/** A front, car side or room as one stands before it: which surface sits where. Dragged, snapped, or moved by keys. */
+/**
+ * A front, car side or room as one stands before it: which surface sits where. Dragged, snapped, or moved by
+ * keys.
+ */
 @Component({
   selector: 'yp-elevation',
   imports: [CdkDrag],
@@ -34,25 +48,111 @@ const MARGIN = 36;
   template: `
     <div class="flex items-baseline flex-wrap gap-x-3 px-5 pt-3">
       <h1 class="text-2xl">Elevation</h1>
-      <label class="inline-flex items-center gap-2">of <select class="border border-line-strong rounded-card bg-paper min-h-10 px-2 font-semibold" (change)="chosenId.set($any($event.target).value)">@for (place of places(); track place.id) { <option [value]="place.id" [selected]="place.id === place_()?.id">{{ place.name }}</option> }</select></label>
-      <p class="text-faint">seen from {{ looksFrom() }}@if (place_()?.bearing_deg !== null) {, facing {{ place_()?.bearing_deg }}°}</p>
-      <button type="button" class="act act-small act-quiet underline underline-offset-2" (click)="isFromInside.set(!isFromInside())">See it from the other side</button>
-      <button type="button" class="act act-next ml-auto" (click)="closed.emit()">Back to {{ selection.surface()?.tag ?? 'the surface' }}</button>
+      <label class="inline-flex items-center gap-2"
+        >of
+        <select
+          class="border border-line-strong rounded-card bg-paper min-h-10 px-2 font-semibold"
+          (change)="chosenId.set($any($event.target).value)"
+        >
+          @for (place of places(); track place.id) {
+            <option [value]="place.id" [selected]="place.id === place_()?.id">{{ place.name }}</option>
+          }
+        </select></label
+      >
+      <p class="text-faint">
+        seen from {{ looksFrom() }}
+        @if (place_()?.bearing_deg !== null) {
+          , facing {{ place_()?.bearing_deg }}°
+        }
+      </p>
+      <button
+        type="button"
+        class="act act-small act-quiet underline underline-offset-2"
+        (click)="isFromInside.set(!isFromInside())"
+      >
+        See it from the other side
+      </button>
+      <button type="button" class="act act-next ml-auto" (click)="closed.emit()">
+        Back to {{ selection.surface()?.tag ?? 'the surface' }}
+      </button>
     </div>
     <div #board class="relative flex-1 min-h-[300px] mx-5 my-3 overflow-hidden">
-      <svg class="absolute inset-0" [attr.width]="size().width" [attr.height]="size().height" aria-hidden="true">
-        <line [attr.x1]="0" [attr.x2]="size().width" [attr.y1]="ground()" [attr.y2]="ground()" class="stroke-ink" stroke-width="2" />
-        @for (guide of guides(); track $index) { <line [attr.x1]="guide.x1" [attr.x2]="guide.x2" [attr.y1]="guide.y1" [attr.y2]="guide.y2" class="stroke-line-strong" stroke-dasharray="5 4" /> }
+      <svg
+        class="absolute inset-0"
+        [attr.width]="size().width"
+        [attr.height]="size().height"
+        aria-hidden="true"
+      >
+        <line
+          [attr.x1]="0"
+          [attr.x2]="size().width"
+          [attr.y1]="ground()"
+          [attr.y2]="ground()"
+          class="stroke-ink"
+          stroke-width="2"
+        />
+        @for (guide of guides(); track $index) {
+          <line
+            [attr.x1]="guide.x1"
+            [attr.x2]="guide.x2"
+            [attr.y1]="guide.y1"
+            [attr.y2]="guide.y2"
+            class="stroke-line-strong"
+            stroke-dasharray="5 4"
+          />
+        }
       </svg>
       @for (item of items(); track item.surface.id) {
-        <button type="button" cdkDrag [cdkDragFreeDragPosition]="{ x: item.px.x, y: item.px.y }" class="absolute left-0 top-0 cursor-move touch-none" [attr.aria-label]="item.surface.tag + ', ' + item.left.toFixed(0) + ' mm from the left end, ' + item.foot.toFixed(0) + ' mm above the foot. Arrow keys move it.'"
-          [style.width.px]="item.px.width" [style.height.px]="item.px.height" (cdkDragEnded)="dropped(item, $event)" (click)="selection.goToSurface(item.surface.id)" (dblclick)="closed.emit()" (keydown)="nudge(item, $event)">
-          <svg class="absolute inset-0 overflow-visible" [attr.width]="item.px.width" [attr.height]="item.px.height"><path [attr.d]="item.path" [class]="item.isKnown ? 'fill-glass' : 'fill-board'" class="stroke-ink" [attr.stroke-width]="item.surface.id === selection.surface()?.id ? 3 : 1.3" [attr.stroke-dasharray]="item.isPlaced ? null : '6 4'" /></svg>
-          <span class="relative font-bold text-sm px-1 bg-ground/85 rounded-card" [class.underline]="item.surface.id === selection.surface()?.id">{{ item.surface.tag }}</span>
+        <button
+          type="button"
+          cdkDrag
+          [cdkDragFreeDragPosition]="{ x: item.px.x, y: item.px.y }"
+          class="absolute left-0 top-0 cursor-move touch-none"
+          [attr.aria-label]="
+            item.surface.tag +
+            ', ' +
+            item.left.toFixed(0) +
+            ' mm from the left end, ' +
+            item.foot.toFixed(0) +
+            ' mm above the foot. Arrow keys move it.'
+          "
+          [style.width.px]="item.px.width"
+          [style.height.px]="item.px.height"
+          (cdkDragEnded)="dropped(item, $event)"
+          (click)="selection.goToSurface(item.surface.id)"
+          (dblclick)="closed.emit()"
+          (keydown)="nudge(item, $event)"
+        >
+          <svg
+            class="absolute inset-0 overflow-visible"
+            [attr.width]="item.px.width"
+            [attr.height]="item.px.height"
+          >
+            <path
+              [attr.d]="item.path"
+              [class]="item.isKnown ? 'fill-glass' : 'fill-board'"
+              class="stroke-ink"
+              [attr.stroke-width]="item.surface.id === selection.surface()?.id ? 3 : 1.3"
+              [attr.stroke-dasharray]="item.isPlaced ? null : '6 4'"
+            />
+          </svg>
+          <span
+            class="relative font-bold text-sm px-1 bg-ground/85 rounded-card"
+            [class.underline]="item.surface.id === selection.surface()?.id"
+            >{{ item.surface.tag }}</span
+          >
         </button>
-      } @empty { <p class="m-6">No surface is at this place. Choose another place above, or set the place of a surface in its details.</p> }
+      } @empty {
+        <p class="m-6">
+          No surface is at this place. Choose another place above, or set the place of a surface in its
+          details.
+        </p>
+      }
     </div>
-    <p class="px-5 pb-3 text-sm text-faint">{{ unplaced() === 0 ? 'All placed.' : unplaced() + ' dashed: not placed yet, lined up to be dragged.' }} Edges snap to each other. Arrow keys move 10 mm, with Shift 1 mm.</p>
+    <p class="px-5 pb-3 text-sm text-faint">
+      {{ unplaced() === 0 ? 'All placed.' : unplaced() + ' dashed: not placed yet, lined up to be dragged.' }}
+      Edges snap to each other. Arrow keys move 10 mm, with Shift 1 mm.
+    </p>
   `,
   host: { class: 'flex flex-col flex-1 min-h-0' },
 })
@@ -65,29 +165,43 @@ export class Elevation {
   protected readonly chosenId = signal<string | undefined>(undefined);
   protected readonly isFromInside = signal(false);
   protected readonly size = signal({ width: 650, height: 420 });
-  protected readonly guides = signal<readonly { readonly x1: number; readonly x2: number; readonly y1: number; readonly y2: number }[]>([]);
+  protected readonly guides = signal<
+    readonly { readonly x1: number; readonly x2: number; readonly y1: number; readonly y2: number }[]
+  >([]);
 
-  protected readonly places = computed(() => this.#reading.places().filter(({ id }) => this.#reading.surfaces().some(({ placeId }) => placeId === id)));
-  protected readonly place_ = computed(() => this.places().find(({ id }) => id === (this.chosenId() ?? this.selection.surface()?.placeId)) ?? this.places()[0]);
+  protected readonly places = computed(() =>
+    this.#reading.places().filter(({ id }) => this.#reading.surfaces().some(({ placeId }) => placeId === id)),
+  );
+  protected readonly place_ = computed(
+    () =>
+      this.places().find(({ id }) => id === (this.chosenId() ?? this.selection.surface()?.placeId)) ??
+      this.places()[0],
+  );
   protected readonly looksFrom = computed(() => (this.isFromInside() ? 'inside' : 'outside'));
   readonly #laid = computed(() => {
     let free = 0;
     const place = this.place_();
-    return this.#reading.surfaces().filter(({ placeId }) => placeId === place?.id).map((surface) => {
-      const outline = outlineOfCheck(this.#reading.checkOf(surface.id));
-      const { width, height } = outline === undefined ? UNKNOWN : outlineBounds(outline);
-      const isPlaced = surface.atX_nm !== null && surface.atY_nm !== null;
-      const left = surface.atX_nm !== null && isPlaced ? surface.atX_nm / 1e6 : free;
-      if (!isPlaced) free += width + GAP_MM;
-      return { surface, outline, isPlaced, left, foot: (surface.atY_nm ?? 0) / 1e6, width, height };
-    });
+    return this.#reading
+      .surfaces()
+      .filter(({ placeId }) => placeId === place?.id)
+      .map((surface) => {
+        const outline = outlineOfCheck(this.#reading.checkOf(surface.id));
+        const { width, height } = outline === undefined ? UNKNOWN : outlineBounds(outline);
+        const isPlaced = surface.atX_nm !== null && surface.atY_nm !== null;
+        const left = surface.atX_nm !== null && isPlaced ? surface.atX_nm / 1e6 : free;
+        if (!isPlaced) free += width + GAP_MM;
+        return { surface, outline, isPlaced, left, foot: (surface.atY_nm ?? 0) / 1e6, width, height };
+      });
   });
   readonly #frame = computed(() => {
     const all = this.#laid();
     const right = Math.max(2000, ...all.map(({ left, width }) => left + width));
     const left = Math.min(0, ...all.map((item) => item.left));
     const top = Math.max(1500, ...all.map(({ foot, height }) => foot + height));
-    const scale = Math.min((this.size().width - 2 * MARGIN) / (right - left), (this.size().height - 2 * MARGIN) / top);
+    const scale = Math.min(
+      (this.size().width - 2 * MARGIN) / (right - left),
+      (this.size().height - 2 * MARGIN) / top,
+    );
     return { left, right, scale, x0: (this.size().width - (right - left) * scale) / 2 };
   });
   protected readonly ground = computed(() => this.size().height - MARGIN);
@@ -96,13 +210,29 @@ export class Elevation {
     const { scale } = this.#frame();
     return this.#laid().map(({ surface, outline, isPlaced, left, foot, width, height }) => {
       const isTurned = (surface.seenFrom === 'room' || surface.seenFrom === 'side B') !== this.isFromInside();
-      const shape = outline ?? [{ x: 0, y: 0 }, { x: width, y: 0 }, { x: width, y: height }, { x: 0, y: height }];
+      const shape = outline ?? [
+        { x: 0, y: 0 },
+        { x: width, y: 0 },
+        { x: width, y: height },
+        { x: 0, y: height },
+      ];
       const seen = isTurned ? shape.map(mirrorOf(shape)) : shape;
       const { left: l, top: t } = outlineBounds(seen);
       return {
-        surface, isPlaced, left, foot, width, height, isKnown: outline !== undefined,
+        surface,
+        isPlaced,
+        left,
+        foot,
+        width,
+        height,
+        isKnown: outline !== undefined,
         path: pathOf(seen.map(({ x, y }) => ({ x: (x - l) * scale, y: (y - t) * scale }))),
-        px: { x: this.#toX(left, width), y: this.ground() - (foot + height) * scale, width: width * scale, height: height * scale },
+        px: {
+          x: this.#toX(left, width),
+          y: this.ground() - (foot + height) * scale,
+          width: width * scale,
+          height: height * scale,
+        },
       };
     });
   });
@@ -111,22 +241,35 @@ export class Elevation {
     const destroy = inject(DestroyRef);
     afterNextRender(() => {
       const board = this.board().nativeElement;
-      const observer = new ResizeObserver(() => { this.size.set({ width: board.clientWidth, height: board.clientHeight }); });
+      const observer = new ResizeObserver(() => {
+        this.size.set({ width: board.clientWidth, height: board.clientHeight });
+      });
       observer.observe(board);
-      destroy.onDestroy(() => { observer.disconnect(); });
+      destroy.onDestroy(() => {
+        observer.disconnect();
+      });
     });
   }
 
   protected dropped(item: Placed, event: CdkDragEnd): void {
     const { x, y } = event.source.getFreeDragPosition();
     const snapped = this.#snapped(item, x, y);
-    this.#put(item, this.#fromX(snapped.x, item.width), (this.ground() - snapped.y) / this.#frame().scale - item.height);
+    this.#put(
+      item,
+      this.#fromX(snapped.x, item.width),
+      (this.ground() - snapped.y) / this.#frame().scale - item.height,
+    );
     event.source.setFreeDragPosition(snapped);
   }
 
   protected nudge(item: Placed, event: KeyboardEvent): void {
     const by = event.shiftKey ? 1 : 10;
-    const moves: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-by, 0], ArrowRight: [by, 0], ArrowUp: [0, by], ArrowDown: [0, -by] };
+    const moves: Readonly<Record<string, readonly [number, number]>> = {
+      ArrowLeft: [-by, 0],
+      ArrowRight: [by, 0],
+      ArrowUp: [0, by],
+      ArrowDown: [0, -by],
+    };
     const move = moves[event.key];
     if (move === undefined) return;
     event.preventDefault();
@@ -135,7 +278,12 @@ export class Elevation {
   }
 
   #put({ surface }: Placed, left: number, foot: number): void {
-    this.#desk.do(`${surface.tag} on the elevation`, [this.#desk.set('surface', surface.id, { atX_nm: nmFromMm(Math.round(left)), atY_nm: nmFromMm(Math.round(Math.max(0, foot))) })]);
+    this.#desk.do(`${surface.tag} on the elevation`, [
+      this.#desk.set('surface', surface.id, {
+        atX_nm: nmFromMm(Math.round(left)),
+        atY_nm: nmFromMm(Math.round(Math.max(0, foot))),
+      }),
+    ]);
   }
 
   /** Left and right, top and foot snap to those of the others, and the foot to the ground. */
@@ -143,10 +291,22 @@ export class Elevation {
     const others = this.items().filter(({ surface }) => surface.id !== item.surface.id);
     const { width, height } = item.px;
     const guides: { x1: number; x2: number; y1: number; y2: number }[] = [];
-    const nearest = (edges: readonly number[], targets: readonly number[]): { readonly shift: number; readonly at: number } | undefined =>
-      edges.flatMap((edge) => targets.map((target) => ({ shift: target - edge, at: target }))).filter(({ shift }) => Math.abs(shift) <= SNAP_PX).sort((a, b) => Math.abs(a.shift) - Math.abs(b.shift))[0];
-    const across = nearest([x, x + width], others.flatMap(({ px }) => [px.x, px.x + px.width]));
-    const down = nearest([y, y + height], [this.ground(), ...others.flatMap(({ px }) => [px.y, px.y + px.height])]);
+    const nearest = (
+      edges: readonly number[],
+      targets: readonly number[],
+    ): { readonly shift: number; readonly at: number } | undefined =>
+      edges
+        .flatMap((edge) => targets.map((target) => ({ shift: target - edge, at: target })))
+        .filter(({ shift }) => Math.abs(shift) <= SNAP_PX)
+        .sort((a, b) => Math.abs(a.shift) - Math.abs(b.shift))[0];
+    const across = nearest(
+      [x, x + width],
+      others.flatMap(({ px }) => [px.x, px.x + px.width]),
+    );
+    const down = nearest(
+      [y, y + height],
+      [this.ground(), ...others.flatMap(({ px }) => [px.y, px.y + px.height])],
+    );
     if (across !== undefined) guides.push({ x1: across.at, x2: across.at, y1: 0, y2: this.size().height });
     if (down !== undefined) guides.push({ x1: 0, x2: this.size().width, y1: down.at, y2: down.at });
     this.guides.set(guides);

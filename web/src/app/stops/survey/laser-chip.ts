@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, output, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  output,
+  untracked,
+} from '@angular/core';
 import { BenchLaser } from '../../device/bench-laser';
 import { Measuring } from './measuring';
 
@@ -8,13 +16,27 @@ import { Measuring } from './measuring';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @switch (laser.state()) {
-      @case ('off') { <button type="button" class="act act-quiet" (click)="laser.connect()">Laser…</button> }
-      @case ('connecting') { <span class="text-sm" aria-busy="true">Laser: connecting…</span> }
-      @case ('ready') {
-        <button type="button" class="act" (mousedown)="$event.preventDefault()" (click)="press()">Laser: take {{ target() }}</button>
-        <span class="text-sm" [class.text-stop]="(laser.battery() ?? 1) < 0.15">{{ ((laser.battery() ?? 0) * 100).toFixed(0) }} %{{ (laser.battery() ?? 1) < 0.15 ? ', battery low' : '' }}</span>
+      @case ('off') {
+        <button type="button" class="act act-quiet" (click)="laser.connect()">Laser…</button>
       }
-      @case ('lost') { <span class="text-sm text-stop font-semibold" role="alert">{{ laser.fault() ?? 'The laser dropped out.' }}</span><button type="button" class="act act-small" (click)="laser.connect()">Connect again</button> }
+      @case ('connecting') {
+        <span class="text-sm" aria-busy="true">Laser: connecting…</span>
+      }
+      @case ('ready') {
+        <button type="button" class="act" (mousedown)="$event.preventDefault()" (click)="press()">
+          Laser: take {{ target() }}
+        </button>
+        <span class="text-sm" [class.text-stop]="(laser.battery() ?? 1) < 0.15"
+          >{{ ((laser.battery() ?? 0) * 100).toFixed(0) }} %{{
+            (laser.battery() ?? 1) < 0.15 ? ', battery low' : ''
+          }}</span
+        >
+      }
+      @case ('lost') {
+        <span class="text-sm text-stop font-semibold" role="alert">{{
+          laser.fault() ?? 'The laser dropped out.'
+        }}</span><button type="button" class="act act-small" (click)="laser.connect()">Connect again</button>
+      }
     }
   `,
   host: { class: 'inline-flex items-center gap-2' },
@@ -26,9 +48,16 @@ export class LaserChip {
   #seen = this.laser.reading()?.seq ?? 0;
   readonly #key = computed(() => {
     const fields = this.#measuring.sheetMeasures();
-    return fields.find(({ key }) => key === this.#measuring.reachedKey())?.key ?? this.#measuring.next()?.key ?? fields[0]?.key;
+    return (
+      fields.find(({ key }) => key === this.#measuring.reachedKey())?.key ??
+      this.#measuring.next()?.key ??
+      fields[0]?.key
+    );
   });
-  protected readonly target = computed(() => { const field = this.#measuring.sheetMeasures().find(({ key }) => key === this.#key()); return field === undefined ? 'a reading' : this.#measuring.word(field); });
+  protected readonly target = computed(() => {
+    const field = this.#measuring.sheetMeasures().find(({ key }) => key === this.#key());
+    return field === undefined ? 'a reading' : this.#measuring.word(field);
+  });
 
   constructor() {
     effect(() => {
@@ -44,6 +73,9 @@ export class LaserChip {
 
   protected press(): void {
     const field = this.#measuring.sheetMeasures().find(({ key }) => key === this.#key());
-    void this.laser.order({ do: 'measure', ...(field === undefined ? {} : { from: field.from, to: field.to }) });
+    void this.laser.order({
+      do: 'measure',
+      ...(field === undefined ? {} : { from: field.from, to: field.to }),
+    });
   }
 }

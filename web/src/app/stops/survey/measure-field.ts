@@ -1,17 +1,65 @@
-import { ChangeDetectionStrategy, Component, type ElementRef, computed, input, output, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  type ElementRef,
+  computed,
+  input,
+  output,
+  viewChild,
+} from '@angular/core';
 
-/** One measure: typed as people say it, kept even when it cannot be read. On the drawing, or in the list beside it. */
+/**
+ * One measure: typed as people say it, kept even when it cannot be read. On the drawing, or in the list
+ * beside it.
+ */
 @Component({
   selector: 'yp-measure-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <input #box [id]="fieldId()" class="figure text-measure text-center w-[5.6rem] max-md:w-[4.4rem] h-8 max-md:h-7 max-md:text-sm px-1 bg-paper" [class.border-2]="isSuspect() || fault()" [class.border-stop]="isSuspect() || fault()" [class.border-dashed]="text() === ''" [class.border-now]="isNext()" [class.border-4]="isNext()"
-      autocomplete="off" autocapitalize="off" spellcheck="false" enterkeyhint="next" [attr.inputmode]="hasPad() ? 'none' : null" [value]="text()" [attr.aria-label]="label()" [title]="label()" [attr.aria-invalid]="fault() !== undefined" [attr.aria-describedby]="fault() ? fieldId() + '-fault' : null"
-      [attr.data-typed]="isDraft() ? '' : null" (input)="typed.emit($any($event.target).value)" (blur)="left.emit()" (focus)="reached()" (keydown)="walk($event)" />
-    @if (caption(); as word) { <span class="absolute -top-2 left-1.5 px-0.5 text-[0.7rem] leading-none bg-paper rounded-card" aria-hidden="true">{{ word }}</span> }
-    @if (fault(); as text) { <p [id]="fieldId() + '-fault'" class="absolute top-full left-1/2 -translate-x-1/2 z-10 mt-1 w-52 bg-paper border-2 border-stop rounded-card px-2 py-1 text-sm leading-snug">{{ text }}</p> }
+    <input
+      #box
+      [id]="fieldId()"
+      class="figure text-measure text-center w-[5.6rem] max-md:w-[4.4rem] h-8 max-md:h-7 max-md:text-sm px-1 bg-paper"
+      [class.border-2]="isSuspect() || fault()"
+      [class.border-stop]="isSuspect() || fault()"
+      [class.border-dashed]="text() === ''"
+      [class.border-now]="isNext()"
+      [class.border-4]="isNext()"
+      autocomplete="off"
+      autocapitalize="off"
+      spellcheck="false"
+      enterkeyhint="next"
+      [attr.inputmode]="hasPad() ? 'none' : null"
+      [value]="text()"
+      [attr.aria-label]="label()"
+      [title]="label()"
+      [attr.aria-invalid]="fault() !== undefined"
+      [attr.aria-describedby]="fault() ? fieldId() + '-fault' : null"
+      [attr.data-typed]="isDraft() ? '' : null"
+      (input)="typed.emit($any($event.target).value)"
+      (blur)="left.emit()"
+      (focus)="reached()"
+      (keydown)="walk($event)"
+    />
+    @if (caption(); as word) {
+      <span
+        class="absolute -top-2 left-1.5 px-0.5 text-[0.7rem] leading-none bg-paper rounded-card"
+        aria-hidden="true"
+        >{{ word }}</span
+      >
+    }
+    @if (fault(); as text) {
+      <p
+        [id]="fieldId() + '-fault'"
+        class="absolute top-full left-1/2 -translate-x-1/2 z-10 mt-1 w-52 bg-paper border-2 border-stop rounded-card px-2 py-1 text-sm leading-snug"
+      >
+        {{ text }}
+      </p>
+    }
   `,
-  host: { '[class]': 'isOnDrawing() ? "absolute -translate-x-1/2 -translate-y-1/2" : "relative inline-block"' },
+  host: {
+    '[class]': 'isOnDrawing() ? "absolute -translate-x-1/2 -translate-y-1/2" : "relative inline-block"',
+  },
 })
 export class MeasureField {
   readonly slot = input.required<string>();
@@ -47,13 +95,20 @@ export class MeasureField {
     this.reachedField.emit();
   }
 
-  /** Enter goes on in the order of walking; arrows walk the figure once the caret is at the end of the text. */
+  /**
+   * Enter goes on in the order of walking; arrows walk the figure once the caret is at the end of the text.
+   */
   protected walk(event: KeyboardEvent): void {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     const { selectionStart, selectionEnd, value } = this.box().nativeElement;
     const isAllSelected = selectionStart === 0 && selectionEnd === value.length;
-    const way = ({ Enter: 'next', ArrowUp: 'up', ArrowDown: 'down', Escape: 'drop' } as const)[event.key]
-      ?? (event.key === 'ArrowLeft' && (isAllSelected || selectionEnd === 0) ? 'left' : event.key === 'ArrowRight' && (isAllSelected || selectionStart === value.length) ? 'right' : undefined);
+    const way =
+      ({ Enter: 'next', ArrowUp: 'up', ArrowDown: 'down', Escape: 'drop' } as const)[event.key] ??
+      (event.key === 'ArrowLeft' && (isAllSelected || selectionEnd === 0)
+        ? 'left'
+        : event.key === 'ArrowRight' && (isAllSelected || selectionStart === value.length)
+          ? 'right'
+          : undefined);
     if (way === undefined) return;
     event.preventDefault();
     this.walked.emit(way);

@@ -13,22 +13,66 @@ import { Looking } from './looking';
 import { Measuring } from './measuring';
 
 let kept: LocalTexts;
-beforeEach(() => { kept = fakeLocalStorage(); });
+beforeEach(() => {
+  kept = fakeLocalStorage();
+});
 
 /** One surface before the person, and what they type into its fields, in the order of walking. */
 function before(surface: Partial<Surface> = {}, entryUnit: LengthUnit = 'mm') {
   const chosen = signal('S1');
-  const row = (id: string, tag: string) => ({ op: 'put' as const, table: 'surface' as const, id, fields: { ...NEW_SURFACE, placeId: 'P', tag, name: '', position: 1, ...surface } });
+  const row = (id: string, tag: string) => ({
+    op: 'put' as const,
+    table: 'surface' as const,
+    id,
+    fields: { ...NEW_SURFACE, placeId: 'P', tag, name: '', position: 1, ...surface },
+  });
   const job = openJob(
-    [{ op: 'put', table: 'job', id: 'J', fields: { name: 'Kestrel Hill', entryUnit, archived: false } }, row('S1', 'SW1'), row('S2', 'SW2')], [],
-    [Looking, Measuring, { provide: Selection, useFactory: (reading: JobReading) => ({ surface: () => reading.surfaceById().get(chosen()) }), deps: [JobReading] }],
+    [
+      { op: 'put', table: 'job', id: 'J', fields: { name: 'Kestrel Hill', entryUnit, archived: false } },
+      row('S1', 'SW1'),
+      row('S2', 'SW2'),
+    ],
+    [],
+    [
+      Looking,
+      Measuring,
+      {
+        provide: Selection,
+        useFactory: (reading: JobReading) => ({ surface: () => reading.surfaceById().get(chosen()) }),
+        deps: [JobReading],
+      },
+    ],
   );
   const measuring = job.get(Measuring);
-  const type = (texts: Readonly<Record<string, string>>): void => { for (const [key, text] of Object.entries(texts)) { measuring.type(key, text); measuring.take(key); } };
+  const type = (texts: Readonly<Record<string, string>>): void => {
+    for (const [key, text] of Object.entries(texts)) {
+      measuring.type(key, text);
+      measuring.take(key);
+    }
+  };
   const field = (key: string) => measuring.sheetMeasures().find((own) => own.key === key);
-  return { job, measuring, type, field, desk: job.get(JobDesk), reading: job.get(JobReading), goTo: (id: string) => { chosen.set(id); } };
+  return {
+    job,
+    measuring,
+    type,
+    field,
+    desk: job.get(JobDesk),
+    reading: job.get(JobReading),
+    goTo: (id: string) => {
+      chosen.set(id);
+    },
+  };
 }
-const SQUARE = { 'width-top': '1180', 'width-middle': '1180', 'width-bottom': '1180', 'height-left': '2140', 'height-middle': '2140', 'height-right': '2140', 'diagonal-falling': '2443.7', 'diagonal-rising': '2443.7' };
+const SQUARE = {
+  'width-top': '1180',
+  'width-middle': '1180',
+  'width-bottom': '1180',
+  'height-left': '2140',
+  'height-middle': '2140',
+  'height-right': '2140',
+  'diagonal-falling': '2443.7',
+  'diagonal-rising': '2443.7',
+};
 
 describe('is a measure checked while it is typed?', () => {
   it('the drawing follows the keys before anything is taken', () => {
@@ -78,22 +122,66 @@ describe('is a measure checked while it is typed?', () => {
   });
   it('what is typed is set against what was there at its first letter: a colleague’s value saved meanwhile is asked about, not overwritten', () => {
     const { job, measuring, desk, reading } = before();
-    const put = { op: 'put' as const, table: 'measure' as const, id: 'M', fields: { surfaceId: 'S1', kind: 'distance' as const, fromPoint: 'tl', toPoint: 'tr', text: '1180', unit: 'mm' as const, value_nm: 1_180_000_000, instrument: 'tape' as const, sd_nm: null } };
+    const put = {
+      op: 'put' as const,
+      table: 'measure' as const,
+      id: 'M',
+      fields: {
+        surfaceId: 'S1',
+        kind: 'distance' as const,
+        fromPoint: 'tl',
+        toPoint: 'tr',
+        text: '1180',
+        unit: 'mm' as const,
+        value_nm: 1_180_000_000,
+        instrument: 'tape' as const,
+        sd_nm: null,
+      },
+    };
     desk.do('measured', [put]);
     job.serverTakesAll();
     const seen = reading.measuresOf('S1')[0]?.version ?? 0;
     measuring.type('width-top', '118');
-    job.othersDo([{ op: 'set', table: 'measure', id: 'M', baseVersion: seen, fields: { text: '1195', value_nm: 1_195_000_000 } }]);
+    job.othersDo([
+      {
+        op: 'set',
+        table: 'measure',
+        id: 'M',
+        baseVersion: seen,
+        fields: { text: '1195', value_nm: 1_195_000_000 },
+      },
+    ]);
     measuring.type('width-top', '1182');
     measuring.take('width-top');
-    expect(desk.state().pending.at(-1)?.change.ops).toMatchObject([{ op: 'set', id: 'M', baseVersion: seen, fields: { text: '1182' } }]);
+    expect(desk.state().pending.at(-1)?.change.ops).toMatchObject([
+      { op: 'set', id: 'M', baseVersion: seen, fields: { text: '1182' } },
+    ]);
   });
   it('a value that a colleague put where there was none when one began to type is asked about too', () => {
     const { job, measuring, desk } = before();
     measuring.type('width-top', '118');
-    job.othersDo([{ op: 'put', table: 'measure', id: 'M', fields: { surfaceId: 'S1', kind: 'distance', fromPoint: 'tl', toPoint: 'tr', text: '1195', unit: 'mm', value_nm: 1_195_000_000, instrument: 'tape', sd_nm: null } }]);
+    job.othersDo([
+      {
+        op: 'put',
+        table: 'measure',
+        id: 'M',
+        fields: {
+          surfaceId: 'S1',
+          kind: 'distance',
+          fromPoint: 'tl',
+          toPoint: 'tr',
+          text: '1195',
+          unit: 'mm',
+          value_nm: 1_195_000_000,
+          instrument: 'tape',
+          sd_nm: null,
+        },
+      },
+    ]);
     measuring.take('width-top');
-    expect(desk.state().pending.at(-1)?.change.ops).toMatchObject([{ op: 'set', id: 'M', baseVersion: 0, fields: { text: '118' } }]);
+    expect(desk.state().pending.at(-1)?.change.ops).toMatchObject([
+      { op: 'set', id: 'M', baseVersion: 0, fields: { text: '118' } },
+    ]);
   });
 });
 
@@ -101,7 +189,16 @@ describe('is a measure taken over at Enter?', () => {
   it('as typed, with its unit and exact length: 34 5/8 in are 879,475,000 nm', () => {
     const { type, reading, desk } = before({}, 'in');
     type({ 'width-top': '34 5/8' });
-    expect(reading.measuresOf('S1')).toMatchObject([{ text: '34 5/8', unit: 'in', value_nm: 879_475_000, fromPoint: 'tl', toPoint: 'tr', instrument: 'tape' }]);
+    expect(reading.measuresOf('S1')).toMatchObject([
+      {
+        text: '34 5/8',
+        unit: 'in',
+        value_nm: 879_475_000,
+        fromPoint: 'tl',
+        toPoint: 'tr',
+        instrument: 'tape',
+      },
+    ]);
     expect(desk.canUndo()).toMatch(/^SW1: .*34 5\/8$/);
   });
   it('a bare number is in the unit of the job, a unit typed wins: 88 cm where inches are usual', () => {
@@ -109,7 +206,13 @@ describe('is a measure taken over at Enter?', () => {
     type({ 'width-top': '88 cm' });
     expect(reading.measuresOf('S1')).toMatchObject([{ text: '88 cm', value_nm: 880_000_000 }]);
   });
-  it.each([['abc', /./], ['21 m', /Expected 20 mm to 20 m/], ['11800 m', /Larger than anything measured/], ['3', /Expected 20 mm to 20 m, got/], ['-5', /./]])('%s stays in its field with what is wrong, and nothing is kept', (text, fault) => {
+  it.each([
+    ['abc', /./],
+    ['21 m', /Expected 20 mm to 20 m/],
+    ['11800 m', /Larger than anything measured/],
+    ['3', /Expected 20 mm to 20 m, got/],
+    ['-5', /./],
+  ])('%s stays in its field with what is wrong, and nothing is kept', (text, fault) => {
     const { type, field, reading, desk } = before();
     type({ 'width-top': text });
     expect(field('width-top')).toMatchObject({ text, isDraft: true, fault: expect.stringMatching(fault) });
@@ -132,7 +235,9 @@ describe('is a measure taken over at Enter?', () => {
   it('a reading of the laser lands where the person stands, and says that it is one', () => {
     const { measuring, reading } = before();
     expect(measuring.land('height-left', 2_140_300_000, 'laser')).toBe(true);
-    expect(reading.measuresOf('S1')).toMatchObject([{ value_nm: 2_140_300_000, instrument: 'laser', text: '2140.3 mm' }]);
+    expect(reading.measuresOf('S1')).toMatchObject([
+      { value_nm: 2_140_300_000, instrument: 'laser', text: '2140.3 mm' },
+    ]);
     expect(measuring.land('no such field', 1e9, 'laser')).toBe(false);
   });
 });
@@ -148,12 +253,20 @@ describe('what is said of eight measures?', () => {
     const { type, measuring, reading } = before();
     type({ ...SQUARE, 'height-middle': '2410' });
     expect(measuring.finding().verdict).toBe('stop');
-    expect(measuring.sheetMeasures().filter(({ isSuspect }) => isSuspect).map(({ key }) => key)).toEqual(['height-middle']);
+    expect(
+      measuring
+        .sheetMeasures()
+        .filter(({ isSuspect }) => isSuspect)
+        .map(({ key }) => key),
+    ).toEqual(['height-middle']);
     const [fix] = measuring.slips();
     expect(fix?.changes.map(({ value_mm }) => Math.round(value_mm))).toEqual([2140]);
     if (fix !== undefined) measuring.setTo(fix.changes);
     expect(measuring.finding().verdict).toBe('go');
-    expect(reading.measuresOf('S1').find(({ fromPoint, toPoint }) => fromPoint === 'mt' && toPoint === 'mb')?.value_nm).toBe(2_140_000_000);
+    expect(
+      reading.measuresOf('S1').find(({ fromPoint, toPoint }) => fromPoint === 'mt' && toPoint === 'mb')
+        ?.value_nm,
+    ).toBe(2_140_000_000);
   });
   it('the next field asked for is the next open one, walking on; none while something disagrees', () => {
     const { type, measuring } = before();
@@ -169,6 +282,8 @@ describe('what is said of eight measures?', () => {
     expect(field(key)).toMatchObject({ text: '', slot: undefined });
     measuring.type(key, '1588');
     measuring.take(key);
-    expect(reading.measuresOf('S1')).toMatchObject([{ fromPoint: 'tl', toPoint: 'mr', value_nm: 1_588_000_000 }]);
+    expect(reading.measuresOf('S1')).toMatchObject([
+      { fromPoint: 'tl', toPoint: 'mr', value_nm: 1_588_000_000 },
+    ]);
   });
 });

@@ -1,7 +1,27 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import { type Instrument, MEASURE_KINDS, type RowOf } from '@yellow-pane/core/job';
-import { type AskedMeasure, type MeasureSlot, type SlipFix, type Suspect, type SurfaceCheck, checkSurface, isSameMeasure, nominalFigure, outlineOfCheck, rectangleSizes, slipFixes, slotsFor, surfaceInputOf } from '@yellow-pane/core/measure';
-import { type LengthUnit, formatLength, formatLengthWithUnit, nmFromMm, parseReading } from '@yellow-pane/core/quantity';
+import {
+  type AskedMeasure,
+  type MeasureSlot,
+  type SlipFix,
+  type Suspect,
+  type SurfaceCheck,
+  checkSurface,
+  isSameMeasure,
+  nominalFigure,
+  outlineOfCheck,
+  rectangleSizes,
+  slipFixes,
+  slotsFor,
+  surfaceInputOf,
+} from '@yellow-pane/core/measure';
+import {
+  type LengthUnit,
+  formatLength,
+  formatLengthWithUnit,
+  nmFromMm,
+  parseReading,
+} from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { Drafts } from '../../device/drafts';
 import { JobDesk } from '../../job/job-desk';
@@ -42,11 +62,22 @@ export class Measuring {
   /** The field last reached: where a reading of the laser lands. */
   readonly reachedKey = signal<string | undefined>(undefined);
   /** What was just changed here and not in the repeats of this surface. */
-  readonly changedHere = signal<(AskedMeasure & ReadMeasure & { readonly surfaceId: string; readonly text: string; readonly instrument: Instrument }) | undefined>(undefined);
+  readonly changedHere = signal<
+    | (AskedMeasure &
+        ReadMeasure & { readonly surfaceId: string; readonly text: string; readonly instrument: Instrument })
+    | undefined
+  >(undefined);
 
-  readonly slots = computed(() => { const surface = this.surface(); return surface === undefined ? [] : slotsFor(surface.shape, surface.corners); });
-  readonly nominal = computed(() => nominalFigure(this.surface()?.shape ?? 'four sides', this.surface()?.corners ?? null));
-  readonly #measures = computed(() => this.#reading.measuresOf(this.surface()?.id ?? '').filter(({ kind }) => kind !== 'label'));
+  readonly slots = computed(() => {
+    const surface = this.surface();
+    return surface === undefined ? [] : slotsFor(surface.shape, surface.corners);
+  });
+  readonly nominal = computed(() =>
+    nominalFigure(this.surface()?.shape ?? 'four sides', this.surface()?.corners ?? null),
+  );
+  readonly #measures = computed(() =>
+    this.#reading.measuresOf(this.surface()?.id ?? '').filter(({ kind }) => kind !== 'label'),
+  );
   readonly #entryUnit = computed<LengthUnit>(() => this.#reading.job()?.entryUnit ?? 'mm');
 
   readonly #fields = computed<readonly Field[]>(() => {
@@ -55,39 +86,103 @@ export class Measuring {
     const own = this.#measures();
     const texts = this.#drafts.texts();
     const isSlot = (asked: AskedMeasure): boolean => this.slots().some((slot) => isSameMeasure(slot, asked));
-    const field = (key: string, { kind, from, to }: AskedMeasure, slot: MeasureSlot | undefined): Field => ({ key, kind, from, to, slot, row: own.filter((row) => isSameMeasure(asked(row), { kind, from, to })).at(-1), draft: texts[draftKey(surface.id, key)] });
+    const field = (key: string, { kind, from, to }: AskedMeasure, slot: MeasureSlot | undefined): Field => ({
+      key,
+      kind,
+      from,
+      to,
+      slot,
+      row: own.filter((row) => isSameMeasure(asked(row), { kind, from, to })).at(-1),
+      draft: texts[draftKey(surface.id, key)],
+    });
     const wanted = this.#wanted();
-    const others = [...own.map(asked), ...(wanted?.surfaceId === surface.id ? [wanted] : [])].filter((measure) => !isSlot(measure));
-    const extras = others.filter((measure, index) => others.findIndex((other) => isSameMeasure(other, measure)) === index);
-    return [...this.slots().map((slot) => field(slot.key, slot, slot)), ...extras.map((measure) => field(keyOf(measure), measure, undefined))];
+    const others = [...own.map(asked), ...(wanted?.surfaceId === surface.id ? [wanted] : [])].filter(
+      (measure) => !isSlot(measure),
+    );
+    const extras = others.filter(
+      (measure, index) => others.findIndex((other) => isSameMeasure(other, measure)) === index,
+    );
+    return [
+      ...this.slots().map((slot) => field(slot.key, slot, slot)),
+      ...extras.map((measure) => field(keyOf(measure), measure, undefined)),
+    ];
   });
   readonly #visible = computed(() => {
     const [wanted, helps] = [this.#wanted(), this.helpsNext()];
-    return this.#fields().filter(({ slot, row, draft, key, ...measure }) => slot?.isExtra !== true || row !== undefined || draft !== undefined || this.hasMore() || helps?.key === key || (wanted !== undefined && isSameMeasure(wanted, measure)));
+    return this.#fields().filter(
+      ({ slot, row, draft, key, ...measure }) =>
+        slot?.isExtra !== true ||
+        row !== undefined ||
+        draft !== undefined ||
+        this.hasMore() ||
+        helps?.key === key ||
+        (wanted !== undefined && isSameMeasure(wanted, measure)),
+    );
   });
-  readonly extras = computed(() => this.slots().filter(({ isExtra, lies }) => isExtra === true && lies === 'beside').length);
+  readonly extras = computed(
+    () => this.slots().filter(({ isExtra, lies }) => isExtra === true && lies === 'beside').length,
+  );
 
   /** What the measures say, drafts included: redrawn at every key. */
   readonly #input = computed(() => {
     const surface = this.surface();
     if (surface === undefined) return undefined;
-    const drafted = new Map(this.#fields().filter(({ draft }) => draft !== undefined).map((field) => [field.row?.id ?? field.key, field]));
+    const drafted = new Map(
+      this.#fields()
+        .filter(({ draft }) => draft !== undefined)
+        .map((field) => [field.row?.id ?? field.key, field]),
+    );
     const kept = this.#measures().filter(({ id }) => !drafted.has(id));
     const typed = [...drafted.values()].flatMap((field) => {
       const read = this.#read(field, field.draft ?? '');
-      return 'value_nm' in read ? [{ id: field.row?.id ?? field.key, kind: field.kind, fromPoint: field.from, toPoint: field.to, value_nm: read.value_nm, instrument: field.row?.instrument ?? ('tape' as const), sd_nm: field.row?.sd_nm ?? null }] : [];
+      return 'value_nm' in read
+        ? [
+            {
+              id: field.row?.id ?? field.key,
+              kind: field.kind,
+              fromPoint: field.from,
+              toPoint: field.to,
+              value_nm: read.value_nm,
+              instrument: field.row?.instrument ?? ('tape' as const),
+              sd_nm: field.row?.sd_nm ?? null,
+            },
+          ]
+        : [];
     });
-    return surfaceInputOf(surface, [...kept, ...typed], this.#reading.partsOf(surface.id), this.#reading.wallFactsOf(surface.id), this.#reading.determinedWithin_mm());
+    return surfaceInputOf(
+      surface,
+      [...kept, ...typed],
+      this.#reading.partsOf(surface.id),
+      this.#reading.wallFactsOf(surface.id),
+      this.#reading.determinedWithin_mm(),
+    );
   });
   readonly check = computed<SurfaceCheck>(() => {
     const input = this.#input();
-    return input === undefined ? { state: 'unfinished', needs: ['a surface'] } : checked(() => checkSurface(input));
+    return input === undefined
+      ? { state: 'unfinished', needs: ['a surface'] }
+      : checked(() => checkSurface(input));
   });
-  readonly figure = computed(() => { const check = this.check(); return 'figure' in check ? check.figure : undefined; });
-  readonly sizes = computed(() => { const check = this.check(); return 'sizes' in check ? { ...check.sizes, ...rectangleSizes(outlineOfCheck(check) ?? []) } : undefined; });
-  readonly remarks = computed(() => { const check = this.check(); return 'remarks' in check ? check.remarks : []; });
-  readonly helpsNext = computed(() => { const check = this.check(); return 'helpsNext' in check ? check.helpsNext : undefined; });
-  readonly agreement = computed(() => { const check = this.check(); return 'agreement' in check ? check.agreement : undefined; });
+  readonly figure = computed(() => {
+    const check = this.check();
+    return 'figure' in check ? check.figure : undefined;
+  });
+  readonly sizes = computed(() => {
+    const check = this.check();
+    return 'sizes' in check ? { ...check.sizes, ...rectangleSizes(outlineOfCheck(check) ?? []) } : undefined;
+  });
+  readonly remarks = computed(() => {
+    const check = this.check();
+    return 'remarks' in check ? check.remarks : [];
+  });
+  readonly helpsNext = computed(() => {
+    const check = this.check();
+    return 'helpsNext' in check ? check.helpsNext : undefined;
+  });
+  readonly agreement = computed(() => {
+    const check = this.check();
+    return 'agreement' in check ? check.agreement : undefined;
+  });
   readonly finding = computed(() => findingOf(this.check(), (measure) => this.word(measure), this.#units()));
   readonly suspects = computed<readonly Suspect[]>(() => {
     const check = this.check();
@@ -95,25 +190,49 @@ export class Measuring {
     const agreement = this.agreement();
     return agreement?.kind === 'disagree' ? agreement.suspects : [];
   });
-  readonly decide = computed(() => { const agreement = this.agreement(); return agreement?.kind === 'disagree' ? agreement.decide : undefined; });
+  readonly decide = computed(() => {
+    const agreement = this.agreement();
+    return agreement?.kind === 'disagree' ? agreement.decide : undefined;
+  });
   readonly slips = computed<readonly SlipFix[]>(() => {
     const input = this.#input();
     if (input === undefined || this.suspects().length === 0) return [];
-    const typed = new Map(this.#fields().flatMap(({ key, row, draft }) => { const text = draft ?? row?.text; return text === undefined ? [] : [[row?.id ?? key, { text, unit: row?.unit ?? this.#entryUnit() }] as const]; }));
+    const typed = new Map(
+      this.#fields().flatMap(({ key, row, draft }) => {
+        const text = draft ?? row?.text;
+        return text === undefined
+          ? []
+          : [[row?.id ?? key, { text, unit: row?.unit ?? this.#entryUnit() }] as const];
+      }),
+    );
     return slipFixes(input, this.check(), typed);
   });
 
-  readonly sheetMeasures = computed<readonly SheetMeasure[]>(() => this.#visible().map((field) => ({
-    key: field.key, kind: field.kind, from: field.from, to: field.to, slot: field.slot,
-    text: field.draft ?? (field.row === undefined ? '' : formatLength(field.row.value_nm, this.#units())),
-    fault: this.#faultOf(field),
-    isDraft: field.draft !== undefined,
-    isSuspect: this.suspects().some(({ id }) => id === (field.row?.id ?? field.key)),
-  })));
+  readonly sheetMeasures = computed<readonly SheetMeasure[]>(() =>
+    this.#visible().map((field) => ({
+      key: field.key,
+      kind: field.kind,
+      from: field.from,
+      to: field.to,
+      slot: field.slot,
+      text: field.draft ?? (field.row === undefined ? '' : formatLength(field.row.value_nm, this.#units())),
+      fault: this.#faultOf(field),
+      isDraft: field.draft !== undefined,
+      isSuspect: this.suspects().some(({ id }) => id === (field.row?.id ?? field.key)),
+    })),
+  );
   readonly next = computed(() => {
-    const open = this.#visible().filter(({ row, draft, slot }) => row === undefined && (draft ?? '') === '' && slot?.isExtra !== true);
+    const open = this.#visible().filter(
+      ({ row, draft, slot }) => row === undefined && (draft ?? '') === '' && slot?.isExtra !== true,
+    );
     const helps = this.helpsNext();
-    return (this.check().state === 'assumed' ? open.find(({ key }) => key === helps?.key) : undefined) ?? open[0] ?? (helps === undefined ? undefined : this.#fields().find(({ key, row }) => key === helps.key && row === undefined));
+    return (
+      (this.check().state === 'assumed' ? open.find(({ key }) => key === helps?.key) : undefined) ??
+      open[0] ??
+      (helps === undefined
+        ? undefined
+        : this.#fields().find(({ key, row }) => key === helps.key && row === undefined))
+    );
   });
   readonly nextKey = computed(() => (this.suspects().length > 0 ? undefined : this.next()?.key));
 
@@ -129,7 +248,12 @@ export class Measuring {
 
   type(key: string, text: string): void {
     const surface = this.surface();
-    if (surface !== undefined) this.#drafts.type(draftKey(surface.id, key), text, this.#fields().find((field) => field.key === key)?.row?.version ?? NOT_THERE);
+    if (surface !== undefined)
+      this.#drafts.type(
+        draftKey(surface.id, key),
+        text,
+        this.#fields().find((field) => field.key === key)?.row?.version ?? NOT_THERE,
+      );
   }
 
   drop(key: string): void {
@@ -145,7 +269,10 @@ export class Measuring {
     const text = field.draft.trim();
     if (text === '') {
       this.drop(key);
-      if (field.row !== undefined) this.#desk.do(`${surface.tag}: ${this.word(field)} taken out`, [this.#desk.remove('measure', field.row.id)]);
+      if (field.row !== undefined)
+        this.#desk.do(`${surface.tag}: ${this.word(field)} taken out`, [
+          this.#desk.remove('measure', field.row.id),
+        ]);
       return;
     }
     const read = this.#read(field, text);
@@ -155,7 +282,10 @@ export class Measuring {
     this.#keep(field, text, read, field.row?.instrument ?? 'tape', seen);
   }
 
-  /** A reading of an instrument lands in a field as if it had been typed and taken. @returns whether there was a field for it */
+  /**
+   * A reading of an instrument lands in a field as if it had been typed and taken.
+   * @returns whether there was a field for it
+   */
   land(key: string, value_nm: number, instrument: Instrument): boolean {
     const field = this.#fields().find((candidate) => candidate.key === key);
     if (field === undefined) return false;
@@ -170,14 +300,20 @@ export class Measuring {
       if (field === undefined) continue;
       this.drop(field.key);
       const rounded = Math.round(value_mm * 10) / 10;
-      this.#keep(field, `${rounded} mm`, { value_nm: nmFromMm(rounded), unit: 'mm' }, field.row?.instrument ?? 'tape');
+      this.#keep(
+        field,
+        `${rounded} mm`,
+        { value_nm: nmFromMm(rounded), unit: 'mm' },
+        field.row?.instrument ?? 'tape',
+      );
     }
   }
 
   /** Shows a field for a measure that is not customary. @returns its key */
   ask(measure: AskedMeasure): string {
     const surface = this.surface();
-    if (surface !== undefined) this.#wanted.set({ surfaceId: surface.id, kind: measure.kind, from: measure.from, to: measure.to });
+    if (surface !== undefined)
+      this.#wanted.set({ surfaceId: surface.id, kind: measure.kind, from: measure.from, to: measure.to });
     return this.slots().find((slot) => isSameMeasure(slot, measure))?.key ?? keyOf(measure);
   }
 
@@ -187,23 +323,68 @@ export class Measuring {
     return order[order.findIndex((field) => field.key === key) + 1]?.key;
   }
 
-  #keep(field: Field, text: string, { value_nm, unit }: ReadMeasure, instrument: Instrument, seen?: number): void {
+  #keep(
+    field: Field,
+    text: string,
+    { value_nm, unit }: ReadMeasure,
+    instrument: Instrument,
+    seen?: number,
+  ): void {
     const surface = this.surface();
     if (surface === undefined) return;
     const label = `${surface.tag}: ${this.word(field)} ${text}`;
-    if (field.row === undefined) this.#desk.do(label, [this.#desk.put('measure', { surfaceId: surface.id, kind: field.kind, fromPoint: field.from, toPoint: field.to, text, unit, value_nm, instrument, sd_nm: null })]);
-    else if (field.row.value_nm !== value_nm || field.row.text !== text || field.row.instrument !== instrument) this.#desk.do(label, [this.#desk.set('measure', field.row.id, { text, unit, value_nm, instrument }, seen)]);
+    if (field.row === undefined)
+      this.#desk.do(label, [
+        this.#desk.put('measure', {
+          surfaceId: surface.id,
+          kind: field.kind,
+          fromPoint: field.from,
+          toPoint: field.to,
+          text,
+          unit,
+          value_nm,
+          instrument,
+          sd_nm: null,
+        }),
+      ]);
+    else if (
+      field.row.value_nm !== value_nm ||
+      field.row.text !== text ||
+      field.row.instrument !== instrument
+    )
+      this.#desk.do(label, [
+        this.#desk.set('measure', field.row.id, { text, unit, value_nm, instrument }, seen),
+      ]);
     else return;
-    this.changedHere.set({ surfaceId: surface.id, kind: field.kind, from: field.from, to: field.to, text, unit, value_nm, instrument });
+    this.changedHere.set({
+      surfaceId: surface.id,
+      kind: field.kind,
+      from: field.from,
+      to: field.to,
+      text,
+      unit,
+      value_nm,
+      instrument,
+    });
   }
 
-  #read({ kind, slot }: Pick<Field, 'kind' | 'slot'>, text: string): ReadMeasure | { readonly fault: string } {
+  #read(
+    { kind, slot }: Pick<Field, 'kind' | 'slot'>,
+    text: string,
+  ): ReadMeasure | { readonly fault: string } {
     const rule = MEASURE_KINDS[kind];
     const isPane = kind === 'distance' && this.surface()?.shape !== 'wall';
-    const range = isPane && slot?.lies !== 'beside' ? { least_mm: SHORTEST_PANE_MM, most_mm: LONGEST_PANE_MM } : rule;
+    const range =
+      isPane && slot?.lies !== 'beside' ? { least_mm: SHORTEST_PANE_MM, most_mm: LONGEST_PANE_MM } : rule;
     const parsed = parseReading(text, this.#entryUnit(), range);
     if (parsed.kind === 'unreadable') return { fault: unreadableWord(parsed.reason) };
-    if (parsed.kind === 'out of range') return { fault: kind === 'right angle' ? 'Type 0 when the try square lies tight; leave it empty otherwise.' : `Expected ${rangeWord(parsed.least_mm)} to ${rangeWord(parsed.most_mm)}, got ${formatLengthWithUnit(parsed.value_nm, 'metric')}. Another unit, or a digit too many?` };
+    if (parsed.kind === 'out of range')
+      return {
+        fault:
+          kind === 'right angle'
+            ? 'Type 0 when the try square lies tight; leave it empty otherwise.'
+            : `Expected ${rangeWord(parsed.least_mm)} to ${rangeWord(parsed.most_mm)}, got ${formatLengthWithUnit(parsed.value_nm, 'metric')}. Another unit, or a digit too many?`,
+      };
     return parsed;
   }
 

@@ -9,45 +9,94 @@ import { KeptField, type Typed } from '../../ui/kept-field';
 import { PhotoWork } from './photo-work';
 
 const KINDS: readonly { readonly kind: PartKind; readonly word: string }[] = [
-  { kind: 'damage', word: 'Damage' }, { kind: 'hardware', word: 'Part to take off' }, { kind: 'opening', word: 'Opening' }, { kind: 'furrow', word: 'Furrow' }, { kind: 'obstacle', word: 'Obstacle' },
+  { kind: 'damage', word: 'Damage' },
+  { kind: 'hardware', word: 'Part to take off' },
+  { kind: 'opening', word: 'Opening' },
+  { kind: 'furrow', word: 'Furrow' },
+  { kind: 'obstacle', word: 'Obstacle' },
 ];
 const NAME: Fact = { key: 'name', kind: 'text', word: 'What' };
-const PLACE: readonly Fact[] = [{ key: 'x_nm', kind: 'length', word: 'From the left' }, { key: 'y_nm', kind: 'length', word: 'From the top' }];
-const SIZE: readonly Fact[] = [{ key: 'width_nm', kind: 'length', word: 'Width' }, { key: 'height_nm', kind: 'length', word: 'Height' }];
+const PLACE: readonly Fact[] = [
+  { key: 'x_nm', kind: 'length', word: 'From the left' },
+  { key: 'y_nm', kind: 'length', word: 'From the top' },
+];
+const SIZE: readonly Fact[] = [
+  { key: 'width_nm', kind: 'length', word: 'Width' },
+  { key: 'height_nm', kind: 'length', word: 'Height' },
+];
 const FACTS: Readonly<Record<PartKind, readonly Fact[]>> = {
   damage: [NAME, ...PLACE, { key: 'remark', kind: 'text', word: 'Remark' }],
   hardware: [NAME, ...PLACE, { key: 'remark', kind: 'text', word: 'Remark' }],
   opening: [NAME, ...PLACE, ...SIZE],
   obstacle: [NAME, ...PLACE, ...SIZE],
   furrow: [
-    { key: 'form', kind: 'choice', word: 'Form', options: ['none', 'V', 'square', 'half round'] }, { key: 'width_nm', kind: 'length', word: 'Width of one' }, { key: 'depth_nm', kind: 'length', word: 'Depth' },
+    { key: 'form', kind: 'choice', word: 'Form', options: ['none', 'V', 'square', 'half round'] },
+    { key: 'width_nm', kind: 'length', word: 'Width of one' },
+    { key: 'depth_nm', kind: 'length', word: 'Depth' },
     { key: 'count', kind: 'number', word: 'How many', unit: 'furrows', least: 1, most: 10_000 },
   ],
 };
 
-/** What sits on the surface: cut out of it, taken off it, in the way, broken, or pressed into it; with pictures. */
+/**
+ * What sits on the surface: cut out of it, taken off it, in the way, broken, or pressed into it; with
+ * pictures.
+ */
 @Component({
   selector: 'yp-parts-panel',
   imports: [KeptField, Facts],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <details class="border-t border-line pt-2" [open]="parts().length > 0">
-      <summary class="font-bold min-h-10 cursor-pointer">Parts, damage, pictures ({{ parts().length + photos().length }})</summary>
+      <summary class="font-bold min-h-10 cursor-pointer">
+        Parts, damage, pictures ({{ parts().length + photos().length }})
+      </summary>
       <ul class="flex flex-col gap-1">
         @for (part of parts(); track part.id) {
           <li class="border-b border-line pb-1">
-            <button type="button" class="flex w-full min-h-10 items-baseline gap-2 text-left" [attr.aria-expanded]="openId() === part.id" (click)="openId.set(openId() === part.id ? undefined : part.id)"><span class="flex-1">{{ part.name || wordOf(part.kind) }}</span><span class="text-sm text-faint">{{ wordOf(part.kind) }}{{ where(part) }}</span></button>
+            <button
+              type="button"
+              class="flex w-full min-h-10 items-baseline gap-2 text-left"
+              [attr.aria-expanded]="openId() === part.id"
+              (click)="openId.set(openId() === part.id ? undefined : part.id)"
+            >
+              <span class="flex-1">{{ part.name || wordOf(part.kind) }}</span><span class="text-sm text-faint"
+                >{{ wordOf(part.kind) }}{{ where(part) }}</span
+              >
+            </button>
             @if (part.kind === 'hardware') {
               <div class="flex gap-2 flex-wrap">
-                <button type="button" class="act act-small" (click)="tick(part, 'takenOffAt')">{{ part.takenOffAt ? 'Off since ' + time(part.takenOffAt) : 'Taken off now' }}</button>
-                @if (part.takenOffAt) { <button type="button" class="act act-small" (click)="tick(part, 'putBackAt')">{{ part.putBackAt ? 'Back since ' + time(part.putBackAt) : 'Put back now' }}</button> }
+                <button type="button" class="act act-small" (click)="tick(part, 'takenOffAt')">
+                  {{ part.takenOffAt ? 'Off since ' + time(part.takenOffAt) : 'Taken off now' }}
+                </button>
+                @if (part.takenOffAt) {
+                  <button type="button" class="act act-small" (click)="tick(part, 'putBackAt')">
+                    {{ part.putBackAt ? 'Back since ' + time(part.putBackAt) : 'Put back now' }}
+                  </button>
+                }
               </div>
             }
             @if (openId() === part.id) {
-              <yp-facts class="block mt-1" [prefix]="'part:' + part.id + ':'" [facts]="factsOf(part)" [values]="part" [entryUnit]="unit()" (changed)="set(part, $event)" />
+              <yp-facts
+                class="block mt-1"
+                [prefix]="'part:' + part.id + ':'"
+                [facts]="factsOf(part)"
+                [values]="part"
+                [entryUnit]="unit()"
+                (changed)="set(part, $event)"
+              />
               <div class="flex flex-wrap gap-2 mt-2">
-                @if (part.kind !== 'furrow') { <button type="button" class="act act-small" (click)="pinAsked.emit(part.id)">Show where on the drawing</button> }
-                <label class="act act-small cursor-pointer">Picture…<input type="file" class="sr-only" accept="image/jpeg,image/png,image/webp" (change)="addPhoto($any($event.target), part.id)" /></label>
+                @if (part.kind !== 'furrow') {
+                  <button type="button" class="act act-small" (click)="pinAsked.emit(part.id)">
+                    Show where on the drawing
+                  </button>
+                }
+                <label class="act act-small cursor-pointer"
+                  >Picture…<input
+                    type="file"
+                    class="sr-only"
+                    accept="image/jpeg,image/png,image/webp"
+                    (change)="addPhoto($any($event.target), part.id)"
+                /></label>
                 <button type="button" class="act act-small" (click)="remove(part)">Take out</button>
               </div>
             }
@@ -55,16 +104,55 @@ const FACTS: Readonly<Record<PartKind, readonly Fact[]>> = {
         }
       </ul>
       <div class="flex flex-wrap gap-2 mt-2">
-        @for (entry of kinds; track entry.kind) { <button type="button" class="act act-small" (click)="add(entry.kind)">+ {{ entry.word }}</button> }
-        <label class="act act-small cursor-pointer">+ Picture…<input id="add-photo" type="file" class="sr-only" accept="image/jpeg,image/png,image/webp" (change)="addPhoto($any($event.target), null)" /></label>
+        @for (entry of kinds; track entry.kind) {
+          <button type="button" class="act act-small" (click)="add(entry.kind)">+ {{ entry.word }}</button>
+        }
+        <label class="act act-small cursor-pointer"
+          >+ Picture…<input
+            id="add-photo"
+            type="file"
+            class="sr-only"
+            accept="image/jpeg,image/png,image/webp"
+            (change)="addPhoto($any($event.target), null)"
+        /></label>
       </div>
-      @if (photoWork.fault(); as says) { <p class="mt-2 border-2 border-stop rounded-card px-2 py-1" role="alert">{{ says }}</p> }
-      @if (photoWork.isBusy()) { <p class="mt-2" aria-busy="true">Sending the picture…</p> }
+      @if (photoWork.fault(); as says) {
+        <p class="mt-2 border-2 border-stop rounded-card px-2 py-1" role="alert">{{ says }}</p>
+      }
+      @if (photoWork.isBusy()) {
+        <p class="mt-2" aria-busy="true">Sending the picture…</p>
+      }
       <div class="grid grid-cols-2 gap-2 mt-2">
         @for (photo of photos(); track photo.id) {
           <figure>
-            <a [href]="photoWork.address(photo)" target="_blank" rel="noopener"><img class="w-full border border-line" [src]="photoWork.address(photo)" [alt]="photo.caption || 'Picture of ' + surface().tag" [width]="photo.width_px" [height]="photo.height_px" loading="lazy" /></a>
-            <figcaption class="flex gap-1"><input class="field text-sm min-h-9" placeholder="What it shows" maxlength="400" [attr.aria-label]="'Caption of picture ' + ($index + 1)" [ypKept]="'caption:' + photo.id" [is]="photo.caption" [version]="photo.version" (typed)="caption(photo, $event)" /><button type="button" class="act act-small" (click)="dropPhoto(photo)" [attr.aria-label]="'Take picture ' + ($index + 1) + ' out'">×</button></figcaption>
+            <a [href]="photoWork.address(photo)" target="_blank" rel="noopener"
+              ><img
+                class="w-full border border-line"
+                [src]="photoWork.address(photo)"
+                [alt]="photo.caption || 'Picture of ' + surface().tag"
+                [width]="photo.width_px"
+                [height]="photo.height_px"
+                loading="lazy"
+            /></a>
+            <figcaption class="flex gap-1">
+              <input
+                class="field text-sm min-h-9"
+                placeholder="What it shows"
+                maxlength="400"
+                [attr.aria-label]="'Caption of picture ' + ($index + 1)"
+                [ypKept]="'caption:' + photo.id"
+                [is]="photo.caption"
+                [version]="photo.version"
+                (typed)="caption(photo, $event)"
+              /><button
+                type="button"
+                class="act act-small"
+                (click)="dropPhoto(photo)"
+                [attr.aria-label]="'Take picture ' + ($index + 1) + ' out'"
+              >
+                ×
+              </button>
+            </figcaption>
           </figure>
         }
       </div>
@@ -89,8 +177,11 @@ export class PartsPanel {
   }
 
   protected where({ x_nm, y_nm, width_nm, height_nm }: RowOf<'part'>): string {
-    if (width_nm !== null && height_nm !== null) return ` ${formatLength(width_nm, this.#units())} × ${formatLength(height_nm, this.#units())}`;
-    return x_nm === null || y_nm === null ? '' : ` at ${formatLength(x_nm, this.#units())} / ${formatLength(y_nm, this.#units())}`;
+    if (width_nm !== null && height_nm !== null)
+      return ` ${formatLength(width_nm, this.#units())} × ${formatLength(height_nm, this.#units())}`;
+    return x_nm === null || y_nm === null
+      ? ''
+      : ` at ${formatLength(x_nm, this.#units())} / ${formatLength(y_nm, this.#units())}`;
   }
 
   protected time(instant: string): string {
@@ -102,17 +193,31 @@ export class PartsPanel {
   }
 
   protected add(kind: PartKind): void {
-    const put = this.#desk.put('part', { ...NEW_PART, surfaceId: this.surface().id, kind, position: (this.parts().at(-1)?.position ?? 0) + 1 });
+    const put = this.#desk.put('part', {
+      ...NEW_PART,
+      surfaceId: this.surface().id,
+      kind,
+      position: (this.parts().at(-1)?.position ?? 0) + 1,
+    });
     this.#desk.do(`${this.surface().tag}: ${this.wordOf(kind)}`, [put]);
     this.openId.set(put.id);
   }
 
   protected set(part: RowOf<'part'>, { key, value, seen }: FactChange): void {
-    this.#desk.do(`${this.surface().tag}: ${part.name || this.wordOf(part.kind)}`, [this.#desk.set('part', part.id, { [key]: key === 'count' ? Math.max(1, Math.round(Number(value ?? 1))) : value }, seen)]);
+    this.#desk.do(`${this.surface().tag}: ${part.name || this.wordOf(part.kind)}`, [
+      this.#desk.set(
+        'part',
+        part.id,
+        { [key]: key === 'count' ? Math.max(1, Math.round(Number(value ?? 1))) : value },
+        seen,
+      ),
+    ]);
   }
 
   protected tick(part: RowOf<'part'>, field: 'takenOffAt' | 'putBackAt'): void {
-    this.#desk.do(`${part.name || 'part'}: ${field === 'takenOffAt' ? 'off' : 'back'}`, [this.#desk.set('part', part.id, { [field]: part[field] === null ? new Date().toISOString() : null })]);
+    this.#desk.do(`${part.name || 'part'}: ${field === 'takenOffAt' ? 'off' : 'back'}`, [
+      this.#desk.set('part', part.id, { [field]: part[field] === null ? new Date().toISOString() : null }),
+    ]);
   }
 
   protected remove(part: RowOf<'part'>): void {

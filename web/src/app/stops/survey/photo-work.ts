@@ -25,12 +25,33 @@ export class PhotoWork {
     this.fault.set(undefined);
     this.isBusy.set(true);
     try {
-      if (file.size > LARGEST_FILE) throw new RangeError(`${file.name} has ${Math.round(file.size / 1e6)} MB; the most is 60 MB.`);
+      if (file.size > LARGEST_FILE)
+        throw new RangeError(`${file.name} has ${Math.round(file.size / 1e6)} MB; the most is 60 MB.`);
       const id = newId();
       const { width_px, height_px, bytes } = await api.sendPhoto(surface.jobId, id, await smaller(file));
-      this.#desk.do(`${surface.tag}: picture`, [this.#desk.put('photo', { surfaceId: surface.id, partId, caption: '', width_px, height_px, bytes, position: this.#reading.photosOf(surface.id).length + 1 }, id)]);
+      this.#desk.do(`${surface.tag}: picture`, [
+        this.#desk.put(
+          'photo',
+          {
+            surfaceId: surface.id,
+            partId,
+            caption: '',
+            width_px,
+            height_px,
+            bytes,
+            position: this.#reading.photosOf(surface.id).length + 1,
+          },
+          id,
+        ),
+      ]);
     } catch (error) {
-      this.fault.set(error instanceof ServerRefusal ? `${file.name}: ${error.problem.title}. ${error.problem.detail}` : error instanceof RangeError ? error.message : `${file.name} was not sent: the server does not answer. Choose it again when it is back.`);
+      this.fault.set(
+        error instanceof ServerRefusal
+          ? `${file.name}: ${error.problem.title}. ${error.problem.detail}`
+          : error instanceof RangeError
+            ? error.message
+            : `${file.name} was not sent: the server does not answer. Choose it again when it is back.`,
+      );
     } finally {
       this.isBusy.set(false);
     }
@@ -42,7 +63,10 @@ async function smaller(file: File): Promise<Blob> {
   const bitmap = await createImageBitmap(file).catch(() => undefined);
   if (bitmap === undefined) return file;
   const scale = Math.min(1, LONGEST_PX / Math.max(bitmap.width, bitmap.height));
-  const canvas = new OffscreenCanvas(Math.max(1, Math.round(bitmap.width * scale)), Math.max(1, Math.round(bitmap.height * scale)));
+  const canvas = new OffscreenCanvas(
+    Math.max(1, Math.round(bitmap.width * scale)),
+    Math.max(1, Math.round(bitmap.height * scale)),
+  );
   canvas.getContext('2d')?.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
   return canvas.convertToBlob({ type: 'image/jpeg', quality: QUALITY });
 }

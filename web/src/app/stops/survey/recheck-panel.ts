@@ -1,6 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { RowOf } from '@yellow-pane/core/job';
-import { EDGE_GAP, type SideRecheck, outlineBounds, outlineOfCheck, recheckFilm } from '@yellow-pane/core/measure';
+import {
+  EDGE_GAP,
+  type SideRecheck,
+  outlineBounds,
+  outlineOfCheck,
+  recheckFilm,
+} from '@yellow-pane/core/measure';
 import { formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { JobDesk } from '../../job/job-desk';
@@ -8,7 +14,10 @@ import { JobReading } from '../../job/job-reading';
 import { type Fact, type FactChange, Facts } from '../../ui/facts';
 import { VerdictBox } from '../../ui/verdict-box';
 
-const LABEL: readonly Fact[] = [{ key: 'width', kind: 'length', word: 'Label says: width' }, { key: 'height', kind: 'length', word: 'Label says: height' }];
+const LABEL: readonly Fact[] = [
+  { key: 'width', kind: 'length', word: 'Label says: width' },
+  { key: 'height', kind: 'length', word: 'Label says: height' },
+];
 
 /** Ready-cut film held against its pane before it is wetted: a wrong one is found here, not on the glass. */
 @Component({
@@ -18,11 +27,27 @@ const LABEL: readonly Fact[] = [{ key: 'width', kind: 'length', word: 'Label say
   template: `
     <details class="border-t border-line pt-2" [open]="labels().width !== null || labels().height !== null">
       <summary class="font-bold min-h-10 cursor-pointer">Recheck ready-cut film</summary>
-      <yp-facts [prefix]="'label:' + surface().id + ':'" [facts]="facts" [values]="labels()" [entryUnit]="unit()" (changed)="set($event)" />
+      <yp-facts
+        [prefix]="'label:' + surface().id + ':'"
+        [facts]="facts"
+        [values]="labels()"
+        [entryUnit]="unit()"
+        (changed)="set($event)"
+      />
       @if (finding(); as result) {
-        <div class="mt-2"><yp-verdict-box [verdict]="result.verdict" [heading]="result.heading">{{ result.says }}</yp-verdict-box></div>
-      } @else { <p class="text-sm text-faint mt-2">{{ bounds() === undefined ? 'Measure the pane first.' : 'Type both sizes from the label.' }}</p> }
-      <p class="text-sm text-faint mt-1">Fits: {{ gap.least_mm }} to {{ gap.most_mm }} mm of gap on each side ({{ gap.source.text }}).</p>
+        <div class="mt-2">
+          <yp-verdict-box [verdict]="result.verdict" [heading]="result.heading">{{
+            result.says
+          }}</yp-verdict-box>
+        </div>
+      } @else {
+        <p class="text-sm text-faint mt-2">
+          {{ bounds() === undefined ? 'Measure the pane first.' : 'Type both sizes from the label.' }}
+        </p>
+      }
+      <p class="text-sm text-faint mt-1">
+        Fits: {{ gap.least_mm }} to {{ gap.most_mm }} mm of gap on each side ({{ gap.source.text }}).
+      </p>
     </details>
   `,
 })
@@ -34,27 +59,64 @@ export class RecheckPanel {
   protected readonly facts = LABEL;
   protected readonly gap = EDGE_GAP;
   protected readonly unit = computed(() => this.#reading.job()?.entryUnit ?? 'mm');
-  readonly #rows = computed(() => this.#reading.measuresOf(this.surface().id).filter(({ kind }) => kind === 'label'));
-  protected readonly labels = computed(() => ({ width: this.#rows().find(({ toPoint }) => toPoint === 'tr')?.value_nm ?? null, height: this.#rows().find(({ toPoint }) => toPoint === 'bl')?.value_nm ?? null }));
-  protected readonly bounds = computed(() => { const outline = outlineOfCheck(this.#reading.checkOf(this.surface().id)); return outline === undefined ? undefined : outlineBounds(outline); });
+  readonly #rows = computed(() =>
+    this.#reading.measuresOf(this.surface().id).filter(({ kind }) => kind === 'label'),
+  );
+  protected readonly labels = computed(() => ({
+    width: this.#rows().find(({ toPoint }) => toPoint === 'tr')?.value_nm ?? null,
+    height: this.#rows().find(({ toPoint }) => toPoint === 'bl')?.value_nm ?? null,
+  }));
+  protected readonly bounds = computed(() => {
+    const outline = outlineOfCheck(this.#reading.checkOf(this.surface().id));
+    return outline === undefined ? undefined : outlineBounds(outline);
+  });
   protected readonly finding = computed(() => {
     const { width, height } = this.labels();
     const bounds = this.bounds();
     if (width === null || height === null || bounds === undefined) return undefined;
     const result = recheckFilm([width / 1e6, height / 1e6], [bounds.width, bounds.height]);
-    const word = (name: string, side: SideRecheck): string => (side.says === 'fits' ? `${name} fits` : `${name} ${side.says} by ${formatLengthWithUnit(nmFromMm(side.by_mm), this.#units())}`);
+    const word = (name: string, side: SideRecheck): string =>
+      side.says === 'fits'
+        ? `${name} fits`
+        : `${name} ${side.says} by ${formatLengthWithUnit(nmFromMm(side.by_mm), this.#units())}`;
     const says = `${word('Width', result.width)}, ${word('height', result.height).toLowerCase()}.`;
     if (result.verdict === 'fits') return { verdict: 'go' as const, heading: 'It fits', says };
-    if (result.verdict === 'fits when turned') return { verdict: 'go with care' as const, heading: 'It fits when turned', says: 'Width and height are exchanged: mind direction and grain.' };
-    return result.verdict === 'trim it' ? { verdict: 'go with care' as const, heading: 'Too large: trim it', says } : { verdict: 'stop' as const, heading: 'Too small: not this piece', says };
+    if (result.verdict === 'fits when turned')
+      return {
+        verdict: 'go with care' as const,
+        heading: 'It fits when turned',
+        says: 'Width and height are exchanged: mind direction and grain.',
+      };
+    return result.verdict === 'trim it'
+      ? { verdict: 'go with care' as const, heading: 'Too large: trim it', says }
+      : { verdict: 'stop' as const, heading: 'Too small: not this piece', says };
   });
 
   protected set({ key, value }: FactChange): void {
     const toPoint = key === 'width' ? 'tr' : 'bl';
     const row = this.#rows().find((candidate) => candidate.toPoint === toPoint);
     const label = `${this.surface().tag}: label ${key}`;
-    if (typeof value !== 'number' || value < 1e6) { if (row !== undefined) this.#desk.do(label, [this.#desk.remove('measure', row.id)]); return; }
-    if (row === undefined) this.#desk.do(label, [this.#desk.put('measure', { surfaceId: this.surface().id, kind: 'label', fromPoint: 'tl', toPoint, text: `${value / 1e6} mm`, unit: 'mm', value_nm: value, instrument: 'tape', sd_nm: null })]);
-    else this.#desk.do(label, [this.#desk.set('measure', row.id, { value_nm: value, text: `${value / 1e6} mm` })]);
+    if (typeof value !== 'number' || value < 1e6) {
+      if (row !== undefined) this.#desk.do(label, [this.#desk.remove('measure', row.id)]);
+      return;
+    }
+    if (row === undefined)
+      this.#desk.do(label, [
+        this.#desk.put('measure', {
+          surfaceId: this.surface().id,
+          kind: 'label',
+          fromPoint: 'tl',
+          toPoint,
+          text: `${value / 1e6} mm`,
+          unit: 'mm',
+          value_nm: value,
+          instrument: 'tape',
+          sd_nm: null,
+        }),
+      ]);
+    else
+      this.#desk.do(label, [
+        this.#desk.set('measure', row.id, { value_nm: value, text: `${value / 1e6} mm` }),
+      ]);
   }
 }

@@ -14,10 +14,19 @@ const LIGHT = normalised({ x: -0.5, y: 0.6, z: 0.62 });
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <figure>
-      <svg [attr.viewBox]="'0 0 ' + width + ' ' + height" class="w-full bg-paper border border-line rounded-card" role="img" [attr.aria-label]="'Relief of the glass, heights ' + times() + ' times enlarged'">
-        @for (tile of tiles(); track $index) { <path [attr.d]="tile.path" [attr.fill]="tile.fill" [attr.stroke]="tile.fill" stroke-width="0.7" /> }
+      <svg
+        [attr.viewBox]="'0 0 ' + width + ' ' + height"
+        class="w-full bg-paper border border-line rounded-card"
+        role="img"
+        [attr.aria-label]="'Relief of the glass, heights ' + times() + ' times enlarged'"
+      >
+        @for (tile of tiles(); track $index) {
+          <path [attr.d]="tile.path" [attr.fill]="tile.fill" [attr.stroke]="tile.fill" stroke-width="0.7" />
+        }
       </svg>
-      <figcaption class="text-sm text-faint mt-1">Seen from above, heights {{ times() }}× enlarged.</figcaption>
+      <figcaption class="text-sm text-faint mt-1">
+        Seen from above, heights {{ times() }}× enlarged.
+      </figcaption>
     </figure>
   `,
 })
@@ -28,10 +37,14 @@ export class Relief {
   readonly #most = computed(() => {
     const { halfWidth_mm: a, halfHeight_mm: h } = this.patch();
     let most = 1;
-    for (let i = -4; i <= 4; i += 1) for (let j = -4; j <= 4; j += 1) most = Math.max(most, Math.abs(patchAt(this.patch(), (a * i) / 4, (h * j) / 4).z));
+    for (let i = -4; i <= 4; i += 1)
+      for (let j = -4; j <= 4; j += 1)
+        most = Math.max(most, Math.abs(patchAt(this.patch(), (a * i) / 4, (h * j) / 4).z));
     return most;
   });
-  protected readonly times = computed(() => Math.max(1, Math.round((0.35 * this.patch().halfWidth_mm) / this.#most())));
+  protected readonly times = computed(() =>
+    Math.max(1, Math.round((0.35 * this.patch().halfWidth_mm) / this.#most())),
+  );
   protected readonly tiles = computed(() => {
     const patch = this.patch();
     const { halfWidth_mm: a, halfHeight_mm: h } = patch;
@@ -40,23 +53,53 @@ export class Relief {
       const [x, y] = [-a + (2 * a * i) / COLUMNS, h - (2 * h * j) / ROWS];
       return { x, y, z: patchAt(patch, x, y).z * times };
     };
-    const flat = ({ x, y, z }: { readonly x: number; readonly y: number; readonly z: number }): { readonly u: number; readonly v: number } => ({ u: 0.94 * x + 0.34 * y, v: 0.22 * x - 0.55 * y - 0.8 * z });
-    const corners = [[0, 0], [COLUMNS, 0], [0, ROWS], [COLUMNS, ROWS], [COLUMNS / 2, ROWS / 2], [COLUMNS / 2, 0]].map(([i = 0, j = 0]) => flat(point(i, j)));
+    const flat = ({
+      x,
+      y,
+      z,
+    }: {
+      readonly x: number;
+      readonly y: number;
+      readonly z: number;
+    }): { readonly u: number; readonly v: number } => ({
+      u: 0.94 * x + 0.34 * y,
+      v: 0.22 * x - 0.55 * y - 0.8 * z,
+    });
+    const corners = [
+      [0, 0],
+      [COLUMNS, 0],
+      [0, ROWS],
+      [COLUMNS, ROWS],
+      [COLUMNS / 2, ROWS / 2],
+      [COLUMNS / 2, 0],
+    ].map(([i = 0, j = 0]) => flat(point(i, j)));
     const [left, right] = [Math.min(...corners.map(({ u }) => u)), Math.max(...corners.map(({ u }) => u))];
     const [top, bottom] = [Math.min(...corners.map(({ v }) => v)), Math.max(...corners.map(({ v }) => v))];
     const scale = Math.min((WIDTH - 16) / (right - left), (HEIGHT - 16) / (bottom - top));
-    const at = (i: number, j: number): string => { const { u, v } = flat(point(i, j)); return `${((WIDTH - (right - left) * scale) / 2 + (u - left) * scale).toFixed(1)} ${((HEIGHT - (bottom - top) * scale) / 2 + (v - top) * scale).toFixed(1)}`; };
+    const at = (i: number, j: number): string => {
+      const { u, v } = flat(point(i, j));
+      return `${((WIDTH - (right - left) * scale) / 2 + (u - left) * scale).toFixed(1)} ${((HEIGHT - (bottom - top) * scale) / 2 + (v - top) * scale).toFixed(1)}`;
+    };
     return Array.from({ length: ROWS * COLUMNS }, (_, index) => {
       const [i, j] = [index % COLUMNS, Math.floor(index / COLUMNS)];
       const [p, q, r] = [point(i, j), point(i + 1, j), point(i, j + 1)];
-      const normal = normalised(cross({ x: q.x - p.x, y: q.y - p.y, z: q.z - p.z }, { x: p.x - r.x, y: p.y - r.y, z: p.z - r.z }));
+      const normal = normalised(
+        cross({ x: q.x - p.x, y: q.y - p.y, z: q.z - p.z }, { x: p.x - r.x, y: p.y - r.y, z: p.z - r.z }),
+      );
       const light = Math.max(0, normal.x * LIGHT.x + normal.y * LIGHT.y + normal.z * LIGHT.z);
-      return { path: `M${at(i, j)}L${at(i + 1, j)}L${at(i + 1, j + 1)}L${at(i, j + 1)}Z`, fill: `hsl(172 16% ${(24 + 62 * light).toFixed(0)}%)` };
+      return {
+        path: `M${at(i, j)}L${at(i + 1, j)}L${at(i + 1, j + 1)}L${at(i, j + 1)}Z`,
+        fill: `hsl(172 16% ${(24 + 62 * light).toFixed(0)}%)`,
+      };
     });
   });
 }
 
-interface Vector { readonly x: number; readonly y: number; readonly z: number }
+interface Vector {
+  readonly x: number;
+  readonly y: number;
+  readonly z: number;
+}
 
 function cross(a: Vector, b: Vector): Vector {
   return { x: a.y * b.z - a.z * b.y, y: a.z * b.x - a.x * b.z, z: a.x * b.y - a.y * b.x };

@@ -6,24 +6,67 @@ import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
 
-/** Surfaces that repeat each other: found by their measures, or linked by hand. Measures stay each surface's own. */
+/**
+ * Surfaces that repeat each other: found by their measures, or linked by hand. Measures stay each surface's
+ * own.
+ */
 @Component({
   selector: 'yp-repeats-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <details class="border-t border-line pt-2" (toggle)="isOpen.set($any($event.target).open)">
-      <summary class="font-bold min-h-10 cursor-pointer">Repeats{{ group().length > 1 ? ': one of ' + group().length : '' }}</summary>
+      <summary class="font-bold min-h-10 cursor-pointer">
+        Repeats{{ group().length > 1 ? ': one of ' + group().length : '' }}
+      </summary>
       @if (group().length > 1) {
-        <p class="leading-relaxed">Same as @for (other of others(); track other.id) { <button type="button" class="underline underline-offset-2 mr-2" (click)="selection.goToSurface(other.id)">{{ other.tag }}</button> }</p>
+        <p class="leading-relaxed">
+          Same as
+          @for (other of others(); track other.id) {
+            <button
+              type="button"
+              class="underline underline-offset-2 mr-2"
+              (click)="selection.goToSurface(other.id)"
+            >
+              {{ other.tag }}
+            </button>
+          }
+        </p>
         <div class="flex flex-wrap gap-2 mt-1">
-          @if (surface().sameAsId !== null) { <button type="button" class="act act-small" (click)="unlink()">Not the same after all</button> }
-          @if (canTakeOver()) { <button type="button" class="act act-small" (click)="takeOver()">Take over the measures of {{ group()[0]?.tag }}</button> }
+          @if (surface().sameAsId !== null) {
+            <button type="button" class="act act-small" (click)="unlink()">Not the same after all</button>
+          }
+          @if (canTakeOver()) {
+            <button type="button" class="act act-small" (click)="takeOver()">
+              Take over the measures of {{ group()[0]?.tag }}
+            </button>
+          }
         </div>
       }
-      <label class="flex items-center gap-2 mt-2"><span>Alike within</span><input id="alike" class="field figure w-20" type="number" min="0.5" max="100" step="0.5" [value]="device.alike_mm()" (change)="callAlike($any($event.target))" /> mm</label>
+      <label class="flex items-center gap-2 mt-2"
+        ><span>Alike within</span
+        ><input
+          id="alike"
+          class="field figure w-20"
+          type="number"
+          min="0.5"
+          max="100"
+          step="0.5"
+          [value]="device.alike_mm()"
+          (change)="callAlike($any($event.target))"
+        />
+        mm</label
+      >
       @for (found of groups(); track found.ids[0]) {
-        <div class="flex items-center gap-2 mt-2"><span class="flex-1 leading-tight">{{ tags(found.ids) }}, {{ found.apart_mm.toFixed(1) }} mm apart at most</span><button type="button" class="act act-small" (click)="link(found.ids)">Same as {{ tags([found.ids[0]]) }}</button></div>
-      } @empty { <p class="text-sm text-faint mt-2">No other surfaces are alike within that and not linked yet.</p> }
+        <div class="flex items-center gap-2 mt-2">
+          <span class="flex-1 leading-tight"
+            >{{ tags(found.ids) }}, {{ found.apart_mm.toFixed(1) }} mm apart at most</span
+          ><button type="button" class="act act-small" (click)="link(found.ids)">
+            Same as {{ tags([found.ids[0]]) }}
+          </button>
+        </div>
+      } @empty {
+        <p class="text-sm text-faint mt-2">No other surfaces are alike within that and not linked yet.</p>
+      }
       <p class="text-sm text-faint mt-2">By hand: mark surfaces in the schedule, then choose “Same as”.</p>
     </details>
   `,
@@ -36,18 +79,38 @@ export class RepeatsPanel {
   readonly surface = input.required<RowOf<'surface'>>();
   protected readonly group = computed(() => this.#reading.repeatsOf(this.surface().id));
   protected readonly others = computed(() => this.group().filter(({ id }) => id !== this.surface().id));
-  protected readonly canTakeOver = computed(() => this.#reading.measuresOf(this.surface().id).length === 0 && this.#reading.measuresOf(this.group()[0]?.id ?? '').length > 0);
+  protected readonly canTakeOver = computed(
+    () =>
+      this.#reading.measuresOf(this.surface().id).length === 0 &&
+      this.#reading.measuresOf(this.group()[0]?.id ?? '').length > 0,
+  );
   protected readonly isOpen = signal(false);
-  /** Groups that this surface belongs to and that are not linked already. Looks at every surface of the job, so only while someone looks. */
+  /**
+   * Groups that this surface belongs to and that are not linked already. Looks at every surface of the job,
+   * so only while someone looks.
+   */
   protected readonly groups = computed(() => {
     if (!this.isOpen()) return [];
     const compared = this.#reading.surfaces().flatMap((surface): ComparedSurface[] => {
       const check = this.#reading.checkOf(surface.id);
       if (!('figure' in check) || check.agreement.kind === 'disagree') return [];
-      return [{ id: surface.id, shape: surface.shape, unitId: surface.unitId, outline: check.figure.outline, more_mm: this.#reading.measuresOf(surface.id).filter(({ kind }) => kind === 'sag').map(({ value_nm }) => value_nm / 1e6) }];
+      return [
+        {
+          id: surface.id,
+          shape: surface.shape,
+          unitId: surface.unitId,
+          outline: check.figure.outline,
+          more_mm: this.#reading
+            .measuresOf(surface.id)
+            .filter(({ kind }) => kind === 'sag')
+            .map(({ value_nm }) => value_nm / 1e6),
+        },
+      ];
     });
     const leadOf = (id: string): string => this.#reading.surfaceById().get(id)?.sameAsId ?? id;
-    return sameAsGroups(compared, this.device.alike_mm()).filter(({ ids }) => ids.includes(this.surface().id) && new Set(ids.map(leadOf)).size > 1);
+    return sameAsGroups(compared, this.device.alike_mm()).filter(
+      ({ ids }) => ids.includes(this.surface().id) && new Set(ids.map(leadOf)).size > 1,
+    );
   });
 
   protected tags(ids: readonly string[]): string {
@@ -63,17 +126,36 @@ export class RepeatsPanel {
   protected link(ids: readonly [string, ...string[]]): void {
     const [lead, ...rest] = ids;
     const anchor = this.#reading.surfaceById().get(lead)?.sameAsId ?? lead;
-    this.#desk.do(`${rest.length} repeats of ${this.tags([anchor])}`, rest.filter((id) => id !== anchor).map((id) => this.#desk.set('surface', id, { sameAsId: anchor })));
+    this.#desk.do(
+      `${rest.length} repeats of ${this.tags([anchor])}`,
+      rest.filter((id) => id !== anchor).map((id) => this.#desk.set('surface', id, { sameAsId: anchor })),
+    );
   }
 
   protected unlink(): void {
-    this.#desk.do(`${this.surface().tag}: no repeat`, [this.#desk.set('surface', this.surface().id, { sameAsId: null })]);
+    this.#desk.do(`${this.surface().tag}: no repeat`, [
+      this.#desk.set('surface', this.surface().id, { sameAsId: null }),
+    ]);
   }
 
   protected takeOver(): void {
     const lead = this.group()[0];
     if (lead === undefined) return;
-    const ops = this.#reading.measuresOf(lead.id).map(({ kind, fromPoint, toPoint, text, unit, value_nm, instrument, sd_nm }) => this.#desk.put('measure', { surfaceId: this.surface().id, kind, fromPoint, toPoint, text, unit, value_nm, instrument, sd_nm }));
+    const ops = this.#reading
+      .measuresOf(lead.id)
+      .map(({ kind, fromPoint, toPoint, text, unit, value_nm, instrument, sd_nm }) =>
+        this.#desk.put('measure', {
+          surfaceId: this.surface().id,
+          kind,
+          fromPoint,
+          toPoint,
+          text,
+          unit,
+          value_nm,
+          instrument,
+          sd_nm,
+        }),
+      );
     this.#desk.do(`${this.surface().tag}: measures of ${lead.tag}`, ops);
   }
 }

@@ -1,5 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { type GlassPane, NEW_PANE, NEW_PLACE, NO_SITE_FACTS, NO_WALL_FACTS, type RowOf } from '@yellow-pane/core/job';
+import {
+  type GlassPane,
+  NEW_PANE,
+  NEW_PLACE,
+  NO_SITE_FACTS,
+  NO_WALL_FACTS,
+  type RowOf,
+} from '@yellow-pane/core/job';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { CompassDial } from '../../ui/compass-dial';
@@ -7,7 +14,6 @@ import { type FactChange, Facts } from '../../ui/facts';
 import { KeptField, type Typed } from '../../ui/kept-field';
 import { newId } from '../../device/session';
 import { BODY_FACTS, PANE_FACTS, PLACE_FACTS, SITE_FACTS, UNIT_FACTS, WALL_FACTS } from './fact-sheets';
-
 
 /** Where the surface is, what it is made of, and what stands in the way. */
 @Component({
@@ -18,48 +24,127 @@ import { BODY_FACTS, PANE_FACTS, PLACE_FACTS, SITE_FACTS, UNIT_FACTS, WALL_FACTS
     @let here = surface();
     @if (here.kind !== 'pane') {
       <details open class="border-t border-line pt-2">
-        <summary class="font-bold min-h-10 cursor-pointer">{{ here.kind === 'wall' ? 'Wall' : 'What it is made of' }}</summary>
-        <yp-facts [prefix]="'wall:' + here.id + ':'" [facts]="here.kind === 'wall' ? wallFacts : bodyFacts" [values]="wall() ?? noWall" [entryUnit]="unit()" (changed)="setWall($event)" />
+        <summary class="font-bold min-h-10 cursor-pointer">
+          {{ here.kind === 'wall' ? 'Wall' : 'What it is made of' }}
+        </summary>
+        <yp-facts
+          [prefix]="'wall:' + here.id + ':'"
+          [facts]="here.kind === 'wall' ? wallFacts : bodyFacts"
+          [values]="wall() ?? noWall"
+          [entryUnit]="unit()"
+          (changed)="setWall($event)"
+        />
       </details>
     }
     @if (here.kind === 'pane') {
       <details class="border-t border-line pt-2">
         <summary class="font-bold min-h-10 cursor-pointer">Glass: {{ glass()?.name ?? 'unknown' }}</summary>
         @if (glass(); as unit) {
-          <p class="text-sm mb-2">{{ sharedBy() }} {{ sharedBy() === 1 ? 'surface has' : 'surfaces have' }} this make-up; a change here changes it for all of them.</p>
-          <yp-facts [prefix]="'unit:' + unit.id + ':'" [facts]="unitFacts" [values]="unit" [entryUnit]="this.unit()" (changed)="setUnit($event)" />
+          <p class="text-sm mb-2">
+            {{ sharedBy() }} {{ sharedBy() === 1 ? 'surface has' : 'surfaces have' }} this make-up; a change
+            here changes it for all of them.
+          </p>
+          <yp-facts
+            [prefix]="'unit:' + unit.id + ':'"
+            [facts]="unitFacts"
+            [values]="unit"
+            [entryUnit]="this.unit()"
+            (changed)="setUnit($event)"
+          />
           @for (pane of panes(); track pane.id) {
-            <h3 class="font-semibold mt-3">Pane {{ pane.position }}{{ pane.position === 1 ? ', counted from outside' : '' }}</h3>
-            <yp-facts [prefix]="'pane:' + pane.id + ':'" [facts]="paneFacts" [values]="pane" [entryUnit]="this.unit()" (changed)="setPane(pane, $event)" />
+            <h3 class="font-semibold mt-3">
+              Pane {{ pane.position }}{{ pane.position === 1 ? ', counted from outside' : '' }}
+            </h3>
+            <yp-facts
+              [prefix]="'pane:' + pane.id + ':'"
+              [facts]="paneFacts"
+              [values]="pane"
+              [entryUnit]="this.unit()"
+              (changed)="setPane(pane, $event)"
+            />
           }
           <div class="flex flex-wrap gap-2 mt-3">
             <button type="button" class="act act-small" (click)="addPane()">Add a pane</button>
-            @if (panes().length > 0) { <button type="button" class="act act-small" (click)="dropPane()">Take the last pane off</button> }
+            @if (panes().length > 0) {
+              <button type="button" class="act act-small" (click)="dropPane()">Take the last pane off</button>
+            }
           </div>
         }
-        <button type="button" class="act act-small mt-2" (click)="newUnit()">{{ glass() ? 'This one is different: new make-up' : 'Note the make-up' }}</button>
+        <button type="button" class="act act-small mt-2" (click)="newUnit()">
+          {{ glass() ? 'This one is different: new make-up' : 'Note the make-up' }}
+        </button>
       </details>
     }
     <details class="border-t border-line pt-2">
       <summary class="font-bold min-h-10 cursor-pointer">Access, face, shade</summary>
-      <yp-facts [prefix]="'site:' + here.id + ':'" [facts]="siteFacts" [values]="site() ?? noSite" [entryUnit]="unit()" (changed)="setSite($event)" />
+      <yp-facts
+        [prefix]="'site:' + here.id + ':'"
+        [facts]="siteFacts"
+        [values]="site() ?? noSite"
+        [entryUnit]="unit()"
+        (changed)="setSite($event)"
+      />
     </details>
     <details class="border-t border-line pt-2">
-      <summary class="font-bold min-h-10 cursor-pointer">Place: {{ place()?.name }}@if (place()?.bearing_deg !== null) {, {{ place()?.bearing_deg }}°}</summary>
+      <summary class="font-bold min-h-10 cursor-pointer">
+        Place: {{ place()?.name }}
+        @if (place()?.bearing_deg !== null) {
+          , {{ place()?.bearing_deg }}°
+        }
+      </summary>
       @if (place(); as at) {
         <div class="flex gap-3 items-center mb-2">
-          <yp-compass-dial label="Bearing of the front, looking out" [bearing]="at.bearing_deg" [horizon]="at.horizon" (turned)="setPlace({ key: 'bearing_deg', value: $event, seen: at.version })" />
+          <yp-compass-dial
+            label="Bearing of the front, looking out"
+            [bearing]="at.bearing_deg"
+            [horizon]="at.horizon"
+            (turned)="setPlace({ key: 'bearing_deg', value: $event, seen: at.version })"
+          />
           <div>
-            <yp-facts [prefix]="'bearing:' + at.id + ':'" [facts]="bearingFacts" [values]="at" (changed)="setPlace($event)" />
-            @if (at.bearing_deg !== null) { <button type="button" class="act act-small act-quiet underline underline-offset-2" (click)="setPlace({ key: 'bearing_deg', value: null, seen: at.version })">Not known</button> }
+            <yp-facts
+              [prefix]="'bearing:' + at.id + ':'"
+              [facts]="bearingFacts"
+              [values]="at"
+              (changed)="setPlace($event)"
+            />
+            @if (at.bearing_deg !== null) {
+              <button
+                type="button"
+                class="act act-small act-quiet underline underline-offset-2"
+                (click)="setPlace({ key: 'bearing_deg', value: null, seen: at.version })"
+              >
+                Not known
+              </button>
+            }
           </div>
         </div>
-        <yp-facts [prefix]="'place:' + at.id + ':'" [facts]="placeFacts" [values]="at" (changed)="setPlace($event)" />
+        <yp-facts
+          [prefix]="'place:' + at.id + ':'"
+          [facts]="placeFacts"
+          [values]="at"
+          (changed)="setPlace($event)"
+        />
         <h3 class="font-semibold mt-3">Skyline in the sun's way</h3>
-        <p class="text-sm text-faint">Sight each corner of it with compass and level: bearing and height above level, one pair a line.</p>
-        <textarea class="field figure mt-1" rows="3" [attr.aria-label]="'Skyline of ' + at.name" [ypKept]="'skyline:' + at.id" [is]="skyline()" [version]="at.version" [faultOf]="skylineFault" #line="ypKept" (typed)="setSkyline($event)"></textarea>
-        @if (line.fault(); as says) { <p class="text-sm text-stop font-semibold">{{ says }}</p> }
-        <button type="button" class="act act-small mt-2" (click)="newPlace()">New place under this building</button>
+        <p class="text-sm text-faint">
+          Sight each corner of it with compass and level: bearing and height above level, one pair a line.
+        </p>
+        <textarea
+          class="field figure mt-1"
+          rows="3"
+          [attr.aria-label]="'Skyline of ' + at.name"
+          [ypKept]="'skyline:' + at.id"
+          [is]="skyline()"
+          [version]="at.version"
+          [faultOf]="skylineFault"
+          #line="ypKept"
+          (typed)="setSkyline($event)"
+        ></textarea>
+        @if (line.fault(); as says) {
+          <p class="text-sm text-stop font-semibold">{{ says }}</p>
+        }
+        <button type="button" class="act act-small mt-2" (click)="newPlace()">
+          New place under this building
+        </button>
       }
     </details>
   `,
@@ -75,7 +160,16 @@ export class SitePanel {
   protected readonly unitFacts = [{ key: 'name', kind: 'text' as const, word: 'Called' }, ...UNIT_FACTS];
   protected readonly paneFacts = PANE_FACTS;
   protected readonly placeFacts = PLACE_FACTS;
-  protected readonly bearingFacts = [{ key: 'bearing_deg', kind: 'number' as const, word: 'Bearing', unit: '° from north', least: 0, most: 359.999 }];
+  protected readonly bearingFacts = [
+    {
+      key: 'bearing_deg',
+      kind: 'number' as const,
+      word: 'Bearing',
+      unit: '° from north',
+      least: 0,
+      most: 359.999,
+    },
+  ];
   protected readonly noSite = NO_SITE_FACTS;
   protected readonly noWall = NO_WALL_FACTS;
   protected readonly skylineFault = skylineFault;
@@ -83,41 +177,64 @@ export class SitePanel {
   protected readonly site = computed(() => this.#reading.siteFactsOf(this.surface().id));
   protected readonly wall = computed(() => this.#reading.wallFactsOf(this.surface().id));
   protected readonly place = computed(() => this.#reading.placeById().get(this.surface().placeId));
-  protected readonly glass = computed(() => this.#reading.units().find(({ id }) => id === this.surface().unitId));
-  protected readonly panes = computed(() => this.#reading.glassPanes().filter(({ unitId }) => unitId === this.glass()?.id));
-  protected readonly sharedBy = computed(() => this.#reading.surfaces().filter(({ unitId }) => unitId === this.glass()?.id).length);
-  protected readonly skyline = computed(() => (this.place()?.horizon ?? []).map(({ bearing_deg, elevation_deg }) => `${bearing_deg} ${elevation_deg}`).join('\n'));
+  protected readonly glass = computed(() =>
+    this.#reading.units().find(({ id }) => id === this.surface().unitId),
+  );
+  protected readonly panes = computed(() =>
+    this.#reading.glassPanes().filter(({ unitId }) => unitId === this.glass()?.id),
+  );
+  protected readonly sharedBy = computed(
+    () => this.#reading.surfaces().filter(({ unitId }) => unitId === this.glass()?.id).length,
+  );
+  protected readonly skyline = computed(() =>
+    (this.place()?.horizon ?? [])
+      .map(({ bearing_deg, elevation_deg }) => `${bearing_deg} ${elevation_deg}`)
+      .join('\n'),
+  );
 
   protected setSite({ key, value, seen }: FactChange): void {
     const row = this.site();
     const surface = this.surface();
-    this.#desk.do(`${surface.tag}: access`, [row === undefined ? this.#desk.put('siteFacts', { ...NO_SITE_FACTS, surfaceId: surface.id, [key]: value }) : this.#desk.set('siteFacts', row.id, { [key]: value }, seen)]);
+    this.#desk.do(`${surface.tag}: access`, [
+      row === undefined
+        ? this.#desk.put('siteFacts', { ...NO_SITE_FACTS, surfaceId: surface.id, [key]: value })
+        : this.#desk.set('siteFacts', row.id, { [key]: value }, seen),
+    ]);
   }
 
   protected setWall({ key, value, seen }: FactChange): void {
     const row = this.wall();
     const surface = this.surface();
-    this.#desk.do(`${surface.tag}: wall`, [row === undefined ? this.#desk.put('wallFacts', { ...NO_WALL_FACTS, surfaceId: surface.id, [key]: value }) : this.#desk.set('wallFacts', row.id, { [key]: value }, seen)]);
+    this.#desk.do(`${surface.tag}: wall`, [
+      row === undefined
+        ? this.#desk.put('wallFacts', { ...NO_WALL_FACTS, surfaceId: surface.id, [key]: value })
+        : this.#desk.set('wallFacts', row.id, { [key]: value }, seen),
+    ]);
   }
 
   protected setUnit({ key, value, seen }: FactChange): void {
     const unit = this.glass();
-    if (unit !== undefined && !(key === 'name' && value === '')) this.#desk.do(`${unit.name}: glass`, [this.#desk.set('glassUnit', unit.id, { [key]: value }, seen)]);
+    if (unit !== undefined && !(key === 'name' && value === ''))
+      this.#desk.do(`${unit.name}: glass`, [this.#desk.set('glassUnit', unit.id, { [key]: value }, seen)]);
   }
 
   protected setPane(pane: RowOf<'glassPane'>, { key, value, seen }: FactChange): void {
-    this.#desk.do(`${this.glass()?.name ?? ''}: pane ${pane.position}`, [this.#desk.set('glassPane', pane.id, { [key]: value }, seen)]);
+    this.#desk.do(`${this.glass()?.name ?? ''}: pane ${pane.position}`, [
+      this.#desk.set('glassPane', pane.id, { [key]: value }, seen),
+    ]);
   }
 
   protected addPane(): void {
     const unit = this.glass();
     const fields: GlassPane = { ...NEW_PANE, unitId: unit?.id ?? '', position: this.panes().length + 1 };
-    if (unit !== undefined && fields.position <= 6) this.#desk.do(`${unit.name}: pane added`, [this.#desk.put('glassPane', fields)]);
+    if (unit !== undefined && fields.position <= 6)
+      this.#desk.do(`${unit.name}: pane added`, [this.#desk.put('glassPane', fields)]);
   }
 
   protected dropPane(): void {
     const last = this.panes().at(-1);
-    if (last !== undefined) this.#desk.do(`${this.glass()?.name ?? ''}: pane taken off`, [this.#desk.remove('glassPane', last.id)]);
+    if (last !== undefined)
+      this.#desk.do(`${this.glass()?.name ?? ''}: pane taken off`, [this.#desk.remove('glassPane', last.id)]);
   }
 
   protected newUnit(): void {
@@ -125,38 +242,98 @@ export class SitePanel {
     const from = this.glass();
     const surface = this.surface();
     this.#desk.do(`${surface.tag}: new make-up`, [
-      this.#desk.put('glassUnit', { name: from === undefined ? `Glass of ${surface.tag}` : `${from.name}, ${surface.tag}`, glazing: from?.glazing ?? 'unknown', frame: from?.frame ?? 'unknown', edge: from?.edge ?? 'unknown', edgeFinish: from?.edgeFinish ?? 'unseen', edgeDepth_nm: from?.edgeDepth_nm ?? null }, id),
-      ...this.panes().map(({ position, treatment, thickness_nm, tint, coating, coatedSide, gapAfter_nm, gasAfter }) => this.#desk.put('glassPane', { unitId: id, position, treatment, thickness_nm, tint, coating, coatedSide, gapAfter_nm, gasAfter })),
+      this.#desk.put(
+        'glassUnit',
+        {
+          name: from === undefined ? `Glass of ${surface.tag}` : `${from.name}, ${surface.tag}`,
+          glazing: from?.glazing ?? 'unknown',
+          frame: from?.frame ?? 'unknown',
+          edge: from?.edge ?? 'unknown',
+          edgeFinish: from?.edgeFinish ?? 'unseen',
+          edgeDepth_nm: from?.edgeDepth_nm ?? null,
+        },
+        id,
+      ),
+      ...this.panes().map(
+        ({ position, treatment, thickness_nm, tint, coating, coatedSide, gapAfter_nm, gasAfter }) =>
+          this.#desk.put('glassPane', {
+            unitId: id,
+            position,
+            treatment,
+            thickness_nm,
+            tint,
+            coating,
+            coatedSide,
+            gapAfter_nm,
+            gasAfter,
+          }),
+      ),
       this.#desk.set('surface', surface.id, { unitId: id }),
     ]);
   }
 
   protected setPlace({ key, value, seen }: FactChange): void {
     const place = this.place();
-    if (place !== undefined && !(key === 'name' && value === '')) this.#desk.do(`${place.name}: ${key === 'bearing_deg' ? 'bearing' : 'place'}`, [this.#desk.set('place', place.id, { [key]: value }, seen)]);
+    if (place !== undefined && !(key === 'name' && value === ''))
+      this.#desk.do(`${place.name}: ${key === 'bearing_deg' ? 'bearing' : 'place'}`, [
+        this.#desk.set('place', place.id, { [key]: value }, seen),
+      ]);
   }
 
   protected setSkyline({ text, seen }: Typed): void {
     const place = this.place();
-    if (place !== undefined) this.#desk.do(`${place.name}: skyline`, [this.#desk.set('place', place.id, { horizon: horizonOf(text).sort((a, b) => a.bearing_deg - b.bearing_deg) }, seen)]);
+    if (place !== undefined)
+      this.#desk.do(`${place.name}: skyline`, [
+        this.#desk.set(
+          'place',
+          place.id,
+          { horizon: horizonOf(text).sort((a, b) => a.bearing_deg - b.bearing_deg) },
+          seen,
+        ),
+      ]);
   }
 
   protected newPlace(): void {
     const place = this.place();
     if (place === undefined) return;
     const id = newId();
-    this.#desk.do('New place', [this.#desk.put('place', { ...NEW_PLACE, parentId: place.parentId ?? place.id, kind: place.kind === 'vehicle' || place.kind === 'side' ? 'side' : 'facade', name: 'New place', movable: place.movable, position: this.#reading.places().length + 1 }, id), this.#desk.set('surface', this.surface().id, { placeId: id })]);
+    this.#desk.do('New place', [
+      this.#desk.put(
+        'place',
+        {
+          ...NEW_PLACE,
+          parentId: place.parentId ?? place.id,
+          kind: place.kind === 'vehicle' || place.kind === 'side' ? 'side' : 'facade',
+          name: 'New place',
+          movable: place.movable,
+          position: this.#reading.places().length + 1,
+        },
+        id,
+      ),
+      this.#desk.set('surface', this.surface().id, { placeId: id }),
+    ]);
   }
 }
 
 /** As typed: bearing and height above level, one pair a line. */
 function horizonOf(text: string): { readonly bearing_deg: number; readonly elevation_deg: number }[] {
-  const lines = text.split('\n').map((line) => line.trim()).filter((line) => line !== '');
+  const lines = text
+    .split('\n')
+    .map((line) => line.trim())
+    .filter((line) => line !== '');
   const pairs = lines.map((line) => line.split(/[\s;]+/).map((figure) => Number(figure.replace(',', '.'))));
-  return pairs.map(([bearing_deg = Number.NaN, elevation_deg = Number.NaN]) => ({ bearing_deg, elevation_deg }));
+  return pairs.map(([bearing_deg = Number.NaN, elevation_deg = Number.NaN]) => ({
+    bearing_deg,
+    elevation_deg,
+  }));
 }
 
 function skylineFault(text: string): string | undefined {
-  const wrong = horizonOf(text).findIndex(({ bearing_deg, elevation_deg }) => !(bearing_deg >= 0 && bearing_deg < 360 && elevation_deg >= -10 && elevation_deg <= 90));
-  return wrong < 0 ? undefined : `Line ${wrong + 1}: expected a bearing of 0 to 359.9 and a height of −10 to 90, such as 225 7.`;
+  const wrong = horizonOf(text).findIndex(
+    ({ bearing_deg, elevation_deg }) =>
+      !(bearing_deg >= 0 && bearing_deg < 360 && elevation_deg >= -10 && elevation_deg <= 90),
+  );
+  return wrong < 0
+    ? undefined
+    : `Line ${wrong + 1}: expected a bearing of 0 to 359.9 and a height of −10 to 90, such as 225 7.`;
 }

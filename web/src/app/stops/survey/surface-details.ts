@@ -5,7 +5,15 @@ import { JobReading } from '../../job/job-reading';
 import { CautionNote } from '../../ui/caution-note';
 import { KeptField, type Typed } from '../../ui/kept-field';
 
-const WORDS: Partial<Record<keyof FieldsOf<'surface'>, string>> = { tag: 'tag', name: 'name', placeId: 'place', unitId: 'glass', seenFrom: 'seen from', condition: 'condition', remark: 'remark' };
+const WORDS: Partial<Record<keyof FieldsOf<'surface'>, string>> = {
+  tag: 'tag',
+  name: 'name',
+  placeId: 'place',
+  unitId: 'glass',
+  seenFrom: 'seen from',
+  condition: 'condition',
+  remark: 'remark',
+};
 
 /** What is known of a surface beside its measures. */
 @Component({
@@ -14,25 +22,86 @@ const WORDS: Partial<Record<keyof FieldsOf<'surface'>, string>> = { tag: 'tag', 
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let here = surface();
-    @if (here.condition === 'cracked' || here.condition === 'chipped') { <yp-caution word="Damaged glass" says="Do not press on it or heat it. Record it before work starts; a licensed glazier decides." /> }
+    @if (here.condition === 'cracked' || here.condition === 'chipped') {
+      <yp-caution
+        word="Damaged glass"
+        says="Do not press on it or heat it. Record it before work starts; a licensed glazier decides."
+      />
+    }
     <details class="border-t border-line pt-2">
       <summary class="font-bold min-h-10 cursor-pointer">Tag, place, glass, condition</summary>
       <div class="grid grid-cols-[auto_1fr] gap-x-3 gap-y-2 items-center mt-1">
-        <label for="d-tag">Tag</label><input id="d-tag" class="field" maxlength="40" [ypKept]="'tag:' + here.id" [is]="here.tag" [version]="here.version" (typed)="change('tag', $event)" />
-        <label for="d-name">Name</label><input id="d-name" class="field" maxlength="200" [ypKept]="'name:' + here.id" [is]="here.name" [version]="here.version" (typed)="change('name', $event)" />
+        <label for="d-tag">Tag</label
+        ><input
+          id="d-tag"
+          class="field"
+          maxlength="40"
+          [ypKept]="'tag:' + here.id"
+          [is]="here.tag"
+          [version]="here.version"
+          (typed)="change('tag', $event)"
+        />
+        <label for="d-name">Name</label
+        ><input
+          id="d-name"
+          class="field"
+          maxlength="200"
+          [ypKept]="'name:' + here.id"
+          [is]="here.name"
+          [version]="here.version"
+          (typed)="change('name', $event)"
+        />
         <label for="d-place">Place</label>
-        <select id="d-place" class="field" [value]="here.placeId" (change)="change('placeId', { text: $any($event.target).value })">@for (place of reading.places(); track place.id) { <option [value]="place.id" [selected]="place.id === here.placeId">{{ place.name }}</option> }</select>
+        <select
+          id="d-place"
+          class="field"
+          [value]="here.placeId"
+          (change)="change('placeId', { text: $any($event.target).value })"
+        >
+          @for (place of reading.places(); track place.id) {
+            <option [value]="place.id" [selected]="place.id === here.placeId">{{ place.name }}</option>
+          }
+        </select>
         <label for="d-glass">Glass</label>
-        <select id="d-glass" class="field" (change)="change('unitId', { text: $any($event.target).value })"><option value="" [selected]="here.unitId === null">unknown</option>@for (unit of reading.units(); track unit.id) { <option [value]="unit.id" [selected]="unit.id === here.unitId">{{ unit.name }}</option> }</select>
+        <select id="d-glass" class="field" (change)="change('unitId', { text: $any($event.target).value })">
+          <option value="" [selected]="here.unitId === null">unknown</option>
+          @for (unit of reading.units(); track unit.id) {
+            <option [value]="unit.id" [selected]="unit.id === here.unitId">{{ unit.name }}</option>
+          }
+        </select>
         <label for="d-seen">Left is seen from</label>
-        <select id="d-seen" class="field" (change)="change('seenFrom', { text: $any($event.target).value })">@for (side of sides; track side) { <option [value]="side" [selected]="side === here.seenFrom">{{ side }}</option> }</select>
+        <select id="d-seen" class="field" (change)="change('seenFrom', { text: $any($event.target).value })">
+          @for (side of sides; track side) {
+            <option [value]="side" [selected]="side === here.seenFrom">{{ side }}</option>
+          }
+        </select>
         <label for="d-condition">Condition</label>
-        <select id="d-condition" class="field" (change)="change('condition', { text: $any($event.target).value })">@for (state of conditions; track state) { <option [value]="state" [selected]="state === here.condition">{{ state }}</option> }</select>
-        <label for="d-remark">Remark</label><textarea id="d-remark" class="field" rows="2" maxlength="4000" [ypKept]="'remark:' + here.id" [is]="here.remark" [version]="here.version" (typed)="change('remark', $event)"></textarea>
+        <select
+          id="d-condition"
+          class="field"
+          (change)="change('condition', { text: $any($event.target).value })"
+        >
+          @for (state of conditions; track state) {
+            <option [value]="state" [selected]="state === here.condition">{{ state }}</option>
+          }
+        </select>
+        <label for="d-remark">Remark</label
+        ><textarea
+          id="d-remark"
+          class="field"
+          rows="2"
+          maxlength="4000"
+          [ypKept]="'remark:' + here.id"
+          [is]="here.remark"
+          [version]="here.version"
+          (typed)="change('remark', $event)"
+        ></textarea>
       </div>
       <button type="button" class="act act-small mt-3" (click)="removed.emit()">Delete this surface</button>
     </details>
-    @if (here.remark) { <p class="text-sm"><strong>Remark:</strong> {{ here.remark }}</p> }
+    @if (here.remark) {
+      <p class="text-sm"><strong>Remark:</strong> {{ here.remark }}</p>
+    }
     <p class="text-sm text-faint">{{ history() }}</p>
   `,
   host: { class: 'flex flex-col gap-3' },
@@ -45,7 +114,13 @@ export class SurfaceDetails {
   protected readonly sides = ['room', 'outside', 'side A', 'side B'] as const;
   protected readonly conditions = ['unknown', 'sound', 'chipped', 'cracked'] as const;
   protected readonly history = computed(() => {
-    const last = this.reading.measuresOf(this.surface().id).reduce((latest, measure) => (Date.parse(measure.changedAt) > Date.parse(latest.changedAt) ? measure : latest), this.reading.measuresOf(this.surface().id)[0] ?? this.surface());
+    const last = this.reading
+      .measuresOf(this.surface().id)
+      .reduce(
+        (latest, measure) =>
+          Date.parse(measure.changedAt) > Date.parse(latest.changedAt) ? measure : latest,
+        this.reading.measuresOf(this.surface().id)[0] ?? this.surface(),
+      );
     return `Last changed by ${last.changedBy}, ${new Date(last.changedAt).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' })}.`;
   });
 
@@ -56,6 +131,13 @@ export class SurfaceDetails {
       this.#desk.say('A tag needs at least one letter or figure; the old one stays.');
       return;
     }
-    this.#desk.do(`${surface.tag}: ${WORDS[field] ?? field}`, [this.#desk.set('surface', surface.id, { [field]: field === 'unitId' && text === '' ? null : text }, typed.seen)]);
+    this.#desk.do(`${surface.tag}: ${WORDS[field] ?? field}`, [
+      this.#desk.set(
+        'surface',
+        surface.id,
+        { [field]: field === 'unitId' && text === '' ? null : text },
+        typed.seen,
+      ),
+    ]);
   }
 }

@@ -1,4 +1,17 @@
-import { ChangeDetectionStrategy, Component, type ElementRef, DestroyRef, computed, inject, input, output, signal, viewChild, viewChildren, afterNextRender } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  type ElementRef,
+  DestroyRef,
+  computed,
+  inject,
+  input,
+  output,
+  signal,
+  viewChild,
+  viewChildren,
+  afterNextRender,
+} from '@angular/core';
 import type { Figure, MeasureSlot, Point } from '@yellow-pane/core/measure';
 import type { MeasureKind, MeasurePoint, SeenFrom } from '@yellow-pane/core/job';
 import { MeasureField } from './measure-field';
@@ -35,50 +48,195 @@ export interface SheetPin {
   imports: [MeasureField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div #sheet class="relative grow min-h-[300px]" [class.cursor-crosshair]="isPinning()" (click)="place($event)">
-      <svg class="absolute inset-0" [attr.width]="size().width" [attr.height]="size().height" role="img" [attr.aria-label]="figure() ? 'The surface to scale, seen from ' + lookFrom() : 'Shape not known yet'">
+    <div
+      #sheet
+      class="relative grow min-h-[300px]"
+      [class.cursor-crosshair]="isPinning()"
+      (click)="place($event)"
+    >
+      <svg
+        class="absolute inset-0"
+        [attr.width]="size().width"
+        [attr.height]="size().height"
+        role="img"
+        [attr.aria-label]="figure() ? 'The surface to scale, seen from ' + lookFrom() : 'Shape not known yet'"
+      >
         <defs>
           <clipPath id="surface-clip"><path [attr.d]="shape()" /></clipPath>
-          <pattern id="cut-out" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0V9" class="stroke-line-strong" stroke-width="1.4" /></pattern>
+          <pattern
+            id="cut-out"
+            width="9"
+            height="9"
+            patternUnits="userSpaceOnUse"
+            patternTransform="rotate(45)"
+          >
+            <path d="M0 0V9" class="stroke-line-strong" stroke-width="1.4" />
+          </pattern>
         </defs>
-        <path [attr.d]="shape()" [class]="figure() ? (isGlass() ? 'fill-glass' : 'fill-paper') : 'fill-none'" class="stroke-ink" stroke-width="2" [attr.stroke-dasharray]="figure() ? null : '6 5'" />
+        <path
+          [attr.d]="shape()"
+          [class]="figure() ? (isGlass() ? 'fill-glass' : 'fill-paper') : 'fill-none'"
+          class="stroke-ink"
+          stroke-width="2"
+          [attr.stroke-dasharray]="figure() ? null : '6 5'"
+        />
         <g clip-path="url(#surface-clip)">
           @for (line of contourLines(); track line.height_mm) {
-            <path [attr.d]="line.path" class="fill-film stroke-film" [attr.fill-opacity]="0.055" stroke-opacity="0.75" stroke-width="1.1" />
+            <path
+              [attr.d]="line.path"
+              class="fill-film stroke-film"
+              [attr.fill-opacity]="0.055"
+              stroke-opacity="0.75"
+              stroke-width="1.1"
+            />
           }
-          @if (hasUnheatedStrip()) { <path [attr.d]="shape()" fill="none" class="stroke-care" stroke-opacity="0.28" [attr.stroke-width]="stripWidth()" stroke-dasharray="2 4" /> }
+          @if (hasUnheatedStrip()) {
+            <path
+              [attr.d]="shape()"
+              fill="none"
+              class="stroke-care"
+              stroke-opacity="0.28"
+              [attr.stroke-width]="stripWidth()"
+              stroke-dasharray="2 4"
+            />
+          }
         </g>
         @for (line of contourLines(); track line.height_mm) {
-          @if (line.label; as at) { <text [attr.x]="at.x" [attr.y]="at.y" class="figure fill-ink text-xs" text-anchor="middle" paint-order="stroke" stroke-width="3" stroke="var(--color-glass)">{{ line.height_mm }}</text> }
+          @if (line.label; as at) {
+            <text
+              [attr.x]="at.x"
+              [attr.y]="at.y"
+              class="figure fill-ink text-xs"
+              text-anchor="middle"
+              paint-order="stroke"
+              stroke-width="3"
+              stroke="var(--color-glass)"
+            >
+              {{ line.height_mm }}
+            </text>
+          }
         }
         @for (opening of openings(); track $index) {
           <path [attr.d]="opening.path" fill="url(#cut-out)" class="stroke-ink" stroke-width="1.4" />
-          <text [attr.x]="opening.at.x" [attr.y]="opening.at.y" class="fill-ink text-sm" text-anchor="middle" paint-order="stroke" stroke-width="4" stroke="var(--color-board)">{{ opening.name }}</text>
+          <text
+            [attr.x]="opening.at.x"
+            [attr.y]="opening.at.y"
+            class="fill-ink text-sm"
+            text-anchor="middle"
+            paint-order="stroke"
+            stroke-width="4"
+            stroke="var(--color-board)"
+          >
+            {{ opening.name }}
+          </text>
         }
         @for (line of lines(); track line.key) {
-          <path [attr.d]="line.path" fill="none" [class]="line.isSuspect ? 'stroke-stop' : 'stroke-line-strong'" [attr.stroke-width]="line.isSuspect ? 2.5 : 1.2" [attr.stroke-dasharray]="line.isInner ? '2 5' : null" />
+          <path
+            [attr.d]="line.path"
+            fill="none"
+            [class]="line.isSuspect ? 'stroke-stop' : 'stroke-line-strong'"
+            [attr.stroke-width]="line.isSuspect ? 2.5 : 1.2"
+            [attr.stroke-dasharray]="line.isInner ? '2 5' : null"
+          />
         }
-        @for (corner of numbers(); track corner.name) { <text [attr.x]="corner.at.x" [attr.y]="corner.at.y" class="fill-ink text-sm font-bold" text-anchor="middle" dominant-baseline="central">{{ corner.name }}</text> }
+        @for (corner of numbers(); track corner.name) {
+          <text
+            [attr.x]="corner.at.x"
+            [attr.y]="corner.at.y"
+            class="fill-ink text-sm font-bold"
+            text-anchor="middle"
+            dominant-baseline="central"
+          >
+            {{ corner.name }}
+          </text>
+        }
         @for (pin of pinMarks(); track pin.id) {
           <g [class]="pin.kind === 'damage' ? 'stroke-stop' : 'stroke-ink'" fill="none">
-            @if (pin.kind === 'damage') { <path [attr.d]="'M' + (pin.at.x - 7) + ' ' + (pin.at.y - 7) + 'l14 14m0 -14l-14 14'" stroke-width="2.6" /> } @else { <circle [attr.cx]="pin.at.x" [attr.cy]="pin.at.y" r="6" stroke-width="2" class="fill-paper" /> }
+            @if (pin.kind === 'damage') {
+              <path
+                [attr.d]="'M' + (pin.at.x - 7) + ' ' + (pin.at.y - 7) + 'l14 14m0 -14l-14 14'"
+                stroke-width="2.6"
+              />
+            } @else {
+              <circle [attr.cx]="pin.at.x" [attr.cy]="pin.at.y" r="6" stroke-width="2" class="fill-paper" />
+            }
           </g>
-          <text [attr.x]="pin.at.x + (pin.isRight ? -12 : 12)" [attr.y]="pin.at.y + 5" [attr.text-anchor]="pin.isRight ? 'end' : 'start'" class="fill-ink text-sm" paint-order="stroke" stroke-width="4" [attr.stroke]="isGlass() ? 'var(--color-glass)' : 'var(--color-paper)'">{{ pin.name }}</text>
+          <text
+            [attr.x]="pin.at.x + (pin.isRight ? -12 : 12)"
+            [attr.y]="pin.at.y + 5"
+            [attr.text-anchor]="pin.isRight ? 'end' : 'start'"
+            class="fill-ink text-sm"
+            paint-order="stroke"
+            stroke-width="4"
+            [attr.stroke]="isGlass() ? 'var(--color-glass)' : 'var(--color-paper)'"
+          >
+            {{ pin.name }}
+          </text>
         }
       </svg>
       @for (field of drawn(); track field.key) {
-        <yp-measure-field [slot]="field.key" [label]="field.label" [text]="field.text" [fault]="field.fault" [caption]="field.kind === 'sag' ? 'sag' : field.kind === 'circumference' ? 'round' : field.kind === 'height over' ? 'rise' : undefined" [hasPad]="hasPad()" [isDraft]="field.isDraft" [isSuspect]="field.isSuspect" [isNext]="field.key === nextKey()" [style.left.px]="field.at.x" [style.top.px]="field.at.y" [class.z-10]="field.fault !== undefined"
-          (typed)="typed.emit({ key: field.key, text: $event })" (left)="left.emit(field.key)" (reachedField)="reached.emit(field.key)" (walked)="walk(field.key, $event)" />
+        <yp-measure-field
+          [slot]="field.key"
+          [label]="field.label"
+          [text]="field.text"
+          [fault]="field.fault"
+          [caption]="
+            field.kind === 'sag'
+              ? 'sag'
+              : field.kind === 'circumference'
+                ? 'round'
+                : field.kind === 'height over'
+                  ? 'rise'
+                  : undefined
+          "
+          [hasPad]="hasPad()"
+          [isDraft]="field.isDraft"
+          [isSuspect]="field.isSuspect"
+          [isNext]="field.key === nextKey()"
+          [style.left.px]="field.at.x"
+          [style.top.px]="field.at.y"
+          [class.z-10]="field.fault !== undefined"
+          (typed)="typed.emit({ key: field.key, text: $event })"
+          (left)="left.emit(field.key)"
+          (reachedField)="reached.emit(field.key)"
+          (walked)="walk(field.key, $event)"
+        />
       }
     </div>
     @if (beside().length > 0 || extras() > 0) {
-      <div class="flex flex-wrap gap-x-4 gap-y-1 px-5 pb-2 items-center" role="group" aria-label="Measures beside the drawing">
+      <div
+        class="flex flex-wrap gap-x-4 gap-y-1 px-5 pb-2 items-center"
+        role="group"
+        aria-label="Measures beside the drawing"
+      >
         @for (field of beside(); track field.key) {
-          <span class="inline-flex items-center gap-2 text-sm" [title]="field.how"><span class="max-w-44 leading-tight">{{ field.label }}</span>
-            <yp-measure-field [slot]="field.key" [label]="field.label" [text]="field.text" [fault]="field.fault" [hasPad]="hasPad()" [isOnDrawing]="false" [isDraft]="field.isDraft" [isSuspect]="field.isSuspect" [isNext]="field.key === nextKey()"
-              (typed)="typed.emit({ key: field.key, text: $event })" (left)="left.emit(field.key)" (reachedField)="reached.emit(field.key)" (walked)="walk(field.key, $event)" /></span>
+          <span class="inline-flex items-center gap-2 text-sm" [title]="field.how"
+            ><span class="max-w-44 leading-tight">{{ field.label }}</span>
+            <yp-measure-field
+              [slot]="field.key"
+              [label]="field.label"
+              [text]="field.text"
+              [fault]="field.fault"
+              [hasPad]="hasPad()"
+              [isOnDrawing]="false"
+              [isDraft]="field.isDraft"
+              [isSuspect]="field.isSuspect"
+              [isNext]="field.key === nextKey()"
+              (typed)="typed.emit({ key: field.key, text: $event })"
+              (left)="left.emit(field.key)"
+              (reachedField)="reached.emit(field.key)"
+              (walked)="walk(field.key, $event)"
+          /></span>
         }
-        @if (extras() > 0) { <button type="button" class="act act-quiet act-small font-normal underline underline-offset-2" (click)="moreAsked.emit()">{{ hasMore() ? 'Fewer measures' : 'More measures (' + extras() + ')' }}</button> }
+        @if (extras() > 0) {
+          <button
+            type="button"
+            class="act act-quiet act-small font-normal underline underline-offset-2"
+            (click)="moreAsked.emit()"
+          >
+            {{ hasMore() ? 'Fewer measures' : 'More measures (' + extras() + ')' }}
+          </button>
+        }
       </div>
     }
   `,
@@ -115,60 +273,117 @@ export class SurfaceSheet {
   readonly #shown = computed(() => this.figure() ?? this.nominal());
   readonly #drawing = computed(() => {
     const { width, height } = this.size();
-    return drawingOf(this.#shown(), { width, height, marginX: width < 420 ? 94 : 106, marginY: 48 }, this.#isMirrored());
+    return drawingOf(
+      this.#shown(),
+      { width, height, marginX: width < 420 ? 94 : 106, marginY: 48 },
+      this.#isMirrored(),
+    );
   });
   protected readonly shape = computed(() => pathOf(this.#drawing().outline));
   readonly #fields = computed(() => {
     const places = placesOf(this.measures(), this.#drawing());
     return this.measures().map((measure, index) => {
-      return { ...measure, label: capital(this.#looking.word(this.slots(), measure)), how: measure.slot?.how ?? '', place: places[index] };
+      return {
+        ...measure,
+        label: capital(this.#looking.word(this.slots(), measure)),
+        how: measure.slot?.how ?? '',
+        place: places[index],
+      };
     });
   });
-  protected readonly drawn = computed(() => this.#fields().flatMap(({ place, ...field }) => {
-    if (place === undefined) return [];
-    const { width, height } = this.size();
-    const half = width < 420 ? 38 : 48;
-    return [{ ...field, at: { x: Math.min(width - half, Math.max(half, place.field.x)), y: Math.min(height - 20, Math.max(20, place.field.y)) } }];
-  }));
+  protected readonly drawn = computed(() =>
+    this.#fields().flatMap(({ place, ...field }) => {
+      if (place === undefined) return [];
+      const { width, height } = this.size();
+      const half = width < 420 ? 38 : 48;
+      return [
+        {
+          ...field,
+          at: {
+            x: Math.min(width - half, Math.max(half, place.field.x)),
+            y: Math.min(height - 20, Math.max(20, place.field.y)),
+          },
+        },
+      ];
+    }),
+  );
   protected readonly beside = computed(() => this.#fields().filter(({ place }) => place === undefined));
-  protected readonly lines = computed(() => this.#fields().flatMap(({ key, place, isSuspect }) => {
-    if (place?.line === undefined) return [];
-    const [start, end] = place.line;
-    return [{ key, isSuspect, isInner: place.isInner, path: `M${start.x.toFixed(1)} ${start.y.toFixed(1)}L${end.x.toFixed(1)} ${end.y.toFixed(1)}${place.isInner ? '' : ticks(start, end)}` }];
-  }));
+  protected readonly lines = computed(() =>
+    this.#fields().flatMap(({ key, place, isSuspect }) => {
+      if (place?.line === undefined) return [];
+      const [start, end] = place.line;
+      return [
+        {
+          key,
+          isSuspect,
+          isInner: place.isInner,
+          path: `M${start.x.toFixed(1)} ${start.y.toFixed(1)}L${end.x.toFixed(1)} ${end.y.toFixed(1)}${place.isInner ? '' : ticks(start, end)}`,
+        },
+      ];
+    }),
+  );
   protected readonly contourLines = computed(() => {
     const figure = this.figure();
     return figure?.patch === undefined ? [] : contoursOf(figure.patch, figure.outline, this.#drawing().at);
   });
   protected readonly hasUnheatedStrip = computed(() => this.figure()?.patch !== undefined);
-  /** Film kept off the bottom seal and sides while shrinking: 25 mm of it drawn, both halves of the stroke. */
+  /**
+   * Film kept off the bottom seal and sides while shrinking: 25 mm of it drawn, both halves of the stroke.
+   */
   protected readonly stripWidth = computed(() => 2 * 25 * this.#drawing().scale);
-  protected readonly openings = computed(() => (this.figure()?.openings ?? []).map(({ x, y, width, height, name }) => {
-    const { at } = this.#drawing();
-    return { name, at: at({ x: x + width / 2, y: y + height / 2 }), path: pathOf([{ x, y }, { x: x + width, y }, { x: x + width, y: y + height }, { x, y: y + height }].map(at)) };
-  }));
-  protected readonly pinMarks = computed(() => this.pins().filter(({ kind }) => kind !== 'opening' && kind !== 'furrow').map((pin) => {
-    const at = this.#drawing().at({ x: pin.x + pin.width / 2, y: pin.y + pin.height / 2 });
-    return { ...pin, at, isRight: at.x > this.size().width / 2 };
-  }));
-  protected readonly numbers = computed(() => Object.entries(this.#drawing().points).flatMap(([name, at]) => {
-    const number = /^p(\d+)$/.exec(name)?.[1];
-    const middle = { x: this.size().width / 2, y: this.size().height / 2 };
-    return number === undefined ? [] : [{ name: number, at: { x: at.x + (middle.x - at.x) * 0.07, y: at.y + (middle.y - at.y) * 0.07 } }];
-  }));
+  protected readonly openings = computed(() =>
+    (this.figure()?.openings ?? []).map(({ x, y, width, height, name }) => {
+      const { at } = this.#drawing();
+      return {
+        name,
+        at: at({ x: x + width / 2, y: y + height / 2 }),
+        path: pathOf(
+          [
+            { x, y },
+            { x: x + width, y },
+            { x: x + width, y: y + height },
+            { x, y: y + height },
+          ].map(at),
+        ),
+      };
+    }),
+  );
+  protected readonly pinMarks = computed(() =>
+    this.pins()
+      .filter(({ kind }) => kind !== 'opening' && kind !== 'furrow')
+      .map((pin) => {
+        const at = this.#drawing().at({ x: pin.x + pin.width / 2, y: pin.y + pin.height / 2 });
+        return { ...pin, at, isRight: at.x > this.size().width / 2 };
+      }),
+  );
+  protected readonly numbers = computed(() =>
+    Object.entries(this.#drawing().points).flatMap(([name, at]) => {
+      const number = /^p(\d+)$/.exec(name)?.[1];
+      const middle = { x: this.size().width / 2, y: this.size().height / 2 };
+      return number === undefined
+        ? []
+        : [{ name: number, at: { x: at.x + (middle.x - at.x) * 0.07, y: at.y + (middle.y - at.y) * 0.07 } }];
+    }),
+  );
 
   constructor() {
     const destroy = inject(DestroyRef);
     afterNextRender(() => {
       const sheet = this.sheetElement().nativeElement;
-      const observer = new ResizeObserver(() => { this.size.set({ width: sheet.clientWidth, height: sheet.clientHeight }); });
+      const observer = new ResizeObserver(() => {
+        this.size.set({ width: sheet.clientWidth, height: sheet.clientHeight });
+      });
       observer.observe(sheet);
-      destroy.onDestroy(() => { observer.disconnect(); });
+      destroy.onDestroy(() => {
+        observer.disconnect();
+      });
     });
   }
 
   focusField(key: string): void {
-    this.fieldViews().find((field) => field.slot() === key)?.focus();
+    this.fieldViews()
+      .find((field) => field.slot() === key)
+      ?.focus();
   }
 
   protected place(event: MouseEvent): void {
@@ -196,7 +411,11 @@ export class SurfaceSheet {
     const across = way === 'left' || way === 'right';
     const sign = way === 'left' || way === 'up' ? -1 : 1;
     const [next] = views
-      .map(({ view, x, y }) => ({ view, along: sign * (across ? x - here.x : y - here.y), aside: Math.abs(across ? y - here.y : x - here.x) }))
+      .map(({ view, x, y }) => ({
+        view,
+        along: sign * (across ? x - here.x : y - here.y),
+        aside: Math.abs(across ? y - here.y : x - here.x),
+      }))
       .filter(({ along }) => along > 4)
       .sort((a, b) => a.along + 2 * a.aside - (b.along + 2 * b.aside));
     next?.view.focus();
@@ -205,7 +424,11 @@ export class SurfaceSheet {
 
 function ticks(start: Point, end: Point): string {
   const isUpright = Math.abs(end.x - start.x) < Math.abs(end.y - start.y);
-  return [start, end].map(({ x, y }) => (isUpright ? `M${(x - 6).toFixed(1)} ${y.toFixed(1)}h12` : `M${x.toFixed(1)} ${(y - 6).toFixed(1)}v12`)).join('');
+  return [start, end]
+    .map(({ x, y }) =>
+      isUpright ? `M${(x - 6).toFixed(1)} ${y.toFixed(1)}h12` : `M${x.toFixed(1)} ${(y - 6).toFixed(1)}v12`,
+    )
+    .join('');
 }
 
 function capital(text: string): string {

@@ -1,12 +1,25 @@
 import { Injectable, inject } from '@angular/core';
 import { methodAfter } from '@yellow-pane/core/cutting';
-import { type CutMethod, NEW_PLACE, NEW_SURFACE, type RowOf, SHAPES_OF_KIND, type SurfaceKind, type SurfaceShape } from '@yellow-pane/core/job';
+import {
+  type CutMethod,
+  NEW_PLACE,
+  NEW_SURFACE,
+  type RowOf,
+  SHAPES_OF_KIND,
+  type SurfaceKind,
+  type SurfaceShape,
+} from '@yellow-pane/core/job';
 import { Catalogue } from '../../catalogue/catalogue';
 import { newId } from '../../device/session';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 
-const TAG_STEMS: Readonly<Record<SurfaceKind, string>> = { pane: 'W0', wall: 'WL0', column: 'CO0', fixture: 'FX0' };
+const TAG_STEMS: Readonly<Record<SurfaceKind, string>> = {
+  pane: 'W0',
+  wall: 'WL0',
+  column: 'CO0',
+  fixture: 'FX0',
+};
 
 /** Making and deleting surfaces with all that hangs on them. */
 @Injectable({ providedIn: 'root' })
@@ -15,24 +28,55 @@ export class SurfaceWork {
   readonly #reading = inject(JobReading);
   readonly #catalogue = inject(Catalogue);
 
-  /** A new surface after `after`, in the same place; a pane keeps the same glass. A first place is made when there is none. */
-  add(after: RowOf<'surface'> | undefined, kind: SurfaceKind = 'pane', shape: SurfaceShape = SHAPES_OF_KIND[kind][0]): string {
+  /**
+   * A new surface after `after`, in the same place; a pane keeps the same glass. A first place is made when
+   * there is none.
+   */
+  add(
+    after: RowOf<'surface'> | undefined,
+    kind: SurfaceKind = 'pane',
+    shape: SurfaceShape = SHAPES_OF_KIND[kind][0],
+  ): string {
     const id = newId();
     const place = after?.placeId ?? this.#reading.places()[0]?.id;
-    const newPlace = place === undefined ? this.#desk.put('place', { ...NEW_PLACE, name: 'Building', position: 1 }) : undefined;
+    const newPlace =
+      place === undefined
+        ? this.#desk.put('place', { ...NEW_PLACE, name: 'Building', position: 1 })
+        : undefined;
     const tag = this.#nextTag(after?.kind === kind ? after.tag : TAG_STEMS[kind]);
     this.#desk.do(`New surface ${tag}`, [
       ...(newPlace === undefined ? [] : [newPlace]),
-      this.#desk.put('surface', { ...NEW_SURFACE, placeId: place ?? newPlace?.id ?? '', unitId: kind === 'pane' ? (after?.unitId ?? null) : null, tag, kind, shape, corners: shape === 'many sides' ? 5 : null, seenFrom: after?.seenFrom ?? 'room', position: this.#positionAfter(after) }, id),
+      this.#desk.put(
+        'surface',
+        {
+          ...NEW_SURFACE,
+          placeId: place ?? newPlace?.id ?? '',
+          unitId: kind === 'pane' ? (after?.unitId ?? null) : null,
+          tag,
+          kind,
+          shape,
+          corners: shape === 'many sides' ? 5 : null,
+          seenFrom: after?.seenFrom ?? 'room',
+          position: this.#positionAfter(after),
+        },
+        id,
+      ),
     ]);
     return id;
   }
 
-  /** The films on a surface whose way of fitting does not suit it any more once it has another shape, and what it becomes. */
-  methodsAfter({ id, kind }: RowOf<'surface'>, shape: SurfaceShape): readonly { readonly id: string; readonly method: CutMethod }[] {
+  /**
+   * The films on a surface whose way of fitting does not suit it any more once it has another shape, and what
+   * it becomes.
+   */
+  methodsAfter(
+    { id, kind }: RowOf<'surface'>,
+    shape: SurfaceShape,
+  ): readonly { readonly id: string; readonly method: CutMethod }[] {
     return this.#reading.applicationsOf(id).flatMap((application) => {
       const family = this.#catalogue.byId().get(application.filmId)?.family;
-      const method = family === undefined ? application.method : methodAfter({ kind, shape, family }, application.method);
+      const method =
+        family === undefined ? application.method : methodAfter({ kind, shape, family }, application.method);
       return method === application.method ? [] : [{ id: application.id, method }];
     });
   }

@@ -1,5 +1,12 @@
 import { Injectable, inject } from '@angular/core';
-import { type BroughtSurface, type DrawnSurface, type SurveyFile, SURVEY_TABLES, surveyCsv, surveySvg } from '@yellow-pane/contracts/survey-files';
+import {
+  type BroughtSurface,
+  type DrawnSurface,
+  type SurveyFile,
+  SURVEY_TABLES,
+  surveyCsv,
+  surveySvg,
+} from '@yellow-pane/contracts/survey-files';
 import type { RowOf } from '@yellow-pane/core/job';
 import { viewOutline, outlineOfCheck } from '@yellow-pane/core/measure';
 import { saveFile } from '../../device/save-file';
@@ -10,7 +17,12 @@ import { SurveyFilesPool } from '../../workers/survey-files-pool';
 
 type AnyRow = Readonly<Record<string, unknown>> & { readonly id: string };
 
-const TYPES = { csv: 'text/csv', json: 'application/json', dxf: 'image/vnd.dxf', svg: 'image/svg+xml' } as const;
+const TYPES = {
+  csv: 'text/csv',
+  json: 'application/json',
+  dxf: 'image/vnd.dxf',
+  svg: 'image/svg+xml',
+} as const;
 export type ExportKind = keyof typeof TYPES;
 
 /** Takes surfaces out of the program, each form documented in docs/formats.md. */
@@ -23,8 +35,19 @@ export class SurveyExport {
   /** @returns how many surfaces went out */
   async save(kind: ExportKind, surfaces: readonly RowOf<'surface'>[]): Promise<number> {
     const drawn = kind === 'dxf' || kind === 'svg' ? this.#drawn(surfaces) : [];
-    const text = kind === 'csv' ? this.#csv(surfaces) : kind === 'json' ? JSON.stringify(this.#file(), null, 1) : kind === 'dxf' ? await this.#pool.drawing(drawn) : surveySvg(drawn);
-    saveFile(`${(this.#reading.job()?.name ?? 'survey').replace(/[^\p{L}\p{N} -]/gu, '').trim() || 'survey'}.${kind}`, TYPES[kind], text);
+    const text =
+      kind === 'csv'
+        ? this.#csv(surfaces)
+        : kind === 'json'
+          ? JSON.stringify(this.#file(), null, 1)
+          : kind === 'dxf'
+            ? await this.#pool.drawing(drawn)
+            : surveySvg(drawn);
+    saveFile(
+      `${(this.#reading.job()?.name ?? 'survey').replace(/[^\p{L}\p{N} -]/gu, '').trim() || 'survey'}.${kind}`,
+      TYPES[kind],
+      text,
+    );
     return kind === 'csv' || kind === 'json' ? surfaces.length : drawn.length;
   }
 
@@ -32,18 +55,59 @@ export class SurveyExport {
     return surveyCsv(surfaces.map((surface) => this.#brought(surface)));
   }
 
-  #brought({ id, tag, name, placeId, kind, shape, corners, seenFrom, remark }: RowOf<'surface'>): BroughtSurface {
+  #brought({
+    id,
+    tag,
+    name,
+    placeId,
+    kind,
+    shape,
+    corners,
+    seenFrom,
+    remark,
+  }: RowOf<'surface'>): BroughtSurface {
     return {
-      tag, name, kind, shape, corners, seenFrom, remark,
+      tag,
+      name,
+      kind,
+      shape,
+      corners,
+      seenFrom,
+      remark,
       place: this.#reading.placeById().get(placeId)?.name ?? '',
-      measures: this.#reading.measuresOf(id).map(({ kind: measureKind, fromPoint, toPoint, text, unit, value_nm, instrument, sd_nm }) => ({ kind: measureKind, from: fromPoint, to: toPoint, text, unit, value_nm, instrument, sd_nm })),
+      measures: this.#reading
+        .measuresOf(id)
+        .map(({ kind: measureKind, fromPoint, toPoint, text, unit, value_nm, instrument, sd_nm }) => ({
+          kind: measureKind,
+          from: fromPoint,
+          to: toPoint,
+          text,
+          unit,
+          value_nm,
+          instrument,
+          sd_nm,
+        })),
     };
   }
 
   #file(): SurveyFile {
     const view = this.#desk.view();
-    const rows = Object.fromEntries(SURVEY_TABLES.map((table) => [table, Object.values(view[table].entities as Readonly<Record<string, AnyRow | undefined>>).flatMap((row) => (row === undefined ? [] : [{ id: row.id, ...Object.fromEntries(ROW_KEYS[table].map((key) => [key, row[key]])) }]))]));
-    return { format: 'yellow-pane survey', version: 1, name: this.#reading.job()?.name ?? '', rows: rows as unknown as SurveyFile['rows'] };
+    const rows = Object.fromEntries(
+      SURVEY_TABLES.map((table) => [
+        table,
+        Object.values(view[table].entities as Readonly<Record<string, AnyRow | undefined>>).flatMap((row) =>
+          row === undefined
+            ? []
+            : [{ id: row.id, ...Object.fromEntries(ROW_KEYS[table].map((key) => [key, row[key]])) }],
+        ),
+      ]),
+    );
+    return {
+      format: 'yellow-pane survey',
+      version: 1,
+      name: this.#reading.job()?.name ?? '',
+      rows: rows as unknown as SurveyFile['rows'],
+    };
   }
 
   /** As seen from outside or side A, so that all lie the same way round. */
@@ -53,10 +117,24 @@ export class SurveyExport {
       const outline = outlineOfCheck(check);
       if (outline === undefined || !('figure' in check)) return [];
       const look = surface.seenFrom.startsWith('side') ? 'side A' : 'outside';
-      const openings = (check.figure.openings ?? []).map(({ x, y, width, height }) => [{ x, y }, { x: x + width, y }, { x: x + width, y: y + height }, { x, y: y + height }]);
+      const openings = (check.figure.openings ?? []).map(({ x, y, width, height }) => [
+        { x, y },
+        { x: x + width, y },
+        { x: x + width, y: y + height },
+        { x, y: y + height },
+      ]);
       const isTurned = surface.seenFrom !== look;
       const right = Math.max(...outline.map(({ x }) => x)) + Math.min(...outline.map(({ x }) => x));
-      return [{ tag: surface.tag, own: this.#brought(surface), outline: viewOutline(outline, surface.seenFrom, look), openings: isTurned ? openings.map((opening) => opening.map(({ x, y }) => ({ x: right - x, y })).reverse()) : openings }];
+      return [
+        {
+          tag: surface.tag,
+          own: this.#brought(surface),
+          outline: viewOutline(outline, surface.seenFrom, look),
+          openings: isTurned
+            ? openings.map((opening) => opening.map(({ x, y }) => ({ x: right - x, y })).reverse())
+            : openings,
+        },
+      ];
     });
   }
 }

@@ -1,5 +1,24 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked, viewChild } from '@angular/core';
-import { MOST_CORNERS, FEWEST_CORNERS, type AskedMeasure, type Point, SIZE_WORDS, type SizeKey, type SlipFix, TO_FRAME, type Suspect } from '@yellow-pane/core/measure';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  signal,
+  untracked,
+  viewChild,
+} from '@angular/core';
+import {
+  MOST_CORNERS,
+  FEWEST_CORNERS,
+  type AskedMeasure,
+  type Point,
+  SIZE_WORDS,
+  type SizeKey,
+  type SlipFix,
+  TO_FRAME,
+  type Suspect,
+} from '@yellow-pane/core/measure';
 import { SHAPES_OF_KIND, type SurfaceKind, type SurfaceShape } from '@yellow-pane/core/job';
 import { formatArea, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
@@ -31,12 +50,34 @@ import { UnrolledFilm } from './unrolled-film';
 
 type View = 'surface' | 'elevation' | 'transfer';
 
-const KIND_WORDS: Readonly<Record<SurfaceKind, string>> = { pane: 'Pane', wall: 'Wall', column: 'Column', fixture: 'Fixture' };
+const KIND_WORDS: Readonly<Record<SurfaceKind, string>> = {
+  pane: 'Pane',
+  wall: 'Wall',
+  column: 'Column',
+  fixture: 'Fixture',
+};
 
 /** Measuring: the surface redraws while typing, and says at once when measures contradict each other. */
 @Component({
   selector: 'yp-survey',
-  imports: [StopFrame, SurfaceSheet, VerdictBox, Figure, SurfaceDetails, SitePanel, PartsPanel, RepeatsPanel, RecheckPanel, MeasureTable, Relief, UnrolledFilm, NumberPad, Elevation, Transfer, LaserChip],
+  imports: [
+    StopFrame,
+    SurfaceSheet,
+    VerdictBox,
+    Figure,
+    SurfaceDetails,
+    SitePanel,
+    PartsPanel,
+    RepeatsPanel,
+    RecheckPanel,
+    MeasureTable,
+    Relief,
+    UnrolledFilm,
+    NumberPad,
+    Elevation,
+    Transfer,
+    LaserChip,
+  ],
   providers: [Looking, Measuring],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './survey.html',
@@ -57,14 +98,25 @@ export class Survey {
   protected readonly pinningId = signal<string | undefined>(undefined);
   private readonly sheetView = viewChild(SurfaceSheet);
 
-  protected readonly kinds = (Object.keys(SHAPES_OF_KIND) as SurfaceKind[]).map((kind) => ({ kind, word: KIND_WORDS[kind], shapes: SHAPES_OF_KIND[kind] }));
+  protected readonly kinds = (Object.keys(SHAPES_OF_KIND) as SurfaceKind[]).map((kind) => ({
+    kind,
+    word: KIND_WORDS[kind],
+    shapes: SHAPES_OF_KIND[kind],
+  }));
   protected readonly shapes = computed(() => SHAPES_OF_KIND[this.surface()?.kind ?? 'pane']);
-  protected readonly cornerCounts = Array.from({ length: MOST_CORNERS - FEWEST_CORNERS + 1 }, (_, index) => FEWEST_CORNERS + index);
+  protected readonly cornerCounts = Array.from(
+    { length: MOST_CORNERS - FEWEST_CORNERS + 1 },
+    (_, index) => FEWEST_CORNERS + index,
+  );
   readonly #looking = inject(Looking);
   protected readonly lookFrom = this.#looking.from;
   protected readonly place = computed(() => this.reading.placeById().get(this.surface()?.placeId ?? ''));
-  protected readonly unit = computed(() => this.reading.units().find(({ id }) => id === this.surface()?.unitId));
-  protected readonly subtitle = computed(() => [this.place()?.name ?? '', this.unit()?.name ?? ''].filter((name) => name !== '').join(', '));
+  protected readonly unit = computed(() =>
+    this.reading.units().find(({ id }) => id === this.surface()?.unitId),
+  );
+  protected readonly subtitle = computed(() =>
+    [this.place()?.name ?? '', this.unit()?.name ?? ''].filter((name) => name !== '').join(', '),
+  );
   protected readonly sizeLines = computed(() => {
     const sizes = this.measuring.sizes();
     if (sizes === undefined) return [];
@@ -72,43 +124,145 @@ export class Survey {
       const size = sizes[key];
       if (size === undefined) return [];
       const { word, dimension } = SIZE_WORDS[key];
-      return [{ key, word: capital(word === 'area' && this.surface()?.kind === 'pane' ? 'glass area' : word), why: size.why, value: dimension === 'area' ? formatArea(size.value, this.units()) : this.length(size.value), spread: dimension === 'area' ? this.areaSpread : this.lengthSpread }];
+      return [
+        {
+          key,
+          word: capital(word === 'area' && this.surface()?.kind === 'pane' ? 'glass area' : word),
+          why: size.why,
+          value: dimension === 'area' ? formatArea(size.value, this.units()) : this.length(size.value),
+          spread: dimension === 'area' ? this.areaSpread : this.lengthSpread,
+        },
+      ];
     });
   });
-  protected readonly pins = computed<readonly SheetPin[]>(() => this.reading.partsOf(this.surface()?.id ?? '').flatMap(({ id, kind, name, x_nm, y_nm, width_nm, height_nm }) => (x_nm === null || y_nm === null ? [] : [{ id, kind, name, x: x_nm / 1e6, y: y_nm / 1e6, width: (width_nm ?? 0) / 1e6, height: (height_nm ?? 0) / 1e6 }])));
+  protected readonly pins = computed<readonly SheetPin[]>(() =>
+    this.reading
+      .partsOf(this.surface()?.id ?? '')
+      .flatMap(({ id, kind, name, x_nm, y_nm, width_nm, height_nm }) =>
+        x_nm === null || y_nm === null
+          ? []
+          : [
+              {
+                id,
+                kind,
+                name,
+                x: x_nm / 1e6,
+                y: y_nm / 1e6,
+                width: (width_nm ?? 0) / 1e6,
+                height: (height_nm ?? 0) / 1e6,
+              },
+            ],
+      ),
+  );
   protected readonly patch = computed(() => this.measuring.figure()?.patch);
-  protected readonly unrolled = computed(() => { const figure = this.measuring.figure(); return figure?.standing === undefined ? undefined : figure.outline; });
+  protected readonly unrolled = computed(() => {
+    const figure = this.measuring.figure();
+    return figure?.standing === undefined ? undefined : figure.outline;
+  });
   /** Repeats whose own measure now differs from what was just changed here. */
   /** Said at the keystroke: the film of this surface is cut already. */
-  protected readonly cutAlarm = computed(() => { const changed = this.#cut.changedAfterCut(this.surface()?.id ?? '', this.measuring.check()); return changed.length === 0 ? undefined : cutAlarm(changed, this.units()); });
+  protected readonly cutAlarm = computed(() => {
+    const changed = this.#cut.changedAfterCut(this.surface()?.id ?? '', this.measuring.check());
+    return changed.length === 0 ? undefined : cutAlarm(changed, this.units());
+  });
   protected readonly alarmWord = CUT_ALARM;
   protected readonly offered = computed(() => {
     const changed = this.measuring.changedHere();
     if (changed?.surfaceId !== this.surface()?.id || changed === undefined) return undefined;
-    const others = this.reading.repeatsOf(changed.surfaceId).filter(({ id }) => id !== changed.surfaceId && this.reading.measuresOf(id).length > 0);
-    const differing = others.filter(({ id }) => this.#sameMeasureOf(id, changed)?.value_nm !== changed.value_nm);
+    const others = this.reading
+      .repeatsOf(changed.surfaceId)
+      .filter(({ id }) => id !== changed.surfaceId && this.reading.measuresOf(id).length > 0);
+    const differing = others.filter(
+      ({ id }) => this.#sameMeasureOf(id, changed)?.value_nm !== changed.value_nm,
+    );
     return differing.length === 0 ? undefined : { changed, differing };
   });
 
   constructor() {
     effect(() => {
-      if (this.surface() !== undefined) untracked(() => { this.pinningId.set(undefined); this.measuring.hasMore.set(false); });
+      if (this.surface() !== undefined)
+        untracked(() => {
+          this.pinningId.set(undefined);
+          this.measuring.hasMore.set(false);
+        });
     });
     inject(Commands).offer([
-      { id: 'new-surface', word: 'New surface', keys: 'Alt+N', run: () => { this.addSurface(); } },
-      ...this.kinds.flatMap(({ kind, shapes }) => shapes.map((shape) => ({ id: `new-${shape}`, word: `New surface: ${shape}`, run: () => { this.addSurface(kind, shape); } }))),
-      { id: 'delete-surface', word: 'Delete this surface', canRun: () => this.surface() !== undefined, run: () => { this.removeSurface(); } },
-      { id: 'first-measure', word: 'Go to the first empty measure', keys: 'Alt+M', canRun: () => this.surface() !== undefined, run: () => { this.goToNext(); } },
-      { id: 'look', word: 'Look at this surface from the other side', keys: 'Alt+L', canRun: () => this.surface() !== undefined, run: () => { this.turn(); } },
-      { id: 'elevation', word: 'Elevation: where each surface sits', keys: 'Alt+E', run: () => { this.show('elevation'); } },
-      { id: 'transfer', word: 'Bring in and take out: paste, CSV, JSON, DXF, SVG', keys: 'Alt+I', run: () => { this.show('transfer'); } },
-      { id: 'pad', word: 'Number pad on or off', keys: 'Alt+P', run: () => { this.togglePad(); } },
+      {
+        id: 'new-surface',
+        word: 'New surface',
+        keys: 'Alt+N',
+        run: () => {
+          this.addSurface();
+        },
+      },
+      ...this.kinds.flatMap(({ kind, shapes }) =>
+        shapes.map((shape) => ({
+          id: `new-${shape}`,
+          word: `New surface: ${shape}`,
+          run: () => {
+            this.addSurface(kind, shape);
+          },
+        })),
+      ),
+      {
+        id: 'delete-surface',
+        word: 'Delete this surface',
+        canRun: () => this.surface() !== undefined,
+        run: () => {
+          this.removeSurface();
+        },
+      },
+      {
+        id: 'first-measure',
+        word: 'Go to the first empty measure',
+        keys: 'Alt+M',
+        canRun: () => this.surface() !== undefined,
+        run: () => {
+          this.goToNext();
+        },
+      },
+      {
+        id: 'look',
+        word: 'Look at this surface from the other side',
+        keys: 'Alt+L',
+        canRun: () => this.surface() !== undefined,
+        run: () => {
+          this.turn();
+        },
+      },
+      {
+        id: 'elevation',
+        word: 'Elevation: where each surface sits',
+        keys: 'Alt+E',
+        run: () => {
+          this.show('elevation');
+        },
+      },
+      {
+        id: 'transfer',
+        word: 'Bring in and take out: paste, CSV, JSON, DXF, SVG',
+        keys: 'Alt+I',
+        run: () => {
+          this.show('transfer');
+        },
+      },
+      {
+        id: 'pad',
+        word: 'Number pad on or off',
+        keys: 'Alt+P',
+        run: () => {
+          this.togglePad();
+        },
+      },
     ]);
   }
 
-  protected readonly length = (value_mm: number): string => formatLengthWithUnit(nmFromMm(value_mm), this.units());
-  protected readonly lengthSpread = (value_mm: number): string => (this.units() === 'metric' ? value_mm.toFixed(1) : (value_mm / 25.4).toFixed(2));
-  protected readonly areaSpread = (value_mm2: number): string => (this.units() === 'metric' ? (value_mm2 / 1e6).toFixed(3) : (value_mm2 / 92_903.04).toFixed(2));
+  protected readonly length = (value_mm: number): string =>
+    formatLengthWithUnit(nmFromMm(value_mm), this.units());
+  protected readonly lengthSpread = (value_mm: number): string =>
+    this.units() === 'metric' ? value_mm.toFixed(1) : (value_mm / 25.4).toFixed(2);
+  protected readonly areaSpread = (value_mm2: number): string =>
+    this.units() === 'metric' ? (value_mm2 / 1e6).toFixed(3) : (value_mm2 / 92_903.04).toFixed(2);
   protected readonly round = Math.round;
   protected readonly capital = capital;
 
@@ -120,24 +274,44 @@ export class Survey {
     const surface = this.surface();
     if (surface === undefined) return;
     const methods = this.#work.methodsAfter(surface, shape as SurfaceShape);
-    this.#desk.do(`${surface.tag}: ${shape}`, [this.#desk.set('surface', surface.id, { shape: shape as SurfaceShape, corners: shape === 'many sides' ? (surface.corners ?? 5) : null }), ...methods.map(({ id, method }) => this.#desk.set('application', id, { method }))]);
-    if (methods.length > 0) this.#desk.say(`${surface.tag}: the way of fitting had to change with the shape: ${methods.map(({ method }) => method).join(', ')}.`);
+    this.#desk.do(`${surface.tag}: ${shape}`, [
+      this.#desk.set('surface', surface.id, {
+        shape: shape as SurfaceShape,
+        corners: shape === 'many sides' ? (surface.corners ?? 5) : null,
+      }),
+      ...methods.map(({ id, method }) => this.#desk.set('application', id, { method })),
+    ]);
+    if (methods.length > 0)
+      this.#desk.say(
+        `${surface.tag}: the way of fitting had to change with the shape: ${methods.map(({ method }) => method).join(', ')}.`,
+      );
   }
 
   protected setCorners(count: string): void {
     const surface = this.surface();
-    if (surface !== undefined) this.#desk.do(`${surface.tag}: ${count} corners`, [this.#desk.set('surface', surface.id, { corners: Number(count) })]);
+    if (surface !== undefined)
+      this.#desk.do(`${surface.tag}: ${count} corners`, [
+        this.#desk.set('surface', surface.id, { corners: Number(count) }),
+      ]);
   }
 
   /** A reading can be put right only where it is known which one is wrong. */
-  protected readonly mends = computed(() => { const suspects = this.measuring.suspects(); return suspects.length === 1 || (suspects.length <= 3 && this.measuring.decide() === undefined && suspects.length > 0) ? suspects : []; });
+  protected readonly mends = computed(() => {
+    const suspects = this.measuring.suspects();
+    return suspects.length === 1 ||
+      (suspects.length <= 3 && this.measuring.decide() === undefined && suspects.length > 0)
+      ? suspects
+      : [];
+  });
 
   protected setTo(suspect: Suspect): void {
     this.measuring.setTo([{ id: suspect.id, value_mm: Math.round(suspect.wouldFit_mm) }]);
   }
 
   /** Slips with a length of their own; 'to the frame' is only a remark on the reading it would explain. */
-  protected readonly namedSlips = computed(() => this.measuring.slips().filter(({ slip }) => slip !== TO_FRAME));
+  protected readonly namedSlips = computed(() =>
+    this.measuring.slips().filter(({ slip }) => slip !== TO_FRAME),
+  );
 
   protected toFrame({ id }: Suspect): boolean {
     return this.measuring.slips().some((fix) => fix.slip === TO_FRAME && fix.id === id);
@@ -155,10 +329,25 @@ export class Survey {
   protected setInOthers(): void {
     const offer = this.offered();
     if (offer === undefined) return;
-    const { changed: { kind, from, to, text, unit, value_nm, instrument }, differing } = offer;
+    const {
+      changed: { kind, from, to, text, unit, value_nm, instrument },
+      differing,
+    } = offer;
     const ops = differing.map(({ id }) => {
       const row = this.#sameMeasureOf(id, offer.changed);
-      return row === undefined ? this.#desk.put('measure', { surfaceId: id, kind, fromPoint: from, toPoint: to, text, unit, value_nm, instrument, sd_nm: null }) : this.#desk.set('measure', row.id, { text, unit, value_nm, instrument });
+      return row === undefined
+        ? this.#desk.put('measure', {
+            surfaceId: id,
+            kind,
+            fromPoint: from,
+            toPoint: to,
+            text,
+            unit,
+            value_nm,
+            instrument,
+            sd_nm: null,
+          })
+        : this.#desk.set('measure', row.id, { text, unit, value_nm, instrument });
     });
     this.#desk.do(`${this.measuring.word(offer.changed)} ${text} in ${differing.length} repeats`, ops);
     this.measuring.changedHere.set(undefined);
@@ -167,7 +356,13 @@ export class Survey {
   protected pinHere({ x, y }: Point): void {
     const id = this.pinningId();
     this.pinningId.set(undefined);
-    if (id !== undefined) this.#desk.do('Shown on the drawing', [this.#desk.set('part', id, { x_nm: nmFromMm(Math.max(0, Math.round(x))), y_nm: nmFromMm(Math.max(0, Math.round(y))) })]);
+    if (id !== undefined)
+      this.#desk.do('Shown on the drawing', [
+        this.#desk.set('part', id, {
+          x_nm: nmFromMm(Math.max(0, Math.round(x))),
+          y_nm: nmFromMm(Math.max(0, Math.round(y))),
+        }),
+      ]);
   }
 
   protected goToNext(): void {
@@ -177,7 +372,9 @@ export class Survey {
 
   protected finish(): void {
     this.selection.step(1);
-    setTimeout(() => { this.goToNext(); }, 50);
+    setTimeout(() => {
+      this.goToNext();
+    }, 50);
   }
 
   protected landed(key: string): void {
@@ -198,7 +395,9 @@ export class Survey {
     this.view.set('surface');
     const id = this.#work.add(this.surface(), kind, shape);
     this.selection.goToSurface(id);
-    setTimeout(() => { this.goToNext(); }, 80);
+    setTimeout(() => {
+      this.goToNext();
+    }, 80);
   }
 
   protected removeSurface(): void {
@@ -210,8 +409,17 @@ export class Survey {
     this.selection.goToSurface((rest[at + 1] ?? rest[at - 1])?.id);
   }
 
-  #sameMeasureOf(surfaceId: string, { kind, from, to }: AskedMeasure): ReturnType<JobReading['measuresOf']>[number] | undefined {
-    return this.reading.measuresOf(surfaceId).find((row) => row.kind === kind && ((row.fromPoint === from && row.toPoint === to) || (row.fromPoint === to && row.toPoint === from)));
+  #sameMeasureOf(
+    surfaceId: string,
+    { kind, from, to }: AskedMeasure,
+  ): ReturnType<JobReading['measuresOf']>[number] | undefined {
+    return this.reading
+      .measuresOf(surfaceId)
+      .find(
+        (row) =>
+          row.kind === kind &&
+          ((row.fromPoint === from && row.toPoint === to) || (row.fromPoint === to && row.toPoint === from)),
+      );
   }
 }
 

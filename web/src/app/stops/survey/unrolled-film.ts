@@ -13,7 +13,14 @@ const HEIGHT = 130;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <figure>
-      <svg [attr.viewBox]="'0 0 ' + width + ' ' + height" class="w-full bg-paper border border-line rounded-card" role="img" aria-label="The film laid flat"><path [attr.d]="path()" class="fill-film stroke-ink" fill-opacity="0.18" stroke-width="1.5" /></svg>
+      <svg
+        [attr.viewBox]="'0 0 ' + width + ' ' + height"
+        class="w-full bg-paper border border-line rounded-card"
+        role="img"
+        aria-label="The film laid flat"
+      >
+        <path [attr.d]="path()" class="fill-film stroke-ink" fill-opacity="0.18" stroke-width="1.5" />
+      </svg>
       <figcaption class="text-sm text-faint mt-1">The film laid flat, {{ size() }}.</figcaption>
     </figure>
   `,
@@ -27,7 +34,15 @@ export class UnrolledFilm {
   protected readonly path = computed(() => {
     const { left, top, width, height } = this.#bounds();
     const scale = Math.min((WIDTH - 20) / width, (HEIGHT - 20) / height);
-    return pathOf(this.outline().map(({ x, y }) => ({ x: (WIDTH - width * scale) / 2 + (x - left) * scale, y: (HEIGHT - height * scale) / 2 + (y - top) * scale })));
+    return pathOf(
+      this.outline().map(({ x, y }) => ({
+        x: (WIDTH - width * scale) / 2 + (x - left) * scale,
+        y: (HEIGHT - height * scale) / 2 + (y - top) * scale,
+      })),
+    );
   });
-  protected readonly size = computed(() => { const { width, height } = this.#bounds(); return `${formatLengthWithUnit(nmFromMm(Math.round(width)), this.#units())} × ${formatLengthWithUnit(nmFromMm(Math.round(height)), this.#units())}`; });
+  protected readonly size = computed(() => {
+    const { width, height } = this.#bounds();
+    return `${formatLengthWithUnit(nmFromMm(Math.round(width)), this.#units())} × ${formatLengthWithUnit(nmFromMm(Math.round(height)), this.#units())}`;
+  });
 }
