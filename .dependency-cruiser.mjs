@@ -83,6 +83,13 @@ export default {
       to: { path: '^core/src/', pathNot: ['^core/src/$1/', '^core/src/(quantity|job|climate|waiting)/'] },
     },
     {
+      name: 'reading-is-on-top',
+      severity: 'error',
+      comment: 'docs/decisions/0030: rows become questions there; a room knows questions and no whole job',
+      from: { path: '^core/src/(?!reading/)', pathNot: '\\.spec\\.ts$' },
+      to: { path: '^core/src/reading/' },
+    },
+    {
       name: 'quantity-imports-no-room',
       severity: 'error',
       from: { path: '^core/src/quantity/' },

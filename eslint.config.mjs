@@ -34,7 +34,6 @@ const STILL_LONG = [
   'demo/src/surfaces.ts',
   'scripts/screens.ts',
   'web/src/app/stops/cut/blanks-view.ts',
-  'web/src/app/stops/cut/cutting.ts',
   'web/src/app/stops/cut/roll-board.ts',
   'web/src/app/stops/cut/table-view.ts',
   'web/src/app/stops/day/day-board.ts',
@@ -76,6 +75,7 @@ export default tseslint.config(
       'max-statements-per-line': 'error',
     },
   },
+  { files: STILL_LONG, rules: { 'max-lines': 'off' } },
   {
     files: ['core/src/**/*.ts'],
     ignores: ['**/*.spec.ts'],

@@ -1,4 +1,4 @@
-import type { Offcut, Roll } from '@yellow-pane/core/job';
+import type { Offcut, Roll, StockLeft } from '@yellow-pane/core/job';
 import * as z from 'zod';
 import { idSchema, instantSchema, nanometres, versionSchema, whoSchema } from './primitives';
 import { rollFieldsSchema } from './cutting-rows';
@@ -17,32 +17,14 @@ export const rollRowSchema = rollFieldsSchema.extend({
 }) satisfies z.ZodType<RollRow>;
 export const rollBodySchema = z.strictObject({ who: whoSchema, roll: rollFieldsSchema });
 
-/**
- * Something film can be cut from, with what is left of it: a roll, an offcut brought in by hand, or one that
- * a job left.
- */
-export interface StockItem extends Pick<
-  Roll,
-  | 'filmId'
-  | 'what'
-  | 'label'
-  | 'lot'
-  | 'width_nm'
-  | 'length_nm'
-  | 'perMetre'
-  | 'leftEdge'
-  | 'rightEdge'
-  | 'where'
-> {
-  readonly id: string;
-  readonly left_nm: number;
+/** What is left of everything film can be cut from, and where it came from. */
+export interface StockItem extends StockLeft {
   /** The roll it came off; null for what was bought. */
   readonly parentId: Offcut['parentId'];
   /** The job that left it; null for what was bought. */
   readonly jobId: string | null;
   /** Of a bought roll, to change it. */
   readonly version: number | null;
-  readonly gone: boolean;
 }
 
 export const stockItemSchema = rollFieldsSchema.extend({

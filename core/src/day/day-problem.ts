@@ -1,4 +1,11 @@
-import { type Rate, DEFAULT_RATES, type WorkStep, type WorkStepsInput, workStepsFor } from '../fitting';
+import {
+  type Rate,
+  type RateKey,
+  type WorkStep,
+  type WorkStepsInput,
+  rateOf,
+  workStepsFor,
+} from '../fitting';
 import { type Formula, type Reasoned, applyFormula } from '../quantity';
 import type { Lag, Person, PlanProblem, PlanStep, Tool } from '../scheduling';
 import type { Fitness } from '../scheduling';
@@ -255,12 +262,8 @@ function toolsFor(tools: readonly Tool[], steps: readonly PlanStep[]): readonly 
 }
 
 /** Waits inside a day's work, from the air of the room. */
-export function waitOf(
-  key: WaitKey,
-  { air, rates = DEFAULT_RATES }: Pick<DayInput, 'air' | 'rates'>,
-): Wait | undefined {
-  const rate = (own: string): number =>
-    (rates.find((row) => row.key === own) ?? DEFAULT_RATES.find((row) => row.key === own))?.value ?? 0;
+export function waitOf(key: WaitKey, { air, rates = [] }: Pick<DayInput, 'air' | 'rates'>): Wait | undefined {
+  const rate = (own: RateKey): number => rateOf(own, rates).value;
   switch (key) {
     case 'primer, water-based':
       return primerDry('water-based', air);

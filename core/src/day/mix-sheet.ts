@@ -1,4 +1,4 @@
-import { DEFAULT_RATES, type Rate, SLIP_MIXES, SOURCE_OF_MARK, templateFor } from '../fitting';
+import { type Rate, type RateKey, SLIP_MIXES, SOURCE_OF_MARK, rateOf, templateFor } from '../fitting';
 import {
   type Formula,
   type Reasoned,
@@ -90,10 +90,8 @@ export const MIX_FORMULAS = {
  * hand. Rates of use are our guesses and say so.
  */
 export function mixSheet(input: MixInput): readonly MixLine[] {
-  const { surfaces, rates = DEFAULT_RATES, primer } = input;
-  const rate = (key: string): Rate =>
-    rates.find((row) => row.key === key) ??
-    DEFAULT_RATES.find((row) => row.key === key) ?? { key, word: key, value: 0, unit: '', mark: 'ask' };
+  const { surfaces, rates = [], primer } = input;
+  const rate = (key: RateKey): Rate => rateOf(key, rates);
   const areaOf = (templates: readonly string[]): number =>
     surfaces
       .filter(({ method, family }) =>
@@ -106,7 +104,7 @@ export function mixSheet(input: MixInput): readonly MixLine[] {
         templates.includes(templateFor(method ?? 'trim in place', family).template),
       )
       .reduce((sum, { edge_m }) => sum + (edge_m ?? USUAL_EDGE_M), 0);
-  const used = (area_m2: number, key: string, times = 1): Reasoned<number> => {
+  const used = (area_m2: number, key: RateKey, times = 1): Reasoned<number> => {
     const own = rate(key);
     const step = applyFormula(
       MIX_FORMULAS.area,
@@ -199,7 +197,7 @@ function plain(
   shares: readonly (readonly [string, number])[],
   recipe: string,
   because: string,
-  rate: (key: string) => Rate,
+  rate: (key: RateKey) => Rate,
 ): MixLine {
   const size_l = rate('mix-bottle').value / 1000;
   return {
@@ -239,7 +237,7 @@ function primerLine(litres: Reasoned<number>, primer: MixInput['primer']): MixLi
 function slipLine(
   { slip, air_C, units }: MixInput,
   parts: readonly Reasoned<number>[],
-  rate: (key: string) => Rate,
+  rate: (key: RateKey) => Rate,
 ): MixLine {
   const litres = parts.reduce((sum, { value }) => sum + value, 0);
   const bottle_ml = rate('mix-bottle').value;

@@ -1,6 +1,6 @@
 import { DETERMINED_WITHIN_MM } from '../job';
 import type { Source } from '../quantity';
-import { WORK_RATES } from './work-rates';
+import { WORK_RATES, type WorkRateKey } from './work-rates';
 
 /** A figure nobody has a source for. Shown with its mark; people replace it by what they measure. */
 export interface Rate {
@@ -11,7 +11,7 @@ export interface Rate {
   readonly mark: 'our guess' | 'ask' | 'measured';
 }
 
-export const DEFAULT_RATES: readonly Rate[] = [
+const OTHER_RATES = [
   {
     key: 'measure-determined',
     word: 'a size that may be off by more (one standard deviation) is not measured yet',
@@ -20,6 +20,13 @@ export const DEFAULT_RATES: readonly Rate[] = [
     mark: 'our guess',
   },
   { key: 'slip-wet-pane', word: 'slip to wet a pane once', value: 0.1, unit: 'l/m²', mark: 'our guess' },
+  {
+    key: 'slip-wet-both',
+    word: 'slip to wet glass and adhesive',
+    value: 0.3,
+    unit: 'l/m²',
+    mark: 'our guess',
+  },
   {
     key: 'cut-cross',
     word: 'a cross-cut: marking, checking, cutting',
@@ -130,19 +137,18 @@ export const DEFAULT_RATES: readonly Rate[] = [
   { key: 'mix-bottle', word: 'a spray bottle', value: 946, unit: 'ml', mark: 'our guess' },
   { key: 'mix-lean', word: 'slip is too lean under', value: 0.0004, unit: 'share', mark: 'our guess' },
   { key: 'mix-rich', word: 'slip is too rich over', value: 0.035, unit: 'share', mark: 'our guess' },
-  ...WORK_RATES,
-  {
-    key: 'slip-wet-both',
-    word: 'slip to wet glass and adhesive',
-    value: 0.3,
-    unit: 'l/m²',
-    mark: 'our guess',
-  },
-];
+] as const satisfies readonly Rate[];
 
-/** The value of a rate as people have set it; ours where they have not, or where it could not be read. */
-export function rateValue(key: string, kept: readonly Pick<Rate, 'key' | 'value'>[]): number | undefined {
-  return (kept.find((rate) => rate.key === key) ?? DEFAULT_RATES.find((rate) => rate.key === key))?.value;
+export type RateKey = (typeof OTHER_RATES)[number]['key'] | WorkRateKey;
+
+export const DEFAULT_RATES: readonly Rate[] = [...OTHER_RATES, ...WORK_RATES];
+const DEFAULT_BY_KEY = new Map(DEFAULT_RATES.map((rate) => [rate.key, rate]));
+
+/** A rate as people have set it; the default where they have not. The one look-up there is. */
+export function rateOf(key: RateKey, kept: readonly Rate[]): Rate {
+  const rate = kept.find((own) => own.key === key) ?? DEFAULT_BY_KEY.get(key);
+  if (rate === undefined) throw new Error(`no rate of the key ${key}`);
+  return rate;
 }
 
 /** How a rate's mark is shown as a source. */

@@ -1,7 +1,7 @@
 import type { CutMethod, FilmFamily, FittingSchools, SurfaceCondition } from '../job';
 import { type Formula, type Reasoned, applyFormula } from '../quantity';
 import { type Caution, type CautionKey, caution } from './cautions';
-import { DEFAULT_RATES, type Rate, SOURCE_OF_MARK } from './rates';
+import { type Rate, SOURCE_OF_MARK, rateOf } from './rates';
 import { slipNeeded } from './slip';
 import { type Pause, type SharedTool, type StepCase, type StepTemplate, templateFor } from './templates';
 
@@ -103,11 +103,9 @@ export function workStepsFor(input: WorkStepsInput): readonly WorkStep[] {
 
 function minutesOf(
   step: StepTemplate,
-  { area_m2 = USUAL_M2, edge_m = USUAL_EDGE_M, isHardToReach = false, rates = DEFAULT_RATES }: WorkStepsInput,
+  { area_m2 = USUAL_M2, edge_m = USUAL_EDGE_M, isHardToReach = false, rates = [] }: WorkStepsInput,
 ): Reasoned<number> {
-  const known = (key: string): Rate | undefined =>
-    rates.find((row) => row.key === key) ?? DEFAULT_RATES.find((row) => row.key === key);
-  const used = step.takes.map(known).filter((rate) => rate !== undefined);
+  const used = step.takes.map((key) => rateOf(key, rates));
   const sum_min = used.reduce(
     (sum, { value, unit }) => sum + value * (unit === 'min/m²' ? area_m2 : unit === 'min/m' ? edge_m : 1),
     0,
@@ -118,7 +116,7 @@ function minutesOf(
       : MINUTES_FORMULA.source;
   const trace = applyFormula(
     MINUTES_FORMULA,
-    { sum_min, times: isHardToReach ? (known('work-hard')?.value ?? 1) : 1 },
+    { sum_min, times: isHardToReach ? rateOf('work-hard', rates).value : 1 },
     { source, remark: used.map(({ word, value, unit }) => `${word}: ${value} ${unit}`).join('; ') },
   );
   return { value: trace.value, why: [trace] };
@@ -151,12 +149,8 @@ const OFF_GLASS: ReadonlySet<CutMethod> = new Set<CutMethod>([
   'textured wall',
 ]);
 
-function slipOf(
-  step: StepTemplate,
-  { area_m2, rates = DEFAULT_RATES }: WorkStepsInput,
-): { slip_l?: Reasoned<number> } {
+function slipOf(step: StepTemplate, { area_m2, rates = [] }: WorkStepsInput): { slip_l?: Reasoned<number> } {
   if (step.slip === undefined || area_m2 === undefined) return {};
   const key = step.slip === 'wet the pane' ? 'slip-wet-pane' : 'slip-wet-both';
-  const rate = rates.find((row) => row.key === key);
-  return rate === undefined ? {} : { slip_l: slipNeeded(area_m2, rate) };
+  return { slip_l: slipNeeded(area_m2, rateOf(key, rates)) };
 }

@@ -11,7 +11,7 @@ export {
 export type { Application, FittingSchools, Over } from './application';
 export { type CutMethod, CUT_METHODS } from './cut-method';
 export type { CutPiece, CutPlan, CutRoll, JobAllowance, Liner, SeamChoice, SectorMarks } from './cut-plan';
-export type { Offcut, Roll, StockTake } from './stock';
+export type { Offcut, Roll, StockLeft, StockTake } from './stock';
 export type { Film, FilmDirection, FilmFace, FilmFamily, FilmLaying } from './film';
 export type {
   EdgeFinish,
@@ -43,7 +43,7 @@ export {
   type SurfaceShape,
 } from './surface';
 export type { CornerTurn, WallFacts, WallTexture } from './wall-facts';
-export type { WorkRecord } from './work-record';
+export { type WorkRecord, waitEndedOf, waitEndedStep } from './work-record';
 export {
   type Consequence,
   type Reference,

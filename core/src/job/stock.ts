@@ -41,3 +41,12 @@ export interface StockTake {
   readonly length_nm: number;
   readonly reason: 'cut' | 'spoiled';
 }
+
+/**
+ * Something film can be cut from, with what is left of it: a roll, an offcut brought in by hand, or one that
+ * a job left.
+ */
+export interface StockLeft extends Roll {
+  readonly id: string;
+  readonly left_nm: number;
+}

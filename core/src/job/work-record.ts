@@ -11,3 +11,12 @@ export interface WorkRecord {
   readonly doneAt: string | null;
   readonly note: string;
 }
+
+const WAIT_ENDED = 'wait:';
+
+/** The step under which a record keeps that a person ended the wait after a step by hand. */
+export const waitEndedStep = (step: string): string => `${WAIT_ENDED}${step}`;
+
+/** The step whose wait such a record ended; null: it is a record of work. */
+export const waitEndedOf = ({ step }: Pick<WorkRecord, 'step'>): string | null =>
+  step.startsWith(WAIT_ENDED) ? step.slice(WAIT_ENDED.length) : null;

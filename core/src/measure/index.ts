@@ -12,7 +12,13 @@ export {
 } from './judge';
 export { type MeasureSlot, measureWord, mirroredMeasure, pointWord } from './measure-slot';
 export { type Reading, isSameMeasure, sdOf } from './reading';
-export { type Figure, type SurfaceCheck, outlineOfCheck } from './surface-check';
+export {
+  type Assumption,
+  type Figure,
+  type SurfaceCheck,
+  IS_CUSTOMARY,
+  outlineOfCheck,
+} from './surface-check';
 export {
   type Bounds,
   type Outline,

@@ -24,6 +24,22 @@ export interface Figure {
   readonly patch?: CurvedPatch;
 }
 
+/**
+ * What is taken for granted where the measures alone do not give the shape, and whether film is customarily
+ * cut by it: a width and a height are, a side nobody measured is not.
+ * @source common practice, no published source
+ */
+export const IS_CUSTOMARY = {
+  'square corners': true,
+  'no taper': true,
+  'opposite faces alike': true,
+  'the sags not taken like those taken': true,
+  'the corners not tied yet': false,
+  'the side not measured': false,
+  'flat, for want of a sag across and one down': false,
+} as const satisfies Readonly<Record<string, boolean>>;
+export type Assumption = keyof typeof IS_CUSTOMARY;
+
 /** What the measures of a surface say, as one of four named outcomes. */
 export type SurfaceCheck =
   | { readonly state: 'unfinished'; readonly needs: readonly string[] }
@@ -31,7 +47,7 @@ export type SurfaceCheck =
   /** Too few measures to know the shape: drawn with an assumption, and said so. */
   | {
       readonly state: 'assumed';
-      readonly assumes: string;
+      readonly assumes: Assumption;
       readonly figure: Figure;
       readonly sizes: Sizes;
       readonly agreement: Agreement;

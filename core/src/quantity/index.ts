@@ -21,3 +21,4 @@ export {
 } from './reasoned';
 export { type Verdict, worstVerdict } from './verdict';
 export { seededRandom } from './seeded-random';
+export { toCent } from './to-cent';

@@ -8,6 +8,7 @@ import { parseBody } from '../../http/refusal';
 import { applyChange } from '../changes/apply-change';
 import type { ChangeFeed } from '../events/change-feed';
 import { duplicateAsChange } from './duplicate-job';
+import { ProgressBook } from './progress-book';
 import { readJobAsJson, readJobSummaries } from './queries';
 
 interface Deps {
@@ -18,8 +19,9 @@ interface Deps {
 
 export function jobRoutes({ db, feed, clock }: Deps): Router {
   const routes = Router();
+  const book = new ProgressBook(db);
   routes.get('/api/jobs', async (_request, response) => {
-    response.json(await readJobSummaries(db));
+    response.json(await readJobSummaries(db, book));
   });
   routes.get('/api/jobs/:jobId', async (request, response) => {
     const pieces = readJobAsJson(db, idParam(request, 'jobId'));

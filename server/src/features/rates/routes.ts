@@ -1,10 +1,11 @@
-import { type RateRow, rateBodySchema } from '@yellow-pane/contracts';
+import { rateBodySchema } from '@yellow-pane/contracts';
 import { DEFAULT_RATES } from '@yellow-pane/core/fitting';
 import { eq } from 'drizzle-orm';
 import { Router } from 'express';
-import type { Database, Transaction } from '../../db/database';
+import type { Database } from '../../db/database';
 import { rate } from '../../db/schema';
 import { Refusal, parseBody } from '../../http/refusal';
+import { readRates } from './queries';
 
 interface Deps {
   readonly db: Database;
@@ -56,21 +57,4 @@ export function rateRoutes({ db, clock }: Deps): Router {
     );
   });
   return routes;
-}
-
-async function readRates(db: Database | Transaction): Promise<readonly RateRow[]> {
-  const changed = await db.select().from(rate);
-  return DEFAULT_RATES.map((base) => {
-    const own = changed.find(({ key }) => key === base.key);
-    return own === undefined
-      ? { ...base, version: 0, changedBy: null, changedAt: null }
-      : {
-          ...base,
-          value: own.value,
-          mark: own.mark,
-          version: own.version,
-          changedBy: own.changedBy,
-          changedAt: own.changedAt.toISOString(),
-        };
-  });
 }

@@ -1,7 +1,7 @@
 import { inject } from '@angular/core';
 import { patchState, signalStore, withMethods, withState } from '@ngrx/signals';
 import type { RateRow } from '@yellow-pane/contracts';
-import { rateValue } from '@yellow-pane/core/fitting';
+import { type RateKey, rateOf } from '@yellow-pane/core/fitting';
 import { Device } from '../device/device';
 import { ServerRefusal, api } from '../job/api';
 
@@ -11,8 +11,8 @@ export const Rates = signalStore(
   withState<{ readonly rates: readonly RateRow[] }>({ rates: [] }),
   withMethods((store, device = inject(Device)) => ({
     /** As people have set it; ours where they have not. */
-    valueOf(key: string): number {
-      return rateValue(key, store.rates()) ?? Number.NaN;
+    valueOf(key: RateKey): number {
+      return rateOf(key, store.rates()).value;
     },
     async load(): Promise<void> {
       await api.rates().then(

@@ -1,5 +1,5 @@
 import { type DisplayUnits, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
-import type { ChangedAfterCut } from './cut-reading';
+import type { ChangedAfterCut } from '@yellow-pane/core/reading';
 
 export const CUT_ALARM = 'Cut already, and measured otherwise now';
 

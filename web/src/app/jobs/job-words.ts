@@ -1,26 +1,33 @@
-import type { JobSummary } from '@yellow-pane/contracts';
+import { type NextThing, type Progress, whatNext } from '@yellow-pane/core/reading';
 import type { Stop } from '../shell/selection';
 
-/** The one next thing to do in a job, and the stop where it is done. */
-export function whatNext(job: Pick<JobSummary, 'surfaces' | 'measured' | 'withFilm' | 'laid' | 'fitted'>): {
-  readonly stop: Stop;
-  readonly says: string;
-} {
-  const count = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
-  if (job.surfaces === 0) return { stop: 'survey', says: 'Measure the first surface' };
-  if (job.measured < job.surfaces)
-    return {
-      stop: 'survey',
-      says: `${count(job.surfaces - job.measured, 'surface', 'surfaces')} to measure`,
-    };
-  if (job.withFilm < job.surfaces)
-    return {
-      stop: 'film',
-      says: `Film to choose for ${count(job.surfaces - job.withFilm, 'surface', 'surfaces')}`,
-    };
-  if (job.laid < job.withFilm)
-    return { stop: 'cut', says: `${count(job.withFilm - job.laid, 'blank', 'blanks')} to lay out` };
-  if (job.fitted < job.withFilm)
-    return { stop: 'fit', says: `${count(job.withFilm - job.fitted, 'surface', 'surfaces')} to fit` };
-  return { stop: 'fit', says: 'Everything is fitted' };
+const STOP_OF: Readonly<Record<NextThing['do'], Stop>> = {
+  begin: 'survey',
+  measure: 'survey',
+  'choose film': 'film',
+  'lay out': 'cut',
+  fit: 'fit',
+  nothing: 'fit',
+};
+
+/** The one next thing to do in a job in words, and the stop where it is done. */
+export function nextWord(progress: Progress): { readonly stop: Stop; readonly says: string } {
+  const next = whatNext(progress);
+  return { stop: STOP_OF[next.do], says: saysOf(next) };
+}
+
+function saysOf(next: NextThing): string {
+  if (!('surfaces' in next))
+    return next.do === 'begin' ? 'Measure the first surface' : 'Everything is fitted';
+  const surfaces = `${next.surfaces} ${next.surfaces === 1 ? 'surface' : 'surfaces'}`;
+  switch (next.do) {
+    case 'measure':
+      return `${surfaces} to measure`;
+    case 'choose film':
+      return `Film to choose for ${surfaces}`;
+    case 'lay out':
+      return `Film to lay out for ${surfaces}`;
+    case 'fit':
+      return `${surfaces} to fit`;
+  }
 }

@@ -7,7 +7,7 @@ import { CommandKeys } from '../shell/command-keys';
 import { GeneralCommands } from '../shell/general-commands';
 import { ElevationStrip } from './elevation-strip';
 import { JobList } from './job-list';
-import { whatNext } from './job-words';
+import { nextWord } from './job-words';
 
 /** All jobs, each with a strip of its surfaces and what to do next. */
 @Component({
@@ -31,7 +31,7 @@ export class Jobs {
     this.list
       .jobs()
       .filter(({ archived }) => archived === this.hasArchived())
-      .map((job) => ({ job, next: whatNext(job) })),
+      .map((job) => ({ job, next: nextWord(job) })),
   );
   protected readonly archivedCount = computed(
     () => this.list.jobs().filter(({ archived }) => archived).length,

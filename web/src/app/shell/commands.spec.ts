@@ -1,5 +1,4 @@
 import { describe, expect, it } from '@jest/globals';
-import { whatNext } from '../jobs/job-words';
 import { keysOf } from './commands';
 
 const press = (
@@ -20,19 +19,5 @@ describe('is a key press named as commands name it?', () => {
     [press('Enter', 'Enter', { altKey: true }), 'Alt+Enter'],
   ])('%s', (keys, expected) => {
     expect(keys).toBe(expected);
-  });
-});
-
-describe('what is next in a job?', () => {
-  const job = { surfaces: 3, measured: 3, withFilm: 3, laid: 3, fitted: 3 };
-  it.each([
-    [{ surfaces: 0 }, 'survey', 'Measure the first surface'],
-    [{ measured: 2 }, 'survey', '1 surface to measure'],
-    [{ withFilm: 1 }, 'film', 'Film to choose for 2 surfaces'],
-    [{ laid: 0 }, 'cut', '3 blanks to lay out'],
-    [{ fitted: 1 }, 'fit', '2 surfaces to fit'],
-    [{}, 'fit', 'Everything is fitted'],
-  ])('%j: %s, %s', (more, stop, says) => {
-    expect(whatNext({ ...job, ...more })).toEqual({ stop, says });
   });
 });

@@ -10,7 +10,7 @@ import {
 } from '@angular/core';
 import { ReadinessBook } from '../day/readiness-book';
 import { JobReading } from '../job/job-reading';
-import type { ReadyAnswer } from '../workers/ready-answers';
+import type { ReadyAnswer } from '@yellow-pane/core/reading';
 import { Selection } from './selection';
 
 const FIRST_HOUR = 5;

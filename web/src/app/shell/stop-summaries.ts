@@ -1,71 +1,49 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { formatLength, mmFromNm } from '@yellow-pane/core/quantity';
-import type { RowOf } from '@yellow-pane/core/job';
+import { type Progress, allChangedAfterCut, isLaid } from '@yellow-pane/core/reading';
 import { Device } from '../device/device';
-import { CutReading } from '../job/cut-reading';
 import { JobReading } from '../job/job-reading';
+import { ProgressCount } from './progress-count';
 import type { Stop } from './selection';
 
-const WIDTHS = new Set(['tltr', 'trtl', 'mlmr', 'mrml', 'blbr', 'brbl']);
-const HEIGHTS = new Set(['tlbl', 'bltl', 'mtmb', 'mbmt', 'trbr', 'brtr']);
-
-/** What is still missing at each stop, in a few words. Counts only: cheap for thousands of surfaces. */
+/** What is still missing at each stop, in a few words. */
 @Injectable({ providedIn: 'root' })
 export class StopSummaries {
   readonly #reading = inject(JobReading);
-  readonly #cut = inject(CutReading);
+  readonly #count = inject(ProgressCount).progress;
   readonly #units = inject(Device).units;
 
   readonly of = computed<Readonly<Record<Stop, string>>>(() => {
-    const surfaces = this.#reading.surfaces();
-    const unmeasured = surfaces.filter((surface) => !this.#hasSize(surface)).length;
-    const unfilmed = surfaces.filter(({ id }) => this.#reading.applicationsOf(id).length === 0).length;
-    const plans = this.#reading.plans();
-    const rolls = this.#reading.cutRolls().length;
-    const length_nm = plans.reduce((sum, { lengthUsed_nm }) => sum + lengthUsed_nm, 0);
-    const applications = this.#reading.applications();
-    const laid = applications.filter(({ id }) => this.#reading.laidIds().has(id)).length;
-    const finished = applications.filter(({ id }) => this.#reading.isHandedOver(id)).length;
-    const changed = this.#cut.allChangedAfterCut().length;
-    const planned = this.#reading.plannedSteps().length;
+    const view = this.#reading.view();
+    const surfaces = view.surfaces.length;
+    const unfilmed = view.surfaces.filter(({ id }) => view.applicationsOf(id).length === 0).length;
+    const applications = view.applications.length;
+    const laid = view.applications.filter(({ id }) => isLaid(view, id)).length;
+    const finished = view.applications.filter(({ id }) => view.isHandedOver(id)).length;
+    const changed = allChangedAfterCut(view).length;
+    const planned = view.rows.plannedStep.length;
     return {
-      survey:
-        surfaces.length === 0
-          ? 'no surface yet'
-          : unmeasured === 0
-            ? `all ${surfaces.length} measured`
-            : `${unmeasured} to measure`,
-      film: surfaces.length === 0 ? '–' : unfilmed === 0 ? 'all chosen' : `${unfilmed} to choose`,
+      survey: surfaces === 0 ? 'no surface yet' : measuredWord(surfaces, this.#count()),
+      film: surfaces === 0 ? '–' : unfilmed === 0 ? 'all chosen' : `${unfilmed} to choose`,
       cut:
-        applications.length === 0
+        applications === 0
           ? '–'
           : changed > 0
             ? `${changed} cut, measured otherwise`
-            : laid < applications.length
-              ? `${applications.length - laid} to lay out`
-              : `${this.#length(length_nm)} · ${rolls} ${rolls === 1 ? 'roll' : 'rolls'}`,
-      day: applications.length === 0 ? '–' : planned === 0 ? 'to plan' : `${planned} steps planned`,
-      fit: applications.length === 0 ? '–' : `${finished} of ${applications.length} done`,
+            : laid < applications
+              ? `${applications - laid} to lay out`
+              : this.#laidOut(),
+      day: applications === 0 ? '–' : planned === 0 ? 'to plan' : `${planned} steps planned`,
+      fit: applications === 0 ? '–' : `${finished} of ${applications} done`,
       check: 'comes later',
       close: 'comes later',
     };
   });
 
-  /**
-   * Width and height there, for four-sided ones by looking only; what other shapes need, their check knows.
-   */
-  #hasSize({ id, shape }: RowOf<'surface'>): boolean {
-    const measures = this.#reading.measuresOf(id);
-    if (measures.length === 0) return false;
-    if (shape !== 'four sides' && shape !== 'panel' && shape !== 'wall')
-      return 'figure' in this.#reading.checkOf(id);
-    let hasWidth = false;
-    let hasHeight = false;
-    for (const { fromPoint, toPoint } of measures) {
-      hasWidth ||= WIDTHS.has(`${fromPoint}${toPoint}`);
-      hasHeight ||= HEIGHTS.has(`${fromPoint}${toPoint}`);
-    }
-    return hasWidth && hasHeight;
+  #laidOut(): string {
+    const { plans, cutRolls } = this.#reading.view();
+    const length_nm = plans.reduce((sum, { lengthUsed_nm }) => sum + lengthUsed_nm, 0);
+    return `${this.#length(length_nm)} · ${cutRolls.length} ${cutRolls.length === 1 ? 'roll' : 'rolls'}`;
   }
 
   #length(value_nm: number): string {
@@ -73,4 +51,11 @@ export class StopSummaries {
       ? `${(mmFromNm(value_nm) / 1000).toFixed(2)} m`
       : `${formatLength(value_nm, 'imperial')} in`;
   }
+}
+
+function measuredWord(surfaces: number, progress: Progress | undefined): string {
+  if (progress === undefined) return `${surfaces} surfaces`;
+  return progress.measured === surfaces
+    ? `all ${surfaces} measured`
+    : `${surfaces - progress.measured} to measure`;
 }

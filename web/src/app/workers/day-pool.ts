@@ -9,7 +9,7 @@ import {
 } from '@yellow-pane/core/scheduling';
 import { proxy } from 'comlink';
 import type { DayWorkerApi, SearchTime } from './day.worker';
-import type { ReadyAnswer } from './ready-answers';
+import type { ReadyAnswer } from '@yellow-pane/core/reading';
 import { searchesAtOnce, sideBySide } from './side-by-side';
 import { type TaskOptions, WorkerPool } from './worker-pool';
 

@@ -12,7 +12,7 @@ import type { SeenFrom } from '@yellow-pane/core/job';
 import { type DayPlan, type NoPlan, type PlanProblem, planDaySteps } from '@yellow-pane/core/scheduling';
 import type { Air } from '@yellow-pane/core/waiting';
 import { expose } from 'comlink';
-import { type ReadyAnswer, type ReadyAsk, readyAnswers } from './ready-answers';
+import { type ReadyAnswer, type ReadyAsk, readyAnswers } from '@yellow-pane/core/reading';
 
 /** Another seed is another search. */
 export interface SearchTime {

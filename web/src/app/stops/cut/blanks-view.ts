@@ -4,7 +4,7 @@ import type { CutMethod, Over } from '@yellow-pane/core/job';
 import { type Outline, outlineBounds, outlineOfCheck } from '@yellow-pane/core/measure';
 import { formatLength, formatLengthWithUnit, nmFromMm, parseReading } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
-import { CutReading } from '../../job/cut-reading';
+import { blankOf, seamOf } from '@yellow-pane/core/reading';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
@@ -236,7 +236,6 @@ export class BlanksView {
   protected readonly cutting = inject(Cutting);
   protected readonly selection = inject(Selection);
   readonly #desk = inject(JobDesk);
-  readonly #cut = inject(CutReading);
   readonly #reading = inject(JobReading);
   readonly #units = inject(Device).units;
   protected readonly fault = signal<string | undefined>(undefined);
@@ -269,7 +268,7 @@ export class BlanksView {
     if (surface === undefined) return 'Pick a surface on the left to see its blank.';
     if (application === undefined)
       return `${surface.tag} does not get ${this.cutting.film()?.name ?? 'this film'}.`;
-    const today = this.#cut.blankOf(application);
+    const today = blankOf(this.#reading.view(), application);
     return today.kind === 'none' ? `No blank for ${surface.tag}: ${today.reason}.` : '';
   });
 
@@ -277,7 +276,7 @@ export class BlanksView {
     const application = this.#application();
     const surface = this.selection.surface();
     if (application === undefined || surface === undefined) return undefined;
-    const today = this.#cut.blankOf(application);
+    const today = blankOf(this.#reading.view(), application);
     const check = this.#reading.checkOf(surface.id);
     const outline = outlineOfCheck(check);
     if (today.kind === 'none' || outline === undefined) return undefined;
@@ -296,7 +295,7 @@ export class BlanksView {
     const path = (points: Outline, dx: number, dy: number): string =>
       `${points.map(({ x, y }, index) => `${index === 0 ? 'M' : 'L'}${(left + (x + dx) * scale).toFixed(1)} ${(top + (y + dy) * scale).toFixed(1)}`).join('')}Z`;
     const openings = 'figure' in check ? (check.figure.openings ?? []) : [];
-    const seam = this.#cut.seamOf(application);
+    const seam = seamOf(this.#reading.view(), application);
     const allowance = allowanceFor(application.method);
     return {
       application,

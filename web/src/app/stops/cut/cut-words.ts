@@ -1,6 +1,6 @@
 import { type CutOrderPlan, type StockFilm, type TooWide, tooWideWord } from '@yellow-pane/core/cutting';
 import type { CutRoll } from '@yellow-pane/core/job';
-import { type DisplayUnits, formatFilmLength, nmFromMm } from '@yellow-pane/core/quantity';
+import { type DisplayUnits, formatFilmLength } from '@yellow-pane/core/quantity';
 
 /** What a roll of a plan is called. Of several to be ordered the others are numbered. */
 export function rollWord({ what, label }: Pick<CutRoll, 'what' | 'label'>): string {
@@ -10,12 +10,7 @@ export function rollWord({ what, label }: Pick<CutRoll, 'what' | 'label'>): stri
 }
 
 export const money = (value: number): string => value.toFixed(2);
-export const toCent = (value: number): number => Math.round(value * 100) / 100;
 export const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;
-
-/** Length of all films a plan uses. */
-export const lengthOfPlan = ({ uses }: CutOrderPlan): number =>
-  nmFromMm(uses.reduce((sum, { used_mm }) => sum + used_mm, 0));
 
 /** What stands on a piece: its tag, and which drop of how many. */
 export const pieceWord = ({

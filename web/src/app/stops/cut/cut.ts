@@ -7,6 +7,7 @@ import {
   mmFromNm,
   nmFromMm,
 } from '@yellow-pane/core/quantity';
+import { lengthOfLayout } from '@yellow-pane/core/reading';
 import { StockHere } from '../../job/stock-here';
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
@@ -16,7 +17,7 @@ import { Figure } from '../../ui/figure';
 import { StopFrame } from '../../ui/stop-frame';
 import { VerdictBox } from '../../ui/verdict-box';
 import { BlanksView } from './blanks-view';
-import { gapWord, lengthOfPlan, money, percent } from './cut-words';
+import { gapWord, money, percent } from './cut-words';
 import { type CutView, Cutting } from './cutting';
 import { LayoutView } from './layout-view';
 import { PiecePanel } from './piece-panel';
@@ -83,7 +84,7 @@ export class Cut {
     if (found !== undefined)
       return {
         verdict: 'unknown' as const,
-        heading: `Uses ${this.metres(lengthOfPlan(found))} so far`,
+        heading: `Uses ${this.metres(lengthOfLayout(found))} so far`,
         says: `Film for ${money(found.film.value)}; it can cost no less than ${money(found.filmBound.value)}. Looking for a better one; stop when it is good enough.`,
       };
     if (cutting.cutStale().length > 0)
@@ -326,19 +327,19 @@ export class Cut {
                         key: 'a',
                         word: 'a cross-cut (rate)',
                         unit: 'money',
-                        value: this.cutting.rate('cut-cross'),
+                        value: this.cutting.rates().perCrossCut,
                       },
                       {
                         key: 'b',
                         word: 'a slit (rate)',
                         unit: 'money',
-                        value: this.cutting.rate('cut-slit'),
+                        value: this.cutting.rates().perSlit,
                       },
                       {
                         key: 'c',
                         word: 'a piece (rate)',
                         unit: 'money',
-                        value: this.cutting.rate('cut-piece'),
+                        value: this.cutting.rates().perPiece,
                       },
                     ],
                     plan.cost,

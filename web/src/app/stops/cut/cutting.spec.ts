@@ -230,8 +230,8 @@ describe('does what a person did to the plan stay?', () => {
       ]);
     for (const { label, width_nm, length_nm } of reading.offcuts()) {
       expect(label).toMatch(/-[a-z]/);
-      expect(width_nm).toBeGreaterThanOrEqual(cutting.rate('cut-keep-width') * 1e6 - 1);
-      expect(length_nm).toBeGreaterThanOrEqual(cutting.rate('cut-keep-length') * 1e6 - 1);
+      expect(width_nm).toBeGreaterThanOrEqual(cutting.rates().keepWidth_mm * 1e6 - 1);
+      expect(length_nm).toBeGreaterThanOrEqual(cutting.rates().keepLength_mm * 1e6 - 1);
     }
     desk.undo();
     expect([reading.takes(), reading.offcuts(), rollOf('SW1').bookedAt]).toEqual([[], [], null]);

@@ -18,7 +18,7 @@ export class FilmTrials {
 
   /** Each width by itself, all together, and the stock alone: what each would cost. */
   async compareWidths(signal: AbortSignal): Promise<readonly WidthTried[]> {
-    const { order } = this.#cutting.order();
+    const order = this.#cutting.order();
     const bought = order.stocks.filter(({ what }) => what === 'to order');
     const kept = order.stocks.filter(({ what }) => what !== 'to order');
     const cases = [
@@ -56,10 +56,11 @@ export class FilmTrials {
       mayTurn90,
       group: '',
     }));
-    const [before, after] = await this.#pool.planEach(
-      [this.#cutting.order().order, this.#cutting.order(extra).order],
-      { milliseconds: TRY_MS, signal, onProgress: () => undefined },
-    );
+    const [before, after] = await this.#pool.planEach([this.#cutting.order(), this.#cutting.order(extra)], {
+      milliseconds: TRY_MS,
+      signal,
+      onProgress: () => undefined,
+    });
     return before === undefined || after === undefined ? undefined : { before, after };
   }
 }

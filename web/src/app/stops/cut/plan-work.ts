@@ -1,13 +1,13 @@
 import { Injectable, inject } from '@angular/core';
-import { freePlace, placingFault, restsWorthKeeping } from '@yellow-pane/core/cutting';
+import { freePlace, placingFault } from '@yellow-pane/core/cutting';
 import type { RowOf } from '@yellow-pane/core/job';
-import { mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
+import { nmFromMm, toCent } from '@yellow-pane/core/quantity';
+import { handPlacedOf, handRollOf, offcutsLeft, turnedByHand } from '@yellow-pane/core/reading';
 import { Stock } from '../../catalogue/stock';
-import { StockHere } from '../../job/stock-here';
 import { JobDesk } from '../../job/job-desk';
+import { JobReading } from '../../job/job-reading';
 import { Cutting } from './cutting';
-import { pieceWord, rollWord, toCent } from './cut-words';
-import { handPlacedOf, handRollOf, turnedByHand } from './hand-placed';
+import { pieceWord, rollWord } from './cut-words';
 
 type Piece = RowOf<'cutPiece'>;
 type Roll = RowOf<'cutRoll'>;
@@ -21,7 +21,7 @@ export class PlanWork {
   readonly #desk = inject(JobDesk);
   readonly #cutting = inject(Cutting);
   readonly #stock = inject(Stock);
-  readonly #here = inject(StockHere);
+  readonly #reading = inject(JobReading);
 
   move(piece: Piece, x_nm: number, y_nm: number): void {
     this.#desk.do(`${pieceWord(piece)} moved and pinned`, [
@@ -138,39 +138,12 @@ export class PlanWork {
       .pieces()
       .filter(({ rollId, spoiledAt }) => rollId === roll.id && spoiledAt === null);
     const at = new Date().toISOString();
-    const item = this.#here.items().find(({ id }) => id === roll.stockId);
-    const rests = restsWorthKeeping(
-      pieces.map((piece) => ({
-        id: piece.id,
-        x_mm: mmFromNm(piece.x_nm),
-        y_mm: mmFromNm(piece.y_nm),
-        across_mm: mmFromNm(piece.across_nm),
-        along_mm: mmFromNm(piece.along_nm),
-        turned: piece.turned,
-        level: piece.level,
-      })),
-      mmFromNm(roll.width_nm),
-      this.#cutting.rate('cut-keep-width'),
-      this.#cutting.rate('cut-keep-length'),
-    );
-    const square = this.#cutting.pricePerSquare();
-    const share = this.#cutting.rate('cut-keep-share');
-    const film = this.#cutting.film();
-    const offcuts = rests.map((rest, index) =>
-      this.#desk.put('offcut', {
-        cutRollId: roll.id,
-        parentId: roll.stockId,
-        filmId: film?.id ?? '',
-        label: `${roll.label || 'roll'}-${String.fromCodePoint(97 + (index % 26))}${index >= 26 ? String(Math.floor(index / 26)) : ''}`,
-        lot: roll.lot,
-        width_nm: nmFromMm(rest.width_mm),
-        length_nm: nmFromMm(rest.length_mm),
-        perMetre: Math.round(square * share * (rest.width_mm / 1000) * 100) / 100,
-        leftEdge: rest.x_mm < 0.1 && (item?.leftEdge ?? true),
-        rightEdge: rest.hasRightEdge && (item?.rightEdge ?? true),
-        where: '',
-      }),
-    );
+    const offcuts = offcutsLeft(
+      this.#reading.view(),
+      roll,
+      this.#cutting.filmId() ?? '',
+      this.#cutting.items(),
+    ).map((offcut) => this.#desk.put('offcut', offcut));
     this.#desk.do(`${roll.label || 'roll'} cut and booked`, [
       ...(roll.stockId === null || roll.used_nm === 0
         ? []

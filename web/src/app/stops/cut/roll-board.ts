@@ -23,9 +23,9 @@ import {
 } from '@yellow-pane/core/cutting';
 import type { RowOf } from '@yellow-pane/core/job';
 import { formatLength, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
+import { handPlacedOf, handRollOf } from '@yellow-pane/core/reading';
 import { Device } from '../../device/device';
 import { pieceWord } from './cut-words';
-import { handPlacedOf, handRollOf } from './hand-placed';
 
 export type BoardPiece = Pick<
   RowOf<'cutPiece'>,

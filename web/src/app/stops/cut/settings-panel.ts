@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { ANY_STAGES } from '@yellow-pane/core/cutting';
+import { STAGES } from '@yellow-pane/core/reading';
 import {
   type LengthUnit,
   formatFilmLength,
@@ -10,7 +11,7 @@ import {
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
 import { money } from './cut-words';
-import { Cutting, STAGES } from './cutting';
+import { Cutting } from './cutting';
 
 const STAGE_WORDS = {
   2: '2: cross-cut, slit',
@@ -136,7 +137,7 @@ type LengthSetting = 'gap' | 'waste' | 'sheet';
         @if (fault(); as says) {
           <p class="col-span-full text-stop font-semibold" role="alert">{{ says }}</p>
         }
-        @if (cutting.isPriceGuessed()) {
+        @if (cutting.price().isGuessed) {
           <p class="col-span-full text-sm text-faint">
             No price is kept for this film: {{ price() }} a square metre is our guess, to be changed under
             Settings.
@@ -159,7 +160,7 @@ export class SettingsPanel {
     { value: 'money', word: 'least money' },
     { value: 'length', word: 'least length' },
   ] as const;
-  protected readonly price = computed(() => money(this.cutting.pricePerSquare()));
+  protected readonly price = computed(() => money(this.cutting.price().value));
   protected readonly lengths = computed(() => {
     const show = (value_nm: number | null): string =>
       value_nm === null ? '' : formatLength(value_nm, this.#units());

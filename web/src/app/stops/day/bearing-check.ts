@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MOST_TURN_DEG, type SeenEnd } from '@yellow-pane/core/climate';
 import { JobDesk } from '../../job/job-desk';
-import { SurfaceRowsReader } from '../../job/surface-rows';
+import { JobReading } from '../../job/job-reading';
+import { placesOutwards, surfaceRowsOf } from '@yellow-pane/core/reading';
 import { Selection } from '../../shell/selection';
 import { DayPool } from '../../workers/day-pool';
 import { Planning } from './planning';
@@ -47,8 +48,8 @@ import { Planning } from './planning';
 })
 export class BearingCheck {
   readonly #planning = inject(Planning);
+  readonly #reading = inject(JobReading);
   readonly #selection = inject(Selection);
-  readonly #rows = inject(SurfaceRowsReader);
   readonly #desk = inject(JobDesk);
   readonly #pool = inject(DayPool);
   protected readonly clock = signal('');
@@ -59,7 +60,7 @@ export class BearingCheck {
     const surface = this.#selection.surface();
     return surface === undefined
       ? undefined
-      : this.#rows.chainOf(surface).find(({ bearing_deg }) => bearing_deg !== null);
+      : placesOutwards(this.#reading.view(), surface.placeId).find(({ bearing_deg }) => bearing_deg !== null);
   });
 
   protected async seen(end: SeenEnd): Promise<void> {
@@ -70,7 +71,12 @@ export class BearingCheck {
       this.#say(`Today at: expected a time such as 11:40, got ${this.clock()}.`, true);
       return;
     }
-    const found = await this.#pool.bearing(this.#rows.of(surface), surface.seenFrom, end, instant_ms);
+    const found = await this.#pool.bearing(
+      surfaceRowsOf(this.#reading.view(), surface),
+      surface.seenFrom,
+      end,
+      instant_ms,
+    );
     const [was, word] = [place.bearing_deg, this.#planning.clock().hourOf(instant_ms)];
     if (found === null) {
       this.#say(

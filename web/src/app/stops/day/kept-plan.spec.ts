@@ -1,9 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
 import type { RowOf } from '@yellow-pane/core/job';
+import { stretchKey } from '@yellow-pane/core/reading';
 import type { PlanProblem, PlannedStep } from '@yellow-pane/core/scheduling';
 import fc from 'fast-check';
 import { betterThan } from './better-plan';
-import { type PlanChanges, keyOfRow, planChanges } from './kept-plan';
+import { type PlanChanges, planChanges } from './kept-plan';
 import { movedSteps } from './moved-steps';
 
 const FROM = Date.parse('2026-11-26T00:00:00Z');
@@ -56,7 +57,7 @@ describe('what is written when a plan is kept?', () => {
       people: ['wren'],
       pinned: true,
     });
-    expect(put.map(keyOfRow)).toEqual(plan.map(({ id }) => id));
+    expect(put.map(stretchKey)).toEqual(plan.map(({ id }) => id));
   });
   it('the same plan kept twice writes nothing', () => {
     const rows = written([], planChanges(plan, [], ways()));
@@ -89,7 +90,7 @@ describe('what is written when a plan is kept?', () => {
         const rows = written([], planChanges(before, [], ways()));
         const now = written(rows, planChanges(after, rows, ways()));
         const said = now.map((row) => ({
-          id: keyOfRow(row),
+          id: stretchKey(row),
           start: (Date.parse(row.startsAt) - FROM) / 60_000,
           end: (Date.parse(row.endsAt) - FROM) / 60_000,
           people: row.people,

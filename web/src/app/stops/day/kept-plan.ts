@@ -1,4 +1,5 @@
 import type { RowOf } from '@yellow-pane/core/job';
+import { stretchKey } from '@yellow-pane/core/reading';
 import type { PlannedStep } from '@yellow-pane/core/scheduling';
 
 type PlannedRow = RowOf<'plannedStep'>;
@@ -25,18 +26,8 @@ export interface PlanChanges {
   readonly gone: readonly string[];
 }
 
-/** The stable key of a planned stretch: that of its first step. */
-export function keyOfRow({
-  applicationId,
-  template,
-  step,
-  templateVersion,
-}: Pick<PlannedRow, 'applicationId' | 'template' | 'step' | 'templateVersion'>): string {
-  return `${applicationId}/${template}/${step}/${templateVersion}`;
-}
-
 /**
- * @param plan ids are keys as of `keyOfRow`
+ * @param plan ids are keys as of `stretchKey`
  * @param instantOf the instant of a minute of the plan
  * @param partsOf the work steps in a stretch, by key
  * @returns only what differs: keeping a plan twice writes nothing
@@ -54,7 +45,7 @@ export function planChanges(
     readonly isPinned: (key: string) => boolean;
   },
 ): PlanChanges {
-  const known = new Map(rows.map((row) => [keyOfRow(row), row]));
+  const known = new Map(rows.map((row) => [stretchKey(row), row]));
   const put: PlannedFields[] = [];
   const set: PlanChanges['set'][number][] = [];
   for (const { id, start, end, people } of plan) {

@@ -8,7 +8,7 @@ import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { openJob } from '../../testing/open-job';
 import { DayPool } from '../../workers/day-pool';
-import { type ReadyAnswer, readyAnswers } from '../../workers/ready-answers';
+import { type ReadyAnswer, readyAnswers } from '@yellow-pane/core/reading';
 import { DayGround } from './day-ground';
 import { Planning } from './planning';
 

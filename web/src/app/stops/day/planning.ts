@@ -1,6 +1,6 @@
 import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
-import { type DayProblem, type MixLine, dayProblem, kitList, mixSheet } from '@yellow-pane/core/day';
-import type { DaySettings, RowOf } from '@yellow-pane/core/job';
+import { type DayProblem, type MixLine, kitList, mixSheet } from '@yellow-pane/core/day';
+import { type DaySettings, type RowOf, waitEndedStep } from '@yellow-pane/core/job';
 import {
   type DayPlan,
   type NoPlan,
@@ -15,6 +15,7 @@ import {
   workingHours,
   workingMinutes,
 } from '@yellow-pane/core/scheduling';
+import { type ReadyAnswer, dayProblemOf, keptPlan, peopleOf, stretchKey } from '@yellow-pane/core/reading';
 import { Catalogue } from '../../catalogue/catalogue';
 import { Rates } from '../../catalogue/rates';
 import { ReadinessBook } from '../../day/readiness-book';
@@ -22,11 +23,11 @@ import { Device } from '../../device/device';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { DayPool } from '../../workers/day-pool';
-import type { ReadyAnswer } from '../../workers/ready-answers';
+
 import { betterThan } from './better-plan';
-import type { DayClock } from './day-clock';
+import type { DayClock } from '@yellow-pane/contracts/day-clock';
 import { DayGround } from './day-ground';
-import { keyOfRow, planChanges } from './kept-plan';
+import { planChanges } from './kept-plan';
 import { type MovedStep, movedSteps } from './moved-steps';
 
 export type DayView = 'order' | 'sun' | 'waits' | 'mix' | 'kit' | 'crew';
@@ -66,14 +67,7 @@ export class Planning {
   readonly settings = this.#ground.settings;
   readonly clock = this.#ground.clock;
   readonly crew = this.#reading.crew;
-  readonly people = computed(() =>
-    this.crew().map((row) => ({
-      id: row.id,
-      name: row.name,
-      skills: row.skills,
-      hours: this.clock().hoursOf(row),
-    })),
-  );
+  readonly people = computed(() => peopleOf(this.#reading.view(), this.clock()));
   readonly indoor = this.#book.indoor;
   readonly weather = this.#book.weather;
   readonly filmed = this.#ground.filmed;
@@ -87,7 +81,7 @@ export class Planning {
         this.#reading
           .plannedSteps()
           .flatMap((row) =>
-            row.pinned ? [[keyOfRow(row), this.clock().minuteOf(Date.parse(row.startsAt))] as const] : [],
+            row.pinned ? [[stretchKey(row), this.clock().minuteOf(Date.parse(row.startsAt))] as const] : [],
           ),
       ),
   );
@@ -97,54 +91,20 @@ export class Planning {
 
   readonly whole = computed<DayProblem | undefined>(() => {
     const ready = this.ready();
-    if (ready === undefined) return undefined;
-    const clock = this.clock();
-    const surfaces = this.surfaces();
-    const rates = this.#rates.rates();
-    return dayProblem({
-      surfaces,
-      people: this.people(),
-      tools: this.settings().tools.map(({ tool, count }) => ({ id: tool, word: tool, count })),
-      air: this.indoor(),
-      primer: this.settings().primer,
-      shrink: this.settings().shrink,
-      ...(rates.length === 0 ? {} : { rates }),
-      fitness: surfaces.map(({ applicationId }) => {
-        const own = ready.get(applicationId);
-        const minute = (instant_ms: number): number => Math.max(0, clock.minuteOf(instant_ms));
-        return {
-          id: applicationId,
-          spans: (own?.fit ?? [])
-            .map(({ from_ms, to_ms }) => ({ from: minute(from_ms), to: minute(to_ms) }))
-            .filter(({ from, to }) => to > from),
-          closed: (own?.closed ?? []).map(({ from_ms, to_ms, says }) => ({
-            from: minute(from_ms),
-            to: minute(to_ms),
-            why: says,
-          })),
-        };
-      }),
-      pins: this.pins(),
-      now: this.nowMinute(),
-      horizon: clock.horizon,
-    });
+    return ready === undefined
+      ? undefined
+      : dayProblemOf(this.#reading.view(), {
+          clock: this.clock(),
+          ready,
+          air: this.indoor(),
+          pins: this.pins(),
+          now: this.nowMinute(),
+        });
   });
 
   readonly kept = computed<readonly PlannedStep[]>(() => {
     const works = this.whole()?.works;
-    const clock = this.clock();
-    return this.#reading.plannedSteps().flatMap((row) =>
-      works?.has(keyOfRow(row)) === true
-        ? [
-            {
-              id: keyOfRow(row),
-              start: clock.minuteOf(Date.parse(row.startsAt)),
-              end: clock.minuteOf(Date.parse(row.endsAt)),
-              people: row.people,
-            },
-          ]
-        : [],
-    );
+    return works === undefined ? [] : keptPlan(this.#reading.view(), works, this.clock());
   });
   readonly isProposal = computed(() => this.#proposal() !== undefined);
   readonly shown = computed<readonly PlannedStep[]>(() => this.#proposal()?.steps ?? this.kept());
@@ -449,14 +409,14 @@ export class Planning {
 
   /** A wait that a person has ended: dry to the touch. */
   confirmWait(applicationId: string, step: string): void {
-    const kept = this.#reading.workOf(applicationId).find((row) => row.step === `wait:${step}`);
+    const kept = this.#reading.workOf(applicationId).find((row) => row.step === waitEndedStep(step));
     const at = new Date().toISOString();
     this.#desk.do('dry to the touch', [
       kept === undefined
         ? this.#desk.put('workRecord', {
             applicationId,
             template: 'wait',
-            step: `wait:${step}`,
+            step: waitEndedStep(step),
             templateVersion: 1,
             startedAt: null,
             doneAt: at,

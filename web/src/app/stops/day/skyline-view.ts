@@ -11,7 +11,7 @@ import { skylineOf, sunTrack } from '@yellow-pane/core/climate';
 import type { HorizonPoint, RowOf } from '@yellow-pane/core/job';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
-import { SurfaceRowsReader } from '../../job/surface-rows';
+import { placesOutwards } from '@yellow-pane/core/reading';
 import { Selection } from '../../shell/selection';
 import { Planning } from './planning';
 
@@ -164,7 +164,6 @@ interface Corner extends HorizonPoint {
 export class SkylineView {
   readonly #planning = inject(Planning);
   readonly #selection = inject(Selection);
-  readonly #rows = inject(SurfaceRowsReader);
   readonly #reading = inject(JobReading);
   readonly #desk = inject(JobDesk);
   private readonly field = viewChild<ElementRef<SVGSVGElement>>('field');
@@ -177,7 +176,9 @@ export class SkylineView {
 
   readonly #chain = computed(() => {
     const surface = this.#selection.surface();
-    return surface === undefined || this.#reading.places().length === 0 ? [] : this.#rows.chainOf(surface);
+    return surface === undefined || this.#reading.places().length === 0
+      ? []
+      : placesOutwards(this.#reading.view(), surface.placeId);
   });
   /** The place whose skyline counts: the nearest that has one, else the one the surface hangs in. */
   protected readonly place = computed<RowOf<'place'> | undefined>(

@@ -10,7 +10,7 @@ import {
 import { ReadinessBook } from '../../day/readiness-book';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
-import type { ReadyAnswer } from '../../workers/ready-answers';
+import type { ReadyAnswer } from '@yellow-pane/core/reading';
 import { BearingCheck } from './bearing-check';
 import { Planning } from './planning';
 import { SkylineView } from './skyline-view';

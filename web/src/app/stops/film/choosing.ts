@@ -16,7 +16,7 @@ import { ScheduleMarks } from '../../shell/schedule-marks';
 import { Selection } from '../../shell/selection';
 import { FilmPool } from '../../workers/film-pool';
 import type { SweepAnswer } from '../../workers/film.worker';
-import { SurfaceRowsReader } from '../../job/surface-rows';
+import { surfaceRowsOf } from '@yellow-pane/core/reading';
 
 export type FilmView = 'choose' | 'compare' | 'stress' | 'preview' | 'facade' | 'sheet';
 export const MOST_COMPARED = 4;
@@ -33,7 +33,6 @@ interface Question {
 @Injectable()
 export class Choosing {
   readonly #reading = inject(JobReading);
-  readonly #rows = inject(SurfaceRowsReader);
   readonly #pool = inject(FilmPool);
   readonly #catalogue = inject(Catalogue);
   readonly #marks = inject(ScheduleMarks);
@@ -70,7 +69,10 @@ export class Choosing {
   });
   readonly films = computed(() => this.#catalogue.films());
   readonly #question = computed<Question>(() => ({
-    surfaces: this.judged().map((surface) => ({ id: surface.id, rows: this.#rows.of(surface) })),
+    surfaces: this.judged().map((surface) => ({
+      id: surface.id,
+      rows: surfaceRowsOf(this.#reading.view(), surface),
+    })),
     films: this.films().map((film) => ({ id: film.id, film })),
   }));
 
@@ -141,7 +143,7 @@ export class Choosing {
       const [film, surface, answer] = [this.chosen(), this.focus(), this.answer()];
       this.whatIf.set([]);
       if (film === undefined || surface?.kind !== 'pane' || answer === undefined) return;
-      const rows = untracked(() => this.#rows.of(surface));
+      const rows = untracked(() => surfaceRowsOf(this.#reading.view(), surface));
       void this.#pool.whatIf(rows, { id: film.id, film }).then(
         (found) => {
           if (untracked(this.chosen) === film && untracked(this.focus) === surface) this.whatIf.set(found);

@@ -20,7 +20,7 @@ import { FilmTable } from './film-table';
 import { FilmVerdict } from './film-verdict';
 import { PreviewView } from './preview-view';
 import { StressView } from './stress-view';
-import { SurfaceRowsReader } from '../../job/surface-rows';
+import { surfaceRowsOf } from '@yellow-pane/core/reading';
 import { TradeChart } from './trade-chart';
 
 /**
@@ -50,7 +50,6 @@ import { TradeChart } from './trade-chart';
 export class FilmStop {
   readonly #desk = inject(JobDesk);
   readonly #reading = inject(JobReading);
-  readonly #rows = inject(SurfaceRowsReader);
   readonly #marks = inject(ScheduleMarks);
   readonly #selection = inject(Selection);
   protected readonly choosing = inject(Choosing);
@@ -72,7 +71,7 @@ export class FilmStop {
   });
   protected readonly width_mm = computed(() => {
     const focus = this.choosing.focus();
-    return focus === undefined ? null : this.#rows.of(focus).width_mm;
+    return focus === undefined ? null : surfaceRowsOf(this.#reading.view(), focus).width_mm;
   });
   protected readonly targetWord = computed(() => {
     const targets = this.choosing.targets();

@@ -7,20 +7,12 @@ import {
   linkedSignal,
   signal,
 } from '@angular/core';
-import {
-  DEFAULT_RATES,
-  SCHOOLS,
-  SLIP_MIXES,
-  type WorkStep,
-  slipShare,
-  workStepsFor,
-} from '@yellow-pane/core/fitting';
+import { SCHOOLS, SLIP_MIXES, type WorkStep, slipShare } from '@yellow-pane/core/fitting';
 import type { FittingSchools, RowOf } from '@yellow-pane/core/job';
 import { Catalogue } from '../../catalogue/catalogue';
-import { Rates } from '../../catalogue/rates';
 import { Device } from '../../device/device';
 import { CUT_ALARM, cutAlarm } from '../../job/cut-alarm';
-import { CutReading } from '../../job/cut-reading';
+import { changedAfterCut, doneSteps, workStepsOf } from '@yellow-pane/core/reading';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Commands } from '../../shell/commands';
@@ -32,7 +24,6 @@ import { KeptField, type Typed } from '../../ui/kept-field';
 import { StateMark, type StateShape } from '../../ui/state-mark';
 import { StopFrame } from '../../ui/stop-frame';
 
-const MM2_PER_M2 = 1e6;
 const SCHOOL_WORDS: Readonly<Record<keyof FittingSchools, string>> = {
   linerSchool: 'Liner off by',
   lockSchool: 'Lock with',
@@ -50,8 +41,6 @@ const SCHOOL_WORDS: Readonly<Record<keyof FittingSchools, string>> = {
 export class Fit {
   readonly #desk = inject(JobDesk);
   readonly #catalogue = inject(Catalogue);
-  readonly #rates = inject(Rates);
-  readonly #cut = inject(CutReading);
   readonly #units = inject(Device).units;
   protected readonly reading = inject(JobReading);
   protected readonly selection = inject(Selection);
@@ -59,7 +48,7 @@ export class Fit {
   readonly #instant = signal(Date.now());
   protected readonly application = computed(() => this.reading.applicationsOf(this.surface()?.id ?? '')[0]);
   protected readonly cutAlarm = computed(() => {
-    const changed = this.#cut.changedAfterCut(this.surface()?.id ?? '');
+    const changed = changedAfterCut(this.reading.view(), this.surface()?.id ?? '');
     return changed.length === 0 ? undefined : cutAlarm(changed, this.#units());
   });
   protected readonly alarmWord = CUT_ALARM;
@@ -72,30 +61,9 @@ export class Fit {
   protected readonly mixes = SLIP_MIXES.map((mix) => ({ ...mix, share: slipShare(mix) }));
   protected readonly steps = computed<readonly WorkStep[]>(() => {
     const application = this.application();
-    const surface = this.surface();
-    if (application === undefined || surface === undefined) return [];
-    const check = this.reading.checkOf(surface.id);
-    const family = this.film()?.family;
-    const [day] = this.reading.daySettings();
-    const wall = this.reading.wallFactsOf(surface.id);
-    return workStepsFor({
-      schools: application,
-      method: application.method,
-      ...(family === undefined ? {} : { family }),
-      ...(day === undefined ? {} : { primer: day.primer, shrink: day.shrink }),
-      isHardToReach: this.reading.siteFactsOf(surface.id)?.reach === 'not everywhere',
-      hasInsideCorner: wall?.leftCorner === 'inside corner' || wall?.rightCorner === 'inside corner',
-      condition: surface.condition,
-      isSecurityFilm: this.film()?.family === 'security',
-      rates: this.#rates.rates().length > 0 ? this.#rates.rates() : DEFAULT_RATES,
-      ...('sizes' in check
-        ? { area_m2: check.sizes.area_mm2.value / MM2_PER_M2, edge_m: check.sizes.perimeter_mm.value / 1000 }
-        : {}),
-    });
+    return application === undefined ? [] : workStepsOf(this.reading.view(), application);
   });
-  readonly #records = computed(
-    () => new Map(this.reading.workOf(this.application()?.id ?? '').map((record) => [record.step, record])),
-  );
+  readonly #records = computed(() => doneSteps(this.reading.view(), this.application()?.id ?? ''));
   protected readonly firstOpen = computed(() =>
     this.steps().findIndex(({ step }) => (this.#records().get(step)?.doneAt ?? null) === null),
   );

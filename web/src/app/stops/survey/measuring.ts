@@ -25,7 +25,8 @@ import {
 import { Device } from '../../device/device';
 import { Drafts } from '../../device/drafts';
 import { JobDesk } from '../../job/job-desk';
-import { JobReading, checked } from '../../job/job-reading';
+import { checked } from '@yellow-pane/core/reading';
+import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
 import type { SheetMeasure } from './surface-sheet';
 import { Looking } from './looking';

@@ -23,7 +23,7 @@ import { SHAPES_OF_KIND, type SurfaceKind, type SurfaceShape } from '@yellow-pan
 import { formatArea, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { CUT_ALARM, cutAlarm } from '../../job/cut-alarm';
-import { CutReading } from '../../job/cut-reading';
+import { changedAfterCut } from '@yellow-pane/core/reading';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Commands } from '../../shell/commands';
@@ -86,7 +86,6 @@ const KIND_WORDS: Readonly<Record<SurfaceKind, string>> = {
 export class Survey {
   readonly #desk = inject(JobDesk);
   readonly #work = inject(SurfaceWork);
-  readonly #cut = inject(CutReading);
   protected readonly reading = inject(JobReading);
   protected readonly selection = inject(Selection);
   protected readonly device = inject(Device);
@@ -162,7 +161,7 @@ export class Survey {
   /** Repeats whose own measure now differs from what was just changed here. */
   /** Said at the keystroke: the film of this surface is cut already. */
   protected readonly cutAlarm = computed(() => {
-    const changed = this.#cut.changedAfterCut(this.surface()?.id ?? '', this.measuring.check());
+    const changed = changedAfterCut(this.reading.view(), this.surface()?.id ?? '', this.measuring.check());
     return changed.length === 0 ? undefined : cutAlarm(changed, this.units());
   });
   protected readonly alarmWord = CUT_ALARM;

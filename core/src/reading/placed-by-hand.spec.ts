@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { outlineOnRoll, placingFault } from '@yellow-pane/core/cutting';
-import { handPlacedOf, handRollOf, turnedByHand } from './hand-placed';
+import { outlineOnRoll, placingFault } from '../cutting';
+import { handPlacedOf, handRollOf, turnedByHand } from './placed-by-hand';
 
 const MM = 1_000_000;
 const flat = [

@@ -1,15 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
 import { ROW_FIELDS } from '@yellow-pane/contracts';
-import {
-  type CutOrder,
-  type OrderPiece,
-  type StockFilm,
-  planOrderSteps,
-  runThrough,
-} from '@yellow-pane/core/cutting';
-import { mmFromNm } from '@yellow-pane/core/quantity';
-import type { BlankHere } from './cutting';
-import { rowsOfUses } from './plan-rows';
+import { type CutOrder, type OrderPiece, type StockFilm, planOrderSteps, runThrough } from '../cutting';
+import { mmFromNm } from '../quantity';
+import type { FilmBlank } from './film-blanks';
+import { jobRows } from './job-rows';
+import { JobView } from './job-view';
+import { planRows } from './plan-rows';
 
 const id = (last: number): string => `0199b9a6-0007-7000-8000-${String(last).padStart(12, '0')}`;
 const APPLICATION = [id(101), id(102), id(103)];
@@ -69,20 +65,19 @@ const blank = (
     readonly of?: number;
     readonly phase_mm?: number;
   } = {},
-): BlankHere =>
+): FilmBlank =>
   ({
     key: keyOf(surface, more.drop),
     application: { id: APPLICATION[surface], method: more.method ?? 'trim in place' },
     surface: { tag: `SW${surface + 1}` },
     blanks: { whole: { lies: 'top across the roll' }, inputsHash: `hash ${surface}` },
     blank: { drop: more.drop ?? 1, of: more.of ?? 1, phase_mm: more.phase_mm, sector: undefined },
-    word: `SW${surface + 1}`,
-  }) as unknown as BlankHere;
+  }) as unknown as FilmBlank;
 const STOCK = new Map([['roll', { id: id(7), label: 'R-7', lot: 'L1' }]]);
 
 function rows(
   own: CutOrder,
-  blanks: readonly BlankHere[],
+  blanks: readonly FilmBlank[],
   more: { readonly firstPiece?: number; readonly firstRoll?: number } = {},
 ) {
   let made = 0;
@@ -93,13 +88,13 @@ function rows(
   );
   return {
     plan,
-    rolls: rowsOfUses(plan, own, {
+    rolls: planRows(new JobView(jobRows()), plan, own, {
+      liner: 'up',
       planId: id(1),
       firstPiece: more.firstPiece ?? 0,
       firstRoll: more.firstRoll ?? 0,
       itemOf: (stockId) => STOCK.get(stockId),
       blankOf: (key) => blanks.find((one) => one.key === key),
-      outlineOf: () => null,
       newId: () => id(1000 + (made += 1)),
     }),
   };

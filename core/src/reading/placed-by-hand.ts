@@ -1,9 +1,11 @@
-import { type HandPlaced, type HandRoll, quarterTurned, quarterTurnedBack } from '@yellow-pane/core/cutting';
-import type { CutPlan, CutRoll, RowOf } from '@yellow-pane/core/job';
-import { mmFromNm } from '@yellow-pane/core/quantity';
+import { type HandPlaced, type HandRoll, quarterTurned, quarterTurnedBack } from '../cutting';
+import type { CutPlan, CutRoll, RowOf } from '../job';
+import { mmFromNm } from '../quantity';
 
-type Polygon = NonNullable<RowOf<'cutPiece'>['outline']>;
-type Placed = Pick<RowOf<'cutPiece'>, 'id' | 'x_nm' | 'y_nm' | 'across_nm' | 'along_nm' | 'outline'>;
+type Piece = RowOf<'cutPiece'>;
+type Polygon = NonNullable<Piece['outline']>;
+type Placed = Pick<Piece, 'id' | 'x_nm' | 'y_nm' | 'across_nm' | 'along_nm' | 'outline'>;
+type Turned = Pick<Piece, 'turned' | 'across_nm' | 'along_nm' | 'outline'>;
 
 /**
  * A piece of a plan as it is placed by hand. A knife cuts rectangles; only a plotter lays outlines into one
@@ -37,15 +39,7 @@ export function handRollOf(
 }
 
 /** A piece turned by a quarter about its corner, or back. */
-export function turnedByHand({
-  turned,
-  across_nm,
-  along_nm,
-  outline,
-}: Pick<RowOf<'cutPiece'>, 'turned' | 'across_nm' | 'along_nm' | 'outline'>): Pick<
-  RowOf<'cutPiece'>,
-  'turned' | 'across_nm' | 'along_nm' | 'outline'
-> {
+export function turnedByHand({ turned, across_nm, along_nm, outline }: Turned): Turned {
   const shape =
     outline === null
       ? null

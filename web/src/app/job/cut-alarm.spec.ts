@@ -1,8 +1,16 @@
+import type { SurfaceCheck } from '@yellow-pane/core/measure';
 import { describe, expect, it } from '@jest/globals';
 import { DEMO_CHANGES, DEMO_JOB_ID, EXAMPLE_FILMS } from '@yellow-pane/demo';
 import { openJob } from '../testing/open-job';
 import { cutAlarm } from './cut-alarm';
-import { CutReading } from './cut-reading';
+import {
+  type JobRows,
+  allChangedAfterCut,
+  blankOf,
+  changedAfterCut,
+  isStale,
+  seamOf,
+} from '@yellow-pane/core/reading';
 import { JobDesk } from './job-desk';
 import { JobReading } from './job-reading';
 
@@ -10,7 +18,17 @@ const DEMO = DEMO_CHANGES.filter(({ jobId }) => jobId === DEMO_JOB_ID).flatMap((
 
 function opened() {
   const job = openJob(DEMO, EXAMPLE_FILMS);
-  const [reading, cut, desk] = [job.get(JobReading), job.get(CutReading), job.get(JobDesk)];
+  const [reading, desk] = [job.get(JobReading), job.get(JobDesk)];
+  const cut = {
+    blankOf: (application: JobRows['application'][number]) => blankOf(reading.view(), application),
+    seamOf: (application: JobRows['application'][number]) => seamOf(reading.view(), application),
+    isStale: (id: string) => isStale(reading.view(), id),
+    piecesFor: (id: string) => reading.view().piecesFor(id),
+    pieceOf: (id: string) => reading.view().piecesFor(id)[0],
+    changedAfterCut: (surfaceId: string, check?: SurfaceCheck) =>
+      changedAfterCut(reading.view(), surfaceId, check),
+    allChangedAfterCut: () => allChangedAfterCut(reading.view()),
+  };
   const surfaceOf = (tag: string) => {
     const found = reading.surfaces().find((own) => own.tag === tag);
     if (found === undefined) throw new Error(tag);

@@ -1,0 +1,62 @@
+import { type CutBlanks, type CutOrder, grown, lyingOnRoll, outlineOnRoll } from '../cutting';
+import type { Liner, RowOf } from '../job';
+import { areaOf, isConvex, outlineBounds, outlineOfCheck } from '../measure';
+import type { FilmBlank } from './film-blanks';
+import type { JobView } from './job-view';
+import { keptOutline } from './placed-by-hand';
+import { checkOf } from './surface';
+
+/** A surface that fills more of its rectangle than this is cut as a rectangle and trimmed. */
+const SLANTING_SHARE = 0.93;
+/** An arch in short sides. */
+const MOST_CORNERS = 120;
+
+type Polygon = readonly { readonly x: number; readonly y: number }[];
+
+/**
+ * The outline of a blank that is no rectangle, as it lies unturned on the roll: a tapered column's sector
+ * always, other slanting surfaces where a plotter can follow them.
+ */
+export function flatOutlineOf(
+  view: JobView,
+  { blank, blanks, application, surface }: FilmBlank,
+  liner: Liner,
+): Polygon | undefined {
+  const seen =
+    blank.sector?.outline ??
+    (blank.of > 1 || blanks.whole.lies === 'top along the roll'
+      ? undefined
+      : slanting(view, application.surfaceId, blanks));
+  return seen === undefined
+    ? undefined
+    : lyingOnRoll(seen, blank.width_mm, surface?.seenFrom ?? 'room', application.side, liner);
+}
+
+/** The outline a plan keeps of a piece, as it lies on its place on the roll; null: its rectangle. */
+export function outlineOnPlan(
+  view: JobView,
+  own: FilmBlank,
+  mode: CutOrder['mode'],
+  liner: Liner,
+  { turned, flipped }: { readonly turned: boolean; readonly flipped: boolean },
+): RowOf<'cutPiece'>['outline'] {
+  const flat =
+    own.blank.sector !== undefined || mode === 'by plotter' ? flatOutlineOf(view, own, liner) : undefined;
+  return flat === undefined
+    ? null
+    : keptOutline(outlineOnRoll(flat, own.blank.width_mm, own.blank.height_mm, turned, flipped));
+}
+
+/** A straight-sided outline with its allowances on, when it saves enough against its rectangle. */
+function slanting(view: JobView, surfaceId: string, { whole }: CutBlanks): Polygon | undefined {
+  const outline = outlineOfCheck(checkOf(view, surfaceId));
+  if (outline === undefined || outline.length > MOST_CORNERS || !isConvex(outline)) return undefined;
+  const { top_mm, right_mm, bottom_mm, left_mm } = whole.sides;
+  const bounds = outlineBounds(outline);
+  if (Math.abs(areaOf(outline)) > SLANTING_SHARE * bounds.width * bounds.height) return undefined;
+  const [width, height] = [whole.width_mm.value, whole.height_mm.value];
+  return grown(
+    outline.map(({ x, y }) => ({ x: x - bounds.left + left_mm, y: y - bounds.top + top_mm })),
+    Math.max(top_mm, right_mm, bottom_mm, left_mm),
+  ).map(({ x, y }) => ({ x: Math.min(width, Math.max(0, x)), y: Math.min(height, Math.max(0, y)) }));
+}

@@ -1,0 +1,61 @@
+export { type BlankToday, blankBy, blankOf, seamOf } from './blank';
+export { type ChangedAfterCut, allChangedAfterCut, changedAfterCut, isStale } from './cut-already';
+export {
+  type DayAsked,
+  type PlaceClock,
+  dayProblemOf,
+  daySurfaces,
+  filmedSurfaces,
+  keptPlan,
+  peopleOf,
+  stretchKey,
+} from './day';
+export { type Extent, extentOf } from './extent';
+export {
+  type FilmBlank,
+  type MissingBlank,
+  applicationOfKey,
+  blankKey,
+  blanksOfFilm,
+  notLaid,
+} from './film-blanks';
+export {
+  type CutSettings,
+  STAGES,
+  begunIds,
+  cutSettingsOf,
+  cuttingRates,
+  filmOrder,
+  isBegun,
+  planOfFilm,
+} from './film-order';
+export { filmWorth, pricePerSquare, stockFilms, stockOfFilm } from './film-stock';
+export { offcutsLeft } from './offcuts';
+export { outlineOnPlan } from './flat-outline';
+export { type FilmOfShop, type JobRows, type Shop, EMPTY_SHOP, jobRows } from './job-rows';
+export { JobView } from './job-view';
+export { airOf, briefFor, isOfVehicle, placesOutwards, standingPlace } from './place';
+export { handPlacedOf, handRollOf, keptOutline, turnedByHand } from './placed-by-hand';
+export { lengthBoundOf, lengthBoundRequest, lengthOfLayout, planFigures, planRows } from './plan-rows';
+export {
+  type NextThing,
+  type Progress,
+  type SurfaceProgress,
+  countProgress,
+  isLaid,
+  jobProgress,
+  surfaceProgress,
+  whatNext,
+} from './progress';
+export {
+  type ReadyAnswer,
+  type ReadyAsk,
+  USUAL_AIR,
+  indoorAir,
+  readinessLimits,
+  readyAnswers,
+  readyAsks,
+} from './readiness';
+export { type StateAtStop, stateAtCut, stateAtFilm, stateAtFit, stateAtSurvey } from './state-at-stop';
+export { type MeasureState, checkOf, checked, isMeasured, measureState, surfaceRowsOf } from './surface';
+export { doneSteps, workCaseOf, workStepsOf } from './work';

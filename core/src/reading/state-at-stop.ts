@@ -1,0 +1,39 @@
+import { changedAfterCut, isStale } from './cut-already';
+import type { JobView } from './job-view';
+import { isLaid, surfaceProgress } from './progress';
+import { measureState } from './surface';
+
+/** How far a surface is at a stop: not begun, begun, done, or in need of attention. */
+export type StateAtStop = 'open' | 'half' | 'full' | 'barred';
+
+export function stateAtSurvey(view: JobView, surfaceId: string): StateAtStop {
+  if (changedAfterCut(view, surfaceId).length > 0) return 'barred';
+  const state = measureState(view, surfaceId);
+  if (state === 'none') return 'open';
+  if (state === 'contradicts') return 'barred';
+  return state === 'measured' ? 'full' : 'half';
+}
+
+export function stateAtFilm(view: JobView, surfaceId: string): StateAtStop {
+  if (view.surfaceById.get(surfaceId)?.condition === 'cracked') return 'barred';
+  return view.applicationsOf(surfaceId).length > 0 ? 'full' : 'open';
+}
+
+export function stateAtCut(view: JobView, surfaceId: string): StateAtStop {
+  const applications = view.applicationsOf(surfaceId);
+  const begun = applications.filter(({ id }) => view.piecesFor(id).length > 0);
+  if (changedAfterCut(view, surfaceId).length > 0 || begun.some(({ id }) => isStale(view, id)))
+    return 'barred';
+  if (begun.length === 0) return 'open';
+  return applications.every(({ id }) => isLaid(view, id)) ? 'full' : 'half';
+}
+
+export function stateAtFit(view: JobView, surfaceId: string): StateAtStop {
+  if (changedAfterCut(view, surfaceId).length > 0) return 'barred';
+  if (surfaceProgress(view, surfaceId).isFitted) return 'full';
+  const isBegun = view
+    .applicationsOf(surfaceId)
+    .flatMap(({ id }) => view.workOf(id))
+    .some(({ doneAt, startedAt }) => doneAt !== null || startedAt !== null);
+  return isBegun ? 'half' : 'open';
+}
