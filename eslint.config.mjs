@@ -19,6 +19,41 @@ const CLOCKS = [
   },
 ];
 
+/** What a row means is asked of core's `reading` and its rooms: no rule of the trade outside core. */
+const ASKED_OF_CORE = [
+  {
+    selector: 'Literal[value=/^(?:tl|tr|bl|br|mt|mr|mb|ml|tp)$/]',
+    message: 'points of a measure are named in core/measure',
+  },
+  {
+    selector:
+      'BinaryExpression[left.property.name=/^(?:kind|shape)$/] > Literal.right[value=/^(?:pane|wall|column|fixture)$/]',
+    message: 'ask isGlass, isWall or a question of core/reading',
+  },
+  {
+    selector: 'BinaryExpression[operator=/^[!=]==$/][left.property.name="method"] > Literal.right',
+    message: 'what a way of fitting means is asked of core/reading',
+  },
+  {
+    selector: 'BinaryExpression[operator=/^[!=]==$/][left.name="method"] > Literal.right',
+    message: 'what a way of fitting means is asked of core/reading',
+  },
+  {
+    selector: 'CallExpression[callee.property.name=/^(?:valueOf|rate)$/] > Literal',
+    message: 'rates are looked up in core/reading',
+  },
+  {
+    selector: 'CallExpression[callee.name="rateOf"] > Literal',
+    message: 'rates are looked up in core/reading',
+  },
+];
+const ASKED_OF_CORE_IN_TEMPLATES = [
+  {
+    selector: 'Binary[operation=/^[!=]==$/] > LiteralPrimitive[value=/^(?:pane|wall|column|fixture)$/]',
+    message: 'ask isGlass, isWall or a question of core/reading',
+  },
+];
+
 /**
  * Longer than a file may be since the layout is Prettier's; each goes from here when it is split by ideas.
  */
@@ -89,6 +124,11 @@ export default tseslint.config(
   // none.
   { files: ['e2e/house.ts'], rules: { 'no-empty-pattern': 'off' } },
   {
+    files: ['web/src/**/*.ts', 'server/src/**/*.ts'],
+    ignores: ['**/*.spec.ts', '**/testing/**'],
+    rules: { 'no-restricted-syntax': ['error', ...ASKED_OF_CORE] },
+  },
+  {
     files: ['web/src/**/*.ts'],
     extends: [
       ...angular.configs.tsRecommended,
@@ -108,6 +148,7 @@ export default tseslint.config(
     files: ['web/src/**/*.html'],
     extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility],
     rules: {
+      'no-restricted-syntax': ['error', ...ASKED_OF_CORE_IN_TEMPLATES],
       '@angular-eslint/template/click-events-have-key-events': 'off',
       '@angular-eslint/template/interactive-supports-focus': 'off',
     },

@@ -120,7 +120,7 @@ test('one walk: a new job, six kinds of surface, a pasted list, the laser, a con
   const ask = page.getByRole('button', { name: /^Measure from the/ });
   /** As many more as it takes to know which one it is. */
   for (let more = 0; more < 3 && !(await mend.isVisible()); more += 1) {
-    const words = ((await ask.textContent()) ?? '').replace(/^Measure f/, 'F').trim();
+    const words = ((await ask.textContent()) ?? '').trim().replace(/^Measure f/, 'F');
     await ask.click();
     await measure(page, { [words]: /middle of the (top|bottom)/.test(words) ? '1278' : '1065' });
     await expect(mend.or(ask)).toBeVisible();

@@ -38,7 +38,7 @@ test('the same contradiction walked to its mending from outside: drawing, words,
   await expect(page.getByRole('button', { name: 'Seen from outside' })).toBeVisible();
   await expect(field(page, 'Left height')).toHaveValue('2158');
   const ask = page.getByRole('button', { name: /^Measure from the/ });
-  const words = ((await ask.textContent()) ?? '').replace(/^Measure f/, 'F').trim();
+  const words = ((await ask.textContent()) ?? '').trim().replace(/^Measure f/, 'F');
   await ask.click();
   const decider = page.getByLabel(words, { exact: true });
   await expect(decider).toBeFocused();

@@ -41,6 +41,10 @@ export {
   type SurfaceCondition,
   type SurfaceKind,
   type SurfaceShape,
+  isGlass,
+  isOutdoorGlass,
+  isPartition,
+  isWall,
 } from './surface';
 export type { CornerTurn, WallFacts, WallTexture } from './wall-facts';
 export { type WorkRecord, waitEndedOf, waitEndedStep } from './work-record';

@@ -56,3 +56,15 @@ export const SHAPES_OF_KIND: Readonly<Record<SurfaceKind, readonly [SurfaceShape
   column: ['round column', 'square column'],
   fixture: ['panel', 'moulding'],
 };
+
+export const isGlass = ({ kind }: Pick<Surface, 'kind'>): boolean => kind === 'pane';
+
+export const isWall = ({ kind }: Pick<Surface, 'kind'>): boolean => kind === 'wall';
+
+/** A pane between rooms: it has no outdoors, and no sun on it is counted. */
+export const isPartition = ({ seenFrom }: Pick<Surface, 'seenFrom'>): boolean =>
+  seenFrom === 'side A' || seenFrom === 'side B';
+
+/** Glass with the open air on one side: sun, frost and heat reach it. */
+export const isOutdoorGlass = (surface: Pick<Surface, 'kind' | 'seenFrom'>): boolean =>
+  isGlass(surface) && !isPartition(surface);

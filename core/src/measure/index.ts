@@ -10,7 +10,7 @@ export {
   FALSE_ALARM,
   judge,
 } from './judge';
-export { type MeasureSlot, measureWord, mirroredMeasure, pointWord } from './measure-slot';
+export { type MeasureSlot, measureWord, mirroredMeasure, pointWord, typedRange } from './measure-slot';
 export { type Reading, isSameMeasure, sdOf } from './reading';
 export {
   type Assumption,
@@ -38,7 +38,15 @@ export { surplusAtEdges } from './curved/surplus';
 export { FEWEST_CORNERS, MOST_CORNERS } from './shapes/many-sides';
 export { type SlipFix, TO_FRAME, slipFixes } from './slips';
 export { type ComparedSurface, type SameAsGroup, sameAsGroups } from './same-as';
-export { EDGE_GAP, type Recheck, type SideRecheck, recheckFilm } from './recheck';
+export {
+  EDGE_GAP,
+  LABEL_MEASURES,
+  type Recheck,
+  type SideRecheck,
+  labelMeasure,
+  recheckFilm,
+} from './recheck';
+export { fourSidePoints } from './shapes/four-sides';
 export { type NetworkAnswer, type NetworkRequest, reckonNetwork } from './reckon-network';
 export { readingOf, surfaceInputOf } from './surface-input';
 export { nominalFigure } from './nominal';

@@ -1,4 +1,4 @@
-import type { MeasureKind, MeasurePoint } from '../job';
+import { MEASURE_KINDS, type MeasureKind, type MeasurePoint, type SurfaceShape } from '../job';
 
 /**
  * Where the field of a measure lies on the drawing: on a dimension line off a side, just outside its own
@@ -85,4 +85,16 @@ export function mirroredMeasure<
   Measure extends { readonly kind: MeasureKind; readonly from: MeasurePoint; readonly to: MeasurePoint },
 >(measure: Measure): Measure {
   return { ...measure, from: MIRRORED[measure.from] ?? measure.from, to: MIRRORED[measure.to] ?? measure.to };
+}
+
+/** A pane's sides and diagonals are typed within this; beyond it a digit or the unit is wrong. @source our guess */
+const PANE_MM = { least_mm: 20, most_mm: 20_000 } as const;
+
+/** What may be typed for a measure of such a shape: within a pane's sizes for its own sides, else as its kind. */
+export function typedRange(
+  kind: MeasureKind,
+  shape: SurfaceShape | undefined,
+  lies: MeasureSlot['lies'] | undefined,
+): { readonly least_mm: number; readonly most_mm: number } {
+  return kind === 'distance' && shape !== 'wall' && lies !== 'beside' ? PANE_MM : MEASURE_KINDS[kind];
 }

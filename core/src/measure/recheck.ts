@@ -1,3 +1,4 @@
+import type { Measure } from '../job';
 import { COMMON_PRACTICE, type Source } from '../quantity';
 
 /** Gap between film edge and gasket or seal, per side. */
@@ -42,4 +43,18 @@ function side(film: number, pane: number): SideRecheck {
   if (film > largest + 1e-9) return { says: 'too large', by_mm: film - largest };
   if (film < smallest - 1e-9) return { says: 'too small', by_mm: smallest - film };
   return { says: 'fits', by_mm: 0 };
+}
+
+/** The two figures on the label of ready-cut film, as measures of the kind 'label'. */
+export const LABEL_MEASURES = {
+  width: { kind: 'label', fromPoint: 'tl', toPoint: 'tr' },
+  height: { kind: 'label', fromPoint: 'tl', toPoint: 'bl' },
+} as const;
+
+/** The measure that keeps one of them, when it was taken. */
+export function labelMeasure<Kept extends Pick<Measure, 'kind' | 'toPoint'>>(
+  measures: readonly Kept[],
+  which: keyof typeof LABEL_MEASURES,
+): Kept | undefined {
+  return measures.find(({ kind, toPoint }) => kind === 'label' && toPoint === LABEL_MEASURES[which].toPoint);
 }

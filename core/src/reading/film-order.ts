@@ -9,7 +9,7 @@ import {
   layoutPieceOf,
   meetsOf,
 } from '../cutting';
-import type { CutPlan, RowOf, StockLeft } from '../job';
+import { type CutPlan, type RowOf, type StockLeft, isGlass } from '../job';
 import { mmFromNm } from '../quantity';
 import { isStale } from './cut-already';
 import { type FilmBlank, blankKey, blanksOfFilm } from './film-blanks';
@@ -144,7 +144,7 @@ function orderPiece(view: JobView, filmId: string, own: FilmBlank, settings: Cut
 /** What must look alike: the drops of one surface, the panes of one façade. */
 function groupOf({ application, surface, blank }: FilmBlank): string {
   if (blank.of > 1) return application.id;
-  return surface?.kind === 'pane' ? surface.placeId : '';
+  return surface !== undefined && isGlass(surface) ? surface.placeId : '';
 }
 
 /** Pieces a person has pinned, where their roll is still to be had and their blank is still the same. */
@@ -192,4 +192,23 @@ function endWasteOf(
   return repeat_nm === null || repeat_nm === 0
     ? waste_mm
     : Math.ceil(waste_mm / mmFromNm(repeat_nm) - 1e-9) * mmFromNm(repeat_nm);
+}
+
+/** Façades whose pieces come from several lots: the pieces of one look alike when they come from one. */
+export function lotsApart(
+  view: JobView,
+  filmId: string,
+): readonly { readonly placeId: string; readonly lots: readonly string[] }[] {
+  const plan = planOfFilm(view, filmId);
+  const rolls = new Map(view.rollsOf(plan?.id ?? '').map((roll) => [roll.id, roll]));
+  const lots = new Map<string, Set<string>>();
+  for (const { rollId, applicationId } of view.piecesOf(plan?.id ?? '')) {
+    const surface = view.surfaceById.get(view.applicationById.get(applicationId)?.surfaceId ?? '');
+    const roll = rolls.get(rollId);
+    if (surface === undefined || !isGlass(surface) || roll === undefined) continue;
+    const own = lots.get(surface.placeId) ?? new Set<string>();
+    own.add(roll.lot);
+    lots.set(surface.placeId, own);
+  }
+  return [...lots].flatMap(([placeId, own]) => (own.size > 1 ? [{ placeId, lots: [...own] }] : []));
 }

@@ -28,6 +28,9 @@ export function pricePerSquare(
     : { value: known.reduce((sum, value) => sum + value, 0) / known.length, isGuessed: false };
 }
 
+/** How long a roll comes when it is ordered, in mm. */
+export const newRollLength = (view: JobView): number => view.rate('cut-roll-length');
+
 /**
  * Films a layout may take: rolls and offcuts there are, then new rolls in every width the film can be had in.
  * @param items of this film @param leftOut ids and order keys that a person has left out
@@ -45,7 +48,7 @@ export function stockFilms(
       id: orderKey(width_nm),
       what: 'to order',
       width_mm: mmFromNm(width_nm),
-      length_mm: view.rate('cut-roll-length'),
+      length_mm: newRollLength(view),
       perMetre: square * (mmFromNm(width_nm) / 1000),
       whole: 0,
       lot: 'to be ordered',

@@ -1,3 +1,4 @@
+export { type ChosenFilm, chosenFilm, methodsAfterShape } from './chosen-film';
 export { type BlankToday, blankBy, blankOf, seamOf } from './blank';
 export { type ChangedAfterCut, allChangedAfterCut, changedAfterCut, isStale } from './cut-already';
 export {
@@ -27,9 +28,10 @@ export {
   cuttingRates,
   filmOrder,
   isBegun,
+  lotsApart,
   planOfFilm,
 } from './film-order';
-export { filmWorth, pricePerSquare, stockFilms, stockOfFilm } from './film-stock';
+export { filmWorth, newRollLength, pricePerSquare, stockFilms, stockOfFilm } from './film-stock';
 export { offcutsLeft } from './offcuts';
 export { outlineOnPlan } from './flat-outline';
 export { type FilmOfShop, type JobRows, type Shop, EMPTY_SHOP, jobRows } from './job-rows';
@@ -57,5 +59,13 @@ export {
   readyAsks,
 } from './readiness';
 export { type StateAtStop, stateAtCut, stateAtFilm, stateAtFit, stateAtSurvey } from './state-at-stop';
-export { type MeasureState, checkOf, checked, isMeasured, measureState, surfaceRowsOf } from './surface';
+export {
+  type MeasureState,
+  checkOf,
+  checked,
+  determinedWithin_mm,
+  isMeasured,
+  measureState,
+  surfaceRowsOf,
+} from './surface';
 export { doneSteps, workCaseOf, workStepsOf } from './work';

@@ -1,4 +1,5 @@
 import type { SurfaceRows } from '../choosing';
+import { type Rate, rateOf } from '../fitting';
 import type { RowOf } from '../job';
 import {
   IS_CUSTOMARY,
@@ -12,6 +13,10 @@ import { CoreError } from '../quantity';
 import type { JobView } from './job-view';
 import { briefFor, placesOutwards } from './place';
 
+/** What is known no better (one standard deviation) is not measured yet: a rate of the shop. */
+export const determinedWithin_mm = (rates: readonly Rate[]): number =>
+  rateOf('measure-determined', rates).value;
+
 /** What the kept measures of a surface say; adjusted once for the same rows. */
 export function checkOf(view: JobView, surfaceId: string): SurfaceCheck {
   const surface = view.surfaceById.get(surfaceId);
@@ -19,8 +24,7 @@ export function checkOf(view: JobView, surfaceId: string): SurfaceCheck {
   const measures = view.measuresOf(surfaceId);
   const parts = view.partsOf(surfaceId);
   const wall = view.wallFactsOf(surfaceId);
-  /** What is known no better is not measured yet: a rate of the shop. */
-  const within_mm = view.rate('measure-determined');
+  const within_mm = determinedWithin_mm(view.shop.rates);
   return view.kept.of(
     `check ${surfaceId}`,
     [surface.shape, surface.corners, wall, within_mm, ...parts, ...measures],

@@ -1,9 +1,12 @@
 import type { DeviceMessage, LaserCommand, LaserState } from '@yellow-pane/contracts';
+import { fourSidePoints, slotsFor } from '@yellow-pane/core/measure';
 import { seededRandom } from '@yellow-pane/core/quantity';
 import { Refusal } from '../../http/refusal';
 
 const NAME = 'laser stand-in';
 const NOISE_SD_MM = 1.5;
+const [WIDTH] = slotsFor('four sides');
+
 /** One reading in fifty is a blunder, as hands and reflections make them. */
 const BLUNDER_SHARE = 1 / 50;
 const DROP_OUT_SHARE = 1 / 60;
@@ -137,30 +140,16 @@ export class LaserStandIn {
     return Math.sqrt(-2 * Math.log(1 - this.#random())) * Math.cos(2 * Math.PI * this.#random());
   }
 
-  /** Between two points of the pane that stands on the Bench. */
-  #span(from = 'tl', to = 'tr'): number {
+  /** Between two points of the pane that stands on the Bench; its first width when none are told. */
+  #span(from = WIDTH?.from ?? '', to = WIDTH?.to ?? ''): number {
     const { width_mm: w, height_mm: h, lean_mm: lean } = this.#pane;
-    const corners: Readonly<Record<string, readonly [number, number]>> = {
-      tl: [0, 0],
-      tr: [w, 0],
-      br: [w + lean, h],
-      bl: [lean, h],
-    };
-    const middle = (a: string, b: string): readonly [number, number] => [
-      ((corners[a]?.[0] ?? 0) + (corners[b]?.[0] ?? 0)) / 2,
-      ((corners[a]?.[1] ?? 0) + (corners[b]?.[1] ?? 0)) / 2,
-    ];
-    const at = (name: string): readonly [number, number] =>
-      corners[name] ??
-      (
-        {
-          mt: middle('tl', 'tr'),
-          mr: middle('tr', 'br'),
-          mb: middle('br', 'bl'),
-          ml: middle('bl', 'tl'),
-        } as Readonly<Record<string, readonly [number, number]>>
-      )[name] ?? [0, 0];
-    const [p, q] = [at(from), at(to)];
-    return Math.max(1, Math.hypot(q[0] - p[0], q[1] - p[1])) || w;
+    const points = fourSidePoints([
+      { x: 0, y: 0 },
+      { x: w, y: 0 },
+      { x: w + lean, y: h },
+      { x: lean, y: h },
+    ]);
+    const [p, q] = [points[from], points[to]];
+    return (p === undefined || q === undefined ? 0 : Math.max(1, Math.hypot(q.x - p.x, q.y - p.y))) || w;
   }
 }

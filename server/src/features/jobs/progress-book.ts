@@ -7,6 +7,7 @@ import {
   type SurfaceProgress,
   type Extent,
   countProgress,
+  determinedWithin_mm,
   extentOf,
   jobRows,
   surfaceProgress,
@@ -45,7 +46,6 @@ interface Kept {
 const STRIP_LENGTH = 14;
 /** Surfaces asked about between two turns of the event loop. */
 const AT_ONCE = 40;
-const DETERMINED = 'measure-determined';
 
 /**
  * How far every job is, as core says it. An answer is kept beside the number of the job's last change and the
@@ -69,7 +69,7 @@ export class ProgressBook {
 
   async #readAll(): Promise<ReadonlyMap<string, JobLine>> {
     const rates = await readRates(this.db);
-    const rate = rates.find(({ key }) => key === DETERMINED)?.value ?? Number.NaN;
+    const rate = determinedWithin_mm(rates);
     const jobs = await this.db.execute<{ id: string; seq: string | null }>(
       sql`select j.id, (select max(c.seq)::text from change c where c.job_id = j.id) as seq from ${job} j where not j.removed`,
     );

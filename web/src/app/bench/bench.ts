@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { DeviceMessage } from '@yellow-pane/contracts';
+import { type MeasureSlot, slotsFor } from '@yellow-pane/core/measure';
 import { formatLengthWithUnit } from '@yellow-pane/core/quantity';
 import { BenchLaser } from '../device/bench-laser';
 import { Device } from '../device/device';
@@ -39,10 +40,10 @@ export class Bench {
     return reading === undefined ? '– – –' : formatLengthWithUnit(reading.value_nm, this.#units());
   });
   protected readonly spans = [
-    { from: 'tl', to: 'tr', word: 'its width' },
-    { from: 'tl', to: 'bl', word: 'its height' },
-    { from: 'tl', to: 'br', word: 'a diagonal' },
-  ] as const;
+    spanOf('width', 'its width'),
+    spanOf('height', 'its height'),
+    spanOf('diagonal', 'a diagonal'),
+  ];
   readonly #scale = computed(() =>
     Math.min(
       150 / Math.max(this.pane().width_mm + Math.abs(this.pane().lean_mm), 1),
@@ -90,4 +91,13 @@ export class Bench {
         ? message.says
         : `disconnected: ${message.says}`;
   }
+}
+
+/** The first customary measure of a pane of such a group. */
+function spanOf(
+  group: MeasureSlot['group'],
+  word: string,
+): { readonly from: string; readonly to: string; readonly word: string } {
+  const slot = slotsFor('four sides').find((own) => own.group === group);
+  return { from: slot?.from ?? '', to: slot?.to ?? '', word };
 }

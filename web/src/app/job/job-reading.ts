@@ -1,7 +1,7 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { JOB_TABLES, type JobTable, type RowOf } from '@yellow-pane/core/job';
 import type { SurfaceCheck } from '@yellow-pane/core/measure';
-import { type JobRows, JobView, briefFor, checkOf } from '@yellow-pane/core/reading';
+import { type JobRows, JobView, briefFor, checkOf, determinedWithin_mm } from '@yellow-pane/core/reading';
 import { Catalogue } from '../catalogue/catalogue';
 import { Rates } from '../catalogue/rates';
 import { JobDesk } from './job-desk';
@@ -36,7 +36,7 @@ export class JobReading {
   readonly plannedSteps = computed(() => this.view().rows.plannedStep);
   readonly takes = computed(() => this.view().rows.stockTake);
   readonly offcuts = computed(() => this.view().rows.offcut);
-  readonly determinedWithin_mm = computed(() => this.view().rate('measure-determined'));
+  readonly determinedWithin_mm = computed(() => determinedWithin_mm(this.#rates.rates()));
 
   measuresOf(surfaceId: string): readonly RowOf<'measure'>[] {
     return this.view().measuresOf(surfaceId);

@@ -7,7 +7,7 @@ import {
   mmFromNm,
   nmFromMm,
 } from '@yellow-pane/core/quantity';
-import { lengthOfLayout } from '@yellow-pane/core/reading';
+import { lengthOfLayout, lotsApart } from '@yellow-pane/core/reading';
 import { StockHere } from '../../job/stock-here';
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
@@ -185,21 +185,12 @@ export class Cut {
     return film === 0 ? '–' : percent(1 - pieces / film);
   });
   /** Façades whose pieces come from several lots. */
-  protected readonly split = computed(() => {
-    const lots = new Map<string, Set<string>>();
-    for (const piece of this.cutting.pieces()) {
-      const application = this.cutting.applications().find(({ id }) => id === piece.applicationId);
-      const surface = this.reading.surfaceById().get(application?.surfaceId ?? '');
-      const roll = this.cutting.rolls().find(({ id }) => id === piece.rollId);
-      if (surface?.kind !== 'pane' || roll === undefined) continue;
-      const own = lots.get(surface.placeId) ?? new Set<string>();
-      own.add(roll.lot === '' ? 'a roll to be ordered' : `lot ${roll.lot}`);
-      lots.set(surface.placeId, own);
-    }
-    return [...lots]
-      .filter(([, own]) => own.size > 1)
-      .map(([id, own]) => `${this.reading.placeById().get(id)?.name ?? ''}: ${[...own].join(', ')}`);
-  });
+  protected readonly split = computed(() =>
+    lotsApart(this.reading.view(), this.cutting.filmId() ?? '').map(
+      ({ placeId, lots }) =>
+        `${this.reading.placeById().get(placeId)?.name ?? ''}: ${lots.map((lot) => (lot === '' ? 'a roll to be ordered' : `lot ${lot}`)).join(', ')}`,
+    ),
+  );
   protected readonly blankHere = computed(
     () =>
       this.cutting.blanks().find(({ application }) => application.surfaceId === this.surface()?.id)?.blanks,

@@ -7,6 +7,7 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { isOutdoorGlass } from '@yellow-pane/core/job';
 import { ReadinessBook } from '../../day/readiness-book';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
@@ -185,7 +186,7 @@ export class SunView {
       Math.round((span.to_ms - span.from_ms) / 120_000);
     return {
       tag: surface.tag,
-      isOutdoors: surface.kind === 'pane' && (surface.seenFrom === 'room' || surface.seenFrom === 'outside'),
+      isOutdoors: isOutdoorGlass(surface),
       heading:
         sun.length === 0
           ? 'no direct sun this day'

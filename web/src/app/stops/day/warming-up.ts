@@ -1,9 +1,9 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { LINER_UM, type Warming, type WarmingCase, glassStore_Jm2K, warmingUp } from '@yellow-pane/core/day';
-import type { RowOf } from '@yellow-pane/core/job';
+import { type RowOf, isGlass } from '@yellow-pane/core/job';
 import { mmFromNm } from '@yellow-pane/core/quantity';
+import { newRollLength } from '@yellow-pane/core/reading';
 import { Catalogue } from '../../catalogue/catalogue';
-import { Rates } from '../../catalogue/rates';
 import { Stock } from '../../catalogue/stock';
 import { JobReading } from '../../job/job-reading';
 import { Planning } from './planning';
@@ -33,7 +33,6 @@ export class WarmingUp {
   readonly #reading = inject(JobReading);
   readonly #catalogue = inject(Catalogue);
   readonly #stock = inject(Stock);
-  readonly #rates = inject(Rates);
 
   /** Coldest forecast of the night before the first day. */
   readonly coldest_C = computed(() => {
@@ -125,7 +124,7 @@ export class WarmingUp {
             taken: [],
           }));
         if (kept.length > 0) return kept;
-        const length_m = this.#rates.valueOf('cut-roll-length') / 1000;
+        const length_m = newRollLength(this.#reading.view()) / 1000;
         return [
           {
             key: filmId,
@@ -146,7 +145,7 @@ export class WarmingUp {
       .flatMap((place) => {
         const surfaces = this.#planning
           .filmed()
-          .filter(({ placeId, kind }) => placeId === place.id && kind === 'pane');
+          .filter((surface) => surface.placeId === place.id && isGlass(surface));
         if (surfaces.length === 0) return [];
         const known = surfaces.flatMap((surface) => {
           const sum = this.#reading

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { GOALS, type GoalKey } from '@yellow-pane/core/choosing';
-import { type FilmBrief, type FilmLook, NO_BRIEF, type RowOf } from '@yellow-pane/core/job';
+import { type FilmBrief, type FilmLook, NO_BRIEF, type RowOf, isGlass } from '@yellow-pane/core/job';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { type Fact, type FactChange, Facts } from '../../ui/facts';
@@ -113,7 +113,7 @@ export class BriefPanel {
   protected readonly words = WISH_WORDS;
   protected readonly lightSteps = LIGHT_STEPS;
   protected readonly heatSteps = HEAT_STEPS;
-  protected readonly isGlass = computed(() => this.surface().kind === 'pane');
+  protected readonly isGlass = computed(() => isGlass(this.surface()));
   protected readonly looks = computed(() => (this.isGlass() ? GLASS_LOOKS : WALL_LOOKS));
   readonly #row = computed(() => this.#reading.briefFor(this.surface()));
   protected readonly brief = computed<Omit<FilmBrief, 'placeId'>>(() => this.#row() ?? NO_BRIEF);

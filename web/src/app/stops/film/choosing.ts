@@ -8,7 +8,7 @@ import {
   insteadOf,
   whyNot,
 } from '@yellow-pane/core/choosing';
-import type { Film, RowOf } from '@yellow-pane/core/job';
+import { type Film, type RowOf, isGlass, isPartition } from '@yellow-pane/core/job';
 import { worstVerdict } from '@yellow-pane/core/quantity';
 import { Catalogue } from '../../catalogue/catalogue';
 import { JobReading } from '../../job/job-reading';
@@ -56,6 +56,14 @@ export class Choosing {
   readonly focus = computed(
     () => this.targets().find(({ id }) => id === this.surface()?.id) ?? this.targets()[0],
   );
+  readonly isGlass = computed(() => {
+    const focus = this.focus();
+    return focus !== undefined && isGlass(focus);
+  });
+  readonly isPartition = computed(() => {
+    const focus = this.focus();
+    return focus !== undefined && isPartition(focus);
+  });
   /**
    * Where it stands, with all that is to be judged with it: on the façade view everything of one kind there.
    */
@@ -142,7 +150,7 @@ export class Choosing {
     effect(() => {
       const [film, surface, answer] = [this.chosen(), this.focus(), this.answer()];
       this.whatIf.set([]);
-      if (film === undefined || surface?.kind !== 'pane' || answer === undefined) return;
+      if (film === undefined || surface === undefined || !isGlass(surface) || answer === undefined) return;
       const rows = untracked(() => surfaceRowsOf(this.#reading.view(), surface));
       void this.#pool.whatIf(rows, { id: film.id, film }).then(
         (found) => {

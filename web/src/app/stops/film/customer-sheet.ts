@@ -128,7 +128,7 @@ export class CustomerSheet {
     month: 'long',
     year: 'numeric',
   });
-  protected readonly isGlass = computed(() => this.choosing.focus()?.kind === 'pane');
+  protected readonly isGlass = this.choosing.isGlass;
   protected readonly tags = computed(() =>
     this.choosing
       .targets()

@@ -183,7 +183,7 @@ export class FilmVerdict {
   protected readonly classCaution = CLASS_CAUTION;
   protected readonly stressCaution = STRESS_CAUTION;
   protected readonly fireCaution = FIRE_CAUTION;
-  protected readonly isGlass = computed(() => this.choosing.focus()?.kind === 'pane');
+  protected readonly isGlass = this.choosing.isGlass;
   protected readonly heading = computed(() => {
     const answer = this.choosing.answer();
     return answer === undefined ? '' : headingOf(answer, this.isGlass());

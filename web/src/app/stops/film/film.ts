@@ -1,9 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { DEFAULT_SCHOOLS } from '@yellow-pane/core/fitting';
-import { methodAfter } from '@yellow-pane/core/cutting';
 import type { RowOf } from '@yellow-pane/core/job';
-import type { FilmRow } from '@yellow-pane/contracts';
 import { Catalogue } from '../../catalogue/catalogue';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
@@ -20,7 +18,7 @@ import { FilmTable } from './film-table';
 import { FilmVerdict } from './film-verdict';
 import { PreviewView } from './preview-view';
 import { StressView } from './stress-view';
-import { surfaceRowsOf } from '@yellow-pane/core/reading';
+import { chosenFilm, surfaceRowsOf } from '@yellow-pane/core/reading';
 import { TradeChart } from './trade-chart';
 
 /**
@@ -54,11 +52,8 @@ export class FilmStop {
   readonly #selection = inject(Selection);
   protected readonly choosing = inject(Choosing);
   protected readonly catalogue = inject(Catalogue);
-  protected readonly isGlass = computed(() => this.choosing.focus()?.kind === 'pane');
-  protected readonly isPartition = computed(() => {
-    const from = this.choosing.focus()?.seenFrom;
-    return from === 'side A' || from === 'side B';
-  });
+  protected readonly isGlass = this.choosing.isGlass;
+  protected readonly isPartition = this.choosing.isPartition;
   protected readonly limits = computed(() => {
     const focus = this.choosing.focus();
     const brief = focus === undefined ? undefined : this.#reading.briefFor(focus);
@@ -137,15 +132,10 @@ export class FilmStop {
     if (film === undefined) return;
     const changed: string[] = [];
     const ops = this.choosing.targets().flatMap((surface) => {
-      const side = this.#sideFor(surface, film);
-      const there = this.#reading.applicationsOf(surface.id).find((application) => application.side === side);
+      const { side, method, there } = chosenFilm(this.#reading.view(), surface, film);
       if (there?.filmId === film.id) return [];
-      const method = methodAfter(
-        { kind: surface.kind, shape: surface.shape, family: film.family },
-        there?.method,
-      );
-      if (there !== undefined && there.method !== method)
-        changed.push(`${surface.tag}: ${there.method} does not suit, now ${method}`);
+      const hasChanged = there !== undefined && there.method !== method;
+      if (hasChanged) changed.push(`${surface.tag}: ${there.method} does not suit, now ${method}`);
       if (there !== undefined) return [this.#desk.set('application', there.id, { filmId: film.id, method })];
       return [
         this.#desk.put('application', {
@@ -176,14 +166,5 @@ export class FilmStop {
   protected visit(surfaceId: string): void {
     this.#marks.clear();
     this.#selection.goToSurface(surfaceId);
-  }
-
-  #sideFor(surface: RowOf<'surface'>, film: FilmRow): RowOf<'application'>['side'] {
-    if (surface.kind !== 'pane' || surface.seenFrom === 'side A' || surface.seenFrom === 'side B')
-      return surface.seenFrom;
-    if (film.face === 'outside') return 'outside';
-    return film.face === 'either' && this.#reading.siteFactsOf(surface.id)?.filmFace === 'outside'
-      ? 'outside'
-      : 'room';
   }
 }

@@ -1,5 +1,5 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
-import { type Instrument, MEASURE_KINDS, type RowOf } from '@yellow-pane/core/job';
+import { type Instrument, type RowOf } from '@yellow-pane/core/job';
 import {
   type AskedMeasure,
   type MeasureSlot,
@@ -14,6 +14,7 @@ import {
   slipFixes,
   slotsFor,
   surfaceInputOf,
+  typedRange,
 } from '@yellow-pane/core/measure';
 import {
   type LengthUnit,
@@ -32,10 +33,8 @@ import type { SheetMeasure } from './surface-sheet';
 import { Looking } from './looking';
 import { findingOf, unreadableWord } from './survey-words';
 
-const LONGEST_PANE_MM = 20_000;
 /** The version of a row that was not there when its field was first typed in. */
 const NOT_THERE = 0;
-const SHORTEST_PANE_MM = 20;
 
 interface Field extends AskedMeasure {
   readonly key: string;
@@ -373,10 +372,7 @@ export class Measuring {
     { kind, slot }: Pick<Field, 'kind' | 'slot'>,
     text: string,
   ): ReadMeasure | { readonly fault: string } {
-    const rule = MEASURE_KINDS[kind];
-    const isPane = kind === 'distance' && this.surface()?.shape !== 'wall';
-    const range =
-      isPane && slot?.lies !== 'beside' ? { least_mm: SHORTEST_PANE_MM, most_mm: LONGEST_PANE_MM } : rule;
+    const range = typedRange(kind, this.surface()?.shape, slot?.lies);
     const parsed = parseReading(text, this.#entryUnit(), range);
     if (parsed.kind === 'unreadable') return { fault: unreadableWord(parsed.reason) };
     if (parsed.kind === 'out of range')

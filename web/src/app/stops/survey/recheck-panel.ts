@@ -6,6 +6,8 @@ import {
   outlineBounds,
   outlineOfCheck,
   recheckFilm,
+  LABEL_MEASURES,
+  labelMeasure,
 } from '@yellow-pane/core/measure';
 import { formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
@@ -59,12 +61,10 @@ export class RecheckPanel {
   protected readonly facts = LABEL;
   protected readonly gap = EDGE_GAP;
   protected readonly unit = computed(() => this.#reading.job()?.entryUnit ?? 'mm');
-  readonly #rows = computed(() =>
-    this.#reading.measuresOf(this.surface().id).filter(({ kind }) => kind === 'label'),
-  );
+  readonly #rows = computed(() => this.#reading.measuresOf(this.surface().id));
   protected readonly labels = computed(() => ({
-    width: this.#rows().find(({ toPoint }) => toPoint === 'tr')?.value_nm ?? null,
-    height: this.#rows().find(({ toPoint }) => toPoint === 'bl')?.value_nm ?? null,
+    width: labelMeasure(this.#rows(), 'width')?.value_nm ?? null,
+    height: labelMeasure(this.#rows(), 'height')?.value_nm ?? null,
   }));
   protected readonly bounds = computed(() => {
     const outline = outlineOfCheck(this.#reading.checkOf(this.surface().id));
@@ -93,8 +93,8 @@ export class RecheckPanel {
   });
 
   protected set({ key, value }: FactChange): void {
-    const toPoint = key === 'width' ? 'tr' : 'bl';
-    const row = this.#rows().find((candidate) => candidate.toPoint === toPoint);
+    const which = key === 'width' ? 'width' : 'height';
+    const row = labelMeasure(this.#rows(), which);
     const label = `${this.surface().tag}: label ${key}`;
     if (typeof value !== 'number' || value < 1e6) {
       if (row !== undefined) this.#desk.do(label, [this.#desk.remove('measure', row.id)]);
@@ -104,9 +104,7 @@ export class RecheckPanel {
       this.#desk.do(label, [
         this.#desk.put('measure', {
           surfaceId: this.surface().id,
-          kind: 'label',
-          fromPoint: 'tl',
-          toPoint,
+          ...LABEL_MEASURES[which],
           text: `${value / 1e6} mm`,
           unit: 'mm',
           value_nm: value,

@@ -6,6 +6,8 @@ import {
   NO_SITE_FACTS,
   NO_WALL_FACTS,
   type RowOf,
+  isGlass,
+  isWall,
 } from '@yellow-pane/core/job';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
@@ -22,21 +24,21 @@ import { BODY_FACTS, PANE_FACTS, PLACE_FACTS, SITE_FACTS, UNIT_FACTS, WALL_FACTS
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let here = surface();
-    @if (here.kind !== 'pane') {
+    @if (!isGlass()) {
       <details open class="border-t border-line pt-2">
         <summary class="font-bold min-h-10 cursor-pointer">
-          {{ here.kind === 'wall' ? 'Wall' : 'What it is made of' }}
+          {{ isWall() ? 'Wall' : 'What it is made of' }}
         </summary>
         <yp-facts
           [prefix]="'wall:' + here.id + ':'"
-          [facts]="here.kind === 'wall' ? wallFacts : bodyFacts"
+          [facts]="isWall() ? wallFacts : bodyFacts"
           [values]="wall() ?? noWall"
           [entryUnit]="unit()"
           (changed)="setWall($event)"
         />
       </details>
     }
-    @if (here.kind === 'pane') {
+    @if (isGlass()) {
       <details class="border-t border-line pt-2">
         <summary class="font-bold min-h-10 cursor-pointer">Glass: {{ glass()?.name ?? 'unknown' }}</summary>
         @if (glass(); as unit) {
@@ -154,6 +156,8 @@ export class SitePanel {
   readonly #desk = inject(JobDesk);
   readonly #reading = inject(JobReading);
   readonly surface = input.required<RowOf<'surface'>>();
+  protected readonly isGlass = computed(() => isGlass(this.surface()));
+  protected readonly isWall = computed(() => isWall(this.surface()));
   protected readonly siteFacts = SITE_FACTS;
   protected readonly wallFacts = WALL_FACTS;
   protected readonly bodyFacts = BODY_FACTS;

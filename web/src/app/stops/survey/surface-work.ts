@@ -1,15 +1,14 @@
 import { Injectable, inject } from '@angular/core';
-import { methodAfter } from '@yellow-pane/core/cutting';
 import {
-  type CutMethod,
   NEW_PLACE,
   NEW_SURFACE,
   type RowOf,
   SHAPES_OF_KIND,
   type SurfaceKind,
   type SurfaceShape,
+  isGlass,
 } from '@yellow-pane/core/job';
-import { Catalogue } from '../../catalogue/catalogue';
+import { methodsAfterShape } from '@yellow-pane/core/reading';
 import { newId } from '../../device/session';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
@@ -26,7 +25,6 @@ const TAG_STEMS: Readonly<Record<SurfaceKind, string>> = {
 export class SurfaceWork {
   readonly #desk = inject(JobDesk);
   readonly #reading = inject(JobReading);
-  readonly #catalogue = inject(Catalogue);
 
   /**
    * A new surface after `after`, in the same place; a pane keeps the same glass. A first place is made when
@@ -51,7 +49,7 @@ export class SurfaceWork {
         {
           ...NEW_SURFACE,
           placeId: place ?? newPlace?.id ?? '',
-          unitId: kind === 'pane' ? (after?.unitId ?? null) : null,
+          unitId: isGlass({ kind }) ? (after?.unitId ?? null) : null,
           tag,
           kind,
           shape,
@@ -69,16 +67,8 @@ export class SurfaceWork {
    * The films on a surface whose way of fitting does not suit it any more once it has another shape, and what
    * it becomes.
    */
-  methodsAfter(
-    { id, kind }: RowOf<'surface'>,
-    shape: SurfaceShape,
-  ): readonly { readonly id: string; readonly method: CutMethod }[] {
-    return this.#reading.applicationsOf(id).flatMap((application) => {
-      const family = this.#catalogue.byId().get(application.filmId)?.family;
-      const method =
-        family === undefined ? application.method : methodAfter({ kind, shape, family }, application.method);
-      return method === application.method ? [] : [{ id: application.id, method }];
-    });
+  methodsAfter(surface: RowOf<'surface'>, shape: SurfaceShape): ReturnType<typeof methodsAfterShape> {
+    return methodsAfterShape(this.#reading.view(), surface, shape);
   }
 
   remove(surface: RowOf<'surface'>): void {

@@ -19,7 +19,7 @@ import {
   TO_FRAME,
   type Suspect,
 } from '@yellow-pane/core/measure';
-import { SHAPES_OF_KIND, type SurfaceKind, type SurfaceShape } from '@yellow-pane/core/job';
+import { SHAPES_OF_KIND, type SurfaceKind, type SurfaceShape, isGlass } from '@yellow-pane/core/job';
 import { formatArea, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { CUT_ALARM, cutAlarm } from '../../job/cut-alarm';
@@ -92,6 +92,10 @@ export class Survey {
   protected readonly measuring = inject(Measuring);
   protected readonly units = this.device.units;
   protected readonly surface = this.selection.surface;
+  protected readonly isGlass = computed(() => {
+    const surface = this.surface();
+    return surface !== undefined && isGlass(surface);
+  });
   protected readonly view = signal<View>('surface');
   protected readonly isChoosingKind = signal(false);
   protected readonly pinningId = signal<string | undefined>(undefined);
@@ -126,7 +130,7 @@ export class Survey {
       return [
         {
           key,
-          word: capital(word === 'area' && this.surface()?.kind === 'pane' ? 'glass area' : word),
+          word: capital(word === 'area' && this.isGlass() ? 'glass area' : word),
           why: size.why,
           value: dimension === 'area' ? formatArea(size.value, this.units()) : this.length(size.value),
           spread: dimension === 'area' ? this.areaSpread : this.lengthSpread,
