@@ -113,6 +113,52 @@ export const jobSummarySchema = z.strictObject({
   strip: z.array(z.strictObject({ tag: z.string(), width_mm: side, height_mm: side })),
 }) satisfies z.ZodType<JobSummary>;
 
+const state = z.enum(['open', 'half', 'full', 'barred']);
+const anything = z.looseObject({});
+export const jobAnswersSchema = z.strictObject({
+  progress: z.strictObject({
+    surfaces: z.int(),
+    measured: z.int(),
+    withFilm: z.int(),
+    laid: z.int(),
+    fitted: z.int(),
+  }),
+  next: anything,
+  surfaces: z.array(
+    z.strictObject({
+      id: idSchema,
+      tag: z.string(),
+      measured: z.enum(['none', 'unfinished', 'contradicts', 'assumed', 'measured']),
+      at: z.strictObject({ survey: state, film: state, cut: state, fit: state }),
+      width_mm: side,
+      height_mm: side,
+      films: z.array(
+        z.strictObject({
+          applicationId: idSchema,
+          filmId: idSchema,
+          method: z.string(),
+          isLaid: z.boolean(),
+          isStale: z.boolean(),
+          blank: anything,
+          steps: z.array(z.strictObject({ key: z.string(), minutes: z.number(), isDone: z.boolean() })),
+        }),
+      ),
+    }),
+  ),
+  orders: z.array(
+    z.strictObject({
+      filmId: idSchema,
+      order: anything,
+      missing: z.array(z.strictObject({ tag: z.string(), reason: z.string() })),
+      notLaid: z.array(z.string()),
+      lotsApart: z.array(anything),
+    }),
+  ),
+  changedAfterCut: z.array(anything),
+  ready: z.array(anything),
+  day: z.strictObject({ problem: anything, blocked: z.array(anything) }),
+});
+
 export const duplicateSchema = z.strictObject({
   id: idSchema,
   changeId: idSchema,

@@ -1,8 +1,9 @@
-import type { CrewMember, DaySettings } from '@yellow-pane/core/job';
+import { type CrewMember, type DaySettings, NEW_DAY } from '@yellow-pane/core/job';
 import type { Span } from '@yellow-pane/core/scheduling';
 import { DateTime } from 'luxon';
 
 const MINUTE_MS = 60_000;
+const STEP_MIN = 5;
 
 /** Minutes of a plan and the clock of the place: days may be 23 or 25 hours long. */
 export class DayClock {
@@ -37,6 +38,14 @@ export class DayClock {
 
   minuteOf(instant_ms: number): number {
     return Math.round((instant_ms - this.from_ms) / MINUTE_MS);
+  }
+
+  /**
+   * The minute from which something may be planned at such a moment, in steps of five; 0 before the first
+   * day.
+   */
+  nextStart(instant_ms: number): number {
+    return Math.max(0, Math.ceil(this.minuteOf(instant_ms) / STEP_MIN) * STEP_MIN);
   }
 
   instantOf(minute: number): string {
@@ -130,6 +139,11 @@ export class DayClock {
     this.#words.set(key, word);
     return word;
   }
+}
+
+/** How the days of a job are planned: as kept, else from today on, by the clock of such a zone. */
+export function daySettingsOr(kept: DaySettings | undefined, zone: string, now_ms: number): DaySettings {
+  return kept ?? { ...NEW_DAY, zone, firstDay: DateTime.fromMillis(now_ms, { zone }).toISODate() ?? '' };
 }
 
 /** The date of a place, so many days from now. */

@@ -20,6 +20,7 @@ export {
   acceptedChangeSchema,
   conflictSchema,
   duplicateSchema,
+  jobAnswersSchema,
   jobStateSchema,
   jobSummarySchema,
 } from './answers';

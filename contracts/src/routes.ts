@@ -1,5 +1,11 @@
 import * as z from 'zod';
-import { acceptedChangeSchema, duplicateSchema, jobStateSchema, jobSummarySchema } from './answers';
+import {
+  acceptedChangeSchema,
+  duplicateSchema,
+  jobAnswersSchema,
+  jobStateSchema,
+  jobSummarySchema,
+} from './answers';
 import { changeSchema, importSchema } from './change';
 import {
   laserCommandSchema,
@@ -69,6 +75,12 @@ export const ROUTES: readonly Route[] = [
     answer: z.array(jobSummarySchema),
   },
   { method: 'get', path: '/api/jobs/{jobId}', says: 'A whole job with every row', answer: jobStateSchema },
+  {
+    method: 'get',
+    path: '/api/jobs/{jobId}/answers',
+    says: 'What a job answers for itself: how far each surface is, its blanks and steps, the order of each film, when film may be laid and what is to be put in order. `zone`: the time zone where the job has none',
+    answer: jobAnswersSchema,
+  },
   {
     method: 'post',
     path: '/api/jobs/{jobId}/changes',

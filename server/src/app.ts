@@ -25,6 +25,7 @@ import { reckonRoutes } from './features/reckon/routes';
 import type { Searching } from './features/reckon/search/searching';
 import { stockRoutes } from './features/stock/routes';
 import { weatherRoutes } from './features/weather/routes';
+import { WeatherStandIn } from './features/weather/stand-in';
 import { refuseDeep } from './http/depth';
 import { nonceOf, pages } from './http/pages';
 import { problemHandler } from './http/problem-handler';
@@ -71,6 +72,7 @@ export function createApp({
   const feed = new ChangeFeed();
   const streams = new Set<() => void>();
   const standIns = new StandIns(clock);
+  const weather = new WeatherStandIn(clock);
   app.disable('x-powered-by');
   app.use(whoAsks);
   app.use(refuseWhatCannotBeKept(hasRoom, soundness));
@@ -89,11 +91,11 @@ export function createApp({
   app.get('/api/openapi.json', (_request, response) => {
     response.json(api);
   });
-  app.use(jobRoutes({ db, feed, clock }));
+  app.use(jobRoutes({ db, feed, clock, search, weather, thermometer: standIns.thermometer }));
   app.use(changeRoutes({ db, feed, clock }));
   app.use(photoRoutes({ db }));
   app.use(benchRoutes(standIns));
-  app.use(weatherRoutes({ clock }));
+  app.use(weatherRoutes(weather));
   app.use(cutPlanRoutes({ db }));
   app.use(dayRoutes({ db }));
   app.use(filmRoutes({ db, clock }));

@@ -87,10 +87,15 @@ export function mirroredMeasure<
   return { ...measure, from: MIRRORED[measure.from] ?? measure.from, to: MIRRORED[measure.to] ?? measure.to };
 }
 
-/** A pane's sides and diagonals are typed within this; beyond it a digit or the unit is wrong. @source our guess */
+/**
+ * A pane's sides and diagonals are typed within this; beyond it a digit or the unit is wrong.
+ * @source our guess
+ */
 const PANE_MM = { least_mm: 20, most_mm: 20_000 } as const;
 
-/** What may be typed for a measure of such a shape: within a pane's sizes for its own sides, else as its kind. */
+/**
+ * What may be typed for a measure of such a shape: within a pane's sizes for its own sides, else as its kind.
+ */
 export function typedRange(
   kind: MeasureKind,
   shape: SurfaceShape | undefined,

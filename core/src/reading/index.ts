@@ -69,3 +69,4 @@ export {
   surfaceRowsOf,
 } from './surface';
 export { doneSteps, workCaseOf, workStepsOf } from './work';
+export { type AskReady, type Asking, type JobAnswers, jobAnswers } from './answers';

@@ -3,12 +3,11 @@ import { refuseWeather } from '@yellow-pane/core/climate';
 import { CoreError } from '@yellow-pane/core/quantity';
 import { type Request, Router } from 'express';
 import { Refusal, parseBody } from '../../http/refusal';
-import { WeatherStandIn } from './stand-in';
+import type { WeatherStandIn } from './stand-in';
 
 /** The forecast of a place, checked before anybody plans by it. */
-export function weatherRoutes({ clock }: { readonly clock: () => Date }): Router {
+export function weatherRoutes(service: WeatherStandIn): Router {
   const routes = Router();
-  const service = new WeatherStandIn(clock);
   routes.get('/api/bench/weather', (_request, response) => {
     response.json({ scenario: service.scenario });
   });

@@ -1,11 +1,11 @@
 import { Injectable, computed, inject } from '@angular/core';
-import { JOB_TABLES, type JobTable, type RowOf } from '@yellow-pane/core/job';
+import type { RowOf } from '@yellow-pane/core/job';
 import type { SurfaceCheck } from '@yellow-pane/core/measure';
-import { type JobRows, JobView, briefFor, checkOf, determinedWithin_mm } from '@yellow-pane/core/reading';
+import { JobView, briefFor, checkOf, determinedWithin_mm } from '@yellow-pane/core/reading';
 import { Catalogue } from '../catalogue/catalogue';
 import { Rates } from '../catalogue/rates';
 import { JobDesk } from './job-desk';
-import type { Tables } from './tables';
+import { jobRowsOf } from './tables';
 
 /** The rows of the open job as core is asked about them. What a question needs stands in core's `reading`. */
 @Injectable({ providedIn: 'root' })
@@ -17,7 +17,7 @@ export class JobReading {
 
   readonly view = computed(() => {
     const shop = { films: this.#catalogue.films(), rates: this.#rates.rates() };
-    this.#before = new JobView(rowsOf(this.#tables()), shop, this.#before);
+    this.#before = new JobView(jobRowsOf(this.#tables()), shop, this.#before);
     return this.#before;
   });
 
@@ -97,23 +97,4 @@ export class JobReading {
   checkOf(surfaceId: string): SurfaceCheck {
     return checkOf(this.view(), surfaceId);
   }
-}
-
-const LISTS = new WeakMap<object, readonly unknown[]>();
-
-/** Rows by table. A table that has not changed gives the same list again, so that its indexes stay good. */
-function rowsOf(tables: Tables): JobRows {
-  return Object.fromEntries(JOB_TABLES.map((table) => [table, listOf(tables, table)])) as unknown as JobRows;
-}
-
-function listOf(tables: Tables, table: JobTable): readonly unknown[] {
-  const state = tables[table] as {
-    readonly ids: readonly (string | number)[];
-    readonly entities: Readonly<Record<string, object | undefined>>;
-  };
-  const known = LISTS.get(state);
-  if (known !== undefined) return known;
-  const list = state.ids.map((id) => state.entities[id]).filter((row) => row !== undefined);
-  LISTS.set(state, list);
-  return list;
 }

@@ -1,6 +1,7 @@
 import { type EntityAdapter, type EntityState, createEntityAdapter } from '@ngrx/entity';
 import type { Op, TableRow } from '@yellow-pane/contracts';
 import { JOB_TABLES, type JobTable, type RowOf } from '@yellow-pane/core/job';
+import type { JobRows } from '@yellow-pane/core/reading';
 
 /** Every row of the open job, by table. */
 export type Tables = { readonly [Table in JobTable]: EntityState<RowOf<Table>> };
@@ -91,4 +92,23 @@ export function rowsIn<Table extends JobTable>(tables: Tables, table: Table): re
   return Object.values(
     tables[table].entities as unknown as Readonly<Record<string, RowOf<Table> | undefined>>,
   ).filter((row) => row !== undefined);
+}
+
+const LISTS = new WeakMap<object, readonly unknown[]>();
+
+/** Rows by table. A table that has not changed gives the same list again, so that its indexes stay good. */
+export function jobRowsOf(tables: Tables): JobRows {
+  return Object.fromEntries(JOB_TABLES.map((table) => [table, listOf(tables, table)])) as unknown as JobRows;
+}
+
+function listOf(tables: Tables, table: JobTable): readonly unknown[] {
+  const state = tables[table] as {
+    readonly ids: readonly (string | number)[];
+    readonly entities: Readonly<Record<string, object | undefined>>;
+  };
+  const known = LISTS.get(state);
+  if (known !== undefined) return known;
+  const list = state.ids.map((id) => state.entities[id]).filter((row) => row !== undefined);
+  LISTS.set(state, list);
+  return list;
 }

@@ -9,6 +9,7 @@ import {
   layOutFreeSteps,
   planOrderSteps,
 } from '@yellow-pane/core/cutting';
+import type { JobAnswers } from '@yellow-pane/core/reading';
 import {
   type DayPlan,
   type NoPlan,
@@ -17,6 +18,8 @@ import {
   isSoonest,
   planDaySteps,
 } from '@yellow-pane/core/scheduling';
+
+import { type AnswersAsked, answersAt } from '../../jobs/answers';
 
 /** What can be searched for, as data that a thread can be sent. */
 export interface Asked {
@@ -27,12 +30,15 @@ export interface Asked {
   };
   readonly order: CutOrder;
   readonly day: PlanProblem;
+  /** No search: it takes long, and others are not to wait for it. */
+  readonly answers: AnswersAsked;
 }
 
 export interface Found {
   readonly strip: LayoutPlan;
   readonly order: CutOrderPlan;
   readonly day: DayPlan | NoPlan;
+  readonly answers: JobAnswers;
 }
 
 export type What = keyof Asked;
@@ -61,4 +67,12 @@ export const KINDS: { readonly [W in What]: Kind<W> } = {
   },
   order: { steps: planOrderSteps, isBetter: isBetterPlan, isBest: ({ stopped }) => stopped === 'optimal' },
   day: { steps: planDaySteps, isBetter: (_asked, plan, than) => isSooner(plan, than), isBest: isSoonest },
+  answers: {
+    // eslint-disable-next-line require-yield -- answered in one step
+    *steps(asked) {
+      return answersAt(asked);
+    },
+    isBetter: () => false,
+    isBest: () => true,
+  },
 };

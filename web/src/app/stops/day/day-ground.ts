@@ -1,8 +1,8 @@
 import { Injectable, computed, inject } from '@angular/core';
-import { type DaySettings, NEW_DAY } from '@yellow-pane/core/job';
+import type { DaySettings } from '@yellow-pane/core/job';
 import { daySurfaces, filmedSurfaces } from '@yellow-pane/core/reading';
 import { JobReading } from '../../job/job-reading';
-import { DayClock, dateIn } from '@yellow-pane/contracts/day-clock';
+import { DayClock, daySettingsOr } from '@yellow-pane/contracts/day-clock';
 
 /**
  * What the days stand on: the settings with their defaults, the clock of the place, and every film to be laid
@@ -12,8 +12,8 @@ import { DayClock, dateIn } from '@yellow-pane/contracts/day-clock';
 export class DayGround {
   readonly #reading = inject(JobReading);
   readonly settings = computed<DaySettings>(() => {
-    const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-    return this.#reading.daySettings()[0] ?? { ...NEW_DAY, zone, firstDay: dateIn(zone, 0) };
+    const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
+    return daySettingsOr(this.#reading.daySettings()[0], timeZone, Date.now());
   });
   readonly clock = computed(() => new DayClock(this.settings()), {
     equal: (a, b) => a.from_ms === b.from_ms && a.to_ms === b.to_ms && a.restWord === b.restWord,

@@ -73,7 +73,7 @@ export class Planning {
   readonly filmed = this.#ground.filmed;
   readonly surfaces = this.#ground.surfaces;
   /** Minute it is, when the plan's days have begun. */
-  readonly nowMinute = computed(() => Math.max(0, Math.ceil(this.clock().minuteOf(this.#now()) / 5) * 5));
+  readonly nowMinute = computed(() => this.clock().nextStart(this.#now()));
 
   readonly #keptPins = computed(
     () =>

@@ -1,0 +1,88 @@
+import type { SurfaceRows } from '@yellow-pane/core/choosing';
+import { newSunBook } from '@yellow-pane/core/choosing';
+import {
+  type SeenBearing,
+  type SeenEnd,
+  type WeatherHour,
+  bearingFromEnd,
+  sunTrack,
+} from '@yellow-pane/core/climate';
+import { type ReadinessLimits, caseOfRows } from '@yellow-pane/core/day';
+import type { SeenFrom } from '@yellow-pane/core/job';
+import { type DayPlan, type NoPlan, type PlanProblem, planDaySteps } from '@yellow-pane/core/scheduling';
+import type { Air } from '@yellow-pane/core/waiting';
+import { type ReadyAnswer, type ReadyAsk, readyAnswers } from '@yellow-pane/core/reading';
+
+/** Another seed is another search. */
+export interface SearchTime {
+  readonly seed: number;
+  readonly least_ms: number;
+  readonly most_ms: number;
+}
+
+export interface DayWorkerApi {
+  ready(
+    asks: readonly ReadyAsk[],
+    weather: readonly WeatherHour[],
+    from_ms: number,
+    to_ms: number,
+    indoor: Air,
+    limits: ReadinessLimits,
+  ): readonly ReadyAnswer[];
+  /** The bearing by which the sun came or went at that moment; null: none near does. */
+  bearing(rows: SurfaceRows, side: SeenFrom, end: SeenEnd, instant_ms: number): SeenBearing | null;
+  /**
+   * Searches for as long as asked, and longer while better plans are still found; tells of each as it is
+   * found.
+   */
+  plan(
+    problem: PlanProblem,
+    asked: SearchTime,
+    onProgress: (share: number) => void,
+    onBetter: (plan: DayPlan) => void,
+  ): DayPlan | NoPlan;
+}
+
+/** It goes on until so many times as long as it took to the last better plan. */
+const PATIENCE = 2;
+const HALF_DAY_MS = 43_200_000;
+const ANY_AIR: Air = { air_C: 20, humidity: 0.5 };
+const TELL_EVERY_MS = 120;
+const book = newSunBook();
+
+/** What the day worker does, in whichever thread. */
+export const dayWork: DayWorkerApi = {
+  ready: (asks, weather, from_ms, to_ms, indoor, limits) =>
+    readyAnswers(asks, weather, from_ms, to_ms, indoor, limits, book),
+  bearing(rows, side, end, instant_ms) {
+    const { place, facing } = caseOfRows(rows, side, undefined, ANY_AIR, book).own;
+    return facing === null
+      ? null
+      : bearingFromEnd(
+          sunTrack(place, instant_ms - HALF_DAY_MS, instant_ms + HALF_DAY_MS),
+          facing,
+          end,
+          instant_ms,
+        );
+  },
+  plan(problem, { seed, least_ms, most_ms }, onProgress, onBetter) {
+    const start = performance.now();
+    let [told, best, until] = [0, Number.POSITIVE_INFINITY, least_ms];
+    const search = planDaySteps(problem, { seed, mostRounds: Number.MAX_SAFE_INTEGER });
+    for (;;) {
+      const { value, done } = search.next();
+      if (done === true) return value;
+      const spent = performance.now() - start;
+      if (value.finish < best) {
+        best = value.finish;
+        until = Math.min(most_ms, Math.max(least_ms, PATIENCE * spent));
+        onBetter(value);
+      }
+      if (spent - told > TELL_EVERY_MS) {
+        told = spent;
+        onProgress(Math.min(1, spent / until));
+      }
+      if (spent > until) return value;
+    }
+  },
+};
