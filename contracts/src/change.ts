@@ -3,6 +3,7 @@ import { NM_PER_MM } from '@yellow-pane/core/quantity';
 import * as z from 'zod';
 import { idSchema, seenVersionSchema, versionSchema, whoSchema } from './primitives';
 import { ROW_FIELDS } from './rows';
+import { MOST_OPS } from './limits';
 
 export interface PutOp<Table extends JobTable = JobTable> {
   readonly op: 'put';
@@ -38,7 +39,6 @@ export interface Change {
   readonly ops: readonly Op[];
 }
 
-export const MOST_OPS = 2000;
 export const MOST_IMPORTED_OPS = 100_000;
 
 const tables = Object.keys(ROW_FIELDS) as [JobTable, ...JobTable[]];

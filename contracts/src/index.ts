@@ -1,3 +1,4 @@
+export { MOST_OPS } from './limits';
 export { ERRORS, type ErrorCode, type Problem, problem } from './errors';
 export {
   type Change,
@@ -6,7 +7,6 @@ export {
   type RemoveOp,
   type SetOp,
   MOST_IMPORTED_OPS,
-  MOST_OPS,
   changeSchema,
   importSchema,
   opSchema,

@@ -1,4 +1,5 @@
 import type { Formula, Source } from '../quantity';
+import { RULES } from '../rules';
 
 const WMO: Source = {
   kind: 'published',
@@ -26,11 +27,12 @@ export function saturation_Pa(air_C: number): number {
   return AT_ZERO_PA * Math.exp((A * air_C) / (B_C + air_C));
 }
 
-/**
- * What a face does in damp air: dry, near, wet or frosted.
- * @source common margin of 3 K, no published source
- */
+/** Whether a face is so near the dew point of the air that it counts as damp. */
+export const isDamp = (face_C: number, dewPoint_C: number): boolean =>
+  face_C < dewPoint_C + RULES.dewMargin.value;
+
+/** What a face does in damp air: dry, near, wet or frosted. */
 export function dewOn(face_C: number, dewPoint_C: number): 'dry' | 'near' | 'wet' | 'frost' {
   if (face_C <= dewPoint_C) return face_C < 0 ? 'frost' : 'wet';
-  return face_C < dewPoint_C + 3 ? 'near' : 'dry';
+  return isDamp(face_C, dewPoint_C) ? 'near' : 'dry';
 }

@@ -6,6 +6,7 @@ import {
   rateOf,
   workStepsFor,
 } from '../fitting';
+import { isCracked } from '../job';
 import { type Formula, type Reasoned, applyFormula } from '../quantity';
 import type { Lag, Person, PlanProblem, PlanStep, Tool } from '../scheduling';
 import type { Fitness } from '../scheduling';
@@ -104,7 +105,7 @@ export function dayProblem(input: DayInput): DayProblem {
       shrink: input.shrink,
       ...(input.rates === undefined ? {} : { rates: input.rates }),
     });
-    if (surface.condition === 'cracked') {
+    if (isCracked(surface)) {
       blocked.push({
         applicationId: surface.applicationId,
         tag: surface.tag,

@@ -1,5 +1,6 @@
-import { type WorkStep, templateFor } from '../fitting';
+import { type WorkStep, isLaidWet } from '../fitting';
 import type { DaySurface } from './day-problem';
+import { RULES } from '../rules';
 
 export interface KitItem {
   readonly key: string;
@@ -29,9 +30,7 @@ export type SupplyKey = keyof typeof SUPPLIES;
  * Counted from panes and edges.
  * @source blade points: one a pane, common practice; paper, cloths and tape are our guess
  */
-const PER = { tape_m: 2, paperEach_m: 2.5, clothEach_m2: 4, bladesEach_m2: 3 } as const;
-const USUAL_M2 = 1.5;
-const USUAL_EDGE_M = 5;
+const PER = { paperEach_m: 2.5, clothEach_m2: 4, bladesEach_m2: 3 } as const;
 const USED_UP = /blade|tape$|paper|wipe|putty$|cloth/;
 
 /** What to bring for these surfaces: tools named by their steps, and what is used up, counted. */
@@ -42,13 +41,11 @@ export function kitList(
   const tools = [...new Set(steps.flatMap((step) => step.tools))]
     .filter((tool) => !USED_UP.test(tool))
     .sort();
-  const glass = surfaces.filter(({ method, family }) =>
-    ['flat-glass', 'security', 'curved'].includes(templateFor(method ?? 'trim in place', family).template),
-  );
+  const glass = surfaces.filter(({ method, family }) => isLaidWet(method, family));
   const area = (own: typeof surfaces): number =>
-    own.reduce((sum, { area_m2 }) => sum + (area_m2 ?? USUAL_M2), 0);
+    own.reduce((sum, { area_m2 }) => sum + (area_m2 ?? RULES.usualArea.value), 0);
   const edge = (own: typeof surfaces): number =>
-    own.reduce((sum, { edge_m }) => sum + (edge_m ?? USUAL_EDGE_M), 0);
+    own.reduce((sum, { edge_m }) => sum + (edge_m ?? RULES.usualEdge.value), 0);
   const item = (key: SupplyKey, count: number, because: string): KitItem => ({
     key,
     ...SUPPLIES[key],
@@ -73,7 +70,7 @@ export function kitList(
                 ]
               : []),
             item('cloths', 2 + area(surfaces) / PER.clothEach_m2, 'floor, sill and hands'),
-            item('tape', surfaces.length * PER.tape_m, 'liner tabs, marks, masking'),
+            item('tape', surfaces.length * RULES.tapeEach.value, 'liner tabs, marks, masking'),
           ],
   };
 }

@@ -1,4 +1,12 @@
-import { type Rate, type RateKey, SLIP_MIXES, SOURCE_OF_MARK, rateOf, templateFor } from '../fitting';
+import {
+  type Rate,
+  type RateKey,
+  SLIP_MIXES,
+  SOURCE_OF_MARK,
+  isLaidWet,
+  rateOf,
+  templateFor,
+} from '../fitting';
 import {
   type Formula,
   type Reasoned,
@@ -8,6 +16,7 @@ import {
   applyFormula,
 } from '../quantity';
 import type { DaySurface } from './day-problem';
+import { RULES } from '../rules';
 
 export type Liquid = 'slip' | 'cleaner' | 'alcohol wipe' | 'primer' | 'wall wash' | 'adhesion promoter';
 
@@ -48,8 +57,6 @@ const ML_PER_US_FL_OZ = 29.5735;
 const CAP_WATER_ML = 32 * ML_PER_US_FL_OZ;
 /** Over this a second cap. */
 const WARM_C = 22;
-const USUAL_M2 = 1.5;
-const USUAL_EDGE_M = 5;
 
 export const MIX_FORMULAS = {
   area: {
@@ -97,13 +104,13 @@ export function mixSheet(input: MixInput): readonly MixLine[] {
       .filter(({ method, family }) =>
         templates.includes(templateFor(method ?? 'trim in place', family).template),
       )
-      .reduce((sum, { area_m2 }) => sum + (area_m2 ?? USUAL_M2), 0);
+      .reduce((sum, { area_m2 }) => sum + (area_m2 ?? RULES.usualArea.value), 0);
   const edgesOf = (templates: readonly string[]): number =>
     surfaces
       .filter(({ method, family }) =>
         templates.includes(templateFor(method ?? 'trim in place', family).template),
       )
-      .reduce((sum, { edge_m }) => sum + (edge_m ?? USUAL_EDGE_M), 0);
+      .reduce((sum, { edge_m }) => sum + (edge_m ?? RULES.usualEdge.value), 0);
   const used = (area_m2: number, key: RateKey, times = 1): Reasoned<number> => {
     const own = rate(key);
     const step = applyFormula(
@@ -113,7 +120,10 @@ export function mixSheet(input: MixInput): readonly MixLine[] {
     );
     return { value: step.value, why: [step] };
   };
-  const [wet, dry, walls] = [areaOf(WET), areaOf(PRIMED), areaOf(['textured-wall'])];
+  const wet = surfaces
+    .filter(({ method, family }) => isLaidWet(method, family))
+    .reduce((sum, { area_m2 }) => sum + (area_m2 ?? RULES.usualArea.value), 0);
+  const [dry, walls] = [areaOf(PRIMED), areaOf(['textured-wall'])];
   const slip = [used(wet, 'slip-wet-pane'), used(wet, 'slip-wet-both'), used(wet, 'mix-slip-again')];
   const seams_m =
     edgesOf(['column']) / 2 +
@@ -182,7 +192,6 @@ export function mixSheet(input: MixInput): readonly MixLine[] {
   return lines.filter((line) => line !== undefined);
 }
 
-const WET: readonly string[] = ['flat-glass', 'security', 'curved'];
 const PRIMED: readonly string[] = ['decor', 'column', 'furrow'];
 /** One coat on the face; cut edges get two or three more, which is reckoned as half as much again. */
 const PRIMER_COATS = 1.5;

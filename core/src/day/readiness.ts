@@ -12,10 +12,12 @@ import {
   sunTrack,
   weatherAt,
   type PlaceOnEarth,
+  isDamp,
 } from '../climate';
 import { type MakeUp, DIFFUSE_AS_DEG, PanesThroughTime, heatGapsOf, heatPanesOf } from '../glazing';
 import { absorptionOf } from '../thermal-stress';
 import type { Air } from '../waiting';
+import { RULES } from '../rules';
 
 /** One surface with a film for it, as it must be known to say when work may start. */
 export interface ReadinessCase {
@@ -76,8 +78,6 @@ const MINUTE_MS = 60_000;
 const DAY_MS = 86_400_000;
 const EVERY = 5;
 /** What the clock says of cooling is stretched by so much: edges and frames follow slowly. */
-const COOLING_STRETCH = 1.25;
-const DEW_MARGIN_K = 3;
 const RAIN_MM = 0.1;
 /** Before the time asked about, so that glass has its own temperature when it begins. */
 const RUN_IN_MS = 3 * 3_600_000;
@@ -126,7 +126,7 @@ export function readiness(
       warmSince ??= minute;
       reason = ['warm', `still warm from the sun: ${round(surface_C)} °C`];
     } else if (warmSince !== undefined) {
-      const until = warmSince + Math.ceil((minute - warmSince) * COOLING_STRETCH);
+      const until = warmSince + Math.ceil((minute - warmSince) * RULES.coolingStretch.value);
       for (let own_ = minute; own_ < Math.min(minutes, until); own_ += 1)
         reasons[own_] = ['warm', 'still cooling: a quarter longer than reckoned, edges follow slowly'];
       warmSince = undefined;
@@ -182,7 +182,7 @@ function rangeReason(
   dew_C: number,
 ): readonly [ClosedBy, string] | undefined {
   if (surface_C <= 0) return ['frost', `the surface is at ${round(surface_C)} °C: ice`];
-  if (surface_C < dew_C + DEW_MARGIN_K)
+  if (isDamp(surface_C, dew_C))
     return ['dew', `${round(surface_C)} °C is within 3 K of the dew point, ${round(dew_C)} °C`];
   for (const [what, value] of [
     ['the surface is', surface_C],

@@ -1,6 +1,14 @@
-import { templateFor } from '../fitting';
+import { isLaidWet, templateFor } from '../fitting';
 import type { CutMethod, FilmFamily } from '../job';
-import { type Air, type Wait, clearBy, conditionedRoom, firstBond, sealantBack } from '../waiting';
+import {
+  type Air,
+  type Wait,
+  clearBy,
+  conditionedRoom,
+  firstBond,
+  sealantBack,
+  wantsWarmRoom,
+} from '../waiting';
 
 export interface ReturnCase {
   readonly method: CutMethod;
@@ -23,7 +31,7 @@ export function returnsAfter({
   outdoorLow_C,
 }: ReturnCase): readonly Wait[] {
   const { template } = templateFor(method, family);
-  const isWet = ['flat-glass', 'security', 'curved'].includes(template);
+  const isWet = isLaidWet(method, family);
   const isVinyl = template === 'table' || template === 'decal' || family === 'wrap';
   return [
     firstBond(template === 'decal' ? 'decal' : 'film'),
@@ -31,6 +39,8 @@ export function returnsAfter({
     ...(isWet && glass_C !== null
       ? [clearBy({ film_um, glass_C, room, isMetallised: family === 'low emissivity' })]
       : []),
-    ...(isVinyl && outdoorLow_C !== null && outdoorLow_C < 13 ? [conditionedRoom(outdoorLow_C)] : []),
+    ...(isVinyl && outdoorLow_C !== null && wantsWarmRoom(outdoorLow_C)
+      ? [conditionedRoom(outdoorLow_C)]
+      : []),
   ];
 }

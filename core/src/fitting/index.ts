@@ -9,6 +9,7 @@ export {
   TEMPLATES,
   type WorkTemplate,
   isHandover,
+  isLaidWet,
   templateFor,
 } from './templates';
 export { type SlipMix, SLIP_FORMULAS, SLIP_MIXES, slipNeeded, slipShare } from './slip';

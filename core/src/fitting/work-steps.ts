@@ -1,9 +1,10 @@
-import type { CutMethod, FilmFamily, FittingSchools, SurfaceCondition } from '../job';
+import { type CutMethod, type FilmFamily, type FittingSchools, type SurfaceCondition, isHurt } from '../job';
 import { type Formula, type Reasoned, applyFormula } from '../quantity';
 import { type Caution, type CautionKey, caution } from './cautions';
 import { type Rate, SOURCE_OF_MARK, rateOf } from './rates';
 import { slipNeeded } from './slip';
 import { type Pause, type SharedTool, type StepCase, type StepTemplate, templateFor } from './templates';
+import { RULES } from '../rules';
 
 /** One thing to do on one surface. (template, step, version) is its stable key. */
 export interface WorkStep {
@@ -43,12 +44,6 @@ export interface WorkStepsInput {
   readonly rates?: readonly Rate[];
 }
 
-/** Over this, two people handle the sheet. Common practice says 'large'; the figure is our guess. */
-const LARGE_SHEET_M2 = 1.5;
-/** Where nothing is measured yet. */
-const USUAL_M2 = 1.5;
-const USUAL_EDGE_M = 5;
-
 export const MINUTES_FORMULA: Formula<{ sum_min: number; times: number }> = {
   id: 'fitting.minutes',
   word: 'how long it takes',
@@ -78,7 +73,7 @@ export function workStepsFor(input: WorkStepsInput): readonly WorkStep[] {
     shrink: input.shrink ?? 'fold by fold',
     primer: input.primer ?? 'water-based',
   };
-  const isLarge = input.area_m2 === undefined || input.area_m2 >= LARGE_SHEET_M2;
+  const isLarge = input.area_m2 === undefined || input.area_m2 >= RULES.largeSheet.value;
   return template.steps
     .filter((step) => step.when === undefined || step.when(own))
     .map((step, index) => ({
@@ -103,7 +98,12 @@ export function workStepsFor(input: WorkStepsInput): readonly WorkStep[] {
 
 function minutesOf(
   step: StepTemplate,
-  { area_m2 = USUAL_M2, edge_m = USUAL_EDGE_M, isHardToReach = false, rates = [] }: WorkStepsInput,
+  {
+    area_m2 = RULES.usualArea.value,
+    edge_m = RULES.usualEdge.value,
+    isHardToReach = false,
+    rates = [],
+  }: WorkStepsInput,
 ): Reasoned<number> {
   const used = step.takes.map((key) => rateOf(key, rates));
   const sum_min = used.reduce(
@@ -127,13 +127,12 @@ function cautionsOf(
   index: number,
   { area_m2, condition, isSecurityFilm, method }: WorkStepsInput,
 ): CautionKey[] {
-  const isLarge = area_m2 === undefined || area_m2 >= LARGE_SHEET_M2;
+  const isLarge = area_m2 === undefined || area_m2 >= RULES.largeSheet.value;
   const isGlass = method === undefined || !OFF_GLASS.has(method);
   const own = step.cautions.filter((key) => key !== 'largeSheet' || isLarge);
-  const isHurt = condition === 'cracked' || condition === 'chipped';
   return [
     ...new Set<CautionKey>([
-      ...(isHurt ? (['crackedGlass'] as const) : []),
+      ...(isHurt({ condition }) ? (['crackedGlass'] as const) : []),
       ...(index === 0 && isGlass ? (['glassAndFilm'] as const) : []),
       ...(isSecurityFilm && index === 0 ? (['safetyFilm'] as const) : []),
       ...own,

@@ -68,3 +68,10 @@ export const isPartition = ({ seenFrom }: Pick<Surface, 'seenFrom'>): boolean =>
 /** Glass with the open air on one side: sun, frost and heat reach it. */
 export const isOutdoorGlass = (surface: Pick<Surface, 'kind' | 'seenFrom'>): boolean =>
   isGlass(surface) && !isPartition(surface);
+
+/** A crack: nothing is done before a licensed glazier has decided. */
+export const isCracked = ({ condition }: Pick<Surface, 'condition'>): boolean => condition === 'cracked';
+
+/** Cracked, or chipped at the edge, where cracks begin. */
+export const isHurt = (surface: Pick<Surface, 'condition'>): boolean =>
+  isCracked(surface) || surface.condition === 'chipped';

@@ -2,7 +2,8 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { seededRandom } from '../quantity';
 import { checkSurface } from './check-surface';
-import { chiSquared9995, normalQuantile, normalTail } from './chi-squared';
+import { RULES } from '../rules';
+import { squaresAllowed, worstAllowed } from './test-limits';
 import { measureWord } from './measure-slot';
 import { standardDeviation_mm } from './instruments';
 import { type Outline, type Point, outlineBounds, viewOutline } from './outline';
@@ -401,7 +402,7 @@ describe('what is a measure called?', () => {
   });
 });
 
-describe('when is a sum of squares too large?', () => {
+describe('when is a sum of squares, or the worst of them, too large?', () => {
   it.each([
     [1, 12.116],
     [3, 17.73],
@@ -409,16 +410,15 @@ describe('when is a sum of squares too large?', () => {
     [20, 47.498],
     [30, 62.162],
   ])('chi-squared, %d degrees of freedom, 0.9995: %d (standard tables)', (freedom, expected) => {
-    expect(chiSquared9995(freedom) / expected).toBeCloseTo(1, 2);
+    expect(squaresAllowed(freedom)).toBeCloseTo(expected, 2);
   });
   it.each([
-    [0.025, 1.959964],
-    [0.005, 2.575829],
-    [0.0005, 3.290527],
-    [0.00025, 3.480756],
-    [1e-6, 4.753424],
-  ])('a normal figure exceeds its own %d by that share: %d (standard tables)', (tail, expected) => {
-    expect(normalQuantile(tail)).toBeCloseTo(expected, 5);
-    expect(normalTail(expected) / tail).toBeCloseTo(1, 4);
+    [1, 3.480756],
+    [250, 4.753424],
+  ])('the worst of %d, both signs, half of one in a thousand: %d (standard tables)', (count, expected) => {
+    expect(worstAllowed(count)).toBeCloseTo(expected, 3);
+  });
+  it('both go by the one level of the rules', () => {
+    expect(RULES.falseAlarm.value).toBe(0.001);
   });
 });

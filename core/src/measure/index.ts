@@ -2,14 +2,7 @@ export { type Datum, type NetworkSolution, adjustNetwork, spanOf, spreadOf } fro
 export { type NetworkObservation, type NetworkPoint } from './observation';
 export { checkSurface, slotsFor } from './check-surface';
 export type { JointSizes, PartSize, SurfaceInput } from './shapes/shape';
-export {
-  type Agreement,
-  type AskedMeasure,
-  type Reliability,
-  type Suspect,
-  FALSE_ALARM,
-  judge,
-} from './judge';
+export { type Agreement, type AskedMeasure, type Reliability, type Suspect, judge } from './judge';
 export { type MeasureSlot, measureWord, mirroredMeasure, pointWord, typedRange } from './measure-slot';
 export { type Reading, isSameMeasure, sdOf } from './reading';
 export {
@@ -38,14 +31,7 @@ export { surplusAtEdges } from './curved/surplus';
 export { FEWEST_CORNERS, MOST_CORNERS } from './shapes/many-sides';
 export { type SlipFix, TO_FRAME, slipFixes } from './slips';
 export { type ComparedSurface, type SameAsGroup, sameAsGroups } from './same-as';
-export {
-  EDGE_GAP,
-  LABEL_MEASURES,
-  type Recheck,
-  type SideRecheck,
-  labelMeasure,
-  recheckFilm,
-} from './recheck';
+export { LABEL_MEASURES, type Recheck, type SideRecheck, labelMeasure, recheckFilm } from './recheck';
 export { fourSidePoints } from './shapes/four-sides';
 export { type NetworkAnswer, type NetworkRequest, reckonNetwork } from './reckon-network';
 export { readingOf, surfaceInputOf } from './surface-input';

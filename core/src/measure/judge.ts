@@ -1,7 +1,7 @@
 import type { MeasureKind, MeasurePoint } from '../job';
-import { chiSquared9995, normalQuantile } from './chi-squared';
 import type { Statistics } from './least-squares';
 import type { Reading } from './reading';
+import { squaresAllowed, worstAllowed } from './test-limits';
 
 export interface Suspect {
   readonly id: string;
@@ -43,28 +43,9 @@ export type Agreement =
       readonly reliability: readonly Reliability[];
     };
 
-/**
- * Honest measures are accused no more often than this: half by the sum of squares, half by the worst single
- * one.
- */
-export const FALSE_ALARM = 0.001;
 const CANNOT_TELL_APART = 0.9;
 const NINETEEN_IN_TWENTY = 1.645;
 const FOUR_IN_FIVE = 0.8416;
-
-const WORST_ALLOWED = new Map<number, number>();
-
-/**
- * The largest statistic of so many that honest readings exceed in half of the stated cases, both signs
- * counted.
- */
-function worstAllowedOf(count: number): number {
-  const known = WORST_ALLOWED.get(count);
-  if (known !== undefined) return known;
-  const worst = normalQuantile(FALSE_ALARM / 4 / Math.max(1, count));
-  WORST_ALLOWED.set(count, worst);
-  return worst;
-}
 
 /**
  * The shift, in standard deviations, that the sum of squares finds 4 times in 5.
@@ -72,7 +53,7 @@ function worstAllowedOf(count: number): number {
  */
 function foundBySquares(freedom: number): number {
   if (freedom < 1) return Number.POSITIVE_INFINITY;
-  const limit = chiSquared9995(freedom);
+  const limit = squaresAllowed(freedom);
   let [low, high] = [0, 200];
   while (high - low > 0.01) {
     const middle = (low + high) / 2;
@@ -87,8 +68,8 @@ export function isHonest(statistics: Statistics, count: number): boolean {
   const freedom = count - statistics.rank;
   return (
     freedom < 1 ||
-    (statistics.weightedSquares <= chiSquared9995(freedom) &&
-      statistics.standardised.every((value) => Math.abs(value) <= worstAllowedOf(count)))
+    (statistics.weightedSquares <= squaresAllowed(freedom) &&
+      statistics.standardised.every((value) => Math.abs(value) <= worstAllowed(count)))
   );
 }
 
@@ -104,7 +85,7 @@ export function judge(
   decider: (first: number, second: number) => AskedMeasure | undefined = () => undefined,
 ): Agreement {
   const freedom = sds.length - statistics.rank;
-  const worstAllowed = worstAllowedOf(sds.length);
+  const limit = worstAllowed(sds.length);
   const reliability = readings.map(({ id }, index): Reliability => {
     const redundancy = statistics.redundancy[index] ?? 0;
     return {
@@ -115,12 +96,10 @@ export function judge(
       mayHide_mm:
         redundancy < 1e-9
           ? null
-          : (Math.min(worstAllowed + FOUR_IN_FIVE, foundBySquares(freedom)) * (sds[index] ?? 0)) /
+          : (Math.min(limit + FOUR_IN_FIVE, foundBySquares(freedom)) * (sds[index] ?? 0)) /
             Math.sqrt(redundancy),
       smallestSlipFound_mm:
-        redundancy < 1e-9
-          ? null
-          : ((worstAllowed + NINETEEN_IN_TWENTY) * (sds[index] ?? 0)) / Math.sqrt(redundancy),
+        redundancy < 1e-9 ? null : ((limit + NINETEEN_IN_TWENTY) * (sds[index] ?? 0)) / Math.sqrt(redundancy),
     };
   });
   if (freedom < 1) return { kind: 'not checked', reliability };

@@ -1,12 +1,5 @@
 import type { Measure } from '../job';
-import { COMMON_PRACTICE, type Source } from '../quantity';
-
-/** Gap between film edge and gasket or seal, per side. */
-export const EDGE_GAP: { readonly least_mm: number; readonly most_mm: number; readonly source: Source } = {
-  least_mm: 1.5,
-  most_mm: 3,
-  source: COMMON_PRACTICE,
-};
+import { RULES } from '../rules';
 
 export interface SideRecheck {
   readonly says: 'fits' | 'too small' | 'too large';
@@ -38,8 +31,8 @@ export function recheckFilm(film_mm: readonly [number, number], pane_mm: readonl
 }
 
 function side(film: number, pane: number): SideRecheck {
-  const largest = pane - 2 * EDGE_GAP.least_mm;
-  const smallest = pane - 2 * EDGE_GAP.most_mm;
+  const largest = pane - 2 * RULES.edgeGap.least;
+  const smallest = pane - 2 * RULES.edgeGap.most;
   if (film > largest + 1e-9) return { says: 'too large', by_mm: film - largest };
   if (film < smallest - 1e-9) return { says: 'too small', by_mm: smallest - film };
   return { says: 'fits', by_mm: 0 };

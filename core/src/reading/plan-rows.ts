@@ -1,9 +1,10 @@
-import { CORNER_RULES, type CutOrder, type CutOrderPlan, type LayoutRequest } from '../cutting';
+import { type CutOrder, type CutOrderPlan, type LayoutRequest } from '../cutting';
 import type { CutPiece, CutPlan, CutRoll, Liner, StockLeft } from '../job';
 import { nmFromMm, toCent } from '../quantity';
 import { type FilmBlank, applicationOfKey } from './film-blanks';
 import { outlineOnPlan } from './flat-outline';
 import type { JobView } from './job-view';
+import { RULES } from '../rules';
 
 /** What a plan's rows are made from beside the layout. */
 export interface PlanRows {
@@ -80,7 +81,7 @@ function pieceRow(
       own === undefined
         ? null
         : outlineOnPlan(view, own, order.mode, liner, { turned: piece.turned, flipped }),
-    notch_nm: own?.application.method === 'column' ? nmFromMm(CORNER_RULES.notch_mm.value) : 0,
+    notch_nm: own?.application.method === 'column' ? nmFromMm(RULES.notch.value) : 0,
     sector: own?.blank.sector?.cut ?? null,
     topAlong: own?.blanks.whole.lies === 'top along the roll',
     inputsHash: own?.blanks.inputsHash ?? '?',

@@ -1,3 +1,4 @@
+import { isCracked } from '../job';
 import { changedAfterCut, isStale } from './cut-already';
 import type { JobView } from './job-view';
 import { isLaid, surfaceProgress } from './progress';
@@ -15,7 +16,8 @@ export function stateAtSurvey(view: JobView, surfaceId: string): StateAtStop {
 }
 
 export function stateAtFilm(view: JobView, surfaceId: string): StateAtStop {
-  if (view.surfaceById.get(surfaceId)?.condition === 'cracked') return 'barred';
+  const surface = view.surfaceById.get(surfaceId);
+  if (surface !== undefined && isCracked(surface)) return 'barred';
   return view.applicationsOf(surfaceId).length > 0 ? 'full' : 'open';
 }
 

@@ -1,4 +1,4 @@
-import type { EdgeFinish, FrameKind, PaneTreatment, SurfaceCondition } from '../job';
+import { type EdgeFinish, type FrameKind, type PaneTreatment, type SurfaceCondition, isHurt } from '../job';
 import type { Facing, SunMoment } from '../climate';
 import { type FilmOptics, type MakeUp, opticsOfMakeUp } from '../glazing';
 import { type Step, type Verdict, worstVerdict } from '../quantity';
@@ -94,7 +94,7 @@ export function judgeStress(
   optics?: { readonly absorption: AngledAbsorption; readonly absorbed: readonly number[] },
 ): StressVerdict {
   const { bare, treatments, condition, edgeFinish, isIndoors, unknown } = situation;
-  if (condition === 'cracked' || condition === 'chipped')
+  if (isHurt({ condition }))
     return {
       ...NOTHING,
       verdict: 'stop',

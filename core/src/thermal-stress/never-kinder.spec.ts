@@ -292,6 +292,23 @@ describe('what an edge bears, in order', () => {
 });
 
 describe('shade and frame', () => {
+  /** Finite elements of the model this room is built from (table stressFactorFE), typed from it. */
+  it.each([
+    ['full sun', 0.13, 0.67, 0.9],
+    ['one side 1/4', 0.65, 1.06, 1.26],
+    ['one side 1/2', 0.52, 0.95, 1.15],
+    ['one side 3/4', 0.36, 0.77, 0.96],
+    ['corner', 0.72, 1.14, 1.33],
+    ['both sides', 0.76, 1.2, 1.41],
+    ['diagonal', 0.39, 0.89, 1.1],
+    ['narrow strip', 0.96, 1.2, 1.31],
+  ] as const)('%s: %d insulating, %d metal, %d solid', (pattern, insulating, metal, solid) => {
+    expect((['insulating', 'metal', 'solid'] as const).map((hold) => stressFactor(pattern, hold))).toEqual([
+      insulating,
+      metal,
+      solid,
+    ]);
+  });
   it('a frame that takes more heat from the edge raises every factor; a deep one never lowers it', () => {
     for (const pattern of [
       'full sun',

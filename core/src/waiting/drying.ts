@@ -1,5 +1,6 @@
 import { saturation_Pa } from '../climate';
 import { type Formula, type Source, applyFormula } from '../quantity';
+import { RULES } from '../rules';
 import type { Air, Wait } from './wait';
 
 const FICK: Source = {
@@ -14,7 +15,6 @@ const GUIDANCE: Source = {
 const THROUGH = 0.09;
 /** Of a thin even layer of water left under the film. */
 const LEFT_WATER_GM2 = 10;
-const USUAL_DROP_KPA = 1.17;
 const LEAST_DROP_KPA = 0.1;
 const MOST_DAYS = 120;
 const DAY_MIN = 1440;
@@ -51,14 +51,15 @@ export const DRYING_FORMULAS = {
   guidance: {
     id: 'waiting.clearBy',
     word: 'usually clear after',
-    says: 't = (20 + 0.27 · d) · max(0.6, 1.17 ÷ Δp)',
+    says: 't = (20 + 0.27 · d) · max(0.6, 1.169 ÷ Δp)',
     unit: 'days',
     source: GUIDANCE,
     inputs: {
       film_um: { word: 'film', unit: 'µm' },
       drop_kPa: { word: 'drop in vapour pressure', unit: 'kPa' },
     },
-    of: ({ film_um, drop_kPa }) => (20 + 0.27 * film_um) * Math.max(0.6, USUAL_DROP_KPA / drop_kPa),
+    of: ({ film_um, drop_kPa }) =>
+      (20 + 0.27 * film_um) * Math.max(0.6, RULES.usualVapourDrop.value / drop_kPa),
   } satisfies Formula<{ film_um: number; drop_kPa: number }>,
 } as const;
 

@@ -12,4 +12,5 @@ export {
   puttyDry,
   sealantBack,
   wallDry,
+  wantsWarmRoom,
 } from './waits';

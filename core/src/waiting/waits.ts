@@ -1,5 +1,6 @@
 import { saturation_Pa } from '../climate';
 import { COMMON_PRACTICE, type Formula, type Source, applyFormula } from '../quantity';
+import { RULES } from '../rules';
 import { inRange } from './roll';
 import type { Air, Wait, WaitKey } from './wait';
 
@@ -12,9 +13,7 @@ const SOLVENT: Source = {
   text: 'the least time is common practice, no published source; twice as long for each 10 K colder is own judgement',
 };
 const STEEL: Source = { kind: 'from memory', text: 'lumped heat capacity: ρ · c · d ÷ h (from memory)' };
-const USUAL_DROP_KPA = 1.169;
 const LEAST_DROP_KPA = 0.08;
-const HOUR = 60;
 const DAY = 1440;
 /** Seldom shorter, often longer. */
 const SHORTER = 0.8;
@@ -40,7 +39,7 @@ export const WAIT_FORMULAS = {
       least_min: { word: 'least time', unit: 'min' },
       drop_kPa: { word: 'dryness of the air', unit: 'kPa' },
     },
-    of: ({ least_min, drop_kPa }) => least_min * Math.max(1, USUAL_DROP_KPA / drop_kPa),
+    of: ({ least_min, drop_kPa }) => least_min * Math.max(1, RULES.usualVapourDrop.value / drop_kPa),
   } satisfies Formula<{ least_min: number; drop_kPa: number }>,
   solventBased: {
     id: 'waiting.solventBased',
@@ -114,13 +113,13 @@ function waterBased(key: WaitKey, word: string, least_min: number, { air_C, humi
  */
 export function primerDry(kind: 'water-based' | 'solvent-based', air: Air): Wait {
   if (kind === 'water-based') {
-    const wait = waterBased('primer, water-based', 'primer drying', 2 * HOUR, air);
+    const wait = waterBased('primer, water-based', 'primer drying', RULES.primerWater.value, air);
     return { ...wait, least: wait.likely };
   }
   inRange('air_C', air.air_C, -40, 60);
   const step = applyFormula(
     WAIT_FORMULAS.solventBased,
-    { least_min: HOUR, air_C: air.air_C },
+    { least_min: RULES.primerSolvent.value, air_C: air.air_C },
     { uncertainty: { plusMinus: 0.6, says: 'up to 1.6 times' } },
   );
   return {
@@ -175,9 +174,9 @@ export function promoterDry(): Wait {
   return customary(
     'promoter',
     'promoter flashing off',
-    5,
-    15,
-    60,
+    RULES.promoterFlash.least,
+    RULES.promoterFlash.most,
+    RULES.promoterOpen.value,
     'Dull and dry to the touch; left too long it takes dust: wipe and put on anew.',
   );
 }
@@ -188,7 +187,7 @@ export function promoterDry(): Wait {
  * @param film_um thickness
  */
 export function sealantBack(film_um: number): Wait {
-  return film_um >= 100
+  return film_um >= RULES.thickFilm.value
     ? customary(
         'sealant',
         'before sealant goes back',
@@ -229,11 +228,17 @@ export function firstBond(kind: 'film' | 'decal'): Wait {
 }
 
 /**
+ * Whether it is too cold outdoors for vinyl that has just been laid.
+ * @param outdoor_C lowest of the next two days
+ */
+export const wantsWarmRoom = (outdoor_C: number): boolean => outdoor_C < RULES.vinylWarmRoom.value;
+
+/**
  * Finished vinyl stays in a warm room when it was colder than 13 °C outside.
  * @param outdoor_C lowest of the next two days
  */
 export function conditionedRoom(outdoor_C: number): Wait {
-  return outdoor_C < 13
+  return wantsWarmRoom(outdoor_C)
     ? customary(
         'conditioned room',
         'kept in a warm room',

@@ -1,7 +1,8 @@
 import type { CornerTurn, CutMethod, FilmDirection } from '../../job';
 import { CoreError, type Formula, GEOMETRY, type Reasoned, type Source, applyFormula } from '../../quantity';
 import { upToTenth } from '../tenths';
-import { type Sides, CORNER_RULES, allowanceFor } from './allowances';
+import { type Sides, allowanceFor } from './allowances';
+import { RULES } from '../../rules';
 
 export interface BlankInput {
   /**
@@ -128,7 +129,7 @@ export function blankFor(input: BlankInput): Blank {
 function sidesOf({ method, sides, left, right }: BlankInput): Sides {
   const base = sides ?? allowanceFor(method);
   const at = (own_mm: number, turn: CornerTurn | undefined): number =>
-    turn === 'inside corner' ? own_mm + CORNER_RULES.guide_mm.value : own_mm;
+    turn === 'inside corner' ? own_mm + RULES.cuttingGuide.value : own_mm;
   return {
     top_mm: base.top_mm,
     right_mm: at(base.right_mm, right),
@@ -140,13 +141,13 @@ function sidesOf({ method, sides, left, right }: BlankInput): Sides {
 function notesOf({ method, direction, left, right }: BlankInput): readonly string[] {
   const hasInside = left === 'inside corner' || right === 'inside corner';
   return [
-    ...(hasInside ? [CORNER_RULES.guide_mm.reason, CORNER_RULES.secondSheet_mm.reason] : []),
-    ...(left === 'outside corner' || right === 'outside corner' ? [CORNER_RULES.outsideSeam_mm.reason] : []),
-    ...(method === 'column' ? [CORNER_RULES.linerStrip_mm.reason, CORNER_RULES.notch_mm.reason] : []),
+    ...(hasInside ? [RULES.cuttingGuide.reason, RULES.secondSheet.reason] : []),
+    ...(left === 'outside corner' || right === 'outside corner' ? [RULES.outsideSeam.reason] : []),
+    ...(method === 'column' ? [RULES.linerStrip.reason, RULES.notch.reason] : []),
     ...(method === 'curved, shrunk'
       ? [
           'Polyester film shrinks mainly along the roll: its top lies along a factory edge; it may be turned end for end, never by a quarter.',
-          CORNER_RULES.liftOff_mm.reason,
+          RULES.liftOff.reason,
         ]
       : []),
     ...(direction === 'along the roll'

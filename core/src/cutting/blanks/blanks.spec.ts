@@ -4,7 +4,6 @@ import { CUT_METHODS } from '../../job';
 import {
   type CutInput,
   ALLOWANCES,
-  CORNER_RULES,
   blankFor,
   customarySeam,
   cutBlanks,
@@ -17,6 +16,7 @@ import {
   sectorBlank,
 } from '../index';
 import { cellOf, phaseOf } from './pattern';
+import { RULES } from '../../rules';
 
 const input = (more: Partial<CutInput> = {}): CutInput => {
   const base = {
@@ -71,7 +71,7 @@ describe('does every way of fitting have its allowance?', () => {
       left: 'inside corner',
       right: 'free edge',
     });
-    expect(corner.sides).toMatchObject({ left_mm: 50 + CORNER_RULES.guide_mm.value, right_mm: 50 });
+    expect(corner.sides).toMatchObject({ left_mm: 50 + RULES.cuttingGuide.value, right_mm: 50 });
     expect(corner.notes.join(' ')).toContain('3 mm (1/8 in) past the corner');
     const own = blankFor({
       aroundWidth_mm: 1000,
@@ -168,8 +168,7 @@ describe('where do seams fall?', () => {
         expect((starts.at(-1) ?? 0) + (widths.at(-1) ?? 0)).toBeGreaterThanOrEqual(wanted.whole_mm - 1e-6);
         if (broken.length > 0) return;
         if (widths.length > 1)
-          for (const width of widths)
-            expect(width).toBeGreaterThanOrEqual(CORNER_RULES.sliver_mm.value - 1e-6);
+          for (const width of widths) expect(width).toBeGreaterThanOrEqual(RULES.sliver.value - 1e-6);
         for (const seam of seams)
           for (const [from, to] of wanted.keptFree)
             expect(seam > from + 1e-6 && seam < to - 1e-6).toBe(false);

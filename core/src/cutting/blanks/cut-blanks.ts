@@ -1,11 +1,11 @@
 import type { FilmDirection } from '../../job';
 import type { LayoutPiece } from '../layout';
 import { upToTenth } from '../tenths';
-import { CORNER_RULES } from './allowances';
 import { type Blank, type BlankInput, blankFor, hashText } from './blank';
 import { type SeamKind, type SeamPlacing, placeSeams } from './drops';
 import { type FirstDrop, type PatternMatch, cellOf, phaseOf } from './pattern';
 import { type SectorBlank, sectorBlank } from './sector';
+import { RULES } from '../../rules';
 
 /** How a surface wider than the roll is taken apart. */
 export interface SeamWishes {
@@ -73,10 +73,8 @@ export interface TooWide {
   readonly sides: 'top and bottom' | 'left and right';
 }
 
-const EYES_MM = [1400, 1700] as const;
-
 export const lapOf = (kind: SeamKind): number =>
-  kind === 'butt' ? 0 : kind === 'double cut' ? CORNER_RULES.doubleCut_mm.value : CORNER_RULES.lap_mm.value;
+  kind === 'butt' ? 0 : kind === 'double cut' ? RULES.doubleCut.value : RULES.columnLap.value;
 
 /**
  * Customary seams: decor and wall films by double cut, glass films edge to edge, laps over promoter where
@@ -267,7 +265,7 @@ function seamsAcross(
   lap_mm: number,
 ): ReturnType<typeof placeSeams> {
   const total = whole.width_mm.value;
-  const clear = CORNER_RULES.outsideSeam_mm.value;
+  const clear = RULES.outsideSeam.value;
   const keptFree: (readonly [number, number])[] = [
     ...(left === 'outside corner' ? [[0, whole.sides.left_mm + clear] as const] : []),
     ...(right === 'outside corner' ? [[total - whole.sides.right_mm - clear, total] as const] : []),
@@ -292,7 +290,7 @@ function seamsDown(
   const foot = footHeight_mm ?? null;
   const toTop = (over_mm: number): number => total - whole.sides.bottom_mm - (over_mm - (foot ?? 0));
   const keptFree: (readonly [number, number])[] =
-    foot === null ? [] : [[toTop(EYES_MM[1]), toTop(EYES_MM[0])]];
+    foot === null ? [] : [[toTop(RULES.eyesHigh.value), toTop(RULES.eyesLow.value)]];
   return placeSeams({ whole_mm: total, roll_mm, lap_mm, placing: seam.placing, hiddenAt_mm: [], keptFree });
 }
 

@@ -1,6 +1,6 @@
 import { type Formula, GEOMETRY, type Reasoned, applyFormula } from '../../quantity';
 import { upToTenth } from '../tenths';
-import { CORNER_RULES } from './allowances';
+import { RULES } from '../../rules';
 
 export type SeamKind = 'lap over promoter' | 'double cut' | 'butt';
 export type SeamPlacing = 'equal drops' | 'full width and strip';
@@ -70,9 +70,7 @@ export function placeSeams(input: DropsInput): Drops {
   if (tried !== undefined) return { ...tried, broken: [] };
   const forced = best(input, count, true) ?? evenly(input, count);
   const broken = [
-    ...(forced.widths.some((width) => width < CORNER_RULES.sliver_mm.value)
-      ? [CORNER_RULES.sliver_mm.reason]
-      : []),
+    ...(forced.widths.some((width) => width < RULES.sliver.value) ? [RULES.sliver.reason] : []),
     ...(forced.seams.some((seam) => isKeptFree(input, seam))
       ? [
           'A seam falls where none should be: near an outside corner or across the eyes. A wider roll would do without.',
@@ -86,7 +84,7 @@ export function placeSeams(input: DropsInput): Drops {
 function best(input: DropsInput, count: number, isForced: boolean): Omit<Drops, 'broken'> | undefined {
   const { whole_mm, roll_mm, lap_mm } = input;
   const spots = candidates(input);
-  const least = isForced ? Math.min(lap_mm + 1, whole_mm) : CORNER_RULES.sliver_mm.value;
+  const least = isForced ? Math.min(lap_mm + 1, whole_mm) : RULES.sliver.value;
   const isFree = spots.map((at) => !isKeptFree(input, at));
   const isHidden = spots.map((at) => input.hiddenAt_mm.some((hidden) => Math.abs(hidden - at) < 1));
   let costs = new Float64Array(spots.length).fill(Number.POSITIVE_INFINITY);

@@ -1,3 +1,4 @@
+import { ONE_GO, OPEN_TIME } from './flat-glass';
 import type { StepTemplate, WorkTemplate } from './template';
 
 const INSIDE: readonly StepTemplate[] = [
@@ -23,7 +24,7 @@ const INSIDE: readonly StepTemplate[] = [
     skill: 'film',
     needsFit: true,
     air: 'wants clean air',
-    then: { least: 0, most: 5, why: 'the slip dries: go straight on, or wet again' },
+    then: OPEN_TIME,
   },
   {
     key: 'press-inside',
@@ -34,7 +35,7 @@ const INSIDE: readonly StepTemplate[] = [
     takes: ['work-squeeze'],
     skill: 'film',
     needsFit: true,
-    then: { least: 0, most: 15, why: 'one go, while water lies under the film' },
+    then: ONE_GO,
   },
   {
     key: 'edge-folds',

@@ -1,4 +1,5 @@
 import type { StepTemplate, WorkTemplate } from './template';
+import { RULES } from '../../rules';
 
 const PRIME_WHY = 'the primer must be dry to the touch before film goes on';
 
@@ -65,7 +66,7 @@ const GROUND: readonly StepTemplate[] = [
 const FINISH: readonly StepTemplate[] = [
   {
     key: 'post-heat',
-    what: 'Heat every edge, corner and groove where the film was stretched to what its sheet says, 82 or 90 °C. Take the gun away, then read.',
+    what: `Heat every edge, corner and groove where the film was stretched to what its sheet says, ${RULES.postHeatLow.value} or ${RULES.postHeatHigh.value} °C. Take the gun away, then read.`,
     why: 'Without it the film draws back to flat when it next gets warm.',
     tools: ['heat gun', 'infrared thermometer'],
     cautions: ['heatGun'],
@@ -131,7 +132,11 @@ const promoter = (key: string, what: string, when?: StepTemplate['when']): StepT
   cautions: ['solvent'],
   takes: ['work-promoter'],
   skill: 'film',
-  then: { least: 'promoter', most: 60, why: 'the promoter flashes off, and is not left over an hour' },
+  then: {
+    least: 'promoter',
+    most: RULES.promoterOpen.value,
+    why: 'the promoter flashes off, and is not left over an hour',
+  },
   ...(when === undefined ? {} : { when }),
 });
 
@@ -197,7 +202,11 @@ export const COLUMN: WorkTemplate = {
       cautions: ['solvent'],
       takes: ['work-promoter'],
       skill: 'film',
-      then: { least: 'promoter', most: 60, why: 'the promoter flashes off, and is not left over an hour' },
+      then: {
+        least: 'promoter',
+        most: RULES.promoterOpen.value,
+        why: 'the promoter flashes off, and is not left over an hour',
+      },
     },
     {
       key: 'strip',

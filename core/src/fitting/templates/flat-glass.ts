@@ -1,10 +1,19 @@
 import type { Pause, StepCase, StepTemplate, WorkTemplate } from './template';
+import { RULES } from '../../rules';
 
 const trimsFirst = ({ schools }: StepCase): boolean => schools.trimSchool === 'before squeezing out';
 
 /** Slip dries while one looks away. */
-export const OPEN_TIME: Pause = { least: 0, most: 5, why: 'the slip dries: go straight on, or wet again' };
-export const ONE_GO: Pause = { least: 0, most: 15, why: 'one go, while water lies under the film' };
+export const OPEN_TIME: Pause = {
+  least: 0,
+  most: RULES.slipOpen.value,
+  why: 'the slip dries: go straight on, or wet again',
+};
+export const ONE_GO: Pause = {
+  least: 0,
+  most: RULES.oneGo.value,
+  why: 'one go, while water lies under the film',
+};
 const WET_AGAIN: Pause = { least: 0, most: 45, why: 'dust settles on clean glass' };
 const STRAIGHT_ON: Pause = { least: 0, most: 5, why: 'wetted just before the film goes on' };
 

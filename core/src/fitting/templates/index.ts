@@ -36,6 +36,11 @@ export function templateFor(method: CutMethod, family: FilmFamily | undefined): 
   return method === 'textured wall' && family === 'wrap' ? DECAL : BY_METHOD[method];
 }
 
+/** Whether the way of working lays film on slip: then there is water to get out, and to wait for. */
+export function isLaidWet(method: CutMethod | undefined, family: FilmFamily | undefined): boolean {
+  return templateFor(method ?? 'trim in place', family).steps.some(({ slip }) => slip !== undefined);
+}
+
 /** Whether a step, by its key, hands the surface over: with it the work at an application is finished. */
 export function isHandover(step: string): boolean {
   return step === 'handover' || step.startsWith('handover-');

@@ -1,10 +1,11 @@
 import type { CutPlanFile, PlanPiece, PlanRoll } from '@yellow-pane/contracts';
-import { CORNER_RULES, columnMarks, lieOf } from '@yellow-pane/core/cutting';
+import { columnMarks, lieOf } from '@yellow-pane/core/cutting';
 import type { Liner } from '@yellow-pane/core/job';
 import { and, asc, eq } from 'drizzle-orm';
 import type { Database } from '../../db/database';
 import { application, cutPiece, cutPlan, cutRoll, film, job } from '../../db/schema';
 import { Refusal } from '../../http/refusal';
+import { RULES } from '@yellow-pane/core/rules';
 
 const NM_PER_MM = 1e6;
 
@@ -98,7 +99,7 @@ function planPiece(
           outline: piece.outline,
           isQuarterTurned: piece.turned,
           notch_mm: piece.notch_nm / NM_PER_MM,
-          strip_mm: CORNER_RULES.linerStrip_mm.value,
+          strip_mm: RULES.linerStrip.value,
         });
   return {
     tag: piece.tag,

@@ -19,6 +19,7 @@ import type {
   WeatherScenario,
 } from '@yellow-pane/contracts';
 import type { Film, Roll } from '@yellow-pane/core/job';
+import { MOST_OPS } from '@yellow-pane/contracts/limits';
 
 /** The server said no, in its own words. */
 export class ServerRefusal extends Error {
@@ -59,8 +60,7 @@ export interface BackupList {
   readonly backups: readonly BackupFacts[];
 }
 
-/** Beyond these a change goes the way of lists brought in. */
-const MOST_OPS = 2000;
+/** A larger body goes the way of lists brought in. */
 const LARGE_BODY = 900_000;
 
 /** How the server is: whether what it writes to is sound and has room. */

@@ -12,7 +12,6 @@ import {
   viewChild,
 } from '@angular/core';
 import {
-  CORNER_RULES,
   type HandPlaced,
   type PlacingFault,
   STANDING,
@@ -26,6 +25,7 @@ import { formatLength, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { handPlacedOf, handRollOf } from '@yellow-pane/core/reading';
 import { Device } from '../../device/device';
 import { pieceWord } from './cut-words';
+import { RULES } from '@yellow-pane/core/rules';
 
 export type BoardPiece = Pick<
   RowOf<'cutPiece'>,
@@ -345,7 +345,7 @@ export class RollBoard {
         outline: piece.outline,
         isQuarterTurned: piece.turned,
         notch_mm: mmFromNm(piece.notch_nm),
-        strip_mm: CORNER_RULES.linerStrip_mm.value,
+        strip_mm: RULES.linerStrip.value,
       });
       const line = (points: readonly { readonly x: number; readonly y: number }[], isSlit: boolean) => ({
         isSlit,

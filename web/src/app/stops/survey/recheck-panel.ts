@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { RowOf } from '@yellow-pane/core/job';
 import {
-  EDGE_GAP,
   type SideRecheck,
   outlineBounds,
   outlineOfCheck,
@@ -15,6 +14,7 @@ import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { type Fact, type FactChange, Facts } from '../../ui/facts';
 import { VerdictBox } from '../../ui/verdict-box';
+import { RULES } from '@yellow-pane/core/rules';
 
 const LABEL: readonly Fact[] = [
   { key: 'width', kind: 'length', word: 'Label says: width' },
@@ -48,7 +48,7 @@ const LABEL: readonly Fact[] = [
         </p>
       }
       <p class="text-sm text-faint mt-1">
-        Fits: {{ gap.least_mm }} to {{ gap.most_mm }} mm of gap on each side ({{ gap.source.text }}).
+        Fits: {{ gap.least }} to {{ gap.most }} mm of gap on each side ({{ gap.source.text }}).
       </p>
     </details>
   `,
@@ -59,7 +59,7 @@ export class RecheckPanel {
   readonly #units = inject(Device).units;
   readonly surface = input.required<RowOf<'surface'>>();
   protected readonly facts = LABEL;
-  protected readonly gap = EDGE_GAP;
+  protected readonly gap = RULES.edgeGap;
   protected readonly unit = computed(() => this.#reading.job()?.entryUnit ?? 'mm');
   readonly #rows = computed(() => this.#reading.measuresOf(this.surface().id));
   protected readonly labels = computed(() => ({

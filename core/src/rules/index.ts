@@ -1,0 +1,3 @@
+export type { Rule } from './rule';
+export { RULES, type RuleKey } from './rules';
+export { rulesDocument } from './rules-document';

@@ -1,0 +1,207 @@
+import { COMMON_PRACTICE, type Source } from '../quantity';
+import type { Rule } from './rule';
+
+const OURS: Source = { kind: 'our guess', text: 'our guess: no figure is handed down' };
+const TWO_FILMS: Source = {
+  kind: 'from memory',
+  text: "two films' sheets (from memory): the film's own sheet wins",
+};
+
+/** The rules of the trade by key. `docs/rules.md` is made from this table (`npm run rules`). */
+export const RULES = {
+  falseAlarm: {
+    value: 0.001,
+    unit: 'share',
+    reason:
+      'Honest measures are accused no more often than this: half by the sum of squares, half by the worst single one.',
+    source: { kind: 'our guess', text: 'the level of both tests: our choice' },
+  },
+  edgeGap: {
+    value: 1.5,
+    least: 1.5,
+    most: 3,
+    unit: 'mm',
+    reason: 'Ready-cut film ends 1.5 to 3 mm before gasket or seal on each side.',
+    source: OURS,
+  },
+  columnLap: {
+    value: 25,
+    unit: 'mm',
+    reason: 'Column and promoter seams lap 25 mm.',
+    source: COMMON_PRACTICE,
+  },
+  doubleCut: {
+    value: 50,
+    unit: 'mm',
+    reason: 'For a double cut the sheets lap about 50 mm; the liner is left on under the lap.',
+    source: COMMON_PRACTICE,
+  },
+  cuttingGuide: {
+    value: 25,
+    least: 13,
+    most: 38,
+    unit: 'mm',
+    reason:
+      'The first sheet is left turned round an inside corner by the width of the cutting guide, 13 to 38 mm.',
+    source: COMMON_PRACTICE,
+  },
+  secondSheet: {
+    value: 3,
+    unit: 'mm',
+    reason:
+      'The second sheet is trimmed about 3 mm (1/8 in) past the corner on the first, through the top layer only.',
+    source: COMMON_PRACTICE,
+  },
+  outsideSeam: {
+    value: 300,
+    unit: 'mm',
+    reason: 'No seam within 300 mm of an outside corner, unless the sheet is turned round it.',
+    source: OURS,
+  },
+  sliver: {
+    value: 150,
+    unit: 'mm',
+    reason: 'No strip narrower than 150 mm: it is hard to lay straight and shows.',
+    source: OURS,
+  },
+  liftOff: {
+    value: 40,
+    least: 25,
+    most: 50,
+    unit: 'mm',
+    reason: 'Lifted 25 to 50 mm off the bottom seal while shrinking.',
+    source: COMMON_PRACTICE,
+  },
+  linerStrip: {
+    value: 100,
+    unit: 'mm',
+    reason:
+      'A strip of liner 100 mm wide is slit down the middle and left on: it comes off first, to hang the sheet on the column.',
+    source: COMMON_PRACTICE,
+  },
+  notch: {
+    value: 13,
+    unit: 'mm',
+    reason:
+      'At both ends of the strip a notch in the middle of the short edge: as wide as the strip, 13 mm deep, its sides flaring outwards at 45°. The wings keep their full length and flare on to floor and ceiling.',
+    source: COMMON_PRACTICE,
+  },
+  eyesLow: {
+    value: 1400,
+    unit: 'mm',
+    reason: 'No level seam between 1.4 and 1.7 m over the floor, where eyes are.',
+    source: OURS,
+  },
+  eyesHigh: {
+    value: 1700,
+    unit: 'mm',
+    reason: 'No level seam between 1.4 and 1.7 m over the floor, where eyes are.',
+    source: OURS,
+  },
+  largeSheet: {
+    value: 1.5,
+    unit: 'm²',
+    reason: "From here on two people handle the sheet. Practice says 'large'; the figure is a guess.",
+    source: OURS,
+  },
+  usualArea: {
+    value: 1.5,
+    unit: 'm²',
+    reason: 'Taken for a surface that is not measured yet.',
+    source: OURS,
+  },
+  usualEdge: {
+    value: 5,
+    unit: 'm',
+    reason: 'All the way round, taken for a surface that is not measured yet.',
+    source: OURS,
+  },
+  primerWater: {
+    value: 120,
+    unit: 'min',
+    reason: "Primer thinned with water dries over 2 h at a room's usual air; longer when cold or damp.",
+    source: COMMON_PRACTICE,
+  },
+  primerSolvent: {
+    value: 60,
+    unit: 'min',
+    reason: 'Primer thinned with solvent dries over 1 h at 20 °C; twice as long for each 10 K colder.',
+    source: COMMON_PRACTICE,
+  },
+  promoterFlash: {
+    value: 5,
+    least: 5,
+    most: 15,
+    unit: 'min',
+    reason: 'Adhesion promoter flashes off in 5 to 15 minutes.',
+    source: COMMON_PRACTICE,
+  },
+  promoterOpen: {
+    value: 60,
+    unit: 'min',
+    reason: 'Adhesion promoter is not left over an hour: it takes dust.',
+    source: OURS,
+  },
+  slipOpen: {
+    value: 5,
+    unit: 'min',
+    reason: 'Glass and adhesive that were wetted are joined within this, or wetted again.',
+    source: OURS,
+  },
+  oneGo: {
+    value: 15,
+    unit: 'min',
+    reason: 'Locking, trimming and squeezing follow each other within this, while water lies under the film.',
+    source: OURS,
+  },
+  tapeEach: {
+    value: 2,
+    unit: 'm',
+    reason: 'Tape for a surface, to hang and to mark.',
+    source: OURS,
+  },
+  thickFilm: {
+    value: 100,
+    unit: 'µm',
+    reason: 'From this thickness sealant goes back only once the film has dried: up to a week, our guess.',
+    source: OURS,
+  },
+  vinylWarmRoom: {
+    value: 13,
+    unit: '°C',
+    reason: 'Finished vinyl stays in a warm room when it is colder than this outdoors.',
+    source: COMMON_PRACTICE,
+  },
+  usualVapourDrop: {
+    value: 1.169,
+    unit: 'kPa',
+    reason: "How readily a room's usual air, 20 °C at 50 %, takes water: what drying times are stated for.",
+    source: { kind: 'published', text: 'Magnus formula, WMO Guide to Instruments (from memory)' },
+  },
+  dewMargin: {
+    value: 3,
+    unit: 'K',
+    reason: 'A face nearer than this to the dew point of the air counts as damp.',
+    source: COMMON_PRACTICE,
+  },
+  coolingStretch: {
+    value: 1.25,
+    unit: 'times',
+    reason: 'Glass is waited for a quarter longer than it is reckoned to take to cool: the wind drops.',
+    source: OURS,
+  },
+  postHeatLow: {
+    value: 82,
+    unit: '°C',
+    reason: 'Edges, corners and grooves where film was stretched are heated to what its sheet says.',
+    source: TWO_FILMS,
+  },
+  postHeatHigh: {
+    value: 90,
+    unit: '°C',
+    reason: "Without the film's sheet the aim is unknown; 90 °C as a guess.",
+    source: TWO_FILMS,
+  },
+} as const satisfies Readonly<Record<string, Rule>>;
+
+export type RuleKey = keyof typeof RULES;

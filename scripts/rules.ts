@@ -1,0 +1,5 @@
+import { writeFileSync } from 'node:fs';
+import { rulesDocument } from '@yellow-pane/core/rules';
+
+/** `npm run rules`: writes docs/rules.md from the table in core. */
+writeFileSync(new URL('../docs/rules.md', import.meta.url), rulesDocument());
