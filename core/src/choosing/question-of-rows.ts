@@ -13,6 +13,7 @@ import {
   type FilmBrief,
   type GlassPane,
   type GlassUnit,
+  type GlassUnknown,
   NO_BRIEF,
   NO_WALL_FACTS,
   type Place,
@@ -165,7 +166,7 @@ function glassOf(
 ): { readonly situation: GlassSituation; readonly year: readonly (readonly YearMoment[])[] } {
   const { surface, unit, site } = rows;
   const assumed: string[] = [];
-  const unknown: string[] = [];
+  const unknown: GlassUnknown[] = [];
   const bare = makeUpOf(rows, assumed, unknown);
   const at = standing(rows, assumed);
   const width_mm = rows.width_mm ?? USUAL_SIZE_MM;
@@ -260,7 +261,7 @@ function shadingOf(
   };
 }
 
-function makeUpOf({ unit, panes }: SurfaceRows, assumed: string[], unknown: string[]): MakeUp {
+function makeUpOf({ unit, panes }: SurfaceRows, assumed: string[], unknown: GlassUnknown[]): MakeUp {
   const wanted = { single: 1, double: 2, triple: 3, unknown: 0 }[unit?.glazing ?? 'unknown'];
   if (wanted === 0) unknown.push('how many panes');
   if (wanted > 0 && panes.length < wanted) unknown.push('the kind of glass');

@@ -1,5 +1,5 @@
 import type { Verdict } from '../quantity';
-import type { Film } from '../job';
+import type { Film, GlassUnknown } from '../job';
 import { groundOf, judgeFilm } from './judge-film';
 import { type SunBook, type SurfaceRows, newSunBook, questionOf } from './question-of-rows';
 
@@ -13,6 +13,8 @@ export interface WhatIf {
 
 interface Variation {
   readonly what: string;
+  /** What of the glass it finds out, where it is of the glass. */
+  readonly finds?: GlassUnknown;
   readonly isOpen: (rows: SurfaceRows) => boolean;
   readonly ways: readonly { readonly is: string; readonly with: (rows: SurfaceRows) => SurfaceRows }[];
 }
@@ -35,6 +37,7 @@ const siteWith =
 const VARIATIONS: readonly Variation[] = [
   {
     what: 'the kind of glass',
+    finds: 'the kind of glass',
     isOpen: ({ panes }) => panes.some(({ treatment }) => treatment === 'unknown'),
     ways: [
       {
@@ -53,6 +56,7 @@ const VARIATIONS: readonly Variation[] = [
   },
   {
     what: 'whether it is coated',
+    finds: 'whether it is coated',
     isOpen: ({ panes }) => panes.some(({ coating }) => coating === 'unknown'),
     ways: [
       { is: 'not coated', with: paneWith({ coating: 'none' }, ({ coating }) => coating === 'unknown') },
@@ -123,11 +127,7 @@ export function sensitivityOf(
   /** What else blocks is taken the kind way while one thing is tried, or everything would say unknown. */
   const kindly = (except: Variation): SurfaceRows =>
     open
-      .filter(
-        (variation) =>
-          variation !== except &&
-          (variation.what === 'the kind of glass' || variation.what === 'whether it is coated'),
-      )
+      .filter((variation) => variation !== except && variation.finds !== undefined)
       .reduce((given, { ways }) => ways[0]?.with(given) ?? given, rows);
   return open.map((variation) => {
     const given = kindly(variation);

@@ -36,3 +36,7 @@ export interface GlassPane {
   readonly gapAfter_nm: number | null;
   readonly gasAfter: GapGas;
 }
+
+/** What must be known of a pane before anybody says what it bears. */
+export type GlassUnknown =
+  'how many panes' | 'the kind of glass' | 'the thickness of the glass' | 'whether it is coated';

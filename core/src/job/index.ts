@@ -20,6 +20,7 @@ export type {
   GapGas,
   GlassPane,
   GlassUnit,
+  GlassUnknown,
   Glazing,
   PaneCoating,
   PaneTint,

@@ -36,6 +36,8 @@ export interface CoreErrorData {
   readonly path: string;
   readonly expected: string;
   readonly got: string;
+  /** Identifiers of what it is about: whose field it is, then what `got` names. */
+  readonly about?: readonly string[];
 }
 
 /** The one error core throws: a broken precondition, as data. The words for people are made in contracts. */

@@ -101,7 +101,9 @@ export function dayProblemOf(view: JobView, { clock, ready, air, pins, now }: Da
 }
 
 /** The key of a kept stretch: that of its first step. */
-export const stretchKey = (row: RowOf<'plannedStep'>): string => workStepId(row.applicationId, row);
+export const stretchKey = (
+  row: Pick<RowOf<'plannedStep'>, 'applicationId' | 'template' | 'step' | 'templateVersion'>,
+): string => workStepId(row.applicationId, row);
 
 /** The plan that is kept, as far as its stretches are still to be done. */
 export function keptPlan(

@@ -1,4 +1,11 @@
-import { type EdgeFinish, type FrameKind, type PaneTreatment, type SurfaceCondition, isHurt } from '../job';
+import {
+  type EdgeFinish,
+  type FrameKind,
+  type GlassUnknown,
+  type PaneTreatment,
+  type SurfaceCondition,
+  isHurt,
+} from '../job';
 import type { Facing, SunMoment } from '../climate';
 import { type FilmOptics, type MakeUp, opticsOfMakeUp } from '../glazing';
 import { type Step, type Verdict, worstVerdict } from '../quantity';
@@ -35,7 +42,7 @@ export interface GlassSituation {
   /** What had to be taken for want of knowing, in words; each weighs as a default that decides. */
   readonly assumed: readonly string[];
   /** What must be found out before anything can be said. */
-  readonly unknown: readonly string[];
+  readonly unknown: readonly GlassUnknown[];
   readonly days: readonly DesignDay[];
   readonly suns: readonly (readonly SunMoment[])[];
   readonly facing: Facing | null;
@@ -331,7 +338,7 @@ function adviceOf(verdict: Verdict, assumed: readonly string[], failsUnfilmed: b
   ];
 }
 
-const HOW_TO_FIND_OUT: Readonly<Record<string, string>> = {
+const HOW_TO_FIND_OUT: Readonly<Record<GlassUnknown, string>> = {
   'how many panes': 'Hold a flame or torch to the glass: each pane throws back two reflections.',
   'the kind of glass':
     'Look for a stamp in a corner (toughened, laminated); without one take it for annealed only when the maker says so.',

@@ -45,8 +45,8 @@ export function refuseOrder({ stocks, pieces, pinned, gap_mm, endWaste_mm, mostS
     pinned.map(({ id }) => id),
   );
   for (const { id, across_mm, along_mm } of pieces) {
-    within(`pieces.${id}.across_mm`, across_mm, 1, LONGEST_MM, 'CUTTING_PIECE_RANGE');
-    within(`pieces.${id}.along_mm`, along_mm, 1, LONGEST_MM, 'CUTTING_PIECE_RANGE');
+    within(`pieces.${id}.across_mm`, across_mm, 1, LONGEST_MM, id);
+    within(`pieces.${id}.along_mm`, along_mm, 1, LONGEST_MM, id);
   }
   refusePins(stocks, pieces, pinned);
 }
@@ -73,6 +73,7 @@ function refusePins(
         path: `pinned.${id}`,
         expected: 'a piece and a roll of this order',
         got: piece === undefined ? 'an unknown piece' : 'an unknown roll',
+        about: [id],
       });
     if (
       copy !== 0 &&
@@ -85,12 +86,14 @@ function refusePins(
             ? `a whole number from 0 to ${MOST_COPIES - 1}`
             : '0: there is one of this film',
         got: String(copy),
+        about: [id],
       });
     if (turned && !piece.mayTurn90)
       throw new CoreError('CUTTING_PIN', {
         path: `pinned.${id}`,
         expected: 'a piece that may be turned',
         got: 'one whose film has a direction',
+        about: [id],
       });
     const own: HandPlaced = {
       id,
@@ -114,6 +117,7 @@ function refusePins(
         path: `pinned.${id}`,
         expected: fault.kind === 'overlaps' ? 'a place of its own' : 'a place inside the film',
         got: fault.kind === 'overlaps' ? `one that overlaps ${fault.id}` : 'one that reaches beyond it',
+        about: fault.kind === 'overlaps' ? [id, fault.id] : [id],
       });
     placed.set(`${stockId} ${copy}`, [...onRoll, own]);
   }
@@ -124,10 +128,14 @@ function within(
   value: number,
   least: number,
   most: number,
-  code: 'CUTTING_STOCK_RANGE' | 'CUTTING_PIECE_RANGE' = 'CUTTING_STOCK_RANGE',
+  /** Of the piece whose field it is; left out: it is of the film. */
+  pieceId?: string,
 ): void {
-  if (!(value >= least && value <= most))
-    throw new CoreError(code, { path, expected: `${least} to ${most}`, got: String(value) });
+  if (value >= least && value <= most) return;
+  const data = { path, expected: `${least} to ${most}`, got: String(value) };
+  throw pieceId === undefined
+    ? new CoreError('CUTTING_STOCK_RANGE', data)
+    : new CoreError('CUTTING_PIECE_RANGE', { ...data, about: [pieceId] });
 }
 
 function unique(path: string, ids: readonly string[]): void {

@@ -79,7 +79,7 @@ describe('is what a person does seen, kept for sending and taken back?', () => {
         expect([
           table,
           field,
-          id === null || whenGone === 'cleared' || desk.view()[to].entities[id] !== undefined,
+          id == null || whenGone === 'cleared' || desk.view()[to].entities[id] !== undefined,
         ]).toEqual([table, field, true]);
       }
     desk.undo();

@@ -1,6 +1,6 @@
-import { expose } from 'comlink';
+import { exposeWork } from './core-errors';
 import { dayWork } from './day-work';
 
 export type { DayWorkerApi, SearchTime } from './day-work';
 
-expose(dayWork);
+exposeWork(dayWork);

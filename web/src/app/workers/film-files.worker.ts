@@ -8,7 +8,7 @@ import {
 import { type ByBand, type LayerOptics, bandsOfSpectrum, solarOfSpectrum } from '@yellow-pane/core/glazing';
 import type { Film } from '@yellow-pane/core/job';
 import { CoreError } from '@yellow-pane/core/quantity';
-import { expose } from 'comlink';
+import { exposeWork } from './core-errors';
 
 export type SpectrumAnswer =
   | (ByBand<LayerOptics> & { readonly solar: LayerOptics; readonly lines: number })
@@ -40,4 +40,4 @@ const api: FilmFilesApi = {
   },
 };
 
-expose(api);
+exposeWork(api);

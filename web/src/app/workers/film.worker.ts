@@ -8,7 +8,7 @@ import {
   sweep,
 } from '@yellow-pane/core/choosing';
 import type { Film } from '@yellow-pane/core/job';
-import { expose } from 'comlink';
+import { exposeWork } from './core-errors';
 
 type NamedFilm = { readonly id: string; readonly film: Film };
 
@@ -39,4 +39,4 @@ const api: FilmWorkerApi = {
   whatIf: (rows, { id, film }) => sensitivityOf(rows, id, film, book),
 };
 
-expose(api);
+exposeWork(api);

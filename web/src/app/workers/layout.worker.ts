@@ -6,7 +6,7 @@ import {
   planOrderSteps,
   runThrough,
 } from '@yellow-pane/core/cutting';
-import { expose } from 'comlink';
+import { exposeWork } from './core-errors';
 
 export interface LayoutWorkerApi {
   /** Searches for so long, and tells of each better plan as it is found. */
@@ -60,4 +60,4 @@ const api: LayoutWorkerApi = {
   },
 };
 
-expose(api);
+exposeWork(api);

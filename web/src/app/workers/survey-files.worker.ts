@@ -9,7 +9,7 @@ import {
 } from '@yellow-pane/contracts/survey-files';
 import type { SurveyFile } from '@yellow-pane/contracts/survey-files';
 import type { LengthUnit } from '@yellow-pane/core/quantity';
-import { expose } from 'comlink';
+import { exposeWork } from './core-errors';
 
 export interface SurveyFilesApi {
   readTable(
@@ -42,4 +42,4 @@ const api: SurveyFilesApi = {
   drawing: surveyDxf,
 };
 
-expose(api);
+exposeWork(api);

@@ -1,5 +1,6 @@
 import { MessageChannel } from 'node:worker_threads';
 import { afterAll, describe, expect, it } from '@jest/globals';
+import { CoreError } from '@yellow-pane/core/quantity';
 import { type Endpoint, expose } from 'comlink';
 import nodeEndpointModule from 'comlink/dist/umd/node-adapter';
 import { WorkerPool } from './worker-pool';
@@ -8,6 +9,7 @@ interface Api {
   double(n: number, onProgress: (share: number) => void): Promise<number>;
   never(): Promise<number>;
   fail(): Promise<number>;
+  refuse(): Promise<never>;
 }
 
 const nodeEndpoint = nodeEndpointModule as unknown as (port: unknown) => Endpoint;
@@ -30,6 +32,9 @@ class FakeWorker {
       },
       never: () => new Promise(() => undefined),
       fail: () => Promise.reject(new Error('it cannot be done')),
+      refuse: () => {
+        throw new CoreError('CUTTING_PIN', { path: 'pinned.a', expected: 'room', got: 'none', about: ['a'] });
+      },
     };
     expose(api, nodeEndpoint(this.#channel.port2));
   }
@@ -100,6 +105,15 @@ describe('does a pool do the work elsewhere?', () => {
 
   it('what the task refuses comes back in its words', async () => {
     await expect(poolOf(1).run((remote) => remote.fail())).rejects.toThrow('it cannot be done');
+  });
+
+  it('what core refuses comes back with its code, its field and what it is about', async () => {
+    const refused = poolOf(1).run((remote) => remote.refuse());
+    await expect(refused).rejects.toBeInstanceOf(CoreError);
+    await expect(refused).rejects.toMatchObject({
+      code: 'CUTTING_PIN',
+      data: { path: 'pinned.a', expected: 'room', got: 'none', about: ['a'] },
+    });
   });
 
   it('stopped before it began, nothing is started', async () => {

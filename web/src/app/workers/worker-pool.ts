@@ -1,4 +1,5 @@
 import { type Remote, proxy, wrap } from 'comlink';
+import { keepCoreErrors } from './core-errors';
 
 export interface TaskOptions {
   readonly signal?: AbortSignal;
@@ -23,7 +24,9 @@ export class WorkerPool<Api> {
   constructor(
     private readonly make: () => Worker,
     private readonly most = 2,
-  ) {}
+  ) {
+    keepCoreErrors();
+  }
 
   /** Runs one task in a worker of its own.
    *  @throws the reason of the signal when stopped; what the task throws otherwise */

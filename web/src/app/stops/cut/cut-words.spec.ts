@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { nmFromMm } from '@yellow-pane/core/quantity';
+import { CoreError } from '@yellow-pane/core/quantity';
 import { type NamedBlank, gapWord, money, percent, pieceWord, refusalWord, shortWord } from './cut-words';
 
 const METRIC = 'metric' as Parameters<typeof gapWord>[1];
@@ -83,17 +84,33 @@ describe('why is there no film for a piece?', () => {
   it('a refusal names the piece as it stands on the label', () => {
     const word = (key: string): string | undefined => of(key)?.word;
     expect(
-      refusalWord(new Error('CUTTING_RANGE at pieces.a.across_mm: expected 1 to 100000 mm, got -5'), word),
-    ).toBe('SW1: expected 1 to 100000 mm, got -5.');
+      refusalWord(
+        new CoreError('CUTTING_PIECE_RANGE', {
+          path: 'pieces.a.across_mm',
+          expected: '1 to 100000',
+          got: '-5',
+          about: ['a'],
+        }),
+        word,
+      ),
+    ).toBe('SW1: expected 1 to 100000, got -5.');
     expect(
       refusalWord(
-        new Error('CUTTING_PINS at pinned.a: expected a place of its own, got one that overlaps c'),
+        new CoreError('CUTTING_PIN', {
+          path: 'pinned.a',
+          expected: 'a place of its own',
+          got: 'one that overlaps c',
+          about: ['a', 'c'],
+        }),
         word,
       ),
     ).toBe('SW1: expected a place of its own, got one that overlaps WL1 1/3.');
-    expect(refusalWord(new Error('CUTTING_RANGE at stocks.0: expected more, got less'), word)).toBe(
-      'stocks.0: expected more, got less.',
-    );
+    expect(
+      refusalWord(
+        new CoreError('CUTTING_STOCK_RANGE', { path: 'stocks.0', expected: 'more', got: 'less' }),
+        word,
+      ),
+    ).toBe('stocks.0: expected more, got less.');
     expect(refusalWord('the worker ended', word)).toBe('the worker ended.');
   });
 });

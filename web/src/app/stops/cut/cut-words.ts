@@ -1,6 +1,6 @@
 import { type CutOrderPlan, type StockFilm, type TooWide, tooWideWord } from '@yellow-pane/core/cutting';
 import type { CutRoll } from '@yellow-pane/core/job';
-import { type DisplayUnits, formatFilmLength } from '@yellow-pane/core/quantity';
+import { CoreError, type DisplayUnits, formatFilmLength } from '@yellow-pane/core/quantity';
 
 /** What a roll of a plan is called. Of several to be ordered the others are numbered. */
 export function rollWord({ what, label }: Pick<CutRoll, 'what' | 'label'>): string {
@@ -90,10 +90,8 @@ export interface NamedBlank {
 
 /** What the search refused, with the piece's name instead of its key. */
 export function refusalWord(error: unknown, wordOf: (key: string) => string | undefined): string {
-  const text = error instanceof Error ? error.message : String(error);
-  const match = /^CUTTING_\w+ at ([^:]+): expected (.+), got (.+)$/.exec(text);
-  if (match === null) return `${text}.`;
-  const [, path = '', expected = '', got = ''] = match;
-  const place = path.replace(/^(pieces|pinned)\./, '').replace(/\.(across|along)_mm$/, '');
-  return `${wordOf(place) ?? path}: expected ${expected}, got ${got.replace(/^(one that overlaps) (.+)$/, (_, says: string, key: string) => `${says} ${wordOf(key) ?? key}`)}.`;
+  if (!(error instanceof CoreError)) return `${error instanceof Error ? error.message : String(error)}.`;
+  const { path, expected, got, about: [own, ...others] = [] } = error.data;
+  const says = others.reduce((text, id) => text.replace(id, wordOf(id) ?? id), got);
+  return `${(own === undefined ? undefined : wordOf(own)) ?? path}: expected ${expected}, got ${says}.`;
 }

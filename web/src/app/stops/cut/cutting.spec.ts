@@ -97,8 +97,6 @@ function standing(tag: string) {
         used_nm: 0,
         leftEdge: true,
         rightEdge: true,
-        leftEdge: true,
-        rightEdge: true,
         position: cutting.rolls().length,
         ticks: [],
         bookedAt: null,
