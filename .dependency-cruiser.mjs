@@ -118,10 +118,51 @@ export default {
       to: { path: '^web/src/app/stops/', pathNot: '^web/src/app/stops/$1/' },
     },
     {
-      name: 'ui-is-presentational',
+      name: 'ui-has-no-state',
       severity: 'error',
+      comment: 'it draws what it is given; fields that keep what is typed stand in fields/',
       from: { path: '^web/src/app/ui/' },
-      to: { path: '^web/src/app/(job|catalogue|stops|jobs|films|settings)/' },
+      to: { path: '^web/src/app/', pathNot: '^web/src/app/ui/' },
+    },
+    {
+      name: 'the-browser-is-below',
+      severity: 'error',
+      comment: 'device: this browser; server: what goes over the wire',
+      from: { path: '^web/src/app/device/', pathNot: '\\.spec\\.ts$' },
+      to: { path: '^web/src/app/', pathNot: '^web/src/app/device/' },
+    },
+    {
+      name: 'the-wire-looks-at-the-browser-alone',
+      severity: 'error',
+      from: { path: '^web/src/app/server/', pathNot: '\\.spec\\.ts$' },
+      to: { path: '^web/src/app/', pathNot: '^web/src/app/(server|device)/' },
+    },
+    {
+      name: 'instruments-catalogue-and-workers-stand-on-the-wire',
+      severity: 'error',
+      from: { path: '^web/src/app/(instruments|catalogue|workers)/', pathNot: '\\.spec\\.ts$' },
+      to: { path: '^web/src/app/', pathNot: '^web/src/app/(instruments|catalogue|workers|server|device)/' },
+    },
+    {
+      name: 'the-open-job-knows-no-screen',
+      severity: 'error',
+      from: { path: '^web/src/app/job/', pathNot: '\\.spec\\.ts$' },
+      to: {
+        path: '^web/src/app/(shell|stops|jobs|films|stock|settings|bench|ui|fields|day)/',
+      },
+    },
+    {
+      name: 'paper-is-given-its-data',
+      severity: 'error',
+      comment: 'pages, tables, labels; what stands on them is read by the features',
+      from: { path: '^server/src/paper/', pathNot: '\\.spec\\.ts$' },
+      to: { path: '^server/src/(db|backup|running)/' },
+    },
+    {
+      name: 'features-do-not-stand-on-the-app',
+      severity: 'error',
+      from: { path: '^server/src/(features|paper|http|db|backup)/', pathNot: '\\.spec\\.ts$' },
+      to: { path: '^server/src/(app|main)\\.ts$' },
     },
   ],
   options: {

@@ -13,8 +13,8 @@ import { columnMarks, lieOf, lyingOnRoll, outlineOnRoll } from '@yellow-pane/cor
 import type { Liner, SeenFrom } from '@yellow-pane/core/job';
 import DxfParser from 'dxf-parser';
 import { pathsOf, textOf } from '../../testing/pdf-reader';
-import { labelsPdf } from './labels-pdf';
-import { cutSheetPdf } from './sheet-pdf';
+import { labelsPdf } from '../../paper/labels-pdf';
+import { cutSheetPdf } from '../../paper/cut-sheet-pdf';
 
 type Corners = readonly (readonly [number, number])[];
 interface Figure {

@@ -10,9 +10,10 @@ import { type Request, type Response, Router } from 'express';
 import type { Database } from '../../db/database';
 import { idParam } from '../../http/id-param';
 import { Refusal } from '../../http/refusal';
-import { labelsPdf, readLabelSheet } from './labels-pdf';
+import { labelsPdf, readLabelSheet } from '../../paper/labels-pdf';
 import { type PlanRead, readPlanFile } from './plan-file';
-import { cutSheetPdf, readPaper } from './sheet-pdf';
+import { cutSheetPdf } from '../../paper/cut-sheet-pdf';
+import { readPaper } from '../../paper/paper';
 
 /** A kept cut plan as files: list, drawing, plotter job, sheet for the table, labels. */
 export function cutPlanRoutes({ db }: { readonly db: Database }): Router {

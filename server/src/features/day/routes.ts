@@ -4,8 +4,8 @@ import ical, { ICalCalendarMethod } from 'ical-generator';
 import { DateTime } from 'luxon';
 import type { Database } from '../../db/database';
 import { idParam } from '../../http/id-param';
-import { readPaper } from '../cut-plans/sheet-pdf';
-import { daySheetPdf } from './day-sheet-pdf';
+import { readPaper } from '../../paper/paper';
+import { daySheetPdf } from '../../paper/day-sheet-pdf';
 import { type PlannedDay, readPlannedDay } from './planned-day';
 
 /** The kept plan of the days as files: calendar, list, sheet. */

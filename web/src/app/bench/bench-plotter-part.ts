@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import type { DeviceMessage } from '@yellow-pane/contracts';
-import { BenchPlotter } from '../device/bench-plotter';
+import { BenchPlotter } from '../instruments/bench-plotter';
 
 const STATE_WORDS = {
   off: 'switched off',

@@ -4,7 +4,7 @@ import type { FilmRow } from '@yellow-pane/contracts';
 import type { Film } from '@yellow-pane/core/job';
 import { Device } from '../device/device';
 import { newId } from '../device/session';
-import { ServerRefusal, api } from '../job/api';
+import { ServerRefusal, api } from '../server/api';
 
 interface CatalogueState {
   readonly films: readonly FilmRow[];

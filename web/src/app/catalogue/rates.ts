@@ -3,7 +3,7 @@ import { patchState, signalStore, withMethods, withState } from '@ngrx/signals';
 import type { RateRow } from '@yellow-pane/contracts';
 import { type RateKey, rateOf } from '@yellow-pane/core/fitting';
 import { Device } from '../device/device';
-import { ServerRefusal, api } from '../job/api';
+import { ServerRefusal, api } from '../server/api';
 
 /** Figures nobody has a source for, as this server keeps them. */
 export const Rates = signalStore(

@@ -2,7 +2,7 @@ import { computed, inject } from '@angular/core';
 import { patchState, signalStore, withComputed, withMethods, withState } from '@ngrx/signals';
 import type { SupplyRow } from '@yellow-pane/contracts';
 import { Device } from '../device/device';
-import { ServerRefusal, api } from '../job/api';
+import { ServerRefusal, api } from '../server/api';
 
 /** What the workshop has of what every job uses up, as this server keeps it. */
 export const Supplies = signalStore(

@@ -7,8 +7,8 @@ import type {
   WeatherScenario,
 } from '@yellow-pane/contracts';
 import type { Subscription } from 'rxjs';
-import { saidBy } from '../device/server-events';
-import { ServerRefusal, api } from '../job/api';
+import { saidBy } from '../server/server-events';
+import { ServerRefusal, api } from '../server/api';
 import { JobReading } from '../job/job-reading';
 
 const STALE_MS = 12 * 3_600_000;

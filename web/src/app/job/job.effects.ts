@@ -29,9 +29,9 @@ import {
 } from 'rxjs';
 import { Drafts } from '../device/drafts';
 import { JobActions, jobFeature } from './job.feature';
-import { type Health, ServerRefusal, api } from './api';
+import { type Health, ServerRefusal, api } from '../server/api';
 import { aloneOverTabs, whenTabsGo } from '../device/open-tabs';
-import { events$, lineStands, wasReadBlind } from '../device/server-events';
+import { events$, lineStands, wasReadBlind } from '../server/server-events';
 import { waitingHere } from './waiting-writes';
 
 const RETRY_MS = 1500;

@@ -4,7 +4,7 @@ import type { Change, JobSummary, Op } from '@yellow-pane/contracts';
 import { NEW_PLACE } from '@yellow-pane/core/job';
 import { Device } from '../device/device';
 import { newId, sessionOf } from '../device/session';
-import { ServerRefusal, api } from '../job/api';
+import { ServerRefusal, api } from '../server/api';
 
 interface Undoable {
   readonly label: string;

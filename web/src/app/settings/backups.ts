@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
 import { DatePipe } from '@angular/common';
-import { type BackupList, ServerRefusal, api } from '../job/api';
+import { type BackupList, ServerRefusal, api } from '../server/api';
 
 /** Backups of everything: one more now, which there are, and how to bring one back. */
 @Component({

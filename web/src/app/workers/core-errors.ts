@@ -30,9 +30,9 @@ const withRefusals: TransferHandler<Thrown, Sent | SentRefusal> = {
   },
 };
 
-/** From now on what core refuses crosses the border of a worker with its code and data. Again does no harm. */
+/** From now on what core refuses crosses the border of a worker with code and data. Again does no harm. */
 export function keepCoreErrors(): void {
-  transferHandlers.set('throw', withRefusals as TransferHandler<unknown, unknown>);
+  transferHandlers.set('throw', withRefusals);
 }
 
 /** Offers what a worker does to the page. */

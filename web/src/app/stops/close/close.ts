@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { EmptyStop } from '../../ui/empty-stop';
-import { StopFrame } from '../../ui/stop-frame';
+import { StopFrame } from '../../shell/stop-frame';
 import { VerdictBox } from '../../ui/verdict-box';
 
 @Component({

@@ -14,7 +14,7 @@ import { JobReading } from '../../job/job-reading';
 import { Commands } from '../../shell/commands';
 import { Selection } from '../../shell/selection';
 import { Figure } from '../../ui/figure';
-import { StopFrame } from '../../ui/stop-frame';
+import { StopFrame } from '../../shell/stop-frame';
 import { VerdictBox } from '../../ui/verdict-box';
 import { BlanksView } from './blanks-view';
 import { gapWord, money, percent } from './cut-words';

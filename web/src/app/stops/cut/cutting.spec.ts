@@ -6,7 +6,7 @@ import { DEMO_CHANGES, DEMO_JOB_ID, DEMO_ROLLS, EXAMPLE_FILMS } from '@yellow-pa
 import { patchState } from '@ngrx/signals';
 import { unprotected } from '@ngrx/signals/testing';
 import { Stock } from '../../catalogue/stock';
-import { api } from '../../job/api';
+import { api } from '../../server/api';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';

@@ -17,9 +17,9 @@ import {
   mmFromNm,
   nmFromMm,
 } from '@yellow-pane/core/quantity';
-import { BenchPlotter } from '../../device/bench-plotter';
+import { BenchPlotter } from '../../instruments/bench-plotter';
 import { Device } from '../../device/device';
-import { api } from '../../job/api';
+import { api } from '../../server/api';
 import { textOf } from '../../ui/form-text';
 import { pieceWord } from './cut-words';
 import { Cutting } from './cutting';

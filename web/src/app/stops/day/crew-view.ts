@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import type { CrewMember, RowOf } from '@yellow-pane/core/job';
 import { JobDesk } from '../../job/job-desk';
-import { type Fact, Facts } from '../../ui/facts';
-import { KeptField, type Typed } from '../../ui/kept-field';
+import { type Fact, Facts } from '../../fields/facts';
+import { KeptField, type Typed } from '../../fields/kept-field';
 import { Planning } from './planning';
 
 const SKILLS = ['film', 'heat'] as const;

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import type { Wait } from '@yellow-pane/core/waiting';
-import { type Fact, Facts } from '../../ui/facts';
+import { type Fact, Facts } from '../../fields/facts';
 import { Figure } from '../../ui/figure';
 import { Planning } from './planning';
 import { WarmingUp } from './warming-up';

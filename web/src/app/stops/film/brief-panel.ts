@@ -3,7 +3,7 @@ import { GOALS, type GoalKey } from '@yellow-pane/core/choosing';
 import { type FilmBrief, type FilmLook, NO_BRIEF, type RowOf, isGlass } from '@yellow-pane/core/job';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
-import { type Fact, type FactChange, Facts } from '../../ui/facts';
+import { type Fact, type FactChange, Facts } from '../../fields/facts';
 
 const WISH_WORDS = ['no matter', 'a little', 'much', 'above all'] as const;
 const GLASS_LOOKS: readonly FilmLook[] = ['any', 'hardly seen', 'neutral', 'mirror', 'frosted', 'pattern'];

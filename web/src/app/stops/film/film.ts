@@ -8,7 +8,7 @@ import { JobReading } from '../../job/job-reading';
 import { Commands } from '../../shell/commands';
 import { ScheduleMarks } from '../../shell/schedule-marks';
 import { Selection } from '../../shell/selection';
-import { StopFrame } from '../../ui/stop-frame';
+import { StopFrame } from '../../shell/stop-frame';
 import { BriefPanel } from './brief-panel';
 import { Choosing, type FilmView } from './choosing';
 import { CompareView } from './compare-view';

@@ -20,9 +20,9 @@ import { Selection } from '../../shell/selection';
 import { CautionNote } from '../../ui/caution-note';
 import { Choices } from '../../ui/choice';
 import { Figure } from '../../ui/figure';
-import { KeptField, type Typed } from '../../ui/kept-field';
+import { KeptField, type Typed } from '../../fields/kept-field';
 import { StateMark, type StateShape } from '../../ui/state-mark';
-import { StopFrame } from '../../ui/stop-frame';
+import { StopFrame } from '../../shell/stop-frame';
 
 const SCHOOL_WORDS: Readonly<Record<keyof FittingSchools, string>> = {
   linerSchool: 'Liner off by',

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { ROW_FIELDS } from '@yellow-pane/contracts';
 import { NEW_PANE, NEW_PLACE, NO_SITE_FACTS, NO_WALL_FACTS } from '@yellow-pane/core/job';
-import type { Fact } from '../../ui/facts';
+import type { Fact } from '../../fields/facts';
 import { BODY_FACTS, PANE_FACTS, PLACE_FACTS, SITE_FACTS, UNIT_FACTS, WALL_FACTS } from './fact-sheets';
 
 const NM = 1_000_000;

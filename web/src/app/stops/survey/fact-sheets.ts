@@ -1,4 +1,4 @@
-import type { Fact } from '../../ui/facts';
+import type { Fact } from '../../fields/facts';
 
 const KNOWN = ['unknown', 'yes', 'no'] as const;
 

@@ -7,7 +7,7 @@ import {
   output,
   untracked,
 } from '@angular/core';
-import { BenchLaser } from '../../device/bench-laser';
+import { BenchLaser } from '../../instruments/bench-laser';
 import { Measuring } from './measuring';
 
 /** The laser beside the drawing: a reading lands in the measure in use and goes on to the next. */

@@ -4,8 +4,8 @@ import { formatLength } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
-import { type Fact, type FactChange, Facts } from '../../ui/facts';
-import { KeptField, type Typed } from '../../ui/kept-field';
+import { type Fact, type FactChange, Facts } from '../../fields/facts';
+import { KeptField, type Typed } from '../../fields/kept-field';
 import { PhotoWork } from './photo-work';
 
 const KINDS: readonly { readonly kind: PartKind; readonly word: string }[] = [

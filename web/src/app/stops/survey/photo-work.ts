@@ -1,7 +1,7 @@
 import { Injectable, inject, signal } from '@angular/core';
 import type { RowOf } from '@yellow-pane/core/job';
 import { newId } from '../../device/session';
-import { ServerRefusal, api } from '../../job/api';
+import { ServerRefusal, api } from '../../server/api';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 

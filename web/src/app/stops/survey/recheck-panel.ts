@@ -12,7 +12,7 @@ import { formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
-import { type Fact, type FactChange, Facts } from '../../ui/facts';
+import { type Fact, type FactChange, Facts } from '../../fields/facts';
 import { VerdictBox } from '../../ui/verdict-box';
 import { RULES } from '@yellow-pane/core/rules';
 

@@ -12,8 +12,8 @@ import {
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { CompassDial } from '../../ui/compass-dial';
-import { type FactChange, Facts } from '../../ui/facts';
-import { KeptField, type Typed } from '../../ui/kept-field';
+import { type FactChange, Facts } from '../../fields/facts';
+import { KeptField, type Typed } from '../../fields/kept-field';
 import { newId } from '../../device/session';
 import { BODY_FACTS, PANE_FACTS, PLACE_FACTS, SITE_FACTS, UNIT_FACTS, WALL_FACTS } from './fact-sheets';
 

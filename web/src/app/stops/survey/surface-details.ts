@@ -3,7 +3,7 @@ import type { FieldsOf, RowOf } from '@yellow-pane/core/job';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { CautionNote } from '../../ui/caution-note';
-import { KeptField, type Typed } from '../../ui/kept-field';
+import { KeptField, type Typed } from '../../fields/kept-field';
 
 const WORDS: Partial<Record<keyof FieldsOf<'surface'>, string>> = {
   tag: 'tag',

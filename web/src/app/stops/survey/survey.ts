@@ -30,7 +30,7 @@ import { Commands } from '../../shell/commands';
 import { Selection } from '../../shell/selection';
 import { Figure } from '../../ui/figure';
 import { NumberPad } from '../../ui/number-pad';
-import { StopFrame } from '../../ui/stop-frame';
+import { StopFrame } from '../../shell/stop-frame';
 import { VerdictBox } from '../../ui/verdict-box';
 import { Elevation } from './elevation';
 import { LaserChip } from './laser-chip';

@@ -2,21 +2,9 @@ import { type PlanRoll, outlineOf, pieceWord } from '@yellow-pane/contracts/cut-
 import { type Cut, STANDING, cutsFor, pieceNotes } from '@yellow-pane/core/cutting';
 import type { Liner } from '@yellow-pane/core/job';
 import type { DisplayUnits } from '@yellow-pane/core/quantity';
-import { Refusal } from '../../http/refusal';
+import type { Paper } from './paper';
 import { type PdfPage, POINTS_MM, fitting, lengthIn, newPdf, standingPicture } from './pdf-page';
-import type { PlanRead } from './plan-file';
-
-export type Paper = 'A4' | 'LETTER';
-
-export function readPaper(given: unknown): Paper {
-  if (given === undefined || given === 'A4') return 'A4';
-  if (given === 'letter') return 'LETTER';
-  throw new Refusal('BODY_INVALID', {
-    path: 'paper',
-    expected: 'A4 or letter',
-    got: JSON.stringify(given).slice(0, 40),
-  });
-}
+import type { PlanRead } from '../features/cut-plans/plan-file';
 
 const MARGIN = 14 * POINTS_MM;
 const DRAWING_HIGH = 88 * POINTS_MM;

@@ -1,7 +1,7 @@
 import { DateTime } from 'luxon';
-import { type PdfPage, POINTS_MM, fitting, newPdf } from '../cut-plans/pdf-page';
-import type { Paper } from '../cut-plans/sheet-pdf';
-import type { PlannedDay, PlannedLine } from './planned-day';
+import { type PdfPage, POINTS_MM, fitting, newPdf } from './pdf-page';
+import type { Paper } from './paper';
+import type { PlannedDay, PlannedLine } from '../features/day/planned-day';
 
 const MARGIN = 14 * POINTS_MM;
 const COLUMNS = [

@@ -1,8 +1,8 @@
 import { Injectable, signal } from '@angular/core';
 import type { Subscription } from 'rxjs';
 import type { DeviceMessage, PlotterCommand, PlotterState } from '@yellow-pane/contracts';
-import { ServerRefusal, api } from '../job/api';
-import { saidBy } from './server-events';
+import { ServerRefusal, api } from '../server/api';
+import { saidBy } from '../server/server-events';
 
 /**
  * The cutting plotter of the Bench, as a real one would be spoken to: connect, send a job, hear how far it

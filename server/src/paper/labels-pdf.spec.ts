@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import type { CutPlanFile } from '@yellow-pane/contracts/cut-files';
-import { textOf } from '../../testing/pdf-reader';
+import { textOf } from '../testing/pdf-reader';
 import { labelsPdf } from './labels-pdf';
 
 const FILE: CutPlanFile = {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
-import { Panels } from '../shell/panels';
+import { Panels } from './panels';
 
 /** The two middle parts of every stop: the sheet and the reckoning. On a phone the reckoning slides over. */
 @Component({

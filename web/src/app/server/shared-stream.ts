@@ -1,5 +1,5 @@
 import { Observable } from 'rxjs';
-import { locksOfBrowser } from './open-tabs';
+import { locksOfBrowser } from '../device/open-tabs';
 
 /**
  * One event of a stream of the server. `open`: the line stands, and everything from now on is heard. `error`:

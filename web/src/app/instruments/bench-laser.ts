@@ -1,8 +1,8 @@
 import { Injectable, signal } from '@angular/core';
 import type { Subscription } from 'rxjs';
 import type { DeviceMessage, LaserCommand, LaserState } from '@yellow-pane/contracts';
-import { api } from '../job/api';
-import { saidBy } from './server-events';
+import { api } from '../server/api';
+import { saidBy } from '../server/server-events';
 import type { DistanceMeter, MeterReading } from './distance-meter';
 
 /**

@@ -2,9 +2,9 @@ import { pieceWord } from '@yellow-pane/contracts/cut-files';
 import { sectorOnTheTable } from '@yellow-pane/core/cutting';
 import type { DisplayUnits } from '@yellow-pane/core/quantity';
 import QRCode from 'qrcode';
-import { Refusal } from '../../http/refusal';
+import { Refusal } from '../http/refusal';
 import { type PdfPage, POINTS_MM, fitting, lengthIn, newPdf, standingPicture } from './pdf-page';
-import type { PlanRead } from './plan-file';
+import type { PlanRead } from '../features/cut-plans/plan-file';
 
 /** Sheets of labels, millimetres. @source sizes of sheets sold everywhere; measured, no standard */
 export const LABEL_SHEETS = {
