@@ -13,7 +13,7 @@ export default {
       name: 'no-circles',
       severity: 'error',
       from: {},
-      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+      to: { circular: true },
     },
     only(
       'core-looks-at-nothing-above',

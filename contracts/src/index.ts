@@ -38,7 +38,7 @@ export {
   privacyRequestSchema,
   stressRequestSchema,
 } from './reckon';
-export { ROUTES, type Route } from './routes';
+export { ROUTES, type Route } from './routes/index';
 export { openApiDocument } from './openapi';
 export type { CutPlanFile, PlanPiece, PlanRoll } from './files/cut-plan-file';
 export { type RollRow, type StockItem, rollBodySchema, rollRowSchema, stockItemSchema } from './stock';

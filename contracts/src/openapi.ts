@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { ROUTES, type Route } from './routes';
+import { ROUTES, type Route } from './routes/index';
 
 type Json = Readonly<Record<string, unknown>>;
 

@@ -1,5 +1,5 @@
 import type { LayoutFault } from './check-layout';
-import type { PlacedPiece } from './layout';
+import type { PlacedPiece } from './layout-plan';
 
 const SLACK_MM = 1e-6;
 

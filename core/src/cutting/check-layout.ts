@@ -1,4 +1,4 @@
-import type { LayoutRequest, PlacedPiece } from './layout';
+import type { LayoutRequest, PlacedPiece } from './layout-plan';
 
 export type LayoutFault =
   | {

@@ -30,16 +30,8 @@ export {
   quarterTurned,
   quarterTurnedBack,
 } from './blanks/on-the-table';
-export {
-  type LayoutPiece,
-  type LayoutPlan,
-  type LayoutRequest,
-  type LengthBound,
-  type PlacedPiece,
-  LAYOUT_FORMULAS,
-  layoutSums,
-  lengthBound,
-} from './layout';
+export type { LayoutPiece, LayoutPlan, LayoutRequest, PlacedPiece } from './layout-plan';
+export { type LengthBound, LAYOUT_FORMULAS, layoutSums, lengthBound } from './layout';
 export {
   ANY_STAGES,
   type ByHandLimits,

@@ -1,13 +1,6 @@
 import { CoreError } from '../quantity';
-import {
-  type LayoutPiece,
-  type LayoutPlan,
-  type LayoutRequest,
-  type LengthBound,
-  type PlacedPiece,
-  layoutSums,
-  lengthBound,
-} from './layout';
+import type { LayoutPiece, LayoutPlan, LayoutRequest, PlacedPiece } from './layout-plan';
+import { type LengthBound, layoutSums, lengthBound } from './layout';
 
 const TENTHS_PER_MM = 10;
 const MOST_PIECES = 50_000;

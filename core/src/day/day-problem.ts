@@ -80,24 +80,30 @@ export function workStepId(
   return `${applicationId}/${template}/${step}/${templateVersion}`;
 }
 
+/** Waits from the air of the room, each found out once. */
+type WaitFor = (key: WaitKey) => Wait | undefined;
+
+/** The earliest minute of a stretch, and what it waits for. */
+interface NotBefore {
+  readonly minute: number;
+  readonly why: string;
+}
+
+/** What one surface adds to the problem. */
+interface SurfacePart {
+  readonly steps: PlanStep[];
+  readonly lags: Lag[];
+  readonly works: PlannedWork[];
+}
+
 /**
  * Turns the surfaces of a job into steps, lags, rooms and windows to be put in order. Steps done are left
  * out; what they leave to wait for still counts.
  */
 export function dayProblem(input: DayInput): DayProblem {
-  const steps: PlanStep[] = [];
-  const lags: Lag[] = [];
-  const works = new Map<string, PlannedWork>();
+  const waitFor = waitsOf(input);
+  const parts: SurfacePart[] = [];
   const blocked: { applicationId: string; tag: string; says: string }[] = [];
-  const waits = new Map<WaitKey, Wait | undefined>();
-  const waitFor = (key: WaitKey): Wait | undefined => {
-    if (!waits.has(key)) waits.set(key, waitOf(key, input));
-    return waits.get(key);
-  };
-  const begins = (): { readonly minute: number; readonly why: string } => ({
-    minute: Math.max(0, input.now),
-    why: input.now > 0 ? 'it is already later' : '',
-  });
   for (const surface of input.surfaces) {
     const own = workStepsFor({
       ...surface,
@@ -105,101 +111,143 @@ export function dayProblem(input: DayInput): DayProblem {
       shrink: input.shrink,
       ...(input.rates === undefined ? {} : { rates: input.rates }),
     });
-    if (isCracked(surface)) {
-      blocked.push({
-        applicationId: surface.applicationId,
-        tag: surface.tag,
-        says: 'cracked glass: a licensed glazier decides first',
-      });
-      continue;
-    }
-    const stop = own
-      .flatMap(({ then, step }) =>
-        then === null || typeof then.least === 'number' || surface.confirmed.has(step)
-          ? []
-          : [waitFor(then.least)],
-      )
-      .find((wait) => wait?.never != null);
-    if (stop?.never != null) {
-      blocked.push({
-        applicationId: surface.applicationId,
-        tag: surface.tag,
-        says: `${stop.word}: ${stop.never}`,
-      });
-      continue;
-    }
-    let before: { readonly id: string; readonly last: WorkStep } | undefined;
-    let notBefore = begins();
-    for (const stretch of stretchesOf(own)) {
-      const [first] = stretch;
-      const last = stretch.at(-1);
-      if (first === undefined || last === undefined) continue;
-      const id = workStepId(surface.applicationId, first);
-      const parts = stretch.filter(({ step }) => !surface.done.has(step));
-      const spent = leastAfter(last, surface, waitFor);
-      const doneAt = surface.done.get(last.step);
-      if (parts.length === 0) {
-        notBefore =
-          doneAt !== undefined && spent > 0 && doneAt + spent > Math.max(0, input.now)
-            ? { minute: Math.ceil(doneAt + spent), why: last.then?.why ?? '' }
-            : begins();
-        before = undefined;
-        continue;
-      }
-      const minutes = sumOf(parts);
-      const word = firstWords([...parts].sort((a, b) => b.minutes.value - a.minutes.value)[0]?.what ?? '');
-      works.set(id, {
-        id,
-        applicationId: surface.applicationId,
-        tag: surface.tag,
-        parts,
-        word,
-        minutes,
-        wait:
-          last.then === null || typeof last.then.least === 'number'
-            ? null
-            : (waitFor(last.then.least) ?? null),
-      });
-      steps.push({
-        id,
-        word: `${surface.tag} ${word}`,
-        place: surface.place,
-        minutes: minutes.value,
-        crew: Math.max(...parts.map(({ crew }) => crew)),
-        skill: parts.find(({ skill }) => skill !== null)?.skill ?? null,
-        tools: [...new Set(parts.flatMap(({ shared }) => shared))].map((tool) => ({ tool, count: 1 })),
-        fitness: parts.some(({ needsFit }) => needsFit) ? surface.fitness : null,
-        room: surface.room,
-        air: parts.find(({ air }) => air !== null)?.air ?? null,
-        pinned: input.pins.get(id) ?? null,
-        ...(notBefore.minute > 0 ? { notBefore } : {}),
-      });
-      if (before !== undefined) {
-        const { then } = before.last;
-        const least = leastAfter(before.last, surface, waitFor);
-        lags.push({
-          from: before.id,
-          to: id,
-          least,
-          most: then?.most === undefined ? null : Math.max(then.most, least),
-          why: then?.why ?? '',
-        });
-      }
-      notBefore = begins();
-      before = { id, last };
-    }
+    const says = whyBlocked(surface, own, waitFor);
+    if (says === undefined) parts.push(partOf(surface, own, input, waitFor));
+    else blocked.push({ applicationId: surface.applicationId, tag: surface.tag, says });
   }
+  const steps = parts.flatMap((part) => part.steps);
   return {
     problem: {
       people: input.people,
       tools: toolsFor(input.tools, steps),
       fitness: input.fitness,
       steps,
-      lags,
+      lags: parts.flatMap(({ lags }) => lags),
       horizon: input.horizon,
     },
-    works,
+    works: new Map(parts.flatMap(({ works }) => works).map((work) => [work.id, work])),
     blocked,
+  };
+}
+
+function waitsOf(input: DayInput): WaitFor {
+  const waits = new Map<WaitKey, Wait | undefined>();
+  return (key) => {
+    if (!waits.has(key)) waits.set(key, waitOf(key, input));
+    return waits.get(key);
+  };
+}
+
+/** Why nothing can be planned on a surface; undefined: it can. */
+function whyBlocked(surface: DaySurface, steps: readonly WorkStep[], waitFor: WaitFor): string | undefined {
+  if (isCracked(surface)) return 'cracked glass: a licensed glazier decides first';
+  const stop = steps
+    .flatMap(({ then, step }) =>
+      then === null || typeof then.least === 'number' || surface.confirmed.has(step)
+        ? []
+        : [waitFor(then.least)],
+    )
+    .find((wait) => wait?.never != null);
+  return stop?.never == null ? undefined : `${stop.word}: ${stop.never}`;
+}
+
+/** The stretches of one surface that are still to do, in order, and what must lie between them. */
+function partOf(
+  surface: DaySurface,
+  own: readonly WorkStep[],
+  input: DayInput,
+  waitFor: WaitFor,
+): SurfacePart {
+  const begins: NotBefore = {
+    minute: Math.max(0, input.now),
+    why: input.now > 0 ? 'it is already later' : '',
+  };
+  const part: SurfacePart = { steps: [], lags: [], works: [] };
+  let before: { readonly id: string; readonly last: WorkStep } | undefined;
+  let notBefore = begins;
+  for (const stretch of stretchesOf(own)) {
+    const [first] = stretch;
+    const last = stretch.at(-1);
+    if (first === undefined || last === undefined) continue;
+    const open = stretch.filter(({ step }) => !surface.done.has(step));
+    if (open.length === 0) {
+      notBefore = afterDone(surface, last, leastAfter(last, surface, waitFor), begins);
+      before = undefined;
+      continue;
+    }
+    const id = workStepId(surface.applicationId, first);
+    const work = workOf(surface, id, open, last, waitFor);
+    part.works.push(work);
+    part.steps.push(stepOf(surface, work, notBefore, input.pins.get(id) ?? null));
+    if (before !== undefined)
+      part.lags.push(lagBetween(before, id, leastAfter(before.last, surface, waitFor)));
+    notBefore = begins;
+    before = { id, last };
+  }
+  return part;
+}
+
+/** When the stretch after one that is done may begin: what it left to wait for may not be over. */
+function afterDone(surface: DaySurface, last: WorkStep, wait: number, begins: NotBefore): NotBefore {
+  const doneAt = surface.done.get(last.step);
+  return doneAt !== undefined && wait > 0 && doneAt + wait > begins.minute
+    ? { minute: Math.ceil(doneAt + wait), why: last.then?.why ?? '' }
+    : begins;
+}
+
+function workOf(
+  { applicationId, tag }: DaySurface,
+  id: string,
+  parts: readonly WorkStep[],
+  last: WorkStep,
+  waitFor: WaitFor,
+): PlannedWork {
+  const longest = [...parts].sort((a, b) => b.minutes.value - a.minutes.value)[0];
+  const least = last.then?.least;
+  return {
+    id,
+    applicationId,
+    tag,
+    parts,
+    word: firstWords(longest?.what ?? ''),
+    minutes: sumOf(parts),
+    wait: least === undefined || typeof least === 'number' ? null : (waitFor(least) ?? null),
+  };
+}
+
+function stepOf(
+  surface: DaySurface,
+  { id, parts, word, minutes }: PlannedWork,
+  notBefore: NotBefore,
+  pinned: number | null,
+): PlanStep {
+  return {
+    id,
+    word: `${surface.tag} ${word}`,
+    place: surface.place,
+    minutes: minutes.value,
+    crew: Math.max(...parts.map(({ crew }) => crew)),
+    skill: parts.find(({ skill }) => skill !== null)?.skill ?? null,
+    tools: [...new Set(parts.flatMap(({ shared }) => shared))].map((tool) => ({ tool, count: 1 })),
+    fitness: parts.some(({ needsFit }) => needsFit) ? surface.fitness : null,
+    room: surface.room,
+    air: parts.find(({ air }) => air !== null)?.air ?? null,
+    pinned,
+    ...(notBefore.minute > 0 ? { notBefore } : {}),
+  };
+}
+
+function lagBetween(
+  { id: from, last: { then } }: { readonly id: string; readonly last: WorkStep },
+  to: string,
+  least: number,
+): Lag {
+  return {
+    from,
+    to,
+    least,
+    most: then?.most === undefined ? null : Math.max(then.most, least),
+    why: then?.why ?? '',
   };
 }
 

@@ -1,15 +1,7 @@
 import { DETERMINED_WITHIN_MM } from '../job';
+import type { Rate } from './rate';
 import type { Source } from '../quantity';
 import { WORK_RATES, type WorkRateKey } from './work-rates';
-
-/** A figure nobody has a source for. Shown with its mark; people replace it by what they measure. */
-export interface Rate {
-  readonly key: string;
-  readonly word: string;
-  readonly value: number;
-  readonly unit: string;
-  readonly mark: 'our guess' | 'ask' | 'measured';
-}
 
 const OTHER_RATES = [
   {

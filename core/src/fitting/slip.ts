@@ -1,5 +1,6 @@
 import { COMMON_PRACTICE, CoreError, type Formula, type Reasoned, applyFormula } from '../quantity';
-import { type Rate, SOURCE_OF_MARK } from './rates';
+import type { Rate } from './rate';
+import { SOURCE_OF_MARK } from './rates';
 
 const ML_PER_US_GALLON = 3785.411784;
 const ML_PER_US_FL_OZ = 29.5735;

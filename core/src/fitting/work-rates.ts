@@ -1,4 +1,4 @@
-import type { Rate } from './rates';
+import type { Rate } from './rate';
 
 /**
  * How long work takes, by what it counts. Nobody has published these: our guesses until a crew has timed its

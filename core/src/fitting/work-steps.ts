@@ -1,7 +1,8 @@
 import { type CutMethod, type FilmFamily, type FittingSchools, type SurfaceCondition, isHurt } from '../job';
 import { type Formula, type Reasoned, applyFormula } from '../quantity';
 import { type Caution, type CautionKey, caution } from './cautions';
-import { type Rate, SOURCE_OF_MARK, rateOf } from './rates';
+import type { Rate } from './rate';
+import { SOURCE_OF_MARK, rateOf } from './rates';
 import { slipNeeded } from './slip';
 import { type Pause, type SharedTool, type StepCase, type StepTemplate, templateFor } from './templates';
 import { RULES } from '../rules';

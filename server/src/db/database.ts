@@ -1,17 +1,17 @@
 import { PGlite } from '@electric-sql/pglite';
 import type { NodeFS } from '@electric-sql/pglite/nodefs';
 import { sql } from 'drizzle-orm';
-import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite';
+import { drizzle } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
 import { cpSync, renameSync, rmSync } from 'node:fs';
+import type { Database, Transaction } from './database-type';
 import { DurableFolder, syncTree } from './durable-folder';
 import { DataFolderRefused, mendRewritten, standingOf } from './migrating';
 import * as schema from './schema';
 import { readThrough } from './soundness';
 import { MortalClient, StandingClient } from './standing-client';
 
-export type Database = PgliteDatabase<typeof schema>;
-export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
+export type { Database, Transaction };
 
 export interface OpenDatabase {
   readonly db: Database;

@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import { readMigrationFiles } from 'drizzle-orm/migrator';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Database } from './database';
+import type { Database } from './database-type';
 
 /** A data folder this program cannot or must not bring up to date, in words for whoever started it. */
 export class DataFolderRefused extends Error {

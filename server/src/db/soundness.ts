@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import type { Database, Transaction } from './database';
+import type { Database, Transaction } from './database-type';
 
 /**
  * Pages whose checksum does not fit, a broken index, a file that is missing: what a database says when its

@@ -1,5 +1,5 @@
 import type { FilmDirection } from '../../job';
-import type { LayoutPiece } from '../layout';
+import type { LayoutPiece } from '../layout-plan';
 import { upToTenth } from '../tenths';
 import { type Blank, type BlankInput, blankFor, hashText } from './blank';
 import { type SeamKind, type SeamPlacing, placeSeams } from './drops';
@@ -99,6 +99,20 @@ export function customarySeam(
   };
 }
 
+/** One surface on its way to its pieces. */
+interface Case {
+  readonly input: CutInput;
+  readonly whole: Blank;
+  readonly notes: string[];
+  /** Of the rolls the film can be had in; undefined: unknown. */
+  readonly widest_mm: number | undefined;
+}
+type RawBlank = Omit<CutBlank, 'across_mm' | 'along_mm' | 'cell_mm' | 'phase_mm'>;
+type Seams = CutBlanks['seams'];
+
+const NO_PATTERN_NOTE =
+  'The film says its pattern repeats every 0 mm: taken as no pattern. Put the repeat right in the catalogue.';
+
 /**
  * The pieces to cut for one surface: one, or drops with seams between when no roll is wide enough.
  * @throws CoreError CUTTING_BLANK_RANGE as `blankFor`
@@ -106,11 +120,15 @@ export function customarySeam(
  */
 export function cutBlanks(input: CutInput): CutBlanks {
   const whole = blankFor(input);
-  const { seam, repeat_mm } = input;
-  const notes = [...whole.notes];
-  const usable = [...input.rollWidths_mm].filter((width) => width > 0).sort((a, b) => a - b);
-  const widest = usable.at(-1);
-  const [width, height] = [whole.width_mm.value, whole.height_mm.value];
+  const own: Case = {
+    input,
+    whole,
+    notes: [...whole.notes, ...(input.repeat_mm === 0 ? [NO_PATTERN_NOTE] : [])],
+    widest_mm: [...input.rollWidths_mm]
+      .filter((width) => width > 0)
+      .sort((a, b) => a - b)
+      .at(-1),
+  };
   const sector =
     input.column === undefined
       ? undefined
@@ -119,127 +137,139 @@ export function cutBlanks(input: CutInput): CutBlanks {
           lap_mm: whole.sides.left_mm + whole.sides.right_mm,
           over_mm: whole.sides.top_mm,
         });
-  const make = (blank: Omit<CutBlank, 'across_mm' | 'along_mm' | 'cell_mm' | 'phase_mm'>): CutBlank => {
-    const [across, along] =
-      whole.lies === 'top along the roll'
-        ? [blank.height_mm, blank.width_mm]
-        : [blank.width_mm, blank.height_mm];
-    const isPatterned =
-      seam.match !== 'none' && repeat_mm !== null && repeat_mm > 0 && whole.lies === 'top across the roll';
-    if (!isPatterned) return { ...blank, across_mm: across, along_mm: along, cell_mm: along, phase_mm: 0 };
-    const phase_mm = phaseOf(seam.match, seam.firstDrop, blank.drop - 1, along, repeat_mm);
-    const own_mm = upToTenth(phase_mm + along);
-    return {
-      ...blank,
-      across_mm: across,
-      along_mm: own_mm,
-      cell_mm: blank.of === 1 ? own_mm : cellOf(along, phase_mm, repeat_mm).value,
-      phase_mm,
-    };
+  return sector === undefined ? flatBlanks(own) : sectorBlanks(own, sector);
+}
+
+/** As the layout takes it, whole repeats where its pattern must meet that of others. */
+function laidBlank({ input: { seam, repeat_mm }, whole }: Case, blank: RawBlank): CutBlank {
+  const [across, along] =
+    whole.lies === 'top along the roll'
+      ? [blank.height_mm, blank.width_mm]
+      : [blank.width_mm, blank.height_mm];
+  const isPatterned =
+    seam.match !== 'none' && repeat_mm !== null && repeat_mm > 0 && whole.lies === 'top across the roll';
+  if (!isPatterned) return { ...blank, across_mm: across, along_mm: along, cell_mm: along, phase_mm: 0 };
+  const phase_mm = phaseOf(seam.match, seam.firstDrop, blank.drop - 1, along, repeat_mm);
+  const own_mm = upToTenth(phase_mm + along);
+  return {
+    ...blank,
+    across_mm: across,
+    along_mm: own_mm,
+    cell_mm: blank.of === 1 ? own_mm : cellOf(along, phase_mm, repeat_mm).value,
+    phase_mm,
   };
-  if (repeat_mm === 0)
-    notes.push(
-      'The film says its pattern repeats every 0 mm: taken as no pattern. Put the repeat right in the catalogue.',
-    );
-  const hashed = (blanks: readonly CutBlank[]): string =>
-    hashText(
-      [
-        whole.inputsHash,
-        ...blanks.flatMap(({ width_mm, height_mm, across_mm, along_mm, phase_mm, left_mm, top_mm }) => [
-          width_mm,
-          height_mm,
-          across_mm,
-          along_mm,
-          phase_mm,
-          left_mm,
-          top_mm,
-        ]),
-      ].join('|'),
-    );
-  const result = (blanks: readonly CutBlank[], seams: CutBlanks['seams']): CutBlanks => ({
-    whole,
-    blanks,
-    seams,
-    notes,
-    inputsHash:
-      blanks.length === 1 && blanks[0]?.along_mm === height && sector === undefined
-        ? whole.inputsHash
-        : hashed(blanks),
-  });
-  const none = { way: 'none', at_mm: [], kind: seam.kind, lap_mm: 0 } as const;
-  if (sector !== undefined) {
-    notes.push(
-      `Cut as a ring sector: inner radius ${sector.inner_mm.value.toFixed(0)} mm, outer ${sector.outer_mm.value.toFixed(0)} mm, ${((sector.angle_rad.value * 180) / Math.PI).toFixed(2)}°, out of ${sector.width_mm.toFixed(0)} × ${sector.height_mm.toFixed(0)} mm.`,
-    );
-    if (widest === undefined || sector.width_mm <= widest || (whole.mayTurn90 && sector.height_mm <= widest))
-      return result(
-        [
-          make({
-            drop: 1,
-            of: 1,
-            width_mm: sector.width_mm,
-            height_mm: sector.height_mm,
-            left_mm: 0,
-            top_mm: 0,
-            sector,
-          }),
-        ],
-        none,
-      );
-    return inSectors(input, whole, widest, make, result, notes);
-  }
+}
+
+function hashOf({ whole, input }: Case, blanks: readonly CutBlank[]): string {
+  const [only] = blanks;
+  const isWhole =
+    blanks.length === 1 && only?.along_mm === whole.height_mm.value && input.column === undefined;
+  if (isWhole) return whole.inputsHash;
+  const sizes = blanks.flatMap(({ width_mm, height_mm, across_mm, along_mm, phase_mm, left_mm, top_mm }) => [
+    width_mm,
+    height_mm,
+    across_mm,
+    along_mm,
+    phase_mm,
+    left_mm,
+    top_mm,
+  ]);
+  return hashText([whole.inputsHash, ...sizes].join('|'));
+}
+
+function resultOf(own: Case, raw: readonly RawBlank[], seams: Seams): CutBlanks {
+  const blanks = raw.map((blank) => laidBlank(own, blank));
+  return { whole: own.whole, blanks, seams, notes: own.notes, inputsHash: hashOf(own, blanks) };
+}
+
+function inOnePiece(own: Case, more: Partial<RawBlank> = {}): CutBlanks {
+  const { whole, input } = own;
+  const blank: RawBlank = {
+    drop: 1,
+    of: 1,
+    width_mm: whole.width_mm.value,
+    height_mm: whole.height_mm.value,
+    left_mm: 0,
+    top_mm: 0,
+    ...more,
+  };
+  return resultOf(own, [blank], { way: 'none', at_mm: [], kind: input.seam.kind, lap_mm: 0 });
+}
+
+/** A tapered column: a ring sector, or several where no roll is wide enough for one. */
+function sectorBlanks(own: Case, sector: SectorBlank): CutBlanks {
+  const { whole, widest_mm, notes } = own;
+  const { width_mm, height_mm, inner_mm, outer_mm, angle_rad } = sector;
+  notes.push(
+    `Cut as a ring sector: inner radius ${inner_mm.value.toFixed(0)} mm, outer ${outer_mm.value.toFixed(0)} mm, ${((angle_rad.value * 180) / Math.PI).toFixed(2)}°, out of ${width_mm.toFixed(0)} × ${height_mm.toFixed(0)} mm.`,
+  );
+  const fits =
+    widest_mm === undefined || width_mm <= widest_mm || (whole.mayTurn90 && height_mm <= widest_mm);
+  return fits ? inOnePiece(own, { width_mm, height_mm, sector }) : inSectors(own, widest_mm);
+}
+
+/** A flat surface: one piece where a roll is wide enough, else drops by the way of seaming that breaks least. */
+function flatBlanks(own: Case): CutBlanks {
+  const { input, whole, widest_mm, notes } = own;
+  const [width, height] = [whole.width_mm.value, whole.height_mm.value];
   const acrossRoll = whole.lies === 'top along the roll' ? height : width;
-  const one = make({ drop: 1, of: 1, width_mm: width, height_mm: height, left_mm: 0, top_mm: 0 });
-  if (widest === undefined) {
+  if (widest_mm === undefined) {
     notes.push(
       'No roll width is known for this film: seams cannot be placed. Give its widths in the catalogue.',
     );
-    return result([one], none);
+    return inOnePiece(own);
   }
-  if (acrossRoll <= widest || (whole.mayTurn90 && Math.min(width, height) <= widest))
-    return result([one], none);
+  if (acrossRoll <= widest_mm || (whole.mayTurn90 && Math.min(width, height) <= widest_mm))
+    return inOnePiece(own);
   if (input.maySeam === false) {
-    const tooWide = widthWanting(whole, acrossRoll, widest);
+    const tooWide = widthWanting(whole, acrossRoll, widest_mm);
     notes.push(tooWideWord(tooWide));
-    return { ...result([one], none), tooWide };
+    return { ...inOnePiece(own), tooWide };
   }
-  const lap_mm = lapOf(seam.kind);
-  const upright = seamsAcross(input, whole, widest, lap_mm);
-  const level = whole.lies === 'top across the roll' ? undefined : seamsDown(input, whole, widest, lap_mm);
-  const useLevel =
+  const lap_mm = lapOf(input.seam.kind);
+  const upright = seamsAcross(input, whole, widest_mm, lap_mm);
+  const level = whole.lies === 'top across the roll' ? undefined : seamsDown(input, whole, widest_mm, lap_mm);
+  const isLevelBetter =
     whole.lies === 'top along the roll' ||
     (level !== undefined &&
       (level.widths.length < upright.widths.length ||
         (level.widths.length === upright.widths.length && level.broken.length < upright.broken.length)));
-  if (useLevel && level !== undefined) {
-    notes.push(...level.broken);
-    const blanks = level.widths.map((own, index) =>
-      make({
-        drop: index + 1,
-        of: level.widths.length,
-        width_mm: width,
-        height_mm: own,
-        left_mm: 0,
-        top_mm: level.starts[index] ?? 0,
-      }),
-    );
-    return result(blanks, { way: 'level', at_mm: level.seams, kind: seam.kind, lap_mm });
-  }
-  notes.push(...upright.broken);
-  if (upright.widths.length > 1)
-    notes.push('Hang the drops in the order of their numbers, all from one roll: shade and grain follow on.');
-  const blanks = upright.widths.map((own, index) =>
-    make({
-      drop: index + 1,
-      of: upright.widths.length,
-      width_mm: own,
-      height_mm: height,
-      left_mm: upright.starts[index] ?? 0,
-      top_mm: 0,
-    }),
-  );
-  return result(blanks, { way: 'upright', at_mm: upright.seams, kind: seam.kind, lap_mm });
+  return isLevelBetter && level !== undefined
+    ? inLevelDrops(own, level, lap_mm)
+    : inUprightDrops(own, upright, lap_mm);
 }
+
+function inLevelDrops(own: Case, level: PlacedSeams, lap_mm: number): CutBlanks {
+  own.notes.push(...level.broken);
+  const raw = level.widths.map((height_mm, index): RawBlank => ({
+    drop: index + 1,
+    of: level.widths.length,
+    width_mm: own.whole.width_mm.value,
+    height_mm,
+    left_mm: 0,
+    top_mm: level.starts[index] ?? 0,
+  }));
+  return resultOf(own, raw, { way: 'level', at_mm: level.seams, kind: own.input.seam.kind, lap_mm });
+}
+
+function inUprightDrops(own: Case, upright: PlacedSeams, lap_mm: number): CutBlanks {
+  own.notes.push(...upright.broken);
+  if (upright.widths.length > 1)
+    own.notes.push(
+      'Hang the drops in the order of their numbers, all from one roll: shade and grain follow on.',
+    );
+  const raw = upright.widths.map((width_mm, index): RawBlank => ({
+    drop: index + 1,
+    of: upright.widths.length,
+    width_mm,
+    height_mm: own.whole.height_mm.value,
+    left_mm: upright.starts[index] ?? 0,
+    top_mm: 0,
+  }));
+  return resultOf(own, raw, { way: 'upright', at_mm: upright.seams, kind: own.input.seam.kind, lap_mm });
+}
+
+type PlacedSeams = ReturnType<typeof placeSeams>;
 
 /** How much of a roll's width is wanting, and the allowance that would just do. */
 function widthWanting({ lies, sides }: Blank, acrossRoll_mm: number, widest_mm: number): TooWide {
@@ -294,62 +324,37 @@ function seamsDown(
   return placeSeams({ whole_mm: total, roll_mm, lap_mm, placing: seam.placing, hiddenAt_mm: [], keptFree });
 }
 
-/** A tapered column wider than the roll: equal sectors with a lap each. */
-function inSectors(
-  input: CutInput,
-  whole: Blank,
-  widest_mm: number,
-  make: (blank: Omit<CutBlank, 'across_mm' | 'along_mm' | 'cell_mm' | 'phase_mm'>) => CutBlank,
-  result: (blanks: readonly CutBlank[], seams: CutBlanks['seams']) => CutBlanks,
-  notes: string[],
-): CutBlanks {
+const MOST_SECTORS = 12;
+
+/**
+ * A tapered column wider than the roll: equal sectors with a lap each. A part of the girth opens to the same
+ * radii: the parts are reckoned as columns of a part of the girth and height along the slope.
+ */
+function inSectors(own: Case, widest_mm: number): CutBlanks {
+  const { input, whole, notes } = own;
   const column = input.column ?? { foot_mm: 0, top_mm: 0, height_mm: 0 };
   const lap_mm = whole.sides.left_mm + whole.sides.right_mm;
-  for (let count = 2; count <= 12; count += 1) {
-    /**
-     * A part of the girth opens to the same radii: the parts are reckoned as columns of a part of the girth
-     * and height along the slope.
-     */
+  const girth = Math.max(column.foot_mm, column.top_mm);
+  for (let count = 2; count <= MOST_SECTORS; count += 1) {
     const part = partOf(column, count, lap_mm, whole.sides.top_mm);
-    if (
-      part === undefined ||
-      (part.width_mm > widest_mm && !(whole.mayTurn90 && part.height_mm <= widest_mm))
-    )
-      continue;
+    const fits =
+      part !== undefined && (part.width_mm <= widest_mm || (whole.mayTurn90 && part.height_mm <= widest_mm));
+    if (!fits) continue;
     notes.push(`${count} sectors with a lap of ${lap_mm} mm each.`);
-    const girth = Math.max(column.foot_mm, column.top_mm);
-    const blanks = Array.from({ length: count }, (_, index) =>
-      make({
-        drop: index + 1,
-        of: count,
-        width_mm: part.width_mm,
-        height_mm: part.height_mm,
-        left_mm: upToTenth((index * girth) / count),
-        top_mm: 0,
-        sector: part,
-      }),
-    );
-    return result(blanks, {
-      way: 'upright',
-      at_mm: blanks.slice(1).map(({ left_mm }) => left_mm),
-      kind: 'lap over promoter',
-      lap_mm,
-    });
+    const raw = Array.from({ length: count }, (_, index): RawBlank => ({
+      drop: index + 1,
+      of: count,
+      width_mm: part.width_mm,
+      height_mm: part.height_mm,
+      left_mm: upToTenth((index * girth) / count),
+      top_mm: 0,
+      sector: part,
+    }));
+    const at_mm = raw.slice(1).map(({ left_mm }) => left_mm);
+    return resultOf(own, raw, { way: 'upright', at_mm, kind: 'lap over promoter', lap_mm });
   }
   notes.push('No roll is wide enough even for a twelfth of this column.');
-  return result(
-    [
-      make({
-        drop: 1,
-        of: 1,
-        width_mm: whole.width_mm.value,
-        height_mm: whole.height_mm.value,
-        left_mm: 0,
-        top_mm: 0,
-      }),
-    ],
-    { way: 'none', at_mm: [], kind: input.seam.kind, lap_mm: 0 },
-  );
+  return inOnePiece(own);
 }
 
 /**

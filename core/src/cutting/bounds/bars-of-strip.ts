@@ -1,5 +1,6 @@
 import type { StripProblem } from '../by-hand/strip-problem';
-import { type BarDemand, type LeastCost, leastCost } from './least-cost';
+import type { BarDemand } from './bar-demand';
+import { type LeastCost, leastCost } from './least-cost';
 
 const LENGTHY = 1e9;
 

@@ -1,4 +1,4 @@
-import type { BarDemand } from './least-cost';
+import type { BarDemand } from './bar-demand';
 
 /** One slice across a roll: which pieces it crosses, and their prices added up. */
 export interface Bar {

@@ -1,3 +1,4 @@
+import type { BarDemand } from './bar-demand';
 import { type Bar, bestBar } from './best-bar';
 import type { OffcutFills } from './offcut-fills';
 import { Simplex, type SimplexColumn } from './simplex';
@@ -9,13 +10,6 @@ export interface BarStock {
   readonly most: number;
   /** Paid for whole or not at all: then `cost` is for all of it, and this is what it can hold. */
   readonly fills?: OffcutFills | undefined;
-}
-
-/** Pieces of one size: how much length of bar they ask for, by each way they can lie. */
-export interface BarDemand {
-  readonly quantity: number;
-  /** Across the roll, along it. */
-  readonly lies: readonly (readonly [across: number, along: number])[];
 }
 
 export interface LeastCost {

@@ -1,5 +1,5 @@
 import { type Bar, bestBar } from './best-bar';
-import type { BarDemand } from './least-cost';
+import type { BarDemand } from './bar-demand';
 
 /**
  * Whether so many of each kind can lie on an offcut at once; may say yes where they cannot, never no where

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { seededRandom } from '../../quantity';
-import type { Band } from './band';
+import type { Band } from './band-shape';
 import { BandPool } from './band-pool';
 import { wholeRoll } from './lay-out-by-hand';
 import { type LaidBand, type Space, lengthsOf } from './space';

@@ -1,5 +1,5 @@
 import { Simplex, type SimplexColumn } from '../bounds/simplex';
-import type { Band } from './band';
+import type { Band } from './band-shape';
 import type { BandExtra, LaidBand, Space } from './space';
 
 /** A band seen before, or all bands that lay on an offcut together. */

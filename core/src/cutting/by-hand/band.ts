@@ -1,21 +1,9 @@
+import type { Band, Column } from './band-shape';
 import { perfectBand } from './perfect-band';
 import { shuffled } from './shuffled';
 import { type Stacks, stacksOf } from './stack-lengths';
 import type { Lie, StripProblem } from './strip-problem';
 import { type WidthSet, exactSets, widthSets, widthStock } from './width-sets';
-
-/** One column of a band: pieces stacked along the roll, none wider than it. */
-export interface Column {
-  readonly across: number;
-  readonly pieces: readonly Lie[];
-}
-
-/** What one cross-cut takes off the roll, slit into columns, each cross-cut into pieces. */
-export interface Band {
-  readonly along: number;
-  readonly columns: readonly Column[];
-  readonly filled: number;
-}
 
 export interface BandWays {
   readonly random: () => number;

@@ -1,4 +1,4 @@
-import type { Band } from './band';
+import type { Band } from './band-shape';
 import { sharedOut } from './shared-out';
 import type { Space } from './space';
 import { type Strip, byWidth, fullSets, strips } from './strips';

@@ -1,4 +1,5 @@
-import { type LayoutPlan, type LayoutRequest, type LengthBound, layoutSums, lengthBound } from '../layout';
+import type { LayoutPlan, LayoutRequest } from '../layout-plan';
+import { type LengthBound, layoutSums, lengthBound } from '../layout';
 import { layOutInLevels, refuseLayout } from '../level-layout';
 import { isFewForAnyCuts, shortestOfAnyCuts } from '../exact/any-cuts';
 import { partedAt } from '../free/blocks';

@@ -1,4 +1,4 @@
-import type { Band, Column } from './band';
+import type { Band, Column } from './band-shape';
 
 /**
  * Bands parted wherever a cut from edge to edge would meet no piece: shorter sheets fit better on rolls that

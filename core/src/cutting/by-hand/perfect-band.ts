@@ -1,4 +1,4 @@
-import type { Band, Column } from './band';
+import type { Band, Column } from './band-shape';
 import { type FullStacks, fullStack, fullStacksOf, reaches } from './full-stacks';
 import { shuffled } from './shuffled';
 import type { Lie, StripProblem } from './strip-problem';

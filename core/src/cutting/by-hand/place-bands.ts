@@ -1,6 +1,6 @@
-import type { PlacedPiece } from '../layout';
+import type { PlacedPiece } from '../layout-plan';
 import { toTenth } from '../tenths';
-import type { Band, Column } from './band';
+import type { Band, Column } from './band-shape';
 import type { StripProblem } from './strip-problem';
 
 interface ColumnPlace {

@@ -1,4 +1,4 @@
-import type { Band, Column } from './band';
+import type { Band, Column } from './band-shape';
 import type { Strip, WidthPieces } from './strips';
 
 export interface Cooling {

@@ -1,4 +1,4 @@
-import type { Band } from './band';
+import type { Band } from './band-shape';
 import type { StripProblem } from './strip-problem';
 
 /**

@@ -1,4 +1,4 @@
-import type { LayoutRequest } from '../layout';
+import type { LayoutRequest } from '../layout-plan';
 
 /** Pieces of one size and of one right to turn, as whole steps. */
 export interface SizeKind {

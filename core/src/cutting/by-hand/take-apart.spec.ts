@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { seededRandom } from '../../quantity';
 import { byWeight } from '../by-weight';
-import type { Band } from './band';
+import type { Band } from './band-shape';
 import { wholeRoll } from './lay-out-by-hand';
 import { learning } from './learning';
 import { shuffled } from './shuffled';

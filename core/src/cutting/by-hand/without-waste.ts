@@ -1,5 +1,5 @@
 import { selectionsOf } from '../exact/selections';
-import type { Band, Column } from './band';
+import type { Band, Column } from './band-shape';
 import { fullStack, fullStacksOf, reaches } from './full-stacks';
 import { addLonger } from './reached-bits';
 import type { Lie } from './strip-problem';

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { seededRandom } from '../../quantity';
 import { type LayoutPiece, type LayoutRequest, checkCuttable, checkLayout, layOutByHand } from '../index';
-import type { Band } from './band';
+import type { Band } from './band-shape';
 import { EvenStrips } from './even-strips';
 import { wholeRoll } from './lay-out-by-hand';
 import { sharedOut } from './shared-out';

@@ -1,5 +1,5 @@
 import { selectionsOf } from '../exact/selections';
-import type { Band } from './band';
+import type { Band } from './band-shape';
 import { EvenStrips } from './even-strips';
 import type { Space } from './space';
 import { withoutWaste } from './without-waste';

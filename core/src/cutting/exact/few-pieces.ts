@@ -1,4 +1,4 @@
-import type { Band, Column } from '../by-hand/band';
+import type { Band, Column } from '../by-hand/band-shape';
 import type { Lie } from '../by-hand/strip-problem';
 import { ColumnFronts } from './column-fronts';
 import type { PricedRoom } from './priced-room';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { seededRandom } from '../../quantity';
-import type { Band } from '../by-hand/band';
+import type { Band } from '../by-hand/band-shape';
 import { partedBands } from '../by-hand/parted-bands';
 import { columnsInPlace, idsInTurn, placeBands } from '../by-hand/place-bands';
 import { type Lie, type StripProblem, stripProblem } from '../by-hand/strip-problem';

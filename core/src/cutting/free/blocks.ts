@@ -1,4 +1,4 @@
-import type { Band } from '../by-hand/band';
+import type { Band } from '../by-hand/band-shape';
 import { columnsInPlace } from '../by-hand/place-bands';
 import type { StripProblem } from '../by-hand/strip-problem';
 import type { Block } from './beam';

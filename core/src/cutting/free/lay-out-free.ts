@@ -8,7 +8,8 @@ import {
 } from '../by-hand/lay-out-by-hand';
 import { type SpaceResult, searchSpaces } from '../by-hand/search-spaces';
 import { stripProblem } from '../by-hand/strip-problem';
-import { type LayoutPlan, type LayoutRequest, lengthBound } from '../layout';
+import type { LayoutPlan, LayoutRequest } from '../layout-plan';
+import { lengthBound } from '../layout';
 import { refuseLayout } from '../level-layout';
 import { blockOf } from './blocks';
 import { placeBlocks } from './place-blocks';

@@ -1,6 +1,6 @@
 import { idsInTurn } from '../by-hand/place-bands';
 import type { StripProblem } from '../by-hand/strip-problem';
-import type { PlacedPiece } from '../layout';
+import type { PlacedPiece } from '../layout-plan';
 import { toTenth } from '../tenths';
 import type { Block } from './beam';
 

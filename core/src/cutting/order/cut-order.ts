@@ -1,6 +1,6 @@
 import type { Reasoned } from '../../quantity';
 import type { Stages } from '../by-hand/lay-out-by-hand';
-import type { LayoutPiece, PlacedPiece } from '../layout';
+import type { LayoutPiece, PlacedPiece } from '../layout-plan';
 
 /** Film that pieces can be cut from. */
 export interface StockFilm {

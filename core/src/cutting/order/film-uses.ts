@@ -4,7 +4,7 @@ import { placeBands } from '../by-hand/place-bands';
 import type { StripProblem } from '../by-hand/strip-problem';
 import { placeBlocks } from '../free/place-blocks';
 import type { FreeLayout } from '../free/search-free';
-import type { PlacedPiece } from '../layout';
+import type { PlacedPiece } from '../layout-plan';
 import { toTenth } from '../tenths';
 import type { CutOrder, StockUse } from './cut-order';
 import { BOUNDLESS, NO_PROBLEM } from './missing-film';

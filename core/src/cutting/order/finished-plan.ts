@@ -1,5 +1,5 @@
 import { ANY_STAGES } from '../by-hand/lay-out-by-hand';
-import type { Band } from '../by-hand/band';
+import type { Band } from '../by-hand/band-shape';
 import type { LaidBand } from '../by-hand/space';
 import { cutsFor } from '../instructions';
 import type { CutOrder, CutOrderPlan, StockUse } from './cut-order';

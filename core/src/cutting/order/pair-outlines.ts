@@ -1,6 +1,6 @@
 import { quarterTurned } from '../blanks/on-the-table';
 import { type Nested, type Polygon, nestPair } from '../outlines/nest';
-import type { PlacedPiece } from '../layout';
+import type { PlacedPiece } from '../layout-plan';
 import { toTenth, upToTenth } from '../tenths';
 import type { CutOrder, OrderPiece } from './cut-order';
 

@@ -1,4 +1,4 @@
-import type { PlacedPiece } from '../layout';
+import type { PlacedPiece } from '../layout-plan';
 import { toTenth, upToTenth } from '../tenths';
 import type { CutOrder, OrderPiece } from './cut-order';
 

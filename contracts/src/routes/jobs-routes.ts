@@ -1,0 +1,153 @@
+import * as z from 'zod';
+import {
+  acceptedChangeSchema,
+  duplicateSchema,
+  jobAnswersSchema,
+  jobStateSchema,
+  jobSummarySchema,
+} from '../answers';
+import { changeSchema, importSchema } from '../change';
+import { cutPlanFileSchema } from '../files/cut-plan-file';
+import { whoSchema } from '../primitives';
+import type { Route } from './route';
+
+const anyFields = z.record(z.string(), z.unknown());
+
+/** What is asked of one job, and of the list of all. */
+export const JOB_ROUTES: readonly Route[] = [
+  {
+    method: 'get',
+    path: '/api/jobs',
+    says: 'All jobs that are not deleted',
+    answer: z.array(jobSummarySchema),
+  },
+  { method: 'get', path: '/api/jobs/{jobId}', says: 'A whole job with every row', answer: jobStateSchema },
+  {
+    method: 'get',
+    path: '/api/jobs/{jobId}/answers',
+    says: 'What a job answers for itself: how far each surface is, its blanks and steps, the order of each film, when film may be laid and what is to be put in order. `zone`: the time zone where the job has none',
+    answer: jobAnswersSchema,
+  },
+  {
+    method: 'post',
+    path: '/api/jobs/{jobId}/changes',
+    says: 'Do one thing: every operation or none. Idempotent by change id',
+    body: changeSchema,
+    answer: acceptedChangeSchema,
+  },
+  {
+    method: 'post',
+    path: '/api/jobs/{jobId}/imports',
+    says: 'A change of up to 100,000 operations and 25 MB, for lists brought in: every operation or none',
+    body: importSchema,
+    answer: acceptedChangeSchema,
+  },
+  {
+    method: 'put',
+    path: '/api/jobs/{jobId}/photos/{photoId}',
+    says: 'Keep a JPEG, PNG or WebP picture (the body, up to 15 MB); it is encoded anew without its location',
+    answer: z.strictObject({ width_px: z.int(), height_px: z.int(), bytes: z.int() }),
+  },
+  {
+    method: 'get',
+    path: '/api/jobs/{jobId}/photos/{photoId}',
+    says: 'A picture of a surface, as it was encoded anew',
+    kind: 'image/jpeg',
+  },
+  {
+    method: 'get',
+    path: '/api/jobs/{jobId}/day/calendar',
+    says: 'The planned steps as an iCalendar file; the same step keeps its UID',
+    kind: 'text/calendar',
+  },
+  {
+    method: 'get',
+    path: '/api/jobs/{jobId}/day/list',
+    says: 'The planned steps as CSV, in order of time',
+    kind: 'text/csv',
+  },
+  {
+    method: 'get',
+    path: '/api/jobs/{jobId}/day/sheet',
+    says: 'The day sheet to print, a page a day; ?paper=A4 or letter',
+    kind: 'application/pdf',
+  },
+  {
+    method: 'post',
+    path: '/api/jobs/{jobId}/duplicate',
+    says: 'Copy a job with its places, surfaces, measures and films; cut plans and work are not copied',
+    body: duplicateSchema,
+    answer: acceptedChangeSchema,
+  },
+  {
+    method: 'put',
+    path: '/api/jobs/{jobId}/rows/{table}/{rowId}',
+    says: 'Make one row',
+    body: z.strictObject({ who: whoSchema, fields: anyFields }),
+    answer: acceptedChangeSchema,
+  },
+  {
+    method: 'patch',
+    path: '/api/jobs/{jobId}/rows/{table}/{rowId}',
+    says: 'Change fields of one row; different fields merge, the same field is refused with both values',
+    body: z.strictObject({ who: whoSchema, fields: anyFields }),
+    answer: acceptedChangeSchema,
+    needsIfMatch: true,
+  },
+  {
+    method: 'delete',
+    path: '/api/jobs/{jobId}/rows/{table}/{rowId}',
+    says: 'Delete one row; making it again brings it back',
+    body: z.strictObject({ who: whoSchema }),
+    answer: acceptedChangeSchema,
+    needsIfMatch: true,
+  },
+  {
+    method: 'get',
+    path: '/api/jobs/{jobId}/history',
+    says: 'Who changed what, newest first; ?row= for one row',
+    answer: z.array(z.looseObject({})),
+  },
+  {
+    method: 'get',
+    path: '/api/jobs/{jobId}/cut-plans/{planId}/list',
+    says: 'The cut list in cutting order',
+    kind: 'text/csv',
+  },
+  {
+    method: 'get',
+    path: '/api/jobs/{jobId}/cut-plans/{planId}/drawing',
+    says: 'The roll to scale, one unit a millimetre',
+    kind: 'image/svg+xml',
+  },
+  {
+    method: 'get',
+    path: '/api/jobs/{jobId}/cut-plans/{planId}/dxf',
+    says: 'The plan as DXF: layers CUT, NOTCH, LABEL, ROLL',
+    kind: 'image/vnd.dxf',
+  },
+  {
+    method: 'get',
+    path: '/api/jobs/{jobId}/cut-plans/{planId}/hpgl/{rollId}',
+    says: 'One roll as HP-GL for a cutting plotter',
+    kind: 'application/vnd.hp-hpgl',
+  },
+  {
+    method: 'get',
+    path: '/api/jobs/{jobId}/cut-plans/{planId}/file',
+    says: 'The plan as JSON, readable back in',
+    answer: cutPlanFileSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/jobs/{jobId}/cut-plans/{planId}/sheet',
+    says: 'The cut sheet to print; ?paper=A4 or letter, ?units=metric or imperial',
+    kind: 'application/pdf',
+  },
+  {
+    method: 'get',
+    path: '/api/jobs/{jobId}/cut-plans/{planId}/labels',
+    says: 'Labels with codes; ?sheet= one of the label sheets, ?base= where the codes lead',
+    kind: 'application/pdf',
+  },
+];

@@ -1,0 +1,111 @@
+import * as z from 'zod';
+import { filmBodySchema, filmListSchema, filmRowSchema } from '../film';
+import { rateBodySchema, rateRowSchema } from '../rate';
+import { supplyBodySchema, supplyRowSchema } from '../supply';
+import { whoSchema } from '../primitives';
+import { forecastSchema } from '../weather';
+import { rollBodySchema, rollRowSchema, stockItemSchema } from '../stock';
+import type { Route } from './route';
+
+const backupSchema = z.strictObject({ name: z.string(), madeAt: z.string(), bytes: z.int() });
+
+/** What all jobs share: films, stock, rates, supplies, the forecast, backups, and how the server is. */
+export const SHOP_ROUTES: readonly Route[] = [
+  {
+    method: 'get',
+    path: '/api/health',
+    says: 'Whether the server and its database answer, whether what is on the disk is sound, and whether there is room on it',
+    answer: z.strictObject({
+      status: z.enum(['ok', 'damaged']),
+      hasRoom: z.boolean(),
+      says: z.string().optional(),
+    }),
+  },
+  {
+    method: 'get',
+    path: '/api/weather',
+    says: 'Seven days hour by hour: ?latitude= and ?longitude=; refused when the service is down or what it says cannot be',
+    answer: forecastSchema,
+  },
+  { method: 'get', path: '/api/stock/list', says: 'The same as CSV, for a stocktaking', kind: 'text/csv' },
+  {
+    method: 'get',
+    path: '/api/stock',
+    says: 'Rolls and offcuts with what is left of each',
+    answer: z.array(stockItemSchema),
+  },
+  {
+    method: 'put',
+    path: '/api/rolls/{rollId}',
+    says: 'Add a roll or an offcut to the stock, or change it with If-Match',
+    body: rollBodySchema,
+    answer: rollRowSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/events',
+    says: 'Every accepted change as it happens; ?job= for one job, Last-Event-ID to catch up',
+    kind: 'text/event-stream',
+  },
+  { method: 'get', path: '/api/films', says: 'The film catalogue', answer: filmListSchema },
+  {
+    method: 'put',
+    path: '/api/films/{filmId}',
+    says: 'Add a film, or replace it with If-Match',
+    body: filmBodySchema,
+    answer: filmRowSchema,
+  },
+  {
+    method: 'post',
+    path: '/api/films/example',
+    says: 'Load the example catalogue: invented films, marked so',
+    body: z.strictObject({ who: whoSchema }),
+    answer: filmListSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/rates',
+    says: 'Figures nobody has a source for, with their mark',
+    answer: z.array(rateRowSchema),
+  },
+  {
+    method: 'get',
+    path: '/api/backups',
+    says: 'Where backups of everything lie, how many are kept, and which there are, the newest first',
+    answer: z.strictObject({ folder: z.string(), most: z.int(), backups: z.array(backupSchema) }),
+  },
+  {
+    method: 'post',
+    path: '/api/backups',
+    says: 'Back everything up into one file, while work goes on',
+    answer: backupSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/supplies',
+    says: 'What the workshop has of what every job uses up',
+    answer: z.array(supplyRowSchema),
+  },
+  {
+    method: 'put',
+    path: '/api/supplies/{key}',
+    says: 'Say how much of it there is',
+    body: supplyBodySchema,
+    answer: supplyRowSchema,
+    needsIfMatch: true,
+  },
+  {
+    method: 'put',
+    path: '/api/rates/{key}',
+    says: 'Replace a rate by what was measured',
+    body: rateBodySchema,
+    answer: rateRowSchema,
+    needsIfMatch: true,
+  },
+  {
+    method: 'get',
+    path: '/api/formats/survey.schema.json',
+    says: 'JSON Schema of the survey file that pages save and bring in',
+    answer: z.looseObject({}),
+  },
+];

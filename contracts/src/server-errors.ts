@@ -1,0 +1,221 @@
+import type { ErrorEntry } from './error-entry';
+
+/** What the server itself may refuse, beside what core refuses. */
+export type ServerErrorCode =
+  | 'BODY_INVALID'
+  | 'BODY_NOT_JSON'
+  | 'BODY_TOO_LARGE'
+  | 'ROUTE_UNKNOWN'
+  | 'ID_INVALID'
+  | 'JOB_UNKNOWN'
+  | 'ROW_UNKNOWN'
+  | 'ROW_OF_ANOTHER_JOB'
+  | 'ROW_EXISTS'
+  | 'ROW_CONFLICT'
+  | 'ROW_REMOVED'
+  | 'REFERENCE_UNKNOWN'
+  | 'REFERENCE_REMOVED'
+  | 'REFERENCE_RING'
+  | 'CHANGE_ID_USED'
+  | 'IF_MATCH_MISSING'
+  | 'FILM_UNKNOWN'
+  | 'FILM_CONFLICT'
+  | 'ROLL_UNKNOWN'
+  | 'ROLL_CONFLICT'
+  | 'STOCK_TOO_SHORT'
+  | 'PLOTTER_REFUSED'
+  | 'PLAN_FILE'
+  | 'SUPPLY_UNKNOWN'
+  | 'SUPPLY_CONFLICT'
+  | 'RATE_UNKNOWN'
+  | 'RATE_CONFLICT'
+  | 'PHOTO_NOT_AN_IMAGE'
+  | 'PHOTO_UNKNOWN'
+  | 'DEVICE_NOT_CONNECTED'
+  | 'WEATHER_DOWN'
+  | 'WEATHER_ABSURD'
+  | 'DAY_NOT_PLANNED'
+  | 'HOST_UNKNOWN'
+  | 'ORIGIN_FOREIGN'
+  | 'DISK_FULL'
+  | 'DATA_DAMAGED'
+  | 'SERVER_FAULT';
+
+/** What the server refuses: a code without a sentence does not compile. */
+export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
+  BODY_INVALID: {
+    status: 422,
+    title: 'Something sent does not fit',
+    remedy: 'Correct the field named and send again.',
+  },
+  BODY_NOT_JSON: {
+    status: 400,
+    title: 'The body is not JSON',
+    remedy: 'Send one JSON object as application/json.',
+  },
+  BODY_TOO_LARGE: {
+    status: 413,
+    title: 'The body is larger than this route takes',
+    remedy: 'Send it in several parts.',
+  },
+  ROUTE_UNKNOWN: {
+    status: 404,
+    title: 'There is nothing at this address',
+    remedy: 'See /api/openapi.json for what there is.',
+  },
+  ID_INVALID: {
+    status: 422,
+    title: 'An identifier is not a UUID of version 7',
+    remedy: 'Make identifiers as UUIDv7.',
+  },
+  JOB_UNKNOWN: {
+    status: 404,
+    title: 'There is no such job',
+    remedy: 'It may have been deleted; undo brings it back.',
+  },
+  ROW_UNKNOWN: { status: 404, title: 'There is no such row in this job', remedy: 'Load the job again.' },
+  ROW_OF_ANOTHER_JOB: {
+    status: 422,
+    title: 'The row belongs to another job',
+    remedy: 'Use the identifiers of this job.',
+  },
+  ROW_EXISTS: {
+    status: 409,
+    title: 'A row with this identifier exists already',
+    remedy: 'Change it instead of making it again.',
+  },
+  ROW_CONFLICT: {
+    status: 409,
+    title: 'Someone changed the same thing meanwhile',
+    remedy: 'Compare both values and choose.',
+  },
+  ROW_REMOVED: {
+    status: 409,
+    title: 'Someone deleted this meanwhile',
+    remedy: 'Undo the deletion, or make it again.',
+  },
+  REFERENCE_UNKNOWN: {
+    status: 422,
+    title: 'A row refers to another that does not exist in this job',
+    remedy: 'Make the row referred to first.',
+  },
+  REFERENCE_REMOVED: {
+    status: 409,
+    title: 'What this belongs to was deleted meanwhile',
+    remedy: 'Undo the deletion, then send this again; or drop it.',
+  },
+  REFERENCE_RING: { status: 422, title: 'A row would hang on itself', remedy: 'Choose another one.' },
+  CHANGE_ID_USED: {
+    status: 409,
+    title: 'This change identifier was used for another job',
+    remedy: 'Make a new identifier for each change.',
+  },
+  IF_MATCH_MISSING: {
+    status: 428,
+    title: 'The version seen is missing',
+    remedy: 'Send If-Match with the row\'s version, such as "3".',
+  },
+  FILM_UNKNOWN: {
+    status: 404,
+    title: 'There is no such film in the catalogue',
+    remedy: 'Load the catalogue again.',
+  },
+  FILM_CONFLICT: {
+    status: 409,
+    title: 'Someone changed this film meanwhile',
+    remedy: 'Compare both and send again with the new version.',
+  },
+  ROLL_UNKNOWN: { status: 404, title: 'There is no such roll', remedy: 'Load the stock again.' },
+  ROLL_CONFLICT: {
+    status: 409,
+    title: 'Someone changed this roll meanwhile',
+    remedy: 'Compare both and send again with the new version.',
+  },
+  STOCK_TOO_SHORT: {
+    status: 409,
+    title: 'There is not so much left on this roll',
+    remedy: 'Someone may have cut from it. Lay out again with what is left.',
+  },
+  PLOTTER_REFUSED: {
+    status: 409,
+    title: 'The plotter does not take this',
+    remedy: 'See what it says on the Bench, put it right, then send again.',
+  },
+  PLAN_FILE: {
+    status: 422,
+    title: 'The plan cannot be given in this form',
+    remedy: 'Choose another form, or lay out again.',
+  },
+  SUPPLY_UNKNOWN: {
+    status: 404,
+    title: 'Nothing of that name is used up',
+    remedy: 'Load the supplies again.',
+  },
+  SUPPLY_CONFLICT: {
+    status: 409,
+    title: 'Someone counted this meanwhile',
+    remedy: 'Compare both and send again with the new version.',
+  },
+  RATE_UNKNOWN: { status: 404, title: 'There is no such rate', remedy: 'Load the rates again.' },
+  RATE_CONFLICT: {
+    status: 409,
+    title: 'Someone changed this rate meanwhile',
+    remedy: 'Compare both and send again with the new version.',
+  },
+  PHOTO_NOT_AN_IMAGE: {
+    status: 415,
+    title: 'This file is not a picture',
+    remedy: 'Send a JPEG, PNG or WebP picture.',
+  },
+  PHOTO_UNKNOWN: {
+    status: 404,
+    title: 'There is no such picture',
+    remedy: 'It may not have been uploaded yet; choose it again.',
+  },
+  DEVICE_NOT_CONNECTED: {
+    status: 409,
+    title: 'The instrument is not connected',
+    remedy: 'Connect it on the Bench first.',
+  },
+  WEATHER_DOWN: {
+    status: 503,
+    title: 'The weather service does not answer',
+    remedy: 'Go by the thermometer on site and the sky; try again later.',
+  },
+  WEATHER_ABSURD: {
+    status: 502,
+    title: 'The weather service says what cannot be',
+    remedy: 'It was not used. Go by the thermometer on site and the sky.',
+  },
+  DAY_NOT_PLANNED: {
+    status: 409,
+    title: 'No day of this job is planned yet',
+    remedy: 'Plan it at the Day stop and keep the plan, then ask again.',
+  },
+  HOST_UNKNOWN: {
+    status: 403,
+    title: 'This name does not lead here',
+    remedy: 'Open the program as http://localhost with its port.',
+  },
+  ORIGIN_FOREIGN: {
+    status: 403,
+    title: 'Another page may not do this',
+    remedy: 'Use the program’s own page.',
+  },
+  DISK_FULL: {
+    status: 507,
+    title: 'The disk is full',
+    remedy: 'Nothing was lost that had been saved. Make room, then save again.',
+  },
+  DATA_DAMAGED: {
+    status: 503,
+    title: 'The data folder is damaged',
+    remedy:
+      'Nothing more is written to it. Stop the program and bring the last backup back; what waits on this page is sent afterwards.',
+  },
+  SERVER_FAULT: {
+    status: 500,
+    title: 'The server met a fault of its own',
+    remedy: 'What was saved is safe. Try again; if it stays, restart the server.',
+  },
+};
