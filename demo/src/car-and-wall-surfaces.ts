@@ -3,7 +3,7 @@ import { nmFromMm } from '@yellow-pane/core/quantity';
 import type { DemoSurface, Readings } from './demo-surface';
 import { PLACES, UNITS } from './places';
 
-const { front, hatch, office, carASide, carBSide, carAEnd, carBEnd, waitingRoom } = PLACES;
+const { front, carASide, carBSide, carAEnd, carBEnd, waitingRoom } = PLACES;
 const mm = nmFromMm;
 const SIDE: Readings = ['34 5/8', '34 5/8', '34 5/8', '24 1/4', '24 1/4', '24 1/4', '42 1/4', '42 1/4'];
 const IN_THE_HALL: Partial<SiteFacts> = {

@@ -127,7 +127,7 @@ export function judgeStress(
       ...NOTHING,
       verdict: 'unknown',
       reasons: [`Not known: ${unknown.join(', ')}.`],
-      advice: unknown.map((what) => HOW_TO_FIND_OUT[what] ?? `Find out: ${what}.`),
+      advice: unknown.map((what) => HOW_TO_FIND_OUT[what]),
     };
   const makeUp = { ...bare, films: [...bare.films, ...films] };
   if (isIndoors)

@@ -208,7 +208,9 @@ function sectorBlanks(own: Case, sector: SectorBlank): CutBlanks {
   return fits ? inOnePiece(own, { width_mm, height_mm, sector }) : inSectors(own, widest_mm);
 }
 
-/** A flat surface: one piece where a roll is wide enough, else drops by the way of seaming that breaks least. */
+/**
+ * A flat surface: one piece where a roll is wide enough, else drops by the way of seaming that breaks least.
+ */
 function flatBlanks(own: Case): CutBlanks {
   const { input, whole, widest_mm, notes } = own;
   const [width, height] = [whole.width_mm.value, whole.height_mm.value];
