@@ -36,101 +36,84 @@ export function sweep(
 
 const SIZE_STEP_MM = 20;
 
+const STANDS = ['bearing_deg', 'latitude_deg', 'longitude_deg', 'altitude_m', 'horizon'] as const;
+const SHADED = [
+  'filmFace',
+  'tilt_deg',
+  'overhangDepth_nm',
+  'overhangAbove_nm',
+  'revealDepth_nm',
+  'leftFinDepth_nm',
+  'leftFinBeside_nm',
+  'rightFinDepth_nm',
+  'rightFinBeside_nm',
+  'blind',
+  'heatOutlet',
+] as const;
+const GLASS = ['glazing', 'frame', 'edge', 'edgeFinish', 'edgeDepth_nm'] as const;
+const LAYER = [
+  'treatment',
+  'thickness_nm',
+  'tint',
+  'coating',
+  'coatedSide',
+  'gapAfter_nm',
+  'gasAfter',
+] as const;
+const GROUND = [
+  'texture',
+  'paint',
+  'state',
+  'paintAge',
+  'paintKind',
+  'tapeTest',
+  'leftCorner',
+  'rightCorner',
+] as const;
+const WISHES = [
+  'keepView',
+  'hiddenByDay',
+  'hiddenByNight',
+  'lessHeat',
+  'lessGlare',
+  'protectFurnishings',
+  'slowBreakIn',
+  'keepWarmth',
+  'look',
+  'lightKeptLeast',
+  'heatOffLeast',
+  'roomWidth_nm',
+  'roomDepth_nm',
+  'roomHeight_nm',
+  'coldest_C',
+  'hottest_C',
+] as const;
+
 /** What decides the answers: panes whose sizes differ by less than 20 mm ask the same. */
-function keyOf({
-  surface,
-  place,
-  parents,
-  unit,
-  panes,
-  site,
-  wall,
-  brief,
-  films,
-  width_mm,
-  height_mm,
-}: SurfaceRows): string {
+function keyOf(rows: SurfaceRows): string {
+  const { surface, place, parents, unit, panes, site, wall, brief, films, width_mm, height_mm } = rows;
   const rounded = (size: number | null): number | null =>
     size === null ? null : Math.round(size / SIZE_STEP_MM);
-  const stands = [place, ...parents].map((at) =>
-    at === undefined ? null : [at.bearing_deg, at.latitude_deg, at.longitude_deg, at.altitude_m, at.horizon],
-  );
-  const shaded =
-    site === undefined
-      ? null
-      : [
-          site.filmFace,
-          site.tilt_deg,
-          site.overhangDepth_nm,
-          site.overhangAbove_nm,
-          site.revealDepth_nm,
-          site.leftFinDepth_nm,
-          site.leftFinBeside_nm,
-          site.rightFinDepth_nm,
-          site.rightFinBeside_nm,
-          site.blind,
-          site.heatOutlet,
-        ];
-  const glass =
-    unit === undefined ? null : [unit.glazing, unit.frame, unit.edge, unit.edgeFinish, unit.edgeDepth_nm];
-  const layers = panes.map(
-    ({ treatment, thickness_nm, tint, coating, coatedSide, gapAfter_nm, gasAfter }) => [
-      treatment,
-      thickness_nm,
-      tint,
-      coating,
-      coatedSide,
-      gapAfter_nm,
-      gasAfter,
-    ],
-  );
-  const ground =
-    wall === undefined
-      ? null
-      : [
-          wall.texture,
-          wall.paint,
-          wall.state,
-          wall.paintAge,
-          wall.paintKind,
-          wall.tapeTest,
-          wall.leftCorner,
-          wall.rightCorner,
-        ];
-  const wishes =
-    brief === undefined
-      ? null
-      : [
-          brief.keepView,
-          brief.hiddenByDay,
-          brief.hiddenByNight,
-          brief.lessHeat,
-          brief.lessGlare,
-          brief.protectFurnishings,
-          brief.slowBreakIn,
-          brief.keepWarmth,
-          brief.look,
-          brief.lightKeptLeast,
-          brief.heatOffLeast,
-          brief.roomWidth_nm,
-          brief.roomDepth_nm,
-          brief.roomHeight_nm,
-          brief.coldest_C,
-          brief.hottest_C,
-        ];
   return JSON.stringify([
     surface.kind,
     surface.shape,
     surface.seenFrom,
     surface.condition,
-    stands,
-    glass,
-    layers,
-    shaded,
-    ground,
-    wishes,
+    [place, ...parents].map((at) => valuesOf(at, STANDS)),
+    valuesOf(unit, GLASS),
+    panes.map((pane) => valuesOf(pane, LAYER)),
+    valuesOf(site, SHADED),
+    valuesOf(wall, GROUND),
+    valuesOf(brief, WISHES),
     films.map(({ side, film }) => [side, film.name, film.visibleTransmitted, film.solarTransmitted]),
     rounded(width_mm),
     rounded(height_mm),
   ]);
+}
+
+function valuesOf<Row extends object>(
+  row: Row | undefined,
+  keys: readonly (keyof Row)[],
+): readonly unknown[] | null {
+  return row === undefined ? null : keys.map((key) => row[key]);
 }

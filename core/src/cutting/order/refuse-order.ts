@@ -65,62 +65,64 @@ function refusePins(
 ): void {
   const placed = new Map<string, HandPlaced[]>();
   for (const pin of pinned) {
-    const { id, stockId, copy = 0, x_mm, y_mm, turned } = pin;
-    const stock = stocks.find((own) => own.id === stockId);
-    const piece = pieces.find((own) => own.id === id);
+    const stock = stocks.find(({ id }) => id === pin.stockId);
+    const piece = pieces.find(({ id }) => id === pin.id);
     if (piece === undefined || stock === undefined)
-      throw new CoreError('CUTTING_PIN', {
-        path: `pinned.${id}`,
-        expected: 'a piece and a roll of this order',
-        got: piece === undefined ? 'an unknown piece' : 'an unknown roll',
-        about: [id],
-      });
-    if (
-      copy !== 0 &&
-      (stock.what !== 'to order' || !Number.isInteger(copy) || copy < 0 || copy >= MOST_COPIES)
-    )
-      throw new CoreError('CUTTING_PIN', {
-        path: `pinned.${id}.copy`,
-        expected:
-          stock.what === 'to order'
-            ? `a whole number from 0 to ${MOST_COPIES - 1}`
-            : '0: there is one of this film',
-        got: String(copy),
-        about: [id],
-      });
-    if (turned && !piece.mayTurn90)
-      throw new CoreError('CUTTING_PIN', {
-        path: `pinned.${id}`,
-        expected: 'a piece that may be turned',
-        got: 'one whose film has a direction',
-        about: [id],
-      });
-    const own: HandPlaced = {
-      id,
-      x_mm,
-      y_mm,
-      across_mm: turned ? piece.along_mm : piece.across_mm,
-      along_mm: turned ? piece.across_mm : piece.along_mm,
-      outline:
-        piece.outline &&
-        outlineOnRoll(piece.outline, piece.across_mm, piece.along_mm, turned, pin.flipped === true),
-    };
-    const onRoll = placed.get(`${stockId} ${copy}`) ?? [];
-    const fault = placingFault(own, onRoll, {
-      width_mm: stock.width_mm,
-      length_mm: stock.length_mm,
-      gap_mm: 0,
-      endWaste_mm: 0,
-    });
-    if (fault !== undefined)
-      throw new CoreError('CUTTING_PIN', {
-        path: `pinned.${id}`,
-        expected: fault.kind === 'overlaps' ? 'a place of its own' : 'a place inside the film',
-        got: fault.kind === 'overlaps' ? `one that overlaps ${fault.id}` : 'one that reaches beyond it',
-        about: fault.kind === 'overlaps' ? [id, fault.id] : [id],
-      });
-    placed.set(`${stockId} ${copy}`, [...onRoll, own]);
+      refusePin(
+        pin.id,
+        'a piece and a roll of this order',
+        piece === undefined ? 'an unknown piece' : 'an unknown roll',
+      );
+    refuseCopy(pin, stock);
+    if (pin.turned && !piece.mayTurn90)
+      refusePin(pin.id, 'a piece that may be turned', 'one whose film has a direction');
+    const key = `${pin.stockId} ${pin.copy ?? 0}`;
+    const onRoll = placed.get(key) ?? [];
+    const own = handPlaced(pin, piece);
+    refuseFault(own, onRoll, stock);
+    placed.set(key, [...onRoll, own]);
   }
+}
+
+function refusePin(id: string, expected: string, got: string, others: readonly string[] = []): never {
+  throw new CoreError('CUTTING_PIN', { path: `pinned.${id}`, expected, got, about: [id, ...others] });
+}
+
+/** Of a roll to order there may be several, of one in stock there is one. */
+function refuseCopy({ id, copy = 0 }: PinnedPiece, { what }: StockFilm): void {
+  const isOneOfMany = what === 'to order' && Number.isInteger(copy) && copy >= 0 && copy < MOST_COPIES;
+  if (copy === 0 || isOneOfMany) return;
+  throw new CoreError('CUTTING_PIN', {
+    path: `pinned.${id}.copy`,
+    expected:
+      what === 'to order' ? `a whole number from 0 to ${MOST_COPIES - 1}` : '0: there is one of this film',
+    got: String(copy),
+    about: [id],
+  });
+}
+
+function handPlaced({ id, x_mm, y_mm, turned, flipped }: PinnedPiece, piece: OrderPiece): HandPlaced {
+  const { across_mm, along_mm, outline } = piece;
+  return {
+    id,
+    x_mm,
+    y_mm,
+    across_mm: turned ? along_mm : across_mm,
+    along_mm: turned ? across_mm : along_mm,
+    outline: outline && outlineOnRoll(outline, across_mm, along_mm, turned, flipped === true),
+  };
+}
+
+function refuseFault(
+  own: HandPlaced,
+  onRoll: readonly HandPlaced[],
+  { width_mm, length_mm }: StockFilm,
+): void {
+  const fault = placingFault(own, onRoll, { width_mm, length_mm, gap_mm: 0, endWaste_mm: 0 });
+  if (fault === undefined) return;
+  if (fault.kind === 'overlaps')
+    refusePin(own.id, 'a place of its own', `one that overlaps ${fault.id}`, [fault.id]);
+  refusePin(own.id, 'a place inside the film', 'one that reaches beyond it');
 }
 
 function within(

@@ -7,16 +7,8 @@ import { Refusal } from '../../http/refusal';
 
 /** Everything film can be cut from, with what is left of it. */
 export async function readStock(db: Database | Transaction): Promise<readonly StockItem[]> {
-  const taken = new Map(
-    (
-      await db
-        .select({ id: stockTake.stockId, sum: sql<string>`sum(${stockTake.length_nm})` })
-        .from(stockTake)
-        .innerJoin(job, eq(job.id, stockTake.jobId))
-        .where(sql`not ${stockTake.removed} and not ${job.removed}`)
-        .groupBy(stockTake.stockId)
-    ).map(({ id, sum }) => [id, Number(sum)]),
-  );
+  const taken = await takenBy(db);
+  const left = (id: string, length_nm: number): number => Math.max(0, length_nm - (taken.get(id) ?? 0));
   const rolls = await db.select().from(roll).orderBy(roll.label);
   const offcuts = await db
     .select({ row: offcut })
@@ -27,46 +19,35 @@ export async function readStock(db: Database | Transaction): Promise<readonly St
   return [
     ...rolls.map(({ changedBy: _by, changedAt: _at, ...row }): StockItem => ({
       ...row,
-      left_nm: Math.max(0, row.length_nm - (taken.get(row.id) ?? 0)),
+      left_nm: left(row.id, row.length_nm),
       parentId: null,
       jobId: null,
     })),
-    ...offcuts.map(
-      ({
-        row: {
-          id,
-          jobId,
-          parentId,
-          filmId,
-          label,
-          lot,
-          width_nm,
-          length_nm,
-          perMetre,
-          leftEdge,
-          rightEdge,
-          where,
-        },
-      }): StockItem => ({
-        id,
-        jobId,
-        parentId,
-        filmId,
-        label,
-        lot,
-        width_nm,
-        length_nm,
-        perMetre,
-        leftEdge,
-        rightEdge,
-        where,
-        what: 'offcut',
-        version: null,
-        gone: false,
-        left_nm: Math.max(0, length_nm - (taken.get(id) ?? 0)),
-      }),
-    ),
+    ...offcuts.map(({ row }) => offcutItem(row, left(row.id, row.length_nm))),
   ];
+}
+
+/** Length taken of each roll and offcut, over all jobs that are not deleted. */
+async function takenBy(db: Database | Transaction): Promise<ReadonlyMap<string, number>> {
+  const sums = await db
+    .select({ id: stockTake.stockId, sum: sql<string>`sum(${stockTake.length_nm})` })
+    .from(stockTake)
+    .innerJoin(job, eq(job.id, stockTake.jobId))
+    .where(sql`not ${stockTake.removed} and not ${job.removed}`)
+    .groupBy(stockTake.stockId);
+  return new Map(sums.map(({ id, sum }) => [id, Number(sum)]));
+}
+
+function offcutItem(row: typeof offcut.$inferSelect, left_nm: number): StockItem {
+  const { id, jobId, parentId, filmId, label, lot, width_nm, length_nm, perMetre, where } = row;
+  const { leftEdge, rightEdge } = row;
+  return {
+    ...{ id, jobId, parentId, filmId, label, lot, width_nm, length_nm, perMetre, where, leftEdge, rightEdge },
+    what: 'offcut',
+    version: null,
+    gone: false,
+    left_nm,
+  };
 }
 
 /** @throws Refusal ROLL_CONFLICT when the version seen is not the one kept */
