@@ -59,4 +59,12 @@ export {
   referencesFrom,
   referencesTo,
 } from './references';
-export { JOB_TABLES, type FieldsOf, type JobTable, type Row, type RowMeta, type RowOf } from './row';
+export {
+  JOB_TABLES,
+  type FieldsOf,
+  type JobTable,
+  type Row,
+  type RowMeta,
+  type RowOf,
+  fieldsOfRow,
+} from './row';

@@ -88,3 +88,20 @@ export interface RowMeta {
 
 export type Row<Fields> = RowMeta & Fields;
 export type RowOf<Table extends JobTable> = Row<FieldsOf<Table>>;
+
+const META = [
+  'id',
+  'jobId',
+  'version',
+  'madeBy',
+  'madeAt',
+  'changedBy',
+  'changedAt',
+  'removed',
+] as const satisfies readonly (keyof RowMeta)[];
+
+/** What a person filled in, without what the program keeps about the row. */
+export function fieldsOfRow(row: object): Record<string, unknown> {
+  const kept = new Set<string>(META);
+  return Object.fromEntries(Object.entries(row).filter(([key]) => !kept.has(key)));
+}

@@ -1,6 +1,5 @@
-import { ROW_KEYS } from './row-keys';
 import type { Op } from '@yellow-pane/contracts';
-import type { JobTable } from '@yellow-pane/core/job';
+import { type JobTable, fieldsOfRow } from '@yellow-pane/core/job';
 import { type Tables, rowIn } from './tables';
 
 /**
@@ -22,12 +21,7 @@ export function inverseOf(ops: readonly Op[], before: Tables): readonly Op[] {
 
 /** The operation that brings a removed row back. */
 export function putAgain(table: JobTable, row: { readonly id: string }): Op {
-  return { op: 'put', table, id: row.id, fields: fieldsOf(table, row) } as unknown as Op;
-}
-
-/** The fields a person filled in, without what the program keeps about the row. */
-export function fieldsOf(table: JobTable, row: object): Record<string, unknown> {
-  return Object.fromEntries(ROW_KEYS[table].map((key) => [key, (row as Record<string, unknown>)[key]]));
+  return { op: 'put', table, id: row.id, fields: fieldsOfRow(row) } as unknown as Op;
 }
 
 /** The same operations against the versions the rows have now known to this session. */

@@ -7,12 +7,11 @@ import {
   surveyCsv,
   surveySvg,
 } from '@yellow-pane/contracts/survey-files';
-import type { RowOf } from '@yellow-pane/core/job';
+import { type RowOf, fieldsOfRow } from '@yellow-pane/core/job';
 import { viewOutline, outlineOfCheck } from '@yellow-pane/core/measure';
 import { saveFile } from '../../device/save-file';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
-import { ROW_KEYS } from '../../job/row-keys';
 import { SurveyFilesPool } from '../../workers/survey-files-pool';
 
 type AnyRow = Readonly<Record<string, unknown>> & { readonly id: string };
@@ -96,9 +95,7 @@ export class SurveyExport {
       SURVEY_TABLES.map((table) => [
         table,
         Object.values(view[table].entities as Readonly<Record<string, AnyRow | undefined>>).flatMap((row) =>
-          row === undefined
-            ? []
-            : [{ id: row.id, ...Object.fromEntries(ROW_KEYS[table].map((key) => [key, row[key]])) }],
+          row === undefined ? [] : [{ id: row.id, ...fieldsOfRow(row) }],
         ),
       ]),
     );
