@@ -240,6 +240,9 @@ test('without a gun nobody can shrink: there is no plan, and what would have to 
   await as(page, 'Wren');
   await page.goto(`${await copyOfDemo(page)}/day`);
   await view(page, 'Crew').click();
+  const heat = page.getByRole('checkbox', { name: 'works with the gun' });
+  await expect(heat.nth(0)).toBeChecked();
+  await expect(heat.nth(2)).not.toBeChecked();
   await page.getByRole('spinbutton', { name: 'heat gun' }).fill('0');
   await page.getByRole('spinbutton', { name: 'heat gun' }).blur();
   await view(page, 'Order').click();

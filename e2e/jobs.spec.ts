@@ -1,4 +1,4 @@
-import { expect, test } from './house';
+import { allSaved, expect, field, newContext, startServer, test } from './house';
 
 test.beforeEach(async ({ page, as }) => {
   await as(page, 'Wren');
@@ -68,4 +68,67 @@ test('a rate that was measured replaces the guess and says so', async ({ page })
   await page.getByLabel('slip to wet a pane once (l/m²)').fill('much');
   await page.getByLabel('slip to wet a pane once (l/m²)').press('Tab');
   await expect(page.getByText('expected a number from 0, got “much”')).toBeVisible();
+});
+
+test('nobody is asked for a name before there is something to keep; it goes on the record, and the person is of the shop', async ({
+  browser,
+}) => {
+  const server = await startServer();
+  const context = await newContext(browser, server.address);
+  const page = await context.newPage();
+  await page.goto('/');
+  const ask = page.getByRole('dialog', { name: 'Who are you?' });
+  await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
+  await expect(ask).toHaveCount(0);
+
+  await page.getByRole('textbox', { name: 'New job' }).fill('Kiosk');
+  await page.keyboard.press('Enter');
+  await expect(ask).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(ask).toContainText('Type a name of at least one letter.');
+  await page.keyboard.press('Escape');
+  await expect(ask).toHaveCount(0);
+  await expect(page.getByRole('textbox', { name: 'New job' })).toHaveValue('Kiosk');
+  await expect(page.getByRole('alert')).toContainText('say who you are');
+
+  await page.getByRole('textbox', { name: 'New job' }).press('Enter');
+  await ask.getByLabel('Name').fill('Finch Reed');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Measure the first surface' })).toBeVisible();
+  await page.keyboard.press('Alt+n');
+  await expect(field(page, 'Width at the top')).toBeFocused();
+  await page.keyboard.type('880');
+  await page.keyboard.press('Enter');
+  await allSaved(page);
+  await expect(ask).toHaveCount(0);
+
+  await page.goto('/settings');
+  const person = page.getByRole('group', { name: 'Finch Reed' });
+  await expect(person.getByLabel('Initials')).toHaveValue('FR');
+  await expect(person).toContainText('works here');
+  await person.getByLabel('Blade in the').selectOption('left hand');
+  await page.getByLabel('Somebody new').fill('Linnet');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('group', { name: 'Linnet' }).getByRole('button', { name: 'Works here now' }).click();
+  await expect(page.getByText('On this device Linnet works')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('group', { name: 'Finch Reed' }).getByLabel('Blade in the')).toHaveValue(
+    'left',
+  );
+  await context.close();
+  await server.stop();
+});
+
+test('the demo knows who works: the first thing kept there is kept without a question', async ({
+  browser,
+  server,
+}) => {
+  const context = await newContext(browser, server.address);
+  const page = await context.newPage();
+  await page.goto('/');
+  await page.getByRole('textbox', { name: 'New job' }).fill('Kiosk of the demo');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Measure the first surface' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Who are you?' })).toHaveCount(0);
+  await context.close();
 });

@@ -21,13 +21,6 @@ test('the whole slice by keyboard: measure out of square, film, cut, fit; browse
   };
 
   await page.goto('/');
-  await expect(page.getByRole('heading', { name: 'Who is working on this device?' })).toBeVisible();
-  await page.getByLabel('Name or initials').focus();
-  await press('Enter');
-  await expect(page.getByText('Type a name of at least one letter.')).toBeVisible();
-  await type('Finch');
-  await press('Enter');
-
   await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
   await press('Alt+n');
   await type('Kiosk at the valley stop');

@@ -333,7 +333,6 @@ const EXTRA: readonly View[] = [
     before: judged,
   },
   { name: 'settings', path: '/settings' },
-  { name: 'first-run', path: '/' },
   { name: 'fit-phone', path: `${JOB}/fit/${surface(1)}`, size: { width: 390, height: 844 } },
   { name: 'survey-counter', path: `${JOB}/survey/${surface(22)}` },
   { name: 'survey-column', path: `${JOB}/survey/${surface(24)}` },
@@ -388,13 +387,12 @@ try {
       console.error(`${name}: ${error.message}`);
     });
     await page.clock.setFixedTime(NOON);
-    if (name !== 'first-run')
-      await page.addInitScript(
-        (device) => {
-          localStorage.setItem('yellow-pane.device', JSON.stringify(device));
-        },
-        { who: 'Wren', units: 'metric', theme },
-      );
+    await page.addInitScript(
+      (device) => {
+        localStorage.setItem('yellow-pane.device', JSON.stringify(device));
+      },
+      { who: 'Wren', units: 'metric', theme },
+    );
     await page.goto(server.address + path);
     await page.waitForLoadState('networkidle').catch(() => undefined);
     await page.waitForTimeout(400);

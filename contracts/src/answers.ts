@@ -1,6 +1,6 @@
 import type { JobTable, RowOf } from '@yellow-pane/core/job';
 import * as z from 'zod';
-import { idSchema, instantSchema, versionSchema, whoSchema, word } from './primitives';
+import { idSchema, instantSchema, madeBySchema, versionSchema, whoSchema, word } from './primitives';
 import { ROW_FIELDS } from './rows';
 
 export type TableRow = {
@@ -13,6 +13,7 @@ export interface AcceptedChange {
   readonly changeId: string;
   readonly session: string;
   readonly who: string;
+  readonly personId?: string | null | undefined;
   readonly at: string;
   readonly rows: readonly TableRow[];
 }
@@ -71,7 +72,7 @@ export const acceptedChangeSchema = z.strictObject({
   seq: z.int().min(1),
   changeId: idSchema,
   session: idSchema,
-  who: whoSchema,
+  ...madeBySchema,
   at: instantSchema,
   rows: z.array(
     z.discriminatedUnion(
@@ -163,6 +164,6 @@ export const duplicateSchema = z.strictObject({
   id: idSchema,
   changeId: idSchema,
   session: idSchema,
-  who: whoSchema,
+  ...madeBySchema,
   name: word(200),
 });

@@ -1,7 +1,7 @@
 import { type FieldsOf, type JobTable, MEASURE_KINDS, type Measure } from '@yellow-pane/core/job';
 import { NM_PER_MM } from '@yellow-pane/core/quantity';
 import * as z from 'zod';
-import { idSchema, seenVersionSchema, versionSchema, whoSchema } from './primitives';
+import { type MadeBy, idSchema, madeBySchema, seenVersionSchema, versionSchema } from './primitives';
 import { ROW_FIELDS } from './rows';
 import { MOST_OPS } from './limits';
 
@@ -31,11 +31,10 @@ export type Op = { readonly [Table in JobTable]: PutOp<Table> | SetOp<Table> | R
  * One thing a person did: all of its operations are accepted together, or none. Sending it twice does it
  * once.
  */
-export interface Change {
+export interface Change extends MadeBy {
   readonly id: string;
   /** One browser tab from opening to closing; a session never conflicts with itself. */
   readonly session: string;
-  readonly who: string;
   readonly ops: readonly Op[];
 }
 
@@ -95,7 +94,7 @@ const changeOf = (mostOps: number): z.ZodType<Change> =>
   z.strictObject({
     id: idSchema,
     session: idSchema,
-    who: whoSchema,
+    ...madeBySchema,
     ops: z.array(opSchema).min(1).max(mostOps),
   });
 export const changeSchema = changeOf(MOST_OPS);

@@ -254,7 +254,7 @@ const samples = {
   },
   crewMember: {
     name: 'Wren',
-    skills: ['film'],
+    personId: null,
     begins: 450,
     ends: 1020,
     breakBegins: 720,
@@ -480,8 +480,8 @@ describe('is a cut list safe and lossless?', () => {
 });
 
 describe('is every field that names another row of the job in the list of references?', () => {
-  /** Of the catalogue and of the stock, which belong to no job. */
-  const ELSEWHERE: readonly string[] = ['filmId', 'stockId', 'offcut.parentId'];
+  /** Of the catalogue, the stock and the people, which belong to no job. */
+  const ELSEWHERE: readonly string[] = ['filmId', 'stockId', 'personId', 'offcut.parentId'];
   it('each field that ends in Id, of every table', () => {
     const fields = JOB_TABLES.flatMap((table) =>
       Object.keys(ROW_FIELDS[table].shape)

@@ -8,7 +8,7 @@ const clockFrom = (
 ): DayClock => new DayClock({ firstDay, days: 7, zone: 'Europe/Zurich', restDays: [], ...more });
 const wren: CrewMember = {
   name: 'Wren',
-  skills: ['film'],
+  personId: null,
   begins: 450,
   ends: 1020,
   breakBegins: 720,

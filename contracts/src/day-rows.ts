@@ -33,8 +33,8 @@ export const daySettings = z.strictObject({
 }) satisfies z.ZodType<DaySettings>;
 
 export const crewMember = z.strictObject({
+  personId: idSchema.nullable(),
   name: word(80),
-  skills: z.array(word(40)).max(20),
   begins: minuteOfDay,
   ends: minuteOfDay,
   breakBegins: minuteOfDay,

@@ -2,12 +2,13 @@ import type { Film } from '@yellow-pane/core/job';
 import * as z from 'zod';
 import {
   idSchema,
-  instantSchema,
   positiveNanometres,
   share,
   text,
   versionSchema,
-  whoSchema,
+  type ChangedInShop,
+  changedInShop,
+  madeBySchema,
   word,
 } from './primitives';
 
@@ -71,18 +72,16 @@ export const filmFieldsSchema = filmShape
     error: 'solar transmitted + reflected must not exceed 1',
   });
 
-export type FilmRow = Film & {
-  readonly id: string;
-  readonly version: number;
-  readonly changedBy: string;
-  readonly changedAt: string;
-};
+export type FilmRow = Film &
+  ChangedInShop & {
+    readonly id: string;
+    readonly version: number;
+  };
 
 export const filmRowSchema = filmShape.extend({
   id: idSchema,
   version: versionSchema,
-  changedBy: whoSchema,
-  changedAt: instantSchema,
+  ...changedInShop,
 }) satisfies z.ZodType<FilmRow>;
-export const filmBodySchema = z.strictObject({ who: whoSchema, film: filmFieldsSchema });
+export const filmBodySchema = z.strictObject({ ...madeBySchema, film: filmFieldsSchema });
 export const filmListSchema = z.array(filmRowSchema);

@@ -42,7 +42,8 @@ export { ROUTES, type Route } from './routes/index';
 export { openApiDocument } from './openapi';
 export type { CutPlanFile, PlanPiece, PlanRoll } from './files/cut-plan-file';
 export { type RollRow, type StockItem, rollBodySchema, rollRowSchema, stockItemSchema } from './stock';
-export { whoSchema } from './primitives';
+export { type MadeBy, madeBySchema, whoSchema } from './primitives';
+export { type PeopleAnswer, type PersonRow, peopleSchema, personBodySchema, personRowSchema } from './person';
 export { type PlotterCommand, type PlotterState, plotterCommandSchema, plotterStateSchema } from './plotter';
 export {
   type DeviceMessage,

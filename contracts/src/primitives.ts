@@ -12,6 +12,9 @@ export const word = (max: number): z.ZodString =>
 
 export const idSchema = z.uuidv7();
 export const whoSchema = word(80);
+/** By whose hand something is kept: the person of the shop, and the name as it was. */
+export const madeBySchema = { who: whoSchema, personId: idSchema.nullish() };
+export type MadeBy = { readonly who: string; readonly personId?: string | null | undefined };
 /**
  * ISO 8601 with `Z` or an offset: the same instant may be written in either way. Of these centuries: others
  * no database or calendar agrees on.
@@ -19,6 +22,17 @@ export const whoSchema = word(80);
 export const instantSchema = z.iso
   .datetime({ offset: true })
   .refine((text) => text >= '1900' && text < '2200', { error: 'an instant from 1900 to 2199' });
+/** By whom and when a row of the shop was changed last. */
+export const changedInShop = {
+  changedBy: whoSchema,
+  changedById: idSchema.nullish(),
+  changedAt: instantSchema,
+};
+export interface ChangedInShop {
+  readonly changedBy: string;
+  readonly changedById?: string | null | undefined;
+  readonly changedAt: string;
+}
 export const versionSchema = z.int().min(1).max(2_000_000_000);
 /** The version a person saw when beginning; 0: the row was not there yet. */
 export const seenVersionSchema = z.int().min(0).max(2_000_000_000);

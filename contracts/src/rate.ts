@@ -1,10 +1,11 @@
 import type { Rate } from '@yellow-pane/core/fitting';
 import * as z from 'zod';
-import { instantSchema, text, versionSchema, whoSchema, word } from './primitives';
+import { idSchema, instantSchema, text, versionSchema, madeBySchema, whoSchema, word } from './primitives';
 
 export type RateRow = Rate & {
   readonly version: number;
   readonly changedBy: string | null;
+  readonly changedById?: string | null | undefined;
   readonly changedAt: string | null;
 };
 
@@ -16,6 +17,7 @@ export const rateRowSchema = z.strictObject({
   ...fields,
   version: versionSchema.or(z.literal(0)),
   changedBy: whoSchema.nullable(),
+  changedById: idSchema.nullish(),
   changedAt: instantSchema.nullable(),
 }) satisfies z.ZodType<RateRow>;
-export const rateBodySchema = z.strictObject({ who: whoSchema, ...fields });
+export const rateBodySchema = z.strictObject({ ...madeBySchema, ...fields });

@@ -27,6 +27,8 @@ export type ServerErrorCode =
   | 'PLAN_FILE'
   | 'SUPPLY_UNKNOWN'
   | 'SUPPLY_CONFLICT'
+  | 'PERSON_UNKNOWN'
+  | 'PERSON_CONFLICT'
   | 'RATE_UNKNOWN'
   | 'RATE_CONFLICT'
   | 'PHOTO_NOT_AN_IMAGE'
@@ -155,6 +157,16 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
     status: 409,
     title: 'Someone counted this meanwhile',
     remedy: 'Compare both and send again with the new version.',
+  },
+  PERSON_UNKNOWN: {
+    status: 404,
+    title: 'There is no such person in the shop',
+    remedy: 'Load the page again.',
+  },
+  PERSON_CONFLICT: {
+    status: 409,
+    title: 'Someone else changed this person in the meantime',
+    remedy: 'Look at what stands there now, then decide.',
   },
   RATE_UNKNOWN: { status: 404, title: 'There is no such rate', remedy: 'Load the rates again.' },
   RATE_CONFLICT: {

@@ -1,21 +1,26 @@
 import type { Offcut, Roll, StockLeft } from '@yellow-pane/core/job';
 import * as z from 'zod';
-import { idSchema, instantSchema, nanometres, versionSchema, whoSchema } from './primitives';
+import {
+  type ChangedInShop,
+  changedInShop,
+  idSchema,
+  madeBySchema,
+  nanometres,
+  versionSchema,
+} from './primitives';
 import { rollFieldsSchema } from './cutting-rows';
 
-export type RollRow = Roll & {
-  readonly id: string;
-  readonly version: number;
-  readonly changedBy: string;
-  readonly changedAt: string;
-};
+export type RollRow = Roll &
+  ChangedInShop & {
+    readonly id: string;
+    readonly version: number;
+  };
 export const rollRowSchema = rollFieldsSchema.extend({
   id: idSchema,
   version: versionSchema,
-  changedBy: whoSchema,
-  changedAt: instantSchema,
+  ...changedInShop,
 }) satisfies z.ZodType<RollRow>;
-export const rollBodySchema = z.strictObject({ who: whoSchema, roll: rollFieldsSchema });
+export const rollBodySchema = z.strictObject({ ...madeBySchema, roll: rollFieldsSchema });
 
 /** What is left of everything film can be cut from, and where it came from. */
 export interface StockItem extends StockLeft {

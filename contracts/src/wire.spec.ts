@@ -221,7 +221,7 @@ describe('shapes of rows', () => {
   it('a working day is in whole minutes of one day, of somebody with a name', () => {
     const member = {
       name: 'Wren',
-      skills: ['film'],
+      personId: null,
       begins: 450,
       ends: 1020,
       breakBegins: 720,

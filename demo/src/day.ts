@@ -1,32 +1,25 @@
 import type { Change, Op } from '@yellow-pane/contracts';
-import { type CrewMember, NEW_DAY } from '@yellow-pane/core/job';
+import { type CrewMember, NEW_DAY, type Person, newPerson } from '@yellow-pane/core/job';
 import { demoId } from './demo-id';
-import { DEMO_JOB_ID, DEMO_WHO } from './demo-changes';
+import { DEMO_BY, DEMO_JOB_ID } from './demo-changes';
 
 export const DEMO_ZONE = 'Europe/Zurich';
 
 /** Two and a half people: the third helps in the mornings. */
-const CREW: readonly CrewMember[] = [
-  {
-    name: 'Wren',
-    skills: ['film', 'heat'],
-    begins: 450,
-    ends: 1020,
-    breakBegins: 720,
-    breakEnds: 765,
-    position: 1,
-  },
-  {
-    name: 'Linnet',
-    skills: ['film', 'heat'],
-    begins: 450,
-    ends: 1020,
-    breakBegins: 720,
-    breakEnds: 765,
-    position: 2,
-  },
-  { name: 'Siskin', skills: [], begins: 450, ends: 720, breakBegins: 0, breakEnds: 0, position: 3 },
-];
+export const DEMO_PEOPLE: readonly { readonly id: string; readonly person: Person }[] = [
+  { ...newPerson('Wren'), hand: 'right' as const },
+  { ...newPerson('Linnet'), hand: 'left' as const },
+  { ...newPerson('Siskin'), skills: [] },
+].map((person, index) => ({ id: demoId('person', index + 1), person }));
+
+const FULL_DAY = { begins: 450, ends: 1020, breakBegins: 720, breakEnds: 765 };
+const MORNING = { begins: 450, ends: 720, breakBegins: 0, breakEnds: 0 };
+const CREW: readonly CrewMember[] = DEMO_PEOPLE.map(({ id, person }, index) => ({
+  personId: id,
+  name: person.name,
+  ...(index < 2 ? FULL_DAY : MORNING),
+  position: index + 1,
+}));
 
 /** The days at Kestrel Hill, from a date on. @param firstDay such as 2026-11-26 */
 export function demoDays(firstDay: string): { readonly jobId: string; readonly change: Change } {
@@ -61,6 +54,6 @@ export function demoDays(firstDay: string): { readonly jobId: string; readonly c
   ];
   return {
     jobId: DEMO_JOB_ID,
-    change: { id: demoId('change', 3), session: demoId('session', 1), who: DEMO_WHO, ops },
+    change: { id: demoId('change', 3), session: demoId('session', 1), ...DEMO_BY, ops },
   };
 }

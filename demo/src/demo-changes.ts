@@ -5,7 +5,9 @@ import { placeOps } from './places';
 import { summitOps } from './summit-shelter';
 import { surfaceOps } from './surfaces';
 
-export const DEMO_WHO = 'Wren (demo)';
+/** Whoever works on a device that was told nobody. */
+export const DEMO_PERSON_ID = demoId('person', 1);
+export const DEMO_BY = { who: 'Wren', personId: DEMO_PERSON_ID };
 export const DEMO_JOB_ID = demoId('job', 1);
 const SUMMIT_JOB_ID = demoId('job', 2);
 /** SW3: its right height contradicts the rest. */
@@ -15,7 +17,7 @@ export const DEMO_START = `/jobs/${DEMO_JOB_ID}/survey/${NEEDS_ATTENTION}`;
 const change = (n: number, ops: readonly Op[]): Change => ({
   id: demoId('change', n),
   session: demoId('session', 1),
-  who: DEMO_WHO,
+  ...DEMO_BY,
   ops,
 });
 

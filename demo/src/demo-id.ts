@@ -19,6 +19,7 @@ const ROOMS = {
   cutRoll: 18,
   day: 19,
   crew: 20,
+  person: 21,
 } as const;
 
 /** A fixed UUIDv7 for the n-th demo row of a kind, so that links into the demo stay the same. */

@@ -1,5 +1,5 @@
-export { DEMO_ZONE, demoDays } from './day';
+export { DEMO_PEOPLE, DEMO_ZONE, demoDays } from './day';
 export { EXAMPLE_FILMS } from './example-films';
-export { DEMO_CHANGES, DEMO_JOB_ID, DEMO_START, DEMO_WHO } from './demo-changes';
+export { DEMO_CHANGES, DEMO_JOB_ID, DEMO_START, DEMO_BY, DEMO_PERSON_ID } from './demo-changes';
 export { DEMO_ROLLS } from './stock';
 export { manySurfaces } from './many-surfaces';

@@ -16,6 +16,7 @@ import { filmRoutes } from './features/films/routes';
 import { healthRoutes } from './features/health/routes';
 import { formatRoutes } from './features/formats/routes';
 import { jobRoutes } from './features/jobs/routes';
+import { peopleRoutes } from './features/people/routes';
 import { photoRoutes } from './features/photos/routes';
 import { rateRoutes } from './features/rates/routes';
 import { supplyRoutes } from './features/supplies/routes';
@@ -46,6 +47,8 @@ export interface AppDeps {
   readonly soundness?: Soundness;
   /** Backups of everything; absent in tests without a folder. */
   readonly backups?: Backups;
+  /** Whoever a device works for that was told nobody; absent: it asks. */
+  readonly readyPerson?: string | undefined;
   /** The built pages; absent in tests of the API. */
   readonly pagesFolder?: string;
 }
@@ -66,6 +69,7 @@ export function createApp({
   hasRoom = () => true,
   soundness = new Soundness(),
   backups,
+  readyPerson,
   pagesFolder,
 }: AppDeps): App {
   const app = express();
@@ -98,6 +102,7 @@ export function createApp({
   app.use(weatherRoutes(weather));
   app.use(cutPlanRoutes({ db }));
   app.use(dayRoutes({ db }));
+  app.use(peopleRoutes({ db, clock, readyPerson }));
   app.use(filmRoutes({ db, clock }));
   app.use(rateRoutes({ db, clock }));
   app.use(supplyRoutes({ db, clock }));

@@ -8,7 +8,7 @@ import {
 } from '../answers';
 import { changeSchema, importSchema } from '../change';
 import { cutPlanFileSchema } from '../files/cut-plan-file';
-import { whoSchema } from '../primitives';
+import { madeBySchema } from '../primitives';
 import type { Route } from './route';
 
 const anyFields = z.record(z.string(), z.unknown());
@@ -83,14 +83,14 @@ export const JOB_ROUTES: readonly Route[] = [
     method: 'put',
     path: '/api/jobs/{jobId}/rows/{table}/{rowId}',
     says: 'Make one row',
-    body: z.strictObject({ who: whoSchema, fields: anyFields }),
+    body: z.strictObject({ ...madeBySchema, fields: anyFields }),
     answer: acceptedChangeSchema,
   },
   {
     method: 'patch',
     path: '/api/jobs/{jobId}/rows/{table}/{rowId}',
     says: 'Change fields of one row; different fields merge, the same field is refused with both values',
-    body: z.strictObject({ who: whoSchema, fields: anyFields }),
+    body: z.strictObject({ ...madeBySchema, fields: anyFields }),
     answer: acceptedChangeSchema,
     needsIfMatch: true,
   },
@@ -98,7 +98,7 @@ export const JOB_ROUTES: readonly Route[] = [
     method: 'delete',
     path: '/api/jobs/{jobId}/rows/{table}/{rowId}',
     says: 'Delete one row; making it again brings it back',
-    body: z.strictObject({ who: whoSchema }),
+    body: z.strictObject({ ...madeBySchema }),
     answer: acceptedChangeSchema,
     needsIfMatch: true,
   },

@@ -2,7 +2,8 @@ import * as z from 'zod';
 import { filmBodySchema, filmListSchema, filmRowSchema } from '../film';
 import { rateBodySchema, rateRowSchema } from '../rate';
 import { supplyBodySchema, supplyRowSchema } from '../supply';
-import { whoSchema } from '../primitives';
+import { madeBySchema } from '../primitives';
+import { peopleSchema, personBodySchema, personRowSchema } from '../person';
 import { forecastSchema } from '../weather';
 import { rollBodySchema, rollRowSchema, stockItemSchema } from '../stock';
 import type { Route } from './route';
@@ -47,6 +48,19 @@ export const SHOP_ROUTES: readonly Route[] = [
     says: 'Every accepted change as it happens; ?job= for one job, Last-Event-ID to catch up',
     kind: 'text/event-stream',
   },
+  {
+    method: 'get',
+    path: '/api/people',
+    says: 'The people of the shop, and whom a device works for that was told nobody',
+    answer: peopleSchema,
+  },
+  {
+    method: 'put',
+    path: '/api/people/{personId}',
+    says: 'Add a person, or change one with If-Match',
+    body: personBodySchema,
+    answer: personRowSchema,
+  },
   { method: 'get', path: '/api/films', says: 'The film catalogue', answer: filmListSchema },
   {
     method: 'put',
@@ -59,7 +73,7 @@ export const SHOP_ROUTES: readonly Route[] = [
     method: 'post',
     path: '/api/films/example',
     says: 'Load the example catalogue: invented films, marked so',
-    body: z.strictObject({ who: whoSchema }),
+    body: z.strictObject({ ...madeBySchema }),
     answer: filmListSchema,
   },
   {

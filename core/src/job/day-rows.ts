@@ -29,10 +29,12 @@ export interface DaySettings {
   readonly packed: readonly string[];
 }
 
-/** Somebody who works on the job. */
+/** Somebody of the shop who works on the job. */
 export interface CrewMember {
+  /** Null: the shop does not know this person. */
+  readonly personId: string | null;
+  /** As it was when the person joined. */
   readonly name: string;
-  readonly skills: readonly string[];
   /** Minutes after midnight of the place. */
   readonly begins: number;
   readonly ends: number;

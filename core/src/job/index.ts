@@ -26,6 +26,7 @@ export type {
   PaneTint,
   PaneTreatment,
 } from './glass-unit';
+export { type Person, type Skill, SKILLS, initialsOf, newPerson } from './person';
 export type { CrewMember, DaySettings, PlannedStepRow } from './day-rows';
 export type { FilmBrief, FilmLook, Wish } from './film-brief';
 export type { Job } from './job';

@@ -45,12 +45,12 @@ export function daySurfaces(view: JobView, clock: Pick<PlaceClock, 'minuteOf'>):
   );
 }
 
-/** The crew with its hours. */
+/** The crew with its hours. Of somebody the shop does not know nothing is known to be mastered. */
 export function peopleOf(view: JobView, clock: Pick<PlaceClock, 'hoursOf'>): readonly Person[] {
   return view.crew.map((member) => ({
     id: member.id,
     name: member.name,
-    skills: member.skills,
+    skills: view.personById.get(member.personId ?? '')?.skills ?? [],
     hours: clock.hoursOf(member),
   }));
 }

@@ -34,7 +34,7 @@ export {
 export { filmWorth, newRollLength, pricePerSquare, stockFilms, stockOfFilm } from './film-stock';
 export { offcutsLeft } from './offcuts';
 export { outlineOnPlan } from './flat-outline';
-export { type FilmOfShop, type JobRows, type Shop, EMPTY_SHOP, jobRows } from './job-rows';
+export { type FilmOfShop, type JobRows, type PersonOfShop, type Shop, EMPTY_SHOP, jobRows } from './job-rows';
 export { JobView } from './job-view';
 export { airOf, briefFor, isOfVehicle, placesOutwards, standingPlace } from './place';
 export { handPlacedOf, handRollOf, keptOutline, turnedByHand } from './placed-by-hand';

@@ -1,19 +1,22 @@
 import type { Rate } from '../fitting';
-import { type Film, JOB_TABLES, type JobTable, type RowOf } from '../job';
+import { type Film, JOB_TABLES, type JobTable, type Person, type RowOf } from '../job';
 
 /** The rows of one job by table, removed ones left out, in any order. */
 export type JobRows = { readonly [Table in JobTable]: readonly RowOf<Table>[] };
 
 export type FilmOfShop = Film & { readonly id: string };
 
+export type PersonOfShop = Person & { readonly id: string };
+
 /** What the shop knows beside the job. */
 export interface Shop {
   readonly films: readonly FilmOfShop[];
   /** As people have set them; what is not here goes by the default. */
   readonly rates: readonly Rate[];
+  readonly people: readonly PersonOfShop[];
 }
 
-export const EMPTY_SHOP: Shop = { films: [], rates: [] };
+export const EMPTY_SHOP: Shop = { films: [], rates: [], people: [] };
 
 /** @returns rows of every table: those given, and none of the others */
 export function jobRows(given: Partial<JobRows> = {}): JobRows {

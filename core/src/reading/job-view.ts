@@ -1,6 +1,6 @@
 import { type RateKey, isHandover, rateOf } from '../fitting';
 import type { RowOf } from '../job';
-import { type FilmOfShop, type JobRows, type Shop, EMPTY_SHOP } from './job-rows';
+import { type FilmOfShop, type JobRows, type PersonOfShop, type Shop, EMPTY_SHOP } from './job-rows';
 import { Kept } from './kept';
 
 const NONE: readonly never[] = [];
@@ -72,6 +72,10 @@ export class JobView {
 
   get filmById(): ReadonlyMap<string, FilmOfShop> {
     return this.#made('film by id', this.shop.films, () => byId(this.shop.films));
+  }
+
+  get personById(): ReadonlyMap<string, PersonOfShop> {
+    return this.#made('person by id', this.shop.people, () => byId(this.shop.people));
   }
 
   /** Ids of applications that lie on a plan that stands. */

@@ -1,6 +1,7 @@
 import type { DaySettings } from '@yellow-pane/core/job';
 import { boolean, doublePrecision, index, integer, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core';
 import { instant, sameJob } from './columns';
+import { person } from './people-tables';
 import { application, ofJob } from './survey-tables';
 
 export const daySettings = pgTable(
@@ -30,8 +31,8 @@ export const crewMember = pgTable(
   'crew_member',
   {
     ...ofJob(),
+    personId: uuid().references(() => person.id),
     name: text().notNull(),
-    skills: jsonb().$type<readonly string[]>().notNull(),
     begins: integer().notNull(),
     ends: integer().notNull(),
     breakBegins: integer().notNull(),

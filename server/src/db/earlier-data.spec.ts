@@ -66,6 +66,22 @@ describe('does this version open the data of earlier ones?', () => {
     expect((await db.execute(sql.raw(`select note from work_record where note = 'kept'`))).rows).toHaveLength(
       1,
     );
+    const crew = await db.execute(
+      sql.raw(
+        `select m.name, p.name as person, p.skills from crew_member m join person p on p.id = m.person_id order by m.position`,
+      ),
+    );
+    expect(crew.rows).toEqual([
+      { name: 'Wren', person: 'Wren', skills: ['film', 'heat'] },
+      { name: 'Linnet', person: 'Linnet', skills: ['film', 'heat'] },
+      { name: 'Siskin', person: 'Siskin', skills: [] },
+    ]);
+    const unsigned = await db.execute(
+      sql.raw(
+        `select count(*)::int as n from change c left join person p on p.id = c.person_id where p.name is distinct from c.who`,
+      ),
+    );
+    expect(unsigned.rows).toEqual([{ n: 0 }]);
     const laid = await db.execute(
       sql.raw(`select tag, x_nm, outline from cut_piece where tag in ('SW1', 'C1') and pinned order by tag`),
     );

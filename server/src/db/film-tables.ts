@@ -1,12 +1,12 @@
 import type { FilmDirection, FilmFace, FilmFamily, FilmLaying, Roll } from '@yellow-pane/core/job';
 import { boolean, doublePrecision, integer, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
-import { instant, nm } from './columns';
+import { nm } from './columns';
+import { changedInShop } from './people-tables';
 
 export const film = pgTable('film', {
   id: uuid().primaryKey(),
   version: integer().notNull(),
-  changedBy: text().notNull(),
-  changedAt: instant().notNull(),
+  ...changedInShop(),
   name: text().notNull(),
   family: text().$type<FilmFamily>().notNull(),
   use: text().notNull(),
@@ -49,8 +49,7 @@ export const filmWidth = pgTable(
 export const roll = pgTable('roll', {
   id: uuid().primaryKey(),
   version: integer().notNull(),
-  changedBy: text().notNull(),
-  changedAt: instant().notNull(),
+  ...changedInShop(),
   filmId: uuid()
     .notNull()
     .references(() => film.id),

@@ -29,6 +29,8 @@ const LANDED: Readonly<Record<string, string>> = {
   '0010_fins_rest_days_supplies.sql': '3c6281526b341f3e3df450a9d9c9c4993d846d48bda8341899a14b51188200a7',
   '0011_handedness.sql': '9a6f574a2ba936500904ff0fd560909886933cc4b5c2f655fcb8e1a6af6df963',
   '0012_references.sql': '743100af3208bc17de3de0f8fa02b21b6efdbdb83fd11d8425ed1995e39cf56b',
+  '0013_people.sql': '9f2bb0b05de7e2c9714863fc5be1be30c322f9df56fc80c0c79e623d764c9db8',
+  '0014_skills_of_people.sql': 'e094e2b339cd4eebd23f4e19cdf8a35e57e3216864116eb028db4774395267fb',
 };
 
 describe('may a migration be changed once it has landed?', () => {

@@ -13,6 +13,7 @@ import {
 } from 'drizzle-orm/pg-core';
 import { instant, sameJob } from './columns';
 import { seamChoice, jobAllowance, cutPlan, cutRoll, cutPiece, offcut, stockTake } from './cutting-tables';
+import { changedInShop, person } from './people-tables';
 import { crewMember, daySettings, plannedStep } from './day-tables';
 import {
   application,
@@ -52,8 +53,7 @@ export const workRecord = pgTable(
 export const rate = pgTable('rate', {
   key: text().primaryKey(),
   version: integer().notNull(),
-  changedBy: text().notNull(),
-  changedAt: instant().notNull(),
+  ...changedInShop(),
   value: doublePrecision().notNull(),
   mark: text().$type<Rate['mark']>().notNull(),
 });
@@ -62,8 +62,7 @@ export const rate = pgTable('rate', {
 export const supply = pgTable('supply', {
   key: text().primaryKey(),
   version: integer().notNull(),
-  changedBy: text().notNull(),
-  changedAt: instant().notNull(),
+  ...changedInShop(),
   have: doublePrecision().notNull(),
 });
 
@@ -77,7 +76,9 @@ export const change = pgTable(
       .notNull()
       .references(() => job.id),
     session: uuid().notNull(),
+    /** The name as it was. */
     who: text().notNull(),
+    personId: uuid().references(() => person.id),
     at: instant().notNull(),
   },
   (t) => [index('change_job').on(t.jobId, t.seq)],
@@ -128,6 +129,7 @@ export const ROW_TABLES = {
 } as const satisfies Record<JobTable, unknown>;
 
 export { crewMember, daySettings, plannedStep } from './day-tables';
+export { person } from './people-tables';
 export { film, filmWidth, roll } from './film-tables';
 export { seamChoice, jobAllowance, cutPlan, cutRoll, cutPiece, offcut, stockTake } from './cutting-tables';
 export {

@@ -1,7 +1,7 @@
 import { chmodSync, existsSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import { join } from 'node:path';
-import { DEMO_START } from '@yellow-pane/demo';
+import { DEMO_PERSON_ID, DEMO_START } from '@yellow-pane/demo';
 import { type Logger, pino } from 'pino';
 import { createApp } from '../app';
 import { Backups } from '../backup/backups';
@@ -49,6 +49,7 @@ export async function serve(options: Options): Promise<void> {
     soundness,
     search: searchInThreads(SEARCH_THREAD),
     hasRoom: () => room.has(),
+    readyPerson: options.isDemo ? DEMO_PERSON_ID : undefined,
     pagesFolder: join(ROOT, 'web', 'dist', 'browser'),
   });
   const server = createServer(app);

@@ -46,7 +46,7 @@ const pick = <Item>(dice: Dice, items: readonly Item[]): Item => items[dice(item
 /** A job such as people leave it: half measured, some film chosen, some of it laid, cut, begun, spoiled. */
 export function randomJob(
   dice: Dice,
-  filmIds: readonly string[],
+  { filmIds, personId = null }: { readonly filmIds: readonly string[]; readonly personId?: string | null },
 ): { readonly jobId: string; readonly ops: readonly Op[] } {
   const jobId = newId();
   const places = randomPlaces(dice);
@@ -93,8 +93,8 @@ export function randomJob(
           ]),
       ...Array.from({ length: dice(3) }, (_, position) =>
         put('crewMember', {
+          personId: pick(dice, [personId, null]),
           name: pick(dice, ['Wren', 'Finch']),
-          skills: ['film'],
           begins: 420,
           ends: 960,
           breakBegins: 720,

@@ -80,6 +80,7 @@ export function randomRequests(job: SmallJob): fc.Arbitrary<RandomRequest> {
       id: fc.oneof(fresh, ids),
       session: fc.oneof(fresh, ids),
       who: fc.oneof(fc.constant('Wren'), junk),
+      personId: fc.oneof(fc.constant(null), ids, fresh, junk),
       ops: fc.oneof(fc.array(fc.oneof(op, good), { maxLength: 4 }), junk),
     },
     { requiredKeys: [] },

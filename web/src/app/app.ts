@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
-import { Device } from './device/device';
+import { People } from './catalogue/people';
+import { WhoseHand } from './device/whose-hand';
 import { CommandKeys } from './shell/command-keys';
 import { NameAsk } from './shell/name-ask';
 
@@ -9,16 +10,16 @@ import { NameAsk } from './shell/name-ask';
   imports: [RouterOutlet, NameAsk],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (device.hasName()) {
-      <router-outlet />
-    } @else {
+    <router-outlet />
+    @if (hand.isAsked()) {
       <yp-name-ask />
     }
   `,
 })
 export class App {
-  protected readonly device = inject(Device);
+  protected readonly hand = inject(WhoseHand);
   constructor() {
     inject(CommandKeys).listen();
+    void inject(People).load();
   }
 }

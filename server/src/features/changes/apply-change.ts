@@ -3,8 +3,9 @@ import { JOB_TABLES, type JobTable } from '@yellow-pane/core/job';
 import { eq, sql } from 'drizzle-orm';
 import type { Database, Transaction } from '../../db/database';
 import { type StoredRow, jobOf, readRows, tableOf, toStored, toWire } from '../../db/row-store';
-import { change as changeTable, history, job as jobTable } from '../../db/schema';
+import { change as changeTable, history, job as jobTable, person } from '../../db/schema';
 import { Refusal } from '../../http/refusal';
+import { introduce } from '../people/queries';
 import { refuseOverdrawn } from '../stock/queries';
 import { conflictsOf } from './conflicts';
 import { refuseLateChildren, refuseRings, withConsequences } from './references';
@@ -35,12 +36,13 @@ export async function applyChange(
 ): Promise<{ readonly accepted: AcceptedChange; readonly isNew: boolean }> {
   return db.transaction(async (tx) => {
     await tx.execute(sql`select pg_advisory_xact_lock(hashtextextended(${jobId}, 0))`);
-    const standing = await standingOf(tx, jobId, asked.id);
+    const standing = await standingOf(tx, jobId, asked);
     if (standing.earlier !== undefined) return { accepted: standing.earlier, isNew: false };
     const change = { ...asked, ops: [...(await withConsequences(tx, jobId, asked.ops))] };
     await refuseLateChildren(tx, jobId, change.ops);
     const known = await rowsNamed(tx, change.ops);
     const ledger: Ledger = { jobId, change, at, known, log: [] };
+    if (!standing.isKnown) await introduce(tx, asked, at);
     await makeJobFirst(tx, ledger, standing.job);
     await refuseConflicts(tx, ledger);
     await doOps(tx, ledger);
@@ -58,23 +60,30 @@ function answer({ change, at, known }: Ledger, seq: number): AcceptedChange {
   const rows = [...touched.values()].map(
     ({ table, id }) => ({ table, row: toWire(table, stored(known, table, id)) }) as TableRow,
   );
-  return { seq, changeId: change.id, session: change.session, who: change.who, at: at.toISOString(), rows };
+  const { id: changeId, session, who, personId = null } = change;
+  return { seq, changeId, session, who, personId, at: at.toISOString(), rows };
 }
 
 type JobStanding = 'none' | 'there' | 'removed';
 
-/** Whether the job is there, and whether this change was done before, in one question. */
+/** Whether the job and the person are there, and whether this change was done before, in one question. */
 async function standingOf(
   tx: Transaction,
   jobId: string,
-  changeId: string,
-): Promise<{ readonly job: JobStanding; readonly earlier?: AcceptedChange }> {
-  const found = await tx.execute<{ removed: boolean | null; was_done: boolean }>(
-    sql`select (select removed from ${jobTable} where id = ${jobId}) as removed, exists(select from ${changeTable} where id = ${changeId}) as was_done`,
+  { id: changeId, personId = null }: Change,
+): Promise<{
+  readonly job: JobStanding;
+  readonly isKnown: boolean;
+  readonly earlier?: AcceptedChange;
+}> {
+  const found = await tx.execute<{ removed: boolean | null; was_done: boolean; is_known: boolean }>(
+    sql`select (select removed from ${jobTable} where id = ${jobId}) as removed, exists(select from ${changeTable} where id = ${changeId}) as was_done, exists(select from ${person} where id = ${personId}) as is_known`,
   );
-  const { removed = null, was_done: wasDone = false } = found.rows[0] ?? {};
+  const { removed = null, was_done: wasDone = false, is_known: isKnown = false } = found.rows[0] ?? {};
   const standing: JobStanding = removed === null ? 'none' : removed ? 'removed' : 'there';
-  return wasDone ? { job: standing, earlier: await earlierAnswer(tx, jobId, changeId) } : { job: standing };
+  return wasDone
+    ? { job: standing, isKnown, earlier: await earlierAnswer(tx, jobId, changeId) }
+    : { job: standing, isKnown };
 }
 
 async function earlierAnswer(tx: Transaction, jobId: string, changeId: string): Promise<AcceptedChange> {
@@ -90,6 +99,7 @@ async function earlierAnswer(tx: Transaction, jobId: string, changeId: string): 
     changeId,
     session: earlier.session,
     who: earlier.who,
+    personId: earlier.personId,
     at: earlier.at.toISOString(),
     rows: await rowsOfChange(tx, earlier.seq),
   };
@@ -99,7 +109,7 @@ async function earlierAnswer(tx: Transaction, jobId: string, changeId: string): 
  *  @returns the change's number */
 async function writeLog(tx: Transaction, { jobId, change, at, log }: Ledger): Promise<number> {
   const written = await tx.execute<{ seq: string | number }>(sql`
-    with taken as (insert into ${changeTable} (id, job_id, session, who, at) values (${change.id}, ${jobId}, ${change.session}, ${change.who}, ${at.toISOString()}) returning seq),
+    with taken as (insert into ${changeTable} (id, job_id, session, who, person_id, at) values (${change.id}, ${jobId}, ${change.session}, ${change.who}, ${change.personId ?? null}, ${at.toISOString()}) returning seq),
     entered as (
       insert into ${history} (seq, table_name, row_id, version, op, before, after)
       select taken.seq, entry."tableName", entry."rowId", entry.version, entry.op, entry.before, entry.after

@@ -15,6 +15,7 @@ export async function readHistory(
     .select({
       seq: change.seq,
       who: change.who,
+      personId: change.personId,
       at: change.at,
       table: history.tableName,
       rowId: history.rowId,

@@ -1,10 +1,11 @@
 import {
   type AcceptedChange,
   type Change,
+  type MadeBy,
   changeSchema,
   importSchema,
+  madeBySchema,
   opSchema,
-  whoSchema,
 } from '@yellow-pane/contracts';
 import { Router, type Request } from 'express';
 import * as z from 'zod';
@@ -22,8 +23,8 @@ interface Deps {
   readonly clock: () => Date;
 }
 
-const rowBody = z.strictObject({ who: whoSchema, fields: z.record(z.string(), z.unknown()) });
-const deleteBody = z.strictObject({ who: whoSchema });
+const rowBody = z.strictObject({ ...madeBySchema, fields: z.record(z.string(), z.unknown()) });
+const deleteBody = z.strictObject(madeBySchema);
 
 /** Every write to a job comes through here: as a change of many operations, or as one row by its address. */
 export function changeRoutes({ db, feed, clock }: Deps): Router {
@@ -44,18 +45,18 @@ export function changeRoutes({ db, feed, clock }: Deps): Router {
   });
 
   routes.put('/api/jobs/:jobId/rows/:table/:rowId', async (request, response) => {
-    const { who, fields } = parseBody(rowBody, request.body);
-    response.json(await takeOp(request, who, { op: 'put', fields }));
+    const { fields, ...by } = parseBody(rowBody, request.body);
+    response.json(await takeOp(request, by, { op: 'put', fields }));
   });
 
   routes.patch('/api/jobs/:jobId/rows/:table/:rowId', async (request, response) => {
-    const { who, fields } = parseBody(rowBody, request.body);
-    response.json(await takeOp(request, who, { op: 'set', baseVersion: ifMatch(request), fields }));
+    const { fields, ...by } = parseBody(rowBody, request.body);
+    response.json(await takeOp(request, by, { op: 'set', baseVersion: ifMatch(request), fields }));
   });
 
   routes.delete('/api/jobs/:jobId/rows/:table/:rowId', async (request, response) => {
-    const { who } = parseBody(deleteBody, request.body);
-    response.json(await takeOp(request, who, { op: 'remove', baseVersion: ifMatch(request) }));
+    const by = parseBody(deleteBody, request.body);
+    response.json(await takeOp(request, by, { op: 'remove', baseVersion: ifMatch(request) }));
   });
 
   routes.get('/api/jobs/:jobId/history', async (request, response) => {
@@ -69,13 +70,13 @@ export function changeRoutes({ db, feed, clock }: Deps): Router {
     );
   });
 
-  function takeOp(request: Request, who: string, partial: object): Promise<AcceptedChange> {
+  function takeOp(request: Request, by: MadeBy, partial: object): Promise<AcceptedChange> {
     const op = parseBody(opSchema, {
       ...partial,
       table: request.params['table'],
       id: idParam(request, 'rowId'),
     });
-    return take(idParam(request, 'jobId'), { id: newId(), session: newId(), who, ops: [op] });
+    return take(idParam(request, 'jobId'), { id: newId(), session: newId(), ...by, ops: [op] });
   }
 
   return routes;

@@ -1,10 +1,11 @@
-import { DEMO_CHANGES, DEMO_ROLLS, DEMO_WHO, DEMO_ZONE, demoDays } from '@yellow-pane/demo';
+import { DEMO_BY, DEMO_CHANGES, DEMO_PEOPLE, DEMO_ROLLS, DEMO_ZONE, demoDays } from '@yellow-pane/demo';
 import { inArray } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import type { Database } from '../../db/database';
 import { job } from '../../db/schema';
 import { applyChange } from '../changes/apply-change';
 import { loadExampleFilms } from '../films/routes';
+import { readPeople, savePerson } from '../people/queries';
 import { readStock, saveRoll } from '../stock/queries';
 
 /** Puts the demo jobs and the example catalogue into a database that does not have them yet. */
@@ -13,10 +14,13 @@ export async function loadDemo(db: Database, clock: () => Date): Promise<void> {
     .select({ id: job.id })
     .from(job)
     .where(inArray(job.id, [...new Set(DEMO_CHANGES.map(({ jobId }) => jobId))]));
-  await loadExampleFilms(db, DEMO_WHO, clock());
+  const known = new Set((await readPeople(db)).map(({ id }) => id));
+  for (const { id, person } of DEMO_PEOPLE)
+    if (!known.has(id)) await savePerson(db, { id, person, by: DEMO_BY, at: clock() });
+  await loadExampleFilms(db, DEMO_BY, clock());
   const stock = new Set((await readStock(db)).map(({ id }) => id));
   for (const { id, roll } of DEMO_ROLLS)
-    if (!stock.has(id)) await saveRoll(db, { id, roll, who: DEMO_WHO, at: clock() });
+    if (!stock.has(id)) await saveRoll(db, { id, roll, by: DEMO_BY, at: clock() });
   const tomorrow = DateTime.fromJSDate(clock(), { zone: DEMO_ZONE }).plus({ days: 1 }).toISODate() ?? '';
   for (const { jobId, change } of [...DEMO_CHANGES, demoDays(tomorrow)])
     if (!there.some(({ id }) => id === jobId)) await applyChange(db, jobId, change, clock());

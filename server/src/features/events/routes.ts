@@ -100,6 +100,9 @@ async function catchUp(
     reload();
     return;
   }
-  for (const { seq, id, jobId: ofJob, session, who, at } of missed)
-    send(ofJob, { seq, changeId: id, session, who, at: at.toISOString(), rows: await rowsOfChange(db, seq) });
+  for (const { seq, id, jobId: ofJob, session, who, personId, at } of missed)
+    send(ofJob, {
+      ...{ seq, changeId: id, session, who, personId, at: at.toISOString() },
+      rows: await rowsOfChange(db, seq),
+    });
 }

@@ -1,9 +1,10 @@
-import type { FilmRow } from '@yellow-pane/contracts';
+import type { FilmRow, MadeBy } from '@yellow-pane/contracts';
 import type { Film } from '@yellow-pane/core/job';
 import { asc, eq, getTableColumns, sql } from 'drizzle-orm';
 import type { Database, Transaction } from '../../db/database';
 import { film, filmWidth } from '../../db/schema';
 import { Refusal } from '../../http/refusal';
+import { changedBy } from '../people/queries';
 
 /** The catalogue, by family and name. */
 export async function readFilms(db: Database | Transaction): Promise<readonly FilmRow[]> {
@@ -24,7 +25,7 @@ export async function readFilms(db: Database | Transaction): Promise<readonly Fi
 interface Saving {
   readonly id: string;
   readonly film: Film;
-  readonly who: string;
+  readonly by: MadeBy;
   readonly at: Date;
   /** The version seen; absent when the film is new. */
   readonly version?: number;
@@ -34,7 +35,7 @@ interface Saving {
  *  @throws Refusal FILM_CONFLICT when the film is there and another version was seen */
 export async function saveFilm(
   db: Database,
-  { id, film: fields, who, at, version }: Saving,
+  { id, film: fields, by, at, version }: Saving,
 ): Promise<FilmRow> {
   return db.transaction(async (tx) => {
     const { widths_nm, ...columns } = fields;
@@ -47,7 +48,12 @@ export async function saveFilm(
         { current },
       );
     }
-    const row = { id, ...columns, version: (existing?.version ?? 0) + 1, changedBy: who, changedAt: at };
+    const row = {
+      id,
+      ...columns,
+      version: (existing?.version ?? 0) + 1,
+      ...(await changedBy(tx, by, at)),
+    };
     if (existing === undefined) await tx.insert(film).values(row);
     else await tx.update(film).set(row).where(eq(film.id, id));
     await tx.delete(filmWidth).where(eq(filmWidth.filmId, id));

@@ -1,4 +1,4 @@
-import { type FilmRow, filmBodySchema, whoSchema } from '@yellow-pane/contracts';
+import { type FilmRow, type MadeBy, filmBodySchema, madeBySchema } from '@yellow-pane/contracts';
 import { EXAMPLE_FILMS } from '@yellow-pane/demo';
 import { Router } from 'express';
 import * as z from 'zod';
@@ -25,12 +25,12 @@ export function filmRoutes({ db, clock }: Deps): Router {
     );
   });
   routes.put('/api/films/:filmId', async (request, response) => {
-    const { who, film } = parseBody(filmBodySchema, request.body);
+    const { film, ...by } = parseBody(filmBodySchema, request.body);
     const seen = /\d{1,10}/.exec(request.get('If-Match') ?? '')?.[0];
     const saved = await saveFilm(db, {
       id: idParam(request, 'filmId'),
       film,
-      who,
+      by,
       at: clock(),
       ...(seen === undefined ? {} : { version: Number(seen) }),
     });
@@ -38,8 +38,7 @@ export function filmRoutes({ db, clock }: Deps): Router {
     response.json(saved);
   });
   routes.post('/api/films/example', async (request, response) => {
-    const { who } = parseBody(z.strictObject({ who: whoSchema }), request.body);
-    await loadExampleFilms(db, who, clock());
+    await loadExampleFilms(db, parseBody(z.strictObject(madeBySchema), request.body), clock());
     kept = undefined;
     response.json(await readFilms(db));
   });
@@ -47,7 +46,7 @@ export function filmRoutes({ db, clock }: Deps): Router {
 }
 
 /** Adds the invented films that are not there yet. */
-export async function loadExampleFilms(db: Database, who: string, at: Date): Promise<void> {
+export async function loadExampleFilms(db: Database, by: MadeBy, at: Date): Promise<void> {
   const there = new Set((await readFilms(db)).map(({ id }) => id));
-  for (const { id, film } of EXAMPLE_FILMS) if (!there.has(id)) await saveFilm(db, { id, film, who, at });
+  for (const { id, film } of EXAMPLE_FILMS) if (!there.has(id)) await saveFilm(db, { id, film, by, at });
 }

@@ -1,4 +1,4 @@
-import type { Change, Op } from '@yellow-pane/contracts';
+import type { Change, MadeBy, Op } from '@yellow-pane/contracts';
 import { ROW_FIELDS } from '@yellow-pane/contracts';
 import { JOB_TABLES, type JobTable, referencesFrom } from '@yellow-pane/core/job';
 import { v7 as newId } from 'uuid';
@@ -17,11 +17,10 @@ const COPIED: readonly JobTable[] = JOB_TABLES.filter(
 export async function duplicateAsChange(
   db: Database,
   fromJobId: string,
-  copy: {
+  copy: MadeBy & {
     readonly id: string;
     readonly changeId: string;
     readonly session: string;
-    readonly who: string;
     readonly name: string;
   },
 ): Promise<Change> {
@@ -38,7 +37,7 @@ export async function duplicateAsChange(
       return { op: 'put', table, id: ids.get(row['id'] as string) ?? newId(), fields } as unknown as Op;
     }),
   );
-  return { id: copy.changeId, session: copy.session, who: copy.who, ops };
+  return { id: copy.changeId, session: copy.session, who: copy.who, personId: copy.personId, ops };
 }
 
 /** Places refer to each other: parents first. */

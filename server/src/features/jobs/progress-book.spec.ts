@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { JobSummary, Op } from '@yellow-pane/contracts';
 import { NEW_SURFACE } from '@yellow-pane/core/job';
-import { JobView, jobProgress } from '@yellow-pane/core/reading';
+import { EMPTY_SHOP, JobView, jobProgress } from '@yellow-pane/core/reading';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';
 import { type TestApp, testApp } from '../../testing/test-app';
@@ -146,7 +146,7 @@ describe('is an answer thrown away by any change?', () => {
     const { body } = await request(server.app).get('/api/jobs').expect(200);
     for (const line of body as JobSummary[]) {
       const { rows } = await readJob(server.db, line.id);
-      expect(line).toMatchObject(jobProgress(new JobView(rows, { films, rates })));
+      expect(line).toMatchObject(jobProgress(new JobView(rows, { ...EMPTY_SHOP, films, rates })));
     }
   });
 });

@@ -11,6 +11,7 @@ import {
   extentOf,
   jobRows,
   surfaceProgress,
+  EMPTY_SHOP,
 } from '@yellow-pane/core/reading';
 import { type AnyColumn, and, eq, getTableColumns, inArray, sql } from 'drizzle-orm';
 import type { Database } from '../../db/database';
@@ -102,7 +103,7 @@ export class ProgressBook {
     }
     for (let start = 0; start < open.length; start += AT_ONCE) {
       const some = open.slice(start, start + AT_ONCE);
-      const view = new JobView(await this.#rowsAbout(jobId, some), { films: [], rates });
+      const view = new JobView(await this.#rowsAbout(jobId, some), { ...EMPTY_SHOP, rates });
       for (const { id, mark } of some) lines.set(id, { mark, line: lineOf(view, id) });
     }
     const inOrder = marks.flatMap(({ id, tag }) => {

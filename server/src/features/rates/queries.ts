@@ -16,6 +16,7 @@ export async function readRates(db: Database | Transaction): Promise<readonly Ra
           mark: own.mark,
           version: own.version,
           changedBy: own.changedBy,
+          changedById: own.changedById,
           changedAt: own.changedAt.toISOString(),
         };
   });

@@ -5,6 +5,7 @@ import { Router } from 'express';
 import type { Database } from '../../db/database';
 import { rate } from '../../db/schema';
 import { Refusal, parseBody } from '../../http/refusal';
+import { changedBy } from '../people/queries';
 import { readRates } from './queries';
 
 interface Deps {
@@ -18,7 +19,7 @@ export function rateRoutes({ db, clock }: Deps): Router {
     response.json(await readRates(db));
   });
   routes.put('/api/rates/:key', async (request, response) => {
-    const { who, value, mark } = parseBody(rateBodySchema, request.body);
+    const { value, mark, ...by } = parseBody(rateBodySchema, request.body);
     const header = request.get('If-Match');
     const seen = /\d{1,10}/.exec(header ?? '')?.[0];
     if (seen === undefined)
@@ -45,8 +46,7 @@ export function rateRoutes({ db, clock }: Deps): Router {
         const row = {
           key: current.key,
           version: current.version + 1,
-          changedBy: who,
-          changedAt: clock(),
+          ...(await changedBy(tx, by, clock())),
           value,
           mark,
         };

@@ -1,9 +1,10 @@
-import type { RollRow, StockItem } from '@yellow-pane/contracts';
+import type { MadeBy, RollRow, StockItem } from '@yellow-pane/contracts';
 import type { Roll } from '@yellow-pane/core/job';
 import { eq, sql } from 'drizzle-orm';
 import type { Database, Transaction } from '../../db/database';
 import { job, offcut, roll, stockTake } from '../../db/schema';
 import { Refusal } from '../../http/refusal';
+import { changedBy } from '../people/queries';
 
 /** Everything film can be cut from, with what is left of it. */
 export async function readStock(db: Database | Transaction): Promise<readonly StockItem[]> {
@@ -56,13 +57,13 @@ export async function saveRoll(
   {
     id,
     roll: fields,
-    who,
+    by,
     at,
     version,
   }: {
     readonly id: string;
     readonly roll: Roll;
-    readonly who: string;
+    readonly by: MadeBy;
     readonly at: Date;
     readonly version?: number;
   },
@@ -77,7 +78,12 @@ export async function saveRoll(
       });
     if (current === undefined && version !== undefined)
       throw new Refusal('ROLL_UNKNOWN', { path: 'rollId', expected: 'a roll of the stock', got: id });
-    const row = { id, version: (current?.version ?? 0) + 1, changedBy: who, changedAt: at, ...fields };
+    const row = {
+      id,
+      version: (current?.version ?? 0) + 1,
+      ...(await changedBy(tx, by, at)),
+      ...fields,
+    };
     if (current === undefined) await tx.insert(roll).values(row);
     else await tx.update(roll).set(row).where(eq(roll.id, id));
     return { ...row, changedAt: at.toISOString() };

@@ -28,13 +28,13 @@ export function stockRoutes({ db, clock }: Deps): Router {
       .send(stockCsv(await readStock(db), (id) => films.get(id)));
   });
   routes.put('/api/rolls/:rollId', async (request, response) => {
-    const { who, roll } = parseBody(rollBodySchema, request.body);
+    const { roll, ...by } = parseBody(rollBodySchema, request.body);
     const seen = /\d{1,10}/.exec(request.get('If-Match') ?? '')?.[0];
     response.json(
       await saveRoll(db, {
         id: idParam(request, 'rollId'),
         roll,
-        who,
+        by,
         at: clock(),
         ...(seen === undefined ? {} : { version: Number(seen) }),
       }),

@@ -5,6 +5,7 @@ import { Router } from 'express';
 import type { Database, Transaction } from '../../db/database';
 import { supply } from '../../db/schema';
 import { Refusal, parseBody } from '../../http/refusal';
+import { changedBy } from '../people/queries';
 
 interface Deps {
   readonly db: Database;
@@ -18,7 +19,7 @@ export function supplyRoutes({ db, clock }: Deps): Router {
     response.json(await readSupplies(db));
   });
   routes.put('/api/supplies/:key', async (request, response) => {
-    const { who, have } = parseBody(supplyBodySchema, request.body);
+    const { have, ...by } = parseBody(supplyBodySchema, request.body);
     const header = request.get('If-Match');
     const seen = /\d{1,10}/.exec(header ?? '')?.[0];
     if (seen === undefined)
@@ -45,8 +46,7 @@ export function supplyRoutes({ db, clock }: Deps): Router {
         const row = {
           key: current.key,
           version: current.version + 1,
-          changedBy: who,
-          changedAt: clock(),
+          ...(await changedBy(tx, by, clock())),
           have,
         };
         if (current.version === 0) await tx.insert(supply).values(row);

@@ -2,8 +2,8 @@ import { computed, inject } from '@angular/core';
 import { patchState, signalStore, withComputed, withMethods, withState } from '@ngrx/signals';
 import type { FilmRow } from '@yellow-pane/contracts';
 import type { Film } from '@yellow-pane/core/job';
-import { Device } from '../device/device';
 import { newId } from '../device/session';
+import { NOBODY_SAID, WhoseHand } from '../device/whose-hand';
 import { ServerRefusal, api } from '../server/api';
 
 interface CatalogueState {
@@ -16,7 +16,7 @@ export const Catalogue = signalStore(
   { providedIn: 'root' },
   withState<CatalogueState>({ films: [], status: 'not asked' }),
   withComputed(({ films }) => ({ byId: computed(() => new Map(films().map((film) => [film.id, film]))) })),
-  withMethods((store, device = inject(Device)) => ({
+  withMethods((store, hand = inject(WhoseHand)) => ({
     async load(): Promise<void> {
       if (store.status() === 'asking') return;
       patchState(store, { status: 'asking' });
@@ -30,7 +30,9 @@ export const Catalogue = signalStore(
       );
     },
     async loadExamples(): Promise<void> {
-      await api.loadExampleFilms(device.who()).then(
+      const by = await hand.known();
+      if (by === undefined) return;
+      await api.loadExampleFilms(by).then(
         (films) => {
           patchState(store, { films, status: 'here' });
         },
@@ -43,11 +45,13 @@ export const Catalogue = signalStore(
     async addAll(
       films: readonly Film[],
     ): Promise<{ readonly added: number; readonly objection: string | undefined }> {
+      const by = await hand.known();
+      if (by === undefined) return { added: 0, objection: NOBODY_SAID };
       const rows: FilmRow[] = [];
       let objection: string | undefined;
       for (const film of films) {
         try {
-          rows.push(await api.saveFilm(newId(), device.who(), film));
+          rows.push(await api.saveFilm(newId(), by, film));
         } catch (error) {
           objection =
             error instanceof ServerRefusal
@@ -61,8 +65,10 @@ export const Catalogue = signalStore(
     },
     /** @returns what the server objects to, or undefined when the film is in */
     async add(film: Film): Promise<string | undefined> {
+      const by = await hand.known();
+      if (by === undefined) return NOBODY_SAID;
       try {
-        const row = await api.saveFilm(newId(), device.who(), film);
+        const row = await api.saveFilm(newId(), by, film);
         patchState(store, ({ films }) => ({ films: [...films, row] }));
         return undefined;
       } catch (error) {

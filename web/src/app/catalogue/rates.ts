@@ -2,14 +2,14 @@ import { inject } from '@angular/core';
 import { patchState, signalStore, withMethods, withState } from '@ngrx/signals';
 import type { RateRow } from '@yellow-pane/contracts';
 import { type RateKey, rateOf } from '@yellow-pane/core/fitting';
-import { Device } from '../device/device';
+import { NOBODY_SAID, WhoseHand } from '../device/whose-hand';
 import { ServerRefusal, api } from '../server/api';
 
 /** Figures nobody has a source for, as this server keeps them. */
 export const Rates = signalStore(
   { providedIn: 'root' },
   withState<{ readonly rates: readonly RateRow[] }>({ rates: [] }),
-  withMethods((store, device = inject(Device)) => ({
+  withMethods((store, hand = inject(WhoseHand)) => ({
     /** As people have set it; ours where they have not. */
     valueOf(key: RateKey): number {
       return rateOf(key, store.rates()).value;
@@ -24,8 +24,10 @@ export const Rates = signalStore(
     },
     /** @returns what the server objects to, or undefined when it is kept */
     async save(rate: RateRow): Promise<string | undefined> {
+      const by = await hand.known();
+      if (by === undefined) return NOBODY_SAID;
       try {
-        const kept = await api.saveRate(rate, device.who());
+        const kept = await api.saveRate(rate, by);
         patchState(store, ({ rates }) => ({
           rates: rates.map((other) => (other.key === kept.key ? kept : other)),
         }));

@@ -2,7 +2,7 @@ import { computed, inject } from '@angular/core';
 import { patchState, signalStore, withComputed, withMethods, withState } from '@ngrx/signals';
 import type { StockItem } from '@yellow-pane/contracts';
 import type { Roll } from '@yellow-pane/core/job';
-import { Device } from '../device/device';
+import { NOBODY_SAID, WhoseHand } from '../device/whose-hand';
 import { newId } from '../device/session';
 import { ServerRefusal, api } from '../server/api';
 
@@ -18,7 +18,7 @@ export const Stock = signalStore(
   withComputed(({ items }) => ({
     usable: computed(() => items().filter(({ gone, left_nm }) => !gone && left_nm > 0)),
   })),
-  withMethods((store, device = inject(Device)) => {
+  withMethods((store, hand = inject(WhoseHand)) => {
     const load = async (): Promise<void> => {
       if (store.status() === 'not asked') patchState(store, { status: 'asking' });
       await api.stock().then(
@@ -38,8 +38,10 @@ export const Stock = signalStore(
         of?: { readonly id: string; readonly version: number },
       ): Promise<{ readonly id: string } | { readonly objection: string }> {
         const id = of?.id ?? newId();
+        const by = await hand.known();
+        if (by === undefined) return { objection: NOBODY_SAID };
         try {
-          await api.saveRoll(id, device.who(), roll, of?.version);
+          await api.saveRoll(id, by, roll, of?.version);
         } catch (error) {
           return {
             objection:

@@ -1,7 +1,7 @@
 import { computed, inject } from '@angular/core';
 import { patchState, signalStore, withComputed, withMethods, withState } from '@ngrx/signals';
 import type { SupplyRow } from '@yellow-pane/contracts';
-import { Device } from '../device/device';
+import { NOBODY_SAID, WhoseHand } from '../device/whose-hand';
 import { ServerRefusal, api } from '../server/api';
 
 /** What the workshop has of what every job uses up, as this server keeps it. */
@@ -9,7 +9,7 @@ export const Supplies = signalStore(
   { providedIn: 'root' },
   withState<{ readonly rows: readonly SupplyRow[] }>({ rows: [] }),
   withComputed(({ rows }) => ({ byKey: computed(() => new Map(rows().map((row) => [row.key, row]))) })),
-  withMethods((store, device = inject(Device)) => {
+  withMethods((store, hand = inject(WhoseHand)) => {
     const load = async (): Promise<void> => {
       await api.supplies().then(
         (rows) => {
@@ -22,8 +22,10 @@ export const Supplies = signalStore(
       load,
       /** @returns what the server objects to, or undefined when it is kept */
       async count(row: SupplyRow, have: number): Promise<string | undefined> {
+        const by = await hand.known();
+        if (by === undefined) return NOBODY_SAID;
         try {
-          const kept = await api.saveSupply(row, have, device.who());
+          const kept = await api.saveSupply(row, have, by);
           patchState(store, ({ rows }) => ({
             rows: rows.map((other) => (other.key === kept.key ? kept : other)),
           }));

@@ -1,14 +1,17 @@
 import { computed, effect, inject } from '@angular/core';
 import { DOCUMENT } from '@angular/common';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
+import type { MadeBy } from '@yellow-pane/contracts';
 import type { DisplayUnits } from '@yellow-pane/core/quantity';
 import { readKept, writeKept } from './keep';
 
 export type Theme = 'as the device' | 'noon' | 'cellar';
 
 interface DeviceState {
-  /** Chosen once on this device; kept on every record made here. */
+  /** Kept on every record made here; empty: nobody has said yet. */
   readonly who: string;
+  /** Of the shop; empty: only the name is known. */
+  readonly personId: string;
   readonly units: DisplayUnits;
   readonly theme: Theme;
   /** The number pad under the drawing, for this hand; or none. */
@@ -22,8 +25,10 @@ interface DeviceState {
 }
 
 const KEY = 'device';
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 const START: DeviceState = {
   who: '',
+  personId: '',
   units: 'metric',
   theme: 'as the device',
   pad: 'none',
@@ -36,10 +41,13 @@ const START: DeviceState = {
 export const Device = signalStore(
   { providedIn: 'root' },
   withState<DeviceState>(() => readDevice()),
-  withComputed(({ who }) => ({ hasName: computed(() => who().trim() !== '') })),
+  withComputed(({ who, personId }) => ({
+    hasName: computed(() => who().trim() !== ''),
+    by: computed((): MadeBy => ({ who: who(), personId: personId() === '' ? null : personId() })),
+  })),
   withMethods((store) => ({
-    nameIt: (who: string): void => {
-      patchState(store, { who: who.trim().slice(0, 80) });
+    workFor: ({ who, personId }: { readonly who: string; readonly personId: string }): void => {
+      patchState(store, { who: who.trim().slice(0, 80), personId });
     },
     showIn: (units: DisplayUnits): void => {
       patchState(store, { units });
@@ -71,6 +79,7 @@ export const Device = signalStore(
       effect(() => {
         writeKept(KEY, {
           who: store.who(),
+          personId: store.personId(),
           units: store.units(),
           theme: store.theme(),
           pad: store.pad(),
@@ -87,11 +96,12 @@ export const Device = signalStore(
 function readDevice(): DeviceState {
   const kept = readKept(KEY);
   if (typeof kept !== 'object' || kept === null) return START;
-  const { who, units, theme, pad, alike_mm, labelBase, drawnFrom } = kept as Partial<
+  const { who, personId, units, theme, pad, alike_mm, labelBase, drawnFrom } = kept as Partial<
     Record<keyof DeviceState, unknown>
   >;
   return {
     who: typeof who === 'string' ? who.slice(0, 80) : START.who,
+    personId: typeof personId === 'string' && UUID.test(personId) ? personId : START.personId,
     units: units === 'imperial' ? 'imperial' : 'metric',
     theme: theme === 'noon' || theme === 'cellar' ? theme : START.theme,
     pad: pad === 'left' || pad === 'right' ? pad : START.pad,

@@ -1,5 +1,6 @@
 import { Directive, ElementRef, computed, effect, inject, input, output } from '@angular/core';
 import { Drafts } from '../device/drafts';
+import { WhoseHand } from '../device/whose-hand';
 
 /**
  * What was typed in a field, and which version of its row was there at the first letter: undefined when the
@@ -21,6 +22,7 @@ export interface Typed {
 })
 export class KeptField {
   readonly #drafts = inject(Drafts);
+  readonly #hand = inject(WhoseHand);
   readonly #field = inject<ElementRef<HTMLInputElement | HTMLTextAreaElement>>(ElementRef).nativeElement;
   /** By what the letters are kept: one name for one field of one row. */
   readonly ypKept = input.required<string>();
@@ -50,7 +52,10 @@ export class KeptField {
     const text = this.#drafts.texts()[key];
     if (text === undefined || this.faultOf()(text) !== undefined) return;
     const seen = this.#drafts.versions()[key];
-    this.#drafts.forget(key);
-    this.typed.emit({ text, seen });
+    /** Until it is said whose it is, it stays in the field. */
+    this.#hand.whenKnown(() => {
+      this.#drafts.forget(key);
+      this.typed.emit({ text, seen });
+    });
   }
 }

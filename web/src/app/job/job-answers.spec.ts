@@ -3,6 +3,7 @@ import {
   type FilmRow,
   type JobState,
   type JobSummary,
+  type PeopleAnswer,
   type StockItem,
   jobAnswersSchema,
 } from '@yellow-pane/contracts';
@@ -19,6 +20,8 @@ import { randomJob } from '../../../../server/src/testing/random-job';
 import { type TestApp, testApp } from '../../../../server/src/testing/test-app';
 
 const NOW = new Date('2026-11-24T09:20:00Z').getTime();
+/** Of the shop from the first change on. */
+const personId = newId();
 const ZONE = 'Europe/Vienna';
 
 let server: TestApp;
@@ -42,6 +45,7 @@ async function askedOnThePage(jobId: string): Promise<unknown> {
   const view = new JobView(jobRowsOf(tablesOf(job.rows)), {
     films: await get<FilmRow[]>('/api/films'),
     rates: await get('/api/rates'),
+    people: (await get<PeopleAnswer>('/api/people')).people,
   });
   const place = standingPlace(view);
   const weather =
@@ -71,11 +75,11 @@ describe('does a job answer the server as it answers the page?', () => {
     await fc.assert(
       fc.asyncProperty(fc.nat(1_000_000), async (seed) => {
         const random = seededRandom(seed);
-        const { jobId, ops } = randomJob(
-          (below) => Math.floor(random() * below),
-          films.map(({ id }) => id),
-        );
-        const sent = await server.send(jobId, ops);
+        const { jobId, ops } = randomJob((below) => Math.floor(random() * below), {
+          filmIds: films.map(({ id }) => id),
+          personId,
+        });
+        const sent = await server.send(jobId, ops, { personId });
         if (sent.status !== 200) throw new Error(sent.text);
         const told = await get<JobAnswers>(`/api/jobs/${jobId}/answers?zone=${ZONE}`);
         expect(jobAnswersSchema.parse(told)).toEqual(told);
@@ -106,10 +110,7 @@ describe('what is refused?', () => {
       404,
       expect.stringContaining('JOB_UNKNOWN'),
     ]);
-    const { jobId, ops } = randomJob(
-      () => 0,
-      EXAMPLE_FILMS.map(({ id }) => id),
-    );
+    const { jobId, ops } = randomJob(() => 0, { filmIds: EXAMPLE_FILMS.map(({ id }) => id) });
     await server.send(jobId, ops).expect(200);
     const refused = await request(server.app).get(`/api/jobs/${jobId}/answers?zone=Nowhere`).expect(422);
     expect(JSON.stringify(refused.body)).toContain('Europe/Vienna');

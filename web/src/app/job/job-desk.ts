@@ -2,8 +2,8 @@ import { Injectable, computed, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { Op, PutOp } from '@yellow-pane/contracts';
 import { type FieldsOf, type JobTable, consequencesOf } from '@yellow-pane/core/job';
-import { Device } from '../device/device';
 import { newId, sessionOf } from '../device/session';
+import { WhoseHand } from '../device/whose-hand';
 import { type OpenConflict, type PendingChange, opsToTakeBack, seenVersion } from './job-state';
 import { JobActions, jobFeature } from './job.feature';
 import { rowIn, rowsIn } from './tables';
@@ -15,7 +15,7 @@ import { rowIn, rowsIn } from './tables';
 @Injectable({ providedIn: 'root' })
 export class JobDesk {
   readonly #store = inject(Store);
-  readonly #device = inject(Device);
+  readonly #hand = inject(WhoseHand);
   readonly state = this.#store.selectSignal(jobFeature.selectJobState);
   readonly view = this.#store.selectSignal(jobFeature.selectView);
   readonly unsaved = computed(() => this.state().pending.length);
@@ -117,8 +117,9 @@ export class JobDesk {
   }
 
   #make(label: string, ops: readonly Op[], from: PendingChange['from']): void {
-    const who = this.#device.who();
-    const change = { id: newId(), session: sessionOf(who), who, ops };
-    this.#store.dispatch(JobActions.did({ made: { change, label, at: new Date().toISOString(), from } }));
+    this.#hand.whenKnown((by) => {
+      const change = { id: newId(), session: sessionOf(by.who), ...by, ops };
+      this.#store.dispatch(JobActions.did({ made: { change, label, at: new Date().toISOString(), from } }));
+    });
   }
 }

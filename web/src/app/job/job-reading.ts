@@ -3,6 +3,7 @@ import type { RowOf } from '@yellow-pane/core/job';
 import type { SurfaceCheck } from '@yellow-pane/core/measure';
 import { JobView, briefFor, checkOf, determinedWithin_mm } from '@yellow-pane/core/reading';
 import { Catalogue } from '../catalogue/catalogue';
+import { People } from '../catalogue/people';
 import { Rates } from '../catalogue/rates';
 import { JobDesk } from './job-desk';
 import { jobRowsOf } from './tables';
@@ -13,10 +14,15 @@ export class JobReading {
   readonly #tables = inject(JobDesk).view;
   readonly #catalogue = inject(Catalogue);
   readonly #rates = inject(Rates);
+  readonly #people = inject(People);
   #before: JobView | undefined;
 
   readonly view = computed(() => {
-    const shop = { films: this.#catalogue.films(), rates: this.#rates.rates() };
+    const shop = {
+      films: this.#catalogue.films(),
+      rates: this.#rates.rates(),
+      people: this.#people.people(),
+    };
     this.#before = new JobView(jobRowsOf(this.#tables()), shop, this.#before);
     return this.#before;
   });

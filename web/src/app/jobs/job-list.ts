@@ -4,6 +4,7 @@ import type { Change, JobSummary, Op } from '@yellow-pane/contracts';
 import { NEW_PLACE } from '@yellow-pane/core/job';
 import { Device } from '../device/device';
 import { newId, sessionOf } from '../device/session';
+import { NOBODY_SAID, WhoseHand } from '../device/whose-hand';
 import { ServerRefusal, api } from '../server/api';
 
 interface Undoable {
@@ -22,7 +23,7 @@ interface JobListState {
 /** The list of jobs and what is done to whole jobs. */
 export const JobList = signalStore(
   withState<JobListState>({ jobs: [], status: 'asking', fault: null, undo: [] }),
-  withMethods((store, device = inject(Device)) => {
+  withMethods((store, device = inject(Device), hand = inject(WhoseHand)) => {
     const load = async (): Promise<void> => {
       await api.jobs().then(
         (jobs) => {
@@ -34,7 +35,12 @@ export const JobList = signalStore(
       );
     };
     const send = async (jobId: string, ops: readonly Op[]): Promise<boolean> => {
-      const change: Change = { id: newId(), session: sessionOf(device.who()), who: device.who(), ops };
+      const by = await hand.known();
+      if (by === undefined) {
+        patchState(store, { fault: NOBODY_SAID });
+        return false;
+      }
+      const change: Change = { id: newId(), session: sessionOf(by.who), ...by, ops };
       try {
         await api.send(jobId, change);
         patchState(store, { fault: null });
@@ -114,12 +120,14 @@ export const JobList = signalStore(
       },
       async duplicate(job: JobSummary): Promise<void> {
         const id = newId();
+        const by = await hand.known();
+        if (by === undefined) return;
         try {
           await api.duplicate(job.id, {
             id,
             changeId: newId(),
-            session: sessionOf(device.who()),
-            who: device.who(),
+            session: sessionOf(by.who),
+            ...by,
             name: `${job.name} (copy)`,
           });
           patchState(store, ({ undo }) => ({

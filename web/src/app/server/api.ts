@@ -7,6 +7,9 @@ import type {
   JobSummary,
   LaserCommand,
   LaserState,
+  MadeBy,
+  PeopleAnswer,
+  PersonRow,
   PlotterCommand,
   PlotterState,
   Problem,
@@ -18,7 +21,7 @@ import type {
   ThermometerState,
   WeatherScenario,
 } from '@yellow-pane/contracts';
-import type { Film, Roll } from '@yellow-pane/core/job';
+import type { Film, Person, Roll } from '@yellow-pane/core/job';
 import { MOST_OPS } from '@yellow-pane/contracts/limits';
 
 /** The server said no, in its own words. */
@@ -103,10 +106,10 @@ export const api = {
   backups: () => ask<BackupList>('/api/backups'),
   backUp: () => ask<BackupFacts>('/api/backups', json('POST', {})),
   stock: () => ask<readonly StockItem[]>('/api/stock'),
-  saveRoll: (id: string, who: string, roll: Roll, version?: number) =>
+  saveRoll: (id: string, by: MadeBy, roll: Roll, version?: number) =>
     ask<RollRow>(
       `/api/rolls/${id}`,
-      json('PUT', { who, roll }, version === undefined ? {} : { 'If-Match': `"${version}"` }),
+      json('PUT', { ...by, roll }, version === undefined ? {} : { 'If-Match': `"${version}"` }),
     ),
   sendPhoto: (jobId: string, id: string, picture: Blob) =>
     ask<{ readonly width_px: number; readonly height_px: number; readonly bytes: number }>(
@@ -115,25 +118,30 @@ export const api = {
     ),
   duplicate: (
     jobId: string,
-    copy: {
+    copy: MadeBy & {
       readonly id: string;
       readonly changeId: string;
       readonly session: string;
-      readonly who: string;
       readonly name: string;
     },
   ) => ask<AcceptedChange>(`/api/jobs/${jobId}/duplicate`, json('POST', copy)),
   films: () => ask<readonly FilmRow[]>('/api/films'),
-  saveFilm: (id: string, who: string, film: Film) =>
-    ask<FilmRow>(`/api/films/${id}`, json('PUT', { who, film })),
-  loadExampleFilms: (who: string) => ask<readonly FilmRow[]>('/api/films/example', json('POST', { who })),
+  saveFilm: (id: string, by: MadeBy, film: Film) =>
+    ask<FilmRow>(`/api/films/${id}`, json('PUT', { ...by, film })),
+  loadExampleFilms: (by: MadeBy) => ask<readonly FilmRow[]>('/api/films/example', json('POST', by)),
+  people: () => ask<PeopleAnswer>('/api/people'),
+  savePerson: (id: string, by: MadeBy, person: Person, version?: number) =>
+    ask<PersonRow>(
+      `/api/people/${id}`,
+      json('PUT', { ...by, person }, version === undefined ? {} : { 'If-Match': `"${version}"` }),
+    ),
   rates: () => ask<readonly RateRow[]>('/api/rates'),
   supplies: () => ask<readonly SupplyRow[]>('/api/supplies'),
-  saveSupply: ({ key, version }: SupplyRow, have: number, who: string) =>
-    ask<SupplyRow>(`/api/supplies/${key}`, json('PUT', { who, have }, { 'If-Match': `"${version}"` })),
-  saveRate: (rate: RateRow, who: string) =>
+  saveSupply: ({ key, version }: SupplyRow, have: number, by: MadeBy) =>
+    ask<SupplyRow>(`/api/supplies/${key}`, json('PUT', { ...by, have }, { 'If-Match': `"${version}"` })),
+  saveRate: (rate: RateRow, by: MadeBy) =>
     ask<RateRow>(
       `/api/rates/${rate.key}`,
-      json('PUT', { who, value: rate.value, mark: rate.mark }, { 'If-Match': `"${rate.version}"` }),
+      json('PUT', { ...by, value: rate.value, mark: rate.mark }, { 'If-Match': `"${rate.version}"` }),
     ),
 };

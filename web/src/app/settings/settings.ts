@@ -5,12 +5,13 @@ import { Rates } from '../catalogue/rates';
 import { Device } from '../device/device';
 import { GeneralCommands } from '../shell/general-commands';
 import { BackupsSection } from './backups';
+import { PeopleSection } from './people-section';
 import { Choices } from '../ui/choice';
 
 /** What this device and this server are set to. */
 @Component({
   selector: 'yp-settings',
-  imports: [RouterLink, Choices, BackupsSection],
+  imports: [RouterLink, Choices, BackupsSection, PeopleSection],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <main class="max-w-2xl mx-auto px-5 py-6 flex flex-col gap-6">
@@ -18,14 +19,7 @@ import { Choices } from '../ui/choice';
         <a routerLink="/" class="underline underline-offset-2">All jobs</a>
         <h1 class="text-3xl mt-1">Settings</h1>
       </div>
-      <label class="block"
-        ><span class="font-bold">Name on records made on this device</span
-        ><input
-          class="field text-lg"
-          maxlength="80"
-          [value]="device.who()"
-          (change)="rename($any($event.target))"
-      /></label>
+      <yp-people-section />
       <yp-choices
         legend="Units"
         [choices]="units"
@@ -113,11 +107,6 @@ export class Settings {
   constructor() {
     void this.rates.load();
     inject(GeneralCommands).offer();
-  }
-
-  protected rename(field: { value: string }): void {
-    if (field.value.trim() === '') field.value = this.device.who();
-    else this.device.nameIt(field.value);
   }
 
   protected readonly baseFault = signal<string | undefined>(undefined);

@@ -1,45 +1,73 @@
+import { A11yModule } from '@angular/cdk/a11y';
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
-import { Device } from '../device/device';
+import { People } from '../catalogue/people';
+import { WhoseHand } from '../device/whose-hand';
 
-/** Asked once on each device: the name that goes on every record made here. */
+/** Asked once on each device, when there is something to keep: by whose hand it is. */
 @Component({
   selector: 'yp-name-ask',
+  imports: [A11yModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <main class="min-h-screen grid place-items-center p-6">
-      <form class="max-w-md w-full" (submit)="keep($event)">
-        <h1 class="text-3xl">Who is working on this device?</h1>
-        <p class="mt-3">
-          Your name goes on every measure, tick and note you make here, so that months later it is clear who
-          to ask. It stays on this device and on those records.
-        </p>
-        <label class="block mt-6 font-bold" for="who">Name or initials</label>
-        <input
-          id="who"
-          class="field text-xl mt-1"
-          maxlength="80"
-          autocomplete="name"
-          [value]="text()"
-          (input)="text.set($any($event.target).value)"
-          [attr.aria-describedby]="isMissing() ? 'who-missing' : null"
-          [attr.aria-invalid]="isMissing()"
-        />
-        @if (isMissing()) {
-          <p id="who-missing" class="mt-1 text-stop font-semibold">Type a name of at least one letter.</p>
-        }
-        <button class="act act-next mt-4 text-lg" type="submit">Start work</button>
-      </form>
-    </main>
+    <div class="fixed inset-0 bg-black/45 z-50 grid place-items-center p-4" (keydown.escape)="hand.notNow()">
+      <section
+        class="bg-paper border-2 border-ink rounded-card p-5 w-full max-w-md max-h-full overflow-auto"
+        role="dialog"
+        aria-modal="true"
+        aria-labelledby="name-ask-title"
+        cdkTrapFocus
+        cdkTrapFocusAutoCapture
+      >
+        <form (submit)="keep($event)">
+          <h2 id="name-ask-title" class="text-2xl">Who are you?</h2>
+          <p class="mt-2">
+            Your name goes on every measure, tick and note made on this device, so that months later it is
+            clear who to ask. You are asked once.
+          </p>
+          <label class="block mt-4 font-bold" for="who">Name</label>
+          <input
+            id="who"
+            class="field text-xl mt-1"
+            maxlength="80"
+            autocomplete="name"
+            cdkFocusInitial
+            [value]="text()"
+            (input)="text.set($any($event.target).value)"
+            [attr.aria-describedby]="isMissing() ? 'who-missing' : null"
+            [attr.aria-invalid]="isMissing()"
+          />
+          @if (isMissing()) {
+            <p id="who-missing" class="mt-1 text-stop font-semibold">Type a name of at least one letter.</p>
+          }
+          @if (people.active().length > 0) {
+            <p class="mt-4" id="known-here">or you are</p>
+            <span class="flex flex-wrap gap-2 mt-1" role="group" aria-labelledby="known-here">
+              @for (person of people.active(); track person.id) {
+                <button type="button" class="act" (click)="hand.say(person.name, person.id)">
+                  {{ person.name }}
+                </button>
+              }
+            </span>
+          }
+          <div class="flex gap-3 mt-5">
+            <button class="act act-next text-lg flex-1 justify-center" type="submit">Keep it</button>
+            <button class="act act-quiet" type="button" (click)="hand.notNow()">Not now</button>
+          </div>
+        </form>
+      </section>
+    </div>
   `,
 })
 export class NameAsk {
-  readonly #device = inject(Device);
+  protected readonly hand = inject(WhoseHand);
+  protected readonly people = inject(People);
   protected readonly text = signal('');
   protected readonly isMissing = signal(false);
 
   protected keep(event: Event): void {
     event.preventDefault();
-    this.isMissing.set(this.text().trim() === '');
-    if (!this.isMissing()) this.#device.nameIt(this.text());
+    const name = this.text().trim();
+    this.isMissing.set(name === '');
+    if (name !== '') this.hand.say(name, this.people.named(name)?.id);
   }
 }

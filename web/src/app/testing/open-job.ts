@@ -11,9 +11,11 @@ import {
 import { patchState } from '@ngrx/signals';
 import { unprotected } from '@ngrx/signals/testing';
 import { Store, provideStore } from '@ngrx/store';
-import type { FilmRow, Op } from '@yellow-pane/contracts';
-import { type Film, JOB_TABLES, type JobTable, type RowOf } from '@yellow-pane/core/job';
+import type { FilmRow, Op, PersonRow } from '@yellow-pane/contracts';
+import { type Film, JOB_TABLES, type JobTable, type RowOf, newPerson } from '@yellow-pane/core/job';
 import { Catalogue } from '../catalogue/catalogue';
+import { People } from '../catalogue/people';
+import { Device } from '../device/device';
 import { JobDesk } from '../job/job-desk';
 import { JobActions, jobFeature } from '../job/job.feature';
 import { NO_TABLES, withOps } from '../job/tables';
@@ -68,6 +70,14 @@ export function openJob(
     films: films.map(({ id, film }): FilmRow => ({ ...film, ...meta, id })),
     status: 'here',
   });
+  patchState(unprotected(injector.get(People)), {
+    people: rows.crewMember.map(({ personId, name }): PersonRow => ({
+      ...newPerson(name),
+      ...meta,
+      id: personId ?? '',
+    })),
+  });
+  injector.get(Device).workFor({ who: MADE.who, personId: '' });
   store.dispatch(JobActions.open({ jobId: MADE.jobId }));
   store.dispatch(JobActions.opened({ job: { seq: 1, rows }, pending: [], conflicts: [] }));
   return {

@@ -1,14 +1,15 @@
-import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
-import type { CrewMember, RowOf } from '@yellow-pane/core/job';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import type { PersonRow } from '@yellow-pane/contracts';
+import { type CrewMember, type RowOf, SKILLS, type Skill, newPerson } from '@yellow-pane/core/job';
+import { People } from '../../catalogue/people';
 import { JobDesk } from '../../job/job-desk';
 import { type Fact, Facts } from '../../fields/facts';
 import { KeptField, type Typed } from '../../fields/kept-field';
+import { SKILL_WORDS } from '../../fields/skill-words';
 import { Planning } from './planning';
 
-const SKILLS = ['film', 'heat'] as const;
 const USUAL_BREAK_MIN = 45;
 const WEEK = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
-const SKILL_WORDS = { film: 'lays film', heat: 'works with the gun' } as const;
 
 /** Who works when, with which tools, on which days, in what air. */
 @Component({
@@ -51,7 +52,8 @@ const SKILL_WORDS = { film: 'lays film', heat: 'works with the gun' } as const;
               ><input
                 type="checkbox"
                 class="size-5 accent-ink"
-                [checked]="row.skills.includes(skill)"
+                [checked]="person(row)?.skills?.includes(skill) === true"
+                [disabled]="person(row) === undefined"
                 (change)="toggle(row, skill)"
               />{{ words[skill] }}</label
             >
@@ -61,9 +63,31 @@ const SKILL_WORDS = { film: 'lays film', heat: 'works with the gun' } as const;
     } @empty {
       <p class="mt-2">Nobody yet: without a crew nothing can be planned.</p>
     }
-    <button type="button" class="act mt-3" [class.act-next]="planning.crew().length === 0" (click)="add()">
-      Add somebody
-    </button>
+    <div class="flex flex-wrap gap-2 items-end mt-3" role="group" aria-label="Who else works on this job">
+      @for (person of others(); track person.id) {
+        <button
+          type="button"
+          class="act"
+          [class.act-next]="planning.crew().length === 0 && $first"
+          (click)="borrow(person)"
+        >
+          Add {{ person.name }}
+        </button>
+      }
+      <form class="flex gap-2 items-end" (submit)="add($event)">
+        <label
+          ><span class="block text-sm text-faint">Somebody new</span
+          ><input
+            class="field"
+            maxlength="80"
+            [value]="fresh()"
+            (input)="fresh.set($any($event.target).value)"
+        /></label>
+        <button type="submit" class="act" [class.act-next]="planning.crew().length + others().length === 0">
+          Add
+        </button>
+      </form>
+    </div>
     @if (fault(); as text) {
       <p class="text-stop font-semibold" role="alert">{{ text }}</p>
     }
@@ -122,6 +146,13 @@ const SKILL_WORDS = { film: 'lays film', heat: 'works with the gun' } as const;
 export class CrewView {
   protected readonly planning = inject(Planning);
   readonly #desk = inject(JobDesk);
+  readonly #people = inject(People);
+  /** Of the shop, and not on this job yet. */
+  protected readonly others = computed(() => {
+    const here = new Set(this.planning.crew().map(({ personId }) => personId));
+    return this.#people.active().filter(({ id }) => !here.has(id));
+  });
+  protected readonly fresh = signal('');
   protected readonly fault = signal<string | undefined>(undefined);
   protected readonly skills = SKILLS;
   protected readonly words = SKILL_WORDS;
@@ -168,12 +199,31 @@ export class CrewView {
     return `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
   }
 
-  protected add(): void {
+  protected person({ personId }: RowOf<'crewMember'>): PersonRow | undefined {
+    return this.#people.byId().get(personId ?? '');
+  }
+
+  protected async add(event: Event): Promise<void> {
+    event.preventDefault();
+    const name = this.fresh().trim();
+    if (name === '') {
+      this.fault.set('Somebody new: expected a name of at least one letter.');
+      return;
+    }
+    const known = this.#people.named(name);
+    const answer = known ?? (await this.#people.save(newPerson(name)));
+    this.fault.set('objection' in answer ? answer.objection : undefined);
+    if (!('id' in answer)) return;
+    this.fresh.set('');
+    this.borrow({ id: answer.id, name: known?.name ?? name });
+  }
+
+  protected borrow({ id, name }: Pick<PersonRow, 'id' | 'name'>): void {
     const crew = this.planning.crew();
-    this.#desk.do('somebody joins the crew', [
+    this.#desk.do(`${name} joins the crew`, [
       this.#desk.put('crewMember', {
-        name: `Fitter ${crew.length + 1}`,
-        skills: ['film', 'heat'],
+        personId: id,
+        name,
         begins: 450,
         ends: 1020,
         breakBegins: 720,
@@ -183,6 +233,7 @@ export class CrewView {
     ]);
   }
 
+  /** The person's own name is the shop's; here it is what the job calls them by. */
   protected name(row: RowOf<'crewMember'>, { text, seen }: Typed): void {
     const name = text.trim();
     this.fault.set(name === '' ? 'Name: expected at least one letter; the old one stays.' : undefined);
@@ -218,16 +269,14 @@ export class CrewView {
     this.#set(row, { [key]: at }, 'hours');
   }
 
-  protected toggle(row: RowOf<'crewMember'>, skill: string): void {
-    this.#set(
-      row,
-      {
-        skills: row.skills.includes(skill)
-          ? row.skills.filter((own) => own !== skill)
-          : [...row.skills, skill],
-      },
-      'skills',
-    );
+  protected async toggle(row: RowOf<'crewMember'>, skill: Skill): Promise<void> {
+    const person = this.person(row);
+    if (person === undefined) return;
+    const { skills } = person;
+    const answer = await this.#people.change(person, {
+      skills: skills.includes(skill) ? skills.filter((own) => own !== skill) : [...skills, skill],
+    });
+    this.fault.set('objection' in answer ? `${row.name}: ${answer.objection}` : undefined);
   }
 
   protected leave(row: RowOf<'crewMember'>): void {

@@ -25,6 +25,7 @@ import {
 } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { Drafts } from '../../device/drafts';
+import { WhoseHand } from '../../device/whose-hand';
 import { JobDesk } from '../../job/job-desk';
 import { checked } from '@yellow-pane/core/reading';
 import { JobReading } from '../../job/job-reading';
@@ -53,6 +54,7 @@ interface ReadMeasure {
 export class Measuring {
   readonly #desk = inject(JobDesk);
   readonly #drafts = inject(Drafts);
+  readonly #hand = inject(WhoseHand);
   readonly #reading = inject(JobReading);
   readonly #units = inject(Device).units;
   readonly #looking = inject(Looking);
@@ -263,6 +265,12 @@ export class Measuring {
 
   /** Takes over what was typed, when it can be read; otherwise it stays in its field, marked. */
   take(key: string): void {
+    this.#hand.whenKnown(() => {
+      this.#take(key);
+    });
+  }
+
+  #take(key: string): void {
     const surface = this.surface();
     const field = this.#fields().find((candidate) => candidate.key === key);
     if (surface === undefined || field?.draft === undefined) return;

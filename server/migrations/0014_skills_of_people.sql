@@ -1,0 +1,1 @@
+ALTER TABLE "crew_member" DROP COLUMN "skills";

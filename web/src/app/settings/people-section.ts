@@ -1,0 +1,161 @@
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import type { PersonRow } from '@yellow-pane/contracts';
+import { type Person, SKILLS, type Skill, initialsOf, newPerson } from '@yellow-pane/core/job';
+import { People } from '../catalogue/people';
+import { Device } from '../device/device';
+import { KeptField } from '../fields/kept-field';
+import { SKILL_WORDS } from '../fields/skill-words';
+
+/** Who works in the shop, and who on this device. Jobs borrow their crew from here. */
+@Component({
+  selector: 'yp-people-section',
+  imports: [KeptField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section aria-labelledby="people">
+      <h2 id="people" class="text-xl">People of the shop</h2>
+      <p class="mt-1">
+        @if (device.hasName()) {
+          On this device {{ device.who() }} works; the name goes on what is kept here.
+        } @else {
+          Nobody works on this device yet. You are asked when there is something to keep.
+        }
+      </p>
+      @for (person of people.people(); track person.id) {
+        <div
+          class="flex flex-wrap gap-3 items-end border-b border-line py-3"
+          role="group"
+          [attr.aria-label]="person.name"
+        >
+          <label class="flex-1 min-w-52"
+            ><span class="block text-sm text-faint">Name</span
+            ><input
+              class="field"
+              maxlength="80"
+              [ypKept]="'person-name:' + person.id"
+              [is]="person.name"
+              [faultOf]="nameFault"
+              (typed)="rename(person, $event.text)"
+          /></label>
+          <label
+            ><span class="block text-sm text-faint">Initials</span
+            ><input
+              class="field w-24"
+              maxlength="8"
+              [ypKept]="'person-initials:' + person.id"
+              [is]="person.initials"
+              (typed)="save(person, { initials: $event.text.trim() })"
+          /></label>
+          <label
+            ><span class="block text-sm text-faint">Blade in the</span
+            ><select
+              class="field w-auto"
+              (change)="save(person, { hand: handOf($any($event.target).value) })"
+            >
+              @for (hand of hands; track hand.value) {
+                <option [value]="hand.value" [selected]="hand.value === (person.hand ?? '')">
+                  {{ hand.word }}
+                </option>
+              }
+            </select></label
+          >
+          @if (person.id === device.personId()) {
+            <span class="min-h-touch flex items-center font-semibold">works here</span>
+          } @else if (person.active) {
+            <button type="button" class="act act-small" (click)="workHere(person)">Works here now</button>
+          }
+          <span class="flex flex-wrap gap-x-5 basis-full">
+            @for (skill of skills; track skill) {
+              <label class="flex gap-2 items-center min-h-10"
+                ><input
+                  type="checkbox"
+                  class="size-5 accent-ink"
+                  [checked]="person.skills.includes(skill)"
+                  (change)="toggle(person, skill)"
+                />{{ words[skill] }}</label
+              >
+            }
+            <label class="flex gap-2 items-center min-h-10"
+              ><input
+                type="checkbox"
+                class="size-5 accent-ink"
+                [checked]="person.active"
+                (change)="save(person, { active: !person.active })"
+              />in the shop</label
+            >
+          </span>
+        </div>
+      } @empty {
+        <p class="mt-2 text-faint">Nobody is known here yet.</p>
+      }
+      <form class="flex gap-3 items-end mt-3" (submit)="add($event)">
+        <label class="flex-1 min-w-52"
+          ><span class="block">Somebody new</span
+          ><input
+            class="field"
+            maxlength="80"
+            [value]="fresh()"
+            (input)="fresh.set($any($event.target).value)"
+        /></label>
+        <button type="submit" class="act">Add</button>
+      </form>
+      @if (fault(); as text) {
+        <p class="mt-2 text-stop font-semibold" role="alert">{{ text }}</p>
+      }
+    </section>
+  `,
+})
+export class PeopleSection {
+  protected readonly device = inject(Device);
+  protected readonly people = inject(People);
+  protected readonly fresh = signal('');
+  protected readonly fault = signal<string | undefined>(undefined);
+  protected readonly skills = SKILLS;
+  protected readonly words = SKILL_WORDS;
+  protected readonly hands = [
+    { value: '', word: 'unknown' },
+    { value: 'left', word: 'left hand' },
+    { value: 'right', word: 'right hand' },
+  ] as const;
+
+  protected readonly nameFault = (text: string): string | undefined =>
+    text.trim() === '' ? 'at least one letter' : undefined;
+
+  protected handOf(value: string): Person['hand'] {
+    return value === 'left' || value === 'right' ? value : null;
+  }
+
+  protected workHere({ id, name }: PersonRow): void {
+    this.device.workFor({ who: name, personId: id });
+  }
+
+  protected rename(person: PersonRow, text: string): Promise<void> {
+    const name = text.trim();
+    const hasUsual = person.initials === initialsOf(person.name);
+    return this.save(person, { name, ...(hasUsual ? { initials: initialsOf(name) } : {}) });
+  }
+
+  protected toggle(person: PersonRow, skill: Skill): Promise<void> {
+    const { skills } = person;
+    return this.save(person, {
+      skills: skills.includes(skill) ? skills.filter((own) => own !== skill) : [...skills, skill],
+    });
+  }
+
+  protected async add(event: Event): Promise<void> {
+    event.preventDefault();
+    const name = this.fresh().trim();
+    if (name === '') {
+      this.fault.set('Somebody new: expected a name of at least one letter.');
+      return;
+    }
+    const answer = await this.people.save(newPerson(name));
+    this.fault.set('objection' in answer ? answer.objection : undefined);
+    if ('id' in answer) this.fresh.set('');
+  }
+
+  protected async save(person: PersonRow, fields: Partial<Person>): Promise<void> {
+    const answer = await this.people.change(person, fields);
+    this.fault.set('objection' in answer ? `${person.name}: ${answer.objection}` : undefined);
+  }
+}
