@@ -1,3 +1,4 @@
+import type { MeasureRemark } from './measure-case';
 import { type Outline, type Point, outlineBounds } from './outline';
 
 /** How a figure hangs when no level was read: on a level sill, its sides upright. */
@@ -70,12 +71,8 @@ const PARALLEL_RAD = 0.01;
 export function askedLevel(
   head: readonly [Point | undefined, Point | undefined],
   sill: readonly [Point | undefined, Point | undefined],
-): readonly string[] {
+): readonly MeasureRemark[] {
   const slope = ([left, right]: readonly [Point | undefined, Point | undefined]): number =>
     left === undefined || right === undefined ? 0 : Math.atan2(right.y - left.y, right.x - left.x);
-  return Math.abs(slope(head) - slope(sill)) < PARALLEL_RAD
-    ? []
-    : [
-        'Which edge is level? Taken with its sill level. If another is, type what a spirit level says along it.',
-      ];
+  return Math.abs(slope(head) - slope(sill)) < PARALLEL_RAD ? [] : [{ case: 'which edge is level' }];
 }

@@ -5,6 +5,8 @@ export type { JointSizes, PartSize, SurfaceInput } from './shapes/shape';
 export { type Agreement, type AskedMeasure, type Reliability, type Suspect, judge } from './judge';
 export { type MeasureSlot, measureWord, mirroredMeasure, pointWord, typedRange } from './measure-slot';
 export { type Reading, isSameMeasure, sdOf } from './reading';
+export type { Hardness } from './curved/hardness';
+export type { Impossible, MeasureRemark } from './measure-case';
 export {
   type Assumption,
   type Figure,

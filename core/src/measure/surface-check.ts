@@ -1,3 +1,4 @@
+import type { Impossible, MeasureRemark } from './measure-case';
 import type { MeasurePoint } from '../job';
 import type { Agreement, Suspect } from './judge';
 import type { MeasureSlot } from './measure-slot';
@@ -43,7 +44,7 @@ export type Assumption = keyof typeof IS_CUSTOMARY;
 /** What the measures of a surface say, as one of four named outcomes. */
 export type SurfaceCheck =
   | { readonly state: 'unfinished'; readonly needs: readonly string[] }
-  | { readonly state: 'impossible'; readonly says?: string; readonly suspects: readonly Suspect[] }
+  | { readonly state: 'impossible'; readonly why?: Impossible; readonly suspects: readonly Suspect[] }
   /** Too few measures to know the shape: drawn with an assumption, and said so. */
   | {
       readonly state: 'assumed';
@@ -52,7 +53,7 @@ export type SurfaceCheck =
       readonly sizes: Sizes;
       readonly agreement: Agreement;
       readonly helpsNext: MeasureSlot | undefined;
-      readonly remarks: readonly string[];
+      readonly remarks: readonly MeasureRemark[];
     }
   | {
       readonly state: 'measured';
@@ -60,7 +61,7 @@ export type SurfaceCheck =
       readonly sizes: Sizes;
       readonly agreement: Agreement;
       readonly helpsNext: MeasureSlot | undefined;
-      readonly remarks: readonly string[];
+      readonly remarks: readonly MeasureRemark[];
     };
 
 /** The outline of a check, when there is one. */

@@ -40,7 +40,7 @@ export function checked(check: () => SurfaceCheck): SurfaceCheck {
     if (error instanceof CoreError)
       return {
         state: 'impossible',
-        says: `One measure cannot be: ${error.data.got}; expected ${error.data.expected}.`,
+        why: { case: 'measure refused', got: error.data.got, expected: error.data.expected },
         suspects: [],
       };
     throw error;

@@ -8,7 +8,10 @@ export interface Hardness {
     | 'more than the film gives'
     | 'saddle: the film would have to stretch';
   readonly where: 'evenly' | 'at the top' | 'at the bottom';
-  readonly says: string;
+  /** How much too long the film is along the worse edge. */
+  readonly surplus_mm: number;
+  /** The most that a film gives, as a share of the edge. */
+  readonly most_share: number;
 }
 
 /**
@@ -47,33 +50,11 @@ export function hardnessOf({
       : bottom_mm > lopsided * Math.max(top_mm, 0.1)
         ? 'at the bottom'
         : 'evenly';
+  const said = { surplus_mm: worst, most_share };
   if (Math.min(top_mm, bottom_mm) < -flat_mm)
-    return {
-      word: 'saddle: the film would have to stretch',
-      where,
-      says: 'The glass curves two opposite ways. Polyester does not stretch: refer it, or fit it in strips.',
-    };
-  if (worst <= flat_mm)
-    return { word: 'flat enough', where: 'evenly', says: 'The film lies down by squeegee alone.' };
-  const much =
-    where === 'evenly'
-      ? ''
-      : ` Most of it ${where}: anchor the film ${where === 'at the bottom' ? 'lower' : 'higher'} than the middle.`;
-  if (worst / width_mm <= easy_share)
-    return {
-      word: 'a few folds',
-      where,
-      says: `About ${worst.toFixed(0)} mm too long along the edge, gathered into folds and shrunk.${much}`,
-    };
-  if (worst / width_mm <= most_share)
-    return {
-      word: 'many folds',
-      where,
-      says: `About ${worst.toFixed(0)} mm too long along the edge: work for a trained hand.${much}`,
-    };
-  return {
-    word: 'more than the film gives',
-    where,
-    says: `About ${worst.toFixed(0)} mm too long: more than ${(most_share * 100).toFixed(0)} % of the edge. In pieces, or refer it.${much}`,
-  };
+    return { word: 'saddle: the film would have to stretch', where, ...said };
+  if (worst <= flat_mm) return { word: 'flat enough', where: 'evenly', ...said };
+  if (worst / width_mm <= easy_share) return { word: 'a few folds', where, ...said };
+  if (worst / width_mm <= most_share) return { word: 'many folds', where, ...said };
+  return { word: 'more than the film gives', where, ...said };
 }

@@ -168,7 +168,7 @@ function checkArch({ readings, determinedWithin_mm: within_mm }: SurfaceInput): 
     ...(rise === undefined ? ['the rise of the arch'] : []),
   ];
   if (width === undefined || rise === undefined || needs.length > 0) return { state: 'unfinished', needs };
-  if (rise <= 0) return { state: 'impossible', says: 'The crown lies below the springs.', suspects: [] };
+  if (rise <= 0) return { state: 'impossible', why: { case: 'crown below the springs' }, suspects: [] };
   const withBody = hasBody && height !== undefined;
   const crown = { x: width / 2, y: -rise };
   const start: readonly Point[] = withBody
@@ -206,7 +206,7 @@ function checkArch({ readings, determinedWithin_mm: within_mm }: SurfaceInput): 
     sizes,
     agreement: solved.agreement,
     helpsNext: firstUntaken(slots, readings),
-    remarks: ['The arch is taken as part of a circle, its crown over the middle.'],
+    remarks: [{ case: 'part of a circle' as const }],
   };
   return solved.isDetermined
     ? { state: 'measured', ...common }

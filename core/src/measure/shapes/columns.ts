@@ -231,7 +231,7 @@ function checkRound({ readings }: SurfaceInput): SurfaceCheck {
   );
   const [foot_mm = mean, top_mm = foot_mm] = fitted.unknowns;
   if (foot_mm <= 0 || top_mm <= 0)
-    return { state: 'impossible', says: 'These girths would close to a point below the top.', suspects: [] };
+    return { state: 'impossible', why: { case: 'girths close to a point' }, suspects: [] };
   const frustum = { foot_mm, top_mm, height_mm };
   const agreement: Agreement = judge(rings, rings.map(sdOf), fitted, () => untakenRing(rings));
   const outline = unrolled(frustum);

@@ -1,3 +1,4 @@
+import type { MeasureRemark } from '../measure-case';
 import type { MeasurePoint } from '../../job';
 import { type Formula, type Reasoned, applyFormula } from '../../quantity';
 import { hardnessOf } from '../curved/hardness';
@@ -163,14 +164,14 @@ function checkCurved({ readings, determinedWithin_mm }: SurfaceInput): SurfaceCh
       state: 'assumed',
       assumes: 'flat, for want of a sag across and one down',
       helpsNext,
-      remarks: [...flat.remarks, 'Drawn flat: one sag across and one down are needed to know the curve.'],
+      remarks: [...flat.remarks, { case: 'drawn flat' }],
     };
   }
   const tooDeep = sags.find((reading) => Math.abs(reading.value_mm) > 0.45 * chordOf(outline, reading));
   if (tooDeep !== undefined)
     return {
       state: 'impossible',
-      says: `A sag of ${tooDeep.value_mm.toFixed(0)} mm is deeper than half its chord.`,
+      why: { case: 'sag too deep', sag_mm: tooDeep.value_mm },
       suspects: [],
     };
   const { patch, fitted, used } = fitPatch(outline, bends);
@@ -190,10 +191,7 @@ function checkCurved({ readings, determinedWithin_mm }: SurfaceInput): SurfaceCh
   const hardness = hardnessOf({ ...surplus, width_mm: width });
   const sizes: Sizes = { ...flat.sizes, ...curvedSizes(patch, fitted, surplus, outline) };
   const unknown = stillUnknown(bends, patch, surplus);
-  const remarks = [
-    `${hardness.word.charAt(0).toUpperCase()}${hardness.word.slice(1)}${hardness.where === 'evenly' ? '' : `, most ${hardness.where}`}. ${hardness.says}`,
-    ...unknown.says,
-  ];
+  const remarks = [{ case: 'how hard it is' as const, hardness }, ...unknown.remarks];
   const helpsNext = firstUntaken(SLOTS, readings) ?? unknown.ask;
   const figure = { ...flat.figure, patch };
   const hasThree =
@@ -376,34 +374,34 @@ function curvedSizes(
   };
 }
 
+/** A rocking gap this large is tried, to see whether twist matters. */
+const TRIED_GAP_MM = 10;
+
 /** What the sags cannot show, and whether it matters here. */
 function stillUnknown(
   bends: readonly Reading[],
   patch: CurvedPatch,
   surplus: { readonly top_mm: number; readonly bottom_mm: number },
-): { readonly says: readonly string[]; readonly ask: MeasureSlot | undefined } {
+): { readonly remarks: readonly MeasureRemark[]; readonly ask: MeasureSlot | undefined } {
   const worst = Math.max(Math.abs(surplus.top_mm), Math.abs(surplus.bottom_mm));
-  const says: string[] = [];
+  const remarks: MeasureRemark[] = [];
   const ask: MeasureSlot[] = [];
   const find = (key: string): void => {
     const slot = SLOTS.find((candidate) => candidate.key === key);
     if (slot !== undefined) ask.push(slot);
   };
   if (worst > 3 && !bends.some((reading) => reading.kind === 'quarter sag' && isAcross(reading))) {
-    says.push(
-      'Whether the curve gathers near the ends is unknown: sags a quarter in would show it, and can change the surplus by a quarter.',
-    );
+    remarks.push({ case: 'curve near the ends unknown' });
     find('quarter-left');
   }
   if (worst > 1.5 && !bends.some(({ kind }) => kind === 'rocking gap')) {
-    const twisted = surplusAtEdges({ ...patch, twist: 10 / (4 * patch.halfWidth_mm * patch.halfHeight_mm) });
+    const twisted = surplusAtEdges({
+      ...patch,
+      twist: TRIED_GAP_MM / (4 * patch.halfWidth_mm * patch.halfHeight_mm),
+    });
     const changes = Math.abs(twisted.top_mm - surplus.top_mm) > 0.05 * worst;
-    says.push(
-      changes
-        ? 'Twist is unknown and matters here: measure the gap under the fourth corner.'
-        : 'Twist is unknown; even a 10 mm rocking gap would hardly change the surplus.',
-    );
+    remarks.push({ case: 'twist unknown', matters: changes, gap_mm: TRIED_GAP_MM });
     if (changes) find('rocking-tr');
   }
-  return { says, ask: ask[0] };
+  return { remarks, ask: ask[0] };
 }

@@ -63,12 +63,7 @@ export const moulding: ShapeMeasure = {
     const { width, height } = outlineBounds(flat.figure.outline);
     const more = girths(width, height, input.parts ?? [], undefined);
     const remarks =
-      Object.keys(more).length > 0
-        ? flat.remarks
-        : [
-            ...flat.remarks,
-            'No furrow with width and depth yet: the girth is the plain width. Add the profile under Parts.',
-          ];
+      Object.keys(more).length > 0 ? flat.remarks : [...flat.remarks, { case: 'no furrow yet' as const }];
     return { ...flat, remarks, sizes: { ...flat.sizes, ...more } };
   },
 };
@@ -90,16 +85,13 @@ function checkPanel({ readings, parts = [], determinedWithin_mm }: SurfaceInput)
   if (thickness_mm === undefined)
     return {
       ...face,
-      remarks: [
-        ...face.remarks,
-        'Edges are wrapped but the thickness is unknown: measure it to know the girth.',
-      ],
+      remarks: [...face.remarks, { case: 'thickness unknown' }],
       helpsNext: EDGE_SLOTS[0],
     };
   if (2 * radius_mm > thickness_mm + 1e-9)
     return {
       state: 'impossible',
-      says: `An edge radius of ${radius_mm.toFixed(0)} mm does not fit a thickness of ${thickness_mm.toFixed(0)} mm.`,
+      why: { case: 'edge radius too large', radius_mm, thickness_mm },
       suspects: [],
     };
   const edges = wrapped.map(({ side, turned_mm }) => ({

@@ -1,3 +1,4 @@
+import type { Impossible } from '../measure-case';
 import type { AskedMeasure } from '../judge';
 import { fromCorner, likeliestSill, onLevelSill } from '../hanging';
 import { laidOut } from '../lay-out-corners';
@@ -74,7 +75,7 @@ function checkPolygon({ readings, corners, determinedWithin_mm: within_mm }: Sur
     between.filter(({ kind }) => kind === 'distance'),
     count,
   );
-  if (impossible !== undefined) return { state: 'impossible', says: impossible, suspects: [] };
+  if (impossible !== undefined) return { state: 'impossible', why: impossible, suspects: [] };
   const lengths = between.filter(({ kind }) => kind === 'distance');
   const start = laidOut(
     lengths.map(({ from, to, value_mm }) => ({
@@ -105,7 +106,7 @@ function checkPolygon({ readings, corners, determinedWithin_mm: within_mm }: Sur
   if (!isSimple(outline) || areaOf(outline) <= 0)
     return {
       state: 'impossible',
-      says: 'The sides would have to cross each other.',
+      why: { case: 'sides cross' },
       suspects: solved.agreement.kind === 'disagree' ? solved.agreement.suspects : [],
     };
   const figure = {
@@ -120,19 +121,11 @@ function checkPolygon({ readings, corners, determinedWithin_mm: within_mm }: Sur
     undefined,
   );
   const folding = foldingCorners(lengths, count);
-  const asked =
-    hasLevel || count < 4
-      ? []
-      : [
-          'Taken standing level on its lowest side, its sides as upright as can be. If it hangs otherwise, type what a spirit level says along side 1–2.',
-        ];
+  const asked = hasLevel || count < 4 ? [] : [{ case: 'standing on its lowest side' as const }];
   const remarks =
     folding.length === 0
       ? asked
-      : [
-          ...asked,
-          `${folding.length === 1 ? 'Corner' : 'Corners'} ${folding.join(', ')} ${folding.length === 1 ? 'is' : 'are'} known by two lengths only: drawn ${isConvex(outline) ? 'pointing outward; the mirror image, pointing inward, has the same lengths' : 'as the other measures want it'}.`,
-        ];
+      : [...asked, { case: 'corners may fold' as const, corners: folding, isConvex: isConvex(outline) }];
   const slots = slotsOf(count);
   const helpsNext = firstUntaken(slots, readings);
   if (!solved.isDetermined)
@@ -215,7 +208,7 @@ function mirrored(outline: Outline, corner: number): Outline {
 }
 
 /** Three lengths between the same three corners that cannot close, beyond what the readings may be off. */
-function impossibleTriangle(readings: readonly Reading[], count: number): string | undefined {
+function impossibleTriangle(readings: readonly Reading[], count: number): Impossible | undefined {
   const longestOf = new Map<string, number>();
   for (const { from, to, value_mm } of readings)
     longestOf.set(
@@ -231,7 +224,12 @@ function impossibleTriangle(readings: readonly Reading[], count: number): string
         if (sides.some((side) => side === undefined)) continue;
         const [longest = 0, second = 0, third = 0] = (sides as number[]).sort((x, y) => y - x);
         if (longest > second + third + 10)
-          return `Corners ${a + 1}, ${b + 1} and ${c + 1} cannot close: the longest length is ${longest.toFixed(0)} mm, the other two together reach ${(second + third).toFixed(0)} mm.`;
+          return {
+            case: 'corners cannot close',
+            corners: [a + 1, b + 1, c + 1],
+            longest_mm: longest,
+            others_mm: second + third,
+          };
       }
     }
   }

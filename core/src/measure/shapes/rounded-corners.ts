@@ -69,7 +69,7 @@ function checkRounded({ readings, determinedWithin_mm }: SurfaceInput): SurfaceC
     return {
       ...sharp,
       helpsNext: sharp.helpsNext ?? RADIUS_SLOTS[0],
-      remarks: [...sharp.remarks, 'No radius yet: drawn with sharp corners.'],
+      remarks: [...sharp.remarks, { case: 'sharp corners' }],
     };
   const radiusAt = (corner: string): number => radii.find(({ from }) => from === corner)?.value_mm ?? common;
   const corners = sharp.figure.outline.map((point, index) => ({
@@ -91,7 +91,7 @@ function checkRounded({ readings, determinedWithin_mm }: SurfaceInput): SurfaceC
   if (tooLarge !== undefined)
     return {
       state: 'impossible',
-      says: `A corner radius of ${tooLarge.radius.toFixed(0)} mm does not fit between its neighbours.`,
+      why: { case: 'corner radius too large', radius_mm: tooLarge.radius },
       suspects: [],
     };
   const lostArea = corners.reduce(
@@ -110,9 +110,7 @@ function checkRounded({ readings, determinedWithin_mm }: SurfaceInput): SurfaceC
     perimeter_mm: { value: edge.value, why: [...sharp.sizes.perimeter_mm.why, edge] },
   };
   const remarks =
-    radii.length < 4
-      ? [...sharp.remarks, 'Corners without a radius of their own take the first one given.']
-      : sharp.remarks;
+    radii.length < 4 ? [...sharp.remarks, { case: 'first radius for all' as const }] : sharp.remarks;
   return {
     ...sharp,
     sizes,

@@ -88,7 +88,11 @@ function checkTriangle({ readings, determinedWithin_mm: within_mm }: SurfaceInpu
     const [longest = 0, ...others] = [bottom, left ?? 0, right ?? 0].sort((a, b) => b - a);
     return {
       state: 'impossible',
-      says: `The longest side is ${longest.toFixed(0)} mm; the other two together reach only ${others.reduce((sum, side) => sum + side, 0).toFixed(0)} mm.`,
+      why: {
+        case: 'sides cannot close',
+        longest_mm: longest,
+        others_mm: others.reduce((sum, side) => sum + side, 0),
+      },
       suspects: [],
     };
   }
@@ -117,7 +121,7 @@ function checkTriangle({ readings, determinedWithin_mm: within_mm }: SurfaceInpu
   if (!((br.x - bl.x) * (bl.y - tp.y) > 1))
     return {
       state: 'impossible',
-      says: 'The corners lie on one line.',
+      why: { case: 'corners on one line' },
       suspects: solved.agreement.kind === 'disagree' ? solved.agreement.suspects : [],
     };
   const spread =

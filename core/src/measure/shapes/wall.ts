@@ -58,10 +58,7 @@ function checkWall({ readings, parts = [], joints, determinedWithin_mm }: Surfac
   );
   const remarks = [...bare.remarks];
   const unmeasured = openings.length - measured.length;
-  if (unmeasured > 0)
-    remarks.push(
-      `${unmeasured} ${unmeasured === 1 ? 'opening has' : 'openings have'} no width and height yet: not taken off.`,
-    );
+  if (unmeasured > 0) remarks.push({ case: 'openings without size', count: unmeasured });
   const outside = measured.filter(
     ({ x_mm, y_mm, width_mm, height_mm }) =>
       (x_mm ?? 0) + width_mm > width + 5 || (y_mm ?? 0) + height_mm > height + 5,
@@ -69,7 +66,7 @@ function checkWall({ readings, parts = [], joints, determinedWithin_mm }: Surfac
   if (outside.length > 0)
     return {
       state: 'impossible',
-      says: `${outside.map(({ name }) => name || 'An opening').join(', ')} ${outside.length === 1 ? 'reaches' : 'reach'} beyond the wall.`,
+      why: { case: 'openings beyond the wall', names: outside.map(({ name }) => name) },
       suspects: [],
     };
   const openings_mm2 = measured.reduce(

@@ -1,4 +1,5 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
+import { remarkWords } from '@yellow-pane/contracts/words';
 import { type Instrument, type RowOf } from '@yellow-pane/core/job';
 import {
   type AskedMeasure,
@@ -175,7 +176,7 @@ export class Measuring {
   });
   readonly remarks = computed(() => {
     const check = this.check();
-    return 'remarks' in check ? check.remarks : [];
+    return 'remarks' in check ? check.remarks.map((remark) => remarkWords(remark, this.#units())) : [];
   });
   readonly helpsNext = computed(() => {
     const check = this.check();

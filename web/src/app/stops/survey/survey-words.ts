@@ -1,3 +1,4 @@
+import { impossibleWords } from '@yellow-pane/contracts/words';
 import type { Agreement, Suspect, SurfaceCheck } from '@yellow-pane/core/measure';
 import {
   type DisplayUnits,
@@ -30,7 +31,7 @@ export function findingOf(check: SurfaceCheck, word: Word, units: DisplayUnits):
     return {
       verdict: 'stop',
       heading: 'These measures cannot be',
-      says: `${check.says ?? 'No such figure has these measures.'} ${check.suspects.length === 0 ? 'Measure again.' : `Look first at the ${check.suspects.map(word).join(' and the ')}.`}`,
+      says: `${check.why === undefined ? 'No such figure has these measures.' : impossibleWords(check.why, units)} ${check.suspects.length === 0 ? 'Measure again.' : `Look first at the ${check.suspects.map(word).join(' and the ')}.`}`,
     };
   if (check.agreement.kind === 'disagree')
     return disagreement(check.agreement.suspects, check.agreement.decide, word, units);

@@ -1,0 +1,2 @@
+export { impossibleWords, remarkWords } from './measure-words';
+export { type Figures, type Messages, capital, counted, figuresIn, sentenceOf } from './messages';

@@ -1,0 +1,53 @@
+import { type DisplayUnits, formatArea, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
+
+/** Figures as a person reads them: in their own units. */
+export interface Figures {
+  /** As fine as it was measured. */
+  length(mm: number): string;
+  /** To the whole millimetre, or to 1/16 in. */
+  about(mm: number): string;
+  area(m2: number): string;
+  temperature(celsius: number, digits?: number): string;
+  percent(share: number): string;
+}
+
+export function figuresIn(units: DisplayUnits): Figures {
+  return {
+    length: (mm) => formatLengthWithUnit(nmFromMm(mm), units),
+    about: (mm) => formatLengthWithUnit(nmFromMm(units === 'metric' ? Math.round(mm) : mm), units),
+    area: (m2) => formatArea(m2 * 1e6, units),
+    temperature: (celsius, digits = 0) => `${celsius.toFixed(digits)} °C`,
+    percent: (share) => `${Math.round(share * 100)} %`,
+  };
+}
+
+/** A case that core tells as data, with the figures that belong to it. */
+export interface Case {
+  readonly case: string;
+}
+
+/** A sentence for each case there is: one that is forgotten does not compile. */
+export type Messages<Said extends Case> = {
+  readonly [Name in Said['case']]:
+    string | ((said: Extract<Said, { readonly case: Name }>, figures: Figures) => string);
+};
+
+/** The sentence of a case, in the person's units. */
+export function sentenceOf<Said extends Case>(
+  messages: Messages<Said>,
+  said: Said,
+  units: DisplayUnits,
+): string {
+  const message = messages[said.case as Said['case']];
+  return typeof message === 'string' ? message : message(said as never, figuresIn(units));
+}
+
+/** Words that follow a number: `1 opening`, `2 openings`. */
+export function counted(count: number, one: string, many = `${one}s`): string {
+  return `${count} ${count === 1 ? one : many}`;
+}
+
+/** The same with a capital letter at the beginning. */
+export function capital(text: string): string {
+  return `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
+}
