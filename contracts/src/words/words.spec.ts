@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { checkSurface, slotsFor } from '@yellow-pane/core/measure';
+import { tooWideWords } from './cutting-words';
 import { figuresIn } from './messages';
 import { impossibleWords, remarkWords } from './measure-words';
 
@@ -39,6 +40,15 @@ describe('are sentences made in the units of the person?', () => {
     );
     expect(impossibleWords(why, 'imperial')).toBe(
       'The longest side is 78 3/4 in; the other two together reach only 59 1/16 in.',
+    );
+  });
+  it('film too wide to be laid, likewise', () => {
+    const wanting = { by_mm: 6, over_mm: 22, sides: 'top and bottom' } as const;
+    expect(tooWideWords(wanting, 'metric')).toBe(
+      'Short by 6 mm: take 22 mm over at top and bottom, or a wider roll. Curved glass and glass of a vehicle get no seam.',
+    );
+    expect(tooWideWords({ ...wanting, by_mm: 25.4 }, 'imperial')).toMatch(
+      /^Short by 1 in: take 7\/8 in over/,
     );
   });
   it('figures: lengths, areas, shares', () => {

@@ -6,19 +6,18 @@ export {
   type CutBlanks,
   type CutInput,
   type SeamWishes,
-  type TooWide,
   customarySeam,
   cutBlanks,
   lapOf,
   layoutPieceOf,
   meetsOf,
-  tooWideWord,
 } from './blanks/cut-blanks';
 export { type SeamKind, type SeamPlacing, DROP_COUNT, placeSeams } from './blanks/drops';
 export { type FirstDrop, type PatternMatch, CELL } from './blanks/pattern';
 export { type SectorBlank, SECTOR_FORMULAS, sectorBlank } from './blanks/sector';
 export { type ArcOnTheTable, type ColumnMarks, columnMarks, sectorOnTheTable } from './blanks/column-marks';
 export { pieceNotes } from './blanks/piece-notes';
+export type { BlankNote, PieceNote, TooWide } from './blanks/blank-note';
 export {
   type BlankEdge,
   type RollEdges,

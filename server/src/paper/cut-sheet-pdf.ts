@@ -1,4 +1,5 @@
 import { type PlanRoll, outlineOf, pieceWord } from '@yellow-pane/contracts/cut-files';
+import { pieceNoteWords } from '@yellow-pane/contracts/words';
 import { type Cut, STANDING, cutsFor, pieceNotes } from '@yellow-pane/core/cutting';
 import type { Liner } from '@yellow-pane/core/job';
 import type { DisplayUnits } from '@yellow-pane/core/quantity';
@@ -159,10 +160,9 @@ function stroke(pdf: PdfPage, points: readonly (readonly [number, number])[]): v
  */
 function byTheWay(pdf: PdfPage, roll: PlanRoll, units: DisplayUnits, start: number): number {
   const lines = roll.pieces.flatMap((piece) =>
-    pieceNotes(
-      { ...piece, isColumn: (piece.slits ?? []).length > 0 },
-      (value_mm) => `${lengthIn(value_mm, units)} ${units === 'metric' ? 'mm' : 'in'}`,
-    ).map((text) => `${pieceWord(piece)}: ${text}`),
+    pieceNotes({ ...piece, isColumn: (piece.slits ?? []).length > 0 }).map(
+      (note) => `${pieceWord(piece)}: ${pieceNoteWords(note, units)}`,
+    ),
   );
   pdf.font('plain').fontSize(9).fillColor('#111');
   const width = pdf.page.width - 2 * MARGIN;

@@ -2,7 +2,8 @@ import type { CornerTurn, CutMethod, FilmDirection } from '../../job';
 import { CoreError, type Formula, GEOMETRY, type Reasoned, type Source, applyFormula } from '../../quantity';
 import { upToTenth } from '../tenths';
 import { type Sides, allowanceFor } from './allowances';
-import { RULES } from '../../rules';
+import { type RuleKey, RULES } from '../../rules';
+import type { BlankNote } from './blank-note';
 
 export interface BlankInput {
   /**
@@ -37,7 +38,7 @@ export interface Blank {
   readonly mayTurn90: boolean;
   readonly mayTurn180: boolean;
   /** What to mind at the table and at the surface. */
-  readonly notes: readonly string[];
+  readonly notes: readonly BlankNote[];
   /** Of all that shaped it; the same inputs give the same hash. */
   readonly inputsHash: string;
 }
@@ -138,22 +139,18 @@ function sidesOf({ method, sides, left, right }: BlankInput): Sides {
   };
 }
 
-function notesOf({ method, direction, left, right }: BlankInput): readonly string[] {
+function notesOf({ method, direction, left, right }: BlankInput): readonly BlankNote[] {
+  const rule = (key: RuleKey): BlankNote => ({ case: 'rule', rule: key });
   const hasInside = left === 'inside corner' || right === 'inside corner';
   return [
-    ...(hasInside ? [RULES.cuttingGuide.reason, RULES.secondSheet.reason] : []),
-    ...(left === 'outside corner' || right === 'outside corner' ? [RULES.outsideSeam.reason] : []),
-    ...(method === 'column' ? [RULES.linerStrip.reason, RULES.notch.reason] : []),
-    ...(method === 'curved, shrunk'
-      ? [
-          'Polyester film shrinks mainly along the roll: its top lies along a factory edge; it may be turned end for end, never by a quarter.',
-          RULES.liftOff.reason,
-        ]
-      : []),
+    ...(hasInside ? [rule('cuttingGuide'), rule('secondSheet')] : []),
+    ...(left === 'outside corner' || right === 'outside corner' ? [rule('outsideSeam')] : []),
+    ...(method === 'column' ? [rule('linerStrip'), rule('notch')] : []),
+    ...(method === 'curved, shrunk' ? [{ case: 'shrinks along the roll' as const }, rule('liftOff')] : []),
     ...(direction === 'along the roll'
-      ? ['Grain runs along the roll.']
+      ? [{ case: 'grain along the roll' as const }]
       : direction === 'one way'
-        ? ['One-way picture: its top towards the roll’s end.']
+        ? [{ case: 'one-way picture' as const }]
         : []),
   ];
 }

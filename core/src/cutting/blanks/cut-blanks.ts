@@ -1,5 +1,6 @@
 import type { FilmDirection } from '../../job';
 import type { LayoutPiece } from '../layout-plan';
+import type { BlankNote, TooWide } from './blank-note';
 import { upToTenth } from '../tenths';
 import { type Blank, type BlankInput, blankFor, hashText } from './blank';
 import { type SeamKind, type SeamPlacing, placeSeams } from './drops';
@@ -60,17 +61,10 @@ export interface CutBlanks {
     readonly kind: SeamKind;
     readonly lap_mm: number;
   };
-  readonly notes: readonly string[];
+  readonly notes: readonly BlankNote[];
   /** No roll is wide enough and no seam is allowed: by how much, and what would do. */
   readonly tooWide?: TooWide | undefined;
   readonly inputsHash: string;
-}
-
-export interface TooWide {
-  readonly by_mm: number;
-  /** Over on both sides across the roll that would just fit; undefined: only a wider roll does. */
-  readonly over_mm: number | undefined;
-  readonly sides: 'top and bottom' | 'left and right';
 }
 
 export const lapOf = (kind: SeamKind): number =>
@@ -103,15 +97,12 @@ export function customarySeam(
 interface Case {
   readonly input: CutInput;
   readonly whole: Blank;
-  readonly notes: string[];
+  readonly notes: BlankNote[];
   /** Of the rolls the film can be had in; undefined: unknown. */
   readonly widest_mm: number | undefined;
 }
 type RawBlank = Omit<CutBlank, 'across_mm' | 'along_mm' | 'cell_mm' | 'phase_mm'>;
 type Seams = CutBlanks['seams'];
-
-const NO_PATTERN_NOTE =
-  'The film says its pattern repeats every 0 mm: taken as no pattern. Put the repeat right in the catalogue.';
 
 /**
  * The pieces to cut for one surface: one, or drops with seams between when no roll is wide enough.
@@ -123,7 +114,7 @@ export function cutBlanks(input: CutInput): CutBlanks {
   const own: Case = {
     input,
     whole,
-    notes: [...whole.notes, ...(input.repeat_mm === 0 ? [NO_PATTERN_NOTE] : [])],
+    notes: [...whole.notes, ...(input.repeat_mm === 0 ? [{ case: 'pattern repeats every 0' as const }] : [])],
     widest_mm: [...input.rollWidths_mm]
       .filter((width) => width > 0)
       .sort((a, b) => a - b)
@@ -200,9 +191,14 @@ function inOnePiece(own: Case, more: Partial<RawBlank> = {}): CutBlanks {
 function sectorBlanks(own: Case, sector: SectorBlank): CutBlanks {
   const { whole, widest_mm, notes } = own;
   const { width_mm, height_mm, inner_mm, outer_mm, angle_rad } = sector;
-  notes.push(
-    `Cut as a ring sector: inner radius ${inner_mm.value.toFixed(0)} mm, outer ${outer_mm.value.toFixed(0)} mm, ${((angle_rad.value * 180) / Math.PI).toFixed(2)}°, out of ${width_mm.toFixed(0)} × ${height_mm.toFixed(0)} mm.`,
-  );
+  notes.push({
+    case: 'ring sector',
+    inner_mm: inner_mm.value,
+    outer_mm: outer_mm.value,
+    angle_rad: angle_rad.value,
+    width_mm,
+    height_mm,
+  });
   const fits =
     widest_mm === undefined || width_mm <= widest_mm || (whole.mayTurn90 && height_mm <= widest_mm);
   return fits ? inOnePiece(own, { width_mm, height_mm, sector }) : inSectors(own, widest_mm);
@@ -216,16 +212,14 @@ function flatBlanks(own: Case): CutBlanks {
   const [width, height] = [whole.width_mm.value, whole.height_mm.value];
   const acrossRoll = whole.lies === 'top along the roll' ? height : width;
   if (widest_mm === undefined) {
-    notes.push(
-      'No roll width is known for this film: seams cannot be placed. Give its widths in the catalogue.',
-    );
+    notes.push({ case: 'no roll width known' });
     return inOnePiece(own);
   }
   if (acrossRoll <= widest_mm || (whole.mayTurn90 && Math.min(width, height) <= widest_mm))
     return inOnePiece(own);
   if (input.maySeam === false) {
     const tooWide = widthWanting(whole, acrossRoll, widest_mm);
-    notes.push(tooWideWord(tooWide));
+    notes.push({ case: 'too wide', ...tooWide });
     return { ...inOnePiece(own), tooWide };
   }
   const lap_mm = lapOf(input.seam.kind);
@@ -256,10 +250,7 @@ function inLevelDrops(own: Case, level: PlacedSeams, lap_mm: number): CutBlanks 
 
 function inUprightDrops(own: Case, upright: PlacedSeams, lap_mm: number): CutBlanks {
   own.notes.push(...upright.broken);
-  if (upright.widths.length > 1)
-    own.notes.push(
-      'Hang the drops in the order of their numbers, all from one roll: shade and grain follow on.',
-    );
+  if (upright.widths.length > 1) own.notes.push({ case: 'hung in order' });
   const raw = upright.widths.map((width_mm, index): RawBlank => ({
     drop: index + 1,
     of: upright.widths.length,
@@ -283,11 +274,6 @@ function widthWanting({ lies, sides }: Blank, acrossRoll_mm: number, widest_mm: 
     over_mm: over_mm >= 0 ? over_mm : undefined,
     sides: isDown ? 'top and bottom' : 'left and right',
   };
-}
-
-/** Said at the blank and where it could not be laid. */
-export function tooWideWord({ by_mm, over_mm, sides }: TooWide): string {
-  return `Short by ${by_mm} mm: ${over_mm === undefined ? 'take a wider roll' : `take ${over_mm} mm over at ${sides}, or a wider roll`}. Curved glass and glass of a vehicle get no seam.`;
 }
 
 function seamsAcross(
@@ -342,7 +328,7 @@ function inSectors(own: Case, widest_mm: number): CutBlanks {
     const fits =
       part !== undefined && (part.width_mm <= widest_mm || (whole.mayTurn90 && part.height_mm <= widest_mm));
     if (!fits) continue;
-    notes.push(`${count} sectors with a lap of ${lap_mm} mm each.`);
+    notes.push({ case: 'in sectors', count, lap_mm });
     const raw = Array.from({ length: count }, (_, index): RawBlank => ({
       drop: index + 1,
       of: count,
@@ -355,7 +341,7 @@ function inSectors(own: Case, widest_mm: number): CutBlanks {
     const at_mm = raw.slice(1).map(({ left_mm }) => left_mm);
     return resultOf(own, raw, { way: 'upright', at_mm, kind: 'lap over promoter', lap_mm });
   }
-  notes.push('No roll is wide enough even for a twelfth of this column.');
+  notes.push({ case: 'no roll wide enough', mostSectors: MOST_SECTORS });
   return inOnePiece(own);
 }
 

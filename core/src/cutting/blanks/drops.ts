@@ -1,3 +1,4 @@
+import type { BlankNote } from './blank-note';
 import { type Formula, GEOMETRY, type Reasoned, applyFormula } from '../../quantity';
 import { upToTenth } from '../tenths';
 import { RULES } from '../../rules';
@@ -25,7 +26,7 @@ export interface Drops {
   readonly starts: readonly number[];
   readonly seams: readonly number[];
   /** Rules that could not all be kept. */
-  readonly broken: readonly string[];
+  readonly broken: readonly BlankNote[];
 }
 
 interface CountInputs {
@@ -70,11 +71,11 @@ export function placeSeams(input: DropsInput): Drops {
   if (tried !== undefined) return { ...tried, broken: [] };
   const forced = best(input, count, true) ?? evenly(input, count);
   const broken = [
-    ...(forced.widths.some((width) => width < RULES.sliver.value) ? [RULES.sliver.reason] : []),
+    ...(forced.widths.some((width) => width < RULES.sliver.value)
+      ? [{ case: 'rule' as const, rule: 'sliver' as const }]
+      : []),
     ...(forced.seams.some((seam) => isKeptFree(input, seam))
-      ? [
-          'A seam falls where none should be: near an outside corner or across the eyes. A wider roll would do without.',
-        ]
+      ? [{ case: 'seam where none should be' as const }]
       : []),
   ];
   return { ...forced, broken };

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { blankNoteWords } from '@yellow-pane/contracts/words';
 import { type SeamWishes, allowanceFor, suitedMethods } from '@yellow-pane/core/cutting';
 import type { CutMethod, Over } from '@yellow-pane/core/job';
 import { type Outline, outlineBounds, outlineOfCheck } from '@yellow-pane/core/measure';
@@ -302,7 +303,7 @@ export class BlanksView {
       seam,
       reason: allowance.reason,
       source: whole.source.text,
-      notes: blanks.notes,
+      notes: blanks.notes.map((note) => blankNoteWords(note, this.#units())),
       isOwn:
         application.over !== null
           ? 'set for this one'

@@ -67,17 +67,18 @@ describe('why is there no film for a piece?', () => {
   };
   const of = (key: string): NamedBlank | undefined => blanks[key];
   it('no film at all: a width in the catalogue, or a roll', () => {
-    expect(shortWord(['a', 'c'], [], of)).toBe(
+    expect(shortWord(['a', 'c'], [], of, METRIC)).toBe(
       'There is no film to cut SW1, WL1 1/3 from: give the film a width in the catalogue, or take a roll into stock.',
     );
   });
   it('too wide for all, counting that one may be turned: a wider roll, or seams', () => {
-    expect(shortWord(['a', 'b', 'c'], [{ width_mm: 1220 }, { width_mm: 1524 }], of)).toBe(
+    expect(shortWord(['a', 'b', 'c'], [{ width_mm: 1220 }, { width_mm: 1524 }], of, METRIC)).toBe(
       'SW1: wider than the widest film there is (1524 mm). A wider roll, or seams, would help.',
     );
   });
   it('else there is too little of it', () => {
-    expect(shortWord(['c'], [{ width_mm: 1524 }], of)).toBe(
+    expect(shortWord(['a'], [{ width_mm: 1524 }], of, IMPERIAL)).toContain('(60 in)');
+    expect(shortWord(['c'], [{ width_mm: 1524 }], of, METRIC)).toBe(
       'Not enough film for WL1 1/3. A new roll to order would help: it is left out now.',
     );
   });

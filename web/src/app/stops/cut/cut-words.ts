@@ -1,6 +1,13 @@
-import { type CutOrderPlan, type StockFilm, type TooWide, tooWideWord } from '@yellow-pane/core/cutting';
+import { tooWideWords } from '@yellow-pane/contracts/words';
+import type { CutOrderPlan, StockFilm, TooWide } from '@yellow-pane/core/cutting';
 import type { CutRoll } from '@yellow-pane/core/job';
-import { CoreError, type DisplayUnits, formatFilmLength } from '@yellow-pane/core/quantity';
+import {
+  CoreError,
+  type DisplayUnits,
+  formatFilmLength,
+  formatLengthWithUnit,
+  nmFromMm,
+} from '@yellow-pane/core/quantity';
 
 /** What a roll of a plan is called. Of several to be ordered the others are numbered. */
 export function rollWord({ what, label }: Pick<CutRoll, 'what' | 'label'>): string {
@@ -55,6 +62,7 @@ export function shortWord(
   notLaid: readonly string[],
   stocks: readonly Pick<StockFilm, 'width_mm'>[],
   blankOf: (key: string) => NamedBlank | undefined,
+  units: DisplayUnits,
 ): string {
   const widest = Math.max(0, ...stocks.map(({ width_mm }) => width_mm));
   const names = (keys: readonly string[]): string => keys.map((key) => blankOf(key)?.word ?? key).join(', ');
@@ -70,11 +78,13 @@ export function shortWord(
   });
   const curved = notLaid.flatMap((key) => {
     const own = blankOf(key);
-    return own?.blanks.tooWide === undefined ? [] : [`${own.word}: ${tooWideWord(own.blanks.tooWide)}`];
+    return own?.blanks.tooWide === undefined
+      ? []
+      : [`${own.word}: ${tooWideWords(own.blanks.tooWide, units)}`];
   });
   if (curved.length > 0) return curved.join(' ');
   if (tooWide.length > 0)
-    return `${names(tooWide)}: wider than the widest film there is (${widest} mm). A wider roll, or seams, would help.`;
+    return `${names(tooWide)}: wider than the widest film there is (${formatLengthWithUnit(nmFromMm(widest), units)}). A wider roll, or seams, would help.`;
   return `Not enough film for ${names(notLaid)}. A new roll to order would help: it is left out now.`;
 }
 

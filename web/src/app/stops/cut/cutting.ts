@@ -53,6 +53,7 @@ const PLOTTER_GAP_NM = 3_000_000;
 @Injectable({ providedIn: 'root' })
 export class Cutting {
   readonly #desk = inject(JobDesk);
+  readonly #units = inject(Device).units;
   readonly #pool = inject(LayoutPool);
   readonly #reading = inject(JobReading);
   readonly #selection = inject(Selection);
@@ -256,7 +257,9 @@ export class Cutting {
     for (let start = 0; start < ops.length; start += OPS_PER_CHANGE)
       this.#desk.do(`${filmName} laid out`, ops.slice(start, start + OPS_PER_CHANGE));
     if (found.notLaid.length > 0)
-      this.fault.set(shortWord(found.notLaid, this.stocks(), (key) => this.#blankByKey().get(key)));
+      this.fault.set(
+        shortWord(found.notLaid, this.stocks(), (key) => this.#blankByKey().get(key), this.#units()),
+      );
   }
 
   /** The rows of a layout in place of the old ones; rolls that are begun stay with all that lies on them. */

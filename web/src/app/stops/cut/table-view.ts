@@ -8,6 +8,7 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { pieceNoteWords } from '@yellow-pane/contracts/words';
 import { type Cut, STANDING, cutsFor, lieOf, pieceNotes } from '@yellow-pane/core/cutting';
 import type { RowOf } from '@yellow-pane/core/job';
 import {
@@ -291,21 +292,14 @@ export class TableView {
         piece.topAlong,
         liner,
       );
-      const lines = pieceNotes(
-        {
-          phase_mm: mmFromNm(piece.phase_nm),
-          along_mm: mmFromNm(piece.along_nm),
-          factoryEdges: [],
-          isColumn: piece.notch_nm > 0,
-          sector: piece.sector,
-        },
-        (value_mm) => formatLengthWithUnit(nmFromMm(value_mm), this.#units()),
-      );
-      const edge =
-        factoryEdges.length === 0 || !this.cutting.wantsEdge(piece.applicationId)
-          ? []
-          : [`Factory edge as it hangs: ${factoryEdges.join(', ')}.`];
-      return lines.length + edge.length === 0 ? [] : [{ word: pieceWord(piece), lines: [...lines, ...edge] }];
+      const lines = pieceNotes({
+        phase_mm: mmFromNm(piece.phase_nm),
+        along_mm: mmFromNm(piece.along_nm),
+        factoryEdges: this.cutting.wantsEdge(piece.applicationId) ? factoryEdges : [],
+        isColumn: piece.notch_nm > 0,
+        sector: piece.sector,
+      }).map((note) => pieceNoteWords(note, this.#units()));
+      return lines.length === 0 ? [] : [{ word: pieceWord(piece), lines }];
     });
   });
   protected readonly nextNo = computed(() => this.cuts()?.find(({ isDone }) => !isDone)?.no);
