@@ -144,6 +144,13 @@ export default {
       to: { path: '^web/src/app/', pathNot: '^web/src/app/(instruments|catalogue|workers|server|device)/' },
     },
     {
+      name: 'drawings-are-given-their-figures',
+      severity: 'error',
+      comment: 'to scale, mirrored by one rule; every stop may draw with it',
+      from: { path: '^web/src/app/drawing/', pathNot: '\\.spec\\.ts$' },
+      to: { path: '^web/src/app/', pathNot: '^web/src/app/(drawing|ui)/' },
+    },
+    {
       name: 'the-open-job-knows-no-screen',
       severity: 'error',
       from: { path: '^web/src/app/job/', pathNot: '\\.spec\\.ts$' },

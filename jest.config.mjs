@@ -1,3 +1,5 @@
+import angular from 'jest-preset-angular/presets/index.js';
+
 const swc = {
   transform: {
     '^.+\\.ts$': [
@@ -20,13 +22,27 @@ const project = (displayName, more = {}) => ({
   ...more,
 });
 
+/** Components that are drawn: compiled as the page compiles them, in a document without a browser. */
+const drawn = {
+  ...angular.createEsmPreset({ tsconfig: '<rootDir>/web/tsconfig.drawn.json' }),
+  displayName: 'drawn',
+  rootDir: '.',
+  setupFiles: ['<rootDir>/jest-seed.mjs'],
+  setupFilesAfterEnv: ['<rootDir>/web/jest-drawn.mjs'],
+  testMatch: ['<rootDir>/web/src/**/*.drawn.spec.ts'],
+};
+
 export default {
   projects: [
     project('core'),
     project('contracts'),
     project('demo'),
     project('server'),
-    project('web', { setupFiles: ['<rootDir>/jest-seed.mjs', '<rootDir>/web/jest-setup.mjs'] }),
+    project('web', {
+      testPathIgnorePatterns: ['\\.drawn\\.spec\\.ts$'],
+      setupFiles: ['<rootDir>/jest-seed.mjs', '<rootDir>/web/jest-setup.mjs'],
+    }),
+    drawn,
   ],
   /** Hooks that start a database too: a busy machine is given time. */
   testTimeout: 180_000,

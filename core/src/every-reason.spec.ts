@@ -1,73 +1,54 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { fileURLToPath, pathToFileURL } from 'node:url';
 import { describe, expect, it } from '@jest/globals';
-import {
-  BLANK_FORMULAS,
-  CELL,
-  DROP_COUNT,
-  LAYOUT_FORMULAS,
-  MONEY_FORMULAS,
-  SECTOR_FORMULAS,
-  blankFor,
-  layOutInLevels,
-  planOrderSteps,
-  runThrough,
-  sectorBlank,
-} from './cutting';
+import { blankFor, layOutInLevels, planOrderSteps, runThrough, sectorBlank } from './cutting';
 import { dropCount } from './cutting/blanks/drops';
 import { cellOf } from './cutting/blanks/pattern';
-import { YEAR_FORMULAS, groundOf, judgeFilm, questionOf } from './choosing';
+import { groundOf, judgeFilm, questionOf } from './choosing';
 import { aFilm, someRows } from './choosing/fixtures';
-import { DEW_POINT } from './climate';
-import { RATING_FORMULAS } from './glazing';
-import { CONTRAST_FORMULAS, DAYLIGHT_FORMULAS, GLARE_FORMULAS } from './privacy';
-import { STRESS_FORMULAS } from './thermal-stress';
-import { MINUTES_FORMULA, SLIP_FORMULAS, SLIP_MIXES, slipNeeded, slipShare } from './fitting';
-import { DRYING_FORMULAS, ROLL_FORMULAS, WAIT_FORMULAS } from './waiting';
-import { SIZE_FORMULAS, checkSurface } from './measure';
-import { ARC_FORMULAS } from './measure/arcs';
-import { FURROW_FORMULAS, GIRTH_FORMULAS } from './measure/girth';
-import { ARCHED_AREA, ARCHED_EDGE } from './measure/shapes/arched-top';
-import { COLUMN_FORMULAS } from './measure/shapes/columns';
-import { CURVED_FORMULAS } from './measure/shapes/curved-glass';
-import { OFF_LEVEL } from './measure/shapes/four-sides';
-import { ROUND_FORMULAS } from './measure/shapes/round';
-import { ROUNDED_FORMULAS } from './measure/shapes/rounded-corners';
-import { WALL_FORMULAS } from './measure/shapes/wall';
+import { type MixInput, dayProblem, mixSheet } from './day';
+import { DEFAULT_SCHOOLS, SLIP_MIXES, slipNeeded, slipShare, workStepsFor } from './fitting';
+import { clearBy, panelWarming, primerDry, promoterDry, rollWarming, wallDry } from './waiting';
+import { checkSurface, rectangleSizes } from './measure';
+import { girths } from './measure/shapes/wall';
 import type { SurfaceShape } from './job';
 import type { Reading, SurfaceInput } from './measure';
 import type { Formula, Step } from './quantity';
 
-const FORMULAS = [
-  ...Object.values(SIZE_FORMULAS).map(({ forCorners }) => forCorners(4)),
-  ...Object.values(ARC_FORMULAS),
-  ...Object.values(FURROW_FORMULAS),
-  ...Object.values(GIRTH_FORMULAS),
-  ARCHED_AREA,
-  ARCHED_EDGE,
-  ...Object.values(COLUMN_FORMULAS),
-  ...Object.values(CURVED_FORMULAS),
-  OFF_LEVEL,
-  ...Object.values(ROUND_FORMULAS),
-  ...Object.values(ROUNDED_FORMULAS),
-  ...Object.values(WALL_FORMULAS),
-  ...Object.values(BLANK_FORMULAS),
-  ...Object.values(LAYOUT_FORMULAS),
-  ...Object.values(MONEY_FORMULAS),
-  ...Object.values(SECTOR_FORMULAS),
-  CELL,
-  DROP_COUNT,
-  ...Object.values(SLIP_FORMULAS),
-  ...RATING_FORMULAS,
-  ...CONTRAST_FORMULAS,
-  ...DAYLIGHT_FORMULAS,
-  ...GLARE_FORMULAS,
-  ...YEAR_FORMULAS,
-  ...STRESS_FORMULAS,
-  DEW_POINT,
-  MINUTES_FORMULA,
-  ...Object.values(DRYING_FORMULAS),
-  ...Object.values(ROLL_FORMULAS),
-  ...Object.values(WAIT_FORMULAS),
-] as unknown as Formula<Record<string, number>>[];
+type AnyFormula = Formula<Record<string, number>>;
+
+const isFormula = (value: unknown): value is AnyFormula =>
+  typeof value === 'object' &&
+  value !== null &&
+  ['id', 'says', 'unit', 'source', 'inputs', 'of'].every((key) => key in value);
+
+/** Formulas in what a file gives out: itself, in lists and tables, or made for a number of corners. */
+function formulasIn(value: unknown): readonly AnyFormula[] {
+  if (isFormula(value)) return [value];
+  if (typeof value !== 'object' || value === null) return [];
+  if ('forCorners' in value && typeof value.forCorners === 'function')
+    return formulasIn((value.forCorners as (corners: number) => unknown)(4));
+  return Array.isArray(value) || Object.getPrototypeOf(value) === Object.prototype
+    ? Object.values(value).flatMap(formulasIn)
+    : [];
+}
+
+const here = fileURLToPath(new URL('.', import.meta.url));
+const FILES = readdirSync(here, { recursive: true, encoding: 'utf8' }).filter(
+  (file) => file.endsWith('.ts') && !file.endsWith('.spec.ts') && !file.includes('fixtures'),
+);
+const modules = await Promise.all(
+  FILES.map((file) => import(pathToFileURL(join(here, file)).href) as Promise<Record<string, unknown>>),
+);
+const FORMULAS = [...new Set(modules.flatMap((exports) => Object.values(exports).flatMap(formulasIn)))];
+const BY_ID = new Map(FORMULAS.map((formula) => [formula.id, formula]));
+/** Formulas as they stand written, whether their file gives them out or not. */
+const WRITTEN = FILES.flatMap((file) =>
+  [...readFileSync(join(here, file), 'utf8').matchAll(/\bid: '([a-z][A-Za-z]*(?:\.[A-Za-z0-9-]+)+)'/g)].map(
+    ([, id = '']) => id,
+  ),
+);
 
 type Taken = readonly [kind: Reading['kind'], from: string, to: string, value_mm: number];
 const FACE: readonly Taken[] = [
@@ -199,6 +180,75 @@ const FILM_RESULTS: readonly (readonly [string, readonly Step[]])[] = [
   ...stress.panes.map(({ pane, why }) => [`stress of pane ${pane}`, why] as const),
 ];
 
+const air = { air_C: 18, humidity: 0.5 };
+const roll = { length_m: 30, pitch_um: 90, coreRadius_mm: 38, start_C: -4, room_C: 18, within_K: 2 } as const;
+const WAITS = [
+  primerDry('water-based', air),
+  primerDry('solvent-based', air),
+  wallDry(air, 60),
+  promoterDry(),
+  clearBy({ film_um: 50, glass_C: 12, room: air, isMetallised: false }),
+  rollWarming({ ...roll, wrap: 'boxed' }),
+  panelWarming(-4, 18, 2, 10_800),
+];
+const mixes = mixSheet({
+  surfaces: [
+    { method: 'trim in place', family: 'sun', area_m2: 2.5, edge_m: 6.6 },
+    { method: 'column', family: 'decor', area_m2: 3, edge_m: 7 },
+  ] as MixInput['surfaces'],
+  slip: 'concentrate',
+  primer: 'water-based',
+  air_C: 18,
+  units: 'metric',
+});
+const { works } = dayProblem({
+  surfaces: [
+    {
+      ...{
+        schools: DEFAULT_SCHOOLS,
+        condition: 'sound',
+        isSecurityFilm: false,
+        applicationId: 'a',
+        tag: 'SW1',
+      },
+      ...{
+        place: '',
+        room: null,
+        fitness: null,
+        done: new Map<string, number>(),
+        confirmed: new Set<string>(),
+      },
+    },
+  ],
+  ...{ people: [], tools: [], fitness: [], pins: new Map<string, number>(), now: 0, horizon: 3000 },
+  ...{ air, primer: 'water-based', shrink: 'fold by fold', rates: [] },
+});
+const furrow = (form: 'V' | 'square' | 'half round') => ({
+  ...{ kind: 'furrow' as const, name: 'profile', x_mm: null, y_mm: null, width_mm: 20, height_mm: 0 },
+  ...{ depth_mm: 8, form, count: 3 },
+});
+const DETAILS: readonly (readonly [string, readonly Step[]])[] = [
+  ...WAITS.map(({ word, why }) => [`wait ${word}`, why] as const),
+  ...[...works.values()].map(({ id, minutes }) => [`stretch ${id}`, minutes.why] as const),
+  ...mixes.map(({ liquid, litres }) => [`mix ${liquid}`, litres.why] as const),
+  ...workStepsFor({ schools: DEFAULT_SCHOOLS, condition: 'sound', isSecurityFilm: false }).map(
+    ({ key, minutes }) => [`minutes of ${key}`, minutes.why] as const,
+  ),
+  ...Object.entries(
+    rectangleSizes([
+      { x: 0, y: 0 },
+      { x: 1000, y: 300 },
+      { x: 900, y: 900 },
+      { x: -100, y: 600 },
+    ]),
+  ).map(([name, size]) => [`leaning ${name}`, size.why] as const),
+  ...(['V', 'square', 'half round'] as const).flatMap((form) =>
+    Object.entries(girths(1000, 2000, [furrow(form)], undefined)).map(
+      ([name, size]) => [`${form} ${name}`, size.why] as const,
+    ),
+  ),
+];
+
 const RESULTS: readonly (readonly [string, readonly Step[]])[] = [
   ...Object.entries(SURFACES).flatMap(([shape, check]) =>
     Object.entries<{ readonly why: readonly Step[] }>('sizes' in check ? { ...check.sizes } : {}).map(
@@ -221,8 +271,12 @@ const RESULTS: readonly (readonly [string, readonly Step[]])[] = [
   ['drops', dropCount({ whole_mm: 5000, roll_mm: 1370, lap_mm: 25 }).why],
   ...SLIP_MIXES.map((mix) => [`slip ${mix.key}`, slipShare(mix).why] as const),
   ...FILM_RESULTS,
+  ...DETAILS,
   ['slip needed', slipNeeded(2.5, { value: 0.3, mark: 'our guess' }).why],
 ];
+
+/** Reckoned within other formulas, and never a step of their own. */
+const INNER = ['climate.dew-point', 'measure.arcLength'];
 
 describe('is the reason shown the mathematics done?', () => {
   it('there are results to replay', () => {
@@ -234,7 +288,7 @@ describe('is the reason shown the mathematics done?', () => {
     (_name, steps) => {
       expect(steps.length).toBeGreaterThan(0);
       for (const step of steps) {
-        const formula = FORMULAS.find(({ id }) => id === step.formula);
+        const formula = BY_ID.get(step.formula);
         expect(formula).toBeDefined();
         const inputs = Object.fromEntries(step.inputs.map(({ key, value }) => [key, value]));
         expect(formula?.of(inputs)).toBe(step.value);
@@ -243,8 +297,18 @@ describe('is the reason shown the mathematics done?', () => {
     },
   );
 
+  it('every formula that is written is found', () => {
+    expect(WRITTEN.length).toBeGreaterThan(75);
+    expect(WRITTEN.filter((id) => !BY_ID.has(id))).toEqual([]);
+  });
+
+  it('every formula is replayed by some result', () => {
+    const replayed = new Set(RESULTS.flatMap(([, steps]) => steps.map(({ formula }) => formula)));
+    expect([...BY_ID.keys()].filter((id) => !replayed.has(id)).sort()).toEqual(INNER);
+  });
+
   it('every formula has an id of its own, words and a unit for each input', () => {
-    expect(new Set(FORMULAS.map(({ id }) => id)).size).toBe(FORMULAS.length);
+    expect(BY_ID.size).toBe(new Set(FORMULAS.map(({ id, says }) => `${id} ${says}`)).size);
     for (const formula of FORMULAS)
       for (const input of Object.values(formula.inputs))
         expect(input.word.length * input.unit.length).toBeGreaterThan(0);

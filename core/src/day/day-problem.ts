@@ -284,7 +284,7 @@ function goesOn(own: readonly WorkStep[], last: WorkStep, next: WorkStep): boole
   );
 }
 
-const SUM: Formula<{ sum_min: number }> = {
+export const STRETCH_FORMULA: Formula<{ sum_min: number }> = {
   id: 'day.stretch',
   word: 'stretch of work',
   says: 't = Σ of its steps',
@@ -295,7 +295,9 @@ const SUM: Formula<{ sum_min: number }> = {
 };
 
 function sumOf(parts: readonly WorkStep[]): Reasoned<number> {
-  const sum = applyFormula(SUM, { sum_min: parts.reduce((total, { minutes }) => total + minutes.value, 0) });
+  const sum = applyFormula(STRETCH_FORMULA, {
+    sum_min: parts.reduce((total, { minutes }) => total + minutes.value, 0),
+  });
   return { value: sum.value, why: [...parts.flatMap(({ minutes }) => minutes.why), sum] };
 }
 

@@ -68,7 +68,7 @@ export const MIX_FORMULAS = {
     inputs: {
       area_m2: { word: 'area', unit: 'm²' },
       rate_lm2: { word: 'rate', unit: 'l/m²' },
-      times: { word: 'times', unit: '' },
+      times: { word: 'times', unit: 'count' },
     },
     of: ({ area_m2, rate_lm2, times }) => area_m2 * rate_lm2 * times,
   } satisfies Formula<{ area_m2: number; rate_lm2: number; times: number }>,

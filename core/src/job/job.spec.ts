@@ -12,6 +12,7 @@ import {
   NO_SITE_FACTS,
   NO_WALL_FACTS,
   OPPOSITE_SIDE,
+  lookFrom,
   SHAPES_OF_KIND,
   type SeenFrom,
 } from './index';
@@ -39,6 +40,8 @@ describe('does the data model say what the rulings say?', () => {
   });
   it('the other side of the other side is the side itself', () => {
     for (const side of Object.keys(OPPOSITE_SIDE) as SeenFrom[]) {
+      const looks = (['inside', 'outside'] as const).map((where) => lookFrom(side, where));
+      expect(looks.toSorted()).toEqual([side, OPPOSITE_SIDE[side]].toSorted());
       expect(OPPOSITE_SIDE[OPPOSITE_SIDE[side]]).toBe(side);
       expect(OPPOSITE_SIDE[side]).not.toBe(side);
     }

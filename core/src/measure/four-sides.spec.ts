@@ -386,6 +386,24 @@ describe('from which side is it seen?', () => {
     ]);
   });
   it('turned twice it is what it was', () => {
+    const opening = [
+      { x: 10, y: 0 },
+      { x: 30, y: 0 },
+      { x: 30, y: 50 },
+      { x: 10, y: 50 },
+    ];
+    const wall = [
+      { x: 0, y: 0 },
+      { x: 100, y: 0 },
+      { x: 100, y: 100 },
+      { x: 0, y: 100 },
+    ];
+    expect(viewOutline(opening, 'room', 'outside', wall)).toEqual([
+      { x: 70, y: 0 },
+      { x: 90, y: 0 },
+      { x: 90, y: 50 },
+      { x: 70, y: 50 },
+    ]);
     expect(viewOutline(viewOutline(leaning, 'side A', 'side B'), 'side B', 'side A')).toEqual(leaning);
   });
   it('it keeps its bounds', () => {

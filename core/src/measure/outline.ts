@@ -36,12 +36,18 @@ export function outlineBounds(outline: Outline): Bounds {
 
 /**
  * The outline as it looks from another side: the one place where left and right change.
+ * @param within what it is a part of, such as the wall of an opening
  * @returns the same corners, still clockwise from the top left one, mirrored when the two sides face each
  * other
  */
-export function viewOutline(outline: Outline, seenFrom: SeenFrom, lookFrom: SeenFrom): Outline {
-  if (seenFrom === lookFrom) return outline;
-  const mirror = mirrorOf(outline);
+export function viewOutline(
+  outline: Outline,
+  seenFrom: SeenFrom,
+  lookedFrom: SeenFrom,
+  within: Outline = outline,
+): Outline {
+  if (seenFrom === lookedFrom) return outline;
+  const mirror = mirrorOf(within);
   const [first, second, ...rest] = outline;
   if (first === undefined || second === undefined) return outline;
   return [mirror(second), mirror(first), ...rest.reverse().map(mirror)];

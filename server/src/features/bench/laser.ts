@@ -1,15 +1,15 @@
-import type { DeviceMessage, LaserCommand, LaserState } from '@yellow-pane/contracts';
+import type { LaserCommand, LaserState } from '@yellow-pane/contracts';
 import { fourSidePoints, slotsFor } from '@yellow-pane/core/measure';
 import { seededRandom } from '@yellow-pane/core/quantity';
-import { Refusal } from '../../http/refusal';
+import { StandIn } from './stand-in';
 
-const NAME = 'laser stand-in';
 const NOISE_SD_MM = 1.5;
 const [WIDTH] = slotsFor('four sides');
 
 /** One reading in fifty is a blunder, as hands and reflections make them. */
 const BLUNDER_SHARE = 1 / 50;
 const DROP_OUT_SHARE = 1 / 60;
+const BATTERY_AT_FIRST = 0.42;
 const BATTERY_PER_READING = 0.004;
 const LOW_BATTERY = 0.15;
 const TAKES_MS = 220;
@@ -18,12 +18,9 @@ const TAKES_MS = 220;
  * A laser distance meter that is not there: connects, drops out, sends noisy readings, runs low, and now and
  * then is wrong. It speaks the same messages a real one would.
  */
-export class LaserStandIn {
+export class LaserStandIn extends StandIn {
   readonly #random: () => number;
   readonly #clock: () => Date;
-  readonly #listeners = new Set<(message: DeviceMessage) => void>();
-  #isConnected = false;
-  #battery = 0.42;
   #readings = 0;
   #isNextWrong = false;
   #pane = { width_mm: 1180, height_mm: 2140, lean_mm: 4 };
@@ -33,106 +30,73 @@ export class LaserStandIn {
     seed = 11,
     private readonly takes_ms = TAKES_MS,
   ) {
+    super('laser');
+    this.battery = BATTERY_AT_FIRST;
     this.#clock = clock;
     this.#random = seededRandom(seed);
   }
 
   get state(): LaserState {
     return {
-      isConnected: this.#isConnected,
-      battery: this.#battery,
+      isConnected: this.isConnected,
+      battery: this.battery,
       readings: this.#readings,
       pane: this.#pane,
     };
   }
 
-  /** @returns how to stop listening */
-  listen(hear: (message: DeviceMessage) => void): () => void {
-    this.#listeners.add(hear);
-    if (this.#isConnected) hear({ type: 'connected', device: 'laser', name: NAME, battery: this.#battery });
-    return () => {
-      this.#listeners.delete(hear);
-    };
-  }
-
   /** A full battery. */
   charge(): void {
-    this.#battery = 1;
+    this.battery = 1;
   }
 
   /** @throws Refusal DEVICE_NOT_CONNECTED */
   async obey(command: LaserCommand): Promise<void> {
-    if (command.do === 'connect') this.#connect();
-    else if (command.do === 'disconnect') this.#leave('switched off');
+    if (command.do === 'connect') this.connect();
+    else if (command.do === 'disconnect') this.leave('switched off');
     else if (command.do === 'pane')
       this.#pane = { width_mm: command.width_mm, height_mm: command.height_mm, lean_mm: command.lean_mm };
     else if (command.do === 'misbehave') this.#misbehave(command.how);
     else await this.#measure(command.aimedAt_mm ?? this.#span(command.from, command.to));
   }
 
-  #connect(): void {
-    this.#isConnected = true;
-    this.#say({ type: 'connected', device: 'laser', name: NAME, battery: this.#battery });
-  }
-
-  #leave(says: string): void {
-    if (!this.#isConnected) return;
-    this.#isConnected = false;
-    this.#say({ type: 'disconnected', device: 'laser', says });
-  }
-
   #misbehave(how: 'drop out' | 'low battery' | 'next reading wrong'): void {
-    if (how === 'drop out') this.#leave('the line dropped out');
+    if (how === 'drop out') this.leave('the line dropped out');
     else if (how === 'next reading wrong') this.#isNextWrong = true;
     else {
-      this.#battery = 0.08;
-      this.#fault('Battery low: readings may stop.');
+      this.battery = 0.08;
+      this.fault('Battery low: readings may stop.');
     }
   }
 
   async #measure(true_mm: number): Promise<void> {
-    if (!this.#isConnected)
-      throw new Refusal('DEVICE_NOT_CONNECTED', {
-        path: 'laser',
-        expected: 'a connected laser',
-        got: 'none',
-      });
+    this.wantConnected();
     if (this.takes_ms > 0)
       await new Promise((done) => {
         setTimeout(done, this.takes_ms);
       });
     if (this.#random() < DROP_OUT_SHARE) {
-      this.#leave('the line dropped out');
+      this.leave('the line dropped out');
       return;
     }
-    this.#battery = Math.max(0, this.#battery - BATTERY_PER_READING);
-    if (this.#battery === 0) {
-      this.#leave('battery empty');
+    this.battery = Math.max(0, this.battery - BATTERY_PER_READING);
+    if (this.battery === 0) {
+      this.leave('battery empty');
       return;
     }
-    if (this.#battery < LOW_BATTERY) this.#fault('Battery low: readings may stop.');
+    if (this.battery < LOW_BATTERY) this.fault('Battery low: readings may stop.');
     const isWrong = this.#isNextWrong || this.#random() < BLUNDER_SHARE;
     this.#isNextWrong = false;
     const slip_mm = isWrong ? (this.#random() < 0.5 ? -1 : 1) * (40 + 260 * this.#random()) : 0;
     const value_mm = Math.max(1, true_mm + NOISE_SD_MM * this.#gauss() + slip_mm);
     this.#readings += 1;
-    this.#say({
+    this.say({
       type: 'reading',
       device: 'laser',
       seq: this.#readings,
       at: this.#clock().toISOString(),
       value_nm: Math.round(value_mm * 10) * 100_000,
-      battery: this.#battery,
-    });
-  }
-
-  #fault(says: string): void {
-    this.#say({ type: 'fault', device: 'laser', says, battery: this.#battery });
-  }
-
-  #say(message: DeviceMessage): void {
-    this.#listeners.forEach((hear) => {
-      hear(message);
+      battery: this.battery,
     });
   }
 

@@ -1,12 +1,11 @@
-import type { DeviceMessage, PlotterCommand, PlotterState } from '@yellow-pane/contracts';
+import type { PlotterCommand, PlotterState } from '@yellow-pane/contracts';
 import { Refusal } from '../../http/refusal';
 import { type HpglPiece, readHpgl } from './hpgl-reader';
+import { StandIn } from './stand-in';
 
-const NAME = 'plotter stand-in';
 const CUTS_MM_S = 400;
 const SETTLE_MS = 120;
 const SLACK_MM = 0.5;
-const FULL = 1;
 
 type Job = NonNullable<PlotterState['job']>;
 type Line = readonly (readonly [number, number])[];
@@ -15,9 +14,7 @@ type Line = readonly (readonly [number, number])[];
  * A cutting plotter that is not there: takes HP-GL, checks it against the film in it, takes its time, draws
  * what it cut, and can run out, jam or be unplugged in the middle of a piece.
  */
-export class PlotterStandIn {
-  readonly #listeners = new Set<(message: DeviceMessage) => void>();
-  #isConnected = false;
+export class PlotterStandIn extends StandIn {
   #film: { width_mm: number; length_mm: number } | null = null;
   #job: Job | null = null;
   #drawn: Line[] = [];
@@ -26,9 +23,13 @@ export class PlotterStandIn {
   #times = 20;
   #trouble: { readonly how: 'run out of film' | 'jam' | 'unplug'; readonly afterPieces: number } | undefined;
 
+  constructor() {
+    super('plotter');
+  }
+
   get state(): PlotterState {
     return {
-      isConnected: this.#isConnected,
+      isConnected: this.isConnected,
       film: this.#film,
       job: this.#job,
       drawn: this.#drawn.map((line) => line.map(([x, y]) => [x, y])),
@@ -36,23 +37,14 @@ export class PlotterStandIn {
     };
   }
 
-  listen(hear: (message: DeviceMessage) => void): () => void {
-    this.#listeners.add(hear);
-    if (this.#isConnected) hear({ type: 'connected', device: 'plotter', name: NAME, battery: FULL });
-    return () => {
-      this.#listeners.delete(hear);
-    };
-  }
-
   /** @throws Refusal DEVICE_NOT_CONNECTED, PLOTTER_REFUSED */
   obey(command: PlotterCommand): void {
     switch (command.do) {
       case 'connect':
-        this.#isConnected = true;
-        this.#say({ type: 'connected', device: 'plotter', name: NAME, battery: FULL });
+        this.connect();
         return;
       case 'disconnect':
-        this.#leave('switched off');
+        this.leave('switched off');
         return;
       case 'load':
         this.#load(command.width_mm, command.length_mm);
@@ -78,12 +70,7 @@ export class PlotterStandIn {
   }
 
   #take(key: string, hpgl: string, from: number): void {
-    if (!this.#isConnected)
-      throw new Refusal('DEVICE_NOT_CONNECTED', {
-        path: 'plotter',
-        expected: 'a connected plotter',
-        got: 'none',
-      });
+    this.wantConnected();
     if (this.#film === null) throw refused('film loaded', 'none');
     if (this.#job?.state === 'running')
       throw refused('an idle plotter', `one that is cutting ${this.#job.key}`);
@@ -117,7 +104,7 @@ export class PlotterStandIn {
       await pause(
         (SETTLE_MS + (1000 * length_mm * (trouble === undefined ? 1 : 0.5)) / CUTS_MM_S) / this.#times,
       );
-      if (!this.#isConnected || this.#job?.key !== job.key) return;
+      if (!this.isConnected || this.#job?.key !== job.key) return;
       if (trouble !== undefined) {
         this.#trouble = undefined;
         for (const line of piece.lines) this.#draw(line.slice(0, Math.ceil(line.length / 2)));
@@ -128,8 +115,8 @@ export class PlotterStandIn {
               ? 'the film jammed'
               : 'no more film';
         this.#job = { ...this.#job, state: 'stopped', stoppedIn: this.#job.done, says };
-        if (trouble.how === 'unplug') this.#leave(says);
-        else this.#say({ type: 'fault', device: 'plotter', says, battery: FULL });
+        if (trouble.how === 'unplug') this.leave(says);
+        else this.fault(says);
         this.#tell();
         return;
       }
@@ -160,17 +147,15 @@ export class PlotterStandIn {
     });
   }
 
-  #leave(says: string): void {
-    if (!this.#isConnected) return;
-    this.#isConnected = false;
-    if (this.#job?.state === 'running')
+  protected override leave(says: string): void {
+    if (this.isConnected && this.#job?.state === 'running')
       this.#job = { ...this.#job, state: 'stopped', stoppedIn: this.#job.done, says };
-    this.#say({ type: 'disconnected', device: 'plotter', says });
+    super.leave(says);
   }
 
   #tell(): void {
     if (this.#job !== null)
-      this.#say({
+      this.say({
         type: 'job',
         device: 'plotter',
         key: this.#job.key,
@@ -178,12 +163,6 @@ export class PlotterStandIn {
         of: this.#job.of,
         state: this.#job.state,
       });
-  }
-
-  #say(message: DeviceMessage): void {
-    this.#listeners.forEach((hear) => {
-      hear(message);
-    });
   }
 }
 

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import type { WeatherScenario } from '@yellow-pane/contracts';
+import { BenchThermometer } from '../instruments/bench-thermometer';
 import { Weather } from '../day/weather';
 
 const SCENARIOS: readonly { readonly value: WeatherScenario; readonly says: string }[] = [
@@ -45,8 +46,8 @@ const SCENARIOS: readonly { readonly value: WeatherScenario; readonly says: stri
         <p class="mt-1" role="status">
           It is
           <strong>{{
-            weather.thermometer()?.isConnected
-              ? 'connected: ' + weather.thermometer()?.air_C + ' °C, ' + percent() + ' %'
+            thermometer.seen()?.isConnected
+              ? 'connected: ' + thermometer.seen()?.air_C + ' °C, ' + percent() + ' %'
               : 'switched off'
           }}</strong>.
         </p>
@@ -74,16 +75,16 @@ const SCENARIOS: readonly { readonly value: WeatherScenario; readonly says: stri
           <button
             type="button"
             class="act"
-            (click)="weather.order({ do: 'set', air_C: air(), humidity: humidity() / 100 })"
+            (click)="thermometer.order({ do: 'set', air_C: air(), humidity: humidity() / 100 })"
           >
             Let it read this
           </button>
-          @if (weather.thermometer()?.isConnected) {
-            <button type="button" class="act" (click)="weather.order({ do: 'disconnect' })">
+          @if (thermometer.seen()?.isConnected) {
+            <button type="button" class="act" (click)="thermometer.order({ do: 'disconnect' })">
               Switch the thermometer off
             </button>
           } @else {
-            <button type="button" class="act" (click)="weather.order({ do: 'connect' })">
+            <button type="button" class="act" (click)="thermometer.order({ do: 'connect' })">
               Switch the thermometer on
             </button>
           }
@@ -94,10 +95,11 @@ const SCENARIOS: readonly { readonly value: WeatherScenario; readonly says: stri
 })
 export class BenchClimate {
   protected readonly weather = inject(Weather);
+  protected readonly thermometer = inject(BenchThermometer);
   protected readonly scenarios = SCENARIOS;
   protected readonly air = signal(20);
   protected readonly humidity = signal(50);
-  protected readonly percent = (): number => Math.round((this.weather.thermometer()?.humidity ?? 0) * 100);
+  protected readonly percent = (): number => Math.round((this.thermometer.seen()?.humidity ?? 0) * 100);
 
   constructor() {
     void this.weather.loadScenario();

@@ -1,13 +1,6 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
-import type {
-  DeviceMessage,
-  Forecast,
-  ThermometerCommand,
-  ThermometerState,
-  WeatherScenario,
-} from '@yellow-pane/contracts';
-import type { Subscription } from 'rxjs';
-import { saidBy } from '../server/server-events';
+import type { Forecast, WeatherScenario } from '@yellow-pane/contracts';
+import { BenchThermometer } from '../instruments/bench-thermometer';
 import { ServerRefusal, api } from '../server/api';
 import { JobReading } from '../job/job-reading';
 
@@ -18,10 +11,10 @@ const AGAIN_MS = 10 * 60_000;
 @Injectable({ providedIn: 'root' })
 export class Weather {
   readonly #reading = inject(JobReading);
+  readonly #thermometer = inject(BenchThermometer);
   readonly forecast = signal<Forecast | undefined>(undefined);
   readonly fault = signal<string | undefined>(undefined);
   readonly scenario = signal<WeatherScenario | undefined>(undefined);
-  readonly thermometer = signal<ThermometerState | undefined>(undefined);
   readonly hours = computed(() => this.forecast()?.hours ?? []);
   readonly place = computed(() =>
     this.#reading
@@ -33,27 +26,16 @@ export class Weather {
     return issued !== undefined && Date.now() - Date.parse(issued) > STALE_MS;
   });
   /** What the thermometer on site says, while it is connected. */
-  readonly onSite = computed(() => {
-    const state = this.thermometer();
-    return state?.isConnected === true && state.at !== null
-      ? { air_C: state.air_C, humidity: state.humidity }
-      : undefined;
-  });
-  #stream: Subscription | undefined;
+  readonly onSite = this.#thermometer.air;
+  #hasBegun = false;
 
   /** Begins to listen; again does no harm. */
   begin(): void {
     void this.load();
-    if (this.#stream !== undefined) return;
-    this.#stream = saidBy('thermometer').subscribe((message) => {
-      if (message !== undefined) this.#hear(message);
-    });
-    void api.thermometerState().then(
-      (state) => {
-        this.thermometer.set(state);
-      },
-      () => undefined,
-    );
+    if (this.#hasBegun) return;
+    this.#hasBegun = true;
+    this.#thermometer.listen();
+    void this.#thermometer.look();
     setInterval(() => {
       void this.load();
     }, AGAIN_MS);
@@ -92,26 +74,5 @@ export class Weather {
       },
       () => undefined,
     );
-  }
-
-  async order(command: ThermometerCommand): Promise<void> {
-    await api.thermometer(command).then(
-      (state) => {
-        this.thermometer.set(state);
-      },
-      () => undefined,
-    );
-  }
-
-  #hear(message: DeviceMessage): void {
-    if (message.type === 'climate')
-      this.thermometer.set({
-        isConnected: true,
-        air_C: message.air_C,
-        humidity: message.humidity,
-        at: message.at,
-      });
-    if (message.type === 'disconnected')
-      this.thermometer.update((state) => (state === undefined ? state : { ...state, isConnected: false }));
   }
 }

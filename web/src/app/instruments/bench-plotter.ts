@@ -1,87 +1,42 @@
-import { Injectable, signal } from '@angular/core';
-import type { Subscription } from 'rxjs';
+import { Injectable, computed } from '@angular/core';
 import type { DeviceMessage, PlotterCommand, PlotterState } from '@yellow-pane/contracts';
-import { ServerRefusal, api } from '../server/api';
-import { saidBy } from '../server/server-events';
+import { api } from '../server/api';
+import { Instrument } from './instrument';
 
-/**
- * The cutting plotter of the Bench, as a real one would be spoken to: connect, send a job, hear how far it
- * is, hear what is wrong.
- */
+/** The cutting plotter of the Bench: takes a job, says how far it is, and shows what it drew. */
 @Injectable({ providedIn: 'root' })
-export class BenchPlotter {
-  readonly state = signal<'off' | 'connecting' | 'ready' | 'lost'>('off');
-  readonly fault = signal<string | undefined>(undefined);
-  readonly job = signal<
-    | {
-        readonly key: string;
-        readonly done: number;
-        readonly of: number;
-        readonly state: 'running' | 'done' | 'stopped';
-      }
-    | undefined
-  >(undefined);
-  readonly log = signal<readonly DeviceMessage[]>([]);
-  /** What it drew, asked for after each piece. */
-  readonly seen = signal<PlotterState | undefined>(undefined);
-  #line: Subscription | undefined;
+export class BenchPlotter extends Instrument<PlotterCommand, PlotterState> {
+  readonly job = computed(() => this.seen()?.job ?? undefined);
 
-  connect(): void {
-    this.state.set('connecting');
-    this.fault.set(undefined);
-    this.#line?.unsubscribe();
-    this.#line = saidBy('plotter').subscribe((message) => {
-      if (message !== undefined) this.#hear(message);
-      else if (this.state() !== 'off') this.state.set('lost');
-    });
-    void this.order({ do: 'connect' });
+  constructor() {
+    super({ device: 'plotter', word: 'Plotter', send: api.plotter, look: api.plotterState });
   }
 
-  disconnect(): void {
-    void this.order({ do: 'disconnect' });
-    this.#line?.unsubscribe();
-    this.#line = undefined;
-    this.state.set('off');
-  }
-
-  async order(command: PlotterCommand): Promise<void> {
+  override order(command: PlotterCommand): Promise<PlotterState | undefined> {
     if (command.do === 'cut' || command.do === 'load') this.fault.set(undefined);
-    await api.plotter(command).then(
-      (state) => {
-        this.#see(state);
-      },
-      (error: unknown) => {
-        this.fault.set(
-          error instanceof ServerRefusal ? error.problem.detail : 'The plotter cannot be reached.',
-        );
-      },
-    );
+    return super.order(command);
   }
 
-  async look(): Promise<void> {
-    await api.plotterState().then(
-      (state) => {
-        this.#see(state);
-      },
-      () => undefined,
-    );
-  }
-
-  #see(state: PlotterState): void {
-    this.seen.set(state);
-    if (state.job === null) this.job.set(undefined);
-    else this.job.set({ key: state.job.key, done: state.job.done, of: state.job.of, state: state.job.state });
-  }
-
-  #hear(message: DeviceMessage): void {
-    this.log.update((log) => [message, ...log].slice(0, 40));
-    if (message.type === 'disconnected') {
-      this.state.set('lost');
-      this.fault.set(`Plotter gone: ${message.says}.`);
-    } else if (message.type === 'fault') this.fault.set(message.says);
-    else if (message.type === 'connected') this.state.set('ready');
-    else if (message.type === 'job')
-      this.job.set({ key: message.key, done: message.done, of: message.of, state: message.state });
+  /** How far it is, at once; what it drew, asked for after each piece. */
+  protected take(message: DeviceMessage): void {
+    if (message.type === 'job')
+      this.seen.update(
+        (seen) =>
+          seen && {
+            ...seen,
+            job: { says: '', stoppedIn: null, ...seen.job, ...pick(message) },
+          },
+      );
     void this.look();
   }
 }
+
+const pick = ({
+  key,
+  done,
+  of,
+  state,
+}: Extract<DeviceMessage, { readonly type: 'job' }>): Pick<
+  NonNullable<PlotterState['job']>,
+  'key' | 'done' | 'of' | 'state'
+> => ({ key, done, of, state });

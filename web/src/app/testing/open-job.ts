@@ -60,28 +60,11 @@ export function openJob(
     ],
     null as unknown as EnvironmentInjector,
   );
-  const store = injector.get(Store);
-  const tables = withOps(NO_TABLES, ops, MADE);
-  const rows = Object.fromEntries(
-    JOB_TABLES.map((table) => [table, tables[table].ids.map((id) => tables[table].entities[id])]),
-  ) as unknown as { readonly [Table in JobTable]: readonly RowOf<Table>[] };
-  const meta = { version: 1, madeBy: MADE.who, madeAt: MADE.at, changedBy: MADE.who, changedAt: MADE.at };
-  patchState(unprotected(injector.get(Catalogue)), {
-    films: films.map(({ id, film }): FilmRow => ({ ...film, ...meta, id })),
-    status: 'here',
-  });
-  patchState(unprotected(injector.get(People)), {
-    people: rows.crewMember.map(({ personId, name }): PersonRow => ({
-      ...newPerson(name),
-      ...meta,
-      id: personId ?? '',
-    })),
-  });
-  injector.get(Device).workFor({ who: MADE.who, personId: '' });
-  store.dispatch(JobActions.open({ jobId: MADE.jobId }));
-  store.dispatch(JobActions.opened({ job: { seq: 1, rows }, pending: [], conflicts: [] }));
+  const get = <Thing>(thing: ProviderToken<Thing>): Thing => injector.get(thing);
+  putJob(get, ops, films);
+  const store = get(Store);
   return {
-    get: (thing) => injector.get(thing),
+    get,
     end: () => {
       injector.destroy();
     },
@@ -130,4 +113,32 @@ export function openJob(
       }
     },
   };
+}
+
+/** What the store and the shop are when a job made of such operations is open. */
+export function putJob(
+  get: <Thing>(thing: ProviderToken<Thing>) => Thing,
+  ops: readonly Op[],
+  films: readonly { readonly id: string; readonly film: Film }[] = [],
+): void {
+  const store = get(Store);
+  const tables = withOps(NO_TABLES, ops, MADE);
+  const rows = Object.fromEntries(
+    JOB_TABLES.map((table) => [table, tables[table].ids.map((id) => tables[table].entities[id])]),
+  ) as unknown as { readonly [Table in JobTable]: readonly RowOf<Table>[] };
+  const meta = { version: 1, madeBy: MADE.who, madeAt: MADE.at, changedBy: MADE.who, changedAt: MADE.at };
+  patchState(unprotected(get(Catalogue)), {
+    films: films.map(({ id, film }): FilmRow => ({ ...film, ...meta, id })),
+    status: 'here',
+  });
+  patchState(unprotected(get(People)), {
+    people: rows.crewMember.map(({ personId, name }): PersonRow => ({
+      ...newPerson(name),
+      ...meta,
+      id: personId ?? '',
+    })),
+  });
+  get(Device).workFor({ who: MADE.who, personId: '' });
+  store.dispatch(JobActions.open({ jobId: MADE.jobId }));
+  store.dispatch(JobActions.opened({ job: { seq: 1, rows }, pending: [], conflicts: [] }));
 }

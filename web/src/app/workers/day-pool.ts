@@ -8,10 +8,12 @@ import {
   isSoonest,
 } from '@yellow-pane/core/scheduling';
 import { proxy } from 'comlink';
-import type { DayWorkerApi, SearchTime } from './day.worker';
+import type { DayWorkerApi } from './day.worker';
+import type { SearchOptions } from './search';
+import type { SearchTime } from './search-for';
 import type { ReadyAnswer } from '@yellow-pane/core/reading';
 import { searchesAtOnce, sideBySide } from './side-by-side';
-import { type TaskOptions, WorkerPool } from './worker-pool';
+import { WorkerPool } from './worker-pool';
 
 const SEARCHES = searchesAtOnce(navigator.hardwareConcurrency);
 
@@ -34,24 +36,19 @@ export class DayPool {
   /** Several searches side by side. */
   plan(
     problem: PlanProblem,
-    asked: SearchTime,
-    onBetter: (plan: DayPlan) => void,
-    options: TaskOptions,
+    time: Omit<SearchTime, 'seed'>,
+    options: SearchOptions<DayPlan | NoPlan>,
   ): Promise<DayPlan | NoPlan> {
     return sideBySide<DayPlan | NoPlan>({
       ...options,
       count: SEARCHES,
-      search: ({ lane, onBetter: tell, ...own }) =>
+      search: ({ seed, onBetter, ...own }) =>
         this.#pool.run<DayPlan | NoPlan>(
-          async (remote, onProgress) =>
-            remote.plan(problem, { ...asked, seed: asked.seed * SEARCHES + lane }, onProgress, proxy(tell)),
+          async (remote, onProgress) => remote.plan(problem, { ...time, seed }, onProgress, proxy(onBetter)),
           own,
         ),
       isBetter: isSooner,
       isBest: isSoonest,
-      onBetter: (plan) => {
-        if (plan.state === 'planned') onBetter(plan);
-      },
     });
   }
 }

@@ -9,16 +9,16 @@ import {
 } from '@yellow-pane/core/climate';
 import { type ReadinessLimits, caseOfRows } from '@yellow-pane/core/day';
 import type { SeenFrom } from '@yellow-pane/core/job';
-import { type DayPlan, type NoPlan, type PlanProblem, planDaySteps } from '@yellow-pane/core/scheduling';
+import {
+  type DayPlan,
+  type NoPlan,
+  type PlanProblem,
+  isSooner,
+  planDaySteps,
+} from '@yellow-pane/core/scheduling';
+import { type SearchTime, searchFor } from './search-for';
 import type { Air } from '@yellow-pane/core/waiting';
 import { type ReadyAnswer, type ReadyAsk, readyAnswers } from '@yellow-pane/core/reading';
-
-/** Another seed is another search. */
-export interface SearchTime {
-  readonly seed: number;
-  readonly least_ms: number;
-  readonly most_ms: number;
-}
 
 export interface DayWorkerApi {
   ready(
@@ -43,11 +43,8 @@ export interface DayWorkerApi {
   ): DayPlan | NoPlan;
 }
 
-/** It goes on until so many times as long as it took to the last better plan. */
-const PATIENCE = 2;
 const HALF_DAY_MS = 43_200_000;
 const ANY_AIR: Air = { air_C: 20, humidity: 0.5 };
-const TELL_EVERY_MS = 120;
 const book = newSunBook();
 
 /** What the day worker does, in whichever thread. */
@@ -65,24 +62,17 @@ export const dayWork: DayWorkerApi = {
           instant_ms,
         );
   },
-  plan(problem, { seed, least_ms, most_ms }, onProgress, onBetter) {
-    const start = performance.now();
-    let [told, best, until] = [0, Number.POSITIVE_INFINITY, least_ms];
-    const search = planDaySteps(problem, { seed, mostRounds: Number.MAX_SAFE_INTEGER });
-    for (;;) {
-      const { value, done } = search.next();
-      if (done === true) return value;
-      const spent = performance.now() - start;
-      if (value.finish < best) {
-        best = value.finish;
-        until = Math.min(most_ms, Math.max(least_ms, PATIENCE * spent));
-        onBetter(value);
-      }
-      if (spent - told > TELL_EVERY_MS) {
-        told = spent;
-        onProgress(Math.min(1, spent / until));
-      }
-      if (spent > until) return value;
-    }
+  plan(problem, { seed, ...time }, onProgress, onBetter) {
+    return searchFor<DayPlan | NoPlan>(
+      planDaySteps(problem, { seed, mostRounds: Number.MAX_SAFE_INTEGER }),
+      time,
+      {
+        onProgress,
+        onBetter: (plan) => {
+          if (plan.state === 'planned') onBetter(plan);
+        },
+      },
+      isSooner,
+    );
   },
 };

@@ -7,15 +7,11 @@ import {
 } from '@yellow-pane/core/cutting';
 import { proxy } from 'comlink';
 import type { LayoutWorkerApi } from './layout.worker';
+import type { SearchOptions } from './search';
+import type { SearchTime } from './search-for';
 import { searchesAtOnce, sideBySide } from './side-by-side';
 import { type TaskOptions, WorkerPool } from './worker-pool';
 
-interface LayoutOptions extends TaskOptions {
-  readonly milliseconds: number;
-  readonly onBetter: (plan: CutOrderPlan) => void;
-}
-
-const FIRST_SEED = 1;
 const SEARCHES = searchesAtOnce(navigator.hardwareConcurrency);
 
 /** Lays out orders away from the page: the first plan at once, better ones as they are found. */
@@ -27,14 +23,17 @@ export class LayoutPool {
   );
 
   /** Several searches side by side. */
-  plan(order: CutOrder, { milliseconds, ...options }: LayoutOptions): Promise<CutOrderPlan> {
+  plan(
+    order: CutOrder,
+    time: Omit<SearchTime, 'seed'>,
+    options: SearchOptions<CutOrderPlan>,
+  ): Promise<CutOrderPlan> {
     return sideBySide<CutOrderPlan>({
       ...options,
       count: SEARCHES,
-      search: ({ lane, onBetter, ...own }) =>
+      search: ({ seed, onBetter, ...own }) =>
         this.#pool.run(
-          (remote, onProgress) =>
-            remote.plan(order, milliseconds, FIRST_SEED + lane, onProgress, proxy(onBetter)),
+          (remote, onProgress) => remote.plan(order, { ...time, seed }, onProgress, proxy(onBetter)),
           own,
         ),
       isBetter: (plan, than) => isBetterPlan(order, plan, than),

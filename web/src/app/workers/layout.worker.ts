@@ -4,16 +4,15 @@ import {
   type LayoutRequest,
   lengthBound,
   planOrderSteps,
-  runThrough,
 } from '@yellow-pane/core/cutting';
 import { exposeWork } from './core-errors';
+import { type SearchTime, searchFor } from './search-for';
 
 export interface LayoutWorkerApi {
   /** Searches for so long, and tells of each better plan as it is found. */
   plan(
     order: CutOrder,
-    milliseconds: number,
-    seed: number,
+    asked: SearchTime,
     onProgress: (share: number) => void,
     onBetter: (plan: CutOrderPlan) => void,
   ): CutOrderPlan;
@@ -28,31 +27,21 @@ export interface LayoutWorkerApi {
 }
 
 const SEED = 1;
-const TELL_EVERY_MS = 100;
 
 const api: LayoutWorkerApi = {
-  plan(order, milliseconds, seed, onProgress, onBetter) {
-    const start = performance.now();
-    let told = start;
-    onProgress(0);
-    const isOver = (): boolean => {
-      const now = performance.now();
-      if (now - told > TELL_EVERY_MS) {
-        told = now;
-        onProgress(Math.min(1, (now - start) / milliseconds));
-      }
-      return now - start > milliseconds;
-    };
-    return runThrough(planOrderSteps(order, { seed, mostRounds: Number.MAX_SAFE_INTEGER }), isOver, onBetter);
+  plan(order, { seed, ...time }, onProgress, onBetter) {
+    return searchFor(planOrderSteps(order, { seed, mostRounds: Number.MAX_SAFE_INTEGER }), time, {
+      onProgress,
+      onBetter,
+    });
   },
   bound: (request) => lengthBound(request).bound_mm.value,
   planEach(orders, milliseconds, onProgress) {
     return orders.map((order, index) => {
-      const start = performance.now();
-      const plan = runThrough(
+      const plan = searchFor(
         planOrderSteps(order, { seed: SEED, mostRounds: Number.MAX_SAFE_INTEGER }),
-        () => performance.now() - start > milliseconds,
-        () => undefined,
+        { least_ms: milliseconds, most_ms: milliseconds },
+        { onProgress: () => undefined, onBetter: () => undefined },
       );
       onProgress((index + 1) / orders.length);
       return plan;

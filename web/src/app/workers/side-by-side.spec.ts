@@ -39,7 +39,8 @@ const untilStopped = ({ signal }: SideSearch<number>): Promise<never> =>
 const run = (searches: readonly Search[], more: Partial<SideBySide<number>> = {}): Promise<number> =>
   sideBySide<number>({
     count: searches.length,
-    search: (own) => searches[own.lane]?.(own) ?? Promise.reject(new Error('no such search')),
+    seed: 0,
+    search: (own) => searches[own.seed]?.(own) ?? Promise.reject(new Error('no such search')),
     isBetter: (plan, than) => plan < than,
     isBest: (plan) => plan === 0,
     onBetter: () => undefined,
@@ -81,15 +82,14 @@ describe('what comes of several searches?', () => {
     ).toBe(7);
   });
 
-  it('each is told which it is, so that no two go the same way', async () => {
-    const lanes: number[] = [];
-    await run(
-      [1, 2, 3].map((answer): Search => ({ lane }) => {
-        lanes.push(lane);
-        return Promise.resolve(answer);
-      }),
-    );
-    expect(lanes).toEqual([0, 1, 2]);
+  it('each has a seed of its own, also another time: no two go the same way', async () => {
+    const seeds: number[] = [];
+    const searched = (own: SideSearch<number>): Promise<number> => {
+      seeds.push(own.seed);
+      return Promise.resolve(1);
+    };
+    for (const seed of [1, 2]) await run([searched, searched, searched], { seed, search: searched });
+    expect(new Set(seeds).size).toBe(6);
   });
 
   it('a plan on the way is told once it beats all told before, from whichever search', async () => {

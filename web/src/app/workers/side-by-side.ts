@@ -12,13 +12,15 @@ export function searchesAtOnce(processors: number): number {
 
 /** One of several searches for the same thing, each by chance of its own. */
 export interface SideSearch<Plan> extends TaskOptions {
-  /** Which of them, from 0. */
-  readonly lane: number;
+  /** Of its own, and never one of an earlier search. */
+  readonly seed: number;
   readonly onBetter: (plan: Plan) => void;
 }
 
 export interface SideBySide<Plan> extends TaskOptions {
   readonly count: number;
+  /** Another one is another search. */
+  readonly seed: number;
   readonly search: (own: SideSearch<Plan>) => Promise<Plan>;
   readonly isBetter: (plan: Plan, than: Plan) => boolean;
   /** No search will find a better one: the others need not go on. */
@@ -31,6 +33,7 @@ export interface SideBySide<Plan> extends TaskOptions {
  *  @throws the reason of the signal when stopped; what the first search throws when not one found anything */
 export async function sideBySide<Plan>({
   count,
+  seed,
   search,
   isBetter,
   isBest,
@@ -49,7 +52,7 @@ export async function sideBySide<Plan>({
   };
   const searches = Array.from({ length: count }, async (_, lane) => {
     const plan = await search({
-      lane,
+      seed: seed * count + lane,
       signal: signal === undefined ? enough.signal : AbortSignal.any([signal, enough.signal]),
       onProgress: (share) => {
         shares[lane] = share;

@@ -31,6 +31,7 @@ import { JobReading } from '../../job/job-reading';
 import { StockHere } from '../../job/stock-here';
 import { Selection } from '../../shell/selection';
 import { LayoutPool } from '../../workers/layout-pool';
+import { Search } from '../../workers/search';
 import { money, pieceWord, refusalWord, shortWord } from './cut-words';
 
 export type CutView = 'layout' | 'blanks' | 'table' | 'stock';
@@ -59,16 +60,15 @@ export class Cutting {
   readonly #selection = inject(Selection);
   readonly #catalogue = inject(Catalogue);
   readonly #stock = inject(StockHere);
-  #stop: AbortController | undefined;
-  #isStopWanted = false;
+  readonly #search = new Search<CutOrderPlan>();
 
   readonly units = inject(Device).units;
   readonly view = signal<CutView>('layout');
   readonly isSettingOpen = signal(false);
-  readonly progress = signal<number | undefined>(undefined);
+  readonly progress = this.#search.progress;
   readonly fault = signal<string | undefined>(undefined);
   /** The best layout found so far, while the search goes on. */
-  readonly soFar = signal<CutOrderPlan | undefined>(undefined);
+  readonly soFar = this.#search.soFar;
   readonly pickedId = signal<string | undefined>(undefined);
 
   readonly films = computed(() =>
@@ -193,42 +193,25 @@ export class Cutting {
     if (film === undefined || this.progress() !== undefined) return;
     this.view.set('layout');
     this.fault.set(undefined);
-    this.progress.set(0);
-    this.#isStopWanted = false;
-    this.#stop = new AbortController();
-    /** Somebody may have cut from a roll, or made an offcut, since it was last asked for. */
-    await this.#stock.load();
-    const order = this.order();
     const begun = this.#begunWord();
+    let order = this.order();
     try {
-      const milliseconds = order.pieces.length > MANY_PIECES ? SEARCH_MS.many : SEARCH_MS.few;
-      const plan = await this.#pool.plan(order, {
-        milliseconds,
-        signal: this.#stop.signal,
-        onProgress: (share) => {
-          this.progress.set(share);
-        },
-        onBetter: (better) => {
-          this.soFar.set(better);
-          if (this.#isStopWanted) this.stop();
-        },
+      const plan = await this.#search.run(async (options) => {
+        /** Somebody may have cut from a roll, or made an offcut, since it was last asked for. */
+        await this.#stock.load();
+        order = this.order();
+        const most_ms = order.pieces.length > MANY_PIECES ? SEARCH_MS.many : SEARCH_MS.few;
+        return this.#pool.plan(order, { least_ms: most_ms, most_ms }, options);
       });
-      await this.#keepUnlessBegun(plan, order, film.name, begun);
+      if (plan !== undefined) await this.#keepUnlessBegun(plan, order, film.name, begun);
     } catch (error) {
-      const found = this.soFar();
-      if (!this.#stop.signal.aborted)
-        this.fault.set(refusalWord(error, (key) => this.#blankByKey().get(key)?.word));
-      else if (found !== undefined) await this.#keepUnlessBegun(found, order, film.name, begun);
-    } finally {
-      this.progress.set(undefined);
-      this.soFar.set(undefined);
+      this.fault.set(refusalWord(error, (key) => this.#blankByKey().get(key)?.word));
     }
   }
 
   /** Ends the search as soon as there is a layout; the best found so far is kept. */
   stop(): void {
-    this.#isStopWanted = true;
-    if (this.soFar() !== undefined) this.#stop?.abort(new Error('stopped'));
+    this.#search.stop();
   }
 
   /** Rolls that are cut into, as one word to compare. */

@@ -1,7 +1,13 @@
 import { ApplicationRef, signal } from '@angular/core';
 import { afterEach, describe, expect, it } from '@jest/globals';
 import type { WeatherHour } from '@yellow-pane/core/climate';
-import { type PlanProblem, checkPlan, planDaySteps } from '@yellow-pane/core/scheduling';
+import {
+  type PlanProblem,
+  checkPlan,
+  planDaySteps,
+  type DayPlan,
+  type NoPlan,
+} from '@yellow-pane/core/scheduling';
 import { DEMO_CHANGES, DEMO_JOB_ID, EXAMPLE_FILMS, demoDays } from '@yellow-pane/demo';
 import { Weather } from '../../day/weather';
 import { JobDesk } from '../../job/job-desk';
@@ -10,6 +16,7 @@ import { openJob } from '../../testing/open-job';
 import { DayPool } from '../../workers/day-pool';
 import { type ReadyAnswer, readyAnswers } from '@yellow-pane/core/reading';
 import { DayGround } from './day-ground';
+import type { SearchOptions } from '../../workers/search';
 import { Planning } from './planning';
 
 /** A day that is still to come whenever this runs: a cold clear week of late autumn. */
@@ -59,7 +66,7 @@ async function before({ air_C = 8, cloud = 0, rounds = 12 } = {}) {
       provide: DayPool,
       useValue: {
         ready,
-        plan: (problem: PlanProblem, { seed }: { seed: number }, onBetter: (plan: unknown) => void) =>
+        plan: (problem: PlanProblem, _time: unknown, { seed, onBetter }: SearchOptions<DayPlan | NoPlan>) =>
           new Promise((done) => {
             const search = planDaySteps(problem, { seed, mostRounds: rounds });
             for (let step = search.next(); ; step = search.next()) {

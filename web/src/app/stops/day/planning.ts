@@ -27,6 +27,7 @@ import { DayPool } from '../../workers/day-pool';
 import { betterThan } from './better-plan';
 import type { DayClock } from '@yellow-pane/contracts/day-clock';
 import { DayGround } from './day-ground';
+import { Search } from '../../workers/search';
 import { planChanges } from './kept-plan';
 import { type MovedStep, movedSteps } from './moved-steps';
 
@@ -51,7 +52,8 @@ export class Planning {
   readonly view = signal<DayView>('order');
   readonly day = signal(0);
   readonly pickedId = signal<string | undefined>(undefined);
-  readonly progress = signal<number | undefined>(undefined);
+  readonly #search = new Search<DayPlan | NoPlan>();
+  readonly progress = this.#search.progress;
   readonly refused = signal<string | undefined>(undefined);
   /** A start that was refused only because other steps are in the way. */
   readonly wish = signal<{ readonly id: string; readonly start: number } | undefined>(undefined);
@@ -61,8 +63,6 @@ export class Planning {
   readonly #ownPins = signal<ReadonlyMap<string, number>>(new Map());
   readonly ready = signal<ReadonlyMap<string, ReadyAnswer> | undefined>(undefined);
   readonly #now = signal(Date.now());
-  #running: AbortController | undefined;
-  #seed = 0;
 
   readonly settings = this.#ground.settings;
   readonly clock = this.#ground.clock;
@@ -196,7 +196,7 @@ export class Planning {
     inject(DestroyRef).onDestroy(() => {
       clearInterval(ticking);
       clearTimeout(timer);
-      this.#running?.abort();
+      this.#search.end();
     });
     effect(() => {
       const [surfaces, clock] = [this.filmed(), this.clock()];
@@ -228,52 +228,37 @@ export class Planning {
   async plan(): Promise<void> {
     const whole = this.whole();
     if (whole === undefined || whole.problem.steps.length === 0) return;
-    this.#running?.abort();
-    const running = new AbortController();
-    this.#running = running;
     const before = this.shown();
     const isBetter = betterThan(whole.problem, before);
-    this.#seed += 1;
     this.none.set(undefined);
     this.letGo();
-    this.progress.set(0);
-    try {
-      const found = await this.#pool.plan(
-        whole.problem,
-        { ...SEARCH, seed: this.#seed },
-        (plan) => {
-          if (!running.signal.aborted && isBetter(plan)) this.#proposal.set(plan);
+    const found = await this.#search.run((options) =>
+      this.#pool.plan(whole.problem, SEARCH, {
+        ...options,
+        onBetter: (plan) => {
+          options.onBetter(plan);
+          if (!options.signal.aborted && plan.state === 'planned' && isBetter(plan)) this.#proposal.set(plan);
         },
-        {
-          signal: running.signal,
-          onProgress: (share) => {
-            this.progress.set(share);
-          },
-        },
-      );
-      if (found.state === 'none') {
-        this.none.set(found);
-        return;
-      }
-      if (!isBetter(found)) {
-        this.#propose(before, found.leastWorkingMinutes);
-        this.moved.set([]);
-        return;
-      }
-      this.#proposal.set(found);
-      this.moved.set(
-        before.length === 0 ? [] : movedSteps(whole.problem, before, found.steps, this.#words()),
-      );
-    } catch (error) {
-      if (!running.signal.aborted) throw error;
-    } finally {
-      if (this.#running === running) this.progress.set(undefined);
+      }),
+    );
+    if (found === undefined) return;
+    if (found.state === 'none') {
+      this.none.set(found);
+      return;
     }
+    if (!isBetter(found)) {
+      this.#propose(before, found.leastWorkingMinutes);
+      this.moved.set([]);
+      return;
+    }
+    this.#proposal.set(found);
+    this.moved.set(before.length === 0 ? [] : movedSteps(whole.problem, before, found.steps, this.#words()));
   }
 
+  /** The best found so far is shown; without one everything stays as it was. */
   stop(): void {
-    this.#running?.abort();
-    this.progress.set(undefined);
+    if (this.#search.soFar() === undefined) this.#search.end();
+    else this.#search.stop();
   }
 
   /**

@@ -11,13 +11,13 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import type { RowOf } from '@yellow-pane/core/job';
-import { mirrorOf, outlineBounds, outlineOfCheck } from '@yellow-pane/core/measure';
+import { type RowOf, lookFrom } from '@yellow-pane/core/job';
+import { outlineBounds, outlineOfCheck, viewOutline } from '@yellow-pane/core/measure';
 import { nmFromMm } from '@yellow-pane/core/quantity';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
-import { pathOf } from './drawing-geometry';
+import { pathOf } from '../../drawing/drawing-geometry';
 
 interface Placed {
   readonly surface: RowOf<'surface'>;
@@ -209,14 +209,17 @@ export class Elevation {
   protected readonly items = computed<readonly Placed[]>(() => {
     const { scale } = this.#frame();
     return this.#laid().map(({ surface, outline, isPlaced, left, foot, width, height }) => {
-      const isTurned = (surface.seenFrom === 'room' || surface.seenFrom === 'side B') !== this.isFromInside();
       const shape = outline ?? [
         { x: 0, y: 0 },
         { x: width, y: 0 },
         { x: width, y: height },
         { x: 0, y: height },
       ];
-      const seen = isTurned ? shape.map(mirrorOf(shape)) : shape;
+      const seen = viewOutline(
+        shape,
+        surface.seenFrom,
+        lookFrom(surface.seenFrom, this.isFromInside() ? 'inside' : 'outside'),
+      );
       const { left: l, top: t } = outlineBounds(seen);
       return {
         surface,

@@ -15,9 +15,9 @@ import {
 import type { Figure, MeasureSlot, Point } from '@yellow-pane/core/measure';
 import type { MeasureKind, MeasurePoint, SeenFrom } from '@yellow-pane/core/job';
 import { MeasureField } from './measure-field';
-import { contoursOf } from './contours';
+import { contoursOf } from '../../drawing/contours';
 import { Looking } from './looking';
-import { drawingOf, pathOf, placesOf } from './drawing-geometry';
+import { drawingOf, pathOf, placesOf } from '../../drawing/drawing-geometry';
 
 export interface SheetMeasure {
   readonly key: string;
@@ -269,14 +269,13 @@ export class SurfaceSheet {
   private readonly fieldViews = viewChildren(MeasureField);
   protected readonly size = signal({ width: 690, height: 500 });
   readonly #looking = inject(Looking);
-  readonly #isMirrored = computed(() => this.seenFrom() !== this.lookFrom());
   readonly #shown = computed(() => this.figure() ?? this.nominal());
   readonly #drawing = computed(() => {
     const { width, height } = this.size();
     return drawingOf(
       this.#shown(),
       { width, height, marginX: width < 420 ? 94 : 106, marginY: 48 },
-      this.#isMirrored(),
+      { seenFrom: this.seenFrom(), lookFrom: this.lookFrom() },
     );
   });
   protected readonly shape = computed(() => pathOf(this.#drawing().outline));

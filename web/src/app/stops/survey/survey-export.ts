@@ -7,7 +7,7 @@ import {
   surveyCsv,
   surveySvg,
 } from '@yellow-pane/contracts/survey-files';
-import { type RowOf, fieldsOfRow } from '@yellow-pane/core/job';
+import { type RowOf, fieldsOfRow, lookFrom } from '@yellow-pane/core/job';
 import { viewOutline, outlineOfCheck } from '@yellow-pane/core/measure';
 import { saveFile } from '../../device/save-file';
 import { JobDesk } from '../../job/job-desk';
@@ -113,23 +113,19 @@ export class SurveyExport {
       const check = this.#reading.checkOf(surface.id);
       const outline = outlineOfCheck(check);
       if (outline === undefined || !('figure' in check)) return [];
-      const look = surface.seenFrom.startsWith('side') ? 'side A' : 'outside';
+      const look = lookFrom(surface.seenFrom, 'outside');
       const openings = (check.figure.openings ?? []).map(({ x, y, width, height }) => [
         { x, y },
         { x: x + width, y },
         { x: x + width, y: y + height },
         { x, y: y + height },
       ]);
-      const isTurned = surface.seenFrom !== look;
-      const right = Math.max(...outline.map(({ x }) => x)) + Math.min(...outline.map(({ x }) => x));
       return [
         {
           tag: surface.tag,
           own: this.#brought(surface),
           outline: viewOutline(outline, surface.seenFrom, look),
-          openings: isTurned
-            ? openings.map((opening) => opening.map(({ x, y }) => ({ x: right - x, y })).reverse())
-            : openings,
+          openings: openings.map((opening) => viewOutline(opening, surface.seenFrom, look, outline)),
         },
       ];
     });

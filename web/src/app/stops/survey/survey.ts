@@ -39,7 +39,7 @@ import { MeasureTable } from './measure-table';
 import { Measuring } from './measuring';
 import { PartsPanel } from './parts-panel';
 import { RecheckPanel } from './recheck-panel';
-import { Relief } from './relief';
+import { Relief } from '../../drawing/relief';
 import { RepeatsPanel } from './repeats-panel';
 import { SitePanel } from './site-panel';
 import { type SheetPin, SurfaceSheet } from './surface-sheet';

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { type Outline, outlineBounds } from '@yellow-pane/core/measure';
 import { formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
-import { pathOf } from './drawing-geometry';
+import { pathOf } from '../../drawing/drawing-geometry';
 
 const WIDTH = 270;
 const HEIGHT = 130;

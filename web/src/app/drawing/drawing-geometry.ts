@@ -1,4 +1,4 @@
-import type { MeasurePoint } from '@yellow-pane/core/job';
+import type { MeasurePoint, SeenFrom } from '@yellow-pane/core/job';
 import {
   type Figure,
   type MeasureSlot,
@@ -40,8 +40,14 @@ const NARROW = 220;
 const FIELD = { width: 92, height: 34 };
 const OTHER_SHARES = [0.5, 0.2, 0.8, 0.35, 0.65, 0.1, 0.9];
 
-/** Lays a figure on the sheet. @param isMirrored looked at from the other side than it was measured from */
-export function drawingOf(figure: Figure, box: Box, isMirrored: boolean): Drawing {
+/** From which side left and right of a surface are meant, and from which it is looked at. */
+export interface Sides {
+  readonly seenFrom: SeenFrom;
+  readonly lookFrom: SeenFrom;
+}
+
+/** Lays a figure on the sheet, mirrored when it is looked at from its other side. */
+export function drawingOf(figure: Figure, box: Box, { seenFrom, lookFrom }: Sides): Drawing {
   const shape = figure.standing ?? figure.outline;
   const { left, top, width, height } = outlineBounds(shape);
   const scale = Math.min(
@@ -49,7 +55,7 @@ export function drawingOf(figure: Figure, box: Box, isMirrored: boolean): Drawin
     (box.height - 2 * box.marginY) / Math.max(height, 1),
   );
   const offset = { x: (box.width - width * scale) / 2, y: (box.height - height * scale) / 2 };
-  const turned = isMirrored ? mirrorOf(shape) : (point: Point): Point => point;
+  const turned = seenFrom === lookFrom ? (point: Point): Point => point : mirrorOf(shape);
   const at = (point: Point): Point => {
     const { x, y } = turned(point);
     return { x: offset.x + (x - left) * scale, y: offset.y + (y - top) * scale };

@@ -1,0 +1,105 @@
+import { describe, expect, it } from '@jest/globals';
+import type { SurfaceShape } from '@yellow-pane/core/job';
+import { type Figure, checkSurface, nominalFigure, slotsFor } from '@yellow-pane/core/measure';
+import fc from 'fast-check';
+import { contoursOf } from './contours';
+import { drawingOf, placesOf } from './drawing-geometry';
+
+const OWN = { seenFrom: 'room', lookFrom: 'room' } as const;
+const OTHER = { seenFrom: 'room', lookFrom: 'outside' } as const;
+const BOX = { width: 700, height: 500, marginX: 110, marginY: 48 };
+const SHAPES: readonly SurfaceShape[] = [
+  'four sides',
+  'three sides',
+  'many sides',
+  'arched top',
+  'round',
+  'oval',
+  'rounded corners',
+  'curved glass',
+  'wall',
+  'round column',
+  'square column',
+  'panel',
+  'moulding',
+];
+
+const rectangle = (width: number, height: number): Figure => {
+  const result = checkSurface({
+    shape: 'four sides',
+    readings: [
+      { id: 'w', kind: 'distance', from: 'tl', to: 'tr', value_mm: width, instrument: 'tape' },
+      { id: 'h', kind: 'distance', from: 'tl', to: 'bl', value_mm: height, instrument: 'tape' },
+    ],
+  });
+  if (!('figure' in result)) throw new Error(result.state);
+  return result.figure;
+};
+
+describe('is the surface drawn to scale, with fields that do not cover each other?', () => {
+  it('both sides by the same scale, inside the box, whatever the pane', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 100, max: 6000 }),
+        fc.integer({ min: 100, max: 6000 }),
+        (width, height) => {
+          const { tl, tr, bl, br } = drawingOf(rectangle(width, height), BOX, OWN).points as Record<
+            'tl' | 'tr' | 'bl' | 'br',
+            { x: number; y: number }
+          >;
+          expect((tr.x - tl.x) / width).toBeCloseTo((bl.y - tl.y) / height, 9);
+          expect(tl.x).toBeGreaterThanOrEqual(109.99);
+          expect(br.y).toBeLessThanOrEqual(452.01);
+        },
+      ),
+    );
+  });
+  it('from the other side the drawing is mirrored, and a click finds the same spot of the glass', () => {
+    const figure = rectangle(1000, 2000);
+    const own = drawingOf(figure, BOX, OWN);
+    const other = drawingOf(figure, BOX, OTHER);
+    expect(other.points['tl']?.x).toBeCloseTo(own.points['tr']?.x ?? NaN, 9);
+    const spot = other.from(other.at({ x: 120, y: 1900 }));
+    expect([spot.x, spot.y]).toEqual([expect.closeTo(120, 6), expect.closeTo(1900, 6)]);
+  });
+  it.each([
+    ...SHAPES.map((shape) => [shape, nominalFigure(shape, shape === 'many sides' ? 6 : null)] as const),
+    ['four sides' as const, rectangle(2000, 1000)] as const,
+    ['four sides' as const, rectangle(700, 2100)] as const,
+  ])('%s: fields on the drawing are apart by their height or their width', (shape, figure) => {
+    const slots = slotsFor(shape, 6).filter(({ isExtra }) => isExtra !== true);
+    const places = placesOf(
+      slots.map((slot) => ({ ...slot, slot })),
+      drawingOf(figure, BOX, OWN),
+    ).flatMap((place) => (place === undefined ? [] : [place.field]));
+    places.forEach((a, i) => {
+      places.slice(i + 1).forEach((b) => {
+        expect(Math.abs(a.y - b.y) >= 30 || Math.abs(a.x - b.x) >= 75).toBe(true);
+      });
+    });
+  });
+});
+
+describe('do contours show the height of the glass?', () => {
+  it('the highest line of an even dome lies round its middle, and its figure is below the sag', () => {
+    const patch = {
+      halfWidth_mm: 600,
+      halfHeight_mm: 400,
+      acrossBottom: 2e-4,
+      acrossMiddle: 2e-4,
+      acrossTop: 2e-4,
+      down: 2e-4,
+      twist: 0,
+      sideways: 0,
+      endDown: 0,
+      endsAcross: 0,
+    };
+    const lines = contoursOf(patch, rectangle(1200, 800).outline, (point) => point);
+    const last = lines.at(-1);
+    expect(last?.height_mm).toBeGreaterThan(40);
+    expect(last?.height_mm).toBeLessThan(54);
+    expect(lines.length).toBeGreaterThan(3);
+    const numbers = (last?.path.match(/[\d.]+ [\d.]+/g) ?? []).map((pair) => Number(pair.split(' ')[0]));
+    expect(numbers.reduce((sum, x) => sum + x, 0) / numbers.length).toBeCloseTo(600, -1);
+  });
+});
