@@ -68,8 +68,8 @@ export default {
       name: 'rooms-import-quantity-and-job-alone',
       severity: 'error',
       comment: 'docs/decisions/0003: job holds the words every room speaks',
-      from: { path: '^core/src/(measure|cutting|glazing|climate|scheduling|job)/', pathNot: '\\.spec\\.ts$' },
-      to: { path: '^core/src/', pathNot: ['^core/src/$1/', '^core/src/(quantity|rules|job)/'] },
+      from: { path: '^core/src/(measure|cutting|glazing|climate|scheduling|job|learned)/', pathNot: '\\.spec\\.ts$' },
+      to: { path: '^core/src/', pathNot: ['^core/src/$1/', '^core/src/(quantity|rules|job|learned)/'] },
     },
     {
       name: 'rooms-that-stand-on-others',
@@ -78,7 +78,7 @@ export default {
       from: { path: '^core/src/(thermal-stress|privacy)/', pathNot: '\\.spec\\.ts$' },
       to: {
         path: '^core/src/',
-        pathNot: ['^core/src/$1/', '^core/src/(quantity|rules|job|glazing|climate)/'],
+        pathNot: ['^core/src/$1/', '^core/src/(quantity|rules|job|learned|glazing|climate)/'],
       },
     },
     {
@@ -89,7 +89,7 @@ export default {
       from: { path: '^core/src/(waiting|fitting)/', pathNot: '\\.spec\\.ts$' },
       to: {
         path: '^core/src/',
-        pathNot: ['^core/src/$1/', '^core/src/(quantity|rules|job|climate|waiting)/'],
+        pathNot: ['^core/src/$1/', '^core/src/(quantity|rules|job|learned|climate|waiting)/'],
       },
     },
     {

@@ -6,7 +6,7 @@ import { DEMO_CHANGES, EXAMPLE_FILMS } from '@yellow-pane/demo';
 import { NO_BRIEF, NO_SITE_FACTS, NO_WALL_FACTS } from '@yellow-pane/core/job';
 import { v5 as idFrom } from 'uuid';
 import { openDatabase } from '../server/src/db/database';
-import { photoFile, rate, supply } from '../server/src/db/schema';
+import { learned, photoFile, supply } from '../server/src/db/schema';
 import { applyChange } from '../server/src/features/changes/apply-change';
 import { loadDemo } from '../server/src/features/demo/load-demo';
 
@@ -221,9 +221,10 @@ const ops: readonly Op[] = [
 ];
 await applyChange(db, jobId, { id: id('change'), session: id('session'), who: 'Wren', ops }, NOW);
 await db.insert(photoFile).values({ id: photoId, jobId, data: Uint8Array.of(255, 216, 255) });
-await db
-  .insert(rate)
-  .values({ key: 'cut-film', version: 1, changedBy: 'Wren', changedAt: NOW, value: 7, mark: 'measured' });
+await db.insert(learned).values({
+  ...{ key: 'cut-film', scopeKind: '', scopeOf: '', version: 1, changedBy: 'Wren', changedAt: NOW },
+  ...{ value: 7, basis: 'measured', from: '' },
+});
 await db.insert(supply).values({ key: 'tape', version: 1, changedBy: 'Wren', changedAt: NOW, have: 3 });
 mkdirSync('server/src/testing/fixtures', { recursive: true });
 const whole = Buffer.from(await (await dump()).arrayBuffer());

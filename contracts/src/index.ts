@@ -27,7 +27,7 @@ export {
 export { ROW_FIELDS } from './rows';
 export { type FilmRow, filmBodySchema, filmFieldsSchema, filmListSchema, filmRowSchema } from './film';
 export { type SupplyRow, supplyBodySchema, supplyRowSchema } from './supply';
-export { type RateRow, rateBodySchema, rateRowSchema } from './rate';
+export { type LearnedRow, learnedBodySchema, learnedRowSchema } from './learned';
 export {
   blankRequestSchema,
   curvedPatchRequestSchema,

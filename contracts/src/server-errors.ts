@@ -29,8 +29,8 @@ export type ServerErrorCode =
   | 'SUPPLY_CONFLICT'
   | 'PERSON_UNKNOWN'
   | 'PERSON_CONFLICT'
-  | 'RATE_UNKNOWN'
-  | 'RATE_CONFLICT'
+  | 'LEARNED_UNKNOWN'
+  | 'LEARNED_CONFLICT'
   | 'PHOTO_NOT_AN_IMAGE'
   | 'PHOTO_UNKNOWN'
   | 'DEVICE_NOT_CONNECTED'
@@ -168,8 +168,8 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
     title: 'Someone else changed this person in the meantime',
     remedy: 'Look at what stands there now, then decide.',
   },
-  RATE_UNKNOWN: { status: 404, title: 'There is no such rate', remedy: 'Load the rates again.' },
-  RATE_CONFLICT: {
+  LEARNED_UNKNOWN: { status: 404, title: 'There is no such rate', remedy: 'Load the rates again.' },
+  LEARNED_CONFLICT: {
     status: 409,
     title: 'Someone changed this rate meanwhile',
     remedy: 'Compare both and send again with the new version.',

@@ -221,7 +221,7 @@ const { works } = dayProblem({
     },
   ],
   ...{ people: [], tools: [], fitness: [], pins: new Map<string, number>(), now: 0, horizon: 3000 },
-  ...{ air, primer: 'water-based', shrink: 'fold by fold', rates: [] },
+  ...{ air, primer: 'water-based', shrink: 'fold by fold', learned: [] },
 });
 const furrow = (form: 'V' | 'square' | 'half round') => ({
   ...{ kind: 'furrow' as const, name: 'profile', x_mm: null, y_mm: null, width_mm: 20, height_mm: 0 },
@@ -232,7 +232,7 @@ const DETAILS: readonly (readonly [string, readonly Step[]])[] = [
   ...[...works.values()].map(({ id, minutes }) => [`stretch ${id}`, minutes.why] as const),
   ...mixes.map(({ liquid, litres }) => [`mix ${liquid}`, litres.why] as const),
   ...workStepsFor({ schools: DEFAULT_SCHOOLS, condition: 'sound', isSecurityFilm: false }).map(
-    ({ key, minutes }) => [`minutes of ${key}`, minutes.why] as const,
+    ({ step, minutes }) => [`minutes of ${step}`, minutes.why] as const,
   ),
   ...Object.entries(
     rectangleSizes([
@@ -272,7 +272,7 @@ const RESULTS: readonly (readonly [string, readonly Step[]])[] = [
   ...SLIP_MIXES.map((mix) => [`slip ${mix.key}`, slipShare(mix).why] as const),
   ...FILM_RESULTS,
   ...DETAILS,
-  ['slip needed', slipNeeded(2.5, { value: 0.3, mark: 'our guess' }).why],
+  ['slip needed', slipNeeded(2.5, { value: 0.3, basis: 'ours' }).why],
 ];
 
 /** Reckoned within other formulas, and never a step of their own. */

@@ -18,7 +18,7 @@ import { formatRoutes } from './features/formats/routes';
 import { jobRoutes } from './features/jobs/routes';
 import { peopleRoutes } from './features/people/routes';
 import { photoRoutes } from './features/photos/routes';
-import { rateRoutes } from './features/rates/routes';
+import { learnedRoutes } from './features/learned/routes';
 import { supplyRoutes } from './features/supplies/routes';
 import { filmReckonRoutes } from './features/reckon/film-routes';
 import { dayReckonRoutes } from './features/reckon/day-routes';
@@ -104,7 +104,7 @@ export function createApp({
   app.use(dayRoutes({ db }));
   app.use(peopleRoutes({ db, clock, readyPerson }));
   app.use(filmRoutes({ db, clock }));
-  app.use(rateRoutes({ db, clock }));
+  app.use(learnedRoutes({ db, clock }));
   app.use(supplyRoutes({ db, clock }));
   app.use(stockRoutes({ db, clock }));
   app.use(reckonRoutes({ search }));

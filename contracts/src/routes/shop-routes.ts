@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { filmBodySchema, filmListSchema, filmRowSchema } from '../film';
-import { rateBodySchema, rateRowSchema } from '../rate';
+import { learnedBodySchema, learnedRowSchema } from '../learned';
 import { supplyBodySchema, supplyRowSchema } from '../supply';
 import { madeBySchema } from '../primitives';
 import { peopleSchema, personBodySchema, personRowSchema } from '../person';
@@ -78,9 +78,9 @@ export const SHOP_ROUTES: readonly Route[] = [
   },
   {
     method: 'get',
-    path: '/api/rates',
-    says: 'Figures nobody has a source for, with their mark',
-    answer: z.array(rateRowSchema),
+    path: '/api/learned',
+    says: 'What the shop has learned, and what it goes by until then, each with its basis',
+    answer: z.array(learnedRowSchema),
   },
   {
     method: 'get',
@@ -110,10 +110,10 @@ export const SHOP_ROUTES: readonly Route[] = [
   },
   {
     method: 'put',
-    path: '/api/rates/{key}',
-    says: 'Replace a rate by what was measured',
-    body: rateBodySchema,
-    answer: rateRowSchema,
+    path: '/api/learned/{key}',
+    says: 'Replace a figure by what was measured, for everything or for one film, wall, gun, person or way',
+    body: learnedBodySchema,
+    answer: learnedRowSchema,
     needsIfMatch: true,
   },
   {

@@ -1,11 +1,5 @@
-import {
-  type Rate,
-  type RateKey,
-  type WorkStep,
-  type WorkStepsInput,
-  rateOf,
-  workStepsFor,
-} from '../fitting';
+import { type Learned, type LearnedKey, learnedOf } from '../learned';
+import { type WorkStep, type WorkStepsInput, workStepsFor } from '../fitting';
 import { isCracked } from '../job';
 import { type Formula, type Reasoned, applyFormula } from '../quantity';
 import type { Lag, Person, PlanProblem, PlanStep, Tool } from '../scheduling';
@@ -13,7 +7,7 @@ import type { Fitness } from '../scheduling';
 import { type Air, type Wait, type WaitKey, primerDry, promoterDry, puttyDry, wallDry } from '../waiting';
 
 /** One film on one surface, with all that decides how it is worked on. */
-export interface DaySurface extends Omit<WorkStepsInput, 'rates' | 'primer' | 'shrink'> {
+export interface DaySurface extends Omit<WorkStepsInput, 'learned' | 'primer' | 'shrink'> {
   readonly applicationId: string;
   readonly tag: string;
   readonly place: string;
@@ -36,7 +30,7 @@ export interface DayInput {
   readonly air: Air;
   readonly primer: NonNullable<WorkStepsInput['primer']>;
   readonly shrink: NonNullable<WorkStepsInput['shrink']>;
-  readonly rates?: readonly Rate[];
+  readonly learned?: readonly Learned[];
   /** By step id. */
   readonly pins: ReadonlyMap<string, number>;
   /** Minute of the plan that it is now; nothing is planned before. */
@@ -109,7 +103,7 @@ export function dayProblem(input: DayInput): DayProblem {
       ...surface,
       primer: input.primer,
       shrink: input.shrink,
-      ...(input.rates === undefined ? {} : { rates: input.rates }),
+      ...(input.learned === undefined ? {} : { learned: input.learned }),
     });
     const says = whyBlocked(surface, own, waitFor);
     if (says === undefined) parts.push(partOf(surface, own, input, waitFor));
@@ -313,8 +307,11 @@ function toolsFor(tools: readonly Tool[], steps: readonly PlanStep[]): readonly 
 }
 
 /** Waits inside a day's work, from the air of the room. */
-export function waitOf(key: WaitKey, { air, rates = [] }: Pick<DayInput, 'air' | 'rates'>): Wait | undefined {
-  const rate = (own: RateKey): number => rateOf(own, rates).value;
+export function waitOf(
+  key: WaitKey,
+  { air, learned = [] }: Pick<DayInput, 'air' | 'learned'>,
+): Wait | undefined {
+  const rate = (own: LearnedKey): number => learnedOf(own, learned).value;
   switch (key) {
     case 'primer, water-based':
       return primerDry('water-based', air);

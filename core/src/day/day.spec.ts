@@ -1,7 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { Facing, WeatherHour } from '../climate';
-import { DEFAULT_RATES, DEFAULT_SCHOOLS } from '../fitting';
+import { DEFAULT_SCHOOLS } from '../fitting';
+import { AT_FIRST } from '../learned';
 import { checkPlan, planDaySteps } from '../scheduling';
 import {
   type DayInput,
@@ -333,12 +334,12 @@ describe('what is mixed and packed?', () => {
   });
   it('too rich and too lean are stopped', () => {
     const rates = (key: string, value: number) =>
-      DEFAULT_RATES.map((rate) => (rate.key === key ? { ...rate, value } : rate));
-    expect(line('slip', { slip: 'concentrate', air_C: 27, rates: rates('mix-cap', 40) })).toMatchObject({
+      AT_FIRST.map((rate) => (rate.key === key ? { ...rate, value } : rate));
+    expect(line('slip', { slip: 'concentrate', air_C: 27, learned: rates('mix-cap', 40) })).toMatchObject({
       verdict: 'stop',
       says: 'Too rich: it will not stick and lifts later.',
     });
-    expect(line('slip', { slip: 'concentrate', rates: rates('mix-cap', 0.2) })).toMatchObject({
+    expect(line('slip', { slip: 'concentrate', learned: rates('mix-cap', 0.2) })).toMatchObject({
       verdict: 'stop',
       says: 'Too lean: the film cannot be moved.',
     });

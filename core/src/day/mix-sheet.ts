@@ -1,12 +1,5 @@
-import {
-  type Rate,
-  type RateKey,
-  SLIP_MIXES,
-  SOURCE_OF_MARK,
-  isLaidWet,
-  rateOf,
-  templateFor,
-} from '../fitting';
+import { type Learned, type LearnedKey, learnedOf, sourceOf } from '../learned';
+import { SLIP_MIXES, isLaidWet, templateFor } from '../fitting';
 import {
   type Formula,
   type Reasoned,
@@ -49,7 +42,7 @@ export interface MixInput {
   /** Warmest air while the work goes on. */
   readonly air_C: number;
   readonly units: 'metric' | 'imperial';
-  readonly rates?: readonly Rate[];
+  readonly learned?: readonly Learned[];
 }
 
 const ML_PER_US_GALLON = 3785.411784;
@@ -97,8 +90,8 @@ export const MIX_FORMULAS = {
  * hand. Rates of use are our guesses and say so.
  */
 export function mixSheet(input: MixInput): readonly MixLine[] {
-  const { surfaces, rates = [], primer } = input;
-  const rate = (key: RateKey): Rate => rateOf(key, rates);
+  const { surfaces, learned = [], primer } = input;
+  const rate = (key: LearnedKey): Learned => learnedOf(key, learned);
   const areaOf = (templates: readonly string[]): number =>
     surfaces
       .filter(({ method, family }) =>
@@ -111,12 +104,12 @@ export function mixSheet(input: MixInput): readonly MixLine[] {
         templates.includes(templateFor(method ?? 'trim in place', family).template),
       )
       .reduce((sum, { edge_m }) => sum + (edge_m ?? RULES.usualEdge.value), 0);
-  const used = (area_m2: number, key: RateKey, times = 1): Reasoned<number> => {
+  const used = (area_m2: number, key: LearnedKey, times = 1): Reasoned<number> => {
     const own = rate(key);
     const step = applyFormula(
       MIX_FORMULAS.area,
       { area_m2, rate_lm2: own.value, times },
-      { source: SOURCE_OF_MARK[own.mark], remark: own.word },
+      { source: sourceOf(own.basis), remark: own.word },
     );
     return { value: step.value, why: [step] };
   };
@@ -132,7 +125,7 @@ export function mixSheet(input: MixInput): readonly MixLine[] {
   const promoter = applyFormula(
     MIX_FORMULAS.edge,
     { length_m: seams_m, rate_lm: promoterRate.value },
-    { source: SOURCE_OF_MARK[promoterRate.mark] },
+    { source: sourceOf(promoterRate.basis) },
   );
   const lines: readonly (MixLine | undefined)[] = [
     wet > 0 ? slipLine(input, slip, rate) : undefined,
@@ -206,7 +199,7 @@ function plain(
   shares: readonly (readonly [string, number])[],
   recipe: string,
   because: string,
-  rate: (key: RateKey) => Rate,
+  rate: (key: LearnedKey) => Learned,
 ): MixLine {
   const size_l = rate('mix-bottle').value / 1000;
   return {
@@ -246,14 +239,14 @@ function primerLine(litres: Reasoned<number>, primer: MixInput['primer']): MixLi
 function slipLine(
   { slip, air_C, units }: MixInput,
   parts: readonly Reasoned<number>[],
-  rate: (key: RateKey) => Rate,
+  rate: (key: LearnedKey) => Learned,
 ): MixLine {
   const litres = parts.reduce((sum, { value }) => sum + value, 0);
   const bottle_ml = rate('mix-bottle').value;
   const mix = SLIP_MIXES.find(({ key }) => key === slip);
   const caps = air_C > WARM_C ? 2 : 1;
   const cap = rate('mix-cap');
-  const source: Source = mix === undefined ? SOURCE_OF_MARK[cap.mark] : COMMON_PRACTICE;
+  const source: Source = mix === undefined ? sourceOf(cap.basis) : COMMON_PRACTICE;
   const share = applyFormula(
     MIX_FORMULAS.share,
     mix === undefined
@@ -278,9 +271,9 @@ function slipLine(
     bottles: bottlesOf(litres, bottle_ml / 1000, perBottle),
     because:
       mix === undefined
-        ? `It will be ${Math.round(air_C)} °C: ${caps === 2 ? 'over 22 °C a second cap' : 'one cap is enough up to 22 °C'}.${cap.mark === 'measured' ? '' : ' How much a cap holds is not known: measure it once.'}`
+        ? `It will be ${Math.round(air_C)} °C: ${caps === 2 ? 'over 22 °C a second cap' : 'one cap is enough up to 22 °C'}.${cap.basis === 'measured' ? '' : ' How much a cap holds is not known: measure it once.'}`
         : mix.remark,
-    verdict: state === 'fit' ? (mix === undefined && cap.mark !== 'measured' ? 'unknown' : 'go') : 'stop',
+    verdict: state === 'fit' ? (mix === undefined && cap.basis !== 'measured' ? 'unknown' : 'go') : 'stop',
     says:
       state === 'lean'
         ? 'Too lean: the film cannot be moved.'

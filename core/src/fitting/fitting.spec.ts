@@ -1,7 +1,7 @@
+import { AT_FIRST } from '../learned';
 import { describe, expect, it } from '@jest/globals';
 import {
   CAUTIONS,
-  DEFAULT_RATES,
   DEFAULT_SCHOOLS,
   FLAT_GLASS,
   SCHOOLS,
@@ -112,7 +112,7 @@ describe('how much soap is in the slip?', () => {
 
 describe('how much slip is needed?', () => {
   it('2.5 m² at a guessed 0.3 l/m² is 0.75 l, and says that it is a guess', () => {
-    const need = slipNeeded(2.5, { value: 0.3, mark: 'our guess' });
+    const need = slipNeeded(2.5, { value: 0.3, basis: 'ours' });
     expect(need.value).toBeCloseTo(0.75, 9);
     expect(need.why[0]?.source.kind).toBe('our guess');
   });
@@ -124,14 +124,14 @@ describe('how much slip is needed?', () => {
     ).toBe(true);
   });
   it('a measured rate replaces the guess', () => {
-    const rates = DEFAULT_RATES.map((rate) => ({ ...rate, value: 0.5, mark: 'measured' as const }));
-    expect(steps({ rates }).find(({ step }) => step === 'final-rinse')?.slip_l).toMatchObject({
+    const learned = AT_FIRST.map((rate) => ({ ...rate, value: 0.5, basis: 'measured' as const }));
+    expect(steps({ learned }).find(({ step }) => step === 'final-rinse')?.slip_l).toMatchObject({
       value: 1.25,
       why: [{ source: { kind: 'measured here' } }],
     });
   });
   it('an area of 0 is refused by name', () => {
-    expect(() => slipNeeded(0, { value: 0.3, mark: 'our guess' })).toThrow('FITTING_AREA_RANGE');
+    expect(() => slipNeeded(0, { value: 0.3, basis: 'ours' })).toThrow('FITTING_AREA_RANGE');
   });
 });
 

@@ -13,6 +13,4 @@ export {
   templateFor,
 } from './templates';
 export { type SlipMix, SLIP_FORMULAS, SLIP_MIXES, slipNeeded, slipShare } from './slip';
-export type { Rate } from './rate';
-export { type RateKey, DEFAULT_RATES, SOURCE_OF_MARK, rateOf } from './rates';
 export { DEFAULT_SCHOOLS, SCHOOLS } from './schools';

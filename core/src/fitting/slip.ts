@@ -1,6 +1,5 @@
 import { COMMON_PRACTICE, CoreError, type Formula, type Reasoned, applyFormula } from '../quantity';
-import type { Rate } from './rate';
-import { SOURCE_OF_MARK } from './rates';
+import { type Learned, sourceOf } from '../learned';
 
 const ML_PER_US_GALLON = 3785.411784;
 const ML_PER_US_FL_OZ = 29.5735;
@@ -78,17 +77,13 @@ export function slipShare({ soap_ml, water_ml }: SlipMix): Reasoned<number> {
 
 /** Litres of slip for wetting `area_m2` once, by a rate that carries how well it is known.
  *  @throws CoreError FITTING_AREA_RANGE when the area is not within 0 to 1000 m² */
-export function slipNeeded(area_m2: number, rate: Pick<Rate, 'value' | 'mark'>): Reasoned<number> {
+export function slipNeeded(area_m2: number, rate: Pick<Learned, 'value' | 'basis'>): Reasoned<number> {
   if (!(area_m2 > 0 && area_m2 <= 1000))
     throw new CoreError('FITTING_AREA_RANGE', {
       path: 'area_m2',
       expected: 'over 0 to 1000 m²',
       got: String(area_m2),
     });
-  const step = applyFormula(
-    NEEDED,
-    { area_m2, perPass_l: rate.value },
-    { source: SOURCE_OF_MARK[rate.mark] },
-  );
+  const step = applyFormula(NEEDED, { area_m2, perPass_l: rate.value }, { source: sourceOf(rate.basis) });
   return { value: step.value, why: [step] };
 }

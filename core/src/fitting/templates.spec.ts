@@ -1,8 +1,8 @@
+import { AT_FIRST } from '../learned';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { CutMethod } from '../job';
 import {
-  DEFAULT_RATES,
   DEFAULT_SCHOOLS,
   SCHOOLS,
   type StepTemplate,
@@ -308,7 +308,7 @@ describe('what holds whatever is chosen?', () => {
     }
   });
   it('every rate a step counts by is in the table of rates, with a unit it can count', () => {
-    const known = new Map(DEFAULT_RATES.map((rate) => [rate.key, rate.unit]));
+    const known = new Map(AT_FIRST.map((rate) => [rate.key, rate.unit]));
     for (const [name, step] of all) {
       expect([name, step.takes.length > 0]).toEqual([name, true]);
       for (const key of step.takes) expect(['min', 'min/m', 'min/m²']).toContain(known.get(key));

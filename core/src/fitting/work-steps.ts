@@ -1,8 +1,7 @@
 import { type CutMethod, type FilmFamily, type FittingSchools, type SurfaceCondition, isHurt } from '../job';
 import { type Formula, type Reasoned, applyFormula } from '../quantity';
 import { type Caution, type CautionKey, caution } from './cautions';
-import type { Rate } from './rate';
-import { SOURCE_OF_MARK, rateOf } from './rates';
+import { type Learned, learnedOf, sourceOf } from '../learned';
 import { slipNeeded } from './slip';
 import { type Pause, type SharedTool, type StepCase, type StepTemplate, templateFor } from './templates';
 import { RULES } from '../rules';
@@ -42,7 +41,7 @@ export interface WorkStepsInput {
   readonly hasInsideCorner?: boolean;
   readonly shrink?: StepCase['shrink'];
   readonly primer?: StepCase['primer'];
-  readonly rates?: readonly Rate[];
+  readonly learned?: readonly Learned[];
 }
 
 export const MINUTES_FORMULA: Formula<{ sum_min: number; times: number }> = {
@@ -103,21 +102,21 @@ function minutesOf(
     area_m2 = RULES.usualArea.value,
     edge_m = RULES.usualEdge.value,
     isHardToReach = false,
-    rates = [],
+    learned = [],
   }: WorkStepsInput,
 ): Reasoned<number> {
-  const used = step.takes.map((key) => rateOf(key, rates));
+  const used = step.takes.map((key) => learnedOf(key, learned));
   const sum_min = used.reduce(
     (sum, { value, unit }) => sum + value * (unit === 'min/m²' ? area_m2 : unit === 'min/m' ? edge_m : 1),
     0,
   );
   const source =
-    used.every(({ mark }) => mark === 'measured') && used.length > 0
-      ? SOURCE_OF_MARK.measured
+    used.every(({ basis }) => basis === 'measured') && used.length > 0
+      ? sourceOf('measured')
       : MINUTES_FORMULA.source;
   const trace = applyFormula(
     MINUTES_FORMULA,
-    { sum_min, times: isHardToReach ? rateOf('work-hard', rates).value : 1 },
+    { sum_min, times: isHardToReach ? learnedOf('work-hard', learned).value : 1 },
     { source, remark: used.map(({ word, value, unit }) => `${word}: ${value} ${unit}`).join('; ') },
   );
   return { value: trace.value, why: [trace] };
@@ -149,8 +148,11 @@ const OFF_GLASS: ReadonlySet<CutMethod> = new Set<CutMethod>([
   'textured wall',
 ]);
 
-function slipOf(step: StepTemplate, { area_m2, rates = [] }: WorkStepsInput): { slip_l?: Reasoned<number> } {
+function slipOf(
+  step: StepTemplate,
+  { area_m2, learned = [] }: WorkStepsInput,
+): { slip_l?: Reasoned<number> } {
   if (step.slip === undefined || area_m2 === undefined) return {};
   const key = step.slip === 'wet the pane' ? 'slip-wet-pane' : 'slip-wet-both';
-  return { slip_l: slipNeeded(area_m2, rateOf(key, rates)) };
+  return { slip_l: slipNeeded(area_m2, learnedOf(key, learned)) };
 }

@@ -79,7 +79,7 @@ export function dayProblemOf(view: JobView, { clock, ready, air, pins, now }: Da
     air,
     primer,
     shrink,
-    rates: view.shop.rates,
+    learned: view.shop.learned,
     fitness: surfaces.map(({ applicationId }) => {
       const own = ready.get(applicationId);
       return {

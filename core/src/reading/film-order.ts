@@ -92,13 +92,13 @@ export function filmOrder(
 
 export function cuttingRates(view: JobView): CuttingRates {
   return {
-    perCrossCut: view.rate('cut-cross'),
-    perSlit: view.rate('cut-slit'),
-    perPiece: view.rate('cut-piece'),
-    keepWidth_mm: view.rate('cut-keep-width'),
-    keepLength_mm: view.rate('cut-keep-length'),
-    keepShare: view.rate('cut-keep-share'),
-    perSplitGroup: view.rate('cut-split'),
+    perCrossCut: view.learned('cut-cross'),
+    perSlit: view.learned('cut-slit'),
+    perPiece: view.learned('cut-piece'),
+    keepWidth_mm: view.learned('cut-keep-width'),
+    keepLength_mm: view.learned('cut-keep-length'),
+    keepShare: view.learned('cut-keep-share'),
+    perSplitGroup: view.learned('cut-split'),
   };
 }
 

@@ -24,12 +24,12 @@ export function pricePerSquare(
     what === 'roll' && perMetre !== null ? [perMetre / (mmFromNm(width_nm) / 1000)] : [],
   );
   return known.length === 0
-    ? { value: view.rate('cut-film'), isGuessed: true }
+    ? { value: view.learned('cut-film'), isGuessed: true }
     : { value: known.reduce((sum, value) => sum + value, 0) / known.length, isGuessed: false };
 }
 
 /** How long a roll comes when it is ordered, in mm. */
-export const newRollLength = (view: JobView): number => view.rate('cut-roll-length');
+export const newRollLength = (view: JobView): number => view.learned('cut-roll-length');
 
 /**
  * Films a layout may take: rolls and offcuts there are, then new rolls in every width the film can be had in.
@@ -75,14 +75,14 @@ export function filmWorth(
 function stockFilm(view: JobView, item: StockLeft): StockFilm {
   const width_mm = mmFromNm(item.width_nm);
   const length_mm = mmFromNm(item.left_nm);
-  const perMetre = item.perMetre ?? view.rate('cut-film') * (width_mm / 1000);
+  const perMetre = item.perMetre ?? view.learned('cut-film') * (width_mm / 1000);
   const isOffcut = item.what === 'offcut';
   return {
     id: item.id,
     what: item.what,
     width_mm,
     length_mm,
-    perMetre: isOffcut ? 0 : perMetre * view.rate('cut-stock-share'),
+    perMetre: isOffcut ? 0 : perMetre * view.learned('cut-stock-share'),
     whole: isOffcut ? (perMetre * length_mm) / 1000 : 0,
     lot: item.lot,
     edges: edgesOf(item),

@@ -1,4 +1,4 @@
-import type { Rate } from '../fitting';
+import type { Learned } from '../learned';
 import { type Film, JOB_TABLES, type JobTable, type Person, type RowOf } from '../job';
 
 /** The rows of one job by table, removed ones left out, in any order. */
@@ -12,11 +12,11 @@ export type PersonOfShop = Person & { readonly id: string };
 export interface Shop {
   readonly films: readonly FilmOfShop[];
   /** As people have set them; what is not here goes by the default. */
-  readonly rates: readonly Rate[];
+  readonly learned: readonly Learned[];
   readonly people: readonly PersonOfShop[];
 }
 
-export const EMPTY_SHOP: Shop = { films: [], rates: [], people: [] };
+export const EMPTY_SHOP: Shop = { films: [], learned: [], people: [] };
 
 /** @returns rows of every table: those given, and none of the others */
 export function jobRows(given: Partial<JobRows> = {}): JobRows {

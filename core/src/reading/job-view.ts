@@ -1,4 +1,5 @@
-import { type RateKey, isHandover, rateOf } from '../fitting';
+import { isHandover } from '../fitting';
+import { type LearnedKey, learnedOf } from '../learned';
 import type { RowOf } from '../job';
 import { type FilmOfShop, type JobRows, type PersonOfShop, type Shop, EMPTY_SHOP } from './job-rows';
 import { Kept } from './kept';
@@ -91,8 +92,8 @@ export class JobView {
   }
 
   /** The value of a rate as people have set it, else the default. */
-  rate(key: RateKey): number {
-    return rateOf(key, this.shop.rates).value;
+  learned(key: LearnedKey): number {
+    return learnedOf(key, this.shop.learned).value;
   }
 
   measuresOf(surfaceId: string): readonly RowOf<'measure'>[] {

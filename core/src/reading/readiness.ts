@@ -38,9 +38,9 @@ export function indoorAir(
 
 export function readinessLimits(view: JobView): ReadinessLimits {
   return {
-    warm_K: view.rate('day-warm'),
-    overcast: view.rate('day-overcast'),
-    ahead_h: view.rate('day-ahead'),
+    warm_K: view.learned('day-warm'),
+    overcast: view.learned('day-overcast'),
+    ahead_h: view.learned('day-ahead'),
     doubt_deg: view.rows.daySettings[0]?.bearingDoubt_deg ?? USUAL_LIMITS.doubt_deg,
   };
 }

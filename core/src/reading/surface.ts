@@ -1,5 +1,5 @@
 import type { SurfaceRows } from '../choosing';
-import { type Rate, rateOf } from '../fitting';
+import { type Learned, learnedOf } from '../learned';
 import type { RowOf } from '../job';
 import {
   IS_CUSTOMARY,
@@ -14,8 +14,8 @@ import type { JobView } from './job-view';
 import { briefFor, placesOutwards } from './place';
 
 /** What is known no better (one standard deviation) is not measured yet: a rate of the shop. */
-export const determinedWithin_mm = (rates: readonly Rate[]): number =>
-  rateOf('measure-determined', rates).value;
+export const determinedWithin_mm = (learned: readonly Learned[]): number =>
+  learnedOf('measure-determined', learned).value;
 
 /** What the kept measures of a surface say; adjusted once for the same rows. */
 export function checkOf(view: JobView, surfaceId: string): SurfaceCheck {
@@ -24,7 +24,7 @@ export function checkOf(view: JobView, surfaceId: string): SurfaceCheck {
   const measures = view.measuresOf(surfaceId);
   const parts = view.partsOf(surfaceId);
   const wall = view.wallFactsOf(surfaceId);
-  const within_mm = determinedWithin_mm(view.shop.rates);
+  const within_mm = determinedWithin_mm(view.shop.learned);
   return view.kept.of(
     `check ${surfaceId}`,
     [surface.shape, surface.corners, wall, within_mm, ...parts, ...measures],

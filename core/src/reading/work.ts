@@ -10,7 +10,7 @@ const MM_PER_M = 1000;
 export function workCaseOf(
   view: JobView,
   application: RowOf<'application'>,
-): Omit<WorkStepsInput, 'rates' | 'primer' | 'shrink'> {
+): Omit<WorkStepsInput, 'learned' | 'primer' | 'shrink'> {
   const surface = view.surfaceById.get(application.surfaceId);
   const film = view.filmById.get(application.filmId);
   const check = checkOf(view, application.surfaceId);
@@ -35,7 +35,7 @@ export function workCaseOf(
 /** The steps of fitting it, in order, as this job chose its schools, primer and way of shrinking. */
 export function workStepsOf(view: JobView, application: RowOf<'application'>): readonly WorkStep[] {
   const { primer, shrink } = view.rows.daySettings[0] ?? NEW_DAY;
-  return workStepsFor({ ...workCaseOf(view, application), primer, shrink, rates: view.shop.rates });
+  return workStepsFor({ ...workCaseOf(view, application), primer, shrink, learned: view.shop.learned });
 }
 
 /** What was done of it, by the key of the step. */

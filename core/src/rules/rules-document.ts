@@ -3,7 +3,7 @@ import { RULES } from './rules';
 
 const HEAD = `# Rules of the trade
 
-Made from \`core/src/rules/rules.ts\` by \`npm run rules\`; a test fails when it is not. Figures a shop sets for itself are rates (Settings).
+Made from \`core/src/rules/rules.ts\` by \`npm run rules\`; a test fails when it is not. Figures a shop comes to know by its own work are in \`core/src/learned/\` (Settings).
 
 | key | value | what it says | source |
 |---|---|---|---|

@@ -85,11 +85,11 @@ describe('can it be opened again?', () => {
     });
     const id = newId();
     await first.db.execute(
-      sql`insert into rate (key, version, changed_by, changed_at, value, mark) values (${id}, 1, 'Wren', now(), 0.5, 'measured')`,
+      sql`insert into learned (key, scope_kind, scope_of, version, changed_by, changed_at, value, basis, told_by) values (${id}, '', '', 1, 'Wren', now(), 0.5, 'measured', '')`,
     );
     await first.close();
     const second = await openDatabase({ folder: join(folder, 'db'), migrationsFolder });
-    expect((await second.db.execute(sql`select value from rate where key = ${id}`)).rows).toEqual([
+    expect((await second.db.execute(sql`select value from learned where key = ${id}`)).rows).toEqual([
       { value: 0.5 },
     ]);
     await second.close();

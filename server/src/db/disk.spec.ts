@@ -41,13 +41,13 @@ function copyOf(name: string, of = fresh): string {
 async function write({ db }: OpenDatabase, from: number, to: number): Promise<void> {
   for (let key = from; key <= to; key += 1)
     await db.execute(
-      sql`insert into rate (key, version, changed_by, changed_at, value, mark) values (${String(key)}, 1, 'Wren', now(), 0.5, 'measured')`,
+      sql`insert into learned (key, scope_kind, scope_of, version, changed_by, changed_at, value, basis, told_by) values (${String(key)}, '', '', 1, 'Wren', now(), 0.5, 'measured', '')`,
     );
 }
 
 async function countIn(folder: string): Promise<number> {
   const own = await openDatabase({ folder, migrationsFolder });
-  const { rows } = await own.db.execute<{ count: number }>(sql`select count(*)::int as count from rate`);
+  const { rows } = await own.db.execute<{ count: number }>(sql`select count(*)::int as count from learned`);
   await own.close();
   return rows[0]?.count ?? 0;
 }
@@ -164,7 +164,7 @@ describe('is a damaged folder told from a sound one?', () => {
     const folder = copyOf(name);
     const own = await openDatabase({ folder, migrationsFolder });
     await write(own, 1, 400);
-    const { rows } = await own.db.execute<{ path: string }>(sql`select pg_relation_filepath('rate') as path`);
+    const { rows } = await own.db.execute<{ path: string }>(sql`select pg_relation_filepath('learned') as path`);
     await own.close();
     const file = openSync(join(folder, rows[0]?.path ?? ''), 'r+');
     writeSync(file, Buffer.from('not what was written'), 0, 20, 8192 * 2 + 4000);
@@ -207,7 +207,7 @@ describe('is a damaged folder told from a sound one?', () => {
     await expect(backups.make()).rejects.toThrow();
     expect(backups.all()).toEqual([]);
     const { app } = appOn(own.db, { soundness, backups });
-    const { status, body } = await request(app).get('/api/rates');
+    const { status, body } = await request(app).get('/api/learned');
     expect([status, (body as { code: string }).code]).toEqual([503, 'DATA_DAMAGED']);
     expect(soundness.isSound).toBe(false);
     await own.close();

@@ -31,6 +31,8 @@ const LANDED: Readonly<Record<string, string>> = {
   '0012_references.sql': '743100af3208bc17de3de0f8fa02b21b6efdbdb83fd11d8425ed1995e39cf56b',
   '0013_people.sql': '9f2bb0b05de7e2c9714863fc5be1be30c322f9df56fc80c0c79e623d764c9db8',
   '0014_skills_of_people.sql': 'e094e2b339cd4eebd23f4e19cdf8a35e57e3216864116eb028db4774395267fb',
+  '0015_learned.sql': 'a8ae4dd888d9049a5c5b1184e3a7683e624b1fb7bf32929ea1a9e7d49663cc52',
+  '0016_rates_are_learned.sql': '0a44146b44d35df10242d28bba8e57e18474ffafb5702e175069f9f0abd8a63d',
 };
 
 describe('may a migration be changed once it has landed?', () => {

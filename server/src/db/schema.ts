@@ -1,5 +1,5 @@
 import type { JobTable } from '@yellow-pane/core/job';
-import type { Rate } from '@yellow-pane/core/fitting';
+import type { Basis, Scope } from '@yellow-pane/core/learned';
 import {
   bigint,
   bigserial,
@@ -8,6 +8,7 @@ import {
   integer,
   jsonb,
   pgTable,
+  primaryKey,
   text,
   uuid,
 } from 'drizzle-orm/pg-core';
@@ -49,14 +50,24 @@ export const workRecord = pgTable(
   ],
 );
 
-/** Figures nobody has a source for, once a person has replaced the guess. */
-export const rate = pgTable('rate', {
-  key: text().primaryKey(),
-  version: integer().notNull(),
-  ...changedInShop(),
-  value: doublePrecision().notNull(),
-  mark: text().$type<Rate['mark']>().notNull(),
-});
+/** What the shop has learned, once a person has replaced what is taken at first. */
+export const learned = pgTable(
+  'learned',
+  {
+    key: text().notNull(),
+    /** Empty: for everything. */
+    scopeKind: text().$type<Scope['kind'] | ''>().notNull(),
+    scopeOf: text().notNull(),
+    version: integer().notNull(),
+    ...changedInShop(),
+    value: doublePrecision().notNull(),
+    sd: doublePrecision(),
+    n: integer(),
+    basis: text().$type<Basis>().notNull(),
+    from: text('told_by').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.key, t.scopeKind, t.scopeOf] })],
+);
 
 /** How much the workshop has of what every job uses up, once somebody counted it. */
 export const supply = pgTable('supply', {

@@ -7,6 +7,8 @@ import {
   type JobState,
   type JobSummary,
   ROUTES,
+  type LearnedRow,
+  learnedRowSchema,
 } from '@yellow-pane/contracts';
 import { DEFAULT_SCHOOLS } from '@yellow-pane/core/fitting';
 import request from 'supertest';
@@ -200,28 +202,52 @@ describe('does the list of jobs count what is fitted?', () => {
 
 describe('is a guess shown as a guess until someone measures?', () => {
   it('a rate starts as our guess and becomes measured, against the version seen', async () => {
-    const rates = (await request(server.app).get('/api/rates').expect(200)).body as {
+    const rates = (await request(server.app).get('/api/learned').expect(200)).body as {
       readonly key: string;
-      readonly mark: string;
+      readonly basis: string;
       readonly version: number;
     }[];
-    expect(rates[0]).toMatchObject({ mark: 'our guess', version: 0 });
-    const at = `/api/rates/${rates[0]?.key ?? ''}`;
+    expect(rates[0]).toMatchObject({ basis: 'ours', version: 0 });
+    const at = `/api/learned/${rates[0]?.key ?? ''}`;
     await request(server.app)
       .put(at)
       .set('If-Match', '"0"')
-      .send({ who: 'Wren', value: 0.15, mark: 'measured' })
+      .send({ who: 'Wren', value: 0.15, basis: 'measured' })
       .expect(200);
     await request(server.app)
       .put(at)
       .set('If-Match', '"0"')
-      .send({ who: 'Wren', value: 0.2, mark: 'measured' })
+      .send({ who: 'Wren', value: 0.2, basis: 'measured' })
       .expect(409);
     await request(server.app)
-      .put('/api/rates/nothing')
+      .put('/api/learned/nothing')
       .set('If-Match', '"0"')
-      .send({ who: 'Wren', value: 0.2, mark: 'measured' })
+      .send({ who: 'Wren', value: 0.2, basis: 'measured' })
       .expect(404);
+  });
+});
+
+describe('may a figure hold for one film or person alone?', () => {
+  it('kept beside the one for everything, each with its own version; a scope that is none is refused by name', async () => {
+    const put = (version: string, body: object): request.Test =>
+      request(server.app)
+        .put('/api/learned/work-trim')
+        .set('If-Match', version)
+        .send({ who: 'Wren', value: 0.9, basis: 'measured', ...body });
+    const scope = { kind: 'person', of: 'Finch' };
+    const own = await put('"0"', { scope, sd: 0.1, n: 6, from: 'timed at SW1' }).expect(200);
+    expect(own.body).toMatchObject({ scope, sd: 0.1, n: 6, version: 1 });
+    const all = (await request(server.app).get('/api/learned')).body as readonly LearnedRow[];
+    expect(all.filter(({ key }) => key === 'work-trim')).toMatchObject([
+      { scope: null, value: 1.2, version: 0 },
+      { scope, value: 0.9, version: 1 },
+    ]);
+    for (const row of all) expect(learnedRowSchema.parse(row)).toEqual(row);
+    await put('"0"', { scope }).expect(409);
+    await put('"1"', { scope, value: 1 }).expect(200);
+    expect(
+      JSON.stringify((await put('"0"', { scope: { kind: 'mood', of: 'x' } }).expect(422)).body),
+    ).toContain('scope');
   });
 });
 

@@ -1,7 +1,7 @@
 import type { FittingSchools } from '../../job';
 import type { WaitKey } from '../../waiting';
 import type { CautionKey } from '../cautions';
-import type { WorkRateKey } from '../work-rates';
+import type { DurationKey } from '../../learned';
 
 /** Tools of which a crew has few, so that steps wait for them. */
 export type SharedTool = 'heat gun' | 'ladder' | 'dust extractor' | 'infrared thermometer';
@@ -31,7 +31,7 @@ export interface StepTemplate {
   readonly tools: readonly string[];
   readonly cautions: readonly CautionKey[];
   /** How long it takes: rates times what they count, added up. */
-  readonly takes: readonly WorkRateKey[];
+  readonly takes: readonly DurationKey[];
   /** Where a liquid is used, which. */
   readonly slip?: 'wet the pane' | 'wet glass and film';
   /** Only in these cases. */

@@ -6,7 +6,7 @@ import request from 'supertest';
 import { v7 as newId } from 'uuid';
 import { type TestApp, testApp } from '../../testing/test-app';
 import { readFilms } from '../films/queries';
-import { readRates } from '../rates/queries';
+import { readLearned } from '../learned/queries';
 import { readJob } from './queries';
 
 let server: TestApp;
@@ -117,7 +117,7 @@ describe('is an answer thrown away by any change?', () => {
     await server.send(jobId, [{ op: 'remove', table: 'surface', id: surfaceId, baseVersion: 1 }]).expect(200);
     expect(await lineOf(jobId)).toMatchObject({ surfaces: 0, measured: 0, strip: [] });
   });
-  it('the rate that says what counts as measured: for every job, without a change to any', async () => {
+  it('the figure that says what counts as measured: for every job, without a change to any', async () => {
     /** A regular pentagon of 500 mm radius. */
     const [side, diagonal] = [587.785, 951.057];
     const { jobId, surfaceId } = await jobWith({ shape: 'many sides', corners: 5 });
@@ -129,24 +129,24 @@ describe('is an answer thrown away by any change?', () => {
       ])
       .expect(200);
     expect(await lineOf(jobId)).toMatchObject({ measured: 1 });
-    const setRate = (version: number, value: number) =>
+    const setFigure = (version: number, value: number) =>
       request(server.app)
-        .put('/api/rates/measure-determined')
+        .put('/api/learned/measure-determined')
         .set('If-Match', `"${version}"`)
-        .send({ who: 'Wren', value, mark: 'our guess' })
+        .send({ who: 'Wren', value, basis: 'ours' })
         .expect(200);
-    await setRate(0, 0.01);
+    await setFigure(0, 0.01);
     expect(await lineOf(jobId)).toMatchObject({ measured: 0 });
-    await setRate(1, 20);
+    await setFigure(1, 20);
     expect(await lineOf(jobId)).toMatchObject({ measured: 1 });
   });
   it('what is kept beside the change is what the whole job says', async () => {
     const films = await readFilms(server.db);
-    const rates = await readRates(server.db);
+    const learned = await readLearned(server.db);
     const { body } = await request(server.app).get('/api/jobs').expect(200);
     for (const line of body as JobSummary[]) {
       const { rows } = await readJob(server.db, line.id);
-      expect(line).toMatchObject(jobProgress(new JobView(rows, { ...EMPTY_SHOP, films, rates })));
+      expect(line).toMatchObject(jobProgress(new JobView(rows, { ...EMPTY_SHOP, films, learned })));
     }
   });
 });

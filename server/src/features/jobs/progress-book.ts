@@ -1,4 +1,4 @@
-import type { Rate } from '@yellow-pane/core/fitting';
+import type { Learned } from '@yellow-pane/core/learned';
 import type { JobTable, RowOf } from '@yellow-pane/core/job';
 import {
   type JobRows,
@@ -17,7 +17,7 @@ import { type AnyColumn, and, eq, getTableColumns, inArray, sql } from 'drizzle-
 import type { Database } from '../../db/database';
 import { type StoredRow, tableOf, toWire } from '../../db/row-store';
 import { job } from '../../db/schema';
-import { readRates } from '../rates/queries';
+import { readLearned } from '../learned/queries';
 
 /** One surface in the list of jobs: how far it is, and its outline in small. */
 export interface SurfaceLine extends Extent {
@@ -39,7 +39,7 @@ interface Mark {
 
 interface Kept {
   readonly seq: string;
-  readonly rate: number;
+  readonly within_mm: number;
   readonly lines: ReadonlyMap<string, { readonly mark: number; readonly line: SurfaceLine }>;
   readonly answer: JobLine;
 }
@@ -50,7 +50,7 @@ const AT_ONCE = 40;
 
 /**
  * How far every job is, as core says it. An answer is kept beside the number of the job's last change and the
- * rate it went by; any change throws it away, and only surfaces whose rows changed are asked about again.
+ * figure it went by; any change throws it away, and only surfaces whose rows changed are asked about again.
  */
 export class ProgressBook {
   readonly #kept = new Map<string, Kept>();
@@ -69,8 +69,8 @@ export class ProgressBook {
   }
 
   async #readAll(): Promise<ReadonlyMap<string, JobLine>> {
-    const rates = await readRates(this.db);
-    const rate = determinedWithin_mm(rates);
+    const learned = await readLearned(this.db);
+    const within_mm = determinedWithin_mm(learned);
     const jobs = await this.db.execute<{ id: string; seq: string | null }>(
       sql`select j.id, (select max(c.seq)::text from change c where c.job_id = j.id) as seq from ${job} j where not j.removed`,
     );
@@ -78,9 +78,9 @@ export class ProgressBook {
     for (const { id, seq } of jobs.rows) {
       const known = this.#kept.get(id);
       const kept =
-        known?.seq === (seq ?? '0') && known.rate === rate
+        known?.seq === (seq ?? '0') && known.within_mm === within_mm
           ? known
-          : await this.#readJob(id, { seq: seq ?? '0', rate, rates }, known);
+          : await this.#readJob(id, { seq: seq ?? '0', within_mm, learned }, known);
       this.#kept.set(id, kept);
       found.set(id, kept.answer);
     }
@@ -90,20 +90,20 @@ export class ProgressBook {
 
   async #readJob(
     jobId: string,
-    { seq, rate, rates }: Pick<Kept, 'seq' | 'rate'> & { readonly rates: readonly Rate[] },
+    { seq, within_mm, learned }: Pick<Kept, 'seq' | 'within_mm'> & { readonly learned: readonly Learned[] },
     before: Kept | undefined,
   ): Promise<Kept> {
     const marks = await this.#marks(jobId);
     const lines = new Map<string, { readonly mark: number; readonly line: SurfaceLine }>();
     const open: Mark[] = [];
     for (const own of marks) {
-      const known = before?.rate === rate ? before.lines.get(own.id) : undefined;
+      const known = before?.within_mm === within_mm ? before.lines.get(own.id) : undefined;
       if (known?.mark === own.mark) lines.set(own.id, known);
       else open.push(own);
     }
     for (let start = 0; start < open.length; start += AT_ONCE) {
       const some = open.slice(start, start + AT_ONCE);
-      const view = new JobView(await this.#rowsAbout(jobId, some), { ...EMPTY_SHOP, rates });
+      const view = new JobView(await this.#rowsAbout(jobId, some), { ...EMPTY_SHOP, learned });
       for (const { id, mark } of some) lines.set(id, { mark, line: lineOf(view, id) });
     }
     const inOrder = marks.flatMap(({ id, tag }) => {
@@ -112,7 +112,7 @@ export class ProgressBook {
     });
     return {
       seq,
-      rate,
+      within_mm,
       lines,
       answer: {
         progress: countProgress(inOrder.map(({ progress }) => progress)),

@@ -14,7 +14,7 @@ import { applyChange } from '../changes/apply-change';
 import type { ChangeFeed } from '../events/change-feed';
 import { readFilms } from '../films/queries';
 import { readPeople } from '../people/queries';
-import { readRates } from '../rates/queries';
+import { readLearned } from '../learned/queries';
 import type { Searching } from '../reckon/search/searching';
 import { readStock } from '../stock/queries';
 import type { WeatherStandIn } from '../weather/stand-in';
@@ -51,7 +51,7 @@ export function jobRoutes({ db, feed, clock, search, weather, thermometer }: Dep
     const { isConnected, at, air_C, humidity } = thermometer.state;
     const asked: AnswersAsked = {
       rows,
-      shop: { films: await readFilms(db), rates: await readRates(db), people: await readPeople(db) },
+      shop: { films: await readFilms(db), learned: await readLearned(db), people: await readPeople(db) },
       stock: await readStock(db),
       weather: forecastFor(rows, weather),
       onSite: isConnected && at !== null ? { air_C, humidity } : undefined,

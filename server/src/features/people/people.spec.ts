@@ -52,13 +52,13 @@ describe('who is in the shop?', () => {
       .send({ who: 'Siskin', personId })
       .expect(200);
     expect((film.body as unknown[])[0]).toMatchObject({ changedBy: 'Siskin', changedById: personId });
-    const [first] = (await request(server.app).get('/api/rates')).body as { readonly key: string }[];
-    const rate = await request(server.app)
-      .put(`/api/rates/${first?.key ?? ''}`)
+    const [first] = (await request(server.app).get('/api/learned')).body as { readonly key: string }[];
+    const figure = await request(server.app)
+      .put(`/api/learned/${first?.key ?? ''}`)
       .set('If-Match', '0')
-      .send({ who: 'Siskin', personId, value: 0.02, mark: 'measured' })
+      .send({ who: 'Siskin', personId, value: 0.02, basis: 'measured' })
       .expect(200);
-    expect(rate.body).toMatchObject({ changedBy: 'Siskin', changedById: personId });
+    expect(figure.body).toMatchObject({ changedBy: 'Siskin', changedById: personId });
     expect((await people()).people.map(({ id }) => id)).toContain(personId);
   });
 });

@@ -44,7 +44,7 @@ async function askedOnThePage(jobId: string): Promise<unknown> {
   const job = await get<JobState>(`/api/jobs/${jobId}`);
   const view = new JobView(jobRowsOf(tablesOf(job.rows)), {
     films: await get<FilmRow[]>('/api/films'),
-    rates: await get('/api/rates'),
+    learned: await get('/api/learned'),
     people: (await get<PeopleAnswer>('/api/people')).people,
   });
   const place = standingPlace(view);

@@ -4,7 +4,7 @@ import type { SurfaceCheck } from '@yellow-pane/core/measure';
 import { JobView, briefFor, checkOf, determinedWithin_mm } from '@yellow-pane/core/reading';
 import { Catalogue } from '../catalogue/catalogue';
 import { People } from '../catalogue/people';
-import { Rates } from '../catalogue/rates';
+import { LearnedFigures } from '../catalogue/learned-figures';
 import { JobDesk } from './job-desk';
 import { jobRowsOf } from './tables';
 
@@ -13,14 +13,14 @@ import { jobRowsOf } from './tables';
 export class JobReading {
   readonly #tables = inject(JobDesk).view;
   readonly #catalogue = inject(Catalogue);
-  readonly #rates = inject(Rates);
+  readonly #learned = inject(LearnedFigures);
   readonly #people = inject(People);
   #before: JobView | undefined;
 
   readonly view = computed(() => {
     const shop = {
       films: this.#catalogue.films(),
-      rates: this.#rates.rates(),
+      learned: this.#learned.figures(),
       people: this.#people.people(),
     };
     this.#before = new JobView(jobRowsOf(this.#tables()), shop, this.#before);
@@ -42,7 +42,7 @@ export class JobReading {
   readonly plannedSteps = computed(() => this.view().rows.plannedStep);
   readonly takes = computed(() => this.view().rows.stockTake);
   readonly offcuts = computed(() => this.view().rows.offcut);
-  readonly determinedWithin_mm = computed(() => determinedWithin_mm(this.#rates.rates()));
+  readonly determinedWithin_mm = computed(() => determinedWithin_mm(this.#learned.figures()));
 
   measuresOf(surfaceId: string): readonly RowOf<'measure'>[] {
     return this.view().measuresOf(surfaceId);

@@ -7,13 +7,13 @@ import type {
   JobSummary,
   LaserCommand,
   LaserState,
+  LearnedRow,
   MadeBy,
   PeopleAnswer,
   PersonRow,
   PlotterCommand,
   PlotterState,
   Problem,
-  RateRow,
   RollRow,
   SupplyRow,
   StockItem,
@@ -135,13 +135,13 @@ export const api = {
       `/api/people/${id}`,
       json('PUT', { ...by, person }, version === undefined ? {} : { 'If-Match': `"${version}"` }),
     ),
-  rates: () => ask<readonly RateRow[]>('/api/rates'),
+  learned: () => ask<readonly LearnedRow[]>('/api/learned'),
   supplies: () => ask<readonly SupplyRow[]>('/api/supplies'),
   saveSupply: ({ key, version }: SupplyRow, have: number, by: MadeBy) =>
     ask<SupplyRow>(`/api/supplies/${key}`, json('PUT', { ...by, have }, { 'If-Match': `"${version}"` })),
-  saveRate: (rate: RateRow, by: MadeBy) =>
-    ask<RateRow>(
-      `/api/rates/${rate.key}`,
-      json('PUT', { ...by, value: rate.value, mark: rate.mark }, { 'If-Match': `"${rate.version}"` }),
+  saveLearned: ({ key, version, value, basis, scope, sd, n, from }: LearnedRow, by: MadeBy) =>
+    ask<LearnedRow>(
+      `/api/learned/${key}`,
+      json('PUT', { ...by, value, basis, scope, sd, n, from }, { 'If-Match': `"${version}"` }),
     ),
 };

@@ -1,12 +1,25 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import type { RateRow } from '@yellow-pane/contracts';
-import { Rates } from '../catalogue/rates';
+import type { LearnedRow } from '@yellow-pane/contracts';
+import { BASES, type Basis } from '@yellow-pane/core/learned';
+import { LearnedFigures } from '../catalogue/learned-figures';
 import { Device } from '../device/device';
 import { GeneralCommands } from '../shell/general-commands';
 import { BackupsSection } from './backups';
 import { PeopleSection } from './people-section';
 import { Choices } from '../ui/choice';
+
+const BASIS_WORDS: Readonly<Record<Basis, string>> = {
+  'common practice': 'common practice',
+  ours: 'our guess',
+  once: 'measured once',
+  'second hand': 'heard from others',
+  uncertain: 'uncertain',
+  ask: 'not known: ask',
+  measured: 'measured',
+  published: 'published',
+  'from memory': 'from memory',
+};
 
 /** What this device and this server are set to. */
 @Component({
@@ -46,7 +59,7 @@ import { Choices } from '../ui/choice';
         <p class="mt-1">
           Where these are used they are shown as what they are. Replace a guess by what you measured.
         </p>
-        @for (rate of rates.rates(); track rate.key) {
+        @for (rate of learned.figures(); track rate.key + (rate.scope?.of ?? '')) {
           <div class="flex flex-wrap gap-3 items-end border-b border-line py-3">
             <label class="flex-1 min-w-52"
               ><span class="block">{{ rate.word }} ({{ rate.unit }})</span
@@ -54,13 +67,13 @@ import { Choices } from '../ui/choice';
                 class="field figure"
                 inputmode="decimal"
                 [value]="rate.value"
-                (change)="save(rate, $any($event.target).value, rate.mark)"
+                (change)="save(rate, $any($event.target).value, rate.basis)"
             /></label>
             <label
               ><span class="block">How known</span
               ><select class="field w-auto" (change)="save(rate, '' + rate.value, $any($event.target).value)">
-                @for (mark of marks; track mark) {
-                  <option [value]="mark" [selected]="mark === rate.mark">{{ mark }}</option>
+                @for (basis of bases; track basis) {
+                  <option [value]="basis" [selected]="basis === rate.basis">{{ words[basis] }}</option>
                 }
               </select></label
             >
@@ -71,7 +84,7 @@ import { Choices } from '../ui/choice';
         } @empty {
           <p class="mt-2 text-faint">
             The rates could not be read.
-            <button type="button" class="act act-small" (click)="rates.load()">Try again</button>
+            <button type="button" class="act act-small" (click)="learned.load()">Try again</button>
           </p>
         }
         @if (fault(); as text) {
@@ -83,9 +96,10 @@ import { Choices } from '../ui/choice';
 })
 export class Settings {
   protected readonly device = inject(Device);
-  protected readonly rates = inject(Rates);
+  protected readonly learned = inject(LearnedFigures);
   protected readonly fault = signal<string | undefined>(undefined);
-  protected readonly marks = ['our guess', 'ask', 'measured'] as const;
+  protected readonly bases = BASES;
+  protected readonly words = BASIS_WORDS;
   protected readonly units = [
     {
       value: 'metric',
@@ -105,7 +119,7 @@ export class Settings {
   ] as const;
 
   constructor() {
-    void this.rates.load();
+    void this.learned.load();
     inject(GeneralCommands).offer();
   }
 
@@ -121,12 +135,14 @@ export class Settings {
     if (fits) this.device.leadLabelsTo(base);
   }
 
-  protected async save(rate: RateRow, text: string, mark: RateRow['mark']): Promise<void> {
+  protected async save(rate: LearnedRow, text: string, basis: LearnedRow['basis']): Promise<void> {
     const value = Number(text.replace(',', '.'));
     if (text.trim() === '' || !Number.isFinite(value) || value < 0) {
       this.fault.set(`${rate.word}: expected a number from 0, got “${text}”. The old value stays in use.`);
       return;
     }
-    this.fault.set(await this.rates.save({ ...rate, value, mark: value === rate.value ? mark : 'measured' }));
+    this.fault.set(
+      await this.learned.save({ ...rate, value, basis: value === rate.value ? basis : 'measured' }),
+    );
   }
 }

@@ -15,7 +15,7 @@ import { RouterLink, RouterOutlet } from '@angular/router';
 import { NgIcon, provideIcons } from '@ng-icons/core';
 import { lucideRedo2, lucideTextSearch, lucideUndo2 } from '@ng-icons/lucide';
 import { Catalogue } from '../catalogue/catalogue';
-import { Rates } from '../catalogue/rates';
+import { LearnedFigures } from '../catalogue/learned-figures';
 import { JobDesk } from '../job/job-desk';
 import { JobReading } from '../job/job-reading';
 import { CommandKeys } from './command-keys';
@@ -83,7 +83,7 @@ export class JobShell {
         ?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
     });
     void catalogue.load();
-    void inject(Rates).load();
+    void inject(LearnedFigures).load();
     inject(DestroyRef).onDestroy(() => {
       this.desk.close();
     });

@@ -17,7 +17,7 @@ import {
 } from '@yellow-pane/core/scheduling';
 import { type ReadyAnswer, dayProblemOf, keptPlan, peopleOf, stretchKey } from '@yellow-pane/core/reading';
 import { Catalogue } from '../../catalogue/catalogue';
-import { Rates } from '../../catalogue/rates';
+import { LearnedFigures } from '../../catalogue/learned-figures';
 import { ReadinessBook } from '../../day/readiness-book';
 import { Device } from '../../device/device';
 import { JobDesk } from '../../job/job-desk';
@@ -45,7 +45,7 @@ export class Planning {
   readonly #desk = inject(JobDesk);
   readonly #book = inject(ReadinessBook);
   readonly #catalogue = inject(Catalogue);
-  readonly #rates = inject(Rates);
+  readonly #learned = inject(LearnedFigures);
   readonly #pool = inject(DayPool);
   readonly #device = inject(Device);
   readonly #ground = inject(DayGround);
@@ -167,7 +167,7 @@ export class Planning {
       primer: this.settings().primer,
       air_C: this.warmest(),
       units: this.#device.units(),
-      ...(this.#rates.rates().length === 0 ? {} : { rates: this.#rates.rates() }),
+      ...(this.#learned.figures().length === 0 ? {} : { learned: this.#learned.figures() }),
     }),
   );
   readonly kit = computed(() =>

@@ -1,10 +1,10 @@
-import type { Rate } from './rate';
+import type { FirstFigure } from './learned';
 
 /**
  * How long work takes, by what it counts. Nobody has published these: our guesses until a crew has timed its
  * own.
  */
-const WORK = [
+const TAKES = [
   ['work-protect', 'covering, masking, clearing the way', 6, 'min'],
   ['work-remeasure', 'holding the blank against the surface', 2, 'min'],
   ['work-sealant', 'cutting stray sealant out', 1, 'min/m'],
@@ -43,12 +43,12 @@ const WORK = [
   ['work-decal', 'transfer, tape off, dab down', 20, 'min/m²'],
 ] as const satisfies readonly (readonly [string, string, number, string])[];
 
-export type WorkRateKey = (typeof WORK)[number][0];
+export type DurationKey = (typeof TAKES)[number][0];
 
-export const WORK_RATES: readonly Rate[] = WORK.map(([key, word, value, unit]) => ({
+export const DURATIONS: readonly FirstFigure[] = TAKES.map(([key, word, value, unit]) => ({
   key,
   word,
   value,
   unit,
-  mark: 'our guess',
+  basis: 'ours',
 }));

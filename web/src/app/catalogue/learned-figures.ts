@@ -1,35 +1,35 @@
 import { inject } from '@angular/core';
 import { patchState, signalStore, withMethods, withState } from '@ngrx/signals';
-import type { RateRow } from '@yellow-pane/contracts';
-import { type RateKey, rateOf } from '@yellow-pane/core/fitting';
+import type { LearnedRow } from '@yellow-pane/contracts';
+import { type LearnedKey, learnedOf } from '@yellow-pane/core/learned';
 import { NOBODY_SAID, WhoseHand } from '../device/whose-hand';
 import { ServerRefusal, api } from '../server/api';
 
-/** Figures nobody has a source for, as this server keeps them. */
-export const Rates = signalStore(
+/** What the shop has learned, as this server keeps it. */
+export const LearnedFigures = signalStore(
   { providedIn: 'root' },
-  withState<{ readonly rates: readonly RateRow[] }>({ rates: [] }),
+  withState<{ readonly figures: readonly LearnedRow[] }>({ figures: [] }),
   withMethods((store, hand = inject(WhoseHand)) => ({
     /** As people have set it; ours where they have not. */
-    valueOf(key: RateKey): number {
-      return rateOf(key, store.rates()).value;
+    valueOf(key: LearnedKey): number {
+      return learnedOf(key, store.figures()).value;
     },
     async load(): Promise<void> {
-      await api.rates().then(
-        (rates) => {
-          patchState(store, { rates });
+      await api.learned().then(
+        (figures) => {
+          patchState(store, { figures });
         },
         () => undefined,
       );
     },
     /** @returns what the server objects to, or undefined when it is kept */
-    async save(rate: RateRow): Promise<string | undefined> {
+    async save(figure: LearnedRow): Promise<string | undefined> {
       const by = await hand.known();
       if (by === undefined) return NOBODY_SAID;
       try {
-        const kept = await api.saveRate(rate, by);
-        patchState(store, ({ rates }) => ({
-          rates: rates.map((other) => (other.key === kept.key ? kept : other)),
+        const kept = await api.saveLearned(figure, by);
+        patchState(store, ({ figures }) => ({
+          figures: figures.map((other) => (other.key === kept.key && other.scope === null ? kept : other)),
         }));
         return undefined;
       } catch (error) {
