@@ -1,4 +1,4 @@
-import type { Film } from '@yellow-pane/core/job';
+import { type Film, FAMILY_NAMES } from '@yellow-pane/core/job';
 import * as z from 'zod';
 import {
   idSchema,
@@ -14,17 +14,7 @@ import {
 
 const filmShape = z.strictObject({
   name: word(200),
-  family: z.enum([
-    'solar',
-    'low emissivity',
-    'vehicle tint',
-    'frosted',
-    'security',
-    'decor',
-    'textured wall',
-    'wrap',
-    'exterior protection',
-  ]),
+  family: z.enum(FAMILY_NAMES),
   use: text(400),
   thickness_um: z.number().positive().max(10_000),
   direction: z.enum(['none', 'along the roll', 'one way']),

@@ -193,7 +193,7 @@ const WAITS = [
 ];
 const mixes = mixSheet({
   surfaces: [
-    { method: 'trim in place', family: 'sun', area_m2: 2.5, edge_m: 6.6 },
+    { method: 'trim in place', family: 'solar', area_m2: 2.5, edge_m: 6.6 },
     { method: 'column', family: 'decor', area_m2: 3, edge_m: 7 },
   ] as MixInput['surfaces'],
   slip: 'concentrate',

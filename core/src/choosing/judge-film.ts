@@ -1,4 +1,4 @@
-import type { Film, FilmFamily } from '../job';
+import { type Film, FILM_FAMILIES } from '../job';
 import { type FilmReading, filmOpticsOf } from '../glazing';
 import { CoreError, type Verdict, worstVerdict } from '../quantity';
 import { type BareStress, type StressVerdict, bareStress, judgeStress } from '../thermal-stress';
@@ -40,17 +40,6 @@ export interface SurfaceGround {
   readonly bareStress: BareStress | undefined;
 }
 
-const GLASS_FAMILIES: readonly FilmFamily[] = [
-  'solar',
-  'low emissivity',
-  'vehicle tint',
-  'frosted',
-  'security',
-  'exterior protection',
-];
-const WALL_FAMILIES: readonly FilmFamily[] = ['decor', 'textured wall', 'wrap'];
-const CURVED_STOPS: readonly FilmFamily[] = ['decor', 'textured wall'];
-
 /** Prepares a surface for many films. @param book optics kept for many surfaces, where there are many */
 export function groundOf(question: FilmQuestion, book: GlassBook = newGlassBook()): SurfaceGround {
   const { glass } = question;
@@ -73,14 +62,13 @@ export function groundOf(question: FilmQuestion, book: GlassBook = newGlassBook(
  */
 export function judgeFilm(ground: SurfaceGround, filmId: string, film: Film): FilmAnswer {
   const { question } = ground;
-  const isForGlass = GLASS_FAMILIES.includes(film.family);
+  const { isForGlass, isForWalls, followsCurvedGlass } = FILM_FAMILIES[film.family];
   if (question.kind !== 'pane') {
-    if (isForGlass || !WALL_FAMILIES.includes(film.family))
-      return refused(filmId, `A film for glass, not for a ${question.kind}.`);
+    if (isForGlass || !isForWalls) return refused(filmId, `A film for glass, not for a ${question.kind}.`);
     return onWall(question, filmId, film);
   }
   if (!isForGlass && !(film.family === 'wrap')) return refused(filmId, 'Not a film for glass.');
-  if (question.shape === 'curved glass' && CURVED_STOPS.includes(film.family))
+  if (question.shape === 'curved glass' && !followsCurvedGlass)
     return refused(filmId, 'It does not follow curved glass.');
   if (film.family === 'vehicle tint' && !question.isVehicle)
     return refused(filmId, 'A tint for vehicles: its sheet speaks of no building.');

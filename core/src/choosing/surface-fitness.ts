@@ -1,4 +1,4 @@
-import type { FilmFamily, WallFacts } from '../job';
+import { type FilmFamily, type WallFacts, FILM_FAMILIES } from '../job';
 import { COMMON_PRACTICE, type Source, type Verdict, worstVerdict } from '../quantity';
 
 export interface Fitness {
@@ -34,7 +34,6 @@ const POROUS: readonly WallFacts['texture'][] = [
   'bare wood',
   'painted plasterboard',
 ];
-const SMOOTH_FAMILIES: readonly FilmFamily[] = ['decor', 'wrap'];
 export const FITNESS_SOURCE: Source = COMMON_PRACTICE;
 
 /** What decides whether film holds on a wall, column or fixture. */
@@ -65,7 +64,7 @@ const RULES: readonly FitnessRule[] = [
     says: 'Paint under 30 days still gives off gas and makes bubbles: wait.',
   },
   {
-    when: ({ texture }, family) => SMOOTH_FAMILIES.includes(family) && ROUGH.includes(texture),
+    when: ({ texture }, family) => FILM_FAMILIES[family].wantsSmooth && ROUGH.includes(texture),
     verdict: 'stop',
     says: 'This film needs a smooth surface: on texture it touches the peaks alone and falls off. A textured-wall film follows it.',
   },
@@ -114,12 +113,12 @@ export function surfaceFitness(wall: FitnessInput, family: FilmFamily): Fitness 
     verdict: worstVerdict(['go', ...hits.map(({ verdict }) => verdict)]),
     reasons: hits.map(({ says }) => says),
     needs: [
-      ...(SMOOTH_FAMILIES.includes(family) && isPorous
+      ...(FILM_FAMILIES[family].wantsSmooth && isPorous
         ? ['Primer over all of it, along the grain; cut wood edges 2 or 3 extra coats.']
-        : SMOOTH_FAMILIES.includes(family)
+        : FILM_FAMILIES[family].wantsSmooth
           ? ['Primer at edges and corners.']
           : []),
-      ...(SMOOTH_FAMILIES.includes(family)
+      ...(FILM_FAMILIES[family].wantsSmooth
         ? ['Adhesion promoter on laps, seams and inside corners only: dry 5 to 15 minutes.']
         : []),
       ...(family === 'textured wall'

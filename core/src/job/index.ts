@@ -35,6 +35,7 @@ export type { Instrument, Measure, MeasureKind, MeasurePoint } from './measure-r
 export type { FurrowForm, Part, PartKind } from './part';
 export type { Photo } from './photo';
 export type { HorizonPoint, Place, PlaceKind } from './place';
+export { type FamilyFacts, FAMILY_NAMES, FILM_FAMILIES } from './film-families';
 export { OPPOSITE_SIDE, type SeenFrom, lookFrom } from './seen-from';
 export type { Known, SiteFacts } from './site-facts';
 export {

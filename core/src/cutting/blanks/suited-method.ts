@@ -1,14 +1,15 @@
-import type { CutMethod, FilmFamily, SurfaceKind, SurfaceShape } from '../../job';
+import {
+  type CutMethod,
+  type FilmFamily,
+  type SurfaceKind,
+  type SurfaceShape,
+  FAMILY_NAMES,
+  FILM_FAMILIES,
+} from '../../job';
 import { type Allowance, methodsFor } from './allowances';
 
 /** Films for glass that are trimmed to it. */
-const GLASS: readonly FilmFamily[] = [
-  'solar',
-  'low emissivity',
-  'vehicle tint',
-  'frosted',
-  'exterior protection',
-];
+const GLASS = FAMILY_NAMES.filter((family) => FILM_FAMILIES[family].isTrimmedToGlass);
 
 /**
  * Families a way of fitting suits; those not named here suit all.

@@ -14,6 +14,8 @@ export interface Paired {
   readonly order: CutOrder;
   /** A placed pair as its two pieces. */
   readonly apart: (placed: readonly PlacedPiece[]) => readonly PlacedPiece[];
+  /** The pieces that go by one id: two of a pair, else itself. */
+  readonly idsOf: (id: string) => readonly string[];
 }
 
 /**
@@ -63,7 +65,7 @@ export function pairOutlines(order: CutOrder): Paired {
     const last = pieces.length % 2 === 1 ? pieces.at(-1) : undefined;
     if (last !== undefined) rest.push(last);
   }
-  if (pairs.size === 0) return { order, apart: (placed) => placed };
+  if (pairs.size === 0) return { order, apart: (placed) => placed, idsOf: (id) => [id] };
   return {
     order: { ...order, pieces: rest },
     apart: (placed) =>
@@ -71,6 +73,10 @@ export function pairOutlines(order: CutOrder): Paired {
         const pair = pairs.get(piece.id);
         return pair === undefined ? [piece] : both(piece, pair);
       }),
+    idsOf: (id) => {
+      const pair = pairs.get(id);
+      return pair === undefined ? [id] : [pair.one.id, pair.other.id];
+    },
   };
 }
 

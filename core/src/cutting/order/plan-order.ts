@@ -45,7 +45,7 @@ const NEAR = 1e-6;
 export function* planOrderSteps(order: CutOrder, limits: OrderLimits): Generator<CutOrderPlan, CutOrderPlan> {
   refuseOrder(order);
   const { order: blocked, apart: dropsOf, idsOf } = blockDrops(order);
-  const { order: paired, apart: pairsOf } = pairOutlines(blocked);
+  const { order: paired, apart: pairsOf, idsOf: idsOfPair } = pairOutlines(blocked);
   const hasBlocks = blocked !== order;
   const apart = (placed: CutOrderPlan['uses'][number]['placed']): CutOrderPlan['uses'][number]['placed'] =>
     dropsOf(pairsOf(placed));
@@ -64,8 +64,7 @@ export function* planOrderSteps(order: CutOrder, limits: OrderLimits): Generator
           {
             ...plan,
             uses: plan.uses.map((use) => withPlaced(use, apart(use.placed))),
-            notLaid:
-              paired === order ? plan.notLaid : plan.notLaid.flatMap((id) => id.split(' + ')).flatMap(idsOf),
+            notLaid: paired === order ? plan.notLaid : plan.notLaid.flatMap(idsOfPair).flatMap(idsOf),
             stopped: plan.stopped === 'optimal' ? 'limit' : plan.stopped,
           },
           byArea,

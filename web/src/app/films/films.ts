@@ -9,7 +9,7 @@ import {
 import { RouterLink } from '@angular/router';
 import type { FilmRow } from '@yellow-pane/contracts';
 import { COATING_SOURCE, GLASS_SOURCE, glassRows } from '@yellow-pane/core/glazing';
-import type { Film } from '@yellow-pane/core/job';
+import { type Film, FAMILY_NAMES } from '@yellow-pane/core/job';
 import { formatLengthWithUnit } from '@yellow-pane/core/quantity';
 import {
   type EdgeHold,
@@ -25,17 +25,6 @@ import { FilmSwatch } from '../stops/film/film-swatch';
 import { FilmFilesPool } from '../workers/film-files-pool';
 import { SHARES, readFilmForm } from './read-film-form';
 
-const FAMILIES: readonly Film['family'][] = [
-  'solar',
-  'low emissivity',
-  'vehicle tint',
-  'frosted',
-  'security',
-  'decor',
-  'textured wall',
-  'wrap',
-  'exterior protection',
-];
 const DIRECTIONS: readonly Film['direction'][] = ['none', 'along the roll', 'one way'];
 const FACES: readonly Film['face'][] = ['room side', 'outside', 'either'];
 const LAYINGS: readonly Film['laying'][] = ['wet', 'dry', 'dry with heat'];
@@ -69,7 +58,7 @@ export class Films {
   readonly #units = inject(Device).units;
   readonly #files = inject(FilmFilesPool);
   protected readonly form = viewChild<ElementRef<HTMLFormElement>>('form');
-  protected readonly families = FAMILIES;
+  protected readonly families = FAMILY_NAMES;
   protected readonly directions = DIRECTIONS;
   protected readonly faces = FACES;
   protected readonly layings = LAYINGS;
