@@ -141,7 +141,13 @@ export const jobAnswersSchema = z.strictObject({
           isLaid: z.boolean(),
           isStale: z.boolean(),
           blank: anything,
-          steps: z.array(z.strictObject({ key: z.string(), minutes: z.number(), isDone: z.boolean() })),
+          steps: z.array(
+            z.strictObject({
+              key: z.string(),
+              minutes: z.number(),
+              state: z.enum(['open', 'begun', 'done']),
+            }),
+          ),
         }),
       ),
     }),

@@ -52,7 +52,7 @@ export {
   isWall,
 } from './surface';
 export type { CornerTurn, WallFacts, WallTexture } from './wall-facts';
-export { type WorkRecord, waitEndedOf, waitEndedStep } from './work-record';
+export { type WorkRecord, waitEndedOf, waitEndedStep, type StepState, stepStateOf } from './work-record';
 export {
   type Consequence,
   type Reference,

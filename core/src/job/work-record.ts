@@ -20,3 +20,13 @@ export const waitEndedStep = (step: string): string => `${WAIT_ENDED}${step}`;
 /** The step whose wait such a record ended; null: it is a record of work. */
 export const waitEndedOf = ({ step }: Pick<WorkRecord, 'step'>): string | null =>
   step.startsWith(WAIT_ENDED) ? step.slice(WAIT_ENDED.length) : null;
+
+/** How far a step of the work is. */
+export type StepState = 'open' | 'begun' | 'done';
+
+/** @param record of the step; undefined: nobody has touched it */
+export function stepStateOf(record: Pick<WorkRecord, 'startedAt' | 'doneAt'> | undefined): StepState {
+  if (record === undefined) return 'open';
+  if (record.doneAt !== null) return 'done';
+  return record.startedAt === null ? 'open' : 'begun';
+}

@@ -2,7 +2,7 @@ import { newSunBook } from '../choosing';
 import type { WeatherHour } from '../climate';
 import type { CutOrder } from '../cutting';
 import { workStepId } from '../day';
-import type { RowOf, StockLeft } from '../job';
+import { type RowOf, type StepState, type StockLeft, stepStateOf } from '../job';
 import type { PlanProblem } from '../scheduling';
 import type { Air } from '../waiting';
 import { blankOf } from './blank';
@@ -70,7 +70,7 @@ export interface ApplicationAnswer {
   readonly isLaid: boolean;
   readonly isStale: boolean;
   readonly blank: BlankInShort;
-  readonly steps: readonly { readonly key: string; readonly minutes: number; readonly isDone: boolean }[];
+  readonly steps: readonly { readonly key: string; readonly minutes: number; readonly state: StepState }[];
 }
 
 export interface SurfaceAnswer extends Extent {
@@ -167,7 +167,7 @@ function applicationAnswer(view: JobView, application: RowOf<'application'>): Ap
     steps: workStepsOf(view, application).map((step) => ({
       key: workStepId(application.id, step),
       minutes: step.minutes.value,
-      isDone: (done.get(step.step)?.doneAt ?? null) !== null,
+      state: stepStateOf(done.get(step.step)),
     })),
   };
 }

@@ -1,4 +1,4 @@
-import { isCracked } from '../job';
+import { isCracked, stepStateOf } from '../job';
 import { changedAfterCut, isStale } from './cut-already';
 import type { JobView } from './job-view';
 import { isLaid, surfaceProgress } from './progress';
@@ -36,6 +36,6 @@ export function stateAtFit(view: JobView, surfaceId: string): StateAtStop {
   const isBegun = view
     .applicationsOf(surfaceId)
     .flatMap(({ id }) => view.workOf(id))
-    .some(({ doneAt, startedAt }) => doneAt !== null || startedAt !== null);
+    .some((record) => stepStateOf(record) !== 'open');
   return isBegun ? 'half' : 'open';
 }

@@ -90,7 +90,7 @@ describe('does a job answer the server as it answers the page?', () => {
         seen.blanks += filmed.filter(({ blank }) => 'pieces' in blank).length;
         seen.none += filmed.filter(({ blank }) => 'none' in blank).length;
         seen.stale += filmed.filter(({ isStale }) => isStale).length;
-        seen.done += filmed.flatMap(({ steps }) => steps).filter(({ isDone }) => isDone).length;
+        seen.done += filmed.flatMap(({ steps }) => steps).filter(({ state }) => state === 'done').length;
         seen.contradictory += told.surfaces.filter(({ measured }) => measured === 'contradicts').length;
         seen.fit += told.ready.flatMap(({ fit }) => fit).length;
         seen.ordered += told.orders.flatMap(({ order }) => order.pieces).length;

@@ -8,7 +8,7 @@ import {
   signal,
 } from '@angular/core';
 import { SCHOOLS, SLIP_MIXES, type WorkStep, slipShare } from '@yellow-pane/core/fitting';
-import type { FittingSchools, RowOf } from '@yellow-pane/core/job';
+import { type FittingSchools, type RowOf, type StepState, stepStateOf } from '@yellow-pane/core/job';
 import { Catalogue } from '../../catalogue/catalogue';
 import { Device } from '../../device/device';
 import { CUT_ALARM, cutAlarm } from '../../job/cut-alarm';
@@ -24,6 +24,7 @@ import { KeptField, type Typed } from '../../fields/kept-field';
 import { StateMark, type StateShape } from '../../ui/state-mark';
 import { StopFrame } from '../../shell/stop-frame';
 
+const SHAPE_OF_STATE: Readonly<Record<StepState, StateShape>> = { open: 'open', begun: 'half', done: 'full' };
 const SCHOOL_WORDS: Readonly<Record<keyof FittingSchools, string>> = {
   linerSchool: 'Liner off by',
   lockSchool: 'Lock with',
@@ -65,7 +66,7 @@ export class Fit {
   });
   readonly #records = computed(() => doneSteps(this.reading.view(), this.application()?.id ?? ''));
   protected readonly firstOpen = computed(() =>
-    this.steps().findIndex(({ step }) => (this.#records().get(step)?.doneAt ?? null) === null),
+    this.steps().findIndex(({ step }) => stepStateOf(this.#records().get(step)) !== 'done'),
   );
   /** The first step not done, until another is picked. */
   protected readonly at = linkedSignal(() =>
@@ -143,9 +144,7 @@ export class Fit {
   }
 
   protected shapeOf(step: WorkStep): StateShape {
-    const record = this.#records().get(step.step);
-    if (record === undefined) return 'open';
-    return record.doneAt !== null ? 'full' : record.startedAt !== null ? 'half' : 'open';
+    return SHAPE_OF_STATE[stepStateOf(this.#records().get(step.step))];
   }
 
   protected schoolOf(key: keyof FittingSchools): string | undefined {
@@ -163,7 +162,7 @@ export class Fit {
   protected toggleDone(): void {
     const step = this.current();
     if (step === undefined) return;
-    const isDone = (this.record()?.doneAt ?? null) !== null;
+    const isDone = stepStateOf(this.record()) === 'done';
     this.#write(
       step,
       { doneAt: isDone ? null : new Date().toISOString() },
