@@ -1,7 +1,7 @@
 import { type SunBook, type SurfaceRows, questionOf } from '../choosing';
 import type { Film, SeenFrom } from '../job';
 import type { Air } from '../waiting';
-import type { ReadinessCase } from './readiness';
+import type { ReadinessCase } from './readiness-case';
 
 /** What a surface's rows say about when it is fit, with everything that had to be assumed. */
 export interface CaseOfRows {

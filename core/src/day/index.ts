@@ -21,5 +21,5 @@ export {
   type ReadinessLimits,
   type ReadinessMoment,
   USUAL_LIMITS,
-  readiness,
-} from './readiness';
+} from './readiness-case';
+export { readiness } from './readiness';

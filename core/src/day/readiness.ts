@@ -11,68 +11,20 @@ import {
   skylineOf,
   sunTrack,
   weatherAt,
-  type PlaceOnEarth,
   isDamp,
 } from '../climate';
 import { type MakeUp, DIFFUSE_AS_DEG, PanesThroughTime, heatGapsOf, heatPanesOf } from '../glazing';
 import { absorptionOf } from '../thermal-stress';
 import type { Air } from '../waiting';
 import { RULES } from '../rules';
-
-/** One surface with a film for it, as it must be known to say when work may start. */
-export interface ReadinessCase {
-  readonly place: PlaceOnEarth;
-  /** null: no sun comes to it, such as between two rooms or in a hall. */
-  readonly facing: Facing | null;
-  /** Glass with the films on it already; null: a wall or fixture, as warm as its room. */
-  readonly makeUp: MakeUp | null;
-  readonly height_m: number;
-  readonly side: 'room' | 'outside';
-  readonly indoor: Air;
-  /** By the film's sheet; null: not stated. */
-  readonly least_C: number | null;
-  readonly most_C: number | null;
-}
-
-export interface ReadinessLimits {
-  /** Warm from the sun: so much over both airs. */
-  readonly warm_K: number;
-  /** From so much cloud on, no direct sun. */
-  readonly overcast: number;
-  /** Outdoors it must stay warm enough for so long. */
-  readonly ahead_h: number;
-  /** Doubt about the bearing. */
-  readonly doubt_deg: number;
-}
-
-export const USUAL_LIMITS: ReadinessLimits = { warm_K: 5, overcast: 0.9, ahead_h: 8, doubt_deg: 1 };
-
-export type ClosedBy = 'sun' | 'warm' | 'too hot' | 'too cold' | 'dew' | 'frost' | 'rain' | 'weather unknown';
-
-export interface Closed extends TimeSpan {
-  readonly by: ClosedBy;
-  /** With the figures: '31 °C, the film wants at most 25'. */
-  readonly says: string;
-}
-
-export interface ReadinessMoment {
-  readonly instant_ms: number;
-  readonly surface_C: number;
-  readonly air_C: number;
-  readonly outdoor_C: number | null;
-  readonly dew_C: number;
-}
-
-export interface Readiness {
-  /** The sun on it by geometry, whatever the clouds. */
-  readonly sun: readonly TimeSpan[];
-  /** How far each end of the sun may be off, for the doubt about bearing: by span, begin and end. */
-  readonly bands: readonly { readonly begin: TimeSpan; readonly end: TimeSpan }[];
-  readonly fit: readonly TimeSpan[];
-  readonly closed: readonly Closed[];
-  /** Every five minutes. */
-  readonly moments: readonly ReadinessMoment[];
-}
+import {
+  type ClosedBy,
+  type Readiness,
+  type ReadinessCase,
+  type ReadinessLimits,
+  type ReadinessMoment,
+  USUAL_LIMITS,
+} from './readiness-case';
 
 const MINUTE_MS = 60_000;
 const DAY_MS = 86_400_000;

@@ -13,14 +13,8 @@ import { blanksOfFilm, notLaid } from './film-blanks';
 import { cutSettingsOf, filmOrder, lotsApart, planOfFilm } from './film-order';
 import type { JobView } from './job-view';
 import { type NextThing, type Progress, isLaid, jobProgress, whatNext } from './progress';
-import {
-  type ReadyAnswer,
-  type ReadyAsk,
-  indoorAir,
-  readinessLimits,
-  readyAnswers,
-  readyAsks,
-} from './readiness';
+import { type ReadyAnswer, type ReadyAsk, indoorAir, readinessLimits, readyAsks } from './readiness';
+import { readyAnswers } from './ready-answers';
 import { type StateAtStop, stateAtCut, stateAtFilm, stateAtFit, stateAtSurvey } from './state-at-stop';
 import { type MeasureState, measureState } from './surface';
 import { doneSteps, workStepsOf } from './work';

@@ -55,9 +55,9 @@ export {
   USUAL_AIR,
   indoorAir,
   readinessLimits,
-  readyAnswers,
   readyAsks,
 } from './readiness';
+export { readyAnswers } from './ready-answers';
 export { type StateAtStop, stateAtCut, stateAtFilm, stateAtFit, stateAtSurvey } from './state-at-stop';
 export {
   type MeasureState,

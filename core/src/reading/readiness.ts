@@ -1,6 +1,5 @@
-import { type SurfaceRows, newSunBook } from '../choosing';
-import type { WeatherHour } from '../climate';
-import { type Readiness, type ReadinessLimits, USUAL_LIMITS, caseOfRows, readiness } from '../day';
+import type { SurfaceRows } from '../choosing';
+import { type Readiness, type ReadinessLimits, USUAL_LIMITS } from '../day';
 import type { Film, RowOf, SeenFrom } from '../job';
 import type { Air } from '../waiting';
 import type { JobView } from './job-view';
@@ -57,25 +56,5 @@ export function readyAsks(view: JobView, surfaces: readonly RowOf<'surface'>[]):
       side,
       film: view.filmById.get(filmId),
     }));
-  });
-}
-
-/** When each of some surfaces is fit; those alike in everything that matters are asked once. */
-export function readyAnswers(
-  asks: readonly ReadyAsk[],
-  weather: readonly WeatherHour[],
-  from_ms: number,
-  to_ms: number,
-  indoor: Air,
-  limits: ReadinessLimits,
-  book = newSunBook(),
-): readonly ReadyAnswer[] {
-  const kept = new Map<string, Readiness>();
-  return asks.map(({ id, rows, side, film }) => {
-    const { own, assumed, unknown } = caseOfRows(rows, side, film, indoor, book);
-    const key = JSON.stringify(own);
-    const found = kept.get(key) ?? readiness(own, weather, from_ms, to_ms, limits);
-    kept.set(key, found);
-    return { ...found, id, assumed, unknown };
   });
 }
