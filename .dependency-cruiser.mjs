@@ -68,7 +68,10 @@ export default {
       name: 'rooms-import-quantity-and-job-alone',
       severity: 'error',
       comment: 'docs/decisions/0003: job holds the words every room speaks',
-      from: { path: '^core/src/(measure|cutting|glazing|climate|scheduling|job|learned)/', pathNot: '\\.spec\\.ts$' },
+      from: {
+        path: '^core/src/(measure|cutting|glazing|climate|scheduling|job|learned)/',
+        pathNot: '\\.spec\\.ts$',
+      },
       to: { path: '^core/src/', pathNot: ['^core/src/$1/', '^core/src/(quantity|rules|job|learned)/'] },
     },
     {

@@ -136,7 +136,7 @@ const VIEWS: readonly View[] = [
     path: `${JOB}/day/${surface(1)}`,
     before: async (page) => {
       await page.getByRole('button', { name: 'Mixes' }).click();
-      await page.waitForTimeout(800);
+      await page.getByText('Not planned yet').waitFor();
     },
   },
   {

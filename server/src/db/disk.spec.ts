@@ -164,7 +164,9 @@ describe('is a damaged folder told from a sound one?', () => {
     const folder = copyOf(name);
     const own = await openDatabase({ folder, migrationsFolder });
     await write(own, 1, 400);
-    const { rows } = await own.db.execute<{ path: string }>(sql`select pg_relation_filepath('learned') as path`);
+    const { rows } = await own.db.execute<{ path: string }>(
+      sql`select pg_relation_filepath('learned') as path`,
+    );
     await own.close();
     const file = openSync(join(folder, rows[0]?.path ?? ''), 'r+');
     writeSync(file, Buffer.from('not what was written'), 0, 20, 8192 * 2 + 4000);
