@@ -105,7 +105,7 @@ const STILL_LONG_FUNCTIONS = [
   'web/src/app/stops/cut/{blanks-view,cut}.ts',
   'web/src/app/stops/day/sun-view.ts',
   'web/src/app/stops/film/{film-words,trade-chart}.ts',
-  'web/src/app/stops/survey/{drawing-geometry,survey}.ts',
+  'web/src/app/stops/survey/survey.ts',
 ];
 
 export default tseslint.config(

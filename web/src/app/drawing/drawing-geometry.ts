@@ -1,5 +1,6 @@
 import type { MeasurePoint, SeenFrom } from '@yellow-pane/core/job';
 import {
+  type Bounds,
   type Figure,
   type MeasureSlot,
   type Outline,
@@ -71,6 +72,24 @@ export function drawingOf(figure: Figure, box: Box, { seenFrom, lookFrom }: Side
   };
 }
 
+/** Where a measure is drawn: its field, and its line where it has one. */
+export interface Place {
+  readonly field: Point;
+  readonly line: readonly [Point, Point] | undefined;
+  readonly isInner: boolean;
+}
+
+/** A measure between two points of the drawing. */
+interface Between {
+  readonly measure: DrawnMeasure;
+  readonly p: Point;
+  readonly q: Point;
+  readonly bounds: Bounds;
+  readonly middle: Point;
+  /** Along its line, from the first point. */
+  readonly share: number;
+}
+
 /**
  * The line of a measure and where its field sits: outside for outer ones, in rows of their own for inner
  * ones, so that none cover each other.
@@ -79,84 +98,76 @@ export function placeOf(
   measure: DrawnMeasure,
   { points, outline }: Drawing,
   share = measure.slot?.share ?? 0.72,
-):
-  | { readonly field: Point; readonly line: readonly [Point, Point] | undefined; readonly isInner: boolean }
-  | undefined {
+): Place | undefined {
   const bounds = outlineBounds(outline);
   const middle = { x: bounds.left + bounds.width / 2, y: bounds.top + bounds.height / 2 };
   const [p, q] = [points[measure.from], points[measure.to]];
   if (p === undefined || q === undefined || measure.slot?.lies === 'beside') return undefined;
+  const own: Between = { measure, p, q, bounds, middle, share };
   const lies = measure.slot?.lies ?? 'inside';
-  if (measure.kind === 'circumference' && lies !== 'top' && lies !== 'bottom')
-    return {
-      field: bounds.width < NARROW ? { x: bounds.left + bounds.width + HEIGHT_STAND_OFF, y: p.y } : p,
-      line: [
-        { x: bounds.left, y: p.y },
-        { x: bounds.left + bounds.width, y: p.y },
-      ],
-      isInner: true,
-    };
-  if (lies === 'top') {
-    const y = Math.min(bounds.top, p.y, q.y) - WIDTH_STAND_OFF;
-    return {
-      field: { x: (p.x + q.x) / 2, y },
-      line:
-        p.x === q.x
-          ? [
-              { x: bounds.left, y },
-              { x: bounds.left + bounds.width, y },
-            ]
-          : [
-              { x: p.x, y },
-              { x: q.x, y },
-            ],
-      isInner: false,
-    };
-  }
-  if (lies === 'bottom') {
-    const y = Math.max(p.y, q.y) + WIDTH_STAND_OFF;
-    return {
-      field: { x: (p.x + q.x) / 2, y },
-      line:
-        p.x === q.x
-          ? [
-              { x: bounds.left, y },
-              { x: bounds.left + bounds.width, y },
-            ]
-          : [
-              { x: p.x, y },
-              { x: q.x, y },
-            ],
-      isInner: false,
-    };
-  }
-  if (lies === 'left' || lies === 'right') {
-    const isLeft = (p.x + q.x) / 2 <= middle.x === (lies === 'left') ? lies === 'left' : lies !== 'left';
-    const x = isLeft
-      ? Math.min(
-          p.x,
-          q.x,
-          bounds.left + (measure.kind === 'distance' && measure.slot?.group === 'side' ? bounds.width : 0),
-        ) - HEIGHT_STAND_OFF
-      : Math.max(p.x, q.x) + HEIGHT_STAND_OFF;
-    return {
-      field: { x, y: (p.y + q.y) / 2 },
-      line: [
-        { x, y: p.y },
-        { x, y: q.y },
-      ],
-      isInner: false,
-    };
-  }
-  if (lies === 'along') {
-    const [dx, dy] = [q.x - p.x, q.y - p.y];
-    const length = Math.max(Math.hypot(dx, dy), 1);
-    const centre = between(p, q, share);
-    const normal = { x: dy / length, y: -dx / length };
-    const sign = (centre.x - middle.x) * normal.x + (centre.y - middle.y) * normal.y >= 0 ? 1 : -1;
-    const off = { x: normal.x * sign * ALONG_STAND_OFF, y: normal.y * sign * ALONG_STAND_OFF };
-    return { field: { x: centre.x + off.x * 1.5, y: centre.y + off.y }, line: undefined, isInner: false };
-  }
+  if (lies === 'top') return level(own, Math.min(bounds.top, p.y, q.y) - WIDTH_STAND_OFF);
+  if (lies === 'bottom') return level(own, Math.max(p.y, q.y) + WIDTH_STAND_OFF);
+  if (measure.kind === 'circumference') return ring(own);
+  if (lies === 'left' || lies === 'right') return upright(own, lies);
+  if (lies === 'along') return alongSide(own);
+  return inside(own);
+}
+
+/** Over or under the drawing, as wide as what it measures. */
+function level({ p, q, bounds }: Between, y: number): Place {
+  const [left, right] = p.x === q.x ? [bounds.left, bounds.left + bounds.width] : [p.x, q.x];
+  return {
+    field: { x: (p.x + q.x) / 2, y },
+    line: [
+      { x: left, y },
+      { x: right, y },
+    ],
+    isInner: false,
+  };
+}
+
+/** Round a column: beside it where it is too narrow for a field. */
+function ring({ p, bounds }: Between): Place {
+  return {
+    field: bounds.width < NARROW ? { x: bounds.left + bounds.width + HEIGHT_STAND_OFF, y: p.y } : p,
+    line: [
+      { x: bounds.left, y: p.y },
+      { x: bounds.left + bounds.width, y: p.y },
+    ],
+    isInner: true,
+  };
+}
+
+/** Left or right of the drawing, on the side where it lies as one looks. */
+function upright({ measure, p, q, bounds, middle }: Between, lies: 'left' | 'right'): Place {
+  const isLeft = (p.x + q.x) / 2 <= middle.x === (lies === 'left') ? lies === 'left' : lies !== 'left';
+  const isOfSide = measure.kind === 'distance' && measure.slot?.group === 'side';
+  const x = isLeft
+    ? Math.min(p.x, q.x, bounds.left + (isOfSide ? bounds.width : 0)) - HEIGHT_STAND_OFF
+    : Math.max(p.x, q.x) + HEIGHT_STAND_OFF;
+  return {
+    field: { x, y: (p.y + q.y) / 2 },
+    line: [
+      { x, y: p.y },
+      { x, y: q.y },
+    ],
+    isInner: false,
+  };
+}
+
+/** Off a leaning side, outwards. */
+function alongSide({ p, q, middle, share }: Between): Place {
+  const [dx, dy] = [q.x - p.x, q.y - p.y];
+  const length = Math.max(Math.hypot(dx, dy), 1);
+  const centre = between(p, q, share);
+  const normal = { x: dy / length, y: -dx / length };
+  const sign = (centre.x - middle.x) * normal.x + (centre.y - middle.y) * normal.y >= 0 ? 1 : -1;
+  const off = { x: normal.x * sign * ALONG_STAND_OFF, y: normal.y * sign * ALONG_STAND_OFF };
+  return { field: { x: centre.x + off.x * 1.5, y: centre.y + off.y }, line: undefined, isInner: false };
+}
+
+/** On its own line; a sag beside it, towards the middle. */
+function inside({ measure, p, q, middle, share }: Between): Place {
   const on = between(p, q, share);
   if (measure.kind !== 'sag') return { field: on, line: [p, q], isInner: true };
   const towards = { x: Math.sign(Math.round(middle.x - on.x)), y: Math.sign(Math.round(middle.y - on.y)) };
@@ -172,7 +183,7 @@ export function placeOf(
 export function placesOf(
   measures: readonly DrawnMeasure[],
   drawing: Drawing,
-): readonly ReturnType<typeof placeOf>[] {
+): readonly (Place | undefined)[] {
   const taken: Point[] = [];
   const isFree = ({ x, y }: Point): boolean =>
     taken.every((other) => Math.abs(other.x - x) >= FIELD.width || Math.abs(other.y - y) >= FIELD.height);
