@@ -3,12 +3,12 @@ import { type DisplayUnits, formatArea, formatLengthWithUnit, nmFromMm } from '@
 /** Figures as a person reads them: in their own units. */
 export interface Figures {
   /** As fine as it was measured. */
-  length(mm: number): string;
+  readonly length: (mm: number) => string;
   /** To the whole millimetre, or to 1/16 in. */
-  about(mm: number): string;
-  area(m2: number): string;
-  temperature(celsius: number, digits?: number): string;
-  percent(share: number): string;
+  readonly about: (mm: number) => string;
+  readonly area: (m2: number) => string;
+  readonly temperature: (celsius: number, digits?: number) => string;
+  readonly percent: (share: number) => string;
 }
 
 export function figuresIn(units: DisplayUnits): Figures {

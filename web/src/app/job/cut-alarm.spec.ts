@@ -1,5 +1,6 @@
 import type { SurfaceCheck } from '@yellow-pane/core/measure';
 import { describe, expect, it } from '@jest/globals';
+import { blankNoteWords } from '@yellow-pane/contracts/words';
 import { DEMO_CHANGES, DEMO_JOB_ID, EXAMPLE_FILMS } from '@yellow-pane/demo';
 import { openJob } from '../testing/open-job';
 import { cutAlarm } from './cut-alarm';
@@ -262,7 +263,7 @@ describe('whose are allowances, and who gets no seam?', () => {
     const { blanks, tooWide, notes } = blanksOf('A-D1');
     expect(blanks).toHaveLength(1);
     expect(tooWide?.by_mm).toBeGreaterThan(0);
-    expect(notes.join(' ')).toMatch(
+    expect(notes.map((note) => blankNoteWords(note, 'metric')).join(' ')).toMatch(
       /Short by [\d.]+ mm: take \d+ mm over at top and bottom, or a wider roll/,
     );
   });

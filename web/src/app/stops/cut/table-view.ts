@@ -11,13 +11,7 @@ import {
 import { pieceNoteWords } from '@yellow-pane/contracts/words';
 import { type Cut, STANDING, cutsFor, lieOf, pieceNotes } from '@yellow-pane/core/cutting';
 import type { RowOf } from '@yellow-pane/core/job';
-import {
-  formatFilmLength,
-  formatLength,
-  formatLengthWithUnit,
-  mmFromNm,
-  nmFromMm,
-} from '@yellow-pane/core/quantity';
+import { formatFilmLength, formatLength, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { BenchPlotter } from '../../instruments/bench-plotter';
 import { Device } from '../../device/device';
 import { api } from '../../server/api';
