@@ -62,7 +62,6 @@ const STILL_LONG = [
   'contracts/src/survey-files/survey-table.ts',
   'core/src/measure/shapes/columns.ts',
   'core/src/measure/shapes/curved-glass.ts',
-  'scripts/screens.ts',
   'web/src/app/stops/cut/blanks-view.ts',
   'web/src/app/stops/cut/roll-board.ts',
   'web/src/app/stops/cut/table-view.ts',

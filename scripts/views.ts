@@ -1,0 +1,163 @@
+import type { Page } from '@playwright/test';
+
+export const JOB = '/jobs/0199b9a6-0003-7000-8000-000000000001';
+export const surface = (n: number): string => `0199b9a6-0007-7000-8000-${n.toString(16).padStart(12, '0')}`;
+
+export interface View {
+  readonly name: string;
+  readonly path: string;
+  readonly theme?: 'noon' | 'cellar';
+  readonly size?: { readonly width: number; readonly height: number };
+  readonly before?: (page: Page) => Promise<void>;
+  /**
+   * Where a paper comes from, whose first page is the picture instead of the screen. Needs Debian's
+   * poppler-utils.
+   */
+  readonly paper?: string;
+}
+
+export const layOut = async (page: Page): Promise<void> => {
+  await page.getByRole('button', { name: /^Lay out/ }).click();
+  await page.getByRole('table').waitFor();
+  await page.getByRole('button', { name: 'Stop and keep this one' }).waitFor({ state: 'detached' });
+  await page.waitForFunction(() => document.documentElement.dataset['unsaved'] === '0');
+};
+
+export const planDays = async (page: Page): Promise<void> => {
+  await page.getByRole('button', { name: 'Plan the days' }).click();
+  await page.getByRole('button', { name: 'Keep this plan' }).waitFor();
+  await page.waitForTimeout(500);
+};
+
+export const judged = async (page: Page): Promise<void> => {
+  await page
+    .getByRole('table')
+    .getByText('go with care')
+    .or(page.getByRole('table').getByText('go', { exact: true }))
+    .first()
+    .waitFor();
+  await page.waitForTimeout(500);
+};
+
+/** The pictures that are kept, one of each main view. */
+export const VIEWS: readonly View[] = [
+  { name: 'jobs', path: '/' },
+  { name: 'survey-disagree', path: `${JOB}/survey/${surface(3)}` },
+  { name: 'survey-curved', path: `${JOB}/survey/${surface(26)}` },
+  { name: 'survey-wall', path: `${JOB}/survey/${surface(25)}` },
+  {
+    name: 'elevation',
+    path: `${JOB}/survey/${surface(3)}`,
+    before: async (page) => {
+      await page.keyboard.press('Alt+E');
+    },
+  },
+  { name: 'film-choose', path: `${JOB}/film/${surface(5)}`, before: judged },
+  {
+    name: 'film-stress',
+    path: `${JOB}/film/${surface(5)}`,
+    before: async (page) => {
+      await judged(page);
+      await page.getByText('warm room 60').first().click();
+      await page.getByRole('button', { name: 'Stress' }).click();
+      await page.waitForTimeout(600);
+    },
+  },
+  {
+    name: 'film-compare',
+    path: `${JOB}/film/${surface(5)}`,
+    before: async (page) => {
+      await judged(page);
+      for (const film of ['outside select 60', 'warm room 60', 'neutral 35', 'silver 20'])
+        await page.getByRole('checkbox', { name: `Lay ${film} side by side` }).check();
+      await page.getByRole('button', { name: /^Compare/ }).click();
+      await page.waitForTimeout(300);
+    },
+  },
+  {
+    name: 'film-preview',
+    path: `${JOB}/film/${surface(9)}`,
+    before: async (page) => {
+      await judged(page);
+      await page.getByText('frost dots 6').first().click();
+      await page.getByRole('button', { name: 'Preview' }).click();
+      await page.waitForTimeout(600);
+    },
+  },
+  { name: 'cut', path: `${JOB}/cut/${surface(1)}`, before: layOut },
+  {
+    name: 'cut-stock',
+    path: `${JOB}/cut/${surface(1)}`,
+    before: async (page) => {
+      await layOut(page);
+      await page.getByRole('button', { name: 'Stock', exact: true }).click();
+      await page.getByRole('button', { name: 'Try all widths' }).click();
+      await page.getByText('cheapest').waitFor();
+    },
+  },
+  {
+    name: 'cut-table',
+    path: `${JOB}/cut/${surface(1)}`,
+    before: async (page) => {
+      await layOut(page);
+      await page.getByRole('button', { name: 'At the table' }).click();
+      for (const tick of ['mark 1', 'check 1', 'cut 1', 'mark 2'])
+        await page.getByRole('button', { name: tick, exact: true }).click();
+    },
+  },
+  {
+    name: 'cut-seams',
+    path: `${JOB}/cut/${surface(25)}`,
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Blanks and seams' }).click();
+      await page.waitForTimeout(300);
+    },
+  },
+  { name: 'day-crew', path: `${JOB}/day/${surface(1)}`, before: planDays },
+  {
+    name: 'day-surfaces',
+    path: `${JOB}/day/${surface(1)}`,
+    before: async (page) => {
+      await planDays(page);
+      await page.getByRole('button', { name: 'by surface' }).click();
+      await page.waitForTimeout(300);
+    },
+  },
+  {
+    name: 'day-mix',
+    path: `${JOB}/day/${surface(1)}`,
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Mixes' }).click();
+      await page.getByText('Not planned yet').waitFor();
+    },
+  },
+  {
+    name: 'day-sheet',
+    path: `${JOB}/day/${surface(1)}`,
+    before: async (page) => {
+      await planDays(page);
+      await page.getByRole('button', { name: 'Keep this plan' }).click();
+      await page.waitForFunction(() => document.documentElement.dataset['unsaved'] === '0');
+    },
+    paper: `/api${JOB}/day/sheet`,
+  },
+  {
+    name: 'fit',
+    path: `${JOB}/fit/${surface(1)}`,
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Done, next step' }).click();
+      await page.getByRole('button', { name: 'Start timer' }).click();
+    },
+  },
+  {
+    name: 'bench',
+    path: '/bench',
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Connect' }).click();
+      for (const measure of ['its width', 'its height', 'a diagonal']) {
+        await page.getByRole('button', { name: `Measure ${measure}` }).click();
+        await page.waitForTimeout(500);
+      }
+    },
+  },
+];
