@@ -11,7 +11,8 @@ import { Router, type Request } from 'express';
 import * as z from 'zod';
 import { v7 as newId } from 'uuid';
 import type { Database } from '../../db/database';
-import { Refusal, parseBody } from '../../http/refusal';
+import { wantedVersion } from '../../http/if-match';
+import { parseBody } from '../../http/refusal';
 import { idParam } from '../../http/id-param';
 import type { ChangeFeed } from '../events/change-feed';
 import { applyChange } from './apply-change';
@@ -51,12 +52,12 @@ export function changeRoutes({ db, feed, clock }: Deps): Router {
 
   routes.patch('/api/jobs/:jobId/rows/:table/:rowId', async (request, response) => {
     const { fields, ...by } = parseBody(rowBody, request.body);
-    response.json(await takeOp(request, by, { op: 'set', baseVersion: ifMatch(request), fields }));
+    response.json(await takeOp(request, by, { op: 'set', baseVersion: wantedVersion(request), fields }));
   });
 
   routes.delete('/api/jobs/:jobId/rows/:table/:rowId', async (request, response) => {
     const by = parseBody(deleteBody, request.body);
-    response.json(await takeOp(request, by, { op: 'remove', baseVersion: ifMatch(request) }));
+    response.json(await takeOp(request, by, { op: 'remove', baseVersion: wantedVersion(request) }));
   });
 
   routes.get('/api/jobs/:jobId/history', async (request, response) => {
@@ -80,16 +81,4 @@ export function changeRoutes({ db, feed, clock }: Deps): Router {
   }
 
   return routes;
-}
-
-function ifMatch(request: Request): number {
-  const header = request.get('If-Match');
-  const match = /^(?:W\/)?"?(\d{1,10})"?$/.exec(header ?? '');
-  if (match === null)
-    throw new Refusal('IF_MATCH_MISSING', {
-      path: 'If-Match',
-      expected: 'the version seen, such as "3"',
-      got: header ?? 'nothing',
-    });
-  return Number(match[1]);
 }

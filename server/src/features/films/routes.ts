@@ -4,6 +4,7 @@ import { Router } from 'express';
 import * as z from 'zod';
 import type { Database } from '../../db/database';
 import { idParam } from '../../http/id-param';
+import { versionOrNew } from '../../http/if-match';
 import { parseBody } from '../../http/refusal';
 import { readFilms, saveFilm } from './queries';
 
@@ -26,13 +27,12 @@ export function filmRoutes({ db, clock }: Deps): Router {
   });
   routes.put('/api/films/:filmId', async (request, response) => {
     const { film, ...by } = parseBody(filmBodySchema, request.body);
-    const seen = /\d{1,10}/.exec(request.get('If-Match') ?? '')?.[0];
     const saved = await saveFilm(db, {
       id: idParam(request, 'filmId'),
       film,
       by,
       at: clock(),
-      ...(seen === undefined ? {} : { version: Number(seen) }),
+      ...versionOrNew(request),
     });
     kept = undefined;
     response.json(saved);

@@ -4,6 +4,7 @@ import { and, eq } from 'drizzle-orm';
 import { Router } from 'express';
 import type { Database } from '../../db/database';
 import { learned } from '../../db/schema';
+import { wantedVersion } from '../../http/if-match';
 import { Refusal, parseBody } from '../../http/refusal';
 import { changedBy } from '../people/queries';
 import { readLearned } from './queries';
@@ -22,14 +23,7 @@ export function learnedRoutes({ db, clock }: Deps): Router {
   routes.put('/api/learned/:key', async (request, response) => {
     const { who, personId, scope, ...figures } = parseBody(learnedBodySchema, request.body);
     const { key } = request.params;
-    const header = request.get('If-Match');
-    const seen = /\d{1,10}/.exec(header ?? '')?.[0];
-    if (seen === undefined)
-      throw new Refusal('IF_MATCH_MISSING', {
-        path: 'If-Match',
-        expected: 'the version seen, such as "0"',
-        got: header ?? 'nothing',
-      });
+    const seen = wantedVersion(request);
     response.json(
       await db.transaction(async (tx): Promise<LearnedRow> => {
         const first = AT_FIRST.find((figure) => figure.key === key);
@@ -47,10 +41,10 @@ export function learnedRoutes({ db, clock }: Deps): Router {
         );
         const [current] = await tx.select().from(learned).where(ofThis);
         const version = current?.version ?? 0;
-        if (version !== Number(seen))
+        if (version !== seen)
           throw new Refusal(
             'LEARNED_CONFLICT',
-            { path: 'If-Match', expected: String(version), got: seen },
+            { path: 'If-Match', expected: String(version), got: String(seen) },
             { current },
           );
         const change = await changedBy(tx, { who, personId }, clock());

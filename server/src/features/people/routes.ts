@@ -2,6 +2,7 @@ import { type PeopleAnswer, personBodySchema } from '@yellow-pane/contracts';
 import { Router } from 'express';
 import type { Database } from '../../db/database';
 import { idParam } from '../../http/id-param';
+import { versionOrNew } from '../../http/if-match';
 import { parseBody } from '../../http/refusal';
 import { readPeople, savePerson } from './queries';
 
@@ -20,14 +21,13 @@ export function peopleRoutes({ db, clock, readyPerson }: Deps): Router {
   });
   routes.put('/api/people/:personId', async (request, response) => {
     const { person, ...by } = parseBody(personBodySchema, request.body);
-    const seen = /\d{1,10}/.exec(request.get('If-Match') ?? '')?.[0];
     response.json(
       await savePerson(db, {
         id: idParam(request, 'personId'),
         person,
         by,
         at: clock(),
-        ...(seen === undefined ? {} : { version: Number(seen) }),
+        ...versionOrNew(request),
       }),
     );
   });

@@ -4,6 +4,7 @@ import { Router } from 'express';
 import type { Database } from '../../db/database';
 import { film } from '../../db/schema';
 import { idParam } from '../../http/id-param';
+import { versionOrNew } from '../../http/if-match';
 import { parseBody } from '../../http/refusal';
 import { readStock, saveRoll } from './queries';
 
@@ -29,14 +30,13 @@ export function stockRoutes({ db, clock }: Deps): Router {
   });
   routes.put('/api/rolls/:rollId', async (request, response) => {
     const { roll, ...by } = parseBody(rollBodySchema, request.body);
-    const seen = /\d{1,10}/.exec(request.get('If-Match') ?? '')?.[0];
     response.json(
       await saveRoll(db, {
         id: idParam(request, 'rollId'),
         roll,
         by,
         at: clock(),
-        ...(seen === undefined ? {} : { version: Number(seen) }),
+        ...versionOrNew(request),
       }),
     );
   });

@@ -4,6 +4,7 @@ import { eq } from 'drizzle-orm';
 import { Router } from 'express';
 import type { Database, Transaction } from '../../db/database';
 import { supply } from '../../db/schema';
+import { wantedVersion } from '../../http/if-match';
 import { Refusal, parseBody } from '../../http/refusal';
 import { changedBy } from '../people/queries';
 
@@ -20,14 +21,7 @@ export function supplyRoutes({ db, clock }: Deps): Router {
   });
   routes.put('/api/supplies/:key', async (request, response) => {
     const { have, ...by } = parseBody(supplyBodySchema, request.body);
-    const header = request.get('If-Match');
-    const seen = /\d{1,10}/.exec(header ?? '')?.[0];
-    if (seen === undefined)
-      throw new Refusal('IF_MATCH_MISSING', {
-        path: 'If-Match',
-        expected: 'the version seen, such as "0"',
-        got: header ?? 'nothing',
-      });
+    const seen = wantedVersion(request);
     response.json(
       await db.transaction(async (tx) => {
         const current = (await readSupplies(tx)).find(({ key }) => key === request.params.key);
@@ -37,10 +31,10 @@ export function supplyRoutes({ db, clock }: Deps): Router {
             expected: Object.keys(SUPPLIES).join(' or '),
             got: request.params.key.slice(0, 80),
           });
-        if (current.version !== Number(seen))
+        if (current.version !== seen)
           throw new Refusal(
             'SUPPLY_CONFLICT',
-            { path: 'If-Match', expected: String(current.version), got: seen },
+            { path: 'If-Match', expected: String(current.version), got: String(seen) },
             { current },
           );
         const row = {

@@ -1,15 +1,15 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import type { PersonRow } from '@yellow-pane/contracts';
-import { type Person, SKILLS, type Skill, initialsOf, newPerson } from '@yellow-pane/core/job';
+import { type Person, initialsOf, newPerson } from '@yellow-pane/core/job';
 import { People } from '../catalogue/people';
 import { Device } from '../device/device';
 import { KeptField } from '../fields/kept-field';
-import { SKILL_WORDS } from '../fields/skill-words';
+import { SkillBoxes } from '../fields/skill-boxes';
 
 /** Who works in the shop, and who on this device. Jobs borrow their crew from here. */
 @Component({
   selector: 'yp-people-section',
-  imports: [KeptField],
+  imports: [KeptField, SkillBoxes],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section aria-labelledby="people">
@@ -65,16 +65,7 @@ import { SKILL_WORDS } from '../fields/skill-words';
             <button type="button" class="act act-small" (click)="workHere(person)">Works here now</button>
           }
           <span class="flex flex-wrap gap-x-5 basis-full">
-            @for (skill of skills; track skill) {
-              <label class="flex gap-2 items-center min-h-10"
-                ><input
-                  type="checkbox"
-                  class="size-5 accent-ink"
-                  [checked]="person.skills.includes(skill)"
-                  (change)="toggle(person, skill)"
-                />{{ words[skill] }}</label
-              >
-            }
+            <yp-skill-boxes [mastered]="person.skills" (changed)="save(person, { skills: $event })" />
             <label class="flex gap-2 items-center min-h-10"
               ><input
                 type="checkbox"
@@ -110,8 +101,6 @@ export class PeopleSection {
   protected readonly people = inject(People);
   protected readonly fresh = signal('');
   protected readonly fault = signal<string | undefined>(undefined);
-  protected readonly skills = SKILLS;
-  protected readonly words = SKILL_WORDS;
   protected readonly hands = [
     { value: '', word: 'unknown' },
     { value: 'left', word: 'left hand' },
@@ -133,13 +122,6 @@ export class PeopleSection {
     const name = text.trim();
     const hasUsual = person.initials === initialsOf(person.name);
     return this.save(person, { name, ...(hasUsual ? { initials: initialsOf(name) } : {}) });
-  }
-
-  protected toggle(person: PersonRow, skill: Skill): Promise<void> {
-    const { skills } = person;
-    return this.save(person, {
-      skills: skills.includes(skill) ? skills.filter((own) => own !== skill) : [...skills, skill],
-    });
   }
 
   protected async add(event: Event): Promise<void> {

@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import type { PersonRow } from '@yellow-pane/contracts';
-import { type CrewMember, type RowOf, SKILLS, type Skill, newPerson } from '@yellow-pane/core/job';
+import { type CrewMember, type RowOf, type Skill, newPerson } from '@yellow-pane/core/job';
 import { People } from '../../catalogue/people';
 import { JobDesk } from '../../job/job-desk';
 import { type Fact, Facts } from '../../fields/facts';
 import { KeptField, type Typed } from '../../fields/kept-field';
-import { SKILL_WORDS } from '../../fields/skill-words';
+import { SkillBoxes } from '../../fields/skill-boxes';
 import { Planning } from './planning';
 
 const USUAL_BREAK_MIN = 45;
@@ -14,7 +14,7 @@ const WEEK = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 /** Who works when, with which tools, on which days, in what air. */
 @Component({
   selector: 'yp-crew-view',
-  imports: [Facts, KeptField],
+  imports: [Facts, KeptField, SkillBoxes],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 class="text-xl pt-3">Crew</h2>
@@ -47,17 +47,7 @@ const WEEK = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
         }
         <button type="button" class="act act-small" (click)="leave(row)">Leaves</button>
         <span class="flex flex-wrap gap-x-5 col-span-full">
-          @for (skill of skills; track skill) {
-            <label class="flex gap-2 items-center min-h-10"
-              ><input
-                type="checkbox"
-                class="size-5 accent-ink"
-                [checked]="person(row)?.skills?.includes(skill) === true"
-                [disabled]="person(row) === undefined"
-                (change)="toggle(row, skill)"
-              />{{ words[skill] }}</label
-            >
-          }
+          <yp-skill-boxes [mastered]="person(row)?.skills" (changed)="master(row, $event)" />
         </span>
       </div>
     } @empty {
@@ -154,8 +144,6 @@ export class CrewView {
   });
   protected readonly fresh = signal('');
   protected readonly fault = signal<string | undefined>(undefined);
-  protected readonly skills = SKILLS;
-  protected readonly words = SKILL_WORDS;
   protected readonly week = WEEK;
   protected readonly fields = [
     { key: 'begins', word: 'begins', isBreak: false },
@@ -269,13 +257,10 @@ export class CrewView {
     this.#set(row, { [key]: at }, 'hours');
   }
 
-  protected async toggle(row: RowOf<'crewMember'>, skill: Skill): Promise<void> {
+  protected async master(row: RowOf<'crewMember'>, skills: readonly Skill[]): Promise<void> {
     const person = this.person(row);
     if (person === undefined) return;
-    const { skills } = person;
-    const answer = await this.#people.change(person, {
-      skills: skills.includes(skill) ? skills.filter((own) => own !== skill) : [...skills, skill],
-    });
+    const answer = await this.#people.change(person, { skills });
     this.fault.set('objection' in answer ? `${row.name}: ${answer.objection}` : undefined);
   }
 
