@@ -58,6 +58,18 @@ test('a film is added from its sheet; what does not fit is said and stays typed'
   await page.getByRole('button', { name: 'Add this film' }).click();
   await expect(page.getByText('my film 40 is in the catalogue.')).toBeVisible();
   await expect(page.getByRole('row', { name: /my film 40/ })).toContainText('1524 mm · 1830 mm');
+  await page.getByLabel('Name', { exact: true }).fill('my clear 90');
+  await page.getByLabel('Thickness, µm').fill('50');
+  await page.getByLabel('Roll widths, semicolons between').fill('1524');
+  await page.getByLabel('Light kept', { exact: true }).fill('90');
+  await page.getByLabel('Sun kept', { exact: true }).fill('10');
+  await page.getByRole('button', { name: 'Add this film' }).click();
+  await expect(
+    page.getByText(/says 10 % of the sun kept: with 90 % of the light a film keeps 4\d % to/),
+  ).toBeVisible();
+  await expect(page.getByLabel('Sun kept', { exact: true })).toHaveValue('10');
+  await page.getByRole('button', { name: 'Add it all the same' }).click();
+  await expect(page.getByText('my clear 90 is in the catalogue.')).toBeVisible();
 });
 
 test('a rate that was measured replaces the guess and says so', async ({ page }) => {
@@ -68,6 +80,13 @@ test('a rate that was measured replaces the guess and says so', async ({ page })
   await page.getByLabel('slip to wet a pane once (l/m²)').fill('much');
   await page.getByLabel('slip to wet a pane once (l/m²)').press('Tab');
   await expect(page.getByText('expected a number from 0, got “much”')).toBeVisible();
+  const bottle = page.getByLabel('a spray bottle (ml)');
+  await bottle.fill('0');
+  await bottle.press('Tab');
+  await expect(page.getByText(/a spray bottle: expected a volume over 0, such as 750 ml/)).toBeVisible();
+  await bottle.fill('1 gal');
+  await bottle.press('Tab');
+  await expect(bottle).toHaveValue('3785.4');
 });
 
 test('nobody is asked for a name before there is something to keep; it goes on the record, and the person is of the shop', async ({

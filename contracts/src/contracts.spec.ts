@@ -67,6 +67,7 @@ const samples = {
     corners: 5,
     seenFrom: 'side A',
     condition: 'cracked',
+    edgesSeen: { state: 'sound', personId: null, who: 'Wren', at: '2026-11-30T10:00:00.000Z' },
     remark: 'a\nb',
     position: 1.5,
     sameAsId: null,
@@ -94,6 +95,7 @@ const samples = {
     rightFinDepth_nm: null,
     rightFinBeside_nm: null,
     blind: 'vented',
+    sun: 'never',
     heatOutlet: 'none',
   },
   wallFacts: {

@@ -16,6 +16,18 @@ const wren: CrewMember = {
   position: 1,
 };
 
+describe('whose clock is it?', () => {
+  it('that of the place, whatever the zone of the machine: hour and midnight, in winter and summer', () => {
+    const clock = clockFrom('2026-03-28');
+    const winter = Date.parse('2026-03-28T12:30:00+01:00');
+    const summer = Date.parse('2026-03-29T12:30:00+02:00');
+    expect([clock.dayHourOf(winter), clock.dayHourOf(summer)]).toEqual([12.5, 12.5]);
+    expect(clock.midnightOf(winter)).toBe(Date.parse('2026-03-28T00:00:00+01:00'));
+    expect(clock.midnightOf(summer)).toBe(Date.parse('2026-03-29T00:00:00+01:00'));
+    expect(clock.hourOf(summer)).toBe('12:30');
+  });
+});
+
 describe("what o'clock is it in the plan?", () => {
   it('a minute of the plan is an instant and a time of the place, there and back', () => {
     const clock = clockFrom('2026-11-26');

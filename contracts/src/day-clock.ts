@@ -67,6 +67,17 @@ export class DayClock {
     return this.hour((instant_ms - this.from_ms) / MINUTE_MS);
   }
 
+  /** When the day of the place began that holds such a moment. */
+  midnightOf(instant_ms: number): number {
+    return this.#at(instant_ms).startOf('day').toMillis();
+  }
+
+  /** What the clock of the place says then, in hours: 13.5 is half past one. */
+  dayHourOf(instant_ms: number): number {
+    const { hour, minute, second } = this.#at(instant_ms);
+    return hour + minute / 60 + second / 3600;
+  }
+
   /** An hour of today at the place. */
   todayAt(hour: number, minute: number): number {
     return DateTime.now()
@@ -118,6 +129,10 @@ export class DayClock {
         })),
       )
       .filter(({ from, to }) => to > from);
+  }
+
+  #at(instant_ms: number): DateTime {
+    return DateTime.fromMillis(instant_ms, { zone: this.settings.zone });
   }
 
   #onDay(date: DateTime, minuteOfDay: number): number {

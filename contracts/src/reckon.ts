@@ -1,8 +1,9 @@
 import type { BlankInput, LayoutRequest } from '@yellow-pane/core/cutting';
 import { CUT_METHODS } from '@yellow-pane/core/job';
+import { CURVED_POINTS } from '@yellow-pane/core/measure';
 import * as z from 'zod';
 import { stagesSchema } from './cutting-rows';
-import { pointName, share, text, word } from './primitives';
+import { share, text, word } from './primitives';
 
 const millimetres = z.number().min(1).max(100_000);
 const sd = z.number().min(0.01).max(1000);
@@ -30,14 +31,16 @@ export const measureRequestSchema = z.strictObject({
     .optional(),
 });
 
+const curvedPoint = z.enum(CURVED_POINTS, { error: `one of ${CURVED_POINTS.join(', ')}` });
+
 export const curvedPatchRequestSchema = z.strictObject({
   readings: z
     .array(
       z.strictObject({
         id: key,
         kind: z.enum(['distance', 'sag', 'quarter sag', 'rocking gap']),
-        from: pointName,
-        to: pointName,
+        from: curvedPoint,
+        to: curvedPoint,
         value_mm: z.number().min(-2000).max(100_000),
         instrument: z.enum(['tape', 'laser', 'guess']),
         sd_mm: sd.optional(),
@@ -71,9 +74,19 @@ const pieceSchema = z.strictObject({
   likesEdge: z.boolean().optional(),
 });
 
+/** A piece named twice would be cut once and counted twice. */
+function eachOnce(pieces: readonly { readonly id: string }[], context: z.RefinementCtx): void {
+  const seen = new Set<string>();
+  pieces.forEach(({ id }, index) => {
+    if (seen.has(id))
+      context.addIssue({ code: 'custom', path: [index, 'id'], message: 'an id no other piece has' });
+    seen.add(id);
+  });
+}
+
 export const layoutRequestSchema = z.strictObject({
   rollWidth_mm: z.number().min(1).max(5000),
-  pieces: z.array(pieceSchema).max(10_000),
+  pieces: z.array(pieceSchema).max(10_000).superRefine(eachOnce),
 }) satisfies z.ZodType<LayoutRequest>;
 
 /**
@@ -135,7 +148,8 @@ const orderSchema = z.strictObject({
         mayFlip: z.boolean().optional(),
       }),
     )
-    .max(60_000),
+    .max(60_000)
+    .superRefine(eachOnce),
   pinned: z
     .array(
       z.strictObject({

@@ -13,6 +13,7 @@ import {
   type Photo,
   type Place,
   type SiteFacts,
+  type EdgesSeen,
   type Surface,
   type WallFacts,
   type WorkRecord,
@@ -129,6 +130,13 @@ const glassPane = z.strictObject({
   gasAfter: z.enum(['air', 'argon', 'krypton', 'unknown']),
 }) satisfies z.ZodType<GlassPane>;
 
+const edgesSeen = z.strictObject({
+  state: z.enum(['sound', 'damaged']),
+  personId: idSchema.nullable(),
+  who: text(200),
+  at: z.iso.datetime(),
+}) satisfies z.ZodType<EdgesSeen>;
+
 const surface = z.strictObject({
   placeId: idSchema,
   unitId: idSchema.nullable(),
@@ -153,6 +161,7 @@ const surface = z.strictObject({
   corners: z.int().min(3).max(24).nullable(),
   seenFrom,
   condition: z.enum(['sound', 'chipped', 'cracked', 'unknown']),
+  edgesSeen: edgesSeen.nullable(),
   remark: text(4000),
   position: positionSchema,
   sameAsId: idSchema.nullable(),
@@ -182,6 +191,7 @@ const siteFacts = z.strictObject({
   leftFinBeside_nm: nanometres.nullable(),
   rightFinDepth_nm: nanometres.nullable(),
   rightFinBeside_nm: nanometres.nullable(),
+  sun: z.enum(['reaches it', 'never', 'unknown']),
   blind: z.enum(['none', 'vented', 'close or closed', 'unknown']),
   heatOutlet: z.enum(['none', 'near or aimed at the glass', 'unknown']),
 }) satisfies z.ZodType<SiteFacts>;

@@ -32,6 +32,7 @@ export type ServerErrorCode =
   | 'LEARNED_UNKNOWN'
   | 'LEARNED_CONFLICT'
   | 'PHOTO_NOT_AN_IMAGE'
+  | 'PHOTO_TOO_LARGE'
   | 'PHOTO_UNKNOWN'
   | 'DEVICE_NOT_CONNECTED'
   | 'WEATHER_DOWN'
@@ -178,6 +179,11 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
     status: 415,
     title: 'This file is not a picture',
     remedy: 'Send a JPEG, PNG or WebP picture.',
+  },
+  PHOTO_TOO_LARGE: {
+    status: 413,
+    title: 'This picture is too large',
+    remedy: 'Make it smaller, or photograph it anew: 2000 pixels are kept at most.',
   },
   PHOTO_UNKNOWN: {
     status: 404,

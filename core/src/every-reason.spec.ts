@@ -199,7 +199,6 @@ const mixes = mixSheet({
   slip: 'concentrate',
   primer: 'water-based',
   air_C: 18,
-  units: 'metric',
 });
 const { works } = dayProblem({
   surfaces: [
@@ -228,7 +227,7 @@ const furrow = (form: 'V' | 'square' | 'half round') => ({
   ...{ depth_mm: 8, form, count: 3 },
 });
 const DETAILS: readonly (readonly [string, readonly Step[]])[] = [
-  ...WAITS.map(({ word, why }) => [`wait ${word}`, why] as const),
+  ...WAITS.map(({ key, why }) => [`wait ${key}`, why] as const),
   ...[...works.values()].map(({ id, minutes }) => [`stretch ${id}`, minutes.why] as const),
   ...mixes.map(({ liquid, litres }) => [`mix ${liquid}`, litres.why] as const),
   ...workStepsFor({ schools: DEFAULT_SCHOOLS, condition: 'sound', isSecurityFilm: false }).map(

@@ -71,6 +71,13 @@ export function placeOps(): readonly Op[] {
     brief(office, { hiddenByDay: 3, hiddenByNight: 1, look: 'pattern' }),
     brief(hatch, { slowBreakIn: 3, keepView: 2, look: 'hardly seen' }),
     brief(waitingRoom, { look: 'wood' }),
+    ...glassOps(),
+  ];
+}
+
+/** The make-ups of their glass. */
+function glassOps(): readonly Op[] {
+  return [
     ...unit(UNITS.toughened, 'Double, toughened 6-16-6', 'double', 'metal with thermal break', 'gasket', [
       ['toughened', 6, 16],
       ['toughened', 6, null],

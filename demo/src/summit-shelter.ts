@@ -1,5 +1,5 @@
 import type { Op } from '@yellow-pane/contracts';
-import { blankFor, layOutInLevels } from '@yellow-pane/core/cutting';
+import { type PlacedPiece, blankFor, layOutInLevels } from '@yellow-pane/core/cutting';
 import { DEFAULT_SCHOOLS, type WorkStep } from '@yellow-pane/core/fitting';
 import { NEW_PLACE, NEW_SURFACE } from '@yellow-pane/core/job';
 import { nmFromMm } from '@yellow-pane/core/quantity';
@@ -12,24 +12,16 @@ const WIDTH_MM = 1010;
 const HEIGHT_MM = 1220;
 const FINISHED_AT = '2026-06-11T14:20:00.000Z';
 
+const TAGS = ['ST1', 'ST2', 'ST3'] as const;
+const BLANK = {
+  aroundWidth_mm: WIDTH_MM,
+  aroundHeight_mm: HEIGHT_MM,
+  method: 'trim in place',
+  direction: 'none',
+} as const;
+
 /** The earlier job: three panes of the summit shelter, measured, cut and fitted. */
 export function summitOps(jobId: string, steps: readonly WorkStep[]): readonly Op[] {
-  const tags = ['ST1', 'ST2', 'ST3'];
-  const blank = blankFor({
-    aroundWidth_mm: WIDTH_MM,
-    aroundHeight_mm: HEIGHT_MM,
-    method: 'trim in place',
-    direction: 'none',
-  });
-  const plan = layOutInLevels({
-    rollWidth_mm: ROLL_MM,
-    pieces: tags.map((_, n) => ({
-      id: demoId('application', FIRST + n),
-      across_mm: blank.width_mm.value,
-      along_mm: blank.height_mm.value,
-      mayTurn90: blank.mayTurn90,
-    })),
-  });
   const place = demoId('place', FIRST);
   return [
     {
@@ -44,132 +36,166 @@ export function summitOps(jobId: string, steps: readonly WorkStep[]): readonly O
       id: place,
       fields: { ...NEW_PLACE, name: 'Summit shelter', bearing_deg: 180, position: 1 },
     },
-    ...tags.flatMap((tag, n): readonly Op[] => [
-      {
-        op: 'put',
-        table: 'surface',
-        id: demoId('surface', FIRST + n),
-        fields: {
-          ...NEW_SURFACE,
-          placeId: place,
-          tag,
-          name: `south window ${n + 1}`,
-          condition: 'sound',
-          position: n,
-        },
+    ...TAGS.flatMap((tag, n) => windowOps(place, tag, n)),
+    ...cutOps(),
+    ...TAGS.flatMap((_, n) => workOps(n, steps)),
+  ];
+}
+
+/** One window: the surface, its measures and its film. */
+function windowOps(placeId: string, tag: string, n: number): readonly Op[] {
+  const surfaceId = demoId('surface', FIRST + n);
+  const [width, height] = [String(WIDTH_MM), String(HEIGHT_MM)];
+  return [
+    {
+      op: 'put',
+      table: 'surface',
+      id: surfaceId,
+      fields: {
+        ...NEW_SURFACE,
+        placeId,
+        tag,
+        name: `south window ${n + 1}`,
+        condition: 'sound',
+        position: n,
       },
-      ...measureOps('four sides', demoId('surface', FIRST + n), 9000 + n * 30, [
-        String(WIDTH_MM),
-        '',
-        String(WIDTH_MM),
-        String(HEIGHT_MM),
-        '',
-        String(HEIGHT_MM),
-        '1584',
-        '',
-      ]),
-      {
-        op: 'put',
-        table: 'application',
-        id: demoId('application', FIRST + n),
-        fields: {
-          surfaceId: demoId('surface', FIRST + n),
-          side: 'room',
-          filmId: demoId('film', 3),
-          method: 'trim in place',
-          ...DEFAULT_SCHOOLS,
-          over: null,
-          position: 1,
-        },
-      },
+    },
+    ...measureOps('four sides', surfaceId, 9000 + n * 30, [
+      ...[width, '', width],
+      ...[height, '', height],
+      ...['1584', ''],
     ]),
     {
       op: 'put',
-      table: 'cutPlan',
-      id: demoId('plan', FIRST),
+      table: 'application',
+      id: demoId('application', FIRST + n),
       fields: {
+        surfaceId,
+        side: 'room',
         filmId: demoId('film', 3),
-        mode: 'by hand',
-        stages: 3,
-        gap_nm: 0,
-        endWaste_nm: 0,
-        mostSheet_nm: null,
-        objective: 'length',
-        liner: 'up',
-        edgeMust: false,
-        lengthUsed_nm: nmFromMm(plan.length_mm.value),
-        bound_nm: Math.floor(nmFromMm(plan.bound_mm.value)),
-        filmCost: 0,
-        cost: 0,
-        filmBound: 0,
-        stopped: 'optimal',
+        method: 'trim in place',
+        ...DEFAULT_SCHOOLS,
+        over: null,
+        position: 1,
       },
     },
-    {
-      op: 'put',
-      table: 'cutRoll',
-      id: demoId('cutRoll', FIRST),
-      fields: {
-        planId: demoId('plan', FIRST),
-        stockId: null,
-        what: 'roll',
-        label: 'used up in June',
-        lot: 'N50-2119',
-        width_nm: nmFromMm(ROLL_MM),
-        length_nm: nmFromMm(5000),
-        used_nm: nmFromMm(plan.length_mm.value),
-        leftEdge: true,
-        rightEdge: true,
-        position: 0,
-        ticks: [],
-        bookedAt: FINISHED_AT,
-      },
-    },
-    ...plan.placed.map((piece, n): Op => ({
-      op: 'put',
-      table: 'cutPiece',
-      id: demoId('piece', FIRST + n),
-      fields: {
-        planId: demoId('plan', FIRST),
-        rollId: demoId('cutRoll', FIRST),
-        applicationId: piece.id,
-        drop: 1,
-        dropOf: 1,
-        phase_nm: 0,
-        outline: null,
-        notch_nm: 0,
-        sector: null,
-        topAlong: false,
-        flipped: false,
-        pinned: false,
-        spoiledAt: null,
-        tag: tags[n] ?? '',
-        position: n,
-        level: piece.level,
-        x_nm: nmFromMm(piece.x_mm),
-        y_nm: nmFromMm(piece.y_mm),
-        across_nm: nmFromMm(piece.across_mm),
-        along_nm: nmFromMm(piece.along_mm),
-        turned: piece.turned,
-        inputsHash: blank.inputsHash,
-        cutAt: FINISHED_AT,
-      },
-    })),
-    ...tags.flatMap((_, n) =>
-      steps.map((step, index): Op => ({
-        op: 'put',
-        table: 'workRecord',
-        id: demoId('work', n * 100 + index + 1),
-        fields: {
-          applicationId: demoId('application', FIRST + n),
-          template: step.template,
-          step: step.step,
-          templateVersion: step.templateVersion,
-          startedAt: null,
-          doneAt: FINISHED_AT,
-          note: '',
-        },
-      })),
-    ),
   ];
+}
+
+/** The plan they were cut by, from a roll that is used up. */
+function cutOps(): readonly Op[] {
+  const blank = blankFor(BLANK);
+  const plan = layOutInLevels({
+    rollWidth_mm: ROLL_MM,
+    pieces: TAGS.map((_, n) => ({
+      id: demoId('application', FIRST + n),
+      across_mm: blank.width_mm.value,
+      along_mm: blank.height_mm.value,
+      mayTurn90: blank.mayTurn90,
+    })),
+  });
+  return [
+    planOp(nmFromMm(plan.length_mm.value), Math.floor(nmFromMm(plan.bound_mm.value))),
+    rollOp(nmFromMm(plan.length_mm.value)),
+    ...plan.placed.map((piece, n) => pieceOp(piece, n, blank.inputsHash)),
+  ];
+}
+
+function planOp(lengthUsed_nm: number, bound_nm: number): Op {
+  return {
+    op: 'put',
+    table: 'cutPlan',
+    id: demoId('plan', FIRST),
+    fields: {
+      filmId: demoId('film', 3),
+      mode: 'by hand',
+      stages: 3,
+      gap_nm: 0,
+      endWaste_nm: 0,
+      mostSheet_nm: null,
+      objective: 'length',
+      liner: 'up',
+      edgeMust: false,
+      lengthUsed_nm,
+      bound_nm,
+      filmCost: 0,
+      cost: 0,
+      filmBound: 0,
+      stopped: 'optimal',
+    },
+  };
+}
+
+function rollOp(used_nm: number): Op {
+  return {
+    op: 'put',
+    table: 'cutRoll',
+    id: demoId('cutRoll', FIRST),
+    fields: {
+      planId: demoId('plan', FIRST),
+      stockId: null,
+      what: 'roll',
+      label: 'used up in June',
+      lot: 'N50-2119',
+      width_nm: nmFromMm(ROLL_MM),
+      length_nm: nmFromMm(5000),
+      used_nm,
+      leftEdge: true,
+      rightEdge: true,
+      position: 0,
+      ticks: [],
+      bookedAt: FINISHED_AT,
+    },
+  };
+}
+
+function pieceOp(piece: PlacedPiece, n: number, inputsHash: string): Op {
+  return {
+    op: 'put',
+    table: 'cutPiece',
+    id: demoId('piece', FIRST + n),
+    fields: {
+      planId: demoId('plan', FIRST),
+      rollId: demoId('cutRoll', FIRST),
+      applicationId: piece.id,
+      drop: 1,
+      dropOf: 1,
+      phase_nm: 0,
+      outline: null,
+      notch_nm: 0,
+      sector: null,
+      topAlong: false,
+      flipped: false,
+      pinned: false,
+      spoiledAt: null,
+      tag: TAGS[n] ?? '',
+      position: n,
+      level: piece.level,
+      x_nm: nmFromMm(piece.x_mm),
+      y_nm: nmFromMm(piece.y_mm),
+      across_nm: nmFromMm(piece.across_mm),
+      along_nm: nmFromMm(piece.along_mm),
+      turned: piece.turned,
+      inputsHash,
+      cutAt: FINISHED_AT,
+    },
+  };
+}
+
+/** Every step of a window, done. */
+function workOps(n: number, steps: readonly WorkStep[]): readonly Op[] {
+  return steps.map(({ template, step, templateVersion }, index) => ({
+    op: 'put',
+    table: 'workRecord',
+    id: demoId('work', n * 100 + index + 1),
+    fields: {
+      applicationId: demoId('application', FIRST + n),
+      template,
+      step,
+      templateVersion,
+      startedAt: null,
+      doneAt: FINISHED_AT,
+      note: '',
+    },
+  }));
 }

@@ -1,5 +1,5 @@
 import { openApiDocument } from '@yellow-pane/contracts';
-import express, { type Express, type Response } from 'express';
+import express, { type Express, type Response, Router } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import type { Database } from './db/database';
@@ -60,23 +60,12 @@ export interface App {
 }
 
 /** The whole server without a port: it never listens, so that tests and main alike can use it. */
-export function createApp({
-  db,
-  clock,
-  log,
-  version,
-  search,
-  hasRoom = () => true,
-  soundness = new Soundness(),
-  backups,
-  readyPerson,
-  pagesFolder,
-}: AppDeps): App {
+export function createApp({ hasRoom = () => true, soundness = new Soundness(), ...given }: AppDeps): App {
+  const deps = { ...given, hasRoom, soundness };
+  const { log, backups, pagesFolder } = deps;
   const app = express();
   const feed = new ChangeFeed();
   const streams = new Set<() => void>();
-  const standIns = new StandIns(clock);
-  const weather = new WeatherStandIn(clock);
   app.disable('x-powered-by');
   app.use(whoAsks);
   app.use(refuseWhatCannotBeKept(hasRoom, soundness));
@@ -90,38 +79,7 @@ export function createApp({
   app.post('/api/jobs/:jobId/imports', express.json({ limit: '25mb', verify: refuseDeep }));
   app.use('/api', express.json({ limit: '1mb', verify: refuseDeep }));
 
-  app.use(healthRoutes({ db, hasRoom, soundness, backups }));
-  const api = openApiDocument(version);
-  app.get('/api/openapi.json', (_request, response) => {
-    response.json(api);
-  });
-  app.use(jobRoutes({ db, feed, clock, search, weather, thermometer: standIns.thermometer }));
-  app.use(changeRoutes({ db, feed, clock }));
-  app.use(photoRoutes({ db }));
-  app.use(benchRoutes(standIns));
-  app.use(weatherRoutes(weather));
-  app.use(cutPlanRoutes({ db }));
-  app.use(dayRoutes({ db }));
-  app.use(peopleRoutes({ db, clock, readyPerson }));
-  app.use(filmRoutes({ db, clock }));
-  app.use(learnedRoutes({ db, clock }));
-  app.use(supplyRoutes({ db, clock }));
-  app.use(stockRoutes({ db, clock }));
-  app.use(reckonRoutes({ search }));
-  app.use(filmReckonRoutes());
-  app.use(dayReckonRoutes({ search }));
-  app.use(formatRoutes());
-  app.use(
-    eventRoutes({
-      db,
-      feed,
-      devices: standIns,
-      onStream: (end) => {
-        streams.add(end);
-        return () => streams.delete(end);
-      },
-    }),
-  );
+  for (const routes of routesOf(deps, feed, streams)) app.use(routes);
   if (backups !== undefined) app.use(backupRoutes(backups));
   if (pagesFolder !== undefined) app.use(pages(pagesFolder));
   app.use((request) => {
@@ -140,6 +98,63 @@ export function createApp({
       });
     },
   };
+}
+
+/** What the server answers, by what it is about. */
+function routesOf(
+  {
+    db,
+    clock,
+    version,
+    search,
+    hasRoom,
+    soundness,
+    backups,
+    readyPerson,
+  }: AppDeps & Required<Pick<AppDeps, 'hasRoom' | 'soundness'>>,
+  feed: ChangeFeed,
+  streams: Set<() => void>,
+): readonly Router[] {
+  const standIns = new StandIns(clock);
+  const weather = new WeatherStandIn(clock);
+  return [
+    healthRoutes({ db, hasRoom, soundness, backups }),
+    openApiRoutes(version),
+    jobRoutes({ db, feed, clock, search, weather, thermometer: standIns.thermometer }),
+    changeRoutes({ db, feed, clock }),
+    photoRoutes({ db }),
+    benchRoutes(standIns),
+    weatherRoutes(weather),
+    cutPlanRoutes({ db }),
+    dayRoutes({ db }),
+    peopleRoutes({ db, clock, readyPerson }),
+    filmRoutes({ db, clock }),
+    learnedRoutes({ db, clock }),
+    supplyRoutes({ db, clock }),
+    stockRoutes({ db, clock }),
+    reckonRoutes({ search }),
+    filmReckonRoutes(),
+    dayReckonRoutes({ search }),
+    formatRoutes(),
+    eventRoutes({
+      db,
+      feed,
+      devices: standIns,
+      onStream: (end) => {
+        streams.add(end);
+        return () => streams.delete(end);
+      },
+    }),
+  ];
+}
+
+function openApiRoutes(version: string): Router {
+  const routes = Router();
+  const api = openApiDocument(version);
+  routes.get('/api/openapi.json', (_request, response) => {
+    response.json(api);
+  });
+  return routes;
 }
 
 /** Data is never a page: nothing in it may run, load or be framed. */

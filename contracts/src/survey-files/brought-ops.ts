@@ -32,46 +32,28 @@ export function broughtOps(
     });
     return id;
   };
-  const rows = surfaces.map(
-    ({ place, tag, name, kind, shape, corners, seenFrom, remark, measures }, index) => {
-      const id = makeId();
-      const surface: Op = {
-        op: 'put',
-        table: 'surface',
-        id,
-        fields: {
-          ...NEW_SURFACE,
-          placeId: placeOf(place),
-          tag,
-          name,
-          kind,
-          shape,
-          corners,
-          seenFrom,
-          remark,
-          position: afterPosition + index + 1,
-        },
-      };
-      const own = measures.map(
-        ({ kind: measureKind, from, to, text, unit, value_nm, instrument, sd_nm }): Op => ({
-          op: 'put',
-          table: 'measure',
-          id: makeId(),
-          fields: {
-            surfaceId: id,
-            kind: measureKind,
-            fromPoint: from,
-            toPoint: to,
-            text,
-            unit,
-            value_nm,
-            instrument,
-            sd_nm,
-          },
-        }),
-      );
-      return { surface, own };
-    },
-  );
+  const rows = surfaces.map((surface, index) => {
+    const id = makeId();
+    const placed = { placeId: placeOf(surface.place), position: afterPosition + index + 1 };
+    return { surface: surfaceOp(id, surface, placed), own: measureOps(id, surface, makeId) };
+  });
   return [...places, ...rows.map(({ surface }) => surface), ...rows.flatMap(({ own }) => own)];
+}
+
+function surfaceOp(
+  id: string,
+  { tag, name, kind, shape, corners, seenFrom, remark }: BroughtSurface,
+  placed: { readonly placeId: string; readonly position: number },
+): Op {
+  const fields = { ...NEW_SURFACE, ...placed, tag, name, kind, shape, corners, seenFrom, remark };
+  return { op: 'put', table: 'surface', id, fields };
+}
+
+function measureOps(surfaceId: string, { measures }: BroughtSurface, makeId: () => string): readonly Op[] {
+  return measures.map(({ from, to, ...read }) => ({
+    op: 'put',
+    table: 'measure',
+    id: makeId(),
+    fields: { surfaceId, fromPoint: from, toPoint: to, ...read },
+  }));
 }

@@ -6,7 +6,8 @@ export {
   LARGEST_TEXT,
 } from './brought-in';
 export { broughtOps } from './brought-ops';
-export { type TableSurface, readSurveyTable, surveyCsv } from './survey-table';
+export { type TableSurface, surveyCsv } from './survey-csv';
+export { readSurveyTable } from './survey-table';
 export {
   type SurveyFile,
   SURVEY_TABLES,
@@ -14,5 +15,6 @@ export {
   surveyFileOps,
   surveyFileSchema,
 } from './survey-json';
-export { type DrawingUnit, type DrawnSurface, readSurveyDxf, surveyDxf } from './survey-dxf';
+export { type DrawingUnit, readSurveyDxf } from './read-survey-dxf';
+export { type DrawnSurface, surveyDxf } from './survey-dxf';
 export { surveySvg } from './survey-svg';

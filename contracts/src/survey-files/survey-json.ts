@@ -22,7 +22,8 @@ export interface SurveyFile {
 const SINCE: Partial<Record<SurveyTable, Readonly<Record<string, unknown>>>> = {
   glassUnit: { edgeFinish: 'unseen', edgeDepth_nm: null },
   glassPane: { tint: 'unknown', coating: 'unknown', coatedSide: 'unknown', gasAfter: 'unknown' },
-  siteFacts: { blind: 'unknown', heatOutlet: 'unknown' },
+  surface: { edgesSeen: null },
+  siteFacts: { sun: 'unknown', blind: 'unknown', heatOutlet: 'unknown' },
   wallFacts: { paintAge: 'unknown', paintKind: 'unknown', tapeTest: 'not done' },
 };
 

@@ -18,7 +18,8 @@ import {
   refusedWhole,
   withTagFaults,
 } from './brought-in';
-import { neutral, plain } from './neutral-cells';
+import { plain } from './neutral-cells';
+import { ANY, type Column, GENERIC, columnOf, columnWord, guessedColumns } from './table-columns';
 
 export interface TableOptions {
   readonly entryUnit: LengthUnit;
@@ -27,95 +28,7 @@ export interface TableOptions {
   readonly takenTags: ReadonlySet<string>;
 }
 
-type Column =
-  | {
-      readonly is: 'text';
-      readonly field:
-        'tag' | 'name' | 'place' | 'kind' | 'shape' | 'corners' | 'seenFrom' | 'remark' | 'count';
-    }
-  | { readonly is: 'measure'; readonly key: string; readonly unit: LengthUnit | undefined }
-  | { readonly is: 'unknown'; readonly word: string };
-
 const MOST_LINES = 20_000;
-const TEXT_WORDS: Readonly<Record<string, Extract<Column, { is: 'text' }>['field']>> = {
-  tag: 'tag',
-  no: 'tag',
-  nr: 'tag',
-  number: 'tag',
-  id: 'tag',
-  mark: 'tag',
-  item: 'tag',
-  window: 'tag',
-  pane: 'tag',
-  name: 'name',
-  description: 'name',
-  what: 'name',
-  place: 'place',
-  room: 'place',
-  front: 'place',
-  facade: 'place',
-  façade: 'place',
-  side: 'place',
-  location: 'place',
-  kind: 'kind',
-  type: 'kind',
-  shape: 'shape',
-  corners: 'corners',
-  'seen from': 'seenFrom',
-  remark: 'remark',
-  remarks: 'remark',
-  note: 'remark',
-  notes: 'remark',
-  count: 'count',
-  qty: 'count',
-  quantity: 'count',
-  pieces: 'count',
-};
-const MEASURE_WORDS: Readonly<Record<string, string>> = {
-  width: 'width-bottom',
-  w: 'width-bottom',
-  'width top': 'width-top',
-  'top width': 'width-top',
-  'width middle': 'width-middle',
-  'middle width': 'width-middle',
-  'width bottom': 'width-bottom',
-  'bottom width': 'width-bottom',
-  height: 'height-left',
-  h: 'height-left',
-  'height left': 'height-left',
-  'left height': 'height-left',
-  'height middle': 'height-middle',
-  'middle height': 'height-middle',
-  'height right': 'height-right',
-  'right height': 'height-right',
-  diagonal: 'diagonal-falling',
-  'diagonal 1': 'diagonal-falling',
-  'diagonal falling': 'diagonal-falling',
-  'diagonal 2': 'diagonal-rising',
-  'diagonal rising': 'diagonal-rising',
-};
-const UNIT_WORDS: Readonly<Record<string, LengthUnit>> = {
-  mm: 'mm',
-  cm: 'cm',
-  m: 'm',
-  in: 'in',
-  inch: 'in',
-  inches: 'in',
-  ft: 'ft',
-  feet: 'ft',
-};
-const EIGHT = [
-  'width-top',
-  'width-middle',
-  'width-bottom',
-  'height-left',
-  'height-middle',
-  'height-right',
-  'diagonal-falling',
-  'diagonal-rising',
-];
-const GENERIC =
-  /^(distance|height over|right angle|level|sag|quarter sag|rocking gap|radius|circumference|thickness|wrap|label):([a-z]{1,6}\d{0,2})-([a-z]{1,6}\d{0,2})$/;
 
 /**
  * Reads a pasted or loaded list of surfaces: tab, comma or semicolon, with or without a header. Never throws;
@@ -173,73 +86,10 @@ export function readSurveyTable(
   };
 }
 
-const ANY = { least_mm: -1e6, most_mm: 1e6 };
-
 function delimiterOf(text: string): string {
   const [line = ''] = text.trimStart().split(/\r?\n/);
   if (line.includes('\t')) return '\t';
   return (line.match(/;/g)?.length ?? 0) >= 1 ? ';' : ',';
-}
-
-function columnOf(cell: string): Column {
-  const word = plain(cell)
-    .trim()
-    .toLowerCase()
-    .replace(/[_\s]+/g, ' ')
-    .replace(/\s*\(([a-z]+)\)$/, ' $1');
-  const field = TEXT_WORDS[word];
-  if (field !== undefined) return { is: 'text', field };
-  if (GENERIC.test(word)) return { is: 'measure', key: word, unit: undefined };
-  const [, stem = word, suffix] = /^(.*?)\s+(mm|cm|m|in|inch|inches|ft|feet)$/.exec(word) ?? [];
-  const unit = suffix === undefined ? undefined : UNIT_WORDS[suffix];
-  const key =
-    MEASURE_WORDS[stem] ?? MEASURE_WORDS[stem.replaceAll('-', ' ')] ?? KEYS.get(stem.replaceAll(' ', '-'));
-  return key === undefined ? { is: 'unknown', word: cell } : { is: 'measure', key, unit };
-}
-
-/** Every slot key of every shape. */
-const KEYS = new Map(
-  Object.values(SHAPES_OF_KIND)
-    .flat()
-    .flatMap((shape) => slotsFor(shape, 24).map(({ key }) => [key, key] as const)),
-);
-
-function guessedColumns(data: readonly (readonly string[])[], entryUnit: LengthUnit): readonly Column[] {
-  const width = Math.max(...data.map((cells) => cells.length));
-  const isLength = (index: number): boolean =>
-    data.every(
-      (cells) =>
-        (cells[index] ?? '').trim() === '' ||
-        parseReading(cells[index] ?? '', entryUnit, ANY).kind === 'length',
-    );
-  const lengths = Array.from({ length: width }, (_, index) => index).filter(
-    (index) => index > 0 && isLength(index),
-  );
-  const keys =
-    lengths.length >= 8
-      ? EIGHT
-      : lengths.length >= 6
-        ? EIGHT.slice(0, 6)
-        : lengths.length >= 3
-          ? ['width-bottom', 'height-left', 'diagonal-falling']
-          : ['width-bottom', 'height-left'];
-  let textColumns = 0;
-  return Array.from({ length: width }, (_, index): Column => {
-    const at = lengths.indexOf(index);
-    const key = keys[at];
-    if (at >= 0 && key !== undefined) return { is: 'measure', key, unit: undefined };
-    textColumns += 1;
-    const field = (['tag', 'name', 'place', 'remark'] as const)[textColumns - 1];
-    return field === undefined ? { is: 'unknown', word: '' } : { is: 'text', field };
-  });
-}
-
-function columnWord(column: Column): string {
-  return column.is === 'text'
-    ? column.field
-    : column.is === 'measure'
-      ? column.key.replace('-', ' ')
-      : 'left out';
 }
 
 function linesOf(
@@ -393,51 +243,3 @@ const OTHER_KEYS: Readonly<Record<string, readonly string[]>> = {
   'width-top': ['across'],
   'height-left': ['down', 'height', 'height-crown'],
 };
-
-export interface TableSurface extends Omit<BroughtSurface, 'place'> {
-  readonly place: string;
-}
-
-const HEADER = ['tag', 'name', 'place', 'kind', 'shape', 'corners', 'seen from', 'remark'];
-
-/**
- * The surfaces as comma-separated values: one line a surface, one column a measure, read back by
- * `readSurveyTable` without loss.
- */
-export function surveyCsv(surfaces: readonly TableSurface[]): string {
-  const headOf = ({ kind, from, to }: BroughtMeasure): string => `${kind}:${from}-${to}`;
-  const heads = [...new Set(surfaces.flatMap(({ measures }) => measures.map(headOf)))];
-  const cell = (readings: readonly BroughtMeasure[]): string =>
-    readings
-      .map(({ text, unit, value_nm, instrument, sd_nm }) =>
-        [
-          withUnit(text, unit, value_nm),
-          ...(instrument === 'tape' ? [] : [instrument]),
-          ...(sd_nm === null ? [] : [`±${sd_nm / 1e6}`]),
-        ].join('; '),
-      )
-      .join(' | ');
-  const data = surfaces.map(({ tag, name, place, kind, shape, corners, seenFrom, remark, measures }) =>
-    [
-      tag,
-      name,
-      place,
-      kind,
-      shape,
-      corners === null ? '' : String(corners),
-      seenFrom,
-      remark,
-      ...heads.map((head) => cell(measures.filter((measure) => headOf(measure) === head))),
-    ].map(neutral),
-  );
-  return `${Papa.unparse({ fields: [...HEADER, ...heads], data }, { newline: '\r\n' })}\r\n`;
-}
-
-/**
- * The text as typed with its unit, unless it cannot be read back to the same length: then the length itself.
- */
-function withUnit(text: string, unit: LengthUnit, value_nm: number): string {
-  const shown = /[a-z'"]/i.test(text) ? text : `${text} ${unit}`;
-  const back = parseReading(shown, unit, ANY);
-  return back.kind === 'length' && back.value_nm === value_nm ? shown : `${value_nm / 1e6} mm`;
-}

@@ -1,3 +1,17 @@
 export { blankNoteWords, pieceNoteWords, tooWideWords } from './cutting-words';
+export {
+  assumptionWords,
+  customerReasonWords,
+  filmAdviceWords,
+  filmReasonWords,
+  missWords,
+  paneWords,
+  penaltyWords,
+  whyNotWords,
+} from './film-words';
+export { bottleWords, mixWords, recipeWords } from './mix-words';
 export { impossibleWords, remarkWords } from './measure-words';
 export { type Figures, type Messages, capital, counted, figuresIn, sentenceOf } from './messages';
+export { closedWords } from './closed-words';
+export { type PlanWords, brokenInWords, reliefInWords } from './plan-words';
+export { type WaitWords, blockedWords, neverWords, waitWords } from './wait-words';

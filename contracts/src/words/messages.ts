@@ -1,24 +1,42 @@
-import { type DisplayUnits, formatArea, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
+import {
+  type DisplayUnits,
+  ML_PER_US_FL_OZ,
+  formatArea,
+  formatLengthWithUnit,
+  nmFromMm,
+} from '@yellow-pane/core/quantity';
 
 /** Figures as a person reads them: in their own units. */
 export interface Figures {
+  readonly units: DisplayUnits;
   /** As fine as it was measured. */
   readonly length: (mm: number) => string;
   /** To the whole millimetre, or to 1/16 in. */
   readonly about: (mm: number) => string;
   readonly area: (m2: number) => string;
+  /** Small ones as fine as a syringe reads. */
+  readonly volume: (litres: number) => string;
   readonly temperature: (celsius: number, digits?: number) => string;
   readonly percent: (share: number) => string;
 }
 
 export function figuresIn(units: DisplayUnits): Figures {
   return {
+    units,
     length: (mm) => formatLengthWithUnit(nmFromMm(mm), units),
     about: (mm) => formatLengthWithUnit(nmFromMm(units === 'metric' ? Math.round(mm) : mm), units),
+    volume: (litres) => volumeIn(units, litres),
     area: (m2) => formatArea(m2 * 1e6, units),
     temperature: (celsius, digits = 0) => `${celsius.toFixed(digits)} °C`,
     percent: (share) => `${Math.round(share * 100)} %`,
   };
+}
+
+function volumeIn(units: DisplayUnits, litres: number): string {
+  const ml = litres * 1000;
+  if (units === 'imperial') return `${(ml / ML_PER_US_FL_OZ).toFixed(1)} fl oz`;
+  if (ml >= 1000) return `${litres.toFixed(1)} l`;
+  return `${ml < 20 ? Math.round(ml * 10) / 10 : Math.round(ml)} ml`;
 }
 
 /** A case that core tells as data, with the figures that belong to it. */

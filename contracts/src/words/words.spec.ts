@@ -1,8 +1,20 @@
 import { describe, expect, it } from '@jest/globals';
 import { checkSurface, slotsFor } from '@yellow-pane/core/measure';
+import { clearBy, primerDry } from '@yellow-pane/core/waiting';
 import { tooWideWords } from './cutting-words';
+import {
+  assumptionWords,
+  customerReasonWords,
+  filmAdviceWords,
+  filmReasonWords,
+  missWords,
+  whyNotWords,
+} from './film-words';
 import { figuresIn } from './messages';
+import { bottleWords, mixWords, recipeWords } from './mix-words';
 import { impossibleWords, remarkWords } from './measure-words';
+import { closedWords } from './closed-words';
+import { blockedWords, neverWords, waitWords } from './wait-words';
 
 /** What is said of a doubly curved pane 1200 wide with a sag of that depth all round. */
 function remarksOfCurved(sag_mm: number, units: 'metric' | 'imperial'): string {
@@ -50,6 +62,94 @@ describe('are sentences made in the units of the person?', () => {
     expect(tooWideWords({ ...wanting, by_mm: 25.4 }, 'imperial')).toMatch(
       /^Short by 1 in: take 7\/8 in over/,
     );
+  });
+  it('a wait that does not end says why, and what keeps a surface from being planned', () => {
+    const damp = primerDry('water-based', { air_C: 20, humidity: 1 });
+    expect(waitWords(damp).word).toBe('primer drying');
+    expect(neverWords(damp.never ?? 'not this season')).toMatch(/^Does not dry in air so damp/);
+    const cold = { film_um: 50, glass_C: 8, room: { air_C: 20, humidity: 0.5 }, isMetallised: false };
+    expect(neverWords(clearBy(cold).never ?? 'not this season')).toMatch(/^No drying at present/);
+    expect(blockedWords({ case: 'a wait never ends', wait: damp.key, never: 'air too damp' })).toMatch(
+      /^primer drying: Does not dry/,
+    );
+  });
+  it('why a surface is not fit, with the figures that decide', () => {
+    expect(closedWords({ case: 'near the dew point', surface_C: 11.4, dew_C: 9.2 })).toBe(
+      '11 °C is within 3 K of the dew point, 9 °C',
+    );
+    expect(closedWords({ case: 'too cold', what: 'surface', value_C: 12, limit_C: 15 })).toBe(
+      'the surface is at 12 °C, the film wants at least 15',
+    );
+    expect(closedWords({ case: 'too cold soon', coldest_C: -3.2, ahead_h: 24, limit_C: 0 })).toBe(
+      'it falls to -3 °C within 24 h, the film wants at least 0',
+    );
+    expect(closedWords({ case: 'rain', rain_mm: 1.25 })).toBe('rain, 1.3 mm in the hour');
+  });
+  const load = {
+    pane: 1,
+    panes: 2,
+    day: 'clear winter day',
+    hour: 13.4,
+    stress_MPa: 6.14,
+    unfilmed_MPa: 6,
+    bears: { low_MPa: 9, high_MPa: 9 },
+  };
+  it('what the edge of a pane will bear: for the fitter in megapascals, for the customer as a share', () => {
+    expect(filmReasonWords({ case: 'edge load', load })).toBe(
+      'The inner pane would bear 6.1 MPa at its edge on a clear winter day at 13:00 sun time, 6.0 without this film; it bears 9.0.',
+    );
+    expect(filmReasonWords({ case: 'fails without film', load })).toMatch(/without any film\. The inner/);
+    expect(filmReasonWords({ case: 'film makes it fail', load })).toMatch(/^This film takes the pane over/);
+    const told = customerReasonWords({ case: 'edge load', load }, 'metric');
+    expect(told).toContain('68 % of what it is taken to bear; without the film 67 %');
+    expect(told).not.toMatch(/MPa/);
+  });
+  it('the rule of thumb says what the film adds, and how many of the circumstances count', () => {
+    const matrix = {
+      outcome: 'check',
+      row: 'single, up to 7 mm',
+      base: 0,
+      column: 2,
+      worse: 1,
+      absorbed: 0.3,
+      added: 0.1,
+      penalties: [{ case: 'a large pane', over_m2: 3 }, { case: 'sloped glass' }],
+    } as const;
+    expect(filmReasonWords({ case: 'rule of thumb', matrix })).toBe(
+      'Rule of thumb: single, up to 7 mm; pane over 3 m², sloped glass (as 1 of 2, since it adds little): to be checked.',
+    );
+    expect(
+      filmReasonWords({ case: 'rule of thumb', matrix: { ...matrix, added: 0.02, outcome: 'low' } }),
+    ).toBe('Rule of thumb: it adds 2 % to the sun this pane takes up by itself: low risk.');
+  });
+  it('a missed wish, why another is better, what was taken', () => {
+    expect(missWords({ case: 'too little light kept', kept: 0.284, least: 0.5 })).toBe(
+      'keeps 28 % of the light, not 50 %',
+    );
+    expect(whyNotWords({ case: 'lets in more heat', points: 4 }, 'outside 60')).toBe(
+      'lets in 4 points more heat than outside 60',
+    );
+    const gap = { case: 'a gap', width_mm: 16 } as const;
+    expect([assumptionWords(gap), assumptionWords(gap, 'imperial')]).toEqual([
+      'a gap of 16 mm',
+      'a gap of 5/8 in',
+    ]);
+    expect(filmAdviceWords({ case: 'taken for want of knowing', what: gap })).toBe(
+      'Taken for want of knowing: a gap of 16 mm.',
+    );
+    expect(filmAdviceWords({ case: 'its maker names', claims: 'P2A' })).toMatch(/P2A.*tested system/);
+    expect(filmAdviceWords({ case: 'against splinters', thickness_um: 50 })).toMatch(/does not delay/);
+    expect(filmAdviceWords({ case: 'primer all over' })).toMatch(/cut wood edges 2 or 3 extra coats/);
+  });
+  it('mixes in millilitres or in fluid ounces; a recipe keeps its own words', () => {
+    const soap = [{ case: 'volume', word: 'soap', litres: 0.0074 }] as const;
+    expect([bottleWords(soap), bottleWords(soap, 'imperial')]).toEqual(['7.4 ml soap', '0.3 fl oz soap']);
+    expect(bottleWords([{ case: 'caps', caps: 1.04 }])).toBe('1 cap');
+    expect(recipeWords({ case: 'by caps', caps: 2 }, 'imperial')).toBe('2 caps per 32 fl oz');
+    expect(mixWords({ case: 'caps by warmth', air_C: 27.2, caps: 2, over_C: 22 })).toBe(
+      'It will be 27 °C: over 22 °C a second cap.',
+    );
+    expect(mixWords({ case: 'share of soap', share: 0.0078 })).toBe('0.78 % soap');
   });
   it('figures: lengths, areas, shares', () => {
     expect([figuresIn('metric').area(1.5), figuresIn('imperial').area(1.5)]).toEqual([

@@ -10,6 +10,7 @@ export {
 } from './judge-film';
 export { bestTradeOffs } from './pareto';
 export { type Performance, performanceOf } from './performance';
+export type { FilmAdvice, FilmReason, LimitMiss, WhyNot } from './said-of-film';
 export { type SightLine, type SightLines, sightThrough } from './privacy-through';
 export { type FilmQuestion, INDOOR_C, INDOOR_HUMIDITY } from './question';
 export { type SunBook, type SurfaceRows, newSunBook, questionOf } from './question-of-rows';

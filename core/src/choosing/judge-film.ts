@@ -1,13 +1,22 @@
 import { type Film, FILM_FAMILIES } from '../job';
-import { type FilmReading, filmOpticsOf } from '../glazing';
+import { type FilmOptics, type FilmReading, filmOpticsOf } from '../glazing';
 import { CoreError, type Verdict, worstVerdict } from '../quantity';
-import { type BareStress, type StressVerdict, bareStress, judgeStress } from '../thermal-stress';
+import {
+  type BareStress,
+  type EdgeLoad,
+  type GlassSituation,
+  type StressVerdict,
+  bareStress,
+  edgeLoadOf,
+  judgeStress,
+} from '../thermal-stress';
 import { type GoalKey, goalsMet, hasDecorLook, scoreOf } from './goals';
 import { type FilmedGlass, type GlassBook, newGlassBook } from './filmed-glass';
 import { type Performance, performanceOf } from './performance';
 import type { SightLines } from './privacy-through';
 import type { FilmQuestion } from './question';
-import { securityNotes } from './security-notes';
+import type { FilmAdvice, FilmReason, LimitMiss, WhyNot } from './said-of-film';
+import { type SecurityNote, securityNotes } from './security-notes';
 import { type Fitness, surfaceFitness } from './surface-fitness';
 
 /** Everything the program has to say of one film on one surface. */
@@ -16,9 +25,11 @@ export interface FilmAnswer {
   readonly verdict: Verdict;
   /** The face it would go on; null where none is open to it, or on anything but glass. */
   readonly face: number | null;
-  readonly reasons: readonly string[];
-  readonly advice: readonly string[];
+  readonly reasons: readonly FilmReason[];
+  readonly advice: readonly FilmAdvice[];
   readonly stress: StressVerdict | null;
+  /** Of the pane nearest to what its edge bears; null where no sun reaches it or nothing was reckoned. */
+  readonly edge: EdgeLoad | null;
   readonly performance: Performance | null;
   /** Sight through the same pane without it. */
   readonly bareSight: SightLines | null;
@@ -26,8 +37,8 @@ export interface FilmAnswer {
   readonly met: Readonly<Record<GoalKey, number>> | null;
   /** 0..1; how well it meets the brief. Only orders films. */
   readonly score: number;
-  /** Hard limits it misses, each in a sentence. */
-  readonly misses: readonly string[];
+  /** Hard limits it misses. */
+  readonly misses: readonly LimitMiss[];
   readonly assumed: readonly string[];
 }
 
@@ -52,7 +63,7 @@ export function groundOf(question: FilmQuestion, book: GlassBook = newGlassBook(
     book,
     bare,
     barePerformance: performanceOf(question, bare, bare, makeUp, null),
-    bareStress: glass.isIndoors ? undefined : bareStress(glass),
+    bareStress: glass.isSunless ? undefined : bareStress(glass),
   };
 }
 
@@ -64,119 +75,118 @@ export function judgeFilm(ground: SurfaceGround, filmId: string, film: Film): Fi
   const { question } = ground;
   const { isForGlass, isForWalls, followsCurvedGlass } = FILM_FAMILIES[film.family];
   if (question.kind !== 'pane') {
-    if (isForGlass || !isForWalls) return refused(filmId, `A film for glass, not for a ${question.kind}.`);
+    if (isForGlass || !isForWalls)
+      return refused(filmId, { case: 'not for this kind of surface', kind: question.kind });
     return onWall(question, filmId, film);
   }
-  if (!isForGlass && !(film.family === 'wrap')) return refused(filmId, 'Not a film for glass.');
+  if (!isForGlass && !(film.family === 'wrap')) return refused(filmId, { case: 'not for glass' });
   if (question.shape === 'curved glass' && !followsCurvedGlass)
-    return refused(filmId, 'It does not follow curved glass.');
+    return refused(filmId, { case: 'does not follow curved glass' });
   if (film.family === 'vehicle tint' && !question.isVehicle)
-    return refused(filmId, 'A tint for vehicles: its sheet speaks of no building.');
+    return refused(filmId, { case: 'for vehicles only' });
   const face = faceFor(question, film);
   if (face === null)
-    return refused(
-      filmId,
-      film.face === 'outside'
-        ? 'An exterior film, and the outside of this glass is not open to film.'
-        : 'The room side of this glass is not open to film.',
-    );
+    return refused(filmId, {
+      case: film.face === 'outside' ? 'outside not open to film' : 'room side not open to film',
+    });
   try {
     return onGlass(ground, filmId, film, face);
   } catch (error) {
-    if (error instanceof CoreError)
-      return {
-        ...refused(
-          filmId,
-          `Its figures cannot be reckoned: ${error.data.path} is ${error.data.got}; expected ${error.data.expected}.`,
-        ),
-        verdict: 'unknown',
-      };
-    throw error;
+    if (!(error instanceof CoreError)) throw error;
+    const { path, got, expected } = error.data;
+    return { ...refused(filmId, { case: 'figures refused', path, got, expected }), verdict: 'unknown' };
   }
 }
 
-function onGlass(
-  { question, book, bare, barePerformance: plain, bareStress: shared }: SurfaceGround,
-  filmId: string,
-  film: Film,
-  face: number,
-): FilmAnswer {
-  const { glass, brief } = question;
+function onGlass(ground: SurfaceGround, filmId: string, film: Film, face: number): FilmAnswer {
+  const { question } = ground;
+  const { glass } = question;
   const read = readFilm(film);
   const notes = securityNotes(film, question.edge);
   if (glass === null)
     return {
-      ...refused(filmId, 'The make-up of this glass is not known.'),
+      ...refused(filmId, { case: 'make-up not known' }),
       verdict: 'unknown',
       face,
-      advice: ['Note at Survey how many panes it has, of what kind, and how thick.'],
+      advice: [{ case: 'note the make-up' }],
     };
   if (read.optics === null) {
-    const byState = judgeStress(glass, [], shared);
-    const isIndoors = glass.isIndoors && byState.verdict === 'go';
+    const byState = judgeStress(glass, [], ground.bareStress);
+    const isSunless = glass.isSunless && byState.verdict === 'go';
     return {
-      ...refused(filmId, `Its sheet does not say: ${read.missing.join(', ')}.`),
-      verdict: byState.verdict === 'stop' ? 'stop' : isIndoors ? 'go with care' : 'unknown',
+      ...refused(
+        filmId,
+        read.question === null
+          ? { case: 'its sheet does not say', missing: read.missing }
+          : { case: 'light and sun do not go together', question: read.question },
+      ),
+      verdict: byState.verdict === 'stop' ? 'stop' : isSunless ? 'go with care' : 'unknown',
       face,
-      advice: ['Ask its maker for these figures.', ...notes],
+      advice: [{ case: 'ask its maker for figures' }, ...notes],
     };
   }
+  return withOptics(ground, glass, { filmId, film, face, notes, optics: read.optics, assumed: read.assumed });
+}
+
+interface ReadFilm {
+  readonly filmId: string;
+  readonly film: Film;
+  readonly face: number;
+  readonly notes: readonly SecurityNote[];
+  readonly optics: FilmOptics;
+  readonly assumed: readonly string[];
+}
+
+/** What a film whose figures are known does on glass, and what it may break. */
+function withOptics(
+  { question, book, bare, barePerformance: plain, bareStress: shared }: SurfaceGround,
+  glass: GlassSituation,
+  { filmId, film, face, notes, optics, assumed }: ReadFilm,
+): FilmAnswer {
   const stays = question.others.filter((other) => other.face !== face);
-  const films = [{ face, film: read.optics }, ...stays];
+  const films = [{ face, film: optics }, ...stays];
   const filmed = book({ ...glass.bare, hasBlind: false, films });
-  const stress = judgeStress(
-    glass,
-    films,
-    shared,
-    bare === undefined || glass.isIndoors
-      ? undefined
-      : {
-          absorption:
-            glass.bare.hasBlind === true ? book({ ...glass.bare, films }).absorption : filmed.absorption,
-          absorbed: filmed.optics.solar.absorbed,
-        },
-  );
+  const behindBlind = glass.bare.hasBlind === true ? book({ ...glass.bare, films }) : filmed;
+  const found = { absorption: behindBlind.absorption, absorbed: filmed.optics.solar.absorbed };
+  const stress = judgeStress(glass, films, shared, bare === undefined || glass.isSunless ? undefined : found);
+  const [worst] = stress.panes;
+  const makeUp = { ...glass.bare, hasBlind: false, films: stays };
   const opening_mm = film.opening_nm === null ? null : film.opening_nm / 1e6;
   const performance =
-    bare === undefined
-      ? null
-      : performanceOf(
-          question,
-          filmed,
-          bare,
-          { ...glass.bare, hasBlind: false, films: stays },
-          { face, optics: read.optics, opening_mm },
-        );
+    bare === undefined ? null : performanceOf(question, filmed, bare, makeUp, { face, optics, opening_mm });
   const dewReason =
-    performance !== null &&
-    plain !== undefined &&
-    performance.dew !== 'dry' &&
-    performance.winterFace_C < plain.winterFace_C - 0.3
-      ? [
-          `On the coldest night its room side falls to ${performance.winterFace_C.toFixed(1)} °C (${plain.winterFace_C.toFixed(1)} without): it sweats when the room is over ${performance.dewPoint_C.toFixed(0)} °C dew point.`,
-        ]
-      : [];
-  const misses = performance === null ? [] : hardLimits(question, performance);
+    performance === null || plain === undefined ? undefined : dewReasonOf(performance, plain.winterFace_C);
   const met = performance === null || plain === undefined ? null : goalsMet(film, performance, plain);
   return {
     filmId,
     face,
     stress,
+    edge: worst === undefined ? null : edgeLoadOf(worst, stress.panes.length),
     performance,
     bareSight: plain?.sight ?? null,
     fitness: null,
     met,
-    misses,
-    assumed: read.assumed,
-    verdict: worstVerdict([stress.verdict, ...(dewReason.length > 0 ? ['go with care' as const] : [])]),
+    misses: performance === null ? [] : hardLimits(question, performance),
+    assumed,
+    verdict: worstVerdict([stress.verdict, ...(dewReason === undefined ? [] : ['go with care' as const])]),
     reasons: [
       ...stress.reasons,
-      ...dewReason,
-      ...(stays.length > 0 ? ['Reckoned together with the film that is on the other side now.'] : []),
+      ...(dewReason === undefined ? [] : [dewReason]),
+      ...(stays.length > 0 ? [{ case: 'reckoned with the film on the other side' } as const] : []),
     ],
     advice: [...stress.advice, ...notes],
-    score: met === null || performance === null ? 0 : scoreOf(met, brief, film, performance),
+    score: met === null || performance === null ? 0 : scoreOf(met, question.brief, film, performance),
   };
+}
+
+/** Said where the film makes the room side of the pane sweat sooner than it does without. */
+function dewReasonOf(
+  { dew, winterFace_C, dewPoint_C }: Performance,
+  bareFace_C: number,
+): FilmReason | undefined {
+  return dew !== 'dry' && winterFace_C < bareFace_C - 0.3
+    ? { case: 'sweats sooner', face_C: winterFace_C, bare_C: bareFace_C, dewPoint_C }
+    : undefined;
 }
 
 const READ = new WeakMap<Film, FilmReading>();
@@ -188,14 +198,15 @@ function readFilm(film: Film): FilmReading {
   return read;
 }
 
-function hardLimits({ brief }: FilmQuestion, { lightKept, heatKept }: Performance): readonly string[] {
-  const percent = (share: number): string => `${Math.round(share * 100)} %`;
+function hardLimits({ brief }: FilmQuestion, { lightKept, heatKept }: Performance): readonly LimitMiss[] {
+  const { lightKeptLeast, heatOffLeast } = brief;
+  const off = 1 - heatKept.value;
   return [
-    ...(brief.lightKeptLeast !== null && lightKept.value < brief.lightKeptLeast
-      ? [`keeps ${percent(lightKept.value)} of the light, not ${percent(brief.lightKeptLeast)}`]
+    ...(lightKeptLeast !== null && lightKept.value < lightKeptLeast
+      ? [{ case: 'too little light kept', kept: lightKept.value, least: lightKeptLeast } as const]
       : []),
-    ...(brief.heatOffLeast !== null && 1 - heatKept.value < brief.heatOffLeast
-      ? [`takes off ${percent(1 - heatKept.value)} of the heat, not ${percent(brief.heatOffLeast)}`]
+    ...(heatOffLeast !== null && off < heatOffLeast
+      ? [{ case: 'too little heat off', off, least: heatOffLeast } as const]
       : []),
   ];
 }
@@ -204,15 +215,16 @@ function onWall(question: FilmQuestion, filmId: string, film: Film): FilmAnswer 
   const { wall, brief } = question;
   if (wall === null)
     return {
-      ...refused(filmId, 'What this surface is made of is not known.'),
+      ...refused(filmId, { case: 'surface not known' }),
       verdict: 'unknown',
-      advice: ['Note at Survey what it is made of, its paint and its state.'],
+      advice: [{ case: 'note what it is made of' }],
     };
   const fitness = surfaceFitness(wall, film.family);
   return {
     filmId,
     face: null,
     stress: null,
+    edge: null,
     performance: null,
     bareSight: null,
     fitness,
@@ -232,31 +244,39 @@ function faceFor({ faces }: FilmQuestion, film: Film): number | null {
   return faces.back ?? faces.front;
 }
 
-function refused(filmId: string, says: string): FilmAnswer {
+function refused(filmId: string, reason: FilmReason): FilmAnswer {
   return {
     filmId,
     face: null,
     verdict: 'stop',
-    reasons: [says],
+    reasons: [reason],
     advice: [],
     stress: null,
+    edge: null,
     performance: null,
     bareSight: null,
     fitness: null,
     met: null,
     score: 0,
-    misses: [says],
+    misses: [],
     assumed: [],
   };
 }
 
 /**
  * Best first: what may be done before what may not, limits met before missed, then by how well the brief is
- * met.
+ * met; of two that meet it alike, the one that leaves the edge of the glass more.
  */
 export function byFitness(a: FilmAnswer, b: FilmAnswer): number {
-  return rank(a) - rank(b) || b.score - a.score || (a.filmId < b.filmId ? -1 : 1);
+  const alike = Math.round(b.score * 100) - Math.round(a.score * 100);
+  return (
+    rank(a) - rank(b) || alike || used(a) - used(b) || b.score - a.score || (a.filmId < b.filmId ? -1 : 1)
+  );
 }
+
+/** In whole hundredths of what the edge bears. */
+const used = ({ edge }: FilmAnswer): number =>
+  edge?.bears == null ? 0 : Math.round((100 * edge.stress_MPa) / edge.bears.low_MPa);
 
 const RANK: Readonly<Record<Verdict, number>> = { go: 0, 'go with care': 0, unknown: 2, stop: 4 };
 const rank = ({ verdict, misses }: FilmAnswer): number => RANK[verdict] + (misses.length > 0 ? 1 : 0);
@@ -274,12 +294,8 @@ export function insteadOf(stopped: FilmAnswer, answers: readonly FilmAnswer[]): 
   return open.find(({ misses }) => misses.length === 0) ?? open[0];
 }
 
-/** Why another film is better here, in sentences; empty for the best. */
-export function whyNot(
-  answer: FilmAnswer,
-  best: FilmAnswer | undefined,
-  bestName: string,
-): readonly string[] {
+/** Why another film is better here; empty for the best. */
+export function whyNot(answer: FilmAnswer, best: FilmAnswer | undefined): readonly WhyNot[] {
   if (best === undefined || answer.filmId === best.filmId) return [];
   const own = [
     ...answer.misses,
@@ -287,17 +303,14 @@ export function whyNot(
   ];
   if (own.length > 0) return own;
   const [a, b] = [answer.performance, best.performance];
-  if (a === null || b === null)
-    return answer.score < best.score ? [`${bestName} has the look asked for.`] : [];
+  if (a === null || b === null) return answer.score < best.score ? [{ case: 'lacks the look' }] : [];
   const heat = Math.round((a.heatKept.value - b.heatKept.value) * 100);
   const light = Math.round((b.lightKept.value - a.lightKept.value) * 100);
   return [
-    ...(heat > 1 ? [`lets in ${heat} points more heat than ${bestName}`] : []),
-    ...(light > 1 ? [`keeps ${light} points less light than ${bestName}`] : []),
+    ...(heat > 1 ? [{ case: 'lets in more heat', points: heat } as const] : []),
+    ...(light > 1 ? [{ case: 'keeps less light', points: light } as const] : []),
     ...(heat <= 1 && light <= 1
-      ? [
-          `meets the wishes ${Math.round(answer.score * 100)} of 100, ${bestName} ${Math.round(best.score * 100)}`,
-        ]
+      ? [{ case: 'meets the wishes less', score: answer.score, best: best.score } as const]
       : []),
   ];
 }

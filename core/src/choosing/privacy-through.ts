@@ -63,50 +63,9 @@ export function sightThrough(
     film === null
       ? open.transmitted
       : film.coverage * covered.transmitted + (1 - film.coverage) * open.transmitted;
-  const look = (scene: Scene, fromFront: boolean, isDimmed: boolean): SightLine => {
-    const at = isDimmed ? dimmedBy(scene, mean) : scene;
-    const seen = (pane: typeof covered, haze: number) =>
-      contrastKept(
-        {
-          transmitted: pane.transmitted,
-          reflectedNear: fromFront ? pane.reflectedFront : pane.reflectedBack,
-          haze,
-        },
-        at,
-      );
-    const [throughFilm, throughOpenings] = [seen(covered, coveredHaze), seen(open, 1 - bareHaze)];
-    const reflected = fromFront ? covered.reflectedFront : covered.reflectedBack;
-    const shown = {
-      far_cdm2: at.far_cdm2,
-      near_cdm2: at.near_cdm2,
-      straight: covered.transmitted * (1 - coveredHaze),
-      scattered: covered.transmitted * coveredHaze,
-      thrownBack_cdm2:
-        reflected * (1 - coveredHaze) * at.near_cdm2 + (reflected * coveredHaze * at.near_lux) / Math.PI,
-    };
-    if (film === null || film.coverage >= 1)
-      return {
-        scene: scene.name,
-        kept: throughFilm.value,
-        class: privacyClass(throughFilm.value),
-        why: throughFilm.why,
-        shown,
-      };
-    const kept = film.coverage * throughFilm.value + (1 - film.coverage) * throughOpenings.value;
-    return {
-      shown,
-      scene: scene.name,
-      kept,
-      class: patternClass(
-        film.coverage,
-        opening_mm,
-        privacyClass(throughFilm.value),
-        privacyClass(throughOpenings.value),
-        kept,
-      ),
-      why: throughOpenings.why,
-    };
-  };
+  const pane = { covered, open, coveredHaze, openHaze: 1 - bareHaze, film, opening_mm };
+  const look = (scene: Scene, fromFront: boolean, isDimmed: boolean): SightLine =>
+    sightLine(pane, scene, isDimmed ? dimmedBy(scene, mean) : scene, fromFront);
   if (isPartition)
     return {
       inByDay: look(INNER_SCENES.dayFromA, true, false),
@@ -120,4 +79,44 @@ export function sightThrough(
     outByDay: look(SCENES.brightOut, false, false),
     outByNight: look(SCENES.nightOut, false, false),
   };
+}
+
+type BandOptics = ReturnType<typeof opticsOfMakeUp>['byBand']['visible'];
+
+/** What is seen through: where film covers it, and where its pattern is open. */
+interface SeenThrough {
+  readonly covered: BandOptics;
+  readonly open: BandOptics;
+  readonly coveredHaze: number;
+  readonly openHaze: number;
+  readonly film: FilmOptics | null;
+  readonly opening_mm: number | null;
+}
+
+/** @param at the scene as it is behind the pane: dimmed where the film itself darkens the room */
+function sightLine(
+  { covered, open, coveredHaze, openHaze, film, opening_mm }: SeenThrough,
+  scene: Scene,
+  at: Scene,
+  fromFront: boolean,
+): SightLine {
+  const reflectedOf = (pane: BandOptics): number => (fromFront ? pane.reflectedFront : pane.reflectedBack);
+  const seen = (pane: BandOptics, haze: number) =>
+    contrastKept({ transmitted: pane.transmitted, reflectedNear: reflectedOf(pane), haze }, at);
+  const [throughFilm, throughOpenings] = [seen(covered, coveredHaze), seen(open, openHaze)];
+  const reflected = reflectedOf(covered);
+  const shown = {
+    far_cdm2: at.far_cdm2,
+    near_cdm2: at.near_cdm2,
+    straight: covered.transmitted * (1 - coveredHaze),
+    scattered: covered.transmitted * coveredHaze,
+    thrownBack_cdm2:
+      reflected * (1 - coveredHaze) * at.near_cdm2 + (reflected * coveredHaze * at.near_lux) / Math.PI,
+  };
+  const through = privacyClass(throughFilm.value);
+  if (film === null || film.coverage >= 1)
+    return { scene: scene.name, kept: throughFilm.value, class: through, why: throughFilm.why, shown };
+  const kept = film.coverage * throughFilm.value + (1 - film.coverage) * throughOpenings.value;
+  const pattern = patternClass(film.coverage, opening_mm, through, privacyClass(throughOpenings.value), kept);
+  return { shown, scene: scene.name, kept, class: pattern, why: throughOpenings.why };
 }

@@ -99,7 +99,7 @@ describe('how is the glass made up?', () => {
   });
   it.each([
     [{ panes: [aPane({ tint: 'unknown' }), aPane({ position: 2, gapAfter_nm: null })] }, 'clear glass'],
-    [{ panes: [aPane({ gapAfter_nm: null }), aPane({ position: 2, gapAfter_nm: null })] }, 'a gap of 16 mm'],
+    [{ panes: [aPane({ gapAfter_nm: null }), aPane({ position: 2, gapAfter_nm: null })] }, 'a gap'],
     [
       { panes: [aPane({ gasAfter: 'unknown' }), aPane({ position: 2, gapAfter_nm: null })] },
       'air in the gap',
@@ -115,9 +115,9 @@ describe('how is the glass made up?', () => {
     ],
     [{ site: site({ blind: 'unknown', heatOutlet: 'none' }) }, 'no blind close behind the glass'],
     [{ site: site({ blind: 'none', heatOutlet: 'unknown' }) }, 'no warm air on the glass'],
-    [{ surface: surface({ condition: 'unknown' }) }, 'sound glass: no crack or chip was looked for'],
+    [{ surface: surface({ condition: 'unknown' }) }, 'sound glass'],
   ] as const)('%j: what is taken instead is named', (rows, says) => {
-    expect(asked(rows).glass?.assumed).toContain(says);
+    expect(asked(rows).glass?.assumed.map((own) => own.case)).toContain(says);
   });
   it.each([
     [
@@ -250,8 +250,8 @@ describe('what room lies behind it?', () => {
           expect(glass?.bare.panes.length).toBe(Math.max(1, Math.min(panes, own === undefined ? 1 : 2)));
           expect(glass?.bare.gaps.length).toBe((glass?.bare.panes.length ?? 0) - 1);
           expect((glass?.unknown.length ?? 0) > 0).toBe(true);
-          for (const word of [...(glass?.unknown ?? []), ...(glass?.assumed ?? [])])
-            expect(word.length).toBeGreaterThan(5);
+          for (const word of [...(glass?.unknown ?? []), ...(glass?.assumed ?? []).map((own) => own.case)])
+            expect(word.length).toBeGreaterThan(4);
         },
       ),
       { numRuns: 25 },

@@ -9,6 +9,7 @@ import {
 } from '../climate';
 import { type FilmOptics, type GasMix, type MakeUp, filmOpticsOf } from '../glazing';
 import {
+  type EdgeFinish,
   type Film,
   type FilmBrief,
   type GlassPane,
@@ -20,10 +21,12 @@ import {
   type SiteFacts,
   type Surface,
   type WallFacts,
+  mayEdgesBeSeen,
 } from '../job';
 import { USUAL_ROOM } from '../privacy';
 import { mmFromNm } from '../quantity';
 import {
+  type GlassAssumption,
   type DesignDay,
   type GlassSituation,
   USUAL_TEMPERATURES,
@@ -165,63 +168,98 @@ function glassOf(
   book: SunBook,
 ): { readonly situation: GlassSituation; readonly year: readonly (readonly YearMoment[])[] } {
   const { surface, unit, site } = rows;
-  const assumed: string[] = [];
+  const assumed: GlassAssumption[] = [];
   const unknown: GlassUnknown[] = [];
   const bare = makeUpOf(rows, assumed, unknown);
   const at = standing(rows, assumed);
   const width_mm = rows.width_mm ?? USUAL_SIZE_MM;
   const height_mm = rows.height_mm ?? USUAL_SIZE_MM;
-  if (rows.width_mm === null || rows.height_mm === null) assumed.push('a pane of 1.2 × 1.2 m');
+  if (rows.width_mm === null || rows.height_mm === null)
+    assumed.push({ case: 'the size of the pane', size_mm: USUAL_SIZE_MM });
   const tilt_deg = site?.tilt_deg ?? 90;
   const days = book.daysFor(at, brief.coldest_C, brief.hottest_C);
   const shading = site === undefined ? null : shadingOf(site, surface.seenFrom, width_mm, height_mm);
-  const knowsShade = shading !== null;
-  const skyline =
-    [rows.place, ...rows.parents].find((place) => (place?.horizon.length ?? 0) > 0)?.horizon ?? [];
-  const facing = (bearing_deg: number): Facing => ({ bearing_deg, tilt_deg, skyline, shading });
-  const bearing = [rows.place, ...rows.parents].find((place) => place?.bearing_deg != null)?.bearing_deg;
-  const chosen = isPartition ? facing(180) : bearing == null ? sunniest(days, facing) : facing(bearing);
-  if (!isPartition && bearing == null) assumed.push('the bearing that gets the most sun');
-  if (!isPartition && !knowsShade) assumed.push('a shade line across the pane');
+  const chosen = facingOf(rows, days, shading, isPartition, assumed);
+  const isSunless = isPartition || site?.sun === 'never';
   const blind = site?.blind ?? 'unknown';
   const heatOutlet = site?.heatOutlet ?? 'unknown';
-  if (!isPartition && blind === 'unknown') assumed.push('no blind close behind the glass');
-  if (!isPartition && heatOutlet === 'unknown') assumed.push('no warm air on the glass');
+  if (!isPartition && blind === 'unknown') assumed.push({ case: 'no blind close behind the glass' });
+  if (!isPartition && heatOutlet === 'unknown') assumed.push({ case: 'no warm air on the glass' });
   const situation: GlassSituation = {
     bare: { ...bare, hasBlind: blind === 'close or closed' },
     treatments: rows.panes.map(({ treatment }) => treatment),
     frame: unit?.frame ?? 'unknown',
-    edgeFinish: unit?.edgeFinish ?? 'unknown',
+    edgeFinish: edgeFinishOf(rows),
     edgeDepth_mm: unit?.edgeDepth_nm == null ? null : mmFromNm(unit.edgeDepth_nm),
     condition: surface.condition === 'unknown' ? 'sound' : surface.condition,
     edge_m: rows.width_mm === null || rows.height_mm === null ? null : (2 * (width_mm + height_mm)) / 1000,
     height_m: Math.max(0.2, height_mm / 1000),
     circumstances: { area_m2: rows.area_m2, blind, heatOutlet, tilt_deg, altitude_m: at.altitude_m },
     isIndoors: isPartition,
+    isSunless,
     assumed: [
-      ...(surface.condition === 'unknown' && !isPartition
-        ? ['sound glass: no crack or chip was looked for']
-        : []),
+      ...(surface.condition === 'unknown' && !isPartition ? [{ case: 'sound glass' } as const] : []),
       ...assumed,
     ],
     unknown,
     days,
-    suns: isPartition ? [] : designSuns(days, chosen),
+    suns: isSunless ? [] : designSuns(days, chosen),
     facing: isPartition ? null : chosen,
-    assumedPattern: knowsShade || isPartition ? null : 'one side 1/4',
+    assumedPattern: shading !== null || isPartition ? null : 'one side 1/4',
   };
-  const year = isPartition
-    ? []
-    : book.monthsFor(at).map((path) =>
-        sunOnSurface(path, chosen).map(
-          ({ beam_Wm2, diffuse_Wm2, incidence_deg, shadow }: SunMoment): YearMoment => ({
-            beam_Wm2: beam_Wm2 * shadow.lit,
-            diffuse_Wm2,
-            incidence_deg,
-          }),
-        ),
-      );
-  return { situation, year };
+  return { situation, year: isSunless ? [] : book.monthsFor(at).map((path) => monthOf(path, chosen)) };
+}
+
+/**
+ * Of the pane as somebody saw it. How the unit was made says nothing of an edge nobody looked along, and a
+ * rebate hides it from a torch.
+ */
+function edgeFinishOf({ surface, unit }: SurfaceRows): EdgeFinish {
+  const made = unit?.edgeFinish ?? 'unknown';
+  if (made === 'damaged' || surface.edgesSeen?.state === 'damaged') return 'damaged';
+  if (surface.edgesSeen === null || !mayEdgesBeSeen(unit)) return 'unseen';
+  return made === 'unseen' || made === 'unknown' ? 'clean-cut' : made;
+}
+
+/** The sun of a mean day of a month on the surface. */
+function monthOf(path: ReturnType<typeof sunPath>, facing: Facing): readonly YearMoment[] {
+  return sunOnSurface(path, facing).map(
+    ({ beam_Wm2, diffuse_Wm2, incidence_deg, shadow }: SunMoment): YearMoment => ({
+      beam_Wm2: beam_Wm2 * shadow.lit,
+      diffuse_Wm2,
+      incidence_deg,
+    }),
+  );
+}
+
+/** How the surface looks at the sun; where its bearing is not known, the way that gets the most of it. */
+function facingOf(
+  { place, parents, site }: SurfaceRows,
+  days: Parameters<typeof sunniest>[0],
+  shading: Shading | null,
+  isPartition: boolean,
+  assumed: GlassAssumption[],
+): Facing {
+  const places = [place, ...parents];
+  const skyline = places.find((own) => (own?.horizon.length ?? 0) > 0)?.horizon ?? [];
+  const tilt_deg = site?.tilt_deg ?? 90;
+  const facing = (bearing_deg: number): Facing => ({ bearing_deg, tilt_deg, skyline, shading });
+  if (isPartition) return facing(180);
+  const bearing = places.find((own) => own?.bearing_deg != null)?.bearing_deg;
+  if (bearing == null) assumed.push({ case: 'the bearing that gets the most sun' });
+  if (shading === null) assumed.push({ case: 'a shade line across the pane' });
+  return bearing == null ? sunniest(days, facing) : facing(bearing);
+}
+
+/** Nothing that could shade it was looked for. */
+export function isShadeOpen(site: Omit<SiteFacts, 'surfaceId'> | undefined): boolean {
+  return (
+    site === undefined ||
+    ((site.overhangDepth_nm ?? null) === null &&
+      site.revealDepth_nm === null &&
+      (site.leftFinDepth_nm ?? 0) === 0 &&
+      (site.rightFinDepth_nm ?? 0) === 0)
+  );
 }
 
 /**
@@ -242,13 +280,7 @@ function shadingOf(
     fin(site.leftFinDepth_nm, site.leftFinBeside_nm),
     fin(site.rightFinDepth_nm, site.rightFinBeside_nm),
   ];
-  if (
-    site.overhangDepth_nm === null &&
-    site.revealDepth_nm === null &&
-    left === undefined &&
-    right === undefined
-  )
-    return null;
+  if (isShadeOpen(site)) return null;
   const [leftFin, rightFin] = seenFrom === 'outside' ? [left, right] : [right, left];
   return {
     width_mm,
@@ -261,7 +293,7 @@ function shadingOf(
   };
 }
 
-function makeUpOf({ unit, panes }: SurfaceRows, assumed: string[], unknown: GlassUnknown[]): MakeUp {
+function makeUpOf({ unit, panes }: SurfaceRows, assumed: GlassAssumption[], unknown: GlassUnknown[]): MakeUp {
   const wanted = { single: 1, double: 2, triple: 3, unknown: 0 }[unit?.glazing ?? 'unknown'];
   if (wanted === 0) unknown.push('how many panes');
   if (wanted > 0 && panes.length < wanted) unknown.push('the kind of glass');
@@ -269,7 +301,7 @@ function makeUpOf({ unit, panes }: SurfaceRows, assumed: string[], unknown: Glas
   if (wanted > 0 && (panes.length < wanted || panes.some(({ thickness_nm }) => thickness_nm === null)))
     unknown.push('the thickness of the glass');
   if (panes.some(({ coating }) => coating === 'unknown')) unknown.push('whether it is coated');
-  if (panes.some(({ tint }) => tint === 'unknown')) assumed.push('clear glass');
+  if (panes.some(({ tint }) => tint === 'unknown')) assumed.push({ case: 'clear glass' });
   const used = panes.slice(0, Math.max(1, wanted));
   const made =
     used.length === 0
@@ -288,10 +320,10 @@ function makeUpOf({ unit, panes }: SurfaceRows, assumed: string[], unknown: Glas
       ({ coating, coatedSide }) => coating !== 'none' && coating !== 'unknown' && coatedSide === 'unknown',
     )
   )
-    assumed.push('the coating on the inner side of its pane');
+    assumed.push({ case: 'the coating on the inner side of its pane' });
   const gaps = used.slice(0, -1).map(({ gapAfter_nm, gasAfter }) => {
-    if (gapAfter_nm === null) assumed.push(`a gap of ${USUAL_GAP_MM} mm`);
-    if (gasAfter === 'unknown') assumed.push('air in the gap');
+    if (gapAfter_nm === null) assumed.push({ case: 'a gap', width_mm: USUAL_GAP_MM });
+    if (gasAfter === 'unknown') assumed.push({ case: 'air in the gap' });
     return { width_mm: gapAfter_nm === null ? USUAL_GAP_MM : mmFromNm(gapAfter_nm), gas: GASES[gasAfter] };
   });
   return { panes: made, gaps, films: [] };
@@ -306,10 +338,10 @@ function filmsOn({ films }: SurfaceRows, panes: number): MakeUp['films'] {
   });
 }
 
-function standing({ place, parents }: SurfaceRows, assumed: string[]): PlaceOnEarth {
+function standing({ place, parents }: SurfaceRows, assumed: GlassAssumption[]): PlaceOnEarth {
   const known = [place, ...parents].find((candidate) => candidate?.latitude_deg != null);
   if (known?.latitude_deg == null) {
-    if (!assumed.includes('a place at 47° north')) assumed.push('a place at 47° north');
+    assumed.push({ case: 'a place on earth', latitude_deg: USUAL_LATITUDE_DEG });
     return { latitude_deg: USUAL_LATITUDE_DEG, longitude_deg: 0, altitude_m: known?.altitude_m ?? 0 };
   }
   return {

@@ -22,20 +22,24 @@ export const CLASS_CAUTION =
   'A class belongs to the tested system of glass, film and fixing alone. Film on other glass, or otherwise fixed, carries none.';
 const THIN_UM = 100;
 
-/** What a safety or security film does here and what not. @returns sentences; none for other families */
+export type SecurityNote =
+  | { readonly case: 'holds the pieces together' }
+  | { readonly case: 'against splinters'; readonly thickness_um: number }
+  | { readonly case: 'delays a break-in'; readonly thickness_um: number }
+  | { readonly case: 'open edge' }
+  | { readonly case: 'daylight fit' }
+  | { readonly case: 'its maker names'; readonly claims: string };
+
+/** What a safety or security film does here and what not; nothing for other families. */
 export function securityNotes(
   { family, thickness_um, claims }: Pick<Film, 'family' | 'thickness_um' | 'claims'>,
   edge: 'sealant' | 'gasket' | 'rebate' | 'exposed' | 'unknown',
-): readonly string[] {
+): readonly SecurityNote[] {
   if (family !== 'security') return [];
   return [
-    'On the room side of the inner pane: it holds the pieces together and the hole shut for a while.',
-    thickness_um < THIN_UM
-      ? `${thickness_um} µm: against splinters. It does not delay a break-in.`
-      : `${thickness_um} µm: delays, does not stop, someone who wants in.`,
-    edge === 'exposed'
-      ? 'The edge is open: film can reach it.'
-      : 'Film that ends at the frame (daylight fit) holds the pieces together; to hold the pane in its frame the film must reach under the bead, or its edge be fixed. The edge fails first.',
-    ...(claims === '' ? [] : [`Its maker names: ${claims}. ${CLASS_CAUTION}`]),
+    { case: 'holds the pieces together' },
+    { case: thickness_um < THIN_UM ? 'against splinters' : 'delays a break-in', thickness_um },
+    { case: edge === 'exposed' ? 'open edge' : 'daylight fit' },
+    ...(claims === '' ? [] : [{ case: 'its maker names', claims } as const]),
   ];
 }

@@ -1,7 +1,7 @@
 import type { Verdict } from '../quantity';
-import type { Film, GlassUnknown } from '../job';
+import { type Film, type GlassUnknown, NEW_PLACE, NO_SITE_FACTS, isPartition, mayEdgesBeSeen } from '../job';
 import { groundOf, judgeFilm } from './judge-film';
-import { type SunBook, type SurfaceRows, newSunBook, questionOf } from './question-of-rows';
+import { type SunBook, type SurfaceRows, isShadeOpen, newSunBook, questionOf } from './question-of-rows';
 
 /** What the verdict would be if something not known turned out one way. */
 export interface WhatIf {
@@ -31,10 +31,54 @@ const unitWith =
     rows.unit === undefined ? rows : { ...rows, unit: { ...rows.unit, ...change } };
 const siteWith =
   (change: Partial<NonNullable<SurfaceRows['site']>>) =>
-  (rows: SurfaceRows): SurfaceRows =>
-    rows.site === undefined ? rows : { ...rows, site: { ...rows.site, ...change } };
+  (rows: SurfaceRows): SurfaceRows => ({ ...rows, site: { ...(rows.site ?? NO_SITE_FACTS), ...change } });
+const facing =
+  (bearing_deg: number) =>
+  (rows: SurfaceRows): SurfaceRows => ({
+    ...rows,
+    place: { ...(rows.place ?? { ...NEW_PLACE, name: '', position: 0 }), bearing_deg },
+  });
+const edgesSeen =
+  (state: 'sound' | 'damaged') =>
+  (rows: SurfaceRows): SurfaceRows => ({
+    ...rows,
+    surface: { ...rows.surface, edgesSeen: { state, personId: null, who: '', at: '' } },
+  });
+const isOpenAir = ({ surface }: SurfaceRows): boolean => !isPartition(surface);
+const isSunless = ({ site }: SurfaceRows): boolean => site?.sun === 'never';
+const isBearingOpen = (rows: SurfaceRows): boolean =>
+  isOpenAir(rows) &&
+  !isSunless(rows) &&
+  [rows.place, ...rows.parents].every((place) => place?.bearing_deg == null);
 
+/** The sun first: it decides more than all the rest. */
 const VARIATIONS: readonly Variation[] = [
+  {
+    what: 'whether the sun reaches it',
+    isOpen: (rows) => isBearingOpen(rows) && (rows.site?.sun ?? 'unknown') === 'unknown',
+    ways: [
+      { is: 'it does', with: siteWith({ sun: 'reaches it' }) },
+      { is: 'never', with: siteWith({ sun: 'never' }) },
+    ],
+  },
+  {
+    what: 'which way it faces',
+    isOpen: isBearingOpen,
+    ways: [
+      { is: 'north', with: facing(0) },
+      { is: 'east', with: facing(90) },
+      { is: 'south', with: facing(180) },
+      { is: 'west', with: facing(270) },
+    ],
+  },
+  {
+    what: 'what shades it',
+    isOpen: (rows) => isOpenAir(rows) && !isSunless(rows) && isShadeOpen(rows.site),
+    ways: [
+      { is: 'nothing', with: siteWith({ overhangDepth_nm: 0, revealDepth_nm: 0 }) },
+      { is: 'a shade line across it', with: (rows) => rows },
+    ],
+  },
   {
     what: 'the kind of glass',
     finds: 'the kind of glass',
@@ -85,12 +129,15 @@ const VARIATIONS: readonly Variation[] = [
   },
   {
     what: 'the edge of the glass',
-    isOpen: ({ unit, surface }) =>
-      (surface.seenFrom === 'room' || surface.seenFrom === 'outside') &&
-      (unit?.edgeFinish === 'unseen' || unit?.edgeFinish === 'unknown'),
+    isOpen: (rows) =>
+      isOpenAir(rows) &&
+      !isSunless(rows) &&
+      rows.surface.edgesSeen === null &&
+      mayEdgesBeSeen(rows.unit) &&
+      rows.unit?.edgeFinish !== 'damaged',
     ways: [
-      { is: 'seen and sound', with: unitWith({ edgeFinish: 'seamed' }) },
-      { is: 'damaged', with: unitWith({ edgeFinish: 'damaged' }) },
+      { is: 'seen and sound', with: edgesSeen('sound') },
+      { is: 'damaged', with: edgesSeen('damaged') },
     ],
   },
   {

@@ -1,17 +1,40 @@
 import { type FilmFamily, type WallFacts, FILM_FAMILIES } from '../job';
 import { COMMON_PRACTICE, type Source, type Verdict, worstVerdict } from '../quantity';
 
+export type FitnessReason =
+  | { readonly case: 'damp' }
+  | { readonly case: 'flaking paint' }
+  | { readonly case: 'paint that lets go' }
+  | { readonly case: 'tape took paint off' }
+  | { readonly case: 'paint too fresh' }
+  | { readonly case: 'texture under a smooth film' }
+  | { readonly case: 'glazed block' }
+  | { readonly case: 'soft canvas' }
+  | { readonly case: 'dusty' }
+  | { readonly case: 'made of what is unknown' }
+  | { readonly case: 'state unknown' }
+  | { readonly case: 'no tape test' }
+  | { readonly case: 'age of paint unknown' };
+
+/** What the work needs because of it. */
+export type FitnessNeed =
+  | { readonly case: 'primer all over' }
+  | { readonly case: 'primer at edges' }
+  | { readonly case: 'promoter on laps' }
+  | { readonly case: 'gun and roller together' }
+  | { readonly case: 'an outside corner wears' }
+  | { readonly case: 'grain along the roll' };
+
 export interface Fitness {
   readonly verdict: Verdict;
-  readonly reasons: readonly string[];
-  /** What the work needs because of it: primer, promoter, sealing. */
-  readonly needs: readonly string[];
+  readonly reasons: readonly FitnessReason[];
+  readonly needs: readonly FitnessNeed[];
 }
 
 interface FitnessRule {
   readonly when: (wall: FitnessInput, family: FilmFamily) => boolean;
   readonly verdict: Verdict;
-  readonly says: string;
+  readonly reason: FitnessReason['case'];
 }
 type FitnessInput = Omit<WallFacts, 'surfaceId'>;
 
@@ -41,67 +64,67 @@ const RULES: readonly FitnessRule[] = [
   {
     when: ({ state }) => state === 'damp',
     verdict: 'stop',
-    says: 'The surface is damp: film comes off as it dries. Find and stop the damp first.',
+    reason: 'damp',
   },
   {
     when: ({ state }) => state === 'flaking',
     verdict: 'stop',
-    says: 'Paint flakes: film takes it along. Remove it, and have old paint tested for lead before sanding.',
+    reason: 'flaking paint',
   },
   {
     when: ({ paintKind }) => paintKind === 'silicone or anti-graffiti',
     verdict: 'stop',
-    says: 'Silicone and anti-graffiti paints let go of any adhesive.',
+    reason: 'paint that lets go',
   },
   {
     when: ({ tapeTest }) => tapeTest === 'paint came off',
     verdict: 'stop',
-    says: 'The tape test took paint off: film would do the same.',
+    reason: 'tape took paint off',
   },
   {
     when: ({ paintAge }) => paintAge === 'under 30 days',
     verdict: 'stop',
-    says: 'Paint under 30 days still gives off gas and makes bubbles: wait.',
+    reason: 'paint too fresh',
   },
   {
     when: ({ texture }, family) => FILM_FAMILIES[family].wantsSmooth && ROUGH.includes(texture),
     verdict: 'stop',
-    says: 'This film needs a smooth surface: on texture it touches the peaks alone and falls off. A textured-wall film follows it.',
+    reason: 'texture under a smooth film',
   },
   {
     when: ({ texture }, family) => family === 'textured wall' && texture === 'glazed block',
     verdict: 'go with care',
-    says: 'Glazed block: no heat on the face, squeegee it, then finish the joints warm.',
+    reason: 'glazed block',
   },
   {
     when: ({ texture }, family) => family === 'textured wall' && texture === 'canvas',
     verdict: 'go with care',
-    says: 'Soft canvas: hold something hard behind it, and heat gently.',
+    reason: 'soft canvas',
   },
   {
     when: ({ state }) => state === 'dusty',
     verdict: 'go with care',
-    says: 'Dusty: brush, wash and dry, then test with tape again.',
+    reason: 'dusty',
   },
   {
     when: ({ texture }) => texture === 'unknown',
     verdict: 'unknown',
-    says: 'The surface is not known: note at Survey what it is made of.',
+    reason: 'made of what is unknown',
   },
   {
     when: ({ state }) => state === 'unknown',
     verdict: 'unknown',
-    says: 'Whether it is sound and dry is not known: look, wipe with a dark cloth, feel for damp.',
+    reason: 'state unknown',
   },
   {
     when: ({ tapeTest, paint }) => tapeTest === 'not done' && paint !== 'none',
     verdict: 'unknown',
-    says: 'No tape test yet: press strong tape on, wait, tear it off, and note what came along.',
+    reason: 'no tape test',
   },
   {
     when: ({ paintAge, paint }) => paintAge === 'unknown' && paint !== 'none',
     verdict: 'go with care',
-    says: 'How old the paint is nobody knows: under 30 days means wait.',
+    reason: 'age of paint unknown',
   },
 ];
 
@@ -109,29 +132,18 @@ const RULES: readonly FitnessRule[] = [
 export function surfaceFitness(wall: FitnessInput, family: FilmFamily): Fitness {
   const hits = RULES.filter(({ when }) => when(wall, family));
   const isPorous = POROUS.includes(wall.texture);
+  const { wantsSmooth } = FILM_FAMILIES[family];
   return {
     verdict: worstVerdict(['go', ...hits.map(({ verdict }) => verdict)]),
-    reasons: hits.map(({ says }) => says),
+    reasons: hits.map(({ reason }) => ({ case: reason })),
     needs: [
-      ...(FILM_FAMILIES[family].wantsSmooth && isPorous
-        ? ['Primer over all of it, along the grain; cut wood edges 2 or 3 extra coats.']
-        : FILM_FAMILIES[family].wantsSmooth
-          ? ['Primer at edges and corners.']
-          : []),
-      ...(FILM_FAMILIES[family].wantsSmooth
-        ? ['Adhesion promoter on laps, seams and inside corners only: dry 5 to 15 minutes.']
-        : []),
-      ...(family === 'textured wall'
-        ? [
-            'Heat gun and roller together; level edges before upright ones; every edge set from 150 to 250 mm in.',
-          ]
-        : []),
+      ...(wantsSmooth ? [{ case: isPorous ? 'primer all over' : 'primer at edges' } as const] : []),
+      ...(wantsSmooth ? [{ case: 'promoter on laps' } as const] : []),
+      ...(family === 'textured wall' ? [{ case: 'gun and roller together' } as const] : []),
       ...(wall.leftCorner === 'outside corner' || wall.rightCorner === 'outside corner'
-        ? ['An outside corner wears: no seam within 300 mm of it unless turned.']
+        ? [{ case: 'an outside corner wears' } as const]
         : []),
-      ...(family === 'decor'
-        ? ['Grain runs along the roll: settle its direction over all pieces first.']
-        : []),
+      ...(family === 'decor' ? [{ case: 'grain along the roll' } as const] : []),
     ],
   };
 }

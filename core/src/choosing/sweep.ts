@@ -47,6 +47,7 @@ const SHADED = [
   'leftFinBeside_nm',
   'rightFinDepth_nm',
   'rightFinBeside_nm',
+  'sun',
   'blind',
   'heatOutlet',
 ] as const;
@@ -99,6 +100,7 @@ function keyOf(rows: SurfaceRows): string {
     surface.shape,
     surface.seenFrom,
     surface.condition,
+    surface.edgesSeen?.state ?? null,
     [place, ...parents].map((at) => valuesOf(at, STANDS)),
     valuesOf(unit, GLASS),
     panes.map((pane) => valuesOf(pane, LAYER)),

@@ -121,7 +121,8 @@ describe('what comes in through a year?', () => {
 describe('what would change the answer?', () => {
   const known = someRows();
   it('where everything is known nothing is tried', () => {
-    const rows = { ...known, unit: known.unit && { ...known.unit, edgeFinish: 'seamed' as const } };
+    const edgesSeen = { state: 'sound', personId: null, who: 'Wren', at: '2026-11-30T10:00:00Z' } as const;
+    const rows = { ...known, surface: { ...known.surface, edgesSeen } };
     expect(sensitivityOf(rows, 'f', aFilm())).toEqual([]);
   });
   it('each thing that is open is tried in all its ways, and only what parts the verdicts decides', () => {

@@ -125,8 +125,18 @@ describe('when does glass sweat?', () => {
       expect(Math.abs(DEW_POINT.of({ air_C, humidity }) - expected)).toBeLessThan(within);
     },
   );
-  it('saturation at 20 °C is 2339 Pa within 0.3 %, which the Magnus form is good for (common steam tables); colder than dew is wet, near it is near', () => {
-    expect(Math.abs(saturation_Pa(20) - 2339)).toBeLessThan(0.003 * 2339);
+  it.each([
+    [10, 1228],
+    [20, 2339],
+    [25, 3169],
+    [30, 4247],
+  ])(
+    'saturated vapour at %d °C presses with %d Pa (steam tables, to one part in a thousand)',
+    (air_C, pressure_Pa) => {
+      expect(Math.abs(saturation_Pa(air_C) - pressure_Pa)).toBeLessThan(0.001 * pressure_Pa);
+    },
+  );
+  it('colder than dew is wet, near it is near', () => {
     expect([dewOn(15, 9), dewOn(11, 9), dewOn(8, 9), dewOn(-1, 2)]).toEqual(['dry', 'near', 'wet', 'frost']);
   });
 });

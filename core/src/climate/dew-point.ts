@@ -7,7 +7,6 @@ const WMO: Source = {
 };
 const A = 17.62;
 const B_C = 243.12;
-const AT_ZERO_PA = 611.2;
 
 export const DEW_POINT: Formula<{ readonly air_C: number; readonly humidity: number }> = {
   id: 'climate.dew-point',
@@ -22,9 +21,23 @@ export const DEW_POINT: Formula<{ readonly air_C: number; readonly humidity: num
   },
 };
 
-/** Pressure of saturated vapour over water. @param air_C -45..60 @returns Pa */
+export const VAPOUR_SOURCE: Source = {
+  kind: 'published',
+  text: 'Hyland and Wexler 1983 over water, as in the ASHRAE Handbook of Fundamentals (from memory)',
+};
+
+/** Pressure of saturated vapour over water, below freezing over supercooled water.
+ *  @param air_C -45..60 @returns Pa */
 export function saturation_Pa(air_C: number): number {
-  return AT_ZERO_PA * Math.exp((A * air_C) / (B_C + air_C));
+  const kelvin = air_C + 273.15;
+  return Math.exp(
+    -5.8002206e3 / kelvin +
+      1.3914993 -
+      4.8640239e-2 * kelvin +
+      4.1764768e-5 * kelvin ** 2 -
+      1.4452093e-8 * kelvin ** 3 +
+      6.5459673 * Math.log(kelvin),
+  );
 }
 
 /** Whether a face is so near the dew point of the air that it counts as damp. */

@@ -43,19 +43,13 @@ export interface SunTrack {
 /** Between two entries of a track. */
 export const TRACK_STEP_MS = 600_000;
 
-/**
- * Follows the sun through a time.
- * @param from_ms, to_ms UTC, milliseconds since 1970
- * @source astronomy-engine every two hours, apparent place and sidereal time in between linear: within
- * 0.0002° of it
- */
-export function sunTrack(place: PlaceOnEarth, from_ms: number, to_ms: number): SunTrack {
+/** Towards the sun: east, north and up, as a unit vector, from places taken every two hours. */
+function sunTowards(place: PlaceOnEarth, from_ms: number, to_ms: number): SunTrack['towards'] {
   const observer = new Observer(place.latitude_deg, place.longitude_deg, place.altitude_m);
-  const start = from_ms;
-  const entries = Math.max(1, Math.ceil((to_ms - start) / FULL_EVERY_MS)) + 2;
+  const entries = Math.max(1, Math.ceil((to_ms - from_ms) / FULL_EVERY_MS)) + 2;
   const [turn, dec] = [new Float64Array(entries), new Float64Array(entries)];
   for (let entry = 0; entry < entries; entry += 1) {
-    const instant = new Date(start + entry * FULL_EVERY_MS);
+    const instant = new Date(from_ms + entry * FULL_EVERY_MS);
     const sun = Equator(Body.Sun, instant, observer, true, true);
     const own = SiderealTime(instant) * 15 + place.longitude_deg - sun.ra * 15;
     const last = turn[entry - 1];
@@ -63,8 +57,8 @@ export function sunTrack(place: PlaceOnEarth, from_ms: number, to_ms: number): S
     dec[entry] = sun.dec;
   }
   const [sinLat, cosLat] = [Math.sin(place.latitude_deg * RAD), Math.cos(place.latitude_deg * RAD)];
-  const towards = (instant_ms: number, into: Float64Array): void => {
-    const exact = (instant_ms - start) / FULL_EVERY_MS;
+  return (instant_ms, into) => {
+    const exact = (instant_ms - from_ms) / FULL_EVERY_MS;
     const entry = Math.min(entries - 2, Math.max(0, Math.floor(exact)));
     const share = exact - entry;
     const hourAngle = ((turn[entry] ?? 0) * (1 - share) + (turn[entry + 1] ?? 0) * share) * RAD;
@@ -74,6 +68,17 @@ export function sunTrack(place: PlaceOnEarth, from_ms: number, to_ms: number): S
     into[1] = sinDec * cosLat - cosDec * sinLat * cosTurn;
     into[2] = sinDec * sinLat + cosDec * cosLat * cosTurn;
   };
+}
+
+/**
+ * Follows the sun through a time.
+ * @param from_ms, to_ms UTC, milliseconds since 1970
+ * @source astronomy-engine every two hours, apparent place and sidereal time in between linear: within
+ * 0.0002° of it
+ */
+export function sunTrack(place: PlaceOnEarth, from_ms: number, to_ms: number): SunTrack {
+  const start = from_ms;
+  const towards = sunTowards(place, from_ms, to_ms);
   const own = new Float64Array(3);
   const steps = Math.max(1, Math.ceil((to_ms - start) / TRACK_STEP_MS)) + 1;
   const [centre, seen, isDay] = [emptyRow(steps), emptyRow(steps), new Uint8Array(steps)];

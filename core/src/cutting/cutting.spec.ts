@@ -2,7 +2,8 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { CoreError } from '../quantity';
 import { SMALL_JOBS } from './fixtures/small-jobs';
-import { ALLOWANCES, type LayoutPiece, blankFor, checkLayout, layOutInLevels } from './index';
+import { ALLOWANCES } from '../rules';
+import { type LayoutPiece, blankFor, checkLayout, layOutInLevels } from './index';
 
 describe('how much larger than the pane is the blank?', () => {
   it.each([

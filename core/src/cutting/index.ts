@@ -1,4 +1,3 @@
-export { type Allowance, type Sides, ALLOWANCES, allowanceFor, methodsFor } from './blanks/allowances';
 export { methodAfter, suitedMethods } from './blanks/suited-method';
 export { type Blank, type BlankInput, BLANK_FORMULAS, blankFor } from './blanks/blank';
 export {

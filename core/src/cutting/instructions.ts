@@ -33,138 +33,144 @@ export function cutsFor(
   usable_mm: number,
   endWaste_mm: number,
 ): readonly Cut[] | undefined {
-  const cuts: Omit<Cut, 'no'>[] = [];
-  if (endWaste_mm > NEAR && placed.length > 0)
-    cuts.push({
-      how: 'square the end',
-      at_mm: endWaste_mm,
-      from: 'roll end',
-      running_mm: endWaste_mm,
-      between_mm: [0, usable_mm],
-      frees: [],
-      sheet: 0,
-    });
+  const table = new CuttingTable(usable_mm);
+  if (endWaste_mm > NEAR && placed.length > 0) table.squareTheEnd(endWaste_mm);
   let at = endWaste_mm;
   for (const [sheet, band] of groups(placed, 'y_mm', 'along_mm').entries()) {
-    const [from, to] = spanOf(band, 'y_mm', 'along_mm');
-    if (from - at > NEAR)
-      cuts.push({
-        how: 'cross-cut',
-        at_mm: from - at,
-        from: 'roll end',
-        running_mm: from,
-        between_mm: [0, usable_mm],
-        frees: [],
-        sheet,
-      });
-    const columns = groups(band, 'x_mm', 'across_mm');
-    const isWhole = band.length === 1;
-    cuts.push({
-      how: 'cross-cut',
-      at_mm: to - from,
+    const ends = spanOf(band, 'y_mm', 'along_mm');
+    table.crossCut(band, at, ends, sheet);
+    if (!table.slitDown(band, ends, sheet)) return undefined;
+    at = ends[1];
+  }
+  return withTheRest(table.cuts, placed).map((cut, index) => ({ no: index + 1, ...cut }));
+}
+
+type Ends = readonly [from: number, to: number];
+
+/** The cuts made so far on one roll, each with where the tape reads. */
+class CuttingTable {
+  readonly cuts: Omit<Cut, 'no'>[] = [];
+
+  constructor(private readonly usable_mm: number) {}
+
+  squareTheEnd(at_mm: number): void {
+    this.#acrossTheRoll('square the end', at_mm, at_mm, [], 0);
+  }
+
+  /** Takes a sheet off the roll; what lies before it and holds nothing, first. */
+  crossCut(band: readonly PlacedPiece[], at: number, [from, to]: Ends, sheet: number): void {
+    if (from - at > NEAR) this.#acrossTheRoll('cross-cut', from - at, from, [], sheet);
+    const [piece] = band;
+    const isWhole = band.length === 1 && (piece?.across_mm ?? 0) >= this.usable_mm - NEAR;
+    this.#acrossTheRoll('cross-cut', to - from, to, isWhole ? [piece?.id ?? ''] : [], sheet);
+  }
+
+  /**
+   * Slits a sheet into its columns and takes each apart.
+   * @returns false: a part cannot be parted
+   */
+  slitDown(band: readonly PlacedPiece[], [from, to]: Ends, sheet: number): boolean {
+    const slit = { how: 'slit', from: 'left edge', between_mm: [from, to], sheet } as const;
+    let edge = 0;
+    for (const column of groups(band, 'x_mm', 'across_mm')) {
+      const [left, right] = spanOf(column, 'x_mm', 'across_mm');
+      if (left - edge > NEAR) this.cuts.push({ ...slit, at_mm: left, running_mm: left, frees: [] });
+      if (this.usable_mm - right > NEAR)
+        this.cuts.push({ ...slit, at_mm: right, running_mm: right, frees: freedBySlit(column, from, to) });
+      edge = right;
+      if (!this.#takeApart(column, { left, right, from, to }, false, sheet)) return false;
+    }
+    return true;
+  }
+
+  #acrossTheRoll(
+    how: 'square the end' | 'cross-cut',
+    at_mm: number,
+    running_mm: number,
+    frees: readonly string[],
+    sheet: number,
+  ): void {
+    this.cuts.push({
+      how,
+      at_mm,
       from: 'roll end',
-      running_mm: to,
-      between_mm: [0, usable_mm],
-      frees: isWhole && (band[0]?.across_mm ?? 0) >= usable_mm - NEAR ? [band[0]?.id ?? ''] : [],
+      running_mm,
+      between_mm: [0, this.usable_mm],
+      frees,
       sheet,
     });
-    at = to;
-    let edge = 0;
-    for (const column of columns) {
-      const [left, right] = spanOf(column, 'x_mm', 'across_mm');
-      if (left - edge > NEAR)
-        cuts.push({
-          how: 'slit',
-          at_mm: left,
-          from: 'left edge',
-          running_mm: left,
-          between_mm: [from, to],
-          frees: [],
-          sheet,
-        });
-      const alone = column.length === 1 ? column[0] : undefined;
-      if (usable_mm - right > NEAR)
-        cuts.push({
-          how: 'slit',
-          at_mm: right,
-          from: 'left edge',
-          running_mm: right,
-          between_mm: [from, to],
-          frees: alone !== undefined && alone.along_mm >= to - from - NEAR ? [alone.id] : [],
-          sheet,
-        });
-      edge = right;
-      if (!takeApart(column, { left, right, from, to }, false, sheet)) return undefined;
-    }
   }
-  return withTheRest(cuts, placed).map((cut, index) => ({ no: index + 1, ...cut }));
 
   /**
    * Cuts across one column, and into each part that holds several pieces.
    * @returns false: a part cannot be parted
    */
-  function takeApart(
+  #takeApart(
     column: readonly PlacedPiece[],
     { left, right, from, to }: Box,
     isPart: boolean,
     sheet: number,
   ): boolean {
+    const across = {
+      how: 'cross-cut piece',
+      from: isPart ? 'part end' : 'sheet end',
+      between_mm: [left, right],
+      sheet,
+    } as const;
     let end = from;
     for (const cell of groups(column, 'y_mm', 'along_mm')) {
       const [start, top] = spanOf(cell, 'y_mm', 'along_mm');
-      const [piece] = cell;
-      const alone = cell.length === 1 ? piece : undefined;
-      const across = {
-        how: 'cross-cut piece',
-        from: isPart ? 'part end' : 'sheet end',
-        between_mm: [left, right],
-        sheet,
-      } as const;
-      if (start - end > NEAR) cuts.push({ ...across, at_mm: start - from, running_mm: start, frees: [] });
+      const alone = cell.length === 1 ? cell[0] : undefined;
+      if (start - end > NEAR)
+        this.cuts.push({ ...across, at_mm: start - from, running_mm: start, frees: [] });
       const isNarrower = alone !== undefined && alone.across_mm < right - left - NEAR;
-      if (to - top > NEAR)
-        cuts.push({
-          ...across,
-          at_mm: top - from,
-          running_mm: top,
-          frees: alone === undefined || isNarrower ? [] : [alone.id],
-        });
-      if (isNarrower)
-        cuts.push({
-          how: 'trim',
-          at_mm: alone.across_mm,
-          from: 'left edge',
-          running_mm: alone.x_mm + alone.across_mm,
-          between_mm: [start, top],
-          frees: [alone.id],
-          sheet,
-        });
-      if (alone === undefined && !slitApart(cell, { left, right, from: start, to: top }, sheet)) return false;
+      const frees = alone === undefined || isNarrower ? [] : [alone.id];
+      if (to - top > NEAR) this.cuts.push({ ...across, at_mm: top - from, running_mm: top, frees });
+      if (isNarrower) this.#trim(alone, [start, top], sheet);
+      if (alone === undefined && !this.#slitApart(cell, { left, right, from: start, to: top }, sheet))
+        return false;
       end = top;
     }
     return true;
   }
 
-  function slitApart(cell: readonly PlacedPiece[], { left, right, from, to }: Box, sheet: number): boolean {
+  #trim({ id, x_mm, across_mm }: PlacedPiece, between_mm: Ends, sheet: number): void {
+    this.cuts.push({
+      how: 'trim',
+      at_mm: across_mm,
+      from: 'left edge',
+      running_mm: x_mm + across_mm,
+      between_mm,
+      frees: [id],
+      sheet,
+    });
+  }
+
+  #slitApart(cell: readonly PlacedPiece[], { left, right, from, to }: Box, sheet: number): boolean {
     const columns = groups(cell, 'x_mm', 'across_mm');
     if (columns.length < 2) return false;
     let edge = left;
     return columns.every((column) => {
       const [begin, stop] = spanOf(column, 'x_mm', 'across_mm');
       const slit = { how: 'slit piece', from: 'part left edge', between_mm: [from, to], sheet } as const;
-      if (begin - edge > NEAR) cuts.push({ ...slit, at_mm: begin - left, running_mm: begin, frees: [] });
-      const alone = column.length === 1 ? column[0] : undefined;
+      if (begin - edge > NEAR) this.cuts.push({ ...slit, at_mm: begin - left, running_mm: begin, frees: [] });
       if (right - stop > NEAR)
-        cuts.push({
+        this.cuts.push({
           ...slit,
           at_mm: stop - left,
           running_mm: stop,
-          frees: alone !== undefined && alone.along_mm >= to - from - NEAR ? [alone.id] : [],
+          frees: freedBySlit(column, from, to),
         });
       edge = stop;
-      return takeApart(column, { left: begin, right: stop, from, to }, true, sheet);
+      return this.#takeApart(column, { left: begin, right: stop, from, to }, true, sheet);
     });
   }
+}
+
+/** A piece that lies alone in its column and is as long as the sheet is free once it is slit. */
+function freedBySlit(column: readonly PlacedPiece[], from: number, to: number): readonly string[] {
+  const [alone] = column;
+  return alone !== undefined && column.length === 1 && alone.along_mm >= to - from - NEAR ? [alone.id] : [];
 }
 
 /** A piece that no cut frees by itself falls off with the last cut along one of its sides. */

@@ -3,13 +3,25 @@ import type { Film, SeenFrom } from '../job';
 import type { Air } from '../waiting';
 import type { ReadinessCase } from './readiness-case';
 
+/** What may be open of a surface and its film that decides when it is fit. */
+export type ReadyUnknown =
+  | 'which film goes on'
+  | 'the range of temperature on the sheet of the film'
+  | 'where on earth the place is'
+  | 'the bearing of the surface'
+  | 'how the glass is made up'
+  | 'the forecast';
+
 /** What a surface's rows say about when it is fit, with everything that had to be assumed. */
 export interface CaseOfRows {
   readonly own: ReadinessCase;
   readonly assumed: readonly string[];
-  /** What to find out so that the sun can be reckoned. */
-  readonly unknown: readonly string[];
+  /** What to find out before anybody can say that it is fit. */
+  readonly unknown: readonly ReadyUnknown[];
 }
+
+/** Where no sun ever comes: something stands before all of the sky. */
+const ALL_SKY_HIDDEN = [{ bearing_deg: 0, elevation_deg: 90 }];
 
 /**
  * Puts the rows of a job into a question about readiness. A car without a bearing stands under a roof; a
@@ -28,14 +40,18 @@ export function caseOfRows(
   const isBearingKnown = chain.some(({ bearing_deg }) => bearing_deg !== null);
   const isUnderRoof = question.isVehicle && !isBearingKnown;
   const glass = question.glass;
-  const isSunny = glass !== null && !glass.isIndoors && !isUnderRoof && at !== undefined && isBearingKnown;
-  const unknown =
-    glass === null || glass.isIndoors || isUnderRoof
-      ? []
-      : [
-          ...(at === undefined ? ['where on earth the place is'] : []),
-          ...(isBearingKnown ? [] : ['the bearing of the surface']),
-        ];
+  const isSunless = glass?.isSunless === true;
+  const isOutdoors =
+    glass !== null && !glass.isIndoors && !isUnderRoof && (isSunless || (at !== undefined && isBearingKnown));
+  const hasSun = glass !== null && !isSunless && !isUnderRoof;
+  const isRangeOpen = film !== undefined && film.workMin_C === null && film.workMax_C === null;
+  const open: readonly (readonly [boolean, ReadyUnknown])[] = [
+    [film === undefined, 'which film goes on'],
+    [isRangeOpen, 'the range of temperature on the sheet of the film'],
+    [hasSun && at === undefined, 'where on earth the place is'],
+    [hasSun && !isBearingKnown, 'the bearing of the surface'],
+    [glass?.unknown.includes('how many panes') === true, 'how the glass is made up'],
+  ];
   return {
     own: {
       place: {
@@ -43,7 +59,12 @@ export function caseOfRows(
         longitude_deg: at?.longitude_deg ?? 0,
         altitude_m: at?.altitude_m ?? 0,
       },
-      facing: isSunny ? glass.facing : null,
+      facing:
+        !isOutdoors || glass.facing === null
+          ? null
+          : isSunless
+            ? { ...glass.facing, skyline: ALL_SKY_HIDDEN }
+            : glass.facing,
       makeUp: glass === null || glass.unknown.includes('how many panes') ? null : glass.bare,
       height_m: glass?.height_m ?? 1,
       side: side === 'outside' ? 'outside' : 'room',
@@ -54,15 +75,7 @@ export function caseOfRows(
     assumed: [
       ...(isUnderRoof ? ['it stands under a roof: give its bearing where it is parked outside'] : []),
       ...(glass === null ? ['the wall is as warm as its room'] : []),
-      ...(film === undefined || (film.workMin_C === null && film.workMax_C === null)
-        ? ["the film's sheet does not state a range of temperature"]
-        : []),
     ],
-    unknown: [
-      ...unknown,
-      ...(glass !== null && glass.unknown.includes('how many panes')
-        ? ['the make-up of the glass: its temperature is not reckoned']
-        : []),
-    ],
+    unknown: open.filter(([isOpen]) => isOpen).map(([, what]) => what),
   };
 }

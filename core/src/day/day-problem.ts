@@ -4,7 +4,16 @@ import { isCracked } from '../job';
 import { type Formula, type Reasoned, applyFormula } from '../quantity';
 import type { Lag, Person, PlanProblem, PlanStep, Tool } from '../scheduling';
 import type { Fitness } from '../scheduling';
-import { type Air, type Wait, type WaitKey, primerDry, promoterDry, puttyDry, wallDry } from '../waiting';
+import {
+  type Air,
+  type Never,
+  type Wait,
+  type WaitKey,
+  primerDry,
+  promoterDry,
+  puttyDry,
+  wallDry,
+} from '../waiting';
 
 /** One film on one surface, with all that decides how it is worked on. */
 export interface DaySurface extends Omit<WorkStepsInput, 'learned' | 'primer' | 'shrink'> {
@@ -59,12 +68,13 @@ export interface DayProblem {
   readonly problem: PlanProblem;
   readonly works: ReadonlyMap<string, PlannedWork>;
   /** Surfaces that cannot be planned, and why. */
-  readonly blocked: readonly {
-    readonly applicationId: string;
-    readonly tag: string;
-    readonly says: string;
-  }[];
+  readonly blocked: readonly (Blocked & { readonly applicationId: string; readonly tag: string })[];
 }
+
+/** Why nothing can be planned on a surface. */
+export type Blocked =
+  | { readonly case: 'cracked glass' }
+  | { readonly case: 'a wait never ends'; readonly wait: WaitKey; readonly never: Never };
 
 /** The stable key of a work step in a job. */
 export function workStepId(
@@ -97,7 +107,7 @@ interface SurfacePart {
 export function dayProblem(input: DayInput): DayProblem {
   const waitFor = waitsOf(input);
   const parts: SurfacePart[] = [];
-  const blocked: { applicationId: string; tag: string; says: string }[] = [];
+  const blocked: (Blocked & { applicationId: string; tag: string })[] = [];
   for (const surface of input.surfaces) {
     const own = workStepsFor({
       ...surface,
@@ -105,9 +115,9 @@ export function dayProblem(input: DayInput): DayProblem {
       shrink: input.shrink,
       ...(input.learned === undefined ? {} : { learned: input.learned }),
     });
-    const says = whyBlocked(surface, own, waitFor);
-    if (says === undefined) parts.push(partOf(surface, own, input, waitFor));
-    else blocked.push({ applicationId: surface.applicationId, tag: surface.tag, says });
+    const why = whyBlocked(surface, own, waitFor);
+    if (why === undefined) parts.push(partOf(surface, own, input, waitFor));
+    else blocked.push({ applicationId: surface.applicationId, tag: surface.tag, ...why });
   }
   const steps = parts.flatMap((part) => part.steps);
   return {
@@ -133,8 +143,8 @@ function waitsOf(input: DayInput): WaitFor {
 }
 
 /** Why nothing can be planned on a surface; undefined: it can. */
-function whyBlocked(surface: DaySurface, steps: readonly WorkStep[], waitFor: WaitFor): string | undefined {
-  if (isCracked(surface)) return 'cracked glass: a licensed glazier decides first';
+function whyBlocked(surface: DaySurface, steps: readonly WorkStep[], waitFor: WaitFor): Blocked | undefined {
+  if (isCracked(surface)) return { case: 'cracked glass' };
   const stop = steps
     .flatMap(({ then, step }) =>
       then === null || typeof then.least === 'number' || surface.confirmed.has(step)
@@ -142,7 +152,7 @@ function whyBlocked(surface: DaySurface, steps: readonly WorkStep[], waitFor: Wa
         : [waitFor(then.least)],
     )
     .find((wait) => wait?.never != null);
-  return stop?.never == null ? undefined : `${stop.word}: ${stop.never}`;
+  return stop?.never == null ? undefined : { case: 'a wait never ends', wait: stop.key, never: stop.never };
 }
 
 /** The stretches of one surface that are still to do, in order, and what must lie between them. */
@@ -327,6 +337,7 @@ export function waitOf(
     case 'panel':
     case 'sealant':
     case 'first bond':
+    case 'decal bond':
     case 'conditioned room':
     case 'clear':
       return undefined;

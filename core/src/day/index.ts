@@ -1,5 +1,6 @@
 export {
   type DayInput,
+  type Blocked,
   type DayProblem,
   type DaySurface,
   type PlannedWork,
@@ -8,14 +9,16 @@ export {
   waitOf,
   workStepId,
 } from './day-problem';
-export { type CaseOfRows, caseOfRows } from './case-of-rows';
+export { type CaseOfRows, type ReadyUnknown, caseOfRows } from './case-of-rows';
 export { type KitItem, type KitList, SUPPLIES, type SupplyKey, kitList, toBuy } from './kit';
+export type { IntoBottle, MixFinding, MixRecipe, MixRemark } from './mix-said';
 export { type Liquid, MIX_FORMULAS, type MixInput, type MixLine, mixSheet } from './mix-sheet';
 export { LINER_UM, type Warming, type WarmingCase, glassStore_Jm2K, warmingUp } from './warming';
 export { type ReturnCase, returnsAfter } from './returns';
 export {
   type Closed,
   type ClosedBy,
+  type ClosedWhy,
   type Readiness,
   type ReadinessCase,
   type ReadinessLimits,

@@ -26,11 +26,6 @@ export const SUPPLIES = {
 } as const satisfies Readonly<Record<string, { readonly word: string; readonly unit: string }>>;
 export type SupplyKey = keyof typeof SUPPLIES;
 
-/**
- * Counted from panes and edges.
- * @source blade points: one a pane, common practice; paper, cloths and tape are our guess
- */
-const PER = { paperEach_m: 2.5, clothEach_m2: 4, bladesEach_m2: 3 } as const;
 const USED_UP = /blade|tape$|paper|wipe|putty$|cloth/;
 
 /** What to bring for these surfaces: tools named by their steps, and what is used up, counted. */
@@ -63,13 +58,13 @@ export function kitList(
               ? [
                   item(
                     'scraper-blades',
-                    Math.max(glass.length / 2, area(glass) / PER.bladesEach_m2),
+                    Math.max(glass.length / 2, area(glass) / RULES.bladesEach.value),
                     'another one for scraping; changed when it drags',
                   ),
-                  item('paper', edge(glass) / PER.paperEach_m, 'edges dried, then blotted'),
+                  item('paper', edge(glass) / RULES.paperEach.value, 'edges dried, then blotted'),
                 ]
               : []),
-            item('cloths', 2 + area(surfaces) / PER.clothEach_m2, 'floor, sill and hands'),
+            item('cloths', 2 + area(surfaces) / RULES.clothEach.value, 'floor, sill and hands'),
             item('tape', surfaces.length * RULES.tapeEach.value, 'liner tabs, marks, masking'),
           ],
   };

@@ -6,9 +6,12 @@ import {
   type Source,
   type Verdict,
   COMMON_PRACTICE,
+  ML_PER_US_FL_OZ,
+  ML_PER_US_GALLON,
   applyFormula,
 } from '../quantity';
 import type { DaySurface } from './day-problem';
+import type { IntoBottle, MixFinding, MixRecipe, MixRemark, Thinner } from './mix-said';
 import { RULES } from '../rules';
 
 export type Liquid = 'slip' | 'cleaner' | 'alcohol wipe' | 'primer' | 'wall wash' | 'adhesion promoter';
@@ -23,12 +26,16 @@ export interface MixLine {
   readonly liquid: Liquid;
   readonly litres: Reasoned<number>;
   readonly parts: readonly MixPart[];
-  readonly recipe: string;
+  readonly recipe: MixRecipe;
   /** Bottles of the size at hand, and what goes into each beside water. */
-  readonly bottles: { readonly count: number; readonly size_l: number; readonly each: string } | null;
-  readonly because: string;
+  readonly bottles: {
+    readonly count: number;
+    readonly size_l: number;
+    readonly each: readonly IntoBottle[];
+  } | null;
+  readonly remarks: readonly MixRemark[];
   readonly verdict: Verdict;
-  readonly says: string;
+  readonly findings: readonly MixFinding[];
 }
 
 export interface MixInput {
@@ -41,12 +48,9 @@ export interface MixInput {
   readonly primer: 'water-based' | 'solvent-based';
   /** Warmest air while the work goes on. */
   readonly air_C: number;
-  readonly units: 'metric' | 'imperial';
   readonly learned?: readonly Learned[];
 }
 
-const ML_PER_US_GALLON = 3785.411784;
-const ML_PER_US_FL_OZ = 29.5735;
 const CAP_WATER_ML = 32 * ML_PER_US_FL_OZ;
 /** Over this a second cap. */
 const WARM_C = 22;
@@ -90,106 +94,145 @@ export const MIX_FORMULAS = {
  * hand. Rates of use are our guesses and say so.
  */
 export function mixSheet(input: MixInput): readonly MixLine[] {
-  const { surfaces, learned = [], primer } = input;
-  const rate = (key: LearnedKey): Learned => learnedOf(key, learned);
-  const areaOf = (templates: readonly string[]): number =>
-    surfaces
-      .filter(({ method, family }) =>
-        templates.includes(templateFor(method ?? 'trim in place', family).template),
-      )
-      .reduce((sum, { area_m2 }) => sum + (area_m2 ?? RULES.usualArea.value), 0);
-  const edgesOf = (templates: readonly string[]): number =>
-    surfaces
-      .filter(({ method, family }) =>
-        templates.includes(templateFor(method ?? 'trim in place', family).template),
-      )
-      .reduce((sum, { edge_m }) => sum + (edge_m ?? RULES.usualEdge.value), 0);
-  const used = (area_m2: number, key: LearnedKey, times = 1): Reasoned<number> => {
-    const own = rate(key);
+  const amounts = new Amounts(input);
+  const lines: readonly (MixLine | undefined)[] = [
+    ...(amounts.wet_m2 > 0 ? [slipOf(input, amounts), cleanerOf(amounts)] : []),
+    ...(amounts.dry_m2 > 0 ? [wipeOf(amounts), primerOf(input, amounts)] : []),
+    amounts.areaOf(['textured-wall']) > 0 ? wallWashOf(amounts) : undefined,
+    promoterOf(amounts),
+  ];
+  return lines.filter((line) => line !== undefined);
+}
+
+/** How much there is to wet, wipe and paint, and what each square metre takes. */
+class Amounts {
+  constructor(private readonly input: MixInput) {}
+
+  readonly rate = (key: LearnedKey): Learned => learnedOf(key, this.input.learned ?? []);
+
+  get wet_m2(): number {
+    return this.#area(({ method, family }) => isLaidWet(method, family));
+  }
+
+  get dry_m2(): number {
+    return this.areaOf(PRIMED);
+  }
+
+  areaOf(templates: readonly string[]): number {
+    return this.#area((surface) => this.#isOf(templates, surface));
+  }
+
+  /** Laps of columns, half their height-and-girth, and inside corners of a room's height, both sides. */
+  get seams_m(): number {
+    const columns = this.input.surfaces.filter((surface) => this.#isOf(['column'], surface));
+    const edges_m = columns.reduce((sum, { edge_m }) => sum + (edge_m ?? RULES.usualEdge.value), 0);
+    const corners = this.input.surfaces.filter(({ hasInsideCorner }) => hasInsideCorner === true).length;
+    return edges_m / 2 + corners * 2 * 2.5;
+  }
+
+  used(area_m2: number, key: LearnedKey, times = 1): Reasoned<number> {
+    const own = this.rate(key);
     const step = applyFormula(
       MIX_FORMULAS.area,
       { area_m2, rate_lm2: own.value, times },
       { source: sourceOf(own.basis), remark: own.word },
     );
     return { value: step.value, why: [step] };
-  };
-  const wet = surfaces
-    .filter(({ method, family }) => isLaidWet(method, family))
-    .reduce((sum, { area_m2 }) => sum + (area_m2 ?? RULES.usualArea.value), 0);
-  const [dry, walls] = [areaOf(PRIMED), areaOf(['textured-wall'])];
-  const slip = [used(wet, 'slip-wet-pane'), used(wet, 'slip-wet-both'), used(wet, 'mix-slip-again')];
-  const seams_m =
-    edgesOf(['column']) / 2 +
-    surfaces.filter(({ hasInsideCorner }) => hasInsideCorner === true).length * 2 * 2.5;
-  const promoterRate = rate('mix-promoter');
+  }
+
+  #area(isOne: (surface: MixInput['surfaces'][number]) => boolean): number {
+    return this.input.surfaces
+      .filter(isOne)
+      .reduce((sum, { area_m2 }) => sum + (area_m2 ?? RULES.usualArea.value), 0);
+  }
+
+  #isOf(templates: readonly string[], { method, family }: MixInput['surfaces'][number]): boolean {
+    return templates.includes(templateFor(method ?? 'trim in place', family).template);
+  }
+}
+
+function slipOf(input: MixInput, amounts: Amounts): MixLine {
+  const keys = ['slip-wet-pane', 'slip-wet-both', 'mix-slip-again'] as const;
+  const slip = keys.map((key) => amounts.used(amounts.wet_m2, key));
+  return slipLine(input, slip, amounts.rate);
+}
+
+function cleanerOf(amounts: Amounts): MixLine {
+  return plain(
+    'cleaner',
+    amounts.used(amounts.wet_m2, 'mix-cleaner'),
+    [
+      ['concentrate', 1 / 3],
+      ['water', 2 / 3],
+    ],
+    'one third concentrate',
+    'residue lifts edges',
+    amounts.rate,
+  );
+}
+
+function wipeOf(amounts: Amounts): MixLine {
+  return plain(
+    'alcohol wipe',
+    amounts.used(amounts.dry_m2 + amounts.areaOf(['table', 'decal']), 'mix-wipe'),
+    [
+      ['isopropyl alcohol', 0.7],
+      ['water', 0.3],
+    ],
+    'seventy to thirty alcohol',
+    'before decor and corners',
+    amounts.rate,
+  );
+}
+
+function primerOf({ primer }: MixInput, amounts: Amounts): MixLine {
+  return primerLine(amounts.used(amounts.dry_m2, 'mix-primer', PRIMER_COATS), primer);
+}
+
+function wallWashOf(amounts: Amounts): MixLine {
+  const detergent = ML_PER_US_FL_OZ / ML_PER_US_GALLON;
+  return plain(
+    'wall wash',
+    amounts.used(amounts.areaOf(['textured-wall']), 'mix-wash'),
+    [
+      ['detergent', detergent],
+      ['water', 1 - detergent],
+    ],
+    'an ounce a gallon',
+    'for grease',
+    amounts.rate,
+  );
+}
+
+function promoterOf(amounts: Amounts): MixLine | undefined {
+  const rate = amounts.rate('mix-promoter');
   const promoter = applyFormula(
     MIX_FORMULAS.edge,
-    { length_m: seams_m, rate_lm: promoterRate.value },
-    { source: sourceOf(promoterRate.basis) },
+    { length_m: amounts.seams_m, rate_lm: rate.value },
+    { source: sourceOf(rate.basis) },
   );
-  const lines: readonly (MixLine | undefined)[] = [
-    wet > 0 ? slipLine(input, slip, rate) : undefined,
-    wet > 0
-      ? plain(
-          'cleaner',
-          used(wet, 'mix-cleaner'),
-          [
-            ['concentrate', 1 / 3],
-            ['water', 2 / 3],
-          ],
-          'one third concentrate, two thirds water',
-          'Slip is no cleaner: its residue lifts edges.',
-          rate,
-        )
-      : undefined,
-    dry > 0
-      ? plain(
-          'alcohol wipe',
-          used(dry + areaOf(['table', 'decal']), 'mix-wipe'),
-          [
-            ['isopropyl alcohol', 0.7],
-            ['water', 0.3],
-          ],
-          '70 % isopropyl alcohol, 30 % water',
-          'Before decor film and corners; wipe dry. No flame, ventilate.',
-          rate,
-        )
-      : undefined,
-    dry > 0 ? primerLine(used(dry, 'mix-primer', PRIMER_COATS), primer) : undefined,
-    walls > 0
-      ? plain(
-          'wall wash',
-          used(walls, 'mix-wash'),
-          [
-            ['detergent', ML_PER_US_FL_OZ / ML_PER_US_GALLON],
-            ['water', 1 - ML_PER_US_FL_OZ / ML_PER_US_GALLON],
-          ],
-          '1 fl oz detergent per US gallon',
-          'Trisodium phosphate in warm water instead where there is grease.',
-          rate,
-        )
-      : undefined,
-    promoter.value > 0
-      ? {
-          liquid: 'adhesion promoter',
-          litres: { value: promoter.value, why: [promoter] },
-          parts: [{ word: 'neat', litres: promoter.value }],
-          recipe: 'neat',
-          bottles: null,
-          because: 'On laps, seams and inside corners only; dry 5 to 15 min.',
-          verdict: 'go',
-          says: '',
-        }
-      : undefined,
-  ];
-  return lines.filter((line) => line !== undefined);
+  if (!(promoter.value > 0)) return undefined;
+  return {
+    liquid: 'adhesion promoter',
+    litres: { value: promoter.value, why: [promoter] },
+    parts: [{ word: 'neat', litres: promoter.value }],
+    recipe: { case: 'neat' },
+    bottles: null,
+    remarks: [{ case: 'laps and corners only' }],
+    verdict: 'go',
+    findings: [],
+  };
 }
 
 const PRIMED: readonly string[] = ['decor', 'column', 'furrow'];
 /** One coat on the face; cut edges get two or three more, which is reckoned as half as much again. */
 const PRIMER_COATS = 1.5;
 
-function bottlesOf(litres: number, size_l: number, each: string): NonNullable<MixLine['bottles']> {
+function bottlesOf(
+  litres: number,
+  size_l: number,
+  each: readonly IntoBottle[],
+): NonNullable<MixLine['bottles']> {
   return { count: Math.max(1, Math.ceil(litres / size_l - 1e-9)), size_l, each };
 }
 
@@ -197,8 +240,8 @@ function plain(
   liquid: Liquid,
   litres: Reasoned<number>,
   shares: readonly (readonly [string, number])[],
-  recipe: string,
-  because: string,
+  recipe: 'one third concentrate' | 'seventy to thirty alcohol' | 'an ounce a gallon',
+  remark: 'residue lifts edges' | 'before decor and corners' | 'for grease',
   rate: (key: LearnedKey) => Learned,
 ): MixLine {
   const size_l = rate('mix-bottle').value / 1000;
@@ -206,20 +249,20 @@ function plain(
     liquid,
     litres,
     parts: shares.map(([word, share]) => ({ word, litres: litres.value * share })),
-    recipe,
+    recipe: { case: recipe },
     bottles: bottlesOf(
       litres.value,
       size_l,
-      shares.map(([word, share]) => `${Math.round(size_l * share * 1000)} ml ${word}`).join(', '),
+      shares.map(([word, share]) => ({ case: 'volume', word, litres: size_l * share })),
     ),
-    because,
+    remarks: [{ case: remark }],
     verdict: 'go',
-    says: '',
+    findings: [],
   };
 }
 
 function primerLine(litres: Reasoned<number>, primer: MixInput['primer']): MixLine {
-  const thinner = primer === 'water-based' ? 'water' : 'its solvent';
+  const thinner: Thinner = primer === 'water-based' ? 'water' : 'its solvent';
   return {
     liquid: 'primer',
     litres,
@@ -227,17 +270,17 @@ function primerLine(litres: Reasoned<number>, primer: MixInput['primer']): MixLi
       { word: 'primer', litres: litres.value / 2 },
       { word: thinner, litres: litres.value / 2 },
     ],
-    recipe: `1 : 1 with ${thinner}`,
+    recipe: { case: 'one to one', thinner },
     bottles: null,
-    because: 'A little more primer in the cold; cut wood edges get 2 or 3 more coats.',
+    remarks: [{ case: 'more in the cold' }],
     verdict: 'go',
-    says: '',
+    findings: [],
   };
 }
 
 /** Soap to water, by recipe or by caps, held against too lean and too rich. */
 function slipLine(
-  { slip, air_C, units }: MixInput,
+  { slip, air_C }: MixInput,
   parts: readonly Reasoned<number>[],
   rate: (key: LearnedKey) => Learned,
 ): MixLine {
@@ -256,10 +299,11 @@ function slipLine(
   );
   const [lean, rich] = [rate('mix-lean').value, rate('mix-rich').value];
   const state = share.value < lean ? 'lean' : share.value > rich ? 'rich' : 'fit';
-  const perBottle =
+  const into: IntoBottle =
     mix === undefined
-      ? `${Math.round(caps * (bottle_ml / CAP_WATER_ML) * 10) / 10} ${caps === 1 ? 'cap' : 'caps'}`
-      : `${Math.round(share.value * bottle_ml * 10) / 10} ml soap`;
+      ? { case: 'caps', caps: caps * (bottle_ml / CAP_WATER_ML) }
+      : { case: 'volume', word: 'soap', litres: (share.value * bottle_ml) / 1000 };
+  const isCapUnknown = mix === undefined && cap.basis !== 'measured';
   return {
     liquid: 'slip',
     litres: { value: litres, why: [...parts.flatMap(({ why }) => why), share] },
@@ -267,18 +311,18 @@ function slipLine(
       { word: 'soap', litres: litres * share.value },
       { word: 'water', litres },
     ],
-    recipe: mix === undefined ? `${caps} ${caps === 1 ? 'cap' : 'caps'} per 32 fl oz` : mix.recipe,
-    bottles: bottlesOf(litres, bottle_ml / 1000, perBottle),
-    because:
+    recipe:
+      mix === undefined ? { case: 'by caps', caps } : { case: 'as the recipe says', recipe: mix.recipe },
+    bottles: bottlesOf(litres, bottle_ml / 1000, [into]),
+    remarks: [
       mix === undefined
-        ? `It will be ${Math.round(air_C)} °C: ${caps === 2 ? 'over 22 °C a second cap' : 'one cap is enough up to 22 °C'}.${cap.basis === 'measured' ? '' : ' How much a cap holds is not known: measure it once.'}`
-        : mix.remark,
-    verdict: state === 'fit' ? (mix === undefined && cap.basis !== 'measured' ? 'unknown' : 'go') : 'stop',
-    says:
-      state === 'lean'
-        ? 'Too lean: the film cannot be moved.'
-        : state === 'rich'
-          ? 'Too rich: it will not stick and lifts later.'
-          : `${(share.value * 100).toFixed(2)} % soap${units === 'imperial' ? `, ${((litres * 1000) / ML_PER_US_FL_OZ).toFixed(0)} fl oz in all` : ''}`,
+        ? { case: 'caps by warmth', air_C, caps, over_C: WARM_C }
+        : { case: 'remark of the recipe', remark: mix.remark },
+    ],
+    verdict: state === 'fit' ? (isCapUnknown ? 'unknown' : 'go') : 'stop',
+    findings: [
+      state === 'fit' ? { case: 'share of soap', share: share.value } : { case: `too ${state}` },
+      ...(isCapUnknown ? [{ case: 'cap not measured' } as const] : []),
+    ],
   };
 }

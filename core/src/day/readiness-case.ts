@@ -39,10 +39,35 @@ export const USUAL_LIMITS: ReadinessLimits = {
 
 export type ClosedBy = 'sun' | 'warm' | 'too hot' | 'too cold' | 'dew' | 'frost' | 'rain' | 'weather unknown';
 
+/** Why a surface is not fit, with the figures; the sentence is made in `contracts/words`. */
+export type ClosedWhy =
+  | { readonly case: 'sun on it' }
+  | { readonly case: 'still warm'; readonly surface_C: number }
+  | { readonly case: 'still cooling' }
+  | { readonly case: 'ice on it'; readonly surface_C: number }
+  | { readonly case: 'near the dew point'; readonly surface_C: number; readonly dew_C: number }
+  | ({ readonly case: 'too cold' } & OutsideItsRange)
+  | ({ readonly case: 'too hot' } & OutsideItsRange)
+  | {
+      readonly case: 'too cold soon';
+      readonly coldest_C: number;
+      readonly ahead_h: number;
+      readonly limit_C: number;
+    }
+  | { readonly case: 'rain'; readonly rain_mm: number }
+  | { readonly case: 'no forecast' }
+  | { readonly case: 'no forecast for the glass' };
+
+interface OutsideItsRange {
+  readonly what: 'surface' | 'air';
+  readonly value_C: number;
+  /** Of the film. */
+  readonly limit_C: number;
+}
+
 export interface Closed extends TimeSpan {
   readonly by: ClosedBy;
-  /** With the figures: '31 °C, the film wants at most 25'. */
-  readonly says: string;
+  readonly why: ClosedWhy;
 }
 
 export interface ReadinessMoment {

@@ -19,6 +19,7 @@ import type { Air } from '../waiting';
 import { RULES } from '../rules';
 import {
   type ClosedBy,
+  type ClosedWhy,
   type Readiness,
   type ReadinessCase,
   type ReadinessLimits,
@@ -54,11 +55,8 @@ export function readiness(
   const minutes = Math.ceil((to_ms - from_ms) / MINUTE_MS);
   const glass = own.makeUp === null ? undefined : new GlassRun(own.makeUp, own, track, weather);
   for (let at = from_ms - RUN_IN_MS; at < from_ms; at += MINUTE_MS) glass?.advance(at, isWithin(sun, at));
-  const reasons: (readonly [ClosedBy, string] | undefined)[] = [];
   const moments: ReadinessMoment[] = [];
-  const coldest = coldestAhead(weather, limits.ahead_h);
-  let warmSince: number | undefined;
-  const filmIsOutside = own.side === 'outside';
+  const reasons = new ReasonByMinute(own, limits, coldestAhead(weather, limits.ahead_h), minutes);
   for (let minute = 0; minute < minutes; minute += 1) {
     const at = from_ms + minute * MINUTE_MS;
     const now = weatherAt(weather, at);
@@ -66,65 +64,129 @@ export function readiness(
       sun.some((span) => span.from_ms < at + MINUTE_MS && span.to_ms > at) &&
       (now === undefined || now.cloud < limits.overcast);
     const surface_C = glass?.advance(at, isWithin(sun, at)) ?? own.indoor.air_C;
-    const air: Air = filmIsOutside ? (now ?? own.indoor) : own.indoor;
+    const air: Air = own.side === 'outside' ? (now ?? own.indoor) : own.indoor;
     const dew_C = DEW_POINT.of(air);
     if (minute % EVERY === 0)
       moments.push({ instant_ms: at, surface_C, air_C: air.air_C, outdoor_C: now?.air_C ?? null, dew_C });
-    const warmOver = surface_C - Math.max(own.indoor.air_C, now?.air_C ?? own.indoor.air_C);
-    if (isSunny) warmSince = undefined;
-    let reason: readonly [ClosedBy, string] | undefined;
-    if (isSunny) reason = ['sun', 'the sun is on it'];
-    else if (glass !== undefined && warmOver > limits.warm_K && own.facing !== null) {
-      warmSince ??= minute;
-      reason = ['warm', `still warm from the sun: ${round(surface_C)} °C`];
-    } else if (warmSince !== undefined) {
-      const until = warmSince + Math.ceil((minute - warmSince) * RULES.coolingStretch.value);
-      for (let own_ = minute; own_ < Math.min(minutes, until); own_ += 1)
-        reasons[own_] = ['warm', 'still cooling: a quarter longer than reckoned, edges follow slowly'];
-      warmSince = undefined;
-    }
-    reason ??= reasons[minute] ?? rangeReason(own, surface_C, air.air_C, dew_C);
-    if (reason === undefined && filmIsOutside)
-      reason =
-        now === undefined
-          ? ['weather unknown', 'no forecast for this hour']
-          : now.rain_mm > RAIN_MM
-            ? ['rain', `rain, ${now.rain_mm.toFixed(1)} mm in the hour`]
-            : outsideAhead(own, coldest(at), limits.ahead_h);
-    if (reason === undefined && now === undefined && own.facing !== null && glass !== undefined)
-      reason = ['weather unknown', 'no forecast for this hour: the glass may be colder than the film bears'];
-    reasons[minute] = reason;
+    reasons.note(minute, {
+      at,
+      now,
+      isSunny,
+      surface_C,
+      air_C: air.air_C,
+      dew_C,
+      isGlass: glass !== undefined,
+    });
   }
-  const closed: { from_ms: number; to_ms: number; by: ClosedBy; says: string }[] = [];
+  const asked = sun.filter((span) => span.to_ms > from_ms && span.from_ms < to_ms);
+  return {
+    sun: asked,
+    ...spansOf(reasons.all, from_ms, minutes),
+    moments,
+    bands: bandsOf(own, track, asked, to_ms - from_ms, limits),
+  };
+}
+
+type Reason = readonly [ClosedBy, ClosedWhy];
+
+/** What is known of one minute. */
+interface Minute {
+  readonly at: number;
+  readonly now: ReturnType<typeof weatherAt>;
+  readonly isSunny: boolean;
+  readonly surface_C: number;
+  readonly air_C: number;
+  readonly dew_C: number;
+  readonly isGlass: boolean;
+}
+
+/** Why each minute is closed, one after the other: what was warmed by the sun stays closed for a while. */
+class ReasonByMinute {
+  readonly all: (Reason | undefined)[] = [];
+  #warmSince: number | undefined;
+
+  constructor(
+    private readonly own: ReadinessCase,
+    private readonly limits: ReadinessLimits,
+    private readonly coldest: ReturnType<typeof coldestAhead>,
+    private readonly minutes: number,
+  ) {}
+
+  note(minute: number, known: Minute): void {
+    const { own } = this;
+    const { now, surface_C, air_C, dew_C, isGlass } = known;
+    this.all[minute] =
+      this.#sunReason(minute, known) ??
+      this.all[minute] ??
+      rangeReason(own, surface_C, air_C, dew_C) ??
+      (own.side === 'outside' ? this.#outsideReason(known) : undefined) ??
+      (now === undefined && own.facing !== null && isGlass
+        ? ['weather unknown', { case: 'no forecast for the glass' }]
+        : undefined);
+  }
+
+  /** The sun on it, glass still warm from it, and the quarter longer that edges take to follow. */
+  #sunReason(minute: number, { now, isSunny, surface_C, isGlass }: Minute): Reason | undefined {
+    const { own, limits } = this;
+    if (isSunny) {
+      this.#warmSince = undefined;
+      return ['sun', { case: 'sun on it' }];
+    }
+    const warmOver = surface_C - Math.max(own.indoor.air_C, now?.air_C ?? own.indoor.air_C);
+    if (isGlass && warmOver > limits.warm_K && own.facing !== null) {
+      this.#warmSince ??= minute;
+      return ['warm', { case: 'still warm', surface_C }];
+    }
+    if (this.#warmSince !== undefined) {
+      const until = this.#warmSince + Math.ceil((minute - this.#warmSince) * RULES.coolingStretch.value);
+      for (let later = minute; later < Math.min(this.minutes, until); later += 1)
+        this.all[later] = ['warm', { case: 'still cooling' }];
+      this.#warmSince = undefined;
+    }
+    return undefined;
+  }
+
+  #outsideReason({ at, now }: Minute): Reason | undefined {
+    if (now === undefined) return ['weather unknown', { case: 'no forecast' }];
+    return now.rain_mm > RAIN_MM
+      ? ['rain', { case: 'rain', rain_mm: now.rain_mm }]
+      : outsideAhead(this.own, this.coldest(at), this.limits.ahead_h);
+  }
+}
+
+/** Minutes with one reason, or none, put together into spans. */
+function spansOf(
+  reasons: readonly (Reason | undefined)[],
+  from_ms: number,
+  minutes: number,
+): Pick<Readiness, 'fit' | 'closed'> {
+  const closed: { from_ms: number; to_ms: number; by: ClosedBy; why: ClosedWhy }[] = [];
   const fit: { from_ms: number; to_ms: number }[] = [];
   for (let minute = 0; minute < minutes; minute += 1) {
     const [at, until] = [from_ms + minute * MINUTE_MS, from_ms + (minute + 1) * MINUTE_MS];
     const reason = reasons[minute];
-    if (reason === undefined) {
-      const last = fit.at(-1);
-      if (last !== undefined && last.to_ms === at) last.to_ms = until;
-      else fit.push({ from_ms: at, to_ms: until });
-      continue;
-    }
-    const last = closed.at(-1);
-    if (last !== undefined && last.to_ms === at && last.by === reason[0]) last.to_ms = until;
-    else closed.push({ from_ms: at, to_ms: until, by: reason[0], says: reason[1] });
+    const last = reason === undefined ? fit.at(-1) : closed.at(-1);
+    const goesOn = last?.to_ms === at && (reason === undefined || closed.at(-1)?.by === reason[0]);
+    if (last !== undefined && goesOn) last.to_ms = until;
+    else if (reason === undefined) fit.push({ from_ms: at, to_ms: until });
+    else closed.push({ from_ms: at, to_ms: until, by: reason[0], why: reason[1] });
   }
-  const { facing } = own;
-  const asked = sun.filter((span) => span.to_ms > from_ms && span.from_ms < to_ms);
-  return {
-    sun: asked,
-    fit,
-    closed,
-    moments,
-    bands:
-      facing === null || limits.doubt_deg <= 0 || to_ms - from_ms > 2 * DAY_MS
-        ? []
-        : asked.map((span) => ({
-            begin: bandOfEnd(track, facing, span.from_ms, limits.doubt_deg),
-            end: bandOfEnd(track, facing, span.to_ms, limits.doubt_deg),
-          })),
-  };
+  return { fit, closed };
+}
+
+/** How much a bearing that is a little off moves the minutes the sun comes and goes. */
+function bandsOf(
+  { facing }: ReadinessCase,
+  track: SunTrack,
+  sun: Readiness['sun'],
+  time_ms: number,
+  { doubt_deg }: ReadinessLimits,
+): Readiness['bands'] {
+  if (facing === null || doubt_deg <= 0 || time_ms > 2 * DAY_MS) return [];
+  return sun.map((span) => ({
+    begin: bandOfEnd(track, facing, span.from_ms, doubt_deg),
+    end: bandOfEnd(track, facing, span.to_ms, doubt_deg),
+  }));
 }
 
 function rangeReason(
@@ -132,33 +194,25 @@ function rangeReason(
   surface_C: number,
   air_C: number,
   dew_C: number,
-): readonly [ClosedBy, string] | undefined {
-  if (surface_C <= 0) return ['frost', `the surface is at ${round(surface_C)} °C: ice`];
-  if (isDamp(surface_C, dew_C))
-    return ['dew', `${round(surface_C)} °C is within 3 K of the dew point, ${round(dew_C)} °C`];
-  for (const [what, value] of [
-    ['the surface is', surface_C],
-    ['the air is', air_C],
+): Reason | undefined {
+  if (surface_C <= 0) return ['frost', { case: 'ice on it', surface_C }];
+  if (isDamp(surface_C, dew_C)) return ['dew', { case: 'near the dew point', surface_C, dew_C }];
+  for (const [what, value_C] of [
+    ['surface', surface_C],
+    ['air', air_C],
   ] as const) {
-    if (least_C !== null && value < least_C)
-      return ['too cold', `${what} at ${round(value)} °C, the film wants at least ${round(least_C)}`];
-    if (most_C !== null && value > most_C)
-      return ['too hot', `${what} at ${round(value)} °C, the film wants at most ${round(most_C)}`];
+    if (least_C !== null && value_C < least_C)
+      return ['too cold', { case: 'too cold', what, value_C, limit_C: least_C }];
+    if (most_C !== null && value_C > most_C)
+      return ['too hot', { case: 'too hot', what, value_C, limit_C: most_C }];
   }
   return undefined;
 }
 
-function outsideAhead(
-  { least_C }: ReadinessCase,
-  coldest_C: number,
-  ahead_h: number,
-): readonly [ClosedBy, string] | undefined {
+function outsideAhead({ least_C }: ReadinessCase, coldest_C: number, ahead_h: number): Reason | undefined {
   const least = Math.max(0, least_C ?? 0);
   return coldest_C < least
-    ? [
-        'too cold',
-        `it falls to ${round(coldest_C)} °C within ${ahead_h} h, the film wants at least ${round(least)}`,
-      ]
+    ? ['too cold', { case: 'too cold soon', coldest_C, ahead_h, limit_C: least }]
     : undefined;
 }
 
@@ -172,10 +226,6 @@ function coldestAhead(weather: readonly WeatherHour[], ahead_h: number): (instan
       ...weather.slice(Math.max(0, hour), Math.max(0, hour + ahead_h + 1)).map(({ air_C }) => air_C),
     );
   };
-}
-
-function round(value: number): string {
-  return String(Math.round(value));
 }
 
 function isWithin(spans: readonly TimeSpan[], at: number): boolean {

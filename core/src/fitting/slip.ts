@@ -1,8 +1,14 @@
-import { COMMON_PRACTICE, CoreError, type Formula, type Reasoned, applyFormula } from '../quantity';
+import {
+  COMMON_PRACTICE,
+  CoreError,
+  type Formula,
+  ML_PER_US_FL_OZ,
+  ML_PER_US_GALLON,
+  type Reasoned,
+  applyFormula,
+} from '../quantity';
 import { type Learned, sourceOf } from '../learned';
 
-const ML_PER_US_GALLON = 3785.411784;
-const ML_PER_US_FL_OZ = 29.5735;
 const ML_PER_TABLESPOON = 14.7868;
 const ML_PER_DROP = 0.05;
 

@@ -17,7 +17,7 @@ export function filmOfSheet({ spectrum, ...sheet }: Sheet): FilmReading {
   if (spectrum === undefined) return filmOpticsOf(sheet);
   const reference = referenceOf(sheet.referenceGlass);
   if (reference === undefined)
-    return { optics: null, missing: ['the reference glass: 3 or 6 mm clear'], assumed: [] };
+    return { optics: null, missing: ['the reference glass: 3 or 6 mm clear'], assumed: [], question: null };
   const optics: FilmOptics = {
     ...reference,
     measured: bandsOfSpectrum(spectrum),
@@ -29,5 +29,6 @@ export function filmOfSheet({ spectrum, ...sheet }: Sheet): FilmReading {
     optics,
     missing: [],
     assumed: sheet.emissivity === null ? [`emissivity ${USUAL_FILM_EMISSIVITY}`] : [],
+    question: null,
   };
 }

@@ -1,6 +1,6 @@
 import { CoreError } from '../quantity';
 import type { Film } from '../job';
-import { type Band, type ByBand, byBand, nearInfraredOf, solarOf } from './bands';
+import { type Band, type ByBand, byBand, nearInfraredOf, solarBounds, solarOf } from './bands';
 import { type GlassTint, bareGlass } from './glass-table';
 import { type FilmElement, type LayerOptics, filmElementOf } from './optics';
 
@@ -24,6 +24,25 @@ export interface FilmReading {
   readonly optics: FilmOptics | null;
   readonly missing: readonly string[];
   readonly assumed: readonly string[];
+  readonly question: SheetQuestion | null;
+}
+
+/** A sheet whose light and sun do not go together: one of the two was misread. */
+export interface SheetQuestion {
+  readonly light: number;
+  readonly sun: number;
+  readonly least: number;
+  readonly most: number;
+}
+
+/** Whether light and sun kept can be those of one film; null where they can, or where one is not known. */
+export function questionOfSheet(
+  film: Pick<Film, 'visibleTransmitted' | 'solarTransmitted' | 'uvTransmitted'>,
+): SheetQuestion | null {
+  const { visibleTransmitted: light, solarTransmitted: sun, uvTransmitted } = film;
+  if (light === null || sun === null) return null;
+  const bounds = solarBounds(light, uvTransmitted);
+  return sun < bounds.least || sun > bounds.most ? { light, sun, ...bounds } : null;
 }
 
 /**
@@ -73,9 +92,13 @@ export function filmOpticsOf(film: FilmFigures): FilmReading {
   ];
   const { visibleTransmitted: vt, solarTransmitted: st, solarReflected: sr } = film;
   if (missing.length > 0 || vt === null || st === null || sr === null || reference === undefined)
-    return { optics: null, missing, assumed: [] };
+    return { optics: null, missing, assumed: [], question: null };
   const vOut = film.visibleReflectedOutside ?? film.visibleReflectedRoom ?? 0;
   const vRoom = film.visibleReflectedRoom ?? vOut;
+  const question = questionOfSheet(film);
+  /** More light than there is is refused by name, not questioned. */
+  if (question !== null && vt + Math.max(vOut, vRoom) <= 1)
+    return { optics: null, missing: [], assumed: [], question };
   const uv = film.uvTransmitted ?? USUAL_UV;
   const srRoom = film.solarReflectedRoom ?? Math.min(1 - st, Math.max(0, sr + 0.54 * (vRoom - vOut)));
   const assumed = [
@@ -114,6 +137,7 @@ export function filmOpticsOf(film: FilmFigures): FilmReading {
     },
     missing: [],
     assumed,
+    question: null,
   };
 }
 

@@ -63,8 +63,10 @@ export function heatBalance(
     start_C,
   }: { readonly done_K?: number; readonly start_C?: readonly number[] | undefined } = {},
 ): HeatBalance {
-  const { outdoor_C, indoor_C, outdoor_Wm2K, sun_Wm2, height_m = 1, indoor_Wm2K } = conditions;
+  const { outdoor_C, indoor_C, sun_Wm2 } = conditions;
   const [out, inside] = [outdoor_C + KELVIN, indoor_C + KELVIN];
+  if (panes.length === 0)
+    throw new CoreError('GLAZING_PANES', { path: 'panes', expected: 'one pane or more', got: '0' });
   const count = panes.length * 2;
   const faces = new Float64Array(count);
   for (let face = 0; face < count; face += 1)
@@ -72,10 +74,6 @@ export function heatBalance(
       start_C === undefined
         ? out + ((inside - out) * (face + 1)) / (count + 1)
         : (start_C[face] ?? outdoor_C) + KELVIN;
-  const first = panes[0];
-  const last = panes.at(-1);
-  if (first === undefined || last === undefined)
-    throw new CoreError('GLAZING_PANES', { path: 'panes', expected: 'one pane or more', got: '0' });
   const [links, gains, next, ratio] = [
     new Float64Array(count - 1),
     new Float64Array(count),
@@ -86,33 +84,13 @@ export function heatBalance(
     links[2 * index] = pane.conductivity_WmK / pane.thickness_m;
     gains[2 * index] = gains[2 * index + 1] = (pane.absorbed * sun_Wm2) / 2;
   });
-  const curves = gaps.map(({ gas }) => gasCurves(gas));
+  const films = boundaryFilms(panes, gaps, conditions);
   let stopped: HeatBalance['stopped'] = 'limit';
   let indoorFilm = 0;
   let [damping, before] = [1, Infinity];
   for (let round = 0; round < MAX_ROUNDS; round += 1) {
-    const outer = faces[0] ?? out;
-    const inner = faces[count - 1] ?? inside;
-    const outdoorFilm = outdoor_Wm2K + radiative(first.emissivityFront, outer, out);
-    indoorFilm =
-      (indoor_Wm2K ?? indoorConvection(inner, inside, height_m)) +
-      radiative(last.emissivityBack, inner, inside);
-    for (let index = 0; index < gaps.length; index += 1) {
-      const gap = gaps[index];
-      const near = panes[index];
-      const far = panes[index + 1];
-      const gas = curves[index];
-      if (gap !== undefined && gas !== undefined && near !== undefined && far !== undefined)
-        links[2 * index + 1] = gapConductance(
-          gap.width_m,
-          gas,
-          faces[2 * index + 1] ?? out,
-          faces[2 * index + 2] ?? inside,
-          near.emissivityBack,
-          far.emissivityFront,
-          height_m,
-        );
-    }
+    const { outdoorFilm, ...found } = films(faces, links);
+    indoorFilm = found.indoorFilm;
     tridiagonal(links, gains, { outdoorFilm, out, indoorFilm, inside }, ratio, next);
     let largest = 0;
     for (let face = 0; face < count; face += 1)
@@ -126,12 +104,49 @@ export function heatBalance(
       break;
     }
   }
-  const faces_C: number[] = [];
-  const panes_C: number[] = [];
-  for (let face = 0; face < count; face += 1) faces_C.push((faces[face] ?? 0) - KELVIN);
-  for (let face = 0; face < count; face += 2)
-    panes_C.push(((faces_C[face] ?? 0) + (faces_C[face + 1] ?? 0)) / 2);
+  const faces_C = Array.from(faces, (face) => face - KELVIN);
+  const panes_C = panes.map((_, pane) => ((faces_C[2 * pane] ?? 0) + (faces_C[2 * pane + 1] ?? 0)) / 2);
   return { stopped, faces_C, panes_C, intoRoom_Wm2: indoorFilm * ((faces[count - 1] ?? inside) - inside) };
+}
+
+/**
+ * How readily heat passes at these face temperatures: to outdoors and to the room, and through each gap,
+ * entered into `links`.
+ */
+function boundaryFilms(
+  panes: readonly HeatPane[],
+  gaps: readonly HeatGap[],
+  { outdoor_C, indoor_C, outdoor_Wm2K, height_m = 1, indoor_Wm2K }: HeatConditions,
+): (
+  faces: Float64Array,
+  links: Float64Array,
+) => { readonly outdoorFilm: number; readonly indoorFilm: number } {
+  const [out, inside] = [outdoor_C + KELVIN, indoor_C + KELVIN];
+  const [first, last] = [panes[0], panes.at(-1)];
+  const curves = gaps.map(({ gas }) => gasCurves(gas));
+  return (faces, links) => {
+    const outer = faces[0] ?? out;
+    const inner = faces[faces.length - 1] ?? inside;
+    for (let index = 0; index < gaps.length; index += 1) {
+      const [gap, near, far, gas] = [gaps[index], panes[index], panes[index + 1], curves[index]];
+      if (gap !== undefined && gas !== undefined && near !== undefined && far !== undefined)
+        links[2 * index + 1] = gapConductance(
+          gap.width_m,
+          gas,
+          faces[2 * index + 1] ?? out,
+          faces[2 * index + 2] ?? inside,
+          near.emissivityBack,
+          far.emissivityFront,
+          height_m,
+        );
+    }
+    return {
+      outdoorFilm: outdoor_Wm2K + radiative(first?.emissivityFront ?? 0, outer, out),
+      indoorFilm:
+        (indoor_Wm2K ?? indoorConvection(inner, inside, height_m)) +
+        radiative(last?.emissivityBack ?? 0, inner, inside),
+    };
+  };
 }
 
 /** Heat lost through the centre of glass without sun. @returns W/m²K */

@@ -31,7 +31,7 @@ export {
   solarHeatGain,
   uValue,
 } from './heat-balance';
-export { PanesThroughTime, type PaneMoment } from './panes-through-time';
+export { MOST_STEP_S, PanesThroughTime, type PaneMoment } from './panes-through-time';
 export {
   COATING_SOURCE,
   type CoatingKind,
@@ -44,6 +44,8 @@ export {
 export {
   type FilmOptics,
   type FilmReading,
+  type SheetQuestion,
+  questionOfSheet,
   USUAL_FILM_EMISSIVITY,
   elementOfFilm,
   filmOpticsOf,

@@ -27,6 +27,7 @@ export const NEW_SURFACE: Omit<Surface, 'placeId' | 'tag' | 'position'> = {
   corners: null,
   seenFrom: 'room',
   condition: 'unknown',
+  edgesSeen: null,
   remark: '',
   sameAsId: null,
   atX_nm: null,
@@ -52,6 +53,7 @@ export const NO_SITE_FACTS: Omit<SiteFacts, 'surfaceId'> = {
   leftFinBeside_nm: null,
   rightFinDepth_nm: null,
   rightFinBeside_nm: null,
+  sun: 'unknown',
   blind: 'unknown',
   heatOutlet: 'unknown',
 };

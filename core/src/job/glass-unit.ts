@@ -21,6 +21,9 @@ export interface GlassUnit {
   readonly edgeDepth_nm: number | null;
 }
 
+/** A rebate hides the edge from a torch: there it stays unseen. */
+export const mayEdgesBeSeen = (unit: Pick<GlassUnit, 'edge'> | undefined): boolean => unit?.edge !== 'rebate';
+
 /** One pane of a unit, counted from outdoors (or side A). A laminate counts as one pane. */
 export interface GlassPane {
   readonly unitId: string;

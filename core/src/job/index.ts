@@ -13,18 +13,19 @@ export { type CutMethod, CUT_METHODS } from './cut-method';
 export type { CutPiece, CutPlan, CutRoll, JobAllowance, Liner, SeamChoice, SectorMarks } from './cut-plan';
 export type { Offcut, Roll, StockLeft, StockTake } from './stock';
 export type { Film, FilmDirection, FilmFace, FilmFamily, FilmLaying } from './film';
-export type {
-  EdgeFinish,
-  EdgeKind,
-  FrameKind,
-  GapGas,
-  GlassPane,
-  GlassUnit,
-  GlassUnknown,
-  Glazing,
-  PaneCoating,
-  PaneTint,
-  PaneTreatment,
+export {
+  type EdgeFinish,
+  type EdgeKind,
+  type FrameKind,
+  type GapGas,
+  type GlassPane,
+  type GlassUnit,
+  type GlassUnknown,
+  type Glazing,
+  type PaneCoating,
+  type PaneTint,
+  type PaneTreatment,
+  mayEdgesBeSeen,
 } from './glass-unit';
 export { type Person, type Skill, SKILLS, initialsOf, newPerson } from './person';
 export type { CrewMember, DaySettings, PlannedStepRow } from './day-rows';
@@ -39,6 +40,7 @@ export { type FamilyFacts, FAMILY_NAMES, FILM_FAMILIES } from './film-families';
 export { OPPOSITE_SIDE, type SeenFrom, lookFrom } from './seen-from';
 export type { Known, SiteFacts } from './site-facts';
 export {
+  type EdgesSeen,
   SHAPES_OF_KIND,
   type Surface,
   type SurfaceCondition,

@@ -32,6 +32,8 @@ export interface SiteFacts {
   readonly leftFinBeside_nm: number | null;
   readonly rightFinDepth_nm: number | null;
   readonly rightFinBeside_nm: number | null;
+  /** Noted by somebody who knows the place: a hatch within a hall, a pane behind another wall. */
+  readonly sun: 'reaches it' | 'never' | 'unknown';
   /** Behind the glass, on the room's side. */
   readonly blind: 'none' | 'vented' | 'close or closed' | 'unknown';
   readonly heatOutlet: 'none' | 'near or aimed at the glass' | 'unknown';

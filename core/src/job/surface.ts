@@ -19,6 +19,16 @@ export type SurfaceShape =
   | 'panel'
   | 'moulding';
 
+/** What somebody saw of the edges of one pane: an edge seen is said of that pane alone, by a person. */
+export interface EdgesSeen {
+  readonly state: 'sound' | 'damaged';
+  readonly personId: string | null;
+  /** The name as it was. */
+  readonly who: string;
+  /** An instant, ISO 8601. */
+  readonly at: string;
+}
+
 /** What is seen and filmed. */
 export interface Surface {
   readonly placeId: string;
@@ -31,6 +41,8 @@ export interface Surface {
   readonly corners: number | null;
   readonly seenFrom: SeenFrom;
   readonly condition: SurfaceCondition;
+  /** Null: nobody has looked along them. */
+  readonly edgesSeen: EdgesSeen | null;
   readonly remark: string;
   readonly position: number;
   /** The surface this one is a repeat of. Measures stay their own. */

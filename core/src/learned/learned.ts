@@ -42,3 +42,6 @@ export interface Learned {
 
 /** A figure as it stands before anybody has measured. */
 export type FirstFigure = Pick<Learned, 'key' | 'word' | 'value' | 'unit' | 'basis'>;
+
+/** Whether it is the size of a bottle or a cap: more than nothing, and typed as it stands there. */
+export const isVolume = ({ unit }: Pick<Learned, 'unit'>): boolean => unit === 'ml';

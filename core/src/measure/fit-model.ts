@@ -28,21 +28,7 @@ export function fitModel(
   const count = start.length;
   let at = [...start];
   let stopped: FittedModel['stopped'] = 'limit';
-  const rowsAt = (): Float64Array[] => {
-    const rows = readings.map(() => new Float64Array(count));
-    scales.forEach((scale, unknown) => {
-      const nudged = (by: number): readonly number[] =>
-        predict(at.map((value, index) => (index === unknown ? value + by : value)));
-      const onward = nudged(scale * SLOPE_SHARE);
-      const back = nudged(-scale * SLOPE_SHARE);
-      readings.forEach(({ sd }, index) => {
-        const row = rows[index];
-        if (row !== undefined)
-          row[unknown] = ((onward[index] ?? 0) - (back[index] ?? 0)) / (2 * SLOPE_SHARE) / sd;
-      });
-    });
-    return rows;
-  };
+  const rowsAt = (): Float64Array[] => slopesAt(at, scales, readings, predict);
   const wantedAt = (unknowns: readonly number[]): Float64Array => {
     const predicted = predict(unknowns);
     return Float64Array.from(
@@ -79,4 +65,28 @@ export function fitModel(
     stopped,
     unknowns: at,
   };
+}
+
+/**
+ * How each reading follows each unknown, in steps of its scale and standard deviations: central differences.
+ */
+function slopesAt(
+  at: readonly number[],
+  scales: readonly number[],
+  readings: readonly ModelReading[],
+  predict: (unknowns: readonly number[]) => readonly number[],
+): Float64Array[] {
+  const rows = readings.map(() => new Float64Array(at.length));
+  scales.forEach((scale, unknown) => {
+    const nudged = (by: number): readonly number[] =>
+      predict(at.map((value, index) => (index === unknown ? value + by : value)));
+    const onward = nudged(scale * SLOPE_SHARE);
+    const back = nudged(-scale * SLOPE_SHARE);
+    readings.forEach(({ sd }, index) => {
+      const row = rows[index];
+      if (row !== undefined)
+        row[unknown] = ((onward[index] ?? 0) - (back[index] ?? 0)) / (2 * SLOPE_SHARE) / sd;
+    });
+  });
+  return rows;
 }

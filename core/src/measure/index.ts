@@ -34,6 +34,7 @@ export { FEWEST_CORNERS, MOST_CORNERS } from './shapes/many-sides';
 export { type SlipFix, TO_FRAME, slipFixes } from './slips';
 export { type ComparedSurface, type SameAsGroup, sameAsGroups } from './same-as';
 export { LABEL_MEASURES, type Recheck, type SideRecheck, labelMeasure, recheckFilm } from './recheck';
+export { CURVED_POINTS } from './shapes/fit-patch';
 export { fourSidePoints } from './shapes/four-sides';
 export { type NetworkAnswer, type NetworkRequest, reckonNetwork } from './reckon-network';
 export { readingOf, surfaceInputOf } from './surface-input';

@@ -62,86 +62,12 @@ export interface NetworkAnswer {
  * @throws CoreError MEASURE_NETWORK_POINT (a reading names a point that is not there), MEASURE_NETWORK_OPEN
  * (lengths do not lay the corners out)
  */
-export function reckonNetwork({
-  points,
-  distances,
-  rightAngles = [],
-  levels = [],
-}: NetworkRequest): NetworkAnswer {
+export function reckonNetwork(request: NetworkRequest): NetworkAnswer {
+  const { points, distances, levels = [] } = request;
   const at = new Map(points.map(({ id }, index) => [id, index]));
-  const pointOf = (path: string, name: string): NetworkPoint => {
-    const corners = name.split('~').map((part) => at.get(part));
-    if (corners.length > 2 || corners.some((corner) => corner === undefined))
-      throw new CoreError('MEASURE_NETWORK_POINT', {
-        path,
-        expected: `one of ${points.map(({ id }) => id).join(', ')}, or the middle of two such as a~b`,
-        got: name,
-      });
-    return corners.map((corner) => ({ corner: corner ?? 0, share: 1 / corners.length }));
-  };
-  const observations: NetworkObservation[] = [
-    ...distances.map(({ id, from, to, value_mm, sd_mm }): NetworkObservation => {
-      if (from === to)
-        throw new CoreError('MEASURE_POINTS_SAME', {
-          path: `distances.${id}`,
-          expected: 'two different points',
-          got: from,
-        });
-      return {
-        kind: 'distance',
-        at: [pointOf(`distances.${id}.from`, from), pointOf(`distances.${id}.to`, to)],
-        value_mm,
-        sd_mm,
-      };
-    }),
-    ...levels.map(({ id, from, to, value_mm, sd_mm }): NetworkObservation => ({
-      kind: 'level',
-      at: [pointOf(`levels.${id}.from`, from), pointOf(`levels.${id}.to`, to)],
-      value_mm,
-      sd_mm,
-    })),
-    ...rightAngles.map(({ id, at: corner, one, other, sd_mm }): NetworkObservation => ({
-      kind: 'right angle',
-      at: [
-        pointOf(`rightAngles.${id}.at`, corner),
-        pointOf(`rightAngles.${id}.one`, one),
-        pointOf(`rightAngles.${id}.other`, other),
-      ],
-      value_mm: 0,
-      sd_mm,
-    })),
-  ];
+  const observations = observationsOf(request, at);
   const start = startOf(points, distances, at);
   const solution = adjustNetwork(start, observations, levels.length > 0 ? 'first corner' : 'top side level');
-  const readings: Reading[] = [
-    ...distances.map(({ id, from, to, value_mm, sd_mm }): Reading => ({
-      id,
-      kind: 'distance',
-      from,
-      to,
-      value_mm,
-      sd_mm,
-      instrument: 'tape',
-    })),
-    ...levels.map(({ id, from, to, value_mm, sd_mm }): Reading => ({
-      id,
-      kind: 'level',
-      from,
-      to,
-      value_mm,
-      sd_mm,
-      instrument: 'tape',
-    })),
-    ...rightAngles.map(({ id, at: corner, sd_mm }): Reading => ({
-      id,
-      kind: 'right angle',
-      from: corner,
-      to: corner,
-      value_mm: 0,
-      sd_mm,
-      instrument: 'tape',
-    })),
-  ];
   const isDetermined = solution.rank === solution.unknowns;
   const sized = (of: (corners: readonly Point[]) => number): NetworkAnswer['area_mm2'] => ({
     value: of(solution.corners),
@@ -161,11 +87,67 @@ export function reckonNetwork({
     area_mm2: sized((corners) => Math.abs(areaOf(corners))),
     perimeter_mm: sized(perimeterOf),
     agreement: judge(
-      readings,
+      readingsOf(request),
       observations.map(({ sd_mm }) => sd_mm),
       solution,
     ),
   };
+}
+
+/** What was observed, between the corners it names. Lengths first, then levels, then right angles. */
+function observationsOf(
+  { points, distances, levels = [], rightAngles = [] }: NetworkRequest,
+  at: ReadonlyMap<string, number>,
+): readonly NetworkObservation[] {
+  const pointOf = (path: string, name: string): NetworkPoint => {
+    const corners = name.split('~').map((part) => at.get(part));
+    if (corners.length > 2 || corners.some((corner) => corner === undefined))
+      throw new CoreError('MEASURE_NETWORK_POINT', {
+        path,
+        expected: `one of ${points.map(({ id }) => id).join(', ')}, or the middle of two such as a~b`,
+        got: name,
+      });
+    return corners.map((corner) => ({ corner: corner ?? 0, share: 1 / corners.length }));
+  };
+  return [
+    ...distances.map(({ id, from, to, value_mm, sd_mm }): NetworkObservation => {
+      if (from === to)
+        throw new CoreError('MEASURE_POINTS_SAME', {
+          path: `distances.${id}`,
+          expected: 'two different points',
+          got: from,
+        });
+      const ends = [pointOf(`distances.${id}.from`, from), pointOf(`distances.${id}.to`, to)] as const;
+      return { kind: 'distance', at: ends, value_mm, sd_mm };
+    }),
+    ...levels.map(({ id, from, to, value_mm, sd_mm }): NetworkObservation => {
+      const ends = [pointOf(`levels.${id}.from`, from), pointOf(`levels.${id}.to`, to)] as const;
+      return { kind: 'level', at: ends, value_mm, sd_mm };
+    }),
+    ...rightAngles.map(({ id, at: corner, one, other, sd_mm }): NetworkObservation => ({
+      kind: 'right angle',
+      at: [
+        pointOf(`rightAngles.${id}.at`, corner),
+        pointOf(`rightAngles.${id}.one`, one),
+        pointOf(`rightAngles.${id}.other`, other),
+      ],
+      value_mm: 0,
+      sd_mm,
+    })),
+  ];
+}
+
+/** The same in the same order, as readings that can be accused. */
+function readingsOf({ distances, levels = [], rightAngles = [] }: NetworkRequest): readonly Reading[] {
+  const instrument = 'tape' as const;
+  return [
+    ...distances.map((own): Reading => ({ ...own, kind: 'distance', instrument })),
+    ...levels.map((own): Reading => ({ ...own, kind: 'level', instrument })),
+    ...rightAngles.map(({ id, at, sd_mm }): Reading => ({
+      ...{ id, from: at, to: at, value_mm: 0, sd_mm, instrument },
+      kind: 'right angle',
+    })),
+  ];
 }
 
 function startOf(

@@ -5,7 +5,7 @@ import { checkSurface, slotsFor } from './check-surface';
 import { areaOf, outlineBounds, perimeterOf } from './outline';
 import type { Reading } from './reading';
 import { ovalEdge } from './shapes/round';
-import { unrolled } from './shapes/columns';
+import { unrolled } from './shapes/column-film';
 import type { PartSize, SurfaceInput } from './shapes/shape';
 import type { SurfaceCheck } from './surface-check';
 

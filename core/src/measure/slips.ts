@@ -1,5 +1,6 @@
 import { COMMON_PRACTICE, type LengthUnit, type Source, mmFromNm, parseLength } from '../quantity';
 import { checkSurface, slotsFor } from './check-surface';
+import type { Agreement, Suspect } from './judge';
 import { type Reading, sdOf } from './reading';
 import type { SurfaceInput } from './shapes/shape';
 import type { SurfaceCheck } from './surface-check';
@@ -63,72 +64,85 @@ export function slipFixes(
         : [];
   if (suspects.length === 0 && check.state !== 'impossible') return [];
   const isToldApart = suspects.length === 1;
-  const agrees = (changes: SlipFix['changes']): boolean => {
-    const readings = input.readings.map((reading) => ({
-      ...reading,
-      value_mm: changes.find(({ id }) => id === reading.id)?.value_mm ?? reading.value_mm,
-    }));
-    if (readings.some(({ value_mm }) => !(value_mm >= 1) || value_mm > 100_000)) return false;
-    if (chordsDisagree({ ...input, readings })) return false;
-    const again = checkSurface({ ...input, readings });
-    return 'agreement' in again && again.agreement.kind === 'agree';
-  };
-  const found: SlipFix[] = [];
-  const offer = (slip: string, changes: SlipFix['changes']): void => {
-    const first = changes[0];
-    if (first === undefined || found.length >= MOST_FIXES) return;
-    if (
-      found.some(
-        (fix) => fix.id === first.id && Math.abs((fix.changes[0]?.value_mm ?? 0) - first.value_mm) < 1,
-      )
-    )
-      return;
-    if (agrees(changes)) found.push({ id: first.id, slip, changes });
-  };
-  const reliability = 'agreement' in check ? check.agreement.reliability : [];
-  /** A correction must come as near to the reading that would fit as an honest reading would. */
-  const isNear = (reading: Reading, value_mm: number): boolean => {
-    const suspect = suspects.find(({ id }) => id === reading.id);
-    const redundancy = reliability.find(({ id }) => id === reading.id)?.redundancy ?? 1;
-    return (
-      suspect === undefined ||
-      Math.abs(suspect.tooLong_mm) > FAR_OFF_SHARE * reading.value_mm ||
-      Math.abs(value_mm - suspect.wouldFit_mm) <=
-        (HONEST_SDS * sdOf(reading)) / Math.sqrt(Math.max(redundancy, 0.05))
-    );
-  };
-  const offerOne = (slip: string, reading: Reading, values: readonly number[]): void => {
-    const wouldFit = suspects.find(({ id }) => id === reading.id)?.wouldFit_mm ?? reading.value_mm;
-    const value_mm = [...values].sort((a, b) => Math.abs(a - wouldFit) - Math.abs(b - wouldFit))[0];
-    if (value_mm !== undefined && isNear(reading, value_mm)) offer(slip, [{ id: reading.id, value_mm }]);
-  };
+  const fixes = new Fixes(input, suspects, 'agreement' in check ? check.agreement.reliability : []);
   const doubted = isToldApart
     ? input.readings.filter(({ id }) => suspects.some((suspect) => suspect.id === id))
     : check.state === 'impossible'
       ? input.readings
       : [];
   for (const reading of doubted.filter(({ kind }) => kind === 'distance' || kind === 'height over')) {
-    offerOne('two digits swapped', reading, swappedDigits(typed.get(reading.id)));
+    fixes.offerOne('two digits swapped', reading, swappedDigits(typed.get(reading.id)));
     for (const { slip, by_mm } of SLIP_LENGTHS)
-      offerOne(
+      fixes.offerOne(
         slip,
         reading,
         by_mm.map((by) => reading.value_mm + by),
       );
-    for (const { slip, factor } of UNIT_SLIPS) offerOne(slip, reading, [reading.value_mm * factor]);
+    for (const { slip, factor } of UNIT_SLIPS) fixes.offerOne(slip, reading, [reading.value_mm * factor]);
   }
   for (const [width, height] of exchangeable(input))
-    offer('width and height exchanged', [
+    fixes.offer('width and height exchanged', [
       { id: width.id, value_mm: height.value_mm },
       { id: height.id, value_mm: width.value_mm },
     ]);
-  if (found.length === 0 && isToldApart) {
-    const toFrame = suspects.filter(
-      ({ tooLong_mm }) => tooLong_mm >= FRAME_LEAST_MM && tooLong_mm <= FRAME_MOST_MM,
-    );
-    for (const { id, wouldFit_mm } of toFrame) offer(TO_FRAME, [{ id, value_mm: Math.round(wouldFit_mm) }]);
+  if (fixes.found.length === 0 && isToldApart)
+    for (const { id, wouldFit_mm } of suspects.filter(isFrameWide))
+      fixes.offer(TO_FRAME, [{ id, value_mm: Math.round(wouldFit_mm) }]);
+  return surelyMeant(fixes.found);
+}
+
+const isFrameWide = ({ tooLong_mm }: Suspect): boolean =>
+  tooLong_mm >= FRAME_LEAST_MM && tooLong_mm <= FRAME_MOST_MM;
+
+/** Corrections tried so far with which everything agrees. */
+class Fixes {
+  readonly found: SlipFix[] = [];
+
+  constructor(
+    private readonly input: SurfaceInput,
+    private readonly suspects: readonly Suspect[],
+    private readonly reliability: Agreement['reliability'],
+  ) {}
+
+  /** The value of these that comes nearest to what would fit. */
+  offerOne(slip: string, reading: Reading, values: readonly number[]): void {
+    const wouldFit = this.suspects.find(({ id }) => id === reading.id)?.wouldFit_mm ?? reading.value_mm;
+    const value_mm = [...values].sort((a, b) => Math.abs(a - wouldFit) - Math.abs(b - wouldFit))[0];
+    if (value_mm !== undefined && this.#isNear(reading, value_mm))
+      this.offer(slip, [{ id: reading.id, value_mm }]);
   }
-  return surelyMeant(found);
+
+  offer(slip: string, changes: SlipFix['changes']): void {
+    const first = changes[0];
+    if (first === undefined || this.found.length >= MOST_FIXES) return;
+    const isThere = this.found.some(
+      ({ id, changes: [own] }) => id === first.id && Math.abs((own?.value_mm ?? 0) - first.value_mm) < 1,
+    );
+    if (!isThere && this.#agrees(changes)) this.found.push({ id: first.id, slip, changes });
+  }
+
+  /** A correction must come as near to the reading that would fit as an honest reading would. */
+  #isNear(reading: Reading, value_mm: number): boolean {
+    const suspect = this.suspects.find(({ id }) => id === reading.id);
+    const redundancy = this.reliability.find(({ id }) => id === reading.id)?.redundancy ?? 1;
+    return (
+      suspect === undefined ||
+      Math.abs(suspect.tooLong_mm) > FAR_OFF_SHARE * reading.value_mm ||
+      Math.abs(value_mm - suspect.wouldFit_mm) <=
+        (HONEST_SDS * sdOf(reading)) / Math.sqrt(Math.max(redundancy, 0.05))
+    );
+  }
+
+  #agrees(changes: SlipFix['changes']): boolean {
+    const readings = this.input.readings.map((reading) => ({
+      ...reading,
+      value_mm: changes.find(({ id }) => id === reading.id)?.value_mm ?? reading.value_mm,
+    }));
+    if (readings.some(({ value_mm }) => !(value_mm >= 1) || value_mm > 100_000)) return false;
+    if (chordsDisagree({ ...this.input, readings })) return false;
+    const again = checkSurface({ ...this.input, readings });
+    return 'agreement' in again && again.agreement.kind === 'agree';
+  }
 }
 
 /**

@@ -1,6 +1,8 @@
 export { CoreError, type CoreErrorCode, type CoreErrorData } from './core-error';
 export { type LengthUnit, NM_PER_MM, NM_PER_UNIT, mmFromNm, nmFromMm } from './length';
 export { type ParsedLength, type UnreadableReason, parseLength } from './parse-length';
+export { ML_PER_US_FL_OZ, ML_PER_US_GALLON } from './volume';
+export { type ParsedVolume, parseVolume } from './parse-volume';
 export { type ParsedReading, type ReadingRange, parseReading } from './parse-reading';
 export {
   type DisplayUnits,

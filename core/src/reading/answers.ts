@@ -1,4 +1,3 @@
-import { newSunBook } from '../choosing';
 import type { WeatherHour } from '../climate';
 import type { CutOrder } from '../cutting';
 import { workStepId } from '../day';
@@ -100,7 +99,7 @@ export interface JobAnswers {
 export function jobAnswers(
   view: JobView,
   { stock, weather, onSite, clock, now }: Asking,
-  askReady: AskReady = (...asked) => readyAnswers(...asked, newSunBook()),
+  askReady: AskReady = (...asked) => readyAnswers(...asked),
 ): JobAnswers {
   const air = indoorAir(view, onSite);
   const indoor = { air_C: air.air_C, humidity: air.humidity };

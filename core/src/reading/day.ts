@@ -87,10 +87,10 @@ export function dayProblemOf(view: JobView, { clock, ready, air, pins, now }: Da
         spans: (own?.fit ?? [])
           .map(({ from_ms, to_ms }) => ({ from: minute(from_ms), to: minute(to_ms) }))
           .filter(({ from, to }) => to > from),
-        closed: (own?.closed ?? []).map(({ from_ms, to_ms, says }) => ({
+        closed: (own?.closed ?? []).map(({ from_ms, to_ms, why }) => ({
           from: minute(from_ms),
           to: minute(to_ms),
-          why: says,
+          why,
         })),
       };
     }),

@@ -49,6 +49,7 @@ export {
   surfaceProgress,
   whatNext,
 } from './progress';
+export { type FitNow, fitNow } from './fit-now';
 export {
   type ReadyAnswer,
   type ReadyAsk,
@@ -57,7 +58,7 @@ export {
   readinessLimits,
   readyAsks,
 } from './readiness';
-export { readyAnswers } from './ready-answers';
+export { type ReadyBook, newReadyBook, readyAnswers } from './ready-answers';
 export { type StateAtStop, stateAtCut, stateAtFilm, stateAtFit, stateAtSurvey } from './state-at-stop';
 export {
   type MeasureState,

@@ -1,5 +1,5 @@
 import type { SurfaceRows } from '../choosing';
-import { type Readiness, type ReadinessLimits, USUAL_LIMITS } from '../day';
+import { type Readiness, type ReadinessLimits, type ReadyUnknown, USUAL_LIMITS } from '../day';
 import type { Film, RowOf, SeenFrom } from '../job';
 import type { Air } from '../waiting';
 import type { JobView } from './job-view';
@@ -17,7 +17,7 @@ export interface ReadyAsk {
 export interface ReadyAnswer extends Readiness {
   readonly id: string;
   readonly assumed: readonly string[];
-  readonly unknown: readonly string[];
+  readonly unknown: readonly ReadyUnknown[];
 }
 
 /** Taken for a room of which nothing is told. */

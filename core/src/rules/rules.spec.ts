@@ -4,6 +4,8 @@ import { cutBlanks, customarySeam } from '../cutting';
 import { kitList, readiness, returnsAfter, USUAL_LIMITS } from '../day';
 import { DEFAULT_SCHOOLS, workStepsFor } from '../fitting';
 import { primerDry, promoterDry, sealantBack } from '../waiting';
+import type { CutMethod } from '../job';
+import { ALLOWANCES, allowanceFor } from './allowances';
 import { RULES, type RuleKey } from './rules';
 import { rulesDocument } from './rules-document';
 
@@ -26,6 +28,14 @@ const SAID: readonly (readonly [RuleKey, number, string])[] = [
   ['promoterOpen', 60, 'our guess'],
   ['slipOpen', 5, 'our guess'],
   ['thickFilm', 100, 'our guess'],
+  ['sealantThin', 2, 'common practice'],
+  ['sealantThick', 7, 'our guess'],
+  ['firstBond', 2, 'common practice'],
+  ['decalBond', 14, 'common practice'],
+  ['warmRoomStay', 2, 'common practice'],
+  ['bladesEach', 3, 'our guess'],
+  ['paperEach', 2.5, 'our guess'],
+  ['clothEach', 4, 'our guess'],
   ['vinylWarmRoom', 13, 'common practice'],
   ['dewMargin', 3, 'common practice'],
   ['coolingStretch', 1.25, 'our guess'],
@@ -40,6 +50,31 @@ describe('does each rule say what the trade says?', () => {
   });
   it('the page of all rules is made from them (npm run rules)', () => {
     expect(readFileSync(new URL('../../../docs/rules.md', import.meta.url), 'utf8')).toBe(rulesDocument());
+  });
+});
+
+/** Over at top, right, bottom, left, mm, and the edge of the roll that is wanted: trade.md 6 and 7. */
+const WAYS: readonly (readonly [CutMethod, readonly number[], string])[] = [
+  ['trim in place', [25, 25, 25, 25], 'at the top'],
+  ['pre-squared', [0, 25, 25, 0], 'at one side'],
+  ['dry-fitted', [25, 25, 25, 25], 'at the top'],
+  ['security', [25, 25, 25, 25], 'none'],
+  ['decor', [50, 50, 50, 50], 'none'],
+  ['column', [12.5, 25, 12.5, 0], 'none'],
+  ['wrapped edges', [25, 25, 25, 25], 'none'],
+  ['furrow girth', [50, 50, 50, 50], 'none'],
+  ['curved, shrunk', [25, 13, 25, 13], 'at the top'],
+  ['textured wall', [50, 50, 50, 50], 'none'],
+];
+
+describe('is a blank cut as large as the way of fitting wants it?', () => {
+  it.each(WAYS)('%s: %j over, factory edge %s', (method, over, factoryEdge) => {
+    const found = allowanceFor(method);
+    expect([found.top_mm, found.right_mm, found.bottom_mm, found.left_mm]).toEqual(over);
+    expect(found.factoryEdge).toBe(factoryEdge);
+  });
+  it('every way there is', () => {
+    expect(WAYS.map(([method]) => method).sort()).toEqual(ALLOWANCES.map(({ method }) => method).sort());
   });
 });
 

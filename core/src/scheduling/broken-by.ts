@@ -1,4 +1,4 @@
-import type { PlanProblem, PlanStep, PlannedStep, Span } from './problem';
+import type { PlanProblem, PlanStep, PlannedStep, Reason, Span } from './problem';
 
 /** What a start breaks, as data; the words are made where the clock of the place is known. */
 export type Broken =
@@ -31,7 +31,7 @@ export type Broken =
       readonly from: number;
       readonly why: string;
     }
-  | { readonly kind: 'not fit'; readonly from: number; readonly to: number; readonly why: string }
+  | { readonly kind: 'not fit'; readonly from: number; readonly to: number; readonly why: Reason }
   | {
       readonly kind: 'nobody at work';
       readonly need: number;

@@ -20,6 +20,11 @@ export interface BuildWays {
 const RETRIES_EACH = 4;
 const NONE: readonly number[] = [];
 
+/** The first step that has fewer people than it needs, as one that is pinned may; -1: none. */
+export function firstUnmanned({ crew }: Network, { people }: Built): number {
+  return crew.findIndex((need, step) => (people[step]?.length ?? 0) < need);
+}
+
 /**
  * Places steps one after another, each as early as it can be with what is placed already: the order decides
  * everything. Steps tied by a most-lag follow their forerunner at once; when one comes too late, its
@@ -87,22 +92,13 @@ export class PlanBuilder {
     earliest: ArrayLike<number>,
     { wished, isGlued = true, most = Number.POSITIVE_INFINITY }: BuildWays = {},
   ): Built | undefined {
-    const { count, pinned, before, after, minutes } = this.#network;
+    const { count, pinned, after, minutes } = this.#network;
     this.#begin(earliest);
     this.#wished = wished;
     this.#isGlued = isGlued;
     const placed: number[] = [];
-    for (let step = 0; step < count; step += 1)
-      if ((pinned[step] ?? -1) >= 0)
-        this.#put(step, pinned[step] ?? 0, this.#crewAt(step, pinned[step] ?? 0) ?? NONE);
-    const pins = placedCount(this.#starts);
-    const ready: number[] = [];
-    for (let step = 0; step < count; step += 1) {
-      let waits = 0;
-      for (const { other } of before[step] ?? []) if ((pinned[other] ?? -1) < 0) waits += 1;
-      this.#waits[step] = waits;
-      if (waits === 0 && (pinned[step] ?? -1) < 0) ready.push(step);
-    }
+    const pins = this.#putPins();
+    const ready = this.#ready();
     let retries = RETRIES_EACH * count;
     while (placed.length + pins < count) {
       const step = this.#next(ready, rank);
@@ -118,19 +114,7 @@ export class PlanBuilder {
           return undefined;
         }
         this.#raised[culprit] = at - this.#culpritMost - (minutes[culprit] ?? 0);
-        const from = placed.lastIndexOf(culprit);
-        const hangs = this.#hangingOn(culprit);
-        let kept = from;
-        for (let index = placed.length - 1; index >= from; index -= 1)
-          if (hangs[placed[index] ?? 0] === 1) this.#take(placed[index] ?? 0, ready);
-        for (let index = from; index < placed.length; index += 1) {
-          const own = placed[index] ?? 0;
-          if (hangs[own] === 0) {
-            placed[kept] = own;
-            kept += 1;
-          }
-        }
-        placed.length = kept;
+        this.#takeBack(culprit, placed, ready);
         continue;
       }
       if (!Number.isFinite(at) || at + (this.#tails[step] ?? 0) > most) {
@@ -149,6 +133,45 @@ export class PlanBuilder {
     for (let step = 0; step < count; step += 1)
       finish = Math.max(finish, (this.#starts[step] ?? 0) + (minutes[step] ?? 0));
     return { starts: this.#starts.slice(), people: this.#crews.slice(), finish };
+  }
+
+  /** Pinned steps stand where they are pinned. @returns how many */
+  #putPins(): number {
+    const { count, pinned } = this.#network;
+    for (let step = 0; step < count; step += 1)
+      if ((pinned[step] ?? -1) >= 0)
+        this.#put(step, pinned[step] ?? 0, this.#crewAt(step, pinned[step] ?? 0) ?? NONE);
+    return placedCount(this.#starts);
+  }
+
+  /** Steps that wait for no other; counts what the others wait for. */
+  #ready(): number[] {
+    const { count, pinned, before } = this.#network;
+    const ready: number[] = [];
+    for (let step = 0; step < count; step += 1) {
+      let waits = 0;
+      for (const { other } of before[step] ?? []) if ((pinned[other] ?? -1) < 0) waits += 1;
+      this.#waits[step] = waits;
+      if (waits === 0 && (pinned[step] ?? -1) < 0) ready.push(step);
+    }
+    return ready;
+  }
+
+  /** Takes a step that came too early off the plan, and all that hangs on it. */
+  #takeBack(culprit: number, placed: number[], ready: number[]): void {
+    const from = placed.lastIndexOf(culprit);
+    const hangs = this.#hangingOn(culprit);
+    let kept = from;
+    for (let index = placed.length - 1; index >= from; index -= 1)
+      if (hangs[placed[index] ?? 0] === 1) this.#take(placed[index] ?? 0, ready);
+    for (let index = from; index < placed.length; index += 1) {
+      const own = placed[index] ?? 0;
+      if (hangs[own] === 0) {
+        placed[kept] = own;
+        kept += 1;
+      }
+    }
+    placed.length = kept;
   }
 
   #begin(earliest: ArrayLike<number>): void {

@@ -1,4 +1,4 @@
-import { type Built, PlanBuilder } from './build-plan';
+import { type Built, PlanBuilder, firstUnmanned } from './build-plan';
 import { type Network, earliestStarts, networkOf, refuseCycles } from './network';
 import { leastFinish } from './least-finish';
 import type { PlanProblem, PlannedStep } from './problem';
@@ -57,23 +57,31 @@ export function* planDaySteps(
   const leastWorkingMinutes = workingMinutes(hours, Math.min(least, network.horizon));
   let known: Built | undefined;
   let plan: DayPlan | undefined;
+  /** A pin stands where it is put, also when nobody is left for it: such a plan is none. */
+  let unmanned = -1;
   const search = searchPlan(network, { seed, mostRounds, earliest, leastFinish: least });
   for (let rounds = 1; ; rounds += 1) {
     const { value, done } = search.next();
-    if (value !== undefined && (plan === undefined || value.built !== known)) {
+    if (value !== undefined && value.built !== known) {
       known = value.built;
-      plan = {
-        state: 'planned',
-        steps: plannedSteps(problem, network, value.built),
-        finish: value.built.finish,
-        workingMinutes: workingMinutes(hours, value.built.finish),
-        leastWorkingMinutes,
-        rounds: value.rounds,
-      };
+      unmanned = firstUnmanned(network, value.built);
+      if (unmanned < 0)
+        plan = {
+          state: 'planned',
+          steps: plannedSteps(problem, network, value.built),
+          finish: value.built.finish,
+          workingMinutes: workingMinutes(hours, value.built.finish),
+          leastWorkingMinutes,
+          rounds: value.rounds,
+        };
     }
     if (done === true || (plan === undefined && rounds >= ROUNDS_WITHOUT))
       return plan === undefined
-        ? { state: 'none', stuck: idOf(stuckStep(network, earliest)), relief: whatWouldGive(problem) }
+        ? {
+            state: 'none',
+            stuck: idOf(unmanned < 0 ? stuckStep(network, earliest) : unmanned),
+            relief: whatWouldGive(problem),
+          }
         : { ...plan, rounds };
     if (plan !== undefined) yield plan.rounds === rounds ? plan : { ...plan, rounds };
   }

@@ -19,11 +19,14 @@ export interface Tool {
   readonly count: number;
 }
 
+/** A reason as it was given: in words, or as a case that is put into words where it is shown. */
+export type Reason = string | { readonly case: string };
+
 /** When a surface is fit to be worked on, and why not in between. */
 export interface Fitness {
   readonly id: string;
   readonly spans: readonly Span[];
-  readonly closed: readonly (Span & { readonly why: string })[];
+  readonly closed: readonly (Span & { readonly why: Reason })[];
 }
 
 /** Dust and wet film keep out of one another's way in one room; neither minds its like. */

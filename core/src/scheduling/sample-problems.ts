@@ -18,8 +18,44 @@ const DAY = 1440;
  */
 export function sampleProblem(seed: number, { steps: count, days, people: crew }: SampleSize): PlanProblem {
   const random = seededRandom(seed);
-  const whole = (least: number, most: number): number => least + Math.floor(random() * (most - least + 1));
-  const people: Person[] = Array.from({ length: crew }, (_, index) => ({
+  const dice: Dice = {
+    random,
+    whole: (least, most) => least + Math.floor(random() * (most - least + 1)),
+  };
+  const people = peopleOf(dice, crew, days);
+  const fitness = fitnessOf(dice, days);
+  const steps: PlanStep[] = [];
+  const lags: Lag[] = [];
+  for (let surface = 0; steps.length < count; surface += 1) {
+    const length = Math.min(count - steps.length, dice.whole(5, 9));
+    const ground = groundOf(dice);
+    for (let index = 0; index < length; index += 1) {
+      const id = `s${surface}.${index}`;
+      steps.push(stepOf(dice, id, index, ground));
+      if (index > 0) lags.push(lagOf(dice, `s${surface}.${index - 1}`, id));
+    }
+  }
+  return {
+    people,
+    tools: [
+      { id: 'gun', word: 'heat gun', count: 2 },
+      { id: 'ladder', word: 'ladder', count: 1 },
+    ],
+    fitness,
+    steps,
+    lags,
+    horizon: days * DAY,
+  };
+}
+
+interface Dice {
+  readonly random: () => number;
+  readonly whole: (least: number, most: number) => number;
+}
+const FRONTS = ['morning', 'afternoon', 'noon'] as const;
+
+function peopleOf({ whole }: Dice, crew: number, days: number): readonly Person[] {
+  return Array.from({ length: crew }, (_, index) => ({
     id: `p${index}`,
     name: `P${index}`,
     skills:
@@ -33,7 +69,11 @@ export function sampleProblem(seed: number, { steps: count, days, people: crew }
           ],
     ).flat(),
   }));
-  const fitness: Fitness[] = ['morning', 'afternoon', 'noon'].map((id, index) => ({
+}
+
+/** When each front is fit: its sun comes and goes a little differently each day. */
+function fitnessOf({ whole }: Dice, days: number): readonly Fitness[] {
+  return FRONTS.map((id, index) => ({
     id,
     closed: [],
     spans: Array.from({ length: days }, (_, day): readonly Span[] => {
@@ -48,55 +88,57 @@ export function sampleProblem(seed: number, { steps: count, days, people: crew }
             ];
     }).flat(),
   }));
-  const steps: PlanStep[] = [];
-  const lags: Lag[] = [];
-  for (let surface = 0; steps.length < count; surface += 1) {
-    const length = Math.min(count - steps.length, whole(5, 9));
-    const [place, room, sunny] = [
-      `place ${whole(1, 4)}`,
-      `room ${whole(1, 3)}`,
-      random() < 0.4 ? (['morning', 'afternoon', 'noon'][whole(0, 2)] ?? null) : null,
-    ];
-    const isDusty = random() < 0.3;
-    for (let index = 0; index < length; index += 1) {
-      const id = `s${surface}.${index}`;
-      const isFilm = index >= 2;
-      steps.push({
-        id,
-        word: id,
-        place,
-        minutes: whole(5, 40),
-        crew: isFilm && random() < 0.2 ? 2 : 1,
-        skill: isFilm ? 'film' : random() < 0.15 ? 'heat' : null,
-        tools:
-          random() < 0.2 ? [{ tool: 'gun', count: 1 }] : random() < 0.1 ? [{ tool: 'ladder', count: 1 }] : [],
-        fitness: isFilm && index < 5 ? sunny : null,
-        room,
-        air: isDusty && index === 0 ? 'makes dust' : isFilm && index < 4 ? 'wants clean air' : null,
-        pinned: null,
-      });
-      if (index === 0) continue;
-      const kind = random();
-      const [least, most] =
-        kind < 0.6
-          ? [0, null]
-          : kind < 0.8
-            ? [0, whole(20, 60)]
-            : kind < 0.92
-              ? [whole(5, 15), 60]
-              : [whole(60, 150), null];
-      lags.push({ from: `s${surface}.${index - 1}`, to: id, least, most, why: '' });
-    }
-  }
+}
+
+/** Where a surface is, and what is special about it. */
+interface Ground {
+  readonly place: string;
+  readonly room: string;
+  readonly sunny: string | null;
+  readonly isDusty: boolean;
+}
+
+function groundOf({ random, whole }: Dice): Ground {
+  const [place, room, sunny] = [
+    `place ${whole(1, 4)}`,
+    `room ${whole(1, 3)}`,
+    random() < 0.4 ? (FRONTS[whole(0, 2)] ?? null) : null,
+  ];
+  return { place, room, sunny, isDusty: random() < 0.3 };
+}
+
+function stepOf(
+  { random, whole }: Dice,
+  id: string,
+  index: number,
+  { place, room, sunny, isDusty }: Ground,
+): PlanStep {
+  const isFilm = index >= 2;
   return {
-    people,
-    tools: [
-      { id: 'gun', word: 'heat gun', count: 2 },
-      { id: 'ladder', word: 'ladder', count: 1 },
-    ],
-    fitness,
-    steps,
-    lags,
-    horizon: days * DAY,
+    id,
+    word: id,
+    place,
+    minutes: whole(5, 40),
+    crew: isFilm && random() < 0.2 ? 2 : 1,
+    skill: isFilm ? 'film' : random() < 0.15 ? 'heat' : null,
+    tools:
+      random() < 0.2 ? [{ tool: 'gun', count: 1 }] : random() < 0.1 ? [{ tool: 'ladder', count: 1 }] : [],
+    fitness: isFilm && index < 5 ? sunny : null,
+    room,
+    air: isDusty && index === 0 ? 'makes dust' : isFilm && index < 4 ? 'wants clean air' : null,
+    pinned: null,
   };
+}
+
+function lagOf({ random, whole }: Dice, from: string, to: string): Lag {
+  const kind = random();
+  const [least, most] =
+    kind < 0.6
+      ? [0, null]
+      : kind < 0.8
+        ? [0, whole(20, 60)]
+        : kind < 0.92
+          ? [whole(5, 15), 60]
+          : [whole(60, 150), null];
+  return { from, to, least, most, why: '' };
 }

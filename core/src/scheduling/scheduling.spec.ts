@@ -9,11 +9,9 @@ import {
   type PlanProblem,
   type PlanStep,
   brokenBy,
-  brokenInWords,
   checkPlan,
   crewFor,
   planDaySteps,
-  reliefInWords,
   sampleProblem,
   whyNotEarlier,
   workingHours,
@@ -73,10 +71,8 @@ const made = (asked: PlanProblem, mostRounds?: number): DayPlan => {
 };
 const startOf = (plan: DayPlan, id: string): number | undefined =>
   plan.steps.find((own) => own.id === id)?.start;
-const clock = (minute: number): string =>
-  `${String(Math.floor((minute % 1440) / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
-const why = (asked: PlanProblem, plan: DayPlan, id: string): readonly string[] =>
-  whyNotEarlier(asked, plan.steps, id).map((broken) => brokenInWords(broken, asked, { clock }));
+const why = (asked: PlanProblem, plan: DayPlan, id: string): ReturnType<typeof whyNotEarlier> =>
+  whyNotEarlier(asked, plan.steps, id);
 const refusal = (asked: PlanProblem): unknown => {
   try {
     planned(asked);
@@ -91,8 +87,8 @@ describe('when does each step start, and why not earlier?', () => {
     const asked = problem([step('clean', 100), step('lay', 150)], [lag('clean', 'lay', 0)]);
     const plan = made(asked);
     expect([startOf(plan, 'clean'), startOf(plan, 'lay')]).toEqual([480, 780]);
-    expect(why(asked, plan, 'clean')).toEqual(['1 person needed, nobody is at work then']);
-    expect(why(asked, plan, 'lay')).toEqual(['1 person needed, nobody is at work then']);
+    expect(why(asked, plan, 'clean')).toEqual([{ kind: 'nobody at work', need: 1, atWork: 0, skill: null }]);
+    expect(why(asked, plan, 'lay')).toEqual([{ kind: 'nobody at work', need: 1, atWork: 0, skill: null }]);
     expect(plan.workingMinutes).toBe(240 + 150);
   });
 
@@ -108,9 +104,9 @@ describe('when does each step start, and why not earlier?', () => {
     });
     const plan = made(asked);
     expect(startOf(plan, 'lay')).toBe(780);
-    expect(
-      brokenBy(asked, plan.steps, 'lay', 600).map((broken) => brokenInWords(broken, asked, { clock })),
-    ).toEqual(['the sun is on it, until 11:40']);
+    expect(brokenBy(asked, plan.steps, 'lay', 600)).toEqual([
+      { kind: 'not fit', from: 400, to: 700, why: 'the sun is on it' },
+    ]);
   });
 
   it('waits for primer to dry, by its own lag', () => {
@@ -121,7 +117,13 @@ describe('when does each step start, and why not earlier?', () => {
     const plan = made(asked);
     expect(startOf(plan, 'lay')).toBe(620);
     expect(why(asked, plan, 'lay')).toEqual([
-      "not before 10:20, 2 h after 'prime' ended: primer must be dry to the touch",
+      {
+        kind: 'too soon after',
+        other: 'prime',
+        least: 120,
+        from: 620,
+        why: 'primer must be dry to the touch',
+      },
     ]);
   });
 
@@ -185,10 +187,7 @@ describe('when does each step start, and why not earlier?', () => {
 });
 
 describe('what when there is no plan?', () => {
-  const words = (plan: DayPlan | NoPlan, asked: PlanProblem): readonly string[] =>
-    plan.state === 'none'
-      ? plan.relief.map((relief) => reliefInWords(relief, asked, (id) => id))
-      : ['planned'];
+  const reliefOf = (plan: DayPlan | NoPlan): NoPlan['relief'] => (plan.state === 'none' ? plan.relief : []);
 
   it('names a second heat gun where two are used at once', () => {
     const both = [
@@ -196,17 +195,21 @@ describe('what when there is no plan?', () => {
       step('b', 200, { tools: [{ tool: 'gun', count: 1 }] }),
     ];
     const asked = problem(both, [], { people: [wren, lark], horizon: 740 });
-    expect(words(planned(asked), asked)).toContain('one more heat gun');
+    expect(reliefOf(planned(asked))).toContainEqual({ kind: 'one more of', tool: 'gun' });
   });
 
   it('names the day that is missing, and the window that is too short', () => {
     const asked = problem([step('lay', 60, { fitness: 'front' })], [], {
       fitness: [{ id: 'front', spans: [{ from: 600, to: 640 }], closed: [] }],
     });
-    expect(words(planned(asked), asked)).toEqual(['front fit for longer: shade it or wait for another day']);
+    expect(reliefOf(planned(asked))).toEqual([{ kind: 'fit longer', fitness: ['front'] }]);
     const long = problem([step('a', 230), step('b', 230), step('c', 60)]);
-    expect(words(planned(long), long)).toEqual(
-      expect.arrayContaining(['one more day like the last', 'one more person', '2 h longer each evening']),
+    expect(reliefOf(planned(long))).toEqual(
+      expect.arrayContaining([
+        { kind: 'one more day' },
+        { kind: 'one more person', skill: null },
+        { kind: 'hours until', minutes: 120 },
+      ]),
     );
   });
 
@@ -233,16 +236,32 @@ describe('what when there is no plan?', () => {
         ],
       },
     );
-    expect(words(planned(asked), asked)).toEqual([
-      'left, right fit for longer, all of them: wait for other days, or plan without them',
-    ]);
+    expect(reliefOf(planned(asked))).toEqual([{ kind: 'fit longer', fitness: ['left', 'right'] }]);
   });
 
   it('a crew of zero needs a person', () => {
     const asked = problem([step('lay', 60, { skill: 'film' })], [], { people: [] });
     const plan = planned(asked);
     expect(plan).toMatchObject({ state: 'none', stuck: 'lay' });
-    expect(words(plan, asked)).toEqual(["one more person who can do 'film'"]);
+    expect(reliefOf(plan)).toEqual([{ kind: 'one more person', skill: 'film' }]);
+  });
+
+  it('two pins on one person at the same time: no plan, and either pin is named as what would have to give', () => {
+    const asked = problem([step('a', 60, { pinned: 480 }), step('b', 60, { pinned: 500 }), step('c', 30)]);
+    const plan = planned({ ...asked, people: asked.people.slice(0, 1) });
+    expect(plan.state).toBe('none');
+    expect(reliefOf(plan)).toEqual(
+      expect.arrayContaining([
+        { kind: 'without the pin of', step: 'a' },
+        { kind: 'without the pin of', step: 'b' },
+        { kind: 'one more person', skill: null },
+      ]),
+    );
+  });
+
+  it('nobody at all: a person is what would have to give', () => {
+    const plan = planned(problem([step('a', 60), step('b', 60)], [], { people: [] }));
+    expect(reliefOf(plan)).toEqual([{ kind: 'one more person', skill: null }]);
   });
 
   it('refuses rings of waits by name, and figures that cannot be', () => {

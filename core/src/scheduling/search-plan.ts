@@ -56,92 +56,137 @@ const [CHANGES, MOST_CHANGES] = [1_440_000, 1600];
  */
 export function* searchPlan(
   network: Network,
-  { seed, mostRounds, earliest, leastFinish }: PlanSearch,
+  search: PlanSearch,
 ): Generator<PlanFound | undefined, PlanFound | undefined> {
-  const random = seededRandom(seed);
-  const builder = new PlanBuilder(network);
-  const back = new PlanBuilder(mirrored(network));
-  const ranks = firstRanks(network, earliest);
-  const inTurn = new InTurn(network, earliest);
-  const firstTurns = inTurn.isOfUse
-    ? FIRST_IN_TURN.map((atATime) => inTurn.orderOfAll(ranks[0] ?? earliest, atATime))
-    : [];
-  let family: Member[] = [];
+  const { mostRounds, leastFinish } = search;
+  const breeding = new Breeding(network, search);
   let best: Member | undefined;
   let provenAt = Number.POSITIVE_INFINITY;
   let lastBetter = 0;
-  const join = (
-    rank: ArrayLike<number>,
-    wished?: readonly (readonly number[])[],
-    isGlued = true,
-    floors: ArrayLike<number> = earliest,
-  ): void => {
-    const worst = family.length < FAMILY ? undefined : family.at(-1);
-    const most =
-      worst === undefined
-        ? Number.POSITIVE_INFINITY
-        : worst.built.finish + SLACK * (worst.built.finish - leastFinish);
-    const built = justified(
-      network,
-      builder,
-      back,
-      builder.build(rank, floors, { ...(wished === undefined ? {} : { wished }), isGlued, most }),
-      earliest,
-      isGlued,
-    );
-    if (built !== undefined) adopt(built);
-  };
-  const joinInTurn = ({ rank, floors }: TurnOrder): void => {
-    join(rank, undefined, false, floors);
-  };
-  const adopt = (built: Built): void => {
-    const member = { built, cost: costOf(network, built) };
-    if (family.some(({ cost }) => cost === member.cost)) return;
-    family.push(member);
-    family.sort((a, b) => a.cost - b.cost);
-    family.length = Math.min(family.length, FAMILY);
-  };
-  const cooling = new Reordering(network, earliest, random);
-  const changes = Math.max(1, Math.min(MOST_CHANGES, Math.round(CHANGES / network.count ** 2)));
-  let length = COOLING;
-  const cool = (): void => {
-    if (cooling.isDone) {
-      cooling.begin(pick(family, random).built, length);
-      length *= LONGER;
-    }
-    cooling.run(changes);
-    if (cooling.isDone && cooling.best !== undefined) adopt(cooling.best);
-  };
   for (let round = 0; round < mostRounds && round < provenAt; round += 1) {
-    if (family.length > 0 && round > BRED && provenAt === Number.POSITIVE_INFINITY) cool();
-    const rule = ranks[round >> 1];
-    const firstTurn = firstTurns[round - 2 * ranks.length];
-    if (rule !== undefined) join(rule, undefined, round % 2 === 0);
-    else if (firstTurn !== undefined) joinInTurn(firstTurn);
-    else if (family.length < FAMILY / 2 || random() < 0.05)
-      join(noisy(ranks[Math.floor(random() * ranks.length)] ?? new Float64Array(network.count), random));
-    else if (inTurn.isOfUse && random() < IN_TURN)
-      joinInTurn(inTurn.order(pick(family, random).built.starts, random));
-    else {
-      const [mother, father] = [pick(family, random), pick(family, random)];
-      join(
-        random() < NUDGES ? nudged(network, mother, random) : child(mother, father, random),
-        random() < 0.5 ? undefined : crewsOf(network, mother, father, random),
-        random() < 0.2,
-        random() < HELD ? held(network, mother, earliest, random) : earliest,
-      );
-    }
-    const leader = family[0];
+    breeding.round(round, Number.isFinite(provenAt));
+    const { leader } = breeding;
     if (leader !== undefined && (best === undefined || leader.cost < best.cost)) {
       best = leader;
       lastBetter = round;
     }
-    if (round - lastBetter > STALE_ROUNDS && round % STALE_ROUNDS === 0) family = family.slice(0, 2);
+    if (round - lastBetter > STALE_ROUNDS && round % STALE_ROUNDS === 0) breeding.begin();
     if (best !== undefined && best.built.finish <= leastFinish && !Number.isFinite(provenAt))
       provenAt = round + TIE_ROUNDS;
     yield best && { built: best.built, rounds: round + 1 };
   }
   return best && { built: best.built, rounds: Math.min(mostRounds, provenAt) };
+}
+
+/** The family of plans, and how it grows. */
+class Breeding {
+  readonly #random: () => number;
+  readonly #builder: PlanBuilder;
+  readonly #back: PlanBuilder;
+  readonly #ranks: readonly Float64Array[];
+  readonly #inTurn: InTurn;
+  readonly #firstTurns: readonly TurnOrder[];
+  readonly #cooling: Reordering;
+  readonly #changes: number;
+  #coolingLength = COOLING;
+  #family: Member[] = [];
+
+  constructor(
+    private readonly network: Network,
+    private readonly search: PlanSearch,
+  ) {
+    const { earliest, seed } = search;
+    this.#random = seededRandom(seed);
+    this.#builder = new PlanBuilder(network);
+    this.#back = new PlanBuilder(mirrored(network));
+    this.#ranks = firstRanks(network, earliest);
+    this.#inTurn = new InTurn(network, earliest);
+    this.#firstTurns = this.#inTurn.isOfUse
+      ? FIRST_IN_TURN.map((atATime) => this.#inTurn.orderOfAll(this.#ranks[0] ?? earliest, atATime))
+      : [];
+    this.#cooling = new Reordering(network, earliest, this.#random);
+    this.#changes = Math.max(1, Math.min(MOST_CHANGES, Math.round(CHANGES / network.count ** 2)));
+  }
+
+  get leader(): Member | undefined {
+    return this.#family[0];
+  }
+
+  /** All but the best two leave. */
+  begin(): void {
+    this.#family = this.#family.slice(0, 2);
+  }
+
+  /** One of the family is cooled, and one more order is built: a rule's, one by chance, or a child's. */
+  round(round: number, isProven: boolean): void {
+    const random = this.#random;
+    if (this.#family.length > 0 && round > BRED && !isProven) this.#cool();
+    const rule = this.#ranks[round >> 1];
+    const firstTurn = this.#firstTurns[round - 2 * this.#ranks.length];
+    if (rule !== undefined) this.#join(rule, undefined, round % 2 === 0);
+    else if (firstTurn !== undefined) this.#joinInTurn(firstTurn);
+    else if (this.#family.length < FAMILY / 2 || random() < 0.05) {
+      const rank = this.#ranks[Math.floor(random() * this.#ranks.length)];
+      this.#join(noisy(rank ?? new Float64Array(this.network.count), random));
+    } else if (this.#inTurn.isOfUse && random() < IN_TURN)
+      this.#joinInTurn(this.#inTurn.order(pick(this.#family, random).built.starts, random));
+    else this.#breed();
+  }
+
+  #breed(): void {
+    const { network } = this;
+    const { earliest } = this.search;
+    const random = this.#random;
+    const [mother, father] = [pick(this.#family, random), pick(this.#family, random)];
+    this.#join(
+      random() < NUDGES ? nudged(network, mother, random) : child(mother, father, random),
+      random() < 0.5 ? undefined : crewsOf(network, mother, father, random),
+      random() < 0.2,
+      random() < HELD ? held(network, mother, earliest, random) : earliest,
+    );
+  }
+
+  #join(
+    rank: ArrayLike<number>,
+    wished?: readonly (readonly number[])[],
+    isGlued = true,
+    floors: ArrayLike<number> = this.search.earliest,
+  ): void {
+    const worst = this.#family.length < FAMILY ? undefined : this.#family.at(-1);
+    const { earliest, leastFinish } = this.search;
+    const most =
+      worst === undefined
+        ? Number.POSITIVE_INFINITY
+        : worst.built.finish + SLACK * (worst.built.finish - leastFinish);
+    const first = this.#builder.build(rank, floors, {
+      ...(wished === undefined ? {} : { wished }),
+      isGlued,
+      most,
+    });
+    const built = justified(this.network, this.#builder, this.#back, first, earliest, isGlued);
+    if (built !== undefined) this.#adopt(built);
+  }
+
+  #joinInTurn({ rank, floors }: TurnOrder): void {
+    this.#join(rank, undefined, false, floors);
+  }
+
+  #adopt(built: Built): void {
+    const member = { built, cost: costOf(this.network, built) };
+    if (this.#family.some(({ cost }) => cost === member.cost)) return;
+    this.#family.push(member);
+    this.#family.sort((a, b) => a.cost - b.cost);
+    this.#family.length = Math.min(this.#family.length, FAMILY);
+  }
+
+  #cool(): void {
+    if (this.#cooling.isDone) {
+      this.#cooling.begin(pick(this.#family, this.#random).built, this.#coolingLength);
+      this.#coolingLength *= LONGER;
+    }
+    this.#cooling.run(this.#changes);
+    if (this.#cooling.isDone && this.#cooling.best !== undefined) this.#adopt(this.#cooling.best);
+  }
 }
 
 /**

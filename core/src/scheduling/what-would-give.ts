@@ -1,4 +1,4 @@
-import { PlanBuilder } from './build-plan';
+import { PlanBuilder, firstUnmanned } from './build-plan';
 import { earliestStarts, networkOf, waysToEnd } from './network';
 import type { PlanProblem, Span } from './problem';
 
@@ -20,79 +20,83 @@ const MORE_HOURS = 120;
  * surfaces that would all have to be fit for longer. Empty: that would not do either.
  */
 export function whatWouldGive(problem: PlanProblem): readonly Relief[] {
-  const { tools, steps, people, lags } = problem;
-  const skills = [...new Set(steps.filter(({ crew }) => crew > 0).map(({ skill }) => skill))];
-  const used = [...new Set(steps.flatMap((step) => step.tools.map(({ tool }) => tool)))];
-  const fits = [...new Set(steps.flatMap((step) => (step.fitness === null ? [] : [step.fitness])))];
-  const tries: readonly (readonly [Relief, PlanProblem])[] = [
-    ...used.map(
-      (tool) =>
-        [
-          { kind: 'one more of', tool },
-          {
-            ...problem,
-            tools: tools.map((own) => (own.id === tool ? { ...own, count: own.count + 1 } : own)),
-          },
-        ] as const,
-    ),
-    ...skills.map(
-      (skill) =>
-        [
-          { kind: 'one more person', skill },
-          {
-            ...problem,
-            people: [
-              ...people,
-              {
-                id: ' more',
-                name: '',
-                skills: skill === null ? [] : [skill],
-                hours: people[0]?.hours ?? workday(problem.horizon),
-              },
-            ],
-          },
-        ] as const,
-    ),
+  const fits = [...new Set(problem.steps.flatMap((step) => (step.fitness === null ? [] : [step.fitness])))];
+  const tries: readonly Try[] = [
+    ...moreTools(problem),
+    ...morePeople(problem),
     [{ kind: 'one more day' }, oneMoreDay(problem)],
-    [
-      { kind: 'hours until', minutes: MORE_HOURS },
-      {
-        ...problem,
-        people: people.map((person) => ({
-          ...person,
-          hours: joined(
-            person.hours.map((span, index, all) =>
-              isLastOfDay(span, all[index + 1]) ? { from: span.from, to: span.to + MORE_HOURS } : span,
-            ),
-          ),
-        })),
-      },
-    ],
-    ...fits.map((id) => [{ kind: 'fit longer', fitness: [id] }, withFit(problem, [id])] as const),
-    ...steps
-      .filter(({ pinned }) => pinned !== null)
-      .map(
-        ({ id }) =>
-          [
-            { kind: 'without the pin of', step: id },
-            { ...problem, steps: steps.map((own) => (own.id === id ? { ...own, pinned: null } : own)) },
-          ] as const,
-      ),
-    ...lags
-      .filter(({ most }) => most !== null)
-      .map(
-        (lag) =>
-          [
-            { kind: 'a longer wait before', step: lag.to },
-            { ...problem, lags: lags.map((own) => (own === lag ? { ...own, most: null } : own)) },
-          ] as const,
-      ),
+    [{ kind: 'hours until', minutes: MORE_HOURS }, longerDays(problem)],
+    ...fits.map((id): Try => [{ kind: 'fit longer', fitness: [id] }, withFit(problem, [id])]),
+    ...withoutPins(problem),
+    ...longerWaits(problem),
   ];
   const found = tries
     .slice(0, MOST_TRIES)
     .filter(([, eased]) => hasPlan(eased))
     .map(([relief]) => relief);
   return found.length > 0 || fits.length < 2 ? found : fitTogether(problem, fits);
+}
+
+/** A relief, and the problem as it would be with it. */
+type Try = readonly [Relief, PlanProblem];
+
+function moreTools(problem: PlanProblem): readonly Try[] {
+  const used = [...new Set(problem.steps.flatMap((step) => step.tools.map(({ tool }) => tool)))];
+  return used.map((tool) => {
+    const tools = problem.tools.map((own) => (own.id === tool ? { ...own, count: own.count + 1 } : own));
+    return [
+      { kind: 'one more of', tool },
+      { ...problem, tools },
+    ];
+  });
+}
+
+function morePeople(problem: PlanProblem): readonly Try[] {
+  const { people, steps, horizon } = problem;
+  const skills = [...new Set(steps.filter(({ crew }) => crew > 0).map(({ skill }) => skill))];
+  const hours = people[0]?.hours ?? workday(horizon);
+  return skills.map((skill) => {
+    const one = { id: ' more', name: '', skills: skill === null ? [] : [skill], hours };
+    return [
+      { kind: 'one more person', skill },
+      { ...problem, people: [...people, one] },
+    ];
+  });
+}
+
+/** Everybody stays longer. */
+function longerDays(problem: PlanProblem): PlanProblem {
+  return {
+    ...problem,
+    people: problem.people.map((person) => ({
+      ...person,
+      hours: joined(
+        person.hours.map((span, index, all) =>
+          isLastOfDay(span, all[index + 1]) ? { from: span.from, to: span.to + MORE_HOURS } : span,
+        ),
+      ),
+    })),
+  };
+}
+
+function withoutPins(problem: PlanProblem): readonly Try[] {
+  const { steps } = problem;
+  return steps
+    .filter(({ pinned }) => pinned !== null)
+    .map(({ id }) => [
+      { kind: 'without the pin of', step: id },
+      { ...problem, steps: steps.map((own) => (own.id === id ? { ...own, pinned: null } : own)) },
+    ]);
+}
+
+function longerWaits(problem: PlanProblem): readonly Try[] {
+  const { lags } = problem;
+  return lags
+    .filter(({ most }) => most !== null)
+    .map((lag) => [
+      { kind: 'a longer wait before', step: lag.to },
+      { ...problem, lags: lags.map((own) => (own === lag ? { ...own, most: null } : own)) },
+    ]);
 }
 
 const MOST_TRIES = 60;
@@ -129,7 +133,11 @@ function hasPlan(problem: PlanProblem): boolean {
   const builder = new PlanBuilder(network);
   const ways = waysToEnd(network);
   return [earliest, ways.map((way) => -way), earliest.map((start, step) => start - (ways[step] ?? 0))].some(
-    (rank) => [true, false].some((isGlued) => builder.build(rank, earliest, { isGlued }) !== undefined),
+    (rank) =>
+      [true, false].some((isGlued) => {
+        const built = builder.build(rank, earliest, { isGlued });
+        return built !== undefined && firstUnmanned(network, built) < 0;
+      }),
   );
 }
 

@@ -147,7 +147,6 @@ export function dayStress(
     (suns[dayIndex] ?? []).forEach((moment, step, moments) => {
       const hour = (24 * step) / moments.length;
       const conditions = conditionsOf(day, hour, setting);
-      const { outdoor_C } = conditions;
       const inTheDark = dark[dayIndex]?.[step];
       if (inTheDark === undefined) return;
       const pattern = worseOf(moment, setting.assumedPattern);
@@ -164,17 +163,10 @@ export function dayStress(
             );
       if (total > 0) sunnyStart = sunny.faces_C;
       const used = pattern ?? 'full sun';
+      const air = { outdoor_C: conditions.outdoor_C, indoor_C: day.indoor_C };
       let [largest, hottest] = [0, -Infinity];
       makeUp.panes.forEach((_, pane) => {
-        const stressCase: StressCase = {
-          sunny_C: sunny.panes_C[pane] ?? 0,
-          dark_C: inTheDark.panes_C[pane] ?? 0,
-          outdoor_C,
-          indoor_C: day.indoor_C,
-          factor: stressFactor(used, setting.hold, setting.isDeep),
-          factorFullSun: stressFactor('full sun', setting.hold, setting.isDeep),
-          frameFollows: FRAME_FOLLOWS_OUTDOORS[setting.hold],
-        };
+        const stressCase = caseOf(pane, sunny, inTheDark, used, air, setting);
         const stress_MPa = edgeStress(stressCase);
         largest = Math.max(largest, stress_MPa);
         hottest = Math.max(hottest, stressCase.sunny_C);
@@ -186,15 +178,42 @@ export function dayStress(
     });
   });
   const found = worst.filter((moment) => moment !== undefined);
-  const leader = found.reduce<StressMoment | undefined>(
+  return {
+    worst: found,
+    hours: byDay[dayOfWorst(found, days)] ?? [],
+    hottest_C: Math.max(...byDay.flat().map(({ hottest_C }) => hottest_C)),
+  };
+}
+
+/** The day on which the largest tension of all falls; the first when there is none. */
+function dayOfWorst(worst: readonly StressMoment[], days: readonly DesignDay[]): number {
+  const leader = worst.reduce<StressMoment | undefined>(
     (best, moment) => (best === undefined || moment.stress_MPa > best.stress_MPa ? moment : best),
     undefined,
   );
-  const dayOfWorst = days.findIndex(({ name }) => name === leader?.day);
+  return Math.max(
+    0,
+    days.findIndex(({ name }) => name === leader?.day),
+  );
+}
+
+/** The temperatures of one pane between its sunny middle and its held edge. */
+function caseOf(
+  pane: number,
+  sunny: HeatBalance,
+  dark: HeatBalance,
+  pattern: Parameters<typeof stressFactor>[0],
+  { outdoor_C, indoor_C }: { readonly outdoor_C: number; readonly indoor_C: number },
+  { hold, isDeep }: StressSetting,
+): StressCase {
   return {
-    worst: found,
-    hours: byDay[Math.max(0, dayOfWorst)] ?? [],
-    hottest_C: Math.max(...byDay.flat().map(({ hottest_C }) => hottest_C)),
+    sunny_C: sunny.panes_C[pane] ?? 0,
+    dark_C: dark.panes_C[pane] ?? 0,
+    outdoor_C,
+    indoor_C,
+    factor: stressFactor(pattern, hold, isDeep),
+    factorFullSun: stressFactor('full sun', hold, isDeep),
+    frameFollows: FRAME_FOLLOWS_OUTDOORS[hold],
   };
 }
 

@@ -1,7 +1,7 @@
 import { sunOnSurface } from '../climate';
 import type { FilmOptics, LayerOptics } from '../glazing';
 import { designDays } from './design-days';
-import type { GlassSituation } from './judge-stress';
+import type { GlassSituation } from './glass-situation';
 
 const layer = (transmitted: number, reflectedFront: number, reflectedBack = reflectedFront): LayerOptics => ({
   transmitted,
@@ -60,6 +60,7 @@ export function aSituation(more: Partial<GlassSituation> = {}): GlassSituation {
     height_m: 2.14,
     circumstances: { area_m2: 2.5, blind: 'none', heatOutlet: 'none', tilt_deg: 90, altitude_m: 0 },
     isIndoors: false,
+    isSunless: false,
     assumed: [],
     unknown: [],
     days: DAYS,

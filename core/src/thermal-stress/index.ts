@@ -17,24 +17,21 @@ export {
   designDays,
   outdoorAt,
 } from './design-days';
+export type { GlassSituation } from './glass-situation';
+export { type PaneStress, edgeLoadOf, shareUsed } from './pane-stress';
+export { type BareStress, STRESS_CAUTION, type StressVerdict, bareStress, judgeStress } from './judge-stress';
 export {
-  type BareStress,
-  type GlassSituation,
-  type PaneStress,
-  STRESS_CAUTION,
-  type StressVerdict,
-  bareStress,
-  judgeStress,
-} from './judge-stress';
-export {
+  ADDS_LITTLE,
   type Circumstances,
   MATRIX_SOURCE,
   type MatrixAnswer,
   type MatrixCase,
   type MatrixClass,
+  type Penalty,
   compatibility,
   penaltiesOf,
 } from './matrix';
+export type { EdgeLoad, GlassAssumption, StressAdvice, StressReason } from './stress-said';
 export {
   GLASS_SOURCE,
   STRESS_FORMULAS,

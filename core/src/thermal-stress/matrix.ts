@@ -21,7 +21,9 @@ export interface MatrixCase {
   readonly isUnsure: boolean;
   /** Share of the sun absorbed in the filmed pane, at its place in the unit. */
   readonly absorbed: number;
-  readonly penalties: readonly string[];
+  /** The same of the pane as it is, without the film that is judged. */
+  readonly absorbedBare: number;
+  readonly penalties: readonly Penalty[];
 }
 
 type Row = readonly [MatrixClass, MatrixClass, MatrixClass, MatrixClass];
@@ -39,22 +41,37 @@ const ROWS = {
 export interface MatrixAnswer {
   readonly outcome: MatrixClass;
   readonly row: keyof typeof ROWS | 'wired, patterned, damaged or unknown';
+  /** By the sun absorbed alone, and with what makes it worse. */
+  readonly base: number;
   readonly column: 0 | 1 | 2 | 3;
-  readonly penalties: readonly string[];
+  readonly penalties: readonly Penalty[];
+  /** Columns worse because of them: all count in full only for a film that adds a column's width of sun. */
+  readonly worse: number;
+  readonly absorbed: number;
+  /** What the film adds to what the bare pane absorbs. */
+  readonly added: number;
 }
 
+/** A film that adds less than this to the sun the bare pane absorbs: the rule of thumb is not about it. */
+export const ADDS_LITTLE = 0.05;
+const COLUMN_WIDTH = 0.15;
+
 /**
- * The second school: a table of glass against absorbed sun, one column worse for each circumstance. Tempered
- * glass stops at 'check'.
+ * The second school: a table of glass against absorbed sun, one column worse for each circumstance, in
+ * proportion to what the film adds to the bare pane. Tempered glass stops at 'check'.
  */
 export function compatibility(glass: MatrixCase): MatrixAnswer {
-  const { treatment, isUnsure, absorbed, penalties } = glass;
+  const { treatment, isUnsure, absorbed, absorbedBare, penalties } = glass;
+  const added = absorbed - absorbedBare;
+  const weight = Math.min(1, Math.max(0, added / COLUMN_WIDTH));
+  const worse = added <= ADDS_LITTLE ? 0 : Math.round(penalties.length * weight);
   const base = COLUMNS.filter((edge) => absorbed > edge).length;
-  const column = Math.min(3, base + penalties.length) as 0 | 1 | 2 | 3;
+  const column = Math.min(3, base + worse) as 0 | 1 | 2 | 3;
+  const found = { base, column, penalties, worse, absorbed, added };
   if (isUnsure || treatment === 'wired' || treatment === 'patterned' || treatment === 'unknown')
-    return { outcome: 'ask', row: 'wired, patterned, damaged or unknown', column, penalties };
+    return { outcome: 'ask', row: 'wired, patterned, damaged or unknown', ...found };
   const row = rowOf(glass);
-  return { outcome: ROWS[row][column], row, column, penalties };
+  return { outcome: added <= ADDS_LITTLE ? 'low' : ROWS[row][column], row, ...found };
 }
 
 function rowOf({
@@ -90,6 +107,21 @@ export interface Circumstances {
   readonly altitude_m: number;
 }
 
+/** A circumstance that makes the same sun worse. */
+export type Penalty =
+  | { readonly case: 'a large pane'; readonly over_m2: number }
+  | { readonly case: 'a shade line crosses it' }
+  | { readonly case: 'blind or curtain close behind' }
+  | { readonly case: 'warm air on the glass' }
+  | { readonly case: 'a solid, cold frame' }
+  | { readonly case: 'far from day to night'; readonly over_K: number }
+  | { readonly case: 'sloped glass' }
+  | { readonly case: 'high up'; readonly over_m: number };
+
+const LARGE_M2 = 3;
+const FAR_K = 20;
+const HIGH_M = 1000;
+
 /** One column worse for each of these. */
 export function penaltiesOf({
   area_m2,
@@ -100,15 +132,16 @@ export function penaltiesOf({
   daySwing_K,
   tilt_deg,
   altitude_m,
-}: Circumstances): readonly string[] {
-  return [
-    ...((area_m2 ?? 0) > 3 ? ['pane over 3 m²'] : []),
-    ...(hasShadeLine ? ['a shade line crosses the pane'] : []),
-    ...(blind === 'close or closed' ? ['blind or curtain close behind'] : []),
-    ...(heatOutlet === 'near or aimed at the glass' ? ['warm air on the glass'] : []),
-    ...(isSolidFrame ? ['solid, cold frame'] : []),
-    ...(daySwing_K > 20 ? ['more than 20 K between day and night'] : []),
-    ...(tilt_deg < 75 || tilt_deg > 105 ? ['sloped glass'] : []),
-    ...(altitude_m > 1000 ? ['more than 1000 m up'] : []),
+}: Circumstances): readonly Penalty[] {
+  const all: readonly (readonly [boolean, Penalty])[] = [
+    [(area_m2 ?? 0) > LARGE_M2, { case: 'a large pane', over_m2: LARGE_M2 }],
+    [hasShadeLine, { case: 'a shade line crosses it' }],
+    [blind === 'close or closed', { case: 'blind or curtain close behind' }],
+    [heatOutlet === 'near or aimed at the glass', { case: 'warm air on the glass' }],
+    [isSolidFrame, { case: 'a solid, cold frame' }],
+    [daySwing_K > FAR_K, { case: 'far from day to night', over_K: FAR_K }],
+    [tilt_deg < 75 || tilt_deg > 105, { case: 'sloped glass' }],
+    [altitude_m > HIGH_M, { case: 'high up', over_m: HIGH_M }],
   ];
+  return all.filter(([applies]) => applies).map(([, penalty]) => penalty);
 }

@@ -4,6 +4,7 @@ import type { EdgeFinish, FrameKind, PaneTreatment, SurfaceCondition } from '../
 import { CoreError } from '../quantity';
 import { designSuns } from './day-stress';
 import { USUAL_TEMPERATURES, designDays } from './design-days';
+import type { GlassSituation } from './glass-situation';
 import { type StressVerdict, judgeStress } from './judge-stress';
 
 /**
@@ -34,22 +35,7 @@ export interface StressRequest {
 /** The verdict on cracking for one pane.
  *  @throws CoreError STRESS_CASE when the bearing is missing, and those of the make-up's check */
 export function reckonStress(request: StressRequest): StressVerdict {
-  const {
-    panes,
-    gaps,
-    films,
-    width_mm,
-    height_mm,
-    place,
-    bearing_deg,
-    tilt_deg,
-    skyline,
-    shading,
-    blind,
-    heatOutlet,
-    cold_C,
-    hot_C,
-  } = request;
+  const { bearing_deg, place, cold_C, hot_C, width_mm, height_mm, shading } = request;
   if (bearing_deg === null)
     throw new CoreError('STRESS_CASE', {
       path: 'bearing_deg',
@@ -63,39 +49,54 @@ export function reckonStress(request: StressRequest): StressVerdict {
   });
   const facing: Facing = {
     bearing_deg,
-    tilt_deg,
-    skyline,
+    tilt_deg: request.tilt_deg,
+    skyline: request.skyline,
     shading: shading === null ? null : { ...shading, width_mm, height_mm },
   };
-  return judgeStress(
-    {
-      bare: { panes, gaps, films: [], hasBlind: blind === 'close or closed' },
-      treatments: panes.map(({ treatment }) => treatment),
-      frame: request.frame,
-      edgeFinish: request.edgeFinish,
-      edgeDepth_mm: request.edgeDepth_mm,
-      condition: request.condition,
-      edge_m: (2 * (width_mm + height_mm)) / 1000,
-      height_m: height_mm / 1000,
-      circumstances: {
-        area_m2: (width_mm * height_mm) / 1e6,
-        blind,
-        heatOutlet,
-        tilt_deg,
-        altitude_m: place.altitude_m,
-      },
-      isIndoors: false,
-      assumed: [
-        ...(shading === null ? ['a shade line across the pane'] : []),
-        ...(blind === 'unknown' ? ['no blind close behind the glass'] : []),
-        ...(heatOutlet === 'unknown' ? ['no warm air on the glass'] : []),
-      ],
-      unknown: panes.some(({ treatment }) => treatment === 'unknown') ? ['the kind of glass'] : [],
-      days,
-      suns: designSuns(days, facing),
-      facing,
-      assumedPattern: shading === null ? 'one side 1/4' : null,
+  return judgeStress(situationOf(request, days, facing), request.films);
+}
+
+function situationOf(
+  {
+    panes,
+    gaps,
+    width_mm,
+    height_mm,
+    place,
+    shading,
+    blind,
+    heatOutlet,
+    tilt_deg,
+    frame,
+    edgeFinish,
+    edgeDepth_mm,
+    condition,
+  }: StressRequest,
+  days: ReturnType<typeof designDays>,
+  facing: Facing,
+): GlassSituation {
+  return {
+    bare: { panes, gaps, films: [], hasBlind: blind === 'close or closed' },
+    treatments: panes.map(({ treatment }) => treatment),
+    ...{ frame, edgeFinish, edgeDepth_mm, condition },
+    edge_m: (2 * (width_mm + height_mm)) / 1000,
+    height_m: height_mm / 1000,
+    circumstances: {
+      area_m2: (width_mm * height_mm) / 1e6,
+      ...{ blind, heatOutlet, tilt_deg },
+      altitude_m: place.altitude_m,
     },
-    films,
-  );
+    isIndoors: false,
+    isSunless: false,
+    assumed: [
+      ...(shading === null ? [{ case: 'a shade line across the pane' } as const] : []),
+      ...(blind === 'unknown' ? [{ case: 'no blind close behind the glass' } as const] : []),
+      ...(heatOutlet === 'unknown' ? [{ case: 'no warm air on the glass' } as const] : []),
+    ],
+    unknown: panes.some(({ treatment }) => treatment === 'unknown') ? ['the kind of glass'] : [],
+    days,
+    suns: designSuns(days, facing),
+    facing,
+    assumedPattern: shading === null ? 'one side 1/4' : null,
+  };
 }

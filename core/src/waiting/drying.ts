@@ -1,4 +1,4 @@
-import { saturation_Pa } from '../climate';
+import { VAPOUR_SOURCE, saturation_Pa } from '../climate';
 import { type Formula, type Source, applyFormula } from '../quantity';
 import { RULES } from '../rules';
 import type { Air, Wait } from './wait';
@@ -25,7 +25,7 @@ export const DRYING_FORMULAS = {
     word: 'drop in vapour pressure from film to room',
     says: 'Δp = p_sat(glass) − φ · p_sat(room)',
     unit: 'kPa',
-    source: { kind: 'published', text: 'Magnus formula, WMO Guide to Instruments (from memory)' },
+    source: VAPOUR_SOURCE,
     inputs: {
       glass_C: { word: 'glass', unit: '°C' },
       room_C: { word: 'room', unit: '°C' },
@@ -84,9 +84,7 @@ export function clearBy({
   const drop = applyFormula(DRYING_FORMULAS.drop, { glass_C, room_C: room.air_C, humidity: room.humidity });
   const base = {
     key: 'clear',
-    word: 'drying clear',
     notOver: null,
-    check: 'Small water pockets are normal until then; look at it against the light.',
   } as const;
   if (drop.value <= LEAST_DROP_KPA)
     return {
@@ -94,8 +92,7 @@ export function clearBy({
       least: null,
       likely: null,
       most: null,
-      never:
-        'No drying at present: the glass is hardly warmer than the dew point of the room. It begins when the glass gets warmer or the air drier.',
+      never: 'glass near the dew point',
       why: [drop],
     };
   const even = applyFormula(DRYING_FORMULAS.even, {
@@ -115,7 +112,7 @@ export function clearBy({
       least: null,
       likely: null,
       most: null,
-      never: 'Will not clear this season.',
+      never: 'not this season',
       why: [drop, even, usual],
     };
   return {

@@ -1,7 +1,8 @@
 export { bessel, cylinderLeft, cylinderRoots, cylinderWeight } from './cylinder';
 export { DRYING_FORMULAS, clearBy } from './drying';
 export { ROLL_FORMULAS, type RollWarming, rollWarming } from './roll';
-export type { Air, Wait, WaitKey } from './wait';
+
+export { type Air, type Never, type Wait, type WaitKey, type WaitState, waitStateOf } from './wait';
 export {
   WAIT_FORMULAS,
   conditionedRoom,

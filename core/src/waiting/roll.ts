@@ -99,10 +99,8 @@ export function rollWarming({
   const left = within_K / Math.abs(room_C - start_C);
   const base = {
     key: 'roll',
-    word: 'roll warming through',
     notOver: null,
     never: null,
-    check: 'Keep it wrapped until it is over the dew point of the room; put a thermometer into the core.',
   } as const;
   if (!(left < 1)) return { ...base, least: 0, likely: 0, most: 0, why: [radius] };
   const toAir_Wm2K = TO_AIR[wrap];

@@ -1,18 +1,19 @@
 import type { Step } from '../quantity';
 
-/** A wait with its doubt. `never` says why it does not end under these conditions. */
+/** Why a wait does not end under these conditions. */
+export type Never =
+  'air too damp' | 'it freezes' | 'too cold for it' | 'glass near the dew point' | 'not this season';
+
+/** A wait with its doubt; how it is called and how one feels that it is over: `contracts/words`. */
 export interface Wait {
   readonly key: WaitKey;
-  readonly word: string;
   /** Minutes: at the shortest, as reckoned, and to be safe. null: it does not end so. */
   readonly least: number | null;
   readonly likely: number | null;
   readonly most: number | null;
   /** Longer than this spoils it; null: it may lie. */
   readonly notOver: number | null;
-  /** How a person finds out, whatever the model says. */
-  readonly check: string;
-  readonly never: string | null;
+  readonly never: Never | null;
   readonly why: readonly Step[];
 }
 
@@ -26,8 +27,18 @@ export type WaitKey =
   | 'wall wash'
   | 'sealant'
   | 'first bond'
+  | 'decal bond'
   | 'conditioned room'
   | 'clear';
+
+/** A wait as one sees it: not needed, ending some time, without an end as things are, or unknown. */
+export type WaitState = 'not needed' | 'ends' | 'never ends' | 'unknown';
+
+export function waitStateOf({ never, likely, most }: Pick<Wait, 'never' | 'likely' | 'most'>): WaitState {
+  if (never !== null) return 'never ends';
+  if (likely === null || most === null) return 'unknown';
+  return most === 0 ? 'not needed' : 'ends';
+}
 
 export interface Air {
   readonly air_C: number;

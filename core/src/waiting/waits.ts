@@ -1,8 +1,8 @@
-import { saturation_Pa } from '../climate';
+import { VAPOUR_SOURCE, saturation_Pa } from '../climate';
 import { COMMON_PRACTICE, type Formula, type Source, applyFormula } from '../quantity';
 import { RULES } from '../rules';
 import { inRange } from './roll';
-import type { Air, Wait, WaitKey } from './wait';
+import type { Air, Never, Wait, WaitKey } from './wait';
 
 const STRETCH: Source = {
   kind: 'our guess',
@@ -15,9 +15,7 @@ const SOLVENT: Source = {
 const STEEL: Source = { kind: 'from memory', text: 'lumped heat capacity: ρ · c · d ÷ h (from memory)' };
 const LEAST_DROP_KPA = 0.08;
 const DAY = 1440;
-/** Seldom shorter, often longer. */
-const SHORTER = 0.8;
-const LONGER = 1.6;
+const FREEZES_C = 0;
 
 export const WAIT_FORMULAS = {
   dryness: {
@@ -25,7 +23,7 @@ export const WAIT_FORMULAS = {
     word: 'how readily the air takes water',
     says: 'Δp = (1 − φ) · p_sat(T)',
     unit: 'kPa',
-    source: { kind: 'published', text: 'Magnus formula, WMO Guide to Instruments (from memory)' },
+    source: VAPOUR_SOURCE,
     inputs: { air_C: { word: 'air', unit: '°C' }, humidity: { word: 'relative humidity', unit: 'share' } },
     of: ({ air_C, humidity }) => ((1 - humidity) * saturation_Pa(air_C)) / 1000,
   } satisfies Formula<{ air_C: number; humidity: number }>,
@@ -76,35 +74,33 @@ export const WAIT_FORMULAS = {
   } satisfies Formula<{ customary_min: number }>,
 } as const;
 
-const TOUCH = 'Dry to the touch in a corner that will be covered: nothing comes off on a clean finger.';
-const never = (key: WaitKey, word: string, check: string, why: Wait['why']): Wait => ({
+const never = (key: WaitKey, why: Wait['why'], because: Never = 'air too damp'): Wait => ({
   key,
-  word,
   least: null,
   likely: null,
   most: null,
   notOver: null,
-  check,
-  never: 'Does not dry in air so damp: warm the room or take the damp out.',
+  never: because,
   why,
 });
 const band = (minutes: number): Pick<Wait, 'least' | 'likely' | 'most'> => ({
-  least: Math.round(SHORTER * minutes),
+  least: Math.round(RULES.waitBand.least * minutes),
   likely: Math.round(minutes),
-  most: Math.round(LONGER * minutes),
+  most: Math.round(RULES.waitBand.most * minutes),
 });
 
-function waterBased(key: WaitKey, word: string, least_min: number, { air_C, humidity }: Air): Wait {
+function waterBased(key: WaitKey, least_min: number, { air_C, humidity }: Air): Wait {
   inRange('air_C', air_C, -40, 60);
   inRange('humidity', humidity, 0, 1);
   const dryness = applyFormula(WAIT_FORMULAS.dryness, { air_C, humidity });
-  if (dryness.value < LEAST_DROP_KPA) return never(key, word, TOUCH, [dryness]);
+  if (air_C <= FREEZES_C) return never(key, [dryness], 'it freezes');
+  if (dryness.value < LEAST_DROP_KPA) return never(key, [dryness]);
   const step = applyFormula(
     WAIT_FORMULAS.waterBased,
     { least_min, drop_kPa: dryness.value },
     { uncertainty: { plusMinus: 0.6, says: 'from 0.8 to 1.6 times' } },
   );
-  return { key, word, ...band(step.value), notOver: null, check: TOUCH, never: null, why: [dryness, step] };
+  return { key, ...band(step.value), notOver: null, never: null, why: [dryness, step] };
 }
 
 /**
@@ -113,7 +109,7 @@ function waterBased(key: WaitKey, word: string, least_min: number, { air_C, humi
  */
 export function primerDry(kind: 'water-based' | 'solvent-based', air: Air): Wait {
   if (kind === 'water-based') {
-    const wait = waterBased('primer, water-based', 'primer drying', RULES.primerWater.value, air);
+    const wait = waterBased('primer, water-based', RULES.primerWater.value, air);
     return { ...wait, least: wait.likely };
   }
   inRange('air_C', air.air_C, -40, 60);
@@ -122,13 +118,13 @@ export function primerDry(kind: 'water-based' | 'solvent-based', air: Air): Wait
     { least_min: RULES.primerSolvent.value, air_C: air.air_C },
     { uncertainty: { plusMinus: 0.6, says: 'up to 1.6 times' } },
   );
+  if (air.air_C < RULES.solventColdest.value)
+    return never('primer, solvent-based', [step], 'too cold for it');
   return {
     key: 'primer, solvent-based',
-    word: 'primer drying',
     ...band(step.value),
     least: Math.round(step.value),
     notOver: null,
-    check: TOUCH,
     never: null,
     why: [step],
   };
@@ -136,29 +132,21 @@ export function primerDry(kind: 'water-based' | 'solvent-based', air: Air): Wait
 
 /** @param least_min of a thin filling in a room's usual air, from the rates */
 export function puttyDry(air: Air, least_min: number): Wait {
-  return waterBased('putty', 'putty drying', least_min, air);
+  return waterBased('putty', least_min, air);
 }
 
 /** @param least_min of a washed wall in a room's usual air, from the rates */
 export function wallDry(air: Air, least_min: number): Wait {
-  return waterBased('wall wash', 'wall drying after the wash', least_min, air);
+  return waterBased('wall wash', least_min, air);
 }
 
-const customary = (
-  key: WaitKey,
-  word: string,
-  least: number,
-  most: number,
-  notOver: number | null,
-  check: string,
-): Wait => ({
+/** @param least and most, minutes */
+const customary = (key: WaitKey, least: number, most: number, notOver: number | null = null): Wait => ({
   key,
-  word,
   least,
   likely: Math.round((least + most) / 2),
   most,
   notOver,
-  check,
   never: null,
   why: [
     applyFormula(
@@ -168,63 +156,26 @@ const customary = (
     ),
   ],
 });
+const inDays = (key: WaitKey, { least, most }: { readonly least: number; readonly most: number }): Wait =>
+  customary(key, least * DAY, most * DAY);
 
-/** Adhesion promoter flashes off in 5 to 15 minutes, and is not left over an hour. */
+/** Adhesion promoter flashes off, and is not left over an hour. */
 export function promoterDry(): Wait {
-  return customary(
-    'promoter',
-    'promoter flashing off',
-    RULES.promoterFlash.least,
-    RULES.promoterFlash.most,
-    RULES.promoterOpen.value,
-    'Dull and dry to the touch; left too long it takes dust: wipe and put on anew.',
-  );
+  const { least, most } = RULES.promoterFlash;
+  return customary('promoter', least, most, RULES.promoterOpen.value);
 }
 
 /**
- * Sealant goes back after one to two days under light film, under thick film not before it has dried: a week
- * is our guess.
+ * Sealant goes back after one to two days under light film, under thick film not before it has dried.
  * @param film_um thickness
  */
 export function sealantBack(film_um: number): Wait {
-  return film_um >= RULES.thickFilm.value
-    ? customary(
-        'sealant',
-        'before sealant goes back',
-        2 * DAY,
-        7 * DAY,
-        null,
-        'No water comes when the edge is pressed with paper.',
-      )
-    : customary(
-        'sealant',
-        'before sealant goes back',
-        DAY,
-        2 * DAY,
-        null,
-        'No water comes when the edge is pressed with paper.',
-      );
+  return inDays('sealant', film_um >= RULES.thickFilm.value ? RULES.sealantThick : RULES.sealantThin);
 }
 
-/** When film holds first: thin film and security film one to two days, decals about two weeks. */
+/** When film holds first. */
 export function firstBond(kind: 'film' | 'decal'): Wait {
-  return kind === 'decal'
-    ? customary(
-        'first bond',
-        'decal gaining strength',
-        10 * DAY,
-        14 * DAY,
-        null,
-        'A corner does not lift under a fingernail.',
-      )
-    : customary(
-        'first bond',
-        'first bond',
-        DAY,
-        2 * DAY,
-        null,
-        'A corner does not lift under a fingernail; keep hands and cloths off until then.',
-      );
+  return kind === 'decal' ? inDays('decal bond', RULES.decalBond) : inDays('first bond', RULES.firstBond);
 }
 
 /**
@@ -234,20 +185,11 @@ export function firstBond(kind: 'film' | 'decal'): Wait {
 export const wantsWarmRoom = (outdoor_C: number): boolean => outdoor_C < RULES.vinylWarmRoom.value;
 
 /**
- * Finished vinyl stays in a warm room when it was colder than 13 °C outside.
+ * Finished vinyl stays in a warm room when it is cold outside.
  * @param outdoor_C lowest of the next two days
  */
 export function conditionedRoom(outdoor_C: number): Wait {
-  return wantsWarmRoom(outdoor_C)
-    ? customary(
-        'conditioned room',
-        'kept in a warm room',
-        DAY,
-        2 * DAY,
-        null,
-        'Edges lie flat and do not move when warmed by hand.',
-      )
-    : customary('conditioned room', 'kept in a warm room', 0, 0, null, 'Not needed at this temperature.');
+  return inDays('conditioned room', wantsWarmRoom(outdoor_C) ? RULES.warmRoomStay : { least: 0, most: 0 });
 }
 
 /** A panel, door or pane coming to the temperature of the room.
@@ -268,10 +210,8 @@ export function panelWarming(
   );
   return {
     key: 'panel',
-    word: 'surface warming',
     ...band(step.value / 60),
     notOver: null,
-    check: 'Infrared thermometer on the surface, in its middle and in a corner.',
     never: null,
     why: [step],
   };

@@ -224,6 +224,12 @@ describe('is a guess shown as a guess until someone measures?', () => {
       .set('If-Match', '"0"')
       .send({ who: 'Wren', value: 0.2, basis: 'measured' })
       .expect(404);
+    const bottle = await request(server.app)
+      .put('/api/learned/mix-bottle')
+      .set('If-Match', '"0"')
+      .send({ who: 'Wren', value: 0, basis: 'measured' })
+      .expect(422);
+    expect(bottle.body).toMatchObject({ code: 'BODY_INVALID', path: 'value', got: '0' });
   });
 });
 
@@ -343,6 +349,9 @@ describe('can other programs ask core?', () => {
     expect(
       (await request(server.app).post('/api/reckon/curved-patch').send({ readings }).expect(200)).body,
     ).toMatchObject({ figure: { patch: { halfWidth_mm: 700 } } });
+    const astray = readings.map((reading, index) => (index === 2 ? { ...reading, to: 'nose' } : reading));
+    const refused = await request(server.app).post('/api/reckon/curved-patch').send({ readings: astray });
+    expect([refused.status, refused.body]).toMatchObject([422, { path: 'readings.2.to', got: '"nose"' }]);
     expect(
       (
         await request(server.app)

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { type DeviceMessage, deviceMessageSchema } from '@yellow-pane/contracts';
 import { NEW_PART, NEW_SURFACE, NO_SITE_FACTS, NO_WALL_FACTS } from '@yellow-pane/core/job';
+import { crc32 } from 'node:zlib';
 import sharp from 'sharp';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';
@@ -62,6 +63,18 @@ describe('is a picture kept, and only a picture?', () => {
       .expect(({ body: problem }) => {
         expect(problem).toMatchObject({ code: 'PHOTO_NOT_AN_IMAGE' });
       });
+  });
+  it('one of 400 megapixels is too large, which is not the same as no picture', async () => {
+    const small = await sharp({ create: { width: 8, height: 8, channels: 3, background: 'red' } })
+      .png()
+      .toBuffer();
+    /** The size stands in the first chunk of a PNG, behind its name and before its check sum. */
+    const large = Buffer.from(small);
+    large.writeUInt32BE(20_000, 16);
+    large.writeUInt32BE(20_000, 20);
+    large.writeUInt32BE(crc32(large.subarray(12, 29)), 29);
+    const { body } = await send(newId(), large).expect(413);
+    expect(body).toMatchObject({ code: 'PHOTO_TOO_LARGE', got: '400 megapixels' });
   });
   it('a picture of another job cannot be overwritten, and one that is not there says so', async () => {
     const id = newId();
@@ -166,7 +179,7 @@ describe('is a long list taken over wholly or not at all?', () => {
       .send({ id: newId(), session: newId(), who: 'Wren', ops });
   it('three thousand surfaces as one change; as an ordinary change they are refused', async () => {
     const ops = list(3000);
-    await server.send(job.jobId, ops).expect(422);
+    await server.send(job.jobId, list(2500)).expect(422);
     await bring(ops).expect(200);
     expect(
       (

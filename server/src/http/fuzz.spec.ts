@@ -6,7 +6,7 @@ import fc from 'fast-check';
 import { randomRequests } from '../testing/requests';
 import { type SmallJob, type TestApp, smallJob, testApp } from '../testing/test-app';
 
-const REQUESTS = 3000;
+const REQUESTS = 600;
 let server: TestApp;
 let listening: Server;
 let base: string;

@@ -1,4 +1,4 @@
-import { pieceWord } from '@yellow-pane/contracts/cut-files';
+import { type PlanPiece, type PlanRoll, pieceWord } from '@yellow-pane/contracts/cut-files';
 import { sectorOnTheTable } from '@yellow-pane/core/cutting';
 import type { DisplayUnits } from '@yellow-pane/core/quantity';
 import QRCode from 'qrcode';
@@ -63,54 +63,78 @@ export async function labelsPdf(
       (left + (place % columns) * width) * POINTS_MM,
       (top + Math.floor(place / columns) * height) * POINTS_MM,
     ];
-    const code = Math.min(height - 6, 26) * POINTS_MM;
-    drawCode(pdf, addressOf(surfaceId), x + 3 * POINTS_MM, y + 3 * POINTS_MM, code);
-    const textLeft = x + 5 * POINTS_MM + code;
-    const room = x + width * POINTS_MM - 2 * POINTS_MM - textLeft;
-    const line = (text: string, size: number, down: number, font: 'plain' | 'bold' = 'plain'): void => {
-      pdf.font(font).fontSize(size).fillColor('#000');
-      pdf.text(fitting(pdf, text, room), textLeft, y + down * POINTS_MM, { lineBreak: false });
-    };
-    line(pieceWord(piece), 14, 3, 'bold');
-    const [w, h] =
-      piece.top === 'to the roll end' || piece.top === 'to the core'
-        ? [piece.across_mm, piece.along_mm - piece.phase_mm]
-        : [piece.along_mm, piece.across_mm];
-    line(`${lengthIn(w, units)} × ${lengthIn(h, units)} ${units === 'metric' ? 'mm' : 'in'}`, 9, 9);
-    line(`Top ${piece.top.replace('to the', 'towards the')}`, 7.5, 13);
-    line(
-      piece.factoryEdges.length === 0
-        ? 'Factory edge: none'
-        : `Factory edge as it hangs: ${piece.factoryEdges.join(', ')}`,
-      7.5,
-      16.2,
-    );
-    line(`${file.film}${roll.lot === '' ? '' : `, lot ${roll.lot}`}`, 7.5, 19.4);
-    if (height > 30) line(`Liner ${file.liner} on the table`, 7.5, 22.6);
-    if (piece.sector !== undefined) {
-      const { outer, inner } = sectorOnTheTable(piece.sector);
-      const down = height > 30 ? 25.8 : 19.4;
-      line(`Radii ${lengthIn(inner.radius_mm, units)}, ${lengthIn(outer.radius_mm, units)}`, 7, down);
-      line(`Chords ${lengthIn(inner.chord_mm, units)}, ${lengthIn(outer.chord_mm, units)}`, 7, down + 3);
-    }
-    if (piece.phase_mm > 0)
-      line(
-        `First cut ${lengthIn(piece.phase_mm, units)} off the top`,
-        7.5,
-        height > 30 ? 25.8 : 22.2,
-        'bold',
-      );
-    if (height > 30)
-      standingPicture(
-        pdf,
-        x + (width - 15) * POINTS_MM,
-        y + (height - 8.5) * POINTS_MM,
-        6.5 * POINTS_MM,
-        file.liner,
-      );
-    arrowUp(pdf, x + width * POINTS_MM - 6 * POINTS_MM, y + 4 * POINTS_MM);
+    drawLabel(pdf, { piece, roll, file, address: addressOf(surfaceId), units }, { x, y, width, height });
   }
   return done();
+}
+
+interface Label {
+  readonly piece: PlanPiece;
+  readonly roll: PlanRoll;
+  readonly file: PlanRead['file'];
+  readonly address: string;
+  readonly units: DisplayUnits;
+}
+
+/** Where a label lies on its page, in points, and how large it is, mm. */
+interface LabelPlace {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+function drawLabel(pdf: PdfPage, label: Label, place: LabelPlace): void {
+  const { piece, roll, file, address, units } = label;
+  const { x, y, width, height } = place;
+  const code = Math.min(height - 6, 26) * POINTS_MM;
+  drawCode(pdf, address, x + 3 * POINTS_MM, y + 3 * POINTS_MM, code);
+  const textLeft = x + 5 * POINTS_MM + code;
+  const room = x + width * POINTS_MM - 2 * POINTS_MM - textLeft;
+  const line = (text: string, size: number, down: number, font: 'plain' | 'bold' = 'plain'): void => {
+    pdf.font(font).fontSize(size).fillColor('#000');
+    pdf.text(fitting(pdf, text, room), textLeft, y + down * POINTS_MM, { lineBreak: false });
+  };
+  line(pieceWord(piece), 14, 3, 'bold');
+  const [w, h] =
+    piece.top === 'to the roll end' || piece.top === 'to the core'
+      ? [piece.across_mm, piece.along_mm - piece.phase_mm]
+      : [piece.along_mm, piece.across_mm];
+  line(`${lengthIn(w, units)} × ${lengthIn(h, units)} ${units === 'metric' ? 'mm' : 'in'}`, 9, 9);
+  line(`Top ${piece.top.replace('to the', 'towards the')}`, 7.5, 13);
+  line(
+    piece.factoryEdges.length === 0
+      ? 'Factory edge: none'
+      : `Factory edge as it hangs: ${piece.factoryEdges.join(', ')}`,
+    7.5,
+    16.2,
+  );
+  line(`${file.film}${roll.lot === '' ? '' : `, lot ${roll.lot}`}`, 7.5, 19.4);
+  handlingOf(label, height, line);
+  if (height > 30)
+    standingPicture(
+      pdf,
+      x + (width - 15) * POINTS_MM,
+      y + (height - 8.5) * POINTS_MM,
+      6.5 * POINTS_MM,
+      file.liner,
+    );
+  arrowUp(pdf, x + width * POINTS_MM - 6 * POINTS_MM, y + 4 * POINTS_MM);
+}
+
+type Line = (text: string, size: number, down: number, font?: 'plain' | 'bold') => void;
+
+/** Liner side, radii of a ring sector, what is cut off first: what fits on a label so high. */
+function handlingOf({ piece, file, units }: Label, height: number, line: Line): void {
+  if (height > 30) line(`Liner ${file.liner} on the table`, 7.5, 22.6);
+  if (piece.sector !== undefined) {
+    const { outer, inner } = sectorOnTheTable(piece.sector);
+    const down = height > 30 ? 25.8 : 19.4;
+    line(`Radii ${lengthIn(inner.radius_mm, units)}, ${lengthIn(outer.radius_mm, units)}`, 7, down);
+    line(`Chords ${lengthIn(inner.chord_mm, units)}, ${lengthIn(outer.chord_mm, units)}`, 7, down + 3);
+  }
+  if (piece.phase_mm > 0)
+    line(`First cut ${lengthIn(piece.phase_mm, units)} off the top`, 7.5, height > 30 ? 25.8 : 22.2, 'bold');
 }
 
 /** Up is the top of the surface when the label is stuck on upright. */

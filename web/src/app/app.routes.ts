@@ -1,4 +1,5 @@
 import type { Route, Routes, UrlMatcher } from '@angular/router';
+import { shellWords } from './words/shell';
 
 /** `survey` and `survey/<surface>` are one route, so that choosing a surface does not build the stop anew. */
 const withSurface =
@@ -18,27 +19,27 @@ export const routes: Routes = [
   {
     path: '',
     pathMatch: 'full',
-    title: 'Jobs · Yellow Pane',
+    title: shellWords.jobsTitle,
     loadComponent: async () => (await import('./jobs/jobs')).Jobs,
   },
   {
     path: 'films',
-    title: 'Films · Yellow Pane',
+    title: shellWords.filmsTitle,
     loadComponent: async () => (await import('./films/films')).Films,
   },
   {
     path: 'stock',
-    title: 'Stock · Yellow Pane',
+    title: shellWords.stockTitle,
     loadComponent: async () => (await import('./stock/stock-page')).StockPage,
   },
   {
     path: 'bench',
-    title: 'Bench · Yellow Pane',
+    title: shellWords.benchTitle,
     loadComponent: async () => (await import('./bench/bench')).Bench,
   },
   {
     path: 'settings',
-    title: 'Settings · Yellow Pane',
+    title: shellWords.settingsTitle,
     loadComponent: async () => (await import('./settings/settings')).Settings,
   },
   {
@@ -57,7 +58,7 @@ export const routes: Routes = [
   },
   {
     path: '**',
-    title: 'Nothing here · Yellow Pane',
+    title: shellWords.nothingHereTitle,
     loadComponent: async () => (await import('./shell/nothing-here')).NothingHere,
   },
 ];

@@ -1,7 +1,7 @@
 import type { CornerTurn, CutMethod, FilmDirection } from '../../job';
 import { CoreError, type Formula, GEOMETRY, type Reasoned, type Source, applyFormula } from '../../quantity';
 import { upToTenth } from '../tenths';
-import { type Sides, allowanceFor } from './allowances';
+import { type Sides, allowanceFor } from '../../rules';
 import { type RuleKey, RULES } from '../../rules';
 import type { BlankNote } from './blank-note';
 

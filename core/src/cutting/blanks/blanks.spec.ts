@@ -3,18 +3,17 @@ import fc from 'fast-check';
 import { CUT_METHODS } from '../../job';
 import {
   type CutInput,
-  ALLOWANCES,
   blankFor,
   customarySeam,
   cutBlanks,
   isMirroredOnTable,
   layoutPieceOf,
   lyingOnRoll,
-  methodsFor,
   placeSeams,
   quarterTurned,
   sectorBlank,
 } from '../index';
+import { ALLOWANCES, methodsFor } from '../../rules';
 import { cellOf, phaseOf } from './pattern';
 import { RULES } from '../../rules';
 

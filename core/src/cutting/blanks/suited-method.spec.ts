@@ -1,7 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { CUT_METHODS, type FilmFamily, SHAPES_OF_KIND, type SurfaceKind, type SurfaceShape } from '../../job';
-import { methodAfter, methodsFor, suitedMethods } from '../index';
+import { methodsFor } from '../../rules';
+import { methodAfter, suitedMethods } from '../index';
 
 const FAMILIES: readonly FilmFamily[] = [
   'solar',

@@ -6,7 +6,7 @@ import {
   FAMILY_NAMES,
   FILM_FAMILIES,
 } from '../../job';
-import { type Allowance, methodsFor } from './allowances';
+import { type Allowance, methodsFor } from '../../rules';
 
 /** Films for glass that are trimmed to it. */
 const GLASS = FAMILY_NAMES.filter((family) => FILM_FAMILIES[family].isTrimmedToGlass);

@@ -44,12 +44,7 @@ export function buildBand(problem: StripProblem, left: Int32Array, ways: BandWay
   const most = Math.min(ways.room, Math.round(longest * (stages === 2 ? 1 : ways.reach)));
   const anchor = ways.anchored ? hardest(open, random) : undefined;
   const fitting = (across: number, edge: boolean): readonly Lie[] =>
-    oneWayEach(
-      open.filter(
-        (lie) =>
-          lie.across <= across && lie.across >= across - ways.slack * width && (edge || !lie.wantsEdge),
-      ),
-    );
+    fittingIn(open, across, ways.slack * width, edge);
   const kept = [new Map<number, Stacks>(), new Map<number, Stacks>()] as const;
   const stacks = (across: number, edge: boolean): Stacks => {
     const map = kept[edge ? 1 : 0];
@@ -99,6 +94,13 @@ export function buildBand(problem: StripProblem, left: Int32Array, ways: BandWay
       best = band;
   }
   return best ?? alone(anchor ?? open[0]);
+}
+
+/** What may lie in a column so wide, one way each. @param slack how much narrower it may be */
+function fittingIn(open: readonly Lie[], across: number, slack: number, edge: boolean): readonly Lie[] {
+  return oneWayEach(
+    open.filter((lie) => lie.across <= across && lie.across >= across - slack && (edge || !lie.wantsEdge)),
+  );
 }
 
 /** One piece by itself: there is always that. */

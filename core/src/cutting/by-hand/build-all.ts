@@ -3,7 +3,7 @@ import { buildBand } from './band';
 import type { BandPool } from './band-pool';
 import type { Exactly } from './exactly';
 import { type BandExtra, type LaidBand, type Space, lengthsOf } from './space';
-import type { Lie } from './strip-problem';
+import type { Lie, SizeKind } from './strip-problem';
 
 /** What stays the same whatever is built. */
 export interface Building {
@@ -69,14 +69,7 @@ export function buildAll(
       across * along * cheapest,
     ),
   );
-  const settled =
-    manner.isSettled && turned !== undefined
-      ? kinds.map(({ mayTurn, quantity }, kind) => {
-          if (!mayTurn) return undefined;
-          const share = (turned[kind] ?? 0) / quantity;
-          return share < 0.1 || share > 0.9 || random() < 0.5 ? random() < share : undefined;
-        })
-      : undefined;
+  const settled = manner.isSettled && turned !== undefined ? settledBy(kinds, turned, random) : undefined;
   let spent = 0;
   /** What is still to be laid costs at least its area, and at least its prices. */
   let [byArea, byPrice] = [0, 0];
@@ -88,14 +81,8 @@ export function buildAll(
   left.forEach((own, kind) => {
     count(kind, own);
   });
-  const [lone] = spaces;
   const mayEnd =
-    limits.isFilmOnly &&
-    Number.isFinite(most) &&
-    spaces.length === 1 &&
-    lone !== undefined &&
-    lone.most === Number.POSITIVE_INFINITY &&
-    random() < EXACT_END_SHARE;
+    limits.isFilmOnly && Number.isFinite(most) && isEndless(spaces) && random() < EXACT_END_SHARE;
   for (;;) {
     if (mayEnd && selectionsOf(left) <= mostAtEnd) {
       const end = exactly(0, left, most - spent);
@@ -116,6 +103,23 @@ export function buildAll(
     if (spent + Math.max(byArea, byPrice) * SURE > most) return undefined;
   }
 }
+
+/** Which way each kind lies: as the bound's mixture has it, now and then as it comes. */
+function settledBy(
+  kinds: readonly SizeKind[],
+  turned: readonly number[],
+  random: () => number,
+): readonly (boolean | undefined)[] {
+  return kinds.map(({ mayTurn, quantity }, kind) => {
+    if (!mayTurn) return undefined;
+    const share = (turned[kind] ?? 0) / quantity;
+    return share < 0.1 || share > 0.9 || random() < 0.5 ? random() < share : undefined;
+  });
+}
+
+/** One space without end. */
+const isEndless = (spaces: readonly Space[]): boolean =>
+  spaces.length === 1 && spaces[0]?.most === Number.POSITIVE_INFINITY;
 
 interface Found extends LaidBand {
   readonly cost: number;

@@ -82,263 +82,313 @@ export function* searchSpaces(
   spaces: readonly Space[],
   limits: SpaceSearch,
 ): Generator<SpaceResult, SpaceResult> {
-  const random = seededRandom(limits.seed);
-  const kinds = spaces[0]?.problem.kinds ?? [];
-  const all = Int32Array.from(kinds, ({ quantity }) => quantity);
-  const total = (laid: readonly LaidBand[]): number =>
-    costOf(spaces, laid, limits.extra) + (limits.penalty?.(laid) ?? 0);
-  let best = NOT_LAID;
-  const pool = new BandPool(spaces, kinds.length, limits.extra);
-  const exactly = exactlyOn(spaces, limits.stages, limits.prices);
-  const films = spaces.length > 1 ? 'several' : 'one';
-  const ways = kinds.some(({ mayTurn }) => mayTurn) ? 'turning' : 'oneWay';
-  const build = (
-    left: Int32Array,
-    kept: readonly LaidBand[],
-    manner: Manner,
-    most: number,
-  ): readonly LaidBand[] | undefined =>
-    buildAll(
-      spaces,
-      {
-        ...limits,
-        exactly,
-        mostAtEnd: best.rounds < EARLY ? MOST_SELECTIONS_EARLY : MOST_SELECTIONS_AT_END[ways],
-      },
-      left,
-      kept,
-      manner,
-      most,
-      random,
-      pool,
-    );
-  const take = (laid: readonly LaidBand[] | undefined): void => {
-    if (laid === undefined) return;
-    const cost = total(laid);
-    if (cost < best.cost - NEAR) best = { ...best, laid, cost, isComplete: true };
-  };
-  const [only] = spaces;
-  const mayBePerfect =
-    limits.isFilmOnly &&
-    limits.stages === 3 &&
-    spaces.length === 1 &&
-    only !== undefined &&
-    only.most === Number.POSITIVE_INFINITY &&
-    only.fixed === 0 &&
-    Math.abs(only.problem.area * only.cost - limits.bound * only.problem.width) <=
-      SAME_AREA * only.problem.area;
-  const zero =
-    mayBePerfect && kinds.every(({ mayTurn }) => !mayTurn)
-      ? new ZeroWaste(
-          only,
-          (left, most) => exactly(0, left, most * only.cost)?.map(({ band }) => band),
-          random,
-        )
-      : undefined;
-  const layWhole = (): readonly LaidBand[] | undefined =>
-    zero?.whole()?.map((band): LaidBand => ({ space: 0, band }));
-  for (
-    let tries = 0;
-    zero !== undefined && tries < zero.wholeAtFirst && best.cost > limits.bound + NEAR;
-    tries += 1
-  ) {
-    take(layWhole());
-    yield best;
+  const search = new Neighbourhoods(spaces, limits);
+  yield* search.wholeWithoutWaste();
+  if (search.isAtBound()) return search.best;
+  yield* search.firstLayouts();
+  if (!search.best.isComplete) return search.best;
+  yield* search.eachLotAlone();
+  search.begin();
+  for (let rounds = 0; rounds < limits.mostRounds && !search.isAtBound();) {
+    yield search.best;
+    if (search.isFew && rounds === BEFORE_EXACT) return search.proven(rounds);
+    rounds += 1;
+    search.round(rounds);
   }
-  if (best.cost <= limits.bound + NEAR) return best;
-  take(
-    build(
-      all,
-      [],
-      { reach: 1.5, slack: 0.03, anchoredShare: 1, seeksPerfect: false, isSettled: true, isThrifty: true },
-      Number.POSITIVE_INFINITY,
-    ),
-  );
-  yield best;
-  if (zero === undefined)
-    take(
-      build(
-        all,
-        [],
-        { reach: 2.5, slack: 0, anchoredShare: 0.8, seeksPerfect: true, isSettled: true, isThrifty: true },
-        Number.POSITIVE_INFINITY,
-      ),
-    );
-  for (let tries = 0; !best.isComplete && tries < 40; tries += 1) {
-    yield best;
-    take(
-      build(
-        all,
-        [],
-        {
-          reach: 1 + random() * 2,
-          slack: SLACKS[Math.floor(random() * SLACKS.length)] ?? 0,
-          anchoredShare: 1,
-          seeksPerfect: false,
-          isSettled: tries % 2 === 0,
-          isThrifty: tries % 3 !== 0,
-        },
-        Number.POSITIVE_INFINITY,
-      ),
-    );
-  }
-  if (!best.isComplete) return best;
-  if (limits.penalty !== undefined)
-    for (const isOpen of eachLotAlone(spaces)) {
-      take(
-        build(
-          all,
-          [],
-          {
-            reach: 2.5,
-            slack: 0.03,
-            anchoredShare: 1,
-            seeksPerfect: false,
-            isSettled: true,
-            isThrifty: true,
-            isOpen,
-          },
-          Number.POSITIVE_INFINITY,
-        ),
-      );
-      yield best;
-    }
-  const isFew =
-    limits.isFilmOnly &&
-    spaces.length === 1 &&
-    only !== undefined &&
-    only.most === Number.POSITIVE_INFINITY &&
-    only.fixed === 0 &&
-    selectionsOf(all) <= MOST_SELECTIONS;
-  let { laid, cost } = best;
-  let nextDive = FIRST_DIVE;
+  return search.best;
+}
+
+/** How bands are built at first: each kind as the bound's mixture has it, one space by chance. */
+const AT_FIRST: Manner = {
+  reach: 1.5,
+  slack: 0.03,
+  anchoredShare: 1,
+  seeksPerfect: false,
+  isSettled: true,
+  isThrifty: true,
+};
+
+/** What a round takes apart, and what it may cost to lay it anew. */
+interface Opened {
+  readonly left: Int32Array;
+  readonly kept: readonly LaidBand[];
+  readonly taken: ReadonlySet<number>;
+  /** What the bands taken apart cost. */
+  readonly before: number;
+}
+
+/** The layout that is changed again and again, and the best so far. */
+class Neighbourhoods {
+  best = NOT_LAID;
+  /** Whether all selections of the pieces can be gone through. */
+  readonly isFew: boolean;
+  readonly #random: () => number;
+  readonly #all: Int32Array;
+  readonly #pool: BandPool;
+  readonly #exactly: ReturnType<typeof exactlyOn>;
+  readonly #films: 'one' | 'several';
+  readonly #ways: 'turning' | 'oneWay';
+  readonly #mayBePerfect: boolean;
+  readonly #zero: ZeroWaste | undefined;
   /**
    * Where hardly two pieces are alike, or all was perhaps cut without waste, a band seen before is seldom of
    * use again.
    */
-  const isMixed = !mayBePerfect && all.reduce((sum, count) => sum + count, 0) >= 1.5 * kinds.length;
-  const reaches = learning(REACHES, random);
-  const slacks = learning(SLACKS, random);
-  const seeks = learning([1, 0], random);
-  const manies = learning(MOST_TAKEN, random);
-  for (let rounds = 0; rounds < limits.mostRounds && best.cost > limits.bound + NEAR;) {
-    yield best;
-    if (isFew && rounds === BEFORE_EXACT) {
-      const exact = exactly(0, all, best.cost);
-      return {
-        ...best,
-        ...(exact === undefined ? {} : { laid: exact, cost: total(exact) }),
-        isProven: true,
-        rounds,
-      };
+  readonly #isMixed: boolean;
+  readonly #reaches: ReturnType<typeof learning>;
+  readonly #slacks: ReturnType<typeof learning>;
+  readonly #seeks: ReturnType<typeof learning>;
+  readonly #manies: ReturnType<typeof learning>;
+  #laid: readonly LaidBand[] = [];
+  #cost = Number.POSITIVE_INFINITY;
+  #nextDive = FIRST_DIVE;
+
+  constructor(
+    private readonly spaces: readonly Space[],
+    private readonly limits: SpaceSearch,
+  ) {
+    const kinds = spaces[0]?.problem.kinds ?? [];
+    this.#random = seededRandom(limits.seed);
+    this.#all = Int32Array.from(kinds, ({ quantity }) => quantity);
+    this.#pool = new BandPool(spaces, kinds.length, limits.extra);
+    this.#exactly = exactlyOn(spaces, limits.stages, limits.prices);
+    this.#films = spaces.length > 1 ? 'several' : 'one';
+    this.#ways = kinds.some(({ mayTurn }) => mayTurn) ? 'turning' : 'oneWay';
+    const only = limits.isFilmOnly ? onlyEndless(spaces) : undefined;
+    this.#mayBePerfect =
+      only !== undefined &&
+      limits.stages === 3 &&
+      Math.abs(only.problem.area * only.cost - limits.bound * only.problem.width) <=
+        SAME_AREA * only.problem.area;
+    this.#zero =
+      only !== undefined && this.#mayBePerfect && kinds.every(({ mayTurn }) => !mayTurn)
+        ? new ZeroWaste(
+            only,
+            (left, most) => this.#exactly(0, left, most * only.cost)?.map(({ band }) => band),
+            this.#random,
+          )
+        : undefined;
+    this.isFew = only !== undefined && selectionsOf(this.#all) <= MOST_SELECTIONS;
+    const pieces = this.#all.reduce((sum, count) => sum + count, 0);
+    this.#isMixed = !this.#mayBePerfect && pieces >= 1.5 * kinds.length;
+    this.#reaches = learning(REACHES, this.#random);
+    this.#slacks = learning(SLACKS, this.#random);
+    this.#seeks = learning([1, 0], this.#random);
+    this.#manies = learning(MOST_TAKEN, this.#random);
+  }
+
+  isAtBound(): boolean {
+    return this.best.cost <= this.limits.bound + NEAR;
+  }
+
+  /** Where nothing was perhaps wasted: all of it put together again. */
+  *wholeWithoutWaste(): Generator<SpaceResult, void> {
+    const zero = this.#zero;
+    for (let tries = 0; zero !== undefined && tries < zero.wholeAtFirst && !this.isAtBound(); tries += 1) {
+      this.#take(this.#layWhole());
+      yield this.best;
     }
-    rounds += 1;
-    if (rounds >= nextDive && isMixed && pool.takesAll) {
-      nextDive = Math.ceil(rounds * DIVE_LATER[films]);
-      const rest = Int32Array.from(all);
-      const dived = pool.dive(
-        rest,
-        spaces.map(() => 0),
-        random,
-      );
-      const ended = build(
-        rest,
-        dived,
-        {
-          reach: reaches.pick().value,
-          slack: 0.03,
-          anchoredShare: 1,
-          seeksPerfect: false,
-          isSettled: true,
-          isThrifty: true,
-        },
-        best.cost * (1 + DIVE_DEARER) - total(dived),
-      );
-      if (ended !== undefined) pool.noteTogether(ended);
-      const own = ended === undefined ? Number.POSITIVE_INFINITY : total(ended);
-      if (ended !== undefined && own <= cost * (1 + DIVE_DEARER)) {
-        laid = ended;
-        cost = own;
-      }
-      if (cost < best.cost - NEAR) best = { ...best, laid, cost };
+  }
+
+  /** A thrifty layout soon, then others until all pieces lie somewhere. */
+  *firstLayouts(): Generator<SpaceResult, void> {
+    const random = this.#random;
+    this.#takeNew(AT_FIRST);
+    yield this.best;
+    if (this.#zero === undefined)
+      this.#takeNew({ ...AT_FIRST, reach: 2.5, slack: 0, anchoredShare: 0.8, seeksPerfect: true });
+    for (let tries = 0; !this.best.isComplete && tries < 40; tries += 1) {
+      yield this.best;
+      this.#takeNew({
+        ...AT_FIRST,
+        reach: 1 + random() * 2,
+        slack: SLACKS[Math.floor(random() * SLACKS.length)] ?? 0,
+        isSettled: tries % 2 === 0,
+        isThrifty: tries % 3 !== 0,
+      });
     }
-    if (zero !== undefined && random() < zero.wholeShare) {
-      const before = best.cost;
-      take(layWhole());
-      best = { ...best, rounds };
-      if (best.cost < before) ({ laid, cost } = best);
-      continue;
+  }
+
+  /** Where lots should not be mixed: each by itself. */
+  *eachLotAlone(): Generator<SpaceResult, void> {
+    if (this.limits.penalty === undefined) return;
+    for (const isOpen of eachLotAlone(this.spaces)) {
+      this.#takeNew({ ...AT_FIRST, reach: 2.5, isOpen });
+      yield this.best;
     }
-    const many = manies.pick();
-    const taken = takeApart(spaces, laid, many.value, random);
-    const left = new Int32Array(kinds.length);
-    for (const index of taken)
-      for (const { pieces } of laid[index]?.band.columns ?? [])
-        for (const { kind } of pieces) left[kind] = (left[kind] ?? 0) + 1;
-    const kept = laid.filter((_, index) => !taken.has(index));
-    const before = cost - total(kept);
-    const isForPerfect = mayBePerfect && random() < FOR_PERFECT;
+  }
+
+  /** The best so far is what is changed from now on. */
+  begin(): void {
+    ({ laid: this.#laid, cost: this.#cost } = this.best);
+  }
+
+  /** All selections gone through: nothing is cheaper. */
+  proven(rounds: number): SpaceResult {
+    const exact = this.#exactly(0, this.#all, this.best.cost);
+    return {
+      ...this.best,
+      ...(exact === undefined ? {} : { laid: exact, cost: this.#total(exact) }),
+      isProven: true,
+      rounds,
+    };
+  }
+
+  round(rounds: number): void {
+    if (rounds >= this.#nextDive && this.#isMixed && this.#pool.takesAll) this.#dive(rounds);
+    if (this.#zero !== undefined && this.#random() < this.#zero.wholeShare) {
+      const before = this.best.cost;
+      this.#take(this.#layWhole());
+      this.best = { ...this.best, rounds };
+      if (this.best.cost < before) this.begin();
+      return;
+    }
+    this.#anew(rounds);
+  }
+
+  /** All pieces from bands seen before; a little dearer is still taken. */
+  #dive(rounds: number): void {
+    this.#nextDive = Math.ceil(rounds * DIVE_LATER[this.#films]);
+    const rest = Int32Array.from(this.#all);
+    const none = this.spaces.map(() => 0);
+    const dived = this.#pool.dive(rest, none, this.#random);
+    const most = (cost: number): number => cost * (1 + DIVE_DEARER);
+    const manner = { ...AT_FIRST, reach: this.#reaches.pick().value };
+    const ended = this.#build(rest, dived, manner, most(this.best.cost) - this.#total(dived));
+    if (ended !== undefined) this.#pool.noteTogether(ended);
+    const own = ended === undefined ? Number.POSITIVE_INFINITY : this.#total(ended);
+    if (ended !== undefined && own <= most(this.#cost)) {
+      this.#laid = ended;
+      this.#cost = own;
+    }
+    if (this.#cost < this.best.cost - NEAR) this.best = { ...this.best, laid: this.#laid, cost: this.#cost };
+  }
+
+  /** A few bands taken apart and built anew: kept when not dearer, or a little dearer now and then. */
+  #anew(rounds: number): void {
+    const random = this.#random;
+    const many = this.#manies.pick();
+    const opened = this.#open(many.value);
+    const isForPerfect = this.#mayBePerfect && random() < FOR_PERFECT;
     const [reach, slack, seek] = [
-      reaches.pick(),
-      isForPerfect ? PERFECT_SLACK : slacks.pick(),
-      isForPerfect ? PERFECT_SEEK : seeks.pick(),
+      this.#reaches.pick(),
+      isForPerfect ? PERFECT_SLACK : this.#slacks.pick(),
+      isForPerfect ? PERFECT_SEEK : this.#seeks.pick(),
     ];
     /**
      * A little dearer is taken now and then, the less the nearer to the bound: it leads out of dead ends. The
      * best is kept apart.
      */
     const leave =
-      random() < WORSE_SHARE ? random() * WORSE_BY * Math.min(best.cost - limits.bound, before) : 0;
-    const whole = limits.isFilmOnly ? oneSpace(laid, taken) : undefined;
+      random() < WORSE_SHARE
+        ? random() * WORSE_BY * Math.min(this.best.cost - this.limits.bound, opened.before)
+        : 0;
+    const manner = { reach: reach.value, slack: slack.value, seeksPerfect: seek.value === 1 };
+    const rebuilt = this.#rebuilt(opened, rounds, isForPerfect, manner, leave);
+    this.best = { ...this.best, rounds };
+    if (rebuilt === undefined) return;
+    this.#pool.noteTogether(rebuilt);
+    const after = this.#total(rebuilt);
+    const { best } = this;
+    if (after > this.#cost + leave + NEAR || after > best.cost + Math.max(leave, best.cost * 0.02)) return;
+    this.#laid = rebuilt;
+    this.#cost = after;
+    if (this.#cost < best.cost - NEAR) {
+      this.best = { ...best, laid: this.#laid, cost: this.#cost };
+      for (const choice of [reach, slack, seek, many]) choice.reward();
+    }
+  }
+
+  #open(most: number): Opened {
+    const laid = this.#laid;
+    const taken = takeApart(this.spaces, laid, most, this.#random);
+    const left = new Int32Array(this.#all.length);
+    for (const index of taken)
+      for (const { pieces } of laid[index]?.band.columns ?? [])
+        for (const { kind } of pieces) left[kind] = (left[kind] ?? 0) + 1;
+    const kept = laid.filter((_, index) => !taken.has(index));
+    return { left, kept, taken, before: this.#cost - this.#total(kept) };
+  }
+
+  /** In the shortest way there is, from bands seen before, or by chance. */
+  #rebuilt(
+    { left, kept, taken, before }: Opened,
+    rounds: number,
+    isForPerfect: boolean,
+    manner: Pick<Manner, 'reach' | 'slack' | 'seeksPerfect'>,
+    leave: number,
+  ): readonly LaidBand[] | undefined {
+    const { spaces, limits } = this;
+    const random = this.#random;
+    const whole = limits.isFilmOnly ? oneSpace(this.#laid, taken) : undefined;
     const isExact =
       whole !== undefined &&
       (spaces[whole]?.cost ?? 0) > 0 &&
       random() < EXACT_SHARE &&
-      selectionsOf(left) <= MOST_SELECTIONS_ANEW[ways];
-    const exact = isExact ? exactly(whole, left, before) : undefined;
-    const dived =
-      !isExact && isMixed && rounds > FIRST_DIVE && random() < DIVE_SHARE[films]
-        ? pool.dive(left, [...lengthsOf(spaces, kept)], random)
-        : [];
-    const paid = dived.length === 0 ? 0 : total([...kept, ...dived]) - (cost - before);
-    const rebuilt =
-      isForPerfect && zero !== undefined
-        ? zero
-            .anew(left, before + leave)
-            ?.map((band): LaidBand => ({ space: 0, band }))
-            .concat(kept)
-        : isExact
-          ? exact && [...kept, ...exact]
-          : build(
-              left,
-              [...kept, ...dived],
-              {
-                reach: reach.value,
-                slack: slack.value,
-                anchoredShare: 0.8,
-                seeksPerfect: seek.value === 1,
-                isSettled: random() < SETTLED_SHARE,
-                isThrifty: random() < 0.7,
-                isOpen: filmsOpen(spaces, limits.penalty !== undefined, random),
-              },
-              before + leave - paid,
-            );
-    best = { ...best, rounds };
-    if (rebuilt === undefined) continue;
-    pool.noteTogether(rebuilt);
-    const after = total(rebuilt);
-    if (after > cost + leave + NEAR || after > best.cost + Math.max(leave, best.cost * 0.02)) continue;
-    laid = rebuilt;
-    cost = after;
-    if (cost < best.cost - NEAR) {
-      best = { ...best, laid, cost };
-      reach.reward();
-      slack.reward();
-      seek.reward();
-      many.reward();
-    }
+      selectionsOf(left) <= MOST_SELECTIONS_ANEW[this.#ways];
+    const exact = isExact ? this.#exactly(whole, left, before) : undefined;
+    const dives = !isExact && this.#isMixed && rounds > FIRST_DIVE && random() < DIVE_SHARE[this.#films];
+    const dived = dives ? this.#pool.dive(left, [...lengthsOf(spaces, kept)], random) : [];
+    const paid = dived.length === 0 ? 0 : this.#total([...kept, ...dived]) - (this.#cost - before);
+    if (isForPerfect && this.#zero !== undefined)
+      return this.#zero
+        .anew(left, before + leave)
+        ?.map((band): LaidBand => ({ space: 0, band }))
+        .concat(kept);
+    if (isExact) return exact && [...kept, ...exact];
+    return this.#build(
+      left,
+      [...kept, ...dived],
+      {
+        ...manner,
+        anchoredShare: 0.8,
+        isSettled: random() < SETTLED_SHARE,
+        isThrifty: random() < 0.7,
+        isOpen: filmsOpen(spaces, limits.penalty !== undefined, random),
+      },
+      before + leave - paid,
+    );
   }
-  return best;
+
+  #build(
+    left: Int32Array,
+    kept: readonly LaidBand[],
+    manner: Manner,
+    most: number,
+  ): readonly LaidBand[] | undefined {
+    const mostAtEnd = this.best.rounds < EARLY ? MOST_SELECTIONS_EARLY : MOST_SELECTIONS_AT_END[this.#ways];
+    const building = { ...this.limits, exactly: this.#exactly, mostAtEnd };
+    return buildAll(this.spaces, building, left, kept, manner, most, this.#random, this.#pool);
+  }
+
+  #takeNew(manner: Manner): void {
+    this.#take(this.#build(this.#all, [], manner, Number.POSITIVE_INFINITY));
+  }
+
+  #take(laid: readonly LaidBand[] | undefined): void {
+    if (laid === undefined) return;
+    const cost = this.#total(laid);
+    if (cost < this.best.cost - NEAR) this.best = { ...this.best, laid, cost, isComplete: true };
+  }
+
+  #layWhole(): readonly LaidBand[] | undefined {
+    return this.#zero?.whole()?.map((band): LaidBand => ({ space: 0, band }));
+  }
+
+  #total(laid: readonly LaidBand[]): number {
+    return costOf(this.spaces, laid, this.limits.extra) + (this.limits.penalty?.(laid) ?? 0);
+  }
+}
+
+/** One film without end that costs by its length alone. */
+function onlyEndless(spaces: readonly Space[]): Space | undefined {
+  const [only] = spaces;
+  return only !== undefined &&
+    spaces.length === 1 &&
+    only.most === Number.POSITIVE_INFINITY &&
+    only.fixed === 0
+    ? only
+    : undefined;
 }
 
 /** The space that all these bands lie on, if it is one. */

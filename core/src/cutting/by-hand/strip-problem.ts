@@ -53,59 +53,9 @@ export function stripProblem({ rollWidth_mm, pieces }: LayoutRequest): StripProb
   const acrosses = pieces.map(({ across_mm }) => up(across_mm));
   const along = common(anyTurns ? [...alongs, ...acrosses] : alongs);
   const across = anyTurns ? along : common(acrosses);
-  const groups = new Map<
-    string,
-    {
-      readonly across: number;
-      readonly along: number;
-      readonly mayTurn: boolean;
-      readonly wantsEdge: boolean;
-      readonly likesEdge: boolean;
-      readonly ids: string[];
-    }
-  >();
-  pieces.forEach((piece, index) => {
-    const [w, h] = [(acrosses[index] ?? 0) / across, (alongs[index] ?? 0) / along];
-    const wantsEdge = piece.wantsEdge === true;
-    const likesEdge = piece.likesEdge === true;
-    const key = `${w} ${h} ${piece.mayTurn90} ${wantsEdge} ${likesEdge}`;
-    const group = groups.get(key) ?? {
-      across: w,
-      along: h,
-      mayTurn: piece.mayTurn90 && w !== h,
-      wantsEdge,
-      likesEdge,
-      ids: [],
-    };
-    group.ids.push(piece.id);
-    groups.set(key, group);
-  });
+  const kinds = kindsOf(pieces, (index) => [(acrosses[index] ?? 0) / across, (alongs[index] ?? 0) / along]);
   const width = Math.floor(rollWidth / across);
-  const kinds = [...groups.values()].map((group): SizeKind => ({ ...group, quantity: group.ids.length }));
-  const lies = kinds
-    .flatMap((kind, index): Lie[] => [
-      {
-        kind: index,
-        across: kind.across,
-        along: kind.along,
-        turned: false,
-        wantsEdge: kind.wantsEdge,
-        likesEdge: kind.likesEdge,
-      },
-      ...(kind.mayTurn
-        ? [
-            {
-              kind: index,
-              across: kind.along,
-              along: kind.across,
-              turned: true,
-              wantsEdge: kind.wantsEdge,
-              likesEdge: kind.likesEdge,
-            },
-          ]
-        : []),
-    ])
-    .filter((lie) => lie.across <= width);
+  const lies = kinds.flatMap(liesOf).filter((lie) => lie.across <= width);
   return {
     width,
     kinds,
@@ -115,6 +65,30 @@ export function stripProblem({ rollWidth_mm, pieces }: LayoutRequest): StripProb
     alongStep_mm: along / TENTHS,
     acrossStep_mm: across / TENTHS,
   };
+}
+
+/** Equal pieces together. @param sizeOf across and along of a piece, in steps */
+function kindsOf(
+  pieces: LayoutRequest['pieces'],
+  sizeOf: (index: number) => readonly [across: number, along: number],
+): readonly SizeKind[] {
+  const groups = new Map<string, Omit<SizeKind, 'quantity' | 'ids'> & { readonly ids: string[] }>();
+  pieces.forEach((piece, index) => {
+    const [across, along] = sizeOf(index);
+    const [wantsEdge, likesEdge] = [piece.wantsEdge === true, piece.likesEdge === true];
+    const key = `${across} ${along} ${piece.mayTurn90} ${wantsEdge} ${likesEdge}`;
+    const mayTurn = piece.mayTurn90 && across !== along;
+    const group = groups.get(key) ?? { across, along, mayTurn, wantsEdge, likesEdge, ids: [] };
+    group.ids.push(piece.id);
+    groups.set(key, group);
+  });
+  return [...groups.values()].map((group) => ({ ...group, quantity: group.ids.length }));
+}
+
+/** The ways a kind can lie: as it is, and turned where it may be. */
+function liesOf({ across, along, mayTurn, wantsEdge, likesEdge }: SizeKind, kind: number): readonly Lie[] {
+  const straight: Lie = { kind, across, along, turned: false, wantsEdge, likesEdge };
+  return mayTurn ? [straight, { ...straight, across: along, along: across, turned: true }] : [straight];
 }
 
 function common(values: readonly number[]): number {

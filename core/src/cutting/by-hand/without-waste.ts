@@ -184,36 +184,49 @@ function choicesOf(
     for (const { bits } of columns)
       for (let word = 0; word < words; word += 1)
         common[word] = (common[word] as number) & (bits[word] as number);
-    /**
-     * Where each column's share of what is left of its width ends, when the columns of this band use it up.
-     */
-    const shares = set.map(
-      (index) => (classes[index]?.total ?? 0) / set.filter((other) => other === index).length,
-    );
-    const add = (along: number): void => {
-      if (
-        along > mostBand ||
-        along <= 0 ||
-        !holds(common, along) ||
-        columns.filter((column) => needsEdge(column, along)).length > edges
-      )
-        return;
-      const usedUp = shares.reduce((sum, share) => sum + (share === along ? 1 : 0), 0);
-      found.push({ classes: set, along, rank: (random() < USED_UP_FIRST ? usedUp : 0) + random() * 0.5 });
-    };
-    for (const share of new Set(shares)) if (Number.isInteger(share) && share >> 5 < words) add(share);
-    let taken = 0;
-    const turn = Math.floor(random() * words);
-    for (let step = 0; step < words && taken < CHOICES_A_SET; step += 1) {
-      const word = (turn + step) % words;
-      for (let bits = common[word] as number; bits !== 0 && taken < CHOICES_A_SET; bits &= bits - 1) {
-        add((word << 5) + (31 - Math.clz32(bits & -bits)));
-        taken += 1;
-      }
-    }
+    addEnds(found, set, columns, common, classes, { mostBand, edges, random });
     if (found.length >= MOST_CHOICES) break;
   }
   return found.sort((a, b) => b.rank - a.rank);
+}
+
+/** Adds lengths at which all columns of a set can end: where shares are used up, then some by chance. */
+function addEnds(
+  found: Choice[],
+  set: readonly number[],
+  columns: readonly ColumnReach[],
+  common: Uint32Array,
+  classes: readonly WidthClass[],
+  { mostBand, edges, random }: Pick<WasteFreeSearch, 'mostBand' | 'edges' | 'random'>,
+): void {
+  const words = common.length;
+  /**
+   * Where each column's share of what is left of its width ends, when the columns of this band use it up.
+   */
+  const shares = set.map(
+    (index) => (classes[index]?.total ?? 0) / set.filter((other) => other === index).length,
+  );
+  const add = (along: number): void => {
+    if (
+      along > mostBand ||
+      along <= 0 ||
+      !holds(common, along) ||
+      columns.filter((column) => needsEdge(column, along)).length > edges
+    )
+      return;
+    const usedUp = shares.reduce((sum, share) => sum + (share === along ? 1 : 0), 0);
+    found.push({ classes: set, along, rank: (random() < USED_UP_FIRST ? usedUp : 0) + random() * 0.5 });
+  };
+  for (const share of new Set(shares)) if (Number.isInteger(share) && share >> 5 < words) add(share);
+  let taken = 0;
+  const turn = Math.floor(random() * words);
+  for (let step = 0; step < words && taken < CHOICES_A_SET; step += 1) {
+    const word = (turn + step) % words;
+    for (let bits = common[word] as number; bits !== 0 && taken < CHOICES_A_SET; bits &= bits - 1) {
+      add((word << 5) + (31 - Math.clz32(bits & -bits)));
+      taken += 1;
+    }
+  }
 }
 
 /**

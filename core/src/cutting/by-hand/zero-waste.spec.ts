@@ -190,7 +190,7 @@ describe('is a band without waste one?', () => {
           }
         },
       ),
-      { numRuns: 40 },
+      { numRuns: 20 },
     );
   });
   it('the end is asked once few selections are left, and what it says is the answer', () => {
@@ -365,7 +365,7 @@ describe('are pieces shared out evenly?', () => {
         }
         expect(run()).toEqual({ bands: shared, along });
       }),
-      { numRuns: 25 },
+      { numRuns: 15 },
     );
   });
   it('two strips of two columns, the same eight lengths in both widths: parted alike they end together, without any waste', () => {

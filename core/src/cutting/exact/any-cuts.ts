@@ -1,4 +1,4 @@
-import type { StripProblem } from '../by-hand/strip-problem';
+import type { Lie, StripProblem } from '../by-hand/strip-problem';
 import type { Block, PieceMove } from '../free/beam';
 import { BoxFronts } from './box-fronts';
 import { roomBeside, rowsWithin } from './room-beside';
@@ -43,106 +43,142 @@ export function shortestOfAnyCuts(
   const laid = given.map((lie) => ({ ...lie, kind: placeOf.get(lie.kind) ?? 0 }));
   const sizes = present.map(({ across, along }) => across * along);
   const selections = new Selections(present.map(({ quantity }) => quantity));
-  const { count, parts, all } = selections;
   const area = selections.sums(sizes);
-  const spare = most * width - (area[all] ?? 0);
+  const spare = most * width - (area[selections.all] ?? 0);
   if (spare < 0) return undefined;
-  const rows = rowsWithin(selections, laid, width);
-  const charges =
-    rows === undefined
-      ? []
-      : [sizes, present.map(({ worth }) => worth)].map((values) => {
-          const { scale, held } = roomBeside(
-            selections,
-            rows,
-            laid.map(({ kind, along }) => (values[kind] ?? 0) / along),
-          );
-          const sums = selections.sums(values.map((value) => value * scale));
-          return { held, sums, spare: most * (1 + NEAR) - (sums[all] ?? 0) };
-        });
-  const wastesTooMuch = (state: number, across: number, along: number): boolean =>
-    charges.some(
-      ({ held, sums, spare: own }) =>
-        (1 - held(state, width - across)) * along > (sums[state] as number) + own,
-    );
-  const fronts = new BoxFronts(count);
-  const { start } = fronts;
+  const values = [sizes, present.map(({ worth }) => worth)];
+  const charges = chargesOf(selections, laid, width, values, most);
+  const fronts = new BoxFronts(selections.count);
   fronts.close();
-  for (let state = 1; state < count; state += 1) {
-    const own = area[state] as number;
-    const mostArea = own + spare;
-    const add = (across: number, along: number, part: number, way: number): void => {
-      if (
-        across > width ||
-        across * along > mostArea ||
-        fronts.isBeaten(across, along) ||
-        wastesTooMuch(state, across, along)
-      )
-        return;
-      fronts.put(across, along, across * along - own, part, way);
-    };
-    laid.forEach((lie, index) => {
-      if (selections.one(lie.kind) === state) add(lie.across, lie.along, index, ALONE);
-    });
-    const many = selections.partsOf(state);
-    for (let index = 0; index < many; index += 1) {
-      const part = parts[index] as number;
-      if (part === state) continue;
-      const rest = state - part;
-      const { across, along, waste } = fronts;
-      const [end, from, to] = [start[part + 1] as number, start[rest] as number, start[rest + 1] as number];
-      for (let one = start[part] as number; one < end; one += 1) {
-        const room = spare - (waste[one] as number);
-        const w = across[one] as number;
-        const h = along[one] as number;
-        for (let other = from; other < to && (waste[other] as number) <= room; other += 1) {
-          const v = across[other] as number;
-          const u = along[other] as number;
-          const longer = h > u ? h : u;
-          const wider = w > v ? w : v;
-          if (w + v <= width && (w + v) * longer <= mostArea) add(w + v, longer, part, BESIDE);
-          if (wider * (h + u) <= mostArea) add(wider, h + u, part, BEHIND);
-        }
-      }
-    }
-    fronts.close();
-  }
-  const { across, along, part, way } = fronts;
+  for (let state = 1; state < selections.count; state += 1)
+    boxesOf(state, { selections, laid, width, area, spare, charges }, fronts);
+  const { along, start } = fronts;
+  const { all } = selections;
   let shortest = -1;
-  for (let at = start[all] as number; at < (start[count] as number); at += 1)
+  for (let at = start[all] as number; at < (start[selections.count] as number); at += 1)
     if (shortest < 0 || (along[at] as number) < (along[shortest] as number)) shortest = at;
   if (shortest < 0 || (along[shortest] as number) > most) return undefined;
   const moves: PieceMove[] = [];
-  place(all, shortest, 0, 0);
+  placeBox(fronts, given, all, shortest, 0, 0, moves);
   return { along: along[shortest] as number, moves };
+}
 
-  /** The way back: which boxes of its two parts made a box is looked for again. */
-  function place(state: number, at: number, x: number, y: number): void {
-    const first = part[at] as number;
-    if (way[at] === ALONE) {
-      const lie = given[first];
-      if (lie !== undefined) moves.push({ lie, x, y });
+interface AnyCuts {
+  readonly selections: Selections;
+  readonly laid: readonly Lie[];
+  readonly width: number;
+  readonly area: Float64Array;
+  /** Area that may be wasted in all. */
+  readonly spare: number;
+  readonly charges: readonly Charge[];
+}
+
+/** What is lost beside a box, whatever lies there, against what a layout of use may lose. */
+interface Charge {
+  readonly held: (state: number, room: number) => number;
+  readonly sums: Float64Array;
+  readonly spare: number;
+}
+
+function chargesOf(
+  selections: Selections,
+  laid: readonly Lie[],
+  width: number,
+  values: readonly (readonly number[])[],
+  most: number,
+): readonly Charge[] {
+  const rows = rowsWithin(selections, laid, width);
+  if (rows === undefined) return [];
+  return values.map((own) => {
+    const perStep = laid.map(({ kind, along }) => (own[kind] ?? 0) / along);
+    const { scale, held } = roomBeside(selections, rows, perStep);
+    const sums = selections.sums(own.map((value) => value * scale));
+    return { held, sums, spare: most * (1 + NEAR) - (sums[selections.all] ?? 0) };
+  });
+}
+
+/** All boxes of use that hold this selection: of one piece, or of two parts beside or behind one another. */
+function boxesOf(
+  state: number,
+  { selections, laid, width, area, spare, charges }: AnyCuts,
+  fronts: BoxFronts,
+): void {
+  const own = area[state] as number;
+  const mostArea = own + spare;
+  const wastesTooMuch = (across: number, along: number): boolean =>
+    charges.some(
+      ({ held, sums, spare: mine }) =>
+        (1 - held(state, width - across)) * along > (sums[state] as number) + mine,
+    );
+  const add = (across: number, along: number, part: number, way: number): void => {
+    if (
+      across > width ||
+      across * along > mostArea ||
+      fronts.isBeaten(across, along) ||
+      wastesTooMuch(across, along)
+    )
       return;
-    }
-    const second = state - first;
-    for (let one = start[first] as number; one < (start[first + 1] as number); one += 1) {
-      for (let other = start[second] as number; other < (start[second + 1] as number); other += 1) {
-        const [w, h, v, u] = [
-          across[one] as number,
-          along[one] as number,
-          across[other] as number,
-          along[other] as number,
-        ];
-        const fits =
-          way[at] === BESIDE
-            ? w + v <= (across[at] as number) && Math.max(h, u) <= (along[at] as number)
-            : Math.max(w, v) <= (across[at] as number) && h + u <= (along[at] as number);
-        if (!fits) continue;
-        place(first, one, x, y);
-        place(second, other, way[at] === BESIDE ? x + w : x, way[at] === BESIDE ? y : y + h);
-        return;
+    fronts.put(across, along, across * along - own, part, way);
+  };
+  laid.forEach((lie, index) => {
+    if (selections.one(lie.kind) === state) add(lie.across, lie.along, index, ALONE);
+  });
+  const many = selections.partsOf(state);
+  for (let index = 0; index < many; index += 1) {
+    const part = selections.parts[index] as number;
+    if (part === state) continue;
+    const rest = state - part;
+    const { across, along, waste, start } = fronts;
+    const [end, from, to] = [start[part + 1] as number, start[rest] as number, start[rest + 1] as number];
+    for (let one = start[part] as number; one < end; one += 1) {
+      const room = spare - (waste[one] as number);
+      const w = across[one] as number;
+      const h = along[one] as number;
+      for (let other = from; other < to && (waste[other] as number) <= room; other += 1) {
+        const v = across[other] as number;
+        const u = along[other] as number;
+        const longer = h > u ? h : u;
+        const wider = w > v ? w : v;
+        if (w + v <= width && (w + v) * longer <= mostArea) add(w + v, longer, part, BESIDE);
+        if (wider * (h + u) <= mostArea) add(wider, h + u, part, BEHIND);
       }
     }
-    throw new RangeError('a box that was found cannot be made');
   }
+  fronts.close();
+}
+
+/** The way back: which boxes of its two parts made a box is looked for again. */
+function placeBox(
+  fronts: BoxFronts,
+  given: readonly Lie[],
+  state: number,
+  at: number,
+  x: number,
+  y: number,
+  moves: PieceMove[],
+): void {
+  const { across, along, part, way, start } = fronts;
+  const first = part[at] as number;
+  if (way[at] === ALONE) {
+    const lie = given[first];
+    if (lie !== undefined) moves.push({ lie, x, y });
+    return;
+  }
+  const second = state - first;
+  for (let one = start[first] as number; one < (start[first + 1] as number); one += 1) {
+    for (let other = start[second] as number; other < (start[second + 1] as number); other += 1) {
+      const [w, h] = [across[one] as number, along[one] as number];
+      const [v, u] = [across[other] as number, along[other] as number];
+      const fits =
+        way[at] === BESIDE
+          ? w + v <= (across[at] as number) && Math.max(h, u) <= (along[at] as number)
+          : Math.max(w, v) <= (across[at] as number) && h + u <= (along[at] as number);
+      if (!fits) continue;
+      placeBox(fronts, given, first, one, x, y, moves);
+      const [dx, dy] = way[at] === BESIDE ? [w, 0] : [0, h];
+      placeBox(fronts, given, second, other, x + dx, y + dy, moves);
+      return;
+    }
+  }
+  throw new RangeError('a box that was found cannot be made');
 }

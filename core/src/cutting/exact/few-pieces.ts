@@ -33,17 +33,8 @@ const NEAR = 1e-7;
  * @source own; the recursion is the exact one for three-stage guillotine cutting with trimming (from memory:
  * Gilmore and Gomory 1965)
  */
-export function bestBands({
-  width,
-  lies,
-  left,
-  stages,
-  edges,
-  mostColumns,
-  mostBand,
-  most,
-  priced,
-}: FewPieces): readonly Band[] | undefined {
+export function bestBands(asked: FewPieces): readonly Band[] | undefined {
+  const { width, lies, left, mostBand, most, priced } = asked;
   const kinds = [...new Set(lies.map(({ kind }) => kind))].filter((kind) => (left[kind] ?? 0) > 0);
   const quantities = kinds.map((kind) => left[kind] ?? 0);
   const ways = kinds.map((kind) =>
@@ -60,62 +51,125 @@ export function bestBands({
     NEAR * most;
   if (mayLose < 0 || mayCost < 0) return undefined;
   const selections = new Selections(quantities);
-  const { count: states, parts: subs } = selections;
-  const area = selections.sums(sizes);
-  const worth = selections.sums(prices);
-  const taken = priced?.taken ?? new Float64Array(width + 1);
+  const programme = new BandProgramme(asked, ways, selections, {
+    area: selections.sums(sizes),
+    worth: selections.sums(prices),
+    mayLose,
+    mayCost,
+  });
+  for (let state = 1; state < selections.count; state += 1) programme.solve(state);
+  return programme.shortestOfAll > most || programme.shortestOfAll >= NEVER ? undefined : programme.bands();
+}
 
-  const columns = new ColumnFronts(states);
-  const bands = new ColumnFronts(states);
-  bands.put(0, 0, 0, 0);
-  columns.close();
-  bands.close();
-  const bandLength = new Float64Array(states).fill(NEVER);
-  const shortest = new Float64Array(states).fill(NEVER);
-  shortest[0] = 0;
+/** What a selection holds and is worth, and what a layout of use may lose beside it. */
+interface Allowed {
+  readonly area: Float64Array;
+  readonly worth: Float64Array;
+  readonly mayLose: number;
+  readonly mayCost: number;
+}
+
+/** The dynamic programme: selections in order, each solved from those that are parts of it. */
+class BandProgramme {
+  readonly #columns: ColumnFronts;
+  readonly #bands: ColumnFronts;
+  readonly #bandLength: Float64Array;
+  readonly #shortest: Float64Array;
+  /** Widths a column may have, narrowest first. */
+  readonly #widths: readonly number[];
   /**
    * All pieces of a selection in one column: for each width it may have, how long it then is; and whether one
    * of them wants an edge.
    */
-  const widths = [...new Set(ways.flatMap((own) => own.map(({ across }) => across)))].sort(
-    (one, other) => one - other,
-  );
-  const stacked = widths.map(() => new Float64Array(states));
-  const shortestWithin = widths.map((across) =>
-    ways.map((own) =>
-      own.reduce(
-        (least, lie) => (lie.across <= across ? Math.min(least, lie.along) : least),
-        Number.POSITIVE_INFINITY,
-      ),
-    ),
-  );
-  const wants = ways.map((own) => (own.some(({ wantsEdge }) => wantsEdge) ? 1 : 0));
-  const wanting = new Uint8Array(states);
+  readonly #stacked: readonly Float64Array[];
+  readonly #shortestWithin: readonly (readonly number[])[];
+  readonly #wants: readonly number[];
+  readonly #wanting: Uint8Array;
+  readonly #taken: Float64Array | readonly number[];
 
-  for (let state = 1; state < states; state += 1) {
+  constructor(
+    private readonly asked: FewPieces,
+    private readonly ways: readonly (readonly Lie[])[],
+    private readonly selections: Selections,
+    private readonly allowed: Allowed,
+  ) {
+    const states = selections.count;
+    this.#columns = new ColumnFronts(states);
+    this.#bands = new ColumnFronts(states);
+    this.#bands.put(0, 0, 0, 0);
+    this.#columns.close();
+    this.#bands.close();
+    this.#bandLength = new Float64Array(states).fill(NEVER);
+    this.#shortest = new Float64Array(states).fill(NEVER);
+    this.#shortest[0] = 0;
+    this.#widths = [...new Set(ways.flatMap((own) => own.map(({ across }) => across)))].sort((a, b) => a - b);
+    this.#stacked = this.#widths.map(() => new Float64Array(states));
+    this.#shortestWithin = this.#widths.map((across) =>
+      ways.map((own) =>
+        own.reduce(
+          (least, lie) => (lie.across <= across ? Math.min(least, lie.along) : least),
+          Number.POSITIVE_INFINITY,
+        ),
+      ),
+    );
+    this.#wants = ways.map((own) => (own.some(({ wantsEdge }) => wantsEdge) ? 1 : 0));
+    this.#wanting = new Uint8Array(states);
+    this.#taken = asked.priced?.taken ?? new Float64Array(asked.width + 1);
+  }
+
+  get shortestOfAll(): number {
+    return this.#shortest[this.selections.count - 1] as number;
+  }
+
+  solve(state: number): void {
+    const { area, worth, mayLose, mayCost } = this.allowed;
     const mostArea = (area[state] as number) + mayLose;
     const mostLength = (worth[state] as number) + mayCost;
-    const isOfUse = (across: number, along: number): boolean =>
-      across * along <= mostArea && (taken[across] as number) * along <= mostLength;
-    const before = selections.withoutFirst(state);
-    const first = selections.firstOf(state);
-    const edge = Math.max(wanting[before] as number, wants[first] ?? 0);
-    wanting[state] = edge;
+    this.#columnsOf(state, mostArea, mostLength);
+    const inParts = this.#bandsOf(state, mostArea, mostLength);
+    const shortestBand = this.#bands.shortestOf(state);
+    if (shortestBand * this.asked.width <= mostArea && shortestBand <= mostLength)
+      this.#bandLength[state] = shortestBand;
+    const best = Math.min(inParts, this.#bandLength[state] as number);
+    this.#shortest[state] = best * this.asked.width <= mostArea && best <= mostLength ? best : NEVER;
+  }
+
+  /** All pieces of a selection in one column, at every width that makes it shorter. */
+  #columnsOf(state: number, mostArea: number, mostLength: number): void {
+    const { stages, mostBand, edges } = this.asked;
+    const taken = this.#taken;
+    const before = this.selections.withoutFirst(state);
+    const first = this.selections.firstOf(state);
+    const edge = Math.max(this.#wanting[before] as number, this.#wants[first] ?? 0);
+    this.#wanting[state] = edge;
     let least = Number.POSITIVE_INFINITY;
-    for (let place = 0; place < widths.length; place += 1) {
-      const lengths = stacked[place] as Float64Array;
+    for (let place = 0; place < this.#widths.length; place += 1) {
+      const lengths = this.#stacked[place] as Float64Array;
       const along =
-        (lengths[before] as number) + (shortestWithin[place]?.[first] ?? Number.POSITIVE_INFINITY);
+        (lengths[before] as number) + (this.#shortestWithin[place]?.[first] ?? Number.POSITIVE_INFINITY);
       lengths[state] = along;
       if (along >= least) continue;
       least = along;
-      const across = widths[place] as number;
-      if ((stages === 3 || before === 0) && along <= mostBand && edge <= edges && isOfUse(across, along))
-        columns.put(across, along, edge, 1);
+      const across = this.#widths[place] as number;
+      if (
+        (stages === 3 || before === 0) &&
+        along <= mostBand &&
+        edge <= edges &&
+        across * along <= mostArea &&
+        (taken[across] as number) * along <= mostLength
+      )
+        this.#columns.put(across, along, edge, 1);
     }
-    columns.close();
+    this.#columns.close();
+  }
 
-    const many = selections.partsOf(state);
+  /** A column beside a band of the rest. @returns the shortest of two bands one behind the other */
+  #bandsOf(state: number, mostArea: number, mostLength: number): number {
+    const { width, edges, mostColumns } = this.asked;
+    const [columns, bands, taken] = [this.#columns, this.#bands, this.#taken];
+    const [bandLength, shortest] = [this.#bandLength, this.#shortest];
+    const many = this.selections.partsOf(state);
+    const subs = this.selections.parts;
     let best = NEVER;
     for (let index = 0; index < many; index += 1) {
       const part = subs[index] as number;
@@ -132,75 +186,85 @@ export function bestBands({
           const along = Math.max(columns.along[one] as number, bands.along[other] as number);
           const edge = (columns.edge[one] as number) + (bands.edge[other] as number);
           const count = 1 + (bands.count[other] as number);
-          if (edge <= edges && count <= mostColumns && isOfUse(across, along))
+          if (
+            edge <= edges &&
+            count <= mostColumns &&
+            across * along <= mostArea &&
+            (taken[across] as number) * along <= mostLength
+          )
             bands.put(across, along, edge, count);
         }
       }
     }
     bands.close();
-    const shortestBand = bands.shortestOf(state);
-    if (shortestBand * width <= mostArea && shortestBand <= mostLength) bandLength[state] = shortestBand;
-    best = Math.min(best, bandLength[state] as number);
-    shortest[state] = best * width <= mostArea && best <= mostLength ? best : NEVER;
+    return best;
   }
-  if ((shortest[states - 1] as number) > most || (shortest[states - 1] as number) >= NEVER) return undefined;
 
   /** The way back: what gave each best value is looked for again. */
-  const found: Band[] = [];
-  for (let state = states - 1; state > 0;) {
-    const many = selections.partsOf(state);
-    let part = state;
-    for (let index = 0; index < many; index += 1) {
-      const own = subs[index] as number;
-      if (
-        Math.abs(
-          (bandLength[own] as number) + (shortest[state - own] as number) - (shortest[state] as number),
-        ) < 1e-9
-      ) {
-        part = own;
-        break;
-      }
+  bands(): readonly Band[] {
+    const found: Band[] = [];
+    for (let state = this.selections.count - 1; state > 0;) {
+      const part = this.#lastBand(state);
+      found.push(this.#bandOf(part));
+      state -= part;
     }
-    found.push(bandOf(part));
-    state -= part;
+    return found;
   }
-  return found;
 
-  function bandOf(whole: number): Band {
-    const along = bandLength[whole] as number;
+  #lastBand(state: number): number {
+    const many = this.selections.partsOf(state);
+    for (let index = 0; index < many; index += 1) {
+      const own = this.selections.parts[index] as number;
+      const sum = (this.#bandLength[own] as number) + (this.#shortest[state - own] as number);
+      if (Math.abs(sum - (this.#shortest[state] as number)) < 1e-9) return own;
+    }
+    return state;
+  }
+
+  #bandOf(whole: number): Band {
+    const { width, edges, mostColumns } = this.asked;
+    const along = this.#bandLength[whole] as number;
     const made: Column[] = [];
     let [state, room, atEdge, count] = [whole, width, edges, mostColumns];
     while (state > 0) {
-      const many = selections.partsOf(state);
-      let next: { readonly part: number; readonly across: number; readonly edge: number } | undefined;
-      for (let index = 0; index < many && next === undefined; index += 1) {
-        const part = subs[index] as number;
-        for (
-          let at = columns.start[part] as number;
-          at < (columns.start[part + 1] as number) && next === undefined;
-          at += 1
-        ) {
-          const [across, edge] = [columns.across[at] as number, columns.edge[at] as number];
-          if (
-            (columns.along[at] as number) <= along &&
-            bands.fits(state - part, room - across, along, atEdge - edge, count - 1)
-          )
-            next = { part, across, edge };
-        }
-      }
+      const next = this.#nextColumn(state, along, room, atEdge, count);
       if (next === undefined) throw new RangeError('a band that was found cannot be made');
-      made.push(columnOf(selections.digits(next.part), next.across));
+      made.push(this.#columnOf(this.selections.digits(next.part), next.across));
       state -= next.part;
       room -= next.across;
       atEdge -= next.edge;
       count -= 1;
     }
-    return { along, columns: made, filled: area[whole] as number };
+    return { along, columns: made, filled: this.allowed.area[whole] as number };
   }
 
-  function columnOf(counts: readonly number[], across: number): Column {
+  #nextColumn(
+    state: number,
+    along: number,
+    room: number,
+    atEdge: number,
+    count: number,
+  ): { readonly part: number; readonly across: number; readonly edge: number } | undefined {
+    const columns = this.#columns;
+    const many = this.selections.partsOf(state);
+    for (let index = 0; index < many; index += 1) {
+      const part = this.selections.parts[index] as number;
+      const to = columns.start[part + 1] as number;
+      for (let at = columns.start[part] as number; at < to; at += 1) {
+        const [across, edge] = [columns.across[at] as number, columns.edge[at] as number];
+        if (
+          (columns.along[at] as number) <= along &&
+          this.#bands.fits(state - part, room - across, along, atEdge - edge, count - 1)
+        )
+          return { part, across, edge };
+      }
+    }
+    return undefined;
+  }
+
+  #columnOf(counts: readonly number[], across: number): Column {
     const pieces = counts.flatMap((count, at): Lie[] => {
-      const way = (ways[at] ?? [])
+      const way = (this.ways[at] ?? [])
         .filter((lie) => lie.across <= across)
         .reduce<Lie | undefined>(
           (least, lie) => (least === undefined || lie.along < least.along ? lie : least),

@@ -127,6 +127,23 @@ const ownScores = new Float64Array(64);
 const ownLies = new Int32Array(64);
 const ownXs = new Int32Array(64);
 
+/** The lowest stretch of a front, and what stands beside it. */
+const here = { at: 0, count: 0, from: 0, to: 0, y: 0, leftWall: 0, rightWall: 0, narrowest: 0 };
+
+function lookAtLowest(fronts: Fronts, row: number, width: number): void {
+  const base = row * fronts.stride;
+  const at = lowestStretch(fronts, row);
+  const count = fronts.stretches[row] ?? 0;
+  here.at = at;
+  here.count = count;
+  here.from = fronts.starts[base + at] ?? 0;
+  here.to = at + 1 < count ? (fronts.starts[base + at + 1] ?? width) : width;
+  here.y = fronts.heights[base + at] ?? 0;
+  here.leftWall = at === 0 ? Number.POSITIVE_INFINITY : (fronts.heights[base + at - 1] ?? 0);
+  here.rightWall = at === count - 1 ? Number.POSITIVE_INFINITY : (fronts.heights[base + at + 1] ?? 0);
+  here.narrowest = fronts.narrowest[row] ?? 0;
+}
+
 /**
  * The pieces worth trying on the lowest stretch of a front. Stretches too narrow for anything are filled up
  * first.
@@ -135,99 +152,114 @@ function offer(
   table: LieTable,
   fronts: Fronts,
   row: number,
-  { tries, chance, stretch, firstRow, soon }: BeamWays,
+  ways: BeamWays,
   seed: number,
   slack: number,
   most: number,
   offers: Offers,
 ): void {
-  const { width, across, along, kind, wantsEdge, rate, room, base, lies } = table;
-  const stretchBase = row * fronts.stride;
-  const leftBase = row * fronts.kinds;
-  const many = lies.length;
   for (;;) {
     const wasted = fronts.waste[row] ?? 0;
     if (wasted > slack) return;
-    const at = lowestStretch(fronts, row);
-    const count = fronts.stretches[row] ?? 0;
-    const from = fronts.starts[stretchBase + at] ?? 0;
-    const to = at + 1 < count ? (fronts.starts[stretchBase + at + 1] ?? width) : width;
-    const y = fronts.heights[stretchBase + at] ?? 0;
-    const gap = to - from;
-    const leftWall = at === 0 ? Number.POSITIVE_INFINITY : (fronts.heights[stretchBase + at - 1] ?? 0);
-    const rightWall =
-      at === count - 1 ? Number.POSITIVE_INFINITY : (fronts.heights[stretchBase + at + 1] ?? 0);
-    const narrowest = fronts.narrowest[row] ?? 0;
-    const isInside = from !== 0 && to !== width;
-    const { left } = fronts;
-    let found = 0;
-    let worst = 0;
-    let dice = seed;
-    const roomHere = room[gap] as number;
-    for (let index = 0; index < many; index += 1) {
-      const wide = across[index] as number;
-      if (wide > gap) break;
-      if (left[leftBase + (kind[index] as number)] === 0) continue;
-      const top = y + (along[index] as number);
-      if (top >= most || (isInside && wantsEdge[index] === 1)) continue;
-      const rest = gap - wide;
-      const flushLeft = top === leftWall;
-      const flushRight = top === rightWall;
-      dice = (Math.imul(dice, DICE) + 12_345) & 0x7fffffff;
-      let own = (base[index] as number) + chance * (dice / 0x80000000);
-      if (rest === 0) own += FIT;
-      else if (rest < narrowest) own -= (SLIVER * rest) / gap;
-      else if (canFill(table, fronts, leftBase, rest)) own += FILLABLE;
-      own -=
-        firstRow * (roomHere - (rate[index] as number) - (rest < narrowest ? 0 : (room[rest] as number)));
-      if (flushLeft || flushRight) own += FLUSH;
-      if (found === tries) {
-        if (own <= (ownScores[worst] ?? 0)) continue;
-      } else {
-        worst = found;
-        found += 1;
-      }
-      const isLeft =
-        wantsEdge[index] === 1
-          ? from === 0
-          : rest === 0 || flushLeft || (!flushRight && leftWall >= rightWall);
-      ownScores[worst] = own;
-      ownLies[worst] = index;
-      ownXs[worst] = isLeft ? from : to - wide;
-      if (found === tries) {
-        worst = 0;
-        for (let other = 1; other < found; other += 1)
-          if ((ownScores[other] ?? 0) < (ownScores[worst] ?? 0)) worst = other;
-      }
-    }
-    for (let own = 0; own < found; own += 1) {
-      const index = ownLies[own] ?? 0;
-      const x = ownXs[own] ?? 0;
-      const high = along[index] ?? 0;
-      const rest = gap - (across[index] ?? 0);
-      const other = x === from ? rightWall : leftWall;
-      const waste = wasted + lossOf(table, fronts, row, at, from, to, x, index);
-      if (waste > slack) continue;
-      const slot = offers.count;
-      offers.count += 1;
-      offers.row[slot] = row;
-      offers.at[slot] = at;
-      offers.lie[slot] = index;
-      offers.x[slot] = x;
-      offers.waste[slot] = waste;
-      const top = y + high;
-      const isMet = top === (x === from ? leftWall : rightWall);
-      const stretches = count + (rest > 0 ? 1 : 0) - (isMet ? 1 : 0) - (rest === 0 && top === other ? 1 : 0);
-      offers.soon[slot] = (fronts.soon[row] ?? 0) + (soon[lies[index]?.kind ?? 0] ?? 0);
-      offers.score[slot] = waste - (offers.soon[slot] ?? 0) + stretch * stretches;
-    }
+    lookAtLowest(fronts, row, table.width);
+    const found = bestHere(table, fronts, row * fronts.kinds, ways, seed, most);
+    for (let own = 0; own < found; own += 1) noteOffer(table, fronts, row, own, ways, wasted, slack, offers);
     if (found > 0) return;
-    const wall = Math.min(leftWall, rightWall);
+    const wall = Math.min(here.leftWall, here.rightWall);
     if (!Number.isFinite(wall)) return;
-    raiseStretch(fronts, row, at, wall);
+    raiseStretch(fronts, row, here.at, wall);
     /** What is too narrow for anything was lost when the piece beside it was laid. */
-    if (gap >= narrowest) fronts.waste[row] = wasted + (room[gap] as number) * (wall - y);
+    const gap = here.to - here.from;
+    if (gap >= here.narrowest) fronts.waste[row] = wasted + (table.room[gap] as number) * (wall - here.y);
   }
+}
+
+/** The most promising pieces for the lowest stretch, into `ownLies` and `ownXs`. @returns how many */
+function bestHere(
+  table: LieTable,
+  fronts: Fronts,
+  leftBase: number,
+  { tries, chance, firstRow }: BeamWays,
+  seed: number,
+  most: number,
+): number {
+  const { width, across, along, kind, wantsEdge, rate, room, base } = table;
+  const { from, to, y, leftWall, rightWall, narrowest } = here;
+  const { left } = fronts;
+  const many = table.lies.length;
+  const gap = to - from;
+  const isInside = from !== 0 && to !== width;
+  const roomHere = room[gap] as number;
+  let [found, worst, dice] = [0, 0, seed];
+  for (let index = 0; index < many; index += 1) {
+    const wide = across[index] as number;
+    if (wide > gap) break;
+    if (left[leftBase + (kind[index] as number)] === 0) continue;
+    const top = y + (along[index] as number);
+    if (top >= most || (isInside && wantsEdge[index] === 1)) continue;
+    const rest = gap - wide;
+    const flushLeft = top === leftWall;
+    const flushRight = top === rightWall;
+    dice = (Math.imul(dice, DICE) + 12_345) & 0x7fffffff;
+    let own = (base[index] as number) + chance * (dice / 0x80000000);
+    if (rest === 0) own += FIT;
+    else if (rest < narrowest) own -= (SLIVER * rest) / gap;
+    else if (canFill(table, fronts, leftBase, rest)) own += FILLABLE;
+    own -= firstRow * (roomHere - (rate[index] as number) - (rest < narrowest ? 0 : (room[rest] as number)));
+    if (flushLeft || flushRight) own += FLUSH;
+    if (found === tries) {
+      if (own <= (ownScores[worst] ?? 0)) continue;
+    } else {
+      worst = found;
+      found += 1;
+    }
+    const isLeft =
+      wantsEdge[index] === 1 ? from === 0 : rest === 0 || flushLeft || (!flushRight && leftWall >= rightWall);
+    ownScores[worst] = own;
+    ownLies[worst] = index;
+    ownXs[worst] = isLeft ? from : to - wide;
+    if (found === tries) worst = leastPromising(found);
+  }
+  return found;
+}
+
+function leastPromising(found: number): number {
+  let worst = 0;
+  for (let other = 1; other < found; other += 1)
+    if ((ownScores[other] ?? 0) < (ownScores[worst] ?? 0)) worst = other;
+  return worst;
+}
+
+/** Enters one of them among the offers, unless it would waste too much. */
+function noteOffer(
+  table: LieTable,
+  fronts: Fronts,
+  row: number,
+  own: number,
+  { stretch, soon }: BeamWays,
+  wasted: number,
+  slack: number,
+  offers: Offers,
+): void {
+  const { at, count, from, to, y, leftWall, rightWall } = here;
+  const index = ownLies[own] ?? 0;
+  const x = ownXs[own] ?? 0;
+  const waste = wasted + lossOf(table, fronts, row, at, from, to, x, index);
+  if (waste > slack) return;
+  const rest = to - from - (table.across[index] ?? 0);
+  const [beside, other] = x === from ? [leftWall, rightWall] : [rightWall, leftWall];
+  const slot = offers.count;
+  offers.count += 1;
+  offers.row[slot] = row;
+  offers.at[slot] = at;
+  offers.lie[slot] = index;
+  offers.x[slot] = x;
+  offers.waste[slot] = waste;
+  const top = y + (table.along[index] ?? 0);
+  const stretches =
+    count + (rest > 0 ? 1 : 0) - (top === beside ? 1 : 0) - (rest === 0 && top === other ? 1 : 0);
+  offers.soon[slot] = (fronts.soon[row] ?? 0) + (soon[table.lies[index]?.kind ?? 0] ?? 0);
+  offers.score[slot] = waste - (offers.soon[slot] ?? 0) + stretch * stretches;
 }
 
 /** Grows the best offers into fronts, each front once. @returns how many */

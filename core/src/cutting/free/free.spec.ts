@@ -94,7 +94,7 @@ describe('is a layout for the plotter a layout?', () => {
         expect(plan.placed).toHaveLength(request.pieces.length);
         expect(plan.length_mm.value).toBeGreaterThanOrEqual(plan.bound_mm.value - 1e-6);
       }),
-      { numRuns: 60 },
+      { numRuns: 15 },
     );
   });
   it('the same seed and rounds give the same layout; more rounds never a longer one', () => {
@@ -170,7 +170,7 @@ describe('a layout lent while it searches', () => {
             expect(Math.max(...moves.map(({ y, lie }) => y + lie.along))).toBe(along);
         },
       ),
-      { numRuns: 20 },
+      { numRuns: 10 },
     );
   });
 });

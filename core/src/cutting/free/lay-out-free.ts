@@ -7,9 +7,9 @@ import {
   withBound,
 } from '../by-hand/lay-out-by-hand';
 import { type SpaceResult, searchSpaces } from '../by-hand/search-spaces';
-import { stripProblem } from '../by-hand/strip-problem';
+import { type StripProblem, stripProblem } from '../by-hand/strip-problem';
 import type { LayoutPlan, LayoutRequest } from '../layout-plan';
-import { lengthBound } from '../layout';
+import { type LengthBound, lengthBound } from '../layout';
 import { refuseLayout } from '../level-layout';
 import { blockOf } from './blocks';
 import { placeBlocks } from './place-blocks';
@@ -41,106 +41,162 @@ const BY_HAND_ROUNDS = 60;
  */
 export function* layOutFreeSteps(
   request: LayoutRequest,
-  { seed, mostRounds }: Omit<ByHandLimits, 'stages'>,
+  limits: Omit<ByHandLimits, 'stages'>,
 ): Generator<LayoutPlan, LayoutPlan> {
   refuseLayout(request);
   const first = firstPlan(request);
   if (first !== undefined) yield first;
   if (first?.stopped === 'optimal') return first;
-  const problem = stripProblem(request);
-  const isDifferent = first !== undefined && isMostlyDifferent(problem);
-  let isLate = isDifferent;
-  let bound = lengthBound(request, isLate);
-  const least = Math.ceil(bound.bound_mm.value / problem.alongStep_mm - 1e-6);
-  const byHand = searchSpaces([wholeRoll(problem)], {
-    seed,
-    stages: 3,
-    mostRounds,
-    bound: least,
-    prices: bound.prices,
-    turned: bound.turned,
-    extra: NOTHING_EXTRA,
-    isFilmOnly: true,
-  });
-  let best = first && withBound(first, bound);
-  let known: FreeLayout | undefined;
-  const planOf = (layout: FreeLayout): LayoutPlan => {
-    if (
-      best === undefined ||
-      (layout.blocks.length > 0 &&
-        layout !== known &&
-        layout.length * problem.alongStep_mm < best.length_mm.value - 1e-9)
-    )
-      best = planned(request, bound, placeBlocks(problem, layout.blocks, request.rollWidth_mm), false);
-    known = layout;
-    return best;
-  };
-  const isForPerfect = mayBePerfect(problem, least);
-  /** Pieces of few sizes that were perhaps cut without waste are put together again soonest by hand. */
-  const isByHandFirst = !isForPerfect && problem.area === least * problem.width;
-  const rarer = Math.max(1, Math.round(request.pieces.length / USUAL));
-  const turns =
-    isForPerfect || isByHandFirst
-      ? TURNS_FOR_PERFECT
-      : { first: TURNS.first * rarer, seldom: TURNS.seldom * rarer, often: TURNS.often * rarer };
-  const startFree = (start: FreeLayout): ReturnType<typeof searchFree> =>
-    searchFree(problem, { seed, mostRounds, bound: least, prices: bound.prices, start });
-  const ofHand = ({ laid, cost }: SpaceResult): FreeLayout => ({
-    blocks: laid.map(({ band }) => blockOf(problem, band)),
-    length: cost,
-  });
-  let hand = best === undefined || isByHandFirst ? byHand.next() : undefined;
-  while (
-    hand?.done === false &&
-    (!hand.value.isComplete || (isByHandFirst && hand.value.rounds < Math.min(mostRounds, BY_HAND_ROUNDS)))
-  ) {
-    if (hand.value.isComplete) yield planOf(ofHand(hand.value));
-    hand = byHand.next();
-  }
-  let search = startFree(
-    hand === undefined || !hand.value.isComplete
-      ? { blocks: [], length: Math.floor((best?.length_mm.value ?? 0) / problem.alongStep_mm) + 1 }
-      : ofHand(hand.value),
-  );
+  const both = new BothSearches(request, limits, first);
+  yield* both.byHandAtFirst();
+  let search = both.startFree(both.start());
   let step = search.next();
   for (let turn = 1; step.done !== true; turn += 1) {
-    const plan = planOf(step.value);
+    const plan = both.planOf(step.value);
     yield plan;
-    if (turn === LATE_BOUND && isLate) {
-      isLate = false;
-      bound = lengthBound(request);
-      best = withBound(plan, bound);
-      if (best.stopped === 'optimal') return best;
-      if (!isForPerfect) {
-        search = startFree(step.value);
+    if (turn === LATE_BOUND && both.isLate) {
+      if (both.boundInFull(plan).stopped === 'optimal') return both.planOf(step.value);
+      if (!both.isForPerfect) {
+        search = both.startFree(step.value);
         search.next();
       }
     }
-    let lent: FreeLayout | undefined;
-    if (
-      hand?.done !== true &&
-      turn >= turns.first &&
-      turn %
-        (hand === undefined || hand.value.cost > step.value.length * NEAR_BEHIND
-          ? turns.seldom
-          : turns.often) ===
-        0
-    ) {
-      hand = byHand.next();
-      if (hand.value.isComplete && hand.value.cost < step.value.length) lent = ofHand(hand.value);
-    }
-    step = search.next(lent);
+    step = search.next(both.lentBy(turn, step.value));
   }
   const freely = step.value;
-  if (freely.length > least)
-    while (hand?.done !== true) {
-      yield planOf(freely);
-      hand = byHand.next();
+  if (freely.length > both.least) yield* both.byHandToTheEnd(freely);
+  const shortest = both.planOf(both.shorterOf(freely));
+  return both.isLate && shortest.stopped !== 'optimal' ? withBound(shortest, lengthBound(request)) : shortest;
+}
+
+/** The search for free layouts, the one for layouts cut by hand beside it, and the best of both so far. */
+class BothSearches {
+  readonly least: number;
+  readonly isForPerfect: boolean;
+  /** While only the quick bound is known. */
+  isLate: boolean;
+  readonly #problem: StripProblem;
+  readonly #byHand: ReturnType<typeof searchSpaces>;
+  /** Pieces of few sizes that were perhaps cut without waste are put together again soonest by hand. */
+  readonly #isByHandFirst: boolean;
+  readonly #turns: { readonly first: number; readonly seldom: number; readonly often: number };
+  #bound: LengthBound;
+  #best: LayoutPlan | undefined;
+  #known: FreeLayout | undefined;
+  #hand: IteratorResult<SpaceResult, SpaceResult> | undefined;
+
+  constructor(
+    private readonly request: LayoutRequest,
+    private readonly limits: Omit<ByHandLimits, 'stages'>,
+    first: LayoutPlan | undefined,
+  ) {
+    const { seed, mostRounds } = limits;
+    const problem = stripProblem(request);
+    this.#problem = problem;
+    this.isLate = first !== undefined && isMostlyDifferent(problem);
+    const bound = lengthBound(request, this.isLate);
+    this.#bound = bound;
+    this.least = Math.ceil(bound.bound_mm.value / problem.alongStep_mm - 1e-6);
+    this.#byHand = searchSpaces([wholeRoll(problem)], {
+      seed,
+      stages: 3,
+      mostRounds,
+      bound: this.least,
+      prices: bound.prices,
+      turned: bound.turned,
+      extra: NOTHING_EXTRA,
+      isFilmOnly: true,
+    });
+    this.#best = first && withBound(first, bound);
+    this.isForPerfect = mayBePerfect(problem, this.least);
+    this.#isByHandFirst = !this.isForPerfect && problem.area === this.least * problem.width;
+    const rarer = Math.max(1, Math.round(request.pieces.length / USUAL));
+    this.#turns =
+      this.isForPerfect || this.#isByHandFirst
+        ? TURNS_FOR_PERFECT
+        : { first: TURNS.first * rarer, seldom: TURNS.seldom * rarer, often: TURNS.often * rarer };
+  }
+
+  /** The best plan, with this layout among those it was chosen from. */
+  planOf(layout: FreeLayout): LayoutPlan {
+    if (
+      this.#best === undefined ||
+      (layout.blocks.length > 0 &&
+        layout !== this.#known &&
+        layout.length * this.#problem.alongStep_mm < this.#best.length_mm.value - 1e-9)
+    ) {
+      const placed = placeBlocks(this.#problem, layout.blocks, this.request.rollWidth_mm);
+      this.#best = planned(this.request, this.#bound, placed, false);
     }
-  const shortest = planOf(
-    hand?.done === true && hand.value.isComplete && hand.value.cost < freely.length
-      ? ofHand(hand.value)
-      : freely,
-  );
-  return isLate && shortest.stopped !== 'optimal' ? withBound(shortest, lengthBound(request)) : shortest;
+    this.#known = layout;
+    return this.#best;
+  }
+
+  /** Where nothing is laid yet, or it goes first: rounds by hand before the free search begins. */
+  *byHandAtFirst(): Generator<LayoutPlan, void> {
+    const rounds = Math.min(this.limits.mostRounds, BY_HAND_ROUNDS);
+    this.#hand = this.#best === undefined || this.#isByHandFirst ? this.#byHand.next() : undefined;
+    while (
+      this.#hand?.done === false &&
+      (!this.#hand.value.isComplete || (this.#isByHandFirst && this.#hand.value.rounds < rounds))
+    ) {
+      if (this.#hand.value.isComplete) yield this.planOf(this.#ofHand(this.#hand.value));
+      this.#hand = this.#byHand.next();
+    }
+  }
+
+  *byHandToTheEnd(freely: FreeLayout): Generator<LayoutPlan, void> {
+    while (this.#hand?.done !== true) {
+      yield this.planOf(freely);
+      this.#hand = this.#byHand.next();
+    }
+  }
+
+  /** What the free search begins with. */
+  start(): FreeLayout {
+    return this.#hand === undefined || !this.#hand.value.isComplete
+      ? {
+          blocks: [],
+          length: Math.floor((this.#best?.length_mm.value ?? 0) / this.#problem.alongStep_mm) + 1,
+        }
+      : this.#ofHand(this.#hand.value);
+  }
+
+  startFree(start: FreeLayout): ReturnType<typeof searchFree> {
+    const { seed, mostRounds } = this.limits;
+    return searchFree(this.#problem, {
+      ...{ seed, mostRounds, bound: this.least, prices: this.#bound.prices },
+      start,
+    });
+  }
+
+  /** The whole bound, when the quick one was taken at first. */
+  boundInFull(plan: LayoutPlan): LayoutPlan {
+    this.isLate = false;
+    this.#bound = lengthBound(this.request);
+    this.#best = withBound(plan, this.#bound);
+    return this.#best;
+  }
+
+  /** When it is its turn, a round by hand; its layout where it is shorter. */
+  lentBy(turn: number, free: FreeLayout): FreeLayout | undefined {
+    const { first, seldom, often } = this.#turns;
+    const isBehind = this.#hand === undefined || this.#hand.value.cost > free.length * NEAR_BEHIND;
+    if (this.#hand?.done === true || turn < first || turn % (isBehind ? seldom : often) !== 0)
+      return undefined;
+    this.#hand = this.#byHand.next();
+    const { value } = this.#hand;
+    return value.isComplete && value.cost < free.length ? this.#ofHand(value) : undefined;
+  }
+
+  shorterOf(freely: FreeLayout): FreeLayout {
+    const hand = this.#hand;
+    return hand?.done === true && hand.value.isComplete && hand.value.cost < freely.length
+      ? this.#ofHand(hand.value)
+      : freely;
+  }
+
+  #ofHand({ laid, cost }: SpaceResult): FreeLayout {
+    return { blocks: laid.map(({ band }) => blockOf(this.#problem, band)), length: cost };
+  }
 }

@@ -1,3 +1,4 @@
+import type { Band } from '../by-hand/band-shape';
 import type { LaidBand } from '../by-hand/space';
 import { partedBands } from '../by-hand/parted-bands';
 import { placeBands } from '../by-hand/place-bands';
@@ -6,7 +7,7 @@ import { placeBlocks } from '../free/place-blocks';
 import type { FreeLayout } from '../free/search-free';
 import type { PlacedPiece } from '../layout-plan';
 import { toTenth } from '../tenths';
-import type { CutOrder, StockUse } from './cut-order';
+import type { CutOrder, PinnedPiece, StockUse } from './cut-order';
 import { BOUNDLESS, NO_PROBLEM } from './missing-film';
 import type { PlacedSpace } from './order-spaces';
 
@@ -27,45 +28,11 @@ export function usesOf(
     copies[copy] = [...(copies[copy] ?? []), ...pieces];
     placedOn.set(stockId, copies);
   };
-  for (const { id, stockId, copy, x_mm, y_mm, turned, flipped } of order.pinned) {
-    const piece = order.pieces.find((own) => own.id === id);
-    if (piece !== undefined)
-      put(
-        stockId,
-        [
-          {
-            id,
-            x_mm,
-            y_mm,
-            across_mm: turned ? piece.along_mm : piece.across_mm,
-            along_mm: turned ? piece.across_mm : piece.along_mm,
-            turned,
-            ...(flipped === undefined ? {} : { flipped }),
-            level: 0,
-          },
-        ],
-        copy,
-      );
-  }
+  for (const pin of order.pinned) put(pin.stockId, pinnedPiece(order, pin), pin.copy);
   spaces.forEach((space, index) => {
     const bands = laid.filter((own) => own.space === index).map(({ band }) => band);
-    const free = freed.get(index);
     if (bands.length === 0) return;
-    const take = (kind: number): string => takeId(kind, space.lot);
-    /** A space without end is as many rolls as it takes. */
-    const roll =
-      space.most === Number.POSITIVE_INFINITY && space.stock.length_mm < BOUNDLESS
-        ? Math.floor((space.stock.length_mm - space.from_mm + order.gap_mm) / space.problem.alongStep_mm)
-        : Number.POSITIVE_INFINITY;
-    const usesFree = free !== undefined && free.blocks.every(({ along }) => along <= roll);
-    const rolls = usesFree
-      ? onRolls(free.blocks, roll).map((blocks) =>
-          placeBlocks(space.problem, blocks, space.width_mm + order.gap_mm, take, space.from_mm),
-        )
-      : onRolls(Number.isFinite(roll) ? partedBands(bands) : bands, roll).map((own) =>
-          placeBands(space.problem, own, space.width_mm + order.gap_mm, take, space.from_mm, space.sides),
-        );
-    rolls.forEach((placed, copy) => {
+    placedIn(order, space, bands, freed.get(index), takeId).forEach((placed, copy) => {
       put(
         space.stock.id,
         placed.map((piece) => shrunk(piece, space.x_mm, order)),
@@ -83,6 +50,43 @@ export function usesOf(
         used_mm: placed.reduce((end, { y_mm, along_mm }) => Math.max(end, y_mm + along_mm), 0),
       };
     }),
+  );
+}
+
+/** A pinned piece where it was pinned; none when it is no longer asked for. */
+function pinnedPiece(
+  { pieces }: CutOrder,
+  { id, x_mm, y_mm, turned, flipped }: PinnedPiece,
+): readonly PlacedPiece[] {
+  const piece = pieces.find((own) => own.id === id);
+  if (piece === undefined) return [];
+  const [across_mm, along_mm] = turned
+    ? [piece.along_mm, piece.across_mm]
+    : [piece.across_mm, piece.along_mm];
+  return [
+    { id, x_mm, y_mm, across_mm, along_mm, turned, ...(flipped === undefined ? {} : { flipped }), level: 0 },
+  ];
+}
+
+/** What lies where in a space, roll by roll: a space without end is as many rolls as it takes. */
+function placedIn(
+  order: CutOrder,
+  space: PlacedSpace,
+  bands: readonly Band[],
+  free: FreeLayout | undefined,
+  takeId: ReturnType<typeof idsByGroup>,
+): readonly (readonly PlacedPiece[])[] {
+  const { problem, from_mm } = space;
+  const take = (kind: number): string => takeId(kind, space.lot);
+  const width_mm = space.width_mm + order.gap_mm;
+  const roll =
+    space.most === Number.POSITIVE_INFINITY && space.stock.length_mm < BOUNDLESS
+      ? Math.floor((space.stock.length_mm - from_mm + order.gap_mm) / problem.alongStep_mm)
+      : Number.POSITIVE_INFINITY;
+  if (free !== undefined && free.blocks.every(({ along }) => along <= roll))
+    return onRolls(free.blocks, roll).map((blocks) => placeBlocks(problem, blocks, width_mm, take, from_mm));
+  return onRolls(Number.isFinite(roll) ? partedBands(bands) : bands, roll).map((own) =>
+    placeBands(problem, own, width_mm, take, from_mm, space.sides),
   );
 }
 

@@ -320,7 +320,7 @@ describe('what can the film not cost less than?', () => {
           Math.max(...bounds.map((own) => Math.min(own, last.film.value))) - 1e-6,
         );
       }),
-      { numRuns: 60 },
+      { numRuns: 15 },
     );
   });
   it('two panes, one of which lies on the offcut: 3 for it and 0.6 m of roll, proven to the penny', () => {

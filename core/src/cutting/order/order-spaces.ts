@@ -26,136 +26,147 @@ interface Zone {
 }
 
 /** Where bands can be cut: each film whole, or between and beside the pieces that are pinned on it. */
-export function orderSpaces({
-  stocks,
-  pieces,
-  pinned,
-  gap_mm,
-  endWaste_mm,
-  mostSheet_mm,
-  objective,
-}: CutOrder): readonly PlacedSpace[] {
-  const free = pieces.filter(({ id }) => !pinned.some((pin) => pin.id === id));
-  const grown = free.map((piece) => ({
-    ...piece,
-    across_mm: piece.across_mm + gap_mm,
-    along_mm: piece.along_mm + gap_mm,
-  }));
+export function orderSpaces(order: CutOrder): readonly PlacedSpace[] {
+  const { stocks, pieces, pinned, gap_mm, endWaste_mm } = order;
+  const grown = pieces
+    .filter(({ id }) => !pinned.some((pin) => pin.id === id))
+    .map((piece) => ({
+      ...piece,
+      across_mm: piece.across_mm + gap_mm,
+      along_mm: piece.along_mm + gap_mm,
+    }));
   const lots = [...new Set(stocks.map(({ lot }) => lot))];
   const problems = new Map<number, StripProblem>();
   const problemFor = (width_mm: number): StripProblem => {
-    let problem = problems.get(width_mm);
-    if (problem === undefined) {
-      problem = stripProblem({ rollWidth_mm: width_mm + gap_mm, pieces: grown });
-      problems.set(width_mm, problem);
-    }
+    const problem =
+      problems.get(width_mm) ?? stripProblem({ rollWidth_mm: width_mm + gap_mm, pieces: grown });
+    problems.set(width_mm, problem);
     return problem;
   };
   return stocks.flatMap((stock) => {
-    const step_mm = problemFor(stock.width_mm).alongStep_mm;
-    const perStep =
-      objective === 'money'
-        ? (stock.perMetre / 1000) * step_mm
-        : stock.what === 'offcut'
-          ? 0.02 * step_mm
-          : stock.id === MISSING
-            ? MISSING_TIMES * step_mm
-            : step_mm;
-    const has = {
+    const film = new FilmSpaces(order, stock, problemFor, lots.indexOf(stock.lot));
+    if (stock.what !== 'to order') return film.onRoll(0);
+    /** Rolls that pieces are pinned on each by itself, and as many more as are needed. */
+    const begun = Math.max(0, ...film.pins.map(({ copy = 0 }) => copy + 1));
+    return [
+      ...Array.from({ length: begun }, (_, copy) => film.onRoll(copy)).flat(),
+      film.whole(begun, endWaste_mm, Number.POSITIVE_INFINITY),
+    ];
+  });
+}
+
+/** Where a space lies on its film, and what may lie in it. */
+interface Stretch {
+  readonly copy: number;
+  readonly x_mm: number;
+  readonly from_mm: number;
+  readonly width_mm: number;
+  readonly length_mm: number;
+  /** Film that is used beyond what is pinned: it costs what film costs. */
+  readonly isExtra: boolean;
+  readonly sides: EdgeSides;
+  readonly mostColumns: number;
+}
+
+/** The spaces of one film. */
+class FilmSpaces {
+  readonly pins: readonly PinnedPiece[];
+  readonly #has: EdgeSides;
+  readonly #step_mm: number;
+
+  constructor(
+    private readonly order: CutOrder,
+    private readonly stock: StockFilm,
+    private readonly problemFor: (width_mm: number) => StripProblem,
+    private readonly lot: number,
+  ) {
+    this.pins = order.pinned.filter(({ stockId }) => stockId === stock.id);
+    this.#has = {
       left: stock.edges === 'both' || stock.edges === 'left',
       right: stock.edges === 'both' || stock.edges === 'right',
     };
-    const pins = pinned.filter(({ stockId }) => stockId === stock.id);
-    const isPinned = pins.length > 0;
-    const make = (more: {
-      readonly copy: number;
-      readonly x_mm: number;
-      readonly from_mm: number;
-      readonly width_mm: number;
-      readonly length_mm: number;
-      readonly isExtra: boolean;
-      readonly sides: EdgeSides;
-      readonly mostColumns: number;
-    }): PlacedSpace => ({
-      stock,
-      copy: more.copy,
-      x_mm: more.x_mm,
-      from_mm: more.from_mm,
-      width_mm: more.width_mm,
-      problem: problemFor(more.width_mm),
-      most: steps(more.length_mm + gap_mm, step_mm),
-      mostBand: steps(Math.min(mostSheet_mm, stock.length_mm - endWaste_mm) + gap_mm, step_mm),
-      cost: more.isExtra ? perStep : perStep * 1e-3,
-      fixed: objective === 'money' && !isPinned ? stock.whole : 0,
-      mostColumns: more.mostColumns,
-      sides: more.sides,
-      edges: Math.min(more.mostColumns, Number(more.sides.left) + Number(more.sides.right)),
-      lot: lots.indexOf(stock.lot),
-    });
-    const whole = (copy: number, from_mm: number, length_mm: number): PlacedSpace =>
-      make({
-        copy,
-        x_mm: 0,
-        from_mm,
-        width_mm: stock.width_mm,
-        length_mm,
-        isExtra: true,
-        sides: has,
-        mostColumns: MOST_COLUMNS,
-      });
-    const onRoll = (copy: number): readonly PlacedSpace[] => {
-      const found: PlacedSpace[] = [];
-      let at = endWaste_mm;
-      for (const zone of zonesOf(
-        pins.filter((pin) => (pin.copy ?? 0) === copy),
-        pieces,
-        gap_mm,
-      )) {
-        if (zone.from - at > 1)
-          found.push(
-            make({
-              copy,
-              x_mm: 0,
-              from_mm: at,
-              width_mm: stock.width_mm,
-              length_mm: zone.from - at - gap_mm,
-              isExtra: false,
-              sides: has,
-              mostColumns: MOST_COLUMNS,
-            }),
-          );
-        let x = 0;
-        for (const [from, to] of [...zone.taken, [stock.width_mm, stock.width_mm] as const]) {
-          const width_mm = from - x - (from < stock.width_mm ? gap_mm : 0);
-          if (width_mm > 1)
-            found.push(
-              make({
-                copy,
-                x_mm: x,
-                from_mm: zone.from,
-                width_mm,
-                length_mm: zone.to - zone.from,
-                isExtra: false,
-                sides: { left: x === 0 && has.left, right: from === stock.width_mm && has.right },
-                mostColumns: 1,
-              }),
-            );
-          x = Math.max(x, to + gap_mm);
-        }
-        at = zone.to + gap_mm;
+    this.#step_mm = problemFor(stock.width_mm).alongStep_mm;
+  }
+
+  whole(copy: number, from_mm: number, length_mm: number): PlacedSpace {
+    return this.#make({ ...this.#acrossTheFilm(copy, from_mm), length_mm, isExtra: true });
+  }
+
+  /** Between and beside the pieces pinned on one roll, and what is free behind them. */
+  onRoll(copy: number): readonly PlacedSpace[] {
+    const { order, stock } = this;
+    const { pieces, gap_mm, endWaste_mm } = order;
+    const pins = this.pins.filter((pin) => (pin.copy ?? 0) === copy);
+    const found: PlacedSpace[] = [];
+    let at = endWaste_mm;
+    for (const zone of zonesOf(pins, pieces, gap_mm)) {
+      if (zone.from - at > 1) {
+        const length_mm = zone.from - at - gap_mm;
+        found.push(this.#make({ ...this.#acrossTheFilm(copy, at), length_mm, isExtra: false }));
       }
-      return at === endWaste_mm || stock.length_mm - at > 1
-        ? [...found, whole(copy, at, stock.length_mm - at)]
-        : found;
+      found.push(...this.#beside(copy, zone));
+      at = zone.to + gap_mm;
+    }
+    return at === endWaste_mm || stock.length_mm - at > 1
+      ? [...found, this.whole(copy, at, stock.length_mm - at)]
+      : found;
+  }
+
+  /** The columns that pinned pieces leave beside them. */
+  #beside(copy: number, zone: Zone): readonly PlacedSpace[] {
+    const { gap_mm } = this.order;
+    const filmWidth = this.stock.width_mm;
+    const found: PlacedSpace[] = [];
+    let x = 0;
+    for (const [from, to] of [...zone.taken, [filmWidth, filmWidth] as const]) {
+      const width_mm = from - x - (from < filmWidth ? gap_mm : 0);
+      if (width_mm > 1)
+        found.push(
+          this.#make({
+            ...{ copy, x_mm: x, from_mm: zone.from, width_mm, length_mm: zone.to - zone.from },
+            isExtra: false,
+            sides: { left: x === 0 && this.#has.left, right: from === filmWidth && this.#has.right },
+            mostColumns: 1,
+          }),
+        );
+      x = Math.max(x, to + gap_mm);
+    }
+    return found;
+  }
+
+  #acrossTheFilm(copy: number, from_mm: number): Omit<Stretch, 'length_mm' | 'isExtra'> {
+    return {
+      ...{ copy, x_mm: 0, from_mm, width_mm: this.stock.width_mm },
+      sides: this.#has,
+      mostColumns: MOST_COLUMNS,
     };
-    if (stock.what !== 'to order') return onRoll(0);
-    /** Rolls that pieces are pinned on each by itself, and as many more as are needed. */
-    const begun = Math.max(0, ...pins.map(({ copy = 0 }) => copy + 1));
-    return [
-      ...Array.from({ length: begun }, (_, copy) => onRoll(copy)).flat(),
-      whole(begun, endWaste_mm, Number.POSITIVE_INFINITY),
-    ];
-  });
+  }
+
+  #make({ length_mm, isExtra, ...stretch }: Stretch): PlacedSpace {
+    const { order, stock, lot } = this;
+    const { gap_mm, endWaste_mm, mostSheet_mm, objective } = order;
+    const { sides, mostColumns } = stretch;
+    const perStep = this.#perStep();
+    return {
+      stock,
+      ...stretch,
+      problem: this.problemFor(stretch.width_mm),
+      most: steps(length_mm + gap_mm, this.#step_mm),
+      mostBand: steps(Math.min(mostSheet_mm, stock.length_mm - endWaste_mm) + gap_mm, this.#step_mm),
+      cost: isExtra ? perStep : perStep * 1e-3,
+      fixed: objective === 'money' && this.pins.length === 0 ? stock.whole : 0,
+      edges: Math.min(mostColumns, Number(sides.left) + Number(sides.right)),
+      lot,
+    };
+  }
+
+  /** What a step of length costs: money, or length, of which an offcut's counts little. */
+  #perStep(): number {
+    const { stock } = this;
+    if (this.order.objective === 'money') return (stock.perMetre / 1000) * this.#step_mm;
+    if (stock.what === 'offcut') return 0.02 * this.#step_mm;
+    return stock.id === MISSING ? MISSING_TIMES * this.#step_mm : this.#step_mm;
+  }
 }
 
 const steps = (length_mm: number, step_mm: number): number =>

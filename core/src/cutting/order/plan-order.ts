@@ -16,7 +16,7 @@ import {
 import { splitPenalty } from './lots-apart';
 import { MISSING, missingFilm } from './missing-film';
 import { extraOf, withFilmBound, withLowerBound } from './order-money';
-import { orderSpaces } from './order-spaces';
+import { type PlacedSpace, orderSpaces } from './order-spaces';
 import { pairOutlines } from './pair-outlines';
 import { blockDrops } from './pattern-blocks';
 import { refuseOrder } from './refuse-order';
@@ -84,127 +84,161 @@ function withPlaced(use: StockUse, placed: StockUse['placed']): StockUse {
   return placed.length === use.placed.length ? { ...use, placed } : { ...use, placed: levelled([...placed]) };
 }
 
-function* planSteps(
-  order: CutOrder,
-  { seed, mostRounds }: OrderLimits,
-): Generator<CutOrderPlan, CutOrderPlan> {
+function* planSteps(order: CutOrder, limits: OrderLimits): Generator<CutOrderPlan, CutOrderPlan> {
   const widest = order.stocks.reduce((most, { width_mm }) => Math.max(most, width_mm), 0);
   const fits = ({ across_mm, along_mm, mayTurn90 }: OrderPiece): boolean =>
     across_mm <= widest || (mayTurn90 && along_mm <= widest);
   const tooWide = order.pieces.filter((piece) => !fits(piece)).map(({ id }) => id);
   const laidOrder = tooWide.length === 0 ? order : { ...order, pieces: order.pieces.filter(fits) };
   const spaces = orderSpaces({ ...laidOrder, stocks: [...laidOrder.stocks, missingFilm(order)] });
-  const kinds = spaces[0]?.problem.kinds ?? [];
-  if (kinds.length === 0 || widest === 0)
+  if ((spaces[0]?.problem.kinds ?? []).length === 0 || widest === 0) {
+    const pinned = usesOf(laidOrder, spaces, [], new Map());
+    return finishedPlan(laidOrder, spaces, pinned, [], tooWide, 0, 'optimal');
+  }
+  const search = new OrderSearch(laidOrder, spaces, tooWide, limits);
+  const end = yield* search.byHand();
+  if (order.mode === 'by plotter') yield* search.freely(end);
+  return search.finish(end);
+}
+
+/** The search over the bands of all films, its bound, and the best plan so far. */
+class OrderSearch {
+  readonly #open: readonly PlacedSpace[];
+  readonly #least: ReturnType<typeof leastFilm>;
+  readonly #search: ReturnType<typeof searchSpaces>;
+  readonly #higher: ReturnType<typeof leastFilmOffcutsWhole> | undefined;
+  readonly #isAny: boolean;
+  #filmBound: number;
+  #best: CutOrderPlan | undefined;
+  #freed = new Map<number, FreeLayout>();
+  #shortest: CutOrderPlan | undefined;
+  #triedAny: SpaceResult['laid'] | undefined;
+
+  constructor(
+    private readonly order: CutOrder,
+    spaces: readonly PlacedSpace[],
+    private readonly tooWide: readonly string[],
+    private readonly limits: OrderLimits,
+  ) {
+    const isForMoney = order.objective === 'money';
+    const isFilmOnly = order.objective === 'length' || order.mode === 'by plotter';
+    this.#open = spacesOfUse(spaces);
+    this.#least = leastFilm(this.#open);
+    this.#search = searchSpaces(this.#open, {
+      seed: limits.seed,
+      stages: order.stages === ANY_STAGES ? 3 : order.stages,
+      mostRounds: limits.mostRounds,
+      bound: isFilmOnly ? (this.#least?.bound ?? 0) : Number.NEGATIVE_INFINITY,
+      prices: this.#least?.prices,
+      turned: this.#least?.turned,
+      extra: extraOf(order),
+      isFilmOnly,
+      penalty: splitPenalty(order, this.#open),
+    });
+    this.#filmBound = isForMoney ? lessLastGaps(this.#least?.bound ?? 0, this.#open, order) : 0;
+    this.#higher = isForMoney ? leastFilmOffcutsWhole(this.#open, order.mode === 'by hand') : undefined;
+    this.#isAny = order.mode === 'by hand' && order.stages === ANY_STAGES;
+  }
+
+  /** Rounds of bands cut by hand; where a plotter cuts, only the first of them. */
+  *byHand(): Generator<CutOrderPlan, SpaceResult> {
+    const { mostRounds } = this.limits;
+    const rounds =
+      this.order.mode === 'by plotter'
+        ? Math.min(Math.ceil(mostRounds * FREE_SHARE), FREE_AFTER)
+        : mostRounds;
+    let known: SpaceResult['laid'] | undefined;
+    let step = this.#search.next();
+    for (; step.done !== true && step.value.rounds < rounds; step = this.#search.next()) {
+      const { laid, isComplete, rounds: at } = step.value;
+      if (!isComplete) continue;
+      if (this.#best === undefined || laid !== known) {
+        known = laid;
+        this.#best = this.#planOf(laid, 'limit');
+      }
+      if (this.#isAny && at >= ANY_AFTER && this.#triedAny !== laid) {
+        this.#triedAny = laid;
+        this.#best = this.#inAnyStages(laid, this.#best);
+      }
+      if (at % BOUND_EVERY === 0) this.#best = this.#withHigherBound(this.#best);
+      yield this.#best;
+    }
+    return step.value;
+  }
+
+  /** Pieces anywhere on each roll, for a plotter. */
+  *freely({ laid }: SpaceResult): Generator<CutOrderPlan, void> {
+    const { seed, mostRounds } = this.limits;
+    for (const [space, layout] of freeSearches(this.#open, laid, seed, mostRounds, this.#least?.prices)) {
+      if (layout !== this.#freed.get(space)) {
+        this.#freed = new Map(this.#freed).set(space, layout);
+        this.#best = this.#planOf(laid, 'limit');
+      }
+      if (this.#best === undefined) continue;
+      this.#best = this.#withHigherBound(this.#best);
+      yield this.#best;
+    }
+  }
+
+  finish({ laid, isProven, isComplete, cost }: SpaceResult): CutOrderPlan {
+    const isBest =
+      isProven ||
+      (isComplete &&
+        cost <= (this.#least?.bound ?? Number.NEGATIVE_INFINITY) + NEAR &&
+        this.order.objective === 'length');
+    if (!this.#isAny) return this.#planOf(laid, isBest && this.#freed.size === 0 ? 'optimal' : 'limit');
+    const plan =
+      laid === this.#triedAny && this.#best !== undefined
+        ? this.#best
+        : this.#inAnyStages(laid, this.#planOf(laid, 'limit'));
+    return withFilmBound(plan, this.#filmBound);
+  }
+
+  #planOf(
+    laid: readonly LaidBand[],
+    stopped: CutOrderPlan['stopped'],
+    free: ReadonlyMap<number, FreeLayout> = this.#freed,
+  ): CutOrderPlan {
     return finishedPlan(
-      laidOrder,
-      spaces,
-      usesOf(laidOrder, spaces, [], new Map()),
-      [],
-      tooWide,
-      0,
-      'optimal',
+      this.order,
+      this.#open,
+      usesOf(this.order, this.#open, laid, free),
+      free.size > 0 ? laid.filter(({ space }) => !free.has(space)) : laid,
+      this.tooWide,
+      this.#filmBound,
+      stopped,
     );
+  }
+
+  #inAnyStages(laid: readonly LaidBand[], plan: CutOrderPlan): CutOrderPlan {
+    const shorter = shorterByAnyCuts(this.#open, laid);
+    const own = shorter.size === 0 ? plan : this.#better(plan, this.#planOf(laid, 'limit', shorter));
+    this.#shortest = this.#shortest === undefined ? own : this.#better(this.#shortest, own);
+    return this.#shortest;
+  }
+
+  #better(one: CutOrderPlan, other: CutOrderPlan): CutOrderPlan {
+    const worthOf = ({ uses, cost }: CutOrderPlan): number =>
+      this.order.objective === 'length' ? uses.reduce((sum, { used_mm }) => sum + used_mm, 0) : cost.value;
+    return worthOf(other) < worthOf(one) ? other : one;
+  }
+
+  #withHigherBound(plan: CutOrderPlan): CutOrderPlan {
+    const step = this.#higher?.next();
+    if (step?.done === false)
+      this.#filmBound = Math.max(this.#filmBound, lessLastGaps(step.value, this.#open, this.order));
+    return withFilmBound(plan, this.#filmBound);
+  }
+}
+
+/** Film that is missing is counted with only where the film there is does not do. */
+function spacesOfUse(spaces: readonly PlacedSpace[]): readonly PlacedSpace[] {
+  const kinds = spaces[0]?.problem.kinds ?? [];
   const real = spaces.filter(({ stock }) => stock.id !== MISSING);
   const isEndless = real.some(
     ({ most, problem }) =>
       most === Number.POSITIVE_INFINITY &&
       kinds.every((_, kind) => problem.lies.some((lie) => lie.kind === kind)),
   );
-  const open = isEndless ? real : spaces;
-  const least = leastFilm(open);
-  const search = searchSpaces(open, {
-    seed,
-    stages: order.stages === ANY_STAGES ? 3 : order.stages,
-    mostRounds,
-    bound:
-      order.objective === 'length' || order.mode === 'by plotter'
-        ? (least?.bound ?? 0)
-        : Number.NEGATIVE_INFINITY,
-    prices: least?.prices,
-    turned: least?.turned,
-    extra: extraOf(order),
-    isFilmOnly: order.objective === 'length' || order.mode === 'by plotter',
-    penalty: splitPenalty(laidOrder, open),
-  });
-  let filmBound = order.objective === 'money' ? lessLastGaps(least?.bound ?? 0, open, order) : 0;
-  const higher =
-    order.objective === 'money' ? leastFilmOffcutsWhole(open, order.mode === 'by hand') : undefined;
-  const withHigherBound = (plan: CutOrderPlan): CutOrderPlan => {
-    const step = higher?.next();
-    if (step?.done === false) filmBound = Math.max(filmBound, lessLastGaps(step.value, open, order));
-    return withFilmBound(plan, filmBound);
-  };
-  let best: CutOrderPlan | undefined;
-  let known: SpaceResult['laid'] | undefined;
-  let freed = new Map<number, FreeLayout>();
-  const planOf = (
-    laid: readonly LaidBand[],
-    free: ReadonlyMap<number, FreeLayout>,
-    stopped: CutOrderPlan['stopped'],
-  ): CutOrderPlan =>
-    finishedPlan(
-      laidOrder,
-      open,
-      usesOf(laidOrder, open, laid, free),
-      free.size > 0 ? laid.filter(({ space }) => !free.has(space)) : laid,
-      tooWide,
-      filmBound,
-      stopped,
-    );
-  const isAny = order.mode === 'by hand' && order.stages === ANY_STAGES;
-  const worthOf = ({ uses, cost }: CutOrderPlan): number =>
-    order.objective === 'length' ? uses.reduce((sum, { used_mm }) => sum + used_mm, 0) : cost.value;
-  const better = (one: CutOrderPlan, other: CutOrderPlan): CutOrderPlan =>
-    worthOf(other) < worthOf(one) ? other : one;
-  let shortest: CutOrderPlan | undefined;
-  const inAnyStages = (laid: readonly LaidBand[], plan: CutOrderPlan): CutOrderPlan => {
-    const shorter = shorterByAnyCuts(open, laid);
-    const own = shorter.size === 0 ? plan : better(plan, planOf(laid, shorter, 'limit'));
-    shortest = shortest === undefined ? own : better(shortest, own);
-    return shortest;
-  };
-  let triedAny: SpaceResult['laid'] | undefined;
-  const handRounds = order.mode === 'by plotter' ? Math.ceil(mostRounds * FREE_SHARE) : mostRounds;
-  let step = search.next();
-  for (
-    ;
-    step.done !== true &&
-    step.value.rounds < Math.min(handRounds, order.mode === 'by plotter' ? FREE_AFTER : handRounds);
-    step = search.next()
-  ) {
-    if (!step.value.isComplete) continue;
-    if (best === undefined || step.value.laid !== known) {
-      known = step.value.laid;
-      best = planOf(known, freed, 'limit');
-    }
-    if (isAny && step.value.rounds >= ANY_AFTER && triedAny !== known) {
-      triedAny = known;
-      best = inAnyStages(known, best);
-    }
-    if (step.value.rounds % BOUND_EVERY === 0) best = withHigherBound(best);
-    yield best;
-  }
-  const { laid, isProven } = step.value;
-  const isBest =
-    isProven ||
-    (step.value.isComplete &&
-      step.value.cost <= (least?.bound ?? Number.NEGATIVE_INFINITY) + NEAR &&
-      order.objective === 'length');
-  if (order.mode === 'by plotter') {
-    for (const [space, layout] of freeSearches(open, laid, seed, mostRounds, least?.prices)) {
-      if (layout !== freed.get(space)) {
-        freed = new Map(freed).set(space, layout);
-        best = planOf(laid, freed, 'limit');
-      }
-      if (best === undefined) continue;
-      best = withHigherBound(best);
-      yield best;
-    }
-  }
-  if (!isAny) return planOf(laid, freed, isBest && freed.size === 0 ? 'optimal' : 'limit');
-  return withFilmBound(
-    laid === triedAny && best !== undefined ? best : inAnyStages(laid, planOf(laid, freed, 'limit')),
-    filmBound,
-  );
+  return isEndless ? real : spaces;
 }

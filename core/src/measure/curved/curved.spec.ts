@@ -188,6 +188,39 @@ describe('how much film is left over?', () => {
   });
 });
 
+describe('how well is the surplus known?', () => {
+  /** One sag across and one down, each stated to so many millimetres. */
+  const doubt = (sd_mm: number, more: readonly Reading[] = []): number => {
+    const one = (kind: Reading['kind'], from: string, to: string, value: number): Reading => ({
+      ...reading(kind, from, to, value),
+      sd_mm,
+    });
+    const chords = taken({ W: 1400, H: 700, hT: 0, hM: 0, hB: 0, vM: 0 }).filter(
+      ({ kind }) => kind === 'distance',
+    );
+    const check = checkSurface({
+      shape: 'curved glass',
+      readings: [...chords, one('sag', 'ml', 'mr', 8), one('sag', 'mt', 'mb', 3), ...more],
+    });
+    if (!('sizes' in check)) throw new Error(check.state);
+    return check.sizes.surplusTop_mm?.why.at(-1)?.uncertainty?.plusMinus ?? Number.NaN;
+  };
+  const surplus = (8 * 8 * 3) / 1400;
+  it('by the small-sag rule 8·a·d/W: two standard deviations of both sags, and a quarter for ends nobody measured', () => {
+    const bySags = 2 * (8 / 1400) * 0.5 * Math.hypot(8, 3);
+    expect(doubt(0.5)).toBeCloseTo(Math.hypot(bySags, 0.25 * surplus), 3);
+    expect(doubt(0.001)).toBeCloseTo(0.25 * surplus, 3);
+    expect(doubt(2)).toBeGreaterThan(3.5 * bySags);
+  });
+  it('with sags a quarter in taken, that quarter is gone', () => {
+    const quarters = [
+      { ...reading('quarter sag', 'ml', 'mr', 6), sd_mm: 0.001 },
+      { ...reading('quarter sag', 'mr', 'ml', 6), sd_mm: 0.001 },
+    ];
+    expect(doubt(0.001, quarters)).toBeLessThan(0.05 * surplus);
+  });
+});
+
 describe('how is it said in plain words?', () => {
   it.each([
     [0.5, 0.4, 'flat enough'],

@@ -2,7 +2,7 @@ import { type Formula, GEOMETRY, type Reasoned, applyFormula } from '../../quant
 import { ARC_FORMULAS, arcPoints, segmentArea } from '../arcs';
 import { onLevelSill } from '../hanging';
 import type { MeasureSlot } from '../measure-slot';
-import type { NetworkObservation, NetworkPoint } from '../observation';
+import type { NetworkPoint } from '../observation';
 import { type Outline, type Point, areaOf, isConvex, outlineBounds, perimeterOf } from '../outline';
 import type { Reading } from '../reading';
 import { SIZE_FORMULAS, type Sizes, type SpreadFinder, sizeOf } from '../sizes';
@@ -160,11 +160,10 @@ function checkArch({ readings, determinedWithin_mm: within_mm }: SurfaceInput): 
   const width = mean('width-top', 'width-bottom');
   const height = mean('height-left', 'height-right') ?? minus(mean('height-crown'), mean('rise'));
   const rise = mean('rise') ?? minus(mean('height-crown'), mean('height-left', 'height-right'));
+  const wantsHeight = hasBody && readings.some(({ from, to }) => [from, to].includes('mb'));
   const needs = [
     ...(width === undefined ? ['a width'] : []),
-    ...(hasBody && height === undefined && readings.some(({ from, to }) => [from, to].includes('mb'))
-      ? ['a height to the spring']
-      : []),
+    ...(wantsHeight && height === undefined ? ['a height to the spring'] : []),
     ...(rise === undefined ? ['the rise of the arch'] : []),
   ];
   if (width === undefined || rise === undefined || needs.length > 0) return { state: 'unfinished', needs };
@@ -175,18 +174,13 @@ function checkArch({ readings, determinedWithin_mm: within_mm }: SurfaceInput): 
     ? [{ x: 0, y: 0 }, { x: width, y: 0 }, { x: width, y: height }, { x: 0, y: height }, crown]
     : [{ x: 0, y: 0 }, { x: width, y: 0 }, crown];
   const pointOf = (name: string): NetworkPoint | undefined => (withBody ? POINTS : SEGMENT_POINTS)[name];
-  const even: NetworkObservation = {
-    kind: 'right angle',
-    at: [pointOf('mt') ?? [], pointOf('tr') ?? [], pointOf('ct') ?? []],
-    value_mm: 0,
-    sd_mm: EVEN_ARCH_SD_MM,
-  };
+  const evenAt = [pointOf('mt') ?? [], pointOf('tr') ?? [], pointOf('ct') ?? []] as const;
   const solved = solveReadings(readings, {
     start,
     pointOf,
     armsOf: (name) => FOUR_SIDE_ARMS[name],
     sideUnder: () => ['tr', 'tl'],
-    assumptions: [even],
+    assumptions: [{ kind: 'right angle', at: evenAt, value_mm: 0, sd_mm: EVEN_ARCH_SD_MM }],
     deciders: withBody ? FOUR_SIDE_DECIDERS : [],
     within_mm,
   });

@@ -1,4 +1,4 @@
-import type { Impossible } from '../measure-case';
+import type { Impossible, MeasureRemark } from '../measure-case';
 import type { AskedMeasure } from '../judge';
 import { fromCorner, likeliestSill, onLevelSill } from '../hanging';
 import { laidOut } from '../lay-out-corners';
@@ -71,12 +71,9 @@ function checkPolygon({ readings, corners, determinedWithin_mm: within_mm }: Sur
       cornerAt(from, count) !== undefined &&
       cornerAt(to, count) !== undefined,
   );
-  const impossible = impossibleTriangle(
-    between.filter(({ kind }) => kind === 'distance'),
-    count,
-  );
-  if (impossible !== undefined) return { state: 'impossible', why: impossible, suspects: [] };
   const lengths = between.filter(({ kind }) => kind === 'distance');
+  const impossible = impossibleTriangle(lengths, count);
+  if (impossible !== undefined) return { state: 'impossible', why: impossible, suspects: [] };
   const start = laidOut(
     lengths.map(({ from, to, value_mm }) => ({
       a: cornerAt(from, count) ?? 0,
@@ -85,14 +82,7 @@ function checkPolygon({ readings, corners, determinedWithin_mm: within_mm }: Sur
     })),
     count,
   );
-  if ('open' in start)
-    return {
-      state: 'unfinished',
-      needs:
-        start.open.length === count
-          ? ['a side']
-          : [`a side or diagonal to corner ${start.open.map((corner) => corner + 1).join(', ')}`],
-    };
+  if ('open' in start) return { state: 'unfinished', needs: needsOf(start.open, count) };
   const hasLevel = between.length > lengths.length;
   const sill = likeliestSill(start.outline);
   const solved = bestOfMirrors(
@@ -120,25 +110,34 @@ function checkPolygon({ readings, corners, determinedWithin_mm: within_mm }: Sur
       : (size) => solved.spread?.((at) => size(hanging(at))) ?? Number.NaN,
     undefined,
   );
-  const folding = foldingCorners(lengths, count);
-  const asked = hasLevel || count < 4 ? [] : [{ case: 'standing on its lowest side' as const }];
-  const remarks =
-    folding.length === 0
-      ? asked
-      : [...asked, { case: 'corners may fold' as const, corners: folding, isConvex: isConvex(outline) }];
-  const slots = slotsOf(count);
-  const helpsNext = firstUntaken(slots, readings);
-  if (!solved.isDetermined)
-    return {
-      state: 'assumed',
-      assumes: 'the corners not tied yet',
-      figure,
-      sizes,
-      agreement: solved.agreement,
-      helpsNext,
-      remarks,
-    };
-  return { state: 'measured', figure, sizes, agreement: solved.agreement, helpsNext, remarks };
+  const found = {
+    figure,
+    sizes,
+    agreement: solved.agreement,
+    helpsNext: firstUntaken(slotsOf(count), readings),
+    remarks: remarksOf(foldingCorners(lengths, count), outline, hasLevel || count < 4),
+  };
+  return solved.isDetermined
+    ? { state: 'measured', ...found }
+    : { state: 'assumed', assumes: 'the corners not tied yet', ...found };
+}
+
+function needsOf(open: readonly number[], count: number): readonly string[] {
+  return open.length === count
+    ? ['a side']
+    : [`a side or diagonal to corner ${open.map((corner) => corner + 1).join(', ')}`];
+}
+
+/** What lengths alone leave open: how it hangs, and corners that may point either way. */
+function remarksOf(
+  corners: ReturnType<typeof foldingCorners>,
+  outline: Outline,
+  knowsHowItHangs: boolean,
+): readonly MeasureRemark[] {
+  const asked = knowsHowItHangs ? [] : [{ case: 'standing on its lowest side' as const }];
+  return corners.length === 0
+    ? asked
+    : [...asked, { case: 'corners may fold', corners, isConvex: isConvex(outline) }];
 }
 
 function countOf(corners: number): number {

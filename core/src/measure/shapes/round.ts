@@ -2,7 +2,7 @@ import { type Formula, GEOMETRY, type Reasoned, applyFormula } from '../../quant
 import { fitModel } from '../fit-model';
 import { judge } from '../judge';
 import type { MeasureSlot } from '../measure-slot';
-import type { Outline } from '../outline';
+import type { Outline, Point } from '../outline';
 import { sdOf } from '../reading';
 import { SIZE_FORMULAS, type Sizes, sizeOf } from '../sizes';
 import type { SurfaceCheck } from '../surface-check';
@@ -202,15 +202,28 @@ function checkOval(all: SurfaceInput['readings'], form: 'round' | 'oval'): Surfa
       ? { kind: 'distance', from: 'q1', to: 'q3' }
       : { kind: 'circumference', from: 'mm', to: 'mm' },
   );
-  const outline: Outline = Array.from({ length: SIDES }, (_, index) => {
-    const angle = (-3 * Math.PI) / 4 + (2 * Math.PI * index) / SIDES;
-    return { x: (width_mm / 2) * (1 + Math.cos(angle)), y: (height_mm / 2) * (1 + Math.sin(angle)) };
-  });
-  const at = (angle: number): { readonly x: number; readonly y: number } => ({
+  const spread_mm = Math.sqrt(Math.max(0, fitted.covariance.get(0, 0))) * (start[0] ?? 1);
+  const diameters = readings.filter(({ kind }) => kind === 'distance').map(({ value_mm }) => value_mm);
+  return {
+    state: 'measured',
+    figure: ovalFigure(width_mm, height_mm),
+    sizes: ovalSizes(form, { width_mm, height_mm }, spread_mm, diameters),
+    agreement,
+    helpsNext: firstUntaken(form === 'round' ? ROUND_SLOTS : OVAL_SLOTS, all),
+    remarks: [],
+  };
+}
+
+/** The oval with the points its measures are named by. */
+function ovalFigure(width_mm: number, height_mm: number) {
+  const at = (angle: number): Point => ({
     x: (width_mm / 2) * (1 + Math.cos(angle)),
     y: (height_mm / 2) * (1 + Math.sin(angle)),
   });
-  const figure = {
+  const outline: Outline = Array.from({ length: SIDES }, (_, index) =>
+    at((-3 * Math.PI) / 4 + (2 * Math.PI * index) / SIDES),
+  );
+  return {
     outline,
     points: {
       mm: { x: width_mm / 2, y: height_mm / 2 },
@@ -224,57 +237,46 @@ function checkOval(all: SurfaceInput['readings'], form: 'round' | 'oval'): Surfa
       q4: at((3 * Math.PI) / 4),
     },
   };
-  const spread_mm = Math.sqrt(Math.max(0, fitted.covariance.get(0, 0))) * (start[0] ?? 1);
-  const spread = {
-    uncertainty: { plusMinus: spread_mm, says: 'one standard deviation, from the accuracy of the measures' },
-  };
+}
+
+function ovalSizes(
+  form: 'round' | 'oval',
+  { width_mm, height_mm }: { readonly width_mm: number; readonly height_mm: number },
+  spread_mm: number,
+  diameters: readonly number[],
+): Sizes {
+  const says = 'one standard deviation, from the accuracy of the measures';
   const reasoned = (step: ReturnType<typeof applyFormula>): Reasoned<number> => ({
     value: step.value,
     why: [step],
   });
-  const diameters = readings.filter(({ kind }) => kind === 'distance').map(({ value_mm }) => value_mm);
-  const sizes: Sizes = {
+  const areaSpread =
+    (Math.PI / 4) *
+    (form === 'round' ? 2 * width_mm * spread_mm : Math.hypot(height_mm, width_mm) * spread_mm);
+  const box = [
+    { x: 0, y: 0 },
+    { x: width_mm, y: 0 },
+    { x: width_mm, y: height_mm },
+    { x: 0, y: height_mm },
+  ];
+  const spread = { uncertainty: { plusMinus: spread_mm, says } };
+  const [most_mm, least_mm] = [Math.max(...diameters), Math.min(...diameters)];
+  return {
     ...(form === 'round'
       ? { diameter_mm: reasoned(applyFormula(ROUND_FORMULAS.diameter, { mean_mm: width_mm }, spread)) }
       : {}),
     ...(form === 'round' && diameters.length > 1
-      ? {
-          outOfRound_mm: reasoned(
-            applyFormula(ROUND_FORMULAS.outOfRound, {
-              most_mm: Math.max(...diameters),
-              least_mm: Math.min(...diameters),
-            }),
-          ),
-        }
+      ? { outOfRound_mm: reasoned(applyFormula(ROUND_FORMULAS.outOfRound, { most_mm, least_mm })) }
       : {}),
     area_mm2: reasoned(
       applyFormula(
         ROUND_FORMULAS.area,
         { width_mm, height_mm },
-        {
-          uncertainty: {
-            plusMinus:
-              (Math.PI / 4) *
-              (form === 'round' ? 2 * width_mm * spread_mm : Math.hypot(height_mm, width_mm) * spread_mm),
-            says: 'one standard deviation, from the accuracy of the measures',
-          },
-        },
+        { uncertainty: { plusMinus: areaSpread, says } },
       ),
     ),
     perimeter_mm: reasoned(applyFormula(ROUND_FORMULAS.edge, { width_mm, height_mm })),
-    aroundWidth_mm: sizeOf(SIZE_FORMULAS.aroundWidth, [
-      { x: 0, y: 0 },
-      { x: width_mm, y: 0 },
-      { x: width_mm, y: height_mm },
-      { x: 0, y: height_mm },
-    ]),
-    aroundHeight_mm: sizeOf(SIZE_FORMULAS.aroundHeight, [
-      { x: 0, y: 0 },
-      { x: width_mm, y: 0 },
-      { x: width_mm, y: height_mm },
-      { x: 0, y: height_mm },
-    ]),
+    aroundWidth_mm: sizeOf(SIZE_FORMULAS.aroundWidth, box),
+    aroundHeight_mm: sizeOf(SIZE_FORMULAS.aroundHeight, box),
   };
-  const slots = form === 'round' ? ROUND_SLOTS : OVAL_SLOTS;
-  return { state: 'measured', figure, sizes, agreement, helpsNext: firstUntaken(slots, all), remarks: [] };
 }

@@ -77,17 +77,7 @@ function checkRounded({ readings, determinedWithin_mm }: SurfaceInput): SurfaceC
     radius: radiusAt(FOUR_CORNERS[index] ?? 'tl'),
     angle: angleAt(sharp.figure.outline, index),
   }));
-  const tooLarge = corners.find(({ radius, angle }, index) => {
-    const next = corners[(index + 1) % 4];
-    const side =
-      next === undefined
-        ? 0
-        : Math.hypot(
-            next.point.x - (corners[index]?.point.x ?? 0),
-            next.point.y - (corners[index]?.point.y ?? 0),
-          );
-    return radius / Math.tan(angle / 2) + (next?.radius ?? 0) / Math.tan((next?.angle ?? 1) / 2) > side;
-  });
+  const tooLarge = corners.find((_, index) => doesNotFit(corners, index));
   if (tooLarge !== undefined)
     return {
       state: 'impossible',
@@ -120,6 +110,20 @@ function checkRounded({ readings, determinedWithin_mm }: SurfaceInput): SurfaceC
       outline: corners.flatMap((corner, index) => fillet(corner, sharp.figure.outline, index)),
     },
   };
+}
+
+interface RoundedCorner {
+  readonly point: Point;
+  readonly radius: number;
+  readonly angle: number;
+}
+
+/** Whether the roundings of a corner and the next one want more than the side between them. */
+function doesNotFit(corners: readonly RoundedCorner[], index: number): boolean {
+  const [own, next] = [corners[index], corners[(index + 1) % corners.length]];
+  if (own === undefined || next === undefined) return false;
+  const side = Math.hypot(next.point.x - own.point.x, next.point.y - own.point.y);
+  return own.radius / Math.tan(own.angle / 2) + next.radius / Math.tan(next.angle / 2) > side;
 }
 
 function angleAt(outline: Outline, index: number): number {

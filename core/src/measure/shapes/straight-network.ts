@@ -119,7 +119,7 @@ function suspectsLeftOut(
         Math.abs(found.reliability[b]?.standardised ?? 0) - Math.abs(found.reliability[a]?.standardised ?? 0),
     )
     .slice(0, MOST_DOUBTED);
-  const tried = doubted.map((index) => {
+  const tried = doubted.map((index): LeftOut => {
     const rest = observations.filter((_, other) => other !== index);
     const solution = adjustNetwork(plan.start, rest, datum, plan.within_mm);
     return {
@@ -129,29 +129,12 @@ function suspectsLeftOut(
       isDetermined: solution.rank === solution.unknowns,
     };
   });
-  const fitted = (index: number, solution: NetworkSolution): Suspect | undefined => {
-    const [reading, observation] = [used[index], observations[index]];
-    if (reading === undefined || observation === undefined) return undefined;
-    const wouldFit_mm = observe(solution.corners, observation).value;
-    return {
-      id: reading.id,
-      kind: reading.kind,
-      from: reading.from,
-      to: reading.to,
-      tooLong_mm: reading.value_mm - wouldFit_mm,
-      wouldFit_mm,
-    };
-  };
+  const fitted = (index: number, solution: NetworkSolution): Suspect | undefined =>
+    suspectOf(used[index], observations[index], solution);
   const determined = tried
     .filter((own) => own.isDetermined)
     .sort((a, b) => a.solution.weightedSquares - b.solution.weightedSquares);
-  const best = determined[0];
-  const honest =
-    best?.isHonest === true
-      ? determined.filter(
-          ({ solution }) => solution.weightedSquares <= best.solution.weightedSquares + TOLD_APART,
-        )
-      : [];
+  const honest = notToldApart(determined);
   const [first, ...others] = honest.flatMap(({ index, solution }) => {
     const own = fitted(index, solution);
     return own === undefined ? [] : [own];
@@ -171,6 +154,36 @@ function suspectsLeftOut(
     reliability: found.reliability,
     ...(decide === undefined ? {} : { decide }),
   };
+}
+
+/** The rest, adjusted without one reading. */
+interface LeftOut {
+  readonly index: number;
+  readonly solution: NetworkSolution;
+  readonly isHonest: boolean;
+  readonly isDetermined: boolean;
+}
+
+/** @param determined the best first */
+function notToldApart(determined: readonly LeftOut[]): readonly LeftOut[] {
+  const best = determined[0];
+  return best?.isHonest === true
+    ? determined.filter(
+        ({ solution }) => solution.weightedSquares <= best.solution.weightedSquares + TOLD_APART,
+      )
+    : [];
+}
+
+/** A reading against what the rest says it should be. */
+function suspectOf(
+  reading: Reading | undefined,
+  observation: NetworkObservation | undefined,
+  { corners }: NetworkSolution,
+): Suspect | undefined {
+  if (reading === undefined || observation === undefined) return undefined;
+  const { id, kind, from, to, value_mm } = reading;
+  const wouldFit_mm = observe(corners, observation).value;
+  return { id, kind, from, to, tooLong_mm: value_mm - wouldFit_mm, wouldFit_mm };
 }
 
 function observationOf(

@@ -40,6 +40,12 @@ const ARMS: Readonly<Record<string, readonly [string, string]>> = {
   tp: ['bl', 'br'],
 };
 
+const SIDES = SLOTS.filter(({ kind }) => kind === 'distance').map(({ kind, from, to }) => ({
+  kind,
+  from,
+  to,
+}));
+
 /** A triangle from its sides; a height or a right angle may stand for a side. */
 export const threeSides: ShapeMeasure = {
   slots: () => [
@@ -84,18 +90,7 @@ function checkTriangle({ readings, determinedWithin_mm: within_mm }: SurfaceInpu
   const apex = apexFrom(bottom, left, right, height, isSquare('bl'), isSquare('br'));
   if (apex === undefined)
     return { state: 'unfinished', needs: [left === undefined ? 'the left side' : 'the right side'] };
-  if (apex === 'cannot close') {
-    const [longest = 0, ...others] = [bottom, left ?? 0, right ?? 0].sort((a, b) => b - a);
-    return {
-      state: 'impossible',
-      why: {
-        case: 'sides cannot close',
-        longest_mm: longest,
-        others_mm: others.reduce((sum, side) => sum + side, 0),
-      },
-      suspects: [],
-    };
-  }
+  if (apex === 'cannot close') return cannotClose([bottom, left ?? 0, right ?? 0]);
   const solved = solveReadings(readings, {
     start: [
       { x: 0, y: 0 },
@@ -105,11 +100,7 @@ function checkTriangle({ readings, determinedWithin_mm: within_mm }: SurfaceInpu
     pointOf: (name) => POINTS[name],
     armsOf: (name) => ARMS[name],
     sideUnder: () => ['br', 'bl'],
-    deciders: SLOTS.filter(({ kind }) => kind === 'distance').map(({ kind, from, to }) => ({
-      kind,
-      from,
-      to,
-    })),
+    deciders: SIDES,
     within_mm,
   });
   const turned = (corners: readonly Point[]): readonly Point[] => {
@@ -133,19 +124,22 @@ function checkTriangle({ readings, determinedWithin_mm: within_mm }: SurfaceInpu
     outline,
     points: { tp, br, bl, mb: { x: (bl.x + br.x) / 2, y: bl.y }, foot: { x: tp.x, y: bl.y } },
   };
-  const sizes = straightSizes(outline, spread, undefined);
-  const helpsNext = firstUntaken(SLOTS, readings);
-  if (!solved.isDetermined)
-    return {
-      state: 'assumed',
-      assumes: 'the side not measured',
-      figure,
-      sizes,
-      agreement: solved.agreement,
-      helpsNext,
-      remarks: [],
-    };
-  return { state: 'measured', figure, sizes, agreement: solved.agreement, helpsNext, remarks: [] };
+  const found = {
+    figure,
+    sizes: straightSizes(outline, spread, undefined),
+    agreement: solved.agreement,
+    helpsNext: firstUntaken(SLOTS, readings),
+    remarks: [],
+  };
+  return solved.isDetermined
+    ? { state: 'measured', ...found }
+    : { state: 'assumed', assumes: 'the side not measured', ...found };
+}
+
+function cannotClose(sides: readonly number[]): SurfaceCheck {
+  const [longest_mm = 0, ...others] = [...sides].sort((a, b) => b - a);
+  const others_mm = others.reduce((sum, side) => sum + side, 0);
+  return { state: 'impossible', why: { case: 'sides cannot close', longest_mm, others_mm }, suspects: [] };
 }
 
 const ORIGIN: Point = { x: 0, y: 0 };

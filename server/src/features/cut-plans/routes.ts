@@ -1,4 +1,5 @@
 import {
+  type CutListRow,
   cutListCsv,
   cutPlanDxf,
   cutPlanJson,
@@ -27,37 +28,7 @@ export function cutPlanRoutes({ db }: { readonly db: Database }): Router {
 
   routes.get(at('list'), async (request, response) => {
     const { rolls } = await read(request);
-    let order = 0;
-    send(
-      response,
-      'cut-list.csv',
-      'text/csv',
-      cutListCsv(
-        rolls.flatMap(({ roll }) => {
-          const levels = new Map(
-            [...new Set(roll.pieces.map(({ y_mm }) => y_mm))]
-              .sort((a, b) => a - b)
-              .map((y, index) => [y, index + 1]),
-          );
-          return roll.pieces.map((piece) => {
-            order += 1;
-            return {
-              order,
-              roll: roll.label || roll.what,
-              strip: levels.get(piece.y_mm) ?? 1,
-              tag: pieceWord(piece),
-              fromEdge_mm: piece.x_mm,
-              fromEnd_mm: piece.y_mm,
-              across_mm: piece.across_mm,
-              along_mm: piece.along_mm,
-              turned: piece.turned,
-              phase_mm: piece.phase_mm,
-              factoryEdges: piece.factoryEdges,
-            };
-          });
-        }),
-      ),
-    );
+    send(response, 'cut-list.csv', 'text/csv', cutListCsv(listOf(rolls)));
   });
   routes.get(at('drawing'), async (request, response) => {
     send(response, 'cut-plan.svg', 'image/svg+xml', cutPlanSvg((await read(request)).file));
@@ -103,6 +74,27 @@ export function cutPlanRoutes({ db }: { readonly db: Database }): Router {
     );
   });
   return routes;
+}
+
+/** The pieces in the order they are cut, each with the strip of its roll it lies in. */
+function listOf(rolls: PlanRead['rolls']): readonly CutListRow[] {
+  return rolls
+    .flatMap(({ roll }) => {
+      const ends = [...new Set(roll.pieces.map(({ y_mm }) => y_mm))].sort((a, b) => a - b);
+      return roll.pieces.map((piece) => ({
+        roll: roll.label || roll.what,
+        strip: ends.indexOf(piece.y_mm) + 1,
+        tag: pieceWord(piece),
+        fromEdge_mm: piece.x_mm,
+        fromEnd_mm: piece.y_mm,
+        across_mm: piece.across_mm,
+        along_mm: piece.along_mm,
+        turned: piece.turned,
+        phase_mm: piece.phase_mm,
+        factoryEdges: piece.factoryEdges,
+      }));
+    })
+    .map((line, index) => ({ order: index + 1, ...line }));
 }
 
 /** Codes on labels lead to the base address from Settings, else to where the page was opened. */

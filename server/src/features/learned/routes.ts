@@ -1,5 +1,5 @@
 import { type LearnedRow, learnedBodySchema } from '@yellow-pane/contracts';
-import { AT_FIRST } from '@yellow-pane/core/learned';
+import { AT_FIRST, isVolume } from '@yellow-pane/core/learned';
 import { and, eq } from 'drizzle-orm';
 import { Router } from 'express';
 import type { Database } from '../../db/database';
@@ -33,6 +33,8 @@ export function learnedRoutes({ db, clock }: Deps): Router {
             expected: AT_FIRST.map((figure) => figure.key).join(' or '),
             got: key.slice(0, 80),
           });
+        if (isVolume(first) && figures.value === 0)
+          throw new Refusal('BODY_INVALID', { path: 'value', expected: 'more than 0 ml', got: '0' });
         const [scopeKind, scopeOf] = scope === null ? (['', ''] as const) : [scope.kind, scope.of];
         const ofThis = and(
           eq(learned.key, key),

@@ -71,12 +71,19 @@ async function encodedAnew(body: unknown): Promise<{ readonly data: Buffer; read
   const refuse = (got: string): Refusal =>
     new Refusal('PHOTO_NOT_AN_IMAGE', { path: 'body', expected: 'a JPEG, PNG or WebP picture', got });
   if (!Buffer.isBuffer(body) || body.length === 0) throw refuse('nothing that could be one');
-  const picture = sharp(body, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
-  const { format } = await picture.metadata().catch(() => {
-    throw refuse(`${body.length} bytes that cannot be decoded`);
-  });
+  const { format, width, height } = await sharp(body, { limitInputPixels: false })
+    .metadata()
+    .catch(() => {
+      throw refuse(`${body.length} bytes that cannot be decoded`);
+    });
   if (!FORMATS.includes(format)) throw refuse(`a picture in ${format}`);
-  return picture
+  if (width * height > MOST_PIXELS)
+    throw new Refusal('PHOTO_TOO_LARGE', {
+      path: 'body',
+      expected: `at most ${MOST_PIXELS / 1e6} megapixels`,
+      got: `${Math.round((width * height) / 1e6)} megapixels`,
+    });
+  return sharp(body, { limitInputPixels: MOST_PIXELS, failOn: 'error' })
     .rotate()
     .resize({ width: LONGEST_PX, height: LONGEST_PX, fit: 'inside', withoutEnlargement: true })
     .flatten({ background: '#ffffff' })

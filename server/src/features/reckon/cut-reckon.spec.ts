@@ -79,6 +79,11 @@ describe('are blanks laid out over the wire?', () => {
       .expect(422);
     expect(body).toMatchObject({ code: 'BODY_INVALID', path: field, got: String(value) });
   });
+  it('one id twice is refused by name, on one roll and in an order', async () => {
+    const twice = pieces.slice(0, 1).flatMap((piece) => [piece, piece]);
+    const one = await request(server.app).post('/api/reckon/cut').send({ rollWidth_mm: 1524, pieces: twice });
+    expect([one.status, one.body]).toMatchObject([422, { path: 'pieces.1.id', got: '"0"' }]);
+  });
   it('a piece wider than the roll is refused by name', async () => {
     expect(
       (

@@ -1,6 +1,8 @@
+import type { z } from 'zod';
 import { scheduleRequestSchema, sunRequestSchema, waitsRequestSchema } from '@yellow-pane/contracts';
 import { bandOfEnd, directSun, sunTrack } from '@yellow-pane/core/climate';
-import { type PlanProblem, brokenInWords, reliefInWords, whyNotEarlier } from '@yellow-pane/core/scheduling';
+import { brokenInWords, reliefInWords } from '@yellow-pane/contracts/words';
+import { type PlanProblem, whyNotEarlier } from '@yellow-pane/core/scheduling';
 import {
   type Wait,
   clearBy,
@@ -25,74 +27,10 @@ const DAYS_WITH_BANDS = 14;
 export function dayReckonRoutes({ search }: { readonly search: Searching }): Router {
   const routes = Router();
   routes.post('/api/reckon/sun', (request, response) => {
-    const { place, from, days, zone, disc, bearingDoubt_deg, ...facing } = parseBody(
-      sunRequestSchema,
-      request.body,
-    );
-    const first = DateTime.fromISO(from, { zone });
-    const last = first.plus({ days });
-    const track = sunTrack(place, first.toMillis(), last.toMillis());
-    const local = (instant_ms: number): string =>
-      DateTime.fromMillis(Math.round(instant_ms / 1000) * 1000, { zone }).toISO({
-        suppressMilliseconds: true,
-      }) ?? '';
-    const end = (instant_ms: number) => {
-      if (days > DAYS_WITH_BANDS || bearingDoubt_deg === 0) return { at: local(instant_ms) };
-      const band = bandOfEnd(track, facing, instant_ms, bearingDoubt_deg);
-      return { at: local(instant_ms), notBefore: local(band.from_ms), notAfter: local(band.to_ms) };
-    };
-    const sun = directSun(track, facing, disc);
-    const edges = [
-      first.toMillis(),
-      ...sun.flatMap(({ from_ms, to_ms }) => [from_ms, to_ms]),
-      last.toMillis(),
-    ];
-    response.json({
-      zone,
-      disc,
-      sun: sun.map(({ from_ms, to_ms }) => ({
-        begins: end(from_ms),
-        ends: end(to_ms),
-        minutes: Math.round((to_ms - from_ms) / 6000) / 10,
-      })),
-      noSun: edges.flatMap((edge, index) => {
-        const next = edges[index + 1];
-        return index % 2 === 0 && next !== undefined && next > edge
-          ? [{ from: local(edge), to: local(next) }]
-          : [];
-      }),
-    });
+    response.json(sunAnswer(parseBody(sunRequestSchema, request.body)));
   });
   routes.post('/api/reckon/waits', (request, response) => {
-    const {
-      air_C,
-      humidity,
-      putty_min,
-      wash_min,
-      film_um,
-      glass_C,
-      isMetallised,
-      outdoorLow_C,
-      roll,
-      panel,
-    } = parseBody(waitsRequestSchema, request.body);
-    const air = { air_C, humidity };
-    const waits: readonly Wait[] = [
-      primerDry('water-based', air),
-      primerDry('solvent-based', air),
-      puttyDry(air, putty_min),
-      wallDry(air, wash_min),
-      promoterDry(),
-      firstBond('film'),
-      firstBond('decal'),
-      ...(film_um === undefined
-        ? []
-        : [sealantBack(film_um), clearBy({ film_um, glass_C: glass_C ?? air_C, room: air, isMetallised })]),
-      ...(outdoorLow_C === undefined ? [] : [conditionedRoom(outdoorLow_C)]),
-      ...(roll === undefined ? [] : [rollWarming({ ...roll, room_C: air_C })]),
-      ...(panel === undefined ? [] : [panelWarming(panel.start_C, air_C, panel.within_K, panel.store_Jm2K)]),
-    ];
-    response.json({ waits });
+    response.json({ waits: waitsAnswer(parseBody(waitsRequestSchema, request.body)) });
   });
   routes.post('/api/reckon/schedule', async (request, response) => {
     const { seed, mostRounds, milliseconds, searches, ...asked } = parseBody(
@@ -129,4 +67,76 @@ export function dayReckonRoutes({ search }: { readonly search: Searching }): Rou
     });
   });
   return routes;
+}
+
+/** Direct sun on a surface with the minutes it begins and ends, to the doubt about the bearing. */
+function sunAnswer({
+  place,
+  from,
+  days,
+  zone,
+  disc,
+  bearingDoubt_deg,
+  ...facing
+}: z.infer<typeof sunRequestSchema>) {
+  const first = DateTime.fromISO(from, { zone });
+  const last = first.plus({ days });
+  const track = sunTrack(place, first.toMillis(), last.toMillis());
+  const local = (instant_ms: number): string =>
+    DateTime.fromMillis(Math.round(instant_ms / 1000) * 1000, { zone }).toISO({
+      suppressMilliseconds: true,
+    }) ?? '';
+  const end = (instant_ms: number) => {
+    if (days > DAYS_WITH_BANDS || bearingDoubt_deg === 0) return { at: local(instant_ms) };
+    const band = bandOfEnd(track, facing, instant_ms, bearingDoubt_deg);
+    return { at: local(instant_ms), notBefore: local(band.from_ms), notAfter: local(band.to_ms) };
+  };
+  const sun = directSun(track, facing, disc);
+  const edges = [first.toMillis(), ...sun.flatMap(({ from_ms, to_ms }) => [from_ms, to_ms]), last.toMillis()];
+  return {
+    zone,
+    disc,
+    sun: sun.map(({ from_ms, to_ms }) => ({
+      begins: end(from_ms),
+      ends: end(to_ms),
+      minutes: Math.round((to_ms - from_ms) / 6000) / 10,
+    })),
+    noSun: edges.flatMap((edge, index) => {
+      const next = edges[index + 1];
+      return index % 2 === 0 && next !== undefined && next > edge
+        ? [{ from: local(edge), to: local(next) }]
+        : [];
+    }),
+  };
+}
+
+/** Everything that dries, warms or sets in this air. */
+function waitsAnswer({
+  air_C,
+  humidity,
+  putty_min,
+  wash_min,
+  film_um,
+  glass_C,
+  isMetallised,
+  outdoorLow_C,
+  roll,
+  panel,
+}: z.infer<typeof waitsRequestSchema>): readonly Wait[] {
+  const air = { air_C, humidity };
+  return [
+    primerDry('water-based', air),
+    primerDry('solvent-based', air),
+    puttyDry(air, putty_min),
+    wallDry(air, wash_min),
+    promoterDry(),
+    firstBond('film'),
+    firstBond('decal'),
+    ...(film_um === undefined
+      ? []
+      : [sealantBack(film_um), clearBy({ film_um, glass_C: glass_C ?? air_C, room: air, isMetallised })]),
+    ...(outdoorLow_C === undefined ? [] : [conditionedRoom(outdoorLow_C)]),
+    ...(roll === undefined ? [] : [rollWarming({ ...roll, room_C: air_C })]),
+    ...(panel === undefined ? [] : [panelWarming(panel.start_C, air_C, panel.within_K, panel.store_Jm2K)]),
+  ];
 }

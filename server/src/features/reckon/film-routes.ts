@@ -1,4 +1,5 @@
 import { glazingRequestSchema, privacyRequestSchema, stressRequestSchema } from '@yellow-pane/contracts';
+import { filmAdviceWords, filmReasonWords, penaltyWords } from '@yellow-pane/contracts/words';
 import { type FilmOptics, filmOfSheet, reckonGlazing } from '@yellow-pane/core/glazing';
 import {
   INNER_SCENES,
@@ -8,7 +9,7 @@ import {
   patternClass,
   privacyClass,
 } from '@yellow-pane/core/privacy';
-import { reckonStress } from '@yellow-pane/core/thermal-stress';
+import { type StressVerdict, reckonStress } from '@yellow-pane/core/thermal-stress';
 import { Router } from 'express';
 import { parseBody } from '../../http/refusal';
 
@@ -34,13 +35,25 @@ export function filmReckonRoutes(): Router {
             missing: read.missing,
             reasons: [`The sheet does not say: ${read.missing.join(', ')}.`],
           }
-        : { assumed: read.assumed, ...reckonStress({ ...rest, films: read.films }) },
+        : { assumed: read.assumed, ...inWords(reckonStress({ ...rest, films: read.films })) },
     );
   });
   routes.post('/api/reckon/privacy', (request, response) => {
     response.json(privacyOf(parseBody(privacyRequestSchema, request.body)));
   });
   return routes;
+}
+
+/** Reasons and advice as sentences, for whoever asks over the wire. */
+function inWords({ reasons, advice, matrix, ...found }: StressVerdict): object {
+  return {
+    ...found,
+    reasons: reasons.map((reason) => filmReasonWords(reason)),
+    advice: advice.map((own) => filmAdviceWords(own)),
+    ...(matrix === undefined
+      ? {}
+      : { matrix: { ...matrix, penalties: matrix.penalties.map((own) => penaltyWords(own)) } }),
+  };
 }
 
 type Sheets = readonly { readonly face: number; readonly film: Parameters<typeof filmOfSheet>[0] }[];
@@ -53,7 +66,10 @@ function readFilms(films: Sheets): {
   const read = films.map(({ face, film }) => ({ face, ...filmOfSheet(film) }));
   return {
     films: read.flatMap(({ face, optics }) => (optics === null ? [] : [{ face, film: optics }])),
-    missing: read.flatMap(({ missing }) => missing),
+    missing: read.flatMap(({ missing, question }) => [
+      ...missing,
+      ...(question === null ? [] : [filmReasonWords({ case: 'light and sun do not go together', question })]),
+    ]),
     assumed: read.flatMap(({ assumed }) => assumed),
   };
 }

@@ -2,14 +2,15 @@ import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/cor
 import type { WeatherScenario } from '@yellow-pane/contracts';
 import { BenchThermometer } from '../instruments/bench-thermometer';
 import { Weather } from '../day/weather';
+import { settingsWords } from '../words/settings';
 
 const SCENARIOS: readonly { readonly value: WeatherScenario; readonly says: string }[] = [
-  { value: 'clear cold snap', says: 'clear, cold mornings' },
-  { value: 'mild overcast', says: 'no sun, mild' },
-  { value: 'föhn warm', says: 'warm wind, some cloud' },
-  { value: 'front at noon', says: 'clear until noon, then rain and cold' },
-  { value: 'service down', says: 'no answer' },
-  { value: 'stale', says: 'an answer of yesterday' },
+  { value: 'clear cold snap', says: settingsWords.clearColdMornings },
+  { value: 'mild overcast', says: settingsWords.noSunMild },
+  { value: 'föhn warm', says: settingsWords.warmWind },
+  { value: 'front at noon', says: settingsWords.rainFromNoon },
+  { value: 'service down', says: settingsWords.noAnswer },
+  { value: 'stale', says: settingsWords.answerOfYesterday },
   { value: 'garbage', says: '4711 °C' },
 ];
 
@@ -23,9 +24,9 @@ const SCENARIOS: readonly { readonly value: WeatherScenario; readonly says: stri
       aria-labelledby="weather-name"
     >
       <div>
-        <h2 id="weather-name" class="text-xl">Weather service</h2>
+        <h2 id="weather-name" class="text-xl">{{ words.weatherService }}</h2>
         <p class="mt-1" role="status">
-          It plays <strong>{{ weather.scenario() ?? 'an unknown scenario' }}</strong>.
+          {{ words.itPlays }} <strong>{{ weather.scenario() ?? words.unknownScenario }}</strong>.
         </p>
         <div class="flex flex-wrap gap-2 mt-3">
           @for (own of scenarios; track own.value) {
@@ -42,18 +43,18 @@ const SCENARIOS: readonly { readonly value: WeatherScenario; readonly says: stri
         </div>
       </div>
       <div>
-        <h2 class="text-xl">Thermometer and hygrometer on site</h2>
+        <h2 class="text-xl">{{ words.thermometerOnSite }}</h2>
         <p class="mt-1" role="status">
-          It is
+          {{ words.itIs }}
           <strong>{{
             thermometer.seen()?.isConnected
-              ? 'connected: ' + thermometer.seen()?.air_C + ' °C, ' + percent() + ' %'
-              : 'switched off'
+              ? words.connected(thermometer.seen()?.air_C, percent())
+              : words.switchedOff
           }}</strong>.
         </p>
         <div class="flex flex-wrap gap-3 mt-3 items-end">
           <label
-            ><span class="block text-sm text-faint">Air, °C</span
+            ><span class="block text-sm text-faint">{{ words.air }}</span
             ><input
               class="field figure w-24"
               type="number"
@@ -63,7 +64,7 @@ const SCENARIOS: readonly { readonly value: WeatherScenario; readonly says: stri
               (change)="air.set(number($any($event.target).value, air()))"
           /></label>
           <label
-            ><span class="block text-sm text-faint">Humidity, %</span
+            ><span class="block text-sm text-faint">{{ words.humidity }}</span
             ><input
               class="field figure w-24"
               type="number"
@@ -77,15 +78,15 @@ const SCENARIOS: readonly { readonly value: WeatherScenario; readonly says: stri
             class="act"
             (click)="thermometer.order({ do: 'set', air_C: air(), humidity: humidity() / 100 })"
           >
-            Let it read this
+            {{ words.letItRead }}
           </button>
           @if (thermometer.seen()?.isConnected) {
             <button type="button" class="act" (click)="thermometer.order({ do: 'disconnect' })">
-              Switch the thermometer off
+              {{ words.thermometerOff }}
             </button>
           } @else {
             <button type="button" class="act" (click)="thermometer.order({ do: 'connect' })">
-              Switch the thermometer on
+              {{ words.thermometerOn }}
             </button>
           }
         </div>
@@ -94,6 +95,7 @@ const SCENARIOS: readonly { readonly value: WeatherScenario; readonly says: stri
   `,
 })
 export class BenchClimate {
+  protected readonly words = settingsWords;
   protected readonly weather = inject(Weather);
   protected readonly thermometer = inject(BenchThermometer);
   protected readonly scenarios = SCENARIOS;

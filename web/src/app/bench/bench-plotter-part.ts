@@ -1,12 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import type { DeviceMessage } from '@yellow-pane/contracts';
 import { BenchPlotter } from '../instruments/bench-plotter';
+import { settingsWords } from '../words/settings';
 
 const STATE_WORDS = {
-  off: 'switched off',
+  off: settingsWords.switchedOff,
   connecting: 'connecting…',
   ready: 'ready',
-  lost: 'not reached',
+  lost: settingsWords.notReached,
 } as const;
 const WIDE = 360;
 const HIGH = 200;
@@ -24,15 +25,15 @@ const HIGH = 200;
       aria-labelledby="plotter-name"
     >
       <div>
-        <h2 id="plotter-name" class="text-xl">Cutting plotter</h2>
+        <h2 id="plotter-name" class="text-xl">{{ words.cuttingPlotter }}</h2>
         <p class="mt-1" role="status">
-          It is <strong>{{ state() }}</strong>. {{ holds() }}
+          {{ words.itIs }} <strong>{{ state() }}</strong>. {{ holds() }}
         </p>
         <svg
           [attr.viewBox]="'0 0 ' + wide + ' ' + high"
           class="w-full mt-3 bg-board border border-line rounded-card"
           role="img"
-          aria-label="The film in the plotter and what it cut"
+          [attr.aria-label]="words.filmInPlotter"
         >
           @if (film(); as at) {
             <rect
@@ -50,9 +51,9 @@ const HIGH = 200;
         </svg>
         <div class="flex flex-wrap gap-2 mt-3">
           @if (plotter.state() === 'ready') {
-            <button type="button" class="act" (click)="plotter.disconnect()">Switch the plotter off</button>
+            <button type="button" class="act" (click)="plotter.disconnect()">{{ words.plotterOff }}</button>
           } @else {
-            <button type="button" class="act" (click)="plotter.connect()">Switch the plotter on</button>
+            <button type="button" class="act" (click)="plotter.connect()">{{ words.plotterOn }}</button>
           }
         </div>
         @if (plotter.fault(); as text) {
@@ -61,7 +62,7 @@ const HIGH = 200;
       </div>
       <div class="flex flex-col gap-4">
         <div>
-          <p class="font-bold mb-1">Make it misbehave after</p>
+          <p class="font-bold mb-1">{{ words.misbehaveAfter }}</p>
           <label class="flex items-center gap-2"
             ><input
               #after
@@ -69,8 +70,8 @@ const HIGH = 200;
               type="number"
               min="0"
               value="1"
-              aria-label="Pieces cut before it misbehaves"
-            />pieces</label
+              [attr.aria-label]="words.piecesBeforeMisbehaving"
+            />{{ words.pieces }}</label
           >
           <div class="flex flex-wrap gap-2 mt-2">
             @for (how of troubles; track how) {
@@ -84,9 +85,10 @@ const HIGH = 200;
             }
           </div>
           <label class="flex items-center gap-2 mt-3"
-            >Speed, times a real one’s<select
+            >{{ words.speedTimes
+            }}<select
               class="field w-auto"
-              aria-label="Speed of the plotter"
+              [attr.aria-label]="words.speedOfPlotter"
               (change)="plotter.order({ do: 'speed', times: count($any($event.target).value) })"
             >
               @for (times of speeds; track times) {
@@ -95,22 +97,21 @@ const HIGH = 200;
             </select></label
           >
           <p class="text-sm text-faint mt-2">
-            A real one cuts about 0.4 m a second. It refuses cuts beyond its film, and keeps count of lines
-            cut twice: {{ twice() }}.
+            {{ words.howARealPlotterCuts(twice()) }}
           </p>
         </div>
         <div>
-          <p class="font-bold mb-1">What it said</p>
+          <p class="font-bold mb-1">{{ words.whatItSaid }}</p>
           <ol
             class="figure text-sm border border-line bg-paper rounded-card max-h-56 overflow-auto"
             tabindex="0"
-            aria-label="Messages of the plotter"
+            [attr.aria-label]="words.messagesOfPlotter"
           >
             @for (message of plotter.log(); track $index) {
               <li class="px-2 py-1 border-b border-line">{{ says(message) }}</li>
             } @empty {
               <li class="px-2 py-2 text-faint">
-                Nothing yet. Connect it, then send a plan from the Cut stop.
+                {{ words.plotterSilent }}
               </li>
             }
           </ol>
@@ -120,6 +121,7 @@ const HIGH = 200;
   `,
 })
 export class BenchPlotterPart {
+  protected readonly words = settingsWords;
   protected readonly plotter = inject(BenchPlotter);
   protected readonly wide = WIDE;
   protected readonly high = HIGH;
@@ -161,8 +163,8 @@ export class BenchPlotterPart {
   protected readonly holds = computed(() => {
     const film = this.#film();
     return film === undefined
-      ? 'No film in it.'
-      : `Film in it: ${film.width_mm.toFixed(0)} mm wide, ${(film.length_mm / 1000).toFixed(2)} m.`;
+      ? settingsWords.noFilmInIt
+      : settingsWords.filmInIt(film.width_mm.toFixed(0), (film.length_mm / 1000).toFixed(2));
   });
   protected readonly twice = computed(
     () => `${((this.plotter.seen()?.cutTwice_mm ?? 0) / 1000).toFixed(2)} m`,
@@ -175,7 +177,7 @@ export class BenchPlotterPart {
   protected readonly count = (text: string): number => Math.max(0, Math.round(Number(text)) || 0);
 
   protected says(message: DeviceMessage): string {
-    if (message.type === 'job') return `${message.done} of ${message.of} pieces, ${message.state}`;
+    if (message.type === 'job') return settingsWords.piecesDone(message.done, message.of, message.state);
     return message.type === 'connected'
       ? 'connected'
       : message.type === 'reading' || message.type === 'climate'

@@ -6,15 +6,16 @@ import { formatLengthWithUnit } from '@yellow-pane/core/quantity';
 import { BenchLaser } from '../instruments/bench-laser';
 import { Device } from '../device/device';
 import { api } from '../server/api';
+import { settingsWords } from '../words/settings';
 import { BenchClimate } from './bench-climate-part';
 import { BenchPlotterPart } from './bench-plotter-part';
 import { CommandKeys } from '../shell/command-keys';
 
 const STATE_WORDS = {
-  off: 'switched off',
+  off: settingsWords.switchedOff,
   connecting: 'connecting…',
   ready: 'ready',
-  lost: 'not reached',
+  lost: settingsWords.notReached,
 } as const;
 
 /** Simulated instruments: what they say, what they stand before, and how to make them misbehave. */
@@ -26,6 +27,7 @@ const STATE_WORDS = {
   host: { class: 'block h-full overflow-auto' },
 })
 export class Bench {
+  protected readonly words = settingsWords;
   protected readonly laser = inject(BenchLaser);
   protected readonly keys = inject(CommandKeys);
   readonly #units = inject(Device).units;
@@ -40,9 +42,9 @@ export class Bench {
     return reading === undefined ? '– – –' : formatLengthWithUnit(reading.value_nm, this.#units());
   });
   protected readonly spans = [
-    spanOf('width', 'its width'),
-    spanOf('height', 'its height'),
-    spanOf('diagonal', 'a diagonal'),
+    spanOf('width', settingsWords.itsWidth),
+    spanOf('height', settingsWords.itsHeight),
+    spanOf('diagonal', settingsWords.aDiagonal),
   ];
   readonly #scale = computed(() =>
     Math.min(
@@ -81,15 +83,15 @@ export class Bench {
 
   protected says(message: DeviceMessage): string {
     if (message.type === 'reading')
-      return `reading ${message.seq}: ${formatLengthWithUnit(message.value_nm, this.#units())}`;
+      return settingsWords.reading(message.seq, formatLengthWithUnit(message.value_nm, this.#units()));
     if (message.type === 'climate')
       return `${message.air_C.toFixed(1)} °C, ${Math.round(message.humidity * 100)} %`;
-    if (message.type === 'job') return `job: ${message.done} of ${message.of}, ${message.state}`;
+    if (message.type === 'job') return settingsWords.jobDone(message.done, message.of, message.state);
     return message.type === 'connected'
-      ? `connected, battery ${(message.battery * 100).toFixed(0)} %`
+      ? settingsWords.batteryLeft((message.battery * 100).toFixed(0))
       : message.type === 'fault'
         ? message.says
-        : `disconnected: ${message.says}`;
+        : settingsWords.disconnected(message.says);
   }
 }
 

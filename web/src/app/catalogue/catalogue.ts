@@ -5,6 +5,7 @@ import type { Film } from '@yellow-pane/core/job';
 import { newId } from '../device/session';
 import { NOBODY_SAID, WhoseHand } from '../device/whose-hand';
 import { ServerRefusal, api } from '../server/api';
+import { catalogueWords } from '../words/catalogue';
 
 interface CatalogueState {
   readonly films: readonly FilmRow[];
@@ -53,10 +54,7 @@ export const Catalogue = signalStore(
         try {
           rows.push(await api.saveFilm(newId(), by, film));
         } catch (error) {
-          objection =
-            error instanceof ServerRefusal
-              ? error.problem.detail
-              : 'The server does not answer. What is in stays in; bring the file in again when it is back.';
+          objection = error instanceof ServerRefusal ? error.problem.detail : catalogueWords.fileStays;
           break;
         }
       }
@@ -72,9 +70,7 @@ export const Catalogue = signalStore(
         patchState(store, ({ films }) => ({ films: [...films, row] }));
         return undefined;
       } catch (error) {
-        return error instanceof ServerRefusal
-          ? error.problem.detail
-          : 'The server does not answer. What you typed stays here; try again when it is back.';
+        return error instanceof ServerRefusal ? error.problem.detail : catalogueWords.typedStays;
       }
     },
   })),

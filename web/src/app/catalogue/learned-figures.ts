@@ -4,6 +4,7 @@ import type { LearnedRow } from '@yellow-pane/contracts';
 import { type LearnedKey, learnedOf } from '@yellow-pane/core/learned';
 import { NOBODY_SAID, WhoseHand } from '../device/whose-hand';
 import { ServerRefusal, api } from '../server/api';
+import { catalogueWords } from '../words/catalogue';
 
 /** What the shop has learned, as this server keeps it. */
 export const LearnedFigures = signalStore(
@@ -33,9 +34,7 @@ export const LearnedFigures = signalStore(
         }));
         return undefined;
       } catch (error) {
-        return error instanceof ServerRefusal
-          ? error.problem.detail
-          : 'The server does not answer. Try again when it is back.';
+        return error instanceof ServerRefusal ? error.problem.detail : catalogueWords.noAnswer;
       }
     },
   })),

@@ -6,11 +6,12 @@ import { Device } from '../device/device';
 import { newId } from '../device/session';
 import { NOBODY_SAID, WhoseHand } from '../device/whose-hand';
 import { ServerRefusal, api } from '../server/api';
+import { catalogueWords } from '../words/catalogue';
 
 /** What the server objects to, or the person's id. */
 type Saved = { readonly id: string } | { readonly objection: string };
 
-const GONE = 'The server does not answer. Try again when it is back.';
+const GONE = catalogueWords.noAnswer;
 
 /** The people of the shop, as this server keeps them, and which of them works on this device. */
 export const People = signalStore(

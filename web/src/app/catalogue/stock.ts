@@ -5,6 +5,7 @@ import type { Roll } from '@yellow-pane/core/job';
 import { NOBODY_SAID, WhoseHand } from '../device/whose-hand';
 import { newId } from '../device/session';
 import { ServerRefusal, api } from '../server/api';
+import { catalogueWords } from '../words/catalogue';
 
 interface StockState {
   readonly items: readonly StockItem[];
@@ -44,10 +45,7 @@ export const Stock = signalStore(
           await api.saveRoll(id, by, roll, of?.version);
         } catch (error) {
           return {
-            objection:
-              error instanceof ServerRefusal
-                ? error.problem.detail
-                : 'The server does not answer. What you typed stays here; try again when it is back.',
+            objection: error instanceof ServerRefusal ? error.problem.detail : catalogueWords.typedStays,
           };
         }
         await load();

@@ -3,6 +3,7 @@ import { patchState, signalStore, withComputed, withMethods, withState } from '@
 import type { SupplyRow } from '@yellow-pane/contracts';
 import { NOBODY_SAID, WhoseHand } from '../device/whose-hand';
 import { ServerRefusal, api } from '../server/api';
+import { catalogueWords } from '../words/catalogue';
 
 /** What the workshop has of what every job uses up, as this server keeps it. */
 export const Supplies = signalStore(
@@ -31,8 +32,7 @@ export const Supplies = signalStore(
           }));
           return undefined;
         } catch (error) {
-          if (!(error instanceof ServerRefusal))
-            return 'The server does not answer. Try again when it is back.';
+          if (!(error instanceof ServerRefusal)) return catalogueWords.noAnswer;
           await load();
           return error.problem.detail;
         }

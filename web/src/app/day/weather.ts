@@ -3,6 +3,7 @@ import type { Forecast, WeatherScenario } from '@yellow-pane/contracts';
 import { BenchThermometer } from '../instruments/bench-thermometer';
 import { ServerRefusal, api } from '../server/api';
 import { JobReading } from '../job/job-reading';
+import { shellWords } from '../words/shell';
 
 const STALE_MS = 12 * 3_600_000;
 const AGAIN_MS = 10 * 60_000;
@@ -49,11 +50,7 @@ export class Weather {
       this.fault.set(undefined);
     } catch (error) {
       this.forecast.set(undefined);
-      this.fault.set(
-        error instanceof ServerRefusal
-          ? error.problem.detail
-          : 'The weather service does not answer. Go by the thermometer on site and the sky.',
-      );
+      this.fault.set(error instanceof ServerRefusal ? error.problem.detail : shellWords.weatherSilent);
     }
   }
 

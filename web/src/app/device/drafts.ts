@@ -1,11 +1,9 @@
 import { patchState, signalStore, withMethods, withState } from '@ngrx/signals';
-import { allAhead, doneAhead, noteAhead } from './ahead';
-import { type DraftRecord, browserStore } from './browser-store';
+import { browserStore } from './browser-store';
+import { DraftWriting, keptDrafts } from './draft-writing';
 import { readKept, writeKept } from './keep';
 
 const OLD_KEY = 'drafts';
-const AHEAD = 'drafts';
-const MOST_WAIT_MS = 1500;
 
 interface DraftsState {
   readonly texts: Readonly<Record<string, string>>;
@@ -24,49 +22,16 @@ export const Drafts = signalStore(
   { providedIn: 'root' },
   withState<DraftsState>(() => ({ ...NOTHING, texts: readTheOldWay() })),
   withMethods((store) => {
-    let turn: Promise<unknown> = Promise.resolve();
-    const inTurn = (write: () => Promise<unknown>): void => {
-      turn = turn.then(write).then(
-        () => {
-          patchState(store, { isKept: true });
-        },
-        () => {
-          patchState(store, { isKept: false });
-        },
-      );
-    };
-    const keep = (record: DraftRecord, noted = noteAhead(AHEAD, record.key, record)): void => {
-      inTurn(async () => {
-        await (await browserStore()).put('drafts', record);
-        doneAhead(AHEAD, record.key, noted);
-      });
-    };
-    const drop = (key: string, noted = noteAhead(AHEAD, key, null)): void => {
-      inTurn(async () => {
-        await (await browserStore()).delete('drafts', key);
-        doneAhead(AHEAD, key, noted);
-      });
-    };
+    const writing = new DraftWriting((isKept) => {
+      patchState(store, { isKept });
+    });
     return {
       /**
        * What was kept is read before the first field is shown; a browser that does not answer is not waited
        * for.
        */
       async load(): Promise<void> {
-        const read = browserStore()
-          .then((kept) => kept.getAll('drafts'))
-          .catch((): readonly DraftRecord[] => []);
-        const late = new Promise<readonly DraftRecord[]>((done) => {
-          setTimeout(() => {
-            done([]);
-          }, MOST_WAIT_MS);
-        });
-        const ahead = [...allAhead(AHEAD)].map(([key, noted]) => ({ key, noted, record: recordOf(noted) }));
-        const overtaken = new Set(ahead.map(({ key }) => key));
-        const records = [
-          ...(await Promise.race([read, late])).filter(({ key }) => !overtaken.has(key)),
-          ...ahead.flatMap(({ record }) => record ?? []),
-        ];
+        const { records, ahead } = await keptDrafts();
         const old = store.texts();
         patchState(store, {
           texts: { ...Object.fromEntries(records.map(({ key, text }) => [key, text])), ...old },
@@ -75,11 +40,11 @@ export const Drafts = signalStore(
           ),
         });
         for (const { key, noted, record } of ahead) {
-          if (record === undefined) drop(key, noted);
-          else keep(record, noted);
+          if (record === undefined) writing.drop(key, noted);
+          else writing.keep(record, noted);
         }
         if (Object.keys(old).length === 0) return;
-        inTurn(async () => {
+        writing.inTurn(async () => {
           const kept = await browserStore();
           await Promise.all(Object.entries(old).map(([key, text]) => kept.put('drafts', { key, text })));
           writeKept(OLD_KEY, undefined);
@@ -87,7 +52,7 @@ export const Drafts = signalStore(
       },
       /** When all that was typed so far is kept, or refused. */
       async settled(): Promise<void> {
-        await turn;
+        await writing.settled();
       },
       /**
        * @param version of the row the field stands for: what is typed is set against what was there at its
@@ -99,23 +64,18 @@ export const Drafts = signalStore(
           texts: { ...store.texts(), [key]: text },
           ...(first === undefined ? {} : { versions: { ...store.versions(), [key]: first } }),
         });
-        keep({ key, text, version: first });
+        writing.keep({ key, text, version: first });
       },
       forget(key: string): void {
         if (!(key in store.texts())) return;
         const without = <Value>(all: Readonly<Record<string, Value>>): Record<string, Value> =>
           Object.fromEntries(Object.entries(all).filter(([other]) => other !== key));
         patchState(store, { texts: without(store.texts()), versions: without(store.versions()) });
-        drop(key);
+        writing.drop(key);
       },
     };
   }),
 );
-
-/** As noted ahead; undefined when it was to be forgotten. */
-function recordOf(noted: string): DraftRecord | undefined {
-  return (JSON.parse(noted) as DraftRecord | null) ?? undefined;
-}
 
 /** What versions up to 0.5.0 kept in one text. */
 function readTheOldWay(): Record<string, string> {

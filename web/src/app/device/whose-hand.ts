@@ -1,9 +1,10 @@
 import { Injectable, inject, signal } from '@angular/core';
 import type { MadeBy } from '@yellow-pane/contracts';
+import { shellWords } from '../words/shell';
 import { Device } from './device';
 import { newId } from './session';
 
-export const NOBODY_SAID = 'Not kept: say who you are first.';
+export const NOBODY_SAID = shellWords.sayWhoFirst;
 
 type Answer = (by: MadeBy | undefined) => void;
 

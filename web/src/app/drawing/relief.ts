@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { type CurvedPatch, patchAt } from '@yellow-pane/core/measure';
+import { uiWords } from '../words/ui';
 
 const COLUMNS = 22;
 const ROWS = 14;
@@ -18,19 +19,20 @@ const LIGHT = normalised({ x: -0.5, y: 0.6, z: 0.62 });
         [attr.viewBox]="'0 0 ' + width + ' ' + height"
         class="w-full bg-paper border border-line rounded-card"
         role="img"
-        [attr.aria-label]="'Relief of the glass, heights ' + times() + ' times enlarged'"
+        [attr.aria-label]="words.relief(times())"
       >
         @for (tile of tiles(); track $index) {
           <path [attr.d]="tile.path" [attr.fill]="tile.fill" [attr.stroke]="tile.fill" stroke-width="0.7" />
         }
       </svg>
       <figcaption class="text-sm text-faint mt-1">
-        Seen from above, heights {{ times() }}× enlarged.
+        {{ words.seenFromAbove(times()) }}
       </figcaption>
     </figure>
   `,
 })
 export class Relief {
+  protected readonly words = uiWords;
   readonly patch = input.required<CurvedPatch>();
   protected readonly width = WIDTH;
   protected readonly height = HEIGHT;

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import { type LengthUnit, formatLength, parseReading } from '@yellow-pane/core/quantity';
 import { Device } from '../device/device';
 import { Drafts } from '../device/drafts';
+import { uiWords } from '../words/ui';
 
 interface FactOf<Kind extends string> {
   readonly key: string;
@@ -139,9 +140,9 @@ function faultOf(fact: Fact, text: string, entryUnit: LengthUnit): string | unde
     const value = Number(text.replace(',', '.'));
     return Number.isFinite(value) && value >= fact.least && value <= fact.most
       ? undefined
-      : `${fact.word}: expected ${fact.least} to ${fact.most} ${fact.unit}, got ${text}.`;
+      : uiWords.outOfRange(fact.word, fact.least, fact.most, fact.unit, text);
   }
   return parseReading(text, entryUnit, LENGTHS).kind === 'length'
     ? undefined
-    : `${fact.word}: expected a length up to 1 km, such as 350 or 2' 4", got ${text}.`;
+    : uiWords.notALength(fact.word, text);
 }

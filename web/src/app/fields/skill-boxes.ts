@@ -1,9 +1,10 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { SKILLS, type Skill } from '@yellow-pane/core/job';
+import { uiWords } from '../words/ui';
 
 const SKILL_WORDS: Readonly<Record<Skill, string>> = {
-  film: 'lays film',
-  heat: 'works with the gun',
+  film: uiWords.laysFilm,
+  heat: uiWords.worksWithGun,
 };
 
 /** What a person can be asked to do, a box each. */
@@ -19,7 +20,7 @@ const SKILL_WORDS: Readonly<Record<Skill, string>> = {
           [checked]="mastered()?.includes(skill) === true"
           [disabled]="mastered() === undefined"
           (change)="toggle(skill)"
-        />{{ words[skill] }}</label
+        />{{ skillWords[skill] }}</label
       >
     }
   `,
@@ -30,7 +31,7 @@ export class SkillBoxes {
   readonly mastered = input.required<readonly Skill[] | undefined>();
   readonly changed = output<readonly Skill[]>();
   protected readonly skills = SKILLS;
-  protected readonly words = SKILL_WORDS;
+  protected readonly skillWords = SKILL_WORDS;
 
   protected toggle(skill: Skill): void {
     const before = this.mastered() ?? [];

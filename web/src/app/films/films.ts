@@ -8,7 +8,14 @@ import {
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { FilmRow } from '@yellow-pane/contracts';
-import { COATING_SOURCE, GLASS_SOURCE, glassRows } from '@yellow-pane/core/glazing';
+import { filmReasonWords } from '@yellow-pane/contracts/words';
+import {
+  COATING_SOURCE,
+  GLASS_SOURCE,
+  type SheetQuestion,
+  glassRows,
+  questionOfSheet,
+} from '@yellow-pane/core/glazing';
 import { type Film, FAMILY_NAMES } from '@yellow-pane/core/job';
 import { formatLengthWithUnit } from '@yellow-pane/core/quantity';
 import {
@@ -22,6 +29,7 @@ import { Device } from '../device/device';
 import { saveFile } from '../device/save-file';
 import { GeneralCommands } from '../shell/general-commands';
 import { FilmSwatch } from '../stops/film/film-swatch';
+import { catalogueWords } from '../words/catalogue';
 import { FilmFilesPool } from '../workers/film-files-pool';
 import { SHARES, readFilmForm } from './read-film-form';
 
@@ -43,6 +51,9 @@ const OF_THE_ROW = ['id', 'version', 'changedBy', 'changedAt'];
 const MOST_BYTES = 5_000_000;
 const MOST_FAULTS = 8;
 
+const asReason = (question: SheetQuestion) =>
+  ({ case: 'light and sun do not go together', question }) as const;
+
 /**
  * The film catalogue: what there is, adding one's own from a data sheet or a measured spectrum, lists in and
  * out.
@@ -54,6 +65,7 @@ const MOST_FAULTS = 8;
   templateUrl: './films.html',
 })
 export class Films {
+  protected readonly words = catalogueWords;
   protected readonly catalogue = inject(Catalogue);
   readonly #units = inject(Device).units;
   readonly #files = inject(FilmFilesPool);
@@ -73,6 +85,8 @@ export class Films {
   }));
   protected readonly factorSource = FACTOR_SOURCE.text;
   protected readonly fault = signal<string | undefined>(undefined);
+  /** What is odd about the figures typed: asked once, and taken when they are added all the same. */
+  protected readonly question = signal<string | undefined>(undefined);
   protected readonly added = signal<string | undefined>(undefined);
   protected readonly broughtIn = signal<readonly string[]>([]);
   protected readonly spectrumSays = signal<string | undefined>(undefined);
@@ -97,10 +111,16 @@ export class Films {
     this.added.set(undefined);
     this.fault.set(typeof read === 'string' ? read : undefined);
     if (typeof read === 'string') return;
+    const question = questionOfSheet(read);
+    const asked = question === null ? undefined : filmReasonWords(asReason(question));
+    const isAskedAgain = asked === this.question();
+    this.question.set(asked);
+    if (asked !== undefined && !isAskedAgain) return;
     const objection = await this.catalogue.add(read);
     this.fault.set(objection);
     if (objection !== undefined) return;
     this.added.set(read.name);
+    this.question.set(undefined);
     form.reset();
   }
 
@@ -132,10 +152,18 @@ export class Films {
     const fresh = films.filter(({ name }) => !here.has(name));
     const { added, objection } = await this.catalogue.addAll(fresh);
     this.broughtIn.set([
-      `${added} ${added === 1 ? 'film' : 'films'} brought in${films.length > fresh.length ? `, ${films.length - fresh.length} were here already by name` : ''}.`,
+      catalogueWords.broughtIn(
+        added,
+        added === 1 ? 'film' : 'films',
+        films.length > fresh.length ? catalogueWords.hereAlready(films.length - fresh.length) : '',
+      ),
       ...(objection === undefined ? [] : [objection]),
+      ...fresh.flatMap((film) => {
+        const question = questionOfSheet(film);
+        return question === null ? [] : [`${film.name}: ${filmReasonWords(asReason(question))}`];
+      }),
       ...faults.slice(0, MOST_FAULTS).map(({ at, says }) => `${at}, ${says}`),
-      ...(faults.length > MOST_FAULTS ? [`and ${faults.length - MOST_FAULTS} more`] : []),
+      ...(faults.length > MOST_FAULTS ? [catalogueWords.andMore(faults.length - MOST_FAULTS)] : []),
     ]);
   }
 
@@ -162,7 +190,12 @@ export class Films {
     for (const [name, share] of Object.entries(figures))
       (form.elements.namedItem(name) as HTMLInputElement).value = (share * 100).toFixed(1);
     this.spectrumSays.set(
-      `Read ${read.lines} lines: light ${this.percent(visible.transmitted)}, sun ${this.percent(solar.transmitted)}, ultraviolet ${this.percent(uv.transmitted)}. Weighted by daylight and the eye, and by the sun's energy.`,
+      catalogueWords.spectrumRead(
+        read.lines,
+        this.percent(visible.transmitted),
+        this.percent(solar.transmitted),
+        this.percent(uv.transmitted),
+      ),
     );
   }
 
@@ -170,7 +203,7 @@ export class Films {
     const file = files?.[0];
     if (file === undefined) return undefined;
     if (file.size > MOST_BYTES) {
-      this.broughtIn.set([`${file.name}: expected at most 5 MB, got ${(file.size / 1e6).toFixed(1)} MB.`]);
+      this.broughtIn.set([catalogueWords.fileTooLarge(file.name, (file.size / 1e6).toFixed(1))]);
       return undefined;
     }
     return file.text();

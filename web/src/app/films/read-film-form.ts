@@ -1,81 +1,60 @@
 import type { Film } from '@yellow-pane/core/job';
 import { parseLength } from '@yellow-pane/core/quantity';
+import { catalogueWords } from '../words/catalogue';
 
 type Share = { readonly name: string; readonly key: keyof Film; readonly word: string };
 
 /** The share fields of the form, in percent. */
 export const SHARES: readonly Share[] = [
-  { name: 'light', key: 'visibleTransmitted', word: 'Light kept' },
-  { name: 'light-out', key: 'visibleReflectedOutside', word: 'Light thrown back, outside' },
-  { name: 'light-in', key: 'visibleReflectedRoom', word: 'Light thrown back, room side' },
-  { name: 'solar', key: 'solarTransmitted', word: 'Sun kept' },
-  { name: 'solar-out', key: 'solarReflected', word: 'Sun thrown back, outside' },
-  { name: 'solar-in', key: 'solarReflectedRoom', word: 'Sun thrown back, room side' },
-  { name: 'uv', key: 'uvTransmitted', word: 'Ultraviolet kept' },
-  { name: 'emissivity', key: 'emissivity', word: 'Emissivity of its face' },
-  { name: 'haze', key: 'haze', word: 'Scattered (haze)' },
-  { name: 'coverage', key: 'coverage', word: 'Covered by the pattern' },
+  { name: 'light', key: 'visibleTransmitted', word: catalogueWords.lightKept },
+  { name: 'light-out', key: 'visibleReflectedOutside', word: catalogueWords.visibleBackOutside },
+  { name: 'light-in', key: 'visibleReflectedRoom', word: catalogueWords.visibleBackRoom },
+  { name: 'solar', key: 'solarTransmitted', word: catalogueWords.sunKept },
+  { name: 'solar-out', key: 'solarReflected', word: catalogueWords.solarBackOutside },
+  { name: 'solar-in', key: 'solarReflectedRoom', word: catalogueWords.solarBackRoom },
+  { name: 'uv', key: 'uvTransmitted', word: catalogueWords.ultravioletKept },
+  { name: 'emissivity', key: 'emissivity', word: catalogueWords.emissivity },
+  { name: 'haze', key: 'haze', word: catalogueWords.haze },
+  { name: 'coverage', key: 'coverage', word: catalogueWords.pattern },
 ];
 const DEGREES = { least: -40, most: 80 } as const;
 const MOST_WIDTH_NM = 5e9;
 
+/** The fields of the form by name: their text, and as a figure. */
+interface Fields {
+  readonly text: (name: string) => string;
+  readonly figure: (name: string) => number;
+}
+type Shares = Pick<
+  Film,
+  | 'visibleTransmitted'
+  | 'visibleReflectedOutside'
+  | 'visibleReflectedRoom'
+  | 'solarTransmitted'
+  | 'solarReflected'
+  | 'solarReflectedRoom'
+  | 'uvTransmitted'
+  | 'emissivity'
+  | 'haze'
+  | 'coverage'
+>;
+
 /** The form as a film, or the sentence that says which field is wrong, what came and what is expected. */
 export function readFilmForm(data: FormData): Film | string {
-  const text = (name: string): string => {
-    const value = data.get(name);
-    return typeof value === 'string' ? value.trim() : '';
-  };
-  const figure = (name: string): number => Number(text(name).replace(',', '.').replace('%', ''));
-  if (text('name') === '') return 'Name: expected the name on the data sheet, got nothing.';
-  const thickness_um = figure('thickness');
-  if (!(text('thickness') !== '' && thickness_um > 0 && thickness_um <= 10_000))
-    return `Thickness: expected more than 0 to 10000 µm, got “${text('thickness')}”.`;
-  const widths_nm: number[] = [];
-  for (const part of text('widths')
-    .split(/[;\n]|,\s/)
-    .map((one) => one.trim())
-    .filter((one) => one !== '')) {
-    const parsed = parseLength(part, 'mm');
-    if (parsed.kind === 'unreadable' || parsed.value_nm > MOST_WIDTH_NM)
-      return `Roll widths: expected widths up to 5 m with semicolons between, such as 1220; 1524 or 60 in; 72 in, got “${part}”.`;
-    widths_nm.push(parsed.value_nm);
-  }
-  if (widths_nm.length === 0) return 'Roll widths: expected at least one width, got nothing.';
-  const wrongShare = SHARES.find(
-    ({ name }) => text(name) !== '' && !(figure(name) >= 0 && figure(name) <= 100),
-  );
-  if (wrongShare !== undefined)
-    return `${wrongShare.word}: expected 0 to 100 %, got “${text(wrongShare.name)}”.`;
-  const wrongDegrees = ['work-min', 'work-max'].find(
-    (name) => text(name) !== '' && !(figure(name) >= DEGREES.least && figure(name) <= DEGREES.most),
-  );
-  if (wrongDegrees !== undefined)
-    return `Work between: expected ${DEGREES.least} to ${DEGREES.most} °C, got “${text(wrongDegrees)}”.`;
+  const fields = fieldsOf(data);
+  const { text, figure } = fields;
+  const widths_nm = widthsOf(text('widths'));
   const opening = text('opening') === '' ? undefined : parseLength(text('opening'), 'mm');
-  if (opening?.kind === 'unreadable')
-    return `Widest clear opening: expected a length such as 12 or 1/2 in, got “${text('opening')}”.`;
-  const shares = Object.fromEntries(
-    SHARES.map(({ name, key }) => [key, text(name) === '' ? null : Math.round(figure(name) * 10) / 1000]),
-  ) as Pick<
-    Film,
-    | 'visibleTransmitted'
-    | 'visibleReflectedOutside'
-    | 'visibleReflectedRoom'
-    | 'solarTransmitted'
-    | 'solarReflected'
-    | 'solarReflectedRoom'
-    | 'uvTransmitted'
-    | 'emissivity'
-    | 'haze'
-    | 'coverage'
-  >;
+  const fault = faultBefore(fields) ?? (typeof widths_nm === 'string' ? widths_nm : faultAfter(fields));
+  if (fault !== undefined || typeof widths_nm === 'string') return fault ?? '';
+  if (opening?.kind === 'unreadable') return catalogueWords.openingWrong(text('opening'));
   const degrees = (name: string): number | null => (text(name) === '' ? null : figure(name));
   return {
-    ...shares,
+    ...sharesOf(fields),
     name: text('name'),
     family: text('family') as Film['family'],
     use: text('use'),
-    thickness_um,
+    thickness_um: figure('thickness'),
     direction: text('direction') as Film['direction'],
     referenceGlass: text('reference'),
     opening_nm: opening === undefined ? null : opening.value_nm,
@@ -89,4 +68,54 @@ export function readFilmForm(data: FormData): Film | string {
     invented: false,
     widths_nm,
   };
+}
+
+function fieldsOf(data: FormData): Fields {
+  const text = (name: string): string => {
+    const value = data.get(name);
+    return typeof value === 'string' ? value.trim() : '';
+  };
+  return { text, figure: (name) => Number(text(name).replace(',', '.').replace('%', '')) };
+}
+
+/** What is wrong in the fields that stand above the widths. */
+function faultBefore({ text, figure }: Fields): string | undefined {
+  if (text('name') === '') return catalogueWords.nameMissing;
+  const thickness_um = figure('thickness');
+  const isThickness = text('thickness') !== '' && thickness_um > 0 && thickness_um <= 10_000;
+  return isThickness ? undefined : catalogueWords.thicknessWrong(text('thickness'));
+}
+
+/** What is wrong in the shares and degrees. */
+function faultAfter({ text, figure }: Fields): string | undefined {
+  const isOut = (name: string, least: number, most: number): boolean =>
+    text(name) !== '' && !(figure(name) >= least && figure(name) <= most);
+  const share = SHARES.find(({ name }) => isOut(name, 0, 100));
+  if (share !== undefined) return catalogueWords.shareWrong(share.word, text(share.name));
+  const degrees = ['work-min', 'work-max'].find((name) => isOut(name, DEGREES.least, DEGREES.most));
+  return degrees === undefined
+    ? undefined
+    : catalogueWords.rangeWrong(DEGREES.least, DEGREES.most, text(degrees));
+}
+
+/** Roll widths with semicolons, commas or lines between, nm; or what is wrong with them. */
+function widthsOf(text: string): readonly number[] | string {
+  const parts = text
+    .split(/[;\n]|,\s/)
+    .map((part) => part.trim())
+    .filter((part) => part !== '');
+  const widths_nm: number[] = [];
+  for (const part of parts) {
+    const parsed = parseLength(part, 'mm');
+    if (parsed.kind === 'unreadable' || parsed.value_nm > MOST_WIDTH_NM)
+      return catalogueWords.widthsWrong(part);
+    widths_nm.push(parsed.value_nm);
+  }
+  return widths_nm.length === 0 ? catalogueWords.widthsMissing : widths_nm;
+}
+
+function sharesOf({ text, figure }: Fields): Shares {
+  return Object.fromEntries(
+    SHARES.map(({ name, key }) => [key, text(name) === '' ? null : Math.round(figure(name) * 10) / 1000]),
+  ) as Shares;
 }

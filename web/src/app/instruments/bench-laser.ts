@@ -1,6 +1,7 @@
 import { Injectable, signal } from '@angular/core';
 import type { DeviceMessage, LaserCommand, LaserState } from '@yellow-pane/contracts';
 import { api } from '../server/api';
+import { settingsWords } from '../words/settings';
 import type { DistanceMeter, MeterReading } from './distance-meter';
 import { Instrument } from './instrument';
 
@@ -13,7 +14,7 @@ export class BenchLaser extends Instrument<LaserCommand, LaserState> implements 
   readonly reading = signal<MeterReading | undefined>(undefined);
 
   constructor() {
-    super({ device: 'laser', word: 'Laser', send: api.laser, look: api.laserState });
+    super({ device: 'laser', word: settingsWords.laser, send: api.laser, look: api.laserState });
   }
 
   override async order(command: LaserCommand): Promise<LaserState | undefined> {

@@ -1,6 +1,7 @@
 import { Injectable, computed } from '@angular/core';
 import type { DeviceMessage, PlotterCommand, PlotterState } from '@yellow-pane/contracts';
 import { api } from '../server/api';
+import { settingsWords } from '../words/settings';
 import { Instrument } from './instrument';
 
 /** The cutting plotter of the Bench: takes a job, says how far it is, and shows what it drew. */
@@ -9,7 +10,7 @@ export class BenchPlotter extends Instrument<PlotterCommand, PlotterState> {
   readonly job = computed(() => this.seen()?.job ?? undefined);
 
   constructor() {
-    super({ device: 'plotter', word: 'Plotter', send: api.plotter, look: api.plotterState });
+    super({ device: 'plotter', word: settingsWords.plotter, send: api.plotter, look: api.plotterState });
   }
 
   override order(command: PlotterCommand): Promise<PlotterState | undefined> {

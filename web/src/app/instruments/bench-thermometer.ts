@@ -1,6 +1,7 @@
 import { Injectable, computed } from '@angular/core';
 import type { DeviceMessage, ThermometerCommand, ThermometerState } from '@yellow-pane/contracts';
 import { api } from '../server/api';
+import { settingsWords } from '../words/settings';
 import { Instrument } from './instrument';
 
 /** The thermometer and hygrometer on site, as the Bench plays it. */
@@ -17,7 +18,7 @@ export class BenchThermometer extends Instrument<ThermometerCommand, Thermometer
   constructor() {
     super({
       device: 'thermometer',
-      word: 'Thermometer',
+      word: settingsWords.thermometer,
       send: api.thermometer,
       look: api.thermometerState,
     });

@@ -3,6 +3,7 @@ import type { DeviceMessage } from '@yellow-pane/contracts';
 import type { Subscription } from 'rxjs';
 import { ServerRefusal } from '../server/api';
 import { saidBy } from '../server/server-events';
+import { settingsWords } from '../words/settings';
 
 const MOST_IN_LOG = 40;
 
@@ -63,7 +64,7 @@ export abstract class Instrument<Command, State> {
       this.fault.set(
         error instanceof ServerRefusal
           ? error.problem.detail
-          : `The ${this.wiring.device} cannot be reached.`,
+          : settingsWords.cannotBeReached(this.wiring.device),
       );
       return undefined;
     }

@@ -96,7 +96,7 @@ describe('does a job answer the server as it answers the page?', () => {
         seen.ordered += told.orders.flatMap(({ order }) => order.pieces).length;
         seen.toPlan += told.day.problem.steps.length;
       }),
-      { numRuns: 20 },
+      { numRuns: 10 },
     );
     /** The jobs were not all empty. */
     expect(Object.entries(seen).filter(([, count]) => count === 0)).toEqual([]);

@@ -8,6 +8,7 @@ import type {
   TableRow,
 } from '@yellow-pane/contracts';
 import type { JobTable } from '@yellow-pane/core/job';
+import { shellWords } from '../words/shell';
 import { againstVersions, inverseOf, putAgain } from './inverse';
 import { NO_TABLES, type Tables, rowIn, tablesOf, withOps, withRowsFrom, withServerRows } from './tables';
 
@@ -271,7 +272,7 @@ export function accepted(state: OpenJob, { changeId, seq, rows }: AcceptedChange
 /** What others had added to what was deleted here, and went with it. */
 function wentTooWord(rows: readonly TableRow[]): string {
   const who = [...new Set(rows.map(({ row }) => row.madeBy))].join(' and ');
-  return `With it went ${rows.length === 1 ? 'something' : `${rows.length} things`} that ${who} had added to it meanwhile. Undo brings everything back.`;
+  return shellWords.addedMeanwhile(rows.length === 1 ? 'something' : shellWords.things(rows.length), who);
 }
 
 /**
@@ -309,11 +310,11 @@ export function refused(state: OpenJob, changeId: string, problem: Problem): Ope
       ...next,
       aside: [...state.aside, { pending: gone, says: `${problem.title}. ${problem.detail}` }],
     };
-  const not = `Not ${gone.from === 'undo' ? 'undone' : 'redone'}`;
+  const not = shellWords.notDone(gone.from === 'undo' ? 'undone' : 'redone');
   return {
     ...next,
     notice: isConflict
-      ? `${not}: ${conflicts[0]?.who ?? 'someone'} changed it since.`
+      ? shellWords.changedSince(not, conflicts[0]?.who ?? 'someone')
       : `${not}: ${problem.title}. ${problem.detail}`,
   };
 }

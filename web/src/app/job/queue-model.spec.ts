@@ -23,7 +23,7 @@ import {
 } from './job-state';
 import { WaitingWrites } from './waiting-writes';
 
-const SESSIONS = Number(process.env['QUEUE_SESSIONS'] ?? 400);
+const SESSIONS = Number(process.env['QUEUE_SESSIONS'] ?? 160);
 const FIELDS = ['tag', 'name', 'remark'] as const;
 type Field = (typeof FIELDS)[number];
 

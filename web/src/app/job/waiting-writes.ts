@@ -2,6 +2,7 @@ import { allAhead, doneAhead, noteAhead } from '../device/ahead';
 import { type BrowserStore, type WaitingRecord, browserStore } from '../device/browser-store';
 import { readKept, writeKept } from '../device/keep';
 import { TAB, aloneOverTabs, liveInThisTab, otherTabs } from '../device/open-tabs';
+import { shellWords } from '../words/shell';
 import type { OpenConflict, PendingChange, SetAside } from './job-state';
 
 /** What of a job waits in this browser. */
@@ -21,7 +22,7 @@ interface Ahead {
 }
 
 const AHEAD = 'waiting';
-const UNREADABLE = 'It was kept by another version and cannot be sent as it is.';
+const UNREADABLE = shellWords.ofAnotherVersion;
 const NONE: ReadonlyMap<string, Kept> = new Map();
 
 /**

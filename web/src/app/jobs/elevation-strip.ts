@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { JobSummary } from '@yellow-pane/contracts';
+import { jobsWords } from '../words/jobs';
 
 const HEIGHT = 44;
 const GAP = 5;
@@ -16,7 +17,7 @@ const UNKNOWN = { width_mm: 700, height_mm: 1000 };
       [attr.height]="height + 4"
       class="max-w-full"
       role="img"
-      [attr.aria-label]="strip().length + ' surfaces drawn'"
+      [attr.aria-label]="words.surfacesDrawn(strip().length)"
     >
       @for (pane of panes(); track $index) {
         <rect
@@ -41,6 +42,7 @@ const UNKNOWN = { width_mm: 700, height_mm: 1000 };
   host: { class: 'block overflow-hidden' },
 })
 export class ElevationStrip {
+  protected readonly words = jobsWords;
   readonly strip = input.required<JobSummary['strip']>();
   protected readonly height = HEIGHT;
   protected readonly panes = computed(() => {

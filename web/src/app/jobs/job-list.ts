@@ -6,6 +6,7 @@ import { Device } from '../device/device';
 import { newId, sessionOf } from '../device/session';
 import { NOBODY_SAID, WhoseHand } from '../device/whose-hand';
 import { ServerRefusal, api } from '../server/api';
+import { jobsWords } from '../words/jobs';
 
 interface Undoable {
   readonly label: string;
@@ -20,10 +21,16 @@ interface JobListState {
   readonly undo: readonly Undoable[];
 }
 
+const set = (
+  job: JobSummary,
+  fields: { readonly name?: string; readonly archived?: boolean },
+  baseVersion = job.version,
+): Op => ({ op: 'set', table: 'job', id: job.id, baseVersion, fields });
+
 /** The list of jobs and what is done to whole jobs. */
 export const JobList = signalStore(
   withState<JobListState>({ jobs: [], status: 'asking', fault: null, undo: [] }),
-  withMethods((store, device = inject(Device), hand = inject(WhoseHand)) => {
+  withMethods((store, hand = inject(WhoseHand)) => {
     const load = async (): Promise<void> => {
       await api.jobs().then(
         (jobs) => {
@@ -48,10 +55,7 @@ export const JobList = signalStore(
         return true;
       } catch (error) {
         patchState(store, {
-          fault:
-            error instanceof ServerRefusal
-              ? error.problem.detail
-              : 'The server does not answer; nothing was changed. Try again when it is back.',
+          fault: error instanceof ServerRefusal ? error.problem.detail : jobsWords.nothingChanged,
         });
         return false;
       }
@@ -65,98 +69,96 @@ export const JobList = signalStore(
       if (await send(jobId, ops))
         patchState(store, ({ undo }) => ({ undo: [...undo, { label, jobId, ops: inverse }] }));
     };
-    const set = (
-      job: JobSummary,
-      fields: { readonly name?: string; readonly archived?: boolean },
-      baseVersion = job.version,
-    ): Op => ({ op: 'set', table: 'job', id: job.id, baseVersion, fields });
-
-    return {
-      load,
-      /** @returns the new job's id, or undefined when the server did not take it */
-      async make(name: string): Promise<string | undefined> {
-        const id = newId();
-        const ops: Op[] = [
+    return { load, _send: send, _doing: doing };
+  }),
+  withMethods((store, device = inject(Device)) => ({
+    /** @returns the new job's id, or undefined when the server did not take it */
+    async make(name: string): Promise<string | undefined> {
+      const id = newId();
+      const ops: Op[] = [
+        {
+          op: 'put',
+          table: 'job',
+          id,
+          fields: { name, entryUnit: device.units() === 'imperial' ? 'in' : 'mm', archived: false },
+        },
+        {
+          op: 'put',
+          table: 'place',
+          id: newId(),
+          fields: { ...NEW_PLACE, name: jobsWords.building, position: 1 },
+        },
+      ];
+      return (await store._send(id, ops)) ? id : undefined;
+    },
+    rename: (job: JobSummary, name: string) =>
+      store._doing(
+        jobsWords.renamed(job.name),
+        job.id,
+        [set(job, { name })],
+        [set(job, { name: job.name }, job.version + 1)],
+      ),
+    archive: (job: JobSummary, archived: boolean) =>
+      store._doing(
+        `${job.name} ${archived ? 'archived' : jobsWords.takenFromArchive}`,
+        job.id,
+        [set(job, { archived })],
+        [set(job, { archived: !archived }, job.version + 1)],
+      ),
+    async remove(job: JobSummary): Promise<void> {
+      const { rows } = await api.job(job.id);
+      const entryUnit = rows.job[0]?.entryUnit ?? 'mm';
+      await store._doing(
+        jobsWords.deleted(job.name),
+        job.id,
+        [{ op: 'remove', table: 'job', id: job.id, baseVersion: job.version }],
+        [
           {
             op: 'put',
             table: 'job',
-            id,
-            fields: { name, entryUnit: device.units() === 'imperial' ? 'in' : 'mm', archived: false },
+            id: job.id,
+            fields: { name: job.name, entryUnit, archived: job.archived },
           },
-          { op: 'put', table: 'place', id: newId(), fields: { ...NEW_PLACE, name: 'Building', position: 1 } },
-        ];
-        return (await send(id, ops)) ? id : undefined;
-      },
-      rename: (job: JobSummary, name: string) =>
-        doing(
-          `${job.name} renamed`,
-          job.id,
-          [set(job, { name })],
-          [set(job, { name: job.name }, job.version + 1)],
-        ),
-      archive: (job: JobSummary, archived: boolean) =>
-        doing(
-          `${job.name} ${archived ? 'archived' : 'taken from the archive'}`,
-          job.id,
-          [set(job, { archived })],
-          [set(job, { archived: !archived }, job.version + 1)],
-        ),
-      async remove(job: JobSummary): Promise<void> {
-        const { rows } = await api.job(job.id);
-        const entryUnit = rows.job[0]?.entryUnit ?? 'mm';
-        await doing(
-          `${job.name} deleted`,
-          job.id,
-          [{ op: 'remove', table: 'job', id: job.id, baseVersion: job.version }],
-          [
+        ],
+      );
+    },
+  })),
+  withMethods((store, hand = inject(WhoseHand)) => ({
+    async duplicate(job: JobSummary): Promise<void> {
+      const id = newId();
+      const by = await hand.known();
+      if (by === undefined) return;
+      try {
+        await api.duplicate(job.id, {
+          id,
+          changeId: newId(),
+          session: sessionOf(by.who),
+          ...by,
+          name: `${job.name} (copy)`,
+        });
+        patchState(store, ({ undo }) => ({
+          fault: null,
+          undo: [
+            ...undo,
             {
-              op: 'put',
-              table: 'job',
-              id: job.id,
-              fields: { name: job.name, entryUnit, archived: job.archived },
+              label: jobsWords.duplicated(job.name),
+              jobId: id,
+              ops: [{ op: 'remove' as const, table: 'job' as const, id, baseVersion: 1 }],
             },
           ],
-        );
-      },
-      async duplicate(job: JobSummary): Promise<void> {
-        const id = newId();
-        const by = await hand.known();
-        if (by === undefined) return;
-        try {
-          await api.duplicate(job.id, {
-            id,
-            changeId: newId(),
-            session: sessionOf(by.who),
-            ...by,
-            name: `${job.name} (copy)`,
-          });
-          patchState(store, ({ undo }) => ({
-            fault: null,
-            undo: [
-              ...undo,
-              {
-                label: `${job.name} duplicated`,
-                jobId: id,
-                ops: [{ op: 'remove' as const, table: 'job' as const, id, baseVersion: 1 }],
-              },
-            ],
-          }));
-          await load();
-        } catch (error) {
-          patchState(store, {
-            fault:
-              error instanceof ServerRefusal
-                ? error.problem.detail
-                : 'The server does not answer; nothing was copied.',
-          });
-        }
-      },
-      async undoLast(): Promise<void> {
-        const last = store.undo().at(-1);
-        if (last === undefined) return;
-        patchState(store, ({ undo }) => ({ undo: undo.slice(0, -1) }));
-        await send(last.jobId, last.ops);
-      },
-    };
-  }),
+        }));
+        await store.load();
+      } catch (error) {
+        patchState(store, {
+          fault: error instanceof ServerRefusal ? error.problem.detail : jobsWords.nothingCopied,
+        });
+      }
+    },
+    async undoLast(): Promise<void> {
+      const last = store.undo().at(-1);
+      if (last === undefined) return;
+      patchState(store, ({ undo }) => ({ undo: undo.slice(0, -1) }));
+      await store._send(last.jobId, last.ops);
+    },
+  })),
 );

@@ -1,5 +1,6 @@
 import { type NextThing, type Progress, whatNext } from '@yellow-pane/core/reading';
 import type { Stop } from '../shell/selection';
+import { jobsWords } from '../words/jobs';
 
 const STOP_OF: Readonly<Record<NextThing['do'], Stop>> = {
   begin: 'survey',
@@ -17,17 +18,16 @@ export function nextWord(progress: Progress): { readonly stop: Stop; readonly sa
 }
 
 function saysOf(next: NextThing): string {
-  if (!('surfaces' in next))
-    return next.do === 'begin' ? 'Measure the first surface' : 'Everything is fitted';
+  if (!('surfaces' in next)) return next.do === 'begin' ? jobsWords.measureFirst : jobsWords.everythingFitted;
   const surfaces = `${next.surfaces} ${next.surfaces === 1 ? 'surface' : 'surfaces'}`;
   switch (next.do) {
     case 'measure':
-      return `${surfaces} to measure`;
+      return jobsWords.toMeasure(surfaces);
     case 'choose film':
-      return `Film to choose for ${surfaces}`;
+      return jobsWords.filmToChoose(surfaces);
     case 'lay out':
-      return `Film to lay out for ${surfaces}`;
+      return jobsWords.filmToLayOut(surfaces);
     case 'fit':
-      return `${surfaces} to fit`;
+      return jobsWords.toFit(surfaces);
   }
 }

@@ -5,6 +5,7 @@ import { Drafts } from '../device/drafts';
 import { Commands } from '../shell/commands';
 import { CommandKeys } from '../shell/command-keys';
 import { GeneralCommands } from '../shell/general-commands';
+import { jobsWords } from '../words/jobs';
 import { ElevationStrip } from './elevation-strip';
 import { JobList } from './job-list';
 import { nextWord } from './job-words';
@@ -18,6 +19,7 @@ import { nextWord } from './job-words';
   templateUrl: './jobs.html',
 })
 export class Jobs {
+  protected readonly words = jobsWords;
   protected readonly list = inject(JobList);
   protected readonly keys = inject(CommandKeys);
   readonly #router = inject(Router);
@@ -44,7 +46,7 @@ export class Jobs {
     inject(Commands).offer([
       {
         id: 'new-job',
-        word: 'New job',
+        word: jobsWords.newJob,
         keys: 'Alt+N',
         run: () => {
           document.getElementById('new-job')?.focus();
@@ -52,7 +54,7 @@ export class Jobs {
       },
       {
         id: 'undo',
-        word: 'Undo',
+        word: jobsWords.undo,
         keys: 'Ctrl+Z',
         canRun: () => this.lastDone() !== undefined,
         run: () => {
@@ -69,9 +71,7 @@ export class Jobs {
   protected async make(event: Event): Promise<void> {
     event.preventDefault();
     const name = this.newName().trim();
-    this.nameFault.set(
-      name === '' ? 'Type what the job is called: a customer, a building, a vehicle.' : undefined,
-    );
+    this.nameFault.set(name === '' ? jobsWords.typeJobName : undefined);
     if (name === '') return;
     const id = await this.list.make(name);
     if (id === undefined) return;

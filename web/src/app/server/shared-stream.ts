@@ -24,7 +24,6 @@ export function sharedStream(address: string, names: readonly string[] = []): Ob
     const channel =
       typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel(`yellow-pane ${address}`);
     let last = '';
-    let isStanding = false;
     let end = (): void => undefined;
     const hear = (event: StreamEvent): void => {
       if (event.id !== '') last = event.id;
@@ -32,37 +31,9 @@ export function sharedStream(address: string, names: readonly string[] = []): Ob
     };
     const hold = (): Promise<void> =>
       new Promise((done) => {
-        let again: ReturnType<typeof setTimeout> | undefined;
-        let source: EventSource | undefined;
-        const tell = (event: StreamEvent): void => {
-          hear(event);
-          channel?.postMessage(event);
-        };
-        const connect = (): void => {
-          const own = new EventSource(last === '' ? address : `${address}?since=${last}`);
-          source = own;
-          for (const name of ['message', ...names])
-            own.addEventListener(name, (event: MessageEvent<string>) => {
-              tell({ name, data: event.data, id: event.lastEventId });
-            });
-          own.addEventListener('open', () => {
-            isStanding = true;
-            tell({ name: 'open', data: '', id: '' });
-          });
-          own.addEventListener('error', () => {
-            isStanding = false;
-            tell({ name: 'error', data: '', id: '' });
-            if (own.readyState === EventSource.CLOSED) again = setTimeout(connect, AGAIN_MS);
-          });
-        };
-        channel?.addEventListener('message', ({ data }: MessageEvent<unknown>) => {
-          if (data === ASKED && isStanding)
-            channel.postMessage({ name: 'open', data: '', id: last } satisfies StreamEvent);
-        });
-        connect();
+        const line = heldLine(address, names, channel, { last: () => last, hear });
         end = () => {
-          clearTimeout(again);
-          source?.close();
+          line();
           done();
         };
       });
@@ -81,4 +52,49 @@ export function sharedStream(address: string, names: readonly string[] = []): Ob
       channel?.close();
     };
   });
+}
+
+/**
+ * The line to the server, held by this tab: what comes is heard here and told to the other tabs.
+ * @returns closes it
+ */
+function heldLine(
+  address: string,
+  names: readonly string[],
+  channel: BroadcastChannel | undefined,
+  { last, hear }: { readonly last: () => string; readonly hear: (event: StreamEvent) => void },
+): () => void {
+  let again: ReturnType<typeof setTimeout> | undefined;
+  let source: EventSource | undefined;
+  let isStanding = false;
+  const tell = (event: StreamEvent): void => {
+    hear(event);
+    channel?.postMessage(event);
+  };
+  const connect = (): void => {
+    const own = new EventSource(last() === '' ? address : `${address}?since=${last()}`);
+    source = own;
+    for (const name of ['message', ...names])
+      own.addEventListener(name, (event: MessageEvent<string>) => {
+        tell({ name, data: event.data, id: event.lastEventId });
+      });
+    own.addEventListener('open', () => {
+      isStanding = true;
+      tell({ name: 'open', data: '', id: '' });
+    });
+    own.addEventListener('error', () => {
+      isStanding = false;
+      tell({ name: 'error', data: '', id: '' });
+      if (own.readyState === EventSource.CLOSED) again = setTimeout(connect, AGAIN_MS);
+    });
+  };
+  channel?.addEventListener('message', ({ data }: MessageEvent<unknown>) => {
+    if (data === ASKED && isStanding)
+      channel.postMessage({ name: 'open', data: '', id: last() } satisfies StreamEvent);
+  });
+  connect();
+  return () => {
+    clearTimeout(again);
+    source?.close();
+  };
 }

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
 import { DatePipe } from '@angular/common';
 import { type BackupList, ServerRefusal, api } from '../server/api';
+import { settingsWords } from '../words/settings';
 
 /** Backups of everything: one more now, which there are, and how to bring one back. */
 @Component({
@@ -9,14 +10,13 @@ import { type BackupList, ServerRefusal, api } from '../server/api';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section aria-labelledby="backups">
-      <h2 id="backups" class="text-xl">Backups</h2>
+      <h2 id="backups" class="text-xl">{{ words.backups }}</h2>
       <p class="mt-1">
-        Everything in one file, while work goes on. One is made each day by itself; the newest
-        {{ list()?.most ?? 7 }} are kept.
+        {{ words.howBackupsAreMade(list()?.most ?? 7) }}
       </p>
       <p class="mt-3">
         <button type="button" class="act" [disabled]="isMaking()" (click)="make()">
-          {{ isMaking() ? 'Backing up …' : 'Back up now' }}
+          {{ isMaking() ? words.backingUp : words.backUpNow }}
         </button>
       </p>
       @if (said(); as text) {
@@ -26,13 +26,13 @@ import { type BackupList, ServerRefusal, api } from '../server/api';
         <p class="mt-2 text-stop font-semibold" role="alert">{{ text }}</p>
       }
       @if (list(); as all) {
-        <p class="mt-3 text-faint break-all">In {{ all.folder }}</p>
+        <p class="mt-3 text-faint break-all">{{ words.inFolder(all.folder) }}</p>
         <table class="mt-2 w-full">
           <thead class="sr-only">
             <tr>
-              <th scope="col">Made</th>
-              <th scope="col">File</th>
-              <th scope="col">Size</th>
+              <th scope="col">{{ words.made }}</th>
+              <th scope="col">{{ words.file }}</th>
+              <th scope="col">{{ words.size }}</th>
             </tr>
           </thead>
           <tbody>
@@ -42,21 +42,22 @@ import { type BackupList, ServerRefusal, api } from '../server/api';
                   {{ one.madeAt | date: 'EEE d MMM y, HH:mm' }}
                 </th>
                 <td class="break-all">{{ one.name }}</td>
-                <td class="figure text-right whitespace-nowrap">{{ (one.bytes / 1e6).toFixed(1) }} MB</td>
+                <td class="figure text-right whitespace-nowrap">
+                  {{ words.megabytes((one.bytes / 1e6).toFixed(1)) }}
+                </td>
               </tr>
             } @empty {
               <tr>
-                <td class="py-2">None yet.</td>
+                <td class="py-2">{{ words.noneYet }}</td>
               </tr>
             }
           </tbody>
         </table>
         <details class="mt-3">
-          <summary class="cursor-pointer underline underline-offset-2">How to bring one back</summary>
+          <summary class="cursor-pointer underline underline-offset-2">{{ words.howToBringBack }}</summary>
           <p class="mt-2">
-            Stop the program, then run <code class="bg-ground px-1">npm run restore -- FILE</code> with the
-            file’s full name. It is checked first, and what is there now is kept beside it. Copy the files to
-            another disk now and then: a backup on the same disk does not outlive it.
+            {{ words.stopThenRun }} <code class="bg-ground px-1">{{ words.restoreCommand }}</code>
+            {{ words.restoreSaid }}
           </p>
         </details>
       }
@@ -64,6 +65,7 @@ import { type BackupList, ServerRefusal, api } from '../server/api';
   `,
 })
 export class BackupsSection {
+  protected readonly words = settingsWords;
   protected readonly list = signal<BackupList | undefined>(undefined);
   protected readonly isMaking = signal(false);
   protected readonly said = signal<string | undefined>(undefined);
@@ -78,13 +80,9 @@ export class BackupsSection {
     this.fault.set(undefined);
     try {
       const { name, bytes } = await api.backUp();
-      this.said.set(`Backed up: ${name}, ${(bytes / 1e6).toFixed(1)} MB.`);
+      this.said.set(settingsWords.backedUp(name, (bytes / 1e6).toFixed(1)));
     } catch (error) {
-      this.fault.set(
-        error instanceof ServerRefusal
-          ? error.problem.detail
-          : 'The server does not answer: nothing was backed up. Try again when it is back.',
-      );
+      this.fault.set(error instanceof ServerRefusal ? error.problem.detail : settingsWords.nothingBackedUp);
     }
     this.isMaking.set(false);
     await this.#load();

@@ -5,6 +5,7 @@ import { People } from '../catalogue/people';
 import { Device } from '../device/device';
 import { KeptField } from '../fields/kept-field';
 import { SkillBoxes } from '../fields/skill-boxes';
+import { settingsWords } from '../words/settings';
 
 /** Who works in the shop, and who on this device. Jobs borrow their crew from here. */
 @Component({
@@ -13,12 +14,12 @@ import { SkillBoxes } from '../fields/skill-boxes';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section aria-labelledby="people">
-      <h2 id="people" class="text-xl">People of the shop</h2>
+      <h2 id="people" class="text-xl">{{ words.peopleOfShop }}</h2>
       <p class="mt-1">
         @if (device.hasName()) {
-          On this device {{ device.who() }} works; the name goes on what is kept here.
+          {{ words.whoWorksHere(device.who()) }}
         } @else {
-          Nobody works on this device yet. You are asked when there is something to keep.
+          {{ words.nobodyWorksHere }}
         }
       </p>
       @for (person of people.people(); track person.id) {
@@ -28,7 +29,7 @@ import { SkillBoxes } from '../fields/skill-boxes';
           [attr.aria-label]="person.name"
         >
           <label class="flex-1 min-w-52"
-            ><span class="block text-sm text-faint">Name</span
+            ><span class="block text-sm text-faint">{{ words.name }}</span
             ><input
               class="field"
               maxlength="80"
@@ -38,7 +39,7 @@ import { SkillBoxes } from '../fields/skill-boxes';
               (typed)="rename(person, $event.text)"
           /></label>
           <label
-            ><span class="block text-sm text-faint">Initials</span
+            ><span class="block text-sm text-faint">{{ words.initials }}</span
             ><input
               class="field w-24"
               maxlength="8"
@@ -47,7 +48,7 @@ import { SkillBoxes } from '../fields/skill-boxes';
               (typed)="save(person, { initials: $event.text.trim() })"
           /></label>
           <label
-            ><span class="block text-sm text-faint">Blade in the</span
+            ><span class="block text-sm text-faint">{{ words.bladeIn }}</span
             ><select
               class="field w-auto"
               (change)="save(person, { hand: handOf($any($event.target).value) })"
@@ -60,9 +61,11 @@ import { SkillBoxes } from '../fields/skill-boxes';
             </select></label
           >
           @if (person.id === device.personId()) {
-            <span class="min-h-touch flex items-center font-semibold">works here</span>
+            <span class="min-h-touch flex items-center font-semibold">{{ words.worksHere }}</span>
           } @else if (person.active) {
-            <button type="button" class="act act-small" (click)="workHere(person)">Works here now</button>
+            <button type="button" class="act act-small" (click)="workHere(person)">
+              {{ words.worksHereNow }}
+            </button>
           }
           <span class="flex flex-wrap gap-x-5 basis-full">
             <yp-skill-boxes [mastered]="person.skills" (changed)="save(person, { skills: $event })" />
@@ -72,23 +75,23 @@ import { SkillBoxes } from '../fields/skill-boxes';
                 class="size-5 accent-ink"
                 [checked]="person.active"
                 (change)="save(person, { active: !person.active })"
-              />in the shop</label
+              />{{ words.inTheShop }}</label
             >
           </span>
         </div>
       } @empty {
-        <p class="mt-2 text-faint">Nobody is known here yet.</p>
+        <p class="mt-2 text-faint">{{ words.nobodyKnown }}</p>
       }
       <form class="flex gap-3 items-end mt-3" (submit)="add($event)">
         <label class="flex-1 min-w-52"
-          ><span class="block">Somebody new</span
+          ><span class="block">{{ words.somebodyNew }}</span
           ><input
             class="field"
             maxlength="80"
             [value]="fresh()"
             (input)="fresh.set($any($event.target).value)"
         /></label>
-        <button type="submit" class="act">Add</button>
+        <button type="submit" class="act">{{ words.add }}</button>
       </form>
       @if (fault(); as text) {
         <p class="mt-2 text-stop font-semibold" role="alert">{{ text }}</p>
@@ -97,18 +100,19 @@ import { SkillBoxes } from '../fields/skill-boxes';
   `,
 })
 export class PeopleSection {
+  protected readonly words = settingsWords;
   protected readonly device = inject(Device);
   protected readonly people = inject(People);
   protected readonly fresh = signal('');
   protected readonly fault = signal<string | undefined>(undefined);
   protected readonly hands = [
     { value: '', word: 'unknown' },
-    { value: 'left', word: 'left hand' },
-    { value: 'right', word: 'right hand' },
+    { value: 'left', word: settingsWords.leftHand },
+    { value: 'right', word: settingsWords.rightHand },
   ] as const;
 
   protected readonly nameFault = (text: string): string | undefined =>
-    text.trim() === '' ? 'at least one letter' : undefined;
+    text.trim() === '' ? settingsWords.atLeastOneLetter : undefined;
 
   protected handOf(value: string): Person['hand'] {
     return value === 'left' || value === 'right' ? value : null;
@@ -128,7 +132,7 @@ export class PeopleSection {
     event.preventDefault();
     const name = this.fresh().trim();
     if (name === '') {
-      this.fault.set('Somebody new: expected a name of at least one letter.');
+      this.fault.set(settingsWords.newNeedsLetter);
       return;
     }
     const answer = await this.people.save(newPerson(name));

@@ -1,10 +1,12 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { LearnedRow } from '@yellow-pane/contracts';
-import { BASES, type Basis } from '@yellow-pane/core/learned';
+import { BASES, type Basis, isVolume } from '@yellow-pane/core/learned';
+import { parseVolume } from '@yellow-pane/core/quantity';
 import { LearnedFigures } from '../catalogue/learned-figures';
 import { Device } from '../device/device';
 import { GeneralCommands } from '../shell/general-commands';
+import { settingsWords } from '../words/settings';
 import { BackupsSection } from './backups';
 import { PeopleSection } from './people-section';
 import { Choices } from '../ui/choice';
@@ -29,23 +31,28 @@ const BASIS_WORDS: Readonly<Record<Basis, string>> = {
   template: `
     <main class="max-w-2xl mx-auto px-5 py-6 flex flex-col gap-6">
       <div>
-        <a routerLink="/" class="underline underline-offset-2">All jobs</a>
-        <h1 class="text-3xl mt-1">Settings</h1>
+        <a routerLink="/" class="underline underline-offset-2">{{ words.allJobs }}</a>
+        <h1 class="text-3xl mt-1">{{ words.settings }}</h1>
       </div>
       <yp-people-section />
       <yp-choices
-        legend="Units"
+        [legend]="words.units"
         [choices]="units"
         [value]="device.units()"
         (chosen)="device.showIn($event)"
       />
-      <yp-choices legend="Theme" [choices]="themes" [value]="device.theme()" (chosen)="device.wear($event)" />
+      <yp-choices
+        [legend]="words.theme"
+        [choices]="themes"
+        [value]="device.theme()"
+        (chosen)="device.wear($event)"
+      />
       <label class="block"
-        ><span class="font-bold">Codes on labels lead to</span
+        ><span class="font-bold">{{ words.codesLeadTo }}</span
         ><input
           class="field"
           maxlength="200"
-          placeholder="where the page was opened"
+          [placeholder]="words.whereOpened"
           [value]="device.labelBase()"
           (change)="leadLabels($any($event.target))"
         />
@@ -55,9 +62,9 @@ const BASIS_WORDS: Readonly<Record<Basis, string>> = {
       </label>
       <yp-backups />
       <section aria-labelledby="rates">
-        <h2 id="rates" class="text-xl">Rates nobody has a source for</h2>
+        <h2 id="rates" class="text-xl">{{ words.ratesWithoutSource }}</h2>
         <p class="mt-1">
-          Where these are used they are shown as what they are. Replace a guess by what you measured.
+          {{ words.ratesSaid }}
         </p>
         @for (rate of learned.figures(); track rate.key + (rate.scope?.of ?? '')) {
           <div class="flex flex-wrap gap-3 items-end border-b border-line py-3">
@@ -65,26 +72,26 @@ const BASIS_WORDS: Readonly<Record<Basis, string>> = {
               ><span class="block">{{ rate.word }} ({{ rate.unit }})</span
               ><input
                 class="field figure"
-                inputmode="decimal"
+                [attr.inputmode]="isVolume(rate) ? 'text' : 'decimal'"
                 [value]="rate.value"
                 (change)="save(rate, $any($event.target).value, rate.basis)"
             /></label>
             <label
-              ><span class="block">How known</span
+              ><span class="block">{{ words.howKnown }}</span
               ><select class="field w-auto" (change)="save(rate, '' + rate.value, $any($event.target).value)">
                 @for (basis of bases; track basis) {
-                  <option [value]="basis" [selected]="basis === rate.basis">{{ words[basis] }}</option>
+                  <option [value]="basis" [selected]="basis === rate.basis">{{ basisWords[basis] }}</option>
                 }
               </select></label
             >
             <p class="basis-full text-sm text-faint">
-              {{ rate.changedBy ? 'Changed by ' + rate.changedBy : 'As shipped' }}.
+              {{ rate.changedBy ? words.changedBy(rate.changedBy) : words.asShipped }}.
             </p>
           </div>
         } @empty {
           <p class="mt-2 text-faint">
-            The rates could not be read.
-            <button type="button" class="act act-small" (click)="learned.load()">Try again</button>
+            {{ words.ratesUnreadable }}
+            <button type="button" class="act act-small" (click)="learned.load()">{{ words.tryAgain }}</button>
           </p>
         }
         @if (fault(); as text) {
@@ -95,27 +102,29 @@ const BASIS_WORDS: Readonly<Record<Basis, string>> = {
   `,
 })
 export class Settings {
+  protected readonly words = settingsWords;
   protected readonly device = inject(Device);
   protected readonly learned = inject(LearnedFigures);
   protected readonly fault = signal<string | undefined>(undefined);
+  protected readonly isVolume = isVolume;
   protected readonly bases = BASES;
-  protected readonly words = BASIS_WORDS;
+  protected readonly basisWords = BASIS_WORDS;
   protected readonly units = [
     {
       value: 'metric',
-      word: 'Metric',
-      reason: "Millimetres. A figure typed without a unit takes the job's own unit.",
+      word: settingsWords.metric,
+      reason: settingsWords.metricSaid,
     },
     {
       value: 'imperial',
-      word: 'Imperial',
-      reason: 'Inches to 1/16. What was typed is kept exactly underneath.',
+      word: settingsWords.imperial,
+      reason: settingsWords.imperialSaid,
     },
   ] as const;
   protected readonly themes = [
-    { value: 'as the device', word: 'As the device' },
-    { value: 'noon', word: 'Noon: light, for glare' },
-    { value: 'cellar', word: 'Cellar: dark, for gloom' },
+    { value: 'as the device', word: settingsWords.asTheDevice },
+    { value: 'noon', word: settingsWords.lightTheme },
+    { value: 'cellar', word: settingsWords.darkTheme },
   ] as const;
 
   constructor() {
@@ -127,22 +136,32 @@ export class Settings {
   protected leadLabels(field: { value: string }): void {
     const base = field.value.trim().replace(/\/+$/, '');
     const fits = base === '' || /^https?:\/\/[\w.:[\]-]+$/.test(base);
-    this.baseFault.set(
-      fits
-        ? undefined
-        : `Expected an address such as http://shop.local:4310, got “${field.value}”. The old one stays in use.`,
-    );
+    this.baseFault.set(fits ? undefined : settingsWords.addressWrong(field.value));
     if (fits) this.device.leadLabelsTo(base);
   }
 
   protected async save(rate: LearnedRow, text: string, basis: LearnedRow['basis']): Promise<void> {
-    const value = Number(text.replace(',', '.'));
-    if (text.trim() === '' || !Number.isFinite(value) || value < 0) {
-      this.fault.set(`${rate.word}: expected a number from 0, got “${text}”. The old value stays in use.`);
+    const value = isVolume(rate) ? millilitres(text) : numberFrom0(text);
+    if (value === undefined) {
+      this.fault.set(
+        isVolume(rate)
+          ? settingsWords.volumeWrong(rate.word, text)
+          : settingsWords.rateWrong(rate.word, text),
+      );
       return;
     }
     this.fault.set(
       await this.learned.save({ ...rate, value, basis: value === rate.value ? basis : 'measured' }),
     );
   }
+}
+
+function millilitres(text: string): number | undefined {
+  const read = parseVolume(text);
+  return read.kind === 'volume' ? Math.round(read.litres * 1e4) / 10 : undefined;
+}
+
+function numberFrom0(text: string): number | undefined {
+  const value = Number(text.replace(',', '.'));
+  return text.trim() === '' || !Number.isFinite(value) || value < 0 ? undefined : value;
 }

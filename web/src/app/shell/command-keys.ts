@@ -1,5 +1,6 @@
 import { DOCUMENT, Injectable, inject } from '@angular/core';
 import { Dialog, DialogConfig, type DialogRef } from '@angular/cdk/dialog';
+import { shellWords } from '../words/shell';
 import { CommandList } from './command-list';
 import { type Command, Commands, keysOf } from './commands';
 
@@ -20,7 +21,7 @@ export class CommandKeys {
     if (this.#dialog.openDialogs.length > 0) return;
     const config = new DialogConfig<unknown, DialogRef<unknown, CommandList>>();
     config.backdropClass = ['cdk-overlay-dark-backdrop', 'veil'];
-    config.ariaLabel = 'Commands';
+    config.ariaLabel = shellWords.commands;
     config.autoFocus = 'input';
     this.#dialog.open<unknown, unknown, CommandList>(CommandList, config);
   }

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { DialogRef } from '@angular/cdk/dialog';
+import { shellWords } from '../words/shell';
 import { type Command, Commands } from './commands';
 
 /** Every command there is now, with its key, to search and run. */
@@ -12,7 +13,7 @@ import { type Command, Commands } from './commands';
       role="document"
     >
       <div class="p-3 border-b border-line">
-        <label class="block font-bold mb-1" for="command-search">What do you want to do?</label>
+        <label class="block font-bold mb-1" for="command-search">{{ words.whatToDo }}</label>
         <input
           id="command-search"
           class="field"
@@ -26,7 +27,7 @@ import { type Command, Commands } from './commands';
           (keydown)="walk($event)"
         />
       </div>
-      <ul id="command-options" role="listbox" aria-label="Commands" class="overflow-auto py-1">
+      <ul id="command-options" role="listbox" [attr.aria-label]="words.commands" class="overflow-auto py-1">
         @for (command of found(); track command.id; let index = $index) {
           <li
             role="option"
@@ -39,7 +40,7 @@ import { type Command, Commands } from './commands';
             <span class="flex-1" [class.text-faint]="command.canRun?.() === false"
               >{{ command.word }}
               @if (command.canRun?.() === false) {
-                (nothing to do)
+                {{ words.nothingToDo }}
               }
             </span>
             @if (command.keys) {
@@ -48,7 +49,7 @@ import { type Command, Commands } from './commands';
           </li>
         } @empty {
           <li role="option" aria-selected="false" aria-disabled="true" class="px-3 py-3 text-faint">
-            Nothing matches “{{ text() }}”.
+            {{ words.nothingMatches(text()) }}
           </li>
         }
       </ul>
@@ -56,6 +57,7 @@ import { type Command, Commands } from './commands';
   `,
 })
 export class CommandList {
+  protected readonly words = shellWords;
   readonly #commands = inject(Commands);
   readonly #dialog = inject<DialogRef<undefined>>(DialogRef);
   protected readonly text = signal('');

@@ -4,12 +4,13 @@ import { formatLengthWithUnit } from '@yellow-pane/core/quantity';
 import { Device } from '../device/device';
 import { JobDesk } from '../job/job-desk';
 import type { OpenConflict } from '../job/job-state';
+import { shellWords } from '../words/shell';
 
 const FIELD_WORDS: Readonly<Record<string, string>> = {
   value_nm: 'value',
-  text: 'as typed',
+  text: shellWords.asTyped,
   filmId: 'film',
-  entryUnit: 'unit of entry',
+  entryUnit: shellWords.unitOfEntry,
   doneAt: 'done',
   startedAt: 'started',
 };
@@ -35,7 +36,7 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
         >
           <h2 id="conflict-title" class="text-xl">{{ title() }}</h2>
           <p class="mt-1 text-faint">
-            Theirs is what the server has. Yours has been kept; nothing is lost until you choose.
+            {{ words.theirsAndYours }}
           </p>
           @for (own of asked(); track own.conflict.pending.change.id) {
             <article class="mt-4 border-t-2 border-ink pt-3">
@@ -45,9 +46,9 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
               <table class="mt-2 w-full">
                 <thead>
                   <tr class="text-left text-faint">
-                    <th class="font-normal" scope="col">What</th>
-                    <th class="font-normal" scope="col">Yours</th>
-                    <th class="font-normal" scope="col">Theirs</th>
+                    <th class="font-normal" scope="col">{{ words.what }}</th>
+                    <th class="font-normal" scope="col">{{ words.yours }}</th>
+                    <th class="font-normal" scope="col">{{ words.theirs }}</th>
                   </tr>
                 </thead>
                 <tbody>
@@ -62,10 +63,10 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
               </table>
               <div class="mt-3 flex flex-wrap gap-3">
                 <button type="button" class="act" (click)="desk.decide(own.conflict, 'theirs')">
-                  Keep theirs
+                  {{ words.keepTheirs }}
                 </button>
                 <button type="button" class="act" (click)="desk.decide(own.conflict, 'mine')">
-                  Use mine
+                  {{ words.useMine }}
                 </button>
               </div>
             </article>
@@ -73,10 +74,10 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
           @if (asked().length > 1) {
             <div class="mt-5 border-t-2 border-ink pt-3 flex flex-wrap gap-3">
               <button type="button" class="act" (click)="decideAll('theirs')">
-                Keep theirs for all {{ asked().length }}
+                {{ words.keepTheirsForAll(asked().length) }}
               </button>
               <button type="button" class="act" (click)="decideAll('mine')">
-                Use mine for all {{ asked().length }}
+                {{ words.useMineForAll(asked().length) }}
               </button>
             </div>
           }
@@ -86,6 +87,7 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   `,
 })
 export class ConflictBox {
+  protected readonly words = shellWords;
   protected readonly desk = inject(JobDesk);
   readonly #units = inject(Device).units;
   protected readonly asked = computed(() =>
@@ -98,8 +100,8 @@ export class ConflictBox {
   protected readonly title = computed(() => {
     const [first, ...others] = this.asked();
     return others.length === 0
-      ? `${first?.who ?? 'Someone'} changed this too`
-      : `${others.length + 1} things were changed by others too`;
+      ? shellWords.changedThisToo(first?.who ?? shellWords.someone)
+      : shellWords.othersChanged(others.length + 1);
   });
 
   protected decideAll(whose: 'mine' | 'theirs'): void {

@@ -8,9 +8,12 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { JobClock } from '../day/job-clock';
 import { ReadinessBook } from '../day/readiness-book';
 import { JobReading } from '../job/job-reading';
-import type { ReadyAnswer } from '@yellow-pane/core/reading';
+import { closedWords } from '@yellow-pane/contracts/words';
+import { type ReadyAnswer, fitNow } from '@yellow-pane/core/reading';
+import { shellWords } from '../words/shell';
 import { Selection } from './selection';
 
 const FIRST_HOUR = 5;
@@ -42,7 +45,7 @@ interface Bar {
       viewBox="0 0 1000 84"
       preserveAspectRatio="none"
       role="img"
-      [attr.aria-label]="'Hours of today. Now ' + clock()"
+      [attr.aria-label]="words.hoursOfToday(clock(), jobClock.word())"
     >
       @for (span of closed(); track $index) {
         <rect
@@ -110,32 +113,33 @@ interface Bar {
       class="absolute top-1.5 text-sm pointer-events-none px-1 bg-now text-now-ink font-semibold rounded-card"
       [style.left]="labelLeft()"
     >
-      now {{ clock() }}
+      {{ words.now(clock()) }}
     </p>
-    @if (bars().length > 0) {
-      <p class="absolute top-1.5 right-3 text-sm text-faint max-md:hidden">
-        {{ bars().length }} timed {{ bars().length === 1 ? 'step' : 'steps' }} today
-      </p>
-    }
+    <p class="absolute top-1.5 right-3 text-sm text-faint max-md:hidden">
+      @if (bars().length > 0) {
+        {{ bars().length }} {{ words.timed }} {{ bars().length === 1 ? words.step : words.steps }}
+        {{ words.today }} ·
+      }
+      {{ jobClock.word() }}
+    </p>
   `,
-  host: { class: 'relative flex h-full bg-ground', role: 'region', 'aria-label': 'Day band' },
+  host: { class: 'relative flex h-full bg-ground', role: 'region', '[attr.aria-label]': 'words.dayBand' },
 })
 export class DayBand {
+  protected readonly words = shellWords;
   readonly #reading = inject(JobReading);
   readonly #selection = inject(Selection);
   readonly #book = inject(ReadinessBook);
   readonly #ready = signal<ReadyAnswer | undefined>(undefined);
-  readonly #instant = signal(new Date());
+  protected readonly jobClock = inject(JobClock);
+  readonly #instant = signal(Date.now());
   protected readonly hours = Array.from(
     { length: LAST_HOUR - FIRST_HOUR + 1 },
     (_, index) => FIRST_HOUR + index,
   );
-  protected readonly now = computed(() => hourOf(this.#instant()));
+  protected readonly now = computed(() => this.#hourOf(this.#instant()));
   protected readonly isDay = computed(() => this.now() >= FIRST_HOUR && this.now() <= LAST_HOUR);
-  protected readonly clock = computed(
-    () =>
-      `${String(this.#instant().getHours()).padStart(2, '0')}:${String(this.#instant().getMinutes()).padStart(2, '0')}`,
-  );
+  protected readonly clock = computed(() => this.jobClock.clock().hourOf(this.#instant()));
   protected readonly labelLeft = computed(
     () =>
       `clamp(0px, calc((100% - var(--band-left, 0px)) * ${(this.at(Math.min(LAST_HOUR, Math.max(FIRST_HOUR, this.now()))) / 1000).toFixed(4)} + var(--band-left, 0px) + 6px), calc(100% - 6rem))`,
@@ -143,23 +147,17 @@ export class DayBand {
   protected readonly bars = computed<readonly Bar[]>(() => {
     const surface = this.#selection.surface();
     if (surface === undefined) return [];
-    const today = this.#instant().toDateString();
     return this.#reading
       .applicationsOf(surface.id)
       .flatMap(({ id }) => this.#reading.workOf(id))
-      .flatMap(({ startedAt, doneAt, step }): Bar[] => {
-        if (startedAt === null || new Date(startedAt).toDateString() !== today) return [];
-        return [
-          {
-            from: hourOf(new Date(startedAt)),
-            to: doneAt === null ? this.now() : hourOf(new Date(doneAt)),
-            word: step,
-          },
-        ];
+      .flatMap(({ startedAt, doneAt, step }): readonly Bar[] => {
+        return startedAt === null
+          ? []
+          : this.#bar(Date.parse(startedAt), doneAt === null ? this.#instant() : Date.parse(doneAt), step);
       });
   });
 
-  readonly #midnight = computed(() => new Date(this.#instant()).setHours(0, 0, 0, 0));
+  readonly #midnight = computed(() => this.jobClock.clock().midnightOf(this.#instant()));
   protected readonly closed = computed<readonly Bar[]>(() =>
     (this.#ready()?.closed ?? []).flatMap(({ from_ms, to_ms, by }) => this.#bar(from_ms, to_ms, by)),
   );
@@ -174,17 +172,22 @@ export class DayBand {
   });
   protected readonly heading = computed(() => {
     const ready = this.#ready();
-    const now = this.#instant().getTime();
-    if (ready === undefined)
-      return { word: 'Sun and glass: unknown', says: 'Feel the glass: warm or in the sun means wait.' };
-    if (ready.unknown.length > 0 && ready.sun.length === 0)
-      return { word: 'Sun: unknown', says: `Find out ${ready.unknown[0] ?? ''}.` };
-    const closed = ready.closed.find(({ from_ms, to_ms }) => from_ms <= now && now < to_ms);
-    const next = ready.closed.find(({ from_ms }) => from_ms > now);
-    if (closed !== undefined) return { word: `Not fit until ${clockOf(closed.to_ms)}`, says: closed.says };
-    return next === undefined
-      ? { word: 'Fit to work today', says: 'No sun on it and within the film’s range.' }
-      : { word: `Fit until ${clockOf(next.from_ms)}`, says: `then ${next.says}` };
+    if (ready === undefined) return { word: shellWords.fitUnknown, says: shellWords.feelTheGlass };
+    const found = fitNow(ready, this.#instant());
+    const at = (instant_ms: number): string => this.jobClock.clock().hourOf(instant_ms);
+    switch (found.case) {
+      case 'not fit':
+        return { word: shellWords.notFitUntil(at(found.until_ms)), says: closedWords(found.why) };
+      case 'unknown':
+        return { word: shellWords.fitUnknown, says: shellWords.findOut(found.what.join(', ')) };
+      case 'fit until':
+        return {
+          word: shellWords.fitUntil(at(found.until_ms)),
+          says: shellWords.thenWhat(closedWords(found.why)),
+        };
+      case 'fit':
+        return { word: shellWords.fitToday, says: shellWords.noSunOnIt };
+    }
   });
   #turn = 0;
 
@@ -221,7 +224,7 @@ export class DayBand {
       clearTimeout(settling);
     });
     const timer = setInterval(() => {
-      this.#instant.set(new Date());
+      this.#instant.set(Date.now());
     }, TICK_MS);
     inject(DestroyRef).onDestroy(() => {
       clearInterval(timer);
@@ -232,10 +235,17 @@ export class DayBand {
     return 20 + (960 * (hour - FIRST_HOUR)) / (LAST_HOUR - FIRST_HOUR);
   }
 
+  /** Hour of the clock of the place; before its day 0, after it 24. */
+  #hourOf(instant_ms: number): number {
+    const clock = this.jobClock.clock();
+    const day = clock.midnightOf(instant_ms);
+    return day < this.#midnight() ? 0 : day > this.#midnight() ? 24 : clock.dayHourOf(instant_ms);
+  }
+
   #bar(from_ms: number, to_ms: number, word: string): readonly Bar[] {
     const [from, to] = [
-      Math.max(FIRST_HOUR, (from_ms - this.#midnight()) / HOUR_MS),
-      Math.min(LAST_HOUR, (to_ms - this.#midnight()) / HOUR_MS),
+      Math.max(FIRST_HOUR, this.#hourOf(from_ms)),
+      Math.min(LAST_HOUR, this.#hourOf(to_ms)),
     ];
     return to > from ? [{ from, to, word }] : [];
   }
@@ -243,13 +253,4 @@ export class DayBand {
   protected widthOf(bar: Bar): number {
     return Math.max(3, this.at(bar.to) - this.at(bar.from));
   }
-}
-
-function hourOf(date: Date): number {
-  return date.getHours() + date.getMinutes() / 60;
-}
-
-function clockOf(instant_ms: number): string {
-  const date = new Date(instant_ms);
-  return `${String(date.getHours()).padStart(2, '0')}:${String(date.getMinutes()).padStart(2, '0')}`;
 }

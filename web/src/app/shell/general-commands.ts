@@ -1,6 +1,7 @@
 import { Injectable, inject } from '@angular/core';
 import { Router } from '@angular/router';
 import { Device } from '../device/device';
+import { shellWords } from '../words/shell';
 import { Commands } from './commands';
 
 /** Commands that make sense on every page. */
@@ -15,7 +16,7 @@ export class GeneralCommands {
     this.#commands.offer([
       {
         id: 'jobs',
-        word: 'All jobs',
+        word: shellWords.allJobs,
         keys: 'Alt+J',
         run: () => {
           void this.#router.navigateByUrl('/');
@@ -23,7 +24,7 @@ export class GeneralCommands {
       },
       {
         id: 'films',
-        word: 'Film catalogue',
+        word: shellWords.filmCatalogue,
         keys: 'Alt+F',
         run: () => {
           void this.#router.navigateByUrl('/films');
@@ -31,7 +32,7 @@ export class GeneralCommands {
       },
       {
         id: 'stock',
-        word: 'Stock: rolls and offcuts',
+        word: shellWords.stockLong,
         keys: 'Alt+R',
         run: () => {
           void this.#router.navigateByUrl('/stock');
@@ -39,7 +40,7 @@ export class GeneralCommands {
       },
       {
         id: 'bench',
-        word: 'Bench: simulated instruments',
+        word: shellWords.benchLong,
         keys: 'Alt+B',
         run: () => {
           void this.#router.navigateByUrl('/bench');
@@ -47,7 +48,7 @@ export class GeneralCommands {
       },
       {
         id: 'settings',
-        word: 'Settings',
+        word: shellWords.settings,
         keys: 'Alt+S',
         run: () => {
           void this.#router.navigateByUrl('/settings');
@@ -55,7 +56,7 @@ export class GeneralCommands {
       },
       {
         id: 'units',
-        word: 'Switch between metric and imperial',
+        word: shellWords.switchUnits,
         keys: 'Alt+U',
         run: () => {
           this.#device.showIn(this.#device.units() === 'metric' ? 'imperial' : 'metric');
@@ -63,7 +64,7 @@ export class GeneralCommands {
       },
       {
         id: 'theme',
-        word: 'Switch between light and dark',
+        word: shellWords.switchTheme,
         keys: 'Alt+D',
         run: () => {
           this.#device.wear(document.documentElement.dataset['theme'] === 'cellar' ? 'noon' : 'cellar');

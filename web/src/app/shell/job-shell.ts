@@ -18,6 +18,7 @@ import { Catalogue } from '../catalogue/catalogue';
 import { LearnedFigures } from '../catalogue/learned-figures';
 import { JobDesk } from '../job/job-desk';
 import { JobReading } from '../job/job-reading';
+import { shellWords } from '../words/shell';
 import { CommandKeys } from './command-keys';
 import { Commands } from './commands';
 import { ConflictBox } from './conflict-box';
@@ -40,6 +41,7 @@ import { StopSummaries } from './stop-summaries';
   templateUrl: './job-shell.html',
 })
 export class JobShell {
+  protected readonly words = shellWords;
   readonly jobId = input.required<string>();
   protected readonly desk = inject(JobDesk);
   protected readonly reading = inject(JobReading);
@@ -67,7 +69,9 @@ export class JobShell {
     });
     effect(() => {
       title.setTitle(
-        `${this.selection.surface()?.tag ?? ''} ${STOP_WORDS[this.selection.stop()]} · ${this.name()} · Yellow Pane`.trim(),
+        shellWords
+          .stopTitle(this.selection.surface()?.tag ?? '', STOP_WORDS[this.selection.stop()], this.name())
+          .trim(),
       );
     });
     effect(() => {
@@ -88,10 +92,14 @@ export class JobShell {
       this.desk.close();
     });
     inject(GeneralCommands).offer();
+    this.#offerCommands();
+  }
+
+  #offerCommands(): void {
     inject(Commands).offer([
       ...this.stops.map(({ stop, word, key }) => ({
         id: `stop-${stop}`,
-        word: `Go to ${word}`,
+        word: shellWords.goTo(word),
         keys: key,
         run: () => {
           this.selection.goToStop(stop);
@@ -99,7 +107,7 @@ export class JobShell {
       })),
       {
         id: 'undo',
-        word: 'Undo',
+        word: shellWords.undo,
         keys: 'Ctrl+Z',
         canRun: () => this.desk.canUndo() !== undefined,
         run: () => {
@@ -108,7 +116,7 @@ export class JobShell {
       },
       {
         id: 'redo',
-        word: 'Redo',
+        word: shellWords.redo,
         keys: 'Ctrl+Y or Ctrl+Shift+Z',
         canRun: () => this.desk.canRedo() !== undefined,
         run: () => {
@@ -117,7 +125,7 @@ export class JobShell {
       },
       {
         id: 'find',
-        word: 'Find a surface',
+        word: shellWords.findSurface,
         keys: '/',
         run: () => {
           this.scheduleView()?.focusFilter();
@@ -125,7 +133,7 @@ export class JobShell {
       },
       {
         id: 'next-surface',
-        word: 'Next surface',
+        word: shellWords.nextSurface,
         keys: 'Alt+ArrowDown',
         run: () => {
           this.selection.step(1);
@@ -133,7 +141,7 @@ export class JobShell {
       },
       {
         id: 'previous-surface',
-        word: 'Previous surface',
+        word: shellWords.previousSurface,
         keys: 'Alt+ArrowUp',
         run: () => {
           this.selection.step(-1);

@@ -2,6 +2,7 @@ import { DOCUMENT, inject } from '@angular/core';
 import type { NavigationError } from '@angular/router';
 import { readKept, writeKept } from '../device/keep';
 import { JobDesk } from '../job/job-desk';
+import { shellWords } from '../words/shell';
 
 const KEY = 'reloaded';
 /** Reloaded once for a missing part, it is not tried again so soon: it would go round for ever. */
@@ -24,19 +25,11 @@ export function loadNewPage({ error, url }: NavigationError): void {
     )
     .then((isHere) => {
       const last = Number(readKept(KEY) ?? 0);
-      if (!isHere)
-        desk.say(
-          'The server does not answer: this part of the program could not be loaded. What you typed is kept; try again when the server is back.',
-        );
-      else if (Date.now() - last < ONCE_MS)
-        desk.say(
-          'This part of the program could not be loaded, after loading the page anew as well. What you typed is kept; try again in a minute.',
-        );
+      if (!isHere) desk.say(shellWords.partNoAnswer);
+      else if (Date.now() - last < ONCE_MS) desk.say(shellWords.partBroken);
       else {
         writeKept(KEY, Date.now());
-        desk.say(
-          'The program was updated. The new page is being loaded at the same place; everything you typed is kept.',
-        );
+        desk.say(shellWords.updated);
         setTimeout(() => {
           page?.location.assign(url);
         }, SAID_MS);

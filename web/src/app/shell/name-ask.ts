@@ -2,6 +2,7 @@ import { A11yModule } from '@angular/cdk/a11y';
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { People } from '../catalogue/people';
 import { WhoseHand } from '../device/whose-hand';
+import { shellWords } from '../words/shell';
 
 /** Asked once on each device, when there is something to keep: by whose hand it is. */
 @Component({
@@ -19,12 +20,11 @@ import { WhoseHand } from '../device/whose-hand';
         cdkTrapFocusAutoCapture
       >
         <form (submit)="keep($event)">
-          <h2 id="name-ask-title" class="text-2xl">Who are you?</h2>
+          <h2 id="name-ask-title" class="text-2xl">{{ words.whoAreYou }}</h2>
           <p class="mt-2">
-            Your name goes on every measure, tick and note made on this device, so that months later it is
-            clear who to ask. You are asked once.
+            {{ words.whyNameAsked }}
           </p>
-          <label class="block mt-4 font-bold" for="who">Name</label>
+          <label class="block mt-4 font-bold" for="who">{{ words.name }}</label>
           <input
             id="who"
             class="field text-xl mt-1"
@@ -37,10 +37,10 @@ import { WhoseHand } from '../device/whose-hand';
             [attr.aria-invalid]="isMissing()"
           />
           @if (isMissing()) {
-            <p id="who-missing" class="mt-1 text-stop font-semibold">Type a name of at least one letter.</p>
+            <p id="who-missing" class="mt-1 text-stop font-semibold">{{ words.nameTooShort }}</p>
           }
           @if (people.active().length > 0) {
-            <p class="mt-4" id="known-here">or you are</p>
+            <p class="mt-4" id="known-here">{{ words.orYouAre }}</p>
             <span class="flex flex-wrap gap-2 mt-1" role="group" aria-labelledby="known-here">
               @for (person of people.active(); track person.id) {
                 <button type="button" class="act" (click)="hand.say(person.name, person.id)">
@@ -50,8 +50,10 @@ import { WhoseHand } from '../device/whose-hand';
             </span>
           }
           <div class="flex gap-3 mt-5">
-            <button class="act act-next text-lg flex-1 justify-center" type="submit">Keep it</button>
-            <button class="act act-quiet" type="button" (click)="hand.notNow()">Not now</button>
+            <button class="act act-next text-lg flex-1 justify-center" type="submit">
+              {{ words.keepIt }}
+            </button>
+            <button class="act act-quiet" type="button" (click)="hand.notNow()">{{ words.notNow }}</button>
           </div>
         </form>
       </section>
@@ -59,6 +61,7 @@ import { WhoseHand } from '../device/whose-hand';
   `,
 })
 export class NameAsk {
+  protected readonly words = shellWords;
   protected readonly hand = inject(WhoseHand);
   protected readonly people = inject(People);
   protected readonly text = signal('');

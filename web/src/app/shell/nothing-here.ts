@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { shellWords } from '../words/shell';
 
 @Component({
   selector: 'yp-nothing-here',
@@ -7,10 +8,12 @@ import { RouterLink } from '@angular/router';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <main class="p-10 max-w-xl mx-auto">
-      <h1 class="text-2xl">There is nothing at this address</h1>
-      <p class="mt-3">The link may be from a job that was deleted, or a letter is missing.</p>
-      <a class="act act-next mt-6" routerLink="/">All jobs</a>
+      <h1 class="text-2xl">{{ words.nothingHere }}</h1>
+      <p class="mt-3">{{ words.nothingHereSaid }}</p>
+      <a class="act act-next mt-6" routerLink="/">{{ words.allJobs }}</a>
     </main>
   `,
 })
-export class NothingHere {}
+export class NothingHere {
+  protected readonly words = shellWords;
+}

@@ -18,6 +18,7 @@ import { JobDesk } from '../job/job-desk';
 import { JobReading } from '../job/job-reading';
 import { MiniOutline } from '../ui/mini-outline';
 import { StateMark } from '../ui/state-mark';
+import { shellWords } from '../words/shell';
 import { ScheduleMarks } from './schedule-marks';
 import { Selection } from './selection';
 import { SurfaceStates } from './surface-state';
@@ -37,8 +38,8 @@ const DIAGONALS = new Set(['tlbr', 'brtl', 'bltr', 'trbl']);
         #filter
         class="field"
         type="search"
-        placeholder="Find a surface…"
-        aria-label="Find a surface"
+        [placeholder]="words.findASurface"
+        [attr.aria-label]="words.findSurface"
         aria-keyshortcuts="/"
         [value]="marks.filter()"
         (input)="marks.filterBy($any($event.target).value)"
@@ -46,12 +47,15 @@ const DIAGONALS = new Set(['tlbr', 'brtl', 'bltr', 'trbl']);
       />
       @if (marks.marked().length > 0) {
         <p class="mt-2 flex items-center justify-between text-sm">
-          <span>{{ marks.marked().length }} marked</span
-          ><span>
+          <span>{{ words.marked(marks.marked().length) }}</span><span>
             @if (marks.marked().length > 1) {
-              <button type="button" class="act act-small" (click)="linkMarked()">Same as each other</button>
+              <button type="button" class="act act-small" (click)="linkMarked()">
+                {{ words.sameAsEachOther }}
+              </button>
             }
-            <button type="button" class="act act-small" (click)="marks.clear()">Unmark all</button></span
+            <button type="button" class="act act-small" (click)="marks.clear()">
+              {{ words.unmarkAll }}
+            </button></span
           >
         </p>
       }
@@ -61,7 +65,7 @@ const DIAGONALS = new Set(['tlbr', 'brtl', 'bltr', 'trbl']);
       class="flex-1 min-h-0"
       role="listbox"
       tabindex="0"
-      aria-label="Surfaces"
+      [attr.aria-label]="words.surfaces"
       aria-multiselectable="true"
       [attr.aria-activedescendant]="activeId()"
       (keydown)="walk($event)"
@@ -83,7 +87,7 @@ const DIAGONALS = new Set(['tlbr', 'brtl', 'bltr', 'trbl']);
           <span class="block font-semibold leading-tight truncate"
             ><yp-state-mark [shape]="state" class="mr-1.5 align-[-1px]" />{{ surface.tag }}
             @if (marks.markedIds().has(surface.id)) {
-              <span class="ml-1 font-normal text-sm">· marked</span>
+              <span class="ml-1 font-normal text-sm">{{ words.isMarked }}</span>
             }
           </span>
           <span class="block text-sm text-faint truncate leading-tight">{{
@@ -98,12 +102,13 @@ const DIAGONALS = new Set(['tlbr', 'brtl', 'bltr', 'trbl']);
       </div>
     </cdk-virtual-scroll-viewport>
     @if (found().length === 0 && reading.surfaces().length > 0) {
-      <p class="p-3 text-faint">No surface matches “{{ marks.filter() }}”.</p>
+      <p class="p-3 text-faint">{{ words.noSurfaceMatches(marks.filter()) }}</p>
     }
   `,
   host: { class: 'flex flex-col min-h-0 h-full' },
 })
 export class Schedule {
+  protected readonly words = shellWords;
   protected readonly reading = inject(JobReading);
   protected readonly selection = inject(Selection);
   protected readonly marks = inject(ScheduleMarks);
@@ -190,7 +195,7 @@ export class Schedule {
     const [lead, ...rest] = this.marks.marked();
     if (lead === undefined) return;
     this.#desk.do(
-      `${rest.length} surfaces the same as ${this.reading.surfaceById().get(lead)?.tag ?? ''}`,
+      shellWords.sameAs(rest.length, this.reading.surfaceById().get(lead)?.tag ?? ''),
       rest.map((id) => this.#desk.set('surface', id, { sameAsId: lead })),
     );
     this.marks.clear();

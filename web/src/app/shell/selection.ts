@@ -3,6 +3,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router } from '@angular/router';
 import { filter, map, startWith } from 'rxjs';
 import { JobReading } from '../job/job-reading';
+import { shellWords } from '../words/shell';
 
 export const STOPS = ['survey', 'film', 'cut', 'day', 'fit', 'check', 'close'] as const;
 export type Stop = (typeof STOPS)[number];
@@ -13,7 +14,7 @@ export const STOP_WORDS: Readonly<Record<Stop, string>> = {
   day: 'Day',
   fit: 'Fit',
   check: 'Check',
-  close: 'Close',
+  close: shellWords.close,
 };
 
 /** The URL is the selection: job, stop and surface are read from it and changed through it. */

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { shellWords } from '../words/shell';
 import { Panels } from './panels';
 
 /** The two middle parts of every stop: the sheet and the reckoning. On a phone the reckoning slides over. */
@@ -8,7 +9,7 @@ import { Panels } from './panels';
   template: `
     <main
       class="min-w-0 min-h-0 overflow-auto bg-board flex flex-col print:overflow-visible print:bg-white"
-      [attr.aria-label]="name() + ' sheet'"
+      [attr.aria-label]="words.sheetOf(name())"
       tabindex="-1"
     >
       <ng-content select="[sheet]" />
@@ -16,10 +17,10 @@ import { Panels } from './panels';
     <aside
       class="min-h-0 overflow-auto border-l border-line bg-ground p-4 flex flex-col gap-4 no-print max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:top-1/4 max-md:z-20 max-md:border-t-2 max-md:border-ink"
       [class.max-md:hidden]="!panels.hasReckoning()"
-      aria-label="Reckoning"
+      [attr.aria-label]="words.reckoning"
     >
       <button type="button" class="act act-small md:hidden self-end" (click)="panels.hasReckoning.set(false)">
-        Close reckoning
+        {{ words.closeReckoning }}
       </button>
       <ng-content select="[reckoning]" />
     </aside>
@@ -27,6 +28,7 @@ import { Panels } from './panels';
   host: { class: 'contents' },
 })
 export class StopFrame {
+  protected readonly words = shellWords;
   readonly name = input.required<string>();
   protected readonly panels = inject(Panels);
 }

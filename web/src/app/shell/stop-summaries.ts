@@ -3,6 +3,7 @@ import { formatLength, mmFromNm } from '@yellow-pane/core/quantity';
 import { type Progress, allChangedAfterCut, isLaid } from '@yellow-pane/core/reading';
 import { Device } from '../device/device';
 import { JobReading } from '../job/job-reading';
+import { shellWords } from '../words/shell';
 import { ProgressCount } from './progress-count';
 import type { Stop } from './selection';
 
@@ -23,20 +24,20 @@ export class StopSummaries {
     const changed = allChangedAfterCut(view).length;
     const planned = view.rows.plannedStep.length;
     return {
-      survey: surfaces === 0 ? 'no surface yet' : measuredWord(surfaces, this.#count()),
-      film: surfaces === 0 ? '–' : unfilmed === 0 ? 'all chosen' : `${unfilmed} to choose`,
+      survey: surfaces === 0 ? shellWords.noSurfaceYet : measuredWord(surfaces, this.#count()),
+      film: surfaces === 0 ? '–' : unfilmed === 0 ? shellWords.allChosen : shellWords.toChoose(unfilmed),
       cut:
         applications === 0
           ? '–'
           : changed > 0
-            ? `${changed} cut, measured otherwise`
+            ? shellWords.cutMeasuredOtherwise(changed)
             : laid < applications
-              ? `${applications - laid} to lay out`
+              ? shellWords.toLayOut(applications - laid)
               : this.#laidOut(),
-      day: applications === 0 ? '–' : planned === 0 ? 'to plan' : `${planned} steps planned`,
-      fit: applications === 0 ? '–' : `${finished} of ${applications} done`,
-      check: 'comes later',
-      close: 'comes later',
+      day: applications === 0 ? '–' : planned === 0 ? shellWords.toPlan : shellWords.stepsPlanned(planned),
+      fit: applications === 0 ? '–' : shellWords.doneOf(finished, applications),
+      check: shellWords.comesLater,
+      close: shellWords.comesLater,
     };
   });
 
@@ -54,8 +55,8 @@ export class StopSummaries {
 }
 
 function measuredWord(surfaces: number, progress: Progress | undefined): string {
-  if (progress === undefined) return `${surfaces} surfaces`;
+  if (progress === undefined) return shellWords.surfacesCount(surfaces);
   return progress.measured === surfaces
-    ? `all ${surfaces} measured`
-    : `${surfaces - progress.measured} to measure`;
+    ? shellWords.allMeasured(surfaces)
+    : shellWords.toMeasure(surfaces - progress.measured);
 }

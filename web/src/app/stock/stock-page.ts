@@ -16,6 +16,7 @@ import { Stock } from '../catalogue/stock';
 import { Device } from '../device/device';
 import { textOf } from '../ui/form-text';
 import { GeneralCommands } from '../shell/general-commands';
+import { catalogueWords } from '../words/catalogue';
 
 /** Every roll and offcut there is, drawn by what is left of it, and the way to take one in. */
 @Component({
@@ -24,17 +25,17 @@ import { GeneralCommands } from '../shell/general-commands';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <main class="max-w-5xl mx-auto px-5 py-6">
-      <a routerLink="/" class="underline underline-offset-2">All jobs</a>
+      <a routerLink="/" class="underline underline-offset-2">{{ words.allJobs }}</a>
       <div class="flex flex-wrap items-end gap-4">
-        <h1 class="text-3xl mt-1 flex-1">Stock</h1>
+        <h1 class="text-3xl mt-1 flex-1">{{ words.stock }}</h1>
         @if (groups().length > 0) {
-          <a class="act act-small" href="/api/stock/list" download="stock.csv">Stock as CSV</a>
+          <a class="act act-small" href="/api/stock/list" download="stock.csv">{{ words.stockAsCsv }}</a>
         }
       </div>
       @if (stock.status() === 'gone') {
         <p class="mt-3">
-          The stock could not be read.
-          <button type="button" class="act act-small" (click)="stock.load()">Try again</button>
+          {{ words.stockUnreadable }}
+          <button type="button" class="act act-small" (click)="stock.load()">{{ words.tryAgain }}</button>
         </p>
       }
       @for (group of groups(); track group.filmId) {
@@ -86,7 +87,7 @@ import { GeneralCommands } from '../shell/general-commands';
                     class="act act-quiet act-small font-normal underline underline-offset-2 col-start-3 justify-self-end"
                     (click)="setGone(item.row)"
                   >
-                    {{ item.row.gone ? 'It is there again' : 'It is gone'
+                    {{ item.row.gone ? words.thereAgain : words.gone
                     }}<span class="sr-only"> {{ item.label }}</span>
                   </button>
                 }
@@ -97,13 +98,12 @@ import { GeneralCommands } from '../shell/general-commands';
       } @empty {
         @if (stock.status() === 'here') {
           <p class="mt-4">
-            Nothing in stock yet. Take a roll in below: from then on layouts use what is there first, and each
-            cut books its film.
+            {{ words.stockEmpty }}
           </p>
         }
       }
       <section class="mt-8 max-w-3xl" aria-labelledby="take-in">
-        <h2 id="take-in" class="text-2xl">Take in a roll or an offcut</h2>
+        <h2 id="take-in" class="text-2xl">{{ words.takeIn }}</h2>
         <form
           #form
           class="grid grid-cols-3 gap-4 mt-3 max-md:grid-cols-1"
@@ -111,7 +111,7 @@ import { GeneralCommands } from '../shell/general-commands';
           novalidate
         >
           <label
-            ><span class="block">Film</span
+            ><span class="block">{{ words.film }}</span
             ><select class="field" name="film">
               @for (film of catalogue.films(); track film.id) {
                 <option [value]="film.id">{{ film.name }}</option>
@@ -119,37 +119,44 @@ import { GeneralCommands } from '../shell/general-commands';
             </select></label
           >
           <label
-            ><span class="block">It is a</span
+            ><span class="block">{{ words.itIsA }}</span
             ><select class="field" name="what">
-              <option value="roll">roll</option>
-              <option value="offcut">offcut</option>
+              <option value="roll">{{ words.roll }}</option>
+              <option value="offcut">{{ words.offcut }}</option>
             </select></label
           >
           <label
-            ><span class="block">Label</span
+            ><span class="block">{{ words.label }}</span
             ><input class="field" name="label" maxlength="80" placeholder="R-22"
           /></label>
           <label
-            ><span class="block">Width</span><input class="field figure" name="width" placeholder="1524"
+            ><span class="block">{{ words.width }}</span
+            ><input class="field figure" name="width" placeholder="1524"
           /></label>
           <label
-            ><span class="block">Length left</span
+            ><span class="block">{{ words.lengthLeft }}</span
             ><input class="field figure" name="length" placeholder="30 m"
           /></label>
-          <label><span class="block">Lot</span><input class="field" name="lot" maxlength="80" /></label>
           <label
-            ><span class="block">Price a metre (empty: unknown)</span
+            ><span class="block">{{ words.lotField }}</span
+            ><input class="field" name="lot" maxlength="80"
+          /></label>
+          <label
+            ><span class="block">{{ words.priceField }}</span
             ><input class="field figure" name="price" inputmode="decimal"
           /></label>
           <label
-            ><span class="block">Where it lies</span><input class="field" name="where" maxlength="200"
+            ><span class="block">{{ words.whereItLies }}</span
+            ><input class="field" name="where" maxlength="200"
           /></label>
           <fieldset class="flex gap-4 items-end">
-            <legend>Factory edges</legend>
+            <legend>{{ words.factoryEdges }}</legend>
             <label class="flex items-center gap-2 min-h-9"
-              ><input type="checkbox" class="size-5 accent-ink" name="left" checked />left</label
+              ><input type="checkbox" class="size-5 accent-ink" name="left" checked />{{ words.left }}</label
             ><label class="flex items-center gap-2 min-h-9"
-              ><input type="checkbox" class="size-5 accent-ink" name="right" checked />right</label
+              ><input type="checkbox" class="size-5 accent-ink" name="right" checked />{{
+                words.right
+              }}</label
             >
           </fieldset>
           <div class="col-span-full">
@@ -157,9 +164,9 @@ import { GeneralCommands } from '../shell/general-commands';
               <p class="mb-3 text-stop font-semibold" role="alert">{{ text }}</p>
             }
             @if (taken(); as name) {
-              <p class="mb-3 font-semibold" role="status">{{ name }} is in stock.</p>
+              <p class="mb-3 font-semibold" role="status">{{ words.isInStock(name) }}</p>
             }
-            <button type="submit" class="act act-next">Take it in</button>
+            <button type="submit" class="act act-next">{{ words.takeItIn }}</button>
           </div>
         </form>
       </section>
@@ -168,6 +175,7 @@ import { GeneralCommands } from '../shell/general-commands';
   host: { class: 'block h-full overflow-auto' },
 })
 export class StockPage {
+  protected readonly words = catalogueWords;
   protected readonly stock = inject(Stock);
   protected readonly catalogue = inject(Catalogue);
   readonly #units = inject(Device).units;
@@ -180,7 +188,7 @@ export class StockPage {
     const ids = [...new Set(this.stock.items().map(({ filmId }) => filmId))];
     return ids.map((filmId) => ({
       filmId,
-      name: this.catalogue.byId().get(filmId)?.name ?? 'film not in the catalogue',
+      name: this.catalogue.byId().get(filmId)?.name ?? catalogueWords.filmUnknown,
       items: this.stock
         .items()
         .filter((item) => item.filmId === filmId)
@@ -214,25 +222,27 @@ export class StockPage {
       id: row.id,
       row,
       label: row.label,
-      what: row.gone ? 'gone' : left === 0 ? `${row.what}, used up` : row.what,
+      what: row.gone ? 'gone' : left === 0 ? catalogueWords.usedUp(row.what) : row.what,
       whole: (598 * row.length_nm) / longest,
       left: (598 * left) / longest,
       size: `${metres(left)} × ${formatLengthWithUnit(row.width_nm, this.#units())}`,
       under: [
-        row.lot === '' ? '' : `lot ${row.lot}`,
+        row.lot === '' ? '' : catalogueWords.lot(row.lot),
         row.where,
-        row.perMetre === null ? 'price unknown' : `${row.perMetre.toFixed(2)} a metre`,
+        row.perMetre === null
+          ? catalogueWords.priceUnknown
+          : catalogueWords.priceAMetre(row.perMetre.toFixed(2)),
         row.leftEdge && row.rightEdge
           ? ''
           : row.leftEdge
-            ? 'left factory edge'
+            ? catalogueWords.leftEdge
             : row.rightEdge
-              ? 'right factory edge'
-              : 'no factory edge',
+              ? catalogueWords.rightEdge
+              : catalogueWords.noEdge,
       ]
         .filter((part) => part !== '')
         .join(', '),
-      says: `${metres(left)} of ${metres(row.length_nm)} left`,
+      says: catalogueWords.leftOf(metres(left), metres(row.length_nm)),
     };
   }
 
@@ -247,13 +257,13 @@ export class StockPage {
     const price = text('price') === '' ? null : Number(text('price').replace(',', '.'));
     const says =
       text('label') === ''
-        ? 'Label: expected what stands on the roll, got nothing.'
+        ? catalogueWords.labelMissing
         : width.kind !== 'length'
-          ? `Width: expected 50 to 5000 mm, got “${text('width')}”.`
+          ? catalogueWords.widthWrong(text('width'))
           : length.kind !== 'length'
-            ? `Length left: expected 50 mm to 1 km, got “${text('length')}”.`
+            ? catalogueWords.lengthWrong(text('length'))
             : price !== null && !(price >= 0)
-              ? `Price: expected a number from 0, got “${text('price')}”.`
+              ? catalogueWords.priceWrong(text('price'))
               : undefined;
     if (says !== undefined || width.kind !== 'length' || length.kind !== 'length') {
       this.fault.set(says);

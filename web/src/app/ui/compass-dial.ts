@@ -7,6 +7,7 @@ import {
   output,
   viewChild,
 } from '@angular/core';
+import { uiWords } from '../words/ui';
 
 const MIDDLE = 60;
 const WINDS = [
@@ -30,7 +31,7 @@ const WINDS = [
       aria-valuemin="0"
       aria-valuemax="359"
       [attr.aria-valuenow]="bearing() ?? 0"
-      [attr.aria-valuetext]="bearing() === null ? 'unknown' : bearing() + ' degrees'"
+      [attr.aria-valuetext]="bearing() === null ? words.unknown : words.degrees(bearing() ?? 0)"
       [attr.aria-label]="label()"
       (pointerdown)="grab($event)"
       (pointermove)="turn($event)"
@@ -65,15 +66,16 @@ const WINDS = [
           class="fill-ink"
         />
       } @else {
-        <text x="60" y="64" class="fill-ink text-xs" text-anchor="middle">unknown</text>
+        <text x="60" y="64" class="fill-ink text-xs" text-anchor="middle">{{ words.unknown }}</text>
       }
     </svg>
   `,
 })
 export class CompassDial {
+  protected readonly words = uiWords;
   readonly bearing = input.required<number | null>();
   readonly horizon = input<readonly { readonly bearing_deg: number; readonly elevation_deg: number }[]>([]);
-  readonly label = input('Bearing');
+  readonly label = input(uiWords.bearing);
   readonly turned = output<number>();
   private readonly dial = viewChild.required<ElementRef<SVGElement>>('dial');
   protected readonly winds = WINDS;

@@ -1,5 +1,6 @@
 import { DOCUMENT } from '@angular/common';
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { uiWords } from '../words/ui';
 
 const DIGITS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '0', '.', '-'] as const;
 const FRACTIONS = ['1/2', '1/4', '3/4', '1/8', '3/8', '5/8', '7/8', '1/16'] as const;
@@ -14,7 +15,7 @@ const MARKS = ["'", '"', ' cm', ' m'] as const;
       class="flex gap-2 p-2 border border-ink rounded-card bg-ground shadow-lg"
       [class.flex-row-reverse]="hand() === 'left'"
       role="group"
-      aria-label="Number pad"
+      [attr.aria-label]="words.numberPad"
       (pointerdown)="$event.preventDefault()"
       (mousedown)="$event.preventDefault()"
     >
@@ -55,20 +56,23 @@ const MARKS = ["'", '"', ' cm', ' m'] as const;
         }
       </div>
       <div class="grid gap-1 grid-rows-[1fr_2fr]">
-        <button type="button" tabindex="-1" class="act justify-center px-3" (click)="rub()">Rub out</button>
+        <button type="button" tabindex="-1" class="act justify-center px-3" (click)="rub()">
+          {{ words.rubOut }}
+        </button>
         <button
           type="button"
           tabindex="-1"
           class="act act-next justify-center px-3 text-lg"
           (click)="onward()"
         >
-          Next
+          {{ words.next }}
         </button>
       </div>
     </div>
   `,
 })
 export class NumberPad {
+  protected readonly words = uiWords;
   readonly hand = input<'left' | 'right'>('right');
   protected readonly digits = DIGITS;
   protected readonly fractions = FRACTIONS;

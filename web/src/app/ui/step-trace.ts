@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import type { Step } from '@yellow-pane/core/quantity';
+import { uiWords } from '../words/ui';
 
 /** The steps behind a figure: formula, inputs, source, how sure. The one place that shows them. */
 @Component({
@@ -20,18 +21,19 @@ import type { Step } from '@yellow-pane/core/quantity';
         @if (step.uncertainty; as spread) {
           <p class="mt-1">± {{ shown(spread.plusMinus) }} {{ step.unit }}: {{ spread.says }}.</p>
         } @else {
-          <p class="mt-1 text-faint">How sure: unknown.</p>
+          <p class="mt-1 text-faint">{{ words.howSureUnknown }}</p>
         }
         @if (step.remark) {
           <p class="mt-1">{{ step.remark }}</p>
         }
-        <p class="mt-1 text-faint">Source: {{ step.source.text }}.</p>
+        <p class="mt-1 text-faint">{{ words.source(step.source.text) }}</p>
       </div>
     }
   `,
   host: { class: 'block' },
 })
 export class StepTrace {
+  protected readonly words = uiWords;
   readonly steps = input.required<readonly Step[]>();
   protected shown(value: number): string {
     return Number.isInteger(value)

@@ -1,5 +1,4 @@
 import type { SurfaceRows } from '@yellow-pane/core/choosing';
-import { newSunBook } from '@yellow-pane/core/choosing';
 import {
   type SeenBearing,
   type SeenEnd,
@@ -18,7 +17,7 @@ import {
 } from '@yellow-pane/core/scheduling';
 import { type SearchTime, searchFor } from './search-for';
 import type { Air } from '@yellow-pane/core/waiting';
-import { type ReadyAnswer, type ReadyAsk, readyAnswers } from '@yellow-pane/core/reading';
+import { type ReadyAnswer, type ReadyAsk, newReadyBook, readyAnswers } from '@yellow-pane/core/reading';
 
 export interface DayWorkerApi {
   ready(
@@ -45,14 +44,14 @@ export interface DayWorkerApi {
 
 const HALF_DAY_MS = 43_200_000;
 const ANY_AIR: Air = { air_C: 20, humidity: 0.5 };
-const book = newSunBook();
+const book = newReadyBook();
 
 /** What the day worker does, in whichever thread. */
 export const dayWork: DayWorkerApi = {
   ready: (asks, weather, from_ms, to_ms, indoor, limits) =>
     readyAnswers(asks, weather, from_ms, to_ms, indoor, limits, book),
   bearing(rows, side, end, instant_ms) {
-    const { place, facing } = caseOfRows(rows, side, undefined, ANY_AIR, book).own;
+    const { place, facing } = caseOfRows(rows, side, undefined, ANY_AIR, book.sun).own;
     return facing === null
       ? null
       : bearingFromEnd(

@@ -8,6 +8,7 @@ import {
 import { type ByBand, type LayerOptics, bandsOfSpectrum, solarOfSpectrum } from '@yellow-pane/core/glazing';
 import type { Film } from '@yellow-pane/core/job';
 import { CoreError } from '@yellow-pane/core/quantity';
+import { shellWords } from '../words/shell';
 import { exposeWork } from './core-errors';
 
 export type SpectrumAnswer =
@@ -34,7 +35,7 @@ const api: FilmFilesApi = {
       };
     } catch (error) {
       if (error instanceof CoreError)
-        return { refused: `Spectrum: expected ${error.data.expected}, got ${error.data.got}.` };
+        return { refused: shellWords.spectrumExpected(error.data.expected, error.data.got) };
       throw error;
     }
   },

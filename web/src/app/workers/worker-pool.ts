@@ -1,4 +1,5 @@
 import { type Remote, proxy, wrap } from 'comlink';
+import { shellWords } from '../words/shell';
 import { keepCoreErrors } from './core-errors';
 
 export interface TaskOptions {
@@ -43,7 +44,7 @@ export class WorkerPool<Api> {
       lane.worker.addEventListener(
         'error',
         (event) => {
-          fail(new Error(event.message || 'the worker failed'));
+          fail(new Error(event.message || shellWords.workerFailed));
         },
         { once: true, signal: over.signal },
       );

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { EmptyStop } from '../../ui/empty-stop';
 import { StopFrame } from '../../shell/stop-frame';
 import { VerdictBox } from '../../ui/verdict-box';
+import { fitWords } from '../../words/fit';
 
 @Component({
   selector: 'yp-close',
@@ -12,24 +13,21 @@ import { VerdictBox } from '../../ui/verdict-box';
       <yp-empty-stop
         sheet
         class="flex-1"
-        heading="Hand over and remember"
-        purpose="This stop will close the job: care, return visits, warranty facts and the record of what was used where."
+        [heading]="words.handOver"
+        [purpose]="words.closePurpose"
         [will]="will"
-        missing="Closing is not in this version. Who measured, cut and fitted what, and when, is kept already."
+        [missing]="words.closeNotYet"
       />
       <div reckoning>
-        <yp-verdict-box verdict="unknown" heading="Not reckoned yet"
-          >This version works out nothing for this stop.</yp-verdict-box
-        >
+        <yp-verdict-box verdict="unknown" [heading]="words.notReckonedYet">{{
+          words.worksOutNothing
+        }}</yp-verdict-box>
       </div>
     </yp-stop-frame>
   `,
   host: { class: 'contents' },
 })
 export class Close {
-  protected readonly will = [
-    'The certificate for the customer, to print',
-    'Return visits and when sealant may go back',
-    'Which roll, which day, what temperature',
-  ];
+  protected readonly words = fitWords;
+  protected readonly will = [fitWords.certificate, fitWords.returnVisits, fitWords.whichRoll];
 }

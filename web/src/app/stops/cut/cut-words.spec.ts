@@ -1,7 +1,16 @@
 import { describe, expect, it } from '@jest/globals';
 import { nmFromMm } from '@yellow-pane/core/quantity';
 import { CoreError } from '@yellow-pane/core/quantity';
-import { type NamedBlank, gapWord, money, percent, pieceWord, refusalWord, shortWord } from './cut-words';
+import {
+  type FilmThereIs,
+  type NamedBlank,
+  gapWord,
+  money,
+  percent,
+  pieceWord,
+  refusalWord,
+  shortWord,
+} from './cut-words';
 
 const METRIC = 'metric' as Parameters<typeof gapWord>[1];
 const IMPERIAL = 'imperial' as Parameters<typeof gapWord>[1];
@@ -21,6 +30,10 @@ describe('how near is it to the best, in plain words?', () => {
     );
     expect(gapWord(plan(), IMPERIAL)).toMatch(/ft|in|yd/);
   });
+  it('the share is of what is used: nobody can save more than all of it', () => {
+    expect(gapWord(plan({ bound_nm: nmFromMm(690) }), METRIC)).toContain('at most 94.5 % could be saved');
+    expect(gapWord(plan({ bound_nm: 0, filmCost: 220, filmBound: 100 }), METRIC)).toContain('at most 54.5 %');
+  });
   it('proven only when the search says so, or the bound is met', () => {
     const proven = 'Nothing can use less on this roll: this is proven.';
     expect(gapWord(plan({ stopped: 'optimal' }), METRIC)).toBe(proven);
@@ -29,7 +42,7 @@ describe('how near is it to the best, in plain words?', () => {
   });
   it('for money: the film can cost no less, or nothing is known and nothing is said', () => {
     expect(gapWord(plan({ bound_nm: 0, filmCost: 105, filmBound: 100 }), METRIC)).toBe(
-      'The film can cost no less than 100.00: at most 5.0 % could be saved.',
+      'The film can cost no less than 100.00: at most 4.8 % could be saved.',
     );
     expect(gapWord(plan({ bound_nm: 0, filmCost: 100, filmBound: 100 }), METRIC)).toBe(
       'No other choice of film costs less: this is proven.',
@@ -66,21 +79,32 @@ describe('why is there no film for a piece?', () => {
     },
   };
   const of = (key: string): NamedBlank | undefined => blanks[key];
+  const film = (
+    widths: readonly number[],
+    what: 'roll' | 'to order' = 'roll',
+    mostSheet_mm: number | null = null,
+  ): FilmThereIs => ({ stocks: widths.map((width_mm) => ({ width_mm, what })), mostSheet_mm });
   it('no film at all: a width in the catalogue, or a roll', () => {
-    expect(shortWord(['a', 'c'], [], of, METRIC)).toBe(
+    expect(shortWord(['a', 'c'], film([]), of, METRIC)).toBe(
       'There is no film to cut SW1, WL1 1/3 from: give the film a width in the catalogue, or take a roll into stock.',
     );
   });
   it('too wide for all, counting that one may be turned: a wider roll, or seams', () => {
-    expect(shortWord(['a', 'b', 'c'], [{ width_mm: 1220 }, { width_mm: 1524 }], of, METRIC)).toBe(
+    expect(shortWord(['a', 'b', 'c'], film([1220, 1524]), of, METRIC)).toBe(
       'SW1: wider than the widest film there is (1524 mm). A wider roll, or seams, would help.',
     );
   });
   it('else there is too little of it', () => {
-    expect(shortWord(['a'], [{ width_mm: 1524 }], of, IMPERIAL)).toContain('(60 in)');
-    expect(shortWord(['c'], [{ width_mm: 1524 }], of, METRIC)).toBe(
+    expect(shortWord(['a'], film([1524]), of, IMPERIAL)).toContain('(60 in)');
+    expect(shortWord(['c'], film([1524]), of, METRIC)).toBe(
       'Not enough film for WL1 1/3. A new roll to order would help: it is left out now.',
     );
+  });
+  it('a longest sheet that binds is named, and a new roll is not promised to help', () => {
+    expect(shortWord(['c'], film([1524], 'to order', 2400), of, METRIC)).toBe(
+      'WL1 1/3: longer than the longest sheet that is set (2400 mm). A longer sheet would help.',
+    );
+    expect(shortWord(['c'], film([1524], 'to order'), of, METRIC)).not.toContain('would help');
   });
   it('a refusal names the piece as it stands on the label', () => {
     const word = (key: string): string | undefined => of(key)?.word;

@@ -8,12 +8,13 @@ import {
   formatLengthWithUnit,
   nmFromMm,
 } from '@yellow-pane/core/quantity';
+import { cutWords } from '../../words/cut';
 
 /** What a roll of a plan is called. Of several to be ordered the others are numbered. */
 export function rollWord({ what, label }: Pick<CutRoll, 'what' | 'label'>): string {
   return what === 'to order'
-    ? `New roll${label.startsWith('new ') ? label.slice('new'.length) : ''}, to be ordered`
-    : `${what === 'roll' ? 'Roll' : 'Offcut'} ${label}`;
+    ? cutWords.newRoll(label.startsWith('new ') ? label.slice('new'.length) : '')
+    : `${what === 'roll' ? cutWords.roll : cutWords.offcut} ${label}`;
 }
 
 export const money = (value: number): string => value.toFixed(2);
@@ -48,26 +49,33 @@ export function gapWord(
   units: DisplayUnits,
 ): string {
   const near = (used: number, bound: number): boolean => used - bound <= 1e-4 * Math.max(1, bound);
-  if (bound_nm > 0 && (stopped === 'optimal' || near(used_nm, bound_nm)))
-    return 'Nothing can use less on this roll: this is proven.';
+  if (bound_nm > 0 && (stopped === 'optimal' || near(used_nm, bound_nm))) return cutWords.nothingLess;
   if (bound_nm > 0)
-    return `Nothing can use less than ${formatFilmLength(bound_nm, units)} on this roll: at most ${((100 * (used_nm - bound_nm)) / bound_nm).toFixed(1)} % could be saved.`;
+    return cutWords.lengthBound(formatFilmLength(bound_nm, units), savedAtMost(used_nm, bound_nm));
   if (filmBound <= 0) return '';
-  if (near(filmCost, filmBound)) return 'No other choice of film costs less: this is proven.';
-  return `The film can cost no less than ${money(filmBound)}: at most ${((100 * (filmCost - filmBound)) / filmBound).toFixed(1)} % could be saved.`;
+  if (near(filmCost, filmBound)) return cutWords.nothingCheaper;
+  return cutWords.costBound(money(filmBound), savedAtMost(filmCost, filmBound));
+}
+
+/** The share of what is used that no layout could do without, taken off a whole: never over 100 %. */
+const savedAtMost = (used: number, bound: number): string => ((100 * (used - bound)) / used).toFixed(1);
+
+/** Film that may be cut from, and the longest sheet that is handled; null: no limit. */
+export interface FilmThereIs {
+  readonly stocks: readonly Pick<StockFilm, 'width_mm' | 'what'>[];
+  readonly mostSheet_mm: number | null;
 }
 
 /** Why some pieces have no film, and what would help. @param blankOf a blank by its key in the order */
 export function shortWord(
   notLaid: readonly string[],
-  stocks: readonly Pick<StockFilm, 'width_mm'>[],
+  { stocks, mostSheet_mm }: FilmThereIs,
   blankOf: (key: string) => NamedBlank | undefined,
   units: DisplayUnits,
 ): string {
   const widest = Math.max(0, ...stocks.map(({ width_mm }) => width_mm));
   const names = (keys: readonly string[]): string => keys.map((key) => blankOf(key)?.word ?? key).join(', ');
-  if (stocks.length === 0)
-    return `There is no film to cut ${names(notLaid)} from: give the film a width in the catalogue, or take a roll into stock.`;
+  if (stocks.length === 0) return cutWords.noFilmToCutFrom(names(notLaid));
   const tooWide = notLaid.filter((key) => {
     const own = blankOf(key);
     return (
@@ -84,8 +92,20 @@ export function shortWord(
   });
   if (curved.length > 0) return curved.join(' ');
   if (tooWide.length > 0)
-    return `${names(tooWide)}: wider than the widest film there is (${formatLengthWithUnit(nmFromMm(widest), units)}). A wider roll, or seams, would help.`;
-  return `Not enough film for ${names(notLaid)}. A new roll to order would help: it is left out now.`;
+    return cutWords.widerThanAnyFilm(names(tooWide), formatLengthWithUnit(nmFromMm(widest), units));
+  const tooLong = notLaid.filter((key) => isLonger(blankOf(key), mostSheet_mm));
+  if (mostSheet_mm !== null && tooLong.length > 0)
+    return cutWords.longerThanSheet(names(tooLong), formatLengthWithUnit(nmFromMm(mostSheet_mm), units));
+  return stocks.some(({ what }) => what === 'to order')
+    ? cutWords.noPlaceFound(names(notLaid))
+    : cutWords.notEnoughFilm(names(notLaid));
+}
+
+/** Whether a blank is longer than the longest sheet, however it lies. */
+function isLonger(own: NamedBlank | undefined, mostSheet_mm: number | null): boolean {
+  if (own === undefined || mostSheet_mm === null) return false;
+  const { across_mm, along_mm } = own.blank;
+  return Math.min(along_mm, own.blanks.whole.mayTurn90 ? across_mm : along_mm) > mostSheet_mm;
 }
 
 /** A blank as far as it is spoken of. */
@@ -103,5 +123,5 @@ export function refusalWord(error: unknown, wordOf: (key: string) => string | un
   if (!(error instanceof CoreError)) return `${error instanceof Error ? error.message : String(error)}.`;
   const { path, expected, got, about: [own, ...others] = [] } = error.data;
   const says = others.reduce((text, id) => text.replace(id, wordOf(id) ?? id), got);
-  return `${(own === undefined ? undefined : wordOf(own)) ?? path}: expected ${expected}, got ${says}.`;
+  return cutWords.fieldWrong((own === undefined ? undefined : wordOf(own)) ?? path, expected, says);
 }

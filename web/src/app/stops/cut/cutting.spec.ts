@@ -126,6 +126,15 @@ function standing(tag: string) {
 }
 
 describe('is the film of the surface in hand laid out?', () => {
+  it('a layout that fails never takes the place of one that holds; why is said', async () => {
+    const { cutting } = standing('SW1');
+    await cutting.layOut();
+    const pieces = cutting.pieces();
+    cutting.mostSheet_nm.set(1_000 * 1e6);
+    await cutting.layOut();
+    expect(cutting.pieces()).toEqual(pieces);
+    expect(cutting.fault()).toMatch(/longer than the longest sheet .* is kept/);
+  });
   it('every blank of its film once, on stock and what is to be ordered, never below what film can cost', async () => {
     const { cutting } = standing('SW1');
     await cutting.layOut();

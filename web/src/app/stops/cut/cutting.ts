@@ -1,5 +1,6 @@
 import { Injectable, computed, inject, linkedSignal, signal } from '@angular/core';
 import type { Op, StockItem } from '@yellow-pane/contracts';
+import { mmFromNm } from '@yellow-pane/core/quantity';
 import type { CutOrder, CutOrderPlan, OrderPiece, Stages, StockFilm } from '@yellow-pane/core/cutting';
 import type { Liner, RowOf } from '@yellow-pane/core/job';
 import {
@@ -30,6 +31,7 @@ import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { StockHere } from '../../job/stock-here';
 import { Selection } from '../../shell/selection';
+import { cutWords } from '../../words/cut';
 import { LayoutPool } from '../../workers/layout-pool';
 import { Search } from '../../workers/search';
 import { money, pieceWord, refusalWord, shortWord } from './cut-words';
@@ -74,7 +76,7 @@ export class Cutting {
   readonly films = computed(() =>
     [...new Set(this.#reading.applications().map(({ filmId }) => filmId))].map((id) => ({
       id,
-      name: this.#catalogue.byId().get(id)?.name ?? 'film not in the catalogue',
+      name: this.#catalogue.byId().get(id)?.name ?? cutWords.filmUnknown,
     })),
   );
   readonly applicationHere = computed(
@@ -227,22 +229,35 @@ export class Cutting {
     begun: string,
   ): Promise<void> {
     if (this.#begunWord() === begun) await this.#keep(found, order, filmName);
-    else
-      this.fault.set(
-        'A roll was cut into while it was laid out. What lies on it stays; lay out again for the rest.',
-      );
+    else this.fault.set(cutWords.cutWhileLaidOut);
   }
 
   async #keep(found: CutOrderPlan, order: CutOrder, filmName: string): Promise<void> {
+    const short = found.notLaid.length === 0 ? undefined : this.#shortWord(found);
+    if (short !== undefined && this.#hasMoreOnFilm(found)) {
+      this.fault.set(`${short} ${cutWords.layoutKept}`);
+      return;
+    }
     const bounded = lengthBoundRequest(found, order, begunIds(this.#reading.view(), this.plan()).size > 0);
     const bound_nm = bounded === null ? 0 : lengthBoundOf(await this.#pool.bound(bounded, {}), order);
     const ops = this.#planOps(found, order, bound_nm);
     for (let start = 0; start < ops.length; start += OPS_PER_CHANGE)
-      this.#desk.do(`${filmName} laid out`, ops.slice(start, start + OPS_PER_CHANGE));
-    if (found.notLaid.length > 0)
-      this.fault.set(
-        shortWord(found.notLaid, this.stocks(), (key) => this.#blankByKey().get(key), this.#units()),
-      );
+      this.#desk.do(cutWords.filmLaidOut(filmName), ops.slice(start, start + OPS_PER_CHANGE));
+    if (short !== undefined) this.fault.set(short);
+  }
+
+  #shortWord({ notLaid }: CutOrderPlan): string {
+    const { mostSheet_nm } = this.settings();
+    const there = {
+      stocks: this.stocks(),
+      mostSheet_mm: mostSheet_nm === null ? null : mmFromNm(mostSheet_nm),
+    };
+    return shortWord(notLaid, there, (key) => this.#blankByKey().get(key), this.#units());
+  }
+
+  /** Whether the layout there is still holds and leaves fewer blanks without film. */
+  #hasMoreOnFilm({ notLaid }: CutOrderPlan): boolean {
+    return this.plan() !== undefined && this.stale().length === 0 && this.notLaid().length < notLaid.length;
   }
 
   /** The rows of a layout in place of the old ones; rolls that are begun stay with all that lies on them. */
@@ -288,8 +303,6 @@ export class Cutting {
   /** The money of the plan that stands, in one line. */
   readonly costWord = computed(() => {
     const plan = this.plan();
-    return plan === undefined
-      ? ''
-      : `Film ${money(plan.filmCost)}, with cutting and offcuts ${money(plan.cost)}`;
+    return plan === undefined ? '' : cutWords.costSaid(money(plan.filmCost), money(plan.cost));
   });
 }

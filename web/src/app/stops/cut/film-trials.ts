@@ -1,5 +1,6 @@
 import { Injectable, inject } from '@angular/core';
 import type { CutOrderPlan, OrderPiece } from '@yellow-pane/core/cutting';
+import { cutWords } from '../../words/cut';
 import { LayoutPool } from '../../workers/layout-pool';
 import { Cutting } from './cutting';
 
@@ -22,13 +23,13 @@ export class FilmTrials {
     const bought = order.stocks.filter(({ what }) => what === 'to order');
     const kept = order.stocks.filter(({ what }) => what !== 'to order');
     const cases = [
-      ...(kept.length === 0 ? [] : [{ word: 'only what is in stock', stocks: kept }]),
+      ...(kept.length === 0 ? [] : [{ word: cutWords.onlyInStock, stocks: kept }]),
       ...bought.map((width) => ({
-        word: `${kept.length === 0 ? '' : 'stock and '}${width.width_mm} mm to order`,
+        word: cutWords.widthToOrder(kept.length === 0 ? '' : cutWords.stockAnd, width.width_mm),
         stocks: [...kept, width],
       })),
       ...(bought.length > 1
-        ? [{ word: `${kept.length === 0 ? '' : 'stock and '}all widths`, stocks: order.stocks }]
+        ? [{ word: cutWords.allWidths(kept.length === 0 ? '' : cutWords.stockAnd), stocks: order.stocks }]
         : []),
     ];
     const plans = await this.#pool.planEach(
@@ -50,7 +51,7 @@ export class FilmTrials {
   ): Promise<{ readonly before: CutOrderPlan; readonly after: CutOrderPlan } | undefined> {
     const mayTurn90 = this.#cutting.film()?.direction === 'none';
     const extra = Array.from({ length: count }, (_, index): OrderPiece => ({
-      id: `what if ${index}`,
+      id: `trial-${index}`,
       across_mm: width_mm,
       along_mm: height_mm,
       mayTurn90,

@@ -5,6 +5,7 @@ import { formatFilmLength, formatLength, formatLengthWithUnit, nmFromMm } from '
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
 import { StockHere } from '../../job/stock-here';
+import { cutWords } from '../../words/cut';
 import { pieceWord, rollWord } from './cut-words';
 import { Cutting } from './cutting';
 import { PlanWork } from './plan-work';
@@ -35,7 +36,7 @@ interface BoardHere {
       <p class="pt-2 text-sm text-faint">
         {{ standing }}
         <strong class="text-ink"
-          >Liner
+          >{{ words.liner }}
           {{ cutting.soFar() === undefined ? (cutting.plan()?.liner ?? 'up') : cutting.liner() }}.</strong
         >
       </p>
@@ -45,7 +46,7 @@ interface BoardHere {
         <p class="flex flex-wrap gap-x-3 items-baseline">
           <strong>{{ board.name }}</strong><span class="text-sm text-faint">{{ board.under }}</span>
           @if (board.isBooked) {
-            <span class="text-sm font-semibold">cut and booked</span>
+            <span class="text-sm font-semibold">{{ words.cutAndBooked }}</span>
           }
         </p>
         <yp-roll-board
@@ -73,25 +74,25 @@ interface BoardHere {
         class="overflow-x-auto print:overflow-visible mt-3"
         tabindex="0"
         role="region"
-        aria-label="Cut list"
+        [attr.aria-label]="words.cutList"
       >
         <table class="w-full text-left max-md:text-sm [&_td]:pr-2 [&_th]:pr-2">
           <caption class="text-left font-bold py-1">
-            Cut list, in cutting order ({{
-              units() === 'metric' ? 'mm' : 'in'
-            }})
+            {{
+              words.cutListInOrder(units() === 'metric' ? 'mm' : 'in')
+            }}
           </caption>
           <thead class="text-sm text-faint">
             <tr>
-              <th scope="col" class="font-normal hidden print:table-cell">Cut</th>
-              <th scope="col" class="font-normal py-1">No.</th>
-              <th scope="col" class="font-normal">Piece</th>
-              <th scope="col" class="font-normal max-md:hidden">From</th>
-              <th scope="col" class="font-normal text-right">Across</th>
-              <th scope="col" class="font-normal text-right">Along</th>
-              <th scope="col" class="font-normal text-right">From edge</th>
-              <th scope="col" class="font-normal text-right">From end</th>
-              <th scope="col" class="font-normal pl-4 max-md:hidden">Top</th>
+              <th scope="col" class="font-normal hidden print:table-cell">{{ words.cut }}</th>
+              <th scope="col" class="font-normal py-1">{{ words.number }}</th>
+              <th scope="col" class="font-normal">{{ words.piece }}</th>
+              <th scope="col" class="font-normal max-md:hidden">{{ words.from }}</th>
+              <th scope="col" class="font-normal text-right">{{ words.across }}</th>
+              <th scope="col" class="font-normal text-right">{{ words.along }}</th>
+              <th scope="col" class="font-normal text-right">{{ words.fromEdge }}</th>
+              <th scope="col" class="font-normal text-right">{{ words.fromEnd }}</th>
+              <th scope="col" class="font-normal pl-4 max-md:hidden">{{ words.top }}</th>
             </tr>
           </thead>
           <tbody>
@@ -104,10 +105,10 @@ interface BoardHere {
                 <th scope="row" class="font-semibold">
                   {{ row.word }}
                   @if (row.isStale) {
-                    <span class="text-stop"> stale</span>
+                    <span class="text-stop"> {{ words.stale }}</span>
                   }
                   @if (row.piece.spoiledAt) {
-                    <span class="text-stop"> spoiled</span>
+                    <span class="text-stop"> {{ words.spoiled }}</span>
                   }
                 </th>
                 <td class="max-md:hidden text-sm">{{ row.from }}</td>
@@ -128,6 +129,7 @@ interface BoardHere {
   host: { class: 'block flex-1 min-h-0 overflow-auto px-5 pb-4 print:px-0 print:overflow-visible' },
 })
 export class LayoutView {
+  protected readonly words = cutWords;
   protected readonly standing = STANDING;
   protected readonly cutting = inject(Cutting);
   readonly #work = inject(PlanWork);
@@ -149,10 +151,10 @@ export class LayoutView {
       top:
         piece.turned === piece.topAlong
           ? piece.flipped
-            ? 'to the core'
-            : 'to the roll’s end'
-          : 'to a long edge',
-      first: piece.phase_nm > 0 ? `, first cut ${this.length(piece.phase_nm)} off it` : '',
+            ? cutWords.toTheCore
+            : cutWords.toTheEnd
+          : cutWords.toLongEdge,
+      first: piece.phase_nm > 0 ? cutWords.firstCutOff(this.length(piece.phase_nm)) : '',
     }));
   });
 
@@ -193,7 +195,7 @@ export class LayoutView {
         what: stock?.what ?? 'to order',
         name: rollWord({
           what: item?.what ?? 'to order',
-          label: item?.label ?? (copy > 0 ? `new ${copy + 1}` : 'new'),
+          label: item?.label ?? (copy > 0 ? cutWords.newCopy(copy + 1) : 'new'),
         }),
         width_nm,
         used_nm,
@@ -225,7 +227,12 @@ export class LayoutView {
   }
 
   #under(width_nm: number, used_nm: number, left_nm: number | null, lot: string): string {
-    return `${formatLengthWithUnit(width_nm, this.units())} wide, uses ${formatFilmLength(used_nm, this.units())}${left_nm === null ? '' : ` of ${formatFilmLength(left_nm, this.units())}`}${lot === '' ? '' : `, lot ${lot}`}`;
+    return cutWords.rollSaid(
+      formatLengthWithUnit(width_nm, this.units()),
+      formatFilmLength(used_nm, this.units()),
+      left_nm === null ? '' : cutWords.ofLength(formatFilmLength(left_nm, this.units())),
+      lot === '' ? '' : cutWords.ofLot(lot),
+    );
   }
 
   protected readonly length = (value_nm: number): string => formatLength(value_nm, this.units());

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { lieOf } from '@yellow-pane/core/cutting';
 import { formatLengthWithUnit, mmFromNm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
+import { cutWords } from '../../words/cut';
 import { pieceWord, rollWord } from './cut-words';
 import { Cutting } from './cutting';
 import { PlanWork } from './plan-work';
@@ -13,37 +14,36 @@ import { PlanWork } from './plan-work';
   template: `
     @if (here(); as at) {
       <section aria-labelledby="piece-here" class="border-t border-line pt-3">
-        <h2 id="piece-here" class="font-bold">Piece {{ at.word }}</h2>
+        <h2 id="piece-here" class="font-bold">{{ words.pieceAt(at.word) }}</h2>
         <p class="figure">{{ at.size }}</p>
         <p class="text-sm">
-          Top {{ at.top }}. Factory edge: {{ at.edges }}{{ at.edges === 'none' ? '' : ', as it hangs' }}. Cut
-          with the liner {{ cutting.plan()?.liner ?? 'up' }}.
+          {{ words.pieceLies(at.top, at.edges, cutting.plan()?.liner ?? 'up') }}
         </p>
         @if (at.piece.cutAt) {
-          <p class="text-sm text-faint mt-1">Cut {{ at.piece.cutAt.slice(0, 10) }}.</p>
+          <p class="text-sm text-faint mt-1">{{ words.cutWhen(at.piece.cutAt.slice(0, 10)) }}</p>
           <button type="button" class="act act-small mt-2" (click)="work.spoil(at.piece)">
-            It is spoiled
+            {{ words.itIsSpoiled }}
           </button>
         } @else {
           <p class="text-sm text-faint mt-1">
-            Drag it, or focus it and use the arrow keys (10 mm, with Shift 1 mm). A moved piece is pinned.
+            {{ words.howToMove }}
           </p>
           <div class="flex flex-wrap gap-2 mt-2">
             <button type="button" class="act act-small" (click)="work.pin([at.piece], !at.piece.pinned)">
-              {{ at.piece.pinned ? 'Take the pin out' : 'Pin it here' }} <span class="key">P</span>
+              {{ at.piece.pinned ? words.takePinOut : words.pinHere }} <span class="key">P</span>
             </button>
             <button type="button" class="act act-small" (click)="cutting.fault.set(work.turn(at.piece))">
-              Turn <span class="key">R</span>
+              {{ words.turn }} <span class="key">R</span>
             </button>
             <button type="button" class="act act-small" (click)="work.pin(at.sheet, !at.sheetPinned)">
-              {{ at.sheetPinned ? 'Let its sheet go' : 'Lock its sheet' }}
+              {{ at.sheetPinned ? words.letSheetGo : words.lockSheet }}
             </button>
           </div>
           @if (at.elsewhere.length > 0) {
             <label class="block mt-2 text-sm text-faint"
-              >Cut it from another roll
+              >{{ words.cutFromAnother }}
               <select class="field mt-1" [value]="''" (change)="moveTo($event)">
-                <option value="">stays on {{ at.from }}</option>
+                <option value="">{{ words.staysOn(at.from) }}</option>
                 @for (roll of at.elsewhere; track roll.id) {
                   <option [value]="roll.id">{{ roll.name }}</option>
                 }
@@ -56,6 +56,7 @@ import { PlanWork } from './plan-work';
   `,
 })
 export class PiecePanel {
+  protected readonly words = cutWords;
   protected readonly cutting = inject(Cutting);
   protected readonly work = inject(PlanWork);
   readonly #units = inject(Device).units;
@@ -91,7 +92,10 @@ export class PiecePanel {
       word: pieceWord(piece),
       from: rollWord(roll),
       elsewhere,
-      size: `${formatLengthWithUnit(piece.across_nm, this.#units())} across × ${formatLengthWithUnit(piece.along_nm, this.#units())} along`,
+      size: cutWords.acrossByAlong(
+        formatLengthWithUnit(piece.across_nm, this.#units()),
+        formatLengthWithUnit(piece.along_nm, this.#units()),
+      ),
       top: lie.top,
       edges: lie.factoryEdges.length === 0 ? 'none' : lie.factoryEdges.join(', '),
       sheet,

@@ -6,6 +6,7 @@ import { handPlacedOf, handRollOf, offcutsLeft, turnedByHand } from '@yellow-pan
 import { Stock } from '../../catalogue/stock';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
+import { cutWords } from '../../words/cut';
 import { Cutting } from './cutting';
 import { pieceWord, rollWord } from './cut-words';
 
@@ -24,7 +25,7 @@ export class PlanWork {
   readonly #reading = inject(JobReading);
 
   move(piece: Piece, x_nm: number, y_nm: number): void {
-    this.#desk.do(`${pieceWord(piece)} moved and pinned`, [
+    this.#desk.do(cutWords.movedAndPinned(pieceWord(piece)), [
       this.#desk.set('cutPiece', piece.id, { x_nm, y_nm, pinned: true }),
       ...this.#usedAfter(piece.rollId, piece.id, { y_nm, along_nm: piece.along_nm }),
     ]);
@@ -36,15 +37,14 @@ export class PlanWork {
    */
   moveTo(piece: Piece, roll: Roll): string | undefined {
     const plan = this.#cutting.plan();
-    if (plan === undefined || piece.cutAt !== null) return `${pieceWord(piece)} is cut already.`;
-    if (this.#cutting.isBegun(roll)) return `${rollWord(roll)} is begun: what is on it stays as it is.`;
+    if (plan === undefined || piece.cutAt !== null) return cutWords.cutAlready(pieceWord(piece));
+    if (this.#cutting.isBegun(roll)) return cutWords.rollBegun(rollWord(roll));
     const others = this.#cutting
       .pieces()
       .filter(({ rollId }) => rollId === roll.id)
       .map((own) => handPlacedOf(own, plan.mode));
     const free = freePlace(handPlacedOf(piece, plan.mode), others, handRollOf(roll, plan));
-    if (free === undefined)
-      return `There is no room for ${pieceWord(piece)} on this film as it lies: ${rollWord(roll)}. Turn it, or take other pieces off first.`;
+    if (free === undefined) return cutWords.noRoomOnFilm(pieceWord(piece), rollWord(roll));
     const [x_nm, y_nm] = [nmFromMm(free.x_mm), nmFromMm(free.y_mm)];
     const elsewhere = this.#cutting.pieces().filter(({ id }) => id !== piece.id);
     const usedOn = (rollId: string, least_nm: number): number =>
@@ -56,7 +56,7 @@ export class PlanWork {
       { rollId: piece.rollId, used_nm: usedOn(piece.rollId, 0) },
       { rollId: roll.id, used_nm: usedOn(roll.id, y_nm + piece.along_nm) },
     ];
-    this.#desk.do(`${pieceWord(piece)} moved to another roll and pinned`, [
+    this.#desk.do(cutWords.movedToAnother(pieceWord(piece)), [
       this.#desk.set('cutPiece', piece.id, { rollId: roll.id, x_nm, y_nm, pinned: true }),
       ...this.#lengthsChanged(lengths, { bound_nm: 0 }),
     ]);
@@ -68,7 +68,7 @@ export class PlanWork {
     const [first] = changing;
     if (first !== undefined)
       this.#desk.do(
-        `${changing.length === 1 ? pieceWord(first) : `${changing.length} pieces`} ${pinned ? 'pinned' : 'let go'}`,
+        `${changing.length === 1 ? pieceWord(first) : cutWords.pieces(changing.length)} ${pinned ? 'pinned' : cutWords.letGo}`,
         changing.map(({ id }) => this.#desk.set('cutPiece', id, { pinned })),
       );
   }
@@ -83,11 +83,14 @@ export class PlanWork {
       .find(
         ({ application, blank: own }) => application.id === piece.applicationId && own.drop === piece.drop,
       );
-    if (piece.cutAt !== null) return `${pieceWord(piece)} is cut already.`;
+    if (piece.cutAt !== null) return cutWords.cutAlready(pieceWord(piece));
     if (blank?.blanks.whole.mayTurn90 === false)
-      return `${pieceWord(piece)} may not be turned: ${blank.blanks.whole.lies === 'top along the roll' ? 'it shrinks along the roll' : 'the film has a direction'}.`;
+      return cutWords.mayNotBeTurned(
+        pieceWord(piece),
+        blank.blanks.whole.lies === 'top along the roll' ? cutWords.shrinksAlong : cutWords.filmHasDirection,
+      );
     const [roll, plan] = [this.#cutting.rolls().find(({ id }) => id === piece.rollId), this.#cutting.plan()];
-    if (roll === undefined || plan === undefined) return `${pieceWord(piece)} lies on no roll.`;
+    if (roll === undefined || plan === undefined) return cutWords.liesOnNoRoll(pieceWord(piece));
     const turned = turnedByHand(piece);
     const others = this.#cutting
       .pieces()
@@ -99,8 +102,15 @@ export class PlanWork {
       handRollOf(roll, plan),
     );
     if (fault !== undefined)
-      return `${pieceWord(piece)} has no room to turn here: ${fault.kind === 'overlaps' ? 'it would lie over another piece' : fault.kind === 'over the edge' ? 'it would reach over the edge of the film' : 'the film ends before it'}. Move it to a free place first.`;
-    this.#desk.do(`${pieceWord(piece)} turned and pinned`, [
+      return cutWords.noRoomToTurn(
+        pieceWord(piece),
+        fault.kind === 'overlaps'
+          ? cutWords.overAnotherPiece
+          : fault.kind === 'over the edge'
+            ? cutWords.overTheEdge
+            : cutWords.filmEndsBefore,
+      );
+    this.#desk.do(cutWords.turnedAndPinned(pieceWord(piece)), [
       this.#desk.set('cutPiece', piece.id, { ...turned, pinned: true }),
       ...this.#usedAfter(piece.rollId, piece.id, { y_nm: piece.y_nm, along_nm: turned.along_nm }),
     ]);
@@ -113,7 +123,7 @@ export class PlanWork {
       ? roll.ticks.filter((own) => own !== tick)
       : [...roll.ticks, tick].sort((a, b) => a - b);
     const cutAt = ticks.includes(tick) ? new Date().toISOString() : null;
-    this.#desk.do('cut sheet ticked', [
+    this.#desk.do(cutWords.cutTicked, [
       this.#desk.set('cutRoll', roll.id, { ticks }),
       ...frees.map((id) => this.#desk.set('cutPiece', id, { cutAt })),
     ]);
@@ -124,7 +134,7 @@ export class PlanWork {
     const fresh = pieces.filter(({ cutAt, spoiledAt }) => cutAt === null && spoiledAt === null);
     if (fresh.length > 0)
       this.#desk.do(
-        `${fresh.map(pieceWord).join(', ')} cut by plotter`,
+        cutWords.cutByPlotter(fresh.map(pieceWord).join(', ')),
         fresh.map(({ id }) => this.#desk.set('cutPiece', id, { cutAt: new Date().toISOString() })),
       );
   }
@@ -144,7 +154,7 @@ export class PlanWork {
       this.#cutting.filmId() ?? '',
       this.#cutting.items(),
     ).map((offcut) => this.#desk.put('offcut', offcut));
-    this.#desk.do(`${roll.label || 'roll'} cut and booked`, [
+    this.#desk.do(cutWords.rollBooked(roll.label || 'roll'), [
       ...(roll.stockId === null || roll.used_nm === 0
         ? []
         : [
@@ -165,7 +175,7 @@ export class PlanWork {
 
   /** A cut piece is lost: it no longer counts, and its blank waits for film again. */
   spoil(piece: Piece): void {
-    this.#desk.do(`${pieceWord(piece)} spoiled`, [
+    this.#desk.do(cutWords.pieceSpoiled(pieceWord(piece)), [
       this.#desk.set('cutPiece', piece.id, { spoiledAt: new Date().toISOString() }),
     ]);
   }
@@ -190,7 +200,7 @@ export class PlanWork {
       gone: false,
     });
     if ('objection' in saved) return saved.objection;
-    this.#desk.do(`${label} has come`, [
+    this.#desk.do(cutWords.rollHasCome(label), [
       this.#desk.set('cutRoll', roll.id, { stockId: saved.id, what: 'roll', label, lot }),
     ]);
     return undefined;

@@ -24,6 +24,7 @@ import type { RowOf } from '@yellow-pane/core/job';
 import { formatLength, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { handPlacedOf, handRollOf } from '@yellow-pane/core/reading';
 import { Device } from '../../device/device';
+import { cutWords } from '../../words/cut';
 import { pieceWord } from './cut-words';
 import { RULES } from '@yellow-pane/core/rules';
 
@@ -73,212 +74,11 @@ const ARROWS: Readonly<Record<string, readonly [across: number, along: number]>>
 @Component({
   selector: 'yp-roll-board',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <svg
-      #board
-      class="w-full h-auto touch-none select-none"
-      [attr.viewBox]="viewBox()"
-      role="group"
-      [attr.aria-label]="label()"
-      (pointermove)="drag($event)"
-      (pointerup)="drop()"
-      (pointercancel)="letGo()"
-    >
-      <rect
-        x="0"
-        y="0"
-        [attr.width]="length()"
-        [attr.height]="width()"
-        class="fill-paper stroke-ink"
-        stroke-width="2"
-        vector-effect="non-scaling-stroke"
-      />
-      @let at = stand();
-      <ellipse
-        [attr.cx]="at.x"
-        [attr.cy]="at.y"
-        [attr.rx]="at.size * 0.6"
-        [attr.ry]="at.size * 1.5"
-        class="fill-board stroke-ink"
-        stroke-width="1"
-        vector-effect="non-scaling-stroke"
-      />
-      <circle [attr.cx]="at.x" [attr.cy]="at.y" [attr.r]="at.size * 0.62" class="fill-ink" />
-      <text
-        [attr.x]="at.x"
-        [attr.y]="at.size"
-        text-anchor="middle"
-        [attr.font-size]="at.size"
-        class="fill-faint"
-      >
-        left
-      </text>
-      <text
-        [attr.x]="at.x"
-        [attr.y]="width() - at.size * 0.35"
-        text-anchor="middle"
-        [attr.font-size]="at.size"
-        class="fill-faint"
-      >
-        right
-      </text>
-      <path
-        [attr.d]="hatch()"
-        class="stroke-line-strong"
-        stroke-width="0.7"
-        vector-effect="non-scaling-stroke"
-        fill="none"
-      />
-      @for (piece of drawn(); track piece.id) {
-        <g
-          class="cursor-grab outline-none"
-          [class.opacity-45]="piece.id === held()?.id"
-          role="button"
-          tabindex="0"
-          [attr.aria-label]="piece.says"
-          [attr.aria-pressed]="piece.id === pickedId()"
-          (pointerdown)="take($event, piece.id)"
-          (keydown)="key($event, piece.id)"
-          (focus)="picked.emit(piece.id)"
-        >
-          @if (piece.path) {
-            <rect
-              [attr.x]="piece.x"
-              [attr.y]="piece.y"
-              [attr.width]="piece.w"
-              [attr.height]="piece.h"
-              class="fill-none stroke-line-strong"
-              stroke-width="0.7"
-              vector-effect="non-scaling-stroke"
-            />
-            <path
-              [attr.d]="piece.path"
-              class="stroke-ink"
-              [class.fill-glass]="!piece.isCut"
-              [class.fill-board]="piece.isCut"
-              [attr.stroke-width]="piece.id === pickedId() ? 4 : 1.2"
-              vector-effect="non-scaling-stroke"
-            />
-          } @else {
-            <rect
-              [attr.x]="piece.x"
-              [attr.y]="piece.y"
-              [attr.width]="piece.w"
-              [attr.height]="piece.h"
-              class="stroke-ink"
-              [class.fill-glass]="!piece.isCut"
-              [class.fill-board]="piece.isCut"
-              [attr.stroke-width]="piece.id === pickedId() ? 4 : 1.2"
-              vector-effect="non-scaling-stroke"
-            />
-          }
-          <path [attr.d]="piece.arrow" class="fill-ink" />
-          <text
-            [attr.x]="piece.middle.x"
-            [attr.y]="piece.middle.y"
-            text-anchor="middle"
-            dominant-baseline="central"
-            class="fill-ink font-semibold"
-            [attr.font-size]="piece.size"
-          >
-            {{ piece.word }}
-          </text>
-          @if (piece.isPinned) {
-            <circle
-              [attr.cx]="piece.pin.x"
-              [attr.cy]="piece.pin.y"
-              [attr.r]="0.55 * fontSize()"
-              class="fill-ink"
-            />
-            <circle
-              [attr.cx]="piece.pin.x"
-              [attr.cy]="piece.pin.y"
-              [attr.r]="0.2 * fontSize()"
-              class="fill-paper"
-            />
-          }
-          @if (piece.isCut) {
-            <path
-              [attr.d]="piece.check"
-              class="stroke-ink fill-none"
-              stroke-width="2"
-              vector-effect="non-scaling-stroke"
-            />
-          }
-        </g>
-      }
-      @for (line of columnLines(); track $index) {
-        <path
-          [attr.d]="line.path"
-          class="stroke-ink fill-none pointer-events-none"
-          stroke-width="1.2"
-          [attr.stroke-dasharray]="line.isSlit ? '5 3' : null"
-          vector-effect="non-scaling-stroke"
-        />
-      }
-      @for (cut of crossCuts(); track cut) {
-        <line
-          [attr.x1]="cut"
-          [attr.x2]="cut"
-          y1="0"
-          [attr.y2]="width()"
-          class="stroke-ink pointer-events-none"
-          stroke-width="1.5"
-          stroke-dasharray="7 4"
-          vector-effect="non-scaling-stroke"
-        />
-      }
-      @if (heldPath(); as path) {
-        <path
-          [attr.d]="path"
-          [attr.class]="
-            fault() ? 'fill-none stroke-stop pointer-events-none' : 'fill-none stroke-ink pointer-events-none'
-          "
-          stroke-width="3"
-          [attr.stroke-dasharray]="fault() ? '6 5' : null"
-          vector-effect="non-scaling-stroke"
-        />
-      } @else if (held(); as piece) {
-        <rect
-          [attr.x]="piece.y_mm"
-          [attr.y]="piece.x_mm"
-          [attr.width]="piece.along_mm"
-          [attr.height]="piece.across_mm"
-          [attr.class]="
-            fault() ? 'fill-none stroke-stop pointer-events-none' : 'fill-none stroke-ink pointer-events-none'
-          "
-          stroke-width="3"
-          [attr.stroke-dasharray]="fault() ? '6 5' : null"
-          vector-effect="non-scaling-stroke"
-        />
-      }
-      @for (mark of marks(); track mark.at) {
-        <text
-          [attr.x]="mark.at"
-          [attr.y]="width() + fontSize() * 1.5"
-          [attr.font-size]="fontSize()"
-          text-anchor="middle"
-          class="fill-faint figure"
-        >
-          {{ mark.text }}
-        </text>
-        <line
-          [attr.x1]="mark.at"
-          [attr.x2]="mark.at"
-          [attr.y1]="width()"
-          [attr.y2]="width() + fontSize() * 0.5"
-          class="stroke-line-strong"
-          vector-effect="non-scaling-stroke"
-        />
-      }
-    </svg>
-    @if (refused(); as says) {
-      <p class="text-stop font-semibold text-sm" role="alert">{{ says }}</p>
-    }
-  `,
+  templateUrl: './roll-board.html',
   host: { class: 'block' },
 })
 export class RollBoard {
+  protected readonly words = cutWords;
   readonly #units = inject(Device).units;
   readonly rollWidth_nm = input.required<number>();
   readonly used_nm = input.required<number>();
@@ -354,9 +154,15 @@ export class RollBoard {
       return [...notches.map((own) => line(own, false)), ...slits.map((own) => line(own, true))];
     }),
   );
-  protected readonly label = computed(
-    () =>
-      `${this.name()}, liner ${this.liner()}, ${STANDING} It is ${Math.round(this.width())} mm wide with ${this.pieces().length} pieces on ${(this.length() / 1000).toFixed(2)} m`,
+  protected readonly label = computed(() =>
+    cutWords.boardSaid(
+      this.name(),
+      this.liner(),
+      STANDING,
+      Math.round(this.width()),
+      this.pieces().length,
+      (this.length() / 1000).toFixed(2),
+    ),
   );
   readonly #placed = computed(() => this.pieces().map((piece) => handPlacedOf(piece, this.mode())));
   readonly #roll = computed(() =>
@@ -396,7 +202,13 @@ export class RollBoard {
         arrow: this.#arrow(piece, x, y, w, h),
         check: `M${x + w / 2 - this.fontSize()} ${y + h / 2 + 1.4 * this.fontSize()}l${0.6 * this.fontSize()} ${0.6 * this.fontSize()}l${this.fontSize()} ${-this.fontSize()}`,
         size: Math.min(this.fontSize() * 1.5, w / (word.length * 0.62), h * 0.8),
-        says: `${word}, ${formatLength(piece.across_nm, this.#units())} across, ${formatLength(piece.along_nm, this.#units())} along${piece.pinned ? ', pinned' : ''}${piece.cutAt === null ? '' : ', cut'}`,
+        says: cutWords.pieceOnBoard(
+          word,
+          formatLength(piece.across_nm, this.#units()),
+          formatLength(piece.along_nm, this.#units()),
+          piece.pinned ? cutWords.pinned : '',
+          piece.cutAt === null ? '' : cutWords.isCut,
+        ),
       };
     }),
   );
@@ -517,12 +329,11 @@ export class RollBoard {
     const by = `${formatLength(nmFromMm(fault.by_mm), this.#units())} ${this.#units() === 'metric' ? 'mm' : 'in'}`;
     if (fault.kind === 'overlaps') {
       const other = this.pieces().find(({ id }) => id === fault.id);
-      return `Not there: it would lie ${by} over ${other === undefined ? 'another piece' : pieceWord(other)}.`;
+      return cutWords.overlaps(by, other === undefined ? cutWords.anotherPiece : pieceWord(other));
     }
-    if (fault.kind === 'over the edge') return `Not there: it would reach ${by} over the edge of the film.`;
-    if (fault.kind === 'in the end waste')
-      return `Not there: the first ${by} more are cut off to square the end.`;
-    return `Not there: the film ends ${by} before it.`;
+    if (fault.kind === 'over the edge') return cutWords.overEdgeBy(by);
+    if (fault.kind === 'in the end waste') return cutWords.inTheSquaring(by);
+    return cutWords.filmEndsBy(by);
   }
 
   #at(event: PointerEvent): {

@@ -10,13 +10,14 @@ import {
 } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
+import { cutWords } from '../../words/cut';
 import { money } from './cut-words';
 import { Cutting } from './cutting';
 
 const STAGE_WORDS = {
-  2: '2: cross-cut, slit',
-  3: '3: cross-cut, slit, cross-cut',
-  [ANY_STAGES]: 'as many as it takes',
+  2: cutWords.twoStages,
+  3: cutWords.threeStages,
+  [ANY_STAGES]: cutWords.anyStages,
 } as const;
 
 type LengthSetting = 'gap' | 'waste' | 'sheet';
@@ -35,12 +36,14 @@ type LengthSetting = 'gap' | 'waste' | 'sheet';
       (toggle)="cutting.isSettingOpen.set($any($event.target).open)"
     >
       <summary class="cursor-pointer min-h-9 flex items-center gap-2 text-sm">
-        <span class="underline underline-offset-2 whitespace-nowrap">How it is laid out</span
-        ><span class="text-faint">{{ summary() }}</span>
+        <span class="underline underline-offset-2 whitespace-nowrap">{{ words.howLaidOut }}</span><span
+          class="text-faint"
+          >{{ summary() }}</span
+        >
       </summary>
       <div class="grid grid-cols-2 gap-x-6 gap-y-3 pb-2 max-md:grid-cols-1">
         <fieldset class="flex flex-wrap gap-x-5 items-center">
-          <legend class="font-semibold">Cut</legend>
+          <legend class="font-semibold">{{ words.cut }}</legend>
           @for (mode of modes; track mode) {
             <label class="flex items-center gap-2 min-h-9"
               ><input
@@ -53,9 +56,10 @@ type LengthSetting = 'gap' | 'waste' | 'sheet';
             >
           }
           <label class="flex items-center gap-2"
-            >stages<select
+            >{{ words.stages
+            }}<select
               class="field w-auto"
-              aria-label="Stages of hand cutting"
+              [attr.aria-label]="words.stagesOfHandCutting"
               [disabled]="cutting.mode() === 'by plotter'"
               (change)="setStages($any($event.target).value)"
             >
@@ -68,7 +72,7 @@ type LengthSetting = 'gap' | 'waste' | 'sheet';
           >
         </fieldset>
         <fieldset class="flex flex-wrap gap-x-5 items-center">
-          <legend class="font-semibold">Film lies with its liner</legend>
+          <legend class="font-semibold">{{ words.linerLies }}</legend>
           @for (side of liners; track side) {
             <label class="flex items-center gap-2 min-h-9"
               ><input
@@ -77,12 +81,12 @@ type LengthSetting = 'gap' | 'waste' | 'sheet';
                 class="size-5 accent-ink"
                 [checked]="cutting.liner() === side"
                 (change)="cutting.liner.set(side)"
-              />{{ side === 'up' ? 'up, as on the table' : 'down, as some plotters want it' }}</label
+              />{{ side === 'up' ? words.linerUp : words.linerDown }}</label
             >
           }
         </fieldset>
         <fieldset class="flex flex-wrap gap-x-5 items-center">
-          <legend class="font-semibold">For</legend>
+          <legend class="font-semibold">{{ words.leastFor }}</legend>
           @for (way of objectives; track way.value) {
             <label class="flex items-center gap-2 min-h-9"
               ><input
@@ -100,7 +104,7 @@ type LengthSetting = 'gap' | 'waste' | 'sheet';
               class="size-5 shrink-0 accent-ink"
               [checked]="cutting.edgeMust()"
               (change)="cutting.edgeMust.set($any($event.target).checked)"
-            />a wished factory edge is a must</label
+            />{{ words.edgeIsMust }}</label
           >
         </fieldset>
         <div class="grid grid-cols-3 gap-3">
@@ -110,13 +114,13 @@ type LengthSetting = 'gap' | 'waste' | 'sheet';
               ><input
                 class="field figure"
                 [value]="own.text"
-                [placeholder]="own.key === 'sheet' ? 'no limit' : '0'"
+                [placeholder]="own.key === 'sheet' ? words.noLimit : '0'"
                 (change)="setLength(own.key, $any($event.target).value)"
             /></label>
           }
         </div>
         <fieldset>
-          <legend class="font-semibold">From</legend>
+          <legend class="font-semibold">{{ words.from }}</legend>
           <ul class="grid grid-cols-2 gap-x-4 max-md:grid-cols-1">
             @for (film of films(); track film.id) {
               <li>
@@ -130,7 +134,7 @@ type LengthSetting = 'gap' | 'waste' | 'sheet';
                 >
               </li>
             } @empty {
-              <li class="text-faint">No roll, and no width in the catalogue.</li>
+              <li class="text-faint">{{ words.noRollNoWidth }}</li>
             }
           </ul>
         </fieldset>
@@ -139,8 +143,7 @@ type LengthSetting = 'gap' | 'waste' | 'sheet';
         }
         @if (cutting.price().isGuessed) {
           <p class="col-span-full text-sm text-faint">
-            No price is kept for this film: {{ price() }} a square metre is our guess, to be changed under
-            Settings.
+            {{ words.priceIsGuess(price()) }}
           </p>
         }
       </div>
@@ -149,6 +152,7 @@ type LengthSetting = 'gap' | 'waste' | 'sheet';
   host: { class: 'block' },
 })
 export class SettingsPanel {
+  protected readonly words = cutWords;
   protected readonly cutting = inject(Cutting);
   readonly #reading = inject(JobReading);
   readonly #units = inject(Device).units;
@@ -157,17 +161,17 @@ export class SettingsPanel {
   protected readonly modes = ['by hand', 'by plotter'] as const;
   protected readonly stages = STAGES.map((value) => ({ value, word: STAGE_WORDS[value] }));
   protected readonly objectives = [
-    { value: 'money', word: 'least money' },
-    { value: 'length', word: 'least length' },
+    { value: 'money', word: cutWords.leastMoney },
+    { value: 'length', word: cutWords.leastLength },
   ] as const;
   protected readonly price = computed(() => money(this.cutting.price().value));
   protected readonly lengths = computed(() => {
     const show = (value_nm: number | null): string =>
       value_nm === null ? '' : formatLength(value_nm, this.#units());
     return [
-      { key: 'gap' as const, word: 'between pieces', text: show(this.cutting.gap_nm()) },
-      { key: 'waste' as const, word: 'squared off first', text: show(this.cutting.endWaste_nm()) },
-      { key: 'sheet' as const, word: 'longest sheet', text: show(this.cutting.mostSheet_nm()) },
+      { key: 'gap' as const, word: cutWords.betweenPieces, text: show(this.cutting.gap_nm()) },
+      { key: 'waste' as const, word: cutWords.squaredOff, text: show(this.cutting.endWaste_nm()) },
+      { key: 'sheet' as const, word: cutWords.longestSheet, text: show(this.cutting.mostSheet_nm()) },
     ];
   });
   protected readonly films = computed(() => {
@@ -176,18 +180,33 @@ export class SettingsPanel {
       ...this.cutting.items().map((item) => ({
         id: item.id,
         isIn: !out.has(item.id),
-        word: `${item.what} ${item.label}, ${formatLengthWithUnit(item.width_nm, this.#units())}, ${formatFilmLength(item.left_nm, this.#units())} left`,
+        word: cutWords.stockChoice(
+          item.what,
+          item.label,
+          formatLengthWithUnit(item.width_nm, this.#units()),
+          formatFilmLength(item.left_nm, this.#units()),
+        ),
       })),
       ...(this.cutting.film()?.widths_nm ?? []).map((width) => ({
         id: `order ${width}`,
         isIn: !out.has(`order ${width}`),
-        word: `to order, ${formatLengthWithUnit(width, this.#units())}`,
+        word: cutWords.toOrder(formatLengthWithUnit(width, this.#units())),
       })),
     ];
   });
-  protected readonly summary = computed(
-    () =>
-      `${this.cutting.mode()}${this.cutting.mode() === 'by hand' ? `, ${this.cutting.stages() === ANY_STAGES ? 'as many' : this.cutting.stages()} stages${this.cutting.stages() === ANY_STAGES ? ' as it takes' : ''}` : ''}, least ${this.cutting.objective()}, ${this.films().filter(({ isIn }) => isIn).length} of ${this.films().length} films`,
+  protected readonly summary = computed(() =>
+    cutWords.settingsSaid(
+      this.cutting.mode(),
+      this.cutting.mode() === 'by hand'
+        ? cutWords.stagesSaid(
+            this.cutting.stages() === ANY_STAGES ? 'as many' : this.cutting.stages(),
+            this.cutting.stages() === ANY_STAGES ? ' as it takes' : '',
+          )
+        : '',
+      this.cutting.objective(),
+      this.films().filter(({ isIn }) => isIn).length,
+      this.films().length,
+    ),
   );
 
   protected setStages(value: string): void {
@@ -207,9 +226,7 @@ export class SettingsPanel {
     const most_mm = key === 'sheet' ? 1_000_000 : key === 'gap' ? 100 : 5000;
     const parsed = text.trim() === '' ? undefined : parseReading(text, unit, { least_mm: 0, most_mm });
     if (parsed !== undefined && parsed.kind !== 'length') {
-      this.fault.set(
-        `Expected 0 to ${most_mm} mm, such as 20 or 3/4", got “${text}”. The old value stays in use.`,
-      );
+      this.fault.set(cutWords.settingWrong(most_mm, text));
       return;
     }
     const value = parsed?.value_nm;

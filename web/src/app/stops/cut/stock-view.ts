@@ -11,6 +11,7 @@ import { Catalogue } from '../../catalogue/catalogue';
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
 import { textOf } from '../../ui/form-text';
+import { cutWords } from '../../words/cut';
 import { money, percent } from './cut-words';
 import { Cutting } from './cutting';
 import { FilmTrials, type WidthTried } from './film-trials';
@@ -25,21 +26,21 @@ import { FilmTrials, type WidthTried } from './film-trials';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="pt-3" aria-labelledby="in-stock">
-      <h2 id="in-stock" class="font-bold text-lg">{{ cutting.film()?.name }} in stock</h2>
+      <h2 id="in-stock" class="font-bold text-lg">{{ words.inStock(cutting.film()?.name ?? '') }}</h2>
       @if (cutting.items().length === 0) {
-        <p class="text-faint">None. Everything of this film is to be ordered.</p>
+        <p class="text-faint">{{ words.noneInStock }}</p>
       } @else {
         <table class="w-full text-left max-md:text-sm">
           <thead class="text-sm text-faint">
             <tr>
-              <th scope="col" class="font-normal">Label</th>
-              <th scope="col" class="font-normal">What</th>
-              <th scope="col" class="font-normal">Lot</th>
-              <th scope="col" class="font-normal text-right">Width</th>
-              <th scope="col" class="font-normal text-right">Left</th>
-              <th scope="col" class="font-normal text-right">Worth a metre</th>
-              <th scope="col" class="font-normal pl-4">Factory edges</th>
-              <th scope="col" class="font-normal pl-4">Where</th>
+              <th scope="col" class="font-normal">{{ words.label }}</th>
+              <th scope="col" class="font-normal">{{ words.what }}</th>
+              <th scope="col" class="font-normal">{{ words.lotHead }}</th>
+              <th scope="col" class="font-normal text-right">{{ words.width }}</th>
+              <th scope="col" class="font-normal text-right">{{ words.leftOfIt }}</th>
+              <th scope="col" class="font-normal text-right">{{ words.worthAMetre }}</th>
+              <th scope="col" class="font-normal pl-4">{{ words.factoryEdges }}</th>
+              <th scope="col" class="font-normal pl-4">{{ words.where }}</th>
             </tr>
           </thead>
           <tbody>
@@ -51,10 +52,18 @@ import { FilmTrials, type WidthTried } from './film-trials';
                 <td class="figure text-right">{{ length(item.width_nm) }}</td>
                 <td class="figure text-right font-semibold">{{ metres(item.left_nm) }}</td>
                 <td class="figure text-right">
-                  {{ item.perMetre === null ? 'unknown' : money(item.perMetre) }}
+                  {{ item.perMetre === null ? words.unknown : money(item.perMetre) }}
                 </td>
                 <td class="pl-4 text-sm">
-                  {{ item.leftEdge ? (item.rightEdge ? 'both' : 'left') : item.rightEdge ? 'right' : 'none' }}
+                  {{
+                    item.leftEdge
+                      ? item.rightEdge
+                        ? words.both
+                        : words.left
+                      : item.rightEdge
+                        ? words.right
+                        : words.none
+                  }}
                 </td>
                 <td class="pl-4 text-sm">{{ item.where || '–' }}</td>
               </tr>
@@ -62,58 +71,58 @@ import { FilmTrials, type WidthTried } from './film-trials';
           </tbody>
         </table>
       }
-      <a routerLink="/stock" class="underline underline-offset-2 text-sm">All stock, and taking rolls in</a>
+      <a routerLink="/stock" class="underline underline-offset-2 text-sm">{{ words.allStock }}</a>
     </section>
     <section class="mt-6" aria-labelledby="to-buy">
-      <h2 id="to-buy" class="font-bold text-lg">Shopping list of this job</h2>
+      <h2 id="to-buy" class="font-bold text-lg">{{ words.shoppingList }}</h2>
       @if (shopping().length === 0) {
-        <p class="text-faint">Nothing is to be ordered for what is laid out.</p>
+        <p class="text-faint">{{ words.nothingToOrder }}</p>
       } @else {
         <ul>
           @for (line of shopping(); track line.id) {
             <li class="border-t border-line py-1.5 flex flex-wrap gap-x-4">
-              <strong>{{ line.film }}</strong><span class="figure">{{ line.width }} wide</span
+              <strong>{{ line.film }}</strong><span class="figure">{{ words.wide(line.width) }}</span
               ><span
-                >at least <strong class="figure">{{ line.length }}</strong></span
+                >{{ words.atLeast }} <strong class="figure">{{ line.length }}</strong></span
               >
             </li>
           }
         </ul>
         <button type="button" class="act act-small mt-2" (click)="copy()">
-          {{ copied() ? 'Copied' : 'Copy the list' }}
+          {{ copied() ? words.copied : words.copyList }}
         </button>
       }
       @if (notLaidFilms().length > 0) {
-        <p class="text-sm mt-2">Not laid out yet, so not counted: {{ notLaidFilms().join(', ') }}.</p>
+        <p class="text-sm mt-2">{{ words.notCounted(notLaidFilms().join(', ')) }}</p>
       }
     </section>
     <section class="mt-6" aria-labelledby="which">
-      <h2 id="which" class="font-bold text-lg">Which roll to buy</h2>
+      <h2 id="which" class="font-bold text-lg">{{ words.whichRollToBuy }}</h2>
       <button
         type="button"
         class="act act-small mt-1"
         [disabled]="isBusy() || cutting.blanks().length === 0"
         (click)="compare()"
       >
-        {{ isBusy() ? 'Trying the widths…' : 'Try all widths' }}
+        {{ isBusy() ? words.tryingWidths : words.tryAllWidths }}
       </button>
       @if (tried(); as rows) {
         <table class="w-full text-left mt-2 max-md:text-sm">
           <thead class="text-sm text-faint">
             <tr>
-              <th scope="col" class="font-normal">Film from</th>
-              <th scope="col" class="font-normal text-right">Length</th>
-              <th scope="col" class="font-normal text-right">Film</th>
-              <th scope="col" class="font-normal text-right">With cutting</th>
-              <th scope="col" class="font-normal text-right">Waste</th>
-              <th scope="col" class="font-normal pl-4">Left over</th>
+              <th scope="col" class="font-normal">{{ words.filmFrom }}</th>
+              <th scope="col" class="font-normal text-right">{{ words.length }}</th>
+              <th scope="col" class="font-normal text-right">{{ words.film }}</th>
+              <th scope="col" class="font-normal text-right">{{ words.withCuttingHead }}</th>
+              <th scope="col" class="font-normal text-right">{{ words.waste }}</th>
+              <th scope="col" class="font-normal pl-4">{{ words.leftOver }}</th>
             </tr>
           </thead>
           <tbody>
             @for (row of rows; track row.word) {
               <tr class="border-t border-line" [class.font-semibold]="row.isBest">
                 <th scope="row" class="py-1.5" [class.font-normal]="!row.isBest">
-                  {{ row.word }}{{ row.isBest ? ' · cheapest' : '' }}
+                  {{ row.word }}{{ row.isBest ? words.cheapest : '' }}
                 </th>
                 <td class="figure text-right">{{ row.length }}</td>
                 <td class="figure text-right">{{ row.film }}</td>
@@ -127,18 +136,18 @@ import { FilmTrials, type WidthTried } from './film-trials';
       }
     </section>
     <section class="mt-6" aria-labelledby="what-if">
-      <h2 id="what-if" class="font-bold text-lg">What if there were one more?</h2>
+      <h2 id="what-if" class="font-bold text-lg">{{ words.whatIfOneMore }}</h2>
       <form class="flex flex-wrap gap-3 items-end" (submit)="ask($event)">
         <label
-          ><span class="block text-sm">Blank width</span
+          ><span class="block text-sm">{{ words.blankWidth }}</span
           ><input class="field figure w-28" name="width" /></label
         ><label
-          ><span class="block text-sm">Blank height</span
+          ><span class="block text-sm">{{ words.blankHeight }}</span
           ><input class="field figure w-28" name="height" /></label
         ><label
-          ><span class="block text-sm">How many</span
+          ><span class="block text-sm">{{ words.howMany }}</span
           ><input class="field figure w-20" name="count" value="1" inputmode="numeric" /></label
-        ><button type="submit" class="act act-small" [disabled]="isBusy()">Try it</button>
+        ><button type="submit" class="act act-small" [disabled]="isBusy()">{{ words.tryIt }}</button>
       </form>
       @if (fault(); as says) {
         <p class="text-stop font-semibold" role="alert">{{ says }}</p>
@@ -151,6 +160,7 @@ import { FilmTrials, type WidthTried } from './film-trials';
   host: { class: 'block flex-1 min-h-0 overflow-auto px-5 pb-6' },
 })
 export class StockView {
+  protected readonly words = cutWords;
   protected readonly cutting = inject(Cutting);
   readonly #reading = inject(JobReading);
   readonly #catalogue = inject(Catalogue);
@@ -202,7 +212,7 @@ export class StockView {
       missing:
         row.plan.notLaid.length === 0
           ? 'nothing'
-          : `${row.plan.notLaid.length} ${row.plan.notLaid.length === 1 ? 'piece' : 'pieces'} without film`,
+          : cutWords.withoutFilm(row.plan.notLaid.length, row.plan.notLaid.length === 1 ? 'piece' : 'pieces'),
     }));
   });
 
@@ -231,7 +241,7 @@ export class StockView {
       return;
     }
     if (!Number.isInteger(count) || count < 1 || count > 200) {
-      this.fault.set(`How many: expected 1 to 200, got “${textOf(data, 'count')}”.`);
+      this.fault.set(cutWords.countWrong(textOf(data, 'count')));
       return;
     }
     this.fault.set(undefined);
@@ -248,10 +258,13 @@ export class StockView {
       const more = used(both.after) - used(both.before);
       this.answer.set(
         both.after.notLaid.length > both.before.notLaid.length
-          ? 'There is no film for it: it is wider than every roll, or the stock is too short.'
+          ? cutWords.noFilmForIt
           : more < 1e6
-            ? 'It fits into what is wasted now: not a millimetre more film.'
-            : `It takes ${formatFilmLength(more, this.#units())} more film, ${money(both.after.film.value - both.before.film.value)} more money.`,
+            ? cutWords.fitsIntoWaste
+            : cutWords.takesMore(
+                formatFilmLength(more, this.#units()),
+                money(both.after.film.value - both.before.film.value),
+              ),
       );
     });
   }

@@ -16,25 +16,26 @@ import { BenchPlotter } from '../../instruments/bench-plotter';
 import { Device } from '../../device/device';
 import { api } from '../../server/api';
 import { textOf } from '../../ui/form-text';
+import { cutWords } from '../../words/cut';
 import { pieceWord } from './cut-words';
 import { Cutting } from './cutting';
 import { PlanWork } from './plan-work';
 
 const STAGES = ['mark', 'check', 'cut'] as const;
 const WORDS: Readonly<Record<Cut['how'], string>> = {
-  'square the end': 'Square the end',
-  'cross-cut': 'Cross-cut the sheet',
-  slit: 'Slit along the roll',
-  'cross-cut piece': 'Cut the piece off',
-  'slit piece': 'Slit this part',
-  trim: 'Trim to width',
+  'square the end': cutWords.squareTheEnd,
+  'cross-cut': cutWords.crossCutSheet,
+  slit: cutWords.slitAlongRoll,
+  'cross-cut piece': cutWords.cutPieceOff,
+  'slit piece': cutWords.slitThisPart,
+  trim: cutWords.trimToWidth,
 };
 const FROM: Readonly<Record<Cut['from'], string>> = {
-  'roll end': 'from the cut end of the roll',
-  'left edge': 'from the left edge',
-  'sheet end': 'from the sheet’s end',
-  'part end': 'from this part’s end',
-  'part left edge': 'from this part’s left edge',
+  'roll end': cutWords.fromCutEnd,
+  'left edge': cutWords.fromLeftEdge,
+  'sheet end': cutWords.fromSheetEnd,
+  'part end': cutWords.fromPartEnd,
+  'part left edge': cutWords.fromPartLeft,
 };
 const SHEETS = ['A4 3x8', 'A4 2x7', 'letter 3x10', 'roll 62'] as const;
 
@@ -45,171 +46,11 @@ const SHEETS = ['A4 3x8', 'A4 2x7', 'letter 3x10', 'roll 62'] as const;
 @Component({
   selector: 'yp-table-view',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <div class="flex flex-wrap gap-3 items-end pt-3">
-      <label
-        ><span class="block text-sm text-faint">Roll on the table</span
-        ><select class="field w-auto" (change)="rollId.set($any($event.target).value)">
-          @for (entry of rolls(); track entry.id) {
-            <option [value]="entry.id" [selected]="entry.id === roll()?.id">{{ entry.word }}</option>
-          }
-        </select></label
-      >
-      <button
-        type="button"
-        class="act act-small"
-        [attr.aria-pressed]="isLarge()"
-        (click)="isLarge.set(!isLarge())"
-      >
-        {{ isLarge() ? 'Ordinary type' : 'Large type' }}
-      </button>
-      @if (cutting.isSaved() && files(); as file) {
-        <a class="act act-small" [href]="file.sheet" download="cut-sheet.pdf">Cut sheet (PDF)</a>
-        <span class="flex"
-          ><a class="act act-small" [href]="file.labels" download="labels.pdf">Labels (PDF)</a
-          ><select
-            class="field w-auto ml-1"
-            aria-label="Label sheet"
-            (change)="sheet.set($any($event.target).value)"
-          >
-            @for (name of sheets; track name) {
-              <option [value]="name" [selected]="name === sheet()">{{ name }}</option>
-            }
-          </select></span
-        >
-      } @else {
-        <span class="text-sm text-faint">Files once it is saved…</span>
-      }
-    </div>
-    @if (roll(); as here) {
-      @if (here.bookedAt) {
-        <p class="mt-4 font-semibold">Cut and booked {{ here.bookedAt.slice(0, 10) }}. Undo takes it back.</p>
-      }
-      @if (cutting.plan()?.mode === 'by plotter' && !here.bookedAt) {
-        <section class="mt-4 border-2 border-ink rounded-card p-3 bg-paper" aria-labelledby="plot">
-          <h2 id="plot" class="font-bold text-lg">Plotter</h2>
-          <p role="status">{{ plotterSays() }}</p>
-          @if (plotter.fault(); as text) {
-            <p class="text-stop font-semibold" role="alert">{{ text }}</p>
-          }
-          <div class="flex flex-wrap gap-2 mt-2">
-            @if (plotter.state() !== 'ready') {
-              <button type="button" class="act act-next" (click)="plotter.connect()">
-                {{ plotter.state() === 'lost' ? 'Connect again' : 'Connect the plotter' }}
-              </button>
-            } @else if (progressHere() === undefined) {
-              <button type="button" class="act act-next" (click)="send(here, 0)">
-                Load this film and cut
-              </button>
-            } @else if (progressHere()?.state === 'stopped') {
-              <button type="button" class="act act-next" (click)="goOn(here)">{{ stoppedWord() }}</button>
-            }
-          </div>
-        </section>
-      }
-      @if (cuts(); as list) {
-        @if (cutting.plan()?.mode === 'by hand') {
-          <p class="mt-3 text-sm text-faint">
-            Blades: safety glasses, cut-resistant glove on the other hand. {{ standing }} Liner
-            {{ cutting.plan()?.liner ?? 'up' }}.
-          </p>
-          <ol class="mt-1" [class.text-2xl]="isLarge()" aria-label="Cuts in order">
-            @for (cut of list; track cut.no) {
-              <li
-                class="grid grid-cols-[3rem_minmax(0,1fr)_auto] gap-x-3 items-center border-t border-line py-2"
-                [class.bg-paper]="cut.no === nextNo()"
-              >
-                <span class="figure text-right" [class.font-bold]="cut.no === nextNo()">{{ cut.no }}</span>
-                <span
-                  ><span class="block" [class.line-through]="cut.isDone"
-                    ><strong>{{ cut.word }}</strong> at
-                    <strong class="figure text-[1.25em]">{{ cut.at }}</strong> {{ cut.from }}</span
-                  >
-                  <span class="block text-faint" [class.text-sm]="!isLarge()"
-                    >running {{ cut.running }}{{ cut.frees ? ' · frees ' + cut.frees : '' }}</span
-                  ></span
-                >
-                <span class="flex gap-1">
-                  @for (stage of stages; track stage; let index = $index) {
-                    <button
-                      type="button"
-                      class="act min-w-touch justify-center"
-                      [class.act-next]="cut.no === nextNo() && index === cut.nextStage"
-                      [class.!bg-ink]="cut.has[index]"
-                      [class.!text-ground]="cut.has[index]"
-                      [attr.aria-pressed]="cut.has[index]"
-                      [attr.aria-label]="stage + ' ' + cut.no"
-                      [disabled]="here.bookedAt !== null"
-                      (click)="work.tick(here, cut.no * 3 + index, index === 2 ? cut.freesIds : [])"
-                    >
-                      {{ stage }}
-                    </button>
-                  }
-                </span>
-              </li>
-            }
-          </ol>
-        }
-      }
-      @if (notes().length > 0) {
-        <section class="mt-4" aria-labelledby="notes-of-pieces" [class.text-2xl]="isLarge()">
-          <h2 id="notes-of-pieces" class="font-bold">Besides the cuts</h2>
-          <ul>
-            @for (note of notes(); track note.word) {
-              <li class="border-t border-line py-1.5">
-                <strong>{{ note.word }}</strong>
-                @for (line of note.lines; track line) {
-                  <span class="block">{{ line }}</span>
-                }
-              </li>
-            }
-          </ul>
-        </section>
-      }
-      @if (cuts() === undefined && cutting.plan()?.mode === 'by hand') {
-        <p class="mt-4 font-semibold">
-          Straight cuts from edge to edge do not free these pieces. Lay out again, or take pins out; or cut by
-          plotter.
-        </p>
-      }
-      @if (!here.bookedAt) {
-        <div class="mt-4 flex flex-wrap gap-3 items-center">
-          @if (here.what === 'to order') {
-            @if (isComing()) {
-              <form class="flex flex-wrap gap-2 items-end" (submit)="takeIn($event, here)">
-                <label
-                  ><span class="block text-sm">Label</span
-                  ><input class="field w-32" name="label" maxlength="80" required /></label
-                ><label
-                  ><span class="block text-sm">Lot</span
-                  ><input class="field w-32" name="lot" maxlength="80" /></label
-                ><label
-                  ><span class="block text-sm">Price a metre</span
-                  ><input class="field figure w-28" name="price" inputmode="decimal" /></label
-                ><button type="submit" class="act act-next">Into stock</button>
-              </form>
-            } @else {
-              <button type="button" class="act" (click)="isComing.set(true)">This roll has come</button>
-            }
-            <span class="text-sm text-faint"
-              >It is still to be ordered: nothing is booked off the stock for it.</span
-            >
-          }
-          <button type="button" class="act" [class.act-next]="isAllCut()" (click)="book(here)">
-            Cut done: book it
-          </button>
-        </div>
-        @if (fault(); as says) {
-          <p class="mt-2 text-stop font-semibold" role="alert">{{ says }}</p>
-        }
-      }
-    } @else {
-      <p class="m-auto p-8 text-faint">Lay the blanks out first; then the cuts are listed here.</p>
-    }
-  `,
+  templateUrl: './table-view.html',
   host: { class: 'block flex-1 min-h-0 overflow-auto px-5 pb-6' },
 })
 export class TableView {
+  protected readonly words = cutWords;
   protected readonly cutting = inject(Cutting);
   protected readonly work = inject(PlanWork);
   protected readonly plotter = inject(BenchPlotter);
@@ -231,7 +72,7 @@ export class TableView {
   protected readonly rolls = computed(() =>
     this.cutting.rolls().map((roll) => ({
       id: roll.id,
-      word: `${roll.what === 'to order' ? 'new roll, to be ordered' : `${roll.what} ${roll.label}`}, ${formatFilmLength(roll.used_nm, this.#units())}${roll.bookedAt === null ? '' : ', cut'}`,
+      word: `${roll.what === 'to order' ? cutWords.newRollToOrder : `${roll.what} ${roll.label}`}, ${formatFilmLength(roll.used_nm, this.#units())}${roll.bookedAt === null ? '' : cutWords.isCut}`,
     })),
   );
   readonly #pieces = computed(() =>
@@ -327,17 +168,17 @@ export class TableView {
     const job = this.progressHere();
     if (job === undefined)
       return this.plotter.state() === 'ready'
-        ? `Ready. Load the film liner ${this.cutting.plan()?.liner ?? 'up'}, its left edge at the stop.`
-        : 'Not connected.';
-    if (job.state === 'done') return `All ${job.of} pieces are cut.`;
+        ? cutWords.plotterReady(this.cutting.plan()?.liner ?? 'up')
+        : cutWords.notConnected;
+    if (job.state === 'done') return cutWords.allCut(job.of);
     const half = this.#ordered()[job.done];
     return job.state === 'running'
-      ? `Cutting: ${job.done} of ${job.of} done.`
-      : `Stopped after ${job.done} of ${job.of}${half === undefined ? '' : `; ${pieceWord(half)} is half cut`}.`;
+      ? cutWords.cutting(job.done, job.of)
+      : cutWords.stoppedAfter(job.done, job.of, half === undefined ? '' : cutWords.halfCut(pieceWord(half)));
   });
   protected readonly stoppedWord = computed(() => {
     const half = this.#ordered()[this.progressHere()?.done ?? 0];
-    return half === undefined ? 'Go on' : `Count ${pieceWord(half)} as spoiled, go on with the next`;
+    return half === undefined ? cutWords.goOn : cutWords.countAsSpoiled(pieceWord(half));
   });
 
   readonly #with = (value_mm: number): string => formatLength(nmFromMm(value_mm), this.#units());
@@ -364,9 +205,7 @@ export class TableView {
       });
     const hpgl = await api.hpgl(plan.jobId, plan.id, roll.id).catch(() => undefined);
     if (hpgl === undefined) {
-      this.plotter.fault.set(
-        'The server does not give the plotter’s job. Nothing was sent; try again when it answers.',
-      );
+      this.plotter.fault.set(cutWords.nothingSent);
       return;
     }
     await this.plotter.order({
@@ -404,11 +243,7 @@ export class TableView {
     const [label, lot, price] = ['label', 'lot', 'price'].map((name) => textOf(data, name));
     const perMetre = price === '' ? null : Number((price ?? '').replace(',', '.'));
     if (label === '' || (perMetre !== null && !(perMetre >= 0))) {
-      this.fault.set(
-        label === ''
-          ? 'Label: expected what stands on the roll, got nothing.'
-          : `Price: expected a number from 0, got “${price ?? ''}”.`,
-      );
+      this.fault.set(label === '' ? cutWords.labelMissing : cutWords.priceWrong(price ?? ''));
       return;
     }
     this.fault.set(await this.work.takeIn(roll, label ?? '', lot ?? '', perMetre));

@@ -4,6 +4,7 @@ import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { placesOutwards, surfaceRowsOf } from '@yellow-pane/core/reading';
 import { Selection } from '../../shell/selection';
+import { dayWords } from '../../words/day';
 import { DayPool } from '../../workers/day-pool';
 import { Planning } from './planning';
 
@@ -13,21 +14,20 @@ import { Planning } from './planning';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (at(); as place) {
-      <h3 class="text-lg font-bold mt-5">Set the bearing by the sun</h3>
+      <h3 class="text-lg font-bold mt-5">{{ words.setBearingBySun }}</h3>
       <p class="max-w-3xl">
-        {{ place.name }} stands at {{ place.bearing_deg }}° as entered. When you see the sun leave this
-        surface, or come to it, say so: that minute is better than a compass.
+        {{ words.bearingAsEntered(place.name, place.bearing_deg ?? '?') }}
       </p>
       <div class="flex flex-wrap gap-3 items-end mt-2">
-        <button type="button" class="act" (click)="seen('goes')">The sun has just left</button>
-        <button type="button" class="act" (click)="seen('comes')">The sun has just come</button>
+        <button type="button" class="act" (click)="seen('goes')">{{ words.sunJustLeft }}</button>
+        <button type="button" class="act" (click)="seen('comes')">{{ words.sunJustCame }}</button>
         <label
-          ><span class="block text-sm text-faint">or today at</span
+          ><span class="block text-sm text-faint">{{ words.orTodayAt }}</span
           ><input
             class="field figure w-24"
             inputmode="numeric"
             maxlength="5"
-            placeholder="now"
+            [placeholder]="words.now"
             autocomplete="off"
             [value]="clock()"
             (change)="clock.set($any($event.target).value)"
@@ -47,6 +47,7 @@ import { Planning } from './planning';
   host: { class: 'block' },
 })
 export class BearingCheck {
+  protected readonly words = dayWords;
   readonly #planning = inject(Planning);
   readonly #reading = inject(JobReading);
   readonly #selection = inject(Selection);
@@ -68,7 +69,7 @@ export class BearingCheck {
     if (surface === undefined || place?.bearing_deg == null) return;
     const instant_ms = this.#instant();
     if (instant_ms === undefined) {
-      this.#say(`Today at: expected a time such as 11:40, got ${this.clock()}.`, true);
+      this.#say(dayWords.timeWrong(this.clock()), true);
       return;
     }
     const found = await this.#pool.bearing(
@@ -79,16 +80,13 @@ export class BearingCheck {
     );
     const [was, word] = [place.bearing_deg, this.#planning.clock().hourOf(instant_ms)];
     if (found === null) {
-      this.#say(
-        `At ${word} no bearing within ${MOST_TURN_DEG}° of ${was}° makes the sun ${end === 'goes' ? 'leave' : 'come'}. Look at the skyline, the edge above it and the clock.`,
-        true,
-      );
+      this.#say(dayWords.noBearingFits(word, MOST_TURN_DEG, was, end === 'goes' ? 'leave' : 'come'), true);
       return;
     }
     const bearing_deg = Math.round(found.bearing_deg * 10) / 10;
-    this.#desk.do(`${place.name}: bearing by the sun`, [this.#desk.set('place', place.id, { bearing_deg })]);
+    this.#desk.do(dayWords.bearingBySun(place.name), [this.#desk.set('place', place.id, { bearing_deg })]);
     this.#say(
-      `${place.name}: ${was}° is now ${bearing_deg}°, by the sun at ${word}. A minute off is ${(1 / found.minutesPerDegree).toFixed(1)}°. It counts for everything there; undo takes it back.`,
+      dayWords.bearingSet(place.name, was, bearing_deg, word, (1 / found.minutesPerDegree).toFixed(1)),
       false,
     );
   }

@@ -6,10 +6,20 @@ import { JobDesk } from '../../job/job-desk';
 import { type Fact, Facts } from '../../fields/facts';
 import { KeptField, type Typed } from '../../fields/kept-field';
 import { SkillBoxes } from '../../fields/skill-boxes';
+import { dayWords } from '../../words/day';
+import { DayCommands } from './day-commands';
 import { Planning } from './planning';
 
 const USUAL_BREAK_MIN = 45;
-const WEEK = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+const WEEK = [
+  dayWords.monday,
+  dayWords.tuesday,
+  dayWords.wednesday,
+  dayWords.thursday,
+  dayWords.friday,
+  dayWords.saturday,
+  dayWords.sunday,
+] as const;
 
 /** Who works when, with which tools, on which days, in what air. */
 @Component({
@@ -17,13 +27,13 @@ const WEEK = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
   imports: [Facts, KeptField, SkillBoxes],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2 class="text-xl pt-3">Crew</h2>
+    <h2 class="text-xl pt-3">{{ words.crew }}</h2>
     @for (row of planning.crew(); track row.id) {
       <div
         class="grid grid-cols-[minmax(0,1.4fr)_repeat(4,minmax(0,1fr))_auto] max-lg:grid-cols-2 gap-2 items-end py-3 border-b border-line max-w-5xl"
       >
         <label
-          ><span class="block text-sm text-faint">Name</span
+          ><span class="block text-sm text-faint">{{ words.name }}</span
           ><input
             class="field"
             maxlength="80"
@@ -40,20 +50,20 @@ const WEEK = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
               inputmode="numeric"
               maxlength="5"
               autocomplete="off"
-              [placeholder]="field.isBreak ? 'none' : ''"
+              [placeholder]="field.isBreak ? words.none : ''"
               [value]="field.isBreak && row.breakEnds <= row.breakBegins ? '' : clock(row[field.key])"
               (change)="time(row, field.key, $any($event.target).value)"
           /></label>
         }
-        <button type="button" class="act act-small" (click)="leave(row)">Leaves</button>
+        <button type="button" class="act act-small" (click)="leave(row)">{{ words.leaves }}</button>
         <span class="flex flex-wrap gap-x-5 col-span-full">
           <yp-skill-boxes [mastered]="person(row)?.skills" (changed)="master(row, $event)" />
         </span>
       </div>
     } @empty {
-      <p class="mt-2">Nobody yet: without a crew nothing can be planned.</p>
+      <p class="mt-2">{{ words.nobodyYet }}</p>
     }
-    <div class="flex flex-wrap gap-2 items-end mt-3" role="group" aria-label="Who else works on this job">
+    <div class="flex flex-wrap gap-2 items-end mt-3" role="group" [attr.aria-label]="words.whoElse">
       @for (person of others(); track person.id) {
         <button
           type="button"
@@ -61,12 +71,12 @@ const WEEK = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
           [class.act-next]="planning.crew().length === 0 && $first"
           (click)="borrow(person)"
         >
-          Add {{ person.name }}
+          {{ words.addPerson(person.name) }}
         </button>
       }
       <form class="flex gap-2 items-end" (submit)="add($event)">
         <label
-          ><span class="block text-sm text-faint">Somebody new</span
+          ><span class="block text-sm text-faint">{{ words.somebodyNew }}</span
           ><input
             class="field"
             maxlength="80"
@@ -74,14 +84,14 @@ const WEEK = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
             (input)="fresh.set($any($event.target).value)"
         /></label>
         <button type="submit" class="act" [class.act-next]="planning.crew().length + others().length === 0">
-          Add
+          {{ words.add }}
         </button>
       </form>
     </div>
     @if (fault(); as text) {
       <p class="text-stop font-semibold" role="alert">{{ text }}</p>
     }
-    <h2 class="text-xl mt-6">Days and air</h2>
+    <h2 class="text-xl mt-6">{{ words.daysAndAir }}</h2>
     <div class="max-w-xl">
       <yp-facts
         prefix="day-"
@@ -90,7 +100,7 @@ const WEEK = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
         (changed)="change($event.key, $event.value)"
       />
       <label class="grid grid-cols-2 gap-3 items-center mt-1.5"
-        ><span>First day</span
+        ><span>{{ words.firstDay }}</span
         ><input
           class="field"
           type="date"
@@ -98,8 +108,8 @@ const WEEK = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
           (change)="day($any($event.target).value)"
       /></label>
     </div>
-    <div class="mt-3 max-w-xl" role="group" aria-label="Days on which somebody works">
-      <p>Worked on</p>
+    <div class="mt-3 max-w-xl" role="group" [attr.aria-label]="words.workingDays">
+      <p>{{ words.workedOnHead }}</p>
       <span class="flex flex-wrap gap-2 mt-1">
         @for (word of week; track word; let index = $index) {
           <button
@@ -115,7 +125,7 @@ const WEEK = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
         }
       </span>
     </div>
-    <h2 class="text-xl mt-6">Tools of which there are few</h2>
+    <h2 class="text-xl mt-6">{{ words.fewTools }}</h2>
     <div class="max-w-xl">
       @for (tool of planning.settings().tools; track tool.tool) {
         <label class="grid grid-cols-2 gap-3 items-center mt-1.5"
@@ -134,7 +144,9 @@ const WEEK = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
   host: { class: 'block px-5 pb-6 overflow-auto' },
 })
 export class CrewView {
+  protected readonly words = dayWords;
   protected readonly planning = inject(Planning);
+  readonly #commands = inject(DayCommands);
   readonly #desk = inject(JobDesk);
   readonly #people = inject(People);
   /** Of the shop, and not on this job yet. */
@@ -148,32 +160,39 @@ export class CrewView {
   protected readonly fields = [
     { key: 'begins', word: 'begins', isBreak: false },
     { key: 'ends', word: 'ends', isBreak: false },
-    { key: 'breakBegins', word: 'break from', isBreak: true },
+    { key: 'breakBegins', word: dayWords.breakFrom, isBreak: true },
     { key: 'breakEnds', word: 'to', isBreak: true },
   ] as const;
   protected readonly facts: readonly Fact[] = [
-    { key: 'days', kind: 'number', word: 'How long', unit: 'days', least: 1, most: 14 },
-    { key: 'zone', kind: 'text', word: 'Time zone' },
+    { key: 'days', kind: 'number', word: dayWords.howLong, unit: 'days', least: 1, most: 14 },
+    { key: 'zone', kind: 'text', word: dayWords.timeZone },
     {
       key: 'indoor_C',
       kind: 'number',
-      word: 'Air indoors',
+      word: dayWords.airIndoors,
       unit: '°C',
       least: -40,
       most: 60,
-      how: 'Empty: 20 °C is taken. The thermometer on site wins.',
+      how: dayWords.airIndoorsHow,
     },
-    { key: 'humidityPercent', kind: 'number', word: 'Humidity indoors', unit: '%', least: 1, most: 100 },
+    {
+      key: 'humidityPercent',
+      kind: 'number',
+      word: dayWords.humidityIndoors,
+      unit: '%',
+      least: 1,
+      most: 100,
+    },
     {
       key: 'bearingDoubt_deg',
       kind: 'number',
-      word: 'Doubt about bearings',
+      word: dayWords.bearingDoubt,
       unit: '±°',
       least: 0,
       most: 45,
-      how: 'A phone’s compass: 3 to 5. Sighted on a map: 1.',
+      how: dayWords.bearingDoubtHow,
     },
-    { key: 'shrink', kind: 'choice', word: 'Curved glass', options: ['fold by fold', 'one sweep'] },
+    { key: 'shrink', kind: 'choice', word: dayWords.curvedGlass, options: ['fold by fold', 'one sweep'] },
   ];
   protected readonly values = (): object => {
     const settings = this.planning.settings();
@@ -195,7 +214,7 @@ export class CrewView {
     event.preventDefault();
     const name = this.fresh().trim();
     if (name === '') {
-      this.fault.set('Somebody new: expected a name of at least one letter.');
+      this.fault.set(dayWords.newNeedsLetter);
       return;
     }
     const known = this.#people.named(name);
@@ -208,7 +227,7 @@ export class CrewView {
 
   protected borrow({ id, name }: Pick<PersonRow, 'id' | 'name'>): void {
     const crew = this.planning.crew();
-    this.#desk.do(`${name} joins the crew`, [
+    this.#desk.do(dayWords.joinsCrew(name), [
       this.#desk.put('crewMember', {
         personId: id,
         name,
@@ -224,7 +243,7 @@ export class CrewView {
   /** The person's own name is the shop's; here it is what the job calls them by. */
   protected name(row: RowOf<'crewMember'>, { text, seen }: Typed): void {
     const name = text.trim();
-    this.fault.set(name === '' ? 'Name: expected at least one letter; the old one stays.' : undefined);
+    this.fault.set(name === '' ? dayWords.nameNeedsLetter : undefined);
     if (name !== '') this.#set(row, { name }, 'renamed', seen);
   }
 
@@ -235,13 +254,13 @@ export class CrewView {
   ): void {
     if (text.trim() === '' && key.startsWith('break')) {
       this.fault.set(undefined);
-      this.#set(row, { breakBegins: 0, breakEnds: 0 }, 'no break');
+      this.#set(row, { breakBegins: 0, breakEnds: 0 }, dayWords.noBreak);
       return;
     }
     const [, hour = '', minute = ''] = /^([01]?\d|2[0-4])[:.h]([0-5]\d)$/.exec(text.trim()) ?? [];
     const at = Number(hour) * 60 + Number(minute);
     if (hour === '' || at > 1440) {
-      this.fault.set(`${row.name}: expected a time such as 07:30, got ${text}.`);
+      this.fault.set(dayWords.clockWrong(row.name, text));
       return;
     }
     this.fault.set(undefined);
@@ -265,28 +284,28 @@ export class CrewView {
   }
 
   protected leave(row: RowOf<'crewMember'>): void {
-    this.#desk.do(`${row.name} leaves the crew`, [this.#desk.remove('crewMember', row.id)]);
+    this.#desk.do(dayWords.leavesCrew(row.name), [this.#desk.remove('crewMember', row.id)]);
   }
 
   protected change(key: string, value: string | number | null): void {
     if (key === 'humidityPercent') {
-      this.planning.set({ indoorHumidity: value === null ? null : Number(value) / 100 }, 'humidity');
+      this.#commands.set({ indoorHumidity: value === null ? null : Number(value) / 100 }, 'humidity');
       return;
     }
     if (key === 'zone') {
       const zone = String(value);
       if (!isZone(zone)) {
-        this.fault.set(`Time zone: expected a name such as Europe/Zurich, got ${zone}.`);
+        this.fault.set(dayWords.zoneWrong(zone));
         return;
       }
     }
     this.fault.set(undefined);
     if (key === 'days' && (value === null || !Number.isInteger(value))) return;
-    this.planning.set({ [key]: value }, key === 'days' ? 'days' : 'setting of the days');
+    this.#commands.set({ [key]: value }, key === 'days' ? 'days' : dayWords.settingOfDays);
   }
 
   protected day(text: string): void {
-    if (/^\d{4}-\d{2}-\d{2}$/.test(text)) this.planning.set({ firstDay: text }, 'first day');
+    if (/^\d{4}-\d{2}-\d{2}$/.test(text)) this.#commands.set({ firstDay: text }, 'first day');
   }
 
   protected isRest(weekday: number): boolean {
@@ -295,9 +314,9 @@ export class CrewView {
 
   protected toggleDay(weekday: number): void {
     const rest = this.planning.settings().restDays;
-    this.planning.set(
+    this.#commands.set(
       { restDays: this.isRest(weekday) ? rest.filter((own) => own !== weekday) : [...rest, weekday] },
-      `${WEEK[weekday - 1] ?? ''}: ${this.isRest(weekday) ? 'worked on' : 'day of rest'}`,
+      `${WEEK[weekday - 1] ?? ''}: ${this.isRest(weekday) ? dayWords.workedOn : dayWords.dayOfRest}`,
     );
   }
 
@@ -308,7 +327,7 @@ export class CrewView {
       return;
     }
     this.fault.set(undefined);
-    this.planning.set(
+    this.#commands.set(
       { tools: this.planning.settings().tools.map((own) => (own.tool === tool ? { tool, count } : own)) },
       `${tool}: ${count}`,
     );

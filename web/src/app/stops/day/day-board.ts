@@ -7,7 +7,9 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
+import { closedWords } from '@yellow-pane/contracts/words';
 import type { PlannedStep } from '@yellow-pane/core/scheduling';
+import { dayWords } from '../../words/day';
 import { DayList } from './day-list';
 import { Planning } from './planning';
 
@@ -48,145 +50,7 @@ const FAR_MIN = 30;
   selector: 'yp-day-board',
   imports: [DayList],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <div class="flex flex-wrap items-center gap-x-4 gap-y-2 py-2 no-print">
-      <span class="flex" role="group" aria-label="Day">
-        @for (word of days(); track $index) {
-          <button
-            type="button"
-            class="act act-small act-quiet !px-2 font-normal"
-            [class.font-semibold]="$index === planning.day()"
-            [class.!border-ink]="$index === planning.day()"
-            [class.line-through]="planning.clock().isRestDay($index)"
-            [attr.aria-pressed]="$index === planning.day()"
-            (click)="planning.day.set($index)"
-          >
-            {{ word }}
-          </button>
-        }
-      </span>
-      <span class="flex" role="group" aria-label="Rows">
-        @for (way of ways; track way) {
-          <button
-            type="button"
-            class="act act-small act-quiet !px-2 font-normal"
-            [class.font-semibold]="way === by()"
-            [class.!border-ink]="way === by()"
-            [attr.aria-pressed]="way === by()"
-            (click)="by.set(way)"
-          >
-            by {{ way }}
-          </button>
-        }
-      </span>
-    </div>
-    <div
-      class="border border-line-strong bg-paper overflow-y-auto overflow-x-hidden min-h-32"
-      [class.flex-1]="by() === 'surface'"
-      [class.shrink-0]="by() === 'person'"
-      [class.max-h-80]="by() === 'person'"
-      tabindex="0"
-      role="region"
-      aria-label="Board"
-    >
-      <div class="flex sticky top-0 bg-ground border-b border-line-strong z-10 text-sm text-faint">
-        <span class="w-24 shrink-0 border-r border-line px-2">{{
-          planning.settings().zone.split('/').at(-1)?.replace('_', ' ')
-        }}</span><span class="relative flex-1 h-6">
-          @for (hour of hours(); track hour) {
-            <span
-              class="absolute figure -translate-x-1/2 last:-translate-x-full"
-              [class.odd]="hour % 2 === 1"
-              [style.left.%]="percent(hour * 60 - firstMinute())"
-              >{{ hour }}</span
-            >
-          }
-        </span>
-      </div>
-      @for (row of rows(); track row.id) {
-        <div class="flex border-b border-line min-h-14">
-          <span
-            class="w-24 shrink-0 border-r border-line px-2 py-1 font-semibold leading-tight self-stretch flex items-center break-words"
-            >{{ row.word }}</span
-          >
-          <div #lane class="relative flex-1">
-            @for (shade of row.shades; track $index) {
-              <i
-                class="absolute inset-y-0"
-                [class.bg-now/60]="shade.kind === 'sun'"
-                [class.shut]="shade.kind === 'closed'"
-                [class.bg-board]="shade.kind === 'off'"
-                [style.left.%]="shade.left"
-                [style.width.%]="shade.width"
-                [title]="shade.word"
-              ></i>
-            }
-            @for (hour of hours(); track hour) {
-              <i
-                class="absolute inset-y-0 w-px bg-line"
-                [style.left.%]="percent(hour * 60 - firstMinute())"
-              ></i>
-            }
-            @for (bar of row.bars; track bar.id) {
-              <button
-                type="button"
-                class="bar absolute inset-y-1 bg-glass border border-ink text-left text-sm leading-tight px-0.5 overflow-hidden touch-none rounded-card"
-                [class.!bg-ink]="bar.id === planning.pickedId()"
-                [class.text-ground]="bar.id === planning.pickedId()"
-                [class.!border-stop]="bar.isBroken"
-                [class.border-2]="bar.isBroken || bar.isPinned"
-                [class.border-dashed]="bar.isBroken"
-                [style.left.%]="heldId() === bar.id ? bar.left + heldBy() : bar.left"
-                [style.width.%]="bar.width"
-                [attr.aria-label]="bar.says"
-                [attr.aria-pressed]="bar.id === planning.pickedId()"
-                [title]="bar.says"
-                (click)="pick(bar.id)"
-                (pointerdown)="take($event, bar)"
-                (pointermove)="drag($event)"
-                (pointerup)="drop()"
-                (pointercancel)="letGo()"
-                (keydown)="key($event, bar)"
-              >
-                <span class="when-wide mr-1">{{ bar.tag }}</span><span class="when-widest">{{
-                  bar.word
-                }}</span>
-              </button>
-            }
-            @if (nowAt(); as at) {
-              <i
-                class="absolute inset-y-0 w-1 bg-now border-x border-ink pointer-events-none"
-                [style.left.%]="at"
-              ></i>
-            }
-          </div>
-        </div>
-      }
-    </div>
-    <p class="text-sm text-faint flex flex-wrap items-center gap-x-4 pt-1 no-print">
-      <span class="flex items-center gap-1"><i class="inline-block w-4 h-3 bg-now/60"></i>sun on it</span
-      ><span class="flex items-center gap-1"><i class="inline-block w-4 h-3 shut"></i>not fit</span
-      ><span>Drag a stretch, or move it with the arrow keys; P pins it.</span>
-    </p>
-    @if (by() === 'person') {
-      <yp-day-list
-        class="flex-1 min-h-32 overflow-y-auto max-md:overflow-visible"
-        tabindex="0"
-        role="region"
-        aria-label="Day in order"
-      />
-    }
-    @if (says(); as text) {
-      <p class="py-1 font-semibold" [class.text-stop]="isFault()" role="alert">
-        {{ text }}
-        @if (planning.wish(); as wish) {
-          <button type="button" class="act act-small ml-2" (click)="planning.planRound()">
-            Put it at {{ planning.clock().clock(wish.start) }} and plan the rest round it
-          </button>
-        }
-      </p>
-    }
-  `,
+  templateUrl: './day-board.html',
   styles: `
     .shut {
       background-image: repeating-linear-gradient(135deg, var(--yp-line-strong) 0 1px, transparent 1px 6px);
@@ -218,6 +82,7 @@ const FAR_MIN = 30;
   host: { class: 'flex flex-col flex-1 min-h-0' },
 })
 export class DayBoard {
+  protected readonly words = dayWords;
   protected readonly planning = inject(Planning);
   protected readonly ways = ['person', 'surface'] as const;
   protected readonly by = signal<'person' | 'surface'>('person');
@@ -270,17 +135,17 @@ export class DayBoard {
     const held = this.#held();
     if (held === undefined) return this.planning.refused();
     const clock = this.planning.clock().clock(held.at);
-    return this.#fault() === undefined ? `${clock}: possible` : `${clock}: ${this.#fault() ?? ''}`;
+    return this.#fault() === undefined ? dayWords.possibleAt(clock) : `${clock}: ${this.#fault() ?? ''}`;
   });
 
   protected readonly rows = computed<readonly Row[]>(() => {
     const begin = this.#begin();
-    const works = this.planning.whole()?.works;
+    const works = this.planning.works();
     const today = this.planning
       .shown()
       .filter(({ start, end }) => end > begin && start < begin + this.#span());
     const barOf = (step: PlannedStep, isByPerson: boolean): Bar => {
-      const work = works?.get(step.id);
+      const work = works.get(step.id);
       const clock = this.planning.clock();
       const what = work?.word ?? '';
       return {
@@ -289,7 +154,15 @@ export class DayBoard {
         width: this.percent(step.end - step.start),
         tag: isByPerson ? (work?.tag ?? '') : '',
         word: what,
-        says: `${work?.tag ?? ''}, ${what}, ${clock.clock(step.start)} to ${clock.hour(step.end)}, ${this.#names(step.people)}${this.planning.isPinned(step.id) ? ', pinned' : ''}${this.planning.brokenIds().has(step.id) ? ', no longer holds' : ''}`,
+        says: dayWords.stretchSaid(
+          work?.tag ?? '',
+          what,
+          clock.clock(step.start),
+          clock.hour(step.end),
+          this.#names(step.people),
+          this.planning.isPinned(step.id) ? dayWords.pinned : '',
+          this.planning.brokenIds().has(step.id) ? dayWords.noLongerHolds : '',
+        ),
         isPinned: this.planning.isPinned(step.id),
         isBroken: this.planning.brokenIds().has(step.id),
         isDone: false,
@@ -307,7 +180,7 @@ export class DayBoard {
           left: this.percent(from),
           width: this.percent(to - from),
           kind: 'off',
-          word: 'not at work',
+          word: dayWords.notAtWork,
         })),
       }));
     }
@@ -315,7 +188,7 @@ export class DayBoard {
       id: applicationId,
       word: tag,
       bars: today
-        .filter(({ id }) => works?.get(id)?.applicationId === applicationId)
+        .filter(({ id }) => works.get(id)?.applicationId === applicationId)
         .map((step) => barOf(step, false)),
       shades: this.#shadesOf(applicationId, begin),
     }));
@@ -391,7 +264,7 @@ export class DayBoard {
   #shadesOf(applicationId: string, begin: number): readonly Shade[] {
     const clock = this.planning.clock();
     return (this.planning.ready()?.get(applicationId)?.closed ?? []).flatMap(
-      ({ from_ms, to_ms, by, says }): readonly Shade[] => {
+      ({ from_ms, to_ms, by, why }): readonly Shade[] => {
         const [from, to] = [
           Math.max(0, clock.minuteOf(from_ms) - begin),
           Math.min(this.#span(), clock.minuteOf(to_ms) - begin),
@@ -403,7 +276,7 @@ export class DayBoard {
                 left: this.percent(from),
                 width: this.percent(to - from),
                 kind: by === 'sun' ? 'sun' : 'closed',
-                word: says,
+                word: closedWords(why),
               },
             ];
       },
@@ -412,10 +285,7 @@ export class DayBoard {
 
   #names(people: readonly string[]): string {
     return people
-      .map(
-        (id) =>
-          this.planning.people().find((person) => person.id === id)?.name ?? 'somebody no longer in the crew',
-      )
+      .map((id) => this.planning.people().find((person) => person.id === id)?.name ?? dayWords.somebodyGone)
       .join(' and ');
   }
 }

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { dayWords } from '../../words/day';
 import { Planning } from './planning';
 
 interface Line {
@@ -20,7 +21,7 @@ interface Line {
   template: `
     <div class="grid gap-x-6 grid-cols-[repeat(auto-fit,minmax(12rem,1fr))]">
       @for (person of lists(); track person.id) {
-        <section [attr.aria-label]="'What ' + person.name + ' does'">
+        <section [attr.aria-label]="words.whatDoes(person.name)">
           <h2 class="font-semibold border-b border-ink py-1">{{ person.name }}</h2>
           <ol>
             @for (line of person.lines; track line.id) {
@@ -40,7 +41,9 @@ interface Line {
                 </button>
               </li>
             } @empty {
-              <li class="py-2 text-faint">Nothing this day.</li>
+              <li class="py-2 text-faint">
+                {{ planning.shown().length === 0 ? words.notPlannedYet : words.nothingThisDay }}
+              </li>
             }
           </ol>
         </section>
@@ -49,13 +52,14 @@ interface Line {
   `,
 })
 export class DayList {
+  protected readonly words = dayWords;
   protected readonly planning = inject(Planning);
 
   protected readonly lists = computed(() => {
     const clock = this.planning.clock();
     const begin = clock.dayStarts[this.planning.day()] ?? 0;
     const end = clock.dayStarts[this.planning.day() + 1] ?? Number.POSITIVE_INFINITY;
-    const works = this.planning.whole()?.works;
+    const works = this.planning.works();
     const today = this.planning
       .shown()
       .filter(({ start }) => start >= begin && start < end)
@@ -66,7 +70,7 @@ export class DayList {
       lines: today
         .filter(({ people }) => people.includes(id))
         .map((step): Line => {
-          const work = works?.get(step.id);
+          const work = works.get(step.id);
           return {
             id: step.id,
             clock: clock.hour(step.start),

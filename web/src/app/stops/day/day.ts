@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
+import { blockedWords, waitWords } from '@yellow-pane/contracts/words';
 import { firstWords } from '@yellow-pane/core/day';
 import type { Verdict } from '@yellow-pane/core/quantity';
 import { JobReading } from '../../job/job-reading';
@@ -7,20 +8,25 @@ import { Selection } from '../../shell/selection';
 import { Figure } from '../../ui/figure';
 import { StopFrame } from '../../shell/stop-frame';
 import { VerdictBox } from '../../ui/verdict-box';
+import { dayWords } from '../../words/day';
 import { CrewView } from './crew-view';
 import { DayBoard } from './day-board';
 import { DayGround } from './day-ground';
+import type { Gain } from './gains';
 import { KitView } from './kit-view';
 import { MixView } from './mix-view';
+import { DayCommands } from './day-commands';
 import { type DayView, Planning } from './planning';
 import { ReturnsList } from './returns-list';
 import { SunView } from './sun-view';
+import { spanWord } from './wait-span';
 import { WaitsView } from './waits-view';
+import { WhatToBring } from './what-to-bring';
 
 const INDOOR_WORDS = {
-  thermometer: 'thermometer on site',
-  set: 'as set',
-  usual: 'the default, set it under Crew',
+  thermometer: dayWords.thermometerOnSite,
+  set: dayWords.asSet,
+  usual: dayWords.theDefault,
 } as const;
 
 /** When can work start, in what order, with what mixed and packed. */
@@ -38,22 +44,27 @@ const INDOOR_WORDS = {
     ReturnsList,
     WaitsView,
   ],
-  providers: [Planning, DayGround],
+  providers: [Planning, DayCommands, DayGround, WhatToBring],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './day.html',
   host: { class: 'contents' },
 })
 export class Day {
+  protected readonly words = dayWords;
+  protected readonly blockedWords = blockedWords;
+  protected readonly waitWords = waitWords;
+  protected readonly spanWord = spanWord;
   protected readonly planning = inject(Planning);
+  protected readonly commands = inject(DayCommands);
   protected readonly selection = inject(Selection);
   readonly #reading = inject(JobReading);
   protected readonly views: readonly { readonly view: DayView; readonly word: string }[] = [
-    { view: 'order', word: 'Order' },
-    { view: 'sun', word: 'Sun' },
-    { view: 'waits', word: 'Waits' },
-    { view: 'mix', word: 'Mixes' },
-    { view: 'kit', word: 'Kit' },
-    { view: 'crew', word: 'Crew' },
+    { view: 'order', word: dayWords.order },
+    { view: 'sun', word: dayWords.sunTab },
+    { view: 'waits', word: dayWords.waits },
+    { view: 'mix', word: dayWords.mixes },
+    { view: 'kit', word: dayWords.kit },
+    { view: 'crew', word: dayWords.crew },
   ];
   protected readonly needsPlan = computed(
     () =>
@@ -68,36 +79,38 @@ export class Day {
   }>(() => {
     const planning = this.planning;
     if (planning.filmed().length === 0)
-      return { verdict: 'unknown', heading: 'Nothing to plan yet', says: 'No surface has a film.' };
+      return { verdict: 'unknown', heading: dayWords.nothingToPlan, says: dayWords.noFilmAnywhere };
     if (planning.crew().length === 0)
-      return { verdict: 'unknown', heading: 'No crew yet', says: 'Add people under Crew.' };
+      return { verdict: 'unknown', heading: dayWords.noCrewYet, says: dayWords.addUnderCrew };
     const none = planning.none();
     if (none !== undefined)
       return {
         verdict: 'stop',
-        heading: 'There is no plan',
-        says: `'${planning.whole()?.problem.steps.find(({ id }) => id === none.stuck)?.word ?? ''}' finds no place in these days.`,
+        heading: dayWords.noPlan,
+        says: dayWords.findsNoPlace(
+          planning.whole()?.problem.steps.find(({ id }) => id === none.stuck)?.word ?? '',
+        ),
       };
     if (planning.ready() === undefined)
-      return { verdict: 'unknown', heading: 'Reckoning sun and glass', says: 'A moment.' };
+      return { verdict: 'unknown', heading: dayWords.reckoningSun, says: dayWords.aMoment };
     const steps = planning.shown();
     if (steps.length === 0)
       return {
         verdict: 'unknown',
-        heading: 'Not planned yet',
-        says: `${planning.whole()?.problem.steps.length ?? 0} stretches of work to put in order.`,
+        heading: dayWords.notPlannedYet,
+        says: dayWords.stretchesToOrder(planning.whole()?.problem.steps.length ?? 0),
       };
     if (planning.broken().length > 0)
       return {
         verdict: 'go with care',
-        heading: 'The plan no longer holds',
-        says: `${planning.broken().length} of its stretches break a condition as things are now. Plan again.`,
+        heading: dayWords.noLongerHoldsHead,
+        says: dayWords.stretchesBreak(planning.broken().length),
       };
     const [first] = [...steps].sort((a, b) => a.start - b.start);
     const word = planning.whole()?.problem.steps.find(({ id }) => id === first?.id)?.word ?? '';
     return {
       verdict: 'go',
-      heading: `Start ${planning.clock().clock(first?.start ?? 0)} with ${word}`,
+      heading: dayWords.startWith(planning.clock().clock(first?.start ?? 0), word),
       says: this.#sunLine(),
     };
   });
@@ -111,17 +124,22 @@ export class Day {
     const hours = this.planning.weather
       .hours()
       .filter(({ instant_ms }) => instant_ms >= from && instant_ms < to);
-    if (hours.length === 0)
-      return `No forecast for ${clock.dayWord(this.planning.day())}: sun as under a clear sky.`;
+    if (hours.length === 0) return dayWords.noForecast(clock.dayWord(this.planning.day()));
     const cloud = hours.reduce((sum, hour) => sum + hour.cloud, 0) / hours.length;
-    return `${clock.dayWord(this.planning.day())}: ${Math.round(Math.min(...hours.map(({ air_C }) => air_C)))} to ${Math.round(Math.max(...hours.map(({ air_C }) => air_C)))} °C, ${cloud > 0.85 ? 'overcast' : cloud > 0.4 ? 'part cloud' : 'clear'}${hours.some(({ rain_mm }) => rain_mm > 0.1) ? ', rain' : ''}.`;
+    return dayWords.forecast(
+      clock.dayWord(this.planning.day()),
+      Math.round(Math.min(...hours.map(({ air_C }) => air_C))),
+      Math.round(Math.max(...hours.map(({ air_C }) => air_C))),
+      cloud > 0.85 ? 'overcast' : cloud > 0.4 ? dayWords.partCloud : 'clear',
+      hours.some(({ rain_mm }) => rain_mm > 0.1) ? dayWords.withRain : '',
+    );
   });
 
   constructor() {
     inject(Commands).offer([
       {
         id: 'day-plan',
-        word: 'Plan the days',
+        word: dayWords.planDays,
         keys: 'Alt+P',
         canRun: () => this.planning.whole() !== undefined && this.planning.crew().length > 0,
         run: () => {
@@ -130,7 +148,7 @@ export class Day {
       },
       {
         id: 'day-keep',
-        word: 'Keep this plan',
+        word: dayWords.keepPlan,
         keys: 'Alt+K',
         canRun: () => this.planning.isProposal(),
         run: () => {
@@ -155,16 +173,16 @@ export class Day {
     return this.planning.clock().clock(minute);
   }
 
-  protected hours(minutes: number): string {
-    return `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`;
+  /** By how much a plan ends sooner: in days of the calendar, else in hours. */
+  protected earlier({ plan, finish }: Gain): string {
+    const { dayStarts } = this.planning.clock();
+    const dayOf = (minute: number): number => dayStarts.filter((start) => start <= minute).length;
+    const days = dayOf(finish) - dayOf(plan.finish);
+    return days === 0 ? dayWords.hoursEarlier(this.hours(finish - plan.finish)) : dayWords.daysEarlier(days);
   }
 
-  protected waitWord(least: number | null, likely: number | null, most: number | null): string {
-    return least === null || likely === null || most === null
-      ? 'unknown'
-      : least === most
-        ? `${likely} min`
-        : `${least} to ${most} min`;
+  protected hours(minutes: number): string {
+    return `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`;
   }
 
   protected indoorWord(): string {
@@ -190,7 +208,11 @@ export class Day {
       })
       .sort((a, b) => a.at - b.at);
     const [first] = sunny;
-    if (first === undefined) return 'No direct sun to wait for on the first day.';
-    return `The sun comes to ${first.tag}${sunny.length > 1 ? ` and ${sunny.length - 1} more` : ''} from ${clock.clockOf(first.at)}: that film must lie before, or after it has left and the glass has cooled.`;
+    if (first === undefined) return dayWords.noDirectSun;
+    return dayWords.sunComesTo(
+      first.tag,
+      sunny.length > 1 ? dayWords.andMore(sunny.length - 1) : '',
+      clock.clockOf(first.at),
+    );
   }
 }

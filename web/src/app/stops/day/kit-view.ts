@@ -6,7 +6,10 @@ import { Stock } from '../../catalogue/stock';
 import { Supplies } from '../../catalogue/supplies';
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
+import { dayWords } from '../../words/day';
+import { DayCommands } from './day-commands';
 import { Planning } from './planning';
+import { WhatToBring } from './what-to-bring';
 
 /**
  * What to pack and what to buy: film by its rolls, what is used up against what the workshop has, tools;
@@ -16,11 +19,11 @@ import { Planning } from './planning';
   selector: 'yp-kit-view',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2 class="text-xl pt-3">Kit</h2>
-    <p>{{ packed() }} of {{ all() }} packed.</p>
+    <h2 class="text-xl pt-3">{{ words.kit }}</h2>
+    <p>{{ words.packed(packed(), all()) }}</p>
     @if (buying().length > 0) {
-      <section class="border-l-4 border-ink pl-3 mt-2 max-w-4xl" aria-label="To buy">
-        <h3 class="font-bold">To buy</h3>
+      <section class="border-l-4 border-ink pl-3 mt-2 max-w-4xl" [attr.aria-label]="words.toBuy">
+        <h3 class="font-bold">{{ words.toBuy }}</h3>
         <ul>
           @for (line of buying(); track line) {
             <li>{{ line }}</li>
@@ -30,8 +33,8 @@ import { Planning } from './planning';
     }
     <div class="grid grid-cols-2 gap-8 max-lg:grid-cols-1 mt-3 max-w-4xl">
       <div>
-        <section aria-label="Film">
-          <h3 class="font-bold border-b border-ink pb-1">Film</h3>
+        <section [attr.aria-label]="words.film">
+          <h3 class="font-bold border-b border-ink pb-1">{{ words.film }}</h3>
           @for (item of films(); track item.key) {
             <label class="flex gap-3 items-center min-h-touch border-b border-line"
               ><input
@@ -44,11 +47,11 @@ import { Planning } from './planning';
               ><span class="figure font-semibold">{{ item.length }}</span></label
             >
           } @empty {
-            <p class="text-faint py-2">Not laid out yet: the Cut stop says which rolls.</p>
+            <p class="text-faint py-2">{{ words.notLaidOutYet }}</p>
           }
         </section>
-        <section class="mt-6" aria-label="Used up">
-          <h3 class="font-bold border-b border-ink pb-1">Used up</h3>
+        <section class="mt-6" [attr.aria-label]="words.usedUp">
+          <h3 class="font-bold border-b border-ink pb-1">{{ words.usedUp }}</h3>
           @for (item of usedUp(); track item.key) {
             <div class="border-b border-line py-1">
               <label class="flex gap-3 items-center min-h-touch"
@@ -63,33 +66,33 @@ import { Planning } from './planning';
               >
               <p class="flex flex-wrap gap-x-3 items-center pl-9">
                 <label class="flex gap-2 items-center text-sm"
-                  >in stock
+                  >{{ words.inStock }}
                   <input
                     class="field figure w-20"
                     inputmode="decimal"
                     autocomplete="off"
                     maxlength="8"
                     placeholder="?"
-                    [attr.aria-label]="item.word + ' in stock'"
+                    [attr.aria-label]="words.inStockAlready(item.word)"
                     [value]="item.have ?? ''"
                     (change)="count(item.key, $any($event.target).value)" /></label
                 ><span class="text-sm" [class.font-semibold]="item.have !== null && item.buy > 0">{{
                   item.have === null
-                    ? 'not counted yet'
+                    ? words.notCountedYet
                     : item.buy > 0
-                      ? 'buy ' + item.buy + ' ' + item.unit
-                      : 'enough'
+                      ? words.buy(item.buy, item.unit)
+                      : words.enough
                 }}</span>
               </p>
             </div>
           } @empty {
-            <p class="text-faint py-2">Nothing yet: choose films first.</p>
+            <p class="text-faint py-2">{{ words.nothingYet }}</p>
           }
         </section>
       </div>
-      <section aria-label="Tools and liquids">
-        <h3 class="font-bold border-b border-ink pb-1">Tools and liquids</h3>
-        @for (item of planning.kit().tools; track item.key) {
+      <section [attr.aria-label]="words.toolsAndLiquids">
+        <h3 class="font-bold border-b border-ink pb-1">{{ words.toolsAndLiquids }}</h3>
+        @for (item of bring.kit().tools; track item.key) {
           <label class="flex gap-3 items-center min-h-touch border-b border-line"
             ><input
               type="checkbox"
@@ -99,7 +102,7 @@ import { Planning } from './planning';
             /><span class="flex-1 leading-tight">{{ item.word }}</span></label
           >
         } @empty {
-          <p class="text-faint py-2">Nothing yet: choose films first.</p>
+          <p class="text-faint py-2">{{ words.nothingYet }}</p>
         }
       </section>
     </div>
@@ -110,7 +113,10 @@ import { Planning } from './planning';
   host: { class: 'block px-5 pb-6 overflow-auto' },
 })
 export class KitView {
+  protected readonly words = dayWords;
   protected readonly planning = inject(Planning);
+  readonly #commands = inject(DayCommands);
+  protected readonly bring = inject(WhatToBring);
   readonly #reading = inject(JobReading);
   readonly #catalogue = inject(Catalogue);
   readonly #stock = inject(Stock);
@@ -123,17 +129,17 @@ export class KitView {
       this.#reading.rollsOf(plan.id).map((roll) => ({
         key: `film:${roll.id}`,
         isToOrder: roll.what === 'to order',
-        word: `${this.#catalogue.byId().get(plan.filmId)?.name ?? '?'}, ${roll.what === 'to order' ? `${formatLengthWithUnit(roll.width_nm, this.#units())} wide` : roll.label}`,
+        word: `${this.#catalogue.byId().get(plan.filmId)?.name ?? '?'}, ${roll.what === 'to order' ? dayWords.wide(formatLengthWithUnit(roll.width_nm, this.#units())) : roll.label}`,
         length: formatFilmLength(roll.used_nm, this.#units()),
         where:
           roll.what === 'to order'
-            ? 'to order'
-            : this.#stock.items().find(({ id }) => id === roll.stockId)?.where || 'in stock',
+            ? dayWords.toOrder
+            : this.#stock.items().find(({ id }) => id === roll.stockId)?.where || dayWords.inStock,
       })),
     ),
   );
   protected readonly usedUp = computed(() =>
-    this.planning.kit().usedUp.map((item) => {
+    this.bring.kit().usedUp.map((item) => {
       const have = this.#supplies.byKey().get(item.key)?.have ?? null;
       return { ...item, have, buy: toBuy(item, have ?? undefined) };
     }),
@@ -141,13 +147,13 @@ export class KitView {
   protected readonly buying = computed(() => [
     ...this.films()
       .filter(({ isToOrder }) => isToOrder)
-      .map(({ word, length }) => `${word}: at least ${length}`),
+      .map(({ word, length }) => dayWords.atLeast(word, length)),
     ...this.usedUp()
       .filter(({ have, buy }) => have !== null && buy > 0)
       .map(({ word, buy, unit }) => `${word}: ${buy} ${unit}`),
   ]);
   readonly #keys = computed(() =>
-    [...this.films(), ...this.usedUp(), ...this.planning.kit().tools].map(({ key }) => key),
+    [...this.films(), ...this.usedUp(), ...this.bring.kit().tools].map(({ key }) => key),
   );
   protected readonly all = computed(() => this.#keys().length);
   protected readonly packed = computed(() => this.#keys().filter((key) => this.isPacked(key)).length);
@@ -163,7 +169,7 @@ export class KitView {
 
   protected tick(key: string): void {
     const packed = this.planning.settings().packed;
-    this.planning.set(
+    this.#commands.set(
       { packed: packed.includes(key) ? packed.filter((own) => own !== key) : [...packed, key] },
       packed.includes(key) ? 'unpacked' : 'packed',
     );
@@ -173,9 +179,7 @@ export class KitView {
     const row = this.#supplies.byKey().get(key);
     const have = Number(text.trim().replace(',', '.'));
     if (row === undefined || text.trim() === '' || !(have >= 0 && have <= 1e6)) {
-      this.fault.set(
-        `In stock: expected a number from 0 to 1 000 000, got ${text === '' ? 'nothing' : text}.`,
-      );
+      this.fault.set(dayWords.countWrong(text === '' ? 'nothing' : text));
       return;
     }
     this.fault.set(await this.#supplies.count(row, have));

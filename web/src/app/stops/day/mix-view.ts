@@ -1,12 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { bottleWords, figuresIn, mixWords, recipeWords } from '@yellow-pane/contracts/words';
 import { SLIP_MIXES } from '@yellow-pane/core/fitting';
 import { Device } from '../../device/device';
 import { Choices } from '../../ui/choice';
 import { Figure } from '../../ui/figure';
 import { VerdictMark } from '../../ui/verdict-mark';
+import { dayWords } from '../../words/day';
+import { DayCommands } from './day-commands';
 import { Planning } from './planning';
-
-const ML_PER_US_FL_OZ = 29.5735;
+import { WhatToBring } from './what-to-bring';
 
 /** What to mix for the job, liquid by liquid, scaled to the bottles at hand. */
 @Component({
@@ -14,10 +16,9 @@ const ML_PER_US_FL_OZ = 29.5735;
   imports: [Choices, Figure, VerdictMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2 class="text-xl pt-3">Mix sheet</h2>
+    <h2 class="text-xl pt-3">{{ words.mixSheet }}</h2>
     <p class="max-w-3xl">
-      For every surface with a film. It will be up to {{ planning.warmest().toFixed(0) }} °C. Litres a square
-      metre are our guess until you have weighed a bottle: change them in Settings.
+      {{ words.mixesSaid(bring.warmest_C().toFixed(0)) }}
     </p>
     @for (line of lines(); track line.liquid) {
       <section class="mt-4 border-t-2 border-ink pt-2 max-w-4xl" [attr.aria-label]="line.liquid">
@@ -31,77 +32,74 @@ const ML_PER_US_FL_OZ = 29.5735;
         <p class="text-lg">
           <strong>{{ line.recipe }}</strong>
           @if (line.each) {
-            · each bottle: {{ line.each }}{{ line.liquid === 'slip' ? ', fill up with water' : '' }}
+            {{ words.eachBottle }} {{ line.each }}{{ line.liquid === 'slip' ? words.fillUp : '' }}
           }
         </p>
         <p class="text-faint">{{ line.because }}</p>
-        <yp-figure [label]="'In all: ' + line.parts" [value]="line.litres" [why]="line.why" />
+        <yp-figure [label]="words.inAll(line.parts)" [value]="line.litres" [why]="line.why" />
       </section>
     } @empty {
-      <p class="mt-4 text-faint">Nothing to mix: no surface has a film yet.</p>
+      <p class="mt-4 text-faint">{{ words.nothingToMix }}</p>
     }
     <div class="mt-6 grid grid-cols-2 gap-4 max-w-4xl max-md:grid-cols-1 no-print">
       <yp-choices
-        legend="Slip"
+        [legend]="words.slip"
         [choices]="slips"
         [value]="planning.settings().slip"
-        (chosen)="planning.set({ slip: $event }, 'slip: ' + $event)"
+        (chosen)="commands.set({ slip: $event }, 'slip: ' + $event)"
       />
       <yp-choices
-        legend="Primer"
+        [legend]="words.primer"
         [choices]="primers"
         [value]="planning.settings().primer"
-        (chosen)="planning.set({ primer: $event }, 'primer: ' + $event)"
+        (chosen)="commands.set({ primer: $event }, 'primer: ' + $event)"
       />
     </div>
   `,
   host: { class: 'block px-5 pb-6 overflow-auto' },
 })
 export class MixView {
+  protected readonly words = dayWords;
   protected readonly planning = inject(Planning);
+  protected readonly commands = inject(DayCommands);
+  protected readonly bring = inject(WhatToBring);
   readonly #units = inject(Device).units;
+  readonly #figures = computed(() => figuresIn(this.#units()));
   protected readonly slips = [
     ...SLIP_MIXES.map(({ key, word, recipe }) => ({ value: key, word, reason: recipe })),
     {
       value: 'concentrate',
       word: 'concentrate',
-      reason: '1 cap per 32 fl oz, 2 over 22 °C; measure once what a cap holds',
+      reason: dayWords.capsSaid,
     },
   ];
   protected readonly primers = [
-    { value: 'water-based' as const, word: 'water-based', reason: 'dry after over 2 h; no fumes' },
+    { value: 'water-based' as const, word: 'water-based', reason: dayWords.drySolvent },
     {
       value: 'solvent-based' as const,
       word: 'solvent-based',
-      reason: 'dry after over 1 h; ventilate, no flame',
+      reason: dayWords.dryWater,
     },
   ];
   protected readonly lines = computed(() =>
-    this.planning.mixes().map((line) => ({
+    this.bring.mixes().map((line) => ({
       liquid: line.liquid,
       verdict: line.verdict,
-      says: line.says,
-      recipe: line.recipe,
-      because: line.because,
-      each: line.bottles?.each,
+      says: line.findings.map((own) => mixWords(own, this.#units())).join(' '),
+      recipe: recipeWords(line.recipe, this.#units()),
+      because: line.remarks.map((own) => mixWords(own, this.#units())).join(' '),
+      each: line.bottles === null ? '' : bottleWords(line.bottles.each, this.#units()),
       why: line.litres.why,
-      litres: this.#volume(line.litres.value),
+      litres: this.#figures().volume(line.litres.value),
       head:
         line.bottles === null
-          ? this.#volume(line.litres.value)
-          : `${line.bottles.count} ${line.bottles.count === 1 ? 'bottle' : 'bottles'} of ${this.#bottle(line.bottles.size_l)}`,
-      parts: line.parts.map(({ word, litres }) => `${this.#volume(litres)} ${word}`).join(', '),
+          ? this.#figures().volume(line.litres.value)
+          : dayWords.bottlesOf(
+              line.bottles.count,
+              line.bottles.count === 1 ? 'bottle' : 'bottles',
+              this.#figures().volume(line.bottles.size_l),
+            ),
+      parts: line.parts.map(({ word, litres }) => `${this.#figures().volume(litres)} ${word}`).join(', '),
     })),
   );
-
-  #volume(litres: number): string {
-    if (this.#units() === 'imperial') return `${((litres * 1000) / ML_PER_US_FL_OZ).toFixed(1)} fl oz`;
-    return litres < 1 ? `${Math.round(litres * 1000)} ml` : `${litres.toFixed(1)} l`;
-  }
-
-  #bottle(litres: number): string {
-    return this.#units() === 'imperial'
-      ? `${Math.round((litres * 1000) / ML_PER_US_FL_OZ)} fl oz`
-      : `${Math.round(litres * 1000)} ml`;
-  }
 }

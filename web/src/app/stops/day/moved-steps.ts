@@ -1,11 +1,6 @@
-import {
-  type PlanProblem,
-  type PlanWords,
-  type PlannedStep,
-  brokenBy,
-  brokenInWords,
-  whyNotEarlier,
-} from '@yellow-pane/core/scheduling';
+import { type PlanWords, brokenInWords } from '@yellow-pane/contracts/words';
+import { type PlanProblem, type PlannedStep, brokenBy, whyNotEarlier } from '@yellow-pane/core/scheduling';
+import { dayWords } from '../../words/day';
 
 const WORTH_SAYING_MIN = 5;
 
@@ -35,7 +30,7 @@ export function movedSteps(
         {
           at: held?.kind === 'not fit' ? -1 : step.start,
           word: `${problem.steps.find(({ id }) => id === step.id)?.word ?? ''}: ${words.clock(old)} → ${words.clock(step.start)}`,
-          says: held === undefined ? 'something else makes room' : brokenInWords(held, problem, words),
+          says: held === undefined ? dayWords.elseMakesRoom : brokenInWords(held, problem, words),
         },
       ];
     })

@@ -15,9 +15,11 @@ import { JobReading } from '../../job/job-reading';
 import { openJob } from '../../testing/open-job';
 import { DayPool } from '../../workers/day-pool';
 import { type ReadyAnswer, readyAnswers } from '@yellow-pane/core/reading';
+import { DayCommands } from './day-commands';
 import { DayGround } from './day-ground';
 import type { SearchOptions } from '../../workers/search';
 import { Planning } from './planning';
+import { WhatToBring } from './what-to-bring';
 
 /** A day that is still to come whenever this runs: a cold clear week of late autumn. */
 const FIRST_DAY = '2035-11-26';
@@ -61,6 +63,8 @@ async function before({ air_C = 8, cloud = 0, rounds = 12 } = {}) {
   const job = openJob(DEMO, EXAMPLE_FILMS, [
     Planning,
     DayGround,
+    WhatToBring,
+    DayCommands,
     { provide: Weather, useValue: { hours, begin: () => undefined, onSite: () => undefined } },
     {
       provide: DayPool,
@@ -101,7 +105,18 @@ async function before({ air_C = 8, cloud = 0, rounds = 12 } = {}) {
     if (whole === undefined) throw new Error('nothing to plan');
     return whole.problem;
   };
-  return { planning, hours, heard, idOf, at, problem, desk: job.get(JobDesk), reading: job.get(JobReading) };
+  return {
+    planning,
+    bring: job.get(WhatToBring),
+    commands: job.get(DayCommands),
+    hours,
+    heard,
+    idOf,
+    at,
+    problem,
+    desk: job.get(JobDesk),
+    reading: job.get(JobReading),
+  };
 }
 
 describe('are the days of the demo planned from what holds?', () => {
@@ -132,6 +147,15 @@ describe('are the days of the demo planned from what holds?', () => {
       if (own !== undefined)
         expect([id, own.spans.some(({ from, to }) => from <= start && end <= to)]).toEqual([id, true]);
     }
+  });
+  it('where a plan was kept and there is none any more, no end of the days is promised', async () => {
+    const { planning, hours, heard } = await before();
+    await planning.plan();
+    planning.keep();
+    expect(planning.figures()?.finish).toBeGreaterThan(0);
+    hours.set(week(-15));
+    await heard();
+    expect([planning.none()?.state, planning.figures()]).toEqual(['none', undefined]);
   });
   it('a frost that does not end leaves no plan, and says what would have to give', async () => {
     const { planning } = await before({ air_C: -15 });
@@ -183,6 +207,39 @@ describe('does a plan stay as it was kept?', () => {
   });
 });
 
+describe('is a plan there before the sun is reckoned, and is what it could gain said?', () => {
+  it('what was kept is shown at once, with its words, while it is still reckoned when each surface is fit', async () => {
+    const { planning } = await before();
+    await planning.plan();
+    planning.keep();
+    const kept = planning.shown();
+    planning.ready.set(undefined);
+    expect(planning.whole()).toBeUndefined();
+    expect(planning.shown()).toEqual(kept);
+    for (const { id } of planning.shown()) expect(planning.works().get(id)?.word).toMatch(/./);
+    expect(planning.broken()).toEqual([]);
+  });
+  it('better weather: the plan that is kept stays, the sooner one is offered, and taken it says what moved', async () => {
+    const { planning, hours, heard, problem } = await before({ rounds: 40 });
+    hours.set(week(8).map((hour, index) => (index < 48 ? { ...hour, air_C: -15 } : hour)));
+    await heard();
+    await planning.plan();
+    planning.keep();
+    const kept = planning.shown();
+    const finish = planning.figures()?.finish ?? 0;
+    expect(planning.gain()).toBeUndefined();
+    hours.set(week(8, 1));
+    await heard();
+    expect(planning.shown()).toEqual(kept);
+    expect(planning.gain()?.plan.finish).toBeLessThan(finish - 29);
+    planning.takeGain();
+    expect(planning.isProposal()).toBe(true);
+    expect(planning.figures()?.finish).toBeLessThan(finish);
+    expect(planning.moved().length).toBeGreaterThan(0);
+    expect([checkPlan(problem(), planning.shown()), planning.gain()]).toEqual([[], undefined]);
+  });
+});
+
 describe('may a stretch be put elsewhere?', () => {
   it('into the night it is refused with the reason, and nothing moves', async () => {
     const { planning, at } = await before();
@@ -198,7 +255,9 @@ describe('may a stretch be put elsewhere?', () => {
     const { planning, problem, at } = await before();
     await planning.plan();
     const closed = problem().fitness.flatMap(({ id, closed: own }) =>
-      own.filter(({ why }) => /sun/i.test(why)).map((span) => ({ fitness: id, ...span })),
+      own
+        .filter(({ why }) => typeof why !== 'string' && /sun/.test(why.case))
+        .map((span) => ({ fitness: id, ...span })),
     );
     const found = closed
       .flatMap((span) =>
@@ -231,20 +290,20 @@ describe('may a stretch be put elsewhere?', () => {
 
 describe('what goes with the days?', () => {
   it('what is mixed and packed is more than nothing, and each amount has its reason', async () => {
-    const { planning } = await before();
-    expect(planning.mixes().length).toBeGreaterThan(1);
-    expect(planning.kit().usedUp.length).toBeGreaterThan(3);
-    for (const { because, count } of planning.kit().usedUp) {
+    const { bring } = await before();
+    expect(bring.mixes().length).toBeGreaterThan(1);
+    expect(bring.kit().usedUp.length).toBeGreaterThan(3);
+    for (const { because, count } of bring.kit().usedUp) {
       expect(because.length).toBeGreaterThan(0);
       expect(count).toBeGreaterThan(0);
     }
   });
   it('a wait that was ended by hand is written down, and taken back the same way', async () => {
-    const { planning, reading } = await before();
+    const { commands, reading } = await before();
     const applicationId = reading.applications()[0]?.id ?? '';
-    planning.confirmWait(applicationId, 'prime');
+    commands.confirmWait(applicationId, 'prime');
     expect(reading.workOf(applicationId)).toMatchObject([{ step: 'wait:prime', doneAt: expect.any(String) }]);
-    planning.confirmWait(applicationId, 'prime');
+    commands.confirmWait(applicationId, 'prime');
     expect(reading.workOf(applicationId)).toMatchObject([{ step: 'wait:prime', doneAt: null }]);
   });
 });

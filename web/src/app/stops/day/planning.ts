@@ -1,34 +1,32 @@
+import { brokenInWords, reliefInWords } from '@yellow-pane/contracts/words';
 import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
-import { type DayProblem, type MixLine, kitList, mixSheet } from '@yellow-pane/core/day';
-import { type DaySettings, type RowOf, waitEndedStep } from '@yellow-pane/core/job';
+import type { DayProblem } from '@yellow-pane/core/day';
+import type { RowOf } from '@yellow-pane/core/job';
 import {
   type DayPlan,
   type NoPlan,
   type PlannedStep,
   brokenBy,
-  brokenInWords,
   checkPlan,
   crewFor,
   mayGiveWay,
-  reliefInWords,
   whyNotEarlier,
   workingHours,
   workingMinutes,
 } from '@yellow-pane/core/scheduling';
 import { type ReadyAnswer, dayProblemOf, keptPlan, peopleOf, stretchKey } from '@yellow-pane/core/reading';
 import { Catalogue } from '../../catalogue/catalogue';
-import { LearnedFigures } from '../../catalogue/learned-figures';
 import { ReadinessBook } from '../../day/readiness-book';
-import { Device } from '../../device/device';
-import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
+import { dayWords } from '../../words/day';
 import { DayPool } from '../../workers/day-pool';
 
 import { betterThan } from './better-plan';
 import type { DayClock } from '@yellow-pane/contracts/day-clock';
+import { DayCommands } from './day-commands';
 import { DayGround } from './day-ground';
+import { Gains } from './gains';
 import { Search } from '../../workers/search';
-import { planChanges } from './kept-plan';
 import { type MovedStep, movedSteps } from './moved-steps';
 
 export type DayView = 'order' | 'sun' | 'waits' | 'mix' | 'kit' | 'crew';
@@ -42,17 +40,16 @@ const SEARCH = { least_ms: 3000, most_ms: 15_000 } as const;
 @Injectable()
 export class Planning {
   readonly #reading = inject(JobReading);
-  readonly #desk = inject(JobDesk);
+  readonly #commands = inject(DayCommands);
   readonly #book = inject(ReadinessBook);
   readonly #catalogue = inject(Catalogue);
-  readonly #learned = inject(LearnedFigures);
   readonly #pool = inject(DayPool);
-  readonly #device = inject(Device);
   readonly #ground = inject(DayGround);
   readonly view = signal<DayView>('order');
   readonly day = signal(0);
   readonly pickedId = signal<string | undefined>(undefined);
   readonly #search = new Search<DayPlan | NoPlan>();
+  readonly #gains = new Gains(this.#pool);
   readonly progress = this.#search.progress;
   readonly refused = signal<string | undefined>(undefined);
   /** A start that was refused only because other steps are in the way. */
@@ -102,16 +99,27 @@ export class Planning {
         });
   });
 
-  readonly kept = computed<readonly PlannedStep[]>(() => {
-    const works = this.whole()?.works;
-    return works === undefined ? [] : keptPlan(this.#reading.view(), works, this.clock());
-  });
+  /** What there is to do: known before it is reckoned when each surface is fit. */
+  readonly works = computed(
+    () =>
+      this.whole()?.works ??
+      dayProblemOf(this.#reading.view(), {
+        clock: this.clock(),
+        ready: new Map(),
+        air: this.indoor(),
+        pins: new Map(),
+        now: this.nowMinute(),
+      }).works,
+  );
+  readonly kept = computed<readonly PlannedStep[]>(() =>
+    keptPlan(this.#reading.view(), this.works(), this.clock()),
+  );
   readonly isProposal = computed(() => this.#proposal() !== undefined);
   readonly shown = computed<readonly PlannedStep[]>(() => this.#proposal()?.steps ?? this.kept());
   readonly figures = computed(() => {
     const proposal = this.#proposal();
     const steps = this.shown();
-    if (steps.length === 0) return undefined;
+    if (steps.length === 0 || this.none() !== undefined) return undefined;
     const finish = Math.max(...steps.map(({ end }) => end));
     return {
       finish,
@@ -132,7 +140,7 @@ export class Planning {
   readonly brokenIds = computed(() => new Set(this.broken().map(({ id }) => id)));
   readonly picked = computed(() => {
     const id = this.pickedId();
-    const work = this.whole()?.works.get(id ?? '');
+    const work = this.works().get(id ?? '');
     const at = this.shown().find((step) => step.id === id);
     return work === undefined ? undefined : { ...work, at };
   });
@@ -159,32 +167,8 @@ export class Planning {
         );
   });
   readonly unplanned = computed(() => (this.whole()?.problem.steps.length ?? 0) - this.shown().length);
-
-  readonly mixes = computed<readonly MixLine[]>(() =>
-    mixSheet({
-      surfaces: this.surfaces(),
-      slip: this.settings().slip,
-      primer: this.settings().primer,
-      air_C: this.warmest(),
-      units: this.#device.units(),
-      ...(this.#learned.figures().length === 0 ? {} : { learned: this.#learned.figures() }),
-    }),
-  );
-  readonly kit = computed(() =>
-    kitList(
-      this.surfaces(),
-      [...(this.whole()?.works.values() ?? [])].flatMap(({ parts }) => parts),
-    ),
-  );
-  readonly warmest = computed(() =>
-    Math.max(
-      this.indoor().air_C,
-      ...this.weather
-        .hours()
-        .filter(({ instant_ms }) => instant_ms >= this.clock().from_ms && instant_ms < this.clock().to_ms)
-        .map(({ air_C }) => air_C),
-    ),
-  );
+  /** A plan that ends sooner than the one shown, as the days look now: offered, not taken. */
+  readonly gain = this.#gains.found;
 
   constructor() {
     this.weather.begin();
@@ -197,6 +181,7 @@ export class Planning {
       clearInterval(ticking);
       clearTimeout(timer);
       this.#search.end();
+      this.#gains.forget();
     });
     effect(() => {
       const [surfaces, clock] = [this.filmed(), this.clock()];
@@ -218,7 +203,32 @@ export class Planning {
     const answers = await this.#book.ask(surfaces, clock.from_ms, clock.to_ms);
     if (!isWanted()) return;
     this.ready.set(new Map(answers.map((answer) => [answer.id, answer])));
-    if (!isFirst && untracked(this.shown).length > 0 && untracked(this.broken).length > 0) await this.plan();
+    if (untracked(this.shown).length === 0) return;
+    if (!isFirst && untracked(this.broken).length > 0) await this.plan();
+    else if (untracked(this.broken).length === 0) await this.#lookForGain(isWanted);
+  }
+
+  /** Whether the days as they look now would let the plan shown end sooner. */
+  async #lookForGain(isWanted: () => boolean): Promise<void> {
+    const whole = untracked(this.whole);
+    if (whole === undefined) return;
+    const finish = untracked(this.figures)?.finish;
+    if (finish === undefined) return;
+    await this.#gains.look(
+      whole.problem,
+      finish,
+      () => isWanted() && untracked(this.figures)?.finish === finish,
+    );
+  }
+
+  /** Takes up the plan that was offered; what moves is said. */
+  takeGain(): void {
+    const [whole, gain, before] = [this.whole(), this.gain(), this.shown()];
+    if (whole === undefined || gain === undefined) return;
+    this.letGo();
+    this.#gains.forget();
+    this.#proposal.set(gain.plan);
+    this.moved.set(movedSteps(whole.problem, before, gain.plan.steps, this.#words()));
   }
 
   /**
@@ -232,6 +242,7 @@ export class Planning {
     const isBetter = betterThan(whole.problem, before);
     this.none.set(undefined);
     this.letGo();
+    this.#gains.forget();
     const found = await this.#search.run((options) =>
       this.#pool.plan(whole.problem, SEARCH, {
         ...options,
@@ -279,7 +290,12 @@ export class Planning {
     const people = crewFor(whole.problem, plan, id, start);
     if (own === undefined || broken.length > 0 || people === undefined) {
       this.refused.set(
-        `${word} cannot start ${this.clock().clock(start)}: ${broken.map((one) => brokenInWords(one, whole.problem, this.#words())).join('; ') || 'nobody is free'}.`,
+        dayWords.cannotStart(
+          word,
+          this.clock().clock(start),
+          broken.map((one) => brokenInWords(one, whole.problem, this.#words())).join('; ') ||
+            dayWords.nobodyFree,
+        ),
       );
       this.wish.set(own !== undefined && broken.every(mayGiveWay) ? { id, start } : undefined);
       return false;
@@ -356,22 +372,13 @@ export class Planning {
 
   /** Keeps the plan shown with the job: one row a step, by its stable key. */
   keep(): void {
-    const { put, set, gone } = planChanges(this.shown(), this.#reading.plannedSteps(), {
-      instantOf: (minute) => this.clock().instantOf(minute),
+    this.#commands.keep(this.shown(), {
       partsOf: (key) =>
-        this.whole()
-          ?.works.get(key)
+        this.works()
+          .get(key)
           ?.parts.map(({ step }) => step) ?? [],
       isPinned: (key) => this.isPinned(key),
     });
-    const settings =
-      this.#reading.daySettings().length === 0 ? [this.#desk.put('daySettings', this.settings())] : [];
-    this.#desk.do('plan of the days kept', [
-      ...settings,
-      ...gone.map((id) => this.#desk.remove('plannedStep', id)),
-      ...put.map((fields) => this.#desk.put('plannedStep', fields)),
-      ...set.map(({ id, fields }) => this.#desk.set('plannedStep', id, fields)),
-    ]);
     this.#proposal.set(undefined);
     this.#ownPins.set(new Map());
   }
@@ -381,34 +388,6 @@ export class Planning {
     this.#ownPins.set(new Map());
     this.moved.set([]);
     this.letGo();
-  }
-
-  set(fields: Partial<DaySettings>, label: string): void {
-    const [row] = this.#reading.daySettings();
-    this.#desk.do(label, [
-      row === undefined
-        ? this.#desk.put('daySettings', { ...this.settings(), ...fields })
-        : this.#desk.set('daySettings', row.id, fields),
-    ]);
-  }
-
-  /** A wait that a person has ended: dry to the touch. */
-  confirmWait(applicationId: string, step: string): void {
-    const kept = this.#reading.workOf(applicationId).find((row) => row.step === waitEndedStep(step));
-    const at = new Date().toISOString();
-    this.#desk.do('dry to the touch', [
-      kept === undefined
-        ? this.#desk.put('workRecord', {
-            applicationId,
-            template: 'wait',
-            step: waitEndedStep(step),
-            templateVersion: 1,
-            startedAt: null,
-            doneAt: at,
-            note: '',
-          })
-        : this.#desk.set('workRecord', kept.id, { doneAt: kept.doneAt === null ? at : null }),
-    ]);
   }
 
   #words(): { readonly clock: (minute: number) => string } {

@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { neverWords, waitWords } from '@yellow-pane/contracts/words';
 import { returnsAfter } from '@yellow-pane/core/day';
 import { Catalogue } from '../../catalogue/catalogue';
 import { JobReading } from '../../job/job-reading';
+import { dayWords } from '../../words/day';
 import { Planning } from './planning';
 
 /** Waits and returns after the work: what to come back for, and when, for the surface looked at first. */
@@ -11,7 +13,7 @@ import { Planning } from './planning';
   template: `
     @if (lines().length > 0) {
       <details class="border-t border-line pt-2">
-        <summary class="font-semibold cursor-pointer min-h-9">Reminders and returns</summary>
+        <summary class="font-semibold cursor-pointer min-h-9">{{ words.remindersAndReturns }}</summary>
         <ul>
           @for (line of lines(); track line.key) {
             <li class="py-1 border-b border-line leading-snug">
@@ -26,6 +28,7 @@ import { Planning } from './planning';
   host: { class: 'block empty:hidden' },
 })
 export class ReturnsList {
+  protected readonly words = dayWords;
   protected readonly planning = inject(Planning);
   readonly #reading = inject(JobReading);
   readonly #catalogue = inject(Catalogue);
@@ -33,11 +36,11 @@ export class ReturnsList {
   protected readonly lines = computed(() => {
     const planning = this.planning;
     const clock = planning.clock();
-    const works = planning.whole()?.works;
+    const works = planning.works();
     const picked = planning.picked()?.applicationId;
     const ends = new Map<string, number>();
     for (const step of planning.kept()) {
-      const id = works?.get(step.id)?.applicationId;
+      const id = works.get(step.id)?.applicationId;
       if (id !== undefined) ends.set(id, Math.max(ends.get(id) ?? 0, step.end));
     }
     return planning
@@ -69,14 +72,15 @@ export class ReturnsList {
           outdoorLow_C: nights.length === 0 ? null : Math.min(...nights),
         }).map((wait) => ({
           key: `${applicationId} ${wait.key}`,
-          head: `${tag}: ${wait.word}`,
-          check: wait.check,
+          head: `${tag}: ${waitWords(wait).word}`,
+          check: waitWords(wait).check,
           at: end + (wait.least ?? 1e9),
           when:
-            wait.never ??
-            (wait.key === 'clear'
-              ? `usually clear by ${clock.date(end + (wait.likely ?? 0))}`
-              : `from ${clock.clock(end + (wait.least ?? 0))} to ${clock.clock(end + (wait.most ?? 0))}`),
+            wait.never !== null
+              ? neverWords(wait.never)
+              : wait.key === 'clear'
+                ? dayWords.usuallyClearBy(clock.date(end + (wait.likely ?? 0)))
+                : dayWords.spanOf(clock.clock(end + (wait.least ?? 0)), clock.clock(end + (wait.most ?? 0))),
         }));
       })
       .sort((a, b) => a.at - b.at)

@@ -13,6 +13,7 @@ import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { placesOutwards } from '@yellow-pane/core/reading';
 import { Selection } from '../../shell/selection';
+import { dayWords } from '../../words/day';
 import { Planning } from './planning';
 
 /**
@@ -42,126 +43,11 @@ interface Corner extends HorizonPoint {
 @Component({
   selector: 'yp-skyline-view',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    @if (place(); as at) {
-      <h3 class="text-lg font-bold mt-5">Skyline</h3>
-      <p class="max-w-3xl">
-        Stand before the glass, back to it. Tap where a roof, tree or ridge has a corner; drag it, or type
-        what compass and level say. It counts for everything at {{ at.name }}.
-      </p>
-      <svg
-        #field
-        class="w-full mt-2 bg-paper border border-line touch-none cursor-crosshair select-none"
-        [attr.viewBox]="'0 0 ' + wide + ' 260'"
-        role="group"
-        aria-label="Skyline to draw"
-        (pointerdown)="add($event)"
-        (pointermove)="drag($event)"
-        (pointerup)="drop()"
-        (pointercancel)="drop()"
-      >
-        @for (line of levels(); track line.word) {
-          <line
-            x1="0"
-            [attr.x2]="wide"
-            [attr.y1]="line.y"
-            [attr.y2]="line.y"
-            class="stroke-line-strong"
-            stroke-dasharray="2 5"
-          />
-          <text x="4" [attr.y]="line.y - 4" font-size="15" class="fill-faint figure">{{ line.word }}</text>
-        }
-        <path [attr.d]="sun().path" class="stroke-faint fill-none" stroke-width="2" />
-        @for (part of sun().lit; track $index) {
-          <path [attr.d]="part" class="stroke-ink fill-none" stroke-width="11" stroke-linecap="round" />
-          <path [attr.d]="part" class="stroke-now fill-none" stroke-width="8" stroke-linecap="round" />
-        }
-        @for (hour of sun().hours; track hour.word) {
-          <circle [attr.cx]="hour.x" [attr.cy]="hour.y" r="4" class="fill-ink" />
-          <text
-            [attr.x]="hour.x"
-            [attr.y]="hour.y - 11"
-            font-size="16"
-            text-anchor="middle"
-            class="fill-ink figure"
-          >
-            {{ hour.word }}
-          </text>
-        }
-        <path [attr.d]="ground()" class="fill-film/35 stroke-film" stroke-width="3" />
-        @for (corner of corners(); track corner.bearing_deg) {
-          <g
-            role="slider"
-            tabindex="0"
-            class="cursor-move"
-            aria-valuemin="-10"
-            aria-valuemax="90"
-            [attr.aria-valuenow]="corner.elevation_deg"
-            [attr.aria-label]="'Corner at ' + corner.bearing_deg + '°'"
-            [attr.aria-valuetext]="corner.elevation_deg + '° high'"
-            (pointerdown)="take($event, corner.bearing_deg)"
-            (focus)="picked.set(corner.bearing_deg)"
-            (keydown)="key($event, corner)"
-          >
-            <circle [attr.cx]="corner.x" [attr.cy]="corner.y" r="30" fill="transparent" />
-            <circle
-              [attr.cx]="corner.x"
-              [attr.cy]="corner.y"
-              r="9"
-              [attr.class]="
-                corner.bearing_deg === picked() ? 'fill-ink stroke-paper' : 'fill-paper stroke-ink'
-              "
-              stroke-width="3"
-            />
-          </g>
-        }
-        @for (wind of winds(); track wind.word) {
-          <text [attr.x]="wind.x" y="250" font-size="17" text-anchor="middle" class="fill-ink font-semibold">
-            {{ wind.word }}
-          </text>
-        }
-        <line
-          [attr.x1]="wide / 2"
-          [attr.x2]="wide / 2"
-          y1="230"
-          y2="238"
-          class="stroke-ink"
-          stroke-width="3"
-        />
-      </svg>
-      @if (pickedCorner(); as corner) {
-        <div class="flex flex-wrap gap-3 items-end mt-2">
-          <label
-            ><span class="block text-sm text-faint">Bearing, °</span
-            ><input
-              class="field figure w-28"
-              inputmode="decimal"
-              autocomplete="off"
-              maxlength="7"
-              [value]="corner.bearing_deg"
-              (change)="type('bearing_deg', $any($event.target).value)"
-          /></label>
-          <label
-            ><span class="block text-sm text-faint">Height over level, °</span
-            ><input
-              class="field figure w-28"
-              inputmode="decimal"
-              autocomplete="off"
-              maxlength="6"
-              [value]="corner.elevation_deg"
-              (change)="type('elevation_deg', $any($event.target).value)"
-          /></label>
-          <button type="button" class="act act-small" (click)="remove()">Take this corner out</button>
-        </div>
-      }
-      @if (fault(); as text) {
-        <p class="text-stop font-semibold mt-1" role="alert">{{ text }}</p>
-      }
-    }
-  `,
+  templateUrl: './skyline-view.html',
   host: { class: 'block' },
 })
 export class SkylineView {
+  protected readonly words = dayWords;
   readonly #planning = inject(Planning);
   readonly #selection = inject(Selection);
   readonly #reading = inject(JobReading);
@@ -335,7 +221,7 @@ export class SkylineView {
     if (corner === undefined) return;
     const value = Number(text.trim().replace(',', '.'));
     const [least, most, word] =
-      field === 'bearing_deg' ? [0, 359.9, 'Bearing'] : [-10, 90, 'Height over level'];
+      field === 'bearing_deg' ? [0, 359.9, dayWords.bearing] : [-10, 90, dayWords.heightOverLevel];
     if (text.trim() === '' || !(value >= least && value <= most)) {
       this.fault.set(`${word}: expected ${least} to ${most} degrees, got ${text === '' ? 'nothing' : text}.`);
       return;
@@ -373,7 +259,7 @@ export class SkylineView {
     const [place, horizon] = [this.place(), this.#held()];
     this.#held.set(undefined);
     if (place !== undefined && horizon !== undefined)
-      this.#desk.do(`${place.name}: skyline`, [this.#desk.set('place', place.id, { horizon })]);
+      this.#desk.do(dayWords.skylineOf(place.name), [this.#desk.set('place', place.id, { horizon })]);
   }
 
   #under({ clientX, clientY }: PointerEvent): HorizonPoint | undefined {

@@ -2,10 +2,12 @@ import { describe, expect, it } from '@jest/globals';
 import { signal } from '@angular/core';
 import { fireEvent, render, screen, within } from '@testing-library/angular';
 import { DayClock } from '@yellow-pane/contracts/day-clock';
+import { waitWords } from '@yellow-pane/contracts/words';
 import { NEW_DAY } from '@yellow-pane/core/job';
 import { primerDry } from '@yellow-pane/core/waiting';
 import { Planning } from './planning';
 import { WaitsView } from './waits-view';
+import { DayCommands } from './day-commands';
 import { WarmingUp } from './warming-up';
 
 const WAIT = primerDry('water-based', { air_C: 20, humidity: 0.5 });
@@ -24,14 +26,19 @@ async function drawn({ isPlanned = false, isOver = false } = {}): Promise<string
           clock: signal(new DayClock(settings)),
           shown: signal(isPlanned ? [{ id: PAINTING, start: 560, end: END, people: [] }] : []),
           surfaces: signal([{ applicationId: 'A', confirmed: new Set(isOver ? ['primer'] : []) }]),
-          whole: signal({
-            works: new Map([
+          works: signal(
+            new Map([
               [
                 PAINTING,
                 { id: PAINTING, tag: 'CT1', applicationId: 'A', parts: [{ step: 'primer' }], wait: WAIT },
               ],
             ]),
-          }),
+          ),
+        },
+      },
+      {
+        provide: DayCommands,
+        useValue: {
           confirmWait: (applicationId: string, step: string) => confirmed.push(`${applicationId} ${step}`),
         },
       },
@@ -40,12 +47,12 @@ async function drawn({ isPlanned = false, isOver = false } = {}): Promise<string
   });
   return confirmed;
 }
-const wait = (): HTMLElement => screen.getByRole('region', { name: WAIT.word });
+const wait = (): HTMLElement => screen.getByRole('region', { name: waitWords(WAIT).word });
 
 describe('how is a wait shown?', () => {
   it('with its span, how to feel that it is over, and the formula it opens to', async () => {
     await drawn();
-    expect(wait().textContent).toContain(WAIT.check);
+    expect(wait().textContent).toContain(waitWords(WAIT).check);
     expect(wait().textContent).toContain('not planned yet');
     fireEvent.click(within(wait()).getByRole('button', { name: /As reckoned/ }));
     expect((await within(wait()).findAllByText(WAIT.why[0]?.says ?? 'nothing')).length).toBeGreaterThan(0);

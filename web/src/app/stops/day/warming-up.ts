@@ -6,6 +6,7 @@ import { newRollLength } from '@yellow-pane/core/reading';
 import { Catalogue } from '../../catalogue/catalogue';
 import { Stock } from '../../catalogue/stock';
 import { JobReading } from '../../job/job-reading';
+import { dayWords } from '../../words/day';
 import { Planning } from './planning';
 
 const NIGHT_MIN = 14 * 60;
@@ -64,7 +65,7 @@ export class WarmingUp {
       })),
       panels: cars.map(({ place, thickness_mm }) => ({
         key: place.id,
-        word: `${place.name}: its glass, ${thickness_mm} mm`,
+        word: dayWords.glassOf(place.name, thickness_mm),
         store_Jm2K: glassStore_Jm2K(thickness_mm),
       })),
       from_C,
@@ -83,8 +84,7 @@ export class WarmingUp {
       return {
         ...line,
         insideBy: first === undefined || line.wait.most === null ? undefined : first - line.wait.most,
-        taken:
-          roll === undefined ? (car?.taken ?? []) : [...roll.taken, `${LINER_UM} µm for liner and adhesive`],
+        taken: roll === undefined ? (car?.taken ?? []) : [...roll.taken, dayWords.linerAndAdhesive(LINER_UM)],
       };
     });
   });
@@ -128,10 +128,10 @@ export class WarmingUp {
         return [
           {
             key: filmId,
-            word: `${film}, a roll to order`,
+            word: dayWords.rollToOrder(film),
             filmId,
             length_m,
-            taken: [`${length_m} m on the roll`],
+            taken: [dayWords.onTheRoll(length_m)],
           },
         ];
       },
@@ -162,7 +162,7 @@ export class WarmingUp {
             place,
             surfaceIds: new Set(surfaces.map(({ id }) => id)),
             thickness_mm: known.length === 0 ? USUAL_PANE_MM : Math.round(Math.max(...known) * 10) / 10,
-            taken: known.length === 0 ? [`${USUAL_PANE_MM} mm of glass`] : [],
+            taken: known.length === 0 ? [dayWords.glassThickness(USUAL_PANE_MM)] : [],
           },
         ];
       }),
@@ -179,10 +179,10 @@ export class WarmingUp {
         .filter(isMeant)
         .map(({ id }) => id),
     );
-    const works = this.#planning.whole()?.works;
+    const works = this.#planning.works();
     const starts = this.#planning
       .shown()
-      .flatMap(({ id, start }) => (meant.has(works?.get(id)?.applicationId ?? '') ? [start] : []));
+      .flatMap(({ id, start }) => (meant.has(works.get(id)?.applicationId ?? '') ? [start] : []));
     return starts.length === 0 ? undefined : Math.min(...starts);
   }
 }

@@ -4,6 +4,7 @@ import { type FilmBrief, type FilmLook, NO_BRIEF, type RowOf, isGlass } from '@y
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { type Fact, type FactChange, Facts } from '../../fields/facts';
+import { filmWords } from '../../words/film';
 
 const WISH_WORDS = ['no matter', 'a little', 'much', 'above all'] as const;
 const GLASS_LOOKS: readonly FilmLook[] = ['any', 'hardly seen', 'neutral', 'mirror', 'frosted', 'pattern'];
@@ -13,11 +14,11 @@ const LIGHT_STEPS = [null, 0.25, 0.35, 0.5, 0.65, 0.75] as const;
 const HEAT_STEPS = [null, 0.2, 0.33, 0.5, 0.6] as const;
 
 const ROOM_FACTS: readonly Fact[] = [
-  { key: 'roomWidth_nm', kind: 'length', word: 'Room wide' },
-  { key: 'roomDepth_nm', kind: 'length', word: 'Room deep' },
-  { key: 'roomHeight_nm', kind: 'length', word: 'Room high' },
-  { key: 'coldest_C', kind: 'number', word: 'Coldest clear night', unit: '°C', least: -60, most: 40 },
-  { key: 'hottest_C', kind: 'number', word: 'Hottest clear day', unit: '°C', least: -20, most: 60 },
+  { key: 'roomWidth_nm', kind: 'length', word: filmWords.roomWide },
+  { key: 'roomDepth_nm', kind: 'length', word: filmWords.roomDeep },
+  { key: 'roomHeight_nm', kind: 'length', word: filmWords.roomHigh },
+  { key: 'coldest_C', kind: 'number', word: filmWords.coldestNight, unit: '°C', least: -60, most: 40 },
+  { key: 'hottest_C', kind: 'number', word: filmWords.hottestDay, unit: '°C', least: -20, most: 60 },
 ];
 
 /** What the customer asks for, in their words: kept for the place, so that a whole front is chosen alike. */
@@ -26,38 +27,38 @@ const ROOM_FACTS: readonly Fact[] = [
   imports: [Facts],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2 class="font-bold">What they ask for</h2>
-    <p class="text-sm text-faint leading-tight mb-2">{{ placeName() }}, all of it</p>
+    <h2 class="font-bold">{{ words.whatTheyAskFor }}</h2>
+    <p class="text-sm text-faint leading-tight mb-2">{{ words.allOfPlace(placeName()) }}</p>
     @if (isGlass()) {
       <label class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-2 mb-1 leading-tight"
-        >Light kept, at least
+        >{{ words.lightLeast }}
         <select
           class="border border-line-strong rounded-card bg-paper min-h-9 px-1 max-w-32"
           (change)="setLimit('lightKeptLeast', $any($event.target).value)"
         >
           @for (step of lightSteps; track step) {
             <option [value]="step ?? ''" [selected]="step === brief().lightKeptLeast">
-              {{ step === null ? 'no limit' : percent(step) }}
+              {{ step === null ? words.noLimit : percent(step) }}
             </option>
           }
         </select></label
       >
       <label class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-2 mb-1 leading-tight"
-        >Heat taken off, at least
+        >{{ words.heatOffLeast }}
         <select
           class="border border-line-strong rounded-card bg-paper min-h-9 px-1 max-w-32"
           (change)="setLimit('heatOffLeast', $any($event.target).value)"
         >
           @for (step of heatSteps; track step) {
             <option [value]="step ?? ''" [selected]="step === brief().heatOffLeast">
-              {{ step === null ? 'no limit' : percent(step) }}
+              {{ step === null ? words.noLimit : percent(step) }}
             </option>
           }
         </select></label
       >
     }
     <label class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-2 mb-2 leading-tight"
-      >Look
+      >{{ words.look }}
       <select
         class="border border-line-strong rounded-card bg-paper min-h-9 px-1 max-w-32"
         (change)="setLook($any($event.target).value)"
@@ -71,7 +72,7 @@ const ROOM_FACTS: readonly Fact[] = [
       @for (goal of goals; track goal.key) {
         <label class="grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-2 leading-tight">
           <span>{{ goal.word }}</span><span class="text-sm" [class.font-semibold]="wish(goal.key) > 1">{{
-            wish(goal.key) === 0 ? '' : words[wish(goal.key)]
+            wish(goal.key) === 0 ? '' : wishWords[wish(goal.key)]
           }}</span>
           <input
             type="range"
@@ -80,16 +81,18 @@ const ROOM_FACTS: readonly Fact[] = [
             max="3"
             step="1"
             [attr.aria-label]="goal.word"
-            [attr.aria-valuetext]="words[wish(goal.key)]"
+            [attr.aria-valuetext]="wishWords[wish(goal.key)]"
             [value]="wish(goal.key)"
             (change)="set(goal.key, +$any($event.target).value)"
           />
         </label>
       }
       <details class="mt-2">
-        <summary class="min-h-9 cursor-pointer underline underline-offset-2">Room and weather</summary>
+        <summary class="min-h-9 cursor-pointer underline underline-offset-2">
+          {{ words.roomAndWeather }}
+        </summary>
         <p class="text-sm text-faint leading-tight mb-1">
-          Left empty: a room of 5 × 5 × 2.7 m, and usual lowland temperatures less 6.5 K for each 1000 m.
+          {{ words.leftEmpty }}
         </p>
         <yp-facts
           [prefix]="'brief:' + surface().placeId + ':'"
@@ -101,16 +104,17 @@ const ROOM_FACTS: readonly Fact[] = [
       </details>
     }
   `,
-  host: { class: 'block', role: 'group', 'aria-label': 'What they ask for' },
+  host: { class: 'block', role: 'group', '[attr.aria-label]': 'words.whatTheyAskFor' },
 })
 export class BriefPanel {
+  protected readonly words = filmWords;
   readonly #desk = inject(JobDesk);
   readonly #reading = inject(JobReading);
   readonly surface = input.required<RowOf<'surface'>>();
   protected readonly goals = GOALS;
   protected readonly roomFacts = ROOM_FACTS;
   protected readonly unit = computed(() => this.#reading.job()?.entryUnit ?? 'mm');
-  protected readonly words = WISH_WORDS;
+  protected readonly wishWords = WISH_WORDS;
   protected readonly lightSteps = LIGHT_STEPS;
   protected readonly heatSteps = HEAT_STEPS;
   protected readonly isGlass = computed(() => isGlass(this.surface()));
@@ -118,7 +122,9 @@ export class BriefPanel {
   readonly #row = computed(() => this.#reading.briefFor(this.surface()));
   protected readonly brief = computed<Omit<FilmBrief, 'placeId'>>(() => this.#row() ?? NO_BRIEF);
   protected readonly placeName = computed(
-    () => this.#reading.placeById().get(this.#row()?.placeId ?? this.surface().placeId)?.name ?? 'this place',
+    () =>
+      this.#reading.placeById().get(this.#row()?.placeId ?? this.surface().placeId)?.name ??
+      filmWords.thisPlace,
   );
 
   protected wish(key: GoalKey): 0 | 1 | 2 | 3 {
@@ -148,7 +154,7 @@ export class BriefPanel {
   #change(fields: Partial<FilmBrief>, seen?: number): void {
     const row = this.#row();
     const { placeId } = this.surface();
-    this.#desk.do(`${this.placeName()}: what they ask for`, [
+    this.#desk.do(filmWords.askedFor(this.placeName()), [
       row === undefined
         ? this.#desk.put('filmBrief', { ...NO_BRIEF, placeId, ...fields })
         : this.#desk.set('filmBrief', row.id, fields, seen),

@@ -10,7 +10,9 @@ import {
 } from '@yellow-pane/core/choosing';
 import { type Film, type RowOf, isGlass, isPartition } from '@yellow-pane/core/job';
 import { worstVerdict } from '@yellow-pane/core/quantity';
+import { whyNotWords } from '@yellow-pane/contracts/words';
 import { Catalogue } from '../../catalogue/catalogue';
+import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
 import { ScheduleMarks } from '../../shell/schedule-marks';
 import { Selection } from '../../shell/selection';
@@ -36,6 +38,7 @@ export class Choosing {
   readonly #pool = inject(FilmPool);
   readonly #catalogue = inject(Catalogue);
   readonly #marks = inject(ScheduleMarks);
+  readonly #device = inject(Device);
   readonly surface = inject(Selection).surface;
   readonly view = signal<FilmView>('choose');
   readonly #picked = signal<string | undefined>(undefined);
@@ -87,6 +90,12 @@ export class Choosing {
   readonly answers = computed<readonly FilmAnswer[]>(() =>
     [...this.answersOf(this.focus()?.id)].sort(byFitness),
   );
+  /** Somebody asked for a least share of light or a least share of heat off. */
+  readonly hasLimits = computed(() => {
+    const focus = this.focus();
+    const brief = focus === undefined ? undefined : this.#reading.briefFor(focus);
+    return (brief?.lightKeptLeast ?? brief?.heatOffLeast ?? null) !== null;
+  });
   readonly best = computed(() => {
     const [first] = this.answers();
     return first !== undefined && first.verdict !== 'stop' ? first : undefined;
@@ -133,8 +142,10 @@ export class Choosing {
       ),
   );
   readonly whyNot = computed(() => {
-    const [answer, best] = [this.answer(), this.best()];
-    return answer === undefined ? [] : whyNot(answer, best, this.nameOf(best?.filmId));
+    const [answer, best, units] = [this.answer(), this.best(), this.#device.units()];
+    return answer === undefined
+      ? []
+      : whyNot(answer, best).map((why) => whyNotWords(why, this.nameOf(best?.filmId), units));
   });
 
   constructor() {

@@ -1,8 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { missWords } from '@yellow-pane/contracts/words';
+import type { FilmAnswer } from '@yellow-pane/core/choosing';
 import { VerdictMark } from '../../ui/verdict-mark';
+import { filmWords } from '../../words/film';
 import { Choosing, MOST_COMPARED } from './choosing';
 import { FilmSwatch } from './film-swatch';
-import { figureLines, percent } from './film-words';
+import { figureLines, marginOf, percent } from './film-words';
 
 /** Up to four films side by side on this surface, the best figure of each row in bold. */
 @Component({
@@ -12,20 +15,21 @@ import { figureLines, percent } from './film-words';
   template: `
     @if (columns().length < 2) {
       <p class="m-auto max-w-md p-6 text-center">
-        Tick up to {{ most }} films in the table under ‘side by side’: their figures on this pane come
-        together here.
+        {{ words.howToCompare(most) }}
       </p>
     } @else {
       <div
         class="relative overflow-auto flex-1 min-h-0 px-5 py-3"
         tabindex="0"
         role="region"
-        aria-label="Films side by side"
+        [attr.aria-label]="words.sideBySide"
       >
         <table class="w-full text-left">
           <thead>
             <tr class="border-b border-ink">
-              <th scope="col"><span class="sr-only">Figure</span></th>
+              <th scope="col">
+                <span class="sr-only">{{ words.figure }}</span>
+              </th>
               @for (column of columns(); track column.film.id) {
                 <th scope="col" class="align-bottom pb-2 pl-3 min-w-32">
                   <yp-film-swatch [visibleTransmitted]="column.film.visibleTransmitted" /><span
@@ -40,7 +44,7 @@ import { figureLines, percent } from './film-words';
           </thead>
           <tbody>
             <tr class="border-b border-line">
-              <th scope="row" class="font-normal py-1.5">May it go</th>
+              <th scope="row" class="font-normal py-1.5">{{ words.mayItGo }}</th>
               @for (column of columns(); track column.film.id) {
                 <td class="pl-3"><yp-verdict-mark [verdict]="column.answer.verdict" /></td>
               }
@@ -54,15 +58,17 @@ import { figureLines, percent } from './film-words';
               </tr>
             }
             <tr class="border-b border-line">
-              <th scope="row" class="font-normal py-1.5">Limits missed</th>
+              <th scope="row" class="font-normal py-1.5">{{ words.limitsMissed }}</th>
               @for (column of columns(); track column.film.id) {
                 <td class="pl-3 text-sm leading-tight">
-                  {{ column.answer.performance === null ? '–' : column.answer.misses.join('; ') || 'none' }}
+                  {{
+                    column.answer.performance === null ? '–' : missed(column.answer).join('; ') || words.none
+                  }}
                 </td>
               }
             </tr>
             <tr class="border-b border-line">
-              <th scope="row" class="font-normal py-1.5">Meets the wishes</th>
+              <th scope="row" class="font-normal py-1.5">{{ words.meetsWishes }}</th>
               @for (column of columns(); track column.film.id) {
                 <td class="figure pl-3">{{ percent(column.answer.score) }}</td>
               }
@@ -75,6 +81,7 @@ import { figureLines, percent } from './film-words';
   host: { class: 'flex flex-col flex-1 min-h-0' },
 })
 export class CompareView {
+  protected readonly words = filmWords;
   readonly #choosing = inject(Choosing);
   readonly isPartition = input.required<boolean>();
   protected readonly most = MOST_COMPARED;
@@ -88,18 +95,19 @@ export class CompareView {
       return film === undefined || answer === undefined ? [] : [{ film, answer }];
     }),
   );
+  protected missed({ misses }: FilmAnswer): readonly string[] {
+    return misses.map(missWords);
+  }
+
   protected readonly rows = computed(() => {
     const lines = this.columns().map(({ answer }) =>
       answer.performance === null ? [] : figureLines(answer.performance, this.isPartition()),
     );
     const stress = {
       key: 'stress',
-      word: 'Tension, of what the edge bears, MPa',
+      word: filmWords.tensionOfBearing,
       values: this.columns().map(({ answer }) => {
-        const worst = answer.stress?.panes[0];
-        return worst === undefined
-          ? '–'
-          : `${worst.moment.stress_MPa.toFixed(1)} of ${worst.allowable?.low_MPa.toFixed(1) ?? '?'}`;
+        return marginOf(answer) ?? '–';
       }),
     };
     const keys = lines

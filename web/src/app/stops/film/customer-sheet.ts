@@ -1,8 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { customerReasonWords, filmAdviceWords, missWords } from '@yellow-pane/contracts/words';
 import { FIRE_CAUTION, GOALS } from '@yellow-pane/core/choosing';
 import { NO_BRIEF } from '@yellow-pane/core/job';
 import { STRESS_CAUTION } from '@yellow-pane/core/thermal-stress';
+import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
+import { filmWords } from '../../words/film';
 import { Choosing } from './choosing';
 import { FilmSwatch } from './film-swatch';
 import { figureLines, privacySentence } from './film-words';
@@ -33,23 +36,27 @@ const FOR_THE_CUSTOMER = [
       class="relative overflow-auto flex-1 min-h-0 px-5 py-3 print:overflow-visible print:p-0"
       tabindex="0"
       role="region"
-      aria-label="Customer sheet"
+      [attr.aria-label]="words.customerSheet"
     >
       <article
         class="bg-paper border border-line-strong max-w-2xl mx-auto p-6 leading-snug print:border-0 print:p-0 print:max-w-none"
       >
         <p class="text-sm text-faint">{{ reading.job()?.name }} · {{ place() }} · {{ today }}</p>
-        <h1 class="text-2xl mt-1">{{ choosing.chosen()?.name ?? 'No film chosen' }} for {{ tags() }}</h1>
+        <h1 class="text-2xl mt-1">
+          {{ choosing.chosen()?.name ?? words.noFilmChosen }} {{ words.forWhom }} {{ tags() }}
+        </h1>
         @if (wishes().length > 0) {
-          <p class="mt-2"><span class="font-semibold">You asked for:</span> {{ wishes().join('; ') }}.</p>
+          <p class="mt-2">
+            <span class="font-semibold">{{ words.youAskedFor }}</span> {{ wishes().join('; ') }}.
+          </p>
         }
         @if (choosing.chosen(); as film) {
           <div class="flex gap-4 mt-3 items-start">
             <yp-film-swatch [visibleTransmitted]="film.visibleTransmitted" />
             <p>
-              {{ film.use }} {{ film.thickness_um }} µm, on the {{ face() }}.
+              {{ words.filmSaid(film.use, film.thickness_um, face()) }}
               @if (film.invented) {
-                <strong> An invented example: no such product exists.</strong>
+                <strong> {{ words.inventedNoProduct }}</strong>
               }
             </p>
           </div>
@@ -57,23 +64,31 @@ const FOR_THE_CUSTOMER = [
         @if (choosing.answer(); as answer) {
           <p class="mt-3">
             <span class="font-semibold"
-              >May it go here?
+              >{{ words.mayItGoHere }}
               {{
                 answer.verdict === 'go'
-                  ? 'Yes'
+                  ? words.yes
                   : answer.verdict === 'go with care'
-                    ? 'Yes, with care'
+                    ? words.yesWithCare
                     : answer.verdict === 'stop'
-                      ? 'No'
-                      : 'Not known yet'
+                      ? words.no
+                      : words.notKnownYet
               }}.</span
             >
-            {{ answer.reasons[0] }}
+            {{ reason() }}
           </p>
+          @if (answer.performance !== null && choosing.hasLimits()) {
+            <p class="mt-1">
+              <span class="font-semibold">{{ words.doesItDo }}</span>
+              {{ missed().length === 0 ? words.yesAllOfIt : words.notAllOfIt(missed().join('; it ')) }}
+            </p>
+          }
           @if (lines().length > 0) {
             <table class="w-full mt-3 text-left">
               <caption class="text-left font-semibold py-1">
-                What it does on this glass
+                {{
+                  words.whatItDoes
+                }}
               </caption>
               <tbody>
                 @for (line of lines(); track line.key) {
@@ -85,39 +100,40 @@ const FOR_THE_CUSTOMER = [
               </tbody>
             </table>
             <p class="text-sm text-faint mt-1">
-              Heat and light are of the same pane without film, in summer sun straight on; three light bands
-              instead of a full spectrum: within about 0.02. Privacy is a reckoning of luminances: the true
-              scene may differ by a factor of two.
+              {{ words.howReckoned }}
             </p>
           }
           @if (privacy(); as says) {
-            <p class="mt-3"><span class="font-semibold">Privacy, honestly:</span> {{ says }}</p>
+            <p class="mt-3">
+              <span class="font-semibold">{{ words.privacyHonestly }}</span> {{ says }}
+            </p>
           }
-          @if (answer.advice.length > 0) {
+          @if (advice().length > 0) {
             <ul class="list-disc pl-5 mt-3">
-              @for (advice of answer.advice; track advice) {
-                <li>{{ advice }}</li>
+              @for (own of advice(); track own) {
+                <li>{{ own }}</li>
               }
             </ul>
           }
         }
         <p class="mt-3 border border-ink border-l-8 p-2">
-          <strong>Please note.</strong> {{ isGlass() ? stressCaution : fireCaution }} Small water pockets are
-          normal while film dries; ask before cleaning it.
+          <strong>{{ words.pleaseNote }}</strong>
+          {{ words.pocketsNormal(isGlass() ? stressCaution : fireCaution) }}
         </p>
         <div class="grid grid-cols-2 gap-8 mt-10">
-          <p class="border-t border-ink pt-1 text-sm">Customer, date</p>
-          <p class="border-t border-ink pt-1 text-sm">Fitter, date</p>
+          <p class="border-t border-ink pt-1 text-sm">{{ words.customerDate }}</p>
+          <p class="border-t border-ink pt-1 text-sm">{{ words.fitterDate }}</p>
         </div>
       </article>
     </div>
     <div class="flex gap-3 px-5 py-3 border-t border-line no-print">
-      <button type="button" class="act act-next" (click)="print()">Print the customer sheet</button>
+      <button type="button" class="act act-next" (click)="print()">{{ words.printSheet }}</button>
     </div>
   `,
   host: { class: 'flex flex-col flex-1 min-h-0 print:block' },
 })
 export class CustomerSheet {
+  protected readonly words = filmWords;
   protected readonly choosing = inject(Choosing);
   protected readonly reading = inject(JobReading);
   readonly isPartition = input.required<boolean>();
@@ -129,6 +145,15 @@ export class CustomerSheet {
     year: 'numeric',
   });
   protected readonly isGlass = this.choosing.isGlass;
+  readonly #units = inject(Device).units;
+  protected readonly reason = computed(() => {
+    const [reason] = this.choosing.answer()?.reasons ?? [];
+    return reason === undefined ? '' : customerReasonWords(reason, this.#units());
+  });
+  protected readonly missed = computed(() => (this.choosing.answer()?.misses ?? []).map(missWords));
+  protected readonly advice = computed(() =>
+    (this.choosing.answer()?.advice ?? []).map((own) => filmAdviceWords(own, this.#units())),
+  );
   protected readonly tags = computed(() =>
     this.choosing
       .targets()
@@ -156,11 +181,9 @@ export class CustomerSheet {
       ...GOALS.filter(({ key }) => brief[key] > 0).map(
         ({ key, word }) => `${word.charAt(0).toLowerCase()}${word.slice(1)} (${WISHES[brief[key]] ?? ''})`,
       ),
-      ...(brief.lightKeptLeast === null ? [] : [`at least ${percent(brief.lightKeptLeast)} of the light`]),
-      ...(brief.heatOffLeast === null
-        ? []
-        : [`at least ${percent(brief.heatOffLeast)} of the heat taken off`]),
-      ...(brief.look === 'any' ? [] : [`a look: ${brief.look}`]),
+      ...(brief.lightKeptLeast === null ? [] : [filmWords.wishLight(percent(brief.lightKeptLeast))]),
+      ...(brief.heatOffLeast === null ? [] : [filmWords.wishHeat(percent(brief.heatOffLeast))]),
+      ...(brief.look === 'any' ? [] : [filmWords.wishLook(brief.look)]),
     ];
   });
   protected readonly lines = computed(() => {

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, output } from '@a
 import { byFitness } from '@yellow-pane/core/choosing';
 import { worstVerdict } from '@yellow-pane/core/quantity';
 import { VerdictMark } from '../../ui/verdict-mark';
+import { filmWords } from '../../words/film';
 import { Choosing } from './choosing';
 
 /**
@@ -17,23 +18,28 @@ import { Choosing } from './choosing';
       class="relative overflow-auto flex-1 min-h-0 px-5 py-3"
       tabindex="0"
       role="region"
-      aria-label="The whole front"
+      [attr.aria-label]="words.wholeFront"
     >
       @if (choosing.progress() !== undefined) {
         <p class="flex items-center gap-3 mb-2">
-          Judging {{ choosing.judged().length }} surfaces…
-          <progress max="1" [value]="choosing.progress()">judging</progress
-          ><button type="button" class="act act-small" (click)="choosing.stop()">Stop</button>
+          {{ words.judgingSurfaces(choosing.judged().length) }}
+          <progress max="1" [value]="choosing.progress()">{{ words.judging }}</progress><button
+            type="button"
+            class="act act-small"
+            (click)="choosing.stop()"
+          >
+            {{ words.stop }}
+          </button>
         </p>
       }
       <p class="mb-2 leading-snug">{{ summary() }}</p>
       <table class="w-full text-left">
         <thead class="text-sm text-faint">
           <tr class="border-b border-ink">
-            <th scope="col" class="font-normal py-1">Surface</th>
+            <th scope="col" class="font-normal py-1">{{ words.surface }}</th>
             <th scope="col" class="font-normal">{{ choosing.chosen()?.name }}</th>
-            <th scope="col" class="font-normal">Best there</th>
-            <th scope="col" class="font-normal">On it now</th>
+            <th scope="col" class="font-normal">{{ words.bestThere }}</th>
+            <th scope="col" class="font-normal">{{ words.onItNow }}</th>
           </tr>
         </thead>
         <tbody>
@@ -63,7 +69,7 @@ import { Choosing } from './choosing';
       </table>
       @if (common(); as film) {
         <button type="button" class="act act-next mt-4" (click)="choosing.pick(film.filmId)">
-          Look at {{ choosing.nameOf(film.filmId) }}: it may go on all of them
+          {{ words.mayGoOnAll(choosing.nameOf(film.filmId)) }}
         </button>
       }
     </div>
@@ -71,6 +77,7 @@ import { Choosing } from './choosing';
   host: { class: 'flex flex-col flex-1 min-h-0' },
 })
 export class FacadeView {
+  protected readonly words = filmWords;
   protected readonly choosing = inject(Choosing);
   readonly visited = output<string>();
   protected readonly lines = computed(() =>
@@ -87,7 +94,7 @@ export class FacadeView {
             ? '…'
             : first.verdict === 'stop'
               ? 'none'
-              : `${this.choosing.nameOf(first.filmId)}${first.misses.length > 0 ? ' (misses a limit)' : ''}`,
+              : `${this.choosing.nameOf(first.filmId)}${first.misses.length > 0 ? filmWords.missesALimit : ''}`,
         now: this.choosing.appliedNames(id),
       };
     }),
@@ -98,10 +105,16 @@ export class FacadeView {
     );
     const stopped = known.filter(({ verdict }) => verdict === 'stop').map(({ tag }) => tag);
     const open = known.filter(({ verdict }) => verdict === 'unknown').map(({ tag }) => tag);
-    const name = this.choosing.chosen()?.name ?? 'The film';
+    const name = this.choosing.chosen()?.name ?? filmWords.theFilm;
     return known.length === 0
       ? ''
-      : `${name}: ${known.length - stopped.length - open.length} of ${known.length} may go${stopped.length > 0 ? `; stop on ${stopped.join(', ')}` : ''}${open.length > 0 ? `; unknown on ${open.join(', ')}` : ''}.`;
+      : filmWords.mayGoOn(
+          name,
+          known.length - stopped.length - open.length,
+          known.length,
+          stopped.length > 0 ? filmWords.stopOnThese(stopped.join(', ')) : '',
+          open.length > 0 ? filmWords.unknownOnThese(open.join(', ')) : '',
+        );
   });
   /** A film that may go on every surface where any may, meets the limits, and is not the one looked at. */
   protected readonly common = computed(() => {

@@ -1,8 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import type { FilmRow } from '@yellow-pane/contracts';
-import type { FilmAnswer } from '@yellow-pane/core/choosing';
+import type { FilmAnswer, LimitMiss } from '@yellow-pane/core/choosing';
 import { VerdictMark } from '../../ui/verdict-mark';
+import { filmWords } from '../../words/film';
 import { FilmSwatch } from './film-swatch';
+import { marginOf, percent } from './film-words';
 
 interface Line {
   readonly film: FilmRow;
@@ -18,18 +20,20 @@ type SortKey = 'fit' | 'light' | 'heat' | 'name';
   template: `
     <table class="w-full text-left table-fixed">
       <caption class="sr-only">
-        Films, best first
+        {{
+          words.filmsBestFirst
+        }}
       </caption>
       <thead class="text-sm text-faint sticky top-0 bg-board z-10">
         <tr class="border-b border-ink">
           <th scope="col" class="font-normal py-1" [attr.aria-sort]="sorted('name')">
             <button type="button" class="min-h-8 underline underline-offset-2" (click)="sort.set('name')">
-              Film
+              {{ words.film }}
             </button>
           </th>
           <th scope="col" class="font-normal w-28" [attr.aria-sort]="sorted('fit')">
             <button type="button" class="min-h-8 underline underline-offset-2" (click)="sort.set('fit')">
-              May it go
+              {{ words.mayItGo }}
             </button>
           </th>
           @if (isGlass()) {
@@ -37,26 +41,28 @@ type SortKey = 'fit' | 'light' | 'heat' | 'name';
               <button
                 type="button"
                 class="min-h-8 underline underline-offset-2"
-                aria-label="Light kept"
+                [attr.aria-label]="words.lightKept"
                 (click)="sort.set('light')"
               >
-                Light
+                {{ words.light }}
               </button>
             </th>
             @if (isPartition()) {
-              <th scope="col" class="font-normal text-right w-24">Seen through</th>
+              <th scope="col" class="font-normal text-right w-24">{{ words.seenThrough }}</th>
             } @else {
               <th scope="col" class="font-normal text-right w-16" [attr.aria-sort]="sorted('heat')">
                 <button type="button" class="min-h-8 underline underline-offset-2" (click)="sort.set('heat')">
-                  Heat off
+                  {{ words.heatOff }}
                 </button>
               </th>
             }
           }
-          <th scope="col" class="font-normal text-right w-16"><span class="max-md:sr-only">Compare</span></th>
+          <th scope="col" class="font-normal text-right w-16">
+            <span class="max-md:sr-only">{{ words.compare }}</span>
+          </th>
         </tr>
       </thead>
-      <tbody role="radiogroup" aria-label="Films">
+      <tbody role="radiogroup" [attr.aria-label]="words.films">
         @for (line of lines(); track line.film.id) {
           <tr
             class="border-b border-line has-checked:bg-paper"
@@ -81,8 +87,8 @@ type SortKey = 'fit' | 'light' | 'heat' | 'name';
                 <span class="leading-tight min-w-0"
                   ><span class="font-semibold">{{ line.film.name }}</span
                   ><span class="block text-sm text-faint truncate"
-                    >{{ line.film.face === 'outside' ? 'outside · ' : '' }}{{ line.film.family
-                    }}{{ line.film.invented ? ' · invented' : '' }}</span
+                    >{{ line.film.face === 'outside' ? words.outsideFace : '' }}{{ line.film.family
+                    }}{{ line.film.invented ? words.invented : '' }}</span
                   ></span
                 >
               </label>
@@ -90,22 +96,36 @@ type SortKey = 'fit' | 'light' | 'heat' | 'name';
             <td class="text-sm">
               @if (line.answer; as answer) {
                 <yp-verdict-mark [verdict]="answer.verdict" />
-                @if (answer.misses.length > 0 && answer.performance !== null && answer.verdict !== 'stop') {
-                  <span class="block text-faint">misses a limit</span>
+                @if (margin(answer); as margin) {
+                  <span class="block text-faint whitespace-nowrap">{{ words.edgeMargin(margin) }}</span>
                 }
               } @else {
                 <span class="text-faint">…</span>
               }
             </td>
             @if (isGlass()) {
-              <td class="figure text-right">{{ light(line.answer) }}</td>
-              <td class="figure text-right">{{ isPartition() ? seen(line.answer) : heat(line.answer) }}</td>
+              <td class="figure text-right">
+                {{ light(line.answer) }}
+                @if (asked(line.answer, 'too little light kept'); as least) {
+                  <span class="block text-sm text-stop font-sans whitespace-nowrap">{{
+                    words.notAsked(least)
+                  }}</span>
+                }
+              </td>
+              <td class="figure text-right">
+                {{ isPartition() ? seen(line.answer) : heat(line.answer) }}
+                @if (asked(line.answer, 'too little heat off'); as least) {
+                  <span class="block text-sm text-stop font-sans whitespace-nowrap">{{
+                    words.notAsked(least)
+                  }}</span>
+                }
+              </td>
             }
             <td class="text-right pr-2">
               <input
                 type="checkbox"
                 class="size-5 accent-ink"
-                [attr.aria-label]="'Lay ' + line.film.name + ' side by side'"
+                [attr.aria-label]="words.laySideBySide(line.film.name)"
                 [checked]="compared().includes(line.film.id)"
                 (change)="comparing.emit(line.film.id)"
               />
@@ -117,6 +137,7 @@ type SortKey = 'fit' | 'light' | 'heat' | 'name';
   `,
 })
 export class FilmTable {
+  protected readonly words = filmWords;
   readonly films = input.required<readonly FilmRow[]>();
   readonly answers = input.required<readonly FilmAnswer[]>();
   readonly chosenId = input.required<string | undefined>();
@@ -153,6 +174,14 @@ export class FilmTable {
 
   protected sorted(key: SortKey): 'ascending' | 'none' {
     return this.sort() === key ? 'ascending' : 'none';
+  }
+
+  protected readonly margin = marginOf;
+
+  /** The least that was asked for, where this film misses it. */
+  protected asked(answer: FilmAnswer | undefined, missed: LimitMiss['case']): string | undefined {
+    const miss = answer?.misses.find((own) => own.case === missed);
+    return miss === undefined ? undefined : percent(miss.least);
   }
 
   protected light(answer: FilmAnswer | undefined): string {

@@ -9,6 +9,7 @@ import { Commands } from '../../shell/commands';
 import { ScheduleMarks } from '../../shell/schedule-marks';
 import { Selection } from '../../shell/selection';
 import { StopFrame } from '../../shell/stop-frame';
+import { filmWords } from '../../words/film';
 import { BriefPanel } from './brief-panel';
 import { Choosing, type FilmView } from './choosing';
 import { CompareView } from './compare-view';
@@ -46,6 +47,7 @@ import { TradeChart } from './trade-chart';
   host: { class: 'contents' },
 })
 export class FilmStop {
+  protected readonly words = filmWords;
   readonly #desk = inject(JobDesk);
   readonly #reading = inject(JobReading);
   readonly #marks = inject(ScheduleMarks);
@@ -70,7 +72,7 @@ export class FilmStop {
   });
   protected readonly targetWord = computed(() => {
     const targets = this.choosing.targets();
-    return targets.length === 1 ? (targets[0]?.tag ?? '') : `${targets.length} marked surfaces`;
+    return targets.length === 1 ? (targets[0]?.tag ?? '') : filmWords.markedSurfaces(targets.length);
   });
   protected readonly isOnAlready = computed(() => {
     const film = this.choosing.chosen();
@@ -83,17 +85,21 @@ export class FilmStop {
   });
   protected readonly useWord = computed(() => {
     const film = this.choosing.chosen();
-    if (film === undefined) return 'Choose a film above';
-    if (this.isOnAlready()) return `${film.name} is on ${this.targetWord()}`;
-    return `Use ${film.name} on ${this.targetWord()}${this.choosing.overTargets().verdict === 'stop' ? ' all the same' : ''}`;
+    if (film === undefined) return filmWords.chooseAbove;
+    if (this.isOnAlready()) return filmWords.filmIsOn(film.name, this.targetWord());
+    return filmWords.useOn(
+      film.name,
+      this.targetWord(),
+      this.choosing.overTargets().verdict === 'stop' ? filmWords.allTheSame : '',
+    );
   });
   protected readonly views = computed<readonly { readonly view: FilmView; readonly word: string }[]>(() => [
-    { view: 'choose', word: 'Choose' },
-    { view: 'compare', word: `Compare (${this.choosing.compared().length})` },
-    ...(this.isGlass() && !this.isPartition() ? [{ view: 'stress' as const, word: 'Stress' }] : []),
-    ...(this.isGlass() ? [{ view: 'preview' as const, word: 'Preview' }] : []),
-    { view: 'facade', word: 'Whole front' },
-    { view: 'sheet', word: 'Customer sheet' },
+    { view: 'choose', word: filmWords.choose },
+    { view: 'compare', word: filmWords.compareCount(this.choosing.compared().length) },
+    ...(this.isGlass() && !this.isPartition() ? [{ view: 'stress' as const, word: filmWords.stress }] : []),
+    ...(this.isGlass() ? [{ view: 'preview' as const, word: filmWords.preview }] : []),
+    { view: 'facade', word: filmWords.wholeFrontTab },
+    { view: 'sheet', word: filmWords.customerSheet },
   ]);
   protected readonly nameOf = (filmId: string): string => this.choosing.nameOf(filmId);
 
@@ -110,19 +116,19 @@ export class FilmStop {
     inject(Commands).offer([
       {
         id: 'use-film',
-        word: 'Use the chosen film here',
+        word: filmWords.useChosen,
         keys: 'Alt+Enter',
         canRun: () => this.choosing.chosen() !== undefined && this.choosing.targets().length > 0,
         run: () => {
           this.use();
         },
       },
-      view('choose', 'Choose a film', 'Alt+C'),
-      view('compare', 'Films side by side', 'Alt+B'),
-      view('stress', 'Glass stress', 'Alt+S'),
-      view('preview', 'Preview', 'Alt+V'),
-      view('facade', 'The whole front', 'Alt+W'),
-      view('sheet', 'Customer sheet', 'Alt+K'),
+      view('choose', filmWords.chooseAFilm, 'Alt+C'),
+      view('compare', filmWords.sideBySide, 'Alt+B'),
+      view('stress', filmWords.glassStress, 'Alt+S'),
+      view('preview', filmWords.preview, 'Alt+V'),
+      view('facade', filmWords.wholeFront, 'Alt+W'),
+      view('sheet', filmWords.customerSheet, 'Alt+K'),
     ]);
   }
 
@@ -135,7 +141,7 @@ export class FilmStop {
       const { side, method, there } = chosenFilm(this.#reading.view(), surface, film);
       if (there?.filmId === film.id) return [];
       const hasChanged = there !== undefined && there.method !== method;
-      if (hasChanged) changed.push(`${surface.tag}: ${there.method} does not suit, now ${method}`);
+      if (hasChanged) changed.push(filmWords.wayChanged(surface.tag, there.method, method));
       if (there !== undefined) return [this.#desk.set('application', there.id, { filmId: film.id, method })];
       return [
         this.#desk.put('application', {
@@ -149,16 +155,25 @@ export class FilmStop {
         }),
       ];
     });
-    this.#desk.do(`${film.name} on ${this.targetWord()}`, ops);
+    this.#desk.do(filmWords.filmOn(film.name, this.targetWord()), ops);
     this.#desk.say(
       ops.length === 0
-        ? `${film.name} was there already.`
-        : `${film.name} is on ${this.targetWord()}.${changed.length === 0 ? '' : ` The way of fitting had to change. ${changed.slice(0, 3).join('; ')}${changed.length > 3 ? ` and ${changed.length - 3} more` : ''}.`}`,
+        ? filmWords.thereAlready(film.name)
+        : filmWords.filmIsOnNow(
+            film.name,
+            this.targetWord(),
+            changed.length === 0
+              ? ''
+              : filmWords.waysChanged(
+                  changed.slice(0, 3).join('; '),
+                  changed.length > 3 ? filmWords.andMore(changed.length - 3) : '',
+                ),
+          ),
     );
   }
 
   protected takeOff(application: RowOf<'application'>): void {
-    this.#desk.do(`${this.choosing.focus()?.tag ?? ''}: film taken off`, [
+    this.#desk.do(filmWords.filmTakenOff(this.choosing.focus()?.tag ?? ''), [
       this.#desk.remove('application', application.id),
     ]);
   }

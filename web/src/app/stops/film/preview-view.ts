@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import type { SightLine, SightLines } from '@yellow-pane/core/choosing';
 import { SCENES_SOURCE } from '@yellow-pane/core/privacy';
+import { filmWords } from '../../words/film';
 import { Choosing } from './choosing';
 import { sightWord } from './film-words';
 import { patternDrawing, sceneLight } from './scene-light';
@@ -19,7 +20,7 @@ const SMEAR_MM = 130;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (light(); as shine) {
-      <div class="flex flex-wrap gap-2 px-5 pt-2" role="group" aria-label="Where from, and when">
+      <div class="flex flex-wrap gap-2 px-5 pt-2" role="group" [attr.aria-label]="words.whereFromAndWhen">
         @for (side of sides(); track side.value) {
           <button
             type="button"
@@ -206,40 +207,41 @@ const SMEAR_MM = 130;
           stroke-width="1"
         />
         <g font-size="15" [attr.fill]="shine.surround > 0.2 ? '#1b1d1d' : '#f3f0e7'">
-          <text [attr.x]="pane.x - 20" y="206" text-anchor="end">{{ share() > 2 ? 'with film' : '' }}</text>
-          <text [attr.x]="pane.x + pane.width + 20" y="206">{{ share() < 98 ? 'without' : '' }}</text>
+          <text [attr.x]="pane.x - 20" y="206" text-anchor="end">
+            {{ share() > 2 ? words.withFilm : '' }}
+          </text>
+          <text [attr.x]="pane.x + pane.width + 20" y="206">{{ share() < 98 ? words.withoutIt : '' }}</text>
         </g>
       </svg>
       <div class="px-5 pb-3">
         <label class="flex items-center gap-3 font-semibold"
-          >Film over
+          >{{ words.filmOver }}
           <input
             type="range"
             class="flex-1 h-9 accent-ink border-0 bg-transparent"
             min="0"
             max="100"
             [value]="share()"
-            aria-label="Share of the pane with film"
+            [attr.aria-label]="words.shareWithFilm"
             (input)="share.set(+$any($event.target).value)"
           />
           {{ share() }} %</label
         >
         <p class="leading-snug mt-1">{{ sentence() }}</p>
         <p class="text-sm text-faint">
-          Drawn from the reckoned luminances ({{ round(line()?.shown?.near_cdm2) }} cd/m² round the eye,
-          {{ round(line()?.shown?.far_cdm2) }} behind the glass). Scenes: {{ source }}. A drawing of
-          brightness, not of colour.
+          {{ words.howDrawn(round(line()?.shown?.near_cdm2), round(line()?.shown?.far_cdm2), source) }}
         </p>
       </div>
     } @else {
       <p class="m-auto max-w-md p-6 text-center">
-        Choose a film with its figures: what it shows and hides is drawn here.
+        {{ words.choosePreview }}
       </p>
     }
   `,
   host: { class: 'flex flex-col flex-1 min-h-0' },
 })
 export class PreviewView {
+  protected readonly words = filmWords;
   readonly #choosing = inject(Choosing);
   readonly isPartition = input.required<boolean>();
   readonly width_mm = input.required<number | null>();
@@ -252,23 +254,23 @@ export class PreviewView {
   protected readonly sides = computed(() =>
     this.isPartition()
       ? [
-          { value: 'front' as const, word: 'From side A' },
-          { value: 'back' as const, word: 'From side B' },
+          { value: 'front' as const, word: filmWords.fromSideA },
+          { value: 'back' as const, word: filmWords.fromSideB },
         ]
       : [
-          { value: 'front' as const, word: 'From the street' },
-          { value: 'back' as const, word: 'From the room' },
+          { value: 'front' as const, word: filmWords.fromStreet },
+          { value: 'back' as const, word: filmWords.fromRoom },
         ],
   );
   protected readonly times = computed(() =>
     this.isPartition()
       ? [
-          { value: 'day' as const, word: 'Both rooms lit' },
-          { value: 'night' as const, word: 'Here dark, there lit' },
+          { value: 'day' as const, word: filmWords.bothRoomsLit },
+          { value: 'night' as const, word: filmWords.hereDark },
         ]
       : [
-          { value: 'day' as const, word: 'By day' },
-          { value: 'night' as const, word: 'At night' },
+          { value: 'day' as const, word: filmWords.dayTime },
+          { value: 'night' as const, word: filmWords.nightTime },
         ],
   );
   protected readonly looksIn = computed(() => this.from() === 'front' || this.isPartition());
@@ -305,7 +307,12 @@ export class PreviewView {
     const line = this.line();
     return line === undefined
       ? ''
-      : `${this.#choosing.chosen()?.name ?? 'Film'}, looking ${line.scene}: ${Math.round(line.kept * 100)} % of the contrast is left; ${sightWord(line)}.`;
+      : filmWords.contrastLeft(
+          this.#choosing.chosen()?.name ?? filmWords.film,
+          line.scene,
+          Math.round(line.kept * 100),
+          sightWord(line),
+        );
   });
 
   protected round(luminance: number | undefined): string {

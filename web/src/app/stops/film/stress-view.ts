@@ -1,7 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { MATRIX_SOURCE } from '@yellow-pane/core/thermal-stress';
+import { filmReasonWords, penaltyWords } from '@yellow-pane/contracts/words';
+import { ADDS_LITTLE, MATRIX_SOURCE } from '@yellow-pane/core/thermal-stress';
+import { Device } from '../../device/device';
 import { StepTrace } from '../../ui/step-trace';
 import { VerdictMark } from '../../ui/verdict-mark';
+import { filmWords } from '../../words/film';
 import { Choosing } from './choosing';
 
 const WIDE = 640;
@@ -28,20 +31,17 @@ const OUTCOMES = {
     @let found = stress();
     @if (found === null || found.panes.length === 0) {
       <p class="m-auto max-w-md p-6 text-center">
-        {{
-          found?.reasons?.[0] ??
-            'Choose a film with its figures: the tension it puts on this glass comes here.'
-        }}
+        {{ first() ?? words.chooseStress }}
       </p>
     } @else {
       <div
         class="relative overflow-auto flex-1 min-h-0 px-5 py-3 flex flex-col gap-4"
         tabindex="0"
         role="region"
-        aria-label="Glass stress"
+        [attr.aria-label]="words.glassStress"
       >
         <section aria-labelledby="bears">
-          <h2 id="bears" class="font-bold">Tension at the edge, and what it bears (MPa)</h2>
+          <h2 id="bears" class="font-bold">{{ words.tensionAtEdge }}</h2>
           <svg
             [attr.viewBox]="'0 0 ' + wide + ' ' + bars().length * 58"
             class="w-full max-w-3xl"
@@ -69,7 +69,7 @@ const OUTCOMES = {
                     stroke-width="2.5"
                   />
                   <text [attr.x]="bears.low + 4" y="15" font-size="12" class="fill-ink figure">
-                    bears {{ bears.text }}
+                    {{ words.bearsMuch(bears.text) }}
                   </text>
                 }
                 <rect x="0" y="23" [attr.width]="bar.before" height="10" class="fill-glass stroke-ink" />
@@ -87,7 +87,7 @@ const OUTCOMES = {
                   class="fill-ink figure stroke-board [paint-order:stroke]"
                   stroke-width="5"
                 >
-                  {{ bar.beforeText }} bare
+                  {{ words.bareMuch(bar.beforeText) }}
                 </text>
                 <text
                   [attr.x]="bar.after + 5"
@@ -97,24 +97,24 @@ const OUTCOMES = {
                   stroke-width="5"
                   font-weight="700"
                 >
-                  {{ bar.afterText }} with film
+                  {{ words.filmedMuch(bar.afterText) }}
                 </text>
               </g>
             }
           </svg>
         </section>
         <section aria-labelledby="sum">
-          <h2 id="sum" class="font-bold">The sum, worst pane at its worst hour</h2>
-          <p class="leading-snug mb-1">{{ found.reasons[0] }}</p>
+          <h2 id="sum" class="font-bold">{{ words.sumWorst }}</h2>
+          <p class="leading-snug mb-1">{{ first() }}</p>
           <yp-step-trace [steps]="found.panes[0]?.why ?? []" />
         </section>
         <section aria-labelledby="course">
-          <h2 id="course" class="font-bold">Through that day, sun time</h2>
+          <h2 id="course" class="font-bold">{{ words.throughDay }}</h2>
           <svg
             [attr.viewBox]="'0 0 ' + wide + ' ' + (high + 26)"
             class="w-full max-w-3xl"
             role="img"
-            aria-label="Tension hour by hour on the worst design day"
+            [attr.aria-label]="words.tensionHours"
           >
             @for (tick of ticks(); track tick.y) {
               <line
@@ -145,7 +145,7 @@ const OUTCOMES = {
                 stroke-dasharray="7 4"
               />
               <text [attr.x]="left + 6" [attr.y]="y - 5" font-size="12" class="fill-stop">
-                what the weakest edge bears
+                {{ words.weakestEdge }}
               </text>
             }
             <path [attr.d]="course()" fill="none" class="stroke-ink" stroke-width="2.5" />
@@ -157,7 +157,7 @@ const OUTCOMES = {
               stroke-dasharray="2 3"
             />
             <text [attr.x]="wide - 10" y="14" text-anchor="end" font-size="12" class="fill-faint">
-              dotted: hottest pane, up to {{ hottest() }} °C; line: tension, MPa
+              {{ words.dottedHottest(hottest()) }}
             </text>
             @for (hour of hours; track hour) {
               <text
@@ -174,18 +174,25 @@ const OUTCOMES = {
         </section>
         @if (found.matrix; as matrix) {
           <section aria-labelledby="thumb">
-            <h2 id="thumb" class="font-bold">The other school: a rule of thumb</h2>
+            <h2 id="thumb" class="font-bold">{{ words.otherSchool }}</h2>
             <p class="leading-snug">
-              {{ matrix.row }}. The filmed pane keeps {{ percent(found.absorbed) }} of the sun: column
-              {{ columns[base()] }}
-              @if (matrix.penalties.length > 0) {
-                ; one column worse for each of: {{ matrix.penalties.join(', ') }}: column
-                {{ columns[matrix.column] }}
+              {{
+                words.columnStart(
+                  matrix.row,
+                  percent(matrix.absorbed),
+                  percent(matrix.absorbed - matrix.added),
+                  columns[matrix.base] ?? ''
+                )
+              }}
+              @if (matrix.added <= addsLittle) {
+                {{ words.addsLittle(percent(addsLittle)) }}
+              } @else if (matrix.penalties.length > 0) {
+                {{ words.columnWorse(penalties(), matrix.worse, columns[matrix.column] ?? '') }}
               }
-              . <yp-verdict-mark class="align-middle" [verdict]="outcomes[matrix.outcome]" />
+              <yp-verdict-mark class="align-middle" [verdict]="outcomes[matrix.outcome]" />
             </p>
             <p class="text-sm text-faint">
-              Source: {{ matrixSource }}. The verdict is the more careful of the two schools.
+              {{ words.matrixSource(matrixSource) }}
             </p>
           </section>
         }
@@ -195,18 +202,30 @@ const OUTCOMES = {
   host: { class: 'flex flex-col flex-1 min-h-0' },
 })
 export class StressView {
+  protected readonly words = filmWords;
   readonly #choosing = inject(Choosing);
+  readonly #units = inject(Device).units;
   protected readonly wide = WIDE;
   protected readonly high = HIGH;
   protected readonly left = LEFT;
   protected readonly right = WIDE - 4;
   protected readonly hours = [0, 4, 8, 12, 16, 20, 24];
-  protected readonly columns = ['up to 35 %', '35 to 50 %', '50 to 65 %', 'over 65 %'];
+  protected readonly columns = [
+    filmWords.upTo35,
+    filmWords.from35to50,
+    filmWords.from50to65,
+    filmWords.over65,
+  ];
   protected readonly outcomes = OUTCOMES;
   protected readonly matrixSource = MATRIX_SOURCE.text;
   protected readonly stress = computed(() => this.#choosing.answer()?.stress ?? null);
-  protected readonly base = computed(
-    () => [0.35, 0.5, 0.65].filter((edge) => (this.stress()?.absorbed ?? 0) > edge).length,
+  protected readonly addsLittle = ADDS_LITTLE;
+  protected readonly first = computed(() => {
+    const reason = this.stress()?.reasons[0];
+    return reason === undefined ? undefined : filmReasonWords(reason, this.#units());
+  });
+  protected readonly penalties = computed(() =>
+    (this.stress()?.matrix?.penalties ?? []).map((own) => penaltyWords(own, this.#units())).join(', '),
   );
   readonly #most = computed(
     () =>
@@ -227,12 +246,12 @@ export class StressView {
       pane,
       word:
         panes.length === 1
-          ? 'The pane'
+          ? filmWords.thePane
           : pane === 0
-            ? 'Outer pane'
+            ? filmWords.outerPane
             : pane === panes.length - 1
-              ? 'Inner pane'
-              : 'Middle pane',
+              ? filmWords.innerPane
+              : filmWords.middlePane,
       isOver: outcome === 'high',
       before: unfilmed_MPa * scale,
       after: moment.stress_MPa * scale,
@@ -243,15 +262,14 @@ export class StressView {
           ? undefined
           : {
               low: Math.min(WIDE - 110, Math.max(90, allowable.low_MPa * scale)),
-              text: `${allowable.low_MPa.toFixed(1)}${allowable.high_MPa > allowable.low_MPa ? ` to ${allowable.high_MPa.toFixed(1)}` : ''}`,
+              text: `${allowable.low_MPa.toFixed(1)}${allowable.high_MPa > allowable.low_MPa ? filmWords.toHigh(allowable.high_MPa.toFixed(1)) : ''}`,
             },
     }));
   });
   protected readonly barWords = computed(() =>
     this.bars()
-      .map(
-        ({ word, beforeText, afterText, bears }) =>
-          `${word}: ${beforeText} bare, ${afterText} with film, bears ${bears?.text ?? 'unknown'}`,
+      .map(({ word, beforeText, afterText, bears }) =>
+        filmWords.paneSaid(word, beforeText, afterText, bears?.text ?? 'unknown'),
       )
       .join('; '),
   );

@@ -13,11 +13,17 @@ import type { FilmAnswer } from '@yellow-pane/core/choosing';
 import type { Verdict } from '@yellow-pane/core/quantity';
 import type { Chart, Plugin, PointStyle } from 'chart.js';
 import { Device } from '../../device/device';
+import { filmWords } from '../../words/film';
+import { marginOf } from './film-words';
 
 interface Dot {
   readonly x: number;
   readonly y: number;
   readonly filmId: string;
+  /** Words of what its edge will bear of what it bears. */
+  readonly margin: string | undefined;
+  /** The same as a share. */
+  readonly used: number | undefined;
 }
 
 const STYLES: Readonly<Record<Verdict, PointStyle>> = {
@@ -41,11 +47,11 @@ const SHOWN: Readonly<Record<Verdict, string>> = {
 @Component({
   selector: 'yp-trade-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template:
-    '<canvas #canvas role="img" aria-label="Films by light kept and heat kept; the same figures stand in the table"></canvas>',
+  template: '<canvas #canvas role="img" [attr.aria-label]="words.chartSaid"></canvas>',
   host: { class: 'block relative min-h-0' },
 })
 export class TradeChart {
+  protected readonly words = filmWords;
   readonly answers = input.required<readonly FilmAnswer[]>();
   readonly tradeOffs = input.required<ReadonlySet<string>>();
   readonly chosenId = input.required<string | undefined>();
@@ -96,44 +102,25 @@ export class TradeChart {
       },
       title: { display: true, text, color: style.getPropertyValue('--yp-ink'), font: { size: 13 } },
     });
-    const limits: Plugin = {
-      id: 'limits',
-      beforeDatasetsDraw: ({ ctx, chartArea, scales: { x, y } }) => {
-        const { light, heatOff } = this.limits();
-        ctx.save();
-        ctx.fillStyle = getComputedStyle(canvas).getPropertyValue('--yp-line');
-        ctx.globalAlpha = 0.55;
-        if (light !== null && x !== undefined)
-          ctx.fillRect(
-            chartArea.left,
-            chartArea.top,
-            x.getPixelForValue(light * 100) - chartArea.left,
-            chartArea.height,
-          );
-        if (heatOff !== null && y !== undefined)
-          ctx.fillRect(
-            chartArea.left,
-            chartArea.top,
-            chartArea.width,
-            y.getPixelForValue((1 - heatOff) * 100) - chartArea.top,
-          );
-        ctx.restore();
-      },
-    };
     return new made(canvas, {
       type: 'scatter',
       data: { datasets },
-      plugins: [limits],
+      plugins: [this.#limitShades(canvas), this.#margins(canvas)],
       options: {
         animation: false,
         maintainAspectRatio: false,
         font: { family: style.fontFamily },
-        scales: { x: axis('light kept'), y: axis('heat kept') },
+        scales: { x: axis(filmWords.axisLight), y: axis(filmWords.axisHeat) },
         plugins: {
           tooltip: {
             callbacks: {
               label: (item) =>
-                `${this.nameOf()((item.raw as Dot).filmId)}: light ${Math.round(item.parsed.x ?? 0)} %, heat ${Math.round(item.parsed.y ?? 0)} %`,
+                filmWords.markSaid(
+                  this.nameOf()((item.raw as Dot).filmId),
+                  Math.round(item.parsed.x ?? 0),
+                  Math.round(item.parsed.y ?? 0),
+                  (item.raw as Dot).margin,
+                ),
             },
           },
         },
@@ -148,6 +135,49 @@ export class TradeChart {
     });
   }
 
+  /** What misses a limit lies in the shade. */
+  #limitShades(canvas: HTMLCanvasElement): Plugin {
+    return {
+      id: 'limits',
+      beforeDatasetsDraw: ({ ctx, chartArea, scales: { x, y } }) => {
+        const { light, heatOff } = this.limits();
+        const { left, top, width, height } = chartArea;
+        ctx.save();
+        ctx.fillStyle = getComputedStyle(canvas).getPropertyValue('--yp-line');
+        ctx.globalAlpha = 0.55;
+        if (light !== null && x !== undefined)
+          ctx.fillRect(left, top, x.getPixelForValue(light * 100) - left, height);
+        if (heatOff !== null && y !== undefined)
+          ctx.fillRect(left, top, width, y.getPixelForValue((1 - heatOff) * 100) - top);
+        ctx.restore();
+      },
+    };
+  }
+
+  /** Round each mark that may go, an arc: how much of what the edge bears it will use. */
+  #margins(canvas: HTMLCanvasElement): Plugin {
+    return {
+      id: 'margins',
+      afterDatasetsDraw: (chart) => {
+        const { ctx } = chart;
+        ctx.save();
+        ctx.lineWidth = 1.5;
+        ctx.strokeStyle = getComputedStyle(canvas).getPropertyValue('--yp-faint');
+        chart.data.datasets.forEach(({ label, data }, index) => {
+          if (label !== SHOWN.go && label !== SHOWN['go with care']) return;
+          chart.getDatasetMeta(index).data.forEach(({ x, y }, at) => {
+            const { used } = data[at] as Dot;
+            if (used === undefined) return;
+            ctx.beginPath();
+            ctx.arc(x, y, 9, -Math.PI / 2, -Math.PI / 2 + 2 * Math.PI * Math.min(1, used));
+            ctx.stroke();
+          });
+        });
+        ctx.restore();
+      },
+    };
+  }
+
   #datasets(style: CSSStyleDeclaration): Chart['data']['datasets'] {
     const colours: Readonly<Record<Verdict, string>> = {
       go: style.getPropertyValue('--yp-go'),
@@ -155,10 +185,13 @@ export class TradeChart {
       unknown: style.getPropertyValue('--yp-faint'),
       stop: style.getPropertyValue('--yp-stop'),
     };
-    const dot = ({ filmId, performance }: FilmAnswer): Dot[] =>
-      performance === null
-        ? []
-        : [{ x: performance.lightKept.value * 100, y: performance.heatKept.value * 100, filmId }];
+    const dot = (answer: FilmAnswer): Dot[] => {
+      const { filmId, performance, edge } = answer;
+      if (performance === null) return [];
+      const [x, y] = [performance.lightKept.value * 100, performance.heatKept.value * 100];
+      const used = edge?.bears == null ? undefined : edge.stress_MPa / edge.bears.low_MPa;
+      return [{ x, y, filmId, margin: marginOf(answer), used }];
+    };
     const front = this.answers()
       .filter(({ filmId }) => this.tradeOffs().has(filmId))
       .flatMap(dot)
@@ -189,7 +222,7 @@ export class TradeChart {
         borderWidth: 2,
       })),
       {
-        label: 'nothing beats these',
+        label: filmWords.nothingBeats,
         data: front,
         showLine: true,
         pointRadius: 0,

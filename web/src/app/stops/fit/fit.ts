@@ -23,12 +23,13 @@ import { Figure } from '../../ui/figure';
 import { KeptField, type Typed } from '../../fields/kept-field';
 import { StateMark, type StateShape } from '../../ui/state-mark';
 import { StopFrame } from '../../shell/stop-frame';
+import { fitWords } from '../../words/fit';
 
 const SHAPE_OF_STATE: Readonly<Record<StepState, StateShape>> = { open: 'open', begun: 'half', done: 'full' };
 const SCHOOL_WORDS: Readonly<Record<keyof FittingSchools, string>> = {
-  linerSchool: 'Liner off by',
-  lockSchool: 'Lock with',
-  trimSchool: 'Trim',
+  linerSchool: fitWords.linerOffBy,
+  lockSchool: fitWords.lockWith,
+  trimSchool: fitWords.trim,
 };
 
 /** Fitting: one step at a time, large enough for wet hands, with its dangers there and then. */
@@ -40,6 +41,7 @@ const SCHOOL_WORDS: Readonly<Record<keyof FittingSchools, string>> = {
   host: { class: 'contents' },
 })
 export class Fit {
+  protected readonly words = fitWords;
   readonly #desk = inject(JobDesk);
   readonly #catalogue = inject(Catalogue);
   readonly #units = inject(Device).units;
@@ -98,7 +100,7 @@ export class Fit {
     inject(Commands).offer([
       {
         id: 'step-done',
-        word: 'Step done, go on',
+        word: fitWords.stepDoneGoOn,
         keys: 'Alt+Enter',
         canRun: () => this.current() !== undefined,
         run: () => {
@@ -107,7 +109,7 @@ export class Fit {
       },
       {
         id: 'step-timer',
-        word: 'Start the timer of this step',
+        word: fitWords.startTimerOfStep,
         keys: 'Alt+T',
         canRun: () => this.current() !== undefined,
         run: () => {
@@ -116,7 +118,7 @@ export class Fit {
       },
       {
         id: 'step-back',
-        word: 'Step before',
+        word: fitWords.stepBefore,
         keys: 'Alt+ArrowLeft',
         canRun: () => this.at() > 0,
         run: () => {
@@ -125,7 +127,7 @@ export class Fit {
       },
       {
         id: 'step-on',
-        word: 'Step after',
+        word: fitWords.stepAfter,
         keys: 'Alt+ArrowRight',
         canRun: () => this.at() < this.steps().length - 1,
         run: () => {
@@ -166,7 +168,7 @@ export class Fit {
     this.#write(
       step,
       { doneAt: isDone ? null : new Date().toISOString() },
-      `${this.surface()?.tag ?? ''}: step ${step.number} ${isDone ? 'not done' : 'done'}`,
+      fitWords.stepTicked(this.surface()?.tag ?? '', step.number, isDone ? fitWords.notDone : 'done'),
     );
   }
 
@@ -176,14 +178,14 @@ export class Fit {
       this.#write(
         step,
         { startedAt: new Date().toISOString(), doneAt: null },
-        `${this.surface()?.tag ?? ''}: step ${step.number} timed`,
+        fitWords.stepTimed(this.surface()?.tag ?? '', step.number),
       );
   }
 
   protected takeNote({ text, seen }: Typed): void {
     const step = this.current();
     if (step !== undefined && text !== (this.record()?.note ?? ''))
-      this.#write(step, { note: text }, `${this.surface()?.tag ?? ''}: note on step ${step.number}`, seen);
+      this.#write(step, { note: text }, fitWords.noteOnStep(this.surface()?.tag ?? '', step.number), seen);
   }
 
   #write(

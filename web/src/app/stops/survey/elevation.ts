@@ -18,6 +18,7 @@ import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
 import { pathOf } from '../../drawing/drawing-geometry';
+import { surveyWords } from '../../words/survey';
 
 interface Placed {
   readonly surface: RowOf<'surface'>;
@@ -47,9 +48,9 @@ const MARGIN = 36;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="flex items-baseline flex-wrap gap-x-3 px-5 pt-3">
-      <h1 class="text-2xl">Elevation</h1>
+      <h1 class="text-2xl">{{ words.elevation }}</h1>
       <label class="inline-flex items-center gap-2"
-        >of
+        >{{ words.of }}
         <select
           class="border border-line-strong rounded-card bg-paper min-h-10 px-2 font-semibold"
           (change)="chosenId.set($any($event.target).value)"
@@ -60,9 +61,9 @@ const MARGIN = 36;
         </select></label
       >
       <p class="text-faint">
-        seen from {{ looksFrom() }}
+        {{ words.seenFrom(looksFrom()) }}
         @if (place_()?.bearing_deg !== null) {
-          , facing {{ place_()?.bearing_deg }}°
+          {{ words.facing(place_()?.bearing_deg ?? '') }}
         }
       </p>
       <button
@@ -70,10 +71,10 @@ const MARGIN = 36;
         class="act act-small act-quiet underline underline-offset-2"
         (click)="isFromInside.set(!isFromInside())"
       >
-        See it from the other side
+        {{ words.otherSide }}
       </button>
       <button type="button" class="act act-next ml-auto" (click)="closed.emit()">
-        Back to {{ selection.surface()?.tag ?? 'the surface' }}
+        {{ words.backTo }} {{ selection.surface()?.tag ?? words.theSurface }}
       </button>
     </div>
     <div #board class="relative flex-1 min-h-[300px] mx-5 my-3 overflow-hidden">
@@ -108,14 +109,7 @@ const MARGIN = 36;
           cdkDrag
           [cdkDragFreeDragPosition]="{ x: item.px.x, y: item.px.y }"
           class="absolute left-0 top-0 cursor-move touch-none"
-          [attr.aria-label]="
-            item.surface.tag +
-            ', ' +
-            item.left.toFixed(0) +
-            ' mm from the left end, ' +
-            item.foot.toFixed(0) +
-            ' mm above the foot. Arrow keys move it.'
-          "
+          [attr.aria-label]="words.placedAt(item.surface.tag, item.left.toFixed(0), item.foot.toFixed(0))"
           [style.width.px]="item.px.width"
           [style.height.px]="item.px.height"
           (cdkDragEnded)="dropped(item, $event)"
@@ -144,19 +138,19 @@ const MARGIN = 36;
         </button>
       } @empty {
         <p class="m-6">
-          No surface is at this place. Choose another place above, or set the place of a surface in its
-          details.
+          {{ words.noneAtPlace }}
         </p>
       }
     </div>
     <p class="px-5 pb-3 text-sm text-faint">
-      {{ unplaced() === 0 ? 'All placed.' : unplaced() + ' dashed: not placed yet, lined up to be dragged.' }}
-      Edges snap to each other. Arrow keys move 10 mm, with Shift 1 mm.
+      {{ unplaced() === 0 ? words.allPlaced : words.notPlacedYet(unplaced()) }}
+      {{ words.howToPlace }}
     </p>
   `,
   host: { class: 'flex flex-col flex-1 min-h-0' },
 })
 export class Elevation {
+  protected readonly words = surveyWords;
   readonly #desk = inject(JobDesk);
   readonly #reading = inject(JobReading);
   protected readonly selection = inject(Selection);
@@ -281,7 +275,7 @@ export class Elevation {
   }
 
   #put({ surface }: Placed, left: number, foot: number): void {
-    this.#desk.do(`${surface.tag} on the elevation`, [
+    this.#desk.do(surveyWords.onElevation(surface.tag), [
       this.#desk.set('surface', surface.id, {
         atX_nm: nmFromMm(Math.round(left)),
         atY_nm: nmFromMm(Math.round(Math.max(0, foot))),

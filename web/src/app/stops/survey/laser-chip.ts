@@ -8,6 +8,7 @@ import {
   untracked,
 } from '@angular/core';
 import { BenchLaser } from '../../instruments/bench-laser';
+import { surveyWords } from '../../words/survey';
 import { Measuring } from './measuring';
 
 /** The laser beside the drawing: a reading lands in the measure in use and goes on to the next. */
@@ -17,31 +18,36 @@ import { Measuring } from './measuring';
   template: `
     @switch (laser.state()) {
       @case ('off') {
-        <button type="button" class="act act-quiet" (click)="laser.connect()">Laser…</button>
+        <button type="button" class="act act-quiet" (click)="laser.connect()">
+          {{ words.laserSwitchedOn }}
+        </button>
       }
       @case ('connecting') {
-        <span class="text-sm" aria-busy="true">Laser: connecting…</span>
+        <span class="text-sm" aria-busy="true">{{ words.laserConnecting }}</span>
       }
       @case ('ready') {
         <button type="button" class="act" (mousedown)="$event.preventDefault()" (click)="press()">
-          Laser: take {{ target() }}
+          {{ words.laserTake(target()) }}
         </button>
         <span class="text-sm" [class.text-stop]="(laser.battery() ?? 1) < 0.15"
           >{{ ((laser.battery() ?? 0) * 100).toFixed(0) }} %{{
-            (laser.battery() ?? 1) < 0.15 ? ', battery low' : ''
+            (laser.battery() ?? 1) < 0.15 ? words.laserBatteryLow : ''
           }}</span
         >
       }
       @case ('lost') {
         <span class="text-sm text-stop font-semibold" role="alert">{{
-          laser.fault() ?? 'The laser dropped out.'
-        }}</span><button type="button" class="act act-small" (click)="laser.connect()">Connect again</button>
+          laser.fault() ?? words.laserDroppedOut
+        }}</span><button type="button" class="act act-small" (click)="laser.connect()">
+          {{ words.connectAgain }}
+        </button>
       }
     }
   `,
   host: { class: 'inline-flex items-center gap-2' },
 })
 export class LaserChip {
+  protected readonly words = surveyWords;
   protected readonly laser = inject(BenchLaser);
   readonly #measuring = inject(Measuring);
   readonly landed = output<string>();
@@ -56,7 +62,7 @@ export class LaserChip {
   });
   protected readonly target = computed(() => {
     const field = this.#measuring.sheetMeasures().find(({ key }) => key === this.#key());
-    return field === undefined ? 'a reading' : this.#measuring.word(field);
+    return field === undefined ? surveyWords.aReading : this.#measuring.word(field);
   });
 
   constructor() {

@@ -5,6 +5,7 @@ import { formatLength } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
+import { surveyWords } from '../../words/survey';
 import { Looking } from './looking';
 
 /**
@@ -16,13 +17,13 @@ import { Looking } from './looking';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <details class="border-t border-line pt-2">
-      <summary class="font-bold min-h-10 cursor-pointer">Every measure, and how sure</summary>
+      <summary class="font-bold min-h-10 cursor-pointer">{{ words.everyMeasure }}</summary>
       <table class="w-full text-sm">
         <thead>
           <tr class="text-left border-b border-ink">
-            <th scope="col" class="font-semibold">Measure</th>
-            <th scope="col" class="font-semibold text-right">Off by</th>
-            <th scope="col" class="font-semibold text-right">Slip shows from</th>
+            <th scope="col" class="font-semibold">{{ words.measure }}</th>
+            <th scope="col" class="font-semibold text-right">{{ words.offBy }}</th>
+            <th scope="col" class="font-semibold text-right">{{ words.slipShowsFrom }}</th>
           </tr>
         </thead>
         <tbody>
@@ -33,7 +34,7 @@ import { Looking } from './looking';
                 <span class="inline-flex gap-1 items-center mt-0.5"
                   ><select
                     class="border border-line-strong rounded-card bg-paper"
-                    [attr.aria-label]="'Instrument of ' + line.word"
+                    [attr.aria-label]="words.instrumentOf(line.word)"
                     (change)="setInstrument(line.id, $any($event.target).value)"
                   >
                     @for (name of instruments; track name) {
@@ -46,13 +47,13 @@ import { Looking } from './looking';
                     step="0.1"
                     min="0.1"
                     max="1000"
-                    [attr.aria-label]="'Standard deviation of ' + line.word + ' in mm'"
+                    [attr.aria-label]="words.deviationOf(line.word)"
                     [value]="line.sd"
                     (change)="setSd(line.id, $any($event.target))"
                   />
                   mm
                   @if (!line.isStated) {
-                    <span class="text-faint">default</span>
+                    <span class="text-faint">{{ words.byDefault }}</span>
                   }
                 </span>
               </td>
@@ -63,14 +64,13 @@ import { Looking } from './looking';
         </tbody>
       </table>
       <p class="text-sm text-faint mt-1">
-        Off by: the adjusted figure less the reading. A slip of the size in the last column is found 19 times
-        in 20. ± is one standard deviation; tape 1 mm + 0.1 mm a metre, laser 1.5 mm, guess 5 mm unless you
-        say otherwise.
+        {{ words.howSureSaid }}
       </p>
     </details>
   `,
 })
 export class MeasureTable {
+  protected readonly words = surveyWords;
   readonly #desk = inject(JobDesk);
   readonly #reading = inject(JobReading);
   readonly #looking = inject(Looking);
@@ -103,7 +103,7 @@ export class MeasureTable {
   );
 
   protected setInstrument(id: string, instrument: Instrument): void {
-    this.#desk.do(`${this.surface().tag}: by ${instrument}`, [
+    this.#desk.do(surveyWords.byInstrument(this.surface().tag, instrument), [
       this.#desk.set('measure', id, { instrument, sd_nm: null }),
     ]);
   }

@@ -15,15 +15,8 @@ import {
   slipFixes,
   slotsFor,
   surfaceInputOf,
-  typedRange,
 } from '@yellow-pane/core/measure';
-import {
-  type LengthUnit,
-  formatLength,
-  formatLengthWithUnit,
-  nmFromMm,
-  parseReading,
-} from '@yellow-pane/core/quantity';
+import { type LengthUnit, formatLength, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { Drafts } from '../../device/drafts';
 import { WhoseHand } from '../../device/whose-hand';
@@ -31,9 +24,12 @@ import { JobDesk } from '../../job/job-desk';
 import { checked } from '@yellow-pane/core/reading';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
+import { surveyWords } from '../../words/survey';
 import type { SheetMeasure } from './surface-sheet';
+import { asked, draftKey, keyOf } from './field-keys';
 import { Looking } from './looking';
-import { findingOf, unreadableWord } from './survey-words';
+import { type ReadMeasure, readTyped } from './read-typed';
+import { findingOf } from './survey-words';
 
 /** The version of a row that was not there when its field was first typed in. */
 const NOT_THERE = 0;
@@ -43,11 +39,6 @@ interface Field extends AskedMeasure {
   readonly slot: MeasureSlot | undefined;
   readonly row: RowOf<'measure'> | undefined;
   readonly draft: string | undefined;
-}
-
-interface ReadMeasure {
-  readonly value_nm: number;
-  readonly unit: LengthUnit;
 }
 
 /** The measures of the surface looked at: typed, checked at every key, taken over at Enter. */
@@ -163,7 +154,7 @@ export class Measuring {
   readonly check = computed<SurfaceCheck>(() => {
     const input = this.#input();
     return input === undefined
-      ? { state: 'unfinished', needs: ['a surface'] }
+      ? { state: 'unfinished', needs: [surveyWords.aSurface] }
       : checked(() => checkSurface(input));
   });
   readonly figure = computed(() => {
@@ -246,7 +237,7 @@ export class Measuring {
   /** The same of a reading, by its id. */
   wordOf(id: string): string {
     const field = this.#fields().find(({ row, key }) => (row?.id ?? key) === id);
-    return field === undefined ? 'a measure' : this.word(field);
+    return field === undefined ? surveyWords.aMeasure : this.word(field);
   }
 
   type(key: string, text: string): void {
@@ -279,7 +270,7 @@ export class Measuring {
     if (text === '') {
       this.drop(key);
       if (field.row !== undefined)
-        this.#desk.do(`${surface.tag}: ${this.word(field)} taken out`, [
+        this.#desk.do(surveyWords.takenOutOf(surface.tag, this.word(field)), [
           this.#desk.remove('measure', field.row.id),
         ]);
       return;
@@ -381,17 +372,7 @@ export class Measuring {
     { kind, slot }: Pick<Field, 'kind' | 'slot'>,
     text: string,
   ): ReadMeasure | { readonly fault: string } {
-    const range = typedRange(kind, this.surface()?.shape, slot?.lies);
-    const parsed = parseReading(text, this.#entryUnit(), range);
-    if (parsed.kind === 'unreadable') return { fault: unreadableWord(parsed.reason) };
-    if (parsed.kind === 'out of range')
-      return {
-        fault:
-          kind === 'right angle'
-            ? 'Type 0 when the try square lies tight; leave it empty otherwise.'
-            : `Expected ${rangeWord(parsed.least_mm)} to ${rangeWord(parsed.most_mm)}, got ${formatLengthWithUnit(parsed.value_nm, 'metric')}. Another unit, or a digit too many?`,
-      };
-    return parsed;
+    return readTyped(text, { kind, shape: this.surface()?.shape, lies: slot?.lies, unit: this.#entryUnit() });
   }
 
   #faultOf(field: Field): string | undefined {
@@ -399,20 +380,4 @@ export class Measuring {
     const read = this.#read(field, field.draft);
     return 'fault' in read ? read.fault : undefined;
   }
-}
-
-function draftKey(surfaceId: string, slot: string): string {
-  return `${surfaceId}:${slot}`;
-}
-
-function asked({ kind, fromPoint, toPoint }: RowOf<'measure'>): AskedMeasure {
-  return { kind, from: fromPoint, to: toPoint };
-}
-
-function keyOf({ kind, from, to }: AskedMeasure): string {
-  return kind === 'distance' ? `${from}-${to}` : `${kind.replaceAll(' ', '-')}-${from}-${to}`;
-}
-
-function rangeWord(value_mm: number): string {
-  return Math.abs(value_mm) >= 1000 ? `${value_mm / 1000} m` : `${value_mm} mm`;
 }

@@ -6,34 +6,35 @@ import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { type Fact, type FactChange, Facts } from '../../fields/facts';
 import { KeptField, type Typed } from '../../fields/kept-field';
+import { surveyWords } from '../../words/survey';
 import { PhotoWork } from './photo-work';
 
 const KINDS: readonly { readonly kind: PartKind; readonly word: string }[] = [
-  { kind: 'damage', word: 'Damage' },
-  { kind: 'hardware', word: 'Part to take off' },
-  { kind: 'opening', word: 'Opening' },
-  { kind: 'furrow', word: 'Furrow' },
-  { kind: 'obstacle', word: 'Obstacle' },
+  { kind: 'damage', word: surveyWords.damage },
+  { kind: 'hardware', word: surveyWords.partToTakeOff },
+  { kind: 'opening', word: surveyWords.opening },
+  { kind: 'furrow', word: surveyWords.furrow },
+  { kind: 'obstacle', word: surveyWords.obstacle },
 ];
-const NAME: Fact = { key: 'name', kind: 'text', word: 'What' };
+const NAME: Fact = { key: 'name', kind: 'text', word: surveyWords.what };
 const PLACE: readonly Fact[] = [
-  { key: 'x_nm', kind: 'length', word: 'From the left' },
-  { key: 'y_nm', kind: 'length', word: 'From the top' },
+  { key: 'x_nm', kind: 'length', word: surveyWords.fromLeft },
+  { key: 'y_nm', kind: 'length', word: surveyWords.fromTop },
 ];
 const SIZE: readonly Fact[] = [
-  { key: 'width_nm', kind: 'length', word: 'Width' },
-  { key: 'height_nm', kind: 'length', word: 'Height' },
+  { key: 'width_nm', kind: 'length', word: surveyWords.width },
+  { key: 'height_nm', kind: 'length', word: surveyWords.height },
 ];
 const FACTS: Readonly<Record<PartKind, readonly Fact[]>> = {
-  damage: [NAME, ...PLACE, { key: 'remark', kind: 'text', word: 'Remark' }],
-  hardware: [NAME, ...PLACE, { key: 'remark', kind: 'text', word: 'Remark' }],
+  damage: [NAME, ...PLACE, { key: 'remark', kind: 'text', word: surveyWords.remark }],
+  hardware: [NAME, ...PLACE, { key: 'remark', kind: 'text', word: surveyWords.remark }],
   opening: [NAME, ...PLACE, ...SIZE],
   obstacle: [NAME, ...PLACE, ...SIZE],
   furrow: [
-    { key: 'form', kind: 'choice', word: 'Form', options: ['none', 'V', 'square', 'half round'] },
-    { key: 'width_nm', kind: 'length', word: 'Width of one' },
-    { key: 'depth_nm', kind: 'length', word: 'Depth' },
-    { key: 'count', kind: 'number', word: 'How many', unit: 'furrows', least: 1, most: 10_000 },
+    { key: 'form', kind: 'choice', word: surveyWords.form, options: ['none', 'V', 'square', 'half round'] },
+    { key: 'width_nm', kind: 'length', word: surveyWords.widthOfOne },
+    { key: 'depth_nm', kind: 'length', word: surveyWords.depth },
+    { key: 'count', kind: 'number', word: surveyWords.howMany, unit: 'furrows', least: 1, most: 10_000 },
   ],
 };
 
@@ -48,7 +49,7 @@ const FACTS: Readonly<Record<PartKind, readonly Fact[]>> = {
   template: `
     <details class="border-t border-line pt-2" [open]="parts().length > 0">
       <summary class="font-bold min-h-10 cursor-pointer">
-        Parts, damage, pictures ({{ parts().length + photos().length }})
+        {{ words.partsAndPictures(parts().length + photos().length) }}
       </summary>
       <ul class="flex flex-col gap-1">
         @for (part of parts(); track part.id) {
@@ -66,11 +67,11 @@ const FACTS: Readonly<Record<PartKind, readonly Fact[]>> = {
             @if (part.kind === 'hardware') {
               <div class="flex gap-2 flex-wrap">
                 <button type="button" class="act act-small" (click)="tick(part, 'takenOffAt')">
-                  {{ part.takenOffAt ? 'Off since ' + time(part.takenOffAt) : 'Taken off now' }}
+                  {{ part.takenOffAt ? words.offSince(time(part.takenOffAt)) : words.takenOffNow }}
                 </button>
                 @if (part.takenOffAt) {
                   <button type="button" class="act act-small" (click)="tick(part, 'putBackAt')">
-                    {{ part.putBackAt ? 'Back since ' + time(part.putBackAt) : 'Put back now' }}
+                    {{ part.putBackAt ? words.backSince(time(part.putBackAt)) : words.putBackNow }}
                   </button>
                 }
               </div>
@@ -87,17 +88,20 @@ const FACTS: Readonly<Record<PartKind, readonly Fact[]>> = {
               <div class="flex flex-wrap gap-2 mt-2">
                 @if (part.kind !== 'furrow') {
                   <button type="button" class="act act-small" (click)="pinAsked.emit(part.id)">
-                    Show where on the drawing
+                    {{ words.showOnDrawing }}
                   </button>
                 }
                 <label class="act act-small cursor-pointer"
-                  >Picture…<input
+                  >{{ words.picture
+                  }}<input
                     type="file"
                     class="sr-only"
                     accept="image/jpeg,image/png,image/webp"
                     (change)="addPhoto($any($event.target), part.id)"
                 /></label>
-                <button type="button" class="act act-small" (click)="remove(part)">Take out</button>
+                <button type="button" class="act act-small" (click)="remove(part)">
+                  {{ words.takeOut }}
+                </button>
               </div>
             }
           </li>
@@ -108,7 +112,8 @@ const FACTS: Readonly<Record<PartKind, readonly Fact[]>> = {
           <button type="button" class="act act-small" (click)="add(entry.kind)">+ {{ entry.word }}</button>
         }
         <label class="act act-small cursor-pointer"
-          >+ Picture…<input
+          >{{ words.addPicture
+          }}<input
             id="add-photo"
             type="file"
             class="sr-only"
@@ -120,7 +125,7 @@ const FACTS: Readonly<Record<PartKind, readonly Fact[]>> = {
         <p class="mt-2 border-2 border-stop rounded-card px-2 py-1" role="alert">{{ says }}</p>
       }
       @if (photoWork.isBusy()) {
-        <p class="mt-2" aria-busy="true">Sending the picture…</p>
+        <p class="mt-2" aria-busy="true">{{ words.sendingPicture }}</p>
       }
       <div class="grid grid-cols-2 gap-2 mt-2">
         @for (photo of photos(); track photo.id) {
@@ -129,7 +134,7 @@ const FACTS: Readonly<Record<PartKind, readonly Fact[]>> = {
               ><img
                 class="w-full border border-line"
                 [src]="photoWork.address(photo)"
-                [alt]="photo.caption || 'Picture of ' + surface().tag"
+                [alt]="photo.caption || words.pictureOf(surface().tag)"
                 [width]="photo.width_px"
                 [height]="photo.height_px"
                 loading="lazy"
@@ -137,9 +142,9 @@ const FACTS: Readonly<Record<PartKind, readonly Fact[]>> = {
             <figcaption class="flex gap-1">
               <input
                 class="field text-sm min-h-9"
-                placeholder="What it shows"
+                [placeholder]="words.whatItShows"
                 maxlength="400"
-                [attr.aria-label]="'Caption of picture ' + ($index + 1)"
+                [attr.aria-label]="words.captionOfPicture($index + 1)"
                 [ypKept]="'caption:' + photo.id"
                 [is]="photo.caption"
                 [version]="photo.version"
@@ -148,7 +153,7 @@ const FACTS: Readonly<Record<PartKind, readonly Fact[]>> = {
                 type="button"
                 class="act act-small"
                 (click)="dropPhoto(photo)"
-                [attr.aria-label]="'Take picture ' + ($index + 1) + ' out'"
+                [attr.aria-label]="words.takePictureOut($index + 1)"
               >
                 ×
               </button>
@@ -160,6 +165,7 @@ const FACTS: Readonly<Record<PartKind, readonly Fact[]>> = {
   `,
 })
 export class PartsPanel {
+  protected readonly words = surveyWords;
   readonly #desk = inject(JobDesk);
   readonly #reading = inject(JobReading);
   readonly #units = inject(Device).units;
@@ -181,7 +187,7 @@ export class PartsPanel {
       return ` ${formatLength(width_nm, this.#units())} × ${formatLength(height_nm, this.#units())}`;
     return x_nm === null || y_nm === null
       ? ''
-      : ` at ${formatLength(x_nm, this.#units())} / ${formatLength(y_nm, this.#units())}`;
+      : surveyWords.at(formatLength(x_nm, this.#units()), formatLength(y_nm, this.#units()));
   }
 
   protected time(instant: string): string {
@@ -221,7 +227,9 @@ export class PartsPanel {
   }
 
   protected remove(part: RowOf<'part'>): void {
-    this.#desk.do(`${part.name || this.wordOf(part.kind)} taken out`, [this.#desk.remove('part', part.id)]);
+    this.#desk.do(surveyWords.takenOut(part.name || this.wordOf(part.kind)), [
+      this.#desk.remove('part', part.id),
+    ]);
   }
 
   protected addPhoto(from: HTMLInputElement, partId: string | null): void {
@@ -231,10 +239,10 @@ export class PartsPanel {
   }
 
   protected caption(photo: RowOf<'photo'>, { text, seen }: Typed): void {
-    this.#desk.do('Caption', [this.#desk.set('photo', photo.id, { caption: text.trim() }, seen)]);
+    this.#desk.do(surveyWords.caption, [this.#desk.set('photo', photo.id, { caption: text.trim() }, seen)]);
   }
 
   protected dropPhoto(photo: RowOf<'photo'>): void {
-    this.#desk.do('Picture taken out', [this.#desk.remove('photo', photo.id)]);
+    this.#desk.do(surveyWords.pictureTakenOut, [this.#desk.remove('photo', photo.id)]);
   }
 }

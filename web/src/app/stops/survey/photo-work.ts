@@ -4,6 +4,7 @@ import { newId } from '../../device/session';
 import { ServerRefusal, api } from '../../server/api';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
+import { surveyWords } from '../../words/survey';
 
 const LONGEST_PX = 2000;
 const QUALITY = 0.86;
@@ -26,10 +27,10 @@ export class PhotoWork {
     this.isBusy.set(true);
     try {
       if (file.size > LARGEST_FILE)
-        throw new RangeError(`${file.name} has ${Math.round(file.size / 1e6)} MB; the most is 60 MB.`);
+        throw new RangeError(surveyWords.pictureTooLarge(file.name, Math.round(file.size / 1e6)));
       const id = newId();
       const { width_px, height_px, bytes } = await api.sendPhoto(surface.jobId, id, await smaller(file));
-      this.#desk.do(`${surface.tag}: picture`, [
+      this.#desk.do(surveyWords.pictureAdded(surface.tag), [
         this.#desk.put(
           'photo',
           {
@@ -50,7 +51,7 @@ export class PhotoWork {
           ? `${file.name}: ${error.problem.title}. ${error.problem.detail}`
           : error instanceof RangeError
             ? error.message
-            : `${file.name} was not sent: the server does not answer. Choose it again when it is back.`,
+            : surveyWords.pictureNotSent(file.name),
       );
     } finally {
       this.isBusy.set(false);

@@ -15,10 +15,11 @@ import { JobReading } from '../../job/job-reading';
 import { type Fact, type FactChange, Facts } from '../../fields/facts';
 import { VerdictBox } from '../../ui/verdict-box';
 import { RULES } from '@yellow-pane/core/rules';
+import { surveyWords } from '../../words/survey';
 
 const LABEL: readonly Fact[] = [
-  { key: 'width', kind: 'length', word: 'Label says: width' },
-  { key: 'height', kind: 'length', word: 'Label says: height' },
+  { key: 'width', kind: 'length', word: surveyWords.labelWidth },
+  { key: 'height', kind: 'length', word: surveyWords.labelHeight },
 ];
 
 /** Ready-cut film held against its pane before it is wetted: a wrong one is found here, not on the glass. */
@@ -28,7 +29,7 @@ const LABEL: readonly Fact[] = [
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <details class="border-t border-line pt-2" [open]="labels().width !== null || labels().height !== null">
-      <summary class="font-bold min-h-10 cursor-pointer">Recheck ready-cut film</summary>
+      <summary class="font-bold min-h-10 cursor-pointer">{{ words.recheck }}</summary>
       <yp-facts
         [prefix]="'label:' + surface().id + ':'"
         [facts]="facts"
@@ -44,16 +45,17 @@ const LABEL: readonly Fact[] = [
         </div>
       } @else {
         <p class="text-sm text-faint mt-2">
-          {{ bounds() === undefined ? 'Measure the pane first.' : 'Type both sizes from the label.' }}
+          {{ bounds() === undefined ? words.measurePaneFirst : words.typeBothSizes }}
         </p>
       }
       <p class="text-sm text-faint mt-1">
-        Fits: {{ gap.least }} to {{ gap.most }} mm of gap on each side ({{ gap.source.text }}).
+        {{ words.fitsWithin(gap.least, gap.most, gap.source.text) }}
       </p>
     </details>
   `,
 })
 export class RecheckPanel {
+  protected readonly words = surveyWords;
   readonly #desk = inject(JobDesk);
   readonly #reading = inject(JobReading);
   readonly #units = inject(Device).units;
@@ -77,25 +79,25 @@ export class RecheckPanel {
     const result = recheckFilm([width / 1e6, height / 1e6], [bounds.width, bounds.height]);
     const word = (name: string, side: SideRecheck): string =>
       side.says === 'fits'
-        ? `${name} fits`
-        : `${name} ${side.says} by ${formatLengthWithUnit(nmFromMm(side.by_mm), this.#units())}`;
-    const says = `${word('Width', result.width)}, ${word('height', result.height).toLowerCase()}.`;
-    if (result.verdict === 'fits') return { verdict: 'go' as const, heading: 'It fits', says };
+        ? surveyWords.fits(name)
+        : surveyWords.fitsNot(name, side.says, formatLengthWithUnit(nmFromMm(side.by_mm), this.#units()));
+    const says = `${word(surveyWords.width, result.width)}, ${word('height', result.height).toLowerCase()}.`;
+    if (result.verdict === 'fits') return { verdict: 'go' as const, heading: surveyWords.itFits, says };
     if (result.verdict === 'fits when turned')
       return {
         verdict: 'go with care' as const,
-        heading: 'It fits when turned',
-        says: 'Width and height are exchanged: mind direction and grain.',
+        heading: surveyWords.fitsTurned,
+        says: surveyWords.exchanged,
       };
     return result.verdict === 'trim it'
-      ? { verdict: 'go with care' as const, heading: 'Too large: trim it', says }
-      : { verdict: 'stop' as const, heading: 'Too small: not this piece', says };
+      ? { verdict: 'go with care' as const, heading: surveyWords.tooLarge, says }
+      : { verdict: 'stop' as const, heading: surveyWords.tooSmall, says };
   });
 
   protected set({ key, value }: FactChange): void {
     const which = key === 'width' ? 'width' : 'height';
     const row = labelMeasure(this.#rows(), which);
-    const label = `${this.surface().tag}: label ${key}`;
+    const label = surveyWords.labelRead(this.surface().tag, key);
     if (typeof value !== 'number' || value < 1e6) {
       if (row !== undefined) this.#desk.do(label, [this.#desk.remove('measure', row.id)]);
       return;

@@ -5,6 +5,7 @@ import { Device } from '../../device/device';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
+import { surveyWords } from '../../words/survey';
 
 /**
  * Surfaces that repeat each other: found by their measures, or linked by hand. Measures stay each surface's
@@ -16,11 +17,11 @@ import { Selection } from '../../shell/selection';
   template: `
     <details class="border-t border-line pt-2" (toggle)="isOpen.set($any($event.target).open)">
       <summary class="font-bold min-h-10 cursor-pointer">
-        Repeats{{ group().length > 1 ? ': one of ' + group().length : '' }}
+        {{ group().length > 1 ? words.oneOf(group().length) : words.repeats }}
       </summary>
       @if (group().length > 1) {
         <p class="leading-relaxed">
-          Same as
+          {{ words.sameAs }}
           @for (other of others(); track other.id) {
             <button
               type="button"
@@ -33,17 +34,19 @@ import { Selection } from '../../shell/selection';
         </p>
         <div class="flex flex-wrap gap-2 mt-1">
           @if (surface().sameAsId !== null) {
-            <button type="button" class="act act-small" (click)="unlink()">Not the same after all</button>
+            <button type="button" class="act act-small" (click)="unlink()">
+              {{ words.notSameAfterAll }}
+            </button>
           }
           @if (canTakeOver()) {
             <button type="button" class="act act-small" (click)="takeOver()">
-              Take over the measures of {{ group()[0]?.tag }}
+              {{ words.takeOverMeasures(group()[0]?.tag ?? '') }}
             </button>
           }
         </div>
       }
       <label class="flex items-center gap-2 mt-2"
-        ><span>Alike within</span
+        ><span>{{ words.alikeWithin }}</span
         ><input
           id="alike"
           class="field figure w-20"
@@ -58,20 +61,21 @@ import { Selection } from '../../shell/selection';
       >
       @for (found of groups(); track found.ids[0]) {
         <div class="flex items-center gap-2 mt-2">
-          <span class="flex-1 leading-tight"
-            >{{ tags(found.ids) }}, {{ found.apart_mm.toFixed(1) }} mm apart at most</span
-          ><button type="button" class="act act-small" (click)="link(found.ids)">
-            Same as {{ tags([found.ids[0]]) }}
+          <span class="flex-1 leading-tight">{{
+            words.apartAtMost(tags(found.ids), found.apart_mm.toFixed(1))
+          }}</span><button type="button" class="act act-small" (click)="link(found.ids)">
+            {{ words.linkAlike(tags([found.ids[0]])) }}
           </button>
         </div>
       } @empty {
-        <p class="text-sm text-faint mt-2">No other surfaces are alike within that and not linked yet.</p>
+        <p class="text-sm text-faint mt-2">{{ words.noOthersAlike }}</p>
       }
-      <p class="text-sm text-faint mt-2">By hand: mark surfaces in the schedule, then choose “Same as”.</p>
+      <p class="text-sm text-faint mt-2">{{ words.markByHand }}</p>
     </details>
   `,
 })
 export class RepeatsPanel {
+  protected readonly words = surveyWords;
   readonly #desk = inject(JobDesk);
   readonly #reading = inject(JobReading);
   protected readonly device = inject(Device);
@@ -115,7 +119,7 @@ export class RepeatsPanel {
 
   protected tags(ids: readonly string[]): string {
     const all = ids.map((id) => this.#reading.surfaceById().get(id)?.tag ?? '');
-    return all.length > 5 ? `${all.slice(0, 4).join(', ')} and ${all.length - 4} more` : all.join(', ');
+    return all.length > 5 ? surveyWords.andMore(all.slice(0, 4).join(', '), all.length - 4) : all.join(', ');
   }
 
   protected callAlike(from: { readonly value: string }): void {
@@ -127,13 +131,13 @@ export class RepeatsPanel {
     const [lead, ...rest] = ids;
     const anchor = this.#reading.surfaceById().get(lead)?.sameAsId ?? lead;
     this.#desk.do(
-      `${rest.length} repeats of ${this.tags([anchor])}`,
+      surveyWords.repeatsOf(rest.length, this.tags([anchor])),
       rest.filter((id) => id !== anchor).map((id) => this.#desk.set('surface', id, { sameAsId: anchor })),
     );
   }
 
   protected unlink(): void {
-    this.#desk.do(`${this.surface().tag}: no repeat`, [
+    this.#desk.do(surveyWords.noRepeat(this.surface().tag), [
       this.#desk.set('surface', this.surface().id, { sameAsId: null }),
     ]);
   }
@@ -156,6 +160,6 @@ export class RepeatsPanel {
           sd_nm,
         }),
       );
-    this.#desk.do(`${this.surface().tag}: measures of ${lead.tag}`, ops);
+    this.#desk.do(surveyWords.measuresOf(this.surface().tag, lead.tag), ops);
   }
 }

@@ -15,7 +15,15 @@ import { CompassDial } from '../../ui/compass-dial';
 import { type FactChange, Facts } from '../../fields/facts';
 import { KeptField, type Typed } from '../../fields/kept-field';
 import { newId } from '../../device/session';
-import { BODY_FACTS, PANE_FACTS, PLACE_FACTS, SITE_FACTS, UNIT_FACTS, WALL_FACTS } from './fact-sheets';
+import {
+  BODY_FACTS,
+  PANE_FACTS,
+  PLACE_FACTS,
+  SITE_FACTS,
+  UNIT_FACTS,
+  WALL_FACTS,
+} from '../../words/facts-asked';
+import { surveyWords } from '../../words/survey';
 
 /** Where the surface is, what it is made of, and what stands in the way. */
 @Component({
@@ -27,7 +35,7 @@ import { BODY_FACTS, PANE_FACTS, PLACE_FACTS, SITE_FACTS, UNIT_FACTS, WALL_FACTS
     @if (!isGlass()) {
       <details open class="border-t border-line pt-2">
         <summary class="font-bold min-h-10 cursor-pointer">
-          {{ isWall() ? 'Wall' : 'What it is made of' }}
+          {{ isWall() ? words.wall : words.whatItIsMadeOf }}
         </summary>
         <yp-facts
           [prefix]="'wall:' + here.id + ':'"
@@ -40,11 +48,13 @@ import { BODY_FACTS, PANE_FACTS, PLACE_FACTS, SITE_FACTS, UNIT_FACTS, WALL_FACTS
     }
     @if (isGlass()) {
       <details class="border-t border-line pt-2">
-        <summary class="font-bold min-h-10 cursor-pointer">Glass: {{ glass()?.name ?? 'unknown' }}</summary>
+        <summary class="font-bold min-h-10 cursor-pointer">
+          {{ words.glassIs(glass()?.name ?? words.unknown) }}
+        </summary>
         @if (glass(); as unit) {
           <p class="text-sm mb-2">
-            {{ sharedBy() }} {{ sharedBy() === 1 ? 'surface has' : 'surfaces have' }} this make-up; a change
-            here changes it for all of them.
+            {{ sharedBy() }} {{ sharedBy() === 1 ? words.surfaceHas : words.surfacesHave }}
+            {{ words.thisMakeUp }}
           </p>
           <yp-facts
             [prefix]="'unit:' + unit.id + ':'"
@@ -55,7 +65,7 @@ import { BODY_FACTS, PANE_FACTS, PLACE_FACTS, SITE_FACTS, UNIT_FACTS, WALL_FACTS
           />
           @for (pane of panes(); track pane.id) {
             <h3 class="font-semibold mt-3">
-              Pane {{ pane.position }}{{ pane.position === 1 ? ', counted from outside' : '' }}
+              {{ words.pane }} {{ pane.position }}{{ pane.position === 1 ? words.countedFromOutside : '' }}
             </h3>
             <yp-facts
               [prefix]="'pane:' + pane.id + ':'"
@@ -66,19 +76,21 @@ import { BODY_FACTS, PANE_FACTS, PLACE_FACTS, SITE_FACTS, UNIT_FACTS, WALL_FACTS
             />
           }
           <div class="flex flex-wrap gap-2 mt-3">
-            <button type="button" class="act act-small" (click)="addPane()">Add a pane</button>
+            <button type="button" class="act act-small" (click)="addPane()">{{ words.addPane }}</button>
             @if (panes().length > 0) {
-              <button type="button" class="act act-small" (click)="dropPane()">Take the last pane off</button>
+              <button type="button" class="act act-small" (click)="dropPane()">
+                {{ words.takeLastPaneOff }}
+              </button>
             }
           </div>
         }
         <button type="button" class="act act-small mt-2" (click)="newUnit()">
-          {{ glass() ? 'This one is different: new make-up' : 'Note the make-up' }}
+          {{ glass() ? words.ownMakeUp : words.noteMakeUp }}
         </button>
       </details>
     }
     <details class="border-t border-line pt-2">
-      <summary class="font-bold min-h-10 cursor-pointer">Access, face, shade</summary>
+      <summary class="font-bold min-h-10 cursor-pointer">{{ words.accessFaceShade }}</summary>
       <yp-facts
         [prefix]="'site:' + here.id + ':'"
         [facts]="siteFacts"
@@ -89,7 +101,7 @@ import { BODY_FACTS, PANE_FACTS, PLACE_FACTS, SITE_FACTS, UNIT_FACTS, WALL_FACTS
     </details>
     <details class="border-t border-line pt-2">
       <summary class="font-bold min-h-10 cursor-pointer">
-        Place: {{ place()?.name }}
+        {{ words.placeCalled(place()?.name ?? '') }}
         @if (place()?.bearing_deg !== null) {
           , {{ place()?.bearing_deg }}°
         }
@@ -97,7 +109,7 @@ import { BODY_FACTS, PANE_FACTS, PLACE_FACTS, SITE_FACTS, UNIT_FACTS, WALL_FACTS
       @if (place(); as at) {
         <div class="flex gap-3 items-center mb-2">
           <yp-compass-dial
-            label="Bearing of the front, looking out"
+            [label]="words.bearingOfFront"
             [bearing]="at.bearing_deg"
             [horizon]="at.horizon"
             (turned)="setPlace({ key: 'bearing_deg', value: $event, seen: at.version })"
@@ -115,7 +127,7 @@ import { BODY_FACTS, PANE_FACTS, PLACE_FACTS, SITE_FACTS, UNIT_FACTS, WALL_FACTS
                 class="act act-small act-quiet underline underline-offset-2"
                 (click)="setPlace({ key: 'bearing_deg', value: null, seen: at.version })"
               >
-                Not known
+                {{ words.notKnown }}
               </button>
             }
           </div>
@@ -126,14 +138,14 @@ import { BODY_FACTS, PANE_FACTS, PLACE_FACTS, SITE_FACTS, UNIT_FACTS, WALL_FACTS
           [values]="at"
           (changed)="setPlace($event)"
         />
-        <h3 class="font-semibold mt-3">Skyline in the sun's way</h3>
+        <h3 class="font-semibold mt-3">{{ words.skylineInTheWay }}</h3>
         <p class="text-sm text-faint">
-          Sight each corner of it with compass and level: bearing and height above level, one pair a line.
+          {{ words.howToSightSkyline }}
         </p>
         <textarea
           class="field figure mt-1"
           rows="3"
-          [attr.aria-label]="'Skyline of ' + at.name"
+          [attr.aria-label]="words.skylineAt(at.name)"
           [ypKept]="'skyline:' + at.id"
           [is]="skyline()"
           [version]="at.version"
@@ -145,7 +157,7 @@ import { BODY_FACTS, PANE_FACTS, PLACE_FACTS, SITE_FACTS, UNIT_FACTS, WALL_FACTS
           <p class="text-sm text-stop font-semibold">{{ says }}</p>
         }
         <button type="button" class="act act-small mt-2" (click)="newPlace()">
-          New place under this building
+          {{ words.newPlaceUnderBuilding }}
         </button>
       }
     </details>
@@ -153,6 +165,7 @@ import { BODY_FACTS, PANE_FACTS, PLACE_FACTS, SITE_FACTS, UNIT_FACTS, WALL_FACTS
   host: { class: 'flex flex-col gap-2' },
 })
 export class SitePanel {
+  protected readonly words = surveyWords;
   readonly #desk = inject(JobDesk);
   readonly #reading = inject(JobReading);
   readonly surface = input.required<RowOf<'surface'>>();
@@ -161,15 +174,18 @@ export class SitePanel {
   protected readonly siteFacts = SITE_FACTS;
   protected readonly wallFacts = WALL_FACTS;
   protected readonly bodyFacts = BODY_FACTS;
-  protected readonly unitFacts = [{ key: 'name', kind: 'text' as const, word: 'Called' }, ...UNIT_FACTS];
+  protected readonly unitFacts = [
+    { key: 'name', kind: 'text' as const, word: surveyWords.called },
+    ...UNIT_FACTS,
+  ];
   protected readonly paneFacts = PANE_FACTS;
   protected readonly placeFacts = PLACE_FACTS;
   protected readonly bearingFacts = [
     {
       key: 'bearing_deg',
       kind: 'number' as const,
-      word: 'Bearing',
-      unit: '° from north',
+      word: surveyWords.bearing,
+      unit: surveyWords.fromNorth,
       least: 0,
       most: 359.999,
     },
@@ -199,7 +215,7 @@ export class SitePanel {
   protected setSite({ key, value, seen }: FactChange): void {
     const row = this.site();
     const surface = this.surface();
-    this.#desk.do(`${surface.tag}: access`, [
+    this.#desk.do(surveyWords.accessOf(surface.tag), [
       row === undefined
         ? this.#desk.put('siteFacts', { ...NO_SITE_FACTS, surfaceId: surface.id, [key]: value })
         : this.#desk.set('siteFacts', row.id, { [key]: value }, seen),
@@ -209,7 +225,7 @@ export class SitePanel {
   protected setWall({ key, value, seen }: FactChange): void {
     const row = this.wall();
     const surface = this.surface();
-    this.#desk.do(`${surface.tag}: wall`, [
+    this.#desk.do(surveyWords.wallOf(surface.tag), [
       row === undefined
         ? this.#desk.put('wallFacts', { ...NO_WALL_FACTS, surfaceId: surface.id, [key]: value })
         : this.#desk.set('wallFacts', row.id, { [key]: value }, seen),
@@ -219,11 +235,13 @@ export class SitePanel {
   protected setUnit({ key, value, seen }: FactChange): void {
     const unit = this.glass();
     if (unit !== undefined && !(key === 'name' && value === ''))
-      this.#desk.do(`${unit.name}: glass`, [this.#desk.set('glassUnit', unit.id, { [key]: value }, seen)]);
+      this.#desk.do(surveyWords.glazingOf(unit.name), [
+        this.#desk.set('glassUnit', unit.id, { [key]: value }, seen),
+      ]);
   }
 
   protected setPane(pane: RowOf<'glassPane'>, { key, value, seen }: FactChange): void {
-    this.#desk.do(`${this.glass()?.name ?? ''}: pane ${pane.position}`, [
+    this.#desk.do(surveyWords.paneOf(this.glass()?.name ?? '', pane.position), [
       this.#desk.set('glassPane', pane.id, { [key]: value }, seen),
     ]);
   }
@@ -232,24 +250,26 @@ export class SitePanel {
     const unit = this.glass();
     const fields: GlassPane = { ...NEW_PANE, unitId: unit?.id ?? '', position: this.panes().length + 1 };
     if (unit !== undefined && fields.position <= 6)
-      this.#desk.do(`${unit.name}: pane added`, [this.#desk.put('glassPane', fields)]);
+      this.#desk.do(surveyWords.paneAdded(unit.name), [this.#desk.put('glassPane', fields)]);
   }
 
   protected dropPane(): void {
     const last = this.panes().at(-1);
     if (last !== undefined)
-      this.#desk.do(`${this.glass()?.name ?? ''}: pane taken off`, [this.#desk.remove('glassPane', last.id)]);
+      this.#desk.do(surveyWords.paneTakenOff(this.glass()?.name ?? ''), [
+        this.#desk.remove('glassPane', last.id),
+      ]);
   }
 
   protected newUnit(): void {
     const id = newId();
     const from = this.glass();
     const surface = this.surface();
-    this.#desk.do(`${surface.tag}: new make-up`, [
+    this.#desk.do(surveyWords.newMakeUp(surface.tag), [
       this.#desk.put(
         'glassUnit',
         {
-          name: from === undefined ? `Glass of ${surface.tag}` : `${from.name}, ${surface.tag}`,
+          name: from === undefined ? surveyWords.glassOf(surface.tag) : `${from.name}, ${surface.tag}`,
           glazing: from?.glazing ?? 'unknown',
           frame: from?.frame ?? 'unknown',
           edge: from?.edge ?? 'unknown',
@@ -287,7 +307,7 @@ export class SitePanel {
   protected setSkyline({ text, seen }: Typed): void {
     const place = this.place();
     if (place !== undefined)
-      this.#desk.do(`${place.name}: skyline`, [
+      this.#desk.do(surveyWords.skylineOf(place.name), [
         this.#desk.set(
           'place',
           place.id,
@@ -301,14 +321,14 @@ export class SitePanel {
     const place = this.place();
     if (place === undefined) return;
     const id = newId();
-    this.#desk.do('New place', [
+    this.#desk.do(surveyWords.newPlace, [
       this.#desk.put(
         'place',
         {
           ...NEW_PLACE,
           parentId: place.parentId ?? place.id,
           kind: place.kind === 'vehicle' || place.kind === 'side' ? 'side' : 'facade',
-          name: 'New place',
+          name: surveyWords.newPlace,
           movable: place.movable,
           position: this.#reading.places().length + 1,
         },
@@ -337,7 +357,5 @@ function skylineFault(text: string): string | undefined {
     ({ bearing_deg, elevation_deg }) =>
       !(bearing_deg >= 0 && bearing_deg < 360 && elevation_deg >= -10 && elevation_deg <= 90),
   );
-  return wrong < 0
-    ? undefined
-    : `Line ${wrong + 1}: expected a bearing of 0 to 359.9 and a height of −10 to 90, such as 225 7.`;
+  return wrong < 0 ? undefined : surveyWords.skylineLineWrong(wrong + 1);
 }

@@ -4,13 +4,14 @@ import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { CautionNote } from '../../ui/caution-note';
 import { KeptField, type Typed } from '../../fields/kept-field';
+import { surveyWords } from '../../words/survey';
 
 const WORDS: Partial<Record<keyof FieldsOf<'surface'>, string>> = {
   tag: 'tag',
   name: 'name',
   placeId: 'place',
   unitId: 'glass',
-  seenFrom: 'seen from',
+  seenFrom: surveyWords.seenFromWhere,
   condition: 'condition',
   remark: 'remark',
 };
@@ -23,16 +24,12 @@ const WORDS: Partial<Record<keyof FieldsOf<'surface'>, string>> = {
   template: `
     @let here = surface();
     @if (here.condition === 'cracked' || here.condition === 'chipped') {
-      <yp-caution
-        word="Damaged glass"
-        says="Do not press on it or heat it. Record it before work starts; a licensed glazier decides."
-      />
+      <yp-caution [word]="words.damagedGlass" [says]="words.damagedGlassSaid" />
     }
     <details class="border-t border-line pt-2">
-      <summary class="font-bold min-h-10 cursor-pointer">Tag, place, glass, condition</summary>
+      <summary class="font-bold min-h-10 cursor-pointer">{{ words.details }}</summary>
       <div class="grid grid-cols-[auto_1fr] gap-x-3 gap-y-2 items-center mt-1">
-        <label for="d-tag">Tag</label
-        ><input
+        <label for="d-tag">{{ words.tag }}</label><input
           id="d-tag"
           class="field"
           maxlength="40"
@@ -41,8 +38,7 @@ const WORDS: Partial<Record<keyof FieldsOf<'surface'>, string>> = {
           [version]="here.version"
           (typed)="change('tag', $event)"
         />
-        <label for="d-name">Name</label
-        ><input
+        <label for="d-name">{{ words.name }}</label><input
           id="d-name"
           class="field"
           maxlength="200"
@@ -51,7 +47,7 @@ const WORDS: Partial<Record<keyof FieldsOf<'surface'>, string>> = {
           [version]="here.version"
           (typed)="change('name', $event)"
         />
-        <label for="d-place">Place</label>
+        <label for="d-place">{{ words.place }}</label>
         <select
           id="d-place"
           class="field"
@@ -62,20 +58,20 @@ const WORDS: Partial<Record<keyof FieldsOf<'surface'>, string>> = {
             <option [value]="place.id" [selected]="place.id === here.placeId">{{ place.name }}</option>
           }
         </select>
-        <label for="d-glass">Glass</label>
+        <label for="d-glass">{{ words.glass }}</label>
         <select id="d-glass" class="field" (change)="change('unitId', { text: $any($event.target).value })">
-          <option value="" [selected]="here.unitId === null">unknown</option>
+          <option value="" [selected]="here.unitId === null">{{ words.unknown }}</option>
           @for (unit of reading.units(); track unit.id) {
             <option [value]="unit.id" [selected]="unit.id === here.unitId">{{ unit.name }}</option>
           }
         </select>
-        <label for="d-seen">Left is seen from</label>
+        <label for="d-seen">{{ words.leftSeenFrom }}</label>
         <select id="d-seen" class="field" (change)="change('seenFrom', { text: $any($event.target).value })">
           @for (side of sides; track side) {
             <option [value]="side" [selected]="side === here.seenFrom">{{ side }}</option>
           }
         </select>
-        <label for="d-condition">Condition</label>
+        <label for="d-condition">{{ words.condition }}</label>
         <select
           id="d-condition"
           class="field"
@@ -85,8 +81,7 @@ const WORDS: Partial<Record<keyof FieldsOf<'surface'>, string>> = {
             <option [value]="state" [selected]="state === here.condition">{{ state }}</option>
           }
         </select>
-        <label for="d-remark">Remark</label
-        ><textarea
+        <label for="d-remark">{{ words.remark }}</label><textarea
           id="d-remark"
           class="field"
           rows="2"
@@ -97,16 +92,21 @@ const WORDS: Partial<Record<keyof FieldsOf<'surface'>, string>> = {
           (typed)="change('remark', $event)"
         ></textarea>
       </div>
-      <button type="button" class="act act-small mt-3" (click)="removed.emit()">Delete this surface</button>
+      <button type="button" class="act act-small mt-3" (click)="removed.emit()">
+        {{ words.deleteSurface }}
+      </button>
     </details>
     @if (here.remark) {
-      <p class="text-sm"><strong>Remark:</strong> {{ here.remark }}</p>
+      <p class="text-sm">
+        <strong>{{ words.remarkLabel }}</strong> {{ here.remark }}
+      </p>
     }
     <p class="text-sm text-faint">{{ history() }}</p>
   `,
   host: { class: 'flex flex-col gap-3' },
 })
 export class SurfaceDetails {
+  protected readonly words = surveyWords;
   readonly #desk = inject(JobDesk);
   protected readonly reading = inject(JobReading);
   readonly surface = input.required<RowOf<'surface'>>();
@@ -121,14 +121,17 @@ export class SurfaceDetails {
           Date.parse(measure.changedAt) > Date.parse(latest.changedAt) ? measure : latest,
         this.reading.measuresOf(this.surface().id)[0] ?? this.surface(),
       );
-    return `Last changed by ${last.changedBy}, ${new Date(last.changedAt).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' })}.`;
+    return surveyWords.lastChanged(
+      last.changedBy,
+      new Date(last.changedAt).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' }),
+    );
   });
 
   protected change(field: keyof FieldsOf<'surface'>, typed: Pick<Typed, 'text'> & Partial<Typed>): void {
     const surface = this.surface();
     const text = typed.text.trim();
     if (field === 'tag' && text === '') {
-      this.#desk.say('A tag needs at least one letter or figure; the old one stays.');
+      this.#desk.say(surveyWords.tagNeedsLetter);
       return;
     }
     this.#desk.do(`${surface.tag}: ${WORDS[field] ?? field}`, [

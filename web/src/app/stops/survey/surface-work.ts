@@ -12,6 +12,7 @@ import { methodsAfterShape } from '@yellow-pane/core/reading';
 import { newId } from '../../device/session';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
+import { surveyWords } from '../../words/survey';
 
 const TAG_STEMS: Readonly<Record<SurfaceKind, string>> = {
   pane: 'W0',
@@ -39,10 +40,10 @@ export class SurfaceWork {
     const place = after?.placeId ?? this.#reading.places()[0]?.id;
     const newPlace =
       place === undefined
-        ? this.#desk.put('place', { ...NEW_PLACE, name: 'Building', position: 1 })
+        ? this.#desk.put('place', { ...NEW_PLACE, name: surveyWords.building, position: 1 })
         : undefined;
     const tag = this.#nextTag(after?.kind === kind ? after.tag : TAG_STEMS[kind]);
-    this.#desk.do(`New surface ${tag}`, [
+    this.#desk.do(surveyWords.newSurfaceCalled(tag), [
       ...(newPlace === undefined ? [] : [newPlace]),
       this.#desk.put(
         'surface',
@@ -72,8 +73,8 @@ export class SurfaceWork {
   }
 
   remove(surface: RowOf<'surface'>): void {
-    this.#desk.do(`Delete ${surface.tag}`, [this.#desk.remove('surface', surface.id)]);
-    this.#desk.say(`${surface.tag} deleted. Undo brings it back.`);
+    this.#desk.do(surveyWords.deleteCalled(surface.tag), [this.#desk.remove('surface', surface.id)]);
+    this.#desk.say(surveyWords.deleted(surface.tag));
   }
 
   #positionAfter(after: RowOf<'surface'> | undefined): number {

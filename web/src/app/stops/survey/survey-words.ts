@@ -1,4 +1,4 @@
-import { impossibleWords } from '@yellow-pane/contracts/words';
+import { capital, impossibleWords } from '@yellow-pane/contracts/words';
 import type { Agreement, Suspect, SurfaceCheck } from '@yellow-pane/core/measure';
 import {
   type DisplayUnits,
@@ -7,6 +7,7 @@ import {
   formatLengthWithUnit,
   nmFromMm,
 } from '@yellow-pane/core/quantity';
+import { surveyWords } from '../../words/survey';
 
 export interface Finding {
   readonly verdict: Verdict;
@@ -24,14 +25,14 @@ export function findingOf(check: SurfaceCheck, word: Word, units: DisplayUnits):
   if (check.state === 'unfinished')
     return {
       verdict: 'unknown',
-      heading: 'Not measured yet',
-      says: `Needed to draw it: ${check.needs.join(' and ')}.`,
+      heading: surveyWords.notMeasuredYet,
+      says: surveyWords.neededToDraw(check.needs.join(' and ')),
     };
   if (check.state === 'impossible')
     return {
       verdict: 'stop',
-      heading: 'These measures cannot be',
-      says: `${check.why === undefined ? 'No such figure has these measures.' : impossibleWords(check.why, units)} ${check.suspects.length === 0 ? 'Measure again.' : `Look first at the ${check.suspects.map(word).join(' and the ')}.`}`,
+      heading: surveyWords.measuresCannotBe,
+      says: `${check.why === undefined ? surveyWords.noSuchFigure : impossibleWords(check.why, units)} ${check.suspects.length === 0 ? surveyWords.measureAgain : surveyWords.lookFirstAt(check.suspects.map(word).join(surveyWords.andThe))}`,
     };
   if (check.agreement.kind === 'disagree')
     return disagreement(check.agreement.suspects, check.agreement.decide, word, units);
@@ -39,11 +40,14 @@ export function findingOf(check: SurfaceCheck, word: Word, units: DisplayUnits):
     return {
       verdict: 'go with care',
       heading:
-        check.assumes === 'square corners' ? 'Drawn square, not proved' : `Drawn with ${check.assumes}`,
+        check.assumes === 'square corners' ? surveyWords.drawnSquare : surveyWords.drawnWith(check.assumes),
       says:
         check.helpsNext === undefined
-          ? 'One more measure would prove it.'
-          : `Measure the ${word(check.helpsNext)} next${check.assumes === 'square corners' ? ': without it nobody knows whether the corners are square' : ''}.`,
+          ? surveyWords.oneMoreProves
+          : surveyWords.measureNext(
+              word(check.helpsNext),
+              check.assumes === 'square corners' ? surveyWords.cornersUnproved : '',
+            ),
     };
   return agreementFinding(check.agreement, units);
 }
@@ -51,13 +55,12 @@ export function findingOf(check: SurfaceCheck, word: Word, units: DisplayUnits):
 /** Why a typed measure cannot be read, and what to type. */
 export function unreadableWord(reason: UnreadableReason): string {
   const words: Readonly<Record<UnreadableReason, string>> = {
-    empty: 'Nothing typed.',
-    'not a length': 'Not a length. Type it like 880, 88 cm, 34 5/8 or 2\'10-5/8".',
-    'zero or negative': 'A length is more than zero.',
-    'fraction below is zero': 'The lower part of the fraction is zero.',
-    'inches reach a whole foot':
-      'Twelve inches or more beside feet: type the feet one higher, or inches alone.',
-    'too large': 'Larger than anything measured. In the wrong unit?',
+    empty: surveyWords.nothingTyped,
+    'not a length': surveyWords.notALength,
+    'zero or negative': surveyWords.lengthMoreThanZero,
+    'fraction below is zero': surveyWords.fractionBelowZero,
+    'inches reach a whole foot': surveyWords.inchesReachFoot,
+    'too large': surveyWords.largerThanAnything,
   };
   return words[reason];
 }
@@ -71,25 +74,27 @@ function disagreement(
   const [first] = suspects;
   const off = formatLengthWithUnit(nmFromMm(Math.round(Math.abs(first?.tooLong_mm ?? 0))), units);
   if (first === undefined)
-    return { verdict: 'stop', heading: 'The measures disagree', says: 'Measure again.' };
+    return { verdict: 'stop', heading: surveyWords.theyDisagree, says: surveyWords.measureAgain };
   if (suspects.length === 1) {
     const fits = formatLengthWithUnit(nmFromMm(Math.round(first.wouldFit_mm)), units);
     return {
       verdict: 'stop',
-      heading: 'One measure disagrees',
-      says: `The ${word(first)} is about ${off} too ${first.tooLong_mm > 0 ? 'long' : 'short'} for all the others. ${fits} would fit.`,
+      heading: surveyWords.oneDisagrees,
+      says: surveyWords.mostLikelyWrong(word(first), off, first.tooLong_mm > 0 ? 'long' : 'short', fits),
     };
   }
   const names =
-    suspects.length > MOST_NAMED ? `one of ${suspects.length} measures` : joinedByOr(suspects.map(word));
+    suspects.length > MOST_NAMED
+      ? surveyWords.oneOfMeasures(suspects.length)
+      : joinedByOr(suspects.map(word));
   const how =
     decide === undefined
-      ? 'Measure them again.'
-      : `Measure ${decide.kind === 'distance' ? '' : 'the '}${word(decide)} to tell which.`;
+      ? surveyWords.measureThemAgain
+      : surveyWords.measureToTell(decide.kind === 'distance' ? '' : 'the ', word(decide));
   return {
     verdict: 'stop',
-    heading: 'Measures disagree',
-    says: `${names.charAt(0).toUpperCase()}${names.slice(1)} is about ${off} off. ${how}`,
+    heading: surveyWords.measuresDisagree,
+    says: surveyWords.aboutOff(capital(names), off, how),
   };
 }
 
@@ -106,22 +111,23 @@ function agreementFinding(agreement: Exclude<Agreement, { kind: 'disagree' }>, u
   if (agreement.kind === 'not checked')
     return {
       verdict: 'go with care',
-      heading: 'Measured, not checked',
-      says: 'Just enough measures for the shape. One more would show a slip.',
+      heading: surveyWords.measuredNotChecked,
+      says: surveyWords.justEnough,
     };
   return {
     verdict: 'go',
-    heading: 'The measures agree',
-    says: `All of them fit one shape within ${formatLengthWithUnit(nmFromMm(Math.max(0.1, agreement.worst_mm)), units)}.${hidden(agreement, units)}`,
+    heading: surveyWords.theyAgree,
+    says: surveyWords.fitOneShape(
+      formatLengthWithUnit(nmFromMm(Math.max(0.1, agreement.worst_mm)), units),
+      hidden(agreement, units),
+    ),
   };
 }
 
 /** What a slip would have to be to show, and what nothing checks. */
 function hidden({ reliability }: Extract<Agreement, { kind: 'agree' }>, units: DisplayUnits): string {
   const unchecked = reliability.filter(({ mayHide_mm }) => mayHide_mm === null).length;
-  if (unchecked > 0) return ` ${unchecked} of them ${unchecked === 1 ? 'is' : 'are'} checked by nothing.`;
+  if (unchecked > 0) return surveyWords.uncheckedMeasures(unchecked, unchecked === 1 ? 'is' : 'are');
   const most = Math.max(0, ...reliability.map(({ mayHide_mm }) => mayHide_mm ?? 0));
-  return most === 0
-    ? ''
-    : ` A slip of less than ${formatLengthWithUnit(nmFromMm(Math.ceil(most)), units)} in one of them might not show.`;
+  return most === 0 ? '' : surveyWords.slipMightHide(formatLengthWithUnit(nmFromMm(Math.ceil(most)), units));
 }

@@ -8,6 +8,7 @@ import {
   untracked,
   viewChild,
 } from '@angular/core';
+import { capital } from '@yellow-pane/contracts/words';
 import {
   MOST_CORNERS,
   FEWEST_CORNERS,
@@ -32,7 +33,9 @@ import { Figure } from '../../ui/figure';
 import { NumberPad } from '../../ui/number-pad';
 import { StopFrame } from '../../shell/stop-frame';
 import { VerdictBox } from '../../ui/verdict-box';
+import { surveyWords } from '../../words/survey';
 import { Elevation } from './elevation';
+import { InRepeats } from './in-repeats';
 import { LaserChip } from './laser-chip';
 import { Looking } from './looking';
 import { MeasureTable } from './measure-table';
@@ -44,6 +47,7 @@ import { RepeatsPanel } from './repeats-panel';
 import { SitePanel } from './site-panel';
 import { type SheetPin, SurfaceSheet } from './surface-sheet';
 import { SurfaceDetails } from './surface-details';
+import { surveyCommands } from './survey-commands';
 import { SurfaceWork } from './surface-work';
 import { Transfer } from './transfer';
 import { UnrolledFilm } from './unrolled-film';
@@ -51,10 +55,10 @@ import { UnrolledFilm } from './unrolled-film';
 type View = 'surface' | 'elevation' | 'transfer';
 
 const KIND_WORDS: Readonly<Record<SurfaceKind, string>> = {
-  pane: 'Pane',
-  wall: 'Wall',
-  column: 'Column',
-  fixture: 'Fixture',
+  pane: surveyWords.pane,
+  wall: surveyWords.wall,
+  column: surveyWords.column,
+  fixture: surveyWords.fixture,
 };
 
 /** Measuring: the surface redraws while typing, and says at once when measures contradict each other. */
@@ -78,12 +82,13 @@ const KIND_WORDS: Readonly<Record<SurfaceKind, string>> = {
     Transfer,
     LaserChip,
   ],
-  providers: [Looking, Measuring],
+  providers: [Looking, Measuring, InRepeats],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './survey.html',
   host: { class: 'contents' },
 })
 export class Survey {
+  protected readonly words = surveyWords;
   readonly #desk = inject(JobDesk);
   readonly #work = inject(SurfaceWork);
   protected readonly reading = inject(JobReading);
@@ -130,7 +135,7 @@ export class Survey {
       return [
         {
           key,
-          word: capital(word === 'area' && this.isGlass() ? 'glass area' : word),
+          word: capital(word === 'area' && this.isGlass() ? surveyWords.glassArea : word),
           why: size.why,
           value: dimension === 'area' ? formatArea(size.value, this.units()) : this.length(size.value),
           spread: dimension === 'area' ? this.areaSpread : this.lengthSpread,
@@ -162,24 +167,13 @@ export class Survey {
     const figure = this.measuring.figure();
     return figure?.standing === undefined ? undefined : figure.outline;
   });
-  /** Repeats whose own measure now differs from what was just changed here. */
   /** Said at the keystroke: the film of this surface is cut already. */
   protected readonly cutAlarm = computed(() => {
     const changed = changedAfterCut(this.reading.view(), this.surface()?.id ?? '', this.measuring.check());
     return changed.length === 0 ? undefined : cutAlarm(changed, this.units());
   });
   protected readonly alarmWord = CUT_ALARM;
-  protected readonly offered = computed(() => {
-    const changed = this.measuring.changedHere();
-    if (changed?.surfaceId !== this.surface()?.id || changed === undefined) return undefined;
-    const others = this.reading
-      .repeatsOf(changed.surfaceId)
-      .filter(({ id }) => id !== changed.surfaceId && this.reading.measuresOf(id).length > 0);
-    const differing = others.filter(
-      ({ id }) => this.#sameMeasureOf(id, changed)?.value_nm !== changed.value_nm,
-    );
-    return differing.length === 0 ? undefined : { changed, differing };
-  });
+  protected readonly inRepeats = inject(InRepeats);
 
   constructor() {
     effect(() => {
@@ -189,75 +183,30 @@ export class Survey {
           this.measuring.hasMore.set(false);
         });
     });
-    inject(Commands).offer([
-      {
-        id: 'new-surface',
-        word: 'New surface',
-        keys: 'Alt+N',
-        run: () => {
-          this.addSurface();
+    inject(Commands).offer(
+      surveyCommands({
+        kinds: this.kinds,
+        hasSurface: () => this.surface() !== undefined,
+        add: (kind, shape) => {
+          this.addSurface(kind, shape);
         },
-      },
-      ...this.kinds.flatMap(({ kind, shapes }) =>
-        shapes.map((shape) => ({
-          id: `new-${shape}`,
-          word: `New surface: ${shape}`,
-          run: () => {
-            this.addSurface(kind, shape);
-          },
-        })),
-      ),
-      {
-        id: 'delete-surface',
-        word: 'Delete this surface',
-        canRun: () => this.surface() !== undefined,
-        run: () => {
+        remove: () => {
           this.removeSurface();
         },
-      },
-      {
-        id: 'first-measure',
-        word: 'Go to the first empty measure',
-        keys: 'Alt+M',
-        canRun: () => this.surface() !== undefined,
-        run: () => {
+        goToNext: () => {
           this.goToNext();
         },
-      },
-      {
-        id: 'look',
-        word: 'Look at this surface from the other side',
-        keys: 'Alt+L',
-        canRun: () => this.surface() !== undefined,
-        run: () => {
+        turn: () => {
           this.turn();
         },
-      },
-      {
-        id: 'elevation',
-        word: 'Elevation: where each surface sits',
-        keys: 'Alt+E',
-        run: () => {
-          this.show('elevation');
+        show: (view) => {
+          this.show(view);
         },
-      },
-      {
-        id: 'transfer',
-        word: 'Bring in and take out: paste, CSV, JSON, DXF, SVG',
-        keys: 'Alt+I',
-        run: () => {
-          this.show('transfer');
-        },
-      },
-      {
-        id: 'pad',
-        word: 'Number pad on or off',
-        keys: 'Alt+P',
-        run: () => {
+        togglePad: () => {
           this.togglePad();
         },
-      },
-    ]);
+      }),
+    );
   }
 
   protected readonly length = (value_mm: number): string =>
@@ -285,15 +234,13 @@ export class Survey {
       ...methods.map(({ id, method }) => this.#desk.set('application', id, { method })),
     ]);
     if (methods.length > 0)
-      this.#desk.say(
-        `${surface.tag}: the way of fitting had to change with the shape: ${methods.map(({ method }) => method).join(', ')}.`,
-      );
+      this.#desk.say(surveyWords.wayHadToChange(surface.tag, methods.map(({ method }) => method).join(', ')));
   }
 
   protected setCorners(count: string): void {
     const surface = this.surface();
     if (surface !== undefined)
-      this.#desk.do(`${surface.tag}: ${count} corners`, [
+      this.#desk.do(surveyWords.cornersOf(surface.tag, count), [
         this.#desk.set('surface', surface.id, { corners: Number(count) }),
       ]);
   }
@@ -329,38 +276,11 @@ export class Survey {
     setTimeout(() => this.sheetView()?.focusField(key), 50);
   }
 
-  protected setInOthers(): void {
-    const offer = this.offered();
-    if (offer === undefined) return;
-    const {
-      changed: { kind, from, to, text, unit, value_nm, instrument },
-      differing,
-    } = offer;
-    const ops = differing.map(({ id }) => {
-      const row = this.#sameMeasureOf(id, offer.changed);
-      return row === undefined
-        ? this.#desk.put('measure', {
-            surfaceId: id,
-            kind,
-            fromPoint: from,
-            toPoint: to,
-            text,
-            unit,
-            value_nm,
-            instrument,
-            sd_nm: null,
-          })
-        : this.#desk.set('measure', row.id, { text, unit, value_nm, instrument });
-    });
-    this.#desk.do(`${this.measuring.word(offer.changed)} ${text} in ${differing.length} repeats`, ops);
-    this.measuring.changedHere.set(undefined);
-  }
-
   protected pinHere({ x, y }: Point): void {
     const id = this.pinningId();
     this.pinningId.set(undefined);
     if (id !== undefined)
-      this.#desk.do('Shown on the drawing', [
+      this.#desk.do(surveyWords.shownOnDrawing, [
         this.#desk.set('part', id, {
           x_nm: nmFromMm(Math.max(0, Math.round(x))),
           y_nm: nmFromMm(Math.max(0, Math.round(y))),
@@ -411,21 +331,4 @@ export class Survey {
     this.#work.remove(surface);
     this.selection.goToSurface((rest[at + 1] ?? rest[at - 1])?.id);
   }
-
-  #sameMeasureOf(
-    surfaceId: string,
-    { kind, from, to }: AskedMeasure,
-  ): ReturnType<JobReading['measuresOf']>[number] | undefined {
-    return this.reading
-      .measuresOf(surfaceId)
-      .find(
-        (row) =>
-          row.kind === kind &&
-          ((row.fromPoint === from && row.toPoint === to) || (row.fromPoint === to && row.toPoint === from)),
-      );
-  }
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

@@ -23,6 +23,7 @@ import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { ScheduleMarks } from '../../shell/schedule-marks';
 import { Selection } from '../../shell/selection';
+import { surveyWords } from '../../words/survey';
 import { SurveyFilesPool } from '../../workers/survey-files-pool';
 import { type ExportKind, SurveyExport } from './survey-export';
 
@@ -31,10 +32,10 @@ const LONGEST_SHOWN = 200_000;
 const LARGEST_FILE = 12_000_000;
 const DRAFT = 'paste';
 const EXPORTS: readonly { readonly kind: ExportKind; readonly word: string; readonly says: string }[] = [
-  { kind: 'csv', word: 'CSV', says: 'for a spreadsheet, one line a surface' },
-  { kind: 'json', word: 'JSON', says: 'everything of the survey, nothing lost' },
-  { kind: 'dxf', word: 'DXF', says: 'outlines in mm, seen from outside' },
-  { kind: 'svg', word: 'SVG', says: 'outlines, one unit a millimetre' },
+  { kind: 'csv', word: 'CSV', says: surveyWords.csvSaid },
+  { kind: 'json', word: 'JSON', says: surveyWords.jsonSaid },
+  { kind: 'dxf', word: 'DXF', says: surveyWords.dxfSaid },
+  { kind: 'svg', word: 'SVG', says: surveyWords.svgSaid },
 ];
 
 type Source = { readonly form: 'table' | 'drawing' | 'file'; readonly text: string; readonly name: string };
@@ -43,214 +44,11 @@ type Source = { readonly form: 'table' | 'drawing' | 'file'; readonly text: stri
 @Component({
   selector: 'yp-transfer',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <div class="px-5 pt-3 pb-4 flex flex-col gap-3 min-h-0 flex-1 overflow-auto">
-      <div class="flex items-baseline gap-3">
-        <h1 class="text-2xl">Bring in, take out</h1>
-        <button type="button" class="act act-small ml-auto" (click)="closed.emit()">Back to measuring</button>
-      </div>
-      <div class="flex flex-wrap gap-2 items-center">
-        <span class="font-semibold"
-          >Take out
-          {{ marked().length > 0 ? marked().length + ' marked' : 'all ' + reading.surfaces().length }}:</span
-        >
-        @for (entry of exports; track entry.kind) {
-          <button type="button" class="act act-small" [title]="entry.says" (click)="save(entry.kind)">
-            {{ entry.word }}
-          </button>
-        }
-        @if (saved(); as says) {
-          <span role="status">{{ says }}</span>
-        }
-      </div>
-      <label class="block"
-        ><span class="font-bold">Paste a list from a spreadsheet</span>
-        <textarea
-          id="paste"
-          class="field figure text-sm"
-          rows="5"
-          spellcheck="false"
-          placeholder="Tag &#9; Width &#9; Height"
-          [value]="pasted()"
-          (input)="paste($any($event.target).value)"
-          (paste)="pasteWhole($event)"
-        ></textarea>
-      </label>
-      <div class="flex flex-wrap gap-3 items-center">
-        <label class="act act-small cursor-pointer"
-          >…or a CSV, JSON or DXF file<input
-            id="bring-file"
-            type="file"
-            class="sr-only"
-            accept=".csv,.tsv,.txt,.json,.dxf"
-            (change)="open($any($event.target))"
-        /></label>
-        @if (source(); as from) {
-          <span>{{ from.name }}</span>
-        }
-        @if (source()?.form === 'drawing') {
-          <label
-            >Unit
-            <select
-              class="border border-line-strong rounded-card bg-paper min-h-9 px-1"
-              (change)="unit.set($any($event.target).value || undefined)"
-            >
-              <option value="">as the file says</option>
-              @for (word of units; track word) {
-                <option [value]="word" [selected]="word === unit()">{{ word }}</option>
-              }
-            </select></label
-          >
-          <label
-            >Scale 1 :
-            <input
-              class="field figure inline-block w-20"
-              type="number"
-              min="0.001"
-              step="any"
-              [value]="scale()"
-              (change)="setScale($any($event.target).value)"
-          /></label>
-          <label
-            >Drawn as seen from
-            <select
-              class="border border-line-strong rounded-card bg-paper min-h-9 px-1"
-              (change)="device.takeDrawnFrom($any($event.target).value)"
-            >
-              <option value="" [selected]="device.drawnFrom() === ''">not said yet</option>
-              <option value="room" [selected]="device.drawnFrom() === 'room'">the room</option>
-              <option value="outside" [selected]="device.drawnFrom() === 'outside'">outside</option>
-            </select></label
-          >
-        }
-      </div>
-      @if (fault(); as says) {
-        <p class="border-2 border-stop rounded-card px-3 py-2" role="alert">{{ says }}</p>
-      }
-      @if (isReading()) {
-        <p aria-busy="true">Reading…</p>
-      }
-      @if (file(); as found) {
-        <p class="font-semibold">
-          {{ found.rows.surface.length }} surfaces, {{ found.rows.measure.length }} measures,
-          {{ found.rows.place.length }} places from “{{ found.name }}”.
-        </p>
-        @if (doubledTags().length > 0) {
-          <p>
-            Already here under the same tag: {{ doubledTags().slice(0, 8).join(', ')
-            }}{{ doubledTags().length > 8 ? ' and more' : '' }}. They will stand beside each other.
-          </p>
-        }
-        <div>
-          <button type="button" class="act act-next" (click)="takeFile(found)">
-            Take over {{ found.rows.surface.length }} surfaces
-          </button>
-        </div>
-      }
-      @if (result(); as found) {
-        @for (note of found.notes; track note) {
-          <p class="text-sm">{{ note }}</p>
-        }
-        @if (found.asks.includes('decimal comma')) {
-          <p class="border-2 border-care rounded-card px-3 py-2">
-            Commas stand between the cells here. Are some of them decimal commas, as in 34,5?
-            <button type="button" class="act act-small" (click)="decimalComma.set(true)">
-              Yes, decimals
-            </button>
-            <button type="button" class="act act-small" (click)="decimalComma.set(false)">
-              No, all separate cells
-            </button>
-          </p>
-        }
-        @if (found.asks.includes('drawing unit')) {
-          <p class="border-2 border-care rounded-card px-3 py-2">
-            In which unit was this drawn? Choose it above.
-          </p>
-        }
-        @if (found.asks.includes('drawn from')) {
-          <p class="border-2 border-care rounded-card px-3 py-2">
-            From which side is it drawn? Seen from the room, or from outside: left and right depend on it.
-            <button type="button" class="act act-small" (click)="device.takeDrawnFrom('room')">
-              From the room
-            </button>
-            <button type="button" class="act act-small" (click)="device.takeDrawnFrom('outside')">
-              From outside
-            </button>
-          </p>
-        }
-        @if (found.lines.length > 0) {
-          <p aria-live="polite">
-            <strong>{{ good().length }} surfaces</strong> would be made
-            @if (faulty().length > 0) {
-              ; <strong class="text-stop">{{ faulty().length }} with something wrong</strong>
-            }
-            .
-          </p>
-          <div class="flex flex-wrap gap-2">
-            @if (faulty().length === 0) {
-              <button type="button" class="act act-next" [disabled]="found.asks.length > 0" (click)="take()">
-                Take over {{ good().length }} surfaces
-              </button>
-            } @else {
-              <button
-                type="button"
-                class="act"
-                [disabled]="good().length === 0 || found.asks.length > 0"
-                (click)="take()"
-              >
-                Leave those out, take over {{ good().length }}
-              </button>
-            }
-          </div>
-          <div
-            class="overflow-auto border border-line max-h-[50vh]"
-            tabindex="0"
-            role="region"
-            aria-label="Preview"
-          >
-            <table class="w-full text-sm bg-paper">
-              <thead class="sticky top-0 bg-ground">
-                <tr class="text-left border-b border-ink">
-                  <th scope="col" class="px-2">Line</th>
-                  <th scope="col" class="px-2">Tag</th>
-                  <th scope="col" class="px-2">Name</th>
-                  <th scope="col" class="px-2">Place</th>
-                  <th scope="col" class="px-2">Shape</th>
-                  <th scope="col" class="px-2">Measures</th>
-                  <th scope="col" class="px-2">Wrong</th>
-                </tr>
-              </thead>
-              <tbody>
-                @for (line of shown(); track $index) {
-                  <tr class="border-b border-line align-top" [class.text-stop]="line.faults.length > 0">
-                    <td class="px-2 figure">{{ line.line }}</td>
-                    <td class="px-2 font-semibold">{{ line.surface.tag }}</td>
-                    <td class="px-2">{{ line.surface.name }}</td>
-                    <td class="px-2">{{ line.surface.place }}</td>
-                    <td class="px-2">{{ line.surface.shape }}</td>
-                    <td class="px-2 figure">{{ measuresOf(line.surface.measures) }}</td>
-                    <td class="px-2">
-                      @for (fault of line.faults; track $index) {
-                        <span class="block">{{ fault.column }}: {{ fault.says }}</span>
-                      }
-                    </td>
-                  </tr>
-                }
-              </tbody>
-            </table>
-          </div>
-          @if (found.lines.length > shown().length) {
-            <p class="text-sm text-faint">
-              The first {{ shown().length }} lines are shown, those with something wrong first.
-            </p>
-          }
-        }
-      }
-    </div>
-  `,
+  templateUrl: './transfer.html',
   host: { class: 'flex flex-col flex-1 min-h-0' },
 })
 export class Transfer {
+  protected readonly words = surveyWords;
   readonly #desk = inject(JobDesk);
   readonly #pool = inject(SurveyFilesPool);
   readonly #export = inject(SurveyExport);
@@ -319,7 +117,7 @@ export class Transfer {
         : {
             form: 'table',
             text,
-            name: text.length > LONGEST_SHOWN ? `pasted, ${text.length} characters, not shown here` : '',
+            name: text.length > LONGEST_SHOWN ? surveyWords.pastedLong(text.length) : '',
           },
     );
   }
@@ -346,9 +144,7 @@ export class Transfer {
     from.value = '';
     if (file === undefined) return;
     if (file.size > LARGEST_FILE) {
-      this.fault.set(
-        `${file.name} has ${(file.size / 1e6).toFixed(0)} MB; the most is ${LARGEST_FILE / 1e6} MB. Bring it in in parts.`,
-      );
+      this.fault.set(surveyWords.fileTooLarge(file.name, (file.size / 1e6).toFixed(0), LARGEST_FILE / 1e6));
       return;
     }
     const text = await file.text();
@@ -381,11 +177,11 @@ export class Transfer {
       },
       newId,
     );
-    this.#finish(`${surfaces.length} surfaces brought in`, ops);
+    this.#finish(surveyWords.surfacesBroughtIn(surfaces.length), ops);
   }
 
   protected takeFile(file: SurveyFile): void {
-    this.#finish(`${file.rows.surface.length} surfaces brought in`, surveyFileOps(file, newId));
+    this.#finish(surveyWords.surfacesBroughtIn(file.rows.surface.length), surveyFileOps(file, newId));
   }
 
   protected async save(kind: ExportKind): Promise<void> {
@@ -396,7 +192,12 @@ export class Transfer {
         : this.reading.surfaces().filter(({ id }) => marked.has(id));
     const count = await this.#export.save(kind, surfaces);
     this.saved.set(
-      `${count} of ${surfaces.length} surfaces saved as ${kind.toUpperCase()}${count < surfaces.length ? '; the others have no outline yet' : ''}.`,
+      surveyWords.savedAs(
+        count,
+        surfaces.length,
+        kind.toUpperCase(),
+        count < surfaces.length ? surveyWords.othersWithoutOutline : '',
+      ),
     );
   }
 

@@ -3,6 +3,7 @@ import { type Outline, outlineBounds } from '@yellow-pane/core/measure';
 import { formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { pathOf } from '../../drawing/drawing-geometry';
+import { surveyWords } from '../../words/survey';
 
 const WIDTH = 270;
 const HEIGHT = 130;
@@ -17,15 +18,16 @@ const HEIGHT = 130;
         [attr.viewBox]="'0 0 ' + width + ' ' + height"
         class="w-full bg-paper border border-line rounded-card"
         role="img"
-        aria-label="The film laid flat"
+        [attr.aria-label]="words.filmLaidFlat"
       >
         <path [attr.d]="path()" class="fill-film stroke-ink" fill-opacity="0.18" stroke-width="1.5" />
       </svg>
-      <figcaption class="text-sm text-faint mt-1">The film laid flat, {{ size() }}.</figcaption>
+      <figcaption class="text-sm text-faint mt-1">{{ words.filmLaidFlatSize(size()) }}</figcaption>
     </figure>
   `,
 })
 export class UnrolledFilm {
+  protected readonly words = surveyWords;
   readonly #units = inject(Device).units;
   readonly outline = input.required<Outline>();
   protected readonly width = WIDTH;

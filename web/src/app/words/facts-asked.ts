@@ -1,4 +1,4 @@
-import type { Fact } from '../../fields/facts';
+import type { Fact } from '../fields/facts';
 
 const KNOWN = ['unknown', 'yes', 'no'] as const;
 
@@ -52,6 +52,13 @@ export const SITE_FACTS: readonly Fact[] = [
   { key: 'leftFinBeside_nm', kind: 'length', word: 'Off the left edge of the glass' },
   { key: 'rightFinDepth_nm', kind: 'length', word: 'Wall or fin stands out, right' },
   { key: 'rightFinBeside_nm', kind: 'length', word: 'Off the right edge of the glass' },
+  {
+    key: 'sun',
+    kind: 'choice',
+    word: 'Sun on it',
+    options: ['unknown', 'reaches it', 'never'],
+    how: 'Never: at no hour of any day, as within a hall or behind another wall. With a bearing it is reckoned.',
+  },
   {
     key: 'blind',
     kind: 'choice',

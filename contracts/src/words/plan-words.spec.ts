@@ -6,13 +6,12 @@ import {
   type PlannedStep,
   type Relief,
   brokenBy,
-  brokenInWords,
   checkPlan,
   crewFor,
   mayGiveWay,
-  reliefInWords,
   whyNotEarlier,
-} from '.';
+} from '@yellow-pane/core/scheduling';
+import { brokenInWords, reliefInWords } from './plan-words';
 
 const HOURS = [
   { from: 480, to: 720 },
@@ -53,7 +52,7 @@ const asked = (
     {
       id: 'front',
       spans: [{ from: 700, to: 1200 }],
-      closed: [{ from: 0, to: 700, why: 'the sun is on it' }],
+      closed: [{ from: 0, to: 700, why: { case: 'sun on it' } }],
     },
   ],
   steps,

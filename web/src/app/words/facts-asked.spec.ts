@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import { ROW_FIELDS } from '@yellow-pane/contracts';
 import { NEW_PANE, NEW_PLACE, NO_SITE_FACTS, NO_WALL_FACTS } from '@yellow-pane/core/job';
-import type { Fact } from '../../fields/facts';
-import { BODY_FACTS, PANE_FACTS, PLACE_FACTS, SITE_FACTS, UNIT_FACTS, WALL_FACTS } from './fact-sheets';
+import type { Fact } from '../fields/facts';
+import { BODY_FACTS, PANE_FACTS, PLACE_FACTS, SITE_FACTS, UNIT_FACTS, WALL_FACTS } from './facts-asked';
 
 const NM = 1_000_000;
 /** A row as it is before anybody has said anything, by table. */

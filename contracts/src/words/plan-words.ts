@@ -1,6 +1,5 @@
-import type { Broken } from './broken-by';
-import type { PlanProblem } from './problem';
-import type { Relief } from './what-would-give';
+import type { Broken, PlanProblem, Reason, Relief } from '@yellow-pane/core/scheduling';
+import { closedWords, isClosedWhy } from './closed-words';
 
 /** How minutes are said where the work is. */
 export interface PlanWords {
@@ -13,6 +12,9 @@ const NOUN = (minutes: number): string =>
     ? `${minutes} min`
     : `${Math.floor(minutes / 60)} h${minutes % 60 === 0 ? '' : ` ${minutes % 60} min`}`;
 const because = (why: string): string => (why === '' ? '' : `: ${why}`);
+
+const reasonWords = (why: Reason): string =>
+  typeof why === 'string' ? why : isClosedWhy(why) ? closedWords(why) : why.case;
 
 /** What a start breaks, in the trade's plain words. */
 export function brokenInWords(
@@ -36,7 +38,7 @@ export function brokenInWords(
     case 'not fit':
       return broken.why === ''
         ? 'the surface is not fit for so long'
-        : `${broken.why}, until ${clock(broken.to)}`;
+        : `${reasonWords(broken.why)}, until ${clock(broken.to)}`;
     case 'nobody at work':
       return `${broken.need} ${broken.need === 1 ? 'person' : 'people'}${broken.skill === null ? '' : ` who can do '${broken.skill}'`} needed, ${broken.atWork === 0 ? 'nobody is' : `only ${broken.atWork} at work`}${broken.atWork === 0 ? ' at work' : ''} then`;
     case 'people busy':

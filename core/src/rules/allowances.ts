@@ -1,5 +1,6 @@
-import type { CutMethod, SurfaceKind, SurfaceShape } from '../../job';
-import { COMMON_PRACTICE, type Source } from '../../quantity';
+import type { CutMethod, SurfaceKind, SurfaceShape } from '../job';
+import { COMMON_PRACTICE, type Source } from '../quantity';
+import { RULES } from './rules';
 
 /** How much larger than the surface a blank is cut on each side, mm. */
 export interface Sides {
@@ -23,6 +24,7 @@ export interface Allowance extends Sides {
 const guess = (text: string): Source => ({ kind: 'our guess', text: `our guess: ${text}` });
 const all = (mm: number): Sides => ({ top_mm: mm, right_mm: mm, bottom_mm: mm, left_mm: mm });
 
+/** Each way of fitting: how much larger its blank is cut, and which straight edge of the roll it wants. */
 export const ALLOWANCES: readonly Allowance[] = [
   {
     method: 'trim in place',
@@ -80,7 +82,7 @@ export const ALLOWANCES: readonly Allowance[] = [
     method: 'column',
     word: 'Round a column',
     top_mm: 12.5,
-    right_mm: 25,
+    right_mm: RULES.columnLap.value,
     bottom_mm: 12.5,
     left_mm: 0,
     factoryEdge: 'none',

@@ -1,0 +1,74 @@
+import type { Blocked } from '@yellow-pane/core/day';
+import type { Never, Wait, WaitKey } from '@yellow-pane/core/waiting';
+
+/** How a wait is called, and how a person finds out that it is over, whatever the model says. */
+export interface WaitWords {
+  readonly word: string;
+  readonly check: string;
+}
+
+const TOUCH = 'Dry to the touch in a corner that will be covered: nothing comes off on a clean finger.';
+const WAITS = {
+  'primer, water-based': { word: 'primer drying', check: TOUCH },
+  'primer, solvent-based': { word: 'primer drying', check: TOUCH },
+  putty: { word: 'putty drying', check: TOUCH },
+  'wall wash': { word: 'wall drying after the wash', check: TOUCH },
+  promoter: {
+    word: 'promoter flashing off',
+    check: 'Dull and dry to the touch; left too long it takes dust: wipe and put on anew.',
+  },
+  roll: {
+    word: 'roll warming through',
+    check: 'Keep it wrapped until it is over the dew point of the room; put a thermometer into the core.',
+  },
+  panel: {
+    word: 'surface warming',
+    check: 'Infrared thermometer on the surface, in its middle and in a corner.',
+  },
+  sealant: {
+    word: 'before sealant goes back',
+    check: 'No water comes when the edge is pressed with paper.',
+  },
+  'first bond': {
+    word: 'first bond',
+    check: 'A corner does not lift under a fingernail; keep hands and cloths off until then.',
+  },
+  'decal bond': {
+    word: 'decal gaining strength',
+    check: 'A corner does not lift under a fingernail.',
+  },
+  'conditioned room': {
+    word: 'kept in a warm room',
+    check: 'Edges lie flat and do not move when warmed by hand.',
+  },
+  clear: {
+    word: 'drying clear',
+    check: 'Small water pockets are normal until then; look at it against the light.',
+  },
+} satisfies Readonly<Record<WaitKey, WaitWords>>;
+
+const NEVER = {
+  'air too damp': 'Does not dry in air so damp: warm the room or take the damp out.',
+  'it freezes': 'Freezes instead of drying: warm the room above freezing first.',
+  'too cold for it': 'Too cold for it to dry and bite: warm the room, or read what its sheet allows.',
+  'glass near the dew point':
+    'No drying at present: the glass is hardly warmer than the dew point of the room. It begins when the glass gets warmer or the air drier.',
+  'not this season': 'Will not clear this season.',
+} satisfies Readonly<Record<Never, string>>;
+
+/** @param wait its kind */
+export function waitWords({ key }: Pick<Wait, 'key'>): WaitWords {
+  return WAITS[key];
+}
+
+/** Why a wait does not end as things are. */
+export function neverWords(never: Never): string {
+  return NEVER[never];
+}
+
+/** Why nothing can be planned on a surface. */
+export function blockedWords(why: Blocked): string {
+  return why.case === 'cracked glass'
+    ? 'cracked glass: a licensed glazier decides first'
+    : `${WAITS[why.wait].word}: ${NEVER[why.never]}`;
+}

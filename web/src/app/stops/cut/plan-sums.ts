@@ -1,0 +1,72 @@
+import type { RowOf } from '@yellow-pane/core/job';
+import { type Step, mmFromNm } from '@yellow-pane/core/quantity';
+import { cutWords } from '../../words/cut';
+import { money } from './cut-words';
+import type { Cutting } from './cutting';
+
+export interface PlanSum {
+  readonly word: string;
+  readonly value: string;
+  readonly why: readonly Step[];
+}
+
+type StepMaker = (word: string, says: string, unit: string, inputs: Step['inputs'], value: number) => Step;
+
+/**
+ * Length, film and cost of a plan that was kept, as steps, so that each can be opened.
+ * @param metres a length of film in the person's units
+ */
+export function planSums(
+  plan: RowOf<'cutPlan'>,
+  rolls: ReturnType<Cutting['rolls']>,
+  rates: ReturnType<Cutting['rates']>,
+  metres: (value_nm: number) => string,
+): readonly PlanSum[] {
+  const source = {
+    kind: 'measured here' as const,
+    text: cutWords.asLaidOut(plan.changedAt.slice(0, 10), plan.changedBy),
+  };
+  const step: StepMaker = (word, says, unit, inputs, value) => ({
+    formula: `cutting.kept.${word}`,
+    ...{ word, says, unit, inputs, value, source },
+  });
+  const used = rolls.map((roll, index) => ({
+    key: `roll${index}`,
+    word: roll.label === '' ? roll.what : roll.label,
+    unit: 'mm',
+    value: mmFromNm(roll.used_nm),
+  }));
+  const least = [{ key: 'bound', word: cutWords.costsNoLess, unit: 'money', value: plan.filmBound }];
+  const length = mmFromNm(plan.lengthUsed_nm);
+  return [
+    {
+      word: cutWords.lengthUsed,
+      value: metres(plan.lengthUsed_nm),
+      why: [step(cutWords.lengthUsedWord, cutWords.lengthFormula, 'mm', used, length)],
+    },
+    {
+      word: cutWords.film,
+      value: money(plan.filmCost),
+      why: [step('film', cutWords.filmFormula, 'money', least, plan.filmCost)],
+    },
+    ...(plan.mode === 'by hand' ? [withCutting(plan, rates, step)] : []),
+  ];
+}
+
+function withCutting(
+  plan: RowOf<'cutPlan'>,
+  { perCrossCut, perSlit, perPiece }: ReturnType<Cutting['rates']>,
+  step: StepMaker,
+): PlanSum {
+  const inputs = [
+    { key: 'film', word: 'film', unit: 'money', value: plan.filmCost },
+    { key: 'a', word: cutWords.aCrossCut, unit: 'money', value: perCrossCut },
+    { key: 'b', word: cutWords.aSlit, unit: 'money', value: perSlit },
+    { key: 'c', word: cutWords.aPiece, unit: 'money', value: perPiece },
+  ];
+  return {
+    word: cutWords.withCutting,
+    value: money(plan.cost),
+    why: [step(cutWords.filmAndCutting, cutWords.costFormula, 'money', inputs, plan.cost)],
+  };
+}

@@ -1,0 +1,22 @@
+import type { Figure, Messages } from './messages';
+
+export const uiWords = {
+  relief: (times: number) => `Relief of the glass, heights ${times} times enlarged`,
+  seenFromAbove: (times: Figure) => `Seen from above, heights ${times}× enlarged.`,
+  outOfRange: (fact: string, least: number, most: number, unit: string, got: string) =>
+    `${fact}: expected ${least} to ${most} ${unit}, got ${got}.`,
+  notALength: (fact: string, got: string) =>
+    `${fact}: expected a length up to 1 km, such as 350 or 2' 4", got ${got}.`,
+  laysFilm: 'lays film',
+  worksWithGun: 'works with the gun',
+  bearing: 'Bearing',
+  itWillShow: 'It will show',
+  missingNow: 'Missing now',
+  numberPad: 'Number pad',
+  rubOut: 'Rub out',
+  next: 'Next',
+  howSureUnknown: 'How sure: unknown.',
+  source: (source: Figure) => `Source: ${source}.`,
+  unknown: 'unknown',
+  degrees: (bearing_deg: number) => `${bearing_deg} degrees`,
+} satisfies Messages;
