@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import {
   JOB_TABLES,
+  MATERIAL_NOT_STATED,
   REFERENCES,
   NEW_PART,
   NEW_PLACE,
@@ -350,6 +351,7 @@ describe('do the wire shapes hold?', () => {
       workMax_C: null,
       handling: '',
       invented: false,
+      ...MATERIAL_NOT_STATED,
       widths_nm: [1e9],
     };
     expect(filmFieldsSchema.safeParse(film).success).toBe(true);

@@ -62,6 +62,11 @@ export class DayClock {
     return this.#word(minute, minute >= 0 && minute < this.#firstEnds ? 'HH:mm' : 'ccc HH:mm');
   }
 
+  /** 'Thu 3 Dec, 11:40': read long after, on whatever day. */
+  moment(minute: number): string {
+    return this.#word(minute, 'ccc d MMM, HH:mm');
+  }
+
   /** '11:40', whatever the day. */
   hourOf(instant_ms: number): string {
     return this.hour((instant_ms - this.from_ms) / MINUTE_MS);

@@ -1,4 +1,4 @@
-import { type Film, FAMILY_NAMES } from '@yellow-pane/core/job';
+import { type Film, FAMILY_NAMES, FILM_CONSTRUCTIONS, INITIAL_TACKS } from '@yellow-pane/core/job';
 import * as z from 'zod';
 import {
   idSchema,
@@ -11,6 +11,9 @@ import {
   madeBySchema,
   word,
 } from './primitives';
+
+const positive = (most: number) => z.number().positive().max(most).nullable();
+const degrees = (most: number) => z.number().min(-40).max(most).nullable();
 
 const filmShape = z.strictObject({
   name: word(200),
@@ -31,14 +34,31 @@ const filmShape = z.strictObject({
   opening_nm: positiveNanometres.nullable(),
   repeat_nm: positiveNanometres.nullable(),
   emissivity: share.nullable(),
-  workMin_C: z.number().min(-40).max(80).nullable(),
-  workMax_C: z.number().min(-40).max(80).nullable(),
+  workMin_C: degrees(80),
+  workMax_C: degrees(80),
   face: z.enum(['room side', 'outside', 'either']),
   laying: z.enum(['wet', 'dry', 'dry with heat']),
   claims: text(400),
   handling: text(2000),
   invented: z.boolean(),
   widths_nm: z.array(positiveNanometres).min(1).max(20),
+  construction: z.enum(FILM_CONSTRUCTIONS).nullable(),
+  tack: z.enum(INITIAL_TACKS).nullable(),
+  vapourRate_gm2day: positive(5000),
+  permeability_gmm: positive(100),
+  metalOpen: share.nullable(),
+  shrinkAlong: share.nullable(),
+  shrinkAcross: share.nullable(),
+  shrinkAt_C: degrees(300),
+  shrinkEasy: share.nullable(),
+  shrinkHard: share.nullable(),
+  shrinkLimit: share.nullable(),
+  strainCareful: positive(5),
+  strainLimit: positive(5),
+  tensionMin_C: degrees(150),
+  tensionMax_C: degrees(150),
+  postHeat_C: degrees(150),
+  postHeat_s: positive(600),
 }) satisfies z.ZodType<Film>;
 
 const sumFits = (a: number | null, b: number | null): boolean => a === null || b === null || a + b <= 1;

@@ -1,3 +1,4 @@
+import { FILM_CONSTRUCTIONS } from '@yellow-pane/core/job';
 import type { PlanProblem } from '@yellow-pane/core/scheduling';
 import * as z from 'zod';
 import { zoneSchema } from './day-rows';
@@ -52,7 +53,8 @@ export const waitsRequestSchema = z.strictObject({
   wash_min: z.number().min(1).max(10_000).default(90),
   film_um: z.number().min(1).max(2000).optional(),
   glass_C: z.number().min(-40).max(80).optional(),
-  isMetallised: z.boolean().default(false),
+  construction: z.enum(FILM_CONSTRUCTIONS).optional(),
+  vapourRate_gm2day: z.number().positive().max(5000).optional(),
   outdoorLow_C: z.number().min(-60).max(60).optional(),
   roll: z
     .strictObject({

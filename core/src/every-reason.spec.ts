@@ -187,7 +187,8 @@ const WAITS = [
   primerDry('solvent-based', air),
   wallDry(air, 60),
   promoterDry(),
-  clearBy({ film_um: 50, glass_C: 12, room: air, isMetallised: false }),
+  clearBy({ film: aFilm(), known: [{ hours: 24, glass_C: 12, air }] }),
+  clearBy({ film: aFilm({ vapourRate_gm2day: 20 }), known: [{ hours: 24, glass_C: 22, air }] }),
   rollWarming({ ...roll, wrap: 'boxed' }),
   panelWarming(-4, 18, 2, 10_800),
 ];

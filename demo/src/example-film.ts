@@ -1,4 +1,4 @@
-import type { Film } from '@yellow-pane/core/job';
+import { type Film, MATERIAL_NOT_STATED } from '@yellow-pane/core/job';
 
 export const NM_PER_MM = 1e6;
 export const widths = (...mm: readonly number[]): readonly number[] => mm.map((width) => width * NM_PER_MM);
@@ -19,6 +19,18 @@ type Figures = readonly [
   emissivity: number,
   haze: number,
 ];
+
+const CONSTRUCTION_OF: Readonly<Record<Film['family'], Film['construction']>> = {
+  solar: 'polyester',
+  'low emissivity': 'metallised',
+  'vehicle tint': 'polyester',
+  frosted: 'polyester',
+  security: 'polyester',
+  decor: 'polymeric',
+  'textured wall': 'cast',
+  wrap: 'cast',
+  'exterior protection': 'polyurethane',
+};
 
 export function film(
   name: string,
@@ -67,21 +79,28 @@ export function film(
     workMax_C: 35,
     handling: 'Wet, slip solution, hard squeegee.',
     invented: true,
+    ...MATERIAL_NOT_STATED,
+    construction: CONSTRUCTION_OF[family],
     ...more,
   };
 }
 
+export const METAL: Partial<Film> = { construction: 'metallised' };
 export const OUTSIDE: Partial<Film> = {
   face: 'outside',
   handling: 'Wet, outside: seal the edges. Shorter life than inside.',
   workMin_C: 8,
 };
-export const SOFT: Partial<Film> = { handling: 'Wet. Soft squeegee only: the coating scratches.' };
+export const SOFT: Partial<Film> = {
+  ...METAL,
+  handling: 'Wet. Soft squeegee only: the coating scratches.',
+};
 export const FROSTY: Partial<Film> = {
   face: 'either',
   handling: 'Wet. Level it over the whole row before locking.',
 };
 export const STIFF: Partial<Film> = {
+  construction: 'multi-ply security',
   handling: 'Stiff: two people. Film must reach the glass edge. Dries for weeks.',
   workMin_C: 8,
 };

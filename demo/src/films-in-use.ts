@@ -1,5 +1,5 @@
 import type { Film } from '@yellow-pane/core/job';
-import { DECOR, film, FROSTY, NM_PER_MM, pattern, SOFT, STIFF, WALL, widths } from './example-film';
+import { DECOR, film, FROSTY, METAL, NM_PER_MM, pattern, SOFT, STIFF, WALL, widths } from './example-film';
 
 /** What the demo job chooses from. */
 export const FILMS_IN_USE: readonly Film[] = [
@@ -34,6 +34,7 @@ export const FILMS_IN_USE: readonly Film[] = [
     50,
     [0.01, 0.18, 0.55, 0.56, 0.15, 0.52, 0.55, 0.75, 0.01],
     widths(1220, 1524),
+    METAL,
   ),
   film(
     'clear select 70',
@@ -42,6 +43,7 @@ export const FILMS_IN_USE: readonly Film[] = [
     60,
     [0.01, 0.7, 0.1, 0.1, 0.45, 0.25, 0.26, 0.8, 0.01],
     widths(1524, 1830),
+    METAL,
   ),
   film(
     'warm room 60',
@@ -113,6 +115,6 @@ export const FILMS_IN_USE: readonly Film[] = [
     100,
     null,
     widths(1370),
-    { ...WALL, direction: 'one way' },
+    { ...WALL, construction: 'laminated cast', direction: 'one way' },
   ),
 ];

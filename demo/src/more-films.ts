@@ -4,6 +4,7 @@ import {
   DECOR,
   film,
   FROSTY,
+  METAL,
   NM_PER_MM,
   OUTSIDE,
   pattern,
@@ -39,6 +40,7 @@ export const MORE_FILMS: readonly Film[] = [
     50,
     [0.01, 0.33, 0.36, 0.37, 0.27, 0.38, 0.39, 0.78, 0.01],
     widths(1220, 1524),
+    METAL,
   ),
   film(
     'silver 50',
@@ -47,6 +49,7 @@ export const MORE_FILMS: readonly Film[] = [
     50,
     [0.01, 0.48, 0.22, 0.24, 0.39, 0.28, 0.29, 0.8, 0.01],
     widths(1524),
+    METAL,
   ),
   film(
     'twin 25',
@@ -55,6 +58,7 @@ export const MORE_FILMS: readonly Film[] = [
     55,
     [0.01, 0.25, 0.14, 0.36, 0.22, 0.38, 0.2, 0.82, 0.01],
     widths(1524),
+    METAL,
   ),
   film(
     'bronze 30',
@@ -63,6 +67,7 @@ export const MORE_FILMS: readonly Film[] = [
     50,
     [0.01, 0.29, 0.2, 0.24, 0.26, 0.3, 0.26, 0.8, 0.01],
     widths(1524),
+    METAL,
   ),
   film(
     'clear select 50',
@@ -71,6 +76,7 @@ export const MORE_FILMS: readonly Film[] = [
     60,
     [0.005, 0.52, 0.09, 0.1, 0.31, 0.3, 0.31, 0.8, 0.01],
     widths(1524, 1830),
+    METAL,
   ),
   film(
     'clear select 80',
@@ -79,6 +85,7 @@ export const MORE_FILMS: readonly Film[] = [
     60,
     [0.01, 0.78, 0.09, 0.09, 0.55, 0.18, 0.19, 0.82, 0.01],
     widths(1524),
+    METAL,
   ),
   film(
     'absorb 70',
@@ -201,7 +208,7 @@ export const MORE_FILMS: readonly Film[] = [
     60,
     [0.01, 0.18, 0.56, 0.5, 0.15, 0.46, 0.58, 0.8, 0.01],
     widths(1524),
-    OUTSIDE,
+    { ...METAL, ...OUTSIDE },
   ),
   film(
     'outside select 60',
@@ -210,7 +217,7 @@ export const MORE_FILMS: readonly Film[] = [
     75,
     [0.01, 0.62, 0.12, 0.11, 0.38, 0.3, 0.44, 0.84, 0.01],
     widths(1524, 1830),
-    OUTSIDE,
+    { ...METAL, ...OUTSIDE },
   ),
   film(
     'outside neutral 35',
@@ -253,7 +260,7 @@ export const MORE_FILMS: readonly Film[] = [
     110,
     null,
     widths(1372),
-    WRAP,
+    { ...WRAP, construction: 'laminated cast' },
   ),
   film('cast matt', 'wrap', 'Cast, plain colour, matt.', 100, null, widths(1524), WRAP),
   film(

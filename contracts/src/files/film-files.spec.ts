@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Film } from '@yellow-pane/core/job';
+import { type Film, MATERIAL_NOT_STATED } from '@yellow-pane/core/job';
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { filmListCsv, filmListJson, readFilmList, readSpectrumCsv } from './film-files';
@@ -31,6 +31,17 @@ const FILM: Film = {
   workMax_C: null,
   handling: 'Line one\nline "two"; three',
   invented: true,
+  ...MATERIAL_NOT_STATED,
+  construction: 'metallised',
+  tack: 'low',
+  vapourRate_gm2day: 1.8,
+  metalOpen: 0.08,
+  shrinkAlong: 0.015,
+  shrinkAt_C: 150,
+  strainLimit: 0.3,
+  tensionMin_C: 40,
+  postHeat_C: 90,
+  postHeat_s: 5,
   widths_nm: [914_400_000, 1524 * MM],
 };
 const name = fc
@@ -77,6 +88,12 @@ describe('does a catalogue survive a round trip?', () => {
       { numRuns: 200 },
     );
   });
+  it('a list written before films said what they are made of: not said, so unknown', () => {
+    const material = Object.keys(MATERIAL_NOT_STATED);
+    const before = Object.fromEntries(Object.entries(FILM).filter(([key]) => !material.includes(key)));
+    const text = JSON.stringify({ format: 'yellow-pane films', version: 1, films: [before] });
+    expect(readFilmList(text)).toEqual({ films: [{ ...FILM, ...MATERIAL_NOT_STATED }], faults: [] });
+  });
   it('columns may stand in any order, percent is read, a decimal comma too', () => {
     const { films, faults } = readFilmList(
       'family;name;light through;sun through;thickness um;widths mm\nsolar;n;35 %;0,4;45,5;1220; 1524'.replace(
@@ -105,6 +122,11 @@ describe('does a catalogue survive a round trip?', () => {
       'T + R over 1',
       'name,family,thickness um,widths mm,light through,light back room\nx,solar,45,1220,0.8,0.4',
       /must not exceed 1/,
+    ],
+    [
+      'made of something nobody knows',
+      'name,family,thickness um,widths mm,construction\nx,solar,45,1220,paper',
+      /line 2.*construction/s,
     ],
     ['no header', 'neutral,35', /header/],
     ['broken JSON', '{"format":', /JSON/],

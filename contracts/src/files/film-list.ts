@@ -1,4 +1,4 @@
-import type { Film } from '@yellow-pane/core/job';
+import { type Film, MATERIAL_NOT_STATED } from '@yellow-pane/core/job';
 import Papa from 'papaparse';
 import * as z from 'zod';
 import { filmFieldsSchema } from '../film';
@@ -27,7 +27,7 @@ const NM_PER_MM = 1e6;
 type Column = {
   readonly key: keyof Film;
   readonly head: string;
-  readonly kind: 'text' | 'share' | 'number' | 'millimetres' | 'widths' | 'yes';
+  readonly kind: 'text' | 'choice' | 'share' | 'number' | 'millimetres' | 'widths' | 'yes';
 };
 const COLUMNS: readonly Column[] = [
   { key: 'name', head: 'name', kind: 'text' },
@@ -56,6 +56,23 @@ const COLUMNS: readonly Column[] = [
   { key: 'handling', head: 'handling', kind: 'text' },
   { key: 'invented', head: 'invented', kind: 'yes' },
   { key: 'widths_nm', head: 'widths mm', kind: 'widths' },
+  { key: 'construction', head: 'construction', kind: 'choice' },
+  { key: 'tack', head: 'tack', kind: 'choice' },
+  { key: 'vapourRate_gm2day', head: 'vapour rate g/m2 day', kind: 'number' },
+  { key: 'permeability_gmm', head: 'permeability g mm/m2 day kPa', kind: 'number' },
+  { key: 'metalOpen', head: 'metal open', kind: 'share' },
+  { key: 'shrinkAlong', head: 'shrink along', kind: 'share' },
+  { key: 'shrinkAcross', head: 'shrink across', kind: 'share' },
+  { key: 'shrinkAt_C', head: 'shrink at C', kind: 'number' },
+  { key: 'shrinkEasy', head: 'shrink easy', kind: 'share' },
+  { key: 'shrinkHard', head: 'shrink hard', kind: 'share' },
+  { key: 'shrinkLimit', head: 'shrink limit', kind: 'share' },
+  { key: 'strainCareful', head: 'strain careful', kind: 'share' },
+  { key: 'strainLimit', head: 'strain limit', kind: 'share' },
+  { key: 'tensionMin_C', head: 'tension min C', kind: 'number' },
+  { key: 'tensionMax_C', head: 'tension max C', kind: 'number' },
+  { key: 'postHeat_C', head: 'post-heat C', kind: 'number' },
+  { key: 'postHeat_s', head: 'post-heat s', kind: 'number' },
 ];
 
 /**
@@ -69,7 +86,7 @@ export function filmListCsv(films: readonly Film[]): string {
     if (kind === 'widths') return film.widths_nm.map((width) => String(width / NM_PER_MM)).join('; ');
     if (kind === 'millimetres') return String(Number(value) / NM_PER_MM);
     if (kind === 'yes') return value === true ? 'yes' : 'no';
-    return kind === 'text' ? neutral(String(value)) : String(value);
+    return kind === 'text' || kind === 'choice' ? neutral(String(value)) : String(value);
   };
   return `${Papa.unparse({ fields: COLUMNS.map(({ head }) => head), data: films.map((film) => COLUMNS.map((column) => cell(film, column))) }, { newline: '\r\n' })}\r\n`;
 }
@@ -108,8 +125,14 @@ function fromJson(text: string): ReadFilms {
         },
       ],
     };
-  return checked(parsed.data.films.map((film, index) => ({ at: `film ${index + 1}`, film })));
+  return checked(
+    parsed.data.films.map((film, index) => ({ at: `film ${index + 1}`, film: withMaterial(film) })),
+  );
 }
+
+/** A list written before films said what they are made of: not stated, so unknown. */
+const withMaterial = (film: unknown): unknown =>
+  typeof film === 'object' && film !== null ? { ...MATERIAL_NOT_STATED, ...film } : film;
 
 /** What parts the header: a guess from the whole text can be led astray by what stands in the cells. */
 function separatorOf(text: string): string {
@@ -162,6 +185,7 @@ function valueOf({ key, kind }: Column, cell: string): unknown {
   if (kind === 'yes') return cell === '' ? false : cell.toLowerCase() === 'yes';
   if (kind === 'widths') return cell.split(';').map((width) => Math.round(number(width) * NM_PER_MM));
   if (cell === '') return null;
+  if (kind === 'choice') return cell;
   if (kind === 'share' && cell.endsWith('%')) return number(cell.slice(0, -1)) / 100;
   return kind === 'millimetres' ? Math.round(number(cell) * NM_PER_MM) : number(cell);
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { checkSurface, slotsFor } from '@yellow-pane/core/measure';
+import { MATERIAL_NOT_STATED } from '@yellow-pane/core/job';
 import { clearBy, primerDry } from '@yellow-pane/core/waiting';
 import { tooWideWords } from './cutting-words';
 import {
@@ -67,7 +68,10 @@ describe('are sentences made in the units of the person?', () => {
     const damp = primerDry('water-based', { air_C: 20, humidity: 1 });
     expect(waitWords(damp).word).toBe('primer drying');
     expect(neverWords(damp.never ?? 'not this season')).toMatch(/^Does not dry in air so damp/);
-    const cold = { film_um: 50, glass_C: 8, room: { air_C: 20, humidity: 0.5 }, isMetallised: false };
+    const cold = {
+      film: { ...MATERIAL_NOT_STATED, thickness_um: 50, family: 'solar' },
+      known: [{ hours: 24, glass_C: 8, air: { air_C: 20, humidity: 0.5 } }],
+    } as const;
     expect(neverWords(clearBy(cold).never ?? 'not this season')).toMatch(/^No drying at present/);
     expect(blockedWords({ case: 'a wait never ends', wait: damp.key, never: 'air too damp' })).toMatch(
       /^primer drying: Does not dry/,

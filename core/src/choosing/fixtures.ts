@@ -1,4 +1,4 @@
-import { type Film, type GlassPane, NEW_PANE, NEW_PLACE, NEW_SURFACE, NO_BRIEF, NO_SITE_FACTS } from '../job';
+import { type Film, type GlassPane, MATERIAL_NOT_STATED, NEW_PANE, NEW_PLACE, NEW_SURFACE, NO_BRIEF, NO_SITE_FACTS } from '../job';
 import type { SurfaceRows } from './question-of-rows';
 
 const MM = 1e6;
@@ -31,6 +31,7 @@ export function aFilm(more: Partial<Film> = {}): Film {
     workMax_C: 35,
     handling: '',
     invented: true,
+    ...MATERIAL_NOT_STATED,
     widths_nm: [1524 * MM],
     ...more,
   };

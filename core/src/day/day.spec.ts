@@ -2,8 +2,10 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { Facing, WeatherHour } from '../climate';
 import { DEFAULT_SCHOOLS } from '../fitting';
+import { MATERIAL_NOT_STATED } from '../job';
 import { AT_FIRST } from '../learned';
 import { checkPlan, planDaySteps } from '../scheduling';
+import type { DryingFilm } from '../waiting';
 import {
   type DayInput,
   type DaySurface,
@@ -282,21 +284,29 @@ describe('how does a job become a plan?', () => {
 });
 
 describe('what is to be come back for?', () => {
+  const ofFamily = (family: DryingFilm['family']): DryingFilm => ({
+    ...MATERIAL_NOT_STATED,
+    family,
+    thickness_um: 50,
+  });
   const own_ = {
     method: 'trim in place',
-    family: 'solar',
-    film_um: 50,
-    room: { air_C: 20, humidity: 0.5 },
-    glass_C: 18,
+    film: ofFamily('solar'),
+    known: [{ hours: 24, glass_C: 18, air: { air_C: 20, humidity: 0.5 } }],
     outdoorLow_C: 2,
   } as const;
   const keysOf = (more: Partial<Parameters<typeof returnsAfter>[0]> = {}): readonly string[] =>
     returnsAfter({ ...own_, ...more }).map(({ key }) => key);
   it('glass: first bond, sealant, clear; walls: bond alone; vinyl on a cold day stays in a warm room', () => {
     expect(keysOf()).toEqual(['first bond', 'sealant', 'clear']);
-    expect(keysOf({ method: 'textured wall', family: 'textured wall' })).toEqual(['first bond']);
-    expect(keysOf({ method: 'wrapped edges', family: 'wrap' })).toEqual(['first bond', 'conditioned room']);
-    expect(keysOf({ method: 'wrapped edges', family: 'wrap', outdoorLow_C: 16 })).toEqual(['first bond']);
+    expect(keysOf({ method: 'textured wall', film: ofFamily('textured wall') })).toEqual(['first bond']);
+    expect(keysOf({ method: 'wrapped edges', film: ofFamily('wrap') })).toEqual([
+      'first bond',
+      'conditioned room',
+    ]);
+    expect(keysOf({ method: 'wrapped edges', film: ofFamily('wrap'), outdoorLow_C: 16 })).toEqual([
+      'first bond',
+    ]);
   });
 });
 

@@ -73,7 +73,9 @@ export interface Closed extends TimeSpan {
 export interface ReadinessMoment {
   readonly instant_ms: number;
   readonly surface_C: number;
+  /** Beside the face that is worked on, and its relative humidity, share of 1. */
   readonly air_C: number;
+  readonly humidity: number;
   readonly outdoor_C: number | null;
   readonly dew_C: number;
 }

@@ -67,7 +67,14 @@ export function readiness(
     const air: Air = own.side === 'outside' ? (now ?? own.indoor) : own.indoor;
     const dew_C = DEW_POINT.of(air);
     if (minute % EVERY === 0)
-      moments.push({ instant_ms: at, surface_C, air_C: air.air_C, outdoor_C: now?.air_C ?? null, dew_C });
+      moments.push({
+        instant_ms: at,
+        surface_C,
+        air_C: air.air_C,
+        humidity: air.humidity,
+        outdoor_C: now?.air_C ?? null,
+        dew_C,
+      });
     reasons.note(minute, {
       at,
       now,

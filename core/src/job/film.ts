@@ -1,3 +1,5 @@
+import type { FilmMaterial } from './film-material';
+
 export type FilmFamily =
   | 'solar'
   | 'low emissivity'
@@ -23,7 +25,7 @@ export type FilmFace = 'room side' | 'outside' | 'either';
  * A row of the film catalogue. Band figures are shares of 1 on the reference glass; null = not stated by the
  * sheet.
  */
-export interface Film {
+export interface Film extends FilmMaterial {
   readonly name: string;
   readonly family: FilmFamily;
   readonly use: string;

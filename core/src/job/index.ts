@@ -12,6 +12,14 @@ export type { Application, FittingSchools, Over } from './application';
 export { type CutMethod, CUT_METHODS } from './cut-method';
 export type { CutPiece, CutPlan, CutRoll, JobAllowance, Liner, SeamChoice, SectorMarks } from './cut-plan';
 export type { Offcut, Roll, StockLeft, StockTake } from './stock';
+export {
+  type FilmConstruction,
+  type FilmMaterial,
+  type InitialTack,
+  FILM_CONSTRUCTIONS,
+  INITIAL_TACKS,
+  MATERIAL_NOT_STATED,
+} from './film-material';
 export type { Film, FilmDirection, FilmFace, FilmFamily, FilmLaying } from './film';
 export {
   type EdgeFinish,

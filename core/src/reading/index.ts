@@ -59,6 +59,7 @@ export {
   readyAsks,
 } from './readiness';
 export { type ReadyBook, newReadyBook, readyAnswers } from './ready-answers';
+export { type AfterLaying, returnsOf } from './returns';
 export { type StateAtStop, stateAtCut, stateAtFilm, stateAtFit, stateAtSurvey } from './state-at-stop';
 export {
   type MeasureState,

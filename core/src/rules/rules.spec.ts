@@ -4,7 +4,7 @@ import { cutBlanks, customarySeam } from '../cutting';
 import { kitList, readiness, returnsAfter, USUAL_LIMITS } from '../day';
 import { DEFAULT_SCHOOLS, workStepsFor } from '../fitting';
 import { primerDry, promoterDry, sealantBack } from '../waiting';
-import type { CutMethod } from '../job';
+import { type CutMethod, MATERIAL_NOT_STATED } from '../job';
 import { ALLOWANCES, allowanceFor } from './allowances';
 import { RULES, type RuleKey } from './rules';
 import { rulesDocument } from './rules-document';
@@ -140,10 +140,8 @@ describe('is each rule followed where it counts?', () => {
     const keys = (outdoorLow_C: number) =>
       returnsAfter({
         method: 'wrapped edges',
-        family: 'wrap',
-        film_um: 80,
-        room: { air_C: 20, humidity: 0.5 },
-        glass_C: null,
+        film: { ...MATERIAL_NOT_STATED, family: 'wrap', thickness_um: 80 },
+        known: [],
         outdoorLow_C,
       }).map(({ key }) => key);
     expect(keys(12.9)).toContain('conditioned room');

@@ -1,5 +1,20 @@
 export { bessel, cylinderLeft, cylinderRoots, cylinderWeight } from './cylinder';
-export { DRYING_FORMULAS, clearBy } from './drying';
+export {
+  DRYING_FORMULAS,
+  type DryDays,
+  type DryHours,
+  type DryingCase,
+  clearBy,
+  clearingDay,
+} from './drying';
+export {
+  type DryingFilm,
+  type Permeability,
+  type VapourThrough,
+  PERMEABILITY,
+  VAPOUR_FORMULAS,
+  vapourThrough,
+} from './film-vapour';
 export { ROLL_FORMULAS, type RollWarming, rollWarming } from './roll';
 
 export { type Air, type Never, type Wait, type WaitKey, type WaitState, waitStateOf } from './wait';

@@ -1,9 +1,13 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
+import { MATERIAL_NOT_STATED } from '../job';
 import { CoreError } from '../quantity';
 import { WAIT_CHECKS } from './fixtures/checks';
 import {
   DRYING_FORMULAS,
+  type DryingCase,
+  type DryingFilm,
+  PERMEABILITY,
   ROLL_FORMULAS,
   clearBy,
   conditionedRoom,
@@ -17,6 +21,7 @@ import {
   puttyDry,
   rollWarming,
   sealantBack,
+  vapourThrough,
 } from '.';
 
 const check = (id: string): (typeof WAIT_CHECKS)[number] => {
@@ -29,6 +34,7 @@ const near = (id: string, value: number): void => {
   expect(Math.abs(value - expected)).toBeLessThanOrEqual(must);
 };
 const room = { air_C: 20, humidity: 0.5 };
+const film: DryingFilm = { ...MATERIAL_NOT_STATED, thickness_um: 50, family: 'solar' };
 
 describe('how does a cold roll warm through?', () => {
   it("first root and weight as the textbook's table has them (Incropera & DeWitt, table 5.1)", () => {
@@ -72,33 +78,121 @@ describe('how does a cold roll warm through?', () => {
 describe('when is it dry?', () => {
   it('vapour through film: Fick by hand, 10 g/m² through 50 µm', () => {
     const drop_kPa = (2339 - 0.5 * 2339) / 1000;
-    expect(DRYING_FORMULAS.even.of({ water_gm2: 10, film_mm: 0.05, share: 1, drop_kPa })).toBeCloseTo(
+    expect(DRYING_FORMULAS.even.of({ water_gm2: 10, film_mm: 0.05, through: 0.09, drop_kPa })).toBeCloseTo(
       (10 * 0.05) / (0.09 * drop_kPa),
       12,
     );
     near(
       'dry.never',
-      1 / DRYING_FORMULAS.even.of({ water_gm2: 10, film_mm: 0.05, share: 1, drop_kPa: -0.1 }),
+      1 / DRYING_FORMULAS.even.of({ water_gm2: 10, film_mm: 0.05, through: 0.09, drop_kPa: -0.1 }),
     );
     /** The checks take vapour by the Magnus formula; the program takes it from the steam tables. */
     const magnus_kPa = (at_C: number): number => 0.6112 * Math.exp((17.62 * at_C) / (243.12 + at_C));
-    const days = (film_um: number, drop: number): number =>
-      DRYING_FORMULAS.even.of({ water_gm2: 10, film_mm: film_um / 1000, share: 1, drop_kPa: drop });
+    const evenDays = (film_um: number, drop: number): number =>
+      DRYING_FORMULAS.even.of({ water_gm2: 10, film_mm: film_um / 1000, through: 0.09, drop_kPa: drop });
     for (const film_um of [38, 100]) {
       const { expected } = check(`own.dry.${film_um}`);
-      expect(Math.abs(days(film_um, magnus_kPa(15) - 0.4 * magnus_kPa(20)) - expected)).toBeLessThan(0.01);
-      const own = days(film_um, DRYING_FORMULAS.drop.of({ glass_C: 15, room_C: 20, humidity: 0.4 }));
+      expect(Math.abs(evenDays(film_um, magnus_kPa(15) - 0.4 * magnus_kPa(20)) - expected)).toBeLessThan(
+        0.01,
+      );
+      const own = evenDays(film_um, DRYING_FORMULAS.drop.of({ glass_C: 15, room_C: 20, humidity: 0.4 }));
       expect(Math.abs(own / expected - 1)).toBeLessThan(0.004);
     }
   });
+  const days = (glass_C: number, more: Partial<DryingFilm> = {}) => {
+    const { least, likely, most, never } = clearBy({
+      film: { ...film, ...more },
+      known: [{ hours: 24, glass_C, air: room }],
+    });
+    return { least: (least ?? 0) / 1440, likely: (likely ?? 0) / 1440, most: (most ?? 0) / 1440, never };
+  };
   it('glass at 8 °C in a room of 20 °C and half damp does not dry; thick film on cold glass not this season; else about a month', () => {
-    expect(clearBy({ film_um: 50, glass_C: 8, room, isMetallised: false }).never).toBe(
-      'glass near the dew point',
+    expect(days(8).never).toBe('glass near the dew point');
+    expect(days(12, { thickness_um: 300 }).never).toBe('not this season');
+    expect(days(20).likely).toBeCloseTo(33.5, 0);
+  });
+  it('three hours at 40 °C dry as much as sixteen at 20 °C (2.2), and the mean temperature does not tell', () => {
+    const dry = { air_C: 20, humidity: 0.5 };
+    const cold = { hours: 21, glass_C: 9.26, air: dry };
+    const driveOf = (known: DryingCase['known']) =>
+      clearBy({ film, known }).why.find(({ formula }) => formula === 'waiting.meanDrive')?.value ?? 0;
+    const hot = driveOf([{ hours: 3, glass_C: 40, air: dry }, cold]);
+    const mild = driveOf([
+      { hours: 16, glass_C: 20, air: dry },
+      { ...cold, hours: 8 },
+    ]);
+    expect(hot / mild).toBeGreaterThan(0.97);
+    expect(hot / mild).toBeLessThan(1.03);
+    const mean_C = (3 * 40 + 21 * 9.26) / 24;
+    expect(driveOf([{ hours: 24, glass_C: mean_C, air: dry }])).toBeLessThan(0.5 * hot);
+  });
+  it('metal holds water back: ten times as long through 50 µm; the rate on the sheet wins over both', () => {
+    const even = (more: Partial<DryingFilm>) =>
+      clearBy({ film: { ...film, ...more }, known: [{ hours: 24, glass_C: 20, air: room }] }).why.find(
+        ({ formula }) => formula === 'waiting.evenDrying',
+      )?.value ?? 0;
+    expect(even({ construction: 'metallised' }) / even({ construction: 'polyester' })).toBeCloseTo(10, 9);
+    expect(days(20, { construction: 'metallised' }).likely).toBeCloseTo(47.5, 0);
+    expect(even({ construction: 'metallised', vapourRate_gm2day: 20 })).toBeCloseTo(
+      (10 * 0.9 * 6.63) / (20 * 1.169),
+      1,
     );
-    expect(clearBy({ film_um: 300, glass_C: 12, room, isMetallised: false }).never).toBe('not this season');
-    expect((clearBy({ film_um: 50, glass_C: 20, room, isMetallised: false }).likely ?? 0) / 1440).toBeCloseTo(
-      33.5,
-      0,
+  });
+  it('security of 200 µm on a thin even 20 g/m²: 40 days (2.4)', () => {
+    const { why } = clearBy({
+      film: { ...film, thickness_um: 200, construction: 'multi-ply security' },
+      known: [{ hours: 24, glass_C: 20, air: room }],
+    });
+    expect(why.find(({ formula }) => formula === 'waiting.evenDrying')?.value).toBeCloseTo(40, 0);
+  });
+  it('four times in five between 2.3 times sooner and 2.3 times later, wider where metal is guessed (2.5)', () => {
+    const { least, likely, most } = days(20, { permeability_gmm: 0.009, metalOpen: 1 });
+    expect(likely / least).toBeCloseTo(2.29, 1);
+    expect(most / likely).toBeCloseTo(2.29, 1);
+    const guessed = days(20, { construction: 'metallised' });
+    expect(guessed.likely / guessed.least).toBeGreaterThan(2.4);
+  });
+  it('what a family is usually made of stands in for a sheet that does not say', () => {
+    expect(vapourThrough({ ...film, family: 'low emissivity' })).toMatchObject({
+      construction: 'metallised',
+      from: 'family',
+    });
+    expect(vapourThrough({ ...film, construction: 'polyurethane' }).from).toBe('construction');
+    expect(vapourThrough({ ...film, permeability_gmm: 0.2 })).toMatchObject({
+      value: 0.2,
+      from: 'permeability on the sheet',
+    });
+  });
+  it('permeabilities as the paper has them (table films)', () => {
+    const rows = Object.entries(PERMEABILITY).map(([name, own]) => [name, own.through, ...own.range]);
+    expect(rows).toEqual([
+      ['polyester', 0.09, 0.06, 0.12],
+      ['metallised', 0.09, 0.06, 0.12],
+      ['multi-ply security', 0.085, 0.06, 0.12],
+      ['cast', 0.5, 0.25, 0.9],
+      ['laminated cast', 0.5, 0.25, 0.9],
+      ['polymeric', 0.35, 0.15, 0.7],
+      ['monomeric', 0.35, 0.15, 0.7],
+      ['polyurethane', 5, 2, 12],
+      ['polypropylene', 0.03, 0.02, 0.05],
+    ]);
+    expect(PERMEABILITY.metallised).toMatchObject({ open: 0.1, openRange: [0.05, 0.2] });
+    expect(PERMEABILITY['multi-ply security'].openRange).toEqual([0.7, 1]);
+  });
+  it('warmer glass or drier air never clears later', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 12, max: 40, noNaN: true }),
+        fc.double({ min: 0.2, max: 0.6, noNaN: true }),
+        (glass_C, humidity) => {
+          const at = (own_C: number, own: number): number =>
+            clearBy({ film, known: [{ hours: 24, glass_C: own_C, air: { air_C: 20, humidity: own } }] })
+              .likely ?? Number.POSITIVE_INFINITY;
+          expect(at(glass_C + 1, humidity)).toBeLessThanOrEqual(at(glass_C, humidity));
+          expect(at(glass_C, humidity + 0.05)).toBeGreaterThanOrEqual(at(glass_C, humidity));
+        },
+      ),
+      { numRuns: 40 },
     );
   });
   it('primer: over 2 h with water, over 1 h with solvent, longer when cold or damp, never in saturated air', () => {

@@ -1,4 +1,12 @@
-import type { FilmDirection, FilmFace, FilmFamily, FilmLaying, Roll } from '@yellow-pane/core/job';
+import type {
+  FilmConstruction,
+  FilmDirection,
+  FilmFace,
+  FilmFamily,
+  FilmLaying,
+  InitialTack,
+  Roll,
+} from '@yellow-pane/core/job';
 import { boolean, doublePrecision, integer, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { nm } from './columns';
 import { changedInShop } from './people-tables';
@@ -32,6 +40,23 @@ export const film = pgTable('film', {
   claims: text().notNull().default(''),
   handling: text().notNull(),
   invented: boolean().notNull(),
+  construction: text().$type<FilmConstruction>(),
+  tack: text().$type<InitialTack>(),
+  vapourRate_gm2day: doublePrecision(),
+  permeability_gmm: doublePrecision(),
+  metalOpen: doublePrecision(),
+  shrinkAlong: doublePrecision(),
+  shrinkAcross: doublePrecision(),
+  shrinkAt_C: doublePrecision(),
+  shrinkEasy: doublePrecision(),
+  shrinkHard: doublePrecision(),
+  shrinkLimit: doublePrecision(),
+  strainCareful: doublePrecision(),
+  strainLimit: doublePrecision(),
+  tensionMin_C: doublePrecision(),
+  tensionMax_C: doublePrecision(),
+  postHeat_C: doublePrecision(),
+  postHeat_s: doublePrecision(),
 });
 
 export const filmWidth = pgTable(

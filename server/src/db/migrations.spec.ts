@@ -34,6 +34,7 @@ const LANDED: Readonly<Record<string, string>> = {
   '0015_learned.sql': 'a8ae4dd888d9049a5c5b1184e3a7683e624b1fb7bf32929ea1a9e7d49663cc52',
   '0016_rates_are_learned.sql': '0a44146b44d35df10242d28bba8e57e18474ffafb5702e175069f9f0abd8a63d',
   '0017_edges_seen_and_sun.sql': '3abe9bd0861f94bd9aba57d6869ba8ac0bb0f44b7d3520173ae5e7d4c10604e4',
+  '0018_film_material.sql': '73bb9d03ff9b9dbd99f70569973297aac323234f460abb0f1fabcf2dc6093324',
 };
 
 describe('may a migration be changed once it has landed?', () => {

@@ -2,6 +2,7 @@ import type { z } from 'zod';
 import { scheduleRequestSchema, sunRequestSchema, waitsRequestSchema } from '@yellow-pane/contracts';
 import { bandOfEnd, directSun, sunTrack } from '@yellow-pane/core/climate';
 import { brokenInWords, reliefInWords } from '@yellow-pane/contracts/words';
+import { MATERIAL_NOT_STATED } from '@yellow-pane/core/job';
 import { type PlanProblem, whyNotEarlier } from '@yellow-pane/core/scheduling';
 import {
   type Wait,
@@ -118,7 +119,8 @@ function waitsAnswer({
   wash_min,
   film_um,
   glass_C,
-  isMetallised,
+  construction,
+  vapourRate_gm2day,
   outdoorLow_C,
   roll,
   panel,
@@ -134,7 +136,19 @@ function waitsAnswer({
     firstBond('decal'),
     ...(film_um === undefined
       ? []
-      : [sealantBack(film_um), clearBy({ film_um, glass_C: glass_C ?? air_C, room: air, isMetallised })]),
+      : [
+          sealantBack(film_um),
+          clearBy({
+            film: {
+              ...MATERIAL_NOT_STATED,
+              thickness_um: film_um,
+              family: 'solar',
+              construction: construction ?? null,
+              vapourRate_gm2day: vapourRate_gm2day ?? null,
+            },
+            known: [{ hours: 24, glass_C: glass_C ?? air_C, air }],
+          }),
+        ]),
     ...(outdoorLow_C === undefined ? [] : [conditionedRoom(outdoorLow_C)]),
     ...(roll === undefined ? [] : [rollWarming({ ...roll, room_C: air_C })]),
     ...(panel === undefined ? [] : [panelWarming(panel.start_C, air_C, panel.within_K, panel.store_Jm2K)]),

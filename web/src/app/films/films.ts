@@ -16,7 +16,7 @@ import {
   glassRows,
   questionOfSheet,
 } from '@yellow-pane/core/glazing';
-import { type Film, FAMILY_NAMES } from '@yellow-pane/core/job';
+import { type Film, FAMILY_NAMES, FILM_CONSTRUCTIONS, INITIAL_TACKS } from '@yellow-pane/core/job';
 import { formatLengthWithUnit } from '@yellow-pane/core/quantity';
 import {
   type EdgeHold,
@@ -31,6 +31,7 @@ import { GeneralCommands } from '../shell/general-commands';
 import { FilmSwatch } from '../stops/film/film-swatch';
 import { catalogueWords } from '../words/catalogue';
 import { FilmFilesPool } from '../workers/film-files-pool';
+import { MATERIAL_FIELDS } from './material-fields';
 import { SHARES, readFilmForm } from './read-film-form';
 
 const DIRECTIONS: readonly Film['direction'][] = ['none', 'along the roll', 'one way'];
@@ -75,6 +76,9 @@ export class Films {
   protected readonly faces = FACES;
   protected readonly layings = LAYINGS;
   protected readonly shares = SHARES;
+  protected readonly constructions = FILM_CONSTRUCTIONS;
+  protected readonly tacks = INITIAL_TACKS;
+  protected readonly material = MATERIAL_FIELDS;
   protected readonly glass = glassRows();
   protected readonly glassSource = GLASS_SOURCE.text;
   protected readonly coatingSource = COATING_SOURCE.text;

@@ -43,6 +43,20 @@ describe('is a film read as it stands on its data sheet?', () => {
       null,
     ]);
   });
+  it('what the sheet says of the material: percent as shares, the rest as it stands; empty is not said', () => {
+    expect(
+      readFilmForm(
+        form({ construction: 'metallised', vapourRate_gm2day: '2,4', metalOpen: '8', postHeat_C: '90' }),
+      ),
+    ).toMatchObject({
+      construction: 'metallised',
+      tack: null,
+      vapourRate_gm2day: 2.4,
+      metalOpen: 0.08,
+      postHeat_C: 90,
+      shrinkAlong: null,
+    });
+  });
   it('0 and 100 % are figures', () => {
     expect(readFilmForm(form({ uv: '0', haze: '100%' }))).toMatchObject({ uvTransmitted: 0, haze: 1 });
   });
@@ -71,6 +85,11 @@ describe('is a film read as it stands on its data sheet?', () => {
       'colder than any film is laid',
       { 'work-min': '-60' },
       'Work between: expected -40 to 80 °C, got “-60”.',
+    ],
+    [
+      'vapour through film at a rate no film has',
+      { vapourRate_gm2day: '90000' },
+      'Water vapour through it, 38 °C and 90 %: expected 0.01 to 5000 g/(m²·day), got “90000”.',
     ],
     [
       'an opening that is no length',

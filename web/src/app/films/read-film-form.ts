@@ -1,6 +1,7 @@
-import type { Film } from '@yellow-pane/core/job';
+import { type Film, type FilmMaterial, MATERIAL_NOT_STATED } from '@yellow-pane/core/job';
 import { parseLength } from '@yellow-pane/core/quantity';
 import { catalogueWords } from '../words/catalogue';
+import { MATERIAL_FIELDS, PER_CENT } from './material-fields';
 
 type Share = { readonly name: string; readonly key: keyof Film; readonly word: string };
 
@@ -51,6 +52,7 @@ export function readFilmForm(data: FormData): Film | string {
   const degrees = (name: string): number | null => (text(name) === '' ? null : figure(name));
   return {
     ...sharesOf(fields),
+    ...materialOf(fields),
     name: text('name'),
     family: text('family') as Film['family'],
     use: text('use'),
@@ -93,9 +95,17 @@ function faultAfter({ text, figure }: Fields): string | undefined {
   const share = SHARES.find(({ name }) => isOut(name, 0, 100));
   if (share !== undefined) return catalogueWords.shareWrong(share.word, text(share.name));
   const degrees = ['work-min', 'work-max'].find((name) => isOut(name, DEGREES.least, DEGREES.most));
-  return degrees === undefined
+  if (degrees !== undefined) return catalogueWords.rangeWrong(DEGREES.least, DEGREES.most, text(degrees));
+  const material = MATERIAL_FIELDS.find(({ key, least, most }) => isOut(key, least, most));
+  return material === undefined
     ? undefined
-    : catalogueWords.rangeWrong(DEGREES.least, DEGREES.most, text(degrees));
+    : catalogueWords.materialWrong(
+        material.word,
+        material.least,
+        material.most,
+        material.unit,
+        text(material.key),
+      );
 }
 
 /** Roll widths with semicolons, commas or lines between, nm; or what is wrong with them. */
@@ -112,6 +122,20 @@ function widthsOf(text: string): readonly number[] | string {
     widths_nm.push(parsed.value_nm);
   }
   return widths_nm.length === 0 ? catalogueWords.widthsMissing : widths_nm;
+}
+
+/** What is left empty, or was never asked, the sheet does not say. */
+function materialOf({ text, figure }: Fields): FilmMaterial {
+  const figures = MATERIAL_FIELDS.map(({ key, unit }) => [
+    key,
+    text(key) === '' ? null : unit === '%' ? figure(key) / PER_CENT : figure(key),
+  ]);
+  return {
+    ...MATERIAL_NOT_STATED,
+    ...(Object.fromEntries(figures) as Partial<FilmMaterial>),
+    construction: (text('construction') || null) as Film['construction'],
+    tack: (text('tack') || null) as Film['tack'],
+  };
 }
 
 function sharesOf({ text, figure }: Fields): Shares {

@@ -59,4 +59,6 @@ export const fitWords = {
   commonPractice: (side: Figure) =>
     `Steps: common practice, no published source. ${side} side. The film's data sheet and local codes win.`,
   ourGuess: ', our guess',
+  afterLaid: 'After it',
+  afterLaidToday: 'After it, if it is laid today',
 } satisfies Messages;

@@ -23,6 +23,7 @@ import { Figure } from '../../ui/figure';
 import { KeptField, type Typed } from '../../fields/kept-field';
 import { StateMark, type StateShape } from '../../ui/state-mark';
 import { StopFrame } from '../../shell/stop-frame';
+import { AfterIt } from './after-it';
 import { fitWords } from '../../words/fit';
 
 const SHAPE_OF_STATE: Readonly<Record<StepState, StateShape>> = { open: 'open', begun: 'half', done: 'full' };
@@ -35,7 +36,7 @@ const SCHOOL_WORDS: Readonly<Record<keyof FittingSchools, string>> = {
 /** Fitting: one step at a time, large enough for wet hands, with its dangers there and then. */
 @Component({
   selector: 'yp-fit',
-  imports: [StopFrame, CautionNote, Choices, Figure, KeptField, StateMark],
+  imports: [AfterIt, StopFrame, CautionNote, Choices, Figure, KeptField, StateMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './fit.html',
   host: { class: 'contents' },
@@ -80,6 +81,11 @@ export class Fit {
     () => `note:${this.application()?.id ?? ''}:${this.current()?.step ?? ''}`,
   );
   protected readonly isFinished = computed(() => this.steps().length > 0 && this.firstOpen() < 0);
+  /** When the last of its steps was done; null while one is open. */
+  protected readonly laidAt = computed(() => {
+    const done = [...this.#records().values()].flatMap(({ doneAt }) => (doneAt === null ? [] : [doneAt]));
+    return this.isFinished() ? (done.sort().at(-1) ?? null) : null;
+  });
   protected readonly timer = computed(() => {
     const { startedAt = null, doneAt = null } = this.record() ?? {};
     if (startedAt === null) return undefined;
