@@ -47,7 +47,7 @@ async function open(page: Page, path: string): Promise<void> {
   await expect(page.locator('h1').first()).toBeAttached();
   await page.waitForTimeout(150);
   if (!path.includes('/cut/')) return;
-  await page.getByRole('button', { name: /^Lay out/ }).click();
+  await page.getByRole('button', { name: /^Lay out (?!everything)/ }).click();
   await expect(page.getByRole('table')).toBeVisible();
 }
 

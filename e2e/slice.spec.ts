@@ -71,6 +71,7 @@ test('the whole slice by keyboard: measure out of square, film, cut, fit; browse
   await press('Alt+5');
   await expect(page.getByText('Step 1 of')).toBeVisible();
   await expect(page.getByText('Film can crack glass.').first()).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'After it, if it is laid today' })).toBeVisible();
   await press('Alt+Enter');
   await expect(page.getByText('Step 2 of')).toBeVisible();
   await page.getByLabel('Note').focus();

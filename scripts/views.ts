@@ -17,7 +17,7 @@ export interface View {
 }
 
 export const layOut = async (page: Page): Promise<void> => {
-  await page.getByRole('button', { name: /^Lay out/ }).click();
+  await page.getByRole('button', { name: /^Lay out (?!everything)/ }).click();
   await page.getByRole('table').waitFor();
   await page.getByRole('button', { name: 'Stop and keep this one' }).waitFor({ state: 'detached' });
   await page.waitForFunction(() => document.documentElement.dataset['unsaved'] === '0');

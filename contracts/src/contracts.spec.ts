@@ -162,7 +162,14 @@ const samples = {
     over: { top_nm: 22_000_000, right_nm: 0, bottom_nm: 22_000_000, left_nm: 0 },
     position: 1,
   },
-  seamChoice: { applicationId: id, kind: 'double cut', placing: null, match: 'half drop', firstDrop: null },
+  seamChoice: {
+    applicationId: id,
+    kind: 'double cut',
+    placing: null,
+    match: 'half drop',
+    firstDrop: null,
+    rollWidth_nm: 914_400_000,
+  },
   jobAllowance: { method: 'decor', top_nm: 40_000_000, right_nm: 0, bottom_nm: 1, left_nm: 2 },
   cutPlan: {
     filmId: id,

@@ -25,6 +25,7 @@ export const seamChoice = z.strictObject({
   placing: z.enum(['equal drops', 'full width and strip']).nullable(),
   match: z.enum(['none', 'straight', 'half drop']).nullable(),
   firstDrop: z.enum(['save film', 'centre the pattern']).nullable(),
+  rollWidth_nm: positiveNanometres.nullable(),
 }) satisfies z.ZodType<SeamChoice>;
 
 export const jobAllowance = z.strictObject({

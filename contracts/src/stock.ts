@@ -7,6 +7,7 @@ import {
   madeBySchema,
   nanometres,
   versionSchema,
+  word,
 } from './primitives';
 import { rollFieldsSchema } from './cutting-rows';
 
@@ -35,6 +36,7 @@ export interface StockItem extends StockLeft {
 export const stockItemSchema = rollFieldsSchema.extend({
   id: idSchema,
   left_nm: nanometres,
+  spokenFor: z.array(z.strictObject({ jobId: idSchema, job: word(200), length_nm: nanometres })),
   parentId: idSchema.nullable(),
   jobId: idSchema.nullable(),
   version: versionSchema.nullable(),

@@ -84,6 +84,7 @@ describe('can the stock be taken into a spreadsheet?', () => {
     width_nm: 1_524_000_000,
     length_nm: 30_000_000_000,
     left_nm: 12_340_500_000,
+    spokenFor: [{ jobId: 'j', job: 'Lower station', length_nm: 2_000_000_000 }],
     perMetre: 7.5,
     leftEdge: true,
     rightEdge: false,
@@ -110,6 +111,7 @@ describe('can the stock be taken into a spreadsheet?', () => {
       'factory edges': 'left',
       where: 'rack, left',
       there: 'yes',
+      'spoken for mm': '2000',
     });
   });
   it('what is not known stays empty, a film no longer in the catalogue is said', () => {

@@ -14,6 +14,7 @@ const HEADER = [
   'factory edges',
   'where',
   'there',
+  'spoken for mm',
 ] as const;
 
 /**
@@ -44,6 +45,7 @@ export function stockCsv(
         edges(item),
         item.where,
         isThere(item) ? 'yes' : 'no',
+        mmFromNm(item.spokenFor.reduce((sum, { length_nm }) => sum + length_nm, 0)),
       ]),
   );
 }

@@ -1,4 +1,13 @@
-import { type Film, type GlassPane, MATERIAL_NOT_STATED, NEW_PANE, NEW_PLACE, NEW_SURFACE, NO_BRIEF, NO_SITE_FACTS } from '../job';
+import {
+  type Film,
+  type GlassPane,
+  MATERIAL_NOT_STATED,
+  NEW_PANE,
+  NEW_PLACE,
+  NEW_SURFACE,
+  NO_BRIEF,
+  NO_SITE_FACTS,
+} from '../job';
 import type { SurfaceRows } from './question-of-rows';
 
 const MM = 1e6;

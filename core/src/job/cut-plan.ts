@@ -100,6 +100,8 @@ export interface SeamChoice {
   readonly placing: 'equal drops' | 'full width and strip' | null;
   readonly match: 'none' | 'straight' | 'half drop' | null;
   readonly firstDrop: 'save film' | 'centre the pattern' | null;
+  /** Width of the roll that seams are made for; null: the widest the film can be had in. */
+  readonly rollWidth_nm: number | null;
 }
 
 /** Allowances of this job for one way of fitting, instead of the customary ones. */

@@ -11,7 +11,7 @@ export {
 export type { Application, FittingSchools, Over } from './application';
 export { type CutMethod, CUT_METHODS } from './cut-method';
 export type { CutPiece, CutPlan, CutRoll, JobAllowance, Liner, SeamChoice, SectorMarks } from './cut-plan';
-export type { Offcut, Roll, StockLeft, StockTake } from './stock';
+export type { Offcut, Roll, SpokenFor, StockLeft, StockTake } from './stock';
 export {
   type FilmConstruction,
   type FilmMaterial,

@@ -42,6 +42,13 @@ export interface StockTake {
   readonly reason: 'cut' | 'spoiled';
 }
 
+/** Length of a roll that lies in the plan of a job and is not cut yet. */
+export interface SpokenFor {
+  readonly jobId: string;
+  readonly job: string;
+  readonly length_nm: number;
+}
+
 /**
  * Something film can be cut from, with what is left of it: a roll, an offcut brought in by hand, or one that
  * a job left.
@@ -49,4 +56,6 @@ export interface StockTake {
 export interface StockLeft extends Roll {
   readonly id: string;
   readonly left_nm: number;
+  /** By job, whichever. */
+  readonly spokenFor: readonly SpokenFor[];
 }

@@ -25,8 +25,11 @@ export function seamOf(view: JobView, application: RowOf<'application'>): SeamWi
   };
 }
 
-/** The film to cut for one application, by the measures and choices of this moment. */
-export function blankOf(view: JobView, application: RowOf<'application'>): BlankToday {
+/**
+ * The film to cut for one application, by the measures and choices of this moment.
+ * @param seamFor_nm width of the roll that seams are made for, instead of the one chosen
+ */
+export function blankOf(view: JobView, application: RowOf<'application'>, seamFor_nm?: number): BlankToday {
   const film = view.filmById.get(application.filmId);
   if (film === undefined) return { kind: 'none', reason: 'the film is not in the catalogue' };
   const check = checkOf(view, application.surfaceId);
@@ -41,7 +44,9 @@ export function blankOf(view: JobView, application: RowOf<'application'>): Blank
     view.surfaceById.get(application.surfaceId),
     view.rows.place,
   ];
-  return view.kept.of(`blank ${application.id}`, of, () => blankBy(view, application, check, film));
+  return view.kept.of(`blank ${application.id} ${seamFor_nm ?? ''}`, of, () =>
+    blankBy(view, application, check, film, seamFor_nm),
+  );
 }
 
 /** The same by other measures than those kept, such as what is being typed. */
@@ -50,6 +55,7 @@ export function blankBy(
   application: RowOf<'application'>,
   check: SurfaceCheck,
   film: FilmOfShop,
+  seamFor_nm = view.seamChoiceOf(application.id)?.rollWidth_nm ?? undefined,
 ): BlankToday {
   if (check.state === 'unfinished')
     return { kind: 'none', reason: `${check.needs.join(' and ')} is missing` };
@@ -66,7 +72,7 @@ export function blankBy(
       : {}),
     method: application.method,
     direction: film.direction,
-    rollWidths_mm: film.widths_nm.map(mmFromNm),
+    rollWidths_mm: (seamFor_nm === undefined ? film.widths_nm : [seamFor_nm]).map(mmFromNm),
     repeat_mm: film.repeat_nm === null ? null : mmFromNm(film.repeat_nm),
     seam: seamOf(view, application),
     hiddenAcross_mm: check.figure.openings?.flatMap(({ x, width }) => [x, x + width]) ?? [],

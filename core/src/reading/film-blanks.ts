@@ -28,17 +28,21 @@ export const blankKey = (applicationId: string, drop: number): string => `${appl
 /** The application of a key. */
 export const applicationOfKey = (key: string): string => key.split(BETWEEN)[0] ?? '';
 
-/** Every blank there is of one film by today's measures, and the surfaces that have none. */
+/**
+ * Every blank there is of one film by today's measures, and the surfaces that have none.
+ * @param seamFor_nm width of the roll that seams are made for, instead of those chosen
+ */
 export function blanksOfFilm(
   view: JobView,
   filmId: string,
+  seamFor_nm?: number,
 ): { readonly blanks: readonly FilmBlank[]; readonly missing: readonly MissingBlank[] } {
   const blanks: FilmBlank[] = [];
   const missing: MissingBlank[] = [];
   for (const application of view.applications) {
     if (application.filmId !== filmId) continue;
     const surface = view.surfaceById.get(application.surfaceId);
-    const today = blankOf(view, application);
+    const today = blankOf(view, application, seamFor_nm);
     if (today.kind === 'none') missing.push({ application, tag: surface?.tag ?? '?', reason: today.reason });
     else
       for (const blank of today.blanks.blanks)

@@ -70,7 +70,18 @@ export function filmOrder(
   stock: readonly StockLeft[],
   extra: readonly OrderPiece[] = [],
 ): CutOrder {
-  const { blanks } = blanksOfFilm(view, filmId);
+  return orderOfBlanks(view, filmId, blanksOfFilm(view, filmId).blanks, settings, stock, extra);
+}
+
+/** The same of blanks made otherwise than is chosen, to see what that would take. */
+export function orderOfBlanks(
+  view: JobView,
+  filmId: string,
+  blanks: readonly FilmBlank[],
+  settings: CutSettings,
+  stock: readonly StockLeft[],
+  extra: readonly OrderPiece[] = [],
+): CutOrder {
   const items = stockOfFilm(stock, filmId);
   const stocks = stockFilms(view, filmId, items, settings.leftOut);
   const plan = planOfFilm(view, filmId);

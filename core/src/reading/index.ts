@@ -31,7 +31,7 @@ export {
   lotsApart,
   planOfFilm,
 } from './film-order';
-export { filmWorth, newRollLength, pricePerSquare, stockFilms, stockOfFilm } from './film-stock';
+export { filmWorth, newRollLength, orderKey, pricePerSquare, stockFilms, stockOfFilm } from './film-stock';
 export { offcutsLeft } from './offcuts';
 export { outlineOnPlan } from './flat-outline';
 export { type FilmOfShop, type JobRows, type PersonOfShop, type Shop, EMPTY_SHOP, jobRows } from './job-rows';
@@ -60,6 +60,16 @@ export {
 } from './readiness';
 export { type ReadyBook, newReadyBook, readyAnswers } from './ready-answers';
 export { type AfterLaying, returnsOf } from './returns';
+export { type PromisedTwice, promisedTwice, spokenForElsewhere } from './spoken-for';
+export {
+  type RollTrial,
+  type SeamSum,
+  rollTrials,
+  seamedOtherwise,
+  seamsOf,
+  widestRoll_nm,
+} from './roll-trials';
+export { needsLayout } from './needs-layout';
 export { type StateAtStop, stateAtCut, stateAtFilm, stateAtFit, stateAtSurvey } from './state-at-stop';
 export {
   type MeasureState,

@@ -105,7 +105,10 @@ export interface VapourThrough {
 
 const spread = ([low, high]: readonly [number, number]): number => Math.log(high / low) / (2 * TO_80_PERCENT);
 
-/** How readily water leaves through a film: by the rate on its sheet, else by what it is made of, else by what its family is usually made of. */
+/**
+ * How readily water leaves through a film: by the rate on its sheet, else by what it is made of, else by what
+ * its family is usually made of.
+ */
 export function vapourThrough(film: DryingFilm): VapourThrough {
   const construction = film.construction ?? USUAL[film.family];
   if (film.vapourRate_gm2day !== null) {

@@ -23,6 +23,7 @@ export const seamChoice = pgTable(
     placing: text().$type<SeamChoice['placing']>(),
     match: text().$type<SeamChoice['match']>(),
     firstDrop: text().$type<SeamChoice['firstDrop']>(),
+    rollWidth_nm: nm(),
   },
   (t) => [
     index('seam_choice_job').on(t.jobId, t.id),

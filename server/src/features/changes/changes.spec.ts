@@ -321,7 +321,14 @@ describe('does a row outlive what it hangs on?', () => {
           op: 'put',
           table: 'seamChoice',
           id: newId(),
-          fields: { applicationId: id, kind: 'butt', placing: null, match: null, firstDrop: null },
+          fields: {
+            applicationId: id,
+            kind: 'butt',
+            placing: null,
+            match: null,
+            firstDrop: null,
+            rollWidth_nm: null,
+          },
         },
       ])
       .expect(200);

@@ -1,14 +1,15 @@
 import type { MadeBy, RollRow, StockItem } from '@yellow-pane/contracts';
-import type { Roll } from '@yellow-pane/core/job';
+import type { Roll, SpokenFor } from '@yellow-pane/core/job';
 import { eq, sql } from 'drizzle-orm';
 import type { Database, Transaction } from '../../db/database';
-import { job, offcut, roll, stockTake } from '../../db/schema';
+import { cutPlan, cutRoll, job, offcut, roll, stockTake } from '../../db/schema';
 import { Refusal } from '../../http/refusal';
 import { changedBy } from '../people/queries';
 
 /** Everything film can be cut from, with what is left of it. */
 export async function readStock(db: Database | Transaction): Promise<readonly StockItem[]> {
   const taken = await takenBy(db);
+  const spoken = await spokenForBy(db);
   const left = (id: string, length_nm: number): number => Math.max(0, length_nm - (taken.get(id) ?? 0));
   const rolls = await db.select().from(roll).orderBy(roll.label);
   const offcuts = await db
@@ -21,10 +22,11 @@ export async function readStock(db: Database | Transaction): Promise<readonly St
     ...rolls.map(({ changedBy: _by, changedAt: _at, ...row }): StockItem => ({
       ...row,
       left_nm: left(row.id, row.length_nm),
+      spokenFor: spoken.get(row.id) ?? [],
       parentId: null,
       jobId: null,
     })),
-    ...offcuts.map(({ row }) => offcutItem(row, left(row.id, row.length_nm))),
+    ...offcuts.map(({ row }) => offcutItem(row, left(row.id, row.length_nm), spoken.get(row.id) ?? [])),
   ];
 }
 
@@ -39,7 +41,37 @@ async function takenBy(db: Database | Transaction): Promise<ReadonlyMap<string, 
   return new Map(sums.map(({ id, sum }) => [id, Number(sum)]));
 }
 
-function offcutItem(row: typeof offcut.$inferSelect, left_nm: number): StockItem {
+/** What plans of jobs at hand take of each roll and offcut and have not cut yet. */
+async function spokenForBy(db: Database | Transaction): Promise<ReadonlyMap<string, readonly SpokenFor[]>> {
+  const sums = await db
+    .select({
+      id: cutRoll.stockId,
+      jobId: job.id,
+      job: job.name,
+      sum: sql<string>`sum(${cutRoll.used_nm})`,
+    })
+    .from(cutRoll)
+    .innerJoin(cutPlan, sql`${cutPlan.id} = ${cutRoll.planId} and not ${cutPlan.removed}`)
+    .innerJoin(job, eq(job.id, cutRoll.jobId))
+    .where(
+      sql`${cutRoll.stockId} is not null and ${cutRoll.bookedAt} is null and not ${cutRoll.removed} and not ${job.removed} and not ${job.archived}`,
+    )
+    .groupBy(cutRoll.stockId, job.id, job.name)
+    .orderBy(job.name);
+  const spoken = new Map<string, SpokenFor[]>();
+  for (const { id, jobId, job: name, sum } of sums) {
+    const own = spoken.get(id ?? '') ?? [];
+    own.push({ jobId, job: name, length_nm: Number(sum) });
+    spoken.set(id ?? '', own);
+  }
+  return spoken;
+}
+
+function offcutItem(
+  row: typeof offcut.$inferSelect,
+  left_nm: number,
+  spokenFor: readonly SpokenFor[],
+): StockItem {
   const { id, jobId, parentId, filmId, label, lot, width_nm, length_nm, perMetre, where } = row;
   const { leftEdge, rightEdge } = row;
   return {
@@ -48,6 +80,7 @@ function offcutItem(row: typeof offcut.$inferSelect, left_nm: number): StockItem
     version: null,
     gone: false,
     left_nm,
+    spokenFor,
   };
 }
 

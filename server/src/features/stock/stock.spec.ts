@@ -214,9 +214,9 @@ describe('is the stock what people bought less what they cut?', () => {
     });
     const list = (await request(server.app).get('/api/stock/list').expect(200)).text;
     expect(list.split('\r\n')[0]).toBe(
-      'film,what,label,lot,width mm,length left mm,begun with mm,price a metre,factory edges,where,there',
+      'film,what,label,lot,width mm,length left mm,begun with mm,price a metre,factory edges,where,there,spoken for mm',
     );
-    expect(list).toMatch(/,roll,[^\n]*,1524,5000,5000,[^\n]*,bench,yes\r\n/);
+    expect(list).toMatch(/,roll,[^\n]*,1524,5000,5000,[^\n]*,bench,yes,0\r\n/);
   });
 
   it('cut done books length and makes an offcut in one change; undone, both are as before', async () => {
@@ -241,6 +241,35 @@ describe('is the stock what people bought less what they cut?', () => {
       .expect(200);
     expect((await stock()).find((item) => item.id === id)?.left_nm).toBe(5000 * MM);
     expect((await stock()).some((item) => item.id === ids.offcut)).toBe(false);
+  });
+
+  it('film in a plan is spoken for until it is cut, by the name of its job; not by a job that is put away or deleted', async () => {
+    const id = newId();
+    await request(server.app).put(`/api/rolls/${id}`).send(rollBody()).expect(200);
+    const { jobId, ids, ops, booking } = planned(id, 2190);
+    await server.send(jobId, ops).expect(200);
+    const spokenFor = async () => (await stock()).find((item) => item.id === id)?.spokenFor;
+    expect(await spokenFor()).toEqual([{ jobId, job: expect.any(String), length_nm: 2190 * MM }]);
+    await server
+      .send(jobId, [{ op: 'set', table: 'job', id: jobId, fields: { archived: true }, baseVersion: 1 }])
+      .expect(200);
+    expect(await spokenFor()).toEqual([]);
+    await server
+      .send(jobId, [{ op: 'set', table: 'job', id: jobId, fields: { archived: false }, baseVersion: 2 }])
+      .expect(200);
+    await server
+      .send(jobId, [
+        ...booking,
+        {
+          op: 'set',
+          table: 'cutRoll',
+          id: ids.roll,
+          fields: { bookedAt: '2026-11-24T10:00:00.000Z' },
+          baseVersion: 1,
+        },
+      ])
+      .expect(200);
+    expect(await spokenFor()).toEqual([]);
   });
 
   it('two people cannot cut the same length: the second is refused whole, with what is left', async () => {

@@ -1,4 +1,4 @@
-import { Injectable, computed, inject, signal } from '@angular/core';
+import { Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import type { Forecast, WeatherScenario } from '@yellow-pane/contracts';
 import { BenchThermometer } from '../instruments/bench-thermometer';
 import { ServerRefusal, api } from '../server/api';
@@ -28,13 +28,28 @@ export class Weather {
   });
   /** What the thermometer on site says, while it is connected. */
   readonly onSite = this.#thermometer.air;
-  #hasBegun = false;
+  readonly #hasBegun = signal(false);
+  /** Of the place, as one word: a change to anything else of it asks for no other forecast. */
+  readonly #where = computed(() => {
+    const { latitude_deg, longitude_deg, altitude_m } = this.place() ?? {};
+    return `${latitude_deg} ${longitude_deg} ${altitude_m}`;
+  });
 
-  /** Begins to listen; again does no harm. */
+  constructor() {
+    /** The job may come after the first who asks, and its place later still. */
+    effect(() => {
+      this.#where();
+      if (this.#hasBegun()) void untracked(() => this.load());
+    });
+  }
+
+  /** Begins to listen; asks again when it listens already. */
   begin(): void {
-    void this.load();
-    if (this.#hasBegun) return;
-    this.#hasBegun = true;
+    if (untracked(this.#hasBegun)) {
+      void this.load();
+      return;
+    }
+    this.#hasBegun.set(true);
     this.#thermometer.listen();
     void this.#thermometer.look();
     setInterval(() => {

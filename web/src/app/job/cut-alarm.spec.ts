@@ -192,7 +192,14 @@ describe('when does what is laid out no longer hold?', () => {
     const placing =
       cut.seamOf(applicationOf('WL1')).placing === 'equal drops' ? 'full width and strip' : 'equal drops';
     desk.do('seams', [
-      desk.put('seamChoice', { applicationId: id, kind: null, placing, match: null, firstDrop: null }),
+      desk.put('seamChoice', {
+        applicationId: id,
+        kind: null,
+        placing,
+        match: null,
+        firstDrop: null,
+        rollWidth_nm: null,
+      }),
     ]);
     expect(cut.isStale(id)).toBe(true);
   });

@@ -34,6 +34,7 @@ export class StockHere {
         version: null,
         gone: false,
         left_nm: row.length_nm,
+        spokenFor: [],
         jobId: row.jobId,
       }));
     return [...known, ...own].map((item) => {

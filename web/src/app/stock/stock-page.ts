@@ -10,13 +10,14 @@ import {
 import { RouterLink } from '@angular/router';
 import type { StockItem } from '@yellow-pane/contracts';
 import type { Roll } from '@yellow-pane/core/job';
-import { formatFilmLength, formatLengthWithUnit, parseReading } from '@yellow-pane/core/quantity';
+import { formatFilmLength, parseReading } from '@yellow-pane/core/quantity';
 import { Catalogue } from '../catalogue/catalogue';
 import { Stock } from '../catalogue/stock';
 import { Device } from '../device/device';
 import { textOf } from '../ui/form-text';
 import { GeneralCommands } from '../shell/general-commands';
 import { catalogueWords } from '../words/catalogue';
+import { shownItem, spokenLength } from './shown-item';
 
 /** Every roll and offcut there is, drawn by what is left of it, and the way to take one in. */
 @Component({
@@ -38,9 +39,24 @@ import { catalogueWords } from '../words/catalogue';
           <button type="button" class="act act-small" (click)="stock.load()">{{ words.tryAgain }}</button>
         </p>
       }
+      @if (stock.items().length > 0) {
+        <label class="block mt-3 max-w-sm"
+          ><span class="block text-sm text-faint">{{ words.findInStock }}</span
+          ><input
+            class="field"
+            type="search"
+            [value]="sought()"
+            (input)="sought.set($any($event.target).value)"
+        /></label>
+        @if (groups().length === 0) {
+          <p class="mt-4" role="status">{{ words.nothingFound(sought()) }}</p>
+        }
+      }
       @for (group of groups(); track group.filmId) {
         <section class="mt-5" [attr.aria-label]="group.name">
-          <h2 class="text-xl border-b border-ink pb-1">{{ group.name }}</h2>
+          <h2 class="text-xl border-b border-ink pb-1 flex flex-wrap items-baseline gap-x-4">
+            <span class="flex-1">{{ group.name }}</span><span class="text-base figure">{{ group.sum }}</span>
+          </h2>
           <ul>
             @for (item of group.items; track item.id) {
               <li
@@ -76,11 +92,25 @@ import { catalogueWords } from '../words/catalogue';
                     stroke-width="1.5"
                     vector-effect="non-scaling-stroke"
                   />
+                  @if (item.spoken > 0) {
+                    <rect
+                      x="0.5"
+                      y="1"
+                      [attr.width]="item.spoken"
+                      height="34"
+                      class="fill-film stroke-ink"
+                      fill-opacity="0.75"
+                      vector-effect="non-scaling-stroke"
+                    />
+                  }
                 </svg>
                 <span class="text-right max-md:col-span-2 max-md:text-left"
                   ><span class="figure font-semibold">{{ item.size }}</span
-                  ><span class="block text-sm text-faint">{{ item.under }}</span></span
-                >
+                  ><span class="block text-sm text-faint">{{ item.under }}</span>
+                  @if (item.spokenFor; as says) {
+                    <span class="block text-sm">{{ says }}</span>
+                  }
+                </span>
                 @if (item.row.version !== null) {
                   <button
                     type="button"
@@ -96,7 +126,7 @@ import { catalogueWords } from '../words/catalogue';
           </ul>
         </section>
       } @empty {
-        @if (stock.status() === 'here') {
+        @if (stock.status() === 'here' && stock.items().length === 0) {
           <p class="mt-4">
             {{ words.stockEmpty }}
           </p>
@@ -183,17 +213,33 @@ export class StockPage {
   protected readonly taken = signal<string | undefined>(undefined);
   protected readonly form = viewChild.required<ElementRef<HTMLFormElement>>('form');
 
+  protected readonly sought = signal('');
+
   protected readonly groups = computed(() => {
     const longest = Math.max(1, ...this.stock.items().map(({ length_nm }) => length_nm));
-    const ids = [...new Set(this.stock.items().map(({ filmId }) => filmId))];
-    return ids.map((filmId) => ({
-      filmId,
-      name: this.catalogue.byId().get(filmId)?.name ?? catalogueWords.filmUnknown,
-      items: this.stock
-        .items()
-        .filter((item) => item.filmId === filmId)
-        .map((row) => this.#shown(row, longest)),
-    }));
+    const sought = this.sought().trim().toLowerCase();
+    const found = this.stock
+      .items()
+      .filter((item) =>
+        [this.#filmName(item.filmId), item.label, item.lot, item.where]
+          .join(' ')
+          .toLowerCase()
+          .includes(sought),
+      );
+    return [...new Set(found.map(({ filmId }) => filmId))].map((filmId) => {
+      const items = found.filter((item) => item.filmId === filmId);
+      const left_nm = items.reduce((sum, { gone, left_nm: own }) => sum + (gone ? 0 : own), 0);
+      const spoken_nm = items.reduce((sum, item) => sum + spokenLength(item), 0);
+      return {
+        filmId,
+        name: this.#filmName(filmId),
+        sum: catalogueWords.sumOfFilm(
+          this.#metres(left_nm),
+          spoken_nm === 0 ? '' : catalogueWords.ofItSpokenFor(this.#metres(spoken_nm)),
+        ),
+        items: items.map((row) => shownItem(row, longest, this.#units())),
+      };
+    });
   });
 
   constructor() {
@@ -202,49 +248,11 @@ export class StockPage {
     inject(GeneralCommands).offer();
   }
 
-  #shown(
-    row: StockItem,
-    longest: number,
-  ): {
-    readonly id: string;
-    readonly row: StockItem;
-    readonly label: string;
-    readonly what: string;
-    readonly whole: number;
-    readonly left: number;
-    readonly size: string;
-    readonly under: string;
-    readonly says: string;
-  } {
-    const metres = (value: number): string => formatFilmLength(value, this.#units());
-    const left = row.gone ? 0 : row.left_nm;
-    return {
-      id: row.id,
-      row,
-      label: row.label,
-      what: row.gone ? 'gone' : left === 0 ? catalogueWords.usedUp(row.what) : row.what,
-      whole: (598 * row.length_nm) / longest,
-      left: (598 * left) / longest,
-      size: `${metres(left)} × ${formatLengthWithUnit(row.width_nm, this.#units())}`,
-      under: [
-        row.lot === '' ? '' : catalogueWords.lot(row.lot),
-        row.where,
-        row.perMetre === null
-          ? catalogueWords.priceUnknown
-          : catalogueWords.priceAMetre(row.perMetre.toFixed(2)),
-        row.leftEdge && row.rightEdge
-          ? ''
-          : row.leftEdge
-            ? catalogueWords.leftEdge
-            : row.rightEdge
-              ? catalogueWords.rightEdge
-              : catalogueWords.noEdge,
-      ]
-        .filter((part) => part !== '')
-        .join(', '),
-      says: catalogueWords.leftOf(metres(left), metres(row.length_nm)),
-    };
+  #filmName(filmId: string): string {
+    return this.catalogue.byId().get(filmId)?.name ?? catalogueWords.filmUnknown;
   }
+
+  readonly #metres = (value_nm: number): string => formatFilmLength(value_nm, this.#units());
 
   protected async takeIn(event: Event): Promise<void> {
     event.preventDefault();

@@ -45,10 +45,22 @@ export class LayoutPool {
     return this.#pool.run((remote) => remote.bound(request), options);
   }
 
-  planEach(
+  /** A short search each, shared out among the workers. */
+  async planEach(
     orders: readonly CutOrder[],
     { milliseconds, ...options }: TaskOptions & { readonly milliseconds: number },
   ): Promise<readonly CutOrderPlan[]> {
-    return this.#pool.run((remote, onProgress) => remote.planEach(orders, milliseconds, onProgress), options);
+    const share = Math.ceil(orders.length / SEARCHES);
+    const parts = Array.from({ length: SEARCHES }, (_, part) =>
+      orders.slice(part * share, (part + 1) * share),
+    );
+    const found = await Promise.all(
+      parts
+        .filter((part) => part.length > 0)
+        .map((part) =>
+          this.#pool.run((remote, onProgress) => remote.planEach(part, milliseconds, onProgress), options),
+        ),
+    );
+    return found.flat();
   }
 }

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { blankNoteWords } from '@yellow-pane/contracts/words';
 import { type SeamWishes, suitedMethods } from '@yellow-pane/core/cutting';
 import { allowanceFor } from '@yellow-pane/core/rules';
-import type { CutMethod, Over } from '@yellow-pane/core/job';
+import type { CutMethod, Over, SeamChoice } from '@yellow-pane/core/job';
 import { outlineOfCheck } from '@yellow-pane/core/measure';
 import { formatLength, formatLengthWithUnit, nmFromMm, parseReading } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
@@ -94,6 +94,11 @@ export class BlanksView {
             ? cutWords.setForThisJob
             : undefined,
       isSeamed: blanks.blanks.length > 1,
+      rollWidth_nm: this.#reading.seamChoiceOf(application.id)?.rollWidth_nm ?? null,
+      rollWidths: (this.cutting.film()?.widths_nm ?? []).map((nm) => ({
+        nm,
+        word: formatLengthWithUnit(nm, this.#units()),
+      })),
       hasRepeat: (this.cutting.film()?.repeat_nm ?? null) !== null,
       says: cutWords.blankOf(
         surface.tag,
@@ -164,11 +169,22 @@ export class BlanksView {
       this.#desk.do(cutWords.customaryForWay(own.method), [this.#desk.remove('jobAllowance', own.id)]);
   }
 
+  protected setRollWidth(value: string): void {
+    const rollWidth_nm = value === '' ? null : Number(value);
+    const roll =
+      rollWidth_nm === null ? cutWords.widestThereIs : formatLengthWithUnit(rollWidth_nm, this.#units());
+    this.#chooseSeam({ rollWidth_nm }, `${cutWords.seamsForRoll} ${roll}`);
+  }
+
   protected setSeam(change: Partial<SeamWishes>): void {
+    this.#chooseSeam(change, Object.values(change).join(', '));
+  }
+
+  #chooseSeam(change: Partial<SeamChoice>, what: string): void {
     const application = this.#application();
     if (application === undefined) return;
     const own = this.#reading.seamChoiceOf(application.id);
-    const word = `${this.selection.surface()?.tag ?? ''}: ${Object.values(change).join(', ')}`;
+    const word = `${this.selection.surface()?.tag ?? ''}: ${what}`;
     if (own !== undefined) this.#desk.do(word, [this.#desk.set('seamChoice', own.id, change)]);
     else
       this.#desk.do(word, [
@@ -178,6 +194,7 @@ export class BlanksView {
           placing: null,
           match: null,
           firstDrop: null,
+          rollWidth_nm: null,
           ...change,
         }),
       ]);

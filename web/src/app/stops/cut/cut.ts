@@ -20,6 +20,7 @@ import { planSums } from './plan-sums';
 import { SettingsPanel } from './settings-panel';
 import { StockView } from './stock-view';
 import { TableView } from './table-view';
+import { WholeJob } from './whole-job';
 
 /** Blanks from surfaces, blanks on rolls and offcuts, cuts for the table, film off the stock. */
 @Component({
@@ -43,6 +44,7 @@ import { TableView } from './table-view';
 export class Cut {
   protected readonly words = cutWords;
   protected readonly cutting = inject(Cutting);
+  protected readonly wholeJob = inject(WholeJob);
   protected readonly reading = inject(JobReading);
   protected readonly selection = inject(Selection);
   protected readonly units = inject(Device).units;
@@ -113,12 +115,21 @@ export class Cut {
         },
       },
       {
+        id: 'lay-out-everything',
+        word: cutWords.layEverythingOutCommand,
+        keys: 'Alt+Shift+Enter',
+        canRun: () => this.wholeJob.open().length > 0 && this.cutting.progress() === undefined,
+        run: () => {
+          void this.wholeJob.layOut();
+        },
+      },
+      {
         id: 'stop-layout',
         word: cutWords.stopAndKeepLayout,
         keys: 'Escape',
         canRun: () => this.cutting.progress() !== undefined,
         run: () => {
-          this.cutting.stop();
+          this.wholeJob.stop();
         },
       },
       show('layout', cutWords.layoutOnRolls, 'Alt+L'),

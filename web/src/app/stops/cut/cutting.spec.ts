@@ -15,6 +15,7 @@ import { LayoutPool } from '../../workers/layout-pool';
 import { Cutting } from './cutting';
 import { FilmTrials } from './film-trials';
 import { PlanWork } from './plan-work';
+import { WholeJob } from './whole-job';
 
 const DEMO = DEMO_CHANGES.filter(({ jobId }) => jobId === DEMO_JOB_ID).flatMap(({ change }) => change.ops);
 const ROUNDS = 25;
@@ -25,11 +26,11 @@ const searched = (order: CutOrder, onBetter: (plan: never) => void = () => undef
  * The Cut stop before a surface of the demo, with the demo's stock; the search runs here instead of in a
  * worker.
  */
-function standing(tag: string) {
+function standing(tag: string, films = EXAMPLE_FILMS) {
   const chosen = signal(tag);
   /** What a person does while a layout is looked for. */
   let during = (): void => undefined;
-  const job = openJob(DEMO, EXAMPLE_FILMS, [
+  const job = openJob(DEMO, films, [
     {
       provide: Selection,
       useFactory: (reading: JobReading) => ({
@@ -56,6 +57,7 @@ function standing(tag: string) {
     ...roll,
     id,
     left_nm: roll.length_nm,
+    spokenFor: [],
     parentId: null,
     jobId: null,
     version: 1,
@@ -64,8 +66,9 @@ function standing(tag: string) {
   /** What the server answers when it is asked for the stock. */
   let answered: readonly StockItem[] = items;
   jest.spyOn(api, 'stock').mockImplementation(() => Promise.resolve(answered));
-  const [cutting, trials, work, desk, reading] = [
+  const [cutting, whole, trials, work, desk, reading] = [
     job.get(Cutting),
+    job.get(WholeJob),
     job.get(FilmTrials),
     job.get(PlanWork),
     job.get(JobDesk),
@@ -112,6 +115,7 @@ function standing(tag: string) {
       answered = of(answered);
     },
     cutting,
+    whole,
     trials,
     work,
     desk,
@@ -190,7 +194,7 @@ describe('is the film of the surface in hand laid out?', () => {
   });
   it('without any film to use it says what is short, and keeps no plan that leaves pieces out silently', async () => {
     const { cutting } = standing('SW1');
-    cutting.leftOut.set(
+    cutting.leaveOut(
       new Set([
         ...cutting.items().map(({ id }) => id),
         ...(cutting.film()?.widths_nm ?? []).map((width) => `order ${width}`),
@@ -277,7 +281,7 @@ describe('does what a person did to the plan stay?', () => {
   });
   it('pieces pinned on the second of two rolls to order stay on it when the rest is laid anew', async () => {
     const { cutting, work, addRoll } = standing('SW1');
-    cutting.leftOut.set(new Set(cutting.items().map(({ id }) => id)));
+    cutting.leaveOut(new Set(cutting.items().map(({ id }) => id)));
     await cutting.layOut();
     const [first, second] = cutting.pieces();
     if (first === undefined || second === undefined) throw new Error('nothing laid');
@@ -354,14 +358,38 @@ describe('does what a person did to the plan stay?', () => {
 });
 
 describe('which roll to buy, and what would one more cost?', () => {
-  it('each width is tried with the stock, then all of them: all together cost no more than the best of them', async () => {
+  it('each width is tried with the stock, two widths where both are used; one is the cheapest of all', async () => {
     const { trials } = standing('SW1');
-    const tried = await trials.compareWidths(new AbortController().signal);
-    expect(tried.map(({ word }) => word)).toContain('only what is in stock');
-    const whole = tried.filter(({ plan }) => plan.notLaid.length === 0);
-    const all = whole.find(({ word }) => word.endsWith('all widths'));
-    expect(all).toBeDefined();
-    for (const { plan } of whole) expect(all?.plan.cost.value).toBeLessThanOrEqual(plan.cost.value * 1.02);
+    const tried = await trials.compare(new AbortController().signal);
+    expect(tried.map(({ widths_nm }) => widths_nm.length)).toContain(0);
+    const singles = tried.filter(({ widths_nm }) => widths_nm.length === 1);
+    expect(new Set(singles.map(({ widths_nm }) => widths_nm[0])).size).toBeGreaterThan(1);
+    for (const { widths_nm, plan } of tried.filter((own) => own.widths_nm.length > 1)) {
+      const used = plan.uses.map(({ stockId }) => stockId);
+      expect(widths_nm.every((width_nm) => used.includes(`order ${width_nm}`))).toBe(true);
+    }
+  });
+  it('a wall is seamed anew for each width, and the seams are counted: 2.96 m on rolls of 1000 and 1370', async () => {
+    const inTwoWidths = EXAMPLE_FILMS.map((own) => ({
+      ...own,
+      film: { ...own.film, widths_nm: [1000e6, 1370e6] },
+    }));
+    const { trials, cutting, reading } = standing('WL1', inTwoWidths);
+    const tried = await trials.compare(new AbortController().signal);
+    const of = (width_nm: number) =>
+      tried.filter(({ widths_nm }) => widths_nm.length === 1 && widths_nm[0] === width_nm);
+    const drops = (width_nm: number) => of(width_nm).map(({ seams }) => seams.count + 1);
+    const whole = cutting.blanks()[0]?.blanks.whole.width_mm.value ?? 0;
+    expect(whole).toBeGreaterThan(1370);
+    expect(drops(1000e6)).toEqual([Math.ceil(whole / 1000)]);
+    expect(drops(1370e6)).toEqual([Math.ceil(whole / 1370)]);
+    const [narrow] = of(1000e6);
+    if (narrow === undefined) throw new Error('not tried');
+    await trials.take(narrow);
+    const laid = reading.piecesOf(cutting.plan()?.id ?? '');
+    expect(laid).toHaveLength(narrow.plan.uses.reduce((sum, { placed }) => sum + placed.length, 0));
+    expect(Math.max(...laid.map(({ across_nm }) => across_nm))).toBeLessThanOrEqual(1000e6);
+    expect(cutting.rolls().map(({ width_nm }) => width_nm)).toEqual([1000e6]);
   });
   it('two more panes add film for two, and are not in the plan', async () => {
     const { cutting, trials } = standing('SW1');
@@ -410,6 +438,72 @@ describe('is film promised that is gone?', () => {
     for (const roll of cutting.rolls())
       if (roll.label === 'R-14') expect(roll.used_nm).toBeLessThanOrEqual(640_000_000);
     expect(R14(cutting)?.left_nm).toBe(640_000_000);
+  });
+});
+
+describe('does a layout go to the film it was made for?', () => {
+  it('another surface is looked at while it is laid out: the pieces are of the film that was asked for', async () => {
+    const { cutting, reading, goTo, whileSearching } = standing('SW1');
+    const filmId = cutting.filmId();
+    whileSearching(() => {
+      goTo('DR1');
+    });
+    await cutting.layOut();
+    expect(cutting.filmId()).not.toBe(filmId);
+    expect(cutting.plan()).toBeUndefined();
+    const [plan, ...more] = reading.plans();
+    expect(more).toEqual([]);
+    expect(plan?.filmId).toBe(filmId);
+    const own = new Set(
+      reading
+        .applications()
+        .filter((application) => application.filmId === filmId)
+        .map(({ id }) => id),
+    );
+    const pieces = reading.piecesOf(plan?.id ?? '');
+    expect(pieces.length).toBeGreaterThan(0);
+    expect(pieces.map(({ tag }) => tag)).toContain('SW1');
+    expect(pieces.filter(({ applicationId }) => !own.has(applicationId))).toEqual([]);
+  });
+});
+
+describe('is everything laid out at one touch?', () => {
+  it('every film that needs it, each on its own plan; what lies already is left, and nothing is open afterwards', async () => {
+    const { cutting, reading, whole } = standing('SW1');
+    await cutting.layOut();
+    const first = cutting.plan();
+    const open = whole.open();
+    expect(open.length).toBeGreaterThan(3);
+    expect(open.map(({ id }) => id)).not.toContain(first?.filmId);
+    await whole.layOut();
+    expect(
+      reading
+        .plans()
+        .map(({ filmId }) => filmId)
+        .sort(),
+    ).toEqual([first?.filmId ?? '', ...open.map(({ id }) => id)].sort());
+    expect(reading.plans().find(({ id }) => id === first?.id)).toEqual(first);
+    expect(whole.at()).toBeUndefined();
+    const stillOpen = whole.open();
+    for (const { id } of stillOpen) {
+      cutting.filmId.set(id);
+      expect(cutting.fault()).toBeDefined();
+    }
+  });
+  it('stopped, what lies is kept and the rest is not begun', async () => {
+    const { reading, whole, whileSearching } = standing('SW1');
+    whileSearching(() => {
+      whole.stop();
+    });
+    await whole.layOut();
+    expect(reading.plans()).toHaveLength(1);
+  });
+  it('a width left out is left out of its own film alone', () => {
+    const { cutting } = standing('SW1');
+    cutting.leaveOut(new Set(['order 1524000000']));
+    expect(cutting.leftOut().size).toBe(1);
+    cutting.filmId.set(cutting.films().find(({ id }) => id !== cutting.filmId())?.id);
+    expect(cutting.leftOut().size).toBe(0);
   });
 });
 

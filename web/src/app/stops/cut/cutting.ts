@@ -1,12 +1,10 @@
 import { Injectable, computed, inject, linkedSignal, signal } from '@angular/core';
-import type { Op, StockItem } from '@yellow-pane/contracts';
-import { mmFromNm } from '@yellow-pane/core/quantity';
-import type { CutOrder, CutOrderPlan, OrderPiece, Stages, StockFilm } from '@yellow-pane/core/cutting';
+import type { StockItem } from '@yellow-pane/contracts';
+import type { CutOrder, OrderPiece, Stages, StockFilm } from '@yellow-pane/core/cutting';
 import type { Liner, RowOf } from '@yellow-pane/core/job';
 import {
   type CutSettings,
   type FilmBlank,
-  begunIds,
   blanksOfFilm,
   cutSettingsOf,
   cuttingRates,
@@ -14,27 +12,21 @@ import {
   filmWorth,
   isBegun,
   isStale,
-  lengthBoundOf,
-  lengthBoundRequest,
   notLaid,
-  planFigures,
   planOfFilm,
-  planRows,
   pricePerSquare,
   stockFilms,
   stockOfFilm,
 } from '@yellow-pane/core/reading';
 import { Catalogue } from '../../catalogue/catalogue';
 import { Device } from '../../device/device';
-import { newId } from '../../device/session';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { StockHere } from '../../job/stock-here';
 import { Selection } from '../../shell/selection';
 import { cutWords } from '../../words/cut';
-import { LayoutPool } from '../../workers/layout-pool';
-import { Search } from '../../workers/search';
-import { money, pieceWord, refusalWord, shortWord } from './cut-words';
+import { money, pieceWord } from './cut-words';
+import { Layouts } from './layouts';
 
 export type CutView = 'layout' | 'blanks' | 'table' | 'stock';
 
@@ -43,10 +35,7 @@ export interface BlankHere extends FilmBlank {
   readonly word: string;
 }
 
-const OPS_PER_CHANGE = 1500;
-/** How long better layouts are looked for: longer where there is more to win. */
-const SEARCH_MS = { few: 1500, many: 4000 } as const;
-const MANY_PIECES = 60;
+const NOTHING: ReadonlySet<string> = new Set();
 const PLOTTER_GAP_NM = 3_000_000;
 
 /**
@@ -56,21 +45,25 @@ const PLOTTER_GAP_NM = 3_000_000;
 @Injectable({ providedIn: 'root' })
 export class Cutting {
   readonly #desk = inject(JobDesk);
-  readonly #units = inject(Device).units;
-  readonly #pool = inject(LayoutPool);
   readonly #reading = inject(JobReading);
   readonly #selection = inject(Selection);
   readonly #catalogue = inject(Catalogue);
   readonly #stock = inject(StockHere);
-  readonly #search = new Search<CutOrderPlan>();
+  readonly #layouts = inject(Layouts);
 
   readonly units = inject(Device).units;
   readonly view = signal<CutView>('layout');
   readonly isSettingOpen = signal(false);
-  readonly progress = this.#search.progress;
-  readonly fault = signal<string | undefined>(undefined);
-  /** The best layout found so far, while the search goes on. */
-  readonly soFar = this.#search.soFar;
+  readonly progress = this.#layouts.progress;
+  /** What is wrong, by film. */
+  readonly #faults = signal<ReadonlyMap<string, string | undefined>>(new Map());
+  readonly fault = computed(() => this.#faults().get(this.filmId() ?? ''));
+  /** Whether the search that goes on is for the film in hand. */
+  readonly isLayingOutThis = computed(
+    () => this.progress() !== undefined && this.#layouts.filmId() === this.filmId(),
+  );
+  /** The best layout found so far, while the search for the film in hand goes on. */
+  readonly soFar = computed(() => (this.isLayingOutThis() ? this.#layouts.soFar() : undefined));
   readonly pickedId = signal<string | undefined>(undefined);
 
   readonly films = computed(() =>
@@ -97,7 +90,6 @@ export class Cutting {
       word: pieceWord({ tag: own.surface?.tag ?? '?', drop: own.blank.drop, dropOf: own.blank.of }),
     })),
   );
-  readonly #blankByKey = computed(() => new Map(this.blanks().map((blank) => [blank.key, blank])));
   readonly missing = computed(() => this.#today().missing.map(({ tag, reason }) => `${tag}: ${reason}`));
   readonly plan = computed(() => planOfFilm(this.#reading.view(), this.filmId() ?? ''));
   readonly rolls = computed(() => this.#reading.rollsOf(this.plan()?.id ?? ''));
@@ -136,7 +128,8 @@ export class Cutting {
   readonly mostSheet_nm = linkedSignal<number | null>(() => this.#customary().mostSheet_nm);
   readonly edgeMust = linkedSignal(() => this.#customary().edgeMust);
   /** Rolls and offcuts left out, and widths to order left out. */
-  readonly leftOut = signal<ReadonlySet<string>>(new Set());
+  readonly #leftOut = signal<ReadonlyMap<string, ReadonlySet<string>>>(new Map());
+  readonly leftOut = computed(() => this.leftOutOf(this.filmId() ?? ''));
   readonly settings = computed((): CutSettings => ({
     mode: this.mode(),
     stages: this.stages(),
@@ -194,110 +187,28 @@ export class Cutting {
     const film = this.film();
     if (film === undefined || this.progress() !== undefined) return;
     this.view.set('layout');
-    this.fault.set(undefined);
-    const begun = this.#begunWord();
-    let order = this.order();
-    try {
-      const plan = await this.#search.run(async (options) => {
-        /** Somebody may have cut from a roll, or made an offcut, since it was last asked for. */
-        await this.#stock.load();
-        order = this.order();
-        const most_ms = order.pieces.length > MANY_PIECES ? SEARCH_MS.many : SEARCH_MS.few;
-        return this.#pool.plan(order, { least_ms: most_ms, most_ms }, options);
-      });
-      if (plan !== undefined) await this.#keepUnlessBegun(plan, order, film.name, begun);
-    } catch (error) {
-      this.fault.set(refusalWord(error, (key) => this.#blankByKey().get(key)?.word));
-    }
+    this.say(undefined, film.id);
+    const settings = this.settings();
+    this.say(await this.#layouts.layOut({ filmId: film.id, filmName: film.name, settings }), film.id);
+  }
+
+  /** Says what is wrong with a film's layout, or that nothing is. */
+  say(fault: string | undefined, filmId = this.filmId() ?? ''): void {
+    this.#faults.update((faults) => new Map([...faults, [filmId, fault]]));
+  }
+
+  leftOutOf(filmId: string): ReadonlySet<string> {
+    return this.#leftOut().get(filmId) ?? NOTHING;
+  }
+
+  /** Leaves rolls and widths of a film out of its next layouts. */
+  leaveOut(keys: ReadonlySet<string>, filmId = this.filmId() ?? ''): void {
+    this.#leftOut.update((all) => new Map([...all, [filmId, keys]]));
   }
 
   /** Ends the search as soon as there is a layout; the best found so far is kept. */
   stop(): void {
-    this.#search.stop();
-  }
-
-  /** Rolls that are cut into, as one word to compare. */
-  #begunWord(): string {
-    return [...begunIds(this.#reading.view(), this.plan())].sort().join();
-  }
-
-  /** What was begun while it was looked for stays as it lies; laid out again it would be cut twice. */
-  async #keepUnlessBegun(
-    found: CutOrderPlan,
-    order: CutOrder,
-    filmName: string,
-    begun: string,
-  ): Promise<void> {
-    if (this.#begunWord() === begun) await this.#keep(found, order, filmName);
-    else this.fault.set(cutWords.cutWhileLaidOut);
-  }
-
-  async #keep(found: CutOrderPlan, order: CutOrder, filmName: string): Promise<void> {
-    const short = found.notLaid.length === 0 ? undefined : this.#shortWord(found);
-    if (short !== undefined && this.#hasMoreOnFilm(found)) {
-      this.fault.set(`${short} ${cutWords.layoutKept}`);
-      return;
-    }
-    const bounded = lengthBoundRequest(found, order, begunIds(this.#reading.view(), this.plan()).size > 0);
-    const bound_nm = bounded === null ? 0 : lengthBoundOf(await this.#pool.bound(bounded, {}), order);
-    const ops = this.#planOps(found, order, bound_nm);
-    for (let start = 0; start < ops.length; start += OPS_PER_CHANGE)
-      this.#desk.do(cutWords.filmLaidOut(filmName), ops.slice(start, start + OPS_PER_CHANGE));
-    if (short !== undefined) this.fault.set(short);
-  }
-
-  #shortWord({ notLaid }: CutOrderPlan): string {
-    const { mostSheet_nm } = this.settings();
-    const there = {
-      stocks: this.stocks(),
-      mostSheet_mm: mostSheet_nm === null ? null : mmFromNm(mostSheet_nm),
-    };
-    return shortWord(notLaid, there, (key) => this.#blankByKey().get(key), this.#units());
-  }
-
-  /** Whether the layout there is still holds and leaves fewer blanks without film. */
-  #hasMoreOnFilm({ notLaid }: CutOrderPlan): boolean {
-    return this.plan() !== undefined && this.stale().length === 0 && this.notLaid().length < notLaid.length;
-  }
-
-  /** The rows of a layout in place of the old ones; rolls that are begun stay with all that lies on them. */
-  #planOps(found: CutOrderPlan, order: CutOrder, bound_nm: number): readonly Op[] {
-    const view = this.#reading.view();
-    const old = this.plan();
-    const planId = old?.id ?? newId();
-    const begun = begunIds(view, old);
-    const keptRolls = this.rolls().filter(({ id }) => begun.has(id));
-    const keptPieces = this.pieces().filter(({ rollId }) => begun.has(rollId));
-    const { mode, stages, objective, liner, gap_nm, endWaste_nm, mostSheet_nm, edgeMust } = this.settings();
-    const begun_nm = keptRolls.reduce((sum, { used_nm }) => sum + used_nm, 0);
-    const fields = {
-      ...{ mode, stages, objective, liner, gap_nm, endWaste_nm, mostSheet_nm, edgeMust },
-      ...planFigures(found, begun_nm, bound_nm),
-    };
-    const rows = planRows(view, found, order, {
-      planId,
-      liner,
-      firstPiece: Math.max(0, ...keptPieces.map(({ position }) => position + 1)),
-      firstRoll: keptRolls.length,
-      itemOf: (id) => this.items().find((item) => item.id === id),
-      blankOf: (key) => this.#blankByKey().get(key),
-      newId,
-    });
-    return [
-      ...this.pieces()
-        .filter(({ rollId }) => !begun.has(rollId))
-        .map(({ id }) => this.#desk.remove('cutPiece', id)),
-      ...this.rolls()
-        .filter(({ id }) => !begun.has(id))
-        .map(({ id }) => this.#desk.remove('cutRoll', id)),
-      old === undefined
-        ? this.#desk.put('cutPlan', { filmId: this.filmId() ?? '', ...fields }, planId)
-        : this.#desk.set('cutPlan', planId, fields),
-      ...rows.flatMap(({ rollId, roll, pieces }) => [
-        this.#desk.put('cutRoll', roll, rollId),
-        ...pieces.map((piece) => this.#desk.put('cutPiece', piece)),
-      ]),
-    ];
+    this.#layouts.stop();
   }
 
   /** The money of the plan that stands, in one line. */

@@ -2,10 +2,11 @@ import { Injectable, computed, inject } from '@angular/core';
 import { cutsFor } from '@yellow-pane/core/cutting';
 import type { RowOf } from '@yellow-pane/core/job';
 import { type Verdict, formatFilmLength, mmFromNm } from '@yellow-pane/core/quantity';
-import { lengthOfLayout } from '@yellow-pane/core/reading';
+import { lengthOfLayout, promisedTwice } from '@yellow-pane/core/reading';
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
 import { cutWords } from '../../words/cut';
+import { whichRollWords } from '../../words/which-roll';
 import { gapWord, money } from './cut-words';
 import { Cutting } from './cutting';
 
@@ -89,6 +90,8 @@ export class LayoutFinding {
         heading: cutWords.fromDisputedMeasures,
         says: cutWords.doNotCutDisputed(disputed.join(', '), disputed.length === 1 ? 'it' : 'them'),
       };
+    const [promised] = this.#promisedTwice();
+    if (promised !== undefined) return { verdict: 'go with care', ...promised };
     if (plan?.mode === 'by hand' && this.#uncuttable())
       return { verdict: 'go with care', heading, says: cutWords.noStraightCuts };
     return { verdict: 'go', heading, says: plan === undefined ? '' : this.#amounts(plan) };
@@ -122,6 +125,21 @@ export class LayoutFinding {
         .map(({ tag }) => tag),
     ),
   ]);
+  /** Rolls of this plan that other jobs count on too. */
+  readonly #promisedTwice = computed(() =>
+    promisedTwice(this.#reading.view(), this.#cutting.plan()?.id ?? '', this.#cutting.items()).map(
+      ({ label, left_nm, used_nm, elsewhere_nm, jobs }) => ({
+        heading: whichRollWords.promisedTwice,
+        says: whichRollWords.promisedTwiceSaid(
+          label,
+          this.#metres(left_nm),
+          this.#metres(used_nm),
+          this.#metres(elsewhere_nm),
+          jobs.join(', '),
+        ),
+      }),
+    ),
+  );
   readonly #uncuttable = computed(() =>
     this.#cutting.rolls().some(
       (roll) =>

@@ -253,7 +253,7 @@ export class LayoutView {
 
   protected turn(id: string): void {
     const piece = this.#piece(id);
-    if (piece !== undefined) this.cutting.fault.set(this.#work.turn(piece));
+    if (piece !== undefined) this.cutting.say(this.#work.turn(piece));
   }
 
   protected pin(id: string): void {

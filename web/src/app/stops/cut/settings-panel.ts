@@ -214,11 +214,9 @@ export class SettingsPanel {
   }
 
   protected toggle(id: string): void {
-    this.cutting.leftOut.update((out) => {
-      const next = new Set(out);
-      if (!next.delete(id)) next.add(id);
-      return next;
-    });
+    const next = new Set(this.cutting.leftOut());
+    if (!next.delete(id)) next.add(id);
+    this.cutting.leaveOut(next);
   }
 
   protected setLength(key: LengthSetting, text: string): void {

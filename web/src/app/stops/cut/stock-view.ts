@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import type { StockItem } from '@yellow-pane/contracts';
 import {
   formatFilmLength,
   formatLength,
@@ -7,14 +8,16 @@ import {
   mmFromNm,
   parseReading,
 } from '@yellow-pane/core/quantity';
+import { spokenForElsewhere } from '@yellow-pane/core/reading';
 import { Catalogue } from '../../catalogue/catalogue';
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
 import { textOf } from '../../ui/form-text';
 import { cutWords } from '../../words/cut';
-import { money, percent } from './cut-words';
+import { money } from './cut-words';
 import { Cutting } from './cutting';
-import { FilmTrials, type WidthTried } from './film-trials';
+import { FilmTrials } from './film-trials';
+import { WhichRoll } from './which-roll';
 
 /**
  * What there is of this film, what must be bought for the job, which roll would be the cheapest to buy, and
@@ -22,7 +25,7 @@ import { FilmTrials, type WidthTried } from './film-trials';
  */
 @Component({
   selector: 'yp-stock-view',
-  imports: [RouterLink],
+  imports: [RouterLink, WhichRoll],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="pt-3" aria-labelledby="in-stock">
@@ -30,14 +33,15 @@ import { FilmTrials, type WidthTried } from './film-trials';
       @if (cutting.items().length === 0) {
         <p class="text-faint">{{ words.noneInStock }}</p>
       } @else {
-        <table class="w-full text-left max-md:text-sm">
+        <table class="w-full text-left text-sm">
           <thead class="text-sm text-faint">
             <tr>
               <th scope="col" class="font-normal">{{ words.label }}</th>
-              <th scope="col" class="font-normal">{{ words.what }}</th>
-              <th scope="col" class="font-normal">{{ words.lotHead }}</th>
+              <th scope="col" class="font-normal pl-3">{{ words.what }}</th>
+              <th scope="col" class="font-normal pl-3">{{ words.lotHead }}</th>
               <th scope="col" class="font-normal text-right">{{ words.width }}</th>
-              <th scope="col" class="font-normal text-right">{{ words.leftOfIt }}</th>
+              <th scope="col" class="font-normal text-right pl-3">{{ words.leftOfIt }}</th>
+              <th scope="col" class="font-normal pl-4">{{ words.spokenFor }}</th>
               <th scope="col" class="font-normal text-right">{{ words.worthAMetre }}</th>
               <th scope="col" class="font-normal pl-4">{{ words.factoryEdges }}</th>
               <th scope="col" class="font-normal pl-4">{{ words.where }}</th>
@@ -47,10 +51,13 @@ import { FilmTrials, type WidthTried } from './film-trials';
             @for (item of cutting.items(); track item.id) {
               <tr class="border-t border-line">
                 <th scope="row" class="font-semibold py-1.5">{{ item.label }}</th>
-                <td>{{ item.what }}</td>
-                <td>{{ item.lot || '–' }}</td>
+                <td class="pl-3">{{ item.what }}</td>
+                <td class="pl-3">{{ item.lot || '–' }}</td>
                 <td class="figure text-right">{{ length(item.width_nm) }}</td>
-                <td class="figure text-right font-semibold">{{ metres(item.left_nm) }}</td>
+                <td class="figure text-right font-semibold pl-3 whitespace-nowrap">
+                  {{ metres(item.left_nm) }}
+                </td>
+                <td class="pl-4 text-sm">{{ spokenFor(item) }}</td>
                 <td class="figure text-right">
                   {{ item.perMetre === null ? words.unknown : money(item.perMetre) }}
                 </td>
@@ -96,45 +103,7 @@ import { FilmTrials, type WidthTried } from './film-trials';
         <p class="text-sm mt-2">{{ words.notCounted(notLaidFilms().join(', ')) }}</p>
       }
     </section>
-    <section class="mt-6" aria-labelledby="which">
-      <h2 id="which" class="font-bold text-lg">{{ words.whichRollToBuy }}</h2>
-      <button
-        type="button"
-        class="act act-small mt-1"
-        [disabled]="isBusy() || cutting.blanks().length === 0"
-        (click)="compare()"
-      >
-        {{ isBusy() ? words.tryingWidths : words.tryAllWidths }}
-      </button>
-      @if (tried(); as rows) {
-        <table class="w-full text-left mt-2 max-md:text-sm">
-          <thead class="text-sm text-faint">
-            <tr>
-              <th scope="col" class="font-normal">{{ words.filmFrom }}</th>
-              <th scope="col" class="font-normal text-right">{{ words.length }}</th>
-              <th scope="col" class="font-normal text-right">{{ words.film }}</th>
-              <th scope="col" class="font-normal text-right">{{ words.withCuttingHead }}</th>
-              <th scope="col" class="font-normal text-right">{{ words.waste }}</th>
-              <th scope="col" class="font-normal pl-4">{{ words.leftOver }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            @for (row of rows; track row.word) {
-              <tr class="border-t border-line" [class.font-semibold]="row.isBest">
-                <th scope="row" class="py-1.5" [class.font-normal]="!row.isBest">
-                  {{ row.word }}{{ row.isBest ? words.cheapest : '' }}
-                </th>
-                <td class="figure text-right">{{ row.length }}</td>
-                <td class="figure text-right">{{ row.film }}</td>
-                <td class="figure text-right">{{ row.cost }}</td>
-                <td class="figure text-right">{{ row.waste }}</td>
-                <td class="pl-4">{{ row.missing }}</td>
-              </tr>
-            }
-          </tbody>
-        </table>
-      }
-    </section>
+    <section class="mt-6" aria-labelledby="which"><yp-which-roll /></section>
     <section class="mt-6" aria-labelledby="what-if">
       <h2 id="what-if" class="font-bold text-lg">{{ words.whatIfOneMore }}</h2>
       <form class="flex flex-wrap gap-3 items-end" (submit)="ask($event)">
@@ -170,7 +139,6 @@ export class StockView {
   protected readonly fault = signal<string | undefined>(undefined);
   protected readonly answer = signal<string | undefined>(undefined);
   readonly #trials = inject(FilmTrials);
-  readonly #tried = signal<readonly WidthTried[] | undefined>(undefined);
   protected readonly money = money;
 
   protected readonly shopping = computed(() =>
@@ -192,38 +160,16 @@ export class StockView {
       .filter(({ id }) => !this.#reading.plans().some(({ filmId }) => filmId === id))
       .map(({ name }) => name),
   );
-  protected readonly tried = computed(() => {
-    const rows = this.#tried();
-    const whole = rows?.filter(({ plan }) => plan.notLaid.length === 0) ?? [];
-    const best = whole.reduce<WidthTried | undefined>(
-      (least, row) => (least === undefined || row.plan.cost.value < least.plan.cost.value ? row : least),
-      undefined,
-    );
-    return rows?.map((row) => ({
-      word: row.word,
-      isBest: row === best,
-      length: formatFilmLength(
-        row.plan.uses.reduce((sum, { used_mm }) => sum + used_mm * 1e6, 0),
-        this.#units(),
-      ),
-      film: money(row.plan.film.value),
-      cost: money(row.plan.cost.value),
-      waste: percent(row.plan.waste_share.value),
-      missing:
-        row.plan.notLaid.length === 0
-          ? 'nothing'
-          : cutWords.withoutFilm(row.plan.notLaid.length, row.plan.notLaid.length === 1 ? 'piece' : 'pieces'),
-    }));
-  });
-
   protected readonly length = (value_nm: number): string => formatLength(value_nm, this.#units());
-  protected readonly metres = (value_nm: number): string => formatFilmLength(value_nm, this.#units());
-
-  protected async compare(): Promise<void> {
-    await this.#busy(async (signal) => {
-      this.#tried.set(await this.#trials.compareWidths(signal));
-    });
+  /** What other jobs' plans take of it. */
+  protected spokenFor(item: StockItem): string {
+    const elsewhere = spokenForElsewhere(item, this.#reading.job()?.id);
+    return elsewhere.length === 0
+      ? '–'
+      : elsewhere.map(({ job, length_nm }) => cutWords.forJob(this.metres(length_nm), job)).join('; ');
   }
+
+  protected readonly metres = (value_nm: number): string => formatFilmLength(value_nm, this.#units());
 
   protected async ask(event: Event): Promise<void> {
     event.preventDefault();

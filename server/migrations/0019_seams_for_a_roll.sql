@@ -1,0 +1,1 @@
+ALTER TABLE "seam_choice" ADD COLUMN "roll_width_nm" bigint;
