@@ -97,6 +97,89 @@ test('every stop is free of axe findings in both themes, breaks no security poli
   expect(complaints).toEqual([]);
 });
 
+test('shapes of Survey at 390: no box lies on another, and nothing scrolls the page at any size', async ({
+  page,
+  as,
+}) => {
+  await as(page, 'Wren');
+  for (const path of SHAPES) {
+    await open(page, path);
+    for (const [width, height] of [...SIZES].reverse()) {
+      await page.setViewportSize({ width, height });
+      expect({ path, width, ...(await overflow(page)) }).toEqual({ path, width, x: 0, y: 0 });
+    }
+    await page.waitForTimeout(300);
+    expect({ path, findings: await findings(axe(page).withRules(['target-size'])) }).toEqual({
+      path,
+      findings: [],
+    });
+  }
+});
+
+test('zoomed to 400 %, and on a phone held sideways, the page scrolls as one and every stop has room to work', async ({
+  page,
+  as,
+}) => {
+  await as(page, 'Wren');
+  for (const [width, height] of [
+    [320, 256],
+    [320, 512],
+    [844, 390],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    for (const stop of ['survey', 'cut', 'day', 'fit']) {
+      await page.goto(`${DEMO_JOB}/${stop}/${surface(1)}`);
+      const main = page.getByRole('main');
+      await expect(main.getByRole('button').first()).toBeVisible();
+      const box = await main.boundingBox();
+      expect({ stop, width, isRoom: (box?.height ?? 0) > 200 }).toEqual({ stop, width, isRoom: true });
+      const act = main.getByRole('button').last();
+      await act.scrollIntoViewIfNeeded();
+      await expect(act).toBeInViewport();
+      expect((await overflow(page)).x).toBe(0);
+    }
+  }
+});
+
+test('the number pad at 390: every key of 56 px and in reach, every sixteenth, for either hand; a fraction goes in', async ({
+  page,
+  as,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await as(page, 'Wren');
+  await page.goto(`${DEMO_JOB}/survey/${surface(10)}`);
+  await page.getByRole('button', { name: 'Number pad' }).click();
+  const pad = page.getByRole('group', { name: 'Number pad' });
+  const field = page.getByRole('textbox', { name: 'Width at the top' });
+  await field.focus();
+  const unreachable = () =>
+    pad.getByRole('button').evaluateAll((keys) =>
+      keys.flatMap((key) => {
+        const { left, top, width, height } = key.getBoundingClientRect();
+        if (width === 0) return [];
+        const hit = document.elementFromPoint(left + width / 2, top + height / 2);
+        return width >= 56 && height >= 56 && hit !== null && key.contains(hit) ? [] : [key.textContent];
+      }),
+    );
+  for (let hand = 0; hand < 2; hand += 1) {
+    expect(await unreachable()).toEqual([]);
+    await pad.getByRole('button', { name: 'Fractions' }).click();
+    expect(await unreachable()).toEqual([]);
+    for (let sixteenth = 1; sixteenth < 16; sixteenth += 1) {
+      const by = sixteenth % 8 === 0 ? 8 : sixteenth % 4 === 0 ? 4 : sixteenth % 2 === 0 ? 2 : 1;
+      const key = pad.getByRole('button', { name: `${sixteenth / by}/${16 / by}`, exact: true });
+      await expect(key).toBeVisible();
+    }
+    await pad.getByRole('button', { name: 'Fractions' }).click();
+    await page.getByRole('button', { name: 'For the other hand' }).click();
+  }
+  await field.focus();
+  await expect(field).toBeInViewport();
+  for (const key of ['3', '4', 'Fractions', '3/16', 'Next'])
+    await pad.getByRole('button', { name: key, exact: true }).click();
+  await expect(field).toHaveValue('868.4');
+});
+
 test('the theme of the dark room is kept by the device', async ({ page, as }) => {
   await as(page, 'Wren', 'cellar');
   await page.goto('/');

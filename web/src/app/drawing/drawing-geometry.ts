@@ -38,7 +38,6 @@ const ALONG_STAND_OFF = 30;
 const SAG_INSET = 34;
 /** A drawing narrower than this has its rings' fields beside it. */
 const NARROW = 220;
-const FIELD = { width: 92, height: 34 };
 const OTHER_SHARES = [0.5, 0.2, 0.8, 0.35, 0.65, 0.1, 0.9];
 
 /** From which side left and right of a surface are meant, and from which it is looked at. */
@@ -78,6 +77,9 @@ export interface Place {
   readonly line: readonly [Point, Point] | undefined;
   readonly isInner: boolean;
 }
+
+/** A place on a sheet that others are on; without a field where there is no room for it. */
+export type PlaceOnSheet = Omit<Place, 'field'> & { readonly field: Point | undefined };
 
 /** A measure between two points of the drawing. */
 interface Between {
@@ -176,31 +178,49 @@ function inside({ measure, p, q, middle, share }: Between): Place {
   return { field: { x: on.x + inset.x, y: on.y + inset.y }, line: [p, q], isInner: true };
 }
 
+/** The sheet fields are put on, and how large they are there. */
+export interface FieldSheet {
+  readonly width: number;
+  readonly height: number;
+  readonly field: { readonly width: number; readonly height: number };
+}
+
 /**
- * Places of all measures; an inner one that would cover another slides along its own line to where it is
- * free.
+ * Places of all measures, within the sheet. An inner one that would cover another slides along its own line
+ * to where it is free; what finds no room keeps its line alone, and its field belongs beside the drawing.
  */
 export function placesOf(
   measures: readonly DrawnMeasure[],
   drawing: Drawing,
-): readonly (Place | undefined)[] {
+  sheet: FieldSheet,
+): readonly (PlaceOnSheet | undefined)[] {
+  const { field } = sheet;
   const taken: Point[] = [];
   const isFree = ({ x, y }: Point): boolean =>
-    taken.every((other) => Math.abs(other.x - x) >= FIELD.width || Math.abs(other.y - y) >= FIELD.height);
-  const first = measures.map((measure) => placeOf(measure, drawing));
-  first.forEach((place) => {
-    if (place !== undefined && !place.isInner) taken.push(place.field);
+    taken.every((other) => Math.abs(other.x - x) >= field.width || Math.abs(other.y - y) >= field.height);
+  const settle = (tries: readonly Place[]): PlaceOnSheet | undefined => {
+    const within = tries.map((place) => ({ ...place, field: clamped(place.field, sheet) }));
+    const free = within.find((place) => isFree(place.field));
+    if (free !== undefined) taken.push(free.field);
+    const [first] = within;
+    return free ?? (first === undefined ? undefined : { ...first, field: undefined });
+  };
+  const outer = measures.map((measure) => {
+    const place = placeOf(measure, drawing);
+    return place === undefined || place.isInner ? undefined : settle([place]);
   });
-  return first.map((place, index) => {
-    const measure = measures[index];
-    if (place === undefined || measure === undefined || !place.isInner) return place;
-    const tries = [place, ...OTHER_SHARES.map((share) => placeOf(measure, drawing, share))].filter(
-      (candidate) => candidate !== undefined,
-    );
-    const free = tries.find(({ field }) => isFree(field)) ?? place;
-    taken.push(free.field);
-    return free;
+  return measures.map((measure, index) => {
+    const tries = [undefined, ...OTHER_SHARES].map((share) => placeOf(measure, drawing, share));
+    return outer[index] ?? settle(tries.filter((place) => place !== undefined));
   });
+}
+
+function clamped({ x, y }: Point, { width, height, field }: FieldSheet): Point {
+  const [halfWidth, halfHeight] = [field.width / 2, field.height / 2];
+  return {
+    x: Math.min(width - halfWidth, Math.max(halfWidth, x)),
+    y: Math.min(height - halfHeight, Math.max(halfHeight, y)),
+  };
 }
 
 export function between(from: Point, to: Point, share: number): Point {

@@ -71,13 +71,36 @@ describe('is the surface drawn to scale, with fields that do not cover each othe
     const places = placesOf(
       slots.map((slot) => ({ ...slot, slot })),
       drawingOf(figure, BOX, OWN),
-    ).flatMap((place) => (place === undefined ? [] : [place.field]));
+      { ...BOX, field: { width: 94, height: 36 } },
+    ).flatMap((place) => (place?.field === undefined ? [] : [place.field]));
+    expect(places.length).toBeGreaterThan(0);
     places.forEach((a, i) => {
       places.slice(i + 1).forEach((b) => {
-        expect(Math.abs(a.y - b.y) >= 30 || Math.abs(a.x - b.x) >= 75).toBe(true);
+        expect(Math.abs(a.y - b.y) >= 36 || Math.abs(a.x - b.x) >= 94).toBe(true);
       });
     });
   });
+  it.each(SHAPES)(
+    '%s on a phone: fields lie apart and on the sheet; what finds no room keeps its line',
+    (shape) => {
+      const slots = slotsFor(shape, 6).filter(({ isExtra }) => isExtra !== true);
+      const measures = slots.map((slot) => ({ ...slot, slot }));
+      const box = { width: 390, height: 300, marginX: 94, marginY: 48 };
+      const drawing = drawingOf(nominalFigure(shape, 6), box, OWN);
+      const places = placesOf(measures, drawing, { ...box, field: { width: 76, height: 36 } });
+      const fields = places.flatMap((place) => (place?.field === undefined ? [] : [place.field]));
+      fields.forEach((a, i) => {
+        expect([a.x >= 38, a.x <= 352, a.y >= 18, a.y <= 282]).toEqual([true, true, true, true]);
+        fields.slice(i + 1).forEach((b) => {
+          expect(Math.abs(a.y - b.y) >= 36 || Math.abs(a.x - b.x) >= 76).toBe(true);
+        });
+      });
+      const crowded = places.filter(
+        (place) => place !== undefined && place.field === undefined && place.isInner,
+      );
+      for (const place of crowded) expect(place?.line).toBeDefined();
+    },
+  );
 });
 
 describe('do contours show the height of the glass?', () => {

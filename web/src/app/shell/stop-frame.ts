@@ -8,14 +8,14 @@ import { Panels } from './panels';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <main
-      class="min-w-0 min-h-0 overflow-auto bg-board flex flex-col print:overflow-visible print:bg-white"
+      class="relative min-w-0 min-h-0 overflow-auto bg-board flex flex-col short:overflow-visible short:self-stretch short:min-h-64 print:overflow-visible print:bg-white"
       [attr.aria-label]="words.sheetOf(name())"
       tabindex="-1"
     >
       <ng-content select="[sheet]" />
     </main>
     <aside
-      class="min-h-0 overflow-auto border-l border-line bg-ground p-4 flex flex-col gap-4 no-print max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:top-1/4 max-md:z-20 max-md:border-t-2 max-md:border-ink"
+      class="relative min-h-0 overflow-auto border-l border-line bg-ground p-4 flex flex-col gap-4 no-print max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:top-1/4 max-md:z-20 max-md:border-t-2 max-md:border-ink short:max-md:top-0"
       [class.max-md:hidden]="!panels.hasReckoning()"
       [attr.aria-label]="words.reckoning"
     >

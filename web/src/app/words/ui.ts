@@ -13,6 +13,7 @@ export const uiWords = {
   itWillShow: 'It will show',
   missingNow: 'Missing now',
   numberPad: 'Number pad',
+  fractions: 'Fractions',
   rubOut: 'Rub out',
   next: 'Next',
   howSureUnknown: 'How sure: unknown.',

@@ -43,6 +43,10 @@ export interface SheetPin {
   readonly height: number;
 }
 
+const ON_A_PHONE = 420;
+/** A field with the room it keeps about it. */
+const FIELD = { wide: { width: 94, height: 36 }, phone: { width: 76, height: 36 } } as const;
+
 /** The surface to scale with a field at every customary measure. The drawing is the interface. */
 @Component({
   selector: 'yp-surface-sheet',
@@ -84,13 +88,15 @@ export class SurfaceSheet {
     const { width, height } = this.size();
     return drawingOf(
       this.#shown(),
-      { width, height, marginX: width < 420 ? 94 : 106, marginY: 48 },
+      { width, height, marginX: width < ON_A_PHONE ? 94 : 106, marginY: 48 },
       { seenFrom: this.seenFrom(), lookFrom: this.lookFrom() },
     );
   });
   protected readonly shape = computed(() => pathOf(this.#drawing().outline));
   readonly #fields = computed(() => {
-    const places = placesOf(this.measures(), this.#drawing());
+    const { width, height } = this.size();
+    const field = width < ON_A_PHONE ? FIELD.phone : FIELD.wide;
+    const places = placesOf(this.measures(), this.#drawing(), { width, height, field });
     return this.measures().map((measure, index) => {
       return {
         ...measure,
@@ -101,22 +107,14 @@ export class SurfaceSheet {
     });
   });
   protected readonly drawn = computed(() =>
-    this.#fields().flatMap(({ place, ...field }) => {
-      if (place === undefined) return [];
-      const { width, height } = this.size();
-      const half = width < 420 ? 38 : 48;
-      return [
-        {
-          ...field,
-          at: {
-            x: Math.min(width - half, Math.max(half, place.field.x)),
-            y: Math.min(height - 20, Math.max(20, place.field.y)),
-          },
-        },
-      ];
-    }),
+    this.#fields().flatMap(({ place, ...field }) =>
+      place?.field === undefined ? [] : [{ ...field, at: place.field }],
+    ),
   );
-  protected readonly beside = computed(() => this.#fields().filter(({ place }) => place === undefined));
+  /** Without a place of its own on the drawing, or without room there. */
+  protected readonly beside = computed(() =>
+    this.#fields().filter(({ place }) => place?.field === undefined),
+  );
   protected readonly lines = computed(() =>
     this.#fields().flatMap(({ key, place, isSuspect }) => {
       if (place?.line === undefined) return [];
