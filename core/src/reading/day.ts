@@ -4,6 +4,7 @@ import type { Person, PlannedStep, Span } from '../scheduling';
 import type { Air } from '../waiting';
 import type { JobView } from './job-view';
 import { airOf } from './place';
+import { hoursOpen } from './hours-open';
 import type { ReadyAnswer } from './readiness';
 import { workCaseOf } from './work';
 
@@ -84,14 +85,12 @@ export function dayProblemOf(view: JobView, { clock, ready, air, pins, now }: Da
       const own = ready.get(applicationId);
       return {
         id: applicationId,
-        spans: (own?.fit ?? [])
+        spans: (own === undefined ? [] : hoursOpen(own))
           .map(({ from_ms, to_ms }) => ({ from: minute(from_ms), to: minute(to_ms) }))
           .filter(({ from, to }) => to > from),
-        closed: (own?.closed ?? []).map(({ from_ms, to_ms, why }) => ({
-          from: minute(from_ms),
-          to: minute(to_ms),
-          why,
-        })),
+        closed: (own?.closed ?? [])
+          .filter(({ by }) => by !== 'weather unknown')
+          .map(({ from_ms, to_ms, why }) => ({ from: minute(from_ms), to: minute(to_ms), why })),
       };
     }),
     pins,

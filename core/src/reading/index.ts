@@ -49,6 +49,7 @@ export {
   surfaceProgress,
   whatNext,
 } from './progress';
+export { hoursOpen, hoursWithoutForecast, isBeyondForecast } from './hours-open';
 export { type FitNow, fitNow } from './fit-now';
 export {
   type ReadyAnswer,

@@ -101,7 +101,13 @@ export const dayWords = {
   stretchesBreak: (count: number) =>
     `${count} of its stretches break a condition as things are now. Plan again.`,
   startWith: (time: string, what: string) => `Start ${time} with ${what}`,
-  noForecast: (days: string) => `No forecast for ${days}: sun as under a clear sky.`,
+  noForecast: (days: string) =>
+    `No forecast for ${days}: sun as under a clear sky, temperatures not known yet.`,
+  beyondForecast: (count: number, ends: string) =>
+    `${ends} ${count} ${count === 1 ? 'stretch lies' : 'stretches lie'} beyond it: planned by the sun of a clear sky, temperatures not known yet. Look again when they are forecast, or plan to an earlier day.`,
+  forecastEnds: (when: string) => `The forecast ends ${when}.`,
+  thereIsNoForecast: 'There is no forecast.',
+  butTemperaturesNotKnown: ', temperatures not known yet',
   partCloud: 'part cloud',
   withRain: ', rain',
   forecast: (day: string, least_C: number, most_C: number, cloud: string, rain: string) =>

@@ -161,7 +161,10 @@ export class DayBoard {
           clock.hour(step.end),
           this.#names(step.people),
           this.planning.isPinned(step.id) ? dayWords.pinned : '',
-          this.planning.brokenIds().has(step.id) ? dayWords.noLongerHolds : '',
+          [
+            this.planning.brokenIds().has(step.id) ? dayWords.noLongerHolds : '',
+            this.planning.beyondForecast().has(step.id) ? dayWords.butTemperaturesNotKnown : '',
+          ].join(''),
         ),
         isPinned: this.planning.isPinned(step.id),
         isBroken: this.planning.brokenIds().has(step.id),
@@ -275,7 +278,7 @@ export class DayBoard {
               {
                 left: this.percent(from),
                 width: this.percent(to - from),
-                kind: by === 'sun' ? 'sun' : 'closed',
+                kind: by === 'sun' ? 'sun' : by === 'weather unknown' ? 'off' : 'closed',
                 word: closedWords(why),
               },
             ];

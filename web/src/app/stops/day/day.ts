@@ -23,6 +23,7 @@ import { spanWord } from './wait-span';
 import { WaitsView } from './waits-view';
 import { WhatToBring } from './what-to-bring';
 
+const HOUR_MS = 3_600_000;
 const INDOOR_WORDS = {
   thermometer: dayWords.thermometerOnSite,
   set: dayWords.asSet,
@@ -107,12 +108,12 @@ export class Day {
         says: dayWords.stretchesBreak(planning.broken().length),
       };
     const [first] = [...steps].sort((a, b) => a.start - b.start);
+    const beyond = planning.beyondForecast();
     const word = planning.whole()?.problem.steps.find(({ id }) => id === first?.id)?.word ?? '';
-    return {
-      verdict: 'go',
-      heading: dayWords.startWith(planning.clock().clock(first?.start ?? 0), word),
-      says: this.#sunLine(),
-    };
+    const heading = dayWords.startWith(planning.clock().clock(first?.start ?? 0), word);
+    return beyond.size === 0
+      ? { verdict: 'go', heading, says: this.#sunLine() }
+      : { verdict: 'go with care', heading, says: this.#beyondLine(beyond.size) };
   });
   protected readonly weatherWord = computed(() => {
     const clock = this.planning.clock();
@@ -191,6 +192,18 @@ export class Day {
 
   protected file(kind: 'sheet' | 'calendar' | 'list'): string {
     return `/api/jobs/${this.#reading.job()?.id ?? ''}/day/${kind}`;
+  }
+
+  /** What is planned where no temperature is known yet. */
+  #beyondLine(count: number): string {
+    const clock = this.planning.clock();
+    const last_ms = this.planning.weather.hours().at(-1)?.instant_ms;
+    return dayWords.beyondForecast(
+      count,
+      last_ms === undefined
+        ? dayWords.thereIsNoForecast
+        : dayWords.forecastEnds(clock.moment(clock.minuteOf(last_ms + HOUR_MS))),
+    );
   }
 
   /** What the sun asks of the first day's fronts. */
