@@ -107,6 +107,8 @@ const stripSchema = layoutRequestSchema.extend({
   ...searchLimits,
 });
 
+/** As many as a body of 16 MB holds, whatever their names. */
+export const MOST_PIECES = 50_000;
 const orderMoney = z.number().min(0).max(1e6);
 export const ratesSchema = z.strictObject({
   perCrossCut: orderMoney.default(0),
@@ -148,7 +150,7 @@ const orderSchema = z.strictObject({
         mayFlip: z.boolean().optional(),
       }),
     )
-    .max(60_000)
+    .max(MOST_PIECES)
     .superRefine(eachOnce),
   pinned: z
     .array(

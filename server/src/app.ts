@@ -77,6 +77,7 @@ export function createApp({ hasRoom = () => true, soundness = new Soundness(), .
     next();
   });
   app.post('/api/jobs/:jobId/imports', express.json({ limit: '25mb', verify: refuseDeep }));
+  app.post('/api/reckon/cut', express.json({ limit: '16mb', verify: refuseDeep }));
   app.use('/api', express.json({ limit: '1mb', verify: refuseDeep }));
 
   for (const routes of routesOf(deps, feed, streams)) app.use(routes);

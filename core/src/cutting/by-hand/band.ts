@@ -31,6 +31,8 @@ export interface BandWays {
 const MOST_SETS = 16;
 const MOST_BUILT = 4;
 const MOST_ENDS = 40;
+/** Where many pieces fit a column, a chance choice of them reaches nearly every length. */
+const MOST_FITTING = 120;
 
 /** Builds the band that wastes the least of what is left, with some chance in it.
  *  @returns undefined when nothing is left */
@@ -100,7 +102,7 @@ export function buildBand(problem: StripProblem, left: Int32Array, ways: BandWay
 function fittingIn(open: readonly Lie[], across: number, slack: number, edge: boolean): readonly Lie[] {
   return oneWayEach(
     open.filter((lie) => lie.across <= across && lie.across >= across - slack && (edge || !lie.wantsEdge)),
-  );
+  ).slice(0, MOST_FITTING);
 }
 
 /** One piece by itself: there is always that. */
@@ -217,7 +219,7 @@ function filledBand(
  * A kind that fits both ways is taken the way that fills the column better: its pieces are there only once.
  */
 function oneWayEach(lies: readonly Lie[]): readonly Lie[] {
-  return lies.filter(
-    (lie) => !lies.some((other) => other !== lie && other.kind === lie.kind && other.across > lie.across),
-  );
+  const widest = new Map<number, number>();
+  for (const { kind, across } of lies) widest.set(kind, Math.max(across, widest.get(kind) ?? 0));
+  return lies.filter(({ kind, across }) => across === widest.get(kind));
 }

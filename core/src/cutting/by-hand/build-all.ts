@@ -43,11 +43,17 @@ export interface Manner {
   readonly isOpen?: (space: number) => boolean;
 }
 
+/** As `buildAllSteps`, in one go. */
+export function buildAll(...given: Parameters<typeof buildAllSteps>): readonly LaidBand[] | undefined {
+  const steps = buildAllSteps(...given);
+  for (let step = steps.next(); ; step = steps.next()) if (step.done === true) return step.value;
+}
+
 /**
  * Bands until nothing is left; gives up once they cost more than `most`, or when something fits nowhere any
- * more.
+ * more. Rests after each band, so that whoever asks may stop.
  */
-export function buildAll(
+export function* buildAllSteps(
   spaces: readonly Space[],
   limits: Building,
   pieces: Int32Array,
@@ -56,7 +62,7 @@ export function buildAll(
   most: number,
   random: () => number,
   pool: BandPool,
-): readonly LaidBand[] | undefined {
+): Generator<undefined, readonly LaidBand[] | undefined> {
   const { prices, turned, extra, stages, exactly, mostAtEnd } = limits;
   const left = Int32Array.from(pieces);
   const laid = [...kept];
@@ -91,6 +97,7 @@ export function buildAll(
     const found = nextBand(spaces, left, lengths, worth, settled, { ...manner, stages, extra }, random, pool);
     if (found === 'nothing left') return laid;
     if (found === undefined) return undefined;
+    yield undefined;
     const { space, band, cost } = found;
     spent += cost;
     laid.push({ space, band });
@@ -196,11 +203,10 @@ function fittingLies(
     ({ kind, along, wantsEdge }) => (left[kind] ?? 0) > 0 && along <= room && (edges > 0 || !wantsEdge),
   );
   if (settled === undefined) return fits;
+  const ways = new Map<number, number>();
+  for (const { kind, turned } of fits) ways.set(kind, (ways.get(kind) ?? 0) | (turned ? 2 : 1));
   return fits.filter(
-    (lie) =>
-      settled[lie.kind] === undefined ||
-      settled[lie.kind] === lie.turned ||
-      !fits.some((other) => other.kind === lie.kind && other.turned !== lie.turned),
+    ({ kind, turned }) => settled[kind] === undefined || settled[kind] === turned || ways.get(kind) !== 3,
   );
 }
 

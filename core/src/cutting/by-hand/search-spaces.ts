@@ -1,10 +1,11 @@
 import { seededRandom } from '../../quantity';
 import { selectionsOf } from '../exact/selections';
 import { BandPool } from './band-pool';
-import { type Building, type Manner, buildAll } from './build-all';
+import { type Building, type Manner, buildAll, buildAllSteps } from './build-all';
 import { exactlyOn } from './exactly';
 import { eachLotAlone, filmsOpen } from './films-open';
 import { learning } from './learning';
+import { quickBands } from './quick-bands';
 import { type LaidBand, type Layout, type Space, costOf, lengthsOf } from './space';
 import { takeApart } from './take-apart';
 import { ZeroWaste } from './zero-waste';
@@ -61,6 +62,8 @@ const [FIRST_DIVE, DIVE_DEARER] = [8, 0.002];
 const DIVE_LATER = { one: 1.4, several: 1.15 } as const;
 /** Bands taken apart are laid from bands seen before as often as this. */
 const DIVE_SHARE = { one: 0.25, several: 0.8 } as const;
+/** From so many sizes or pieces on something is given at once, before bands are chosen with care. */
+const MANY = { kinds: 600, pieces: 2000 } as const;
 const NEAR = 1e-9;
 const SAME_AREA = 1e-9;
 
@@ -135,6 +138,7 @@ class Neighbourhoods {
    * use again.
    */
   readonly #isMixed: boolean;
+  readonly #isLarge: boolean;
   readonly #reaches: ReturnType<typeof learning>;
   readonly #slacks: ReturnType<typeof learning>;
   readonly #seeks: ReturnType<typeof learning>;
@@ -170,6 +174,7 @@ class Neighbourhoods {
         : undefined;
     this.isFew = only !== undefined && selectionsOf(this.#all) <= MOST_SELECTIONS;
     const pieces = this.#all.reduce((sum, count) => sum + count, 0);
+    this.#isLarge = kinds.length >= MANY.kinds || pieces >= MANY.pieces;
     this.#isMixed = !this.#mayBePerfect && pieces >= 1.5 * kinds.length;
     this.#reaches = learning(REACHES, this.#random);
     this.#slacks = learning(SLACKS, this.#random);
@@ -193,10 +198,20 @@ class Neighbourhoods {
   /** A thrifty layout soon, then others until all pieces lie somewhere. */
   *firstLayouts(): Generator<SpaceResult, void> {
     const random = this.#random;
-    this.#takeNew(AT_FIRST);
+    if (this.#isLarge) {
+      this.#take(quickBands(this.spaces, this.#all, this.limits.stages));
+      yield this.best;
+    }
+    yield* this.#takeNewSteps(AT_FIRST);
     yield this.best;
     if (this.#zero === undefined)
-      this.#takeNew({ ...AT_FIRST, reach: 2.5, slack: 0, anchoredShare: 0.8, seeksPerfect: true });
+      yield* this.#takeNewSteps({
+        ...AT_FIRST,
+        reach: 2.5,
+        slack: 0,
+        anchoredShare: 0.8,
+        seeksPerfect: true,
+      });
     for (let tries = 0; !this.best.isComplete && tries < 40; tries += 1) {
       yield this.best;
       this.#takeNew({
@@ -213,7 +228,7 @@ class Neighbourhoods {
   *eachLotAlone(): Generator<SpaceResult, void> {
     if (this.limits.penalty === undefined) return;
     for (const isOpen of eachLotAlone(this.spaces)) {
-      this.#takeNew({ ...AT_FIRST, reach: 2.5, isOpen });
+      yield* this.#takeNewSteps({ ...AT_FIRST, reach: 2.5, isOpen });
       yield this.best;
     }
   }
@@ -356,9 +371,33 @@ class Neighbourhoods {
     manner: Manner,
     most: number,
   ): readonly LaidBand[] | undefined {
+    return buildAll(this.spaces, this.#building(), left, kept, manner, most, this.#random, this.#pool);
+  }
+
+  /** Where there are many pieces the best so far is given after every band. */
+  *#takeNewSteps(manner: Manner): Generator<SpaceResult, void> {
+    const steps = buildAllSteps(
+      this.spaces,
+      this.#building(),
+      this.#all,
+      [],
+      manner,
+      Number.POSITIVE_INFINITY,
+      this.#random,
+      this.#pool,
+    );
+    for (let step = steps.next(); ; step = steps.next()) {
+      if (step.done === true) {
+        this.#take(step.value);
+        return;
+      }
+      if (this.best.isComplete && this.#isLarge) yield this.best;
+    }
+  }
+
+  #building(): Building {
     const mostAtEnd = this.best.rounds < EARLY ? MOST_SELECTIONS_EARLY : MOST_SELECTIONS_AT_END[this.#ways];
-    const building = { ...this.limits, exactly: this.#exactly, mostAtEnd };
-    return buildAll(this.spaces, building, left, kept, manner, most, this.#random, this.#pool);
+    return { ...this.limits, exactly: this.#exactly, mostAtEnd };
   }
 
   #takeNew(manner: Manner): void {

@@ -135,7 +135,9 @@ class OrderSearch {
       isFilmOnly,
       penalty: splitPenalty(order, this.#open),
     });
-    this.#filmBound = isForMoney ? lessLastGaps(this.#least?.bound ?? 0, this.#open, order) : 0;
+    /** Of many sizes the programme of slices is not asked: by area there is always a bound. */
+    const bySlices = isForMoney ? lessLastGaps(this.#least?.bound ?? 0, this.#open, order) : 0;
+    this.#filmBound = Math.max(bySlices, leastFilmOfArea(order));
     this.#higher = isForMoney ? leastFilmOffcutsWhole(this.#open, order.mode === 'by hand') : undefined;
     this.#isAny = order.mode === 'by hand' && order.stages === ANY_STAGES;
   }

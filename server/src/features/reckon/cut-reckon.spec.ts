@@ -32,6 +32,32 @@ describe('are blanks laid out over the wire?', () => {
     expect(one.placed).toHaveLength(40);
     expect(one.length_mm.value).toBeGreaterThanOrEqual(one.bound_mm.value);
   });
+  it('fifty thousand short pieces are answered within what a body may hold, each of them once; one more is refused by its number', async () => {
+    const short = (count: number) =>
+      Array.from({ length: count }, (_, index) => ({
+        id: String(index),
+        across_mm: 200 + ((index * 37) % 200),
+        along_mm: 300 + ((index * 91) % 100),
+        mayTurn90: false,
+      }));
+    const ask = (count: number) =>
+      request(server.app)
+        .post('/api/reckon/cut')
+        .send({
+          stocks: [{ id: 'o', what: 'to order', width_mm: 1524, length_mm: 30_480, perMetre: 14 }],
+          pieces: short(count),
+          milliseconds: 300,
+          searches: 1,
+        });
+    const { uses, filmBound } = (await ask(50_000).expect(200)).body as {
+      uses: { placed: { id: string }[] }[];
+      filmBound: { value: number };
+    };
+    expect(new Set(uses.flatMap(({ placed }) => placed.map(({ id }) => id))).size).toBe(50_000);
+    expect(filmBound.value).toBeGreaterThan(0);
+    const { body } = await ask(50_001).expect(422);
+    expect(body).toMatchObject({ path: 'pieces', expected: expect.stringContaining('50000') });
+  });
   it('it ends with its time, and others are answered meanwhile', async () => {
     const order: string[] = [];
     const long = request(server.app)
