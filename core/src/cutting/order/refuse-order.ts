@@ -1,4 +1,5 @@
 import { CoreError } from '../../quantity';
+import { ANY_NUMBER_OF_STAGES, checkCuttable } from '../check-cuttable';
 import { type HandPlaced, placingFault } from '../hand-placing';
 import type { CutOrder, OrderPiece, PinnedPiece, StockFilm } from './cut-order';
 import { outlineOnRoll } from './pair-outlines';
@@ -15,7 +16,15 @@ const MOST_COPIES = 100;
  * @throws CoreError CUTTING_TOO_MANY_PIECES, CUTTING_STOCK_RANGE, CUTTING_PIECE_RANGE, CUTTING_PIN,
  * CUTTING_ID_TWICE
  */
-export function refuseOrder({ stocks, pieces, pinned, gap_mm, endWaste_mm, mostSheet_mm }: CutOrder): void {
+export function refuseOrder({
+  stocks,
+  pieces,
+  pinned,
+  mode,
+  gap_mm,
+  endWaste_mm,
+  mostSheet_mm,
+}: CutOrder): void {
   if (pieces.length > MOST_PIECES)
     throw new CoreError('CUTTING_TOO_MANY_PIECES', {
       path: 'pieces',
@@ -48,7 +57,7 @@ export function refuseOrder({ stocks, pieces, pinned, gap_mm, endWaste_mm, mostS
     within(`pieces.${id}.across_mm`, across_mm, 1, LONGEST_MM, id);
     within(`pieces.${id}.along_mm`, along_mm, 1, LONGEST_MM, id);
   }
-  refusePins(stocks, pieces, pinned);
+  refusePins(stocks, pieces, pinned, mode);
 }
 
 function refuseStock({ id, width_mm, length_mm, perMetre, whole }: StockFilm): void {
@@ -62,6 +71,7 @@ function refusePins(
   stocks: readonly StockFilm[],
   pieces: readonly OrderPiece[],
   pinned: readonly PinnedPiece[],
+  mode: CutOrder['mode'],
 ): void {
   const placed = new Map<string, HandPlaced[]>();
   for (const pin of pinned) {
@@ -82,6 +92,20 @@ function refusePins(
     refuseFault(own, onRoll, stock);
     placed.set(key, [...onRoll, own]);
   }
+  if (mode === 'by hand') for (const onRoll of placed.values()) refuseUncuttable(onRoll);
+}
+
+/** By hand, cuts go from edge to edge: pins that close a ring are never freed by them. */
+function refuseUncuttable(onRoll: readonly HandPlaced[]): void {
+  const [first, ...others] = checkCuttable(onRoll, ANY_NUMBER_OF_STAGES);
+  if (first === undefined) return;
+  const ids = others.map(({ id }) => id);
+  refusePin(
+    first.id,
+    'pins that straight cuts from edge to edge take apart, or cutting by plotter',
+    `a ring with ${ids.join(', ')}`,
+    ids,
+  );
 }
 
 function refusePin(id: string, expected: string, got: string, others: readonly string[] = []): never {

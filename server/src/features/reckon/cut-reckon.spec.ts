@@ -187,6 +187,24 @@ describe('is an order laid out over the wire?', () => {
       { pinned: ['A-S1', 'A-S2'].map((id) => ({ id, stockId: 'new', x_mm: 0, y_mm: 0, turned: false })) },
       'CUTTING_PIN',
     ],
+    [
+      'four pins in a ring that no straight cut frees',
+      {
+        pieces: [
+          ['a', 600, 300],
+          ['b', 300, 600],
+          ['c', 600, 300],
+          ['d', 300, 600],
+        ].map(([id, across_mm, along_mm]) => ({ id, across_mm, along_mm, mayTurn90: false })),
+        pinned: [
+          ['a', 0, 0],
+          ['b', 600, 0],
+          ['c', 300, 600],
+          ['d', 0, 300],
+        ].map(([id, x_mm, y_mm]) => ({ id, stockId: 'new', x_mm, y_mm, turned: false })),
+      },
+      'CUTTING_PIN',
+    ],
     ['an id twice', { stocks: [stocks[0], stocks[0]] }, 'CUTTING_ID_TWICE'],
   ])('%s is refused by name', async (_name, more, code) => {
     expect(
