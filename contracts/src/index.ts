@@ -25,6 +25,7 @@ export {
   jobSummarySchema,
 } from './answers';
 export { ROW_FIELDS } from './rows';
+export { type SaidOfIssue, saidOfIssue } from './said-of-issue';
 export { type FilmRow, filmBodySchema, filmFieldsSchema, filmListSchema, filmRowSchema } from './film';
 export { type SupplyRow, supplyBodySchema, supplyRowSchema } from './supply';
 export { type LearnedRow, learnedBodySchema, learnedRowSchema } from './learned';

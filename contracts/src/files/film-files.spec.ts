@@ -164,6 +164,28 @@ describe('can a spectrum be read?', () => {
       [310, 0.2],
     ]);
   });
+  it('percent may carry its sign, as the manual of formats has it', () => {
+    expect(readSpectrumCsv('300,40%,5%,6 %\n310,0.5%,5%,6%')).toEqual({
+      points: [
+        { nm: 300, transmitted: 0.4, reflectedFront: 0.05, reflectedBack: 0.06 },
+        { nm: 310, transmitted: 0.005, reflectedFront: 0.05, reflectedBack: 0.06 },
+      ],
+    });
+  });
+  it.each([
+    ['shares first', '300,0.2,0.05,0.06\n310,20,5,6'],
+    ['percent first', '300,20,5,6\n310,0.2,0.05,0.06'],
+    ['signs and shares', '300,20%,5%,6%\n310,0.2,0.05,0.06'],
+  ])('%s, then the other: asked about with both lines, never read as a hundredth', (_what, text) => {
+    expect(readSpectrumCsv(text)).toEqual({
+      refused: expect.stringMatching(/^Line 2: expected .* as in line 1, “300 .*got .*“310 /),
+    });
+  });
+  it('a sign on some figures of a line alone is no line', () => {
+    expect(readSpectrumCsv('300,20,5,6\n310,20%,5,6')).toEqual({
+      refused: expect.stringContaining('Line 2'),
+    });
+  });
   it('text in the middle is named with its line; text alone says what was expected', () => {
     expect(readSpectrumCsv('300,0.1,0.05,0.06\nfoo,bar,baz,x')).toEqual({
       refused: expect.stringContaining('Line 2'),

@@ -2,6 +2,7 @@ import { type Film, MATERIAL_NOT_STATED } from '@yellow-pane/core/job';
 import Papa from 'papaparse';
 import * as z from 'zod';
 import { filmFieldsSchema } from '../film';
+import { saidOfIssue } from '../said-of-issue';
 import { neutral, plain } from '../survey-files/neutral-cells';
 
 /** A catalogue as a file: films without their identifiers, so that it can be brought into any catalogue. */
@@ -193,6 +194,14 @@ function valueOf({ key, kind }: Column, cell: string): unknown {
 const number = (cell: string): number =>
   cell.trim() === '' ? Number.NaN : Number(cell.trim().replace(',', '.'));
 
+/** Rules of our own say themselves what they want; of the others, what was expected and what came. */
+function wanting(issue: z.core.$ZodIssue, film: unknown): string {
+  if (issue.code === 'custom') return issue.message;
+  const [key = ''] = issue.path;
+  const { expected, got } = saidOfIssue(issue, (film as Readonly<Record<PropertyKey, unknown>>)[key]);
+  return `expected ${expected}, got ${got}`;
+}
+
 function checked(entries: readonly { readonly at: string; readonly film: unknown }[]): ReadFilms {
   const films: Film[] = [];
   const faults: { at: string; says: string }[] = [];
@@ -204,7 +213,7 @@ function checked(entries: readonly { readonly at: string; readonly film: unknown
       const key = String(issue?.path[0] ?? 'film');
       faults.push({
         at,
-        says: `${COLUMNS.find((column) => column.key === key)?.head ?? key}: ${issue?.message ?? 'cannot be read'}`,
+        says: `${COLUMNS.find((column) => column.key === key)?.head ?? key}: ${issue === undefined ? 'cannot be read' : wanting(issue, film)}`,
       });
     }
   }

@@ -1,5 +1,5 @@
 import { type CoreError } from '@yellow-pane/core/quantity';
-import { type ErrorCode, type Problem, problem } from '@yellow-pane/contracts';
+import { type ErrorCode, type Problem, problem, saidOfIssue } from '@yellow-pane/contracts';
 import type { ZodType, core } from 'zod';
 
 /** What a route throws to refuse: one code of the catalogue with its data. */
@@ -33,11 +33,7 @@ export function parseBody<Value>(schema: ZodType<Value>, body: unknown): Value {
     .slice(0, 20)
     .map((issue) => {
       const keys = issue.code === 'unrecognized_keys' ? [...issue.path, issue.keys[0] ?? ''] : issue.path;
-      return {
-        path: keys.join('.') || 'body',
-        expected: issue.code === 'unrecognized_keys' ? 'no such field' : issue.message,
-        got: shown(valueAt(body, keys)),
-      };
+      return { path: keys.join('.') || 'body', ...saidOfIssue(issue, valueAt(body, keys)) };
     });
   throw new Refusal(
     'BODY_INVALID',
