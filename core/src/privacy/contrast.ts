@@ -77,10 +77,13 @@ const CONTRAST_FORMULA: Formula<{
 };
 export const CONTRAST_FORMULAS = [VEIL_FORMULA, CONTRAST_FORMULA] as const;
 
+/** Shares of a sheet are rounded to whole percent. */
+const ROUNDED = 0.01;
+
 /**
  * Share of the contrast that is left to the looker, 0..1.
- * @throws CoreError PRIVACY_SCENE for shares out of 0..1 or luminances below zero, or a scene with no light
- * at all
+ * @throws CoreError PRIVACY_SCENE for shares out of 0..1 or over 1 together, luminances below zero, or a scene
+ * with no light at all
  */
 export function contrastKept(
   { transmitted, reflectedNear, haze }: Seen,
@@ -89,9 +92,21 @@ export function contrastKept(
   for (const [path, value] of Object.entries({ transmitted, reflectedNear, haze }))
     if (!(value >= 0 && value <= 1))
       throw new CoreError('PRIVACY_SCENE', { path, expected: '0 to 1', got: String(value) });
+  if (transmitted + reflectedNear > 1 + ROUNDED)
+    throw new CoreError('PRIVACY_SCENE', {
+      path: 'reflectedNear',
+      expected: `at most ${(1 - transmitted).toFixed(2)}: what is let through and thrown back together is no more than 1`,
+      got: String(reflectedNear),
+    });
   for (const [path, value] of Object.entries({ near_cdm2, far_cdm2, far_lux, near_lux }))
     if (!(value >= 0 && value < 1e9))
       throw new CoreError('PRIVACY_SCENE', { path, expected: '0 or more', got: String(value) });
+  if (near_cdm2 + far_cdm2 + far_lux + near_lux === 0)
+    throw new CoreError('PRIVACY_SCENE', {
+      path: 'scene',
+      expected: 'some light on one side at least',
+      got: 'no light at all',
+    });
   const veil = applyFormula(VEIL_FORMULA, {
     t: transmitted,
     haze,

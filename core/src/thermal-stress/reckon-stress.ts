@@ -3,7 +3,7 @@ import type { FilmOptics, MakeUp, MakeUpPane } from '../glazing';
 import type { EdgeFinish, FrameKind, PaneTreatment, SurfaceCondition } from '../job';
 import { CoreError } from '../quantity';
 import { designSuns } from './day-stress';
-import { USUAL_TEMPERATURES, designDays } from './design-days';
+import { type DesignTemperatures, USUAL_TEMPERATURES, designDays } from './design-days';
 import type { GlassSituation } from './glass-situation';
 import { type StressVerdict, judgeStress } from './judge-stress';
 
@@ -33,7 +33,8 @@ export interface StressRequest {
 }
 
 /** The verdict on cracking for one pane.
- *  @throws CoreError STRESS_CASE when the bearing is missing, and those of the make-up's check */
+ *  @throws CoreError STRESS_CASE when the bearing is missing, the weather cannot be, or the edge is deeper than
+ *  the pane, and those of the make-up's check */
 export function reckonStress(request: StressRequest): StressVerdict {
   const { bearing_deg, place, cold_C, hot_C, width_mm, height_mm, shading } = request;
   if (bearing_deg === null)
@@ -42,11 +43,14 @@ export function reckonStress(request: StressRequest): StressVerdict {
       expected: '0 to 360: which way the glass faces',
       got: 'nothing',
     });
-  const days = designDays(place, {
+  const temperatures: DesignTemperatures = {
     ...USUAL_TEMPERATURES,
     ...(cold_C === undefined ? {} : { cold: cold_C }),
     ...(hot_C === undefined ? {} : { hot: hot_C }),
-  });
+  };
+  refuseWeather(temperatures, cold_C === undefined ? 'hot_C' : 'cold_C');
+  refuseEdge(request);
+  const days = designDays(place, temperatures);
   const facing: Facing = {
     bearing_deg,
     tilt_deg: request.tilt_deg,
@@ -99,4 +103,40 @@ function situationOf(
     facing,
     assumedPattern: shading === null ? 'one side 1/4' : null,
   };
+}
+
+/** A cold day is no warmer than the hot one, and no day has its lowest over its highest. */
+function refuseWeather({ cold, hot }: DesignTemperatures, clashing: 'cold_C' | 'hot_C'): void {
+  const days = [
+    ['cold_C', cold],
+    ['hot_C', hot],
+  ] as const;
+  for (const [path, [low, high]] of days)
+    if (low > high)
+      throw new CoreError('STRESS_CASE', {
+        path,
+        expected: 'the lowest of the day, then its highest',
+        got: `${low} and ${high}`,
+      });
+  if (cold[0] > hot[0] || cold[1] > hot[1])
+    throw new CoreError('STRESS_CASE', {
+      path: clashing,
+      expected: 'a cold day no warmer than the hot one',
+      got: `${cold.join(' to ')} °C on the cold day and ${hot.join(' to ')} °C on the hot one`,
+    });
+}
+
+/** The frame hides less than half of the pane on each side. */
+function refuseEdge({
+  edgeDepth_mm,
+  width_mm,
+  height_mm,
+}: Pick<StressRequest, 'edgeDepth_mm' | 'width_mm' | 'height_mm'>): void {
+  const most = Math.min(width_mm, height_mm) / 2;
+  if (edgeDepth_mm === null || edgeDepth_mm < most) return;
+  throw new CoreError('STRESS_CASE', {
+    path: 'edgeDepth_mm',
+    expected: `less than ${most}, half of the pane`,
+    got: String(edgeDepth_mm),
+  });
 }

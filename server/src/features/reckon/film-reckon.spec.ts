@@ -22,6 +22,53 @@ const SHEET = {
   solarReflected: 0.1,
 };
 
+describe('is what cannot be refused by name, on every route?', () => {
+  const STRESS = {
+    panes: [{ ...PANE, treatment: 'annealed' }],
+    width_mm: 1000,
+    height_mm: 1200,
+    place: { latitude_deg: 47, longitude_deg: 9 },
+    bearing_deg: 180,
+  };
+  const PRIVACY = { transmitted: 0.3, reflectedOutside: 0.1, reflectedRoom: 0.1 };
+  const DARK = { near_cdm2: 0, far_cdm2: 0, far_lux: 0, near_lux: 0 };
+  it.each([
+    [
+      'thermal-stress',
+      'a cold day hotter than the hot one',
+      { ...STRESS, cold_C: [30, 40], hot_C: [10, 20] },
+      'cold_C',
+    ],
+    [
+      'thermal-stress',
+      'a hot day colder than the customary cold one',
+      { ...STRESS, hot_C: [-40, -30] },
+      'hot_C',
+    ],
+    ['thermal-stress', 'a day whose lowest is over its highest', { ...STRESS, hot_C: [30, 20] }, 'hot_C'],
+    [
+      'thermal-stress',
+      'an edge deeper than the pane',
+      { ...STRESS, width_mm: 150, edgeDepth_mm: 180 },
+      'edgeDepth_mm',
+    ],
+    ['privacy', 'T + R = 1.5', { ...PRIVACY, transmitted: 0.9, reflectedOutside: 0.6 }, 'reflectedOutside'],
+    ['privacy', 'more than all of the light', { ...PRIVACY, transmitted: 1.2 }, 'transmitted'],
+    ['privacy', 'a scene without any light', { ...PRIVACY, scene: DARK }, 'scene'],
+  ])('%s: %s', async (question, _what, body, path) => {
+    const refused = (await ask(question, body).expect(422)).body as { path: string; detail: string };
+    expect(refused.path).toBe(path);
+    expect(refused.detail).toContain(path);
+    expect(refused.detail.match(/expected/g)).toHaveLength(1);
+  });
+  it('what is possible is answered', async () => {
+    await ask('thermal-stress', { ...STRESS, cold_C: [-20, -5], hot_C: [20, 35], edgeDepth_mm: 12 }).expect(
+      200,
+    );
+    await ask('privacy', { ...PRIVACY, scene: { ...DARK, far_cdm2: 100 } }).expect(200);
+  });
+});
+
 describe('what does a glazing do, asked over the wire?', () => {
   it('double clear: U 2.7, solar heat gain 0.70, light 0.78, each with its steps', async () => {
     const { body } = (await ask('glazing', DOUBLE).expect(200)) as {

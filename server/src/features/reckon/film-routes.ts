@@ -10,6 +10,7 @@ import {
   privacyClass,
 } from '@yellow-pane/core/privacy';
 import { type StressVerdict, reckonStress } from '@yellow-pane/core/thermal-stress';
+import { CoreError } from '@yellow-pane/core/quantity';
 import { Router } from 'express';
 import { parseBody } from '../../http/refusal';
 
@@ -74,6 +75,17 @@ function readFilms(films: Sheets): {
   };
 }
 
+/** What core calls the near side is here the field that was asked. */
+function ofField<Answer>(path: string, ask: () => Answer): Answer {
+  try {
+    return ask();
+  } catch (error) {
+    if (error instanceof CoreError && error.data.path === 'reflectedNear')
+      throw new CoreError(error.code, { ...error.data, path });
+    throw error;
+  }
+}
+
 function privacyOf({
   transmitted,
   reflectedOutside,
@@ -94,9 +106,8 @@ function privacyOf({
         key === 'brightIn' || key === 'dullIn'
           ? dimmedBy(at, coverage * transmitted + (1 - coverage) * bareTransmitted)
           : at;
-      const film = contrastKept(
-        { transmitted, reflectedNear: fromRoom ? reflectedRoom : reflectedOutside, haze },
-        seen,
+      const film = ofField(fromRoom ? 'reflectedRoom' : 'reflectedOutside', () =>
+        contrastKept({ transmitted, reflectedNear: fromRoom ? reflectedRoom : reflectedOutside, haze }, seen),
       );
       const bare = contrastKept(
         { transmitted: bareTransmitted, reflectedNear: bareReflected, haze: 0 },
