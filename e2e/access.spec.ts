@@ -141,6 +141,28 @@ test('zoomed to 400 %, and on a phone held sideways, the page scrolls as one and
   }
 });
 
+test('in the colours of the system the stop one is at, the surface chosen and the legends are told by lines', async ({
+  page,
+  as,
+}) => {
+  await page.emulateMedia({ forcedColors: 'active' });
+  await as(page, 'Wren');
+  await page.goto(`${DEMO_JOB}/day/${surface(1)}`);
+  const outlineOf = (selector: string) =>
+    page
+      .locator(selector)
+      .first()
+      .evaluate((element) => getComputedStyle(element).outlineStyle);
+  expect(await outlineOf('[aria-current=page]')).toBe('solid');
+  expect(await outlineOf('[role=option][aria-selected=true]')).toBe('solid');
+  expect(await outlineOf('nav a:not([aria-current])')).toBe('none');
+  const swatches = page.getByRole('main').locator('[class*="bg-now"]:not(button)');
+  await expect(swatches.first()).toBeVisible();
+  const ground = await page.evaluate(() => getComputedStyle(document.body).backgroundColor);
+  const drawn = await swatches.first().evaluate((own) => getComputedStyle(own).backgroundColor);
+  expect(drawn).not.toBe(ground);
+});
+
 test('the number pad at 390: every key of 56 px and in reach, every sixteenth, for either hand; a fraction goes in', async ({
   page,
   as,

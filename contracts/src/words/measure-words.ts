@@ -4,7 +4,7 @@ import { type Figures, type Messages, capital, counted, sentenceOf } from './mes
 
 const IMPOSSIBLE = {
   'corner radius too large': ({ radius_mm }, { about }) =>
-    `A corner radius of ${about(radius_mm)} does not fit between its neighbours.`,
+    `A corner radius of ${about(radius_mm)} is too large: with its neighbour it is longer than the side between them.`,
   'edge radius too large': ({ radius_mm, thickness_mm }, { about }) =>
     `An edge radius of ${about(radius_mm)} does not fit a thickness of ${about(thickness_mm)}.`,
   'crown below the springs': 'The crown lies below the springs.',

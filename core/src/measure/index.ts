@@ -26,7 +26,7 @@ export {
   perimeterOf,
   viewOutline,
 } from './outline';
-export { type SizeKey, type Sizes, SIZE_FORMULAS, SIZE_WORDS, rectangleSizes } from './sizes';
+export { type SizeKey, type Sizes, SIZE_FORMULAS, SIZE_WORDS, rectangleSizes, sizeWord } from './sizes';
 export { INSTRUMENTS, standardDeviation_mm } from './instruments';
 export { type CurvedPatch, patchAt } from './curved/patch';
 export { surplusAtEdges } from './curved/surplus';

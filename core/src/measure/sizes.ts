@@ -1,3 +1,4 @@
+import type { SurfaceShape } from '../job';
 import { type Formula, GEOMETRY, type Reasoned, type Source, applyFormula } from '../quantity';
 import { type Outline, type Point, areaOf, outlineBounds, perimeterOf } from './outline';
 import { largestInside, leastAround } from './rectangles';
@@ -27,6 +28,20 @@ export const SIZE_WORDS = {
   surplusBottom_mm: { word: 'film too long at the bottom', dimension: 'length' },
   fitResidual_mm: { word: 'patch fits the sags within', dimension: 'length' },
 } as const;
+
+/** What is said otherwise of film that goes round a column. */
+const OF_COLUMN: Readonly<Partial<Record<SizeKey, string>>> = {
+  area_mm2: 'area to film',
+  aroundWidth_mm: 'film laid flat, width',
+  aroundHeight_mm: 'film laid flat, height',
+  girthWidth_mm: 'film round the column',
+};
+
+/** The word for a size of such a shape. */
+export function sizeWord(key: SizeKey, shape: SurfaceShape): string {
+  const isColumn = shape === 'round column' || shape === 'square column';
+  return (isColumn ? OF_COLUMN[key] : undefined) ?? SIZE_WORDS[key].word;
+}
 
 export type SizeKey = keyof typeof SIZE_WORDS;
 export type Sizes = Readonly<Partial<Record<SizeKey, Reasoned<number>>>> &

@@ -34,7 +34,7 @@ export const COLUMN_FORMULAS = {
   } satisfies Formula<Frustum>,
   girth: {
     id: 'measure.columnGirth',
-    word: 'film girth across',
+    word: 'film round the column',
     says: 'G = the larger girth',
     unit: 'mm',
     source: GEOMETRY,
@@ -52,7 +52,7 @@ export const COLUMN_FORMULAS = {
   } satisfies Formula<Frustum>,
   squareGirth: {
     id: 'measure.squareGirth',
-    word: 'film girth across',
+    word: 'film round the column',
     says: 'G = four faces − r·(8 − 2π)',
     unit: 'mm',
     source: GEOMETRY,

@@ -161,6 +161,19 @@ describe('is a change seen at once and settled later?', () => {
     ).toHaveLength(2);
   });
 
+  it('what somebody deleted meanwhile is told by who did it, without identifiers, and what was typed stays', () => {
+    const change = making([setTag('SW9')]);
+    const id = '0199b9a6-0007-7000-8000-000000000001';
+    const gone = problem(
+      'ROW_REMOVED',
+      { path: 'surface.id', expected: 'a row that is there', got: id },
+      { who: 'Finch' },
+    );
+    const [own] = refused(did(open(), change), change.change.id, gone).aside;
+    expect(own?.says).toMatch(/^Finch deleted it meanwhile/);
+    expect(own?.says).not.toContain(id);
+    expect(own?.pending.change.ops).toEqual([setTag('SW9')]);
+  });
   it('no room on the disk: nothing is set aside, all waits in its order, the sentence stays until there is room', () => {
     const [first, second] = [
       making([setTag('SW8')]),

@@ -88,6 +88,8 @@ export const CLOSED: OpenJob = {
 
 const MOST_UNDO = 500;
 /** Refused because a row is wanting: perhaps one that was set aside makes it. */
+/** What somebody deleted while one worked on it. */
+const DELETED: ReadonlySet<string> = new Set(['ROW_REMOVED', 'ROW_UNKNOWN', 'REFERENCE_REMOVED']);
 const NEEDS_ANOTHER: ReadonlySet<string> = new Set(['REFERENCE_UNKNOWN', 'ROW_UNKNOWN', 'JOB_UNKNOWN']);
 
 export function opening(jobId: string): OpenJob {
@@ -308,15 +310,22 @@ export function refused(state: OpenJob, changeId: string, problem: Problem): Ope
   )
     return {
       ...next,
-      aside: [...state.aside, { pending: gone, says: `${problem.title}. ${problem.detail}` }],
+      aside: [...state.aside, { pending: gone, says: saidOf(problem) }],
     };
   const not = shellWords.notDone(gone.from === 'undo' ? 'undone' : 'redone');
   return {
     ...next,
     notice: isConflict
       ? shellWords.changedSince(not, conflicts[0]?.who ?? 'someone')
-      : `${not}: ${problem.title}. ${problem.detail}`,
+      : `${not}: ${saidOf(problem)}`,
   };
+}
+
+/** What was deleted meanwhile is told by who did it, never by its identifier. */
+function saidOf(problem: Problem): string {
+  if (!DELETED.has(problem.code)) return `${problem.title}. ${problem.detail}`;
+  const who = problem['who'];
+  return shellWords.deletedMeanwhile(typeof who === 'string' && who !== '' ? who : shellWords.somebody);
 }
 
 /** Nothing is set aside while there is no room: all waits in order, and the sentence stays. */

@@ -16,6 +16,9 @@ export const shellWords = {
   addedMeanwhile: (things: string, who: string) =>
     `With it went ${things} that ${who} had added to it meanwhile. Undo brings everything back.`,
   notDone: (what: string) => `Not ${what}`,
+  somebody: 'Somebody',
+  deletedMeanwhile: (who: string) =>
+    `${who} deleted it meanwhile. What you did stays here: undo the deletion and send it again, or let it go.`,
   changedSince: (what: string, who: string) => `${what}: ${who} changed it since.`,
   ofAnotherVersion: 'It was kept by another version and cannot be sent as it is.',
   commands: 'Commands',

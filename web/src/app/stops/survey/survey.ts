@@ -15,6 +15,7 @@ import {
   type AskedMeasure,
   type Point,
   SIZE_WORDS,
+  sizeWord,
   type SizeKey,
   type SlipFix,
   TO_FRAME,
@@ -131,7 +132,8 @@ export class Survey {
     return (Object.keys(SIZE_WORDS) as SizeKey[]).flatMap((key) => {
       const size = sizes[key];
       if (size === undefined) return [];
-      const { word, dimension } = SIZE_WORDS[key];
+      const { dimension } = SIZE_WORDS[key];
+      const word = sizeWord(key, this.surface()?.shape ?? 'four sides');
       return [
         {
           key,
