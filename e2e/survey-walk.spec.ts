@@ -265,4 +265,32 @@ test('a drawing that does not say its unit is asked about; one with splines says
   });
   await page.getByLabel('Unit').selectOption('mm');
   await expect(page.getByText(/No closed outline.*splines/)).toBeVisible();
+  const rectangle = (x: number, y: number, width: number, height: number, layer: string): string =>
+    `0\nLWPOLYLINE\n8\n${layer}\n90\n4\n70\n1\n${[
+      [x, y],
+      [x + width, y],
+      [x + width, y + height],
+      [x, y + height],
+    ]
+      .map(([cornerX, cornerY]) => `10\n${cornerX}\n20\n${cornerY}\n`)
+      .join('')}`;
+  await page.locator('#bring-file').setInputFiles({
+    name: 'facade.dxf',
+    mimeType: 'image/vnd.dxf',
+    buffer: drawing(
+      rectangle(0, 0, 900, 1200, 'GLASS') +
+        rectangle(2000, 0, 900, 1200, 'GLASS') +
+        rectangle(2200, 300, 200, 200, 'FRAME') +
+        rectangle(4000, 0, 700, 500, 'FRAME') +
+        '0\nTEXT\n8\nGLASS\n10\n450\n20\n600\n40\n50\n1\nN7\n',
+    ),
+  });
+  await page.getByLabel('Unit').selectOption('mm');
+  await expect(page.getByRole('button', { name: 'Take over 3 surfaces' })).toBeVisible();
+  await expect(page.getByRole('row', { name: /lies within D2/ }).getByRole('checkbox')).not.toBeChecked();
+  await page.getByRole('checkbox', { name: 'FRAME (2)' }).check();
+  await expect(page.getByRole('button', { name: 'Take over 4 surfaces' })).toBeVisible();
+  await page.getByRole('checkbox', { name: 'FRAME (2)' }).uncheck();
+  await page.getByRole('checkbox', { name: 'Take over N7' }).uncheck();
+  await expect(page.getByRole('button', { name: 'Take over 1 surfaces' })).toBeVisible();
 });

@@ -31,6 +31,10 @@ export interface BroughtLine {
   readonly line: number;
   readonly surface: BroughtSurface;
   readonly faults: readonly { readonly column: string; readonly says: string }[];
+  /** Of a drawing: the layer it is on. */
+  readonly layer?: string;
+  /** To be answered before it is taken: left out unless a person says so. */
+  readonly question?: string;
 }
 
 export interface BroughtIn {

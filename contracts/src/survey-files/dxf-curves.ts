@@ -1,9 +1,20 @@
 import { type Outline, type Point, areaOf, outlineBounds } from '@yellow-pane/core/measure';
 import type { IEntity } from 'dxf-parser';
+import type { DrawingPart } from './drawing-parts';
 
 const JOIN_MM = 0.5;
 
-export type Curve = { readonly points: readonly Point[]; readonly isClosed: boolean };
+export type Curve = {
+  readonly points: readonly Point[];
+  readonly isClosed: boolean;
+  readonly layer: string;
+};
+
+/** A closed outline with the layer it is on, where it lies in the drawing. */
+export interface PlacedOutline {
+  readonly outline: Outline;
+  readonly layer: string;
+}
 
 /** What tells how far a side lies off the arc it stands for, mm. */
 export type TellError = (off_mm: number) => void;
@@ -12,8 +23,29 @@ interface Vertex extends Point {
   readonly bulge?: number;
 }
 
+/** A part as a curve in millimetres, y down, where it is placed; undefined: it is none. */
+export function placedCurve(
+  { entity, layer, place }: Pick<DrawingPart, 'entity' | 'layer' | 'place'>,
+  factor: number,
+  tellError: TellError,
+): Curve | undefined {
+  const curve = curveOf(entity, 1, (off) => {
+    tellError(off * factor);
+  });
+  if (curve === undefined) return undefined;
+  const points = curve.points.map(({ x, y }) => {
+    const placed = place({ x, y: -y });
+    return { x: placed.x * factor, y: -placed.y * factor };
+  });
+  return { points, isClosed: curve.isClosed, layer };
+}
+
 /** An entity as a curve in millimetres, y down; undefined: it is none. */
-export function curveOf(entity: IEntity, factor: number, tellError: TellError): Curve | undefined {
+export function curveOf(
+  entity: IEntity,
+  factor: number,
+  tellError: TellError,
+): Omit<Curve, 'layer'> | undefined {
   const { type, vertices, shape, closed, startPoint, endPoint, center, radius, startAngle, endAngle } =
     entity as unknown as {
       readonly type: string;
@@ -114,29 +146,41 @@ function bulged(
 
 /** Joins open curves end to end until they close. */
 export function closedOutlines(curves: readonly Curve[]): {
-  readonly outlines: readonly Outline[];
+  readonly outlines: readonly PlacedOutline[];
   readonly loose: number;
 } {
-  const outlines = curves.filter(({ isClosed }) => isClosed).map(({ points }) => points);
-  const open = curves.filter(({ isClosed }) => !isClosed).map(({ points }) => [...points]);
+  const outlines = curves
+    .filter(({ isClosed }) => isClosed)
+    .map(({ points, layer }): PlacedOutline => ({ outline: points, layer }));
+  const open = curves
+    .filter(({ isClosed }) => !isClosed)
+    .map(({ points, layer }) => ({ points: [...points], layer }));
   let loose = 0;
   const meets = (a: Point | undefined, b: Point | undefined): boolean =>
     a !== undefined && b !== undefined && Math.hypot(a.x - b.x, a.y - b.y) < JOIN_MM;
   while (open.length > 0) {
-    const chain = open.pop() ?? [];
+    const { points: chain, layer } = open.pop() ?? { points: [], layer: '' };
     for (let isGrowing = true; isGrowing && !meets(chain[0], chain.at(-1));) {
-      const at = open.findIndex((next) => meets(chain.at(-1), next[0]) || meets(chain.at(-1), next.at(-1)));
-      const [next] = at < 0 ? [] : open.splice(at, 1);
+      const at = open.findIndex(
+        ({ points }) => meets(chain.at(-1), points[0]) || meets(chain.at(-1), points.at(-1)),
+      );
+      const next = at < 0 ? undefined : open.splice(at, 1)[0]?.points;
       if (next === undefined) isGrowing = false;
       else chain.push(...(meets(chain.at(-1), next[0]) ? next : next.reverse()).slice(1));
     }
-    if (chain.length > 3 && meets(chain[0], chain.at(-1))) outlines.push(chain.slice(0, -1));
+    if (chain.length > 3 && meets(chain[0], chain.at(-1)))
+      outlines.push({ outline: chain.slice(0, -1), layer });
     else loose += 1;
   }
-  return { outlines: outlines.map(tidied).filter((outline) => outline.length >= 3), loose };
+  return {
+    outlines: outlines
+      .map(({ outline, layer }) => ({ outline: tidied(outline), layer }))
+      .filter(({ outline }) => outline.length >= 3),
+    loose,
+  };
 }
 
-/** Clockwise from the upper left, without corners that turn by nothing. */
+/** Clockwise from the upper left, without corners that turn by nothing; where it lies. */
 function tidied(points: readonly Point[]): Outline {
   const round = areaOf(points) < 0 ? [...points].reverse() : [...points];
   const turning = round.filter((corner, index) => {
@@ -161,8 +205,5 @@ function tidied(points: readonly Point[]): Outline {
     const at = turning[best];
     return at !== undefined && x - left + (y - top) < at.x - left + (at.y - top) - 1e-9 ? index : best;
   }, 0);
-  return [...turning.slice(start), ...turning.slice(0, start)].map(({ x, y }) => ({
-    x: x - left,
-    y: y - top,
-  }));
+  return [...turning.slice(start), ...turning.slice(0, start)];
 }

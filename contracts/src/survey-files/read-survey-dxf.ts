@@ -1,5 +1,8 @@
 import type { Outline, Point } from '@yellow-pane/core/measure';
 import DxfParser, { type IEntity } from 'dxf-parser';
+import { type Drawing, type DrawingPart, drawingParts } from './drawing-parts';
+import { type DrawnText, drawnTexts, tagsByOutline } from './drawing-texts';
+import { outlineQuestions } from './outline-questions';
 import {
   type BroughtIn,
   type BroughtLine,
@@ -9,7 +12,7 @@ import {
   withTagFaults,
 } from './brought-in';
 import { lineOf, polygonSurface, roundSurface } from './drawn-surface';
-import { type Curve, closedOutlines, curveOf } from './dxf-curves';
+import { type Curve, type PlacedOutline, closedOutlines, curveOf, placedCurve } from './dxf-curves';
 import { readOwn } from './own-dxf';
 
 export type DrawingUnit = 'mm' | 'cm' | 'm' | 'in' | 'ft';
@@ -17,17 +20,32 @@ const UNIT_MM: Readonly<Record<DrawingUnit, number>> = { mm: 1, cm: 10, m: 1000,
 const INSUNITS: Readonly<Record<number, DrawingUnit>> = { 1: 'in', 2: 'ft', 4: 'mm', 5: 'cm', 6: 'm' };
 const MOST_ENTITIES = 20_000;
 const MOST_OUTLINES = 2000;
+/** What the parser of drawings does not hand on, counted in the text itself. */
+const PASSED_OVER: Readonly<Record<string, string>> = {
+  HATCH: 'hatches',
+  MLINE: 'multiple lines',
+  REGION: 'regions',
+  '3DSOLID': 'solids',
+  IMAGE: 'pictures',
+  LEADER: 'leaders',
+  MULTILEADER: 'leaders',
+  ACAD_TABLE: 'tables',
+};
+const PASSED_OVER_MARK = new RegExp(
+  `(?:^|\\n)[ \\t]*0[ \\t]*\\r?\\n[ \\t]*(${Object.keys(PASSED_OVER).join('|')})[ \\t]*(?=\\r?\\n)`,
+  'g',
+);
+
 const REFUSED_KINDS: Readonly<Record<string, string>> = {
   SPLINE: 'splines',
-  INSERT: 'blocks',
   ELLIPSE: 'ellipses',
   '3DFACE': '3D faces',
   SOLID: 'filled areas',
-  HATCH: 'hatches',
+  ...PASSED_OVER,
   MTEXT: '',
   TEXT: '',
-  DIMENSION: '',
-  POINT: '',
+  DIMENSION: 'dimensions',
+  POINT: 'points',
   ATTDEF: '',
   ATTRIB: '',
   VIEWPORT: '',
@@ -43,10 +61,19 @@ export interface DxfOptions {
   readonly drawnFrom?: BroughtSurface['seenFrom'] | undefined;
 }
 
+/** A circle of a drawing, mm. */
+interface DrawnCircle {
+  readonly radius_mm: number;
+  readonly layer: string;
+  /** As an outline, to see what lies in it. */
+  readonly outline: Outline;
+}
+
 /** What a drawing holds, in millimetres. */
 interface Found {
-  readonly outlines: readonly Outline[];
-  readonly radii_mm: readonly number[];
+  readonly outlines: readonly PlacedOutline[];
+  readonly rounds: readonly DrawnCircle[];
+  readonly texts: readonly DrawnText[];
   /** What cannot be read, in words. */
   readonly refused: readonly string[];
   /** Lines that do not close. */
@@ -57,8 +84,8 @@ interface Found {
 
 /**
  * Reads outlines of panes and of pre-cut patterns: closed polylines, circles, and lines and arcs that join
- * up. Never throws. Splines and blocks are refused by name; arcs are given by straight sides, and how far off
- * that is.
+ * up; blocks are opened one level deep, words in an outline become its tag. Never throws. What cannot be read
+ * is named; what may be no pane is asked about; arcs are given by straight sides, and how far off that is.
  */
 export function readSurveyDxf(text: string, options: DxfOptions): BroughtIn {
   const { unit, scale = 1, takenTags, drawnFrom } = options;
@@ -83,13 +110,13 @@ export function readSurveyDxf(text: string, options: DxfOptions): BroughtIn {
   const factor = UNIT_MM[used] * scale;
   const own = readOwn(text, unit === undefined && scale === 1 ? panesOf(entities, factor) : []);
   if (own.surfaces !== undefined) return takenAsTheyWere(own.surfaces, takenTags);
-  const found = foundIn(entities, factor);
-  const { outlines, radii_mm } = found;
-  if (outlines.length + radii_mm.length > MOST_OUTLINES)
-    return refusedWhole(
-      `This drawing has ${outlines.length + radii_mm.length} outlines; the most is ${MOST_OUTLINES}.`,
-    );
+  const { parts, notes } = drawingParts(drawing);
+  const found = foundIn(parts, factor, passedOver(text));
+  const count = found.outlines.length + found.rounds.length;
+  if (count > MOST_OUTLINES)
+    return refusedWhole(`This drawing has ${count} outlines; the most is ${MOST_OUTLINES}.`);
   return broughtIn(found, own.isOurs ? 'outside' : drawnFrom, takenTags, [
+    ...notes,
     said !== undefined && unit !== undefined && said !== unit
       ? `The drawing says ${said}; taken as ${unit}.`
       : `Drawing unit: ${used}${scale === 1 ? '' : `, times ${scale}`}.`,
@@ -108,53 +135,92 @@ function takenAsTheyWere(surfaces: readonly BroughtSurface[], takenTags: Readonl
   };
 }
 
-function foundIn(entities: readonly IEntity[], factor: number): Found {
+function passedOver(text: string): ReadonlyMap<string, number> {
   const counts = new Map<string, number>();
-  let arcError_mm = 0;
-  const curves = entities.flatMap((entity): Curve[] => {
-    const curve = curveOf(entity, factor, (off_mm) => {
-      arcError_mm = Math.max(arcError_mm, off_mm);
-    });
-    if (curve === undefined) counts.set(entity.type, (counts.get(entity.type) ?? 0) + 1);
-    return curve === undefined ? [] : [curve];
-  });
-  const refused = [...counts].flatMap(([type, count]) => {
-    const word = REFUSED_KINDS[type] ?? type;
-    return type === 'CIRCLE' || word === '' ? [] : [`${count} ${word}`];
-  });
-  const radii_mm = entities.flatMap((entity) => radiusOf(entity, factor));
-  return { ...closedOutlines(curves), radii_mm, refused, arcError_mm };
+  for (const [, kind = ''] of text.matchAll(PASSED_OVER_MARK)) counts.set(kind, (counts.get(kind) ?? 0) + 1);
+  return counts;
 }
 
-/** The radius of a circle, mm; nothing of anything else. */
-function radiusOf(entity: IEntity, factor: number): readonly number[] {
-  const { type, center, radius } = entity as unknown as {
+function foundIn(parts: readonly DrawingPart[], factor: number, besides: ReadonlyMap<string, number>): Found {
+  const counts = new Map<string, number>(besides);
+  let arcError_mm = 0;
+  const rounds: DrawnCircle[] = [];
+  const curves = parts.flatMap((part): Curve[] => {
+    const curve = placedCurve(part, factor, (off_mm) => {
+      arcError_mm = Math.max(arcError_mm, off_mm);
+    });
+    if (curve !== undefined) return [curve];
+    const circle = circleOf(part, factor);
+    if (circle !== undefined) rounds.push(circle);
+    else counts.set(part.entity.type, (counts.get(part.entity.type) ?? 0) + 1);
+    return [];
+  });
+  const texts = drawnTexts(parts, factor);
+  const refused = [...counts].flatMap(([type, count]) => {
+    const word = REFUSED_KINDS[type] ?? type;
+    return word === '' ? [] : [`${count} ${word}`];
+  });
+  return { ...closedOutlines(curves), rounds, texts, refused, arcError_mm };
+}
+
+const CIRCLE_SIDES = 24;
+
+/** undefined: no circle, or one that is drawn out to an ellipse where it is placed */
+function circleOf({ entity, layer, place, scale }: DrawingPart, factor: number): DrawnCircle | undefined {
+  const {
+    type,
+    center,
+    radius = 0,
+  } = entity as unknown as {
     readonly type: string;
     readonly center?: Point;
     readonly radius?: number;
   };
-  return type === 'CIRCLE' && center !== undefined && Number.isFinite(radius) && (radius ?? 0) > 0
-    ? [(radius ?? 0) * factor]
-    : [];
+  const isCircle = type === 'CIRCLE' && center !== undefined && Number.isFinite(radius) && radius > 0;
+  if (!isCircle || scale === undefined) return undefined;
+  const outline = Array.from({ length: CIRCLE_SIDES }, (_, side) => {
+    const angle = (2 * Math.PI * side) / CIRCLE_SIDES;
+    const { x, y } = place({
+      x: center.x + radius * Math.cos(angle),
+      y: center.y + radius * Math.sin(angle),
+    });
+    return { x: x * factor, y: -y * factor };
+  });
+  return { radius_mm: radius * scale * factor, layer, outline };
 }
 
 function broughtIn(
-  { outlines, radii_mm, refused, loose, arcError_mm }: Found,
+  { outlines, rounds, texts, refused, loose, arcError_mm }: Found,
   seenFrom: BroughtSurface['seenFrom'] | undefined,
   takenTags: ReadonlySet<string>,
   unitNotes: readonly string[],
 ): BroughtIn {
-  const lines: readonly BroughtLine[] = [
-    ...outlines.map((outline, index) => polygonSurface(`D${index + 1}`, outline, seenFrom)),
-    ...radii_mm.map((radius_mm, index) =>
-      roundSurface(`D${outlines.length + index + 1}`, radius_mm, seenFrom),
-    ),
-  ].map((surface, index) => lineOf(index + 1, surface));
+  const all = [...outlines, ...rounds];
+  const placed = all.map(({ outline }) => outline);
+  const tags = tagsByOutline(placed, texts);
+  const tagOf = (index: number): string => tags.get(index) ?? `D${index + 1}`;
+  const questions = outlineQuestions(placed, tagOf);
+  const lines: readonly BroughtLine[] = all.map((own, index) => {
+    const circle = rounds[index - outlines.length];
+    const surface =
+      circle === undefined
+        ? polygonSurface(tagOf(index), own.outline, seenFrom)
+        : roundSurface(tagOf(index), circle.radius_mm, seenFrom);
+    const question = questions[index];
+    return {
+      ...lineOf(index + 1, surface),
+      layer: own.layer,
+      ...(question === undefined ? {} : { question }),
+    };
+  });
   const notes = [
     ...unitNotes,
     ...(refused.length === 0
       ? []
       : [`Left out: ${refused.join(', ')}. Draw them as lines, polylines, arcs or circles.`]),
+    ...(tags.size === 0
+      ? []
+      : [`${tags.size} ${tags.size === 1 ? 'tag is' : 'tags are'} taken from words in the drawing.`]),
     ...(loose === 0 ? [] : [`${loose} ${loose === 1 ? 'line does' : 'lines do'} not close to an outline.`]),
     ...(arcError_mm > 0.05
       ? [`Arcs are given by straight sides, at most ${arcError_mm.toFixed(1)} mm off.`]
@@ -175,13 +241,10 @@ function broughtIn(
   };
 }
 
-function parsed(
-  text: string,
-):
-  { readonly entities: readonly IEntity[]; readonly header?: Readonly<Record<string, unknown>> } | undefined {
+function parsed(text: string): Drawing | undefined {
   try {
     const drawing = new DxfParser().parseSync(text);
-    return drawing === null || !Array.isArray(drawing.entities) ? undefined : drawing;
+    return drawing === null || !Array.isArray(drawing.entities) ? undefined : (drawing as unknown as Drawing);
   } catch {
     return undefined;
   }

@@ -553,12 +553,13 @@ describe('does a drawing go out and come in?', () => {
       readSurveyDxf(bare, { ...NO_TAGS, unit: 'mm', scale: 20 }).lines[0]?.surface.measures[0]?.value_nm,
     ).toBe(1800e6);
   });
-  it('splines and blocks are refused by name', () => {
+  it('splines are refused by name, and a block that is not there is named', () => {
     const back = readSurveyDxf(
       dxf('0\nSPLINE\n8\n0\n70\n8\n71\n3\n0\nINSERT\n8\n0\n2\nBLOCK1\n10\n0\n20\n0\n'),
       NO_TAGS,
     );
-    expect(back.refused).toMatch(/No closed outline.+1 splines, 1 blocks/);
+    expect(back.refused).toMatch(/No closed outline.+1 splines/);
+    expect(back.notes.join(' ')).toContain('1 block the drawing does not hold');
   });
   it.each([
     ['nothing', ''],

@@ -205,7 +205,10 @@ export const surveyWords = {
   goToFirstEmpty: 'Go to the first empty measure',
   lookFromOtherSide: 'Look at this surface from the other side',
   elevationCommand: 'Elevation: where each surface sits',
-  transferCommand: 'Bring in and take out: paste, CSV, JSON, DXF, SVG',
+  transferCommand: 'Bring in a survey, or take it out: paste, CSV, JSON, DXF, SVG',
+  layersOfDrawing: 'Layers of the drawing',
+  takeIt: 'Take',
+  takeOverTag: (tag: string) => `Take over ${tag}`,
   numberPadOnOff: 'Number pad on or off',
   wayHadToChange: (tag: string, method: string) =>
     `${tag}: the way of fitting had to change with the shape: ${method}.`,

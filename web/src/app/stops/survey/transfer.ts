@@ -4,12 +4,14 @@ import {
   computed,
   effect,
   inject,
+  linkedSignal,
   output,
   signal,
   untracked,
 } from '@angular/core';
 import {
   type BroughtIn,
+  type BroughtLine,
   type DrawingUnit,
   type SurveyFile,
   broughtOps,
@@ -80,6 +82,19 @@ export class Transfer {
   protected readonly faulty = computed(() =>
     (this.result()?.lines ?? []).filter(({ faults }) => faults.length > 0),
   );
+  /** What a person ticked or unticked, by line; else what asks nothing is taken. */
+  readonly #ticks = linkedSignal<BroughtIn | undefined, ReadonlyMap<number, boolean>>({
+    source: this.result,
+    computation: () => new Map(),
+  });
+  protected readonly chosen = computed(() => this.good().filter((line) => this.isTicked(line)));
+  protected readonly layers = computed(() => {
+    const lines = this.good().filter(({ layer }) => layer !== undefined);
+    return [...new Set(lines.map(({ layer = '' }) => layer))].map((name) => {
+      const own = lines.filter(({ layer }) => layer === name);
+      return { name, count: own.length, isTicked: own.every((line) => this.isTicked(line)) };
+    });
+  });
   protected readonly shown = computed(() => [...this.faulty(), ...this.good()].slice(0, SHOWN_LINES));
   protected readonly doubledTags = computed(() => {
     const taken = new Set(this.#takenTags());
@@ -166,8 +181,23 @@ export class Transfer {
     );
   }
 
+  protected isTicked({ line, question }: BroughtLine): boolean {
+    return this.#ticks().get(line) ?? question === undefined;
+  }
+
+  protected tick(lines: readonly BroughtLine[], isTicked: boolean): void {
+    this.#ticks.update((ticks) => new Map([...ticks, ...lines.map(({ line }) => [line, isTicked] as const)]));
+  }
+
+  protected tickLayer(name: string, isTicked: boolean): void {
+    this.tick(
+      this.good().filter(({ layer }) => layer === name),
+      isTicked,
+    );
+  }
+
   protected take(): void {
-    const surfaces = this.good().map(({ surface }) => surface);
+    const surfaces = this.chosen().map(({ surface }) => surface);
     const ops = broughtOps(
       surfaces,
       {
