@@ -163,6 +163,22 @@ test('in the colours of the system the stop one is at, the surface chosen and th
   expect(drawn).not.toBe(ground);
 });
 
+test('drawings say what they show, boxes in which unit, and after a change of stop work goes on in its sheet', async ({
+  page,
+  as,
+}) => {
+  await as(page, 'Wren');
+  await page.goto(`${DEMO_JOB}/survey/${surface(3)}`);
+  await expect(
+    page.getByRole('img', { name: /^SW3, 1\d{3}(\.\d)? mm by 21\d\d(\.\d)? mm, Measures disagree/ }),
+  ).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Width at the top' })).toHaveAccessibleDescription(/^in mm/);
+  await page.getByRole('link', { name: /^Fit/ }).click();
+  await expect(page.getByRole('main', { name: 'Fit sheet' })).toBeFocused();
+  await page.keyboard.press('Alt+3');
+  await expect(page.getByRole('main', { name: 'Cut sheet' })).toBeFocused();
+});
+
 test('the number pad at 390: every key of 56 px and in reach, every sixteenth, for either hand; a fraction goes in', async ({
   page,
   as,

@@ -52,7 +52,10 @@ function expectedBy(issue: core.$ZodIssue): string {
       return `a multiple of ${String(issue.divisor)}`;
     case 'unrecognized_keys':
       return 'no such field';
-    default:
+    case 'custom':
+    case 'invalid_element':
+    case 'invalid_key':
+    case 'invalid_union':
       return issue.message;
   }
 }

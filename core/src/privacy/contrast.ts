@@ -82,8 +82,8 @@ const ROUNDED = 0.01;
 
 /**
  * Share of the contrast that is left to the looker, 0..1.
- * @throws CoreError PRIVACY_SCENE for shares out of 0..1 or over 1 together, luminances below zero, or a scene
- * with no light at all
+ * @throws CoreError PRIVACY_SCENE for shares out of 0..1 or over 1 together, luminances below zero, or a
+ * scene with no light at all
  */
 export function contrastKept(
   { transmitted, reflectedNear, haze }: Seen,
@@ -95,7 +95,7 @@ export function contrastKept(
   if (transmitted + reflectedNear > 1 + ROUNDED)
     throw new CoreError('PRIVACY_SCENE', {
       path: 'reflectedNear',
-      expected: `at most ${(1 - transmitted).toFixed(2)}: what is let through and thrown back together is no more than 1`,
+      expected: `at most ${(1 - transmitted).toFixed(2)}: let through and thrown back together are no more than 1`,
       got: String(reflectedNear),
     });
   for (const [path, value] of Object.entries({ near_cdm2, far_cdm2, far_lux, near_lux }))

@@ -3,7 +3,9 @@ import type { ReadyAnswer } from './readiness';
 
 type Known = Pick<ReadyAnswer, 'fit' | 'closed'>;
 
-/** Hours of a surface that only the want of a forecast closes: by sun and season nothing speaks against them. */
+/**
+ * Hours of a surface that only the want of a forecast closes: by sun and season nothing speaks against them.
+ */
 export function hoursWithoutForecast({ closed }: Pick<Known, 'closed'>): readonly TimeSpan[] {
   return closed.filter(({ by }) => by === 'weather unknown');
 }

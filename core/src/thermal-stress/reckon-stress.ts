@@ -32,9 +32,11 @@ export interface StressRequest {
   readonly hot_C?: readonly [number, number] | undefined;
 }
 
-/** The verdict on cracking for one pane.
- *  @throws CoreError STRESS_CASE when the bearing is missing, the weather cannot be, or the edge is deeper than
- *  the pane, and those of the make-up's check */
+/**
+ * The verdict on cracking for one pane.
+ * @throws CoreError STRESS_CASE when the bearing is missing, the weather cannot be, or the edge is deeper
+ * than the pane, and those of the make-up's check
+ */
 export function reckonStress(request: StressRequest): StressVerdict {
   const { bearing_deg, place, cold_C, hot_C, width_mm, height_mm, shading } = request;
   if (bearing_deg === null)

@@ -6,7 +6,7 @@ import { exactlyOn } from './exactly';
 import { eachLotAlone, filmsOpen } from './films-open';
 import { learning } from './learning';
 import { quickBands } from './quick-bands';
-import { type LaidBand, type Layout, type Space, costOf, lengthsOf } from './space';
+import { type LaidBand, type Layout, type Space, costOf, lengthsOf, oneSpace, onlyEndless } from './space';
 import { takeApart } from './take-apart';
 import { ZeroWaste } from './zero-waste';
 
@@ -417,26 +417,4 @@ class Neighbourhoods {
   #total(laid: readonly LaidBand[]): number {
     return costOf(this.spaces, laid, this.limits.extra) + (this.limits.penalty?.(laid) ?? 0);
   }
-}
-
-/** One film without end that costs by its length alone. */
-function onlyEndless(spaces: readonly Space[]): Space | undefined {
-  const [only] = spaces;
-  return only !== undefined &&
-    spaces.length === 1 &&
-    only.most === Number.POSITIVE_INFINITY &&
-    only.fixed === 0
-    ? only
-    : undefined;
-}
-
-/** The space that all these bands lie on, if it is one. */
-function oneSpace(laid: readonly LaidBand[], taken: ReadonlySet<number>): number | undefined {
-  let found: number | undefined;
-  for (const index of taken) {
-    const own = laid[index]?.space;
-    if (found !== undefined && own !== found) return undefined;
-    found = own;
-  }
-  return found;
 }

@@ -56,3 +56,25 @@ export function costOf(spaces: readonly Space[], laid: readonly LaidBand[], extr
   }
   return sum;
 }
+
+/** One film without end that costs by its length alone. */
+export function onlyEndless(spaces: readonly Space[]): Space | undefined {
+  const [only] = spaces;
+  return only !== undefined &&
+    spaces.length === 1 &&
+    only.most === Number.POSITIVE_INFINITY &&
+    only.fixed === 0
+    ? only
+    : undefined;
+}
+
+/** The space that all these bands lie on, if it is one. */
+export function oneSpace(laid: readonly LaidBand[], taken: ReadonlySet<number>): number | undefined {
+  let found: number | undefined;
+  for (const index of taken) {
+    const own = laid[index]?.space;
+    if (found !== undefined && own !== found) return undefined;
+    found = own;
+  }
+  return found;
+}

@@ -5,4 +5,6 @@ import { Injectable, signal } from '@angular/core';
 export class Panels {
   readonly hasSchedule = signal(false);
   readonly hasReckoning = signal(false);
+  /** Whether a stop was open before: its successor takes the focus. */
+  wasAtStop = false;
 }

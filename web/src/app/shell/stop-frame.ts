@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  type ElementRef,
+  afterNextRender,
+  inject,
+  input,
+  viewChild,
+} from '@angular/core';
+import { DOCUMENT } from '@angular/common';
 import { shellWords } from '../words/shell';
 import { Panels } from './panels';
 
@@ -8,6 +17,7 @@ import { Panels } from './panels';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <main
+      #sheet
       class="relative min-w-0 min-h-0 overflow-auto bg-board flex flex-col short:overflow-visible short:self-stretch short:min-h-64 print:overflow-visible print:bg-white"
       [attr.aria-label]="words.sheetOf(name())"
       tabindex="-1"
@@ -31,4 +41,17 @@ export class StopFrame {
   protected readonly words = shellWords;
   readonly name = input.required<string>();
   protected readonly panels = inject(Panels);
+  private readonly sheet = viewChild.required<ElementRef<HTMLElement>>('sheet');
+
+  constructor() {
+    const document = inject(DOCUMENT);
+    /** After a change of stop work goes on in its sheet, unless somebody has put the focus elsewhere. */
+    afterNextRender(() => {
+      const { activeElement, body } = document;
+      const isOnTheLine = Boolean(activeElement?.closest('header nav'));
+      if (this.panels.wasAtStop && (activeElement === body || isOnTheLine))
+        this.sheet().nativeElement.focus({ preventScroll: true });
+      this.panels.wasAtStop = true;
+    });
+  }
 }

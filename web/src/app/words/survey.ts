@@ -156,8 +156,12 @@ export const surveyWords = {
   condition: 'Condition',
   deleteSurface: 'Delete this surface',
   remarkLabel: 'Remark:',
-  toScaleSeenFrom: (side: string) => `The surface to scale, seen from ${side}`,
+  drawingOf: (says: string, how: string) => (says === '' ? how : `${says}. ${how}`),
+  toScaleSeenFrom: (side: string) => `To scale, seen from ${side}`,
   shapeUnknown: 'Shape not known yet',
+  surfaceSaid: (tag: string, width: string, height: string, says: string) =>
+    `${tag}, ${width} by ${height}, ${says}`,
+  inUnit: (unit: string) => `in ${unit} unless another unit is typed`,
   measuresBesideDrawing: 'Measures beside the drawing',
   fewerMeasures: 'Fewer measures',
   moreMeasures: (count: number) => `More measures (${count})`,

@@ -14,14 +14,7 @@ import {
   workingHours,
   workingMinutes,
 } from '@yellow-pane/core/scheduling';
-import {
-  type ReadyAnswer,
-  dayProblemOf,
-  isBeyondForecast,
-  keptPlan,
-  peopleOf,
-  stretchKey,
-} from '@yellow-pane/core/reading';
+import { type ReadyAnswer, dayProblemOf, keptPlan, peopleOf, stretchKey } from '@yellow-pane/core/reading';
 import { Catalogue } from '../../catalogue/catalogue';
 import { ReadinessBook } from '../../day/readiness-book';
 import { JobReading } from '../../job/job-reading';
@@ -29,6 +22,7 @@ import { dayWords } from '../../words/day';
 import { DayPool } from '../../workers/day-pool';
 
 import { betterThan } from './better-plan';
+import { stretchesBeyondForecast } from './beyond-forecast';
 import type { DayClock } from '@yellow-pane/contracts/day-clock';
 import { DayCommands } from './day-commands';
 import { DayGround } from './day-ground';
@@ -37,7 +31,6 @@ import { Search } from '../../workers/search';
 import { type MovedStep, movedSteps } from './moved-steps';
 
 export type DayView = 'order' | 'sun' | 'waits' | 'mix' | 'kit' | 'crew';
-const MINUTE_MS = 60_000;
 const SETTLE_MS = 150;
 const SEARCH = { least_ms: 3000, most_ms: 15_000 } as const;
 
@@ -145,22 +138,9 @@ export class Planning {
           this.shown().some((step) => step.id === id),
         );
   });
-  /** Steps of the plan shown that lie, in part, in hours without a forecast. */
-  readonly beyondForecast = computed(() => {
-    const clock = this.clock();
-    const works = this.works();
-    return new Set(
-      this.shown()
-        .filter(({ id, start, end }) => {
-          const ready = this.ready()?.get(works.get(id)?.applicationId ?? '');
-          return (
-            ready !== undefined &&
-            isBeyondForecast(ready, clock.from_ms + start * MINUTE_MS, clock.from_ms + end * MINUTE_MS)
-          );
-        })
-        .map(({ id }) => id),
-    );
-  });
+  readonly beyondForecast = computed(() =>
+    stretchesBeyondForecast(this.shown(), this.works(), this.ready(), this.clock().from_ms),
+  );
   readonly brokenIds = computed(() => new Set(this.broken().map(({ id }) => id)));
   readonly picked = computed(() => {
     const id = this.pickedId();
@@ -415,7 +395,6 @@ export class Planning {
   }
 
   #words(): { readonly clock: (minute: number) => string } {
-    const clock = this.clock();
-    return { clock: (minute) => clock.clock(minute) };
+    return { clock: (minute) => this.clock().clock(minute) };
   }
 }

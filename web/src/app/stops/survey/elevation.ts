@@ -107,6 +107,7 @@ const MARGIN = 36;
         <button
           type="button"
           cdkDrag
+          [cdkDragBoundary]="board"
           [cdkDragFreeDragPosition]="{ x: item.px.x, y: item.px.y }"
           class="absolute left-0 top-0 cursor-move touch-none"
           [attr.aria-label]="words.placedAt(item.surface.tag, item.left.toFixed(0), item.foot.toFixed(0))"

@@ -34,7 +34,7 @@ import {
       [attr.aria-label]="label()"
       [title]="label()"
       [attr.aria-invalid]="fault() !== undefined"
-      [attr.aria-describedby]="fault() ? fieldId() + '-fault' : null"
+      [attr.aria-describedby]="fault() ? fieldId() + '-fault' : describedBy()"
       [attr.data-typed]="isDraft() ? '' : null"
       (input)="typed.emit($any($event.target).value)"
       (blur)="left.emit()"
@@ -73,6 +73,8 @@ export class MeasureField {
   readonly isNext = input(false);
   readonly isOnDrawing = input(true);
   readonly hasPad = input(false);
+  /** What else is to be known of it: such as its unit. */
+  readonly describedBy = input<string | null>(null);
   readonly typed = output<string>();
   readonly left = output();
   readonly reachedField = output();

@@ -13,6 +13,7 @@ import {
   afterNextRender,
 } from '@angular/core';
 import type { Figure, MeasureSlot, Point } from '@yellow-pane/core/measure';
+import type { LengthUnit } from '@yellow-pane/core/quantity';
 import type { MeasureKind, MeasurePoint, SeenFrom } from '@yellow-pane/core/job';
 import { surveyWords } from '../../words/survey';
 import { MeasureField } from './measure-field';
@@ -64,9 +65,13 @@ export class SurfaceSheet {
   readonly slots = input.required<readonly MeasureSlot[]>();
   readonly pins = input<readonly SheetPin[]>([]);
   readonly isGlass = input(true);
+  /** What the drawing shows, in words: tag, size and what is to be said of its measures. */
+  readonly says = input('');
   readonly seenFrom = input.required<SeenFrom>();
   readonly lookFrom = input.required<SeenFrom>();
   readonly nextKey = input<string | undefined>(undefined);
+  /** A bare figure counts in it. */
+  readonly unit = input<LengthUnit>('mm');
   readonly hasPad = input(false);
   readonly hasMore = input(false);
   readonly extras = input(0);

@@ -145,6 +145,20 @@ export class Survey {
       ];
     });
   });
+  /** What the drawing shows, for whoever does not see it. */
+  protected readonly drawingSays = computed(() => {
+    const sizes = this.measuring.sizes();
+    const says = this.measuring.finding().heading;
+    const tag = this.surface()?.tag ?? '';
+    return sizes === undefined
+      ? `${tag}, ${says}`
+      : surveyWords.surfaceSaid(
+          tag,
+          this.length(sizes.aroundWidth_mm.value),
+          this.length(sizes.aroundHeight_mm.value),
+          says,
+        );
+  });
   protected readonly pins = computed<readonly SheetPin[]>(() =>
     this.reading
       .partsOf(this.surface()?.id ?? '')
