@@ -7,7 +7,6 @@ import {
   viewChild,
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import type { FilmRow } from '@yellow-pane/contracts';
 import { filmReasonWords } from '@yellow-pane/contracts/words';
 import {
   COATING_SOURCE,
@@ -17,7 +16,6 @@ import {
   questionOfSheet,
 } from '@yellow-pane/core/glazing';
 import { type Film, FAMILY_NAMES, FILM_CONSTRUCTIONS, INITIAL_TACKS } from '@yellow-pane/core/job';
-import { formatLengthWithUnit } from '@yellow-pane/core/quantity';
 import {
   type EdgeHold,
   FACTOR_SOURCE,
@@ -25,11 +23,10 @@ import {
   stressFactor,
 } from '@yellow-pane/core/thermal-stress';
 import { Catalogue } from '../catalogue/catalogue';
-import { Device } from '../device/device';
 import { saveFile } from '../device/save-file';
 import { GeneralCommands } from '../shell/general-commands';
-import { FilmSwatch } from '../stops/film/film-swatch';
 import { catalogueWords } from '../words/catalogue';
+import { FilmList } from './film-list';
 import { FilmFilesPool } from '../workers/film-files-pool';
 import { MATERIAL_FIELDS } from './material-fields';
 import { SHARES, readFilmForm } from './read-film-form';
@@ -61,14 +58,13 @@ const asReason = (question: SheetQuestion) =>
  */
 @Component({
   selector: 'yp-films',
-  imports: [RouterLink, FilmSwatch],
+  imports: [RouterLink, FilmList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './films.html',
 })
 export class Films {
   protected readonly words = catalogueWords;
   protected readonly catalogue = inject(Catalogue);
-  readonly #units = inject(Device).units;
   readonly #files = inject(FilmFilesPool);
   protected readonly form = viewChild<ElementRef<HTMLFormElement>>('form');
   protected readonly families = FAMILY_NAMES;
@@ -98,10 +94,6 @@ export class Films {
   constructor() {
     void this.catalogue.load();
     inject(GeneralCommands).offer();
-  }
-
-  protected widths(film: FilmRow): string {
-    return film.widths_nm.map((width) => formatLengthWithUnit(width, this.#units())).join(' · ');
   }
 
   protected percent(share: number | null): string {

@@ -32,9 +32,10 @@ import { figureLines, marginOf, percent } from './film-words';
               </th>
               @for (column of columns(); track column.film.id) {
                 <th scope="col" class="align-bottom pb-2 pl-3 min-w-32">
-                  <yp-film-swatch [visibleTransmitted]="column.film.visibleTransmitted" /><span
-                    class="block leading-tight"
-                    >{{ column.film.name }}</span
+                  <yp-film-swatch
+                    [visibleTransmitted]="column.film.visibleTransmitted"
+                    [looks]="column.film"
+                  /><span class="block leading-tight">{{ column.film.name }}</span
                   ><span class="block text-sm text-faint font-normal">{{
                     column.film.face === 'outside' ? 'outside' : column.film.family
                   }}</span>

@@ -52,7 +52,7 @@ const FOR_THE_CUSTOMER = [
         }
         @if (choosing.chosen(); as film) {
           <div class="flex gap-4 mt-3 items-start">
-            <yp-film-swatch [visibleTransmitted]="film.visibleTransmitted" />
+            <yp-film-swatch [visibleTransmitted]="film.visibleTransmitted" [looks]="film" />
             <p>
               {{ words.filmSaid(film.use, film.thickness_um, face()) }}
               @if (film.invented) {

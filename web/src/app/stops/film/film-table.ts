@@ -81,6 +81,7 @@ type SortKey = 'fit' | 'light' | 'heat' | 'name';
                 />
                 <yp-film-swatch
                   [visibleTransmitted]="line.film.visibleTransmitted"
+                  [looks]="line.film"
                   [small]="true"
                   class="max-md:hidden"
                 />
