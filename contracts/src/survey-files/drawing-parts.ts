@@ -71,7 +71,7 @@ export function drawingParts(drawing: Drawing): DrawingParts {
       onPaper += 1;
       continue;
     }
-    if ((entity.type) !== 'INSERT') {
+    if (entity.type !== 'INSERT') {
       add({ entity, layer: entity.layer, place: AS_WRITTEN, scale: 1 });
       continue;
     }
@@ -81,7 +81,7 @@ export function drawingParts(drawing: Drawing): DrawingParts {
     else if (isHidden(insert.layer)) hidden.set(insert.layer, (hidden.get(insert.layer) ?? 0) + 1);
     else
       for (const own of block.entities) {
-        if ((own.type) === 'INSERT') deeper += 1;
+        if (own.type === 'INSERT') deeper += 1;
         else
           for (const placed of placings(insert, block))
             add({ entity: own, layer: own.layer === '0' ? insert.layer : own.layer, ...placed });

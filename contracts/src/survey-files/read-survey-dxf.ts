@@ -244,7 +244,7 @@ function broughtIn(
 function parsed(text: string): Drawing | undefined {
   try {
     const drawing = new DxfParser().parseSync(text);
-    return drawing === null || !Array.isArray(drawing.entities) ? undefined : (drawing);
+    return drawing === null || !Array.isArray(drawing.entities) ? undefined : drawing;
   } catch {
     return undefined;
   }
