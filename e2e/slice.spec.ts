@@ -45,6 +45,8 @@ test('the whole slice by keyboard: measure out of square, film, cut, fit; browse
 
   await press('Alt+2');
   await expect(page.getByRole('heading', { name: 'Film for W1' })).toBeVisible();
+  await press('Alt+g');
+  await expect(page.locator('[name=film]:focus')).toBeVisible();
   await page.getByRole('radio', { name: /neutral 50/ }).focus();
   await press('Space', 'Alt+Enter');
   await expect(page.getByText('neutral 50 is on W1.')).toBeVisible();

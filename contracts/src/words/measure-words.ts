@@ -7,7 +7,8 @@ const IMPOSSIBLE = {
     `A corner radius of ${about(radius_mm)} is too large: with its neighbour it is longer than the side between them.`,
   'edge radius too large': ({ radius_mm, thickness_mm }, { about }) =>
     `An edge radius of ${about(radius_mm)} does not fit a thickness of ${about(thickness_mm)}.`,
-  'crown below the springs': 'The crown lies below the springs.',
+  'crown below the springs': ({ rise_mm }, { about }) =>
+    `The rise of the arch comes out as ${about(rise_mm)}: its crown would lie at or below the springs.`,
   'corners cannot close': ({ corners: [a, b, c], longest_mm, others_mm }, { about }) =>
     `Corners ${a}, ${b} and ${c} cannot close: the longest length is ${about(longest_mm)}, the other two together reach ${about(others_mm)}.`,
   'sides cannot close': ({ longest_mm, others_mm }, { about }) =>

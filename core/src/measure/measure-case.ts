@@ -4,7 +4,7 @@ import type { Hardness } from './curved/hardness';
 export type Impossible =
   | { readonly case: 'corner radius too large'; readonly radius_mm: number }
   | { readonly case: 'edge radius too large'; readonly radius_mm: number; readonly thickness_mm: number }
-  | { readonly case: 'crown below the springs' }
+  | { readonly case: 'crown below the springs'; readonly rise_mm: number }
   /** The corners as they are numbered; the longest length between them and the other two together. */
   | {
       readonly case: 'corners cannot close';

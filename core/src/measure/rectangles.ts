@@ -34,7 +34,8 @@ export function largestInside(outline: Outline): SizedRectangle | undefined {
 }
 
 /**
- * The rectangle of least area around a figure, lying along one of its sides.
+ * The rectangle of least area around a figure, lying along one of its sides. Its width is the side that lies
+ * more level, as the figure's own.
  * @source one side of it lies along a side of the hull: Freeman and Shapira, 1975 (from memory)
  */
 export function leastAround(outline: Outline): {
@@ -54,9 +55,26 @@ export function leastAround(outline: Outline): {
     }));
     const { width, height } = outlineBounds(turned);
     if (width * height < best.width * best.height - 1e-6)
-      best = { width, height, turned_deg: (Math.atan2(along.y, along.x) * 180) / Math.PI };
+      best = leveller({ width, height, turned_deg: (Math.atan2(along.y, along.x) * 180) / Math.PI });
   });
   return best;
+}
+
+/** The same rectangle, turned by no more than 45 degrees. */
+function leveller({
+  width,
+  height,
+  turned_deg,
+}: {
+  readonly width: number;
+  readonly height: number;
+  readonly turned_deg: number;
+}): { readonly width: number; readonly height: number; readonly turned_deg: number } {
+  const quarters = Math.round(turned_deg / 90);
+  const turned = turned_deg - 90 * quarters;
+  return quarters % 2 === 0
+    ? { width, height, turned_deg: turned }
+    : { width: height, height: width, turned_deg: turned };
 }
 
 const GOLDEN = (Math.sqrt(5) - 1) / 2;

@@ -117,6 +117,20 @@ describe('does an independent geometry package give the same sizes? (shapely)', 
       expect(perimeterOf(outline)).toBeCloseTo(perimeter, 6);
     },
   );
+  it('width stays width and height height: 880 × 1206 leaning by 12 mm, whichever side it is measured along', () => {
+    for (const lean of [-12, 12]) {
+      const { width, height, turned_deg } = leastAround([
+        { x: lean, y: 0 },
+        { x: 880 + lean, y: 4 },
+        { x: 880, y: 1206 },
+        { x: 0, y: 1206 },
+      ]);
+      expect(width).toBeGreaterThan(870);
+      expect(width).toBeLessThan(900);
+      expect(height).toBeGreaterThan(1195);
+      expect(Math.abs(turned_deg)).toBeLessThan(1);
+    }
+  });
   it('the least rectangle around a convex figure', () => {
     const hexagon = Array.from({ length: 6 }, (_, n) => ({
       x: 500 * Math.cos((n * Math.PI) / 3 + 0.3),

@@ -167,7 +167,8 @@ function checkArch({ readings, determinedWithin_mm: within_mm }: SurfaceInput): 
     ...(rise === undefined ? ['the rise of the arch'] : []),
   ];
   if (width === undefined || rise === undefined || needs.length > 0) return { state: 'unfinished', needs };
-  if (rise <= 0) return { state: 'impossible', why: { case: 'crown below the springs' }, suspects: [] };
+  if (rise <= 0)
+    return { state: 'impossible', why: { case: 'crown below the springs', rise_mm: rise }, suspects: [] };
   const withBody = hasBody && height !== undefined;
   const crown = { x: width / 2, y: -rise };
   const start: readonly Point[] = withBody

@@ -3,6 +3,8 @@ import {
   Component,
   type ElementRef,
   afterNextRender,
+  computed,
+  effect,
   inject,
   input,
   viewChild,
@@ -10,6 +12,7 @@ import {
 import { DOCUMENT } from '@angular/common';
 import { shellWords } from '../words/shell';
 import { Panels } from './panels';
+import { Selection } from './selection';
 
 /** The two middle parts of every stop: the sheet and the reckoning. On a phone the reckoning slides over. */
 @Component({
@@ -25,6 +28,7 @@ import { Panels } from './panels';
       <ng-content select="[sheet]" />
     </main>
     <aside
+      #reckoning
       class="relative min-h-0 overflow-auto border-l border-line bg-ground p-4 flex flex-col gap-4 no-print max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:top-1/4 max-md:z-20 max-md:border-t-2 max-md:border-ink short:max-md:top-0"
       [class.max-md:hidden]="!panels.hasReckoning()"
       [attr.aria-label]="words.reckoning"
@@ -42,9 +46,17 @@ export class StopFrame {
   readonly name = input.required<string>();
   protected readonly panels = inject(Panels);
   private readonly sheet = viewChild.required<ElementRef<HTMLElement>>('sheet');
+  private readonly reckoning = viewChild.required<ElementRef<HTMLElement>>('reckoning');
+  readonly #selection = inject(Selection);
+  readonly #surfaceId = computed(() => this.#selection.surface()?.id);
 
   constructor() {
     const document = inject(DOCUMENT);
+    /** Of each surface the verdict is seen first. */
+    effect(() => {
+      this.#surfaceId();
+      this.reckoning().nativeElement.scrollTop = 0;
+    });
     /** After a change of stop work goes on in its sheet, unless somebody has put the focus elsewhere. */
     afterNextRender(() => {
       const { activeElement, body } = document;

@@ -233,8 +233,8 @@ export const cutWords = {
     `${what} ${label}, ${width}, ${left} left`,
   toOrder: (width: string) => `to order, ${width}`,
   stagesSaid: (stages: Figure, anyStages: string) => `, ${stages} stages${anyStages}`,
-  settingsSaid: (mode: string, stages: string, objective: string, films: number, of: number) =>
-    `${mode}${stages}, least ${objective}, ${films} of ${of} films`,
+  settingsSaid: (mode: string, stages: string, objective: string, rolls: number, of: number) =>
+    `${mode}${stages}, least ${objective}, ${rolls} of ${of} rolls and offcuts`,
   howLaidOut: 'How it is laid out',
   stages: 'stages',
   stagesOfHandCutting: 'Stages of hand cutting',

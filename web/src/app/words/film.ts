@@ -182,6 +182,7 @@ export const filmWords = {
   wholeFrontTab: 'Whole front',
   useChosen: 'Use the chosen film here',
   chooseAFilm: 'Choose a film',
+  toTheFilms: 'To the list of films',
   glassStress: 'Glass stress',
   wayChanged: (tag: string, was: string, now: string) => `${tag}: ${was} does not suit, now ${now}`,
   filmOn: (film: string, surfaces: string) => `${film} on ${surfaces}`,

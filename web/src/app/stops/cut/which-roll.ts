@@ -26,7 +26,7 @@ import { FilmTrials, type RollTried } from './film-trials';
     }
     @if (rows(); as all) {
       <div class="overflow-x-auto" tabindex="0" role="region" aria-labelledby="which">
-        <table class="w-full text-left mt-2 max-md:text-sm">
+        <table class="w-full text-left mt-2 text-sm">
           <thead class="text-sm text-faint">
             <tr>
               <th scope="col" class="font-normal">{{ rollWords.filmFrom }}</th>
@@ -47,14 +47,19 @@ import { FilmTrials, type RollTried } from './film-trials';
                 <th scope="row" class="py-1.5" [class.font-normal]="!row.isBest">
                   {{ row.word }}{{ row.isBest ? rollWords.cheapest : '' }}
                 </th>
-                <td class="figure text-right">{{ row.length }}</td>
-                <td class="figure text-right pl-3">{{ row.film }}</td>
-                <td class="figure text-right pl-3">{{ row.cost }}</td>
-                <td class="figure text-right pl-3">{{ row.waste }}</td>
+                <td class="figure text-right whitespace-nowrap">{{ row.length }}</td>
+                <td class="figure text-right pl-3 whitespace-nowrap">{{ row.film }}</td>
+                <td class="figure text-right pl-3 whitespace-nowrap">{{ row.cost }}</td>
+                <td class="figure text-right pl-3 whitespace-nowrap">{{ row.waste }}</td>
                 <td class="pl-4 whitespace-nowrap">{{ row.seams }}</td>
                 <td class="pl-4">{{ row.missing }}</td>
                 <td class="text-right">
-                  <button type="button" class="act act-small" [disabled]="isBusy()" (click)="take(row.tried)">
+                  <button
+                    type="button"
+                    class="act act-small whitespace-nowrap"
+                    [disabled]="isBusy()"
+                    (click)="take(row.tried)"
+                  >
                     {{ rollWords.layOutSo }}<span class="sr-only">: {{ row.word }}</span>
                   </button>
                 </td>

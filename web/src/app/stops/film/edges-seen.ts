@@ -16,13 +16,13 @@ import { filmWords } from '../../words/film';
     } @else if (surface().edgesSeen; as seen) {
       <p class="leading-snug">
         {{ words.edgesSeenBy(seen.state, seen.who, day(seen)) }}
-        <button type="button" class="act act-small ml-2" (click)="say(null)">{{ words.takeBack }}</button>
+        <button type="button" class="act ml-2" (click)="say(null)">{{ words.takeBack }}</button>
       </p>
     } @else {
       <p class="leading-snug">{{ words.edgesUnseen }}</p>
       <p class="mt-1 flex flex-wrap gap-2">
-        <button type="button" class="act act-small" (click)="say('sound')">{{ words.edgesSound }}</button>
-        <button type="button" class="act act-small" (click)="say('damaged')">{{ words.edgesDamaged }}</button>
+        <button type="button" class="act" (click)="say('sound')">{{ words.edgesSound }}</button>
+        <button type="button" class="act" (click)="say('damaged')">{{ words.edgesDamaged }}</button>
       </p>
     }
   `,

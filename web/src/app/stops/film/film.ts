@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { DOCUMENT } from '@angular/common';
 import { RouterLink } from '@angular/router';
 import { DEFAULT_SCHOOLS } from '@yellow-pane/core/fitting';
 import type { RowOf } from '@yellow-pane/core/job';
@@ -103,6 +104,8 @@ export class FilmStop {
   ]);
   protected readonly nameOf = (filmId: string): string => this.choosing.nameOf(filmId);
 
+  readonly #document = inject(DOCUMENT);
+
   constructor() {
     const view = (id: FilmView, word: string, keys: string) => ({
       id: `film-${id}`,
@@ -123,6 +126,15 @@ export class FilmStop {
           this.use();
         },
       },
+      {
+        id: 'film-list',
+        word: filmWords.toTheFilms,
+        keys: 'Alt+G',
+        canRun: () => this.choosing.films().length > 0,
+        run: () => {
+          this.toTheFilms();
+        },
+      },
       view('choose', filmWords.chooseAFilm, 'Alt+C'),
       view('compare', filmWords.sideBySide, 'Alt+B'),
       view('stress', filmWords.glassStress, 'Alt+S'),
@@ -130,6 +142,18 @@ export class FilmStop {
       view('facade', filmWords.wholeFront, 'Alt+W'),
       view('sheet', filmWords.customerSheet, 'Alt+K'),
     ]);
+  }
+
+  /** Into the list, at the film that is chosen, else at the first: arrow keys walk it from there. */
+  protected toTheFilms(): void {
+    this.choosing.view.set('choose');
+    const films = '[name=film]';
+    setTimeout(() => {
+      (
+        this.#document.querySelector<HTMLElement>(`${films}:checked`) ??
+        this.#document.querySelector<HTMLElement>(films)
+      )?.focus();
+    });
   }
 
   /** One film a surface and side: choosing another replaces it. */

@@ -197,9 +197,11 @@ export class Elevation {
       (this.size().width - 2 * MARGIN) / (right - left),
       (this.size().height - 2 * MARGIN) / top,
     );
-    return { left, right, scale, x0: (this.size().width - (right - left) * scale) / 2 };
+    /** A front that is wide leaves room over it: half of that is left below. */
+    const below = Math.max(0, this.size().height - 2 * MARGIN - top * scale) / 2;
+    return { left, right, scale, below, x0: (this.size().width - (right - left) * scale) / 2 };
   });
-  protected readonly ground = computed(() => this.size().height - MARGIN);
+  protected readonly ground = computed(() => this.size().height - MARGIN - this.#frame().below);
   protected readonly unplaced = computed(() => this.#laid().filter(({ isPlaced }) => !isPlaced).length);
   protected readonly items = computed<readonly Placed[]>(() => {
     const { scale } = this.#frame();
