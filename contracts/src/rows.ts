@@ -15,6 +15,7 @@ import {
   type SiteFacts,
   type EdgesSeen,
   type Surface,
+  WALL_TEXTURES,
   type WallFacts,
   type WorkRecord,
 } from '@yellow-pane/core/job';
@@ -200,23 +201,7 @@ const cornerTurn = z.enum(['inside corner', 'outside corner', 'free edge', 'unkn
 
 const wallFacts = z.strictObject({
   surfaceId: idSchema,
-  texture: z.enum([
-    'painted plasterboard',
-    'smooth concrete',
-    'rough concrete',
-    'painted block',
-    'bare block',
-    'glazed block',
-    'brick',
-    'tile',
-    'stucco',
-    'canvas',
-    'bare wood',
-    'lacquered wood',
-    'laminate',
-    'metal',
-    'unknown',
-  ]),
+  texture: z.enum(WALL_TEXTURES),
   bond: z.enum(['running', 'stack', 'none', 'unknown']),
   unitWidth_nm: positiveNanometres.nullable(),
   unitHeight_nm: positiveNanometres.nullable(),

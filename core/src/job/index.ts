@@ -61,7 +61,7 @@ export {
   isPartition,
   isWall,
 } from './surface';
-export type { CornerTurn, WallFacts, WallTexture } from './wall-facts';
+export { type CornerTurn, type WallFacts, type WallTexture, WALL_TEXTURES } from './wall-facts';
 export { type WorkRecord, waitEndedOf, waitEndedStep, type StepState, stepStateOf } from './work-record';
 export {
   type Consequence,

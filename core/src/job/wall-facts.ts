@@ -1,19 +1,22 @@
-export type WallTexture =
-  | 'painted plasterboard'
-  | 'smooth concrete'
-  | 'rough concrete'
-  | 'painted block'
-  | 'bare block'
-  | 'glazed block'
-  | 'brick'
-  | 'tile'
-  | 'stucco'
-  | 'canvas'
-  | 'bare wood'
-  | 'lacquered wood'
-  | 'laminate'
-  | 'metal'
-  | 'unknown';
+/** As they are asked for, what is not known first. */
+export const WALL_TEXTURES = [
+  'unknown',
+  'painted plasterboard',
+  'smooth concrete',
+  'rough concrete',
+  'painted block',
+  'bare block',
+  'glazed block',
+  'brick',
+  'tile',
+  'stucco',
+  'canvas',
+  'bare wood',
+  'lacquered wood',
+  'laminate',
+  'metal',
+] as const;
+export type WallTexture = (typeof WALL_TEXTURES)[number];
 export type CornerTurn = 'inside corner' | 'outside corner' | 'free edge' | 'unknown';
 
 /** What a wall, column or fixture is made of. One row a surface. */

@@ -1,3 +1,4 @@
+import { WALL_TEXTURES } from '@yellow-pane/core/job';
 import type { Fact } from '../fields/facts';
 
 const KNOWN = ['unknown', 'yes', 'no'] as const;
@@ -80,23 +81,7 @@ export const WALL_FACTS: readonly Fact[] = [
     key: 'texture',
     kind: 'choice',
     word: 'Texture',
-    options: [
-      'unknown',
-      'painted plasterboard',
-      'smooth concrete',
-      'rough concrete',
-      'painted block',
-      'bare block',
-      'glazed block',
-      'brick',
-      'tile',
-      'stucco',
-      'canvas',
-      'bare wood',
-      'lacquered wood',
-      'laminate',
-      'metal',
-    ],
+    options: WALL_TEXTURES,
   },
   {
     key: 'bond',
