@@ -67,7 +67,6 @@ export {
   type SeamSum,
   rollTrials,
   seamedOtherwise,
-  seamsOf,
   widestRoll_nm,
 } from './roll-trials';
 export { needsLayout } from './needs-layout';

@@ -79,7 +79,7 @@ function mixesOf(bought: Stocks, hasStock: boolean): readonly Stocks[] {
 }
 
 /** How many seams there are, and how long together. */
-export function seamsOf(blanks: readonly FilmBlank[]): SeamSum {
+function seamsOf(blanks: readonly FilmBlank[]): SeamSum {
   const seams = blanks
     .filter(({ blank }) => blank.drop > 1)
     .map(({ blanks: { seams: own, whole } }) =>

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { formatFilmLength, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
-import { lotsApart } from '@yellow-pane/core/reading';
+import { lotsApart, needsLayout } from '@yellow-pane/core/reading';
 import { StockHere } from '../../job/stock-here';
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
@@ -55,11 +55,8 @@ export class Cut {
     { view: 'table', word: cutWords.atTheTable },
     { view: 'stock', word: cutWords.stock },
   ];
-  protected readonly needsLayout = computed(
-    () =>
-      this.cutting.plan() === undefined ||
-      this.cutting.stale().length > 0 ||
-      this.cutting.notLaid().length > 0,
+  protected readonly needsLayout = computed(() =>
+    needsLayout(this.reading.view(), this.cutting.filmId() ?? ''),
   );
   protected readonly layWord = computed(() => {
     const count = this.cutting.notLaid().length;
