@@ -62,13 +62,7 @@ export {
 export { type ReadyBook, newReadyBook, readyAnswers } from './ready-answers';
 export { type AfterLaying, returnsOf } from './returns';
 export { type PromisedTwice, promisedTwice, spokenForElsewhere } from './spoken-for';
-export {
-  type RollTrial,
-  type SeamSum,
-  rollTrials,
-  seamedOtherwise,
-  widestRoll_nm,
-} from './roll-trials';
+export { type RollTrial, type SeamSum, rollTrials, seamedOtherwise, widestRoll_nm } from './roll-trials';
 export { needsLayout } from './needs-layout';
 export { type StateAtStop, stateAtCut, stateAtFilm, stateAtFit, stateAtSurvey } from './state-at-stop';
 export {
