@@ -39,7 +39,8 @@ const PENALTIES = {
   'blind or curtain close behind': 'blind or curtain close behind',
   'warm air on the glass': 'warm air on the glass',
   'a solid, cold frame': 'solid, cold frame',
-  'far from day to night': ({ over_K }) => `more than ${over_K} K between day and night`,
+  'far from day to night': ({ over_K }, { difference }) =>
+    `more than ${difference(over_K)} between day and night`,
   'sloped glass': 'sloped glass',
   'high up': ({ over_m }) => `more than ${over_m} m up`,
 } satisfies Messages<Penalty>;
@@ -216,11 +217,8 @@ function shareWords(
     : `On a ${day} the sun would load the edge of ${where} with ${percent(stress_MPa / bears.low_MPa)} of what it is taken to bear; without the film ${percent(unfilmed_MPa / bears.low_MPa)}.`;
 }
 
-const isFilmReason = (why: WhyNot): why is FilmReason => why.case in REASONS;
-
-/** Why another film is better here, as it follows 'it'; sentences where the film may not go at all. */
-export function whyNotWords(why: WhyNot, bestName: string, units: DisplayUnits = 'metric'): string {
-  if (isFilmReason(why)) return filmReasonWords(why, units);
+/** Why another film is better here, as it follows 'it'. */
+export function whyNotWords(why: WhyNot, bestName: string): string {
   switch (why.case) {
     case 'too little light kept':
     case 'too little heat off':

@@ -36,6 +36,8 @@ const REMARKS = {
     `${counted(count, 'opening has', 'openings have')} no width and height yet: not taken off.`,
   'no furrow yet':
     'No furrow with width and depth yet: the girth is the plain width. Add the profile under Parts.',
+  'off the taper': ({ up_mm, off_mm }, { about, length }) =>
+    `${about(up_mm)} up, the column is ${length(Math.abs(off_mm))} ${off_mm < 0 ? 'less' : 'more'} round than a straight taper: ${off_mm < 0 ? 'waisted' : 'bellied'}, or misread? Take that ring again, and one more a quarter up. Film is drawn for a straight taper.`,
   'thickness unknown': 'Edges are wrapped but the thickness is unknown: measure it to know the girth.',
   'drawn flat': 'Drawn flat: one sag across and one down are needed to know the curve.',
   'how hard it is': ({ hardness }, figures) =>

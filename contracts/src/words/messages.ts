@@ -2,7 +2,9 @@ import {
   type DisplayUnits,
   ML_PER_US_FL_OZ,
   formatArea,
+  formatDifference,
   formatLengthWithUnit,
+  formatTemperature,
   nmFromMm,
 } from '@yellow-pane/core/quantity';
 
@@ -17,6 +19,8 @@ export interface Figures {
   /** Small ones as fine as a syringe reads. */
   readonly volume: (litres: number) => string;
   readonly temperature: (celsius: number, digits?: number) => string;
+  /** A difference of temperatures. */
+  readonly difference: (kelvin: number) => string;
   readonly percent: (share: number) => string;
 }
 
@@ -27,14 +31,15 @@ export function figuresIn(units: DisplayUnits): Figures {
     about: (mm) => formatLengthWithUnit(nmFromMm(units === 'metric' ? Math.round(mm) : mm), units),
     volume: (litres) => volumeIn(units, litres),
     area: (m2) => formatArea(m2 * 1e6, units),
-    temperature: (celsius, digits = 0) => `${celsius.toFixed(digits)} °C`,
+    temperature: (celsius, digits) => formatTemperature(celsius, units, digits),
+    difference: (kelvin) => formatDifference(kelvin, units),
     percent: (share) => `${Math.round(share * 100)} %`,
   };
 }
 
 function volumeIn(units: DisplayUnits, litres: number): string {
   const ml = litres * 1000;
-  if (units === 'imperial') return `${(ml / ML_PER_US_FL_OZ).toFixed(1)} fl oz`;
+  if (units !== 'metric') return `${(ml / ML_PER_US_FL_OZ).toFixed(1)} fl oz`;
   if (ml >= 1000) return `${litres.toFixed(1)} l`;
   return `${ml < 20 ? Math.round(ml * 10) / 10 : Math.round(ml)} ml`;
 }

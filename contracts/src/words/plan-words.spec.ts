@@ -74,7 +74,9 @@ const said = (
   id: string,
   start: number,
 ): readonly string[] =>
-  brokenBy(problem, plan, id, start).map((broken) => brokenInWords(broken, problem, { clock }));
+  brokenBy(problem, plan, id, start).map((broken) =>
+    brokenInWords(broken, problem, { clock, units: 'metric' }),
+  );
 
 describe('what a start breaks is said in the trade’s words, with the minute', () => {
   const wash = step('wash', 30);

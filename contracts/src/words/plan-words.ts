@@ -1,10 +1,12 @@
 import type { Broken, PlanProblem, Reason, Relief } from '@yellow-pane/core/scheduling';
+import type { DisplayUnits } from '@yellow-pane/core/quantity';
 import { closedWords, isClosedWhy } from './closed-words';
 
 /** How minutes are said where the work is. */
 export interface PlanWords {
   /** Such as '11:40', or 'Tue 11:40' on another day. */
   readonly clock: (minute: number) => string;
+  readonly units: DisplayUnits;
 }
 
 const NOUN = (minutes: number): string =>
@@ -13,14 +15,14 @@ const NOUN = (minutes: number): string =>
     : `${Math.floor(minutes / 60)} h${minutes % 60 === 0 ? '' : ` ${minutes % 60} min`}`;
 const because = (why: string): string => (why === '' ? '' : `: ${why}`);
 
-const reasonWords = (why: Reason): string =>
-  typeof why === 'string' ? why : isClosedWhy(why) ? closedWords(why) : why.case;
+const reasonWords = (why: Reason, units: DisplayUnits): string =>
+  typeof why === 'string' ? why : isClosedWhy(why) ? closedWords(why, units) : why.case;
 
 /** What a start breaks, in the trade's plain words. */
 export function brokenInWords(
   broken: Broken,
   { steps, people, tools }: PlanProblem,
-  { clock }: PlanWords,
+  { clock, units }: PlanWords,
 ): string {
   const step = (id: string): string => steps.find((own) => own.id === id)?.word ?? id;
   const person = (id: string): string => people.find((own) => own.id === id)?.name ?? id;
@@ -38,7 +40,7 @@ export function brokenInWords(
     case 'not fit':
       return broken.why === ''
         ? 'the surface is not fit for so long'
-        : `${reasonWords(broken.why)}, until ${clock(broken.to)}`;
+        : `${reasonWords(broken.why, units)}, until ${clock(broken.to)}`;
     case 'nobody at work':
       return `${broken.need} ${broken.need === 1 ? 'person' : 'people'}${broken.skill === null ? '' : ` who can do '${broken.skill}'`} needed, ${broken.atWork === 0 ? 'nobody is' : `only ${broken.atWork} at work`}${broken.atWork === 0 ? ' at work' : ''} then`;
     case 'people busy':

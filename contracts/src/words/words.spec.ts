@@ -82,10 +82,13 @@ describe('are sentences made in the units of the person?', () => {
       '11 °C is within 3 K of the dew point, 9 °C',
     );
     expect(closedWords({ case: 'too cold', what: 'surface', value_C: 12, limit_C: 15 })).toBe(
-      'the surface is at 12 °C, the film wants at least 15',
+      'the surface is at 12 °C, the film wants at least 15 °C',
     );
     expect(closedWords({ case: 'too cold soon', coldest_C: -3.2, ahead_h: 24, limit_C: 0 })).toBe(
-      'it falls to -3 °C within 24 h, the film wants at least 0',
+      'it falls to -3 °C within 24 h, the film wants at least 0 °C',
+    );
+    expect(closedWords({ case: 'near the dew point', surface_C: 11.4, dew_C: 9.2 }, 'imperial')).toBe(
+      '53 °F is within 5 °F of the dew point, 49 °F',
     );
     expect(closedWords({ case: 'rain', rain_mm: 1.25 })).toBe('rain, 1.3 mm in the hour');
   });
@@ -125,6 +128,13 @@ describe('are sentences made in the units of the person?', () => {
     expect(
       filmReasonWords({ case: 'rule of thumb', matrix: { ...matrix, added: 0.02, outcome: 'low' } }),
     ).toBe('Rule of thumb: it adds 2 % to the sun this pane takes up by itself: low risk.');
+  });
+  it('a column off its taper, in the units of the person', () => {
+    const waisted = { case: 'off the taper', up_mm: 1200, off_mm: -16.5 } as const;
+    expect(remarkWords(waisted, 'metric')).toMatch(
+      /^1200 mm up, the column is 16\.5 mm less round .* waisted, or misread\?/,
+    );
+    expect(remarkWords(waisted, 'imperial')).not.toContain(' mm');
   });
   it('a missed wish, why another is better, what was taken', () => {
     expect(missWords({ case: 'too little light kept', kept: 0.284, least: 0.5 })).toBe(

@@ -294,14 +294,12 @@ export function insteadOf(stopped: FilmAnswer, answers: readonly FilmAnswer[]): 
   return open.find(({ misses }) => misses.length === 0) ?? open[0];
 }
 
-/** Why another film is better here; empty for the best. */
+/** Why another film is better here; empty for the best, and for a film whose own reasons already say that it
+ *  may not go. */
 export function whyNot(answer: FilmAnswer, best: FilmAnswer | undefined): readonly WhyNot[] {
   if (best === undefined || answer.filmId === best.filmId) return [];
-  const own = [
-    ...answer.misses,
-    ...(answer.verdict === 'stop' || answer.verdict === 'unknown' ? answer.reasons : []),
-  ];
-  if (own.length > 0) return own;
+  if (answer.misses.length > 0) return answer.misses;
+  if (answer.verdict === 'stop' || answer.verdict === 'unknown') return [];
   const [a, b] = [answer.performance, best.performance];
   if (a === null || b === null) return answer.score < best.score ? [{ case: 'lacks the look' }] : [];
   const heat = Math.round((a.heatKept.value - b.heatKept.value) * 100);

@@ -49,7 +49,6 @@ export type FilmAdvice =
 /** Why another film is better here. */
 export type WhyNot =
   | LimitMiss
-  | FilmReason
   | { readonly case: 'lacks the look' }
   | { readonly case: 'lets in more heat'; readonly points: number }
   | { readonly case: 'keeps less light'; readonly points: number }

@@ -54,6 +54,8 @@ export interface MixInput {
 const CAP_WATER_ML = 32 * ML_PER_US_FL_OZ;
 /** Over this a second cap. */
 const WARM_C = 22;
+/** Water for one cap of concentrate, and the warmth from which it takes two. */
+export const CAP_RULE = { water_l: CAP_WATER_ML / 1000, warm_C: WARM_C } as const;
 
 export const MIX_FORMULAS = {
   area: {

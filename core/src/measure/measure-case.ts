@@ -33,6 +33,8 @@ export type MeasureRemark =
   | { readonly case: 'part of a circle' }
   | { readonly case: 'openings without size'; readonly count: number }
   | { readonly case: 'no furrow yet' }
+  /** A ring of a round column that lies off the straight taper between its lowest and its highest ring. */
+  | { readonly case: 'off the taper'; readonly up_mm: number; readonly off_mm: number }
   | { readonly case: 'thickness unknown' }
   | { readonly case: 'drawn flat' }
   | { readonly case: 'how hard it is'; readonly hardness: Hardness }

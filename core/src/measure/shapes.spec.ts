@@ -476,6 +476,35 @@ describe('what do columns unroll to?', () => {
     );
     expect(result.agreement).toMatchObject({ kind: 'disagree', decide: { kind: 'circumference' } });
   });
+  it.each([
+    [1131, 1020, 942, -16.5],
+    [1131, 1060, 942, 23.5],
+  ])(
+    'rings of %d, %d and %d are no straight taper: the middle is %d mm off it, and that is asked',
+    (foot, middle, top, off) => {
+      const result = measured(
+        check('round column', [
+          ['distance', 'floor', 'top', 2400],
+          ['circumference', 'floor', 'floor', foot],
+          ['circumference', 'c1', 'c1', middle],
+          ['circumference', 'top', 'top', top],
+        ]),
+      );
+      expect(result.remarks).toEqual([{ case: 'off the taper', up_mm: 1200, off_mm: off }]);
+      expect(result.agreement.kind).toBe('disagree');
+    },
+  );
+  it('a middle within what a tape can tell is a straight taper', () => {
+    const { remarks } = measured(
+      check('round column', [
+        ['distance', 'floor', 'top', 2400],
+        ['circumference', 'floor', 'floor', 1131],
+        ['circumference', 'c1', 'c1', 1038],
+        ['circumference', 'top', 'top', 942],
+      ]),
+    );
+    expect(remarks).toEqual([]);
+  });
   it('one girth alone: taken as without taper, and said so', () => {
     expect(
       check('round column', [

@@ -1,6 +1,13 @@
 import { NM_PER_MM, NM_PER_UNIT } from './length';
 
-export type DisplayUnits = 'metric' | 'imperial';
+/** As a person reads figures: millimetres and °C, inches and °F, or the two that meet in some countries. */
+export const DISPLAY_UNITS = ['metric', 'imperial', 'inches and °C'] as const;
+export type DisplayUnits = (typeof DISPLAY_UNITS)[number];
+
+/** What a device kept or an address asks for; anything else is metric. */
+export function displayUnitsOf(value: unknown): DisplayUnits {
+  return DISPLAY_UNITS.find((units) => units === value) ?? 'metric';
+}
 
 const SIXTEENTHS_PER_INCH = 16;
 const SIXTEENTH_NM = NM_PER_UNIT.in / SIXTEENTHS_PER_INCH;

@@ -5,7 +5,9 @@ export { ML_PER_US_FL_OZ, ML_PER_US_GALLON } from './volume';
 export { type ParsedVolume, parseVolume } from './parse-volume';
 export { type ParsedReading, type ReadingRange, parseReading } from './parse-reading';
 export {
+  DISPLAY_UNITS,
   type DisplayUnits,
+  displayUnitsOf,
   formatArea,
   formatFilmLength,
   formatLength,
@@ -21,6 +23,14 @@ export {
   GEOMETRY,
   applyFormula,
 } from './reasoned';
+export {
+  degreesOf,
+  formatDifference,
+  formatTemperature,
+  onScale,
+  parseTemperature,
+  temperatureField,
+} from './temperature';
 export { type Verdict, worstVerdict } from './verdict';
 export { seededRandom } from './seeded-random';
 export { toCent } from './to-cent';

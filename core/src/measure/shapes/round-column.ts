@@ -1,6 +1,7 @@
 import { type Reasoned, type Step, applyFormula } from '../../quantity';
 import { fitModel } from '../fit-model';
 import { type Agreement, judge } from '../judge';
+import type { MeasureRemark } from '../measure-case';
 import type { MeasureSlot } from '../measure-slot';
 import { type Outline, type Point, outlineBounds } from '../outline';
 import { type Reading, sdOf } from '../reading';
@@ -84,7 +85,7 @@ function checkRound({ readings }: SurfaceInput): SurfaceCheck {
   const upOf = (ring: string): number => heightOf(ring, readings, height_mm);
   const levels = new Set(rings.map(({ from }) => upOf(from)));
   const tapers = levels.size > 1;
-  const mean = rings.reduce((sum, { value_mm }) => sum + value_mm, 0) / rings.length;
+  const mean = meanOf(rings);
   const fitted = fitModel(
     tapers ? [mean, mean] : [mean],
     tapers ? [mean, mean] : [mean],
@@ -102,10 +103,41 @@ function checkRound({ readings }: SurfaceInput): SurfaceCheck {
     sizes: sizesOf(frustum, outline, tapers),
     agreement,
     helpsNext: firstUntaken(ROUND_SLOTS, readings),
-    remarks: [],
+    remarks: offTheTaper(rings, upOf),
   };
   return tapers ? { state: 'measured', ...common } : { state: 'assumed', assumes: 'no taper', ...common };
 }
+
+/** How far a ring may lie off a straight taper by its tape alone, in standard deviations. Our judgement. */
+const BEYOND_ITS_TAPE = 3;
+
+/** The ring that lies furthest off the line from the lowest to the highest, where its tape cannot explain it. */
+function offTheTaper(rings: readonly Reading[], upOf: (ring: string) => number): readonly MeasureRemark[] {
+  const levels = [...new Set(rings.map(({ from }) => upOf(from)))]
+    .sort((a, b) => a - b)
+    .map((up_mm) => {
+      const taken = rings.filter(({ from }) => upOf(from) === up_mm);
+      return { up_mm, girth_mm: meanOf(taken), sd_mm: sdOfMean(taken) };
+    });
+  const [lowest, highest] = [levels[0], levels.at(-1)];
+  if (lowest === undefined || highest === undefined) return [];
+  const off = levels.slice(1, -1).map((level) => {
+    const share = (level.up_mm - lowest.up_mm) / (highest.up_mm - lowest.up_mm);
+    const straight = lowest.girth_mm + (highest.girth_mm - lowest.girth_mm) * share;
+    const sd = Math.hypot(level.sd_mm, (1 - share) * lowest.sd_mm, share * highest.sd_mm);
+    return { up_mm: level.up_mm, off_mm: level.girth_mm - straight, sd };
+  });
+  const worst = off.sort((a, b) => Math.abs(b.off_mm) - Math.abs(a.off_mm))[0];
+  return worst === undefined || Math.abs(worst.off_mm) <= BEYOND_ITS_TAPE * worst.sd
+    ? []
+    : [{ case: 'off the taper', up_mm: worst.up_mm, off_mm: worst.off_mm }];
+}
+
+const meanOf = (taken: readonly Reading[]): number =>
+  taken.reduce((sum, { value_mm }) => sum + value_mm, 0) / taken.length;
+
+const sdOfMean = (taken: readonly Reading[]): number =>
+  Math.hypot(...taken.map((reading) => sdOf(reading))) / taken.length;
 
 /** How high a ring lies: at the foot, at the top, as measured, or half way up. */
 function heightOf(ring: string, readings: readonly Reading[], height_mm: number): number {

@@ -1,3 +1,4 @@
+import { displayUnitsOf } from '@yellow-pane/core/quantity';
 import {
   type CutListRow,
   cutListCsv,
@@ -52,7 +53,7 @@ export function cutPlanRoutes({ db }: { readonly db: Database }): Router {
     );
   });
   routes.get(at('sheet'), async (request, response) => {
-    const units = request.query['units'] === 'imperial' ? 'imperial' : 'metric';
+    const units = displayUnitsOf(request.query['units']);
     send(
       response,
       'cut-sheet.pdf',
@@ -69,7 +70,7 @@ export function cutPlanRoutes({ db }: { readonly db: Database }): Router {
       await labelsPdf(await read(request), {
         sheet: readLabelSheet(request.query['sheet']),
         addressOf: (surfaceId) => `${base}/jobs/${idParam(request, 'jobId')}/fit/${surfaceId}`,
-        units: request.query['units'] === 'imperial' ? 'imperial' : 'metric',
+        units: displayUnitsOf(request.query['units']),
       }),
     );
   });

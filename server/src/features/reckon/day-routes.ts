@@ -47,7 +47,7 @@ export function dayReckonRoutes({ search }: { readonly search: Searching }): Rou
       })),
     };
     const plan = await search('day', problem, { seed, mostRounds, milliseconds, searches });
-    const words = { clock: (minute: number): string => `minute ${minute}` };
+    const words = { units: 'metric', clock: (minute: number): string => `minute ${minute}` } as const;
     if (plan.state === 'none') {
       response.json({
         ...plan,

@@ -2,7 +2,7 @@ import { computed, effect, inject } from '@angular/core';
 import { DOCUMENT } from '@angular/common';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import type { MadeBy } from '@yellow-pane/contracts';
-import type { DisplayUnits } from '@yellow-pane/core/quantity';
+import { type DisplayUnits, displayUnitsOf } from '@yellow-pane/core/quantity';
 import { readKept, writeKept } from './keep';
 
 export type Theme = 'as the device' | 'noon' | 'cellar';
@@ -102,7 +102,7 @@ function readDevice(): DeviceState {
   return {
     who: typeof who === 'string' ? who.slice(0, 80) : START.who,
     personId: typeof personId === 'string' && UUID.test(personId) ? personId : START.personId,
-    units: units === 'imperial' ? 'imperial' : 'metric',
+    units: displayUnitsOf(units),
     theme: theme === 'noon' || theme === 'cellar' ? theme : START.theme,
     pad: pad === 'left' || pad === 'right' ? pad : START.pad,
     alike_mm: typeof alike_mm === 'number' && alike_mm > 0 && alike_mm <= 100 ? alike_mm : START.alike_mm,

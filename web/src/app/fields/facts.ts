@@ -1,5 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { type LengthUnit, formatLength, parseReading } from '@yellow-pane/core/quantity';
+import {
+  type DisplayUnits,
+  type LengthUnit,
+  degreesOf,
+  formatLength,
+  onScale,
+  parseReading,
+  parseTemperature,
+  temperatureField,
+} from '@yellow-pane/core/quantity';
 import { Device } from '../device/device';
 import { Drafts } from '../device/drafts';
 import { uiWords } from '../words/ui';
@@ -16,6 +25,8 @@ export type Fact =
   | (FactOf<'choice'> & { readonly options: readonly string[] })
   | FactOf<'length'>
   | (FactOf<'number'> & { readonly unit: string; readonly least: number; readonly most: number })
+  /** Kept in °C, shown and typed on the scale of the person. */
+  | (FactOf<'temperature'> & { readonly least: number; readonly most: number })
   | FactOf<'text'>;
 
 /** A fact as told, and which version of its row was there when it was begun: 0 when there was none. */
@@ -40,8 +51,8 @@ const LENGTHS = { least_mm: 0, most_mm: 1_000_000 };
         @let id = prefix() + fact.key;
         <label [for]="id" class="leading-tight"
           >{{ fact.word }}
-          @if (fact.kind === 'number') {
-            <span class="text-faint">, {{ fact.unit }}</span>
+          @if (unitOf(fact); as unit) {
+            <span class="text-faint">, {{ unit }}</span>
           }
         </label>
         @switch (fact.kind) {
@@ -104,37 +115,50 @@ export class Facts {
     if (draft !== undefined) return draft;
     const value = this.value(fact.key);
     if (value === null || value === undefined) return '';
-    return fact.kind === 'length'
-      ? formatLength(Number(value), this.#units())
-      : typeof value === 'string' || typeof value === 'number'
-        ? String(value)
-        : '';
+    if (fact.kind === 'length') return formatLength(Number(value), this.#units());
+    if (fact.kind === 'temperature') return temperatureField(Number(value), this.#units());
+    return typeof value === 'string' || typeof value === 'number' ? String(value) : '';
   }
 
   protected fault(fact: Fact): string | undefined {
     const draft = this.drafts.texts()[this.prefix() + fact.key];
-    return draft === undefined ? undefined : faultOf(fact, draft, this.entryUnit());
+    return draft === undefined ? undefined : faultOf(fact, draft, this.#typedIn());
+  }
+
+  protected unitOf(fact: Fact): string {
+    return fact.kind === 'number' ? fact.unit : fact.kind === 'temperature' ? degreesOf(this.#units()) : '';
+  }
+
+  #typedIn(): TypedIn {
+    return { length: this.entryUnit(), units: this.#units() };
   }
 
   protected take(fact: Fact): void {
     const id = this.prefix() + fact.key;
     const draft = this.drafts.texts()[id];
-    if (draft === undefined || faultOf(fact, draft, this.entryUnit()) !== undefined) return;
+    if (draft === undefined || faultOf(fact, draft, this.#typedIn()) !== undefined) return;
     const seen = this.drafts.versions()[id] ?? this.version();
     this.drafts.forget(id);
-    this.changed.emit({ key: fact.key, value: readFact(fact, draft, this.entryUnit()), seen });
+    this.changed.emit({ key: fact.key, value: readFact(fact, draft, this.#typedIn()), seen });
   }
 }
 
-function readFact(fact: Fact, text: string, entryUnit: LengthUnit): string | number | null {
+/** What a bare figure is taken for. */
+interface TypedIn {
+  readonly length: LengthUnit;
+  readonly units: DisplayUnits;
+}
+
+function readFact(fact: Fact, text: string, typed: TypedIn): string | number | null {
   if (fact.kind === 'text' || fact.kind === 'choice') return text.trim();
   if (text.trim() === '') return null;
   if (fact.kind === 'number') return Number(text.replace(',', '.'));
-  const parsed = parseReading(text, entryUnit, LENGTHS);
+  if (fact.kind === 'temperature') return parseTemperature(text, typed.units) ?? null;
+  const parsed = parseReading(text, typed.length, LENGTHS);
   return parsed.kind === 'length' ? parsed.value_nm : null;
 }
 
-function faultOf(fact: Fact, text: string, entryUnit: LengthUnit): string | undefined {
+function faultOf(fact: Fact, text: string, typed: TypedIn): string | undefined {
   if (fact.kind === 'text' || fact.kind === 'choice' || text.trim() === '') return undefined;
   if (fact.kind === 'number') {
     const value = Number(text.replace(',', '.'));
@@ -142,7 +166,19 @@ function faultOf(fact: Fact, text: string, entryUnit: LengthUnit): string | unde
       ? undefined
       : uiWords.outOfRange(fact.word, fact.least, fact.most, fact.unit, text);
   }
-  return parseReading(text, entryUnit, LENGTHS).kind === 'length'
+  if (fact.kind === 'temperature') {
+    const celsius = parseTemperature(text, typed.units);
+    return celsius !== undefined && celsius >= fact.least && celsius <= fact.most
+      ? undefined
+      : uiWords.outOfRange(
+          fact.word,
+          Math.round(onScale(fact.least, typed.units)),
+          Math.round(onScale(fact.most, typed.units)),
+          degreesOf(typed.units),
+          text,
+        );
+  }
+  return parseReading(text, typed.length, LENGTHS).kind === 'length'
     ? undefined
     : uiWords.notALength(fact.word, text);
 }

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import type { FilmRow } from '@yellow-pane/contracts';
 import { type FilmFamily, FAMILY_NAMES, FILM_FAMILIES } from '@yellow-pane/core/job';
-import { formatLengthWithUnit } from '@yellow-pane/core/quantity';
+import { formatLengthWithUnit, formatTemperature } from '@yellow-pane/core/quantity';
 import { Device } from '../device/device';
 import { FilmSwatch } from '../stops/film/film-swatch';
 import { catalogueWords } from '../words/catalogue';
@@ -125,7 +125,7 @@ export class FilmList {
       repeat_nm === null ? '' : catalogueWords.repeatsEvery(this.#length(repeat_nm)),
       construction ?? catalogueWords.materialNotSaid,
       catalogueWords.laidSo(laying),
-      postHeat_C === null ? '' : catalogueWords.postHeatedTo(postHeat_C),
+      postHeat_C === null ? '' : catalogueWords.postHeatedTo(formatTemperature(postHeat_C, this.#units())),
     ]
       .filter((part) => part !== '')
       .join(', ');

@@ -1,6 +1,9 @@
+import { Device } from '../device/device';
+import { degreesOf } from '@yellow-pane/core/quantity';
 import {
   ChangeDetectionStrategy,
   Component,
+  computed,
   type ElementRef,
   inject,
   signal,
@@ -64,6 +67,8 @@ const asReason = (question: SheetQuestion) =>
 })
 export class Films {
   protected readonly words = catalogueWords;
+  protected readonly units = inject(Device).units;
+  protected readonly degrees = computed(() => degreesOf(this.units()));
   protected readonly catalogue = inject(Catalogue);
   readonly #files = inject(FilmFilesPool);
   protected readonly form = viewChild<ElementRef<HTMLFormElement>>('form');
@@ -103,12 +108,12 @@ export class Films {
   protected async add(event: Event): Promise<void> {
     event.preventDefault();
     const form = event.target as HTMLFormElement;
-    const read = readFilmForm(new FormData(form));
+    const read = readFilmForm(new FormData(form), this.units());
     this.added.set(undefined);
     this.fault.set(typeof read === 'string' ? read : undefined);
     if (typeof read === 'string') return;
     const question = questionOfSheet(read);
-    const asked = question === null ? undefined : filmReasonWords(asReason(question));
+    const asked = question === null ? undefined : filmReasonWords(asReason(question), this.units());
     const isAskedAgain = asked === this.question();
     this.question.set(asked);
     if (asked !== undefined && !isAskedAgain) return;
@@ -156,7 +161,9 @@ export class Films {
       ...(objection === undefined ? [] : [objection]),
       ...fresh.flatMap((film) => {
         const question = questionOfSheet(film);
-        return question === null ? [] : [`${film.name}: ${filmReasonWords(asReason(question))}`];
+        return question === null
+          ? []
+          : [`${film.name}: ${filmReasonWords(asReason(question), this.units())}`];
       }),
       ...faults.slice(0, MOST_FAULTS).map(({ at, says }) => `${at}, ${says}`),
       ...(faults.length > MOST_FAULTS ? [catalogueWords.andMore(faults.length - MOST_FAULTS)] : []),

@@ -57,6 +57,26 @@ describe('is a film read as it stands on its data sheet?', () => {
       shrinkAlong: null,
     });
   });
+  it('in inches and °F: bare figures are on that scale, and so are the limits named', () => {
+    const typed = form({
+      widths: '60; 1220 mm',
+      'work-min': '40',
+      'work-max': '104',
+      postHeat_C: '194',
+      tensionMin_C: '20 °C',
+    });
+    expect(readFilmForm(typed, 'imperial')).toMatchObject({
+      widths_nm: [1_524_000_000, 1_220_000_000],
+      workMin_C: expect.closeTo(4.444, 3) as number,
+      workMax_C: 40,
+      postHeat_C: 90,
+      tensionMin_C: 20,
+    });
+    expect(readFilmForm(form({ widths: '60', 'work-min': '212' }), 'imperial')).toBe(
+      'Work between: expected -40 °F to 176 °F, got “212”.',
+    );
+    expect(readFilmForm(form({ widths: '60', postHeat_C: 'hot' }), 'imperial')).toMatch(/ -40 to 302 °F, got “hot”/);
+  });
   it('0 and 100 % are figures', () => {
     expect(readFilmForm(form({ uv: '0', haze: '100%' }))).toMatchObject({ uvTransmitted: 0, haze: 1 });
   });
@@ -84,7 +104,7 @@ describe('is a film read as it stands on its data sheet?', () => {
     [
       'colder than any film is laid',
       { 'work-min': '-60' },
-      'Work between: expected -40 to 80 °C, got “-60”.',
+      'Work between: expected -40 °C to 80 °C, got “-60”.',
     ],
     [
       'vapour through film at a rate no film has',

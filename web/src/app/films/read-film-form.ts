@@ -1,7 +1,15 @@
 import { type Film, type FilmMaterial, MATERIAL_NOT_STATED } from '@yellow-pane/core/job';
-import { parseLength } from '@yellow-pane/core/quantity';
+import {
+  type LengthUnit,
+  type DisplayUnits,
+  formatTemperature,
+  onScale,
+  parseLength,
+  parseTemperature,
+  degreesOf,
+} from '@yellow-pane/core/quantity';
 import { catalogueWords } from '../words/catalogue';
-import { MATERIAL_FIELDS, PER_CENT } from './material-fields';
+import { MATERIAL_FIELDS, type MaterialField, PER_CENT } from './material-fields';
 
 type Share = { readonly name: string; readonly key: keyof Film; readonly word: string };
 
@@ -25,6 +33,9 @@ const MOST_WIDTH_NM = 5e9;
 interface Fields {
   readonly text: (name: string) => string;
   readonly figure: (name: string) => number;
+  /** In °C, whatever scale it was typed on. */
+  readonly celsius: (name: string) => number;
+  readonly units: DisplayUnits;
 }
 type Shares = Pick<
   Film,
@@ -41,15 +52,15 @@ type Shares = Pick<
 >;
 
 /** The form as a film, or the sentence that says which field is wrong, what came and what is expected. */
-export function readFilmForm(data: FormData): Film | string {
-  const fields = fieldsOf(data);
-  const { text, figure } = fields;
-  const widths_nm = widthsOf(text('widths'));
-  const opening = text('opening') === '' ? undefined : parseLength(text('opening'), 'mm');
+export function readFilmForm(data: FormData, units: DisplayUnits = 'metric'): Film | string {
+  const fields = fieldsOf(data, units);
+  const { text, figure, celsius } = fields;
+  const widths_nm = widthsOf(text('widths'), entryUnitOf(units));
+  const opening = text('opening') === '' ? undefined : parseLength(text('opening'), entryUnitOf(units));
   const fault = faultBefore(fields) ?? (typeof widths_nm === 'string' ? widths_nm : faultAfter(fields));
   if (fault !== undefined || typeof widths_nm === 'string') return fault ?? '';
   if (opening?.kind === 'unreadable') return catalogueWords.openingWrong(text('opening'));
-  const degrees = (name: string): number | null => (text(name) === '' ? null : figure(name));
+  const degrees = (name: string): number | null => (text(name) === '' ? null : celsius(name));
   return {
     ...sharesOf(fields),
     ...materialOf(fields),
@@ -72,12 +83,17 @@ export function readFilmForm(data: FormData): Film | string {
   };
 }
 
-function fieldsOf(data: FormData): Fields {
+function fieldsOf(data: FormData, units: DisplayUnits): Fields {
   const text = (name: string): string => {
     const value = data.get(name);
     return typeof value === 'string' ? value.trim() : '';
   };
-  return { text, figure: (name) => Number(text(name).replace(',', '.').replace('%', '')) };
+  return {
+    text,
+    figure: (name) => Number(text(name).replace(',', '.').replace('%', '')),
+    celsius: (name) => parseTemperature(text(name), units) ?? Number.NaN,
+    units,
+  };
 }
 
 /** What is wrong in the fields that stand above the widths. */
@@ -89,34 +105,45 @@ function faultBefore({ text, figure }: Fields): string | undefined {
 }
 
 /** What is wrong in the shares and degrees. */
-function faultAfter({ text, figure }: Fields): string | undefined {
-  const isOut = (name: string, least: number, most: number): boolean =>
-    text(name) !== '' && !(figure(name) >= least && figure(name) <= most);
+function faultAfter({ text, figure, celsius, units }: Fields): string | undefined {
+  const isOut = (name: string, least: number, most: number, read = figure): boolean =>
+    text(name) !== '' && !(read(name) >= least && read(name) <= most);
   const share = SHARES.find(({ name }) => isOut(name, 0, 100));
   if (share !== undefined) return catalogueWords.shareWrong(share.word, text(share.name));
-  const degrees = ['work-min', 'work-max'].find((name) => isOut(name, DEGREES.least, DEGREES.most));
-  if (degrees !== undefined) return catalogueWords.rangeWrong(DEGREES.least, DEGREES.most, text(degrees));
-  const material = MATERIAL_FIELDS.find(({ key, least, most }) => isOut(key, least, most));
+  const degrees = ['work-min', 'work-max'].find((name) => isOut(name, DEGREES.least, DEGREES.most, celsius));
+  if (degrees !== undefined)
+    return catalogueWords.rangeWrong(
+      formatTemperature(DEGREES.least, units),
+      formatTemperature(DEGREES.most, units),
+      text(degrees),
+    );
+  const material = MATERIAL_FIELDS.find(({ key, unit, least, most }) =>
+    isOut(key, least, most, unit === '°C' ? celsius : figure),
+  );
   return material === undefined
     ? undefined
-    : catalogueWords.materialWrong(
-        material.word,
-        material.least,
-        material.most,
-        material.unit,
-        text(material.key),
-      );
+    : catalogueWords.materialWrong(material.word, ...limitsOf(material, units), text(material.key));
 }
 
+/** Least, most and unit on the scale of the person. */
+function limitsOf({ least, most, unit }: MaterialField, units: DisplayUnits): [number, number, string] {
+  return unit === '°C'
+    ? [Math.round(onScale(least, units)), Math.round(onScale(most, units)), degreesOf(units)]
+    : [least, most, unit];
+}
+
+/** What a bare length is taken for where no job says it. */
+const entryUnitOf = (units: DisplayUnits): LengthUnit => (units === 'metric' ? 'mm' : 'in');
+
 /** Roll widths with semicolons, commas or lines between, nm; or what is wrong with them. */
-function widthsOf(text: string): readonly number[] | string {
+function widthsOf(text: string, entryUnit: LengthUnit): readonly number[] | string {
   const parts = text
     .split(/[;\n]|,\s/)
     .map((part) => part.trim())
     .filter((part) => part !== '');
   const widths_nm: number[] = [];
   for (const part of parts) {
-    const parsed = parseLength(part, 'mm');
+    const parsed = parseLength(part, entryUnit);
     if (parsed.kind === 'unreadable' || parsed.value_nm > MOST_WIDTH_NM)
       return catalogueWords.widthsWrong(part);
     widths_nm.push(parsed.value_nm);
@@ -125,10 +152,16 @@ function widthsOf(text: string): readonly number[] | string {
 }
 
 /** What is left empty, or was never asked, the sheet does not say. */
-function materialOf({ text, figure }: Fields): FilmMaterial {
+function materialOf({ text, figure, celsius }: Fields): FilmMaterial {
   const figures = MATERIAL_FIELDS.map(({ key, unit }) => [
     key,
-    text(key) === '' ? null : unit === '%' ? figure(key) / PER_CENT : figure(key),
+    text(key) === ''
+      ? null
+      : unit === '°C'
+        ? celsius(key)
+        : unit === '%'
+          ? figure(key) / PER_CENT
+          : figure(key),
   ]);
   return {
     ...MATERIAL_NOT_STATED,

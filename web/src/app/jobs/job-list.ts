@@ -80,7 +80,7 @@ export const JobList = signalStore(
           op: 'put',
           table: 'job',
           id,
-          fields: { name, entryUnit: device.units() === 'imperial' ? 'in' : 'mm', archived: false },
+          fields: { name, entryUnit: device.units() === 'metric' ? 'mm' : 'in', archived: false },
         },
         {
           op: 'put',

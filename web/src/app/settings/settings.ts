@@ -120,6 +120,10 @@ export class Settings {
       word: settingsWords.imperial,
       reason: settingsWords.imperialSaid,
     },
+    {
+      value: 'inches and °C',
+      word: settingsWords.inchesAndCelsius,
+    },
   ] as const;
   protected readonly themes = [
     { value: 'as the device', word: settingsWords.asTheDevice },

@@ -1,3 +1,4 @@
+import { Device } from '../device/device';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -127,6 +128,7 @@ interface Bar {
 })
 export class DayBand {
   protected readonly words = shellWords;
+  readonly #units = inject(Device).units;
   readonly #reading = inject(JobReading);
   readonly #selection = inject(Selection);
   readonly #book = inject(ReadinessBook);
@@ -177,13 +179,16 @@ export class DayBand {
     const at = (instant_ms: number): string => this.jobClock.clock().hourOf(instant_ms);
     switch (found.case) {
       case 'not fit':
-        return { word: shellWords.notFitUntil(at(found.until_ms)), says: closedWords(found.why) };
+        return {
+          word: shellWords.notFitUntil(at(found.until_ms)),
+          says: closedWords(found.why, this.#units()),
+        };
       case 'unknown':
         return { word: shellWords.fitUnknown, says: shellWords.findOut(found.what.join(', ')) };
       case 'fit until':
         return {
           word: shellWords.fitUntil(at(found.until_ms)),
-          says: shellWords.thenWhat(closedWords(found.why)),
+          says: shellWords.thenWhat(closedWords(found.why, this.#units())),
         };
       case 'fit':
         return { word: shellWords.fitToday, says: shellWords.noSunOnIt };

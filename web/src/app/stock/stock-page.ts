@@ -1,3 +1,4 @@
+import { figuresIn } from '@yellow-pane/contracts/words';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -10,7 +11,12 @@ import {
 import { RouterLink } from '@angular/router';
 import type { StockItem } from '@yellow-pane/contracts';
 import type { Roll } from '@yellow-pane/core/job';
-import { formatFilmLength, parseReading } from '@yellow-pane/core/quantity';
+import {
+  type LengthUnit,
+  type ReadingRange,
+  formatFilmLength,
+  parseReading,
+} from '@yellow-pane/core/quantity';
 import { Catalogue } from '../catalogue/catalogue';
 import { Stock } from '../catalogue/stock';
 import { Device } from '../device/device';
@@ -18,6 +24,9 @@ import { textOf } from '../ui/form-text';
 import { GeneralCommands } from '../shell/general-commands';
 import { catalogueWords } from '../words/catalogue';
 import { shownItem, spokenLength } from './shown-item';
+
+const WIDTHS: ReadingRange = { least_mm: 50, most_mm: 5000 };
+const LENGTHS: ReadingRange = { least_mm: 50, most_mm: 1_000_000 };
 
 /** Every roll and offcut there is, drawn by what is left of it, and the way to take one in. */
 @Component({
@@ -252,6 +261,14 @@ export class StockPage {
     return this.catalogue.byId().get(filmId)?.name ?? catalogueWords.filmUnknown;
   }
 
+  /** What a bare figure is taken for here, where no job says it. */
+  protected readonly typedIn = computed((): LengthUnit => (this.#units() === 'metric' ? 'mm' : 'in'));
+
+  #limits({ least_mm, most_mm }: ReadingRange): [string, string] {
+    const { about } = figuresIn(this.#units());
+    return [about(least_mm), about(most_mm)];
+  }
+
   readonly #metres = (value_nm: number): string => formatFilmLength(value_nm, this.#units());
 
   protected async takeIn(event: Event): Promise<void> {
@@ -259,17 +276,17 @@ export class StockPage {
     const data = new FormData(this.form().nativeElement);
     const text = (name: string): string => textOf(data, name);
     const [width, length] = [
-      parseReading(text('width'), 'mm', { least_mm: 50, most_mm: 5000 }),
-      parseReading(text('length'), 'mm', { least_mm: 50, most_mm: 1_000_000 }),
+      parseReading(text('width'), this.typedIn(), WIDTHS),
+      parseReading(text('length'), this.typedIn(), LENGTHS),
     ];
     const price = text('price') === '' ? null : Number(text('price').replace(',', '.'));
     const says =
       text('label') === ''
         ? catalogueWords.labelMissing
         : width.kind !== 'length'
-          ? catalogueWords.widthWrong(text('width'))
+          ? catalogueWords.widthWrong(...this.#limits(WIDTHS), text('width'))
           : length.kind !== 'length'
-            ? catalogueWords.lengthWrong(text('length'))
+            ? catalogueWords.lengthWrong(...this.#limits(LENGTHS), text('length'))
             : price !== null && !(price >= 0)
               ? catalogueWords.priceWrong(text('price'))
               : undefined;

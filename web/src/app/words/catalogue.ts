@@ -26,7 +26,7 @@ export const catalogueWords = {
   repeatsEvery: (length: string) => `repeats every ${length}`,
   materialNotSaid: 'made of: the sheet does not say',
   laidSo: (laying: string) => `laid ${laying}`,
-  postHeatedTo: (degrees: number) => `post-heat ${degrees} °C`,
+  postHeatedTo: (temperature: string) => `post-heat ${temperature}`,
   darkness: 'Darkness',
   film: 'Film',
   lightKept: 'Light kept',
@@ -63,8 +63,8 @@ export const catalogueWords = {
   faceAllowed: 'Face it may go on',
   laid: 'Laid',
   direction: 'Direction',
-  workFrom: 'Work from, °C',
-  workUpTo: 'up to, °C',
+  workFrom: (degrees: string) => `Work from, ${degrees}`,
+  workUpTo: (degrees: string) => `up to, ${degrees}`,
   use: 'Use',
   testClasses: 'Test classes its maker names',
   handling: 'Handling',
@@ -104,8 +104,8 @@ export const catalogueWords = {
   thicknessWrong: (got: string) => `Thickness: expected more than 0 to 10000 µm, got “${got}”.`,
   widthsMissing: 'Roll widths: expected at least one width, got nothing.',
   shareWrong: (figure: string, got: string) => `${figure}: expected 0 to 100 %, got “${got}”.`,
-  rangeWrong: (least: number, most: number, got: string) =>
-    `Work between: expected ${least} to ${most} °C, got “${got}”.`,
+  rangeWrong: (least: string, most: string, got: string) =>
+    `Work between: expected ${least} to ${most}, got “${got}”.`,
   openingWrong: (got: string) =>
     `Widest clear opening: expected a length such as 12 or 1/2 in, got “${got}”.`,
   filmUnknown: 'film not in the catalogue',
@@ -123,8 +123,10 @@ export const catalogueWords = {
   spokenForBy: (length: string, job: string) => `${length} spoken for: ${job}`,
   leftOf: (left: string, whole: string) => `${left} of ${whole} left`,
   labelMissing: 'Label: expected what stands on the roll, got nothing.',
-  widthWrong: (got: string) => `Width: expected 50 to 5000 mm, got “${got}”.`,
-  lengthWrong: (got: string) => `Length left: expected 50 mm to 1 km, got “${got}”.`,
+  widthWrong: (least: string, most: string, got: string) =>
+    `Width: expected ${least} to ${most}, got “${got}”.`,
+  lengthWrong: (least: string, most: string, got: string) =>
+    `Length left: expected ${least} to ${most}, got “${got}”.`,
   priceWrong: (got: string) => `Price: expected a number from 0, got “${got}”.`,
   stock: 'Stock',
   stockAsCsv: 'Stock as CSV',

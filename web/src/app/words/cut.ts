@@ -201,15 +201,8 @@ export const cutWords = {
   rollBooked: (label: string) => `${label} cut and booked`,
   pieceSpoiled: (piece: string) => `${piece} spoiled`,
   rollHasCome: (label: string) => `${label} has come`,
-  boardSaid: (
-    film: string,
-    liner: string,
-    standing: string,
-    width_mm: number,
-    pieces: number,
-    length_m: string,
-  ) =>
-    `${film}, liner ${liner}, ${standing} It is ${width_mm} mm wide with ${pieces} pieces on ${length_m} m`,
+  boardSaid: (film: string, liner: string, standing: string, width: string, pieces: number, length: string) =>
+    `${film}, liner ${liner}, ${standing} It is ${width} wide with ${pieces} pieces on ${length}`,
   pinned: ', pinned',
   isCut: ', cut',
   pieceOnBoard: (piece: string, across: string, along: string, pinned: string, cut: string) =>
@@ -323,16 +316,16 @@ export const cutWords = {
   stillToOrder: 'It is still to be ordered: nothing is booked off the stock for it.',
   cutDone: 'Cut done: book it',
   layOutFirst: 'Lay the blanks out first; then the cuts are listed here.',
-  overWrong: (side: string, got: string) =>
-    `Over at the ${side}: expected 0 to 500 mm, got “${got}”. The old value stays in use.`,
+  overWrong: (side: string, most: string, got: string) =>
+    `Over at the ${side}: expected 0 to ${most}, got “${got}”. The old value stays in use.`,
   searching: (cost: string, bound: string) =>
     `Film for ${cost}; it can cost no less than ${bound}. Looking for a better one; stop when it is good enough.`,
   planStaleSaid: (tags: string) =>
     `Measures or method of ${tags} changed after it was laid out. Lay out again; do not cut from it.`,
   cutWhileLaidOut:
     'A roll was cut into while it was laid out. What lies on it stays; lay out again for the rest.',
-  settingWrong: (most_mm: number, got: string) =>
-    `Expected 0 to ${most_mm} mm, such as 20 or 3/4", got “${got}”. The old value stays in use.`,
+  settingWrong: (most: string, got: string) =>
+    `Expected 0 to ${most}, such as 20 or 3/4", got “${got}”. The old value stays in use.`,
   countWrong: (got: string) => `How many: expected 1 to 200, got “${got}”.`,
   halfCut: (piece: string) => `; ${piece} is half cut`,
   nothingSent: 'The server does not give the plotter’s job. Nothing was sent; try again when it answers.',

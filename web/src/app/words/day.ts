@@ -23,7 +23,7 @@ export const dayWords = {
   howLong: 'How long',
   timeZone: 'Time zone',
   airIndoors: 'Air indoors',
-  airIndoorsHow: 'Empty: 20 °C is taken. The thermometer on site wins.',
+  airIndoorsHow: 'Empty: 20 °C (68 °F) is taken. The thermometer on site wins.',
   humidityIndoors: 'Humidity indoors',
   bearingDoubt: 'Doubt about bearings',
   bearingDoubtHow: 'A phone’s compass: 3 to 5. Sighted on a map: 1.',
@@ -110,8 +110,8 @@ export const dayWords = {
   butTemperaturesNotKnown: ', temperatures not known yet',
   partCloud: 'part cloud',
   withRain: ', rain',
-  forecast: (day: string, least_C: number, most_C: number, cloud: string, rain: string) =>
-    `${day}: ${least_C} to ${most_C} °C, ${cloud}${rain}.`,
+  forecast: (day: string, least: string, most: string, cloud: string, rain: string) =>
+    `${day}: ${least} to ${most}, ${cloud}${rain}.`,
   planDays: 'Plan the days',
   keepPlan: 'Keep this plan',
   noDirectSun: 'No direct sun to wait for on the first day.',
@@ -154,8 +154,7 @@ export const dayWords = {
   weather: 'Weather',
   askAgain: 'Ask again',
   forecastOld: 'It is over 12 hours old.',
-  indoorsSaid: (air_C: Figure, humidity: Figure, from: Figure) =>
-    `Indoors ${air_C} °C, ${humidity} %: ${from}.`,
+  indoorsSaid: (air: string, humidity: Figure, from: Figure) => `Indoors ${air}, ${humidity} %: ${from}.`,
   daySheet: 'Day sheet (PDF)',
   calendar: 'Calendar (ICS)',
   commonPractice:
@@ -175,13 +174,14 @@ export const dayWords = {
   enough: 'enough',
   nothingYet: 'Nothing yet: choose films first.',
   toolsAndLiquids: 'Tools and liquids',
-  capsSaid: '1 cap per 32 fl oz, 2 over 22 °C; measure once what a cap holds',
+  capsSaid: (bottle: string, over: string) =>
+    `1 cap per ${bottle}, 2 over ${over}; measure once what a cap holds`,
   drySolvent: 'dry after over 2 h; no fumes',
   dryWater: 'dry after over 1 h; ventilate, no flame',
   bottlesOf: (count: number, bottles: string, litres: string) => `${count} ${bottles} of ${litres}`,
   mixSheet: 'Mix sheet',
-  mixesSaid: (warmest_C: Figure) =>
-    `For every surface with a film. It will be up to ${warmest_C} °C. Litres a square metre are our guess until you have weighed a bottle: change them in Settings.`,
+  mixesSaid: (warmest: string) =>
+    `For every surface with a film. It will be up to ${warmest}. Litres a square metre are our guess until you have weighed a bottle: change them in Settings.`,
   eachBottle: '· each bottle:',
   fillUp: ', fill up with water',
   inAll: (parts: string) => `In all: ${parts}`,
@@ -215,7 +215,8 @@ export const dayWords = {
     `A bearing ${doubt_deg}° off moves its coming by ±${begin} min and its going by ±${end} min. The glass is taken to cool a quarter longer than reckoned.`,
   unknownIs: (what: string) => `Unknown: ${what}.`,
   takenIs: (what: Figure) => `Taken: ${what}.`,
-  takenRoom: 'Taken: a room of 20 °C and 50 %, the default. Set it under Crew, or connect the thermometer.',
+  takenRoom: (air: string) =>
+    `Taken: a room of ${air} and 50 %, the default. Set it under Crew, or connect the thermometer.`,
   curvesSaid: 'Thick: the surface. Thin: outdoors. Dashed: dew point of the air. The bar below: fit to work.',
   toTheMinute: 'To the minute for what was entered.',
   noSurfaceYet: 'No surface yet.',
@@ -245,11 +246,11 @@ export const dayWords = {
   dryOver: 'Dry to the touch: over',
   nothingDries: 'Nothing in this job has to dry.',
   setsAfterwards: 'What sets afterwards, and when to come back, stands beside the kept plan under Order.',
-  glassOf: (tag: string, thickness_mm: number) => `${tag}: its glass, ${thickness_mm} mm`,
+  glassOf: (tag: string, thickness: string) => `${tag}: its glass, ${thickness}`,
   linerAndAdhesive: (um: number) => `${um} µm for liner and adhesive`,
   rollToOrder: (film: string) => `${film}, a roll to order`,
-  onTheRoll: (length_m: number) => `${length_m} m on the roll`,
-  glassThickness: (mm: number) => `${mm} mm of glass`,
+  onTheRoll: (length: string) => `${length} on the roll`,
+  glassThickness: (thickness: string) => `${thickness} of glass`,
   bearingSet: (place: string, was_deg: Figure, bearing_deg: number, time: string, doubt_deg: string) =>
     `${place}: ${was_deg}° is now ${bearing_deg}°, by the sun at ${time}. A minute off is ${doubt_deg}°. It counts for everything there; undo takes it back.`,
   newNeedsLetter: 'Somebody new: expected a name of at least one letter.',

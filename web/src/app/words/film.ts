@@ -1,3 +1,4 @@
+import type { Verdict } from '@yellow-pane/core/quantity';
 import type { Figure, Messages } from './messages';
 
 export const filmWords = {
@@ -84,8 +85,8 @@ export const filmWords = {
   nothingAgainst: 'nothing speaks against it here.',
   stopOn: (tags: Figure) => `Stop on ${tags}.`,
   lookAtInstead: (film: Figure) => `Look at ${film} instead`,
-  onTheOutside: 'On the outside: ',
-  andIt: (misses: Figure) => `; it ${misses}`,
+  insteadIs: (isOutside: boolean, verdict: Verdict, misses: string) =>
+    `${isOutside ? 'On the outside: ' : ''}${verdict}${misses === '' ? '' : `; it ${misses}`}.`,
   doesAsAsked: 'Does what was asked',
   nothingAsked: 'No least light or heat was asked for.',
   asAsked: 'Yes: light and heat are as asked.',
@@ -106,8 +107,7 @@ export const filmWords = {
   sheetSilent: (taken: Figure) => `Its sheet is silent; taken instead: ${taken}.`,
   fromItsSheet: 'From its sheet',
   thicknessAndRolls: (thickness_um: Figure, widths: Figure) => `${thickness_um} µm · rolls ${widths}`,
-  workBetween: 'Work between',
-  and: 'and',
+  workBetween: (least: string, most: string) => `Work between ${least} and ${most}.`,
   laidWet: 'Laid wet.',
   laidDry: 'Laid dry.',
   laidDryHeat: 'Laid dry, with heat.',
@@ -245,7 +245,7 @@ export const filmWords = {
   throughDay: 'Through that day, sun time',
   tensionHours: 'Tension hour by hour on the worst design day',
   weakestEdge: 'what the weakest edge bears',
-  dottedHottest: (hottest_C: Figure) => `dotted: hottest pane, up to ${hottest_C} °C; line: tension, MPa`,
+  dottedHottest: (hottest: string) => `dotted: hottest pane, up to ${hottest}; line: tension, MPa`,
   otherSchool: 'The other school: a rule of thumb',
   columnStart: (row: Figure, absorbed: Figure, bare: Figure, column: Figure) =>
     `${row}. The filmed pane keeps ${absorbed} of the sun, ${bare} without this film: column ${column}.`,

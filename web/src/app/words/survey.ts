@@ -9,8 +9,8 @@ export const surveyWords = {
   otherSide: 'See it from the other side',
   backTo: 'Back to',
   theSurface: 'the surface',
-  placedAt: (tag: string, left_mm: string, foot_mm: string) =>
-    `${tag}, ${left_mm} mm from the left end, ${foot_mm} mm above the foot. Arrow keys move it.`,
+  placedAt: (tag: string, left: string, foot: string) =>
+    `${tag}, ${left} from the left end, ${foot} above the foot. Arrow keys move it.`,
   noneAtPlace:
     'No surface is at this place. Choose another place above, or set the place of a surface in its details.',
   howToPlace: 'Edges snap to each other. Arrow keys move 10 mm, with Shift 1 mm.',
@@ -88,8 +88,8 @@ export const surveyWords = {
   recheck: 'Recheck ready-cut film',
   measurePaneFirst: 'Measure the pane first.',
   typeBothSizes: 'Type both sizes from the label.',
-  fitsWithin: (least: Figure, most: Figure, source: Figure) =>
-    `Fits: ${least} to ${most} mm of gap on each side (${source}).`,
+  fitsWithin: (least: string, most: string, source: Figure) =>
+    `Fits: ${least} to ${most} of gap on each side (${source}).`,
   andMore: (tags: string, more: number) => `${tags} and ${more} more`,
   repeatsOf: (count: number, tag: string) => `${count} repeats of ${tag}`,
   noRepeat: (tag: string) => `${tag}: no repeat`,
@@ -100,7 +100,7 @@ export const surveyWords = {
   notSameAfterAll: 'Not the same after all',
   takeOverMeasures: (tag: Figure) => `Take over the measures of ${tag}`,
   alikeWithin: 'Alike within',
-  apartAtMost: (tags: Figure, apart_mm: Figure) => `${tags}, ${apart_mm} mm apart at most`,
+  apartAtMost: (tags: Figure, apart: string) => `${tags}, ${apart} apart at most`,
   linkAlike: (tags: Figure) => `Same as ${tags}`,
   noOthersAlike: 'No other surfaces are alike within that and not linked yet.',
   markByHand: 'By hand: mark surfaces in the schedule, then choose “Same as”.',

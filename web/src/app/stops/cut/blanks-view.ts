@@ -17,6 +17,8 @@ import { Cutting } from './cutting';
 type Side = 'top' | 'right' | 'bottom' | 'left';
 const SIDES: readonly Side[] = ['top', 'right', 'bottom', 'left'];
 
+const MOST_OVER_MM = 500;
+
 /**
  * The blank of the selected surface on the surface itself: what is over on each side, where seams fall, in
  * which order drops are hung; and the choices behind it.
@@ -137,10 +139,10 @@ export class BlanksView {
     if (application === undefined) return;
     const parsed = parseReading(field.value, this.#reading.job()?.entryUnit ?? 'mm', {
       least_mm: 0,
-      most_mm: 500,
+      most_mm: MOST_OVER_MM,
     });
     if (parsed.kind !== 'length') {
-      this.fault.set(cutWords.overWrong(side, field.value));
+      this.fault.set(cutWords.overWrong(side, this.#with(MOST_OVER_MM), field.value));
       return;
     }
     this.fault.set(undefined);

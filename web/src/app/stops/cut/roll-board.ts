@@ -21,7 +21,13 @@ import {
   snapped,
 } from '@yellow-pane/core/cutting';
 import type { RowOf } from '@yellow-pane/core/job';
-import { formatLength, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
+import {
+  formatFilmLength,
+  formatLength,
+  formatLengthWithUnit,
+  mmFromNm,
+  nmFromMm,
+} from '@yellow-pane/core/quantity';
 import { handPlacedOf, handRollOf } from '@yellow-pane/core/reading';
 import { Device } from '../../device/device';
 import { cutWords } from '../../words/cut';
@@ -159,9 +165,9 @@ export class RollBoard {
       this.name(),
       this.liner(),
       STANDING,
-      Math.round(this.width()),
+      formatLengthWithUnit(nmFromMm(Math.round(this.width())), this.#units()),
       this.pieces().length,
-      (this.length() / 1000).toFixed(2),
+      formatFilmLength(nmFromMm(this.length()), this.#units()),
     ),
   );
   readonly #placed = computed(() => this.pieces().map((piece) => handPlacedOf(piece, this.mode())));
@@ -326,7 +332,7 @@ export class RollBoard {
 
   /** Why a place cannot be had, and by how much. */
   faultWord(fault: PlacingFault): string {
-    const by = `${formatLength(nmFromMm(fault.by_mm), this.#units())} ${this.#units() === 'metric' ? 'mm' : 'in'}`;
+    const by = formatLengthWithUnit(nmFromMm(fault.by_mm), this.#units());
     if (fault.kind === 'overlaps') {
       const other = this.pieces().find(({ id }) => id === fault.id);
       return cutWords.overlaps(by, other === undefined ? cutWords.anotherPiece : pieceWord(other));

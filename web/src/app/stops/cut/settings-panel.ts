@@ -6,6 +6,7 @@ import {
   formatFilmLength,
   formatLength,
   formatLengthWithUnit,
+  nmFromMm,
   parseReading,
 } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
@@ -224,7 +225,7 @@ export class SettingsPanel {
     const most_mm = key === 'sheet' ? 1_000_000 : key === 'gap' ? 100 : 5000;
     const parsed = text.trim() === '' ? undefined : parseReading(text, unit, { least_mm: 0, most_mm });
     if (parsed !== undefined && parsed.kind !== 'length') {
-      this.fault.set(cutWords.settingWrong(most_mm, text));
+      this.fault.set(cutWords.settingWrong(formatLengthWithUnit(nmFromMm(most_mm), this.#units()), text));
       return;
     }
     const value = parsed?.value_nm;

@@ -149,8 +149,8 @@ export class TableView {
     const at = `/api/jobs/${plan.jobId}/cut-plans/${plan.id}`;
     const base = this.#device.labelBase();
     return {
-      sheet: `${at}/sheet?units=${this.#units()}`,
-      labels: `${at}/labels?units=${this.#units()}&sheet=${encodeURIComponent(this.sheet())}${base === '' ? '' : `&base=${encodeURIComponent(base)}`}`,
+      sheet: `${at}/sheet?units=${encodeURIComponent(this.#units())}`,
+      labels: `${at}/labels?units=${encodeURIComponent(this.#units())}&sheet=${encodeURIComponent(this.sheet())}${base === '' ? '' : `&base=${encodeURIComponent(base)}`}`,
     };
   });
   protected readonly progressHere = computed(() => {

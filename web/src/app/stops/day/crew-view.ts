@@ -168,9 +168,8 @@ export class CrewView {
     { key: 'zone', kind: 'text', word: dayWords.timeZone },
     {
       key: 'indoor_C',
-      kind: 'number',
+      kind: 'temperature',
       word: dayWords.airIndoors,
-      unit: '°C',
       least: -40,
       most: 60,
       how: dayWords.airIndoorsHow,

@@ -1,3 +1,4 @@
+import { Device } from '../../device/device';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -83,6 +84,7 @@ const FAR_MIN = 30;
 })
 export class DayBoard {
   protected readonly words = dayWords;
+  readonly #units = inject(Device).units;
   protected readonly planning = inject(Planning);
   protected readonly ways = ['person', 'surface'] as const;
   protected readonly by = signal<'person' | 'surface'>('person');
@@ -279,7 +281,7 @@ export class DayBoard {
                 left: this.percent(from),
                 width: this.percent(to - from),
                 kind: by === 'sun' ? 'sun' : by === 'weather unknown' ? 'off' : 'closed',
-                word: closedWords(why),
+                word: closedWords(why, this.#units()),
               },
             ];
       },

@@ -1,7 +1,8 @@
+import { Device } from '../../device/device';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { blockedWords, waitWords } from '@yellow-pane/contracts/words';
 import { firstWords } from '@yellow-pane/core/day';
-import type { Verdict } from '@yellow-pane/core/quantity';
+import { type Verdict, formatTemperature } from '@yellow-pane/core/quantity';
 import { JobReading } from '../../job/job-reading';
 import { Commands } from '../../shell/commands';
 import { Selection } from '../../shell/selection';
@@ -52,6 +53,7 @@ const INDOOR_WORDS = {
 })
 export class Day {
   protected readonly words = dayWords;
+  readonly #units = inject(Device).units;
   protected readonly blockedWords = blockedWords;
   protected readonly waitWords = waitWords;
   protected readonly spanWord = spanWord;
@@ -129,12 +131,16 @@ export class Day {
     const cloud = hours.reduce((sum, hour) => sum + hour.cloud, 0) / hours.length;
     return dayWords.forecast(
       clock.dayWord(this.planning.day()),
-      Math.round(Math.min(...hours.map(({ air_C }) => air_C))),
-      Math.round(Math.max(...hours.map(({ air_C }) => air_C))),
+      this.temperature(Math.min(...hours.map(({ air_C }) => air_C))),
+      this.temperature(Math.max(...hours.map(({ air_C }) => air_C))),
       cloud > 0.85 ? 'overcast' : cloud > 0.4 ? dayWords.partCloud : 'clear',
       hours.some(({ rain_mm }) => rain_mm > 0.1) ? dayWords.withRain : '',
     );
   });
+
+  protected temperature(celsius: number): string {
+    return formatTemperature(celsius, this.#units());
+  }
 
   constructor() {
     inject(Commands).offer([

@@ -1,3 +1,4 @@
+import { CAP_RULE } from '@yellow-pane/core/day';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { bottleWords, figuresIn, mixWords, recipeWords } from '@yellow-pane/contracts/words';
 import { SLIP_MIXES } from '@yellow-pane/core/fitting';
@@ -18,7 +19,7 @@ import { WhatToBring } from './what-to-bring';
   template: `
     <h2 class="text-xl pt-3">{{ words.mixSheet }}</h2>
     <p class="max-w-3xl">
-      {{ words.mixesSaid(bring.warmest_C().toFixed(0)) }}
+      {{ words.mixesSaid(warmest()) }}
     </p>
     @for (line of lines(); track line.liquid) {
       <section class="mt-4 border-t-2 border-ink pt-2 max-w-4xl" [attr.aria-label]="line.liquid">
@@ -44,7 +45,7 @@ import { WhatToBring } from './what-to-bring';
     <div class="mt-6 grid grid-cols-2 gap-4 max-w-4xl max-md:grid-cols-1 no-print">
       <yp-choices
         [legend]="words.slip"
-        [choices]="slips"
+        [choices]="slips()"
         [value]="planning.settings().slip"
         (chosen)="commands.set({ slip: $event }, 'slip: ' + $event)"
       />
@@ -65,14 +66,18 @@ export class MixView {
   protected readonly bring = inject(WhatToBring);
   readonly #units = inject(Device).units;
   readonly #figures = computed(() => figuresIn(this.#units()));
-  protected readonly slips = [
+  protected readonly warmest = computed(() => this.#figures().temperature(this.bring.warmest_C()));
+  protected readonly slips = computed(() => [
     ...SLIP_MIXES.map(({ key, word, recipe }) => ({ value: key, word, reason: recipe })),
     {
       value: 'concentrate',
       word: 'concentrate',
-      reason: dayWords.capsSaid,
+      reason: dayWords.capsSaid(
+        this.#figures().volume(CAP_RULE.water_l),
+        this.#figures().temperature(CAP_RULE.warm_C),
+      ),
     },
-  ];
+  ]);
   protected readonly primers = [
     { value: 'water-based' as const, word: 'water-based', reason: dayWords.drySolvent },
     {

@@ -1,4 +1,5 @@
-import { brokenInWords, reliefInWords } from '@yellow-pane/contracts/words';
+import { Device } from '../../device/device';
+import { type PlanWords, brokenInWords, reliefInWords } from '@yellow-pane/contracts/words';
 import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import type { DayProblem } from '@yellow-pane/core/day';
 import type { RowOf } from '@yellow-pane/core/job';
@@ -40,6 +41,7 @@ const SEARCH = { least_ms: 3000, most_ms: 15_000 } as const;
  */
 @Injectable()
 export class Planning {
+  readonly #units = inject(Device).units;
   readonly #reading = inject(JobReading);
   readonly #commands = inject(DayCommands);
   readonly #book = inject(ReadinessBook);
@@ -394,7 +396,7 @@ export class Planning {
     this.letGo();
   }
 
-  #words(): { readonly clock: (minute: number) => string } {
-    return { clock: (minute) => this.clock().clock(minute) };
+  #words(): PlanWords {
+    return { clock: (minute) => this.clock().clock(minute), units: this.#units() };
   }
 }

@@ -1,3 +1,4 @@
+import type { DisplayUnits } from '@yellow-pane/core/quantity';
 import type { DayClock } from '@yellow-pane/contracts/day-clock';
 import { closedWords } from '@yellow-pane/contracts/words';
 import type { ReadyAnswer } from '@yellow-pane/core/reading';
@@ -15,7 +16,7 @@ export interface Span {
 type Moment = ReadyAnswer['moments'][number];
 
 /** One surface through one day, to scale: sun, temperatures, and when it is fit. */
-export function sunDrawing(own: ReadyAnswer, day: Span, clock: DayClock) {
+export function sunDrawing(own: ReadyAnswer, day: Span, clock: DayClock, units: DisplayUnits) {
   const x = (instant_ms: number): number =>
     Math.round((WIDE * 10 * (instant_ms - day.from_ms)) / (day.to_ms - day.from_ms)) / 10;
   const bar = (span: Span) => ({ x: x(span.from_ms), width: x(span.to_ms) - x(span.from_ms) });
@@ -39,7 +40,7 @@ export function sunDrawing(own: ReadyAnswer, day: Span, clock: DayClock) {
     })),
     list: [
       ...fit.map((span) => ({ ...span, says: dayWords.fitToWork, isFit: true })),
-      ...closed.map((span) => ({ ...span, says: closedWords(span.why), isFit: false })),
+      ...closed.map((span) => ({ ...span, says: closedWords(span.why, units), isFit: false })),
     ]
       .sort((a, b) => a.from_ms - b.from_ms)
       .map(({ from_ms, to_ms, says, isFit }) => ({

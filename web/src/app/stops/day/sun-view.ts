@@ -1,3 +1,5 @@
+import { formatTemperature } from '@yellow-pane/core/quantity';
+import { Device } from '../../device/device';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -114,6 +116,7 @@ import { type Span, sunDrawing } from './sun-drawing';
 })
 export class SunView {
   protected readonly words = dayWords;
+  readonly #units = inject(Device).units;
   protected readonly planning = inject(Planning);
   protected readonly selection = inject(Selection);
   readonly #reading = inject(JobReading);
@@ -153,12 +156,14 @@ export class SunView {
     return {
       tag: surface.tag,
       isOutdoors: isOutdoorGlass(surface),
-      ...sunDrawing(own, { from_ms, to_ms }, clock),
+      ...sunDrawing(own, { from_ms, to_ms }, clock, this.#units()),
       band: this.#bandWord(own, { from_ms, to_ms }),
       notes: [
         ...own.unknown.map((text) => dayWords.unknownIs(text)),
         ...own.assumed.map((text) => dayWords.takenIs(text)),
-        ...(this.planning.indoor().from === 'usual' ? [dayWords.takenRoom] : []),
+        ...(this.planning.indoor().from === 'usual'
+          ? [dayWords.takenRoom(formatTemperature(20, this.#units()))]
+          : []),
       ],
     };
   });

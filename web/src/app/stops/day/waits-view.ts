@@ -92,9 +92,8 @@ export class WaitsView {
   protected readonly facts: readonly Fact[] = [
     {
       key: 'comeFrom_C',
-      kind: 'number',
+      kind: 'temperature',
       word: dayWords.comeFrom,
-      unit: '°C',
       least: -40,
       most: 60,
       how: dayWords.comeFromHow,

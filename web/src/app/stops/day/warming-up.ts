@@ -1,7 +1,9 @@
+import { figuresIn } from '@yellow-pane/contracts/words';
+import { Device } from '../../device/device';
 import { Injectable, computed, inject } from '@angular/core';
 import { LINER_UM, type Warming, type WarmingCase, glassStore_Jm2K, warmingUp } from '@yellow-pane/core/day';
 import { type RowOf, isGlass } from '@yellow-pane/core/job';
-import { mmFromNm } from '@yellow-pane/core/quantity';
+import { formatFilmLength, mmFromNm } from '@yellow-pane/core/quantity';
 import { newRollLength } from '@yellow-pane/core/reading';
 import { Catalogue } from '../../catalogue/catalogue';
 import { Stock } from '../../catalogue/stock';
@@ -30,6 +32,8 @@ interface Roll {
 /** What comes in from the cold for this job, how long it must stand, and by when it must be inside. */
 @Injectable()
 export class WarmingUp {
+  readonly #units = inject(Device).units;
+  readonly #figures = computed(() => figuresIn(this.#units()));
   readonly #planning = inject(Planning);
   readonly #reading = inject(JobReading);
   readonly #catalogue = inject(Catalogue);
@@ -65,7 +69,7 @@ export class WarmingUp {
       })),
       panels: cars.map(({ place, thickness_mm }) => ({
         key: place.id,
-        word: dayWords.glassOf(place.name, thickness_mm),
+        word: dayWords.glassOf(place.name, this.#figures().length(thickness_mm)),
         store_Jm2K: glassStore_Jm2K(thickness_mm),
       })),
       from_C,
@@ -131,7 +135,7 @@ export class WarmingUp {
             word: dayWords.rollToOrder(film),
             filmId,
             length_m,
-            taken: [dayWords.onTheRoll(length_m)],
+            taken: [dayWords.onTheRoll(formatFilmLength(length_m * NM_M, this.#units()))],
           },
         ];
       },
@@ -162,7 +166,7 @@ export class WarmingUp {
             place,
             surfaceIds: new Set(surfaces.map(({ id }) => id)),
             thickness_mm: known.length === 0 ? USUAL_PANE_MM : Math.round(Math.max(...known) * 10) / 10,
-            taken: known.length === 0 ? [dayWords.glassThickness(USUAL_PANE_MM)] : [],
+            taken: known.length === 0 ? [dayWords.glassThickness(this.#figures().length(USUAL_PANE_MM))] : [],
           },
         ];
       }),

@@ -17,8 +17,8 @@ const ROOM_FACTS: readonly Fact[] = [
   { key: 'roomWidth_nm', kind: 'length', word: filmWords.roomWide },
   { key: 'roomDepth_nm', kind: 'length', word: filmWords.roomDeep },
   { key: 'roomHeight_nm', kind: 'length', word: filmWords.roomHigh },
-  { key: 'coldest_C', kind: 'number', word: filmWords.coldestNight, unit: '°C', least: -60, most: 40 },
-  { key: 'hottest_C', kind: 'number', word: filmWords.hottestDay, unit: '°C', least: -20, most: 60 },
+  { key: 'coldest_C', kind: 'temperature', word: filmWords.coldestNight, least: -60, most: 40 },
+  { key: 'hottest_C', kind: 'temperature', word: filmWords.hottestDay, least: -20, most: 60 },
 ];
 
 /** What the customer asks for, in their words: kept for the place, so that a whole front is chosen alike. */

@@ -12,7 +12,6 @@ import { type Film, type RowOf, isGlass, isPartition } from '@yellow-pane/core/j
 import { worstVerdict } from '@yellow-pane/core/quantity';
 import { whyNotWords } from '@yellow-pane/contracts/words';
 import { Catalogue } from '../../catalogue/catalogue';
-import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
 import { ScheduleMarks } from '../../shell/schedule-marks';
 import { Selection } from '../../shell/selection';
@@ -38,7 +37,6 @@ export class Choosing {
   readonly #pool = inject(FilmPool);
   readonly #catalogue = inject(Catalogue);
   readonly #marks = inject(ScheduleMarks);
-  readonly #device = inject(Device);
   readonly surface = inject(Selection).surface;
   readonly view = signal<FilmView>('choose');
   readonly #picked = signal<string | undefined>(undefined);
@@ -142,10 +140,10 @@ export class Choosing {
       ),
   );
   readonly whyNot = computed(() => {
-    const [answer, best, units] = [this.answer(), this.best(), this.#device.units()];
+    const [answer, best] = [this.answer(), this.best()];
     return answer === undefined
       ? []
-      : whyNot(answer, best).map((why) => whyNotWords(why, this.nameOf(best?.filmId), units));
+      : whyNot(answer, best).map((why) => whyNotWords(why, this.nameOf(best?.filmId)));
   });
 
   constructor() {

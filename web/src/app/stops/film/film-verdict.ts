@@ -3,7 +3,7 @@ import { filmAdviceWords, filmReasonWords, missWords } from '@yellow-pane/contra
 import { CLASS_CAUTION, FIRE_CAUTION, type FilmAnswer, IMPACT_CLASSES } from '@yellow-pane/core/choosing';
 import { allowanceFor } from '@yellow-pane/core/rules';
 import { type RowOf, isOutdoorGlass } from '@yellow-pane/core/job';
-import { formatLengthWithUnit } from '@yellow-pane/core/quantity';
+import { formatLengthWithUnit, formatTemperature } from '@yellow-pane/core/quantity';
 import { STRESS_CAUTION } from '@yellow-pane/core/thermal-stress';
 import { Device } from '../../device/device';
 import { CautionNote } from '../../ui/caution-note';
@@ -38,11 +38,7 @@ import { figureLines, headingOf, privacySentence } from './film-words';
           {{ words.lookAtInstead(choosing.nameOf(other.filmId)) }}
         </button>
         <p class="text-sm -mt-2">
-          {{ other.face === 1 ? words.onTheOutside : '' }}{{ other.verdict }}
-          @if (other.misses.length > 0) {
-            {{ words.andIt(missed(other).join(' and ')) }}
-          }
-          .
+          {{ words.insteadIs(other.face === 1, other.verdict, missed(other).join(' and ')) }}
         </p>
       }
       @if (answer.performance !== null) {
@@ -74,7 +70,7 @@ import { figureLines, headingOf, privacySentence } from './film-words';
           }
         </ul>
       }
-      @if (choosing.whyNot().length > 0 && answer.verdict !== 'stop') {
+      @if (choosing.whyNot().length > 0) {
         <section aria-labelledby="why-not">
           <h2 id="why-not" class="font-bold">{{ words.whyNot }}</h2>
           <ul class="list-disc pl-5 leading-snug">
@@ -141,7 +137,7 @@ import { figureLines, headingOf, privacySentence } from './film-words';
         <h2 id="sheet-of" class="font-bold text-base">{{ words.fromItsSheet }}</h2>
         <p class="figure">{{ words.thicknessAndRolls(film.thickness_um, widths()) }}</p>
         <p>
-          {{ words.workBetween }} {{ film.workMin_C ?? '?' }} {{ words.and }} {{ film.workMax_C ?? '?' }} °C.
+          {{ words.workBetween(temperature(film.workMin_C), temperature(film.workMax_C)) }}
           {{
             film.laying === 'wet' ? words.laidWet : film.laying === 'dry' ? words.laidDry : words.laidDryHeat
           }}
@@ -225,6 +221,10 @@ export class FilmVerdict {
 
   protected missed({ misses }: FilmAnswer): readonly string[] {
     return misses.map(missWords);
+  }
+
+  protected temperature(celsius: number | null): string {
+    return celsius === null ? '?' : formatTemperature(celsius, this.#units());
   }
 
   protected length(value_nm: number): string {

@@ -1,3 +1,4 @@
+import { formatTemperature } from '@yellow-pane/core/quantity';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { filmReasonWords, penaltyWords } from '@yellow-pane/contracts/words';
 import { ADDS_LITTLE, MATRIX_SOURCE } from '@yellow-pane/core/thermal-stress';
@@ -157,7 +158,7 @@ const OUTCOMES = {
               stroke-dasharray="2 3"
             />
             <text [attr.x]="wide - 10" y="14" text-anchor="end" font-size="12" class="fill-faint">
-              {{ words.dottedHottest(hottest()) }}
+              {{ words.dottedHottest(hottestWord()) }}
             </text>
             @for (hour of hours; track hour) {
               <text
@@ -303,6 +304,7 @@ export class StressView {
   protected readonly hottest = computed(() =>
     Math.round(Math.max(...(this.stress()?.hours ?? []).map(({ hottest_C }) => hottest_C))),
   );
+  protected readonly hottestWord = computed(() => formatTemperature(this.hottest(), this.#units()));
   protected readonly warmth = computed(() => {
     const span = Math.max(30, this.hottest() * 1.25);
     return (this.stress()?.hours ?? [])

@@ -1,3 +1,5 @@
+import { figuresIn } from '@yellow-pane/contracts/words';
+import { Device } from '../../device/device';
 import { CdkDrag, type CdkDragEnd } from '@angular/cdk/drag-drop';
 import {
   ChangeDetectionStrategy,
@@ -110,7 +112,7 @@ const MARGIN = 36;
           [cdkDragBoundary]="board"
           [cdkDragFreeDragPosition]="{ x: item.px.x, y: item.px.y }"
           class="absolute left-0 top-0 cursor-move touch-none"
-          [attr.aria-label]="words.placedAt(item.surface.tag, item.left.toFixed(0), item.foot.toFixed(0))"
+          [attr.aria-label]="words.placedAt(item.surface.tag, about(item.left), about(item.foot))"
           [style.width.px]="item.px.width"
           [style.height.px]="item.px.height"
           (cdkDragEnded)="dropped(item, $event)"
@@ -152,6 +154,8 @@ const MARGIN = 36;
 })
 export class Elevation {
   protected readonly words = surveyWords;
+  readonly #units = inject(Device).units;
+  protected readonly about = (value_mm: number): string => figuresIn(this.#units()).about(value_mm);
   readonly #desk = inject(JobDesk);
   readonly #reading = inject(JobReading);
   protected readonly selection = inject(Selection);

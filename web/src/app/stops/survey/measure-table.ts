@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { Instrument, RowOf } from '@yellow-pane/core/job';
 import { type Agreement, INSTRUMENTS, readingOf, sdOf, slotsFor } from '@yellow-pane/core/measure';
-import { formatLength } from '@yellow-pane/core/quantity';
+import { formatLength, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
@@ -75,6 +75,7 @@ export class MeasureTable {
   readonly #reading = inject(JobReading);
   readonly #looking = inject(Looking);
   readonly #units = inject(Device).units;
+  readonly #length = (value_mm: number): string => formatLengthWithUnit(nmFromMm(value_mm), this.#units());
   readonly surface = input.required<RowOf<'surface'>>();
   readonly agreement = input.required<Agreement | undefined>();
   protected readonly instruments = Object.keys(INSTRUMENTS) as Instrument[];
@@ -91,13 +92,13 @@ export class MeasureTable {
         off:
           line === undefined
             ? '–'
-            : `${line.residual_mm >= 0 ? '+' : '−'}${Math.abs(line.residual_mm).toFixed(1)} mm`,
+            : `${line.residual_mm >= 0 ? '+' : '−'}${this.#length(Math.abs(line.residual_mm))}`,
         shows:
           line === undefined
             ? '–'
             : line.smallestSlipFound_mm === null
               ? 'never'
-              : `${line.smallestSlipFound_mm.toFixed(0)} mm`,
+              : this.#length(Math.round(line.smallestSlipFound_mm)),
       };
     }),
   );

@@ -49,7 +49,7 @@ const LABEL: readonly Fact[] = [
         </p>
       }
       <p class="text-sm text-faint mt-1">
-        {{ words.fitsWithin(gap.least, gap.most, gap.source.text) }}
+        {{ words.fitsWithin(length(gap.least), length(gap.most), gap.source.text) }}
       </p>
     </details>
   `,
@@ -80,7 +80,7 @@ export class RecheckPanel {
     const word = (name: string, side: SideRecheck): string =>
       side.says === 'fits'
         ? surveyWords.fits(name)
-        : surveyWords.fitsNot(name, side.says, formatLengthWithUnit(nmFromMm(side.by_mm), this.#units()));
+        : surveyWords.fitsNot(name, side.says, this.length(side.by_mm));
     const says = `${word(surveyWords.width, result.width)}, ${word('height', result.height).toLowerCase()}.`;
     if (result.verdict === 'fits') return { verdict: 'go' as const, heading: surveyWords.itFits, says };
     if (result.verdict === 'fits when turned')
@@ -93,6 +93,10 @@ export class RecheckPanel {
       ? { verdict: 'go with care' as const, heading: surveyWords.tooLarge, says }
       : { verdict: 'stop' as const, heading: surveyWords.tooSmall, says };
   });
+
+  protected length(value_mm: number): string {
+    return formatLengthWithUnit(nmFromMm(value_mm), this.#units());
+  }
 
   protected set({ key, value }: FactChange): void {
     const which = key === 'width' ? 'width' : 'height';

@@ -1,3 +1,4 @@
+import { formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import type { RowOf } from '@yellow-pane/core/job';
 import { type ComparedSurface, sameAsGroups } from '@yellow-pane/core/measure';
@@ -62,7 +63,7 @@ import { surveyWords } from '../../words/survey';
       @for (found of groups(); track found.ids[0]) {
         <div class="flex items-center gap-2 mt-2">
           <span class="flex-1 leading-tight">{{
-            words.apartAtMost(tags(found.ids), found.apart_mm.toFixed(1))
+            words.apartAtMost(tags(found.ids), length(found.apart_mm))
           }}</span><button type="button" class="act act-small" (click)="link(found.ids)">
             {{ words.linkAlike(tags([found.ids[0]])) }}
           </button>
@@ -79,6 +80,8 @@ export class RepeatsPanel {
   readonly #desk = inject(JobDesk);
   readonly #reading = inject(JobReading);
   protected readonly device = inject(Device);
+  protected readonly length = (value_mm: number): string =>
+    formatLengthWithUnit(nmFromMm(value_mm), this.device.units());
   protected readonly selection = inject(Selection);
   readonly surface = input.required<RowOf<'surface'>>();
   protected readonly group = computed(() => this.#reading.repeatsOf(this.surface().id));
