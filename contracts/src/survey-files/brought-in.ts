@@ -44,9 +44,18 @@ export interface BroughtIn {
   /** What the file does not say and only the person knows. */
   readonly asks: readonly ('decimal comma' | 'drawing unit' | 'drawn from')[];
   readonly notes: readonly string[];
+  /** Of a list: what each column was taken for; a person may say otherwise. */
+  readonly columns: readonly BroughtColumn[];
 }
 
-export const NOTHING: BroughtIn = { lines: [], refused: undefined, asks: [], notes: [] };
+/** A column of a list, and what it was taken for: a key of `COLUMN_MEANINGS`, or of a measure; empty: left out. */
+export interface BroughtColumn {
+  readonly heading: string;
+  readonly example: string;
+  readonly means: string;
+}
+
+export const NOTHING: BroughtIn = { lines: [], refused: undefined, asks: [], notes: [], columns: [] };
 export const LARGEST_TEXT = 5_000_000;
 
 export function refusedWhole(says: string): BroughtIn {

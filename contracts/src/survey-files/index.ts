@@ -1,4 +1,5 @@
 export {
+  type BroughtColumn,
   type BroughtIn,
   type BroughtLine,
   type BroughtMeasure,
@@ -8,6 +9,7 @@ export {
 export { broughtOps } from './brought-ops';
 export { type TableSurface, surveyCsv } from './survey-csv';
 export { readSurveyTable } from './survey-table';
+export { COLUMN_MEANINGS, meaningWord } from './table-columns';
 export {
   type SurveyFile,
   SURVEY_TABLES,

@@ -104,6 +104,7 @@ export function readSurveyDxf(text: string, options: DxfOptions): BroughtIn {
     return {
       lines: [],
       refused: undefined,
+      columns: [],
       asks: ['drawing unit'],
       notes: ['The drawing does not say in which unit it is.'],
     };
@@ -130,6 +131,7 @@ function takenAsTheyWere(surfaces: readonly BroughtSurface[], takenTags: Readonl
       takenTags,
     ),
     refused: undefined,
+    columns: [],
     asks: [],
     notes: ['This drawing came out of the program: its surfaces are taken as they were.'],
   };
@@ -230,10 +232,12 @@ function broughtIn(
     return {
       lines,
       refused: `No closed outline in this drawing.${refused.length === 0 ? '' : ` It has ${refused.join(', ')}, which cannot be read.`}`,
+      columns: [],
       asks: [],
       notes,
     };
   return {
+    columns: [],
     lines: withTagFaults(lines, takenTags),
     refused: undefined,
     asks: seenFrom === undefined ? ['drawn from'] : [],

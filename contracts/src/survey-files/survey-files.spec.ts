@@ -105,7 +105,8 @@ describe('is what is wrong said where it is?', () => {
     ['zero', '0', 'width bottom: not a length: 0'],
     ['negative', '-880', 'width bottom: not a length: -880'],
     ['words', 'about a metre', 'not a length'],
-    ['62 m', '62 m', 'expected 1 to 60000 mm, got 62 m'],
+    ['62 m', '62 m', 'expected 20 to 20000 mm, got 62 m'],
+    ['19 mm, as the field itself refuses', '19', 'expected 20 to 20000 mm, got 19'],
     ['NaN', 'NaN', 'not a length'],
   ])('%s', (_name, cell, says) => {
     expect(faultsOf(`tag;width;height\nW1;${cell};1200`)[0]?.join(' ')).toContain(says);
@@ -116,6 +117,40 @@ describe('is what is wrong said where it is?', () => {
         (line) => line.length,
       ),
     ).toEqual([2, 3 - 1, 2]);
+  });
+  it('sums and halves are asked about, and left out until somebody says so', () => {
+    const { lines } = table(
+      'tag;width;height;count\nW1;880;1200;1\nW2;880;;1\nW3;;1200;1\nTotal;1760;2400;3',
+    );
+    expect(lines.map(({ surface, question }) => [surface.tag, question])).toEqual([
+      ['W1', undefined],
+      ['W2', 'A width without a height.'],
+      ['W3', 'A height without a width.'],
+      ...[1, 2, 3].map((at) => [`Total.${at}`, '“Total”: a sum of the list, no surface?']),
+    ]);
+    const named = table('tag;name\nW1;door to the summit room\nW2;sum of all fears').lines;
+    expect(named.map(({ question }) => question !== undefined)).toEqual([false, true]);
+  });
+  it('a column is what a person says it is, in the unit of its heading', () => {
+    const text = 'Pos;Breite (cm);Höhe (cm)\nW1;88;120';
+    const read = table(text);
+    expect(read.columns.map(({ heading, means }) => [heading, means])).toEqual([
+      ['Pos', ''],
+      ['Breite (cm)', ''],
+      ['Höhe (cm)', ''],
+    ]);
+    const said = table(text, {
+      means: new Map([
+        [0, 'tag'],
+        [1, 'width-bottom'],
+        [2, 'height-left'],
+      ]),
+    });
+    expect(said.notes).toEqual([]);
+    expect(said.lines[0]?.faults).toEqual([]);
+    expect(said.lines[0]?.surface.measures.map(({ value_nm }) => value_nm)).toEqual([880e6, 1200e6]);
+    const without = table('tag;width;height\nW1;880;1200', { means: new Map([[2, '']]) });
+    expect(without.lines[0]?.surface.measures).toHaveLength(1);
   });
   it('a shape nobody knows names those there are', () => {
     expect(faultsOf('tag;shape;width;height\nW1;heart;880;600')[0]?.join(' ')).toContain(
@@ -155,7 +190,7 @@ const anySurface: fc.Arbitrary<BroughtSurface> = fc
     );
     const reading = fc.record({
       slot: cell,
-      mm: fc.integer({ min: 1, max: 990 }),
+      mm: fc.integer({ min: 20, max: 990 }),
       instrument: fc.constantFrom('tape' as const, 'laser' as const, 'guess' as const),
       sd_nm: fc.constantFrom(null, 2_500_000),
     });

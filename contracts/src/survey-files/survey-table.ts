@@ -1,11 +1,5 @@
-import {
-  MEASURE_KINDS,
-  type MeasureKind,
-  SHAPES_OF_KIND,
-  type SurfaceKind,
-  type SurfaceShape,
-} from '@yellow-pane/core/job';
-import { type MeasureSlot, slotsFor } from '@yellow-pane/core/measure';
+import { type MeasureKind, SHAPES_OF_KIND, type SurfaceKind, type SurfaceShape } from '@yellow-pane/core/job';
+import { type MeasureSlot, isSameMeasure, slotsFor, typedRange } from '@yellow-pane/core/measure';
 import { type LengthUnit, parseReading } from '@yellow-pane/core/quantity';
 import Papa from 'papaparse';
 import {
@@ -19,13 +13,24 @@ import {
   withTagFaults,
 } from './brought-in';
 import { plain } from './neutral-cells';
-import { ANY, type Column, GENERIC, columnOf, columnWord, guessedColumns } from './table-columns';
+import {
+  ANY,
+  type Column,
+  GENERIC,
+  columnFor,
+  columnOf,
+  columnWord,
+  guessedColumns,
+  meaningOf,
+} from './table-columns';
 
 export interface TableOptions {
   readonly entryUnit: LengthUnit;
   /** Answer to 'decimal comma'; undefined = not asked yet. */
   readonly decimalComma?: boolean | undefined;
   readonly takenTags: ReadonlySet<string>;
+  /** Columns a person has said the meaning of, by their place: see `COLUMN_MEANINGS`. */
+  readonly means?: ReadonlyMap<number, string> | undefined;
 }
 
 const MOST_LINES = 20_000;
@@ -36,7 +41,7 @@ const MOST_LINES = 20_000;
  */
 export function readSurveyTable(
   text: string,
-  { entryUnit, decimalComma, takenTags }: TableOptions,
+  { entryUnit, decimalComma, takenTags, means }: TableOptions,
 ): BroughtIn {
   if (text.length > LARGEST_TEXT)
     return refusedWhole(
@@ -49,10 +54,17 @@ export function readSurveyTable(
     return refusedWhole(`This has ${data.length} lines; the most is ${MOST_LINES}.`);
   const [first = []] = data;
   const named = first.map((cell) => columnOf(cell));
-  const hasHeader =
-    named.filter(({ is }) => is !== 'unknown').length >= Math.max(1, Math.ceil(first.length / 2)) &&
-    !first.some((cell) => parseReading(cell, entryUnit, ANY).kind === 'length');
-  const columns = hasHeader ? named : guessedColumns(data, entryUnit);
+  const isLength = (cell: string): boolean => parseReading(cell, entryUnit, ANY).kind === 'length';
+  const isOverLengths = first.some(
+    (cell, index) => cell.trim() !== '' && data.slice(1).some((cells) => isLength(cells[index] ?? '')),
+  );
+  const isKnown =
+    named.filter(({ is }) => is !== 'unknown').length >= Math.max(1, Math.ceil(first.length / 2));
+  const hasHeader = !first.some(isLength) && (isKnown || isOverLengths);
+  const columns = (hasHeader ? named : guessedColumns(data, entryUnit)).map((column, index) => {
+    const said = means?.get(index);
+    return said === undefined ? column : columnFor(said, hasHeader ? (first[index] ?? '') : '');
+  });
   const body = hasHeader ? data.slice(1) : data;
   const isAmbiguous =
     delimiter === ',' &&
@@ -79,6 +91,11 @@ export function readSurveyTable(
     lines: withTagFaults(lines, takenTags),
     refused: undefined,
     asks: isAmbiguous ? ['decimal comma'] : [],
+    columns: columns.map((column, index) => ({
+      heading: hasHeader ? (first[index] ?? '').trim().slice(0, 40) : '',
+      example: (body[0]?.[index] ?? '').trim().slice(0, 40),
+      means: meaningOf(column),
+    })),
     notes: [
       ...(hasHeader ? [] : [`No header found: columns taken as ${columns.map(columnWord).join(', ')}.`]),
       ...(unknown.length === 0 ? [] : [`Left out, not understood: ${unknown.join(', ')}.`]),
@@ -113,7 +130,7 @@ function linesOf(
     const cell = plain((cells[index] ?? '').trim());
     return column.is !== 'measure' || cell === ''
       ? []
-      : measuresOf(cell, column, slotsFor(shape, corners), entryUnit, faults);
+      : measuresOf(cell, column, { shape, slots: slotsFor(shape, corners), entryUnit }, faults);
   });
   if (cells.length > columns.length && cells.slice(columns.length).some((cell) => cell.trim() !== ''))
     faults.push({ column: 'line', says: `${cells.length} cells where ${columns.length} were expected` });
@@ -131,12 +148,32 @@ function linesOf(
   const count = Math.round(Number(text('count') || '1'));
   if (!(count >= 1 && count <= 500))
     faults.push({ column: 'count', says: `expected 1 to 500, got ${text('count')}` });
-  if (!(count > 1) || count > 500) return [{ line, surface, faults }];
+  const question = questionOf(cells, surface);
+  const asked = question === undefined ? {} : { question };
+  if (!(count > 1) || count > 500) return [{ line, surface, faults, ...asked }];
   return Array.from({ length: count }, (_, index) => ({
     line,
     surface: { ...surface, tag: `${tag}.${index + 1}` },
     faults,
+    ...asked,
   }));
+}
+
+const SUM = /^(grand |sub-?\s?)?(total|sum)s?\b/i;
+
+/** What a person has to say before a line is taken: sums and halves are not surfaces to measure film by. */
+function questionOf(
+  cells: readonly string[],
+  { shape, corners, measures }: BroughtSurface,
+): string | undefined {
+  const sum = cells.map((cell) => cell.trim()).find((cell) => SUM.test(cell));
+  if (sum !== undefined) return `“${sum.slice(0, 40)}”: a sum of the list, no surface?`;
+  const slots = slotsFor(shape, corners).filter(({ kind }) => kind === 'distance');
+  const has = (group: MeasureSlot['group']): boolean =>
+    measures.some((own) => slots.some((slot) => slot.group === group && isSameMeasure(slot, own)));
+  const asks = (group: MeasureSlot['group']): boolean => slots.some((slot) => slot.group === group);
+  if (!asks('width') || !asks('height') || has('width') === has('height')) return undefined;
+  return has('width') ? 'A width without a height.' : 'A height without a width.';
 }
 
 /**
@@ -187,8 +224,15 @@ function cornersOf(text: string, faults: { column: string; says: string }[]): nu
 function measuresOf(
   cell: string,
   { key, unit }: Extract<Column, { is: 'measure' }>,
-  slots: readonly MeasureSlot[],
-  entryUnit: LengthUnit,
+  {
+    shape,
+    slots,
+    entryUnit,
+  }: {
+    readonly shape: SurfaceShape;
+    readonly slots: readonly MeasureSlot[];
+    readonly entryUnit: LengthUnit;
+  },
   faults: { column: string; says: string }[],
 ): readonly BroughtMeasure[] {
   const column = key.replace('-', ' ');
@@ -202,12 +246,10 @@ function measuresOf(
     faults.push({ column, says: 'this shape has no such measure' });
     return [];
   }
+  const lies = slots.find((own) => isSameMeasure(own, slot))?.lies;
   return cell.split(' | ').flatMap((part): BroughtMeasure[] => {
     const [length = '', ...marks] = part.split(';').map((piece) => piece.trim());
-    const parsed = parseReading(length, unit ?? entryUnit, {
-      least_mm: MEASURE_KINDS[slot.kind].least_mm,
-      most_mm: slot.kind === 'distance' ? 60_000 : MEASURE_KINDS[slot.kind].most_mm,
-    });
+    const parsed = parseReading(length, unit ?? entryUnit, typedRange(slot.kind, shape, lies));
     if (parsed.kind !== 'length') {
       faults.push({
         column,

@@ -97,18 +97,24 @@ export const GENERIC =
 /** Any length at all. */
 export const ANY = { least_mm: -1e6, most_mm: 1e6 };
 
-/** What a heading says its column is. */
-export function columnOf(cell: string): Column {
-  const word = plain(cell)
+const tidied = (heading: string): string =>
+  plain(heading)
     .trim()
     .toLowerCase()
     .replace(/[_\s]+/g, ' ')
-    .replace(/\s*\(([a-z]+)\)$/, ' $1');
+    .replace(/\s*[([]([a-z]+)[)\]]$/, ' $1');
+
+const unitIn = (heading: string): LengthUnit | undefined =>
+  UNIT_WORDS[/\s(\S+)$/.exec(tidied(heading))?.[1] ?? ''];
+
+/** What a heading says its column is. */
+export function columnOf(cell: string): Column {
+  const word = tidied(cell);
   const field = TEXT_WORDS[word];
   if (field !== undefined) return { is: 'text', field };
   if (GENERIC.test(word)) return { is: 'measure', key: word, unit: undefined };
-  const [, stem = word, suffix] = /^(.*?)\s+(mm|cm|m|in|inch|inches|ft|feet)$/.exec(word) ?? [];
-  const unit = suffix === undefined ? undefined : UNIT_WORDS[suffix];
+  const unit = unitIn(word);
+  const stem = unit === undefined ? word : word.replace(/\s+\S+$/, '');
   const key =
     MEASURE_WORDS[stem] ?? MEASURE_WORDS[stem.replaceAll('-', ' ')] ?? KEYS.get(stem.replaceAll(' ', '-'));
   return key === undefined ? { is: 'unknown', word: cell } : { is: 'measure', key, unit };
@@ -155,10 +161,40 @@ export function guessedColumns(
   });
 }
 
+/** What a column may be taken for, besides nothing and the measures of other shapes. */
+export const COLUMN_MEANINGS: readonly string[] = [
+  'tag',
+  'name',
+  'place',
+  'kind',
+  'shape',
+  'corners',
+  'seenFrom',
+  'remark',
+  'count',
+  ...EIGHT,
+];
+
+/** What a column was taken for, as one word that `columnFor` knows. */
+export function meaningOf(column: Column): string {
+  return column.is === 'text' ? column.field : column.is === 'measure' ? column.key : '';
+}
+
+/** A column as a person says it is; its heading may still name a unit. */
+export function columnFor(means: string, heading: string): Column {
+  const field = Object.values(TEXT_WORDS).find((own) => own === means);
+  if (field !== undefined) return { is: 'text', field };
+  return KEYS.has(means) || GENERIC.test(means)
+    ? { is: 'measure', key: means, unit: unitIn(heading) }
+    : { is: 'unknown', word: '' };
+}
+
 export function columnWord(column: Column): string {
-  return column.is === 'text'
-    ? column.field
-    : column.is === 'measure'
-      ? column.key.replace('-', ' ')
-      : 'left out';
+  return meaningWord(meaningOf(column));
+}
+
+/** A meaning as a person reads it. */
+export function meaningWord(means: string): string {
+  if (means === '') return 'left out';
+  return means === 'seenFrom' ? 'seen from' : means.replaceAll('-', ' ');
 }

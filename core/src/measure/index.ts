@@ -27,7 +27,7 @@ export {
   viewOutline,
 } from './outline';
 export { type SizeKey, type Sizes, SIZE_FORMULAS, SIZE_WORDS, rectangleSizes, sizeWord } from './sizes';
-export { INSTRUMENTS, standardDeviation_mm } from './instruments';
+export { INSTRUMENTS, canTake, standardDeviation_mm } from './instruments';
 export { type CurvedPatch, patchAt } from './curved/patch';
 export { surplusAtEdges } from './curved/surplus';
 export { FEWEST_CORNERS, MOST_CORNERS } from './shapes/many-sides';

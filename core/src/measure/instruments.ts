@@ -1,4 +1,4 @@
-import type { Instrument } from '../job';
+import { type Instrument, MEASURE_KINDS, type MeasureKind } from '../job';
 import { COMMON_PRACTICE, type Source } from '../quantity';
 
 interface InstrumentAccuracy {
@@ -19,4 +19,9 @@ export const INSTRUMENTS: Readonly<Record<Instrument, InstrumentAccuracy>> = {
 export function standardDeviation_mm(instrument: Instrument, value_mm: number): number {
   const { base_mm, perMetre_mm } = INSTRUMENTS[instrument];
   return base_mm + (perMetre_mm * value_mm) / 1000;
+}
+
+/** Whether an instrument can take a measure of this kind: no laser measures a thickness or goes round a column. */
+export function canTake(instrument: Instrument, kind: MeasureKind): boolean {
+  return instrument !== 'laser' || MEASURE_KINDS[kind].byLaser;
 }

@@ -67,7 +67,7 @@ describe('is a film read as it stands on its data sheet?', () => {
     });
     expect(readFilmForm(typed, 'imperial')).toMatchObject({
       widths_nm: [1_524_000_000, 1_220_000_000],
-      workMin_C: expect.closeTo(4.444, 3) as number,
+      workMin_C: expect.closeTo(4.444, 3) as unknown as number,
       workMax_C: 40,
       postHeat_C: 90,
       tensionMin_C: 20,
@@ -75,7 +75,9 @@ describe('is a film read as it stands on its data sheet?', () => {
     expect(readFilmForm(form({ widths: '60', 'work-min': '212' }), 'imperial')).toBe(
       'Work between: expected -40 °F to 176 °F, got “212”.',
     );
-    expect(readFilmForm(form({ widths: '60', postHeat_C: 'hot' }), 'imperial')).toMatch(/ -40 to 302 °F, got “hot”/);
+    expect(readFilmForm(form({ widths: '60', postHeat_C: 'hot' }), 'imperial')).toMatch(
+      / -40 to 302 °F, got “hot”/,
+    );
   });
   it('0 and 100 % are figures', () => {
     expect(readFilmForm(form({ uv: '0', haze: '100%' }))).toMatchObject({ uvTransmitted: 0, haze: 1 });

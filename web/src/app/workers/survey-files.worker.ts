@@ -18,6 +18,7 @@ export interface SurveyFilesApi {
       readonly entryUnit: LengthUnit;
       readonly decimalComma: boolean | undefined;
       readonly takenTags: readonly string[];
+      readonly means: ReadonlyMap<number, string>;
     },
   ): BroughtIn;
   readDrawing(
@@ -34,8 +35,8 @@ export interface SurveyFilesApi {
 }
 
 const api: SurveyFilesApi = {
-  readTable: (text, { entryUnit, decimalComma, takenTags }) =>
-    readSurveyTable(text, { entryUnit, decimalComma, takenTags: new Set(takenTags) }),
+  readTable: (text, { entryUnit, decimalComma, takenTags, means }) =>
+    readSurveyTable(text, { entryUnit, decimalComma, takenTags: new Set(takenTags), means }),
   readDrawing: (text, { unit, scale, takenTags, drawnFrom }) =>
     readSurveyDxf(text, { unit, scale, takenTags: new Set(takenTags), drawnFrom }),
   readFile: readSurveyFile,

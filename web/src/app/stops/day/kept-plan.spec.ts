@@ -135,6 +135,7 @@ describe('what moved, and why?', () => {
     steps: [step('clean', { fitness: 'front' }), step('cut'), step('pack')],
   };
   const words = {
+    units: 'metric' as const,
     clock: (minute: number) => `${String(Math.floor(minute / 60))}:${String(minute % 60).padStart(2, '0')}`,
   };
   const at = (id: string, start: number): PlannedStep => ({ id, start, end: start + 30, people: ['wren'] });

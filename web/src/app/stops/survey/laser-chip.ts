@@ -52,14 +52,7 @@ export class LaserChip {
   readonly #measuring = inject(Measuring);
   readonly landed = output<string>();
   #seen = this.laser.reading()?.seq ?? 0;
-  readonly #key = computed(() => {
-    const fields = this.#measuring.sheetMeasures();
-    return (
-      fields.find(({ key }) => key === this.#measuring.reachedKey())?.key ??
-      this.#measuring.next()?.key ??
-      fields[0]?.key
-    );
-  });
+  readonly #key = computed(() => this.#measuring.target('laser'));
   protected readonly target = computed(() => {
     const field = this.#measuring.sheetMeasures().find(({ key }) => key === this.#key());
     return field === undefined ? surveyWords.aReading : this.#measuring.word(field);

@@ -240,6 +240,13 @@ describe('is a measure taken over at Enter?', () => {
     ]);
     expect(measuring.land('no such field', 1e9, 'laser')).toBe(false);
   });
+  it('the laser does not walk on to what it cannot take: a girth, a radius, a thickness', () => {
+    const { measuring } = before({ kind: 'column', shape: 'round column' });
+    expect([measuring.target('laser'), measuring.after('height')]).toEqual(['height', 'round-foot']);
+    expect(measuring.after('height', 'laser')).toBeUndefined();
+    measuring.reachedKey.set('round-foot');
+    expect([measuring.target('laser'), measuring.target('tape')]).toEqual(['height', 'round-foot']);
+  });
 });
 
 describe('what is said of eight measures?', () => {

@@ -7,6 +7,7 @@ import {
   type SlipFix,
   type Suspect,
   type SurfaceCheck,
+  canTake,
   checkSurface,
   isSameMeasure,
   nominalFigure,
@@ -317,10 +318,19 @@ export class Measuring {
     return this.slots().find((slot) => isSameMeasure(slot, measure))?.key ?? keyOf(measure);
   }
 
-  /** The field that follows in the order of walking. */
-  after(key: string): string | undefined {
+  /** The field that follows in the order of walking, of those this instrument can take. */
+  after(key: string, instrument: Instrument = 'tape'): string | undefined {
     const order = this.sheetMeasures();
-    return order[order.findIndex((field) => field.key === key) + 1]?.key;
+    return order
+      .slice(order.findIndex((field) => field.key === key) + 1)
+      .find(({ kind }) => canTake(instrument, kind))?.key;
+  }
+
+  /** Where a reading of this instrument lands: the field in use, else the next one open, else the first. */
+  target(instrument: Instrument): string | undefined {
+    const order = this.sheetMeasures().filter(({ kind }) => canTake(instrument, kind));
+    const wanted = [this.reachedKey(), this.next()?.key];
+    return wanted.find((key) => order.some((field) => field.key === key)) ?? order[0]?.key;
   }
 
   #keep(

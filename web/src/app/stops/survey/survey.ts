@@ -317,7 +317,7 @@ export class Survey {
   }
 
   protected landed(key: string): void {
-    const next = this.measuring.after(key);
+    const next = this.measuring.after(key, 'laser');
     setTimeout(() => this.sheetView()?.focusField(next ?? key), 30);
   }
 

@@ -11,10 +11,12 @@ import {
 } from '@angular/core';
 import {
   type BroughtIn,
+  COLUMN_MEANINGS,
   type BroughtLine,
   type DrawingUnit,
   type SurveyFile,
   broughtOps,
+  meaningWord,
   surveyFileOps,
 } from '@yellow-pane/contracts/survey-files';
 import { formatLength } from '@yellow-pane/core/quantity';
@@ -67,6 +69,11 @@ export class Transfer {
   protected readonly unit = signal<DrawingUnit | undefined>(undefined);
   protected readonly scale = signal(1);
   protected readonly decimalComma = signal<boolean | undefined>(undefined);
+  /** What a person said a column is, by its place; of this list alone. */
+  readonly #means = linkedSignal<Source | undefined, ReadonlyMap<number, string>>({
+    source: this.source,
+    computation: () => new Map(),
+  });
   protected readonly result = signal<BroughtIn | undefined>(undefined);
   protected readonly file = signal<SurveyFile | undefined>(undefined);
   protected readonly fault = signal<string | undefined>(undefined);
@@ -95,6 +102,16 @@ export class Transfer {
       return { name, count: own.length, isTicked: own.every((line) => this.isTicked(line)) };
     });
   });
+  /** The columns of the list, each with what it may mean. */
+  protected readonly columns = computed(() => {
+    const columns = this.result()?.columns ?? [];
+    const others = columns.map(({ means }) => means).filter((means) => means !== '');
+    const meanings = ['', ...new Set([...COLUMN_MEANINGS, ...others])].map((means) => ({
+      means,
+      word: meaningWord(means),
+    }));
+    return columns.map((column, index) => ({ ...column, meanings, count: index + 1 }));
+  });
   protected readonly shown = computed(() => [...this.faulty(), ...this.good()].slice(0, SHOWN_LINES));
   protected readonly doubledTags = computed(() => {
     const taken = new Set(this.#takenTags());
@@ -113,11 +130,13 @@ export class Transfer {
         this.#takenTags(),
         this.device.drawnFrom(),
       ];
+      const means = this.#means();
       untracked(() => {
         void this.#read(
           source,
           { unit, scale, takenTags: tags, drawnFrom: drawnFrom === '' ? undefined : drawnFrom },
           decimalComma,
+          means,
         );
       });
     });
@@ -147,6 +166,10 @@ export class Transfer {
     if (text === '' || field.selectionEnd - field.selectionStart !== field.value.length) return;
     event.preventDefault();
     this.paste(text);
+  }
+
+  protected means(count: number, means: string): void {
+    this.#means.update((said) => new Map([...said, [count - 1, means]]));
   }
 
   protected setScale(text: string): void {
@@ -244,6 +267,7 @@ export class Transfer {
     source: Source | undefined,
     drawing: Parameters<SurveyFilesPool['readDrawing']>[1],
     decimalComma: boolean | undefined,
+    means: ReadonlyMap<number, string>,
   ): Promise<void> {
     this.fault.set(undefined);
     if (source === undefined) {
@@ -268,6 +292,7 @@ export class Transfer {
               entryUnit: this.reading.job()?.entryUnit ?? 'mm',
               decimalComma,
               takenTags: drawing.takenTags,
+              means,
             });
       if (this.source() !== source) return;
       this.file.set(undefined);
