@@ -95,8 +95,15 @@ test('one walk: a new job, six kinds of surface, a pasted list, the laser, a con
   await paste.fill(
     'Tag\tRoom\tWidth\tHeight\nK1\tKiosk\t880\t1200\nK2\tKiosk\t900\t1200\nK3\tKiosk\t901\t1200',
   );
+  await expect(page.getByLabel('Width, such as 880')).toHaveValue('width-bottom');
   await page.getByRole('button', { name: 'Take over 3 surfaces' }).click();
   await expect(page.getByRole('option', { name: /K1/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /K1/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByRole('option', { name: /K1/ })).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: /FX1/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Redo/ }).click();
+  await page.getByRole('option', { name: /K1/ }).click();
   await expect(page.getByRole('heading', { name: /K1/ })).toBeVisible();
 
   await page.request.post('/api/bench/laser', {

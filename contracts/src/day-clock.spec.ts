@@ -25,6 +25,8 @@ describe('whose clock is it?', () => {
     expect(clock.midnightOf(winter)).toBe(Date.parse('2026-03-28T00:00:00+01:00'));
     expect(clock.midnightOf(summer)).toBe(Date.parse('2026-03-29T00:00:00+01:00'));
     expect(clock.hourOf(summer)).toBe('12:30');
+    expect(clock.momentOf('2026-03-28T23:30:00Z')).toBe('29 Mar 2026, 00:30');
+    expect(clock.dateOf('2026-03-28T23:30:00Z')).toBe('29 March 2026');
   });
 });
 

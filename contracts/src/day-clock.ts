@@ -95,6 +95,16 @@ export class DayClock {
     return this.clock((instant_ms - this.from_ms) / MINUTE_MS);
   }
 
+  /** Of any moment, by the calendar of the place: '30 November 2026'. */
+  dateOf(instant: string | number): string {
+    return this.#at(new Date(instant).getTime()).toFormat('d MMMM yyyy');
+  }
+
+  /** The same with the hour: '30 Nov 2026, 17:52'. */
+  momentOf(instant: string | number): string {
+    return this.#at(new Date(instant).getTime()).toFormat('d MMM yyyy, HH:mm');
+  }
+
   dayWord(day: number): string {
     return this.#first.plus({ days: day }).toFormat('ccc d MMM');
   }

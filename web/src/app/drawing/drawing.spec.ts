@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import type { SurfaceShape } from '@yellow-pane/core/job';
 import { type Figure, checkSurface, nominalFigure, slotsFor } from '@yellow-pane/core/measure';
 import fc from 'fast-check';
+import { bubbleBeside, covered } from './bubble';
 import { contoursOf } from './contours';
 import { drawingOf, placesOf } from './drawing-geometry';
 
@@ -101,6 +102,31 @@ describe('is the surface drawn to scale, with fields that do not cover each othe
       for (const place of crowded) expect(place?.line).toBeDefined();
     },
   );
+});
+
+describe('is what is wrong said beside its field?', () => {
+  const SAYS = 'Expected 20 mm to 20 m, got 19 mm: one digit too few, or another unit?';
+  it.each([
+    ['wide sheet', { width: 690, height: 500, field: { width: 94, height: 36 } }],
+    ['on a phone', { width: 390, height: 460, field: { width: 76, height: 36 } }],
+  ])('over no other field, and not over its own: %s', (_where, sheet) => {
+    const slots = slotsFor('four sides', null).filter(({ lies }) => lies !== 'beside');
+    const box = { ...sheet, marginX: 100, marginY: 48 };
+    const measures = slots.map((slot) => ({ ...slot, slot }));
+    const places = placesOf(measures, drawingOf(rectangle(1180, 2140), box, OWN), sheet);
+    const fields = places.flatMap((place) => (place?.field === undefined ? [] : [place.field]));
+    expect(fields.length).toBeGreaterThan(5);
+    for (const own of fields) {
+      const others = fields.filter((other) => other !== own);
+      const bubble = bubbleBeside(own, SAYS, others, sheet);
+      expect(others.map((other) => covered(bubble, other, sheet.field)).filter((area) => area > 0)).toEqual(
+        [],
+      );
+      expect(covered(bubble, own, sheet.field)).toBe(0);
+      expect(bubble.x >= 0 && bubble.x + bubble.width <= sheet.width).toBe(true);
+      expect(bubble.y >= 0 && bubble.y + bubble.height <= sheet.height).toBe(true);
+    }
+  });
 });
 
 describe('do contours show the height of the glass?', () => {

@@ -95,6 +95,18 @@ export class JobShell {
     this.#offerCommands();
   }
 
+  protected undo(): void {
+    this.selection.throughout(() => {
+      this.desk.undo();
+    });
+  }
+
+  protected redo(): void {
+    this.selection.throughout(() => {
+      this.desk.redo();
+    });
+  }
+
   #offerCommands(): void {
     inject(Commands).offer([
       ...this.stops.map(({ stop, word, key }) => ({
@@ -111,7 +123,7 @@ export class JobShell {
         keys: 'Ctrl+Z',
         canRun: () => this.desk.canUndo() !== undefined,
         run: () => {
-          this.desk.undo();
+          this.undo();
         },
       },
       {
@@ -120,7 +132,7 @@ export class JobShell {
         keys: 'Ctrl+Y or Ctrl+Shift+Z',
         canRun: () => this.desk.canRedo() !== undefined,
         run: () => {
-          this.desk.redo();
+          this.redo();
         },
       },
       {

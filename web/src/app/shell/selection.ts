@@ -75,6 +75,16 @@ export class Selection {
     ]);
   }
 
+  /** Does what may take surfaces away; the one chosen gone with them, its nearest neighbour is chosen. */
+  throughout(change: () => void): void {
+    const before = this.#reading.surfaces().map(({ id }) => id);
+    const at = before.indexOf(this.surface()?.id ?? '');
+    change();
+    if (at < 0 || this.#reading.surfaceById().has(before[at] ?? '')) return;
+    const nearest = [...before.slice(0, at).reverse(), ...before.slice(at + 1)];
+    this.goToSurface(nearest.find((id) => this.#reading.surfaceById().has(id)));
+  }
+
   /** One surface on or back in the order of the schedule. */
   step(by: 1 | -1): void {
     const surfaces = this.#reading.surfaces();

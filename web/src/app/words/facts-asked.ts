@@ -91,7 +91,12 @@ export const WALL_FACTS: readonly Fact[] = [
     how: 'Running: upright joints stand over the middle of the block below. Stack: they run through.',
   },
   { key: 'unitWidth_nm', kind: 'length', word: 'Block or tile, wide' },
-  { key: 'unitHeight_nm', kind: 'length', word: 'Block or tile, high' },
+  {
+    key: 'unitHeight_nm',
+    kind: 'length',
+    word: 'Block or tile, high',
+    how: 'Joints are drawn as if whole blocks began at the lower left: where yours begin is not known.',
+  },
   { key: 'jointWidth_nm', kind: 'length', word: 'Joint width' },
   {
     key: 'jointDepth_nm',

@@ -1,3 +1,4 @@
+import { JobClock } from '../../day/job-clock';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { customerReasonWords, filmAdviceWords, missWords } from '@yellow-pane/contracts/words';
 import { FIRE_CAUTION, GOALS } from '@yellow-pane/core/choosing';
@@ -41,7 +42,7 @@ const FOR_THE_CUSTOMER = [
       <article
         class="bg-paper border border-line-strong max-w-2xl mx-auto p-6 leading-snug print:border-0 print:p-0 print:max-w-none"
       >
-        <p class="text-sm text-faint">{{ reading.job()?.name }} · {{ place() }} · {{ today }}</p>
+        <p class="text-sm text-faint">{{ reading.job()?.name }} · {{ place() }} · {{ today() }}</p>
         <h1 class="text-2xl mt-1">
           {{ choosing.chosen()?.name ?? words.noFilmChosen }} {{ words.forWhom }} {{ tags() }}
         </h1>
@@ -139,11 +140,8 @@ export class CustomerSheet {
   readonly isPartition = input.required<boolean>();
   protected readonly stressCaution = STRESS_CAUTION;
   protected readonly fireCaution = FIRE_CAUTION;
-  protected readonly today = new Date().toLocaleDateString(undefined, {
-    day: 'numeric',
-    month: 'long',
-    year: 'numeric',
-  });
+  readonly #clock = inject(JobClock);
+  protected readonly today = computed(() => this.#clock.clock().dateOf(Date.now()));
   protected readonly isGlass = this.choosing.isGlass;
   readonly #units = inject(Device).units;
   protected readonly reason = computed(() => {

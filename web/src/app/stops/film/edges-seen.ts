@@ -1,3 +1,4 @@
+import { JobClock } from '../../day/job-clock';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { type EdgesSeen, type RowOf, mayEdgesBeSeen } from '@yellow-pane/core/job';
 import { WhoseHand } from '../../device/whose-hand';
@@ -30,6 +31,7 @@ import { filmWords } from '../../words/film';
 })
 export class EdgesSeenHere {
   protected readonly words = filmWords;
+  readonly #clock = inject(JobClock);
   readonly #desk = inject(JobDesk);
   readonly #hand = inject(WhoseHand);
   readonly #reading = inject(JobReading);
@@ -39,7 +41,7 @@ export class EdgesSeenHere {
   );
 
   protected day({ at }: EdgesSeen): string {
-    return new Date(at).toLocaleDateString(undefined, { day: 'numeric', month: 'long', year: 'numeric' });
+    return this.#clock.clock().dateOf(at);
   }
 
   protected say(state: EdgesSeen['state'] | null): void {

@@ -1,3 +1,4 @@
+import { JobClock } from '../../day/job-clock';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -42,6 +43,7 @@ const SCHOOL_WORDS: Readonly<Record<keyof FittingSchools, string>> = {
   host: { class: 'contents' },
 })
 export class Fit {
+  readonly #clock = inject(JobClock);
   protected readonly words = fitWords;
   readonly #desk = inject(JobDesk);
   readonly #catalogue = inject(Catalogue);
@@ -53,7 +55,7 @@ export class Fit {
   protected readonly application = computed(() => this.reading.applicationsOf(this.surface()?.id ?? '')[0]);
   protected readonly cutAlarm = computed(() => {
     const changed = changedAfterCut(this.reading.view(), this.surface()?.id ?? '');
-    return changed.length === 0 ? undefined : cutAlarm(changed, this.#units());
+    return changed.length === 0 ? undefined : cutAlarm(changed, this.#units(), this.#clock.clock());
   });
   protected readonly alarmWord = CUT_ALARM;
   protected readonly film = computed(() => this.#catalogue.byId().get(this.application()?.filmId ?? ''));

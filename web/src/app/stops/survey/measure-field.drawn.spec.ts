@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { fireEvent, render, screen } from '@testing-library/angular';
 import { MeasureField } from './measure-field';
 
-async function drawn(inputs: Partial<Readonly<Record<'text' | 'fault', string>>> = {}) {
+async function drawn(inputs: { text?: string; fault?: string; isOnDrawing?: boolean } = {}) {
   const heard: string[] = [];
   await render(MeasureField, {
     inputs: { slot: 'width-top', label: 'Width at the top', text: '', ...inputs },
@@ -39,7 +39,11 @@ describe('what does a measure field do with the keys?', () => {
   });
 
   it('what cannot be read stays, marked and explained beside the field', async () => {
-    const { box } = await drawn({ text: '88o', fault: 'Not a length. Type it like 880.' });
+    const { box } = await drawn({
+      text: '88o',
+      fault: 'Not a length. Type it like 880.',
+      isOnDrawing: false,
+    });
     expect([box.value, box.getAttribute('aria-invalid')]).toEqual(['88o', 'true']);
     const fault = document.getElementById(box.getAttribute('aria-describedby') ?? '');
     expect(fault?.textContent.trim()).toBe('Not a length. Type it like 880.');

@@ -48,10 +48,10 @@ import {
         >{{ word }}</span
       >
     }
-    @if (fault(); as text) {
+    @if (!isOnDrawing() && fault(); as text) {
       <p
         [id]="fieldId() + '-fault'"
-        class="absolute top-full left-1/2 -translate-x-1/2 z-10 mt-1 w-52 bg-paper border-2 border-stop rounded-card px-2 py-1 text-sm leading-snug"
+        class="w-52 mt-1 bg-paper border-2 border-stop rounded-card px-2 py-1 text-sm leading-snug"
       >
         {{ text }}
       </p>

@@ -10,6 +10,7 @@ import {
   canTake,
   checkSurface,
   isSameMeasure,
+  jointGrid,
   nominalFigure,
   outlineOfCheck,
   rectangleSizes,
@@ -157,6 +158,11 @@ export class Measuring {
     return input === undefined
       ? { state: 'unfinished', needs: [surveyWords.aSurface] }
       : checked(() => checkSurface(input));
+  });
+  /** Joints of a wall of units, mm of the outline. */
+  readonly joints = computed(() => {
+    const [joints, outline] = [this.#input()?.joints, outlineOfCheck(this.check())];
+    return joints === undefined || outline === undefined ? [] : jointGrid(outline, joints);
   });
   readonly figure = computed(() => {
     const check = this.check();

@@ -1,3 +1,4 @@
+import { JobClock } from '../../day/job-clock';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { NEW_PART, type PartKind, type RowOf } from '@yellow-pane/core/job';
 import { formatLength } from '@yellow-pane/core/quantity';
@@ -166,6 +167,7 @@ const FACTS: Readonly<Record<PartKind, readonly Fact[]>> = {
 })
 export class PartsPanel {
   protected readonly words = surveyWords;
+  readonly #clock = inject(JobClock);
   readonly #desk = inject(JobDesk);
   readonly #reading = inject(JobReading);
   readonly #units = inject(Device).units;
@@ -191,7 +193,7 @@ export class PartsPanel {
   }
 
   protected time(instant: string): string {
-    return new Date(instant).toLocaleString([], { dateStyle: 'short', timeStyle: 'short' });
+    return this.#clock.clock().momentOf(instant);
   }
 
   protected factsOf(part: RowOf<'part'>): readonly Fact[] {

@@ -1,3 +1,4 @@
+import { JobClock } from '../../day/job-clock';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import type { FieldsOf, RowOf } from '@yellow-pane/core/job';
 import { JobDesk } from '../../job/job-desk';
@@ -107,6 +108,7 @@ const WORDS: Partial<Record<keyof FieldsOf<'surface'>, string>> = {
 })
 export class SurfaceDetails {
   protected readonly words = surveyWords;
+  readonly #clock = inject(JobClock);
   readonly #desk = inject(JobDesk);
   protected readonly reading = inject(JobReading);
   readonly surface = input.required<RowOf<'surface'>>();
@@ -121,10 +123,7 @@ export class SurfaceDetails {
           Date.parse(measure.changedAt) > Date.parse(latest.changedAt) ? measure : latest,
         this.reading.measuresOf(this.surface().id)[0] ?? this.surface(),
       );
-    return surveyWords.lastChanged(
-      last.changedBy,
-      new Date(last.changedAt).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' }),
-    );
+    return surveyWords.lastChanged(last.changedBy, this.#clock.clock().momentOf(last.changedAt));
   });
 
   protected change(field: keyof FieldsOf<'surface'>, typed: Pick<Typed, 'text'> & Partial<Typed>): void {

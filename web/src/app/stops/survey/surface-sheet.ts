@@ -12,13 +12,14 @@ import {
   viewChildren,
   afterNextRender,
 } from '@angular/core';
-import type { Figure, MeasureSlot, Point } from '@yellow-pane/core/measure';
+import type { Figure, JointLine, MeasureSlot, Point } from '@yellow-pane/core/measure';
 import type { LengthUnit } from '@yellow-pane/core/quantity';
 import type { MeasureKind, MeasurePoint, SeenFrom } from '@yellow-pane/core/job';
 import { surveyWords } from '../../words/survey';
 import { MeasureField } from './measure-field';
 import { contoursOf } from '../../drawing/contours';
 import { Looking } from './looking';
+import { bubbleBeside } from '../../drawing/bubble';
 import { drawingOf, pathOf, placesOf } from '../../drawing/drawing-geometry';
 
 export interface SheetMeasure {
@@ -64,6 +65,7 @@ export class SurfaceSheet {
   readonly measures = input.required<readonly SheetMeasure[]>();
   readonly slots = input.required<readonly MeasureSlot[]>();
   readonly pins = input<readonly SheetPin[]>([]);
+  readonly joints = input<readonly JointLine[]>([]);
   readonly isGlass = input(true);
   /** What the drawing shows, in words: tag, size and what is to be said of its measures. */
   readonly says = input('');
@@ -98,10 +100,16 @@ export class SurfaceSheet {
     );
   });
   protected readonly shape = computed(() => pathOf(this.#drawing().outline));
+  protected readonly jointPath = computed(() => {
+    const { at } = this.#drawing();
+    return this.joints()
+      .map((line) => line.map(at))
+      .map(([a, b]) => `M${a?.x.toFixed(1)} ${a?.y.toFixed(1)}L${b?.x.toFixed(1)} ${b?.y.toFixed(1)}`)
+      .join('');
+  });
+  readonly #field = computed(() => (this.size().width < ON_A_PHONE ? FIELD.phone : FIELD.wide));
   readonly #fields = computed(() => {
-    const { width, height } = this.size();
-    const field = width < ON_A_PHONE ? FIELD.phone : FIELD.wide;
-    const places = placesOf(this.measures(), this.#drawing(), { width, height, field });
+    const places = placesOf(this.measures(), this.#drawing(), { ...this.size(), field: this.#field() });
     return this.measures().map((measure, index) => {
       return {
         ...measure,
@@ -116,6 +124,16 @@ export class SurfaceSheet {
       place?.field === undefined ? [] : [{ ...field, at: place.field }],
     ),
   );
+  /** What is wrong with a field, beside it and over no other. */
+  protected readonly bubbles = computed(() => {
+    const sheet = { ...this.size(), field: this.#field() };
+    return this.drawn().flatMap(({ key, fault, at }) => {
+      if (fault === undefined) return [];
+      const others = this.drawn().filter((other) => other.key !== key);
+      const middles = others.map((other) => other.at);
+      return [{ key, fault, ...bubbleBeside(at, fault, middles, sheet) }];
+    });
+  });
   /** Without a place of its own on the drawing, or without room there. */
   protected readonly beside = computed(() =>
     this.#fields().filter(({ place }) => place?.field === undefined),

@@ -1,3 +1,4 @@
+import { JobClock } from '../../day/job-clock';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -89,6 +90,7 @@ const KIND_WORDS: Readonly<Record<SurfaceKind, string>> = {
   host: { class: 'contents' },
 })
 export class Survey {
+  readonly #clock = inject(JobClock);
   protected readonly words = surveyWords;
   readonly #desk = inject(JobDesk);
   readonly #work = inject(SurfaceWork);
@@ -186,7 +188,7 @@ export class Survey {
   /** Said at the keystroke: the film of this surface is cut already. */
   protected readonly cutAlarm = computed(() => {
     const changed = changedAfterCut(this.reading.view(), this.surface()?.id ?? '', this.measuring.check());
-    return changed.length === 0 ? undefined : cutAlarm(changed, this.units());
+    return changed.length === 0 ? undefined : cutAlarm(changed, this.units(), this.#clock.clock());
   });
   protected readonly alarmWord = CUT_ALARM;
   protected readonly inRepeats = inject(InRepeats);
