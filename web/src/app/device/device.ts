@@ -1,3 +1,4 @@
+import { isCurrency, moneyIn } from '../words/money';
 import { computed, effect, inject } from '@angular/core';
 import { DOCUMENT } from '@angular/common';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
@@ -20,6 +21,8 @@ interface DeviceState {
   readonly alike_mm: number;
   /** Where the codes on labels lead; empty: where the page was opened. */
   readonly labelBase: string;
+  /** Of all prices, by its ISO 4217 code; empty: nobody has said. */
+  readonly currency: string;
   /** From which side drawings that were brought in last were drawn; empty: nobody has said. */
   readonly drawnFrom: '' | 'room' | 'outside';
 }
@@ -34,6 +37,7 @@ const START: DeviceState = {
   pad: 'none',
   alike_mm: 3,
   labelBase: '',
+  currency: '',
   drawnFrom: '',
 };
 
@@ -55,6 +59,11 @@ export const Device = signalStore(
     usePad: (pad: DeviceState['pad']): void => {
       patchState(store, { pad });
     },
+    countIn: (currency: string): void => {
+      patchState(store, { currency: isCurrency(currency) ? currency : '' });
+    },
+    /** Money in the currency of this device. */
+    money: (value: number): string => moneyIn(value, store.currency()),
     leadLabelsTo: (labelBase: string): void => {
       patchState(store, { labelBase });
     },
@@ -85,6 +94,7 @@ export const Device = signalStore(
           pad: store.pad(),
           alike_mm: store.alike_mm(),
           labelBase: store.labelBase(),
+          currency: store.currency(),
           drawnFrom: store.drawnFrom(),
         });
         paint();
@@ -96,7 +106,7 @@ export const Device = signalStore(
 function readDevice(): DeviceState {
   const kept = readKept(KEY);
   if (typeof kept !== 'object' || kept === null) return START;
-  const { who, personId, units, theme, pad, alike_mm, labelBase, drawnFrom } = kept as Partial<
+  const { who, personId, units, theme, pad, alike_mm, labelBase, currency, drawnFrom } = kept as Partial<
     Record<keyof DeviceState, unknown>
   >;
   return {
@@ -107,6 +117,7 @@ function readDevice(): DeviceState {
     pad: pad === 'left' || pad === 'right' ? pad : START.pad,
     alike_mm: typeof alike_mm === 'number' && alike_mm > 0 && alike_mm <= 100 ? alike_mm : START.alike_mm,
     labelBase: typeof labelBase === 'string' ? labelBase.slice(0, 200) : START.labelBase,
+    currency: isCurrency(currency) ? currency : START.currency,
     drawnFrom: drawnFrom === 'room' || drawnFrom === 'outside' ? drawnFrom : START.drawnFrom,
   };
 }

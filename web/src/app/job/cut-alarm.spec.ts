@@ -3,6 +3,7 @@ import { describe, expect, it } from '@jest/globals';
 import { blankNoteWords } from '@yellow-pane/contracts/words';
 import { DEMO_CHANGES, DEMO_JOB_ID, EXAMPLE_FILMS } from '@yellow-pane/demo';
 import { openJob } from '../testing/open-job';
+import { DayClock } from '@yellow-pane/contracts/day-clock';
 import { cutAlarm } from './cut-alarm';
 import {
   type JobRows,
@@ -14,6 +15,8 @@ import {
 } from '@yellow-pane/core/reading';
 import { JobDesk } from './job-desk';
 import { JobReading } from './job-reading';
+
+const ZURICH = new DayClock({ firstDay: '2026-11-26', days: 1, zone: 'Europe/Zurich', restDays: [] });
 
 const DEMO = DEMO_CHANGES.filter(({ jobId }) => jobId === DEMO_JOB_ID).flatMap(({ change }) => change.ops);
 
@@ -231,8 +234,8 @@ describe('is it said when film is cut and its surface is another now?', () => {
     const [changed] = job.cut.allChangedAfterCut();
     expect(changed).toMatchObject({ tag: 'SW1', surfaceId: job.surfaceOf('SW1').id });
     expect((changed?.now?.width_mm ?? 0) - (changed?.was.width_mm ?? 0)).toBeGreaterThan(2);
-    expect(cutAlarm(changed === undefined ? [] : [changed], 'metric')).toMatch(
-      /^SW1 was cut 1\d\d\d.* mm × .* on 2026-11-27; today it would be/,
+    expect(cutAlarm(changed === undefined ? [] : [changed], 'metric', ZURICH)).toMatch(
+      /^SW1 was cut 1\d\d\d.* mm × .* on 27 November 2026; today it would be/,
     );
   });
   it('at the keystroke: by a check of what is being typed, before anything is taken over', () => {

@@ -1,3 +1,4 @@
+import { currencies } from '../words/money';
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { LearnedRow } from '@yellow-pane/contracts';
@@ -47,6 +48,17 @@ const BASIS_WORDS: Readonly<Record<Basis, string>> = {
         [value]="device.theme()"
         (chosen)="device.wear($event)"
       />
+      <label class="block"
+        ><span class="font-bold">{{ words.currency }}</span
+        ><select class="field" (change)="device.countIn($any($event.target).value)">
+          <option value="">{{ words.noCurrency }}</option>
+          @for (own of currencies; track own.code) {
+            <option [value]="own.code" [selected]="own.code === device.currency()">
+              {{ own.code }}, {{ own.name }}
+            </option>
+          }
+        </select>
+      </label>
       <label class="block"
         ><span class="font-bold">{{ words.codesLeadTo }}</span
         ><input
@@ -125,6 +137,7 @@ export class Settings {
       word: settingsWords.inchesAndCelsius,
     },
   ] as const;
+  protected readonly currencies = currencies();
   protected readonly themes = [
     { value: 'as the device', word: settingsWords.asTheDevice },
     { value: 'noon', word: settingsWords.lightTheme },

@@ -3,7 +3,12 @@ import { type DisplayUnits, formatFilmLength, formatLengthWithUnit } from '@yell
 import { catalogueWords } from '../words/catalogue';
 
 /** A roll or offcut as the stock draws it: how long its bars are, and what is written beside them. */
-export function shownItem(row: StockItem, longest: number, units: DisplayUnits) {
+export function shownItem(
+  row: StockItem,
+  longest: number,
+  units: DisplayUnits,
+  money: (value: number) => string,
+) {
   const metres = (value_nm: number): string => formatFilmLength(value_nm, units);
   const left = row.gone ? 0 : row.left_nm;
   return {
@@ -21,9 +26,7 @@ export function shownItem(row: StockItem, longest: number, units: DisplayUnits) 
     under: [
       row.lot === '' ? '' : catalogueWords.lot(row.lot),
       row.where,
-      row.perMetre === null
-        ? catalogueWords.priceUnknown
-        : catalogueWords.priceAMetre(row.perMetre.toFixed(2)),
+      row.perMetre === null ? catalogueWords.priceUnknown : catalogueWords.priceAMetre(money(row.perMetre)),
       row.leftEdge && row.rightEdge
         ? ''
         : row.leftEdge

@@ -217,7 +217,8 @@ export class StockPage {
   protected readonly words = catalogueWords;
   protected readonly stock = inject(Stock);
   protected readonly catalogue = inject(Catalogue);
-  readonly #units = inject(Device).units;
+  readonly #device = inject(Device);
+  readonly #units = this.#device.units;
   protected readonly fault = signal<string | undefined>(undefined);
   protected readonly taken = signal<string | undefined>(undefined);
   protected readonly form = viewChild.required<ElementRef<HTMLFormElement>>('form');
@@ -246,7 +247,7 @@ export class StockPage {
           this.#metres(left_nm),
           spoken_nm === 0 ? '' : catalogueWords.ofItSpokenFor(this.#metres(spoken_nm)),
         ),
-        items: items.map((row) => shownItem(row, longest, this.#units())),
+        items: items.map((row) => shownItem(row, longest, this.#units(), this.#device.money)),
       };
     });
   });

@@ -114,6 +114,8 @@ export const settingsWords = {
   darkTheme: 'Cellar: dark, for gloom',
   settings: 'Settings',
   units: 'Units',
+  currency: 'Currency of all prices',
+  noCurrency: 'Not said: prices are plain figures',
   theme: 'Theme',
   codesLeadTo: 'Codes on labels lead to',
   whereOpened: 'where the page was opened',

@@ -1,3 +1,4 @@
+import { moneyIn } from '../../words/money';
 import { describe, expect, it } from '@jest/globals';
 import { nmFromMm } from '@yellow-pane/core/quantity';
 import { CoreError } from '@yellow-pane/core/quantity';
@@ -5,13 +6,13 @@ import {
   type FilmThereIs,
   type NamedBlank,
   gapWord,
-  money,
   percent,
   pieceWord,
   refusalWord,
   shortWord,
 } from './cut-words';
 
+const plain = (value: number): string => moneyIn(value, '');
 const METRIC = 'metric' as Parameters<typeof gapWord>[1];
 const IMPERIAL = 'imperial' as Parameters<typeof gapWord>[1];
 const plan = (more: Partial<Parameters<typeof gapWord>[0]> = {}): Parameters<typeof gapWord>[0] => ({
@@ -25,40 +26,45 @@ const plan = (more: Partial<Parameters<typeof gapWord>[0]> = {}): Parameters<typ
 
 describe('how near is it to the best, in plain words?', () => {
   it('so much could be saved at most, in the person’s units', () => {
-    expect(gapWord(plan(), METRIC)).toMatch(
+    expect(gapWord(plan(), METRIC, plain)).toMatch(
       /^Nothing can use less than 12\.41 m on this roll: at most 1\.1 % could be saved\.$/,
     );
-    expect(gapWord(plan(), IMPERIAL)).toMatch(/ft|in|yd/);
+    expect(gapWord(plan(), IMPERIAL, plain)).toMatch(/ft|in|yd/);
   });
   it('the share is of what is used: nobody can save more than all of it', () => {
-    expect(gapWord(plan({ bound_nm: nmFromMm(690) }), METRIC)).toContain('at most 94.5 % could be saved');
-    expect(gapWord(plan({ bound_nm: 0, filmCost: 220, filmBound: 100 }), METRIC)).toContain('at most 54.5 %');
+    expect(gapWord(plan({ bound_nm: nmFromMm(690) }), METRIC, plain)).toContain(
+      'at most 94.5 % could be saved',
+    );
+    expect(gapWord(plan({ bound_nm: 0, filmCost: 220, filmBound: 100 }), METRIC, plain)).toContain(
+      'at most 54.5 %',
+    );
   });
   it('proven only when the search says so, or the bound is met', () => {
     const proven = 'Nothing can use less on this roll: this is proven.';
-    expect(gapWord(plan({ stopped: 'optimal' }), METRIC)).toBe(proven);
-    expect(gapWord(plan({ used_nm: nmFromMm(12_410) }), METRIC)).toBe(proven);
-    expect(gapWord(plan({ used_nm: nmFromMm(12_430) }), METRIC)).not.toBe(proven);
+    expect(gapWord(plan({ stopped: 'optimal' }), METRIC, plain)).toBe(proven);
+    expect(gapWord(plan({ used_nm: nmFromMm(12_410) }), METRIC, plain)).toBe(proven);
+    expect(gapWord(plan({ used_nm: nmFromMm(12_430) }), METRIC, plain)).not.toBe(proven);
   });
   it('for money: the film can cost no less, or nothing is known and nothing is said', () => {
-    expect(gapWord(plan({ bound_nm: 0, filmCost: 105, filmBound: 100 }), METRIC)).toBe(
+    expect(gapWord(plan({ bound_nm: 0, filmCost: 105, filmBound: 100 }), METRIC, plain)).toBe(
       'The film can cost no less than 100.00: at most 4.8 % could be saved.',
     );
-    expect(gapWord(plan({ bound_nm: 0, filmCost: 100, filmBound: 100 }), METRIC)).toBe(
+    expect(gapWord(plan({ bound_nm: 0, filmCost: 100, filmBound: 100 }), METRIC, plain)).toBe(
       'No other choice of film costs less: this is proven.',
     );
-    expect(gapWord(plan({ bound_nm: 0, filmCost: 100, filmBound: 0 }), METRIC)).toBe('');
+    expect(gapWord(plan({ bound_nm: 0, filmCost: 100, filmBound: 0 }), METRIC, plain)).toBe('');
   });
 });
 
 describe('small words', () => {
   it('money with its cents, shares to a tenth of a percent', () => {
-    expect([money(12.5), money(0), percent(0.1234), percent(0)]).toEqual([
-      '12.50',
-      '0.00',
-      '12.3 %',
-      '0.0 %',
-    ]);
+    expect([
+      moneyIn(12.5, ''),
+      moneyIn(1234.5, 'EUR'),
+      moneyIn(1234.5, 'JPY'),
+      percent(0.1234),
+      percent(0),
+    ]).toEqual(['12.50', 'EUR 1,234.50', 'JPY 1,235', '12.3 %', '0.0 %']);
   });
   it('a drop is named only where there are several', () => {
     expect([
@@ -95,7 +101,7 @@ describe('why is there no film for a piece?', () => {
     );
   });
   it('else there is too little of it', () => {
-    expect(shortWord(['a'], film([1524]), of, IMPERIAL)).toContain('(60 in)');
+    expect(shortWord(['a'], film([1524]), of, IMPERIAL, plain)).toContain('(60 in)');
     expect(shortWord(['c'], film([1524]), of, METRIC)).toBe(
       'Not enough film for WL1 1/3. A new roll to order would help: it is left out now.',
     );

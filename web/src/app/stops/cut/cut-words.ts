@@ -17,7 +17,6 @@ export function rollWord({ what, label }: Pick<CutRoll, 'what' | 'label'>): stri
     : `${what === 'roll' ? cutWords.roll : cutWords.offcut} ${label}`;
 }
 
-export const money = (value: number): string => value.toFixed(2);
 export const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;
 
 /** What stands on a piece: its tag, and which drop of how many. */
@@ -47,6 +46,7 @@ export function gapWord(
     readonly stopped: CutOrderPlan['stopped'];
   },
   units: DisplayUnits,
+  money: (value: number) => string,
 ): string {
   const near = (used: number, bound: number): boolean => used - bound <= 1e-4 * Math.max(1, bound);
   if (bound_nm > 0 && (stopped === 'optimal' || near(used_nm, bound_nm))) return cutWords.nothingLess;

@@ -1,3 +1,4 @@
+import { JobClock } from '../../day/job-clock';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { formatFilmLength, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { lotsApart, needsLayout } from '@yellow-pane/core/reading';
@@ -11,7 +12,7 @@ import { StopFrame } from '../../shell/stop-frame';
 import { VerdictBox } from '../../ui/verdict-box';
 import { cutWords } from '../../words/cut';
 import { BlanksView } from './blanks-view';
-import { money, percent } from './cut-words';
+import { percent } from './cut-words';
 import { type CutView, Cutting } from './cutting';
 import { LayoutFinding } from './layout-finding';
 import { LayoutView } from './layout-view';
@@ -47,7 +48,9 @@ export class Cut {
   protected readonly wholeJob = inject(WholeJob);
   protected readonly reading = inject(JobReading);
   protected readonly selection = inject(Selection);
-  protected readonly units = inject(Device).units;
+  readonly #device = inject(Device);
+  readonly #clock = inject(JobClock);
+  protected readonly units = this.#device.units;
   protected readonly surface = this.selection.surface;
   protected readonly views: readonly { readonly view: CutView; readonly word: string }[] = [
     { view: 'layout', word: cutWords.layout },
@@ -150,7 +153,8 @@ export class Cut {
   protected readonly lengthWithUnit = (value_nm: number): string =>
     formatLengthWithUnit(value_nm, this.units());
   protected readonly metres = (value_nm: number): string => formatFilmLength(value_nm, this.units());
-  protected readonly money = money;
+  protected readonly money = this.#device.money;
+  protected readonly day = (instant: string): string => this.#clock.clock().dateOf(instant);
 
   protected print(): void {
     window.print();
@@ -159,6 +163,12 @@ export class Cut {
   /** The sums as steps, so that each can be opened. */
   protected readonly sums = computed(() => {
     const plan = this.cutting.plan();
-    return plan === undefined ? [] : planSums(plan, this.cutting.rolls(), this.cutting.rates(), this.metres);
+    return plan === undefined
+      ? []
+      : planSums(plan, this.cutting.rolls(), this.cutting.rates(), {
+          metres: this.metres,
+          money: this.money,
+          day: this.day,
+        });
   });
 }

@@ -25,7 +25,7 @@ import { JobReading } from '../../job/job-reading';
 import { StockHere } from '../../job/stock-here';
 import { Selection } from '../../shell/selection';
 import { cutWords } from '../../words/cut';
-import { money, pieceWord } from './cut-words';
+import { pieceWord } from './cut-words';
 import { Layouts } from './layouts';
 
 export type CutView = 'layout' | 'blanks' | 'table' | 'stock';
@@ -51,7 +51,8 @@ export class Cutting {
   readonly #stock = inject(StockHere);
   readonly #layouts = inject(Layouts);
 
-  readonly units = inject(Device).units;
+  readonly #device = inject(Device);
+  readonly units = this.#device.units;
   readonly view = signal<CutView>('layout');
   readonly isSettingOpen = signal(false);
   readonly progress = this.#layouts.progress;
@@ -214,6 +215,8 @@ export class Cutting {
   /** The money of the plan that stands, in one line. */
   readonly costWord = computed(() => {
     const plan = this.plan();
-    return plan === undefined ? '' : cutWords.costSaid(money(plan.filmCost), money(plan.cost));
+    return plan === undefined
+      ? ''
+      : cutWords.costSaid(this.#device.money(plan.filmCost), this.#device.money(plan.cost));
   });
 }

@@ -7,7 +7,7 @@ import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
 import { cutWords } from '../../words/cut';
 import { whichRollWords } from '../../words/which-roll';
-import { gapWord, money } from './cut-words';
+import { gapWord } from './cut-words';
 import { Cutting } from './cutting';
 
 interface Finding {
@@ -21,7 +21,8 @@ interface Finding {
 export class LayoutFinding {
   readonly #cutting = inject(Cutting);
   readonly #reading = inject(JobReading);
-  readonly #units = inject(Device).units;
+  readonly #device = inject(Device);
+  readonly #units = this.#device.units;
 
   readonly finding = computed<Finding>(
     () => this.#beforeALayout() ?? this.#withoutALayout() ?? this.#layout(),
@@ -39,7 +40,10 @@ export class LayoutFinding {
       return {
         verdict: 'unknown',
         heading: cutWords.usesSoFar(this.#metres(lengthOfLayout(found))),
-        says: cutWords.searching(money(found.film.value), money(found.filmBound.value)),
+        says: cutWords.searching(
+          this.#device.money(found.film.value),
+          this.#device.money(found.filmBound.value),
+        ),
       };
     if (cutting.cutStale().length > 0)
       return {
@@ -100,7 +104,7 @@ export class LayoutFinding {
   #amounts(plan: RowOf<'cutPlan'>): string {
     const [pieces, rolls] = [this.#cutting.pieces().length, this.#cutting.rolls().length];
     return cutWords.usesWhat(
-      gapWord({ used_nm: plan.lengthUsed_nm, ...plan }, this.#units()),
+      gapWord({ used_nm: plan.lengthUsed_nm, ...plan }, this.#units(), this.#device.money),
       pieces,
       pieces === 1 ? 'piece' : 'pieces',
       rolls,

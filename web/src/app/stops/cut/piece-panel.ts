@@ -1,3 +1,4 @@
+import { JobClock } from '../../day/job-clock';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { lieOf } from '@yellow-pane/core/cutting';
 import { formatLengthWithUnit, mmFromNm } from '@yellow-pane/core/quantity';
@@ -20,7 +21,7 @@ import { PlanWork } from './plan-work';
           {{ words.pieceLies(at.top, at.edges, cutting.plan()?.liner ?? 'up') }}
         </p>
         @if (at.piece.cutAt) {
-          <p class="text-sm text-faint mt-1">{{ words.cutWhen(at.piece.cutAt.slice(0, 10)) }}</p>
+          <p class="text-sm text-faint mt-1">{{ words.cutWhen(day(at.piece.cutAt)) }}</p>
           <button type="button" class="act act-small mt-2" (click)="work.spoil(at.piece)">
             {{ words.itIsSpoiled }}
           </button>
@@ -56,6 +57,8 @@ import { PlanWork } from './plan-work';
   `,
 })
 export class PiecePanel {
+  readonly #clock = inject(JobClock);
+  protected readonly day = (instant: string): string => this.#clock.clock().dateOf(instant);
   protected readonly words = cutWords;
   protected readonly cutting = inject(Cutting);
   protected readonly work = inject(PlanWork);

@@ -1,7 +1,6 @@
 import type { RowOf } from '@yellow-pane/core/job';
 import { type Step, mmFromNm } from '@yellow-pane/core/quantity';
 import { cutWords } from '../../words/cut';
-import { money } from './cut-words';
 import type { Cutting } from './cutting';
 
 export interface PlanSum {
@@ -10,21 +9,27 @@ export interface PlanSum {
   readonly why: readonly Step[];
 }
 
+/** How lengths of film, money and days are said here. */
+export interface SaidSums {
+  readonly metres: (value_nm: number) => string;
+  readonly money: (value: number) => string;
+  readonly day: (instant: string) => string;
+}
+
 type StepMaker = (word: string, says: string, unit: string, inputs: Step['inputs'], value: number) => Step;
 
 /**
  * Length, film and cost of a plan that was kept, as steps, so that each can be opened.
- * @param metres a length of film in the person's units
  */
 export function planSums(
   plan: RowOf<'cutPlan'>,
   rolls: ReturnType<Cutting['rolls']>,
   rates: ReturnType<Cutting['rates']>,
-  metres: (value_nm: number) => string,
+  said: SaidSums,
 ): readonly PlanSum[] {
   const source = {
     kind: 'measured here' as const,
-    text: cutWords.asLaidOut(plan.changedAt.slice(0, 10), plan.changedBy),
+    text: cutWords.asLaidOut(said.day(plan.changedAt), plan.changedBy),
   };
   const step: StepMaker = (word, says, unit, inputs, value) => ({
     formula: `cutting.kept.${word}`,
@@ -41,15 +46,15 @@ export function planSums(
   return [
     {
       word: cutWords.lengthUsed,
-      value: metres(plan.lengthUsed_nm),
+      value: said.metres(plan.lengthUsed_nm),
       why: [step(cutWords.lengthUsedWord, cutWords.lengthFormula, 'mm', used, length)],
     },
     {
       word: cutWords.film,
-      value: money(plan.filmCost),
+      value: said.money(plan.filmCost),
       why: [step('film', cutWords.filmFormula, 'money', least, plan.filmCost)],
     },
-    ...(plan.mode === 'by hand' ? [withCutting(plan, rates, step)] : []),
+    ...(plan.mode === 'by hand' ? [withCutting(plan, rates, step, said)] : []),
   ];
 }
 
@@ -57,6 +62,7 @@ function withCutting(
   plan: RowOf<'cutPlan'>,
   { perCrossCut, perSlit, perPiece }: ReturnType<Cutting['rates']>,
   step: StepMaker,
+  { money }: SaidSums,
 ): PlanSum {
   const inputs = [
     { key: 'film', word: 'film', unit: 'money', value: plan.filmCost },

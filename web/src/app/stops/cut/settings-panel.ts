@@ -12,7 +12,6 @@ import {
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
 import { cutWords } from '../../words/cut';
-import { money } from './cut-words';
 import { Cutting } from './cutting';
 
 const STAGE_WORDS = {
@@ -156,7 +155,8 @@ export class SettingsPanel {
   protected readonly words = cutWords;
   protected readonly cutting = inject(Cutting);
   readonly #reading = inject(JobReading);
-  readonly #units = inject(Device).units;
+  readonly #device = inject(Device);
+  readonly #units = this.#device.units;
   protected readonly fault = signal<string | undefined>(undefined);
   protected readonly liners = ['up', 'down'] as const;
   protected readonly modes = ['by hand', 'by plotter'] as const;
@@ -165,7 +165,7 @@ export class SettingsPanel {
     { value: 'money', word: cutWords.leastMoney },
     { value: 'length', word: cutWords.leastLength },
   ] as const;
-  protected readonly price = computed(() => money(this.cutting.price().value));
+  protected readonly price = computed(() => this.#device.money(this.cutting.price().value));
   protected readonly lengths = computed(() => {
     const show = (value_nm: number | null): string =>
       value_nm === null ? '' : formatLength(value_nm, this.#units());

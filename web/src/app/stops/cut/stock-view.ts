@@ -14,7 +14,6 @@ import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
 import { textOf } from '../../ui/form-text';
 import { cutWords } from '../../words/cut';
-import { money } from './cut-words';
 import { Cutting } from './cutting';
 import { FilmTrials } from './film-trials';
 import { WhichRoll } from './which-roll';
@@ -133,13 +132,14 @@ export class StockView {
   protected readonly cutting = inject(Cutting);
   readonly #reading = inject(JobReading);
   readonly #catalogue = inject(Catalogue);
-  readonly #units = inject(Device).units;
+  readonly #device = inject(Device);
+  readonly #units = this.#device.units;
   protected readonly isBusy = signal(false);
   protected readonly copied = signal(false);
   protected readonly fault = signal<string | undefined>(undefined);
   protected readonly answer = signal<string | undefined>(undefined);
   readonly #trials = inject(FilmTrials);
-  protected readonly money = money;
+  protected readonly money = this.#device.money;
 
   protected readonly shopping = computed(() =>
     this.#reading.plans().flatMap((plan) =>
@@ -209,7 +209,7 @@ export class StockView {
             ? cutWords.fitsIntoWaste
             : cutWords.takesMore(
                 formatFilmLength(more, this.#units()),
-                money(both.after.film.value - both.before.film.value),
+                this.money(both.after.film.value - both.before.film.value),
               ),
       );
     });

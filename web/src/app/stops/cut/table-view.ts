@@ -1,3 +1,4 @@
+import { JobClock } from '../../day/job-clock';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -50,6 +51,8 @@ const SHEETS = ['A4 3x8', 'A4 2x7', 'letter 3x10', 'roll 62'] as const;
   host: { class: 'block flex-1 min-h-0 overflow-auto px-5 pb-6' },
 })
 export class TableView {
+  readonly #clock = inject(JobClock);
+  protected readonly day = (instant: string): string => this.#clock.clock().dateOf(instant);
   protected readonly words = cutWords;
   protected readonly cutting = inject(Cutting);
   protected readonly work = inject(PlanWork);

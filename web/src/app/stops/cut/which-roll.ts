@@ -3,7 +3,7 @@ import { formatFilmLength, formatLength, nmFromMm } from '@yellow-pane/core/quan
 import { Device } from '../../device/device';
 import { cutWords } from '../../words/cut';
 import { whichRollWords } from '../../words/which-roll';
-import { money, percent } from './cut-words';
+import { percent } from './cut-words';
 import { Cutting } from './cutting';
 import { FilmTrials, type RollTried } from './film-trials';
 
@@ -78,7 +78,8 @@ export class WhichRoll {
   protected readonly rollWords = whichRollWords;
   protected readonly cutting = inject(Cutting);
   readonly #trials = inject(FilmTrials);
-  readonly #units = inject(Device).units;
+  readonly #device = inject(Device);
+  readonly #units = this.#device.units;
   readonly #tried = signal<{ readonly filmId: string; readonly rows: readonly RollTried[] } | undefined>(
     undefined,
   );
@@ -104,8 +105,8 @@ export class WhichRoll {
       isBest,
       word: this.#word(tried),
       length: formatFilmLength(used_nm, this.#units()),
-      film: money(plan.film.value),
-      cost: money(plan.cost.value),
+      film: this.#device.money(plan.film.value),
+      cost: this.#device.money(plan.cost.value),
       waste: percent(plan.waste_share.value),
       seams:
         seams.count === 0
