@@ -11,6 +11,7 @@ import {
 } from '../cutting';
 import { type CutPlan, type RowOf, type StockLeft, isGlass } from '../job';
 import { mmFromNm } from '../quantity';
+import { byTape, tapeMark_mm } from './by-tape';
 import { isStale } from './cut-already';
 import { type FilmBlank, blankKey, blanksOfFilm } from './film-blanks';
 import { stockFilms, stockKeyOf, stockOfFilm } from './film-stock';
@@ -89,7 +90,7 @@ export function orderOfBlanks(
   const open = openBlanks(view, plan, blanks, begun);
   return {
     stocks,
-    pieces: [...open.map((own) => orderPiece(view, filmId, own, settings)), ...extra],
+    pieces: [...open.map((own) => orderPiece(view, filmId, own, settings, stocks)), ...extra],
     pinned: plan === undefined ? [] : pinsOf(view, plan, stocks, begun, open),
     mode: settings.mode,
     stages: settings.stages,
@@ -139,13 +140,27 @@ function openBlanks(
   return blanks.filter(({ key }) => !done.has(key));
 }
 
-function orderPiece(view: JobView, filmId: string, own: FilmBlank, settings: CutSettings): OrderPiece {
+function orderPiece(
+  view: JobView,
+  filmId: string,
+  own: FilmBlank,
+  settings: CutSettings,
+  stocks: readonly StockFilm[],
+): OrderPiece {
   const { key, blanks, blank, application } = own;
   const outline = settings.mode === 'by plotter' ? flatOutlineOf(view, own, settings.liner) : undefined;
   const repeat_nm = view.filmById.get(filmId)?.repeat_nm ?? null;
   const meets = meetsOf(blank, application.id, repeat_nm === null ? null : mmFromNm(repeat_nm));
   return {
     ...layoutPieceOf(blanks, blank, key, settings.edgeMust),
+    ...(settings.mode === 'by hand'
+      ? byTape(
+          blank,
+          blanks,
+          tapeMark_mm(view.rows.job[0]?.entryUnit ?? 'mm'),
+          stocks.map(({ width_mm }) => width_mm),
+        )
+      : {}),
     ...(outline === undefined ? {} : { outline, mayFlip: blanks.whole.mayTurn180 }),
     ...(meets === undefined ? {} : { meets }),
     group: groupOf(own),
