@@ -21,7 +21,7 @@ export function standardDeviation_mm(instrument: Instrument, value_mm: number): 
   return base_mm + (perMetre_mm * value_mm) / 1000;
 }
 
-/** Whether an instrument can take a measure of this kind: no laser measures a thickness or goes round a column. */
+/** Whether an instrument can take such a measure: no laser measures a thickness or goes round a column. */
 export function canTake(instrument: Instrument, kind: MeasureKind): boolean {
   return instrument !== 'laser' || MEASURE_KINDS[kind].byLaser;
 }

@@ -9,9 +9,9 @@ export function tapeMark_mm(unit: LengthUnit): number {
 const DUST = 1e-6;
 
 /**
- * A piece cut by hand is cut to a mark of the tape, so a blank that is trimmed afterwards is made up to the next
- * one. What is not trimmed stays as it is: a blank that must fit, seams between drops, a pattern that must
- * meet. So does a blank that only just fits the film.
+ * A piece cut by hand is cut to a mark of the tape, so a blank that is trimmed afterwards is made up to the
+ * next one. What is not trimmed stays as it is: a blank that must fit, seams between drops, a pattern that
+ * must meet. So does a blank that only just fits the film.
  * @param mark_mm of `tapeMark_mm`
  * @param widths_mm of film there is
  */

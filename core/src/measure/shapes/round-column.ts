@@ -111,7 +111,7 @@ function checkRound({ readings }: SurfaceInput): SurfaceCheck {
 /** How far a ring may lie off a straight taper by its tape alone, in standard deviations. Our judgement. */
 const BEYOND_ITS_TAPE = 3;
 
-/** The ring that lies furthest off the line from the lowest to the highest, where its tape cannot explain it. */
+/** The ring furthest off the line from the lowest to the highest, where its tape cannot explain it. */
 function offTheTaper(rings: readonly Reading[], upOf: (ring: string) => number): readonly MeasureRemark[] {
   const levels = [...new Set(rings.map(({ from }) => upOf(from)))]
     .sort((a, b) => a - b)

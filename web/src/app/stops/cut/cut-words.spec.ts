@@ -101,7 +101,7 @@ describe('why is there no film for a piece?', () => {
     );
   });
   it('else there is too little of it', () => {
-    expect(shortWord(['a'], film([1524]), of, IMPERIAL, plain)).toContain('(60 in)');
+    expect(shortWord(['a'], film([1524]), of, IMPERIAL)).toContain('(60 in)');
     expect(shortWord(['c'], film([1524]), of, METRIC)).toBe(
       'Not enough film for WL1 1/3. A new roll to order would help: it is left out now.',
     );

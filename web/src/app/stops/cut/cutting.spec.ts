@@ -355,6 +355,19 @@ describe('does what a person did to the plan stay?', () => {
     expect(cutting.film()?.direction).not.toBe('none');
     expect(work.turn(pieceOf('DR1'))).toBe('DR1 may not be turned: the film has a direction.');
   });
+  it('what is refused stands by its piece, and is gone when another is picked or any has moved', async () => {
+    const { cutting, work, pieceOf } = standing('SW1');
+    await cutting.layOut();
+    const [first, other] = [pieceOf('SW1'), pieceOf('SW2')];
+    cutting.pickedId.set(first.id);
+    cutting.refuse(first.id, 'No room.');
+    expect(cutting.refusal()).toMatchObject({ pieceId: first.id, says: 'No room.' });
+    cutting.pickedId.set(other.id);
+    expect(cutting.refusal()).toBeUndefined();
+    cutting.pickedId.set(first.id);
+    work.pin([other], true);
+    expect([cutting.refusal(), cutting.fault()]).toEqual([undefined, undefined]);
+  });
 });
 
 describe('which roll to buy, and what would one more cost?', () => {

@@ -38,6 +38,12 @@ export interface BlankHere extends FilmBlank {
 const NOTHING: ReadonlySet<string> = new Set();
 const PLOTTER_GAP_NM = 3_000_000;
 
+/** Why something cannot be done with a piece. */
+export interface Refusal {
+  readonly pieceId: string;
+  readonly says: string;
+}
+
 /**
  * What happens at the Cut stop: the film in hand, its blanks, the order made of them, and what is done to the
  * plan.
@@ -66,6 +72,12 @@ export class Cutting {
   /** The best layout found so far, while the search for the film in hand goes on. */
   readonly soFar = computed(() => (this.isLayingOutThis() ? this.#layouts.soFar() : undefined));
   readonly pickedId = signal<string | undefined>(undefined);
+  readonly #refusal = signal<(Refusal & { readonly pieces: unknown }) | undefined>(undefined);
+  /** What could not be done with a piece, until another is picked or any has moved. */
+  readonly refusal = computed((): Refusal | undefined => {
+    const refusal = this.#refusal();
+    return refusal?.pieceId === this.pickedId() && refusal?.pieces === this.pieces() ? refusal : undefined;
+  });
 
   readonly films = computed(() =>
     [...new Set(this.#reading.applications().map(({ filmId }) => filmId))].map((id) => ({
@@ -191,6 +203,11 @@ export class Cutting {
     this.say(undefined, film.id);
     const settings = this.settings();
     this.say(await this.#layouts.layOut({ filmId: film.id, filmName: film.name, settings }), film.id);
+  }
+
+  /** Says why a piece stays as it is; nothing: it has done what was asked. */
+  refuse(pieceId: string, says: string | undefined): void {
+    this.#refusal.set(says === undefined ? undefined : { pieceId, says, pieces: this.pieces() });
   }
 
   /** Says what is wrong with a film's layout, or that nothing is. */

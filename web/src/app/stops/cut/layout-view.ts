@@ -61,9 +61,11 @@ interface BoardHere {
           [endWaste_nm]="cutting.endWaste_nm()"
           [pieces]="board.pieces"
           [pickedId]="cutting.pickedId()"
+          [refusal]="cutting.refusal()"
           [canMove]="!board.isBooked && cutting.soFar() === undefined"
           (picked)="cutting.pickedId.set($event)"
           (moved)="move($event)"
+          (refused)="cutting.refuse($event.pieceId, $event.says)"
           (turnWanted)="turn($event)"
           (pinWanted)="pin($event)"
         />
@@ -253,7 +255,7 @@ export class LayoutView {
 
   protected turn(id: string): void {
     const piece = this.#piece(id);
-    if (piece !== undefined) this.cutting.say(this.#work.turn(piece));
+    if (piece !== undefined) this.cutting.refuse(id, this.#work.turn(piece));
   }
 
   protected pin(id: string): void {

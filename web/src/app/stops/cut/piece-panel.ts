@@ -33,7 +33,11 @@ import { PlanWork } from './plan-work';
             <button type="button" class="act act-small" (click)="work.pin([at.piece], !at.piece.pinned)">
               {{ at.piece.pinned ? words.takePinOut : words.pinHere }} <span class="key">P</span>
             </button>
-            <button type="button" class="act act-small" (click)="cutting.say(work.turn(at.piece))">
+            <button
+              type="button"
+              class="act act-small"
+              (click)="cutting.refuse(at.piece.id, work.turn(at.piece))"
+            >
               {{ words.turn }} <span class="key">R</span>
             </button>
             <button type="button" class="act act-small" (click)="work.pin(at.sheet, !at.sheetPinned)">
@@ -110,6 +114,7 @@ export class PiecePanel {
     const select = event.target as HTMLSelectElement;
     const [piece, roll] = [this.here()?.piece, this.cutting.rolls().find(({ id }) => id === select.value)];
     select.value = '';
-    if (piece !== undefined && roll !== undefined) this.cutting.say(this.work.moveTo(piece, roll));
+    if (piece !== undefined && roll !== undefined)
+      this.cutting.refuse(piece.id, this.work.moveTo(piece, roll));
   }
 }

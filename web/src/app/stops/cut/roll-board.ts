@@ -1,3 +1,5 @@
+import { openPath, pathOf, scaleMarks, underPiece, wedge } from './board-drawing';
+import type { Refusal } from './cutting';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -81,7 +83,7 @@ const ARROWS: Readonly<Record<string, readonly [across: number, along: number]>>
   selector: 'yp-roll-board',
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './roll-board.html',
-  host: { class: 'block' },
+  host: { class: 'block relative' },
 })
 export class RollBoard {
   protected readonly words = cutWords;
@@ -99,14 +101,15 @@ export class RollBoard {
   readonly name = input.required<string>();
   readonly pieces = input.required<readonly BoardPiece[]>();
   readonly pickedId = input<string | undefined>(undefined);
+  readonly refusal = input<Refusal | undefined>(undefined);
   readonly canMove = input(true);
   readonly picked = output<string>();
   readonly moved = output<Moved>();
+  readonly refused = output<{ readonly pieceId: string; readonly says: string | undefined }>();
   readonly turnWanted = output<string>();
   readonly pinWanted = output<string>();
   readonly held = signal<HandPlaced | undefined>(undefined);
   readonly fault = signal<PlacingFault | undefined>(undefined);
-  readonly refused = signal<string | undefined>(undefined);
   protected readonly board = viewChild.required<ElementRef<SVGSVGElement>>('board');
   #grip: { readonly across_mm: number; readonly along_mm: number; readonly from: HandPlaced } | undefined;
 
@@ -135,6 +138,14 @@ export class RollBoard {
     () =>
       `${-STAND_ROOM * this.fontSize()} ${-this.fontSize() / 2} ${Math.max(mmFromNm(this.scaleLength_nm()), this.width() * 1.3) + (STAND_ROOM + 1) * this.fontSize()} ${this.width() + 2.6 * this.fontSize()}`,
   );
+  /** What was refused, under its piece. */
+  protected readonly besidePiece = computed(() => {
+    const refusal = this.refusal();
+    const piece = this.drawn().find(({ id }) => id === refusal?.pieceId);
+    return refusal === undefined || piece === undefined
+      ? undefined
+      : { says: refusal.says, ...underPiece(piece, this.viewBox()) };
+  });
   /** Who stands at the free end: left is at the left hand. */
   protected readonly stand = computed(() => ({
     x: -1.8 * this.fontSize(),
@@ -205,7 +216,7 @@ export class RollBoard {
         pin,
         isPinned: piece.pinned,
         isCut: piece.cutAt !== null,
-        arrow: this.#arrow(piece, x, y, w, h),
+        arrow: wedge(piece, { x, y, w, h }, this.fontSize() * 0.6),
         check: `M${x + w / 2 - this.fontSize()} ${y + h / 2 + 1.4 * this.fontSize()}l${0.6 * this.fontSize()} ${0.6 * this.fontSize()}l${this.fontSize()} ${-this.fontSize()}`,
         size: Math.min(this.fontSize() * 1.5, w / (word.length * 0.62), h * 0.8),
         says: cutWords.pieceOnBoard(
@@ -246,31 +257,17 @@ export class RollBoard {
     }
     return lines.join('');
   });
-  protected readonly marks = computed(() => {
-    const scale = mmFromNm(this.scaleLength_nm());
-    const step =
-      [500, 1000, 2000, 5000, 10_000, 20_000, 50_000].find(
-        (candidate) => scale / candidate <= this.#wide_px() / MARK_PX,
-      ) ?? 100_000;
-    return Array.from({ length: Math.floor(this.length() / step) + 1 }, (_, index) => ({
-      at: index * step,
-      text: `${(index * step) / 1000} m`,
-    }));
-  });
-
-  /** A small wedge at the side where the top of the piece lies. */
-  #arrow({ turned, topAlong, flipped }: BoardPiece, x: number, y: number, w: number, h: number): string {
-    const size = Math.min(this.fontSize() * 0.6, w / 5, h / 5);
-    if (turned === topAlong && flipped)
-      return `M${x + w - size * 0.3} ${y + h / 2}l${-size} ${-size * 0.7}v${size * 1.4}Z`;
-    if (turned === topAlong) return `M${x + size * 0.3} ${y + h / 2}l${size} ${-size * 0.7}v${size * 1.4}Z`;
-    if (flipped) return `M${x + w / 2} ${y + h - size * 0.3}l${size * 0.7} ${-size}h${-size * 1.4}Z`;
-    return `M${x + w / 2} ${y + size * 0.3}l${size * 0.7} ${size}h${-size * 1.4}Z`;
-  }
+  protected readonly marks = computed(() =>
+    scaleMarks(
+      this.length(),
+      (mmFromNm(this.scaleLength_nm()) * MARK_PX) / this.#wide_px(),
+      this.#units() !== 'metric',
+    ),
+  );
 
   protected take(event: PointerEvent, id: string): void {
     this.picked.emit(id);
-    this.refused.set(undefined);
+    this.refused.emit({ pieceId: id, says: undefined });
     const from = this.#placed().find((piece) => piece.id === id);
     if (
       !this.canMove() ||
@@ -325,7 +322,7 @@ export class RollBoard {
 
   #settle(piece: HandPlaced): void {
     const fault = placingFault(piece, this.#placed(), this.#roll());
-    this.refused.set(fault === undefined ? undefined : this.faultWord(fault));
+    this.refused.emit({ pieceId: piece.id, says: fault === undefined ? undefined : this.faultWord(fault) });
     if (fault === undefined)
       this.moved.emit({ id: piece.id, x_nm: nmFromMm(piece.x_mm), y_nm: nmFromMm(piece.y_mm) });
   }
@@ -357,18 +354,4 @@ export class RollBoard {
       mmAPixel,
     };
   }
-}
-
-/** An outline drawn with its roll unrolling to the right. */
-function pathOf(outline: NonNullable<BoardPiece['outline']>, along_mm: number, across_mm: number): string {
-  return `${openPath(outline, along_mm, across_mm)}Z`;
-}
-
-function openPath(points: NonNullable<BoardPiece['outline']>, along_mm: number, across_mm: number): string {
-  return points
-    .map(
-      ({ x, y }, index) =>
-        `${index === 0 ? 'M' : 'L'}${(along_mm + y).toFixed(1)} ${(across_mm + x).toFixed(1)}`,
-    )
-    .join('');
 }
