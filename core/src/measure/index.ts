@@ -27,7 +27,7 @@ export {
   viewOutline,
 } from './outline';
 export { type SizeKey, type Sizes, SIZE_FORMULAS, SIZE_WORDS, rectangleSizes, sizeWord } from './sizes';
-export { type JointLine, jointGrid } from './joint-grid';
+export { type JointLine, jointsOn } from './joint-grid';
 export { INSTRUMENTS, canTake, standardDeviation_mm } from './instruments';
 export { type CurvedPatch, patchAt } from './curved/patch';
 export { surplusAtEdges } from './curved/surplus';

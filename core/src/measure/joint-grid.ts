@@ -1,4 +1,5 @@
 import { type Outline, type Point, outlineBounds } from './outline';
+import { type SurfaceCheck, outlineOfCheck } from './surface-check';
 import type { JointSizes } from './shapes/shape';
 
 export type JointLine = readonly [Point, Point];
@@ -46,4 +47,10 @@ export function jointGrid(
     ];
     return course < courses - 1 ? [...uprights, bed] : uprights;
   }).flat();
+}
+
+/** The joints of a surface as it is measured now; none while its outline is not known. */
+export function jointsOn(check: SurfaceCheck, joints: JointSizes | undefined): readonly JointLine[] {
+  const outline = outlineOfCheck(check);
+  return joints === undefined || outline === undefined ? [] : jointGrid(outline, joints);
 }

@@ -124,6 +124,7 @@ export const surveyWords = {
     `Line ${line}: expected a bearing of 0 to 359.9 and a height of −10 to 90, such as 225 7.`,
   wall: 'Wall',
   whatItIsMadeOf: 'What it is made of',
+  belongsTo: (tag: string, to: 'place' | 'glass') => (to === 'place' ? `${tag} is at` : `${tag} has`),
   glassIs: (name: string) => `Glass: ${name}`,
   unknown: 'unknown',
   thisMakeUp: 'this make-up; a change here changes it for all of them.',

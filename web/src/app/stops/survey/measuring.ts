@@ -7,10 +7,9 @@ import {
   type SlipFix,
   type Suspect,
   type SurfaceCheck,
-  canTake,
   checkSurface,
   isSameMeasure,
-  jointGrid,
+  jointsOn,
   nominalFigure,
   outlineOfCheck,
   rectangleSizes,
@@ -32,6 +31,7 @@ import { asked, draftKey, keyOf } from './field-keys';
 import { Looking } from './looking';
 import { type ReadMeasure, readTyped } from './read-typed';
 import { findingOf } from './survey-words';
+import { fieldAfter, fieldFor } from './walking';
 
 /** The version of a row that was not there when its field was first typed in. */
 const NOT_THERE = 0;
@@ -42,6 +42,14 @@ interface Field extends AskedMeasure {
   readonly row: RowOf<'measure'> | undefined;
   readonly draft: string | undefined;
 }
+
+type Found = Extract<SurfaceCheck, { readonly figure: unknown }>;
+
+/** A part of what was found; undefined while nothing was. */
+const partOf = <Key extends 'figure' | 'helpsNext' | 'agreement'>(
+  check: SurfaceCheck,
+  key: Key,
+): Found[Key] | undefined => ('figure' in check ? check[key] : undefined);
 
 /** The measures of the surface looked at: typed, checked at every key, taken over at Enter. */
 @Injectable()
@@ -159,15 +167,8 @@ export class Measuring {
       ? { state: 'unfinished', needs: [surveyWords.aSurface] }
       : checked(() => checkSurface(input));
   });
-  /** Joints of a wall of units, mm of the outline. */
-  readonly joints = computed(() => {
-    const [joints, outline] = [this.#input()?.joints, outlineOfCheck(this.check())];
-    return joints === undefined || outline === undefined ? [] : jointGrid(outline, joints);
-  });
-  readonly figure = computed(() => {
-    const check = this.check();
-    return 'figure' in check ? check.figure : undefined;
-  });
+  readonly joints = computed(() => jointsOn(this.check(), this.#input()?.joints));
+  readonly figure = computed(() => partOf(this.check(), 'figure'));
   readonly sizes = computed(() => {
     const check = this.check();
     return 'sizes' in check ? { ...check.sizes, ...rectangleSizes(outlineOfCheck(check) ?? []) } : undefined;
@@ -176,14 +177,8 @@ export class Measuring {
     const check = this.check();
     return 'remarks' in check ? check.remarks.map((remark) => remarkWords(remark, this.#units())) : [];
   });
-  readonly helpsNext = computed(() => {
-    const check = this.check();
-    return 'helpsNext' in check ? check.helpsNext : undefined;
-  });
-  readonly agreement = computed(() => {
-    const check = this.check();
-    return 'agreement' in check ? check.agreement : undefined;
-  });
+  readonly helpsNext = computed(() => partOf(this.check(), 'helpsNext'));
+  readonly agreement = computed(() => partOf(this.check(), 'agreement'));
   readonly finding = computed(() => findingOf(this.check(), (measure) => this.word(measure), this.#units()));
   readonly suspects = computed<readonly Suspect[]>(() => {
     const check = this.check();
@@ -324,19 +319,13 @@ export class Measuring {
     return this.slots().find((slot) => isSameMeasure(slot, measure))?.key ?? keyOf(measure);
   }
 
-  /** The field that follows in the order of walking, of those this instrument can take. */
-  after(key: string, instrument: Instrument = 'tape'): string | undefined {
-    const order = this.sheetMeasures();
-    return order
-      .slice(order.findIndex((field) => field.key === key) + 1)
-      .find(({ kind }) => canTake(instrument, kind))?.key;
+  after(key: string, instrument?: Instrument): string | undefined {
+    return fieldAfter(this.sheetMeasures(), key, instrument);
   }
 
-  /** Where a reading of this instrument lands: the field in use, else the next one open, else the first. */
+  /** Where a reading of this instrument lands. */
   target(instrument: Instrument): string | undefined {
-    const order = this.sheetMeasures().filter(({ kind }) => canTake(instrument, kind));
-    const wanted = [this.reachedKey(), this.next()?.key];
-    return wanted.find((key) => order.some((field) => field.key === key)) ?? order[0]?.key;
+    return fieldFor(this.sheetMeasures(), [this.reachedKey(), this.next()?.key], instrument);
   }
 
   #keep(

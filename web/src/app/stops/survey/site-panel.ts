@@ -10,6 +10,7 @@ import {
   isWall,
 } from '@yellow-pane/core/job';
 import { JobDesk } from '../../job/job-desk';
+import { BelongsTo } from './belongs-to';
 import { JobReading } from '../../job/job-reading';
 import { CompassDial } from '../../ui/compass-dial';
 import { type FactChange, Facts } from '../../fields/facts';
@@ -28,7 +29,7 @@ import { surveyWords } from '../../words/survey';
 /** Where the surface is, what it is made of, and what stands in the way. */
 @Component({
   selector: 'yp-site-panel',
-  imports: [KeptField, Facts, CompassDial],
+  imports: [KeptField, Facts, CompassDial, BelongsTo],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let here = surface();
@@ -51,6 +52,7 @@ import { surveyWords } from '../../words/survey';
         <summary class="font-bold min-h-10 cursor-pointer">
           {{ words.glassIs(glass()?.name ?? words.unknown) }}
         </summary>
+        <yp-belongs-to [surface]="here" to="glass" />
         @if (glass(); as unit) {
           <p class="text-sm mb-2">
             {{ sharedBy() }} {{ sharedBy() === 1 ? words.surfaceHas : words.surfacesHave }}
@@ -106,6 +108,7 @@ import { surveyWords } from '../../words/survey';
           , {{ place()?.bearing_deg }}°
         }
       </summary>
+      <yp-belongs-to [surface]="here" to="place" />
       @if (place(); as at) {
         <div class="flex gap-3 items-center mb-2">
           <yp-compass-dial

@@ -10,8 +10,6 @@ import { surveyWords } from '../../words/survey';
 const WORDS: Partial<Record<keyof FieldsOf<'surface'>, string>> = {
   tag: 'tag',
   name: 'name',
-  placeId: 'place',
-  unitId: 'glass',
   seenFrom: surveyWords.seenFromWhere,
   condition: 'condition',
   remark: 'remark',
@@ -48,24 +46,6 @@ const WORDS: Partial<Record<keyof FieldsOf<'surface'>, string>> = {
           [version]="here.version"
           (typed)="change('name', $event)"
         />
-        <label for="d-place">{{ words.place }}</label>
-        <select
-          id="d-place"
-          class="field"
-          [value]="here.placeId"
-          (change)="change('placeId', { text: $any($event.target).value })"
-        >
-          @for (place of reading.places(); track place.id) {
-            <option [value]="place.id" [selected]="place.id === here.placeId">{{ place.name }}</option>
-          }
-        </select>
-        <label for="d-glass">{{ words.glass }}</label>
-        <select id="d-glass" class="field" (change)="change('unitId', { text: $any($event.target).value })">
-          <option value="" [selected]="here.unitId === null">{{ words.unknown }}</option>
-          @for (unit of reading.units(); track unit.id) {
-            <option [value]="unit.id" [selected]="unit.id === here.unitId">{{ unit.name }}</option>
-          }
-        </select>
         <label for="d-seen">{{ words.leftSeenFrom }}</label>
         <select id="d-seen" class="field" (change)="change('seenFrom', { text: $any($event.target).value })">
           @for (side of sides; track side) {
@@ -134,12 +114,7 @@ export class SurfaceDetails {
       return;
     }
     this.#desk.do(`${surface.tag}: ${WORDS[field] ?? field}`, [
-      this.#desk.set(
-        'surface',
-        surface.id,
-        { [field]: field === 'unitId' && text === '' ? null : text },
-        typed.seen,
-      ),
+      this.#desk.set('surface', surface.id, { [field]: text }, typed.seen),
     ]);
   }
 }
