@@ -1,4 +1,5 @@
-import { DOCUMENT, Injectable, inject } from '@angular/core';
+import { DOCUMENT, Injectable, Injector, inject } from '@angular/core';
+import { createGlobalPositionStrategy } from '@angular/cdk/overlay';
 import { Dialog, DialogConfig, type DialogRef } from '@angular/cdk/dialog';
 import { shellWords } from '../words/shell';
 import { CommandList } from './command-list';
@@ -10,6 +11,7 @@ export class CommandKeys {
   readonly #commands = inject(Commands);
   readonly #dialog = inject(Dialog);
   readonly #document = inject(DOCUMENT);
+  readonly #injector = inject(Injector);
 
   listen(): void {
     this.#document.addEventListener('keydown', (event) => {
@@ -20,16 +22,27 @@ export class CommandKeys {
   openList(): void {
     if (this.#dialog.openDialogs.length > 0) return;
     const config = new DialogConfig<unknown, DialogRef<unknown, CommandList>>();
-    config.backdropClass = ['cdk-overlay-dark-backdrop', 'veil'];
+    config.backdropClass = 'cdk-overlay-transparent-backdrop';
     config.ariaLabel = shellWords.commands;
     config.autoFocus = 'input';
+    config.positionStrategy = createGlobalPositionStrategy(this.#injector)
+      .top('0')
+      .right(`${this.#besideReckoning()}px`);
     this.#dialog.open<unknown, unknown, CommandList>(CommandList, config);
+  }
+
+  /** The reckoning stays in sight where it stands at the side. */
+  #besideReckoning(): number {
+    const view = this.#document.defaultView;
+    const box = this.#document.querySelector('aside')?.getBoundingClientRect();
+    const isAtTheSide = box !== undefined && view !== null && box.left > view.innerWidth / 2;
+    return isAtTheSide ? view.innerWidth - box.left : 0;
   }
 
   #press(event: KeyboardEvent): void {
     if (event.defaultPrevented || this.#dialog.openDialogs.length > 0) return;
     const keys = keysOf(event);
-    if (keys === 'F1') {
+    if (keys === 'F1' || (keys === '?' && isMeant(event, keys))) {
       event.preventDefault();
       this.openList();
       return;

@@ -1,58 +1,74 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { DialogRef } from '@angular/cdk/dialog';
 import { shellWords } from '../words/shell';
+import { type About, groupedCommands } from './command-groups';
 import { type Command, Commands } from './commands';
 
-/** Every command there is now, with its key, to search and run. */
+const ABOUT_WORDS: Readonly<Record<About, string>> = {
+  here: shellWords.forThisWork,
+  elsewhere: shellWords.otherPlaces,
+  device: shellWords.thisDevice,
+};
+
+/** Every command there is now, with its key: a sheet at the side, what fits the work at hand first. */
 @Component({
   selector: 'yp-command-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div
-      class="bg-paper border-2 border-ink rounded-card w-[min(34rem,94vw)] max-h-[80vh] flex flex-col"
-      role="document"
-    >
-      <div class="p-3 border-b border-line">
-        <label class="block font-bold mb-1" for="command-search">{{ words.whatToDo }}</label>
-        <input
-          id="command-search"
-          class="field"
-          autocomplete="off"
-          role="combobox"
-          aria-expanded="true"
-          aria-controls="command-options"
-          [attr.aria-activedescendant]="found()[at()] ? 'command-' + at() : null"
-          [value]="text()"
-          (input)="search($any($event.target).value)"
-          (keydown)="walk($event)"
-        />
-      </div>
-      <ul id="command-options" role="listbox" [attr.aria-label]="words.commands" class="overflow-auto py-1">
-        @for (command of found(); track command.id; let index = $index) {
-          <li
-            role="option"
-            [id]="'command-' + index"
-            [attr.aria-selected]="index === at()"
-            class="flex items-center gap-3 px-3 min-h-touch aria-selected:bg-board"
-            (click)="run(command)"
-            (mousemove)="at.set(index)"
-          >
-            <span class="flex-1" [class.text-faint]="command.canRun?.() === false"
-              >{{ command.word }}
-              @if (command.canRun?.() === false) {
-                {{ words.nothingToDo }}
-              }
-            </span>
-            @if (command.keys) {
-              <span class="key">{{ command.keys }}</span>
+    <div class="bg-ground border-x-2 border-ink h-dvh w-[min(22rem,100vw)] flex flex-col" role="document">
+      <label class="px-4 pt-3 font-bold" for="command-search">{{ words.whatToDo }}</label>
+      <input
+        id="command-search"
+        class="field mx-4 mt-1 mb-2 w-auto"
+        autocomplete="off"
+        role="combobox"
+        aria-expanded="true"
+        aria-controls="command-options"
+        [attr.aria-activedescendant]="found()[at()] ? 'command-' + at() : null"
+        [value]="text()"
+        (input)="search($any($event.target).value)"
+        (keydown)="walk($event)"
+      />
+      <div
+        id="command-options"
+        role="listbox"
+        [attr.aria-label]="words.commands"
+        class="overflow-auto grow pb-4"
+      >
+        @for (group of groups(); track group.about) {
+          <div role="group" [attr.aria-label]="abouts[group.about]" class="mt-2">
+            <p class="px-4 text-sm text-faint border-b border-line" aria-hidden="true">
+              {{ abouts[group.about] }}
+            </p>
+            @for (command of group.commands; track command.id) {
+              @let index = found().indexOf(command);
+              <div
+                role="option"
+                [id]="'command-' + index"
+                [attr.aria-selected]="index === at()"
+                class="grid grid-cols-[1fr_auto] gap-3 items-center px-4 min-h-touch border-l-4 border-transparent cursor-pointer aria-selected:bg-paper aria-selected:border-now"
+                (click)="run(command)"
+                (mousemove)="at.set(index)"
+              >
+                <span class="leading-tight" [class.text-faint]="command.canRun?.() === false"
+                  >{{ command.word }}
+                  @if (command.canRun?.() === false) {
+                    {{ words.nothingToDo }}
+                  }
+                </span>
+                <span class="figure text-sm text-faint">{{ command.keys }}</span>
+              </div>
             }
-          </li>
+          </div>
         } @empty {
-          <li role="option" aria-selected="false" aria-disabled="true" class="px-3 py-3 text-faint">
+          <div role="option" aria-selected="false" aria-disabled="true" class="px-4 py-3 text-faint">
             {{ words.nothingMatches(text()) }}
-          </li>
+          </div>
         }
-      </ul>
+      </div>
+      <button type="button" class="act act-small m-3 self-start" (click)="close()">
+        {{ words.closeCommands }}
+      </button>
     </div>
   `,
 })
@@ -62,15 +78,9 @@ export class CommandList {
   readonly #dialog = inject<DialogRef<undefined>>(DialogRef);
   protected readonly text = signal('');
   protected readonly at = signal(0);
-  protected readonly found = computed(() => {
-    const words = this.text()
-      .toLowerCase()
-      .split(/\s+/)
-      .filter((word) => word !== '');
-    return this.#commands
-      .all()
-      .filter((command) => words.every((word) => command.word.toLowerCase().includes(word)));
-  });
+  protected readonly abouts = ABOUT_WORDS;
+  protected readonly groups = computed(() => groupedCommands(this.#commands.all(), this.text()));
+  protected readonly found = computed(() => this.groups().flatMap(({ commands }) => commands));
 
   protected search(text: string): void {
     this.text.set(text);
@@ -90,6 +100,10 @@ export class CommandList {
       const command = this.found()[this.at()];
       if (command !== undefined) this.run(command);
     }
+  }
+
+  protected close(): void {
+    this.#dialog.close();
   }
 
   protected run(command: Command): void {

@@ -1,3 +1,4 @@
+import type { About } from './command-groups';
 import { Injectable, signal, inject, DestroyRef } from '@angular/core';
 
 export interface Command {
@@ -5,6 +6,8 @@ export interface Command {
   readonly word: string;
   /** As shown and as pressed: 'Ctrl+Z', 'Alt+1', 'F1'. */
   readonly keys?: string;
+  /** Absent: the work at hand. */
+  readonly about?: About;
   /** Absent: always possible. */
   readonly canRun?: () => boolean;
   readonly run: () => void;

@@ -4,6 +4,14 @@ import { Device } from '../device/device';
 import { shellWords } from '../words/shell';
 import { Commands } from './commands';
 
+const PLACES = [
+  { id: 'jobs', word: shellWords.allJobs, keys: 'Alt+J', url: '/' },
+  { id: 'films', word: shellWords.filmCatalogue, keys: 'Alt+F', url: '/films' },
+  { id: 'stock', word: shellWords.stockLong, keys: 'Alt+R', url: '/stock' },
+  { id: 'bench', word: shellWords.benchLong, keys: 'Alt+B', url: '/bench' },
+  { id: 'settings', word: shellWords.settings, keys: 'Alt+S', url: '/settings' },
+] as const;
+
 /** Commands that make sense on every page. */
 @Injectable({ providedIn: 'root' })
 export class GeneralCommands {
@@ -14,48 +22,16 @@ export class GeneralCommands {
   /** Call from an injection context; the offer ends with the caller. */
   offer(): void {
     this.#commands.offer([
-      {
-        id: 'jobs',
-        word: shellWords.allJobs,
-        keys: 'Alt+J',
+      ...PLACES.map(({ id, word, keys, url }) => ({
+        ...{ id, word, keys },
+        about: 'elsewhere' as const,
         run: () => {
-          void this.#router.navigateByUrl('/');
+          void this.#router.navigateByUrl(url);
         },
-      },
-      {
-        id: 'films',
-        word: shellWords.filmCatalogue,
-        keys: 'Alt+F',
-        run: () => {
-          void this.#router.navigateByUrl('/films');
-        },
-      },
-      {
-        id: 'stock',
-        word: shellWords.stockLong,
-        keys: 'Alt+R',
-        run: () => {
-          void this.#router.navigateByUrl('/stock');
-        },
-      },
-      {
-        id: 'bench',
-        word: shellWords.benchLong,
-        keys: 'Alt+B',
-        run: () => {
-          void this.#router.navigateByUrl('/bench');
-        },
-      },
-      {
-        id: 'settings',
-        word: shellWords.settings,
-        keys: 'Alt+S',
-        run: () => {
-          void this.#router.navigateByUrl('/settings');
-        },
-      },
+      })),
       {
         id: 'units',
+        about: 'device',
         word: shellWords.switchUnits,
         keys: 'Alt+U',
         run: () => {
@@ -64,6 +40,7 @@ export class GeneralCommands {
       },
       {
         id: 'theme',
+        about: 'device',
         word: shellWords.switchTheme,
         keys: 'Alt+D',
         run: () => {

@@ -111,6 +111,7 @@ export class JobShell {
     inject(Commands).offer([
       ...this.stops.map(({ stop, word, key }) => ({
         id: `stop-${stop}`,
+        about: 'elsewhere' as const,
         word: shellWords.goTo(word),
         keys: key,
         run: () => {

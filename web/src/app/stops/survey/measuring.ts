@@ -46,7 +46,7 @@ interface Field extends AskedMeasure {
 type Found = Extract<SurfaceCheck, { readonly figure: unknown }>;
 
 /** A part of what was found; undefined while nothing was. */
-const partOf = <Key extends 'figure' | 'helpsNext' | 'agreement'>(
+const partOf = <Key extends 'figure' | 'helpsNext' | 'agreement' | 'remarks'>(
   check: SurfaceCheck,
   key: Key,
 ): Found[Key] | undefined => ('figure' in check ? check[key] : undefined);
@@ -173,10 +173,9 @@ export class Measuring {
     const check = this.check();
     return 'sizes' in check ? { ...check.sizes, ...rectangleSizes(outlineOfCheck(check) ?? []) } : undefined;
   });
-  readonly remarks = computed(() => {
-    const check = this.check();
-    return 'remarks' in check ? check.remarks.map((remark) => remarkWords(remark, this.#units())) : [];
-  });
+  readonly remarks = computed(() =>
+    (partOf(this.check(), 'remarks') ?? []).map((remark) => remarkWords(remark, this.#units())),
+  );
   readonly helpsNext = computed(() => partOf(this.check(), 'helpsNext'));
   readonly agreement = computed(() => partOf(this.check(), 'agreement'));
   readonly finding = computed(() => findingOf(this.check(), (measure) => this.word(measure), this.#units()));

@@ -1,0 +1,18 @@
+import type { Command } from './commands';
+
+/** What a command has to do with: the work at hand, another place of the program, or this device. */
+export const ABOUTS = ['here', 'elsewhere', 'device'] as const;
+export type About = (typeof ABOUTS)[number];
+
+/** The commands that have all these words in them, what fits the work at hand first; no group is empty. */
+export function groupedCommands(
+  all: readonly Command[],
+  text: string,
+): readonly { readonly about: About; readonly commands: readonly Command[] }[] {
+  const words = text.toLowerCase().split(/\s+/);
+  const found = all.filter(({ word }) => words.every((part) => word.toLowerCase().includes(part)));
+  return ABOUTS.map((about) => ({
+    about,
+    commands: found.filter((command) => (command.about ?? 'here') === about),
+  })).filter(({ commands }) => commands.length > 0);
+}
