@@ -1,7 +1,7 @@
 import type { Command } from './commands';
 
-/** What a command has to do with: the work at hand, another place of the program, or this device. */
-export const ABOUTS = ['here', 'elsewhere', 'device'] as const;
+/** What a command has to do with: the work at hand, the whole job, another place of the program, or this device. */
+export const ABOUTS = ['here', 'job', 'elsewhere', 'device'] as const;
 export type About = (typeof ABOUTS)[number];
 
 /** The commands that have all these words in them, what fits the work at hand first; no group is empty. */

@@ -6,6 +6,7 @@ import { type Command, Commands } from './commands';
 
 const ABOUT_WORDS: Readonly<Record<About, string>> = {
   here: shellWords.forThisWork,
+  job: shellWords.inThisJob,
   elsewhere: shellWords.otherPlaces,
   device: shellWords.thisDevice,
 };

@@ -19,6 +19,8 @@ import { Selection } from './selection';
 
 const FIRST_HOUR = 5;
 const LAST_HOUR = 21;
+/** From then on words at the right end would lie under the mark of now. */
+const LATE_HOUR = 17;
 const TICK_MS = 15_000;
 const SETTLE_MS = 400;
 const HOUR_MS = 3_600_000;
@@ -116,7 +118,11 @@ interface Bar {
     >
       {{ words.now(clock()) }}
     </p>
-    <p class="absolute top-1.5 right-3 text-sm text-faint max-md:hidden">
+    <p
+      class="absolute top-1.5 text-sm text-faint max-md:hidden"
+      [style.right]="isLate() ? null : '0.75rem'"
+      [style.left]="isLate() ? 'calc(var(--band-left, 0px) + 0.75rem)' : null"
+    >
       @if (bars().length > 0) {
         {{ bars().length }} {{ words.timed }} {{ bars().length === 1 ? words.step : words.steps }}
         {{ words.today }} ·
@@ -146,6 +152,8 @@ export class DayBand {
     () =>
       `clamp(0px, calc((100% - var(--band-left, 0px)) * ${(this.at(Math.min(LAST_HOUR, Math.max(FIRST_HOUR, this.now()))) / 1000).toFixed(4)} + var(--band-left, 0px) + 6px), calc(100% - 6rem))`,
   );
+  /** Late in the day the mark of now stands at the right end. */
+  protected readonly isLate = computed(() => this.now() > LATE_HOUR);
   protected readonly bars = computed<readonly Bar[]>(() => {
     const surface = this.#selection.surface();
     if (surface === undefined) return [];

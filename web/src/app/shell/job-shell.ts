@@ -120,6 +120,7 @@ export class JobShell {
       })),
       {
         id: 'undo',
+        about: 'job',
         word: shellWords.undo,
         keys: 'Ctrl+Z',
         canRun: () => this.desk.canUndo() !== undefined,
@@ -129,6 +130,7 @@ export class JobShell {
       },
       {
         id: 'redo',
+        about: 'job',
         word: shellWords.redo,
         keys: 'Ctrl+Y or Ctrl+Shift+Z',
         canRun: () => this.desk.canRedo() !== undefined,
@@ -138,6 +140,7 @@ export class JobShell {
       },
       {
         id: 'find',
+        about: 'job',
         word: shellWords.findSurface,
         keys: '/',
         run: () => {
@@ -146,6 +149,7 @@ export class JobShell {
       },
       {
         id: 'next-surface',
+        about: 'job',
         word: shellWords.nextSurface,
         keys: 'Alt+ArrowDown',
         run: () => {
@@ -154,6 +158,7 @@ export class JobShell {
       },
       {
         id: 'previous-surface',
+        about: 'job',
         word: shellWords.previousSurface,
         keys: 'Alt+ArrowUp',
         run: () => {

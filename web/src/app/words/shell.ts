@@ -79,6 +79,7 @@ export const shellWords = {
   redoKey: 'Redo (Ctrl+Y)',
   commandsKey: 'Commands (?)',
   forThisWork: 'For this work',
+  inThisJob: 'In this job',
   otherPlaces: 'Other places',
   thisDevice: 'This device',
   closeCommands: 'Close',
