@@ -127,7 +127,7 @@ function routesOf(
     benchRoutes(standIns),
     weatherRoutes(weather),
     cutPlanRoutes({ db }),
-    dayRoutes({ db }),
+    dayRoutes({ db, weather, thermometer: standIns.thermometer }),
     peopleRoutes({ db, clock, readyPerson }),
     filmRoutes({ db, clock }),
     learnedRoutes({ db, clock }),

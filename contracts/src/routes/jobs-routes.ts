@@ -69,7 +69,7 @@ export const JOB_ROUTES: readonly Route[] = [
   {
     method: 'get',
     path: '/api/jobs/{jobId}/day/sheet',
-    says: 'The day sheet to print, a page a day; ?paper=A4 or letter',
+    says: 'The day sheet to print, one page a person and day; ?paper=A4 or letter, ?units=metric, imperial',
     kind: 'application/pdf',
   },
   {

@@ -74,5 +74,6 @@ export {
   measureState,
   surfaceRowsOf,
 } from './surface';
+export { type DayOnPaper, dayOnPaper, hazardsOf } from './day-on-paper';
 export { doneSteps, workCaseOf, workStepsOf } from './work';
 export { type AskReady, type Asking, type JobAnswers, jobAnswers } from './answers';

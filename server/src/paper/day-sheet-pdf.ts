@@ -1,129 +1,200 @@
+import { figuresIn, recipeWords } from '@yellow-pane/contracts/words';
+import type { Caution } from '@yellow-pane/core/fitting';
+import type { DisplayUnits } from '@yellow-pane/core/quantity';
+import type { DayOnPaper } from '@yellow-pane/core/reading';
 import { DateTime } from 'luxon';
+import type { PersonsDay } from '../features/day/planned-day';
 import { type PdfPage, POINTS_MM, fitting, newPdf } from './pdf-page';
 import type { Paper } from './paper';
-import type { PlannedDay, PlannedLine } from '../features/day/planned-day';
+
+/** One page: what one person does on one day, and what to know that day. */
+export interface SheetOfDay extends PersonsDay {
+  readonly day: DayOnPaper;
+  readonly hazards: readonly Caution[];
+}
 
 const MARGIN = 14 * POINTS_MM;
 const COLUMNS = [
-  { x: 0, width: 86 },
-  { x: 90, width: 120 },
-  { x: 214, width: 270 },
+  { x: 0, width: 76 },
+  { x: 80, width: 70 },
+  { x: 154, width: 330 },
 ] as const;
-const BOX_X = 498;
-const STEPS_X = 90;
-const ROW = 17;
-const GAP = 7;
+const BOX = 11;
+const TEXT = 9;
+/** Steps are written in full while the page has room for them, then in short, then smaller. */
+const DETAILS = [
+  { full: true, size: TEXT, gap: 5 },
+  { full: false, size: TEXT, gap: 4 },
+  { full: false, size: 7.5, gap: 2 },
+] as const;
+type Detail = (typeof DETAILS)[number];
 
-/**
- * The day sheet: a page or more a day, stretches in order of time, each with a box to tick by hand and its
- * steps in full. Steps that stand on the sheet of that day already are pointed to.
- */
-export async function daySheetPdf({ job, zone, lines }: PlannedDay, paper: Paper): Promise<Buffer> {
+/** The day sheet: one page a person and day, with the sun, the weather, the mixes and the dangers of it. */
+export async function daySheetPdf(
+  {
+    job,
+    zone,
+    sheets,
+    units,
+  }: { job: string; zone: string; sheets: readonly SheetOfDay[]; units: DisplayUnits },
+  paper: Paper,
+): Promise<Buffer> {
   const { pdf, done } = newPdf(paper, `Day sheet, ${job}`);
-  for (const [day, own] of byDay(lines, zone)) {
-    const written = new Map<string, string>();
+  for (const sheet of sheets) {
     pdf.addPage();
-    let y = head(pdf, job, day, zone, own);
-    for (const line of own) {
-      const before = written.get(line.what);
-      const steps = before === undefined ? line.what.split('\n') : [`The same steps as ${before}.`];
-      if (before === undefined) written.set(line.what, `${line.tag}, ${clock(line.startsAt, zone)}`);
-      const heights = steps.map((step) => heightOf(pdf, step));
-      if (y > pdf.page.height - MARGIN - ROW - heights.reduce((sum, height) => sum + height, 0)) {
-        pdf.addPage();
-        y = head(pdf, job, day, zone, own);
-      }
-      row(pdf, line, zone, y);
-      y += ROW;
-      steps.forEach((step, index) => {
-        pdf
-          .font('plain')
-          .fontSize(9)
-          .fillColor('#222')
-          .text(step, MARGIN + STEPS_X, y, { width: stepsWidth(pdf) });
-        y += heights[index] ?? 0;
-      });
-      y += GAP;
-    }
+    const top = head(pdf, job, zone, sheet);
+    const foot = footOf(pdf, sheet, units, zone);
+    const bottom = pdf.page.height - MARGIN - foot.height;
+    const detail = DETAILS.find((own) => top + heightOfAll(pdf, sheet, own) <= bottom) ?? DETAILS[2];
+    lines(pdf, sheet, { zone, top, bottom, detail });
+    foot.write(bottom);
   }
   return done();
 }
 
-function stepsWidth(pdf: PdfPage): number {
-  return pdf.page.width - 2 * MARGIN - STEPS_X - 4;
-}
+const widthOf = (pdf: PdfPage): number => pdf.page.width - 2 * MARGIN;
+const clock = (instant: Date | number, zone: string): string =>
+  DateTime.fromMillis(typeof instant === 'number' ? instant : instant.getTime(), { zone }).toFormat('HH:mm');
 
-function heightOf(pdf: PdfPage, step: string): number {
-  return (
-    pdf
-      .font('plain')
-      .fontSize(9)
-      .heightOfString(step, { width: stepsWidth(pdf) }) + 1.5
-  );
-}
-
-function clock(instant: Date, zone: string): string {
-  return DateTime.fromJSDate(instant, { zone }).toFormat('HH:mm');
-}
-
-function byDay(lines: readonly PlannedLine[], zone: string): ReadonlyMap<string, readonly PlannedLine[]> {
-  const days = new Map<string, PlannedLine[]>();
-  for (const line of lines) {
-    const day = DateTime.fromJSDate(line.startsAt, { zone }).toFormat('cccc d MMMM yyyy');
-    const own = days.get(day);
-    if (own === undefined) days.set(day, [line]);
-    else own.push(line);
-  }
-  return days;
-}
-
-function head(pdf: PdfPage, job: string, day: string, zone: string, lines: readonly PlannedLine[]): number {
-  const width = pdf.page.width - 2 * MARGIN;
+function head(pdf: PdfPage, job: string, zone: string, { person, from_ms }: SheetOfDay): number {
+  const day = DateTime.fromMillis(from_ms, { zone }).toFormat('cccc d MMMM yyyy');
   pdf
     .font('bold')
     .fontSize(17)
     .fillColor('#111')
-    .text(fitting(pdf, day, width), MARGIN, MARGIN, { lineBreak: false });
-  const people = [...new Set(lines.flatMap((line) => line.people))].sort().join(', ');
+    .text(fitting(pdf, `${person}, ${day}`, widthOf(pdf)), MARGIN, MARGIN, { lineBreak: false });
   pdf
     .font('plain')
     .fontSize(10)
-    .text(fitting(pdf, `${job}. ${people}. Times of ${zone}.`, width), MARGIN, MARGIN + 24, {
-      lineBreak: false,
-    });
-  pdf
-    .fontSize(9)
-    .text(
-      'Never on glass in direct sun or still warm from it. Primer, putty and promoter: dry to the touch before going on. The film’s sheet and local codes win.',
-      MARGIN,
-      MARGIN + 40,
-      { width },
-    );
-  return pdf.y + 10;
+    .text(fitting(pdf, `${job}. Times of ${zone}.`, widthOf(pdf)), MARGIN, MARGIN + 23, { lineBreak: false });
+  return MARGIN + 44;
 }
 
-function row(pdf: PdfPage, line: PlannedLine, zone: string, y: number): void {
-  pdf
-    .lineWidth(0.3)
-    .moveTo(MARGIN, y - 4)
-    .lineTo(pdf.page.width - MARGIN, y - 4)
-    .stroke('#bbb');
-  [`${clock(line.startsAt, zone)} to ${clock(line.endsAt, zone)}`, line.tag, line.people.join(', ')].forEach(
-    (text, index) => {
-      const column = COLUMNS[index];
-      if (column !== undefined)
-        pdf
-          .font(index === 1 ? 'bold' : 'plain')
-          .fontSize(11)
-          .fillColor('#111')
-          .text(fitting(pdf, text, column.width), MARGIN + column.x, y, {
-            width: column.width,
-            lineBreak: false,
-          });
-    },
+/** The steps of a line as its page has room for. */
+const stepsOf = ({ what, short }: SheetOfDay['lines'][number], { full }: Detail): string =>
+  full ? what.replaceAll('\n', ' ') : short;
+
+const others = (sheet: SheetOfDay, { people }: SheetOfDay['lines'][number]): string => {
+  const beside = people.filter((name) => name !== sheet.person);
+  return beside.length === 0 ? '' : ` With ${beside.join(', ')}.`;
+};
+
+function heightOfLine(
+  pdf: PdfPage,
+  sheet: SheetOfDay,
+  line: SheetOfDay['lines'][number],
+  detail: Detail,
+): number {
+  const text = `${stepsOf(line, detail)}${others(sheet, line)}`;
+  return Math.max(
+    BOX + 2,
+    pdf.font('plain').fontSize(detail.size).heightOfString(text, { width: COLUMNS[2].width }),
   );
-  pdf
-    .lineWidth(0.8)
-    .rect(MARGIN + BOX_X, y, 11, 11)
-    .stroke('#111');
+}
+
+const heightOfAll = (pdf: PdfPage, sheet: SheetOfDay, detail: Detail): number =>
+  sheet.lines.reduce((sum, line) => sum + heightOfLine(pdf, sheet, line, detail) + detail.gap, 0);
+
+function lines(
+  pdf: PdfPage,
+  sheet: SheetOfDay,
+  { zone, top, bottom, detail }: { zone: string; top: number; bottom: number; detail: Detail },
+): void {
+  let y = top;
+  for (const [index, line] of sheet.lines.entries()) {
+    const height = heightOfLine(pdf, sheet, line, detail);
+    const rest = sheet.lines.length - index;
+    if (y + height > bottom - (rest > 1 ? TEXT + 3 : 0)) {
+      pdf.font('bold').fontSize(TEXT).text(`and ${rest} more: see the list`, MARGIN, y, { lineBreak: false });
+      return;
+    }
+    pdf
+      .lineWidth(0.3)
+      .moveTo(MARGIN, y - detail.gap / 2)
+      .lineTo(pdf.page.width - MARGIN, y - detail.gap / 2)
+      .stroke('#bbb');
+    const cells = [`${clock(line.startsAt, zone)}–${clock(line.endsAt, zone)}`, line.tag];
+    cells.forEach((text, at) => {
+      const { x, width } = COLUMNS[at] ?? COLUMNS[0];
+      pdf
+        .font(at === 1 ? 'bold' : 'plain')
+        .fontSize(10)
+        .fillColor('#111')
+        .text(fitting(pdf, text, width), MARGIN + x, y, { lineBreak: false });
+    });
+    pdf
+      .font('plain')
+      .fontSize(detail.size)
+      .fillColor('#222')
+      .text(`${stepsOf(line, detail)}${others(sheet, line)}`, MARGIN + COLUMNS[2].x, y, {
+        width: COLUMNS[2].width,
+      });
+    pdf
+      .lineWidth(0.8)
+      .rect(pdf.page.width - MARGIN - BOX, y, BOX, BOX)
+      .stroke('#111');
+    y += height + detail.gap;
+  }
+}
+
+/** What to know that day, at the foot of the page: measured first, so that the work gets the rest of it. */
+function footOf(
+  pdf: PdfPage,
+  { day, hazards }: SheetOfDay,
+  units: DisplayUnits,
+  zone: string,
+): { readonly height: number; readonly write: (y: number) => void } {
+  const parts = [
+    ['Weather', weatherWords(day, units)],
+    ['Sun', sunWords(day, zone)],
+    ['Mixes', mixesWords(day, units)],
+    ['Dangers', hazards.map(({ word, says }) => `${word}: ${says}`).join(' ')],
+    ['Always', 'Never on glass in direct sun or still warm from it. The film’s sheet and local codes win.'],
+  ] as const;
+  const told = parts.filter(([, text]) => text !== '');
+  const width = widthOf(pdf) - FOOT_X;
+  const heights = told.map(
+    ([, text]) => pdf.font('plain').fontSize(FOOT).heightOfString(text, { width }) + 3,
+  );
+  return {
+    height: heights.reduce((sum, height) => sum + height, 8),
+    write: (from) => {
+      pdf
+        .lineWidth(0.8)
+        .moveTo(MARGIN, from + 2)
+        .lineTo(pdf.page.width - MARGIN, from + 2)
+        .stroke('#111');
+      told.reduce((y, [word, text], index) => {
+        pdf.font('bold').fontSize(FOOT).fillColor('#111').text(word, MARGIN, y, { lineBreak: false });
+        pdf.font('plain').text(text, MARGIN + FOOT_X, y, { width });
+        return y + (heights[index] ?? 0);
+      }, from + 7);
+    },
+  };
+}
+
+const FOOT = 8.5;
+const FOOT_X = 52;
+
+function weatherWords({ weather }: DayOnPaper, units: DisplayUnits): string {
+  if (weather === undefined) return 'No forecast for this day.';
+  const { temperature } = figuresIn(units);
+  const { least_C, most_C, cloud, rain_mm } = weather;
+  const sky = cloud > 0.85 ? 'overcast' : cloud > 0.4 ? 'part cloud' : 'clear';
+  return `${temperature(least_C)} to ${temperature(most_C)}, ${sky}${rain_mm > 0.1 ? ', rain' : ''}.`;
+}
+
+function sunWords({ sun }: DayOnPaper, zone: string): string {
+  const told = sun.map(
+    ({ tag, spans }) =>
+      `${tag} ${spans.map(({ from_ms, to_ms }) => `${clock(from_ms, zone)}–${clock(to_ms, zone)}`).join(', ')}`,
+  );
+  return told.length === 0 ? 'None on the surfaces of this day, as far as is known.' : `${told.join('; ')}.`;
+}
+
+function mixesWords({ mixes }: DayOnPaper, units: DisplayUnits): string {
+  const { volume } = figuresIn(units);
+  return mixes
+    .map(({ liquid, litres, recipe }) => `${liquid} ${volume(litres.value)}, ${recipeWords(recipe, units)}`)
+    .join('; ');
 }

@@ -1,3 +1,4 @@
+import type { Air } from '@yellow-pane/core/waiting';
 import type { ThermometerCommand, ThermometerState } from '@yellow-pane/contracts';
 import { StandIn } from './stand-in';
 
@@ -47,4 +48,10 @@ export class ThermometerStandIn extends StandIn {
       battery: this.battery,
     });
   }
+}
+
+/** The air a connected thermometer has told of; undefined: none has. */
+export function airOnSite({ state }: ThermometerStandIn): Air | undefined {
+  const { isConnected, at, air_C, humidity } = state;
+  return isConnected && at !== null ? { air_C, humidity } : undefined;
 }

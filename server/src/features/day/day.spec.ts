@@ -3,6 +3,7 @@ import ICAL from 'ical.js';
 import request from 'supertest';
 import { type TestApp, testApp } from '../../testing/test-app';
 import { v7 as newId } from 'uuid';
+import { textOf } from '../../testing/pdf-reader';
 import { loadDemo } from '../demo/load-demo';
 import { calendarOf } from './routes';
 import type { PlannedLine } from './planned-day';
@@ -31,12 +32,44 @@ const line = (key: string, more: Partial<PlannedLine> = {}): PlannedLine => ({
   tools: ['scraper'],
   people: ['Wren'],
   pinned: false,
+  applicationId: 'a',
+  steps: [],
   ...more,
 });
 const events = (text: string): readonly ICAL.Event[] =>
   new ICAL.Component(ICAL.parse(text) as ConstructorParameters<typeof ICAL.Component>[0])
     .getAllSubcomponents('vevent')
     .map((own) => new ICAL.Event(own));
+
+interface DemoRows {
+  readonly application: readonly { readonly id: string }[];
+  readonly crewMember: readonly { readonly id: string }[];
+}
+
+async function rowsOfDemo(): Promise<DemoRows> {
+  const { body } = await request(server.app).get(`/api${DEMO_JOB}`).expect(200);
+  return (body as { readonly rows: DemoRows }).rows;
+}
+
+/** A kept stretch of the first film of the demo. */
+const planned = (
+  {
+    startsAt,
+    endsAt,
+    steps,
+  }: { readonly startsAt: string; readonly endsAt: string; readonly steps: string[] },
+  { application }: DemoRows,
+  people: string[],
+) => ({
+  op: 'put' as const,
+  table: 'plannedStep' as const,
+  id: newId(),
+  fields: {
+    applicationId: application[0]?.id ?? '',
+    ...{ template: 'flat-glass', step: steps[0] ?? '', templateVersion: 1 },
+    ...{ startsAt, endsAt, steps, people, pinned: false },
+  },
+});
 
 describe('does a calendar read the plan?', () => {
   it('an independent parser reads start, end, words and place back', () => {
@@ -201,26 +234,9 @@ describe('are sun, waits and order reckoned over the wire?', () => {
   });
   it('a kept plan comes back as calendar, list and sheet', async () => {
     await loadDemo(server.db, () => new Date('2026-11-25T10:00:00Z'));
-    const { body } = await request(server.app).get(`/api${DEMO_JOB}`).expect(200);
-    const { rows } = body as {
-      rows: { application: readonly { id: string }[]; crewMember: readonly { id: string }[] };
-    };
-    const step = (startsAt: string, endsAt: string, key: string) => ({
-      op: 'put' as const,
-      table: 'plannedStep' as const,
-      id: newId(),
-      fields: {
-        applicationId: rows.application[0]?.id ?? '',
-        template: 'flat-glass',
-        step: key,
-        templateVersion: 1,
-        startsAt,
-        endsAt,
-        steps: [key],
-        people: [rows.crewMember[0]?.id ?? ''],
-        pinned: false,
-      },
-    });
+    const rows = await rowsOfDemo();
+    const step = (startsAt: string, endsAt: string, key: string) =>
+      planned({ startsAt, endsAt, steps: [key] }, rows, [rows.crewMember[0]?.id ?? '']);
     await server
       .send(DEMO_JOB.split('/').at(-1) ?? '', [
         step('2026-11-26T06:30:00.000Z', '2026-11-26T07:00:00.000Z', 'protect'),
@@ -234,11 +250,36 @@ describe('are sun, waits and order reckoned over the wire?', () => {
     ]);
     const list = (await request(server.app).get(`/api${DEMO_JOB}/day/list`).expect(200)).text;
     expect(list.split('\r\n')[1]).toMatch(/^2026-11-26,07:30,08:00,SW1,/);
-    expect(
-      (await request(server.app).get(`/api${DEMO_JOB}/day/sheet`).buffer(true).expect(200)).headers[
-        'content-type'
-      ],
-    ).toBe('application/pdf');
+  });
+  it('the day sheet: one page a person and day, with weather, sun, mixes and dangers; in the units asked for', async () => {
+    const rows = await rowsOfDemo();
+    const [first = '', second = ''] = rows.crewMember.map(({ id }) => id);
+    const many = Array.from({ length: 40 }, (_, index) => {
+      const startsAt = new Date(Date.parse('2026-11-27T06:30:00Z') + index * 600_000).toISOString();
+      return planned({ startsAt, endsAt: startsAt, steps: ['squeeze', 'edges'] }, rows, [first]);
+    });
+    const together = planned(
+      { startsAt: '2026-11-28T07:00:00.000Z', endsAt: '2026-11-28T08:00:00.000Z', steps: ['liner-tabs'] },
+      rows,
+      [first, second],
+    );
+    await server.send(DEMO_JOB.split('/').at(-1) ?? '', [...many, together]).expect(200);
+    const sheet = async (query = ''): Promise<readonly string[]> => {
+      const answer = await request(server.app).get(`/api${DEMO_JOB}/day/sheet${query}`).buffer(true);
+      return textOf(answer.body as Buffer);
+    };
+    const pages = await sheet();
+    expect(pages).toHaveLength(4);
+    expect(pages.map((page) => /(\w+), (\w+day \d+ \w+ \d+)/.exec(page)?.slice(1))).toEqual([
+      ['Wren', 'Thursday 26 November 2026'],
+      ['Wren', 'Friday 27 November 2026'],
+      ['Wren', 'Saturday 28 November 2026'],
+      ['Linnet', 'Saturday 28 November 2026'],
+    ]);
+    expect(pages[3]).toMatch(/With Wren\./);
+    expect(pages[0]).toMatch(/Weather.*°C.*Sun.*SW1 \d\d:\d\d–\d\d:\d\d.*Mixes.*slip.*Dangers.*Wet floor/s);
+    expect(pages[1]).toContain('SW1');
+    expect((await sheet('?units=imperial'))[0]).toMatch(/°F.*fl oz/s);
   });
   it('a job without a kept plan has no files to give, and says what to do', async () => {
     expect(

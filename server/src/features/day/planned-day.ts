@@ -1,8 +1,9 @@
+import type { DayClock } from '@yellow-pane/contracts/day-clock';
 import { TEMPLATES } from '@yellow-pane/core/fitting';
 import { firstWords } from '@yellow-pane/core/day';
-import type { Database } from '../../db/database';
+import type { RowOf } from '@yellow-pane/core/job';
+import type { JobView } from '@yellow-pane/core/reading';
 import { Refusal } from '../../http/refusal';
-import { readJob } from '../jobs/queries';
 
 /** One kept stretch of work with its words and names, for files that people carry. */
 export interface PlannedLine {
@@ -20,6 +21,8 @@ export interface PlannedLine {
   readonly tools: readonly string[];
   readonly people: readonly string[];
   readonly pinned: boolean;
+  readonly applicationId: string;
+  readonly steps: readonly string[];
 }
 
 export interface PlannedDay {
@@ -29,45 +32,66 @@ export interface PlannedDay {
 }
 
 /** The kept plan of a job in order of time. @throws Refusal DAY_NOT_PLANNED */
-export async function readPlannedDay(db: Database, jobId: string): Promise<PlannedDay> {
-  const { rows } = await readJob(db, jobId);
-  const [settings] = rows.daySettings;
-  const applications = new Map(rows.application.map((row) => [row.id, row]));
-  const surfaces = new Map(rows.surface.map((row) => [row.id, row]));
-  const places = new Map(rows.place.map((row) => [row.id, row]));
-  const crew = new Map(rows.crewMember.map((row) => [row.id, row.name]));
-  const lines = rows.plannedStep
+export function plannedDay(view: JobView): PlannedDay {
+  const [settings] = view.rows.daySettings;
+  const crew = new Map(view.crew.map((row) => [row.id, row.name]));
+  const lines = view.rows.plannedStep
     .flatMap((row): readonly PlannedLine[] => {
-      const application = applications.get(row.applicationId);
-      const surface = surfaces.get(application?.surfaceId ?? '');
+      const application = view.applicationById.get(row.applicationId);
+      const surface = view.surfaceById.get(application?.surfaceId ?? '');
       if (application === undefined || surface === undefined) return [];
-      const steps =
-        TEMPLATES.find(({ template }) => template === row.template)?.steps.filter(({ key }) =>
-          row.steps.includes(key),
-        ) ?? [];
-      const [first] = steps;
-      return [
-        {
-          key: `${row.applicationId}/${row.template}/${row.step}/${row.templateVersion}`,
-          version: row.version,
-          startsAt: new Date(row.startsAt),
-          endsAt: new Date(row.endsAt),
-          changedAt: new Date(row.changedAt),
-          tag: surface.tag,
-          place: places.get(surface.placeId)?.name ?? '',
-          film: application.filmId,
-          what: steps.map((step, index) => `${index + 1}. ${step.what}`).join('\n') || row.step,
-          short: [first, ...(steps.length > 1 ? [steps.at(-1)] : [])]
-            .map((step) => firstWords(step?.what ?? row.step))
-            .join(' … '),
-          tools: [...new Set(steps.flatMap((step) => step.tools))],
-          people: row.people.map((id) => crew.get(id) ?? 'somebody no longer in the crew'),
-          pinned: row.pinned,
-        },
-      ];
+      const people = row.people.map((id) => crew.get(id) ?? 'somebody no longer in the crew');
+      const place = view.placeById.get(surface.placeId)?.name ?? '';
+      return [{ ...lineOf(row), tag: surface.tag, place, film: application.filmId, people }];
     })
     .sort((a, b) => a.startsAt.getTime() - b.startsAt.getTime() || (a.key < b.key ? -1 : 1));
   if (settings === undefined || lines.length === 0)
     throw new Refusal('DAY_NOT_PLANNED', { path: 'plannedStep', expected: 'a kept plan', got: 'none' });
-  return { job: rows.job[0]?.name ?? '', zone: settings.zone, lines };
+  return { job: view.rows.job[0]?.name ?? '', zone: settings.zone, lines };
+}
+
+function lineOf(row: RowOf<'plannedStep'>): Omit<PlannedLine, 'tag' | 'place' | 'film' | 'people'> {
+  const steps =
+    TEMPLATES.find(({ template }) => template === row.template)?.steps.filter(({ key }) =>
+      row.steps.includes(key),
+    ) ?? [];
+  const [first] = steps;
+  return {
+    key: `${row.applicationId}/${row.template}/${row.step}/${row.templateVersion}`,
+    version: row.version,
+    startsAt: new Date(row.startsAt),
+    endsAt: new Date(row.endsAt),
+    changedAt: new Date(row.changedAt),
+    what: steps.map((step, index) => `${index + 1}. ${step.what}`).join('\n') || row.step,
+    short: [first, ...(steps.length > 1 ? [steps.at(-1)] : [])]
+      .map((step) => firstWords(step?.what ?? row.step))
+      .join(' … '),
+    tools: [...new Set(steps.flatMap((step) => step.tools))],
+    pinned: row.pinned,
+    applicationId: row.applicationId,
+    steps: row.steps,
+  };
+}
+
+/** The lines of one person on one day of the place. */
+export interface PersonsDay {
+  readonly person: string;
+  /** Midnight of the place. */
+  readonly from_ms: number;
+  readonly lines: readonly PlannedLine[];
+}
+
+/** The plan day by day and person by person, in the order of the first work of each. */
+export function personsDays({ lines }: PlannedDay, clock: DayClock): readonly PersonsDay[] {
+  const days = new Map<string, { person: string; from_ms: number; lines: PlannedLine[] }>();
+  for (const line of lines) {
+    const from_ms = clock.midnightOf(line.startsAt.getTime());
+    for (const person of line.people) {
+      const key = `${from_ms} ${person}`;
+      const own = days.get(key) ?? { person, from_ms, lines: [] };
+      own.lines.push(line);
+      days.set(key, own);
+    }
+  }
+  return [...days.values()].sort((a, b) => a.from_ms - b.from_ms);
 }

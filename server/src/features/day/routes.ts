@@ -6,13 +6,26 @@ import type { Database } from '../../db/database';
 import { idParam } from '../../http/id-param';
 import { readPaper } from '../../paper/paper';
 import { daySheetPdf } from '../../paper/day-sheet-pdf';
-import { type PlannedDay, readPlannedDay } from './planned-day';
+import { displayUnitsOf } from '@yellow-pane/core/quantity';
+import type { JobView } from '@yellow-pane/core/reading';
+import { type ThermometerStandIn, airOnSite } from '../bench/thermometer';
+import type { WeatherStandIn } from '../weather/stand-in';
+import { readJobView } from '../jobs/read-view';
+import { type PlannedDay, plannedDay } from './planned-day';
+import { sheetsOf } from './sheets-of-day';
+
+interface Deps {
+  readonly db: Database;
+  readonly weather: WeatherStandIn;
+  readonly thermometer: ThermometerStandIn;
+}
 
 /** The kept plan of the days as files: calendar, list, sheet. */
-export function dayRoutes({ db }: { readonly db: Database }): Router {
+export function dayRoutes({ db, weather, thermometer }: Deps): Router {
   const routes = Router();
   const at = (end: string): string => `/api/jobs/:jobId/day/${end}`;
-  const read = (request: Request): Promise<PlannedDay> => readPlannedDay(db, idParam(request, 'jobId'));
+  const view = (request: Request): Promise<JobView> => readJobView(db, idParam(request, 'jobId'));
+  const read = async (request: Request): Promise<PlannedDay> => plannedDay(await view(request));
   const send = (response: Response, name: string, type: string, body: string | Buffer): void => {
     response.type(type).attachment(name).send(body);
   };
@@ -27,7 +40,13 @@ export function dayRoutes({ db }: { readonly db: Database }): Router {
       response,
       'day-sheet.pdf',
       'application/pdf',
-      await daySheetPdf(await read(request), readPaper(request.query['paper'])),
+      await daySheetPdf(
+        {
+          ...sheetsOf(await view(request), weather, airOnSite(thermometer)),
+          units: displayUnitsOf(request.query['units']),
+        },
+        readPaper(request.query['paper']),
+      ),
     );
   });
   return routes;

@@ -1,25 +1,22 @@
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { duplicateSchema } from '@yellow-pane/contracts';
-import { type WeatherHour, refuseWeather } from '@yellow-pane/core/climate';
-import { CoreError } from '@yellow-pane/core/quantity';
-import { type JobRows, JobView, standingPlace } from '@yellow-pane/core/reading';
+import { JobView } from '@yellow-pane/core/reading';
 import { type Request, Router } from 'express';
 import { IANAZone } from 'luxon';
 import type { Database } from '../../db/database';
 import { idParam } from '../../http/id-param';
 import { Refusal, parseBody } from '../../http/refusal';
-import type { ThermometerStandIn } from '../bench/thermometer';
+import { type ThermometerStandIn, airOnSite } from '../bench/thermometer';
 import { applyChange } from '../changes/apply-change';
 import type { ChangeFeed } from '../events/change-feed';
-import { readFilms } from '../films/queries';
-import { readPeople } from '../people/queries';
-import { readLearned } from '../learned/queries';
 import type { Searching } from '../reckon/search/searching';
 import { readStock } from '../stock/queries';
+import { forecastFor } from '../weather/forecast-for';
 import type { WeatherStandIn } from '../weather/stand-in';
 import type { AnswersAsked } from './answers';
 import { duplicateAsChange } from './duplicate-job';
+import { readShop } from './read-view';
 import { ProgressBook } from './progress-book';
 import { readJob, readJobAsJson, readJobSummaries } from './queries';
 
@@ -48,13 +45,12 @@ export function jobRoutes({ db, feed, clock, search, weather, thermometer }: Dep
   });
   routes.get('/api/jobs/:jobId/answers', async (request, response) => {
     const { rows } = await readJob(db, idParam(request, 'jobId'));
-    const { isConnected, at, air_C, humidity } = thermometer.state;
     const asked: AnswersAsked = {
       rows,
-      shop: { films: await readFilms(db), learned: await readLearned(db), people: await readPeople(db) },
+      shop: await readShop(db),
       stock: await readStock(db),
-      weather: forecastFor(rows, weather),
-      onSite: isConnected && at !== null ? { air_C, humidity } : undefined,
+      weather: forecastFor(new JobView(rows), weather),
+      onSite: airOnSite(thermometer),
       zone: zoneIn(request),
       now_ms: clock().getTime(),
     };
@@ -72,21 +68,6 @@ export function jobRoutes({ db, feed, clock, search, weather, thermometer }: Dep
     response.json(accepted);
   });
   return routes;
-}
-
-/** The hours forecast for where the job is; none where it does not say, or the service does not answer. */
-function forecastFor(rows: JobRows, weather: WeatherStandIn): readonly WeatherHour[] {
-  const place = standingPlace(new JobView(rows));
-  if (place?.longitude_deg == null) return [];
-  try {
-    const hours =
-      weather.ask({ longitude_deg: place.longitude_deg, altitude_m: place.altitude_m ?? 0 })?.hours ?? [];
-    refuseWeather(hours);
-    return hours;
-  } catch (error) {
-    if (error instanceof CoreError) return [];
-    throw error;
-  }
 }
 
 /** The zone to count days in where the job has none of its own. */

@@ -1,6 +1,6 @@
 import type { Command } from './commands';
 
-/** What a command has to do with: the work at hand, the whole job, another place of the program, or this device. */
+/** What a command has to do with: the work at hand, the whole job, another place, or this device. */
 export const ABOUTS = ['here', 'job', 'elsewhere', 'device'] as const;
 export type About = (typeof ABOUTS)[number];
 

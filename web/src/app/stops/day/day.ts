@@ -197,7 +197,7 @@ export class Day {
   }
 
   protected file(kind: 'sheet' | 'calendar' | 'list'): string {
-    return `/api/jobs/${this.#reading.job()?.id ?? ''}/day/${kind}`;
+    return `/api/jobs/${this.#reading.job()?.id ?? ''}/day/${kind}?units=${encodeURIComponent(this.#units())}`;
   }
 
   /** What is planned where no temperature is known yet. */
