@@ -243,6 +243,7 @@ const samples = {
     leftEdge: true,
     rightEdge: false,
     where: '',
+    gone: false,
   },
   stockTake: { cutRollId: id, stockId: id, length_nm: 1, reason: 'cut' },
   daySettings: {

@@ -120,6 +120,7 @@ export const offcut = z.strictObject({
   leftEdge: z.boolean(),
   rightEdge: z.boolean(),
   where: text(200),
+  gone: z.boolean(),
 }) satisfies z.ZodType<Offcut>;
 
 export const stockTake = z.strictObject({

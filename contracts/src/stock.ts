@@ -29,8 +29,8 @@ export interface StockItem extends StockLeft {
   readonly parentId: Offcut['parentId'];
   /** The job that left it; null for what was bought. */
   readonly jobId: string | null;
-  /** Of a bought roll, to change it. */
-  readonly version: number | null;
+  /** To change it: of the roll itself, or of the row in the job that left it. */
+  readonly version: number;
 }
 
 export const stockItemSchema = rollFieldsSchema.extend({
@@ -39,5 +39,5 @@ export const stockItemSchema = rollFieldsSchema.extend({
   spokenFor: z.array(z.strictObject({ jobId: idSchema, job: word(200), length_nm: nanometres })),
   parentId: idSchema.nullable(),
   jobId: idSchema.nullable(),
-  version: versionSchema.nullable(),
+  version: versionSchema,
 }) satisfies z.ZodType<StockItem>;

@@ -48,7 +48,7 @@ export interface BroughtIn {
   readonly columns: readonly BroughtColumn[];
 }
 
-/** A column of a list, and what it was taken for: a key of `COLUMN_MEANINGS`, or of a measure; empty: left out. */
+/** A column of a list, and what it was taken for: one of `COLUMN_MEANINGS`, a measure, or empty: left out. */
 export interface BroughtColumn {
   readonly heading: string;
   readonly example: string;

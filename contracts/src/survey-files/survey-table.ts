@@ -54,13 +54,7 @@ export function readSurveyTable(
     return refusedWhole(`This has ${data.length} lines; the most is ${MOST_LINES}.`);
   const [first = []] = data;
   const named = first.map((cell) => columnOf(cell));
-  const isLength = (cell: string): boolean => parseReading(cell, entryUnit, ANY).kind === 'length';
-  const isOverLengths = first.some(
-    (cell, index) => cell.trim() !== '' && data.slice(1).some((cells) => isLength(cells[index] ?? '')),
-  );
-  const isKnown =
-    named.filter(({ is }) => is !== 'unknown').length >= Math.max(1, Math.ceil(first.length / 2));
-  const hasHeader = !first.some(isLength) && (isKnown || isOverLengths);
+  const hasHeader = isHeader(data, named, entryUnit);
   const columns = (hasHeader ? named : guessedColumns(data, entryUnit)).map((column, index) => {
     const said = means?.get(index);
     return said === undefined ? column : columnFor(said, hasHeader ? (first[index] ?? '') : '');
@@ -101,6 +95,20 @@ export function readSurveyTable(
       ...(unknown.length === 0 ? [] : [`Left out, not understood: ${unknown.join(', ')}.`]),
     ],
   };
+}
+
+/** Whether the first line names the columns: known words for half of them, or words over lengths. */
+function isHeader(
+  [first = [], ...others]: readonly (readonly string[])[],
+  named: readonly Column[],
+  entryUnit: LengthUnit,
+): boolean {
+  const isLength = (cell: string): boolean => parseReading(cell, entryUnit, ANY).kind === 'length';
+  const isOverLengths = first.some(
+    (cell, index) => cell.trim() !== '' && others.some((cells) => isLength(cells[index] ?? '')),
+  );
+  const known = named.filter(({ is }) => is !== 'unknown').length;
+  return !first.some(isLength) && (isOverLengths || known >= Math.max(1, Math.ceil(first.length / 2)));
 }
 
 function delimiterOf(text: string): string {

@@ -32,6 +32,8 @@ export interface Offcut {
   readonly leftEdge: boolean;
   readonly rightEdge: boolean;
   readonly where: string;
+  /** Thrown away, lost or given: it is promised to nobody any more. */
+  readonly gone: boolean;
 }
 
 /** One line of the ledger: length taken off a roll or offcut. */

@@ -46,6 +46,7 @@ export function offcutsLeft(
       leftEdge: rest.x_mm < FACTORY_EDGE_MM && (item?.leftEdge ?? true),
       rightEdge: rest.hasRightEdge && (item?.rightEdge ?? true),
       where: '',
+      gone: false,
     }),
   );
 }

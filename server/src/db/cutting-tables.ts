@@ -146,6 +146,7 @@ export const offcut = pgTable(
     leftEdge: boolean().notNull(),
     rightEdge: boolean().notNull(),
     where: text().notNull(),
+    gone: boolean().notNull().default(false),
   },
   (t) => [
     index('offcut_job').on(t.jobId, t.id),

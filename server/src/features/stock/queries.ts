@@ -73,12 +73,12 @@ function offcutItem(
   spokenFor: readonly SpokenFor[],
 ): StockItem {
   const { id, jobId, parentId, filmId, label, lot, width_nm, length_nm, perMetre, where } = row;
-  const { leftEdge, rightEdge } = row;
+  const { leftEdge, rightEdge, version, gone } = row;
   return {
     ...{ id, jobId, parentId, filmId, label, lot, width_nm, length_nm, perMetre, where, leftEdge, rightEdge },
     what: 'offcut',
-    version: null,
-    gone: false,
+    version,
+    gone,
     left_nm,
     spokenFor,
   };

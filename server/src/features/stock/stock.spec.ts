@@ -171,6 +171,7 @@ function planned(
         leftEdge: false,
         rightEdge: true,
         where: '',
+        gone: false,
       },
     },
   ];
@@ -231,12 +232,26 @@ describe('is the stock what people bought less what they cut?', () => {
       left_nm: 2190 * MM,
       parentId: id,
       jobId,
-      version: null,
+      version: 1,
+    });
+    await server
+      .send(jobId, [
+        {
+          op: 'set',
+          table: 'offcut',
+          id: ids.offcut,
+          baseVersion: 1,
+          fields: { where: 'shelf 3', gone: true },
+        },
+      ])
+      .expect(200);
+    expect((await stock()).find((item) => item.id === ids.offcut)).toMatchObject({
+      ...{ where: 'shelf 3', gone: true, version: 2 },
     });
     await server
       .send(jobId, [
         { op: 'remove', table: 'stockTake', id: ids.take, baseVersion: 1 },
-        { op: 'remove', table: 'offcut', id: ids.offcut, baseVersion: 1 },
+        { op: 'remove', table: 'offcut', id: ids.offcut, baseVersion: 2 },
       ])
       .expect(200);
     expect((await stock()).find((item) => item.id === id)?.left_nm).toBe(5000 * MM);

@@ -1,9 +1,9 @@
 import { computed, inject } from '@angular/core';
 import { patchState, signalStore, withComputed, withMethods, withState } from '@ngrx/signals';
-import type { StockItem } from '@yellow-pane/contracts';
+import type { Op, StockItem } from '@yellow-pane/contracts';
 import type { Roll } from '@yellow-pane/core/job';
 import { NOBODY_SAID, WhoseHand } from '../device/whose-hand';
-import { newId } from '../device/session';
+import { newId, sessionOf } from '../device/session';
 import { ServerRefusal, api } from '../server/api';
 import { catalogueWords } from '../words/catalogue';
 
@@ -51,6 +51,35 @@ export const Stock = signalStore(
         await load();
         return { id };
       },
+      /**
+       * Says where something lies, or that it is gone: of a roll in the shop's own row, of an offcut in that
+       * of the job that left it.
+       * @returns what the server objects to
+       */
+      async tell(item: StockItem, said: Partial<Pick<Roll, 'where' | 'gone'>>): Promise<string | undefined> {
+        if (item.jobId === null) {
+          const saved = await this.save({ ...rollOf(item), ...said }, item);
+          return 'objection' in saved ? saved.objection : undefined;
+        }
+        const by = await hand.known();
+        if (by === undefined) return NOBODY_SAID;
+        const ops: readonly Op[] = [
+          { op: 'set', table: 'offcut', id: item.id, baseVersion: item.version, fields: said },
+        ];
+        try {
+          await api.send(item.jobId, { id: newId(), session: sessionOf(by.who), ...by, ops });
+        } catch (error) {
+          return error instanceof ServerRefusal ? error.problem.detail : catalogueWords.typedStays;
+        }
+        await load();
+        return undefined;
+      },
     };
   }),
 );
+
+/** Of a line of the stock what a roll keeps. */
+function rollOf(item: StockItem): Roll {
+  const { filmId, what, label, lot, width_nm, length_nm, perMetre, leftEdge, rightEdge, where, gone } = item;
+  return { filmId, what, label, lot, width_nm, length_nm, perMetre, leftEdge, rightEdge, where, gone };
+}

@@ -31,13 +31,12 @@ export class StockHere {
       .map((row): StockItem => ({
         ...row,
         what: 'offcut',
-        version: null,
-        gone: false,
         left_nm: row.length_nm,
         spokenFor: [],
         jobId: row.jobId,
       }));
-    return [...known, ...own].map((item) => {
+    const said = new Map(rowsIn(offcut).map(({ id, where, gone }) => [id, { where, gone }]));
+    return [...known.map((item) => ({ ...item, ...said.get(item.id) })), ...own].map((item) => {
       const by = more.get(item.id) ?? 0;
       return by === 0 ? item : { ...item, left_nm: Math.max(0, item.left_nm - by) };
     });

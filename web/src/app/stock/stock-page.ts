@@ -1,3 +1,5 @@
+import { learnedOf } from '@yellow-pane/core/learned';
+import { LearnedFigures } from '../catalogue/learned-figures';
 import { figuresIn } from '@yellow-pane/contracts/words';
 import {
   ChangeDetectionStrategy,
@@ -60,6 +62,7 @@ const LENGTHS: ReadingRange = { least_mm: 50, most_mm: 1_000_000 };
         @if (groups().length === 0) {
           <p class="mt-4" role="status">{{ words.nothingFound(sought()) }}</p>
         }
+        <p class="mt-3 text-sm text-faint">{{ keptFrom() }}</p>
       }
       @for (group of groups(); track group.filmId) {
         <section class="mt-5" [attr.aria-label]="group.name">
@@ -120,16 +123,25 @@ const LENGTHS: ReadingRange = { least_mm: 50, most_mm: 1_000_000 };
                     <span class="block text-sm">{{ says }}</span>
                   }
                 </span>
-                @if (item.row.version !== null) {
+                <span class="col-span-full flex flex-wrap gap-x-3 items-center justify-end">
+                  <label class="text-sm flex items-center gap-2"
+                    >{{ words.liesAt
+                    }}<input
+                      class="field w-44 min-h-9"
+                      maxlength="200"
+                      [attr.aria-label]="words.whereLies(item.label)"
+                      [value]="item.row.where"
+                      (change)="tell(item.row, { where: $any($event.target).value.trim() })"
+                  /></label>
                   <button
                     type="button"
-                    class="act act-quiet act-small font-normal underline underline-offset-2 col-start-3 justify-self-end"
-                    (click)="setGone(item.row)"
+                    class="act act-quiet act-small font-normal underline underline-offset-2"
+                    (click)="tell(item.row, { gone: !item.row.gone })"
                   >
                     {{ item.row.gone ? words.thereAgain : words.gone
                     }}<span class="sr-only"> {{ item.label }}</span>
                   </button>
-                }
+                </span>
               </li>
             }
           </ul>
@@ -217,6 +229,7 @@ export class StockPage {
   protected readonly words = catalogueWords;
   protected readonly stock = inject(Stock);
   protected readonly catalogue = inject(Catalogue);
+  readonly #learned = inject(LearnedFigures);
   readonly #device = inject(Device);
   readonly #units = this.#device.units;
   protected readonly fault = signal<string | undefined>(undefined);
@@ -270,6 +283,15 @@ export class StockPage {
     return [about(least_mm), about(most_mm)];
   }
 
+  /** What is cut off and smaller than this is no offcut. */
+  protected readonly keptFrom = computed(() => {
+    const { about } = figuresIn(this.#units());
+    const [wide, long] = (['cut-keep-width', 'cut-keep-length'] as const).map(
+      (key) => learnedOf(key, this.#learned.figures()).value,
+    );
+    return catalogueWords.keptFrom(about(wide ?? 0), about(long ?? 0));
+  });
+
   readonly #metres = (value_nm: number): string => formatFilmLength(value_nm, this.#units());
 
   protected async takeIn(event: Event): Promise<void> {
@@ -315,38 +337,7 @@ export class StockPage {
     this.form().nativeElement.reset();
   }
 
-  protected async setGone(item: StockItem): Promise<void> {
-    const {
-      id,
-      version,
-      filmId,
-      what,
-      label,
-      lot,
-      width_nm,
-      length_nm,
-      perMetre,
-      leftEdge,
-      rightEdge,
-      where,
-    } = item;
-    if (version === null) return;
-    const saved = await this.stock.save(
-      {
-        filmId,
-        what,
-        label,
-        lot,
-        width_nm,
-        length_nm,
-        perMetre,
-        leftEdge,
-        rightEdge,
-        where,
-        gone: !item.gone,
-      },
-      { id, version },
-    );
-    this.fault.set('objection' in saved ? saved.objection : undefined);
+  protected async tell(item: StockItem, said: Partial<Pick<Roll, 'where' | 'gone'>>): Promise<void> {
+    this.fault.set(await this.stock.tell(item, said));
   }
 }

@@ -113,6 +113,10 @@ export const catalogueWords = {
   lot: (lot: string) => `lot ${lot}`,
   priceUnknown: 'price unknown',
   priceAMetre: (price: string) => `${price} a metre`,
+  liesAt: 'Lies',
+  whereLies: (label: string) => `Where ${label} lies`,
+  keptFrom: (wide: string, long: string) =>
+    `What is left of a roll is kept as an offcut from ${wide} wide and ${long} long on: change it under Settings.`,
   leftEdge: 'left factory edge',
   rightEdge: 'right factory edge',
   noEdge: 'no factory edge',

@@ -315,6 +315,11 @@ export const cutWords = {
   hasCome: 'This roll has come',
   stillToOrder: 'It is still to be ordered: nothing is booked off the stock for it.',
   cutDone: 'Cut done: book it',
+  offcutsLeft: 'Left of it',
+  liesAt: 'Lies',
+  itIsGone: 'It is gone',
+  keepIt: 'It is there after all',
+  offcutSaid: (label: string) => `Offcut ${label}`,
   layOutFirst: 'Lay the blanks out first; then the cuts are listed here.',
   overWrong: (side: string, most: string, got: string) =>
     `Over at the ${side}: expected 0 to ${most}, got “${got}”. The old value stays in use.`,

@@ -1,3 +1,4 @@
+import { OffcutsLeft } from './offcuts-left';
 import { JobClock } from '../../day/job-clock';
 import {
   ChangeDetectionStrategy,
@@ -46,6 +47,7 @@ const SHEETS = ['A4 3x8', 'A4 2x7', 'letter 3x10', 'roll 62'] as const;
  */
 @Component({
   selector: 'yp-table-view',
+  imports: [OffcutsLeft],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './table-view.html',
   host: { class: 'block flex-1 min-h-0 overflow-auto px-5 pb-6' },

@@ -1,0 +1,1 @@
+ALTER TABLE "offcut" ADD COLUMN "gone" boolean DEFAULT false NOT NULL;
