@@ -2,10 +2,11 @@ import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { describe, expect, it } from '@jest/globals';
-import { blankFor, layOutInLevels, planOrderSteps, runThrough, sectorBlank } from './cutting';
+import { blankFor, filmWeight, layOutInLevels, planOrderSteps, runThrough, sectorBlank } from './cutting';
 import { dropCount } from './cutting/blanks/drops';
 import { cellOf } from './cutting/blanks/pattern';
 import { groundOf, judgeFilm, questionOf } from './choosing';
+import { glassWeight } from './glazing';
 import { aFilm, someRows } from './choosing/fixtures';
 import { type MixInput, dayProblem, mixSheet } from './day';
 import { DEFAULT_SCHOOLS, SLIP_MIXES, slipNeeded, slipShare, workStepsFor } from './fitting';
@@ -272,6 +273,8 @@ const RESULTS: readonly (readonly [string, readonly Step[]])[] = [
   ...SLIP_MIXES.map((mix) => [`slip ${mix.key}`, slipShare(mix).why] as const),
   ...FILM_RESULTS,
   ...DETAILS,
+  ['weight of glass', glassWeight(2.5, [6, 4])?.why ?? []],
+  ['weight of film', filmWeight({ area_m2: 2, film_um: 50, liner_um: 25 }).why],
   ['slip needed', slipNeeded(2.5, { value: 0.3, basis: 'ours' }).why],
 ];
 

@@ -18,6 +18,7 @@ export interface Figures {
   readonly area: (m2: number) => string;
   /** Small ones as fine as a syringe reads. */
   readonly volume: (litres: number) => string;
+  readonly weight: (kilograms: number) => string;
   readonly temperature: (celsius: number, digits?: number) => string;
   /** A difference of temperatures. */
   readonly difference: (kelvin: number) => string;
@@ -30,11 +31,19 @@ export function figuresIn(units: DisplayUnits): Figures {
     length: (mm) => formatLengthWithUnit(nmFromMm(mm), units),
     about: (mm) => formatLengthWithUnit(nmFromMm(units === 'metric' ? Math.round(mm) : mm), units),
     volume: (litres) => volumeIn(units, litres),
+    weight: (kilograms) => weightIn(units, kilograms),
     area: (m2) => formatArea(m2 * 1e6, units),
     temperature: (celsius, digits) => formatTemperature(celsius, units, digits),
     difference: (kelvin) => formatDifference(kelvin, units),
     percent: (share) => `${Math.round(share * 100)} %`,
   };
+}
+
+const KG_PER_LB = 0.45359237;
+
+function weightIn(units: DisplayUnits, kilograms: number): string {
+  const [value, unit] = units === 'metric' ? [kilograms, 'kg'] : [kilograms / KG_PER_LB, 'lb'];
+  return `${value.toFixed(value < 10 ? 1 : 0)} ${unit}`;
 }
 
 function volumeIn(units: DisplayUnits, litres: number): string {

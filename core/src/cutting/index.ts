@@ -65,3 +65,4 @@ export {
   placingFault,
   snapped,
 } from './hand-placing';
+export { FILM_WEIGHT, filmWeight } from './film-weight';

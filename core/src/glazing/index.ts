@@ -75,3 +75,4 @@ export { type EnGap, enSolarGain, enUValue } from './en-ratings';
 export { type SpectralPoint, bandsOfSpectrum, solarOfSpectrum } from './spectrum';
 export { type GlazingAnswer, type GlazingRequest, reckonGlazing } from './reckon-glazing';
 export { filmOfSheet } from './film-of-sheet';
+export { GLASS_WEIGHT, glassWeight } from './glass-weight';

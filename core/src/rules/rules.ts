@@ -104,6 +104,12 @@ export const RULES = {
     reason: "From here on two people handle the sheet. Practice says 'large'; the figure is a guess.",
     source: OURS,
   },
+  twoPeopleFrom: {
+    value: 25,
+    unit: 'kg',
+    reason: 'From here on two people lift a sash, a sheet or a roll.',
+    source: COMMON_PRACTICE,
+  },
   usualArea: {
     value: 1.5,
     unit: 'm²',

@@ -1,6 +1,13 @@
+import { figuresIn } from '@yellow-pane/contracts/words';
+import { filmWeight } from '@yellow-pane/core/cutting';
+import { LINER_UM } from '@yellow-pane/core/day';
 import type { StockItem } from '@yellow-pane/contracts';
 import { type DisplayUnits, formatFilmLength, formatLengthWithUnit } from '@yellow-pane/core/quantity';
 import { catalogueWords } from '../words/catalogue';
+
+/** Of film and liner, without the core. */
+const weightOf = (width_nm: number, length_nm: number, film_um: number): number =>
+  filmWeight({ area_m2: (width_nm / 1e9) * (length_nm / 1e9), film_um, liner_um: LINER_UM }).value;
 
 /** A roll or offcut as the stock draws it: how long its bars are, and what is written beside them. */
 export function shownItem(
@@ -8,6 +15,7 @@ export function shownItem(
   longest: number,
   units: DisplayUnits,
   money: (value: number) => string,
+  film_um: number | undefined,
 ) {
   const metres = (value_nm: number): string => formatFilmLength(value_nm, units);
   const left = row.gone ? 0 : row.left_nm;
@@ -26,6 +34,9 @@ export function shownItem(
     under: [
       row.lot === '' ? '' : catalogueWords.lot(row.lot),
       row.where,
+      film_um === undefined || left === 0
+        ? ''
+        : catalogueWords.weighs(figuresIn(units).weight(weightOf(row.width_nm, left, film_um))),
       row.perMetre === null ? catalogueWords.priceUnknown : catalogueWords.priceAMetre(money(row.perMetre)),
       row.leftEdge && row.rightEdge
         ? ''

@@ -260,7 +260,15 @@ export class StockPage {
           this.#metres(left_nm),
           spoken_nm === 0 ? '' : catalogueWords.ofItSpokenFor(this.#metres(spoken_nm)),
         ),
-        items: items.map((row) => shownItem(row, longest, this.#units(), this.#device.money)),
+        items: items.map((row) =>
+          shownItem(
+            row,
+            longest,
+            this.#units(),
+            this.#device.money,
+            this.catalogue.byId().get(row.filmId)?.thickness_um,
+          ),
+        ),
       };
     });
   });

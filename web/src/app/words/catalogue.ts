@@ -113,6 +113,7 @@ export const catalogueWords = {
   lot: (lot: string) => `lot ${lot}`,
   priceUnknown: 'price unknown',
   priceAMetre: (price: string) => `${price} a metre`,
+  weighs: (weight: string) => `about ${weight} without its core`,
   liesAt: 'Lies',
   whereLies: (label: string) => `Where ${label} lies`,
   keptFrom: (wide: string, long: string) =>

@@ -316,6 +316,7 @@ export const cutWords = {
   stillToOrder: 'It is still to be ordered: nothing is booked off the stock for it.',
   cutDone: 'Cut done: book it',
   offcutsLeft: 'Left of it',
+  weighs: 'Weight with its liner',
   liesAt: 'Lies',
   itIsGone: 'It is gone',
   keepIt: 'It is there after all',

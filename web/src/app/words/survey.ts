@@ -97,6 +97,11 @@ export const surveyWords = {
   columnsTakenAs: 'Columns are taken as',
   columnNo: (count: number) => `column ${count}`,
   suchAs: (example: string) => `such as ${example}`,
+  glassWeighs: 'Weight of the glass',
+  weightUnknown: 'What the glass weighs is unknown: note the thickness of each pane.',
+  heavyGlass: 'Heavy glass',
+  heavyGlassSaid:
+    'Two people for the glass, more with its sash. An opening without its glass is guarded, never left overnight.',
   repeats: 'Repeats',
   oneOf: (count: number) => `Repeats: one of ${count}`,
   sameAs: 'Same as',

@@ -1,6 +1,9 @@
 import { JobClock } from '../../day/job-clock';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { lieOf } from '@yellow-pane/core/cutting';
+import { figuresIn } from '@yellow-pane/contracts/words';
+import { filmWeight, lieOf } from '@yellow-pane/core/cutting';
+import { LINER_UM } from '@yellow-pane/core/day';
+import { Figure } from '../../ui/figure';
 import { formatLengthWithUnit, mmFromNm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { cutWords } from '../../words/cut';
@@ -11,12 +14,16 @@ import { PlanWork } from './plan-work';
 /** The piece picked on the roll: how it lies, and what can be done with it. */
 @Component({
   selector: 'yp-piece-panel',
+  imports: [Figure],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (here(); as at) {
       <section aria-labelledby="piece-here" class="border-t border-line pt-3">
         <h2 id="piece-here" class="font-bold">{{ words.pieceAt(at.word) }}</h2>
         <p class="figure">{{ at.size }}</p>
+        @if (weight(); as kilograms) {
+          <yp-figure [label]="words.weighs" [value]="said()" [why]="kilograms.why" />
+        }
         <p class="text-sm">
           {{ words.pieceLies(at.top, at.edges, cutting.plan()?.liner ?? 'up') }}
         </p>
@@ -109,6 +116,15 @@ export class PiecePanel {
       sheetPinned: sheet.every(({ pinned }) => pinned),
     };
   });
+
+  /** Of its rectangle, with the liner. */
+  protected readonly weight = computed(() => {
+    const [piece, film] = [this.here()?.piece, this.cutting.film()];
+    if (piece === undefined || film === undefined) return undefined;
+    const area_m2 = (piece.across_nm / 1e9) * (piece.along_nm / 1e9);
+    return filmWeight({ area_m2, film_um: film.thickness_um, liner_um: LINER_UM });
+  });
+  protected readonly said = computed(() => figuresIn(this.#units()).weight(this.weight()?.value ?? 0));
 
   protected moveTo(event: Event): void {
     const select = event.target as HTMLSelectElement;

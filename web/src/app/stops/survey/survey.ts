@@ -1,3 +1,4 @@
+import { GlassWeight } from './glass-weight';
 import { JobClock } from '../../day/job-clock';
 import {
   ChangeDetectionStrategy,
@@ -77,6 +78,7 @@ const KIND_WORDS: Readonly<Record<SurfaceKind, string>> = {
     RepeatsPanel,
     RecheckPanel,
     MeasureTable,
+    GlassWeight,
     Relief,
     UnrolledFilm,
     NumberPad,
