@@ -84,6 +84,14 @@ const FAR_MIN = 30;
 })
 export class DayBoard {
   protected readonly words = dayWords;
+  /** The stretch under the pointer or the focus: a narrow one has no room for its name. */
+  protected readonly pointedId = signal<string | undefined>(undefined);
+  protected readonly pointedSays = computed(
+    () =>
+      this.rows()
+        .flatMap(({ bars }) => bars)
+        .find(({ id }) => id === this.pointedId())?.says,
+  );
   readonly #units = inject(Device).units;
   protected readonly planning = inject(Planning);
   protected readonly ways = ['person', 'surface'] as const;

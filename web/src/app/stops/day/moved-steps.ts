@@ -1,3 +1,5 @@
+import type { DayClock } from '@yellow-pane/contracts/day-clock';
+import type { DisplayUnits } from '@yellow-pane/core/quantity';
 import { type PlanWords, brokenInWords } from '@yellow-pane/contracts/words';
 import { type PlanProblem, type PlannedStep, brokenBy, whyNotEarlier } from '@yellow-pane/core/scheduling';
 import { dayWords } from '../../words/day';
@@ -37,3 +39,9 @@ export function movedSteps(
     .sort((a, b) => a.at - b.at)
     .map(({ word, says }) => ({ word, says }));
 }
+
+/** How minutes and figures of a plan are said: by the clock of the place, in the units of the person. */
+export const planWords = (clock: DayClock, units: DisplayUnits): PlanWords => ({
+  clock: (minute) => clock.clock(minute),
+  units,
+});

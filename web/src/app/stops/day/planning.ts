@@ -1,5 +1,5 @@
 import { Device } from '../../device/device';
-import { type PlanWords, brokenInWords, reliefInWords } from '@yellow-pane/contracts/words';
+import { brokenInWords, reliefInWords } from '@yellow-pane/contracts/words';
 import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import type { DayProblem } from '@yellow-pane/core/day';
 import type { RowOf } from '@yellow-pane/core/job';
@@ -29,7 +29,7 @@ import { DayCommands } from './day-commands';
 import { DayGround } from './day-ground';
 import { Gains } from './gains';
 import { Search } from '../../workers/search';
-import { type MovedStep, movedSteps } from './moved-steps';
+import { type MovedStep, movedSteps, planWords } from './moved-steps';
 
 export type DayView = 'order' | 'sun' | 'waits' | 'mix' | 'kit' | 'crew';
 const SETTLE_MS = 150;
@@ -143,6 +143,7 @@ export class Planning {
   readonly beyondForecast = computed(() =>
     stretchesBeyondForecast(this.shown(), this.works(), this.ready(), this.clock().from_ms),
   );
+  readonly #words = computed(() => planWords(this.clock(), this.#units()));
   readonly brokenIds = computed(() => new Set(this.broken().map(({ id }) => id)));
   readonly picked = computed(() => {
     const id = this.pickedId();
@@ -394,9 +395,5 @@ export class Planning {
     this.#ownPins.set(new Map());
     this.moved.set([]);
     this.letGo();
-  }
-
-  #words(): PlanWords {
-    return { clock: (minute) => this.clock().clock(minute), units: this.#units() };
   }
 }
