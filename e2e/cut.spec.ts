@@ -116,6 +116,20 @@ test('stopped early the best so far is kept; a piece dragged stays pinned when t
   await expect(pieceOn(page, 'SW2')).toHaveAccessibleName(/pinned/);
   await page.keyboard.press('Control+z');
   await expect(edge).toHaveText(at ?? '');
+
+  await allSaved(page);
+  const kept = await page.locator('a[download="cut-plan.json"]').getAttribute('href');
+  const buffer = await (await page.request.get(kept ?? '')).body();
+  await pieceOn(page, 'SW2').press('ArrowUp');
+  await expect(edge).not.toHaveText(at ?? '');
+  await page.keyboard.press('Alt+t');
+  await page
+    .getByLabel('Read a plan file back')
+    .setInputFiles({ name: 'cut-plan.json', mimeType: 'application/json', buffer });
+  await page.keyboard.press('Alt+l');
+  await expect(edge).toHaveText(at ?? '');
+  await page.keyboard.press('Alt+t');
+  await expect(page.getByText('The plan lies as it was taken out.')).toBeVisible();
 });
 
 test('cuts are marked, checked and cut at the table; sheet and labels are printed; what is cut comes off the stock and undo puts it back', async ({

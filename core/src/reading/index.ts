@@ -63,6 +63,7 @@ export { type ReadyBook, newReadyBook, readyAnswers } from './ready-answers';
 export { type AfterLaying, returnsOf } from './returns';
 export { type PromisedTwice, promisedTwice, spokenForElsewhere } from './spoken-for';
 export { type RollTrial, type SeamSum, rollTrials, seamedOtherwise, widestRoll_nm } from './roll-trials';
+export { type NotReadBack, pinsOfPlan } from './plan-read-back';
 export { needsLayout } from './needs-layout';
 export { type StateAtStop, stateAtCut, stateAtFilm, stateAtFit, stateAtSurvey } from './state-at-stop';
 export {

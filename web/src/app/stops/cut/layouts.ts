@@ -38,6 +38,8 @@ interface Asked {
   readonly filmId: string;
   readonly filmName: string;
   readonly settings: CutSettings;
+  /** Places that pieces are held at, instead of those a person pinned here. */
+  readonly pins?: (order: CutOrder) => CutOrder['pinned'];
 }
 
 /** Looks for the layout of a film and keeps it, whatever is looked at meanwhile. */
@@ -83,8 +85,9 @@ export class Layouts {
     this.#search.stop();
   }
 
-  #order({ filmId, settings }: Asked): CutOrder {
-    return filmOrder(this.#reading.view(), filmId, settings, this.#stock.items());
+  #order({ filmId, settings, pins }: Asked): CutOrder {
+    const order = filmOrder(this.#reading.view(), filmId, settings, this.#stock.items());
+    return pins === undefined ? order : { ...order, pinned: pins(order) };
   }
 
   /** Rolls that are cut into, as one word to compare. */

@@ -1,3 +1,4 @@
+import { PlanBack } from './plan-back';
 import { OffcutsLeft } from './offcuts-left';
 import { JobClock } from '../../day/job-clock';
 import {
@@ -58,6 +59,7 @@ export class TableView {
   protected readonly words = cutWords;
   protected readonly cutting = inject(Cutting);
   protected readonly work = inject(PlanWork);
+  protected readonly planBack = inject(PlanBack);
   protected readonly plotter = inject(BenchPlotter);
   readonly #device = inject(Device);
   readonly #units = this.#device.units;
@@ -197,6 +199,12 @@ export class TableView {
           this.work.markCut(this.#ordered().slice(0, job.done));
         });
     });
+  }
+
+  protected async readBack(from: HTMLInputElement): Promise<void> {
+    const file = from.files?.[0];
+    from.value = '';
+    if (file !== undefined) await this.planBack.read(await file.text());
   }
 
   protected async send(roll: RowOf<'cutRoll'>, from: number): Promise<void> {
