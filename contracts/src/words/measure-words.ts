@@ -19,6 +19,8 @@ const IMPOSSIBLE = {
     `${names.map((name) => name || 'An opening').join(', ')} ${names.length === 1 ? 'reaches' : 'reach'} beyond the wall.`,
   'sag too deep': ({ sag_mm }, { about }) => `A sag of ${about(sag_mm)} is deeper than half its chord.`,
   'girths close to a point': 'These girths would close to a point below the top.',
+  'profile under its width': ({ profile_mm, width_mm }, { about }) =>
+    `Over the profile it is ${about(profile_mm)}, less than its plain width of ${about(width_mm)}: one of the two is misread.`,
   'measure refused': ({ got, expected }) => `One measure cannot be: ${got}; expected ${expected}.`,
 } satisfies Messages<Impossible>;
 
@@ -35,7 +37,7 @@ const REMARKS = {
   'openings without size': ({ count }) =>
     `${counted(count, 'opening has', 'openings have')} no width and height yet: not taken off.`,
   'no furrow yet':
-    'No furrow with width and depth yet: the girth is the plain width. Add the profile under Parts.',
+    'The profile is not known yet: the girth is the plain width. Lay a strip of paper over it, or add its furrows under Parts; a raised bead counts as a hollow of the same size.',
   'off the taper': ({ up_mm, off_mm }, { about, length }) =>
     `${about(up_mm)} up, the column is ${length(Math.abs(off_mm))} ${off_mm < 0 ? 'less' : 'more'} round than a straight taper: ${off_mm < 0 ? 'waisted' : 'bellied'}, or misread? Take that ring again, and one more a quarter up. Film is drawn for a straight taper.`,
   'thickness unknown': 'Edges are wrapped but the thickness is unknown: measure it to know the girth.',

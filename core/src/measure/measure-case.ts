@@ -19,6 +19,8 @@ export type Impossible =
   | { readonly case: 'openings beyond the wall'; readonly names: readonly string[] }
   | { readonly case: 'sag too deep'; readonly sag_mm: number }
   | { readonly case: 'girths close to a point' }
+  /** A strip laid over a profile cannot be shorter than the profile is wide. */
+  | { readonly case: 'profile under its width'; readonly profile_mm: number; readonly width_mm: number }
   /** One measure is refused before any shape is looked for. */
   | { readonly case: 'measure refused'; readonly got: string; readonly expected: string };
 

@@ -430,6 +430,47 @@ describe('what does a wall ask of the film?', () => {
   });
 });
 
+describe('what does a moulding take?', () => {
+  const face: readonly Taken[] = [
+    ['distance', 'tl', 'tr', 120],
+    ['distance', 'bl', 'br', 120],
+    ['distance', 'tl', 'bl', 2400],
+    ['distance', 'tr', 'br', 2400],
+  ];
+  it('a bead of half a circle 40 wide on a board of 120 takes 80 + 20π over the strip: that is its girth', () => {
+    const girth_mm = 80 + 20 * Math.PI;
+    const { sizes, remarks } = measured(
+      check('moulding', [...face, ['circumference', 'mm', 'mm', girth_mm]]),
+    );
+    expect(sizes.girthWidth_mm?.value).toBeCloseTo(girth_mm, 9);
+    expect(remarks).not.toContainEqual({ case: 'no furrow yet' });
+  });
+  it('the strip wins over furrows summed up; without either the girth is said to be the plain width', () => {
+    const furrow: NonNullable<SurfaceInput['parts']>[number] = {
+      kind: 'furrow',
+      name: '',
+      x_mm: 0,
+      y_mm: 0,
+      width_mm: 10,
+      height_mm: null,
+      depth_mm: 5,
+      form: 'V',
+      count: 3,
+    };
+    const both = measured(
+      check('moulding', [...face, ['circumference', 'mm', 'mm', 150]], { parts: [furrow] }),
+    );
+    expect(both.sizes.girthWidth_mm?.value).toBeCloseTo(150, 9);
+    expect(measured(check('moulding', face)).remarks).toContainEqual({ case: 'no furrow yet' });
+  });
+  it('a strip shorter than the board is wide is misread', () => {
+    expect(check('moulding', [...face, ['circumference', 'mm', 'mm', 110]])).toMatchObject({
+      state: 'impossible',
+      why: { case: 'profile under its width', profile_mm: 110 },
+    });
+  });
+});
+
 describe('what do columns unroll to?', () => {
   it('a straight one of girth 1000 and 2500 high is a rectangle', () => {
     const result = measured(

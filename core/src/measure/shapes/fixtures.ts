@@ -51,22 +51,52 @@ const EDGE_SLOTS: readonly MeasureSlot[] = [
 /** A door, counter, table or panel: its face, and the edges the film is wrapped round. */
 export const panel: ShapeMeasure = { slots: () => [...FOUR_SIDE_SLOTS, ...EDGE_SLOTS], check: checkPanel };
 
-/** A moulding or furrowed board: plain width and length, and the girth its profile gives the film. */
-export const moulding: ShapeMeasure = {
-  slots: () =>
-    FOUR_SIDE_SLOTS.filter(({ key }) =>
-      ['width-top', 'width-bottom', 'height-left', 'height-right', 'diagonal-falling'].includes(key),
-    ),
-  check: (input) => {
-    const flat = checkFourSides(input);
-    if (!('figure' in flat)) return flat;
-    const { width, height } = outlineBounds(flat.figure.outline);
-    const more = girths(width, height, input.parts ?? [], undefined);
-    const remarks =
-      Object.keys(more).length > 0 ? flat.remarks : [...flat.remarks, { case: 'no furrow yet' as const }];
-    return { ...flat, remarks, sizes: { ...flat.sizes, ...more } };
-  },
+const PROFILE: MeasureSlot = {
+  key: 'profile',
+  kind: 'circumference',
+  from: 'mm',
+  to: 'mm',
+  word: 'over the profile, edge to edge',
+  group: 'curve',
+  lies: 'beside',
+  how: 'Press a strip of paper into every hollow and over every bead, mark both edges, lay it flat and measure.',
 };
+const FACE_KEYS = ['width-top', 'width-bottom', 'height-left', 'height-right', 'diagonal-falling'];
+
+/**
+ * A moulding or furrowed board: plain width and length, and the girth its profile gives the film: as a strip
+ * of paper took it, else summed up from its furrows.
+ */
+export const moulding: ShapeMeasure = {
+  slots: () => [...FOUR_SIDE_SLOTS.filter(({ key }) => FACE_KEYS.includes(key)), PROFILE],
+  check: checkMoulding,
+};
+
+function checkMoulding(input: SurfaceInput): SurfaceCheck {
+  const taken = input.readings.filter(({ kind }) => kind === PROFILE.kind);
+  const flat = checkFourSides({ ...input, readings: input.readings.filter((own) => !taken.includes(own)) });
+  if (!('figure' in flat)) return flat;
+  const { width, height } = outlineBounds(flat.figure.outline);
+  const summed = girths(width, height, input.parts ?? [], undefined);
+  const profile_mm =
+    taken.length === 0 ? undefined : taken.reduce((sum, { value_mm }) => sum + value_mm, 0) / taken.length;
+  if (profile_mm === undefined) {
+    const isKnown = Object.keys(summed).length > 0;
+    const remarks = isKnown ? flat.remarks : [...flat.remarks, { case: 'no furrow yet' as const }];
+    return { ...flat, remarks, sizes: { ...flat.sizes, ...summed } };
+  }
+  if (profile_mm < width - PROFILE_SLACK_MM)
+    return {
+      state: 'impossible',
+      why: { case: 'profile under its width', profile_mm, width_mm: width },
+      suspects: [],
+    };
+  const girthWidth_mm = girth('across', width, Math.max(0, profile_mm - width), []);
+  return { ...flat, sizes: { ...flat.sizes, ...summed, girthWidth_mm } };
+}
+
+/** A strip of paper is no steel rule. @source our guess */
+const PROFILE_SLACK_MM = 2;
 
 function checkPanel({ readings, parts = [], determinedWithin_mm }: SurfaceInput): SurfaceCheck {
   const face = checkFourSides({ readings, determinedWithin_mm });
