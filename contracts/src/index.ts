@@ -69,3 +69,10 @@ export {
   weatherStateSchema,
 } from './weather';
 export { scheduleRequestSchema, sunRequestSchema, waitsRequestSchema } from './reckon-day';
+export {
+  type FilmSheet,
+  type FilmSheetType,
+  FILM_SHEET_TYPES,
+  LARGEST_SHEET_BYTES,
+  filmSheetSchema,
+} from './film-sheet';

@@ -32,6 +32,8 @@ export type ServerErrorCode =
   | 'LEARNED_UNKNOWN'
   | 'LEARNED_CONFLICT'
   | 'PHOTO_NOT_AN_IMAGE'
+  | 'SHEET_UNREADABLE'
+  | 'SHEET_UNKNOWN'
   | 'PHOTO_TOO_LARGE'
   | 'PHOTO_UNKNOWN'
   | 'DEVICE_NOT_CONNECTED'
@@ -179,6 +181,16 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
     status: 415,
     title: 'This file is not a picture',
     remedy: 'Send a JPEG, PNG or WebP picture.',
+  },
+  SHEET_UNREADABLE: {
+    status: 415,
+    title: 'This file is no data sheet',
+    remedy: 'Send the sheet as PDF, JPEG or PNG.',
+  },
+  SHEET_UNKNOWN: {
+    status: 404,
+    title: 'No data sheet is kept for this film',
+    remedy: 'Attach its sheet in the film catalogue.',
   },
   PHOTO_TOO_LARGE: {
     status: 413,

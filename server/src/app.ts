@@ -13,6 +13,7 @@ import { ChangeFeed } from './features/events/change-feed';
 import { eventRoutes } from './features/events/routes';
 import { dayRoutes } from './features/day/routes';
 import { filmRoutes } from './features/films/routes';
+import { filmSheetRoutes } from './features/films/sheet-routes';
 import { healthRoutes } from './features/health/routes';
 import { formatRoutes } from './features/formats/routes';
 import { jobRoutes } from './features/jobs/routes';
@@ -130,6 +131,7 @@ function routesOf(
     dayRoutes({ db, weather, thermometer: standIns.thermometer }),
     peopleRoutes({ db, clock, readyPerson }),
     filmRoutes({ db, clock }),
+    filmSheetRoutes({ db, clock }),
     learnedRoutes({ db, clock }),
     supplyRoutes({ db, clock }),
     stockRoutes({ db, clock }),

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { filmSheetSchema } from '../film-sheet';
 import { filmBodySchema, filmListSchema, filmRowSchema } from '../film';
 import { learnedBodySchema, learnedRowSchema } from '../learned';
 import { supplyBodySchema, supplyRowSchema } from '../supply';
@@ -12,6 +13,24 @@ const backupSchema = z.strictObject({ name: z.string(), madeAt: z.string(), byte
 
 /** What all jobs share: films, stock, rates, supplies, the forecast, backups, and how the server is. */
 export const SHOP_ROUTES: readonly Route[] = [
+  {
+    method: 'get',
+    path: '/api/film-sheets',
+    says: 'Which films have their data sheet kept here, and how large it is',
+    answer: z.array(filmSheetSchema),
+  },
+  {
+    method: 'put',
+    path: '/api/films/{filmId}/sheet',
+    says: 'Keep the data sheet of a film: a PDF, JPEG or PNG of up to 15 MB (the body); ?name= of the file, ?who= and ?personId= of the person',
+    answer: filmSheetSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/films/{filmId}/sheet',
+    says: 'The data sheet of a film as it was given',
+    kind: 'application/pdf',
+  },
   {
     method: 'get',
     path: '/api/health',

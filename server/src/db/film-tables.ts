@@ -8,7 +8,8 @@ import type {
   Roll,
 } from '@yellow-pane/core/job';
 import { boolean, doublePrecision, integer, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
-import { nm } from './columns';
+import type { FilmSheetType } from '@yellow-pane/contracts';
+import { bytes, nm } from './columns';
 import { changedInShop } from './people-tables';
 
 export const film = pgTable('film', {
@@ -88,4 +89,15 @@ export const roll = pgTable('roll', {
   rightEdge: boolean().notNull(),
   where: text().notNull(),
   gone: boolean().notNull(),
+});
+
+/** The data sheet of a film as its maker gives it out. */
+export const filmSheet = pgTable('film_sheet', {
+  filmId: uuid()
+    .primaryKey()
+    .references(() => film.id),
+  ...changedInShop(),
+  name: text().notNull(),
+  type: text().$type<FilmSheetType>().notNull(),
+  data: bytes().notNull(),
 });

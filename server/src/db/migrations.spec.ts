@@ -37,6 +37,7 @@ const LANDED: Readonly<Record<string, string>> = {
   '0018_film_material.sql': '73bb9d03ff9b9dbd99f70569973297aac323234f460abb0f1fabcf2dc6093324',
   '0019_seams_for_a_roll.sql': '27d03d2ed2ea7a884045241f8b4028eae58e27a050eb041902a82063fcb76c60',
   '0020_offcut_gone.sql': '37f25d63c01826ea9602d4913a1d8b32963d9ba06f643cf087d4f40f9187bcc5',
+  '0021_film_sheet.sql': '6298fe71895ff354b60f0d8df84e6ddb8e7abad9af5608da869b17878acf3c76',
 };
 
 describe('may a migration be changed once it has landed?', () => {

@@ -141,7 +141,7 @@ export const ROW_TABLES = {
 
 export { crewMember, daySettings, plannedStep } from './day-tables';
 export { person } from './people-tables';
-export { film, filmWidth, roll } from './film-tables';
+export { film, filmSheet, filmWidth, roll } from './film-tables';
 export { seamChoice, jobAllowance, cutPlan, cutRoll, cutPiece, offcut, stockTake } from './cutting-tables';
 export {
   job,

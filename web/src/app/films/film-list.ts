@@ -3,13 +3,14 @@ import type { FilmRow } from '@yellow-pane/contracts';
 import { type FilmFamily, FAMILY_NAMES, FILM_FAMILIES } from '@yellow-pane/core/job';
 import { formatLengthWithUnit, formatTemperature } from '@yellow-pane/core/quantity';
 import { Device } from '../device/device';
+import { SheetOfFilm } from './sheet-of-film';
 import { FilmSwatch } from '../stops/film/film-swatch';
 import { catalogueWords } from '../words/catalogue';
 
 /** The catalogue by family: searched, and each film with what decides for its kind. */
 @Component({
   selector: 'yp-film-list',
-  imports: [FilmSwatch],
+  imports: [FilmSwatch, SheetOfFilm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="flex flex-wrap gap-4 mt-4">
@@ -66,6 +67,7 @@ import { catalogueWords } from '../words/catalogue';
                   }}</span
                   ><span class="block text-sm text-faint">{{ film.row.use }}</span
                   ><span class="block text-sm md:hidden">{{ film.inShort }}</span>
+                  <yp-sheet-of-film [film]="film.row" />
                 </th>
                 @if (group.isForGlass) {
                   <td class="figure text-right pl-5 max-md:hidden">{{ film.light }}</td>

@@ -1,3 +1,4 @@
+import { FilmSheets } from '../catalogue/film-sheets';
 import { Device } from '../device/device';
 import { degreesOf } from '@yellow-pane/core/quantity';
 import {
@@ -97,6 +98,7 @@ export class Films {
   protected readonly spectrumSays = signal<string | undefined>(undefined);
 
   constructor() {
+    void inject(FilmSheets).load();
     void this.catalogue.load();
     inject(GeneralCommands).offer();
   }

@@ -2,6 +2,7 @@ import type {
   AcceptedChange,
   Change,
   FilmRow,
+  FilmSheet,
   Forecast,
   JobState,
   JobSummary,
@@ -125,6 +126,12 @@ export const api = {
       readonly name: string;
     },
   ) => ask<AcceptedChange>(`/api/jobs/${jobId}/duplicate`, json('POST', copy)),
+  filmSheets: () => ask<readonly FilmSheet[]>('/api/film-sheets'),
+  keepFilmSheet: (filmId: string, { who, personId }: MadeBy, sheet: File) =>
+    ask<FilmSheet>(
+      `/api/films/${filmId}/sheet?${new URLSearchParams({ name: sheet.name, who, personId: personId ?? '' }).toString()}`,
+      { method: 'PUT', body: sheet, headers: { 'Content-Type': 'application/octet-stream' } },
+    ),
   films: () => ask<readonly FilmRow[]>('/api/films'),
   saveFilm: (id: string, by: MadeBy, film: Film) =>
     ask<FilmRow>(`/api/films/${id}`, json('PUT', { ...by, film })),

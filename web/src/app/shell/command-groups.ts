@@ -1,8 +1,4 @@
-import type { Command } from './commands';
-
-/** What a command has to do with: the work at hand, the whole job, another place, or this device. */
-export const ABOUTS = ['here', 'job', 'elsewhere', 'device'] as const;
-export type About = (typeof ABOUTS)[number];
+import { ABOUTS, type About, type Command } from './commands';
 
 /** The commands that have all these words in them, what fits the work at hand first; no group is empty. */
 export function groupedCommands(

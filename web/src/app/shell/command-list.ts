@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { DialogRef } from '@angular/cdk/dialog';
 import { shellWords } from '../words/shell';
-import { type About, groupedCommands } from './command-groups';
-import { type Command, Commands } from './commands';
+import { groupedCommands } from './command-groups';
+import { type About, type Command, Commands } from './commands';
 
 const ABOUT_WORDS: Readonly<Record<About, string>> = {
   here: shellWords.forThisWork,

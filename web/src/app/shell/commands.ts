@@ -1,5 +1,8 @@
-import type { About } from './command-groups';
 import { Injectable, signal, inject, DestroyRef } from '@angular/core';
+
+/** What a command has to do with: the work at hand, the whole job, another place, or this device. */
+export const ABOUTS = ['here', 'job', 'elsewhere', 'device'] as const;
+export type About = (typeof ABOUTS)[number];
 
 export interface Command {
   readonly id: string;

@@ -33,7 +33,6 @@ export function shownItem(
     size: `${metres(left)} × ${formatLengthWithUnit(row.width_nm, units)}`,
     under: [
       row.lot === '' ? '' : catalogueWords.lot(row.lot),
-      row.where,
       film_um === undefined || left === 0
         ? ''
         : catalogueWords.weighs(figuresIn(units).weight(weightOf(row.width_nm, left, film_um))),

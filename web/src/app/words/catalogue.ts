@@ -118,6 +118,11 @@ export const catalogueWords = {
   whereLies: (label: string) => `Where ${label} lies`,
   keptFrom: (wide: string, long: string) =>
     `What is left of a roll is kept as an offcut from ${wide} wide and ${long} long on: change it under Settings.`,
+  dataSheet: 'Data sheet',
+  attachSheet: 'Attach the data sheet',
+  anotherSheet: 'another one',
+  sheetTooLarge: (name: string, megabytes: number, most: number) =>
+    `${name} has ${megabytes.toFixed(0)} MB; the most is ${most}. Save it smaller.`,
   leftEdge: 'left factory edge',
   rightEdge: 'right factory edge',
   noEdge: 'no factory edge',

@@ -7,6 +7,8 @@ export const surveyWords = {
   seenFrom: (side: Figure) => `seen from ${side}`,
   facing: (bearing_deg: Figure) => `, facing ${bearing_deg}°`,
   otherSide: 'See it from the other side',
+  nearer: 'Nearer',
+  wholeFront: 'Whole front, with the ground',
   backTo: 'Back to',
   theSurface: 'the surface',
   placedAt: (tag: string, left: string, foot: string) =>

@@ -1,3 +1,4 @@
+import { FilmSheets } from '../../catalogue/film-sheets';
 import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import {
   type FilmAnswer,
@@ -147,6 +148,7 @@ export class Choosing {
   });
 
   constructor() {
+    void inject(FilmSheets).load();
     effect((onCleanup) => {
       const question = this.#question();
       const timer = setTimeout(() => {

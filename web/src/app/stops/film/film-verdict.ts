@@ -1,3 +1,4 @@
+import { SheetOfFilm } from '../../films/sheet-of-film';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { filmAdviceWords, filmReasonWords, missWords } from '@yellow-pane/contracts/words';
 import { CLASS_CAUTION, FIRE_CAUTION, type FilmAnswer, IMPACT_CLASSES } from '@yellow-pane/core/choosing';
@@ -18,7 +19,7 @@ import { figureLines, headingOf, privacySentence } from './film-words';
 /** What was worked out for the film looked at: verdict first, then why, then every figure with its sum. */
 @Component({
   selector: 'yp-film-verdict',
-  imports: [CautionNote, EdgesSeenHere, Figure, VerdictBox, VerdictMark],
+  imports: [SheetOfFilm, CautionNote, EdgesSeenHere, Figure, VerdictBox, VerdictMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (choosing.fault(); as says) {
@@ -135,6 +136,7 @@ import { figureLines, headingOf, privacySentence } from './film-words';
     @if (choosing.chosen(); as film) {
       <section aria-labelledby="sheet-of" class="text-sm leading-snug">
         <h2 id="sheet-of" class="font-bold text-base">{{ words.fromItsSheet }}</h2>
+        <yp-sheet-of-film [film]="film" />
         <p class="figure">{{ words.thicknessAndRolls(film.thickness_um, widths()) }}</p>
         <p>
           {{ words.workBetween(temperature(film.workMin_C), temperature(film.workMax_C)) }}

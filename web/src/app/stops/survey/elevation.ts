@@ -75,6 +75,14 @@ const MARGIN = 36;
       >
         {{ words.otherSide }}
       </button>
+      <button
+        type="button"
+        class="act act-small act-quiet underline underline-offset-2"
+        [attr.aria-pressed]="isNear()"
+        (click)="isNear.set(!isNear())"
+      >
+        {{ isNear() ? words.wholeFront : words.nearer }}
+      </button>
       <button type="button" class="act act-next ml-auto" (click)="closed.emit()">
         {{ words.backTo }} {{ selection.surface()?.tag ?? words.theSurface }}
       </button>
@@ -177,6 +185,8 @@ export class Elevation {
       this.places()[0],
   );
   protected readonly looksFrom = computed(() => (this.isFromInside() ? 'inside' : 'outside'));
+  /** As near as its surfaces allow; else with the ground they stand over. */
+  protected readonly isNear = signal(false);
   readonly #laid = computed(() => {
     let free = 0;
     const place = this.place_();
@@ -194,15 +204,17 @@ export class Elevation {
   });
   readonly #frame = computed(() => {
     const all = this.#laid();
-    const right = Math.max(2000, ...all.map(({ left, width }) => left + width));
-    const left = Math.min(0, ...all.map((item) => item.left));
-    const top = Math.max(1500, ...all.map(({ foot, height }) => foot + height));
+    const isNear = this.isNear() && all.length > 0;
+    const right = Math.max(isNear ? -Infinity : 2000, ...all.map(({ left, width }) => left + width));
+    const left = Math.min(isNear ? Infinity : 0, ...all.map((item) => item.left));
+    const top = Math.max(isNear ? -Infinity : 1500, ...all.map(({ foot, height }) => foot + height));
+    const low = isNear ? Math.min(...all.map(({ foot }) => foot)) : 0;
     const scale = Math.min(
       (this.size().width - 2 * MARGIN) / (right - left),
-      (this.size().height - 2 * MARGIN) / top,
+      (this.size().height - 2 * MARGIN) / (top - low),
     );
-    /** A front that is wide leaves room over it: half of that is left below. */
-    const below = Math.max(0, this.size().height - 2 * MARGIN - top * scale) / 2;
+    /** A front that is wide leaves room over it: half of that is left below, and what lies under it. */
+    const below = Math.max(0, this.size().height - 2 * MARGIN - (top - low) * scale) / 2 - low * scale;
     return { left, right, scale, below, x0: (this.size().width - (right - left) * scale) / 2 };
   });
   protected readonly ground = computed(() => this.size().height - MARGIN - this.#frame().below);
