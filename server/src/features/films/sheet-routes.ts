@@ -36,7 +36,7 @@ export function filmSheetRoutes({ db, clock }: Deps): Router {
     response.json(
       rows.map((row): FilmSheet => ({
         ...row,
-        bytes: Number(row.bytes),
+        bytes: row.bytes,
         changedAt: row.changedAt.toISOString(),
       })),
     );

@@ -15,8 +15,8 @@ export interface Bubble extends Point {
 }
 
 /**
- * Where a sentence about a field goes so that it lies over no other field: beside it, below or above, else the
- * nearest free place; where there is none, whichever covers least.
+ * Where a sentence about a field goes so that it lies over no other field: beside it, below or above, else
+ * the nearest free place; where there is none, whichever covers least.
  * @param others middles of the other fields
  */
 export function bubbleBeside(
