@@ -128,7 +128,7 @@ export const VIEWS: readonly View[] = [
     path: `${JOB}/day/${surface(1)}`,
     before: async (page) => {
       await page.getByRole('button', { name: 'Mixes' }).click();
-      await page.getByText('Not planned yet').waitFor();
+      await page.getByRole('complementary').getByText('Not planned yet').waitFor();
     },
   },
   {

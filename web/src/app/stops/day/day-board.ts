@@ -84,6 +84,8 @@ const FAR_MIN = 30;
 })
 export class DayBoard {
   protected readonly words = dayWords;
+  /** Bars are narrow there: the list says what they are. */
+  protected readonly isPhone = matchMedia('(max-width: 767px)').matches;
   /** The stretch under the pointer or the focus: a narrow one has no room for its name. */
   protected readonly pointedId = signal<string | undefined>(undefined);
   protected readonly pointedSays = computed(
