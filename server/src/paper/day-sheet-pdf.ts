@@ -72,7 +72,7 @@ function head(pdf: PdfPage, job: string, zone: string, { person, from_ms }: Shee
 
 /** The steps of a line as its page has room for. */
 const stepsOf = ({ what, short }: SheetOfDay['lines'][number], { full }: Detail): string =>
-  full ? what.replaceAll('\n', ' ') : `${short.replace(/…$/, '')}${short.endsWith('…') ? '…' : '.'}`;
+  full ? what.replaceAll('\n', ' ') : short.endsWith('…') ? short : `${short}.`;
 
 const others = (sheet: SheetOfDay, { people }: SheetOfDay['lines'][number]): string => {
   const beside = people.filter((name) => name !== sheet.person);
