@@ -62,7 +62,7 @@ function hardnessWords({ word, where, surplus_mm, most_share }: Hardness, figure
     case 'saddle: the film would have to stretch':
       return 'The glass curves two opposite ways. Polyester does not stretch: refer it, or fit it in strips.';
     case 'flat enough':
-      return 'The film lies down by squeegee alone.';
+      return 'Folds hardly show. On a vehicle pane pinch three on purpose and shrink them; elsewhere it may lie down by squeegee alone.';
     case 'a few folds':
       return `${tooLong} along the edge, gathered into folds and shrunk.${much}`;
     case 'many folds':

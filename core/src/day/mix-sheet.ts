@@ -41,7 +41,7 @@ export interface MixLine {
 export interface MixInput {
   readonly surfaces: readonly Pick<
     DaySurface,
-    'method' | 'family' | 'area_m2' | 'edge_m' | 'hasInsideCorner'
+    'method' | 'family' | 'area_m2' | 'edge_m' | 'height_m' | 'hasInsideCorner'
   >[];
   /** By the cap of a concentrate, or the key of a recipe. */
   readonly slip: string;
@@ -124,12 +124,15 @@ class Amounts {
     return this.#area((surface) => this.#isOf(templates, surface));
   }
 
-  /** Laps of columns, half their height-and-girth, and inside corners of a room's height, both sides. */
+  /** Laps of columns, and inside corners on both walls and over the turned strip, along their height. */
   get seams_m(): number {
-    const columns = this.input.surfaces.filter((surface) => this.#isOf(['column'], surface));
-    const edges_m = columns.reduce((sum, { edge_m }) => sum + (edge_m ?? RULES.usualEdge.value), 0);
-    const corners = this.input.surfaces.filter(({ hasInsideCorner }) => hasInsideCorner === true).length;
-    return edges_m / 2 + corners * 2 * 2.5;
+    const heightOf = ({ height_m }: MixInput['surfaces'][number]): number =>
+      height_m ?? RULES.usualHeight.value;
+    return this.input.surfaces.reduce((sum, surface) => {
+      const lap = this.#isOf(['column'], surface) ? 1 : 0;
+      const corner = surface.hasInsideCorner === true ? 3 : 0;
+      return sum + (lap + corner) * heightOf(surface);
+    }, 0);
   }
 
   used(area_m2: number, key: LearnedKey, times = 1): Reasoned<number> {

@@ -36,6 +36,11 @@ const entries = {
     word: 'Safety film',
     says: 'It delays an attack, it does not stop one. Only the tested system of glass, film and fixing carries a class.',
   },
+  looseGlass: {
+    word: 'Loose glass',
+    says: 'Beads out: the pane holds by nothing. Gloves, one hand on it, the opening guarded; beads back the same day.',
+  },
+  smoke: { word: 'Smoke', says: 'Film that smokes is burnt: gun away, air, and a new blank.' },
   heatGun: {
     word: 'Heat gun',
     says: 'Heat-resistant glove on the tool hand. Never leave it hot on film, glass, seals or near solvents. Keep it moving.',

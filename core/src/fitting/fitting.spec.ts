@@ -170,16 +170,17 @@ describe('how is each kind of surface worked on?', () => {
   it('keys are unique within every template', () => {
     for (const { steps: all } of TEMPLATES) expect(new Set(all.map(({ key }) => key)).size).toBe(all.length);
   });
-  it('decor: putty and primer dry before film, heat before the final cut, which waits for cooling', () => {
+  it('putty and primer dry before film; heat comes before the final cut, which waits for cooling', () => {
     const own = of('decor');
     expect(own.find(({ step }) => step === 'putty')?.then?.least).toBe('putty');
     expect(own.find(({ step }) => step === 'prime-water')?.then?.least).toBe('primer, water-based');
-    expect(own.find(({ step }) => step === 'post-heat')?.then?.least).toBe(15);
-    expect(own.map(({ step }) => step).indexOf('post-heat')).toBeLessThan(
-      own.map(({ step }) => step).indexOf('final-cut'),
+    const wrapped = of('wrapped edges');
+    expect(wrapped.find(({ step }) => step === 'post-heat')?.then?.least).toBe(15);
+    expect(wrapped.map(({ step }) => step).indexOf('post-heat')).toBeLessThan(
+      wrapped.map(({ step }) => step).indexOf('final-cut'),
     );
     expect(of('decor', { primer: 'solvent-based' }).map(({ step }) => step)).toContain('prime-solvent');
-    expect(of('decor', { hasInsideCorner: true }).length).toBe(own.length + 4);
+    expect(of('decor', { hasInsideCorner: true }).length).toBe(own.length + 8);
   });
   it('promoter is left 5 to 15 minutes and not over 60', () => {
     expect(of('column').find(({ step }) => step === 'seam-promoter')?.then).toMatchObject({

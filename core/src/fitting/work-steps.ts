@@ -1,9 +1,17 @@
 import { type CutMethod, type FilmFamily, type FittingSchools, type SurfaceCondition, isHurt } from '../job';
-import { type Formula, type Reasoned, applyFormula } from '../quantity';
+import { type DisplayUnits, type Formula, type Reasoned, applyFormula } from '../quantity';
+import { filled } from './step-numbers';
 import { type Caution, type CautionKey, caution } from './cautions';
 import { type Learned, learnedOf, sourceOf } from '../learned';
 import { slipNeeded } from './slip';
-import { type Pause, type SharedTool, type StepCase, type StepTemplate, templateFor } from './templates';
+import {
+  type Pause,
+  type SharedTool,
+  type StepCase,
+  type StepTemplate,
+  numbersOf,
+  templateFor,
+} from './templates';
 import { RULES } from '../rules';
 
 /** One thing to do on one surface. (template, step, version) is its stable key. */
@@ -39,6 +47,18 @@ export interface WorkStepsInput {
   readonly family?: FilmFamily;
   readonly isHardToReach?: boolean;
   readonly hasInsideCorner?: boolean;
+  /** Of a seam or a corner, in m, when it is measured. */
+  readonly height_m?: number;
+  /** Of its upper edge over the floor one stands on, in m, when it is known. */
+  readonly top_m?: number;
+  readonly isOutside?: boolean;
+  readonly isVehicle?: boolean;
+  readonly texture?: StepCase['texture'];
+  readonly straySealant?: StepCase['straySealant'];
+  readonly hasObstacles?: boolean;
+  readonly postHeat_C?: number | null;
+  /** How figures in the words are said; metric unless told. */
+  readonly units?: DisplayUnits;
   readonly shrink?: StepCase['shrink'];
   readonly primer?: StepCase['primer'];
   readonly learned?: readonly Learned[];
@@ -67,13 +87,9 @@ export const MINUTES_FORMULA: Formula<{ sum_min: number; times: number }> = {
  */
 export function workStepsFor(input: WorkStepsInput): readonly WorkStep[] {
   const template = templateFor(input.method ?? 'trim in place', input.family);
-  const own: StepCase = {
-    schools: input.schools,
-    hasInsideCorner: input.hasInsideCorner ?? false,
-    shrink: input.shrink ?? 'fold by fold',
-    primer: input.primer ?? 'water-based',
-  };
+  const own = stepCaseOf(input);
   const isLarge = input.area_m2 === undefined || input.area_m2 >= RULES.largeSheet.value;
+  const isHigh = (input.top_m ?? 0) > RULES.ladderFrom.value;
   return template.steps
     .filter((step) => step.when === undefined || step.when(own))
     .map((step, index) => ({
@@ -81,19 +97,34 @@ export function workStepsFor(input: WorkStepsInput): readonly WorkStep[] {
       templateVersion: template.version,
       step: step.key,
       number: index + 1,
-      what: step.what,
+      what: filled(step.what, numbersOf(step, own), input.units ?? 'metric'),
       why: step.why,
       tools: step.tools,
       cautions: cautionsOf(step, index, input).map(caution),
       ...slipOf(step, input),
       minutes: minutesOf(step, input),
-      crew: step.crew === 2 || (step.crew === 'large' && isLarge) ? 2 : 1,
+      crew: crewOf(step, isLarge, isHigh),
       skill: step.skill ?? null,
-      shared: step.shared ?? [],
+      shared: sharedBy(step, isHigh),
       air: step.air ?? null,
       needsFit: step.needsFit ?? false,
       then: step.then ?? null,
     }));
+}
+
+/** What decides which steps are done, and what figures they have. */
+export function stepCaseOf(input: WorkStepsInput): StepCase {
+  return {
+    schools: input.schools,
+    hasInsideCorner: input.hasInsideCorner ?? false,
+    shrink: input.shrink ?? 'fold by fold',
+    primer: input.primer ?? 'water-based',
+    isOutside: input.isOutside ?? false,
+    texture: input.texture ?? 'unknown',
+    straySealant: input.straySealant ?? 'unknown',
+    hasObstacles: input.hasObstacles ?? false,
+    postHeat_C: input.postHeat_C ?? null,
+  };
 }
 
 function minutesOf(
@@ -101,13 +132,17 @@ function minutesOf(
   {
     area_m2 = RULES.usualArea.value,
     edge_m = RULES.usualEdge.value,
+    height_m = RULES.usualHeight.value,
     isHardToReach = false,
     learned = [],
   }: WorkStepsInput,
 ): Reasoned<number> {
   const used = step.takes.map((key) => learnedOf(key, learned));
   const sum_min = used.reduce(
-    (sum, { value, unit }) => sum + value * (unit === 'min/m²' ? area_m2 : unit === 'min/m' ? edge_m : 1),
+    (sum, { value, unit }) =>
+      sum +
+      value *
+        (unit === 'min/m²' ? area_m2 : unit === 'min/m' ? (step.along === 'height' ? height_m : edge_m) : 1),
     0,
   );
   const source =
@@ -122,10 +157,28 @@ function minutesOf(
   return { value: trace.value, why: [trace] };
 }
 
+/** At the surface itself, above reach: the ladder is needed, and booked. */
+const isOnLadder = ({ needsFit = false }: StepTemplate, isHigh: boolean): boolean => isHigh && needsFit;
+
+function sharedBy(step: StepTemplate, isHigh: boolean): readonly SharedTool[] {
+  return [
+    ...new Set<SharedTool>([
+      ...(step.shared ?? []),
+      ...(isOnLadder(step, isHigh) ? (['ladder'] as const) : []),
+    ]),
+  ];
+}
+
+/** Nobody is alone with gun and ladder. */
+function crewOf(step: StepTemplate, isLarge: boolean, isHigh: boolean): 1 | 2 {
+  const isGunOnLadder = isOnLadder(step, isHigh) && step.shared?.includes('heat gun') === true;
+  return step.crew === 2 || (step.crew === 'large' && isLarge) || isGunOnLadder ? 2 : 1;
+}
+
 function cautionsOf(
   step: StepTemplate,
   index: number,
-  { area_m2, condition, isSecurityFilm, method }: WorkStepsInput,
+  { area_m2, condition, isSecurityFilm, isVehicle = false, method, top_m = 0 }: WorkStepsInput,
 ): CautionKey[] {
   const isLarge = area_m2 === undefined || area_m2 >= RULES.largeSheet.value;
   const isGlass = method === undefined || !OFF_GLASS.has(method);
@@ -134,8 +187,10 @@ function cautionsOf(
     ...new Set<CautionKey>([
       ...(isHurt({ condition }) ? (['crackedGlass'] as const) : []),
       ...(index === 0 && isGlass ? (['glassAndFilm'] as const) : []),
+      ...(isVehicle && isGlass && index === 0 ? (['vehicleRules'] as const) : []),
       ...(isSecurityFilm && index === 0 ? (['safetyFilm'] as const) : []),
       ...own,
+      ...(isOnLadder(step, top_m > RULES.ladderFrom.value) ? (['ladder'] as const) : []),
     ]),
   ];
 }

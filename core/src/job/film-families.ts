@@ -26,7 +26,8 @@ const FOR_GLASS: FamilyFacts = {
  */
 export const FILM_FAMILIES: Readonly<Record<FilmFamily, FamilyFacts>> = {
   solar: FOR_GLASS,
-  'low emissivity': FOR_GLASS,
+  /** Its metal does not shrink with it. Our judgement. */
+  'low emissivity': { ...FOR_GLASS, followsCurvedGlass: false },
   'vehicle tint': FOR_GLASS,
   frosted: FOR_GLASS,
   /** Its own way of fitting, with an edge that is bonded to the frame. */

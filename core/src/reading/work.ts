@@ -1,10 +1,13 @@
 import { type WorkStep, type WorkStepsInput, workStepsFor } from '../fitting';
 import { NEW_DAY, type RowOf } from '../job';
+import type { DisplayUnits } from '../quantity';
 import type { JobView } from './job-view';
+import { isOfVehicle } from './place';
 import { checkOf } from './surface';
 
 const MM2_PER_M2 = 1e6;
 const MM_PER_M = 1000;
+const NM_PER_MM = 1e6;
 
 /** What decides the work of one film on one surface, whatever asks: steps, day, mixes, kit. */
 export function workCaseOf(
@@ -15,27 +18,47 @@ export function workCaseOf(
   const film = view.filmById.get(application.filmId);
   const check = checkOf(view, application.surfaceId);
   const wall = view.wallFactsOf(application.surfaceId);
+  const site = view.siteFactsOf(application.surfaceId);
   return {
     schools: application,
     method: application.method,
     condition: surface?.condition ?? 'unknown',
     isSecurityFilm: film?.family === 'security',
-    isHardToReach: view.siteFactsOf(application.surfaceId)?.reach === 'not everywhere',
+    isHardToReach: site?.reach === 'not everywhere',
+    isOutside: application.side === 'outside',
+    isVehicle: surface !== undefined && isOfVehicle(view, surface),
+    texture: wall?.texture ?? 'unknown',
+    straySealant: site?.sealantToCut ?? 'unknown',
+    hasObstacles: (site?.obstacles ?? '').trim() !== '',
     hasInsideCorner: wall?.leftCorner === 'inside corner' || wall?.rightCorner === 'inside corner',
-    ...(film === undefined ? {} : { family: film.family }),
+    ...(film === undefined ? {} : { family: film.family, postHeat_C: film.postHeat_C }),
     ...('sizes' in check
       ? {
           area_m2: check.sizes.area_mm2.value / MM2_PER_M2,
           edge_m: check.sizes.perimeter_mm.value / MM_PER_M,
+          height_m: check.sizes.aroundHeight_mm.value / MM_PER_M,
+          ...(site?.accessHeight_nm == null
+            ? {}
+            : { top_m: (site.accessHeight_nm / NM_PER_MM + check.sizes.aroundHeight_mm.value) / MM_PER_M }),
         }
       : {}),
   };
 }
 
 /** The steps of fitting it, in order, as this job chose its schools, primer and way of shrinking. */
-export function workStepsOf(view: JobView, application: RowOf<'application'>): readonly WorkStep[] {
+export function workStepsOf(
+  view: JobView,
+  application: RowOf<'application'>,
+  units: DisplayUnits = 'metric',
+): readonly WorkStep[] {
   const { primer, shrink } = view.rows.daySettings[0] ?? NEW_DAY;
-  return workStepsFor({ ...workCaseOf(view, application), primer, shrink, learned: view.shop.learned });
+  return workStepsFor({
+    ...workCaseOf(view, application),
+    primer,
+    shrink,
+    learned: view.shop.learned,
+    units,
+  });
 }
 
 /** What was done of it, by the key of the step. */

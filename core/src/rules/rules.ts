@@ -110,6 +110,18 @@ export const RULES = {
     reason: 'From here on two people lift a sash, a sheet or a roll.',
     source: COMMON_PRACTICE,
   },
+  ladderFrom: {
+    value: 2,
+    unit: 'm',
+    reason: 'Above this people stand on something: a platform for squeezing out, a ladder at least.',
+    source: COMMON_PRACTICE,
+  },
+  usualHeight: {
+    value: 2.5,
+    unit: 'm',
+    reason: 'A seam or corner of unknown height is reckoned as a storey.',
+    source: OURS,
+  },
   usualArea: {
     value: 1.5,
     unit: 'm²',
@@ -263,13 +275,7 @@ export const RULES = {
     reason: 'Glass is waited for a quarter longer than it is reckoned to take to cool: the wind drops.',
     source: OURS,
   },
-  postHeatLow: {
-    value: 82,
-    unit: '°C',
-    reason: 'Edges, corners and grooves where film was stretched are heated to what its sheet says.',
-    source: TWO_FILMS,
-  },
-  postHeatHigh: {
+  postHeat: {
     value: 90,
     unit: '°C',
     reason: "Without the film's sheet the aim is unknown; 90 °C as a guess.",

@@ -1,7 +1,8 @@
+import { degrees, mm } from '../step-numbers';
 import { ONE_GO, OPEN_TIME } from './flat-glass';
-import type { StepTemplate, WorkTemplate } from './template';
+import type { StepCase, StepTemplate, WorkTemplate } from './template';
 
-const INSIDE: readonly StepTemplate[] = [
+const INDOORS: readonly StepTemplate[] = [
   {
     key: 'clean-inside',
     what: 'Clean the inside, edges and trim too. Ease overlapping trim with a thin card.',
@@ -39,8 +40,9 @@ const INSIDE: readonly StepTemplate[] = [
   },
   {
     key: 'edge-folds',
-    what: 'Wash powder off the outside, then judge. Edge folds from moisture: blot, then brief heat at top and bottom only, 150 mm away at the sides.',
+    what: 'Wash powder off the outside, then judge. Edge folds from moisture: blot, then brief heat at top and bottom only, {away} away at the sides.',
     why: 'Wiper dirt and powder look like pockets.',
+    numbers: { away: mm(150) },
     tools: ['card', 'absorbent paper', 'heat gun'],
     cautions: ['heatGun', 'coldGlass'],
     shared: ['heat gun'],
@@ -48,12 +50,45 @@ const INSIDE: readonly StepTemplate[] = [
     skill: 'heat',
     needsFit: true,
   },
+];
+
+/** Thin film is carried indoors once it has its shape. */
+const INSIDE = INDOORS.map((step) => ({ ...step, when: ({ isOutside }: StepCase): boolean => !isOutside }));
+
+/** Thick film made for the outside stays there. Known from one practitioner. */
+const OUTSIDE: readonly StepTemplate[] = [
+  {
+    key: 'press-outside',
+    what: 'Stays outside, is never rolled in. When soft and cool: press out from the middle to the edges with a felt-edged card; the side surplus comes last.',
+    why: 'Thick film keeps the shape it was given and creases when it is rolled.',
+    tools: ['felt-edged card', 'pump sprayer'],
+    cautions: ['wetFloor'],
+    takes: ['work-squeeze'],
+    skill: 'film',
+    needsFit: true,
+    when: ({ isOutside }) => isOutside,
+    then: ONE_GO,
+  },
+  {
+    key: 'edges-outside',
+    what: 'Blot all edges with a card wrapped in absorbent paper. Press them again. Look round once.',
+    why: 'Outdoors water at an edge freezes, and wind finds it.',
+    tools: ['card', 'absorbent paper', 'torch'],
+    cautions: [],
+    takes: ['work-edges', 'work-look'],
+    skill: 'film',
+    needsFit: true,
+    when: ({ isOutside }) => isOutside,
+  },
+];
+
+const HANDOVER: readonly StepTemplate[] = [
   {
     key: 'handover-curved',
     what: 'Say what is normal: small pockets clear in weeks. Windows stay shut until then. Local rules on darkness apply.',
     why: 'A window wound down too soon takes the film along.',
     tools: [],
-    cautions: ['glassAndFilm', 'vehicleRules'],
+    cautions: ['glassAndFilm'],
     takes: ['work-handover'],
   },
 ];
@@ -82,8 +117,9 @@ export const CURVED: WorkTemplate = {
     },
     {
       key: 'anchor',
-      what: 'Blank on the outside, liner out, 25 to 50 mm off the bottom seal. Anchor across so that the folds come out equal: lower when the bottom curves more. Card the surplus into upright folds, strokes arching down both sides.',
+      what: 'Blank on the outside, liner out, {seal} off the bottom seal. Anchor across so that the folds come out equal: lower when the bottom curves more. Card the surplus into upright folds, strokes arching down both sides.',
       why: 'Equal folds shrink alike; heat near the seal cooks it.',
+      numbers: { seal: mm([25, 50]) },
       tools: ['felt-edged card', 'pump sprayer'],
       cautions: ['wetFloor'],
       slip: 'wet the pane',
@@ -95,30 +131,31 @@ export const CURVED: WorkTemplate = {
     },
     {
       key: 'shrink-folds',
-      what: 'Fold by fold from the tip to the open end, 150 mm away at 45°, small circles, never still. It wrinkles finely when right, then goes down: press with a felt-edged card.',
+      what: 'Fold by fold from the tip to the open end, {away} away at {angle}, small circles, never still. It wrinkles finely when right, then goes down: press with a felt-edged card.',
       why: 'Pressed too soon it creases; too long, it hazes.',
+      numbers: { away: mm(150), angle: degrees(45) },
       tools: ['heat gun', 'felt-edged card'],
-      cautions: ['heatGun', 'coldGlass'],
+      cautions: ['heatGun', 'coldGlass', 'smoke'],
       shared: ['heat gun'],
       takes: ['work-shrink'],
       skill: 'heat',
       needsFit: true,
       when: ({ shrink }) => shrink === 'fold by fold',
-      then: { least: 5, why: 'let glass and film cool before it is judged' },
+      then: { least: 5, most: 60, why: 'let glass and film cool, then judge it while it hangs there' },
     },
     {
       key: 'shrink-sweep',
-      what: 'Free the lower corner from the long side, knuckles on the glass, keep tension. Sweep from afar to about 190 mm until it hangs even and taut.',
+      what: 'Free the lower corner from the long side, knuckles on the glass, keep tension. Sweep from afar to {away} until it hangs even and taut.',
       why: 'Quick for slight curves. Learn folds first.',
+      numbers: { away: mm([180, 200]) },
       tools: ['heat gun', 'gloves'],
-      cautions: ['heatGun', 'coldGlass'],
+      cautions: ['heatGun', 'coldGlass', 'smoke'],
       shared: ['heat gun'],
       takes: ['work-sweep'],
-      crew: 2,
       skill: 'heat',
       needsFit: true,
       when: ({ shrink }) => shrink === 'one sweep',
-      then: { least: 5, why: 'let glass and film cool before it is judged' },
+      then: { least: 5, most: 60, why: 'let glass and film cool before it is judged' },
     },
     {
       key: 'test-outside',
@@ -141,5 +178,7 @@ export const CURVED: WorkTemplate = {
       needsFit: true,
     },
     ...INSIDE,
+    ...OUTSIDE,
+    ...HANDOVER,
   ],
 };

@@ -1,3 +1,4 @@
+import { degrees, mm } from '../step-numbers';
 import type { Pause, StepCase, StepTemplate, WorkTemplate } from './template';
 import { RULES } from '../../rules';
 
@@ -14,8 +15,10 @@ export const ONE_GO: Pause = {
   most: RULES.oneGo.value,
   why: 'one go, while water lies under the film',
 };
-const WET_AGAIN: Pause = { least: 0, most: 45, why: 'dust settles on clean glass' };
-const STRAIGHT_ON: Pause = { least: 0, most: 5, why: 'wetted just before the film goes on' };
+/** Nobody lets go of film that only slides. */
+export const HELD: Pause = { least: 0, most: 0, why: 'the film is held by hand until it is locked' };
+export const WET_AGAIN: Pause = { least: 0, most: 45, why: 'dust settles on clean glass' };
+export const STRAIGHT_ON: Pause = { least: 0, most: 5, why: 'wetted just before the film goes on' };
 
 export const SEPARATE_AND_PLACE: readonly StepTemplate[] = [
   {
@@ -50,8 +53,9 @@ export const SEPARATE_AND_PLACE: readonly StepTemplate[] = [
   },
   {
     key: 'liner-hang',
-    what: 'Hang the blank beside the pane with the liner towards you. Draw the liner down, spraying, and leave the last 25 to 50 mm. Move it to the wet glass by its top corners.',
+    what: 'Hang the blank beside the pane with the liner towards you. Draw the liner down, spraying, and leave the last {rest}. Move it to the wet glass by its top corners.',
     why: 'The sheet hangs straight by its own weight and cannot crease.',
+    numbers: { rest: mm([25, 50]) },
     tools: ['tape', 'pump sprayer', 'liner bin'],
     cautions: ['liner', 'wetFloor'],
     slip: 'wet glass and film',
@@ -68,8 +72,9 @@ export const SEPARATE_AND_PLACE: readonly StepTemplate[] = [
 export const LOCK: readonly StepTemplate[] = [
   {
     key: 'lock-t',
-    what: 'Mist the face. One stroke across the top, one down the middle. Stay 13 mm off every edge.',
+    what: 'Mist the face. One stroke across the top, one down the middle. Stay {inset} off every edge.',
     why: 'Fixes level and centre together; near an untrimmed edge, capillary action pulls dirt in.',
+    numbers: { inset: mm(13) },
     tools: ['pump sprayer', 'hard squeegee'],
     cautions: ['wetFloor'],
     takes: ['work-lock'],
@@ -81,8 +86,9 @@ export const LOCK: readonly StepTemplate[] = [
   },
   {
     key: 'lock-centre',
-    what: 'Mist the face. One upright stroke down the middle. Stay 13 mm off every edge.',
+    what: 'Mist the face. One upright stroke down the middle. Stay {inset} off every edge.',
     why: 'Tools slide only on wet film; near an untrimmed edge, capillary action pulls dirt in.',
+    numbers: { inset: mm(13) },
     tools: ['pump sprayer', 'hard squeegee'],
     cautions: ['wetFloor'],
     takes: ['work-lock'],
@@ -94,8 +100,9 @@ export const LOCK: readonly StepTemplate[] = [
   },
   {
     key: 'lock-x',
-    what: 'Mist the face. Stroke from corner to corner both ways. Stay 13 mm off every edge.',
+    what: 'Mist the face. Stroke from corner to corner both ways. Stay {inset} off every edge.',
     why: 'Holds a wide sheet against turning; near an untrimmed edge, capillary action pulls dirt in.',
+    numbers: { inset: mm(13) },
     tools: ['pump sprayer', 'hard squeegee'],
     cautions: ['wetFloor'],
     takes: ['work-lock'],
@@ -107,8 +114,9 @@ export const LOCK: readonly StepTemplate[] = [
   },
   {
     key: 'lock-quarters',
-    what: 'Mist the face. Press the centre, then the four quarters outwards. Stay 13 mm off every edge.',
+    what: 'Mist the face. Press the centre, then the four quarters outwards. Stay {inset} off every edge.',
     why: 'Gives the air of a large pane four ways out; near an untrimmed edge, capillary action pulls dirt in.',
+    numbers: { inset: mm(13) },
     tools: ['pump sprayer', 'hard squeegee'],
     cautions: ['wetFloor'],
     takes: ['work-lock'],
@@ -121,8 +129,9 @@ export const LOCK: readonly StepTemplate[] = [
 ];
 
 export const TRIM = {
-  what: "Fresh blade point. Blade 3 mm out of its guard, tilted into the film, or along a hard card at 70°, on the card's inner side. From the middle to the corners. Draw the waste off with both hands, then press the edge down again.",
+  what: "Fresh blade point. Blade {blade} out of its guard, tilted into the film, or along a hard card at {card}, on the card's inner side. From the middle to the corners. Draw the waste off with both hands, then press the edge down again.",
   why: 'A dull point tears. Trimming can lift the edge, so it is pressed again at once.',
+  numbers: { blade: mm(3), card: degrees(70) },
   tools: ['snap-off blade', 'trimming card'],
   cautions: ['blade'],
   takes: ['work-trim'],
@@ -160,6 +169,7 @@ export const FLAT_GLASS: WorkTemplate = {
       cautions: ['blade', 'coatedFace'],
       takes: ['work-sealant'],
       needsFit: true,
+      when: ({ straySealant }) => straySealant !== 'no',
     },
     {
       key: 'clean',
@@ -204,7 +214,7 @@ export const FLAT_GLASS: WorkTemplate = {
       crew: 'large',
       needsFit: true,
       air: 'wants clean air',
-      then: ONE_GO,
+      then: HELD,
     },
     ...LOCK,
     { key: 'trim', ...TRIM, when: trimsFirst },
@@ -232,7 +242,7 @@ export const FLAT_GLASS: WorkTemplate = {
     },
     {
       key: 'handover',
-      what: 'Tell the customer what is normal: small water pockets clear within about 30 sunny days. Say when sealant returns, when to clean, when you look again.',
+      what: 'Tell the customer what is normal: small water pockets clear by the date told with this pane. Say when sealant returns, when to clean, when you look again.',
       why: 'Customers ring because normal drying pockets look like bubbles.',
       tools: [],
       cautions: ['glassAndFilm'],

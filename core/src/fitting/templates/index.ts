@@ -1,15 +1,18 @@
 import type { CutMethod, FilmFamily } from '../../job';
 import { CURVED } from './curved';
-import { COLUMN, DECOR, FURROW, TABLE } from './decor';
+import { COLUMN } from './column';
+import { DECOR } from './decor';
+import { DRY_FITTED, PRE_SQUARED } from './dry-fitted';
 import { FLAT_GLASS } from './flat-glass';
 import { SECURITY } from './security';
+import { FURROW, TABLE } from './table';
 import type { WorkTemplate } from './template';
 import { DECAL, TEXTURED_WALL } from './walls';
 
 const BY_METHOD: Readonly<Record<CutMethod, WorkTemplate>> = {
   'trim in place': FLAT_GLASS,
-  'pre-squared': FLAT_GLASS,
-  'dry-fitted': FLAT_GLASS,
+  'pre-squared': PRE_SQUARED,
+  'dry-fitted': DRY_FITTED,
   security: SECURITY,
   decor: DECOR,
   column: COLUMN,
@@ -21,6 +24,8 @@ const BY_METHOD: Readonly<Record<CutMethod, WorkTemplate>> = {
 
 export const TEMPLATES: readonly WorkTemplate[] = [
   FLAT_GLASS,
+  DRY_FITTED,
+  PRE_SQUARED,
   SECURITY,
   DECOR,
   COLUMN,
@@ -47,4 +52,5 @@ export function isHandover(step: string): boolean {
 }
 
 export { FLAT_GLASS } from './flat-glass';
+export { numbersOf } from './template';
 export type { Pause, SharedTool, StepCase, StepTemplate, WorkTemplate } from './template';

@@ -1,5 +1,6 @@
-import type { FittingSchools } from '../../job';
+import type { FittingSchools, Known, WallTexture } from '../../job';
 import type { WaitKey } from '../../waiting';
+import type { StepNumbers } from '../step-numbers';
 import type { CautionKey } from '../cautions';
 import type { DurationKey } from '../../learned';
 
@@ -21,17 +22,28 @@ export interface StepCase {
   readonly hasInsideCorner: boolean;
   readonly shrink: 'fold by fold' | 'one sweep';
   readonly primer: 'water-based' | 'solvent-based';
+  /** The film lies on the outside: it is never taken indoors. */
+  readonly isOutside: boolean;
+  readonly texture: WallTexture;
+  readonly straySealant: Known;
+  readonly hasObstacles: boolean;
+  /** What the film is to be heated to where it was stretched, by its sheet; null: it does not say. */
+  readonly postHeat_C: number | null;
 }
 
 /** One step of a way of working. Its key never changes once people have ticked it. */
 export interface StepTemplate {
   readonly key: string;
+  /** Without a digit: figures stand as `{name}` and are kept in `numbers`. */
   readonly what: string;
   readonly why: string;
+  readonly numbers?: StepNumbers | ((own: StepCase) => StepNumbers);
   readonly tools: readonly string[];
   readonly cautions: readonly CautionKey[];
   /** How long it takes: rates times what they count, added up. */
   readonly takes: readonly DurationKey[];
+  /** What is counted by the metre is counted along the height, as a seam or a corner is; absent: all round. */
+  readonly along?: 'height';
   /** Where a liquid is used, which. */
   readonly slip?: 'wet the pane' | 'wet glass and film';
   /** Only in these cases. */
@@ -52,3 +64,7 @@ export interface WorkTemplate {
   readonly version: number;
   readonly steps: readonly StepTemplate[];
 }
+
+/** The figures of a step in such a case. */
+export const numbersOf = ({ numbers = {} }: Pick<StepTemplate, 'numbers'>, own: StepCase): StepNumbers =>
+  typeof numbers === 'function' ? numbers(own) : numbers;

@@ -1,3 +1,4 @@
+import { celsius, mm, mmPerSecond } from '../step-numbers';
 import type { WorkTemplate } from './template';
 
 /** Film formed on to block, brick and stucco. Common practice, no published source. */
@@ -25,7 +26,7 @@ export const TEXTURED_WALL: WorkTemplate = {
     },
     {
       key: 'wash',
-      what: 'Wash: 1 fl oz detergent per US gallon; trisodium phosphate in warm water for grease. Rinse.',
+      what: 'Wash as the mix sheet says; trisodium phosphate in warm water for grease. Rinse.',
       why: 'Grease and dust keep adhesive off.',
       tools: ['bucket', 'sponge'],
       cautions: ['wetFloor', 'sockets'],
@@ -48,9 +49,10 @@ export const TEXTURED_WALL: WorkTemplate = {
     },
     {
       key: 'face',
-      what: 'Gun at 540 °C, 25 mm from the film, aimed at the wall just ahead of the roller, 50 mm a second, strokes overlapping 50 mm. From the closed side to an open one. Level edges before upright ones, the gun pointing away from the edge. Glazed block: no heat on the face.',
-      why: 'The film must be soft when the roller reaches it.',
-      tools: ['heat gun', 'foam roller', 'infrared thermometer'],
+      what: 'Gun at {gun}, {off} from the film, aimed at the wall just ahead of the roller, gun and roller together at {speed}, strokes lapping {lap}. Always towards an open edge.',
+      why: 'The film must be soft when the roller reaches it, and the air needs a way out.',
+      numbers: { gun: celsius(540), off: mm(25), speed: mmPerSecond(50), lap: mm(50) },
+      tools: ['heat gun', 'foam roller', 'infrared thermometer', 'heat glove'],
       cautions: ['heatGun', 'ladder'],
       shared: ['heat gun', 'ladder'],
       takes: ['work-face'],
@@ -58,6 +60,46 @@ export const TEXTURED_WALL: WorkTemplate = {
       skill: 'heat',
       needsFit: true,
       air: 'wants clean air',
+      when: ({ texture }) => texture !== 'glazed block',
+    },
+    {
+      key: 'face-cold',
+      what: 'Glazed block: press the face with the squeegee, without heat, towards an open edge.',
+      why: 'A glazed face is smooth already: heat there only stretches the film.',
+      tools: ['hard squeegee'],
+      cautions: ['ladder'],
+      shared: ['ladder'],
+      takes: ['work-squeeze'],
+      crew: 2,
+      skill: 'film',
+      needsFit: true,
+      air: 'wants clean air',
+      when: ({ texture }) => texture === 'glazed block',
+    },
+    {
+      key: 'obstacles',
+      what: 'At each obstacle: heat, then press at once with a soft pad.',
+      why: 'Film that cools beside an obstacle bridges it.',
+      tools: ['heat gun', 'soft pad', 'heat glove'],
+      cautions: ['heatGun', 'sockets'],
+      shared: ['heat gun'],
+      takes: ['work-obstacles'],
+      skill: 'heat',
+      needsFit: true,
+      when: ({ hasObstacles }) => hasObstacles,
+    },
+    {
+      key: 'edges-hot',
+      what: 'Edges after the face: gun {off} off and pointing away from the edge, the roller follows. Level edges before upright ones; the edge that the lanes run to stays open until the last lane.',
+      why: 'All edges before the face shut the air in.',
+      numbers: { off: mm([150, 250]) },
+      tools: ['heat gun', 'edge roller', 'heat glove'],
+      cautions: ['heatGun', 'ladder'],
+      shared: ['heat gun', 'ladder'],
+      takes: ['work-edges-hot'],
+      crew: 2,
+      skill: 'heat',
+      needsFit: true,
     },
     {
       key: 'joints',
@@ -73,7 +115,7 @@ export const TEXTURED_WALL: WorkTemplate = {
     },
     {
       key: 'seal-edges',
-      what: 'Trim and seal the edges. Press every edge warm once more.',
+      what: 'Trim the edges, then press them once more.',
       why: 'Edges peel first.',
       tools: ['snap-off blade', 'roller'],
       cautions: ['blade'],

@@ -1,8 +1,8 @@
 import type { DayClock } from '@yellow-pane/contracts/day-clock';
-import { TEMPLATES } from '@yellow-pane/core/fitting';
 import { firstWords } from '@yellow-pane/core/day';
+import type { DisplayUnits } from '@yellow-pane/core/quantity';
 import type { RowOf } from '@yellow-pane/core/job';
-import type { JobView } from '@yellow-pane/core/reading';
+import { type JobView, workStepsOf } from '@yellow-pane/core/reading';
 import { Refusal } from '../../http/refusal';
 
 /** One kept stretch of work with its words and names, for files that people carry. */
@@ -32,7 +32,7 @@ export interface PlannedDay {
 }
 
 /** The kept plan of a job in order of time. @throws Refusal DAY_NOT_PLANNED */
-export function plannedDay(view: JobView): PlannedDay {
+export function plannedDay(view: JobView, units: DisplayUnits = 'metric'): PlannedDay {
   const [settings] = view.rows.daySettings;
   const crew = new Map(view.crew.map((row) => [row.id, row.name]));
   const lines = view.rows.plannedStep
@@ -42,7 +42,15 @@ export function plannedDay(view: JobView): PlannedDay {
       if (application === undefined || surface === undefined) return [];
       const people = row.people.map((id) => crew.get(id) ?? 'somebody no longer in the crew');
       const place = view.placeById.get(surface.placeId)?.name ?? '';
-      return [{ ...lineOf(row), tag: surface.tag, place, film: application.filmId, people }];
+      return [
+        {
+          ...lineOf(view, application, row, units),
+          tag: surface.tag,
+          place,
+          film: application.filmId,
+          people,
+        },
+      ];
     })
     .sort((a, b) => a.startsAt.getTime() - b.startsAt.getTime() || (a.key < b.key ? -1 : 1));
   if (settings === undefined || lines.length === 0)
@@ -50,11 +58,14 @@ export function plannedDay(view: JobView): PlannedDay {
   return { job: view.rows.job[0]?.name ?? '', zone: settings.zone, lines };
 }
 
-function lineOf(row: RowOf<'plannedStep'>): Omit<PlannedLine, 'tag' | 'place' | 'film' | 'people'> {
-  const steps =
-    TEMPLATES.find(({ template }) => template === row.template)?.steps.filter(({ key }) =>
-      row.steps.includes(key),
-    ) ?? [];
+function lineOf(
+  view: JobView,
+  application: RowOf<'application'>,
+  row: RowOf<'plannedStep'>,
+  units: DisplayUnits,
+): Omit<PlannedLine, 'tag' | 'place' | 'film' | 'people'> {
+  const steps = workStepsOf(view, application, units).filter(({ step }) => row.steps.includes(step));
+  const words = (step: (typeof steps)[number] | undefined): string => step?.what ?? row.step;
   const [first] = steps;
   return {
     key: `${row.applicationId}/${row.template}/${row.step}/${row.templateVersion}`,
@@ -62,9 +73,9 @@ function lineOf(row: RowOf<'plannedStep'>): Omit<PlannedLine, 'tag' | 'place' | 
     startsAt: new Date(row.startsAt),
     endsAt: new Date(row.endsAt),
     changedAt: new Date(row.changedAt),
-    what: steps.map((step, index) => `${index + 1}. ${step.what}`).join('\n') || row.step,
+    what: steps.map((step, index) => `${index + 1}. ${words(step)}`).join('\n') || row.step,
     short: [first, ...(steps.length > 1 ? [steps.at(-1)] : [])]
-      .map((step) => firstWords(step?.what ?? row.step))
+      .map((step) => firstWords(words(step)))
       .join(' … '),
     tools: [...new Set(steps.flatMap((step) => step.tools))],
     pinned: row.pinned,

@@ -6,7 +6,7 @@ import type { Database } from '../../db/database';
 import { idParam } from '../../http/id-param';
 import { readPaper } from '../../paper/paper';
 import { daySheetPdf } from '../../paper/day-sheet-pdf';
-import { displayUnitsOf } from '@yellow-pane/core/quantity';
+import { type DisplayUnits, displayUnitsOf } from '@yellow-pane/core/quantity';
 import type { JobView } from '@yellow-pane/core/reading';
 import { type ThermometerStandIn, airOnSite } from '../bench/thermometer';
 import type { WeatherStandIn } from '../weather/stand-in';
@@ -25,7 +25,8 @@ export function dayRoutes({ db, weather, thermometer }: Deps): Router {
   const routes = Router();
   const at = (end: string): string => `/api/jobs/:jobId/day/${end}`;
   const view = (request: Request): Promise<JobView> => readJobView(db, idParam(request, 'jobId'));
-  const read = async (request: Request): Promise<PlannedDay> => plannedDay(await view(request));
+  const read = async (request: Request): Promise<PlannedDay> =>
+    plannedDay(await view(request), unitsOf(request));
   const send = (response: Response, name: string, type: string, body: string | Buffer): void => {
     response.type(type).attachment(name).send(body);
   };
@@ -42,8 +43,8 @@ export function dayRoutes({ db, weather, thermometer }: Deps): Router {
       'application/pdf',
       await daySheetPdf(
         {
-          ...sheetsOf(await view(request), weather, airOnSite(thermometer)),
-          units: displayUnitsOf(request.query['units']),
+          ...sheetsOf(await view(request), weather, airOnSite(thermometer), unitsOf(request)),
+          units: unitsOf(request),
         },
         readPaper(request.query['paper']),
       ),
@@ -51,6 +52,8 @@ export function dayRoutes({ db, weather, thermometer }: Deps): Router {
   });
   return routes;
 }
+
+const unitsOf = (request: Request): DisplayUnits => displayUnitsOf(request.query['units']);
 
 /** Brought in again, the same step replaces itself: its UID is its stable key, its sequence its version. */
 export function calendarOf({ job, lines }: PlannedDay): string {

@@ -1,5 +1,6 @@
 import { DayClock, daySettingsOr } from '@yellow-pane/contracts/day-clock';
 import { type JobView, dayOnPaper, hazardsOf, indoorAir } from '@yellow-pane/core/reading';
+import type { DisplayUnits } from '@yellow-pane/core/quantity';
 import type { Air } from '@yellow-pane/core/waiting';
 import type { SheetOfDay } from '../../paper/day-sheet-pdf';
 import { forecastFor } from '../weather/forecast-for';
@@ -14,8 +15,9 @@ export function sheetsOf(
   view: JobView,
   weather: WeatherStandIn,
   onSite: Air | undefined,
+  units: DisplayUnits,
 ): { readonly job: string; readonly zone: string; readonly sheets: readonly SheetOfDay[] } {
-  const planned = plannedDay(view);
+  const planned = plannedDay(view, units);
   const clock = new DayClock(daySettingsOr(view.rows.daySettings[0], planned.zone, 0));
   const hours = forecastFor(view, weather);
   const indoor = indoorAir(view, onSite);

@@ -67,7 +67,7 @@ export class Fit {
   protected readonly mixes = SLIP_MIXES.map((mix) => ({ ...mix, share: slipShare(mix) }));
   protected readonly steps = computed<readonly WorkStep[]>(() => {
     const application = this.application();
-    return application === undefined ? [] : workStepsOf(this.reading.view(), application);
+    return application === undefined ? [] : workStepsOf(this.reading.view(), application, this.#units());
   });
   readonly #records = computed(() => doneSteps(this.reading.view(), this.application()?.id ?? ''));
   protected readonly firstOpen = computed(() =>

@@ -1,0 +1,95 @@
+import { RULES } from '../../rules';
+import { degrees, mm } from '../step-numbers';
+import { CUT, FINISH_LAID, GROUND, promoter } from './decor-parts';
+import type { StepTemplate, WorkTemplate } from './template';
+
+const round = (key: string, wing: string, why: string): StepTemplate => ({
+  key,
+  what: `${wing}: {turn} of width at a time. Bottom: short trim, press. Top: the same. Press again before going on; feel for bubbles with a glove.`,
+  why,
+  numbers: { turn: mm(50) },
+  tools: ['hard squeegee', 'gloves', 'snap-off blade'],
+  cautions: ['blade', 'liner', 'ladder'],
+  shared: ['ladder'],
+  takes: ['work-lay-half'],
+  crew: 2,
+  skill: 'film',
+  needsFit: true,
+  air: 'wants clean air',
+});
+
+/** Round and tapered columns. Common practice, no published source. */
+export const COLUMN: WorkTemplate = {
+  template: 'column',
+  version: 1,
+  steps: [
+    ...GROUND,
+    CUT,
+    {
+      key: 'notch',
+      what: 'On the table: slit a strip of liner {strip} wide in the middle of the sheet and leave it on. At its top and bottom a notch in the middle of the short edges, as wide as the strip, {deep} deep, its sides flaring outwards at {flare}.',
+      why: 'The wings keep their full length and flare on to floor and ceiling.',
+      numbers: { strip: mm(RULES.linerStrip.value), deep: mm(RULES.notch.value), flare: degrees(45) },
+      tools: ['liner knife', 'snap-off blade', 'straight-edge'],
+      cautions: ['blade'],
+      takes: ['work-cut'],
+    },
+    {
+      key: 'strip',
+      what: 'Clean gloves, no lotion. Crease a little liner of the strip back. Notch edge level with the base, plumb; press. Strip off as it goes on.',
+      why: 'The strip fixes it upright while both wings are still free.',
+      tools: ['gloves', 'level'],
+      cautions: ['liner', 'ladder'],
+      shared: ['ladder'],
+      takes: ['work-handling', 'work-align'],
+      crew: 2,
+      skill: 'film',
+      needsFit: true,
+      air: 'wants clean air',
+      then: { least: 0, most: 10, why: 'a column is laid in one go' },
+    },
+    round('round', 'One wing round', 'The ends are under stress: cut free late, they tear.'),
+    round(
+      'round-other',
+      'The other wing round, up to the back',
+      'What lies at the back first is what the seam laps.',
+    ),
+    {
+      key: 'seam-tape',
+      what: 'At the back: straight tape {lap} in from the edge that is already down.',
+      why: 'The tape keeps the promoter to a straight strip.',
+      numbers: { lap: mm(25) },
+      tools: ['masking tape'],
+      cautions: ['ladder'],
+      takes: ['work-mask-seam'],
+      along: 'height',
+      skill: 'film',
+      needsFit: true,
+    },
+    promoter({
+      key: 'seam-promoter',
+      what: 'Promoter on the strip beside the tape, not past it.',
+    }),
+    {
+      key: 'seam',
+      what: 'Hold the free wing away and take the tape off. Then press it down from the fixed side out, the edges several times.',
+      why: 'Tape left in would lie under the lap; an even lap looks like an edge.',
+      tools: ['hard squeegee'],
+      cautions: ['ladder'],
+      takes: ['work-seam'],
+      along: 'height',
+      skill: 'film',
+      needsFit: true,
+    },
+    {
+      key: 'glove',
+      what: 'Glove over the seam, then over the whole column.',
+      why: 'A hand feels what the light does not show.',
+      tools: ['gloves'],
+      cautions: [],
+      takes: ['work-look'],
+      skill: 'film',
+    },
+    ...FINISH_LAID,
+  ],
+};
