@@ -121,6 +121,8 @@ const REASONS = {
   'paint too fresh': 'Paint under 30 days still gives off gas and makes bubbles: wait.',
   'texture under a smooth film':
     'This film needs a smooth surface: on texture it touches the peaks alone and falls off. A textured-wall film follows it.',
+  'decal on texture':
+    'On texture it holds as a decal alone: piece by piece, heated where it touches and dabbed down. Try a piece first.',
   'glazed block': 'Glazed block: no heat on the face, squeegee it, then finish the joints warm.',
   'soft canvas': 'Soft canvas: hold something hard behind it, and heat gently.',
   dusty: 'Dusty: brush, wash and dry, then test with tape again.',

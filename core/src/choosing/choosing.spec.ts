@@ -505,6 +505,8 @@ describe('does it hold on walls, doors and counters?', () => {
     [{ texture: 'painted block' }, 'decor', 'stop'],
     [{ texture: 'painted block' }, 'textured wall', 'go'],
     [{ texture: 'glazed block' }, 'textured wall', 'go with care'],
+    [{ texture: 'brick' }, 'wrap', 'go with care'],
+    [{ texture: 'canvas' }, 'wrap', 'go with care'],
     [{ state: 'dusty' }, 'textured wall', 'go with care'],
     [{ texture: 'unknown' }, 'decor', 'unknown'],
     [{ tapeTest: 'not done' }, 'decor', 'unknown'],

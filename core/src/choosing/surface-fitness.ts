@@ -8,6 +8,7 @@ export type FitnessReason =
   | { readonly case: 'tape took paint off' }
   | { readonly case: 'paint too fresh' }
   | { readonly case: 'texture under a smooth film' }
+  | { readonly case: 'decal on texture' }
   | { readonly case: 'glazed block' }
   | { readonly case: 'soft canvas' }
   | { readonly case: 'dusty' }
@@ -87,9 +88,15 @@ const RULES: readonly FitnessRule[] = [
     reason: 'paint too fresh',
   },
   {
-    when: ({ texture }, family) => FILM_FAMILIES[family].wantsSmooth && ROUGH.includes(texture),
+    when: ({ texture }, family) =>
+      FILM_FAMILIES[family].wantsSmooth && family !== 'wrap' && ROUGH.includes(texture),
     verdict: 'stop',
     reason: 'texture under a smooth film',
+  },
+  {
+    when: ({ texture }, family) => family === 'wrap' && ROUGH.includes(texture),
+    verdict: 'go with care',
+    reason: 'decal on texture',
   },
   {
     when: ({ texture }, family) => family === 'textured wall' && texture === 'glazed block',

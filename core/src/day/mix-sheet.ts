@@ -98,9 +98,11 @@ export const MIX_FORMULAS = {
 export function mixSheet(input: MixInput): readonly MixLine[] {
   const amounts = new Amounts(input);
   const lines: readonly (MixLine | undefined)[] = [
-    ...(amounts.wet_m2 > 0 ? [slipOf(input, amounts), cleanerOf(amounts)] : []),
-    ...(amounts.dry_m2 > 0 ? [wipeOf(amounts), primerOf(input, amounts)] : []),
-    amounts.areaOf(['textured-wall']) > 0 ? wallWashOf(amounts) : undefined,
+    amounts.wet_m2 > 0 ? slipOf(input, amounts) : undefined,
+    amounts.naming('cleaner') > 0 ? cleanerOf(amounts) : undefined,
+    amounts.naming('alcohol wipe') > 0 ? wipeOf(amounts) : undefined,
+    amounts.naming('primer brush') > 0 ? primerOf(input, amounts) : undefined,
+    amounts.naming('wall wash') > 0 ? wallWashOf(amounts) : undefined,
     promoterOf(amounts),
   ];
   return lines.filter((line) => line !== undefined);
@@ -116,12 +118,11 @@ class Amounts {
     return this.#area(({ method, family }) => isLaidWet(method, family));
   }
 
-  get dry_m2(): number {
-    return this.areaOf(PRIMED);
-  }
-
-  areaOf(templates: readonly string[]): number {
-    return this.#area((surface) => this.#isOf(templates, surface));
+  /** Of every surface whose way of working names such a liquid, or what it is put on with. */
+  naming(tool: string): number {
+    return this.#area(({ method, family }) =>
+      templateFor(method ?? 'trim in place', family).steps.some(({ tools }) => tools.includes(tool)),
+    );
   }
 
   /** Laps of columns, and inside corners on both walls and over the turned strip, along their height. */
@@ -165,7 +166,7 @@ function slipOf(input: MixInput, amounts: Amounts): MixLine {
 function cleanerOf(amounts: Amounts): MixLine {
   return plain(
     'cleaner',
-    amounts.used(amounts.wet_m2, 'mix-cleaner'),
+    amounts.used(amounts.naming('cleaner'), 'mix-cleaner'),
     [
       ['concentrate', 1 / 3],
       ['water', 2 / 3],
@@ -179,7 +180,7 @@ function cleanerOf(amounts: Amounts): MixLine {
 function wipeOf(amounts: Amounts): MixLine {
   return plain(
     'alcohol wipe',
-    amounts.used(amounts.dry_m2 + amounts.areaOf(['table', 'decal']), 'mix-wipe'),
+    amounts.used(amounts.naming('alcohol wipe'), 'mix-wipe'),
     [
       ['isopropyl alcohol', 0.7],
       ['water', 0.3],
@@ -191,14 +192,14 @@ function wipeOf(amounts: Amounts): MixLine {
 }
 
 function primerOf({ primer }: MixInput, amounts: Amounts): MixLine {
-  return primerLine(amounts.used(amounts.dry_m2, 'mix-primer', PRIMER_COATS), primer);
+  return primerLine(amounts.used(amounts.naming('primer brush'), 'mix-primer', PRIMER_COATS), primer);
 }
 
 function wallWashOf(amounts: Amounts): MixLine {
   const detergent = ML_PER_US_FL_OZ / ML_PER_US_GALLON;
   return plain(
     'wall wash',
-    amounts.used(amounts.areaOf(['textured-wall']), 'mix-wash'),
+    amounts.used(amounts.naming('wall wash'), 'mix-wash'),
     [
       ['detergent', detergent],
       ['water', 1 - detergent],
@@ -229,7 +230,6 @@ function promoterOf(amounts: Amounts): MixLine | undefined {
   };
 }
 
-const PRIMED: readonly string[] = ['decor', 'column', 'furrow'];
 /** One coat on the face; cut edges get two or three more, which is reckoned as half as much again. */
 const PRIMER_COATS = 1.5;
 

@@ -11,7 +11,7 @@ export const TABLE: WorkTemplate = {
       key: 'remover',
       what: 'Remover, then finish cleaner. Dry with lint-free paper.',
       why: 'Polish and hand grease keep adhesive off.',
-      tools: ['lint-free paper', 'cleaner'],
+      tools: ['lint-free paper', 'cleaner', 'alcohol wipe'],
       cautions: ['solvent'],
       takes: ['work-clean'],
       then: { least: 0, most: 60, why: 'dust and hands settle on a clean face' },

@@ -28,7 +28,7 @@ export const TEXTURED_WALL: WorkTemplate = {
       key: 'wash',
       what: 'Wash as the mix sheet says; trisodium phosphate in warm water for grease. Rinse.',
       why: 'Grease and dust keep adhesive off.',
-      tools: ['bucket', 'sponge'],
+      tools: ['bucket', 'sponge', 'wall wash'],
       cautions: ['wetFloor', 'sockets'],
       takes: ['work-wash'],
       then: { least: 'wall wash', why: 'the wall must be dry, joints too, before film goes on' },

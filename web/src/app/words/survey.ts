@@ -162,7 +162,6 @@ export const surveyWords = {
   tag: 'Tag',
   name: 'Name',
   place: 'Place',
-  glass: 'Glass',
   leftSeenFrom: 'Left is seen from',
   condition: 'Condition',
   deleteSurface: 'Delete this surface',
