@@ -372,7 +372,7 @@ test('the stock takes a roll in, says what it cannot read, and which roll would 
   await page.getByLabel('Width').fill('wide');
   await page.getByLabel('Length left').fill('30 m');
   await page.getByRole('button', { name: 'Take it in' }).click();
-  await expect(page.getByRole('alert')).toContainText('Width: expected 50 to 5000 mm, got “wide”');
+  await expect(page.getByRole('alert')).toContainText('Width: expected 50 mm to 5000 mm, got “wide”');
   await expect(page.getByLabel('Label', { exact: true })).toHaveValue('R-77');
   await page.getByLabel('Width').fill('60 in');
   await page.getByRole('button', { name: 'Take it in' }).click();
@@ -428,9 +428,7 @@ test('measured otherwise after it was cut: said at the keystroke, on the stop li
     await own.press('Enter');
   }
   await expect(
-    page.getByText(
-      /SW1 was cut 12\d\d[.\d]* mm × 219\d[.\d]* mm on \d{4}-\d\d-\d\d; today it would be 124\d/,
-    ),
+    page.getByText(/SW1 was cut 12\d\d[.\d]* mm × 219\d[.\d]* mm on \d+ \w+ \d{4}; today it would be 124\d/),
   ).toBeVisible();
   await expect(page.getByRole('link', { name: /^Cut/ })).toContainText('1 cut, measured otherwise');
   await page.getByRole('link', { name: /^Fit/ }).click();

@@ -1,5 +1,13 @@
 export { type Caution, CAUTIONS } from './cautions';
-export { MINUTES_FORMULA, type WorkStep, type WorkStepsInput, stepCaseOf, workStepsFor } from './work-steps';
+export {
+  MINUTES_FORMULA,
+  type WorkStep,
+  type LeftOutStep,
+  type WorkStepsInput,
+  stepCaseOf,
+  stepsLeftOut,
+  workStepsFor,
+} from './work-steps';
 export {
   FLAT_GLASS,
   type Pause,
@@ -16,3 +24,4 @@ export {
 export { type SlipMix, SLIP_FORMULAS, SLIP_MIXES, slipNeeded, slipShare } from './slip';
 export { DEFAULT_SCHOOLS, SCHOOLS } from './schools';
 export { type StepNumber, type StepNumbers, filled, namesIn } from './step-numbers';
+export { waysDocument } from './ways-document';

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
 import {
   DEFAULT_SCHOOLS,
@@ -7,6 +8,8 @@ import {
   namesIn,
   numbersOf,
   stepCaseOf,
+  stepsLeftOut,
+  waysDocument,
   workStepsFor,
 } from './index';
 
@@ -229,6 +232,33 @@ describe('A: flat glass', () => {
   });
 });
 
+describe('what is left out says why', () => {
+  const leftOut = (method: WorkStepsInput['method'], more: Partial<WorkStepsInput> = {}) =>
+    stepsLeftOut({
+      schools: DEFAULT_SCHOOLS,
+      condition: 'sound',
+      isSecurityFilm: false,
+      ...(method === undefined ? {} : { method }),
+      ...more,
+    }).map(({ step: key, because }) => [key, because]);
+  it('no stray sealant, no obstacle, no corner, a glazed face, film that stays outside', () => {
+    expect(leftOut('trim in place', { straySealant: 'no' })).toEqual([
+      ['sealant', 'no stray sealant was found'],
+    ]);
+    expect(leftOut('textured wall')).toEqual([['obstacles', 'no obstacle is noted in Survey']]);
+    expect(leftOut('textured wall', { texture: 'glazed block', hasObstacles: true })).toEqual([
+      ['face', 'a glazed face is not heated'],
+    ]);
+    expect(leftOut('decor')).toEqual([['corner-promoter', 'no inside corner is noted in Survey']]);
+    expect(
+      leftOut('curved, shrunk', { isOutside: true }).every(([, why]) => why === 'this film stays outside'),
+    ).toBe(true);
+  });
+  it('a school that was not chosen is no step left out', () => {
+    expect(leftOut('trim in place')).toEqual([]);
+  });
+});
+
 describe('above reach', () => {
   it('from 2 m on the ladder is booked and said at every step on the glass; the gun is never alone on it', () => {
     const high = of('curved, shrunk', { top_m: 2.4, area_m2: 0.5 }).filter(({ needsFit }) => needsFit);
@@ -276,6 +306,17 @@ describe('figures are data', () => {
         key,
         Object.keys(numbersOf({ ...(numbers === undefined ? {} : { numbers }) }, anyCase)).sort(),
       ]);
+  });
+  it('the page of all ways is made from them (npm run rules)', () => {
+    const page = readFileSync(new URL('../../../docs/ways-of-working.md', import.meta.url), 'utf8');
+    expect(page).toBe(waysDocument());
+    for (const { template } of TEMPLATES) expect(page).toContain(`## ${template}`);
+  });
+  it('what is not common practice is marked on its step', () => {
+    expect(step('corner-slit', 'decor', { hasInsideCorner: true })?.doubtful).toEqual([
+      { figure: '13 mm', basis: 'ours' },
+    ]);
+    expect(step('lock-t', 'trim in place')?.doubtful).toEqual([]);
   });
   it('they are said in the units of the crew', () => {
     const numbers = { rest: { value: [25, 50], unit: 'mm', basis: 'common practice' } } as const;

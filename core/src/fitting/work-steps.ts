@@ -1,8 +1,8 @@
 import { type CutMethod, type FilmFamily, type FittingSchools, type SurfaceCondition, isHurt } from '../job';
 import { type DisplayUnits, type Formula, type Reasoned, applyFormula } from '../quantity';
-import { filled } from './step-numbers';
+import { type StepNumbers, filled, numberWord } from './step-numbers';
 import { type Caution, type CautionKey, caution } from './cautions';
-import { type Learned, learnedOf, sourceOf } from '../learned';
+import { type Basis, type Learned, learnedOf, sourceOf } from '../learned';
 import { slipNeeded } from './slip';
 import {
   type Pause,
@@ -22,6 +22,8 @@ export interface WorkStep {
   readonly number: number;
   readonly what: string;
   readonly why: string;
+  /** Its figures that are not common practice, as they are said, with their basis. */
+  readonly doubtful: readonly { readonly figure: string; readonly basis: Basis }[];
   readonly tools: readonly string[];
   readonly cautions: readonly Caution[];
   readonly slip_l?: Reasoned<number>;
@@ -99,6 +101,7 @@ export function workStepsFor(input: WorkStepsInput): readonly WorkStep[] {
       number: index + 1,
       what: filled(step.what, numbersOf(step, own), input.units ?? 'metric'),
       why: step.why,
+      doubtful: doubtfulIn(numbersOf(step, own), input.units ?? 'metric'),
       tools: step.tools,
       cautions: cautionsOf(step, index, input).map(caution),
       ...slipOf(step, input),
@@ -111,6 +114,34 @@ export function workStepsFor(input: WorkStepsInput): readonly WorkStep[] {
       then: step.then ?? null,
     }));
 }
+
+/** A step that is not done here, and why. */
+export interface LeftOutStep {
+  readonly step: string;
+  readonly what: string;
+  readonly because: string;
+}
+
+/** Steps of the way that somebody could miss, each with the reason why it is left out. */
+export function stepsLeftOut(input: WorkStepsInput): readonly LeftOutStep[] {
+  const own = stepCaseOf(input);
+  return templateFor(input.method ?? 'trim in place', input.family).steps.flatMap((step) =>
+    step.leftOut === undefined || step.when?.(own) !== false
+      ? []
+      : [
+          {
+            step: step.key,
+            what: filled(step.what, numbersOf(step, own), input.units ?? 'metric'),
+            because: step.leftOut,
+          },
+        ],
+  );
+}
+
+const doubtfulIn = (numbers: StepNumbers, units: DisplayUnits): WorkStep['doubtful'] =>
+  Object.values(numbers).flatMap((number) =>
+    number.basis === 'common practice' ? [] : [{ figure: numberWord(number, units), basis: number.basis }],
+  );
 
 /** What decides which steps are done, and what figures they have. */
 export function stepCaseOf(input: WorkStepsInput): StepCase {

@@ -76,5 +76,5 @@ export {
   surfaceRowsOf,
 } from './surface';
 export { type DayOnPaper, dayOnPaper, hazardsOf } from './day-on-paper';
-export { doneSteps, workCaseOf, workStepsOf } from './work';
+export { doneSteps, stepsLeftOutOf, workCaseOf, workStepsOf } from './work';
 export { type AskReady, type Asking, type JobAnswers, jobAnswers } from './answers';

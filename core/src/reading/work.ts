@@ -1,4 +1,4 @@
-import { type WorkStep, type WorkStepsInput, workStepsFor } from '../fitting';
+import { type LeftOutStep, type WorkStep, type WorkStepsInput, stepsLeftOut, workStepsFor } from '../fitting';
 import { NEW_DAY, type RowOf } from '../job';
 import type { DisplayUnits } from '../quantity';
 import type { JobView } from './job-view';
@@ -64,4 +64,13 @@ export function workStepsOf(
 /** What was done of it, by the key of the step. */
 export function doneSteps(view: JobView, applicationId: string): ReadonlyMap<string, RowOf<'workRecord'>> {
   return new Map(view.workOf(applicationId).map((record) => [record.step, record]));
+}
+
+/** Steps of its way that are not done here, each with its reason. */
+export function stepsLeftOutOf(
+  view: JobView,
+  application: RowOf<'application'>,
+  units: DisplayUnits = 'metric',
+): readonly LeftOutStep[] {
+  return stepsLeftOut({ ...workCaseOf(view, application), units });
 }

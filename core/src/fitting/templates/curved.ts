@@ -53,7 +53,11 @@ const INDOORS: readonly StepTemplate[] = [
 ];
 
 /** Thin film is carried indoors once it has its shape. */
-const INSIDE = INDOORS.map((step) => ({ ...step, when: ({ isOutside }: StepCase): boolean => !isOutside }));
+const INSIDE = INDOORS.map((step) => ({
+  ...step,
+  when: ({ isOutside }: StepCase): boolean => !isOutside,
+  leftOut: 'this film stays outside',
+}));
 
 /** Thick film made for the outside stays there. Known from one practitioner. */
 const OUTSIDE: readonly StepTemplate[] = [

@@ -1,4 +1,4 @@
-import type { StepTemplate, WorkTemplate } from './template';
+import type { StepTemplate } from './template';
 import { RULES } from '../../rules';
 import { celsius, mm, percent } from '../step-numbers';
 
@@ -157,7 +157,7 @@ export const CUT: StepTemplate = {
 
 /** Promoter, for edges that hold under tension. */
 export const promoter = (
-  own: Pick<StepTemplate, 'key' | 'what'> & Pick<Partial<StepTemplate>, 'when'>,
+  own: Pick<StepTemplate, 'key' | 'what'> & Pick<Partial<StepTemplate>, 'when' | 'leftOut'>,
 ): StepTemplate => ({
   ...own,
   why: 'Under tension, only the promoter holds.',

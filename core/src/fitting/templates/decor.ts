@@ -10,6 +10,7 @@ const CORNER_BEFORE: readonly StepTemplate[] = [
     key: 'corner-promoter',
     what: 'Clean hands. Promoter on both walls along the whole inside corner.',
     when: atCorner,
+    leftOut: 'no inside corner is noted in Survey',
   }),
   {
     key: 'corner-slit',

@@ -170,6 +170,7 @@ export const FLAT_GLASS: WorkTemplate = {
       takes: ['work-sealant'],
       needsFit: true,
       when: ({ straySealant }) => straySealant !== 'no',
+      leftOut: 'no stray sealant was found',
     },
     {
       key: 'clean',

@@ -42,12 +42,14 @@ export interface StepTemplate {
   readonly cautions: readonly CautionKey[];
   /** How long it takes: rates times what they count, added up. */
   readonly takes: readonly DurationKey[];
-  /** What is counted by the metre is counted along the height, as a seam or a corner is; absent: all round. */
+  /** What is counted by the metre goes along the height, as a seam or a corner does; absent: all round. */
   readonly along?: 'height';
   /** Where a liquid is used, which. */
   readonly slip?: 'wet the pane' | 'wet glass and film';
   /** Only in these cases. */
   readonly when?: (own: StepCase) => boolean;
+  /** Why it is not done in the others, where somebody could miss it. */
+  readonly leftOut?: string;
   /** 2: always two people; 'large': two for a large sheet. Absent: one. */
   readonly crew?: 2 | 'large';
   readonly skill?: 'film' | 'heat';

@@ -61,6 +61,7 @@ export const TEXTURED_WALL: WorkTemplate = {
       needsFit: true,
       air: 'wants clean air',
       when: ({ texture }) => texture !== 'glazed block',
+      leftOut: 'a glazed face is not heated',
     },
     {
       key: 'face-cold',
@@ -87,6 +88,7 @@ export const TEXTURED_WALL: WorkTemplate = {
       skill: 'heat',
       needsFit: true,
       when: ({ hasObstacles }) => hasObstacles,
+      leftOut: 'no obstacle is noted in Survey',
     },
     {
       key: 'edges-hot',

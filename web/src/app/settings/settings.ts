@@ -2,7 +2,8 @@ import { currencies } from '../words/money';
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { LearnedRow } from '@yellow-pane/contracts';
-import { BASES, type Basis, isVolume } from '@yellow-pane/core/learned';
+import { BASES, isVolume } from '@yellow-pane/core/learned';
+import { BASIS_WORDS } from '../words/basis';
 import { parseVolume } from '@yellow-pane/core/quantity';
 import { LearnedFigures } from '../catalogue/learned-figures';
 import { Device } from '../device/device';
@@ -11,18 +12,6 @@ import { settingsWords } from '../words/settings';
 import { BackupsSection } from './backups';
 import { PeopleSection } from './people-section';
 import { Choices } from '../ui/choice';
-
-const BASIS_WORDS: Readonly<Record<Basis, string>> = {
-  'common practice': 'common practice',
-  ours: 'our guess',
-  once: 'measured once',
-  'second hand': 'heard from others',
-  uncertain: 'uncertain',
-  ask: 'not known: ask',
-  measured: 'measured',
-  published: 'published',
-  'from memory': 'from memory',
-};
 
 /** What this device and this server are set to. */
 @Component({

@@ -13,7 +13,8 @@ import { type FittingSchools, type RowOf, type StepState, stepStateOf } from '@y
 import { Catalogue } from '../../catalogue/catalogue';
 import { Device } from '../../device/device';
 import { CUT_ALARM, cutAlarm } from '../../job/cut-alarm';
-import { changedAfterCut, doneSteps, workStepsOf } from '@yellow-pane/core/reading';
+import { BASIS_WORDS } from '../../words/basis';
+import { changedAfterCut, doneSteps, stepsLeftOutOf, workStepsOf } from '@yellow-pane/core/reading';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Commands } from '../../shell/commands';
@@ -68,6 +69,12 @@ export class Fit {
   protected readonly steps = computed<readonly WorkStep[]>(() => {
     const application = this.application();
     return application === undefined ? [] : workStepsOf(this.reading.view(), application, this.#units());
+  });
+  protected readonly basisWords = BASIS_WORDS;
+  /** What the way has and this surface does not need. */
+  protected readonly leftOut = computed(() => {
+    const application = this.application();
+    return application === undefined ? [] : stepsLeftOutOf(this.reading.view(), application, this.#units());
   });
   readonly #records = computed(() => doneSteps(this.reading.view(), this.application()?.id ?? ''));
   protected readonly firstOpen = computed(() =>

@@ -1,0 +1,38 @@
+import type { Basis } from '../learned';
+import { filled, numberWord } from './step-numbers';
+import { type StepTemplate, TEMPLATES, numbersOf } from './templates';
+import { DEFAULT_SCHOOLS } from './schools';
+import { stepCaseOf } from './work-steps';
+
+const HEAD = `# Ways of working
+
+Made from \`core/src/fitting/templates/\` by \`npm run rules\`; a test fails when it is not. Common practice with no published
+source, unless a figure says otherwise. The film's data sheet, local codes and licensed practice win. Which steps a
+surface gets is decided by the whole case; a step with a condition is marked.
+`;
+
+const CASE = stepCaseOf({ schools: DEFAULT_SCHOOLS, condition: 'unknown', isSecurityFilm: false });
+const said = (basis: Basis): string => (basis === 'ours' ? 'our guess' : basis);
+
+/** Every way of working with its steps as a page of Markdown, figures in millimetres and °C. */
+export function waysDocument(): string {
+  const ways = TEMPLATES.map(
+    ({ template, steps }) =>
+      `\n## ${template}\n\n${steps.map((step, index) => `${index + 1}. ${lineOf(step)}`).join('\n')}\n`,
+  );
+  return `${HEAD}${ways.join('')}`;
+}
+
+function lineOf(step: StepTemplate): string {
+  const numbers = numbersOf(step, CASE);
+  const doubts = Object.values(numbers)
+    .filter(({ basis }) => basis !== 'common practice')
+    .map((number) => `${numberWord(number, 'metric')}: ${said(number.basis)}`);
+  const marks = [
+    `\`${step.key}\``,
+    ...(step.when === undefined ? [] : ['only in some cases']),
+    ...(step.leftOut === undefined ? [] : [`else: ${step.leftOut}`]),
+    ...doubts,
+  ];
+  return `${filled(step.what, numbers, 'metric')} *${step.why}* (${marks.join('; ')})`;
+}
