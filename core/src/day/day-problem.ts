@@ -188,7 +188,20 @@ function partOf(
     notBefore = begins;
     before = { id, last };
   }
+  part.lags.push(...closingLags(part.works));
   return part;
+}
+
+/** What was opened is closed in time: from the stretch that opens it to the one that closes it. */
+function closingLags(works: readonly PlannedWork[]): readonly Lag[] {
+  return works.flatMap((work) =>
+    work.parts.flatMap(({ closes }): readonly Lag[] => {
+      const opener = works.find(({ parts }) => parts.some(({ step }) => step === closes?.step));
+      return closes === null || opener === undefined || opener.id === work.id
+        ? []
+        : [{ from: opener.id, to: work.id, least: 0, most: closes.most, why: closes.why }];
+    }),
+  );
 }
 
 /** When the stretch after one that is done may begin: what it left to wait for may not be over. */

@@ -268,6 +268,19 @@ describe('how does a job become a plan?', () => {
         parts.reduce((sum, part) => sum + part.minutes.value, 0),
       ]);
   });
+  it('beads that are out go back the same day: a lag across the stretches between, kept by the plan', () => {
+    const { problem } = dayProblem(input([surface('TH1', { method: 'security' })]));
+    const idOf = (step: string): string =>
+      workStepId('TH1', { template: 'security', step, templateVersion: 1 });
+    const lag = problem.lags.find(({ to, most }) => to === idOf('beads-in') && most === 540);
+    expect(lag).toMatchObject({ from: idOf('beads-out'), least: 0 });
+    const { found } = plan(input([surface('TH1', { method: 'security' }), surface('SW1'), surface('SW2')]));
+    if (found.state !== 'planned') throw new Error('no plan');
+    const [out, back] = ['beads-out', 'beads-in'].map((step) =>
+      found.steps.find(({ id }) => id === idOf(step)),
+    );
+    expect((back?.start ?? Infinity) - (out?.end ?? 0)).toBeLessThanOrEqual(540);
+  });
   it('a step ticked makes its stretch shorter and leaves its key', () => {
     const { works } = dayProblem(input([surface('SW1', { done: new Map([['protect', 10]]) })]));
     const [first] = works.values();

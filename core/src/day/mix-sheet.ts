@@ -41,7 +41,7 @@ export interface MixLine {
 export interface MixInput {
   readonly surfaces: readonly Pick<
     DaySurface,
-    'method' | 'family' | 'area_m2' | 'edge_m' | 'height_m' | 'hasInsideCorner'
+    'method' | 'family' | 'area_m2' | 'edge_m' | 'height_m' | 'hasInsideCorner' | 'drops' | 'seam'
   >[];
   /** By the cap of a concentrate, or the key of a recipe. */
   readonly slip: string;
@@ -125,14 +125,15 @@ class Amounts {
     );
   }
 
-  /** Laps of columns, and inside corners on both walls and over the turned strip, along their height. */
+  /** Laps of columns and between sheets, and inside corners on both walls and over the turned strip, along their height. */
   get seams_m(): number {
     const heightOf = ({ height_m }: MixInput['surfaces'][number]): number =>
       height_m ?? RULES.usualHeight.value;
     return this.input.surfaces.reduce((sum, surface) => {
       const lap = this.#isOf(['column'], surface) ? 1 : 0;
       const corner = surface.hasInsideCorner === true ? 3 : 0;
-      return sum + (lap + corner) * heightOf(surface);
+      const seams = surface.seam === 'lap over promoter' ? (surface.drops ?? 1) - 1 : 0;
+      return sum + (lap + corner + seams) * heightOf(surface);
     }, 0);
   }
 

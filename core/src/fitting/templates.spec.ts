@@ -122,6 +122,7 @@ describe('when may adhesive meet the surface?', () => {
     );
     expect(Object.fromEntries(waits)).toEqual({
       putty: 'putty',
+      'lap-promoter': 'promoter',
       'prime-water': 'primer, water-based',
       'prime-solvent': 'primer, solvent-based',
       'corner-promoter': 'promoter',

@@ -96,6 +96,26 @@ describe('G: an inside corner in two sheets', () => {
   });
 });
 
+describe('G: seams between sheets', () => {
+  it('lap: masked, promoter, mask off and lapped; once for each seam', () => {
+    const lap = { drops: 4, seam: 'lap over promoter', height_m: 2.5 } as const;
+    inOrder(keys('decor', lap), ['lay', 'lap-mask', 'lap-promoter', 'lap', 'final-cut']);
+    expect(step('lap', 'decor', lap)).toMatchObject({ rounds: 3, minutes: { value: 23 } });
+    const what = step('lap', 'decor', lap)?.what ?? '';
+    expect(what.indexOf('Mask off')).toBeLessThan(what.indexOf('press'));
+  });
+  it('double cut: liner left under both edges, lapped 50 mm, cut through both, liner off, pressed', () => {
+    const double = { drops: 2, seam: 'double cut' } as const;
+    inOrder(keys('decor', double), ['lay', 'double-liner', 'double-cut', 'double-press']);
+    expect(step('double-liner', 'decor', double)?.what).toContain('50 mm of liner');
+    expect(keys('decor', double).some((key) => key.startsWith('lap'))).toBe(false);
+  });
+  it('one sheet has no seam; 400 drops have 399, and nothing breaks', () => {
+    expect(keys('decor', { drops: 1, seam: 'none' }).filter((key) => /^(lap|double)/.test(key))).toEqual([]);
+    expect(step('lap', 'decor', { drops: 400, seam: 'lap over promoter' })?.rounds).toBe(399);
+  });
+});
+
 describe('G: decor film', () => {
   it('primer, then sanded lightly, brushed, felt, before any film', () => {
     inOrder(keys('decor'), ['putty', 'sand', 'prime-water', 'sand-primer', 'lay', 'final-cut']);
@@ -249,7 +269,10 @@ describe('what is left out says why', () => {
     expect(leftOut('textured wall', { texture: 'glazed block', hasObstacles: true })).toEqual([
       ['face', 'a glazed face is not heated'],
     ]);
-    expect(leftOut('decor')).toEqual([['corner-promoter', 'no inside corner is noted in Survey']]);
+    expect(leftOut('decor')).toEqual([
+      ['corner-promoter', 'no inside corner is noted in Survey'],
+      ['lap-mask', 'it is laid in one sheet, or its seams are made otherwise'],
+    ]);
     expect(
       leftOut('curved, shrunk', { isOutside: true }).every(([, why]) => why === 'this film stays outside'),
     ).toBe(true);

@@ -5,6 +5,7 @@ import { type Caution, type CautionKey, caution } from './cautions';
 import { type Basis, type Learned, learnedOf, sourceOf } from '../learned';
 import { slipNeeded } from './slip';
 import {
+  type Closes,
   type Pause,
   type SharedTool,
   type StepCase,
@@ -28,6 +29,8 @@ export interface WorkStep {
   readonly cautions: readonly Caution[];
   readonly slip_l?: Reasoned<number>;
   readonly minutes: Reasoned<number>;
+  /** How often it is done, one after the other. */
+  readonly rounds: number;
   /** People at once. */
   readonly crew: number;
   readonly skill: 'film' | 'heat' | null;
@@ -35,6 +38,7 @@ export interface WorkStep {
   readonly air: 'makes dust' | 'wants clean air' | null;
   readonly needsFit: boolean;
   readonly then: Pause | null;
+  readonly closes: Closes | null;
 }
 
 export interface WorkStepsInput {
@@ -58,6 +62,8 @@ export interface WorkStepsInput {
   readonly texture?: StepCase['texture'];
   readonly straySealant?: StepCase['straySealant'];
   readonly hasObstacles?: boolean;
+  readonly drops?: number;
+  readonly seam?: StepCase['seam'];
   readonly postHeat_C?: number | null;
   /** How figures in the words are said; metric unless told. */
   readonly units?: DisplayUnits;
@@ -105,13 +111,15 @@ export function workStepsFor(input: WorkStepsInput): readonly WorkStep[] {
       tools: step.tools,
       cautions: cautionsOf(step, index, input).map(caution),
       ...slipOf(step, input),
-      minutes: minutesOf(step, input),
+      minutes: minutesOf(step, input, roundsOf(step, own)),
+      rounds: roundsOf(step, own),
       crew: crewOf(step, isLarge, isHigh),
       skill: step.skill ?? null,
       shared: sharedBy(step, isHigh),
       air: step.air ?? null,
       needsFit: step.needsFit ?? false,
       then: step.then ?? null,
+      closes: step.closes ?? null,
     }));
 }
 
@@ -155,8 +163,12 @@ export function stepCaseOf(input: WorkStepsInput): StepCase {
     straySealant: input.straySealant ?? 'unknown',
     hasObstacles: input.hasObstacles ?? false,
     postHeat_C: input.postHeat_C ?? null,
+    drops: input.drops ?? 1,
+    seam: input.seam ?? 'none',
   };
 }
+
+const roundsOf = ({ rounds }: StepTemplate, own: StepCase): number => Math.max(1, rounds?.(own) ?? 1);
 
 function minutesOf(
   step: StepTemplate,
@@ -167,15 +179,17 @@ function minutesOf(
     isHardToReach = false,
     learned = [],
   }: WorkStepsInput,
+  rounds: number,
 ): Reasoned<number> {
   const used = step.takes.map((key) => learnedOf(key, learned));
-  const sum_min = used.reduce(
+  const once_min = used.reduce(
     (sum, { value, unit }) =>
       sum +
       value *
         (unit === 'min/m²' ? area_m2 : unit === 'min/m' ? (step.along === 'height' ? height_m : edge_m) : 1),
     0,
   );
+  const sum_min = once_min * rounds;
   const source =
     used.every(({ basis }) => basis === 'measured') && used.length > 0
       ? sourceOf('measured')

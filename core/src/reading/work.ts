@@ -1,6 +1,7 @@
 import { type LeftOutStep, type WorkStep, type WorkStepsInput, stepsLeftOut, workStepsFor } from '../fitting';
 import { NEW_DAY, type RowOf } from '../job';
 import type { DisplayUnits } from '../quantity';
+import { blankOf } from './blank';
 import type { JobView } from './job-view';
 import { isOfVehicle } from './place';
 import { checkOf } from './surface';
@@ -31,6 +32,7 @@ export function workCaseOf(
     straySealant: site?.sealantToCut ?? 'unknown',
     hasObstacles: (site?.obstacles ?? '').trim() !== '',
     hasInsideCorner: wall?.leftCorner === 'inside corner' || wall?.rightCorner === 'inside corner',
+    ...seamsOf(view, application),
     ...(film === undefined ? {} : { family: film.family, postHeat_C: film.postHeat_C }),
     ...('sizes' in check
       ? {
@@ -43,6 +45,15 @@ export function workCaseOf(
         }
       : {}),
   };
+}
+
+/** Sheets of a wall, as they would be cut today; glass is laid in one. */
+function seamsOf(view: JobView, application: RowOf<'application'>): Pick<WorkStepsInput, 'drops' | 'seam'> {
+  if (application.method !== 'decor') return {};
+  const today = blankOf(view, application);
+  if (today.kind === 'none') return {};
+  const { blanks, seams } = today.blanks;
+  return { drops: blanks.length, seam: blanks.length > 1 ? seams.kind : 'none' };
 }
 
 /** The steps of fitting it, in order, as this job chose its schools, primer and way of shrinking. */

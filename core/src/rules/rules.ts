@@ -110,6 +110,12 @@ export const RULES = {
     reason: 'From here on two people lift a sash, a sheet or a roll.',
     source: COMMON_PRACTICE,
   },
+  openGlazing: {
+    value: 540,
+    unit: 'min',
+    reason: 'A pane whose beads are out has them back the same day; the opening is guarded meanwhile.',
+    source: OURS,
+  },
   ladderFrom: {
     value: 2,
     unit: 'm',

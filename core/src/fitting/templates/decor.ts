@@ -1,5 +1,6 @@
 import { mm } from '../step-numbers';
 import { CUT, FINISH_FLAT, GROUND, LAY, promoter } from './decor-parts';
+import { SEAMS } from './seams';
 import type { StepCase, StepTemplate, WorkTemplate } from './template';
 
 const atCorner = ({ hasInsideCorner }: StepCase): boolean => hasInsideCorner;
@@ -105,5 +106,5 @@ const CORNER_AFTER: readonly StepTemplate[] = [
 export const DECOR: WorkTemplate = {
   template: 'decor',
   version: 1,
-  steps: [...GROUND, CUT, ...CORNER_BEFORE, LAY, ...CORNER_AFTER, ...FINISH_FLAT],
+  steps: [...GROUND, CUT, ...CORNER_BEFORE, LAY, ...SEAMS, ...CORNER_AFTER, ...FINISH_FLAT],
 };

@@ -53,4 +53,4 @@ export function isHandover(step: string): boolean {
 
 export { FLAT_GLASS } from './flat-glass';
 export { numbersOf } from './template';
-export type { Pause, SharedTool, StepCase, StepTemplate, WorkTemplate } from './template';
+export type { Closes, Pause, SharedTool, StepCase, StepTemplate, WorkTemplate } from './template';

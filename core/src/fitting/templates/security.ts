@@ -1,3 +1,4 @@
+import { RULES } from '../../rules';
 import { days } from '../step-numbers';
 import { FLAT_GLASS, LOCK, SEPARATE_AND_PLACE, TRIM } from './flat-glass';
 import type { StepTemplate, WorkTemplate } from './template';
@@ -77,6 +78,11 @@ export const SECURITY: WorkTemplate = {
       tools: ['putty knife'],
       cautions: ['safetyFilm', 'looseGlass'],
       takes: ['work-beads'],
+      closes: {
+        step: 'beads-out',
+        most: RULES.openGlazing.value,
+        why: 'a pane without its beads is never left overnight',
+      },
       crew: 'large',
     },
     {

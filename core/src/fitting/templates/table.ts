@@ -23,6 +23,7 @@ export const TABLE: WorkTemplate = {
       tools: ['tape measure'],
       cautions: [],
       takes: ['work-remeasure'],
+      then: { least: 0, most: 60, why: 'dust and hands settle on a clean face' },
     },
     {
       key: 'lay-table',

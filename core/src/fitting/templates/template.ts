@@ -1,3 +1,4 @@
+import type { SeamChoice } from '../../job';
 import type { FittingSchools, Known, WallTexture } from '../../job';
 import type { WaitKey } from '../../waiting';
 import type { StepNumbers } from '../step-numbers';
@@ -16,6 +17,14 @@ export interface Pause {
   readonly why: string;
 }
 
+/** An earlier step that must not stay open for long. */
+export interface Closes {
+  readonly step: string;
+  /** Minutes from its end to the beginning of the step that closes it. */
+  readonly most: number;
+  readonly why: string;
+}
+
 /** What decides which steps of a template are done. */
 export interface StepCase {
   readonly schools: FittingSchools;
@@ -27,6 +36,9 @@ export interface StepCase {
   readonly texture: WallTexture;
   readonly straySealant: Known;
   readonly hasObstacles: boolean;
+  /** Sheets it is laid in, in hanging order, and how their seams are made. */
+  readonly drops: number;
+  readonly seam: NonNullable<SeamChoice['kind']> | 'none';
   /** What the film is to be heated to where it was stretched, by its sheet; null: it does not say. */
   readonly postHeat_C: number | null;
 }
@@ -46,6 +58,8 @@ export interface StepTemplate {
   readonly along?: 'height';
   /** Where a liquid is used, which. */
   readonly slip?: 'wet the pane' | 'wet glass and film';
+  /** How often it is done, where it repeats: each seam, each drop. */
+  readonly rounds?: (own: StepCase) => number;
   /** Only in these cases. */
   readonly when?: (own: StepCase) => boolean;
   /** Why it is not done in the others, where somebody could miss it. */
@@ -58,6 +72,8 @@ export interface StepTemplate {
   /** Adhesive meets the surface: only while surface and air are fit for it. */
   readonly needsFit?: boolean;
   readonly then?: Pause;
+  /** What it ends, and how long that may stay open: beads that are out go back the same day. */
+  readonly closes?: Closes;
 }
 
 /** A way of working with its version: (template, step, version) is the stable key of a work step. */
