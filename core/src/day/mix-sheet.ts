@@ -125,7 +125,7 @@ class Amounts {
     );
   }
 
-  /** Laps of columns and between sheets, and inside corners on both walls and over the turned strip, along their height. */
+  /** Laps of columns and sheets, and corners on both walls and over the turned strip, by their height. */
   get seams_m(): number {
     const heightOf = ({ height_m }: MixInput['surfaces'][number]): number =>
       height_m ?? RULES.usualHeight.value;

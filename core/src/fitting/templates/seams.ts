@@ -74,5 +74,5 @@ const DOUBLE: readonly StepTemplate[] = [
   },
 ];
 
-/** Seams between the sheets of a wall, after the face of the first. That both are cut through last is ours. */
+/** Seams between the sheets of a wall, after their faces. That both are cut through last is ours. */
 export const SEAMS: readonly StepTemplate[] = [...LAP, ...DOUBLE];
