@@ -296,6 +296,32 @@ describe('above reach', () => {
   });
 });
 
+describe('what Survey knows is used', () => {
+  it('no blade on a coated face; where nobody knows, the blade with its caution', () => {
+    const coated = of('trim in place', { isFaceCoated: 'yes' });
+    expect(coated.map((own) => own.step)).toContain('clean-no-blade');
+    expect(coated.filter((own) => own.step.startsWith('clean')).flatMap(({ tools }) => tools)).not.toContain(
+      'scraper',
+    );
+    for (const method of ['dry-fitted', 'pre-squared', 'security'] as const)
+      expect([method, keys(method, { isFaceCoated: 'yes' }).includes('clean')]).toEqual([method, false]);
+    expect(step('clean', 'trim in place')?.cautions.map(({ key }) => key)).toContain('coatedFace');
+  });
+  it('what comes off goes back before the handover, and nothing is put back that never came off', () => {
+    for (const method of [
+      'trim in place',
+      'security',
+      'curved, shrunk',
+      'textured wall',
+      'dry-fitted',
+    ] as const) {
+      const order = keys(method, { partsOff: 2 });
+      expect([method, order.at(-2)]).toEqual([method, 'put-back']);
+      expect(keys(method)).not.toContain('put-back');
+    }
+  });
+});
+
 describe('times that are known, within a third', () => {
   // A van-size door, 2.0 by 0.9 m, post-heated all round in 110 s.
   it('post-heat of a door: 110 s', () => {

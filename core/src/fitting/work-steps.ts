@@ -62,6 +62,8 @@ export interface WorkStepsInput {
   readonly texture?: StepCase['texture'];
   readonly straySealant?: StepCase['straySealant'];
   readonly hasObstacles?: boolean;
+  readonly isFaceCoated?: StepCase['isFaceCoated'];
+  readonly partsOff?: number;
   readonly drops?: number;
   readonly seam?: StepCase['seam'];
   readonly postHeat_C?: number | null;
@@ -164,6 +166,8 @@ export function stepCaseOf(input: WorkStepsInput): StepCase {
     hasObstacles: input.hasObstacles ?? false,
     postHeat_C: input.postHeat_C ?? null,
     drops: input.drops ?? 1,
+    isFaceCoated: input.isFaceCoated ?? 'unknown',
+    partsOff: input.partsOff ?? 0,
     seam: input.seam ?? 'none',
   };
 }

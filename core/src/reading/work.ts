@@ -1,5 +1,5 @@
 import { type LeftOutStep, type WorkStep, type WorkStepsInput, stepsLeftOut, workStepsFor } from '../fitting';
-import { NEW_DAY, type RowOf } from '../job';
+import { type Known, NEW_DAY, type RowOf } from '../job';
 import type { DisplayUnits } from '../quantity';
 import { blankOf } from './blank';
 import type { JobView } from './job-view';
@@ -20,6 +20,7 @@ export function workCaseOf(
   const check = checkOf(view, application.surfaceId);
   const wall = view.wallFactsOf(application.surfaceId);
   const site = view.siteFactsOf(application.surfaceId);
+  const parts = view.partsOf(application.surfaceId);
   return {
     schools: application,
     method: application.method,
@@ -30,7 +31,9 @@ export function workCaseOf(
     isVehicle: surface !== undefined && isOfVehicle(view, surface),
     texture: wall?.texture ?? 'unknown',
     straySealant: site?.sealantToCut ?? 'unknown',
-    hasObstacles: (site?.obstacles ?? '').trim() !== '',
+    hasObstacles: (site?.obstacles ?? '').trim() !== '' || parts.some(({ kind }) => kind === 'obstacle'),
+    isFaceCoated: isFaceCoated(view, application),
+    partsOff: parts.filter(({ kind, putBackAt }) => kind === 'hardware' && putBackAt === null).length,
     hasInsideCorner: wall?.leftCorner === 'inside corner' || wall?.rightCorner === 'inside corner',
     ...seamsOf(view, application),
     ...(film === undefined ? {} : { family: film.family, postHeat_C: film.postHeat_C }),
@@ -45,6 +48,18 @@ export function workCaseOf(
         }
       : {}),
   };
+}
+
+/** Whether the face that gets the film is the coated one of its pane. */
+function isFaceCoated(view: JobView, { surfaceId, side }: RowOf<'application'>): Known {
+  const unitId = view.surfaceById.get(surfaceId)?.unitId ?? null;
+  const panes = view.glassPanes.filter((pane) => unitId !== null && pane.unitId === unitId);
+  const isOuter = side === 'outside' || side === 'side A';
+  const pane = isOuter ? panes[0] : panes.at(-1);
+  if (pane === undefined || pane.coating === 'unknown') return 'unknown';
+  if (pane.coating === 'none') return 'no';
+  if (pane.coatedSide === 'unknown') return 'unknown';
+  return pane.coatedSide === (isOuter ? 'outer' : 'inner') ? 'yes' : 'no';
 }
 
 /** Sheets of a wall, as they would be cut today; glass is laid in one. */

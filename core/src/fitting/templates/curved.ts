@@ -1,5 +1,5 @@
 import { degrees, mm } from '../step-numbers';
-import { ONE_GO, OPEN_TIME } from './flat-glass';
+import { ONE_GO, OPEN_TIME, PUT_BACK } from './flat-glass';
 import type { StepCase, StepTemplate, WorkTemplate } from './template';
 
 const INDOORS: readonly StepTemplate[] = [
@@ -183,6 +183,7 @@ export const CURVED: WorkTemplate = {
     },
     ...INSIDE,
     ...OUTSIDE,
+    PUT_BACK,
     ...HANDOVER,
   ],
 };

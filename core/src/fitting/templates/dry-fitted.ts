@@ -5,7 +5,7 @@ const OWN_KEYS: readonly string[] = [
   ...['remeasure', 'final-rinse', 'align', 'trim', 'trim-after'],
   ...[...SEPARATE_AND_PLACE, ...LOCK].map(({ key }) => key),
 ];
-const BEFORE: readonly string[] = ['protect', 'sealant', 'clean', 'dry-edges'];
+const BEFORE: readonly string[] = ['protect', 'sealant', 'clean', 'clean-no-blade', 'dry-edges'];
 
 const HUNG: readonly StepTemplate[] = [
   {

@@ -140,6 +140,17 @@ export const TRIM = {
   then: ONE_GO,
 } as const satisfies Partial<StepTemplate>;
 
+/** What came off goes back before anybody is told that it is finished. */
+export const PUT_BACK: StepTemplate = {
+  key: 'put-back',
+  what: "Put back what was taken off, as logged in Survey, without pressing on the film's edge. Count it.",
+  why: 'A screw in a pocket is missed when the crew is gone.',
+  tools: ['screwdriver'],
+  cautions: [],
+  takes: ['work-hardware'],
+  when: ({ partsOff }) => partsOff > 0,
+};
+
 /** Flat glass, wet. Common practice, no published source. */
 export const FLAT_GLASS: WorkTemplate = {
   template: 'flat-glass',
@@ -180,6 +191,18 @@ export const FLAT_GLASS: WorkTemplate = {
       cautions: ['blade', 'coatedFace', 'wetFloor'],
       takes: ['work-clean'],
       needsFit: true,
+      when: ({ isFaceCoated }) => isFaceCoated !== 'yes',
+      leftOut: 'this face is coated: no blade',
+    },
+    {
+      key: 'clean-no-blade',
+      what: 'Coated face: wet with cleaner and scrub with a soft pad, corners too. No blade, no steel wool. Feel for nicks and paint with the hand.',
+      why: 'One scratch of a coating is seen for as long as the glass is there.',
+      tools: ['non-scratch pad', 'cleaner'],
+      cautions: ['coatedFace', 'wetFloor'],
+      takes: ['work-clean'],
+      needsFit: true,
+      when: ({ isFaceCoated }) => isFaceCoated === 'yes',
     },
     {
       key: 'dry-edges',
@@ -241,6 +264,7 @@ export const FLAT_GLASS: WorkTemplate = {
       skill: 'film',
       needsFit: true,
     },
+    PUT_BACK,
     {
       key: 'handover',
       what: 'Tell the customer what is normal: small water pockets clear by the date told with this pane. Say when sealant returns, when to clean, when you look again.',

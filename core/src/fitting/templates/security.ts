@@ -1,12 +1,12 @@
 import { RULES } from '../../rules';
 import { days } from '../step-numbers';
-import { FLAT_GLASS, LOCK, SEPARATE_AND_PLACE, TRIM } from './flat-glass';
+import { FLAT_GLASS, LOCK, PUT_BACK, SEPARATE_AND_PLACE, TRIM } from './flat-glass';
 import type { StepTemplate, WorkTemplate } from './template';
 
 const OWN_KEYS: readonly string[] = [
   ...SEPARATE_AND_PLACE.map(({ key }) => key),
   ...LOCK.map(({ key }) => key),
-  ...['trim', 'squeeze', 'trim-after', 'handover'],
+  ...['trim', 'squeeze', 'trim-after', 'put-back', 'handover'],
 ];
 /** Thick film is locked with a T, whatever the school of the job. */
 const LOCK_T = LOCK.filter(({ key }) => key === 'lock-t').map(({ when: _ofSchool, ...step }) => step);
@@ -85,6 +85,7 @@ export const SECURITY: WorkTemplate = {
       },
       crew: 'large',
     },
+    PUT_BACK,
     {
       key: 'handover-security',
       what: 'Say that it delays and does not stop. Strong after {strong}, clear after weeks. No cleaning until then.',

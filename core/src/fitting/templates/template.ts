@@ -36,6 +36,10 @@ export interface StepCase {
   readonly texture: WallTexture;
   readonly straySealant: Known;
   readonly hasObstacles: boolean;
+  /** The face the film goes on carries a coating: no blade and no steel wool there. */
+  readonly isFaceCoated: Known;
+  /** Hardware that is to come off, as logged in Survey. */
+  readonly partsOff: number;
   /** Sheets it is laid in, in hanging order, and how their seams are made. */
   readonly drops: number;
   readonly seam: NonNullable<SeamChoice['kind']> | 'none';

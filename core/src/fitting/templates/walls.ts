@@ -1,3 +1,4 @@
+import { PUT_BACK } from './flat-glass';
 import { celsius, mm, mmPerSecond } from '../step-numbers';
 import type { WorkTemplate } from './template';
 
@@ -125,6 +126,7 @@ export const TEXTURED_WALL: WorkTemplate = {
       skill: 'film',
       needsFit: true,
     },
+    PUT_BACK,
     {
       key: 'handover-wall',
       what: 'Say that it is wiped, not scrubbed, and whom to ring when an edge lifts.',
