@@ -219,7 +219,9 @@ test('a colleague’s value saved while one types in the same field is asked abo
     .getByRole('button', { name: 'Keep theirs' })
     .click();
   await expect(field(page, 'Width at the top')).toHaveValue('1190');
-  await page.getByRole('alertdialog').getByRole('button', { name: 'Use mine' }).click();
+  const mine = page.getByRole('alertdialog').getByRole('button', { name: 'Use mine', exact: true });
+  await expect(mine).toHaveCount(1);
+  await mine.click();
   await allSaved(page);
   await expect(field(page, 'Width at the bottom')).toHaveValue('1182');
   await expect(field(page, 'Width at the top')).toHaveValue('1190');
