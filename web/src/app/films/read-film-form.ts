@@ -167,7 +167,7 @@ function materialOf({ text, figure, celsius }: Fields): FilmMaterial {
     ...MATERIAL_NOT_STATED,
     ...(Object.fromEntries(figures) as Partial<FilmMaterial>),
     construction: (text('construction') || null) as Film['construction'],
-    tack: (text('tack') || null) as Film['tack'],
+    tack: (text('tack') || null) as FilmMaterial['tack'],
   };
 }
 
