@@ -1,4 +1,13 @@
-import { FLAT_GLASS, LOCK, ONE_GO, OPEN_TIME, SEPARATE_AND_PLACE, STRAIGHT_ON, TRIM } from './flat-glass';
+import {
+  FLAT_GLASS,
+  HELD,
+  LOCK,
+  ONE_GO,
+  OPEN_TIME,
+  SEPARATE_AND_PLACE,
+  STRAIGHT_ON,
+  TRIM,
+} from './flat-glass';
 import type { StepTemplate, WorkTemplate } from './template';
 
 const OWN_KEYS: readonly string[] = [
@@ -84,7 +93,7 @@ const UNROLLED: readonly StepTemplate[] = [
     skill: 'film',
     needsFit: true,
     air: 'wants clean air',
-    then: { least: 0, most: 0, why: 'the film is held by hand until it is locked' },
+    then: HELD,
   },
   ...LOCK,
 ];
@@ -122,7 +131,7 @@ const CORNER_HOME: StepTemplate = {
   crew: 'large',
   needsFit: true,
   air: 'wants clean air',
-  then: { least: 0, most: 0, why: 'the film is held by hand until it is locked' },
+  then: HELD,
 };
 
 /** One factory edge and one squared cut set into a corner. Common practice, no published source. */
