@@ -89,7 +89,7 @@ export default {
       severity: 'error',
       comment:
         'docs/decisions/0016: waits above climate, ways of working above waits, what is fit when beside them, the day on top',
-      from: { path: '^core/src/(waiting|fitting)/', pathNot: '\\.spec\\.ts$' },
+      from: { path: '^core/src/(waiting|ways)/', pathNot: '\\.spec\\.ts$' },
       to: {
         path: '^core/src/',
         pathNot: ['^core/src/$1/', '^core/src/(quantity|rules|job|learned|climate|waiting)/'],

@@ -1,5 +1,5 @@
 import { writeFileSync } from 'node:fs';
-import { waysDocument } from '@yellow-pane/core/fitting';
+import { waysDocument } from '@yellow-pane/core/ways';
 import { rulesDocument } from '@yellow-pane/core/rules';
 
 /** `npm run rules`: writes docs/rules.md from the table in core. */

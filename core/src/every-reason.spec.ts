@@ -9,7 +9,7 @@ import { groundOf, judgeFilm, questionOf } from './choosing';
 import { glassWeight } from './glazing';
 import { aFilm, someRows } from './choosing/fixtures';
 import { type MixInput, dayProblem, mixSheet } from './day';
-import { DEFAULT_SCHOOLS, SLIP_MIXES, slipNeeded, slipShare, workStepsFor } from './fitting';
+import { DEFAULT_SCHOOLS, SLIP_MIXES, slipNeeded, slipShare, workStepsFor } from './ways';
 import { clearBy, panelWarming, primerDry, promoterDry, rollWarming, wallDry } from './waiting';
 import { checkSurface, rectangleSizes } from './measure';
 import { girths } from './measure/shapes/wall';

@@ -1,5 +1,5 @@
 import type { Change, Op } from '@yellow-pane/contracts';
-import { workStepsFor, DEFAULT_SCHOOLS } from '@yellow-pane/core/fitting';
+import { workStepsFor, DEFAULT_SCHOOLS } from '@yellow-pane/core/ways';
 import { demoId } from './demo-id';
 import { placeOps } from './places';
 import { summitOps } from './summit-shelter';

@@ -1,6 +1,6 @@
 import type { Op } from '@yellow-pane/contracts';
 import { type PlacedPiece, blankFor, layOutInLevels } from '@yellow-pane/core/cutting';
-import { DEFAULT_SCHOOLS, type WorkStep } from '@yellow-pane/core/fitting';
+import { DEFAULT_SCHOOLS, type WorkStep } from '@yellow-pane/core/ways';
 import { NEW_PLACE, NEW_SURFACE } from '@yellow-pane/core/job';
 import { nmFromMm } from '@yellow-pane/core/quantity';
 import { demoId } from './demo-id';

@@ -1,5 +1,5 @@
 import type { Op } from '@yellow-pane/contracts';
-import { DEFAULT_SCHOOLS } from '@yellow-pane/core/fitting';
+import { DEFAULT_SCHOOLS } from '@yellow-pane/core/ways';
 import {
   MEASURE_KINDS,
   NEW_PART,

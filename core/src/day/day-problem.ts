@@ -1,5 +1,5 @@
 import { type Learned, type LearnedKey, learnedOf } from '../learned';
-import { type WorkStep, type WorkStepsInput, workStepsFor } from '../fitting';
+import { type WorkStep, type WorkStepsInput, workStepsFor } from '../ways';
 import { isCracked } from '../job';
 import { type Formula, type Reasoned, applyFormula } from '../quantity';
 import type { Lag, Person, PlanProblem, PlanStep, Tool } from '../scheduling';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { Facing, WeatherHour } from '../climate';
-import { DEFAULT_SCHOOLS } from '../fitting';
+import { DEFAULT_SCHOOLS } from '../ways';
 import { MATERIAL_NOT_STATED } from '../job';
 import { AT_FIRST } from '../learned';
 import { checkPlan, planDaySteps } from '../scheduling';

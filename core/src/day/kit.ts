@@ -1,4 +1,4 @@
-import { type WorkStep, isLaidWet } from '../fitting';
+import { type WorkStep, isLaidWet } from '../ways';
 import type { DaySurface } from './day-problem';
 import { RULES } from '../rules';
 

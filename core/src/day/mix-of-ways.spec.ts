@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { templateFor } from '../fitting';
+import { templateFor } from '../ways';
 import { CUT_METHODS, type FilmFamily } from '../job';
 import { mixSheet } from './index';
 

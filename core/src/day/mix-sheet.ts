@@ -1,5 +1,5 @@
 import { type Learned, type LearnedKey, learnedOf, sourceOf } from '../learned';
-import { SLIP_MIXES, isLaidWet, templateFor } from '../fitting';
+import { SLIP_MIXES, isLaidWet, templateFor } from '../ways';
 import {
   type Formula,
   type Reasoned,

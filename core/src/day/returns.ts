@@ -1,4 +1,4 @@
-import { isLaidWet, templateFor } from '../fitting';
+import { isLaidWet, templateFor } from '../ways';
 import type { CutMethod } from '../job';
 import {
   type DryHours,

@@ -1,6 +1,6 @@
 import type { WeatherHour } from '../climate';
 import { type MixLine, mixSheet } from '../day';
-import type { Caution } from '../fitting';
+import type { Caution } from '../ways';
 import { NEW_DAY, type RowOf } from '../job';
 import type { Air } from '../waiting';
 import { daySurfaces } from './day';

@@ -1,4 +1,4 @@
-import { isHandover } from '../fitting';
+import { isHandover } from '../ways';
 import { type LearnedKey, learnedOf } from '../learned';
 import type { RowOf } from '../job';
 import { type FilmOfShop, type JobRows, type PersonOfShop, type Shop, EMPTY_SHOP } from './job-rows';

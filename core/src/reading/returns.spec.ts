@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import type { ReadinessMoment } from '../day';
-import { DEFAULT_SCHOOLS } from '../fitting';
+import { DEFAULT_SCHOOLS } from '../ways';
 import { type Film, type RowOf, MATERIAL_NOT_STATED } from '../job';
 import { EMPTY_SHOP, jobRows } from './job-rows';
 import { JobView } from './job-view';

@@ -1,4 +1,4 @@
-import { type LeftOutStep, type WorkStep, type WorkStepsInput, stepsLeftOut, workStepsFor } from '../fitting';
+import { type LeftOutStep, type WorkStep, type WorkStepsInput, stepsLeftOut, workStepsFor } from '../ways';
 import { type Known, NEW_DAY, type RowOf } from '../job';
 import type { DisplayUnits } from '../quantity';
 import { blankOf } from './blank';

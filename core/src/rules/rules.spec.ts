@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
 import { cutBlanks, customarySeam } from '../cutting';
 import { kitList, readiness, returnsAfter, USUAL_LIMITS } from '../day';
-import { DEFAULT_SCHOOLS, workStepsFor } from '../fitting';
+import { DEFAULT_SCHOOLS, workStepsFor } from '../ways';
 import { primerDry, promoterDry, sealantBack } from '../waiting';
 import { type CutMethod, MATERIAL_NOT_STATED } from '../job';
 import { ALLOWANCES, allowanceFor } from './allowances';

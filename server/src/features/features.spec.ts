@@ -10,7 +10,7 @@ import {
   type LearnedRow,
   learnedRowSchema,
 } from '@yellow-pane/contracts';
-import { DEFAULT_SCHOOLS } from '@yellow-pane/core/fitting';
+import { DEFAULT_SCHOOLS } from '@yellow-pane/core/ways';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';
 import { type TestApp, exampleFilm, loadFilms, smallJob, testApp } from '../testing/test-app';

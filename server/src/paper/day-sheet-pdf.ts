@@ -1,5 +1,5 @@
 import { figuresIn, recipeWords } from '@yellow-pane/contracts/words';
-import type { Caution } from '@yellow-pane/core/fitting';
+import type { Caution } from '@yellow-pane/core/ways';
 import type { DisplayUnits } from '@yellow-pane/core/quantity';
 import type { DayOnPaper } from '@yellow-pane/core/reading';
 import { DateTime } from 'luxon';

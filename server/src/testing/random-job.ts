@@ -1,6 +1,6 @@
 import type { Op } from '@yellow-pane/contracts';
 import { suitedMethods } from '@yellow-pane/core/cutting';
-import { DEFAULT_SCHOOLS, templateFor } from '@yellow-pane/core/fitting';
+import { DEFAULT_SCHOOLS, templateFor } from '@yellow-pane/core/ways';
 import {
   type MeasureKind,
   NEW_DAY,

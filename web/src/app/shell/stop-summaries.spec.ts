@@ -3,7 +3,7 @@ import { DEMO_CHANGES, DEMO_JOB_ID, EXAMPLE_FILMS } from '@yellow-pane/demo';
 import type { Op } from '@yellow-pane/contracts';
 import { JobDesk } from '../job/job-desk';
 import { JobReading } from '../job/job-reading';
-import { templateFor } from '@yellow-pane/core/fitting';
+import { templateFor } from '@yellow-pane/core/ways';
 import { openJob } from '../testing/open-job';
 import { StopSummaries } from './stop-summaries';
 import { SurfaceStates } from './surface-state';

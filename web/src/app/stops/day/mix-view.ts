@@ -1,7 +1,7 @@
 import { CAP_RULE } from '@yellow-pane/core/day';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { bottleWords, figuresIn, mixWords, recipeWords } from '@yellow-pane/contracts/words';
-import { SLIP_MIXES } from '@yellow-pane/core/fitting';
+import { SLIP_MIXES } from '@yellow-pane/core/ways';
 import { Device } from '../../device/device';
 import { Choices } from '../../ui/choice';
 import { Figure } from '../../ui/figure';

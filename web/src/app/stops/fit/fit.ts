@@ -8,7 +8,7 @@ import {
   linkedSignal,
   signal,
 } from '@angular/core';
-import { SCHOOLS, SLIP_MIXES, type WorkStep, slipShare } from '@yellow-pane/core/fitting';
+import { SCHOOLS, SLIP_MIXES, type WorkStep, slipShare } from '@yellow-pane/core/ways';
 import { type FittingSchools, type RowOf, type StepState, stepStateOf } from '@yellow-pane/core/job';
 import { Catalogue } from '../../catalogue/catalogue';
 import { Device } from '../../device/device';

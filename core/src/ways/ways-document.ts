@@ -6,7 +6,7 @@ import { stepCaseOf } from './work-steps';
 
 const HEAD = `# Ways of working
 
-Made from \`core/src/fitting/templates/\` by \`npm run rules\`; a test fails when it is not. Common practice with no published
+Made from \`core/src/ways/templates/\` by \`npm run rules\`; a test fails when it is not. Common practice with no published
 source, unless a figure says otherwise. The film's data sheet, local codes and licensed practice win. Which steps a
 surface gets is decided by the whole case; a step with a condition is marked.
 `;
