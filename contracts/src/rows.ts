@@ -172,12 +172,15 @@ const surface = z.strictObject({
 
 const known = z.enum(['yes', 'no', 'unknown']);
 
+/** No trim covers more of a pane: 1 m. */
+const MOST_TRIM_NM = 1_000_000_000;
+
 const siteFacts = z.strictObject({
   surfaceId: idSchema,
   storey: z.int().min(-10).max(200).nullable(),
   accessHeight_nm: nanometres.nullable(),
   reach: z.enum(['hand, card and gun', 'hand and card', 'not everywhere', 'unknown']),
-  trimOverlap_nm: nanometres.nullable(),
+  trimOverlap_nm: nanometres.max(MOST_TRIM_NM).nullable(),
   obstacles: text(4000),
   floor: text(400),
   power: known,

@@ -5,6 +5,8 @@ import { type Figures, type Messages, capital, sentenceOf } from './messages';
 
 const BLANK_NOTES = {
   rule: ({ rule }) => RULES[rule].reason,
+  'behind the trim': ({ hidden_mm }, { length }) =>
+    `Trim hides ${length(hidden_mm)} of the glass on each side: the film is cut that much larger all round and goes under it.`,
   'pattern repeats every 0':
     'The film says its pattern repeats every 0 mm: taken as no pattern. Put the repeat right in the catalogue.',
   'no roll width known':

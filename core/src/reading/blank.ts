@@ -1,5 +1,5 @@
 import { type CutBlanks, type CutInput, type SeamWishes, customarySeam, cutBlanks } from '../cutting';
-import type { RowOf } from '../job';
+import { type RowOf, isGlass } from '../job';
 import type { SurfaceCheck } from '../measure';
 import { mmFromNm } from '../quantity';
 import type { FilmOfShop } from './job-rows';
@@ -70,6 +70,7 @@ export function blankBy(
     ...(surface?.kind === 'wall' && wall !== undefined
       ? { left: wall.leftCorner, right: wall.rightCorner }
       : {}),
+    hidden_mm: hiddenBy(view, surface),
     method: application.method,
     direction: film.direction,
     rollWidths_mm: (seamFor_nm === undefined ? film.widths_nm : [seamFor_nm]).map(mmFromNm),
@@ -113,6 +114,12 @@ function sidesOf(view: JobView, application: RowOf<'application'>): Pick<CutInpu
           left_mm: mmFromNm(over.left_nm),
         },
       };
+}
+
+/** Glass under trim is filmed too; a wall has no trim over it. */
+function hiddenBy(view: JobView, surface: RowOf<'surface'> | undefined): number {
+  const hidden_nm = surface === undefined ? null : (view.siteFactsOf(surface.id)?.trimOverlap_nm ?? null);
+  return hidden_nm === null || surface === undefined || !isGlass(surface) ? 0 : mmFromNm(hidden_nm);
 }
 
 function footHeight(view: JobView, surfaceId: string): number | null {

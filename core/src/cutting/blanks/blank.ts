@@ -16,6 +16,8 @@ export interface BlankInput {
   readonly direction: FilmDirection;
   /** Allowances of this job instead of the customary ones. */
   readonly sides?: Sides | undefined;
+  /** Of the surface that trim hides on every side, and that is filmed too. */
+  readonly hidden_mm?: number | undefined;
   /** What the surface ends at, for walls. */
   readonly left?: CornerTurn | undefined;
   readonly right?: CornerTurn | undefined;
@@ -27,7 +29,10 @@ export interface Blank {
   readonly height_mm: Reasoned<number>;
   readonly reason: string;
   readonly source: Source;
+  /** All that is added on each side. */
   readonly sides: Sides;
+  /** Of it the allowance, customary or chosen: without corners and what trim hides. */
+  readonly over: Sides;
   readonly factoryEdge: 'at the top' | 'at one side' | 'none';
   /**
    * How it must lie: shrinking film gathers along the roll, so its top lies along a factory edge; grain runs
@@ -106,6 +111,7 @@ export function blankFor(input: BlankInput): Blank {
     reason: allowance.reason,
     source,
     sides,
+    over: overOf(input),
     factoryEdge: allowance.factoryEdge,
     lies: isShrunk ? 'top along the roll' : direction === 'none' ? 'either way' : 'top across the roll',
     mayTurn90: direction === 'none' && !isShrunk,
@@ -120,29 +126,44 @@ export function blankFor(input: BlankInput): Blank {
         ...(input.sides === undefined
           ? []
           : [input.sides.top_mm, input.sides.right_mm, input.sides.bottom_mm, input.sides.left_mm]),
+        ...(hiddenOf(input) === 0 ? [] : ['hidden', hiddenOf(input)]),
         ...(input.left === undefined && input.right === undefined ? [] : [input.left, input.right]),
       ].join('|'),
     ),
   };
 }
 
-/** At an inside corner the sheet is turned round by the guide, and what is trimmed away is added. */
-function sidesOf({ method, sides, left, right }: BlankInput): Sides {
-  const base = sides ?? allowanceFor(method);
+const overOf = ({ method, sides }: BlankInput): Sides => {
+  const { top_mm, right_mm, bottom_mm, left_mm } = sides ?? allowanceFor(method);
+  return { top_mm, right_mm, bottom_mm, left_mm };
+};
+const hiddenOf = ({ hidden_mm = 0 }: BlankInput): number => hidden_mm;
+
+/**
+ * Film that trim will hide is added on every side. At an inside corner the sheet is turned round by the guide,
+ * and what is trimmed away is added.
+ */
+function sidesOf(input: BlankInput): Sides {
+  const { left, right } = input;
+  const base = overOf(input);
+  const hidden = hiddenOf(input);
   const at = (own_mm: number, turn: CornerTurn | undefined): number =>
-    turn === 'inside corner' ? own_mm + RULES.cuttingGuide.value : own_mm;
+    own_mm + hidden + (turn === 'inside corner' ? RULES.cuttingGuide.value : 0);
   return {
-    top_mm: base.top_mm,
+    top_mm: base.top_mm + hidden,
     right_mm: at(base.right_mm, right),
-    bottom_mm: base.bottom_mm,
+    bottom_mm: base.bottom_mm + hidden,
     left_mm: at(base.left_mm, left),
   };
 }
 
-function notesOf({ method, direction, left, right }: BlankInput): readonly BlankNote[] {
+function notesOf(input: BlankInput): readonly BlankNote[] {
+  const { method, direction, left, right } = input;
+  const hidden_mm = hiddenOf(input);
   const rule = (key: RuleKey): BlankNote => ({ case: 'rule', rule: key });
   const hasInside = left === 'inside corner' || right === 'inside corner';
   return [
+    ...(hidden_mm > 0 ? [{ case: 'behind the trim' as const, hidden_mm }] : []),
     ...(hasInside ? [rule('cuttingGuide'), rule('secondSheet')] : []),
     ...(left === 'outside corner' || right === 'outside corner' ? [rule('outsideSeam')] : []),
     ...(method === 'column' ? [rule('linerStrip'), rule('notch')] : []),

@@ -118,7 +118,7 @@ export class BlanksView {
       ...drawBlanks(blanks, outline, openings, this.length),
       sides: SIDES.map((side) => ({
         side,
-        text: formatLength(nmFromMm(whole.sides[`${side}_mm`]), this.#units()),
+        text: formatLength(nmFromMm(whole.over[`${side}_mm`]), this.#units()),
       })),
     };
   });
