@@ -99,9 +99,7 @@ const ops: readonly Op[] = [
     side: 'room',
     filmId,
     method: 'trim in place',
-    linerSchool: 'hang and pull',
-    lockSchool: 'X',
-    trimSchool: 'before squeezing out',
+    schools: { liner: 'hang and pull', lock: 'X' },
     position: 1,
   }),
   put('seamChoice', id('seam'), {

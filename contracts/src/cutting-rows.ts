@@ -11,7 +11,15 @@ import {
   type StockTake,
 } from '@yellow-pane/core/job';
 import * as z from 'zod';
-import { idSchema, instantSchema, nanometres, positiveNanometres, text, word } from './primitives';
+import {
+  allowanceNanometres,
+  idSchema,
+  instantSchema,
+  nanometres,
+  positiveNanometres,
+  text,
+  word,
+} from './primitives';
 
 export const stagesSchema = z
   .literal([2, 3, ANY_STAGES])
@@ -30,10 +38,10 @@ export const seamChoice = z.strictObject({
 
 export const jobAllowance = z.strictObject({
   method: z.enum(CUT_METHODS),
-  top_nm: nanometres,
-  right_nm: nanometres,
-  bottom_nm: nanometres,
-  left_nm: nanometres,
+  top_nm: allowanceNanometres,
+  right_nm: allowanceNanometres,
+  bottom_nm: allowanceNanometres,
+  left_nm: allowanceNanometres,
 }) satisfies z.ZodType<JobAllowance>;
 
 const money = z.number().min(0).max(1e9);

@@ -1,5 +1,6 @@
 import type { CrewMember, DaySettings, PlannedStepRow } from '@yellow-pane/core/job';
 import * as z from 'zod';
+import { chosenSchools } from './chosen-schools';
 import { idSchema, instantSchema, positionSchema, share, word } from './primitives';
 
 const minuteOfDay = z.int().min(0).max(1440);
@@ -27,7 +28,7 @@ export const daySettings = z.strictObject({
   coreRadius_mm: z.number().min(1).max(200),
   slip: word(40),
   primer: z.enum(['water-based', 'solvent-based']),
-  shrink: z.enum(['fold by fold', 'one sweep']),
+  schools: chosenSchools,
   tools: z.array(z.strictObject({ tool: word(80), count: z.int().min(0).max(100) })).max(40),
   packed: z.array(word(120)).max(300),
 }) satisfies z.ZodType<DaySettings>;

@@ -38,6 +38,8 @@ export const versionSchema = z.int().min(1).max(2_000_000_000);
 export const seenVersionSchema = z.int().min(0).max(2_000_000_000);
 export const positionSchema = z.number().min(-1e9).max(1e9);
 
+/** Over on a side of a blank; below zero: the gap of film that ends before its frame, 50 mm at most. */
+export const allowanceNanometres = z.int().min(-50_000_000).max(1_000_000_000_000);
 /** Whole nanometres up to 1 km. */
 export const nanometres = z.int().min(0).max(1_000_000_000_000);
 export const positiveNanometres = z.int().min(1).max(1_000_000_000_000);

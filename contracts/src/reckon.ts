@@ -255,6 +255,8 @@ export const stressRequestSchema = z.strictObject({
           'laminated',
           'wired',
           'patterned',
+          'acrylic',
+          'polycarbonate',
           'unknown',
         ]),
       }),

@@ -22,7 +22,9 @@ import {
 import * as z from 'zod';
 import { crewMember, daySettings, plannedStep } from './day-rows';
 import { cutPiece, cutPlan, cutRoll, jobAllowance, offcut, seamChoice, stockTake } from './cutting-rows';
+import { chosenSchools } from './chosen-schools';
 import {
+  allowanceNanometres,
   idSchema,
   instantSchema,
   measureKind,
@@ -121,6 +123,8 @@ const glassPane = z.strictObject({
     'laminated',
     'wired',
     'patterned',
+    'acrylic',
+    'polycarbonate',
     'unknown',
   ]),
   thickness_nm: positiveNanometres.nullable(),
@@ -187,6 +191,20 @@ const siteFacts = z.strictObject({
   crew: z.enum(['one person', 'two people', 'refer it', 'unknown']),
   filmFace: z.enum(['room side', 'outside', 'both', 'none', 'unknown']),
   sealantToCut: known,
+  rescueGlass: known,
+  consent: z
+    .strictObject({
+      givenBy: word(200),
+      number: word(200),
+      personId: idSchema.nullable(),
+      who: text(200),
+      at: instantSchema,
+    })
+    .nullable(),
+  oldFilm: z.enum(['none', 'film', 'sticker', 'unknown']),
+  oldFilmArea_m2: z.number().min(0).max(1000).nullable(),
+  oldFilmYears: z.number().min(0).max(100).nullable(),
+  residue: z.enum(['none', 'some', 'much', 'unknown']),
   tilt_deg: z.number().min(0).max(180).nullable(),
   overhangDepth_nm: nanometres.nullable(),
   overhangAbove_nm: nanometres.nullable(),
@@ -215,13 +233,24 @@ const wallFacts = z.strictObject({
   paintAge: z.enum(['under 30 days', 'older', 'unknown']),
   paintKind: z.enum(['ordinary', 'silicone or anti-graffiti', 'unknown']),
   tapeTest: z.enum(['held', 'paint came off', 'not done']),
+  flatness_nm: nanometres.nullable(),
+  moisture: z.number().min(0).max(100).nullable(),
+  ground_C: z.number().min(-40).max(80).nullable(),
+  ground: z
+    .strictObject({
+      state: z.enum(['accepted', 'refused']),
+      personId: idSchema.nullable(),
+      who: text(200),
+      at: instantSchema,
+    })
+    .nullable(),
   leftCorner: cornerTurn,
   rightCorner: cornerTurn,
 }) satisfies z.ZodType<WallFacts>;
 
 const part = z.strictObject({
   surfaceId: idSchema,
-  kind: z.enum(['opening', 'hardware', 'obstacle', 'damage', 'furrow']),
+  kind: z.enum(['opening', 'hardware', 'obstacle', 'damage', 'furrow', 'heater lines', 'sensor']),
   name: text(200),
   x_nm: nanometres.nullable(),
   y_nm: nanometres.nullable(),
@@ -259,10 +288,10 @@ const measure = z.strictObject({
 }) satisfies z.ZodType<Measure>;
 
 const overSchema = z.strictObject({
-  top_nm: nanometres,
-  right_nm: nanometres,
-  bottom_nm: nanometres,
-  left_nm: nanometres,
+  top_nm: allowanceNanometres,
+  right_nm: allowanceNanometres,
+  bottom_nm: allowanceNanometres,
+  left_nm: allowanceNanometres,
 }) satisfies z.ZodType<Over>;
 
 const application = z.strictObject({
@@ -270,9 +299,7 @@ const application = z.strictObject({
   side: seenFrom,
   filmId: idSchema,
   method: z.enum(CUT_METHODS),
-  linerSchool: z.enum(['halves on the glass', 'hang and pull', 'tape tabs with two people']),
-  lockSchool: z.enum(['centre line', 'T', 'X', 'quarters']),
-  trimSchool: z.enum(['before squeezing out', 'after squeezing out']),
+  schools: chosenSchools,
   over: overSchema.nullable(),
   position: positionSchema,
 }) satisfies z.ZodType<Application>;

@@ -9,7 +9,7 @@ import { groundOf, judgeFilm, questionOf } from './choosing';
 import { glassWeight } from './glazing';
 import { aFilm, someRows } from './choosing/fixtures';
 import { type MixInput, dayProblem, mixSheet } from './day';
-import { DEFAULT_SCHOOLS, SLIP_MIXES, slipNeeded, slipShare, workStepsFor } from './ways';
+import { SLIP_MIXES, slipNeeded, slipShare, workStepsFor } from './ways';
 import { clearBy, panelWarming, primerDry, promoterDry, rollWarming, wallDry } from './waiting';
 import { checkSurface, rectangleSizes } from './measure';
 import { girths } from './measure/shapes/wall';
@@ -206,7 +206,6 @@ const { works } = dayProblem({
   surfaces: [
     {
       ...{
-        schools: DEFAULT_SCHOOLS,
         condition: 'sound',
         isSecurityFilm: false,
         applicationId: 'a',
@@ -232,7 +231,7 @@ const DETAILS: readonly (readonly [string, readonly Step[]])[] = [
   ...WAITS.map(({ key, why }) => [`wait ${key}`, why] as const),
   ...[...works.values()].map(({ id, minutes }) => [`stretch ${id}`, minutes.why] as const),
   ...mixes.map(({ liquid, litres }) => [`mix ${liquid}`, litres.why] as const),
-  ...workStepsFor({ schools: DEFAULT_SCHOOLS, condition: 'sound', isSecurityFilm: false }).map(
+  ...workStepsFor({ condition: 'sound', isSecurityFilm: false }).map(
     ({ step, minutes }) => [`minutes of ${step}`, minutes.why] as const,
   ),
   ...Object.entries(

@@ -1,5 +1,5 @@
 import type { Change, Op } from '@yellow-pane/contracts';
-import { workStepsFor, DEFAULT_SCHOOLS } from '@yellow-pane/core/ways';
+import { workStepsFor } from '@yellow-pane/core/ways';
 import { demoId } from './demo-id';
 import { placeOps } from './places';
 import { summitOps } from './summit-shelter';
@@ -29,7 +29,7 @@ export const DEMO_CHANGES: readonly { readonly jobId: string; readonly change: C
       1,
       summitOps(
         SUMMIT_JOB_ID,
-        workStepsFor({ schools: DEFAULT_SCHOOLS, condition: 'sound', isSecurityFilm: false }),
+        workStepsFor({ condition: 'sound', isSecurityFilm: false }),
       ),
     ),
   },

@@ -1,6 +1,6 @@
 import type { Op } from '@yellow-pane/contracts';
 import { type PlacedPiece, blankFor, layOutInLevels } from '@yellow-pane/core/cutting';
-import { DEFAULT_SCHOOLS, type WorkStep } from '@yellow-pane/core/ways';
+import type { WorkStep } from '@yellow-pane/core/ways';
 import { NEW_PLACE, NEW_SURFACE } from '@yellow-pane/core/job';
 import { nmFromMm } from '@yellow-pane/core/quantity';
 import { demoId } from './demo-id';
@@ -74,7 +74,7 @@ function windowOps(placeId: string, tag: string, n: number): readonly Op[] {
         side: 'room',
         filmId: demoId('film', 3),
         method: 'trim in place',
-        ...DEFAULT_SCHOOLS,
+        schools: {},
         over: null,
         position: 1,
       },

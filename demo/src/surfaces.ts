@@ -1,5 +1,4 @@
 import type { Op } from '@yellow-pane/contracts';
-import { DEFAULT_SCHOOLS } from '@yellow-pane/core/ways';
 import {
   MEASURE_KINDS,
   NEW_PART,
@@ -116,7 +115,7 @@ function applicationOps({ film, seenFrom = 'room' }: DemoSurface, n: number): re
         side: seenFrom,
         filmId: demoId('film', index),
         method,
-        ...DEFAULT_SCHOOLS,
+        schools: {},
         over: null,
         position: 1,
       },

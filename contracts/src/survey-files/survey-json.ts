@@ -23,8 +23,26 @@ const SINCE: Partial<Record<SurveyTable, Readonly<Record<string, unknown>>>> = {
   glassUnit: { edgeFinish: 'unseen', edgeDepth_nm: null },
   glassPane: { tint: 'unknown', coating: 'unknown', coatedSide: 'unknown', gasAfter: 'unknown' },
   surface: { edgesSeen: null },
-  siteFacts: { sun: 'unknown', blind: 'unknown', heatOutlet: 'unknown' },
-  wallFacts: { paintAge: 'unknown', paintKind: 'unknown', tapeTest: 'not done' },
+  siteFacts: {
+    sun: 'unknown',
+    blind: 'unknown',
+    heatOutlet: 'unknown',
+    rescueGlass: 'unknown',
+    consent: null,
+    oldFilm: 'unknown',
+    oldFilmArea_m2: null,
+    oldFilmYears: null,
+    residue: 'unknown',
+  },
+  wallFacts: {
+    paintAge: 'unknown',
+    paintKind: 'unknown',
+    tapeTest: 'not done',
+    flatness_nm: null,
+    moisture: null,
+    ground_C: null,
+    ground: null,
+  },
 };
 
 /** A row of an earlier version brought up to this one: what it did not ask is unknown. */

@@ -68,7 +68,16 @@ export function neverWords(never: Never): string {
 
 /** Why nothing can be planned on a surface. */
 export function blockedWords(why: Blocked): string {
-  return why.case === 'cracked glass'
-    ? 'cracked glass: a licensed glazier decides first'
-    : `${WAITS[why.wait].word}: ${NEVER[why.never]}`;
+  switch (why.case) {
+    case 'cracked glass':
+      return 'cracked glass: a licensed glazier decides first';
+    case 'no consent for rescue glass':
+      return 'rescue, escape or hammer glass: not before the operator or the authority agrees in writing';
+    case 'somebody else does it':
+      return 'Survey refers it to somebody else';
+    case 'not known how':
+      return 'not known how this is done: ask';
+    case 'a wait never ends':
+      return `${WAITS[why.wait].word}: ${NEVER[why.never]}`;
+  }
 }

@@ -16,7 +16,7 @@ import {
 } from '../waiting';
 
 /** One film on one surface, with all that decides how it is worked on. */
-export interface DaySurface extends Omit<WorkStepsInput, 'learned' | 'primer' | 'shrink'> {
+export interface DaySurface extends Omit<WorkStepsInput, 'learned' | 'primer'> {
   readonly applicationId: string;
   readonly tag: string;
   readonly place: string;
@@ -38,7 +38,6 @@ export interface DayInput {
   /** Of the room the work is in. */
   readonly air: Air;
   readonly primer: NonNullable<WorkStepsInput['primer']>;
-  readonly shrink: NonNullable<WorkStepsInput['shrink']>;
   readonly learned?: readonly Learned[];
   /** By step id. */
   readonly pins: ReadonlyMap<string, number>;
@@ -74,6 +73,9 @@ export interface DayProblem {
 /** Why nothing can be planned on a surface. */
 export type Blocked =
   | { readonly case: 'cracked glass' }
+  | { readonly case: 'no consent for rescue glass' }
+  | { readonly case: 'somebody else does it' }
+  | { readonly case: 'not known how' }
   | { readonly case: 'a wait never ends'; readonly wait: WaitKey; readonly never: Never };
 
 /** The stable key of a work step in a job. */
@@ -112,7 +114,6 @@ export function dayProblem(input: DayInput): DayProblem {
     const own = workStepsFor({
       ...surface,
       primer: input.primer,
-      shrink: input.shrink,
       ...(input.learned === undefined ? {} : { learned: input.learned }),
     });
     const why = whyBlocked(surface, own, waitFor);
@@ -145,6 +146,10 @@ function waitsOf(input: DayInput): WaitFor {
 /** Why nothing can be planned on a surface; undefined: it can. */
 function whyBlocked(surface: DaySurface, steps: readonly WorkStep[], waitFor: WaitFor): Blocked | undefined {
   if (isCracked(surface)) return { case: 'cracked glass' };
+  if (surface.isReferred === true) return { case: 'somebody else does it' };
+  if (surface.isRescueGlass === 'yes' && surface.hasConsent !== true)
+    return { case: 'no consent for rescue glass' };
+  if (steps.length === 0) return { case: 'not known how' };
   const stop = steps
     .flatMap(({ then, step }) =>
       then === null || typeof then.least === 'number' || surface.confirmed.has(step)

@@ -1,7 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { Facing, WeatherHour } from '../climate';
-import { DEFAULT_SCHOOLS } from '../ways';
 import { MATERIAL_NOT_STATED } from '../job';
 import { AT_FIRST } from '../learned';
 import { checkPlan, planDaySteps } from '../scheduling';
@@ -168,7 +167,6 @@ const surface = (tag: string, more: Partial<DaySurface> = {}): DaySurface => ({
   place: 'front',
   room: 'waiting room',
   fitness: null,
-  schools: DEFAULT_SCHOOLS,
   condition: 'sound',
   isSecurityFilm: false,
   method: 'trim in place',
@@ -196,7 +194,6 @@ const input = (surfaces: readonly DaySurface[], more: Partial<DayInput> = {}): D
   fitness: [],
   air: { air_C: 20, humidity: 0.5 },
   primer: 'water-based',
-  shrink: 'fold by fold',
   pins: new Map(),
   now: 0,
   horizon: 1440,

@@ -30,7 +30,7 @@ describe('is every liquid that a way names mixed?', () => {
       primer: 'water-based',
       air_C: 20,
     }).map(({ liquid }) => liquid);
-    const tools = new Set(templateFor(method, family).steps.flatMap((step) => step.tools));
+    const tools = new Set(templateFor(method, family)?.steps.flatMap((step) => step.tools));
     for (const [tool, liquid] of NAMED)
       expect([method, liquid, lines.includes(liquid)]).toEqual([method, liquid, tools.has(tool)]);
   });

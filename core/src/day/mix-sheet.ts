@@ -121,7 +121,7 @@ class Amounts {
   /** Of every surface whose way of working names such a liquid, or what it is put on with. */
   naming(tool: string): number {
     return this.#area(({ method, family }) =>
-      templateFor(method ?? 'trim in place', family).steps.some(({ tools }) => tools.includes(tool)),
+      (templateFor(method ?? 'trim in place', family)?.steps ?? []).some(({ tools }) => tools.includes(tool)),
     );
   }
 
@@ -154,7 +154,7 @@ class Amounts {
   }
 
   #isOf(templates: readonly string[], { method, family }: MixInput['surfaces'][number]): boolean {
-    return templates.includes(templateFor(method ?? 'trim in place', family).template);
+    return templates.includes(templateFor(method ?? 'trim in place', family)?.template ?? '');
   }
 }
 

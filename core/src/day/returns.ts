@@ -22,7 +22,7 @@ export interface ReturnCase {
 
 /** What is to be waited for after the last stretch of a surface: each a reminder or a return visit. */
 export function returnsAfter({ method, film, known, outdoorLow_C }: ReturnCase): readonly Wait[] {
-  const { template } = templateFor(method, film.family);
+  const template = templateFor(method, film.family)?.template;
   const isWet = isLaidWet(method, film.family);
   const isVinyl = template === 'table' || template === 'decal' || film.family === 'wrap';
   return [

@@ -3,6 +3,8 @@ export type CutMethod =
   | 'trim in place'
   | 'pre-squared'
   | 'dry-fitted'
+  | 'cut to order'
+  | 'cut to outline'
   | 'security'
   | 'decor'
   | 'column'
@@ -15,6 +17,8 @@ export const CUT_METHODS = [
   'trim in place',
   'pre-squared',
   'dry-fitted',
+  'cut to order',
+  'cut to outline',
   'security',
   'decor',
   'column',

@@ -1,3 +1,5 @@
+import type { ChosenSchools } from './application';
+
 /** How the days of one job are planned. One row a job; what nobody set is shown as a default. */
 export interface DaySettings {
   /** First day, as a date of the place: 2026-11-25. */
@@ -22,7 +24,8 @@ export interface DaySettings {
   /** Key of a slip recipe, or `concentrate`. */
   readonly slip: string;
   readonly primer: 'water-based' | 'solvent-based';
-  readonly shrink: 'fold by fold' | 'one sweep';
+  /** Schools of the whole job, where a surface has none of its own. */
+  readonly schools: ChosenSchools;
   /** Tools of which there are few, and how many. */
   readonly tools: readonly { readonly tool: string; readonly count: number }[];
   /** Keys of the kit list that are packed. */

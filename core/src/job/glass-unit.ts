@@ -8,7 +8,15 @@ export type PaneTint = 'clear' | 'low iron' | 'bronze' | 'grey' | 'green' | 'unk
 export type PaneCoating = 'none' | 'low-e, hard' | 'low-e, soft' | 'reflective' | 'unknown';
 export type GapGas = 'air' | 'argon' | 'krypton' | 'unknown';
 export type PaneTreatment =
-  'annealed' | 'toughened' | 'heat strengthened' | 'laminated' | 'wired' | 'patterned' | 'unknown';
+  | 'annealed'
+  | 'toughened'
+  | 'heat strengthened'
+  | 'laminated'
+  | 'wired'
+  | 'patterned'
+  | 'acrylic'
+  | 'polycarbonate'
+  | 'unknown';
 
 /** A make-up shared by reference between surfaces. */
 export interface GlassUnit {
@@ -23,6 +31,10 @@ export interface GlassUnit {
 
 /** A rebate hides the edge from a torch: there it stays unseen. */
 export const mayEdgesBeSeen = (unit: Pick<GlassUnit, 'edge'> | undefined): boolean => unit?.edge !== 'rebate';
+
+/** No glass: it scratches, softens and bears no alcohol. */
+export const isPlastic = ({ treatment }: Pick<GlassPane, 'treatment'>): boolean =>
+  treatment === 'acrylic' || treatment === 'polycarbonate';
 
 /** One pane of a unit, counted from outdoors (or side A). A laminate counts as one pane. */
 export interface GlassPane {

@@ -8,7 +8,7 @@ export {
   NO_SITE_FACTS,
   NO_WALL_FACTS,
 } from './blank-rows';
-export type { Application, FittingSchools, Over } from './application';
+export type { Application, ChosenSchools, Over } from './application';
 export { type CutMethod, CUT_METHODS } from './cut-method';
 export type { CutPiece, CutPlan, CutRoll, JobAllowance, Liner, SeamChoice, SectorMarks } from './cut-plan';
 export type { Offcut, Roll, SpokenFor, StockLeft, StockTake } from './stock';
@@ -33,6 +33,7 @@ export {
   type PaneCoating,
   type PaneTint,
   type PaneTreatment,
+  isPlastic,
   mayEdgesBeSeen,
 } from './glass-unit';
 export { type Person, type Skill, SKILLS, initialsOf, newPerson } from './person';
@@ -46,7 +47,7 @@ export type { Photo } from './photo';
 export type { HorizonPoint, Place, PlaceKind } from './place';
 export { type FamilyFacts, FAMILY_NAMES, FILM_FAMILIES } from './film-families';
 export { OPPOSITE_SIDE, type SeenFrom, lookFrom } from './seen-from';
-export type { Known, SiteFacts } from './site-facts';
+export type { Consent, Known, SiteFacts } from './site-facts';
 export {
   type EdgesSeen,
   SHAPES_OF_KIND,

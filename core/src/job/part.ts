@@ -1,4 +1,4 @@
-export type PartKind = 'opening' | 'hardware' | 'obstacle' | 'damage' | 'furrow';
+export type PartKind = 'opening' | 'hardware' | 'obstacle' | 'damage' | 'furrow' | 'heater lines' | 'sensor';
 export type FurrowForm = 'none' | 'V' | 'square' | 'half round';
 
 /** Something that sits on a surface: cut out of it, taken off it, in the way, broken, or pressed into it. */

@@ -1,5 +1,16 @@
 export type Known = 'yes' | 'no' | 'unknown';
 
+/** Written consent: who gave it, on which paper, and who noted it. */
+export interface Consent {
+  readonly givenBy: string;
+  readonly number: string;
+  readonly personId: string | null;
+  /** The name as it was. */
+  readonly who: string;
+  /** An instant, ISO 8601. */
+  readonly at: string;
+}
+
 /**
  * What the place asks of those who film one surface. One row a surface; null and `unknown` are honest
  * answers.
@@ -17,6 +28,15 @@ export interface SiteFacts {
   readonly crew: 'one person' | 'two people' | 'refer it' | 'unknown';
   readonly filmFace: 'room side' | 'outside' | 'both' | 'none' | 'unknown';
   readonly sealantToCut: Known;
+  /** Glass that people leave or are fetched by: rescue, escape or emergency-hammer glass. */
+  readonly rescueGlass: Known;
+  /** Of the operator or authority, for film on rescue glass; null: there is none. */
+  readonly consent: Consent | null;
+  /** Film or stickers on it that must come off first. */
+  readonly oldFilm: 'none' | 'film' | 'sticker' | 'unknown';
+  readonly oldFilmArea_m2: number | null;
+  readonly oldFilmYears: number | null;
+  readonly residue: 'none' | 'some' | 'much' | 'unknown';
   /** Degrees from level: 90 = upright. */
   readonly tilt_deg: number | null;
   /** How far a roof edge or balcony stands out over the surface, and how high above its upper edge. */

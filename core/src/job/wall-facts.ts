@@ -19,6 +19,16 @@ export const WALL_TEXTURES = [
 export type WallTexture = (typeof WALL_TEXTURES)[number];
 export type CornerTurn = 'inside corner' | 'outside corner' | 'free edge' | 'unknown';
 
+/** Whether film may go on such ground, as somebody judged it on a day. */
+export interface GroundJudged {
+  readonly state: 'accepted' | 'refused';
+  readonly personId: string | null;
+  /** The name as it was. */
+  readonly who: string;
+  /** An instant, ISO 8601. */
+  readonly at: string;
+}
+
 /** What a wall, column or fixture is made of. One row a surface. */
 export interface WallFacts {
   readonly surfaceId: string;
@@ -34,6 +44,13 @@ export interface WallFacts {
   readonly paintKind: 'ordinary' | 'silicone or anti-graffiti' | 'unknown';
   /** Strong tape pressed on and torn off. */
   readonly tapeTest: 'held' | 'paint came off' | 'not done';
+  /** Under a straight-edge of 2 m. */
+  readonly flatness_nm: number | null;
+  /** As the damp meter shows it, %. */
+  readonly moisture: number | null;
+  readonly ground_C: number | null;
+  /** Null: nobody has judged it. */
+  readonly ground: GroundJudged | null;
   readonly leftCorner: CornerTurn;
   readonly rightCorner: CornerTurn;
 }

@@ -49,6 +49,10 @@ const TAKES = [
   ['work-sweep', 'lifting and sweeping', 0.7, 'min/m²'],
   ['work-fit-curved', 'rolling up, carrying in, laying inside', 10, 'min/m²'],
   ['work-decal', 'transfer, tape off, dab down', 20, 'min/m²'],
+  ['work-remove-old', 'soaking and drawing old film or stickers off, and their adhesive', 15, 'min/m²'],
+  ['work-clear-up', 'counting tools, wiping the floor', 2, 'min'],
+  ['work-park-gun', 'parking the gun, looking again', 1, 'min'],
+  ['work-condition', 'bringing in, reading temperatures, the test piece', 10, 'min'],
 ] as const satisfies readonly (readonly [string, string, number, string])[];
 
 export type DurationKey = (typeof TAKES)[number][0];

@@ -71,7 +71,7 @@ export interface DayAsked {
 /** The steps still to be done, in stretches, with everything that must hold between them. */
 export function dayProblemOf(view: JobView, { clock, ready, air, pins, now }: DayAsked): DayProblem {
   const surfaces = daySurfaces(view, clock);
-  const { tools, primer, shrink } = view.rows.daySettings[0] ?? NEW_DAY;
+  const { tools, primer } = view.rows.daySettings[0] ?? NEW_DAY;
   const minute = (instant_ms: number): number => Math.max(0, clock.minuteOf(instant_ms));
   return dayProblem({
     surfaces,
@@ -79,7 +79,6 @@ export function dayProblemOf(view: JobView, { clock, ready, air, pins, now }: Da
     tools: tools.map(({ tool, count }) => ({ id: tool, word: tool, count })),
     air,
     primer,
-    shrink,
     learned: view.shop.learned,
     fitness: surfaces.map(({ applicationId }) => {
       const own = ready.get(applicationId);

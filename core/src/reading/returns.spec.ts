@@ -1,6 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
 import type { ReadinessMoment } from '../day';
-import { DEFAULT_SCHOOLS } from '../ways';
 import { type Film, type RowOf, MATERIAL_NOT_STATED } from '../job';
 import { EMPTY_SHOP, jobRows } from './job-rows';
 import { JobView } from './job-view';
@@ -16,7 +15,7 @@ const FILM = {
   thickness_um: 200,
 } as Film & { readonly id: string };
 const APPLICATION = {
-  ...DEFAULT_SCHOOLS,
+  schools: {},
   id: 'a',
   surfaceId: 's',
   side: 'room',

@@ -1,6 +1,17 @@
-import { type LeftOutStep, type WorkStep, type WorkStepsInput, stepsLeftOut, workStepsFor } from '../ways';
-import { type Known, NEW_DAY, type RowOf } from '../job';
-import type { DisplayUnits } from '../quantity';
+import {
+  type LeftOutStep,
+  type SchoolTaken,
+  type WorkStep,
+  type WorkStepsInput,
+  schoolsAsked,
+  stepsLeftOut,
+  wayFor,
+  workStepsFor,
+} from '../ways';
+import { glassWeight } from '../glazing';
+import { type Known, NEW_DAY, type RowOf, isPlastic, isWall, waitEndedOf } from '../job';
+import { type DisplayUnits, mmFromNm } from '../quantity';
+import { RULES } from '../rules';
 import { blankOf } from './blank';
 import type { JobView } from './job-view';
 import { isOfVehicle } from './place';
@@ -8,58 +19,142 @@ import { checkOf } from './surface';
 
 const MM2_PER_M2 = 1e6;
 const MM_PER_M = 1000;
-const NM_PER_MM = 1e6;
+/** Degrees from level up to which a pane lies overhead. */
+const OVERHEAD_DEG = 30;
 
 /** What decides the work of one film on one surface, whatever asks: steps, day, mixes, kit. */
 export function workCaseOf(
   view: JobView,
   application: RowOf<'application'>,
-): Omit<WorkStepsInput, 'learned' | 'primer' | 'shrink'> {
+): Omit<WorkStepsInput, 'learned' | 'primer'> {
   const surface = view.surfaceById.get(application.surfaceId);
   const film = view.filmById.get(application.filmId);
-  const check = checkOf(view, application.surfaceId);
-  const wall = view.wallFactsOf(application.surfaceId);
-  const site = view.siteFactsOf(application.surfaceId);
   const parts = view.partsOf(application.surfaceId);
+  const wall = view.wallFactsOf(application.surfaceId);
+  const isVehicle = surface !== undefined && isOfVehicle(view, surface);
   return {
-    schools: application,
+    schools: application.schools,
+    ofJob: (view.rows.daySettings[0] ?? NEW_DAY).schools,
     method: application.method,
     condition: surface?.condition ?? 'unknown',
     isSecurityFilm: film?.family === 'security',
-    isHardToReach: site?.reach === 'not everywhere',
     isOutside: application.side === 'outside',
-    isVehicle: surface !== undefined && isOfVehicle(view, surface),
+    isVehicle,
+    isDoorPane: isVehicle && /\bdoor\b/i.test(surface.name),
+    isWall: surface !== undefined && isWall(surface),
     texture: wall?.texture ?? 'unknown',
-    straySealant: site?.sealantToCut ?? 'unknown',
-    hasObstacles: (site?.obstacles ?? '').trim() !== '' || parts.some(({ kind }) => kind === 'obstacle'),
-    isFaceCoated: isFaceCoated(view, application),
-    partsOff: parts.filter(({ kind, putBackAt }) => kind === 'hardware' && putBackAt === null).length,
     hasInsideCorner: wall?.leftCorner === 'inside corner' || wall?.rightCorner === 'inside corner',
+    hasHeaterLines: parts.some(({ kind }) => kind === 'heater lines'),
+    partsOff: parts.filter(({ kind, putBackAt }) => kind === 'hardware' && putBackAt === null).length,
+    isCold: isColdOf(view),
+    canHeat: canHeatOf(view),
+    ...(surface === undefined ? {} : { shape: surface.shape }),
+    ...glassCase(view, application),
+    ...siteCase(view, application.surfaceId),
+    ...sizeCase(view, application),
     ...seamsOf(view, application),
-    ...(film === undefined ? {} : { family: film.family, postHeat_C: film.postHeat_C }),
-    ...('sizes' in check
-      ? {
-          area_m2: check.sizes.area_mm2.value / MM2_PER_M2,
-          edge_m: check.sizes.perimeter_mm.value / MM_PER_M,
-          height_m: check.sizes.aroundHeight_mm.value / MM_PER_M,
-          ...(site?.accessHeight_nm == null
-            ? {}
-            : { top_m: (site.accessHeight_nm / NM_PER_MM + check.sizes.aroundHeight_mm.value) / MM_PER_M }),
-        }
-      : {}),
+    ...(film === undefined
+      ? {}
+      : {
+          family: film.family,
+          postHeat_C: film.postHeat_C,
+          isStiff: film.family === 'security' || film.thickness_um >= RULES.stiffFilm.value,
+        }),
+  };
+}
+
+/** What Survey has of reaching it, of what is on it, and of who is to do it. */
+function siteCase(view: JobView, surfaceId: string): Partial<WorkStepsInput> {
+  const site = view.siteFactsOf(surfaceId);
+  const hasObstacle = view.partsOf(surfaceId).some(({ kind }) => kind === 'obstacle');
+  if (site === undefined) return { hasObstacles: hasObstacle };
+  const { tilt_deg } = site;
+  return {
+    isHardToReach: site.reach === 'not everywhere',
+    straySealant: site.sealantToCut,
+    hasObstacles: hasObstacle || site.obstacles.trim() !== '',
+    isRescueGlass: site.rescueGlass,
+    hasConsent: site.consent !== null,
+    oldFilm: site.oldFilm,
+    ...(site.oldFilmArea_m2 === null ? {} : { oldFilm_m2: site.oldFilmArea_m2 }),
+    power: site.power,
+    floor: site.floor,
+    isOverhead: tilt_deg !== null && Math.min(tilt_deg, 180 - tilt_deg) <= OVERHEAD_DEG,
+    people: site.crew === 'one person' ? 1 : site.crew === 'two people' ? 2 : 'unknown',
+    isReferred: site.crew === 'refer it',
+  };
+}
+
+/** Sizes as far as it is measured. */
+function sizeCase(view: JobView, { surfaceId }: RowOf<'application'>): Partial<WorkStepsInput> {
+  const check = checkOf(view, surfaceId);
+  if (!('sizes' in check)) return {};
+  const { sizes } = check;
+  const foot_nm = view.siteFactsOf(surfaceId)?.accessHeight_nm ?? null;
+  const height_m = sizes.aroundHeight_mm.value / MM_PER_M;
+  const foot_m = foot_nm === null ? undefined : mmFromNm(foot_nm) / MM_PER_M;
+  const surplus = [sizes.surplusTop_mm, sizes.surplusBottom_mm].flatMap((own) => own?.value ?? []);
+  const isColumn = view.surfaceById.get(surfaceId)?.kind === 'column';
+  return {
+    area_m2: sizes.area_mm2.value / MM2_PER_M2,
+    edge_m: sizes.perimeter_mm.value / MM_PER_M,
+    height_m,
+    width_m: sizes.aroundWidth_mm.value / MM_PER_M,
+    ...(isColumn ? { girth_mm: sizes.aroundWidth_mm.value } : {}),
+    ...(foot_m === undefined ? {} : { foot_m, top_m: foot_m + height_m }),
+    ...(surplus.length === 0 ? {} : { surplus_mm: Math.max(...surplus) }),
+    ...weightCase(view, surfaceId, sizes.area_mm2.value / MM2_PER_M2),
+  };
+}
+
+/** What the glass weighs, when every pane's thickness is known; plastic is lighter and not reckoned. */
+function weightCase(view: JobView, surfaceId: string, area_m2: number): Pick<WorkStepsInput, 'pane_kg'> {
+  const panes = panesOf(view, surfaceId);
+  if (panes.some(isPlastic)) return {};
+  const weight = glassWeight(
+    area_m2,
+    panes.map(({ thickness_nm }) => (thickness_nm === null ? null : mmFromNm(thickness_nm))),
+  );
+  return weight === undefined ? {} : { pane_kg: weight.value };
+}
+
+function panesOf(view: JobView, surfaceId: string): readonly RowOf<'glassPane'>[] {
+  const unitId = view.surfaceById.get(surfaceId)?.unitId ?? null;
+  return unitId === null ? [] : view.glassPanes.filter((pane) => pane.unitId === unitId);
+}
+
+/** The pane that gets the film, as far as Survey knows its glass. */
+function glassCase(view: JobView, { surfaceId, side }: RowOf<'application'>): Partial<WorkStepsInput> {
+  const panes = panesOf(view, surfaceId);
+  const isOuter = side === 'outside' || side === 'side A';
+  const pane = isOuter ? panes[0] : panes.at(-1);
+  return {
+    isFaceCoated: isFaceCoated(pane, isOuter),
+    isPlastic: pane !== undefined && isPlastic(pane),
+    isToughened: pane?.treatment === 'toughened',
+    isWired: pane?.treatment === 'wired',
   };
 }
 
 /** Whether the face that gets the film is the coated one of its pane. */
-function isFaceCoated(view: JobView, { surfaceId, side }: RowOf<'application'>): Known {
-  const unitId = view.surfaceById.get(surfaceId)?.unitId ?? null;
-  const panes = view.glassPanes.filter((pane) => unitId !== null && pane.unitId === unitId);
-  const isOuter = side === 'outside' || side === 'side A';
-  const pane = isOuter ? panes[0] : panes.at(-1);
+function isFaceCoated(pane: RowOf<'glassPane'> | undefined, isOuter: boolean): Known {
   if (pane === undefined || pane.coating === 'unknown') return 'unknown';
   if (pane.coating === 'none') return 'no';
   if (pane.coatedSide === 'unknown') return 'unknown';
   return pane.coatedSide === (isOuter ? 'outer' : 'inner') ? 'yes' : 'no';
+}
+
+/** The room is cold, or film and panels come out of the cold. */
+function isColdOf(view: JobView): boolean {
+  const { indoor_C, comeFrom_C } = view.rows.daySettings[0] ?? NEW_DAY;
+  return [indoor_C, comeFrom_C].some((own) => own !== null && own < RULES.coldRoom.value);
+}
+
+/** Whether somebody of the crew knows the gun; unknown while there is no crew. */
+function canHeatOf(view: JobView): boolean | 'unknown' {
+  return view.crew.length === 0
+    ? 'unknown'
+    : view.crew.some(({ personId }) => view.personById.get(personId ?? '')?.skills.includes('heat') === true);
 }
 
 /** Sheets of a wall, as they would be cut today; glass is laid in one. */
@@ -71,19 +166,53 @@ function seamsOf(view: JobView, application: RowOf<'application'>): Pick<WorkSte
   return { drops: blanks.length, seam: blanks.length > 1 ? seams.kind : 'none' };
 }
 
-/** The steps of fitting it, in order, as this job chose its schools, primer and way of shrinking. */
+/** The steps of fitting it, in order, as this job chose its schools and primer. */
 export function workStepsOf(
   view: JobView,
   application: RowOf<'application'>,
   units: DisplayUnits = 'metric',
 ): readonly WorkStep[] {
-  const { primer, shrink } = view.rows.daySettings[0] ?? NEW_DAY;
-  return workStepsFor({
-    ...workCaseOf(view, application),
-    primer,
-    shrink,
-    learned: view.shop.learned,
-    units,
+  const { primer } = view.rows.daySettings[0] ?? NEW_DAY;
+  return workStepsFor({ ...workCaseOf(view, application), primer, learned: view.shop.learned, units });
+}
+
+/** Whether it is known how this film goes on this surface. */
+export function isWayKnown(view: JobView, application: RowOf<'application'>): boolean {
+  return wayFor(workCaseOf(view, application)) !== undefined;
+}
+
+/** Questions of its way that practitioners answer differently, each with the answer that is followed. */
+export function schoolsOf(view: JobView, application: RowOf<'application'>): readonly SchoolTaken[] {
+  return schoolsAsked(workCaseOf(view, application));
+}
+
+/** Ticks of steps that are no longer in its way: of another school, another way or an earlier version. */
+export function ticksBeside(
+  view: JobView,
+  application: RowOf<'application'>,
+): readonly RowOf<'workRecord'>[] {
+  const now = new Set(workStepsOf(view, application).map(({ step }) => step));
+  return view
+    .workOf(application.id)
+    .filter((record) => waitEndedOf(record) === null && !now.has(record.step));
+}
+
+/** Other surfaces of the row or room on which a step is still to be done before the film of any goes on. */
+export function stillToDoWith(
+  view: JobView,
+  application: RowOf<'application'>,
+  { step, over }: Pick<WorkStep, 'step' | 'over'>,
+): readonly RowOf<'surface'>[] {
+  if (over === null) return [];
+  const placeId = view.surfaceById.get(application.surfaceId)?.placeId;
+  return view.applications.flatMap((other) => {
+    const surface = view.surfaceById.get(other.surfaceId);
+    const isOpen =
+      other.id !== application.id &&
+      surface?.placeId === placeId &&
+      (doneSteps(view, other.id).get(step)?.doneAt ?? null) === null &&
+      workStepsOf(view, other).some((own) => own.step === step);
+    return isOpen && surface !== undefined ? [surface] : [];
   });
 }
 

@@ -60,6 +60,26 @@ export const ALLOWANCES: readonly Allowance[] = [
       'Hung on the glass with the liner on, levelled, sides trimmed against the frame, top corners marked with tape, then taken down.',
   },
   {
+    method: 'cut to order',
+    word: 'Cut to order, with surplus',
+    ...all(25),
+    factoryEdge: 'at the top',
+    source: guess('the surplus of film trimmed in place; an order states its own'),
+    suits: ['pane'],
+    reason:
+      'Cut elsewhere to the size ordered, with surplus on every side; factory edge on top, trimmed on the pane.',
+  },
+  {
+    method: 'cut to outline',
+    word: 'Cut to the outline',
+    ...all(-RULES.edgeGap.value),
+    factoryEdge: 'none',
+    source: guess('the gap of a trimmed edge: 1.5 to 3 mm before the frame'),
+    suits: ['pane'],
+    reason:
+      'Cut to the outline of the pane, by pattern or plotter, with the gap taken off every side: nothing is trimmed on the glass.',
+  },
+  {
     method: 'security',
     word: 'Security, to the glass edge',
     ...all(25),

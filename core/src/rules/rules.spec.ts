@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
 import { cutBlanks, customarySeam } from '../cutting';
 import { kitList, readiness, returnsAfter, USUAL_LIMITS } from '../day';
-import { DEFAULT_SCHOOLS, workStepsFor } from '../ways';
+import { workStepsFor } from '../ways';
 import { primerDry, promoterDry, sealantBack } from '../waiting';
 import { type CutMethod, MATERIAL_NOT_STATED } from '../job';
 import { ALLOWANCES, allowanceFor } from './allowances';
@@ -89,7 +89,7 @@ const wall = (aroundWidth_mm: number, aroundHeight_mm: number, more: object = {}
     ...more,
   });
 const stepsOf = (more: Partial<Parameters<typeof workStepsFor>[0]>) =>
-  workStepsFor({ schools: DEFAULT_SCHOOLS, condition: 'sound', isSecurityFilm: false, ...more });
+  workStepsFor({ condition: 'sound', isSecurityFilm: false, ...more });
 
 describe('is each rule followed where it counts?', () => {
   it('a blank is rounded up to a tenth of a millimetre for the layout, never down', () => {
@@ -102,7 +102,7 @@ describe('is each rule followed where it counts?', () => {
     for (const at of seams.at_mm) expect(at).toBeGreaterThanOrEqual(whole.sides.left_mm + 300 - 1e-6);
   });
   it('two people from 1.5 m² on', () => {
-    const schools = { ...DEFAULT_SCHOOLS, linerSchool: 'halves on the glass' as const };
+    const schools = { liner: 'top part first' };
     const crewOf = (area_m2: number) => Math.max(...stepsOf({ schools, area_m2 }).map(({ crew }) => crew));
     expect([crewOf(1.49), crewOf(1.5)]).toEqual([1, 2]);
   });

@@ -122,6 +122,25 @@ export const RULES = {
     reason: 'Above this people stand on something: a platform for squeezing out, a ladder at least.',
     source: COMMON_PRACTICE,
   },
+  sweepSurplus: {
+    value: 6,
+    unit: 'mm',
+    reason: 'Up to this much surplus curved film may be shrunk in one sweep; above it fold by fold.',
+    source: OURS,
+  },
+  stiffFilm: {
+    value: 100,
+    unit: 'µm',
+    reason:
+      'From this thickness film is handled as thick and stiff: T lock, pressed out before it is trimmed.',
+    source: OURS,
+  },
+  coldRoom: {
+    value: 15,
+    unit: '°C',
+    reason: 'Below this, room, surface and film are brought to warmth before decor and wrap film is laid.',
+    source: COMMON_PRACTICE,
+  },
   usualHeight: {
     value: 2.5,
     unit: 'm',

@@ -50,6 +50,8 @@ export function allowableOf(
       return of(47, 73, TEMPERED);
     case 'wired':
     case 'patterned':
+    case 'acrylic':
+    case 'polycarbonate':
     case 'unknown':
       return undefined;
   }

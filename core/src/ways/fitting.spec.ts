@@ -1,20 +1,9 @@
 import { AT_FIRST } from '../learned';
 import { describe, expect, it } from '@jest/globals';
-import {
-  CAUTIONS,
-  DEFAULT_SCHOOLS,
-  FLAT_GLASS,
-  SCHOOLS,
-  SLIP_MIXES,
-  TEMPLATES,
-  slipNeeded,
-  slipShare,
-  workStepsFor,
-} from './index';
+import { CAUTIONS, SCHOOLS, SLIP_MIXES, TEMPLATES, slipNeeded, slipShare, workStepsFor } from './index';
 
 const steps = (more: Partial<Parameters<typeof workStepsFor>[0]> = {}) =>
   workStepsFor({
-    schools: DEFAULT_SCHOOLS,
     area_m2: 2.5,
     condition: 'sound',
     isSecurityFilm: false,
@@ -41,23 +30,24 @@ describe('in what order is flat glass filmed?', () => {
   });
 
   it('the other school trims after squeezing out', () => {
-    const order = keys({ schools: { ...DEFAULT_SCHOOLS, trimSchool: 'after squeezing out' } });
+    const order = keys({ schools: { trim: 'after squeezing out' } });
     expect(order.indexOf('squeeze')).toBeLessThan(order.indexOf('trim-after'));
     expect(order).not.toContain('trim');
   });
 
   it('every choice of school gives exactly one liner step, one lock and one trim', () => {
-    for (const { value: linerSchool } of SCHOOLS.linerSchool)
-      for (const { value: lockSchool } of SCHOOLS.lockSchool)
-        for (const { value: trimSchool } of SCHOOLS.trimSchool) {
-          const order = keys({ schools: { linerSchool, lockSchool, trimSchool } });
+    for (const { value: liner } of SCHOOLS.liner.options)
+      for (const { value: lock } of SCHOOLS.lock.options)
+        for (const { value: trim } of SCHOOLS.trim.options) {
+          const order = keys({ schools: { liner, lock, trim } });
           for (const kind of ['liner-', 'lock-', 'trim'])
             expect(order.filter((key) => key.startsWith(kind))).toHaveLength(1);
         }
   });
 
   it('step keys are unique in the template, so that ticks cannot be mixed up', () => {
-    expect(new Set(FLAT_GLASS.steps.map(({ key }) => key)).size).toBe(FLAT_GLASS.steps.length);
+    for (const { template, steps: all } of TEMPLATES)
+      expect([template, new Set(all.map(({ key }) => key)).size]).toEqual([template, all.length]);
   });
 
   it('every step says why', () => {
@@ -77,7 +67,6 @@ describe('what can hurt?', () => {
   it('2.5 m² asks for two people, 0.4 m² does not, unknown size does', () => {
     const asks = (area_m2?: number): boolean =>
       workStepsFor({
-        schools: DEFAULT_SCHOOLS,
         condition: 'sound',
         isSecurityFilm: false,
         ...(area_m2 === undefined ? {} : { area_m2 }),
@@ -118,9 +107,7 @@ describe('how much slip is needed?', () => {
   });
   it('without measures no quantity is made up', () => {
     expect(
-      workStepsFor({ schools: DEFAULT_SCHOOLS, condition: 'sound', isSecurityFilm: false }).every(
-        ({ slip_l }) => slip_l === undefined,
-      ),
+      workStepsFor({ condition: 'sound', isSecurityFilm: false }).every(({ slip_l }) => slip_l === undefined),
     ).toBe(true);
   });
   it('a measured rate replaces the guess', () => {
@@ -150,7 +137,6 @@ describe('how is each kind of surface worked on?', () => {
   ] as const;
   const of = (method: (typeof METHODS)[number], more: Partial<Parameters<typeof workStepsFor>[0]> = {}) =>
     workStepsFor({
-      schools: DEFAULT_SCHOOLS,
       area_m2: 2,
       edge_m: 6,
       condition: 'sound',
@@ -190,7 +176,7 @@ describe('how is each kind of surface worked on?', () => {
   });
   it('curved glass is shrunk fold by fold or in one sweep, never both', () => {
     const keysOf = (shrink: 'fold by fold' | 'one sweep'): readonly string[] =>
-      of('curved, shrunk', { shrink })
+      of('curved, shrunk', { schools: { shrink } })
         .map(({ step }) => step)
         .filter((key) => key.startsWith('shrink-'));
     expect([keysOf('fold by fold'), keysOf('one sweep')]).toEqual([['shrink-folds'], ['shrink-sweep']]);

@@ -4,24 +4,44 @@ export {
   type WorkStep,
   type LeftOutStep,
   type WorkStepsInput,
+  schoolCaseOf,
+  schoolsAsked,
   stepCaseOf,
   stepsLeftOut,
+  wayFor,
   workStepsFor,
 } from './work-steps';
 export {
-  FLAT_GLASS,
   type Pause,
   type SharedTool,
   type StepCase,
   type StepTemplate,
   TEMPLATES,
+  type Wanted,
   type WorkTemplate,
   isHandover,
   isLaidWet,
   numbersOf,
   templateFor,
+  wordsOf,
 } from './templates';
 export { type SlipMix, SLIP_FORMULAS, SLIP_MIXES, slipNeeded, slipShare } from './slip';
-export { DEFAULT_SCHOOLS, SCHOOLS } from './schools';
-export { type StepNumber, type StepNumbers, filled, namesIn } from './step-numbers';
+export {
+  type ChosenSchools,
+  SCHOOLS,
+  SCHOOL_KEYS,
+  type SchoolCase,
+  type SchoolKey,
+  type SchoolTaken,
+  schoolTaken,
+} from './schools';
+export {
+  type FigureKind,
+  type NumberUnit,
+  type SaidFigure,
+  type StepNumber,
+  type StepNumbers,
+  filled,
+  namesIn,
+} from './step-numbers';
 export { waysDocument } from './ways-document';

@@ -1,7 +1,7 @@
 import type { Basis } from '../learned';
 import { type DisplayUnits, formatLengthWithUnit, formatTemperature, nmFromMm } from '../quantity';
 
-export type NumberUnit = 'mm' | '°C' | '°' | 'mm/s' | 's' | 'min' | 'days' | '%';
+export type NumberUnit = 'mm' | '°C' | '°' | 'mm/s' | 's' | 'min' | 'h' | 'days' | '%';
 
 /** A figure of a step: one value or from–to, with its unit and how it is known. */
 export interface StepNumber {
@@ -23,7 +23,9 @@ export const mm = make('mm');
 export const celsius = make('°C');
 export const degrees = make('°');
 export const mmPerSecond = make('mm/s');
+export const seconds = make('s');
 export const minutes = make('min');
+export const hours = make('h');
 export const days = make('days');
 export const percent = make('%');
 
@@ -60,6 +62,7 @@ function one(value: number, unit: NumberUnit, units: DisplayUnits): string {
       return `${value}°`;
     case 's':
     case 'min':
+    case 'h':
     case 'days':
     case '%':
       return `${value} ${unit}`;
@@ -69,3 +72,33 @@ function one(value: number, unit: NumberUnit, units: DisplayUnits): string {
 /** Names that the words of a step use, to hold against its figures. */
 export const namesIn = (words: string): readonly string[] =>
   [...words.matchAll(NAMED)].map(([, name = '']) => name);
+
+/** What a figure of a step is. */
+export type FigureKind = 'angle' | 'distance' | 'speed' | 'overlap' | 'temperature' | 'time' | 'strength';
+
+/** A figure as it is said, with what it is and how it is known. */
+export interface SaidFigure {
+  readonly kind: FigureKind;
+  readonly said: string;
+  readonly basis: Basis;
+}
+
+const KIND_OF_UNIT: Readonly<Record<NumberUnit, FigureKind>> = {
+  mm: 'distance',
+  '°C': 'temperature',
+  '°': 'angle',
+  'mm/s': 'speed',
+  s: 'time',
+  min: 'time',
+  h: 'time',
+  days: 'time',
+  '%': 'strength',
+};
+
+/** The figures of a step apart from its words, in the units of the crew. */
+export const saidFigures = (numbers: StepNumbers, units: DisplayUnits): readonly SaidFigure[] =>
+  Object.entries(numbers).map(([name, number]) => ({
+    kind: name === 'lap' ? 'overlap' : KIND_OF_UNIT[number.unit],
+    said: numberWord(number, units),
+    basis: number.basis,
+  }));

@@ -1,10 +1,10 @@
 import { AT_FIRST } from '../learned';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import type { CutMethod } from '../job';
+import { CUT_METHODS, type CutMethod } from '../job';
 import {
-  DEFAULT_SCHOOLS,
   SCHOOLS,
+  SCHOOL_KEYS,
   type StepTemplate,
   TEMPLATES,
   type WorkStep,
@@ -12,18 +12,7 @@ import {
   workStepsFor,
 } from './index';
 
-const METHODS: readonly CutMethod[] = [
-  'trim in place',
-  'pre-squared',
-  'dry-fitted',
-  'security',
-  'decor',
-  'column',
-  'wrapped edges',
-  'furrow girth',
-  'curved, shrunk',
-  'textured wall',
-];
+const METHODS = CUT_METHODS;
 const all: readonly (readonly [string, StepTemplate])[] = TEMPLATES.flatMap(({ template, steps }) =>
   steps.map((step) => [`${template}: ${step.key}`, step] as const),
 );
@@ -33,14 +22,16 @@ const anyCase = fc.record({
   hasInsideCorner: fc.boolean(),
   isHardToReach: fc.boolean(),
   isSecurityFilm: fc.boolean(),
-  shrink: fc.constantFrom('fold by fold', 'one sweep'),
   primer: fc.constantFrom('water-based', 'solvent-based'),
   condition: fc.constantFrom('sound', 'chipped', 'cracked', 'unknown'),
-  schools: fc.record({
-    linerSchool: fc.constantFrom(...SCHOOLS.linerSchool.map(({ value }) => value)),
-    lockSchool: fc.constantFrom(...SCHOOLS.lockSchool.map(({ value }) => value)),
-    trimSchool: fc.constantFrom(...SCHOOLS.trimSchool.map(({ value }) => value)),
-  }),
+  schools: fc.record(
+    Object.fromEntries(
+      SCHOOL_KEYS.map((key) => [
+        key,
+        fc.constantFrom(...SCHOOLS[key].options.map(({ value }): string => value)),
+      ]),
+    ),
+  ),
   area_m2: fc.double({ min: 0.1, max: 20, noNaN: true }),
   edge_m: fc.double({ min: 1, max: 30, noNaN: true }),
 });
@@ -51,7 +42,6 @@ const order = (
 ): readonly string[] =>
   keysOf(
     workStepsFor({
-      schools: DEFAULT_SCHOOLS,
       condition: 'sound',
       isSecurityFilm: method === 'security',
       area_m2: 2,
@@ -190,7 +180,7 @@ describe('in what order is each kind of surface worked on?', () => {
   it.each(['fold by fold', 'one sweep'] as const)(
     'curved glass, %s: shrunk, tested and trimmed outside before it goes inside',
     (shrink) => {
-      const own = order('curved, shrunk', { shrink });
+      const own = order('curved, shrunk', { schools: { shrink } });
       const shrunk = shrink === 'one sweep' ? 'shrink-sweep' : 'shrink-folds';
       for (const [first, second] of [
         ['reach', 'clean-outside'],
@@ -242,7 +232,7 @@ describe('what holds whatever is chosen?', () => {
           keysOf(workStepsFor(own)),
           keysOf(workStepsFor({ ...own, schools: other.schools })),
         ];
-        const isSchool = (key: string): boolean => /^(liner|lock|trim)/.test(key);
+        const isSchool = (key: string): boolean => /^(liner|lock|trim|shrink|final-cut|corner)/.test(key);
         expect(two.filter((key) => !isSchool(key))).toEqual(one.filter((key) => !isSchool(key)));
       }),
     );
@@ -283,7 +273,6 @@ describe('what holds whatever is chosen?', () => {
   it('only glass is warned of cracking under film', () => {
     for (const method of METHODS) {
       const first = workStepsFor({
-        schools: DEFAULT_SCHOOLS,
         condition: 'sound',
         isSecurityFilm: false,
         area_m2: 2,

@@ -1,7 +1,6 @@
 import type { Basis } from '../learned';
 import { filled, numberWord } from './step-numbers';
 import { type StepTemplate, TEMPLATES, numbersOf } from './templates';
-import { DEFAULT_SCHOOLS } from './schools';
 import { stepCaseOf } from './work-steps';
 
 const HEAD = `# Ways of working
@@ -11,7 +10,7 @@ source, unless a figure says otherwise. The film's data sheet, local codes and l
 surface gets is decided by the whole case; a step with a condition is marked.
 `;
 
-const CASE = stepCaseOf({ schools: DEFAULT_SCHOOLS, condition: 'unknown', isSecurityFilm: false });
+const CASE = stepCaseOf({ condition: 'unknown', isSecurityFilm: false });
 const said = (basis: Basis): string => (basis === 'ours' ? 'our guess' : basis);
 
 /** Every way of working with its steps as a page of Markdown, figures in millimetres and °C. */

@@ -1,19 +1,24 @@
-import { type CutMethod, type FilmFamily, type FittingSchools, type SurfaceCondition, isHurt } from '../job';
-import { type DisplayUnits, type Formula, type Reasoned, applyFormula } from '../quantity';
-import { type StepNumbers, filled, numberWord } from './step-numbers';
-import { type Caution, type CautionKey, caution } from './cautions';
+import type { CutMethod, FilmFamily, Known, SurfaceCondition, SurfaceShape } from '../job';
 import { type Basis, type Learned, learnedOf, sourceOf } from '../learned';
+import { type DisplayUnits, type Formula, type Reasoned, applyFormula } from '../quantity';
+import { RULES } from '../rules';
+import { type Caution, caution } from './cautions';
+import { cautionsHere, isHeavy, isHigh, isLargeSheet } from './cautions-here';
+import { type ChosenSchools, type SchoolCase, type SchoolTaken, schoolTaken, schoolsTaken } from './schools';
 import { slipNeeded } from './slip';
+import { type SaidFigure, type StepNumbers, filled, numberWord, saidFigures } from './step-numbers';
 import {
   type Closes,
   type Pause,
   type SharedTool,
   type StepCase,
   type StepTemplate,
+  type Wanted,
+  type WorkTemplate,
   numbersOf,
   templateFor,
+  wordsOf,
 } from './templates';
-import { RULES } from '../rules';
 
 /** One thing to do on one surface. (template, step, version) is its stable key. */
 export interface WorkStep {
@@ -23,6 +28,13 @@ export interface WorkStep {
   readonly number: number;
   readonly what: string;
   readonly why: string;
+  /** How one sees that it is right, and that it is not; empty: nothing is handed down. */
+  readonly right: string;
+  readonly wrong: string;
+  /** Of the whole line. */
+  readonly basis: Basis;
+  /** Its figures by what they are. */
+  readonly figures: readonly SaidFigure[];
   /** Its figures that are not common practice, as they are said, with their basis. */
   readonly doubtful: readonly { readonly figure: string; readonly basis: Basis }[];
   readonly tools: readonly string[];
@@ -31,6 +43,9 @@ export interface WorkStep {
   readonly minutes: Reasoned<number>;
   /** How often it is done, one after the other. */
   readonly rounds: number;
+  /** Done for all of a row or room before any of it goes on. */
+  readonly over: 'the row' | 'the room' | null;
+  readonly wants: readonly Wanted[];
   /** People at once. */
   readonly crew: number;
   readonly skill: 'film' | 'heat' | null;
@@ -41,8 +56,11 @@ export interface WorkStep {
   readonly closes: Closes | null;
 }
 
+/** One film on one surface, as far as it decides how it is worked on. Left out: not known. */
 export interface WorkStepsInput {
-  readonly schools: FittingSchools;
+  /** Schools chosen for this film on this surface, and for the whole job. */
+  readonly schools?: ChosenSchools;
+  readonly ofJob?: ChosenSchools;
   /** In m², when the surface is measured. */
   readonly area_m2?: number;
   /** All the way round, in m, when it is measured. */
@@ -51,25 +69,54 @@ export interface WorkStepsInput {
   readonly isSecurityFilm: boolean;
   readonly method?: CutMethod;
   readonly family?: FilmFamily;
+  readonly shape?: SurfaceShape;
+  readonly isWall?: boolean;
   readonly isHardToReach?: boolean;
   readonly hasInsideCorner?: boolean;
   /** Of a seam or a corner, in m, when it is measured. */
   readonly height_m?: number;
-  /** Of its upper edge over the floor one stands on, in m, when it is known. */
+  readonly width_m?: number;
+  readonly girth_mm?: number;
+  /** Of its upper and lower edge over the floor one stands on, in m, when it is known. */
   readonly top_m?: number;
+  readonly foot_m?: number;
+  /** Of the glass, when it is known. */
+  readonly pane_kg?: number;
   readonly isOutside?: boolean;
   readonly isVehicle?: boolean;
+  readonly isDoorPane?: boolean;
+  readonly isOverhead?: boolean;
+  readonly isStiff?: boolean;
   readonly texture?: StepCase['texture'];
   readonly straySealant?: StepCase['straySealant'];
   readonly hasObstacles?: boolean;
   readonly isFaceCoated?: StepCase['isFaceCoated'];
+  readonly isPlastic?: boolean;
+  readonly isToughened?: boolean;
+  readonly isWired?: boolean;
+  readonly isRescueGlass?: Known;
+  /** The operator or authority agreed in writing to film on rescue glass. */
+  readonly hasConsent?: boolean;
+  readonly oldFilm?: StepCase['oldFilm'];
+  /** Of the old film alone, m²; left out: the whole surface. */
+  readonly oldFilm_m2?: number;
+  readonly hasHeaterLines?: boolean;
   readonly partsOff?: number;
   readonly drops?: number;
   readonly seam?: StepCase['seam'];
   readonly postHeat_C?: number | null;
+  readonly isCold?: boolean;
+  readonly power?: Known;
+  readonly people?: SchoolCase['people'];
+  /** Somebody else is to do it. */
+  readonly isReferred?: boolean;
+  readonly floor?: string;
+  /** Over the middle of curved glass, mm. */
+  readonly surplus_mm?: number;
+  /** Whether somebody of the crew knows the gun. */
+  readonly canHeat?: SchoolCase['canHeat'];
   /** How figures in the words are said; metric unless told. */
   readonly units?: DisplayUnits;
-  readonly shrink?: StepCase['shrink'];
   readonly primer?: StepCase['primer'];
   readonly learned?: readonly Learned[];
 }
@@ -90,39 +137,67 @@ export const MINUTES_FORMULA: Formula<{ sum_min: number; times: number }> = {
   of: ({ sum_min, times }) => Math.max(1, Math.ceil(sum_min * times)),
 };
 
+/** The way of working for such a surface and film; undefined: not known how, ask. */
+export function wayFor({
+  method,
+  family,
+  shape,
+}: Pick<WorkStepsInput, 'method' | 'family' | 'shape'>): WorkTemplate | undefined {
+  const way = templateFor(method ?? 'trim in place', family);
+  return shape !== undefined && way?.notFor?.includes(shape) === true ? undefined : way;
+}
+
 /**
- * The steps of fitting film by the chosen schools, in order, each with its cautions, its length and what must
- * pass before the next.
- * @source common practice, no published source
+ * The steps of fitting film by the schools that are followed, in order, each with its cautions, its length and
+ * what must pass before the next. None: it is not known how this is done.
+ * @source `ways-of-working`: common practice, no published source, unless a line says otherwise
  */
 export function workStepsFor(input: WorkStepsInput): readonly WorkStep[] {
-  const template = templateFor(input.method ?? 'trim in place', input.family);
+  const way = wayFor(input);
+  if (way === undefined) return [];
   const own = stepCaseOf(input);
-  const isLarge = input.area_m2 === undefined || input.area_m2 >= RULES.largeSheet.value;
-  const isHigh = (input.top_m ?? 0) > RULES.ladderFrom.value;
-  return template.steps
+  return way.steps
     .filter((step) => step.when === undefined || step.when(own))
-    .map((step, index) => ({
-      template: template.template,
-      templateVersion: template.version,
-      step: step.key,
-      number: index + 1,
-      what: filled(step.what, numbersOf(step, own), input.units ?? 'metric'),
-      why: step.why,
-      doubtful: doubtfulIn(numbersOf(step, own), input.units ?? 'metric'),
-      tools: step.tools,
-      cautions: cautionsOf(step, index, input).map(caution),
-      ...slipOf(step, input),
-      minutes: minutesOf(step, input, roundsOf(step, own)),
-      rounds: roundsOf(step, own),
-      crew: crewOf(step, isLarge, isHigh),
-      skill: step.skill ?? null,
-      shared: sharedBy(step, isHigh),
-      air: step.air ?? null,
-      needsFit: step.needsFit ?? false,
-      then: step.then ?? null,
-      closes: step.closes ?? null,
-    }));
+    .map((step, index) => workStepOf(way, step, index, { input, own }));
+}
+
+function workStepOf(
+  { template, version }: WorkTemplate,
+  step: StepTemplate,
+  index: number,
+  { input, own }: { readonly input: WorkStepsInput; readonly own: StepCase },
+): WorkStep {
+  const numbers = numbersOf(step, own);
+  const units = input.units ?? 'metric';
+  const rounds = Math.max(1, step.rounds?.(own) ?? 1);
+  const shared = sharedBy(step, input);
+  return {
+    template,
+    templateVersion: version,
+    step: step.key,
+    number: index + 1,
+    what: filled(wordsOf(step, own), numbers, units),
+    why: step.why,
+    right: step.right ?? '',
+    wrong: step.wrong ?? '',
+    basis: step.basis ?? 'common practice',
+    figures: saidFigures(numbers, units),
+    doubtful: doubtfulIn(numbers, units),
+    tools: step.tools,
+    cautions: cautionsHere({ own: input, step, isFirst: index === 0, shared }).map(caution),
+    ...slipOf(step, input),
+    minutes: minutesOf(step, input, rounds),
+    rounds,
+    over: step.over ?? null,
+    wants: step.wants ?? [],
+    crew: crewOf(step, input),
+    skill: step.skill ?? null,
+    shared,
+    air: step.air ?? null,
+    needsFit: step.needsFit ?? false,
+    then: step.then ?? null,
+    closes: step.closes ?? null,
+  };
 }
 
 /** A step that is not done here, and why. */
@@ -135,7 +210,7 @@ export interface LeftOutStep {
 /** Steps of the way that somebody could miss, each with the reason why it is left out. */
 export function stepsLeftOut(input: WorkStepsInput): readonly LeftOutStep[] {
   const own = stepCaseOf(input);
-  return templateFor(input.method ?? 'trim in place', input.family).steps.flatMap((step) =>
+  return (wayFor(input)?.steps ?? []).flatMap((step) =>
     step.leftOut === undefined || step.when?.(own) !== false
       ? []
       : [
@@ -148,52 +223,83 @@ export function stepsLeftOut(input: WorkStepsInput): readonly LeftOutStep[] {
   );
 }
 
+/** Questions of its way, each with the answer that is followed. */
+export function schoolsAsked(input: WorkStepsInput): readonly SchoolTaken[] {
+  const own = schoolCaseOf(input);
+  return (wayFor(input)?.schools ?? []).map((key) => schoolTaken(key, own, input.schools ?? {}, input.ofJob));
+}
+
 const doubtfulIn = (numbers: StepNumbers, units: DisplayUnits): WorkStep['doubtful'] =>
   Object.values(numbers).flatMap((number) =>
     number.basis === 'common practice' ? [] : [{ figure: numberWord(number, units), basis: number.basis }],
   );
 
-/** What decides which steps are done, and what figures they have. */
-export function stepCaseOf(input: WorkStepsInput): StepCase {
+const FORGIVING: ReadonlySet<FilmFamily> = new Set<FilmFamily>(['frosted', 'decor']);
+
+/** What a rule between schools goes by. */
+export function schoolCaseOf(input: WorkStepsInput): SchoolCase {
+  const { width_m, height_m } = input;
   return {
-    schools: input.schools,
-    hasInsideCorner: input.hasInsideCorner ?? false,
-    shrink: input.shrink ?? 'fold by fold',
-    primer: input.primer ?? 'water-based',
+    isLarge: isLargeSheet(input),
+    people: input.people ?? 'unknown',
+    isStiff: input.isStiff ?? input.isSecurityFilm,
     isOutside: input.isOutside ?? false,
-    texture: input.texture ?? 'unknown',
-    straySealant: input.straySealant ?? 'unknown',
-    hasObstacles: input.hasObstacles ?? false,
-    postHeat_C: input.postHeat_C ?? null,
-    drops: input.drops ?? 1,
+    isVehicle: input.isVehicle ?? false,
+    isOverhead: input.isOverhead ?? false,
+    isWide: width_m !== undefined && height_m !== undefined && width_m > height_m,
+    isForgiving: input.family !== undefined && FORGIVING.has(input.family),
+    floor: input.floor ?? '',
     isFaceCoated: input.isFaceCoated ?? 'unknown',
-    partsOff: input.partsOff ?? 0,
-    seam: input.seam ?? 'none',
+    isPlastic: input.isPlastic ?? false,
+    surplus_mm: input.surplus_mm ?? null,
+    isDoorPane: input.isDoorPane ?? false,
+    canHeat: input.canHeat ?? 'unknown',
   };
 }
 
-const roundsOf = ({ rounds }: StepTemplate, own: StepCase): number => Math.max(1, rounds?.(own) ?? 1);
+/** What decides which steps are done, and what figures they have. */
+export function stepCaseOf(input: WorkStepsInput): StepCase {
+  return {
+    schools: schoolsTaken(schoolCaseOf(input), input.schools ?? {}, input.ofJob),
+    hasInsideCorner: input.hasInsideCorner ?? false,
+    primer: input.primer ?? 'water-based',
+    isOutside: input.isOutside ?? false,
+    isVehicle: input.isVehicle ?? false,
+    texture: input.texture ?? 'unknown',
+    straySealant: input.straySealant ?? 'unknown',
+    hasObstacles: input.hasObstacles ?? false,
+    isFaceCoated: input.isFaceCoated ?? 'unknown',
+    isPlastic: input.isPlastic ?? false,
+    oldFilm: input.oldFilm ?? 'unknown',
+    hasHeaterLines: input.hasHeaterLines ?? false,
+    partsOff: input.partsOff ?? 0,
+    girth_mm: input.girth_mm ?? null,
+    drops: Math.max(1, input.drops ?? 1),
+    seam: input.seam ?? 'none',
+    postHeat_C: input.postHeat_C ?? null,
+    isCold: input.isCold ?? false,
+  };
+}
 
-function minutesOf(
-  step: StepTemplate,
-  {
+/**
+ * A step that is done in rounds takes its fixed minutes and its metres of height for each of them; area and edge
+ * are those of the whole surface.
+ */
+function minutesOf(step: StepTemplate, input: WorkStepsInput, rounds: number): Reasoned<number> {
+  const {
     area_m2 = RULES.usualArea.value,
     edge_m = RULES.usualEdge.value,
     height_m = RULES.usualHeight.value,
     isHardToReach = false,
     learned = [],
-  }: WorkStepsInput,
-  rounds: number,
-): Reasoned<number> {
+  } = input;
+  const counted_m2 = step.key === 'remove-old' ? (input.oldFilm_m2 ?? area_m2) : area_m2;
   const used = step.takes.map((key) => learnedOf(key, learned));
-  const once_min = used.reduce(
-    (sum, { value, unit }) =>
-      sum +
-      value *
-        (unit === 'min/m²' ? area_m2 : unit === 'min/m' ? (step.along === 'height' ? height_m : edge_m) : 1),
-    0,
-  );
-  const sum_min = once_min * rounds;
+  const sum_min = used.reduce((sum, { value, unit }) => {
+    if (unit === 'min/m²') return sum + value * counted_m2;
+    if (unit !== 'min/m') return sum + value * rounds;
+    return sum + value * (step.along === 'height' ? height_m * rounds : edge_m);
+  }, 0);
   const source =
     used.every(({ basis }) => basis === 'measured') && used.length > 0
       ? sourceOf('measured')
@@ -207,50 +313,27 @@ function minutesOf(
 }
 
 /** At the surface itself, above reach: the ladder is needed, and booked. */
-const isOnLadder = ({ needsFit = false }: StepTemplate, isHigh: boolean): boolean => isHigh && needsFit;
+const isOnLadder = ({ needsFit = false }: StepTemplate, input: WorkStepsInput): boolean =>
+  isHigh(input) && needsFit;
 
-function sharedBy(step: StepTemplate, isHigh: boolean): readonly SharedTool[] {
+function sharedBy(step: StepTemplate, input: WorkStepsInput): readonly SharedTool[] {
   return [
     ...new Set<SharedTool>([
       ...(step.shared ?? []),
-      ...(isOnLadder(step, isHigh) ? (['ladder'] as const) : []),
+      ...(isOnLadder(step, input) ? (['ladder'] as const) : []),
     ]),
   ];
 }
 
 /** Nobody is alone with gun and ladder. */
-function crewOf(step: StepTemplate, isLarge: boolean, isHigh: boolean): 1 | 2 {
-  const isGunOnLadder = isOnLadder(step, isHigh) && step.shared?.includes('heat gun') === true;
-  return step.crew === 2 || (step.crew === 'large' && isLarge) || isGunOnLadder ? 2 : 1;
+function crewOf(step: StepTemplate, input: WorkStepsInput): 1 | 2 {
+  const isGunOnLadder = isOnLadder(step, input) && step.shared?.includes('heat gun') === true;
+  const takesTwo =
+    step.crew === 2 ||
+    (step.crew === 'large' && isLargeSheet(input)) ||
+    (step.crew === 'heavy' && isHeavy(input));
+  return takesTwo || isGunOnLadder ? 2 : 1;
 }
-
-function cautionsOf(
-  step: StepTemplate,
-  index: number,
-  { area_m2, condition, isSecurityFilm, isVehicle = false, method, top_m = 0 }: WorkStepsInput,
-): CautionKey[] {
-  const isLarge = area_m2 === undefined || area_m2 >= RULES.largeSheet.value;
-  const isGlass = method === undefined || !OFF_GLASS.has(method);
-  const own = step.cautions.filter((key) => key !== 'largeSheet' || isLarge);
-  return [
-    ...new Set<CautionKey>([
-      ...(isHurt({ condition }) ? (['crackedGlass'] as const) : []),
-      ...(index === 0 && isGlass ? (['glassAndFilm'] as const) : []),
-      ...(isVehicle && isGlass && index === 0 ? (['vehicleRules'] as const) : []),
-      ...(isSecurityFilm && index === 0 ? (['safetyFilm'] as const) : []),
-      ...own,
-      ...(isOnLadder(step, top_m > RULES.ladderFrom.value) ? (['ladder'] as const) : []),
-    ]),
-  ];
-}
-
-const OFF_GLASS: ReadonlySet<CutMethod> = new Set<CutMethod>([
-  'decor',
-  'column',
-  'wrapped edges',
-  'furrow girth',
-  'textured wall',
-]);
 
 function slipOf(
   step: StepTemplate,

@@ -20,7 +20,7 @@ export const daySettings = pgTable(
     coreRadius_mm: doublePrecision().notNull().default(38),
     slip: text().notNull(),
     primer: text().$type<DaySettings['primer']>().notNull(),
-    shrink: text().$type<DaySettings['shrink']>().notNull(),
+    schools: jsonb().$type<DaySettings['schools']>().notNull().default({}),
     tools: jsonb().$type<DaySettings['tools']>().notNull(),
     packed: jsonb().$type<readonly string[]>().notNull(),
   },

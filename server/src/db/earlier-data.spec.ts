@@ -105,6 +105,35 @@ describe('does this version open the data of earlier ones?', () => {
     await close();
   });
 
+  it('schools as they were chosen, and ticks by the key of their step, outlive the columns they stood in', async () => {
+    const earlier = await openDatabase({
+      migrationsFolder: migrationsUpTo(migrationsFolder, '0021_film_sheet'),
+      template: keptBy('0.5.0'),
+    });
+    const run = (text: string): Promise<unknown> => earlier.db.execute(sql.raw(text));
+    await run(
+      `update application set liner_school = 'halves on the glass', lock_school = 'T', trim_school = 'after squeezing out'
+       where lock_school <> 'X'`,
+    );
+    await run(`update work_record set step = 'liner-halves' where note = 'kept'`);
+    await run(`update planned_step set steps = '["clean", "liner-halves"]'`);
+    await run(`update day_settings set shrink = 'one sweep'`);
+    const dump = await earlier.dump();
+    await earlier.close();
+    const { db, close } = await openDatabase({ migrationsFolder, template: dump });
+    const all = async (text: string): Promise<readonly unknown[]> => (await db.execute(sql.raw(text))).rows;
+    expect(await all(`select distinct schools from application order by schools`)).toEqual([
+      { schools: { lock: 'X', liner: 'hang and pull' } },
+      { schools: { trim: 'after squeezing out', liner: 'top part first' } },
+    ]);
+    expect(await all(`select step from work_record where note = 'kept'`)).toEqual([
+      { step: 'liner-top-first' },
+    ]);
+    expect(await all(`select steps from planned_step`)).toEqual([{ steps: ['clean', 'liner-top-first'] }]);
+    expect(await all(`select schools from day_settings`)).toEqual([{ schools: { shrink: 'one sweep' } }]);
+    await close();
+  });
+
   it('what outlived what it hangs on is mended on the way: gone with its surface, back with its place; booked film stays booked', async () => {
     const earlier = await openDatabase({
       migrationsFolder: migrationsUpTo(migrationsFolder, '0011_handedness'),

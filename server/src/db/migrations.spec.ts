@@ -38,6 +38,8 @@ const LANDED: Readonly<Record<string, string>> = {
   '0019_seams_for_a_roll.sql': '27d03d2ed2ea7a884045241f8b4028eae58e27a050eb041902a82063fcb76c60',
   '0020_offcut_gone.sql': '37f25d63c01826ea9602d4913a1d8b32963d9ba06f643cf087d4f40f9187bcc5',
   '0021_film_sheet.sql': '6298fe71895ff354b60f0d8df84e6ddb8e7abad9af5608da869b17878acf3c76',
+  '0022_ways.sql': 'd4427bca24067aa0d9c8b352f77d7d96cdea218882129bb915c4fffcac7c47b5',
+  '0023_schools_chosen.sql': '7e1395e211e8e766b9062f070e80d13dbaf900ba8624ecff6578068ed1325e8c',
 };
 
 describe('may a migration be changed once it has landed?', () => {

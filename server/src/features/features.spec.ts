@@ -10,7 +10,6 @@ import {
   type LearnedRow,
   learnedRowSchema,
 } from '@yellow-pane/contracts';
-import { DEFAULT_SCHOOLS } from '@yellow-pane/core/ways';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';
 import { type TestApp, exampleFilm, loadFilms, smallJob, testApp } from '../testing/test-app';
@@ -156,7 +155,7 @@ describe('does the list of jobs count what is fitted?', () => {
               method: 'decor',
               position: 1,
               over: null,
-              ...DEFAULT_SCHOOLS,
+              schools: {},
             },
           },
           {

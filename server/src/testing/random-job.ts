@@ -1,6 +1,6 @@
 import type { Op } from '@yellow-pane/contracts';
 import { suitedMethods } from '@yellow-pane/core/cutting';
-import { DEFAULT_SCHOOLS, templateFor } from '@yellow-pane/core/ways';
+import { templateFor } from '@yellow-pane/core/ways';
 import {
   type MeasureKind,
   NEW_DAY,
@@ -196,7 +196,7 @@ function randomSurface(
       ...randomMeasures(dice, id, shape, corners),
       put(
         'application',
-        { surfaceId: id, side: 'room', filmId, method, ...DEFAULT_SCHOOLS, over: null, position: 1 },
+        { surfaceId: id, side: 'room', filmId, method, schools: {}, over: null, position: 1 },
         applicationId,
       ),
       ...randomWork(dice, applicationId, templateFor(method, film.film.family)),
@@ -235,11 +235,9 @@ function randomMeasures(
   });
 }
 
-function randomWork(
-  dice: Dice,
-  applicationId: string,
-  { template, version, steps }: ReturnType<typeof templateFor>,
-): readonly Op[] {
+function randomWork(dice: Dice, applicationId: string, way: ReturnType<typeof templateFor>): readonly Op[] {
+  if (way === undefined) return [];
+  const { template, version, steps } = way;
   const record = (step: string, doneAt: string | null): Op =>
     put('workRecord', {
       applicationId,

@@ -87,7 +87,12 @@ describe('does every way of fitting have its allowance?', () => {
     );
   });
   it('glass under trim is filmed too: what trim hides is added on every side, beside the allowance, and is told', () => {
-    const size = { aroundWidth_mm: 1000, aroundHeight_mm: 600, method: 'trim in place', direction: 'none' } as const;
+    const size = {
+      aroundWidth_mm: 1000,
+      aroundHeight_mm: 600,
+      method: 'trim in place',
+      direction: 'none',
+    } as const;
     const own = blankFor({ ...size, hidden_mm: 8 });
     expect([own.width_mm.value, own.height_mm.value]).toEqual([1000 + 2 * (25 + 8), 600 + 2 * (25 + 8)]);
     expect(own.over).toEqual({ top_mm: 25, right_mm: 25, bottom_mm: 25, left_mm: 25 });

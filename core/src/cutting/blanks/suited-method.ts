@@ -19,6 +19,8 @@ const FAMILIES: Partial<Record<CutMethod, readonly FilmFamily[]>> = {
   'trim in place': GLASS,
   'pre-squared': GLASS,
   'dry-fitted': GLASS,
+  'cut to order': GLASS,
+  'cut to outline': GLASS,
   'curved, shrunk': [...GLASS, 'security'],
   security: ['security'],
   decor: ['decor', 'wrap', 'frosted', 'textured wall'],

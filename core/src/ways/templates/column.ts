@@ -1,27 +1,49 @@
 import { RULES } from '../../rules';
 import { degrees, mm } from '../step-numbers';
 import { CUT, FINISH_LAID, GROUND, promoter } from './decor-parts';
-import type { StepTemplate, WorkTemplate } from './template';
+import type { StepCase, StepTemplate, WorkTemplate } from './template';
+
+/** Turns of one wing: what is left of the girth beside the strip, halved, a turn at a time. */
+const turnsOf = ({ girth_mm }: StepCase): number =>
+  girth_mm === null
+    ? 1
+    : Math.ceil((girth_mm + RULES.columnLap.value - RULES.linerStrip.value) / 2 / TURN_MM);
+const TURN_MM = 50;
 
 const round = (key: string, wing: string, why: string): StepTemplate => ({
   key,
-  what: `${wing}: {turn} of width at a time. Bottom: short trim, press. Top: the same. Press again before going on; feel for bubbles with a glove.`,
+  what: `${wing}: {turn} of width at a time. Bottom: short trim, press. Top: the same. Press again before going on.`,
+  variants: [
+    {
+      school: 'pressure',
+      says: {
+        squeegee: 'With the squeegee; feel for bubbles with a glove.',
+        'gloved hand': 'With a gloved hand; the squeegee where it is soft.',
+      },
+    },
+  ],
   why,
-  numbers: { turn: mm(50) },
+  right: 'Both ends lie, no pull towards the next turn.',
+  wrong: 'An end tears: it was cut free too late. Trim shorter on the next turn.',
+  numbers: { turn: mm(TURN_MM) },
   tools: ['hard squeegee', 'gloves', 'snap-off blade'],
   cautions: ['blade', 'liner', 'ladder'],
   shared: ['ladder'],
   takes: ['work-lay-half'],
+  rounds: turnsOf,
   crew: 2,
   skill: 'film',
   needsFit: true,
   air: 'wants clean air',
 });
 
-/** Round and tapered columns. Common practice, no published source. */
+/** Round and tapered columns; a tapered one the same on the sector's own axis. */
 export const COLUMN: WorkTemplate = {
   template: 'column',
   version: 1,
+  of: [{ method: 'column' }],
+  notFor: ['square column'],
+  schools: ['pressure'],
   steps: [
     ...GROUND,
     CUT,
@@ -38,7 +60,9 @@ export const COLUMN: WorkTemplate = {
       key: 'strip',
       what: 'Clean gloves, no lotion. Crease a little liner of the strip back. Notch edge level with the base, plumb; press. Strip off as it goes on.',
       why: 'The strip fixes it upright while both wings are still free.',
-      tools: ['gloves', 'level'],
+      right: 'The plumb line and the strip do not part over the whole height.',
+      wrong: 'It leans: lift to the base and begin again; a leaning strip is a spiral at the back.',
+      tools: ['gloves', 'level', 'plumb line'],
       cautions: ['liner', 'ladder'],
       shared: ['ladder'],
       takes: ['work-handling', 'work-align'],
@@ -58,7 +82,7 @@ export const COLUMN: WorkTemplate = {
       key: 'seam-tape',
       what: 'At the back: straight tape {lap} in from the edge that is already down.',
       why: 'The tape keeps the promoter to a straight strip.',
-      numbers: { lap: mm(25) },
+      numbers: { lap: mm(RULES.columnLap.value) },
       tools: ['masking tape'],
       cautions: ['ladder'],
       takes: ['work-mask-seam'],

@@ -1,33 +1,47 @@
 import { mm } from '../step-numbers';
-import { CUT, FINISH_STRETCHED, GROUND } from './decor-parts';
+import { CONDITION, FINISH_STRETCHED, HOT_DECOR } from './decor-parts';
 import type { WorkTemplate } from './template';
 
-/** Tables, counters and panels whose edges are wrapped. Common practice, no published source. */
+const CLEAN_FACE = { least: 0, most: 60, why: 'dust and hands settle on a clean face' };
+
+/** Tables, counters, doors and panels whose edges are wrapped. */
 export const TABLE: WorkTemplate = {
   template: 'table',
   version: 1,
+  of: [{ method: 'wrapped edges' }],
+  schools: ['stretch', 'postHeat'],
   steps: [
+    CONDITION,
+    {
+      key: 'hardware-off',
+      what: 'Hardware off and logged, screws with it.',
+      why: 'Film cut round a handle lifts there first.',
+      tools: ['screwdriver'],
+      cautions: [],
+      takes: ['work-hardware'],
+    },
     {
       key: 'remover',
       what: 'Remover, then finish cleaner. Dry with lint-free paper.',
       why: 'Polish and hand grease keep adhesive off.',
-      tools: ['lint-free paper', 'cleaner', 'alcohol wipe'],
+      tools: ['lint-free paper', 'cleaner', 'alcohol wipe', 'gloves'],
       cautions: ['solvent'],
       takes: ['work-clean'],
-      then: { least: 0, most: 60, why: 'dust and hands settle on a clean face' },
+      then: CLEAN_FACE,
     },
     {
       key: 'dry-run',
-      what: 'Roll the film out dry on the surface with the liner on.',
+      what: 'Roll the film out dry with its liner on: does it cover, with its overhang on every side?',
       why: 'Proves that it covers before anything is open.',
+      right: 'Overhang on every side.',
       tools: ['tape measure'],
       cautions: [],
       takes: ['work-remeasure'],
-      then: { least: 0, most: 60, why: 'dust and hands settle on a clean face' },
+      then: CLEAN_FACE,
     },
     {
       key: 'lay-table',
-      what: '{start} of liner off, line up, full strokes, the liner a few centimetres at a time.',
+      what: '{start} of liner off, line up. Full lapping strokes, the liner a few centimetres at a time.',
       why: 'Open adhesive finds dust and itself.',
       numbers: { start: mm(50) },
       tools: ['hard squeegee', 'liner bin'],
@@ -39,47 +53,21 @@ export const TABLE: WorkTemplate = {
       takes: ['work-handling', 'work-lay-dry'],
     },
     {
+      ...HOT_DECOR,
       key: 'wrap',
-      what: 'Warm the edge film and turn it round: long edges first, corners last, hands so that the surplus divides.',
-      why: 'Hauled round a corner it thins and draws back.',
-      tools: ['heat gun', 'gloves', 'squeegee with buffer'],
-      cautions: ['heatGun'],
-      shared: ['heat gun'],
-      skill: 'heat',
-      needsFit: true,
-      takes: ['work-wrap'],
-    },
-    ...FINISH_STRETCHED,
-  ],
-};
-
-/** Mouldings and furrows. Common practice, no published source. */
-export const FURROW: WorkTemplate = {
-  template: 'furrow',
-  version: 1,
-  steps: [
-    ...GROUND,
-    CUT,
-    {
-      key: 'lay-furrow',
-      what: 'Lay as far as the furrow and leave its depth of film. Cut the corners diagonally. Press the flat part in, then the mitre.',
-      why: 'Bridged film is pulled out of the furrow by the next warm day.',
-      tools: ['hard squeegee', 'card', 'snap-off blade'],
-      cautions: ['blade', 'liner'],
-      skill: 'film',
-      needsFit: true,
-      air: 'wants clean air',
-      takes: ['work-lay-dry', 'work-corner'],
-    },
-    {
-      key: 'set-furrow',
-      what: 'Warm the furrow, press with a soft edge, hold until cool.',
-      why: 'Film that pops out was too cold.',
-      tools: ['heat gun', 'soft pad'],
-      cautions: ['heatGun'],
-      shared: ['heat gun'],
-      skill: 'heat',
-      needsFit: true,
+      what: 'Edges and corners turned round, long edges first, corners last, hands so that the surplus divides.',
+      variants: [
+        {
+          school: 'stretch',
+          says: {
+            warm: 'Warm the film and turn it warm.',
+            'almost cold': 'Heat the film, let it nearly cool, then turn it.',
+          },
+        },
+      ],
+      why: 'Hauled round a corner it thins and draws back. Cast film and cast laminate only.',
+      wrong: 'The film whitens or thins: too far, too cold. Let go, warm, again.',
+      tools: ['heat gun', 'heat glove', 'gloves', 'squeegee with buffer'],
       takes: ['work-wrap'],
     },
     ...FINISH_STRETCHED,

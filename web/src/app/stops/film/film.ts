@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { DOCUMENT } from '@angular/common';
 import { RouterLink } from '@angular/router';
-import { DEFAULT_SCHOOLS } from '@yellow-pane/core/ways';
 import type { RowOf } from '@yellow-pane/core/job';
 import { Catalogue } from '../../catalogue/catalogue';
 import { JobDesk } from '../../job/job-desk';
@@ -173,7 +172,7 @@ export class FilmStop {
           side,
           filmId: film.id,
           method,
-          ...DEFAULT_SCHOOLS,
+          schools: {},
           over: null,
           position: 1,
         }),

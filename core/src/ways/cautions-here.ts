@@ -1,0 +1,93 @@
+import { type CutMethod, isCracked, isHurt } from '../job';
+import { RULES } from '../rules';
+import type { CautionKey } from './cautions';
+import type { SharedTool, StepTemplate } from './templates';
+import type { WorkStepsInput } from './work-steps';
+
+/** What decides which dangers there are. */
+export interface DangerCase {
+  readonly own: WorkStepsInput;
+  readonly step: Pick<StepTemplate, 'cautions' | 'shared' | 'tools' | 'needsFit'>;
+  readonly isFirst: boolean;
+  /** Tools it books, the ladder too where the surface is high. */
+  readonly shared: readonly SharedTool[];
+}
+
+const OFF_GLASS: ReadonlySet<CutMethod> = new Set<CutMethod>([
+  'decor',
+  'column',
+  'wrapped edges',
+  'furrow girth',
+  'textured wall',
+]);
+const isOnGlass = ({ method }: WorkStepsInput): boolean => method === undefined || !OFF_GLASS.has(method);
+export const isLargeSheet = ({ area_m2 }: WorkStepsInput): boolean =>
+  area_m2 === undefined || area_m2 >= RULES.largeSheet.value;
+export const isHigh = ({ top_m = 0 }: WorkStepsInput): boolean => top_m > RULES.ladderFrom.value;
+/** Nobody knows what it weighs, or it weighs too much for one. */
+export const isHeavy = ({ pane_kg, area_m2 }: WorkStepsInput): boolean =>
+  pane_kg === undefined
+    ? area_m2 === undefined || area_m2 >= RULES.largeSheet.value
+    : pane_kg >= RULES.twoPeopleFrom.value;
+
+const usesGun = ({ step: { shared = [] } }: DangerCase): boolean => shared.includes('heat gun');
+const usesBlade = ({ step: { tools } }: DangerCase): boolean =>
+  tools.some((tool) => /blade|scraper/.test(tool));
+const STONE = /block|brick|concrete|stucco/;
+/** Glass that ends so near the floor may be a door. */
+const REACHES_FLOOR_M = 0.3;
+
+/** Dangers a step names and that not every surface has. */
+const ONLY_WHERE: Partial<Record<CautionKey, (at: DangerCase) => boolean>> = {
+  largeSheet: ({ own }) => isLargeSheet(own),
+  weight: ({ own }) => isHeavy(own),
+  coldGlass: ({ own }) => isOnGlass(own),
+  hurtWindscreen: ({ own }) => own.isVehicle === true && isHurt(own),
+  vehicleParts: ({ own }) => own.isVehicle === true,
+  vehicleRules: ({ own }) => own.isVehicle === true && isOnGlass(own),
+  closedCar: ({ own }) => own.isVehicle === true,
+  heaterLines: ({ own }) => own.hasHeaterLines === true,
+  hotWall: ({ own }) => own.isWall === true,
+  oldPaintHeat: ({ own }) => own.isWall === true,
+  mortarDust: ({ own }) => STONE.test(own.texture ?? ''),
+  platform: ({ own }) => isHigh(own),
+  doorMarkings: ({ own }) => own.foot_m !== undefined && own.foot_m <= REACHES_FLOOR_M,
+};
+
+/** Dangers that come from the surface, whatever the step names; those before all others first. */
+const FROM_THE_SURFACE: readonly (readonly [CautionKey, (at: DangerCase) => boolean])[] = [
+  ['rescueGlass', ({ own, isFirst }) => isFirst && own.isRescueGlass === 'yes' && own.hasConsent !== true],
+  ['crackedGlass', ({ own }) => isHurt(own) || isCracked(own)],
+  ['glassAndFilm', ({ own, isFirst }) => isFirst && isOnGlass(own)],
+  ['vehicleRules', ({ own, isFirst }) => isFirst && own.isVehicle === true && isOnGlass(own)],
+  ['safetyFilm', ({ own, isFirst }) => isFirst && own.isSecurityFilm],
+  ['plastic', (at) => at.own.isPlastic === true && (usesGun(at) || at.step.cautions.includes('solvent'))],
+  ['noPower', (at) => at.own.power === 'no' && (usesGun(at) || at.step.tools.includes('sander'))],
+  ['ladder', ({ own, step: { needsFit = false } }) => isHigh(own) && needsFit],
+];
+/** Toughened and wired glass: only where a blade or a bead meets its edge. */
+const AT_ITS_EDGE: readonly (readonly [CautionKey, (at: DangerCase) => boolean])[] = [
+  ['wiredBead', ({ own, step: { tools } }) => own.isWired === true && tools.includes('putty knife')],
+  [
+    'chippedEdge',
+    (at) =>
+      (at.own.isWired === true || at.own.isToughened === true) &&
+      usesBlade(at) &&
+      at.step.cautions.includes('coatedFace'),
+  ],
+];
+
+/** Dangers of one step on one surface, each once, in the order they are read. */
+export function cautionsHere(at: DangerCase): readonly CautionKey[] {
+  const applying = (list: typeof FROM_THE_SURFACE): CautionKey[] =>
+    list.filter(([, where]) => where(at)).map(([key]) => key);
+  const before = applying(FROM_THE_SURFACE.filter(([key]) => key !== 'ladder'));
+  return [
+    ...new Set<CautionKey>([
+      ...before,
+      ...applying(AT_ITS_EDGE),
+      ...at.step.cautions.filter((key) => ONLY_WHERE[key]?.(at) ?? true),
+      ...applying(FROM_THE_SURFACE.filter(([key]) => key === 'ladder')),
+    ]),
+  ];
+}

@@ -1,0 +1,38 @@
+import {
+  ALIGN,
+  FINISH,
+  LOCKING,
+  PREPARE,
+  RINSE,
+  SEPARATE_AND_PLACE,
+  SQUEEZE,
+  TRIM,
+  trimsFirst,
+} from './glass-parts';
+import type { SchoolKey } from '../schools';
+import type { WorkTemplate } from './template';
+
+/** Of glass filmed wet. */
+export const WET_SCHOOLS = [
+  ...['cleaning', 'scrubber', 'cleaner', 'clearing', 'frameWater', 'liner', 'lock', 'edges'],
+  ...['trim', 'trimFrom', 'stroke', 'lastPass', 'blot', 'after'],
+] as readonly SchoolKey[];
+
+/** Flat glass, wet, trimmed in place. */
+export const TRIM_IN_PLACE: WorkTemplate = {
+  template: 'flat-glass',
+  version: 1,
+  of: [{ method: 'trim in place' }],
+  schools: WET_SCHOOLS,
+  steps: [
+    ...PREPARE,
+    RINSE,
+    ...SEPARATE_AND_PLACE,
+    ALIGN,
+    ...LOCKING,
+    { key: 'trim', ...TRIM, when: trimsFirst },
+    SQUEEZE,
+    { key: 'trim-after', ...TRIM, when: (own) => !trimsFirst(own) },
+    ...FINISH,
+  ],
+};
