@@ -62,7 +62,13 @@ export {
   isPartition,
   isWall,
 } from './surface';
-export { type CornerTurn, type WallFacts, type WallTexture, WALL_TEXTURES } from './wall-facts';
+export {
+  type CornerTurn,
+  type GroundJudged,
+  type WallFacts,
+  type WallTexture,
+  WALL_TEXTURES,
+} from './wall-facts';
 export { type WorkRecord, waitEndedOf, waitEndedStep, type StepState, stepStateOf } from './work-record';
 export {
   type Consequence,

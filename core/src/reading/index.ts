@@ -76,5 +76,14 @@ export {
   surfaceRowsOf,
 } from './surface';
 export { type DayOnPaper, dayOnPaper, hazardsOf } from './day-on-paper';
-export { doneSteps, stepsLeftOutOf, workCaseOf, workStepsOf } from './work';
+export {
+  doneSteps,
+  isWayKnown,
+  schoolsOf,
+  stepsLeftOutOf,
+  stillToDoWith,
+  ticksBeside,
+  workCaseOf,
+  workStepsOf,
+} from './work';
 export { type AskReady, type Asking, type JobAnswers, jobAnswers } from './answers';

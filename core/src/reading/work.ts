@@ -58,7 +58,7 @@ export function workCaseOf(
       : {
           family: film.family,
           postHeat_C: film.postHeat_C,
-          isStiff: film.family === 'security' || film.thickness_um >= RULES.stiffFilm.value,
+          isStiff: film.family === 'security' || film.thickness_um >= RULES.thickFilm.value,
         }),
   };
 }

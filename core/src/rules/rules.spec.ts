@@ -57,6 +57,8 @@ const WAYS: readonly (readonly [CutMethod, readonly number[], string])[] = [
   ['trim in place', [25, 25, 25, 25], 'at the top'],
   ['pre-squared', [0, 25, 25, 0], 'at one side'],
   ['dry-fitted', [25, 25, 25, 25], 'at the top'],
+  ['cut to order', [25, 25, 25, 25], 'at the top'],
+  ['cut to outline', [-1.5, -1.5, -1.5, -1.5], 'none'],
   ['security', [25, 25, 25, 25], 'none'],
   ['decor', [50, 50, 50, 50], 'none'],
   ['column', [12.5, 25, 12.5, 0], 'none'],

@@ -128,13 +128,6 @@ export const RULES = {
     reason: 'Up to this much surplus curved film may be shrunk in one sweep; above it fold by fold.',
     source: OURS,
   },
-  stiffFilm: {
-    value: 100,
-    unit: 'µm',
-    reason:
-      'From this thickness film is handled as thick and stiff: T lock, pressed out before it is trimmed.',
-    source: OURS,
-  },
   coldRoom: {
     value: 15,
     unit: '°C',

@@ -14,6 +14,7 @@ import {
   type StepCase,
   type StepTemplate,
   type Wanted,
+  TEMPLATES,
   type WorkTemplate,
   numbersOf,
   templateFor,
@@ -198,6 +199,30 @@ function workStepOf(
     then: step.then ?? null,
     closes: step.closes ?? null,
   };
+}
+
+/**
+ * What a step of any way is called, also where the surface no longer goes that way: its first sentence; its key
+ * where no way has it any more.
+ */
+export function stepCalled(template: string, step: string, units: DisplayUnits = 'metric'): string {
+  const ways = TEMPLATES.filter((way) => way.template === template);
+  const found = (ways.length === 0 ? TEMPLATES : ways)
+    .flatMap(({ steps }) => steps)
+    .find(({ key }) => key === step);
+  if (found === undefined) return step;
+  const own = stepCaseOf({ condition: 'unknown', isSecurityFilm: false });
+  return headOf(filled(found.what, numbersOf(found, own), units));
+}
+
+/** The first sentence of a step: what is done, before how it is done. */
+export const headOf = (what: string): string => /^.*?[.:](?=\s|$)/.exec(what)?.[0] ?? what;
+
+/** The danger that holds a step back until a word is written, or until there is consent; none: it may be ticked. */
+export function heldBackBy({ cautions }: Pick<WorkStep, 'cautions'>, note: string): Caution | undefined {
+  return cautions.find(
+    ({ stops }) => stops === 'until consent' || (stops === 'until a word' && note.trim() === ''),
+  );
 }
 
 /** A step that is not done here, and why. */

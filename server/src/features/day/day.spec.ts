@@ -240,7 +240,7 @@ describe('are sun, waits and order reckoned over the wire?', () => {
     await server
       .send(DEMO_JOB.split('/').at(-1) ?? '', [
         step('2026-11-26T06:30:00.000Z', '2026-11-26T07:00:00.000Z', 'protect'),
-        step('2026-11-26T07:00:00.000Z', '2026-11-26T07:20:00.000Z', 'liner-tabs'),
+        step('2026-11-26T07:00:00.000Z', '2026-11-26T07:20:00.000Z', 'final-rinse'),
       ])
       .expect(200);
     const calendar = (await request(server.app).get(`/api${DEMO_JOB}/day/calendar`).expect(200)).text;
@@ -259,7 +259,7 @@ describe('are sun, waits and order reckoned over the wire?', () => {
       return planned({ startsAt, endsAt: startsAt, steps: ['squeeze', 'edges'] }, rows, [first]);
     });
     const together = planned(
-      { startsAt: '2026-11-28T07:00:00.000Z', endsAt: '2026-11-28T08:00:00.000Z', steps: ['liner-tabs'] },
+      { startsAt: '2026-11-28T07:00:00.000Z', endsAt: '2026-11-28T08:00:00.000Z', steps: ['final-rinse'] },
       rows,
       [first, second],
     );

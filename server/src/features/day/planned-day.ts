@@ -1,4 +1,5 @@
 import type { DayClock } from '@yellow-pane/contracts/day-clock';
+import { stepCalled } from '@yellow-pane/core/ways';
 import { firstWords } from '@yellow-pane/core/day';
 import type { DisplayUnits } from '@yellow-pane/core/quantity';
 import type { RowOf } from '@yellow-pane/core/job';
@@ -65,7 +66,8 @@ function lineOf(
   units: DisplayUnits,
 ): Omit<PlannedLine, 'tag' | 'place' | 'film' | 'people'> {
   const steps = workStepsOf(view, application, units).filter(({ step }) => row.steps.includes(step));
-  const words = (step: (typeof steps)[number] | undefined): string => step?.what ?? row.step;
+  const words = (step: (typeof steps)[number] | undefined): string =>
+    step?.what ?? stepCalled(row.template, row.step, units);
   const [first] = steps;
   return {
     key: `${row.applicationId}/${row.template}/${row.step}/${row.templateVersion}`,
@@ -73,7 +75,9 @@ function lineOf(
     startsAt: new Date(row.startsAt),
     endsAt: new Date(row.endsAt),
     changedAt: new Date(row.changedAt),
-    what: steps.map((step, index) => `${index + 1}. ${words(step)}`).join('\n') || row.step,
+    what:
+      steps.map((step, index) => `${index + 1}. ${words(step)}`).join('\n') ||
+      stepCalled(row.template, row.step, units),
     short: [first, ...(steps.length > 1 ? [steps.at(-1)] : [])]
       .map((step) => firstWords(words(step)))
       .join(' … '),

@@ -91,10 +91,11 @@ describe('how far is each surface of the demo?', () => {
       const { states, idOf, desk, reading, says } = opened();
       const [application] = reading.applicationsOf(idOf(tag));
       if (application === undefined) throw new Error(tag);
-      const { steps } = templateFor(
-        application.method,
-        EXAMPLE_FILMS.find(({ id }) => id === application.filmId)?.film.family,
-      );
+      const steps =
+        templateFor(
+          application.method,
+          EXAMPLE_FILMS.find(({ id }) => id === application.filmId)?.film.family,
+        )?.steps ?? [];
       const work = (step: string, doneAt: string | null) =>
         desk.put('workRecord', {
           applicationId: application.id,

@@ -5,7 +5,12 @@ import { ChangeDetectionStrategy, Component, input } from '@angular/core';
   selector: 'yp-caution',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="flex gap-2 border border-ink border-l-8 rounded-card bg-paper px-3 py-2" role="note">
+    <div
+      class="flex gap-2 border border-l-8 rounded-card bg-paper px-3 py-2"
+      [class.border-ink]="!isStop()"
+      [class.border-stop]="isStop()"
+      role="note"
+    >
       <p class="leading-snug">
         <strong>{{ word() }}.</strong> {{ says() }}
       </p>
@@ -16,4 +21,6 @@ import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 export class CautionNote {
   readonly word = input.required<string>();
   readonly says = input.required<string>();
+  /** Holds the work back. */
+  readonly isStop = input(false);
 }

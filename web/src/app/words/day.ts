@@ -27,7 +27,6 @@ export const dayWords = {
   humidityIndoors: 'Humidity indoors',
   bearingDoubt: 'Doubt about bearings',
   bearingDoubtHow: 'A phone’s compass: 3 to 5. Sighted on a map: 1.',
-  curvedGlass: 'Curved glass',
   joinsCrew: (name: string) => `${name} joins the crew`,
   nameNeedsLetter: 'Name: expected at least one letter; the old one stays.',
   noBreak: 'no break',

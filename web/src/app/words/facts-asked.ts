@@ -40,6 +40,29 @@ export const SITE_FACTS: readonly Fact[] = [
     how: 'A coating you can feel or see in a torch reflection bars that face.',
   },
   { key: 'sealantToCut', kind: 'choice', word: 'Sealant to cut first', options: KNOWN },
+  {
+    key: 'rescueGlass',
+    kind: 'choice',
+    word: 'Rescue or escape glass',
+    options: KNOWN,
+    how: 'Glass that people leave or are fetched by: a sign, a hammer beside it, an exit of the plan. Ask the operator.',
+  },
+  {
+    key: 'oldFilm',
+    kind: 'choice',
+    word: 'Old film on it',
+    options: ['unknown', 'none', 'film', 'sticker'],
+    how: 'A finger nail along the edge finds the step of old film.',
+  },
+  { key: 'oldFilmArea_m2', kind: 'number', word: 'How much of it', unit: 'm²', least: 0, most: 1000 },
+  { key: 'oldFilmYears', kind: 'number', word: 'How old', unit: 'years', least: 0, most: 100 },
+  {
+    key: 'residue',
+    kind: 'choice',
+    word: 'Adhesive that stays',
+    options: ['unknown', 'none', 'some', 'much'],
+    how: 'Lift a corner and feel the glass under it: dry, or sticky.',
+  },
   { key: 'tilt_deg', kind: 'number', word: 'Tilt', unit: '° from level', least: 0, most: 180 },
   { key: 'overhangDepth_nm', kind: 'length', word: 'Roof or balcony stands out' },
   { key: 'overhangAbove_nm', kind: 'length', word: 'Its edge above the glass' },
@@ -120,6 +143,14 @@ export const WALL_FACTS: readonly Fact[] = [
     how: 'Press strong tape on with a card, wait a minute, tear it off square to the wall, look at its back.',
   },
   {
+    key: 'flatness_nm',
+    kind: 'length',
+    word: 'Hollow under a straight-edge',
+    how: 'Straight-edge of 2 m across the wall, the largest gap beneath it.',
+  },
+  { key: 'moisture', kind: 'number', word: 'Damp meter shows', unit: '%', least: 0, most: 100 },
+  { key: 'ground_C', kind: 'temperature', word: 'Temperature of the ground', least: -40, most: 80 },
+  {
     key: 'paintAge',
     kind: 'choice',
     word: 'Age of the paint',
@@ -148,7 +179,7 @@ export const WALL_FACTS: readonly Fact[] = [
 
 /** Of columns and fixtures: what film holds on, without joints. */
 export const BODY_FACTS: readonly Fact[] = WALL_FACTS.filter(({ key }) =>
-  ['texture', 'paint', 'state', 'tapeTest', 'paintAge', 'paintKind'].includes(key),
+  ['texture', 'paint', 'state', 'tapeTest', 'moisture', 'ground_C', 'paintAge', 'paintKind'].includes(key),
 );
 
 export const UNIT_FACTS: readonly Fact[] = [
@@ -192,8 +223,18 @@ export const PANE_FACTS: readonly Fact[] = [
     key: 'treatment',
     kind: 'choice',
     word: 'Kind',
-    options: ['unknown', 'annealed', 'toughened', 'heat strengthened', 'laminated', 'wired', 'patterned'],
-    how: 'Toughened carries a stamp in a corner; through polarising glasses it shows spots. Laminated shows a line in its edge. No stamp proves nothing.',
+    options: [
+      'unknown',
+      'annealed',
+      'toughened',
+      'heat strengthened',
+      'laminated',
+      'wired',
+      'patterned',
+      'acrylic',
+      'polycarbonate',
+    ],
+    how: 'Acrylic and polycarbonate sound dull and feel warm. Toughened carries a stamp in a corner; through polarising glasses it shows spots. Laminated shows a line in its edge. No stamp proves nothing.',
   },
   {
     key: 'thickness_nm',

@@ -18,6 +18,8 @@ type Side = 'top' | 'right' | 'bottom' | 'left';
 const SIDES: readonly Side[] = ['top', 'right', 'bottom', 'left'];
 
 const MOST_OVER_MM = 500;
+/** Film that ends before its frame. */
+const MOST_GAP_MM = 50;
 
 /**
  * The blank of the selected surface on the surface itself: what is over on each side, where seams fall, in
@@ -138,7 +140,7 @@ export class BlanksView {
     const application = this.#application();
     if (application === undefined) return;
     const parsed = parseReading(field.value, this.#reading.job()?.entryUnit ?? 'mm', {
-      least_mm: 0,
+      least_mm: allowanceFor(application.method)[`${side}_mm`] < 0 ? -MOST_GAP_MM : 0,
       most_mm: MOST_OVER_MM,
     });
     if (parsed.kind !== 'length') {

@@ -191,7 +191,6 @@ export class CrewView {
       most: 45,
       how: dayWords.bearingDoubtHow,
     },
-    { key: 'shrink', kind: 'choice', word: dayWords.curvedGlass, options: ['fold by fold', 'one sweep'] },
   ];
   protected readonly values = (): object => {
     const settings = this.planning.settings();

@@ -8,37 +8,45 @@ import {
   linkedSignal,
   signal,
 } from '@angular/core';
-import { SCHOOLS, SLIP_MIXES, type WorkStep, slipShare } from '@yellow-pane/core/ways';
-import { type FittingSchools, type RowOf, type StepState, stepStateOf } from '@yellow-pane/core/job';
+import {
+  SLIP_MIXES,
+  type WorkStep,
+  heldBackBy,
+  isHandover,
+  slipShare,
+  stepCalled,
+} from '@yellow-pane/core/ways';
+import { type RowOf, type StepState, stepStateOf } from '@yellow-pane/core/job';
 import { Catalogue } from '../../catalogue/catalogue';
 import { Device } from '../../device/device';
 import { CUT_ALARM, cutAlarm } from '../../job/cut-alarm';
-import { BASIS_WORDS } from '../../words/basis';
-import { changedAfterCut, doneSteps, stepsLeftOutOf, workStepsOf } from '@yellow-pane/core/reading';
+import {
+  changedAfterCut,
+  doneSteps,
+  isWayKnown,
+  stepsLeftOutOf,
+  ticksBeside,
+  workStepsOf,
+} from '@yellow-pane/core/reading';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Commands } from '../../shell/commands';
 import { Selection } from '../../shell/selection';
 import { CautionNote } from '../../ui/caution-note';
-import { Choices } from '../../ui/choice';
 import { Figure } from '../../ui/figure';
 import { KeptField, type Typed } from '../../fields/kept-field';
 import { StateMark, type StateShape } from '../../ui/state-mark';
 import { StopFrame } from '../../shell/stop-frame';
 import { AfterIt } from './after-it';
+import { SchoolsPanel } from './schools-panel';
+import { StepBody } from './step-body';
 import { fitWords } from '../../words/fit';
 
 const SHAPE_OF_STATE: Readonly<Record<StepState, StateShape>> = { open: 'open', begun: 'half', done: 'full' };
-const SCHOOL_WORDS: Readonly<Record<keyof FittingSchools, string>> = {
-  linerSchool: fitWords.linerOffBy,
-  lockSchool: fitWords.lockWith,
-  trimSchool: fitWords.trim,
-};
-
 /** Fitting: one step at a time, large enough for wet hands, with its dangers there and then. */
 @Component({
   selector: 'yp-fit',
-  imports: [AfterIt, StopFrame, CautionNote, Choices, Figure, KeptField, StateMark],
+  imports: [AfterIt, StopFrame, CautionNote, Figure, KeptField, SchoolsPanel, StateMark, StepBody],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './fit.html',
   host: { class: 'contents' },
@@ -60,21 +68,30 @@ export class Fit {
   });
   protected readonly alarmWord = CUT_ALARM;
   protected readonly film = computed(() => this.#catalogue.byId().get(this.application()?.filmId ?? ''));
-  protected readonly schools = (Object.keys(SCHOOL_WORDS) as (keyof FittingSchools)[]).map((key) => ({
-    key,
-    word: SCHOOL_WORDS[key],
-    choices: SCHOOLS[key].map(({ value, reason }) => ({ value, word: value, reason })),
-  }));
   protected readonly mixes = SLIP_MIXES.map((mix) => ({ ...mix, share: slipShare(mix) }));
   protected readonly steps = computed<readonly WorkStep[]>(() => {
     const application = this.application();
     return application === undefined ? [] : workStepsOf(this.reading.view(), application, this.#units());
   });
-  protected readonly basisWords = BASIS_WORDS;
   /** What the way has and this surface does not need. */
   protected readonly leftOut = computed(() => {
     const application = this.application();
     return application === undefined ? [] : stepsLeftOutOf(this.reading.view(), application, this.#units());
+  });
+  /** Whether it is known how this is done. */
+  protected readonly isWayKnown = computed(() => {
+    const application = this.application();
+    return application !== undefined && isWayKnown(this.reading.view(), application);
+  });
+  /** Ticks of another school or way: kept, and shown. */
+  protected readonly doneOtherwise = computed(() => {
+    const application = this.application();
+    return application === undefined
+      ? []
+      : ticksBeside(this.reading.view(), application).map(({ id, template, step }) => ({
+          id,
+          says: stepCalled(template, step, this.#units()),
+        }));
   });
   readonly #records = computed(() => doneSteps(this.reading.view(), this.application()?.id ?? ''));
   protected readonly firstOpen = computed(() =>
@@ -86,6 +103,14 @@ export class Fit {
   );
   protected readonly current = computed(() => this.steps()[this.at()]);
   protected readonly record = computed(() => this.#records().get(this.current()?.step ?? ''));
+  /** What holds the step back, until a word is written or until there is consent. */
+  protected readonly heldBack = computed(() => {
+    const step = this.current();
+    return step === undefined || this.record()?.doneAt != null
+      ? undefined
+      : heldBackBy(step, this.record()?.note ?? '');
+  });
+  protected readonly isLast = computed(() => isHandover(this.current()?.step ?? ''));
   protected readonly noteKey = computed(
     () => `note:${this.application()?.id ?? ''}:${this.current()?.step ?? ''}`,
   );
@@ -164,21 +189,9 @@ export class Fit {
     return SHAPE_OF_STATE[stepStateOf(this.#records().get(step.step))];
   }
 
-  protected schoolOf(key: keyof FittingSchools): string | undefined {
-    return this.application()?.[key];
-  }
-
-  protected chooseSchool(key: keyof FittingSchools, value: string): void {
-    const application = this.application();
-    if (application !== undefined)
-      this.#desk.do(`${this.surface()?.tag ?? ''}: ${SCHOOL_WORDS[key].toLowerCase()} ${value}`, [
-        this.#desk.set('application', application.id, { [key]: value }),
-      ]);
-  }
-
   protected toggleDone(): void {
     const step = this.current();
-    if (step === undefined) return;
+    if (step === undefined || this.heldBack() !== undefined) return;
     const isDone = stepStateOf(this.record()) === 'done';
     this.#write(
       step,

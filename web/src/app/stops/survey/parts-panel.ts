@@ -16,6 +16,8 @@ const KINDS: readonly { readonly kind: PartKind; readonly word: string }[] = [
   { kind: 'opening', word: surveyWords.opening },
   { kind: 'furrow', word: surveyWords.furrow },
   { kind: 'obstacle', word: surveyWords.obstacle },
+  { kind: 'heater lines', word: surveyWords.heaterLines },
+  { kind: 'sensor', word: surveyWords.sensor },
 ];
 const NAME: Fact = { key: 'name', kind: 'text', word: surveyWords.what };
 const PLACE: readonly Fact[] = [
@@ -31,6 +33,8 @@ const FACTS: Readonly<Record<PartKind, readonly Fact[]>> = {
   hardware: [NAME, ...PLACE, { key: 'remark', kind: 'text', word: surveyWords.remark }],
   opening: [NAME, ...PLACE, ...SIZE],
   obstacle: [NAME, ...PLACE, ...SIZE],
+  'heater lines': [NAME, ...PLACE, ...SIZE, { key: 'remark', kind: 'text', word: surveyWords.remark }],
+  sensor: [NAME, ...PLACE, ...SIZE, { key: 'remark', kind: 'text', word: surveyWords.remark }],
   furrow: [
     { key: 'form', kind: 'choice', word: surveyWords.form, options: ['none', 'V', 'square', 'half round'] },
     { key: 'width_nm', kind: 'length', word: surveyWords.widthOfOne },

@@ -11,6 +11,8 @@ import {
 } from '@yellow-pane/core/job';
 import { JobDesk } from '../../job/job-desk';
 import { BelongsTo } from './belongs-to';
+import { ConsentGiven } from './consent-given';
+import { GroundJudgedHere } from './ground-judged';
 import { JobReading } from '../../job/job-reading';
 import { CompassDial } from '../../ui/compass-dial';
 import { type FactChange, Facts } from '../../fields/facts';
@@ -29,7 +31,7 @@ import { surveyWords } from '../../words/survey';
 /** Where the surface is, what it is made of, and what stands in the way. */
 @Component({
   selector: 'yp-site-panel',
-  imports: [KeptField, Facts, CompassDial, BelongsTo],
+  imports: [KeptField, Facts, CompassDial, BelongsTo, ConsentGiven, GroundJudgedHere],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let here = surface();
@@ -45,6 +47,7 @@ import { surveyWords } from '../../words/survey';
           [entryUnit]="unit()"
           (changed)="setWall($event)"
         />
+        <yp-ground-judged [surface]="here" />
       </details>
     }
     @if (isGlass()) {
@@ -100,6 +103,9 @@ import { surveyWords } from '../../words/survey';
         [entryUnit]="unit()"
         (changed)="setSite($event)"
       />
+      @if (site()?.rescueGlass === 'yes') {
+        <yp-consent-given [surface]="here" />
+      }
     </details>
     <details class="border-t border-line pt-2">
       <summary class="font-bold min-h-10 cursor-pointer">

@@ -14,7 +14,7 @@ import {
 } from '@angular/core';
 import type { Figure, JointLine, MeasureSlot, Point } from '@yellow-pane/core/measure';
 import type { LengthUnit } from '@yellow-pane/core/quantity';
-import type { MeasureKind, MeasurePoint, SeenFrom } from '@yellow-pane/core/job';
+import type { PartKind, MeasureKind, MeasurePoint, SeenFrom } from '@yellow-pane/core/job';
 import { surveyWords } from '../../words/survey';
 import { MeasureField } from './measure-field';
 import { contoursOf } from '../../drawing/contours';
@@ -36,7 +36,7 @@ export interface SheetMeasure {
 
 export interface SheetPin {
   readonly id: string;
-  readonly kind: 'opening' | 'hardware' | 'obstacle' | 'damage' | 'furrow';
+  readonly kind: PartKind;
   readonly name: string;
   /** Millimetres of the surface. */
   readonly x: number;
