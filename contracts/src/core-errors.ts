@@ -110,6 +110,11 @@ export const CORE_ERRORS: Readonly<Record<CoreErrorCode, ErrorEntry>> = {
     title: 'The glass area is outside what can be wetted',
     remedy: 'Check the measures of the surface.',
   },
+  DAY_BOTTLE_RANGE: {
+    status: 422,
+    title: 'That is no bottle of slip',
+    remedy: 'Say how much soap and how much water is in it.',
+  },
   CLIMATE_FACING: {
     status: 422,
     title: 'A surface cannot face like this',

@@ -8,7 +8,7 @@ import { cellOf } from './cutting/blanks/pattern';
 import { groundOf, judgeFilm, questionOf } from './choosing';
 import { glassWeight } from './glazing';
 import { aFilm, someRows } from './choosing/fixtures';
-import { type MixInput, dayProblem, mixSheet } from './day';
+import { type MixInput, dayProblem, mixSheet, slideTest } from './day';
 import { SLIP_MIXES, slipNeeded, slipShare, workStepsFor } from './ways';
 import { clearBy, panelWarming, primerDry, promoterDry, rollWarming, wallDry } from './waiting';
 import { checkSurface, rectangleSizes } from './measure';
@@ -269,6 +269,13 @@ const RESULTS: readonly (readonly [string, readonly Step[]])[] = [
   ['sector angle', sector?.angle_rad.why ?? []],
   ['pattern cell', cellOf(2450, 320, 640).why],
   ['drops', dropCount({ whole_mm: 5000, roll_mm: 1370, lap_mm: 25 }).why],
+  ...(['sticks', 'right', 'runs off'] as const).map(
+    (slide) =>
+      [
+        `slide ${slide}`,
+        slideTest({ soap_ml: 5, water_ml: 946 }, slide, { lean: 0.0004, rich: 0.015 }).ml.why,
+      ] as const,
+  ),
   ...SLIP_MIXES.map((mix) => [`slip ${mix.key}`, slipShare(mix).why] as const),
   ...FILM_RESULTS,
   ...DETAILS,

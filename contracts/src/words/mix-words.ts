@@ -4,6 +4,7 @@ import { type Messages, counted, sentenceOf } from './messages';
 
 const RECIPES = {
   'as the recipe says': ({ recipe }) => recipe,
+  'as it was right': ({ share }) => `${(share * 100).toFixed(2)} % soap, as it was right before`,
   'by caps': ({ caps }) => `${counted(caps, 'cap')} per 32 fl oz`,
   'one third concentrate': 'one third concentrate, two thirds water',
   'seventy to thirty alcohol': '70 % isopropyl alcohol, 30 % water',
@@ -20,6 +21,10 @@ const REMARKS = {
   'before decor and corners': 'Before decor film and corners; wipe dry. No flame, ventilate.',
   'for grease': 'Trisodium phosphate in warm water instead where there is grease.',
   'more in the cold': 'A little more primer in the cold; cut wood edges get 2 or 3 more coats.',
+  'it is cold': ({ air_C }, { temperature }) =>
+    `It will be ${temperature(air_C)}: a little more primer than thinner. How much is not known: ask.`,
+  'as the slide test found': 'As the last slide test found it right.',
+  'outside only': 'For shrinking outside only: far too rich for laying film.',
   'laps and corners only': 'On laps, seams and inside corners only; dry 5 to 15 min.',
 } satisfies Messages<MixRemark>;
 

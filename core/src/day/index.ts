@@ -12,7 +12,10 @@ export {
 export { type CaseOfRows, type ReadyUnknown, caseOfRows } from './case-of-rows';
 export { type KitItem, type KitList, SUPPLIES, type SupplyKey, kitList, toBuy } from './kit';
 export type { IntoBottle, MixFinding, MixRecipe, MixRemark } from './mix-said';
-export { CAP_RULE, type Liquid, MIX_FORMULAS, type MixInput, type MixLine, mixSheet } from './mix-sheet';
+export { type Liquid, MIX_FORMULAS, type MixInput, type MixLine } from './mix-line';
+export { mixSheet } from './mix-sheet';
+export { CAP_RULE } from './slip-line';
+export { type Bottle, type Slide, type SlideAnswer, SLIDE_FORMULAS, slideTest } from './slide-test';
 export { LINER_UM, type Warming, type WarmingCase, glassStore_Jm2K, warmingUp } from './warming';
 export { type ReturnCase, returnsAfter } from './returns';
 export {

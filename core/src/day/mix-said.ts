@@ -3,6 +3,7 @@ export type MixRecipe =
   /** In the words of the recipe itself. */
   | { readonly case: 'as the recipe says'; readonly recipe: string }
   | { readonly case: 'by caps'; readonly caps: number }
+  | { readonly case: 'as it was right'; readonly share: number }
   | { readonly case: 'one third concentrate' }
   | { readonly case: 'seventy to thirty alcohol' }
   | { readonly case: 'an ounce a gallon' }
@@ -25,6 +26,9 @@ export type MixRemark =
   | { readonly case: 'before decor and corners' }
   | { readonly case: 'for grease' }
   | { readonly case: 'more in the cold' }
+  | { readonly case: 'it is cold'; readonly air_C: number }
+  | { readonly case: 'as the slide test found' }
+  | { readonly case: 'outside only' }
   | { readonly case: 'laps and corners only' };
 
 /** What is found of the mix. */

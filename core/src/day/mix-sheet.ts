@@ -1,95 +1,10 @@
 import { type Learned, type LearnedKey, learnedOf, sourceOf } from '../learned';
-import { SLIP_MIXES, isLaidWet, templateFor } from '../ways';
-import {
-  type Formula,
-  type Reasoned,
-  type Source,
-  type Verdict,
-  COMMON_PRACTICE,
-  ML_PER_US_FL_OZ,
-  ML_PER_US_GALLON,
-  applyFormula,
-} from '../quantity';
-import type { DaySurface } from './day-problem';
-import type { IntoBottle, MixFinding, MixRecipe, MixRemark, Thinner } from './mix-said';
+import { isLaidWet, templateFor } from '../ways';
+import { type Reasoned, ML_PER_US_FL_OZ, ML_PER_US_GALLON, applyFormula } from '../quantity';
+import { type Liquid, type MixInput, type MixLine, MIX_FORMULAS, bottlesOf } from './mix-line';
+import type { Thinner } from './mix-said';
+import { shrinkSlipLine, slipLine } from './slip-line';
 import { RULES } from '../rules';
-
-export type Liquid = 'slip' | 'cleaner' | 'alcohol wipe' | 'primer' | 'wall wash' | 'adhesion promoter';
-
-export interface MixPart {
-  readonly word: string;
-  readonly litres: number;
-}
-
-/** One liquid for the job: how much, of what, in how many bottles. */
-export interface MixLine {
-  readonly liquid: Liquid;
-  readonly litres: Reasoned<number>;
-  readonly parts: readonly MixPart[];
-  readonly recipe: MixRecipe;
-  /** Bottles of the size at hand, and what goes into each beside water. */
-  readonly bottles: {
-    readonly count: number;
-    readonly size_l: number;
-    readonly each: readonly IntoBottle[];
-  } | null;
-  readonly remarks: readonly MixRemark[];
-  readonly verdict: Verdict;
-  readonly findings: readonly MixFinding[];
-}
-
-export interface MixInput {
-  readonly surfaces: readonly Pick<
-    DaySurface,
-    'method' | 'family' | 'area_m2' | 'edge_m' | 'height_m' | 'hasInsideCorner' | 'drops' | 'seam'
-  >[];
-  /** By the cap of a concentrate, or the key of a recipe. */
-  readonly slip: string;
-  readonly primer: 'water-based' | 'solvent-based';
-  /** Warmest air while the work goes on. */
-  readonly air_C: number;
-  readonly learned?: readonly Learned[];
-}
-
-const CAP_WATER_ML = 32 * ML_PER_US_FL_OZ;
-/** Over this a second cap. */
-const WARM_C = 22;
-/** Water for one cap of concentrate, and the warmth from which it takes two. */
-export const CAP_RULE = { water_l: CAP_WATER_ML / 1000, warm_C: WARM_C } as const;
-
-export const MIX_FORMULAS = {
-  area: {
-    id: 'day.mixByArea',
-    word: 'litres by area',
-    says: 'V = A · q · n',
-    unit: 'l',
-    source: COMMON_PRACTICE,
-    inputs: {
-      area_m2: { word: 'area', unit: 'm²' },
-      rate_lm2: { word: 'rate', unit: 'l/m²' },
-      times: { word: 'times', unit: 'count' },
-    },
-    of: ({ area_m2, rate_lm2, times }) => area_m2 * rate_lm2 * times,
-  } satisfies Formula<{ area_m2: number; rate_lm2: number; times: number }>,
-  edge: {
-    id: 'day.mixByEdge',
-    word: 'litres by length',
-    says: 'V = L · q',
-    unit: 'l',
-    source: COMMON_PRACTICE,
-    inputs: { length_m: { word: 'length', unit: 'm' }, rate_lm: { word: 'rate', unit: 'l/m' } },
-    of: ({ length_m, rate_lm }) => length_m * rate_lm,
-  } satisfies Formula<{ length_m: number; rate_lm: number }>,
-  share: {
-    id: 'day.slipShare',
-    word: 'soap in water',
-    says: 's = soap ÷ water',
-    unit: 'share',
-    source: COMMON_PRACTICE,
-    inputs: { soap_ml: { word: 'soap', unit: 'ml' }, water_ml: { word: 'water', unit: 'ml' } },
-    of: ({ soap_ml, water_ml }) => soap_ml / water_ml,
-  } satisfies Formula<{ soap_ml: number; water_ml: number }>,
-} as const;
 
 /**
  * Everything to be mixed for these surfaces: litres from areas and ways of fitting, scaled to the bottles at
@@ -99,6 +14,9 @@ export function mixSheet(input: MixInput): readonly MixLine[] {
   const amounts = new Amounts(input);
   const lines: readonly (MixLine | undefined)[] = [
     amounts.wet_m2 > 0 ? slipOf(input, amounts) : undefined,
+    amounts.shrunk_m2 > 0
+      ? shrinkSlipLine(amounts.used(amounts.shrunk_m2, 'slip-wet-pane'), amounts.rate)
+      : undefined,
     amounts.naming('cleaner') > 0 ? cleanerOf(amounts) : undefined,
     amounts.naming('alcohol wipe') > 0 ? wipeOf(amounts) : undefined,
     amounts.naming('primer brush') > 0 ? primerOf(input, amounts) : undefined,
@@ -118,6 +36,11 @@ class Amounts {
     return this.#area(({ method, family }) => isLaidWet(method, family));
   }
 
+  /** Wetted outside to be shrunk there. */
+  get shrunk_m2(): number {
+    return this.#area((surface) => this.#isOf(['curved'], surface));
+  }
+
   /** Of every surface whose way of working names such a liquid, or what it is put on with. */
   naming(tool: string): number {
     return this.#area(({ method, family }) =>
@@ -131,7 +54,8 @@ class Amounts {
       height_m ?? RULES.usualHeight.value;
     return this.input.surfaces.reduce((sum, surface) => {
       const lap = this.#isOf(['column'], surface) ? 1 : 0;
-      const corner = surface.hasInsideCorner === true ? 3 : 0;
+      const isInTwo = (surface.schools?.['corner'] ?? surface.ofJob?.['corner']) !== 'quick';
+      const corner = surface.hasInsideCorner === true && isInTwo ? 3 : 0;
       const seams = surface.seam === 'lap over promoter' ? (surface.drops ?? 1) - 1 : 0;
       return sum + (lap + corner + seams) * heightOf(surface);
     }, 0);
@@ -192,8 +116,9 @@ function wipeOf(amounts: Amounts): MixLine {
   );
 }
 
-function primerOf({ primer }: MixInput, amounts: Amounts): MixLine {
-  return primerLine(amounts.used(amounts.naming('primer brush'), 'mix-primer', PRIMER_COATS), primer);
+function primerOf({ primer, air_C, coldest_C = air_C }: MixInput, amounts: Amounts): MixLine {
+  const litres = amounts.used(amounts.naming('primer brush'), 'mix-primer', PRIMER_COATS);
+  return primerLine(litres, primer, coldest_C);
 }
 
 function wallWashOf(amounts: Amounts): MixLine {
@@ -234,14 +159,6 @@ function promoterOf(amounts: Amounts): MixLine | undefined {
 /** One coat on the face; cut edges get two or three more, which is reckoned as half as much again. */
 const PRIMER_COATS = 1.5;
 
-function bottlesOf(
-  litres: number,
-  size_l: number,
-  each: readonly IntoBottle[],
-): NonNullable<MixLine['bottles']> {
-  return { count: Math.max(1, Math.ceil(litres / size_l - 1e-9)), size_l, each };
-}
-
 function plain(
   liquid: Liquid,
   litres: Reasoned<number>,
@@ -267,7 +184,7 @@ function plain(
   };
 }
 
-function primerLine(litres: Reasoned<number>, primer: MixInput['primer']): MixLine {
+function primerLine(litres: Reasoned<number>, primer: MixInput['primer'], coldest_C: number): MixLine {
   const thinner: Thinner = primer === 'water-based' ? 'water' : 'its solvent';
   return {
     liquid: 'primer',
@@ -278,57 +195,11 @@ function primerLine(litres: Reasoned<number>, primer: MixInput['primer']): MixLi
     ],
     recipe: { case: 'one to one', thinner },
     bottles: null,
-    remarks: [{ case: 'more in the cold' }],
+    remarks: [
+      { case: 'more in the cold' },
+      ...(coldest_C < RULES.coldRoom.value ? [{ case: 'it is cold', air_C: coldest_C } as const] : []),
+    ],
     verdict: 'go',
     findings: [],
-  };
-}
-
-/** Soap to water, by recipe or by caps, held against too lean and too rich. */
-function slipLine(
-  { slip, air_C }: MixInput,
-  parts: readonly Reasoned<number>[],
-  rate: (key: LearnedKey) => Learned,
-): MixLine {
-  const litres = parts.reduce((sum, { value }) => sum + value, 0);
-  const bottle_ml = rate('mix-bottle').value;
-  const mix = SLIP_MIXES.find(({ key }) => key === slip);
-  const caps = air_C > WARM_C ? 2 : 1;
-  const cap = rate('mix-cap');
-  const source: Source = mix === undefined ? sourceOf(cap.basis) : COMMON_PRACTICE;
-  const share = applyFormula(
-    MIX_FORMULAS.share,
-    mix === undefined
-      ? { soap_ml: caps * cap.value, water_ml: CAP_WATER_ML }
-      : { soap_ml: mix.soap_ml, water_ml: mix.water_ml },
-    { source },
-  );
-  const [lean, rich] = [rate('mix-lean').value, rate('mix-rich').value];
-  const state = share.value < lean ? 'lean' : share.value > rich ? 'rich' : 'fit';
-  const into: IntoBottle =
-    mix === undefined
-      ? { case: 'caps', caps: caps * (bottle_ml / CAP_WATER_ML) }
-      : { case: 'volume', word: 'soap', litres: (share.value * bottle_ml) / 1000 };
-  const isCapUnknown = mix === undefined && cap.basis !== 'measured';
-  return {
-    liquid: 'slip',
-    litres: { value: litres, why: [...parts.flatMap(({ why }) => why), share] },
-    parts: [
-      { word: 'soap', litres: litres * share.value },
-      { word: 'water', litres },
-    ],
-    recipe:
-      mix === undefined ? { case: 'by caps', caps } : { case: 'as the recipe says', recipe: mix.recipe },
-    bottles: bottlesOf(litres, bottle_ml / 1000, [into]),
-    remarks: [
-      mix === undefined
-        ? { case: 'caps by warmth', air_C, caps, over_C: WARM_C }
-        : { case: 'remark of the recipe', remark: mix.remark },
-    ],
-    verdict: state === 'fit' ? (isCapUnknown ? 'unknown' : 'go') : 'stop',
-    findings: [
-      state === 'fit' ? { case: 'share of soap', share: share.value } : { case: `too ${state}` },
-      ...(isCapUnknown ? [{ case: 'cap not measured' } as const] : []),
-    ],
   };
 }

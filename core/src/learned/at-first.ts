@@ -127,7 +127,27 @@ const OTHERS = [
   { key: 'mix-cap', word: 'one cap of slip concentrate', value: 7, unit: 'ml', basis: 'ask' },
   { key: 'mix-bottle', word: 'a spray bottle', value: 946, unit: 'ml', basis: 'ours' },
   { key: 'mix-lean', word: 'slip is too lean under', value: 0.0004, unit: 'share', basis: 'ours' },
-  { key: 'mix-rich', word: 'slip is too rich over', value: 0.035, unit: 'share', basis: 'ours' },
+  {
+    key: 'mix-rich',
+    word: 'slip for shrinking outside is too rich over',
+    value: 0.035,
+    unit: 'share',
+    basis: 'ours',
+  },
+  {
+    key: 'mix-rich-flat',
+    word: 'slip for laying film is too rich over',
+    value: 0.015,
+    unit: 'share',
+    basis: 'ours',
+  },
+  {
+    key: 'mix-right',
+    word: 'soap in the slip that was right by the slide test',
+    value: 0.0078,
+    unit: 'share',
+    basis: 'common practice',
+  },
 ] as const satisfies readonly FirstFigure[];
 
 export type LearnedKey = (typeof OTHERS)[number]['key'] | DurationKey;

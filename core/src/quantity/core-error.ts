@@ -24,6 +24,7 @@ export type CoreErrorCode =
   | 'STRESS_CASE'
   | 'PRIVACY_SCENE'
   | 'FITTING_AREA_RANGE'
+  | 'DAY_BOTTLE_RANGE'
   | 'CLIMATE_FACING'
   | 'CLIMATE_WEATHER'
   | 'WAITING_RANGE'

@@ -128,6 +128,13 @@ export const RULES = {
     reason: 'Up to this much surplus curved film may be shrunk in one sweep; above it fold by fold.',
     source: OURS,
   },
+  slideStep: {
+    value: 1.5,
+    unit: 'times',
+    reason:
+      'After a slide that sticks the mix is made this much richer, after one that runs off this much leaner.',
+    source: OURS,
+  },
   coldRoom: {
     value: 15,
     unit: '°C',

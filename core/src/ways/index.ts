@@ -47,4 +47,5 @@ export {
   filled,
   namesIn,
 } from './step-numbers';
+export { type WhatNow, WHAT_NOW, whatNowFor } from './what-now';
 export { waysDocument } from './ways-document';

@@ -178,6 +178,21 @@ export const dayWords = {
   drySolvent: 'dry after over 2 h; no fumes',
   dryWater: 'dry after over 1 h; ventilate, no flame',
   bottlesOf: (count: number, bottles: string, litres: string) => `${count} ${bottles} of ${litres}`,
+  slideTest: 'Slide test',
+  slideHow: (soap: string) =>
+    `Slide a piece of film on wet glass. In this bottle: ${soap} soap. What does it do?`,
+  slideOf: (slide: string) =>
+    slide === 'sticks' ? 'It sticks' : slide === 'right' ? 'Right: moves and stays' : 'It runs off',
+  slideSoapIn: (ml: string, share: string) => `${ml} more soap into this bottle: ${share}. Slide again.`,
+  slidePourOff: (ml: string, share: string) =>
+    `Pour ${ml} off and fill up with water: ${share}. Slide again.`,
+  slideRight: (share: string) => `${share} soap is right today; the next mix is made so.`,
+  slideAtItsEnd:
+    'The mix is as far as it may go: it is not the soap. Wet both sides again; look at temperature and dirt.',
+  slideReckoned: 'How it is reckoned',
+  slideNotKept: 'Not kept: the figures of the shop are not here yet.',
+  slipAsRight: 'as it was right before',
+  slipAsRightWhy: 'The share of soap that the last slide test found right.',
   mixSheet: 'Mix sheet',
   mixesSaid: (warmest: string) =>
     `For every surface with a film. It will be up to ${warmest}. Litres a square metre are our guess until you have weighed a bottle: change them in Settings.`,

@@ -39,6 +39,8 @@ export const fitWords = {
   whatThen: 'Then:',
   withinMinutes: (most: number) => (most === 0 ? ', at once' : `, within ${most} min`),
   leftOut: 'Left out here',
+  whatNow: 'What now?',
+  backToStep: 'Back to the step',
   right: 'Right:',
   wrong: 'Wrong:',
   figures: 'Figures of this step',

@@ -99,7 +99,12 @@ import { WhatToBring } from './what-to-bring';
               class="size-6 accent-ink"
               [checked]="isPacked(item.key)"
               (change)="tick(item.key)"
-            /><span class="flex-1 leading-tight">{{ item.word }}</span></label
+            /><span class="flex-1 leading-tight"
+              >{{ item.word }}
+              @if (item.because) {
+                <span class="block text-sm text-faint">{{ item.because }}</span>
+              }</span
+            ><span class="figure font-semibold">{{ item.count }}</span></label
           >
         } @empty {
           <p class="text-faint py-2">{{ words.nothingYet }}</p>

@@ -1,4 +1,4 @@
-import { CAP_RULE } from '@yellow-pane/core/day';
+import { type Bottle, CAP_RULE, type MixLine } from '@yellow-pane/core/day';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { bottleWords, figuresIn, mixWords, recipeWords } from '@yellow-pane/contracts/words';
 import { SLIP_MIXES } from '@yellow-pane/core/ways';
@@ -9,12 +9,13 @@ import { VerdictMark } from '../../ui/verdict-mark';
 import { dayWords } from '../../words/day';
 import { DayCommands } from './day-commands';
 import { Planning } from './planning';
+import { SlideBottle } from './slide-bottle';
 import { WhatToBring } from './what-to-bring';
 
 /** What to mix for the job, liquid by liquid, scaled to the bottles at hand. */
 @Component({
   selector: 'yp-mix-view',
-  imports: [Choices, Figure, VerdictMark],
+  imports: [Choices, Figure, SlideBottle, VerdictMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 class="text-xl pt-3">{{ words.mixSheet }}</h2>
@@ -37,6 +38,9 @@ import { WhatToBring } from './what-to-bring';
           }
         </p>
         <p class="text-faint">{{ line.because }}</p>
+        @if (line.liquid === 'slip' && line.bottle; as bottle) {
+          <yp-slide-bottle [mixed]="bottle" />
+        }
         <yp-figure [label]="words.inAll(line.parts)" [value]="line.litres" [why]="line.why" />
       </section>
     } @empty {
@@ -69,6 +73,7 @@ export class MixView {
   protected readonly warmest = computed(() => this.#figures().temperature(this.bring.warmest_C()));
   protected readonly slips = computed(() => [
     ...SLIP_MIXES.map(({ key, word, recipe }) => ({ value: key, word, reason: recipe })),
+    { value: 'own', word: dayWords.slipAsRight, reason: dayWords.slipAsRightWhy },
     {
       value: 'concentrate',
       word: 'concentrate',
@@ -104,7 +109,16 @@ export class MixView {
               line.bottles.count === 1 ? 'bottle' : 'bottles',
               this.#figures().volume(line.bottles.size_l),
             ),
+      bottle: bottleOf(line),
       parts: line.parts.map(({ word, litres }) => `${this.#figures().volume(litres)} ${word}`).join(', '),
     })),
   );
+}
+
+/** One bottle of it as it is mixed; none where soap is not counted by volume. */
+function bottleOf({ bottles, parts }: MixLine): Bottle | undefined {
+  const [soap, water] = parts;
+  if (bottles === null || soap === undefined || water === undefined || water.litres === 0) return undefined;
+  const water_ml = bottles.size_l * 1000;
+  return { soap_ml: (soap.litres / water.litres) * water_ml, water_ml };
 }

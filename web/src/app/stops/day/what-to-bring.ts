@@ -20,12 +20,15 @@ export class WhatToBring {
         .map(({ air_C }) => air_C),
     );
   });
+  /** The coldest it will be where the work is, indoors: primer is mixed for it. */
+  readonly coldest_C = computed(() => this.#planning.indoor().air_C);
   readonly mixes = computed<readonly MixLine[]>(() =>
     mixSheet({
       surfaces: this.#planning.surfaces(),
       slip: this.#planning.settings().slip,
       primer: this.#planning.settings().primer,
       air_C: this.warmest_C(),
+      coldest_C: this.coldest_C(),
       ...(this.#learned.figures().length === 0 ? {} : { learned: this.#learned.figures() }),
     }),
   );

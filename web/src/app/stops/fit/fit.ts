@@ -15,6 +15,7 @@ import {
   isHandover,
   slipShare,
   stepCalled,
+  whatNowFor,
 } from '@yellow-pane/core/ways';
 import { type RowOf, type StepState, stepStateOf } from '@yellow-pane/core/job';
 import { Catalogue } from '../../catalogue/catalogue';
@@ -109,6 +110,11 @@ export class Fit {
     return step === undefined || this.record()?.doneAt != null
       ? undefined
       : heldBackBy(step, this.record()?.note ?? '');
+  });
+  protected readonly isAskingWhatNow = signal(false);
+  protected readonly whatNow = computed(() => {
+    const application = this.application();
+    return application === undefined ? [] : whatNowFor(application.method, this.film()?.film.family);
   });
   protected readonly isLast = computed(() => isHandover(this.current()?.step ?? ''));
   protected readonly noteKey = computed(
