@@ -86,4 +86,5 @@ export {
   workCaseOf,
   workStepsOf,
 } from './work';
+export { type RowLine, rowLineOf } from './row-line';
 export { type AskReady, type Asking, type JobAnswers, jobAnswers } from './answers';

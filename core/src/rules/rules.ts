@@ -128,6 +128,12 @@ export const RULES = {
     reason: 'Up to this much surplus curved film may be shrunk in one sweep; above it fold by fold.',
     source: OURS,
   },
+  eyeForgives: {
+    value: 2,
+    unit: 'mm',
+    reason: 'A wedge or bend up to this is hardly seen over a row of panes.',
+    source: OURS,
+  },
   slideStep: {
     value: 1.5,
     unit: 'times',

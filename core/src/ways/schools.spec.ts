@@ -27,6 +27,7 @@ const ASKED: readonly (readonly [string, readonly string[]])[] = [
   ['cleaner', ['separate cleaner', 'slip']],
   ['clearing', ['edges first', 'inside first']],
   ['frameWater', ['sparing', 'generous', 'face wet, frame not soaked']],
+  ['rowLine', ['true level', 'the frame']],
   [
     'liner',
     [

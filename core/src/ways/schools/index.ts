@@ -3,6 +3,7 @@ import { HOLD, SHRINK, SHRINK_ON } from './curved';
 import { CORNER, POST_HEAT, PRESSURE, RECESS, STRETCH } from './decor';
 import { LINER } from './liner';
 import { LAST_PASS, LOCK, STROKE } from './lock';
+import { ROW_LINE } from './row';
 import type { School, SchoolCase } from './school';
 import { AFTER, BLOT, EDGES, TRIM, TRIM_FROM } from './trim';
 import { WALL_EDGES } from './wall';
@@ -14,6 +15,7 @@ export const SCHOOLS = {
   cleaner: CLEANER,
   clearing: CLEARING,
   frameWater: FRAME_WATER,
+  rowLine: ROW_LINE,
   liner: LINER,
   lock: LOCK,
   edges: EDGES,

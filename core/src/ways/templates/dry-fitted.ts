@@ -6,6 +6,12 @@ const HUNG: readonly StepTemplate[] = [
   {
     key: 'hang-dry',
     what: 'Wet the glass. Hang the blank on it with its liner on: even left and right, then levelled.',
+    variants: [
+      {
+        school: 'rowLine',
+        says: { 'true level': 'By the level.', 'the frame': 'By the frame.' },
+      },
+    ],
     why: 'What must be level is levelled before anything sticks.',
     right: 'The level says so, and so does the next pane of the row.',
     tools: ['pump sprayer', 'level', 'tape'],

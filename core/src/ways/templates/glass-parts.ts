@@ -254,6 +254,12 @@ export const SEPARATE_AND_PLACE: readonly StepTemplate[] = [
 export const ALIGN: StepTemplate = {
   key: 'align',
   what: 'Glass and adhesive well wetted. Place it, slide it: top by tape marks or factory edge. A hand always on it. Let it lie evenly; light mist, large pockets out by finger. Look at the alignment again after every step.',
+  variants: [
+    {
+      school: 'rowLine',
+      says: { 'true level': 'By the level.', 'the frame': 'By the frame.' },
+    },
+  ],
   why: 'After the first hard stroke it cannot be moved without a crease.',
   right: 'It can still be moved, and stays.',
   wrong: 'Will not slide: more soap, wet both sides again. Slides off: less soap.',

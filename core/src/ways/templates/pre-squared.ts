@@ -45,7 +45,7 @@ export const PRE_SQUARED: WorkTemplate = {
   template: 'pre-squared',
   version: 1,
   of: [{ method: 'pre-squared' }],
-  schools: WET_SCHOOLS,
+  schools: WET_SCHOOLS.filter((key) => key !== 'rowLine'),
   steps: [
     ...PREPARE,
     RINSE,

@@ -13,20 +13,10 @@ import {
 import type { SchoolKey } from '../schools';
 import type { StepTemplate, WorkTemplate } from './template';
 
-const NOT_ASKED: readonly SchoolKey[] = ['trim', 'trimFrom'];
-const SCHOOLS_OF_READY_CUT = (
-  [
-    'cleaning',
-    'scrubber',
-    'cleaner',
-    'clearing',
-    'frameWater',
-    'liner',
-    'stroke',
-    'lastPass',
-    'blot',
-  ] as const
-).filter((key) => !NOT_ASKED.includes(key));
+const ASKED: readonly SchoolKey[] = [
+  ...(['cleaning', 'scrubber', 'cleaner', 'clearing', 'rowLine', 'liner'] as const),
+  ...(['stroke', 'lastPass', 'blot'] as const),
+];
 
 /** Measured again before anything is wet: what was cut elsewhere is held against the pane. */
 const GATE: StepTemplate = {
@@ -56,14 +46,13 @@ const LINER = [
   },
   LINER_LONG,
 ];
-const WITHOUT_FRAME = SCHOOLS_OF_READY_CUT.filter((key) => key !== 'frameWater');
 
 /** Cut to order, with surplus: factory edge on top, trimmed from a top corner down. */
 export const CUT_TO_ORDER: WorkTemplate = {
   template: 'cut-to-order',
   version: 1,
   of: [{ method: 'cut to order' }],
-  schools: [...WITHOUT_FRAME, 'edges'],
+  schools: [...ASKED, 'edges'],
   steps: [
     ...before,
     RINSE_DRY_FRAME,
@@ -94,7 +83,7 @@ export const CUT_TO_OUTLINE: WorkTemplate = {
   template: 'cut-to-outline',
   version: 1,
   of: [{ method: 'cut to outline' }],
-  schools: [...WITHOUT_FRAME, 'lock', 'edges', 'after'],
+  schools: [...ASKED, 'lock', 'edges', 'after'],
   steps: [
     ...before,
     RINSE_DRY_FRAME,

@@ -39,6 +39,13 @@ export const fitWords = {
   whatThen: 'Then:',
   withinMinutes: (most: number) => (most === 0 ? ', at once' : `, within ${most} min`),
   leftOut: 'Left out here',
+  rowShows: (shows: string) =>
+    shows === 'either' ? 'Either will do: the row is hardly off.' : `Shows less: ${shows}.`,
+  rowToRead: (tags: string) => `Not known yet: read the level of the top edge of ${tags}.`,
+  rowPane: 'Pane',
+  rowWedge: 'Wedge, by level',
+  rowBend: 'Bend to the next, by frame',
+  rowUnknown: 'unknown',
   whatNow: 'What now?',
   backToStep: 'Back to the step',
   right: 'Right:',

@@ -114,7 +114,7 @@ export class Fit {
   protected readonly isAskingWhatNow = signal(false);
   protected readonly whatNow = computed(() => {
     const application = this.application();
-    return application === undefined ? [] : whatNowFor(application.method, this.film()?.film.family);
+    return application === undefined ? [] : whatNowFor(application.method, this.film()?.family);
   });
   protected readonly isLast = computed(() => isHandover(this.current()?.step ?? ''));
   protected readonly noteKey = computed(

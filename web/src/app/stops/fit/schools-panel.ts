@@ -8,11 +8,12 @@ import { JobReading } from '../../job/job-reading';
 import { Choices } from '../../ui/choice';
 import { BASIS_WORDS } from '../../words/basis';
 import { fitWords } from '../../words/fit';
+import { RowLineHere } from './row-line-here';
 
 /** Where practitioners disagree: what is followed here and why, and every other way with its reason. */
 @Component({
   selector: 'yp-schools-panel',
-  imports: [Choices],
+  imports: [Choices, RowLineHere],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (asked().length > 0) {
@@ -36,6 +37,9 @@ import { fitWords } from '../../words/fit';
             [value]="school.value"
             (chosen)="choose(school, $event)"
           />
+          @if (school.key === 'rowLine') {
+            <yp-row-line-here [application]="application()" />
+          }
           <p class="flex flex-wrap gap-2 my-2">
             @if (school.by === 'this surface' || school.refused) {
               <button type="button" class="act act-small" (click)="choose(school, null)">
