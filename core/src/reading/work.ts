@@ -43,6 +43,7 @@ export function workCaseOf(
     isDoorPane: isVehicle && /\bdoor\b/i.test(surface.name),
     isWall: surface !== undefined && isWall(surface),
     texture: wall?.texture ?? 'unknown',
+    mayBeOldPaint: mayBeOldPaint(wall),
     hasInsideCorner: wall?.leftCorner === 'inside corner' || wall?.rightCorner === 'inside corner',
     hasHeaterLines: parts.some(({ kind }) => kind === 'heater lines'),
     partsOff: parts.filter(({ kind, putBackAt }) => kind === 'hardware' && putBackAt === null).length,
@@ -142,6 +143,15 @@ function isFaceCoated(pane: RowOf<'glassPane'> | undefined, isOuter: boolean): K
   if (pane.coating === 'none') return 'no';
   if (pane.coatedSide === 'unknown') return 'unknown';
   return pane.coatedSide === (isOuter ? 'outer' : 'inner') ? 'yes' : 'no';
+}
+
+const UNPAINTED: ReadonlySet<string> = new Set(['laminate', 'tile', 'metal', 'glazed block', 'canvas']);
+
+/** Old paint may hold lead: unless it is known that there is none, or that it is new. */
+function mayBeOldPaint(wall: RowOf<'wallFacts'> | undefined): boolean {
+  if (wall === undefined) return true;
+  if (wall.paint === 'none' || wall.paintAge === 'under 30 days') return false;
+  return wall.paint !== 'unknown' || !UNPAINTED.has(wall.texture);
 }
 
 /** The room is cold, or film and panels come out of the cold. */

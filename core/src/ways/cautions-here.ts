@@ -48,7 +48,7 @@ const ONLY_WHERE: Partial<Record<CautionKey, (at: DangerCase) => boolean>> = {
   closedCar: ({ own }) => own.isVehicle === true,
   heaterLines: ({ own }) => own.hasHeaterLines === true,
   hotWall: ({ own }) => own.isWall === true,
-  oldPaintHeat: ({ own }) => own.isWall === true,
+  oldPaint: ({ own }) => own.mayBeOldPaint !== false,
   mortarDust: ({ own }) => STONE.test(own.texture ?? ''),
   platform: ({ own }) => isHigh(own),
   doorMarkings: ({ own }) => own.foot_m !== undefined && own.foot_m <= REACHES_FLOOR_M,

@@ -42,12 +42,7 @@ const entries = {
   },
   oldPaint: {
     word: 'Old paint, boards, putty',
-    says: 'Old paint may hold lead; old boards and putty asbestos. Do not sand or scrape: stop, and have it tested by those licensed to.',
-    stops: 'until a word',
-  },
-  oldPaintHeat: {
-    word: 'Old paint under heat',
-    says: 'Heat frees lead from old paint as sanding does: stop, and have it tested by those licensed to.',
+    says: 'Old paint may hold lead; old boards and putty asbestos. Do not sand, scrape or heat: stop, and have it tested by those licensed to.',
     stops: 'until a word',
   },
   blade: {

@@ -92,6 +92,8 @@ export interface WorkStepsInput {
   readonly straySealant?: StepCase['straySealant'];
   readonly hasObstacles?: boolean;
   readonly isFaceCoated?: StepCase['isFaceCoated'];
+  /** No: bare, or painted lately, or of a material that is not painted. */
+  readonly mayBeOldPaint?: boolean;
   readonly isPlastic?: boolean;
   readonly isToughened?: boolean;
   readonly isWired?: boolean;
@@ -218,10 +220,23 @@ export function stepCalled(template: string, step: string, units: DisplayUnits =
 /** The first sentence of a step: what is done, before how it is done. */
 export const headOf = (what: string): string => /^.*?[.:](?=\s|$)/.exec(what)?.[0] ?? what;
 
-/** The danger that holds a step back until a word is written, or until there is consent; none: it may be ticked. */
-export function heldBackBy({ cautions }: Pick<WorkStep, 'cautions'>, note: string): Caution | undefined {
-  return cautions.find(
-    ({ stops }) => stops === 'until consent' || (stops === 'until a word' && note.trim() === ''),
+/**
+ * The danger that holds a step back: until there is consent, or until a word is written at any step that has the
+ * same danger. None: it may be ticked.
+ * @param notes what was written, by the key of the step
+ */
+export function heldBackBy(
+  step: Pick<WorkStep, 'cautions'>,
+  steps: readonly Pick<WorkStep, 'step' | 'cautions'>[],
+  notes: ReadonlyMap<string, string>,
+): Caution | undefined {
+  const answered = new Set(
+    steps
+      .filter((own) => (notes.get(own.step) ?? '').trim() !== '')
+      .flatMap(({ cautions }) => cautions.map(({ key }) => key)),
+  );
+  return step.cautions.find(
+    ({ key, stops }) => stops === 'until consent' || (stops === 'until a word' && !answered.has(key)),
   );
 }
 

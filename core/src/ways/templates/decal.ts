@@ -54,7 +54,7 @@ export const DECAL: WorkTemplate = {
       right: 'The texture shows through.',
       wrong: 'A lifting piece is repaired with heat.',
       tools: ['heat gun', 'soft pad', 'heat glove'],
-      cautions: ['heatGun', 'smoke', 'hotWall', 'oldPaintHeat'],
+      cautions: ['heatGun', 'smoke', 'hotWall', 'oldPaint'],
       shared: ['heat gun'],
       takes: ['work-face'],
       skill: 'heat',

@@ -108,7 +108,7 @@ export const GROUND: readonly StepTemplate[] = [
 
 export const HOT_DECOR = {
   tools: ['heat gun', 'heat glove'],
-  cautions: ['heatGun', 'smoke', 'oldPaintHeat', 'hotWall'],
+  cautions: ['heatGun', 'smoke', 'oldPaint', 'hotWall'],
   shared: ['heat gun'],
   skill: 'heat',
   needsFit: true,

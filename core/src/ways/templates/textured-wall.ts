@@ -8,7 +8,7 @@ import type { StepCase, StepTemplate, WorkTemplate } from './template';
 const isGlazed = ({ texture }: StepCase): boolean => texture === 'glazed block';
 const HOT = {
   tools: ['heat gun', 'roller', 'heat glove'],
-  cautions: ['heatGun', 'smoke', 'hotWall', 'oldPaintHeat', 'ladder'],
+  cautions: ['heatGun', 'smoke', 'hotWall', 'oldPaint', 'ladder'],
   shared: ['heat gun', 'ladder'],
   crew: 2,
   skill: 'heat',

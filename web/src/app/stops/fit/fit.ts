@@ -109,7 +109,7 @@ export class Fit {
     const step = this.current();
     return step === undefined || this.record()?.doneAt != null
       ? undefined
-      : heldBackBy(step, this.record()?.note ?? '');
+      : heldBackBy(step, this.steps(), new Map([...this.#records()].map(([key, { note }]) => [key, note])));
   });
   protected readonly isAskingWhatNow = signal(false);
   protected readonly whatNow = computed(() => {
