@@ -5,6 +5,8 @@ import { type Figures, type Messages, capital, sentenceOf } from './messages';
 
 const BLANK_NOTES = {
   rule: ({ rule }) => RULES[rule].reason,
+  'cut to its outline':
+    'Nothing is trimmed on the glass: the plotter cuts the outline. By hand only where the pane is square to within the gap; measure it again before it is wet.',
   'behind the trim': ({ hidden_mm }, { length }) =>
     `Trim hides ${length(hidden_mm)} of the glass on each side: the film is cut that much larger all round and goes under it.`,
   'pattern repeats every 0':

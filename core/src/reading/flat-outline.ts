@@ -26,7 +26,7 @@ export function flatOutlineOf(
     blank.sector?.outline ??
     (blank.of > 1 || blanks.whole.lies === 'top along the roll'
       ? undefined
-      : slanting(view, application.surfaceId, blanks));
+      : slanting(view, application.surfaceId, blanks, application.method === 'cut to outline'));
   return seen === undefined
     ? undefined
     : lyingOnRoll(seen, blank.width_mm, surface?.seenFrom ?? 'room', application.side, liner);
@@ -47,13 +47,22 @@ export function outlineOnPlan(
     : keptOutline(outlineOnRoll(flat, own.blank.width_mm, own.blank.height_mm, turned, flipped));
 }
 
-/** A straight-sided outline with its allowances on, when it saves enough against its rectangle. */
-function slanting(view: JobView, surfaceId: string, { whole }: CutBlanks): Polygon | undefined {
+/**
+ * A straight-sided outline with its allowances on, when it saves enough against its rectangle, or when it is
+ * not trimmed on the glass.
+ */
+function slanting(
+  view: JobView,
+  surfaceId: string,
+  { whole }: CutBlanks,
+  isNotTrimmed: boolean,
+): Polygon | undefined {
   const outline = outlineOfCheck(checkOf(view, surfaceId));
   if (outline === undefined || outline.length > MOST_CORNERS || !isConvex(outline)) return undefined;
   const { top_mm, right_mm, bottom_mm, left_mm } = whole.sides;
   const bounds = outlineBounds(outline);
-  if (Math.abs(areaOf(outline)) > SLANTING_SHARE * bounds.width * bounds.height) return undefined;
+  const saves = Math.abs(areaOf(outline)) <= SLANTING_SHARE * bounds.width * bounds.height;
+  if (!saves && !isNotTrimmed) return undefined;
   const [width, height] = [whole.width_mm.value, whole.height_mm.value];
   return grown(
     outline.map(({ x, y }) => ({ x: x - bounds.left + left_mm, y: y - bounds.top + top_mm })),

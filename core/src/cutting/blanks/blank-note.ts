@@ -14,6 +14,7 @@ export interface TooWide {
 export type BlankNote =
   /** A rule of the trade that decides here, in the words it has in the table of rules. */
   | { readonly case: 'rule'; readonly rule: RuleKey }
+  | { readonly case: 'cut to its outline' }
   | { readonly case: 'behind the trim'; readonly hidden_mm: number }
   | { readonly case: 'pattern repeats every 0' }
   | { readonly case: 'no roll width known' }

@@ -164,6 +164,7 @@ function notesOf(input: BlankInput): readonly BlankNote[] {
   const hasInside = left === 'inside corner' || right === 'inside corner';
   return [
     ...(hidden_mm > 0 ? [{ case: 'behind the trim' as const, hidden_mm }] : []),
+    ...(method === 'cut to outline' ? [{ case: 'cut to its outline' as const }] : []),
     ...(hasInside ? [rule('cuttingGuide'), rule('secondSheet')] : []),
     ...(left === 'outside corner' || right === 'outside corner' ? [rule('outsideSeam')] : []),
     ...(method === 'column' ? [rule('linerStrip'), rule('notch')] : []),
