@@ -118,7 +118,9 @@ const REASONS = {
     'Paint flakes: film takes it along. Remove it, and have old paint tested for lead before sanding.',
   'paint that lets go': 'Silicone and anti-graffiti paints let go of any adhesive.',
   'tape took paint off': 'The tape test took paint off: film would do the same.',
-  'paint too fresh': 'Paint under 30 days still gives off gas and makes bubbles: wait.',
+  'paint too fresh':
+    'Paint under 30 days still gives off gas and makes bubbles: wait. The 30 days are our guess.',
+  'ground refused': 'Somebody refused this ground in Survey: put it right, then have it judged again.',
   'texture under a smooth film':
     'This film needs a smooth surface: on texture it touches the peaks alone and falls off. A textured-wall film follows it.',
   'decal on texture':
@@ -170,9 +172,9 @@ const ADVICE = {
   'primer at edges': 'Primer at edges and corners.',
   'promoter on laps': 'Adhesion promoter on laps, seams and inside corners only: dry 5 to 15 minutes.',
   'gun and roller together': (_, { about }) =>
-    `Heat gun and roller together; level edges before upright ones; every edge set from ${about(150)} to ${about(250)} in.`,
+    `Heat gun and roller together; level edges before upright ones; at edges the gun is held ${about(150)} to ${about(250)} off and points away from the edge.`,
   'an outside corner wears': (_, { about }) =>
-    `An outside corner wears: no seam within ${about(300)} of it unless turned.`,
+    `An outside corner wears: no seam within ${about(300)} of it unless turned (our guess).`,
   'grain along the roll': 'Grain runs along the roll: settle its direction over all pieces first.',
 } satisfies Messages<FilmAdvice>;
 

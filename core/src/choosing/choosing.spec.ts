@@ -502,6 +502,11 @@ describe('does it hold on walls, doors and counters?', () => {
     [{ tapeTest: 'paint came off' }, 'textured wall', 'stop'],
     [{ paintAge: 'under 30 days' }, 'textured wall', 'stop'],
     [{ paintKind: 'silicone or anti-graffiti' }, 'textured wall', 'stop'],
+    [
+      { ground: { state: 'refused', personId: null, who: 'Wren', at: '2026-11-25T08:00:00Z' } },
+      'decor',
+      'stop',
+    ],
     [{ texture: 'painted block' }, 'decor', 'stop'],
     [{ texture: 'painted block' }, 'textured wall', 'go'],
     [{ texture: 'glazed block' }, 'textured wall', 'go with care'],

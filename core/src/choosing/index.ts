@@ -16,6 +16,6 @@ export { type FilmQuestion, INDOOR_C, INDOOR_HUMIDITY } from './question';
 export { type SunBook, type SurfaceRows, newSunBook, questionOf } from './question-of-rows';
 export { CLASS_CAUTION, IMPACT_CLASSES, securityNotes } from './security-notes';
 export { type WhatIf, sensitivityOf } from './sensitivity';
-export { FIRE_CAUTION, FITNESS_SOURCE, type Fitness, surfaceFitness } from './surface-fitness';
+export { FIRE_CAUTION, type Fitness, surfaceFitness } from './surface-fitness';
 export { type SweepSurface, sweep } from './sweep';
 export { YEAR_FORMULAS } from './through-the-year';

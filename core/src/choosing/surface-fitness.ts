@@ -1,5 +1,5 @@
 import { type FilmFamily, type WallFacts, FILM_FAMILIES } from '../job';
-import { COMMON_PRACTICE, type Source, type Verdict, worstVerdict } from '../quantity';
+import { type Verdict, worstVerdict } from '../quantity';
 
 export type FitnessReason =
   | { readonly case: 'damp' }
@@ -7,6 +7,7 @@ export type FitnessReason =
   | { readonly case: 'paint that lets go' }
   | { readonly case: 'tape took paint off' }
   | { readonly case: 'paint too fresh' }
+  | { readonly case: 'ground refused' }
   | { readonly case: 'texture under a smooth film' }
   | { readonly case: 'decal on texture' }
   | { readonly case: 'glazed block' }
@@ -58,8 +59,6 @@ const POROUS: readonly WallFacts['texture'][] = [
   'bare wood',
   'painted plasterboard',
 ];
-export const FITNESS_SOURCE: Source = COMMON_PRACTICE;
-
 /** What decides whether film holds on a wall, column or fixture. */
 const RULES: readonly FitnessRule[] = [
   {
@@ -86,6 +85,11 @@ const RULES: readonly FitnessRule[] = [
     when: ({ paintAge }) => paintAge === 'under 30 days',
     verdict: 'stop',
     reason: 'paint too fresh',
+  },
+  {
+    when: ({ ground }) => ground?.state === 'refused',
+    verdict: 'stop',
+    reason: 'ground refused',
   },
   {
     when: ({ texture }, family) =>

@@ -68,6 +68,7 @@ const GROUND = [
   'paintAge',
   'paintKind',
   'tapeTest',
+  'ground',
   'leftCorner',
   'rightCorner',
 ] as const;

@@ -134,6 +134,7 @@ function glassCase(view: JobView, { surfaceId, side }: RowOf<'application'>): Pa
     isPlastic: pane !== undefined && isPlastic(pane),
     isToughened: pane?.treatment === 'toughened',
     isWired: pane?.treatment === 'wired',
+    isEdgeExposed: view.unitById.get(view.surfaceById.get(surfaceId)?.unitId ?? '')?.edge === 'exposed',
   };
 }
 

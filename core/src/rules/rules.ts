@@ -128,6 +128,14 @@ export const RULES = {
     reason: 'Up to this much surplus curved film may be shrunk in one sweep; above it fold by fold.',
     source: OURS,
   },
+  fireWatch: {
+    value: 30,
+    least: 30,
+    most: 60,
+    unit: 'min',
+    reason: 'After heat on a wall somebody stays near for so long and looks again.',
+    source: OURS,
+  },
   eyeForgives: {
     value: 2,
     unit: 'mm',

@@ -65,12 +65,13 @@ const FROM_THE_SURFACE: readonly (readonly [CautionKey, (at: DangerCase) => bool
   ['noPower', (at) => at.own.power === 'no' && (usesGun(at) || at.step.tools.includes('sander'))],
   ['ladder', ({ own, step: { needsFit = false } }) => isHigh(own) && needsFit],
 ];
-/** Toughened and wired glass: only where a blade or a bead meets its edge. */
+/** Toughened and wired glass: only where a bead or, at a bare edge, a blade meets it. */
 const AT_ITS_EDGE: readonly (readonly [CautionKey, (at: DangerCase) => boolean])[] = [
   ['wiredBead', ({ own, step: { tools } }) => own.isWired === true && tools.includes('putty knife')],
   [
     'chippedEdge',
     (at) =>
+      at.own.isEdgeExposed === true &&
       (at.own.isWired === true || at.own.isToughened === true) &&
       usesBlade(at) &&
       at.step.cautions.includes('coatedFace'),

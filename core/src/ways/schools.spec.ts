@@ -25,6 +25,7 @@ const ASKED: readonly (readonly [string, readonly string[]])[] = [
   ['cleaning', ['scrape, then scrub', 'scrub, then blade where felt', 'no blade']],
   ['scrubber', ['pad only', 'steel wool 00', 'steel wool 000']],
   ['cleaner', ['separate cleaner', 'slip']],
+  ['water', ['distilled', 'good tap water']],
   ['clearing', ['edges first', 'inside first']],
   ['frameWater', ['sparing', 'generous', 'face wet, frame not soaked']],
   ['rowLine', ['true level', 'the frame']],

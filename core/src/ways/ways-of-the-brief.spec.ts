@@ -58,6 +58,12 @@ describe('H: a column', () => {
     expect(step('round', 'column')?.what).toContain('50 mm of width at a time');
     expect(step('seam-tape', 'column')?.what).toContain('25 mm in');
   });
+  it('1005 mm round: wings of about 465 mm, about 9 turns of 50 mm each side', () => {
+    expect([
+      step('round', 'column', { girth_mm: 1005 })?.rounds,
+      step('round-other', 'column', { girth_mm: 1005 })?.rounds,
+    ]).toEqual([9, 9]);
+  });
   it('nothing was stretched: no heat', () => {
     expect(keys('column')).not.toContain('post-heat');
   });
@@ -213,6 +219,14 @@ describe('J: textured walls', () => {
     expect(glazed.map((own) => own.step)).not.toContain('face');
     expect(glazed.find((own) => own.step === 'face-cold')?.tools).not.toContain('heat gun');
   });
+  it('an inside corner is warmed and pressed with the narrow roller, after the face; no promoter', () => {
+    inOrder(keys('textured wall', { hasInsideCorner: true }), ['face', 'corner-hot', 'joints']);
+    expect(step('corner-hot', 'textured wall', { hasInsideCorner: true })?.tools).toContain('joint roller');
+    expect(keys('textured wall', { hasInsideCorner: true })).not.toContain('corner-promoter');
+  });
+  it('after heat on a wall somebody watches for half an hour before anything is packed', () => {
+    expect(step('fire-watch', 'textured wall')?.then).toMatchObject({ least: 30 });
+  });
   it('an obstacle has its step where there is one', () => {
     expect(keys('textured wall')).not.toContain('obstacles');
     expect(keys('textured wall', { hasObstacles: true })).toContain('obstacles');
@@ -264,11 +278,12 @@ describe('what is left out says why', () => {
       ['sealant', 'no stray sealant was found'],
     ]);
     const NO_CORNER = ['corner-promoter', 'no inside corner is noted in Survey, or it is made in one sheet'];
+    const NO_HOT_CORNER = ['corner-hot', 'no inside corner is noted in Survey'];
     const NO_SEAM = ['lap-mask', 'it is laid in one sheet, or its seams are made otherwise'];
     expect(leftOut('textured wall')).toEqual([
-      NO_CORNER,
       NO_SEAM,
       ['obstacles', 'no obstacle is noted in Survey'],
+      NO_HOT_CORNER,
     ]);
     expect(leftOut('textured wall', { texture: 'glazed block', hasObstacles: true })).toContainEqual([
       'face',

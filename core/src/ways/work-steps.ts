@@ -97,6 +97,8 @@ export interface WorkStepsInput {
   readonly isPlastic?: boolean;
   readonly isToughened?: boolean;
   readonly isWired?: boolean;
+  /** No frame, seal or rebate round it. */
+  readonly isEdgeExposed?: boolean;
   readonly isRescueGlass?: Known;
   /** The operator or authority agreed in writing to film on rescue glass. */
   readonly hasConsent?: boolean;

@@ -1,4 +1,4 @@
-import { COMMON_PRACTICE, type Source } from '../../quantity';
+import type { Source } from '../../quantity';
 
 export interface Hardness {
   readonly word:
@@ -29,7 +29,7 @@ export const HARDNESS_LIMITS: {
   easy_share: 0.01,
   most_share: 0.03,
   lopsided: 1.6,
-  source: COMMON_PRACTICE,
+  source: { kind: 'our guess', text: 'our guess: no limits are handed down' },
 };
 
 /** A plain word for how hard a curved pane will be, from the film too long at its edges, mm. */

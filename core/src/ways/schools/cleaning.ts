@@ -52,6 +52,15 @@ export const CLEANER = school({
   pick: always('separate cleaner', 'residue of slip lifts edges'),
 });
 
+export const WATER = school({
+  asks: 'Water',
+  options: [
+    { value: 'distilled', reason: 'No lime under the film, and slip that is the same everywhere.' },
+    { value: 'good tap water', reason: 'Always at hand; hard water leaves lime where it dries.' },
+  ],
+  pick: always('distilled', 'no lime under the film'),
+});
+
 export const CLEARING = school({
   asks: 'Cleared',
   options: [

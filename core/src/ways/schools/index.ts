@@ -1,4 +1,4 @@
-import { CLEANER, CLEANING, CLEARING, FRAME_WATER, SCRUBBER } from './cleaning';
+import { CLEANER, CLEANING, CLEARING, FRAME_WATER, SCRUBBER, WATER } from './cleaning';
 import { HOLD, SHRINK, SHRINK_ON } from './curved';
 import { CORNER, POST_HEAT, PRESSURE, RECESS, STRETCH } from './decor';
 import { LINER } from './liner';
@@ -13,6 +13,7 @@ export const SCHOOLS = {
   cleaning: CLEANING,
   scrubber: SCRUBBER,
   cleaner: CLEANER,
+  water: WATER,
   clearing: CLEARING,
   frameWater: FRAME_WATER,
   rowLine: ROW_LINE,

@@ -7,7 +7,7 @@ import type { StepCase, StepTemplate, WorkTemplate } from './template';
 const turnsOf = ({ girth_mm }: StepCase): number =>
   girth_mm === null
     ? 1
-    : Math.ceil((girth_mm + RULES.columnLap.value - RULES.linerStrip.value) / 2 / TURN_MM);
+    : Math.round((girth_mm + RULES.columnLap.value - RULES.linerStrip.value) / 2 / TURN_MM);
 const TURN_MM = 50;
 
 const round = (key: string, wing: string, why: string): StepTemplate => ({

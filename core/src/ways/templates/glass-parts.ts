@@ -153,6 +153,11 @@ export const PREPARE: readonly StepTemplate[] = [
   },
 ];
 
+const WATER: NonNullable<StepTemplate['variants']>[number] = {
+  school: 'water',
+  says: { distilled: 'Slip of distilled water.', 'good tap water': 'Slip of good tap water.' },
+};
+
 export const RINSE: StepTemplate = {
   key: 'final-rinse',
   what: 'Just before the film: wet once more and clear. Then slip.',
@@ -165,6 +170,7 @@ export const RINSE: StepTemplate = {
         'face wet, frame not soaked': 'Much on the face; the edge of the frame is not soaked.',
       },
     },
+    WATER,
   ],
   why: 'Dust settles on glass while the film is got ready.',
   tools: ['pump sprayer', 'soft squeegee'],

@@ -14,7 +14,7 @@ import type { SchoolKey } from '../schools';
 import type { StepTemplate, WorkTemplate } from './template';
 
 const ASKED: readonly SchoolKey[] = [
-  ...(['cleaning', 'scrubber', 'cleaner', 'clearing', 'rowLine', 'liner'] as const),
+  ...(['cleaning', 'scrubber', 'cleaner', 'clearing', 'water', 'rowLine', 'liner'] as const),
   ...(['stroke', 'lastPass', 'blot'] as const),
 ];
 
@@ -35,7 +35,7 @@ const before = PREPARE.map((step) => (step.key === 'remeasure' ? GATE : step));
 const RINSE_DRY_FRAME: StepTemplate = {
   ...RINSE,
   what: 'Just before the film: wet once more and clear. Then slip, much on the face; the edge of the frame is not soaked.',
-  variants: [],
+  variants: (RINSE.variants ?? []).filter(({ school }) => school === 'water'),
 };
 /** By tabs, or unrolled downwards. */
 const LINER = [

@@ -1,4 +1,4 @@
-import { CORNER_AFTER, CORNER_BEFORE } from './corner';
+import { RULES } from '../../rules';
 import { CONDITION } from './decor-parts';
 import { CLEAR_UP, PUT_BACK } from './glass-parts';
 import { celsius, minutes, mm, mmPerSecond } from '../step-numbers';
@@ -63,7 +63,7 @@ export const TEXTURED_WALL: WorkTemplate = {
   template: 'textured-wall',
   version: 1,
   of: [{ method: 'textured wall' }],
-  schools: ['wallEdges', 'corner'],
+  schools: ['wallEdges'],
   steps: [
     CONDITION,
     {
@@ -95,7 +95,6 @@ export const TEXTURED_WALL: WorkTemplate = {
       takes: ['work-wash'],
       then: { least: 'wall wash', why: 'the wall must be dry, joints too, before film goes on' },
     },
-    ...CORNER_BEFORE,
     {
       key: 'hang',
       what: 'Hang the sheet level, tack the top, liner down a hand at a time, squeegee the peaks.',
@@ -135,7 +134,19 @@ export const TEXTURED_WALL: WorkTemplate = {
       takes: ['work-edges-hot'],
       basis: 'ours',
     },
-    ...CORNER_AFTER,
+    {
+      ...HOT,
+      key: 'corner-hot',
+      what: 'Inside corner: warm it and press it in with the narrow joint roller, from the side that is laid; then along the corner.',
+      why: 'Pressed from both sides the film bridges the corner and comes off later.',
+      wrong: 'It bridges: warm, lift from the corner, press again.',
+      tools: ['heat gun', 'joint roller', 'heat glove'],
+      takes: ['work-corner'],
+      along: 'height',
+      when: ({ hasInsideCorner }) => hasInsideCorner,
+      leftOut: 'no inside corner is noted in Survey',
+      basis: 'uncertain',
+    },
     {
       ...HOT,
       key: 'joints',
@@ -166,6 +177,7 @@ export const TEXTURED_WALL: WorkTemplate = {
       cautions: ['hotWall', 'heatGun'],
       takes: ['work-park-gun'],
       skill: 'heat',
+      then: { least: RULES.fireWatch.value, why: 'somebody stays near and looks again' },
     },
     PUT_BACK,
     CLEAR_UP,

@@ -14,7 +14,18 @@ import type { WorkTemplate } from './template';
 
 /** Of glass filmed wet. */
 export const WET_SCHOOLS = [
-  ...['cleaning', 'scrubber', 'cleaner', 'clearing', 'frameWater', 'rowLine', 'liner', 'lock', 'edges'],
+  ...[
+    'cleaning',
+    'scrubber',
+    'cleaner',
+    'clearing',
+    'water',
+    'frameWater',
+    'rowLine',
+    'liner',
+    'lock',
+    'edges',
+  ],
   ...['trim', 'trimFrom', 'stroke', 'lastPass', 'blot', 'after'],
 ] as readonly SchoolKey[];
 
