@@ -12,15 +12,17 @@ test('the sun of a surface is shown with its band, mixes for the bottles at hand
   await expect(page.getByRole('heading', { name: /SW1: sun from \d\d:\d\d to \d\d:\d\d/ })).toBeVisible();
   await expect(page.getByText(/A bearing 2° off moves its coming by ±\d+ min/)).toBeVisible();
   await view(page, 'Mixes').click();
-  await expect(page.getByRole('region', { name: 'slip' })).toContainText('bottles of 946 ml');
+  await expect(page.getByRole('region', { name: 'slip', exact: true })).toContainText('bottles of 946 ml');
   await page.getByRole('radio', { name: /concentrate/ }).check();
-  await expect(page.getByRole('region', { name: 'slip' })).toContainText('How much a cap holds is not known');
+  await expect(page.getByRole('region', { name: 'slip', exact: true })).toContainText(
+    'How much a cap holds is not known',
+  );
   await view(page, 'Kit').click();
-  await page.getByRole('checkbox', { name: /blade points/ }).check();
+  await page.getByRole('checkbox', { name: /^blade points/ }).check();
   await allSaved(page);
   await page.reload();
   await view(page, 'Kit').click();
-  await expect(page.getByRole('checkbox', { name: /blade points/ })).toBeChecked();
+  await expect(page.getByRole('checkbox', { name: /^blade points/ })).toBeChecked();
   await page.getByRole('textbox', { name: 'tape in stock' }).fill('minus');
   await page.getByRole('textbox', { name: 'tape in stock' }).blur();
   await expect(

@@ -76,7 +76,7 @@ test('the whole slice by keyboard: measure out of square, film, cut, fit; browse
   await expect(page.getByRole('heading', { name: 'After it, if it is laid today' })).toBeVisible();
   await press('Alt+Enter');
   await expect(page.getByText('Step 2 of')).toBeVisible();
-  await page.getByLabel('Note').focus();
+  await page.getByLabel('Note', { exact: true }).focus();
   await type('blank 3 mm short at the left');
   await press('Tab');
   await press('Alt+t');
@@ -100,7 +100,7 @@ test('the whole slice by keyboard: measure out of square, film, cut, fit; browse
   await page.getByRole('link', { name: /^Cut/ }).click();
   await expect(page.getByRole('rowheader', { name: 'W1' })).toBeVisible();
   await page.getByRole('link', { name: /^Fit/ }).click();
-  await expect(page.getByLabel('Note')).toHaveValue('blank 3 mm short at the left');
+  await expect(page.getByLabel('Note', { exact: true })).toHaveValue('blank 3 mm short at the left');
   await expect(page.getByRole('timer')).toBeVisible();
   await again.stop();
 });

@@ -89,10 +89,10 @@ test('a note, a remark and the name of a job to be are still there after a reloa
   page,
 }) => {
   await page.goto(`${DEMO_JOB}/fit/${surface(2)}`);
-  await page.getByLabel('Note').pressSequentially('frame is loose');
+  await page.getByLabel('Note', { exact: true }).pressSequentially('frame is loose');
   await page.reload();
-  await expect(page.getByLabel('Note')).toHaveValue('frame is loose');
-  await page.getByLabel('Note').focus();
+  await expect(page.getByLabel('Note', { exact: true })).toHaveValue('frame is loose');
+  await page.getByLabel('Note', { exact: true }).focus();
   await page.keyboard.type('!');
   await page.keyboard.press('Tab');
   await allSaved(page);
