@@ -8,16 +8,22 @@ import type { StepCase, StepTemplate, WorkTemplate } from './template';
 const isGlazed = ({ texture }: StepCase): boolean => texture === 'glazed block';
 const HOT = {
   tools: ['heat gun', 'roller', 'heat glove'],
-  cautions: ['heatGun', 'smoke', 'hotWall', 'oldPaint', 'ladder'],
-  shared: ['heat gun', 'ladder'],
-  crew: 2,
+  cautions: ['heatGun', 'smoke', 'hotWall', 'oldPaint'],
+  shared: ['heat gun'],
   skill: 'heat',
   needsFit: true,
+} as const satisfies Partial<StepTemplate>;
+/** Over the whole height: somebody stands on something, and is not alone with the gun. */
+const HOT_AND_HIGH = {
+  ...HOT,
+  cautions: [...HOT.cautions, 'ladder'],
+  shared: ['heat gun', 'ladder'],
+  crew: 2,
 } as const satisfies Partial<StepTemplate>;
 
 const FACE: readonly StepTemplate[] = [
   {
-    ...HOT,
+    ...HOT_AND_HIGH,
     key: 'face',
     what: 'Gun at {gun}, {off} from the film, aimed at the wall just ahead of the roller, gun and roller together at {speed}, strokes lapping {lap}. Always towards an open edge.',
     variants: [
@@ -125,7 +131,7 @@ export const TEXTURED_WALL: WorkTemplate = {
       leftOut: 'no obstacle is noted in Survey',
     },
     {
-      ...HOT,
+      ...HOT_AND_HIGH,
       key: 'edges-hot',
       what: 'Edges after the face: gun {off} off and pointing away from the edge, the roller follows. Level edges before upright ones.',
       why: 'All edges before the face shut the air in.',
