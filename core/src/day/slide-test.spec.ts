@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { mixSheet, slideTest } from './index';
 
 const BOUNDS = { lean: 0.0004, rich: 0.015 };
-/** 1 tbsp in 32 fl oz is 1.56 %, 6 and 8 drops in 16 fl oz 0.063 and 0.085 %: the check values of the brief. */
+/** 1 tbsp in 32 fl oz is 1.56 %, 6 and 8 drops in 16 fl oz 0.063 and 0.085 %: check values of the brief. */
 const FL_OZ = 29.5735;
 
 describe('what does a slide on wet glass say about the bottle?', () => {

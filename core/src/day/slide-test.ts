@@ -63,8 +63,8 @@ const POUR_OFF: Formula<{ whole_ml: number; aim: number; share: number }> = {
 export const SLIDE_FORMULAS = { step: SHARE_STEP, soap: SOAP_IN, pourOff: POUR_OFF } as const;
 
 /**
- * What a slide on wet glass says about the mix in this bottle: it sticks, so more soap; it runs off, so less; it
- * can be moved and stays, so this is the mix to make next time.
+ * What a slide on wet glass says about the mix in this bottle: it sticks, so more soap; it runs off, so less;
+ * it can be moved and stays, so this is the mix to make next time.
  * @param lean share of soap under which film cannot be moved
  * @param rich share over which it does not stick
  * @throws CoreError DAY_BOTTLE_RANGE when the bottle holds no water or no soap

@@ -85,12 +85,14 @@ function outlineOf(method: string, measure: JobRows['measure'], trim_mm?: number
   };
 }
 /**
- * The raked figure with every side moved out by d, in the blank's rectangle, by hand: head from (0, a) to the upper
- * right corner, where the mitre would stand out of the rectangle. For 25 mm a = 612.5, for 33 mm a = 616.5.
+ * The raked figure with every side moved out by d, in the blank's rectangle, by hand: head from (0, a) to the
+ * upper right corner, where the mitre would stand out of it. For 25 mm a = 612.5, for 33 mm a = 616.5.
  */
 const byHand_m2 = (width: number, height: number, a: number): number =>
   (width * height - (a * width) / 2) / 1e6;
-/** Moved in by 1.5 mm nothing stands out: A − P d + T d², P = 4 m, T = 1 + 1 + tan 26.565° + tan 63.435° = 4.5. */
+/**
+ * Moved in by 1.5 mm nothing stands out: A − P d + T d², P = 4 m, T = 1 + 1 + tan 26.57° + tan 63.43° = 4.5.
+ */
 const MOVED_IN_M2 = 0.88 - 4 * 0.0015 + 4.5 * 0.0015 ** 2;
 
 describe('does the plotter follow what is added and taken off?', () => {

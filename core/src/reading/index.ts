@@ -86,5 +86,6 @@ export {
   workCaseOf,
   workStepsOf,
 } from './work';
+export { slipBoundsOf } from './slip';
 export { type RowLine, rowLineOf } from './row-line';
 export { type AskReady, type Asking, type JobAnswers, jobAnswers } from './answers';

@@ -11,7 +11,7 @@ export interface RowPane {
   readonly fall_mm: number | null;
   /** Lined up by true level: the wedge between film and frame. */
   readonly wedge_mm: number | null;
-  /** Lined up by the frame: by how much the line bends at the next pane, over that pane's width; null: unknown or last. */
+  /** Lined up by the frame: how much the line bends over the next pane; null: unknown, or the last. */
   readonly bend_mm: number | null;
 }
 

@@ -13,7 +13,7 @@ interface Entry {
   readonly stops?: Caution['stops'];
 }
 
-/** Words of the trade's cautions: common practice, no published source; figures of time that are ours say so. */
+/** Common practice, no published source; figures of time that are ours say so. */
 const entries = {
   rescueGlass: {
     word: 'Rescue, escape or hammer glass',

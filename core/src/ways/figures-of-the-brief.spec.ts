@@ -3,8 +3,8 @@ import type { Basis } from '../learned';
 import { type NumberUnit, TEMPLATES, numbersOf, stepCaseOf } from './index';
 
 /*
- * Every figure of `ways-of-working`, typed from it: section, way, step, name, value, unit, mark. Common practice
- * with no published source where no mark stands.
+ * Every figure of `ways-of-working`, typed from it: section, way, step, name, value, unit, mark. Common
+ * practice with no published source where no mark stands.
  */
 type Row = readonly [
   section: string,
@@ -89,7 +89,7 @@ describe('has every figure of the brief its value, unit and mark?', () => {
           .map((name) => `${template} ${own.key} ${name}`),
       ),
     );
-    // The film's own heat, the same figures in other schools of the lock and of shrinking, and one way's second round.
+    // The film's own heat, and the same figures in other schools and in a second round.
     const SAME =
       /post-heat aim|lock-\w+ inset|shrink-\w+ (warm|gun|away|angle)|round-other turn|trim-\w+ (blade|card)/;
     expect(extra.filter((own) => !SAME.test(own))).toEqual([]);

@@ -153,8 +153,8 @@ export function wayFor({
 }
 
 /**
- * The steps of fitting film by the schools that are followed, in order, each with its cautions, its length and
- * what must pass before the next. None: it is not known how this is done.
+ * The steps of fitting film by the schools that are followed, in order, each with its cautions, its length
+ * and what must pass before the next. None: it is not known how this is done.
  * @source `ways-of-working`: common practice, no published source, unless a line says otherwise
  */
 export function workStepsFor(input: WorkStepsInput): readonly WorkStep[] {
@@ -206,8 +206,8 @@ function workStepOf(
 }
 
 /**
- * What a step of any way is called, also where the surface no longer goes that way: its first sentence; its key
- * where no way has it any more.
+ * What a step of any way is called, also where the surface no longer goes that way: its first sentence; its
+ * key where no way has it any more.
  */
 export function stepCalled(template: string, step: string, units: DisplayUnits = 'metric'): string {
   const ways = TEMPLATES.filter((way) => way.template === template);
@@ -223,8 +223,8 @@ export function stepCalled(template: string, step: string, units: DisplayUnits =
 export const headOf = (what: string): string => /^.*?[.:](?=\s|$)/.exec(what)?.[0] ?? what;
 
 /**
- * The danger that holds a step back: until there is consent, or until a word is written at any step that has the
- * same danger. None: it may be ticked.
+ * The danger that holds a step back: until there is consent, or until a word is written at any step that has
+ * the same danger. None: it may be ticked.
  * @param notes what was written, by the key of the step
  */
 export function heldBackBy(
@@ -324,8 +324,8 @@ export function stepCaseOf(input: WorkStepsInput): StepCase {
 }
 
 /**
- * A step that is done in rounds takes its fixed minutes and its metres of height for each of them; area and edge
- * are those of the whole surface.
+ * A step that is done in rounds takes its fixed minutes and its metres of height for each of them; area and
+ * edge are those of the whole surface.
  */
 function minutesOf(step: StepTemplate, input: WorkStepsInput, rounds: number): Reasoned<number> {
   const {

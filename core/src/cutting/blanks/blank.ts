@@ -140,8 +140,8 @@ const overOf = ({ method, sides }: BlankInput): Sides => {
 const hiddenOf = ({ hidden_mm = 0 }: BlankInput): number => hidden_mm;
 
 /**
- * Film that trim will hide is added on every side. At an inside corner the sheet is turned round by the guide,
- * and what is trimmed away is added.
+ * Film that trim will hide is added on every side. At an inside corner the sheet is turned round by the
+ * guide, and what is trimmed away is added.
  */
 function sidesOf(input: BlankInput): Sides {
   const { left, right } = input;

@@ -1,5 +1,6 @@
 import { celsius, degrees, minutes, mm, percent, seconds } from '../step-numbers';
-import { CLEAR_UP, ONE_GO, OPEN_TIME, PUT_BACK } from './glass-parts';
+import { CLEAR_UP, PUT_BACK } from './glass-parts';
+import { ONE_GO, OPEN_TIME } from './pauses';
 import type { StepCase, StepTemplate, WorkTemplate } from './template';
 
 const staysOut = ({ isOutside }: StepCase): boolean => isOutside;

@@ -1,4 +1,6 @@
-import { FINISH, HELD, LOCKING, ONE_GO, OPEN_TIME, PREPARE, RINSE, SQUEEZE, TRIM } from './glass-parts';
+import { LOCKING } from './glass-lock';
+import { FINISH, PREPARE, RINSE, SQUEEZE, TRIM } from './glass-parts';
+import { HELD, ONE_GO, OPEN_TIME } from './pauses';
 import type { StepTemplate, WorkTemplate } from './template';
 import { WET_SCHOOLS } from './trim-in-place';
 

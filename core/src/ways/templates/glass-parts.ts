@@ -1,32 +1,8 @@
-import { RULES } from '../../rules';
 import { degrees, mm, percent } from '../step-numbers';
-import type { Pause, StepCase, StepTemplate } from './template';
+import { HELD, ONE_GO, STRAIGHT_ON, WET_AGAIN } from './pauses';
+import type { StepCase, StepTemplate } from './template';
 
-const lined =
-  (school: StepCase['schools']['liner']) =>
-  ({ schools }: StepCase): boolean =>
-    schools.liner === school;
-const locked =
-  (school: StepCase['schools']['lock']) =>
-  ({ schools }: StepCase): boolean =>
-    schools.lock === school;
 export const trimsFirst = ({ schools }: StepCase): boolean => schools.trim === 'before squeezing out';
-
-/** Slip dries while one looks away. */
-export const OPEN_TIME: Pause = {
-  least: 0,
-  most: RULES.slipOpen.value,
-  why: 'the slip dries: go straight on, or wet again',
-};
-export const ONE_GO: Pause = {
-  least: 0,
-  most: RULES.oneGo.value,
-  why: 'one go, while water lies under the film',
-};
-/** Nobody lets go of film that only slides. */
-export const HELD: Pause = { least: 0, most: 0, why: 'the film is held by hand until it is locked' };
-export const WET_AGAIN: Pause = { least: 0, most: 45, why: 'dust settles on clean glass' };
-export const STRAIGHT_ON: Pause = { least: 0, most: 5, why: 'wetted just before the film goes on' };
 
 /** Before film meets glass, all of a row or room at once. */
 export const PREPARE: readonly StepTemplate[] = [
@@ -182,81 +158,6 @@ export const RINSE: StepTemplate = {
   then: STRAIGHT_ON,
 };
 
-const OPENS = {
-  tools: ['pump sprayer', 'liner bin'],
-  cautions: ['liner', 'largeSheet', 'wetFloor'],
-  slip: 'wet glass and film',
-  takes: ['work-handling', 'work-liner'],
-  skill: 'film',
-  needsFit: true,
-  air: 'wants clean air',
-  crew: 'large',
-  then: OPEN_TIME,
-} as const satisfies Partial<StepTemplate>;
-
-export const LINER_TABS: StepTemplate = {
-  ...OPENS,
-  key: 'liner-tabs',
-  what: 'One tape tab on each face of a corner, overhanging, kept from touching each other. Pull them apart and spray into the gap as it opens. Carry the film to the glass, top edge first.',
-  why: 'The spray stops static from pulling dust in and the film from sticking to itself.',
-  wrong: 'It will not start: fresh tabs at another corner.',
-  tools: ['tape', 'pump sprayer', 'liner bin'],
-  when: lined('tape tabs'),
-};
-export const LINER_LONG: StepTemplate = {
-  ...OPENS,
-  key: 'liner-floor',
-  what: 'Unroll it downwards so that it does not kink. Draw the liner to the floor and walk it off, the film held by the upper corners. Never with the teeth; nobody steps on wet liner.',
-  why: 'A long sheet kinks where it hangs over a hand. Against it: grit on the floor.',
-  when: lined('unrolled to the floor'),
-};
-
-/** By the school of the liner: one of them is done. */
-export const SEPARATE_AND_PLACE: readonly StepTemplate[] = [
-  LINER_TABS,
-  {
-    ...OPENS,
-    key: 'liner-top-first',
-    what: 'Hold the blank on the glass. Free the top part from the liner, wet glass and adhesive, lay it and fix it lightly. Strip the rest with one hand holding the top, soak the face and turn it back.',
-    why: 'Stripping drags the film: what is fixed lightly above stays where it is.',
-    tools: ['pump sprayer', 'soft squeegee', 'liner bin'],
-    when: lined('top part first'),
-  },
-  {
-    ...OPENS,
-    key: 'liner-halves',
-    what: 'On the pane: peel the liner to exactly half, spray from the top, lay it back smooth. Then the other half. Roll up from below; never on the floor, no crease.',
-    why: 'The film does not leave the pane, and half of it is always closed.',
-    tools: ['pump sprayer', 'soft squeegee', 'liner bin'],
-    when: lined('halves on the glass'),
-  },
-  {
-    ...OPENS,
-    key: 'liner-hang',
-    what: 'Stick the blank up beside the pane with the liner towards you. Draw the liner straight down and leave the last {rest}. Soak the film, draw the rest off, put the liner away at once. Move it to the wet glass by its top corners.',
-    why: 'The sheet hangs straight by its own weight and cannot crease.',
-    numbers: { rest: mm([25, 50]) },
-    tools: ['tape', 'pump sprayer', 'liner bin'],
-    when: lined('hang and pull'),
-  },
-  {
-    ...OPENS,
-    key: 'liner-board',
-    what: 'Mist the outside of the pane and hang the blank there. Draw the liner low along itself to just past half; spray only where it cannot run down on to adhesive; lay it back. Then the other half.',
-    why: 'The outside is a clean board; the mist keeps static away.',
-    when: lined('on the outside of the pane'),
-  },
-  LINER_LONG,
-  {
-    ...OPENS,
-    key: 'liner-lying',
-    what: 'Pane lying: free the first part and centre it. Draw the rest of the liner from under while the film is laid and sprayed.',
-    why: 'Nothing hangs, nothing slides.',
-    basis: 'once',
-    when: lined('pane lying'),
-  },
-];
-
 export const ALIGN: StepTemplate = {
   key: 'align',
   what: 'Glass and adhesive well wetted. Place it, slide it: top by tape marks or factory edge. A hand always on it. Let it lie evenly; light mist, large pockets out by finger. Look at the alignment again after every step.',
@@ -278,76 +179,6 @@ export const ALIGN: StepTemplate = {
   air: 'wants clean air',
   then: HELD,
 };
-
-const LOCKS = {
-  numbers: { inset: mm(13) },
-  why: 'Tools run on wet film only; near an untrimmed edge, capillary action draws dirt in.',
-  tools: ['pump sprayer', 'hard squeegee'],
-  cautions: ['wetFloor'],
-  takes: ['work-lock'],
-  skill: 'film',
-  needsFit: true,
-  air: 'wants clean air',
-  then: ONE_GO,
-  variants: [
-    {
-      school: 'edges',
-      says: {
-        untouched: 'Stay about {inset} off the edge until it is trimmed.',
-        'worked at once': 'The edges are worked at once: they are not left {inset} free.',
-      },
-    },
-  ],
-} as const satisfies Partial<StepTemplate>;
-
-export const LOCK_T: StepTemplate = {
-  ...LOCKS,
-  key: 'lock-t',
-  what: 'Mist the face. One stroke across the top, one down the middle.',
-  why: 'Fixes level and centre together; near an untrimmed edge, capillary action draws dirt in.',
-};
-
-/** By the school of the lock: one of them is done. */
-export const LOCKING: readonly StepTemplate[] = [
-  { ...LOCK_T, when: locked('T') },
-  {
-    ...LOCKS,
-    key: 'lock-centre',
-    what: 'Mist the face. One upright stroke down the middle.',
-    when: locked('centre line'),
-  },
-  {
-    ...LOCKS,
-    key: 'lock-x',
-    what: 'Mist the face. Stroke from corner to corner both ways.',
-    when: locked('X'),
-  },
-  {
-    ...LOCKS,
-    key: 'lock-quarters',
-    what: 'Mist the face. Press the middle, then the four quarters outwards.',
-    when: locked('quarters'),
-  },
-  {
-    ...LOCKS,
-    key: 'lock-corners',
-    what: 'Mist the face. Upper corners first with a felt edge, light, then firmer.',
-    tools: ['pump sprayer', 'felt-edged card'],
-    when: locked('upper corners first'),
-  },
-  {
-    ...LOCKS,
-    key: 'lock-top',
-    what: 'Mist the face. From the top middle outwards and down.',
-    when: locked('from the top middle'),
-  },
-  {
-    ...LOCKS,
-    key: 'lock-face',
-    what: 'Mist the face. Stroke the whole face lightly, only the edges left.',
-    when: locked('whole face'),
-  },
-];
 
 export const TRIM = {
   what: 'A fresh point for every pane. Blade {blade} out of its guard, tilted into the film, or along a hard card, card and knife both at {card}, not flatter, on the inner side of the card, never under it. A finger presses the corner in first. Long edges in two goes with the film held. Waste leaves with both hands.',

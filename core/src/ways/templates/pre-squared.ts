@@ -1,15 +1,7 @@
-import {
-  FINISH,
-  HELD,
-  LINER_TABS,
-  LOCKING,
-  PREPARE,
-  RINSE,
-  SEPARATE_AND_PLACE,
-  SQUEEZE,
-  TRIM,
-  trimsFirst,
-} from './glass-parts';
+import { LINER_TABS, SEPARATE_AND_PLACE } from './glass-liner';
+import { LOCKING } from './glass-lock';
+import { FINISH, PREPARE, RINSE, SQUEEZE, TRIM, trimsFirst } from './glass-parts';
+import { HELD } from './pauses';
 import type { StepTemplate, WorkTemplate } from './template';
 import { WET_SCHOOLS } from './trim-in-place';
 

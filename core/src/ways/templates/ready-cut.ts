@@ -1,15 +1,6 @@
-import {
-  ALIGN,
-  FINISH,
-  LINER_LONG,
-  LINER_TABS,
-  LOCKING,
-  LOCK_T,
-  PREPARE,
-  RINSE,
-  SQUEEZE,
-  TRIM,
-} from './glass-parts';
+import { LINER_LONG, LINER_TABS } from './glass-liner';
+import { LOCKING, LOCK_T } from './glass-lock';
+import { ALIGN, FINISH, PREPARE, RINSE, SQUEEZE, TRIM } from './glass-parts';
 import type { SchoolKey } from '../schools';
 import type { StepTemplate, WorkTemplate } from './template';
 

@@ -1,6 +1,7 @@
 import { RULES } from '../../rules';
 import { days } from '../step-numbers';
-import { ALIGN, BLOT_AND_LOOK, CLEAR_UP, LOCK_T, PREPARE, PUT_BACK, RINSE, TRIM } from './glass-parts';
+import { LOCK_T } from './glass-lock';
+import { ALIGN, BLOT_AND_LOOK, CLEAR_UP, PREPARE, PUT_BACK, RINSE, TRIM } from './glass-parts';
 import type { StepTemplate, WorkTemplate } from './template';
 import { WET_SCHOOLS } from './trim-in-place';
 

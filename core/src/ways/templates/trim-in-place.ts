@@ -1,14 +1,6 @@
-import {
-  ALIGN,
-  FINISH,
-  LOCKING,
-  PREPARE,
-  RINSE,
-  SEPARATE_AND_PLACE,
-  SQUEEZE,
-  TRIM,
-  trimsFirst,
-} from './glass-parts';
+import { SEPARATE_AND_PLACE } from './glass-liner';
+import { LOCKING } from './glass-lock';
+import { ALIGN, FINISH, PREPARE, RINSE, SQUEEZE, TRIM, trimsFirst } from './glass-parts';
 import type { SchoolKey } from '../schools';
 import type { WorkTemplate } from './template';
 

@@ -34,7 +34,7 @@ import { WhatToBring } from './what-to-bring';
         <p class="text-lg">
           <strong>{{ line.recipe }}</strong>
           @if (line.each) {
-            {{ words.eachBottle }} {{ line.each }}{{ line.liquid === 'slip' ? words.fillUp : '' }}
+            {{ words.eachBottle }} {{ line.each }}{{ line.liquid.startsWith('slip') ? words.fillUp : '' }}
           }
         </p>
         <p class="text-faint">{{ line.because }}</p>

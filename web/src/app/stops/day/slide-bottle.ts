@@ -9,8 +9,10 @@ import {
 } from '@angular/core';
 import { figuresIn } from '@yellow-pane/contracts/words';
 import { type Bottle, type Slide, type SlideAnswer, slideTest } from '@yellow-pane/core/day';
+import { slipBoundsOf } from '@yellow-pane/core/reading';
 import { LearnedFigures } from '../../catalogue/learned-figures';
 import { Device } from '../../device/device';
+import { JobReading } from '../../job/job-reading';
 import { Figure } from '../../ui/figure';
 import { dayWords } from '../../words/day';
 import { DayCommands } from './day-commands';
@@ -46,6 +48,7 @@ export class SlideBottle {
   protected readonly slides = SLIDES;
   readonly #units = inject(Device).units;
   readonly #learned = inject(LearnedFigures);
+  readonly #reading = inject(JobReading);
   readonly #commands = inject(DayCommands);
   /** As it was mixed. */
   readonly mixed = input.required<Bottle>();
@@ -73,10 +76,7 @@ export class SlideBottle {
   }
 
   protected slid(slide: Slide): void {
-    const answer = slideTest(this.bottle(), slide, {
-      lean: this.#learned.valueOf('mix-lean'),
-      rich: this.#learned.valueOf('mix-rich-flat'),
-    });
+    const answer = slideTest(this.bottle(), slide, slipBoundsOf(this.#reading.view()));
     this.answer.set(answer);
     this.bottle.set(answer.after);
     if (slide === 'right') void this.#keep(answer.after);

@@ -80,7 +80,7 @@ export class SchoolsPanel {
   /** @param value null: as the job or the rule has it */
   protected choose({ key, asks }: SchoolTaken, value: string | null): void {
     const { id, schools } = this.application();
-    const { [key]: _before, ...others } = schools;
+    const others = Object.fromEntries(Object.entries(schools).filter(([other]) => other !== key));
     this.#desk.do(`${this.tag()}: ${asks.toLowerCase()} ${value ?? ''}`.trim(), [
       this.#desk.set('application', id, { schools: value === null ? others : { ...others, [key]: value } }),
     ]);

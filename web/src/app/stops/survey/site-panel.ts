@@ -13,6 +13,7 @@ import { JobDesk } from '../../job/job-desk';
 import { BelongsTo } from './belongs-to';
 import { ConsentGiven } from './consent-given';
 import { GroundJudgedHere } from './ground-judged';
+import { horizonOf, skylineFault } from './skyline-lines';
 import { JobReading } from '../../job/job-reading';
 import { CompassDial } from '../../ui/compass-dial';
 import { type FactChange, Facts } from '../../fields/facts';
@@ -346,25 +347,4 @@ export class SitePanel {
       this.#desk.set('surface', this.surface().id, { placeId: id }),
     ]);
   }
-}
-
-/** As typed: bearing and height above level, one pair a line. */
-function horizonOf(text: string): { readonly bearing_deg: number; readonly elevation_deg: number }[] {
-  const lines = text
-    .split('\n')
-    .map((line) => line.trim())
-    .filter((line) => line !== '');
-  const pairs = lines.map((line) => line.split(/[\s;]+/).map((figure) => Number(figure.replace(',', '.'))));
-  return pairs.map(([bearing_deg = Number.NaN, elevation_deg = Number.NaN]) => ({
-    bearing_deg,
-    elevation_deg,
-  }));
-}
-
-function skylineFault(text: string): string | undefined {
-  const wrong = horizonOf(text).findIndex(
-    ({ bearing_deg, elevation_deg }) =>
-      !(bearing_deg >= 0 && bearing_deg < 360 && elevation_deg >= -10 && elevation_deg <= 90),
-  );
-  return wrong < 0 ? undefined : surveyWords.skylineLineWrong(wrong + 1);
 }
