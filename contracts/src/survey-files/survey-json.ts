@@ -1,4 +1,13 @@
-import { type FieldsOf, JOB_TABLES, type JobTable, referencesFrom } from '@yellow-pane/core/job';
+import {
+  type FieldsOf,
+  JOB_TABLES,
+  type JobTable,
+  NEW_PANE,
+  NEW_SURFACE,
+  NO_SITE_FACTS,
+  NO_WALL_FACTS,
+  referencesFrom,
+} from '@yellow-pane/core/job';
 import * as z from 'zod';
 import type { Op } from '../change';
 import { idSchema } from '../primitives';
@@ -18,30 +27,23 @@ export interface SurveyFile {
   readonly rows: { readonly [Table in SurveyTable]: readonly (FieldsOf<Table> & { readonly id: string })[] };
 }
 
+/** As a row is before anything is said. */
+function unsaid<Row extends object>(row: Row, ...fields: readonly (keyof Row)[]): Partial<Row> {
+  return Object.fromEntries(fields.map((field) => [field, row[field]])) as Partial<Row>;
+}
+
 /** What files of earlier versions did not hold yet. */
 const SINCE: Partial<Record<SurveyTable, Readonly<Record<string, unknown>>>> = {
   glassUnit: { edgeFinish: 'unseen', edgeDepth_nm: null },
-  glassPane: { tint: 'unknown', coating: 'unknown', coatedSide: 'unknown', gasAfter: 'unknown' },
-  surface: { edgesSeen: null },
+  glassPane: unsaid(NEW_PANE, 'tint', 'coating', 'coatedSide', 'gasAfter'),
+  surface: unsaid(NEW_SURFACE, 'edgesSeen'),
   siteFacts: {
-    sun: 'unknown',
-    blind: 'unknown',
-    heatOutlet: 'unknown',
-    rescueGlass: 'unknown',
-    consent: null,
-    oldFilm: 'unknown',
-    oldFilmArea_m2: null,
-    oldFilmYears: null,
-    residue: 'unknown',
+    ...unsaid(NO_SITE_FACTS, 'sun', 'blind', 'heatOutlet', 'rescueGlass', 'consent'),
+    ...unsaid(NO_SITE_FACTS, 'oldFilm', 'oldFilmArea_m2', 'oldFilmYears', 'residue'),
   },
   wallFacts: {
-    paintAge: 'unknown',
-    paintKind: 'unknown',
-    tapeTest: 'not done',
-    flatness_nm: null,
-    moisture: null,
-    ground_C: null,
-    ground: null,
+    ...unsaid(NO_WALL_FACTS, 'paintAge', 'paintKind', 'tapeTest'),
+    ...unsaid(NO_WALL_FACTS, 'flatness_nm', 'moisture', 'ground_C', 'ground'),
   },
 };
 

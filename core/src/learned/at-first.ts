@@ -146,7 +146,7 @@ const OTHERS = [
     word: 'soap in the slip that was right by the slide test',
     value: 0.0078,
     unit: 'share',
-    basis: 'common practice',
+    basis: 'ours',
   },
 ] as const satisfies readonly FirstFigure[];
 

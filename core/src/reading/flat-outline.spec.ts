@@ -91,7 +91,7 @@ function outlineOf(method: string, measure: JobRows['measure'], trim_mm?: number
 const byHand_m2 = (width: number, height: number, a: number): number =>
   (width * height - (a * width) / 2) / 1e6;
 /**
- * Moved in by 1.5 mm nothing stands out: A − P d + T d², P = 4 m, T = 1 + 1 + tan 26.57° + tan 63.43° = 4.5.
+ * Moved in by 1.5 mm nothing stands out: A − P d + T d², P = 4 m, T = 2 + tan 26.57° + tan 63.43° = 4.5.
  */
 const MOVED_IN_M2 = 0.88 - 4 * 0.0015 + 4.5 * 0.0015 ** 2;
 

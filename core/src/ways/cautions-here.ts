@@ -1,8 +1,7 @@
 import { type CutMethod, isCracked, isHurt } from '../job';
-import { RULES } from '../rules';
 import type { CautionKey } from './cautions';
 import type { SharedTool, StepTemplate } from './templates';
-import type { WorkStepsInput } from './work-steps';
+import { type WorkStepsInput, isHeavy, isHigh, isLargeSheet } from './work-case';
 
 /** What decides which dangers there are. */
 export interface DangerCase {
@@ -21,15 +20,6 @@ const OFF_GLASS: ReadonlySet<CutMethod> = new Set<CutMethod>([
   'textured wall',
 ]);
 const isOnGlass = ({ method }: WorkStepsInput): boolean => method === undefined || !OFF_GLASS.has(method);
-export const isLargeSheet = ({ area_m2 }: WorkStepsInput): boolean =>
-  area_m2 === undefined || area_m2 >= RULES.largeSheet.value;
-export const isHigh = ({ top_m = 0 }: WorkStepsInput): boolean => top_m > RULES.ladderFrom.value;
-/** Nobody knows what it weighs, or it weighs too much for one. */
-export const isHeavy = ({ pane_kg, area_m2 }: WorkStepsInput): boolean =>
-  pane_kg === undefined
-    ? area_m2 === undefined || area_m2 >= RULES.largeSheet.value
-    : pane_kg >= RULES.twoPeopleFrom.value;
-
 const usesGun = ({ step: { shared = [] } }: DangerCase): boolean => shared.includes('heat gun');
 const usesBlade = ({ step: { tools } }: DangerCase): boolean =>
   tools.some((tool) => /blade|scraper/.test(tool));

@@ -1,15 +1,13 @@
 export { type Caution, CAUTIONS } from './cautions';
+export { type WorkStepsInput, schoolCaseOf, stepCaseOf } from './work-case';
 export {
   MINUTES_FORMULA,
   type WorkStep,
   type LeftOutStep,
-  type WorkStepsInput,
   headOf,
   heldBackBy,
-  schoolCaseOf,
   schoolsAsked,
   stepCalled,
-  stepCaseOf,
   stepsLeftOut,
   wayFor,
   workStepsFor,

@@ -1,7 +1,7 @@
 import type { Basis } from '../learned';
 import { filled, numberWord } from './step-numbers';
 import { type StepTemplate, TEMPLATES, numbersOf } from './templates';
-import { stepCaseOf } from './work-steps';
+import { stepCaseOf } from './work-case';
 
 const HEAD = `# Ways of working
 
