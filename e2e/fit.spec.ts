@@ -4,6 +4,7 @@ import { allSaved, copyOfDemo, expect, test } from './house';
 /** Opens a surface of the job by its tag, at Fit. */
 async function fitOf(page: Page, job: string, tag: string): Promise<void> {
   await page.goto(`${job}/fit`);
+  await page.getByRole('searchbox', { name: 'Find a surface' }).fill(tag);
   await page.getByRole('option', { name: new RegExp(` ${tag} `) }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText(tag);
 }
@@ -66,6 +67,27 @@ test('rescue glass is held back until the written consent stands in Survey; a wo
   await allSaved(page);
   await page.getByRole('link', { name: /^Fit/ }).click();
   await expect(done).toBeEnabled();
+});
+
+test('a step that repeats counts its rounds: nine turns of a column, then done', async ({ page, as }) => {
+  await as(page, 'Wren');
+  const job = await copyOfDemo(page);
+  await fitOf(page, job, 'CO1');
+  await page
+    .getByRole('region', { name: 'Steps' })
+    .getByRole('button', { name: /One wing round/ })
+    .click();
+  await expect(page.getByText('9 times, one after the other.')).toBeVisible();
+  for (let round = 1; round < 9; round += 1)
+    await page.getByRole('button', { name: `Round ${round} of 9 done` }).click();
+  await allSaved(page);
+  await page.reload();
+  await page
+    .getByRole('region', { name: 'Steps' })
+    .getByRole('button', { name: /One wing round/ })
+    .click();
+  await page.getByRole('button', { name: 'Done, next step' }).click();
+  await expect(page.getByRole('button', { name: 'Not done after all' })).toBeVisible();
 });
 
 test('in the middle of the work: what now, three lines, and back to the step', async ({ page, as }) => {

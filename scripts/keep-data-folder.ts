@@ -213,6 +213,7 @@ const ops: readonly Op[] = [
     step: 'clean',
     templateVersion: 1,
     startedAt: '2026-11-29T12:00:00.000Z',
+    round: 0,
     doneAt: null,
     note: 'kept',
   }),

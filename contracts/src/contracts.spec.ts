@@ -303,6 +303,7 @@ const samples = {
     step: 'clean',
     templateVersion: 1,
     startedAt: null,
+    round: 0,
     doneAt: '2026-11-24T09:20:00.000Z',
     note: '',
   },

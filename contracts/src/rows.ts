@@ -311,6 +311,7 @@ const workRecord = z.strictObject({
   templateVersion: z.int().min(1).max(10_000),
   startedAt: instantSchema.nullable(),
   doneAt: instantSchema.nullable(),
+  round: z.int().min(0).max(100_000),
   note: text(4000),
 }) satisfies z.ZodType<WorkRecord>;
 

@@ -25,13 +25,7 @@ const change = (n: number, ops: readonly Op[]): Change => ({
 export const DEMO_CHANGES: readonly { readonly jobId: string; readonly change: Change }[] = [
   {
     jobId: SUMMIT_JOB_ID,
-    change: change(
-      1,
-      summitOps(
-        SUMMIT_JOB_ID,
-        workStepsFor({ condition: 'sound', isSecurityFilm: false }),
-      ),
-    ),
+    change: change(1, summitOps(SUMMIT_JOB_ID, workStepsFor({ condition: 'sound', isSecurityFilm: false }))),
   },
   {
     jobId: DEMO_JOB_ID,

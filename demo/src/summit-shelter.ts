@@ -194,6 +194,7 @@ function workOps(n: number, steps: readonly WorkStep[]): readonly Op[] {
       step,
       templateVersion,
       startedAt: null,
+      round: 0,
       doneAt: FINISHED_AT,
       note: '',
     },

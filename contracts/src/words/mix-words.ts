@@ -24,6 +24,8 @@ const REMARKS = {
   'it is cold': ({ air_C }, { temperature }) =>
     `It will be ${temperature(air_C)}: a little more primer than thinner. How much is not known: ask.`,
   'as the slide test found': 'As the last slide test found it right.',
+  'it is warm': ({ air_C, over_C }, { temperature }) =>
+    `It will be ${temperature(air_C)}: over ${temperature(over_C)} slip may take up to twice the soap. Slide first.`,
   'outside only': 'For shrinking outside only: far too rich for laying film.',
   'laps and corners only': 'On laps, seams and inside corners only; dry 5 to 15 min.',
 } satisfies Messages<MixRemark>;

@@ -29,6 +29,7 @@ export type MixRemark =
   | { readonly case: 'it is cold'; readonly air_C: number }
   | { readonly case: 'as the slide test found' }
   | { readonly case: 'outside only' }
+  | { readonly case: 'it is warm'; readonly air_C: number; readonly over_C: number }
   | { readonly case: 'laps and corners only' };
 
 /** What is found of the mix. */

@@ -95,6 +95,13 @@ describe('is the strength judged for its step?', () => {
       verdict: 'go',
     });
   });
+  it('over 22 °C a recipe says that it may take up to twice the soap; caps are counted by warmth themselves', () => {
+    const remarks = (slip: string, air_C: number) =>
+      sheet(slip, 'trim in place', { air_C })[0]?.remarks.map((remark) => remark.case);
+    expect(remarks('household', 26)).toContain('it is warm');
+    expect(remarks('household', 20)).not.toContain('it is warm');
+    expect(remarks('concentrate', 26)).toEqual(['caps by warmth']);
+  });
   it('primer in the cold says so, and that nobody knows how much more', () => {
     const primer = (coldest_C: number) =>
       mixSheet({

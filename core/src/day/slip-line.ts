@@ -72,11 +72,14 @@ export function slipLine(
       : slip === 'own'
         ? asItWasRight(rate('mix-right'), bottle_ml)
         : byCaps(air_C, bottle_ml, rate('mix-cap'));
-  return lineOf('slip', made, parts, {
+  const warmth: readonly MixRemark[] =
+    air_C > WARM_C && made.recipe.case !== 'by caps' ? [{ case: 'it is warm', air_C, over_C: WARM_C }] : [];
+  const line = lineOf('slip', made, parts, {
     lean: rate('mix-lean').value,
     rich: rate('mix-rich-flat').value,
     bottle_ml,
   });
+  return { ...line, remarks: [...line.remarks, ...warmth] };
 }
 
 /** Richer, and outside alone: judged by what shrinking bears. */

@@ -9,6 +9,8 @@ export interface WorkRecord {
   readonly templateVersion: number;
   readonly startedAt: string | null;
   readonly doneAt: string | null;
+  /** Rounds done so far of a step that repeats. */
+  readonly round: number;
   readonly note: string;
 }
 

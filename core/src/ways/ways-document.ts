@@ -1,6 +1,7 @@
 import type { Basis } from '../learned';
 import { filled, numberWord } from './step-numbers';
 import { type StepTemplate, TEMPLATES, numbersOf } from './templates';
+import { SCHOOLS, SCHOOL_KEYS, type SchoolOption } from './schools';
 import { stepCaseOf } from './work-case';
 
 const HEAD = `# Ways of working
@@ -19,7 +20,7 @@ export function waysDocument(): string {
     ({ template, steps }) =>
       `\n## ${template}\n\n${steps.map((step, index) => `${index + 1}. ${lineOf(step)}`).join('\n')}\n`,
   );
-  return `${HEAD}${ways.join('')}`;
+  return `${HEAD}${ways.join('')}${schoolsChapter()}`;
 }
 
 function lineOf(step: StepTemplate): string {
@@ -34,4 +35,17 @@ function lineOf(step: StepTemplate): string {
     ...doubts,
   ];
   return `${filled(step.what, numbers, 'metric')} *${step.why}* (${marks.join('; ')})`;
+}
+
+/** Every question practitioners answer differently, with its answers. */
+function schoolsChapter(): string {
+  const lines = SCHOOL_KEYS.map((key) => {
+    const { asks, options } = SCHOOLS[key];
+    const answers = options.map(
+      ({ value, reason, basis }: SchoolOption) =>
+        `- **${value}**: ${reason}${basis === undefined ? '' : ` (${said(basis)})`}`,
+    );
+    return `\n### ${asks}\n\n${answers.join('\n')}\n`;
+  });
+  return `\n## Schools\n\nChosen for one surface, for the whole job, or by a rule from the case.\n${lines.join('')}`;
 }

@@ -151,6 +151,19 @@ describe('G, K: heat after stretching', () => {
   });
 });
 
+describe('film without handling data', () => {
+  it('goes its way all the same; what its sheet does not say is a guess, and said to be one', () => {
+    for (const own of [
+      of('wrapped edges', { postHeat_C: null }),
+      of('furrow girth'),
+      of('wrapped edges', { family: 'wrap' }),
+    ]) {
+      const heat = own.find((one) => one.step === 'post-heat');
+      expect(heat?.doubtful).toEqual([{ figure: '90 °C', basis: 'ours' }]);
+    }
+  });
+});
+
 describe('E: security film', () => {
   it('T, pressed out half by half, then trimmed, whatever the schools of the job', () => {
     for (const trim of ['before squeezing out', 'after squeezing out'])

@@ -40,6 +40,7 @@ const LANDED: Readonly<Record<string, string>> = {
   '0021_film_sheet.sql': '6298fe71895ff354b60f0d8df84e6ddb8e7abad9af5608da869b17878acf3c76',
   '0022_ways.sql': 'd4427bca24067aa0d9c8b352f77d7d96cdea218882129bb915c4fffcac7c47b5',
   '0023_schools_chosen.sql': '7e1395e211e8e766b9062f070e80d13dbaf900ba8624ecff6578068ed1325e8c',
+  '0024_rounds.sql': '2c7533c42a90312f20a20b59f20381eae1cc03ba5ad652128091400ec6a39a29',
 };
 
 describe('may a migration be changed once it has landed?', () => {

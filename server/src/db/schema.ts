@@ -42,6 +42,7 @@ export const workRecord = pgTable(
     templateVersion: integer().notNull(),
     startedAt: instant(),
     doneAt: instant(),
+    round: integer().notNull().default(0),
     note: text().notNull(),
   },
   (t) => [

@@ -168,6 +168,7 @@ describe('does the list of jobs count what is fitted?', () => {
               step,
               templateVersion: 1,
               startedAt: '2026-11-24T08:00:00Z',
+              round: 0,
               doneAt: null,
               note: '',
             },

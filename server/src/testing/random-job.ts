@@ -246,6 +246,7 @@ function randomWork(dice: Dice, applicationId: string, way: ReturnType<typeof te
       templateVersion: version,
       startedAt: DONE_AT,
       doneAt,
+      round: 0,
       note: '',
     });
   const done = steps.slice(0, pick(dice, [0, 0, 1, 3, steps.length]));

@@ -106,4 +106,4 @@ export function schoolsTaken(own: SchoolCase, chosen: ChosenSchools, ofJob: Chos
   ) as unknown as Schools;
 }
 
-export type { School, SchoolCase } from './school';
+export type { School, SchoolCase, SchoolOption } from './school';

@@ -104,6 +104,7 @@ describe('how far is each surface of the demo?', () => {
           templateVersion: 1,
           startedAt: '2026-11-25T08:00:00Z',
           doneAt,
+          round: 0,
           note: '',
         });
       desk.do('begun', [work(steps[0]?.key ?? '', null)]);

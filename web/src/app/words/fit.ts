@@ -39,6 +39,8 @@ export const fitWords = {
   whatThen: 'Then:',
   withinMinutes: (most: number) => (most === 0 ? ', at once' : `, within ${most} min`),
   leftOut: 'Left out here',
+  roundDone: (round: number, of: number) => `Round ${round} of ${of} done`,
+  roundTicked: (tag: string, step: number, round: number) => `${tag}: step ${step}, round ${round} done`,
   rowShows: (shows: string) =>
     shows === 'either' ? 'Either will do: the row is hardly off.' : `Shows less: ${shows}.`,
   rowToRead: (tags: string) => `Not known yet: read the level of the top edge of ${tags}.`,

@@ -60,6 +60,7 @@ export class DayCommands {
             step: waitEndedStep(step),
             templateVersion: 1,
             startedAt: null,
+            round: 0,
             doneAt: at,
             note: '',
           })

@@ -116,6 +116,14 @@ export class Fit {
     const application = this.application();
     return application === undefined ? [] : whatNowFor(application.method, this.film()?.family);
   });
+  /** What the large button does now. */
+  protected readonly doneWord = computed(() => {
+    const step = this.current();
+    if (step === undefined || this.record()?.doneAt != null) return fitWords.notDoneAfterAll;
+    const round = (this.record()?.round ?? 0) + 1;
+    if (round < step.rounds) return fitWords.roundDone(round, step.rounds);
+    return step.number === this.steps().length ? fitWords.done : fitWords.doneNextStep;
+  });
   protected readonly isLast = computed(() => isHandover(this.current()?.step ?? ''));
   protected readonly noteKey = computed(
     () => `note:${this.application()?.id ?? ''}:${this.current()?.step ?? ''}`,
@@ -195,14 +203,24 @@ export class Fit {
     return SHAPE_OF_STATE[stepStateOf(this.#records().get(step.step))];
   }
 
+  /** Done, or one round of it; not done after all begins its rounds anew. */
   protected toggleDone(): void {
     const step = this.current();
     if (step === undefined || this.heldBack() !== undefined) return;
     const isDone = stepStateOf(this.record()) === 'done';
+    const round = isDone ? 0 : (this.record()?.round ?? 0) + 1;
+    const isLast = round >= step.rounds;
+    const now = new Date().toISOString();
     this.#write(
       step,
-      { doneAt: isDone ? null : new Date().toISOString() },
-      fitWords.stepTicked(this.surface()?.tag ?? '', step.number, isDone ? fitWords.notDone : 'done'),
+      {
+        round,
+        doneAt: !isDone && isLast ? now : null,
+        ...(isDone || isLast ? {} : { startedAt: this.record()?.startedAt ?? now }),
+      },
+      isDone || isLast
+        ? fitWords.stepTicked(this.surface()?.tag ?? '', step.number, isDone ? fitWords.notDone : 'done')
+        : fitWords.roundTicked(this.surface()?.tag ?? '', step.number, round),
     );
   }
 
@@ -224,7 +242,7 @@ export class Fit {
 
   #write(
     step: WorkStep,
-    fields: Partial<Pick<RowOf<'workRecord'>, 'startedAt' | 'doneAt' | 'note'>>,
+    fields: Partial<Pick<RowOf<'workRecord'>, 'startedAt' | 'doneAt' | 'round' | 'note'>>,
     label: string,
     seen?: number,
   ): void {
@@ -240,6 +258,7 @@ export class Fit {
             templateVersion: step.templateVersion,
             startedAt: null,
             doneAt: null,
+            round: 0,
             note: '',
             ...fields,
           })

@@ -1,0 +1,1 @@
+ALTER TABLE "work_record" ADD COLUMN "round" integer DEFAULT 0 NOT NULL;
