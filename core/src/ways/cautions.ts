@@ -1,3 +1,7 @@
+import type { DisplayUnits } from '../quantity';
+import { RULES } from '../rules';
+import { type StepNumbers, filled, kilograms, metres, minutes } from './step-numbers';
+
 /** A danger and what to do about it, shown where the work meets it. */
 export interface Caution {
   readonly key: string;
@@ -8,9 +12,11 @@ export interface Caution {
 }
 
 interface Entry {
+  /** Figures stand in both as `{name}`, as in a step. */
   readonly word: string;
   readonly says: string;
   readonly stops?: Caution['stops'];
+  readonly numbers?: StepNumbers;
 }
 
 /** Common practice, no published source; figures of time that are ours say so. */
@@ -61,7 +67,8 @@ const entries = {
   largeSheet: { word: 'Large sheet', says: 'Two people: a sheet this size pulls one person off a ladder.' },
   weight: {
     word: 'Weight',
-    says: 'Pane, sash or roll weighs 25 kg or more, by its size and thickness or because nobody knows them: two people.',
+    says: 'Pane, sash or roll weighs {heavy} or more, by its size and thickness or because nobody knows them: two people.',
+    numbers: { heavy: kilograms(RULES.twoPeopleFrom.value) },
   },
   sockets: {
     word: 'Spray near sockets',
@@ -97,7 +104,8 @@ const entries = {
   },
   heatGun: {
     word: 'Heat gun',
-    says: 'Heat-resistant glove on the tool hand. Never leave it hot on film, glass, seals or near solvents. Keep it moving. At the end: gun off, cooling 10 min.',
+    says: 'Heat-resistant glove on the tool hand. Never leave it hot on film, glass, seals or near solvents. Keep it moving. At the end: gun off, cooling {cooling}.',
+    numbers: { cooling: minutes(10) },
   },
   gunAndSpray: {
     word: 'Gun beside spray',
@@ -109,7 +117,13 @@ const entries = {
   },
   hotWall: {
     word: 'Heat on a wall',
-    says: 'Foam or wood behind it, dust, smoke detectors: look first. Extinguisher at hand; watch for fire afterwards, 30 to 60 min (our guess).',
+    says: 'Foam or wood behind it, dust, smoke detectors: look first. Extinguisher at hand; watch for fire afterwards, {watch}.',
+    numbers: {
+      watch: {
+        ...minutes([RULES.fireWatch.least, RULES.fireWatch.most], 'ours'),
+        note: 'our guess',
+      },
+    },
   },
   heaterLines: {
     word: 'Heater lines and aerial',
@@ -141,8 +155,9 @@ const entries = {
     says: 'Feet dry and level, three points of contact, nobody alone with gun and ladder. Read, stow, then climb.',
   },
   platform: {
-    word: 'Above 2 m',
+    word: 'Above {height}',
     says: 'A platform for squeezing out: both hands push.',
+    numbers: { height: metres(RULES.ladderFrom.value) },
   },
   vehicleRules: {
     word: 'Vehicle glass',
@@ -164,10 +179,10 @@ const entries = {
 
 export type CautionKey = keyof typeof entries;
 
-/** The caution of a key. */
-export function caution(key: CautionKey): Caution {
-  const entry: Entry = entries[key];
-  return { key, word: entry.word, says: entry.says, stops: entry.stops ?? null };
+/** The caution of a key, its figures in the units of the crew. */
+export function caution(key: CautionKey, units: DisplayUnits = 'metric'): Caution {
+  const { word, says, stops = null, numbers = {} }: Entry = entries[key];
+  return { key, word: filled(word, numbers, units), says: filled(says, numbers, units), stops };
 }
 
-export const CAUTIONS: readonly Caution[] = (Object.keys(entries) as CautionKey[]).map(caution);
+export const CAUTIONS: readonly Caution[] = (Object.keys(entries) as CautionKey[]).map((key) => caution(key));

@@ -99,6 +99,21 @@ describe('is every danger said at its step, and only where it is?', () => {
   });
 });
 
+describe('in whose units is it said?', () => {
+  it('2 m are 6.6 ft, 25 kg 55 lb', () => {
+    const said = (units: 'metric' | 'imperial', key: string) =>
+      of('security', { top_m: 2.4, pane_kg: 30, units })
+        .flatMap(({ cautions }) => cautions)
+        .find((own) => own.key === key);
+    expect([said('metric', 'platform')?.word, said('imperial', 'platform')?.word]).toEqual([
+      'Above 2 m',
+      'Above 6.6 ft',
+    ]);
+    expect(said('metric', 'weight')?.says).toContain('25 kg');
+    expect(said('imperial', 'weight')?.says).toContain('55 lb');
+  });
+});
+
 describe('what holds a step back?', () => {
   const first = (more: Partial<WorkStepsInput>) => {
     const steps = of('trim in place', more);

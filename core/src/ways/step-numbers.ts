@@ -1,7 +1,7 @@
 import type { Basis } from '../learned';
 import { type DisplayUnits, formatLengthWithUnit, formatTemperature, nmFromMm } from '../quantity';
 
-export type NumberUnit = 'mm' | '°C' | '°' | 'mm/s' | 's' | 'min' | 'h' | 'days' | '%';
+export type NumberUnit = 'mm' | 'm' | 'kg' | '°C' | '°' | 'mm/s' | 's' | 'min' | 'h' | 'days' | '%';
 
 /** A figure of a step: one value or from–to, with its unit and how it is known. */
 export interface StepNumber {
@@ -20,6 +20,8 @@ const make =
   (value: StepNumber['value'], basis: Basis = 'common practice'): StepNumber => ({ value, unit, basis });
 
 export const mm = make('mm');
+export const metres = make('m');
+export const kilograms = make('kg');
 export const celsius = make('°C');
 export const degrees = make('°');
 export const mmPerSecond = make('mm/s');
@@ -29,6 +31,9 @@ export const hours = make('h');
 export const days = make('days');
 export const percent = make('%');
 
+/** Exact, by definition. */
+const M_PER_FT = 0.3048;
+const KG_PER_LB = 0.45359237;
 const NAMED = /\{(\w+)\}/g;
 
 /** Words with their figures filled in, in the units of the crew; a name without a figure stays as it is. */
@@ -56,6 +61,10 @@ function one(value: number, unit: NumberUnit, units: DisplayUnits): string {
       return formatLengthWithUnit(nmFromMm(value), units);
     case 'mm/s':
       return `${formatLengthWithUnit(nmFromMm(value), units)} a second`;
+    case 'm':
+      return units === 'metric' ? `${value} m` : `${Math.round((value * 10) / M_PER_FT) / 10} ft`;
+    case 'kg':
+      return units === 'metric' ? `${value} kg` : `${Math.round(value / KG_PER_LB)} lb`;
     case '°C':
       return formatTemperature(value, units);
     case '°':
@@ -74,7 +83,8 @@ export const namesIn = (words: string): readonly string[] =>
   [...words.matchAll(NAMED)].map(([, name = '']) => name);
 
 /** What a figure of a step is. */
-export type FigureKind = 'angle' | 'distance' | 'speed' | 'overlap' | 'temperature' | 'time' | 'strength';
+export type FigureKind =
+  'angle' | 'weight' | 'distance' | 'speed' | 'overlap' | 'temperature' | 'time' | 'strength';
 
 /** A figure as it is said, with what it is and how it is known. */
 export interface SaidFigure {
@@ -85,6 +95,8 @@ export interface SaidFigure {
 
 const KIND_OF_UNIT: Readonly<Record<NumberUnit, FigureKind>> = {
   mm: 'distance',
+  m: 'distance',
+  kg: 'weight',
   '°C': 'temperature',
   '°': 'angle',
   'mm/s': 'speed',
