@@ -115,15 +115,6 @@ export const VIEWS: readonly View[] = [
   },
   { name: 'day-crew', path: `${JOB}/day/${surface(1)}`, before: planDays },
   {
-    name: 'day-surfaces',
-    path: `${JOB}/day/${surface(1)}`,
-    before: async (page) => {
-      await planDays(page);
-      await page.getByRole('button', { name: 'by surface' }).click();
-      await page.waitForTimeout(300);
-    },
-  },
-  {
     name: 'day-mix',
     path: `${JOB}/day/${surface(1)}`,
     before: async (page) => {
@@ -147,6 +138,15 @@ export const VIEWS: readonly View[] = [
     before: async (page) => {
       await page.getByRole('button', { name: 'Done, next step' }).click();
       await page.getByRole('button', { name: 'Start timer' }).click();
+    },
+  },
+  {
+    name: 'fit-schools',
+    path: `${JOB}/fit/${surface(26)}`,
+    before: async (page) => {
+      await page.getByRole('button', { name: /Sweep surplus water out/ }).click();
+      await page.getByText('Shrunk:').click();
+      await page.waitForTimeout(800);
     },
   },
   {

@@ -153,7 +153,7 @@ export function stepCalled(template: string, step: string, units: DisplayUnits =
 }
 
 /** The first sentence of a step: what is done, before how it is done. */
-export const headOf = (what: string): string => /^.*?[.:](?=\s|$)/.exec(what)?.[0] ?? what;
+export const headOf = (what: string): string => /^.*?\.(?=\s|$)/.exec(what)?.[0] ?? what;
 
 /**
  * The danger that holds a step back: until there is consent, or until a word is written at any step that has

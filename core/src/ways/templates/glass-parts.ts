@@ -160,7 +160,7 @@ export const RINSE: StepTemplate = {
 
 export const ALIGN: StepTemplate = {
   key: 'align',
-  what: 'Glass and adhesive well wetted. Place it, slide it: top by tape marks or factory edge. A hand always on it. Let it lie evenly; light mist, large pockets out by finger. Look at the alignment again after every step.',
+  what: 'Place it and slide it into line, glass and adhesive well wetted. Top by tape marks or factory edge. A hand always on it. Let it lie evenly; light mist, large pockets out by finger. Look at the alignment again after every step.',
   variants: [
     {
       school: 'rowLine',

@@ -39,6 +39,7 @@ export const fitWords = {
   whatThen: 'Then:',
   withinMinutes: (most: number) => (most === 0 ? ', at once' : `, within ${most} min`),
   leftOut: 'Left out here',
+  dangers: 'Dangers of this step',
   roundDone: (round: number, of: number) => `Round ${round} of ${of} done`,
   roundTicked: (tag: string, step: number, round: number) => `${tag}: step ${step}, round ${round} done`,
   rowShows: (shows: string) =>

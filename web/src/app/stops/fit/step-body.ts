@@ -14,8 +14,21 @@ import { fitWords } from '../../words/fit';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let own = step();
-    @for (caution of own.cautions; track caution.key) {
-      <yp-caution [word]="caution.word" [says]="caution.says" [isStop]="caution.stops !== null" />
+    @for (caution of stops(); track caution.key) {
+      <yp-caution [word]="caution.word" [says]="caution.says" [isStop]="true" />
+    }
+    @if (dangers().length > 0) {
+      <ul
+        class="border border-l-8 border-ink rounded-card bg-paper px-3 py-2 flex flex-col gap-1"
+        role="note"
+        [attr.aria-label]="words.dangers"
+      >
+        @for (caution of dangers(); track caution.key) {
+          <li class="leading-snug">
+            <strong>{{ caution.word }}.</strong> {{ caution.says }}
+          </li>
+        }
+      </ul>
     }
     <p class="text-2xl leading-snug font-semibold max-w-[46rem]">{{ head() }}</p>
     @if (rest()) {
@@ -88,6 +101,8 @@ export class StepBody {
   readonly #reading = inject(JobReading);
   readonly step = input.required<WorkStep>();
   readonly application = input.required<RowOf<'application'>>();
+  protected readonly stops = computed(() => this.step().cautions.filter((own) => own.stops !== null));
+  protected readonly dangers = computed(() => this.step().cautions.filter((own) => own.stops === null));
   protected readonly head = computed(() => headOf(this.step().what));
   /** How it is done, after what is done. */
   protected readonly rest = computed(() => this.step().what.slice(this.head().length).trim());
