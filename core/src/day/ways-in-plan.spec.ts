@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { CUT_METHODS } from '../job';
+import { CUT_METHODS, FAMILY_NAMES, SHAPES_OF_KIND, type SurfaceKind, type SurfaceShape } from '../job';
+import { methodAfter } from '../cutting';
 import { SCHOOLS, SCHOOL_KEYS, type WorkStepsInput, stepsLeftOut, wayFor, workStepsFor } from '../ways';
 import { type DaySurface, dayProblem, kitList, mixSheet, waitOf } from './index';
 
@@ -148,6 +149,20 @@ describe('what holds for any surface, film and school?', () => {
       }),
       { seed: 22, numRuns: 150 },
     );
+  });
+  it('every kind, shape and family of film has a way that suits it; of columns with four sides nobody knows one', () => {
+    for (const [kind, shapes] of Object.entries(SHAPES_OF_KIND) as [SurfaceKind, readonly SurfaceShape[]][])
+      for (const shape of shapes)
+        for (const family of FAMILY_NAMES) {
+          const way = wayFor({ method: methodAfter({ kind, shape, family }, undefined), family, shape });
+          expect([shape, family, way !== undefined]).toEqual([shape, family, shape !== 'square column']);
+          if (kind !== 'pane')
+            expect([shape, family, way?.steps.some(({ slip }) => slip !== undefined) ?? false]).toEqual([
+              shape,
+              family,
+              false,
+            ]);
+        }
   });
   it('film that stays outside has no inside step; a glazed face no gun; a coated or plastic face no blade', () => {
     fc.assert(

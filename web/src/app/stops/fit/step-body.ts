@@ -18,17 +18,19 @@ import { fitWords } from '../../words/fit';
       <yp-caution [word]="caution.word" [says]="caution.says" [isStop]="true" />
     }
     @if (dangers().length > 0) {
-      <ul
-        class="border border-l-8 border-ink rounded-card bg-paper px-3 py-2 flex flex-col gap-1"
+      <div
+        class="border border-l-8 border-ink rounded-card bg-paper px-3 py-2"
         role="note"
         [attr.aria-label]="words.dangers"
       >
-        @for (caution of dangers(); track caution.key) {
-          <li class="leading-snug">
-            <strong>{{ caution.word }}.</strong> {{ caution.says }}
-          </li>
-        }
-      </ul>
+        <ul class="flex flex-col gap-1">
+          @for (caution of dangers(); track caution.key) {
+            <li class="leading-snug">
+              <strong>{{ caution.word }}.</strong> {{ caution.says }}
+            </li>
+          }
+        </ul>
+      </div>
     }
     <p class="text-2xl leading-snug font-semibold max-w-[46rem]">{{ head() }}</p>
     @if (rest()) {
