@@ -25,6 +25,7 @@ test('the contradiction of the demo is said in words, decided by one more measur
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.getByText('Left or right height is about 18 mm off.')).toBeVisible();
   await expect(field(page, 'Right height')).toHaveValue('2158');
+  await allSaved(page);
 });
 
 test('the same contradiction walked to its mending from outside: drawing, words, buttons, table and focus change sides together, and stay so over a reload', async ({

@@ -10,7 +10,7 @@ import { glassWeight } from './glazing';
 import { aFilm, someRows } from './choosing/fixtures';
 import { type MixInput, dayProblem, mixSheet, slideTest } from './day';
 import { SLIP_MIXES, slipNeeded, slipShare, workStepsFor } from './ways';
-import { clearBy, panelWarming, primerDry, promoterDry, rollWarming, wallDry } from './waiting';
+import { openTime, clearBy, panelWarming, primerDry, promoterDry, rollWarming, wallDry } from './waiting';
 import { checkSurface, rectangleSizes } from './measure';
 import { girths } from './measure/shapes/wall';
 import type { SurfaceShape } from './job';
@@ -269,6 +269,10 @@ const RESULTS: readonly (readonly [string, readonly Step[]])[] = [
   ['sector angle', sector?.angle_rad.why ?? []],
   ['pattern cell', cellOf(2450, 320, 640).why],
   ['drops', dropCount({ whole_mm: 5000, roll_mm: 1370, lap_mm: 25 }).why],
+  [
+    'slip stays wet',
+    openTime({ surface_C: 22, air_C: 20, humidity: 0.5, draught_ms: 0.2 }).likely_min?.why ?? [],
+  ],
   ...(['sticks', 'right', 'runs off'] as const).map(
     (slide) =>
       [

@@ -128,6 +128,20 @@ export const RULES = {
     reason: 'Up to this much surplus curved film may be shrunk in one sweep; above it fold by fold.',
     source: OURS,
   },
+  waterFilm: {
+    value: 60,
+    least: 20,
+    most: 150,
+    unit: 'g/m²',
+    reason: 'Water that lies on glass that was sprayed; what it runs down to.',
+    source: OURS,
+  },
+  usualDraught: {
+    value: 0.2,
+    unit: 'm/s',
+    reason: 'Air moving over a surface, taken where nobody measured it.',
+    source: OURS,
+  },
   fireWatch: {
     value: 30,
     least: 30,

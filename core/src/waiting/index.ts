@@ -30,3 +30,4 @@ export {
   wallDry,
   wantsWarmRoom,
 } from './waits';
+export { type OpenTime, OPEN_TIME_FORMULAS, type WetCase, openTime } from './open-time';

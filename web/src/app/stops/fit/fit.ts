@@ -4,6 +4,7 @@ import {
   Component,
   DestroyRef,
   computed,
+  effect,
   inject,
   linkedSignal,
   signal,
@@ -39,7 +40,9 @@ import { KeptField, type Typed } from '../../fields/kept-field';
 import { StateMark, type StateShape } from '../../ui/state-mark';
 import { StopFrame } from '../../shell/stop-frame';
 import { AfterIt } from './after-it';
+import { ReadyHere } from './ready-here';
 import { SchoolsPanel } from './schools-panel';
+import { StaysWet } from './stays-wet';
 import { StepBody } from './step-body';
 import { fitWords } from '../../words/fit';
 
@@ -47,7 +50,8 @@ const SHAPE_OF_STATE: Readonly<Record<StepState, StateShape>> = { open: 'open', 
 /** Fitting: one step at a time, large enough for wet hands, with its dangers there and then. */
 @Component({
   selector: 'yp-fit',
-  imports: [AfterIt, StopFrame, CautionNote, Figure, KeptField, SchoolsPanel, StateMark, StepBody],
+  imports: [StaysWet, AfterIt, StopFrame, CautionNote, Figure, KeptField, SchoolsPanel, StateMark, StepBody],
+  providers: [ReadyHere],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './fit.html',
   host: { class: 'contents' },
@@ -62,6 +66,8 @@ export class Fit {
   protected readonly selection = inject(Selection);
   protected readonly surface = this.selection.surface;
   readonly #instant = signal(Date.now());
+  /** To the minute: glass does not change faster. */
+  protected readonly minute_ms = computed(() => Math.floor(this.#instant() / 60_000) * 60_000);
   protected readonly application = computed(() => this.reading.applicationsOf(this.surface()?.id ?? '')[0]);
   protected readonly cutAlarm = computed(() => {
     const changed = changedAfterCut(this.reading.view(), this.surface()?.id ?? '');
@@ -145,6 +151,10 @@ export class Fit {
   });
 
   constructor() {
+    const here = inject(ReadyHere);
+    effect(() => {
+      here.application.set(this.application());
+    });
     const ticking = setInterval(() => {
       this.#instant.set(Date.now());
     }, 1000);

@@ -1,0 +1,49 @@
+import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
+import type { RowOf } from '@yellow-pane/core/job';
+import type { ReadyAnswer } from '@yellow-pane/core/reading';
+import { JobClock } from '../../day/job-clock';
+import { ReadinessBook } from '../../day/readiness-book';
+import { JobReading } from '../../job/job-reading';
+
+const SETTLE_MS = 400;
+
+/** Glass and air of the surface in hand, hour by hour: asked once for all that Fit says of it. */
+@Injectable()
+export class ReadyHere {
+  readonly #reading = inject(JobReading);
+  readonly #book = inject(ReadinessBook);
+  readonly #clock = inject(JobClock).clock;
+  readonly #answers = signal<readonly ReadyAnswer[]>([]);
+  readonly application = signal<RowOf<'application'> | undefined>(undefined);
+  readonly moments = computed(
+    () => this.#answers().find(({ id }) => id === this.application()?.id)?.moments ?? [],
+  );
+
+  constructor() {
+    this.#book.weather.begin();
+    let turn = 0;
+    let settling: ReturnType<typeof setTimeout> | undefined;
+    effect(() => {
+      const surface = this.#reading.view().surfaceById.get(this.application()?.surfaceId ?? '');
+      const { from_ms, to_ms } = this.#clock();
+      this.#book.weather.hours();
+      this.#book.indoor();
+      clearTimeout(settling);
+      turn += 1;
+      const own = turn;
+      if (surface === undefined) return;
+      settling = setTimeout(() => {
+        void untracked(() => this.#book.ask([surface], from_ms, to_ms)).then(
+          (answers) => {
+            if (own === turn) this.#answers.set(answers);
+          },
+          () => undefined,
+        );
+      }, SETTLE_MS);
+    });
+    inject(DestroyRef).onDestroy(() => {
+      turn += 1;
+      clearTimeout(settling);
+    });
+  }
+}
