@@ -70,6 +70,27 @@ test('the figure is redrawn while typing, before anything is taken over', async 
   await expect(field(page, 'Width at the bottom')).toHaveValue('1181');
 });
 
+test('a box that moves between drawing and list keeps the hand that types in it: no figure goes astray', async ({
+  page,
+}) => {
+  await page.goto(`${await copyOfDemo(page)}/survey`);
+  await page.getByRole('button', { name: 'New surface' }).click();
+  await expect(field(page, 'Width at the top')).toBeFocused();
+  for (const text of ['880', '880', '884', '120']) {
+    await page.keyboard.type(text);
+    await page.keyboard.press('Enter');
+  }
+  const beside = page.getByRole('group', { name: 'Measures beside the drawing' });
+  const middle = field(page, 'Middle height');
+  await expect(beside.getByLabel('Middle height')).toBeFocused();
+  await page.keyboard.type('1201', { delay: 60 });
+  await expect(beside.getByLabel('Middle height')).toBeHidden();
+  await expect(middle).toBeFocused();
+  await expect(middle).toHaveValue('1201');
+  await page.keyboard.press('Enter');
+  await expect(field(page, 'Right height')).toBeFocused();
+});
+
 test('what cannot be read stays in its field, marked and explained, and survives a reload', async ({
   page,
 }) => {

@@ -86,6 +86,20 @@ export class MeasureField {
     this.box().nativeElement.focus();
   }
 
+  isHeld(): boolean {
+    return document.activeElement === this.box().nativeElement;
+  }
+
+  caret(): number {
+    return this.box().nativeElement.selectionEnd ?? this.box().nativeElement.value.length;
+  }
+
+  /** Goes on where the hand was, with what was typed as it is. */
+  resume(caret: number): void {
+    this.focus();
+    this.box().nativeElement.setSelectionRange(caret, caret);
+  }
+
   /** Where it stands in the page, for walking by arrow keys. */
   middle(): { readonly x: number; readonly y: number } {
     const { left, top, width, height } = this.box().nativeElement.getBoundingClientRect();

@@ -3,11 +3,14 @@ import {
   Component,
   type ElementRef,
   DestroyRef,
+  Injector,
   computed,
+  effect,
   inject,
   input,
   output,
   signal,
+  untracked,
   viewChild,
   viewChildren,
   afterNextRender,
@@ -198,6 +201,24 @@ export class SurfaceSheet {
 
   constructor() {
     const destroy = inject(DestroyRef);
+    const injector = inject(Injector);
+    // A box that moves between drawing and list is made anew: the hand that types in it goes with it.
+    effect(() => {
+      this.drawn();
+      this.beside();
+      const held = untracked(() => this.fieldViews().find((field) => field.isHeld()));
+      if (held === undefined) return;
+      const [key, caret] = [untracked(held.slot), held.caret()];
+      afterNextRender(
+        () => {
+          if (document.activeElement === document.body)
+            this.fieldViews()
+              .find((field) => field.slot() === key)
+              ?.resume(caret);
+        },
+        { injector },
+      );
+    });
     afterNextRender(() => {
       const sheet = this.sheetElement().nativeElement;
       const observer = new ResizeObserver(() => {
