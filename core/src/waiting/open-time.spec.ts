@@ -6,7 +6,7 @@ import { openTime } from './index';
 /** Heat of vaporisation of water, J/kg. @source 2501 − 2.361 T kJ/kg (from memory) */
 const latent_Jkg = (surface_C: number): number => (2501 - 2.361 * surface_C) * 1000;
 /**
- * Wet-bulb temperatures at 1013.25 hPa, from memory of the psychrometric chart: air, relative humidity, wet bulb.
+ * Wet-bulb temperatures at 1013.25 hPa, from memory of the psychrometric chart: air, humidity, wet bulb.
  */
 const PUBLISHED = [
   [20, 0.5, 13.8],

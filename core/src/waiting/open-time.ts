@@ -26,7 +26,6 @@ const GAS_WATER_JkgK = 461.5;
 const GAS_AIR_JkgK = 287.05;
 const HEAT_AIR_JkgK = 1006;
 const PRESSURE_PA = 101_325;
-const KELVIN = 273.15;
 const S_PER_MIN = 60;
 
 const CONVECTION: Source = { kind: 'published', text: 'ISO 6946, surface films: h = 4 + 4 v (from memory)' };
@@ -51,7 +50,7 @@ interface LewisCase {
   readonly air_C: number;
   readonly humidity: number;
 }
-/** With the density of air at the mean of both temperatures both gas laws leave h · R_air ÷ (c · P · R_water). */
+/** With the density of air at the mean of both temperatures: h · R_air ÷ (c · P · R_water) is left. */
 const RATE: Formula<LewisCase> = {
   id: 'waiting.evaporation',
   word: 'water that leaves',
