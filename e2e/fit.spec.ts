@@ -20,6 +20,11 @@ test('a school is by rule with its reason; one pane goes its own way, then the w
   await fitOf(page, job, 'SW1');
   const steps = page.getByRole('region', { name: 'Steps' });
   await expect(steps).toContainText('One stroke across the top');
+  await steps.getByRole('button', { name: /Just before the film/ }).click();
+  await expect(page.getByText('wetted just before the film goes on, within 5 min.')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Slip stays wet now, about/ })).toContainText(
+    /\d+ min \(\d+ to \d+\)/,
+  );
 
   const locked = school(page, 'Locked with');
   await expect(locked).toContainText('by rule: level and centre at once');

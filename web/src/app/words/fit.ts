@@ -37,7 +37,8 @@ export const fitWords = {
   step: 'Step',
   why: 'Why:',
   whatThen: 'Then:',
-  withinMinutes: (most: number) => (most === 0 ? ', at once' : `, within ${most} min`),
+  thenSaid: (why: string, most: number | undefined) =>
+    `${why}${most === undefined ? '' : most === 0 ? ', at once' : `, within ${most} min`}.`,
   leftOut: 'Left out here',
   staysWet: 'Slip stays wet now, about',
   wetFor: (likely: number, least: number, most: number) => `${likely} min (${least} to ${most})`,

@@ -6,6 +6,7 @@ import { ReadinessBook } from '../../day/readiness-book';
 import { JobReading } from '../../job/job-reading';
 
 const SETTLE_MS = 400;
+const HOUR_MS = 3_600_000;
 
 /** Glass and air of the surface in hand, hour by hour: asked once for all that Fit says of it. */
 @Injectable()
@@ -33,7 +34,9 @@ export class ReadyHere {
       const own = turn;
       if (surface === undefined) return;
       settling = setTimeout(() => {
-        void untracked(() => this.#book.ask([surface], from_ms, to_ms)).then(
+        // From this hour on, also where the days planned begin later.
+        const begin_ms = Math.min(from_ms, Date.now() - HOUR_MS);
+        void untracked(() => this.#book.ask([surface], begin_ms, to_ms)).then(
           (answers) => {
             if (own === turn) this.#answers.set(answers);
           },

@@ -77,11 +77,7 @@ import { fitWords } from '../../words/fit';
     }
     @if (own.then; as then) {
       <p class="text-lg">
-        <strong>{{ words.whatThen }}</strong> {{ then.why }}
-        @if (then.most !== undefined) {
-          {{ words.withinMinutes(then.most) }}
-        }
-        .
+        <strong>{{ words.whatThen }}</strong> {{ words.thenSaid(then.why, then.most) }}
       </p>
     }
     @if (own.tools.length > 0) {
