@@ -1,6 +1,6 @@
-import { type CutMethod, isCracked, isHurt } from '../job';
+import { type CutMethod, isHurt } from '../job';
 import type { CautionKey } from './cautions';
-import type { SharedTool, StepTemplate } from './templates';
+import type { StepTemplate } from './templates';
 import { type WorkStepsInput, isHeavy, isHigh, isLargeSheet } from './work-case';
 
 /** What decides which dangers there are. */
@@ -8,8 +8,6 @@ export interface DangerCase {
   readonly own: WorkStepsInput;
   readonly step: Pick<StepTemplate, 'cautions' | 'shared' | 'tools' | 'needsFit'>;
   readonly isFirst: boolean;
-  /** Tools it books, the ladder too where the surface is high. */
-  readonly shared: readonly SharedTool[];
 }
 
 const OFF_GLASS: ReadonlySet<CutMethod> = new Set<CutMethod>([
@@ -34,7 +32,6 @@ const ONLY_WHERE: Partial<Record<CautionKey, (at: DangerCase) => boolean>> = {
   coldGlass: ({ own }) => isOnGlass(own),
   hurtWindscreen: ({ own }) => own.isVehicle === true && isHurt(own),
   vehicleParts: ({ own }) => own.isVehicle === true,
-  vehicleRules: ({ own }) => own.isVehicle === true && isOnGlass(own),
   closedCar: ({ own }) => own.isVehicle === true,
   heaterLines: ({ own }) => own.hasHeaterLines === true,
   hotWall: ({ own }) => own.isWall === true,
@@ -44,19 +41,20 @@ const ONLY_WHERE: Partial<Record<CautionKey, (at: DangerCase) => boolean>> = {
   doorMarkings: ({ own }) => own.foot_m !== undefined && own.foot_m <= REACHES_FLOOR_M,
 };
 
-/** Dangers that come from the surface, whatever the step names; those before all others first. */
-const FROM_THE_SURFACE: readonly (readonly [CautionKey, (at: DangerCase) => boolean])[] = [
-  ['rescueGlass', ({ own, isFirst }) => isFirst && own.isRescueGlass === 'yes' && own.hasConsent !== true],
-  ['crackedGlass', ({ own }) => isHurt(own) || isCracked(own)],
+type Danger = readonly [CautionKey, (at: DangerCase) => boolean];
+
+/** Dangers that come from the surface, whatever the step names: read before all others. */
+const FROM_THE_SURFACE: readonly Danger[] = [
+  ['rescueGlass', ({ own }) => own.isRescueGlass === 'yes' && own.hasConsent !== true],
+  ['crackedGlass', ({ own }) => isHurt(own)],
   ['glassAndFilm', ({ own, isFirst }) => isFirst && isOnGlass(own)],
   ['vehicleRules', ({ own, isFirst }) => isFirst && own.isVehicle === true && isOnGlass(own)],
   ['safetyFilm', ({ own, isFirst }) => isFirst && own.isSecurityFilm],
   ['plastic', (at) => at.own.isPlastic === true && (usesGun(at) || at.step.cautions.includes('solvent'))],
   ['noPower', (at) => at.own.power === 'no' && (usesGun(at) || at.step.tools.includes('sander'))],
-  ['ladder', ({ own, step: { needsFit = false } }) => isHigh(own) && needsFit],
 ];
 /** Toughened and wired glass: only where a bead or, at a bare edge, a blade meets it. */
-const AT_ITS_EDGE: readonly (readonly [CautionKey, (at: DangerCase) => boolean])[] = [
+const AT_ITS_EDGE: readonly Danger[] = [
   ['wiredBead', ({ own, step: { tools } }) => own.isWired === true && tools.includes('putty knife')],
   [
     'chippedEdge',
@@ -70,15 +68,14 @@ const AT_ITS_EDGE: readonly (readonly [CautionKey, (at: DangerCase) => boolean])
 
 /** Dangers of one step on one surface, each once, in the order they are read. */
 export function cautionsHere(at: DangerCase): readonly CautionKey[] {
-  const applying = (list: typeof FROM_THE_SURFACE): CautionKey[] =>
+  const applying = (list: readonly Danger[]): CautionKey[] =>
     list.filter(([, where]) => where(at)).map(([key]) => key);
-  const before = applying(FROM_THE_SURFACE.filter(([key]) => key !== 'ladder'));
   return [
     ...new Set<CautionKey>([
-      ...before,
+      ...applying(FROM_THE_SURFACE),
       ...applying(AT_ITS_EDGE),
       ...at.step.cautions.filter((key) => ONLY_WHERE[key]?.(at) ?? true),
-      ...applying(FROM_THE_SURFACE.filter(([key]) => key === 'ladder')),
+      ...(isHigh(at.own) && at.step.needsFit === true ? (['ladder'] as const) : []),
     ]),
   ];
 }

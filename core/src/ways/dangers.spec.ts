@@ -124,6 +124,7 @@ describe('what holds a step back?', () => {
     expect(heldBackBy(step, steps, new Map([['protect', 'the driver said it is fine']]))?.key).toBe(
       'rescueGlass',
     );
+    for (const own of steps) expect(heldBackBy(own, steps, new Map())?.key).toBe('rescueGlass');
     const agreed = first({ isRescueGlass: 'yes', hasConsent: true });
     expect(heldBackBy(agreed.step, agreed.steps, new Map())).toBeUndefined();
   });

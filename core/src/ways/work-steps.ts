@@ -120,9 +120,7 @@ function workStepOf(
     figures: saidFigures(numbers, units),
     doubtful: doubtfulIn(numbers, units),
     tools: step.tools,
-    cautions: cautionsHere({ own: input, step, isFirst: index === 0, shared }).map((key) =>
-      caution(key, units),
-    ),
+    cautions: cautionsHere({ own: input, step, isFirst: index === 0 }).map((key) => caution(key, units)),
     ...slipOf(step, input),
     minutes: minutesOf(step, input, rounds),
     rounds,

@@ -25,7 +25,7 @@ const BEFORE: readonly StepTemplate[] = [
     why: 'Film shrinks one way only: turned by a quarter its folds do not go down.',
     right: 'The straight, uncut edge is the top or the bottom.',
     tools: [],
-    cautions: ['vehicleRules'],
+    cautions: [],
     takes: ['work-remeasure'],
   },
   {
