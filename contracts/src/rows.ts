@@ -135,11 +135,12 @@ const glassPane = z.strictObject({
   gasAfter: z.enum(['air', 'argon', 'krypton', 'unknown']),
 }) satisfies z.ZodType<GlassPane>;
 
+/** Who said it and when. */
+const signed = { personId: idSchema.nullable(), who: text(200), at: z.iso.datetime() };
+
 const edgesSeen = z.strictObject({
   state: z.enum(['sound', 'damaged']),
-  personId: idSchema.nullable(),
-  who: text(200),
-  at: z.iso.datetime(),
+  ...signed,
 }) satisfies z.ZodType<EdgesSeen>;
 
 const surface = z.strictObject({
@@ -196,9 +197,7 @@ const siteFacts = z.strictObject({
     .strictObject({
       givenBy: word(200),
       number: word(200),
-      personId: idSchema.nullable(),
-      who: text(200),
-      at: instantSchema,
+      ...signed,
     })
     .nullable(),
   oldFilm: z.enum(['none', 'film', 'sticker', 'unknown']),
@@ -239,9 +238,7 @@ const wallFacts = z.strictObject({
   ground: z
     .strictObject({
       state: z.enum(['accepted', 'refused']),
-      personId: idSchema.nullable(),
-      who: text(200),
-      at: instantSchema,
+      ...signed,
     })
     .nullable(),
   leftCorner: cornerTurn,

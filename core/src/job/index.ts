@@ -47,6 +47,7 @@ export type { Photo } from './photo';
 export type { HorizonPoint, Place, PlaceKind } from './place';
 export { type FamilyFacts, FAMILY_NAMES, FILM_FAMILIES } from './film-families';
 export { OPPOSITE_SIDE, type SeenFrom, lookFrom } from './seen-from';
+export type { Signed } from './signed';
 export type { Consent, Known, SiteFacts } from './site-facts';
 export {
   type EdgesSeen,

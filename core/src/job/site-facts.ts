@@ -1,14 +1,11 @@
+import type { Signed } from './signed';
+
 export type Known = 'yes' | 'no' | 'unknown';
 
 /** Written consent: who gave it, on which paper, and who noted it. */
-export interface Consent {
+export interface Consent extends Signed {
   readonly givenBy: string;
   readonly number: string;
-  readonly personId: string | null;
-  /** The name as it was. */
-  readonly who: string;
-  /** An instant, ISO 8601. */
-  readonly at: string;
 }
 
 /**

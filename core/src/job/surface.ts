@@ -1,3 +1,4 @@
+import type { Signed } from './signed';
 import type { SeenFrom } from './seen-from';
 
 export type SurfaceKind = 'pane' | 'wall' | 'column' | 'fixture';
@@ -20,13 +21,8 @@ export type SurfaceShape =
   | 'moulding';
 
 /** What somebody saw of the edges of one pane: an edge seen is said of that pane alone, by a person. */
-export interface EdgesSeen {
+export interface EdgesSeen extends Signed {
   readonly state: 'sound' | 'damaged';
-  readonly personId: string | null;
-  /** The name as it was. */
-  readonly who: string;
-  /** An instant, ISO 8601. */
-  readonly at: string;
 }
 
 /** What is seen and filmed. */

@@ -1,3 +1,5 @@
+import type { Signed } from './signed';
+
 /** As they are asked for, what is not known first. */
 export const WALL_TEXTURES = [
   'unknown',
@@ -20,13 +22,8 @@ export type WallTexture = (typeof WALL_TEXTURES)[number];
 export type CornerTurn = 'inside corner' | 'outside corner' | 'free edge' | 'unknown';
 
 /** Whether film may go on such ground, as somebody judged it on a day. */
-export interface GroundJudged {
+export interface GroundJudged extends Signed {
   readonly state: 'accepted' | 'refused';
-  readonly personId: string | null;
-  /** The name as it was. */
-  readonly who: string;
-  /** An instant, ISO 8601. */
-  readonly at: string;
 }
 
 /** What a wall, column or fixture is made of. One row a surface. */

@@ -1,5 +1,6 @@
 import { Injectable, inject, signal } from '@angular/core';
 import type { MadeBy } from '@yellow-pane/contracts';
+import type { Signed } from '@yellow-pane/core/job';
 import { shellWords } from '../words/shell';
 import { Device } from './device';
 import { newId } from './session';
@@ -31,6 +32,13 @@ export class WhoseHand {
       void this.known().then((by) => {
         if (by !== undefined) keep(by);
       });
+  }
+
+  /** As `whenKnown`, with what a row keeps of who said it and when. */
+  whenSigned(keep: (signed: Signed) => void): void {
+    this.whenKnown(({ who, personId }) => {
+      keep({ who, personId: personId ?? null, at: new Date().toISOString() });
+    });
   }
 
   /** @returns who works here, or undefined when the person would not say */

@@ -46,9 +46,8 @@ export class EdgesSeenHere {
 
   protected say(state: EdgesSeen['state'] | null): void {
     const { id, tag } = this.surface();
-    this.#hand.whenKnown(({ who, personId }) => {
-      const edgesSeen =
-        state === null ? null : { state, who, personId: personId ?? null, at: new Date().toISOString() };
+    this.#hand.whenSigned((signed) => {
+      const edgesSeen = state === null ? null : { state, ...signed };
       this.#desk.do(filmWords.edgesSaid(tag), [this.#desk.set('surface', id, { edgesSeen })]);
     });
   }

@@ -66,8 +66,8 @@ export class ConsentGiven {
     this.fault.set(givenBy === '' || number === '');
     const site = this.site();
     if (this.fault() || site === undefined) return;
-    this.#hand.whenKnown(({ who, personId }) => {
-      const consent = { givenBy, number, who, personId: personId ?? null, at: new Date().toISOString() };
+    this.#hand.whenSigned((signed) => {
+      const consent = { givenBy, number, ...signed };
       this.#desk.do(surveyWords.consentOf(this.surface().tag), [
         this.#desk.set('siteFacts', site.id, { consent }),
       ]);

@@ -44,9 +44,8 @@ export class GroundJudgedHere {
   }
 
   protected say(state: GroundJudged['state'] | null): void {
-    this.#hand.whenKnown(({ who, personId }) => {
-      const ground =
-        state === null ? null : { state, who, personId: personId ?? null, at: new Date().toISOString() };
+    this.#hand.whenSigned((signed) => {
+      const ground = state === null ? null : { state, ...signed };
       const [row, surface] = [this.wall(), this.surface()];
       this.#desk.do(surveyWords.groundOf(surface.tag), [
         row === undefined
