@@ -19,13 +19,13 @@ export interface SetOp<Table extends JobTable = JobTable> {
   readonly baseVersion: number;
   readonly fields: Partial<FieldsOf<Table>>;
 }
-export interface RemoveOp<Table extends JobTable = JobTable> {
+export interface RemoveOp {
   readonly op: 'remove';
-  readonly table: Table;
+  readonly table: JobTable;
   readonly id: string;
   readonly baseVersion: number;
 }
-export type Op = { readonly [Table in JobTable]: PutOp<Table> | SetOp<Table> | RemoveOp<Table> }[JobTable];
+export type Op = { readonly [Table in JobTable]: PutOp<Table> | SetOp<Table> }[JobTable] | RemoveOp;
 
 /**
  * One thing a person did: all of its operations are accepted together, or none. Sending it twice does it

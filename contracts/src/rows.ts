@@ -17,12 +17,12 @@ import {
   type Surface,
   WALL_TEXTURES,
   type WallFacts,
-  type WorkRecord,
 } from '@yellow-pane/core/job';
 import * as z from 'zod';
 import { crewMember, daySettings, plannedStep } from './day-rows';
 import { cutPiece, cutPlan, cutRoll, jobAllowance, offcut, seamChoice, stockTake } from './cutting-rows';
 import { chosenSchools } from './chosen-schools';
+import { gateTick, mark, reading, waitEnd, workRecord } from './fit-rows';
 import {
   allowanceNanometres,
   idSchema,
@@ -37,6 +37,7 @@ import {
   text,
   word,
 } from './primitives';
+import { signed } from './signed';
 
 const seenFrom = z.enum(['room', 'outside', 'side A', 'side B']);
 const lengthUnit = z.enum(['mm', 'cm', 'm', 'in', 'ft']);
@@ -134,9 +135,6 @@ const glassPane = z.strictObject({
   gapAfter_nm: positiveNanometres.nullable(),
   gasAfter: z.enum(['air', 'argon', 'krypton', 'unknown']),
 }) satisfies z.ZodType<GlassPane>;
-
-/** Who said it and when. */
-const signed = { personId: idSchema.nullable(), who: text(200), at: z.iso.datetime() };
 
 const edgesSeen = z.strictObject({
   state: z.enum(['sound', 'damaged']),
@@ -265,6 +263,10 @@ const part = z.strictObject({
 const photo = z.strictObject({
   surfaceId: idSchema,
   partId: idSchema.nullable(),
+  markId: idSchema.nullable(),
+  applicationId: idSchema.nullable(),
+  step: word(80).nullable(),
+  takenAt: instantSchema.nullable(),
   caption: text(400),
   width_px: z.int().min(1).max(20_000),
   height_px: z.int().min(1).max(20_000),
@@ -301,17 +303,6 @@ const application = z.strictObject({
   position: positionSchema,
 }) satisfies z.ZodType<Application>;
 
-const workRecord = z.strictObject({
-  applicationId: idSchema,
-  template: word(80),
-  step: word(80),
-  templateVersion: z.int().min(1).max(10_000),
-  startedAt: instantSchema.nullable(),
-  doneAt: instantSchema.nullable(),
-  round: z.int().min(0).max(100_000),
-  note: text(4000),
-}) satisfies z.ZodType<WorkRecord>;
-
 /** Wire shape of each table's own fields. Strict: an unknown field is refused by name. */
 export const ROW_FIELDS = {
   job,
@@ -323,9 +314,11 @@ export const ROW_FIELDS = {
   siteFacts,
   wallFacts,
   part,
-  photo,
   measure,
   application,
+  mark,
+  photo,
+  reading,
   seamChoice,
   jobAllowance,
   cutPlan,
@@ -337,4 +330,6 @@ export const ROW_FIELDS = {
   crewMember,
   plannedStep,
   workRecord,
+  waitEnd,
+  gateTick,
 } as const satisfies { readonly [Table in JobTable]: z.ZodType<FieldsOf<Table>> };

@@ -70,7 +70,19 @@ export {
   type WallTexture,
   WALL_TEXTURES,
 } from './wall-facts';
-export { type WorkRecord, waitEndedOf, waitEndedStep, type StepState, stepStateOf } from './work-record';
+export { type WorkRecord, NOT_BEGUN, type StepState, stepStateOf } from './work-record';
+export {
+  type GateTick,
+  MARK_LOOKS,
+  type Mark,
+  type MarkLook,
+  QUANTITIES,
+  type Quantity,
+  READING_INSTRUMENTS,
+  type Reading,
+  type ReadingSettings,
+  type WaitEnd,
+} from './fit-rows';
 export {
   type Consequence,
   type Reference,

@@ -32,10 +32,17 @@ export const REFERENCES: readonly Reference[] = [
   child('siteFacts', 'surfaceId', 'surface'),
   child('wallFacts', 'surfaceId', 'surface'),
   child('part', 'surfaceId', 'surface'),
-  child('photo', 'surfaceId', 'surface'),
-  loose('photo', 'partId', 'part'),
   child('measure', 'surfaceId', 'surface'),
   child('application', 'surfaceId', 'surface'),
+  child('mark', 'surfaceId', 'surface'),
+  loose('mark', 'applicationId', 'application'),
+  child('photo', 'surfaceId', 'surface'),
+  loose('photo', 'partId', 'part'),
+  loose('photo', 'markId', 'mark'),
+  loose('photo', 'applicationId', 'application'),
+  child('reading', 'surfaceId', 'surface'),
+  loose('reading', 'applicationId', 'application'),
+  loose('reading', 'markId', 'mark'),
   child('seamChoice', 'applicationId', 'application'),
   child('cutRoll', 'planId', 'cutPlan'),
   child('cutPiece', 'planId', 'cutPlan'),
@@ -45,6 +52,8 @@ export const REFERENCES: readonly Reference[] = [
   child('stockTake', 'cutRollId', 'cutRoll'),
   child('plannedStep', 'applicationId', 'application'),
   child('workRecord', 'applicationId', 'application'),
+  child('waitEnd', 'applicationId', 'application'),
+  child('gateTick', 'applicationId', 'application'),
 ];
 
 /** The references that stand in rows of a table. */

@@ -2,6 +2,7 @@ import type { Application } from './application';
 import type { CutPiece, CutPlan, CutRoll, JobAllowance, SeamChoice } from './cut-plan';
 import type { CrewMember, DaySettings, PlannedStepRow } from './day-rows';
 import type { FilmBrief } from './film-brief';
+import type { GateTick, Mark, Reading, WaitEnd } from './fit-rows';
 import type { GlassPane, GlassUnit } from './glass-unit';
 import type { Job } from './job';
 import type { Measure } from './measure-row';
@@ -25,9 +26,11 @@ interface TableFields {
   readonly siteFacts: SiteFacts;
   readonly wallFacts: WallFacts;
   readonly part: Part;
-  readonly photo: Photo;
   readonly measure: Measure;
   readonly application: Application;
+  readonly mark: Mark;
+  readonly photo: Photo;
+  readonly reading: Reading;
   readonly seamChoice: SeamChoice;
   readonly jobAllowance: JobAllowance;
   readonly cutPlan: CutPlan;
@@ -39,6 +42,8 @@ interface TableFields {
   readonly crewMember: CrewMember;
   readonly plannedStep: PlannedStepRow;
   readonly workRecord: WorkRecord;
+  readonly waitEnd: WaitEnd;
+  readonly gateTick: GateTick;
 }
 
 export type JobTable = keyof TableFields;
@@ -55,9 +60,11 @@ export const JOB_TABLES: readonly JobTable[] = [
   'siteFacts',
   'wallFacts',
   'part',
-  'photo',
   'measure',
   'application',
+  'mark',
+  'photo',
+  'reading',
   'seamChoice',
   'jobAllowance',
   'cutPlan',
@@ -69,6 +76,8 @@ export const JOB_TABLES: readonly JobTable[] = [
   'crewMember',
   'plannedStep',
   'workRecord',
+  'waitEnd',
+  'gateTick',
 ];
 
 /**

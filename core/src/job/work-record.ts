@@ -1,3 +1,5 @@
+import type { Signed } from './signed';
+
 /**
  * What a person did at one work step. The key (application, template, step, template version) outlives later
  * changes of the template.
@@ -9,19 +11,27 @@ export interface WorkRecord {
   readonly templateVersion: number;
   readonly startedAt: string | null;
   readonly doneAt: string | null;
-  /** Rounds done so far of a step that repeats. */
-  readonly round: number;
+  /** When each round of a step that repeats was done, one after the other; null: not known when. */
+  readonly roundsAt: readonly (string | null)[];
+  /** Who did it, as their names were; empty: not known. */
+  readonly people: readonly string[];
+  /** How it was done otherwise than the step says; empty: as it says. */
+  readonly deviation: string;
+  /** Who goes on from here; null: nobody else. */
+  readonly handedTo: Signed | null;
   readonly note: string;
 }
 
-const WAIT_ENDED = 'wait:';
-
-/** The step under which a record keeps that a person ended the wait after a step by hand. */
-export const waitEndedStep = (step: string): string => `${WAIT_ENDED}${step}`;
-
-/** The step whose wait such a record ended; null: it is a record of work. */
-export const waitEndedOf = ({ step }: Pick<WorkRecord, 'step'>): string | null =>
-  step.startsWith(WAIT_ENDED) ? step.slice(WAIT_ENDED.length) : null;
+/** A step of which nothing is done yet. */
+export const NOT_BEGUN: Omit<WorkRecord, 'applicationId' | 'template' | 'step' | 'templateVersion'> = {
+  startedAt: null,
+  doneAt: null,
+  roundsAt: [],
+  people: [],
+  deviation: '',
+  handedTo: null,
+  note: '',
+};
 
 /** How far a step of the work is. */
 export type StepState = 'open' | 'begun' | 'done';

@@ -1,5 +1,5 @@
 import { type DayProblem, type DaySurface, dayProblem, workStepId } from '../day';
-import { NEW_DAY, type CrewMember, type RowOf, waitEndedOf } from '../job';
+import { NEW_DAY, type CrewMember, type RowOf } from '../job';
 import type { Person, PlannedStep, Span } from '../scheduling';
 import type { Air } from '../waiting';
 import type { JobView } from './job-view';
@@ -35,12 +35,8 @@ export function daySurfaces(view: JobView, clock: Pick<PlaceClock, 'minuteOf'>):
         place: view.placeById.get(surface.placeId)?.name ?? '',
         room: airOf(view, surface),
         fitness: application.id,
-        done: new Map(
-          done.flatMap((record) =>
-            waitEndedOf(record) === null ? [[record.step, clock.minuteOf(Date.parse(record.doneAt))]] : [],
-          ),
-        ),
-        confirmed: new Set(done.map(waitEndedOf).filter((step) => step !== null)),
+        done: new Map(done.map(({ step, doneAt }) => [step, clock.minuteOf(Date.parse(doneAt))])),
+        confirmed: new Set(view.waitEndsOf(application.id).map(({ step }) => step)),
       };
     }),
   );

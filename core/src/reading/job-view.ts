@@ -202,6 +202,34 @@ export class JobView {
     );
   }
 
+  /** Waits a person has ended on it. */
+  waitEndsOf(applicationId: string): readonly RowOf<'waitEnd'>[] {
+    return (
+      this.#made('wait ends', this.rows.waitEnd, () =>
+        grouped(this.rows.waitEnd, (end) => end.applicationId),
+      ).get(applicationId) ?? NONE
+    );
+  }
+
+  /** What was looked at before the work on it. */
+  gateTicksOf(applicationId: string): readonly RowOf<'gateTick'>[] {
+    return (
+      this.#made('gate ticks', this.rows.gateTick, () =>
+        grouped(this.rows.gateTick, (tick) => tick.applicationId),
+      ).get(applicationId) ?? NONE
+    );
+  }
+
+  marksOf(surfaceId: string): readonly RowOf<'mark'>[] {
+    return this.#made('marks', this.rows.mark, () => bySurface(this.rows.mark)).get(surfaceId) ?? NONE;
+  }
+
+  readingsOf(surfaceId: string): readonly RowOf<'reading'>[] {
+    return (
+      this.#made('readings', this.rows.reading, () => bySurface(this.rows.reading)).get(surfaceId) ?? NONE
+    );
+  }
+
   isHandedOver(applicationId: string): boolean {
     return this.workOf(applicationId).some(({ step, doneAt }) => doneAt !== null && isHandover(step));
   }

@@ -1,13 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import {
-  NEW_DAY,
-  NEW_SURFACE,
-  NO_SITE_FACTS,
-  NO_WALL_FACTS,
-  type RowOf,
-  type SeenFrom,
-  waitEndedStep,
-} from '../job';
+import { NEW_DAY, NEW_SURFACE, NO_SITE_FACTS, NO_WALL_FACTS, type RowOf, type SeenFrom } from '../job';
 import { JobView } from './job-view';
 import { jobRows } from './job-rows';
 import { isWayKnown, schoolsOf, stillToDoWith, ticksBeside, workCaseOf, workStepsOf } from './work';
@@ -175,7 +167,7 @@ describe('which school is followed, and what becomes of ticks?', () => {
   it('ticks of a school that is left, or of a step no way has any more, are kept and shown; a wait ended is no step', () => {
     const { view, application } = job(
       {
-        workRecord: [tick('lock-t'), tick('clean'), tick('by-magnet'), tick(waitEndedStep('clean'))],
+        workRecord: [tick('lock-t'), tick('clean'), tick('by-magnet')],
       },
       { lock: 'X' },
     );

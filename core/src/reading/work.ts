@@ -9,7 +9,7 @@ import {
   workStepsFor,
 } from '../ways';
 import { glassWeight } from '../glazing';
-import { type Known, NEW_DAY, type RowOf, isPlastic, isWall, waitEndedOf } from '../job';
+import { type Known, NEW_DAY, type RowOf, isPlastic, isWall } from '../job';
 import { type DisplayUnits, mmFromNm } from '../quantity';
 import { RULES } from '../rules';
 import { blankOf } from './blank';
@@ -203,9 +203,7 @@ export function ticksBeside(
   application: RowOf<'application'>,
 ): readonly RowOf<'workRecord'>[] {
   const now = new Set(workStepsOf(view, application).map(({ step }) => step));
-  return view
-    .workOf(application.id)
-    .filter((record) => waitEndedOf(record) === null && !now.has(record.step));
+  return view.workOf(application.id).filter(({ step }) => !now.has(step));
 }
 
 /** Other surfaces of the row or room on which a step is still to be done before the film of any goes on. */

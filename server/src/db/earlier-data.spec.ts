@@ -134,6 +134,31 @@ describe('does this version open the data of earlier ones?', () => {
     await close();
   });
 
+  it('a wait ended by hand is a row of its own; rounds counted so far are rounds done nobody knows when', async () => {
+    const earlier = await openDatabase({
+      migrationsFolder: migrationsUpTo(migrationsFolder, '0024_rounds'),
+      template: keptBy('0.5.0'),
+    });
+    const run = (text: string): Promise<unknown> => earlier.db.execute(sql.raw(text));
+    await run(`update work_record set round = 3 where note = 'kept'`);
+    await run(
+      `insert into work_record select gen_random_uuid(), job_id, 1, 'Robin', made_at, 'Robin', changed_at, false, application_id, 'wait', 'wait:prime', 1, null, '2026-11-29T13:00:00Z', '', 0
+       from work_record where note = 'kept'`,
+    );
+    const dump = await earlier.dump();
+    await earlier.close();
+    const { db, close } = await openDatabase({ migrationsFolder, template: dump });
+    const all = async (text: string): Promise<readonly unknown[]> => (await db.execute(sql.raw(text))).rows;
+    expect(await all(`select rounds_at from work_record where note = 'kept'`)).toEqual([
+      { rounds_at: [null, null, null] },
+    ]);
+    expect(await all(`select step, how, made_by from wait_end`)).toEqual([
+      { step: 'prime', how: 'by hand', made_by: 'Robin' },
+    ]);
+    expect(await all(`select 1 from work_record where step like 'wait:%'`)).toEqual([]);
+    await close();
+  });
+
   it('what outlived what it hangs on is mended on the way: gone with its surface, back with its place; booked film stays booked', async () => {
     const earlier = await openDatabase({
       migrationsFolder: migrationsUpTo(migrationsFolder, '0011_handedness'),

@@ -43,6 +43,10 @@ export function toStored(fields: Readonly<Record<string, unknown>>): Record<stri
     'spoiledAt',
     'startsAt',
     'endsAt',
+    'endedAt',
+    'takenAt',
+    'firstSeenAt',
+    'goneAt',
   ])
     if (typeof stored[key] === 'string') stored[key] = new Date(stored[key]);
   return stored;

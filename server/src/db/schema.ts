@@ -16,6 +16,7 @@ import { instant, sameJob } from './columns';
 import { seamChoice, jobAllowance, cutPlan, cutRoll, cutPiece, offcut, stockTake } from './cutting-tables';
 import { changedInShop, person } from './people-tables';
 import { crewMember, daySettings, plannedStep } from './day-tables';
+import { gateTick, mark, photo, reading, waitEnd, workRecord } from './fit-tables';
 import {
   application,
   filmBrief,
@@ -25,31 +26,11 @@ import {
   measure,
   ofJob,
   part,
-  photo,
   place,
   siteFacts,
   surface,
   wallFacts,
 } from './survey-tables';
-
-export const workRecord = pgTable(
-  'work_record',
-  {
-    ...ofJob(),
-    applicationId: uuid().notNull(),
-    template: text().notNull(),
-    step: text().notNull(),
-    templateVersion: integer().notNull(),
-    startedAt: instant(),
-    doneAt: instant(),
-    round: integer().notNull().default(0),
-    note: text().notNull(),
-  },
-  (t) => [
-    index('work_record_job').on(t.jobId, t.id),
-    sameJob('work_record_application', t.jobId, t.applicationId, () => [application.jobId, application.id]),
-  ],
-);
 
 /** What the shop has learned, once a person has replaced what is taken at first. */
 export const learned = pgTable(
@@ -124,9 +105,11 @@ export const ROW_TABLES = {
   siteFacts,
   wallFacts,
   part,
-  photo,
   measure,
   application,
+  mark,
+  photo,
+  reading,
   seamChoice,
   jobAllowance,
   cutPlan,
@@ -138,9 +121,12 @@ export const ROW_TABLES = {
   crewMember,
   plannedStep,
   workRecord,
+  waitEnd,
+  gateTick,
 } as const satisfies Record<JobTable, unknown>;
 
 export { crewMember, daySettings, plannedStep } from './day-tables';
+export { gateTick, mark, photo, photoFile, reading, waitEnd, workRecord } from './fit-tables';
 export { person } from './people-tables';
 export { film, filmSheet, filmWidth, roll } from './film-tables';
 export { seamChoice, jobAllowance, cutPlan, cutRoll, cutPiece, offcut, stockTake } from './cutting-tables';
@@ -154,8 +140,6 @@ export {
   siteFacts,
   wallFacts,
   part,
-  photo,
-  photoFile,
   measure,
   application,
 } from './survey-tables';

@@ -35,7 +35,7 @@ import {
   unique,
   uuid,
 } from 'drizzle-orm/pg-core';
-import { bytes, instant, meta, nm, sameJob } from './columns';
+import { instant, meta, nm, sameJob } from './columns';
 import { film } from './film-tables';
 
 export const job = pgTable('job', {
@@ -168,7 +168,7 @@ export const surface = pgTable(
   ],
 );
 
-const ofSurface = () => ({ ...ofJob(), surfaceId: uuid().notNull() });
+export const ofSurface = () => ({ ...ofJob(), surfaceId: uuid().notNull() });
 
 export const siteFacts = pgTable(
   'site_facts',
@@ -259,36 +259,6 @@ export const part = pgTable(
     sameJob('part_surface', t.jobId, t.surfaceId, () => [surface.jobId, surface.id]),
   ],
 );
-
-export const photo = pgTable(
-  'photo',
-  {
-    ...ofSurface(),
-    partId: uuid(),
-    caption: text().notNull(),
-    width_px: integer().notNull(),
-    height_px: integer().notNull(),
-    bytes: integer().notNull(),
-    position: doublePrecision().notNull(),
-  },
-  (t) => [
-    index('photo_job').on(t.jobId, t.id),
-    sameJob('photo_surface', t.jobId, t.surfaceId, () => [surface.jobId, surface.id]),
-    sameJob('photo_part', t.jobId, t.partId, () => [part.jobId, part.id]),
-  ],
-);
-
-/**
- * A picture's bytes, encoded anew on arrival. Kept when the photo row is deleted, so that undo brings it
- * back.
- */
-export const photoFile = pgTable('photo_file', {
-  id: uuid().primaryKey(),
-  jobId: uuid()
-    .notNull()
-    .references(() => job.id),
-  data: bytes().notNull(),
-});
 
 export const measure = pgTable(
   'measure',

@@ -131,6 +131,10 @@ describe('is what a survey notes kept?', () => {
         fields: {
           surfaceId,
           partId: part,
+          markId: null,
+          applicationId: null,
+          step: null,
+          takenAt: null,
           caption: 'lever',
           width_px: 10,
           height_px: 10,

@@ -12,7 +12,6 @@ import {
   SHAPES_OF_KIND,
   type SurfaceKind,
   isGlass,
-  waitEndedStep,
 } from '@yellow-pane/core/job';
 import { nominalFigure, slotsFor } from '@yellow-pane/core/measure';
 import { EXAMPLE_FILMS } from '@yellow-pane/demo';
@@ -246,13 +245,26 @@ function randomWork(dice: Dice, applicationId: string, way: ReturnType<typeof te
       templateVersion: version,
       startedAt: DONE_AT,
       doneAt,
-      round: 0,
+      roundsAt: [],
+      people: [],
+      deviation: '',
+      handedTo: null,
       note: '',
     });
   const done = steps.slice(0, pick(dice, [0, 0, 1, 3, steps.length]));
   return [
     ...done.map(({ key }) => record(key, DONE_AT)),
-    ...(done.length === 1 ? [record(waitEndedStep(done[0]?.key ?? ''), DONE_AT)] : []),
+    ...(done.length === 1
+      ? [
+          put('waitEnd', {
+            applicationId,
+            step: done[0]?.key ?? '',
+            endedAt: DONE_AT,
+            how: 'by hand',
+            reason: '',
+          }),
+        ]
+      : []),
   ];
 }
 

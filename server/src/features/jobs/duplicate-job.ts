@@ -8,9 +8,10 @@ import { readJob } from './queries';
 /** Cut plans, work and pictures belong to the first job alone. */
 const COPIED: readonly JobTable[] = JOB_TABLES.filter(
   (table) =>
-    !['cutPlan', 'cutRoll', 'cutPiece', 'offcut', 'stockTake', 'plannedStep', 'workRecord', 'photo'].includes(
-      table,
-    ),
+    ![
+      ...['cutPlan', 'cutRoll', 'cutPiece', 'offcut', 'stockTake', 'plannedStep'],
+      ...['workRecord', 'waitEnd', 'gateTick', 'mark', 'photo', 'reading'],
+    ].includes(table),
 );
 
 /** The change that makes a copy of a job under a new id and name. */

@@ -104,7 +104,10 @@ describe('how far is each surface of the demo?', () => {
           templateVersion: 1,
           startedAt: '2026-11-25T08:00:00Z',
           doneAt,
-          round: 0,
+          roundsAt: [],
+          people: [],
+          deviation: '',
+          handedTo: null,
           note: '',
         });
       desk.do('begun', [work(steps[0]?.key ?? '', null)]);

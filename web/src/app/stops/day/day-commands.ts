@@ -1,5 +1,5 @@
 import { Injectable, inject } from '@angular/core';
-import { type DaySettings, waitEndedStep } from '@yellow-pane/core/job';
+import type { DaySettings } from '@yellow-pane/core/job';
 import type { PlannedStep } from '@yellow-pane/core/scheduling';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
@@ -48,23 +48,22 @@ export class DayCommands {
     ]);
   }
 
-  /** A wait that a person has ended: dry to the touch. */
+  /** A wait that a person has ended: dry to the touch; or has not, after all. */
   confirmWait(applicationId: string, step: string): void {
-    const kept = this.#reading.workOf(applicationId).find((row) => row.step === waitEndedStep(step));
-    const at = new Date().toISOString();
+    const kept = this.#reading
+      .view()
+      .waitEndsOf(applicationId)
+      .find((row) => row.step === step);
     this.#desk.do(dayWords.dryToTouch, [
       kept === undefined
-        ? this.#desk.put('workRecord', {
+        ? this.#desk.put('waitEnd', {
             applicationId,
-            template: 'wait',
-            step: waitEndedStep(step),
-            templateVersion: 1,
-            startedAt: null,
-            round: 0,
-            doneAt: at,
-            note: '',
+            step,
+            endedAt: new Date().toISOString(),
+            how: 'by hand',
+            reason: '',
           })
-        : this.#desk.set('workRecord', kept.id, { doneAt: kept.doneAt === null ? at : null }),
+        : this.#desk.remove('waitEnd', kept.id),
     ]);
   }
 }

@@ -18,7 +18,7 @@ import {
   stepCalled,
   whatNowFor,
 } from '@yellow-pane/core/ways';
-import { type RowOf, type StepState, stepStateOf } from '@yellow-pane/core/job';
+import { NOT_BEGUN, type RowOf, type StepState, stepStateOf } from '@yellow-pane/core/job';
 import { Catalogue } from '../../catalogue/catalogue';
 import { Device } from '../../device/device';
 import { CUT_ALARM, cutAlarm } from '../../job/cut-alarm';
@@ -126,7 +126,7 @@ export class Fit {
   protected readonly doneWord = computed(() => {
     const step = this.current();
     if (step === undefined || this.record()?.doneAt != null) return fitWords.notDoneAfterAll;
-    const round = (this.record()?.round ?? 0) + 1;
+    const round = (this.record()?.roundsAt.length ?? 0) + 1;
     if (round < step.rounds) return fitWords.roundDone(round, step.rounds);
     return step.number === this.steps().length ? fitWords.done : fitWords.doneNextStep;
   });
@@ -218,19 +218,19 @@ export class Fit {
     const step = this.current();
     if (step === undefined || this.heldBack() !== undefined) return;
     const isDone = stepStateOf(this.record()) === 'done';
-    const round = isDone ? 0 : (this.record()?.round ?? 0) + 1;
-    const isLast = round >= step.rounds;
     const now = new Date().toISOString();
+    const roundsAt = isDone ? [] : [...(this.record()?.roundsAt ?? []), now];
+    const isLast = roundsAt.length >= step.rounds;
     this.#write(
       step,
       {
-        round,
+        roundsAt: step.rounds > 1 ? roundsAt : [],
         doneAt: !isDone && isLast ? now : null,
         ...(isDone || isLast ? {} : { startedAt: this.record()?.startedAt ?? now }),
       },
       isDone || isLast
         ? fitWords.stepTicked(this.surface()?.tag ?? '', step.number, isDone ? fitWords.notDone : 'done')
-        : fitWords.roundTicked(this.surface()?.tag ?? '', step.number, round),
+        : fitWords.roundTicked(this.surface()?.tag ?? '', step.number, roundsAt.length),
     );
   }
 
@@ -252,7 +252,7 @@ export class Fit {
 
   #write(
     step: WorkStep,
-    fields: Partial<Pick<RowOf<'workRecord'>, 'startedAt' | 'doneAt' | 'round' | 'note'>>,
+    fields: Partial<Pick<RowOf<'workRecord'>, 'startedAt' | 'doneAt' | 'roundsAt' | 'note'>>,
     label: string,
     seen?: number,
   ): void {
@@ -266,10 +266,7 @@ export class Fit {
             template: step.template,
             step: step.step,
             templateVersion: step.templateVersion,
-            startedAt: null,
-            doneAt: null,
-            round: 0,
-            note: '',
+            ...NOT_BEGUN,
             ...fields,
           })
         : this.#desk.set('workRecord', record.id, fields, seen);

@@ -36,6 +36,10 @@ export class PhotoWork {
           {
             surfaceId: surface.id,
             partId,
+            markId: null,
+            applicationId: null,
+            step: null,
+            takenAt: new Date().toISOString(),
             caption: '',
             width_px,
             height_px,

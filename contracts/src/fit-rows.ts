@@ -1,0 +1,85 @@
+import {
+  type GateTick,
+  MARK_LOOKS,
+  type Mark,
+  QUANTITIES,
+  READING_INSTRUMENTS,
+  type Reading,
+  type WaitEnd,
+  type WorkRecord,
+} from '@yellow-pane/core/job';
+import * as z from 'zod';
+import { idSchema, instantSchema, positiveNanometres, signedNanometres, text, word } from './primitives';
+import { signed } from './signed';
+
+const MOST_ROUNDS = 10_000;
+
+export const workRecord = z.strictObject({
+  applicationId: idSchema,
+  template: word(80),
+  step: word(80),
+  templateVersion: z.int().min(1).max(10_000),
+  startedAt: instantSchema.nullable(),
+  doneAt: instantSchema.nullable(),
+  roundsAt: z.array(instantSchema.nullable()).max(MOST_ROUNDS),
+  people: z.array(word(80)).max(30),
+  deviation: text(400),
+  handedTo: z.strictObject(signed).nullable(),
+  note: text(4000),
+}) satisfies z.ZodType<WorkRecord>;
+
+export const waitEnd = z.strictObject({
+  applicationId: idSchema,
+  step: word(80),
+  endedAt: instantSchema,
+  how: z.enum(['by hand', 'early']),
+  reason: text(400),
+}) satisfies z.ZodType<WaitEnd>;
+
+export const gateTick = z.strictObject({
+  applicationId: idSchema,
+  check: word(80),
+  answer: z.enum(['right', 'not right']),
+  word: text(400),
+}) satisfies z.ZodType<GateTick>;
+
+/** What any instrument can show: kilns and frost, dry and soaked, and no length beyond a hall. */
+const MOST_SHOWN = 1_000_000;
+const figure = z.number().min(-MOST_SHOWN).max(MOST_SHOWN);
+
+export const reading = z.strictObject({
+  surfaceId: idSchema,
+  applicationId: idSchema.nullable(),
+  step: word(80).nullable(),
+  markId: idSchema.nullable(),
+  quantity: z.enum(QUANTITIES),
+  instrument: z.enum(READING_INSTRUMENTS),
+  shown: word(80),
+  value: figure,
+  settings: z.strictObject({
+    emissivity: z.number().min(0.01).max(1).nullable(),
+    reflected_C: z.number().min(-60).max(1000).nullable(),
+    distance_mm: z.number().min(0).max(100_000).nullable(),
+    angle_deg: z.number().min(0).max(90).nullable(),
+    secondsSinceGun: z.number().min(0).max(86_400).nullable(),
+  }),
+  corrected: figure.nullable(),
+  plusMinus: figure.min(0).nullable(),
+  x_nm: signedNanometres.nullable(),
+  y_nm: signedNanometres.nullable(),
+}) satisfies z.ZodType<Reading>;
+
+export const mark = z.strictObject({
+  surfaceId: idSchema,
+  applicationId: idSchema.nullable(),
+  step: word(80).nullable(),
+  look: z.enum(MARK_LOOKS),
+  x_nm: signedNanometres.nullable(),
+  y_nm: signedNanometres.nullable(),
+  size_nm: positiveNanometres.nullable(),
+  length_nm: positiveNanometres.nullable(),
+  firstSeenAt: instantSchema,
+  from: z.enum(['fit', 'check', 'phone', 'customer']),
+  note: text(4000),
+  goneAt: instantSchema.nullable(),
+}) satisfies z.ZodType<Mark>;
