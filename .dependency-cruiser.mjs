@@ -96,6 +96,16 @@ export default {
       },
     },
     {
+      name: 'fitting-stands-on-ways',
+      severity: 'error',
+      comment: 'what holds a step back: pauses of the ways, waits of the air',
+      from: { path: '^core/src/fitting/', pathNot: '\\.spec\\.ts$' },
+      to: {
+        path: '^core/src/',
+        pathNot: ['^core/src/fitting/', '^core/src/(quantity|rules|job|waiting|ways)/'],
+      },
+    },
+    {
       name: 'reading-is-on-top',
       severity: 'error',
       comment: 'docs/decisions/0030: rows become questions there; a room knows questions and no whole job',

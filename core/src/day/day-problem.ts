@@ -1,19 +1,10 @@
-import { type Learned, type LearnedKey, learnedOf } from '../learned';
+import type { Learned } from '../learned';
 import { type WorkStep, type WorkStepsInput, workStepsFor } from '../ways';
 import { isCracked } from '../job';
 import { type Formula, type Reasoned, applyFormula } from '../quantity';
 import type { Lag, Person, PlanProblem, PlanStep, Tool } from '../scheduling';
 import type { Fitness } from '../scheduling';
-import {
-  type Air,
-  type Never,
-  type Wait,
-  type WaitKey,
-  primerDry,
-  promoterDry,
-  puttyDry,
-  wallDry,
-} from '../waiting';
+import { type Air, type Never, type Wait, type WaitKey, waitOf } from '../waiting';
 
 /** One film on one surface, with all that decides how it is worked on. */
 export interface DaySurface extends Omit<WorkStepsInput, 'learned' | 'primer'> {
@@ -138,7 +129,7 @@ export function dayProblem(input: DayInput): DayProblem {
 function waitsOf(input: DayInput): WaitFor {
   const waits = new Map<WaitKey, Wait | undefined>();
   return (key) => {
-    if (!waits.has(key)) waits.set(key, waitOf(key, input));
+    if (!waits.has(key)) waits.set(key, waitOf(key, input.air, input.learned));
     return waits.get(key);
   };
 }
@@ -332,34 +323,6 @@ function toolsFor(tools: readonly Tool[], steps: readonly PlanStep[]): readonly 
       .filter((id) => !tools.some((tool) => tool.id === id))
       .map((id) => ({ id, word: id, count: 0 })),
   ];
-}
-
-/** Waits inside a day's work, from the air of the room. */
-export function waitOf(
-  key: WaitKey,
-  { air, learned = [] }: Pick<DayInput, 'air' | 'learned'>,
-): Wait | undefined {
-  const rate = (own: LearnedKey): number => learnedOf(own, learned).value;
-  switch (key) {
-    case 'primer, water-based':
-      return primerDry('water-based', air);
-    case 'primer, solvent-based':
-      return primerDry('solvent-based', air);
-    case 'putty':
-      return puttyDry(air, rate('wait-putty'));
-    case 'wall wash':
-      return wallDry(air, rate('wait-wash'));
-    case 'promoter':
-      return promoterDry();
-    case 'roll':
-    case 'panel':
-    case 'sealant':
-    case 'first bond':
-    case 'decal bond':
-    case 'conditioned room':
-    case 'clear':
-      return undefined;
-  }
 }
 
 /** The beginning of a sentence, short enough for a bar. */

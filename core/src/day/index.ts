@@ -6,7 +6,6 @@ export {
   type PlannedWork,
   dayProblem,
   firstWords,
-  waitOf,
   workStepId,
 } from './day-problem';
 export { type CaseOfRows, type ReadyUnknown, caseOfRows } from './case-of-rows';

@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { CUT_METHODS, FAMILY_NAMES, SHAPES_OF_KIND, type SurfaceKind, type SurfaceShape } from '../job';
 import { methodAfter } from '../cutting';
 import { SCHOOLS, SCHOOL_KEYS, type WorkStepsInput, stepsLeftOut, wayFor, workStepsFor } from '../ways';
-import { type DaySurface, dayProblem, kitList, mixSheet, waitOf } from './index';
+import { waitOf } from '../waiting';
+import { type DaySurface, dayProblem, kitList, mixSheet } from './index';
 
 const anyCase = fc.record({
   method: fc.constantFrom(...CUT_METHODS),
@@ -103,7 +104,7 @@ describe('what holds for any surface, film and school?', () => {
               ? 0
               : typeof then.least === 'number'
                 ? then.least
-                : (waitOf(then.least, { air: AIR })?.likely ?? 0);
+                : (waitOf(then.least, AIR)?.likely ?? 0);
           expect(lag).toMatchObject({
             least,
             most: then?.most === undefined ? null : Math.max(then.most, least),

@@ -1,4 +1,5 @@
 import { DETERMINED_WITHIN_MM } from '../job';
+import { RULES } from '../rules';
 import { DURATIONS, type DurationKey } from './durations';
 import type { FirstFigure, Learned } from './learned';
 
@@ -81,6 +82,13 @@ const OTHERS = [
     word: 'a surface that is hard to reach takes so many times as long',
     value: 1.4,
     unit: 'times',
+    basis: 'ours',
+  },
+  {
+    key: 'water-film',
+    word: 'water that lies on glass that was sprayed',
+    value: RULES.waterFilm.value,
+    unit: 'g/m²',
     basis: 'ours',
   },
   { key: 'wait-putty', word: 'thin putty dry in a room of 20 °C', value: 90, unit: 'min', basis: 'ours' },

@@ -86,6 +86,11 @@ export {
   workCaseOf,
   workStepsOf,
 } from './work';
+export { type GateAsked, type GateLine, gateOf } from './gate';
+export { type Held, type HeldAsked, heldNow } from './held';
+export { type MyTurn, type Turn, myTurn } from './my-turn';
+export { type PendingWait, isPending, pendingState, pendingWaits, waitBefore } from './pending-waits';
+export { type SunNow, sunNow } from './sun-now';
 export { slipBoundsOf } from './slip';
 export { type RowLine, rowLineOf } from './row-line';
 export { type AskReady, type Asking, type JobAnswers, jobAnswers } from './answers';

@@ -18,6 +18,7 @@ export {
 export { ROLL_FORMULAS, type RollWarming, rollWarming } from './roll';
 
 export { type Air, type Never, type Wait, type WaitKey, type WaitState, waitStateOf } from './wait';
+export { waitOf } from './wait-of';
 export {
   WAIT_FORMULAS,
   conditionedRoom,
@@ -30,4 +31,12 @@ export {
   wallDry,
   wantsWarmRoom,
 } from './waits';
-export { type OpenTime, OPEN_TIME_FORMULAS, type WetCase, openTime } from './open-time';
+export {
+  type OpenTime,
+  OPEN_TIME_FORMULAS,
+  type WaterOnIt,
+  type WetCase,
+  openTime,
+  taughtWater,
+  waterOnIt,
+} from './open-time';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { saturation_Pa } from '../climate';
-import { openTime } from './index';
+import { openTime, taughtWater, waterOnIt } from './index';
 
 /** Heat of vaporisation of water, J/kg. @source 2501 − 2.361 T kJ/kg (from memory) */
 const latent_Jkg = (surface_C: number): number => (2501 - 2.361 * surface_C) * 1000;
@@ -81,5 +81,38 @@ describe('how fast does slip dry?', () => {
     [{ draught_ms: -1 }, 'draught_ms'],
   ])('%j cannot be', (more, path) => {
     expect(() => openTime({ surface_C: 20, air_C: 20, humidity: 0.5, draught_ms: 0, ...more })).toThrow(path);
+  });
+});
+
+describe("what does a tap of 'wet again' teach?", () => {
+  it('at first 60 g/m², 20 to 150; each tap draws the band in, and the mean to what was seen', () => {
+    expect(waterOnIt([])).toMatchObject({ value: 60, least: 20, most: 150, basis: 'ours' });
+    const after = taughtWater({ value: 60, n: null }, { rate_gm2min: 2, minutes: 45 });
+    expect(after).toEqual({ value: 75, n: 1 });
+    const kept = {
+      key: 'water-film',
+      word: '',
+      unit: '',
+      basis: 'measured',
+      scope: null,
+      sd: null,
+      from: '',
+    } as const;
+    const band = waterOnIt([{ ...kept, value: 75, n: 3 }]);
+    // Hand: 75 · (1/3)^(1/2) and 75 · 2.5^(1/2).
+    expect(band.least).toBeCloseTo(43.3, 1);
+    expect(band.most).toBeCloseTo(118.6, 1);
+  });
+  it('what cannot be is drawn to the ends of the band; where nothing leaves, nothing is learned', () => {
+    expect(taughtWater({ value: 60, n: null }, { rate_gm2min: 2, minutes: 600 })?.value).toBe(105);
+    expect(taughtWater({ value: 60, n: null }, { rate_gm2min: 2, minutes: 0.5 })?.value).toBe(40);
+    expect(taughtWater({ value: 60, n: null }, { rate_gm2min: 0, minutes: 5 })).toBeUndefined();
+    expect(taughtWater({ value: 60, n: null }, { rate_gm2min: 1, minutes: -5 })).toBeUndefined();
+  });
+  it('many taps of one and the same lead there, whatever was taken at first', () => {
+    let known: { value: number; n: number | null } = { value: 60, n: null };
+    for (let tap = 0; tap < 200; tap += 1)
+      known = taughtWater(known, { rate_gm2min: 1, minutes: 100 }) ?? known;
+    expect(Math.abs(known.value - 100)).toBeLessThan(0.5);
   });
 });

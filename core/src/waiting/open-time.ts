@@ -1,5 +1,6 @@
 import { saturation_Pa } from '../climate';
 import { type Formula, type Reasoned, type Source, applyFormula } from '../quantity';
+import { type Learned, learnedOf, sourceOf } from '../learned';
 import { RULES } from '../rules';
 import { inRange } from './roll';
 
@@ -90,7 +91,10 @@ export const OPEN_TIME_FORMULAS = { film: FILM, rate: RATE, time: TIME } as cons
  * @throws CoreError WAITING_RANGE when a temperature, the humidity or the draught cannot be
  * @source Lewis relation and convection as their formulas say; how much water lies there is our guess
  */
-export function openTime({ surface_C, air_C, humidity, draught_ms }: WetCase): OpenTime {
+export function openTime(
+  { surface_C, air_C, humidity, draught_ms }: WetCase,
+  water: WaterOnIt = waterOnIt([]),
+): OpenTime {
   inRange('surface_C', surface_C, -40, 90);
   inRange('air_C', air_C, -40, 60);
   inRange('humidity', humidity, 0, 1);
@@ -99,15 +103,16 @@ export function openTime({ surface_C, air_C, humidity, draught_ms }: WetCase): O
   const step = applyFormula(RATE, { film_Wm2K: film.value, surface_C, air_C, humidity });
   const rate_gm2min = { value: step.value, why: [film, step] };
   if (step.value <= 0) return { least_min: null, likely_min: null, most_min: null, rate_gm2min };
-  const { value: water_gm2, least, most } = RULES.waterFilm;
+  const { value: water_gm2, least, most } = water;
   const time = applyFormula(
     TIME,
     { water_gm2, rate_gm2min: step.value },
     {
       uncertainty: {
         plusMinus: most / step.value - water_gm2 / step.value,
-        says: `from ${least} to ${most} g/m² of water`,
+        says: `from ${Math.round(least)} to ${Math.round(most)} g/m² of water`,
       },
+      source: sourceOf(water.basis),
     },
   );
   return {
@@ -116,4 +121,43 @@ export function openTime({ surface_C, air_C, humidity, draught_ms }: WetCase): O
     most_min: most / step.value,
     rate_gm2min,
   };
+}
+
+/** Water that is taken to lie on a surface when it has been sprayed, g/m². */
+export interface WaterOnIt extends Pick<Learned, 'value' | 'basis'> {
+  readonly least: number;
+  readonly most: number;
+}
+
+/**
+ * The water a shop reckons with, as it learned it. The band draws in with the root of how often it was seen.
+ * @source band of what is taken at first and how it draws in: our guess
+ */
+export function waterOnIt(kept: readonly Learned[]): WaterOnIt {
+  const { value, basis, n } = learnedOf('water-film', kept);
+  const narrows = 1 / Math.sqrt(1 + (n ?? 0));
+  const { value: first, least, most } = RULES.waterFilm;
+  return {
+    value,
+    basis,
+    least: value * (least / first) ** narrows,
+    most: value * (most / first) ** narrows,
+  };
+}
+
+/**
+ * What a tap of 'wet again' says: so long after the last water, so much had left. What is taken at first
+ * counts as one of them; what cannot be is drawn to the ends of the band.
+ * @param minutes since it was wetted
+ * @returns undefined where nothing leaves into this air
+ */
+export function taughtWater(
+  { value, n }: Pick<Learned, 'value' | 'n'>,
+  { rate_gm2min, minutes }: { readonly rate_gm2min: number; readonly minutes: number },
+): { readonly value: number; readonly n: number } | undefined {
+  if (rate_gm2min <= 0 || minutes <= 0) return undefined;
+  const { least, most } = RULES.waterFilm;
+  const seen = Math.min(most, Math.max(least, rate_gm2min * minutes));
+  const before = n ?? 0;
+  return { value: (value * (before + 1) + seen) / (before + 2), n: before + 1 };
 }
