@@ -91,6 +91,12 @@ export class DayClock {
       .toMillis();
   }
 
+  /** '11:40', or 'Thu 11:40' on another day than such a moment. */
+  hourFrom(now_ms: number, instant_ms: number): string {
+    const isSameDay = this.#at(now_ms).hasSame(this.#at(instant_ms), 'day');
+    return this.#at(instant_ms).toFormat(isSameDay ? 'HH:mm' : 'ccc HH:mm');
+  }
+
   clockOf(instant_ms: number): string {
     return this.clock((instant_ms - this.from_ms) / MINUTE_MS);
   }

@@ -25,6 +25,7 @@ export {
   jobSummarySchema,
 } from './answers';
 export { ROW_FIELDS } from './rows';
+export { type ComeAndLook, type WaitOfJob, calledSchema, comeAndLookSchema, waitsSchema } from './calls';
 export { type SaidOfIssue, saidOfIssue } from './said-of-issue';
 export { type FilmRow, filmBodySchema, filmFieldsSchema, filmListSchema, filmRowSchema } from './film';
 export { type SupplyRow, supplyBodySchema, supplyRowSchema } from './supply';

@@ -128,7 +128,7 @@ function routesOf(
     benchRoutes(standIns),
     weatherRoutes(weather),
     cutPlanRoutes({ db }),
-    dayRoutes({ db, weather, thermometer: standIns.thermometer }),
+    dayRoutes({ db, clock, feed, weather, thermometer: standIns.thermometer }),
     peopleRoutes({ db, clock, readyPerson }),
     filmRoutes({ db, clock }),
     filmSheetRoutes({ db, clock }),

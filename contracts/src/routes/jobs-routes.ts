@@ -6,6 +6,7 @@ import {
   jobStateSchema,
   jobSummarySchema,
 } from '../answers';
+import { calledSchema, comeAndLookSchema, waitsSchema } from '../calls';
 import { changeSchema, importSchema } from '../change';
 import { cutPlanFileSchema } from '../files/cut-plan-file';
 import { madeBySchema } from '../primitives';
@@ -59,6 +60,25 @@ export const JOB_ROUTES: readonly Route[] = [
     path: '/api/jobs/{jobId}/day/calendar',
     says: 'The planned steps as an iCalendar file; the same step keeps its UID',
     kind: 'text/calendar',
+  },
+  {
+    method: 'get',
+    path: '/api/jobs/{jobId}/day/waits',
+    says: 'What is waited for now as an iCalendar file, with an alarm when each is over',
+    kind: 'text/calendar',
+  },
+  {
+    method: 'get',
+    path: '/api/waits',
+    says: 'What is waited for now on all surfaces of all jobs, next first',
+    answer: waitsSchema,
+  },
+  {
+    method: 'post',
+    path: '/api/jobs/{jobId}/calls',
+    says: 'Ask whoever has a page open to come and look; told once, as the event `call`, and not kept',
+    body: comeAndLookSchema,
+    answer: calledSchema,
   },
   {
     method: 'get',

@@ -1,7 +1,16 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { primerDry, promoterDry } from '../waiting';
-import { clockDigits, gateFor, gateState, isLocked, lockAfter, lockState, wetClock } from './index';
+import {
+  clockDigits,
+  gateFor,
+  gateState,
+  isLocked,
+  lockAfter,
+  lockState,
+  readReading,
+  wetClock,
+} from './index';
 
 const MINUTE = 60_000;
 const DONE = Date.parse('2026-11-30T09:00:00Z');
@@ -199,5 +208,25 @@ describe('what is looked at before film goes on?', () => {
     ['a blank word is no word', ofTheDay, found('not right', DAY + 1, '  '), undefined, 'not right'],
   ] as const)('%s', (_, check, seen, known, state) => {
     expect(gateState(check, seen, known, DAY)).toBe(state);
+  });
+});
+
+describe('can it be read so?', () => {
+  it.each([
+    ['21.5', 'surface temperature', 'metric', { case: 'read', value: 21.5 }],
+    ['70 °F', 'surface temperature', 'metric', { case: 'read', value: 21.11 }],
+    ['70', 'room temperature', 'imperial', { case: 'read', value: 21.11 }],
+    ['900', 'surface temperature', 'metric', { case: 'cannot be', value: 900, least: -40, most: 150 }],
+    ['46 %', 'humidity', 'metric', { case: 'read', value: 46 }],
+    ['120', 'humidity', 'metric', { case: 'cannot be', value: 120, least: 0, most: 100 }],
+    ['46 g', 'humidity', 'metric', { case: 'no figure' }],
+    ['warm', 'surface temperature', 'metric', { case: 'no figure' }],
+    ['', 'mass', 'metric', { case: 'no figure' }],
+    ['3,5', 'wall moisture', 'metric', { case: 'read', value: 3.5 }],
+  ] as const)('%s as %s, %s', (text, quantity, units, said) => {
+    const read = readReading(text, quantity, units);
+    expect({ ...read, ...('value' in read ? { value: Math.round(read.value * 100) / 100 } : {}) }).toEqual(
+      said,
+    );
   });
 });

@@ -12,3 +12,4 @@ export {
 export { type LockState, type WaitLock, isLocked, lockAfter, lockState } from './lock';
 export { type WetClock, wetClock } from './wet-clock';
 export { clockDigits } from './clock-said';
+export { READING_KINDS, type ReadingKind, type TypedReading, readReading, unitShown } from './reading-range';

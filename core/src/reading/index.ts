@@ -79,6 +79,8 @@ export { type DayOnPaper, dayOnPaper, hazardsOf } from './day-on-paper';
 export {
   doneSteps,
   isWayKnown,
+  nextAlike,
+  openElsewhere,
   schoolsOf,
   stepsLeftOutOf,
   stillToDoWith,
@@ -88,7 +90,7 @@ export {
 } from './work';
 export { type GateAsked, type GateLine, gateOf } from './gate';
 export { type Held, type HeldAsked, heldNow } from './held';
-export { type MyTurn, type Turn, myTurn } from './my-turn';
+export { type Handed, type MyTurn, type Turn, handedToMe, myTurn } from './my-turn';
 export { type PendingWait, isPending, pendingState, pendingWaits, waitBefore } from './pending-waits';
 export { type SunNow, sunNow } from './sun-now';
 export { slipBoundsOf } from './slip';

@@ -24,12 +24,12 @@ const MINUTE_MS = 60_000;
  * What one person does now and next by the kept plan; undefined: the plan has nothing more for this person.
  * @param me by id where the crew knows it, else by name
  */
-export function myTurn(
-  view: JobView,
-  me: { readonly personId: string | null; readonly who: string },
-  now_ms: number,
-): MyTurn | undefined {
-  const own = new Set(view.crew.filter((member) => isMe(member, me)).map(({ id }) => id));
+export function myTurn(view: JobView, me: Named, now_ms: number): MyTurn | undefined {
+  const own = new Set(
+    view.crew
+      .filter((member) => isSame({ personId: member.personId, who: member.name }, me))
+      .map(({ id }) => id),
+  );
   const [now, next] = view.rows.plannedStep
     .filter(({ people }) => people.some((id) => own.has(id)))
     .toSorted((a, b) => Date.parse(a.startsAt) - Date.parse(b.startsAt))
@@ -37,11 +37,40 @@ export function myTurn(
   return now === undefined ? undefined : { now, next };
 }
 
-function isMe(
-  { personId, name }: RowOf<'crewMember'>,
-  me: { readonly personId: string | null; readonly who: string },
-): boolean {
-  return personId !== null && me.personId !== null ? personId === me.personId : name === me.who;
+interface Named {
+  readonly personId: string | null;
+  readonly who: string;
+}
+
+/** By id where both have one, else by name. */
+const isSame = (one: Named, other: Named): boolean =>
+  one.personId !== null && other.personId !== null ? one.personId === other.personId : one.who === other.who;
+
+/** A surface that somebody handed over in the middle of the work. */
+export interface Handed {
+  readonly applicationId: string;
+  readonly surfaceId: string;
+  readonly tag: string;
+  readonly by: string;
+  readonly at_ms: number;
+}
+
+/** What was handed to one person and is not finished, the latest first. */
+export function handedToMe(view: JobView, me: Named): readonly Handed[] {
+  return view.applications
+    .flatMap((application): readonly Handed[] => {
+      const [last] = view
+        .workOf(application.id)
+        .filter(({ handedTo }) => handedTo !== null)
+        .toSorted((a, b) => (b.handedTo?.at ?? '').localeCompare(a.handedTo?.at ?? ''));
+      const surface = view.surfaceById.get(application.surfaceId);
+      if (last?.handedTo == null || surface === undefined || view.isHandedOver(application.id)) return [];
+      if (!isSame(last.handedTo, me)) return [];
+      const { id: surfaceId, tag } = surface;
+      const at_ms = Date.parse(last.handedTo.at);
+      return [{ applicationId: application.id, surfaceId, tag, by: last.changedBy, at_ms }];
+    })
+    .toSorted((a, b) => b.at_ms - a.at_ms);
 }
 
 function turnOf(view: JobView, row: RowOf<'plannedStep'>, now_ms: number): readonly Turn[] | undefined {

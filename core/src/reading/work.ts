@@ -206,13 +206,12 @@ export function ticksBeside(
   return view.workOf(application.id).filter(({ step }) => !now.has(step));
 }
 
-/** Other surfaces of the row or room on which a step is still to be done before the film of any goes on. */
-export function stillToDoWith(
+/** Other films of the same place on which a step is still to be done. */
+export function openElsewhere(
   view: JobView,
   application: RowOf<'application'>,
-  { step, over }: Pick<WorkStep, 'step' | 'over'>,
-): readonly RowOf<'surface'>[] {
-  if (over === null) return [];
+  step: string,
+): readonly { readonly surface: RowOf<'surface'>; readonly application: RowOf<'application'> }[] {
   const placeId = view.surfaceById.get(application.surfaceId)?.placeId;
   return view.applications.flatMap((other) => {
     const surface = view.surfaceById.get(other.surfaceId);
@@ -221,14 +220,56 @@ export function stillToDoWith(
       surface?.placeId === placeId &&
       (doneSteps(view, other.id).get(step)?.doneAt ?? null) === null &&
       workStepsOf(view, other).some((own) => own.step === step);
-    return isOpen && surface !== undefined ? [surface] : [];
+    return isOpen && surface !== undefined ? [{ surface, application: other }] : [];
   });
 }
 
-/** What was done of it, by the key of the step. */
-export function doneSteps(view: JobView, applicationId: string): ReadonlyMap<string, RowOf<'workRecord'>> {
-  return new Map(view.workOf(applicationId).map((record) => [record.step, record]));
+/** Other surfaces of the row or room on which a step is still to be done before the film of any goes on. */
+export function stillToDoWith(
+  view: JobView,
+  application: RowOf<'application'>,
+  { step, over }: Pick<WorkStep, 'step' | 'over'>,
+): readonly RowOf<'surface'>[] {
+  return over === null ? [] : openElsewhere(view, application, step).map(({ surface }) => surface);
 }
+
+/** The next of the same place that gets the same film the same way and is not begun; undefined: none. */
+export function nextAlike(
+  view: JobView,
+  application: RowOf<'application'>,
+): { readonly surface: RowOf<'surface'>; readonly application: RowOf<'application'> } | undefined {
+  const [first] = workStepsOf(view, application);
+  return first === undefined
+    ? undefined
+    : openElsewhere(view, application, first.step).find(
+        ({ application: { filmId, method } }) =>
+          filmId === application.filmId && method === application.method,
+      );
+}
+
+/**
+ * What was done of it, by the key of the step. Where two people ticked the same one at once, the first to be
+ * done stands, with everybody's name and note.
+ */
+export function doneSteps(view: JobView, applicationId: string): ReadonlyMap<string, RowOf<'workRecord'>> {
+  const found = new Map<string, RowOf<'workRecord'>>();
+  for (const record of view.workOf(applicationId)) {
+    const other = found.get(record.step);
+    found.set(record.step, other === undefined ? record : together(other, record));
+  }
+  return found;
+}
+
+function together(one: RowOf<'workRecord'>, other: RowOf<'workRecord'>): RowOf<'workRecord'> {
+  const [first, second] = orderOf(one) <= orderOf(other) ? [one, other] : [other, one];
+  return {
+    ...first,
+    people: [...new Set([...first.people, ...second.people])],
+    note: [...new Set([first.note, second.note])].filter((note) => note !== '').join(' '),
+  };
+}
+
+const orderOf = ({ doneAt, madeAt }: RowOf<'workRecord'>): string => `${doneAt ?? '9'} ${madeAt}`;
 
 /** Steps of its way that are not done here, each with its reason. */
 export function stepsLeftOutOf(

@@ -3,14 +3,16 @@ import { RouterOutlet } from '@angular/router';
 import { People } from './catalogue/people';
 import { WhoseHand } from './device/whose-hand';
 import { CommandKeys } from './shell/command-keys';
+import { CalledHere } from './shell/called-here';
 import { NameAsk } from './shell/name-ask';
 
 @Component({
   selector: 'yp-root',
-  imports: [RouterOutlet, NameAsk],
+  imports: [RouterOutlet, CalledHere, NameAsk],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <router-outlet />
+    <yp-called-here />
     @if (hand.isAsked()) {
       <yp-name-ask />
     }

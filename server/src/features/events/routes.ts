@@ -60,11 +60,16 @@ export function eventRoutes({ db, feed, devices, onStream }: Deps): Router {
             write(`event: device\ndata: ${JSON.stringify(message)}\n\n`);
           })
         : () => undefined;
+    const stopCalls = feed.listenForCalls((ofJob, call) => {
+      if (jobId === undefined || ofJob === jobId)
+        write(`event: call\ndata: ${JSON.stringify({ ...call, jobId: ofJob })}\n\n`);
+    });
     const heartbeat = setInterval(() => response.write(': still here\n\n'), HEARTBEAT_MS);
     const forget = onStream(() => response.end());
     response.on('close', () => {
       stopListening();
       stopDevices();
+      stopCalls();
       clearInterval(heartbeat);
       forget();
     });

@@ -21,7 +21,15 @@ export interface DraftRecord {
   readonly version?: number | undefined;
 }
 
+/** A picture that has not reached the server yet. */
+export interface PictureRecord {
+  readonly id: string;
+  readonly jobId: string;
+  readonly picture: Blob;
+}
+
 interface Kept extends DBSchema {
+  pictures: { key: string; value: PictureRecord; indexes: { job: string } };
   waiting: { key: string; value: WaitingRecord; indexes: { job: string } };
   drafts: { key: string; value: DraftRecord };
 }
@@ -33,10 +41,13 @@ let opened: Promise<BrowserStore> | undefined;
 
 /** The database of this browser. Rejects while the browser refuses one; asked again, it tries again. */
 export function browserStore(): Promise<BrowserStore> {
-  opened ??= openDB<Kept>(NAME, 1, {
-    upgrade(store) {
-      store.createObjectStore('waiting', { keyPath: 'id' }).createIndex('job', 'jobId');
-      store.createObjectStore('drafts', { keyPath: 'key' });
+  opened ??= openDB<Kept>(NAME, 2, {
+    upgrade(store, from) {
+      if (from < 1) {
+        store.createObjectStore('waiting', { keyPath: 'id' }).createIndex('job', 'jobId');
+        store.createObjectStore('drafts', { keyPath: 'key' });
+      }
+      store.createObjectStore('pictures', { keyPath: 'id' }).createIndex('job', 'jobId');
     },
     terminated() {
       opened = undefined;

@@ -9,11 +9,12 @@ import { jobsWords } from '../words/jobs';
 import { ElevationStrip } from './elevation-strip';
 import { JobList } from './job-list';
 import { nextWord } from './job-words';
+import { WaitsOfAll } from './waits-of-all';
 
 /** All jobs, each with a strip of its surfaces and what to do next. */
 @Component({
   selector: 'yp-jobs',
-  imports: [RouterLink, ElevationStrip],
+  imports: [RouterLink, ElevationStrip, WaitsOfAll],
   providers: [JobList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './jobs.html',

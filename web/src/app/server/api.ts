@@ -1,6 +1,7 @@
 import type {
   AcceptedChange,
   Change,
+  ComeAndLook,
   FilmRow,
   FilmSheet,
   Forecast,
@@ -20,6 +21,7 @@ import type {
   StockItem,
   ThermometerCommand,
   ThermometerState,
+  WaitOfJob,
   WeatherScenario,
 } from '@yellow-pane/contracts';
 import type { Film, Person, Roll } from '@yellow-pane/core/job';
@@ -104,6 +106,10 @@ export const api = {
     if (!answer.ok) throw new ServerGone('hpgl');
     return answer.text();
   },
+  waits: () => ask<readonly WaitOfJob[]>('/api/waits'),
+  /** Asks whoever has a page open to come and look. */
+  call: (jobId: string, call: ComeAndLook) =>
+    ask<{ readonly pages: number }>(`/api/jobs/${jobId}/calls`, json('POST', call)),
   backups: () => ask<BackupList>('/api/backups'),
   backUp: () => ask<BackupFacts>('/api/backups', json('POST', {})),
   stock: () => ask<readonly StockItem[]>('/api/stock'),

@@ -23,7 +23,7 @@ let isStanding = false;
 let isReadBlind = false;
 
 /** Everything the server tells, over the one line of this browser. */
-export const events$ = sharedStream('/api/events', ['change', 'reload', 'began', 'device']).pipe(
+export const events$ = sharedStream('/api/events', ['change', 'reload', 'began', 'device', 'call']).pipe(
   tap(({ name }) => {
     if (name === 'open' || name === 'error') isStanding = name === 'open';
   }),

@@ -30,11 +30,12 @@ import { Schedule } from './schedule';
 import { ScheduleMarks } from './schedule-marks';
 import { STOPS, STOP_WORDS, Selection } from './selection';
 import { StopSummaries } from './stop-summaries';
+import { WaitsStrip } from './waits-strip';
 
 /** One job: the seven stops above, the schedule left, the stop in the middle and right, the day below. */
 @Component({
   selector: 'yp-job-shell',
-  imports: [RouterOutlet, RouterLink, NgIcon, Schedule, DayBand, SavedState, ConflictBox],
+  imports: [RouterOutlet, RouterLink, NgIcon, Schedule, DayBand, SavedState, ConflictBox, WaitsStrip],
   providers: [ScheduleMarks],
   viewProviders: [provideIcons({ lucideRedo2, lucideTextSearch, lucideUndo2 })],
   changeDetection: ChangeDetectionStrategy.OnPush,

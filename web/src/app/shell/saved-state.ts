@@ -3,6 +3,7 @@ import { type RoomLeft, askToKeep } from '../device/browser-store';
 import { Drafts } from '../device/drafts';
 import { JobDesk } from '../job/job-desk';
 import { shellWords } from '../words/shell';
+import { Selection } from './selection';
 
 const NEARLY = 0.9;
 const megabytes = (bytes: number): string => `${Math.ceil(bytes / 1e6)} MB`;
@@ -14,6 +15,8 @@ const megabytes = (bytes: number): string => `${Math.ceil(bytes / 1e6)} MB`;
   template: `
     <div
       class="fixed left-3 bottom-[94px] max-md:bottom-[112px] z-30 flex flex-col gap-2 max-w-[92vw] md:w-[226px] no-print"
+      [class.max-md:!bottom-auto]="isAtFit()"
+      [class.max-md:top-[7.5rem]]="isAtFit()"
       role="status"
       aria-live="polite"
     >
@@ -68,6 +71,9 @@ const megabytes = (bytes: number): string => `${Math.ceil(bytes / 1e6)} MB`;
 export class SavedState {
   protected readonly words = shellWords;
   protected readonly desk = inject(JobDesk);
+  readonly #selection = inject(Selection);
+  /** There the foot of a phone belongs to the thumb. */
+  protected readonly isAtFit = computed(() => this.#selection.stop() === 'fit');
   readonly #drafts = inject(Drafts);
   readonly #room = signal<RoomLeft | undefined>(undefined);
 

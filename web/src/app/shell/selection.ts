@@ -65,6 +65,11 @@ export class Selection {
     ]);
   }
 
+  /** A surface at a stop of this job. */
+  goTo(stop: Stop, surfaceId: string): void {
+    void this.#router.navigate(['/jobs', this.jobId(), stop, surfaceId]);
+  }
+
   goToStop(stop: Stop): void {
     const surfaceId = this.#bound()?.[3];
     void this.#router.navigate([

@@ -53,4 +53,5 @@ export const jobsWords = {
     'No job yet. A job holds the surfaces of one order: measured, filmed, cut, fitted. Type its name above to start.',
   backToJobs: 'Back to the jobs',
   archivedJobsCount: (count: number) => `Archived jobs (${count})`,
+  waits: 'Waiting for',
 } satisfies Messages;

@@ -151,4 +151,17 @@ export const shellWords = {
   dayBand: 'Day band',
   browserFull:
     'This browser is full, or may not keep anything: what is not saved is on this page alone. Do not close it. Free some space, or save elsewhere.',
+  waits: 'Waiting for',
+  waitNotBefore: (time: string) => `not before ${time}`,
+  waitFeel: (time: string) => `may be over: feel it; by ${time} at the latest`,
+  waitGoOn: (time: string) => `go on by ${time}`,
+  waitTooLate: (time: string) => `too long: should have gone on by ${time}`,
+  waitNever: 'does not end in this air: warm it, dry it, then feel it',
+  waitsMore: (count: number) => `and ${count} more`,
+  waitsFewer: 'only the next',
+  waitsCalendar: 'As a calendar file, with alarms',
+  ringsWhileLit: 'This page rings only while it is lit.',
+  understood: 'Understood',
+  calledBy: (who: string, tag: string) => `${who}: come and look at ${tag}.`,
+  goThere: (tag: string) => `Go to ${tag}`,
 } satisfies Messages;

@@ -11,7 +11,7 @@ import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
 import { cutWords } from '../../words/cut';
-import { HIGH, WIDE, drawBlanks } from './blank-drawing';
+import { HIGH, WIDE, drawBlanks } from '../../drawing/blank-drawing';
 import { Cutting } from './cutting';
 
 type Side = 'top' | 'right' | 'bottom' | 'left';

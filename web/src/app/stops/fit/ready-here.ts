@@ -16,9 +16,8 @@ export class ReadyHere {
   readonly #clock = inject(JobClock).clock;
   readonly #answers = signal<readonly ReadyAnswer[]>([]);
   readonly application = signal<RowOf<'application'> | undefined>(undefined);
-  readonly moments = computed(
-    () => this.#answers().find(({ id }) => id === this.application()?.id)?.moments ?? [],
-  );
+  readonly answer = computed(() => this.#answers().find(({ id }) => id === this.application()?.id));
+  readonly moments = computed(() => this.answer()?.moments ?? []);
 
   constructor() {
     this.#book.weather.begin();

@@ -6,6 +6,7 @@ import { JobReading } from '../../job/job-reading';
 import { CautionNote } from '../../ui/caution-note';
 import { BASIS_WORDS } from '../../words/basis';
 import { fitWords } from '../../words/fit';
+import { CautionsRead } from './cautions-read';
 
 /** One step as it is read: its dangers first, what to do, how it looks when it is right, and why. */
 @Component({
@@ -18,47 +19,60 @@ import { fitWords } from '../../words/fit';
       <yp-caution [word]="caution.word" [says]="caution.says" [isStop]="true" />
     }
     @if (dangers().length > 0) {
-      <div
-        class="border border-l-8 border-ink rounded-card bg-paper px-3 py-2"
-        role="note"
-        [attr.aria-label]="words.dangers"
-      >
-        <ul class="flex flex-col gap-1">
-          @for (caution of dangers(); track caution.key) {
-            <li class="leading-snug">
-              <strong>{{ caution.word }}.</strong> {{ caution.says }}
-            </li>
-          }
-        </ul>
-      </div>
+      @if (hasRead()) {
+        <button
+          type="button"
+          class="border-l-8 border-ink pl-3 text-left text-lg leading-snug min-h-14 underline underline-offset-2"
+          aria-expanded="false"
+          (click)="read.forget(readKey())"
+        >
+          {{ words.cautionsRead(dangerWords()) }}
+        </button>
+      } @else {
+        <div
+          class="border border-l-8 border-ink rounded-card bg-paper px-3 py-2"
+          role="note"
+          [attr.aria-label]="words.dangers"
+        >
+          <ul class="flex flex-col gap-1">
+            @for (caution of dangers(); track caution.key) {
+              <li class="text-xl leading-snug">
+                <strong>{{ caution.word }}.</strong> {{ caution.says }}
+              </li>
+            }
+          </ul>
+          <button
+            type="button"
+            class="act act-quiet min-h-14 underline underline-offset-2"
+            (click)="read.keep(readKey())"
+          >
+            {{ words.haveRead }}
+          </button>
+        </div>
+      }
     }
     <p class="text-2xl leading-snug font-semibold max-w-[46rem]">{{ head() }}</p>
     @if (rest()) {
       <p class="text-xl leading-snug max-w-[46rem]">{{ rest() }}</p>
     }
-    @if (own.rounds > 1) {
-      <p class="text-lg">
-        <strong>{{ words.roundsOf(own.rounds) }}</strong>
-      </p>
-    }
     @if (own.right) {
-      <p class="text-lg leading-snug max-w-[46rem]">
+      <p class="text-xl leading-snug max-w-[46rem]">
         <strong>{{ words.right }}</strong> {{ own.right }}
       </p>
     }
     @if (own.wrong) {
-      <p class="text-lg leading-snug max-w-[46rem]">
+      <p class="text-xl leading-snug max-w-[46rem]">
         <strong>{{ words.wrong }}</strong> {{ own.wrong }}
       </p>
     }
-    <p class="text-lg leading-snug max-w-[46rem]">
+    <p class="text-xl leading-snug max-w-[46rem]">
       <strong>{{ words.why }}</strong> {{ own.why }}
     </p>
     @if (own.figures.length > 0) {
       <ul class="flex flex-wrap gap-x-6 gap-y-1" [attr.aria-label]="words.figures">
         @for (figure of own.figures; track $index) {
           <li>
-            <span class="figure text-lg font-semibold">{{ figure.said }}</span>
+            <span class="figure text-xl font-semibold">{{ figure.said }}</span>
             <span class="text-faint">
               {{ figure.kind
               }}{{ figure.basis === 'common practice' ? '' : ', ' + basisWords[figure.basis] }}</span
@@ -71,22 +85,22 @@ import { fitWords } from '../../words/fit';
       <p>{{ words.lineIs(basisWords[own.basis]) }}</p>
     }
     @if (own.over && others().length > 0) {
-      <p class="text-lg leading-snug">
+      <p class="text-xl leading-snug">
         <strong>{{ own.over === 'the row' ? words.overRow : words.overRoom }}</strong> {{ others() }}
       </p>
     }
     @if (own.then; as then) {
-      <p class="text-lg">
+      <p class="text-xl leading-snug">
         <strong>{{ words.whatThen }}</strong> {{ words.thenSaid(then.why, then.most) }}
       </p>
     }
     @if (own.tools.length > 0) {
-      <p class="text-lg">
+      <p class="text-xl leading-snug">
         <strong>{{ words.atHand }}</strong> {{ own.tools.join(', ') }}
       </p>
     }
     @if (own.wants.length > 0) {
-      <p class="text-lg">
+      <p class="text-xl leading-snug">
         <strong>{{ words.wanted }}</strong> {{ own.wants.join(', ') }}
       </p>
     }
@@ -99,8 +113,22 @@ export class StepBody {
   readonly #reading = inject(JobReading);
   readonly step = input.required<WorkStep>();
   readonly application = input.required<RowOf<'application'>>();
+  protected readonly read = inject(CautionsRead);
   protected readonly stops = computed(() => this.step().cautions.filter((own) => own.stops !== null));
   protected readonly dangers = computed(() => this.step().cautions.filter((own) => own.stops === null));
+  protected readonly dangerWords = computed(() =>
+    this.dangers()
+      .map(({ word }) => word)
+      .join(', '),
+  );
+  /** The same dangers on the same surface are read once. */
+  protected readonly readKey = computed(
+    () =>
+      `${this.application().id} ${this.dangers()
+        .map(({ key }) => key)
+        .join(' ')}`,
+  );
+  protected readonly hasRead = computed(() => this.read.has(this.readKey()));
   protected readonly head = computed(() => headOf(this.step().what));
   /** How it is done, after what is done. */
   protected readonly rest = computed(() => this.step().what.slice(this.head().length).trim());

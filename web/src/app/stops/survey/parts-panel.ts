@@ -8,7 +8,7 @@ import { JobReading } from '../../job/job-reading';
 import { type Fact, type FactChange, Facts } from '../../fields/facts';
 import { KeptField, type Typed } from '../../fields/kept-field';
 import { surveyWords } from '../../words/survey';
-import { PhotoWork } from './photo-work';
+import { PhotoWork } from '../../job/photo-work';
 
 const KINDS: readonly { readonly kind: PartKind; readonly word: string }[] = [
   { kind: 'damage', word: surveyWords.damage },
@@ -241,7 +241,7 @@ export class PartsPanel {
   protected addPhoto(from: HTMLInputElement, partId: string | null): void {
     const file = from.files?.[0];
     from.value = '';
-    if (file !== undefined) void this.photoWork.add(this.surface(), partId, file);
+    if (file !== undefined) void this.photoWork.add(this.surface(), { partId }, file);
   }
 
   protected caption(photo: RowOf<'photo'>, { text, seen }: Typed): void {
