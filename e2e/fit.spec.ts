@@ -82,7 +82,10 @@ test('a step that repeats counts its rounds: nine turns of a column, then done',
     .getByRole('region', { name: 'Steps' })
     .getByRole('button', { name: /One wing round/ })
     .click();
-  await expect(page.getByText('9 times, one after the other.')).toBeVisible();
+  const sheet = page.getByRole('main');
+  for (let look = 0; look < 4; look += 1)
+    await sheet.getByRole('button', { name: 'Right', exact: true }).click();
+  await expect(page.getByText('0 of 9, next: 1')).toBeVisible();
   for (let round = 1; round < 9; round += 1)
     await page.getByRole('button', { name: `Round ${round} of 9 done` }).click();
   await allSaved(page);
@@ -92,6 +95,8 @@ test('a step that repeats counts its rounds: nine turns of a column, then done',
     .getByRole('button', { name: /One wing round/ })
     .click();
   await page.getByRole('button', { name: 'Done, next step' }).click();
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await expect(page.getByText('All 9 done')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Not done after all' })).toBeVisible();
 });
 
@@ -102,7 +107,7 @@ test('in the middle of the work: what now, three lines, and back to the step', a
   await page.getByRole('button', { name: 'What now?' }).click();
   await page.getByText('Slides off').click();
   await expect(page.getByText('Squeeze the top lock.')).toBeVisible();
-  await page.getByRole('button', { name: 'Back to the step' }).click();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
   await expect(page.getByText('Squeeze the top lock.')).toBeHidden();
 });
 

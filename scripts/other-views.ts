@@ -165,7 +165,44 @@ export const EXTRA: readonly View[] = [
     before: judged,
   },
   { name: 'settings', path: '/settings' },
-  { name: 'fit-phone', path: `${JOB}/fit/${surface(1)}`, size: { width: 390, height: 844 } },
+  {
+    name: 'fit-gate',
+    path: `${JOB}/fit/${surface(1)}`,
+    size: { width: 390, height: 844 },
+    before: async (page) => {
+      for (let step = 0; step < 2; step += 1)
+        await page.getByRole('button', { name: 'Done, next step' }).click();
+      await page.getByRole('button', { name: 'Timer' }).click();
+    },
+  },
+  {
+    name: 'fit-lock',
+    path: `${JOB}/fit/${surface(26)}`,
+    size: { width: 390, height: 844 },
+    before: async (page) => {
+      await page.keyboard.press('Alt+w');
+      await page.keyboard.press('PageDown');
+      await page.keyboard.press(' ');
+    },
+  },
+  ...(
+    [
+      ['fit-more', undefined],
+      ['fit-problem', 'Problem here'],
+      ['fit-read', 'Read and keep'],
+      ['fit-many', 'Done on many'],
+      ['fit-colleagues', 'Colleagues'],
+    ] as const
+  ).map(([name, part]): View => ({
+    name,
+    path: `${JOB}/fit/${surface(1)}`,
+    size: { width: 390, height: 844 },
+    before: async (page) => {
+      await page.getByRole('button', { name: 'More' }).click();
+      if (part !== undefined) await page.getByRole('button', { name: part }).click();
+      if (part === 'Problem here') await page.getByRole('button', { name: 'Mark it, no picture' }).click();
+    },
+  })),
   { name: 'survey-counter', path: `${JOB}/survey/${surface(22)}` },
   { name: 'survey-column', path: `${JOB}/survey/${surface(24)}` },
   { name: 'survey-arch', path: `${JOB}/survey/${surface(21)}` },

@@ -134,19 +134,26 @@ export const VIEWS: readonly View[] = [
   },
   {
     name: 'fit',
-    path: `${JOB}/fit/${surface(1)}`,
+    path: `${JOB}/fit/${surface(23)}`,
     before: async (page) => {
+      await page.getByRole('button', { name: /\d+\. Water-based primer/ }).click();
       await page.getByRole('button', { name: 'Done, next step' }).click();
-      await page.getByRole('button', { name: 'Start timer' }).click();
     },
   },
   {
-    name: 'fit-schools',
-    path: `${JOB}/fit/${surface(26)}`,
+    name: 'fit-phone',
+    path: `${JOB}/fit/${surface(24)}`,
+    size: { width: 390, height: 844 },
     before: async (page) => {
-      await page.getByRole('button', { name: /Sweep surplus water out/ }).click();
-      await page.getByText('Shrunk:').click();
-      await page.waitForTimeout(800);
+      await page.getByRole('button', { name: 'Reckoning' }).click();
+      await page.getByRole('button', { name: /\d+\. One wing round/ }).click();
+      await page.getByRole('button', { name: 'Close reckoning' }).click();
+      const sheet = page.getByRole('main');
+      for (let look = 0; look < 4; look += 1)
+        await sheet.getByRole('button', { name: 'Right', exact: true }).click();
+      await sheet.getByRole('button', { name: 'Read: fold it away' }).click();
+      for (let round = 1; round < 4; round += 1)
+        await sheet.getByRole('button', { name: `Round ${round} of` }).click();
     },
   },
   {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { NEW_SURFACE, NO_WALL_FACTS, NOT_BEGUN, type RowOf } from '../job';
+import { filmGoesOnAt } from '../ways';
 import { gateOf } from './gate';
 import { type HeldAsked, heldNow } from './held';
 import { jobRows } from './job-rows';
@@ -89,6 +90,10 @@ describe('what holds a step back?', () => {
     expect(held(10)).toBeUndefined();
     expect(held(40)).toMatchObject({ case: 'wait', state: 'closed' });
   });
+  it('a tick of an earlier version of its way still counts, and so does its wait', () => {
+    const older = { ...done(primes.step, 30), templateVersion: 99, template: 'an older way' };
+    expect(heldNow(viewWith({ workRecord: [older] }), TABLE, next, ASKED)?.case).toBe('wait');
+  });
   it('a step taken back leaves nothing to wait for', () => {
     const undone = { ...done(primes.step, 30), doneAt: null };
     const view = viewWith({ workRecord: [undone] });
@@ -101,6 +106,25 @@ describe('what holds a step back?', () => {
     if (lays === undefined) throw new Error('no step lays film');
     expect(heldNow(view, TABLE, lays, ASKED)).toMatchObject({ case: 'gate', lines: [{ key: 'blank' }] });
     expect(heldNow(view, TABLE, steps[0] ?? lays, ASKED)).toBeUndefined();
+  });
+  it('the sun that is reckoned to be on it holds back film alone; once film lies there, nothing', () => {
+    const pane = row<RowOf<'surface'>>({ ...NEW_SURFACE, id: 'S', tag: 'SW1', placeId: 'P' });
+    const laid = { ...TABLE, method: 'trim in place' as const };
+    const view = new JobView(jobRows({ surface: [pane], application: [laid], gateTick: [] }));
+    const span = { from_ms: NOW - MINUTE, to_ms: NOW + MINUTE };
+    const ready = {
+      sun: [span],
+      closed: [{ ...span, by: 'sun' as const, why: { case: 'sun on it' as const } }],
+    };
+    const own = workStepsOf(view, laid);
+    const held = own.map((step) => heldNow(view, laid, step, { ...ASKED, ready })?.case);
+    expect(held[0]).toBeUndefined();
+    expect(held[own.findIndex(({ needsFit }) => needsFit)]).toBe('gate');
+    const lays = own[filmGoesOnAt(own)]?.step ?? '';
+    const on = new JobView(jobRows({ surface: [pane], application: [laid], workRecord: [done(lays, 1)] }));
+    const squeeze = own.find(({ step }) => step === 'squeeze');
+    if (squeeze === undefined) throw new Error('nothing is squeezed');
+    expect(heldNow(on, laid, squeeze, { ...ASKED, ready })).toBeUndefined();
   });
   it('what is not right holds back every step until a word is written', () => {
     const [blank] = ticks({ answer: 'not right' });

@@ -4,6 +4,7 @@ export {
   MINUTES_FORMULA,
   type WorkStep,
   type LeftOutStep,
+  filmGoesOnAt,
   headOf,
   heldBackBy,
   schoolsAsked,

@@ -40,6 +40,8 @@ export interface WorkStep {
   readonly doubtful: readonly { readonly figure: string; readonly basis: Basis }[];
   readonly tools: readonly string[];
   readonly cautions: readonly Caution[];
+  /** What slip is sprayed on, where it is. */
+  readonly wets: StepTemplate['slip'] | null;
   readonly slip_l?: Reasoned<number>;
   readonly minutes: Reasoned<number>;
   /** How often it is done, one after the other. */
@@ -121,6 +123,7 @@ function workStepOf(
     doubtful: doubtfulIn(numbers, units),
     tools: step.tools,
     cautions: cautionsHere({ own: input, step, isFirst: index === 0 }).map((key) => caution(key, units)),
+    wets: step.slip ?? null,
     ...slipOf(step, input),
     minutes: minutesOf(step, input, rounds),
     rounds,
@@ -148,6 +151,15 @@ export function stepCalled(template: string, step: string, units: DisplayUnits =
   if (found === undefined) return step;
   const own = stepCaseOf({ condition: 'unknown', isSecurityFilm: false });
   return headOf(filled(found.what, numbersOf(found, own), units));
+}
+
+/**
+ * The step from which on film lies on the surface: laid wet, where glass and film are wetted; else the first
+ * at which adhesive meets it; -1: none.
+ */
+export function filmGoesOnAt(steps: readonly Pick<WorkStep, 'wets' | 'needsFit'>[]): number {
+  const wet = steps.findIndex(({ wets }) => wets === 'wet glass and film');
+  return wet >= 0 ? wet : steps.findIndex(({ needsFit }) => needsFit);
 }
 
 /** The first sentence of a step: what is done, before how it is done. */

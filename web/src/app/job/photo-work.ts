@@ -7,6 +7,8 @@ import { surveyWords } from '../words/survey';
 import { JobDesk } from './job-desk';
 import { JobReading } from './job-reading';
 
+/** As some phones save pictures; not every browser reads them. */
+const HEIC = /\.hei[cf]$/i;
 const LONGEST_PX = 2000;
 const QUALITY = 0.86;
 const LARGEST_FILE = 60_000_000;
@@ -126,7 +128,10 @@ export class PhotoWork {
 }
 
 function faultOf(error: unknown, name: string): string {
-  if (error instanceof ServerRefusal) return `${name}: ${error.problem.title}. ${error.problem.detail}`;
+  if (error instanceof ServerRefusal) {
+    const says = `${name}: ${error.problem.title}. ${error.problem.detail}`;
+    return HEIC.test(name) ? `${says} ${surveyWords.pictureHeic}` : says;
+  }
   return error instanceof RangeError ? error.message : surveyWords.pictureNotSent(name);
 }
 

@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { NgIcon, provideIcons } from '@ng-icons/core';
+import { lucideChevronDown, lucideChevronUp } from '@ng-icons/lucide';
 import { readKept, writeKept } from '../device/keep';
 import { JobReading } from '../job/job-reading';
 import { shellWords } from '../words/shell';
@@ -10,10 +12,12 @@ const TOLD = 'told of ringing';
 /** What is waited for, seen at every stop: the next in digits to be read from afar, the others behind it. */
 @Component({
   selector: 'yp-waits-strip',
+  imports: [NgIcon],
   providers: [RunningWaits],
+  viewProviders: [provideIcons({ lucideChevronDown, lucideChevronUp })],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (waits.lines().length > 0) {
+    @if (lines().length > 0) {
       <section
         class="border-b border-ink bg-paper no-print max-h-[50dvh] overflow-auto"
         [attr.aria-label]="words.waits"
@@ -37,37 +41,49 @@ const TOLD = 'told of ringing';
                   >{{ line.digits }}</span
                 >
               </button>
+              @if ($first) {
+                <button
+                  type="button"
+                  class="act act-quiet min-h-14 min-w-14 px-0 justify-center"
+                  [attr.aria-expanded]="isOpen()"
+                  [attr.aria-label]="
+                    isOpen()
+                      ? words.waitsFewer
+                      : lines().length > 1
+                        ? words.waitsMore(lines().length - 1)
+                        : words.waitsAbout
+                  "
+                  (click)="isOpen.set(!isOpen())"
+                >
+                  @if (lines().length > 1 && !isOpen()) {
+                    <span class="figure">+{{ lines().length - 1 }}</span>
+                  }
+                  <ng-icon [name]="isOpen() ? 'lucideChevronUp' : 'lucideChevronDown'" size="22" />
+                </button>
+              }
             </li>
           }
         </ul>
-        <p class="flex flex-wrap gap-x-4 items-center px-4 max-md:px-3">
-          @if (waits.lines().length > 1) {
-            <button
-              type="button"
-              class="act act-quiet act-small underline underline-offset-2"
-              [attr.aria-expanded]="isOpen()"
-              (click)="isOpen.set(!isOpen())"
+        @if (isOpen() || !isTold()) {
+          <p class="flex flex-wrap gap-x-4 items-center px-4 max-md:px-3">
+            <a
+              class="underline underline-offset-2 text-sm min-h-9 content-center"
+              download
+              [href]="'/api/jobs/' + jobId() + '/day/waits'"
+              >{{ words.waitsCalendar }}</a
             >
-              {{ isOpen() ? words.waitsFewer : words.waitsMore(waits.lines().length - 1) }}
-            </button>
-          }
-          <a
-            class="underline underline-offset-2 text-sm min-h-9 content-center"
-            download
-            [href]="'/api/jobs/' + jobId() + '/day/waits'"
-            >{{ words.waitsCalendar }}</a
-          >
-          @if (!isTold()) {
-            <span class="text-sm">{{ words.ringsWhileLit }}</span>
-            <button
-              type="button"
-              class="act act-quiet act-small underline underline-offset-2"
-              (click)="tell()"
-            >
-              {{ words.understood }}
-            </button>
-          }
-        </p>
+            @if (!isTold()) {
+              <span class="text-sm">{{ words.ringsWhileLit }}</span>
+              <button
+                type="button"
+                class="act act-quiet act-small underline underline-offset-2"
+                (click)="tell()"
+              >
+                {{ words.understood }}
+              </button>
+            }
+          </p>
+        }
       </section>
     }
   `,
@@ -75,13 +91,18 @@ const TOLD = 'told of ringing';
 })
 export class WaitsStrip {
   protected readonly words = shellWords;
-  protected readonly waits = inject(RunningWaits);
+  readonly #waits = inject(RunningWaits);
   protected readonly selection = inject(Selection);
   readonly #reading = inject(JobReading);
   protected readonly jobId = computed(() => this.#reading.job()?.id ?? '');
+  /** At Fit the surface in hand has a clock of its own. */
+  protected readonly lines = computed(() => {
+    const own = this.selection.stop() === 'fit' ? this.selection.surface()?.id : undefined;
+    return this.#waits.lines().filter(({ surfaceId }) => surfaceId !== own);
+  });
   protected readonly isOpen = signal(false);
   protected readonly isTold = signal(readKept(TOLD) === true);
-  protected readonly shown = computed(() => this.waits.lines().slice(0, this.isOpen() ? undefined : 1));
+  protected readonly shown = computed(() => this.lines().slice(0, this.isOpen() ? undefined : 1));
 
   protected tell(): void {
     this.isTold.set(true);

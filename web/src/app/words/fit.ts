@@ -55,7 +55,7 @@ export const fitWords = {
   rowBend: 'Bend to the next, by frame',
   rowUnknown: 'unknown',
   whatNow: 'What now?',
-  backToStep: 'Back to the step',
+  closePanel: 'Close',
   right: 'Right:',
   wrong: 'Wrong:',
   figures: 'Figures of this step',
@@ -81,6 +81,9 @@ export const fitWords = {
   jobFollows: (asks: string, value: string) => `The job: ${asks.toLowerCase()} ${value}`,
   atHand: 'At hand:',
   note: 'Note',
+  noteTooLong: (most: number, is: number) =>
+    `A note has at most ${most} characters; this one has ${is}. It stays here: shorten it, or put the rest to another step.`,
+  clockBehind: 'The clock of this device stands before the step was done: set it right, or feel it.',
   notDoneAfterAll: 'Not done after all',
   done: 'Done',
   doneNextStep: 'Done, next step',

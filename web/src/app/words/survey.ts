@@ -92,6 +92,7 @@ export const surveyWords = {
   captionOfPicture: (number: number) => `Caption of picture ${number}`,
   takePictureOut: (number: number) => `Take picture ${number} out`,
   pictureAdded: (tag: string) => `${tag}: picture`,
+  pictureHeic: 'Take it anew with the camera of this page, or set the phone to save JPEG.',
   pictureKept: 'A picture that was kept here',
   pictureNotSent: (file: string) =>
     `${file} was not sent: the server does not answer. Choose it again when it is back.`,

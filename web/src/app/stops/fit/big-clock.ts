@@ -15,7 +15,7 @@ import { ChangeDetectionStrategy, Component, input } from '@angular/core';
       {{ digits() }}
     </p>
   `,
-  host: { class: 'block text-center overflow-hidden' },
+  host: { class: 'block shrink-0 text-center overflow-hidden' },
 })
 export class BigClock {
   readonly digits = input.required<string>();

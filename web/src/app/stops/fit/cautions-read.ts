@@ -1,4 +1,9 @@
 import { Injectable, signal } from '@angular/core';
+import type { Caution } from '@yellow-pane/core/ways';
+
+/** The same dangers on the same surface are read once. Those that hold the work back are never folded. */
+export const cautionsKey = (applicationId: string, cautions: readonly Caution[]): string =>
+  [applicationId, ...cautions.filter(({ stops }) => stops === null).map(({ key }) => key)].join(' ');
 
 /** Which cautions somebody has read since this page was opened: they are folded, and come back with one tap. */
 @Injectable({ providedIn: 'root' })

@@ -9,7 +9,13 @@ import { FitDesk } from './fit-desk';
 export class FitClock {
   readonly #desk = inject(FitDesk);
 
-  readonly shown = computed(() => this.#waiting() ?? this.#running() ?? this.#lying());
+  /** Where something is asked, the room is for the question; the time runs on. */
+  readonly shown = computed(() => {
+    const held = this.#desk.held()?.case;
+    return held === 'gate' || held === 'danger'
+      ? undefined
+      : (this.#waiting() ?? this.#running() ?? this.#lying());
+  });
 
   readonly #waiting = computed(() => {
     const held = this.#desk.held();

@@ -61,6 +61,8 @@ import { WhatNowCards } from './what-now-cards';
 
 const SHAPE_OF_STATE: Readonly<Record<StepState, StateShape>> = { open: 'open', begun: 'half', done: 'full' };
 const MINUTE_MS = 60_000;
+/** As long as a row keeps it. */
+const MOST_NOTE = 4000;
 /** From so many minutes before it comes, the sun is warned of. */
 const SUN_AHEAD_MIN = 30;
 
@@ -217,6 +219,10 @@ export class Fit {
   protected shapeOf(step: WorkStep): StateShape {
     return SHAPE_OF_STATE[stepStateOf(this.desk.records().get(step.step))];
   }
+
+  /** A note stays in its field until it is short enough. */
+  protected readonly noteFault = (text: string): string | undefined =>
+    text.length <= MOST_NOTE ? undefined : fitWords.noteTooLong(MOST_NOTE, text.length);
 
   protected takeNote({ text, seen }: Typed): void {
     this.desk.note(text, seen);

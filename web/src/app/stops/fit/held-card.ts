@@ -5,6 +5,8 @@ import { StepTrace } from '../../ui/step-trace';
 import { fitWords } from '../../words/fit';
 import { FitDesk } from './fit-desk';
 
+const MINUTE_MS = 60_000;
+
 /** What holds the step in hand back, and what there is to look at, to wait for or to say. */
 @Component({
   selector: 'yp-held-card',
@@ -81,7 +83,7 @@ export class HeldCard {
         return {
           isStop: false,
           head: state === 'feel it' ? fitWords.waitFeel(wait.why) : head,
-          says: said?.check ?? '',
+          says: this.#desk.now_ms() < wait.from_ms - MINUTE_MS ? fitWords.clockBehind : (said?.check ?? ''),
           why: wait.wait?.why ?? [],
         };
       }

@@ -31,7 +31,7 @@ import { FitDesk } from './fit-desk';
       <p class="mt-1">{{ words.manyHeld(held()) }}</p>
     }
     @if (others().length > 0) {
-      <button type="button" class="act act-next min-h-16 text-xl w-full justify-center mt-2" (click)="tick()">
+      <button type="button" class="act min-h-16 text-xl w-full justify-center mt-2" (click)="tick()">
         {{ words.manyDone(chosen().length + (isHereOpen() ? 1 : 0)) }}
       </button>
     }

@@ -14,7 +14,7 @@ import { FitDesk } from './fit-desk';
   selector: 'yp-others-here',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <button type="button" class="act act-next min-h-16 text-xl w-full justify-center" (click)="call()">
+    <button type="button" class="act min-h-16 text-xl w-full justify-center" (click)="call()">
       {{ words.comeAndLook }}
     </button>
     @if (said(); as text) {

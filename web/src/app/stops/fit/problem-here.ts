@@ -18,7 +18,7 @@ import { SurfacePicture } from './surface-picture';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="grid grid-cols-2 gap-2">
-      <label class="act act-next min-h-16 text-lg justify-center text-center has-focus-visible:outline-3">
+      <label class="act min-h-16 text-lg justify-center text-center has-focus-visible:outline-3">
         {{ words.problemPhoto }}
         <input
           type="file"

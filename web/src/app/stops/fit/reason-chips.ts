@@ -34,9 +34,9 @@ import { fitWords } from '../../words/fit';
           <button type="button" class="act act-quiet min-h-14 underline" (click)="isTyping.set(true)">
             {{ words.reasonOther }}
           </button>
-          @if (canLeave()) {
-            <button type="button" class="act act-quiet min-h-14 underline" (click)="left.emit()">
-              {{ words.reasonLeave }}
+          @if (leaveWord(); as word) {
+            <button type="button" class="act min-h-14 flex-1 justify-center" (click)="left.emit()">
+              {{ word }}
             </button>
           }
         </div>
@@ -49,7 +49,8 @@ export class ReasonChips {
   protected readonly words = fitWords;
   readonly asks = input.required<string>();
   readonly reasons = input.required<readonly string[]>();
-  readonly canLeave = input(true);
+  /** How one goes without a reason; undefined: one does not. */
+  readonly leaveWord = input<string>();
   readonly given = output<string>();
   readonly left = output();
   protected readonly isTyping = signal(false);

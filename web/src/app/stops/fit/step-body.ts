@@ -6,7 +6,7 @@ import { JobReading } from '../../job/job-reading';
 import { CautionNote } from '../../ui/caution-note';
 import { BASIS_WORDS } from '../../words/basis';
 import { fitWords } from '../../words/fit';
-import { CautionsRead } from './cautions-read';
+import { CautionsRead, cautionsKey } from './cautions-read';
 
 /** One step as it is read: its dangers first, what to do, how it looks when it is right, and why. */
 @Component({
@@ -122,12 +122,7 @@ export class StepBody {
       .join(', '),
   );
   /** The same dangers on the same surface are read once. */
-  protected readonly readKey = computed(
-    () =>
-      `${this.application().id} ${this.dangers()
-        .map(({ key }) => key)
-        .join(' ')}`,
-  );
+  protected readonly readKey = computed(() => cautionsKey(this.application().id, this.step().cautions));
   protected readonly hasRead = computed(() => this.read.has(this.readKey()));
   protected readonly head = computed(() => headOf(this.step().what));
   /** How it is done, after what is done. */

@@ -32,23 +32,25 @@ const MINUTE_MS = 60_000;
     @if (fault(); as text) {
       <p class="text-stop font-semibold" role="alert">{{ text }}</p>
     }
-    @if (time(); as wet) {
-      @if (wet.likely_min; as likely) {
-        <yp-figure
-          [label]="words.staysWet"
-          [value]="
-            words.wetFor(minutes(likely.value), minutes(wet.least_min ?? 0), minutes(wet.most_min ?? 0))
-          "
-          [why]="likely.why"
-        />
+    @if (isWetHere()) {
+      @if (time(); as wet) {
+        @if (wet.likely_min; as likely) {
+          <yp-figure
+            [label]="words.staysWet"
+            [value]="
+              words.wetFor(minutes(likely.value), minutes(wet.least_min ?? 0), minutes(wet.most_min ?? 0))
+            "
+            [why]="likely.why"
+          />
+        } @else {
+          <p class="font-semibold leading-snug">{{ words.doesNotDry }}</p>
+        }
       } @else {
-        <p class="font-semibold leading-snug">{{ words.doesNotDry }}</p>
+        <p class="leading-snug text-faint">{{ words.staysWetUnknown }}</p>
       }
-    } @else {
-      <p class="leading-snug text-faint">{{ words.staysWetUnknown }}</p>
     }
   `,
-  host: { class: 'block' },
+  host: { class: 'block empty:hidden' },
 })
 export class WetHere {
   protected readonly words = fitWords;
@@ -78,6 +80,10 @@ export class WetHere {
     const at = [record.doneAt, ...record.roundsAt].flatMap((own) => (own === null ? [] : [Date.parse(own)]));
     return { step, roundsAt: record.roundsAt, at_ms: Math.max(...at) };
   });
+  /** At a step that wets, or while something is wet. */
+  protected readonly isWetHere = computed(
+    () => this.#desk.current()?.slip_l !== undefined || this.#wetted() !== undefined,
+  );
   protected readonly clock = computed(() => {
     const [wetted, time] = [this.#wetted(), this.time()];
     if (wetted === undefined || time === undefined) return undefined;

@@ -12,6 +12,7 @@ import { Hold } from '../../fields/hold';
 import { JobDesk } from '../../job/job-desk';
 import { fitWords } from '../../words/fit';
 import { BigClock } from './big-clock';
+import { CautionsRead, cautionsKey } from './cautions-read';
 import { FitClock } from './fit-clock';
 import { FitDesk } from './fit-desk';
 import { HeldCard } from './held-card';
@@ -44,6 +45,11 @@ export class WetLock {
   protected readonly clock = inject(FitClock).shown;
   protected readonly job = inject(JobDesk);
   readonly unlock = output();
+  readonly #read = inject(CautionsRead);
+  /** Read before on this surface: their names are enough. */
+  protected readonly hasRead = computed(() =>
+    this.#read.has(cautionsKey(this.desk.application()?.id ?? '', this.desk.current()?.cautions ?? [])),
+  );
   protected readonly head = computed(() => headOf(this.desk.current()?.what ?? ''));
   protected readonly rest = computed(() =>
     (this.desk.current()?.what ?? '').slice(this.head().length).trim(),
