@@ -321,7 +321,13 @@ const samples = {
     how: 'early',
     reason: 'a fan was on it',
   },
-  gateTick: { applicationId: id, check: 'liner side', answer: 'not right', word: 'turned round' },
+  gateTick: {
+    applicationId: id,
+    check: 'liner side',
+    answer: 'not right',
+    word: 'turned round',
+    lookedAt: '2026-11-24T09:20:00.000Z',
+  },
   mark: {
     surfaceId: id,
     applicationId: id,

@@ -41,6 +41,7 @@ export const gateTick = z.strictObject({
   check: word(80),
   answer: z.enum(['right', 'not right']),
   word: text(400),
+  lookedAt: instantSchema,
 }) satisfies z.ZodType<GateTick>;
 
 /** What any instrument can show: kilns and frost, dry and soaked, and no length beyond a hall. */

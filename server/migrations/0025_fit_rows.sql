@@ -10,7 +10,8 @@ CREATE TABLE "gate_tick" (
 	"application_id" uuid NOT NULL,
 	"check" text NOT NULL,
 	"answer" text NOT NULL,
-	"word" text NOT NULL
+	"word" text NOT NULL,
+	"looked_at" timestamp (3) with time zone NOT NULL
 );
 --> statement-breakpoint
 CREATE TABLE "mark" (

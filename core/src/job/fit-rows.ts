@@ -17,6 +17,8 @@ export interface GateTick {
   readonly answer: 'right' | 'not right';
   /** Why it may go on although it is not right; empty: nobody has said. */
   readonly word: string;
+  /** By the clock of the device it was looked at with. */
+  readonly lookedAt: string;
 }
 
 export const QUANTITIES = [

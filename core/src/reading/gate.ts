@@ -47,7 +47,7 @@ export function gateOf(
     const found =
       tick === undefined
         ? undefined
-        : { answer: tick.answer, word: tick.word, who: tick.changedBy, at_ms: Date.parse(tick.changedAt) };
+        : { answer: tick.answer, word: tick.word, who: tick.changedBy, at_ms: Date.parse(tick.lookedAt) };
     return { ...check, known, tick, state: gateState(check, found, known, asked.day_ms) };
   });
 }

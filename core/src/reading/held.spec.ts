@@ -51,7 +51,15 @@ const TABLE = row<RowOf<'application'>>({
 const GATE_KEYS = ['blank', 'liner side', 'film face', 'direction', 'temperatures', 'hazards'];
 const ticks = (fields: object = {}) =>
   GATE_KEYS.map((check) =>
-    row<RowOf<'gateTick'>>({ id: check, applicationId: 'A', check, answer: 'right', word: '', ...fields }),
+    row<RowOf<'gateTick'>>({
+      id: check,
+      applicationId: 'A',
+      check,
+      answer: 'right',
+      word: '',
+      lookedAt: MADE,
+      ...fields,
+    }),
   );
 const done = (step: string, minutes: number) =>
   row<RowOf<'workRecord'>>({ ...NOT_BEGUN, id: `W${step}`, applicationId: 'A', step, doneAt: ago(minutes) });

@@ -48,6 +48,7 @@ export const gateTick = pgTable(
     check: text().notNull(),
     answer: text().$type<GateTick['answer']>().notNull(),
     word: text().notNull(),
+    lookedAt: instant().notNull(),
   },
   (t) => [
     index('gate_tick_job').on(t.jobId, t.id),

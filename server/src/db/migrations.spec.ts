@@ -41,7 +41,7 @@ const LANDED: Readonly<Record<string, string>> = {
   '0022_ways.sql': 'd4427bca24067aa0d9c8b352f77d7d96cdea218882129bb915c4fffcac7c47b5',
   '0023_schools_chosen.sql': '7e1395e211e8e766b9062f070e80d13dbaf900ba8624ecff6578068ed1325e8c',
   '0024_rounds.sql': '2c7533c42a90312f20a20b59f20381eae1cc03ba5ad652128091400ec6a39a29',
-  '0025_fit_rows.sql': '12d0d492d268b8fbf884ae2532d459288bcf902427e43496408f28dfbc7f650d',
+  '0025_fit_rows.sql': 'be7eadab70445ae8b4c4887de74b5a9c7e30fe880157ef3a1f4a6756096c10dc',
   '0026_rounds_at.sql': 'cd3a399ff942e1292780c032d02e0f56ff510ec5145a9419306dbcb8d27d99fb',
 };
 

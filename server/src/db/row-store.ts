@@ -44,6 +44,7 @@ export function toStored(fields: Readonly<Record<string, unknown>>): Record<stri
     'startsAt',
     'endsAt',
     'endedAt',
+    'lookedAt',
     'takenAt',
     'firstSeenAt',
     'goneAt',

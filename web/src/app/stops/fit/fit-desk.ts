@@ -221,10 +221,11 @@ export class FitDesk {
   answer({ key, tick }: GateLine, answer: 'right' | 'not right', word = ''): void {
     const applicationId = this.application()?.id;
     if (applicationId === undefined) return;
+    const lookedAt = new Date().toISOString();
     this.#desk.do(fitWords.lookedAt(this.tag(), key), [
       tick === undefined
-        ? this.#desk.put('gateTick', { applicationId, check: key, answer, word })
-        : this.#desk.set('gateTick', tick.id, { answer, word }),
+        ? this.#desk.put('gateTick', { applicationId, check: key, answer, word, lookedAt })
+        : this.#desk.set('gateTick', tick.id, { answer, word, lookedAt }),
     ]);
   }
 

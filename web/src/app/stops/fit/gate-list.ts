@@ -93,7 +93,7 @@ export class GateList {
   #says({ state, tick, known, how }: GateLine): string {
     if (tick === undefined || (state !== 'by word' && tick.answer !== state))
       return known === undefined ? how : fitWords.gateKnown(known.by, state);
-    const when = this.#clock().hourFrom(this.desk.minute_ms(), Date.parse(tick.changedAt));
+    const when = this.#clock().hourFrom(this.desk.minute_ms(), Date.parse(tick.lookedAt));
     return fitWords.gateFound(state === 'by word' ? tick.word : '', tick.changedBy, when);
   }
 }
