@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { allSaved, copyOfDemo, expect, newContext, test } from './house';
+import { allSaved, copyOfDemo, expect, test } from './house';
 
 const PHONE = { width: 390, height: 844 };
 const MINUTE = 60_000;
@@ -232,9 +232,11 @@ test('the sun is about to reach the pane: warned by the minute; once it is on it
   await page.getByRole('button', { name: /\d+\. Just before the film/ }).click();
   await expect(page.getByRole('alert')).toContainText('Not right: no sun on it.');
   await expect(page.getByRole('alert')).toContainText(/The sun is on it until 1\d:\d\d\./);
-  await page.getByRole('button', { name: 'Told to go on' }).click();
+  await page.getByRole('button', { name: 'Shaded by a cloth' }).click();
   await expect(page.getByRole('alert')).toContainText('Look first: blank and surface belong together?');
-  await expect(page.getByRole('button', { name: /^begun No sun on it Told to go on\. Wren/ })).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: /^begun No sun on it Shaded by a cloth\. Wren/ }),
+  ).toBeVisible();
   await allSaved(page);
 });
 

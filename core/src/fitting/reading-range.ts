@@ -9,7 +9,7 @@ export interface ReadingKind {
   readonly instrument: Reading['instrument'];
 }
 
-/** Bounds of what can be at a surface that film is laid on: our guess; a gun's nozzle is not read with these. */
+/** Bounds of what can be at a surface film is laid on: our guess; a gun's nozzle is not read with these. */
 export const READING_KINDS: Readonly<Record<Quantity, ReadingKind>> = {
   'surface temperature': { unit: '°C', least: -40, most: 150, instrument: 'infrared thermometer' },
   'room temperature': { unit: '°C', least: -40, most: 60, instrument: 'thermometer' },

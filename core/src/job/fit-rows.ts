@@ -1,4 +1,4 @@
-/** A person has said that what a step left to wait for is over. That time has passed is reckoned, never kept. */
+/** A person has said that what a step left to wait for is over. That time has passed is never kept. */
 export interface WaitEnd {
   readonly applicationId: string;
   /** Key of the step it follows. */

@@ -81,7 +81,13 @@ function knownOf(
       return groundKnown(view, application);
     case 'temperatures':
       return temperatureKnown(view, application, asked);
-    default:
+    case 'blank':
+    case 'liner side':
+    case 'film face':
+    case 'direction':
+    case 'factory edge':
+    case 'row line':
+    case 'hazards':
       return undefined;
   }
 }

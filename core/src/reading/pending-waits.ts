@@ -33,7 +33,7 @@ export function pendingWaits(view: JobView, air: Air): readonly PendingWait[] {
     .sort((a, b) => goesOnAt(a) - goesOnAt(b));
 }
 
-/** What a step has to wait for, left by the nearest one before it that leaves something; undefined: nothing. */
+/** What a step has to wait for, left by the nearest one before it that leaves anything. */
 export function waitBefore(
   view: JobView,
   application: RowOf<'application'>,

@@ -12,7 +12,7 @@ import {
   text,
   uuid,
 } from 'drizzle-orm/pg-core';
-import { instant, sameJob } from './columns';
+import { instant } from './columns';
 import { seamChoice, jobAllowance, cutPlan, cutRoll, cutPiece, offcut, stockTake } from './cutting-tables';
 import { changedInShop, person } from './people-tables';
 import { crewMember, daySettings, plannedStep } from './day-tables';
@@ -24,7 +24,6 @@ import {
   glassUnit,
   job,
   measure,
-  ofJob,
   part,
   place,
   siteFacts,

@@ -3,7 +3,8 @@ import { DOCUMENT, Injectable, inject, signal } from '@angular/core';
 /** Reads text with a voice that is on this device; never with one that sends the text away. */
 @Injectable({ providedIn: 'root' })
 export class ReadAloud {
-  readonly #synthesis = inject(DOCUMENT).defaultView?.speechSynthesis as SpeechSynthesis | undefined;
+  /** Not every browser has it. */
+  readonly #synthesis: SpeechSynthesis | undefined = inject(DOCUMENT).defaultView?.speechSynthesis;
   /** Whether there is such a voice. */
   readonly canRead = signal(false);
 

@@ -12,8 +12,10 @@ export class Ring {
   #context: AudioContext | undefined;
 
   ring(): void {
-    this.#window?.navigator.vibrate?.([200, 100, 200]);
-    if (this.#window === null || typeof AudioContext === 'undefined') return;
+    if (this.#window === null) return;
+    const { navigator } = this.#window;
+    if ('vibrate' in navigator) navigator.vibrate([200, 100, 200]);
+    if (typeof AudioContext === 'undefined') return;
     this.#context ??= new AudioContext();
     const context = this.#context;
     void context.resume().catch(() => undefined);

@@ -104,7 +104,7 @@ export class PhotoWork {
     return { ...(size ?? { width_px: 1, height_px: 1 }), bytes: picture.size };
   }
 
-  /** What waits in this browser goes to the server, one after the other; what it refuses is said and dropped. */
+  /** What waits in this browser goes to the server, one by one; what it refuses is said and dropped. */
   async #sendKept(jobId: string): Promise<void> {
     const store = await browserStore().catch(() => undefined);
     const kept = (await store?.getAllFromIndex('pictures', 'job', jobId)) ?? [];

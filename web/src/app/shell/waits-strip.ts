@@ -32,7 +32,7 @@ const TOLD = 'told of ringing';
               >
                 <span class="font-bold text-2xl max-md:text-xl">{{ line.tag }}</span>
                 <span class="flex-1 min-w-0 leading-tight max-md:text-sm">
-                  {{ line.why }}<span class="block">{{ line.at }}</span>
+                  <span class="line-clamp-2">{{ line.why }}</span><span class="block">{{ line.at }}</span>
                 </span>
                 <span
                   class="figure font-semibold text-5xl max-md:text-3xl"
@@ -44,7 +44,7 @@ const TOLD = 'told of ringing';
               @if ($first) {
                 <button
                   type="button"
-                  class="act act-quiet min-h-14 min-w-14 px-0 justify-center"
+                  class="act act-quiet min-h-14 min-w-14 px-0 justify-center max-md:-mr-3 max-md:-ml-4"
                   [attr.aria-expanded]="isOpen()"
                   [attr.aria-label]="
                     isOpen()

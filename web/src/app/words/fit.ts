@@ -23,6 +23,8 @@ export const fitWords = {
   startTimerOfStep: 'Start the timer of this step',
   stepBefore: 'Step before',
   stepAfter: 'Step after',
+  keysBack: 'Alt+ArrowLeft or PageUp',
+  keysOn: 'Alt+ArrowRight or PageDown',
   notDone: 'not done',
   stepTicked: (tag: string, step: number, done: string) => `${tag}: step ${step} ${done}`,
   stepTimed: (tag: string, step: number) => `${tag}: step ${step} timed`,

@@ -5,7 +5,7 @@ import type { Caution } from '@yellow-pane/core/ways';
 export const cautionsKey = (applicationId: string, cautions: readonly Caution[]): string =>
   [applicationId, ...cautions.filter(({ stops }) => stops === null).map(({ key }) => key)].join(' ');
 
-/** Which cautions somebody has read since this page was opened: they are folded, and come back with one tap. */
+/** Which cautions somebody has read since this page was opened: they are folded until a tap. */
 @Injectable({ providedIn: 'root' })
 export class CautionsRead {
   readonly #keys = signal<ReadonlySet<string>>(new Set());

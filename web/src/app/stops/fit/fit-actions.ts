@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model, signal } from '@angular/core';
 import { Hold } from '../../fields/hold';
 import { fitWords } from '../../words/fit';
-import { FIT_REASONS } from '../../words/fit-reasons';
+import { FIT_REASONS, GATE_REASONS } from '../../words/fit-reasons';
 import { FitDesk } from './fit-desk';
 import { ReasonChips } from './reason-chips';
 
@@ -29,6 +29,9 @@ export class FitActions {
     const held = this.desk.held();
     return held?.case === 'gate' ? held.lines[0] : undefined;
   });
+  protected readonly gateReasons = computed(
+    () => GATE_REASONS[this.gateLine()?.key ?? 'blank'] ?? FIT_REASONS.gate,
+  );
   /** Chips that were asked for go with their step. */
   protected readonly asking = computed(() => {
     const asked = this.#asked();

@@ -4,7 +4,7 @@ import { pendingState } from '@yellow-pane/core/reading';
 import { fitWords } from '../../words/fit';
 import { FitDesk } from './fit-desk';
 
-/** What the large clock on top counts: what is waited for, else the step that runs, else how long it may lie. */
+/** What the large clock on top counts: what is waited for, the step that runs, or how long it may lie. */
 @Injectable()
 export class FitClock {
   readonly #desk = inject(FitDesk);

@@ -3,32 +3,25 @@ import { fitWords } from '../../words/fit';
 import type { FitPanel } from './fit-actions';
 import type { FitDesk } from './fit-desk';
 
+interface Page {
+  readonly lock: () => void;
+  readonly panel: (panel: FitPanel) => void;
+}
+
 /** Everything Fit does by key. */
-export function fitCommands(
-  desk: FitDesk,
-  page: { readonly lock: () => void; readonly panel: (panel: FitPanel) => void },
-): readonly Command[] {
-  const hasStep = (): boolean => desk.current() !== undefined;
-  const back: Omit<Command, 'id' | 'keys'> = {
-    word: fitWords.stepBefore,
-    canRun: () => desk.at() > 0,
-    run: () => {
-      desk.walk(-1);
-    },
-  };
-  const on: Omit<Command, 'id' | 'keys'> = {
-    word: fitWords.stepAfter,
-    canRun: () => desk.at() < desk.steps().length - 1,
-    run: () => {
-      desk.walk(1);
-    },
-  };
+export function fitCommands(desk: FitDesk, page: Page): readonly Command[] {
+  return [...ofTheStep(desk), ...ofWalking(desk), ...ofThePage(desk, page)];
+}
+
+const hasStep = (desk: FitDesk) => (): boolean => desk.current() !== undefined;
+
+function ofTheStep(desk: FitDesk): readonly Command[] {
   return [
     {
       id: 'step-done',
       word: fitWords.stepDoneGoOn,
       keys: 'Alt+Enter',
-      canRun: hasStep,
+      canRun: hasStep(desk),
       run: () => {
         if (desk.isDone(desk.current()?.step ?? '')) desk.untick();
         else desk.tick();
@@ -38,13 +31,11 @@ export function fitCommands(
       id: 'step-timer',
       word: fitWords.startTimerOfStep,
       keys: 'Alt+T',
-      canRun: hasStep,
+      canRun: hasStep(desk),
       run: () => {
         desk.startTimer();
       },
     },
-    { id: 'step-back', keys: 'Alt+ArrowLeft or PageUp', ...back },
-    { id: 'step-on', keys: 'Alt+ArrowRight or PageDown', ...on },
     {
       id: 'gate-right',
       word: fitWords.gateRightKey,
@@ -56,15 +47,36 @@ export function fitCommands(
         if (line !== undefined) desk.answer(line, 'right');
       },
     },
+  ];
+}
+
+function ofWalking(desk: FitDesk): readonly Command[] {
+  const to = (id: string, word: string, keys: string, by: 1 | -1): Command => ({
+    id,
+    word,
+    keys,
+    canRun: () => desk.steps()[desk.at() + by] !== undefined,
+    run: () => {
+      desk.walk(by);
+    },
+  });
+  return [
+    to('step-back', fitWords.stepBefore, fitWords.keysBack, -1),
+    to('step-on', fitWords.stepAfter, fitWords.keysOn, 1),
+  ];
+}
+
+function ofThePage(desk: FitDesk, page: Page): readonly Command[] {
+  return [
     {
       id: 'fit-more',
       word: fitWords.more,
       keys: 'Alt+O',
-      canRun: hasStep,
+      canRun: hasStep(desk),
       run: () => {
         page.panel('more');
       },
     },
-    { id: 'wet-lock', word: fitWords.wetLock, keys: 'Alt+W', canRun: hasStep, run: page.lock },
+    { id: 'wet-lock', word: fitWords.wetLock, keys: 'Alt+W', canRun: hasStep(desk), run: page.lock },
   ];
 }

@@ -174,7 +174,9 @@ export class Fit {
     const sun = this.desk.sun();
     const clock = this.#clock.clock();
     const now_ms = this.desk.minute_ms();
-    if (sun === undefined || this.desk.isFinished()) return undefined;
+    const held = this.desk.held();
+    const isSaid = held?.case === 'gate' && held.lines[0]?.known?.by === 'sun';
+    if (sun === undefined || isSaid || this.desk.isFinished()) return undefined;
     if (sun.case === 'on it') return fitWords.sunOnIt(clock.hourFrom(now_ms, sun.until_ms));
     const minutes = Math.ceil((sun.at_ms - this.desk.now_ms()) / MINUTE_MS);
     return minutes > SUN_AHEAD_MIN

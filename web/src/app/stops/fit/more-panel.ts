@@ -26,7 +26,7 @@ type Part = 'problem' | 'read' | 'many' | 'others';
       }
       @case ('many') {
         <h2 class="font-bold text-lg mb-2">{{ words.many }}</h2>
-        <yp-many-here (ticked)="close.emit()" />
+        <yp-many-here (ticked)="closed.emit()" />
       }
       @case ('others') {
         <h2 class="font-bold text-lg mb-2">{{ words.others }}</h2>
@@ -78,7 +78,7 @@ export class MorePanel {
   protected readonly voice = inject(ReadAloud);
   readonly #desk = inject(FitDesk);
   readonly isLit = input.required<boolean>();
-  readonly close = output();
+  readonly closed = output();
   readonly skip = output();
   readonly lock = output();
   protected readonly part = signal<Part | undefined>(undefined);
