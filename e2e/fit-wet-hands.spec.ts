@@ -158,6 +158,15 @@ test('a wait locks, is seen at every stop and on the list of jobs, rings by the 
   page,
   as,
 }) => {
+  await page.addInitScript(() => {
+    const heard = globalThis as { rang?: number };
+    Object.defineProperty(navigator, 'vibrate', {
+      value: () => {
+        heard.rang = (heard.rang ?? 0) + 1;
+        return true;
+      },
+    });
+  });
   await as(page, 'Wren');
   const job = await copyOfDemo(page);
   await fitOf(page, job, 'CO1');
@@ -195,6 +204,20 @@ test('a wait locks, is seen at every stop and on the list of jobs, rings by the 
   expect(rows.waitEnd).toMatchObject([
     { how: 'early', reason: 'A fan or heater was on it', changedBy: 'Wren' },
   ]);
+  await expect(page.getByRole('region', { name: 'Record' })).toContainText(
+    'wait ended early: a fan or heater was on it',
+  );
+
+  await fitOf(page, job, 'CO2');
+  await page.getByRole('button', { name: /\d+\. Water-based primer/ }).click();
+  await done(page).click();
+  await expect(page.getByRole('button', { name: 'Waiting' })).toBeVisible();
+  const rang = () => page.evaluate(() => (globalThis as { rang?: number }).rang ?? 0);
+  expect(await rang()).toBe(0);
+  await page.clock.fastForward(130 * MINUTE);
+  await expect(page.getByRole('button', { name: 'Waiting' })).toBeHidden();
+  await expect.poll(rang).toBeGreaterThan(0);
+  await allSaved(page);
 });
 
 test('six panes cleaned in one tick, one struck out; each keeps its own clock', async ({ page, as }) => {
@@ -303,4 +326,77 @@ test('a mark with its picture in one press, placed by a touch; the server gone f
     await expect
       .poll(async () => (await page.request.get(`/api${job}/photos/${id}`)).headers()['content-type'])
       .toBe('image/jpeg');
+});
+
+test('the label is read by the camera; slip that was sprayed counts down, and wet again teaches; a finger drawn across walks', async ({
+  page,
+  as,
+}) => {
+  await page.addInitScript(() => {
+    Object.assign(globalThis, {
+      BarcodeDetector: class {
+        detect = () => Promise.resolve([{ rawValue: (globalThis as { code?: string }).code ?? '' }]);
+      },
+    });
+  });
+  await as(page, 'Wren');
+  const job = await copyOfDemo(page);
+  await fitOf(page, job, 'SW1');
+  const own = page.url();
+  const reads = async (code: string): Promise<void> => {
+    await page.evaluate((text) => Object.assign(globalThis, { code: text }), code);
+    await page.getByLabel('Read the label').setInputFiles(picture);
+  };
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await reads('no address');
+  await expect(page.getByText('No code was read')).toBeVisible();
+  await reads(own.replace(/[0-9a-f-]{36}$/, '0199b9a6-0007-7000-8000-000000000002'));
+  await expect(page.getByText('Stop: this label is of another job.')).toBeVisible();
+  await expect(page.getByRole('alert')).toContainText('Not right: blank and surface belong together.');
+  await reads(own);
+  await expect(page.getByText('This blank is for SW1: right.')).toBeVisible();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+
+  await byKeyUntil(page, 'Step 7 of 13');
+  const wet = page.getByRole('status').filter({ hasText: /Wet, about \d+ min more/ });
+  await expect(wet).toBeVisible();
+  const left = async (): Promise<number> => Number(/about (\d+) min/.exec(await wet.innerText())?.[1]);
+  const before = await left();
+  await page.clock.fastForward(5 * MINUTE);
+  await expect.poll(left).toBeLessThan(before - 2);
+  await page.clock.fastForward(120 * MINUTE);
+  await expect(page.getByText('Dry by now, as reckoned: wet it again.')).toBeVisible();
+  const learned = async () =>
+    (
+      (await (await page.request.get('/api/learned')).json()) as readonly {
+        key: string;
+        value: number;
+        n: number;
+      }[]
+    ).find(({ key }) => key === 'water-film');
+  await page.getByRole('button', { name: 'Wet again' }).click();
+  await expect(page.getByText('Dry by now')).toBeHidden();
+  await expect.poll(async () => (await learned())?.n).toBeGreaterThanOrEqual(1);
+  expect((await learned())?.value).toBeGreaterThan(60);
+
+  const drawn = async (from: number, to: number): Promise<void> => {
+    for (const [type, clientX] of [
+      ['touchstart', from],
+      ['touchend', to],
+    ] as const)
+      await stepHead(page).evaluate(
+        (region, own) => {
+          const touch = new Touch({ identifier: 1, target: region, clientX: own.clientX, clientY: 300 });
+          region.dispatchEvent(
+            new TouchEvent(own.type, { touches: [touch], changedTouches: [touch], bubbles: true }),
+          );
+        },
+        { type, clientX },
+      );
+  };
+  await drawn(300, 100);
+  await expect(page.getByText('Step 8 of 13')).toBeVisible();
+  await drawn(100, 300);
+  await expect(page.getByText('Step 7 of 13')).toBeVisible();
+  await allSaved(page);
 });

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { NEW_SURFACE, NO_WALL_FACTS, NOT_BEGUN, type RowOf } from '../job';
 import { filmGoesOnAt } from '../ways';
+import { fitRecordOf } from './fit-record';
 import { gateOf } from './gate';
 import { type HeldAsked, heldNow } from './held';
 import { jobRows } from './job-rows';
@@ -278,5 +279,54 @@ describe('what do I do now?', () => {
   it('somebody the plan does not know has no turn', () => {
     expect(myTurn(view([]), { personId: null, who: 'Robin' }, NOW)).toBeUndefined();
     expect(myTurn(view([]), { personId: null, who: 'Wren' }, NOW)?.now.tag).toBe('SW4');
+  });
+});
+
+describe('what is known of how a film went on, long after?', () => {
+  it('each step with its time, people, rounds and deviation, in order; early ends; rolls and lots; readings of this film', () => {
+    const first = {
+      ...done('mask', 50),
+      people: ['Wren', 'Linnet'],
+      startedAt: ago(60),
+      note: 'floor covered',
+    };
+    const second = { ...done(primes.step, 30), roundsAt: [ago(35), null], deviation: 'Done before' };
+    const view = viewWith({
+      workRecord: [second, first, { ...done('sand', 1), doneAt: null }],
+      waitEnd: [
+        row({
+          id: 'E',
+          applicationId: 'A',
+          step: primes.step,
+          endedAt: ago(10),
+          how: 'early',
+          reason: 'a fan',
+        }),
+      ],
+      cutPlan: [row({ id: 'CP', filmId: 'F', position: 1 })],
+      cutRoll: [row({ id: 'R', planId: 'CP', label: 'R-14', lot: 'N35-2207', position: 1 })],
+      cutPiece: [
+        row({
+          id: 'CPc',
+          planId: 'CP',
+          rollId: 'R',
+          applicationId: 'A',
+          drop: 1,
+          spoiledAt: null,
+          position: 1,
+        }),
+      ],
+      reading: [
+        row({ id: 'r1', surfaceId: 'S', applicationId: 'A', quantity: 'humidity', value: 46 }),
+        row({ id: 'r2', surfaceId: 'S', applicationId: 'another', quantity: 'humidity', value: 50 }),
+      ],
+    });
+    const record = fitRecordOf(view, TABLE);
+    expect(record.steps).toMatchObject([
+      { step: 'mask', people: ['Wren', 'Linnet'], note: 'floor covered', endedEarly: null },
+      { step: primes.step, roundsAt: [ago(35), null], deviation: 'Done before', endedEarly: 'a fan' },
+    ]);
+    expect(record.rolls).toEqual([{ label: 'R-14', lot: 'N35-2207', drop: 1 }]);
+    expect(record.readings.map(({ id }) => id)).toEqual(['r1']);
   });
 });

@@ -88,6 +88,7 @@ export {
   workCaseOf,
   workStepsOf,
 } from './work';
+export { type DoneStep, type FitRecord, fitRecordOf } from './fit-record';
 export { type GateAsked, type GateLine, gateOf } from './gate';
 export { type Held, type HeldAsked, heldNow } from './held';
 export { type Handed, type MyTurn, type Turn, handedToMe, myTurn } from './my-turn';

@@ -302,8 +302,10 @@ describe('what goes with the days?', () => {
     const { commands, reading } = await before();
     const applicationId = reading.applications()[0]?.id ?? '';
     commands.confirmWait(applicationId, 'prime');
-    expect(reading.workOf(applicationId)).toMatchObject([{ step: 'wait:prime', doneAt: expect.any(String) }]);
+    expect(reading.view().waitEndsOf(applicationId)).toMatchObject([
+      { step: 'prime', how: 'by hand', endedAt: expect.any(String) },
+    ]);
     commands.confirmWait(applicationId, 'prime');
-    expect(reading.workOf(applicationId)).toMatchObject([{ step: 'wait:prime', doneAt: null }]);
+    expect(reading.view().waitEndsOf(applicationId)).toEqual([]);
   });
 });

@@ -51,6 +51,7 @@ import { HeldCard } from './held-card';
 import { MorePanel } from './more-panel';
 import { MyTurnHere } from './my-turn-here';
 import { ReadyHere } from './ready-here';
+import { RecordHere } from './record-here';
 import { SchoolsPanel } from './schools-panel';
 import { StepBody } from './step-body';
 import { SurfacePicture } from './surface-picture';
@@ -81,6 +82,7 @@ const SUN_AHEAD_MIN = 30;
     KeptField,
     MorePanel,
     MyTurnHere,
+    RecordHere,
     SchoolsPanel,
     StateMark,
     StepBody,

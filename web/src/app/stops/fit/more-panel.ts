@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { ReadAloud } from '../../device/read-aloud';
 import { fitWords } from '../../words/fit';
+import { canReadCodes } from '../../device/code-reader';
 import { FitDesk } from './fit-desk';
+import { LabelHere } from './label-here';
 import { ManyHere } from './many-here';
 import { OthersHere } from './others-here';
 import { ProblemHere } from './problem-here';
@@ -12,7 +14,7 @@ type Part = 'problem' | 'read' | 'many' | 'others';
 /** What is not needed at every step, each behind one large press. */
 @Component({
   selector: 'yp-more-panel',
-  imports: [ManyHere, OthersHere, ProblemHere, ReadingsHere],
+  imports: [LabelHere, ManyHere, OthersHere, ProblemHere, ReadingsHere],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @switch (part()) {
@@ -57,6 +59,9 @@ type Part = 'problem' | 'read' | 'many' | 'others';
           >
             {{ words.wetLock }}
           </button>
+          @if (canReadCodes) {
+            <yp-label-here />
+          }
           @if (voice.canRead()) {
             <button
               type="button"
@@ -75,6 +80,7 @@ type Part = 'problem' | 'read' | 'many' | 'others';
 })
 export class MorePanel {
   protected readonly words = fitWords;
+  protected readonly canReadCodes = canReadCodes();
   protected readonly voice = inject(ReadAloud);
   readonly #desk = inject(FitDesk);
   readonly isLit = input.required<boolean>();
