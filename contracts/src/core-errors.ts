@@ -125,6 +125,11 @@ export const CORE_ERRORS: Readonly<Record<CoreErrorCode, ErrorEntry>> = {
     title: 'The weather given cannot be',
     remedy: 'Correct the hour named, or go by the thermometer on site.',
   },
+  CURVED_RANGE: {
+    status: 422,
+    title: 'Curved glass cannot be reckoned from this',
+    remedy: 'Correct the field named, or measure the pane again.',
+  },
   WAITING_RANGE: {
     status: 422,
     title: 'A wait cannot be reckoned from this',

@@ -85,6 +85,20 @@ const OTHERS = [
     basis: 'ours',
   },
   {
+    key: 'fold-height',
+    word: 'highest fold that is shrunk down without a crease',
+    value: 12,
+    unit: 'mm',
+    basis: 'ours',
+  },
+  {
+    key: 'fold-free',
+    word: 'share of an edge that stays free for folds, the rest pressed down between them',
+    value: 0.6,
+    unit: 'share',
+    basis: 'ours',
+  },
+  {
     key: 'water-film',
     word: 'water that lies on glass that was sprayed',
     value: RULES.waterFilm.value,

@@ -5,7 +5,7 @@ export type { JointSizes, PartSize, SurfaceInput } from './shapes/shape';
 export { type Agreement, type AskedMeasure, type Reliability, type Suspect, judge } from './judge';
 export { type MeasureSlot, measureWord, mirroredMeasure, pointWord, typedRange } from './measure-slot';
 export { type Reading, isSameMeasure, sdOf } from './reading';
-export type { Hardness } from './curved/hardness';
+export type { Hardness } from '../curved';
 export type { Impossible, MeasureRemark } from './measure-case';
 export {
   type Assumption,
@@ -29,8 +29,7 @@ export {
 export { type SizeKey, type Sizes, SIZE_FORMULAS, SIZE_WORDS, rectangleSizes, sizeWord } from './sizes';
 export { type JointLine, jointsOn } from './joint-grid';
 export { INSTRUMENTS, canTake, standardDeviation_mm } from './instruments';
-export { type CurvedPatch, patchAt } from './curved/patch';
-export { surplusAtEdges } from './curved/surplus';
+export { type CurvedPatch, patchAt, surplusAtEdges } from '../curved';
 export { FEWEST_CORNERS, MOST_CORNERS } from './shapes/many-sides';
 export { type SlipFix, TO_FRAME, slipFixes } from './slips';
 export { type ComparedSurface, type SameAsGroup, sameAsGroups } from './same-as';

@@ -1,4 +1,4 @@
-import type { Hardness } from './curved/hardness';
+import type { Hardness } from '../curved';
 
 /** Why no surface has these measures. The sentence is made where the units of the person are known. */
 export type Impossible =

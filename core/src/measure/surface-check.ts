@@ -3,7 +3,7 @@ import type { MeasurePoint } from '../job';
 import type { Agreement, Suspect } from './judge';
 import type { MeasureSlot } from './measure-slot';
 import type { Outline, Point } from './outline';
-import type { CurvedPatch } from './curved/patch';
+import type { CurvedPatch } from '../curved';
 import type { Sizes } from './sizes';
 
 /** What gets film, flat, and where the measured points lie. */

@@ -11,3 +11,5 @@ export interface Rule {
   readonly reason: string;
   readonly source: Source;
 }
+
+export const OURS: Source = { kind: 'our guess', text: 'our guess: no figure is handed down' };

@@ -1,7 +1,7 @@
 import { COMMON_PRACTICE, type Source } from '../quantity';
-import type { Rule } from './rule';
+import { CURVED_RULES } from './curved-rules';
+import { OURS, type Rule } from './rule';
 
-const OURS: Source = { kind: 'our guess', text: 'our guess: no figure is handed down' };
 const TWO_FILMS: Source = {
   kind: 'from memory',
   text: "two films' sheets (from memory): the film's own sheet wins",
@@ -122,12 +122,7 @@ export const RULES = {
     reason: 'Above this people stand on something: a platform for squeezing out, a ladder at least.',
     source: COMMON_PRACTICE,
   },
-  sweepSurplus: {
-    value: 6,
-    unit: 'mm',
-    reason: 'Up to this much surplus curved film may be shrunk in one sweep; above it fold by fold.',
-    source: OURS,
-  },
+  ...CURVED_RULES,
   waterFilm: {
     value: 60,
     least: 20,

@@ -1,7 +1,7 @@
 import type { MeasureRemark } from '../measure-case';
-import { hardnessOf } from '../curved/hardness';
-import type { CurvedPatch } from '../curved/patch';
-import { surplusAtEdges } from '../curved/surplus';
+import { hardnessOf } from '../../curved';
+import type { CurvedPatch } from '../../curved';
+import { surplusAtEdges } from '../../curved';
 import { type Agreement, judge } from '../judge';
 import type { MeasureSlot } from '../measure-slot';
 import { outlineBounds } from '../outline';

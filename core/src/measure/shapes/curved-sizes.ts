@@ -1,6 +1,6 @@
 import { type Formula, type Reasoned, applyFormula } from '../../quantity';
-import { type CurvedPatch, patchAt } from '../curved/patch';
-import type { surplusAtEdges } from '../curved/surplus';
+import { type CurvedPatch, patchAt } from '../../curved';
+import type { surplusAtEdges } from '../../curved';
 import type { FittedModel } from '../fit-model';
 import { type Outline, outlineBounds } from '../outline';
 import type { Sizes } from '../sizes';

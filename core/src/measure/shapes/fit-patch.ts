@@ -1,5 +1,5 @@
 import type { MeasurePoint } from '../../job';
-import { type CurvedPatch, curvatureOf, patchAt } from '../curved/patch';
+import { type CurvedPatch, curvatureOf, patchAt } from '../../curved';
 import { type FittedModel, fitModel } from '../fit-model';
 import { type Outline, type Point, outlineBounds } from '../outline';
 import { type Reading, sdOf } from '../reading';

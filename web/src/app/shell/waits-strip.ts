@@ -67,6 +67,7 @@ const TOLD = 'told of ringing';
         @if (isOpen() || !isTold()) {
           <p class="flex flex-wrap gap-x-4 items-center px-4 max-md:px-3">
             <a
+              [class.max-md:hidden]="!isOpen()"
               class="underline underline-offset-2 text-sm min-h-9 content-center"
               download
               [href]="'/api/jobs/' + jobId() + '/day/waits'"

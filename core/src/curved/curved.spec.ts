@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { checkSurface } from '../check-surface';
-import type { Reading } from '../reading';
+import { checkSurface } from '../measure';
+import type { Reading } from '../measure';
 import { hardnessOf } from './hardness';
 import { type CurvedPatch, curvatureOf, patchAt, turningDensity } from './patch';
 import { surplusAtEdges } from './surplus';

@@ -37,65 +37,49 @@ export function curvatureOf(chord_mm: number, sag_mm: number): number {
   return (8 * sag_mm) / (chord_mm ** 2 + 4 * sag_mm ** 2);
 }
 
+/** Where `slopesInto` puts the height and its slopes. */
+export const SLOPES = { z: 0, x: 1, y: 2, xx: 3, yy: 4, xy: 5, count: 6 } as const;
+
 /**
  * Height of the patch and its first and second slopes: closed forms without a singular point at no curvature.
  */
 export function patchAt(patch: CurvedPatch, x: number, y: number): PatchSlopes {
-  const {
-    halfWidth_mm: a,
-    halfHeight_mm: h,
-    acrossBottom,
-    acrossMiddle,
-    acrossTop,
-    twist,
-    sideways,
-    endDown,
-    endsAcross,
-  } = patch;
-  const slope = (acrossTop - acrossBottom) / (2 * h);
-  const bend = (acrossTop - 2 * acrossMiddle + acrossBottom) / (2 * h * h);
-  const across = acrossMiddle + slope * y + bend * y * y;
-  const acrossY = slope + 2 * bend * y;
-  const line = arc(x, across);
-  const middle = arc(y, patch.down);
-  return {
-    z:
-      middle.value +
-      endDown * (y ** 3 - h * h * y) +
-      line.value -
-      endsAcross * x * x * (x * x - a * a) +
-      x * (twist * y + sideways * y * y),
-    x: line.x - endsAcross * (4 * x ** 3 - 2 * a * a * x) + twist * y + sideways * y * y,
-    y: middle.x + endDown * (3 * y * y - h * h) + line.k * acrossY + x * (twist + 2 * sideways * y),
-    xx: line.xx - endsAcross * (12 * x * x - 2 * a * a),
-    yy: middle.xx + 6 * endDown * y + line.kk * acrossY ** 2 + line.k * 2 * bend + 2 * sideways * x,
-    xy: line.xk * acrossY + twist + 2 * sideways * y,
-  };
+  const into = new Float64Array(SLOPES.count);
+  slopesInto(into, patch, x, y);
+  const [z = 0, sx = 0, sy = 0, xx = 0, yy = 0, xy = 0] = into;
+  return { z, x: sx, y: sy, xx, yy, xy };
+}
+
+/** The same into an array, for loops that ask for many thousands. */
+export function slopesInto(into: Float64Array, patch: CurvedPatch, x: number, y: number): void {
+  const a = patch.halfWidth_mm;
+  const h = patch.halfHeight_mm;
+  const slope = (patch.acrossTop - patch.acrossBottom) / (2 * h);
+  const bend = (patch.acrossTop - 2 * patch.acrossMiddle + patch.acrossBottom) / (2 * h * h);
+  const k = patch.acrossMiddle + slope * y + bend * y * y;
+  const kY = slope + 2 * bend * y;
+  // Arc across, of curvature k at this height: its value, and its slopes by x and by k.
+  const s = Math.sqrt(Math.max(1e-12, 1 - k * k * x * x));
+  const x2 = x * x;
+  const byK = -x2 / (s * (1 + s));
+  const byKK = (-k * x2 * x2 * (1 + 2 * s)) / (s ** 3 * (1 + s) ** 2);
+  // Arc down the middle.
+  const t = Math.sqrt(Math.max(1e-12, 1 - patch.down * patch.down * y * y));
+  const { twist, sideways, endDown, endsAcross } = patch;
+  into[0] =
+    (-patch.down * y * y) / (1 + t) +
+    endDown * (y ** 3 - h * h * y) +
+    (-k * x2) / (1 + s) -
+    endsAcross * x2 * (x2 - a * a) +
+    x * (twist * y + sideways * y * y);
+  into[1] = (-k * x) / s - endsAcross * (4 * x * x2 - 2 * a * a * x) + twist * y + sideways * y * y;
+  into[2] = (-patch.down * y) / t + endDown * (3 * y * y - h * h) + byK * kY + x * (twist + 2 * sideways * y);
+  into[3] = -k / s ** 3 - endsAcross * (12 * x2 - 2 * a * a);
+  into[4] = -patch.down / t ** 3 + 6 * endDown * y + byKK * kY * kY + byK * 2 * bend + 2 * sideways * x;
+  into[5] = (-x / s ** 3) * kY + twist + 2 * sideways * y;
 }
 
 /** Curvature gathered over a piece of glass per unit of its plan: K·dA/dx·dy. */
 export function turningDensity({ x, y, xx, yy, xy }: PatchSlopes): number {
   return (xx * yy - xy * xy) / (1 + x * x + y * y) ** 1.5;
-}
-
-function arc(
-  x: number,
-  k: number,
-): {
-  readonly value: number;
-  readonly x: number;
-  readonly xx: number;
-  readonly k: number;
-  readonly kk: number;
-  readonly xk: number;
-} {
-  const s = Math.sqrt(Math.max(1e-12, 1 - k * k * x * x));
-  return {
-    value: (-k * x * x) / (1 + s),
-    x: (-k * x) / s,
-    xx: -k / s ** 3,
-    k: (-x * x) / (s * (1 + s)),
-    kk: (-k * x ** 4 * (1 + 2 * s)) / (s ** 3 * (1 + s) ** 2),
-    xk: -x / s ** 3,
-  };
 }

@@ -1,4 +1,4 @@
-import type { Source } from '../../quantity';
+import type { Source } from '../quantity';
 
 export interface Hardness {
   readonly word:

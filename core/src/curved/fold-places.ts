@@ -1,0 +1,75 @@
+import { type Fibre, fibreAt } from './fibres';
+import { type Folds, foldsFor } from './fold';
+import type { EdgeSurplus, Surplus } from './surplus-map';
+
+/** One fold: where its crest runs, from its tip, where film lies down by itself, to the open edge. */
+export interface FoldPlace {
+  /** Crest at the edge, and its tip, mm from the middle of the glass. */
+  readonly atEdge: { readonly x: number; readonly y: number };
+  readonly tip: { readonly x: number; readonly y: number };
+  readonly length_mm: number;
+  /** Shrink the glass asks for at the edge there. */
+  readonly strain: number;
+}
+
+export interface EdgeFolds extends Folds {
+  readonly places: readonly FoldPlace[];
+}
+
+/** What a hand and a film bear. */
+export interface FoldLimits {
+  /** Height of the highest fold, and share of the edge that stays free for folds. */
+  readonly most_mm: number;
+  readonly free: number;
+  /** Surplus up to which film lies down without heat, share. */
+  readonly liesDownBy: number;
+}
+
+/** Folds along one edge: as many as their height asks for, each with the same share of the surplus. */
+export function foldsAlong(
+  { line }: Surplus,
+  edge: EdgeSurplus,
+  edge_mm: number,
+  { most_mm, free, liesDownBy }: FoldLimits,
+): EdgeFolds {
+  const needed = edge.strainMost > liesDownBy ? edge.surplus_mm : 0;
+  const folds = foldsFor(needed, edge.to_mm - edge.from_mm, most_mm, free);
+  return {
+    ...folds,
+    places: Array.from({ length: folds.count }, (_, index) =>
+      placeOf(fibreAt(line, crestAt(edge, (index + 0.5) / folds.count), edge_mm), liesDownBy),
+    ),
+  };
+}
+
+/** Along the line, where such a share of the edge's surplus has been gathered. */
+function crestAt({ fibres, from_mm, to_mm }: EdgeSurplus, share: number): number {
+  const at = [from_mm, ...fibres.map(({ u_mm }) => u_mm), to_mm];
+  const strains = [fibres[0]?.strain ?? 0, ...fibres.map(({ strain }) => strain), fibres.at(-1)?.strain ?? 0];
+  const gathered = [0];
+  for (let index = 1; index < at.length; index += 1)
+    gathered.push(
+      (gathered[index - 1] ?? 0) +
+        (((strains[index] ?? 0) + (strains[index - 1] ?? 0)) / 2) * ((at[index] ?? 0) - (at[index - 1] ?? 0)),
+    );
+  const wanted = share * (gathered.at(-1) ?? 0);
+  const after = Math.max(
+    1,
+    gathered.findIndex((sum) => sum >= wanted),
+  );
+  const [before, here] = [gathered[after - 1] ?? 0, gathered[after] ?? 0];
+  const part = here === before ? 0 : (wanted - before) / (here - before);
+  return (at[after - 1] ?? 0) + part * ((at[after] ?? 0) - (at[after - 1] ?? 0));
+}
+
+function placeOf({ along, to, strain, length_mm }: Fibre, liesDownBy: number): FoldPlace {
+  const first = along.findIndex((own) => own.strain > liesDownBy);
+  const tip = along[Math.max(0, first - 1)] ?? along[0] ?? { x: to.x, y: to.y };
+  const share = first < 0 ? 0 : 1 - Math.max(0, first - 1) / Math.max(1, along.length - 1);
+  return {
+    atEdge: { x: to.x, y: to.y },
+    tip: { x: tip.x, y: tip.y },
+    length_mm: share * length_mm,
+    strain,
+  };
+}

@@ -1,0 +1,40 @@
+export {
+  type OnRing,
+  capOfSphere,
+  closureOf,
+  evenLine,
+  strainOnRing,
+  strainOnSphere,
+  surplusOnSphere,
+  turnedOnSphere,
+  turningSag,
+} from './closed-forms';
+export { type Fibre, type FilmLine, type Way, fibreAt, filmLine, wayAt } from './fibres';
+export { type Folds, ellipticE, foldHeight, foldsFor, slopeOfFold, slopeQuick } from './fold';
+export { type Hardness, HARDNESS_LIMITS, hardnessOf } from './hardness';
+export {
+  type FlatCone,
+  boxCorner,
+  feedFor,
+  flatCone,
+  strainInDish,
+  strainInHollow,
+  strainInSquare,
+  strainInV,
+  strainOnCorner,
+  strainRoundEdge,
+} from './other-places';
+export { type CurvedPatch, type PatchSlopes, curvatureOf, patchAt, turningDensity } from './patch';
+export { surplusAtEdges } from './surplus';
+export { type EdgeFolds, type FoldLimits, type FoldPlace, foldsAlong } from './fold-places';
+export {
+  type EdgePlan,
+  type HeldPlan,
+  type Hold,
+  type ShrinkCase,
+  type ShrinkLimits,
+  type ShrinkVerdict,
+  USUAL_SHRINK_LIMITS,
+  shrinkPlan,
+} from './shrink-plan';
+export { type EdgeSurplus, type Surplus, balancedLine, surplusOf, surplusOn } from './surplus-map';
