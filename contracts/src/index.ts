@@ -38,6 +38,7 @@ export {
   layoutRequestSchema,
   measureRequestSchema,
   privacyRequestSchema,
+  shrinkPlanRequestSchema,
   stressRequestSchema,
 } from './reckon';
 export { ROUTES, type Route } from './routes/index';

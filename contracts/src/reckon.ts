@@ -50,6 +50,21 @@ export const curvedPatchRequestSchema = z.strictObject({
     .max(200),
 });
 
+const strain = z.number().min(0.0001).max(0.2);
+
+export const shrinkPlanRequestSchema = z.strictObject({
+  ...curvedPatchRequestSchema.shape,
+  /** Height of the line a person wants, mm upwards from the middle; absent: as much above as below. */
+  lineAt_mm: z.number().min(-50_000).max(50_000).optional(),
+  /** What the film bears, shares; absent: our guess. */
+  limits: z
+    .strictObject({ easy: strain, hard: strain, limit: strain, from: z.enum(['sheet', 'strip test']) })
+    .optional(),
+  /** Highest fold, and share of an edge that stays free for folds; absent: our guess. */
+  mostFold_mm: z.number().min(1).max(100).optional(),
+  free: z.number().min(0.05).max(1).optional(),
+});
+
 const allowance = z.number().min(0).max(1000);
 const cornerTurn = z.enum(['inside corner', 'outside corner', 'free edge', 'unknown']);
 

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import {
   blankRequestSchema,
   curvedPatchRequestSchema,
+  shrinkPlanRequestSchema,
   cutRequestSchema,
   glazingRequestSchema,
   layoutRequestSchema,
@@ -28,6 +29,13 @@ export const RECKON_ROUTES: readonly Route[] = [
     path: '/api/reckon/curved-patch',
     says: 'The patch of a curved pane from chords and sags, its surplus of film, and how hard it will be',
     body: curvedPatchRequestSchema,
+    answer: reasoned,
+  },
+  {
+    method: 'post',
+    path: '/api/reckon/shrink-plan',
+    says: 'Film to be shrunk on a curved pane: the line it lies straight on, what is left over above and below, folds and where, and in four words whether the film bears it, for both ways of holding',
+    body: shrinkPlanRequestSchema,
     answer: reasoned,
   },
   {

@@ -352,6 +352,27 @@ describe('can other programs ask core?', () => {
     expect(
       (await request(server.app).post('/api/reckon/curved-patch').send({ readings }).expect(200)).body,
     ).toMatchObject({ figure: { patch: { halfWidth_mm: 700 } } });
+    const planned = await request(server.app).post('/api/reckon/shrink-plan').send({ readings }).expect(200);
+    expect(planned.body).toMatchObject({
+      plan: {
+        'a line across': { verdict: 'hard', bottom: { folds: { places: expect.any(Array) } } },
+        'along the top': { verdict: 'over the limit' },
+      },
+    });
+    await request(server.app)
+      .post('/api/reckon/shrink-plan')
+      .send({ readings: readings.slice(0, 2) })
+      .expect(200)
+      .expect(({ body }) => {
+        expect(body).toMatchObject({ plan: null });
+      });
+    await request(server.app)
+      .post('/api/reckon/shrink-plan')
+      .send({ readings, lineAt_mm: 400 })
+      .expect(422)
+      .expect(({ body }) => {
+        expect(body).toMatchObject({ code: 'CURVED_RANGE', path: 'lineAt_mm', got: '400' });
+      });
     const astray = readings.map((reading, index) => (index === 2 ? { ...reading, to: 'nose' } : reading));
     const refused = await request(server.app).post('/api/reckon/curved-patch').send({ readings: astray });
     expect([refused.status, refused.body]).toMatchObject([422, { path: 'readings.2.to', got: '"nose"' }]);

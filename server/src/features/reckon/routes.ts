@@ -4,9 +4,13 @@ import {
   cutRequestSchema,
   layoutRequestSchema,
   measureRequestSchema,
+  shrinkPlanRequestSchema,
 } from '@yellow-pane/contracts';
+import { USUAL_SHRINK_LIMITS, shrinkPlan } from '@yellow-pane/core/curved';
 import { blankFor, layOutInLevels } from '@yellow-pane/core/cutting';
+import { learnedOf } from '@yellow-pane/core/learned';
 import { checkSurface, reckonNetwork } from '@yellow-pane/core/measure';
+import { RULES } from '@yellow-pane/core/rules';
 import { Router } from 'express';
 import { parseBody } from '../../http/refusal';
 import type { Searching } from './search/searching';
@@ -20,6 +24,30 @@ export function reckonRoutes({ search }: { readonly search: Searching }): Router
   routes.post('/api/reckon/curved-patch', (request, response) => {
     const { readings } = parseBody(curvedPatchRequestSchema, request.body);
     response.json(checkSurface({ shape: 'curved glass', readings }));
+  });
+  routes.post('/api/reckon/shrink-plan', (request, response) => {
+    const { readings, limits, mostFold_mm, free, lineAt_mm } = parseBody(
+      shrinkPlanRequestSchema,
+      request.body,
+    );
+    const check = checkSurface({ shape: 'curved glass', readings });
+    const patch = 'figure' in check ? check.figure.patch : undefined;
+    if (patch === undefined) {
+      response.json({ state: check.state, needs: 'needs' in check ? check.needs : [], plan: null });
+      return;
+    }
+    const folds = {
+      most_mm: mostFold_mm ?? learnedOf('fold-height', []).value,
+      free: free ?? learnedOf('fold-free', []).value,
+      liesDownBy: RULES.liesDownBy.value,
+    };
+    const plan = shrinkPlan({
+      patch,
+      limits: limits ?? USUAL_SHRINK_LIMITS,
+      folds,
+      lineAt_mm: lineAt_mm ?? null,
+    });
+    response.json({ state: check.state, needs: [], plan });
   });
   routes.post('/api/reckon/blank', (request, response) => {
     response.json(blankFor(parseBody(blankRequestSchema, request.body)));
