@@ -11,6 +11,7 @@ import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
 import { cutWords } from '../../words/cut';
+import { BlankShapes } from '../../drawing/blank-shapes';
 import { HIGH, WIDE, drawBlanks } from '../../drawing/blank-drawing';
 import { Cutting } from './cutting';
 
@@ -27,6 +28,7 @@ const MOST_GAP_MM = 50;
  */
 @Component({
   selector: 'yp-blanks-view',
+  imports: [BlankShapes],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './blanks-view.html',
   host: { class: 'block flex-1 min-h-0 overflow-auto px-5 pb-4' },

@@ -9,6 +9,17 @@ export type FitPanel = 'what now' | 'more';
 /** Why four chips are out. */
 type Asking = 'end early' | 'word for danger' | 'word for gate' | 'skip';
 
+interface RoundButton {
+  readonly key: string;
+  readonly word: string;
+  /** What it is called, where its word does not say enough; null: it does. */
+  readonly label: string | null;
+  readonly isOff: boolean;
+  /** Whether what it opens is open; null: it opens nothing. */
+  readonly isOpen: boolean | null;
+  readonly press: () => void;
+}
+
 /** Everything within reach of a thumb: the one thing to do now, and the way round. */
 @Component({
   selector: 'yp-fit-actions',
@@ -60,6 +71,45 @@ export class FitActions {
     if (held.case === 'danger') return held.caution.stops === 'until consent' ? 'wait' : 'danger';
     return held.state === 'feel it' ? 'feel' : 'wait';
   });
+  /** The way round, under the large button. */
+  protected readonly round = computed((): readonly RoundButton[] => {
+    const timed = this.desk.record()?.startedAt != null;
+    const to = (by: 1 | -1): Omit<RoundButton, 'key' | 'word'> => ({
+      isOff: this.desk.steps()[this.desk.at() + by] === undefined,
+      label: null,
+      isOpen: null,
+      press: () => {
+        this.desk.walk(by);
+      },
+    });
+    const opens = (panel: FitPanel, word: string): RoundButton => ({
+      key: panel,
+      word: this.panel() === panel ? fitWords.closePanel : word,
+      label: null,
+      isOff: false,
+      isOpen: this.panel() === panel,
+      press: () => {
+        this.panel.set(this.panel() === panel ? undefined : panel);
+      },
+    });
+    const timer = {
+      key: 'timer',
+      word: fitWords.timer,
+      label: timed ? fitWords.timerFromZero : fitWords.startTimer,
+      isOff: false,
+      isOpen: null,
+      press: () => {
+        this.desk.startTimer();
+      },
+    };
+    return [
+      { key: 'back', word: fitWords.back, ...to(-1) },
+      { key: 'on', word: fitWords.onward, ...to(1) },
+      timer,
+      opens('what now', fitWords.whatNow),
+      opens('more', fitWords.more),
+    ];
+  });
   protected readonly isWaiting = computed(() => this.desk.held()?.case === 'wait');
 
   ask(what: Asking | undefined): void {
@@ -88,9 +138,5 @@ export class FitActions {
     this.ask(undefined);
     if (what === 'end early') this.desk.endWait('early', reason);
     if (what === 'skip') this.desk.skip(reason);
-  }
-
-  protected toggle(panel: FitPanel): void {
-    this.panel.set(this.panel() === panel ? undefined : panel);
   }
 }

@@ -33,7 +33,9 @@ const SHAPES: Readonly<Record<GateState, StateShape>> = {
               <yp-state-mark [shape]="line.shape" class="mt-0.5" />
               <span class="flex-1">
                 <span class="font-semibold">{{ line.asks }}</span>
-                <span class="block text-sm text-faint">{{ line.says }}</span>
+                @if (open() === line.key || line.state !== 'not looked at') {
+                  <span class="block text-sm text-faint">{{ line.says }}</span>
+                }
               </span>
             </button>
             @if (open() === line.key) {

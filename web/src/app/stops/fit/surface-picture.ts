@@ -4,6 +4,7 @@ import { outlineOfCheck } from '@yellow-pane/core/measure';
 import { formatLength, formatLengthWithUnit, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { blankOf } from '@yellow-pane/core/reading';
 import { Device } from '../../device/device';
+import { BlankShapes } from '../../drawing/blank-shapes';
 import { HIGH, WIDE, drawBlanks } from '../../drawing/blank-drawing';
 import { JobReading } from '../../job/job-reading';
 import { fitWords } from '../../words/fit';
@@ -14,6 +15,7 @@ import { fitWords } from '../../words/fit';
  */
 @Component({
   selector: 'yp-surface-picture',
+  imports: [BlankShapes],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './surface-picture.html',
   host: { class: 'block' },
