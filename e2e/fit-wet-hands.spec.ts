@@ -358,6 +358,9 @@ test('the label is read by the camera; slip that was sprayed counts down, and we
   await page.getByRole('button', { name: 'Close', exact: true }).click();
 
   await byKeyUntil(page, 'Step 7 of 13');
+  await expect(page.getByRole('region', { name: 'Record' })).toContainText(
+    /household, 0\.78 % soap|as it was right/,
+  );
   const wet = page.getByRole('status').filter({ hasText: /Wet, about \d+ min more/ });
   await expect(wet).toBeVisible();
   const left = async (): Promise<number> => Number(/about (\d+) min/.exec(await wet.innerText())?.[1]);

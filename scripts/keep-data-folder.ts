@@ -219,6 +219,7 @@ const ops: readonly Op[] = [
     startedAt: '2026-11-29T12:00:00.000Z',
     roundsAt: [],
     people: [],
+    mix: '',
     deviation: '',
     handedTo: null,
     doneAt: null,

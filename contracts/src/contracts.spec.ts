@@ -310,6 +310,7 @@ const samples = {
     doneAt: '2026-11-24T09:20:00.000Z',
     roundsAt: ['2026-11-24T09:20:00.000Z', null],
     people: ['Wren', 'Robin'],
+    mix: 'household, 0.78 % soap',
     deviation: 'by hand alone',
     handedTo: { personId: id, who: 'Robin', at: '2026-11-24T09:25:00.000Z' },
     note: '',

@@ -23,6 +23,7 @@ export const workRecord = z.strictObject({
   doneAt: instantSchema.nullable(),
   roundsAt: z.array(instantSchema.nullable()).max(MOST_ROUNDS),
   people: z.array(word(80)).max(30),
+  mix: text(200),
   deviation: text(400),
   handedTo: z.strictObject(signed).nullable(),
   note: text(4000),

@@ -196,6 +196,7 @@ function workOps(n: number, steps: readonly WorkStep[]): readonly Op[] {
       startedAt: null,
       roundsAt: [],
       people: [],
+      mix: '',
       deviation: '',
       handedTo: null,
       doneAt: FINISHED_AT,

@@ -15,6 +15,8 @@ export interface WorkRecord {
   readonly roundsAt: readonly (string | null)[];
   /** Who did it, as their names were; empty: not known. */
   readonly people: readonly string[];
+  /** What was sprayed, as it was mixed that day; empty: nothing, or not known. */
+  readonly mix: string;
   /** How it was done otherwise than the step says; empty: as it says. */
   readonly deviation: string;
   /** Who goes on from here; null: nobody else. */
@@ -28,6 +30,7 @@ export const NOT_BEGUN: Omit<WorkRecord, 'applicationId' | 'template' | 'step' |
   doneAt: null,
   roundsAt: [],
   people: [],
+  mix: '',
   deviation: '',
   handedTo: null,
   note: '',

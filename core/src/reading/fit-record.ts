@@ -13,6 +13,7 @@ export interface DoneStep {
   /** When each round was done, where it repeats or was wetted again; null: not known when. */
   readonly roundsAt: readonly (string | null)[];
   readonly people: readonly string[];
+  readonly mix: string;
   readonly deviation: string;
   readonly note: string;
   /** The next was begun before its wait was over, and why; null: it was not. */
@@ -66,6 +67,7 @@ function stepsDone(
       doneAt: record.doneAt ?? '',
       roundsAt: record.roundsAt,
       people: record.people.length > 0 ? record.people : [record.changedBy],
+      mix: record.mix,
       deviation: record.deviation,
       note: record.note,
       endedEarly: ends.find(({ step, how }) => step === record.step && how === 'early')?.reason ?? null,

@@ -8,6 +8,7 @@ import { jobRows } from './job-rows';
 import { JobView } from './job-view';
 import { myTurn } from './my-turn';
 import { isPending, pendingState, pendingWaits } from './pending-waits';
+import { slipMixed } from './slip';
 import { sunNow } from './sun-now';
 import { workStepsOf } from './work';
 
@@ -290,7 +291,12 @@ describe('what is known of how a film went on, long after?', () => {
       startedAt: ago(60),
       note: 'floor covered',
     };
-    const second = { ...done(primes.step, 30), roundsAt: [ago(35), null], deviation: 'Done before' };
+    const second = {
+      ...done(primes.step, 30),
+      roundsAt: [ago(35), null],
+      mix: slipMixed(bare),
+      deviation: 'Done before',
+    };
     const view = viewWith({
       workRecord: [second, first, { ...done('sand', 1), doneAt: null }],
       waitEnd: [
@@ -324,7 +330,10 @@ describe('what is known of how a film went on, long after?', () => {
     const record = fitRecordOf(view, TABLE);
     expect(record.steps).toMatchObject([
       { step: 'mask', people: ['Wren', 'Linnet'], note: 'floor covered', endedEarly: null },
-      { step: primes.step, roundsAt: [ago(35), null], deviation: 'Done before', endedEarly: 'a fan' },
+      {
+        ...{ step: primes.step, roundsAt: [ago(35), null], deviation: 'Done before', endedEarly: 'a fan' },
+        mix: 'household, 0.78 % soap',
+      },
     ]);
     expect(record.rolls).toEqual([{ label: 'R-14', lot: 'N35-2207', drop: 1 }]);
     expect(record.readings.map(({ id }) => id)).toEqual(['r1']);

@@ -94,6 +94,6 @@ export { type Held, type HeldAsked, heldNow } from './held';
 export { type Handed, type MyTurn, type Turn, handedToMe, myTurn } from './my-turn';
 export { type PendingWait, isPending, pendingState, pendingWaits, waitBefore } from './pending-waits';
 export { type SunNow, sunNow } from './sun-now';
-export { slipBoundsOf } from './slip';
+export { slipBoundsOf, slipMixed } from './slip';
 export { type RowLine, rowLineOf } from './row-line';
 export { type AskReady, type Asking, type JobAnswers, jobAnswers } from './answers';

@@ -16,6 +16,7 @@ export const workRecord = pgTable(
     doneAt: instant(),
     roundsAt: jsonb().$type<WorkRecord['roundsAt']>().notNull().default([]),
     people: jsonb().$type<WorkRecord['people']>().notNull().default([]),
+    mix: text().notNull().default(''),
     deviation: text().notNull().default(''),
     handedTo: jsonb().$type<WorkRecord['handedTo']>(),
     note: text().notNull(),

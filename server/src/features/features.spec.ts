@@ -170,6 +170,7 @@ describe('does the list of jobs count what is fitted?', () => {
               startedAt: '2026-11-24T08:00:00Z',
               roundsAt: [],
               people: [],
+              mix: '',
               deviation: '',
               handedTo: null,
               doneAt: null,

@@ -247,6 +247,7 @@ function randomWork(dice: Dice, applicationId: string, way: ReturnType<typeof te
       doneAt,
       roundsAt: [],
       people: [],
+      mix: '',
       deviation: '',
       handedTo: null,
       note: '',

@@ -106,6 +106,7 @@ describe('how far is each surface of the demo?', () => {
           doneAt,
           roundsAt: [],
           people: [],
+          mix: '',
           deviation: '',
           handedTo: null,
           note: '',

@@ -7,6 +7,7 @@ import {
   gateOf,
   heldNow,
   indoorAir,
+  slipMixed,
   sunNow,
   waitBefore,
   workStepsOf,
@@ -25,7 +26,7 @@ const TICK_MS = 1000;
 const MINUTE_MS = 60_000;
 
 type Fields = Partial<
-  Pick<WorkRecord, 'startedAt' | 'doneAt' | 'roundsAt' | 'people' | 'deviation' | 'handedTo' | 'note'>
+  Pick<WorkRecord, 'startedAt' | 'doneAt' | 'roundsAt' | 'people' | 'mix' | 'deviation' | 'handedTo' | 'note'>
 >;
 
 /** The film in hand, the step in hand, and what is done to them. */
@@ -152,7 +153,7 @@ export class FitDesk {
       step,
       {
         ...(step.rounds > 1 ? { roundsAt } : {}),
-        ...(isLast ? { doneAt: now, people: this.#people() } : {}),
+        ...(isLast ? { ...this.doneNow(step), doneAt: now } : {}),
         startedAt: this.record()?.startedAt ?? (isLast ? null : now),
       },
       isLast
@@ -245,8 +246,12 @@ export class FitDesk {
   }
 
   /** Fields of a step that is done now. */
-  doneNow(): Fields {
-    return { doneAt: new Date().toISOString(), people: this.#people() };
+  doneNow({ wets }: Pick<WorkStep, 'wets'>): Fields {
+    return {
+      doneAt: new Date().toISOString(),
+      people: this.#people(),
+      mix: wets === null ? '' : slipMixed(this.#reading.view()),
+    };
   }
 
   /** The film and step in hand, to be ticked with others. */

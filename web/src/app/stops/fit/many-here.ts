@@ -87,10 +87,9 @@ export class ManyHere {
   protected tick(): void {
     const here = this.isHereOpen() ? this.#desk.hereToo() : [];
     const all = [...here, ...this.chosen()];
-    const fields = this.#desk.doneNow();
     this.#job.do(
       fitWords.manyTicked(all.length, this.what()),
-      all.map(({ application, step }) => this.#desk.opOf(application.id, step, fields)),
+      all.map(({ application, step }) => this.#desk.opOf(application.id, step, this.#desk.doneNow(step))),
     );
     this.ticked.emit();
   }

@@ -88,7 +88,7 @@ export class RecordHere {
     ),
   );
 
-  #how({ startedAt, doneAt, roundsAt, people, deviation, note, endedEarly }: DoneStep): string {
+  #how({ startedAt, doneAt, roundsAt, people, mix, deviation, note, endedEarly }: DoneStep): string {
     const minutes = startedAt === null ? 0 : (Date.parse(doneAt) - Date.parse(startedAt)) / MINUTE_MS;
     return [
       people.join(', '),
@@ -96,6 +96,7 @@ export class RecordHere {
       roundsAt.length > 0
         ? fitWords.roundsWere(roundsAt.map((at) => (at === null ? '?' : this.#when(at))).join(', '))
         : '',
+      mix,
       deviation === '' ? '' : fitWords.leftOutFor(deviation.toLowerCase()),
       endedEarly === null ? '' : fitWords.endedEarlyFor(endedEarly.toLowerCase()),
       note,

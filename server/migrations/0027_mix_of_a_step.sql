@@ -1,0 +1,1 @@
+ALTER TABLE "work_record" ADD COLUMN "mix" text DEFAULT '' NOT NULL;
