@@ -104,6 +104,8 @@ test('a column by touch on a phone: the counter, targets of 56 px and more, word
     return actualBoundingBoxAscent * new DOMMatrix(getComputedStyle(own).transform).d;
   });
   expect(high).toBeGreaterThanOrEqual(100);
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await expect(page.getByText('The screen stays lit while a step runs.')).toBeVisible();
   await allSaved(page);
 });
 
