@@ -34,7 +34,7 @@ const SHAPES: Readonly<Record<GateState, StateShape>> = {
               <span class="flex-1">
                 <span class="font-semibold">{{ line.asks }}</span>
                 @if (open() === line.key || line.state !== 'not looked at') {
-                  <span class="block text-sm text-faint">{{ line.says }}</span>
+                  <span class="block text-sm">{{ line.says }}</span>
                 }
               </span>
             </button>

@@ -72,7 +72,7 @@ type Part = 'problem' | 'read' | 'many' | 'others';
             </button>
           }
         </div>
-        <p class="text-sm text-faint mt-2">{{ isLit() ? words.staysLit : words.mayGoDark }}</p>
+        <p class="text-sm mt-2">{{ isLit() ? words.staysLit : words.mayGoDark }}</p>
       }
     }
   `,

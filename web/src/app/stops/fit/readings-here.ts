@@ -63,14 +63,14 @@ const USUAL: readonly Quantity[] = ['surface temperature', 'room temperature', '
         <li class="flex gap-3 items-center border-b border-line min-h-touch">
           <span class="flex-1">{{ own.quantity }}</span>
           <span class="figure font-semibold">{{ own.says }}</span>
-          <span class="text-faint">{{ own.when }}</span>
+          <span>{{ own.when }}</span>
           <button type="button" class="act act-quiet underline min-h-14" (click)="drop(own.id)">
             {{ words.readDrop }}<span class="sr-only"> {{ own.quantity }} {{ own.says }}</span>
           </button>
         </li>
       }
     </ul>
-    <p class="text-sm text-faint mt-1">{{ words.readAsShown }}</p>
+    <p class="text-sm mt-1">{{ words.readAsShown }}</p>
   `,
   host: { class: 'block' },
 })

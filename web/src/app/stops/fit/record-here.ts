@@ -28,7 +28,7 @@ const MINUTE_MS = 60_000;
           @for (line of lines(); track line.step) {
             <li class="border-b border-line py-1 leading-tight">
               <span class="figure">{{ line.when }}</span> {{ line.head }}
-              <span class="block text-sm text-faint">{{ line.how }}</span>
+              <span class="block text-sm">{{ line.how }}</span>
             </li>
           }
           @for (line of readings(); track line.id) {

@@ -22,9 +22,7 @@ import { RowLineHere } from './row-line-here';
         <details class="border-b border-line py-1">
           <summary class="min-h-10 cursor-pointer leading-tight py-1">
             {{ school.asks }}: <strong>{{ school.value }}</strong>
-            <span class="block text-sm text-faint"
-              >{{ words.schoolBy(school.by) }}: {{ school.because }}</span
-            >
+            <span class="block text-sm">{{ words.schoolBy(school.by) }}: {{ school.because }}</span>
             @if (school.refused; as refused) {
               <span class="block text-sm text-stop">{{
                 words.schoolRefused(refused.value, refused.because)

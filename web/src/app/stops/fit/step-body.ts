@@ -73,7 +73,7 @@ import { CautionsRead, cautionsKey } from './cautions-read';
         @for (figure of own.figures; track $index) {
           <li>
             <span class="figure text-xl font-semibold">{{ figure.said }}</span>
-            <span class="text-faint">
+            <span>
               {{ figure.kind
               }}{{ figure.basis === 'common practice' ? '' : ', ' + basisWords[figure.basis] }}</span
             >

@@ -46,7 +46,7 @@ const MINUTE_MS = 60_000;
           <p class="font-semibold leading-snug">{{ words.doesNotDry }}</p>
         }
       } @else {
-        <p class="leading-snug text-faint">{{ words.staysWetUnknown }}</p>
+        <p class="leading-snug">{{ words.staysWetUnknown }}</p>
       }
     }
   `,
