@@ -1,19 +1,11 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
+import { fitOf } from './fit-steps';
 import { allSaved, copyOfDemo, expect, test } from './house';
 
 const PHONE = { width: 390, height: 844 };
 const MINUTE = 60_000;
 
-/** Opens a surface of the job by its tag, at Fit; on a phone the list slides over. */
-async function fitOf(page: Page, job: string, tag: string): Promise<void> {
-  await page.goto(`${job}/fit`);
-  const find = page.getByRole('searchbox', { name: 'Find a surface' });
-  if ((page.viewportSize()?.width ?? 0) < 768) await page.getByRole('button', { name: 'Surfaces' }).click();
-  await find.fill(tag);
-  await page.getByRole('option', { name: new RegExp(` ${tag} `) }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toContainText(tag);
-}
 const stepHead = (page: Page) => page.getByRole('region', { name: 'Step', exact: true });
 const done = (page: Page) => page.getByRole('button', { name: 'Done, next step' });
 
@@ -152,7 +144,9 @@ test('a curved pane by a page-turner in wet lock: done, back and timer by its ke
   await page.clock.runFor(450);
   await page.mouse.up();
   await expect(lock).toContainText('Step 4 of 15');
-  await page.keyboard.press('Alt+1');
+  for (const key of ['Alt+1', 'Alt+ArrowDown', 'Control+z', '?']) await page.keyboard.press(key);
+  await page.keyboard.press('PageUp');
+  await expect(lock).toContainText('Step 3 of 15');
   await expect(page).toHaveURL(/\/fit\//);
   await page.keyboard.press('Escape');
   await expect(lock).toBeHidden();
@@ -305,6 +299,7 @@ test('a mark with its picture in one press, placed by a touch; the server gone f
   await panel.getByRole('button', { name: 'Keep' }).click();
   await expect(panel.getByRole('listitem').filter({ hasText: '12.5 °C' })).toBeVisible();
   await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await expect(panel).toBeHidden();
   await page.keyboard.press('Alt+o');
   await panel.getByRole('button', { name: 'Problem here' }).click();
   await panel.getByLabel('Mark it, with a picture').setInputFiles(picture);

@@ -1,13 +1,7 @@
 import type { Page } from '@playwright/test';
+import { fitOf } from './fit-steps';
 import { allSaved, copyOfDemo, expect, test } from './house';
 
-/** Opens a surface of the job by its tag, at Fit. */
-async function fitOf(page: Page, job: string, tag: string): Promise<void> {
-  await page.goto(`${job}/fit`);
-  await page.getByRole('searchbox', { name: 'Find a surface' }).fill(tag);
-  await page.getByRole('option', { name: new RegExp(` ${tag} `) }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toContainText(tag);
-}
 const school = (page: Page, asks: string) =>
   page.getByRole('region', { name: 'Ways of working' }).getByRole('group').filter({ hasText: asks }).first();
 

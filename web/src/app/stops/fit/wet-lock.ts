@@ -94,13 +94,15 @@ export class WetLock {
     });
   }
 
-  /** What a page-turner or pedal sends. */
+  /** What a page-turner or pedal sends; every other key is locked. */
   #press(event: KeyboardEvent): void {
-    const does = KEYS[event.key];
-    if (does === undefined) return;
+    /** What moves the focus and presses what has it. */
+    if (event.key === 'Tab' || event.key === 'Enter') return;
     event.preventDefault();
     event.stopPropagation();
-    if (event.repeat) return;
+    const isBare = !event.altKey && !event.ctrlKey && !event.metaKey;
+    const does = isBare ? KEYS[event.key] : undefined;
+    if (event.repeat || does === undefined) return;
     if (does === 'done') this.done();
     if (does === 'back') this.desk.walk(-1);
     if (does === 'timer') this.desk.startTimer();
