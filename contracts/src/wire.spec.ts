@@ -18,6 +18,9 @@ const LEAST: Readonly<Record<string, object>> = {
   'curved-patch': {
     readings: [{ id: 'w', kind: 'distance', from: 'tl', to: 'tr', value_mm: 900, instrument: 'tape' }],
   },
+  'shrink-plan': {
+    readings: [{ id: 'w', kind: 'distance', from: 'tl', to: 'tr', value_mm: 900, instrument: 'tape' }],
+  },
   glazing: { panes: [{ tint: 'clear', thickness_mm: 6 }] },
   'thermal-stress': {
     panes: [{ tint: 'clear', thickness_mm: 6, treatment: 'annealed' }],
