@@ -3,7 +3,7 @@ import { fileURLToPath } from 'node:url';
 import { brotliCompressSync, constants } from 'node:zlib';
 import type { Op } from '@yellow-pane/contracts';
 import { DEMO_CHANGES, EXAMPLE_FILMS } from '@yellow-pane/demo';
-import { NO_BRIEF, NO_SITE_FACTS, NO_WALL_FACTS } from '@yellow-pane/core/job';
+import { NO_BRIEF, NO_SITE_FACTS, NO_WALL_FACTS, NOT_BEGUN } from '@yellow-pane/core/job';
 import { v5 as idFrom } from 'uuid';
 import { openDatabase } from '../server/src/db/database';
 import { learned, photoFile, supply } from '../server/src/db/schema';
@@ -216,12 +216,8 @@ const ops: readonly Op[] = [
     template: 'flat-glass',
     step: 'clean',
     templateVersion: 1,
+    ...NOT_BEGUN,
     startedAt: '2026-11-29T12:00:00.000Z',
-    roundsAt: [],
-    people: [],
-    mix: '',
-    deviation: '',
-    handedTo: null,
     doneAt: null,
     note: 'kept',
   }),

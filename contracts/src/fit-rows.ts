@@ -1,10 +1,15 @@
 import {
+  FOLDS_SAY,
   type GateTick,
   MARK_LOOKS,
   type Mark,
+  type OwnPlan,
   QUANTITIES,
   READING_INSTRUMENTS,
   type Reading,
+  type ShrinkChanges,
+  TEST_OUTCOMES,
+  type TestPiece,
   type WaitEnd,
   type WorkRecord,
 } from '@yellow-pane/core/job';
@@ -22,6 +27,7 @@ export const workRecord = z.strictObject({
   startedAt: instantSchema.nullable(),
   doneAt: instantSchema.nullable(),
   roundsAt: z.array(instantSchema.nullable()).max(MOST_ROUNDS),
+  foldsSaid: z.array(z.enum(FOLDS_SAY).nullable()).max(MOST_ROUNDS),
   people: z.array(word(80)).max(30),
   mix: text(200),
   deviation: text(400),
@@ -85,3 +91,32 @@ export const mark = z.strictObject({
   note: text(4000),
   goneAt: instantSchema.nullable(),
 }) satisfies z.ZodType<Mark>;
+
+const MOST_FOLDS = 60;
+
+export const shrinkChanges = z.strictObject({
+  line_nm: signedNanometres.nullable(),
+  folds: z.int().min(1).max(MOST_FOLDS).nullable(),
+  isTurned: z.boolean(),
+}) satisfies z.ZodType<ShrinkChanges>;
+
+export const ownPlan = z.strictObject({
+  applicationId: idSchema,
+  kind: z.literal('shrink'),
+  changes: shrinkChanges,
+  inputsHash: text(80),
+}) satisfies z.ZodType<OwnPlan>;
+
+export const testPiece = z.strictObject({
+  kind: z.literal('shrink strip'),
+  filmId: idSchema,
+  lot: text(80),
+  surfaceId: idSchema.nullable(),
+  weather: text(400),
+  fields: z.strictObject({
+    marked_nm: positiveNanometres,
+    after_nm: positiveNanometres,
+    film_C: z.number().min(0).max(400).nullable(),
+  }),
+  outcome: z.enum(TEST_OUTCOMES),
+}) satisfies z.ZodType<TestPiece>;

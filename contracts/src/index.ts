@@ -28,6 +28,7 @@ export { ROW_FIELDS } from './rows';
 export { type ComeAndLook, type WaitOfJob, calledSchema, comeAndLookSchema, waitsSchema } from './calls';
 export { type SaidOfIssue, saidOfIssue } from './said-of-issue';
 export { type FilmRow, filmBodySchema, filmFieldsSchema, filmListSchema, filmRowSchema } from './film';
+export { type ShelfRow, shelfBodySchema, shelfRowSchema } from './shelf';
 export { type SupplyRow, supplyBodySchema, supplyRowSchema } from './supply';
 export { type LearnedRow, learnedBodySchema, learnedRowSchema } from './learned';
 export {

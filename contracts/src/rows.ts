@@ -22,7 +22,7 @@ import * as z from 'zod';
 import { crewMember, daySettings, plannedStep } from './day-rows';
 import { cutPiece, cutPlan, cutRoll, jobAllowance, offcut, seamChoice, stockTake } from './cutting-rows';
 import { chosenSchools } from './chosen-schools';
-import { gateTick, mark, reading, waitEnd, workRecord } from './fit-rows';
+import { gateTick, mark, ownPlan, reading, testPiece, waitEnd, workRecord } from './fit-rows';
 import {
   allowanceNanometres,
   idSchema,
@@ -274,7 +274,7 @@ const photo = z.strictObject({
   position: positionSchema,
 }) satisfies z.ZodType<Photo>;
 
-const measure = z.strictObject({
+export const measure = z.strictObject({
   surfaceId: idSchema,
   kind: measureKind,
   fromPoint: pointName,
@@ -332,4 +332,6 @@ export const ROW_FIELDS = {
   workRecord,
   waitEnd,
   gateTick,
+  ownPlan,
+  testPiece,
 } as const satisfies { readonly [Table in JobTable]: z.ZodType<FieldsOf<Table>> };

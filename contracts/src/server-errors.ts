@@ -29,6 +29,8 @@ export type ServerErrorCode =
   | 'SUPPLY_CONFLICT'
   | 'PERSON_UNKNOWN'
   | 'PERSON_CONFLICT'
+  | 'SHELF_CONFLICT'
+  | 'SHELF_UNKNOWN'
   | 'LEARNED_UNKNOWN'
   | 'LEARNED_CONFLICT'
   | 'PHOTO_NOT_AN_IMAGE'
@@ -169,6 +171,16 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
   PERSON_CONFLICT: {
     status: 409,
     title: 'Someone else changed this person in the meantime',
+    remedy: 'Look at what stands there now, then decide.',
+  },
+  SHELF_UNKNOWN: {
+    status: 404,
+    title: 'There is no such pane on the shelf',
+    remedy: 'Load the page again.',
+  },
+  SHELF_CONFLICT: {
+    status: 409,
+    title: 'Someone else changed this pane on the shelf in the meantime',
     remedy: 'Look at what stands there now, then decide.',
   },
   LEARNED_UNKNOWN: { status: 404, title: 'There is no such rate', remedy: 'Load the rates again.' },

@@ -1,7 +1,7 @@
 import type { Op } from '@yellow-pane/contracts';
 import { type PlacedPiece, blankFor, layOutInLevels } from '@yellow-pane/core/cutting';
 import type { WorkStep } from '@yellow-pane/core/ways';
-import { NEW_PLACE, NEW_SURFACE } from '@yellow-pane/core/job';
+import { NEW_PLACE, NEW_SURFACE, NOT_BEGUN } from '@yellow-pane/core/job';
 import { nmFromMm } from '@yellow-pane/core/quantity';
 import { demoId } from './demo-id';
 import { measureOps } from './surfaces';
@@ -193,14 +193,8 @@ function workOps(n: number, steps: readonly WorkStep[]): readonly Op[] {
       template,
       step,
       templateVersion,
-      startedAt: null,
-      roundsAt: [],
-      people: [],
-      mix: '',
-      deviation: '',
-      handedTo: null,
+      ...NOT_BEGUN,
       doneAt: FINISHED_AT,
-      note: '',
     },
   }));
 }

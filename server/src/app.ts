@@ -20,6 +20,7 @@ import { jobRoutes } from './features/jobs/routes';
 import { peopleRoutes } from './features/people/routes';
 import { photoRoutes } from './features/photos/routes';
 import { learnedRoutes } from './features/learned/routes';
+import { shelfRoutes } from './features/shelf/routes';
 import { supplyRoutes } from './features/supplies/routes';
 import { filmReckonRoutes } from './features/reckon/film-routes';
 import { dayReckonRoutes } from './features/reckon/day-routes';
@@ -133,6 +134,7 @@ function routesOf(
     filmRoutes({ db, clock }),
     filmSheetRoutes({ db, clock }),
     learnedRoutes({ db, clock }),
+    shelfRoutes({ db, clock }),
     supplyRoutes({ db, clock }),
     stockRoutes({ db, clock }),
     reckonRoutes({ search }),

@@ -5,6 +5,7 @@ import { learnedBodySchema, learnedRowSchema } from '../learned';
 import { supplyBodySchema, supplyRowSchema } from '../supply';
 import { madeBySchema } from '../primitives';
 import { peopleSchema, personBodySchema, personRowSchema } from '../person';
+import { shelfBodySchema, shelfRowSchema } from '../shelf';
 import { forecastSchema } from '../weather';
 import { rollBodySchema, rollRowSchema, stockItemSchema } from '../stock';
 import type { Route } from './route';
@@ -79,6 +80,19 @@ export const SHOP_ROUTES: readonly Route[] = [
     says: 'Add a person, or change one with If-Match',
     body: personBodySchema,
     answer: personRowSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/shelf',
+    says: 'Curved panes the shop has filmed before: their outline, sags, plan, and what went wrong',
+    answer: z.array(shelfRowSchema),
+  },
+  {
+    method: 'put',
+    path: '/api/shelf/{paneId}',
+    says: 'Put a pane on the shelf, or change one with If-Match',
+    body: shelfBodySchema,
+    answer: shelfRowSchema,
   },
   { method: 'get', path: '/api/films', says: 'The film catalogue', answer: filmListSchema },
   {

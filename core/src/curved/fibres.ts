@@ -56,8 +56,11 @@ const [k1, k2, k3, k4, probe] = Array.from({ length: 5 }, () => new Float64Array
 /** Curvature at a place; leaves the slopes there in `slopes`. */
 function curvatureAt(patch: CurvedPatch, x: number, y: number): number {
   slopesInto(slopes, patch, x, y);
-  const [zx, zy] = [slopes[SLOPES.x] ?? 0, slopes[SLOPES.y] ?? 0];
-  const [xx, yy, xy] = [slopes[SLOPES.xx] ?? 0, slopes[SLOPES.yy] ?? 0, slopes[SLOPES.xy] ?? 0];
+  const zx = slopes[SLOPES.x] ?? 0;
+  const zy = slopes[SLOPES.y] ?? 0;
+  const xx = slopes[SLOPES.xx] ?? 0;
+  const yy = slopes[SLOPES.yy] ?? 0;
+  const xy = slopes[SLOPES.xy] ?? 0;
   const steep = 1 + zx * zx + zy * zy;
   return (xx * yy - xy * xy) / (steep * steep);
 }
@@ -67,9 +70,11 @@ function curvatureAt(patch: CurvedPatch, x: number, y: number): number {
  * @source geodesic of a graph, and Jacobi's equation; closed forms
  */
 function changeInto(into: State, patch: CurvedPatch, state: State): void {
-  const [x = 0, y = 0, dx = 0, dy = 0, wide = 0, widening = 0] = state;
-  const k = curvatureAt(patch, x, y);
-  const [zx, zy] = [slopes[SLOPES.x] ?? 0, slopes[SLOPES.y] ?? 0];
+  const dx = state[2] ?? 0;
+  const dy = state[3] ?? 0;
+  const k = curvatureAt(patch, state[0] ?? 0, state[1] ?? 0);
+  const zx = slopes[SLOPES.x] ?? 0;
+  const zy = slopes[SLOPES.y] ?? 0;
   const bend =
     ((slopes[SLOPES.xx] ?? 0) * dx * dx +
       2 * (slopes[SLOPES.xy] ?? 0) * dx * dy +
@@ -79,8 +84,8 @@ function changeInto(into: State, patch: CurvedPatch, state: State): void {
   into[1] = dy;
   into[2] = -zx * bend;
   into[3] = -zy * bend;
-  into[4] = widening;
-  into[5] = -k * wide;
+  into[4] = state[5] ?? 0;
+  into[5] = -k * (state[4] ?? 0);
 }
 
 function plusInto(into: State, state: State, by: State, times: number): void {
@@ -110,13 +115,17 @@ const stateOf = ({ x, y, dx, dy }: Way): State => Float64Array.of(x, y, dx, dy, 
  * @param at_mm upwards from the middle of the glass
  * @param reach to each side, as a share of half the width: fibres converge, corners belong further out
  */
-export function filmLine(patch: CurvedPatch, at_mm: number, reach = 1.25): FilmLine {
-  const step_mm = (reach * patch.halfWidth_mm * pace(patch, at_mm)) / LINE_STEPS;
+export function filmLine(
+  patch: CurvedPatch,
+  at_mm: number,
+  { reach = 1.25, steps = LINE_STEPS }: { readonly reach?: number; readonly steps?: number } = {},
+): FilmLine {
+  const step_mm = (reach * patch.halfWidth_mm * pace(patch, at_mm)) / steps;
   const laid = (way: 1 | -1): readonly Way[] => {
     const slope = patchAt(patch, 0, at_mm).x;
     const state = Float64Array.of(0, at_mm, way / Math.hypot(1, slope), 0, 1, 0);
     const ways = [wayOf(state)];
-    for (let index = 0; index < LINE_STEPS; index += 1) {
+    for (let index = 0; index < steps; index += 1) {
       step(patch, state, step_mm);
       ways.push(wayOf(state));
     }

@@ -1,18 +1,22 @@
 import { type Fibre, fibreAt } from './fibres';
-import { type Folds, foldsFor } from './fold';
+import { RULES } from '../rules';
+import { type Folds, equalFolds, foldsFor } from './fold';
 import type { EdgeSurplus, Surplus } from './surplus-map';
 
 /** One fold: where its crest runs, from its tip, where film lies down by itself, to the open edge. */
 export interface FoldPlace {
   /** Crest at the edge, and its tip, mm from the middle of the glass. */
   readonly atEdge: { readonly x: number; readonly y: number };
-  readonly tip: { readonly x: number; readonly y: number };
-  readonly length_mm: number;
+  /** Null: film would lie down without heat there, and the fold is as long as it is pinched. */
+  readonly tip: { readonly x: number; readonly y: number } | null;
+  readonly length_mm: number | null;
   /** Shrink the glass asks for at the edge there. */
   readonly strain: number;
 }
 
 export interface EdgeFolds extends Folds {
+  /** Fewer come by themselves: pinched together on purpose. */
+  readonly arePinched: boolean;
   readonly places: readonly FoldPlace[];
 }
 
@@ -23,19 +27,29 @@ export interface FoldLimits {
   readonly free: number;
   /** Surplus up to which film lies down without heat, share. */
   readonly liesDownBy: number;
+  /** As many as a person wants along each edge; left out or null: as many as their height asks for. */
+  readonly count?: number | null | undefined;
 }
 
-/** Folds along one edge: as many as their height asks for, each with the same share of the surplus. */
+/**
+ * Folds along one edge: as many as their height asks for, each with the same share of the surplus; where too
+ * few come by themselves, as many as are pinched on purpose.
+ */
 export function foldsAlong(
   { line }: Surplus,
   edge: EdgeSurplus,
   edge_mm: number,
-  { most_mm, free, liesDownBy }: FoldLimits,
+  { most_mm, free, liesDownBy, count }: FoldLimits,
 ): EdgeFolds {
-  const needed = edge.strainMost > liesDownBy ? edge.surplus_mm : 0;
-  const folds = foldsFor(needed, edge.to_mm - edge.from_mm, most_mm, free);
+  const width_mm = edge.to_mm - edge.from_mm;
+  const byThemselves = foldsFor(edge.strainMost > liesDownBy ? edge.surplus_mm : 0, width_mm, most_mm, free);
+  const isNothingLeft = edge.surplus_mm < RULES.leastSurplus.value;
+  const arePinched = !isNothingLeft && count == null && byThemselves.count < RULES.pinchFolds.value;
+  const wanted = isNothingLeft ? 0 : (count ?? (arePinched ? RULES.pinchFolds.value : byThemselves.count));
+  const folds = wanted === 0 ? byThemselves : equalFolds(edge.surplus_mm, free * width_mm, wanted);
   return {
     ...folds,
+    arePinched,
     places: Array.from({ length: folds.count }, (_, index) =>
       placeOf(fibreAt(line, crestAt(edge, (index + 0.5) / folds.count), edge_mm), liesDownBy),
     ),
@@ -63,13 +77,14 @@ function crestAt({ fibres, from_mm, to_mm }: EdgeSurplus, share: number): number
 }
 
 function placeOf({ along, to, strain, length_mm }: Fibre, liesDownBy: number): FoldPlace {
+  const atEdge = { x: to.x, y: to.y };
   const first = along.findIndex((own) => own.strain > liesDownBy);
-  const tip = along[Math.max(0, first - 1)] ?? along[0] ?? { x: to.x, y: to.y };
-  const share = first < 0 ? 0 : 1 - Math.max(0, first - 1) / Math.max(1, along.length - 1);
+  const last = along[Math.max(0, first - 1)];
+  if (first < 0 || last === undefined) return { atEdge, tip: null, length_mm: null, strain };
   return {
-    atEdge: { x: to.x, y: to.y },
-    tip: { x: tip.x, y: tip.y },
-    length_mm: share * length_mm,
+    atEdge,
+    tip: { x: last.x, y: last.y },
+    length_mm: length_mm * (1 - Math.max(0, first - 1) / Math.max(1, along.length - 1)),
     strain,
   };
 }

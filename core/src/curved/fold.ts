@@ -69,16 +69,20 @@ export interface Folds {
  * @source h ≈ (2/π) √(b s), then exact (model A1); the height a film bears and the free share are our guess
  */
 export function foldsFor(surplus_mm: number, width_mm: number, most_mm: number, free: number): Folds {
-  const of = (count: number): Folds => {
-    const [base_mm, own] = [(free * width_mm) / count, surplus_mm / count];
-    return {
-      count,
-      base_mm,
-      surplus_mm: own,
-      height_mm: foldHeight(base_mm, own),
-      localStrain: own / (base_mm + own),
-    };
+  if (surplus_mm <= 0)
+    return { ...equalFolds(surplus_mm, free * width_mm, 1), count: 0, height_mm: 0, localStrain: 0 };
+  const count = Math.ceil(((2 / Math.PI) * Math.sqrt(free * width_mm * surplus_mm)) / most_mm);
+  return equalFolds(surplus_mm, free * width_mm, count);
+}
+
+/** So many folds that share a surplus equally over what is free of the edge. */
+export function equalFolds(surplus_mm: number, free_mm: number, count: number): Folds {
+  const [base_mm, own] = [free_mm / count, surplus_mm / count];
+  return {
+    count,
+    base_mm,
+    surplus_mm: own,
+    height_mm: foldHeight(base_mm, own),
+    localStrain: own / (base_mm + own),
   };
-  if (surplus_mm <= 0) return { ...of(1), count: 0, height_mm: 0, localStrain: 0 };
-  return of(Math.ceil(((2 / Math.PI) * Math.sqrt(free * width_mm * surplus_mm)) / most_mm));
 }

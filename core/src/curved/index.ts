@@ -25,6 +25,11 @@ export {
   strainRoundEdge,
 } from './other-places';
 export { type CurvedPatch, type PatchSlopes, curvatureOf, patchAt, turningDensity } from './patch';
+export { type Band, type PatchDoubt, type SurplusBand, surplusBand } from './band';
+export { type Place, onFlatFilm, withPlacesBetween } from './film-outline';
+export { type FoldInTurn, type OrderReason, heatOrder } from './heat-order';
+export { type Help, whatHelps } from './what-helps';
+export { unseenEnds, withQuarterSags } from './unseen-ends';
 export { surplusAtEdges } from './surplus';
 export { type EdgeFolds, type FoldLimits, type FoldPlace, foldsAlong } from './fold-places';
 export {

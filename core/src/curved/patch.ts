@@ -37,6 +37,9 @@ export function curvatureOf(chord_mm: number, sag_mm: number): number {
   return (8 * sag_mm) / (chord_mm ** 2 + 4 * sag_mm ** 2);
 }
 
+/** Asked for hundreds of thousands of times a plan: looked up once. */
+const { sqrt, max } = Math;
+
 /** Where `slopesInto` puts the height and its slopes. */
 export const SLOPES = { z: 0, x: 1, y: 2, xx: 3, yy: 4, xy: 5, count: 6 } as const;
 
@@ -59,24 +62,25 @@ export function slopesInto(into: Float64Array, patch: CurvedPatch, x: number, y:
   const k = patch.acrossMiddle + slope * y + bend * y * y;
   const kY = slope + 2 * bend * y;
   // Arc across, of curvature k at this height: its value, and its slopes by x and by k.
-  const s = Math.sqrt(Math.max(1e-12, 1 - k * k * x * x));
+  const s = sqrt(max(1e-12, 1 - k * k * x * x));
   const x2 = x * x;
   const byK = -x2 / (s * (1 + s));
-  const byKK = (-k * x2 * x2 * (1 + 2 * s)) / (s ** 3 * (1 + s) ** 2);
+  const s3 = s * s * s;
+  const byKK = (-k * x2 * x2 * (1 + 2 * s)) / (s3 * (1 + s) * (1 + s));
   // Arc down the middle.
-  const t = Math.sqrt(Math.max(1e-12, 1 - patch.down * patch.down * y * y));
+  const t = sqrt(max(1e-12, 1 - patch.down * patch.down * y * y));
   const { twist, sideways, endDown, endsAcross } = patch;
   into[0] =
     (-patch.down * y * y) / (1 + t) +
-    endDown * (y ** 3 - h * h * y) +
+    endDown * y * (y * y - h * h) +
     (-k * x2) / (1 + s) -
     endsAcross * x2 * (x2 - a * a) +
     x * (twist * y + sideways * y * y);
   into[1] = (-k * x) / s - endsAcross * (4 * x * x2 - 2 * a * a * x) + twist * y + sideways * y * y;
   into[2] = (-patch.down * y) / t + endDown * (3 * y * y - h * h) + byK * kY + x * (twist + 2 * sideways * y);
-  into[3] = -k / s ** 3 - endsAcross * (12 * x2 - 2 * a * a);
-  into[4] = -patch.down / t ** 3 + 6 * endDown * y + byKK * kY * kY + byK * 2 * bend + 2 * sideways * x;
-  into[5] = (-x / s ** 3) * kY + twist + 2 * sideways * y;
+  into[3] = -k / s3 - endsAcross * (12 * x2 - 2 * a * a);
+  into[4] = -patch.down / (t * t * t) + 6 * endDown * y + byKK * kY * kY + byK * 2 * bend + 2 * sideways * x;
+  into[5] = (-x / s3) * kY + twist + 2 * sideways * y;
 }
 
 /** Curvature gathered over a piece of glass per unit of its plan: K·dA/dx·dy. */

@@ -128,17 +128,38 @@ describe('which folds, and is it too much for the film?', () => {
     expect(many?.localStrain).toBeCloseTo(few?.localStrain ?? 0, 12);
     for (const { tip, atEdge, length_mm } of many?.places ?? []) {
       expect(atEdge.y).toBeCloseTo(-379.5, 6);
-      expect(tip.y).toBeGreaterThan(atEdge.y);
+      expect(tip?.y).toBeGreaterThan(atEdge.y);
       expect(length_mm).toBeGreaterThan(0);
       expect(length_mm).toBeLessThan(400);
     }
   });
-  it('nearly flat: no fold comes by itself', () => {
+  it('nearly flat: no fold comes by itself, three are pinched on purpose, as long as the hand makes them', () => {
     const { bottom, verdict } = planOf(pane(620, 1480, { bottom: 2, middle: 2, top: 2, down: 4 }))[
       'a line across'
     ];
-    expect(bottom.folds).toMatchObject({ count: 0, places: [] });
+    expect(bottom.folds).toMatchObject({ count: 3, arePinched: true });
+    expect(bottom.folds.places.map(({ tip, length_mm }) => [tip, length_mm])).toEqual(
+      Array(3).fill([null, null]),
+    );
     expect(verdict).toBe('easy');
+  });
+  it('on a cylinder nothing is pinched: there is nothing to shrink', () => {
+    const { bottom, verdict } = planOf(pane(1400, 700, { bottom: 40, middle: 40, top: 40, down: 0 }))[
+      'a line across'
+    ];
+    expect(bottom.folds).toMatchObject({ count: 0, arePinched: false, places: [] });
+    expect(verdict).toBe('easy');
+  });
+  it('a person wants six: six of the same share, lower, and as hard as before', () => {
+    const [own, wanted] = [null, 6].map(
+      (count) =>
+        shrinkPlan({ patch: END, limits: USUAL_SHRINK_LIMITS, folds: { ...FOLDS, count }, lineAt_mm: null })[
+          'a line across'
+        ],
+    );
+    expect(wanted?.bottom.folds).toMatchObject({ count: 6, arePinched: false });
+    expect(wanted?.bottom.folds.height_mm).toBeLessThan(own?.bottom.folds.height_mm ?? 0);
+    expect(wanted?.worst).toBeCloseTo(own?.worst ?? 0, 9);
   });
   it('the four words: easy, hard, over the limit, must stretch', () => {
     const word = (down: number, across: number) =>
@@ -155,6 +176,8 @@ describe('what cannot be is refused by name', () => {
   it.each([
     ['a line dragged off the pane', { lineAt_mm: 400 }, 'lineAt_mm'],
     ['no free share', { folds: { ...FOLDS, free: 0 } }, 'folds.free'],
+    ['no folds at all', { folds: { ...FOLDS, count: 0 } }, 'folds.count'],
+    ['half a fold', { folds: { ...FOLDS, count: 2.5 } }, 'folds.count'],
     ['folds of no height', { folds: { ...FOLDS, most_mm: 0 } }, 'folds.most_mm'],
     ['film without a limit', { limits: { ...USUAL_SHRINK_LIMITS, limit: Number.NaN } }, 'limits.limit'],
   ])('%s', (_, fields, path) => {

@@ -1,6 +1,6 @@
 import { CoreError } from '../quantity';
 import { RULES } from '../rules';
-import { wayAt } from './fibres';
+import { fibreAt, wayAt } from './fibres';
 import { type EdgeFolds, type FoldLimits, foldsAlong } from './fold-places';
 import type { CurvedPatch } from './patch';
 import { type EdgeSurplus, type Surplus, balancedLine, surplusOf } from './surplus-map';
@@ -47,6 +47,10 @@ export interface HeldPlan {
   /** Shrink in the worst fold; below nothing: the film must stretch there. */
   readonly worst: number;
   readonly verdict: ShrinkVerdict;
+  /** Pieces it would have to be cut into, one above the other, so that none asks for more than the film bears. */
+  readonly pieces: number;
+  /** The same with the roll turned by a quarter: what is left over stands at the sides. */
+  readonly turned: { readonly surplus_mm: number; readonly worst: number; readonly verdict: ShrinkVerdict };
 }
 
 export interface ShrinkCase {
@@ -85,7 +89,18 @@ function refuse({ patch, limits, folds, lineAt_mm }: ShrinkCase): void {
     'folds.free': folds.free,
   }))
     if (!(value > 0)) throw new CoreError('CURVED_RANGE', { path, expected: 'over 0', got: String(value) });
+  if (
+    folds.count != null &&
+    !(Number.isInteger(folds.count) && folds.count >= 1 && folds.count <= MOST_FOLDS)
+  )
+    throw new CoreError('CURVED_RANGE', {
+      path: 'folds.count',
+      expected: `a whole number from 1 to ${MOST_FOLDS}`,
+      got: String(folds.count),
+    });
 }
+
+const MOST_FOLDS = 60;
 
 function heldPlan(hold: Hold, surplus: Surplus, { patch, limits, folds }: ShrinkCase): HeldPlan {
   const { halfHeight_mm: h } = patch;
@@ -108,7 +123,41 @@ function heldPlan(hold: Hold, surplus: Surplus, { patch, limits, folds }: Shrink
     bottom,
     worst,
     verdict: verdictOf(worst, limits),
+    pieces: piecesFor(surplus, limits.limit, folds.free),
+    turned: turnedBy(worst, Math.max(top.surplus_mm, bottom.surplus_mm), { patch, limits, folds }),
   };
+}
+
+/**
+ * The price of a roll that lies turned: the same curvature gathers over the height instead of the width.
+ * @source strain × (W/H)², surplus × W/H for small sags (model A1)
+ */
+function turnedBy(
+  worst: number,
+  surplus_mm: number,
+  { patch: { halfWidth_mm, halfHeight_mm }, limits, folds }: Omit<ShrinkCase, 'lineAt_mm'>,
+): HeldPlan['turned'] {
+  const times = halfWidth_mm / halfHeight_mm;
+  const own = worst < 0 ? 0 : surplus_mm * times;
+  const turned = worst < 0 ? worst * times * times : own / (folds.free * 2 * halfHeight_mm + own);
+  return { surplus_mm: own, worst: turned, verdict: verdictOf(turned, limits) };
+}
+
+/**
+ * How far a piece may reach from its own line, by the fibre from the middle of this one, and how many of them
+ * the height takes. The edge bears more than its folds: only their bases take it up.
+ * @source model A1: reach is where 1 − G is what the film bears
+ */
+function piecesFor({ line, top, bottom }: Surplus, limit: number, free: number): number {
+  const bears = (free * limit) / (1 - limit);
+  const { halfHeight_mm } = line.patch;
+  const reaches = [top, bottom].map(({ strainMiddle }, index) => {
+    if (strainMiddle <= bears) return Infinity;
+    const { along, length_mm } = fibreAt(line, 0, index === 0 ? halfHeight_mm : -halfHeight_mm);
+    const first = along.findIndex(({ strain }) => strain >= bears);
+    return (length_mm * Math.max(1, first)) / (along.length - 1);
+  });
+  return Math.ceil(halfHeight_mm / Math.min(...reaches, halfHeight_mm));
 }
 
 /** Height of the line where it meets a side of the glass. */

@@ -54,6 +54,8 @@ export const REFERENCES: readonly Reference[] = [
   child('workRecord', 'applicationId', 'application'),
   child('waitEnd', 'applicationId', 'application'),
   child('gateTick', 'applicationId', 'application'),
+  child('ownPlan', 'applicationId', 'application'),
+  loose('testPiece', 'surfaceId', 'surface'),
 ];
 
 /** The references that stand in rows of a table. */

@@ -6,12 +6,14 @@ import type { GateTick, Mark, Reading, WaitEnd } from './fit-rows';
 import type { GlassPane, GlassUnit } from './glass-unit';
 import type { Job } from './job';
 import type { Measure } from './measure-row';
+import type { OwnPlan } from './own-plan';
 import type { Part } from './part';
 import type { Photo } from './photo';
 import type { Place } from './place';
 import type { SiteFacts } from './site-facts';
 import type { Offcut, StockTake } from './stock';
 import type { Surface } from './surface';
+import type { TestPiece } from './test-piece';
 import type { WallFacts } from './wall-facts';
 import type { WorkRecord } from './work-record';
 
@@ -44,6 +46,8 @@ interface TableFields {
   readonly workRecord: WorkRecord;
   readonly waitEnd: WaitEnd;
   readonly gateTick: GateTick;
+  readonly ownPlan: OwnPlan;
+  readonly testPiece: TestPiece;
 }
 
 export type JobTable = keyof TableFields;
@@ -78,6 +82,8 @@ export const JOB_TABLES: readonly JobTable[] = [
   'workRecord',
   'waitEnd',
   'gateTick',
+  'ownPlan',
+  'testPiece',
 ];
 
 /**

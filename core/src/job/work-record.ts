@@ -1,5 +1,9 @@
 import type { Signed } from './signed';
 
+export const FOLDS_SAY = ['lies', 'pops up', 'too hot'] as const;
+/** What a fold did under the gun. */
+export type FoldSaid = (typeof FOLDS_SAY)[number];
+
 /**
  * What a person did at one work step. The key (application, template, step, template version) outlives later
  * changes of the template.
@@ -13,6 +17,8 @@ export interface WorkRecord {
   readonly doneAt: string | null;
   /** When each round of a step that repeats was done, one after the other; null: not known when. */
   readonly roundsAt: readonly (string | null)[];
+  /** What each fold of curved film did when it was heated, beside its round; null: nobody said. */
+  readonly foldsSaid: readonly (FoldSaid | null)[];
   /** Who did it, as their names were; empty: not known. */
   readonly people: readonly string[];
   /** What was sprayed, as it was mixed that day; empty: nothing, or not known. */
@@ -29,6 +35,7 @@ export const NOT_BEGUN: Omit<WorkRecord, 'applicationId' | 'template' | 'step' |
   startedAt: null,
   doneAt: null,
   roundsAt: [],
+  foldsSaid: [],
   people: [],
   mix: '',
   deviation: '',

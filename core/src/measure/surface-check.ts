@@ -3,7 +3,7 @@ import type { MeasurePoint } from '../job';
 import type { Agreement, Suspect } from './judge';
 import type { MeasureSlot } from './measure-slot';
 import type { Outline, Point } from './outline';
-import type { CurvedPatch } from '../curved';
+import type { CurvedPatch, PatchDoubt } from '../curved';
 import type { Sizes } from './sizes';
 
 /** What gets film, flat, and where the measured points lie. */
@@ -23,6 +23,8 @@ export interface Figure {
     readonly name: string;
   }[];
   readonly patch?: CurvedPatch;
+  /** Independent ways in which it may be off, by one standard deviation each. */
+  readonly patchDoubts?: readonly PatchDoubt[];
 }
 
 /**

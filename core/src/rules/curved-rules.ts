@@ -1,3 +1,4 @@
+import { COMMON_PRACTICE } from '../quantity';
 import { OURS, type Rule } from './rule';
 
 /** What film that is shrunk on curved glass bears. */
@@ -31,6 +32,37 @@ export const CURVED_RULES = {
     unit: 'share',
     reason: 'Stretch that a hand gives polyester; more asks for other film or another hold.',
     source: OURS,
+  },
+  unseenEnds: {
+    value: 0.25,
+    unit: 'share',
+    reason:
+      'Curvature gathered near the ends, where nobody took a sag a quarter in, changes the surplus by so much.',
+    source: OURS,
+  },
+  quarterSagRead: {
+    value: 0.5,
+    unit: 'mm',
+    reason: 'So well a sag a quarter in must be read to be worth it.',
+    source: OURS,
+  },
+  pinchFolds: {
+    value: 3,
+    unit: 'folds',
+    reason: 'Where fewer come by themselves, about so many are pinched together on purpose.',
+    source: COMMON_PRACTICE,
+  },
+  leastSurplus: {
+    value: 0.1,
+    unit: 'mm',
+    reason: 'Surplus along an edge under which there is nothing to pinch.',
+    source: OURS,
+  },
+  gapAtSides: {
+    value: 13,
+    unit: 'mm',
+    reason: 'Strip along each side that is not heated, so that most film lies on the glass.',
+    source: COMMON_PRACTICE,
   },
   liesDownBy: {
     value: 0.003,

@@ -1,6 +1,7 @@
-import type { GateTick, Mark, Reading, WaitEnd, WorkRecord } from '@yellow-pane/core/job';
+import type { GateTick, Mark, OwnPlan, Reading, TestPiece, WaitEnd, WorkRecord } from '@yellow-pane/core/job';
 import { doublePrecision, index, integer, jsonb, pgTable, text, unique, uuid } from 'drizzle-orm/pg-core';
 import { bytes, instant, nm, sameJob } from './columns';
+import { film } from './film-tables';
 import { application, job, ofJob, ofSurface, part, surface } from './survey-tables';
 
 const ofApplication = () => ({ ...ofJob(), applicationId: uuid().notNull() });
@@ -15,6 +16,7 @@ export const workRecord = pgTable(
     startedAt: instant(),
     doneAt: instant(),
     roundsAt: jsonb().$type<WorkRecord['roundsAt']>().notNull().default([]),
+    foldsSaid: jsonb().$type<WorkRecord['foldsSaid']>().notNull().default([]),
     people: jsonb().$type<WorkRecord['people']>().notNull().default([]),
     mix: text().notNull().default(''),
     deviation: text().notNull().default(''),
@@ -54,6 +56,40 @@ export const gateTick = pgTable(
   (t) => [
     index('gate_tick_job').on(t.jobId, t.id),
     sameJob('gate_tick_application', t.jobId, t.applicationId, () => [application.jobId, application.id]),
+  ],
+);
+
+export const ownPlan = pgTable(
+  'own_plan',
+  {
+    ...ofApplication(),
+    kind: text().$type<OwnPlan['kind']>().notNull(),
+    changes: jsonb().$type<OwnPlan['changes']>().notNull(),
+    inputsHash: text().notNull(),
+  },
+  (t) => [
+    index('own_plan_job').on(t.jobId, t.id),
+    sameJob('own_plan_application', t.jobId, t.applicationId, () => [application.jobId, application.id]),
+  ],
+);
+
+export const testPiece = pgTable(
+  'test_piece',
+  {
+    ...ofJob(),
+    kind: text().$type<TestPiece['kind']>().notNull(),
+    filmId: uuid()
+      .notNull()
+      .references(() => film.id),
+    lot: text().notNull(),
+    surfaceId: uuid(),
+    weather: text().notNull(),
+    fields: jsonb().$type<TestPiece['fields']>().notNull(),
+    outcome: text().$type<TestPiece['outcome']>().notNull(),
+  },
+  (t) => [
+    index('test_piece_job').on(t.jobId, t.id),
+    sameJob('test_piece_surface', t.jobId, t.surfaceId, () => [surface.jobId, surface.id]),
   ],
 );
 

@@ -44,6 +44,7 @@ const LANDED: Readonly<Record<string, string>> = {
   '0025_fit_rows.sql': 'be7eadab70445ae8b4c4887de74b5a9c7e30fe880157ef3a1f4a6756096c10dc',
   '0026_rounds_at.sql': 'cd3a399ff942e1292780c032d02e0f56ff510ec5145a9419306dbcb8d27d99fb',
   '0027_mix_of_a_step.sql': '98d48a4ecc707251ac5cd1f72f97f6746ebc2bd3f09fbfa5a90b3fc9abfdbc64',
+  '0028_shrink_plans.sql': '90747dc5397ff6af55fb91c6141ca1f31e4dc9c4e470970c22f81670267a8f66',
 };
 
 describe('may a migration be changed once it has landed?', () => {

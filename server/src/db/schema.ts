@@ -16,7 +16,7 @@ import { instant } from './columns';
 import { seamChoice, jobAllowance, cutPlan, cutRoll, cutPiece, offcut, stockTake } from './cutting-tables';
 import { changedInShop, person } from './people-tables';
 import { crewMember, daySettings, plannedStep } from './day-tables';
-import { gateTick, mark, photo, reading, waitEnd, workRecord } from './fit-tables';
+import { gateTick, mark, ownPlan, photo, reading, testPiece, waitEnd, workRecord } from './fit-tables';
 import {
   application,
   filmBrief,
@@ -122,11 +122,14 @@ export const ROW_TABLES = {
   workRecord,
   waitEnd,
   gateTick,
+  ownPlan,
+  testPiece,
 } as const satisfies Record<JobTable, unknown>;
 
 export { crewMember, daySettings, plannedStep } from './day-tables';
-export { gateTick, mark, photo, photoFile, reading, waitEnd, workRecord } from './fit-tables';
+export { gateTick, mark, ownPlan, photo, photoFile, reading, testPiece, waitEnd, workRecord } from './fit-tables';
 export { person } from './people-tables';
+export { shelfPane } from './shelf-tables';
 export { film, filmSheet, filmWidth, roll } from './film-tables';
 export { seamChoice, jobAllowance, cutPlan, cutRoll, cutPiece, offcut, stockTake } from './cutting-tables';
 export {

@@ -10,6 +10,7 @@ import {
   type LearnedRow,
   learnedRowSchema,
 } from '@yellow-pane/contracts';
+import { NOT_BEGUN } from '@yellow-pane/core/job';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';
 import { type TestApp, exampleFilm, loadFilms, smallJob, testApp } from '../testing/test-app';
@@ -167,12 +168,8 @@ describe('does the list of jobs count what is fitted?', () => {
               template: 'decor',
               step,
               templateVersion: 1,
+              ...NOT_BEGUN,
               startedAt: '2026-11-24T08:00:00Z',
-              roundsAt: [],
-              people: [],
-              mix: '',
-              deviation: '',
-              handedTo: null,
               doneAt: null,
               note: '',
             },

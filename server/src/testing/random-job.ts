@@ -9,6 +9,7 @@ import {
   NEW_SURFACE,
   NO_SITE_FACTS,
   NO_WALL_FACTS,
+  NOT_BEGUN,
   SHAPES_OF_KIND,
   type SurfaceKind,
   isGlass,
@@ -243,14 +244,9 @@ function randomWork(dice: Dice, applicationId: string, way: ReturnType<typeof te
       template,
       step,
       templateVersion: version,
+      ...NOT_BEGUN,
       startedAt: DONE_AT,
       doneAt,
-      roundsAt: [],
-      people: [],
-      mix: '',
-      deviation: '',
-      handedTo: null,
-      note: '',
     });
   const done = steps.slice(0, pick(dice, [0, 0, 1, 3, steps.length]));
   return [

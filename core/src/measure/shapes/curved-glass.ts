@@ -1,7 +1,7 @@
 import type { MeasureRemark } from '../measure-case';
 import { hardnessOf } from '../../curved';
 import type { CurvedPatch } from '../../curved';
-import { surplusAtEdges } from '../../curved';
+import { surplusAtEdges, unseenEnds } from '../../curved';
 import { type Agreement, judge } from '../judge';
 import type { MeasureSlot } from '../measure-slot';
 import { outlineBounds } from '../outline';
@@ -108,7 +108,7 @@ function checkCurved({ readings, determinedWithin_mm }: SurfaceInput): SurfaceCh
       why: { case: 'sag too deep', sag_mm: tooDeep.value_mm },
       suspects: [],
     };
-  const { patch, fitted, used, spreadOf } = fitPatch(outline, bends);
+  const { patch, fitted, used, spreadOf, doubts } = fitPatch(outline, bends);
   const bendAgreement = judge(used, used.map(sdOf), fitted, () =>
     SLOTS.find(
       (slot) => slot.kind === 'sag' && !sags.some(({ from, to }) => from === slot.from && to === slot.to),
@@ -127,7 +127,8 @@ function checkCurved({ readings, determinedWithin_mm }: SurfaceInput): SurfaceCh
   const unknown = stillUnknown(bends, patch, surplus);
   const remarks = [{ case: 'how hard it is' as const, hardness }, ...unknown.remarks];
   const helpsNext = firstUntaken(SLOTS, readings) ?? unknown.ask;
-  const figure = { ...flat.figure, patch };
+  const patchDoubts = [...doubts, ...(doubt.areEndsKnown ? [] : [unseenEnds(patch)])];
+  const figure = { ...flat.figure, patch, patchDoubts };
   const hasThree =
     sags.filter(isAcross).length >= 3 && sags.filter((reading) => !isAcross(reading)).length >= 3;
   if (flat.state === 'assumed') return { ...flat, figure, sizes, agreement, remarks, helpsNext };

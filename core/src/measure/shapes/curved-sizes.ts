@@ -1,6 +1,7 @@
 import { type Formula, type Reasoned, applyFormula } from '../../quantity';
 import { type CurvedPatch, patchAt } from '../../curved';
 import type { surplusAtEdges } from '../../curved';
+import { RULES } from '../../rules';
 import type { FittedModel } from '../fit-model';
 import { type Outline, outlineBounds } from '../outline';
 import type { Sizes } from '../sizes';
@@ -54,9 +55,6 @@ export interface SurplusDoubt {
   readonly areEndsKnown: boolean;
 }
 
-/** Curvature gathered near the ends, where nobody measured it, can change the surplus by so much. */
-const UNSEEN_ENDS_SHARE = 0.25;
-
 /** How far it stands out, how much film is too long at its edges, and how well the patch fits. */
 export function curvedSizes(
   patch: CurvedPatch,
@@ -83,7 +81,7 @@ export function curvedSizes(
     why: [step],
   });
   const surplusOf = (value: number, sd_mm: number): Reasoned<number> => {
-    const unseen = doubt.areEndsKnown ? 0 : UNSEEN_ENDS_SHARE * Math.abs(value);
+    const unseen = doubt.areEndsKnown ? 0 : RULES.unseenEnds.value * Math.abs(value);
     const step = applyFormula(
       CURVED_FORMULAS.surplus,
       { across_mm, down_mm, width_mm, share: Math.abs(plain) < 1e-9 ? 0 : value / plain },

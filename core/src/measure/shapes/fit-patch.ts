@@ -1,5 +1,6 @@
 import type { MeasurePoint } from '../../job';
-import { type CurvedPatch, curvatureOf, patchAt } from '../../curved';
+import { CholeskyDecomposition, Matrix } from 'ml-matrix';
+import { type CurvedPatch, type PatchDoubt, curvatureOf, patchAt } from '../../curved';
 import { type FittedModel, fitModel } from '../fit-model';
 import { type Outline, type Point, outlineBounds } from '../outline';
 import { type Reading, sdOf } from '../reading';
@@ -80,6 +81,8 @@ export function fitPatch(
   readonly terms: readonly (keyof CurvedPatch)[];
   /** Standard deviation of a figure of the patch, from the stated accuracy of the readings. */
   readonly spreadOf: (figure: (patch: CurvedPatch) => number) => number;
+  /** Independent ways in which the patch may be off by the stated accuracy of the readings. */
+  readonly doubts: readonly PatchDoubt[];
 } {
   const { left, top, width, height } = outlineBounds(outline);
   const [a, h] = [width / 2, height / 2];
@@ -114,8 +117,29 @@ export function fitPatch(
     fitted,
     used: bends,
     terms,
+    doubts: doubtsOf(fitted, scales, patchOf),
     spreadOf: (figure) => spreadOf(fitted, scales, (unknowns) => figure(patchOf(unknowns))),
   };
+}
+
+/** Columns of the factor of the covariance, as what each makes of the patch. */
+function doubtsOf(
+  { unknowns, covariance }: FittedModel,
+  scales: readonly number[],
+  patchOf: (unknowns: readonly number[]) => CurvedPatch,
+): readonly PatchDoubt[] {
+  const { lowerTriangularMatrix: factor } = new CholeskyDecomposition(
+    Matrix.add(covariance, covariance.transpose()).div(2),
+  );
+  const middle = patchOf(unknowns);
+  return unknowns.map((_, column) => {
+    const off = patchOf(unknowns.map((value, row) => value + factor.get(row, column) * (scales[row] ?? 0)));
+    return Object.fromEntries(
+      (Object.keys(middle) as (keyof CurvedPatch)[])
+        .map((term) => [term, off[term] - middle[term]] as const)
+        .filter(([, by]) => by !== 0),
+    );
+  });
 }
 
 const NUDGE = 1e-4;

@@ -10,7 +10,7 @@ const COPIED: readonly JobTable[] = JOB_TABLES.filter(
   (table) =>
     ![
       ...['cutPlan', 'cutRoll', 'cutPiece', 'offcut', 'stockTake', 'plannedStep'],
-      ...['workRecord', 'waitEnd', 'gateTick', 'mark', 'photo', 'reading'],
+      ...['workRecord', 'waitEnd', 'gateTick', 'mark', 'photo', 'reading', 'testPiece'],
     ].includes(table),
 );
 

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { DEMO_CHANGES, DEMO_JOB_ID, EXAMPLE_FILMS } from '@yellow-pane/demo';
 import type { Op } from '@yellow-pane/contracts';
+import { NOT_BEGUN } from '@yellow-pane/core/job';
 import { JobDesk } from '../job/job-desk';
 import { JobReading } from '../job/job-reading';
 import { templateFor } from '@yellow-pane/core/ways';
@@ -102,14 +103,9 @@ describe('how far is each surface of the demo?', () => {
           template: 'any',
           step,
           templateVersion: 1,
+          ...NOT_BEGUN,
           startedAt: '2026-11-25T08:00:00Z',
           doneAt,
-          roundsAt: [],
-          people: [],
-          mix: '',
-          deviation: '',
-          handedTo: null,
-          note: '',
         });
       desk.do('begun', [work(steps[0]?.key ?? '', null)]);
       expect(states.at('fit', idOf(tag))).toBe('half');
