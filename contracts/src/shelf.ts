@@ -26,7 +26,10 @@ const fields = {
   model: text(80),
   year: text(20),
   pane: word(80),
-  measures: z.array(measure.omit({ surfaceId: true })).min(1).max(MOST_MEASURES),
+  measures: z
+    .array(measure.omit({ surfaceId: true }))
+    .min(1)
+    .max(MOST_MEASURES),
   hold: z.enum(['along the top', 'a line across']).nullable(),
   plan: shrinkChanges,
   wentWrong: text(2000),

@@ -29,7 +29,7 @@ export { type Band, type PatchDoubt, type SurplusBand, surplusBand } from './ban
 export { type Place, onFlatFilm, withPlacesBetween } from './film-outline';
 export { type FoldInTurn, type OrderReason, heatOrder } from './heat-order';
 export { type Help, whatHelps } from './what-helps';
-export { unseenEnds, withQuarterSags } from './unseen-ends';
+export { endsReadWell, isOfEnds, unseenEnds } from './unseen-ends';
 export { surplusAtEdges } from './surplus';
 export { type EdgeFolds, type FoldLimits, type FoldPlace, foldsAlong } from './fold-places';
 export {

@@ -1,5 +1,5 @@
 import { RULES } from '../rules';
-import type { Band, PatchDoubt } from './band';
+import type { PatchDoubt } from './band';
 import { type CurvedPatch, patchAt } from './patch';
 
 /** Sag of the line across the middle, mm. */
@@ -16,14 +16,10 @@ export function unseenEnds(patch: CurvedPatch): PatchDoubt {
   return { endsAcross: ((RULES.unseenEnds.value / 2) * Math.abs(sagOf(patch))) / patch.halfWidth_mm ** 4 };
 }
 
-/** How much narrower a band would be with sags a quarter in, read as well as they must be: a share of it. */
-export function withQuarterSags({ low, high }: Band, surplus_mm: number, patch: CurvedPatch): number {
-  const half = (high - low) / 2;
-  const unseen = RULES.unseenEnds.value * Math.abs(surplus_mm);
-  const read =
-    2 *
-    (((16 / 3) * RULES.quarterSagRead.value) / Math.max(1e-9, Math.abs(sagOf(patch)))) *
-    Math.abs(surplus_mm);
-  const would = Math.sqrt(Math.max(0, half * half - unseen * unseen) + read * read);
-  return half === 0 ? 1 : would / half;
+/** The same once sags a quarter in are taken, read as well as they must be to be worth it. */
+export function endsReadWell(patch: CurvedPatch): PatchDoubt {
+  return { endsAcross: ((16 / 3) * RULES.quarterSagRead.value) / patch.halfWidth_mm ** 4 };
 }
+
+/** Whether a doubt is of the ends alone. */
+export const isOfEnds = (doubt: PatchDoubt): boolean => Object.keys(doubt).join() === 'endsAcross';

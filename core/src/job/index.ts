@@ -73,7 +73,14 @@ export {
 export type { FilmHold, ShelfMeasure, ShelfPane } from './shelf-pane';
 export { type OwnPlan, type ShrinkChanges, AS_RECKONED } from './own-plan';
 export { type ShrinkStrip, type TestPiece, TEST_OUTCOMES } from './test-piece';
-export { type FoldSaid, type WorkRecord, FOLDS_SAY, NOT_BEGUN, type StepState, stepStateOf } from './work-record';
+export {
+  type FoldSaid,
+  type WorkRecord,
+  FOLDS_SAY,
+  NOT_BEGUN,
+  type StepState,
+  stepStateOf,
+} from './work-record';
 export {
   type GateTick,
   MARK_LOOKS,

@@ -127,7 +127,17 @@ export const ROW_TABLES = {
 } as const satisfies Record<JobTable, unknown>;
 
 export { crewMember, daySettings, plannedStep } from './day-tables';
-export { gateTick, mark, ownPlan, photo, photoFile, reading, testPiece, waitEnd, workRecord } from './fit-tables';
+export {
+  gateTick,
+  mark,
+  ownPlan,
+  photo,
+  photoFile,
+  reading,
+  testPiece,
+  waitEnd,
+  workRecord,
+} from './fit-tables';
 export { person } from './people-tables';
 export { shelfPane } from './shelf-tables';
 export { film, filmSheet, filmWidth, roll } from './film-tables';
