@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { describe, expect, it } from '@jest/globals';
 import { blankFor, filmWeight, layOutInLevels, planOrderSteps, runThrough, sectorBlank } from './cutting';
+import { USUAL_SHRINK_LIMITS, edgeFigures, shrinkPlan } from './curved';
 import { dropCount } from './cutting/blanks/drops';
 import { cellOf } from './cutting/blanks/pattern';
 import { groundOf, judgeFilm, questionOf } from './choosing';
@@ -39,9 +40,10 @@ const here = fileURLToPath(new URL('.', import.meta.url));
 const FILES = readdirSync(here, { recursive: true, encoding: 'utf8' }).filter(
   (file) => file.endsWith('.ts') && !file.endsWith('.spec.ts') && !file.includes('fixtures'),
 );
-const modules = await Promise.all(
-  FILES.map((file) => import(pathToFileURL(join(here, file)).href) as Promise<Record<string, unknown>>),
-);
+/** One after the other: the loader trips over packages that several files ask for at once. */
+const modules: Record<string, unknown>[] = [];
+for (const file of FILES)
+  modules.push((await import(pathToFileURL(join(here, file)).href)) as Record<string, unknown>);
 const FORMULAS = [...new Set(modules.flatMap((exports) => Object.values(exports).flatMap(formulasIn)))];
 const BY_ID = new Map(FORMULAS.map((formula) => [formula.id, formula]));
 /** Formulas as they stand written, whether their file gives them out or not. */
@@ -181,6 +183,7 @@ const FILM_RESULTS: readonly (readonly [string, readonly Step[]])[] = [
   ...stress.panes.map(({ pane, why }) => [`stress of pane ${pane}`, why] as const),
 ];
 
+const FOLD_LIMITS = { most_mm: 12, free: 0.6, liesDownBy: 0.003 };
 const air = { air_C: 18, humidity: 0.5 };
 const roll = { length_m: 30, pitch_um: 90, coreRadius_mm: 38, start_C: -4, room_C: 18, within_K: 2 } as const;
 const WAITS = [
@@ -227,7 +230,26 @@ const furrow = (form: 'V' | 'square' | 'half round') => ({
   ...{ kind: 'furrow' as const, name: 'profile', x_mm: null, y_mm: null, width_mm: 20, height_mm: 0 },
   ...{ depth_mm: 8, form, count: 3 },
 });
+const curvedPlan = shrinkPlan({
+  patch: {
+    ...{
+      halfWidth_mm: 620,
+      halfHeight_mm: 380,
+      acrossBottom: 2.2e-4,
+      acrossMiddle: 2.2e-4,
+      acrossTop: 2.2e-4,
+    },
+    ...{ down: 3.6e-4, twist: 0, sideways: 0, endDown: 0, endsAcross: 0 },
+  },
+  limits: USUAL_SHRINK_LIMITS,
+  folds: FOLD_LIMITS,
+  lineAt_mm: null,
+})['a line across'];
+const curvedEdge = edgeFigures(curvedPlan.bottom, FOLD_LIMITS, { low: 6, high: 8 });
 const DETAILS: readonly (readonly [string, readonly Step[]])[] = [
+  ['surplus of curved film', curvedEdge.surplus_mm.why],
+  ['height of a fold', curvedEdge.height_mm?.why ?? []],
+  ['shrink in a fold', curvedEdge.strain.why],
   ...WAITS.map(({ key, why }) => [`wait ${key}`, why] as const),
   ...[...works.values()].map(({ id, minutes }) => [`stretch ${id}`, minutes.why] as const),
   ...mixes.map(({ liquid, litres }) => [`mix ${liquid}`, litres.why] as const),

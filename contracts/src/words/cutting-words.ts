@@ -23,6 +23,8 @@ const BLANK_NOTES = {
   'in sectors': ({ count, lap_mm }, { length }) => `${count} sectors with a lap of ${length(lap_mm)} each.`,
   'no roll wide enough': ({ mostSectors }) =>
     `No roll is wide enough even for this column in ${mostSectors} parts.`,
+  'roll turned by choice':
+    'The roll is turned by choice: it shrinks down the glass, and its factory edge lies at a side.',
   'shrinks along the roll':
     'Polyester film shrinks mainly along the roll: its top lies along a factory edge; it may be turned end for end, never by a quarter.',
   'grain along the roll': 'Grain runs along the roll.',

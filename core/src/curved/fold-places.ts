@@ -31,6 +31,9 @@ export interface FoldLimits {
   readonly count?: number | null | undefined;
 }
 
+/** The highest fold is a guess: one that is hardly over it is not split. */
+const A_LITTLE_OVER = 1.01;
+
 /**
  * Folds along one edge: as many as their height asks for, each with the same share of the surplus; where too
  * few come by themselves, as many as are pinched on purpose.
@@ -42,7 +45,8 @@ export function foldsAlong(
   { most_mm, free, liesDownBy, count }: FoldLimits,
 ): EdgeFolds {
   const width_mm = edge.to_mm - edge.from_mm;
-  const byThemselves = foldsFor(edge.strainMost > liesDownBy ? edge.surplus_mm : 0, width_mm, most_mm, free);
+  const needed = edge.strainMost > liesDownBy ? edge.surplus_mm : 0;
+  const byThemselves = foldsFor(needed, width_mm, A_LITTLE_OVER * most_mm, free);
   const isNothingLeft = edge.surplus_mm < RULES.leastSurplus.value;
   const arePinched = !isNothingLeft && count == null && byThemselves.count < RULES.pinchFolds.value;
   const wanted = isNothingLeft ? 0 : (count ?? (arePinched ? RULES.pinchFolds.value : byThemselves.count));

@@ -27,6 +27,7 @@ export {
 export { type CurvedPatch, type PatchSlopes, curvatureOf, patchAt, turningDensity } from './patch';
 export { type Band, type PatchDoubt, type SurplusBand, surplusBand } from './band';
 export { type Place, onFlatFilm, withPlacesBetween } from './film-outline';
+export { type EdgeFigures, PLAN_FORMULAS, edgeFigures } from './plan-figures';
 export { type FoldInTurn, type OrderReason, heatOrder } from './heat-order';
 export { type Help, whatHelps } from './what-helps';
 export { endsReadWell, isOfEnds, unseenEnds } from './unseen-ends';

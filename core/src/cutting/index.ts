@@ -1,5 +1,5 @@
 export { methodAfter, suitedMethods } from './blanks/suited-method';
-export { type Blank, type BlankInput, BLANK_FORMULAS, blankFor } from './blanks/blank';
+export { type Blank, type BlankInput, BLANK_FORMULAS, blankFor, hashText } from './blanks/blank';
 export {
   type CutBlank,
   type CutBlanks,

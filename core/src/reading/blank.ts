@@ -5,6 +5,7 @@ import { mmFromNm } from '../quantity';
 import type { FilmOfShop } from './job-rows';
 import type { JobView } from './job-view';
 import { isOfVehicle } from './place';
+import { type PaneShrink, flatFilmOf, shrinkBy, shrinkOf } from './shrink';
 import { checkOf } from './surface';
 
 /** The blanks of today's measures, or the reason there are none. */
@@ -34,6 +35,7 @@ export function blankOf(view: JobView, application: RowOf<'application'>, seamFo
   if (film === undefined) return { kind: 'none', reason: 'the film is not in the catalogue' };
   const check = checkOf(view, application.surfaceId);
   const of = [
+    shrinkOf(view, application),
     application,
     film,
     check,
@@ -64,8 +66,13 @@ export function blankBy(
   const wall = view.wallFactsOf(application.surfaceId);
   const isColumn = surface?.shape === 'round column' && application.method === 'column';
   const column = isColumn ? columnSizes(view, application.surfaceId) : undefined;
+  const shrink =
+    application.method === 'curved, shrunk' ? shrinkOn(view, application, check, film) : undefined;
+  const film_mm = shrink === undefined ? undefined : beforeShrinking(shrink);
   const input: CutInput = {
-    ...extentOf(check, column),
+    ...(film_mm ?? extentOf(check, column)),
+    isBeforeShrinking: film_mm !== undefined,
+    isTurned: shrink?.changes.isTurned ?? false,
     ...sidesOf(view, application),
     ...(surface?.kind === 'wall' && wall !== undefined
       ? { left: wall.leftCorner, right: wall.rightCorner }
@@ -82,6 +89,26 @@ export function blankBy(
     maySeam: surface === undefined || (surface.shape !== 'curved glass' && !isOfVehicle(view, surface)),
   };
   return { kind: 'blanks', blanks: cutBlanks(input) };
+}
+
+function shrinkOn(
+  view: JobView,
+  application: RowOf<'application'>,
+  check: SurfaceCheck,
+  film: FilmOfShop,
+): PaneShrink | undefined {
+  if (view.surfaceById.get(application.surfaceId)?.shape !== 'curved glass') return undefined;
+  const today =
+    check === checkOf(view, application.surfaceId)
+      ? shrinkOf(view, application)
+      : shrinkBy(view, application, check, film);
+  return today.kind === 'plan' ? today.plan : undefined;
+}
+
+/** Curved film is cut as it lies flat, before its surplus is shrunk away. */
+function beforeShrinking(shrink: PaneShrink): Pick<CutInput, 'aroundWidth_mm' | 'aroundHeight_mm'> {
+  const { width_mm, height_mm } = flatFilmOf(shrink);
+  return { aroundWidth_mm: width_mm, aroundHeight_mm: height_mm };
 }
 
 /**

@@ -1,9 +1,11 @@
-import { type CutBlanks, type CutOrder, grown, lyingOnRoll, outlineOnRoll } from '../cutting';
+import { polygonHull } from 'd3-polygon';
+import { type CutBlanks, type CutOrder, grown, lyingOnRoll, outlineOnRoll, quarterTurned } from '../cutting';
 import type { Liner, RowOf } from '../job';
 import { areaOf, isConvex, outlineBounds, outlineOfCheck } from '../measure';
 import type { FilmBlank } from './film-blanks';
 import type { JobView } from './job-view';
 import { keptOutline } from './placed-by-hand';
+import { flatFilmOf, shrinkOf } from './shrink';
 import { checkOf } from './surface';
 
 /** A surface that fills more of its rectangle than this is cut as a rectangle and trimmed. */
@@ -24,12 +26,42 @@ export function flatOutlineOf(
 ): Polygon | undefined {
   const seen =
     blank.sector?.outline ??
-    (blank.of > 1 || blanks.whole.lies === 'top along the roll'
+    (blank.of > 1
       ? undefined
-      : slanting(view, application.surfaceId, blanks, application.method === 'cut to outline'));
-  return seen === undefined
-    ? undefined
-    : lyingOnRoll(seen, blank.width_mm, surface?.seenFrom ?? 'room', application.side, liner);
+      : application.method === 'curved, shrunk'
+        ? beforeShrinking(view, application, blanks)
+        : slanting(view, application.surfaceId, blanks, application.method === 'cut to outline'));
+  if (seen === undefined) return undefined;
+  const lying = lyingOnRoll(seen, blank.width_mm, surface?.seenFrom ?? 'room', application.side, liner);
+  return blanks.whole.lies === 'top along the roll' ? quarterTurned(lying, blank.width_mm) : lying;
+}
+
+/**
+ * Film of a curved pane as it lies before it is shrunk, allowances on. Its top stays the straight edge of the
+ * roll that it is hung by: the glass is trimmed to afterwards. Nothing bends inwards, as a blade goes round it.
+ */
+function beforeShrinking(
+  view: JobView,
+  application: RowOf<'application'>,
+  { whole }: CutBlanks,
+): Polygon | undefined {
+  const today = shrinkOf(view, application);
+  if (today.kind === 'none') return undefined;
+  const { outline } = flatFilmOf(today.plan);
+  const { top_mm, right_mm, bottom_mm, left_mm } = whole.sides;
+  const [width, height] = [whole.width_mm.value, whole.height_mm.value];
+  const on = outline.flatMap(({ x, y }) =>
+    [x, x + left_mm + right_mm].flatMap((across): [number, number][] =>
+      [y, y + top_mm + bottom_mm].map((down) => [across, down]),
+    ),
+  );
+  const upper = outline.filter(({ y }) => y < height / 2);
+  const [left, right] = [Math.min(...upper.map(({ x }) => x)), Math.max(...upper.map(({ x }) => x))];
+  const top: [number, number][] = [
+    [left, 0],
+    [right + left_mm + right_mm, 0],
+  ];
+  return polygonHull([...on, ...top])?.map(([x, y]) => ({ x: Math.min(width, x), y: Math.min(height, y) }));
 }
 
 /** The outline a plan keeps of a piece, as it lies on its place on the roll; null: its rectangle. */
@@ -42,9 +74,10 @@ export function outlineOnPlan(
 ): RowOf<'cutPiece'>['outline'] {
   const flat =
     own.blank.sector !== undefined || mode === 'by plotter' ? flatOutlineOf(view, own, liner) : undefined;
-  return flat === undefined
-    ? null
-    : keptOutline(outlineOnRoll(flat, own.blank.width_mm, own.blank.height_mm, turned, flipped));
+  const { width_mm, height_mm } = own.blank;
+  const [across_mm, along_mm] =
+    own.blanks.whole.lies === 'top along the roll' ? [height_mm, width_mm] : [width_mm, height_mm];
+  return flat === undefined ? null : keptOutline(outlineOnRoll(flat, across_mm, along_mm, turned, flipped));
 }
 
 /**

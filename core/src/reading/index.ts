@@ -97,3 +97,13 @@ export { type SunNow, sunNow } from './sun-now';
 export { slipBoundsOf, slipMixed } from './slip';
 export { type RowLine, rowLineOf } from './row-line';
 export { type AskReady, type Asking, type JobAnswers, jobAnswers } from './answers';
+export { shrinkLimitsOf, shrunkBy, stripsOf } from './film-limits';
+export {
+  type NoShrink,
+  type PaneShrink,
+  type ShrinkToday,
+  flatFilmOf,
+  holdOf,
+  shrinkBy,
+  shrinkOf,
+} from './shrink';

@@ -15,6 +15,7 @@ import { RULES } from '../rules';
 import { blankOf } from './blank';
 import type { JobView } from './job-view';
 import { isOfVehicle } from './place';
+import { isDoorPane } from './shrink';
 import { checkOf } from './surface';
 
 const MM2_PER_M2 = 1e6;
@@ -40,7 +41,7 @@ export function workCaseOf(
     isSecurityFilm: film?.family === 'security',
     isOutside: application.side === 'outside',
     isVehicle,
-    isDoorPane: isVehicle && /\bdoor\b/i.test(surface.name),
+    isDoorPane: surface !== undefined && isDoorPane(view, surface),
     isWall: surface !== undefined && isWall(surface),
     texture: wall?.texture ?? 'unknown',
     mayBeOldPaint: mayBeOldPaint(wall),

@@ -32,6 +32,7 @@ export type BlankNote =
   | { readonly case: 'in sectors'; readonly count: number; readonly lap_mm: number }
   | { readonly case: 'no roll wide enough'; readonly mostSectors: number }
   | { readonly case: 'shrinks along the roll' }
+  | { readonly case: 'roll turned by choice' }
   | { readonly case: 'grain along the roll' }
   | { readonly case: 'one-way picture' };
 

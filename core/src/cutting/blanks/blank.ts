@@ -16,6 +16,10 @@ export interface BlankInput {
   readonly direction: FilmDirection;
   /** Allowances of this job instead of the customary ones. */
   readonly sides?: Sides | undefined;
+  /** The sizes are those of film for curved glass before it is shrunk. */
+  readonly isBeforeShrinking?: boolean | undefined;
+  /** A person lets film that is shrunk lie turned by a quarter on the roll. */
+  readonly isTurned?: boolean | undefined;
   /** Of the surface that trim hides on every side, and that is filmed too. */
   readonly hidden_mm?: number | undefined;
   /** What the surface ends at, for walls. */
@@ -96,8 +100,10 @@ export function blankFor(input: BlankInput): Blank {
   refuseRange('aroundHeight_mm', aroundHeight_mm);
   const allowance = allowanceFor(method);
   const sides = sidesOf(input);
-  const remark =
+  const customary =
     input.sides === undefined ? allowance.reason : `Changed for this job. Customary: ${allowance.reason}`;
+  const remark =
+    input.isBeforeShrinking === true ? `Of the film before it is shrunk. ${customary}` : customary;
   const source: Source =
     input.sides === undefined ? allowance.source : { kind: 'measured here', text: 'set for this job' };
   const sum = (formula: Formula<SideSum>, inputs: SideSum): Reasoned<number> => {
@@ -105,6 +111,7 @@ export function blankFor(input: BlankInput): Blank {
     return { value: step.value, why: [step] };
   };
   const isShrunk = method === 'curved, shrunk';
+  const isTurned = isShrunk && input.isTurned === true;
   return {
     width_mm: sum(WIDTH, { size_mm: aroundWidth_mm, first_mm: sides.left_mm, second_mm: sides.right_mm }),
     height_mm: sum(HEIGHT, { size_mm: aroundHeight_mm, first_mm: sides.top_mm, second_mm: sides.bottom_mm }),
@@ -112,8 +119,14 @@ export function blankFor(input: BlankInput): Blank {
     source,
     sides,
     over: overOf(input),
-    factoryEdge: allowance.factoryEdge,
-    lies: isShrunk ? 'top along the roll' : direction === 'none' ? 'either way' : 'top across the roll',
+    factoryEdge: isTurned ? 'at one side' : allowance.factoryEdge,
+    lies: isTurned
+      ? 'top across the roll'
+      : isShrunk
+        ? 'top along the roll'
+        : direction === 'none'
+          ? 'either way'
+          : 'top across the roll',
     mayTurn90: direction === 'none' && !isShrunk,
     mayTurn180: direction !== 'one way',
     notes: notesOf(input),
@@ -126,6 +139,7 @@ export function blankFor(input: BlankInput): Blank {
         ...(input.sides === undefined
           ? []
           : [input.sides.top_mm, input.sides.right_mm, input.sides.bottom_mm, input.sides.left_mm]),
+        ...(isTurned ? ['turned'] : []),
         ...(hiddenOf(input) === 0 ? [] : ['hidden', hiddenOf(input)]),
         ...(input.left === undefined && input.right === undefined ? [] : [input.left, input.right]),
       ].join('|'),
@@ -168,7 +182,14 @@ function notesOf(input: BlankInput): readonly BlankNote[] {
     ...(hasInside ? [rule('cuttingGuide'), rule('secondSheet')] : []),
     ...(left === 'outside corner' || right === 'outside corner' ? [rule('outsideSeam')] : []),
     ...(method === 'column' ? [rule('linerStrip'), rule('notch')] : []),
-    ...(method === 'curved, shrunk' ? [{ case: 'shrinks along the roll' as const }, rule('liftOff')] : []),
+    ...(method === 'curved, shrunk'
+      ? [
+          input.isTurned === true
+            ? { case: 'roll turned by choice' as const }
+            : { case: 'shrinks along the roll' as const },
+          rule('liftOff'),
+        ]
+      : []),
     ...(direction === 'along the roll'
       ? [{ case: 'grain along the roll' as const }]
       : direction === 'one way'

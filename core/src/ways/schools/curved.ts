@@ -64,7 +64,6 @@ export const HOLD = school({
     {
       value: 'a line across',
       reason: 'Where folds above and below come out equal: about a quarter of the strain at the edge.',
-      unsuited: ({ isDoorPane }) => (isDoorPane ? 'a door pane is held along its top' : undefined),
     },
   ],
   pick: ({ isDoorPane }) =>

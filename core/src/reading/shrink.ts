@@ -1,0 +1,188 @@
+import {
+  type CurvedPatch,
+  type FoldInTurn,
+  type FoldLimits,
+  type HeldPlan,
+  type Help,
+  type Hold,
+  type OrderReason,
+  type PatchDoubt,
+  type Place,
+  type ShrinkLimits,
+  type ShrinkVerdict,
+  filmLine,
+  heatOrder,
+  onFlatFilm,
+  shrinkPlan,
+  whatHelps,
+  withPlacesBetween,
+} from '../curved';
+import { hashText } from '../cutting';
+import { AS_RECKONED, NEW_DAY, type RowOf, type ShrinkChanges } from '../job';
+import { learnedOf } from '../learned';
+import { type SurfaceCheck, outlineBounds } from '../measure';
+import { mmFromNm } from '../quantity';
+import { RULES } from '../rules';
+import { type SchoolTaken, schoolCaseOf, schoolTaken } from '../ways';
+import { shrinkLimitsOf } from './film-limits';
+import type { FilmOfShop } from './job-rows';
+import type { JobView } from './job-view';
+import { isOfVehicle } from './place';
+import { checkOf } from './surface';
+
+/** A door of a vehicle, by its name: its pane is held along the top. */
+export function isDoorPane(view: JobView, surface: RowOf<'surface'>): boolean {
+  return isOfVehicle(view, surface) && /\bdoor\b/i.test(surface.name);
+}
+
+/** Why there is no plan to shrink by. */
+export type NoShrink = 'not curved glass' | 'not measured' | 'no sags' | 'measures contradict';
+
+/** The shrink plan of one film on one curved pane, as it is measured and as a person wants it. */
+export interface PaneShrink {
+  readonly patch: CurvedPatch;
+  readonly doubts: readonly PatchDoubt[];
+  /** Whether a sag a quarter in was taken. */
+  readonly areEndsKnown: boolean;
+  /** The glass as it is seen, from its middle, upwards. */
+  readonly outline: readonly Place[];
+  readonly hold: Hold;
+  readonly holdTaken: SchoolTaken;
+  readonly plans: Readonly<Record<Hold, HeldPlan>>;
+  readonly own: HeldPlan;
+  readonly worst: number;
+  readonly verdict: ShrinkVerdict;
+  readonly limits: ShrinkLimits;
+  readonly folds: FoldLimits;
+  readonly order: { readonly reason: OrderReason; readonly folds: readonly FoldInTurn[] };
+  readonly helps: readonly Help[];
+  readonly changes: ShrinkChanges;
+  readonly row: RowOf<'ownPlan'> | undefined;
+  /** Of the glass as it is measured now. */
+  readonly glassHash: string;
+  /** A person changed the plan before the glass was measured otherwise. */
+  readonly isOfOtherMeasures: boolean;
+}
+
+export type ShrinkToday =
+  { readonly kind: 'plan'; readonly plan: PaneShrink } | { readonly kind: 'none'; readonly reason: NoShrink };
+
+/** What a person wants otherwise of the shrink plan of a film; the last that was kept. */
+export function ownShrinkOf(view: JobView, applicationId: string): RowOf<'ownPlan'> | undefined {
+  return view.rows.ownPlan.findLast((own) => own.applicationId === applicationId && own.kind === 'shrink');
+}
+
+/** How curved film is held: as chosen, else by the pane. */
+export function holdOf(view: JobView, application: RowOf<'application'>): SchoolTaken {
+  const surface = view.surfaceById.get(application.surfaceId);
+  const own = schoolCaseOf({
+    condition: 'unknown',
+    isSecurityFilm: false,
+    method: application.method,
+    isDoorPane: surface !== undefined && isDoorPane(view, surface),
+  });
+  return schoolTaken('hold', own, application.schools, (view.rows.daySettings[0] ?? NEW_DAY).schools);
+}
+
+/** The shrink plan of a film on curved glass by today's measures; or why there is none. */
+export function shrinkOf(view: JobView, application: RowOf<'application'>): ShrinkToday {
+  const film = view.filmById.get(application.filmId);
+  const check = checkOf(view, application.surfaceId);
+  if (film === undefined || view.surfaceById.get(application.surfaceId)?.shape !== 'curved glass')
+    return { kind: 'none', reason: 'not curved glass' };
+  const of = [
+    check,
+    application,
+    film,
+    view.rows.testPiece,
+    view.rows.ownPlan,
+    view.rows.daySettings,
+    view.rows.place,
+    view.shop.learned,
+  ];
+  return view.kept.of(`shrink ${application.id}`, of, () => shrinkBy(view, application, check, film));
+}
+
+/** The same by other measures than those kept, or by other wishes, such as a line that is being dragged. */
+export function shrinkBy(
+  view: JobView,
+  application: RowOf<'application'>,
+  check: SurfaceCheck,
+  film: FilmOfShop,
+  wanted?: ShrinkChanges,
+): ShrinkToday {
+  if (!('figure' in check))
+    return { kind: 'none', reason: check.state === 'impossible' ? 'measures contradict' : 'not measured' };
+  const { patch, patchDoubts = [], outline } = check.figure;
+  if (patch === undefined) return { kind: 'none', reason: 'no sags' };
+  if (check.agreement.kind === 'disagree') return { kind: 'none', reason: 'measures contradict' };
+  const row = ownShrinkOf(view, application.id);
+  const changes = wanted ?? row?.changes ?? AS_RECKONED;
+  const holdTaken = holdOf(view, application);
+  const hold: Hold = holdTaken.value === 'along the top' ? 'along the top' : 'a line across';
+  const limits = shrinkLimitsOf(view, film);
+  const folds: FoldLimits = {
+    most_mm: learnedOf('fold-height', view.shop.learned).value,
+    free: learnedOf('fold-free', view.shop.learned).value,
+    liesDownBy: RULES.liesDownBy.value,
+    count: changes.folds,
+  };
+  const plans = shrinkPlan({ patch, limits, folds, lineAt_mm: lineOn(patch, changes) });
+  const own = plans[hold];
+  const glassHash = hashText(JSON.stringify(patch));
+  return {
+    kind: 'plan',
+    plan: {
+      patch,
+      doubts: patchDoubts,
+      areEndsKnown: view
+        .measuresOf(application.surfaceId)
+        .some(({ kind, fromPoint }) => kind === 'quarter sag' && fromPoint !== 'mt'),
+      outline: fromMiddle(outline),
+      hold,
+      holdTaken,
+      plans,
+      own,
+      worst: changes.isTurned ? own.turned.worst : own.worst,
+      verdict: changes.isTurned ? own.turned.verdict : own.verdict,
+      limits,
+      folds,
+      order: heatOrder(own),
+      helps: whatHelps(plans, hold, { limits, folds }),
+      changes,
+      row,
+      glassHash,
+      isOfOtherMeasures: row !== undefined && row.inputsHash !== glassHash,
+    },
+  };
+}
+
+/** A line wanted where there is no glass any more is not followed. */
+function lineOn({ halfHeight_mm }: CurvedPatch, { line_nm }: ShrinkChanges): number | null {
+  const at_mm = line_nm === null ? null : mmFromNm(line_nm);
+  return at_mm === null || Math.abs(at_mm) > halfHeight_mm ? null : at_mm;
+}
+
+function fromMiddle(outline: readonly Place[]): readonly Place[] {
+  const { left, top, width, height } = outlineBounds(outline);
+  return outline.map(({ x, y }) => ({ x: x - left - width / 2, y: top + height / 2 - y }));
+}
+
+/**
+ * The film of a curved pane before it is shrunk, flat: its outline as the glass is seen, x to the right and y
+ * down from its own box, and the size of that box, mm.
+ */
+export function flatFilmOf({ patch, outline, own }: Pick<PaneShrink, 'patch' | 'outline' | 'own'>): {
+  readonly outline: readonly Place[];
+  readonly width_mm: number;
+  readonly height_mm: number;
+} {
+  const flat = onFlatFilm(filmLine(patch, own.at_mm), withPlacesBetween(outline));
+  const drawn = flat.map(({ x, y }) => ({ x, y: -y }));
+  const { left, top, width, height } = outlineBounds(drawn);
+  return {
+    outline: drawn.map(({ x, y }) => ({ x: x - left, y: y - top })),
+    width_mm: width,
+    height_mm: height,
+  };
+}
