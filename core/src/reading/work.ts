@@ -15,7 +15,7 @@ import { RULES } from '../rules';
 import { blankOf } from './blank';
 import type { JobView } from './job-view';
 import { isOfVehicle } from './place';
-import { isDoorPane } from './shrink';
+import { isDoorPane, shrinkOf } from './shrink';
 import { checkOf } from './surface';
 
 const MM2_PER_M2 = 1e6;
@@ -88,7 +88,8 @@ function siteCase(view: JobView, surfaceId: string): Partial<WorkStepsInput> {
 }
 
 /** Sizes as far as it is measured. */
-function sizeCase(view: JobView, { surfaceId }: RowOf<'application'>): Partial<WorkStepsInput> {
+function sizeCase(view: JobView, application: RowOf<'application'>): Partial<WorkStepsInput> {
+  const { surfaceId } = application;
   const check = checkOf(view, surfaceId);
   if (!('sizes' in check)) return {};
   const { sizes } = check;
@@ -105,7 +106,23 @@ function sizeCase(view: JobView, { surfaceId }: RowOf<'application'>): Partial<W
     ...(isColumn ? { girth_mm: sizes.aroundWidth_mm.value } : {}),
     ...(foot_m === undefined ? {} : { foot_m, top_m: foot_m + height_m }),
     ...(surplus.length === 0 ? {} : { surplus_mm: Math.max(...surplus) }),
+    ...shrinkCase(view, application),
     ...weightCase(view, surfaceId, sizes.area_mm2.value / MM2_PER_M2),
+  };
+}
+
+/** Curved film by its plan: what stands at the edges where it is held, and how many folds that is. */
+function shrinkCase(
+  view: JobView,
+  application: RowOf<'application'>,
+): Pick<WorkStepsInput, 'surplus_mm' | 'folds'> {
+  if (application.method !== 'curved, shrunk') return {};
+  const today = shrinkOf(view, application);
+  if (today.kind === 'none') return {};
+  const { own, order } = today.plan;
+  return {
+    surplus_mm: Math.max(own.top.surplus_mm, own.bottom.surplus_mm),
+    ...(order.folds.length === 0 ? {} : { folds: order.folds.length }),
   };
 }
 

@@ -58,6 +58,14 @@ export const CURVED_RULES = {
     reason: 'Surplus along an edge under which there is nothing to pinch.',
     source: OURS,
   },
+  shrinkDoorPane: {
+    value: 60,
+    least: 30,
+    most: 120,
+    unit: 's',
+    reason: 'Under the gun a door pane takes 30 s to 2 min; its folds share it.',
+    source: COMMON_PRACTICE,
+  },
   gapAtSides: {
     value: 13,
     unit: 'mm',

@@ -66,6 +66,8 @@ export interface WorkStepsInput {
   readonly floor?: string;
   /** Over the middle of curved glass, mm. */
   readonly surplus_mm?: number;
+  /** Folds of its shrink plan, both edges together. */
+  readonly folds?: number;
   /** Whether somebody of the crew knows the gun. */
   readonly canHeat?: SchoolCase['canHeat'];
   /** How figures in the words are said; metric unless told. */
@@ -125,6 +127,7 @@ export function stepCaseOf(input: WorkStepsInput): StepCase {
     girth_mm: input.girth_mm ?? null,
     drops: Math.max(1, input.drops ?? 1),
     seam: input.seam ?? 'none',
+    folds: input.folds ?? null,
     postHeat_C: input.postHeat_C ?? null,
     isCold: input.isCold ?? false,
   };

@@ -8,6 +8,8 @@ const shrunk =
   (school: StepCase['schools']['shrink']) =>
   ({ schools }: StepCase): boolean =>
     schools.shrink === school;
+/** Each fold of the plan is a round; while there is no plan, all of them are one. */
+const foldsOf = ({ folds }: StepCase): number => folds ?? 1;
 const HOT = {
   tools: ['heat gun', 'felt-edged card', 'heat glove', 'residual-current breaker'],
   cautions: ['heatGun', 'coldGlass', 'smoke', 'gunAndSpray', 'hurtWindscreen', 'vehicleParts'],
@@ -95,6 +97,7 @@ const SHRINKING: readonly StepTemplate[] = [
       'A sharp line: it was pressed too soon. Heat at once may save it; a line that stays is a new blank.',
     numbers: { ...GUN, away: mm(150), angle: degrees(45) },
     takes: ['work-shrink'],
+    rounds: foldsOf,
     when: shrunk('fold by fold'),
     then: COOLS,
   },
@@ -106,6 +109,7 @@ const SHRINKING: readonly StepTemplate[] = [
     right: 'It lies down by itself as it warms.',
     numbers: { ...GUN, away: mm(150), angle: degrees(45) },
     takes: ['work-shrink'],
+    rounds: foldsOf,
     when: shrunk('tug'),
     then: COOLS,
   },
@@ -130,6 +134,7 @@ const SHRINKING: readonly StepTemplate[] = [
     basis: 'second hand',
     numbers: GUN,
     takes: ['work-shrink'],
+    rounds: () => 2,
     when: shrunk('two passes'),
     then: COOLS,
   },
@@ -142,6 +147,7 @@ const SHRINKING: readonly StepTemplate[] = [
     wrong: 'How the side surplus is taken in the second stage is not known: ask.',
     basis: 'once',
     takes: ['work-shrink'],
+    rounds: foldsOf,
     when: shrunk('thick film, open edge first'),
     then: COOLS,
   },

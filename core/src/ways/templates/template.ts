@@ -50,6 +50,8 @@ export interface StepCase {
   /** Sheets it is laid in, in hanging order, and how their seams are made. */
   readonly drops: number;
   readonly seam: NonNullable<SeamChoice['kind']> | 'none';
+  /** Folds of curved film that are heated one after the other; null: not known how many. */
+  readonly folds: number | null;
   /** What the film is to be heated to where it was stretched, by its sheet; null: it does not say. */
   readonly postHeat_C: number | null;
   /** Film and surface come out of the cold. */
