@@ -1,7 +1,7 @@
 import { seededRandom } from '../quantity';
 import { filmLine } from './fibres';
 import type { CurvedPatch } from './patch';
-import { surplusOf, surplusOn } from './surplus-map';
+import { type PaneEnds, surplusOf, surplusOn } from './surplus-map';
 
 /** One way the patch may be off, by one standard deviation: what each of its terms would be more. */
 export type PatchDoubt = Readonly<Partial<Record<keyof CurvedPatch, number>>>;
@@ -33,14 +33,14 @@ export function surplusBand(
   patch: CurvedPatch,
   doubts: readonly PatchDoubt[],
   at_mm: number,
-  seed = 1,
+  { ends, seed = 1 }: { readonly ends?: PaneEnds | undefined; readonly seed?: number } = {},
 ): SurplusBand {
   const normal = normals(seed);
-  const { top: above, bottom: below } = surplusOf(patch, at_mm);
+  const { top: above, bottom: below } = surplusOf(patch, at_mm, ends);
   const drawn = Array.from({ length: DRAWS }, () => {
     const line = filmLine(shaken(patch, doubts, normal), at_mm, { steps: LINE_STEPS });
-    const top = surplusOn(line, patch.halfHeight_mm, above);
-    const bottom = surplusOn(line, -patch.halfHeight_mm, below);
+    const top = surplusOn(line, patch.halfHeight_mm, ends?.top, above);
+    const bottom = surplusOn(line, -patch.halfHeight_mm, ends?.bottom, below);
     return {
       top: top.surplus_mm,
       bottom: bottom.surplus_mm,

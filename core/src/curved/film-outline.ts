@@ -1,7 +1,7 @@
 import { type FilmLine, fibreAt } from './fibres';
 import { throughX } from './surplus-map';
 
-/** A place on the glass, mm to the right and upwards from its middle, or on the film from the middle of its line. */
+/** A place, mm to the right and upwards: from the middle of the glass, or of the film's line. */
 export interface Place {
   readonly x: number;
   readonly y: number;

@@ -28,6 +28,7 @@ export { type CurvedPatch, type PatchSlopes, curvatureOf, patchAt, turningDensit
 export { type Band, type PatchDoubt, type SurplusBand, surplusBand } from './band';
 export { type Place, onFlatFilm, withPlacesBetween } from './film-outline';
 export { type EdgeFigures, PLAN_FORMULAS, edgeFigures } from './plan-figures';
+export { type StrainLattice, strainLattice } from './strain-lattice';
 export { type FoldInTurn, type OrderReason, heatOrder } from './heat-order';
 export { type Help, whatHelps } from './what-helps';
 export { endsReadWell, isOfEnds, unseenEnds } from './unseen-ends';
@@ -43,4 +44,11 @@ export {
   USUAL_SHRINK_LIMITS,
   shrinkPlan,
 } from './shrink-plan';
-export { type EdgeSurplus, type Surplus, balancedLine, surplusOf, surplusOn } from './surplus-map';
+export {
+  type EdgeSurplus,
+  type PaneEnds,
+  type Surplus,
+  balancedLine,
+  surplusOf,
+  surplusOn,
+} from './surplus-map';

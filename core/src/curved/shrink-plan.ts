@@ -3,7 +3,7 @@ import { RULES } from '../rules';
 import { fibreAt, wayAt } from './fibres';
 import { type EdgeFolds, type FoldLimits, foldsAlong } from './fold-places';
 import type { CurvedPatch } from './patch';
-import { type EdgeSurplus, type Surplus, balancedLine, surplusOf } from './surplus-map';
+import { type EdgeSurplus, type PaneEnds, type Surplus, balancedLine, surplusOf } from './surplus-map';
 
 /** Along the top edge and down both sides, all surplus below; or on a line across, above and below. */
 export type Hold = 'along the top' | 'a line across';
@@ -47,7 +47,7 @@ export interface HeldPlan {
   /** Shrink in the worst fold; below nothing: the film must stretch there. */
   readonly worst: number;
   readonly verdict: ShrinkVerdict;
-  /** Pieces it would have to be cut into, one above the other, so that none asks for more than the film bears. */
+  /** Pieces, one above the other, of which none would ask for more than the film bears. */
   readonly pieces: number;
   /** The same with the roll turned by a quarter: what is left over stands at the sides. */
   readonly turned: { readonly surplus_mm: number; readonly worst: number; readonly verdict: ShrinkVerdict };
@@ -55,6 +55,8 @@ export interface HeldPlan {
 
 export interface ShrinkCase {
   readonly patch: CurvedPatch;
+  /** Where its upper and lower edge end; left out: it is as wide as the patch everywhere. */
+  readonly ends?: PaneEnds | undefined;
   readonly limits: ShrinkLimits;
   readonly folds: FoldLimits;
   /** Height at which a person wants the line; null: where both edges are left with as much. */
@@ -68,10 +70,14 @@ export interface ShrinkCase {
  */
 export function shrinkPlan(own: ShrinkCase): Readonly<Record<Hold, HeldPlan>> {
   refuse(own);
-  const { patch, lineAt_mm } = own;
+  const { patch, ends, lineAt_mm } = own;
   return {
-    'along the top': heldPlan('along the top', surplusOf(patch, patch.halfHeight_mm), own),
-    'a line across': heldPlan('a line across', surplusOf(patch, lineAt_mm ?? balancedLine(patch) ?? 0), own),
+    'along the top': heldPlan('along the top', surplusOf(patch, patch.halfHeight_mm, ends), own),
+    'a line across': heldPlan(
+      'a line across',
+      surplusOf(patch, lineAt_mm ?? balancedLine(patch, ends) ?? 0, ends),
+      own,
+    ),
   };
 }
 

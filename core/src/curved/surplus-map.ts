@@ -17,6 +17,19 @@ export interface EdgeSurplus {
   readonly residual: number;
 }
 
+/** Where an edge of the glass begins and ends, mm to the right of the middle. */
+export interface EdgeEnds {
+  readonly left_mm: number;
+  readonly right_mm: number;
+}
+/** Ends of both edges; a pane may be narrower at one of them. */
+export type PaneEnds = Readonly<Record<'top' | 'bottom', EdgeEnds>>;
+
+const wholeWidth = ({ halfWidth_mm }: CurvedPatch): EdgeEnds => ({
+  left_mm: -halfWidth_mm,
+  right_mm: halfWidth_mm,
+});
+
 /** Nodes and weights of Gauss and Legendre on (−1, 1), by Newton on the recurrence. */
 function gaussLegendre(count: number): readonly { readonly at: number; readonly weight: number }[] {
   return Array.from({ length: count }, (_, index) => {
@@ -62,10 +75,14 @@ const reachOf = ({ step_mm, right }: FilmLine): number => step_mm * (right.lengt
  * @param edge_mm height of the edge, upwards from the middle
  * @source S = ∫ (1 − G) du (model A1, closed form); Gauss–Bonnet as its certificate
  */
-export function surplusOn(line: FilmLine, edge_mm: number, nearly?: Nearly): EdgeSurplus {
-  const { halfWidth_mm } = line.patch;
-  const from_mm = nearly?.from_mm ?? throughX(line, edge_mm, -halfWidth_mm);
-  const to_mm = nearly?.to_mm ?? throughX(line, edge_mm, halfWidth_mm);
+export function surplusOn(
+  line: FilmLine,
+  edge_mm: number,
+  { left_mm, right_mm }: EdgeEnds = wholeWidth(line.patch),
+  nearly?: Nearly,
+): EdgeSurplus {
+  const from_mm = nearly?.from_mm ?? throughX(line, edge_mm, left_mm);
+  const to_mm = nearly?.to_mm ?? throughX(line, edge_mm, right_mm);
   const nodes = nearly === undefined ? NODES : FEW_NODES;
   const [half, middle] = [(to_mm - from_mm) / 2, (to_mm + from_mm) / 2];
   const fibres = nodes.map(({ at }) => fibreAt(line, middle + half * at, edge_mm));
@@ -94,12 +111,12 @@ export interface Surplus {
 }
 
 /** What a line at a height asks for above and below. */
-export function surplusOf(patch: CurvedPatch, at_mm: number): Surplus {
+export function surplusOf(patch: CurvedPatch, at_mm: number, ends?: PaneEnds): Surplus {
   const line = filmLine(patch, at_mm);
   return {
     line,
-    top: surplusOn(line, patch.halfHeight_mm),
-    bottom: surplusOn(line, -patch.halfHeight_mm),
+    top: surplusOn(line, patch.halfHeight_mm, ends?.top),
+    bottom: surplusOn(line, -patch.halfHeight_mm, ends?.bottom),
   };
 }
 
@@ -110,9 +127,9 @@ const ROUNDS = 30;
  * The height of the line that leaves as much above as below, mm upwards from the middle: the root of the
  * difference by the method of Illinois. Undefined: all of it lies to one side, as on glass that is flat.
  */
-export function balancedLine(patch: CurvedPatch): number | undefined {
+export function balancedLine(patch: CurvedPatch, ends?: PaneEnds): number | undefined {
   const off = (at_mm: number): number => {
-    const { top, bottom } = surplusOf(patch, at_mm);
+    const { top, bottom } = surplusOf(patch, at_mm, ends);
     return top.surplus_mm - bottom.surplus_mm;
   };
   const most = 0.9 * patch.halfHeight_mm;

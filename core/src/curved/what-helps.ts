@@ -53,6 +53,9 @@ function overTheLimit(own: HeldPlan, limit: number, free: number): readonly Help
 
 const widthOf = ({ from_mm, to_mm }: EdgePlan): number => to_mm - from_mm;
 
-/** Share of the edge that must stay free so that no fold is over the limit. @source model A1: β ≥ (S/W)(1/e − 1) */
+/**
+ * Share of the edge that must stay free so that no fold is over the limit.
+ * @source model A1: β ≥ (S/W)(1/e − 1)
+ */
 const freeFor = (plan: EdgePlan, limit: number): number =>
   (plan.surplus_mm / widthOf(plan)) * (1 / limit - 1);

@@ -7,7 +7,7 @@ export type ShelfMeasure = Omit<Measure, 'surfaceId'>;
 /** How curved film was held. */
 export type FilmHold = 'along the top' | 'a line across';
 
-/** A pane of a make the shop has filmed before, for the next time it comes: typed freely, nothing is shipped. */
+/** A pane the shop has filmed before, for the next time it comes: typed freely, nothing is shipped. */
 export interface ShelfPane {
   readonly make: string;
   readonly model: string;

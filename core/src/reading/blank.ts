@@ -5,7 +5,7 @@ import { mmFromNm } from '../quantity';
 import type { FilmOfShop } from './job-rows';
 import type { JobView } from './job-view';
 import { isOfVehicle } from './place';
-import { type PaneShrink, flatFilmOf, shrinkBy, shrinkOf } from './shrink';
+import { type PaneShrink, flatFilmOf, isShrunk, shrinkBy, shrinkOf } from './shrink';
 import { checkOf } from './surface';
 
 /** The blanks of today's measures, or the reason there are none. */
@@ -66,8 +66,7 @@ export function blankBy(
   const wall = view.wallFactsOf(application.surfaceId);
   const isColumn = surface?.shape === 'round column' && application.method === 'column';
   const column = isColumn ? columnSizes(view, application.surfaceId) : undefined;
-  const shrink =
-    application.method === 'curved, shrunk' ? shrinkOn(view, application, check, film) : undefined;
+  const shrink = isShrunk(application) ? shrinkOn(view, application, check, film) : undefined;
   const film_mm = shrink === undefined ? undefined : beforeShrinking(shrink);
   const input: CutInput = {
     ...(film_mm ?? extentOf(check, column)),

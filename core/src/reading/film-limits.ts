@@ -11,7 +11,7 @@ const NOTHING = 1e-6;
 
 /** Strips of a film that were heated and measured again in this job. */
 export function stripsOf(view: JobView, filmId: string): readonly RowOf<'testPiece'>[] {
-  return view.rows.testPiece.filter((piece) => piece.kind === 'shrink strip' && piece.filmId === filmId);
+  return view.rows.testPiece.filter((piece) => piece.filmId === filmId);
 }
 
 /** How much a strip shrank, as a share of what was marked. */
@@ -19,8 +19,8 @@ export const shrunkBy = ({ fields: { marked_nm, after_nm } }: RowOf<'testPiece'>
   1 - after_nm / marked_nm;
 
 /**
- * What a film bears in a fold: by the strip that shrank least, else by its sheet, else as films usually do. No
- * fold can take up more than the film shrinks by when nothing holds it.
+ * What a film bears in a fold: by the strip that shrank least, else by its sheet, else as films usually do.
+ * No fold can take up more than the film shrinks by when nothing holds it.
  */
 export function shrinkLimitsOf(view: JobView, film: FilmOfShop): ShrinkLimits {
   const strips = stripsOf(view, film.id).map(shrunkBy);

@@ -5,7 +5,7 @@ import { areaOf, isConvex, outlineBounds, outlineOfCheck } from '../measure';
 import type { FilmBlank } from './film-blanks';
 import type { JobView } from './job-view';
 import { keptOutline } from './placed-by-hand';
-import { flatFilmOf, shrinkOf } from './shrink';
+import { flatFilmOf, isShrunk, shrinkOf } from './shrink';
 import { checkOf } from './surface';
 
 /** A surface that fills more of its rectangle than this is cut as a rectangle and trimmed. */
@@ -28,7 +28,7 @@ export function flatOutlineOf(
     blank.sector?.outline ??
     (blank.of > 1
       ? undefined
-      : application.method === 'curved, shrunk'
+      : isShrunk(application)
         ? beforeShrinking(view, application, blanks)
         : slanting(view, application.surfaceId, blanks, application.method === 'cut to outline'));
   if (seen === undefined) return undefined;
@@ -38,7 +38,7 @@ export function flatOutlineOf(
 
 /**
  * Film of a curved pane as it lies before it is shrunk, allowances on. Its top stays the straight edge of the
- * roll that it is hung by: the glass is trimmed to afterwards. Nothing bends inwards, as a blade goes round it.
+ * roll that it is hung by: it is trimmed to the glass afterwards. Nothing bends inwards.
  */
 function beforeShrinking(
   view: JobView,

@@ -104,6 +104,7 @@ export {
   type ShrinkToday,
   flatFilmOf,
   holdOf,
+  isShrunk,
   shrinkBy,
   shrinkOf,
 } from './shrink';

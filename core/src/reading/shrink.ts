@@ -6,6 +6,7 @@ import {
   type Help,
   type Hold,
   type OrderReason,
+  type PaneEnds,
   type PatchDoubt,
   type Place,
   type ShrinkLimits,
@@ -30,6 +31,10 @@ import type { JobView } from './job-view';
 import { isOfVehicle } from './place';
 import { checkOf } from './surface';
 
+/** Whether film is shrunk to the glass. */
+export const isShrunk = ({ method }: Pick<RowOf<'application'>, 'method'>): boolean =>
+  method === 'curved, shrunk';
+
 /** A door of a vehicle, by its name: its pane is held along the top. */
 export function isDoorPane(view: JobView, surface: RowOf<'surface'>): boolean {
   return isOfVehicle(view, surface) && /\bdoor\b/i.test(surface.name);
@@ -42,6 +47,7 @@ export type NoShrink = 'not curved glass' | 'not measured' | 'no sags' | 'measur
 export interface PaneShrink {
   readonly patch: CurvedPatch;
   readonly doubts: readonly PatchDoubt[];
+  readonly ends: PaneEnds;
   /** Whether a sag a quarter in was taken. */
   readonly areEndsKnown: boolean;
   /** The glass as it is seen, from its middle, upwards. */
@@ -69,7 +75,7 @@ export type ShrinkToday =
 
 /** What a person wants otherwise of the shrink plan of a film; the last that was kept. */
 export function ownShrinkOf(view: JobView, applicationId: string): RowOf<'ownPlan'> | undefined {
-  return view.rows.ownPlan.findLast((own) => own.applicationId === applicationId && own.kind === 'shrink');
+  return view.rows.ownPlan.findLast((own) => own.applicationId === applicationId);
 }
 
 /** How curved film is held: as chosen, else by the pane. */
@@ -127,18 +133,21 @@ export function shrinkBy(
     liesDownBy: RULES.liesDownBy.value,
     count: changes.folds,
   };
-  const plans = shrinkPlan({ patch, limits, folds, lineAt_mm: lineOn(patch, changes) });
+  const seen = fromMiddle(outline);
+  const ends = endsOf(seen);
+  const plans = shrinkPlan({ patch, ends, limits, folds, lineAt_mm: lineOn(patch, changes) });
   const own = plans[hold];
-  const glassHash = hashText(JSON.stringify(patch));
+  const glassHash = hashText(JSON.stringify([patch, seen]));
   return {
     kind: 'plan',
     plan: {
       patch,
       doubts: patchDoubts,
+      ends,
       areEndsKnown: view
         .measuresOf(application.surfaceId)
         .some(({ kind, fromPoint }) => kind === 'quarter sag' && fromPoint !== 'mt'),
-      outline: fromMiddle(outline),
+      outline: seen,
       hold,
       holdTaken,
       plans,
@@ -154,6 +163,18 @@ export function shrinkBy(
       glassHash,
       isOfOtherMeasures: row !== undefined && row.inputsHash !== glassHash,
     },
+  };
+}
+
+/** Where the upper and the lower edge end: the outermost corners above and below the middle. */
+function endsOf(outline: readonly Place[]): PaneEnds {
+  const ends = (corners: readonly Place[]): PaneEnds['top'] => ({
+    left_mm: Math.min(...corners.map(({ x }) => x)),
+    right_mm: Math.max(...corners.map(({ x }) => x)),
+  });
+  return {
+    top: ends(outline.filter(({ y }) => y > 0)),
+    bottom: ends(outline.filter(({ y }) => y < 0)),
   };
 }
 

@@ -15,7 +15,7 @@ import { RULES } from '../rules';
 import { blankOf } from './blank';
 import type { JobView } from './job-view';
 import { isOfVehicle } from './place';
-import { isDoorPane, shrinkOf } from './shrink';
+import { isDoorPane, isShrunk, shrinkOf } from './shrink';
 import { checkOf } from './surface';
 
 const MM2_PER_M2 = 1e6;
@@ -116,7 +116,7 @@ function shrinkCase(
   view: JobView,
   application: RowOf<'application'>,
 ): Pick<WorkStepsInput, 'surplus_mm' | 'folds'> {
-  if (application.method !== 'curved, shrunk') return {};
+  if (!isShrunk(application)) return {};
   const today = shrinkOf(view, application);
   if (today.kind === 'none') return {};
   const { own, order } = today.plan;

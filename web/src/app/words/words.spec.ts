@@ -8,6 +8,7 @@ import { filmWords } from './film';
 import { fitWords } from './fit';
 import { jobsWords } from './jobs';
 import type { Messages } from './messages';
+import { shrinkWords } from './shrink';
 import { settingsWords } from './settings';
 import { shellWords } from './shell';
 import { surveyWords } from './survey';
@@ -22,6 +23,7 @@ const ROOMS: Readonly<Record<string, Messages>> = {
   jobsWords,
   settingsWords,
   shellWords,
+  shrinkWords,
   surveyWords,
   uiWords,
 };

@@ -1,16 +1,18 @@
 import { JobClock } from '../../day/job-clock';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { formatFilmLength, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
-import { lotsApart, needsLayout } from '@yellow-pane/core/reading';
+import { isShrunk, lotsApart, needsLayout } from '@yellow-pane/core/reading';
 import { StockHere } from '../../job/stock-here';
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
 import { Commands } from '../../shell/commands';
 import { Selection } from '../../shell/selection';
 import { Figure } from '../../ui/figure';
+import { ShrinkView } from '../../curved/shrink-view';
 import { StopFrame } from '../../shell/stop-frame';
 import { VerdictBox } from '../../ui/verdict-box';
 import { cutWords } from '../../words/cut';
+import { shrinkWords } from '../../words/shrink';
 import { BlanksView } from './blanks-view';
 import { percent } from './cut-words';
 import { type CutView, Cutting } from './cutting';
@@ -34,6 +36,7 @@ import { WholeJob } from './whole-job';
     LayoutView,
     PiecePanel,
     SettingsPanel,
+    ShrinkView,
     StockView,
     TableView,
   ],
@@ -52,12 +55,14 @@ export class Cut {
   readonly #clock = inject(JobClock);
   protected readonly units = this.#device.units;
   protected readonly surface = this.selection.surface;
-  protected readonly views: readonly { readonly view: CutView; readonly word: string }[] = [
+  readonly #hasCurved = computed(() => this.reading.applications().some(isShrunk));
+  protected readonly views = computed<readonly { readonly view: CutView; readonly word: string }[]>(() => [
     { view: 'layout', word: cutWords.layout },
     { view: 'blanks', word: cutWords.blanksAndSeams },
+    ...(this.#hasCurved() ? [{ view: 'shrink' as const, word: shrinkWords.shrinkPlan }] : []),
     { view: 'table', word: cutWords.atTheTable },
     { view: 'stock', word: cutWords.stock },
-  ];
+  ]);
   protected readonly needsLayout = computed(() =>
     needsLayout(this.reading.view(), this.cutting.filmId() ?? ''),
   );
@@ -134,6 +139,7 @@ export class Cut {
       },
       show('layout', cutWords.layoutOnRolls, 'Alt+L'),
       show('blanks', cutWords.blanksAndSeams, 'Alt+N'),
+      show('shrink', shrinkWords.shrinkPlan, 'Alt+H'),
       show('table', cutWords.atCuttingTable, 'Alt+T'),
       show('stock', cutWords.stockForFilm, 'Alt+K'),
       {

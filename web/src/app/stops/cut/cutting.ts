@@ -28,7 +28,7 @@ import { cutWords } from '../../words/cut';
 import { pieceWord } from './cut-words';
 import { Layouts } from './layouts';
 
-export type CutView = 'layout' | 'blanks' | 'table' | 'stock';
+export type CutView = 'layout' | 'blanks' | 'shrink' | 'table' | 'stock';
 
 /** One blank of the chosen film with what is written on it. */
 export interface BlankHere extends FilmBlank {

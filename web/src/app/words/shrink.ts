@@ -1,0 +1,119 @@
+import type { Hold, OrderReason, ShrinkLimits, ShrinkVerdict } from '@yellow-pane/core/curved';
+import type { NoShrink } from '@yellow-pane/core/reading';
+import type { Figure, Messages } from './messages';
+
+/** The four words on a film and a pane. */
+export const SHRINK_VERDICTS: Readonly<Record<ShrinkVerdict, string>> = {
+  easy: 'Easy for this film',
+  hard: 'Hard for this film',
+  'over the limit': 'Over the limit of this film',
+  'must stretch': 'This film would have to stretch',
+};
+export const LIMITS_FROM: Readonly<Record<ShrinkLimits['from'], string>> = {
+  sheet: 'by the sheet of the film',
+  'strip test': 'by the strip that was tested',
+  'our guess': 'our guess: the sheet does not say, no strip was tested',
+};
+export const NO_SHRINK: Readonly<Record<NoShrink, string>> = {
+  'not curved glass': 'This is no curved glass.',
+  'not measured': 'Not measured yet: width and height, then a sag across and one down.',
+  'no sags': 'Drawn flat: how far it bulges is unknown. Take a sag across and one down.',
+  'measures contradict': 'Its measures contradict each other: see which in Survey.',
+};
+export const ORDER_SAYS: Readonly<Record<OrderReason, string>> = {
+  'from the sides inwards':
+    'From the sides inwards: top and sides are held, what is left goes to the middle of the open edge. Our guess.',
+  'from the middle outwards':
+    'From the middle outwards, one edge after the other: what is left goes to the open sides. Our guess.',
+};
+export const HOLDS: Readonly<Record<Hold, string>> = {
+  'along the top': 'Along the top and down both sides',
+  'a line across': 'On a line across',
+};
+
+export const shrinkWords = {
+  shrinkPlan: 'Shrink plan',
+  pickCurved: 'Pick a curved pane that is shrunk to see its plan.',
+  toSurvey: 'To Survey',
+  contradictStays: 'The plan waits until they agree.',
+  lineOfFilm: 'Line the film is held on',
+  lineAt: (mm: Figure) => `${mm} mm above the middle of the glass`,
+  seenFrom: (tag: string, side: string) => `${tag}, seen from ${side}`,
+  pictureSays: (tag: string, verdict: string, top: Figure, bottom: Figure) =>
+    `${tag}: ${verdict}. Folds at the top ${top}, at the bottom ${bottom}.`,
+  shrinkInFold: (percent: string) => `${percent} in a fold`,
+  strainBand: (low: string, high: string) => `${low} to ${high} as the sags were read`,
+  bears: (easy: string, limit: string) => `This film goes easily up to ${easy} and bears ${limit},`,
+  measuredFromTop: 'From the top edge down to the line',
+  atLeft: 'left',
+  inMiddle: 'middle',
+  atRight: 'right',
+  departs: (left: string, right: string) =>
+    `Film pulled tight lies on the glass’s own straight line: where that meets the sides it lies ${left} at the left and ${right} at the right than in the middle.`,
+  higher: (by: string) => `${by} higher`,
+  lower: (by: string) => `${by} lower`,
+  touchesTop:
+    'It touches the top edge in the middle and leaves it towards the corners: who forces it along the edge stretches the film.',
+  waysToHold: 'Where it is held',
+  heldHow: 'Held',
+  shrink: 'Shrink in a fold',
+  folds: 'Folds, top and bottom',
+  over: 'Left over',
+  chosenHold: (by: string, because: string) => `${by}: ${because}`,
+  holdIt: (hold: string) => `Hold it ${hold}`,
+  isHeldSo: 'held so',
+  surplusTop: 'Left over along the top',
+  surplusBottom: 'Left over along the bottom',
+  foldHeight: (edge: string) => `Height of a fold at the ${edge}`,
+  foldStrain: (edge: string) => `Shrink asked in a fold at the ${edge}`,
+  bandIs: (low: string, high: string) => `${low} to ${high} by the sags as they were read, 95 of 100.`,
+  bandReckoned: 'How sure it is, is being reckoned.',
+  quarterSags: (now: string, then: string) =>
+    `How it curves near the ends is not measured: ±${now}. Sags a quarter in, read to half a millimetre, would make it ±${then}.`,
+  none: 'no fold',
+  pinched: (count: Figure) =>
+    `Too few come by themselves: pinch about ${count} together on purpose, where they are drawn.`,
+  splitting: 'Splitting a fold halves its height. How much the film must shrink there stays the same.',
+  spared: 'Hatched: not heated. Near the bottom seal and along both sides.',
+  foldsWanted: 'Folds along each edge',
+  asReckoned: 'As reckoned',
+  lineBack: 'As much above as below',
+  lineMoved: (tag: string) => `${tag}: line of the film moved`,
+  lineReset: (tag: string) => `${tag}: line of the film as reckoned`,
+  foldsSet: (tag: string, count: Figure) => `${tag}: ${count} folds along each edge`,
+  foldsWrong: (given: string) => `Folds along each edge: a whole number from 1 to 60, not ${given}.`,
+  otherMeasures: 'This plan was changed by hand for other measures: the glass has been measured again since.',
+  rollTurned: 'Roll turned by a quarter',
+  turnedPrice: (percent: string, verdict: string, over: string) =>
+    `Then the film shrinks down the glass: ${over} left over at each side, ${percent} in a fold: ${verdict}. Only by your own choice.`,
+  turnedOn: (tag: string) => `${tag}: roll turned`,
+  turnedOff: (tag: string) => `${tag}: roll not turned`,
+  turnedNow: 'The roll lies turned: folds stand at the sides, and are not drawn.',
+  wouldHelp: 'What would help',
+  helpHold: (hold: string, percent: string) => `${hold}: ${percent} in a fold.`,
+  helpFree: (percent: string) =>
+    `Press less of the edge down between the folds: ${percent} of it free for them.`,
+  helpCut: (edge: string, width: string) =>
+    `A relief cut at the ${edge} edge that takes out ${width}, at the corner with the largest fold.`,
+  helpPieces: (count: Figure) => `${count} pieces one above the other, each on a line of its own.`,
+  helpFilm: (percent: string) => `Other film: one that bears ${percent}.`,
+  helpTurned: (percent: string) => `The roll turned by a quarter: ${percent}. Only by your own choice.`,
+  helpPerson: 'Somebody who knows the gun: it is near what the film bears.',
+  stripTest: 'Strip test',
+  stripHow:
+    'Mark a strip along the roll, heat it hanging free until it stops, let it cool, measure it again.',
+  stripMarked: 'Marked',
+  stripAfter: 'After heat',
+  stripLot: 'Lot',
+  stripKeep: 'Keep it',
+  stripShrank: (lot: string, percent: string) => `${lot === '' ? 'Strip' : `Lot ${lot}`}: shrank ${percent}`,
+  stripKept: (film: string, percent: string) => `${film}: a strip shrank ${percent}`,
+  stripRemove: 'Not this one',
+  stripRemoved: (film: string) => `${film}: strip test taken back`,
+  stripWrong: (what: string, given: string) =>
+    `${what}: a length such as 250 or 241.5, not ${given === '' ? 'empty' : given}.`,
+  stripLonger: (marked: string, after: string) =>
+    `After heat it cannot be longer than what was marked: ${after} against ${marked}. Measure both again.`,
+  tooLittleMarked: (least: string) => `Mark at least ${least}: on less, a millimetre decides.`,
+  heldBy: 'Chosen by',
+} as const satisfies Messages;
