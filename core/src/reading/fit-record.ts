@@ -12,6 +12,8 @@ export interface DoneStep {
   readonly doneAt: string;
   /** When each round was done, where it repeats or was wetted again; null: not known when. */
   readonly roundsAt: readonly (string | null)[];
+  /** What each fold of curved film did under the gun. */
+  readonly foldsSaid: RowOf<'workRecord'>['foldsSaid'];
   readonly people: readonly string[];
   readonly mix: string;
   readonly deviation: string;
@@ -66,6 +68,7 @@ function stepsDone(
       startedAt: record.startedAt,
       doneAt: record.doneAt ?? '',
       roundsAt: record.roundsAt,
+      foldsSaid: record.foldsSaid,
       people: record.people.length > 0 ? record.people : [record.changedBy],
       mix: record.mix,
       deviation: record.deviation,

@@ -46,6 +46,8 @@ export interface WorkStep {
   readonly minutes: Reasoned<number>;
   /** How often it is done, one after the other. */
   readonly rounds: number;
+  readonly heatsFolds: boolean;
+  readonly standsOutside: boolean;
   /** Done for all of a row or room before any of it goes on. */
   readonly over: 'the row' | 'the room' | null;
   readonly wants: readonly Wanted[];
@@ -127,6 +129,8 @@ function workStepOf(
     ...slipOf(step, input),
     minutes: minutesOf(step, input, rounds),
     rounds,
+    heatsFolds: step.heatsFolds ?? false,
+    standsOutside: step.standsOutside ?? false,
     over: step.over ?? null,
     wants: step.wants ?? [],
     crew: crewOf(step, input),

@@ -96,6 +96,10 @@ export interface StepTemplate {
   readonly slip?: 'wet the pane' | 'wet glass and film';
   /** How often it is done, where it repeats: each seam, each drop. */
   readonly rounds?: (own: StepCase) => number;
+  /** Each round is a fold of curved film that is heated down. */
+  readonly heatsFolds?: true;
+  /** One stands outside, wherever the film goes in the end. */
+  readonly standsOutside?: true;
   /** Only in these cases. */
   readonly when?: (own: StepCase) => boolean;
   /** Why it is not done in the others, where somebody could miss it. */

@@ -1,8 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import type { PaneShrink } from '@yellow-pane/core/reading';
 import { shrinkWords } from '../words/shrink';
+import { type GunWay, gunPath } from './gun-path';
 import { SHRINK_HIGH, SHRINK_WIDE, drawShrink } from './shrink-drawing';
 
+let drawnSoFar = 0;
 const STEP_MM = 1;
 const LARGE_STEP_MM = 10;
 
@@ -18,6 +20,8 @@ const LARGE_STEP_MM = 10;
 })
 export class ShrinkPicture {
   protected readonly words = shrinkWords;
+  /** Of its patterns: several pictures may be on one page. */
+  protected readonly id = `shrink-${(drawnSoFar += 1)}-`;
   protected readonly wide = SHRINK_WIDE;
   protected readonly high = SHRINK_HIGH;
   readonly plan = input.required<PaneShrink>();
@@ -27,12 +31,24 @@ export class ShrinkPicture {
   /** Turns of the folds that are down. */
   readonly down = input<ReadonlySet<number>>(new Set());
   readonly says = input.required<string>();
+  /** How the gun goes over the fold in hand, or over all of it. */
+  readonly gun = input<GunWay>('none');
+  /** Drawn small, its figures must be larger. */
+  readonly isSmall = input(false);
   readonly mayDrag = input(false);
   /** The line is being moved, and has been, mm upwards from the middle. */
   readonly moving = output<number>();
   readonly moved = output<number>();
   readonly #isHeld = signal(false);
   protected readonly drawn = computed(() => drawShrink(this.plan(), this.isTurned()));
+  protected readonly gunWay = computed(() => {
+    const drawn = this.drawn();
+    return gunPath(
+      this.gun(),
+      drawn,
+      drawn.folds.find(({ turn }) => turn === this.turn()),
+    );
+  });
   protected readonly half_mm = computed(() => Math.floor(this.plan().patch.halfHeight_mm));
 
   protected percent(strain: number): string {

@@ -47,6 +47,9 @@ export const fitWords = {
   doesNotDry: 'Slip does not dry here now: the glass is at the dew point of the air.',
   staysWetUnknown: 'How long slip stays wet is not known: no place, bearing or forecast for this hour.',
   dangers: 'Dangers of this step',
+  foldLies: (fold: number, of: number) => `Fold ${fold} of ${of} lies`,
+  foldSaid: (tag: string, fold: number, said: string) => `${tag}: fold ${fold}, ${said}`,
+  foldsWere: (said: string) => `folds: ${said}`,
   roundDone: (round: number, of: number) => `Round ${round} of ${of} done`,
   roundTicked: (tag: string, step: number, round: number) => `${tag}: step ${step}, round ${round} done`,
   rowShows: (shows: string) =>
@@ -150,6 +153,7 @@ export const fitWords = {
   clockNotBefore: 'Not before',
   clockOverIn: 'Over in about',
   clockStep: 'This step',
+  clockFold: 'This fold',
   clockGoOnWithin: 'Go on within',
   clockTooLate: 'Too long by',
   timer: 'Timer',

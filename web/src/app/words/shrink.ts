@@ -116,4 +116,27 @@ export const shrinkWords = {
     `After heat it cannot be longer than what was marked: ${after} against ${marked}. Measure both again.`,
   tooLittleMarked: (least: string) => `Mark at least ${least}: on less, a millimetre decides.`,
   heldBy: 'Chosen by',
+  foldInHand: (turn: number, of: number, edge: string) => `Fold ${turn} of ${of}, at the ${edge}`,
+  foldHow: (away: string) =>
+    `Tip first, ${away} off at 45°, nearer at the thick end. Small circles, never still.`,
+  foldHowThick: 'Up one flank, over, down the other. Keep the open edge soft.',
+  foldTime: (least: Figure, most: Figure, now: string) =>
+    `${least} to ${most} s${now === '' ? '' : `, now ${now}`}`,
+  foldTimeFrom: 'A door pane’s half minute to two minutes, shared among its folds. Common practice.',
+  notYet: 'Not yet',
+  notYetSays: 'smooth and high',
+  notYetThick: 'stiff, stands up',
+  now: 'Now',
+  nowSays: 'wrinkles finely, softens: press it down',
+  nowThick: 'soft: press it down',
+  tooFar: 'Too far',
+  tooFarSays: 'wild tight lines, smoke, haze',
+  popsUp: 'Pops up again',
+  popsUpSays: 'A little more heat, from the tip; then press again.',
+  tooHot: 'Too hot',
+  tooHotSays:
+    'Lines wild and tight: over-shrunk, a new blank. Haze or smoke: burnt, a new blank. Mark it by “Problem here”.',
+  lookFirst: (turns: string) =>
+    `Popped up under the gun: ${turns}. Look there first; what stays is lifted and warmed there alone.`,
+  lineIsAt: 'The line from the top edge, left to right:',
 } as const satisfies Messages;

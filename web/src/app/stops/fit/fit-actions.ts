@@ -61,6 +61,7 @@ export class FitActions {
     if (step === undefined) return fitWords.done;
     if (this.desk.isDone(step.step)) return fitWords.notDoneAfterAll;
     const round = this.desk.rounds() + 1;
+    if (step.heatsFolds && step.rounds > 1) return fitWords.foldLies(round, step.rounds);
     if (round < step.rounds) return fitWords.roundDone(round, step.rounds);
     return step.number === this.desk.steps().length ? fitWords.done : fitWords.doneNextStep;
   });

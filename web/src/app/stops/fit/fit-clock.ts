@@ -34,9 +34,12 @@ export class FitClock {
   readonly #running = computed(() => {
     const { startedAt = null, doneAt = null } = this.#desk.record() ?? {};
     if (startedAt === null || doneAt !== null) return undefined;
+    /** The clock of a fold begins where the fold before it was down. */
+    const isOnFold = this.#desk.current()?.heatsFolds === true;
+    const from = isOnFold ? (this.#desk.record()?.roundsAt.at(-1) ?? startedAt) : startedAt;
     return {
-      digits: clockDigits(this.#desk.now_ms() - Date.parse(startedAt)),
-      says: fitWords.clockStep,
+      digits: clockDigits(this.#desk.now_ms() - Date.parse(from)),
+      says: isOnFold ? fitWords.clockFold : fitWords.clockStep,
       isLate: false,
     };
   });

@@ -1,6 +1,6 @@
 import { DestroyRef, Injectable, computed, effect, inject, linkedSignal, signal } from '@angular/core';
 import type { Op } from '@yellow-pane/contracts';
-import { NOT_BEGUN, type RowOf, type WorkRecord, stepStateOf } from '@yellow-pane/core/job';
+import { type FoldSaid, NOT_BEGUN, type RowOf, type WorkRecord, stepStateOf } from '@yellow-pane/core/job';
 import {
   type GateLine,
   doneSteps,
@@ -26,7 +26,10 @@ const TICK_MS = 1000;
 const MINUTE_MS = 60_000;
 
 type Fields = Partial<
-  Pick<WorkRecord, 'startedAt' | 'doneAt' | 'roundsAt' | 'people' | 'mix' | 'deviation' | 'handedTo' | 'note'>
+  Pick<
+    WorkRecord,
+    'startedAt' | 'doneAt' | 'roundsAt' | 'foldsSaid' | 'people' | 'mix' | 'deviation' | 'handedTo' | 'note'
+  >
 >;
 
 /** The film in hand, the step in hand, and what is done to them. */
@@ -153,6 +156,7 @@ export class FitDesk {
       step,
       {
         ...(step.rounds > 1 ? { roundsAt } : {}),
+        ...(step.heatsFolds ? { foldsSaid: this.#foldsSaid(roundsAt.length, 'lies') } : {}),
         ...(isLast ? { ...this.doneNow(step), doneAt: now } : {}),
         startedAt: this.record()?.startedAt ?? (isLast ? null : now),
       },
@@ -173,8 +177,30 @@ export class FitDesk {
         this.#reading
           .workOf(applicationId)
           .filter((record) => record.step === step.step)
-          .map(({ id }) => this.#desk.set('workRecord', id, { doneAt: null, roundsAt: [], deviation: '' })),
+          .map(({ id }) =>
+            this.#desk.set('workRecord', id, {
+              doneAt: null,
+              roundsAt: [],
+              foldsSaid: [],
+              deviation: '',
+            }),
+          ),
       );
+  }
+
+  /** What the fold in hand does under the gun; said twice, it is taken back. */
+  sayOfFold(said: FoldSaid): void {
+    const [step, turn] = [this.current(), this.rounds() + 1];
+    if (step === undefined) return;
+    const isSaid = this.record()?.foldsSaid[turn - 1] === said;
+    const foldsSaid = this.#foldsSaid(turn, null).with(turn - 1, isSaid ? null : said);
+    this.#write(step, { foldsSaid }, fitWords.foldSaid(this.tag(), turn, isSaid ? '–' : said));
+  }
+
+  /** Of each fold so far what was said; of the last, where nothing was, this. */
+  #foldsSaid(count: number, last: FoldSaid | null): (FoldSaid | null)[] {
+    const said = this.record()?.foldsSaid ?? [];
+    return Array.from({ length: count }, (_, index) => said[index] ?? (index === count - 1 ? last : null));
   }
 
   /** Left out here, and why: it counts as gone past, and says so. */

@@ -12,8 +12,10 @@ import { CdkTrapFocus } from '@angular/cdk/a11y';
 import { type StepState, stepStateOf } from '@yellow-pane/core/job';
 import {
   changedAfterCut,
+  isShrunk,
   isWayKnown,
   nextAlike,
+  shrinkOf,
   stepsLeftOutOf,
   ticksBeside,
 } from '@yellow-pane/core/reading';
@@ -53,7 +55,9 @@ import { MyTurnHere } from './my-turn-here';
 import { ReadyHere } from './ready-here';
 import { RecordHere } from './record-here';
 import { SchoolsPanel } from './schools-panel';
+import { ShrinkHere } from './shrink-here';
 import { StepBody } from './step-body';
+import { StepDangers } from './step-dangers';
 import { SurfacePicture } from './surface-picture';
 import { SwipeAcross } from './swipe-across';
 import { WetHere } from './wet-here';
@@ -84,8 +88,10 @@ const SUN_AHEAD_MIN = 30;
     MyTurnHere,
     RecordHere,
     SchoolsPanel,
+    ShrinkHere,
     StateMark,
     StepBody,
+    StepDangers,
     StopFrame,
     SurfacePicture,
     SwipeAcross,
@@ -155,6 +161,15 @@ export class Fit {
   protected readonly whatNow = computed(() => {
     const application = this.application();
     return application === undefined ? [] : whatNowFor(application.method, this.desk.film()?.family);
+  });
+  /** Curved film with a plan has a drawing of its own. */
+  protected readonly isShrunk = computed(() => {
+    const application = this.application();
+    return (
+      application !== undefined &&
+      isShrunk(application) &&
+      shrinkOf(this.reading.view(), application).kind === 'plan'
+    );
   });
   protected readonly isLast = computed(() => isHandover(this.desk.current()?.step ?? ''));
   protected readonly noteKey = computed(

@@ -88,13 +88,17 @@ export class RecordHere {
     ),
   );
 
-  #how({ startedAt, doneAt, roundsAt, people, mix, deviation, note, endedEarly }: DoneStep): string {
+  #how({ startedAt, doneAt, roundsAt, foldsSaid, people, mix, ...own }: DoneStep): string {
+    const { deviation, note, endedEarly } = own;
     const minutes = startedAt === null ? 0 : (Date.parse(doneAt) - Date.parse(startedAt)) / MINUTE_MS;
     return [
       people.join(', '),
       minutes > 0 ? fitWords.tookMinutes(Math.max(1, Math.round(minutes))) : '',
       roundsAt.length > 0
         ? fitWords.roundsWere(roundsAt.map((at) => (at === null ? '?' : this.#when(at))).join(', '))
+        : '',
+      foldsSaid.length > 0
+        ? fitWords.foldsWere(foldsSaid.map((said, index) => `${index + 1} ${said ?? '?'}`).join(', '))
         : '',
       mix,
       deviation === '' ? '' : fitWords.leftOutFor(deviation.toLowerCase()),

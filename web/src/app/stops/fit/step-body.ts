@@ -3,54 +3,15 @@ import type { RowOf } from '@yellow-pane/core/job';
 import { stillToDoWith } from '@yellow-pane/core/reading';
 import { type WorkStep, headOf } from '@yellow-pane/core/ways';
 import { JobReading } from '../../job/job-reading';
-import { CautionNote } from '../../ui/caution-note';
 import { BASIS_WORDS } from '../../words/basis';
 import { fitWords } from '../../words/fit';
-import { CautionsRead, cautionsKey } from './cautions-read';
 
-/** One step as it is read: its dangers first, what to do, how it looks when it is right, and why. */
+/** One step as it is read: what to do, how it looks when it is right, and why. */
 @Component({
   selector: 'yp-step-body',
-  imports: [CautionNote],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let own = step();
-    @for (caution of stops(); track caution.key) {
-      <yp-caution [word]="caution.word" [says]="caution.says" [isStop]="true" />
-    }
-    @if (dangers().length > 0) {
-      @if (hasRead()) {
-        <button
-          type="button"
-          class="border-l-8 border-ink pl-3 text-left text-lg leading-snug min-h-14 underline underline-offset-2"
-          aria-expanded="false"
-          (click)="read.forget(readKey())"
-        >
-          {{ words.cautionsRead(dangerWords()) }}
-        </button>
-      } @else {
-        <div
-          class="border border-l-8 border-ink rounded-card bg-paper px-3 py-2"
-          role="note"
-          [attr.aria-label]="words.dangers"
-        >
-          <ul class="flex flex-col gap-1">
-            @for (caution of dangers(); track caution.key) {
-              <li class="text-xl leading-snug">
-                <strong>{{ caution.word }}.</strong> {{ caution.says }}
-              </li>
-            }
-          </ul>
-          <button
-            type="button"
-            class="act act-quiet min-h-14 underline underline-offset-2"
-            (click)="read.keep(readKey())"
-          >
-            {{ words.haveRead }}
-          </button>
-        </div>
-      }
-    }
     <p class="text-2xl leading-snug font-semibold max-w-[46rem]">{{ head() }}</p>
     @if (rest()) {
       <p class="text-xl leading-snug max-w-[46rem]">{{ rest() }}</p>
@@ -113,17 +74,6 @@ export class StepBody {
   readonly #reading = inject(JobReading);
   readonly step = input.required<WorkStep>();
   readonly application = input.required<RowOf<'application'>>();
-  protected readonly read = inject(CautionsRead);
-  protected readonly stops = computed(() => this.step().cautions.filter((own) => own.stops !== null));
-  protected readonly dangers = computed(() => this.step().cautions.filter((own) => own.stops === null));
-  protected readonly dangerWords = computed(() =>
-    this.dangers()
-      .map(({ word }) => word)
-      .join(', '),
-  );
-  /** The same dangers on the same surface are read once. */
-  protected readonly readKey = computed(() => cautionsKey(this.application().id, this.step().cautions));
-  protected readonly hasRead = computed(() => this.read.has(this.readKey()));
   protected readonly head = computed(() => headOf(this.step().what));
   /** How it is done, after what is done. */
   protected readonly rest = computed(() => this.step().what.slice(this.head().length).trim());

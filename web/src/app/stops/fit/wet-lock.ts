@@ -16,6 +16,7 @@ import { CautionsRead, cautionsKey } from './cautions-read';
 import { FitClock } from './fit-clock';
 import { FitDesk } from './fit-desk';
 import { HeldCard } from './held-card';
+import { ShrinkHere } from './shrink-here';
 
 /** Held for so long, drops and sleeves press nothing. */
 const HELD_MS = 400;
@@ -27,7 +28,7 @@ const UNLOCK_MS = 800;
  */
 @Component({
   selector: 'yp-wet-lock',
-  imports: [BigClock, HeldCard, Hold],
+  imports: [BigClock, HeldCard, Hold, ShrinkHere],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './wet-lock.html',
   host: {
@@ -78,6 +79,7 @@ export class WetLock {
   readonly #doneWord = computed(() => {
     const step = this.desk.current();
     const round = this.desk.rounds() + 1;
+    if (step?.heatsFolds === true && step.rounds > 1) return fitWords.foldLies(round, step.rounds);
     return step !== undefined && round < step.rounds
       ? fitWords.roundDone(round, step.rounds)
       : fitWords.holdDone;
