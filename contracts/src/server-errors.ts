@@ -30,6 +30,7 @@ export type ServerErrorCode =
   | 'PERSON_UNKNOWN'
   | 'PERSON_CONFLICT'
   | 'SHELF_CONFLICT'
+  | 'SHRINK_NO_PLAN'
   | 'SHELF_UNKNOWN'
   | 'LEARNED_UNKNOWN'
   | 'LEARNED_CONFLICT'
@@ -172,6 +173,11 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
     status: 409,
     title: 'Someone else changed this person in the meantime',
     remedy: 'Look at what stands there now, then decide.',
+  },
+  SHRINK_NO_PLAN: {
+    status: 409,
+    title: 'There is no shrink plan of this film',
+    remedy: 'Measure a sag across and one down; where measures contradict each other, see which in Survey.',
   },
   SHELF_UNKNOWN: {
     status: 404,

@@ -20,6 +20,7 @@ import { jobRoutes } from './features/jobs/routes';
 import { peopleRoutes } from './features/people/routes';
 import { photoRoutes } from './features/photos/routes';
 import { learnedRoutes } from './features/learned/routes';
+import { curvedRoutes } from './features/curved/routes';
 import { shelfRoutes } from './features/shelf/routes';
 import { supplyRoutes } from './features/supplies/routes';
 import { filmReckonRoutes } from './features/reckon/film-routes';
@@ -134,6 +135,7 @@ function routesOf(
     filmRoutes({ db, clock }),
     filmSheetRoutes({ db, clock }),
     learnedRoutes({ db, clock }),
+    curvedRoutes({ db }),
     shelfRoutes({ db, clock }),
     supplyRoutes({ db, clock }),
     stockRoutes({ db, clock }),

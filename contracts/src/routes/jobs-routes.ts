@@ -63,6 +63,12 @@ export const JOB_ROUTES: readonly Route[] = [
   },
   {
     method: 'get',
+    path: '/api/jobs/{jobId}/applications/{applicationId}/shrink-strip',
+    says: 'A strip with the heights of the line that curved film is held on, and lengths to hold up to the glass, true to scale; ?paper=A4 or letter, ?units=metric or imperial',
+    kind: 'application/pdf',
+  },
+  {
+    method: 'get',
     path: '/api/jobs/{jobId}/day/waits',
     says: 'What is waited for now as an iCalendar file, with an alarm when each is over',
     kind: 'text/calendar',

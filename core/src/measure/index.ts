@@ -39,3 +39,4 @@ export { fourSidePoints } from './shapes/four-sides';
 export { type NetworkAnswer, type NetworkRequest, reckonNetwork } from './reckon-network';
 export { readingOf, surfaceInputOf } from './surface-input';
 export { nominalFigure } from './nominal';
+export { type LengthCompared, type SameAsLastTime, sameAsLastTime, wantingHere } from './as-last-time';

@@ -104,6 +104,7 @@ export {
   type ShrinkToday,
   flatFilmOf,
   holdOf,
+  isCurvedGlass,
   isShrunk,
   shrinkBy,
   shrinkOf,

@@ -35,6 +35,10 @@ import { checkOf } from './surface';
 export const isShrunk = ({ method }: Pick<RowOf<'application'>, 'method'>): boolean =>
   method === 'curved, shrunk';
 
+/** Glass that bulges: measured by chords and sags. */
+export const isCurvedGlass = ({ shape }: Pick<RowOf<'surface'>, 'shape'>): boolean =>
+  shape === 'curved glass';
+
 /** A door of a vehicle, by its name: its pane is held along the top. */
 export function isDoorPane(view: JobView, surface: RowOf<'surface'>): boolean {
   return isOfVehicle(view, surface) && /\bdoor\b/i.test(surface.name);
@@ -94,7 +98,8 @@ export function holdOf(view: JobView, application: RowOf<'application'>): School
 export function shrinkOf(view: JobView, application: RowOf<'application'>): ShrinkToday {
   const film = view.filmById.get(application.filmId);
   const check = checkOf(view, application.surfaceId);
-  if (film === undefined || view.surfaceById.get(application.surfaceId)?.shape !== 'curved glass')
+  const surface = view.surfaceById.get(application.surfaceId);
+  if (film === undefined || surface === undefined || !isCurvedGlass(surface))
     return { kind: 'none', reason: 'not curved glass' };
   const of = [
     check,

@@ -66,6 +66,12 @@ export const CURVED_RULES = {
     reason: 'Under the gun a door pane takes 30 s to 2 min; its folds share it.',
     source: COMMON_PRACTICE,
   },
+  shelfAgrees: {
+    value: 3,
+    unit: 'mm',
+    reason: 'Two lengths within this of a pane on the shelf, and it is taken for the same.',
+    source: OURS,
+  },
   gapAtSides: {
     value: 13,
     unit: 'mm',

@@ -138,6 +138,12 @@ export class ShrinkView {
       says: helpSays(help, this.length, percentOf),
     }));
   });
+  protected readonly stripAddress = computed(() => {
+    const application = this.desk.application();
+    return application === undefined
+      ? ''
+      : `/api/jobs/${application.jobId}/applications/${application.id}/shrink-strip?units=${this.#units()}`;
+  });
   protected readonly percent = percentOf;
 
   protected readonly length = (value_mm: number): string =>

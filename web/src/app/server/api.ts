@@ -17,6 +17,7 @@ import type {
   PlotterState,
   Problem,
   RollRow,
+  ShelfRow,
   SupplyRow,
   StockItem,
   ThermometerCommand,
@@ -24,7 +25,7 @@ import type {
   WaitOfJob,
   WeatherScenario,
 } from '@yellow-pane/contracts';
-import type { Film, Person, Roll } from '@yellow-pane/core/job';
+import type { Film, Person, Roll, ShelfPane } from '@yellow-pane/core/job';
 import { MOST_OPS } from '@yellow-pane/contracts/limits';
 
 /** The server said no, in its own words. */
@@ -64,6 +65,12 @@ export interface BackupList {
   readonly folder: string;
   readonly most: number;
   readonly backups: readonly BackupFacts[];
+}
+
+/** Which pane of the shelf is meant, as it was seen; without a version it is new. */
+export interface ShelfSaving {
+  readonly version?: number | undefined;
+  readonly removed?: boolean | undefined;
 }
 
 /** A larger body goes the way of lists brought in. */
@@ -149,6 +156,12 @@ export const api = {
       json('PUT', { ...by, person }, version === undefined ? {} : { 'If-Match': `"${version}"` }),
     ),
   learned: () => ask<readonly LearnedRow[]>('/api/learned'),
+  shelf: () => ask<readonly ShelfRow[]>('/api/shelf'),
+  saveShelf: (id: string, by: MadeBy, pane: ShelfPane, { version, removed = false }: ShelfSaving) =>
+    ask<ShelfRow>(
+      `/api/shelf/${id}`,
+      json('PUT', { ...by, pane, removed }, version === undefined ? {} : { 'If-Match': `"${version}"` }),
+    ),
   supplies: () => ask<readonly SupplyRow[]>('/api/supplies'),
   saveSupply: ({ key, version }: SupplyRow, have: number, by: MadeBy) =>
     ask<SupplyRow>(`/api/supplies/${key}`, json('PUT', { ...by, have }, { 'If-Match': `"${version}"` })),

@@ -115,7 +115,26 @@ export const shrinkWords = {
   stripLonger: (marked: string, after: string) =>
     `After heat it cannot be longer than what was marked: ${after} against ${marked}. Measure both again.`,
   tooLittleMarked: (least: string) => `Mark at least ${least}: on less, a millimetre decides.`,
+  printStrip: 'Strip with the heights of the line, true to scale (PDF)',
   heldBy: 'Chosen by',
+  paneShelf: 'Pane shelf',
+  shelfFind: 'Find on the shelf',
+  shelfEmpty: 'Nothing like it on the shelf yet.',
+  shelfAgrees: 'Two lengths agree: the same pane as last time.',
+  shelfDiffers: (here: string, shelf: string) => `Another pane: ${here} here, ${shelf} on the shelf.`,
+  shelfAsks: (count: Figure) =>
+    `Measure ${count === 1 ? 'one more length' : `${count} lengths`} here: two that agree prove it.`,
+  shelfWants: 'Make and pane are wanting: by them it is found again.',
+  asLastTime: (count: Figure) =>
+    `As last time: take ${count} ${count === 1 ? 'measure' : 'measures'} and how it was held`,
+  tookFromShelf: (tag: string, pane: string) => `${tag}: as ${pane} last time`,
+  putOnShelf: 'Put this pane on the shelf',
+  takeOffShelf: 'Off the shelf',
+  make: 'Make',
+  model: 'Model',
+  year: 'Year',
+  whichPane: 'Pane',
+  wentWrong: 'What went wrong',
   foldInHand: (turn: number, of: number, edge: string) => `Fold ${turn} of ${of}, at the ${edge}`,
   foldHow: (away: string) =>
     `Tip first, ${away} off at 45°, nearer at the thick end. Small circles, never still.`,

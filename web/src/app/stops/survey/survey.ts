@@ -27,7 +27,7 @@ import { SHAPES_OF_KIND, type SurfaceKind, type SurfaceShape, isGlass } from '@y
 import { formatArea, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { CUT_ALARM, cutAlarm } from '../../job/cut-alarm';
-import { changedAfterCut } from '@yellow-pane/core/reading';
+import { changedAfterCut, isCurvedGlass } from '@yellow-pane/core/reading';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Commands } from '../../shell/commands';
@@ -45,6 +45,7 @@ import { MeasureTable } from './measure-table';
 import { Measuring } from './measuring';
 import { PartsPanel } from './parts-panel';
 import { RecheckPanel } from './recheck-panel';
+import { ShelfPanel } from '../../curved/shelf-panel';
 import { Relief } from '../../drawing/relief';
 import { RepeatsPanel } from './repeats-panel';
 import { SitePanel } from './site-panel';
@@ -74,6 +75,7 @@ const KIND_WORDS: Readonly<Record<SurfaceKind, string>> = {
     Figure,
     SurfaceDetails,
     SitePanel,
+    ShelfPanel,
     PartsPanel,
     RepeatsPanel,
     RecheckPanel,
@@ -182,6 +184,7 @@ export class Survey {
             ],
       ),
   );
+  protected readonly isCurvedGlass = isCurvedGlass;
   protected readonly patch = computed(() => this.measuring.figure()?.patch);
   protected readonly unrolled = computed(() => {
     const figure = this.measuring.figure();
