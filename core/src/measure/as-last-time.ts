@@ -10,7 +10,7 @@ export interface LengthCompared {
   readonly shelf_mm: number;
 }
 
-/** Whether a pane is the one on the shelf: two lengths that agree prove it, one that does not disproves it. */
+/** Whether a pane is the one on the shelf: two lengths that agree prove it, one that is off disproves it. */
 export type SameAsLastTime =
   | { readonly case: 'agrees'; readonly compared: readonly LengthCompared[] }
   | {
@@ -19,7 +19,11 @@ export type SameAsLastTime =
       readonly worst: LengthCompared;
     }
   /** Lengths of the shelf to measure here first. */
-  | { readonly case: 'measure two lengths'; readonly still: number; readonly ask: readonly ShelfMeasure[] };
+  | {
+      readonly case: 'measure two lengths';
+      readonly still: number;
+      readonly ask: readonly ShelfMeasure[];
+    };
 
 const LENGTHS_NEEDED = 2;
 type Between = Pick<ShelfMeasure, 'kind' | 'fromPoint' | 'toPoint'>;

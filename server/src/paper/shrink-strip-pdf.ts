@@ -31,8 +31,8 @@ export function piecesOfStrip(
 }
 
 /**
- * Lengths to hold up to the glass, and a strip to hang from its top edge with the heights of the line, true to
- * scale: a line to check that by stands on every sheet.
+ * Lengths to hold up to the glass, and a strip to hang from its top edge with the heights of the line, true
+ * to scale: a line to check that by stands on every sheet.
  */
 export async function shrinkStripPdf(strip: ShrinkStrip, paper: Paper): Promise<Buffer> {
   const { pdf, done } = newPdf(paper, `Strip for ${strip.tag}, ${strip.job}`);
