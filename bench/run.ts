@@ -12,6 +12,7 @@ import {
   typingToFigure,
 } from './pages';
 import { adjustThousand, checkPane, layOut } from './core';
+import { curvedRows } from './curved';
 import { cuttingByHand, cuttingFreely, cuttingFromStock } from './cutting';
 import { dayRows } from './day';
 import { storiesOnOtherDays } from './days';
@@ -34,6 +35,7 @@ export interface Row {
 
 const benches: Readonly<Record<string, () => Promise<readonly Row[]>>> = {
   core: () => Promise.resolve([checkPane(), adjustThousand(), layOut()]),
+  curved: () => Promise.resolve(curvedRows()),
   film: () => Promise.resolve(filmOnGlass()),
   hand: cuttingByHand,
   free: cuttingFreely,

@@ -19,7 +19,7 @@ export interface SurplusBand {
   readonly strain: Band;
 }
 
-const DRAWS = 200;
+const DRAWS = 140;
 const LINE_STEPS = 24;
 const LOW_SHARE = 0.025;
 

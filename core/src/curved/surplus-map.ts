@@ -48,7 +48,7 @@ function gaussLegendre(count: number): readonly { readonly at: number; readonly 
     return { at: -at, weight: 2 / ((1 - at * at) * slope * slope) };
   });
 }
-const NODES = gaussLegendre(24);
+const NODES = gaussLegendre(16);
 const FEW_NODES = gaussLegendre(6);
 /** Fibres of a pane nearly like it, for a band: it asks hundreds of times, and its own doubt is larger. */
 type Nearly = Pick<EdgeSurplus, 'from_mm' | 'to_mm'>;
