@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { describe, expect, it } from '@jest/globals';
 import { blankFor, filmWeight, layOutInLevels, planOrderSteps, runThrough, sectorBlank } from './cutting';
-import { USUAL_SHRINK_LIMITS, edgeFigures, shrinkPlan } from './curved';
+import { PLACE_FORMULAS, USUAL_SHRINK_LIMITS, edgeFigures, placeFigure, shrinkPlan } from './curved';
 import { dropCount } from './cutting/blanks/drops';
 import { cellOf } from './cutting/blanks/pattern';
 import { groundOf, judgeFilm, questionOf } from './choosing';
@@ -247,6 +247,15 @@ const curvedPlan = shrinkPlan({
 })['a line across'];
 const curvedEdge = edgeFigures(curvedPlan.bottom, FOLD_LIMITS, { low: 6, high: 8 });
 const DETAILS: readonly (readonly [string, readonly Step[]])[] = [
+  ...(['V', 'square', 'half round'] as const).map(
+    (form) =>
+      [`${form} groove`, placeFigure(PLACE_FORMULAS[form], { width_mm: 20, depth_mm: 8 }).why] as const,
+  ),
+  ['spare film', placeFigure(PLACE_FORMULAS.feed, { width_mm: 20, strain: 0.28, bears: 0.1 }).why],
+  ['round an edge', placeFigure(PLACE_FORMULAS.edge, { thickness_mm: 0.2, radius_mm: 3 }).why],
+  ['turned corner', placeFigure(PLACE_FORMULAS.corner, { turned_mm: 20 }).why],
+  ['run off', placeFigure(PLACE_FORMULAS.runsOff, { wide_mm: 180, narrow_mm: 150, slant_mm: 2840 }).why],
+  ['belly', placeFigure(PLACE_FORMULAS.belly, { off_mm: 12, girth_mm: 1005 }).why],
   ['surplus of curved film', curvedEdge.surplus_mm.why],
   ['height of a fold', curvedEdge.height_mm?.why ?? []],
   ['shrink in a fold', curvedEdge.strain.why],

@@ -154,7 +154,7 @@ function footHeight(view: JobView, surfaceId: string): number | null {
 }
 
 /** Girths of a round column and the height between them, each the mean of its measures. */
-function columnSizes(view: JobView, surfaceId: string): CutInput['column'] {
+export function columnSizes(view: JobView, surfaceId: string): CutInput['column'] {
   const measures = view.measuresOf(surfaceId);
   const girth = (at: string): number | undefined =>
     mean(measures.filter(({ kind, fromPoint }) => kind === 'circumference' && fromPoint === at));

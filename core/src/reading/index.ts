@@ -97,6 +97,7 @@ export { type SunNow, sunNow } from './sun-now';
 export { slipBoundsOf, slipMixed } from './slip';
 export { type RowLine, rowLineOf } from './row-line';
 export { type AskReady, type Asking, type JobAnswers, jobAnswers } from './answers';
+export { type OtherCurve, type StrainVerdict, otherCurvesOf } from './other-curves';
 export { shrinkLimitsOf, shrunkBy, stripsOf } from './film-limits';
 export {
   type NoShrink,
@@ -108,4 +109,5 @@ export {
   isShrunk,
   shrinkBy,
   shrinkOf,
+  shrinkWithFilm,
 } from './shrink';

@@ -31,6 +31,9 @@ import type { JobView } from './job-view';
 import { isOfVehicle } from './place';
 import { checkOf } from './surface';
 
+/** As far as a shrink plan asks about a film on a pane. */
+type Shrunk = Pick<RowOf<'application'>, 'id' | 'surfaceId' | 'method' | 'schools'>;
+
 /** Whether film is shrunk to the glass. */
 export const isShrunk = ({ method }: Pick<RowOf<'application'>, 'method'>): boolean =>
   method === 'curved, shrunk';
@@ -83,7 +86,7 @@ export function ownShrinkOf(view: JobView, applicationId: string): RowOf<'ownPla
 }
 
 /** How curved film is held: as chosen, else by the pane. */
-export function holdOf(view: JobView, application: RowOf<'application'>): SchoolTaken {
+export function holdOf(view: JobView, application: Shrunk): SchoolTaken {
   const surface = view.surfaceById.get(application.surfaceId);
   const own = schoolCaseOf({
     condition: 'unknown',
@@ -117,7 +120,7 @@ export function shrinkOf(view: JobView, application: RowOf<'application'>): Shri
 /** The same by other measures than those kept, or by other wishes, such as a line that is being dragged. */
 export function shrinkBy(
   view: JobView,
-  application: RowOf<'application'>,
+  application: Shrunk,
   check: SurfaceCheck,
   film: FilmOfShop,
   wanted?: ShrinkChanges,
@@ -212,3 +215,16 @@ export function flatFilmOf({ patch, outline, own }: Pick<PaneShrink, 'patch' | '
     height_mm: height,
   };
 }
+
+/** Whether a film could be shrunk to a pane, chosen for it or not: held as it is, or as the pane asks for. */
+export function shrinkWithFilm(view: JobView, surface: RowOf<'surface'>, film: FilmOfShop): ShrinkToday {
+  if (!isCurvedGlass(surface)) return { kind: 'none', reason: 'not curved glass' };
+  const application = view.applicationsOf(surface.id).find(isShrunk) ?? {
+    ...NOT_APPLIED,
+    surfaceId: surface.id,
+  };
+  return shrinkBy(view, application, checkOf(view, surface.id), film);
+}
+
+/** A film nobody has chosen yet. */
+const NOT_APPLIED: Omit<Shrunk, 'surfaceId'> = { id: '', method: 'curved, shrunk', schools: {} };

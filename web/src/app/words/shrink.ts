@@ -1,5 +1,5 @@
 import type { Hold, OrderReason, ShrinkLimits, ShrinkVerdict } from '@yellow-pane/core/curved';
-import type { NoShrink } from '@yellow-pane/core/reading';
+import type { NoShrink, StrainVerdict } from '@yellow-pane/core/reading';
 import type { Figure, Messages } from './messages';
 
 /** The four words on a film and a pane. */
@@ -25,6 +25,12 @@ export const ORDER_SAYS: Readonly<Record<OrderReason, string>> = {
     'From the sides inwards: top and sides are held, what is left goes to the middle of the open edge. Our guess.',
   'from the middle outwards':
     'From the middle outwards, one edge after the other: what is left goes to the open sides. Our guess.',
+};
+export const STRAIN_VERDICTS: Readonly<Record<StrainVerdict, string>> = {
+  easy: 'This film bears it easily.',
+  hard: 'This film bears it, with care.',
+  'over the limit': 'More than this film bears.',
+  unknown: 'Unknown whether it bears that: its sheet gives no limit.',
 };
 export const HOLDS: Readonly<Record<Hold, string>> = {
   'along the top': 'Along the top and down both sides',
@@ -116,6 +122,19 @@ export const shrinkWords = {
     `After heat it cannot be longer than what was marked: ${after} against ${marked}. Measure both again.`,
   tooLittleMarked: (least: string) => `Mark at least ${least}: on less, a millimetre decides.`,
   printStrip: 'Strip with the heights of the line, true to scale (PDF)',
+  canItShrink: 'Does it shrink enough here?',
+  unknownBecause: (why: string) => `Unknown. ${why}`,
+  curvedPlaces: 'Curved places',
+  inGroove: (name: string) => `Stretch in ${name === '' ? 'the groove' : name}, pressed in from its edges`,
+  spareFilm: (length: string) => `Feed in ${length} of spare film first.`,
+  roundEdge: 'Stretch of its outer face round the edge',
+  belly: 'Off the straight taper, of the girth',
+  bellyShrinks: 'A belly: left over at both ends, to be shrunk.',
+  waistStretches: 'A waist: it must stretch in the middle.',
+  taper: 'A straight edge runs off by',
+  taperSays: 'Cut as a ring sector, or in narrow drops.',
+  turnedCorner: 'Left over at each corner, a square of',
+  turnedCornerSays: 'Cut a notch, or fold it where it is not seen.',
   heldBy: 'Chosen by',
   paneShelf: 'Pane shelf',
   shelfFind: 'Find on the shelf',

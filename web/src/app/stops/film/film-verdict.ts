@@ -6,6 +6,8 @@ import { allowanceFor } from '@yellow-pane/core/rules';
 import { type RowOf, isOutdoorGlass } from '@yellow-pane/core/job';
 import { formatLengthWithUnit, formatTemperature } from '@yellow-pane/core/quantity';
 import { STRESS_CAUTION } from '@yellow-pane/core/thermal-stress';
+import { FilmShrinks } from '../../curved/film-shrinks';
+import { OtherCurves } from '../../curved/other-curves';
 import { Device } from '../../device/device';
 import { CautionNote } from '../../ui/caution-note';
 import { Figure } from '../../ui/figure';
@@ -19,7 +21,16 @@ import { figureLines, headingOf, privacySentence } from './film-words';
 /** What was worked out for the film looked at: verdict first, then why, then every figure with its sum. */
 @Component({
   selector: 'yp-film-verdict',
-  imports: [SheetOfFilm, CautionNote, EdgesSeenHere, Figure, VerdictBox, VerdictMark],
+  imports: [
+    SheetOfFilm,
+    CautionNote,
+    EdgesSeenHere,
+    Figure,
+    FilmShrinks,
+    OtherCurves,
+    VerdictBox,
+    VerdictMark,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (choosing.fault(); as says) {
@@ -61,6 +72,8 @@ import { figureLines, headingOf, privacySentence } from './film-words';
           <p class="leading-snug">{{ privacy() }}</p>
         }
       }
+      <yp-film-shrinks [surface]="choosing.focus()" [filmId]="choosing.chosen()?.id" />
+      <yp-other-curves [surface]="choosing.focus()" [filmId]="choosing.chosen()?.id" />
       @if (reasons().length > 1 || advice().length > 0) {
         <ul class="list-disc pl-5 leading-snug flex flex-col gap-1">
           @for (reason of reasons().slice(1); track reason) {

@@ -27,6 +27,7 @@ import {
   stepCalled,
   whatNowFor,
 } from '@yellow-pane/core/ways';
+import { OtherCurves } from '../../curved/other-curves';
 import { People } from '../../catalogue/people';
 import { JobClock } from '../../day/job-clock';
 import { Device } from '../../device/device';
@@ -86,6 +87,7 @@ const SUN_AHEAD_MIN = 30;
     KeptField,
     MorePanel,
     MyTurnHere,
+    OtherCurves,
     RecordHere,
     SchoolsPanel,
     ShrinkHere,
