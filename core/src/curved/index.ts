@@ -29,6 +29,7 @@ export { type Band, type PatchDoubt, type SurplusBand, surplusBand } from './ban
 export { type Place, onFlatFilm, withPlacesBetween } from './film-outline';
 export { type EdgeFigures, PLAN_FORMULAS, edgeFigures } from './plan-figures';
 export { type StrainLattice, strainLattice } from './strain-lattice';
+export { filmRise } from './film-rise';
 export { PLACE_FORMULAS, placeFigure } from './place-figures';
 export { type FoldInTurn, type OrderReason, heatOrder } from './heat-order';
 export { type Help, whatHelps } from './what-helps';

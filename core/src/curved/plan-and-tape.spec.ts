@@ -10,6 +10,7 @@ import {
   USUAL_SHRINK_LIMITS,
   curvatureOf,
   endsReadWell,
+  filmRise,
   filmLine,
   heatOrder,
   isOfEnds,
@@ -154,6 +155,19 @@ describe('what is asked of the film over the whole pane?', () => {
     row.forEach((own, index) => {
       expect(own).toBeCloseTo(row[columns - 1 - index] ?? 0, 9);
     });
+  });
+});
+
+describe('how does film stand off the glass before it is shrunk?', () => {
+  it('as high as its folds at their crests on the edge, not at all at their tips and between them', () => {
+    const plan = plansOf(even(1241, 759, curvatureOf(1241, 42), curvatureOf(759, 26)))['a line across'];
+    const { places, height_mm, base_mm } = plan.bottom.folds;
+    for (const { atEdge, tip } of places) {
+      expect(filmRise(plan, atEdge.x, atEdge.y)).toBeCloseTo(height_mm, 6);
+      expect(filmRise(plan, atEdge.x + base_mm / 2, atEdge.y)).toBeCloseTo(0, 6);
+      expect(filmRise(plan, tip?.x ?? 0, tip?.y ?? 0)).toBeCloseTo(0, 6);
+    }
+    expect(filmRise(plan, 0, 0)).toBe(0);
   });
 });
 

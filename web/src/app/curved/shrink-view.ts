@@ -8,6 +8,7 @@ import { JobReading } from '../job/job-reading';
 import { Selection } from '../shell/selection';
 import { Figure } from '../ui/figure';
 import { HOLDS, LIMITS_FROM, NO_SHRINK, ORDER_SAYS, SHRINK_VERDICTS, shrinkWords } from '../words/shrink';
+import { GlassInSpace } from './glass-in-space';
 import { helpSays } from './help-says';
 import { percentOf } from './percent-of';
 import { ShrinkDesk } from './shrink-desk';
@@ -23,7 +24,7 @@ const MOST_FOLDS = 60;
  */
 @Component({
   selector: 'yp-shrink-view',
-  imports: [Figure, ShrinkPicture, StripTest],
+  imports: [Figure, GlassInSpace, ShrinkPicture, StripTest],
   providers: [ShrinkDesk],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shrink-view.html',
