@@ -63,6 +63,8 @@ export const shrinkPlanRequestSchema = z.strictObject({
   /** Highest fold, and share of an edge that stays free for folds; absent: our guess. */
   mostFold_mm: z.number().min(1).max(100).optional(),
   free: z.number().min(0.05).max(1).optional(),
+  /** Folds along each edge; absent: as many as their height asks for. */
+  folds: z.int().min(1).max(60).optional(),
 });
 
 const allowance = z.number().min(0).max(1000);

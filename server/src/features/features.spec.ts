@@ -356,6 +356,9 @@ describe('can other programs ask core?', () => {
         'a line across': { verdict: 'hard', bottom: { folds: { places: expect.any(Array) } } },
         'along the top': { verdict: 'over the limit' },
       },
+      helps: { 'along the top': [{ case: 'other hold', hold: 'a line across' }, {}, {}] },
+      order: { 'a line across': { reason: 'from the middle outwards' } },
+      band: { 'a line across': { bottom_mm: { low: expect.any(Number) } } },
     });
     await request(server.app)
       .post('/api/reckon/shrink-plan')

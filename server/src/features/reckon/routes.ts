@@ -6,7 +6,14 @@ import {
   measureRequestSchema,
   shrinkPlanRequestSchema,
 } from '@yellow-pane/contracts';
-import { USUAL_SHRINK_LIMITS, shrinkPlan } from '@yellow-pane/core/curved';
+import {
+  type Hold,
+  USUAL_SHRINK_LIMITS,
+  heatOrder,
+  shrinkPlan,
+  surplusBand,
+  whatHelps,
+} from '@yellow-pane/core/curved';
 import { blankFor, layOutInLevels } from '@yellow-pane/core/cutting';
 import { learnedOf } from '@yellow-pane/core/learned';
 import { checkSurface, reckonNetwork } from '@yellow-pane/core/measure';
@@ -26,10 +33,14 @@ export function reckonRoutes({ search }: { readonly search: Searching }): Router
     response.json(checkSurface({ shape: 'curved glass', readings }));
   });
   routes.post('/api/reckon/shrink-plan', (request, response) => {
-    const { readings, limits, mostFold_mm, free, lineAt_mm } = parseBody(
-      shrinkPlanRequestSchema,
-      request.body,
-    );
+    const {
+      readings,
+      limits,
+      mostFold_mm,
+      free,
+      lineAt_mm,
+      folds: count,
+    } = parseBody(shrinkPlanRequestSchema, request.body);
     const check = checkSurface({ shape: 'curved glass', readings });
     const patch = 'figure' in check ? check.figure.patch : undefined;
     if (patch === undefined) {
@@ -40,14 +51,23 @@ export function reckonRoutes({ search }: { readonly search: Searching }): Router
       most_mm: mostFold_mm ?? learnedOf('fold-height', []).value,
       free: free ?? learnedOf('fold-free', []).value,
       liesDownBy: RULES.liesDownBy.value,
+      count: count ?? null,
     };
-    const plan = shrinkPlan({
-      patch,
-      limits: limits ?? USUAL_SHRINK_LIMITS,
-      folds,
-      lineAt_mm: lineAt_mm ?? null,
+    const asked = { patch, limits: limits ?? USUAL_SHRINK_LIMITS, folds, lineAt_mm: lineAt_mm ?? null };
+    const plan = shrinkPlan(asked);
+    const doubts = ('figure' in check ? check.figure.patchDoubts : undefined) ?? [];
+    const ofEach = <Answer>(own: (hold: Hold) => Answer): Readonly<Record<Hold, Answer>> => ({
+      'along the top': own('along the top'),
+      'a line across': own('a line across'),
     });
-    response.json({ state: check.state, needs: [], plan });
+    response.json({
+      state: check.state,
+      needs: [],
+      plan,
+      helps: ofEach((hold) => whatHelps(plan, hold, asked)),
+      order: ofEach((hold) => heatOrder(plan[hold])),
+      band: ofEach((hold) => surplusBand(patch, doubts, plan[hold].at_mm)),
+    });
   });
   routes.post('/api/reckon/blank', (request, response) => {
     response.json(blankFor(parseBody(blankRequestSchema, request.body)));

@@ -25,6 +25,8 @@ const TIMES = 6;
       type="button"
       class="act act-small"
       [attr.aria-expanded]="isOpen()"
+      (pointerenter)="fetchAhead()"
+      (focus)="fetchAhead()"
       (click)="isOpen.set(!isOpen())"
     >
       {{ isOpen() ? words.closeSpace : words.openSpace }}
@@ -80,6 +82,11 @@ export class GlassInSpace {
     inject(DestroyRef).onDestroy(() => {
       this.#end();
     });
+  }
+
+  /** Somebody is about to ask for it. */
+  protected fetchAhead(): void {
+    void loadThree().catch(() => undefined);
   }
 
   async #draw(canvas: HTMLCanvasElement, { patch, own }: PaneShrink): Promise<void> {

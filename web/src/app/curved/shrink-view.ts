@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { remarkWords } from '@yellow-pane/contracts/words';
 import { type EdgeFigures, type Hold, edgeFigures } from '@yellow-pane/core/curved';
 import { formatLength, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../device/device';
@@ -10,6 +11,7 @@ import { Figure } from '../ui/figure';
 import { HOLDS, LIMITS_FROM, NO_SHRINK, ORDER_SAYS, SHRINK_VERDICTS, shrinkWords } from '../words/shrink';
 import { GlassInSpace } from './glass-in-space';
 import { helpSays } from './help-says';
+import { partsOnGlass } from './parts-on-glass';
 import { percentOf } from './percent-of';
 import { ShrinkDesk } from './shrink-desk';
 import { StripTest } from './strip-test';
@@ -52,6 +54,9 @@ export class ShrinkView {
   protected readonly plan = this.desk.plan;
   protected readonly seen = computed(() =>
     shrinkWords.seenFrom(this.desk.tag(), this.desk.surface()?.seenFrom ?? ''),
+  );
+  protected readonly parts = computed(() =>
+    partsOnGlass(this.#reading.partsOf(this.desk.surface()?.id ?? '')),
   );
   protected readonly pictureSays = computed(() => {
     const plan = this.plan();
@@ -109,6 +114,15 @@ export class ShrinkView {
     const half = ({ low, high }: { readonly low: number; readonly high: number }): string =>
       this.length((high - low) / 2);
     return shrinkWords.quarterSags(half(band.now.bottom_mm), half(band.withQuarterSags.bottom_mm));
+  });
+  /** What its measures cannot show: twist, and how it curves near the ends. */
+  protected readonly remarks = computed(() => {
+    const check = this.#reading.checkOf(this.desk.surface()?.id ?? '');
+    return 'remarks' in check
+      ? check.remarks
+          .filter((remark) => remark.case !== 'how hard it is')
+          .map((remark) => remarkWords(remark, this.#units()))
+      : [];
   });
   /** Shrink in the worst fold as the sags were read, lowest and highest. */
   protected readonly strainBand = computed(() => {

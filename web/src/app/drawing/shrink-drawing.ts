@@ -31,6 +31,22 @@ export interface ShrinkFold extends FoldInTurn {
   readonly foot: Place;
 }
 
+/** Something on the glass, millimetres from its upper left corner as it is seen. */
+export interface PartOnGlass {
+  readonly name: string;
+  readonly isHeater: boolean;
+  readonly x_mm: number;
+  readonly y_mm: number;
+  readonly width_mm: number;
+  readonly height_mm: number;
+}
+interface DrawnPart {
+  readonly name: string;
+  readonly path: string;
+  readonly isHeater: boolean;
+  readonly label: Place;
+}
+
 export interface ShrinkDrawing {
   readonly glass: string;
   /** Bands of needed shrink, from least to most; share of the darkest. */
@@ -42,6 +58,8 @@ export interface ShrinkDrawing {
   readonly folds: readonly ShrinkFold[];
   /** Strips that are not heated. */
   readonly spared: string;
+  /** What sits on the glass or in the way: wiper, lamp, sensor, hardware; and heater lines. */
+  readonly parts: readonly DrawnPart[];
   readonly scale: number;
   /** A height on the drawing as millimetres of the glass, upwards from its middle. */
   readonly heightAt: (y: number) => number;
@@ -52,7 +70,11 @@ export interface ShrinkDrawing {
  * their turn, strips to spare.
  * @param isTurned one stands on the other side than the pane was measured from
  */
-export function drawShrink(plan: PaneShrink, isTurned: boolean): ShrinkDrawing {
+export function drawShrink(
+  plan: PaneShrink,
+  isTurned: boolean,
+  parts: readonly PartOnGlass[] = [],
+): ShrinkDrawing {
   const { halfWidth_mm: a, halfHeight_mm: h } = plan.patch;
   const scale = Math.min((SHRINK_WIDE / 2 - ROOM.side) / a, (SHRINK_HIGH / 2 - ROOM.edge) / h);
   const at = ({ x, y }: Place): Place => ({
@@ -70,6 +92,7 @@ export function drawShrink(plan: PaneShrink, isTurned: boolean): ShrinkDrawing {
     ends: [drawn[0], drawn.at(-1)].flatMap((end) => (end === undefined ? [] : [at(end)])),
     folds: plan.order.folds.map((fold) => foldOn(fold, plan, at)),
     spared: sparedOn(plan, at),
+    parts: parts.map((part) => partOn(part, plan, at)),
     scale,
     heightAt: (y) => (SHRINK_HIGH / 2 - y) / scale,
   };
@@ -168,6 +191,29 @@ function foldOn(fold: FoldInTurn, { own, patch }: PaneShrink, at: (place: Place)
     path: pathOf(corners),
     foot,
     label: { x: foot.x, y: foot.y + (fold.edge === 'top' ? -NUMBER_OUT : NUMBER_OUT) },
+  };
+}
+
+const HEATER_LINES = 8;
+
+function partOn(
+  { name, isHeater, x_mm, y_mm, width_mm, height_mm }: PartOnGlass,
+  { patch: { halfWidth_mm: a, halfHeight_mm: h } }: PaneShrink,
+  at: (place: Place) => Place,
+): DrawnPart {
+  const on = (x: number, y: number): Place => at({ x: x - a, y: h - y });
+  const [right, low] = [x_mm + width_mm, y_mm + height_mm];
+  const heater = Array.from({ length: HEATER_LINES }, (_, index) => {
+    const y = y_mm + (height_mm * (index + 0.5)) / HEATER_LINES;
+    return `M${said(on(x_mm, y))}L${said(on(right, y))}`;
+  });
+  return {
+    name,
+    isHeater,
+    path: isHeater
+      ? heater.join('')
+      : pathOf([on(x_mm, y_mm), on(right, y_mm), on(right, low), on(x_mm, low)]),
+    label: on(x_mm + width_mm / 2, y_mm + height_mm / 2),
   };
 }
 

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input, output, signal } f
 import type { PaneShrink } from '@yellow-pane/core/reading';
 import { shrinkWords } from '../words/shrink';
 import { type GunWay, gunPath } from './gun-path';
-import { SHRINK_HIGH, SHRINK_WIDE, drawShrink } from './shrink-drawing';
+import { type PartOnGlass, SHRINK_HIGH, SHRINK_WIDE, drawShrink } from './shrink-drawing';
 
 let drawnSoFar = 0;
 const STEP_MM = 1;
@@ -26,6 +26,7 @@ export class ShrinkPicture {
   protected readonly high = SHRINK_HIGH;
   readonly plan = input.required<PaneShrink>();
   readonly isTurned = input(false);
+  readonly parts = input<readonly PartOnGlass[]>([]);
   /** Turn of the fold in hand; 0: none. */
   readonly turn = input(0);
   /** Turns of the folds that are down. */
@@ -40,7 +41,7 @@ export class ShrinkPicture {
   readonly moving = output<number>();
   readonly moved = output<number>();
   readonly #isHeld = signal(false);
-  protected readonly drawn = computed(() => drawShrink(this.plan(), this.isTurned()));
+  protected readonly drawn = computed(() => drawShrink(this.plan(), this.isTurned(), this.parts()));
   protected readonly gunWay = computed(() => {
     const drawn = this.drawn();
     return gunPath(

@@ -4,6 +4,7 @@ import { formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { schoolsOf, shrinkOf } from '@yellow-pane/core/reading';
 import { RULES } from '@yellow-pane/core/rules';
 import { clockDigits } from '@yellow-pane/core/fitting';
+import { partsOnGlass } from '../../curved/parts-on-glass';
 import { Device } from '../../device/device';
 import type { GunWay } from '../../drawing/gun-path';
 import { ShrinkPicture } from '../../drawing/shrink-picture';
@@ -43,6 +44,7 @@ const GUN_OF_WAY: Readonly<Record<string, GunWay>> = {
           <yp-shrink-picture
             [plan]="own"
             [isTurned]="isTurned()"
+            [parts]="parts()"
             [turn]="turn()"
             [down]="down()"
             [gun]="gun()"
@@ -111,6 +113,9 @@ export class ShrinkHere {
     const today = shrinkOf(this.#reading.view(), application);
     return today.kind === 'plan' ? today.plan : undefined;
   });
+  protected readonly parts = computed(() =>
+    partsOnGlass(this.#reading.partsOf(this.#desk.surface()?.id ?? '')),
+  );
   /** The side one stands on now. */
   readonly #side = computed(() =>
     this.#step()?.standsOutside === true ? 'outside' : (this.#desk.application()?.side ?? 'outside'),
