@@ -6,20 +6,11 @@ import {
   measureRequestSchema,
   shrinkPlanRequestSchema,
 } from '@yellow-pane/contracts';
-import {
-  type Hold,
-  USUAL_SHRINK_LIMITS,
-  heatOrder,
-  shrinkPlan,
-  surplusBand,
-  whatHelps,
-} from '@yellow-pane/core/curved';
 import { blankFor, layOutInLevels } from '@yellow-pane/core/cutting';
-import { learnedOf } from '@yellow-pane/core/learned';
 import { checkSurface, reckonNetwork } from '@yellow-pane/core/measure';
-import { RULES } from '@yellow-pane/core/rules';
 import { Router } from 'express';
 import { parseBody } from '../../http/refusal';
+import { reckonShrink } from './shrink';
 import type { Searching } from './search/searching';
 
 /** Core's questions over the wire, without a job: the same functions the pages use. */
@@ -33,41 +24,7 @@ export function reckonRoutes({ search }: { readonly search: Searching }): Router
     response.json(checkSurface({ shape: 'curved glass', readings }));
   });
   routes.post('/api/reckon/shrink-plan', (request, response) => {
-    const {
-      readings,
-      limits,
-      mostFold_mm,
-      free,
-      lineAt_mm,
-      folds: count,
-    } = parseBody(shrinkPlanRequestSchema, request.body);
-    const check = checkSurface({ shape: 'curved glass', readings });
-    const patch = 'figure' in check ? check.figure.patch : undefined;
-    if (patch === undefined) {
-      response.json({ state: check.state, needs: 'needs' in check ? check.needs : [], plan: null });
-      return;
-    }
-    const folds = {
-      most_mm: mostFold_mm ?? learnedOf('fold-height', []).value,
-      free: free ?? learnedOf('fold-free', []).value,
-      liesDownBy: RULES.liesDownBy.value,
-      count: count ?? null,
-    };
-    const asked = { patch, limits: limits ?? USUAL_SHRINK_LIMITS, folds, lineAt_mm: lineAt_mm ?? null };
-    const plan = shrinkPlan(asked);
-    const doubts = ('figure' in check ? check.figure.patchDoubts : undefined) ?? [];
-    const ofEach = <Answer>(own: (hold: Hold) => Answer): Readonly<Record<Hold, Answer>> => ({
-      'along the top': own('along the top'),
-      'a line across': own('a line across'),
-    });
-    response.json({
-      state: check.state,
-      needs: [],
-      plan,
-      helps: ofEach((hold) => whatHelps(plan, hold, asked)),
-      order: ofEach((hold) => heatOrder(plan[hold])),
-      band: ofEach((hold) => surplusBand(patch, doubts, plan[hold].at_mm)),
-    });
+    response.json(reckonShrink(parseBody(shrinkPlanRequestSchema, request.body)));
   });
   routes.post('/api/reckon/blank', (request, response) => {
     response.json(blankFor(parseBody(blankRequestSchema, request.body)));
