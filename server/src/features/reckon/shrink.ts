@@ -1,6 +1,7 @@
 import type { shrinkPlanRequestSchema } from '@yellow-pane/contracts';
 import {
   type Hold,
+  type ShrinkLimits,
   USUAL_SHRINK_LIMITS,
   heatOrder,
   shrinkPlan,
@@ -12,15 +13,10 @@ import { checkSurface } from '@yellow-pane/core/measure';
 import { RULES } from '@yellow-pane/core/rules';
 import type { z } from 'zod';
 
-/** Both ways of holding a pane as it was read, what would help, the order of the folds, and how sure it is. */
-export function reckonShrink({
-  readings,
-  limits = USUAL_SHRINK_LIMITS,
-  mostFold_mm,
-  free,
-  folds: count = null,
-  lineAt_mm = null,
-}: z.infer<typeof shrinkPlanRequestSchema>) {
+/** Both ways of holding a pane as it was read, what would help, the order of folds, and how sure it is. */
+export function reckonShrink(asked: z.infer<typeof shrinkPlanRequestSchema>) {
+  const { readings, mostFold_mm, free } = asked;
+  const limits: ShrinkLimits = asked.limits ?? USUAL_SHRINK_LIMITS;
   const check = checkSurface({ shape: 'curved glass', readings });
   const { patch, patchDoubts = [] } = 'figure' in check ? check.figure : {};
   if (patch === undefined)
@@ -29,9 +25,9 @@ export function reckonShrink({
     most_mm: mostFold_mm ?? learnedOf('fold-height', []).value,
     free: free ?? learnedOf('fold-free', []).value,
     liesDownBy: RULES.liesDownBy.value,
-    count,
+    count: asked.folds ?? null,
   };
-  const plan = shrinkPlan({ patch, limits, folds, lineAt_mm });
+  const plan = shrinkPlan({ patch, limits, folds, lineAt_mm: asked.lineAt_mm ?? null });
   const ofEach = <Answer>(own: (hold: Hold) => Answer): Readonly<Record<Hold, Answer>> => ({
     'along the top': own('along the top'),
     'a line across': own('a line across'),
