@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs';
 import DxfParser from 'dxf-parser';
 import type { Page } from '@playwright/test';
+import { type FourPoints, type Point, homographyOf, mapped } from '@yellow-pane/core/squaring';
+import sharp from 'sharp';
 import { fitOf } from './fit-steps';
 import { allSaved, copyOfDemo, expect, test } from './house';
 
@@ -264,5 +266,66 @@ test('a pane put on the shelf is the same as last time in another job, once two 
   await page.getByRole('button', { name: /^As last time: take \d+ measures/ }).click();
   await expect(page.getByRole('textbox', { name: 'Sag across the middle', exact: true })).not.toHaveValue('');
   await expect(page.getByRole('img', { name: /^Relief of the glass/ })).toBeVisible();
+  await allSaved(page);
+});
+
+test('a paper pattern photographed beside the frame: tapped, corrected, and taken into Survey with its error', async ({
+  page,
+  as,
+}) => {
+  await as(page, 'Wren');
+  const job = await copyOfDemo(page);
+  await surfaceAt(page, job, 'survey', 'B-E1');
+  await page.getByText('Pattern by photo').click();
+  const [size, seen] = [
+    [0, 0, 180, 0, 180, 240, 0, 240],
+    [180, 150, 420, 178, 396, 470, 132, 418],
+  ].map(
+    (at) => [0, 2, 4, 6].map((from) => ({ x: at[from] ?? 0, y: at[from + 1] ?? 0 })) as unknown as FourPoints,
+  );
+  if (size === undefined || seen === undefined) throw new Error('no frame');
+  const on = homographyOf(size, seen);
+  const hole = [10, 10, 170, 10, 170, 230, 10, 230];
+  const inner = [0, 2, 4, 6].map((from) => mapped(on, { x: hole[from] ?? 0, y: hole[from + 1] ?? 0 }));
+  const pattern = [
+    { x: 240, y: 0 },
+    { x: 540, y: 0 },
+    { x: 540, y: 200 },
+    { x: 240, y: 200 },
+  ].map((corner) => mapped(on, corner));
+  const corners = (points: readonly Point[]): string => points.map(({ x, y }) => `${x},${y}`).join(' ');
+  const drawn = `<svg xmlns="http://www.w3.org/2000/svg" width="900" height="600"><rect width="900" height="600" fill="#b9b3a4"/><polygon points="${corners(seen)}" fill="#111"/><polygon points="${corners(inner)}" fill="#eee"/><polygon points="${corners(pattern)}" fill="#f7f5ef" stroke="#777"/></svg>`;
+  const picture = page.getByLabel('Picture of frame and pattern');
+  await picture
+    .first()
+    .setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') });
+  await expect(page.getByText('notes.txt: no picture that this browser reads.')).toBeVisible();
+  await picture.first().setInputFiles({
+    ...{ name: 'pattern.png', mimeType: 'image/png' },
+    buffer: await sharp(Buffer.from(drawn)).png().toBuffer(),
+  });
+  await expect(page.getByText('Without the frame there is no size', { exact: false })).toBeVisible();
+  const sheet = page.getByRole('group', { name: 'Picture of frame and pattern' });
+  await sheet.scrollIntoViewIfNeeded();
+  const tap = async ({ x, y }: Point, off: number): Promise<void> => {
+    const box = await sheet.boundingBox();
+    if (box === null) throw new Error('no picture');
+    const scale = box.width / 900;
+    await sheet.click({ position: { x: (x + off) * scale, y: (y + off) * scale } });
+  };
+  for (const corner of seen) await tap(corner, 3);
+  await expect(page.getByText('Tap the pattern: upper left.')).toBeVisible();
+  for (const corner of pattern) await tap(corner, 0);
+  await expect(page.getByText('All tapped. Drag what is off.')).toBeVisible();
+  const wide = page.getByText('upper left – upper right').locator('..');
+  const width = async (): Promise<number> => Number(/([\d.]+) mm ±/.exec(await wide.innerText())?.[1]);
+  expect(Math.abs((await width()) - 300)).toBeLessThan(12);
+  const before = await width();
+  await page.getByRole('button', { name: 'Tap 5, to be moved by arrow keys' }).press('ArrowLeft');
+  await expect.poll(width).not.toBe(before);
+  await page.getByRole('button', { name: 'Take these lengths into Survey' }).click();
+  await expect(page.getByRole('textbox', { name: 'Chord: width at the top', exact: true })).not.toHaveValue(
+    '',
+  );
   await allSaved(page);
 });

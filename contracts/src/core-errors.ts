@@ -125,6 +125,11 @@ export const CORE_ERRORS: Readonly<Record<CoreErrorCode, ErrorEntry>> = {
     title: 'The weather given cannot be',
     remedy: 'Correct the hour named, or go by the thermometer on site.',
   },
+  SQUARING_TAPS: {
+    status: 422,
+    title: 'These taps do not square the picture',
+    remedy: 'Tap the four corners of the frame again, from its upper left, clockwise; then the pattern.',
+  },
   CURVED_RANGE: {
     status: 422,
     title: 'Curved glass cannot be reckoned from this',

@@ -1,5 +1,5 @@
 import type { BlankInput, LayoutRequest } from '@yellow-pane/core/cutting';
-import { CUT_METHODS } from '@yellow-pane/core/job';
+import { CUT_METHODS, INSTRUMENT_NAMES } from '@yellow-pane/core/job';
 import { CURVED_POINTS } from '@yellow-pane/core/measure';
 import * as z from 'zod';
 import { stagesSchema } from './cutting-rows';
@@ -42,7 +42,7 @@ export const curvedPatchRequestSchema = z.strictObject({
         from: curvedPoint,
         to: curvedPoint,
         value_mm: z.number().min(-2000).max(100_000),
-        instrument: z.enum(['tape', 'laser', 'guess']),
+        instrument: z.enum(INSTRUMENT_NAMES),
         sd_mm: sd.optional(),
       }),
     )

@@ -5,6 +5,7 @@ import {
   type FilmBrief,
   type GlassPane,
   type GlassUnit,
+  INSTRUMENT_NAMES,
   type Job,
   type JobTable,
   type Measure,
@@ -282,7 +283,7 @@ export const measure = z.strictObject({
   text: word(80),
   unit: lengthUnit,
   value_nm: signedNanometres,
-  instrument: z.enum(['tape', 'laser', 'guess']),
+  instrument: z.enum(INSTRUMENT_NAMES),
   sd_nm: positiveNanometres.nullable(),
 }) satisfies z.ZodType<Measure>;
 

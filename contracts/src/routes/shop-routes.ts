@@ -83,6 +83,12 @@ export const SHOP_ROUTES: readonly Route[] = [
   },
   {
     method: 'get',
+    path: '/api/pattern-frame',
+    says: 'A black frame of known size to print, laid beside a paper pattern and photographed with it; ?paper=A4 or letter',
+    kind: 'application/pdf',
+  },
+  {
+    method: 'get',
     path: '/api/shelf',
     says: 'Curved panes the shop has filmed before: their outline, sags, plan, and what went wrong',
     answer: z.array(shelfRowSchema),

@@ -1,4 +1,4 @@
-import { SHAPES_OF_KIND, type SurfaceKind, type SurfaceShape } from '@yellow-pane/core/job';
+import { INSTRUMENT_NAMES, SHAPES_OF_KIND, type SurfaceKind, type SurfaceShape } from '@yellow-pane/core/job';
 import { type Outline, outlineBounds } from '@yellow-pane/core/measure';
 import * as z from 'zod';
 import { measureKind, pointName, positiveNanometres, signedNanometres, text, word } from '../primitives';
@@ -36,7 +36,7 @@ const ownSchema = z.strictObject({
           text: word(60),
           unit: z.enum(['mm', 'cm', 'm', 'in', 'ft']),
           value_nm: signedNanometres,
-          instrument: z.enum(['tape', 'laser', 'guess']),
+          instrument: z.enum(INSTRUMENT_NAMES),
           sd_nm: positiveNanometres.nullable(),
         }),
       )

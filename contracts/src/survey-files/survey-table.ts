@@ -1,4 +1,10 @@
-import { type MeasureKind, SHAPES_OF_KIND, type SurfaceKind, type SurfaceShape } from '@yellow-pane/core/job';
+import {
+  INSTRUMENT_NAMES,
+  type MeasureKind,
+  SHAPES_OF_KIND,
+  type SurfaceKind,
+  type SurfaceShape,
+} from '@yellow-pane/core/job';
 import { type MeasureSlot, isSameMeasure, slotsFor, typedRange } from '@yellow-pane/core/measure';
 import { type LengthUnit, parseReading } from '@yellow-pane/core/quantity';
 import Papa from 'papaparse';
@@ -268,9 +274,7 @@ function measuresOf(
       });
       return [];
     }
-    const instrument =
-      marks.find((mark): mark is 'tape' | 'laser' | 'guess' => ['tape', 'laser', 'guess'].includes(mark)) ??
-      'tape';
+    const instrument = INSTRUMENT_NAMES.find((name) => marks.includes(name)) ?? 'tape';
     const sd = marks.map((mark) => /^±\s*([\d.]+)/.exec(mark)?.[1]).find((found) => found !== undefined);
     return [
       {

@@ -41,7 +41,13 @@ export type { CrewMember, DaySettings, PlannedStepRow } from './day-rows';
 export type { FilmBrief, FilmLook, Wish } from './film-brief';
 export type { Job } from './job';
 export { DETERMINED_WITHIN_MM, MEASURE_KINDS } from './measure-kinds';
-export type { Instrument, Measure, MeasureKind, MeasurePoint } from './measure-row';
+export {
+  type Instrument,
+  type Measure,
+  type MeasureKind,
+  type MeasurePoint,
+  INSTRUMENT_NAMES,
+} from './measure-row';
 export type { FurrowForm, Part, PartKind } from './part';
 export type { Photo } from './photo';
 export type { HorizonPoint, Place, PlaceKind } from './place';

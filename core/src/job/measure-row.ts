@@ -28,7 +28,8 @@ export type MeasureKind =
  * middles such as `mt`, numbered corners such as `p3`.
  */
 export type MeasurePoint = string;
-export type Instrument = 'tape' | 'laser' | 'guess';
+export const INSTRUMENT_NAMES = ['tape', 'laser', 'photo', 'guess'] as const;
+export type Instrument = (typeof INSTRUMENT_NAMES)[number];
 
 /** One reading between two points. Repeats are separate rows. */
 export interface Measure {

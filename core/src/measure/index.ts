@@ -40,3 +40,4 @@ export { type NetworkAnswer, type NetworkRequest, reckonNetwork } from './reckon
 export { readingOf, surfaceInputOf } from './surface-input';
 export { nominalFigure } from './nominal';
 export { type LengthCompared, type SameAsLastTime, sameAsLastTime, wantingHere } from './as-last-time';
+export { type PatternLength, PATTERN_CORNERS, patternLengths } from './pattern-lengths';

@@ -12,6 +12,7 @@ interface InstrumentAccuracy {
 export const INSTRUMENTS: Readonly<Record<Instrument, InstrumentAccuracy>> = {
   tape: { word: 'tape', base_mm: 1, perMetre_mm: 0.1, source: COMMON_PRACTICE },
   laser: { word: 'laser', base_mm: 1.5, perMetre_mm: 0, source: COMMON_PRACTICE },
+  photo: { word: 'photo', base_mm: 3, perMetre_mm: 1, source: { kind: 'our guess', text: 'our guess' } },
   guess: { word: 'guess', base_mm: 5, perMetre_mm: 0, source: { kind: 'our guess', text: 'our guess' } },
 };
 
@@ -23,5 +24,6 @@ export function standardDeviation_mm(instrument: Instrument, value_mm: number): 
 
 /** Whether an instrument can take such a measure: no laser measures a thickness or goes round a column. */
 export function canTake(instrument: Instrument, kind: MeasureKind): boolean {
+  if (instrument === 'photo') return kind === 'distance';
   return instrument !== 'laser' || MEASURE_KINDS[kind].byLaser;
 }

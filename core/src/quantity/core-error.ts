@@ -29,6 +29,7 @@ export type CoreErrorCode =
   | 'CLIMATE_WEATHER'
   | 'WAITING_RANGE'
   | 'CURVED_RANGE'
+  | 'SQUARING_TAPS'
   | 'SCHEDULE_RANGE'
   | 'SCHEDULE_UNKNOWN'
   | 'SCHEDULE_ID_TWICE'

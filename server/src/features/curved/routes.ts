@@ -4,6 +4,7 @@ import { Router } from 'express';
 import type { Database } from '../../db/database';
 import { idParam } from '../../http/id-param';
 import { Refusal } from '../../http/refusal';
+import { framePdf } from '../../paper/frame-pdf';
 import { readPaper } from '../../paper/paper';
 import { shrinkStripPdf } from '../../paper/shrink-strip-pdf';
 import { readJobView } from '../jobs/read-view';
@@ -34,6 +35,10 @@ export function curvedRoutes({ db }: { readonly db: Database }): Router {
       readPaper(request.query['paper']),
     );
     response.type('application/pdf').attachment(`strip-${surface.tag}.pdf`).send(pdf);
+  });
+  routes.get('/api/pattern-frame', async (request, response) => {
+    const pdf = await framePdf(readPaper(request.query['paper']));
+    response.type('application/pdf').attachment('frame.pdf').send(pdf);
   });
   return routes;
 }

@@ -45,6 +45,7 @@ import { MeasureTable } from './measure-table';
 import { Measuring } from './measuring';
 import { PartsPanel } from './parts-panel';
 import { RecheckPanel } from './recheck-panel';
+import { PatternPhoto } from '../../curved/pattern-photo';
 import { ShelfPanel } from '../../curved/shelf-panel';
 import { Relief } from '../../drawing/relief';
 import { RepeatsPanel } from './repeats-panel';
@@ -77,6 +78,7 @@ const KIND_WORDS: Readonly<Record<SurfaceKind, string>> = {
     SitePanel,
     ShelfPanel,
     PartsPanel,
+    PatternPhoto,
     RepeatsPanel,
     RecheckPanel,
     MeasureTable,

@@ -1,0 +1,68 @@
+import { CoreError, seededRandom } from '../quantity';
+import { type FourPoints, type Point, homographyOf, mapped } from './homography';
+
+/** A paper pattern in a picture, beside a printed frame of known size. All taps in pixels of the picture. */
+export interface PatternPicture {
+  /** Corners of the frame, from its upper left, clockwise. */
+  readonly frame: FourPoints;
+  readonly frameWidth_mm: number;
+  readonly frameHeight_mm: number;
+  /** Corners of the pattern in their order. */
+  readonly pattern: readonly Point[];
+  /** How far off a tap may be, one standard deviation, px. */
+  readonly tap_px: number;
+}
+
+export interface SquaredPattern {
+  /** Corners of the pattern, mm, from the upper left corner of the frame. */
+  readonly outline: readonly Point[];
+  /** How far off each may be by the taps, one standard deviation, mm. A lens that bends is not in it. */
+  readonly sd_mm: readonly number[];
+}
+
+const DRAWS = 120;
+const LEAST_CORNERS = 3;
+
+/**
+ * The outline of a pattern in millimetres, by the frame beside it.
+ * @throws CoreError SQUARING_TAPS when the frame's corners lie on a line, the frame has no size, or the
+ * pattern too few corners
+ */
+export function squarePattern(picture: PatternPicture): SquaredPattern {
+  const { frame, frameWidth_mm, frameHeight_mm, pattern, tap_px } = picture;
+  const refuse = (path: string, expected: string, got: string): never => {
+    throw new CoreError('SQUARING_TAPS', { path, expected, got });
+  };
+  if (!(frameWidth_mm > 0 && frameHeight_mm > 0))
+    refuse('frame', 'a width and a height over 0 mm', `${frameWidth_mm} × ${frameHeight_mm}`);
+  if (pattern.length < LEAST_CORNERS)
+    refuse('pattern', `${LEAST_CORNERS} corners or more`, String(pattern.length));
+  const size: FourPoints = [
+    { x: 0, y: 0 },
+    { x: frameWidth_mm, y: 0 },
+    { x: frameWidth_mm, y: frameHeight_mm },
+    { x: 0, y: frameHeight_mm },
+  ];
+  const squared = (taps: FourPoints, corners: readonly Point[]): readonly Point[] => {
+    const square = homographyOf(taps, size);
+    return corners.map((corner) => mapped(square, corner));
+  };
+  const outline = squared(frame, pattern);
+  const shake = shaker(tap_px);
+  const off = pattern.map(() => 0);
+  for (let draw = 0; draw < DRAWS; draw += 1) {
+    const [a, b, c, d] = frame.map(shake) as [Point, Point, Point, Point];
+    squared([a, b, c, d], pattern.map(shake)).forEach(({ x, y }, index) => {
+      const own = outline[index] ?? { x, y };
+      off[index] = (off[index] ?? 0) + (x - own.x) ** 2 + (y - own.y) ** 2;
+    });
+  }
+  return { outline, sd_mm: off.map((sum) => Math.sqrt(sum / (2 * DRAWS))) };
+}
+
+/** The same taps are always shaken alike. */
+function shaker(sd: number): (point: Point) => Point {
+  const random = seededRandom(1);
+  const normal = (): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+  return ({ x, y }) => ({ x: x + sd * normal(), y: y + sd * normal() });
+}
