@@ -2,6 +2,7 @@ import { type View, JOB, surface, layOut, planDays, judged } from './views';
 
 /** Taken by name only, to look at a view in another state or size. */
 export const EXTRA: readonly View[] = [
+  { name: 'survey-curved', path: `${JOB}/survey/${surface(26)}` },
   { name: 'survey-phone', path: `${JOB}/survey/${surface(6)}`, size: { width: 390, height: 844 } },
   { name: 'stock', path: '/stock' },
   { name: 'survey-dark', path: `${JOB}/survey/${surface(6)}`, theme: 'cellar' },

@@ -43,7 +43,6 @@ export const judged = async (page: Page): Promise<void> => {
 export const VIEWS: readonly View[] = [
   { name: 'jobs', path: '/' },
   { name: 'survey-disagree', path: `${JOB}/survey/${surface(3)}` },
-  { name: 'survey-curved', path: `${JOB}/survey/${surface(26)}` },
   { name: 'survey-wall', path: `${JOB}/survey/${surface(25)}` },
   {
     name: 'elevation',
@@ -113,6 +112,14 @@ export const VIEWS: readonly View[] = [
       await page.waitForTimeout(300);
     },
   },
+  {
+    name: 'cut-shrink',
+    path: `${JOB}/cut/${surface(26)}`,
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Shrink plan' }).click();
+      await page.getByText(/as the sags were read/).waitFor();
+    },
+  },
   { name: 'day-crew', path: `${JOB}/day/${surface(1)}`, before: planDays },
   {
     name: 'day-mix',
@@ -133,11 +140,16 @@ export const VIEWS: readonly View[] = [
     paper: `/api${JOB}/day/sheet`,
   },
   {
-    name: 'fit',
-    path: `${JOB}/fit/${surface(23)}`,
+    name: 'fit-curved',
+    path: `${JOB}/fit/${surface(26)}`,
     before: async (page) => {
-      await page.getByRole('button', { name: /\d+\. Water-based primer/ }).click();
-      await page.getByRole('button', { name: 'Done, next step' }).click();
+      await page.getByRole('button', { name: /\d+\. Sweep surplus water out/ }).click();
+      const sheet = page.getByRole('main');
+      for (let look = 0; look < 7; look += 1)
+        await sheet.getByRole('button', { name: 'Right', exact: true }).last().click();
+      await sheet.getByRole('button', { name: 'Read: fold it away' }).click();
+      for (let fold = 1; fold < 3; fold += 1)
+        await sheet.getByRole('button', { name: `Fold ${fold} of 8 lies` }).click();
     },
   },
   {

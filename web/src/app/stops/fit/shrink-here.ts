@@ -36,11 +36,19 @@ const GUN_OF_WAY: Readonly<Record<string, GunWay>> = {
       @if (again(); as says) {
         <p class="text-xl leading-snug border-l-8 border-ink pl-3 mb-2">{{ says }}</p>
       }
-      @if (fold(); as now) {
-        <p class="text-3xl font-semibold leading-tight mb-1" role="status">{{ now.heading }}</p>
-      }
-      <div class="grid gap-x-4 gap-y-2 max-lg:grid-cols-1" [class.grid-cols-2]="fold() !== undefined">
-        <div>
+      <div
+        class="grid gap-x-4 gap-y-1 items-start"
+        [class]="fold() === undefined ? '' : 'lg:grid-cols-2 lg:grid-rows-[auto_1fr]'"
+      >
+        @if (fold(); as now) {
+          <p
+            class="text-3xl max-xl:text-2xl font-semibold leading-tight lg:col-start-2 lg:row-start-1"
+            role="status"
+          >
+            {{ now.heading }}
+          </p>
+        }
+        <div class="lg:col-start-1 lg:row-start-1 lg:row-span-2">
           <yp-shrink-picture
             [plan]="own"
             [isTurned]="isTurned()"
@@ -57,7 +65,7 @@ const GUN_OF_WAY: Readonly<Record<string, GunWay>> = {
           </p>
         </div>
         @if (fold(); as now) {
-          <div>
+          <div class="lg:col-start-2 lg:row-start-2">
             <p class="text-xl leading-snug">{{ now.how }}</p>
             <p class="text-xl leading-snug font-semibold">{{ now.time }}</p>
             <p class="leading-snug">{{ words.foldTimeFrom }}</p>
