@@ -38,6 +38,8 @@ test('an end window from sags to plan: folds, the line to tape, its band; the li
   await expect(page.getByText(/Sags a quarter in, read to half a millimetre, would make it/)).toBeVisible();
   await expect(row(page, /^On a line across, held so/)).toContainText('4 · 4');
   await expect(row(page, /^Hold it along the top/)).toContainText('Over the limit');
+  await page.getByText('Folds, one by one').click();
+  await expect(row(page, /^1 bottom/)).toContainText('mm');
   await page.getByRole('button', { name: 'Glass and film in space' }).click();
   await expect(page.getByRole('img', { name: /^Glass and film in space/ })).toHaveAttribute(
     'data-drawn',

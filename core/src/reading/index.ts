@@ -104,6 +104,7 @@ export {
   type PaneShrink,
   type ShrinkToday,
   flatFilmOf,
+  hasWishes,
   holdOf,
   isCurvedGlass,
   isShrunk,

@@ -169,7 +169,7 @@ export function shrinkBy(
       changes,
       row,
       glassHash,
-      isOfOtherMeasures: row !== undefined && row.inputsHash !== glassHash,
+      isOfOtherMeasures: row !== undefined && hasWishes(row.changes) && row.inputsHash !== glassHash,
     },
   };
 }
@@ -185,6 +185,10 @@ function endsOf(outline: readonly Place[]): PaneEnds {
     bottom: ends(outline.filter(({ y }) => y < 0)),
   };
 }
+
+/** Whether a person wants anything otherwise than it is reckoned. */
+export const hasWishes = ({ line_nm, folds, isTurned }: ShrinkChanges): boolean =>
+  line_nm !== null || folds !== null || isTurned;
 
 /** A line wanted where there is no glass any more is not followed. */
 function lineOn({ halfHeight_mm }: CurvedPatch, { line_nm }: ShrinkChanges): number | null {

@@ -3,7 +3,7 @@ import type { ShelfRow } from '@yellow-pane/contracts';
 import { AS_RECKONED, type FilmHold, type RowOf, type ShelfMeasure } from '@yellow-pane/core/job';
 import { type SameAsLastTime, sameAsLastTime, wantingHere } from '@yellow-pane/core/measure';
 import { formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
-import { isShrunk, shrinkOf } from '@yellow-pane/core/reading';
+import { hasWishes, isShrunk, shrinkOf } from '@yellow-pane/core/reading';
 import { Shelf } from '../catalogue/shelf';
 import { Device } from '../device/device';
 import { JobDesk } from '../job/job-desk';
@@ -96,11 +96,15 @@ export class ShelfPanel {
   }
 
   #heldAs(application: RowOf<'application'>, { plan }: ShelfRow, hold: FilmHold) {
+    const held = this.#desk.set('application', application.id, {
+      schools: { ...application.schools, hold },
+    });
+    if (!hasWishes(plan)) return [held];
     const own = this.#reading
       .view()
       .rows.ownPlan.find(({ applicationId }) => applicationId === application.id);
     return [
-      this.#desk.set('application', application.id, { schools: { ...application.schools, hold } }),
+      held,
       own === undefined
         ? this.#desk.put('ownPlan', {
             ...{ applicationId: application.id, kind: 'shrink' as const, changes: plan, inputsHash: '' },

@@ -107,6 +107,19 @@ export class ShrinkView {
         };
       });
   });
+  /** Every fold in its turn: where its crest meets the edge, how long, how wide, how high. */
+  protected readonly foldLines = computed(() => {
+    const plan = this.plan();
+    return (plan?.order.folds ?? []).map(({ turn, edge, atEdge, length_mm }) => {
+      const off = this.whole(Math.abs(atEdge.x));
+      const { base_mm = 0, height_mm = 0 } = plan?.own[edge].folds ?? {};
+      return {
+        ...{ turn, edge, base: this.whole(base_mm), high: this.length(height_mm) },
+        at: atEdge.x < 0 ? shrinkWords.toTheLeft(off) : shrinkWords.toTheRight(off),
+        long: length_mm === null ? shrinkWords.asPinched : this.whole(length_mm),
+      };
+    });
+  });
   /** How much narrower the band would be with sags a quarter in. */
   protected readonly quarter = computed(() => {
     const band = this.desk.band();

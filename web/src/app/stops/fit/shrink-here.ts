@@ -68,6 +68,7 @@ const GUN_OF_WAY: Readonly<Record<string, GunWay>> = {
           <div class="lg:col-start-2 lg:row-start-2">
             <p class="text-xl leading-snug">{{ now.how }}</p>
             <p class="text-xl leading-snug font-semibold">{{ now.time }}</p>
+            <p class="leading-snug figure">{{ now.sizes }}</p>
             <p class="leading-snug">{{ words.foldTimeFrom }}</p>
             <yp-fold-signs class="mt-2" [isThick]="isThick()" />
             @if (!isLocked()) {
@@ -167,6 +168,11 @@ export class ShrinkHere {
       heading: shrinkWords.foldInHand(turn, all, own.edge),
       how: this.isThick() ? shrinkWords.foldHowThick : shrinkWords.foldHow(this.#length(150)),
       time: shrinkWords.foldTime(Math.round(least / all), Math.round(most / all), this.#onIt()),
+      sizes: shrinkWords.foldSizes(
+        this.#length(plan.own[own.edge].folds.base_mm),
+        this.#length(plan.own[own.edge].folds.height_mm),
+        own.length_mm === null ? shrinkWords.asPinched : this.#length(own.length_mm),
+      ),
       said: this.#desk.record()?.foldsSaid[turn - 1] ?? null,
     };
   });
