@@ -80,6 +80,9 @@ export interface PaneShrink {
 export type ShrinkToday =
   { readonly kind: 'plan'; readonly plan: PaneShrink } | { readonly kind: 'none'; readonly reason: NoShrink };
 
+/** One and the same, as answers are kept while what they are made of is. */
+const NOT_CURVED: ShrinkToday = { kind: 'none', reason: 'not curved glass' };
+
 /** What a person wants otherwise of the shrink plan of a film; the last that was kept. */
 export function ownShrinkOf(view: JobView, applicationId: string): RowOf<'ownPlan'> | undefined {
   return view.rows.ownPlan.findLast((own) => own.applicationId === applicationId);
@@ -102,8 +105,7 @@ export function shrinkOf(view: JobView, application: RowOf<'application'>): Shri
   const film = view.filmById.get(application.filmId);
   const check = checkOf(view, application.surfaceId);
   const surface = view.surfaceById.get(application.surfaceId);
-  if (film === undefined || surface === undefined || !isCurvedGlass(surface))
-    return { kind: 'none', reason: 'not curved glass' };
+  if (film === undefined || surface === undefined || !isCurvedGlass(surface)) return NOT_CURVED;
   const of = [
     check,
     application,
@@ -222,7 +224,7 @@ export function flatFilmOf({ patch, outline, own }: Pick<PaneShrink, 'patch' | '
 
 /** Whether a film could be shrunk to a pane, chosen for it or not: held as it is, or as the pane asks for. */
 export function shrinkWithFilm(view: JobView, surface: RowOf<'surface'>, film: FilmOfShop): ShrinkToday {
-  if (!isCurvedGlass(surface)) return { kind: 'none', reason: 'not curved glass' };
+  if (!isCurvedGlass(surface)) return NOT_CURVED;
   const application = view.applicationsOf(surface.id).find(isShrunk) ?? {
     ...NOT_APPLIED,
     surfaceId: surface.id,
