@@ -159,6 +159,21 @@ describe('by what is a film judged?', () => {
   });
 });
 
+describe('is a plan reckoned once?', () => {
+  it('the same rows give the very same answer, with a plan and without', () => {
+    const view = viewOf({});
+    const [application] = view.applications;
+    expect(application && shrinkOf(view, application)).toBe(application && shrinkOf(view, application));
+    const flat = {
+      ...view.rows,
+      surface: view.rows.surface.map((own) => ({ ...own, shape: 'wall' as const })),
+    };
+    const other = new JobView(flat, view.shop);
+    const [own] = other.applications;
+    expect(own && shrinkOf(other, own)).toBe(own && shrinkOf(other, own));
+  });
+});
+
 describe('what has no plan says why', () => {
   it('no measures, no sags, measures that contradict each other', () => {
     expect(reasonOf([])).toBe('not measured');
