@@ -253,3 +253,29 @@ test('on a phone the schedule and the reckoning slide over the sheet; targets at
   expect(heights.length).toBeGreaterThan(2);
   expect(Math.min(...heights)).toBeGreaterThanOrEqual(44);
 });
+
+for (const [width, height] of SIZES)
+  test(`curved glass at ${width}x${height}: its shrink plan, its fold at Fit and its panels in Survey have nothing against them, in both themes`, async ({
+    page,
+    as,
+  }) => {
+    await as(page, 'Wren');
+    await page.setViewportSize({ width, height });
+    await page.goto(`${DEMO_JOB}/cut/${surface(26)}`);
+    await page.getByRole('group', { name: 'Views' }).getByRole('button', { name: 'Shrink plan' }).click();
+    await page.getByText('Folds, one by one').click();
+    await expect(page.getByText(/as the sags were read/)).toBeVisible();
+    expect(await inBothThemes(page)).toEqual([]);
+    expect((await overflow(page)).x).toBeLessThanOrEqual(0);
+    await page.goto(`${DEMO_JOB}/fit/${surface(26)}`);
+    const on = page.getByRole('button', { name: 'On', exact: true });
+    for (let step = 1; step < 5; step += 1) await on.click();
+    await expect(page.getByText('Fold 1 of 8, at the bottom')).toBeVisible();
+    expect(await inBothThemes(page)).toEqual([]);
+    expect((await overflow(page)).x).toBeLessThanOrEqual(0);
+    await page.goto(`${DEMO_JOB}/survey/${surface(26)}`);
+    if (width < 768) await page.getByRole('button', { name: 'Reckoning' }).click();
+    await page.getByText('Pane shelf').click();
+    await page.getByText('Pattern by photo').click();
+    expect(await inBothThemes(page)).toEqual([]);
+  });
