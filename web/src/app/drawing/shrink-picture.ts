@@ -34,6 +34,8 @@ export class ShrinkPicture {
   readonly says = input.required<string>();
   /** How the gun goes over the fold in hand, or over all of it. */
   readonly gun = input<GunWay>('none');
+  /** Shrunk dry on a thin powder of soap, not on wet glass. */
+  readonly isPowdered = input(false);
   /** Drawn small, its figures must be larger. */
   readonly isSmall = input(false);
   readonly mayDrag = input(false);

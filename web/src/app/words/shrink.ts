@@ -194,6 +194,8 @@ export const shrinkWords = {
   foldInHand: (turn: number, of: number, edge: string) => `Fold ${turn} of ${of}, at the ${edge}`,
   foldHow: (away: string) =>
     `Tip first, ${away} off at 45°, nearer at the thick end. Small circles, never still.`,
+  onPowder: 'On soap powder: dry, nothing boils.',
+  onWater: 'On water: wet it again where it dries.',
   foldHowThick: 'Up one flank, over, down the other. Keep the open edge soft.',
   foldTime: (least: Figure, most: Figure, now: string) =>
     `${least} to ${most} s${now === '' ? '' : `, now ${now}`}`,

@@ -57,6 +57,7 @@ const GUN_OF_WAY: Readonly<Record<string, GunWay>> = {
             [down]="down()"
             [gun]="gun()"
             [says]="caption()"
+            [isPowdered]="isPowdered()"
             [isSmall]="true"
           />
           <p class="leading-snug">{{ caption() }}</p>
@@ -66,7 +67,9 @@ const GUN_OF_WAY: Readonly<Record<string, GunWay>> = {
         </div>
         @if (fold(); as now) {
           <div class="lg:col-start-2 lg:row-start-2">
-            <p class="text-xl leading-snug">{{ now.how }}</p>
+            <p class="text-xl leading-snug">
+              {{ now.how }} {{ isPowdered() ? words.onPowder : words.onWater }}
+            </p>
             <p class="text-xl leading-snug font-semibold">{{ now.time }}</p>
             <p class="leading-snug figure">{{ now.sizes }}</p>
             <p class="leading-snug">{{ words.foldTimeFrom }}</p>
@@ -130,12 +133,14 @@ export class ShrinkHere {
     this.#step()?.standsOutside === true ? 'outside' : (this.#desk.application()?.side ?? 'outside'),
   );
   protected readonly isTurned = computed(() => this.#desk.surface()?.seenFrom !== this.#side());
-  readonly #way = computed(() => {
+  readonly #schools = computed(() => {
     const application = this.#desk.application();
-    return application === undefined
-      ? undefined
-      : schoolsOf(this.#reading.view(), application).find(({ key }) => key === 'shrink')?.value;
+    return application === undefined ? [] : schoolsOf(this.#reading.view(), application);
   });
+  readonly #way = computed(() => this.#schools().find(({ key }) => key === 'shrink')?.value);
+  protected readonly isPowdered = computed(
+    () => this.#isHot() && this.#schools().find(({ key }) => key === 'shrinkOn')?.value === 'soap powder',
+  );
   protected readonly isThick = computed(() => GUN_OF_WAY[this.#way() ?? ''] === 'flanks');
   readonly #isHot = computed(() => this.#step()?.skill === 'heat' && this.#step()?.standsOutside === true);
   readonly #heatsFolds = computed(
