@@ -1,4 +1,4 @@
-import { seededRandom } from '../quantity';
+import { seededNormal } from '../quantity';
 import { filmLine } from './fibres';
 import type { CurvedPatch } from './patch';
 import { type PaneEnds, surplusOf, surplusOn } from './surplus-map';
@@ -35,7 +35,7 @@ export function surplusBand(
   at_mm: number,
   { ends, seed = 1 }: { readonly ends?: PaneEnds | undefined; readonly seed?: number } = {},
 ): SurplusBand {
-  const normal = normals(seed);
+  const normal = seededNormal(seed);
   const { top: above, bottom: below } = surplusOf(patch, at_mm, ends);
   const drawn = Array.from({ length: DRAWS }, () => {
     const line = filmLine(shaken(patch, doubts, normal), at_mm, { steps: LINE_STEPS });
@@ -72,10 +72,4 @@ function bandOf(values: readonly number[]): Band {
     return low + (place - before) * (high - low);
   };
   return { low: at(LOW_SHARE), high: at(1 - LOW_SHARE) };
-}
-
-/** A repeatable stream of normal deviates. @source Box and Muller (closed form) */
-function normals(seed: number): () => number {
-  const random = seededRandom(seed);
-  return () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { checkSurface } from '../measure';
 import type { Reading } from '../measure';
-import { seededRandom } from '../quantity';
+import { seededNormal } from '../quantity';
 import {
   type Band,
   type CurvedPatch,
@@ -177,8 +177,7 @@ describe('how sure is the surplus?', () => {
     const truth = byTape(SAGS).patch;
     if (truth === undefined) throw new Error('no patch');
     const wanted = surplusOf(truth, 0).bottom.surplus_mm;
-    const random = seededRandom(11);
-    const normal = (): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+    const normal = seededNormal(11);
     let within = 0;
     for (let run = 0; run < 100; run += 1) {
       const seen = byTape(

@@ -32,5 +32,5 @@ export {
   temperatureField,
 } from './temperature';
 export { type Verdict, worstVerdict } from './verdict';
-export { seededRandom } from './seeded-random';
+export { seededNormal, seededRandom } from './seeded-random';
 export { toCent } from './to-cent';

@@ -8,3 +8,9 @@ export function seededRandom(seed: number): () => number {
     return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
   };
 }
+
+/** A repeatable stream of normal deviates of standard deviation one. @source Box and Muller (closed form) */
+export function seededNormal(seed: number): () => number {
+  const random = seededRandom(seed);
+  return () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+}

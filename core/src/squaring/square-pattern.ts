@@ -1,4 +1,4 @@
-import { CoreError, seededRandom } from '../quantity';
+import { CoreError, seededNormal } from '../quantity';
 import { type FourPoints, type Point, homographyOf, mapped } from './homography';
 
 /** A paper pattern in a picture, beside a printed frame of known size. All taps in pixels of the picture. */
@@ -62,7 +62,6 @@ export function squarePattern(picture: PatternPicture): SquaredPattern {
 
 /** The same taps are always shaken alike. */
 function shaker(sd: number): (point: Point) => Point {
-  const random = seededRandom(1);
-  const normal = (): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+  const normal = seededNormal(1);
   return ({ x, y }) => ({ x: x + sd * normal(), y: y + sd * normal() });
 }

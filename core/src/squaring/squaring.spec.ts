@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { seededRandom } from '../quantity';
+import { seededNormal, seededRandom } from '../quantity';
 import {
   type FourPoints,
   type GreyPicture,
@@ -135,8 +135,7 @@ describe('how large is the pattern, and how sure is that?', () => {
     expect(sd_mm[1]).toBeGreaterThan(sd_mm[0] ?? Infinity);
   });
   it('taps a pixel off leave it within three of its stated errors', () => {
-    const random = seededRandom(9);
-    const normal = (): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+    const normal = seededNormal(9);
     const off = ({ x, y }: Point): Point => ({ x: x + normal(), y: y + normal() });
     for (let run = 0; run < 20; run += 1) {
       const { outline, sd_mm } = squarePattern({
