@@ -108,6 +108,7 @@ export {
   holdOf,
   isCurvedGlass,
   isShrunk,
+  lineSeenFrom,
   shrinkBy,
   shrinkOf,
   shrinkWithFilm,

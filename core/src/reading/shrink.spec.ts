@@ -5,7 +5,7 @@ import { blanksOfFilm } from './film-blanks';
 import { flatOutlineOf } from './flat-outline';
 import { type JobRows, jobRows } from './job-rows';
 import { JobView } from './job-view';
-import { flatFilmOf, shrinkOf } from './shrink';
+import { flatFilmOf, lineSeenFrom, shrinkOf } from './shrink';
 
 const row = <Row>(fields: object): Row =>
   ({ jobId: 'J', version: 1, changedAt: '2026-11-30T10:00:00Z', changedBy: 'Wren', ...fields }) as Row;
@@ -156,6 +156,24 @@ describe('by what is a film judged?', () => {
   });
   it('a strip that did not shrink is no film for curved glass, and no fault', () => {
     expect(planOf({ strips: [[250, 250]] }).verdict).toBe('over the limit');
+  });
+});
+
+describe('which side is left?', () => {
+  it('whoever stands on the other side than it was measured from has left and right exchanged', () => {
+    const leaning = { own: { fromTop_mm: { left: 390, middle: 392, right: 401 } } } as ReturnType<
+      typeof planOf
+    >;
+    expect(lineSeenFrom(leaning, { seenFrom: 'room' }, 'outside')).toEqual({
+      left: 401,
+      middle: 392,
+      right: 390,
+    });
+    expect(lineSeenFrom(leaning, { seenFrom: 'outside' }, 'outside')).toEqual({
+      left: 390,
+      middle: 392,
+      right: 401,
+    });
   });
 });
 

@@ -19,7 +19,7 @@ import {
   withPlacesBetween,
 } from '../curved';
 import { hashText } from '../cutting';
-import { AS_RECKONED, NEW_DAY, type RowOf, type ShrinkChanges } from '../job';
+import { AS_RECKONED, NEW_DAY, type RowOf, type SeenFrom, type ShrinkChanges } from '../job';
 import { learnedOf } from '../learned';
 import { type SurfaceCheck, outlineBounds } from '../measure';
 import { mmFromNm } from '../quantity';
@@ -220,6 +220,16 @@ export function flatFilmOf({ patch, outline, own }: Pick<PaneShrink, 'patch' | '
     width_mm: width,
     height_mm: height,
   };
+}
+
+/** The three lengths from the top edge down to the line, left and right as one sees them who stands there. */
+export function lineSeenFrom(
+  { own: { fromTop_mm } }: Pick<PaneShrink, 'own'>,
+  surface: Pick<RowOf<'surface'>, 'seenFrom'>,
+  side: SeenFrom,
+): HeldPlan['fromTop_mm'] {
+  const { left, middle, right } = fromTop_mm;
+  return surface.seenFrom === side ? fromTop_mm : { left: right, middle, right: left };
 }
 
 /** Whether a film could be shrunk to a pane, chosen for it or not: held as it is, or as the pane asks for. */

@@ -1,5 +1,5 @@
 import { displayUnitsOf } from '@yellow-pane/core/quantity';
-import { shrinkOf } from '@yellow-pane/core/reading';
+import { lineSeenFrom, shrinkOf } from '@yellow-pane/core/reading';
 import { Router } from 'express';
 import type { Database } from '../../db/database';
 import { idParam } from '../../http/id-param';
@@ -28,8 +28,9 @@ export function curvedRoutes({ db }: { readonly db: Database }): Router {
       {
         job: view.job?.name ?? '',
         tag: surface.tag,
-        seenFrom: surface.seenFrom,
-        heights_mm: today.plan.own.fromTop_mm,
+        /** Film is shrunk outside, whatever side the pane was measured from. */
+        seenFrom: 'outside',
+        heights_mm: lineSeenFrom(today.plan, surface, 'outside'),
         units: displayUnitsOf(request.query['units']),
       },
       readPaper(request.query['paper']),

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { RowOf } from '@yellow-pane/core/job';
-import { isCurvedGlass, shrinkWithFilm } from '@yellow-pane/core/reading';
+import { type PaneShrink, isCurvedGlass, shrinkWithFilm } from '@yellow-pane/core/reading';
 import { JobReading } from '../job/job-reading';
 import { Selection } from '../shell/selection';
 import { LIMITS_FROM, NO_SHRINK, SHRINK_VERDICTS, shrinkWords } from '../words/shrink';
@@ -18,11 +18,7 @@ import { percentOf } from './percent-of';
           <p class="leading-snug">{{ words.unknownBecause(noShrink[own.reason]) }}</p>
         } @else {
           <p class="leading-snug">
-            <strong>{{ verdicts[own.plan.verdict] }}</strong>
-            @if (own.plan.worst >= 0) {
-              : {{ words.shrinkInFold(percent(own.plan.worst)) }}
-            }
-            .
+            <strong>{{ said(own.plan) }}</strong>
             {{ words.bears(percent(own.plan.limits.easy), percent(own.plan.limits.limit)) }}
             {{ limitsFrom[own.plan.limits.from] }}.
           </p>
@@ -37,7 +33,6 @@ import { percentOf } from './percent-of';
 })
 export class FilmShrinks {
   protected readonly words = shrinkWords;
-  protected readonly verdicts = SHRINK_VERDICTS;
   protected readonly limitsFrom = LIMITS_FROM;
   protected readonly noShrink = NO_SHRINK;
   protected readonly percent = percentOf;
@@ -54,6 +49,11 @@ export class FilmShrinks {
   protected readonly isApplied = computed(() =>
     this.#reading.applicationsOf(this.surface()?.id ?? '').some(({ filmId }) => filmId === this.filmId()),
   );
+
+  protected said({ verdict, worst }: PaneShrink): string {
+    const word = SHRINK_VERDICTS[verdict];
+    return worst < 0 ? `${word}.` : `${word}: ${shrinkWords.shrinkInFold(percentOf(worst))}.`;
+  }
 
   protected toPlan(): void {
     this.#selection.goToStop('cut');

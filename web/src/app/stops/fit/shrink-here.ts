@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { FoldSaid } from '@yellow-pane/core/job';
 import { formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
-import { schoolsOf, shrinkOf } from '@yellow-pane/core/reading';
+import { lineSeenFrom, schoolsOf, shrinkOf } from '@yellow-pane/core/reading';
 import { RULES } from '@yellow-pane/core/rules';
 import { clockDigits } from '@yellow-pane/core/fitting';
 import { partsOnGlass } from '../../curved/parts-on-glass';
@@ -67,10 +67,10 @@ const GUN_OF_WAY: Readonly<Record<string, GunWay>> = {
         </div>
         @if (fold(); as now) {
           <div class="lg:col-start-2 lg:row-start-2">
+            <p class="text-xl leading-snug font-semibold">{{ now.time }}</p>
             <p class="text-xl leading-snug">
               {{ now.how }} {{ isPowdered() ? words.onPowder : words.onWater }}
             </p>
-            <p class="text-xl leading-snug font-semibold">{{ now.time }}</p>
             <p class="leading-snug figure">{{ now.sizes }}</p>
             <p class="leading-snug">{{ words.foldTimeFrom }}</p>
             <yp-fold-signs class="mt-2" [isThick]="isThick()" />
@@ -191,9 +191,10 @@ export class ShrinkHere {
   });
   protected readonly caption = computed(() => fitWords.seenAt(this.#side()));
   protected readonly heights = computed(() => {
-    const { left = 0, middle = 0, right = 0 } = this.plan()?.own.fromTop_mm ?? {};
-    const seen = this.isTurned() ? [right, middle, left] : [left, middle, right];
-    return seen.map((mm) => this.#length(mm)).join(' · ');
+    const [plan, surface] = [this.plan(), this.#desk.surface()];
+    if (plan === undefined || surface === undefined) return '';
+    const { left, middle, right } = lineSeenFrom(plan, surface, this.#side());
+    return [left, middle, right].map((mm) => this.#length(mm)).join(' · ');
   });
 
   protected say(said: FoldSaid): void {
