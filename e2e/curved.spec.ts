@@ -334,3 +334,25 @@ test('a paper pattern photographed beside the frame: tapped, corrected, and take
   );
   await allSaved(page);
 });
+
+test('a dish and a rounded corner of a panel, measured in Survey, say what they ask of its film', async ({
+  page,
+}) => {
+  const job = await copyOfDemo(page);
+  await surfaceAt(page, job, 'survey', 'CT1');
+  await page.getByText('Parts, damage, pictures').click();
+  await page.getByRole('button', { name: '+ Dish' }).click();
+  await page.getByLabel('Width', { exact: true }).fill('100');
+  await page.getByLabel('Depth', { exact: true }).fill('20');
+  await page.getByLabel('Depth', { exact: true }).press('Enter');
+  await page.getByRole('button', { name: '+ Rounded corner' }).click();
+  await page.getByLabel('Radius from above').fill('200');
+  await page.getByLabel('Radius of its edge').fill('5');
+  await page.getByLabel('Radius of its edge').press('Enter');
+  await allSaved(page);
+  await surfaceAt(page, job, 'film', 'CT1');
+  await expect(page.getByText('Mean stretch over the dish')).toBeVisible();
+  await expect(page.getByText('Left over round the corner, at the foot of its edge')).toBeVisible();
+  await expect(page.getByText('16.0 %').or(page.getByText('16 %'))).toBeVisible();
+  await expect(page.getByText('1.4 %')).toBeVisible();
+});

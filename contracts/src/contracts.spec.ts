@@ -140,6 +140,8 @@ const samples = {
     width_nm: 10_000_000,
     height_nm: null,
     depth_nm: 5_000_000,
+    planRadius_nm: null,
+    edgeRadius_nm: null,
     form: 'V',
     count: 6,
     takenOffAt: null,

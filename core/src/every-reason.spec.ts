@@ -254,6 +254,8 @@ const DETAILS: readonly (readonly [string, readonly Step[]])[] = [
   ['spare film', placeFigure(PLACE_FORMULAS.feed, { width_mm: 20, strain: 0.28, bears: 0.1 }).why],
   ['round an edge', placeFigure(PLACE_FORMULAS.edge, { thickness_mm: 0.2, radius_mm: 3 }).why],
   ['turned corner', placeFigure(PLACE_FORMULAS.corner, { turned_mm: 20 }).why],
+  ['dish', placeFigure(PLACE_FORMULAS.dish, { width_mm: 100, depth_mm: 20 }).why],
+  ['rounded corner', placeFigure(PLACE_FORMULAS.roundedCorner, { plan_mm: 200, edge_mm: 5 }).why],
   ['run off', placeFigure(PLACE_FORMULAS.runsOff, { wide_mm: 180, narrow_mm: 150, slant_mm: 2840 }).why],
   ['belly', placeFigure(PLACE_FORMULAS.belly, { off_mm: 12, girth_mm: 1005 }).why],
   ['surplus of curved film', curvedEdge.surplus_mm.why],

@@ -37,6 +37,7 @@ const SINCE: Partial<Record<SurveyTable, Readonly<Record<string, unknown>>>> = {
   glassUnit: { edgeFinish: 'unseen', edgeDepth_nm: null },
   glassPane: unsaid(NEW_PANE, 'tint', 'coating', 'coatedSide', 'gasAfter'),
   surface: unsaid(NEW_SURFACE, 'edgesSeen'),
+  part: { planRadius_nm: null, edgeRadius_nm: null },
   siteFacts: {
     ...unsaid(NO_SITE_FACTS, 'sun', 'blind', 'heatOutlet', 'rescueGlass', 'consent'),
     ...unsaid(NO_SITE_FACTS, 'oldFilm', 'oldFilmArea_m2', 'oldFilmYears', 'residue'),

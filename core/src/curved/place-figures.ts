@@ -3,9 +3,11 @@ import {
   boxCorner,
   feedFor,
   flatCone,
+  strainInDish,
   strainInHollow,
   strainInSquare,
   strainInV,
+  strainOnCorner,
   strainRoundEdge,
 } from './other-places';
 
@@ -69,6 +71,31 @@ export const PLACE_FORMULAS = {
     inputs: { turned_mm: { word: 'turned down', unit: 'mm' } },
     of: ({ turned_mm }) => boxCorner(turned_mm).area,
   } satisfies Formula<{ readonly turned_mm: number }>,
+  dish: {
+    id: 'curved.dish',
+    word: 'mean stretch of the film over the dish',
+    says: 'e = (d ÷ a)², a half the width',
+    unit: 'share',
+    source: GEOMETRY,
+    inputs: {
+      width_mm: { word: 'width of the dish', unit: 'mm' },
+      depth_mm: { word: 'depth', unit: 'mm' },
+    },
+    of: ({ width_mm, depth_mm }) => strainInDish(width_mm / 2, depth_mm),
+  } satisfies Formula<Groove>,
+  roundedCorner: {
+    id: 'curved.roundedCorner',
+    word: 'film left over round the corner, at the foot of its rolled edge',
+    says: 'e = 1 − R ÷ (R − r + π·r ÷ 2)',
+    unit: 'share',
+    source: GEOMETRY,
+    inputs: {
+      plan_mm: { word: 'radius of the corner from above', unit: 'mm' },
+      edge_mm: { word: 'radius of the edge', unit: 'mm' },
+    },
+    of: ({ plan_mm, edge_mm }) =>
+      -strainOnCorner(plan_mm, edge_mm, plan_mm - edge_mm + (Math.PI * edge_mm) / 2),
+  } satisfies Formula<{ readonly plan_mm: number; readonly edge_mm: number }>,
   runsOff: {
     id: 'curved.runsOff',
     word: 'a straight edge runs off by',

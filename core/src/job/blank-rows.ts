@@ -120,6 +120,8 @@ export const NEW_PART: Omit<Part, 'surfaceId' | 'kind' | 'position'> = {
   width_nm: null,
   height_nm: null,
   depth_nm: null,
+  planRadius_nm: null,
+  edgeRadius_nm: null,
   form: 'none',
   count: 1,
   takenOffAt: null,

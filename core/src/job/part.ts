@@ -1,4 +1,13 @@
-export type PartKind = 'opening' | 'hardware' | 'obstacle' | 'damage' | 'furrow' | 'heater lines' | 'sensor';
+export type PartKind =
+  | 'opening'
+  | 'hardware'
+  | 'obstacle'
+  | 'damage'
+  | 'furrow'
+  | 'dish'
+  | 'box corner'
+  | 'heater lines'
+  | 'sensor';
 export type FurrowForm = 'none' | 'V' | 'square' | 'half round';
 
 /** Something that sits on a surface: cut out of it, taken off it, in the way, broken, or pressed into it. */
@@ -12,6 +21,9 @@ export interface Part {
   readonly width_nm: number | null;
   readonly height_nm: number | null;
   readonly depth_nm: number | null;
+  /** Of an outside corner seen from above, and of the edge that rolls over it. */
+  readonly planRadius_nm: number | null;
+  readonly edgeRadius_nm: number | null;
   readonly form: FurrowForm;
   readonly count: number;
   readonly takenOffAt: string | null;

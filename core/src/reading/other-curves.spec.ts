@@ -88,6 +88,40 @@ describe('what do other curved places ask of a film?', () => {
     );
     expect(curvesOf({ measure: even }, COLUMN)).toEqual([]);
   });
+  it('a dish stretches film by (depth ÷ half its width)² on the mean (closed form of a cap)', () => {
+    const part = [
+      row<RowOf<'part'>>({
+        ...{ ...NEW_PART, id: 'd', surfaceId: 'S', kind: 'dish', name: 'headlamp', position: 1 },
+        ...{ width_nm: 100 * MM, depth_nm: 20 * MM },
+      }),
+    ];
+    const [dish] = curvesOf({ part }, PANEL);
+    if (dish?.case !== 'dish') throw new Error('no dish');
+    const ball = (50 * 50 + 20 * 20) / (2 * 20);
+    expect(dish.strain.value).toBeCloseTo((2 * Math.PI * ball * 20) / (Math.PI * 50 * 50) - 1, 12);
+    expect(dish.verdict).toBe('hard');
+    expect(curvesOf({ part: part.map((own) => ({ ...own, depth_nm: null })) }, PANEL)).toEqual([]);
+  });
+  it('an outside corner leaves film over round the foot of its edge: arcs of the film and of the corner compared', () => {
+    const corner = (plan: number | null, edge: number | null) =>
+      row<RowOf<'part'>>({
+        ...{ ...NEW_PART, id: 'b', surfaceId: 'S', kind: 'box corner', name: 'bonnet', position: 1 },
+        ...{
+          planRadius_nm: plan === null ? null : plan * MM,
+          edgeRadius_nm: edge === null ? null : edge * MM,
+        },
+      });
+    const [own] = curvesOf({ part: [corner(200, 5)] }, PANEL);
+    if (own?.case !== 'rounded corner') throw new Error('no corner');
+    const film_mm = 195 + (Math.PI * 5) / 2;
+    expect(own.strain.value).toBeCloseTo((film_mm - 200) / film_mm, 12);
+    expect(own.verdict).toBe('easy');
+    expect(curvesOf({ part: [corner(20, 20)] }, PANEL)).toMatchObject([{ verdict: 'over the limit' }]);
+    expect(curvesOf({ part: [corner(null, 5)] }, PANEL)).toEqual([]);
+    expect(curvesOf({ part: [corner(200, 5)] }, PANEL, { shrinkLimit: null })).toMatchObject([
+      { verdict: 'unknown' },
+    ]);
+  });
   it('a flat surface has none', () => {
     expect(curvesOf({}, { kind: 'wall', shape: 'wall' })).toEqual([]);
   });

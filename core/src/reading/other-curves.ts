@@ -19,6 +19,19 @@ export type OtherCurve =
       readonly spare_mm: Reasoned<number>;
       readonly verdict: StrainVerdict;
     }
+  | {
+      readonly case: 'dish';
+      readonly name: string;
+      readonly strain: Reasoned<number>;
+      readonly verdict: StrainVerdict;
+    }
+  /** Film is left over round it, to be shrunk. */
+  | {
+      readonly case: 'rounded corner';
+      readonly name: string;
+      readonly strain: Reasoned<number>;
+      readonly verdict: StrainVerdict;
+    }
   | { readonly case: 'edge'; readonly strain: Reasoned<number>; readonly verdict: StrainVerdict }
   | { readonly case: 'turned corner'; readonly left_mm2: Reasoned<number> }
   | { readonly case: 'taper'; readonly runsOff_mm: Reasoned<number> }
@@ -32,6 +45,8 @@ export function otherCurvesOf(
 ): readonly OtherCurve[] {
   return [
     ...grooves(view, surface.id, film),
+    ...dishes(view, surface.id, film),
+    ...roundedCorners(view, surface.id, film),
     ...edges(view, surface.id, film),
     ...columns(view, surface, film),
   ];
@@ -43,6 +58,12 @@ function stretchVerdict(strain: number, { strainCareful, strainLimit }: FilmOfSh
   return strain <= (strainCareful ?? strainLimit) ? 'easy' : 'hard';
 }
 
+function shrinkVerdict(asked: number, { shrinkEasy, shrinkLimit }: FilmOfShop): StrainVerdict {
+  if (shrinkLimit === null) return 'unknown';
+  if (asked > shrinkLimit) return 'over the limit';
+  return asked <= (shrinkEasy ?? shrinkLimit) ? 'easy' : 'hard';
+}
+
 function grooves(view: JobView, surfaceId: string, film: FilmOfShop): readonly OtherCurve[] {
   return view.partsOf(surfaceId).flatMap(({ kind, name, form, width_nm, depth_nm }): OtherCurve[] => {
     if (kind !== 'furrow' || form === 'none' || width_nm === null || depth_nm === null) return [];
@@ -51,6 +72,28 @@ function grooves(view: JobView, surfaceId: string, film: FilmOfShop): readonly O
     const bears = Math.min(strain.value, film.strainLimit ?? 0);
     const spare_mm = placeFigure(PLACE_FORMULAS.feed, { width_mm, strain: strain.value, bears }, strain.why);
     return [{ case: 'groove', name, strain, spare_mm, verdict: stretchVerdict(strain.value, film) }];
+  });
+}
+
+function dishes(view: JobView, surfaceId: string, film: FilmOfShop): readonly OtherCurve[] {
+  return view.partsOf(surfaceId).flatMap(({ kind, name, width_nm, depth_nm }): OtherCurve[] => {
+    if (kind !== 'dish' || width_nm === null || width_nm === 0 || depth_nm === null) return [];
+    const strain = placeFigure(PLACE_FORMULAS.dish, {
+      width_mm: mmFromNm(width_nm),
+      depth_mm: mmFromNm(depth_nm),
+    });
+    return [{ case: 'dish', name, strain, verdict: stretchVerdict(strain.value, film) }];
+  });
+}
+
+/** An edge that rolls over no further than the corner itself is round. */
+function roundedCorners(view: JobView, surfaceId: string, film: FilmOfShop): readonly OtherCurve[] {
+  return view.partsOf(surfaceId).flatMap(({ kind, name, planRadius_nm, edgeRadius_nm }): OtherCurve[] => {
+    if (kind !== 'box corner' || planRadius_nm === null || edgeRadius_nm === null) return [];
+    if (planRadius_nm === 0) return [];
+    const [plan_mm, edge_mm] = [mmFromNm(planRadius_nm), mmFromNm(Math.min(edgeRadius_nm, planRadius_nm))];
+    const strain = placeFigure(PLACE_FORMULAS.roundedCorner, { plan_mm, edge_mm });
+    return [{ case: 'rounded corner', name, strain, verdict: shrinkVerdict(strain.value, film) }];
   });
 }
 
@@ -103,11 +146,7 @@ function columns(view: JobView, surface: RowOf<'surface'>, film: FilmOfShop): re
 /** A belly leaves film over at its ends, to be shrunk; a waist would have to stretch it. */
 function belly(off_mm: number, girth_mm: number, film: FilmOfShop): OtherCurve {
   const strain = placeFigure(PLACE_FORMULAS.belly, { off_mm, girth_mm });
-  const { shrinkEasy, shrinkLimit } = film;
   const asked = strain.value;
-  if (asked < 0) return { case: 'belly', strain, verdict: stretchVerdict(-asked, film) };
-  if (shrinkLimit === null) return { case: 'belly', strain, verdict: 'unknown' };
-  const verdict =
-    asked > shrinkLimit ? 'over the limit' : asked <= (shrinkEasy ?? shrinkLimit) ? 'easy' : 'hard';
+  const verdict = asked < 0 ? stretchVerdict(-asked, film) : shrinkVerdict(asked, film);
   return { case: 'belly', strain, verdict };
 }

@@ -247,6 +247,8 @@ export const part = pgTable(
     width_nm: nm(),
     height_nm: nm(),
     depth_nm: nm(),
+    planRadius_nm: nm(),
+    edgeRadius_nm: nm(),
     form: text().$type<Part['form']>().notNull(),
     count: integer().notNull(),
     takenOffAt: instant(),

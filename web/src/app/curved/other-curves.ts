@@ -57,6 +57,16 @@ export class OtherCurves {
           says: `${STRAIN_VERDICTS[curve.verdict]} ${curve.spare_mm.value > 0 ? shrinkWords.spareFilm(spare) : ''}`,
         };
       }
+      case 'dish':
+        return {
+          ...this.#share(shrinkWords.inDish(curve.name), curve.strain, curve.strain.value),
+          says: STRAIN_VERDICTS[curve.verdict],
+        };
+      case 'rounded corner':
+        return {
+          ...this.#share(shrinkWords.roundCorner(curve.name), curve.strain, curve.strain.value),
+          says: `${shrinkWords.cornerShrinks} ${STRAIN_VERDICTS[curve.verdict]}`,
+        };
       case 'edge':
         return {
           ...this.#share(shrinkWords.roundEdge, curve.strain, curve.strain.value),

@@ -126,6 +126,10 @@ export const shrinkWords = {
   unknownBecause: (why: string) => `Unknown. ${why}`,
   curvedPlaces: 'Curved places',
   inGroove: (name: string) => `Stretch in ${name === '' ? 'the groove' : name}, pressed in from its edges`,
+  inDish: (name: string) => `Mean stretch over ${name === '' ? 'the dish' : name}`,
+  roundCorner: (name: string) =>
+    `Left over round ${name === '' ? 'the corner' : name}, at the foot of its edge`,
+  cornerShrinks: 'To be shrunk there, or gathered into a cut that is not seen.',
   spareFilm: (length: string) => `Feed in ${length} of spare film first.`,
   roundEdge: 'Stretch of its outer face round the edge',
   belly: 'Off the straight taper, of the girth',

@@ -15,6 +15,8 @@ const KINDS: readonly { readonly kind: PartKind; readonly word: string }[] = [
   { kind: 'hardware', word: surveyWords.partToTakeOff },
   { kind: 'opening', word: surveyWords.opening },
   { kind: 'furrow', word: surveyWords.furrow },
+  { kind: 'dish', word: surveyWords.dish },
+  { kind: 'box corner', word: surveyWords.boxCorner },
   { kind: 'obstacle', word: surveyWords.obstacle },
   { kind: 'heater lines', word: surveyWords.heaterLines },
   { kind: 'sensor', word: surveyWords.sensor },
@@ -35,6 +37,18 @@ const FACTS: Readonly<Record<PartKind, readonly Fact[]>> = {
   obstacle: [NAME, ...PLACE, ...SIZE],
   'heater lines': [NAME, ...PLACE, ...SIZE, { key: 'remark', kind: 'text', word: surveyWords.remark }],
   sensor: [NAME, ...PLACE, ...SIZE, { key: 'remark', kind: 'text', word: surveyWords.remark }],
+  dish: [
+    NAME,
+    ...PLACE,
+    { key: 'width_nm', kind: 'length', word: surveyWords.width },
+    { key: 'depth_nm', kind: 'length', word: surveyWords.depth },
+  ],
+  'box corner': [
+    NAME,
+    ...PLACE,
+    { key: 'planRadius_nm', kind: 'length', word: surveyWords.planRadius },
+    { key: 'edgeRadius_nm', kind: 'length', word: surveyWords.edgeRadius },
+  ],
   furrow: [
     { key: 'form', kind: 'choice', word: surveyWords.form, options: ['none', 'V', 'square', 'half round'] },
     { key: 'width_nm', kind: 'length', word: surveyWords.widthOfOne },
