@@ -43,12 +43,12 @@ export default {
     {
       name: 'core-imports-from-the-allow-list',
       severity: 'error',
-      comment: 'linear algebra, astronomy, quantiles; nothing that touches a screen, disk, clock or network',
+      comment: 'linear algebra, astronomy, polygons, the normal distribution; nothing that touches a screen, disk, clock or network',
       from: { path: '^core/src/', pathNot: '\\.spec\\.ts$' },
       to: {
         path: '^node_modules/',
         pathNot:
-          '^node_modules/(ml-matrix|astronomy-engine|@stdlib/stats-base-dists-(chisquare|normal)-quantile)/',
+          '^node_modules/(ml-matrix|astronomy-engine|d3-polygon|polyclip-ts|@stdlib/stats-base-dists-(chisquare|normal)-(quantile|cdf|pdf))/',
       },
     },
     {
@@ -69,7 +69,7 @@ export default {
       severity: 'error',
       comment: 'docs/decisions/0003: job holds the words every room speaks',
       from: {
-        path: '^core/src/(measure|cutting|glazing|climate|scheduling|job|learned)/',
+        path: '^core/src/(measure|cutting|glazing|climate|scheduling|job|learned|strokes|trimming|liner)/',
         pathNot: '\\.spec\\.ts$',
       },
       to: {

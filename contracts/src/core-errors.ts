@@ -130,6 +130,16 @@ export const CORE_ERRORS: Readonly<Record<CoreErrorCode, ErrorEntry>> = {
     title: 'These taps do not square the picture',
     remedy: 'Tap the four corners of the frame again, from its upper left, clockwise; then the pattern.',
   },
+  STROKES_LAP: {
+    status: 422,
+    title: 'Strokes cannot lap by so much',
+    remedy: 'Take a lap that is less than the blade is wide, or a wider blade.',
+  },
+  STROKES_FACE: {
+    status: 422,
+    title: 'No strokes can be planned on this outline',
+    remedy: 'Correct the corners named; sides must not cross, and holes lie apart from each other.',
+  },
   CURVED_RANGE: {
     status: 422,
     title: 'Curved glass cannot be reckoned from this',

@@ -8,13 +8,22 @@ import {
   READING_INSTRUMENTS,
   type Reading,
   type ShrinkChanges,
+  type StrokeChanges,
   TEST_OUTCOMES,
   type TestPiece,
   type WaitEnd,
   type WorkRecord,
 } from '@yellow-pane/core/job';
 import * as z from 'zod';
-import { idSchema, instantSchema, positiveNanometres, signedNanometres, text, word } from './primitives';
+import {
+  idSchema,
+  instantSchema,
+  nanometres,
+  positiveNanometres,
+  signedNanometres,
+  text,
+  word,
+} from './primitives';
 import { signed } from './signed';
 
 const MOST_ROUNDS = 10_000;
@@ -100,10 +109,31 @@ export const shrinkChanges = z.strictObject({
   isTurned: z.boolean(),
 }) satisfies z.ZodType<ShrinkChanges>;
 
+/** An outline of thousands of corners has hardly more strokes. */
+const MOST_STROKES = 2000;
+const strokeKey = word(80);
+const strokePath = z
+  .array(z.strictObject({ x_nm: signedNanometres, y_nm: signedNanometres }))
+  .min(2)
+  .max(400);
+const strokesAt = z.array(z.strictObject({ key: strokeKey, path: strokePath })).max(MOST_STROKES);
+
+export const strokeChanges = z.strictObject({
+  blade_nm: positiveNanometres.nullable(),
+  overlap_nm: nanometres.nullable(),
+  first: z.enum(['left', 'right']),
+  people: z.literal([1, 2]),
+  reversed: z.array(strokeKey).max(MOST_STROKES),
+  left: z.array(strokeKey).max(MOST_STROKES),
+  moved: strokesAt,
+  drawn: strokesAt,
+  order: z.array(strokeKey).max(MOST_STROKES).nullable(),
+}) satisfies z.ZodType<StrokeChanges>;
+
 export const ownPlan = z.strictObject({
   applicationId: idSchema,
-  kind: z.literal('shrink'),
-  changes: shrinkChanges,
+  kind: z.enum(['shrink', 'stroke']),
+  changes: z.union([shrinkChanges, strokeChanges]),
   inputsHash: text(80),
 }) satisfies z.ZodType<OwnPlan>;
 

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it, test } from '@jest/globals';
+import { type EscapeNet, closedMaxima, firstTrap, lanesOverRectangle } from '../strokes';
 import { checkSurface, type Reading } from '../measure';
 import {
   type CurvedPatch,
@@ -168,6 +169,48 @@ const ASKED: readonly (readonly [RegExp, (inputs: Check['inputs']) => Figures])[
       };
     },
   ],
+  [
+    /^trap-spiral-out/,
+    ({ nx, keys }) => {
+      const wide = number(nx);
+      const ring = (cell: number): number =>
+        Math.min(
+          cell % wide,
+          wide - 1 - (cell % wide),
+          Math.floor(cell / wide),
+          wide - 1 - Math.floor(cell / wide),
+        );
+      const cells = Array.from({ length: wide * wide }, (_, cell) => cell);
+      const net: EscapeNet = {
+        count: cells.length,
+        times: Float64Array.from(cells, (cell) => list(keys)[ring(cell)] ?? 0),
+        isOpen: Uint8Array.from(cells, (cell) => (ring(cell) === 0 ? 1 : 0)),
+        mostNeighbours: 4,
+        neighbours: (cell, into) => {
+          const beside = [cell - wide, cell + wide]
+            .filter((other) => other >= 0 && other < cells.length)
+            .concat(
+              [cell - 1, cell + 1].filter((other) => Math.floor(other / wide) === Math.floor(cell / wide)),
+            );
+          beside.forEach((other, at) => {
+            into[at] = other;
+          });
+          return beside.length;
+        },
+      };
+      return { firstTrap: firstTrap(net) ?? -1, minVents: closedMaxima(net).length };
+    },
+  ],
+  [
+    /^coverage/,
+    ({ W, H, w, o, speed }) => {
+      const own = lanesOverRectangle(
+        { length: number(W), height: number(H), speed: number(speed) },
+        { blade_mm: number(w), overlap_mm: number(o) },
+      );
+      return { n: own.lanes, len: own.path, time: own.time, pitch: own.pitch };
+    },
+  ],
   [/^joint-arc/, ({ w, d }) => ({ eps: strainInHollow(number(w), number(d)) })],
   [/^edge-bend/, ({ t, r }) => ({ eps: strainRoundEdge(number(t), number(r)) })],
   [
@@ -212,8 +255,8 @@ const ASKED: readonly (readonly [RegExp, (inputs: Check['inputs']) => Figures])[
   ],
   [/^anchor-top-sphere/, heldAtTheTop],
 ];
-/** Not built yet: the simulator, the way out for air and water, what is from memory of films. */
-const TO_COME = /^(moving-gaussian|circle-mean|kinetics|stuck-pass|trap-|bond-|coverage|mem-)/;
+/** Not built yet: the simulator, joints of walls, what is from memory of films. */
+const TO_COME = /^(moving-gaussian|circle-mean|kinetics|stuck-pass|bond-|mem-)/;
 
 const allowed = ({ tol }: Check, name: string, wanted: number): number =>
   tol.rel === undefined

@@ -77,7 +77,15 @@ export {
   WALL_TEXTURES,
 } from './wall-facts';
 export type { FilmHold, ShelfMeasure, ShelfPane } from './shelf-pane';
-export { type OwnPlan, type ShrinkChanges, AS_RECKONED } from './own-plan';
+export {
+  type OwnPlan,
+  type ShrinkChanges,
+  type StrokeChanges,
+  type StrokeSpot,
+  AS_RECKONED,
+  STROKES_AS_RECKONED,
+  isShrinkChanges,
+} from './own-plan';
 export { type ShrinkStrip, type TestPiece, TEST_OUTCOMES } from './test-piece';
 export {
   type FoldSaid,

@@ -10,11 +10,47 @@ export interface ShrinkChanges {
 
 export const AS_RECKONED: ShrinkChanges = { line_nm: null, folds: null, isTurned: false };
 
+/** A place on a face as whoever works on it sees it, from its lower left corner upwards. */
+export interface StrokeSpot {
+  readonly x_nm: number;
+  readonly y_nm: number;
+}
+
+/** What a person wants otherwise of the strokes of a film, by the keys of strokes. */
+export interface StrokeChanges {
+  /** Null: as customary, as the hand asks for. */
+  readonly blade_nm: number | null;
+  readonly overlap_nm: number | null;
+  /** The half that is finished first. */
+  readonly first: 'left' | 'right';
+  readonly people: 1 | 2;
+  readonly reversed: readonly string[];
+  readonly left: readonly string[];
+  readonly moved: readonly { readonly key: string; readonly path: readonly StrokeSpot[] }[];
+  readonly drawn: readonly { readonly key: string; readonly path: readonly StrokeSpot[] }[];
+  /** All strokes in order; null: as reckoned. */
+  readonly order: readonly string[] | null;
+}
+
+export const STROKES_AS_RECKONED: StrokeChanges = {
+  blade_nm: null,
+  overlap_nm: null,
+  first: 'right',
+  people: 1,
+  reversed: [],
+  left: [],
+  moved: [],
+  drawn: [],
+  order: null,
+};
+
 /** A plan of one application: only what a person has changed of it, and of what it was reckoned then. */
 export interface OwnPlan {
   readonly applicationId: string;
-  readonly kind: 'shrink';
-  readonly changes: ShrinkChanges;
-  /** Of the glass as it was measured when the person changed it. */
+  readonly kind: 'shrink' | 'stroke';
+  readonly changes: ShrinkChanges | StrokeChanges;
+  /** Of the surface as it was measured when the person changed it. */
   readonly inputsHash: string;
 }
+
+export const isShrinkChanges = (changes: OwnPlan['changes']): changes is ShrinkChanges => 'isTurned' in changes;

@@ -30,6 +30,8 @@ export type CoreErrorCode =
   | 'WAITING_RANGE'
   | 'CURVED_RANGE'
   | 'SQUARING_TAPS'
+  | 'STROKES_LAP'
+  | 'STROKES_FACE'
   | 'SCHEDULE_RANGE'
   | 'SCHEDULE_UNKNOWN'
   | 'SCHEDULE_ID_TWICE'

@@ -19,7 +19,14 @@ import {
   withPlacesBetween,
 } from '../curved';
 import { hashText } from '../cutting';
-import { AS_RECKONED, NEW_DAY, type RowOf, type SeenFrom, type ShrinkChanges } from '../job';
+import {
+  AS_RECKONED,
+  NEW_DAY,
+  type RowOf,
+  type SeenFrom,
+  type ShrinkChanges,
+  isShrinkChanges,
+} from '../job';
 import { learnedOf } from '../learned';
 import { type SurfaceCheck, outlineBounds } from '../measure';
 import { mmFromNm } from '../quantity';
@@ -47,6 +54,9 @@ export function isDoorPane(view: JobView, surface: RowOf<'surface'>): boolean {
   return isOfVehicle(view, surface) && /\bdoor\b/i.test(surface.name);
 }
 
+/** What a person wants otherwise of a shrink plan, as it is kept. */
+export type ShrinkRow = RowOf<'ownPlan'> & { readonly changes: ShrinkChanges };
+
 /** Why there is no plan to shrink by. */
 export type NoShrink = 'not curved glass' | 'not measured' | 'no sags' | 'measures contradict';
 
@@ -70,7 +80,7 @@ export interface PaneShrink {
   readonly order: { readonly reason: OrderReason; readonly folds: readonly FoldInTurn[] };
   readonly helps: readonly Help[];
   readonly changes: ShrinkChanges;
-  readonly row: RowOf<'ownPlan'> | undefined;
+  readonly row: ShrinkRow | undefined;
   /** Of the glass as it is measured now. */
   readonly glassHash: string;
   /** A person changed the plan before the glass was measured otherwise. */
@@ -84,8 +94,10 @@ export type ShrinkToday =
 const NOT_CURVED: ShrinkToday = { kind: 'none', reason: 'not curved glass' };
 
 /** What a person wants otherwise of the shrink plan of a film; the last that was kept. */
-export function ownShrinkOf(view: JobView, applicationId: string): RowOf<'ownPlan'> | undefined {
-  return view.rows.ownPlan.findLast((own) => own.applicationId === applicationId);
+export function ownShrinkOf(view: JobView, applicationId: string): ShrinkRow | undefined {
+  return view.rows.ownPlan.findLast(
+    (own): own is ShrinkRow => own.applicationId === applicationId && isShrinkChanges(own.changes),
+  );
 }
 
 /** How curved film is held: as chosen, else by the pane. */
