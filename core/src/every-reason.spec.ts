@@ -3,6 +3,8 @@ import { join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { describe, expect, it } from '@jest/globals';
 import { blankFor, filmWeight, layOutInLevels, planOrderSteps, runThrough, sectorBlank } from './cutting';
+import { lapFor, lineChanceBy, passTime, reasonsFor, timeOf } from './strokes';
+import { trimPlan } from './trimming';
 import { PLACE_FORMULAS, USUAL_SHRINK_LIMITS, edgeFigures, placeFigure, shrinkPlan } from './curved';
 import { dropCount } from './cutting/blanks/drops';
 import { cellOf } from './cutting/blanks/pattern';
@@ -183,6 +185,21 @@ const FILM_RESULTS: readonly (readonly [string, readonly Step[]])[] = [
   ...stress.panes.map(({ pane, why }) => [`stress of pane ${pane}`, why] as const),
 ];
 
+const trimmed = trimPlan({
+  outline: [
+    { x: 0, y: 0 },
+    { x: 1200, y: 0 },
+    { x: 1200, y: 900 },
+    { x: 0, y: 900 },
+  ],
+  method: 'trim in place',
+  over: { top: 25, right: 25, bottom: 25, left: 25 },
+  factoryEdge: 'at the top',
+  from: 'a top corner down',
+  reach_mm: 1000,
+  point_mm: 6000,
+  gap_mm: { least: 1.5, most: 3 },
+});
 const FOLD_LIMITS = { most_mm: 12, free: 0.6, liesDownBy: 0.003 };
 const air = { air_C: 18, humidity: 0.5 };
 const roll = { length_m: 30, pitch_um: 90, coreRadius_mm: 38, start_C: -4, room_C: 18, within_K: 2 } as const;
@@ -256,6 +273,27 @@ const DETAILS: readonly (readonly [string, readonly Step[]])[] = [
   ['turned corner', placeFigure(PLACE_FORMULAS.corner, { turned_mm: 20 }).why],
   ['dish', placeFigure(PLACE_FORMULAS.dish, { width_mm: 100, depth_mm: 20 }).why],
   ['rounded corner', placeFigure(PLACE_FORMULAS.roundedCorner, { plan_mm: 200, edge_mm: 5 }).why],
+  ['lap of strokes', lapFor(6).why],
+  ['chance of a line', lineChanceBy(30, 6).why],
+  ['time for strokes', timeOf([], { speed_mms: 250, lift_s: 1.5 }).why],
+  [
+    'time for a pass',
+    passTime(
+      { wide_mm: 1200, high_mm: 900 },
+      { blade_mm: 150, overlap_mm: 30 },
+      { speed_mms: 250, lift_s: 1.5 },
+    ).why,
+  ],
+  ...reasonsFor({ isThick: false, isDry: false, thickness_um: 50 }).flatMap((own) =>
+    own.case === 'passes'
+      ? [['passes that pay', own.pay.why] as const]
+      : own.case === 'grain'
+        ? [['a grain', own.wide_mm.why] as const]
+        : [],
+  ),
+  ['length to trim', trimmed.length_mm.why],
+  ['points of a blade', trimmed.points.why],
+  ['light gap', trimmed.lightGap?.least.why ?? []],
   ['run off', placeFigure(PLACE_FORMULAS.runsOff, { wide_mm: 180, narrow_mm: 150, slant_mm: 2840 }).why],
   ['belly', placeFigure(PLACE_FORMULAS.belly, { off_mm: 12, girth_mm: 1005 }).why],
   ['surplus of curved film', curvedEdge.surplus_mm.why],

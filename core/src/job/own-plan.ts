@@ -53,4 +53,5 @@ export interface OwnPlan {
   readonly inputsHash: string;
 }
 
-export const isShrinkChanges = (changes: OwnPlan['changes']): changes is ShrinkChanges => 'isTurned' in changes;
+export const isShrinkChanges = (changes: OwnPlan['changes']): changes is ShrinkChanges =>
+  'isTurned' in changes;

@@ -50,6 +50,18 @@ export {
   whatNext,
 } from './progress';
 export { hoursOpen, hoursWithoutForecast, isBeyondForecast } from './hours-open';
+export { linerOf } from './liner';
+export { type StrokeRow, type StrokeTool, ownStrokesOf, strokeToolOf } from './stroke-tool';
+export {
+  type NoStrokes,
+  type StrokeCase,
+  type StrokeMoment,
+  type StrokesToday,
+  type StrokesWanted,
+  faceSeen,
+  strokesOf,
+} from './strokes';
+export { trimOf } from './trim';
 export { type FitNow, fitNow } from './fit-now';
 export {
   type ReadyAnswer,

@@ -19,14 +19,7 @@ import {
   withPlacesBetween,
 } from '../curved';
 import { hashText } from '../cutting';
-import {
-  AS_RECKONED,
-  NEW_DAY,
-  type RowOf,
-  type SeenFrom,
-  type ShrinkChanges,
-  isShrinkChanges,
-} from '../job';
+import { AS_RECKONED, NEW_DAY, type RowOf, type SeenFrom, type ShrinkChanges, isShrinkChanges } from '../job';
 import { learnedOf } from '../learned';
 import { type SurfaceCheck, outlineBounds } from '../measure';
 import { mmFromNm } from '../quantity';

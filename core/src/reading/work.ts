@@ -12,9 +12,11 @@ import { glassWeight } from '../glazing';
 import { type Known, NEW_DAY, type RowOf, isPlastic, isWall } from '../job';
 import { type DisplayUnits, mmFromNm } from '../quantity';
 import { RULES } from '../rules';
+import { passTime } from '../strokes';
 import { blankOf } from './blank';
 import type { JobView } from './job-view';
 import { isOfVehicle } from './place';
+import { strokeToolOf } from './stroke-tool';
 import { isDoorPane, isShrunk, shrinkOf } from './shrink';
 import { checkOf } from './surface';
 
@@ -107,7 +109,24 @@ function sizeCase(view: JobView, application: RowOf<'application'>): Partial<Wor
     ...(foot_m === undefined ? {} : { foot_m, top_m: foot_m + height_m }),
     ...(surplus.length === 0 ? {} : { surplus_mm: Math.max(...surplus) }),
     ...shrinkCase(view, application),
+    ...passCase(view, application, sizes.aroundWidth_mm.value, sizes.aroundHeight_mm.value),
     ...weightCase(view, surfaceId, sizes.area_mm2.value / MM2_PER_M2),
+  };
+}
+
+/** Passes with the blade, as the hand and its blade ask for; the last one of thick film laps by half. */
+function passCase(
+  view: JobView,
+  application: RowOf<'application'>,
+  wide_mm: number,
+  high_mm: number,
+): Pick<WorkStepsInput, 'pass_min' | 'hardPass_min'> {
+  const { tool, pace } = strokeToolOf(view, application);
+  if (tool.overlap_mm >= tool.blade_mm) return {};
+  const half = { ...tool, overlap_mm: tool.blade_mm / 2 };
+  return {
+    pass_min: passTime({ wide_mm, high_mm }, tool, pace),
+    hardPass_min: passTime({ wide_mm, high_mm }, half, pace),
   };
 }
 

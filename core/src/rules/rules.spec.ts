@@ -14,6 +14,10 @@ import { rulesDocument } from './rules-document';
  * ours.
  */
 const SAID: readonly (readonly [RuleKey, number, string])[] = [
+  ['untrimmedEdge', 13, 'common practice'],
+  ['columnTurn', 50, 'common practice'],
+  ['columnTurnLap', 10, 'our guess'],
+  ['wallLap', 50, 'common practice'],
   ['columnLap', 25, 'common practice'],
   ['doubleCut', 50, 'common practice'],
   ['cuttingGuide', 25, 'common practice'],

@@ -1,5 +1,6 @@
 import { COMMON_PRACTICE, type Source } from '../quantity';
 import { CURVED_RULES } from './curved-rules';
+import { STROKE_RULES } from './stroke-rules';
 import { OURS, type Rule } from './rule';
 
 const TWO_FILMS: Source = {
@@ -123,6 +124,7 @@ export const RULES = {
     source: COMMON_PRACTICE,
   },
   ...CURVED_RULES,
+  ...STROKE_RULES,
   waterFilm: {
     value: 60,
     least: 20,

@@ -1,5 +1,5 @@
 export { type Coverage, type Gap, coverageOf } from './coverage';
-export { columnStrips } from './column-strips';
+export { columnStrips, columnStrokes } from './column-strips';
 export {
   type Face,
   type Ring,
@@ -25,7 +25,7 @@ export {
 } from './lap';
 export { type Tool, lanesOver, lanesOverRectangle, leastLanes } from './lanes';
 export { LOCK_FIGURES, type LockFigure } from './lock-strokes';
-export { PACE_FORMULA, type Pace, timeOf } from './pace';
+export { PACE_FORMULA, PASS_FORMULA, type Pace, passTime, timeOf } from './pace';
 export { type PlanAsked, type PlannedStrokes, planStrokes } from './plan-strokes';
 export {
   type Passes,
@@ -50,3 +50,11 @@ export {
 } from './stroke';
 export { plateStiffness, tentRadius } from './tent';
 export { type Bubble, type EscapeNet, bubblesOf, closedMaxima, firstTrap } from './traps';
+export { cutOut, faceWithin } from './cut-out';
+export { insetFace } from './inset';
+export { withChanges } from './own-strokes';
+export { type JudgedStrokes, type StrokesAsked, judgeStrokes, reckonStrokes } from './reckon-strokes';
+export { timeOfTwo } from './two-people';
+export { REASON_FORMULAS, type FilmPressed, type StrokeReason, reasonsFor } from './why-so';
+export { SAMPLE_KINDS, type SampleKind, sampleFace } from './sample-faces';
+export { sampleNet, trapsByBruteForce } from './sample-nets';

@@ -1,4 +1,5 @@
 import { type Formula, type Reasoned, applyFormula } from '../quantity';
+import { type Tool, lanesOver } from './lanes';
 import { type Stroke, lengthOf, movesBetween } from './stroke';
 
 /** How fast a hand goes. */
@@ -28,7 +29,7 @@ export const PACE_FORMULA: Formula<{
   },
   inputs: {
     length_mm: { word: 'length of all strokes', unit: 'mm' },
-    lifts: { word: 'strokes', unit: '' },
+    lifts: { word: 'strokes', unit: 'strokes' },
     moves_mm: { word: 'empty ways between them', unit: 'mm' },
     speed_mms: { word: 'speed of the blade', unit: 'mm/s' },
     lift_s: { word: 'lifting and wiping', unit: 's' },
@@ -36,6 +37,47 @@ export const PACE_FORMULA: Formula<{
   of: ({ length_mm, lifts, moves_mm, speed_mms, lift_s }) =>
     length_mm / speed_mms + lifts * lift_s + moves_mm / MOVE_MMS,
 };
+
+/** One pass over a face that is as wide and as high, before anybody has planned it. */
+export const PASS_FORMULA: Formula<{
+  wide_mm: number;
+  high_mm: number;
+  lanes: number;
+  speed_mms: number;
+  lift_s: number;
+}> = {
+  id: 'strokes.pass',
+  word: 'time for one pass',
+  says: 't = (n·(w + 60 mm) + h + 2·(w + h)) ÷ speed + (2·n + 7) · lift + n·w ÷ 1 m a second',
+  unit: 'min',
+  source: {
+    kind: 'our guess',
+    text: 'lanes, lock and edges of a rectangle: plane geometry; speed and lift: our guess until a crew has timed its own, see Settings',
+  },
+  inputs: {
+    wide_mm: { word: 'width', unit: 'mm' },
+    high_mm: { word: 'height', unit: 'mm' },
+    lanes: { word: 'lanes', unit: 'lanes' },
+    speed_mms: { word: 'speed of the blade', unit: 'mm/s' },
+    lift_s: { word: 'lifting and wiping', unit: 's' },
+  },
+  of: ({ wide_mm, high_mm, lanes, speed_mms, lift_s }) =>
+    ((lanes * (wide_mm + 60) + high_mm + 2 * (wide_mm + high_mm)) / speed_mms +
+      (2 * lanes + 7) * lift_s +
+      (lanes * wide_mm) / MOVE_MMS) /
+    60,
+};
+
+/** How long one pass takes over a rectangle, min. */
+export function passTime(
+  { wide_mm, high_mm }: { readonly wide_mm: number; readonly high_mm: number },
+  tool: Pick<Tool, 'blade_mm' | 'overlap_mm'>,
+  { speed_mms, lift_s }: Pace,
+): Reasoned<number> {
+  const lanes = lanesOver(high_mm, tool);
+  const step = applyFormula(PASS_FORMULA, { wide_mm, high_mm, lanes, speed_mms, lift_s });
+  return { value: step.value, why: [step] };
+}
 
 /** How long one pass takes, s. */
 export function timeOf(strokes: readonly Stroke[], { speed_mms, lift_s }: Pace): Reasoned<number> {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { STROKES_AS_RECKONED } from '../job';
 import { type CoreError } from '../quantity';
+import { columnStrips } from './column-strips';
 import { type Face, areaOfFace, boundsOf, faceOf, longestUpright } from './face';
 import { insetFace } from './inset';
 import { leastLanes } from './lanes';
@@ -9,7 +10,9 @@ import { withChanges } from './own-strokes';
 import { planStrokes } from './plan-strokes';
 import { type StrokesAsked, judgeStrokes, reckonStrokes } from './reckon-strokes';
 import { SAMPLE_KINDS, sampleFace } from './sample-faces';
-import { endOf, lengthOf, startOf } from './stroke';
+import { lapFor, lineChanceBy } from './lap';
+import { type FilmPressed, reasonsFor } from './why-so';
+import { type Stroke, endOf, lengthOf, reversed, squareStroke, startOf } from './stroke';
 import { cutOut } from './cut-out';
 import { timeOfTwo } from './two-people';
 import { timeOf } from './pace';
@@ -257,8 +260,8 @@ describe('closed edges and a person’s own strokes', () => {
     expect(timeOfTwo(PANE, two, pace)).toBeLessThan(0.7 * timeOf(one, pace).value);
     expect(judgeStrokes(asked(PANE), two).findings.vents).toBe(0);
   });
-  it('a column: strips from the fixed side out, from mid height down, then up; dry film is not lifted (model 1.6)', () => {
-    const column = { ...faceOf([rectangle(1030, 2425)]), closed: [[false, false, false, true]] };
+  it('a column: from the middle out, one wing and then the other, each strip from mid height down, then up (model 1.6)', () => {
+    const column = faceOf([rectangle(1030, 2425)]);
     const own = asked(column, {
       way: 'round a column',
       isDry: true,
@@ -267,7 +270,59 @@ describe('closed edges and a person’s own strokes', () => {
     const judged = judgeStrokes(own, reckonStrokes(own));
     expect(judged.coverage.share).toBeCloseTo(1, 12);
     expect(judged.findings).toMatchObject({ vents: 0, lifted: [] });
-    expect(startOf(judged.strokes[0] ?? { path: [] })).toEqual({ x: 25, y: 2425 / 2 + 30 });
+    expect(
+      judged.strokes.slice(0, 2).map((stroke) => [startOf(stroke).x, startOf(stroke).y, endOf(stroke).y]),
+    ).toEqual([
+      [540, 2425 / 2 + 30, 0],
+      [540, 2425 / 2 - 30, 2425],
+    ]);
+  });
+  it('a stroke that rises above loose film is named; on dry film nothing runs down; level and falling ones may', () => {
+    const up = squareStroke('up', { x: 600, y: 400 }, { x: 600, y: 800 }, 150);
+    const lifted = (isDry: boolean, strokes: readonly Stroke[]) =>
+      judgeStrokes(asked(PANE, { isDry }), strokes).findings.lifted;
+    expect(lifted(false, [up])).toEqual([0]);
+    expect(lifted(true, [up])).toEqual([]);
+    expect(lifted(false, [reversed(up)])).toEqual([]);
+    const hardlyRising = squareStroke('level', { x: 100, y: 400 }, { x: 900, y: 440 }, 150);
+    expect(lifted(false, [hardlyRising])).toEqual([]);
+  });
+  it('from a fixed side out, as the paper has it: 24 strips a unrolled 0.968 m', () => {
+    const column = { ...faceOf([rectangle(967.6, 2425)]), closed: [[false, false, false, true]] };
+    const strips = columnStrips(column, [0, 967.6], { blade_mm: 50, overlap_mm: 10 });
+    expect(strips).toHaveLength(48);
+    const judged = judgeStrokes(
+      asked(column, { isDry: true, tool: { blade_mm: 50, overlap_mm: 10, card_mm: 40 } }),
+      strips,
+    );
+    expect(judged.coverage.share).toBeCloseTo(1, 12);
+    expect(judged.findings.vents).toBe(0);
+  });
+});
+
+describe('why strokes are led as they are', () => {
+  const reasons = (own: Partial<FilmPressed> = {}) =>
+    reasonsFor({ isThick: false, isDry: false, thickness_um: 50, ...own });
+  it('two passes pay with a good blade, more with a worn one; film laid dry has no water', () => {
+    const passes = reasons().find((own) => own.case === 'passes');
+    if (passes?.case !== 'passes') throw new Error('no passes');
+    expect(passes.pay.value).toBe(2);
+    expect(passes.worn.value).toBeGreaterThan(passes.pay.value);
+    expect(reasons({ isDry: true }).map((own) => own.case)).toEqual(['grain']);
+  });
+  it('a grain of 0.1 mm looks 2.8 mm wide under 50 µm, 5.3 under 200 µm of security film (model 1.3)', () => {
+    const wide = (own: Partial<FilmPressed>): number => {
+      const grain = reasons(own).find((reason) => reason.case === 'grain');
+      return grain?.case === 'grain' ? grain.wide_mm.value : 0;
+    };
+    expect(wide({})).toBeCloseTo(2.8, 1);
+    expect(wide({ isThick: true, thickness_um: 200 })).toBeCloseTo(5.3, 1);
+  });
+  it('a hand that strays 6 mm laps 30 mm, a trainee 43; at that a line is left at one place in a hundred', () => {
+    expect(lapFor(6).value).toBeCloseTo(29.8, 9);
+    expect(lapFor(10).value).toBeCloseTo(43, 9);
+    expect(lineChanceBy(lapFor(6).value, 6).value).toBeCloseTo(0.01, 3);
+    expect(lineChanceBy(10, 6).value).toBe(0.5);
   });
 });
 

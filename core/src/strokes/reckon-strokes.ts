@@ -1,5 +1,5 @@
 import { CoreError } from '../quantity';
-import { columnStrips } from './column-strips';
+import { columnStrokes } from './column-strips';
 import { type Coverage, coverageOf } from './coverage';
 import { type Face, boundsOf } from './face';
 import { type Findings, type WaterWays, findingsOf, waterWays } from './findings';
@@ -44,7 +44,7 @@ const MOST_POINTS = 5000;
 export function reckonStrokes(asked: StrokesAsked): readonly Stroke[] {
   refuse(asked);
   const { face, tool, way, first, people } = asked;
-  if (way === 'round a column') return columnStrips(face, tool, 'left');
+  if (way === 'round a column') return columnStrokes(face, tool, first);
   const { strokes } = planStrokes(face, tool, asked);
   return people === 2 ? sharedByTwo(face, strokes, first) : strokes;
 }

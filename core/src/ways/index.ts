@@ -1,5 +1,5 @@
 export { type Caution, CAUTIONS } from './cautions';
-export { type WorkStepsInput, schoolCaseOf, stepCaseOf } from './work-case';
+export { type WorkStepsInput, isLargeSheet, schoolCaseOf, stepCaseOf } from './work-case';
 export {
   MINUTES_FORMULA,
   type WorkStep,
@@ -17,6 +17,7 @@ export {
   type Pause,
   type SharedTool,
   type StepCase,
+  type StepDrawing,
   type StepTemplate,
   TEMPLATES,
   type Wanted,

@@ -1,6 +1,6 @@
 import type { CutMethod, FilmFamily, Known, SurfaceCondition, SurfaceShape } from '../job';
 import type { Learned } from '../learned';
-import type { DisplayUnits } from '../quantity';
+import type { DisplayUnits, Reasoned } from '../quantity';
 import { RULES } from '../rules';
 import { type ChosenSchools, type SchoolCase, schoolsTaken } from './schools';
 import type { StepCase } from './templates';
@@ -73,6 +73,11 @@ export interface WorkStepsInput {
   /** How figures in the words are said; metric unless told. */
   readonly units?: DisplayUnits;
   readonly primer?: StepCase['primer'];
+  /**
+   * One pass with the blade over all of it, strokes lapping as the hand asks for, and lapping by half; min.
+   */
+  readonly pass_min?: Reasoned<number>;
+  readonly hardPass_min?: Reasoned<number>;
   readonly learned?: readonly Learned[];
 }
 

@@ -1,4 +1,4 @@
-import { type Basis, learnedOf, sourceOf } from '../learned';
+import { type Basis, type DurationKey, type Learned, learnedOf, sourceOf } from '../learned';
 import { type DisplayUnits, type Formula, type Reasoned, applyFormula } from '../quantity';
 import { RULES } from '../rules';
 import { type Caution, caution } from './cautions';
@@ -12,6 +12,7 @@ import {
   type Pause,
   type SharedTool,
   type StepCase,
+  type StepDrawing,
   type StepTemplate,
   type Wanted,
   TEMPLATES,
@@ -51,6 +52,7 @@ export interface WorkStep {
   /** Done for all of a row or room before any of it goes on. */
   readonly over: 'the row' | 'the room' | null;
   readonly wants: readonly Wanted[];
+  readonly draws: StepDrawing | null;
   /** People at once. */
   readonly crew: number;
   readonly skill: 'film' | 'heat' | null;
@@ -133,6 +135,7 @@ function workStepOf(
     standsOutside: step.standsOutside ?? false,
     over: step.over ?? null,
     wants: step.wants ?? [],
+    draws: step.draws ?? null,
     crew: crewOf(step, input),
     skill: step.skill ?? null,
     shared,
@@ -236,12 +239,14 @@ function minutesOf(step: StepTemplate, input: WorkStepsInput, rounds: number): R
     learned = [],
   } = input;
   const counted_m2 = step.key === 'remove-old' ? (input.oldFilm_m2 ?? area_m2) : area_m2;
-  const used = step.takes.map((key) => learnedOf(key, learned));
+  const all = step.takes.map((key) => learnedOf(key, learned));
+  const passes = passesOf(step, input, all);
+  const used = all.filter(({ key }) => passes === undefined || key !== PRESSED);
   const sum_min = used.reduce((sum, { value, unit }) => {
     if (unit === 'min/m²') return sum + value * counted_m2;
     if (unit !== 'min/m') return sum + value * rounds;
     return sum + value * (step.along === 'height' ? height_m * rounds : edge_m);
-  }, 0);
+  }, passes?.value ?? 0);
   const source =
     used.every(({ basis }) => basis === 'measured') && used.length > 0
       ? sourceOf('measured')
@@ -251,7 +256,24 @@ function minutesOf(step: StepTemplate, input: WorkStepsInput, rounds: number): R
     { sum_min, times: isHardToReach ? learnedOf('work-hard', learned).value : 1 },
     { source, remark: used.map(({ word, value, unit }) => `${word}: ${value} ${unit}`).join('; ') },
   );
-  return { value: trace.value, why: [trace] };
+  return { value: trace.value, why: [...(passes?.why ?? []), trace] };
+}
+
+const PRESSED: DurationKey = 'work-squeeze';
+
+/**
+ * By the strokes it takes, while nobody has timed how long a square metre takes; undefined: by the square
+ * metre.
+ */
+function passesOf(
+  { passes }: StepTemplate,
+  { pass_min, hardPass_min }: WorkStepsInput,
+  all: readonly Learned[],
+): Reasoned<number> | undefined {
+  if (passes === undefined || all.some(({ key, basis }) => key === PRESSED && basis !== 'ours'))
+    return undefined;
+  if (passes === 'hard') return hardPass_min;
+  return pass_min === undefined ? undefined : { value: passes * pass_min.value, why: pass_min.why };
 }
 
 /** At the surface itself, above reach: the ladder is needed, and booked. */

@@ -8,7 +8,7 @@ const turnsOf = ({ girth_mm }: StepCase): number =>
   girth_mm === null
     ? 1
     : Math.round((girth_mm + RULES.columnLap.value - RULES.linerStrip.value) / 2 / TURN_MM);
-const TURN_MM = 50;
+const TURN_MM = RULES.columnTurn.value;
 
 const round = (key: string, wing: string, why: string): StepTemplate => ({
   key,
@@ -31,6 +31,7 @@ const round = (key: string, wing: string, why: string): StepTemplate => ({
   shared: ['ladder'],
   takes: ['work-lay-half'],
   rounds: turnsOf,
+  draws: 'strokes',
   crew: 2,
   skill: 'film',
   needsFit: true,

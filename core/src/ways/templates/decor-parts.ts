@@ -205,6 +205,7 @@ export const LAY: StepTemplate = {
   needsFit: true,
   air: 'wants clean air',
   takes: ['work-handling', 'work-lay-dry'],
+  draws: 'strokes',
   rounds: ({ drops }) => drops,
 };
 export const CUT: StepTemplate = {

@@ -10,6 +10,7 @@ const OPENS = {
   tools: ['pump sprayer', 'liner bin'],
   cautions: ['liner', 'largeSheet', 'wetFloor'],
   slip: 'wet glass and film',
+  draws: 'liner',
   takes: ['work-handling', 'work-liner'],
   skill: 'film',
   needsFit: true,

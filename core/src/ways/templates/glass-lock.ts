@@ -1,3 +1,4 @@
+import { RULES } from '../../rules';
 import { mm } from '../step-numbers';
 import { ONE_GO } from './pauses';
 import type { StepCase, StepTemplate } from './template';
@@ -7,11 +8,12 @@ const locked =
   ({ schools }: StepCase): boolean =>
     schools.lock === school;
 const LOCKS = {
-  numbers: { inset: mm(13) },
+  numbers: { inset: mm(RULES.untrimmedEdge.value) },
   why: 'Tools run on wet film only; near an untrimmed edge, capillary action draws dirt in.',
   tools: ['pump sprayer', 'hard squeegee'],
   cautions: ['wetFloor'],
   takes: ['work-lock'],
+  draws: 'lock',
   skill: 'film',
   needsFit: true,
   air: 'wants clean air',

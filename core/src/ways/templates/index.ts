@@ -54,4 +54,13 @@ export function isHandover(step: string): boolean {
 }
 
 export { numbersOf, wordsOf } from './template';
-export type { Closes, Pause, SharedTool, StepCase, StepTemplate, Wanted, WorkTemplate } from './template';
+export type {
+  Closes,
+  Pause,
+  SharedTool,
+  StepCase,
+  StepDrawing,
+  StepTemplate,
+  Wanted,
+  WorkTemplate,
+} from './template';

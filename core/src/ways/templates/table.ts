@@ -51,6 +51,7 @@ export const TABLE: WorkTemplate = {
       needsFit: true,
       air: 'wants clean air',
       takes: ['work-handling', 'work-lay-dry'],
+      draws: 'strokes',
     },
     {
       ...HOT_DECOR,

@@ -75,6 +75,9 @@ export type Variant = {
   };
 }[SchoolKey];
 
+/** A drawing of its own. */
+export type StepDrawing = 'lock' | 'strokes' | 'trim' | 'liner';
+
 /** One step of a way of working. Its key never changes once people have ticked it. */
 export interface StepTemplate {
   readonly key: string;
@@ -117,6 +120,10 @@ export interface StepTemplate {
   /** Done for all of a row or room before any of it goes on. */
   readonly over?: 'the row' | 'the room';
   readonly wants?: readonly Wanted[];
+  /** What is drawn with it: strokes that lock, all strokes, what is trimmed, how the liner comes off. */
+  readonly draws?: StepDrawing;
+  /** How often one goes over it with the blade, and whether each point is gone over twice the last time. */
+  readonly passes?: 1 | 2 | 'hard';
   /** Of the line itself; absent: common practice. */
   readonly basis?: Basis;
 }
