@@ -72,6 +72,7 @@ export {
   weatherStateSchema,
 } from './weather';
 export { scheduleRequestSchema, sunRequestSchema, waitsRequestSchema } from './reckon-day';
+export { strokesRequestSchema } from './reckon-strokes';
 export {
   type FilmSheet,
   type FilmSheetType,

@@ -21,6 +21,13 @@ const LEAST: Readonly<Record<string, object>> = {
   'shrink-plan': {
     readings: [{ id: 'w', kind: 'distance', from: 'tl', to: 'tr', value_mm: 900, instrument: 'tape' }],
   },
+  strokes: {
+    outline: [
+      { x: 0, y: 0 },
+      { x: 900, y: 0 },
+      { x: 900, y: 1200 },
+    ],
+  },
   glazing: { panes: [{ tint: 'clear', thickness_mm: 6 }] },
   'thermal-stress': {
     panes: [{ tint: 'clear', thickness_mm: 6, treatment: 'annealed' }],

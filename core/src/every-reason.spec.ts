@@ -284,11 +284,11 @@ const DETAILS: readonly (readonly [string, readonly Step[]])[] = [
       { speed_mms: 250, lift_s: 1.5 },
     ).why,
   ],
-  ...reasonsFor({ isThick: false, isDry: false, thickness_um: 50 }).flatMap((own) =>
+  ...reasonsFor({ isThick: false, isDry: false, thickness_um: 50 }).flatMap((own): readonly (readonly [string, readonly Step[]])[] =>
     own.case === 'passes'
-      ? [['passes that pay', own.pay.why] as const]
+      ? [['passes that pay', own.pay.why]]
       : own.case === 'grain'
-        ? [['a grain', own.wide_mm.why] as const]
+        ? [['a grain', own.wide_mm.why]]
         : [],
   ),
   ['length to trim', trimmed.length_mm.why],

@@ -10,6 +10,7 @@ import {
   privacyRequestSchema,
   stressRequestSchema,
 } from '../reckon';
+import { strokesRequestSchema } from '../reckon-strokes';
 import { scheduleRequestSchema, sunRequestSchema, waitsRequestSchema } from '../reckon-day';
 import type { Route } from './route';
 
@@ -36,6 +37,13 @@ export const RECKON_ROUTES: readonly Route[] = [
     path: '/api/reckon/shrink-plan',
     says: 'Film to be shrunk on a curved pane: the line it lies straight on, what is left over above and below, folds and where, and in four words whether the film bears it, for both ways of holding',
     body: shrinkPlanRequestSchema,
+    answer: reasoned,
+  },
+  {
+    method: 'post',
+    path: '/api/reckon/strokes',
+    says: 'Strokes that press film out over any outline: order, exact share they go over, gaps, what is shut in and by which stroke, time; or the same of strokes of one’s own; edges to trim; how the liner comes off',
+    body: strokesRequestSchema,
     answer: reasoned,
   },
   {

@@ -15,3 +15,12 @@ export { type Figures, type Messages, capital, counted, figuresIn, sentenceOf } 
 export { closedWords } from './closed-words';
 export { type PlanWords, brokenInWords, reliefInWords } from './plan-words';
 export { type WaitWords, blockedWords, neverWords, waitWords } from './wait-words';
+export {
+  edgeWords,
+  holdsWords,
+  linerPartWords,
+  linerWords,
+  notTrimmedWords,
+  strokeNoteWords,
+  strokeReasonWords,
+} from './stroke-words';

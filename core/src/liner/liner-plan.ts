@@ -163,14 +163,12 @@ function standing({ width_mm, way }: LinerAsked, people: 1 | 2): readonly LinerP
   const other = (holds: Holds, x: number): LinerPerson => ({ number: 2, at: { x, y: below }, holds });
   if (people === 1)
     return [one(way === 'halves on the glass' ? 'the roll' : 'both upper corners', width_mm / 2)];
-  switch (way) {
-    case 'tape tabs':
-      return [one('upper left corner', width_mm / 4), other('upper right corner', (3 * width_mm) / 4)];
-    case 'halves on the glass':
-      return [one('the roll', width_mm / 4), other('the liner', (3 * width_mm) / 4)];
-    default:
-      return [one('both upper corners', width_mm / 3), other('the liner', (2 * width_mm) / 3)];
-  }
+  if (way === 'tape tabs')
+    return [one('upper left corner', width_mm / 4), other('upper right corner', (3 * width_mm) / 4)];
+  return [
+    one(way === 'halves on the glass' ? 'the roll' : 'both upper corners', width_mm / 4),
+    other('the liner', (3 * width_mm) / 4),
+  ];
 }
 
 /**

@@ -51,10 +51,11 @@ export {
 export { plateStiffness, tentRadius } from './tent';
 export { type Bubble, type EscapeNet, bubblesOf, closedMaxima, firstTrap } from './traps';
 export { cutOut, faceWithin } from './cut-out';
-export { insetFace } from './inset';
+export { crossesItself, insetFace } from './inset';
 export { withChanges } from './own-strokes';
 export { type JudgedStrokes, type StrokesAsked, judgeStrokes, reckonStrokes } from './reckon-strokes';
 export { timeOfTwo } from './two-people';
 export { REASON_FORMULAS, type FilmPressed, type StrokeReason, reasonsFor } from './why-so';
 export { SAMPLE_KINDS, type SampleKind, sampleFace } from './sample-faces';
 export { sampleNet, trapsByBruteForce } from './sample-nets';
+export { LINE_MM, type StrokeNote, notesOf } from './stroke-notes';

@@ -5,12 +5,14 @@ import {
   layoutRequestSchema,
   measureRequestSchema,
   shrinkPlanRequestSchema,
+  strokesRequestSchema,
 } from '@yellow-pane/contracts';
 import { blankFor, layOutInLevels } from '@yellow-pane/core/cutting';
 import { checkSurface, reckonNetwork } from '@yellow-pane/core/measure';
 import { Router } from 'express';
 import { parseBody } from '../../http/refusal';
 import { reckonShrink } from './shrink';
+import { strokesAnswer } from './strokes';
 import type { Searching } from './search/searching';
 
 /** Core's questions over the wire, without a job: the same functions the pages use. */
@@ -25,6 +27,9 @@ export function reckonRoutes({ search }: { readonly search: Searching }): Router
   });
   routes.post('/api/reckon/shrink-plan', (request, response) => {
     response.json(reckonShrink(parseBody(shrinkPlanRequestSchema, request.body)));
+  });
+  routes.post('/api/reckon/strokes', (request, response) => {
+    response.json(strokesAnswer(parseBody(strokesRequestSchema, request.body)));
   });
   routes.post('/api/reckon/blank', (request, response) => {
     response.json(blankFor(parseBody(blankRequestSchema, request.body)));
