@@ -2,24 +2,10 @@ import { NOT_BEGUN } from '@yellow-pane/core/job';
 import type { Page } from '@playwright/test';
 import sharp from 'sharp';
 import { v7 as newId } from 'uuid';
+import { type Rows, idOf, put, rowsOf } from './fit-steps';
 import { allSaved, copyOfDemo, expect, newContext, test } from './house';
 import { NOW } from './when';
 
-type Rows = Readonly<
-  Record<string, readonly (Readonly<Record<string, unknown>> & { readonly id: string })[]>
->;
-
-async function rowsOf(page: Page, job: string): Promise<Rows> {
-  return ((await (await page.request.get(`/api${job}`)).json()) as { readonly rows: Rows }).rows;
-}
-async function put(page: Page, job: string, ops: readonly object[]): Promise<void> {
-  const answer = await page.request.post(`/api${job}/changes`, {
-    data: { id: newId(), session: newId(), who: 'Finch', ops },
-  });
-  expect(answer.status()).toBe(200);
-}
-const idOf = (rows: Rows, tag: string): string =>
-  rows['surface']?.find((row) => row['tag'] === tag)?.id ?? '';
 const filmOn = (rows: Rows, tag: string): string =>
   rows['application']?.find((row) => row['surfaceId'] === idOf(rows, tag))?.id ?? '';
 const step = (page: Page) => page.getByRole('region', { name: 'Step', exact: true });

@@ -3,7 +3,17 @@ import { join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { describe, expect, it } from '@jest/globals';
 import { blankFor, filmWeight, layOutInLevels, planOrderSteps, runThrough, sectorBlank } from './cutting';
-import { lapFor, lineChanceBy, passTime, reasonsFor, timeOf } from './strokes';
+import {
+  type StrokesAsked,
+  judgeStrokes,
+  lapFor,
+  lineChanceBy,
+  passTime,
+  reasonsFor,
+  reckonStrokes,
+  strokeFigures,
+  timeOf,
+} from './strokes';
 import { trimPlan } from './trimming';
 import { PLACE_FORMULAS, USUAL_SHRINK_LIMITS, edgeFigures, placeFigure, shrinkPlan } from './curved';
 import { dropCount } from './cutting/blanks/drops';
@@ -185,6 +195,27 @@ const FILM_RESULTS: readonly (readonly [string, readonly Step[]])[] = [
   ...stress.panes.map(({ pane, why }) => [`stress of pane ${pane}`, why] as const),
 ];
 
+function strokeResults(): readonly (readonly [string, readonly Step[]])[] {
+  const pace = { speed_mms: 250, lift_s: 1.5 };
+  return ([1, 2] as const).flatMap((people) => {
+    const asked: StrokesAsked = {
+      face: {
+        rings: [
+          [
+            { x: 0, y: 0 },
+            { x: 600, y: 0 },
+            { x: 600, y: 400 },
+            { x: 0, y: 400 },
+          ],
+        ],
+      },
+      ...{ tool: { blade_mm: 150, overlap_mm: 30, card_mm: 40 }, way: 'lanes', lock: 'T', first: 'right' },
+      ...{ isDry: false, people },
+    };
+    const figures = strokeFigures(judgeStrokes(asked, reckonStrokes(asked)), asked, pace);
+    return Object.entries(figures).map(([name, own]) => [`strokes, ${name}`, own?.why ?? []] as const);
+  });
+}
 const trimmed = trimPlan({
   outline: [
     { x: 0, y: 0 },
@@ -273,6 +304,7 @@ const DETAILS: readonly (readonly [string, readonly Step[]])[] = [
   ['turned corner', placeFigure(PLACE_FORMULAS.corner, { turned_mm: 20 }).why],
   ['dish', placeFigure(PLACE_FORMULAS.dish, { width_mm: 100, depth_mm: 20 }).why],
   ['rounded corner', placeFigure(PLACE_FORMULAS.roundedCorner, { plan_mm: 200, edge_mm: 5 }).why],
+  ...strokeResults(),
   ['lap of strokes', lapFor(6).why],
   ['chance of a line', lineChanceBy(30, 6).why],
   ['time for strokes', timeOf([], { speed_mms: 250, lift_s: 1.5 }).why],
@@ -284,12 +316,13 @@ const DETAILS: readonly (readonly [string, readonly Step[]])[] = [
       { speed_mms: 250, lift_s: 1.5 },
     ).why,
   ],
-  ...reasonsFor({ isThick: false, isDry: false, thickness_um: 50 }).flatMap((own): readonly (readonly [string, readonly Step[]])[] =>
-    own.case === 'passes'
-      ? [['passes that pay', own.pay.why]]
-      : own.case === 'grain'
-        ? [['a grain', own.wide_mm.why]]
-        : [],
+  ...reasonsFor({ isThick: false, isDry: false, thickness_um: 50 }).flatMap(
+    (own): readonly (readonly [string, readonly Step[]])[] =>
+      own.case === 'passes'
+        ? [['passes that pay', own.pay.why]]
+        : own.case === 'grain'
+          ? [['a grain', own.wide_mm.why]]
+          : [],
   ),
   ['length to trim', trimmed.length_mm.why],
   ['points of a blade', trimmed.points.why],

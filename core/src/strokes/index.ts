@@ -59,3 +59,4 @@ export { REASON_FORMULAS, type FilmPressed, type StrokeReason, reasonsFor } from
 export { SAMPLE_KINDS, type SampleKind, sampleFace } from './sample-faces';
 export { sampleNet, trapsByBruteForce } from './sample-nets';
 export { LINE_MM, type StrokeNote, notesOf } from './stroke-notes';
+export { FIGURE_FORMULAS, type StrokeFigures, strokeFigures } from './stroke-figures';

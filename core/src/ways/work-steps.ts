@@ -53,6 +53,8 @@ export interface WorkStep {
   readonly over: 'the row' | 'the room' | null;
   readonly wants: readonly Wanted[];
   readonly draws: StepDrawing | null;
+  /** Every point is gone over twice. */
+  readonly isHardPass: boolean;
   /** People at once. */
   readonly crew: number;
   readonly skill: 'film' | 'heat' | null;
@@ -136,6 +138,7 @@ function workStepOf(
     over: step.over ?? null,
     wants: step.wants ?? [],
     draws: step.draws ?? null,
+    isHardPass: step.passes === 'hard',
     crew: crewOf(step, input),
     skill: step.skill ?? null,
     shared,

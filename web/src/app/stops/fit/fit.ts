@@ -10,6 +10,7 @@ import {
 } from '@angular/core';
 import { CdkTrapFocus } from '@angular/cdk/a11y';
 import { type StepState, stepStateOf } from '@yellow-pane/core/job';
+import { outlineBounds } from '@yellow-pane/core/measure';
 import {
   changedAfterCut,
   isShrunk,
@@ -29,6 +30,7 @@ import {
 } from '@yellow-pane/core/ways';
 import { OtherCurves } from '../../curved/other-curves';
 import { People } from '../../catalogue/people';
+import { isUpright } from '../../drawing/stroke-drawing';
 import { JobClock } from '../../day/job-clock';
 import { Device } from '../../device/device';
 import { KeepAwake } from '../../device/keep-awake';
@@ -37,6 +39,7 @@ import { CUT_ALARM, cutAlarm } from '../../job/cut-alarm';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Commands } from '../../shell/commands';
+import { StepDrawing } from '../../strokes/step-drawing';
 import { Selection } from '../../shell/selection';
 import { StopFrame } from '../../shell/stop-frame';
 import { CautionNote } from '../../ui/caution-note';
@@ -94,6 +97,7 @@ const SUN_AHEAD_MIN = 30;
     StateMark,
     StepBody,
     StepDangers,
+    StepDrawing,
     StopFrame,
     SurfacePicture,
     SwipeAcross,
@@ -128,6 +132,20 @@ export class Fit {
     computation: () => undefined,
   });
   protected readonly isWetLocked = signal(false);
+  /** What stands upright is drawn beside its words. */
+  protected readonly isUpright = computed(() => {
+    const check = this.reading.checkOf(this.surface()?.id ?? '');
+    if (!('figure' in check)) return false;
+    const { width, height } = outlineBounds(check.figure.outline);
+    return isUpright({ wide: width, high: height });
+  });
+  /** Strokes are being changed: they have the room. */
+  protected readonly isChanging = linkedSignal<string, boolean>({
+    source: this.desk.stepKey,
+    computation: () => false,
+  });
+  /** Of several sheets, the one in hand. */
+  protected readonly sheet = computed(() => this.desk.rounds() + 1);
   protected readonly cutAlarm = computed(() => {
     const changed = changedAfterCut(this.reading.view(), this.surface()?.id ?? '');
     return changed.length === 0 ? undefined : cutAlarm(changed, this.#device.units(), this.#clock.clock());

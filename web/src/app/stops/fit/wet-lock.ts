@@ -7,6 +7,7 @@ import {
   inject,
   output,
 } from '@angular/core';
+import { isShrunk } from '@yellow-pane/core/reading';
 import { headOf } from '@yellow-pane/core/ways';
 import { Hold } from '../../fields/hold';
 import { JobDesk } from '../../job/job-desk';
@@ -17,6 +18,7 @@ import { FitClock } from './fit-clock';
 import { FitDesk } from './fit-desk';
 import { HeldCard } from './held-card';
 import { ShrinkHere } from './shrink-here';
+import { StepDrawing } from '../../strokes/step-drawing';
 
 /** Held for so long, drops and sleeves press nothing. */
 const HELD_MS = 400;
@@ -28,7 +30,7 @@ const UNLOCK_MS = 800;
  */
 @Component({
   selector: 'yp-wet-lock',
-  imports: [BigClock, HeldCard, Hold, ShrinkHere],
+  imports: [BigClock, HeldCard, Hold, ShrinkHere, StepDrawing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './wet-lock.html',
   host: {
@@ -51,6 +53,13 @@ export class WetLock {
   protected readonly hasRead = computed(() =>
     this.#read.has(cautionsKey(this.desk.application()?.id ?? '', this.desk.current()?.cautions ?? [])),
   );
+  /** The film whose step has a drawing of its own. */
+  protected readonly drawn = computed(() => {
+    const [application, step] = [this.desk.application(), this.desk.current()];
+    return application === undefined || isShrunk(application) || step?.draws == null
+      ? undefined
+      : application;
+  });
   protected readonly head = computed(() => headOf(this.desk.current()?.what ?? ''));
   protected readonly rest = computed(() =>
     (this.desk.current()?.what ?? '').slice(this.head().length).trim(),
