@@ -19,6 +19,7 @@ import { storiesOnOtherDays } from './days';
 import { edgesKept } from './edges';
 import { filmOnGlass } from './film';
 import { LANES, endLanes } from './side-by-side';
+import { strokeRows } from './strokes';
 import { reliability } from './reliability';
 import { surveyOfThousand } from './survey';
 
@@ -36,6 +37,7 @@ export interface Row {
 const benches: Readonly<Record<string, () => Promise<readonly Row[]>>> = {
   core: () => Promise.resolve([checkPane(), adjustThousand(), layOut()]),
   curved: () => Promise.resolve(curvedRows()),
+  strokes: () => Promise.resolve(strokeRows()),
   film: () => Promise.resolve(filmOnGlass()),
   hand: cuttingByHand,
   free: cuttingFreely,

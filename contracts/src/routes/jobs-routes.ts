@@ -95,7 +95,7 @@ export const JOB_ROUTES: readonly Route[] = [
   {
     method: 'get',
     path: '/api/jobs/{jobId}/day/sheet',
-    says: 'The day sheet to print, one page a person and day; ?paper=A4 or letter, ?units=metric, imperial',
+    says: 'The day sheet to print, one page a person and day; ?paper=A4 or letter, ?units=metric, imperial; ?drawings=1 with strokes, trimming and liner of its steps',
     kind: 'application/pdf',
   },
   {

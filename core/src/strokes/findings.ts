@@ -1,5 +1,5 @@
-import { type Face, type Spot, sidesOf } from './face';
-import { type PressGrid, cellFor, centreOf, netOf, pressGrid, wayToSide } from './press-grid';
+import { type Face, type Side, type Spot, sidesOf } from './face';
+import { type PressGrid, cellFor, centreOf, netOf, pressGrid } from './press-grid';
 import { type Stroke, endOf, lengthOf, sweptBy } from './stroke';
 import { bubblesOf, closedMaxima } from './traps';
 
@@ -37,7 +37,14 @@ export interface FindingsAsked {
 
 /** Goes through an order of strokes on a grid no coarser than a fifth of the blade. */
 export function findingsOf(face: Face, strokes: readonly Stroke[], asked: FindingsAsked): Findings {
-  const grid = pressGrid(face, strokes, asked.cell_mm ?? cellFor(asked.blade_mm));
+  return findingsOn(gridFor(face, strokes, asked), strokes, asked.isDry ?? false);
+}
+
+export const gridFor = (face: Face, strokes: readonly Stroke[], asked: FindingsAsked): PressGrid =>
+  pressGrid(face, strokes, asked.cell_mm ?? cellFor(asked.blade_mm));
+
+/** The same on a grid that is there. */
+export function findingsOn(grid: PressGrid, strokes: readonly Stroke[], isDry: boolean): Findings {
   const { net, cellOf } = netOf(grid);
   const maxima = closedMaxima(net);
   const traps = maxima.length === 0 ? [] : bubblesOf(net).map((bubble) => trapOf(grid, cellOf, bubble));
@@ -46,10 +53,7 @@ export function findingsOf(face: Face, strokes: readonly Stroke[], asked: Findin
   return {
     traps,
     vents: maxima.length,
-    lifted:
-      asked.isDry === true
-        ? []
-        : strokes.flatMap((stroke, index) => (lifts(grid, stroke, index) ? [index] : [])),
+    lifted: isDry ? [] : strokes.flatMap((stroke, index) => (lifts(grid, stroke, index) ? [index] : [])),
     neverPressed: net.times.reduce((sum, time) => sum + (time === Infinity ? 1 : 0), 0) / all,
     firstTrap: sealed.length === 0 ? undefined : Math.min(...sealed),
   };
@@ -106,23 +110,47 @@ export interface WaterWays {
  * How far water is led against how far it would have to go; undefined: nothing is pressed, or nothing is
  * open.
  */
-export function waterWays(
-  face: Face,
-  strokes: readonly Stroke[],
-  asked: FindingsAsked,
-): WaterWays | undefined {
-  const grid = pressGrid(face, strokes, asked.cell_mm ?? cellFor(asked.blade_mm));
+export function waterWays(face: Face, grid: PressGrid, strokes: readonly Stroke[]): WaterWays | undefined {
   const open = sidesOf(face).filter(({ isClosed }) => !isClosed);
+  const wayOut = nearestOf(open);
   const lengths = strokes.map(lengthOf);
   let [along, out, count] = [0, 0, 0];
   grid.isFace.forEach((own, cell) => {
     const time = grid.times[cell] ?? Infinity;
     if (own === 0 || time === Infinity) return;
     const stroke = Math.min(strokes.length - 1, Math.floor(time));
-    const centre = centreOf(grid, cell);
+    const { x, y } = centreOf(grid, cell);
     along += (lengths[stroke] ?? 0) * (1 - (time - stroke));
-    out += open.reduce((least, side) => Math.min(least, wayToSide(centre, side)), Infinity);
+    out += wayOut(x, y);
     count += 1;
   });
   return count === 0 || open.length === 0 ? undefined : { along_mm: along / count, out_mm: out / count };
+}
+
+/**
+ * The way to the nearest of many sides, asked for many places: an arch has a hundred sides, a wall ten
+ * thousand cells.
+ */
+function nearestOf(sides: readonly Side[]): (x: number, y: number) => number {
+  const table = new Float64Array(sides.length * 5);
+  sides.forEach(({ from, to }, index) => {
+    const [dx, dy] = [to.x - from.x, to.y - from.y];
+    table.set([from.x, from.y, dx, dy, 1 / (dx * dx + dy * dy || 1)], index * 5);
+  });
+  return (x, y) => {
+    let least = Infinity;
+    for (let at = 0; at < table.length; at += 5) {
+      const px = x - (table[at] ?? 0);
+      const py = y - (table[at + 1] ?? 0);
+      const dx = table[at + 2] ?? 0;
+      const dy = table[at + 3] ?? 0;
+      const share = (px * dx + py * dy) * (table[at + 4] ?? 0);
+      const on = share < 0 ? 0 : share > 1 ? 1 : share;
+      const restX = px - on * dx;
+      const restY = py - on * dy;
+      const way2 = restX * restX + restY * restY;
+      if (way2 < least) least = way2;
+    }
+    return Math.sqrt(least);
+  };
 }

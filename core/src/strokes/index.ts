@@ -12,7 +12,7 @@ export {
   longestUpright,
   sidesOf,
 } from './face';
-export { type Findings, type Trap, type WaterWays, findingsOf, waterWays } from './findings';
+export { type Findings, type Trap, type WaterWays, findingsOf } from './findings';
 export {
   LAP_FORMULAS,
   lapFor,
@@ -42,7 +42,9 @@ export {
   type StrokePart,
   endOf,
   lengthOf,
+  middleWay,
   movesBetween,
+  placeAlong,
   reversed,
   squareStroke,
   startOf,

@@ -2,7 +2,7 @@ import { CoreError } from '../quantity';
 import { columnStrokes } from './column-strips';
 import { type Coverage, coverageOf } from './coverage';
 import { type Face, boundsOf } from './face';
-import { type Findings, type WaterWays, findingsOf, waterWays } from './findings';
+import { type Findings, type WaterWays, findingsOn, gridFor, waterWays } from './findings';
 import { crossesItself } from './inset';
 import { type Tool, leastLanes } from './lanes';
 import type { LockFigure } from './lock-strokes';
@@ -53,12 +53,12 @@ export function reckonStrokes(asked: StrokesAsked): readonly Stroke[] {
 export function judgeStrokes(asked: StrokesAsked, strokes: readonly Stroke[]): JudgedStrokes {
   const { face, tool, isDry } = asked;
   const { left, right, bottom, top } = boundsOf(face);
-  const grid = { blade_mm: tool.blade_mm, isDry };
+  const grid = gridFor(face, strokes, { blade_mm: tool.blade_mm });
   return {
     strokes,
     coverage: coverageOf(face, strokes),
-    findings: findingsOf(face, strokes, grid),
-    ways: waterWays(face, strokes, grid),
+    findings: findingsOn(grid, strokes, isDry),
+    ways: waterWays(face, grid, strokes),
     leastLanes: leastLanes(face, tool),
     isBladeTooLong: tool.blade_mm > Math.min(right - left, top - bottom),
   };

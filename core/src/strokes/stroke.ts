@@ -63,3 +63,22 @@ export const movesBetween = (strokes: readonly Stroke[]): number =>
   strokes
     .slice(1)
     .reduce((sum, stroke, index) => sum + wayBetween(endOf(strokes[index] ?? stroke), startOf(stroke)), 0);
+
+/** The way of a blade's middle. */
+export function middleWay({ path, blade }: Pick<Stroke, 'path' | 'blade'>): readonly Spot[] {
+  const off = (blade.from_mm + blade.to_mm) / 2;
+  return path.map(({ x, y }) => ({ x: x + blade.along.x * off, y: y + blade.along.y * off }));
+}
+
+/** A place so far along a way, as a share of its length. */
+export function placeAlong(way: readonly Spot[], share: number): Spot {
+  let left = share * lengthOf({ path: way });
+  for (const [index, to] of way.slice(1).entries()) {
+    const from = way[index] ?? to;
+    const length = wayBetween(from, to);
+    if (left <= length && length > 0)
+      return { x: from.x + (left / length) * (to.x - from.x), y: from.y + (left / length) * (to.y - from.y) };
+    left -= length;
+  }
+  return way.at(-1) ?? { x: 0, y: 0 };
+}

@@ -3,7 +3,9 @@ import type { Caution } from '@yellow-pane/core/ways';
 import type { DisplayUnits } from '@yellow-pane/core/quantity';
 import type { DayOnPaper } from '@yellow-pane/core/reading';
 import { DateTime } from 'luxon';
+import type { StepDrawingOnPaper } from '../features/day/step-drawings';
 import type { PersonsDay } from '../features/day/planned-day';
+import { stepDrawingPages } from './step-drawings-pdf';
 import { type PdfPage, POINTS_MM, fitting, newPdf } from './pdf-page';
 import type { Paper } from './paper';
 
@@ -11,6 +13,8 @@ import type { Paper } from './paper';
 export interface SheetOfDay extends PersonsDay {
   readonly day: DayOnPaper;
   readonly hazards: readonly Caution[];
+  /** Of its steps, where they are wanted. */
+  readonly drawings: readonly StepDrawingOnPaper[];
 }
 
 const MARGIN = 14 * POINTS_MM;
@@ -48,6 +52,7 @@ export async function daySheetPdf(
     const detail = DETAILS.find((own) => top + heightOfAll(pdf, sheet, own) <= bottom) ?? DETAILS[2];
     lines(pdf, sheet, { zone, top, bottom, detail });
     foot.write(bottom);
+    stepDrawingPages(pdf, `${sheet.person}: how it is done`, sheet.drawings, units);
   }
   return done();
 }

@@ -280,6 +280,9 @@ describe('are sun, waits and order reckoned over the wire?', () => {
     expect(pages[0]).toMatch(/Weather.*°C.*Sun.*SW1 \d\d:\d\d–\d\d:\d\d.*Mixes.*slip.*Dangers.*Wet floor/s);
     expect(pages[1]).toContain('SW1');
     expect((await sheet('?units=imperial'))[0]).toMatch(/°F.*fl oz/s);
+    const drawn = await sheet('?drawings=1');
+    expect(drawn).toHaveLength(5);
+    expect(drawn[2]).toMatch(/Wren: how it is done.*SW1, step 10: 45 strokes, lapping 30 mm/s);
   });
   it('a job without a kept plan has no files to give, and says what to do', async () => {
     expect(

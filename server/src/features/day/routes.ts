@@ -65,7 +65,10 @@ export function dayRoutes({ db, clock, feed, weather, thermometer }: Deps): Rout
       'application/pdf',
       await daySheetPdf(
         {
-          ...sheetsOf(await view(request), weather, airOnSite(thermometer), unitsOf(request)),
+          ...sheetsOf(await view(request), weather, airOnSite(thermometer), {
+            units: unitsOf(request),
+            withDrawings: request.query['drawings'] === '1',
+          }),
           units: unitsOf(request),
         },
         readPaper(request.query['paper']),

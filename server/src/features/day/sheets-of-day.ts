@@ -5,6 +5,7 @@ import type { Air } from '@yellow-pane/core/waiting';
 import type { SheetOfDay } from '../../paper/day-sheet-pdf';
 import { forecastFor } from '../weather/forecast-for';
 import type { WeatherStandIn } from '../weather/stand-in';
+import { stepDrawings } from './step-drawings';
 import { personsDays, plannedDay } from './planned-day';
 
 const DAY_MS = 86_400_000;
@@ -15,7 +16,7 @@ export function sheetsOf(
   view: JobView,
   weather: WeatherStandIn,
   onSite: Air | undefined,
-  units: DisplayUnits,
+  { units, withDrawings }: { readonly units: DisplayUnits; readonly withDrawings: boolean },
 ): { readonly job: string; readonly zone: string; readonly sheets: readonly SheetOfDay[] } {
   const planned = plannedDay(view, units);
   const clock = new DayClock(daySettingsOr(view.rows.daySettings[0], planned.zone, 0));
@@ -26,6 +27,7 @@ export function sheetsOf(
     sheets: personsDays(planned, clock).map((own) => ({
       ...own,
       hazards: hazardsOf(view, own.lines),
+      drawings: withDrawings ? stepDrawings(view, own.lines) : [],
       day: dayOnPaper(view, {
         applicationIds: new Set(own.lines.map(({ applicationId }) => applicationId)),
         from_ms: own.from_ms,

@@ -4,6 +4,8 @@ import {
   type Spot,
   type Stroke,
   boundsOf,
+  middleWay,
+  placeAlong,
   sweptBy,
 } from '@yellow-pane/core/strokes';
 
@@ -77,12 +79,6 @@ const closed = (spots: readonly Spot[]): string => `M${spots.map(said).join('L')
 
 export const facePath = ({ rings }: Face, { at }: FaceScale): string =>
   rings.map((ring) => closed(ring.map(at))).join('');
-
-/** The blade's middle at each place of a stroke. */
-const middleWay = ({ path, blade }: Stroke): readonly Spot[] => {
-  const off = (blade.from_mm + blade.to_mm) / 2;
-  return path.map(({ x, y }) => ({ x: x + blade.along.x * off, y: y + blade.along.y * off }));
-};
 
 /** So much of a stroke, from its beginning; its blade as it is. */
 export function begun(stroke: Stroke, share: number): Stroke {
@@ -165,21 +161,4 @@ function labelOf({ part, blade }: Stroke, number: number, way: readonly Spot[]):
   if (part !== 'edge') return at;
   const out = Math.sign(blade.from_mm + blade.to_mm) * -OUTSIDE;
   return { x: at.x + blade.along.x * out, y: at.y - blade.along.y * out };
-}
-
-/** A place so far along a way, as a share of its length. */
-export function placeAlong(way: readonly Spot[], share: number): Spot {
-  const [first] = way;
-  if (first === undefined) return { x: 0, y: 0 };
-  const lengths = way
-    .slice(1)
-    .map(({ x, y }, index) => Math.hypot(x - (way[index]?.x ?? x), y - (way[index]?.y ?? y)));
-  let left = share * lengths.reduce((sum, own) => sum + own, 0);
-  for (const [index, length] of lengths.entries()) {
-    const [from, to] = [way[index] ?? first, way[index + 1] ?? first];
-    if (left <= length && length > 0)
-      return { x: from.x + (left / length) * (to.x - from.x), y: from.y + (left / length) * (to.y - from.y) };
-    left -= length;
-  }
-  return way.at(-1) ?? first;
 }

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { Face, Spot } from '@yellow-pane/core/strokes';
+import { type Face, type Spot, placeAlong } from '@yellow-pane/core/strokes';
 import type { TrimPlan } from '@yellow-pane/core/trimming';
-import { facePath, faceScale, placeAlong, sheetFor, sizeOf } from './stroke-drawing';
+import { facePath, faceScale, sheetFor, sizeOf } from './stroke-drawing';
 
 const HEAD = 12;
 /** Numbers stand outside the surface. */

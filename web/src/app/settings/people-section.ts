@@ -1,11 +1,15 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import type { PersonRow } from '@yellow-pane/contracts';
 import { type Person, initialsOf, newPerson } from '@yellow-pane/core/job';
+import { formatLengthWithUnit, mmFromNm, nmFromMm, parseReading } from '@yellow-pane/core/quantity';
 import { People } from '../catalogue/people';
 import { Device } from '../device/device';
 import { KeptField } from '../fields/kept-field';
 import { SkillBoxes } from '../fields/skill-boxes';
 import { settingsWords } from '../words/settings';
+
+/** A hand that strays more was not measured, mm. */
+const WANDER = { least_mm: 0, most_mm: 100 };
 
 /** Who works in the shop, and who on this device. Jobs borrow their crew from here. */
 @Component({
@@ -60,6 +64,17 @@ import { settingsWords } from '../words/settings';
               }
             </select></label
           >
+          <label
+            ><span class="block text-sm text-faint">{{ words.strays }}</span
+            ><input
+              class="field w-28 figure"
+              inputmode="decimal"
+              [placeholder]="words.notKnown"
+              [ypKept]="'person-wander:' + person.id"
+              [is]="person.wander_mm === null ? '' : said(person.wander_mm)"
+              [faultOf]="wanderFault"
+              (typed)="save(person, { wander_mm: wanderOf($event.text) ?? null })"
+          /></label>
           @if (person.id === device.personId()) {
             <span class="min-h-touch flex items-center font-semibold">{{ words.worksHere }}</span>
           } @else if (person.active) {
@@ -113,6 +128,19 @@ export class PeopleSection {
 
   protected readonly nameFault = (text: string): string | undefined =>
     text.trim() === '' ? settingsWords.atLeastOneLetter : undefined;
+
+  /** Millimetres, or inches for those who work in them; undefined: it cannot be read. */
+  protected readonly wanderOf = (text: string): number | null | undefined => {
+    if (text.trim() === '') return null;
+    const read = parseReading(text, this.device.units() === 'metric' ? 'mm' : 'in', WANDER);
+    return read.kind === 'length' ? mmFromNm(read.value_nm) : undefined;
+  };
+  protected readonly wanderFault = (text: string): string | undefined =>
+    this.wanderOf(text) === undefined ? settingsWords.straysFault : undefined;
+
+  protected said(mm: number): string {
+    return formatLengthWithUnit(nmFromMm(mm), this.device.units());
+  }
 
   protected handOf(value: string): Person['hand'] {
     return value === 'left' || value === 'right' ? value : null;

@@ -3,6 +3,7 @@ import { edgeWords, notTrimmedWords } from '@yellow-pane/contracts/words';
 import type { RowOf } from '@yellow-pane/core/job';
 import { formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { faceSeen, trimOf } from '@yellow-pane/core/reading';
+import { RULES } from '@yellow-pane/core/rules';
 import { Device } from '../device/device';
 import { TrimPicture } from '../drawing/trim-picture';
 import { JobReading } from '../job/job-reading';
@@ -74,7 +75,7 @@ export class TrimHere {
         least === undefined || most === undefined
           ? undefined
           : {
-              label: trimWords.lightGap(this.#length(1.5), this.#length(3)),
+              label: trimWords.lightGap(this.#length(RULES.edgeGap.value), this.#length(RULES.edgeGap.most)),
               value: `${percent(least.value)} – ${percent(most.value)}`,
               why: [...least.why, ...most.why],
             },

@@ -155,6 +155,7 @@ export const dayWords = {
   forecastOld: 'It is over 12 hours old.',
   indoorsSaid: (air: string, humidity: Figure, from: Figure) => `Indoors ${air}, ${humidity} %: ${from}.`,
   daySheet: 'Day sheet (PDF)',
+  daySheetDrawn: 'With drawings (PDF)',
   calendar: 'Calendar (ICS)',
   commonPractice:
     'Order and waits: common practice, no published source. Lengths are our guess until you have timed them. The film’s sheet and local codes win.',
