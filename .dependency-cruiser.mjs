@@ -43,7 +43,8 @@ export default {
     {
       name: 'core-imports-from-the-allow-list',
       severity: 'error',
-      comment: 'linear algebra, astronomy, polygons, the normal distribution; nothing that touches a screen, disk, clock or network',
+      comment:
+        'linear algebra, astronomy, polygons, the normal distribution; nothing that touches a screen, disk, clock or network',
       from: { path: '^core/src/', pathNot: '\\.spec\\.ts$' },
       to: {
         path: '^node_modules/',

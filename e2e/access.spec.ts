@@ -279,3 +279,30 @@ for (const [width, height] of SIZES)
     await page.getByText('Pattern by photo').click();
     expect(await inBothThemes(page)).toEqual([]);
   });
+
+for (const [width, height] of SIZES)
+  test(`strokes, trimming and liner at ${width}x${height}: drawn, played, changed, with nothing against them, in both themes`, async ({
+    page,
+    as,
+  }) => {
+    await as(page, 'Wren');
+    await page.setViewportSize({ width, height });
+    await page.goto(`${DEMO_JOB}/fit/${surface(1)}`);
+    const on = page.getByRole('button', { name: 'On', exact: true });
+    for (const [steps, drawn] of [
+      [5, 'How the liner comes off'],
+      [2, 'Strokes'],
+      [1, 'What is trimmed'],
+      [1, 'Strokes'],
+    ] as const) {
+      for (let step = 0; step < steps; step += 1) await on.click();
+      await expect(page.getByRole('region', { name: drawn, exact: true })).toBeVisible();
+      expect(await inBothThemes(page)).toEqual([]);
+      expect((await overflow(page)).x).toBeLessThanOrEqual(0);
+    }
+    await page.getByText('Why so').click();
+    await page.getByRole('button', { name: 'Change the strokes' }).click();
+    await page.getByRole('list', { name: 'Strokes in order' }).getByRole('button').nth(7).click();
+    expect(await inBothThemes(page)).toEqual([]);
+    expect((await overflow(page)).x).toBeLessThanOrEqual(0);
+  });

@@ -127,6 +127,12 @@ test('nobody is asked for a name before there is something to keep; it goes on t
   await expect(person.getByLabel('Initials')).toHaveValue('FR');
   await expect(person).toContainText('works here');
   await person.getByLabel('Blade in the').selectOption('left hand');
+  const strays = person.getByLabel('Strays from a line by');
+  await strays.fill('a bit');
+  await strays.blur();
+  await expect(strays).toHaveAttribute('aria-invalid', 'true');
+  await strays.fill('8');
+  await strays.blur();
   await page.getByLabel('Somebody new').fill('Linnet');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await page.getByRole('group', { name: 'Linnet' }).getByRole('button', { name: 'Works here now' }).click();
@@ -135,6 +141,9 @@ test('nobody is asked for a name before there is something to keep; it goes on t
   await expect(page.getByRole('group', { name: 'Finch Reed' }).getByLabel('Blade in the')).toHaveValue(
     'left',
   );
+  await expect(
+    page.getByRole('group', { name: 'Finch Reed' }).getByLabel('Strays from a line by'),
+  ).toHaveValue('8 mm');
   await context.close();
   await server.stop();
 });

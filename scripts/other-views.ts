@@ -2,6 +2,35 @@ import { type View, JOB, surface, layOut, planDays, judged } from './views';
 
 /** Taken by name only, to look at a view in another state or size. */
 export const EXTRA: readonly View[] = [
+  {
+    name: 'fit-curved',
+    path: `${JOB}/fit/${surface(26)}`,
+    before: async (page) => {
+      await page.getByRole('button', { name: /\d+\. Sweep surplus water out/ }).click();
+      const sheet = page.getByRole('main');
+      for (let look = 0; look < 7; look += 1)
+        await sheet.getByRole('button', { name: 'Right', exact: true }).last().click();
+      await sheet.getByRole('button', { name: 'Read: fold it away' }).click();
+      for (let fold = 1; fold < 3; fold += 1)
+        await sheet.getByRole('button', { name: `Fold ${fold} of 8 lies` }).click();
+    },
+  },
+  {
+    name: 'fit-trim',
+    path: `${JOB}/fit/${surface(13)}`,
+    before: async (page) => {
+      await page.getByRole('button', { name: /\d+\. Only the other side and the bottom/ }).click();
+      await page.getByRole('button', { name: 'Read: fold it away' }).click();
+    },
+  },
+  {
+    name: 'fit-liner',
+    path: `${JOB}/fit/${surface(4)}`,
+    before: async (page) => {
+      await page.getByRole('button', { name: /\d+\. Hold the blank on the glass/ }).click();
+      await page.getByRole('button', { name: 'Read: fold it away' }).click();
+    },
+  },
   { name: 'survey-curved', path: `${JOB}/survey/${surface(26)}` },
   { name: 'survey-phone', path: `${JOB}/survey/${surface(6)}`, size: { width: 390, height: 844 } },
   { name: 'stock', path: '/stock' },

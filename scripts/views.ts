@@ -140,16 +140,19 @@ export const VIEWS: readonly View[] = [
     paper: `/api${JOB}/day/sheet`,
   },
   {
-    name: 'fit-curved',
-    path: `${JOB}/fit/${surface(26)}`,
+    name: 'fit-strokes',
+    path: `${JOB}/fit/${surface(9)}`,
     before: async (page) => {
-      await page.getByRole('button', { name: /\d+\. Sweep surplus water out/ }).click();
       const sheet = page.getByRole('main');
-      for (let look = 0; look < 7; look += 1)
-        await sheet.getByRole('button', { name: 'Right', exact: true }).last().click();
+      await page.getByRole('button', { name: /\d+\. From the middle to the nearest edge/ }).click();
+      const right = sheet.getByRole('button', { name: 'Right', exact: true }).last();
+      for (await right.waitFor(); await right.isVisible(); await page.waitForTimeout(250))
+        await right.click();
       await sheet.getByRole('button', { name: 'Read: fold it away' }).click();
-      for (let fold = 1; fold < 3; fold += 1)
-        await sheet.getByRole('button', { name: `Fold ${fold} of 8 lies` }).click();
+      await sheet.getByRole('slider', { name: /Strokes done/ }).fill('16');
+      await page.getByRole('region', { name: 'Step', exact: true }).evaluate((step) => {
+        step.scrollTo(0, 0);
+      });
     },
   },
   {

@@ -11,6 +11,7 @@ export {
   isOnFace,
   longestUpright,
   sidesOf,
+  turnOf,
 } from './face';
 export { type Findings, type Trap, type WaterWays, findingsOf } from './findings';
 export {

@@ -68,6 +68,15 @@ describe('are the drawings of steps on paper those of the screen?', () => {
     expect(page).toContain('1. 1200 mm down, spray, lay it back');
     expect(page).toContain('2 draws the liner');
   });
+  it('what a lock leaves is no gap', async () => {
+    const own = strokes(3);
+    const filled = (pdf: Buffer) => pathsOf(pdf).length;
+    const [asStrokes, asLock] = [
+      await printed([own]),
+      await printed([{ ...own, kind: 'lock' } as StepDrawingOnPaper]),
+    ];
+    expect(filled(asLock)).toBeLessThan(filled(asStrokes));
+  });
   it('six a page', async () => {
     expect(await textOf(await printed(Array.from({ length: 7 }, () => trim)))).toHaveLength(2);
     expect(await textOf(await printed([trim]))).toHaveLength(1);

@@ -154,7 +154,7 @@ function arrow(pdf: PdfPage, way: readonly Spot[], number: number, label: Spot, 
 
 function drawStrokes(
   pdf: PdfPage,
-  { judged }: Extract<StepDrawingOnPaper, { readonly kind: 'lock' | 'strokes' }>,
+  { kind, judged }: Extract<StepDrawingOnPaper, { readonly kind: 'lock' | 'strokes' }>,
   at: At,
 ): void {
   judged.strokes.forEach((stroke, index) => {
@@ -162,6 +162,8 @@ function drawStrokes(
     const share = [0.5, 0.34, 0.66][index % 3] ?? 0.5;
     arrow(pdf, way, index + 1, placeAlong(way, share), stroke.part === 'edge');
   });
+  // A lock is not meant to go over all of it.
+  if (kind === 'lock') return;
   for (const { pieces } of judged.coverage.gaps.filter(({ area_mm2 }) => area_mm2 > 1))
     for (const piece of pieces)
       pdf.polygon(...piece.map((spot): [number, number] => [at(spot).x, at(spot).y])).fill('#b00');

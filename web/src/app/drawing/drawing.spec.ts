@@ -1,10 +1,12 @@
 import { describe, expect, it } from '@jest/globals';
 import type { SurfaceShape } from '@yellow-pane/core/job';
 import { type Figure, checkSurface, nominalFigure, slotsFor } from '@yellow-pane/core/measure';
+import { squareStroke, turnOf } from '@yellow-pane/core/strokes';
 import fc from 'fast-check';
 import { bubbleBeside, covered } from './bubble';
 import { contoursOf } from './contours';
 import { drawingOf, placesOf } from './drawing-geometry';
+import { begun, faceScale, sweptPath } from './stroke-drawing';
 
 const OWN = { seenFrom: 'room', lookFrom: 'room' } as const;
 const OTHER = { seenFrom: 'room', lookFrom: 'outside' } as const;
@@ -150,5 +152,40 @@ describe('do contours show the height of the glass?', () => {
     expect(lines.length).toBeGreaterThan(3);
     const numbers = (last?.path.match(/[\d.]+ [\d.]+/g) ?? []).map((pair) => Number(pair.split(' ')[0]));
     expect(numbers.reduce((sum, x) => sum + x, 0) / numbers.length).toBeCloseTo(600, -1);
+  });
+});
+
+describe('is film drawn as laid wherever a stroke went over it?', () => {
+  const stroke = (from: number, to: number) => squareStroke('s', { x: from, y: 100 }, { x: to, y: 100 }, 150);
+  const FACE = {
+    rings: [
+      [
+        { x: 0, y: 0 },
+        { x: 1000, y: 0 },
+        { x: 1000, y: 600 },
+        { x: 0, y: 600 },
+      ],
+    ],
+  };
+  it('strokes to the right and to the left turn the same way, so that a lap does not cancel itself', () => {
+    const turnOfPath = (path: string): number => {
+      const places = [...path.matchAll(/([\d.-]+) ([\d.-]+)/g)].map(([, x, y]) => ({
+        x: Number(x),
+        y: Number(y),
+      }));
+      return Math.sign(turnOf(places));
+    };
+    const scale = faceScale(FACE);
+    expect(turnOfPath(sweptPath(stroke(400, 900), scale))).toBe(
+      turnOfPath(sweptPath(stroke(600, 100), scale)),
+    );
+  });
+  it('so much of a stroke, from its beginning; places on the drawing lead back to the surface', () => {
+    expect(begun(stroke(100, 900), 0.25).path.at(-1)).toEqual({ x: 300, y: 100 });
+    const scale = faceScale(FACE);
+    const back = scale.from(scale.at({ x: 123, y: 456 }));
+    expect(back.x).toBeCloseTo(123, 9);
+    expect(back.y).toBeCloseTo(456, 9);
+    expect(scale.at({ x: 0, y: 600 }).y).toBeLessThan(scale.at({ x: 0, y: 0 }).y);
   });
 });

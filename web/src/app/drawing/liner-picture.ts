@@ -4,10 +4,11 @@ import { linerWords } from '../words/liner';
 import { sheetFor } from './stroke-drawing';
 
 const ROOM = 20;
+const TAB = 34;
 /** Room under the sheet, for those who stand there. */
 const FEET = 84;
-/** Beside it, for the words at the tabs. */
-const BESIDE = 160;
+/** Beside it, for tabs and the roll. */
+const BESIDE = 60;
 
 /**
  * A sheet with its tabs, the parts of its liner in order, the line where a half ends, and who stands where.
@@ -57,16 +58,16 @@ const BESIDE = 160;
         <rect
           [attr.x]="tab.x"
           [attr.y]="tab.y"
-          width="26"
-          height="30"
+          [attr.width]="tabSize"
+          [attr.height]="tabSize + 4"
           class="fill-now stroke-ink"
           stroke-width="2"
         />
         <text
-          [attr.x]="tab.x + (tab.isLeft ? -4 : 30)"
-          [attr.y]="tab.y + 21"
-          [attr.text-anchor]="tab.isLeft ? 'end' : 'start'"
-          class="fill-ink text-[19px]"
+          [attr.x]="tab.x + tabSize / 2"
+          [attr.y]="tab.y - 6"
+          text-anchor="middle"
+          class="fill-ink text-[17px]"
         >
           {{ tab.word }}
         </text>
@@ -110,15 +111,16 @@ const BESIDE = 160;
   host: { class: 'block' },
 })
 export class LinerPicture {
+  protected readonly tabSize = TAB;
   readonly plan = input.required<LinerPlan>();
   readonly says = input.required<string>();
   protected readonly drawn = computed(() => {
     const { width_mm, height_mm, parts, tabs, people, isRolledUp } = this.plan();
     const sheet = sheetFor({ wide: width_mm, high: height_mm });
-    const [wide, high] = [sheet.wide - 2 * ROOM - BESIDE, sheet.high - 2 * ROOM - FEET - 30];
+    const [wide, high] = [sheet.wide - 2 * ROOM - BESIDE, sheet.high - 2 * ROOM - FEET - 40];
     const scale = Math.min(wide / Math.max(1, width_mm), high / Math.max(1, height_mm));
     const left = (sheet.wide - width_mm * scale) / 2;
-    const top = ROOM + 30;
+    const top = ROOM + 40;
     const at = ({ x, y }: LinerSpot): LinerSpot => ({
       x: left + x * scale,
       y: top + (height_mm - y) * scale,
@@ -141,15 +143,13 @@ export class LinerPicture {
           label: { x: middle + 34, y: (from + to) / 2 },
         };
       }),
-      tabs: tabs.flatMap(({ corner, liner, film }) => {
-        const isLeft = corner === 'upper left';
-        const place = (spot: LinerSpot, word: string, isOuter: boolean) => ({
-          x: at(spot).x - 13,
-          y: top - 26,
-          word: isOuter ? word : '',
-          isLeft,
-        });
-        return [place(liner, `${linerWords.tabLiner}, ${linerWords.tabFilm}`, true), place(film, '', false)];
+      tabs: tabs.flatMap(({ corner, liner }) => {
+        const inwards = corner === 'upper left' ? 1 : -1;
+        const x = at(liner).x - TAB / 2;
+        return [
+          { x, y: top - TAB, word: linerWords.tabLiner },
+          { x: x + inwards * (TAB + 6), y: top - TAB, word: linerWords.tabFilm },
+        ];
       }),
       roll: isRolledUp ? top + height_mm * scale : undefined,
       people: people.map(({ number, at: { x } }) => ({

@@ -7,6 +7,7 @@ import {
   middleWay,
   placeAlong,
   sweptBy,
+  turnOf,
 } from '@yellow-pane/core/strokes';
 
 /** Size of a drawing, or of what is drawn. */
@@ -97,9 +98,10 @@ export function begun(stroke: Stroke, share: number): Stroke {
   return { ...stroke, path };
 }
 
+/** All turn the same way: where two lap, they must not cancel each other. */
 export const sweptPath = (stroke: Stroke, { at }: FaceScale): string =>
   sweptBy(stroke)
-    .map((corners) => closed(corners.map(at)))
+    .map((corners) => closed((turnOf(corners) < 0 ? corners.toReversed() : corners).map(at)))
     .join('');
 
 const HEAD = 9;

@@ -32,6 +32,10 @@ export class StrokePicture {
   readonly picked = input<string | undefined>(undefined);
   readonly mayEdit = input(false);
   readonly isDrawing = input(false);
+  /** A lock is not meant to go over all of it: what it leaves is no gap. */
+  readonly isLock = input(false);
+  /** Room is left for what changes it. */
+  readonly isSmall = input(false);
   readonly pick = output<string>();
   /** The picked stroke is being moved, and has been: by so much, mm. */
   readonly moving = output<{ readonly grip: StrokeGrip; readonly by: Spot }>();
@@ -39,9 +43,10 @@ export class StrokePicture {
   readonly drew = output<{ readonly from: Spot; readonly to: Spot }>();
   readonly #held = signal<{ readonly grip: StrokeGrip; readonly from: Spot } | undefined>(undefined);
   readonly #pen = signal<{ readonly from: Spot; readonly to: Spot } | undefined>(undefined);
-  protected readonly drawn = computed(() =>
-    drawStrokes(this.whole(), this.pressed(), this.judged(), LINE_MM),
-  );
+  protected readonly drawn = computed(() => {
+    const all = drawStrokes(this.whole(), this.pressed(), this.judged(), LINE_MM);
+    return this.isLock() ? { ...all, gaps: [], traps: [] } : all;
+  });
   protected readonly isPlaying = computed(() => this.played() !== undefined);
   /** Film that is laid so far. */
   protected readonly laid = computed(() => {
