@@ -53,6 +53,8 @@ export interface StrokeCase {
   readonly hand: StrokeTool;
   /** Chance of a line at a place of a joint, by the lap that is taken. */
   readonly lineChance: Reasoned<number>;
+  /** The school of the squeegee; undefined: the way has none. */
+  readonly squeegee: string | undefined;
   readonly reasons: readonly StrokeReason[];
   readonly changes: StrokeChanges;
   readonly row: StrokeRow | undefined;
@@ -112,6 +114,7 @@ export function strokesOf(
       stands: application.side,
       hand,
       lineChance: lineChanceBy(overlap_mm, hand.wander_mm),
+      squeegee: schoolsOf(view, application).find(({ key }) => key === 'stroke')?.value,
       reasons: reasonsFor({
         isThick: film?.family === 'security',
         isDry: by !== 'wet',

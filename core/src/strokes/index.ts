@@ -39,11 +39,13 @@ export {
 } from './residue';
 export {
   type Blade,
+  type Motion,
   type Stroke,
   type StrokePart,
   endOf,
   lengthOf,
   middleWay,
+  motionOf,
   movesBetween,
   placeAlong,
   reversed,

@@ -12,7 +12,7 @@ import { type StrokesAsked, judgeStrokes, reckonStrokes } from './reckon-strokes
 import { SAMPLE_KINDS, sampleFace } from './sample-faces';
 import { lapFor, lineChanceBy } from './lap';
 import { type FilmPressed, reasonsFor } from './why-so';
-import { type Stroke, endOf, lengthOf, reversed, squareStroke, startOf } from './stroke';
+import { type Stroke, endOf, lengthOf, motionOf, reversed, squareStroke, startOf } from './stroke';
 import { cutOut } from './cut-out';
 import { timeOfTwo } from './two-people';
 import { timeOf } from './pace';
@@ -298,6 +298,15 @@ describe('closed edges and a person’s own strokes', () => {
     expect(judged.coverage.share).toBeCloseTo(1, 12);
     expect(judged.findings.vents).toBe(0);
   });
+});
+
+it('a blade is pulled or pushed by the school of the squeegee', () => {
+  const motions = (school?: string) =>
+    (['lock', 'lane', 'edge'] as const).map((part) => motionOf(part, school));
+  expect(motions('pull in the open, push at edges')).toEqual(['pulled', 'pulled', 'pushed']);
+  expect(motions('pull the lock, push from the middle')).toEqual(['pulled', 'pushed', 'pushed']);
+  expect(motions('either')).toEqual(['either', 'either', 'either']);
+  expect(motions()).toEqual(['either', 'either', 'either']);
 });
 
 describe('why strokes are led as they are', () => {

@@ -19,6 +19,16 @@ export interface Stroke {
   readonly blade: Blade;
 }
 
+/** How the blade is led. */
+export type Motion = 'pulled' | 'pushed' | 'either';
+
+/** By the school of the squeegee; film laid dry is led as one likes. */
+export function motionOf(part: StrokePart, school: string | undefined): Motion {
+  if (school === 'pull in the open, push at edges') return part === 'edge' ? 'pushed' : 'pulled';
+  if (school === 'pull the lock, push from the middle') return part === 'lock' ? 'pulled' : 'pushed';
+  return 'either';
+}
+
 export const UPRIGHT: Spot = { x: 0, y: 1 };
 export const LEVEL: Spot = { x: 1, y: 0 };
 

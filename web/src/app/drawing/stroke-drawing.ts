@@ -105,6 +105,8 @@ export const sweptPath = (stroke: Stroke, { at }: FaceScale): string =>
     .join('');
 
 const HEAD = 9;
+/** How far barbs spread from the way, radians. */
+const BARB = 0.5;
 const OUTSIDE = 16;
 const LABELS_ALONG = [0.5, 0.34, 0.66];
 
@@ -136,20 +138,29 @@ export function drawStrokes(
   };
 }
 
-function drawStroke(stroke: Stroke, number: number, scale: FaceScale): DrawnStroke {
-  const way = middleWay(stroke).map(scale.at);
-  const [last, before] = [way.at(-1) ?? { x: 0, y: 0 }, way.at(-2) ?? { x: 0, y: 0 }];
+export const wayPath = (way: readonly Spot[]): string => `M${way.map(said).join('L')}`;
+
+/** The two barbs at the end of a way. */
+export function arrowHead(way: readonly Spot[], size: number): string {
+  const last = way.at(-1) ?? { x: 0, y: 0 };
+  const before = way.at(-2) ?? last;
   const turn = Math.atan2(last.y - before.y, last.x - before.x);
   const barb = (by: number): Spot => ({
-    x: last.x - HEAD * Math.cos(turn + by),
-    y: last.y - HEAD * Math.sin(turn + by),
+    x: last.x - size * Math.cos(turn + by),
+    y: last.y - size * Math.sin(turn + by),
   });
+  return wayPath([barb(BARB), last, barb(-BARB)]);
+}
+
+function drawStroke(stroke: Stroke, number: number, scale: FaceScale): DrawnStroke {
+  const way = middleWay(stroke).map(scale.at);
+  const last = way.at(-1) ?? { x: 0, y: 0 };
   return {
     key: stroke.key,
     number,
     part: stroke.part,
-    way: `M${way.map(said).join('L')}`,
-    head: `M${said(barb(0.5))}L${said(last)}L${said(barb(-0.5))}`,
+    way: wayPath(way),
+    head: arrowHead(way, HEAD),
     label: labelOf(stroke, number, way),
     start: way[0] ?? last,
     end: last,

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { type Face, type Spot, placeAlong } from '@yellow-pane/core/strokes';
 import type { TrimPlan } from '@yellow-pane/core/trimming';
-import { facePath, faceScale, sheetFor, sizeOf } from './stroke-drawing';
+import { arrowHead, facePath, faceScale, sheetFor, sizeOf, wayPath } from './stroke-drawing';
 
 const HEAD = 12;
 /** Numbers stand outside the surface. */
@@ -66,11 +66,7 @@ export class TrimPicture {
   protected readonly drawn = computed(() => {
     const { edges, cuts, corners } = this.plan();
     const scale = faceScale(this.whole(), 2.4 * OUT);
-    const line = (path: readonly Spot[]): string =>
-      `M${path
-        .map(scale.at)
-        .map(({ x, y }) => `${x.toFixed(1)} ${y.toFixed(1)}`)
-        .join('L')}`;
+    const line = (path: readonly Spot[]): string => wayPath(path.map(scale.at));
     return {
       sheet: sheetFor(sizeOf(this.whole())),
       outline: facePath(this.whole(), scale),
@@ -78,14 +74,10 @@ export class TrimPicture {
       corners: corners.map(scale.at),
       cuts: cuts.map(({ number, path, goes }) => {
         const way = path.map(scale.at);
-        const [last, before] = [way.at(-1) ?? { x: 0, y: 0 }, way.at(-2) ?? { x: 0, y: 0 }];
-        const turn = Math.atan2(last.y - before.y, last.x - before.x);
-        const barb = (by: number): string =>
-          `${(last.x - HEAD * Math.cos(turn + by)).toFixed(1)} ${(last.y - HEAD * Math.sin(turn + by)).toFixed(1)}`;
         return {
           number,
           way: line(path),
-          head: `M${barb(0.5)}L${last.x.toFixed(1)} ${last.y.toFixed(1)}L${barb(-0.5)}`,
+          head: arrowHead(way, HEAD),
           label: outside(placeAlong(way, 0.5), scale.at(middleOf(this.whole()))),
           /** Where the film is held between two goes. */
           holds: Array.from({ length: goes - 1 }, (_, index) => placeAlong(way, (index + 1) / goes)),

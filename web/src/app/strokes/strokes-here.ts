@@ -14,13 +14,20 @@ import { strokeNoteWords, strokeReasonWords } from '@yellow-pane/contracts/words
 import type { RowOf } from '@yellow-pane/core/job';
 import { type Reasoned, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import type { StrokeMoment } from '@yellow-pane/core/reading';
-import { type Spot, type StrokeReason, boundsOf, lengthOf, startOf } from '@yellow-pane/core/strokes';
+import {
+  type Spot,
+  type StrokeReason,
+  boundsOf,
+  lengthOf,
+  motionOf,
+  startOf,
+} from '@yellow-pane/core/strokes';
 import { Device } from '../device/device';
 import { type StrokeGrip, StrokePicture } from '../drawing/stroke-picture';
 import { type Fact, type FactChange, Facts } from '../fields/facts';
 import { JobReading } from '../job/job-reading';
 import { Figure } from '../ui/figure';
-import { NO_STROKES, STANDS, STROKE_PARTS, strokeWords } from '../words/strokes';
+import { MOTIONS, NO_STROKES, STANDS, STROKE_PARTS, strokeWords } from '../words/strokes';
 import { StrokePlanning } from './stroke-planning';
 
 const STEP_MM = 10;
@@ -187,7 +194,9 @@ export class StrokesHere {
     (this.planning.judged()?.strokes ?? []).map((stroke, index) => ({
       key: stroke.key,
       number: index + 1,
-      part: STROKE_PARTS[stroke.part],
+      part: [STROKE_PARTS[stroke.part], MOTIONS[motionOf(stroke.part, this.planning.own()?.squeegee)]]
+        .filter((word) => word !== '')
+        .join(', '),
       length: this.#length(Math.round(lengthOf(stroke))),
     })),
   );

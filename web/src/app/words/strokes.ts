@@ -1,6 +1,6 @@
 import type { SeenFrom } from '@yellow-pane/core/job';
 import type { NoStrokes } from '@yellow-pane/core/reading';
-import type { StrokePart } from '@yellow-pane/core/strokes';
+import type { Motion, StrokePart } from '@yellow-pane/core/strokes';
 import type { Figure } from './messages';
 
 export const NO_STROKES: Readonly<Record<NoStrokes, string>> = {
@@ -22,6 +22,8 @@ export const STROKE_PARTS: Readonly<Record<StrokePart, string>> = {
   finish: 'leads out what is shut in',
   own: 'your own',
 };
+
+export const MOTIONS: Readonly<Record<Motion, string>> = { pulled: 'pulled', pushed: 'pushed', either: '' };
 
 export const strokeWords = {
   strokes: 'Strokes',
