@@ -86,6 +86,16 @@ export default {
       to: { path: '^core/src/', pathNot: ['^core/src/curved/', '^core/src/(quantity|rules)/'] },
     },
     {
+      name: 'looking-and-judging-stand-on-strokes',
+      severity: 'error',
+      comment: 'what is looked at is covered as strokes cover; marks are judged by what can be seen',
+      from: { path: '^core/src/(looking|judging)/', pathNot: '\\.spec\\.ts$' },
+      to: {
+        path: '^core/src/',
+        pathNot: ['^core/src/$1/', '^core/src/(quantity|rules|job|learned|strokes|looking)/'],
+      },
+    },
+    {
       name: 'rooms-that-stand-on-others',
       severity: 'error',
       comment: 'docs/decisions/0011: light and heat below, then stress and privacy, then choosing',

@@ -146,8 +146,11 @@ export const VIEWS: readonly View[] = [
       const sheet = page.getByRole('main');
       await page.getByRole('button', { name: /\d+\. From the middle to the nearest edge/ }).click();
       const right = sheet.getByRole('button', { name: 'Right', exact: true }).last();
-      for (await right.waitFor(); await right.isVisible(); await page.waitForTimeout(250))
+      await right.waitFor();
+      while (await right.isVisible()) {
         await right.click();
+        await page.waitForTimeout(250);
+      }
       await sheet.getByRole('button', { name: 'Read: fold it away' }).click();
       await sheet.getByRole('slider', { name: /Strokes done/ }).fill('16');
       await page.getByRole('region', { name: 'Step', exact: true }).evaluate((step) => {

@@ -23,6 +23,8 @@ import {
   tentRadius,
   timesOver,
 } from './strokes';
+import { type Pin, RULE_SETS, brokenRules } from './judging';
+import { foundBySearch, gapContrast, gazeStrip, leastAngle, stripsOver } from './looking';
 import { DRYING_FORMULAS, clearingDay, vapourThrough } from './waiting';
 
 type Inputs = Readonly<Record<string, unknown>>;
@@ -81,6 +83,43 @@ const passesOf = (inputs: Inputs) => ({
 
 /** What each family of checks asks of the program. */
 const ASKED: Readonly<Record<string, (inputs: Inputs) => unknown>> = {
+  'see.min': ({ L_cdm2, contrast, factor }) => leastAngle(number(L_cdm2), number(contrast), number(factor)),
+  'see.never': ({ L_cdm2, contrast, factor }) =>
+    leastAngle(number(L_cdm2), number(contrast), number(factor)) ?? 'never',
+  'see.gap': ({ Tglass, Tfilm }) => gapContrast(number(Tglass), number(Tfilm)),
+  'see.search': ({ width, speed, t, A }) =>
+    foundBySearch({ width: number(width), speed: number(speed), time: number(t), area: number(A) }),
+  'see.strips': ({ H, D, halfAngle_deg, overlapShare }) =>
+    stripsOver(number(H), gazeStrip(number(D), number(halfAngle_deg)), number(overlapShare)),
+  'rule.lam': ({ pane_mm, pins }) => {
+    const { w, h } = pane_mm as { readonly w: number; readonly h: number };
+    const set = RULE_SETS.find(({ name }) => name === 'laminated glass kind');
+    const face = faceOf([
+      [
+        { x: 0, y: 0 },
+        { x: w, y: 0 },
+        { x: w, y: h },
+        { x: 0, y: h },
+      ],
+    ]);
+    const own = (pins as readonly { x: number; y: number; size: number }[]).map(
+      ({ x, y, size }, index): Pin => ({
+        ...{ id: String(index), look: 'speck', x, y, size_mm: size, length_mm: null },
+        ...{ isMoisture: 'no', isNewInGlass: 'no' },
+      }),
+    );
+    return set === undefined
+      ? []
+      : brokenRules(face, own, set).map(({ rule, allowed }) =>
+          rule === 'cluster'
+            ? 'cluster'
+            : rule.zone === 'edge'
+              ? 'edge over 5 mm'
+              : allowed === 0 && rule.to_mm === null
+                ? 'over 3 mm'
+                : 'count',
+        );
+  },
   'sq.strip': ({ l, mu, U, N }) =>
     UM * leftByStrip({ contact: number(l), viscosity: number(mu), speed: number(U), load: number(N) }),
   'sq.soft': ({ R, mu, U, N, Ep }) =>
@@ -149,8 +188,7 @@ const ASKED: Readonly<Record<string, (inputs: Inputs) => unknown>> = {
 };
 
 /** Not built yet: strokes, cure, pockets, marks, causes, quotes. */
-const TO_COME =
-  /^(why|sq\.sun|rate|see|chart|learn|rule|quote|var|cure|num|wilk|dry\.(arr|series|pocket|normal))\b/;
+const TO_COME = /^(why|sq\.sun|rate|chart|learn|quote|var|cure|num|wilk|dry\.(arr|series|pocket|normal))\b/;
 
 function meets(value: unknown, { id, expected, expectedRange, tolerance }: Check): boolean {
   if (expectedRange !== undefined)

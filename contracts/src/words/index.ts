@@ -24,3 +24,4 @@ export {
   strokeNoteWords,
   strokeReasonWords,
 } from './stroke-words';
+export { markReasonWords, markVerdictWords } from './mark-words';

@@ -79,12 +79,16 @@ export const MARK_LOOKS = [
   'not said',
   'speck',
   'bubble',
+  'water pocket',
+  'air bubble',
   'finger',
   'line',
   'crease',
   'gap',
   'edge lifts',
   'scratch',
+  'film scratch',
+  'glass scratch',
   'crack',
 ] as const;
 export type MarkLook = (typeof MARK_LOOKS)[number];

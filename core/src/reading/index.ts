@@ -50,6 +50,7 @@ export {
   whatNext,
 } from './progress';
 export { hoursOpen, hoursWithoutForecast, isBeyondForecast } from './hours-open';
+export { type JudgedMark, type JudgedSurface, DRIES_DAYS, marksJudged } from './marks';
 export { linerOf } from './liner';
 export { type StrokeRow, type StrokeTool, ownStrokesOf, strokeToolOf } from './stroke-tool';
 export {

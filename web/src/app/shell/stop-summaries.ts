@@ -23,6 +23,7 @@ export class StopSummaries {
     const finished = view.applications.filter(({ id }) => view.isHandedOver(id)).length;
     const changed = allChangedAfterCut(view).length;
     const planned = view.rows.plannedStep.length;
+    const marks = view.rows.mark.filter(({ goneAt }) => goneAt === null).length;
     return {
       survey: surfaces === 0 ? shellWords.noSurfaceYet : measuredWord(surfaces, this.#count()),
       film: surfaces === 0 ? '–' : unfilmed === 0 ? shellWords.allChosen : shellWords.toChoose(unfilmed),
@@ -36,7 +37,7 @@ export class StopSummaries {
               : this.#laidOut(),
       day: applications === 0 ? '–' : planned === 0 ? shellWords.toPlan : shellWords.stepsPlanned(planned),
       fit: applications === 0 ? '–' : shellWords.doneOf(finished, applications),
-      check: shellWords.comesLater,
+      check: surfaces === 0 ? '–' : shellWords.marksOpen(marks),
       close: shellWords.comesLater,
     };
   });

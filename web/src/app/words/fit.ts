@@ -1,14 +1,6 @@
 import type { Figure, Messages } from './messages';
 
 export const fitWords = {
-  defectsPinned: 'Defects pinned where they are, with photos',
-  likelyCause: 'The likely cause of each, and what to do',
-  dryingPockets: 'Normal drying pockets, with the date by which they must be gone',
-  isItGoodWork: 'Is it good work?',
-  checkPurpose:
-    'This stop will take what is seen on the finished surface and tell a normal drying pocket from a defect.',
-  checkNotYet:
-    'Inspection is not in this version. Notes on the steps at Fit are kept and will be shown here.',
   notReckonedYet: 'Not reckoned yet',
   worksOutNothing: 'This version works out nothing for this stop.',
   certificate: 'The certificate for the customer, to print',

@@ -141,6 +141,7 @@ export const shellWords = {
   stepsPlanned: (count: number) => `${count} steps planned`,
   doneOf: (done: number, of: number) => `${done} of ${of} done`,
   comesLater: 'comes later',
+  marksOpen: (marks: Figure) => (marks === 0 ? 'no marks' : marks === 1 ? '1 mark' : `${marks} marks`),
   surfacesCount: (count: number) => `${count} surfaces`,
   allMeasured: (count: number) => `all ${count} measured`,
   toMeasure: (count: number) => `${count} to measure`,

@@ -1,0 +1,13 @@
+export { GAZE_HALF_DEG, foundBySearch, gazeStrip, stripsOver, sweepWidth } from './gaze';
+export {
+  LOOK_VIEWS,
+  type LookPiece,
+  type LookView,
+  type LookedAt,
+  type RoundAsked,
+  lookedAt,
+  pieceKey,
+  roundOf,
+  roundTime,
+} from './round';
+export { gapContrast, leastAngle, sizeAt } from './visibility';
