@@ -3,6 +3,17 @@ import { type View, JOB, surface, layOut, planDays, judged } from './views';
 /** Taken by name only, to look at a view in another state or size. */
 export const EXTRA: readonly View[] = [
   {
+    name: 'film-compare',
+    path: `${JOB}/film/${surface(5)}`,
+    before: async (page) => {
+      await judged(page);
+      for (const film of ['outside select 60', 'warm room 60', 'neutral 35', 'silver 20'])
+        await page.getByRole('checkbox', { name: `Lay ${film} side by side` }).check();
+      await page.getByRole('button', { name: /^Compare/ }).click();
+      await page.waitForTimeout(300);
+    },
+  },
+  {
     name: 'fit-curved',
     path: `${JOB}/fit/${surface(26)}`,
     before: async (page) => {

@@ -63,17 +63,6 @@ export const VIEWS: readonly View[] = [
     },
   },
   {
-    name: 'film-compare',
-    path: `${JOB}/film/${surface(5)}`,
-    before: async (page) => {
-      await judged(page);
-      for (const film of ['outside select 60', 'warm room 60', 'neutral 35', 'silver 20'])
-        await page.getByRole('checkbox', { name: `Lay ${film} side by side` }).check();
-      await page.getByRole('button', { name: /^Compare/ }).click();
-      await page.waitForTimeout(300);
-    },
-  },
-  {
     name: 'film-preview',
     path: `${JOB}/film/${surface(9)}`,
     before: async (page) => {
@@ -156,6 +145,27 @@ export const VIEWS: readonly View[] = [
       await page.getByRole('region', { name: 'Step', exact: true }).evaluate((step) => {
         step.scrollTo(0, 0);
       });
+    },
+  },
+  {
+    name: 'check',
+    path: `${JOB}/check/${surface(1)}`,
+    before: async (page) => {
+      const box = await page.locator('yp-mark-picture svg path').first().boundingBox();
+      if (box === null) throw new Error('the surface is not drawn');
+      for (const [x, y, look, size] of [
+        [0.3, 0.3, 'speck', '1.2'],
+        [0.65, 0.2, 'speck', '5'],
+        [0.5, 0.75, 'finger', '20'],
+        [0.6, 0.5, 'bubble', '8'],
+      ] as const) {
+        await page.mouse.click(box.x + box.width * x, box.y + box.height * y);
+        await page.getByLabel('What it is').selectOption(look);
+        await page.getByLabel('Size').fill(size);
+        await page.getByLabel('Size').press('Tab');
+      }
+      await page.getByLabel('Judged by').selectOption('laminated glass kind');
+      await page.waitForFunction(() => document.documentElement.dataset['unsaved'] === '0');
     },
   },
   {
