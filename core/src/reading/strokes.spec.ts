@@ -174,6 +174,26 @@ describe('what are the strokes of a film made from?', () => {
     const { view, application } = given({ method });
     expect(strokesOf(view, application, { moment: 'press' })).toEqual({ kind: 'none', reason });
   });
+  it('a column wing by wing; a tapered one goes by the axis of its sector, and no strokes are claimed for it', () => {
+    const girth = (point: string, mm: number) => ({
+      ...taken(point, point, mm),
+      kind: 'circumference' as const,
+    });
+    const column = (top: number) =>
+      given({
+        method: 'column',
+        surface: { kind: 'column', shape: 'round column' },
+        measure: [girth('floor', 1131), girth('top', top), taken('floor', 'top', 2840)],
+      });
+    const even = column(1131);
+    const today = strokesOf(even.view, even.application, { moment: 'press' });
+    expect(today).toMatchObject({ kind: 'case', own: { asked: { way: 'round a column', isDry: true } } });
+    const tapered = column(942);
+    expect(strokesOf(tapered.view, tapered.application, { moment: 'press' })).toEqual({
+      kind: 'none',
+      reason: 'tapered',
+    });
+  });
   it('not measured: none; a pane smaller than the strip along its edges: nothing left', () => {
     const { view, application } = given({ measure: [] });
     expect(strokesOf(view, application, { moment: 'press' })).toEqual({

@@ -40,7 +40,8 @@ const PRESSED_BY: Readonly<Partial<Record<CutMethod, 'wet' | 'dry' | 'round a co
 export type StrokeMoment = 'lock' | 'press' | 'hard pass';
 
 /** Why there are no strokes to plan. */
-export type NoStrokes = 'not pressed by strokes' | 'not measured' | 'nothing left inside the strip';
+export type NoStrokes =
+  'not pressed by strokes' | 'not measured' | 'nothing left inside the strip' | 'tapered';
 
 /** What strokes of one film on one surface are made from, as whoever presses it sees it. */
 export interface StrokeCase {
@@ -85,6 +86,7 @@ export function strokesOf(
 ): StrokesToday {
   const by = PRESSED_BY[application.method];
   if (by === undefined) return { kind: 'none', reason: 'not pressed by strokes' };
+  if (isTapered(view, application)) return { kind: 'none', reason: 'tapered' };
   const sheets = sheetsOf(view, application, sheet);
   if (sheets === undefined) return { kind: 'none', reason: 'not measured' };
   const inset_mm = insetOf(view, application, moment);
@@ -176,6 +178,14 @@ function sheetsOf(
   const of = seen.length - 1;
   const own = Math.min(of, Math.max(1, number));
   return { face: faceWithin(face, seen[own - 1] ?? 0, seen[own] ?? width, own > 1), number: own, of };
+}
+
+/**
+ * Film of a tapered column is a sector: its turns follow the sector's own axis, which these strips do not.
+ */
+function isTapered(view: JobView, application: RowOf<'application'>): boolean {
+  const today = blankOf(view, application);
+  return today.kind === 'blanks' && today.blanks.blanks.some(({ sector }) => sector !== undefined);
 }
 
 const boxOf = (wide: number, high: number): Ring => [

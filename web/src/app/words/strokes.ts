@@ -5,6 +5,8 @@ import type { Figure } from './messages';
 
 export const NO_STROKES: Readonly<Record<NoStrokes, string>> = {
   'not pressed by strokes': '',
+  tapered:
+    'A tapered column is pressed along the sector’s own axis, turn by turn from the strip: its strokes are not planned.',
   'not measured': 'Strokes are planned once the surface is measured.',
   'nothing left inside the strip':
     'So small that nothing is left inside the strip along its edges: by the card.',
