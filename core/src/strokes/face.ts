@@ -119,3 +119,16 @@ export function longestUpright(face: Face): number {
       .flatMap((x) => uprightsAt(face, x).map(([bottom, top]) => top - bottom)),
   );
 }
+
+/** The place on a side that is nearest to another. */
+export function nearestOn({ from, to }: Pick<Side, 'from' | 'to'>, { x, y }: Spot): Spot {
+  const [dx, dy] = [to.x - from.x, to.y - from.y];
+  const share = ((x - from.x) * dx + (y - from.y) * dy) / (dx * dx + dy * dy || 1);
+  const on = Math.min(1, Math.max(0, share));
+  return { x: from.x + on * dx, y: from.y + on * dy };
+}
+
+export function wayToSide(spot: Spot, side: Pick<Side, 'from' | 'to'>): number {
+  const near = nearestOn(side, spot);
+  return Math.hypot(spot.x - near.x, spot.y - near.y);
+}

@@ -12,6 +12,7 @@ export {
   longestUpright,
   sidesOf,
   turnOf,
+  wayToSide,
 } from './face';
 export { type Findings, type Trap, type WaterWays, findingsOf } from './findings';
 export {

@@ -1,6 +1,6 @@
 import { type Coverage, coverageOf } from './coverage';
 import { edgeStrokes, nearestUpright, uprightAlong } from './edge-strokes';
-import { type Face, type Side, type Spot, boundsOf, sidesOf } from './face';
+import { type Face, boundsOf, nearestOn, sidesOf } from './face';
 import { type Findings, type Trap, findingsOf } from './findings';
 import { type Tool, lanesOf } from './lanes';
 import { type LockFigure, lockStrokes } from './lock-strokes';
@@ -122,10 +122,4 @@ function finishOf(face: Face, tool: Tool, { at }: Trap, index: number): readonly
     .toSorted((a, b) => wayBetween(a, at) - wayBetween(b, at))[0];
   if (out === undefined || wayBetween(out, at) === 0) return [];
   return [{ ...squareStroke(`finish ${index + 1}`, at, out, tool.card_mm), part: 'finish' }];
-}
-
-function nearestOn({ from, to }: Pick<Side, 'from' | 'to'>, { x, y }: Spot): Spot {
-  const [dx, dy] = [to.x - from.x, to.y - from.y];
-  const share = Math.min(1, Math.max(0, ((x - from.x) * dx + (y - from.y) * dy) / (dx * dx + dy * dy || 1)));
-  return { x: from.x + share * dx, y: from.y + share * dy };
 }

@@ -1,4 +1,4 @@
-import { type Face, type Side, boundsOf, sidesOf } from './face';
+import { type Face, type Side, boundsOf, sidesOf, wayToSide } from './face';
 import { type Stroke, lengthOf, sweptBy, wayBetween } from './stroke';
 import type { EscapeNet } from './traps';
 
@@ -145,17 +145,6 @@ function openCells(cells: Cells, isFace: Uint8Array, face: Face): Uint8Array {
 const AROUND = [-1, 0, 1]
   .flatMap((right) => [-1, 0, 1].map((up) => [right, up] as const))
   .filter(([a, b]) => a !== 0 || b !== 0);
-
-export function wayToSide(
-  { x, y }: { readonly x: number; readonly y: number },
-  { from, to }: Pick<Side, 'from' | 'to'>,
-): number {
-  const [dx, dy] = [to.x - from.x, to.y - from.y];
-  const length2 = dx * dx + dy * dy;
-  const share =
-    length2 === 0 ? 0 : Math.min(1, Math.max(0, ((x - from.x) * dx + (y - from.y) * dy) / length2));
-  return Math.hypot(x - from.x - share * dx, y - from.y - share * dy);
-}
 
 /** The cells of film as a net, each beside its eight neighbours. */
 export function netOf({ columns, rows, isFace, times, isOpen }: PressGrid): {
