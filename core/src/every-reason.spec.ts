@@ -15,7 +15,7 @@ import {
   timeOf,
 } from './strokes';
 import { trimPlan } from './trimming';
-import { PLACE_FORMULAS, USUAL_SHRINK_LIMITS, edgeFigures, placeFigure, shrinkPlan } from './curved';
+import { PLACE_FORMULAS, USUAL_SHRINK_LIMITS, edgeFigures, shrinkPlan } from './curved';
 import { dropCount } from './cutting/blanks/drops';
 import { cellOf } from './cutting/blanks/pattern';
 import { groundOf, judgeFilm, questionOf } from './choosing';
@@ -28,7 +28,7 @@ import { checkSurface, rectangleSizes } from './measure';
 import { girths } from './measure/shapes/wall';
 import type { SurfaceShape } from './job';
 import type { Reading, SurfaceInput } from './measure';
-import type { Formula, Step } from './quantity';
+import { type Formula, type Step, reasonedBy } from './quantity';
 
 type AnyFormula = Formula<Record<string, number>>;
 
@@ -297,13 +297,13 @@ const curvedEdge = edgeFigures(curvedPlan.bottom, FOLD_LIMITS, { low: 6, high: 8
 const DETAILS: readonly (readonly [string, readonly Step[]])[] = [
   ...(['V', 'square', 'half round'] as const).map(
     (form) =>
-      [`${form} groove`, placeFigure(PLACE_FORMULAS[form], { width_mm: 20, depth_mm: 8 }).why] as const,
+      [`${form} groove`, reasonedBy(PLACE_FORMULAS[form], { width_mm: 20, depth_mm: 8 }).why] as const,
   ),
-  ['spare film', placeFigure(PLACE_FORMULAS.feed, { width_mm: 20, strain: 0.28, bears: 0.1 }).why],
-  ['round an edge', placeFigure(PLACE_FORMULAS.edge, { thickness_mm: 0.2, radius_mm: 3 }).why],
-  ['turned corner', placeFigure(PLACE_FORMULAS.corner, { turned_mm: 20 }).why],
-  ['dish', placeFigure(PLACE_FORMULAS.dish, { width_mm: 100, depth_mm: 20 }).why],
-  ['rounded corner', placeFigure(PLACE_FORMULAS.roundedCorner, { plan_mm: 200, edge_mm: 5 }).why],
+  ['spare film', reasonedBy(PLACE_FORMULAS.feed, { width_mm: 20, strain: 0.28, bears: 0.1 }).why],
+  ['round an edge', reasonedBy(PLACE_FORMULAS.edge, { thickness_mm: 0.2, radius_mm: 3 }).why],
+  ['turned corner', reasonedBy(PLACE_FORMULAS.corner, { turned_mm: 20 }).why],
+  ['dish', reasonedBy(PLACE_FORMULAS.dish, { width_mm: 100, depth_mm: 20 }).why],
+  ['rounded corner', reasonedBy(PLACE_FORMULAS.roundedCorner, { plan_mm: 200, edge_mm: 5 }).why],
   ...strokeResults(),
   ['lap of strokes', lapFor(6).why],
   ['chance of a line', lineChanceBy(30, 6).why],
@@ -327,8 +327,8 @@ const DETAILS: readonly (readonly [string, readonly Step[]])[] = [
   ['length to trim', trimmed.length_mm.why],
   ['points of a blade', trimmed.points.why],
   ['light gap', trimmed.lightGap?.least.why ?? []],
-  ['run off', placeFigure(PLACE_FORMULAS.runsOff, { wide_mm: 180, narrow_mm: 150, slant_mm: 2840 }).why],
-  ['belly', placeFigure(PLACE_FORMULAS.belly, { off_mm: 12, girth_mm: 1005 }).why],
+  ['run off', reasonedBy(PLACE_FORMULAS.runsOff, { wide_mm: 180, narrow_mm: 150, slant_mm: 2840 }).why],
+  ['belly', reasonedBy(PLACE_FORMULAS.belly, { off_mm: 12, girth_mm: 1005 }).why],
   ['surplus of curved film', curvedEdge.surplus_mm.why],
   ['height of a fold', curvedEdge.height_mm?.why ?? []],
   ['shrink in a fold', curvedEdge.strain.why],

@@ -30,7 +30,7 @@ export { type Place, onFlatFilm, withPlacesBetween } from './film-outline';
 export { type EdgeFigures, PLAN_FORMULAS, edgeFigures } from './plan-figures';
 export { type StrainLattice, strainLattice } from './strain-lattice';
 export { filmRise } from './film-rise';
-export { PLACE_FORMULAS, placeFigure } from './place-figures';
+export { PLACE_FORMULAS } from './place-figures';
 export { type FoldInTurn, type OrderReason, heatOrder } from './heat-order';
 export { type Help, whatHelps } from './what-helps';
 export { endsReadWell, isOfEnds, unseenEnds } from './unseen-ends';

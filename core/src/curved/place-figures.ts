@@ -1,4 +1,4 @@
-import { type Formula, GEOMETRY, type Reasoned, type Step, applyFormula } from '../quantity';
+import { type Formula, GEOMETRY } from '../quantity';
 import {
   boxCorner,
   feedFor,
@@ -122,13 +122,3 @@ export const PLACE_FORMULAS = {
     of: ({ off_mm, girth_mm }) => off_mm / girth_mm,
   } satisfies Formula<{ readonly off_mm: number; readonly girth_mm: number }>,
 } as const;
-
-/** One figure of a place with its reason; steps before it stand first. */
-export function placeFigure<Inputs extends object>(
-  formula: Formula<Inputs>,
-  inputs: Inputs,
-  before: readonly Step[] = [],
-): Reasoned<number> {
-  const step = applyFormula(formula, inputs);
-  return { value: step.value, why: [...before, step] };
-}

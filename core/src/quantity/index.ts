@@ -22,6 +22,7 @@ export {
   COMMON_PRACTICE,
   GEOMETRY,
   applyFormula,
+  reasonedBy,
 } from './reasoned';
 export {
   degreesOf,

@@ -73,3 +73,13 @@ export function applyFormula<Inputs extends object>(
     ...(more.remark === undefined ? {} : { remark: more.remark }),
   };
 }
+
+/** One figure with its reason; steps that led to its inputs stand first. */
+export function reasonedBy<Inputs extends object>(
+  formula: Formula<Inputs>,
+  inputs: Inputs,
+  before: readonly Step[] = [],
+): Reasoned<number> {
+  const step = applyFormula(formula, inputs);
+  return { value: step.value, why: [...before, step] };
+}

@@ -1,6 +1,6 @@
-import { PLACE_FORMULAS, placeFigure } from '../curved';
+import { PLACE_FORMULAS } from '../curved';
 import type { RowOf } from '../job';
-import { type Reasoned, mmFromNm } from '../quantity';
+import { type Reasoned, mmFromNm, reasonedBy } from '../quantity';
 import { columnSizes } from './blank';
 import type { FilmOfShop } from './job-rows';
 import type { JobView } from './job-view';
@@ -68,9 +68,9 @@ function grooves(view: JobView, surfaceId: string, film: FilmOfShop): readonly O
   return view.partsOf(surfaceId).flatMap(({ kind, name, form, width_nm, depth_nm }): OtherCurve[] => {
     if (kind !== 'furrow' || form === 'none' || width_nm === null || depth_nm === null) return [];
     const [width_mm, depth_mm] = [mmFromNm(width_nm), mmFromNm(depth_nm)];
-    const strain = placeFigure(PLACE_FORMULAS[form], { width_mm, depth_mm });
+    const strain = reasonedBy(PLACE_FORMULAS[form], { width_mm, depth_mm });
     const bears = Math.min(strain.value, film.strainLimit ?? 0);
-    const spare_mm = placeFigure(PLACE_FORMULAS.feed, { width_mm, strain: strain.value, bears }, strain.why);
+    const spare_mm = reasonedBy(PLACE_FORMULAS.feed, { width_mm, strain: strain.value, bears }, strain.why);
     return [{ case: 'groove', name, strain, spare_mm, verdict: stretchVerdict(strain.value, film) }];
   });
 }
@@ -78,7 +78,7 @@ function grooves(view: JobView, surfaceId: string, film: FilmOfShop): readonly O
 function dishes(view: JobView, surfaceId: string, film: FilmOfShop): readonly OtherCurve[] {
   return view.partsOf(surfaceId).flatMap(({ kind, name, width_nm, depth_nm }): OtherCurve[] => {
     if (kind !== 'dish' || width_nm === null || width_nm === 0 || depth_nm === null) return [];
-    const strain = placeFigure(PLACE_FORMULAS.dish, {
+    const strain = reasonedBy(PLACE_FORMULAS.dish, {
       width_mm: mmFromNm(width_nm),
       depth_mm: mmFromNm(depth_nm),
     });
@@ -92,7 +92,7 @@ function roundedCorners(view: JobView, surfaceId: string, film: FilmOfShop): rea
     if (kind !== 'box corner' || planRadius_nm === null || edgeRadius_nm === null) return [];
     if (planRadius_nm === 0) return [];
     const [plan_mm, edge_mm] = [mmFromNm(planRadius_nm), mmFromNm(Math.min(edgeRadius_nm, planRadius_nm))];
-    const strain = placeFigure(PLACE_FORMULAS.roundedCorner, { plan_mm, edge_mm });
+    const strain = reasonedBy(PLACE_FORMULAS.roundedCorner, { plan_mm, edge_mm });
     return [{ case: 'rounded corner', name, strain, verdict: shrinkVerdict(strain.value, film) }];
   });
 }
@@ -104,13 +104,13 @@ function edges(view: JobView, surfaceId: string, film: FilmOfShop): readonly Oth
   const isFixture = view.surfaceById.get(surfaceId)?.kind !== 'pane';
   const thickness_mm = film.thickness_um / 1000;
   const strain =
-    radius_mm > 0 && isFixture ? placeFigure(PLACE_FORMULAS.edge, { thickness_mm, radius_mm }) : undefined;
+    radius_mm > 0 && isFixture ? reasonedBy(PLACE_FORMULAS.edge, { thickness_mm, radius_mm }) : undefined;
   return [
     ...(strain === undefined
       ? []
       : [{ case: 'edge' as const, strain, verdict: stretchVerdict(strain.value, film) }]),
     ...(turned_mm > 0
-      ? [{ case: 'turned corner' as const, left_mm2: placeFigure(PLACE_FORMULAS.corner, { turned_mm }) }]
+      ? [{ case: 'turned corner' as const, left_mm2: reasonedBy(PLACE_FORMULAS.corner, { turned_mm }) }]
       : []),
   ];
 }
@@ -136,7 +136,7 @@ function columns(view: JobView, surface: RowOf<'surface'>, film: FilmOfShop): re
       : [
           {
             case: 'taper' as const,
-            runsOff_mm: placeFigure(PLACE_FORMULAS.runsOff, { wide_mm, narrow_mm, slant_mm }),
+            runsOff_mm: reasonedBy(PLACE_FORMULAS.runsOff, { wide_mm, narrow_mm, slant_mm }),
           },
         ]),
     ...(off === undefined ? [] : [belly(off.off_mm, (column.foot_mm + column.top_mm) / 2, film)]),
@@ -145,7 +145,7 @@ function columns(view: JobView, surface: RowOf<'surface'>, film: FilmOfShop): re
 
 /** A belly leaves film over at its ends, to be shrunk; a waist would have to stretch it. */
 function belly(off_mm: number, girth_mm: number, film: FilmOfShop): OtherCurve {
-  const strain = placeFigure(PLACE_FORMULAS.belly, { off_mm, girth_mm });
+  const strain = reasonedBy(PLACE_FORMULAS.belly, { off_mm, girth_mm });
   const asked = strain.value;
   const verdict = asked < 0 ? stretchVerdict(-asked, film) : shrinkVerdict(asked, film);
   return { case: 'belly', strain, verdict };

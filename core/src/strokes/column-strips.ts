@@ -1,9 +1,6 @@
 import { type Face, boundsOf } from './face';
-import { type Tool, lanesOver } from './lanes';
+import { BEYOND_MM, type Tool, lanesOver } from './lanes';
 import { LEVEL, type Stroke } from './stroke';
-
-/** A stroke begins so far beyond the middle, so that both lap there. */
-const BEYOND_MM = 30;
 
 /**
  * Round a column, unrolled: from the middle, where film is fixed first, one wing outwards and then the other,

@@ -97,7 +97,7 @@ export function fitsIn(
 }
 
 /** A lane begins so far beyond the spine, so that both halves lap there. */
-const BEYOND_MM = 30;
+export const BEYOND_MM = 30;
 
 export interface LanesAsked {
   readonly spine_mm: number;

@@ -1,7 +1,7 @@
 import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
 import normalPdf from '@stdlib/stats-base-dists-normal-pdf';
 import normalQuantile from '@stdlib/stats-base-dists-normal-quantile';
-import { type Formula, type Reasoned, applyFormula } from '../quantity';
+import { type Formula, type Reasoned, reasonedBy } from '../quantity';
 
 /**
  * How often strokes of a blade go over a point: at least, and the share of points once more. Without a lap
@@ -84,11 +84,9 @@ export const LAP_FORMULAS = {
 
 /** How far the strokes of a hand must lap. */
 export function lapFor(wander_mm: number): Reasoned<number> {
-  const step = applyFormula(LAP_FORMULAS.lap, { wander_mm, soft_mm: SOFT_END_MM });
-  return { value: step.value, why: [step] };
+  return reasonedBy(LAP_FORMULAS.lap, { wander_mm, soft_mm: SOFT_END_MM });
 }
 
 export function lineChanceBy(overlap_mm: number, wander_mm: number): Reasoned<number> {
-  const step = applyFormula(LAP_FORMULAS.line, { overlap_mm, wander_mm, soft_mm: SOFT_END_MM });
-  return { value: step.value, why: [step] };
+  return reasonedBy(LAP_FORMULAS.line, { overlap_mm, wander_mm, soft_mm: SOFT_END_MM });
 }

@@ -1,4 +1,4 @@
-import { type Formula, type Reasoned, applyFormula } from '../quantity';
+import { type Formula, type Reasoned, reasonedBy } from '../quantity';
 import { type Tool, lanesOver } from './lanes';
 import { type Stroke, lengthOf, movesBetween } from './stroke';
 
@@ -75,18 +75,16 @@ export function passTime(
   { speed_mms, lift_s }: Pace,
 ): Reasoned<number> {
   const lanes = lanesOver(high_mm, tool);
-  const step = applyFormula(PASS_FORMULA, { wide_mm, high_mm, lanes, speed_mms, lift_s });
-  return { value: step.value, why: [step] };
+  return reasonedBy(PASS_FORMULA, { wide_mm, high_mm, lanes, speed_mms, lift_s });
 }
 
 /** How long one pass takes, s. */
 export function timeOf(strokes: readonly Stroke[], { speed_mms, lift_s }: Pace): Reasoned<number> {
-  const step = applyFormula(PACE_FORMULA, {
+  return reasonedBy(PACE_FORMULA, {
     length_mm: strokes.reduce((sum, stroke) => sum + lengthOf(stroke), 0),
     lifts: strokes.length,
     moves_mm: movesBetween(strokes),
     speed_mms,
     lift_s,
   });
-  return { value: step.value, why: [step] };
 }

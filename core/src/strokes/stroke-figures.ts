@@ -1,4 +1,4 @@
-import { type Formula, GEOMETRY, type Reasoned, type Source, applyFormula } from '../quantity';
+import { type Formula, GEOMETRY, type Reasoned, type Source, reasonedBy } from '../quantity';
 import { longestUpright } from './face';
 import { lanesOver } from './lanes';
 import type { JudgedStrokes, StrokesAsked } from './reckon-strokes';
@@ -76,22 +76,19 @@ export interface StrokeFigures {
 
 export function strokeFigures(judged: JudgedStrokes, asked: StrokesAsked, pace: Pace): StrokeFigures {
   const { coverage, ways, strokes } = judged;
-  const figure = <Inputs extends object>(formula: Formula<Inputs>, inputs: Inputs): Reasoned<number> => {
-    const step = applyFormula(formula, inputs);
-    return { value: step.value, why: [step] };
-  };
   const { area_mm2, share } = coverage;
   return {
-    share: figure(FIGURE_FORMULAS.share, { covered_mm2: share * area_mm2, area_mm2 }),
-    leastLanes: figure(FIGURE_FORMULAS.leastLanes, {
+    share: reasonedBy(FIGURE_FORMULAS.share, { covered_mm2: share * area_mm2, area_mm2 }),
+    leastLanes: reasonedBy(FIGURE_FORMULAS.leastLanes, {
       upright_mm: longestUpright(asked.face),
       blade_mm: asked.tool.blade_mm,
       overlap_mm: asked.tool.overlap_mm,
     }),
-    detour: ways === undefined || ways.out_mm === 0 ? undefined : figure(FIGURE_FORMULAS.detour, { ...ways }),
+    detour:
+      ways === undefined || ways.out_mm === 0 ? undefined : reasonedBy(FIGURE_FORMULAS.detour, { ...ways }),
     time_s:
       asked.people === 2
-        ? figure(FIGURE_FORMULAS.byTwo, { lockAndLonger_s: timeOfTwo(asked.face, strokes, pace) })
+        ? reasonedBy(FIGURE_FORMULAS.byTwo, { lockAndLonger_s: timeOfTwo(asked.face, strokes, pace) })
         : timeOf(strokes, pace),
   };
 }

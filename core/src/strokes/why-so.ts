@@ -1,4 +1,4 @@
-import { type Formula, type Reasoned, applyFormula } from '../quantity';
+import { type Formula, type Reasoned, reasonedBy } from '../quantity';
 import { floorOf, leftByStrip, passesUntil } from './residue';
 import { plateStiffness, tentRadius } from './tent';
 
@@ -74,26 +74,21 @@ export const REASON_FORMULAS = {
   } satisfies Formula<{ readonly thickness_um: number; readonly bond: number }>,
 } as const;
 
-function figure<Inputs extends object>(formula: Formula<Inputs>, inputs: Inputs): Reasoned<number> {
-  const step = applyFormula(formula, inputs);
-  return { value: step.value, why: [step] };
-}
-
 /** Reasons for a film: film laid dry has no water to press out. */
 export function reasonsFor({ isThick, isDry, thickness_um }: FilmPressed): readonly StrokeReason[] {
   const kind = isThick ? 'thick' : 'thin';
   const floor = (FLOOR_UM[kind] + leftByStrip(SQUEEZE) * 1e6) / LAID_UM;
   const grain: StrokeReason = {
     case: 'grain',
-    wide_mm: figure(REASON_FORMULAS.grain, { thickness_um, bond: BOND[kind] }),
+    wide_mm: reasonedBy(REASON_FORMULAS.grain, { thickness_um, bond: BOND[kind] }),
   };
   if (isDry) return [grain];
   return [
     { case: 'slower' },
     {
       case: 'passes',
-      pay: figure(REASON_FORMULAS.passes, { floor, leak: LEAK }),
-      worn: figure(REASON_FORMULAS.passes, { floor, leak: LEAK_WORN }),
+      pay: reasonedBy(REASON_FORMULAS.passes, { floor, leak: LEAK }),
+      worn: reasonedBy(REASON_FORMULAS.passes, { floor, leak: LEAK_WORN }),
     },
     { case: 'ridge' },
     grain,

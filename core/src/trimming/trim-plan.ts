@@ -1,5 +1,5 @@
 import type { CutMethod } from '../job';
-import { GEOMETRY, type Formula, type Reasoned, applyFormula } from '../quantity';
+import { GEOMETRY, type Formula, type Reasoned, reasonedBy } from '../quantity';
 
 /** mm, x to the right and y upwards, as whoever trims sees it. */
 export interface TrimSpot {
@@ -130,11 +130,11 @@ export function trimPlan(asked: TrimAsked): TrimPlan {
     edges.filter(({ why }) => why === null),
     asked,
   ).map((cut, index) => ({ number: index + 1, ...cut }));
-  const length = figure(TRIM_FORMULAS.length, { sum_mm: sum(cuts.map(({ length_mm }) => length_mm)) });
-  const points = figure(TRIM_FORMULAS.points, { length_mm: length.value, point_mm: asked.point_mm });
+  const length = reasonedBy(TRIM_FORMULAS.length, { sum_mm: sum(cuts.map(({ length_mm }) => length_mm)) });
+  const points = reasonedBy(TRIM_FORMULAS.points, { length_mm: length.value, point_mm: asked.point_mm });
   const area_mm2 = Math.abs(turnOf(asked.outline));
   const gap = (gap_mm: number): Reasoned<number> =>
-    figure(TRIM_FORMULAS.gap, { gap_mm, length_mm: length.value, area_mm2 });
+    reasonedBy(TRIM_FORMULAS.gap, { gap_mm, length_mm: length.value, area_mm2 });
   return {
     edges,
     cuts,
@@ -143,11 +143,6 @@ export function trimPlan(asked: TrimAsked): TrimPlan {
     points,
     lightGap: cuts.length === 0 ? null : { least: gap(asked.gap_mm.least), most: gap(asked.gap_mm.most) },
   };
-}
-
-function figure<Inputs extends object>(formula: Formula<Inputs>, inputs: Inputs): Reasoned<number> {
-  const step = applyFormula(formula, inputs);
-  return { value: step.value, why: [step] };
 }
 
 const sum = (values: readonly number[]): number => values.reduce((all, own) => all + own, 0);
