@@ -6,7 +6,10 @@ import { LinerHere } from './liner-here';
 import { StrokesHere } from './strokes-here';
 import { TrimHere } from './trim-here';
 
-/** What is drawn with a step: strokes, what is trimmed, or how the liner comes off. */
+/**
+ * What is drawn with a step: strokes, what is trimmed, or how the liner comes off; where no strokes are
+ * planned, what is put into it.
+ */
 @Component({
   selector: 'yp-step-drawing',
   imports: [LinerHere, StrokesHere, TrimHere],
@@ -28,7 +31,8 @@ import { TrimHere } from './trim-here';
           [tag]="tag()"
           [isLocked]="isLocked()"
           (editing)="editing.emit($event)"
-        />
+          ><ng-content
+        /></yp-strokes-here>
       }
     }
   `,
