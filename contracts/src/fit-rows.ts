@@ -98,6 +98,11 @@ export const mark = z.strictObject({
   firstSeenAt: instantSchema,
   from: z.enum(['fit', 'check', 'phone', 'customer']),
   note: text(4000),
+  tests: z.strictObject({
+    press: z.enum(['creeps away', 'springs back', 'does not move', 'not tried']),
+    warm: z.enum(['smaller', 'the same', 'larger', 'not tried']),
+    shape: z.enum(['alone', 'in a line along strokes', 'joined to an edge', 'brown or white rim', 'not tried']),
+  }),
   goneAt: instantSchema.nullable(),
 }) satisfies z.ZodType<Mark>;
 

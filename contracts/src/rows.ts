@@ -20,6 +20,7 @@ import {
   type WallFacts,
 } from '@yellow-pane/core/job';
 import * as z from 'zod';
+import { inspection, lookTick, markDecision, ruleSet, visit } from './check-rows';
 import { crewMember, daySettings, plannedStep } from './day-rows';
 import { cutPiece, cutPlan, cutRoll, jobAllowance, offcut, seamChoice, stockTake } from './cutting-rows';
 import { chosenSchools } from './chosen-schools';
@@ -273,6 +274,11 @@ const part = z.strictObject({
   position: positionSchema,
 }) satisfies z.ZodType<Part>;
 
+const photoSpot = z.strictObject({
+  x: z.number().min(-20_000).max(40_000),
+  y: z.number().min(-20_000).max(40_000),
+});
+
 const photo = z.strictObject({
   surfaceId: idSchema,
   partId: idSchema.nullable(),
@@ -285,6 +291,16 @@ const photo = z.strictObject({
   height_px: z.int().min(1).max(20_000),
   bytes: z.int().min(1).max(50_000_000),
   position: positionSchema,
+  square: z
+    .strictObject({
+      taps: z.tuple([photoSpot, photoSpot, photoSpot, photoSpot]),
+      width_nm: positiveNanometres,
+      height_nm: positiveNanometres,
+    })
+    .nullable(),
+  outline: z.array(photoSpot).min(3).max(400).nullable(),
+  pairOfId: idSchema.nullable(),
+  paired: z.enum(['gone', 'smaller', 'same', 'larger']).nullable(),
 }) satisfies z.ZodType<Photo>;
 
 export const measure = z.strictObject({
@@ -347,4 +363,9 @@ export const ROW_FIELDS = {
   gateTick,
   ownPlan,
   testPiece,
+  ruleSet,
+  inspection,
+  lookTick,
+  markDecision,
+  visit,
 } as const satisfies { readonly [Table in JobTable]: z.ZodType<FieldsOf<Table>> };

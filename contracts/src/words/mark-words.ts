@@ -1,4 +1,5 @@
-import type { MarkReason, MarkVerdict } from '@yellow-pane/core/judging';
+import type { MarkVerdict } from '@yellow-pane/core/job';
+import type { MarkReason } from '@yellow-pane/core/judging';
 import type { DisplayUnits } from '@yellow-pane/core/quantity';
 import { type Messages, counted, sentenceOf } from './messages';
 

@@ -1,7 +1,9 @@
 import type { FilmBrief } from './film-brief';
 import type { GlassPane } from './glass-unit';
 import type { DaySettings } from './day-rows';
+import { type Mark, NOT_TRIED } from './fit-rows';
 import type { Part } from './part';
+import type { Photo } from './photo';
 import type { Place } from './place';
 import type { SiteFacts } from './site-facts';
 import type { Surface } from './surface';
@@ -143,4 +145,34 @@ export const NEW_DAY: Omit<DaySettings, 'firstDay' | 'zone'> = {
   rollWrap: 'boxed',
   coreRadius_mm: 38,
   tools: ['heat gun', 'ladder', 'dust extractor', 'infrared thermometer'].map((tool) => ({ tool, count: 1 })),
+};
+
+/** A mark of which nothing is said yet. */
+export const NEW_MARK: Omit<Mark, 'surfaceId' | 'firstSeenAt' | 'from'> = {
+  applicationId: null,
+  step: null,
+  look: 'not said',
+  x_nm: null,
+  y_nm: null,
+  size_nm: null,
+  length_nm: null,
+  note: '',
+  tests: NOT_TRIED,
+  goneAt: null,
+};
+
+/** A picture of nothing in particular, as it was taken. */
+export const NEW_PHOTO: Omit<
+  Photo,
+  'surfaceId' | 'takenAt' | 'width_px' | 'height_px' | 'bytes' | 'position'
+> = {
+  partId: null,
+  markId: null,
+  applicationId: null,
+  step: null,
+  caption: '',
+  square: null,
+  outline: null,
+  pairOfId: null,
+  paired: null,
 };

@@ -93,6 +93,15 @@ export const MARK_LOOKS = [
 ] as const;
 export type MarkLook = (typeof MARK_LOOKS)[number];
 
+/** Three plain questions to a bubble: pressed through a cloth, warmed, looked at. */
+export interface PocketTests {
+  readonly press: 'creeps away' | 'springs back' | 'does not move' | 'not tried';
+  readonly warm: 'smaller' | 'the same' | 'larger' | 'not tried';
+  readonly shape: 'alone' | 'in a line along strokes' | 'joined to an edge' | 'brown or white rim' | 'not tried';
+}
+
+export const NOT_TRIED: PocketTests = { press: 'not tried', warm: 'not tried', shape: 'not tried' };
+
 /** Something seen on a surface that is to be judged. */
 export interface Mark {
   readonly surfaceId: string;
@@ -106,5 +115,6 @@ export interface Mark {
   readonly firstSeenAt: string;
   readonly from: 'fit' | 'check' | 'phone' | 'customer';
   readonly note: string;
+  readonly tests: PocketTests;
   readonly goneAt: string | null;
 }

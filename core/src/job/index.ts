@@ -1,7 +1,9 @@
 export {
   NEW_DAY,
+  NEW_MARK,
   NEW_PANE,
   NEW_PART,
+  NEW_PHOTO,
   NEW_PLACE,
   NO_BRIEF,
   NEW_SURFACE,
@@ -49,7 +51,21 @@ export {
   INSTRUMENT_NAMES,
 } from './measure-row';
 export type { FurrowForm, Part, PartKind } from './part';
-export type { Photo } from './photo';
+export type { Photo, PhotoSpot, PhotoSquare } from './photo';
+export {
+  type Inspection,
+  LOOK_VIEWS,
+  type LookTick,
+  type LookView,
+  MARK_VERDICTS,
+  type MarkDecisionRow,
+  type MarkVerdict,
+  VISIT_KINDS,
+  type Visit,
+  type VisitKind,
+  type VisitReason,
+} from './check-rows';
+export type { MarkLimit, MarkRule, OwnRuleSet, RuleSet, SetOfRules } from './rule-set';
 export type { HorizonPoint, Place, PlaceKind } from './place';
 export { type FamilyFacts, FAMILY_NAMES, FILM_FAMILIES } from './film-families';
 export { OPPOSITE_SIDE, type SeenFrom, lookFrom } from './seen-from';
@@ -100,6 +116,8 @@ export {
   MARK_LOOKS,
   type Mark,
   type MarkLook,
+  NOT_TRIED,
+  type PocketTests,
   QUANTITIES,
   type Quantity,
   READING_INSTRUMENTS,

@@ -56,6 +56,12 @@ export const REFERENCES: readonly Reference[] = [
   child('gateTick', 'applicationId', 'application'),
   child('ownPlan', 'applicationId', 'application'),
   loose('testPiece', 'surfaceId', 'surface'),
+  loose('photo', 'pairOfId', 'photo'),
+  child('inspection', 'surfaceId', 'surface'),
+  loose('inspection', 'ruleSetId', 'ruleSet'),
+  child('lookTick', 'inspectionId', 'inspection'),
+  child('markDecision', 'markId', 'mark'),
+  loose('markDecision', 'inspectionId', 'inspection'),
 ];
 
 /** The references that stand in rows of a table. */

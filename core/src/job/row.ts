@@ -1,4 +1,5 @@
 import type { Application } from './application';
+import type { Inspection, LookTick, MarkDecisionRow, Visit } from './check-rows';
 import type { CutPiece, CutPlan, CutRoll, JobAllowance, SeamChoice } from './cut-plan';
 import type { CrewMember, DaySettings, PlannedStepRow } from './day-rows';
 import type { FilmBrief } from './film-brief';
@@ -10,6 +11,7 @@ import type { OwnPlan } from './own-plan';
 import type { Part } from './part';
 import type { Photo } from './photo';
 import type { Place } from './place';
+import type { OwnRuleSet } from './rule-set';
 import type { SiteFacts } from './site-facts';
 import type { Offcut, StockTake } from './stock';
 import type { Surface } from './surface';
@@ -48,6 +50,11 @@ interface TableFields {
   readonly gateTick: GateTick;
   readonly ownPlan: OwnPlan;
   readonly testPiece: TestPiece;
+  readonly ruleSet: OwnRuleSet;
+  readonly inspection: Inspection;
+  readonly lookTick: LookTick;
+  readonly markDecision: MarkDecisionRow;
+  readonly visit: Visit;
 }
 
 export type JobTable = keyof TableFields;
@@ -84,6 +91,11 @@ export const JOB_TABLES: readonly JobTable[] = [
   'gateTick',
   'ownPlan',
   'testPiece',
+  'ruleSet',
+  'inspection',
+  'lookTick',
+  'markDecision',
+  'visit',
 ];
 
 /**

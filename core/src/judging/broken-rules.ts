@@ -1,7 +1,7 @@
+import type { MarkRule, RuleSet } from '../job';
 import { type Face, areaOfFace } from '../strokes';
 import { largestCluster } from './cluster';
 import type { Pin } from './pin';
-import type { MarkRule, RuleSet } from './rule-set';
 import { zoneOf } from './zones';
 
 /** A rule that the marks of a surface break, and which of them are too many: the largest. */

@@ -1,14 +1,10 @@
-import type { MarkLook } from '../job';
+import type { MarkLook, MarkVerdict, RuleSet } from '../job';
 import { leastAngle, sizeAt } from '../looking';
 import { type Verdict, worstVerdict } from '../quantity';
 import { type Face, isOnFace } from '../strokes';
 import { type BrokenRule, brokenRules, extentOf } from './broken-rules';
 import { CONTRASTS, type LookContrast } from './contrasts';
 import { PIN_SIZE, type Pin, type PinFault } from './pin';
-import type { RuleSet } from './rule-set';
-
-/** What is done about a mark. */
-export type MarkVerdict = 'accept' | 'accept by rule' | 'watch' | 'fix now' | 'measure it' | 'redo' | 'stop';
 
 /** As the four answers everywhere (rulings). */
 export const VERDICT_OF_MARK: Readonly<Record<MarkVerdict, Verdict>> = {

@@ -1,5 +1,5 @@
+import type { RuleSet } from '../job';
 import type { Source } from '../quantity';
-import type { RuleSet } from './rule-set';
 
 const fromMemory = (text: string): Source => ({
   kind: 'from memory',
@@ -21,6 +21,7 @@ export const RULE_SETS: readonly RuleSet[] = [
     cluster: { count: 5, within_mm: 300, from_mm: 0 },
     watched: ['bubble', 'water pocket'],
     gap_mm: { least: 1, most: 2, mostThick: 3.2 },
+    leastLight: null,
   },
   {
     name: 'coated glass kind',
@@ -40,6 +41,7 @@ export const RULE_SETS: readonly RuleSet[] = [
     cluster: { count: 4, within_mm: 100, from_mm: 0 },
     watched: ['bubble', 'water pocket'],
     gap_mm: null,
+    leastLight: null,
   },
   {
     name: 'laminated glass kind',
@@ -86,5 +88,6 @@ export const RULE_SETS: readonly RuleSet[] = [
     cluster: { count: 4, within_mm: 200, from_mm: 0.5 },
     watched: ['bubble', 'water pocket'],
     gap_mm: null,
+    leastLight: null,
   },
 ];

@@ -1,5 +1,5 @@
+import type { RuleSet } from '../job';
 import { type Face, boundsOf, sidesOf, wayToSide } from '../strokes';
-import type { RuleSet } from './rule-set';
 
 /** In the edge zone or the main one: by the way to the outline itself, not to its box. */
 export function zoneOf(

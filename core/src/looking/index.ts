@@ -1,8 +1,6 @@
 export { GAZE_HALF_DEG, foundBySearch, gazeStrip, stripsOver, sweepWidth } from './gaze';
 export {
-  LOOK_VIEWS,
   type LookPiece,
-  type LookView,
   type LookedAt,
   type RoundAsked,
   lookedAt,

@@ -1,7 +1,8 @@
+import { LOOK_VIEWS } from '../job';
 import { describe, expect, it } from '@jest/globals';
 import * as fc from 'fast-check';
 import { faceOf } from '../strokes';
-import { LOOK_VIEWS, leastAngle, lookedAt, pieceKey, roundOf, sizeAt } from './index';
+import { leastAngle, lookedAt, pieceKey, roundOf, sizeAt } from './index';
 
 const PANE = faceOf([
   [

@@ -1,3 +1,4 @@
+import { LOOK_VIEWS, type LookView } from '../job';
 import {
   type Face,
   type Ring,
@@ -9,10 +10,6 @@ import {
   squareStroke,
 } from '../strokes';
 import { gazeStrip, stripsOver } from './gaze';
-
-/** From where a surface is looked at. */
-export const LOOK_VIEWS = ['square', 'from the left', 'from the right', 'edges', 'from behind'] as const;
-export type LookView = (typeof LOOK_VIEWS)[number];
 
 /** One piece of a round: a strip of the face, or a piece of an edge. */
 export interface LookPiece {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { NEW_PLACE, NEW_SURFACE, type RowOf } from '../job';
+import { NEW_PLACE, NEW_SURFACE, NOT_TRIED, type RowOf } from '../job';
 import { RULE_SETS } from '../judging';
 import { type JobRows, jobRows } from './job-rows';
 import { JobView } from './job-view';
@@ -29,6 +29,7 @@ const mark = (id: string, own: object) =>
       firstSeenAt: '2026-12-01T10:00:00Z',
       from: 'check',
       note: '',
+      tests: NOT_TRIED,
       goneAt: null,
     },
     ...own,

@@ -1,8 +1,7 @@
-import type { Known, MarkLook, RowOf } from '../job';
+import type { Known, MarkLook, RowOf, RuleSet } from '../job';
 import {
   type MarkDecision,
   type Pin,
-  type RuleSet,
   USUAL_LUMINANCE,
   decideMarks,
   verdictOfMarks,

@@ -1,5 +1,15 @@
-import type { GateTick, Mark, OwnPlan, Reading, TestPiece, WaitEnd, WorkRecord } from '@yellow-pane/core/job';
-import { doublePrecision, index, integer, jsonb, pgTable, text, unique, uuid } from 'drizzle-orm/pg-core';
+import {
+  type GateTick,
+  type Mark,
+  NOT_TRIED,
+  type OwnPlan,
+  type Photo,
+  type Reading,
+  type TestPiece,
+  type WaitEnd,
+  type WorkRecord,
+} from '@yellow-pane/core/job';
+import { doublePrecision, foreignKey, index, integer, jsonb, pgTable, text, unique, uuid } from 'drizzle-orm/pg-core';
 import { bytes, instant, nm, sameJob } from './columns';
 import { film } from './film-tables';
 import { application, job, ofJob, ofSurface, part, surface } from './survey-tables';
@@ -107,6 +117,7 @@ export const mark = pgTable(
     firstSeenAt: instant().notNull(),
     from: text().$type<Mark['from']>().notNull(),
     note: text().notNull(),
+    tests: jsonb().$type<Mark['tests']>().notNull().default(NOT_TRIED),
     goneAt: instant(),
   },
   (t) => [
@@ -130,13 +141,19 @@ export const photo = pgTable(
     height_px: integer().notNull(),
     bytes: integer().notNull(),
     position: doublePrecision().notNull(),
+    square: jsonb().$type<Photo['square']>(),
+    outline: jsonb().$type<Photo['outline']>(),
+    pairOfId: uuid(),
+    paired: text().$type<NonNullable<Photo['paired']>>(),
   },
   (t) => [
     index('photo_job').on(t.jobId, t.id),
+    unique('photo_job_id').on(t.jobId, t.id),
     sameJob('photo_surface', t.jobId, t.surfaceId, () => [surface.jobId, surface.id]),
     sameJob('photo_part', t.jobId, t.partId, () => [part.jobId, part.id]),
     sameJob('photo_mark', t.jobId, t.markId, () => [mark.jobId, mark.id]),
     sameJob('photo_application', t.jobId, t.applicationId, () => [application.jobId, application.id]),
+    foreignKey({ name: 'photo_pair', columns: [t.jobId, t.pairOfId], foreignColumns: [t.jobId, t.id] }),
   ],
 );
 

@@ -48,6 +48,10 @@ export function toStored(fields: Readonly<Record<string, unknown>>): Record<stri
     'takenAt',
     'firstSeenAt',
     'goneAt',
+    'watchUntil',
+    'notBefore',
+    'due',
+    'plannedAt',
   ])
     if (typeof stored[key] === 'string') stored[key] = new Date(stored[key]);
   return stored;

@@ -16,6 +16,7 @@ import { instant } from './columns';
 import { seamChoice, jobAllowance, cutPlan, cutRoll, cutPiece, offcut, stockTake } from './cutting-tables';
 import { changedInShop, person } from './people-tables';
 import { crewMember, daySettings, plannedStep } from './day-tables';
+import { inspection, lookTick, markDecision, ruleSet, visit } from './check-tables';
 import { gateTick, mark, ownPlan, photo, reading, testPiece, waitEnd, workRecord } from './fit-tables';
 import {
   application,
@@ -124,8 +125,14 @@ export const ROW_TABLES = {
   gateTick,
   ownPlan,
   testPiece,
+  ruleSet,
+  inspection,
+  lookTick,
+  markDecision,
+  visit,
 } as const satisfies Record<JobTable, unknown>;
 
+export { inspection, lookTick, markDecision, ruleSet, visit } from './check-tables';
 export { crewMember, daySettings, plannedStep } from './day-tables';
 export {
   gateTick,

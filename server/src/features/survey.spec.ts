@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { type DeviceMessage, deviceMessageSchema } from '@yellow-pane/contracts';
-import { NEW_PART, NEW_SURFACE, NO_SITE_FACTS, NO_WALL_FACTS } from '@yellow-pane/core/job';
+import { NEW_PART, NEW_PHOTO, NEW_SURFACE, NO_SITE_FACTS, NO_WALL_FACTS } from '@yellow-pane/core/job';
 import { crc32 } from 'node:zlib';
 import sharp from 'sharp';
 import request from 'supertest';
@@ -129,11 +129,9 @@ describe('is what a survey notes kept?', () => {
         table: 'photo',
         id: newId(),
         fields: {
+          ...NEW_PHOTO,
           surfaceId,
           partId: part,
-          markId: null,
-          applicationId: null,
-          step: null,
           takenAt: null,
           caption: 'lever',
           width_px: 10,

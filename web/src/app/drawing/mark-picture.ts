@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { type MarkVerdict, VERDICT_OF_MARK } from '@yellow-pane/core/judging';
+import type { MarkVerdict } from '@yellow-pane/core/job';
+import { VERDICT_OF_MARK } from '@yellow-pane/core/judging';
 import type { Verdict } from '@yellow-pane/core/quantity';
 import type { Face, Spot } from '@yellow-pane/core/strokes';
 import { facePath, faceScale, sheetFor, sizeOf } from './stroke-drawing';

@@ -1,5 +1,5 @@
 import { Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
-import type { Photo, RowOf } from '@yellow-pane/core/job';
+import { NEW_PHOTO, type Photo, type RowOf } from '@yellow-pane/core/job';
 import { browserStore } from '../device/browser-store';
 import { newId } from '../device/session';
 import { ServerGone, ServerRefusal, api } from '../server/api';
@@ -77,14 +77,10 @@ export class PhotoWork {
       this.#desk.put(
         'photo',
         {
+          ...NEW_PHOTO,
           surfaceId: surface.id,
-          partId: null,
-          markId: null,
-          applicationId: null,
-          step: null,
           ...of,
           takenAt: new Date().toISOString(),
-          caption: '',
           ...size,
           position: this.#reading.photosOf(surface.id).length + 1,
         },

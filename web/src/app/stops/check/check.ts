@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { markReasonWords, markVerdictWords } from '@yellow-pane/contracts/words';
-import { MARK_LOOKS, type MarkLook, type RowOf } from '@yellow-pane/core/job';
+import { MARK_LOOKS, type MarkLook, NEW_MARK, type RowOf } from '@yellow-pane/core/job';
 import { RULE_SETS, VERDICT_OF_MARK } from '@yellow-pane/core/judging';
 import { formatLengthWithUnit, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { type JudgedMark, marksJudged } from '@yellow-pane/core/reading';
@@ -130,9 +130,8 @@ export class Check {
       this.#desk.put(
         'mark',
         {
-          ...{ surfaceId: surface.id, applicationId: null, step: null, look: 'not said', ...this.#row(at) },
-          ...{ size_nm: null, length_nm: null, firstSeenAt: new Date().toISOString(), from: 'check' },
-          ...{ note: '', goneAt: null },
+          ...{ ...NEW_MARK, surfaceId: surface.id, ...this.#row(at) },
+          ...{ firstSeenAt: new Date().toISOString(), from: 'check' },
         },
         id,
       ),

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { MARK_LOOKS, type MarkLook } from '@yellow-pane/core/job';
+import { MARK_LOOKS, type MarkLook, NEW_MARK } from '@yellow-pane/core/job';
 import { newId } from '../../device/session';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
@@ -96,18 +96,12 @@ export class ProblemHere {
       this.#job.put(
         'mark',
         {
+          ...NEW_MARK,
           surfaceId: this.desk.surface()?.id ?? '',
           applicationId: this.desk.application()?.id ?? null,
           step: this.desk.current()?.step ?? null,
-          look: 'not said',
-          x_nm: null,
-          y_nm: null,
-          size_nm: null,
-          length_nm: null,
           firstSeenAt: new Date().toISOString(),
           from: 'fit',
-          note: '',
-          goneAt: null,
         },
         id,
       ),

@@ -1,5 +1,5 @@
-import type { MarkLook } from '../job';
 import type { Source } from '../quantity';
+import type { MarkLook } from './fit-rows';
 
 /** How many of a kind a surface may have. */
 export type MarkLimit =
@@ -27,11 +27,8 @@ export interface MarkRule {
   readonly limit: MarkLimit;
 }
 
-/** By which rules marks are judged. Data: copied to a job and edited there. */
-export interface RuleSet {
-  readonly name: string;
-  readonly version: number;
-  readonly source: Source;
+/** What a rule set says, without what it is called and where it comes from. */
+export interface SetOfRules {
   readonly distance_m: number;
   readonly angles_deg: readonly [from: number, to: number];
   readonly light: string;
@@ -51,4 +48,24 @@ export interface RuleSet {
   readonly watched: readonly MarkLook[];
   /** A gap along the edge is accepted between these, mm; null: not judged. */
   readonly gap_mm: { readonly least: number; readonly most: number; readonly mostThick: number } | null;
+  /** Least share of light that must come through glass and film, as the shop knows its law; null: not typed. */
+  readonly leastLight: number | null;
+}
+
+/** By which rules marks are judged. */
+export interface RuleSet extends SetOfRules {
+  readonly name: string;
+  readonly version: number;
+  readonly source: Source;
+}
+
+/** A rule set copied to the job and edited there; each change makes its next version. */
+export interface OwnRuleSet {
+  readonly name: string;
+  /** Of the rules; the row has a version of its own. */
+  readonly setVersion: number;
+  /** Name of the set it was copied from. */
+  readonly copyOf: string;
+  readonly source: Source;
+  readonly rules: SetOfRules;
 }
