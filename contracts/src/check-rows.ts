@@ -80,14 +80,7 @@ export const ruleSet = z.strictObject({
   setVersion: z.int().min(1).max(100_000),
   copyOf: text(80),
   source: z.strictObject({
-    kind: z.enum([
-      'published',
-      'common practice',
-      'from memory',
-      'our guess',
-      'geometry',
-      'measured here',
-    ]),
+    kind: z.enum(['published', 'common practice', 'from memory', 'our guess', 'geometry', 'measured here']),
     text: text(400),
   }),
   rules: setOfRules,

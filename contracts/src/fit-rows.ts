@@ -101,7 +101,13 @@ export const mark = z.strictObject({
   tests: z.strictObject({
     press: z.enum(['creeps away', 'springs back', 'does not move', 'not tried']),
     warm: z.enum(['smaller', 'the same', 'larger', 'not tried']),
-    shape: z.enum(['alone', 'in a line along strokes', 'joined to an edge', 'brown or white rim', 'not tried']),
+    shape: z.enum([
+      'alone',
+      'in a line along strokes',
+      'joined to an edge',
+      'brown or white rim',
+      'not tried',
+    ]),
   }),
   goneAt: instantSchema.nullable(),
 }) satisfies z.ZodType<Mark>;

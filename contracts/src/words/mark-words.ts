@@ -19,6 +19,8 @@ const REASONS = {
     'In the glass, and not recorded before the work: show the customer, decide together.',
   'dries until': 'Water under the film dries by itself until its date.',
   'hands put it right': 'Hands can still put it right.',
+  'not ordinary water':
+    'Not as water dries: large, in a line, joined to an edge, or with a rim. Press it out now.',
   'breaks a rule': ({ broken: { rule, allowed, found } }, { length }) =>
     rule === 'cluster'
       ? `${counted(found, 'mark')} so near to each other are a cluster; ${allowed ?? 0} may be.`
@@ -31,6 +33,8 @@ const REASONS = {
       : `From there nothing under ${length(Math.round(least_mm * 100) / 100)} of that contrast is seen.`,
   'within the rules': 'Seen, and within the rules.',
   'look from there': 'It is seen from there: whether it is obtrusive, a person says who looks.',
+  'an eye': ({ isObtrusive }) =>
+    isObtrusive ? 'Looked at from there: it is obtrusive.' : 'Looked at from there: it is not obtrusive.',
   measure: ({ what }) => `Measure ${what}: it decides.`,
   fault: ({ fault }) =>
     fault === 'beside the surface'

@@ -97,7 +97,8 @@ export type MarkLook = (typeof MARK_LOOKS)[number];
 export interface PocketTests {
   readonly press: 'creeps away' | 'springs back' | 'does not move' | 'not tried';
   readonly warm: 'smaller' | 'the same' | 'larger' | 'not tried';
-  readonly shape: 'alone' | 'in a line along strokes' | 'joined to an edge' | 'brown or white rim' | 'not tried';
+  readonly shape:
+    'alone' | 'in a line along strokes' | 'joined to an edge' | 'brown or white rim' | 'not tried';
 }
 
 export const NOT_TRIED: PocketTests = { press: 'not tried', warm: 'not tried', shape: 'not tried' };

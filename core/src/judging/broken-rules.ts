@@ -20,37 +20,64 @@ export const extentOf = ({ size_mm, length_mm }: Pick<Pin, 'size_mm' | 'length_m
   length_mm ?? size_mm ?? 0;
 const kindOf = ({ length_mm }: Pin): MarkRule['kind'] => (length_mm === null ? 'spot' : 'line');
 
-/**
- * Rules that all marks of a surface together break, in the order of the rule set, clusters after counts and
- * before edges.
- */
-export function brokenRules(face: Face, pins: readonly Pin[], set: RuleSet): readonly BrokenRule[] {
+/** The marks of a surface with what is the same whichever of them is looked at: zones, the largest cluster. */
+export interface MarksTogether {
+  /** Rules that all marks together break, in the order of the rule set, clusters after counts, before edges. */
+  readonly broken: readonly BrokenRule[];
+  /** The same of one mark, were it so many times as large. */
+  readonly brokenBy: (pin: Pin, times: number) => readonly BrokenRule[];
+}
+
+/** Asked once for all marks: nothing is counted anew for each of them but what its own size changes. */
+export function marksTogether(face: Face, pins: readonly Pin[], set: RuleSet): MarksTogether {
   const area_m2 = areaOfFace(face) / MM2_PER_M2;
   const zones = new Map(pins.map((pin) => [pin.id, zoneOf(face, set.edge, area_m2, pin)]));
-  const broken = set.rules.flatMap((rule) => brokenBy(rule, pins, zones, area_m2) ?? []);
-  const isOfEdge = ({ rule }: BrokenRule): boolean => rule !== 'cluster' && rule.zone === 'edge';
-  return [
-    ...broken.filter((own) => !isOfEdge(own)),
-    ...clustered(pins, zones, set),
-    ...broken.filter(isOfEdge),
-  ];
+  const counts = (own: readonly Pin[]): readonly BrokenRule[] =>
+    set.rules.flatMap((rule) => brokenBy(rule, own, zones, area_m2) ?? []);
+  const counted = clustering(pins, zones, set.cluster);
+  const inOrder = (own: readonly BrokenRule[], clusters: readonly BrokenRule[]): readonly BrokenRule[] => {
+    const isOfEdge = ({ rule }: BrokenRule): boolean => rule !== 'cluster' && rule.zone === 'edge';
+    return [...own.filter((broken) => !isOfEdge(broken)), ...clusters, ...own.filter(isOfEdge)];
+  };
+  return {
+    broken: inOrder(counts(pins), counted(undefined)),
+    brokenBy: (pin, times) => {
+      const scaled = scaledPin(pin, times);
+      const own = set.rules.flatMap((rule) => brokenByOne(rule, scaled, pins, zones, area_m2) ?? []);
+      return inOrder(own, counted(scaled));
+    },
+  };
 }
+
+export function scaledPin(pin: Pin, times: number): Pin {
+  const scaled = (own: number | null): number | null => (own === null ? null : own * times);
+  return { ...pin, size_mm: scaled(pin.size_mm), length_mm: scaled(pin.length_mm) };
+}
+
+/** Rules that all marks of a surface together break. */
+export const brokenRules = (face: Face, pins: readonly Pin[], set: RuleSet): readonly BrokenRule[] =>
+  marksTogether(face, pins, set).broken;
+
+type Zones = ReadonlyMap<string, 'edge' | 'main'>;
+
+const goesBy = (rule: MarkRule, pin: Pin, zones: Zones): boolean =>
+  kindOf(pin) === rule.kind &&
+  (rule.zone === 'any' || zones.get(pin.id) === rule.zone) &&
+  extentOf(pin) > rule.over_mm &&
+  extentOf(pin) <= (rule.to_mm ?? Infinity);
+
+const isNear = (a: Pin, b: Pin, least_mm: number): boolean => Math.hypot(a.x - b.x, a.y - b.y) < least_mm;
 
 function brokenBy(
   rule: MarkRule,
   pins: readonly Pin[],
-  zones: ReadonlyMap<string, 'edge' | 'main'>,
+  zones: Zones,
   area_m2: number,
 ): BrokenRule | undefined {
-  const own = pins
-    .filter((pin) => kindOf(pin) === rule.kind && (rule.zone === 'any' || zones.get(pin.id) === rule.zone))
-    .filter((pin) => extentOf(pin) > rule.over_mm && extentOf(pin) <= (rule.to_mm ?? Infinity))
-    .toSorted((a, b) => extentOf(b) - extentOf(a));
+  const own = pins.filter((pin) => goesBy(rule, pin, zones)).toSorted((a, b) => extentOf(b) - extentOf(a));
   if (rule.limit.case === 'apart') {
     const { least_mm } = rule.limit;
-    const near = own.filter((pin) =>
-      own.some((other) => other !== pin && Math.hypot(pin.x - other.x, pin.y - other.y) < least_mm),
-    );
+    const near = own.filter((pin) => own.some((other) => other !== pin && isNear(pin, other, least_mm)));
     return near.length === 0
       ? undefined
       : { rule, allowed: null, found: near.length, excess: near.map(({ id }) => id) };
@@ -59,6 +86,47 @@ function brokenBy(
   return own.length <= allowed
     ? undefined
     : { rule, allowed, found: own.length, excess: own.slice(0, own.length - allowed).map(({ id }) => id) };
+}
+
+/** Whether one mark is too many by a rule: by its rank among those the rule goes by, without sorting them. */
+function brokenByOne(
+  rule: MarkRule,
+  scaled: Pin,
+  pins: readonly Pin[],
+  zones: Zones,
+  area_m2: number,
+): BrokenRule | undefined {
+  if (!goesBy(rule, scaled, zones)) return undefined;
+  const excess = [scaled.id];
+  if (rule.limit.case === 'apart') {
+    const { least_mm } = rule.limit;
+    const isBeside = (pin: Pin): boolean =>
+      pin.id !== scaled.id && goesBy(rule, pin, zones) && isNear(pin, scaled, least_mm);
+    const found = pins.filter(isBeside).length;
+    return found === 0 ? undefined : { rule, allowed: null, found: found + 1, excess };
+  }
+  const allowed = allowedBy(rule.limit, area_m2);
+  const { found, rank } = rankAmong(scaled, pins, (pin) => goesBy(rule, pin, zones));
+  return rank >= found - allowed ? undefined : { rule, allowed, found, excess };
+}
+
+/** How many go with it, and how many of them come before it: larger, or as large and put earlier. */
+function rankAmong(
+  scaled: Pin,
+  pins: readonly Pin[],
+  goes: (pin: Pin) => boolean,
+): { readonly found: number; readonly rank: number } {
+  let [found, rank, isBefore] = [1, 0, true];
+  for (const pin of pins) {
+    if (pin.id === scaled.id) {
+      isBefore = false;
+      continue;
+    }
+    if (!goes(pin)) continue;
+    found += 1;
+    if (extentOf(pin) > extentOf(scaled) || (isBefore && extentOf(pin) === extentOf(scaled))) rank += 1;
+  }
+  return { found, rank };
 }
 
 function allowedBy(limit: Exclude<MarkRule['limit'], { readonly case: 'apart' }>, area_m2: number): number {
@@ -74,24 +142,55 @@ function allowedBy(limit: Exclude<MarkRule['limit'], { readonly case: 'apart' }>
   }
 }
 
-function clustered(
+/**
+ * The largest cluster of all marks, found once; and with one of them of another size: what it leaves out by
+ * being too small cannot be too many, and what it brings in stands among its neighbours.
+ */
+function clustering(
   pins: readonly Pin[],
   zones: ReadonlyMap<string, 'edge' | 'main'>,
-  { cluster }: RuleSet,
-): readonly BrokenRule[] {
-  if (cluster === null) return [];
-  const own = pins.filter((pin) => zones.get(pin.id) === 'main' && extentOf(pin) >= cluster.from_mm);
-  const found = largestCluster(own, cluster.within_mm);
-  if (found.length < cluster.count) return [];
+  cluster: RuleSet['cluster'],
+): (scaled: Pin | undefined) => readonly BrokenRule[] {
+  if (cluster === null) return () => [];
+  const counts = (pin: Pin): boolean => zones.get(pin.id) === 'main' && extentOf(pin) >= cluster.from_mm;
+  const found = largestAmong(pins.filter(counts), cluster.within_mm);
+  const ids = new Set(pins.filter(counts).map(({ id }) => id));
+  const foundIds = new Set(found.map(({ id }) => id));
+  return (scaled) => {
+    if (scaled === undefined) return brokenCluster(found, cluster.count);
+    if (!counts(scaled)) return [];
+    if (ids.has(scaled.id)) return foundIds.has(scaled.id) ? oneOfCluster(scaled, found, cluster.count) : [];
+    const near = pins.filter((pin) => ids.has(pin.id) && isNear(pin, scaled, cluster.within_mm));
+    // Among many neighbours it joins the largest cluster or none: a search for each mark would take minutes.
+    const withIt =
+      near.length <= MOST_NEIGHBOURS
+        ? largestAmong(near, cluster.within_mm)
+        : found.filter((pin) => isNear(pin, scaled, cluster.within_mm));
+    return withIt.length + 1 > found.length ? oneOfCluster(scaled, withIt, cluster.count) : [];
+  };
+}
+
+/** Whether one mark is too many of its cluster. */
+function oneOfCluster(scaled: Pin, found: readonly Pin[], count: number): readonly BrokenRule[] {
+  const { found: size, rank } = rankAmong(scaled, found, () => true);
+  if (size < count || rank >= size - count + 1) return [];
+  return [{ rule: 'cluster', allowed: count - 1, found: size, excess: [scaled.id] }];
+}
+
+const MOST_NEIGHBOURS = 60;
+const largestAmong = (pins: readonly Pin[], within_mm: number): readonly Pin[] =>
+  largestCluster(pins, within_mm).flatMap((index) => pins[index] ?? []);
+
+function brokenCluster(found: readonly Pin[], count: number): readonly BrokenRule[] {
+  if (found.length < count) return [];
   return [
     {
       rule: 'cluster',
-      allowed: cluster.count - 1,
+      allowed: count - 1,
       found: found.length,
       excess: found
-        .flatMap((index) => own[index] ?? [])
         .toSorted((a, b) => extentOf(b) - extentOf(a))
-        .slice(0, found.length - cluster.count + 1)
+        .slice(0, found.length - count + 1)
         .map(({ id }) => id),
     },
   ];

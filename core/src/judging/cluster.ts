@@ -3,51 +3,106 @@ interface Placed {
   readonly y: number;
 }
 
+/** Of more places the fullest circle stands for the largest set: it may have more members than that. */
+const MOST_EXACT = 200;
+
 /**
- * The largest set of places of which each is nearer than a distance to every other: exact, by Bron and
- * Kerbosch with a pivot.
+ * The largest set of places of which each is nearer than a distance to every other: exact up to 200 places.
  * @returns their indices
+ * @source maximum clique of a unit disk graph (Clark, Colbourn and Johnson 1990, from memory): of the two
+ * members farthest apart, what is no farther from either lies in a lens; each half of it is near throughout,
+ * so what is left out is a matching of those too far from each other
  */
 export function largestCluster(places: readonly Placed[], within: number): readonly number[] {
-  const near = places.map((own, index) => {
-    const beside = new Set<number>();
-    places.forEach(({ x, y }, other) => {
-      if (other !== index && Math.hypot(x - own.x, y - own.y) < within) beside.add(other);
-    });
-    return beside;
-  });
-  let best: readonly number[] = [];
-  const grow = (own: readonly number[], open: ReadonlySet<number>, done: ReadonlySet<number>): void => {
-    if (own.length + open.size <= best.length) return;
-    if (open.size === 0 && done.size === 0) {
-      best = own;
-      return;
-    }
-    const pivot = pivotOf([...open, ...done], open);
-    const left = new Set(open);
-    const seen = new Set(done);
-    for (const place of open) {
-      if (pivot !== undefined && near[pivot]?.has(place) === true) continue;
-      const beside = near[place] ?? new Set<number>();
-      grow([...own, place], meet(left, beside), meet(seen, beside));
-      left.delete(place);
-      seen.add(place);
-    }
-  };
-  const pivotOf = (from: readonly number[], open: ReadonlySet<number>): number | undefined => {
-    let [found, most]: [number | undefined, number] = [undefined, -1];
-    for (const place of from) {
-      const count = meet(open, near[place] ?? new Set()).size;
-      if (count > most) [found, most] = [place, count];
-      if (most >= open.size - 1) break;
-    }
-    return found;
-  };
-  grow([], new Set(places.keys()), new Set());
+  if (isAllNear(places, within)) return [...places.keys()];
+  if (places.length > MOST_EXACT) return fullestCircle(places, within);
+  let best: readonly number[] = places.length === 0 ? [] : [0];
+  const lenses = lensesOf(places, within).sort((a, b) => sizeOf(b) - sizeOf(a));
+  for (const lens of lenses) {
+    if (sizeOf(lens) <= best.length) break;
+    const found = [...lens.ends, ...nearThroughout(lens, places, within)];
+    if (found.length > best.length) best = found;
+  }
   return best;
 }
 
-function meet(a: ReadonlySet<number>, b: ReadonlySet<number>): Set<number> {
-  const [small, large] = a.size < b.size ? [a, b] : [b, a];
-  return new Set([...small].filter((own) => large.has(own)));
+const away = (a: Placed | undefined, b: Placed | undefined): number =>
+  a === undefined || b === undefined ? Infinity : Math.hypot(a.x - b.x, a.y - b.y);
+
+/** Two places and what is no farther from either of them than they are from each other, by its side. */
+interface Lens {
+  readonly ends: readonly [number, number];
+  readonly left: readonly number[];
+  readonly right: readonly number[];
+}
+
+const sizeOf = ({ left, right }: Lens): number => 2 + left.length + right.length;
+
+function lensesOf(places: readonly Placed[], within: number): Lens[] {
+  const lenses: Lens[] = [];
+  places.forEach((p, a) => {
+    places.forEach((q, b) => {
+      const wide = away(p, q);
+      if (b <= a || wide >= within) return;
+      const [left, right]: [number[], number[]] = [[], []];
+      places.forEach((own, index) => {
+        if (index === a || index === b || away(own, p) > wide || away(own, q) > wide) return;
+        const turn = (q.x - p.x) * (own.y - p.y) - (q.y - p.y) * (own.x - p.x);
+        (turn >= 0 ? left : right).push(index);
+      });
+      lenses.push({ ends: [a, b], left, right });
+    });
+  });
+  return lenses;
+}
+
+/** The most of a lens that are all near each other: by a largest matching of those that are not (Kőnig). */
+function nearThroughout({ left, right }: Lens, places: readonly Placed[], within: number): readonly number[] {
+  const far = new Map(
+    left.map((own) => [own, right.filter((other) => away(places[own], places[other]) >= within)]),
+  );
+  const partner = new Map<number, number>();
+  const matched = new Set<number>();
+  const augment = (own: number, seen: Set<number>): boolean =>
+    (far.get(own) ?? []).some((other) => {
+      if (seen.has(other)) return false;
+      seen.add(other);
+      const before = partner.get(other);
+      if (before !== undefined && !augment(before, seen)) return false;
+      partner.set(other, own);
+      return true;
+    });
+  for (const own of left) if (augment(own, new Set())) matched.add(own);
+  const [reached, seen] = [new Set<number>(), new Set<number>()];
+  const walk = (own: number): void => {
+    if (reached.has(own)) return;
+    reached.add(own);
+    for (const other of far.get(own) ?? []) {
+      seen.add(other);
+      const next = partner.get(other);
+      if (next !== undefined) walk(next);
+    }
+  };
+  for (const own of left) if (!matched.has(own)) walk(own);
+  return [...left.filter((own) => reached.has(own)), ...right.filter((own) => !seen.has(own))];
+}
+
+/** All lie in one box no longer across than that: each is near every other. */
+function isAllNear(places: readonly Placed[], within: number): boolean {
+  let [left, right, low, high] = [Infinity, -Infinity, Infinity, -Infinity];
+  for (const { x, y } of places) {
+    [left, right] = [Math.min(left, x), Math.max(right, x)];
+    [low, high] = [Math.min(low, y), Math.max(high, y)];
+  }
+  return Math.hypot(right - left, high - low) < within;
+}
+
+/** What lies in a circle round one of them, no wider across than the distance: all near each other. */
+function fullestCircle(places: readonly Placed[], within: number): readonly number[] {
+  let best: readonly number[] = [];
+  for (const own of places) {
+    const inside = [...places.keys()].filter((other) => away(places[other], own) < within / 2);
+    if (inside.length > best.length) best = inside;
+  }
+  return best;
 }

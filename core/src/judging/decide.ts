@@ -2,7 +2,7 @@ import type { MarkLook, MarkVerdict, RuleSet } from '../job';
 import { leastAngle, sizeAt } from '../looking';
 import { type Verdict, worstVerdict } from '../quantity';
 import { type Face, isOnFace } from '../strokes';
-import { type BrokenRule, brokenRules, extentOf } from './broken-rules';
+import { type BrokenRule, type MarksTogether, extentOf, marksTogether, scaledPin } from './broken-rules';
 import { CONTRASTS, type LookContrast } from './contrasts';
 import { PIN_SIZE, type Pin, type PinFault } from './pin';
 
@@ -23,11 +23,14 @@ export type MarkReason =
   | { readonly case: 'scratch in the glass' }
   | { readonly case: 'dries until' }
   | { readonly case: 'hands put it right' }
+  | { readonly case: 'not ordinary water' }
   | { readonly case: 'breaks a rule'; readonly broken: BrokenRule }
   | { readonly case: 'not seen from there'; readonly least_mm: number }
   | { readonly case: 'within the rules' }
   /** Seen, and the rule set leaves it to an eye. */
   | { readonly case: 'look from there' }
+  /** Somebody did look from there. */
+  | { readonly case: 'an eye'; readonly isObtrusive: boolean }
   | { readonly case: 'measure'; readonly what: 'its size' | 'its contrast' | 'what it is' }
   | { readonly case: 'fault'; readonly fault: PinFault };
 
@@ -56,7 +59,8 @@ const PUT_RIGHT: ReadonlySet<MarkLook> = new Set<MarkLook>(['finger', 'edge lift
 
 /** What is done about each mark of a surface, by the order of the model (4.3). */
 export function decideMarks(asked: JudgeAsked): readonly MarkDecision[] {
-  return asked.pins.map((pin) => ({ id: pin.id, ...decideOne(asked, pin) }));
+  const together = marksTogether(asked.face, asked.pins, asked.set);
+  return asked.pins.map((pin) => ({ id: pin.id, ...decideOne({ ...asked, together }, pin) }));
 }
 
 /** Of a surface: as its worst mark; without marks: go. */
@@ -64,8 +68,11 @@ export const verdictOfMarks = (decisions: readonly MarkDecision[]): Verdict =>
   decisions.length === 0 ? 'go' : worstVerdict(decisions.map(({ verdict }) => VERDICT_OF_MARK[verdict]));
 
 type Decided = Omit<MarkDecision, 'id'>;
+interface JudgeTogether extends JudgeAsked {
+  readonly together: MarksTogether;
+}
 
-function decideOne(asked: JudgeAsked, pin: Pin): Decided {
+function decideOne(asked: JudgeTogether, pin: Pin): Decided {
   const { look, isMoisture, isNewInGlass } = pin;
   if (look === 'crack') return { verdict: 'stop', reason: { case: 'crack' } };
   if (isNewInGlass === 'yes') return { verdict: 'stop', reason: { case: 'scratch in the glass' } };
@@ -74,6 +81,7 @@ function decideOne(asked: JudgeAsked, pin: Pin): Decided {
   if (isNewInGlass === 'unknown') return measure('what it is');
   if (asked.set.watched.includes(look) && isMoisture !== 'no') {
     if (isMoisture === 'unknown') return measure('what it is');
+    if (pin.isOutOfOrder === true) return { verdict: 'fix now', reason: { case: 'not ordinary water' } };
     if (asked.mayDry) return { verdict: 'watch', reason: { case: 'dries until' } };
   }
   if (PUT_RIGHT.has(look) || (look === 'bubble' && isMoisture === 'no'))
@@ -104,7 +112,8 @@ function faultOf(face: Face, { x, y, size_mm, length_mm }: Pin): PinFault | unde
  * By size, contrast and rules; where it would be otherwise for a size or a contrast as likely, that is to be
  * measured.
  */
-function bySize(asked: JudgeAsked, pin: Pin, contrast: LookContrast): Decided {
+function bySize(asked: JudgeTogether, pin: Pin, contrast: LookContrast): Decided {
+  if (pin.isObtrusive === true) return seenByEye(true);
   const own = atSize(asked, pin, 1, contrast.most);
   const isRedo = (other: Decided): boolean => other.verdict === 'redo';
   if (
@@ -117,15 +126,20 @@ function bySize(asked: JudgeAsked, pin: Pin, contrast: LookContrast): Decided {
   return own;
 }
 
-function atSize(asked: JudgeAsked, pin: Pin, times: number, contrast: number): Decided {
-  const scaled = (own: number | null): number | null => (own === null ? null : own * times);
-  const it: Pin = { ...pin, size_mm: scaled(pin.size_mm), length_mm: scaled(pin.length_mm) };
-  const pins = asked.pins.map((own) => (own.id === pin.id ? it : own));
-  const broken = brokenRules(asked.face, pins, asked.set).filter(({ excess }) => excess.includes(pin.id));
+/** A person's own look from the ruled distance beats what is reckoned of sight; no rule of sizes. */
+const seenByEye = (isObtrusive: boolean): Decided => ({
+  verdict: isObtrusive ? 'redo' : 'accept',
+  reason: { case: 'an eye', isObtrusive },
+});
+
+function atSize(asked: JudgeTogether, pin: Pin, times: number, contrast: number): Decided {
+  const it = scaledPin(pin, times);
+  const broken = asked.together.brokenBy(pin, times);
   const tooLarge = broken.find(
     ({ rule }) => rule !== 'cluster' && rule.limit.case === 'at most' && rule.limit.count === 0,
   );
   if (tooLarge !== undefined) return { verdict: 'redo', reason: { case: 'breaks a rule', broken: tooLarge } };
+  if (pin.isObtrusive === false) return seenByEye(false);
   const least_mm = leastSeen(asked, contrast);
   if (least_mm === undefined || extentOf(it) < least_mm)
     return { verdict: 'accept', reason: { case: 'not seen from there', least_mm: least_mm ?? Infinity } };

@@ -10,4 +10,6 @@ export {
   verdictOfMarks,
 } from './decide';
 export { PIN_SIZE, type Pin, type PinFault } from './pin';
+export { type PocketSaid, pocketSaid } from './pocket';
+export { REMEDIES, type Remedy } from './remedies';
 export { RULE_SETS } from './rule-sets';

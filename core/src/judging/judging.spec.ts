@@ -1,15 +1,18 @@
 import { describe, expect, it } from '@jest/globals';
 import * as fc from 'fast-check';
+import { NOT_TRIED, type PocketTests } from '../job';
 import { faceOf } from '../strokes';
 import { largestCluster } from './cluster';
 import {
   type JudgeAsked,
   type MarkDecision,
+  REMEDIES,
   RULE_SETS,
   USUAL_LUMINANCE,
   VERDICT_OF_MARK,
   brokenRules,
   decideMarks,
+  pocketSaid,
   verdictOfMarks,
 } from './index';
 import type { Pin } from './pin';
@@ -153,9 +156,67 @@ describe('rules of a surface', () => {
       { seed: 26, numRuns: 60 },
     );
   });
-  it('2,000 marks at one place are judged', () => {
-    const pins = Array.from({ length: 2000 }, () => pin({ size_mm: 2 }));
-    expect(brokenRules(rectangle(1000, 1000), pins, setOf('laminated glass kind')).length).toBeGreaterThan(0);
+  it('2,000 marks are judged, at one place or all over', () => {
+    const verdicts = (pins: readonly Pin[]) =>
+      new Set(decideMarks(asked(pins)).map(({ verdict }) => verdict));
+    const at = (n: number) => ({ id: String(n), x: 1 + ((n * 379) % 997), y: 1 + ((n * 613) % 991) });
+    const many = Array.from({ length: 2000 }, (_, n) => pin({ ...at(n), size_mm: n % 10 === 0 ? 5 : 2 }));
+    expect(verdicts(many.map((own) => ({ ...own, x: 500, y: 500 })))).toContain('redo');
+    expect(verdicts(many)).toContain('redo');
+  });
+});
+
+describe('what is a bubble, by its three questions?', () => {
+  const said = (own: Partial<PocketTests>, size_mm: number | null = 8) =>
+    pocketSaid({ ...NOT_TRIED, ...own }, size_mm);
+  it.each<[Partial<PocketTests>, string]>([
+    [{ press: 'creeps away' }, 'yes'],
+    [{ warm: 'smaller' }, 'yes'],
+    [{ press: 'springs back' }, 'no'],
+    [{ warm: 'larger' }, 'no'],
+    [{ press: 'springs back', warm: 'smaller' }, 'unknown'],
+    [{ press: 'does not move', warm: 'the same' }, 'unknown'],
+    [{}, 'unknown'],
+  ])('%j: water %s', (own, isWater) => {
+    expect(said(own).isWater).toBe(isWater);
+  });
+  it('over 25 mm, in a line, joined to an edge or with a rim it is not ordinary (model 2.6)', () => {
+    expect(said({ shape: 'alone' }).isOrdinary).toBe(true);
+    expect(said({ shape: 'alone' }, 26).isOrdinary).toBe(false);
+    expect(said({ shape: 'in a line along strokes' }).isOrdinary).toBe(false);
+    expect(said({ shape: 'joined to an edge' }).isOrdinary).toBe(false);
+    expect(said({ shape: 'brown or white rim' }).isOrdinary).toBe(false);
+  });
+  it('water out of order is pressed out now, not watched', () => {
+    const own = { look: 'water pocket', isMoisture: 'yes', size_mm: 40 } as const;
+    expect(decided(own).verdict).toBe('watch');
+    expect(decided({ ...own, isOutOfOrder: true })).toMatchObject({
+      verdict: 'fix now',
+      reason: { case: 'not ordinary water' },
+    });
+  });
+  it('each thing that hands put right has its steps', () => {
+    for (const look of ['finger', 'edge lifts', 'air bubble', 'bubble', 'water pocket'] as const)
+      expect(REMEDIES[look]?.steps.length).toBeGreaterThan(2);
+    expect(REMEDIES.crack).toBeUndefined();
+  });
+});
+
+describe('does a person who looks from there beat what is reckoned?', () => {
+  const film = setOf('film, six feet');
+  it('not obtrusive: accepted; obtrusive: redone; nobody looked: asked for', () => {
+    const of = (isObtrusive?: boolean) =>
+      decided(
+        { size_mm: 5, ...(isObtrusive === undefined ? {} : { isObtrusive }) },
+        { set: film, mayDry: false },
+      ).verdict;
+    expect(of()).toBe('measure it');
+    expect(of(false)).toBe('accept');
+    expect(of(true)).toBe('redo');
+  });
+  it('no rule of sizes is beaten, nor a crack', () => {
+    expect(decided({ size_mm: 5, isObtrusive: false }).verdict).toBe('redo');
+    expect(decided({ look: 'crack', isObtrusive: false }).verdict).toBe('stop');
   });
 });
 

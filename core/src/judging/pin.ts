@@ -12,6 +12,10 @@ export interface Pin {
   readonly length_mm: number | null;
   /** Water under the film, by its three questions. */
   readonly isMoisture: Known;
+  /** Water that does not dry as water does: too large, in a line, joined to an edge, with a rim. */
+  readonly isOutOfOrder?: boolean;
+  /** A person looked from where the rules say: obtrusive, or not; undefined: nobody did. */
+  readonly isObtrusive?: boolean;
   /** Of a scratch: it is in the glass, and nobody recorded it before the work. */
   readonly isNewInGlass: Known;
 }

@@ -1,4 +1,5 @@
 import { COMMON_PRACTICE, type Source } from '../quantity';
+import { CHECK_RULES } from './check-rules';
 import { CURVED_RULES } from './curved-rules';
 import { STROKE_RULES } from './stroke-rules';
 import { OURS, type Rule } from './rule';
@@ -125,6 +126,7 @@ export const RULES = {
   },
   ...CURVED_RULES,
   ...STROKE_RULES,
+  ...CHECK_RULES,
   waterFilm: {
     value: 60,
     least: 20,

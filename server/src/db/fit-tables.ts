@@ -9,7 +9,17 @@ import {
   type WaitEnd,
   type WorkRecord,
 } from '@yellow-pane/core/job';
-import { doublePrecision, foreignKey, index, integer, jsonb, pgTable, text, unique, uuid } from 'drizzle-orm/pg-core';
+import {
+  doublePrecision,
+  foreignKey,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  text,
+  unique,
+  uuid,
+} from 'drizzle-orm/pg-core';
 import { bytes, instant, nm, sameJob } from './columns';
 import { film } from './film-tables';
 import { application, job, ofJob, ofSurface, part, surface } from './survey-tables';

@@ -1,0 +1,1 @@
+export { type ReturnAsk, type Trip, tripsFor } from './trips';
