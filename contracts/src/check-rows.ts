@@ -113,6 +113,7 @@ export const markDecision = z.strictObject({
   by: z.enum(['the rules', 'an eye']),
   reason: text(400),
   under: text(400),
+  inputsHash: text(80),
   watchUntil: instantSchema.nullable(),
   said: z.strictObject(signed),
 }) satisfies z.ZodType<MarkDecisionRow>;

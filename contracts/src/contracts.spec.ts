@@ -398,6 +398,7 @@ const samples = {
     by: 'the rules',
     reason: 'Water under the film dries by itself until its date.',
     under: 'film, six feet, 1; daylight; 1.83 m',
+    inputsHash: '0a1b2c3d',
     watchUntil: '2026-12-24T09:25:00.000Z',
     said: { personId: id, who: 'Robin', at: '2026-11-24T09:26:00.000Z' },
   },

@@ -50,6 +50,7 @@ CREATE TABLE "mark_decision" (
 	"by" text NOT NULL,
 	"reason" text NOT NULL,
 	"under" text NOT NULL,
+	"inputs_hash" text NOT NULL,
 	"watch_until" timestamp (3) with time zone,
 	"said" jsonb NOT NULL
 );

@@ -53,6 +53,8 @@ export interface MarkDecisionRow {
   readonly reason: string;
   /** Rule set, its version, light and distance. */
   readonly under: string;
+  /** Of the mark and the rule set as they were: changed since, it no longer counts. */
+  readonly inputsHash: string;
   /** An instant; null: nothing to wait for. */
   readonly watchUntil: string | null;
   readonly said: Signed;

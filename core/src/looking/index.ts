@@ -5,6 +5,7 @@ export {
   type RoundAsked,
   lookedAt,
   pieceKey,
+  pieceTime,
   roundOf,
   roundTime,
 } from './round';

@@ -36,6 +36,9 @@ const EDGE_PIECE_MM = 500;
 const EDGE_DISTANCE_MM = 500;
 /** Seconds a square metre and view: our guess (model 4.4). */
 const SECONDS_A_M2 = 20;
+/** Of half a metre of edge: our guess. */
+const SECONDS_AN_EDGE = 4;
+const MM2_PER_M2 = 1e6;
 
 /**
  * The pieces of a round in order: edges, then the face in strips to and fro, square and from both sides, from
@@ -122,6 +125,12 @@ export function lookedAt(
 
 const strokeOf = (piece: LookPiece): Stroke =>
   squareStroke(pieceKey(piece), piece.from, piece.to, piece.width_mm);
+
+/** How long one piece takes, s: a strip by its area, a piece of an edge the same for all. */
+export const pieceTime = ({ view, from, to, width_mm }: LookPiece): number =>
+  view === 'edges'
+    ? SECONDS_AN_EDGE
+    : (SECONDS_A_M2 * Math.hypot(to.x - from.x, to.y - from.y) * width_mm) / MM2_PER_M2;
 
 /** How long a round takes, s. */
 export const roundTime = (area_m2: number, { isDark }: Pick<RoundAsked, 'isDark'>): number =>

@@ -50,7 +50,19 @@ export {
   whatNext,
 } from './progress';
 export { hoursOpen, hoursWithoutForecast, isBeyondForecast } from './hours-open';
-export { type JudgedMark, type JudgedSurface, DRIES_DAYS, marksJudged } from './marks';
+export {
+  type Drying,
+  type JudgedMark,
+  type JudgedSurface,
+  type MarksAsked,
+  laidAt,
+  markHash,
+  marksJudged,
+} from './marks';
+export { type FaceOfSurface, faceOfSurface } from './face-of-surface';
+export { type RoundHere, roundHere, viewsOf } from './round';
+export { type SetOfJob, ruleSetFor, ruleSetsOf } from './rule-sets';
+export { type KeptVisit, type VisitsOfJob, returnAsks, visitsOf } from './visits';
 export { linerOf } from './liner';
 export { type StrokeRow, type StrokeTool, ownStrokesOf, strokeToolOf } from './stroke-tool';
 export {

@@ -230,6 +230,43 @@ export class JobView {
     );
   }
 
+  get ruleSets(): readonly RowOf<'ruleSet'>[] {
+    return this.rows.ruleSet;
+  }
+
+  get visits(): readonly RowOf<'visit'>[] {
+    return this.rows.visit;
+  }
+
+  /** Rounds of a surface, the last one last. */
+  inspectionsOf(surfaceId: string): readonly RowOf<'inspection'>[] {
+    return (
+      this.#made('inspections', this.rows.inspection, () =>
+        bySurface(this.rows.inspection.toSorted((a, b) => (a.begun.at < b.begun.at ? -1 : 1))),
+      ).get(surfaceId) ?? NONE
+    );
+  }
+
+  ticksOf(inspectionId: string): readonly RowOf<'lookTick'>[] {
+    return (
+      this.#made('look ticks', this.rows.lookTick, () =>
+        grouped(this.rows.lookTick, (tick) => tick.inspectionId),
+      ).get(inspectionId) ?? NONE
+    );
+  }
+
+  /** What was decided about a mark, the last decision last. */
+  decisionsOf(markId: string): readonly RowOf<'markDecision'>[] {
+    return (
+      this.#made('decisions', this.rows.markDecision, () =>
+        grouped(
+          this.rows.markDecision.toSorted((a, b) => (a.said.at < b.said.at ? -1 : 1)),
+          (decision) => decision.markId,
+        ),
+      ).get(markId) ?? NONE
+    );
+  }
+
   isHandedOver(applicationId: string): boolean {
     return this.workOf(applicationId).some(({ step, doneAt }) => doneAt !== null && isHandover(step));
   }

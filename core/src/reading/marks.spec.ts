@@ -3,7 +3,8 @@ import { NEW_PLACE, NEW_SURFACE, NOT_TRIED, type RowOf } from '../job';
 import { RULE_SETS } from '../judging';
 import { type JobRows, jobRows } from './job-rows';
 import { JobView } from './job-view';
-import { marksJudged } from './marks';
+import type { Wait } from '../waiting';
+import { markHash, marksJudged } from './marks';
 
 const row = <Row>(fields: object): Row =>
   ({ jobId: 'J', version: 1, changedAt: '2026-12-01T10:00:00Z', changedBy: 'Wren', ...fields }) as Row;
@@ -38,7 +39,13 @@ const DONE = '2026-11-01T12:00:00.000Z';
 const DAY_MS = 86_400_000;
 function judged(
   marks: readonly RowOf<'mark'>[],
-  { days = 1, isDone = true, rows = {} as Partial<JobRows> } = {},
+  {
+    days = 1,
+    isDone = true,
+    rows = {} as Partial<JobRows>,
+    clear = undefined as Wait | undefined,
+    by = 'laminated glass kind',
+  } = {},
 ) {
   const view = new JobView(
     jobRows({
@@ -74,9 +81,13 @@ function judged(
       ...rows,
     }),
   );
-  const set = RULE_SETS.find(({ name }) => name === 'laminated glass kind');
+  const set = RULE_SETS.find(({ name }) => name === by);
   if (set === undefined) throw new Error('no rules');
-  return marksJudged(view, 'S', set, Date.parse(DONE) + days * DAY_MS);
+  return marksJudged(view, 'S', {
+    set,
+    now_ms: Date.parse(DONE) + days * DAY_MS,
+    ...(clear === undefined ? {} : { clear: new Map([['A', clear]]) }),
+  });
 }
 
 describe('what is to be done about the marks of a surface?', () => {
@@ -90,14 +101,59 @@ describe('what is to be done about the marks of a surface?', () => {
   it('what is gone is not judged, and what has no place waits for it', () => {
     const own = judged([mark('a', { goneAt: DONE }), mark('b', { x_nm: null, y_nm: null })]);
     expect(own?.marks.map(({ decision }) => decision)).toEqual([undefined, undefined]);
-    expect(own?.verdict).toBe('go');
+    expect(own?.verdict).toBe('unknown');
   });
   it('a water pocket is watched for thirty days after the last step, by custom; then it is judged', () => {
     const pocket = mark('a', { look: 'water pocket', size_nm: 10 * MM });
     expect(judged([pocket])?.marks[0]?.decision?.verdict).toBe('watch');
-    expect(judged([pocket])?.driesUntil_ms).toBe(Date.parse(DONE) + 30 * DAY_MS);
+    expect(judged([pocket])?.drying).toEqual({
+      until_ms: Date.parse(DONE) + 30 * DAY_MS,
+      by: 'custom',
+    });
     expect(judged([pocket], { days: 31 })?.marks[0]?.decision?.verdict).toBe('redo');
-    expect(judged([pocket], { isDone: false })?.driesUntil_ms).toBeNull();
+    expect(judged([pocket], { isDone: false })?.drying).toEqual({ until_ms: null, by: 'nothing laid' });
+  });
+  it('where vapour through this film was reckoned, its upper date counts, and never may be', () => {
+    const pocket = mark('a', { look: 'water pocket', size_nm: 10 * MM });
+    const wait = (most: number | null, never: Wait['never'] = null) =>
+      ({ key: 'clear', notOver: null, least: 1, likely: 2, most, never, why: [] }) as Wait;
+    const late = judged([pocket], { days: 50, clear: wait(60 * 1440) });
+    expect(late?.drying).toEqual({ until_ms: Date.parse(DONE) + 60 * DAY_MS, by: 'vapour' });
+    expect(late?.marks[0]?.decision?.verdict).toBe('watch');
+    expect(judged([pocket], { days: 50, clear: wait(null, 'not this season') })).toMatchObject({
+      drying: { until_ms: null, by: 'not this season' },
+      marks: [{ decision: { verdict: 'watch' } }],
+    });
+  });
+  it('no verdict from nothing: without marks it is unknown until the whole was looked at', () => {
+    expect(judged([])?.verdict).toBe('unknown');
+    expect(judged([])?.isWhole).toBe(false);
+  });
+  it('three questions tell water from air, and water out of order is pressed out', () => {
+    const of = (tests: object, size = 8) =>
+      judged([mark('a', { look: 'bubble', size_nm: size * MM, tests: { ...NOT_TRIED, ...tests } })])?.marks[0]
+        ?.decision?.verdict;
+    expect(of({ press: 'creeps away' })).toBe('watch');
+    expect(of({ press: 'springs back' })).toBe('fix now');
+    expect(of({ press: 'creeps away', warm: 'larger' })).toBe('measure it');
+    expect(of({ press: 'creeps away', shape: 'joined to an edge' })).toBe('fix now');
+    expect(of({ press: 'creeps away' }, 30)).toBe('fix now');
+  });
+  it('an eye that looked counts until the mark is another', () => {
+    const small = { look: 'speck', size_nm: 2 * MM };
+    const own = mark('a', small);
+    const set = RULE_SETS[0] ?? { name: '', version: 0 };
+    const looked = (of: RowOf<'mark'>) =>
+      row<RowOf<'markDecision'>>({
+        ...{ id: 'D', markId: 'a', inspectionId: null, verdict: 'accept', by: 'an eye', reason: '' },
+        ...{ inputsHash: markHash(of, set), watchUntil: null, under: '' },
+        said: { personId: null, who: 'Wren', at: DONE },
+      });
+    const of = (markDecision: readonly RowOf<'markDecision'>[]) =>
+      judged([own], { rows: { markDecision }, by: set.name })?.marks[0]?.decision;
+    expect(of([])?.verdict).toBe('measure it');
+    expect(of([looked(own)])).toMatchObject({ verdict: 'accept', reason: { case: 'an eye' } });
+    expect(of([looked(mark('a', { ...small, size_nm: 3 * MM }))])?.verdict).toBe('measure it');
   });
   it('a bubble and a scratch nobody has looked into ask what they are; in the glass it is a stop', () => {
     const of = (look: string) => judged([mark('a', { look })])?.marks[0]?.decision;

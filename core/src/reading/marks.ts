@@ -1,16 +1,21 @@
+import { hashText } from '../cutting';
 import type { Known, MarkLook, RowOf, RuleSet } from '../job';
 import {
   type MarkDecision,
   type Pin,
   USUAL_LUMINANCE,
+  VERDICT_OF_MARK,
   decideMarks,
-  verdictOfMarks,
+  pocketSaid,
 } from '../judging';
-import { outlineBounds } from '../measure';
-import { type Verdict, mmFromNm } from '../quantity';
-import { type Face, type Spot, cutOut } from '../strokes';
+import { type Verdict, mmFromNm, worstVerdict } from '../quantity';
+import { RULES } from '../rules';
+import type { Face, Spot } from '../strokes';
+import type { Wait } from '../waiting';
+import { isLaidWet } from '../ways';
+import { faceOfSurface } from './face-of-surface';
 import type { JobView } from './job-view';
-import { checkOf } from './surface';
+import { roundHere } from './round';
 
 /** A mark of a surface with what is to be done about it. */
 export interface JudgedMark {
@@ -20,73 +25,127 @@ export interface JudgedMark {
   readonly at: Spot | undefined;
   /** Undefined: it is gone, or has no place. */
   readonly decision: MarkDecision | undefined;
+  /** As it was taken over last, or said by an eye, and not changed since. */
+  readonly kept: RowOf<'markDecision'> | undefined;
+}
+
+/** Until when water under the film may dry, and how that is known. */
+export interface Drying {
+  /** Null: it does not, or there is nothing yet that could. */
+  readonly until_ms: number | null;
+  readonly by: 'vapour' | 'custom' | 'not this season' | 'laid dry' | 'nothing laid';
 }
 
 export interface JudgedSurface {
   /** As its own side sees it, mm, x to the right and y upwards. */
   readonly face: Face;
   readonly marks: readonly JudgedMark[];
+  /** As the worst mark; without a round of the whole surface no better than unknown. */
   readonly verdict: Verdict;
-  /** Until then water may dry; null: nothing is laid yet. */
-  readonly driesUntil_ms: number | null;
+  readonly isWhole: boolean;
+  readonly drying: Drying;
 }
 
-/** By custom pockets are gone after so many days (rule set of the trade, from memory). */
-export const DRIES_DAYS = 30;
-const DAY_MS = 86_400_000;
+export interface MarksAsked {
+  readonly set: RuleSet;
+  readonly now_ms: number;
+  /** When each film is usually clear, by application; what is not here goes by custom. */
+  readonly clear?: ReadonlyMap<string, Wait>;
+}
 
-const MOISTURE: Readonly<Partial<Record<MarkLook, Known>>> = { bubble: 'unknown', 'water pocket': 'yes' };
+const DAY_MS = 86_400_000;
+const MINUTE_MS = 60_000;
 
 /** All marks of a surface by a rule set, at a moment; undefined: it is not measured. */
 export function marksJudged(
   view: JobView,
   surfaceId: string,
-  set: RuleSet,
-  now_ms: number,
+  { set, now_ms, clear = new Map() }: MarksAsked,
 ): JudgedSurface | undefined {
-  const check = checkOf(view, surfaceId);
-  if (!('figure' in check) || check.figure.outline.length < 3) return undefined;
-  const { left, top, height } = outlineBounds(check.figure.outline);
-  const face = cutOut(
-    check.figure.outline.map(({ x, y }) => ({ x: x - left, y: top + height - y })),
-    [],
+  const own = faceOfSurface(view, surfaceId);
+  if (own === undefined) return undefined;
+  const { face, height } = own;
+  const drying = dryingOf(view, surfaceId, clear);
+  const placed = view.marksOf(surfaceId).map((mark, index) => ({
+    ...{ mark, number: index + 1, at: placeOf(mark, height) },
+    kept: view.decisionsOf(mark.id).findLast(({ inputsHash }) => inputsHash === markHash(mark, set)),
+  }));
+  const pins = placed.flatMap(({ mark, at, kept }) =>
+    mark.goneAt === null && at !== undefined ? [pinOf(mark, at, kept)] : [],
   );
-  const laid_ms = laidAt(view, surfaceId);
-  const driesUntil_ms = laid_ms === null ? null : laid_ms + DRIES_DAYS * DAY_MS;
-  const placed = view
-    .marksOf(surfaceId)
-    .map((mark, index) => ({ mark, number: index + 1, at: placeOf(mark, height) }));
-  const pins = placed.flatMap(({ mark, at }) =>
-    mark.goneAt === null && at !== undefined ? [pinOf(mark, at)] : [],
-  );
-  const mayDry = driesUntil_ms === null || now_ms < driesUntil_ms;
+  const mayDry =
+    drying.by === 'nothing laid' ||
+    drying.by === 'not this season' ||
+    (drying.until_ms !== null && now_ms < drying.until_ms);
   const decisions = decideMarks({ face, pins, set, mayDry, luminance: USUAL_LUMINANCE });
-  const byId = new Map(decisions.map((own) => [own.id, own]));
-  return {
-    face,
-    marks: placed.map((own) => ({ ...own, decision: byId.get(own.mark.id) })),
-    verdict: verdictOfMarks(decisions),
-    driesUntil_ms,
-  };
+  const byId = new Map(decisions.map((each) => [each.id, each]));
+  const isWhole = roundHere(view, surfaceId, set)?.isWhole ?? false;
+  const judged = placed.map((each) => ({ ...each, decision: byId.get(each.mark.id) }));
+  return { face, marks: judged, verdict: worstOf(judged, isWhole), isWhole, drying };
 }
+
+/** A mark without a place, and what nobody looked at, are unknown. */
+const worstOf = (marks: readonly JudgedMark[], isWhole: boolean): Verdict =>
+  worstVerdict([
+    isWhole ? 'go' : 'unknown',
+    ...marks
+      .filter(({ mark }) => mark.goneAt === null)
+      .map(({ decision }) => (decision === undefined ? 'unknown' : VERDICT_OF_MARK[decision.verdict])),
+  ]);
+
+/** Of what a mark is and of the rules: a decision about anything else no longer counts. */
+export const markHash = (
+  { look, x_nm, y_nm, size_nm, length_nm }: RowOf<'mark'>,
+  { name, version }: Pick<RuleSet, 'name' | 'version'>,
+): string => hashText(JSON.stringify([look, x_nm, y_nm, size_nm, length_nm, name, version]));
 
 /** Rows count down from the upper left corner. */
 const placeOf = ({ x_nm, y_nm }: RowOf<'mark'>, height: number): Spot | undefined =>
   x_nm === null || y_nm === null ? undefined : { x: mmFromNm(x_nm), y: height - mmFromNm(y_nm) };
 
-const pinOf = ({ id, look, size_nm, length_nm }: RowOf<'mark'>, { x, y }: Spot): Pin => ({
-  ...{ id, look, x, y },
-  size_mm: size_nm === null ? null : mmFromNm(size_nm),
-  length_mm: length_nm === null ? null : mmFromNm(length_nm),
-  isMoisture: MOISTURE[look] ?? 'no',
-  isNewInGlass: look === 'scratch' ? 'unknown' : look === 'glass scratch' ? 'yes' : 'no',
-});
+const WATER: Readonly<Partial<Record<MarkLook, Known>>> = { 'water pocket': 'yes', 'air bubble': 'no' };
 
-/** When the last step of any film of it was done; null: none yet. */
-function laidAt(view: JobView, surfaceId: string): number | null {
+function pinOf(
+  { id, look, size_nm, length_nm, tests }: RowOf<'mark'>,
+  { x, y }: Spot,
+  kept: RowOf<'markDecision'> | undefined,
+): Pin {
+  const size_mm = size_nm === null ? null : mmFromNm(size_nm);
+  const said = pocketSaid(tests, size_mm);
+  return {
+    ...{ id, look, x, y, size_mm, length_mm: length_nm === null ? null : mmFromNm(length_nm) },
+    isMoisture: look === 'bubble' ? said.isWater : (WATER[look] ?? 'no'),
+    isOutOfOrder: !said.isOrdinary,
+    isNewInGlass: look === 'scratch' ? 'unknown' : look === 'glass scratch' ? 'yes' : 'no',
+    ...(kept?.by === 'an eye' ? { isObtrusive: kept.verdict === 'redo' } : {}),
+  };
+}
+
+/** The latest date of all films of a surface that were laid wet. */
+function dryingOf(view: JobView, surfaceId: string, clear: ReadonlyMap<string, Wait>): Drying {
+  const all = view.applicationsOf(surfaceId).flatMap((application) => {
+    const laid_ms = laidAt(view, application.id);
+    return laid_ms === null ? [] : [{ application, laid_ms }];
+  });
+  if (all.length === 0) return { until_ms: null, by: 'nothing laid' };
+  const dates = all
+    .filter(({ application }) => isLaidWet(application.method, view.filmById.get(application.filmId)?.family))
+    .map(({ application, laid_ms }): Drying => {
+      const wait = clear.get(application.id);
+      if (wait?.never != null) return { until_ms: null, by: 'not this season' };
+      return wait?.most == null
+        ? { until_ms: laid_ms + RULES.driesByCustom.value * DAY_MS, by: 'custom' }
+        : { until_ms: laid_ms + wait.most * MINUTE_MS, by: 'vapour' };
+    });
+  const never = dates.find(({ by }) => by === 'not this season');
+  const [latest] = dates.toSorted((a, b) => (b.until_ms ?? 0) - (a.until_ms ?? 0));
+  return never ?? latest ?? { until_ms: null, by: 'laid dry' };
+}
+
+/** When the last step of a film was done; null: none yet. */
+export function laidAt(view: JobView, applicationId: string): number | null {
   const done = view
-    .applicationsOf(surfaceId)
-    .flatMap(({ id }) => view.workOf(id))
+    .workOf(applicationId)
     .flatMap(({ doneAt }) => (doneAt === null ? [] : [Date.parse(doneAt)]));
   return done.length === 0 ? null : Math.max(...done);
 }

@@ -1,5 +1,6 @@
-import { CoreError, seededNormal } from '../quantity';
-import { type FourPoints, type Point, homographyOf, mapped } from './homography';
+import { seededNormal } from '../quantity';
+import type { FourPoints, Point } from './homography';
+import { squaredBy } from './squared-by';
 
 /** A paper pattern in a picture, beside a printed frame of known size. All taps in pixels of the picture. */
 export interface PatternPicture {
@@ -21,7 +22,6 @@ export interface SquaredPattern {
 }
 
 const DRAWS = 120;
-const LEAST_CORNERS = 3;
 
 /**
  * The outline of a pattern in millimetres, by the frame beside it.
@@ -30,23 +30,8 @@ const LEAST_CORNERS = 3;
  */
 export function squarePattern(picture: PatternPicture): SquaredPattern {
   const { frame, frameWidth_mm, frameHeight_mm, pattern, tap_px } = picture;
-  const refuse = (path: string, expected: string, got: string): never => {
-    throw new CoreError('SQUARING_TAPS', { path, expected, got });
-  };
-  if (!(frameWidth_mm > 0 && frameHeight_mm > 0))
-    refuse('frame', 'a width and a height over 0 mm', `${frameWidth_mm} × ${frameHeight_mm}`);
-  if (pattern.length < LEAST_CORNERS)
-    refuse('pattern', `${LEAST_CORNERS} corners or more`, String(pattern.length));
-  const size: FourPoints = [
-    { x: 0, y: 0 },
-    { x: frameWidth_mm, y: 0 },
-    { x: frameWidth_mm, y: frameHeight_mm },
-    { x: 0, y: frameHeight_mm },
-  ];
-  const squared = (taps: FourPoints, corners: readonly Point[]): readonly Point[] => {
-    const square = homographyOf(taps, size);
-    return corners.map((corner) => mapped(square, corner));
-  };
+  const squared = (taps: FourPoints, corners: readonly Point[]): readonly Point[] =>
+    squaredBy({ taps, width_mm: frameWidth_mm, height_mm: frameHeight_mm, corners });
   const outline = squared(frame, pattern);
   const shake = shaker(tap_px);
   const off = pattern.map(() => 0);

@@ -8,7 +8,10 @@ import {
   cornerNear,
   homographyOf,
   mapped,
+  markedArea,
+  spotNear,
   squarePattern,
+  whatBecame,
 } from './index';
 
 const SIZE: FourPoints = [
@@ -146,5 +149,57 @@ describe('how large is the pattern, and how sure is that?', () => {
         expect(near(corner, PATTERN[index])).toBeLessThan(3.5 * Math.SQRT2 * (sd_mm[index] ?? 0));
       });
     }
+  });
+});
+
+describe('how large is what a picture shows, and what became of it?', () => {
+  /** A pocket, an ellipse in millimetres, beside or in the frame, as the camera at a slant sees it. */
+  const withPocket = (seed: number, noise: number, pocket: { a: number; b: number; dark: number }) => {
+    const own = picture(seed, noise);
+    const back = homographyOf(SEEN, SIZE);
+    const random = seededRandom(seed + 100);
+    const grey = own.grey.map((value, index) => {
+      const at = mapped(back, { x: index % own.width, y: Math.floor(index / own.width) });
+      const isIn = ((at.x - 90) / pocket.a) ** 2 + ((at.y - 130) / pocket.b) ** 2 < 1;
+      return isIn ? 205 - pocket.dark + noise * (random() + random() + random() - 1.5) * 2 : value;
+    });
+    return { ...own, grey };
+  };
+  const FRAME = 180 * 250;
+  const TAP = mapped(homographyOf(SIZE, SEEN), { x: 90, y: 130 });
+  const areaOf = (outline: readonly Point[]) =>
+    markedArea({ taps: SEEN, width_mm: 180, height_mm: 250, outline, tap_px: 1 });
+
+  it.each([
+    [1, 0, 40, 60],
+    [2, 10, 40, 60],
+    [3, 18, 30, 30],
+    [4, 18, 15, 22],
+  ])('rendered, warped, noisy (%d, noise %d): one tap, its share within 2 points', (seed, noise, a, b) => {
+    const outline = spotNear(withPocket(seed, noise, { a, b, dark: 60 }), TAP);
+    const { area_mm2, extent_mm } = areaOf(outline ?? []);
+    expect(Math.abs(area_mm2 - Math.PI * a * b) / FRAME).toBeLessThan(0.02);
+    expect(Math.abs(extent_mm - 2 * Math.max(a, b))).toBeLessThan(6);
+  });
+  it('where nothing stands out nothing is found, nor beyond the picture', () => {
+    expect(spotNear(picture(5, 10), TAP)).toBeUndefined();
+    expect(spotNear(picture(5, 10), { x: -4, y: 20 })).toBeUndefined();
+  });
+  it('an outline by hand: the area of an ellipse, with its doubt by the taps', () => {
+    const ring = Array.from({ length: 40 }, (_, n) => {
+      const turn = (2 * Math.PI * n) / 40;
+      return mapped(homographyOf(SIZE, SEEN), { x: 90 + 30 * Math.cos(turn), y: 130 + 30 * Math.sin(turn) });
+    });
+    const { area_mm2, sd_mm2 } = areaOf(ring);
+    expect(area_mm2).toBeCloseTo(20 * 900 * Math.sin(Math.PI / 20), 3);
+    expect(sd_mm2).toBeGreaterThan(5);
+    expect(sd_mm2).toBeLessThan(150);
+  });
+  it('smaller or larger only beyond twice the doubt; nothing there is gone', () => {
+    const of = (area_mm2: number) => ({ area_mm2, sd_mm2: 10, extent_mm: 9 });
+    expect(whatBecame(of(400), of(390))).toBe('same');
+    expect(whatBecame(of(400), of(300))).toBe('smaller');
+    expect(whatBecame(of(400), of(500))).toBe('larger');
+    expect(whatBecame(of(400), undefined)).toBe('gone');
   });
 });

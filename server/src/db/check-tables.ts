@@ -72,6 +72,7 @@ export const markDecision = pgTable(
     by: text().$type<MarkDecisionRow['by']>().notNull(),
     reason: text().notNull(),
     under: text().notNull(),
+    inputsHash: text().notNull(),
     watchUntil: instant(),
     said: jsonb().$type<MarkDecisionRow['said']>().notNull(),
   },

@@ -1,0 +1,31 @@
+import type { RowOf, RuleSet } from '../job';
+import { RULE_SETS } from '../judging';
+import type { JobView } from './job-view';
+
+/** A rule set that marks of a job may be judged by. */
+export interface SetOfJob extends RuleSet {
+  /** Of the copy in the job; null: it ships with the program. */
+  readonly id: string | null;
+}
+
+const fromRow = ({ id, name, setVersion, source, rules }: RowOf<'ruleSet'>): SetOfJob => ({
+  ...rules,
+  ...{ id, name, version: setVersion, source },
+});
+
+/** The job's own first, then the published kinds. */
+export const ruleSetsOf = (view: JobView): readonly SetOfJob[] => [
+  ...view.ruleSets.map(fromRow),
+  ...RULE_SETS.map((set) => ({ ...set, id: null })),
+];
+
+/** By which a surface is judged: as its last round was, else as the last round of the job, else the first. */
+export function ruleSetFor(view: JobView, surfaceId: string): SetOfJob | undefined {
+  const sets = ruleSetsOf(view);
+  const rounds = [...view.rows.inspection].sort((a, b) => (a.begun.at < b.begun.at ? 1 : -1));
+  const last = view.inspectionsOf(surfaceId).at(-1) ?? rounds[0];
+  const found = sets.find(({ id, name }) =>
+    last?.ruleSetId == null ? id === null && name === last?.setName : id === last.ruleSetId,
+  );
+  return found ?? sets[0];
+}
