@@ -60,6 +60,9 @@ export {
   marksJudged,
 } from './marks';
 export { type FaceOfSurface, faceOfSurface } from './face-of-surface';
+export { type LightHere, lightHere } from './light';
+export { type PhotoPair, areaInPhoto, becameOf, pairOf, photosOfMark, wholeViews } from './photo-pairs';
+export { type Redo, filmOfMark, redoOf } from './redo';
 export { type RoundHere, roundHere, viewsOf } from './round';
 export { type SetOfJob, ruleSetFor, ruleSetsOf } from './rule-sets';
 export { type KeptVisit, type VisitsOfJob, returnAsks, visitsOf } from './visits';
@@ -90,7 +93,14 @@ export { type PromisedTwice, promisedTwice, spokenForElsewhere } from './spoken-
 export { type RollTrial, type SeamSum, rollTrials, seamedOtherwise, widestRoll_nm } from './roll-trials';
 export { type NotReadBack, pinsOfPlan } from './plan-read-back';
 export { needsLayout } from './needs-layout';
-export { type StateAtStop, stateAtCut, stateAtFilm, stateAtFit, stateAtSurvey } from './state-at-stop';
+export {
+  type StateAtStop,
+  stateAtCheck,
+  stateAtCut,
+  stateAtFilm,
+  stateAtFit,
+  stateAtSurvey,
+} from './state-at-stop';
 export {
   type MeasureState,
   checkOf,

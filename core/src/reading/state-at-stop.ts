@@ -1,7 +1,9 @@
 import { isCracked, stepStateOf } from '../job';
 import { changedAfterCut, isStale } from './cut-already';
 import type { JobView } from './job-view';
+import { marksJudged } from './marks';
 import { isLaid, surfaceProgress } from './progress';
+import { ruleSetFor } from './rule-sets';
 import { measureState } from './surface';
 
 /** How far a surface is at a stop: not begun, begun, done, or in need of attention. */
@@ -38,4 +40,14 @@ export function stateAtFit(view: JobView, surfaceId: string): StateAtStop {
     .flatMap(({ id }) => view.workOf(id))
     .some((record) => stepStateOf(record) !== 'open');
   return isBegun ? 'half' : 'open';
+}
+
+/** Looked at, whole and good; or something of it is to be done again. */
+export function stateAtCheck(view: JobView, surfaceId: string, now_ms: number): StateAtStop {
+  if (view.inspectionsOf(surfaceId).length === 0 && view.marksOf(surfaceId).length === 0) return 'open';
+  const set = ruleSetFor(view, surfaceId);
+  const judged = set === undefined ? undefined : marksJudged(view, surfaceId, { set, now_ms });
+  if (judged === undefined) return 'open';
+  if (judged.verdict === 'stop') return 'barred';
+  return judged.verdict === 'go' ? 'full' : 'half';
 }

@@ -1,5 +1,5 @@
 import { Injectable, inject } from '@angular/core';
-import { stateAtCut, stateAtFilm, stateAtFit, stateAtSurvey } from '@yellow-pane/core/reading';
+import { stateAtCheck, stateAtCut, stateAtFilm, stateAtFit, stateAtSurvey } from '@yellow-pane/core/reading';
 import { JobReading } from '../job/job-reading';
 import type { StateShape } from '../ui/state-mark';
 import type { Stop } from './selection';
@@ -8,6 +8,7 @@ import type { Stop } from './selection';
 @Injectable({ providedIn: 'root' })
 export class SurfaceStates {
   readonly #view = inject(JobReading).view;
+  readonly #opened_ms = Date.now();
 
   at(stop: Stop, surfaceId: string): StateShape {
     switch (stop) {
@@ -19,8 +20,9 @@ export class SurfaceStates {
         return stateAtCut(this.#view(), surfaceId);
       case 'fit':
         return stateAtFit(this.#view(), surfaceId);
-      case 'day':
       case 'check':
+        return stateAtCheck(this.#view(), surfaceId, this.#opened_ms);
+      case 'day':
       case 'close':
         return 'open';
     }

@@ -6,7 +6,7 @@ import { ReadinessBook } from '../../day/readiness-book';
 import { ReturnLines, returnLines } from '../../day/return-lines';
 import { JobReading } from '../../job/job-reading';
 import { fitWords } from '../../words/fit';
-import { ReadyHere } from './ready-here';
+import { ReadyHere } from '../../day/ready-here';
 
 const MINUTE_MS = 60_000;
 

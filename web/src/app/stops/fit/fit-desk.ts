@@ -20,7 +20,7 @@ import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
 import { fitWords } from '../../words/fit';
-import { ReadyHere } from './ready-here';
+import { ReadyHere } from '../../day/ready-here';
 
 const TICK_MS = 1000;
 const MINUTE_MS = 60_000;

@@ -56,7 +56,7 @@ import { GateList } from './gate-list';
 import { HeldCard } from './held-card';
 import { MorePanel } from './more-panel';
 import { MyTurnHere } from './my-turn-here';
-import { ReadyHere } from './ready-here';
+import { ReadyHere } from '../../day/ready-here';
 import { RecordHere } from './record-here';
 import { SchoolsPanel } from './schools-panel';
 import { ShrinkHere } from './shrink-here';

@@ -7,7 +7,7 @@ import { LearnedFigures } from '../../catalogue/learned-figures';
 import { Figure } from '../../ui/figure';
 import { fitWords } from '../../words/fit';
 import { FitDesk } from './fit-desk';
-import { ReadyHere } from './ready-here';
+import { ReadyHere } from '../../day/ready-here';
 
 const HOUR_MS = 3_600_000;
 const MINUTE_MS = 60_000;

@@ -1,14 +1,14 @@
 import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import type { RowOf } from '@yellow-pane/core/job';
 import type { ReadyAnswer } from '@yellow-pane/core/reading';
-import { JobClock } from '../../day/job-clock';
-import { ReadinessBook } from '../../day/readiness-book';
-import { JobReading } from '../../job/job-reading';
+import { JobClock } from './job-clock';
+import { ReadinessBook } from './readiness-book';
+import { JobReading } from '../job/job-reading';
 
 const SETTLE_MS = 400;
 const HOUR_MS = 3_600_000;
 
-/** Glass and air of the surface in hand, hour by hour: asked once for all that Fit says of it. */
+/** Glass and air of the surface in hand, hour by hour: asked once for all that a stop says of it. */
 @Injectable()
 export class ReadyHere {
   readonly #reading = inject(JobReading);
