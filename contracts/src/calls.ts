@@ -45,3 +45,29 @@ export const waitsSchema = z.array(
     latestAt: instantSchema.nullable(),
   }),
 ) satisfies z.ZodType<readonly WaitOfJob[]>;
+
+/** Why somebody comes back to a job, and when; no id: nobody has planned it yet. */
+export interface VisitOfJob {
+  readonly jobId: string;
+  readonly job: string;
+  readonly visitId: string | null;
+  readonly notBefore: string | null;
+  readonly due: string | null;
+  readonly plannedAt: string | null;
+  readonly isLate: boolean;
+  /** A line a reason, with the surfaces it is for. */
+  readonly says: readonly string[];
+}
+
+export const visitsSchema = z.array(
+  z.strictObject({
+    jobId: idSchema,
+    job: z.string(),
+    visitId: idSchema.nullable(),
+    notBefore: instantSchema.nullable(),
+    due: instantSchema.nullable(),
+    plannedAt: instantSchema.nullable(),
+    isLate: z.boolean(),
+    says: z.array(z.string()),
+  }),
+) satisfies z.ZodType<readonly VisitOfJob[]>;

@@ -111,6 +111,17 @@ export class DayClock {
     return this.#at(new Date(instant).getTime()).toFormat('d MMM yyyy, HH:mm');
   }
 
+  /** Of any moment, as a calendar field takes it: '2026-11-30'. */
+  isoDayOf(instant: string | number): string {
+    return this.#at(new Date(instant).getTime()).toFormat('yyyy-MM-dd');
+  }
+
+  /** An hour of a day of the place; undefined: there is no such day. */
+  instantAt(isoDay: string, hour: number): string | undefined {
+    const day = DateTime.fromISO(isoDay, { zone: this.settings.zone });
+    return day.isValid ? new Date(day.set({ hour }).toMillis()).toISOString() : undefined;
+  }
+
   dayWord(day: number): string {
     return this.#first.plus({ days: day }).toFormat('ccc d MMM');
   }

@@ -25,7 +25,15 @@ export {
   jobSummarySchema,
 } from './answers';
 export { ROW_FIELDS } from './rows';
-export { type ComeAndLook, type WaitOfJob, calledSchema, comeAndLookSchema, waitsSchema } from './calls';
+export {
+  type ComeAndLook,
+  type VisitOfJob,
+  type WaitOfJob,
+  calledSchema,
+  comeAndLookSchema,
+  visitsSchema,
+  waitsSchema,
+} from './calls';
 export { type SaidOfIssue, saidOfIssue } from './said-of-issue';
 export { type FilmRow, filmBodySchema, filmFieldsSchema, filmListSchema, filmRowSchema } from './film';
 export { type ShelfRow, shelfBodySchema, shelfRowSchema } from './shelf';

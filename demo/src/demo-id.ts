@@ -20,6 +20,11 @@ const ROOMS = {
   day: 19,
   crew: 20,
   person: 21,
+  inspection: 22,
+  lookTick: 23,
+  mark: 24,
+  decision: 25,
+  visit: 26,
 } as const;
 
 /** A fixed UUIDv7 for the n-th demo row of a kind, so that links into the demo stay the same. */

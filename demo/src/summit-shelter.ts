@@ -4,6 +4,7 @@ import type { WorkStep } from '@yellow-pane/core/ways';
 import { NEW_PLACE, NEW_SURFACE, NOT_BEGUN } from '@yellow-pane/core/job';
 import { nmFromMm } from '@yellow-pane/core/quantity';
 import { demoId } from './demo-id';
+import { summitCheckOps } from './summit-check';
 import { measureOps } from './surfaces';
 
 const FIRST = 900;
@@ -11,6 +12,10 @@ const ROLL_MM = 1220;
 const WIDTH_MM = 1010;
 const HEIGHT_MM = 1220;
 const FINISHED_AT = '2026-06-11T14:20:00.000Z';
+/** The third window was made anew for a crease, from an offcut. */
+const REDONE = 2;
+const REDONE_AT = '2026-11-09T13:40:00.000Z';
+const OFFCUT_MM = { width: 1100, length: 1350 };
 
 const TAGS = ['ST1', 'ST2', 'ST3'] as const;
 const BLANK = {
@@ -22,6 +27,11 @@ const BLANK = {
 
 /** The earlier job: three panes of the summit shelter, measured, cut and fitted. */
 export function summitOps(jobId: string, steps: readonly WorkStep[]): readonly Op[] {
+  const ops = fittedOps(jobId, steps);
+  return [...ops, ...summitCheckOps(ops)];
+}
+
+function fittedOps(jobId: string, steps: readonly WorkStep[]): readonly Op[] {
   const place = demoId('place', FIRST);
   return [
     {
@@ -97,7 +107,9 @@ function cutOps(): readonly Op[] {
   return [
     planOp(nmFromMm(plan.length_mm.value), Math.floor(nmFromMm(plan.bound_mm.value))),
     rollOp(nmFromMm(plan.length_mm.value)),
+    offcutOp(),
     ...plan.placed.map((piece, n) => pieceOp(piece, n, blank.inputsHash)),
+    ...redoneOps(plan.placed, blank.inputsHash),
   ];
 }
 
@@ -149,6 +161,37 @@ function rollOp(used_nm: number): Op {
   };
 }
 
+/** The roll again, for one piece: an offcut that was left. */
+function offcutOp(): Op {
+  const roll = rollOp(nmFromMm(OFFCUT_MM.length));
+  return {
+    ...roll,
+    id: demoId('cutRoll', FIRST + 1),
+    fields: {
+      ...(roll.op === 'put' ? roll.fields : {}),
+      ...{ what: 'offcut', label: 'offcut of June', position: 1, bookedAt: REDONE_AT, leftEdge: false },
+      ...{ width_nm: nmFromMm(OFFCUT_MM.width), length_nm: nmFromMm(OFFCUT_MM.length) },
+    },
+  } as Op;
+}
+
+/** The piece cut a second time, in the corner of its offcut. */
+function redoneOps(placed: readonly PlacedPiece[], inputsHash: string): readonly Op[] {
+  const piece = placed.find(({ id }) => id === demoId('application', FIRST + REDONE));
+  if (piece === undefined) return [];
+  const again = pieceOp({ ...piece, x_mm: 0, y_mm: 0, level: 0 }, REDONE, inputsHash);
+  return [
+    {
+      ...again,
+      id: demoId('piece', FIRST + TAGS.length),
+      fields: {
+        ...(again.op === 'put' ? again.fields : {}),
+        ...{ rollId: demoId('cutRoll', FIRST + 1), spoiledAt: null, cutAt: REDONE_AT, position: TAGS.length },
+      },
+    } as Op,
+  ];
+}
+
 function pieceOp(piece: PlacedPiece, n: number, inputsHash: string): Op {
   return {
     op: 'put',
@@ -167,7 +210,7 @@ function pieceOp(piece: PlacedPiece, n: number, inputsHash: string): Op {
       topAlong: false,
       flipped: false,
       pinned: false,
-      spoiledAt: null,
+      spoiledAt: piece.id === demoId('application', FIRST + REDONE) ? REDONE_AT : null,
       tag: TAGS[n] ?? '',
       position: n,
       level: piece.level,
@@ -194,7 +237,8 @@ function workOps(n: number, steps: readonly WorkStep[]): readonly Op[] {
       step,
       templateVersion,
       ...NOT_BEGUN,
-      doneAt: FINISHED_AT,
+      doneAt: n === REDONE ? REDONE_AT : FINISHED_AT,
+      note: n === REDONE ? 'Laid before on 11 June 2026 by Wren; made anew for mark 1.' : '',
     },
   }));
 }

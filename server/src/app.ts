@@ -8,6 +8,7 @@ import type { Backups } from './backup/backups';
 import { backupRoutes } from './features/backups/routes';
 import { StandIns, benchRoutes } from './features/bench/routes';
 import { changeRoutes } from './features/changes/routes';
+import { checkRoutes } from './features/check/routes';
 import { cutPlanRoutes } from './features/cut-plans/routes';
 import { ChangeFeed } from './features/events/change-feed';
 import { eventRoutes } from './features/events/routes';
@@ -130,6 +131,7 @@ function routesOf(
     benchRoutes(standIns),
     weatherRoutes(weather),
     cutPlanRoutes({ db }),
+    checkRoutes({ db, clock }),
     dayRoutes({ db, clock, feed, weather, thermometer: standIns.thermometer }),
     peopleRoutes({ db, clock, readyPerson }),
     filmRoutes({ db, clock }),

@@ -6,7 +6,7 @@ import {
   jobStateSchema,
   jobSummarySchema,
 } from '../answers';
-import { calledSchema, comeAndLookSchema, waitsSchema } from '../calls';
+import { calledSchema, comeAndLookSchema, visitsSchema, waitsSchema } from '../calls';
 import { changeSchema, importSchema } from '../change';
 import { cutPlanFileSchema } from '../files/cut-plan-file';
 import { madeBySchema } from '../primitives';
@@ -78,6 +78,24 @@ export const JOB_ROUTES: readonly Route[] = [
     path: '/api/waits',
     says: 'What is waited for now on all surfaces of all jobs, next first',
     answer: waitsSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/visits',
+    says: 'Why somebody comes back, in all jobs that are not put away, next first: planned visits, and trips nobody has planned yet',
+    answer: visitsSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/jobs/{jobId}/visits/calendar',
+    says: 'Visits of a job as an iCalendar file; the same visit keeps its UID',
+    kind: 'text/calendar',
+  },
+  {
+    method: 'get',
+    path: '/api/jobs/{jobId}/check/map',
+    says: 'Where the marks of a surface are, what decided and pictures of them, to print; ?surface= one, else all with marks; ?paper=A4 or letter, ?units=metric or imperial',
+    kind: 'application/pdf',
   },
   {
     method: 'post',

@@ -25,3 +25,4 @@ export {
   strokeReasonWords,
 } from './stroke-words';
 export { markReasonWords, markVerdictWords } from './mark-words';
+export { visitLines } from './visit-words';

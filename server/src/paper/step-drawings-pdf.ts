@@ -9,9 +9,10 @@ import {
 } from '@yellow-pane/contracts/words';
 import type { LinerPlan } from '@yellow-pane/core/liner';
 import type { DisplayUnits } from '@yellow-pane/core/quantity';
-import { type Face, type Spot, boundsOf, middleWay, placeAlong } from '@yellow-pane/core/strokes';
+import { type Face, type Spot, middleWay, placeAlong } from '@yellow-pane/core/strokes';
 import type { TrimPlan } from '@yellow-pane/core/trimming';
 import type { StepDrawingOnPaper } from '../features/day/step-drawings';
+import { type At, type Panel, faceOn, scaleOf } from './face-on-paper';
 import { type PdfPage, POINTS_MM, fitting } from './pdf-page';
 
 const MARGIN = 14 * POINTS_MM;
@@ -22,13 +23,6 @@ const TITLE = 12;
 /** Lines of words under a drawing. */
 const WORDS_HIGH = 62;
 const HEAD = 5;
-
-interface Panel {
-  readonly x: number;
-  readonly y: number;
-  readonly wide: number;
-  readonly high: number;
-}
 
 /** Drawings of steps, six a page, each as whoever does it sees it. */
 export function stepDrawingPages(
@@ -117,20 +111,6 @@ function wordsOf(
         ],
       };
   }
-}
-
-type At = (spot: Spot) => Spot;
-
-function scaleOf(whole: Face, { x, y, wide, high }: Panel): At {
-  const { left, right, bottom, top } = boundsOf(whole);
-  const scale = Math.min((wide - 30) / Math.max(1, right - left), (high - 24) / Math.max(1, top - bottom));
-  const [x0, y0] = [x + (wide - (right - left) * scale) / 2, y + (high + (top - bottom) * scale) / 2];
-  return (spot) => ({ x: x0 + (spot.x - left) * scale, y: y0 - (spot.y - bottom) * scale });
-}
-
-function faceOn(pdf: PdfPage, { rings }: Face, at: At): void {
-  for (const ring of rings) pdf.polygon(...ring.map((spot): [number, number] => [at(spot).x, at(spot).y]));
-  pdf.lineWidth(1).stroke('#111');
 }
 
 /** A way with a head at its end, and its number on it. */

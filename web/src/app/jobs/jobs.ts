@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import type { JobSummary } from '@yellow-pane/contracts';
+import type { JobSummary, VisitOfJob } from '@yellow-pane/contracts';
 import { Drafts } from '../device/drafts';
+import { api } from '../server/api';
 import { Commands } from '../shell/commands';
 import { CommandKeys } from '../shell/command-keys';
 import { GeneralCommands } from '../shell/general-commands';
@@ -9,12 +10,13 @@ import { jobsWords } from '../words/jobs';
 import { ElevationStrip } from './elevation-strip';
 import { JobList } from './job-list';
 import { nextWord } from './job-words';
+import { VisitsOfAll } from './visits-of-all';
 import { WaitsOfAll } from './waits-of-all';
 
 /** All jobs, each with a strip of its surfaces and what to do next. */
 @Component({
   selector: 'yp-jobs',
-  imports: [RouterLink, ElevationStrip, WaitsOfAll],
+  imports: [RouterLink, ElevationStrip, VisitsOfAll, WaitsOfAll],
   providers: [JobList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './jobs.html',
@@ -41,8 +43,20 @@ export class Jobs {
   );
   protected readonly lastDone = computed(() => this.list.undo().at(-1)?.label);
 
+  protected readonly visits = signal<readonly VisitOfJob[]>([]);
+  /** Put away although somebody has to come back: said first. */
+  protected readonly asked = signal<{ readonly job: JobSummary; readonly says: string } | undefined>(
+    undefined,
+  );
+
   constructor() {
     void this.list.load();
+    api.visits().then(
+      (visits) => {
+        this.visits.set(visits);
+      },
+      () => undefined,
+    );
     inject(GeneralCommands).offer();
     inject(Commands).offer([
       {
@@ -63,6 +77,21 @@ export class Jobs {
         },
       },
     ]);
+  }
+
+  protected archive(job: JobSummary): void {
+    const open = this.visits().filter(({ jobId }) => jobId === job.id);
+    if (job.archived || open.length === 0) void this.list.archive(job, !job.archived);
+    else
+      this.asked.set({
+        job,
+        says: jobsWords.stillOpen(job.name, open.flatMap(({ says }) => says).join('; ')),
+      });
+  }
+
+  protected archiveAnyway(job: JobSummary): void {
+    this.asked.set(undefined);
+    void this.list.archive(job, true);
   }
 
   protected typeName(text: string): void {

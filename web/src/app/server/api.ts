@@ -22,6 +22,7 @@ import type {
   StockItem,
   ThermometerCommand,
   ThermometerState,
+  VisitOfJob,
   WaitOfJob,
   WeatherScenario,
 } from '@yellow-pane/contracts';
@@ -114,6 +115,7 @@ export const api = {
     return answer.text();
   },
   waits: () => ask<readonly WaitOfJob[]>('/api/waits'),
+  visits: () => ask<readonly VisitOfJob[]>('/api/visits'),
   /** Asks whoever has a page open to come and look. */
   call: (jobId: string, call: ComeAndLook) =>
     ask<{ readonly pages: number }>(`/api/jobs/${jobId}/calls`, json('POST', call)),

@@ -1,6 +1,14 @@
 import type { Figure, Messages } from './messages';
 
 export const jobsWords = {
+  visits: 'To come back for',
+  visitOn: (day: string, isLate: boolean) => `${day}${isLate ? ', late' : ''}`,
+  visitAnyTime: 'Any time',
+  visitBetween: (from: string, to: string | undefined, isLate: boolean) =>
+    `${from}${to === undefined || to === from ? '' : ` to ${to}`}${isLate ? ', late' : ''}`,
+  stillOpen: (job: string, says: string) => `${job}: somebody has to come back. ${says}.`,
+  archiveAnyway: 'Archive all the same',
+  notArchived: 'Leave it here',
   surfacesDrawn: (count: number) => `${count} surfaces drawn`,
   nothingChanged: 'The server does not answer; nothing was changed. Try again when it is back.',
   building: 'Building',

@@ -18,6 +18,7 @@ import { KitView } from './kit-view';
 import { MixView } from './mix-view';
 import { DayCommands } from './day-commands';
 import { type DayView, Planning } from './planning';
+import { VisitsList } from '../../day/visits-list';
 import { ReturnsList } from './returns-list';
 import { SunView } from './sun-view';
 import { spanWord } from './wait-span';
@@ -44,6 +45,7 @@ const INDOOR_WORDS = {
     KitView,
     CrewView,
     ReturnsList,
+    VisitsList,
     WaitsView,
   ],
   providers: [Planning, DayCommands, DayGround, WhatToBring],

@@ -1,0 +1,92 @@
+import type { VisitOfJob } from '@yellow-pane/contracts';
+import { visitLines } from '@yellow-pane/contracts/words';
+import type { VisitReason } from '@yellow-pane/core/job';
+import { JobView, visitsOf } from '@yellow-pane/core/reading';
+import { and, eq, inArray } from 'drizzle-orm';
+import ical, { ICalCalendarMethod } from 'ical-generator';
+import type { Database } from '../../db/database';
+import { job, mark, testPiece, visit, workRecord } from '../../db/schema';
+import { readJob } from '../jobs/queries';
+import { readShop } from '../jobs/read-view';
+
+const HOUR_MS = 3_600_000;
+const DAY_MS = 24 * HOUR_MS;
+
+/** Why somebody comes back to a job and when: what is planned, and the trips nobody has planned yet. */
+export function visitsOfJob(view: JobView, now_ms: number): readonly VisitOfJob[] {
+  const { kept, proposed } = visitsOf(view, now_ms);
+  const own = { jobId: view.job?.id ?? '', job: view.job?.name ?? '' };
+  const instant = (ms: number): string | null => (Number.isFinite(ms) ? new Date(ms).toISOString() : null);
+  return [
+    ...kept.map(({ visit: { id, notBefore, due, plannedAt, reasons }, isLate }) => ({
+      ...own,
+      ...{ visitId: id, notBefore, due, plannedAt, isLate, says: saysOf(view, reasons) },
+    })),
+    ...proposed.map(({ asks, from_ms, to_ms, isLate }) => ({
+      ...own,
+      ...{ visitId: null, notBefore: instant(from_ms), due: instant(to_ms), plannedAt: null, isLate },
+      says: saysOf(view, asks),
+    })),
+  ];
+}
+
+const saysOf = (view: JobView, reasons: readonly VisitReason[]): readonly string[] =>
+  visitLines(reasons, (id) => view.surfaceById.get(id)?.tag);
+
+/** The same of all jobs that are not put away, next first. */
+export async function visitsOfAll(db: Database, now: Date): Promise<readonly VisitOfJob[]> {
+  const tables = [visit, workRecord, mark, testPiece];
+  const ids = new Set<string>();
+  for (const table of tables)
+    for (const { id } of await db
+      .selectDistinct({ id: table.jobId })
+      .from(table)
+      .where(eq(table.removed, false)))
+      ids.add(id);
+  if (ids.size === 0) return [];
+  const jobs = await db
+    .select({ id: job.id })
+    .from(job)
+    .where(and(eq(job.removed, false), eq(job.archived, false), inArray(job.id, [...ids])));
+  const shop = await readShop(db);
+  const found: VisitOfJob[] = [];
+  for (const { id } of jobs) {
+    const { rows } = await readJob(db, id);
+    found.push(...visitsOfJob(new JobView(rows, shop), now.getTime()));
+  }
+  return found.sort((a, b) => begins(a).localeCompare(begins(b)));
+}
+
+const begins = ({ plannedAt, notBefore, due }: VisitOfJob): string => plannedAt ?? notBefore ?? due ?? '9';
+
+/**
+ * Planned visits with their hour; those nobody has planned as whole days from the first one possible to the
+ * last. Brought in again the same visit replaces itself.
+ */
+export function visitsCalendar(name: string, visits: readonly VisitOfJob[], now: Date): string {
+  const calendar = ical({
+    name,
+    prodId: { company: 'Yellow Pane', product: 'Visits', language: 'EN' },
+    method: ICalCalendarMethod.PUBLISH,
+  });
+  for (const { visitId, plannedAt, notBefore, due, says, job: title } of visits) {
+    const about = { stamp: now, summary: `${title}: ${says.join('; ')}` };
+    if (plannedAt !== null) {
+      const start = new Date(plannedAt);
+      const end = new Date(start.getTime() + HOUR_MS);
+      calendar.createEvent({ ...about, id: `visit-${visitId ?? ''}@yellow-pane`, start, end });
+      continue;
+    }
+    const from = notBefore ?? due;
+    if (from === null) continue;
+    const last = new Date(Math.max(Date.parse(from), Date.parse(due ?? from)) + DAY_MS);
+    calendar.createEvent({
+      ...about,
+      id: `visit-${visitId ?? says.join().replaceAll(/\W/g, '')}@yellow-pane`,
+      start: new Date(from),
+      end: last,
+      allDay: true,
+    });
+  }
+  return calendar.toString();
+}

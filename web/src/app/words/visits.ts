@@ -1,0 +1,25 @@
+import type { Figure } from './messages';
+
+export const visitWords = {
+  visits: 'Visits',
+  on: (day: string) => `On ${day}`,
+  between: (from: string, to: string) => (from === to ? `On ${from}` : `From ${from} to ${to}`),
+  from: (day: string) => `From ${day} on`,
+  notPlanned: (when: string) => `${when}: not planned yet`,
+  late: 'late',
+  settled: 'Everything it was for is settled.',
+  done: 'Done',
+  notNeeded: 'Not needed',
+  moveTo: 'Move to',
+  plan: 'Plan it',
+  dayOfVisit: 'Day of the visit',
+  noVisits: 'Nobody has to come back yet.',
+  visitsCalendar: 'Visits as a calendar',
+  pastVisits: (count: Figure) => `Done or not needed: ${count}`,
+  openAgain: 'Open again',
+  planned: 'Visit planned',
+  moved: 'Visit moved',
+  stateIs: (state: string) => `Visit: ${state}`,
+  dayWrong: (day: string) => `'${day}' is no day: pick one in the calendar.`,
+  pastIs: (state: string, lines: string) => `${lines}: ${state}.`,
+};
