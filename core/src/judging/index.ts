@@ -11,5 +11,5 @@ export {
 } from './decide';
 export { PIN_SIZE, type Pin, type PinFault } from './pin';
 export { type PocketSaid, pocketSaid } from './pocket';
-export { REMEDIES, type Remedy } from './remedies';
+export { type Remedy, remedyFor } from './remedies';
 export { RULE_SETS } from './rule-sets';

@@ -6,13 +6,13 @@ import { largestCluster } from './cluster';
 import {
   type JudgeAsked,
   type MarkDecision,
-  REMEDIES,
   RULE_SETS,
   USUAL_LUMINANCE,
   VERDICT_OF_MARK,
   brokenRules,
   decideMarks,
   pocketSaid,
+  remedyFor,
   verdictOfMarks,
 } from './index';
 import type { Pin } from './pin';
@@ -195,10 +195,17 @@ describe('what is a bubble, by its three questions?', () => {
       reason: { case: 'not ordinary water' },
     });
   });
+  it('a bubble that is water is pressed out and never pricked; air is pricked', () => {
+    const steps = (of: MarkDecision) => remedyFor('bubble', of)?.steps.join(' ');
+    const water = { look: 'bubble', isMoisture: 'yes', isOutOfOrder: true, size_mm: 40 } as const;
+    expect(steps(decided(water))).toContain('Never prick water');
+    expect(steps(decided({ look: 'bubble', isMoisture: 'no' }))).toContain('Prick it low');
+  });
   it('each thing that hands put right has its steps', () => {
+    const byHands = { reason: { case: 'hands put it right' } } as const;
     for (const look of ['finger', 'edge lifts', 'air bubble', 'bubble', 'water pocket'] as const)
-      expect(REMEDIES[look]?.steps.length).toBeGreaterThan(2);
-    expect(REMEDIES.crack).toBeUndefined();
+      expect(remedyFor(look, byHands)?.steps.length).toBeGreaterThan(2);
+    expect(remedyFor('crack', byHands)).toBeUndefined();
   });
 });
 

@@ -1,4 +1,5 @@
 import type { MarkLook } from '../job';
+import type { MarkDecision } from './decide';
 import { COMMON_PRACTICE, type Source } from '../quantity';
 
 /** How hands put a mark right. */
@@ -23,7 +24,7 @@ const AIR = common(
 );
 
 /** By what it is; what is not here is no thing that hands put right. */
-export const REMEDIES: Readonly<Partial<Record<MarkLook, Remedy>>> = {
+const REMEDIES: Readonly<Partial<Record<MarkLook, Remedy>>> = {
   finger: common(
     ['lint-free cloth', 'hard card', 'hot-air gun at its least'],
     'Blot the edge dry with a cloth pressed on, not wiped.',
@@ -47,3 +48,7 @@ export const REMEDIES: Readonly<Partial<Record<MarkLook, Remedy>>> = {
     'Never prick water: it dries, the hole stays.',
   ),
 };
+
+/** How hands put a mark right; undefined: they cannot. A bubble that is water is never pricked. */
+export const remedyFor = (look: MarkLook, { reason }: Pick<MarkDecision, 'reason'>): Remedy | undefined =>
+  REMEDIES[reason.case === 'not ordinary water' ? 'water pocket' : look];

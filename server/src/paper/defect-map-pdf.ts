@@ -15,6 +15,8 @@ export interface MarksOnPaper {
   readonly under: string;
   /** Who accepted it and when; undefined: nobody yet. */
   readonly accepted: string | undefined;
+  /** By when pockets should be gone; undefined: nobody knows. */
+  readonly watchUntil: string | undefined;
   /** The last picture of each mark, by its number. */
   readonly photos: ReadonlyMap<number, Buffer>;
 }
@@ -64,7 +66,7 @@ function surfacePages(pdf: PdfPage, { job, units }: DefectMap, own: MarksOnPaper
     y = MARGIN;
   };
   for (const mark of judged.marks) {
-    const text = lineOf(mark, units);
+    const text = lineOf(mark, units, own.watchUntil);
     pdf.font('plain').fontSize(9).fillColor('#111');
     const high = pdf.heightOfString(text, { width: wide }) + 3;
     page(high);
@@ -102,7 +104,11 @@ function pinOn(pdf: PdfPage, { number, at: place, mark, decision }: JudgedMark, 
   pdf.text(String(number), x - 10, y - 4.4, { width: 20, align: 'center', lineBreak: false });
 }
 
-function lineOf({ number, mark, at, decision }: JudgedMark, units: DisplayUnits): string {
+function lineOf(
+  { number, mark, at, decision }: JudgedMark,
+  units: DisplayUnits,
+  watchUntil: string | undefined,
+): string {
   const length = (nm: number): string => formatLengthWithUnit(nm, units);
   const size = [
     ...(mark.size_nm === null ? [] : [length(mark.size_nm)]),
@@ -112,11 +118,12 @@ function lineOf({ number, mark, at, decision }: JudgedMark, units: DisplayUnits)
     at === undefined || mark.x_nm === null || mark.y_nm === null
       ? 'no place'
       : `${length(mark.x_nm)} from the left, ${length(mark.y_nm)} from the top`;
+  const until = decision?.verdict === 'watch' && watchUntil !== undefined ? ` until ${watchUntil}` : '';
   const says =
     mark.goneAt !== null
       ? 'gone'
       : decision === undefined
         ? 'unknown'
-        : `${markVerdictWords(decision.verdict)}. ${markReasonWords(decision.reason, units)}`;
+        : `${markVerdictWords(decision.verdict)}${until}. ${markReasonWords(decision.reason, units)}`;
   return `${number}. ${mark.look}${size === '' ? '' : `, ${size}`}; ${place}: ${says}`;
 }

@@ -92,6 +92,7 @@ async function marksOnPaper(
   return {
     ...{ tag: view.surfaceById.get(surfaceId)?.tag ?? '', judged, photos },
     under: `${set?.name ?? ''}, version ${set?.version ?? 1}; ${set?.light ?? ''}; ${set?.distance_m ?? 0} m. ${set?.source.text ?? ''}`,
+    watchUntil: judged.drying.until_ms === null ? undefined : clock.dateOf(judged.drying.until_ms),
     accepted: accepted === null ? undefined : `Accepted: ${accepted.who}, ${clock.momentOf(accepted.at)}.`,
   };
 }

@@ -191,8 +191,8 @@ export const checkWords = {
   makeAnew: 'Make it anew',
   anewDone: 'Its blank waits at Cut, its steps are open again.',
   toCut: 'To Cut',
-  until: (date: string) => `Until ${date}.`,
-  untilByCustom: (date: string) => `Until ${date}, 30 days by custom.`,
+  watchUntil: (date: string) => `watch until ${date}`,
+  byCustom: 'That is 30 days by custom: glass and weather are not known.',
   noDate: 'No date is known: glass and weather say it does not dry now, or nothing is laid.',
   keptBy: (verdict: string, who: string, when: string, under: string) =>
     `${verdict}: ${who}, ${when}. ${under}.`,

@@ -1,5 +1,5 @@
 import { Injectable, computed, inject, linkedSignal } from '@angular/core';
-import { markReasonWords } from '@yellow-pane/contracts/words';
+import { markReasonWords, markVerdictWords } from '@yellow-pane/contracts/words';
 import {
   type Mark,
   NEW_MARK,
@@ -84,6 +84,8 @@ export class CheckDesk {
       ? undefined
       : marksJudged(this.view(), surface.id, { set, now_ms: this.#opened_ms, clear: this.#clear() });
   });
+  /** Film lies here: before that there is nothing to look at. */
+  readonly isLaid = computed(() => (this.judged()?.drying.by ?? 'nothing laid') !== 'nothing laid');
   readonly picked = linkedSignal<string | undefined, string | undefined>({
     source: () => this.surface()?.id,
     computation: () => undefined,
@@ -97,6 +99,17 @@ export class CheckDesk {
         .applicationsOf(this.surface()?.id ?? '')
         .find(({ id }) => laidAt(this.view(), id) !== null),
     );
+  }
+
+  /** In one or two words: what is done about it, until when, that it is gone, that nobody said where it is. */
+  verdictWords({ decision, mark, at }: JudgedMark): string {
+    if (mark.goneAt !== null) return checkWords.goneSince;
+    if (at === undefined) return checkWords.noPlace;
+    if (decision === undefined) return '';
+    const until_ms = this.judged()?.drying.until_ms ?? null;
+    return decision.verdict === 'watch' && until_ms !== null
+      ? checkWords.watchUntil(this.#clock().dateOf(until_ms))
+      : markVerdictWords(decision.verdict);
   }
 
   /** Looked at; the first piece begins the round. */

@@ -26,7 +26,7 @@ import { checkWords } from '../../words/check';
 import { BeforeAfter } from './before-after';
 import { CheckDesk } from './check-desk';
 import { LightHere } from './light-here';
-import { MarkPanel, verdictOf } from './mark-panel';
+import { MarkPanel } from './mark-panel';
 import { RoundHere } from './round-here';
 import { RulesPanel } from './rules-panel';
 
@@ -55,8 +55,6 @@ export class Check {
   protected readonly desk = inject(CheckDesk);
   readonly #clock = inject(JobClock).clock;
   readonly #units = inject(Device).units;
-  /** The hatch of the view that is gone round, or none. */
-  protected readonly hasHatch = signal(true);
   protected readonly pins = computed<readonly PinOnPicture[]>(() =>
     (this.desk.judged()?.marks ?? []).flatMap(({ mark, number, at, decision }) =>
       at === undefined || mark.goneAt !== null
@@ -109,8 +107,6 @@ export class Check {
       });
     });
   }
-
-  protected readonly verdictOf = verdictOf;
 
   protected reasonOf({ decision, mark }: JudgedMark): string {
     return decision === undefined || mark.goneAt !== null

@@ -9,7 +9,7 @@ import {
 } from '@angular/core';
 import { markReasonWords, markVerdictWords } from '@yellow-pane/contracts/words';
 import { MARK_LOOKS, type MarkLook, type PocketTests } from '@yellow-pane/core/job';
-import { REMEDIES } from '@yellow-pane/core/judging';
+import { remedyFor } from '@yellow-pane/core/judging';
 import { formatLengthWithUnit, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { type JudgedMark, filmOfMark, laidAt } from '@yellow-pane/core/reading';
 import type { Spot } from '@yellow-pane/core/strokes';
@@ -90,18 +90,15 @@ export class MarkPanel {
     return size === undefined ? checkWords.noSizeYet : formatLengthWithUnit(nmFromMm(size), this.#units());
   });
   protected readonly sample = computed(() => Math.min(MOST_MM, this.#size_mm() ?? 0) * MM_PX);
-  protected readonly verdict = computed(() => verdictOf(this.one()));
+  protected readonly verdict = computed(() => this.desk.verdictWords(this.one()));
   protected readonly reason = computed(() => {
     const { decision, mark } = this.one();
     if (decision === undefined || mark.goneAt !== null) return '';
     const says = markReasonWords(decision.reason, this.#units());
-    return decision.verdict === 'watch' ? `${says} ${this.#until()}` : says;
-  });
-  readonly #until = computed(() => {
+    if (decision.verdict !== 'watch') return says;
     const drying = this.desk.judged()?.drying;
-    if (drying?.until_ms == null) return checkWords.noDate;
-    const day = this.#clock().dateOf(new Date(drying.until_ms).toISOString());
-    return drying.by === 'custom' ? checkWords.untilByCustom(day) : checkWords.until(day);
+    if (drying?.until_ms == null) return `${says} ${checkWords.noDate}`;
+    return drying.by === 'custom' ? `${says} ${checkWords.byCustom}` : says;
   });
   protected readonly keptSays = computed(() => {
     const kept = this.one().kept;
@@ -131,7 +128,10 @@ export class MarkPanel {
       kept?.verdict !== decision.verdict
     );
   });
-  protected readonly remedy = computed(() => REMEDIES[this.one().mark.look]);
+  protected readonly remedy = computed(() => {
+    const { decision, mark } = this.one();
+    return decision === undefined ? undefined : remedyFor(mark.look, decision);
+  });
   protected readonly film = computed(() => filmOfMark(this.desk.view(), this.one().mark));
   protected readonly films = computed(() =>
     this.desk
@@ -204,11 +204,4 @@ export class MarkPanel {
       this.desk.rowOf({ x: grid(own.at.x + way.x * STEP_MM), y: grid(own.at.y + way.y * STEP_MM) }),
     );
   }
-}
-
-/** In one or two words: what is done about it, that it is gone, that nobody said where it is. */
-export function verdictOf({ decision, mark, at }: JudgedMark): string {
-  if (mark.goneAt !== null) return checkWords.goneSince;
-  if (at === undefined) return checkWords.noPlace;
-  return decision === undefined ? '' : markVerdictWords(decision.verdict);
 }

@@ -35,6 +35,9 @@ const BECAME = ['gone', 'smaller', 'same', 'larger'] as const;
         (change)="take($any($event.target))"
       />
     </label>
+    @if (photos.fault(); as text) {
+      <p class="text-stop font-semibold mt-1" role="alert">{{ text }}</p>
+    }
     @if (lines().length > 0) {
       <ul class="flex flex-wrap gap-2 mt-2" [attr.aria-label]="words.photosOfMark">
         @for (line of lines(); track line.photo.id) {
@@ -97,7 +100,7 @@ export class MarkPhotos {
   protected readonly choices = BECAME;
   readonly #desk = inject(CheckDesk);
   readonly #job = inject(JobDesk);
-  readonly #photos = inject(PhotoWork);
+  protected readonly photos = inject(PhotoWork);
   readonly #clock = inject(JobClock).clock;
   readonly mark = input.required<RowOf<'mark'>>();
   readonly sized = output<number>();
@@ -134,7 +137,7 @@ export class MarkPhotos {
   });
 
   protected address(photo: RowOf<'photo'>): string {
-    return this.#photos.address(photo);
+    return this.photos.address(photo);
   }
 
   protected toggle(id: string): void {
@@ -146,7 +149,7 @@ export class MarkPhotos {
     field.value = '';
     const surface = this.#desk.surface();
     if (file !== undefined && surface !== undefined)
-      void this.#photos.add(surface, { markId: this.mark().id }, file);
+      void this.photos.add(surface, { markId: this.mark().id }, file);
   }
 
   /** The person decides; what is gone is gone from the list of marks too. */

@@ -27,7 +27,8 @@ const INSIDE_MM = 6;
           </div>
           <button
             type="button"
-            class="act act-next min-h-16 text-xl justify-center"
+            class="act min-h-16 text-xl justify-center"
+            [class.act-next]="desk.isLaid()"
             (click)="desk.tick(piece)"
           >
             {{ words.lookedAt }}
