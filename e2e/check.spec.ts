@@ -250,8 +250,10 @@ test('the finished job: marks of six kinds, one watched, one made anew; a redo g
   await expect(one(page).getByText('Its blank waits at Cut, its steps are open again.')).toBeVisible();
   await allSaved(page);
   await one(page).getByRole('button', { name: 'To Cut' }).click();
-  await page.getByRole('button', { name: /^Lay out (?!everything)/ }).click();
-  await expect(page.getByText('O-77').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Find film for 1 more' }).click();
+  await expect(
+    page.getByRole('region', { name: 'Offcut O-77' }).getByRole('button', { name: /^ST2,/ }),
+  ).toBeVisible();
   await allSaved(page);
   const rows = await rowsOf(page, SUMMIT);
   const application = rows['application']?.find((own) => own['surfaceId'] === idOf(rows, 'ST2'))?.id;

@@ -3,6 +3,9 @@ import { changeSchema, filmFieldsSchema } from '@yellow-pane/contracts';
 import { filmOpticsOf, opticsOfMakeUp } from '@yellow-pane/core/glazing';
 import { checkSurface, surfaceInputOf } from '@yellow-pane/core/measure';
 import type { FieldsOf } from '@yellow-pane/core/job';
+import { RULE_SETS } from '@yellow-pane/core/judging';
+import { isStale, marksJudged, roundHere, visitsOf } from '@yellow-pane/core/reading';
+import { viewOfOps } from './rows-of-ops';
 import { DEMO_CHANGES, DEMO_START, EXAMPLE_FILMS, manySurfaces } from './index';
 
 describe('is the demo what it says?', () => {
@@ -96,5 +99,25 @@ describe('is the demo what it says?', () => {
     );
     expect(changes.flatMap(({ ops }) => ops).filter((op) => op.table === 'surface')).toHaveLength(450);
     for (const change of changes) expect(changeSchema.safeParse(change).success).toBe(true);
+  });
+  it('the finished job holds: nothing stale, looked at as a whole, marks of six kinds, one watched, one made anew, a visit due', () => {
+    const view = viewOfOps(DEMO_CHANGES[0]?.change.ops ?? []);
+    expect(view.applications.map(({ id }) => [isStale(view, id), view.isHandedOver(id)])).toEqual(
+      view.applications.map(() => [false, true]),
+    );
+    const set = RULE_SETS[0];
+    if (set === undefined) throw new Error('no rules');
+    expect(view.surfaces.map(({ id }) => roundHere(view, id, set)?.isWhole)).toEqual([true, true, true]);
+    const now_ms = Date.parse('2026-11-26T08:20:00Z');
+    const judged = view.surfaces.flatMap(({ id }) => marksJudged(view, id, { set, now_ms })?.marks ?? []);
+    expect(new Set(judged.map(({ mark }) => mark.look)).size).toBeGreaterThanOrEqual(6);
+    // What was decided then is what is decided now, of everything that is still there.
+    for (const { mark, decision, kept } of judged)
+      if (mark.goneAt === null) expect([mark.look, decision?.verdict]).toEqual([mark.look, kept?.verdict]);
+    expect(judged.filter(({ decision }) => decision?.verdict === 'watch')).toHaveLength(1);
+    const redone = view.rows.cutPiece.find(({ spoiledAt }) => spoiledAt !== null);
+    expect(view.piecesFor(redone?.applicationId ?? '')).toHaveLength(1);
+    const { kept, proposed } = visitsOf(view, now_ms);
+    expect([kept.length, kept[0]?.open.length, proposed.length]).toEqual([1, 2, 0]);
   });
 });

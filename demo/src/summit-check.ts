@@ -2,8 +2,9 @@ import type { Op } from '@yellow-pane/contracts';
 import { NEW_MARK, type MarkLook, type MarkVerdict, type RowOf, type VisitKind } from '@yellow-pane/core/job';
 import { RULE_SETS } from '@yellow-pane/core/judging';
 import { nmFromMm } from '@yellow-pane/core/quantity';
-import { type JobRows, JobView, jobRows, markHash, roundHere, viewsOf } from '@yellow-pane/core/reading';
+import { type JobView, markHash, roundHere, viewsOf } from '@yellow-pane/core/reading';
 import { demoId } from './demo-id';
+import { viewOfOps } from './rows-of-ops';
 
 /** The first window of the shelter among all surfaces. */
 const FIRST = 900;
@@ -84,7 +85,7 @@ const SEEN: readonly Seen[] = [
 
 /** Of the rows so far: the round of each window, its marks with what was decided, and the visits. */
 export function summitCheckOps(made: readonly Op[]): readonly Op[] {
-  const view = new JobView(rowsOf(made));
+  const view = viewOfOps(made);
   const [set] = RULE_SETS;
   if (set === undefined) return [];
   return [
@@ -92,14 +93,6 @@ export function summitCheckOps(made: readonly Op[]): readonly Op[] {
     ...SEEN.flatMap((own, n) => markOps(own, n)),
     ...visitOps(),
   ];
-}
-
-/** Rows as the operations leave them. */
-function rowsOf(made: readonly Op[]): JobRows {
-  const tables: Partial<Record<keyof JobRows, unknown[]>> = {};
-  for (const op of made)
-    if (op.op === 'put') (tables[op.table] ??= []).push({ id: op.id, ...op.fields, removed: false });
-  return jobRows(tables as Partial<JobRows>);
 }
 
 function roundOps(view: JobView, n: number, at: string): readonly Op[] {

@@ -1,9 +1,11 @@
 import type { Op } from '@yellow-pane/contracts';
-import { type PlacedPiece, blankFor, layOutInLevels } from '@yellow-pane/core/cutting';
+import { type PlacedPiece, layOutInLevels } from '@yellow-pane/core/cutting';
 import type { WorkStep } from '@yellow-pane/core/ways';
 import { NEW_PLACE, NEW_SURFACE, NOT_BEGUN } from '@yellow-pane/core/job';
 import { nmFromMm } from '@yellow-pane/core/quantity';
+import { type JobView, blankOf } from '@yellow-pane/core/reading';
 import { demoId } from './demo-id';
+import { viewOfOps } from './rows-of-ops';
 import { summitCheckOps } from './summit-check';
 import { measureOps } from './surfaces';
 
@@ -18,13 +20,6 @@ const REDONE_AT = '2026-11-09T13:40:00.000Z';
 const OFFCUT_MM = { width: 1100, length: 1350 };
 
 const TAGS = ['ST1', 'ST2', 'ST3'] as const;
-const BLANK = {
-  aroundWidth_mm: WIDTH_MM,
-  aroundHeight_mm: HEIGHT_MM,
-  method: 'trim in place',
-  direction: 'none',
-} as const;
-
 /** The earlier job: three panes of the summit shelter, measured, cut and fitted. */
 export function summitOps(jobId: string, steps: readonly WorkStep[]): readonly Op[] {
   const ops = fittedOps(jobId, steps);
@@ -32,6 +27,11 @@ export function summitOps(jobId: string, steps: readonly WorkStep[]): readonly O
 }
 
 function fittedOps(jobId: string, steps: readonly WorkStep[]): readonly Op[] {
+  const windows = windowsOps(jobId);
+  return [...windows, ...cutOps(viewOfOps(windows)), ...TAGS.flatMap((_, n) => workOps(n, steps))];
+}
+
+function windowsOps(jobId: string): readonly Op[] {
   const place = demoId('place', FIRST);
   return [
     {
@@ -47,8 +47,6 @@ function fittedOps(jobId: string, steps: readonly WorkStep[]): readonly Op[] {
       fields: { ...NEW_PLACE, name: 'Summit shelter', bearing_deg: 180, position: 1 },
     },
     ...TAGS.flatMap((tag, n) => windowOps(place, tag, n)),
-    ...cutOps(),
-    ...TAGS.flatMap((_, n) => workOps(n, steps)),
   ];
 }
 
@@ -93,23 +91,31 @@ function windowOps(placeId: string, tag: string, n: number): readonly Op[] {
 }
 
 /** The plan they were cut by, from a roll that is used up. */
-function cutOps(): readonly Op[] {
-  const blank = blankFor(BLANK);
+function cutOps(view: JobView): readonly Op[] {
+  const cut = TAGS.flatMap((_, n) => {
+    const application = view.applicationById.get(demoId('application', FIRST + n));
+    const today = application === undefined ? undefined : blankOf(view, application);
+    const [blank] = today?.kind === 'blanks' ? today.blanks.blanks : [];
+    return blank === undefined || today?.kind !== 'blanks'
+      ? []
+      : [{ blank, id: demoId('application', FIRST + n), inputsHash: today.blanks.inputsHash }];
+  });
   const plan = layOutInLevels({
     rollWidth_mm: ROLL_MM,
-    pieces: TAGS.map((_, n) => ({
-      id: demoId('application', FIRST + n),
-      across_mm: blank.width_mm.value,
-      along_mm: blank.height_mm.value,
-      mayTurn90: blank.mayTurn90,
+    pieces: cut.map(({ id, blank }) => ({
+      id,
+      across_mm: blank.across_mm,
+      along_mm: blank.along_mm,
+      mayTurn90: false,
     })),
   });
+  const hash = cut[0]?.inputsHash ?? '';
   return [
     planOp(nmFromMm(plan.length_mm.value), Math.floor(nmFromMm(plan.bound_mm.value))),
     rollOp(nmFromMm(plan.length_mm.value)),
     offcutOp(),
-    ...plan.placed.map((piece, n) => pieceOp(piece, n, blank.inputsHash)),
-    ...redoneOps(plan.placed, blank.inputsHash),
+    ...plan.placed.map((piece, n) => pieceOp(piece, n, hash)),
+    ...redoneOps(plan.placed, hash),
   ];
 }
 

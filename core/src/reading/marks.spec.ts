@@ -125,6 +125,12 @@ describe('what is to be done about the marks of a surface?', () => {
       marks: [{ decision: { verdict: 'watch' } }],
     });
   });
+  it('seen before anything was done here it belongs to the ground', () => {
+    const of = (firstSeenAt: string) => judged([mark('a', { firstSeenAt })])?.marks[0]?.isBeforeLaying;
+    expect(of('2026-10-31T10:00:00Z')).toBe(true);
+    expect(of('2026-11-02T10:00:00Z')).toBe(false);
+    expect(judged([mark('a', {})], { isDone: false })?.marks[0]?.isBeforeLaying).toBe(false);
+  });
   it('no verdict from nothing: without marks it is unknown until the whole was looked at', () => {
     expect(judged([])?.verdict).toBe('unknown');
     expect(judged([])?.isWhole).toBe(false);

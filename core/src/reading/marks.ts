@@ -27,6 +27,8 @@ export interface JudgedMark {
   readonly decision: MarkDecision | undefined;
   /** As it was taken over last, or said by an eye, and not changed since. */
   readonly kept: RowOf<'markDecision'> | undefined;
+  /** First seen before any film was laid: it belongs to what lies under it. */
+  readonly isBeforeLaying: boolean;
 }
 
 /** Until when water under the film may dry, and how that is known. */
@@ -66,7 +68,9 @@ export function marksJudged(
   if (own === undefined) return undefined;
   const { face, height } = own;
   const drying = dryingOf(view, surfaceId, clear);
+  const begun_ms = firstWork(view, surfaceId);
   const placed = view.marksOf(surfaceId).map((mark, index) => ({
+    isBeforeLaying: Number.isFinite(begun_ms) && Date.parse(mark.firstSeenAt) < begun_ms,
     ...{ mark, number: index + 1, at: placeOf(mark, height) },
     kept: view.decisionsOf(mark.id).findLast(({ inputsHash }) => inputsHash === markHash(mark, set)),
   }));
@@ -82,6 +86,15 @@ export function marksJudged(
   const isWhole = roundHere(view, surfaceId, set)?.isWhole ?? false;
   const judged = placed.map((each) => ({ ...each, decision: byId.get(each.mark.id) }));
   return { face, marks: judged, verdict: worstOf(judged, isWhole), isWhole, drying };
+}
+
+/** When anything was first done on a surface; Infinity: nothing was, or nobody knows when. */
+function firstWork(view: JobView, surfaceId: string): number {
+  const done = view
+    .applicationsOf(surfaceId)
+    .flatMap(({ id }) => view.workOf(id))
+    .flatMap(({ startedAt, doneAt }) => startedAt ?? doneAt ?? []);
+  return done.length === 0 ? Infinity : Math.min(...done.map((at) => Date.parse(at)));
 }
 
 /** A mark without a place, and what nobody looked at, are unknown. */

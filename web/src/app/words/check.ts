@@ -1,5 +1,12 @@
-import type { MarkLimit, MarkLook, MarkRule, PocketTests, SetOfRules } from '@yellow-pane/core/job';
-import type { LookView } from '@yellow-pane/core/job';
+import type {
+  LookView,
+  Mark,
+  MarkLimit,
+  MarkLook,
+  MarkRule,
+  PocketTests,
+  SetOfRules,
+} from '@yellow-pane/core/job';
 import type { Figure } from './messages';
 
 const STAND: Readonly<Record<LookView, (distance: string, light: string) => string>> = {
@@ -16,6 +23,13 @@ const PIECE: Readonly<Record<LookView, string>> = {
   'from the left': 'From the left, strip',
   'from the right': 'From the right, strip',
   'from behind': 'From behind, strip',
+};
+
+const SEEN_BY: Readonly<Record<Mark['from'], string>> = {
+  fit: 'Seen at Fit,',
+  check: 'Seen at Check,',
+  phone: 'Told on the phone,',
+  customer: 'Seen by the customer,',
 };
 
 /** A letter each, for hands that stay on the keys. */
@@ -216,6 +230,12 @@ export const checkWords = {
   acceptedBy: (who: string, when: string, light: string) => `Accepted: ${who}, ${when}; ${light}.`,
   verdictOf: (count: Figure, isWhole: boolean) =>
     `${count === 0 ? 'No marks' : `By the worst of ${count} ${count === 1 ? 'mark' : 'marks'}`}${isWhole ? ', the whole looked at.' : '; not all of it was looked at.'}`,
+  front: (place: string) => `${place}: all of it`,
+  frontSays: (good: Figure, begun: Figure, again: Figure, open: Figure) =>
+    `${good} good, ${begun} begun or watched, ${again} to be done again, ${open} not looked at.`,
+  seenBy: (from: Mark['from'], day: string) => `${SEEN_BY[from]} ${day}.`,
+  beforeLaying: 'Seen before the film was laid: it belongs to the glass or the ground under it.',
+  placeIt: 'Nobody has said where: tap the surface.',
   defectMap: 'Defect map (PDF)',
   photoOfMark: 'Take a picture of it',
   photosOfMark: 'Pictures of this mark',

@@ -25,6 +25,7 @@ import { VERDICT_SHAPES, VERDICT_TONES } from '../../ui/verdict-shapes';
 import { checkWords } from '../../words/check';
 import { BeforeAfter } from './before-after';
 import { CheckDesk } from './check-desk';
+import { FrontStates } from './front-states';
 import { LightHere } from './light-here';
 import { MarkPanel } from './mark-panel';
 import { RoundHere } from './round-here';
@@ -35,6 +36,7 @@ import { RulesPanel } from './rules-panel';
   selector: 'yp-check',
   imports: [
     BeforeAfter,
+    FrontStates,
     LightHere,
     MarkPanel,
     MarkPicture,
@@ -126,6 +128,13 @@ export class Check {
 
   protected lookOf({ mark }: JudgedMark): string {
     return MARK_SHAPES[mark.look];
+  }
+
+  /** A mark that has no place yet gets it; else there is a new one. */
+  protected touched(at: Spot): void {
+    const own = this.desk.pickedOne();
+    if (own !== undefined && own.at === undefined) this.desk.change(own, this.desk.rowOf(at));
+    else this.desk.add(at);
   }
 
   protected moved({ id, at }: { readonly id: string; readonly at: Spot }): void {

@@ -111,6 +111,10 @@ export class MarkPanel {
           kept.under,
         );
   });
+  protected readonly seenSays = computed(() => {
+    const { from, firstSeenAt } = this.one().mark;
+    return checkWords.seenBy(from, this.#clock().momentOf(firstSeenAt));
+  });
   protected readonly asksEye = computed(() => {
     const reason = this.one().decision?.reason;
     return (

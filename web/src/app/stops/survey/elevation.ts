@@ -14,12 +14,13 @@ import {
   viewChild,
 } from '@angular/core';
 import { type RowOf, lookFrom } from '@yellow-pane/core/job';
-import { outlineBounds, outlineOfCheck, viewOutline } from '@yellow-pane/core/measure';
+import { outlineBounds, viewOutline } from '@yellow-pane/core/measure';
 import { nmFromMm } from '@yellow-pane/core/quantity';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
 import { pathOf } from '../../drawing/drawing-geometry';
+import { frontOf } from '../../drawing/front';
 import { surveyWords } from '../../words/survey';
 
 interface Placed {
@@ -35,8 +36,6 @@ interface Placed {
   readonly px: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
 }
 
-const UNKNOWN = { width: 700, height: 1000 };
-const GAP_MM = 150;
 const SNAP_PX = 9;
 const MARGIN = 36;
 
@@ -187,21 +186,7 @@ export class Elevation {
   protected readonly looksFrom = computed(() => (this.isFromInside() ? 'inside' : 'outside'));
   /** As near as its surfaces allow; else with the ground they stand over. */
   protected readonly isNear = signal(false);
-  readonly #laid = computed(() => {
-    let free = 0;
-    const place = this.place_();
-    return this.#reading
-      .surfaces()
-      .filter(({ placeId }) => placeId === place?.id)
-      .map((surface) => {
-        const outline = outlineOfCheck(this.#reading.checkOf(surface.id));
-        const { width, height } = outline === undefined ? UNKNOWN : outlineBounds(outline);
-        const isPlaced = surface.atX_nm !== null && surface.atY_nm !== null;
-        const left = surface.atX_nm !== null && isPlaced ? surface.atX_nm / 1e6 : free;
-        if (!isPlaced) free += width + GAP_MM;
-        return { surface, outline, isPlaced, left, foot: (surface.atY_nm ?? 0) / 1e6, width, height };
-      });
-  });
+  readonly #laid = computed(() => frontOf(this.#reading, this.place_()?.id));
   readonly #frame = computed(() => {
     const all = this.#laid();
     const isNear = this.isNear() && all.length > 0;
