@@ -83,3 +83,18 @@ export async function textOf(pdf: Buffer): Promise<readonly string[]> {
   await document.cleanup();
   return pages;
 }
+
+/** Pieces of text of a page and where they begin: points from its upper left corner, y downwards. */
+export async function wordsAt(
+  pdf: Buffer,
+  page: number,
+): Promise<readonly { readonly text: string; readonly x: number; readonly y: number }[]> {
+  const own = await (await getDocument({ data: new Uint8Array(pdf) }).promise).getPage(page + 1);
+  const { height } = own.getViewport({ scale: 1 });
+  const { items } = await own.getTextContent();
+  return items.flatMap((item) => {
+    if (!('str' in item)) return [];
+    const [x, y] = (item.transform as readonly number[]).slice(4);
+    return [{ text: item.str, x: x ?? 0, y: height - (y ?? 0) }];
+  });
+}
