@@ -32,18 +32,20 @@ export interface MarksTogether {
 export function marksTogether(face: Face, pins: readonly Pin[], set: RuleSet): MarksTogether {
   const area_m2 = areaOfFace(face) / MM2_PER_M2;
   const zones = new Map(pins.map((pin) => [pin.id, zoneOf(face, set.edge, area_m2, pin)]));
-  const counts = (own: readonly Pin[]): readonly BrokenRule[] =>
-    set.rules.flatMap((rule) => brokenBy(rule, own, zones, area_m2) ?? []);
+  const ranked = set.rules.map((rule) => rankedBy(rule, pins, zones));
   const counted = clustering(pins, zones, set.cluster);
   const inOrder = (own: readonly BrokenRule[], clusters: readonly BrokenRule[]): readonly BrokenRule[] => {
     const isOfEdge = ({ rule }: BrokenRule): boolean => rule !== 'cluster' && rule.zone === 'edge';
     return [...own.filter((broken) => !isOfEdge(broken)), ...clusters, ...own.filter(isOfEdge)];
   };
   return {
-    broken: inOrder(counts(pins), counted(undefined)),
+    broken: inOrder(
+      set.rules.flatMap((rule) => brokenBy(rule, pins, zones, area_m2) ?? []),
+      counted(undefined),
+    ),
     brokenBy: (pin, times) => {
       const scaled = scaledPin(pin, times);
-      const own = set.rules.flatMap((rule) => brokenByOne(rule, scaled, pins, zones, area_m2) ?? []);
+      const own = ranked.flatMap((each) => brokenByOne(each, { pin, scaled }, zones, area_m2) ?? []);
       return inOrder(own, counted(scaled));
     },
   };
@@ -88,11 +90,39 @@ function brokenBy(
     : { rule, allowed, found: own.length, excess: own.slice(0, own.length - allowed).map(({ id }) => id) };
 }
 
-/** Whether one mark is too many by a rule: by its rank among those the rule goes by, without sorting them. */
+/** Marks of the kind and zone of a rule, whatever their size: the largest first, put earlier first of alike. */
+interface RankedMarks {
+  readonly rule: MarkRule;
+  readonly pins: readonly Pin[];
+  /** Place of each in the order they were put. */
+  readonly order: ReadonlyMap<string, number>;
+}
+
+function rankedBy(rule: MarkRule, pins: readonly Pin[], zones: Zones): RankedMarks {
+  const order = new Map(pins.map(({ id }, index) => [id, index]));
+  const own = pins.filter(
+    (pin) => kindOf(pin) === rule.kind && (rule.zone === 'any' || zones.get(pin.id) === rule.zone),
+  );
+  return { rule, pins: own.toSorted((a, b) => extentOf(b) - extentOf(a)), order };
+}
+
+/** How many of marks in falling order are larger than an extent, and how many are no smaller. */
+function largerThan(pins: readonly Pin[], extent: number, isOrAlike: boolean): number {
+  let [low, high] = [0, pins.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    const own = pins[middle];
+    const isLarger = own !== undefined && (isOrAlike ? extentOf(own) >= extent : extentOf(own) > extent);
+    if (isLarger) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+/** Whether one mark is too many by a rule: by its rank among those the rule goes by, looked up and not counted. */
 function brokenByOne(
-  rule: MarkRule,
-  scaled: Pin,
-  pins: readonly Pin[],
+  { rule, pins, order }: RankedMarks,
+  { pin, scaled }: { readonly pin: Pin; readonly scaled: Pin },
   zones: Zones,
   area_m2: number,
 ): BrokenRule | undefined {
@@ -100,13 +130,22 @@ function brokenByOne(
   const excess = [scaled.id];
   if (rule.limit.case === 'apart') {
     const { least_mm } = rule.limit;
-    const isBeside = (pin: Pin): boolean =>
-      pin.id !== scaled.id && goesBy(rule, pin, zones) && isNear(pin, scaled, least_mm);
+    const isBeside = (other: Pin): boolean =>
+      other.id !== scaled.id && goesBy(rule, other, zones) && isNear(other, scaled, least_mm);
     const found = pins.filter(isBeside).length;
     return found === 0 ? undefined : { rule, allowed: null, found: found + 1, excess };
   }
   const allowed = allowedBy(rule.limit, area_m2);
-  const { found, rank } = rankAmong(scaled, pins, (pin) => goesBy(rule, pin, zones));
+  const [extent, own] = [extentOf(scaled), extentOf(pin)];
+  const tooLarge = largerThan(pins, rule.to_mm ?? Infinity, false);
+  const wasThere = goesBy(rule, pin, zones) ? 1 : 0;
+  const found = largerThan(pins, rule.over_mm, false) - tooLarge - wasThere + 1;
+  const larger = largerThan(pins, extent, false);
+  const mine = order.get(pin.id) ?? 0;
+  const alikeBefore = pins
+    .slice(larger, largerThan(pins, extent, true))
+    .filter(({ id }) => id !== pin.id && (order.get(id) ?? 0) < mine).length;
+  const rank = larger - tooLarge - (wasThere === 1 && own > extent ? 1 : 0) + alikeBefore;
   return rank >= found - allowed ? undefined : { rule, allowed, found, excess };
 }
 

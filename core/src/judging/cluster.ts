@@ -4,10 +4,10 @@ interface Placed {
 }
 
 /** Of more places the fullest circle stands for the largest set: it may have more members than that. */
-const MOST_EXACT = 200;
+const MOST_EXACT = 120;
 
 /**
- * The largest set of places of which each is nearer than a distance to every other: exact up to 200 places.
+ * The largest set of places of which each is nearer than a distance to every other: exact up to 120 places.
  * @returns their indices
  * @source maximum clique of a unit disk graph (Clark, Colbourn and Johnson 1990, from memory): of the two
  * members farthest apart, what is no farther from either lies in a lens; each half of it is near throughout,

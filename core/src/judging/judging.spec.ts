@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import * as fc from 'fast-check';
 import { NOT_TRIED, type PocketTests } from '../job';
 import { faceOf } from '../strokes';
+import { marksTogether, scaledPin } from './broken-rules';
 import { largestCluster } from './cluster';
 import {
   type JudgeAsked,
@@ -224,6 +225,38 @@ describe('does a person who looks from there beat what is reckoned?', () => {
   it('no rule of sizes is beaten, nor a crack', () => {
     expect(decided({ size_mm: 5, isObtrusive: false }).verdict).toBe('redo');
     expect(decided({ look: 'crack', isObtrusive: false }).verdict).toBe('stop');
+  });
+});
+
+describe('one mark looked up says what all of them counted say', () => {
+  const some = fc.record({
+    x: fc.integer({ min: 1, max: 999 }),
+    y: fc.integer({ min: 1, max: 999 }),
+    size_mm: fc.constantFrom(0.4, 0.6, 1, 1.5, 2, 2.5, 3, 3.5, 6),
+    length_mm: fc.constantFrom(null, null, 20, 40, 80),
+  });
+  it.each(RULE_SETS.map(({ name }) => name))('%s', (name) => {
+    const set = setOf(name);
+    fc.assert(
+      fc.property(fc.array(some, { maxLength: 14 }), fc.constantFrom(0.7, 1, 1.3, 2), (own, times) => {
+        const pins = own.map((each, index) => pin({ ...each, id: String(index) }));
+        const face = rectangle(1000, 1000);
+        const together = marksTogether(face, pins, set);
+        for (const each of pins) {
+          const all = pins.map((other) => (other === each ? scaledPin(each, times) : other));
+          const counted = brokenRules(face, all, set).filter(
+            ({ rule, excess }) => rule !== 'cluster' && excess.includes(each.id),
+          );
+          const looked = together.brokenBy(each, times).filter(({ rule }) => rule !== 'cluster');
+          expect(looked.map(({ rule, allowed }) => [rule, allowed])).toEqual(
+            counted.map(({ rule, allowed }) => [rule, allowed]),
+          );
+          for (const [index, { found }] of looked.entries())
+            if (looked[index]?.allowed !== null) expect(found).toBe(counted[index]?.found);
+        }
+      }),
+      { seed: 27, numRuns: 120 },
+    );
   });
 });
 

@@ -107,9 +107,10 @@ describe('what is taken back so that a film is laid anew?', () => {
       workRecord: ['A', 'B'].map((id) => row(of(id))),
       gateTick: ['A', 'B'].map((id) => row(of(id))),
       waitEnd: ['A', 'B'].map((id) => row(of(id))),
+      plannedStep: ['A', 'B'].map((id) => row(of(id))),
     });
     const own = redoOf(view, 'A');
-    for (const rows of [own.pieces, own.work, own.gates, own.waits])
+    for (const rows of [own.pieces, own.work, own.gates, own.waits, own.planned])
       expect(rows.map(({ id }) => id)).toEqual(['A']);
   });
   it('of a mark: its own film, else the only one; of two nobody can tell', () => {

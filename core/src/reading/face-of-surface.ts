@@ -1,4 +1,5 @@
-import { outlineBounds } from '../measure';
+import { hashText } from '../cutting';
+import { type SurfaceCheck, outlineBounds } from '../measure';
 import { type Face, cutOut } from '../strokes';
 import type { JobView } from './job-view';
 import { checkOf } from './surface';
@@ -7,16 +8,22 @@ import { checkOf } from './surface';
 export interface FaceOfSurface {
   readonly face: Face;
   readonly height: number;
+  /** Of its outline: measured otherwise, it is another. */
+  readonly hash: string;
 }
 
 /** Undefined: it is not measured. */
 export function faceOfSurface(view: JobView, surfaceId: string): FaceOfSurface | undefined {
   const check = checkOf(view, surfaceId);
+  return view.kept.of(`face ${surfaceId}`, [check], () => faceOfCheck(check));
+}
+
+function faceOfCheck(check: SurfaceCheck): FaceOfSurface | undefined {
   if (!('figure' in check) || check.figure.outline.length < 3) return undefined;
   const { left, top, height } = outlineBounds(check.figure.outline);
   const face = cutOut(
     check.figure.outline.map(({ x, y }) => ({ x: x - left, y: top + height - y })),
     [],
   );
-  return { face, height };
+  return { face, height, hash: hashText(JSON.stringify(face.rings)) };
 }

@@ -81,7 +81,9 @@ export function marksJudged(
     drying.by === 'nothing laid' ||
     drying.by === 'not this season' ||
     (drying.until_ms !== null && now_ms < drying.until_ms);
-  const decisions = decideMarks({ face, pins, set, mayDry, luminance: USUAL_LUMINANCE });
+  const decisions = view.kept.of(`decided ${surfaceId}`, [face, JSON.stringify([pins, set]), mayDry], () =>
+    decideMarks({ face, pins, set, mayDry, luminance: USUAL_LUMINANCE }),
+  );
   const byId = new Map(decisions.map((each) => [each.id, each]));
   const isWhole = roundHere(view, surfaceId, set)?.isWhole ?? false;
   const judged = placed.map((each) => ({ ...each, decision: byId.get(each.mark.id) }));

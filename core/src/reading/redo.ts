@@ -10,6 +10,8 @@ export interface Redo {
   /** What was said before the work, and of waits: both are asked anew. */
   readonly gates: readonly RowOf<'gateTick'>[];
   readonly waits: readonly RowOf<'waitEnd'>[];
+  /** Times planned for steps that are to be planned anew. */
+  readonly planned: readonly RowOf<'plannedStep'>[];
 }
 
 /**
@@ -27,4 +29,5 @@ export const redoOf = (view: JobView, applicationId: string): Redo => ({
   work: view.workOf(applicationId),
   gates: view.gateTicksOf(applicationId),
   waits: view.waitEndsOf(applicationId),
+  planned: view.rows.plannedStep.filter((own) => own.applicationId === applicationId),
 });

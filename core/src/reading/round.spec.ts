@@ -1,7 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { NEW_PLACE, NEW_SURFACE, type RowOf } from '../job';
 import { RULE_SETS } from '../judging';
-import { hashText } from '../cutting';
 import { type JobRows, jobRows } from './job-rows';
 import { JobView } from './job-view';
 import { faceOfSurface } from './face-of-surface';
@@ -28,7 +27,7 @@ const viewOf = (rows: Partial<JobRows> = {}, light: number | null = 0.5) =>
   );
 const SIX_FEET = RULE_SETS[0];
 const [set] = [SIX_FEET ?? (undefined as never)];
-const hash = () => hashText(JSON.stringify(faceOfSurface(viewOf(), 'S')?.face.rings));
+const hash = () => faceOfSurface(viewOf(), 'S')?.hash ?? '';
 const inspection = (own: Partial<RowOf<'inspection'>> = {}) =>
   row<RowOf<'inspection'>>({
     ...{ id: 'I', surfaceId: 'S', ruleSetId: null, setName: set.name, setVersion: 1, distance_mm: 1830 },

@@ -1,4 +1,3 @@
-import { hashText } from '../cutting';
 import type { RowOf, RuleSet } from '../job';
 import { LOOK_VIEWS } from '../job';
 import { type LookPiece, type LookedAt, lookedAt, pieceKey, pieceTime, roundOf } from '../looking';
@@ -31,22 +30,22 @@ export interface RoundHere {
 export function roundHere(view: JobView, surfaceId: string, set: RuleSet): RoundHere | undefined {
   const own = faceOfSurface(view, surfaceId);
   if (own === undefined) return undefined;
-  const { face } = own;
+  const { face, hash: faceHash } = own;
   const inspection = view.inspectionsOf(surfaceId).at(-1);
-  const faceHash = hashText(JSON.stringify(face.rings));
   const asked = {
     face,
     distance_mm: inspection?.distance_mm ?? set.distance_m * 1000,
     isDark: inspection?.views.includes('from behind') ?? hasDarkFilm(view, surfaceId),
   };
-  const pieces = roundOf(asked);
+  const { distance_mm, isDark } = asked;
+  const pieces = view.kept.of(`round ${surfaceId}`, [face, distance_mm, isDark], () => roundOf(asked));
   const isOfOtherMeasures = inspection !== undefined && inspection.inputsHash !== faceHash;
   const ticks = inspection === undefined || isOfOtherMeasures ? [] : view.ticksOf(inspection.id);
   const ticked = new Set(ticks.map(({ view: from, strip }) => pieceKey({ view: from, number: strip })));
   const left = pieces.filter((piece) => !ticked.has(pieceKey(piece)));
   return {
     ...{ face, inspection, pieces, ticked, faceHash, isOfOtherMeasures },
-    ...lookedAt(asked, ticked),
+    ...view.kept.of(`looked ${surfaceId}`, [pieces, [...ticked].join()], () => lookedAt(asked, ticked)),
     next: left[0],
     left_s: left.reduce((sum, piece) => sum + pieceTime(piece), 0),
   };

@@ -78,6 +78,7 @@ export class MarkPicture {
       done: round.edges.flatMap(({ piece, isDone }) => (isDone ? line(piece) : [])).join(''),
       open: round.edges.flatMap(({ piece, isDone }) => (isDone ? [] : line(piece))).join(''),
       next: next === undefined ? undefined : line(next),
+      head: next === undefined ? undefined : headOf(at(next.from), at(next.to)),
       isEdge: next?.view === 'edges',
       wide: next === undefined || next.view === 'edges' ? 10 : next.width_mm * scale,
     };
@@ -123,6 +124,16 @@ export class MarkPicture {
     const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
     return { x, y };
   }
+}
+
+const HEAD = 13;
+
+/** Which way it is walked: a head in the middle of the way. */
+function headOf(from: Spot, to: Spot): string {
+  const turn = Math.atan2(to.y - from.y, to.x - from.x);
+  const [x, y] = [(from.x + to.x) / 2, (from.y + to.y) / 2];
+  const barb = (by: number): string => `${x - HEAD * Math.cos(turn + by)} ${y - HEAD * Math.sin(turn + by)}`;
+  return `M${barb(0.6)}L${x} ${y}L${barb(-0.6)}`;
 }
 
 const away = (a: Spot, b: Spot): number => Math.hypot(a.x - b.x, a.y - b.y);

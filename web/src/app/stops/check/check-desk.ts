@@ -230,7 +230,7 @@ export class CheckDesk {
     const film = filmOfMark(this.view(), own.mark);
     if (film === undefined) return;
     this.#hand.whenSigned((said) => {
-      const { pieces, work, gates, waits } = redoOf(this.view(), film.id);
+      const { pieces, work, gates, waits, planned } = redoOf(this.view(), film.id);
       const first = this.#clock().dateOf(new Date(laidAt(this.view(), film.id) ?? Date.now()).toISOString());
       this.#desk.do(checkWords.redone(this.tag(), own.number), [
         ...pieces.map(({ id }) => this.#desk.set('cutPiece', id, { spoiledAt: said.at })),
@@ -240,7 +240,8 @@ export class CheckDesk {
             note: checkWords.laidBefore(first, people.join(', '), own.number),
           }),
         ),
-        ...[...gates.map(({ id }) => this.#desk.remove('gateTick', id))],
+        ...gates.map(({ id }) => this.#desk.remove('gateTick', id)),
+        ...planned.map(({ id }) => this.#desk.remove('plannedStep', id)),
         ...waits.map(({ id }) => this.#desk.remove('waitEnd', id)),
         ...this.#asJudged([own], said),
       ]);
