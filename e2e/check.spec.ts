@@ -328,6 +328,71 @@ test('a visit is planned, moved and read back from its calendar; what is open is
   await allSaved(page);
 });
 
+test('light behind glass and behind film beside the sheet and the limit typed by the shop; before and after made alike by four corners; the whole front by its states', async ({
+  page,
+  as,
+}) => {
+  await as(page, 'Wren');
+  const job = await copyOfDemo(page);
+  await checkOf(page, job, 'SW1');
+  await page.getByText('Light let through', { exact: true }).click();
+  await expect(page.getByText('Unknown: read behind bare glass and behind film.').first()).toBeVisible();
+  await page.getByLabel('Behind bare glass, lx').fill('4000');
+  await page.getByLabel('Behind bare glass, lx').press('Tab');
+  const behind = page.getByLabel(/^Behind (?!bare).*, lx$/).first();
+  await behind.fill('900 lux');
+  await behind.press('Tab');
+  await expect(page.getByText("'900 lux' is no light: from 0 to 200000 lx.")).toBeVisible();
+  await behind.fill('1000');
+  await behind.press('Tab');
+  await expect(page.getByText('25 % comes through the film.').first()).toContainText(
+    'No limit is typed in the rules',
+  );
+  await page.getByText('The rules in full').click();
+  await page.getByRole('button', { name: 'Copy to the job' }).click();
+  await page.getByLabel('Least light let through, share').fill('0.7');
+  await page.getByLabel('Least light let through, share').press('Tab');
+  await expect(page.getByText('Under the limit of 70 % in the rules.').first()).toBeVisible();
+  await page.getByText('Before and after').click();
+  const svg = (colour: string): Promise<Buffer> =>
+    sharp({ create: { width: 800, height: 1000, channels: 3, background: colour } })
+      .jpeg()
+      .toBuffer();
+  const whole = page.getByLabel('Take the whole');
+  for (const [name, colour] of [
+    ['before.jpg', '#aabbcc'],
+    ['after.jpg', '#667788'],
+  ] as const) {
+    await whole.setInputFiles({ name, mimeType: 'image/jpeg', buffer: await svg(colour) });
+    await expect(
+      page.getByRole('figure').filter({ hasText: name === 'after.jpg' ? 'After' : 'Before' }),
+    ).toBeVisible();
+    await page.clock.fastForward('01:00:00');
+  }
+  await page.getByRole('figure').filter({ hasText: 'After' }).getByRole('button').click();
+  const sheet = page.getByRole('img', { name: 'Picture to tap' });
+  await sheet.scrollIntoViewIfNeeded();
+  for (const [x, y] of [
+    [0.2, 0.1],
+    [0.8, 0.15],
+    [0.75, 0.9],
+    [0.25, 0.85],
+  ] as const) {
+    const box = await sheet.boundingBox();
+    if (box === null) throw new Error('no picture');
+    await page.mouse.click(box.x + x * box.width, box.y + y * box.height);
+  }
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(
+    page.getByRole('figure').filter({ hasText: 'After' }).locator('[style*="matrix3d"]'),
+  ).toBeVisible();
+  const front = page.getByRole('region', { name: /: all of it$/ });
+  await expect(front).toContainText('0 good');
+  await front.getByRole('button', { name: 'SW2' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('SW2');
+  await allSaved(page);
+});
+
 test('rules are copied to the job and edited there; a figure out of range or from over to is named and nothing changes', async ({
   page,
   as,

@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
 import { SEARCHED, bars, keep, plan, play, pushedIntoOtherWork, test } from './day-steps';
+import { v7 as newId } from 'uuid';
+import { put, rowsOf } from './fit-steps';
 import { copyOfDemo, expect } from './house';
 
 test('planned under cloud; when the forecast turns clear, the plan moves out of the sun and says why', async ({
@@ -102,7 +104,8 @@ test('the calendar is read back by an independent parser, and a new plan does no
   as,
 }) => {
   await as(page, 'Wren');
-  await page.goto(`${await copyOfDemo(page)}/day`);
+  const job = await copyOfDemo(page);
+  await page.goto(`${job}/day`);
   await plan(page);
   await keep(page);
   const read = async (): Promise<readonly ICAL.Event[]> => {
@@ -124,6 +127,18 @@ test('the calendar is read back by an independent parser, and a new plan does no
   await plan(page);
   await keep(page);
   expect((await read()).map(({ uid }) => uid).sort()).toEqual(once.map(({ uid }) => uid).sort());
+  const firstDay = String((await rowsOf(page, job))['plannedStep']?.map((own) => own['startsAt']).sort()[0]);
+  const reason = { key: 'of a story', kind: 'other', surfaceId: null, applicationId: null, markId: null };
+  await put(page, job, [
+    {
+      ...{ op: 'put', table: 'visit', id: newId() },
+      fields: {
+        ...{ reasons: [reason], notBefore: null, due: null, plannedAt: firstDay, people: [], note: '' },
+        state: 'open',
+      },
+    },
+  ]);
+  await expect(page.getByRole('group', { name: 'Visits' })).toContainText('Something else');
   const [sheet] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('link', { name: 'Day sheet (PDF)' }).click(),

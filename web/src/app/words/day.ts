@@ -66,6 +66,7 @@ export const dayWords = {
   rows: 'Rows',
   byWay: (way: Figure) => `by ${way}`,
   board: 'Board',
+  visitsOnDay: 'Visits',
   sunOnIt: 'sun on it',
   notFit: 'not fit',
   howToMove: 'Drag a stretch, or move it with the arrow keys; P pins it.',

@@ -8,8 +8,10 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { closedWords } from '@yellow-pane/contracts/words';
+import { closedWords, visitLines } from '@yellow-pane/contracts/words';
+import { visitsOf } from '@yellow-pane/core/reading';
 import type { PlannedStep } from '@yellow-pane/core/scheduling';
+import { JobReading } from '../../job/job-reading';
 import { dayWords } from '../../words/day';
 import { DayList } from './day-list';
 import { Planning } from './planning';
@@ -96,6 +98,8 @@ export class DayBoard {
   );
   readonly #units = inject(Device).units;
   protected readonly planning = inject(Planning);
+  readonly #view = inject(JobReading).view;
+  readonly #opened_ms = Date.now();
   protected readonly ways = ['person', 'surface'] as const;
   protected readonly by = signal<'person' | 'surface'>('person');
   /** Whole hours round what the crew works. */
@@ -114,6 +118,27 @@ export class DayBoard {
       (_, index) => this.#range().first + index,
     ),
   );
+  /** Visits on the day that is looked at, by the clock of the place. */
+  protected readonly visits = computed(() => {
+    const clock = this.planning.clock();
+    const [from, to] = [0, 1].map((more) => clock.dayStarts[this.planning.day() + more] ?? Infinity);
+    return visitsOf(this.#view(), this.#opened_ms).kept.flatMap(({ visit, open }) => {
+      const at_ms = Date.parse(visit.plannedAt ?? '');
+      const minute = clock.minuteOf(at_ms);
+      return Number.isNaN(at_ms) || minute < (from ?? 0) || minute >= (to ?? 0)
+        ? []
+        : [
+            {
+              id: visit.id,
+              minute: clock.dayHourOf(at_ms) * 60,
+              says: visitLines(
+                open.length === 0 ? visit.reasons : open,
+                (id) => this.#view().surfaceById.get(id)?.tag,
+              ).join('; '),
+            },
+          ];
+    });
+  });
   protected readonly firstMinute = computed(() => this.#range().first * 60);
   readonly #span = computed(() => (this.#range().last - this.#range().first) * 60);
   protected readonly heldId = signal<string | undefined>(undefined);
