@@ -11,6 +11,7 @@ import {
   secondStart,
   typingToFigure,
 } from './pages';
+import { checkRows } from './check';
 import { adjustThousand, checkPane, layOut } from './core';
 import { curvedRows } from './curved';
 import { cuttingByHand, cuttingFreely, cuttingFromStock } from './cutting';
@@ -38,6 +39,7 @@ const benches: Readonly<Record<string, () => Promise<readonly Row[]>>> = {
   core: () => Promise.resolve([checkPane(), adjustThousand(), layOut()]),
   curved: () => Promise.resolve(curvedRows()),
   strokes: () => Promise.resolve(strokeRows()),
+  check: checkRows,
   film: () => Promise.resolve(filmOnGlass()),
   hand: cuttingByHand,
   free: cuttingFreely,

@@ -97,11 +97,22 @@ function isAllNear(places: readonly Placed[], within: number): boolean {
   return Math.hypot(right - left, high - low) < within;
 }
 
-/** What lies in a circle round one of them, no wider across than the distance: all near each other. */
+/**
+ * What lies in a circle round one of them, no wider across than the distance: all near each other. From left to
+ * right, so that only what is beside it is looked at.
+ */
 function fullestCircle(places: readonly Placed[], within: number): readonly number[] {
+  const sorted = [...places.entries()].sort(([, a], [, b]) => a.x - b.x);
   let best: readonly number[] = [];
-  for (const own of places) {
-    const inside = [...places.keys()].filter((other) => away(places[other], own) < within / 2);
+  let first = 0;
+  for (const [, own] of sorted) {
+    while ((sorted[first]?.[1].x ?? own.x) <= own.x - within / 2) first += 1;
+    const inside: number[] = [];
+    for (let at = first; at < sorted.length; at += 1) {
+      const [index, other] = sorted[at] ?? [0, own];
+      if (other.x >= own.x + within / 2) break;
+      if (away(other, own) < within / 2) inside.push(index);
+    }
     if (inside.length > best.length) best = inside;
   }
   return best;

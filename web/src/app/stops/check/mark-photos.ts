@@ -53,7 +53,7 @@ const BECAME = ['gone', 'smaller', 'same', 'larger'] as const;
                 [src]="address(line.photo)"
                 [alt]="words.photoFrom(line.day)"
                 loading="lazy"
-                class="h-20 w-28 object-cover"
+                class="h-20 w-full min-w-28 object-cover"
               />
               <span class="block text-sm px-1">{{ line.says }}</span>
             </button>
