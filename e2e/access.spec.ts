@@ -306,3 +306,25 @@ for (const [width, height] of SIZES)
     expect(await inBothThemes(page)).toEqual([]);
     expect((await overflow(page)).x).toBeLessThanOrEqual(0);
   });
+
+const SUMMIT = '/jobs/0199b9a6-0003-7000-8000-000000000002';
+for (const [width, height] of SIZES)
+  test(`a round and a mark at ${width}x${height}: nothing against them in both themes, nothing wider than the page`, async ({
+    page,
+    as,
+  }) => {
+    await as(page, 'Wren');
+    await page.setViewportSize({ width, height });
+    await page.goto(`${SUMMIT}/check/${surface(902)}`);
+    await expect(page.getByRole('region', { name: 'Round' })).toBeVisible();
+    expect(await inBothThemes(page)).toEqual([]);
+    await page.getByRole('button', { name: /2\. water pocket/ }).click();
+    await page.getByRole('button', { name: 'Something else' }).click();
+    expect(await inBothThemes(page)).toEqual([]);
+    if (width < 768) await page.getByRole('button', { name: 'Reckoning' }).click();
+    await page.getByText('The rules in full').click();
+    await page.getByText('Before and after').click();
+    await page.getByText('Light let through', { exact: true }).last().click();
+    expect(await inBothThemes(page)).toEqual([]);
+    expect((await overflow(page)).x).toBeLessThanOrEqual(0);
+  });

@@ -118,6 +118,14 @@ export const EXTRA: readonly View[] = [
     },
   },
   {
+    name: 'cut-seams',
+    path: `${JOB}/cut/${surface(25)}`,
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Blanks and seams' }).click();
+      await page.waitForTimeout(300);
+    },
+  },
+  {
     name: 'cut-seams-phone',
     path: `${JOB}/cut/${surface(25)}`,
     size: { width: 390, height: 844 },

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 
+const SUMMIT = '/jobs/0199b9a6-0003-7000-8000-000000000002';
 export const JOB = '/jobs/0199b9a6-0003-7000-8000-000000000001';
 export const surface = (n: number): string => `0199b9a6-0007-7000-8000-${n.toString(16).padStart(12, '0')}`;
 
@@ -94,14 +95,6 @@ export const VIEWS: readonly View[] = [
     },
   },
   {
-    name: 'cut-seams',
-    path: `${JOB}/cut/${surface(25)}`,
-    before: async (page) => {
-      await page.getByRole('button', { name: 'Blanks and seams' }).click();
-      await page.waitForTimeout(300);
-    },
-  },
-  {
     name: 'cut-shrink',
     path: `${JOB}/cut/${surface(26)}`,
     before: async (page) => {
@@ -149,22 +142,27 @@ export const VIEWS: readonly View[] = [
   },
   {
     name: 'check',
-    path: `${JOB}/check/${surface(1)}`,
+    path: `${SUMMIT}/check/${surface(900)}`,
     before: async (page) => {
-      const box = await page.locator('yp-mark-picture svg path').first().boundingBox();
-      if (box === null) throw new Error('the surface is not drawn');
-      for (const [x, y, look, size] of [
-        [0.3, 0.3, 'speck', '1.2'],
-        [0.65, 0.2, 'speck', '5'],
-        [0.5, 0.75, 'finger', '20'],
-        [0.6, 0.5, 'bubble', '8'],
-      ] as const) {
-        await page.mouse.click(box.x + box.width * x, box.y + box.height * y);
-        await page.getByLabel('What it is').selectOption(look);
-        await page.getByLabel('Size').fill(size);
-        await page.getByLabel('Size').press('Tab');
+      await page.getByRole('button', { name: 'Begin the round anew' }).click();
+      const round = page.getByRole('region', { name: 'Round' });
+      for (let piece = 0; piece < 14; piece += 1) {
+        const before = await round.textContent();
+        await round.getByRole('button', { name: 'Looked at', exact: true }).click();
+        await page.waitForFunction(
+          (text) => document.querySelector('yp-round-here section')?.textContent !== text,
+          before,
+        );
       }
-      await page.getByLabel('Judged by').selectOption('laminated glass kind');
+      await page.waitForFunction(() => document.documentElement.dataset['unsaved'] === '0');
+    },
+  },
+  {
+    name: 'check-marks',
+    path: `${SUMMIT}/check/${surface(902)}`,
+    before: async (page) => {
+      await page.getByRole('button', { name: /2\. water pocket/ }).click();
+      await page.getByRole('button', { name: 'creeps away' }).click();
       await page.waitForFunction(() => document.documentElement.dataset['unsaved'] === '0');
     },
   },

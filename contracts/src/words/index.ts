@@ -26,3 +26,4 @@ export {
 } from './stroke-words';
 export { markReasonWords, markVerdictWords } from './mark-words';
 export { visitLines } from './visit-words';
+export { SEEN_FROM } from './side-words';

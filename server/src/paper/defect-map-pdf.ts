@@ -1,5 +1,5 @@
-import { markReasonWords, markVerdictWords } from '@yellow-pane/contracts/words';
-import type { MarkVerdict } from '@yellow-pane/core/job';
+import { SEEN_FROM, markReasonWords, markVerdictWords } from '@yellow-pane/contracts/words';
+import type { MarkVerdict, SeenFrom } from '@yellow-pane/core/job';
 import { VERDICT_OF_MARK } from '@yellow-pane/core/judging';
 import { type DisplayUnits, formatLengthWithUnit } from '@yellow-pane/core/quantity';
 import type { JudgedMark, JudgedSurface } from '@yellow-pane/core/reading';
@@ -10,6 +10,7 @@ import { type PdfPage, POINTS_MM, fitting, newPdf } from './pdf-page';
 /** One surface with its marks, as it is printed. */
 export interface MarksOnPaper {
   readonly tag: string;
+  readonly seenFrom: SeenFrom;
   readonly judged: JudgedSurface;
   /** Rule set, version, light, distance. */
   readonly under: string;
@@ -43,11 +44,11 @@ export async function defectMapPdf(map: DefectMap, paper: Paper): Promise<Buffer
 }
 
 function surfacePages(pdf: PdfPage, { job, units }: DefectMap, own: MarksOnPaper): void {
-  const { tag, judged, under, accepted, photos } = own;
+  const { tag, seenFrom, judged, under, accepted, photos } = own;
   pdf.addPage();
   const wide = pdf.page.width - 2 * MARGIN;
   pdf.font('bold').fontSize(15).fillColor('#111');
-  pdf.text(`${tag}: ${judged.verdict}`, MARGIN, MARGIN, { lineBreak: false });
+  pdf.text(`${tag}, seen ${SEEN_FROM[seenFrom]}: ${judged.verdict}`, MARGIN, MARGIN, { lineBreak: false });
   pdf.font('plain').fontSize(9);
   pdf.text(fitting(pdf, job, wide), MARGIN, MARGIN + 20, { lineBreak: false });
   const looked = judged.isWhole

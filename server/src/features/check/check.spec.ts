@@ -62,7 +62,7 @@ describe('why does somebody come back?', () => {
 describe('where are the marks, on paper?', () => {
   it('each with its number, size, place and what decided; gone ones too; who accepted it', async () => {
     const [page] = await textOf(await pdfOf(`/api/jobs/${SUMMIT}/check/map?surface=${ST3}`));
-    expect(page).toContain('ST3: go with care');
+    expect(page).toContain('ST3, seen from the room: go with care');
     expect(page).toContain('2. water pocket, 8 mm; 640 mm from the left, 770 mm from the top: watch until');
     expect(page).toContain('9 December 2026');
     expect(page).toContain('1. crease, 4 mm, 160 mm long; 510 mm from the left, 200 mm from the top: gone');

@@ -88,9 +88,10 @@ async function marksOnPaper(
       photos.set(number, await sharp(Buffer.from(file.data)).resize({ width: PHOTO_PX }).jpeg().toBuffer());
   }
   const clock = new DayClock(daySettingsOr(view.rows.daySettings[0], 'UTC', now.getTime()));
+  const surface = view.surfaceById.get(surfaceId);
   const accepted = view.inspectionsOf(surfaceId).at(-1)?.accepted ?? null;
   return {
-    ...{ tag: view.surfaceById.get(surfaceId)?.tag ?? '', judged, photos },
+    ...{ tag: surface?.tag ?? '', seenFrom: surface?.seenFrom ?? 'room', judged, photos },
     under: `${set?.name ?? ''}, version ${set?.version ?? 1}; ${set?.light ?? ''}; ${set?.distance_m ?? 0} m. ${set?.source.text ?? ''}`,
     watchUntil: judged.drying.until_ms === null ? undefined : clock.dateOf(judged.drying.until_ms),
     accepted: accepted === null ? undefined : `Accepted: ${accepted.who}, ${clock.momentOf(accepted.at)}.`,

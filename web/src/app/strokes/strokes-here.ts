@@ -10,7 +10,7 @@ import {
   output,
   signal,
 } from '@angular/core';
-import { strokeNoteWords, strokeReasonWords } from '@yellow-pane/contracts/words';
+import { SEEN_FROM, strokeNoteWords, strokeReasonWords } from '@yellow-pane/contracts/words';
 import type { RowOf } from '@yellow-pane/core/job';
 import { type Reasoned, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import type { StrokeMoment } from '@yellow-pane/core/reading';
@@ -27,7 +27,7 @@ import { type StrokeGrip, StrokePicture } from '../drawing/stroke-picture';
 import { type Fact, type FactChange, Facts } from '../fields/facts';
 import { JobReading } from '../job/job-reading';
 import { Figure } from '../ui/figure';
-import { MOTIONS, NO_STROKES, STANDS, STROKE_PARTS, strokeWords } from '../words/strokes';
+import { MOTIONS, NO_STROKES, STROKE_PARTS, strokeWords } from '../words/strokes';
 import { StrokePlanning } from './stroke-planning';
 
 const STEP_MM = 10;
@@ -110,7 +110,7 @@ export class StrokesHere {
     const own = this.planning.own();
     if (own === undefined) return '';
     return [
-      strokeWords.seenFrom(STANDS[own.stands]),
+      strokeWords.seenFrom(SEEN_FROM[own.stands]),
       ...(own.sheet.of > 1 ? [strokeWords.sheetOf(own.sheet.number, own.sheet.of)] : []),
     ].join(' · ');
   });

@@ -230,6 +230,7 @@ export const checkWords = {
   acceptedBy: (who: string, when: string, light: string) => `Accepted: ${who}, ${when}; ${light}.`,
   verdictOf: (count: Figure, isWhole: boolean) =>
     `${count === 0 ? 'No marks' : `By the worst of ${count} ${count === 1 ? 'mark' : 'marks'}`}${isWhole ? ', the whole looked at.' : '; not all of it was looked at.'}`,
+  seenFrom: (side: string) => `Drawn as one sees it ${side}.`,
   front: (place: string) => `${place}: all of it`,
   frontSays: (good: Figure, begun: Figure, again: Figure, open: Figure) =>
     `${good} good, ${begun} begun or watched, ${again} to be done again, ${open} not looked at.`,

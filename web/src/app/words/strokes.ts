@@ -1,4 +1,3 @@
-import type { SeenFrom } from '@yellow-pane/core/job';
 import type { NoStrokes } from '@yellow-pane/core/reading';
 import type { Motion, StrokePart } from '@yellow-pane/core/strokes';
 import type { Figure } from './messages';
@@ -10,12 +9,6 @@ export const NO_STROKES: Readonly<Record<NoStrokes, string>> = {
   'not measured': 'Strokes are planned once the surface is measured.',
   'nothing left inside the strip':
     'So small that nothing is left inside the strip along its edges: by the card.',
-};
-export const STANDS: Readonly<Record<SeenFrom, string>> = {
-  room: 'from the room',
-  outside: 'from outside',
-  'side A': 'from side A',
-  'side B': 'from side B',
 };
 export const STROKE_PARTS: Readonly<Record<StrokePart, string>> = {
   lock: 'lock',

@@ -7,7 +7,7 @@ import {
   signal,
   untracked,
 } from '@angular/core';
-import { markReasonWords } from '@yellow-pane/contracts/words';
+import { SEEN_FROM, markReasonWords } from '@yellow-pane/contracts/words';
 import { VERDICT_OF_MARK } from '@yellow-pane/core/judging';
 import { pieceKey } from '@yellow-pane/core/looking';
 import type { JudgedMark } from '@yellow-pane/core/reading';
@@ -77,6 +77,10 @@ export class Check {
       next: round.next,
     };
   });
+  /** Left and right are meant from there, whichever side the film is on. */
+  protected readonly seenFrom = computed(() =>
+    checkWords.seenFrom(SEEN_FROM[this.desk.surface()?.seenFrom ?? 'room']),
+  );
   protected readonly says = computed(() => checkWords.marksOf(this.desk.tag(), this.pins().length));
   protected readonly dries = computed(() => {
     const drying = this.desk.judged()?.drying;
