@@ -59,6 +59,27 @@ test('marks are put where they are and judged by a rule set, with the number tha
   await expect(page.getByRole('list', { name: 'SW1: 0 marks' })).toContainText('gone');
   await page.keyboard.press('Control+z');
   await expect(one(page).getByRole('heading', { level: 2 })).toHaveText('Mark 1: redo');
+  await expect(page.getByRole('link', { name: 'Check 1 to do again' })).toBeVisible();
+  await allSaved(page);
+  // One that somebody told of without saying where gets its place by a tap.
+  const tests = { press: 'not tried', warm: 'not tried', shape: 'not tried' };
+  await put(page, job, [
+    {
+      ...{ op: 'put', table: 'mark', id: newId() },
+      fields: {
+        ...{ surfaceId: idOf(await rowsOf(page, job), 'SW1'), applicationId: null, step: 'lay', tests },
+        ...{ look: 'finger', x_nm: null, y_nm: null, size_nm: null, length_nm: null, note: '' },
+        ...{ firstSeenAt: '2026-11-25T09:00:00.000Z', from: 'fit', goneAt: null },
+      },
+    },
+  ]);
+  await page.getByRole('button', { name: /2\. finger: no place yet/ }).click();
+  await expect(one(page).getByText('Seen at Fit, 25 Nov 2026, 10:00.')).toBeVisible();
+  const drawn = await page.getByRole('img', { name: 'SW1: 1 marks' }).boundingBox();
+  if (drawn === null) throw new Error('nothing drawn');
+  await page.mouse.click(drawn.x + drawn.width / 2 + 30, drawn.y + drawn.height / 3);
+  await expect(one(page).getByRole('heading', { level: 2 })).toHaveText('Mark 2: fix now');
+  await expect(one(page).getByRole('region', { name: 'Put it right' })).toContainText('Blot the edge dry');
   await allSaved(page);
 });
 
@@ -414,7 +435,9 @@ test('rules are copied to the job and edited there; a figure out of range or fro
   await line.getByLabel('over, mm').fill('9');
   await line.getByLabel('over, mm').press('Tab');
   await expect(page.getByText('From 9 mm to 3 mm: the first must be the smaller.')).toBeVisible();
+  await page.getByRole('button', { name: 'Add a rule' }).click();
+  await expect(page.getByText('Rule 5: spots, anywhere, 0 at most')).toBeVisible();
   await allSaved(page);
   const [own] = (await rowsOf(page, job))['ruleSet'] ?? [];
-  expect(own).toMatchObject({ setVersion: 2, copyOf: 'coated glass kind', rules: { distance_m: 2.5 } });
+  expect(own).toMatchObject({ setVersion: 3, copyOf: 'coated glass kind', rules: { distance_m: 2.5 } });
 });

@@ -4,7 +4,9 @@ import type { Signed } from './signed';
 export const LOOK_VIEWS = ['square', 'from the left', 'from the right', 'edges', 'from behind'] as const;
 export type LookView = (typeof LOOK_VIEWS)[number];
 
-/** A round of a surface: by which rules it is judged, in which light, from which views, and who took it over. */
+/**
+ * A round of a surface: by which rules it is judged, in which light, from which views, and who took it over.
+ */
 export interface Inspection {
   readonly surfaceId: string;
   /** Of the job; null: a set that ships with the program, by its name. */

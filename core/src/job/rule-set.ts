@@ -48,7 +48,9 @@ export interface SetOfRules {
   readonly watched: readonly MarkLook[];
   /** A gap along the edge is accepted between these, mm; null: not judged. */
   readonly gap_mm: { readonly least: number; readonly most: number; readonly mostThick: number } | null;
-  /** Least share of light that must come through glass and film, as the shop knows its law; null: not typed. */
+  /**
+   * Least share of light that must come through glass and film, as the shop knows its law; null: not typed.
+   */
   readonly leastLight: number | null;
 }
 

@@ -20,9 +20,13 @@ export const extentOf = ({ size_mm, length_mm }: Pick<Pin, 'size_mm' | 'length_m
   length_mm ?? size_mm ?? 0;
 const kindOf = ({ length_mm }: Pin): MarkRule['kind'] => (length_mm === null ? 'spot' : 'line');
 
-/** The marks of a surface with what is the same whichever of them is looked at: zones, the largest cluster. */
+/**
+ * The marks of a surface with what is the same whichever of them is looked at: zones, the largest cluster.
+ */
 export interface MarksTogether {
-  /** Rules that all marks together break, in the order of the rule set, clusters after counts, before edges. */
+  /**
+   * Rules that all marks together break, in the order of the rule set, clusters after counts, before edges.
+   */
   readonly broken: readonly BrokenRule[];
   /** The same of one mark, were it so many times as large. */
   readonly brokenBy: (pin: Pin, times: number) => readonly BrokenRule[];
@@ -90,7 +94,9 @@ function brokenBy(
     : { rule, allowed, found: own.length, excess: own.slice(0, own.length - allowed).map(({ id }) => id) };
 }
 
-/** Marks of the kind and zone of a rule, whatever their size: the largest first, put earlier first of alike. */
+/**
+ * Marks of the kind and zone of a rule, whatever their size: the largest first, put earlier first of alike.
+ */
 interface RankedMarks {
   readonly rule: MarkRule;
   readonly pins: readonly Pin[];
@@ -119,7 +125,10 @@ function largerThan(pins: readonly Pin[], extent: number, isOrAlike: boolean): n
   return low;
 }
 
-/** Whether one mark is too many by a rule: by its rank among those the rule goes by, looked up and not counted. */
+/**
+ * Whether one mark is too many by a rule: by its rank among those the rule goes by, looked up and not
+ * counted.
+ */
 function brokenByOne(
   { rule, pins, order }: RankedMarks,
   { pin, scaled }: { readonly pin: Pin; readonly scaled: Pin },

@@ -98,8 +98,8 @@ function isAllNear(places: readonly Placed[], within: number): boolean {
 }
 
 /**
- * What lies in a circle round one of them, no wider across than the distance: all near each other. From left to
- * right, so that only what is beside it is looked at.
+ * What lies in a circle round one of them, no wider across than the distance: all near each other. From left
+ * to right, so that only what is beside it is looked at.
  */
 function fullestCircle(places: readonly Placed[], within: number): readonly number[] {
   const sorted = [...places.entries()].sort(([, a], [, b]) => a.x - b.x);

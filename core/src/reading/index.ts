@@ -60,11 +60,13 @@ export {
   marksJudged,
 } from './marks';
 export { type FaceOfSurface, faceOfSurface } from './face-of-surface';
+export { type Checked, checkedOf, verdictOfSurface } from './checked';
+export { type OnFront, frontOf } from './front';
 export { type LightHere, lightHere } from './light';
 export { type PhotoPair, areaInPhoto, becameOf, pairOf, photosOfMark, wholeViews } from './photo-pairs';
 export { type Redo, filmOfMark, redoOf } from './redo';
 export { type RoundHere, roundHere, viewsOf } from './round';
-export { type SetOfJob, ruleSetFor, ruleSetsOf } from './rule-sets';
+export { type SetOfJob, ruleSetFor, ruleSetsOf, rulesOfSet } from './rule-sets';
 export { type KeptVisit, type VisitsOfJob, returnAsks, visitsOf } from './visits';
 export { linerOf } from './liner';
 export { type StrokeRow, type StrokeTool, ownStrokesOf, strokeToolOf } from './stroke-tool';

@@ -4,6 +4,7 @@ import { RULE_SETS } from '../judging';
 import { type JobRows, jobRows } from './job-rows';
 import { JobView } from './job-view';
 import type { Wait } from '../waiting';
+import { checkedOf, verdictOfSurface } from './checked';
 import { markHash, marksJudged } from './marks';
 
 const row = <Row>(fields: object): Row =>
@@ -37,17 +38,8 @@ const mark = (id: string, own: object) =>
   });
 const DONE = '2026-11-01T12:00:00.000Z';
 const DAY_MS = 86_400_000;
-function judged(
-  marks: readonly RowOf<'mark'>[],
-  {
-    days = 1,
-    isDone = true,
-    rows = {} as Partial<JobRows>,
-    clear = undefined as Wait | undefined,
-    by = 'laminated glass kind',
-  } = {},
-) {
-  const view = new JobView(
+const viewWith = (rows: Partial<JobRows>) =>
+  new JobView(
     jobRows({
       place: [row({ ...NEW_PLACE, id: 'P', kind: 'building', name: 'House', position: 1 })],
       surface: [row({ ...NEW_SURFACE, id: 'S', placeId: 'P', tag: 'W1', position: 1 })],
@@ -64,23 +56,32 @@ function judged(
           over: null,
         }),
       ],
-      workRecord: isDone
-        ? [
-            row({
-              id: 'R',
-              applicationId: 'A',
-              template: 'flat-glass',
-              step: 'handover',
-              templateVersion: 1,
-              doneAt: DONE,
-              roundsAt: [],
-            }),
-          ]
-        : [],
-      mark: marks,
+      workRecord: [
+        row({
+          id: 'R',
+          applicationId: 'A',
+          template: 'flat-glass',
+          step: 'handover',
+          templateVersion: 1,
+          doneAt: DONE,
+          roundsAt: [],
+        }),
+      ],
       ...rows,
     }),
   );
+
+function judged(
+  marks: readonly RowOf<'mark'>[],
+  {
+    days = 1,
+    isDone = true,
+    rows = {} as Partial<JobRows>,
+    clear = undefined as Wait | undefined,
+    by = 'laminated glass kind',
+  } = {},
+) {
+  const view = viewWith({ ...(isDone ? {} : { workRecord: [] }), mark: marks, ...rows });
   const set = RULE_SETS.find(({ name }) => name === by);
   if (set === undefined) throw new Error('no rules');
   return marksJudged(view, 'S', {
@@ -170,5 +171,13 @@ describe('what is to be done about the marks of a surface?', () => {
   });
   it('without measures there is no place for a mark', () => {
     expect(judged([], { rows: { measure: [] } })).toBeUndefined();
+  });
+  it('a job is as its worst surface; what nobody looked at is open, not good', () => {
+    const of = (marks: readonly RowOf<'mark'>[]) => {
+      const view = viewWith({ mark: marks });
+      return [checkedOf(view, Date.parse(DONE)), verdictOfSurface(view, 'S', Date.parse(DONE))] as const;
+    };
+    expect(of([])).toEqual([{ surfaces: 1, good: 0, again: 0, open: 1, verdict: 'unknown' }, 'unknown']);
+    expect(of([mark('a', { look: 'crack' })])[0]).toMatchObject({ again: 1, verdict: 'stop' });
   });
 });

@@ -1,4 +1,4 @@
-import type { RowOf, RuleSet } from '../job';
+import type { RowOf, RuleSet, SetOfRules } from '../job';
 import { RULE_SETS } from '../judging';
 import type { JobView } from './job-view';
 
@@ -28,4 +28,10 @@ export function ruleSetFor(view: JobView, surfaceId: string): SetOfJob | undefin
     last?.ruleSetId == null ? id === null && name === last?.setName : id === last.ruleSetId,
   );
   return found ?? sets[0];
+}
+
+/** What a set says, as a row of the job keeps it. */
+export function rulesOfSet(set: SetOfRules): SetOfRules {
+  const { distance_m, angles_deg, light, edge, ofSeen, rules, cluster, watched, gap_mm, leastLight } = set;
+  return { distance_m, angles_deg, light, edge, ofSeen, rules, cluster, watched, gap_mm, leastLight };
 }

@@ -1,9 +1,8 @@
 import { isCracked, stepStateOf } from '../job';
+import { verdictOfSurface } from './checked';
 import { changedAfterCut, isStale } from './cut-already';
 import type { JobView } from './job-view';
-import { marksJudged } from './marks';
 import { isLaid, surfaceProgress } from './progress';
-import { ruleSetFor } from './rule-sets';
 import { measureState } from './surface';
 
 /** How far a surface is at a stop: not begun, begun, done, or in need of attention. */
@@ -45,9 +44,7 @@ export function stateAtFit(view: JobView, surfaceId: string): StateAtStop {
 /** Looked at, whole and good; or something of it is to be done again. */
 export function stateAtCheck(view: JobView, surfaceId: string, now_ms: number): StateAtStop {
   if (view.inspectionsOf(surfaceId).length === 0 && view.marksOf(surfaceId).length === 0) return 'open';
-  const set = ruleSetFor(view, surfaceId);
-  const judged = set === undefined ? undefined : marksJudged(view, surfaceId, { set, now_ms });
-  if (judged === undefined) return 'open';
-  if (judged.verdict === 'stop') return 'barred';
-  return judged.verdict === 'go' ? 'full' : 'half';
+  const verdict = verdictOfSurface(view, surfaceId, now_ms);
+  if (verdict === 'stop') return 'barred';
+  return verdict === 'go' ? 'full' : 'half';
 }

@@ -18,7 +18,8 @@ export interface Trip {
 }
 
 /**
- * The fewest trips that serve every ask in its time, each as early as its asks allow. What is late is due now.
+ * The fewest trips that serve every ask in its time, each as early as its asks allow. What is late is due
+ * now.
  * @source points that meet all intervals: the earliest end first, and whatever has begun by then goes with it
  * (greedy, exact)
  */

@@ -25,8 +25,8 @@ const DRAWS = 120;
 
 /**
  * How large is what is marked in a picture, made square by four points whose places are known?
- * @throws CoreError SQUARING_TAPS when three of the points lie on a line, they have no size, or less than three
- * points mark it
+ * @throws CoreError SQUARING_TAPS when three of the points lie on a line, they have no size, or less than
+ * three points mark it
  */
 export function markedArea({ taps, width_mm, height_mm, outline, tap_px }: MarkedPicture): MarkedArea {
   const squared = squaredBy({ taps, width_mm, height_mm, corners: outline });

@@ -9,7 +9,7 @@ import {
 } from '@yellow-pane/contracts/words';
 import type { LinerPlan } from '@yellow-pane/core/liner';
 import type { DisplayUnits } from '@yellow-pane/core/quantity';
-import { type Face, type Spot, middleWay, placeAlong } from '@yellow-pane/core/strokes';
+import { type Spot, middleWay, placeAlong } from '@yellow-pane/core/strokes';
 import type { TrimPlan } from '@yellow-pane/core/trimming';
 import type { StepDrawingOnPaper } from '../features/day/step-drawings';
 import { type At, type Panel, faceOn, scaleOf } from './face-on-paper';

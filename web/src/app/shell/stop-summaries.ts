@@ -1,6 +1,6 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { formatLength, mmFromNm } from '@yellow-pane/core/quantity';
-import { type Progress, allChangedAfterCut, isLaid } from '@yellow-pane/core/reading';
+import { type Progress, allChangedAfterCut, checkedOf, isLaid } from '@yellow-pane/core/reading';
 import { Device } from '../device/device';
 import { JobReading } from '../job/job-reading';
 import { shellWords } from '../words/shell';
@@ -14,6 +14,8 @@ export class StopSummaries {
   readonly #count = inject(ProgressCount).progress;
   readonly #units = inject(Device).units;
 
+  readonly #opened_ms = Date.now();
+
   readonly of = computed<Readonly<Record<Stop, string>>>(() => {
     const view = this.#reading.view();
     const surfaces = view.surfaces.length;
@@ -23,7 +25,7 @@ export class StopSummaries {
     const finished = view.applications.filter(({ id }) => view.isHandedOver(id)).length;
     const changed = allChangedAfterCut(view).length;
     const planned = view.rows.plannedStep.length;
-    const marks = view.rows.mark.filter(({ goneAt }) => goneAt === null).length;
+    const checked = checkedOf(view, this.#opened_ms);
     return {
       survey: surfaces === 0 ? shellWords.noSurfaceYet : measuredWord(surfaces, this.#count()),
       film: surfaces === 0 ? '–' : unfilmed === 0 ? shellWords.allChosen : shellWords.toChoose(unfilmed),
@@ -37,7 +39,12 @@ export class StopSummaries {
               : this.#laidOut(),
       day: applications === 0 ? '–' : planned === 0 ? shellWords.toPlan : shellWords.stepsPlanned(planned),
       fit: applications === 0 ? '–' : shellWords.doneOf(finished, applications),
-      check: surfaces === 0 ? '–' : shellWords.marksOpen(marks),
+      check:
+        checked.surfaces === 0
+          ? '–'
+          : checked.again > 0
+            ? shellWords.toDoAgain(checked.again)
+            : shellWords.goodOf(checked.good, checked.surfaces),
       close: shellWords.comesLater,
     };
   });

@@ -160,6 +160,10 @@ export const checkWords = {
   ruleLine: (kind: MarkRule['kind'], zone: MarkRule['zone']) =>
     `${kind === 'spot' ? 'spots' : 'lines'}, ${zone === 'any' ? 'anywhere' : `${zone} zone`}`,
   limitIs: (limit: MarkLimit) => limitWords(limit),
+  ruleKind: 'Spots or lines',
+  ruleZone: 'Zone',
+  takeRuleOut: 'Take this rule out',
+  addRule: 'Add a rule',
   overMm: 'over, mm',
   toMm: 'to, mm',
   mayBe: 'may be',

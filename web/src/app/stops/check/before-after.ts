@@ -12,7 +12,9 @@ import { PhotoPlace } from './photo-place';
 
 const WIDE_PX = 300;
 
-/** The whole surface before and after, each made square by its four corners, side by side for the customer. */
+/**
+ * The whole surface before and after, each made square by its four corners, side by side for the customer.
+ */
 @Component({
   selector: 'yp-before-after',
   imports: [PhotoPlace],
@@ -107,7 +109,9 @@ export class BeforeAfter {
   }
 }
 
-/** A picture laid square in a box by the browser itself: its projective mapping as a matrix of four by four. */
+/**
+ * A picture laid square in a box by the browser itself: its projective mapping as a matrix of four by four.
+ */
 function turnedSquare({ square }: RowOf<'photo'>) {
   if (square === null) return undefined;
   const ratio = mmFromNm(square.height_nm) / mmFromNm(square.width_nm);

@@ -1,13 +1,6 @@
 import { Injectable, computed, inject, linkedSignal } from '@angular/core';
 import { markReasonWords, markVerdictWords } from '@yellow-pane/contracts/words';
-import {
-  type Mark,
-  NEW_MARK,
-  type MarkVerdict,
-  type PocketTests,
-  type RowOf,
-  type Signed,
-} from '@yellow-pane/core/job';
+import { type Mark, NEW_MARK, type MarkVerdict, type PocketTests, type Signed } from '@yellow-pane/core/job';
 import type { LookPiece } from '@yellow-pane/core/looking';
 import { pieceKey } from '@yellow-pane/core/looking';
 import { nmFromMm } from '@yellow-pane/core/quantity';
@@ -101,7 +94,9 @@ export class CheckDesk {
     );
   }
 
-  /** In one or two words: what is done about it, until when, that it is gone, that nobody said where it is. */
+  /**
+   * In one or two words: what is done about it, until when, that it is gone, that nobody said where it is.
+   */
   verdictWords({ decision, mark, at }: JudgedMark): string {
     if (mark.goneAt !== null) return checkWords.goneSince;
     if (at === undefined) return checkWords.noPlace;
@@ -296,7 +291,7 @@ export class CheckDesk {
     return this.#desk.put('markDecision', {
       ...{ markId: mark.id, inspectionId: this.round()?.inspection?.id ?? null, ...how },
       under: set === undefined ? '' : checkWords.under(set.name, set.version, set.light, set.distance_m),
-      inputsHash: set === undefined ? '' : markHash(mark as RowOf<'mark'>, set),
+      inputsHash: set === undefined ? '' : markHash(mark, set),
       watchUntil: until_ms === null ? null : new Date(until_ms).toISOString(),
       said,
     });

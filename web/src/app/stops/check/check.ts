@@ -1,12 +1,4 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  effect,
-  inject,
-  signal,
-  untracked,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { SEEN_FROM, markReasonWords } from '@yellow-pane/contracts/words';
 import { VERDICT_OF_MARK } from '@yellow-pane/core/judging';
 import { pieceKey } from '@yellow-pane/core/looking';
@@ -93,7 +85,8 @@ export class Check {
         return checkWords.driesNever;
       case 'laid dry':
         return checkWords.laidDry;
-      default:
+      case 'nothing laid':
+      case undefined:
         return checkWords.notLaid;
     }
   });

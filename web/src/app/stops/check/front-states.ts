@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { lookFrom } from '@yellow-pane/core/job';
 import { outlineBounds, viewOutline } from '@yellow-pane/core/measure';
 import { pathOf } from '../../drawing/drawing-geometry';
-import { frontOf } from '../../drawing/front';
+import { frontOf } from '@yellow-pane/core/reading';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
 import { SurfaceStates } from '../../shell/surface-state';
@@ -66,7 +66,7 @@ export class FrontStates {
   readonly #states = inject(SurfaceStates);
   protected readonly drawn = computed(() => {
     const picked = this.selection.surface();
-    const all = frontOf(this.#reading, picked?.placeId);
+    const all = frontOf(this.#reading.view(), picked?.placeId);
     const top = Math.max(1, ...all.map(({ foot, height }) => foot + height));
     const left = Math.min(...all.map((own) => own.left));
     const wide = Math.max(1, ...all.map((own) => own.left + own.width)) - left + 2 * MARGIN_MM;

@@ -158,7 +158,7 @@ export class MarkPanel {
     this.desk.change(this.one(), { look });
   }
 
-  protected answered<Key extends keyof PocketTests>(key: Key, answer: string): void {
+  protected answered(key: keyof PocketTests, answer: string): void {
     const isSaid = this.one().mark.tests[key] === answer;
     this.desk.say(this.one(), { [key]: isSaid ? 'not tried' : answer });
   }

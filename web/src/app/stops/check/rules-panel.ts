@@ -1,10 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { type SetOfRules } from '@yellow-pane/core/job';
-import type { SetOfJob } from '@yellow-pane/core/reading';
+import type { MarkRule, SetOfRules } from '@yellow-pane/core/job';
+import { type SetOfJob, rulesOfSet } from '@yellow-pane/core/reading';
 import { newId } from '../../device/session';
 import { JobDesk } from '../../job/job-desk';
 import { checkWords, ruleFields } from '../../words/check';
 import { CheckDesk } from './check-desk';
+
+const NEW_LINE: MarkRule = {
+  kind: 'spot',
+  over_mm: 3,
+  to_mm: null,
+  zone: 'any',
+  limit: { case: 'at most', count: 0 },
+};
 
 /** By which rules it is judged: chosen, copied to the job and edited there, each change its next version. */
 @Component({
@@ -17,6 +25,8 @@ export class RulesPanel {
   protected readonly words = checkWords;
   protected readonly desk = inject(CheckDesk);
   readonly #job = inject(JobDesk);
+  protected readonly kinds = ['spot', 'line'] as const;
+  protected readonly zones = ['any', 'main', 'edge'] as const;
   protected readonly fault = signal<string | undefined>(undefined);
   protected readonly fields = computed(() => {
     const set = this.desk.set();
@@ -30,6 +40,8 @@ export class RulesPanel {
   protected readonly lines = computed(() =>
     (this.desk.set()?.rules ?? []).map((rule, index) => ({
       index,
+      kind: rule.kind,
+      zone: rule.zone,
       says: checkWords.ruleLine(rule.kind, rule.zone),
       over_mm: rule.over_mm,
       to_mm: rule.to_mm ?? '',
@@ -45,7 +57,8 @@ export class RulesPanel {
   }
 
   protected copy(set: SetOfJob): void {
-    const { id: _, name, version: __, source, ...rules } = set;
+    const { name, source } = set;
+    const rules = rulesOfSet(set);
     const id = newId();
     const own = { name: checkWords.copyOf(name), setVersion: 1, copyOf: name, source, rules };
     this.#job.do(checkWords.rulesCopied(name), [this.#job.put('ruleSet', own, id)]);
@@ -97,12 +110,31 @@ export class RulesPanel {
     this.#keep({ ...set, rules: set.rules.map((own, at) => (at === index ? changed : own)) });
   }
 
-  #keep(next: SetOfRules & Partial<SetOfJob>): void {
+  /** One more line, the strictest: it is made milder from there. */
+  protected addLine(): void {
+    const set = this.desk.set();
+    if (set !== undefined) this.#keep({ ...set, rules: [...set.rules, NEW_LINE] });
+  }
+
+  protected takeLineOut(index: number): void {
+    const set = this.desk.set();
+    if (set !== undefined) this.#keep({ ...set, rules: set.rules.filter((_, at) => at !== index) });
+  }
+
+  protected sayOfLine(index: number, fields: Partial<Pick<MarkRule, 'kind' | 'zone'>>): void {
+    const set = this.desk.set();
+    if (set !== undefined)
+      this.#keep({
+        ...set,
+        rules: set.rules.map((own, at) => (at === index ? { ...own, ...fields } : own)),
+      });
+  }
+
+  #keep(next: SetOfRules): void {
     this.fault.set(undefined);
     const set = this.desk.set();
     if (set?.id == null) return;
-    const { id: _, name: __, version: ___, source: ____, ...rules } = next;
-    const fields = { setVersion: set.version + 1, rules };
+    const fields = { setVersion: set.version + 1, rules: rulesOfSet(next) };
     this.#job.do(checkWords.rulesChanged, [this.#job.set('ruleSet', set.id, fields)]);
   }
 }

@@ -17,10 +17,10 @@ import { type RowOf, lookFrom } from '@yellow-pane/core/job';
 import { outlineBounds, viewOutline } from '@yellow-pane/core/measure';
 import { nmFromMm } from '@yellow-pane/core/quantity';
 import { JobDesk } from '../../job/job-desk';
+import { frontOf } from '@yellow-pane/core/reading';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
 import { pathOf } from '../../drawing/drawing-geometry';
-import { frontOf } from '../../drawing/front';
 import { surveyWords } from '../../words/survey';
 
 interface Placed {
@@ -186,7 +186,7 @@ export class Elevation {
   protected readonly looksFrom = computed(() => (this.isFromInside() ? 'inside' : 'outside'));
   /** As near as its surfaces allow; else with the ground they stand over. */
   protected readonly isNear = signal(false);
-  readonly #laid = computed(() => frontOf(this.#reading, this.place_()?.id));
+  readonly #laid = computed(() => frontOf(this.#reading.view(), this.place_()?.id));
   readonly #frame = computed(() => {
     const all = this.#laid();
     const isNear = this.isNear() && all.length > 0;

@@ -1,6 +1,7 @@
-import type { RowOf } from '@yellow-pane/core/job';
-import { type Point, outlineBounds, outlineOfCheck } from '@yellow-pane/core/measure';
-import type { JobReading } from '../job/job-reading';
+import type { RowOf } from '../job';
+import { type Point, outlineBounds, outlineOfCheck } from '../measure';
+import type { JobView } from './job-view';
+import { checkOf } from './surface';
 
 /** One surface where it sits on its front: mm, from the front's left end and its foot, seen from outside. */
 export interface OnFront {
@@ -16,19 +17,20 @@ export interface OnFront {
 
 const UNKNOWN = { width: 700, height: 1000 };
 const GAP_MM = 150;
+const NM_PER_MM = 1e6;
 
 /** The surfaces of a place; those nobody has placed stand side by side. */
-export function frontOf(reading: JobReading, placeId: string | undefined): readonly OnFront[] {
+export function frontOf(view: JobView, placeId: string | undefined): readonly OnFront[] {
   let free = 0;
-  return reading
-    .surfaces()
+  return view.surfaces
     .filter((surface) => surface.placeId === placeId)
     .map((surface) => {
-      const outline = outlineOfCheck(reading.checkOf(surface.id));
+      const { atX_nm, atY_nm } = surface;
+      const outline = outlineOfCheck(checkOf(view, surface.id));
       const { width, height } = outline === undefined ? UNKNOWN : outlineBounds(outline);
-      const isPlaced = surface.atX_nm !== null && surface.atY_nm !== null;
-      const left = surface.atX_nm !== null && isPlaced ? surface.atX_nm / 1e6 : free;
+      const isPlaced = atX_nm !== null && atY_nm !== null;
+      const left = atX_nm !== null && isPlaced ? atX_nm / NM_PER_MM : free;
       if (!isPlaced) free += width + GAP_MM;
-      return { surface, outline, isPlaced, left, foot: (surface.atY_nm ?? 0) / 1e6, width, height };
+      return { surface, outline, isPlaced, left, foot: (atY_nm ?? 0) / NM_PER_MM, width, height };
     });
 }
