@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
-import type { LookPiece } from '@yellow-pane/core/looking';
+import type { RowOf } from '@yellow-pane/core/job';
+import { type LookPiece, pieceKey } from '@yellow-pane/core/looking';
 import { formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { type Spot, boundsOf } from '@yellow-pane/core/strokes';
 import { Device } from '../../device/device';
@@ -95,16 +96,14 @@ export class RoundHere {
   /** The piece ticked last; undefined: none yet. */
   protected readonly last = computed(() => {
     const round = this.desk.round();
-    const tick = round?.inspection && this.desk.view().ticksOf(round.inspection.id).at(-1);
+    const tick = round?.inspection && latestOf(this.desk.view().ticksOf(round.inspection.id));
     return round?.pieces.find(({ view, number }) => view === tick?.view && number === tick.strip);
   });
   /** What is left of it, and that a walked path is not a seen mark. */
   protected readonly says = computed(() => {
     const round = this.desk.round();
     if (round === undefined) return '';
-    const done =
-      round.pieces.length -
-      round.pieces.filter((piece) => !round.ticked.has(`${piece.view} ${piece.number}`)).length;
+    const done = round.pieces.filter((piece) => round.ticked.has(pieceKey(piece))).length;
     return checkWords.roundSays(done, round.pieces.length, Math.ceil(round.left_s / MINUTE_S));
   });
 
@@ -134,3 +133,6 @@ export class RoundHere {
     if (markId !== undefined) void this.photos.add(surface, { markId }, file);
   }
 }
+
+const latestOf = (ticks: readonly RowOf<'lookTick'>[]): RowOf<'lookTick'> | undefined =>
+  ticks.toSorted((a, b) => (a.said.at < b.said.at ? -1 : 1)).at(-1);
