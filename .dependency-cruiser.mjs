@@ -70,7 +70,7 @@ export default {
       severity: 'error',
       comment: 'docs/decisions/0003: job holds the words every room speaks',
       from: {
-        path: '^core/src/(measure|cutting|glazing|climate|scheduling|job|learned|strokes|trimming|liner|returning)/',
+        path: '^core/src/(measure|cutting|glazing|climate|scheduling|job|learned|strokes|trimming|liner|returning|diagnosing)/',
         pathNot: '\\.spec\\.ts$',
       },
       to: {

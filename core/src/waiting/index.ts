@@ -15,6 +15,17 @@ export {
   VAPOUR_FORMULAS,
   vapourThrough,
 } from './film-vapour';
+export { type CureSpan, CURE_CONSTANT_DAYS, CURE_ENERGY_JMOL, bondShare, cureDays } from './cure';
+export {
+  type PocketLife,
+  type VapourLayer,
+  grownBy,
+  inSeries,
+  ordinaryStill,
+  permeabilityAt,
+  pocketLife,
+  pocketWidth,
+} from './pockets';
 export { ROLL_FORMULAS, type RollWarming, rollWarming } from './roll';
 
 export { type Air, type Never, type Wait, type WaitKey, type WaitState, waitStateOf } from './wait';

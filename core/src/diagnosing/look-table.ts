@@ -1,0 +1,52 @@
+/** What is seen, as the tables of causes have it. */
+export const DIAGNOSED_LOOKS = [
+  'dryBubbles',
+  'waterPocket',
+  'liftingEdge',
+  'nib',
+  'crease',
+  'finger',
+  'lightGap',
+  'scratch',
+  'haze',
+  'glueLine',
+  'jointTrap',
+  'seamOpen',
+  'glassCrack',
+] as const;
+export type DiagnosedLook = (typeof DIAGNOSED_LOOKS)[number];
+
+/** Something that makes a look. */
+export interface CauseRow {
+  readonly id: string;
+  /** Chance that it makes this defect where it is. */
+  readonly chance: number;
+  /** Chance that it was there, where the record of the job does not know. */
+  readonly present: number;
+}
+
+/** Something that can be seen, asked or reckoned, and tells causes apart. */
+export interface EvidenceRow {
+  readonly id: string;
+  /** Where the answer comes from: asked, asked later, the record, a pin, reckoned. */
+  readonly source: string;
+  readonly cost_min: number;
+  /** Evidence of one group counts once. */
+  readonly group: string;
+  readonly states: readonly string[];
+  /** A row a cause: chance of each state under it. */
+  readonly rows: readonly (readonly number[])[];
+}
+
+export interface RemedyRow {
+  readonly id: string;
+  readonly cost_min: number;
+  /** Chance that it mends the defect under each cause. */
+  readonly cures: readonly number[];
+}
+
+export interface LookTable {
+  readonly causes: readonly CauseRow[];
+  readonly evidence: readonly EvidenceRow[];
+  readonly remedies: readonly RemedyRow[];
+}

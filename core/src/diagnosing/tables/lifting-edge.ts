@@ -1,0 +1,100 @@
+import type { LookTable } from '../look-table';
+
+export const LIFTING_EDGE: LookTable = {
+  causes: [
+    { id: 'richSlip', chance: 0.3, present: 0.15 },
+    { id: 'dirtOrSealant', chance: 0.45, present: 0.25 },
+    { id: 'cold', chance: 0.3, present: 0.15 },
+    { id: 'noPostHeat', chance: 0.5, present: 0.1 },
+    { id: 'edgeStress', chance: 0.45, present: 0.15 },
+    { id: 'touchesFrame', chance: 0.5, present: 0.15 },
+    { id: 'cleanedTooSoon', chance: 0.3, present: 0.1 },
+  ],
+  evidence: [
+    {
+      ...{ id: 'mix', source: 'record', cost_min: 0, group: 'mix' },
+      states: ['lean or right', 'rich'],
+      rows: [
+        [0.1, 0.9],
+        [0.85, 0.15],
+        [0.85, 0.15],
+        [0.85, 0.15],
+        [0.85, 0.15],
+        [0.85, 0.15],
+        [0.85, 0.15],
+      ],
+    },
+    {
+      ...{ id: 'feel', source: 'asked', cost_min: 1, group: 'look' },
+      states: ['slippery', 'gritty or rubbery', 'clean'],
+      rows: [
+        [0.65, 0.05, 0.3],
+        [0.05, 0.85, 0.1],
+        [0.1, 0.1, 0.8],
+        [0.05, 0.1, 0.85],
+        [0.05, 0.1, 0.85],
+        [0.1, 0.25, 0.65],
+        [0.2, 0.15, 0.65],
+      ],
+    },
+    {
+      ...{ id: 'where', source: 'pin on outline', cost_min: 0, group: 'place' },
+      states: ['all round', 'one side', 'corner or turn', 'stretched zone'],
+      rows: [
+        [0.5, 0.3, 0.15, 0.05],
+        [0.1, 0.6, 0.25, 0.05],
+        [0.35, 0.35, 0.2, 0.1],
+        [0.03, 0.07, 0.3, 0.6],
+        [0.05, 0.25, 0.4, 0.3],
+        [0.1, 0.55, 0.3, 0.05],
+        [0.2, 0.5, 0.25, 0.05],
+      ],
+    },
+    {
+      ...{ id: 'temp', source: 'record', cost_min: 0, group: 'cold' },
+      states: ['within sheet', 'below sheet'],
+      rows: [
+        [0.9, 0.1],
+        [0.9, 0.1],
+        [0.1, 0.9],
+        [0.85, 0.15],
+        [0.85, 0.15],
+        [0.9, 0.1],
+        [0.9, 0.1],
+      ],
+    },
+    {
+      ...{ id: 'postHeat', source: 'record', cost_min: 0, group: 'heat' },
+      states: ['reached', 'below or none', 'not needed'],
+      rows: [
+        [0.2, 0.1, 0.7],
+        [0.2, 0.1, 0.7],
+        [0.2, 0.2, 0.6],
+        [0.03, 0.9, 0.07],
+        [0.3, 0.4, 0.3],
+        [0.15, 0.05, 0.8],
+        [0.15, 0.05, 0.8],
+      ],
+    },
+    {
+      ...{ id: 'gap', source: 'measured', cost_min: 2, group: 'gap' },
+      states: ['0.8 mm or more', 'film touches frame'],
+      rows: [
+        [0.9, 0.1],
+        [0.8, 0.2],
+        [0.9, 0.1],
+        [0.9, 0.1],
+        [0.85, 0.15],
+        [0.08, 0.92],
+        [0.88, 0.12],
+      ],
+    },
+  ],
+  remedies: [
+    { id: 'warm, press, look next day', cost_min: 6, cures: [0.3, 0.2, 0.75, 0.5, 0.35, 0.1, 0.6] },
+    { id: 'lift, clean, dry, heat, press', cost_min: 20, cures: [0.8, 0.85, 0.9, 0.7, 0.5, 0.3, 0.85] },
+    { id: 'trim free, clean, press, seal edge', cost_min: 25, cures: [0.7, 0.75, 0.8, 0.6, 0.6, 0.93, 0.8] },
+    { id: 'post-heat to the sheet and read it', cost_min: 15, cures: [0.3, 0.2, 0.7, 0.93, 0.6, 0.1, 0.5] },
+    { id: 'replace with allowance', cost_min: 120, cures: [0.93, 0.93, 0.93, 0.93, 0.93, 0.93, 0.93] },
+  ],
+};
