@@ -1,4 +1,7 @@
 import {
+  CONFIRMED_HOW,
+  type CauseCase,
+  DIAGNOSED_LOOKS,
   type Inspection,
   LOOK_VIEWS,
   type LookTick,
@@ -139,3 +142,14 @@ export const visit = z.strictObject({
   state: z.enum(['open', 'done', 'not needed']),
   note: text(4000),
 }) satisfies z.ZodType<Visit>;
+
+export const causeCase = z.strictObject({
+  markIds: z.array(idSchema).min(1).max(2000),
+  look: z.enum(DIAGNOSED_LOOKS),
+  answers: z.array(z.strictObject({ evidence: word(80), state: word(80) })).max(40),
+  tableVersion: z.int().min(1).max(100_000),
+  posterior: z.array(z.number().min(0).max(1)).max(40).nullable(),
+  confirmed: word(80).nullable(),
+  how: z.enum(CONFIRMED_HOW).nullable(),
+  said: z.strictObject(signed).nullable(),
+}) satisfies z.ZodType<CauseCase>;

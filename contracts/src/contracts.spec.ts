@@ -414,6 +414,16 @@ const samples = {
     state: 'open',
     note: '',
   },
+  causeCase: {
+    markIds: [id],
+    look: 'waterPocket',
+    answers: [{ evidence: 'press', state: 'springs back' }],
+    tableVersion: 1,
+    posterior: [0.2, 0.8],
+    confirmed: 'airNotWater',
+    how: 'seen',
+    said: { personId: id, who: 'Robin', at: '2026-11-24T09:26:00.000Z' },
+  },
   testPiece: {
     kind: 'shrink strip',
     filmId: id,

@@ -20,7 +20,7 @@ import {
   type WallFacts,
 } from '@yellow-pane/core/job';
 import * as z from 'zod';
-import { inspection, lookTick, markDecision, ruleSet, visit } from './check-rows';
+import { causeCase, inspection, lookTick, markDecision, ruleSet, visit } from './check-rows';
 import { crewMember, daySettings, plannedStep } from './day-rows';
 import { cutPiece, cutPlan, cutRoll, jobAllowance, offcut, seamChoice, stockTake } from './cutting-rows';
 import { chosenSchools } from './chosen-schools';
@@ -368,4 +368,5 @@ export const ROW_FIELDS = {
   lookTick,
   markDecision,
   visit,
+  causeCase,
 } as const satisfies { readonly [Table in JobTable]: z.ZodType<FieldsOf<Table>> };

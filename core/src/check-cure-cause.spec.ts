@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
-import { MATERIAL_NOT_STATED } from './job';
+import { type DiagnosedLook, MATERIAL_NOT_STATED } from './job';
 import {
   type Face,
   areaOfFace,
@@ -27,7 +27,6 @@ import { type Pin, RULE_SETS, brokenRules } from './judging';
 import { foundBySearch, gapContrast, gazeStrip, leastAngle, stripsOver } from './looking';
 import {
   LOOK_TABLES,
-  type DiagnosedLook,
   brierScore,
   capped,
   firedGiven,

@@ -27,3 +27,4 @@ export {
 export { markReasonWords, markVerdictWords } from './mark-words';
 export { visitLines } from './visit-words';
 export { SEEN_FROM } from './side-words';
+export { causeWords, questionWords, strengthWords } from './cause-words';

@@ -1,10 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
+import { DIAGNOSED_LOOKS } from '../job';
 import { seededRandom } from '../quantity';
 import {
   ANOTHER_CAUSE,
   BELIEF,
-  DIAGNOSED_LOOKS,
   type DiagnosisAsked,
   type Forecast,
   LOOK_TABLES,

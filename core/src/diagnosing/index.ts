@@ -9,14 +9,7 @@ export {
   inTenths,
   strengthOf,
 } from './explain';
-export {
-  type CauseRow,
-  type DiagnosedLook,
-  DIAGNOSED_LOOKS,
-  type EvidenceRow,
-  type LookTable,
-  type RemedyRow,
-} from './look-table';
+export { type CauseRow, type EvidenceRow, type LookTable, type RemedyRow } from './look-table';
 export {
   type CostlyRemedy,
   type QuestionWorth,
@@ -38,4 +31,4 @@ export {
   posteriorOf,
   priorOf,
 } from './posterior';
-export { LOOK_TABLES } from './tables';
+export { LOOK_TABLES, TABLE_VERSION } from './tables';

@@ -1,21 +1,3 @@
-/** What is seen, as the tables of causes have it. */
-export const DIAGNOSED_LOOKS = [
-  'dryBubbles',
-  'waterPocket',
-  'liftingEdge',
-  'nib',
-  'crease',
-  'finger',
-  'lightGap',
-  'scratch',
-  'haze',
-  'glueLine',
-  'jointTrap',
-  'seamOpen',
-  'glassCrack',
-] as const;
-export type DiagnosedLook = (typeof DIAGNOSED_LOOKS)[number];
-
 /** Something that makes a look. */
 export interface CauseRow {
   readonly id: string;

@@ -96,3 +96,40 @@ export interface Visit {
   readonly state: 'open' | 'done' | 'not needed';
   readonly note: string;
 }
+
+/** What is seen, as the tables of causes have it. */
+export const DIAGNOSED_LOOKS = [
+  'dryBubbles',
+  'waterPocket',
+  'liftingEdge',
+  'nib',
+  'crease',
+  'finger',
+  'lightGap',
+  'scratch',
+  'haze',
+  'glueLine',
+  'jointTrap',
+  'seamOpen',
+  'glassCrack',
+] as const;
+export type DiagnosedLook = (typeof DIAGNOSED_LOOKS)[number];
+
+/** How a cause came to be confirmed: what is believed counts half, a remedy that worked by its own weight. */
+export const CONFIRMED_HOW = ['seen', 'believed', 'remedy worked'] as const;
+
+/** Why marks are there: what a person answered, and what was confirmed in the end. */
+export interface CauseCase {
+  readonly markIds: readonly string[];
+  readonly look: DiagnosedLook;
+  /** A person's own; what the job's record says is asked anew each time. */
+  readonly answers: readonly { readonly evidence: string; readonly state: string }[];
+  /** Of the tables it was judged by. */
+  readonly tableVersion: number;
+  /** Shares as reckoned when it was confirmed, another cause last, before any cap; null: not confirmed. */
+  readonly posterior: readonly number[] | null;
+  /** Null: nobody knows yet. */
+  readonly confirmed: string | null;
+  readonly how: (typeof CONFIRMED_HOW)[number] | null;
+  readonly said: Signed | null;
+}

@@ -53,6 +53,10 @@ export {
 export type { FurrowForm, Part, PartKind } from './part';
 export type { Photo, PhotoSpot, PhotoSquare } from './photo';
 export {
+  CONFIRMED_HOW,
+  type CauseCase,
+  DIAGNOSED_LOOKS,
+  type DiagnosedLook,
   type Inspection,
   LOOK_VIEWS,
   type LookTick,

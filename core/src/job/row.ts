@@ -1,5 +1,5 @@
 import type { Application } from './application';
-import type { Inspection, LookTick, MarkDecisionRow, Visit } from './check-rows';
+import type { CauseCase, Inspection, LookTick, MarkDecisionRow, Visit } from './check-rows';
 import type { CutPiece, CutPlan, CutRoll, JobAllowance, SeamChoice } from './cut-plan';
 import type { CrewMember, DaySettings, PlannedStepRow } from './day-rows';
 import type { FilmBrief } from './film-brief';
@@ -55,6 +55,7 @@ interface TableFields {
   readonly lookTick: LookTick;
   readonly markDecision: MarkDecisionRow;
   readonly visit: Visit;
+  readonly causeCase: CauseCase;
 }
 
 export type JobTable = keyof TableFields;
@@ -96,6 +97,7 @@ export const JOB_TABLES: readonly JobTable[] = [
   'lookTick',
   'markDecision',
   'visit',
+  'causeCase',
 ];
 
 /**

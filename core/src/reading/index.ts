@@ -60,6 +60,8 @@ export {
   marksJudged,
 } from './marks';
 export { type FaceOfSurface, faceOfSurface } from './face-of-surface';
+export { type CauseHere, causeOf } from './causes';
+export { type JudgedAt, type SeenOnMark, seenOnMark } from './cause-record';
 export { type Checked, checkedOf, verdictOfSurface } from './checked';
 export { type OnFront, frontOf } from './front';
 export { type LightHere, lightHere } from './light';

@@ -1,4 +1,5 @@
 import type {
+  CauseCase,
   Inspection,
   LookTick,
   LookView,
@@ -96,4 +97,20 @@ export const visit = pgTable(
     note: text().notNull(),
   },
   (t) => [index('visit_job').on(t.jobId, t.id)],
+);
+
+export const causeCase = pgTable(
+  'cause_case',
+  {
+    ...ofJob(),
+    markIds: jsonb().$type<CauseCase['markIds']>().notNull(),
+    look: text().$type<CauseCase['look']>().notNull(),
+    answers: jsonb().$type<CauseCase['answers']>().notNull(),
+    tableVersion: integer().notNull(),
+    posterior: jsonb().$type<CauseCase['posterior']>(),
+    confirmed: text(),
+    how: text().$type<NonNullable<CauseCase['how']>>(),
+    said: jsonb().$type<CauseCase['said']>(),
+  },
+  (t) => [index('cause_case_job').on(t.jobId, t.id)],
 );

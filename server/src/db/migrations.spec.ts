@@ -47,6 +47,7 @@ const LANDED: Readonly<Record<string, string>> = {
   '0028_shrink_plans.sql': '90747dc5397ff6af55fb91c6141ca1f31e4dc9c4e470970c22f81670267a8f66',
   '0029_dish_and_corner.sql': '04ba51a6c5e23abce90590b8b6e74a5cd8314762c949f6fde70563dc5d7eaec2',
   '0030_check.sql': 'b08a60de577b0dc4ff824bc39261d14b86d8b0d75988dcaf3789765d774266d7',
+  '0031_causes.sql': 'dd8697ec23833b400313420bac95c05107c9dcb6d6b3a184b441500ce1b8a7b6',
 };
 
 describe('may a migration be changed once it has landed?', () => {

@@ -16,7 +16,7 @@ import { instant } from './columns';
 import { seamChoice, jobAllowance, cutPlan, cutRoll, cutPiece, offcut, stockTake } from './cutting-tables';
 import { changedInShop, person } from './people-tables';
 import { crewMember, daySettings, plannedStep } from './day-tables';
-import { inspection, lookTick, markDecision, ruleSet, visit } from './check-tables';
+import { causeCase, inspection, lookTick, markDecision, ruleSet, visit } from './check-tables';
 import { gateTick, mark, ownPlan, photo, reading, testPiece, waitEnd, workRecord } from './fit-tables';
 import {
   application,
@@ -130,9 +130,10 @@ export const ROW_TABLES = {
   lookTick,
   markDecision,
   visit,
+  causeCase,
 } as const satisfies Record<JobTable, unknown>;
 
-export { inspection, lookTick, markDecision, ruleSet, visit } from './check-tables';
+export { causeCase, inspection, lookTick, markDecision, ruleSet, visit } from './check-tables';
 export { crewMember, daySettings, plannedStep } from './day-tables';
 export {
   gateTick,

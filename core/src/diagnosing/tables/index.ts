@@ -1,4 +1,5 @@
-import type { DiagnosedLook, LookTable } from '../look-table';
+import type { DiagnosedLook } from '../../job';
+import type { LookTable } from '../look-table';
 import { DRY_BUBBLES } from './dry-bubbles';
 import { WATER_POCKET } from './water-pocket';
 import { LIFTING_EDGE } from './lifting-edge';
@@ -32,3 +33,6 @@ export const LOOK_TABLES: Readonly<Record<DiagnosedLook, LookTable>> = {
   seamOpen: SEAM_OPEN,
   glassCrack: GLASS_CRACK,
 };
+
+/** Of the tables: what was confirmed under others was judged by others. */
+export const TABLE_VERSION = 1;

@@ -11,7 +11,7 @@ const COPIED: readonly JobTable[] = JOB_TABLES.filter(
     ![
       ...['cutPlan', 'cutRoll', 'cutPiece', 'offcut', 'stockTake', 'plannedStep'],
       ...['workRecord', 'waitEnd', 'gateTick', 'mark', 'photo', 'reading', 'testPiece'],
-      ...['inspection', 'lookTick', 'markDecision', 'visit'],
+      ...['inspection', 'lookTick', 'markDecision', 'visit', 'causeCase'],
     ].includes(table),
 );
 

@@ -7,6 +7,7 @@ import type {
   PocketTests,
   SetOfRules,
 } from '@yellow-pane/core/job';
+import type { CauseHere } from '@yellow-pane/core/reading';
 import type { Figure } from './messages';
 
 const STAND: Readonly<Record<LookView, (distance: string, light: string) => string>> = {
@@ -242,6 +243,25 @@ export const checkWords = {
   beforeLaying: 'Seen before the film was laid: it belongs to the glass or the ground under it.',
   placeIt: 'Nobody has said where: tap the surface.',
   defectMap: 'Defect map (PDF)',
+  whyThere: 'Why is it there?',
+  glazierDecides: 'Stop: a licensed glazier decides. This explains, it blames nobody.',
+  causeIs: (cause: string, tenths: Figure) => `${cause} (${tenths} in 10)`,
+  causesAre: (says: CauseHere['says'], first: string, others: readonly string[]) =>
+    says === 'cannot say'
+      ? `Cannot say yet: ${[first, ...others].join(', ')}.`
+      : `${says === 'probably' ? 'Probably' : 'Probably two together, first'} ${first}. Then: ${others.join(', ')}.`,
+  answerSays: (question: string, answer: string, strength: string) => `${question} ${answer}: ${strength}.`,
+  answeredWith: (question: string, answer: string) => `${question} ${answer}.`,
+  takeAnswerBack: 'Take back',
+  whatMends: 'What mends it, by what it costs on average',
+  remedyIs: (remedy: string, tenths: Figure, minutes: Figure) =>
+    `${remedy}: helps ${tenths} in 10, about ${minutes} min with the redo where it does not.`,
+  lookLater: (question: string, states: string) => `Later: ${question} ${states}.`,
+  itWas: 'What it was in the end',
+  ourJudgement:
+    'Chances are our judgement, to order questions; confirmed causes overwrite them. Never surer than 8 in 10 while few are confirmed.',
+  causeAnswered: (number: Figure) => `Mark ${number}: why it is there`,
+  causeConfirmed: (number: Figure) => `Mark ${number}: what it was`,
   photoOfMark: 'Take a picture of it',
   photosOfMark: 'Pictures of this mark',
   photoFrom: (day: string) => `Picture of ${day}`,

@@ -20,6 +20,7 @@ import { type Fact, type FactChange, Facts } from '../../fields/facts';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
 import { LOOK_LETTERS, checkWords, pocketTests } from '../../words/check';
+import { CauseHere } from './cause-here';
 import { CheckDesk } from './check-desk';
 import { MarkPhotos } from './mark-photos';
 
@@ -47,7 +48,7 @@ const stepOf = (size_mm: number): number =>
 /** One mark: what it is, how large, what decided, and what is done about it now. */
 @Component({
   selector: 'yp-mark-panel',
-  imports: [Facts, MarkPhotos],
+  imports: [CauseHere, Facts, MarkPhotos],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './mark-panel.html',
   host: { class: 'block' },
