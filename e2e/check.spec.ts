@@ -414,6 +414,43 @@ test('light behind glass and behind film beside the sheet and the limit typed by
   await allSaved(page);
 });
 
+test('why a mark is there: what the record knows is not asked, answers change the causes, what nobody knows changes nothing; what it was is kept', async ({
+  page,
+  as,
+}) => {
+  await as(page, 'Wren');
+  const job = await copyOfDemo(page);
+  await checkOf(page, job, 'SW2');
+  await page.getByRole('button', { name: 'A mark in the middle' }).click();
+  await say(page, 'speck');
+  await one(page).getByText('Why is it there?').click();
+  const says = one(page).getByRole('status').filter({ hasText: /in 10/ });
+  await expect(says).toContainText('in 10)');
+  await expect(one(page).getByText('Where is it? on the face:', { exact: false })).toBeVisible();
+  const asked = one(page).getByRole('group', { name: 'What is it, close by?' });
+  const before = await says.textContent();
+  await asked.getByRole('button', { name: 'paint or rubber crumb' }).click();
+  await expect(says).not.toHaveText(before ?? '');
+  await expect(one(page).getByText('What is it, close by? paint or rubber crumb.')).toBeVisible();
+  await expect(
+    one(page)
+      .getByText(/helps \d+ in 10, about \d+ min/)
+      .first(),
+  ).toBeVisible();
+  await one(page).getByRole('button', { name: 'Take back' }).click();
+  await expect(says).toHaveText(before ?? '');
+  await one(page).getByLabel('What it was in the end').selectOption({ label: 'dust in the room' });
+  await one(page).getByRole('button', { name: 'believed' }).click();
+  await allSaved(page);
+  const [kept] = (await rowsOf(page, job))['causeCase'] ?? [];
+  expect(kept).toMatchObject({ look: 'nib', confirmed: 'dustyRoom', how: 'believed', answers: [] });
+  expect((kept?.['posterior'] as readonly number[]).reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 9);
+  await one(page).getByRole('button', { name: 'Something else' }).click();
+  await say(page, 'crack');
+  await expect(one(page).getByText('Stop: a licensed glazier decides.', { exact: false })).toBeVisible();
+  await allSaved(page);
+});
+
 test('rules are copied to the job and edited there; a figure out of range or from over to is named and nothing changes', async ({
   page,
   as,

@@ -45,8 +45,8 @@ function branches(
 }
 
 /**
- * What a remedy costs on average: its own minutes, and the redo where it does not help. Under another cause it
- * helps as under all of them on average.
+ * What a remedy costs on average: its own minutes, and the redo where it does not help. Under another cause
+ * it helps as under all of them on average.
  */
 export function remedyCost(remedy: RemedyRow, shares: readonly number[], redo_min: number): CostlyRemedy {
   const cures = [...remedy.cures, sum(remedy.cures) / remedy.cures.length];

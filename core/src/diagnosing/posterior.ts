@@ -3,7 +3,10 @@ import type { EvidenceRow, LookTable } from './look-table';
 /** The name of what is not in a table. */
 export const ANOTHER_CAUSE = 'another cause';
 
-/** How far answers are believed, and what is left to causes that are not in the table. Our judgement (model 5). */
+/**
+ * How far answers are believed, and what is left to causes that are not in the table. Our judgement (model
+ * 5).
+ */
 export const BELIEF = { lambda: 0.8, alphaOther: 0.08, m0: 20 } as const;
 
 export interface DiagnosisAsked {
@@ -38,8 +41,8 @@ export const chancesOf = ({ table, present }: Pick<DiagnosisAsked, 'table' | 'pr
   table.causes.map(({ id, chance, present: usual }) => chance * (present[id] ?? usual));
 
 /**
- * Shares before any answer: given that exactly one cause fired, as the odds of each; mixed with another cause;
- * moved by confirmed cases.
+ * Shares before any answer: given that exactly one cause fired, as the odds of each; mixed with another
+ * cause; moved by confirmed cases.
  * @source noisy-or, exact for one cause (closed form); Dirichlet over cases
  */
 export function priorOf(asked: DiagnosisAsked): readonly number[] {

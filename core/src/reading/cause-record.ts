@@ -20,7 +20,9 @@ type Answers = Readonly<Record<string, string | undefined>>;
 
 /** Nearer to an edge than this a mark is of the edge; our guess. */
 const EDGE_MM = 50;
-/** Where the band begins in which a pocket is usually gone, as a share of its end: 2.3 either way (model 2.5). */
+/**
+ * Where the band begins in which a pocket is usually gone, as a share of its end: 2.3 either way (model 2.5).
+ */
 const BAND_FROM = 1 / (2.3 * 2.3);
 
 const LOOKS: Readonly<Partial<Record<MarkLook, DiagnosedLook>>> = {

@@ -37,6 +37,7 @@ export class CauseHere {
       ? undefined
       : causeOf(this.#desk.view(), this.one(), { ...judged, now_ms: this.#opened_ms });
   });
+  protected readonly confirmed = computed(() => this.here()?.row?.confirmed ?? null);
   protected readonly says = computed(() => {
     const own = this.here();
     if (own === undefined) return '';
