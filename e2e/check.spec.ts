@@ -163,6 +163,14 @@ test.describe('by touch on a phone', () => {
   });
 });
 
+/** Corners of the card in the picture, as a finger finds them. */
+const CARD = [
+  [62, 178],
+  [914, 183],
+  [918, 722],
+  [58, 718],
+] as const;
+
 /** A card and a pocket beside it, as a phone sees them: how large the pocket is, px of 10 a millimetre. */
 async function pictureOf(pocket: { readonly rx: number; readonly ry: number } | undefined): Promise<Buffer> {
   const spot =
@@ -198,17 +206,21 @@ test('a pocket is gone by a pair of pictures: squared by four taps on a card, fo
     await page.mouse.click(left + x * scale, top + y * scale);
   };
   const card = async (): Promise<void> => {
-    for (const [x, y] of [
-      [62, 178],
-      [914, 183],
-      [918, 722],
-      [58, 718],
-    ] as const)
-      await tapAt(x, y);
+    for (const [x, y] of CARD) await tapAt(x, y);
   };
   await take('first.jpg', await pictureOf({ rx: 60, ry: 45 }));
   await photos.first().click();
-  await card();
+  await tapAt(62, 178);
+  // What is tapped stays when a colleague changes the picture's row meanwhile.
+  await allSaved(page);
+  const [row] = (await rowsOf(page, job))['photo'] ?? [];
+  const caption = { caption: 'by the door' };
+  await put(page, job, [
+    { op: 'set', table: 'photo', id: row?.id ?? '', baseVersion: row?.['version'], fields: caption },
+  ]);
+  await page.waitForTimeout(600);
+  await expect(one(page).getByText('Tap corner 2 of 4 of the card', { exact: false })).toBeVisible();
+  for (const [x, y] of CARD.slice(1)) await tapAt(x, y);
   await tapAt(300, 800);
   await expect(one(page).getByText('Nothing stands out there: draw round it by taps.')).toBeVisible();
   await tapAt(1150, 500);

@@ -45,6 +45,8 @@ export class CheckDesk {
   readonly view = this.#reading.view;
   readonly surface = inject(Selection).surface;
   readonly tag = computed(() => this.surface()?.tag ?? '');
+  /** Which it is, whatever of it changes: what is open on the screen stays open. */
+  readonly #surfaceId = computed(() => this.surface()?.id);
   readonly sets = computed(() => ruleSetsOf(this.view()));
   readonly set = computed(() => ruleSetFor(this.view(), this.surface()?.id ?? ''));
   readonly round = computed(() => {
@@ -80,7 +82,7 @@ export class CheckDesk {
   /** Film lies here: before that there is nothing to look at. */
   readonly isLaid = computed(() => (this.judged()?.drying.by ?? 'nothing laid') !== 'nothing laid');
   readonly picked = linkedSignal<string | undefined, string | undefined>({
-    source: () => this.surface()?.id,
+    source: this.#surfaceId,
     computation: () => undefined,
   });
   readonly pickedOne = computed(() => this.judged()?.marks.find(({ mark }) => mark.id === this.picked()));

@@ -67,8 +67,10 @@ export class MarkPanel {
     letter: LOOK_LETTERS[look],
   }));
   protected readonly tests = pocketTests;
+  /** Which it is, whatever of it changes. */
+  readonly #markId = computed(() => this.one().mark.id);
   protected readonly isChanging = linkedSignal({
-    source: () => this.one().mark.id,
+    source: this.#markId,
     computation: () => false,
   });
   protected readonly unit = computed(() => this.#reading.job()?.entryUnit ?? 'mm');

@@ -105,8 +105,10 @@ export class MarkPhotos {
   readonly mark = input.required<RowOf<'mark'>>();
   readonly sized = output<number>();
   readonly gone = output();
+  /** Which it is, whatever of it changes. */
+  readonly #markId = computed(() => this.mark().id);
   protected readonly open = linkedSignal<string, string | undefined>({
-    source: () => this.mark().id,
+    source: this.#markId,
     computation: () => undefined,
   });
   readonly #all = computed(() => photosOfMark(this.#desk.view(), this.mark()));

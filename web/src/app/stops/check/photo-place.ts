@@ -9,6 +9,7 @@ import {
   linkedSignal,
   output,
   signal,
+  untracked,
   viewChild,
 } from '@angular/core';
 import type { PhotoSpot, RowOf } from '@yellow-pane/core/job';
@@ -48,22 +49,27 @@ export class PhotoPlace {
   protected readonly isWhole = computed(() => this.size_mm() !== undefined);
   protected readonly address = computed(() => this.#photos.address(this.photo()));
   readonly #grey = signal<GreyPicture | undefined>(undefined);
+  /** Which it is: what is tapped stays when its row comes back from the server, or a colleague changes it. */
+  readonly #photoId = computed(() => this.photo().id);
   protected readonly taps = linkedSignal<string, readonly PhotoSpot[]>({
-    source: () => this.photo().id,
-    computation: () => this.photo().square?.taps ?? [],
+    source: this.#photoId,
+    computation: () => untracked(this.photo).square?.taps ?? [],
   });
   protected readonly outline = linkedSignal<string, readonly PhotoSpot[]>({
-    source: () => this.photo().id,
-    computation: () => this.photo().outline ?? [],
+    source: this.#photoId,
+    computation: () => untracked(this.photo).outline ?? [],
   });
   protected readonly isByHand = signal(false);
   protected readonly fault = signal<string | undefined>(undefined);
-  protected readonly card = linkedSignal(() => {
-    const { square } = this.photo();
-    return (
-      this.size_mm() ??
-      (square === null ? CARD_MM : { width: mmFromNm(square.width_nm), height: mmFromNm(square.height_nm) })
-    );
+  protected readonly card = linkedSignal<string, { readonly width: number; readonly height: number }>({
+    source: this.#photoId,
+    computation: () => {
+      const { square } = untracked(this.photo);
+      return (
+        untracked(this.size_mm) ??
+        (square === null ? CARD_MM : { width: mmFromNm(square.width_nm), height: mmFromNm(square.height_nm) })
+      );
+    },
   });
   private readonly drawing = viewChild<ElementRef<SVGSVGElement>>('drawing');
   protected readonly next = computed(() => {
@@ -103,14 +109,14 @@ export class PhotoPlace {
 
   constructor() {
     effect(() => {
-      const [address, id] = [this.address(), this.photo().id];
+      const [address, id] = [this.address(), this.#photoId()];
       this.#grey.set(undefined);
       void fetch(address)
         .then((answer) => answer.blob())
         .then((blob) => greyOf(blob, LONGEST_PX))
         .then(
           (grey) => {
-            if (id === this.photo().id) this.#grey.set(grey);
+            if (id === this.#photoId()) this.#grey.set(grey);
           },
           () => {
             this.fault.set(checkWords.noPicture);
