@@ -319,6 +319,8 @@ for (const [width, height] of SIZES)
     await expect(page.getByRole('region', { name: 'Round' })).toBeVisible();
     expect(await inBothThemes(page)).toEqual([]);
     await page.getByRole('button', { name: /2\. water pocket/ }).click();
+    await page.getByText('Why is it there?').click();
+    await page.getByText('Say what else is known').click();
     await page.getByRole('button', { name: 'Something else' }).click();
     expect(await inBothThemes(page)).toEqual([]);
     if (width < 768) await page.getByRole('button', { name: 'Reckoning' }).click();

@@ -439,6 +439,8 @@ test('why a mark is there: what the record knows is not asked, answers change th
   const says = one(page).getByRole('status').filter({ hasText: /in 10/ });
   await expect(says).toContainText('in 10)');
   await expect(one(page).getByText('Where is it? on the face:', { exact: false })).toBeVisible();
+  await expect(one(page).getByText('Nothing more is worth the asking.')).toBeVisible();
+  await one(page).getByText('Say what else is known').click();
   const asked = one(page).getByRole('group', { name: 'What is it, close by?' });
   const before = await says.textContent();
   await asked.getByRole('button', { name: 'paint or rubber crumb' }).click();

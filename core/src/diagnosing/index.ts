@@ -18,6 +18,7 @@ export {
   questionWorth,
   remediesOf,
   remedyCost,
+  toAsk,
 } from './next-question';
 export { type NoisyOr, defectChance, firedGiven, moreThanOne } from './noisy-or';
 export {

@@ -84,6 +84,10 @@ export function questionWorth(asked: DiagnosisAsked, row: EvidenceRow, redo_min:
 
 /** What the program reckons itself, and what only days to come can tell: the text of the watch. */
 const NOT_ASKED: readonly string[] = ['computed', 'asked later'];
+/** What a person can still say of it. */
+export const toAsk = ({ table, seen }: DiagnosisAsked): readonly EvidenceRow[] =>
+  table.evidence.filter(({ id, source }) => seen[id] === undefined && !NOT_ASKED.includes(source));
+
 /** No more than so many are asked. */
 export const MOST_QUESTIONS = 5;
 
@@ -94,8 +98,7 @@ export function nextQuestion(
   askedAlready: number,
 ): QuestionWorth | undefined {
   if (askedAlready >= MOST_QUESTIONS) return undefined;
-  const [best] = asked.table.evidence
-    .filter(({ id, source }) => asked.seen[id] === undefined && !NOT_ASKED.includes(source))
+  const [best] = toAsk(asked)
     .map((row) => questionWorth(asked, row, redo_min))
     .sort((a, b) => b.worth_min - b.cost_min - (a.worth_min - a.cost_min) || b.gain_bit - a.gain_bit);
   return best === undefined || best.worth_min - best.cost_min <= 0 ? undefined : best;

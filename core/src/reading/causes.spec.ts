@@ -135,6 +135,8 @@ describe('why is it there?', () => {
     expect(own?.shown[0]?.share).toBeLessThanOrEqual(0.8);
     expect(own?.why?.first).toBe('airNotWater');
     expect(of(tests({}))?.next).toBeDefined();
+    const speck = of({ look: 'speck' });
+    expect([...(speck?.more ?? []), speck?.next].map((each) => each?.id)).toContain('kind');
   });
   it('what is not known changes nothing and is not asked again', () => {
     const fresh = of(tests({}));

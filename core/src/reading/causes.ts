@@ -15,6 +15,7 @@ import {
   nextQuestion,
   posteriorOf,
   remediesOf,
+  toAsk,
 } from '../diagnosing';
 import type { DiagnosedLook, RowOf } from '../job';
 import { type JudgedAt, seenOnMark } from './cause-record';
@@ -37,6 +38,8 @@ export interface CauseHere {
   /** Why the first stands before the second. */
   readonly why: Explained | undefined;
   readonly next: EvidenceRow | undefined;
+  /** What else a person may say of it, though it is not worth asking. */
+  readonly more: readonly EvidenceRow[];
   /** What only days to come can tell. */
   readonly later: readonly EvidenceRow[];
   readonly remedies: readonly CostlyRemedy[];
@@ -77,6 +80,7 @@ export function causeOf(view: JobView, own: JudgedMark, judged: JudgedAt): Cause
     ...{ look, row, asked, known, shown, raw, says: saysOf(asked, first) },
     why: first === undefined || second === undefined ? undefined : explained(asked, first.id, second.id),
     next: asked.table.evidence.find(({ id }) => id === next?.id),
+    more: toAsk(asked).filter(({ id }) => id !== next?.id),
     later: asked.table.evidence.filter(
       ({ id, source }) => source === 'asked later' && asked.seen[id] === undefined,
     ),

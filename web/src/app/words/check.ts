@@ -252,6 +252,8 @@ export const checkWords = {
       : `${says === 'probably' ? 'Probably' : 'Probably two together, first'} ${first}. Then: ${others.join(', ')}.`,
   answerSays: (question: string, answer: string, strength: string) => `${question} ${answer}: ${strength}.`,
   answeredWith: (question: string, answer: string) => `${question} ${answer}.`,
+  nothingMoreToAsk: 'Nothing more is worth the asking.',
+  sayMore: 'Say what else is known',
   takeAnswerBack: 'Take back',
   whatMends: 'What mends it, by what it costs on average',
   remedyIs: (remedy: string, tenths: Figure, minutes: Figure) =>
