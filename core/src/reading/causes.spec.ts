@@ -129,6 +129,13 @@ describe('why is it there?', () => {
     );
     expect(answered?.asked.seen['press']).toBe('water creeps away');
   });
+  it('water is not pricked before its date; air is', () => {
+    const pricks = (own: object, days: number) =>
+      of(tests(own), {}, days)?.remedies.some(({ id }) => id.startsWith('prick'));
+    expect(pricks({ press: 'creeps away' }, 4)).toBe(false);
+    expect(pricks({ press: 'springs back', warm: 'larger' }, 10)).toBe(true);
+    expect(pricks({ press: 'creeps away' }, 41)).toBe(true);
+  });
   it('three causes, no surer than eight in ten while few are confirmed; why, and what to ask next', () => {
     const own = of(tests({ press: 'springs back', warm: 'larger' }), {}, 41);
     expect(own?.shown).toHaveLength(3);

@@ -84,7 +84,7 @@ export function causeOf(view: JobView, own: JudgedMark, judged: JudgedAt): Cause
     later: asked.table.evidence.filter(
       ({ id, source }) => source === 'asked later' && asked.seen[id] === undefined,
     ),
-    remedies: remediesOf(asked.table, raw, redo_min),
+    remedies: remediesOf(asked.table, raw, redo_min).filter(({ id }) => mayBeDone(id, asked, first)),
     isGlass: look === 'glassCrack',
   };
 }
@@ -95,6 +95,13 @@ function saysOf(asked: DiagnosisAsked, first: CauseShare | undefined): CauseHere
     Object.keys(asked.seen).length === 0 && moreThanOne({ chances: chancesOf(asked), leak: LEAK }) > TWO_FROM;
   return isTwo ? 'probably two together' : 'probably';
 }
+
+/** Water is never pricked before its date: the hole stays (model 2.6). */
+const mayBeDone = (remedy: string, { table, seen }: DiagnosisAsked, first: CauseShare | undefined): boolean =>
+  table !== LOOK_TABLES.waterPocket ||
+  !remedy.startsWith('prick') ||
+  first?.id === 'airNotWater' ||
+  seen['ageVsBand'] === 'after band';
 
 /** Confirmed cases of a look in this job, by cause; what is only believed counts half. */
 function confirmedOf(
