@@ -97,6 +97,13 @@ describe('by which visits?', () => {
     expect(own.proposed.flatMap(({ asks }) => asks.map(({ kind }) => kind))).toEqual(['first cleaning']);
     expect(own.kept[0]?.open).toEqual([reason]);
   });
+  it('a second look and a first wash long past their days are not asked any more; sealant stays owed', () => {
+    const siteFacts = [row<RowOf<'siteFacts'>>({ ...NO_SITE_FACTS, surfaceId: 'S', sealantToCut: 'yes' })];
+    const kindsAt = (n: number) =>
+      visitsOf(viewOf({ siteFacts }), day(n)).proposed.flatMap(({ asks }) => asks.map(({ kind }) => kind));
+    expect(kindsAt(20)).toContain('edges, second look');
+    expect(kindsAt(200)).toEqual(['sealant back']);
+  });
   it('a visit whose reasons are settled has nothing open; one past its day is late', () => {
     const gone = kept({ reasons: [{ ...reason, key: 'pockets M' }], due: new Date(day(5)).toISOString() });
     expect(visitsOf(viewOf({ visit: [gone] }), day(6)).kept[0]).toMatchObject({ open: [], isLate: true });

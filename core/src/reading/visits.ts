@@ -27,6 +27,10 @@ export interface VisitsOfJob {
   readonly past: readonly RowOf<'visit'>[];
 }
 
+/** A second look or a first wash long past its day is of no use any more; what is owed stays owed. */
+const isPastUse = ({ kind, due_ms }: ReturnAsk, now_ms: number): boolean =>
+  (kind === 'edges, second look' || kind === 'first cleaning') && due_ms !== null && within(due_ms) < now_ms;
+
 /** What somebody must come back for, and by which trips; what a visit serves is not asked again. */
 export function visitsOf(view: JobView, now_ms: number): VisitsOfJob {
   const asks = returnAsks(view);
@@ -43,7 +47,7 @@ export function visitsOf(view: JobView, now_ms: number): VisitsOfJob {
   return {
     kept: open,
     proposed: tripsFor(
-      asks.filter(({ key }) => !served.has(key)),
+      asks.filter((ask) => !served.has(ask.key) && !isPastUse(ask, now_ms)),
       now_ms,
     ),
     past: view.visits.filter(({ state }) => state !== 'open'),
