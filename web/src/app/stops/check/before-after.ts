@@ -6,6 +6,7 @@ import { homographyOf } from '@yellow-pane/core/squaring';
 import { boundsOf } from '@yellow-pane/core/strokes';
 import { JobClock } from '../../day/job-clock';
 import { PhotoWork } from '../../job/photo-work';
+import { PhotoButton } from '../../ui/photo-button';
 import { checkWords } from '../../words/check';
 import { CheckDesk } from './check-desk';
 import { PhotoPlace } from './photo-place';
@@ -17,22 +18,13 @@ const WIDE_PX = 300;
  */
 @Component({
   selector: 'yp-before-after',
-  imports: [PhotoPlace],
+  imports: [PhotoButton, PhotoPlace],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <details class="border-t border-line pt-2">
       <summary class="font-bold min-h-10 content-center cursor-pointer">{{ words.beforeAfter }}</summary>
       <p class="text-sm">{{ words.beforeAfterHow }}</p>
-      <label class="act min-h-12 mt-1 has-focus-visible:outline-3"
-        >{{ words.photoOfWhole
-        }}<input
-          type="file"
-          accept="image/*"
-          capture="environment"
-          class="sr-only"
-          [attr.aria-label]="words.photoOfWhole"
-          (change)="take($any($event.target))"
-      /></label>
+      <yp-photo-button [word]="words.photoOfWhole" (taken)="take($event)" />
       <div class="flex flex-wrap gap-3 mt-2">
         @for (own of views(); track own.photo.id) {
           <figure>
@@ -101,11 +93,9 @@ export class BeforeAfter {
   );
   protected readonly openOne = computed(() => this.#pair().find(({ id }) => id === this.open()));
 
-  protected take(field: HTMLInputElement): void {
-    const [file] = field.files ?? [];
-    field.value = '';
+  protected take(file: File): void {
     const surface = this.#desk.surface();
-    if (file !== undefined && surface !== undefined) void this.#photos.add(surface, {}, file);
+    if (surface !== undefined) void this.#photos.add(surface, {}, file);
   }
 }
 

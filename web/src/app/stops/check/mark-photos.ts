@@ -12,6 +12,7 @@ import { areaInPhoto, becameOf, pairOf, photosOfMark } from '@yellow-pane/core/r
 import { JobClock } from '../../day/job-clock';
 import { JobDesk } from '../../job/job-desk';
 import { PhotoWork } from '../../job/photo-work';
+import { PhotoButton } from '../../ui/photo-button';
 import { checkWords } from '../../words/check';
 import { CheckDesk } from './check-desk';
 import { PhotoPlace } from './photo-place';
@@ -21,20 +22,10 @@ const BECAME = ['gone', 'smaller', 'same', 'larger'] as const;
 /** Pictures of one mark: taken in one press, made square by four taps, the first beside the last. */
 @Component({
   selector: 'yp-mark-photos',
-  imports: [PhotoPlace],
+  imports: [PhotoButton, PhotoPlace],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label class="act min-h-14 justify-center text-center has-focus-visible:outline-3">
-      {{ words.photoOfMark }}
-      <input
-        type="file"
-        accept="image/*"
-        capture="environment"
-        class="sr-only"
-        [attr.aria-label]="words.photoOfMark"
-        (change)="take($any($event.target))"
-      />
-    </label>
+    <yp-photo-button [word]="words.photoOfMark" (taken)="take($event)" />
     @if (photos.fault(); as text) {
       <p class="text-stop font-semibold mt-1" role="alert">{{ text }}</p>
     }
@@ -146,12 +137,9 @@ export class MarkPhotos {
     this.open.update((open) => (open === id ? undefined : id));
   }
 
-  protected take(field: HTMLInputElement): void {
-    const [file] = field.files ?? [];
-    field.value = '';
+  protected take(file: File): void {
     const surface = this.#desk.surface();
-    if (file !== undefined && surface !== undefined)
-      void this.photos.add(surface, { markId: this.mark().id }, file);
+    if (surface !== undefined) void this.photos.add(surface, { markId: this.mark().id }, file);
   }
 
   /** The person decides; what is gone is gone from the list of marks too. */

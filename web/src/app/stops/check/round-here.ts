@@ -5,6 +5,7 @@ import { formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { type Spot, boundsOf } from '@yellow-pane/core/strokes';
 import { Device } from '../../device/device';
 import { PhotoWork } from '../../job/photo-work';
+import { PhotoButton } from '../../ui/photo-button';
 import { checkWords } from '../../words/check';
 import { CheckDesk } from './check-desk';
 
@@ -14,6 +15,7 @@ const INSIDE_MM = 6;
 /** The next piece to look at, large: from where, in which light; looked at, a mark here, a picture. */
 @Component({
   selector: 'yp-round-here',
+  imports: [PhotoButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (desk.round(); as round) {
@@ -41,17 +43,7 @@ const INSIDE_MM = 6;
           <button type="button" class="act min-h-14 justify-center" (click)="mark.emit(here())">
             {{ words.markHere }}
           </button>
-          <label class="act min-h-14 justify-center text-center has-focus-visible:outline-3">
-            {{ words.markWithPhoto }}
-            <input
-              type="file"
-              accept="image/*"
-              capture="environment"
-              class="sr-only"
-              [attr.aria-label]="words.markWithPhoto"
-              (change)="withPhoto($any($event.target))"
-            />
-          </label>
+          <yp-photo-button [word]="words.markWithPhoto" (taken)="withPhoto($event)" />
         </div>
         @if (photos.fault(); as text) {
           <p class="text-stop font-semibold" role="alert">{{ text }}</p>
@@ -124,11 +116,9 @@ export class RoundHere {
     return { x: at.x + dx * inwards, y: at.y + dy * inwards };
   }
 
-  protected withPhoto(field: HTMLInputElement): void {
-    const [file] = field.files ?? [];
-    field.value = '';
+  protected withPhoto(file: File): void {
     const surface = this.desk.surface();
-    if (file === undefined || surface === undefined) return;
+    if (surface === undefined) return;
     const markId = this.desk.add(this.here());
     if (markId !== undefined) void this.photos.add(surface, { markId }, file);
   }
