@@ -35,6 +35,7 @@ const samples = {
     longitude_deg: 9.74,
     altitude_m: null,
     horizon: [{ bearing_deg: 200, elevation_deg: 9 }],
+    climate: Array.from({ length: 12 }, () => ({ air_C: 8, swing_K: 9, humidity: 0.75, sun: 0.5 })),
     movable: false,
     position: 1,
   },

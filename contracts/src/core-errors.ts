@@ -125,6 +125,11 @@ export const CORE_ERRORS: Readonly<Record<CoreErrorCode, ErrorEntry>> = {
     title: 'The weather given cannot be',
     remedy: 'Correct the hour named, or go by the thermometer on site.',
   },
+  CLIMATE_MONTHS: {
+    status: 422,
+    title: 'No climate is like this',
+    remedy: 'Give twelve months; correct the one named.',
+  },
   SQUARING_TAPS: {
     status: 422,
     title: 'These taps do not square the picture',

@@ -12,7 +12,6 @@ import {
   type Over,
   type Part,
   type Photo,
-  type Place,
   type SiteFacts,
   type EdgesSeen,
   type Surface,
@@ -39,6 +38,7 @@ import {
   text,
   word,
 } from './primitives';
+import { place } from './place-row';
 import { signed } from './signed';
 
 const seenFrom = z.enum(['room', 'outside', 'side A', 'side B']);
@@ -49,23 +49,6 @@ const job = z.strictObject({
   entryUnit: lengthUnit,
   archived: z.boolean(),
 }) satisfies z.ZodType<Job>;
-
-const bearing = z.number().min(0).lt(360);
-
-const place = z.strictObject({
-  parentId: idSchema.nullable(),
-  kind: z.enum(['building', 'vehicle', 'facade', 'side', 'room']),
-  name: word(200),
-  bearing_deg: bearing.nullable(),
-  latitude_deg: z.number().min(-90).max(90).nullable(),
-  longitude_deg: z.number().min(-180).max(180).nullable(),
-  altitude_m: z.number().min(-500).max(9000).nullable(),
-  horizon: z
-    .array(z.strictObject({ bearing_deg: bearing, elevation_deg: z.number().min(-10).max(90) }))
-    .max(360),
-  movable: z.boolean(),
-  position: positionSchema,
-}) satisfies z.ZodType<Place>;
 
 const wish = z.literal([0, 1, 2, 3]);
 const filmBrief = z.strictObject({

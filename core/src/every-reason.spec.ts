@@ -23,7 +23,16 @@ import { glassWeight } from './glazing';
 import { aFilm, someRows } from './choosing/fixtures';
 import { type MixInput, dayProblem, mixSheet, slideTest } from './day';
 import { SLIP_MIXES, slipNeeded, slipShare, workStepsFor } from './ways';
-import { openTime, clearBy, panelWarming, primerDry, promoterDry, rollWarming, wallDry } from './waiting';
+import {
+  openTime,
+  clearBy,
+  pocketBy,
+  panelWarming,
+  primerDry,
+  promoterDry,
+  rollWarming,
+  wallDry,
+} from './waiting';
 import { checkSurface, rectangleSizes } from './measure';
 import { girths } from './measure/shapes/wall';
 import type { SurfaceShape } from './job';
@@ -240,6 +249,7 @@ const WAITS = [
   wallDry(air, 60),
   promoterDry(),
   clearBy({ film: aFilm(), known: [{ hours: 24, glass_C: 12, air }] }),
+  pocketBy({ film: aFilm(), known: [{ hours: 24, glass_C: 22, air }] }, 0.05),
   clearBy({ film: aFilm({ vapourRate_gm2day: 20 }), known: [{ hours: 24, glass_C: 22, air }] }),
   rollWarming({ ...roll, wrap: 'boxed' }),
   panelWarming(-4, 18, 2, 10_800),

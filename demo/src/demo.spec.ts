@@ -4,7 +4,7 @@ import { filmOpticsOf, opticsOfMakeUp } from '@yellow-pane/core/glazing';
 import { checkSurface, surfaceInputOf } from '@yellow-pane/core/measure';
 import type { FieldsOf } from '@yellow-pane/core/job';
 import { RULE_SETS } from '@yellow-pane/core/judging';
-import { isStale, marksJudged, roundHere, visitsOf } from '@yellow-pane/core/reading';
+import { isStale, marksJudged, roundHere, visitsOf, NO_SKY } from '@yellow-pane/core/reading';
 import { viewOfOps } from './rows-of-ops';
 import { DEMO_CHANGES, DEMO_START, EXAMPLE_FILMS, manySurfaces } from './index';
 
@@ -109,7 +109,9 @@ describe('is the demo what it says?', () => {
     if (set === undefined) throw new Error('no rules');
     expect(view.surfaces.map(({ id }) => roundHere(view, id, set)?.isWhole)).toEqual([true, true, true]);
     const now_ms = Date.parse('2026-11-26T08:20:00Z');
-    const judged = view.surfaces.flatMap(({ id }) => marksJudged(view, id, { set, now_ms })?.marks ?? []);
+    const judged = view.surfaces.flatMap(
+      ({ id }) => marksJudged(view, id, { set, now_ms, sky: NO_SKY })?.marks ?? [],
+    );
     expect(new Set(judged.map(({ mark }) => mark.look)).size).toBeGreaterThanOrEqual(6);
     // What was decided then is what is decided now, of everything that is still there.
     for (const { mark, decision, kept } of judged)
@@ -117,7 +119,7 @@ describe('is the demo what it says?', () => {
     expect(judged.filter(({ decision }) => decision?.verdict === 'watch')).toHaveLength(1);
     const redone = view.rows.cutPiece.find(({ spoiledAt }) => spoiledAt !== null);
     expect(view.piecesFor(redone?.applicationId ?? '')).toHaveLength(1);
-    const { kept, proposed } = visitsOf(view, now_ms);
+    const { kept, proposed } = visitsOf(view, now_ms, NO_SKY);
     expect([kept.length, kept[0]?.open.length, proposed.length]).toEqual([1, 2, 0]);
   });
 });

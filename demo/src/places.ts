@@ -1,14 +1,8 @@
 import type { Op } from '@yellow-pane/contracts';
-import {
-  type FilmBrief,
-  type GlassPane,
-  type GlassUnit,
-  NEW_PANE,
-  NEW_PLACE,
-  NO_BRIEF,
-  type Place,
-} from '@yellow-pane/core/job';
+import { type FilmBrief, NEW_PLACE, NO_BRIEF, type Place } from '@yellow-pane/core/job';
+import { CLIMATE } from './climate';
 import { demoId } from './demo-id';
+import { unit } from './glass-unit-ops';
 
 const MM = 1e6;
 
@@ -35,6 +29,7 @@ export const UNITS = {
   carEnd: 7,
   carDoor: 8,
   fanlight: 9,
+  summit: 10,
 } as const;
 
 /** The places and glass make-ups of the lower station and its two cars. */
@@ -46,6 +41,7 @@ export function placeOps(): readonly Op[] {
       latitude_deg: 46.62,
       longitude_deg: 9.74,
       altitude_m: 1180,
+      climate: CLIMATE,
     }),
     place(waitingRoom, station, 'room', 'Waiting room'),
     place(front, waitingRoom, 'facade', 'South-west front', { bearing_deg: 225, horizon: RIDGE }),
@@ -151,38 +147,4 @@ function brief(at: number, wishes: Partial<FilmBrief>): Op {
     id: demoId('brief', at),
     fields: { ...NO_BRIEF, ...wishes, placeId: demoId('place', at) },
   };
-}
-
-function unit(
-  n: number,
-  name: string,
-  glazing: 'single' | 'double' | 'unknown',
-  frame: GlassUnit['frame'],
-  edge: GlassUnit['edge'],
-  panes: readonly (readonly [GlassPane['treatment'], number, number | null])[],
-): readonly Op[] {
-  return [
-    {
-      op: 'put',
-      table: 'glassUnit',
-      id: demoId('unit', n),
-      fields: { name, glazing, frame, edge, edgeFinish: 'unseen', edgeDepth_nm: null },
-    },
-    ...panes.map(([treatment, thickness, gap], index): Op => ({
-      op: 'put',
-      table: 'glassPane',
-      id: demoId('pane', n * 10 + index),
-      fields: {
-        ...NEW_PANE,
-        unitId: demoId('unit', n),
-        position: index + 1,
-        treatment,
-        thickness_nm: thickness * MM,
-        tint: 'clear',
-        coating: 'none',
-        gapAfter_nm: gap === null ? null : gap * MM,
-        gasAfter: gap === null ? 'unknown' : 'air',
-      },
-    })),
-  ];
 }

@@ -15,7 +15,7 @@ const LOOKED_AT = [
   '2026-11-10T08:30:00.000Z',
 ] as const;
 const REDONE_AT = '2026-11-09T13:40:00.000Z';
-const POCKETS_UNTIL = '2026-12-09T13:40:00.000Z';
+const POCKETS_UNTIL = '2027-03-18T13:40:00.000Z';
 const WREN = demoId('person', 1);
 const by = (at: string) => ({ personId: WREN, who: 'Wren', at });
 const surface = (n: number): string => demoId('surface', FIRST + n);
@@ -169,7 +169,7 @@ function visitOps(): readonly Op[] {
     }),
     visitOp(3, {
       reasons: [reason('pockets gone?', 2, `pockets ${pocket}`, pocket), ...ofFilm('first cleaning', [2])],
-      plannedAt: '2026-12-10T08:00:00.000Z',
+      plannedAt: '2027-03-19T08:00:00.000Z',
       state: 'open',
     }),
   ];

@@ -4,7 +4,10 @@ import type { WorkStep } from '@yellow-pane/core/ways';
 import { NEW_PLACE, NEW_SURFACE, NOT_BEGUN } from '@yellow-pane/core/job';
 import { nmFromMm } from '@yellow-pane/core/quantity';
 import { type JobView, blankOf } from '@yellow-pane/core/reading';
+import { climateUp } from './climate';
 import { demoId } from './demo-id';
+import { unit } from './glass-unit-ops';
+import { UNITS } from './places';
 import { viewOfOps } from './rows-of-ops';
 import { summitCheckOps } from './summit-check';
 import { measureOps } from './surfaces';
@@ -44,8 +47,15 @@ function windowsOps(jobId: string): readonly Op[] {
       op: 'put',
       table: 'place',
       id: place,
-      fields: { ...NEW_PLACE, name: 'Summit shelter', bearing_deg: 180, position: 1 },
+      fields: {
+        ...{ ...NEW_PLACE, name: 'Summit shelter', bearing_deg: 180, position: 1 },
+        ...{ latitude_deg: 46.6, longitude_deg: 9.72, altitude_m: 2150, climate: climateUp(6) },
+      },
     },
+    ...unit(UNITS.summit, 'Double 6-16-6', 'double', 'wood', 'gasket', [
+      ['annealed', 6, 16],
+      ['annealed', 6, null],
+    ]),
     ...TAGS.flatMap((tag, n) => windowOps(place, tag, n)),
   ];
 }
@@ -62,6 +72,7 @@ function windowOps(placeId: string, tag: string, n: number): readonly Op[] {
       fields: {
         ...NEW_SURFACE,
         placeId,
+        unitId: demoId('unit', UNITS.summit),
         tag,
         name: `south window ${n + 1}`,
         condition: 'sound',

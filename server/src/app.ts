@@ -131,7 +131,7 @@ function routesOf(
     benchRoutes(standIns),
     weatherRoutes(weather),
     cutPlanRoutes({ db }),
-    checkRoutes({ db, clock }),
+    checkRoutes({ db, clock, weather, thermometer: standIns.thermometer }),
     dayRoutes({ db, clock, feed, weather, thermometer: standIns.thermometer }),
     peopleRoutes({ db, clock, readyPerson }),
     filmRoutes({ db, clock }),

@@ -3,6 +3,7 @@ import {
   JOB_TABLES,
   type JobTable,
   NEW_PANE,
+  NEW_PLACE,
   NEW_SURFACE,
   NO_SITE_FACTS,
   NO_WALL_FACTS,
@@ -34,6 +35,7 @@ function unsaid<Row extends object>(row: Row, ...fields: readonly (keyof Row)[])
 
 /** What files of earlier versions did not hold yet. */
 const SINCE: Partial<Record<SurveyTable, Readonly<Record<string, unknown>>>> = {
+  place: unsaid(NEW_PLACE, 'climate'),
   glassUnit: { edgeFinish: 'unseen', edgeDepth_nm: null },
   glassPane: unsaid(NEW_PANE, 'tint', 'coating', 'coatedSide', 'gasAfter'),
   surface: unsaid(NEW_SURFACE, 'edgesSeen'),

@@ -14,7 +14,7 @@ export { impossibleWords, remarkWords } from './measure-words';
 export { type Figures, type Messages, capital, counted, figuresIn, sentenceOf } from './messages';
 export { closedWords } from './closed-words';
 export { type PlanWords, brokenInWords, reliefInWords } from './plan-words';
-export { type WaitWords, blockedWords, neverWords, waitWords } from './wait-words';
+export { type WaitWords, blockedWords, monthWord, neverWords, waitWords } from './wait-words';
 export {
   edgeWords,
   holdsWords,

@@ -45,6 +45,10 @@ const WAITS = {
     word: 'drying clear',
     check: 'Small water pockets are normal until then; look at it against the light.',
   },
+  pocket: {
+    word: 'a pocket of water in the middle',
+    check: 'It sinks, or gets smaller from its edge; pressed with a thumb through a cloth it creeps away.',
+  },
 } satisfies Readonly<Record<WaitKey, WaitWords>>;
 
 const NEVER = {
@@ -61,9 +65,16 @@ export function waitWords({ key }: Pick<Wait, 'key'>): WaitWords {
   return WAITS[key];
 }
 
-/** Why a wait does not end as things are. */
-export function neverWords(never: Never): string {
-  return NEVER[never];
+const MONTHS = Array.from({ length: 12 }, (_, month) =>
+  new Intl.DateTimeFormat('en-GB', { month: 'long', timeZone: 'UTC' }).format(Date.UTC(2026, month, 1)),
+);
+
+/** @param month January 0 */
+export const monthWord = (month: number): string => MONTHS[month] ?? '';
+
+/** Why a wait does not end as things are, and in which month it goes on. */
+export function neverWords(never: Never, goesOnMonth: number | null = null): string {
+  return goesOnMonth === null ? NEVER[never] : `${NEVER[never]} It goes on from ${monthWord(goesOnMonth)}.`;
 }
 
 /** Why nothing can be planned on a surface. */

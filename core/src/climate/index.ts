@@ -1,4 +1,5 @@
 export { MOST_TURN_DEG, type SeenBearing, type SeenEnd, bearingFromEnd } from './bearing-from-end';
+export { MONTHS, MONTH_DAYS, averageHour, refuseClimate } from './climate-year';
 export { type ClearSkyDepths, type SunOnSurface, USUAL_DEPTHS, clearSky, clearSkyOn } from './clear-sky';
 export { type Facing, type SunMoment, type SunPath, sunOnSurface, sunPath } from './day-of-sun';
 export { DEW_POINT, VAPOUR_SOURCE, dewOn, isDamp, saturation_Pa } from './dew-point';

@@ -65,7 +65,10 @@ export function caseOfRows(
           : isSunless
             ? { ...glass.facing, skyline: ALL_SKY_HIDDEN }
             : glass.facing,
-      makeUp: glass === null || glass.unknown.includes('how many panes') ? null : glass.bare,
+      makeUp:
+        glass === null || glass.unknown.includes('how many panes')
+          ? null
+          : { ...glass.bare, films: question.others },
       height_m: glass?.height_m ?? 1,
       side: side === 'outside' ? 'outside' : 'room',
       indoor,

@@ -10,11 +10,11 @@ import {
   type DaySurface,
   type ReadinessCase,
   dayProblem,
+  filmCourse,
   glassStore_Jm2K,
   kitList,
   mixSheet,
   readiness,
-  returnsAfter,
   toBuy,
   warmingUp,
   workStepId,
@@ -305,8 +305,8 @@ describe('what is to be come back for?', () => {
     known: [{ hours: 24, glass_C: 18, air: { air_C: 20, humidity: 0.5 } }],
     outdoorLow_C: 2,
   } as const;
-  const keysOf = (more: Partial<Parameters<typeof returnsAfter>[0]> = {}): readonly string[] =>
-    returnsAfter({ ...own_, ...more }).map(({ key }) => key);
+  const keysOf = (more: Partial<Parameters<typeof filmCourse>[0]> = {}): readonly string[] =>
+    filmCourse({ ...own_, ...more }).waits.map(({ key }) => key);
   it('glass: first bond, sealant, clear; walls: bond alone; vinyl on a cold day stays in a warm room', () => {
     expect(keysOf()).toEqual(['first bond', 'sealant', 'clear']);
     expect(keysOf({ method: 'textured wall', film: ofFamily('textured wall') })).toEqual(['first bond']);

@@ -16,7 +16,8 @@ export { mixSheet } from './mix-sheet';
 export { CAP_RULE } from './slip-line';
 export { type Bottle, type Slide, type SlideAnswer, SLIDE_FORMULAS, slideTest } from './slide-test';
 export { LINER_UM, type Warming, type WarmingCase, glassStore_Jm2K, warmingUp } from './warming';
-export { type ReturnCase, returnsAfter } from './returns';
+export { type FilmCourse, type ReturnCase, filmCourse } from './film-course';
+export { GlassHours, type StandingGlass } from './glass-hours';
 export {
   type Closed,
   type ClosedBy,

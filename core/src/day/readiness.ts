@@ -17,6 +17,7 @@ import { type MakeUp, DIFFUSE_AS_DEG, PanesThroughTime, heatGapsOf, heatPanesOf 
 import { absorptionOf } from '../thermal-stress';
 import type { Air } from '../waiting';
 import { RULES } from '../rules';
+import { CALM_WM2K, PER_WIND_WM2K } from './outdoor-film';
 import {
   type ClosedBy,
   type ClosedWhy,
@@ -34,8 +35,6 @@ const EVERY = 5;
 const RAIN_MM = 0.1;
 /** Before the time asked about, so that glass has its own temperature when it begins. */
 const RUN_IN_MS = 3 * 3_600_000;
-const CALM_WM2K = 8;
-const PER_WIND_WM2K = 4;
 
 /**
  * When film may be laid on a surface, minute by minute: no direct sun, not still warm from it, within the

@@ -18,6 +18,7 @@ export const NEW_PLACE: Omit<Place, 'name' | 'position'> = {
   longitude_deg: null,
   altitude_m: null,
   horizon: [],
+  climate: null,
   movable: false,
 };
 

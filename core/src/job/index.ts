@@ -70,7 +70,7 @@ export {
   type VisitReason,
 } from './check-rows';
 export type { MarkLimit, MarkRule, OwnRuleSet, RuleSet, SetOfRules } from './rule-set';
-export type { HorizonPoint, Place, PlaceKind } from './place';
+export type { ClimateMonth, ClimateYear, HorizonPoint, Place, PlaceKind } from './place';
 export { type FamilyFacts, FAMILY_NAMES, FILM_FAMILIES } from './film-families';
 export { OPPOSITE_SIDE, type SeenFrom, lookFrom } from './seen-from';
 export type { Signed } from './signed';

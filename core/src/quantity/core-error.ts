@@ -27,6 +27,7 @@ export type CoreErrorCode =
   | 'DAY_BOTTLE_RANGE'
   | 'CLIMATE_FACING'
   | 'CLIMATE_WEATHER'
+  | 'CLIMATE_MONTHS'
   | 'WAITING_RANGE'
   | 'CURVED_RANGE'
   | 'SQUARING_TAPS'

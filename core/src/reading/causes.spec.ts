@@ -42,7 +42,10 @@ const marked = (own: object, where = { x: 500, y: 500 }): JudgedMark =>
   });
 const judged = (days: number) => ({
   ...{ face: FACE, marks: [], verdict: 'unknown' as const, isWhole: false, now_ms: at(days) },
-  drying: { until_ms: at(40), by: 'vapour' as const },
+  drying: {
+    ...{ until_ms: at(40), by: 'vapour' as const, goesOnMonth: null },
+    ...{ laid_ms: at(0), half_days: 23, deviation: 0.65 },
+  },
 });
 const seen = (own: object, days = 10, view = viewOf(), where = { x: 500, y: 500 }) =>
   seenOnMark(view, marked(own, where), judged(days));

@@ -1,4 +1,5 @@
 import { type Verdict, worstVerdict } from '../quantity';
+import type { Sky } from './film-dates';
 import type { JobView } from './job-view';
 import { marksJudged } from './marks';
 import { ruleSetFor } from './rule-sets';
@@ -17,19 +18,19 @@ export interface Checked {
 }
 
 /** Of a surface; unknown while it is not measured. */
-export function verdictOfSurface(view: JobView, surfaceId: string, now_ms: number): Verdict {
+export function verdictOfSurface(view: JobView, surfaceId: string, now_ms: number, sky: Sky): Verdict {
   const set = ruleSetFor(view, surfaceId);
-  return (set && marksJudged(view, surfaceId, { set, now_ms })?.verdict) ?? 'unknown';
+  return (set && marksJudged(view, surfaceId, { set, now_ms, sky })?.verdict) ?? 'unknown';
 }
 
 /** Of every surface that film was chosen for. */
-export function checkedOf(view: JobView, now_ms: number): Checked {
+export function checkedOf(view: JobView, now_ms: number, sky: Sky): Checked {
   const verdicts = view.surfaces
     .filter(({ id }) => view.applicationsOf(id).length > 0)
     .map(({ id }) =>
       view.inspectionsOf(id).length + view.marksOf(id).length === 0
         ? 'unknown'
-        : verdictOfSurface(view, id, now_ms),
+        : verdictOfSurface(view, id, now_ms, sky),
     );
   const good = verdicts.filter((verdict) => verdict === 'go').length;
   const again = verdicts.filter((verdict) => verdict === 'stop').length;

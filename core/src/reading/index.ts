@@ -92,7 +92,8 @@ export {
   readyAsks,
 } from './readiness';
 export { type ReadyBook, newReadyBook, readyAnswers } from './ready-answers';
-export { type AfterLaying, returnsOf } from './returns';
+export { type DaysFrom, type FilmDates, type Sky, NO_SKY, climateOf, filmDates } from './film-dates';
+export { type NotOrdinary, type PocketNow, pocketNow } from './pocket-now';
 export { type PromisedTwice, promisedTwice, spokenForElsewhere } from './spoken-for';
 export { type RollTrial, type SeamSum, rollTrials, seamedOtherwise, widestRoll_nm } from './roll-trials';
 export { type NotReadBack, pinsOfPlan } from './plan-read-back';

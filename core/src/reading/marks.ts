@@ -11,9 +11,10 @@ import {
 import { type Verdict, mmFromNm, worstVerdict } from '../quantity';
 import { RULES } from '../rules';
 import type { Face, Spot } from '../strokes';
-import type { Wait } from '../waiting';
+import { doubtOfDrying } from '../waiting';
 import { isLaidWet } from '../ways';
 import { faceOfSurface } from './face-of-surface';
+import { type Sky, filmDates } from './film-dates';
 import type { JobView } from './job-view';
 import { roundHere } from './round';
 
@@ -36,6 +37,13 @@ export interface Drying {
   /** Null: it does not, or there is nothing yet that could. */
   readonly until_ms: number | null;
   readonly by: 'vapour' | 'custom' | 'not this season' | 'laid dry' | 'nothing laid';
+  /** The month in which it goes on, January 0; null: not known, or it does not stop. */
+  readonly goesOnMonth: number | null;
+  /** Of the film that decides; null: none, or not known. */
+  readonly laid_ms: number | null;
+  /** In which half of the ordinary pockets are gone, and its log-normal deviation. */
+  readonly half_days: number | null;
+  readonly deviation: number;
 }
 
 export interface JudgedSurface {
@@ -51,8 +59,7 @@ export interface JudgedSurface {
 export interface MarksAsked {
   readonly set: RuleSet;
   readonly now_ms: number;
-  /** When each film is usually clear, by application; what is not here goes by custom. */
-  readonly clear?: ReadonlyMap<string, Wait>;
+  readonly sky: Sky;
 }
 
 const DAY_MS = 86_400_000;
@@ -62,12 +69,12 @@ const MINUTE_MS = 60_000;
 export function marksJudged(
   view: JobView,
   surfaceId: string,
-  { set, now_ms, clear = new Map() }: MarksAsked,
+  { set, now_ms, sky }: MarksAsked,
 ): JudgedSurface | undefined {
   const own = faceOfSurface(view, surfaceId);
   if (own === undefined) return undefined;
   const { face, height } = own;
-  const drying = dryingOf(view, surfaceId, clear);
+  const drying = dryingOf(view, surfaceId, sky);
   const begun_ms = firstWork(view, surfaceId);
   const placed = view.marksOf(surfaceId).map((mark, index) => ({
     isBeforeLaying: Number.isFinite(begun_ms) && Date.parse(mark.firstSeenAt) < begun_ms,
@@ -136,25 +143,42 @@ function pinOf(
   };
 }
 
+const NOT_DRYING = { goesOnMonth: null, laid_ms: null, half_days: null, deviation: 0 } as const;
+/** Where nothing is known of the glass; our guess (model 2.6). */
+const USUAL_DEVIATION = 0.65;
+
 /** The latest date of all films of a surface that were laid wet. */
-function dryingOf(view: JobView, surfaceId: string, clear: ReadonlyMap<string, Wait>): Drying {
+function dryingOf(view: JobView, surfaceId: string, sky: Sky): Drying {
   const all = view.applicationsOf(surfaceId).flatMap((application) => {
     const laid_ms = laidAt(view, application.id);
     return laid_ms === null ? [] : [{ application, laid_ms }];
   });
-  if (all.length === 0) return { until_ms: null, by: 'nothing laid' };
+  if (all.length === 0) return { ...NOT_DRYING, until_ms: null, by: 'nothing laid' };
   const dates = all
     .filter(({ application }) => isLaidWet(application.method, view.filmById.get(application.filmId)?.family))
-    .map(({ application, laid_ms }): Drying => {
-      const wait = clear.get(application.id);
-      if (wait?.never != null) return { until_ms: null, by: 'not this season' };
-      return wait?.most == null
-        ? { until_ms: laid_ms + RULES.driesByCustom.value * DAY_MS, by: 'custom' }
-        : { until_ms: laid_ms + wait.most * MINUTE_MS, by: 'vapour' };
-    });
+    .map(({ application, laid_ms }) => dryingOfFilm(view, application, laid_ms, sky));
   const never = dates.find(({ by }) => by === 'not this season');
   const [latest] = dates.toSorted((a, b) => (b.until_ms ?? 0) - (a.until_ms ?? 0));
-  return never ?? latest ?? { until_ms: null, by: 'laid dry' };
+  return never ?? latest ?? { ...NOT_DRYING, until_ms: null, by: 'laid dry' };
+}
+
+function dryingOfFilm(view: JobView, application: RowOf<'application'>, laid_ms: number, sky: Sky): Drying {
+  const film = view.filmById.get(application.filmId);
+  const { clear, pocket } = filmDates(view, application, laid_ms, sky) ?? {};
+  const own = {
+    ...{ goesOnMonth: clear?.goesOnMonth ?? null, laid_ms, half_days: null },
+    deviation: film === undefined ? USUAL_DEVIATION : doubtOfDrying(film),
+  };
+  if (clear?.never != null) return { ...own, until_ms: null, by: 'not this season' };
+  if (clear?.likely == null || clear.most === null)
+    return {
+      ...{ ...own, until_ms: laid_ms + RULES.driesByCustom.value * DAY_MS, by: 'custom' },
+      half_days: RULES.driesByCustom.value,
+    };
+  return {
+    ...{ ...own, until_ms: laid_ms + clear.most * MINUTE_MS, by: 'vapour' },
+    half_days: Math.max(clear.likely, pocket?.likely ?? 0) / (DAY_MS / MINUTE_MS),
+  };
 }
 
 /** When the last step of a film was done; null: none yet. */

@@ -1,6 +1,7 @@
 import { isCracked, stepStateOf } from '../job';
 import { verdictOfSurface } from './checked';
 import { changedAfterCut, isStale } from './cut-already';
+import type { Sky } from './film-dates';
 import type { JobView } from './job-view';
 import { isLaid, surfaceProgress } from './progress';
 import { measureState } from './surface';
@@ -42,9 +43,9 @@ export function stateAtFit(view: JobView, surfaceId: string): StateAtStop {
 }
 
 /** Looked at, whole and good; or something of it is to be done again. */
-export function stateAtCheck(view: JobView, surfaceId: string, now_ms: number): StateAtStop {
+export function stateAtCheck(view: JobView, surfaceId: string, now_ms: number, sky: Sky): StateAtStop {
   if (view.inspectionsOf(surfaceId).length === 0 && view.marksOf(surfaceId).length === 0) return 'open';
-  const verdict = verdictOfSurface(view, surfaceId, now_ms);
+  const verdict = verdictOfSurface(view, surfaceId, now_ms, sky);
   if (verdict === 'stop') return 'barred';
   return verdict === 'go' ? 'full' : 'half';
 }

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { NEW_MARK, NEW_PART, NEW_PLACE, NEW_SURFACE, NO_SITE_FACTS, type RowOf } from '../job';
 import { type JobRows, jobRows } from './job-rows';
+import { NO_SKY } from './film-dates';
 import { JobView } from './job-view';
 import { returnAsks, visitsOf } from './visits';
 
@@ -41,7 +42,7 @@ const decision = (own: object) =>
     said: { personId: null, who: 'Wren', at: DONE },
     ...own,
   });
-const kinds = (rows: Partial<JobRows> = {}) => returnAsks(viewOf(rows)).map(({ kind }) => kind);
+const kinds = (rows: Partial<JobRows> = {}) => returnAsks(viewOf(rows), NO_SKY).map(({ kind }) => kind);
 
 describe('what must somebody come back for?', () => {
   it('a film handed over: its edges, its first wash; sealant only where sealant was cut', () => {
@@ -56,12 +57,12 @@ describe('what must somebody come back for?', () => {
     expect(kinds({ workRecord: [] })).toEqual([]);
   });
   it('each within its days: edges from the second to the fourteenth', () => {
-    expect(returnAsks(viewOf())[0]).toMatchObject({ notBefore_ms: day(2), due_ms: day(14) });
+    expect(returnAsks(viewOf(), NO_SKY)[0]).toMatchObject({ notBefore_ms: day(2), due_ms: day(14) });
   });
   it('a watched pocket from its date on, until it is gone; what was taken over as to be put right', () => {
     const until = new Date(day(40)).toISOString();
     const watched = { mark: [mark], markDecision: [decision({ watchUntil: until })] };
-    expect(returnAsks(viewOf(watched)).at(-1)).toMatchObject({
+    expect(returnAsks(viewOf(watched), NO_SKY).at(-1)).toMatchObject({
       kind: 'pockets gone?',
       notBefore_ms: day(40),
       markId: 'M',
@@ -92,25 +93,30 @@ describe('by which visits?', () => {
   const reason = { ...edges, applicationId: 'A', markId: null };
 
   it('proposes the fewest trips; what a visit serves is not asked again', () => {
-    expect(visitsOf(viewOf(), day(3)).proposed).toHaveLength(2);
-    const own = visitsOf(viewOf({ visit: [kept({ reasons: [reason] })] }), day(3));
+    expect(visitsOf(viewOf(), day(3), NO_SKY).proposed).toHaveLength(2);
+    const own = visitsOf(viewOf({ visit: [kept({ reasons: [reason] })] }), day(3), NO_SKY);
     expect(own.proposed.flatMap(({ asks }) => asks.map(({ kind }) => kind))).toEqual(['first cleaning']);
     expect(own.kept[0]?.open).toEqual([reason]);
   });
   it('a second look and a first wash long past their days are not asked any more; sealant stays owed', () => {
     const siteFacts = [row<RowOf<'siteFacts'>>({ ...NO_SITE_FACTS, surfaceId: 'S', sealantToCut: 'yes' })];
     const kindsAt = (n: number) =>
-      visitsOf(viewOf({ siteFacts }), day(n)).proposed.flatMap(({ asks }) => asks.map(({ kind }) => kind));
+      visitsOf(viewOf({ siteFacts }), day(n), NO_SKY).proposed.flatMap(({ asks }) =>
+        asks.map(({ kind }) => kind),
+      );
     expect(kindsAt(20)).toContain('edges, second look');
     expect(kindsAt(200)).toEqual(['sealant back']);
   });
   it('a visit whose reasons are settled has nothing open; one past its day is late', () => {
     const gone = kept({ reasons: [{ ...reason, key: 'pockets M' }], due: new Date(day(5)).toISOString() });
-    expect(visitsOf(viewOf({ visit: [gone] }), day(6)).kept[0]).toMatchObject({ open: [], isLate: true });
-    expect(visitsOf(viewOf({ visit: [gone] }), day(4)).kept[0]?.isLate).toBe(false);
+    expect(visitsOf(viewOf({ visit: [gone] }), day(6), NO_SKY).kept[0]).toMatchObject({
+      open: [],
+      isLate: true,
+    });
+    expect(visitsOf(viewOf({ visit: [gone] }), day(4), NO_SKY).kept[0]?.isLate).toBe(false);
   });
   it('done and not needed are past, and their reasons are not asked again', () => {
-    const own = visitsOf(viewOf({ visit: [kept({ reasons: [reason], state: 'done' })] }), day(3));
+    const own = visitsOf(viewOf({ visit: [kept({ reasons: [reason], state: 'done' })] }), day(3), NO_SKY);
     expect(own.kept).toEqual([]);
     expect(own.past).toHaveLength(1);
     expect(own.proposed.flatMap(({ asks }) => asks.map(({ kind }) => kind))).toEqual(['first cleaning']);

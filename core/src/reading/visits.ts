@@ -1,13 +1,12 @@
-import { returnsAfter } from '../day';
 import type { RowOf, VisitReason } from '../job';
 import { type ReturnAsk, type Trip, tripsFor } from '../returning';
 import { RULES } from '../rules';
-import { isLaidWet } from '../ways';
+import type { MayKey } from '../waiting';
+import { type Sky, filmDates } from './film-dates';
 import type { JobView } from './job-view';
 import { laidAt } from './marks';
 
 const DAY_MS = 86_400_000;
-const MINUTE_MS = 60_000;
 const within = (from_ms: number): number => from_ms + RULES.returnWithin.value * DAY_MS;
 
 /** A visit that somebody keeps, with how it stands. */
@@ -32,8 +31,8 @@ const isPastUse = ({ kind, due_ms }: ReturnAsk, now_ms: number): boolean =>
   (kind === 'edges, second look' || kind === 'first cleaning') && due_ms !== null && within(due_ms) < now_ms;
 
 /** What somebody must come back for, and by which trips; what a visit serves is not asked again. */
-export function visitsOf(view: JobView, now_ms: number): VisitsOfJob {
-  const asks = returnAsks(view);
+export function visitsOf(view: JobView, now_ms: number, sky: Sky): VisitsOfJob {
+  const asks = returnAsks(view, sky);
   const wanted = new Set(asks.map(({ key }) => key));
   const served = new Set(view.visits.flatMap(({ reasons }) => reasons.map(({ key }) => key)));
   const open = view.visits
@@ -59,9 +58,9 @@ const begins = ({ plannedAt, notBefore, due }: RowOf<'visit'>): number =>
   Date.parse(plannedAt ?? notBefore ?? due ?? '2199');
 
 /** Everything in a job that somebody must come back for, whether a visit serves it or not. */
-export function returnAsks(view: JobView): readonly ReturnAsk[] {
+export function returnAsks(view: JobView, sky: Sky): readonly ReturnAsk[] {
   return [
-    ...view.applications.flatMap((application) => asksOfFilm(view, application)),
+    ...view.applications.flatMap((application) => asksOfFilm(view, application, sky)),
     ...view.rows.mark.flatMap((mark) => asksOfMark(view, mark)),
     ...view.rows.part.flatMap((part) => asksOfPart(view, part)),
     ...view.rows.testPiece.flatMap(asksOfPiece),
@@ -69,28 +68,28 @@ export function returnAsks(view: JobView): readonly ReturnAsk[] {
 }
 
 /** Of a film that has been handed over: its edges, its sealant, its first wash. */
-function asksOfFilm(view: JobView, application: RowOf<'application'>): readonly ReturnAsk[] {
-  const film = view.filmById.get(application.filmId);
+function asksOfFilm(view: JobView, application: RowOf<'application'>, sky: Sky): readonly ReturnAsk[] {
   const laid_ms = view.isHandedOver(application.id) ? laidAt(view, application.id) : null;
-  if (film === undefined || laid_ms === null) return [];
-  const ask = (kind: ReturnAsk['kind'], from_ms: number, to_ms: number): ReturnAsk => ({
+  const dates = laid_ms === null ? undefined : filmDates(view, application, laid_ms, sky);
+  if (dates === undefined || laid_ms === null) return [];
+  const ask = (kind: ReturnAsk['kind'], from_ms: number | null, to_ms: number | null): ReturnAsk => ({
     key: `${kind} ${application.id}`,
     ...{ kind, surfaceId: application.surfaceId, applicationId: application.id, markId: null },
     ...{ notBefore_ms: from_ms, due_ms: to_ms },
   });
-  const { edgesAgain, firstWash } = RULES;
-  const wash_ms = laid_ms + firstWash.value * DAY_MS;
-  const sealant = returnsAfter({ method: application.method, film, known: [], outdoorLow_C: null }).find(
-    ({ key }) => key === 'sealant',
-  );
+  const { edgesAgain } = RULES;
+  /** What may be done from a day on; without a day it stays owed. */
+  const from = (kind: ReturnAsk['kind'], key: MayKey): readonly ReturnAsk[] =>
+    dates.may
+      .filter((may) => may.key === key)
+      .map(({ from_days }) => {
+        const from_ms = from_days === null ? null : laid_ms + from_days * DAY_MS;
+        return ask(kind, from_ms, from_ms === null ? null : within(from_ms));
+      });
   return [
     ask('edges, second look', laid_ms + edgesAgain.least * DAY_MS, laid_ms + edgesAgain.most * DAY_MS),
-    ...(sealant?.most == null || !hasSealant(view, application.surfaceId)
-      ? []
-      : [
-          ask('sealant back', laid_ms + sealant.most * MINUTE_MS, within(laid_ms + sealant.most * MINUTE_MS)),
-        ]),
-    ...(isLaidWet(application.method, film.family) ? [ask('first cleaning', wash_ms, within(wash_ms))] : []),
+    ...(hasSealant(view, application.surfaceId) ? from('sealant back', 'sealant back') : []),
+    ...from('first cleaning', 'wash'),
   ];
 }
 

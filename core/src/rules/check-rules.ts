@@ -15,6 +15,39 @@ export const CHECK_RULES = {
       'Where nothing is known of glass and weather, small water pockets are left alone for so many days after the film was laid.',
     source: COMMON_PRACTICE,
   },
+  halfDry: {
+    value: 0.5,
+    unit: 'share',
+    reason: 'Sealant goes back when so much of the water has gone: before, it would be shut in.',
+    source: OURS,
+  },
+  pressUntilBond: {
+    value: 0.5,
+    unit: 'share',
+    reason:
+      'Film is pressed down again until its glue holds by so much; after that it is lifted and cleaned.',
+    source: OURS,
+  },
+  edgeTapeClock: {
+    value: 1,
+    unit: 'd',
+    reason: 'Tape that holds an edge comes off after so many days at 20 °C: half the time at 30 °C.',
+    source: OURS,
+  },
+  softCloth: {
+    value: 14,
+    unit: 'd',
+    reason: 'A soft damp cloth may go over the face so many days after the film was laid.',
+    source: FROM_MEMORY,
+  },
+  pocketHigh: {
+    value: 0.05,
+    least: 0.02,
+    most: 0.15,
+    unit: 'mm',
+    reason: 'Height of a pocket of water, where nobody has measured it.',
+    source: OURS,
+  },
   pocketOver: {
     value: 25,
     unit: 'mm',

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
 import { cutBlanks, customarySeam } from '../cutting';
-import { kitList, readiness, returnsAfter, USUAL_LIMITS } from '../day';
+import { filmCourse, kitList, readiness, USUAL_LIMITS } from '../day';
 import { workStepsFor } from '../ways';
 import { primerDry, promoterDry, sealantBack } from '../waiting';
 import { type CutMethod, MATERIAL_NOT_STATED } from '../job';
@@ -143,12 +143,12 @@ describe('is each rule followed where it counts?', () => {
   });
   it('vinyl stays in a warm room below 13 °C outdoors', () => {
     const keys = (outdoorLow_C: number) =>
-      returnsAfter({
+      filmCourse({
         method: 'wrapped edges',
         film: { ...MATERIAL_NOT_STATED, family: 'wrap', thickness_um: 80 },
         known: [],
         outdoorLow_C,
-      }).map(({ key }) => key);
+      }).waits.map(({ key }) => key);
     expect(keys(12.9)).toContain('conditioned room');
     expect(keys(13)).not.toContain('conditioned room');
   });

@@ -28,12 +28,11 @@ const AT_ONCE = 0.2;
 /** Days at 20 °C in which the rest grows by two thirds; decal by the trade's fourteen days. Our guesses. */
 export const CURE_CONSTANT_DAYS = { decal: 6.1, 'thin film': 1, security: 3 } as const;
 
+export type CureKind = keyof typeof CURE_CONSTANT_DAYS;
+
 /**
  * Share of its bond that film has: dry share and clock of cure together.
  * @param dryShare of the water that must leave; 1 where it was laid dry
  */
-export const bondShare = (
-  dryShare: number,
-  clock_days: number,
-  kind: keyof typeof CURE_CONSTANT_DAYS,
-): number => AT_ONCE + (1 - AT_ONCE) * dryShare * (1 - Math.exp(-clock_days / CURE_CONSTANT_DAYS[kind]));
+export const bondShare = (dryShare: number, clock_days: number, kind: CureKind): number =>
+  AT_ONCE + (1 - AT_ONCE) * dryShare * (1 - Math.exp(-clock_days / CURE_CONSTANT_DAYS[kind]));

@@ -1,11 +1,27 @@
 export { bessel, cylinderLeft, cylinderRoots, cylinderWeight } from './cylinder';
 export {
-  DRYING_FORMULAS,
   type DryDays,
   type DryHours,
-  type DryingCase,
-  clearBy,
+  type DryStretch,
+  LEAST_DROP_KPA,
   clearingDay,
+  clockDay,
+  courseAt,
+  dropOf,
+  goesOnIn,
+  stretchOf,
+} from './dry-course';
+export {
+  DRYING_FORMULAS,
+  type DryingCase,
+  type LeftWater,
+  clearBy,
+  courseOf,
+  doubtOfDrying,
+  needOf,
+  pocketBy,
+  pocketNeedOf,
+  usualWater,
 } from './drying';
 export {
   type DryingFilm,
@@ -15,7 +31,14 @@ export {
   VAPOUR_FORMULAS,
   vapourThrough,
 } from './film-vapour';
-export { type CureSpan, CURE_CONSTANT_DAYS, CURE_ENERGY_JMOL, bondShare, cureDays } from './cure';
+export {
+  type CureKind,
+  type CureSpan,
+  CURE_CONSTANT_DAYS,
+  CURE_ENERGY_JMOL,
+  bondShare,
+  cureDays,
+} from './cure';
 export {
   type PocketLife,
   type VapourLayer,
@@ -26,6 +49,16 @@ export {
   pocketLife,
   pocketWidth,
 } from './pockets';
+export {
+  type CuringFilm,
+  type FilmState,
+  type LaidFilm,
+  type MayDo,
+  type MayKey,
+  filmAt,
+  halfDryDay,
+  mayDoWhen,
+} from './may-do';
 export { ROLL_FORMULAS, type RollWarming, rollWarming } from './roll';
 
 export { type Air, type Never, type Wait, type WaitKey, type WaitState, waitStateOf } from './wait';

@@ -5,7 +5,7 @@ const GAS_JMOLK = 8.314462618;
 const KELVIN = 273.15;
 const REFERENCE_K = 303.15;
 /** Of water, g/m² in a layer of one millimetre. */
-const WATER_GM2_MM = 1000;
+export const WATER_GM2_MM = 1000;
 
 /**
  * Vapour let through at a temperature; the energy is nearly nothing for polyester.

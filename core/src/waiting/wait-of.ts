@@ -25,6 +25,7 @@ export function waitOf(key: WaitKey, air: Air, learned: readonly Learned[] = [])
     case 'decal bond':
     case 'conditioned room':
     case 'clear':
+    case 'pocket':
       return undefined;
   }
 }

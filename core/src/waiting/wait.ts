@@ -14,6 +14,8 @@ export interface Wait {
   /** Longer than this spoils it; null: it may lie. */
   readonly notOver: number | null;
   readonly never: Never | null;
+  /** What does not end this season goes on in this month, January 0; null or absent: not known. */
+  readonly goesOnMonth?: number | null;
   readonly why: readonly Step[];
 }
 
@@ -29,7 +31,8 @@ export type WaitKey =
   | 'first bond'
   | 'decal bond'
   | 'conditioned room'
-  | 'clear';
+  | 'clear'
+  | 'pocket';
 
 /** A wait as one sees it: not needed, ending some time, without an end as things are, or unknown. */
 export type WaitState = 'not needed' | 'ends' | 'never ends' | 'unknown';

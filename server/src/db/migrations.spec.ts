@@ -48,6 +48,7 @@ const LANDED: Readonly<Record<string, string>> = {
   '0029_dish_and_corner.sql': '04ba51a6c5e23abce90590b8b6e74a5cd8314762c949f6fde70563dc5d7eaec2',
   '0030_check.sql': 'b08a60de577b0dc4ff824bc39261d14b86d8b0d75988dcaf3789765d774266d7',
   '0031_causes.sql': 'dd8697ec23833b400313420bac95c05107c9dcb6d6b3a184b441500ce1b8a7b6',
+  '0032_climate.sql': '46742211710735e45deb54522603dd77b076681678511717a1ce642495317dca',
 };
 
 describe('may a migration be changed once it has landed?', () => {

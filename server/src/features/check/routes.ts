@@ -1,6 +1,6 @@
 import { daySettingsOr, DayClock } from '@yellow-pane/contracts/day-clock';
 import { displayUnitsOf } from '@yellow-pane/core/quantity';
-import { type JobView, marksJudged, photosOfMark, ruleSetFor } from '@yellow-pane/core/reading';
+import { type JobView, type Sky, marksJudged, photosOfMark, ruleSetFor } from '@yellow-pane/core/reading';
 import { inArray } from 'drizzle-orm';
 import { Router } from 'express';
 import sharp from 'sharp';
@@ -11,22 +11,27 @@ import { Refusal } from '../../http/refusal';
 import { type MarksOnPaper, defectMapPdf } from '../../paper/defect-map-pdf';
 import { readPaper } from '../../paper/paper';
 import { readJobView } from '../jobs/read-view';
+import { type AskedOfAir, skyOf } from '../weather/sky-of';
 import { visitsCalendar, visitsOfAll, visitsOfJob } from './visits';
 
-interface Deps {
+interface Deps extends AskedOfAir {
   readonly db: Database;
   readonly clock: () => Date;
 }
 
 /** Visits as a calendar, and where the marks are as paper. */
-export function checkRoutes({ db, clock }: Deps): Router {
+export function checkRoutes({ db, clock, ...air }: Deps): Router {
   const routes = Router();
   routes.get('/api/visits', async (_request, response) => {
-    response.json(await visitsOfAll(db, clock()));
+    response.json(await visitsOfAll(db, clock(), air));
   });
   routes.get('/api/jobs/:jobId/visits/calendar', async (request, response) => {
     const view = await readJobView(db, idParam(request, 'jobId'));
-    const text = visitsCalendar(view.job?.name ?? '', visitsOfJob(view, clock().getTime()), clock());
+    const text = visitsCalendar(
+      view.job?.name ?? '',
+      visitsOfJob(view, clock().getTime(), skyOf(view, air)),
+      clock(),
+    );
     response.type('text/calendar').attachment('visits.ics').send(text);
   });
   routes.get('/api/jobs/:jobId/check/map', async (request, response) => {
@@ -39,9 +44,10 @@ export function checkRoutes({ db, clock }: Deps): Router {
         expected: 'the id of a surface of this job',
         got: JSON.stringify(asked).slice(0, 60),
       });
+    const sky = skyOf(view, air);
     const surfaces: MarksOnPaper[] = [];
     for (const { id } of wanted) {
-      const own = await marksOnPaper(db, view, id, clock());
+      const own = await marksOnPaper(db, view, id, { now: clock(), sky });
       if (own !== undefined && (asked !== undefined || own.judged.marks.length > 0)) surfaces.push(own);
     }
     const pdf = await defectMapPdf(
@@ -60,10 +66,10 @@ async function marksOnPaper(
   db: Database,
   view: JobView,
   surfaceId: string,
-  now: Date,
+  { now, sky }: { readonly now: Date; readonly sky: Sky },
 ): Promise<MarksOnPaper | undefined> {
   const set = ruleSetFor(view, surfaceId);
-  const judged = set && marksJudged(view, surfaceId, { set, now_ms: now.getTime() });
+  const judged = set && marksJudged(view, surfaceId, { set, now_ms: now.getTime(), sky });
   if (judged === undefined) return undefined;
   const last = judged.marks.flatMap(({ mark, number }) => {
     const photo = photosOfMark(view, mark).at(-1);

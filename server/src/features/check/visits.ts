@@ -1,20 +1,21 @@
 import type { VisitOfJob } from '@yellow-pane/contracts';
 import { visitLines } from '@yellow-pane/contracts/words';
 import type { VisitReason } from '@yellow-pane/core/job';
-import { JobView, visitsOf } from '@yellow-pane/core/reading';
+import { JobView, type Sky, visitsOf } from '@yellow-pane/core/reading';
 import { and, eq, inArray } from 'drizzle-orm';
 import ical, { ICalCalendarMethod } from 'ical-generator';
 import type { Database } from '../../db/database';
 import { job, mark, testPiece, visit, workRecord } from '../../db/schema';
 import { readJob } from '../jobs/queries';
 import { readShop } from '../jobs/read-view';
+import { type AskedOfAir, skyOf } from '../weather/sky-of';
 
 const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
 
 /** Why somebody comes back to a job and when: what is planned, and the trips nobody has planned yet. */
-export function visitsOfJob(view: JobView, now_ms: number): readonly VisitOfJob[] {
-  const { kept, proposed } = visitsOf(view, now_ms);
+export function visitsOfJob(view: JobView, now_ms: number, sky: Sky): readonly VisitOfJob[] {
+  const { kept, proposed } = visitsOf(view, now_ms, sky);
   const own = { jobId: view.job?.id ?? '', job: view.job?.name ?? '' };
   const instant = (ms: number): string | null => (Number.isFinite(ms) ? new Date(ms).toISOString() : null);
   return [
@@ -34,7 +35,7 @@ const saysOf = (view: JobView, reasons: readonly VisitReason[]): readonly string
   visitLines(reasons, (id) => view.surfaceById.get(id)?.tag);
 
 /** The same of all jobs that are not put away, next first. */
-export async function visitsOfAll(db: Database, now: Date): Promise<readonly VisitOfJob[]> {
+export async function visitsOfAll(db: Database, now: Date, air: AskedOfAir): Promise<readonly VisitOfJob[]> {
   const tables = [visit, workRecord, mark, testPiece];
   const ids = new Set<string>();
   for (const table of tables)
@@ -52,7 +53,8 @@ export async function visitsOfAll(db: Database, now: Date): Promise<readonly Vis
   const found: VisitOfJob[] = [];
   for (const { id } of jobs) {
     const { rows } = await readJob(db, id);
-    found.push(...visitsOfJob(new JobView(rows, shop), now.getTime()));
+    const view = new JobView(rows, shop);
+    found.push(...visitsOfJob(view, now.getTime(), skyOf(view, air)));
   }
   return found.sort((a, b) => begins(a).localeCompare(begins(b)));
 }

@@ -1,6 +1,6 @@
 import { Injectable, computed, inject } from '@angular/core';
 import type { RowOf } from '@yellow-pane/core/job';
-import { type ReadyAnswer, indoorAir, readinessLimits, readyAsks } from '@yellow-pane/core/reading';
+import { type ReadyAnswer, type Sky, indoorAir, readinessLimits, readyAsks } from '@yellow-pane/core/reading';
 import { JobReading } from '../job/job-reading';
 import { DayPool } from '../workers/day-pool';
 import { Weather } from './weather';
@@ -13,6 +13,11 @@ export class ReadinessBook {
   readonly weather = inject(Weather);
   /** Of the room: on site, else as set, else usual. */
   readonly indoor = computed(() => indoorAir(this.#view(), this.weather.onSite()));
+  /** What all dates of drying go by. */
+  readonly sky = computed((): Sky => {
+    const { air_C, humidity } = this.indoor();
+    return { weather: this.weather.hours(), indoor: { air_C, humidity } };
+  });
   readonly limits = computed(() => readinessLimits(this.#view()));
 
   /** By application, or by surface where it has none. */

@@ -37,8 +37,12 @@ export function returnLines(
   });
 }
 
-function whenOf({ key, never, least, likely, most }: Wait, clock: DayClock, laidAt: number): string {
-  if (never !== null) return neverWords(never);
+function whenOf(
+  { key, never, goesOnMonth, least, likely, most }: Wait,
+  clock: DayClock,
+  laidAt: number,
+): string {
+  if (never !== null) return neverWords(never, goesOnMonth);
   if (key === 'clear')
     return dayWords.usuallyClearBy(clock.date(laidAt + (likely ?? 0)), clock.date(laidAt + (most ?? 0)));
   return dayWords.spanOf(clock.moment(laidAt + (least ?? 0)), clock.moment(laidAt + (most ?? 0)));

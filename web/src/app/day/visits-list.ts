@@ -3,6 +3,7 @@ import type { RowOf, VisitReason } from '@yellow-pane/core/job';
 import { type VisitsOfJob, visitsOf } from '@yellow-pane/core/reading';
 import { visitLines } from '@yellow-pane/contracts/words';
 import { JobDesk } from '../job/job-desk';
+import { ReadinessBook } from './readiness-book';
 import { JobReading } from '../job/job-reading';
 import { visitWords } from '../words/visits';
 import { JobClock } from './job-clock';
@@ -22,11 +23,12 @@ type Trip = VisitsOfJob['proposed'][number];
 export class VisitsList {
   protected readonly words = visitWords;
   readonly #view = inject(JobReading).view;
+  readonly #book = inject(ReadinessBook);
   readonly #desk = inject(JobDesk);
   readonly #clock = inject(JobClock).clock;
   readonly #opened_ms = Date.now();
   protected readonly fault = signal<string | undefined>(undefined);
-  readonly #visits = computed(() => visitsOf(this.#view(), this.#opened_ms));
+  readonly #visits = computed(() => visitsOf(this.#view(), this.#opened_ms, this.#book.sky()));
   protected readonly jobId = computed(() => this.#view().job?.id ?? '');
   protected readonly kept = computed(() =>
     this.#visits().kept.map(({ visit, open, isLate }) => ({

@@ -1,6 +1,7 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { formatLength, mmFromNm } from '@yellow-pane/core/quantity';
 import { type Progress, allChangedAfterCut, checkedOf, isLaid } from '@yellow-pane/core/reading';
+import { ReadinessBook } from '../day/readiness-book';
 import { Device } from '../device/device';
 import { JobReading } from '../job/job-reading';
 import { shellWords } from '../words/shell';
@@ -14,6 +15,7 @@ export class StopSummaries {
   readonly #count = inject(ProgressCount).progress;
   readonly #units = inject(Device).units;
 
+  readonly #book = inject(ReadinessBook);
   readonly #opened_ms = Date.now();
 
   readonly of = computed<Readonly<Record<Stop, string>>>(() => {
@@ -25,7 +27,7 @@ export class StopSummaries {
     const finished = view.applications.filter(({ id }) => view.isHandedOver(id)).length;
     const changed = allChangedAfterCut(view).length;
     const planned = view.rows.plannedStep.length;
-    const checked = checkedOf(view, this.#opened_ms);
+    const checked = checkedOf(view, this.#opened_ms, this.#book.sky());
     return {
       survey: surfaces === 0 ? shellWords.noSurfaceYet : measuredWord(surfaces, this.#count()),
       film: surfaces === 0 ? '–' : unfilmed === 0 ? shellWords.allChosen : shellWords.toChoose(unfilmed),

@@ -1,5 +1,6 @@
 import { Injectable, inject } from '@angular/core';
 import { stateAtCheck, stateAtCut, stateAtFilm, stateAtFit, stateAtSurvey } from '@yellow-pane/core/reading';
+import { ReadinessBook } from '../day/readiness-book';
 import { JobReading } from '../job/job-reading';
 import type { StateShape } from '../ui/state-mark';
 import type { Stop } from './selection';
@@ -8,6 +9,7 @@ import type { Stop } from './selection';
 @Injectable({ providedIn: 'root' })
 export class SurfaceStates {
   readonly #view = inject(JobReading).view;
+  readonly #book = inject(ReadinessBook);
   readonly #opened_ms = Date.now();
 
   at(stop: Stop, surfaceId: string): StateShape {
@@ -21,7 +23,7 @@ export class SurfaceStates {
       case 'fit':
         return stateAtFit(this.#view(), surfaceId);
       case 'check':
-        return stateAtCheck(this.#view(), surfaceId, this.#opened_ms);
+        return stateAtCheck(this.#view(), surfaceId, this.#opened_ms, this.#book.sky());
       case 'day':
       case 'close':
         return 'open';

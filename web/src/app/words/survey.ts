@@ -174,6 +174,14 @@ export const surveyWords = {
   howToSightSkyline:
     'Sight each corner of it with compass and level: bearing and height above level, one pair a line.',
   skylineAt: (place: string) => `Skyline of ${place}`,
+  climateOf: (place: string) => `Climate of ${place}, month by month`,
+  howToTypeClimate:
+    'January first, a month a line: mean air °C, from night to day K, humidity %, sun in % of clear days, such as −1 9 75 45. From the tables of the nearest weather station. With it drying is followed beyond the forecast.',
+  climateWantsMonths: (lines: number) => `Expected twelve lines, one for each month, got ${lines}.`,
+  climateLineWrong: (line: number, allowed: string) =>
+    allowed === ''
+      ? `Line ${line}: expected four figures, such as 4 9 75 45.`
+      : `Line ${line}: allowed is ${allowed}.`,
   newPlaceUnderBuilding: 'New place under this building',
   seenFromWhere: 'seen from',
   lastChanged: (who: string, when: string) => `Last changed by ${who}, ${when}.`,

@@ -12,17 +12,14 @@ import {
   markHash,
   marksJudged,
   redoOf,
-  returnsOf,
   roundHere,
   ruleSetFor,
   ruleSetsOf,
   viewsOf,
 } from '@yellow-pane/core/reading';
 import { type Spot, boundsOf } from '@yellow-pane/core/strokes';
-import type { Wait } from '@yellow-pane/core/waiting';
 import { JobClock } from '../../day/job-clock';
 import { ReadinessBook } from '../../day/readiness-book';
-import { ReadyHere } from '../../day/ready-here';
 import { Device } from '../../device/device';
 import { newId } from '../../device/session';
 import { WhoseHand } from '../../device/whose-hand';
@@ -39,7 +36,6 @@ export class CheckDesk {
   readonly #hand = inject(WhoseHand);
   readonly #clock = inject(JobClock).clock;
   readonly #book = inject(ReadinessBook);
-  readonly #ready = inject(ReadyHere);
   readonly #units = inject(Device).units;
   readonly #opened_ms = Date.now();
   readonly view = this.#reading.view;
@@ -53,31 +49,11 @@ export class CheckDesk {
     const [surface, set] = [this.surface(), this.set()];
     return surface === undefined || set === undefined ? undefined : roundHere(this.view(), surface.id, set);
   });
-  /** When each film is usually clear, by glass and air of these days. */
-  readonly #clear = computed<ReadonlyMap<string, Wait>>(() => {
-    const moments = this.#ready.moments();
-    const weather = this.#book.weather.hours();
-    const all = this.view().applicationsOf(this.surface()?.id ?? '');
-    return new Map(
-      moments.length === 0
-        ? []
-        : all.flatMap((application) => {
-            const laidAt_ms = laidAt(this.view(), application.id);
-            const wait =
-              laidAt_ms === null
-                ? undefined
-                : returnsOf(this.view(), application, { laidAt_ms, moments, weather }).find(
-                    ({ key }) => key === 'clear',
-                  );
-            return wait === undefined ? [] : [[application.id, wait] as const];
-          }),
-    );
-  });
   readonly judged = computed(() => {
     const [surface, set] = [this.surface(), this.set()];
     return surface === undefined || set === undefined
       ? undefined
-      : marksJudged(this.view(), surface.id, { set, now_ms: this.#opened_ms, clear: this.#clear() });
+      : marksJudged(this.view(), surface.id, { set, now_ms: this.#opened_ms, sky: this.#book.sky() });
   });
   /** Film lies here: before that there is nothing to look at. */
   readonly isLaid = computed(() => (this.judged()?.drying.by ?? 'nothing laid') !== 'nothing laid');
@@ -86,15 +62,6 @@ export class CheckDesk {
     computation: () => undefined,
   });
   readonly pickedOne = computed(() => this.judged()?.marks.find(({ mark }) => mark.id === this.picked()));
-
-  /** Glass and air of the surface in hand are asked for once film lies on it. */
-  askForDrying(): void {
-    this.#ready.application.set(
-      this.view()
-        .applicationsOf(this.surface()?.id ?? '')
-        .find(({ id }) => laidAt(this.view(), id) !== null),
-    );
-  }
 
   /**
    * In one or two words: what is done about it, until when, that it is gone, that nobody said where it is.

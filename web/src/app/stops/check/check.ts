@@ -1,11 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
-import { SEEN_FROM, markReasonWords } from '@yellow-pane/contracts/words';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { SEEN_FROM, markReasonWords, monthWord } from '@yellow-pane/contracts/words';
 import { VERDICT_OF_MARK } from '@yellow-pane/core/judging';
 import { pieceKey } from '@yellow-pane/core/looking';
 import type { JudgedMark } from '@yellow-pane/core/reading';
 import { type Spot, boundsOf } from '@yellow-pane/core/strokes';
 import { JobClock } from '../../day/job-clock';
-import { ReadyHere } from '../../day/ready-here';
+import { ReadinessBook } from '../../day/readiness-book';
 import { VisitsList } from '../../day/visits-list';
 import { Device } from '../../device/device';
 import { MarkPicture, type PinOnPicture, type RoundOnPicture } from '../../drawing/mark-picture';
@@ -17,6 +17,7 @@ import { VERDICT_SHAPES, VERDICT_TONES } from '../../ui/verdict-shapes';
 import { checkWords } from '../../words/check';
 import { BeforeAfter } from './before-after';
 import { CheckDesk } from './check-desk';
+import { DatesHere } from './dates-here';
 import { FrontStates } from './front-states';
 import { LightHere } from './light-here';
 import { MarkPanel } from './mark-panel';
@@ -28,6 +29,7 @@ import { RulesPanel } from './rules-panel';
   selector: 'yp-check',
   imports: [
     BeforeAfter,
+    DatesHere,
     FrontStates,
     LightHere,
     MarkPanel,
@@ -38,7 +40,7 @@ import { RulesPanel } from './rules-panel';
     VerdictBox,
     VisitsList,
   ],
-  providers: [CheckDesk, ReadyHere],
+  providers: [CheckDesk],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './check.html',
   host: { class: 'contents' },
@@ -82,7 +84,7 @@ export class Check {
       case 'custom':
         return checkWords.driesByCustom(this.#day(drying.until_ms));
       case 'not this season':
-        return checkWords.driesNever;
+        return checkWords.driesNever(drying.goesOnMonth === null ? '' : monthWord(drying.goesOnMonth));
       case 'laid dry':
         return checkWords.laidDry;
       case 'nothing laid':
@@ -98,13 +100,7 @@ export class Check {
   });
 
   constructor() {
-    effect(() => {
-      this.desk.surface();
-      this.desk.view();
-      untracked(() => {
-        this.desk.askForDrying();
-      });
-    });
+    inject(ReadinessBook).weather.begin();
   }
 
   protected reasonOf({ decision, mark }: JudgedMark): string {

@@ -9,9 +9,10 @@ import {
 } from '@angular/core';
 import { markReasonWords, markVerdictWords } from '@yellow-pane/contracts/words';
 import { MARK_LOOKS, type MarkLook, type PocketTests } from '@yellow-pane/core/job';
+import { inTenths } from '@yellow-pane/core/diagnosing';
 import { remedyFor } from '@yellow-pane/core/judging';
 import { formatLengthWithUnit, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
-import { type JudgedMark, filmOfMark, laidAt } from '@yellow-pane/core/reading';
+import { type JudgedMark, filmOfMark, laidAt, pocketNow } from '@yellow-pane/core/reading';
 import type { Spot } from '@yellow-pane/core/strokes';
 import { JobClock } from '../../day/job-clock';
 import { Device } from '../../device/device';
@@ -60,6 +61,7 @@ export class MarkPanel {
   readonly #reading = inject(JobReading);
   readonly #units = inject(Device).units;
   readonly #clock = inject(JobClock).clock;
+  readonly #opened_ms = Date.now();
   readonly one = input.required<JudgedMark>();
   protected readonly looks = MARK_LOOKS.filter((look) => look !== 'not said').map((look) => ({
     look,
@@ -113,6 +115,15 @@ export class MarkPanel {
           this.#clock().momentOf(kept.said.at),
           kept.under,
         );
+  });
+  /** Whether it may still be ordinary drying, while it may. */
+  protected readonly pocketSays = computed(() => {
+    const judged = this.desk.judged();
+    const own = judged === undefined ? undefined : pocketNow(this.one(), judged, this.#opened_ms);
+    if (own === undefined) return undefined;
+    return own.against.length > 0
+      ? checkWords.pocketAgainst(own.against)
+      : checkWords.pocketAt(Math.floor(own.age_days), inTenths(own.ordinary));
   });
   protected readonly seenSays = computed(() => {
     const { from, firstSeenAt } = this.one().mark;

@@ -11,6 +11,7 @@ import {
 import { closedWords, visitLines } from '@yellow-pane/contracts/words';
 import { visitsOf } from '@yellow-pane/core/reading';
 import type { PlannedStep } from '@yellow-pane/core/scheduling';
+import { ReadinessBook } from '../../day/readiness-book';
 import { JobReading } from '../../job/job-reading';
 import { dayWords } from '../../words/day';
 import { DayList } from './day-list';
@@ -99,6 +100,7 @@ export class DayBoard {
   readonly #units = inject(Device).units;
   protected readonly planning = inject(Planning);
   readonly #view = inject(JobReading).view;
+  readonly #book = inject(ReadinessBook);
   readonly #opened_ms = Date.now();
   protected readonly ways = ['person', 'surface'] as const;
   protected readonly by = signal<'person' | 'surface'>('person');
@@ -122,7 +124,7 @@ export class DayBoard {
   protected readonly visits = computed(() => {
     const clock = this.planning.clock();
     const [from, to] = [0, 1].map((more) => clock.dayStarts[this.planning.day() + more] ?? Infinity);
-    return visitsOf(this.#view(), this.#opened_ms).kept.flatMap(({ visit, open }) => {
+    return visitsOf(this.#view(), this.#opened_ms, this.#book.sky()).kept.flatMap(({ visit, open }) => {
       const at_ms = Date.parse(visit.plannedAt ?? '');
       const minute = clock.minuteOf(at_ms);
       return Number.isNaN(at_ms) || minute < (from ?? 0) || minute >= (to ?? 0)

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { returnsOf } from '@yellow-pane/core/reading';
+import { filmDates } from '@yellow-pane/core/reading';
+import { ReadinessBook } from '../../day/readiness-book';
 import { ReturnLines, returnLines } from '../../day/return-lines';
 import { JobReading } from '../../job/job-reading';
 import { dayWords } from '../../words/day';
@@ -27,6 +28,7 @@ export class ReturnsList {
   protected readonly words = dayWords;
   protected readonly planning = inject(Planning);
   readonly #reading = inject(JobReading);
+  readonly #book = inject(ReadinessBook);
 
   readonly #ends = computed(() => {
     const works = this.planning.works();
@@ -50,11 +52,8 @@ export class ReturnsList {
         const application = view.applicationById.get(applicationId);
         const isAsked = picked === undefined || picked === applicationId;
         if (laidAt === undefined || application === undefined || !isAsked) return [];
-        const waits = returnsOf(view, application, {
-          laidAt_ms: clock.from_ms + laidAt * MINUTE_MS,
-          moments: planning.ready()?.get(applicationId)?.moments ?? [],
-          weather: planning.weather.hours(),
-        });
+        const laidAt_ms = clock.from_ms + laidAt * MINUTE_MS;
+        const waits = filmDates(view, application, laidAt_ms, this.#book.sky())?.waits ?? [];
         return returnLines(waits, { clock, laidAt, owner: applicationId, tag });
       })
       .sort((a, b) => a.at - b.at)

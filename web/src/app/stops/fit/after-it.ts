@@ -1,12 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { RowOf } from '@yellow-pane/core/job';
-import { returnsOf } from '@yellow-pane/core/reading';
+import { filmDates } from '@yellow-pane/core/reading';
 import { JobClock } from '../../day/job-clock';
 import { ReadinessBook } from '../../day/readiness-book';
 import { ReturnLines, returnLines } from '../../day/return-lines';
 import { JobReading } from '../../job/job-reading';
 import { fitWords } from '../../words/fit';
-import { ReadyHere } from '../../day/ready-here';
 
 const MINUTE_MS = 60_000;
 
@@ -35,18 +34,13 @@ export class AfterIt {
   readonly #reading = inject(JobReading);
   readonly #book = inject(ReadinessBook);
   readonly #clock = inject(JobClock).clock;
-  readonly #here = inject(ReadyHere);
   readonly #opened_ms = Date.now();
 
   protected readonly lines = computed(() => {
     const application = this.application();
     const laidAt_ms = this.laidAt() === null ? this.#opened_ms : Date.parse(this.laidAt() ?? '');
     const clock = this.#clock();
-    const waits = returnsOf(this.#reading.view(), application, {
-      laidAt_ms,
-      moments: this.#here.moments(),
-      weather: this.#book.weather.hours(),
-    });
+    const waits = filmDates(this.#reading.view(), application, laidAt_ms, this.#book.sky())?.waits ?? [];
     const laidAt = (laidAt_ms - clock.from_ms) / MINUTE_MS;
     return returnLines(waits, { clock, laidAt, owner: application.id });
   });

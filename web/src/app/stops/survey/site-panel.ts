@@ -13,6 +13,7 @@ import { JobDesk } from '../../job/job-desk';
 import { BelongsTo } from './belongs-to';
 import { ConsentGiven } from './consent-given';
 import { GroundJudgedHere } from './ground-judged';
+import { ClimatePanel } from './climate-panel';
 import { horizonOf, skylineFault } from './skyline-lines';
 import { JobReading } from '../../job/job-reading';
 import { CompassDial } from '../../ui/compass-dial';
@@ -32,7 +33,7 @@ import { surveyWords } from '../../words/survey';
 /** Where the surface is, what it is made of, and what stands in the way. */
 @Component({
   selector: 'yp-site-panel',
-  imports: [KeptField, Facts, CompassDial, BelongsTo, ConsentGiven, GroundJudgedHere],
+  imports: [ClimatePanel, KeptField, Facts, CompassDial, BelongsTo, ConsentGiven, GroundJudgedHere],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let here = surface();
@@ -166,6 +167,7 @@ import { surveyWords } from '../../words/survey';
         @if (line.fault(); as says) {
           <p class="text-sm text-stop font-semibold">{{ says }}</p>
         }
+        <yp-climate-panel [place]="at" />
         <button type="button" class="act act-small mt-2" (click)="newPlace()">
           {{ words.newPlaceUnderBuilding }}
         </button>
