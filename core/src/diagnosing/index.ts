@@ -1,5 +1,13 @@
 export { type Forecast, asLarge, brierScore, spiegelhalterZ } from './calibration';
 export {
+  type Calibration,
+  type CalibrationBin,
+  type CaseInTheEnd,
+  LEAST_CASES,
+  calibrationOf,
+} from './calibration-page';
+export { type Diagnosis, diagnose } from './diagnose';
+export {
   type Explained,
   STRENGTHS,
   type SpeaksFor,
@@ -16,11 +24,14 @@ export {
   MOST_QUESTIONS,
   nextQuestion,
   questionWorth,
+  remediesForBoth,
   remediesOf,
   remedyCost,
   toAsk,
+  whenItWorked,
 } from './next-question';
 export { type NoisyOr, defectChance, firedGiven, moreThanOne } from './noisy-or';
+export { CALLER_SEES, type CallAnswer, type CallSaid, type CallerSees, callAnswer } from './phone-card';
 export {
   ANOTHER_CAUSE,
   BELIEF,

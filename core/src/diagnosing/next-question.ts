@@ -64,6 +64,35 @@ export const remediesOf = (
     .map((remedy) => remedyCost(remedy, shares, redo_min))
     .sort((a, b) => a.cost_min - b.cost_min || (a.id < b.id ? -1 : 1));
 
+/** Remedies where two causes fired together: each must be mended, by the one remedy. */
+export const remediesForBoth = (
+  { causes, remedies }: LookTable,
+  both: readonly string[],
+  redo_min: number,
+): readonly CostlyRemedy[] =>
+  remedies
+    .map(({ id, cost_min, cures }) => {
+      const chance = causes.reduce(
+        (all, cause, index) => (both.includes(cause.id) ? all * (cures[index] ?? 0) : all),
+        1,
+      );
+      return { id, chance, cost_min: cost_min + (1 - chance) * redo_min };
+    })
+    .sort((a, b) => a.cost_min - b.cost_min || (a.id < b.id ? -1 : 1));
+
+/** Shares of the named causes once a remedy has worked; undefined: it is none of the table. @source Bayes */
+export function whenItWorked(
+  { remedies }: LookTable,
+  shares: readonly number[],
+  remedy: string,
+): readonly number[] | undefined {
+  const own = remedies.find(({ id }) => id === remedy);
+  if (own === undefined) return undefined;
+  const cures = [...own.cures, sum(own.cures) / own.cures.length];
+  const joint = shares.map((share, cause) => share * (cures[cause] ?? 0));
+  return joint.map((one) => one / sum(joint));
+}
+
 const leastCost = (table: LookTable, shares: readonly number[], redo_min: number): number =>
   remediesOf(table, shares, redo_min)[0]?.cost_min ?? redo_min;
 

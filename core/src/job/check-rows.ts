@@ -131,5 +131,7 @@ export interface CauseCase {
   /** Null: nobody knows yet. */
   readonly confirmed: string | null;
   readonly how: (typeof CONFIRMED_HOW)[number] | null;
+  /** What mended it, where that is how it is known; null: nothing did, or nobody said what. */
+  readonly remedy: string | null;
   readonly said: Signed | null;
 }

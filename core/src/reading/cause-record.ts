@@ -1,8 +1,15 @@
+import { newSunBook } from '../choosing';
+import { directSun, sunTrack } from '../climate';
+import { caseOfRows } from '../day';
 import type { DiagnosedLook, MarkLook, RowOf } from '../job';
 import { boundsOf, sidesOf, wayToSide } from '../strokes';
 import { isLaidWet } from '../ways';
+import { presentOf } from './cause-present';
 import type { JobView } from './job-view';
 import { type JudgedMark, type JudgedSurface, laidAt } from './marks';
+import { USUAL_AIR } from './readiness';
+import { slipBoundsOf } from './slip';
+import { surfaceRowsOf } from './surface';
 
 /** What the rows of a job know of a mark before anybody is asked. */
 export interface SeenOnMark {
@@ -15,6 +22,9 @@ export interface SeenOnMark {
 export interface JudgedAt extends JudgedSurface {
   readonly now_ms: number;
 }
+
+/** Work that took longer was not done in one go. */
+const WORK_MS = 10 * 3_600_000;
 
 type Answers = Readonly<Record<string, string | undefined>>;
 
@@ -53,7 +63,7 @@ export function seenOnMark(view: JobView, own: JudgedMark, judged: JudgedAt): Se
     seen: Object.fromEntries(
       Object.entries(answers).filter((entry): entry is [string, string] => entry[1] !== undefined),
     ),
-    present: {},
+    present: presentOf(view, look, film, judged),
   };
 }
 
@@ -81,15 +91,18 @@ const BY_LOOK: Readonly<
     neighbours: neighboursOf(view, own.mark),
   }),
   dryBubbles: (view, { mark }) => ({
+    pattern: DRY_PATTERN[mark.tests.shape],
+    paintAge: paintOf(view, mark),
     surfaceTemp: groundOf(view, mark),
     postHeatReading: postHeatOf(view, mark),
   }),
   liftingEdge: (view, own, judged) => ({
+    mix: mixOf(view, own.mark),
     temp: groundOf(view, own.mark),
     where: isAtCorner(own, judged) ? 'corner or turn' : undefined,
   }),
   finger: (_view, own, judged) => ({ place: sideOf(own, judged) }),
-  crease: (view, { mark }) => ({ people: peopleOf(view, mark) }),
+  crease: (view, { mark }) => ({ people: peopleOf(view, mark), sunOrDry: sunOf(view, mark) }),
   scratch: (_view, own) => ({
     side:
       own.mark.look === 'film scratch'
@@ -111,6 +124,11 @@ const PATTERN: Readonly<Record<string, string>> = {
   'in a line along strokes': 'line between strokes',
   'joined to an edge': 'band along an edge',
 };
+const DRY_PATTERN: Readonly<Record<string, string>> = {
+  alone: 'scattered',
+  'in a line along strokes': 'lines between strokes',
+};
+const PAINT: Readonly<Record<string, string>> = { 'under 30 days': 'under 30 days', older: 'over 30 days' };
 const WARM: Readonly<Record<string, string>> = {
   smaller: 'smaller day by day',
   'the same': 'same',
@@ -187,4 +205,46 @@ function peopleOf(view: JobView, mark: RowOf<'mark'>): string | undefined {
   const crews = view.workOf(film?.id ?? '').map(({ people }) => people.length);
   const most = Math.max(0, ...crews);
   return most === 0 ? undefined : most > 1 ? 'enough hands' : undefined;
+}
+
+function paintOf(view: JobView, { surfaceId }: RowOf<'mark'>): string | undefined {
+  const wall = view.wallFactsOf(surfaceId);
+  return wall === undefined ? undefined : wall.paint === 'none' ? 'not paint' : PAINT[wall.paintAge];
+}
+
+/** Soap in what was sprayed, against what is too rich for laying film. */
+function mixOf(view: JobView, mark: RowOf<'mark'>): string | undefined {
+  const soaps = view.workOf(filmOf(view, mark)?.id ?? '').flatMap(({ mix }) => {
+    const percent = /(\d+(?:\.\d+)?) % soap/.exec(mix)?.[1];
+    return percent === undefined ? [] : [Number(percent) / 100];
+  });
+  if (soaps.length === 0) return undefined;
+  return Math.max(...soaps) > slipBoundsOf(view).rich ? 'rich' : 'lean or right';
+}
+
+/** Whether the sun could reach the glass while it was worked on, by geometry; without hours it is unknown. */
+function sunOf(view: JobView, mark: RowOf<'mark'>): string | undefined {
+  const film = filmOf(view, mark);
+  const surface = view.surfaceById.get(mark.surfaceId);
+  if (film === undefined || surface === undefined) return undefined;
+  const times = view
+    .workOf(film.id)
+    .flatMap(({ startedAt, doneAt }) => [startedAt, doneAt].filter((at) => at !== null))
+    .map((at) => Date.parse(at));
+  if (times.length < 2) return undefined;
+  const [from_ms, to_ms] = [Math.min(...times), Math.max(...times)];
+  // Work over several days says nothing of the hour in which the film was laid.
+  if (to_ms - from_ms > WORK_MS) return undefined;
+  const { own, unknown } = caseOfRows(
+    surfaceRowsOf(view, surface),
+    film.side,
+    undefined,
+    USUAL_AIR,
+    newSunBook(),
+  );
+  if (unknown.includes('the bearing of the surface') || unknown.includes('where on earth the place is'))
+    return undefined;
+  const isSunny =
+    own.facing !== null && directSun(sunTrack(own.place, from_ms, to_ms), own.facing, 'seen').length > 0;
+  return isSunny ? 'sun or warm glass' : 'wet and shaded';
 }

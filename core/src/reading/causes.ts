@@ -1,99 +1,80 @@
 import {
-  ANOTHER_CAUSE,
   type CauseShare,
-  type CostlyRemedy,
+  type Diagnosis,
   type DiagnosisAsked,
-  type EvidenceRow,
-  type Explained,
   LOOK_TABLES,
-  capOf,
-  capped,
-  chancesOf,
-  explained,
-  moreThanOne,
-  named,
-  nextQuestion,
-  posteriorOf,
-  remediesOf,
-  toAsk,
+  diagnose,
+  whenItWorked,
 } from '../diagnosing';
-import type { DiagnosedLook, RowOf } from '../job';
+import type { CauseCase, DiagnosedLook, RowOf } from '../job';
 import { type JudgedAt, seenOnMark } from './cause-record';
+import type { CaseOfShop } from './job-rows';
 import type { JobView } from './job-view';
 import type { JudgedMark } from './marks';
 import { workStepsOf } from './work';
 
 /** What is known of why a mark is there. */
-export interface CauseHere {
+export interface CauseHere extends Diagnosis {
   readonly look: DiagnosedLook;
-  readonly row: RowOf<'causeCase'> | undefined;
-  readonly asked: DiagnosisAsked;
+  readonly row: CaseAnswers | undefined;
   /** What the job's own record says, by evidence. */
   readonly known: Readonly<Record<string, string>>;
-  /** The first three, as sure as may be said. */
-  readonly shown: readonly CauseShare[];
-  /** All, another cause last, as reckoned. */
-  readonly raw: readonly number[];
-  readonly says: 'probably' | 'probably two together' | 'cannot say';
-  /** Why the first stands before the second. */
-  readonly why: Explained | undefined;
-  readonly next: EvidenceRow | undefined;
-  /** What else a person may say of it, though it is not worth asking. */
-  readonly more: readonly EvidenceRow[];
-  /** What only days to come can tell. */
-  readonly later: readonly EvidenceRow[];
-  readonly remedies: readonly CostlyRemedy[];
   /** A crack: nothing is judged, a licensed glazier decides. */
   readonly isGlass: boolean;
 }
 
+/** What a person said of why something is there, as far as it is kept. */
+export type CaseAnswers = Pick<CauseCase, 'answers' | 'confirmed' | 'how' | 'look'> & { readonly id: string };
+
 /** Where the minutes of a redo are not known: as in the model. */
 const USUAL_REDO_MIN = 150;
-/** A chance that several fired at once over this is said; our judgement (model 5.1). */
-const TWO_FROM = 0.3;
-/** Of causes nobody thought of. */
-const LEAK = 0.02;
-/** A first name less likely than that is no name. */
-const LEAST_SHARE = 0.25;
-const SHOWN = 3;
 const HALF = 0.5;
 
 /** Undefined: nothing is known of looks like that. */
 export function causeOf(view: JobView, own: JudgedMark, judged: JudgedAt): CauseHere | undefined {
   const found = seenOnMark(view, own, judged);
   if (found === undefined) return undefined;
-  const { look, seen: known, present } = found;
   const row = view.rows.causeCase.find(({ markIds }) => markIds.includes(own.mark.id));
-  const told = row?.look === look ? row.answers : [];
-  const confirmed = confirmedOf(view, look, row?.id);
-  const asked: DiagnosisAsked = {
-    ...{ table: LOOK_TABLES[look], present, confirmed },
-    seen: { ...known, ...Object.fromEntries(told.map(({ evidence, state }) => [evidence, state])) },
-  };
-  const raw = posteriorOf(asked);
-  const cases = Object.values(confirmed).reduce((sum, count) => sum + count, 0);
-  const shown = named(asked, capped(raw, capOf(cases))).slice(0, SHOWN);
-  const [first, second] = named(asked, raw);
-  const redo_min = redoMinutes(view, own.mark);
-  const next = nextQuestion(asked, redo_min, told.length);
-  return {
-    ...{ look, row, asked, known, shown, raw, says: saysOf(asked, first) },
-    why: first === undefined || second === undefined ? undefined : explained(asked, first.id, second.id),
-    next: asked.table.evidence.find(({ id }) => id === next?.id),
-    more: toAsk(asked).filter(({ id }) => id !== next?.id),
-    later: asked.table.evidence.filter(
-      ({ id, source }) => source === 'asked later' && asked.seen[id] === undefined,
-    ),
-    remedies: remediesOf(asked.table, raw, redo_min).filter(({ id }) => mayBeDone(id, asked, first)),
-    isGlass: look === 'glassCrack',
-  };
+  return causeBy({
+    ...{ look: found.look, known: found.seen, present: found.present },
+    row: row?.look === found.look ? row : undefined,
+    confirmed: countsOf(casesOf(view), found.look, row?.id),
+    redo_min: redoMinutes(view, own.mark),
+  });
 }
 
-function saysOf(asked: DiagnosisAsked, first: CauseShare | undefined): CauseHere['says'] {
-  if (first === undefined || first.id === ANOTHER_CAUSE || first.share < LEAST_SHARE) return 'cannot say';
-  const isTwo =
-    Object.keys(asked.seen).length === 0 && moreThanOne({ chances: chancesOf(asked), leak: LEAK }) > TWO_FROM;
-  return isTwo ? 'probably two together' : 'probably';
+/** The same of something that is in no job: all that is known of it is what somebody says. */
+export const causeApart = (
+  look: DiagnosedLook,
+  row: CaseAnswers | undefined,
+  cases: readonly CaseOfShop[],
+): CauseHere =>
+  causeBy({
+    ...{ look, known: {}, present: {}, row, redo_min: USUAL_REDO_MIN },
+    confirmed: countsOf(cases, look, row?.id),
+  });
+
+function causeBy({
+  look,
+  known,
+  present,
+  row,
+  confirmed,
+  redo_min,
+}: Pick<CauseHere, 'look' | 'known' | 'row'> &
+  Pick<DiagnosisAsked, 'present' | 'confirmed'> & { readonly redo_min: number }): CauseHere {
+  const told = row?.answers ?? [];
+  const asked: DiagnosisAsked = {
+    ...{ table: LOOK_TABLES[look], present, ...(confirmed === undefined ? {} : { confirmed }) },
+    seen: { ...known, ...Object.fromEntries(told.map(({ evidence, state }) => [evidence, state])) },
+  };
+  const own = diagnose(asked, redo_min, told.length);
+  const [first] = own.shown;
+  return {
+    ...{ ...own, look, row, known },
+    remedies: own.remedies.filter(({ id }) => mayBeDone(id, asked, first)),
+    isGlass: look === 'glassCrack',
+  };
 }
 
 /** Water is never pricked before its date: the hole stays (model 2.6). */
@@ -103,16 +84,37 @@ const mayBeDone = (remedy: string, { table, seen }: DiagnosisAsked, first: Cause
   first?.id === 'airNotWater' ||
   seen['ageVsBand'] === 'after band';
 
-/** Confirmed cases of a look in this job, by cause; what is only believed counts half. */
-function confirmedOf(
-  view: JobView,
+/** Of the shop, and those of this job as they stand now. */
+function casesOf(view: JobView): readonly CaseOfShop[] {
+  const own = view.rows.causeCase;
+  const here = new Set(own.map(({ id }) => id));
+  return [...(view.shop.experience?.cases ?? []).filter(({ id }) => !here.has(id)), ...own];
+}
+
+/**
+ * Confirmed cases of a look, by cause. One that is believed counts half; one known only because a remedy
+ * worked counts for each cause as likely as that remedy makes it.
+ */
+function countsOf(
+  cases: readonly CaseOfShop[],
   look: DiagnosedLook,
   but: string | undefined,
 ): Readonly<Record<string, number>> {
   const counts: Record<string, number> = {};
-  for (const { id, confirmed, how, look: of } of view.rows.causeCase) {
+  const count = (cause: string, weight: number): void => {
+    counts[cause] = (counts[cause] ?? 0) + weight;
+  };
+  for (const { id, confirmed, how, look: of, remedy, posterior } of cases) {
     if (confirmed === null || of !== look || id === but) continue;
-    counts[confirmed] = (counts[confirmed] ?? 0) + (how === 'believed' ? HALF : 1);
+    const weights =
+      how === 'remedy worked' && posterior !== null && remedy !== null
+        ? whenItWorked(LOOK_TABLES[look], posterior, remedy)
+        : undefined;
+    if (weights === undefined) count(confirmed, how === 'seen' ? 1 : HALF);
+    else
+      LOOK_TABLES[look].causes.forEach((cause, index) => {
+        count(cause.id, weights[index] ?? 0);
+      });
   }
   return counts;
 }

@@ -9,7 +9,16 @@ import {
   filmCourse,
 } from '../day';
 import type { ClimateYear, RowOf } from '../job';
-import { type Air, type DryHours, type DryStretch, stretchOf } from '../waiting';
+import {
+  type Air,
+  type DryHours,
+  type DryStretch,
+  type DryingFilm,
+  type LeftWater,
+  learnedWater,
+  stretchOf,
+  usualWater,
+} from '../waiting';
 import type { JobView } from './job-view';
 import { placesOutwards } from './place';
 import { USUAL_AIR } from './readiness';
@@ -59,7 +68,10 @@ export function filmDates(
   const { weather, indoor } = sky;
   return view.kept.of(
     `dates ${application.id}`,
-    [application, film, laidAt_ms, weather, indoor.air_C, indoor.humidity, ...ofSurface(view, surface)],
+    [
+      ...[application, film, laidAt_ms, weather, indoor.air_C, indoor.humidity, view.shop.experience],
+      ...ofSurface(view, surface),
+    ],
     () => {
       const nights = weather
         .filter(({ instant_ms }) => instant_ms >= laidAt_ms && instant_ms < laidAt_ms + TWO_DAYS_MS)
@@ -68,7 +80,7 @@ export function filmDates(
       const { known, after, from, unknown } = glass;
       return {
         ...filmCourse({
-          ...{ method: application.method, film, known },
+          ...{ method: application.method, film, known, water: waterLeft(view, film) },
           ...(after === undefined ? {} : { after }),
           outdoorLow_C: nights.length === 0 ? null : Math.min(...nights),
         }),
@@ -77,6 +89,13 @@ export function filmDates(
     },
   );
 }
+
+/** As our guess has it, moved by what became of the shop's own pockets under film of the family. */
+const waterLeft = (view: JobView, film: DryingFilm): LeftWater =>
+  learnedWater(
+    usualWater(film),
+    (view.shop.experience?.pockets ?? []).filter(({ family }) => family === film.family),
+  );
 
 /** The rows that decide how warm the glass of a surface is. */
 function ofSurface(view: JobView, surface: RowOf<'surface'> | undefined): readonly unknown[] {

@@ -27,6 +27,8 @@ const GUIDANCE: Source = {
 const LEFT_WATER_GM2 = { thin: 10, security: 20 } as const;
 /** Doubt of the water left and of the drop in vapour, as log-normal deviations. @source own judgement */
 const DOUBT = { water: 0.54, drop: 0.2 } as const;
+/** No band is narrower, however much was learned. */
+const LEAST_DOUBT = 0.3;
 const DAY_MIN = 1440;
 const DAY_H = 24;
 /** Air drier than that dries no sooner, by the makers' guidance: its least is 0.6 of the usual time. */
@@ -128,7 +130,7 @@ export function usualWater(film: DryingFilm): LeftWater {
 
 /** Doubt of a day of drying, as a log-normal deviation. */
 export const doubtOfDrying = (film: DryingFilm, { doubt }: LeftWater = usualWater(film)): number =>
-  Math.hypot(doubt, DOUBT.drop, vapourThrough(film).doubt);
+  Math.max(LEAST_DOUBT, Math.hypot(doubt, DOUBT.drop, vapourThrough(film).doubt));
 
 /** What must be driven through a film until so much water has left, kPa·days. */
 export const needOf = (film: DryingFilm, water_gm2: number): number =>

@@ -59,6 +59,7 @@ export {
   halfDryDay,
   mayDoWhen,
 } from './may-do';
+export { type PocketOfShop, learnedWater } from './learned-water';
 export { ROLL_FORMULAS, type RollWarming, rollWarming } from './roll';
 
 export { type Air, type Never, type Wait, type WaitKey, type WaitState, waitStateOf } from './wait';
