@@ -423,6 +423,7 @@ const samples = {
     posterior: [0.2, 0.8],
     confirmed: 'airNotWater',
     how: 'seen',
+    remedy: null,
     said: { personId: id, who: 'Robin', at: '2026-11-24T09:26:00.000Z' },
   },
   testPiece: {

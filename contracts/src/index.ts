@@ -36,6 +36,13 @@ export {
 } from './calls';
 export { type SaidOfIssue, saidOfIssue } from './said-of-issue';
 export { type FilmRow, filmBodySchema, filmFieldsSchema, filmListSchema, filmRowSchema } from './film';
+export {
+  type CaseApartRow,
+  type ExperienceOfShop,
+  caseApartBodySchema,
+  caseApartRowSchema,
+  experienceSchema,
+} from './experience';
 export { type ShelfRow, shelfBodySchema, shelfRowSchema } from './shelf';
 export { type SupplyRow, supplyBodySchema, supplyRowSchema } from './supply';
 export { type LearnedRow, learnedBodySchema, learnedRowSchema } from './learned';

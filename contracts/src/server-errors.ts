@@ -32,6 +32,8 @@ export type ServerErrorCode =
   | 'SHELF_CONFLICT'
   | 'SHRINK_NO_PLAN'
   | 'SHELF_UNKNOWN'
+  | 'CASE_CONFLICT'
+  | 'CASE_UNKNOWN'
   | 'LEARNED_UNKNOWN'
   | 'LEARNED_CONFLICT'
   | 'PHOTO_NOT_AN_IMAGE'
@@ -178,6 +180,16 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
     status: 409,
     title: 'There is no shrink plan of this film',
     remedy: 'Measure a sag across and one down; where measures contradict each other, see which in Survey.',
+  },
+  CASE_UNKNOWN: {
+    status: 404,
+    title: 'There is no such case',
+    remedy: 'Load the page again.',
+  },
+  CASE_CONFLICT: {
+    status: 409,
+    title: 'Someone else changed this case in the meantime',
+    remedy: 'Look at what stands there now, then decide.',
   },
   SHELF_UNKNOWN: {
     status: 404,

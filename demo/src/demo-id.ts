@@ -25,6 +25,7 @@ const ROOMS = {
   mark: 24,
   decision: 25,
   visit: 26,
+  causeCase: 27,
 } as const;
 
 /** A fixed UUIDv7 for the n-th demo row of a kind, so that links into the demo stay the same. */

@@ -1,8 +1,9 @@
 import type { Op } from '@yellow-pane/contracts';
+import { TABLE_VERSION } from '@yellow-pane/core/diagnosing';
 import { NEW_MARK, type MarkLook, type MarkVerdict, type RowOf, type VisitKind } from '@yellow-pane/core/job';
 import { RULE_SETS } from '@yellow-pane/core/judging';
 import { nmFromMm } from '@yellow-pane/core/quantity';
-import { type JobView, markHash, roundHere, viewsOf } from '@yellow-pane/core/reading';
+import { type JobView, causeApart, markHash, roundHere, viewsOf } from '@yellow-pane/core/reading';
 import { demoId } from './demo-id';
 import { viewOfOps } from './rows-of-ops';
 
@@ -92,6 +93,7 @@ export function summitCheckOps(made: readonly Op[]): readonly Op[] {
     ...LOOKED_AT.flatMap((at, n) => roundOps(view, n, at)),
     ...SEEN.flatMap((own, n) => markOps(own, n)),
     ...visitOps(),
+    causeOp(),
   ];
 }
 
@@ -146,6 +148,22 @@ function markOps(own: Seen, n: number): readonly Op[] {
       },
     },
   ];
+}
+
+/** Why an edge of the second window lifted: found out when it was put right. */
+function causeOp(): Op {
+  const answers = [{ evidence: 'feel', state: 'gritty or rubbery' }];
+  const own = { id: '', look: 'liftingEdge', answers, confirmed: null, how: null, remedy: null } as const;
+  return {
+    op: 'put',
+    table: 'causeCase',
+    id: demoId('causeCase', 1),
+    fields: {
+      ...{ markIds: [demoId('mark', 4)], look: 'liftingEdge', answers, tableVersion: TABLE_VERSION },
+      ...{ posterior: causeApart('liftingEdge', own, []).raw, confirmed: 'dirtOrSealant', how: 'seen' },
+      ...{ remedy: null, said: by('2026-06-20T10:05:00.000Z') },
+    },
+  };
 }
 
 /** Two that were made, and one that is due. */

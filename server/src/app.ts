@@ -8,6 +8,7 @@ import type { Backups } from './backup/backups';
 import { backupRoutes } from './features/backups/routes';
 import { StandIns, benchRoutes } from './features/bench/routes';
 import { changeRoutes } from './features/changes/routes';
+import { causeRoutes } from './features/causes/routes';
 import { checkRoutes } from './features/check/routes';
 import { cutPlanRoutes } from './features/cut-plans/routes';
 import { ChangeFeed } from './features/events/change-feed';
@@ -139,6 +140,7 @@ function routesOf(
     learnedRoutes({ db, clock }),
     curvedRoutes({ db }),
     shelfRoutes({ db, clock }),
+    causeRoutes({ db, clock, weather, thermometer: standIns.thermometer }),
     supplyRoutes({ db, clock }),
     stockRoutes({ db, clock }),
     reckonRoutes({ search }),

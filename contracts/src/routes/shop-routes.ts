@@ -5,6 +5,7 @@ import { learnedBodySchema, learnedRowSchema } from '../learned';
 import { supplyBodySchema, supplyRowSchema } from '../supply';
 import { madeBySchema } from '../primitives';
 import { peopleSchema, personBodySchema, personRowSchema } from '../person';
+import { caseApartBodySchema, caseApartRowSchema, experienceSchema } from '../experience';
 import { shelfBodySchema, shelfRowSchema } from '../shelf';
 import { forecastSchema } from '../weather';
 import { rollBodySchema, rollRowSchema, stockItemSchema } from '../stock';
@@ -99,6 +100,25 @@ export const SHOP_ROUTES: readonly Route[] = [
     says: 'Put a pane on the shelf, or change one with If-Match',
     body: shelfBodySchema,
     answer: shelfRowSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/experience',
+    says: 'What all jobs have shown: causes that were confirmed, pockets of water seen gone or still there',
+    answer: experienceSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/cases',
+    says: 'Why something is there that is in no job: work of others, calls',
+    answer: z.array(caseApartRowSchema),
+  },
+  {
+    method: 'put',
+    path: '/api/cases/{caseId}',
+    says: 'Keep a case that is in no job, or change one with If-Match',
+    body: caseApartBodySchema,
+    answer: caseApartRowSchema,
   },
   { method: 'get', path: '/api/films', says: 'The film catalogue', answer: filmListSchema },
   {

@@ -1,7 +1,14 @@
 import type { Signed } from './signed';
 
 /** From where a surface is looked at. */
-export const LOOK_VIEWS = ['square', 'from the left', 'from the right', 'edges', 'from behind'] as const;
+export const LOOK_VIEWS = [
+  'square',
+  'from the left',
+  'from the right',
+  'edges',
+  'from behind',
+  'warm air',
+] as const;
 export type LookView = (typeof LOOK_VIEWS)[number];
 
 /**
@@ -134,4 +141,10 @@ export interface CauseCase {
   /** What mended it, where that is how it is known; null: nothing did, or nobody said what. */
   readonly remedy: string | null;
   readonly said: Signed | null;
+}
+
+/** Why something is there that is in no job: work of others, or a call. */
+export interface CaseApart extends Omit<CauseCase, 'markIds' | 'said'> {
+  /** Whose work, where, what film: in a few words. */
+  readonly where: string;
 }

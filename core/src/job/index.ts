@@ -54,6 +54,7 @@ export type { FurrowForm, Part, PartKind } from './part';
 export type { Photo, PhotoSpot, PhotoSquare } from './photo';
 export {
   CONFIRMED_HOW,
+  type CaseApart,
   type CauseCase,
   DIAGNOSED_LOOKS,
   type DiagnosedLook,

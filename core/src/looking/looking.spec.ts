@@ -52,6 +52,16 @@ describe('was all of it looked at?', () => {
     expect(pieces).toHaveLength(10 + 3 * 4);
     expect(roundOf({ ...ASKED, isDark: true })).toHaveLength(10 + 4 * 4);
   });
+  it('with warm air first over all of it, in lanes of 300 mm, whole only once they are gone over', () => {
+    const warmed = { ...ASKED, isWarmed: true };
+    const lanes = roundOf(warmed).filter(({ view }) => view === 'warm air');
+    expect(lanes.map(({ number, width_mm }) => [number, width_mm])).toEqual(
+      [1, 2, 3, 4].map((n) => [n, 300]),
+    );
+    expect(roundOf(warmed)[0]?.view).toBe('warm air');
+    expect(lookedAt(warmed, all).isWhole).toBe(false);
+    expect(lookedAt(warmed, new Set([...all, ...lanes.map(pieceKey)])).isWhole).toBe(true);
+  });
   it('whole only when every strip of every view and every piece of the edges is ticked', () => {
     expect(lookedAt(ASKED, all)).toMatchObject({ isWhole: true });
     for (const view of LOOK_VIEWS.slice(0, 4)) {

@@ -29,11 +29,16 @@ export interface RoundAsked {
   readonly distance_mm: number;
   /** Looked at from behind too: light gaps show beside dark film. */
   readonly isDark: boolean;
+  /** Warm air goes over all of it first: what is not stuck rises. */
+  readonly isWarmed?: boolean;
 }
 
 /** Edges are gone round at such a distance, in pieces so long: model 4.4. */
 const EDGE_PIECE_MM = 500;
 const EDGE_DISTANCE_MM = 500;
+/** Warm air goes over the face in lanes so wide, so long a square metre: our guesses. */
+const WARM_LANE_MM = 300;
+const WARM_SECONDS_A_M2 = 60;
 /** Seconds a square metre and view: our guess (model 4.4). */
 const SECONDS_A_M2 = 20;
 /** Of half a metre of edge: our guess. */
@@ -41,12 +46,13 @@ const SECONDS_AN_EDGE = 4;
 const MM2_PER_M2 = 1e6;
 
 /**
- * The pieces of a round in order: edges, then the face in strips to and fro, square and from both sides, from
- * behind.
+ * The pieces of a round in order: warm air over all of it, where that is wanted; edges; then the face in strips
+ * to and fro, square and from both sides, from behind.
  */
-export function roundOf({ face, distance_mm, isDark }: RoundAsked): readonly LookPiece[] {
-  const strips = (view: LookView): readonly LookPiece[] => stripsOf(face, distance_mm, view);
+export function roundOf({ face, distance_mm, isDark, isWarmed = false }: RoundAsked): readonly LookPiece[] {
+  const strips = (view: LookView): readonly LookPiece[] => stripsOf(face, gazeStrip(distance_mm), view);
   return [
+    ...(isWarmed ? stripsOf(face, WARM_LANE_MM, 'warm air') : []),
     ...edgePieces(face),
     ...strips('square'),
     ...strips('from the left'),
@@ -55,9 +61,8 @@ export function roundOf({ face, distance_mm, isDark }: RoundAsked): readonly Loo
   ];
 }
 
-function stripsOf(face: Face, distance_mm: number, view: LookView): readonly LookPiece[] {
+function stripsOf(face: Face, strip: number, view: LookView): readonly LookPiece[] {
   const { left, right, bottom, top } = boundsOf(face);
-  const strip = gazeStrip(distance_mm);
   const count = stripsOver(top - bottom, strip);
   const width_mm = Math.min(strip, top - bottom);
   const pitch = count === 1 ? 0 : (top - bottom - width_mm) / (count - 1);
@@ -130,7 +135,10 @@ const strokeOf = (piece: LookPiece): Stroke =>
 export const pieceTime = ({ view, from, to, width_mm }: LookPiece): number =>
   view === 'edges'
     ? SECONDS_AN_EDGE
-    : (SECONDS_A_M2 * Math.hypot(to.x - from.x, to.y - from.y) * width_mm) / MM2_PER_M2;
+    : ((view === 'warm air' ? WARM_SECONDS_A_M2 : SECONDS_A_M2) *
+        Math.hypot(to.x - from.x, to.y - from.y) *
+        width_mm) /
+      MM2_PER_M2;
 
 /** How long a round takes, s. */
 export const roundTime = (area_m2: number, { isDark }: Pick<RoundAsked, 'isDark'>): number =>

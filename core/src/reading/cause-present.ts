@@ -7,12 +7,14 @@ import { doneSteps, workStepsOf } from './work';
 /** Nearer to what it must lap by, a hand laps enough. */
 const WITHIN_MM = 0.5;
 
-/** How far a step of the way was done: not part of this way, done, or left out of work that was handed over. */
+/**
+ * How far a step of the way was done: not part of this way, done, or left out of work that was handed over.
+ */
 type StepDone = 'not in this way' | 'done' | 'left out' | 'not known';
 
 /**
- * Causes of which the record of the job knows that they were there (1) or were not (0), by cause. What is said
- * here is no answer as well: it would count twice.
+ * Causes of which the record of the job knows that they were there (1) or were not (0), by cause. What is
+ * said here is no answer as well: it would count twice.
  */
 export function presentOf(
   view: JobView,
@@ -69,7 +71,9 @@ function stepOf(view: JobView, film: RowOf<'application'>): (part: string) => St
   };
 }
 
-/** Strokes planned with less lap than this hand needs leave a line; enough of it proves nothing of the hand. */
+/**
+ * Strokes planned with less lap than this hand needs leave a line; enough of it proves nothing of the hand.
+ */
 function plannedTooNarrow(view: JobView, film: RowOf<'application'>): number | undefined {
   const { lap, tool } = strokeToolOf(view, film);
   return lap !== undefined && tool.overlap_mm < lap.value - WITHIN_MM ? 1 : undefined;

@@ -24,7 +24,9 @@ export interface CauseHere extends Diagnosis {
 }
 
 /** What a person said of why something is there, as far as it is kept. */
-export type CaseAnswers = Pick<CauseCase, 'answers' | 'confirmed' | 'how' | 'look'> & { readonly id: string };
+export type CaseAnswers = Pick<CauseCase, 'answers' | 'confirmed' | 'how' | 'look' | 'remedy'> & {
+  readonly id: string;
+};
 
 /** Where the minutes of a redo are not known: as in the model. */
 const USUAL_REDO_MIN = 150;

@@ -34,7 +34,19 @@ export {
 export { filmWorth, newRollLength, orderKey, pricePerSquare, stockFilms, stockOfFilm } from './film-stock';
 export { offcutsLeft } from './offcuts';
 export { outlineOnPlan } from './flat-outline';
-export { type FilmOfShop, type JobRows, type PersonOfShop, type Shop, EMPTY_SHOP, jobRows } from './job-rows';
+export {
+  type CaseOfShop,
+  type Experience,
+  type FilmOfShop,
+  type JobRows,
+  type PersonOfShop,
+  type PocketSeen,
+  type Shop,
+  EMPTY_SHOP,
+  jobRows,
+} from './job-rows';
+export { inEnd } from './in-the-end';
+export { pocketsSeen } from './pockets-seen';
 export { JobView } from './job-view';
 export { airOf, briefFor, isOfVehicle, placesOutwards, standingPlace } from './place';
 export { handPlacedOf, handRollOf, keptOutline, turnedByHand } from './placed-by-hand';
@@ -60,7 +72,7 @@ export {
   marksJudged,
 } from './marks';
 export { type FaceOfSurface, faceOfSurface } from './face-of-surface';
-export { type CauseHere, causeOf } from './causes';
+export { type CaseAnswers, type CauseHere, causeApart, causeOf } from './causes';
 export { type JudgedAt, type SeenOnMark, seenOnMark } from './cause-record';
 export { type Checked, checkedOf, verdictOfSurface } from './checked';
 export { type OnFront, frontOf } from './front';

@@ -3,6 +3,7 @@ import { LOOK_VIEWS } from '../job';
 import { type LookPiece, type LookedAt, lookedAt, pieceKey, pieceTime, roundOf } from '../looking';
 import { RULES } from '../rules';
 import type { Face } from '../strokes';
+import { isLaidWet } from '../ways';
 import { faceOfSurface } from './face-of-surface';
 import type { JobView } from './job-view';
 
@@ -36,9 +37,12 @@ export function roundHere(view: JobView, surfaceId: string, set: RuleSet): Round
     face,
     distance_mm: inspection?.distance_mm ?? set.distance_m * 1000,
     isDark: inspection?.views.includes('from behind') ?? hasDarkFilm(view, surfaceId),
+    isWarmed: inspection?.views.includes('warm air') ?? wantsHeatSearch(view, surfaceId),
   };
-  const { distance_mm, isDark } = asked;
-  const pieces = view.kept.of(`round ${surfaceId}`, [face, distance_mm, isDark], () => roundOf(asked));
+  const { distance_mm, isDark, isWarmed } = asked;
+  const pieces = view.kept.of(`round ${surfaceId}`, [face, distance_mm, isDark, isWarmed], () =>
+    roundOf(asked),
+  );
   const isOfOtherMeasures = inspection !== undefined && inspection.inputsHash !== faceHash;
   const ticks = inspection === undefined || isOfOtherMeasures ? [] : view.ticksOf(inspection.id);
   const ticked = new Set(ticks.map(({ view: from, strip }) => pieceKey({ view: from, number: strip })));
@@ -59,4 +63,11 @@ const hasDarkFilm = (view: JobView, surfaceId: string): boolean =>
   view.applicationsOf(surfaceId).some(({ filmId }) => {
     const light = view.filmById.get(filmId)?.visibleTransmitted ?? null;
     return light !== null && light <= RULES.darkFilm.value;
+  });
+
+/** Vinyl laid dry, stretched or over old ground: what the sun would lift next week is found now. */
+const wantsHeatSearch = (view: JobView, surfaceId: string): boolean =>
+  view.applicationsOf(surfaceId).some(({ filmId, method }) => {
+    const family = view.filmById.get(filmId)?.family;
+    return (family === 'wrap' || family === 'decor') && !isLaidWet(method, family);
   });

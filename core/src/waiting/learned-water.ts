@@ -5,7 +5,9 @@ import type { LeftWater } from './drying';
 /** One pocket says so much, as a log-normal deviation (model 2.5, our guess). */
 const OF_ONE_POCKET = 0.3;
 
-/** A pocket of the shop's own: so much water had left through the film when it was seen, gone or still there. */
+/**
+ * A pocket of the shop's own: so much water had left through the film when it was seen, gone or still there.
+ */
 export interface PocketOfShop {
   readonly left_gm2: number;
   readonly isGone: boolean;
@@ -14,7 +16,8 @@ export interface PocketOfShop {
 /**
  * Water left under film, as the shop's own pockets teach it: one seen gone is a measurement, one still there
  * says only that there was more.
- * @source normal update of the logarithm; for one still there the moments of a normal law cut off (closed forms)
+ * @source normal update of the logarithm; for one still there the moments of a normal law cut off (closed
+ * forms)
  */
 export function learnedWater(first: LeftWater, pockets: readonly PocketOfShop[]): LeftWater {
   let [mean, variance] = [Math.log(first.value), first.doubt ** 2];

@@ -110,6 +110,7 @@ export const causeCase = pgTable(
     posterior: jsonb().$type<CauseCase['posterior']>(),
     confirmed: text(),
     how: text().$type<NonNullable<CauseCase['how']>>(),
+    remedy: text(),
     said: jsonb().$type<CauseCase['said']>(),
   },
   (t) => [index('cause_case_job').on(t.jobId, t.id)],

@@ -49,6 +49,7 @@ const LANDED: Readonly<Record<string, string>> = {
   '0030_check.sql': 'b08a60de577b0dc4ff824bc39261d14b86d8b0d75988dcaf3789765d774266d7',
   '0031_causes.sql': 'dd8697ec23833b400313420bac95c05107c9dcb6d6b3a184b441500ce1b8a7b6',
   '0032_climate.sql': '46742211710735e45deb54522603dd77b076681678511717a1ce642495317dca',
+  '0033_cases_apart.sql': '9e5714c84b3f6aea5b586e7f254d3e94b04274e11bb1ceaba83957b04c8bdb19',
 };
 
 describe('may a migration be changed once it has landed?', () => {

@@ -147,6 +147,7 @@ export {
   workRecord,
 } from './fit-tables';
 export { person } from './people-tables';
+export { caseApart } from './case-tables';
 export { shelfPane } from './shelf-tables';
 export { film, filmSheet, filmWidth, roll } from './film-tables';
 export { seamChoice, jobAllowance, cutPlan, cutRoll, cutPiece, offcut, stockTake } from './cutting-tables';

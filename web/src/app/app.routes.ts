@@ -33,6 +33,11 @@ export const routes: Routes = [
     loadComponent: async () => (await import('./stock/stock-page')).StockPage,
   },
   {
+    path: 'why',
+    title: shellWords.whyTitle,
+    loadComponent: async () => (await import('./causes/why-page')).WhyPage,
+  },
+  {
     path: 'bench',
     title: shellWords.benchTitle,
     loadComponent: async () => (await import('./bench/bench')).Bench,

@@ -3,6 +3,7 @@ import type { RowOf } from '@yellow-pane/core/job';
 import type { SurfaceCheck } from '@yellow-pane/core/measure';
 import { JobView, briefFor, checkOf, determinedWithin_mm } from '@yellow-pane/core/reading';
 import { Catalogue } from '../catalogue/catalogue';
+import { ExperienceBook } from '../catalogue/experience-book';
 import { People } from '../catalogue/people';
 import { LearnedFigures } from '../catalogue/learned-figures';
 import { JobDesk } from './job-desk';
@@ -15,10 +16,13 @@ export class JobReading {
   readonly #catalogue = inject(Catalogue);
   readonly #learned = inject(LearnedFigures);
   readonly #people = inject(People);
+  readonly #experience = inject(ExperienceBook);
   #before: JobView | undefined;
 
   readonly view = computed(() => {
+    const experience = this.#experience.known();
     const shop = {
+      ...(experience === undefined ? {} : { experience }),
       films: this.#catalogue.films(),
       learned: this.#learned.figures(),
       people: this.#people.people(),

@@ -1,4 +1,6 @@
 import type {
+  CaseApartRow,
+  ExperienceOfShop,
   AcceptedChange,
   Change,
   ComeAndLook,
@@ -26,7 +28,7 @@ import type {
   WaitOfJob,
   WeatherScenario,
 } from '@yellow-pane/contracts';
-import type { Film, Person, Roll, ShelfPane } from '@yellow-pane/core/job';
+import type { CaseApart, Film, Person, Roll, ShelfPane } from '@yellow-pane/core/job';
 import { MOST_OPS } from '@yellow-pane/contracts/limits';
 
 /** The server said no, in its own words. */
@@ -163,6 +165,13 @@ export const api = {
     ask<ShelfRow>(
       `/api/shelf/${id}`,
       json('PUT', { ...by, pane, removed }, version === undefined ? {} : { 'If-Match': `"${version}"` }),
+    ),
+  experience: () => ask<ExperienceOfShop>('/api/experience'),
+  casesApart: () => ask<readonly CaseApartRow[]>('/api/cases'),
+  saveCaseApart: (id: string, by: MadeBy, own: CaseApart, { version, removed = false }: ShelfSaving) =>
+    ask<CaseApartRow>(
+      `/api/cases/${id}`,
+      json('PUT', { ...by, case: own, removed }, version === undefined ? {} : { 'If-Match': `"${version}"` }),
     ),
   supplies: () => ask<readonly SupplyRow[]>('/api/supplies'),
   saveSupply: ({ key, version }: SupplyRow, have: number, by: MadeBy) =>

@@ -15,6 +15,7 @@ import { RouterLink, RouterOutlet } from '@angular/router';
 import { NgIcon, provideIcons } from '@ng-icons/core';
 import { lucideRedo2, lucideTextSearch, lucideUndo2 } from '@ng-icons/lucide';
 import { Catalogue } from '../catalogue/catalogue';
+import { ExperienceBook } from '../catalogue/experience-book';
 import { LearnedFigures } from '../catalogue/learned-figures';
 import { JobDesk } from '../job/job-desk';
 import { JobReading } from '../job/job-reading';
@@ -89,6 +90,7 @@ export class JobShell {
     });
     void catalogue.load();
     void inject(LearnedFigures).load();
+    void inject(ExperienceBook).load();
     inject(DestroyRef).onDestroy(() => {
       this.desk.close();
     });

@@ -7,8 +7,6 @@ import type {
   PocketTests,
   SetOfRules,
 } from '@yellow-pane/core/job';
-import type { CauseHere, DaysFrom, NotOrdinary } from '@yellow-pane/core/reading';
-import type { MayDo, MayKey } from '@yellow-pane/core/waiting';
 import type { Figure } from './messages';
 
 const STAND: Readonly<Record<LookView, (distance: string, light: string) => string>> = {
@@ -18,6 +16,8 @@ const STAND: Readonly<Record<LookView, (distance: string, light: string) => stri
   'from the right': (distance, light) => `${distance} off, 45° from the right; ${light}.`,
   'from behind': (distance) =>
     `${distance} off, from the other side, against the light: gaps beside dark film.`,
+  'warm air': () =>
+    'Warm air over this lane, the gun always moving: what rises is a mark. Hot: no bare hand behind it, and test first what paint or plastic lies below.',
 };
 const PIECE: Readonly<Record<LookView, string>> = {
   edges: 'Edge, piece',
@@ -25,6 +25,7 @@ const PIECE: Readonly<Record<LookView, string>> = {
   'from the left': 'From the left, strip',
   'from the right': 'From the right, strip',
   'from behind': 'From behind, strip',
+  'warm air': 'Heat search, lane',
 };
 
 const SEEN_BY: Readonly<Record<Mark['from'], string>> = {
@@ -32,32 +33,6 @@ const SEEN_BY: Readonly<Record<Mark['from'], string>> = {
   check: 'Seen at Check,',
   phone: 'Told on the phone,',
   customer: 'Seen by the customer,',
-};
-
-const MAY_DO: Readonly<Record<MayKey, { readonly word: string; readonly hand: string }>> = {
-  'judge dirt': { word: 'Judge dirt, scratches, gaps, creases', hand: '' },
-  'press again': { word: 'Press again, warm an edge', hand: '' },
-  'edge tape off': { word: 'Take edge tape off', hand: ', edge blotted dry, film cool' },
-  'hardware back': { word: 'Put hardware back', hand: '' },
-  'sealant back': { word: 'Put sealant back', hand: ', blotted dry' },
-  'soft cloth': { word: 'Wipe with a soft damp cloth', hand: '' },
-  wash: { word: 'Wash the face, never with ammonia or a blade', hand: '' },
-  'judge for good': { word: 'Judge pockets for good', hand: '' },
-};
-const RESTS_ON: Readonly<Record<DaysFrom, string>> = {
-  forecast:
-    'By the forecast; the days after it are taken to be like it. A climate typed in Survey is better.',
-  climate: 'By the climate of the place, month by month.',
-  'forecast, then climate': 'By the forecast, then by the climate of the place, month by month.',
-  room: 'By the air of the room: no sun comes here.',
-  nothing: 'By custom alone.',
-};
-const AGAINST: Readonly<Record<NotOrdinary, string>> = {
-  large: 'it is large',
-  'in a line along strokes': 'it lies in a line along strokes',
-  'joined to an edge': 'it is joined to an edge',
-  'brown or white rim': 'it has a rim',
-  'past its date': 'it is past its date',
 };
 
 /** A letter each, for hands that stay on the keys. */
@@ -246,29 +221,6 @@ export const checkWords = {
   driesByCustom: (date: string) => `Pockets may dry until ${date}, 30 days by custom.`,
   driesNever: (month: string) =>
     `Pockets do not dry as glass and air are now: it goes on ${month === '' ? 'when the glass is warmer' : `from ${month}`}.`,
-  mayWhen: (film: string) => `${film}: what may be done when`,
-  may: MAY_DO,
-  noDayYet: (why: NonNullable<MayDo['noDay']>) => (why === 'not reckoned' ? 'unknown' : why),
-  fromDate: (date: string) => `from ${date}`,
-  untilDate: (date: string) => `until ${date}`,
-  atOnce: 'at once',
-  datesRestOn: (from: DaysFrom, unknown: readonly string[]) =>
-    from === 'nothing' && unknown.length > 0
-      ? `By custom alone. To reckon it with this glass, say ${unknown.join(', ')}.`
-      : RESTS_ON[from],
-  whyThen: 'Why then: the curve and the sums',
-  chartOfDrying: 'Water left under the film and bond reached, day by day',
-  waterLeft: 'even water left',
-  pocketLeft: 'pocket left',
-  bondReached: 'bond reached',
-  daysAfter: 'days after it was laid',
-  percent: '%',
-  monthsDry: 'Drop in vapour pressure on an average day, kPa:',
-  monthDries: (month: string, drop_kPa: number) => `${month} ${drop_kPa.toFixed(2)}`,
-  pocketAt: (days: Figure, tenths: Figure) =>
-    `${days} days old: ${tenths} in 10 that it is ordinary drying, by its age alone.`,
-  pocketAgainst: (reasons: readonly NotOrdinary[]) =>
-    `No ordinary pocket: ${reasons.map((reason) => AGAINST[reason]).join(', ')}.`,
   laidDry: 'Laid dry: no water to wait for.',
   notLaid: 'Nothing is laid here yet.',
   marked: (tag: string) => `${tag}: a mark`,
@@ -294,27 +246,6 @@ export const checkWords = {
   beforeLaying: 'Seen before the film was laid: it belongs to the glass or the ground under it.',
   placeIt: 'Nobody has said where: tap the surface.',
   defectMap: 'Defect map (PDF)',
-  whyThere: 'Why is it there?',
-  glazierDecides: 'Stop: a licensed glazier decides. This explains, it blames nobody.',
-  causeIs: (cause: string, tenths: Figure) => `${cause} (${tenths} in 10)`,
-  causesAre: (says: CauseHere['says'], first: string, others: readonly string[]) =>
-    says === 'cannot say'
-      ? `Cannot say yet: ${[first, ...others].join(', ')}.`
-      : `${says === 'probably' ? 'Probably' : 'Probably two together, first'} ${first}. Then: ${others.join(', ')}.`,
-  answerSays: (question: string, answer: string, strength: string) => `${question} ${answer}: ${strength}.`,
-  answeredWith: (question: string, answer: string) => `${question} ${answer}.`,
-  nothingMoreToAsk: 'Nothing more is worth the asking.',
-  sayMore: 'Say what else is known',
-  takeAnswerBack: 'Take back',
-  whatMends: 'What mends it, by what it costs on average',
-  remedyIs: (remedy: string, tenths: Figure, minutes: Figure) =>
-    `${remedy}: helps ${tenths} in 10, about ${minutes} min with the redo where it does not.`,
-  lookLater: (question: string, states: string) => `Later: ${question} ${states}.`,
-  itWas: 'What it was in the end',
-  ourJudgement:
-    'Chances are our judgement, to order questions; confirmed causes overwrite them. Never surer than 8 in 10 while few are confirmed.',
-  causeAnswered: (number: Figure) => `Mark ${number}: why it is there`,
-  causeConfirmed: (number: Figure) => `Mark ${number}: what it was`,
   photoOfMark: 'Take a picture of it',
   photosOfMark: 'Pictures of this mark',
   photoFrom: (day: string) => `Picture of ${day}`,

@@ -28,6 +28,7 @@ export const jobsWords = {
   typeJobName: 'Type what the job is called: a customer, a building, a vehicle.',
   yellowPane: 'Yellow Pane',
   besideJobs: 'Beside jobs',
+  why: 'Calls and causes',
   stock: 'Stock',
   films: 'Films',
   bench: 'Bench',

@@ -4,6 +4,7 @@ export const shellWords = {
   jobsTitle: 'Jobs · Yellow Pane',
   filmsTitle: 'Films · Yellow Pane',
   stockTitle: 'Stock · Yellow Pane',
+  whyTitle: 'Calls and causes · Yellow Pane',
   benchTitle: 'Bench · Yellow Pane',
   settingsTitle: 'Settings · Yellow Pane',
   nothingHereTitle: 'Nothing here · Yellow Pane',

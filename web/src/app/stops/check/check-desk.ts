@@ -116,7 +116,11 @@ export class CheckDesk {
     });
   }
 
-  add(at: Spot, look: Mark['look'] = 'not said'): string | undefined {
+  /** @param look what it is; left out: what rises under warm air is air, else nobody has said */
+  add(
+    at: Spot,
+    look: Mark['look'] = this.round()?.next?.view === 'warm air' ? 'air bubble' : 'not said',
+  ): string | undefined {
     const surface = this.surface();
     if (surface === undefined) return undefined;
     const id = newId();

@@ -16,6 +16,7 @@ import { VerdictBox } from '../../ui/verdict-box';
 import { VERDICT_SHAPES, VERDICT_TONES } from '../../ui/verdict-shapes';
 import { checkWords } from '../../words/check';
 import { BeforeAfter } from './before-after';
+import { CallHere } from './call-here';
 import { CheckDesk } from './check-desk';
 import { DatesHere } from './dates-here';
 import { FrontStates } from './front-states';
@@ -29,6 +30,7 @@ import { RulesPanel } from './rules-panel';
   selector: 'yp-check',
   imports: [
     BeforeAfter,
+    CallHere,
     DatesHere,
     FrontStates,
     LightHere,

@@ -6,7 +6,7 @@ import type { MayDo } from '@yellow-pane/core/waiting';
 import { JobClock } from '../../day/job-clock';
 import { ReadinessBook } from '../../day/readiness-book';
 import { StepTrace } from '../../ui/step-trace';
-import { checkWords } from '../../words/check';
+import { datesWords } from '../../words/dates';
 import { CheckDesk } from './check-desk';
 import { DryChart, type DryPoint } from './dry-chart';
 
@@ -25,7 +25,7 @@ const MOST_DAYS = 200;
   host: { class: 'block empty:hidden' },
 })
 export class DatesHere {
-  protected readonly words = checkWords;
+  protected readonly words = datesWords;
   readonly surface = input.required<RowOf<'surface'>>();
   readonly #desk = inject(CheckDesk);
   readonly #book = inject(ReadinessBook);
@@ -41,7 +41,7 @@ export class DatesHere {
         {
           ...{ id: application.id, dates, lines: this.#lines(dates), why: dates.clear?.why ?? [] },
           name: view.filmById.get(application.filmId)?.name ?? '',
-          rests: checkWords.datesRestOn(dates.from, dates.unknown),
+          rests: datesWords.datesRestOn(dates.from, dates.unknown),
           months: monthsOf(dates),
           never: dates.clear?.never == null ? '' : neverWords(dates.clear.never, dates.clear.goesOnMonth),
         },
@@ -66,21 +66,21 @@ export class DatesHere {
     const date = (days: number): string => this.#clock().dateOf(laidAt_ms + days * DAY_MS);
     return may.map((own) => ({
       key: own.key,
-      head: checkWords.may[own.key].word,
-      when: `${whenOf(own, date)}${checkWords.may[own.key].hand}`,
+      head: datesWords.may(own.key),
+      when: `${whenOf(own, date)}${datesWords.mayByHand(own.key)}`,
       source: own.source.kind,
     }));
   }
 }
 
 function whenOf({ from_days, until_days, noDay }: MayDo, date: (days: number) => string): string {
-  if (noDay !== null) return checkWords.noDayYet(noDay);
-  if (until_days !== null) return checkWords.untilDate(date(until_days));
-  return from_days === 0 ? checkWords.atOnce : checkWords.fromDate(date(from_days ?? 0));
+  if (noDay !== null) return datesWords.noDayYet(noDay);
+  if (until_days !== null) return datesWords.untilDate(date(until_days));
+  return from_days === 0 ? datesWords.atOnce : datesWords.fromDate(date(from_days ?? 0));
 }
 
 /** Months by whose climate it dries, each with its drop in vapour; none: there is no climate. */
 const monthsOf = ({ course }: FilmDates): readonly string[] =>
   course.flatMap(({ month, drop_kPa }) =>
-    month === null ? [] : [checkWords.monthDries(monthWord(month), drop_kPa)],
+    month === null ? [] : [datesWords.monthDries(monthWord(month), drop_kPa)],
   );

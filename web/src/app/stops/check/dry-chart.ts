@@ -10,7 +10,7 @@ import {
 } from '@angular/core';
 import type { Chart } from 'chart.js';
 import { Device } from '../../device/device';
-import { checkWords } from '../../words/check';
+import { datesWords } from '../../words/dates';
 
 /** Shares of water left under a film and of bond reached, so many days after the laying on. */
 export interface DryPoint {
@@ -31,7 +31,7 @@ const PERCENT = 100;
   host: { class: 'block relative h-56' },
 })
 export class DryChart {
-  protected readonly words = checkWords;
+  protected readonly words = datesWords;
   readonly points = input.required<readonly DryPoint[]>();
   protected readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
   readonly #theme = inject(Device).theme;
@@ -76,16 +76,16 @@ export class DryChart {
       type: 'line',
       data: {
         datasets: [
-          lineOf(checkWords.waterLeft, ({ water }) => water, []),
-          lineOf(checkWords.pocketLeft, ({ pocket }) => pocket, [2, 3]),
-          lineOf(checkWords.bondReached, ({ bond }) => bond, [6, 4]),
+          lineOf(datesWords.waterLeft, ({ water }) => water, []),
+          lineOf(datesWords.pocketLeft, ({ pocket }) => pocket, [2, 3]),
+          lineOf(datesWords.bondReached, ({ bond }) => bond, [6, 4]),
         ],
       },
       options: {
         animation: false,
         maintainAspectRatio: false,
         font: { family: style.fontFamily },
-        scales: { x: axis(checkWords.daysAfter), y: { ...axis(checkWords.percent), max: PERCENT } },
+        scales: { x: axis(datesWords.daysAfter), y: { ...axis(datesWords.percent), max: PERCENT } },
         plugins: { legend: { labels: { color: ink ?? '' } } },
       },
     });

@@ -21,6 +21,7 @@ import { type Fact, type FactChange, Facts } from '../../fields/facts';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
 import { LOOK_LETTERS, checkWords, pocketTests } from '../../words/check';
+import { datesWords } from '../../words/dates';
 import { CauseHere } from './cause-here';
 import { CheckDesk } from './check-desk';
 import { MarkPhotos } from './mark-photos';
@@ -122,8 +123,8 @@ export class MarkPanel {
     const own = judged === undefined ? undefined : pocketNow(this.one(), judged, this.#opened_ms);
     if (own === undefined) return undefined;
     return own.against.length > 0
-      ? checkWords.pocketAgainst(own.against)
-      : checkWords.pocketAt(Math.floor(own.age_days), inTenths(own.ordinary));
+      ? datesWords.pocketAgainst(own.against)
+      : datesWords.pocketAt(Math.floor(own.age_days), inTenths(own.ordinary));
   });
   protected readonly seenSays = computed(() => {
     const { from, firstSeenAt } = this.one().mark;
