@@ -138,7 +138,7 @@ test('the calendar is read back by an independent parser, and a new plan does no
       },
     },
   ]);
-  await expect(page.getByRole('group', { name: 'Visits' })).toContainText('Something else');
+  await expect(page.getByRole('group', { name: 'Visits' })).toContainText('Asked to come by');
   const [sheet] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('link', { name: 'Day sheet (PDF)' }).click(),

@@ -9,7 +9,7 @@ const REASONS: Readonly<Record<VisitKind, string>> = {
   'put back': 'Parts go back on',
   'warm the room': 'Keep the room warm',
   'put right': 'Put marks right',
-  other: 'Something else',
+  other: 'Asked to come by',
 };
 const MOST_TAGS = 8;
 

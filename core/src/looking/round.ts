@@ -46,8 +46,8 @@ const SECONDS_AN_EDGE = 4;
 const MM2_PER_M2 = 1e6;
 
 /**
- * The pieces of a round in order: warm air over all of it, where that is wanted; edges; then the face in strips
- * to and fro, square and from both sides, from behind.
+ * The pieces of a round in order: warm air over all of it, where that is wanted; edges; then the face in
+ * strips to and fro, square and from both sides, from behind.
  */
 export function roundOf({ face, distance_mm, isDark, isWarmed = false }: RoundAsked): readonly LookPiece[] {
   const strips = (view: LookView): readonly LookPiece[] => stripsOf(face, gazeStrip(distance_mm), view);

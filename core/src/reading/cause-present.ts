@@ -4,6 +4,8 @@ import type { JobView } from './job-view';
 import { strokeToolOf } from './stroke-tool';
 import { doneSteps, workStepsOf } from './work';
 
+/** Of work of which so many steps are ticked, what is not ticked was left out; our guess. */
+const TICKED_SHARE = 0.6;
 /** Nearer to what it must lap by, a hand laps enough. */
 const WITHIN_MM = 0.5;
 
@@ -62,7 +64,9 @@ const heatUsed = (stepDone: (part: string) => StepDone): number | undefined =>
 function stepOf(view: JobView, film: RowOf<'application'>): (part: string) => StepDone {
   const steps = workStepsOf(view, film);
   const done = doneSteps(view, film.id);
-  const isWhole = view.isHandedOver(film.id);
+  const ticked = steps.filter(({ step }) => stepStateOf(done.get(step)) === 'done').length;
+  // Who ticks only the end has left nothing out.
+  const isWhole = view.isHandedOver(film.id) && ticked >= TICKED_SHARE * steps.length;
   return (part) => {
     const own = steps.filter(({ step }) => step.includes(part));
     if (own.length === 0) return 'not in this way';

@@ -1,12 +1,15 @@
 import { describe, expect, it } from '@jest/globals';
-import { CUT_METHODS, NEW_MARK, NOT_TRIED, type RowOf } from '../job';
+import { LOOK_TABLES, posteriorOf } from '../diagnosing';
+import { CUT_METHODS, NEW_MARK, NOT_TRIED, NO_WALL_FACTS, type RowOf, STROKES_AS_RECKONED } from '../job';
 import { faceOf } from '../strokes';
 import { isLaidWet } from '../ways';
-import { causeOf } from './causes';
+import { causeApart, causeOf } from './causes';
 import { seenOnMark } from './cause-record';
-import { type JobRows, jobRows } from './job-rows';
+import { type CaseOfShop, type JobRows, jobRows } from './job-rows';
 import { JobView } from './job-view';
 import type { JudgedMark } from './marks';
+import { pocketNow } from './pocket-now';
+import { workStepsOf } from './work';
 
 const row = <Own>(own: object): Own => own as Own;
 const DAY_MS = 86_400_000;
@@ -102,8 +105,97 @@ describe('what does the record of a job know of a mark?', () => {
     expect(temp([reading(16)])).toBe('within sheet');
     expect(temp([])).toBeUndefined();
   });
+  it('paint, its age; soap in what was sprayed against what is too rich', () => {
+    const wall = (own: object) =>
+      seen(
+        { look: 'air bubble' },
+        1,
+        viewOf(
+          {
+            application: [
+              row({
+                id: 'A',
+                surfaceId: 'S',
+                filmId: 'F',
+                side: 'room',
+                method: 'textured wall',
+                schools: {},
+              }),
+            ],
+            wallFacts: [row({ id: 'N', surfaceId: 'S', ...NO_WALL_FACTS, ...own })],
+          },
+          { family: 'textured wall' },
+        ),
+      )?.seen['paintAge'];
+    expect(wall({ paintAge: 'under 30 days' })).toBe('under 30 days');
+    expect(wall({ paint: 'none' })).toBe('not paint');
+    expect(wall({})).toBeUndefined();
+    const mixed = (mix: string) =>
+      seen(
+        { look: 'edge lifts' },
+        1,
+        viewOf({
+          workRecord: [row({ id: 'W', applicationId: 'A', step: 'lay', doneAt: LAID, people: [], mix })],
+        }),
+      )?.seen['mix'];
+    expect(mixed('shrink outside, 4.00 % soap')).toBe('rich');
+    expect(mixed('as it was right, 0.78 % soap')).toBe('lean or right');
+    expect(mixed('')).toBeUndefined();
+  });
+  it('a cause the record knows of is there or not: the season, the lap that was planned, a step left out', () => {
+    const present = (look: string, rows: Partial<JobRows> = {}) =>
+      seen({ look }, 10, viewOf(rows))?.present ?? {};
+    expect(present('water pocket')).toMatchObject({ noDryingSeason: 0 });
+    const plan = (overlap_nm: number) =>
+      row<RowOf<'ownPlan'>>({
+        ...{ id: 'P', applicationId: 'A', kind: 'stroke', inputsHash: '' },
+        changes: { ...STROKES_AS_RECKONED, overlap_nm },
+      });
+    expect(present('water pocket', { ownPlan: [plan(5e6)] })['noOverlap']).toBe(1);
+    expect(present('water pocket', { ownPlan: [plan(60e6)] })['noOverlap']).toBeUndefined();
+    // Handed over with nothing but the handover ticked: nobody can tell what was left out.
+    expect(present('speck')).toEqual({});
+    const [film] = viewOf().applications;
+    const steps = film === undefined ? [] : workStepsOf(viewOf(), film);
+    const ticked = steps
+      .filter(({ step }) => !step.includes('clean'))
+      .map(({ step }) =>
+        row<RowOf<'workRecord'>>({
+          ...{ id: step, applicationId: 'A', step, doneAt: LAID },
+          people: [],
+          mix: '',
+        }),
+      );
+    expect(present('speck', { workRecord: ticked })).toEqual({ glassNotClean: 1 });
+    expect(present('edge lifts')['noPostHeat']).toBe(0);
+    expect(present('finger')).toEqual({ surplusNotShrunk: 0 });
+  });
   it('what nobody has named has no causes', () => {
     expect(seen({ look: 'not said' })).toBeUndefined();
+  });
+});
+
+describe('is a pocket still ordinary?', () => {
+  const now = (days: number, own: object = {}) =>
+    pocketNow(marked({ look: 'water pocket', ...own }), judged(days), at(days));
+  it('less likely the longer it is there: at half of its days nine in ten, past its date no longer', () => {
+    const chances = [3, 10, 23, 39].map((days) => now(days)?.ordinary ?? 0);
+    expect(chances.toSorted((a, b) => b - a)).toEqual(chances);
+    expect(chances[2]).toBeCloseTo((0.9 * 0.5) / (0.9 * 0.5 + 0.1), 12);
+    expect(now(39)?.against).toEqual([]);
+    expect(now(41)?.against).toEqual(['past its date']);
+  });
+  it('large, in a line, joined to an edge or with a rim it is none, however young', () => {
+    expect(now(2, { size_nm: 26e6 })?.against).toEqual(['large']);
+    expect(now(2, { size_nm: 24e6 })?.against).toEqual([]);
+    for (const shape of ['in a line along strokes', 'joined to an edge', 'brown or white rim'])
+      expect(now(2, { tests: { ...NOT_TRIED, shape } })?.against).toEqual([shape]);
+  });
+  it('nothing is said of other marks, of what is gone, or where nobody knows how long it takes', () => {
+    expect(now(2, { look: 'speck' })).toBeUndefined();
+    expect(now(2, { goneAt: LAID })).toBeUndefined();
+    const dry = { ...judged(2), drying: { ...judged(2).drying, half_days: null } };
+    expect(pocketNow(marked({ look: 'water pocket' }), dry, at(2))).toBeUndefined();
   });
 });
 
@@ -162,6 +254,51 @@ describe('why is it there?', () => {
     const share = (rows: readonly RowOf<'causeCase'>[]) => of(tests({}), { causeCase: rows })?.raw[3] ?? 0;
     expect(share(many)).toBeGreaterThan(share([]));
     expect(share([told([], { confirmed: 'edgeDrewIn', how: 'seen' })])).toBe(share([]));
+  });
+  it('cases of other jobs teach as those of this one; what is of this job counts once, as it stands here', () => {
+    const cases = Array.from({ length: 12 }, (_, n) => ({
+      ...{ id: `D${n}`, look: 'waterPocket', confirmed: 'edgeDrewIn', how: 'seen' },
+      ...{ remedy: null, posterior: null, tableVersion: 1 },
+    })) as readonly CaseOfShop[];
+    const rows = jobRows({ ...viewOf().rows });
+    const withShop = (own: readonly CaseOfShop[], causeCase: readonly RowOf<'causeCase'>[] = []) =>
+      causeOf(
+        new JobView({ ...rows, causeCase }, { ...viewOf().shop, experience: { cases: own, pockets: [] } }),
+        marked(tests({})),
+        judged(10),
+      )?.raw[3] ?? 0;
+    expect(withShop(cases)).toBeGreaterThan(withShop([]));
+    const here = told([], { id: 'D0', markIds: ['M2'], confirmed: 'edgeDrewIn', how: 'seen' });
+    expect(withShop(cases, [here])).toBeCloseTo(withShop(cases), 12);
+  });
+  it('known only because a remedy worked, a case counts for each cause as likely as that makes it', () => {
+    const table = LOOK_TABLES.waterPocket;
+    const [remedy] = table.remedies;
+    const worked = (own: object) =>
+      of(tests({}), {
+        causeCase: [
+          told([], {
+            ...{ id: 'C9', markIds: ['M9'], confirmed: 'softPressure', how: 'remedy worked' },
+            ...{ posterior: posteriorOf({ table, seen: {}, present: {} }), ...own },
+          }),
+        ],
+      });
+    const named = worked({ remedy: remedy?.id ?? '' })?.asked.confirmed ?? {};
+    expect(Object.values(named).reduce((sum, one) => sum + one, 0)).toBeLessThan(1);
+    expect(Object.keys(named).length).toBeGreaterThan(1);
+    expect(worked({ remedy: null })?.asked.confirmed).toEqual({ softPressure: 0.5 });
+  });
+  it('without a job the same tables answer by what is said alone', () => {
+    const own = causeApart('dryBubbles', undefined, []);
+    expect(own.shown).toHaveLength(3);
+    const told_ = {
+      ...{ id: 'x', look: 'dryBubbles', confirmed: null, how: null, remedy: null },
+      answers: [
+        { evidence: 'pattern', state: 'lines between strokes' },
+        { evidence: 'cameWith', state: 'sun or heat next day' },
+      ],
+    } as const;
+    expect(causeApart('dryBubbles', told_, []).shown[0]?.id).toBe('noOverlap');
   });
   it('a crack is explained and never judged: a licensed glazier decides', () => {
     const own = of({ look: 'crack' });
