@@ -11,6 +11,7 @@ import {
   secondStart,
   typingToFigure,
 } from './pages';
+import { causeRows } from './causes';
 import { checkRows } from './check';
 import { adjustThousand, checkPane, layOut } from './core';
 import { curvedRows } from './curved';
@@ -39,6 +40,7 @@ const benches: Readonly<Record<string, () => Promise<readonly Row[]>>> = {
   core: () => Promise.resolve([checkPane(), adjustThousand(), layOut()]),
   curved: () => Promise.resolve(curvedRows()),
   strokes: () => Promise.resolve(strokeRows()),
+  causes: () => Promise.resolve(causeRows()),
   check: checkRows,
   film: () => Promise.resolve(filmOnGlass()),
   hand: cuttingByHand,

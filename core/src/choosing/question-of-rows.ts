@@ -156,9 +156,17 @@ export function questionOf(rows: SurfaceRows, book: SunBook = newSunBook()): Fil
         ? null
         : (wall ?? { ...NO_WALL_FACTS, paint: surface.kind === 'fixture' ? 'none' : 'unknown' }),
     isRoomAssumed: brief.roomWidth_nm === null || brief.roomDepth_nm === null || brief.roomHeight_nm === null,
-    year: glass?.year ?? [],
+    get year() {
+      return glass?.year ?? [];
+    },
     coldOutdoor_C: glass?.situation.days[0]?.low_C ?? USUAL_TEMPERATURES.cold[0],
   };
+}
+
+/** Made when it is first asked for: many ask only about the glass, not about its sun. */
+function once<Value>(make: () => Value): () => Value {
+  let made: { readonly value: Value } | undefined;
+  return () => (made ??= { value: make() }).value;
 }
 
 function glassOf(
@@ -185,6 +193,8 @@ function glassOf(
   const heatOutlet = site?.heatOutlet ?? 'unknown';
   if (!isPartition && blind === 'unknown') assumed.push({ case: 'no blind close behind the glass' });
   if (!isPartition && heatOutlet === 'unknown') assumed.push({ case: 'no warm air on the glass' });
+  const suns = once(() => (isSunless ? [] : designSuns(days, chosen)));
+  const year = once(() => (isSunless ? [] : book.monthsFor(at).map((path) => monthOf(path, chosen))));
   const situation: GlassSituation = {
     bare: { ...bare, hasBlind: blind === 'close or closed' },
     treatments: rows.panes.map(({ treatment }) => treatment),
@@ -203,11 +213,18 @@ function glassOf(
     ],
     unknown,
     days,
-    suns: isSunless ? [] : designSuns(days, chosen),
+    get suns() {
+      return suns();
+    },
     facing: isPartition ? null : chosen,
     assumedPattern: shading !== null || isPartition ? null : 'one side 1/4',
   };
-  return { situation, year: isSunless ? [] : book.monthsFor(at).map((path) => monthOf(path, chosen)) };
+  return {
+    situation,
+    get year() {
+      return year();
+    },
+  };
 }
 
 /**

@@ -292,7 +292,7 @@ describe('why is it there?', () => {
     const own = causeApart('dryBubbles', undefined, []);
     expect(own.shown).toHaveLength(3);
     const told_ = {
-      ...{ id: 'x', look: 'dryBubbles', confirmed: null, how: null, remedy: null },
+      ...{ id: 'x', look: 'dryBubbles' as const, confirmed: null, how: null, remedy: null },
       answers: [
         { evidence: 'pattern', state: 'lines between strokes' },
         { evidence: 'cameWith', state: 'sun or heat next day' },
