@@ -1,6 +1,14 @@
 import { describe, expect, it } from '@jest/globals';
 import { LOOK_TABLES, posteriorOf } from '../diagnosing';
-import { CUT_METHODS, NEW_MARK, NOT_TRIED, NO_WALL_FACTS, type RowOf, STROKES_AS_RECKONED } from '../job';
+import {
+  CUT_METHODS,
+  DIAGNOSED_LOOKS,
+  NEW_MARK,
+  NOT_TRIED,
+  NO_WALL_FACTS,
+  type RowOf,
+  STROKES_AS_RECKONED,
+} from '../job';
 import { faceOf } from '../strokes';
 import { isLaidWet } from '../ways';
 import { causeApart, causeOf } from './causes';
@@ -299,6 +307,23 @@ describe('why is it there?', () => {
       ],
     } as const;
     expect(causeApart('dryBubbles', told_, []).shown[0]?.id).toBe('noOverlap');
+  });
+  it('answers that contradict each other, and nothing known at all: shares that make one, no NaN', () => {
+    for (const look of DIAGNOSED_LOOKS) {
+      const { evidence } = LOOK_TABLES[look];
+      const unknown = causeApart(look, undefined, []);
+      const contradicting = evidence.flatMap(({ id, states }, n) =>
+        [0, 1].map((turn) => ({ evidence: id, state: states[(n + turn) % states.length] ?? '' })),
+      );
+      const said = { id: 'x', look, answers: contradicting, confirmed: null, how: null, remedy: null };
+      for (const own of [unknown, causeApart(look, said, [])]) {
+        expect(own.raw.reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 9);
+        expect(own.raw.every((one) => Number.isFinite(one) && one >= 0)).toBe(true);
+        expect(own.shown.every(({ share }) => share <= 0.8 + 1e-12)).toBe(true);
+      }
+      const nothing = evidence.map(({ id }) => ({ evidence: id, state: 'not known' }));
+      expect(causeApart(look, { ...said, answers: nothing }, []).raw).toEqual(unknown.raw);
+    }
   });
   it('a crack is explained and never judged: a licensed glazier decides', () => {
     const own = of({ look: 'crack' });

@@ -114,6 +114,12 @@ describe('what is known of the glass decides on what the dates rest', () => {
     const cold = datesOf(viewOf(), { ...NO_SKY, weather: weather.slice(48) }, LAID + 48 * HOUR);
     expect(evenOf(later)).toBeCloseTo(evenOf(cold) ?? 0, 3);
   });
+  it('a film of which nobody knows what lets vapour through goes by what its family is made of', () => {
+    const open = film({ construction: null, permeability_gmm: null, vapourRate_gm2day: null });
+    const own = datesOf(viewOf({}, [open]), { ...NO_SKY, weather: hours(72) });
+    expect(own.clear?.likely).toBeGreaterThan(0);
+    expect(own.clear?.why.some(({ formula }) => formula === 'waiting.vapourThrough')).toBe(true);
+  });
   it('a film nobody knows has no dates', () => {
     expect(filmDates(viewOf({}, []), APPLICATION, LAID, NO_SKY)).toBeUndefined();
   });

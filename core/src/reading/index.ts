@@ -45,6 +45,7 @@ export {
   EMPTY_SHOP,
   jobRows,
 } from './job-rows';
+export { type AnewNeeds, anewNeeds } from './anew-needs';
 export { inEnd } from './in-the-end';
 export { pocketsSeen } from './pockets-seen';
 export { JobView } from './job-view';

@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { TABLE_VERSION } from '@yellow-pane/core/diagnosing';
 import type { CauseCase } from '@yellow-pane/core/job';
-import { type JudgedMark, causeOf } from '@yellow-pane/core/reading';
+import { type JudgedMark, anewNeeds, causeOf, filmOfMark } from '@yellow-pane/core/reading';
 import { CauseForm, type CauseSaid } from '../../causes/cause-form';
 import { WhoseHand } from '../../device/whose-hand';
 import { JobDesk } from '../../job/job-desk';
+import { StockHere } from '../../job/stock-here';
 import { causesWords } from '../../words/causes';
 import { CheckDesk } from './check-desk';
 
@@ -18,6 +19,9 @@ import { CheckDesk } from './check-desk';
       <details class="border-l-4 border-ink pl-3">
         <summary class="font-bold min-h-10 content-center cursor-pointer">{{ words.whyThere }}</summary>
         <yp-cause-form [here]="own" (said)="keep($event)" />
+        @if (anew(); as text) {
+          <p class="mt-1 leading-snug">{{ text }}</p>
+        }
       </details>
     }
   `,
@@ -28,6 +32,7 @@ export class CauseHere {
   readonly #desk = inject(CheckDesk);
   readonly #job = inject(JobDesk);
   readonly #hand = inject(WhoseHand);
+  readonly #stock = inject(StockHere);
   readonly #opened_ms = Date.now();
   readonly one = input.required<JudgedMark>();
   protected readonly here = computed(() => {
@@ -35,6 +40,21 @@ export class CauseHere {
     return judged === undefined
       ? undefined
       : causeOf(this.#desk.view(), this.one(), { ...judged, now_ms: this.#opened_ms });
+  });
+
+  /** What laying it anew would take, where its film is known. */
+  protected readonly anew = computed(() => {
+    const view = this.#desk.view();
+    const film = filmOfMark(view, this.one().mark);
+    const needs = film === undefined ? undefined : anewNeeds(view, film, this.#stock.items());
+    if (needs === undefined || this.here()?.isGlass === true) return undefined;
+    const [first] = needs.from;
+    return causesWords.anewTakes(
+      Math.round(needs.minutes),
+      needs.people,
+      first === undefined ? '' : first.item.label,
+      first?.isSameLot ?? false,
+    );
   });
 
   protected keep(said: CauseSaid): void {
