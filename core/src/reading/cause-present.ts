@@ -1,6 +1,6 @@
 import { type DiagnosedLook, type RowOf, stepStateOf } from '../job';
-import type { JudgedAt } from './cause-record';
 import type { JobView } from './job-view';
+import type { JudgedSurface } from './marks';
 import { strokeToolOf } from './stroke-tool';
 import { doneSteps, workStepsOf } from './work';
 
@@ -22,7 +22,7 @@ export function presentOf(
   view: JobView,
   look: DiagnosedLook,
   film: RowOf<'application'> | undefined,
-  { drying }: Pick<JudgedAt, 'drying'>,
+  { drying }: Pick<JudgedSurface, 'drying'>,
 ): Readonly<Record<string, number>> {
   if (film === undefined) return {};
   const stepDone = stepOf(view, film);
