@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { DEMO_JOB, expect, surface, test } from './house';
 
-const SHOP = ['/', '/films', '/stock', '/settings', '/bench', '/nowhere'];
+const SHOP = ['/', '/why', '/films', '/stock', '/settings', '/bench', '/nowhere'];
 const SHAPES = [22, 24, 25, 26].map((n) => `${DEMO_JOB}/survey/${surface(n)}`);
 const STOPS = ['survey', 'film', 'cut', 'day', 'fit', 'check', 'close'].map(
   (stop) => `${DEMO_JOB}/${stop}/${surface(stop === 'survey' ? 3 : 1)}`,
@@ -327,6 +327,21 @@ for (const [width, height] of SIZES)
     await page.getByText('The rules in full').click();
     await page.getByText('Before and after').click();
     await page.getByText('Light let through', { exact: true }).last().click();
+    expect(await inBothThemes(page)).toEqual([]);
+    expect((await overflow(page)).x).toBeLessThanOrEqual(0);
+  });
+
+for (const [width, height] of SIZES)
+  test(`a call and a cause at ${width}x${height}: nothing against them in both themes, nothing wider than the page`, async ({
+    page,
+  }) => {
+    await page.setViewportSize({ width, height });
+    await page.goto('/why');
+    await page.getByRole('button', { name: 'Bubbles, water or haze' }).click();
+    await page.getByRole('button', { name: 'under a week ago' }).click();
+    await page.getByRole('button', { name: 'No', exact: true }).click();
+    await page.getByRole('button', { name: 'edge that lifts' }).click();
+    await page.getByText('Say what else is known').click();
     expect(await inBothThemes(page)).toEqual([]);
     expect((await overflow(page)).x).toBeLessThanOrEqual(0);
   });
