@@ -49,7 +49,7 @@ export default {
       to: {
         path: '^node_modules/',
         pathNot:
-          '^node_modules/(ml-matrix|astronomy-engine|d3-polygon|polyclip-ts|@stdlib/stats-base-dists-(beta|chisquare|normal)-(quantile|cdf|pdf))/',
+          '^node_modules/(ml-matrix|astronomy-engine|d3-polygon|polyclip-ts|@stdlib/stats-base-dists-(beta|chisquare|normal|t)-(quantile|cdf|pdf))/',
       },
     },
     {

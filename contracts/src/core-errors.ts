@@ -125,6 +125,16 @@ export const CORE_ERRORS: Readonly<Record<CoreErrorCode, ErrorEntry>> = {
     title: 'The weather given cannot be',
     remedy: 'Correct the hour named, or go by the thermometer on site.',
   },
+  QUOTE_CASE: {
+    status: 422,
+    title: 'A quote cannot be reckoned from this',
+    remedy: 'Correct the figure named.',
+  },
+  QUOTE_MARGIN: {
+    status: 422,
+    title: 'No price keeps such a margin',
+    remedy: 'Give the margin as a share of the price, less than all of it.',
+  },
   CLIMATE_MONTHS: {
     status: 422,
     title: 'No climate is like this',

@@ -1,5 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
+import betaQuantile from '@stdlib/stats-base-dists-beta-quantile';
+import normalQuantile from '@stdlib/stats-base-dists-normal-quantile';
+import tQuantile from '@stdlib/stats-base-dists-t-quantile';
 import { type DiagnosedLook, MATERIAL_NOT_STATED } from './job';
 import {
   type Face,
@@ -35,6 +38,18 @@ import {
   questionWorth,
   remediesOf,
 } from './diagnosing';
+import {
+  type QuoteCase,
+  QuoteDraws,
+  type TimePrior,
+  type Used,
+  meanCost,
+  partsOf,
+  robustTimeLaw,
+  timeLaw,
+  timeNotOver,
+  workCostOver,
+} from './quoting';
 import {
   DRYING_FORMULAS,
   clearingDay,
@@ -126,6 +141,34 @@ const worthOf = (inputs: Inputs) => {
   if (row === undefined) throw new Error(`no evidence ${String(inputs['ask'])}`);
   return questionWorth(asked, row, number(inputs['redo_min'] ?? 150));
 };
+
+/** Money of a quote, as the paper has it; a chance that is certain is a Beta law of very many pieces. */
+function quoteOf({ fixed, labour, sdShared, rate, redo }: Inputs): QuoteCase {
+  const again = redo as { n: number; p: number; mean: number; sdLog: number } | undefined;
+  return {
+    ...{ fixed: number(fixed), rate: number(rate), shared: number(sdShared) },
+    work: (labour as readonly { median: number; sd: number }[]).map(({ median, sd }) => ({
+      median_min: median,
+      deviation: sd,
+    })),
+    chances:
+      again === undefined
+        ? []
+        : [
+            {
+              ...{ pieces: again.n, came: again.p * 1e9, not: (1 - again.p) * 1e9 },
+              ...{ mean: again.mean, deviation: again.sdLog, once: 0 },
+            },
+          ],
+  };
+}
+
+const usedOf = (own: Inputs): readonly [Used, Used] =>
+  (['plan', 'act'] as const).map((which) => ({
+    quantity: number(own[`${which}Qty`]),
+    use: number(own[`${which}Use`]),
+    price: number(own[`${which}Price`]),
+  })) as unknown as readonly [Used, Used];
 
 const ASKED: Readonly<Record<string, (inputs: Inputs, id: string) => unknown>> = {
   'see.min': ({ L_cdm2, contrast, factor }) => leastAngle(number(L_cdm2), number(contrast), number(factor)),
@@ -272,10 +315,48 @@ const ASKED: Readonly<Record<string, (inputs: Inputs, id: string) => unknown>> =
   'why.remedy': (inputs) =>
     remediesOf(diagnosisOf(inputs).table, posteriorOf(diagnosisOf(inputs)), number(inputs['redo_min']))[0]
       ?.cost_min,
+  'rate.pred': ({ X, y, prior, x, p }) =>
+    timeNotOver(
+      number(p),
+      x as readonly number[],
+      timeLaw(prior as TimePrior, X as readonly (readonly number[])[], y as readonly number[]),
+    ),
+  'rate.robust': ({ X, y, yClean, prior, x }) => {
+    const median = (times: unknown): number =>
+      timeNotOver(
+        0.5,
+        x as readonly number[],
+        robustTimeLaw(prior as TimePrior, X as readonly (readonly number[])[], times as readonly number[]),
+      );
+    return median(y) / median(yClean);
+  },
+  'rate.pool': ({ X, y, prior }) =>
+    timeLaw(prior as TimePrior, X as readonly (readonly number[])[], y as readonly number[]).m[0],
+  'rate.prior': ({ m0, v0, a0, b0, x }) =>
+    timeNotOver(0.5, x as readonly number[], timeLaw({ m0, v0, a0, b0 } as unknown as TimePrior, [], [])),
+  'rate.beta': ({ a, b, k, n, interval, end }) =>
+    betaQuantile(
+      (1 + (end === 'upper' ? 1 : -1) * number(interval)) / 2,
+      number(a) + number(k),
+      number(b) + number(n) - number(k),
+    ),
+  'num.t7': ({ p, df }) => tQuantile(number(p), number(df)),
+  'num.t20': ({ p, df }) => tQuantile(number(p), number(df)),
+  'num.n': ({ p }) => normalQuantile(number(p), 0, 1),
+  'quote.mean': (inputs) => meanCost(quoteOf(inputs)),
+  'quote.q': (inputs) => workCostOver(quoteOf(inputs), number(inputs['exceededWith'])),
+  'quote.redo': (inputs) => new QuoteDraws(quoteOf(inputs), 27, 60_000).over(number(inputs['exceededWith'])),
+  'var.qty': (inputs) => partsOf(...usedOf(inputs)).quantity,
+  'var.eff': (inputs) => partsOf(...usedOf(inputs)).efficiency,
+  'var.rate': (inputs) => partsOf(...usedOf(inputs)).rate,
+  'var.sum': (inputs) => {
+    const { quantity, efficiency, rate } = partsOf(...usedOf(inputs));
+    return quantity + efficiency + rate;
+  },
 };
 
-/** Not built yet: learning, quotes, accounts. */
-const TO_COME = /^(rate|chart|learn|quote|var|num|wilk)\b/;
+/** Not built yet: learning over jobs, practice. */
+const TO_COME = /^(rate\.(eb|greater|binom)|chart|learn|wilk)\b/;
 
 function meets(value: unknown, { id, expected, expectedRange, tolerance }: Check): boolean {
   if (expectedRange !== undefined)

@@ -28,6 +28,8 @@ export type CoreErrorCode =
   | 'CLIMATE_FACING'
   | 'CLIMATE_WEATHER'
   | 'CLIMATE_MONTHS'
+  | 'QUOTE_CASE'
+  | 'QUOTE_MARGIN'
   | 'WAITING_RANGE'
   | 'CURVED_RANGE'
   | 'SQUARING_TAPS'

@@ -1,0 +1,16 @@
+export { type Parts, type Used, costOf, isChance, partsOf } from './account';
+export { type TimeLaw, type TimePrior, robustTimeLaw, timeLaw, timeNotOver } from './predicted-time';
+export { type Taxed, inCurrency, priceFor, taxed } from './price';
+export {
+  DRAWS,
+  MOST_STEP_MIN,
+  type Moments,
+  QuoteDraws,
+  type QuoteCase,
+  type QuotedChance,
+  type QuotedWork,
+  meanCost,
+  minutesOf,
+  noneOf,
+  workCostOver,
+} from './quote-cost';

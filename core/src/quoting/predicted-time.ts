@@ -1,0 +1,89 @@
+import { Matrix, inverse } from 'ml-matrix';
+import quantile from '@stdlib/stats-base-dists-t-quantile';
+
+/** What is thought of how long work takes before any time was taken, as a normal-inverse-gamma law. */
+export interface TimePrior {
+  readonly m0: readonly number[];
+  /** Variances of the coefficients, in parts of the variance of a time. */
+  readonly v0: readonly number[];
+  readonly a0: number;
+  readonly b0: number;
+}
+
+/** The same after times were taken. */
+export interface TimeLaw {
+  readonly m: readonly number[];
+  readonly v: Matrix;
+  readonly a: number;
+  readonly b: number;
+}
+
+/**
+ * Work whose logarithm of time is linear in what is known of it, after some times.
+ * @param x a row a time taken: 1, logarithm of the size, hard or not, person, way
+ * @param y logarithms of the times; none: the prior, exactly
+ * @param weights of the times; absent: all alike
+ * @source conjugate normal-inverse-gamma regression (closed form)
+ */
+export function timeLaw(
+  { m0, v0, a0, b0 }: TimePrior,
+  x: readonly (readonly number[])[],
+  y: readonly number[],
+  weights: readonly number[] = y.map(() => 1),
+): TimeLaw {
+  const prior = Matrix.diag(v0.map((variance) => 1 / variance));
+  const mean0 = Matrix.columnVector([...m0]);
+  if (y.length === 0) return { m: m0, v: Matrix.diag([...v0]), a: a0, b: b0 };
+  const rows = new Matrix(x.map((row) => [...row]));
+  const weighed = Matrix.diag([...weights]).mmul(rows);
+  const times = Matrix.columnVector([...y]);
+  const precision = prior.clone().add(rows.transpose().mmul(weighed));
+  const v = inverse(precision);
+  const m = v.mmul(prior.mmul(mean0).add(weighed.transpose().mmul(times)));
+  const square = (of: Matrix, by: Matrix): number => of.transpose().mmul(by).mmul(of).get(0, 0);
+  const seen = y.reduce((sum, value, index) => sum + (weights[index] ?? 1) * value * value, 0);
+  return {
+    m: m.to1DArray(),
+    v,
+    a: a0 + y.length / 2,
+    b: b0 + (seen + square(mean0, prior) - square(m, precision)) / 2,
+  };
+}
+
+/**
+ * The time not exceeded with a chance; at a half the median.
+ * @param x what is known of the work, as a row of the times taken
+ * @source Student law of the next value (closed form)
+ */
+export function timeNotOver(chance: number, x: readonly number[], { m, v, a, b }: TimeLaw): number {
+  const row = Matrix.rowVector([...x]);
+  const mean = row.mmul(Matrix.columnVector([...m])).get(0, 0);
+  const scale = Math.sqrt((b / a) * (1 + row.mmul(v).mmul(row.transpose()).get(0, 0)));
+  return Math.exp(mean + (chance === 0.5 ? 0 : scale * quantile(chance, 2 * a)));
+}
+
+/** Degrees of freedom of errors, and rounds of weighing: model 6. */
+const ROBUST = { degrees: 4, rounds: 60 } as const;
+
+/**
+ * The same where a time may be far off: each weighed by how far it lies from the others.
+ * @source Student errors by reweighting; not exact Bayes (model 6)
+ */
+export function robustTimeLaw(
+  prior: TimePrior,
+  x: readonly (readonly number[])[],
+  y: readonly number[],
+): TimeLaw {
+  let weights: readonly number[] = y.map(() => 1);
+  let law = timeLaw(prior, x, y, weights);
+  for (let round = 0; round < ROBUST.rounds; round += 1) {
+    const variance = law.b / law.a;
+    const { m } = law;
+    weights = y.map((value, index) => {
+      const off = value - (x[index] ?? []).reduce((sum, one, at) => sum + one * (m[at] ?? 0), 0);
+      return (ROBUST.degrees + 1) / (ROBUST.degrees + (off * off) / variance);
+    });
+    law = timeLaw(prior, x, y, weights);
+  }
+  return law;
+}

@@ -1,0 +1,180 @@
+import quantile from '@stdlib/stats-base-dists-normal-quantile';
+import { CoreError, seededNormal, seededRandom } from '../quantity';
+
+/** Work of one kind: half of its times are shorter than the median. */
+export interface QuotedWork {
+  readonly median_min: number;
+  /** Deviation of the logarithm of the time. */
+  readonly deviation: number;
+}
+
+/** Something that may be to do again, or to come back for, in so many pieces alike. */
+export interface QuotedChance {
+  readonly pieces: number;
+  /** Chance of each, as so many that came of so many: a Beta law. */
+  readonly came: number;
+  readonly not: number;
+  /** Cost of each, mean and deviation of its logarithm. */
+  readonly mean: number;
+  readonly deviation: number;
+  /** Paid once for all of them together, such as the trip. */
+  readonly once: number;
+}
+
+/** What a job costs, as far as it is known; money of the job. */
+export interface QuoteCase {
+  /** Film with its waste, travel, what is bought. */
+  readonly fixed: number;
+  /** Money a minute. */
+  readonly rate: number;
+  readonly work: readonly QuotedWork[];
+  /** Deviation that all work of the job shares: person, access. */
+  readonly shared: number;
+  readonly chances: readonly QuotedChance[];
+}
+
+export interface Moments {
+  readonly mean: number;
+  readonly variance: number;
+}
+
+/**
+ * Minutes of all work together: one law for the sum.
+ * @source moments of log-normal laws with a shared factor (closed form)
+ */
+export function minutesOf({ work, shared }: Pick<QuoteCase, 'work' | 'shared'>): Moments {
+  const each = work.map(({ median_min, deviation }) => {
+    const mean = median_min * Math.exp(deviation ** 2 / 2);
+    return { mean, variance: mean ** 2 * (Math.exp(deviation ** 2) - 1) };
+  });
+  const sum = each.reduce((all, { mean }) => all + mean, 0);
+  const spread = each.reduce((all, { variance }) => all + variance, 0);
+  const mean = Math.exp(shared ** 2 / 2) * sum;
+  return { mean, variance: Math.exp(2 * shared ** 2) * (sum ** 2 + spread) - mean ** 2 };
+}
+
+/** The log-normal law with these moments. @source Fenton and Wilkinson 1960 (from memory) */
+function logNormalOf({ mean, variance }: Moments): { readonly mu: number; readonly deviation: number } {
+  if (mean <= 0) return { mu: -Infinity, deviation: 0 };
+  const square = Math.log(1 + variance / mean ** 2);
+  return { mu: Math.log(mean) - square / 2, deviation: Math.sqrt(square) };
+}
+
+const meanChance = ({ came, not }: QuotedChance): number => came / (came + not);
+
+/** What the job costs on average. */
+export function meanCost(own: QuoteCase): number {
+  const chances = own.chances.reduce(
+    (sum, chance) =>
+      sum +
+      chance.pieces * meanChance(chance) * chance.mean +
+      chance.once * (1 - noneOf(chance.pieces, chance.came, chance.not)),
+    0,
+  );
+  return own.fixed + own.rate * minutesOf(own).mean + chances;
+}
+
+/** Chance that none of so many pieces is to do again. @source Beta-binomial (closed form) */
+export function noneOf(pieces: number, came: number, not: number): number {
+  let chance = 1;
+  for (let piece = 0; piece < pieces; piece += 1) chance *= (not + piece) / (came + not + piece);
+  return chance;
+}
+
+/** The cost exceeded with a chance, from work alone: for dragging; what may be to do again is left out. */
+export function workCostOver(own: QuoteCase, chance: number): number {
+  const { mu, deviation } = logNormalOf(minutesOf(own));
+  return own.fixed + own.rate * Math.exp(mu + deviation * quantile(1 - chance, 0, 1));
+}
+
+export const DRAWS = 20_000;
+
+/** Jobs like this one, drawn with all that is not certain of it, the cheapest first. Same seed, same jobs. */
+export class QuoteDraws {
+  readonly #costs: Float64Array;
+
+  constructor(own: QuoteCase, seed: number, draws = DRAWS) {
+    refuseCase(own);
+    const normal = seededNormal(seed);
+    const random = seededRandom(seed ^ 0x5f3759df);
+    const { mu, deviation } = logNormalOf(minutesOf(own));
+    this.#costs = Float64Array.from({ length: draws }, () => {
+      let cost = own.fixed + own.rate * Math.exp(mu + deviation * normal());
+      for (const chance of own.chances) cost += drawnChance(chance, random, normal);
+      return cost;
+    }).sort();
+  }
+
+  get mean(): number {
+    return this.#costs.reduce((sum, cost) => sum + cost, 0) / this.#costs.length;
+  }
+
+  /** The cost exceeded with a chance. */
+  over(chance: number): number {
+    const at = Math.min(this.#costs.length - 1, Math.max(0, (1 - chance) * this.#costs.length - 0.5));
+    const [low, high] = [this.#costs[Math.floor(at)] ?? 0, this.#costs[Math.ceil(at)] ?? 0];
+    return low + (at - Math.floor(at)) * (high - low);
+  }
+
+  /** Chance that the cost is larger than a price. */
+  lossAt(price: number): number {
+    let [least, most] = [0, this.#costs.length];
+    while (least < most) {
+      const middle = (least + most) >> 1;
+      if ((this.#costs[middle] ?? 0) > price) most = middle;
+      else least = middle + 1;
+    }
+    return 1 - least / this.#costs.length;
+  }
+}
+
+/** The uncertain chance is drawn once a job, then each piece by it. */
+function drawnChance(chance: QuotedChance, random: () => number, normal: () => number): number {
+  const { pieces, came, not, mean, deviation, once } = chance;
+  const share = came === 0 ? 0 : not === 0 ? 1 : betaOf(came, not, random, normal);
+  const median = mean * Math.exp(-(deviation ** 2) / 2);
+  let [cost, count] = [0, 0];
+  for (let piece = 0; piece < pieces; piece += 1)
+    if (random() < share) {
+      count += 1;
+      cost += median * Math.exp(deviation * normal());
+    }
+  return count === 0 ? 0 : cost + once;
+}
+
+/** A draw of a Beta law, as a share of two gammas. */
+function betaOf(a: number, b: number, random: () => number, normal: () => number): number {
+  const first = gammaOf(a, random, normal);
+  return first / (first + gammaOf(b, random, normal));
+}
+
+/** A draw of a gamma law. @source Marsaglia and Tsang 2000 (from memory) */
+function gammaOf(shape: number, random: () => number, normal: () => number): number {
+  if (shape < 1) return gammaOf(shape + 1, random, normal) * (1 - random()) ** (1 / shape);
+  const d = shape - 1 / 3;
+  const c = 1 / Math.sqrt(9 * d);
+  for (;;) {
+    const x = normal();
+    const v = (1 + c * x) ** 3;
+    if (v > 0 && Math.log(1 - random()) < 0.5 * x * x + d - d * v + d * Math.log(v)) return d * v;
+  }
+}
+
+function refuseCase({ fixed, rate, work, chances }: QuoteCase): void {
+  const refuse = (path: string, expected: string, got: number): never => {
+    throw new CoreError('QUOTE_CASE', { path, expected, got: String(got) });
+  };
+  const money = 'money of 0 or more';
+  if (!(fixed >= 0 && Number.isFinite(fixed))) refuse('fixed', money, fixed);
+  if (!(rate >= 0 && Number.isFinite(rate))) refuse('rate', money, rate);
+  work.forEach(({ median_min }, index) => {
+    if (!(median_min >= 0 && median_min <= MOST_STEP_MIN))
+      refuse(`work.${index}.median_min`, `0 to ${MOST_STEP_MIN} min`, median_min);
+  });
+  chances.forEach(({ mean }, index) => {
+    if (!(mean >= 0 && Number.isFinite(mean))) refuse(`chances.${index}.mean`, money, mean);
+  });
+}
+
+/** A step that takes longer is asked about, not used (model 6). */
+export const MOST_STEP_MIN = 12 * 60;
