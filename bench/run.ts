@@ -20,6 +20,7 @@ import { dayRows } from './day';
 import { storiesOnOtherDays } from './days';
 import { edgesKept } from './edges';
 import { filmOnGlass } from './film';
+import { quoteRows } from './quote';
 import { LANES, endLanes } from './side-by-side';
 import { strokeRows } from './strokes';
 import { reliability } from './reliability';
@@ -42,6 +43,7 @@ const benches: Readonly<Record<string, () => Promise<readonly Row[]>>> = {
   strokes: () => Promise.resolve(strokeRows()),
   causes: () => Promise.resolve(causeRows()),
   check: checkRows,
+  quote: () => Promise.resolve(quoteRows()),
   film: () => Promise.resolve(filmOnGlass()),
   hand: cuttingByHand,
   free: cuttingFreely,

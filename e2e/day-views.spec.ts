@@ -122,3 +122,23 @@ test("a skyline is drawn into the sun's way and takes sun away; the minute the s
   await allSaved(page);
   await expect(heading).not.toHaveText(before ?? '');
 });
+
+test('days beyond the forecast are planned by the sun of a clear sky, and it is said how many stretches and until when the forecast goes', async ({
+  page,
+  as,
+}) => {
+  await as(page, 'Wren');
+  await page.goto(`${await copyOfDemo(page)}/day`);
+  await view(page, 'Crew').click();
+  await page.getByLabel('First day').fill('2026-12-09');
+  await allSaved(page);
+  await view(page, 'Board').click();
+  await plan(page);
+  await keep(page);
+  await expect(
+    page.getByText(
+      /\d+ stretch(es lie| lies) beyond it: planned by the sun of a clear sky, temperatures not known yet/,
+    ),
+  ).toBeVisible();
+  await expect(page.getByText(/The forecast ends/).first()).toBeVisible();
+});

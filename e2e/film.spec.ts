@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import sharp from 'sharp';
 import { DEMO_JOB, allSaved, expect, surface, test } from './house';
 
 const verdict = (page: Page) =>
@@ -215,4 +216,46 @@ test('films come in from a list, wrong lines are named, and a spectrum fills the
     .getByLabel('Fill in from a spectrum (CSV)')
     .setInputFiles({ name: 's.csv', mimeType: 'text/csv', buffer: Buffer.from('300;1;2;3\n400;x;y;z') });
   await expect(page.getByText(/Line 2: expected wavelength/)).toBeVisible();
+});
+
+test('the sheet of a chosen film is kept in this browser, and read there while the server is away', async ({
+  page,
+  as,
+  context,
+}) => {
+  await as(page, 'Wren');
+  const film = '0199b9a6-000d-7000-8000-000000000003';
+  const picture = await sharp({ create: { width: 40, height: 30, channels: 3, background: '#246' } })
+    .png()
+    .toBuffer();
+  const put = await page.request.put(`/api/films/${film}/sheet?name=sheet.png&who=Wren&personId=`, {
+    headers: { 'Content-Type': 'image/png' },
+    data: picture,
+  });
+  expect(put.ok() ? '' : await put.text()).toBe('');
+  await page.goto('/jobs/0199b9a6-0003-7000-8000-000000000002/film/0199b9a6-0007-7000-8000-000000000384');
+  const link = page.getByRole('link', { name: /^Data sheet/ }).first();
+  await expect(link).toBeVisible();
+  await expect
+    .poll(() =>
+      page.evaluate(
+        () =>
+          new Promise<number>((resolve) => {
+            const asked = indexedDB.open('yellow-pane');
+            asked.onsuccess = () => {
+              const count = asked.result.transaction('sheets').objectStore('sheets').count();
+              count.onsuccess = () => {
+                resolve(count.result);
+                asked.result.close();
+              };
+            };
+          }),
+      ),
+    )
+    .toBe(1);
+  await context.setOffline(true);
+  const opened = context.waitForEvent('page');
+  await link.click();
+  expect((await opened).url()).toMatch(/^blob:/);
+  await context.setOffline(false);
 });

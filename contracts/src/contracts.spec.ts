@@ -25,7 +25,10 @@ import { cutListCsv, readCutListCsv } from './files/cut-files';
 
 const id = '0199b9a6-0007-7000-8000-000000000003';
 const samples = {
-  job: { name: 'Kestrel Hill', entryUnit: 'mm', archived: false },
+  job: {
+    ...{ name: 'Kestrel Hill', entryUnit: 'mm', archived: false },
+    ...{ currency: 'CHF', tax_percent: 8.1, hourCost: 62, tripCost: 35, margin_percent: 30 },
+  },
   place: {
     parentId: null,
     kind: 'facade',

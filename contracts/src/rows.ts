@@ -44,10 +44,20 @@ import { signed } from './signed';
 const seenFrom = z.enum(['room', 'outside', 'side A', 'side B']);
 const lengthUnit = z.enum(['mm', 'cm', 'm', 'in', 'ft']);
 
+const money = z.number().min(0).max(1e9);
 const job = z.strictObject({
   name: word(200),
   entryUnit: lengthUnit,
   archived: z.boolean(),
+  currency: z
+    .string()
+    .regex(/^[A-Z]{3}$/)
+    .nullable()
+    .default(null),
+  tax_percent: z.number().min(0).max(100).nullable().default(null),
+  hourCost: money.nullable().default(null),
+  tripCost: money.nullable().default(null),
+  margin_percent: z.number().min(0).lt(100).nullable().default(null),
 }) satisfies z.ZodType<Job>;
 
 const wish = z.literal([0, 1, 2, 3]);

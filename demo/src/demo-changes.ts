@@ -5,6 +5,9 @@ import { placeOps } from './places';
 import { summitOps } from './summit-shelter';
 import { surfaceOps } from './surfaces';
 
+/** Invented, as the prices of the demo's film are. */
+const MONEY = { currency: 'CHF', tax_percent: 8.1, hourCost: 62, tripCost: 45, margin_percent: 30 };
+
 /** Whoever works on a device that was told nobody. */
 export const DEMO_PERSON_ID = demoId('person', 1);
 export const DEMO_BY = { who: 'Wren', personId: DEMO_PERSON_ID };
@@ -34,7 +37,7 @@ export const DEMO_CHANGES: readonly { readonly jobId: string; readonly change: C
         op: 'put',
         table: 'job',
         id: DEMO_JOB_ID,
-        fields: { name: 'Kestrel Hill Funicular', entryUnit: 'mm', archived: false },
+        fields: { name: 'Kestrel Hill Funicular', entryUnit: 'mm', archived: false, ...MONEY },
       },
       ...placeOps(),
       ...surfaceOps(),

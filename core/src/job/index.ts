@@ -41,7 +41,7 @@ export {
 export { type Person, type Skill, SKILLS, initialsOf, newPerson } from './person';
 export type { CrewMember, DaySettings, PlannedStepRow } from './day-rows';
 export type { FilmBrief, FilmLook, Wish } from './film-brief';
-export type { Job } from './job';
+export { type Job, NO_MONEY } from './job';
 export { DETERMINED_WITHIN_MM, MEASURE_KINDS } from './measure-kinds';
 export {
   type Instrument,

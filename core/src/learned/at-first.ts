@@ -76,6 +76,13 @@ const OTHERS = [
     unit: 'money/m²',
     basis: 'ours',
   },
+  {
+    key: 'quote-waste',
+    word: 'film a quote reckons beside the blanks, where nothing is laid out yet',
+    value: 0.15,
+    unit: 'share',
+    basis: 'ours',
+  },
   { key: 'cut-roll-length', word: 'length of a roll to order', value: 30000, unit: 'mm', basis: 'ask' },
   {
     key: 'work-hard',

@@ -1,3 +1,4 @@
+export { type QuoteAsked, type QuoteReckoned, USUAL_RISK, reckonQuote } from './reckon-quote';
 export { type Parts, type Used, costOf, isChance, partsOf } from './account';
 export { type TimeLaw, type TimePrior, robustTimeLaw, timeLaw, timeNotOver } from './predicted-time';
 export { type Taxed, inCurrency, priceFor, taxed } from './price';

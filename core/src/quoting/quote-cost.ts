@@ -133,12 +133,17 @@ function drawnChance(chance: QuotedChance, random: () => number, normal: () => n
   const { pieces, came, not, mean, deviation, once } = chance;
   const share = came === 0 ? 0 : not === 0 ? 1 : betaOf(came, not, random, normal);
   const median = mean * Math.exp(-(deviation ** 2) / 2);
+  if (share <= 0) return 0;
+  // Where each costs nothing beside what is paid once, one draw tells whether any came.
+  if (mean === 0) return random() < 1 - (1 - share) ** pieces ? once : 0;
   let [cost, count] = [0, 0];
-  for (let piece = 0; piece < pieces; piece += 1)
-    if (random() < share) {
-      count += 1;
-      cost += median * Math.exp(deviation * normal());
-    }
+  // From one that came to the next: geometric, so that those that did not come cost no draw.
+  const gap = Math.log1p(-share);
+  for (let piece = Math.log(1 - random()) / gap; piece < pieces; piece += 1 + Math.log(1 - random()) / gap) {
+    count += 1;
+    cost += median * Math.exp(deviation * normal());
+    piece = Math.floor(piece);
+  }
   return count === 0 ? 0 : cost + once;
 }
 

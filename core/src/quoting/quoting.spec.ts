@@ -110,6 +110,12 @@ describe('what does a job cost, and how surely?', () => {
     expect(work(14 * 60)).toEqual(['QUOTE_CASE', 'work.0.median_min']);
     expect(codeOf(() => new QuoteDraws(quote({ fixed: NaN }), 1))).toEqual(['QUOTE_CASE', 'fixed']);
   });
+  it('a chance of nothing never comes, a certain one always does', () => {
+    const sure = (came: number, not: number) =>
+      new QuoteDraws(quote({ work: [], chances: [{ ...redo, came, not, deviation: 0 }] }), 1);
+    expect(sure(0, 5).over(0.01)).toBe(180);
+    expect(sure(5, 0).over(0.99)).toBeCloseTo(180 + 12 * 60 + 40, 9);
+  });
   it('nothing to do costs what is fixed', () => {
     const draws = new QuoteDraws(quote({ work: [] }), 1);
     expect([draws.mean, draws.over(0.2), meanCost(quote({ work: [] }))]).toEqual([180, 180, 180]);

@@ -45,6 +45,11 @@ export const job = pgTable('job', {
   name: text().notNull(),
   entryUnit: text().$type<LengthUnit>().notNull(),
   archived: boolean().notNull(),
+  currency: text(),
+  tax_percent: doublePrecision(),
+  hourCost: doublePrecision(),
+  tripCost: doublePrecision(),
+  margin_percent: doublePrecision(),
 });
 
 /** Columns of every row of a job. */

@@ -28,7 +28,16 @@ export interface PictureRecord {
   readonly picture: Blob;
 }
 
+/** The data sheet of a film, kept here for when the server is away. */
+export interface SheetRecord {
+  readonly filmId: string;
+  /** When it was kept on the server: another one is fetched anew. */
+  readonly changedAt: string;
+  readonly sheet: Blob;
+}
+
 interface Kept extends DBSchema {
+  sheets: { key: string; value: SheetRecord };
   pictures: { key: string; value: PictureRecord; indexes: { job: string } };
   waiting: { key: string; value: WaitingRecord; indexes: { job: string } };
   drafts: { key: string; value: DraftRecord };
@@ -41,13 +50,14 @@ let opened: Promise<BrowserStore> | undefined;
 
 /** The database of this browser. Rejects while the browser refuses one; asked again, it tries again. */
 export function browserStore(): Promise<BrowserStore> {
-  opened ??= openDB<Kept>(NAME, 2, {
+  opened ??= openDB<Kept>(NAME, 3, {
     upgrade(store, from) {
       if (from < 1) {
         store.createObjectStore('waiting', { keyPath: 'id' }).createIndex('job', 'jobId');
         store.createObjectStore('drafts', { keyPath: 'key' });
       }
-      store.createObjectStore('pictures', { keyPath: 'id' }).createIndex('job', 'jobId');
+      if (from < 2) store.createObjectStore('pictures', { keyPath: 'id' }).createIndex('job', 'jobId');
+      store.createObjectStore('sheets', { keyPath: 'filmId' });
     },
     terminated() {
       opened = undefined;

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import type { FilmRow } from '@yellow-pane/contracts';
-import { FilmSheets } from '../catalogue/film-sheets';
+import { FilmSheets, sheetPath } from '../catalogue/film-sheets';
 import { catalogueWords } from '../words/catalogue';
 
 /** The data sheet of a film: to read, or to be attached. */
@@ -13,7 +13,8 @@ import { catalogueWords } from '../words/catalogue';
         class="underline underline-offset-2"
         target="_blank"
         rel="noopener"
-        [href]="'/api/films/' + film().id + '/sheet'"
+        [href]="path()"
+        (click)="read($event)"
         >{{ words.dataSheet }}<span class="sr-only"> {{ film().name }}</span></a
       >
     }
@@ -35,6 +36,16 @@ export class SheetOfFilm {
   readonly film = input.required<Pick<FilmRow, 'id' | 'name'>>();
   protected readonly sheet = computed(() => this.#sheets.byFilm().get(this.film().id));
   protected readonly fault = signal<string | undefined>(undefined);
+
+  protected readonly path = computed(() => sheetPath(this.film().id));
+
+  /** From the server, or as it is kept in this browser. */
+  protected async read(event: Event): Promise<void> {
+    event.preventDefault();
+    const at = await this.#sheets.toRead(this.film().id);
+    this.fault.set(at === undefined ? catalogueWords.sheetNotHere : undefined);
+    if (at !== undefined) globalThis.open(at, '_blank');
+  }
 
   protected async keep(from: HTMLInputElement): Promise<void> {
     const file = from.files?.[0];

@@ -1,7 +1,7 @@
 import { inject } from '@angular/core';
 import { patchState, signalStore, withMethods, withState } from '@ngrx/signals';
 import type { Change, JobSummary, Op } from '@yellow-pane/contracts';
-import { NEW_PLACE } from '@yellow-pane/core/job';
+import { NEW_PLACE, NO_MONEY } from '@yellow-pane/core/job';
 import { Device } from '../device/device';
 import { newId, sessionOf } from '../device/session';
 import { NOBODY_SAID, WhoseHand } from '../device/whose-hand';
@@ -80,7 +80,12 @@ export const JobList = signalStore(
           op: 'put',
           table: 'job',
           id,
-          fields: { name, entryUnit: device.units() === 'metric' ? 'mm' : 'in', archived: false },
+          fields: {
+            name,
+            entryUnit: device.units() === 'metric' ? 'mm' : 'in',
+            archived: false,
+            ...NO_MONEY,
+          },
         },
         {
           op: 'put',
@@ -107,7 +112,8 @@ export const JobList = signalStore(
       ),
     async remove(job: JobSummary): Promise<void> {
       const { rows } = await api.job(job.id);
-      const entryUnit = rows.job[0]?.entryUnit ?? 'mm';
+      const [was] = rows.job;
+      const { currency, tax_percent, hourCost, tripCost, margin_percent } = was ?? NO_MONEY;
       await store._doing(
         jobsWords.deleted(job.name),
         job.id,
@@ -117,7 +123,10 @@ export const JobList = signalStore(
             op: 'put',
             table: 'job',
             id: job.id,
-            fields: { name: job.name, entryUnit, archived: job.archived },
+            fields: {
+              ...{ name: job.name, entryUnit: was?.entryUnit ?? 'mm', archived: job.archived },
+              ...{ currency, tax_percent, hourCost, tripCost, margin_percent },
+            },
           },
         ],
       );

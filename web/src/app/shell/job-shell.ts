@@ -15,6 +15,7 @@ import { RouterLink, RouterOutlet } from '@angular/router';
 import { NgIcon, provideIcons } from '@ng-icons/core';
 import { lucideRedo2, lucideTextSearch, lucideUndo2 } from '@ng-icons/lucide';
 import { Catalogue } from '../catalogue/catalogue';
+import { FilmSheets } from '../catalogue/film-sheets';
 import { ExperienceBook } from '../catalogue/experience-book';
 import { LearnedFigures } from '../catalogue/learned-figures';
 import { JobDesk } from '../job/job-desk';
@@ -91,6 +92,15 @@ export class JobShell {
     void catalogue.load();
     void inject(LearnedFigures).load();
     void inject(ExperienceBook).load();
+    const sheets = inject(FilmSheets);
+    void sheets.load();
+    effect(() => {
+      const films = new Set(this.reading.applications().map(({ filmId }) => filmId));
+      sheets.byFilm();
+      untracked(() => {
+        void sheets.keepHere(films);
+      });
+    });
     inject(DestroyRef).onDestroy(() => {
       this.desk.close();
     });

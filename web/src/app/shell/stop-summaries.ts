@@ -47,7 +47,7 @@ export class StopSummaries {
           : checked.again > 0
             ? shellWords.toDoAgain(checked.again)
             : shellWords.goodOf(checked.good, checked.surfaces),
-      close: shellWords.comesLater,
+      close: view.job?.hourCost == null ? shellWords.termsToSay : shellWords.costAndPrice,
     };
   });
 

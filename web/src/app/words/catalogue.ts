@@ -118,6 +118,7 @@ export const catalogueWords = {
   whereLies: (label: string) => `Where ${label} lies`,
   keptFrom: (wide: string, long: string) =>
     `What is left of a roll is kept as an offcut from ${wide} wide and ${long} long on: change it under Settings.`,
+  sheetNotHere: 'The server does not answer, and this sheet is not kept in this browser.',
   dataSheet: 'Data sheet',
   attachSheet: 'Attach the data sheet',
   anotherSheet: 'another one',

@@ -1,16 +1,6 @@
 import type { Figure, Messages } from './messages';
 
 export const fitWords = {
-  notReckonedYet: 'Not reckoned yet',
-  worksOutNothing: 'This version works out nothing for this stop.',
-  certificate: 'The certificate for the customer, to print',
-  returnVisits: 'Return visits and when sealant may go back',
-  whichRoll: 'Which roll, which day, what temperature',
-  handOver: 'Hand over and remember',
-  closePurpose:
-    'This stop will close the job: care, return visits, warranty facts and the record of what was used where.',
-  closeNotYet:
-    'Closing is not in this version. Who measured, cut and fitted what, and when, is kept already.',
   stepDoneGoOn: 'Step done, go on',
   startTimerOfStep: 'Start the timer of this step',
   stepBefore: 'Step before',

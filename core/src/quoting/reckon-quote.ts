@@ -1,0 +1,46 @@
+import { priceFor } from './price';
+import { type QuoteCase, QuoteDraws, meanCost } from './quote-cost';
+
+export interface QuoteAsked {
+  /** Share of the price to be kept; null: not said, and no price is made. */
+  readonly margin: number | null;
+  /** Chance taken that less of it is kept. */
+  readonly risk: number;
+  /** A price somebody thinks of; null: none. */
+  readonly typed: number | null;
+}
+
+export interface QuoteReckoned {
+  readonly mean: number;
+  /** Four jobs in five like this one cost between these. */
+  readonly least: number;
+  readonly most: number;
+  /** Null: no margin is said. */
+  readonly price: number | null;
+  readonly priceAtMean: number | null;
+  /** Chance that a job like this costs more than the price typed; null: none is. */
+  readonly loss: number | null;
+}
+
+/** As usual, until somebody takes more or less. @source own judgement (model 7) */
+export const USUAL_RISK = 0.2;
+const BAND = 0.1;
+/** The same job, the same figures. */
+const SEED = 28;
+
+/**
+ * What a job costs, how surely, and at which price the margin is kept.
+ * @throws CoreError QUOTE_CASE, QUOTE_MARGIN
+ */
+export function reckonQuote(own: QuoteCase, { margin, risk, typed }: QuoteAsked): QuoteReckoned {
+  const draws = new QuoteDraws(own, SEED);
+  const mean = meanCost(own);
+  return {
+    mean,
+    least: draws.over(1 - BAND),
+    most: draws.over(BAND),
+    price: margin === null ? null : priceFor(draws.over(risk), margin),
+    priceAtMean: margin === null ? null : priceFor(mean, margin),
+    loss: typed === null ? null : draws.lossAt(typed),
+  };
+}

@@ -1,0 +1,185 @@
+import type { RowOf, StockLeft } from '../job';
+import { mmFromNm } from '../quantity';
+import { type QuoteCase, type QuotedChance, minutesOf } from '../quoting';
+import { isLaidWet } from '../ways';
+import { blanksOfFilm } from './film-blanks';
+import { cutSettingsOf, filmOrder, planOfFilm } from './film-order';
+import { filmWorth, pricePerSquare, stockOfFilm } from './film-stock';
+import type { JobView } from './job-view';
+import { checkOf } from './surface';
+import { isWayKnown, workStepsOf } from './work';
+
+/** What one film on one surface costs the shop; money of the job. */
+export interface QuoteLine {
+  readonly applicationId: string;
+  readonly surfaceId: string;
+  readonly tag: string;
+  readonly filmId: string;
+  readonly film: number;
+  /** Of all people together, half of the times shorter. */
+  readonly minutes: number;
+}
+
+/** A guess a quote rests on, to be said beside it. */
+export type QuoteGuess =
+  | 'minutes of work'
+  | 'waste of film'
+  | 'price of film'
+  | 'days on site'
+  | 'chance of a redo'
+  | 'chance of a visit';
+
+/** What still has to be said before there is a price. */
+export type QuoteOpen = 'currency' | 'what an hour costs' | 'what a trip costs' | 'the margin wanted';
+
+export interface QuoteHere {
+  readonly lines: readonly QuoteLine[];
+  /** Surfaces with a film that are not in it, and why. */
+  readonly missing: readonly { readonly tag: string; readonly reason: string }[];
+  readonly open: readonly QuoteOpen[];
+  readonly guesses: readonly QuoteGuess[];
+  readonly trips: number;
+  /** Undefined: an hour or a trip has no price yet. */
+  readonly case: QuoteCase | undefined;
+  /** What moves the cost most. */
+  readonly decides: 'minutes of work' | 'chance of a redo' | 'chance of a visit' | undefined;
+}
+
+/** A time of a step is off by so much, as a log-normal deviation; shared by all of a job. Our guesses. */
+const STEP_DEVIATION = 0.35;
+const SHARED_DEVIATION = 0.15;
+/** Panes to do again: 3 in 100, worth twenty panes; to come back for: one in ten. Our guesses. */
+const REDO = { came: 0.6, not: 19.4, deviation: 0.3 } as const;
+const VISIT = { came: 2, not: 18 } as const;
+const SQUARE_MM = 1e6;
+const HOUR_MIN = 60;
+
+/** The job as it stands, priced: film by the layout with its waste, work by its steps and people, trips. */
+export function quoteHere(view: JobView, stock: readonly StockLeft[]): QuoteHere {
+  const films = [...new Set(view.applications.map(({ filmId }) => filmId))];
+  const priced = films.map((filmId) => filmPriced(view, filmId, stock));
+  const lines = view.applications.flatMap((application): readonly QuoteLine[] => {
+    const film = priced.find(({ filmId }) => filmId === application.filmId);
+    const area_mm2 = film?.areas.get(application.id);
+    if (film === undefined || area_mm2 === undefined || !isWayKnown(view, application)) return [];
+    const steps = workStepsOf(view, application);
+    return [
+      {
+        ...{ applicationId: application.id, surfaceId: application.surfaceId, filmId: application.filmId },
+        tag: view.surfaceById.get(application.surfaceId)?.tag ?? '',
+        film: area_mm2 * film.perMm2,
+        minutes: steps.reduce((sum, { minutes, crew }) => sum + minutes.value * crew, 0),
+      },
+    ];
+  });
+  const priceless = view.applications.filter(({ id }) => !lines.some((line) => line.applicationId === id));
+  const { hourCost, tripCost, currency, margin_percent } = view.job ?? {};
+  const open: readonly (readonly [boolean, QuoteOpen])[] = [
+    [currency == null, 'currency'],
+    [hourCost == null, 'what an hour costs'],
+    [tripCost == null, 'what a trip costs'],
+    [margin_percent == null, 'the margin wanted'],
+  ];
+  const planned = new Set(view.rows.plannedStep.map(({ startsAt }) => startsAt.slice(0, 10)));
+  const trips = Math.max(1, planned.size);
+  const own =
+    hourCost == null || tripCost == null || lines.length === 0
+      ? undefined
+      : caseOf(view, lines, { rate: hourCost / HOUR_MIN, trip: tripCost, trips });
+  return {
+    ...{ lines, trips, case: own, decides: own === undefined ? undefined : decidesMost(own) },
+    missing: priceless.map((application) => ({
+      tag: view.surfaceById.get(application.surfaceId)?.tag ?? '?',
+      reason: reasonOf(view, application),
+    })),
+    open: open.filter(([isOpen]) => isOpen).map(([, what]) => what),
+    guesses: [
+      'minutes of work',
+      ...(priced.some(({ isWasteGuessed }) => isWasteGuessed) ? (['waste of film'] as const) : []),
+      ...(priced.some(({ isPriceGuessed }) => isPriceGuessed) ? (['price of film'] as const) : []),
+      ...(planned.size === 0 ? (['days on site'] as const) : []),
+      ...(['chance of a redo', 'chance of a visit'] as const),
+    ],
+  };
+}
+
+/** One film with what a square millimetre of its blanks costs, waste counted. */
+function filmPriced(view: JobView, filmId: string, stock: readonly StockLeft[]) {
+  const { blanks } = blanksOfFilm(view, filmId);
+  const areas = new Map<string, number>();
+  for (const { application, blank } of blanks)
+    areas.set(application.id, (areas.get(application.id) ?? 0) + blank.across_mm * blank.along_mm);
+  const all_mm2 = [...areas.values()].reduce((sum, area) => sum + area, 0);
+  const items = stockOfFilm(stock, filmId);
+  const square = pricePerSquare(view, items);
+  const plan = planOfFilm(view, filmId);
+  const rolls = plan === undefined ? [] : view.cutRolls.filter(({ planId }) => planId === plan.id);
+  const laid = new Set(
+    rolls.flatMap(({ id }) =>
+      view
+        .piecesOf(plan?.id ?? '')
+        .filter(({ rollId }) => rollId === id)
+        .map(({ applicationId }) => applicationId),
+    ),
+  );
+  const isWhole = rolls.length > 0 && [...areas.keys()].every((id) => laid.has(id));
+  const { stocks } = filmOrder(view, filmId, cutSettingsOf(plan), stock);
+  const used = rolls.reduce((sum, roll) => {
+    const worth = filmWorth(stocks, roll, roll.used_nm);
+    return (
+      sum +
+      (worth > 0 ? worth : (square.value * mmFromNm(roll.width_nm) * mmFromNm(roll.used_nm)) / SQUARE_MM)
+    );
+  }, 0);
+  return {
+    ...{ filmId, areas, isPriceGuessed: square.isGuessed, isWasteGuessed: !isWhole },
+    perMm2:
+      isWhole && all_mm2 > 0
+        ? used / all_mm2
+        : (square.value * (1 + view.learned('quote-waste'))) / SQUARE_MM,
+  };
+}
+
+function caseOf(
+  view: JobView,
+  lines: readonly QuoteLine[],
+  { rate, trip, trips }: { readonly rate: number; readonly trip: number; readonly trips: number },
+): QuoteCase {
+  const film = lines.reduce((sum, line) => sum + line.film, 0);
+  const work = lines.map(({ minutes }) => ({ median_min: minutes, deviation: STEP_DEVIATION }));
+  const each = (film + rate * minutesOf({ work, shared: SHARED_DEVIATION }).mean) / lines.length;
+  const wet = lines.filter(({ applicationId, filmId }) => {
+    const application = view.applicationById.get(applicationId);
+    return application !== undefined && isLaidWet(application.method, view.filmById.get(filmId)?.family);
+  });
+  const redo: QuotedChance = { pieces: lines.length, ...REDO, mean: each, once: trip };
+  const visit: QuotedChance = { pieces: wet.length, ...VISIT, mean: 0, deviation: 0, once: trip };
+  return {
+    ...{ fixed: film + trips * trip, rate, work, shared: SHARED_DEVIATION },
+    chances: [redo, ...(wet.length === 0 ? [] : [visit])],
+  };
+}
+
+/** Whose spread is the largest: what to measure or time first. */
+function decidesMost(own: QuoteCase): NonNullable<QuoteHere['decides']> {
+  const [redo, visit] = own.chances.map(({ pieces, came, not, mean, once }) => {
+    const share = came / (came + not);
+    const any = 1 - (1 - share) ** pieces;
+    return Math.sqrt(pieces * share * (1 - share)) * mean + Math.sqrt(any * (1 - any)) * once;
+  });
+  const spreads = [
+    ['minutes of work', own.rate * Math.sqrt(minutesOf(own).variance)],
+    ['chance of a redo', redo ?? 0],
+    ['chance of a visit', visit ?? 0],
+  ] as const;
+  return spreads.reduce((most, one) => (one[1] > most[1] ? one : most))[0];
+}
+
+function reasonOf(view: JobView, application: RowOf<'application'>): string {
+  const { missing } = blanksOfFilm(view, application.filmId);
+  const known = missing.find((own) => own.application.id === application.id);
+  if (known !== undefined) return known.reason;
+  return isWayKnown(view, application)
+    ? checkOf(view, application.surfaceId).state
+    : 'not known how this is done';
+}

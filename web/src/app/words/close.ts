@@ -1,0 +1,65 @@
+import type { QuoteGuess, QuoteHere, QuoteOpen } from '@yellow-pane/core/reading';
+import type { Figure, Messages } from './messages';
+
+const OPEN: Readonly<Record<QuoteOpen, string>> = {
+  currency: 'the currency',
+  'what an hour costs': 'what an hour of one person costs',
+  'what a trip costs': 'what a trip there and back costs',
+  'the margin wanted': 'the margin wanted: it is asked, never guessed',
+};
+const GUESSES: Readonly<Record<QuoteGuess, string>> = {
+  'minutes of work': 'minutes of each step, until the shop has timed its own (Settings)',
+  'waste of film': 'waste of film that is not laid out yet: lay it out at Cut',
+  'price of film': 'price of film without a roll in stock (Settings)',
+  'days on site': 'one trip, until the days are planned at Day',
+  'chance of a redo': 'three panes in a hundred made anew, worth twenty panes',
+  'chance of a visit': 'one film in ten to be come back for',
+};
+const DECIDES: Readonly<Record<NonNullable<QuoteHere['decides']>, string>> = {
+  'minutes of work': 'The minutes of work decide most: time them at Fit.',
+  'chance of a redo': 'The chance of a redo decides most.',
+  'chance of a visit': 'The chance of a visit decides most.',
+};
+
+export const closeWords = {
+  whatItCosts: 'What does it cost?',
+  terms: 'Terms of this job',
+  currency: 'Currency, three letters',
+  currencyWrong: (given: string) => `'${given}' given; three letters, such as CHF.`,
+  tax: 'Tax on top',
+  hourCost: 'An hour of one person costs',
+  tripCost: 'A trip there and back costs',
+  margin: 'Margin to be kept of the price',
+  money: 'money',
+  percent: '%',
+  risk: 'Chance taken that less of it is kept',
+  oneIn: (percent: Figure) => `${percent} %`,
+  usual: (word: string) => `${word} (usual)`,
+  typed: 'A price you think of',
+  typedWrong: (given: string) => `'${given}' given; money of 0 or more.`,
+  stillToSay: (open: readonly QuoteOpen[]) => `Say ${open.map((what) => OPEN[what]).join('; ')}.`,
+  unknown: 'unknown',
+  costs: 'Costs on average',
+  between: 'Four jobs in five like it',
+  fromTo: (least: string, most: string) => `${least} to ${most}`,
+  price: 'Price, net',
+  priceAtMean: 'Price at the average cost',
+  gross: 'With tax',
+  lossAt: (price: string) => `Chance to lose at ${price}`,
+  inTen: (tenths: Figure) => `${tenths} in 10`,
+  surface: 'Surface',
+  film: 'Film',
+  minutes: 'People-minutes',
+  work: 'Work',
+  trips: (count: number) => (count === 1 ? 'One trip' : `${count} trips`),
+  filmAll: 'Film with its waste',
+  notInIt: 'Not in it',
+  missingIs: (tag: string, reason: string) => `${tag}: ${reason}`,
+  guesses: 'Rests on guesses',
+  guess: (guess: QuoteGuess) => GUESSES[guess],
+  decides: (what: NonNullable<QuoteHere['decides']>) => DECIDES[what],
+  nothingChosen: 'No film is chosen yet: there is nothing to price.',
+  changed: 'Terms of the job',
+  notAQuoteYet:
+    'Inside figures of the shop. A quote to send, the account and the hand-over are not in this version.',
+} satisfies Messages;
