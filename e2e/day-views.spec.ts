@@ -132,7 +132,7 @@ test('days beyond the forecast are planned by the sun of a clear sky, and it is 
   await view(page, 'Crew').click();
   await page.getByLabel('First day').fill('2026-12-09');
   await allSaved(page);
-  await view(page, 'Board').click();
+  await view(page, 'Order').click();
   await plan(page);
   await keep(page);
   await expect(

@@ -1,3 +1,4 @@
+import { NO_MONEY } from '@yellow-pane/core/job';
 import { NEW_PLACE, NEW_SURFACE } from '@yellow-pane/core/job';
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -31,7 +32,12 @@ test(`kill -9 in the middle of a burst of writes, ${KILLS} times: every acknowle
     if (round === 0) {
       expect(
         await send([
-          { op: 'put', table: 'job', id: jobId, fields: { name: 'Burst', entryUnit: 'mm', archived: false } },
+          {
+            op: 'put',
+            table: 'job',
+            id: jobId,
+            fields: { name: 'Burst', entryUnit: 'mm', archived: false, ...NO_MONEY },
+          },
           { op: 'put', table: 'place', id: placeId, fields: { ...NEW_PLACE, name: 'x', position: 1 } },
         ]),
       ).toBe(true);

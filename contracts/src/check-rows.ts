@@ -151,6 +151,6 @@ export const causeCase = z.strictObject({
   posterior: z.array(z.number().min(0).max(1)).max(40).nullable(),
   confirmed: word(80).nullable(),
   how: z.enum(CONFIRMED_HOW).nullable(),
-  remedy: word(80).nullable().default(null),
+  remedy: word(80).nullable(),
   said: z.strictObject(signed).nullable(),
 }) satisfies z.ZodType<CauseCase>;

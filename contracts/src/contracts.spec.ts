@@ -16,6 +16,7 @@ import {
   ROUTES,
   ROW_FIELDS,
   changeSchema,
+  opSchema,
   filmFieldsSchema,
   measureRequestSchema,
   openApiDocument,
@@ -486,6 +487,13 @@ describe('do the wire shapes hold?', () => {
   it.each(JOB_TABLES)('%s refuses each of its fields missing', (table) => {
     for (const key of Object.keys(samples[table]))
       expect(ROW_FIELDS[table].safeParse({ ...samples[table], [key]: undefined }).success).toBe(false);
+  });
+  it.each(JOB_TABLES)('%s: setting one field says nothing of the others', (table) => {
+    for (const [key, value] of Object.entries(samples[table])) {
+      const set = { op: 'set', table, id, fields: { [key]: value }, baseVersion: 1 };
+      const read = opSchema.safeParse(set);
+      if (read.success && read.data.op === 'set') expect(Object.keys(read.data.fields)).toEqual([key]);
+    }
   });
   it('a change may not be empty, nor hold over 2000 operations', () => {
     const change = (count: number): unknown => ({

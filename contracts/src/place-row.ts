@@ -22,7 +22,7 @@ export const place = z.strictObject({
   horizon: z
     .array(z.strictObject({ bearing_deg: bearing, elevation_deg: z.number().min(-10).max(90) }))
     .max(360),
-  climate: z.array(climateMonth).length(12).nullable().default(null),
+  climate: z.array(climateMonth).length(12).nullable(),
   movable: z.boolean(),
   position: positionSchema,
 }) satisfies z.ZodType<Place>;

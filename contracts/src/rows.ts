@@ -52,12 +52,11 @@ const job = z.strictObject({
   currency: z
     .string()
     .regex(/^[A-Z]{3}$/)
-    .nullable()
-    .default(null),
-  tax_percent: z.number().min(0).max(100).nullable().default(null),
-  hourCost: money.nullable().default(null),
-  tripCost: money.nullable().default(null),
-  margin_percent: z.number().min(0).lt(100).nullable().default(null),
+    .nullable(),
+  tax_percent: z.number().min(0).max(100).nullable(),
+  hourCost: money.nullable(),
+  tripCost: money.nullable(),
+  margin_percent: z.number().min(0).lt(100).nullable(),
 }) satisfies z.ZodType<Job>;
 
 const wish = z.literal([0, 1, 2, 3]);

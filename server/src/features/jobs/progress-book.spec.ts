@@ -57,6 +57,7 @@ async function jobWith(surface: object): Promise<{ readonly jobId: string; reado
           longitude_deg: null,
           altitude_m: null,
           horizon: [],
+          climate: null,
           movable: false,
           position: 0,
         },

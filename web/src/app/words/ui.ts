@@ -10,8 +10,6 @@ export const uiWords = {
   laysFilm: 'lays film',
   worksWithGun: 'works with the gun',
   bearing: 'Bearing',
-  itWillShow: 'It will show',
-  missingNow: 'Missing now',
   numberPad: 'Number pad',
   fractions: 'Fractions',
   rubOut: 'Rub out',
