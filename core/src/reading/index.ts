@@ -46,13 +46,7 @@ export {
   jobRows,
 } from './job-rows';
 export { type AnewNeeds, anewNeeds } from './anew-needs';
-export {
-  type QuoteGuess,
-  type QuoteHere,
-  type QuoteLine,
-  type QuoteOpen,
-  quoteHere,
-} from './quote-here';
+export { type QuoteGuess, type QuoteHere, type QuoteLine, type QuoteOpen, quoteHere } from './quote-here';
 export { inEnd } from './in-the-end';
 export { pocketsSeen } from './pockets-seen';
 export { JobView } from './job-view';
