@@ -19,7 +19,8 @@ test('what the job costs: its band, the price that keeps the margin, the chance 
   const price = await money('Price, net');
   expect(price).toBeGreaterThan(await money('Costs on average'));
   expect(Math.abs((await money('With tax')) / (price * 1.081) - 1)).toBeLessThan(1e-4);
-  await expect(page.getByRole('row', { name: /^SW1 CHF/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^SW1 \d+\.\d\d \d+ \d+\.\d\d$/ })).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: 'Film, CHF' })).toBeVisible();
   await expect(page.getByRole('region', { name: 'Rests on guesses' })).toContainText('minutes of each step');
   await reckoning(page).getByLabel('A price you think of').fill('10');
   await reckoning(page).getByLabel('A price you think of').press('Tab');

@@ -75,16 +75,6 @@ export const VIEWS: readonly View[] = [
   },
   { name: 'cut', path: `${JOB}/cut/${surface(1)}`, before: layOut },
   {
-    name: 'cut-stock',
-    path: `${JOB}/cut/${surface(1)}`,
-    before: async (page) => {
-      await layOut(page);
-      await page.getByRole('button', { name: 'Stock', exact: true }).click();
-      await page.getByRole('button', { name: 'Try all widths' }).click();
-      await page.getByText('cheapest').waitFor();
-    },
-  },
-  {
     name: 'cut-table',
     path: `${JOB}/cut/${surface(1)}`,
     before: async (page) => {
@@ -138,6 +128,13 @@ export const VIEWS: readonly View[] = [
       await page.getByRole('region', { name: 'Step', exact: true }).evaluate((step) => {
         step.scrollTo(0, 0);
       });
+    },
+  },
+  {
+    name: 'close',
+    path: `${JOB}/close`,
+    before: async (page) => {
+      await page.getByText('Costs on average').waitFor();
     },
   },
   {

@@ -48,6 +48,7 @@ export const closeWords = {
   lossAt: (price: string) => `Chance to lose at ${price}`,
   inTen: (tenths: Figure) => `${tenths} in 10`,
   surface: 'Surface',
+  inMoney: (word: string, currency: string) => (currency === '' ? word : `${word}, ${currency}`),
   film: 'Film',
   minutes: 'People-minutes',
   work: 'Work',

@@ -1,16 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import type { Job } from '@yellow-pane/core/job';
-import { USUAL_RISK } from '@yellow-pane/core/quoting';
+import { USUAL_RISK, inCurrency } from '@yellow-pane/core/quoting';
 import { type Fact, type FactChange, Facts } from '../../fields/facts';
 import { JobDesk } from '../../job/job-desk';
 import { StopFrame } from '../../shell/stop-frame';
 import { VerdictBox } from '../../ui/verdict-box';
 import { closeWords } from '../../words/close';
-import { QuoteDesk } from './quote-desk';
+import { DECIMALS, QuoteDesk } from './quote-desk';
 
 const RISKS = [0.05, 0.1, USUAL_RISK, 0.3, 0.5] as const;
 const MOST_MONEY = 1e9;
 const PERCENT = 100;
+const HOUR_MIN = 60;
 /** What is told of money; the currency has letters and is asked beside it. */
 const TERMS: readonly Fact[] = [
   {
@@ -69,10 +70,15 @@ export class Close {
     return price === null ? closeWords.unknown : this.desk.money(price);
   });
 
+  /** Money in a column whose head names the currency. */
+  protected bare(value: number): string {
+    return inCurrency(value, DECIMALS).toFixed(DECIMALS);
+  }
+
   /** People-minutes of a line as money; unknown without what an hour costs. */
   protected work(minutes: number): string {
     const hour = this.desk.job()?.hourCost ?? null;
-    return hour === null ? closeWords.unknown : this.desk.money((minutes / 60) * hour);
+    return hour === null ? closeWords.unknown : this.bare((minutes / HOUR_MIN) * hour);
   }
 
   protected change({ key, value, seen }: FactChange): void {

@@ -8,7 +8,8 @@ import { closeWords } from '../../words/close';
 import { QuotePool } from '../../workers/quote-pool';
 
 const PERCENT = 100;
-const DECIMALS = 2;
+/** Of the currencies the shop works in. */
+export const DECIMALS = 2;
 
 /** What the job costs, how surely, and at which price. */
 @Injectable()
