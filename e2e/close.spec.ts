@@ -3,7 +3,7 @@ import { allSaved, copyOfDemo, expect, test } from './house';
 
 const reckoning = (page: Page): Locator => page.getByRole('complementary', { name: 'Reckoning' });
 const figure = (page: Page, word: string): Locator =>
-  reckoning(page).locator(`dt:has-text("${word}") + dd`).first();
+  reckoning(page).locator('yp-figure button, p.flex').filter({ hasText: word }).locator('.figure').first();
 
 test('what the job costs: its band, the price that keeps the margin, the chance to lose at a price; what is guessed', async ({
   page,
@@ -22,6 +22,10 @@ test('what the job costs: its band, the price that keeps the margin, the chance 
   await expect(page.getByRole('row', { name: /^SW1 \d+\.\d\d \d+ \d+\.\d\d$/ })).toBeVisible();
   await expect(page.getByRole('columnheader', { name: 'Film, CHF' })).toBeVisible();
   await expect(page.getByRole('region', { name: 'Rests on guesses' })).toContainText('minutes of each step');
+  await reckoning(page)
+    .getByRole('button', { name: /^Costs on average/ })
+    .click();
+  await expect(reckoning(page).getByText('K = F + r · t̄ + R')).toBeVisible();
   await reckoning(page).getByLabel('A price you think of').fill('10');
   await reckoning(page).getByLabel('A price you think of').press('Tab');
   await expect(figure(page, 'Chance to lose at')).toHaveText('10 in 10');

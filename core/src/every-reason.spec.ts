@@ -15,6 +15,7 @@ import {
   timeOf,
 } from './strokes';
 import { trimPlan } from './trimming';
+import { reckonQuote } from './quoting';
 import { PLACE_FORMULAS, USUAL_SHRINK_LIMITS, edgeFigures, shrinkPlan } from './curved';
 import { dropCount } from './cutting/blanks/drops';
 import { cellOf } from './cutting/blanks/pattern';
@@ -72,6 +73,14 @@ const WRITTEN = FILES.flatMap((file) =>
   [...readFileSync(join(here, file), 'utf8').matchAll(/\bid: '([a-z][A-Za-z]*(?:\.[A-Za-z0-9-]+)+)'/g)].map(
     ([, id = '']) => id,
   ),
+);
+
+const QUOTED = reckonQuote(
+  {
+    ...{ fixed: 180, rate: 0.9, shared: 0.15, work: [{ median_min: 40, deviation: 0.35 }] },
+    chances: [{ pieces: 3, came: 0.6, not: 19.4, mean: 60, deviation: 0.3, once: 40 }],
+  },
+  { margin: 0.3, risk: 0.2, tax: 0.081, typed: null },
 );
 
 type Taken = readonly [kind: Reading['kind'], from: string, to: string, value_mm: number];
@@ -309,6 +318,8 @@ const DETAILS: readonly (readonly [string, readonly Step[]])[] = [
     (form) =>
       [`${form} groove`, reasonedBy(PLACE_FORMULAS[form], { width_mm: 20, depth_mm: 8 }).why] as const,
   ),
+  ['quote', QUOTED.mean.why],
+  ['price with tax', [...(QUOTED.gross?.why ?? []), ...(QUOTED.priceAtMean?.why ?? [])]],
   ['spare film', reasonedBy(PLACE_FORMULAS.feed, { width_mm: 20, strain: 0.28, bears: 0.1 }).why],
   ['round an edge', reasonedBy(PLACE_FORMULAS.edge, { thickness_mm: 0.2, radius_mm: 3 }).why],
   ['turned corner', reasonedBy(PLACE_FORMULAS.corner, { turned_mm: 20 }).why],

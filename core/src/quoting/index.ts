@@ -1,7 +1,8 @@
 export { type QuoteAsked, type QuoteReckoned, USUAL_RISK, reckonQuote } from './reckon-quote';
 export { type Parts, type Used, costOf, isChance, partsOf } from './account';
 export { type TimeLaw, type TimePrior, robustTimeLaw, timeLaw, timeNotOver } from './predicted-time';
-export { type Taxed, inCurrency, priceFor, taxed } from './price';
+export { type Taxed, grossOf, inCurrency, priceFor, taxed } from './price';
+export { QUOTE_FORMULAS } from './quote-formulas';
 export {
   DRAWS,
   MOST_STEP_MIN,
@@ -11,6 +12,7 @@ export {
   type QuotedChance,
   type QuotedWork,
   meanCost,
+  meanCostOf,
   minutesOf,
   noneOf,
   workCostOver,

@@ -1,4 +1,5 @@
-import { CoreError } from '../quantity';
+import { CoreError, type Reasoned, applyFormula } from '../quantity';
+import { QUOTE_FORMULAS } from './quote-formulas';
 
 /**
  * The price at which so much of it is kept with the chance that is left.
@@ -6,14 +7,21 @@ import { CoreError } from '../quantity';
  * @param margin wanted, as a share of the price; asked, never guessed
  * @throws CoreError QUOTE_MARGIN
  */
-export function priceFor(cost: number, margin: number): number {
+export function priceFor(cost: number, margin: number): Reasoned<number> {
   if (!(margin >= 0 && margin < 1))
     throw new CoreError('QUOTE_MARGIN', {
       path: 'margin',
       expected: '0 to less than 100 % of the price',
       got: `${margin * 100} %`,
     });
-  return cost / (1 - margin);
+  const step = applyFormula(QUOTE_FORMULAS.price, { cost, margin });
+  return { value: step.value, why: [step] };
+}
+
+/** @param tax share of the net price */
+export function grossOf(net: number, tax: number): Reasoned<number> {
+  const step = applyFormula(QUOTE_FORMULAS.gross, { net, tax });
+  return { value: step.value, why: [step] };
 }
 
 /** As a currency has it, half away from nothing. @param decimals of the currency */

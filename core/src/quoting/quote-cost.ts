@@ -1,5 +1,6 @@
 import quantile from '@stdlib/stats-base-dists-normal-quantile';
-import { CoreError, seededNormal, seededRandom } from '../quantity';
+import { CoreError, type Reasoned, type Step, applyFormula, seededNormal, seededRandom } from '../quantity';
+import { QUOTE_FORMULAS } from './quote-formulas';
 
 /** Work of one kind: half of its times are shorter than the median. */
 export interface QuotedWork {
@@ -42,15 +43,27 @@ export interface Moments {
  * Minutes of all work together: one law for the sum.
  * @source moments of log-normal laws with a shared factor (closed form)
  */
-export function minutesOf({ work, shared }: Pick<QuoteCase, 'work' | 'shared'>): Moments {
+export function minutesOf(own: Pick<QuoteCase, 'work' | 'shared'>): Moments {
+  const { work, shared } = own;
   const each = work.map(({ median_min, deviation }) => {
     const mean = median_min * Math.exp(deviation ** 2 / 2);
     return { mean, variance: mean ** 2 * (Math.exp(deviation ** 2) - 1) };
   });
   const sum = each.reduce((all, { mean }) => all + mean, 0);
   const spread = each.reduce((all, { variance }) => all + variance, 0);
-  const mean = Math.exp(shared ** 2 / 2) * sum;
+  const mean = minutesStep(own).value;
   return { mean, variance: Math.exp(2 * shared ** 2) * (sum ** 2 + spread) - mean ** 2 };
+}
+
+/** All work on average, with how it was reckoned. */
+export function minutesStep({ work, shared }: Pick<QuoteCase, 'work' | 'shared'>): Step {
+  return applyFormula(QUOTE_FORMULAS.minutes, {
+    sum_min: work.reduce(
+      (sum, { median_min, deviation }) => sum + median_min * Math.exp(deviation ** 2 / 2),
+      0,
+    ),
+    shared,
+  });
 }
 
 /** The log-normal law with these moments. @source Fenton and Wilkinson 1960 (from memory) */
@@ -62,8 +75,9 @@ function logNormalOf({ mean, variance }: Moments): { readonly mu: number; readon
 
 const meanChance = ({ came, not }: QuotedChance): number => came / (came + not);
 
-/** What the job costs on average. */
-export function meanCost(own: QuoteCase): number {
+/** What the job costs on average, with how it was reckoned. */
+export function meanCostOf(own: QuoteCase): Reasoned<number> {
+  const minutes = minutesStep(own);
   const chances = own.chances.reduce(
     (sum, chance) =>
       sum +
@@ -71,8 +85,14 @@ export function meanCost(own: QuoteCase): number {
       chance.once * (1 - noneOf(chance.pieces, chance.came, chance.not)),
     0,
   );
-  return own.fixed + own.rate * minutesOf(own).mean + chances;
+  const mean = applyFormula(QUOTE_FORMULAS.mean, {
+    ...{ fixed: own.fixed, rate: own.rate, minutes: minutes.value, chances },
+  });
+  return { value: mean.value, why: [minutes, mean] };
 }
+
+/** What the job costs on average. */
+export const meanCost = (own: QuoteCase): number => meanCostOf(own).value;
 
 /** Chance that none of so many pieces is to do again. @source Beta-binomial (closed form) */
 export function noneOf(pieces: number, came: number, not: number): number {

@@ -91,11 +91,11 @@ describe('what does a job cost, and how surely?', () => {
         fc.double({ min: 0.01, max: 0.9, noNaN: true }),
         fc.double({ min: 0, max: 0.8, noNaN: true }),
         (risk, margin) => {
-          expect(priceFor(draws.over(risk), margin)).toBeGreaterThanOrEqual(
-            priceFor(draws.over(Math.min(0.99, risk + 0.05)), margin),
+          expect(priceFor(draws.over(risk), margin).value).toBeGreaterThanOrEqual(
+            priceFor(draws.over(Math.min(0.99, risk + 0.05)), margin).value,
           );
-          expect(priceFor(draws.over(risk), margin + 0.05)).toBeGreaterThan(
-            priceFor(draws.over(risk), margin),
+          expect(priceFor(draws.over(risk), margin + 0.05).value).toBeGreaterThan(
+            priceFor(draws.over(risk), margin).value,
           );
         },
       ),

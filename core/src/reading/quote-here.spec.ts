@@ -113,10 +113,20 @@ describe('what does the job cost as it stands?', () => {
     expect(twice?.rate).toBe(2 * (once?.rate ?? 0));
     expect(twice?.fixed).toBe(once?.fixed);
     if (once === undefined) throw new Error('no case');
-    const { price, most, mean, least } = reckonQuote(once, { margin: 0.3, risk: 0.2, typed: null });
-    expect(least < mean && mean < most).toBe(true);
-    expect((price ?? 0) * 0.7).toBeGreaterThan(mean);
-    const loss = reckonQuote(once, { margin: 0.3, risk: 0.2, typed: (price ?? 0) * 0.7 }).loss;
+    const { price, most, mean, least } = reckonQuote(once, {
+      margin: 0.3,
+      risk: 0.2,
+      tax: null,
+      typed: null,
+    });
+    expect(least < mean.value && mean.value < most).toBe(true);
+    expect((price?.value ?? 0) * 0.7).toBeGreaterThan(mean.value);
+    const loss = reckonQuote(once, {
+      margin: 0.3,
+      risk: 0.2,
+      tax: 0.081,
+      typed: (price?.value ?? 0) * 0.7,
+    }).loss;
     expect(loss).toBeCloseTo(0.2, 2);
   });
   it('minutes nobody has timed decide most of a job of one pane', () => {

@@ -47,6 +47,8 @@ export const closeWords = {
   gross: 'With tax',
   lossAt: (price: string) => `Chance to lose at ${price}`,
   inTen: (tenths: Figure) => `${tenths} in 10`,
+  drawn:
+    'Band, price and chance of a loss from 20,000 jobs like this one, drawn with all that is not certain of it; the same job, the same figures.',
   surface: 'Surface',
   inMoney: (word: string, currency: string) => (currency === '' ? word : `${word}, ${currency}`),
   film: 'Film',

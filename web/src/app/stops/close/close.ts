@@ -4,6 +4,7 @@ import { USUAL_RISK, inCurrency } from '@yellow-pane/core/quoting';
 import { type Fact, type FactChange, Facts } from '../../fields/facts';
 import { JobDesk } from '../../job/job-desk';
 import { StopFrame } from '../../shell/stop-frame';
+import { Figure } from '../../ui/figure';
 import { VerdictBox } from '../../ui/verdict-box';
 import { closeWords } from '../../words/close';
 import { DECIMALS, QuoteDesk } from './quote-desk';
@@ -44,7 +45,7 @@ const TERMS: readonly Fact[] = [
 /** What the job costs and at which price, from the job as it stands. */
 @Component({
   selector: 'yp-close',
-  imports: [Facts, StopFrame, VerdictBox],
+  imports: [Facts, Figure, StopFrame, VerdictBox],
   providers: [QuoteDesk],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './close.html',
@@ -67,7 +68,7 @@ export class Close {
   );
   protected readonly heading = computed(() => {
     const price = this.desk.reckoned()?.price ?? null;
-    return price === null ? closeWords.unknown : this.desk.money(price);
+    return price === null ? closeWords.unknown : this.desk.money(price.value);
   });
 
   /** Money in a column whose head names the currency. */

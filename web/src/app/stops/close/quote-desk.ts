@@ -1,5 +1,6 @@
 import { DestroyRef, Injectable, computed, effect, inject, signal } from '@angular/core';
 import { inTenths } from '@yellow-pane/core/diagnosing';
+import type { Reasoned, Step } from '@yellow-pane/core/quantity';
 import { type QuoteReckoned, USUAL_RISK, inCurrency } from '@yellow-pane/core/quoting';
 import { quoteHere } from '@yellow-pane/core/reading';
 import { JobReading } from '../../job/job-reading';
@@ -10,6 +11,13 @@ import { QuotePool } from '../../workers/quote-pool';
 const PERCENT = 100;
 /** Of the currencies the shop works in. */
 export const DECIMALS = 2;
+
+/** A figure with what it rests on; where it was drawn there is no formula. */
+export interface QuoteRow {
+  readonly word: string;
+  readonly value: string;
+  readonly why: readonly Step[];
+}
 
 /** What the job costs, how surely, and at which price. */
 @Injectable()
@@ -22,25 +30,31 @@ export class QuoteDesk {
   readonly risk = signal(USUAL_RISK);
   readonly typed = signal<number | null>(null);
   readonly reckoned = signal<QuoteReckoned | undefined>(undefined);
-  readonly rows = computed((): readonly { readonly word: string; readonly value: string }[] => {
+  readonly rows = computed((): readonly QuoteRow[] => {
     const [own, typed] = [this.reckoned(), this.typed()];
     if (own === undefined) return [];
-    const { price, priceAtMean, loss } = own;
-    const tax = this.job()?.tax_percent ?? null;
+    const { price, priceAtMean, gross, loss } = own;
+    const row = (word: string, of: Reasoned<number> | null): readonly QuoteRow[] =>
+      of === null ? [] : [{ word, value: this.money(of.value), why: of.why }];
     return [
-      { word: closeWords.costs, value: this.money(own.mean) },
+      ...row(closeWords.costs, own.mean),
       {
         word: closeWords.between,
         value: closeWords.fromTo(this.money(own.least), this.money(own.most)),
+        why: [],
       },
-      ...(price === null ? [] : [{ word: closeWords.price, value: this.money(price) }]),
-      ...(priceAtMean === null ? [] : [{ word: closeWords.priceAtMean, value: this.money(priceAtMean) }]),
-      ...(price === null || tax === null
-        ? []
-        : [{ word: closeWords.gross, value: this.money(price * (1 + tax / PERCENT)) }]),
+      ...row(closeWords.price, price),
+      ...row(closeWords.priceAtMean, priceAtMean),
+      ...row(closeWords.gross, gross),
       ...(loss === null || typed === null
         ? []
-        : [{ word: closeWords.lossAt(this.money(typed)), value: closeWords.inTen(inTenths(loss)) }]),
+        : [
+            {
+              word: closeWords.lossAt(this.money(typed)),
+              value: closeWords.inTen(inTenths(loss)),
+              why: [],
+            },
+          ]),
     ];
   });
 
@@ -49,7 +63,9 @@ export class QuoteDesk {
     effect(() => {
       const own = this.here().case;
       const margin = this.job()?.margin_percent ?? null;
+      const tax = this.job()?.tax_percent ?? null;
       const asked = {
+        tax: tax === null ? null : tax / PERCENT,
         margin: margin === null ? null : margin / PERCENT,
         risk: this.risk(),
         typed: this.typed(),
