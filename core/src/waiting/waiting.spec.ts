@@ -195,6 +195,26 @@ describe('when is it dry?', () => {
       { numRuns: 40 },
     );
   });
+  it('thinner film, or more of it left open, never clears later; nothing to drive it, no date', () => {
+    const at = (thickness_um: number, metalOpen: number): number =>
+      clearBy({
+        film: { ...film, thickness_um, metalOpen },
+        known: [{ hours: 24, glass_C: 20, air: room }],
+      }).likely ?? Number.POSITIVE_INFINITY;
+    fc.assert(
+      fc.property(
+        fc.double({ min: 20, max: 250, noNaN: true }),
+        fc.double({ min: 0.05, max: 0.9, noNaN: true }),
+        (thickness_um, open) => {
+          expect(at(thickness_um - 5, open)).toBeLessThanOrEqual(at(thickness_um, open));
+          expect(at(thickness_um, open + 0.05)).toBeLessThanOrEqual(at(thickness_um, open));
+        },
+      ),
+      { numRuns: 40, seed: 27 },
+    );
+    const wet = clearBy({ film, known: [{ hours: 24, glass_C: 5, air: { air_C: 20, humidity: 0.8 } }] });
+    expect([wet.likely, wet.never]).toEqual([null, 'glass near the dew point']);
+  });
   it('primer: over 2 h with water, over 1 h with solvent, longer when cold or damp, never in saturated air', () => {
     expect(primerDry('water-based', room).least).toBeGreaterThanOrEqual(120);
     expect(primerDry('solvent-based', room).least).toBe(60);
