@@ -42,6 +42,23 @@ describe('why does somebody come back?', () => {
       ],
     ]);
   });
+  it('kept while nothing changes, and anew with the next change of the job', async () => {
+    const all = async (): Promise<readonly VisitOfJob[]> =>
+      (await request(server.app).get('/api/visits').expect(200)).body as VisitOfJob[];
+    const [before, again] = [await all(), await all()];
+    expect(again).toEqual(before);
+    const { body } = await request(server.app).get(`/api/jobs/${SUMMIT}`).expect(200);
+    const kept = (body as { rows: { visit: { id: string; state: string; version: number }[] } }).rows.visit;
+    const open = kept.find(({ state }) => state === 'open');
+    const say = (state: string, baseVersion: number) =>
+      server.send(SUMMIT, [
+        { op: 'set', table: 'visit', id: open?.id ?? '', fields: { state }, baseVersion },
+      ] as Parameters<typeof server.send>[1]);
+    await say('not needed', open?.version ?? 0).expect(200);
+    expect((await all()).length).toBeLessThan(before.length);
+    await say('open', (open?.version ?? 0) + 1).expect(200);
+    expect((await all()).map(({ says }) => says)).toEqual(before.map(({ says }) => says));
+  });
   it('as a calendar that an independent reader reads: the planned hour, and the same UID each time', async () => {
     const read = async (): Promise<ICAL.Event> => {
       const { text } = await request(server.app).get(`/api/jobs/${SUMMIT}/visits/calendar`).expect(200);

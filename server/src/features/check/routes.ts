@@ -12,7 +12,7 @@ import { type MarksOnPaper, defectMapPdf } from '../../paper/defect-map-pdf';
 import { readPaper } from '../../paper/paper';
 import { readJobView } from '../jobs/read-view';
 import { type AskedOfAir, skyOf } from '../weather/sky-of';
-import { visitsCalendar, visitsOfAll, visitsOfJob } from './visits';
+import { VisitBook, visitsCalendar, visitsOfJob } from './visits';
 
 interface Deps extends AskedOfAir {
   readonly db: Database;
@@ -22,8 +22,9 @@ interface Deps extends AskedOfAir {
 /** Visits as a calendar, and where the marks are as paper. */
 export function checkRoutes({ db, clock, ...air }: Deps): Router {
   const routes = Router();
+  const book = new VisitBook(db, air);
   routes.get('/api/visits', async (_request, response) => {
-    response.json(await visitsOfAll(db, clock(), air));
+    response.json(await book.ofAll(clock()));
   });
   routes.get('/api/jobs/:jobId/visits/calendar', async (request, response) => {
     const view = await readJobView(db, idParam(request, 'jobId'));

@@ -1,13 +1,14 @@
 import type { VisitOfJob } from '@yellow-pane/contracts';
 import { visitLines } from '@yellow-pane/contracts/words';
 import type { VisitReason } from '@yellow-pane/core/job';
-import { JobView, type Sky, visitsOf } from '@yellow-pane/core/reading';
-import { and, eq, inArray } from 'drizzle-orm';
+import { JobView, type Shop, type Sky, visitsOf } from '@yellow-pane/core/reading';
+import { and, eq, inArray, sql } from 'drizzle-orm';
 import ical, { ICalCalendarMethod } from 'ical-generator';
 import type { Database } from '../../db/database';
-import { job, mark, testPiece, visit, workRecord } from '../../db/schema';
+import { change, job, mark, testPiece, visit, workRecord } from '../../db/schema';
 import { readJob } from '../jobs/queries';
 import { readShop } from '../jobs/read-view';
+import { airOnSite } from '../bench/thermometer';
 import { type AskedOfAir, skyOf } from '../weather/sky-of';
 
 const HOUR_MS = 3_600_000;
@@ -34,29 +35,70 @@ export function visitsOfJob(view: JobView, now_ms: number, sky: Sky): readonly V
 const saysOf = (view: JobView, reasons: readonly VisitReason[]): readonly string[] =>
   visitLines(reasons, (id) => view.surfaceById.get(id)?.tag);
 
-/** The same of all jobs that are not put away, next first. */
-export async function visitsOfAll(db: Database, now: Date, air: AskedOfAir): Promise<readonly VisitOfJob[]> {
-  const tables = [visit, workRecord, mark, testPiece];
-  const ids = new Set<string>();
-  for (const table of tables)
-    for (const { id } of await db
-      .selectDistinct({ id: table.jobId })
-      .from(table)
-      .where(eq(table.removed, false)))
-      ids.add(id);
-  if (ids.size === 0) return [];
-  const jobs = await db
-    .select({ id: job.id })
-    .from(job)
-    .where(and(eq(job.removed, false), eq(job.archived, false), inArray(job.id, [...ids])));
-  const shop = await readShop(db);
-  const found: VisitOfJob[] = [];
-  for (const { id } of jobs) {
-    const { rows } = await readJob(db, id);
-    const view = new JobView(rows, shop);
-    found.push(...visitsOfJob(view, now.getTime(), skyOf(view, air)));
+/** What the visits of a job were reckoned from, and what came out. */
+interface Kept {
+  readonly from: string;
+  readonly visits: readonly VisitOfJob[];
+}
+
+const letOthersRun = (): Promise<void> => new Promise((resolve) => void setImmediate(resolve));
+
+/**
+ * The visits of all jobs that are not put away, next first. Of each job they are kept beside the number of
+ * its last change, the hour, the sky and what the shop knows: glass is reckoned anew only where one of them
+ * changed.
+ */
+export class VisitBook {
+  readonly #kept = new Map<string, Kept>();
+
+  constructor(
+    private readonly db: Database,
+    private readonly air: AskedOfAir,
+  ) {}
+
+  async ofAll(now: Date): Promise<readonly VisitOfJob[]> {
+    const ids = await this.#jobsWithReasons();
+    if (ids.size === 0) return [];
+    const jobs = await this.db
+      .select({
+        id: job.id,
+        seq: sql<string | null>`(select max(c.seq)::text from ${change} c where c.job_id = "job"."id")`,
+      })
+      .from(job)
+      .where(and(eq(job.removed, false), eq(job.archived, false), inArray(job.id, [...ids])));
+    const shop = await readShop(this.db);
+    const asked = JSON.stringify([
+      ...[Math.floor(now.getTime() / HOUR_MS), this.air.weather.scenario, airOnSite(this.air.thermometer)],
+      shop,
+    ]);
+    const found: VisitOfJob[] = [];
+    for (const { id, seq } of jobs) {
+      const from = `${seq ?? ''} ${asked}`;
+      const known = this.#kept.get(id);
+      const visits = known?.from === from ? known.visits : await this.#ofJob(id, shop, now);
+      this.#kept.set(id, { from, visits });
+      found.push(...visits);
+    }
+    return found.sort((a, b) => begins(a).localeCompare(begins(b)));
   }
-  return found.sort((a, b) => begins(a).localeCompare(begins(b)));
+
+  async #ofJob(id: string, shop: Shop, now: Date): Promise<readonly VisitOfJob[]> {
+    await letOthersRun();
+    const { rows } = await readJob(this.db, id);
+    const view = new JobView(rows, shop);
+    return visitsOfJob(view, now.getTime(), skyOf(view, this.air));
+  }
+
+  async #jobsWithReasons(): Promise<ReadonlySet<string>> {
+    const ids = new Set<string>();
+    for (const table of [visit, workRecord, mark, testPiece])
+      for (const { id } of await this.db
+        .selectDistinct({ id: table.jobId })
+        .from(table)
+        .where(eq(table.removed, false)))
+        ids.add(id);
+    return ids;
+  }
 }
 
 const begins = ({ plannedAt, notBefore, due }: VisitOfJob): string => plannedAt ?? notBefore ?? due ?? '9';
