@@ -1,5 +1,13 @@
 import { describe, expect, it } from '@jest/globals';
-import { MATERIAL_NOT_STATED, NEW_PLACE, NEW_SURFACE, NO_MONEY, type RowOf, type StockLeft } from '../job';
+import {
+  MATERIAL_NOT_STATED,
+  NEW_PLACE,
+  NEW_SURFACE,
+  NO_MONEY,
+  NO_SITE_FACTS,
+  type RowOf,
+  type StockLeft,
+} from '../job';
 import { reckonQuote } from '../quoting';
 import { blankOf } from './blank';
 import { type FilmOfShop, type JobRows, EMPTY_SHOP, jobRows } from './job-rows';
@@ -107,6 +115,22 @@ describe('what does the job cost as it stands?', () => {
     const twice = quoteHere(view(MONEY, { plannedStep: planned }), [roll]);
     expect([twice.trips, twice.guesses.includes('days on site')]).toEqual([2, false]);
     expect((twice.case?.fixed ?? 0) - (own.case?.fixed ?? 0)).toBeCloseTo(40, 9);
+  });
+  it('old film on the pane is taken off first: its minutes are in the work, and told apart', () => {
+    const [bare] = quoteHere(view(MONEY), [roll]).lines;
+    const siteFacts = [
+      row<RowOf<'siteFacts'>>({
+        ...NO_SITE_FACTS,
+        id: 'f',
+        surfaceId: 'S1',
+        oldFilm: 'film',
+        oldFilmArea_m2: 1,
+      }),
+    ];
+    const [filmed] = quoteHere(view(MONEY, { siteFacts }), [roll]).lines;
+    expect(bare?.removal).toBe(0);
+    expect(filmed?.removal).toBeGreaterThan(0);
+    expect(filmed?.minutes).toBeGreaterThanOrEqual((bare?.minutes ?? 0) + (filmed?.removal ?? 0) - 1e-9);
   });
   it('an hour that costs twice as much doubles the work alone; the price keeps its margin four times in five', () => {
     const [once, twice] = [60, 120].map((hourCost) => quoteHere(view({ ...MONEY, hourCost }), [roll]).case);

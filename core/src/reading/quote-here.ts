@@ -1,7 +1,7 @@
 import type { RowOf, StockLeft } from '../job';
 import { mmFromNm } from '../quantity';
 import { type QuoteCase, type QuotedChance, minutesOf } from '../quoting';
-import { isLaidWet } from '../ways';
+import { type WorkStep, isLaidWet } from '../ways';
 import { blanksOfFilm } from './film-blanks';
 import { cutSettingsOf, filmOrder, planOfFilm } from './film-order';
 import { filmWorth, pricePerSquare, stockOfFilm } from './film-stock';
@@ -18,6 +18,8 @@ export interface QuoteLine {
   readonly film: number;
   /** Of all people together, half of the times shorter. */
   readonly minutes: number;
+  /** Of these, for taking off what is stuck there now. */
+  readonly removal: number;
 }
 
 /** A guess a quote rests on, to be said beside it. */
@@ -54,6 +56,12 @@ const VISIT = { came: 2, not: 18 } as const;
 const SQUARE_MM = 1e6;
 const HOUR_MIN = 60;
 
+/** The step by which old film or a sticker comes off. */
+const OLD_FILM_OFF = 'remove-old';
+
+const peopleMinutes = (steps: readonly Pick<WorkStep, 'minutes' | 'crew'>[]): number =>
+  steps.reduce((sum, { minutes, crew }) => sum + minutes.value * crew, 0);
+
 /** The job as it stands, priced: film by the layout with its waste, work by its steps and people, trips. */
 export function quoteHere(view: JobView, stock: readonly StockLeft[]): QuoteHere {
   const films = [...new Set(view.applications.map(({ filmId }) => filmId))];
@@ -68,7 +76,8 @@ export function quoteHere(view: JobView, stock: readonly StockLeft[]): QuoteHere
         ...{ applicationId: application.id, surfaceId: application.surfaceId, filmId: application.filmId },
         tag: view.surfaceById.get(application.surfaceId)?.tag ?? '',
         film: area_mm2 * film.perMm2,
-        minutes: steps.reduce((sum, { minutes, crew }) => sum + minutes.value * crew, 0),
+        minutes: peopleMinutes(steps),
+        removal: peopleMinutes(steps.filter(({ step }) => step === OLD_FILM_OFF)),
       },
     ];
   });

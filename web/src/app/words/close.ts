@@ -54,6 +54,7 @@ export const closeWords = {
   film: 'Film',
   minutes: 'People-minutes',
   work: 'Work',
+  oldFilmOff: (minutes: number, money: string) => `of it old film off: ${Math.round(minutes)} min, ${money}`,
   trips: (count: number) => (count === 1 ? 'One trip' : `${count} trips`),
   filmAll: 'Film with its waste',
   notInIt: 'Not in it',
