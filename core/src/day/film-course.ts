@@ -12,6 +12,7 @@ import {
   clearBy,
   conditionedRoom,
   courseOf,
+  doubtOfDrying,
   filmAt,
   firstBond,
   halfDryDay,
@@ -44,6 +45,8 @@ export interface FilmCourse {
   /** Undefined: laid dry, or nothing is known of the glass. */
   readonly clear: Wait | undefined;
   readonly pocket: Wait | undefined;
+  /** Of a day of drying, as a log-normal deviation. */
+  readonly deviation: number;
   readonly may: readonly MayDo[];
   /** Empty: nothing is known of the glass. */
   readonly course: readonly DryStretch[];
@@ -69,7 +72,7 @@ export function filmCourse(own: ReturnCase): FilmCourse {
   const clear = isWet && isKnown ? clearBy(asked) : undefined;
   const sealant = isWet ? sealantWait(film.thickness_um, isKnown ? halfDryDay(laid) : 0) : undefined;
   return {
-    ...{ clear, course },
+    ...{ clear, course, deviation: doubtOfDrying(film, water) },
     pocket: isWet && isKnown ? pocketBy(asked, RULES.pocketHigh.value) : undefined,
     may: mayDoWhen({ ...laid, clear, sealant }),
     at: (days) => filmAt(days, laid),

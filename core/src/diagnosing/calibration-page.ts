@@ -55,6 +55,13 @@ function claimOf({ posterior, before, table, confirmed }: CaseInTheEnd): Forecas
   return { chance, came: causesOf(table)[shown.indexOf(chance)] === confirmed };
 }
 
+/** How far answers are believed from now on: as in the model, until enough cases say otherwise. */
+export function beliefOf(cases: readonly CaseInTheEnd[]): number {
+  if (cases.length < LEAST_CASES) return BELIEF.lambda;
+  const z = spiegelhalterZ(cases.map(claimOf));
+  return Number.isFinite(z) && Math.abs(z) > FAR_OFF ? bestLambda(cases) : BELIEF.lambda;
+}
+
 /**
  * Whether certainty was deserved, over cases that were forecast before they taught anything.
  * @source Brier 1950; Spiegelhalter 1986; intervals of a share: Beta law over an even prior (closed form)
@@ -78,7 +85,7 @@ export function calibrationOf(cases: readonly CaseInTheEnd[]): Calibration {
           ? 'too sure'
           : 'not sure enough',
     bins: binsOf(claims),
-    lambda: isOff ? bestLambda(cases) : BELIEF.lambda,
+    lambda: beliefOf(cases),
   };
 }
 

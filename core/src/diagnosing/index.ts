@@ -4,6 +4,7 @@ export {
   type CalibrationBin,
   type CaseInTheEnd,
   LEAST_CASES,
+  beliefOf,
   calibrationOf,
 } from './calibration-page';
 export { type Diagnosis, diagnose } from './diagnose';

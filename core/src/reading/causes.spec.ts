@@ -296,6 +296,17 @@ describe('why is it there?', () => {
     expect(Object.keys(named).length).toBeGreaterThan(1);
     expect(worked({ remedy: null })?.asked.confirmed).toEqual({ softPressure: 0.5 });
   });
+  it('answers are believed as far as forty confirmed cases say was deserved', () => {
+    const posterior = posteriorOf({ table: LOOK_TABLES.dryBubbles, seen: {}, present: {} }).map((_, n) =>
+      n === 0 ? 0.93 : 0.01,
+    );
+    const cases = Array.from({ length: 60 }, (_, n) => ({
+      ...{ id: `E${n}`, look: 'dryBubbles', confirmed: n % 4 === 0 ? 'softPressure' : 'handOnly' },
+      ...{ how: 'seen', remedy: null, posterior, tableVersion: 1 },
+    })) as readonly CaseOfShop[];
+    expect(causeApart('dryBubbles', undefined, cases).asked.lambda).toBeLessThan(0.8);
+    expect(causeApart('dryBubbles', undefined, cases.slice(0, 39)).asked.lambda).toBe(0.8);
+  });
   it('without a job the same tables answer by what is said alone', () => {
     const own = causeApart('dryBubbles', undefined, []);
     expect(own.shown).toHaveLength(3);

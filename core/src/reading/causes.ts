@@ -3,11 +3,13 @@ import {
   type Diagnosis,
   type DiagnosisAsked,
   LOOK_TABLES,
+  beliefOf,
   diagnose,
   whenItWorked,
 } from '../diagnosing';
 import type { CauseCase, DiagnosedLook, RowOf } from '../job';
 import { type JudgedAt, seenOnMark } from './cause-record';
+import { inEnd } from './in-the-end';
 import type { CaseOfShop } from './job-rows';
 import type { JobView } from './job-view';
 import type { JudgedMark } from './marks';
@@ -37,10 +39,12 @@ export function causeOf(view: JobView, own: JudgedMark, judged: JudgedAt): Cause
   const found = seenOnMark(view, own, judged);
   if (found === undefined) return undefined;
   const row = view.rows.causeCase.find(({ markIds }) => markIds.includes(own.mark.id));
+  const cases = casesOf(view);
   return causeBy({
+    lambda: beliefOf(inEnd(cases, LOOK_TABLES)),
     ...{ look: found.look, known: found.seen, present: found.present },
     row: row?.look === found.look ? row : undefined,
-    confirmed: countsOf(casesOf(view), found.look, row?.id),
+    confirmed: countsOf(cases, found.look, row?.id),
     redo_min: redoMinutes(view, own.mark),
   });
 }
@@ -54,6 +58,7 @@ export const causeApart = (
   causeBy({
     ...{ look, known: {}, present: {}, row, redo_min: USUAL_REDO_MIN },
     confirmed: countsOf(cases, look, row?.id),
+    lambda: beliefOf(inEnd(cases, LOOK_TABLES)),
   });
 
 function causeBy({
@@ -62,12 +67,14 @@ function causeBy({
   present,
   row,
   confirmed,
+  lambda,
   redo_min,
 }: Pick<CauseHere, 'look' | 'known' | 'row'> &
-  Pick<DiagnosisAsked, 'present' | 'confirmed'> & { readonly redo_min: number }): CauseHere {
+  Pick<DiagnosisAsked, 'present' | 'confirmed' | 'lambda'> & { readonly redo_min: number }): CauseHere {
   const told = row?.answers ?? [];
   const asked: DiagnosisAsked = {
     ...{ table: LOOK_TABLES[look], present, ...(confirmed === undefined ? {} : { confirmed }) },
+    ...(lambda === undefined ? {} : { lambda }),
     seen: { ...known, ...Object.fromEntries(told.map(({ evidence, state }) => [evidence, state])) },
   };
   const own = diagnose(asked, redo_min, told.length);

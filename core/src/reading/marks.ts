@@ -11,7 +11,6 @@ import {
 import { type Verdict, mmFromNm, worstVerdict } from '../quantity';
 import { RULES } from '../rules';
 import type { Face, Spot } from '../strokes';
-import { doubtOfDrying } from '../waiting';
 import { isLaidWet } from '../ways';
 import { faceOfSurface } from './face-of-surface';
 import { type Sky, filmDates } from './film-dates';
@@ -163,11 +162,10 @@ function dryingOf(view: JobView, surfaceId: string, sky: Sky): Drying {
 }
 
 function dryingOfFilm(view: JobView, application: RowOf<'application'>, laid_ms: number, sky: Sky): Drying {
-  const film = view.filmById.get(application.filmId);
-  const { clear, pocket } = filmDates(view, application, laid_ms, sky) ?? {};
+  const { clear, pocket, deviation = USUAL_DEVIATION } = filmDates(view, application, laid_ms, sky) ?? {};
   const own = {
     ...{ goesOnMonth: clear?.goesOnMonth ?? null, laid_ms, half_days: null },
-    deviation: film === undefined ? USUAL_DEVIATION : doubtOfDrying(film),
+    deviation,
   };
   if (clear?.never != null) return { ...own, until_ms: null, by: 'not this season' };
   if (clear?.likely == null || clear.most === null)

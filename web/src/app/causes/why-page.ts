@@ -24,6 +24,20 @@ const NOTHING_SAID: Omit<CaseApart, 'look'> = {
   ...{ posterior: null, confirmed: null, how: null, remedy: null },
 };
 
+/** What is kept of a case, without who kept it and when. */
+const caseOf = ({
+  look,
+  where,
+  answers,
+  tableVersion,
+  posterior,
+  confirmed,
+  how,
+  remedy,
+}: CaseApartRow): CaseApart => ({
+  ...{ look, where, answers, tableVersion, posterior, confirmed, how, remedy },
+});
+
 /** Why something is there that is in no job, the card for the phone, and whether certainty was deserved. */
 @Component({
   selector: 'yp-why-page',
@@ -65,13 +79,9 @@ export class WhyPage {
     this.open.set({ id: newId(), version: undefined, case: { ...NOTHING_SAID, look } });
   }
 
-  protected openKept({ id, version, removed: _, changedAt: __, changedBy: ___, ...row }: CaseApartRow): void {
-    const { look, where, answers, tableVersion, posterior, confirmed, how, remedy } = row;
+  protected openKept(row: CaseApartRow): void {
     this.says.set('');
-    this.open.set({
-      ...{ id, version },
-      case: { look, where, answers, tableVersion, posterior, confirmed, how, remedy },
-    });
+    this.open.set({ id: row.id, version: row.version, case: caseOf(row) });
   }
 
   protected change(said: CauseSaid | Pick<CaseApart, 'where'>): void {
@@ -87,9 +97,8 @@ export class WhyPage {
   }
 
   protected async takeOut(row: CaseApartRow): Promise<void> {
-    const { id, version, look, where, answers, tableVersion, posterior, confirmed, how, remedy } = row;
-    const own = { look, where, answers, tableVersion, posterior, confirmed, how, remedy };
-    this.says.set((await this.#book.keep(own, { id, version, removed: true })) ?? '');
+    const { id, version } = row;
+    this.says.set((await this.#book.keep(caseOf(row), { id, version, removed: true })) ?? '');
     if (this.open()?.id === id) this.open.set(undefined);
   }
 

@@ -102,7 +102,6 @@ export const causesWords = {
   sees: 'What do you see?',
   seesWord: (sees: (typeof CALLER_SEES)[number]) => SEES[sees],
   whenLaid: 'When was it laid?',
-  daysAgo: (days: Figure) => `${days} days ago`,
   underWeek: 'under a week ago',
   underMonth: 'within a month',
   overMonth: 'longer ago',
@@ -118,7 +117,6 @@ export const causesWords = {
   anotherCall: 'Another call',
   isOurs: 'Is it our work? To which job does it go?',
   toJob: (job: string) => `To ${job}`,
-  notOurs: 'Work of others',
   fromPhone: (sees: string, days: string) =>
     `On the phone: ${sees.toLowerCase()}${days === '' ? '' : `, laid ${days}`}.`,
   putOn: (tag: string) => `Put it on ${tag}, with a visit`,
