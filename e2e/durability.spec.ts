@@ -1,4 +1,4 @@
-import { NO_MONEY } from '@yellow-pane/core/job';
+import { NEW_JOB } from '@yellow-pane/core/job';
 import { NEW_PLACE, NEW_SURFACE } from '@yellow-pane/core/job';
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -36,7 +36,7 @@ test(`kill -9 in the middle of a burst of writes, ${KILLS} times: every acknowle
             op: 'put',
             table: 'job',
             id: jobId,
-            fields: { name: 'Burst', entryUnit: 'mm', archived: false, ...NO_MONEY },
+            fields: { name: 'Burst', entryUnit: 'mm', ...NEW_JOB },
           },
           { op: 'put', table: 'place', id: placeId, fields: { ...NEW_PLACE, name: 'x', position: 1 } },
         ]),

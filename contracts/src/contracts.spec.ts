@@ -25,10 +25,32 @@ import {
 import { cutListCsv, readCutListCsv } from './files/cut-files';
 
 const id = '0199b9a6-0007-7000-8000-000000000003';
+const said = { personId: null, who: 'Wren', at: '2026-12-01T08:00:00.000Z' };
+const drawn = { name: 'Ida', at: '2026-12-01T08:00:00.000Z', strokes: [[10, 20, 40, 25, 60, 18, 90, 30]] };
+const quotePaper = {
+  ...{ asOf: '2026-12-01T08:00:00.000Z', currency: 'CHF', tax_percent: 8.1, margin_percent: 30, risk: 0.2 },
+  ...{ hourCost: 62, tripCost: 35, trips: 1, seed: 1, draws: 20_000 },
+  lines: [
+    {
+      ...{ applicationId: id, surfaceId: id, tag: 'SW1', place: 'front', filmId: id, film: 'neutral 35' },
+      ...{ isAbout: false, area_m2: 1.2, used_m2: 1.5, filmCost: 40, minutes: 55, removal: 0, net: 180 },
+      steps: [{ step: 'clean', minutes: 12 }],
+    },
+  ],
+  missing: [{ tag: 'SW2', reason: 'not measured' }],
+  guesses: ['minutes of work'],
+  inputs: {
+    ...{ fixed: 75, rate: 1.03, shared: 0.15, work: [{ median_min: 55, deviation: 0.35 }] },
+    chances: [{ pieces: 1, came: 0.6, not: 19.4, mean: 90, deviation: 0.3, once: 35 }],
+  },
+  ...{ mean: 135, least: 110, most: 170, price: 190, priceAtMean: 180, asked: 190 },
+};
 const samples = {
   job: {
     ...{ name: 'Kestrel Hill', entryUnit: 'mm', archived: false },
     ...{ currency: 'CHF', tax_percent: 8.1, hourCost: 62, tripCost: 35, margin_percent: 30 },
+    ...{ customerId: id, street: '', accessHours: '7 to 16', siteContact: '', keys: '', lift: 'none' },
+    waterAndPower: '',
   },
   place: {
     parentId: null,
@@ -430,6 +452,71 @@ const samples = {
     remedy: null,
     said: { personId: id, who: 'Robin', at: '2026-11-24T09:26:00.000Z' },
   },
+  enquiry: {
+    ...{ caller: 'Ida', phone: '', wish: 'less heat' },
+    asked: [
+      {
+        ...{ what: 'pane', count: 4, width_nm: 1_200_000_000, height_nm: null, bearing_deg: 180 },
+        ...{ storey: 3, filmId: null, oldFilm: 'unknown' },
+      },
+    ],
+    rough: { least: 900, most: 1400, currency: 'CHF' },
+    halfDay: { from: '2026-12-01T07:00:00.000Z', to: '2026-12-01T11:00:00.000Z' },
+    said,
+  },
+  quote: {
+    ...{ number: '1', name: 'as planned', alternativeOfId: null, validUntil: '2026-12-31' },
+    swaps: [{ from: id, to: id }],
+    paper: quotePaper,
+    sent: said,
+    answer: { said: 'accepted', signature: drawn, note: '', by: said },
+  },
+  arrival: {
+    found: [
+      {
+        ...{ surfaceId: id, tag: 'SW1', photoIds: [id], ground: 'accepted' },
+        lines: [{ kind: 'glass', says: 'chipped', who: 'Wren' }],
+      },
+    ],
+    note: '',
+    signature: drawn,
+    by: said,
+  },
+  extra: {
+    ...{ number: 'E1', text: 'one more as DR1', likeSurfaceId: id, count: 1, net: 120, currency: 'CHF' },
+    ...{ tax_percent: null, basis: 'as DR1 in quote 1', signature: null, by: said },
+  },
+  payment: {
+    ...{ kind: 'deposit', number: '1-1', lines: [{ text: 'deposit', net: 100 }], currency: 'CHF' },
+    ...{ tax_percent: 8.1, dueDay: '2026-12-15', asked: said, upToDay: '2026-12-01' },
+    signature: drawn,
+    paid: { day: '2026-12-10', gross: 108.1, by: said },
+  },
+  handOver: {
+    asOf: '2026-12-01T10:00:00.000Z',
+    panes: [
+      {
+        ...{ applicationId: id, surfaceId: id, tag: 'SW1', place: 'front', film: 'neutral 35', face: 'room' },
+        rolls: [{ label: 'N35', lot: 'L-1' }],
+        ...{ laidAt: '2026-11-24T09:20:00.000Z', people: ['Wren'], mix: null, judged: 'go' },
+        readings: [{ quantity: 'surface', shown: '18 °C', who: 'Wren', at: '2026-11-24T09:20:00.000Z' }],
+        ...{
+          ruleSet: 'film, six feet, 1',
+          acceptedBy: said,
+          warnings: ['no hooks'],
+          before: id,
+          after: null,
+        },
+        marks: [{ look: 'nib', size_nm: 800_000, verdict: 'accept' }],
+        dates: [{ key: 'clear', from: null, until: '2026-12-24T00:00:00.000Z' }],
+        putBack: [{ name: 'handle', at: null }],
+      },
+    ],
+    open: [{ kind: 'mark', tag: 'SW1', what: 'nib', until: null }],
+    note: '',
+    signature: drawn,
+    by: said,
+  },
   testPiece: {
     kind: 'shrink strip',
     filmId: id,
@@ -683,7 +770,7 @@ describe('is a cut list safe and lossless?', () => {
 
 describe('is every field that names another row of the job in the list of references?', () => {
   /** Of the catalogue, the stock and the people, which belong to no job. */
-  const ELSEWHERE: readonly string[] = ['filmId', 'stockId', 'personId', 'offcut.parentId'];
+  const ELSEWHERE: readonly string[] = ['filmId', 'stockId', 'personId', 'customerId', 'offcut.parentId'];
   it('each field that ends in Id, of every table', () => {
     const fields = JOB_TABLES.flatMap((table) =>
       Object.keys(ROW_FIELDS[table].shape)

@@ -135,6 +135,11 @@ export const CORE_ERRORS: Readonly<Record<CoreErrorCode, ErrorEntry>> = {
     title: 'No price keeps such a margin',
     remedy: 'Give the margin as a share of the price, less than all of it.',
   },
+  QUOTE_DEPOSIT: {
+    status: 422,
+    title: 'No deposit is like this',
+    remedy: 'Give it as a part of the price, at most all of it.',
+  },
   CLIMATE_MONTHS: {
     status: 422,
     title: 'No climate is like this',

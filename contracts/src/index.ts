@@ -95,3 +95,4 @@ export {
   LARGEST_SHEET_BYTES,
   filmSheetSchema,
 } from './film-sheet';
+export { type CustomerRow, customerBodySchema, customerRowSchema } from './close-rows';

@@ -32,6 +32,9 @@ export type ServerErrorCode =
   | 'SHELF_CONFLICT'
   | 'SHRINK_NO_PLAN'
   | 'SHELF_UNKNOWN'
+  | 'CUSTOMER_CONFLICT'
+  | 'CUSTOMER_UNKNOWN'
+  | 'ROW_FROZEN'
   | 'CASE_CONFLICT'
   | 'CASE_UNKNOWN'
   | 'LEARNED_UNKNOWN'
@@ -180,6 +183,21 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
     status: 409,
     title: 'There is no shrink plan of this film',
     remedy: 'Measure a sag across and one down; where measures contradict each other, see which in Survey.',
+  },
+  CUSTOMER_UNKNOWN: {
+    status: 404,
+    title: 'There is no such customer',
+    remedy: 'Load the page again.',
+  },
+  CUSTOMER_CONFLICT: {
+    status: 409,
+    title: 'Someone else changed this customer in the meantime',
+    remedy: 'Look at what stands there now, then decide.',
+  },
+  ROW_FROZEN: {
+    status: 409,
+    title: 'What was put on paper is not changed any more',
+    remedy: 'Make a new one; the old one stays as it was.',
   },
   CASE_UNKNOWN: {
     status: 404,

@@ -1,4 +1,5 @@
 import type { Change, Op } from '@yellow-pane/contracts';
+import { NEW_JOB } from '@yellow-pane/core/job';
 import { workStepsFor } from '@yellow-pane/core/ways';
 import { demoId } from './demo-id';
 import { placeOps } from './places';
@@ -7,6 +8,16 @@ import { surfaceOps } from './surfaces';
 
 /** Invented, as the prices of the demo's film are. */
 const MONEY = { currency: 'CHF', tax_percent: 8.1, hourCost: 62, tripCost: 45, margin_percent: 30 };
+
+const SITE = {
+  customerId: demoId('customer', 1),
+  street: 'Lower station, Kestrel Hill',
+  accessHours: '7:30 to 17:00; last car 21:10',
+  siteContact: 'stationmaster',
+  keys: 'at the ticket counter',
+  lift: 'none; the cars stand in the winter hall',
+  waterAndPower: 'tap in the hall, sockets at both ends',
+};
 
 /** Whoever works on a device that was told nobody. */
 export const DEMO_PERSON_ID = demoId('person', 1);
@@ -37,7 +48,7 @@ export const DEMO_CHANGES: readonly { readonly jobId: string; readonly change: C
         op: 'put',
         table: 'job',
         id: DEMO_JOB_ID,
-        fields: { name: 'Kestrel Hill Funicular', entryUnit: 'mm', archived: false, ...MONEY },
+        fields: { ...NEW_JOB, name: 'Kestrel Hill Funicular', entryUnit: 'mm', ...MONEY, ...SITE },
       },
       ...placeOps(),
       ...surfaceOps(),

@@ -26,6 +26,12 @@ const ROOMS = {
   decision: 25,
   visit: 26,
   causeCase: 27,
+  customer: 28,
+  quote: 29,
+  payment: 30,
+  extra: 31,
+  arrival: 32,
+  enquiry: 33,
 } as const;
 
 /** A fixed UUIDv7 for the n-th demo row of a kind, so that links into the demo stay the same. */

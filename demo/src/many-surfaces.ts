@@ -1,6 +1,6 @@
 import type { Change, Op } from '@yellow-pane/contracts';
 import { seededRandom } from '@yellow-pane/core/quantity';
-import { NEW_PLACE, NEW_SURFACE, NO_MONEY } from '@yellow-pane/core/job';
+import { NEW_PLACE, NEW_SURFACE, NEW_JOB } from '@yellow-pane/core/job';
 import { slotsFor } from '@yellow-pane/core/measure';
 
 const SURFACES_PER_CHANGE = 200;
@@ -28,7 +28,7 @@ export function manySurfaces(
         op: 'put',
         table: 'job',
         id: jobId,
-        fields: { name: `${count} panes`, entryUnit: 'mm', archived: false, ...NO_MONEY },
+        fields: { name: `${count} panes`, entryUnit: 'mm', ...NEW_JOB },
       },
       {
         op: 'put',

@@ -1,7 +1,7 @@
 import type { Op } from '@yellow-pane/contracts';
 import { type PlacedPiece, layOutInLevels } from '@yellow-pane/core/cutting';
 import type { WorkStep } from '@yellow-pane/core/ways';
-import { NEW_PLACE, NEW_SURFACE, NOT_BEGUN, NO_MONEY } from '@yellow-pane/core/job';
+import { NEW_PLACE, NEW_SURFACE, NOT_BEGUN, NEW_JOB } from '@yellow-pane/core/job';
 import { nmFromMm } from '@yellow-pane/core/quantity';
 import { type JobView, blankOf } from '@yellow-pane/core/reading';
 import { climateUp } from './climate';
@@ -41,7 +41,7 @@ function windowsOps(jobId: string): readonly Op[] {
       op: 'put',
       table: 'job',
       id: jobId,
-      fields: { name: 'Summit shelter (finished in June)', entryUnit: 'mm', archived: false, ...NO_MONEY },
+      fields: { name: 'Summit shelter (finished in June)', entryUnit: 'mm', ...NEW_JOB },
     },
     {
       op: 'put',

@@ -23,6 +23,7 @@ import { peopleRoutes } from './features/people/routes';
 import { photoRoutes } from './features/photos/routes';
 import { learnedRoutes } from './features/learned/routes';
 import { curvedRoutes } from './features/curved/routes';
+import { customerRoutes } from './features/customers/routes';
 import { shelfRoutes } from './features/shelf/routes';
 import { supplyRoutes } from './features/supplies/routes';
 import { filmReckonRoutes } from './features/reckon/film-routes';
@@ -140,6 +141,7 @@ function routesOf(
     learnedRoutes({ db, clock }),
     curvedRoutes({ db }),
     shelfRoutes({ db, clock }),
+    customerRoutes({ db, clock }),
     causeRoutes({ db, clock, weather, thermometer: standIns.thermometer }),
     supplyRoutes({ db, clock }),
     stockRoutes({ db, clock }),

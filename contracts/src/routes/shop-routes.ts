@@ -5,6 +5,7 @@ import { learnedBodySchema, learnedRowSchema } from '../learned';
 import { supplyBodySchema, supplyRowSchema } from '../supply';
 import { madeBySchema } from '../primitives';
 import { peopleSchema, personBodySchema, personRowSchema } from '../person';
+import { customerBodySchema, customerRowSchema } from '../close-rows';
 import { caseApartBodySchema, caseApartRowSchema, experienceSchema } from '../experience';
 import { shelfBodySchema, shelfRowSchema } from '../shelf';
 import { forecastSchema } from '../weather';
@@ -106,6 +107,19 @@ export const SHOP_ROUTES: readonly Route[] = [
     path: '/api/experience',
     says: 'What all jobs have shown: causes that were confirmed, pockets of water seen gone or still there',
     answer: experienceSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/customers',
+    says: 'Whom the shop works for, by name',
+    answer: z.array(customerRowSchema),
+  },
+  {
+    method: 'put',
+    path: '/api/customers/{customerId}',
+    says: 'Keep a customer, or change the version seen (If-Match)',
+    body: customerBodySchema,
+    answer: customerRowSchema,
   },
   {
     method: 'get',

@@ -41,7 +41,26 @@ export {
 export { type Person, type Skill, SKILLS, initialsOf, newPerson } from './person';
 export type { CrewMember, DaySettings, PlannedStepRow } from './day-rows';
 export type { FilmBrief, FilmLook, Wish } from './film-brief';
-export { type Job, NO_MONEY } from './job';
+export { type Job, NEW_JOB } from './job';
+export { FROZEN_FIELDS } from './frozen';
+export {
+  type Arrival,
+  type AskedSurfaces,
+  type Customer,
+  type Enquiry,
+  type Extra,
+  type FoundThere,
+  type HandOver,
+  type HandedPane,
+  LEAST_SIGNATURE_POINTS,
+  type OpenItem,
+  type Payment,
+  type Quote,
+  type QuotePaper,
+  type QuotePaperLine,
+  type Signature,
+  pointsOf,
+} from './close-rows';
 export { DETERMINED_WITHIN_MM, MEASURE_KINDS } from './measure-kinds';
 export {
   type Instrument,
@@ -49,6 +68,7 @@ export {
   type MeasureKind,
   type MeasurePoint,
   INSTRUMENT_NAMES,
+  SAID_ABOUT,
 } from './measure-row';
 export type { FurrowForm, Part, PartKind } from './part';
 export type { Photo, PhotoSpot, PhotoSquare } from './photo';

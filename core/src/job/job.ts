@@ -15,9 +15,21 @@ export interface Job {
   readonly tripCost: number | null;
   /** To be kept of the net price, %; asked, never guessed. */
   readonly margin_percent: number | null;
+  /** Of the shop; null: not said. */
+  readonly customerId: string | null;
+  /** Where the work is; each empty: not said. */
+  readonly street: string;
+  readonly accessHours: string;
+  readonly siteContact: string;
+  readonly keys: string;
+  readonly lift: string;
+  readonly waterAndPower: string;
 }
 
-/** A job of which nothing is said of money. */
-export const NO_MONEY = {
+/** A job of which nothing is said yet but its name. */
+export const NEW_JOB: Omit<Job, 'name' | 'entryUnit'> = {
+  archived: false,
   ...{ currency: null, tax_percent: null, hourCost: null, tripCost: null, margin_percent: null },
-} as const satisfies Partial<Job>;
+  ...{ customerId: null, street: '', accessHours: '', siteContact: '', keys: '', lift: '' },
+  waterAndPower: '',
+};

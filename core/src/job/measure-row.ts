@@ -28,7 +28,9 @@ export type MeasureKind =
  * middles such as `mt`, numbered corners such as `p3`.
  */
 export type MeasurePoint = string;
-export const INSTRUMENT_NAMES = ['tape', 'laser', 'photo', 'guess'] as const;
+export const INSTRUMENT_NAMES = ['tape', 'laser', 'photo', 'guess', 'about'] as const;
+/** What somebody said on the phone: enough for a rough price, never cut by. */
+export const SAID_ABOUT = 'about' satisfies (typeof INSTRUMENT_NAMES)[number];
 export type Instrument = (typeof INSTRUMENT_NAMES)[number];
 
 /** One reading between two points. Repeats are separate rows. */

@@ -62,6 +62,8 @@ export const REFERENCES: readonly Reference[] = [
   child('lookTick', 'inspectionId', 'inspection'),
   child('markDecision', 'markId', 'mark'),
   loose('markDecision', 'inspectionId', 'inspection'),
+  loose('quote', 'alternativeOfId', 'quote'),
+  loose('extra', 'likeSurfaceId', 'surface'),
 ];
 
 /** The references that stand in rows of a table. */

@@ -1,5 +1,6 @@
 import type { Application } from './application';
 import type { CauseCase, Inspection, LookTick, MarkDecisionRow, Visit } from './check-rows';
+import type { Arrival, Enquiry, Extra, HandOver, Payment, Quote } from './close-rows';
 import type { CutPiece, CutPlan, CutRoll, JobAllowance, SeamChoice } from './cut-plan';
 import type { CrewMember, DaySettings, PlannedStepRow } from './day-rows';
 import type { FilmBrief } from './film-brief';
@@ -56,6 +57,12 @@ interface TableFields {
   readonly markDecision: MarkDecisionRow;
   readonly visit: Visit;
   readonly causeCase: CauseCase;
+  readonly enquiry: Enquiry;
+  readonly quote: Quote;
+  readonly arrival: Arrival;
+  readonly extra: Extra;
+  readonly payment: Payment;
+  readonly handOver: HandOver;
 }
 
 export type JobTable = keyof TableFields;
@@ -98,6 +105,12 @@ export const JOB_TABLES: readonly JobTable[] = [
   'markDecision',
   'visit',
   'causeCase',
+  'enquiry',
+  'quote',
+  'arrival',
+  'extra',
+  'payment',
+  'handOver',
 ];
 
 /**

@@ -14,6 +14,12 @@ export const INSTRUMENTS: Readonly<Record<Instrument, InstrumentAccuracy>> = {
   laser: { word: 'laser', base_mm: 1.5, perMetre_mm: 0, source: COMMON_PRACTICE },
   photo: { word: 'photo', base_mm: 3, perMetre_mm: 1, source: { kind: 'our guess', text: 'our guess' } },
   guess: { word: 'guess', base_mm: 5, perMetre_mm: 0, source: { kind: 'our guess', text: 'our guess' } },
+  about: {
+    word: 'said on the phone',
+    base_mm: 50,
+    perMetre_mm: 50,
+    source: { kind: 'our guess', text: 'our guess' },
+  },
 };
 
 /** @returns mm, one standard deviation of a single reading of `value_mm` */

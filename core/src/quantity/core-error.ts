@@ -30,6 +30,7 @@ export type CoreErrorCode =
   | 'CLIMATE_MONTHS'
   | 'QUOTE_CASE'
   | 'QUOTE_MARGIN'
+  | 'QUOTE_DEPOSIT'
   | 'WAITING_RANGE'
   | 'CURVED_RANGE'
   | 'SQUARING_TAPS'

@@ -1,7 +1,7 @@
-export { type QuoteAsked, type QuoteReckoned, USUAL_RISK, reckonQuote } from './reckon-quote';
+export { type QuoteAsked, type QuoteReckoned, QUOTE_SEED, USUAL_RISK, reckonQuote } from './reckon-quote';
 export { type Parts, type Used, costOf, isChance, partsOf } from './account';
 export { type TimeLaw, type TimePrior, robustTimeLaw, timeLaw, timeNotOver } from './predicted-time';
-export { type Taxed, grossOf, inCurrency, priceFor, taxed } from './price';
+export { type Taxed, decimalsOf, grossOf, inCurrency, priceFor, sharedOut, taxed } from './price';
 export { QUOTE_FORMULAS } from './quote-formulas';
 export {
   DRAWS,
@@ -10,10 +10,14 @@ export {
   QuoteDraws,
   type QuoteCase,
   type QuotedChance,
+  type QuotedMoney,
   type QuotedWork,
   meanCost,
   meanCostOf,
+  minutesNotOver,
   minutesOf,
   noneOf,
   workCostOver,
 } from './quote-cost';
+export { depositOf, restOf } from './invoice';
+export { type TickFault, type Ticked, type TickedMinutes, tickedMinutes } from './ticked-minutes';

@@ -48,3 +48,37 @@ export function taxed(lines: readonly number[], rate: number, decimals: number):
   const tax = inCurrency(net * rate, decimals);
   return { net, tax, gross: inCurrency(net + tax, decimals) };
 }
+
+const USUAL_DECIMALS = 2;
+
+/** Decimals of a currency. @source ISO 4217, as the platform's tables have it; two where they do not */
+export function decimalsOf(currency: string | null): number {
+  if (currency === null || !/^[A-Z]{3}$/.test(currency)) return USUAL_DECIMALS;
+  const { maximumFractionDigits } = new Intl.NumberFormat('en', {
+    style: 'currency',
+    currency,
+  }).resolvedOptions();
+  return maximumFractionDigits ?? USUAL_DECIMALS;
+}
+
+/**
+ * A sum of money in parts, each as the currency has it, that add up to it exactly.
+ * @param weights how much each part counts; all nothing: alike
+ */
+export function sharedOut(total: number, weights: readonly number[], decimals: number): readonly number[] {
+  const times = 10 ** decimals;
+  const all = weights.reduce((sum, weight) => sum + weight, 0);
+  const units = Math.round(inCurrency(total, decimals) * times);
+  const exact = weights.map((weight) => units * (all === 0 ? 1 / weights.length : weight / all));
+  const parts = exact.map(Math.floor);
+  let left = units - parts.reduce((sum, part) => sum + part, 0);
+  const byRest = exact
+    .map((value, index) => ({ index, rest: value - Math.floor(value) }))
+    .sort((a, b) => b.rest - a.rest || a.index - b.index);
+  for (const { index } of byRest) {
+    if (left <= 0) break;
+    parts[index] = (parts[index] ?? 0) + 1;
+    left -= 1;
+  }
+  return parts.map((part) => part / times);
+}

@@ -22,6 +22,13 @@ export interface QuotedChance {
   readonly once: number;
 }
 
+/** Money that is not certain: half of such jobs need less. */
+export interface QuotedMoney {
+  readonly median: number;
+  /** Deviation of its logarithm. */
+  readonly deviation: number;
+}
+
 /** What a job costs, as far as it is known; money of the job. */
 export interface QuoteCase {
   /** Film with its waste, travel, what is bought. */
@@ -32,6 +39,8 @@ export interface QuoteCase {
   /** Deviation that all work of the job shares: person, access. */
   readonly shared: number;
   readonly chances: readonly QuotedChance[];
+  /** Film of sizes that were only said, together; absent: all are measured. */
+  readonly loose?: QuotedMoney;
 }
 
 export interface Moments {
@@ -86,10 +95,13 @@ export function meanCostOf(own: QuoteCase): Reasoned<number> {
     0,
   );
   const mean = applyFormula(QUOTE_FORMULAS.mean, {
-    ...{ fixed: own.fixed, rate: own.rate, minutes: minutes.value, chances },
+    ...{ fixed: own.fixed + looseMean(own), rate: own.rate, minutes: minutes.value, chances },
   });
   return { value: mean.value, why: [minutes, mean] };
 }
+
+const looseMean = ({ loose }: QuoteCase): number =>
+  loose === undefined ? 0 : loose.median * Math.exp(loose.deviation ** 2 / 2);
 
 /** What the job costs on average. */
 export const meanCost = (own: QuoteCase): number => meanCostOf(own).value;
@@ -104,7 +116,13 @@ export function noneOf(pieces: number, came: number, not: number): number {
 /** The cost exceeded with a chance, from work alone: for dragging; what may be to do again is left out. */
 export function workCostOver(own: QuoteCase, chance: number): number {
   const { mu, deviation } = logNormalOf(minutesOf(own));
-  return own.fixed + own.rate * Math.exp(mu + deviation * quantile(1 - chance, 0, 1));
+  return own.fixed + looseMean(own) + own.rate * Math.exp(mu + deviation * quantile(1 - chance, 0, 1));
+}
+
+/** Minutes of all work that are not exceeded with a chance. */
+export function minutesNotOver(own: Pick<QuoteCase, 'work' | 'shared'>, chance: number): number {
+  const { mu, deviation } = logNormalOf(minutesOf(own));
+  return Math.exp(mu + deviation * quantile(chance, 0, 1));
 }
 
 export const DRAWS = 20_000;
@@ -117,9 +135,11 @@ export class QuoteDraws {
     refuseCase(own);
     const normal = seededNormal(seed);
     const random = seededRandom(seed ^ 0x5f3759df);
+    const { loose } = own;
     const { mu, deviation } = logNormalOf(minutesOf(own));
     this.#costs = Float64Array.from({ length: draws }, () => {
       let cost = own.fixed + own.rate * Math.exp(mu + deviation * normal());
+      if (loose !== undefined) cost += loose.median * Math.exp(loose.deviation * normal());
       for (const chance of own.chances) cost += drawnChance(chance, random, normal);
       return cost;
     }).sort();
@@ -185,13 +205,15 @@ function gammaOf(shape: number, random: () => number, normal: () => number): num
   }
 }
 
-function refuseCase({ fixed, rate, work, chances }: QuoteCase): void {
+function refuseCase({ fixed, rate, work, chances, loose }: QuoteCase): void {
   const refuse = (path: string, expected: string, got: number): never => {
     throw new CoreError('QUOTE_CASE', { path, expected, got: String(got) });
   };
   const money = 'money of 0 or more';
   if (!(fixed >= 0 && Number.isFinite(fixed))) refuse('fixed', money, fixed);
   if (!(rate >= 0 && Number.isFinite(rate))) refuse('rate', money, rate);
+  if (loose !== undefined && !(loose.median >= 0 && Number.isFinite(loose.median)))
+    refuse('loose.median', money, loose.median);
   work.forEach(({ median_min }, index) => {
     if (!(median_min >= 0 && median_min <= MOST_STEP_MIN))
       refuse(`work.${index}.median_min`, `0 to ${MOST_STEP_MIN} min`, median_min);

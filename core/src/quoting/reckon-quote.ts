@@ -31,14 +31,14 @@ export interface QuoteReckoned {
 export const USUAL_RISK = 0.2;
 const BAND = 0.1;
 /** The same job, the same figures. */
-const SEED = 28;
+export const QUOTE_SEED = 28;
 
 /**
  * What a job costs, how surely, and at which price the margin is kept.
  * @throws CoreError QUOTE_CASE, QUOTE_MARGIN
  */
 export function reckonQuote(own: QuoteCase, { margin, risk, tax, typed }: QuoteAsked): QuoteReckoned {
-  const draws = new QuoteDraws(own, SEED);
+  const draws = new QuoteDraws(own, QUOTE_SEED);
   const mean = meanCostOf(own);
   const price = margin === null ? null : priceFor(draws.over(risk), margin);
   return {

@@ -167,3 +167,20 @@ export {
   shrinkOf,
   shrinkWithFilm,
 } from './shrink';
+export { type FilmSwap, aboutMeasures, isOnlyAbout, pricedView } from './about';
+export { type CareKey, CARE_KEYS, careOf } from './care';
+export { foundOnArrival } from './arrival-here';
+export { type HandOverAsked, handOverNow, stillOpen } from './hand-over';
+export { type AccountHere, type AccountLine, type AccountSum, accountHere } from './account-here';
+export {
+  type PaperTerms,
+  type QuoteState,
+  type SummedBy,
+  acceptedQuote,
+  quotePaper,
+  quoteState,
+  summedUp,
+} from './quote-paper';
+export { type DonePlace, doneUpTo } from './done-up-to';
+export { type EnquiredRows, enquiredRows, enquiredView } from './enquired';
+export { type HalfDay, nextHalfDay } from './half-day';

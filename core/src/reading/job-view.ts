@@ -1,6 +1,6 @@
 import { isHandover } from '../ways';
 import { type LearnedKey, learnedOf } from '../learned';
-import type { RowOf } from '../job';
+import { type RowOf, SAID_ABOUT } from '../job';
 import { type FilmOfShop, type JobRows, type PersonOfShop, type Shop, EMPTY_SHOP } from './job-rows';
 import { Kept } from './kept';
 
@@ -96,9 +96,21 @@ export class JobView {
     return learnedOf(key, this.shop.learned).value;
   }
 
+  /** What was measured; what was only said on the phone is not among it, so that nothing is cut by it. */
   measuresOf(surfaceId: string): readonly RowOf<'measure'>[] {
     return (
-      this.#made('measures', this.rows.measure, () => bySurface(this.rows.measure)).get(surfaceId) ?? NONE
+      this.#made('measures', this.rows.measure, () =>
+        bySurface(this.rows.measure.filter(({ instrument }) => instrument !== SAID_ABOUT)),
+      ).get(surfaceId) ?? NONE
+    );
+  }
+
+  /** What was only said of its size. */
+  aboutOf(surfaceId: string): readonly RowOf<'measure'>[] {
+    return (
+      this.#made('about', this.rows.measure, () =>
+        bySurface(this.rows.measure.filter(({ instrument }) => instrument === SAID_ABOUT)),
+      ).get(surfaceId) ?? NONE
     );
   }
 

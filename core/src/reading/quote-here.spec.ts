@@ -3,7 +3,7 @@ import {
   MATERIAL_NOT_STATED,
   NEW_PLACE,
   NEW_SURFACE,
-  NO_MONEY,
+  NEW_JOB,
   NO_SITE_FACTS,
   type RowOf,
   type StockLeft,
@@ -57,7 +57,7 @@ const roll = row<StockLeft>({
 const view = (job: object = {}, rows: Partial<JobRows> = {}) =>
   new JobView(
     jobRows({
-      job: [row({ id: 'J', name: 'House', entryUnit: 'mm', archived: false, ...NO_MONEY, ...job })],
+      job: [row({ id: 'J', name: 'House', entryUnit: 'mm', ...NEW_JOB, ...job })],
       place: [row({ ...NEW_PLACE, id: 'P', kind: 'building', name: 'House', position: 1 })],
       surface: [surface('S1', 'W1'), surface('S2', 'W2')],
       measure: measured('S1'),

@@ -5,6 +5,7 @@ import { type WorkStep, isLaidWet } from '../ways';
 import { blanksOfFilm } from './film-blanks';
 import { cutSettingsOf, filmOrder, planOfFilm } from './film-order';
 import { filmWorth, pricePerSquare, stockOfFilm } from './film-stock';
+import { type FilmSwap, isOnlyAbout, pricedView } from './about';
 import type { JobView } from './job-view';
 import { checkOf } from './surface';
 import { isWayKnown, workStepsOf } from './work';
@@ -15,15 +16,26 @@ export interface QuoteLine {
   readonly surfaceId: string;
   readonly tag: string;
   readonly filmId: string;
+  /** Where the surface is. */
+  readonly place: string;
+  /** Its size was only said: the price is rough. */
+  readonly isAbout: boolean;
+  /** Of its blanks, m². */
+  readonly area_m2: number;
+  /** Film that goes into it, waste counted, m². */
+  readonly used_m2: number;
   readonly film: number;
   /** Of all people together, half of the times shorter. */
   readonly minutes: number;
   /** Of these, for taking off what is stuck there now. */
   readonly removal: number;
+  /** People-minutes of each step. */
+  readonly steps: readonly { readonly step: string; readonly minutes: number }[];
 }
 
 /** A guess a quote rests on, to be said beside it. */
 export type QuoteGuess =
+  | 'sizes that were only said'
   | 'minutes of work'
   | 'waste of film'
   | 'price of film'
@@ -48,8 +60,8 @@ export interface QuoteHere {
 }
 
 /** A time of a step is off by so much, as a log-normal deviation; shared by all of a job. Our guesses. */
-const STEP_DEVIATION = 0.35;
-const SHARED_DEVIATION = 0.15;
+export const STEP_DEVIATION = 0.35;
+export const SHARED_DEVIATION = 0.15;
 /** Panes to do again: 3 in 100, worth twenty panes; to come back for: one in ten. Our guesses. */
 const REDO = { came: 0.6, not: 19.4, deviation: 0.3 } as const;
 const VISIT = { came: 2, not: 18 } as const;
@@ -62,8 +74,20 @@ const OLD_FILM_OFF = 'remove-old';
 const peopleMinutes = (steps: readonly Pick<WorkStep, 'minutes' | 'crew'>[]): number =>
   steps.reduce((sum, { minutes, crew }) => sum + minutes.value * crew, 0);
 
-/** The job as it stands, priced: film by the layout with its waste, work by its steps and people, trips. */
-export function quoteHere(view: JobView, stock: readonly StockLeft[]): QuoteHere {
+/** A size that was only said is off by so much, as a deviation of the logarithm of its area. Our guess. */
+const ABOUT_DEVIATION = 0.15;
+
+/**
+ * The job as it stands, priced: film by the layout with its waste, work by its steps and people, trips. What
+ * was only said of a size counts, and says so.
+ * @param swaps films that stand in for those of the job
+ */
+export function quoteHere(
+  own: JobView,
+  stock: readonly StockLeft[],
+  swaps: readonly FilmSwap[] = [],
+): QuoteHere {
+  const view = pricedView(own, swaps);
   const films = [...new Set(view.applications.map(({ filmId }) => filmId))];
   const priced = films.map((filmId) => filmPriced(view, filmId, stock));
   const lines = view.applications.flatMap((application): readonly QuoteLine[] => {
@@ -74,10 +98,14 @@ export function quoteHere(view: JobView, stock: readonly StockLeft[]): QuoteHere
     return [
       {
         ...{ applicationId: application.id, surfaceId: application.surfaceId, filmId: application.filmId },
-        tag: view.surfaceById.get(application.surfaceId)?.tag ?? '',
+        ...placedOf(view, application.surfaceId),
+        isAbout: isOnlyAbout(own, application.surfaceId),
+        area_m2: area_mm2 / SQUARE_MM,
+        used_m2: (area_mm2 * film.usedPer) / SQUARE_MM,
         film: area_mm2 * film.perMm2,
         minutes: peopleMinutes(steps),
         removal: peopleMinutes(steps.filter(({ step }) => step === OLD_FILM_OFF)),
+        steps: steps.map((step) => ({ step: step.step, minutes: peopleMinutes([step]) })),
       },
     ];
   });
@@ -91,18 +119,20 @@ export function quoteHere(view: JobView, stock: readonly StockLeft[]): QuoteHere
   ];
   const planned = new Set(view.rows.plannedStep.map(({ startsAt }) => startsAt.slice(0, 10)));
   const trips = Math.max(1, planned.size);
-  const own =
+  const priceCase =
     hourCost == null || tripCost == null || lines.length === 0
       ? undefined
       : caseOf(view, lines, { rate: hourCost / HOUR_MIN, trip: tripCost, trips });
   return {
-    ...{ lines, trips, case: own, decides: own === undefined ? undefined : decidesMost(own) },
+    ...{ lines, trips, case: priceCase },
+    decides: priceCase === undefined ? undefined : decidesMost(priceCase),
     missing: priceless.map((application) => ({
       tag: view.surfaceById.get(application.surfaceId)?.tag ?? '?',
       reason: reasonOf(view, application),
     })),
     open: open.filter(([isOpen]) => isOpen).map(([, what]) => what),
     guesses: [
+      ...(lines.some(({ isAbout }) => isAbout) ? (['sizes that were only said'] as const) : []),
       'minutes of work',
       ...(priced.some(({ isWasteGuessed }) => isWasteGuessed) ? (['waste of film'] as const) : []),
       ...(priced.some(({ isPriceGuessed }) => isPriceGuessed) ? (['price of film'] as const) : []),
@@ -110,6 +140,11 @@ export function quoteHere(view: JobView, stock: readonly StockLeft[]): QuoteHere
       ...(['chance of a redo', 'chance of a visit'] as const),
     ],
   };
+}
+
+function placedOf(view: JobView, surfaceId: string): { readonly tag: string; readonly place: string } {
+  const surface = view.surfaceById.get(surfaceId);
+  return { tag: surface?.tag ?? '', place: view.placeById.get(surface?.placeId ?? '')?.name ?? '' };
 }
 
 /** One film with what a square millimetre of its blanks costs, waste counted. */
@@ -140,8 +175,10 @@ function filmPriced(view: JobView, filmId: string, stock: readonly StockLeft[]) 
       (worth > 0 ? worth : (square.value * mmFromNm(roll.width_nm) * mmFromNm(roll.used_nm)) / SQUARE_MM)
     );
   }, 0);
+  const laid_mm2 = rolls.reduce((sum, roll) => sum + mmFromNm(roll.width_nm) * mmFromNm(roll.used_nm), 0);
   return {
     ...{ filmId, areas, isPriceGuessed: square.isGuessed, isWasteGuessed: !isWhole },
+    usedPer: isWhole && all_mm2 > 0 ? laid_mm2 / all_mm2 : 1 + view.learned('quote-waste'),
     perMm2:
       isWhole && all_mm2 > 0
         ? used / all_mm2
@@ -154,8 +191,13 @@ function caseOf(
   lines: readonly QuoteLine[],
   { rate, trip, trips }: { readonly rate: number; readonly trip: number; readonly trips: number },
 ): QuoteCase {
-  const film = lines.reduce((sum, line) => sum + line.film, 0);
-  const work = lines.map(({ minutes }) => ({ median_min: minutes, deviation: STEP_DEVIATION }));
+  const filmOf = (some: readonly QuoteLine[]): number => some.reduce((sum, line) => sum + line.film, 0);
+  const film = filmOf(lines);
+  const said = lines.filter(({ isAbout }) => isAbout);
+  const work = lines.map(({ minutes, isAbout }) => ({
+    median_min: minutes,
+    deviation: isAbout ? Math.hypot(STEP_DEVIATION, ABOUT_DEVIATION) : STEP_DEVIATION,
+  }));
   const each = (film + rate * minutesOf({ work, shared: SHARED_DEVIATION }).mean) / lines.length;
   const wet = lines.filter(({ applicationId, filmId }) => {
     const application = view.applicationById.get(applicationId);
@@ -164,8 +206,9 @@ function caseOf(
   const redo: QuotedChance = { pieces: lines.length, ...REDO, mean: each, once: trip };
   const visit: QuotedChance = { pieces: wet.length, ...VISIT, mean: 0, deviation: 0, once: trip };
   return {
-    ...{ fixed: film + trips * trip, rate, work, shared: SHARED_DEVIATION },
+    ...{ fixed: film - filmOf(said) + trips * trip, rate, work, shared: SHARED_DEVIATION },
     chances: [redo, ...(wet.length === 0 ? [] : [visit])],
+    ...(said.length === 0 ? {} : { loose: { median: filmOf(said), deviation: ABOUT_DEVIATION } }),
   };
 }
 

@@ -51,6 +51,7 @@ const LANDED: Readonly<Record<string, string>> = {
   '0032_climate.sql': '46742211710735e45deb54522603dd77b076681678511717a1ce642495317dca',
   '0033_cases_apart.sql': '9e5714c84b3f6aea5b586e7f254d3e94b04274e11bb1ceaba83957b04c8bdb19',
   '0034_money.sql': 'd0634c1f04eea3b20d823ca9ef36c4722d0dac13661d5b8b0933f8de87c05b66',
+  '0035_close.sql': 'ffb57568a6edf6c6773816377a76a8d23dadc3f3dc8dd251fdbaa9142fee502c',
 };
 
 describe('may a migration be changed once it has landed?', () => {

@@ -1,4 +1,4 @@
-import type { Person } from '@yellow-pane/core/job';
+import type { Customer, Person } from '@yellow-pane/core/job';
 import {
   type AnyPgColumn,
   boolean,
@@ -28,4 +28,14 @@ export const person = pgTable('person', {
   skills: jsonb().$type<Person['skills']>().notNull(),
   wander_mm: doublePrecision(),
   active: boolean().notNull(),
+});
+
+export const customer = pgTable('customer', {
+  id: uuid().primaryKey(),
+  version: integer().notNull(),
+  removed: boolean().notNull(),
+  ...changedInShop(),
+  name: text().notNull(),
+  address: text().notNull(),
+  contacts: jsonb().$type<Customer['contacts']>().notNull(),
 });

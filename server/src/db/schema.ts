@@ -14,6 +14,7 @@ import {
 } from 'drizzle-orm/pg-core';
 import { instant } from './columns';
 import { seamChoice, jobAllowance, cutPlan, cutRoll, cutPiece, offcut, stockTake } from './cutting-tables';
+import { arrival, enquiry, extra, handOver, payment, quote } from './close-tables';
 import { changedInShop, person } from './people-tables';
 import { crewMember, daySettings, plannedStep } from './day-tables';
 import { causeCase, inspection, lookTick, markDecision, ruleSet, visit } from './check-tables';
@@ -131,6 +132,12 @@ export const ROW_TABLES = {
   markDecision,
   visit,
   causeCase,
+  enquiry,
+  quote,
+  arrival,
+  extra,
+  payment,
+  handOver,
 } as const satisfies Record<JobTable, unknown>;
 
 export { causeCase, inspection, lookTick, markDecision, ruleSet, visit } from './check-tables';
@@ -146,7 +153,8 @@ export {
   waitEnd,
   workRecord,
 } from './fit-tables';
-export { person } from './people-tables';
+export { arrival, enquiry, extra, handOver, payment, quote } from './close-tables';
+export { customer, person } from './people-tables';
 export { caseApart } from './case-tables';
 export { shelfPane } from './shelf-tables';
 export { film, filmSheet, filmWidth, roll } from './film-tables';

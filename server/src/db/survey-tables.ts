@@ -38,6 +38,7 @@ import {
 } from 'drizzle-orm/pg-core';
 import { instant, meta, nm, sameJob } from './columns';
 import { film } from './film-tables';
+import { customer } from './people-tables';
 
 export const job = pgTable('job', {
   id: uuid().primaryKey(),
@@ -50,6 +51,13 @@ export const job = pgTable('job', {
   hourCost: doublePrecision(),
   tripCost: doublePrecision(),
   margin_percent: doublePrecision(),
+  customerId: uuid().references(() => customer.id),
+  street: text().notNull().default(''),
+  accessHours: text().notNull().default(''),
+  siteContact: text().notNull().default(''),
+  keys: text().notNull().default(''),
+  lift: text().notNull().default(''),
+  waterAndPower: text().notNull().default(''),
 });
 
 /** Columns of every row of a job. */

@@ -13,7 +13,7 @@ import {
   SHAPES_OF_KIND,
   type SurfaceKind,
   isGlass,
-  NO_MONEY,
+  NEW_JOB,
 } from '@yellow-pane/core/job';
 import { nominalFigure, slotsFor } from '@yellow-pane/core/measure';
 import { EXAMPLE_FILMS } from '@yellow-pane/demo';
@@ -58,7 +58,7 @@ export function randomJob(
   return {
     jobId,
     ops: [
-      put('job', { name: 'Kestrel Hill', entryUnit: 'mm', archived: false, ...NO_MONEY }, jobId),
+      put('job', { name: 'Kestrel Hill', entryUnit: 'mm', ...NEW_JOB }, jobId),
       ...places,
       put(
         'glassUnit',

@@ -1,5 +1,5 @@
 import { type Change, type FilmRow, type Op } from '@yellow-pane/contracts';
-import { NEW_PLACE, NEW_SURFACE, NO_MONEY } from '@yellow-pane/core/job';
+import { NEW_PLACE, NEW_SURFACE, NEW_JOB } from '@yellow-pane/core/job';
 import { EXAMPLE_FILMS } from '@yellow-pane/demo';
 import type { Express } from 'express';
 import { pino } from 'pino';
@@ -63,7 +63,7 @@ export function smallJob(): SmallJob {
         op: 'put',
         table: 'job',
         id: jobId,
-        fields: { name: 'Kestrel Hill', entryUnit: 'mm', archived: false, ...NO_MONEY },
+        fields: { name: 'Kestrel Hill', entryUnit: 'mm', ...NEW_JOB },
       },
       {
         op: 'put',

@@ -1,12 +1,12 @@
-import { type CaseApartRow, caseApartBodySchema } from '@yellow-pane/contracts';
+import { caseApartBodySchema } from '@yellow-pane/contracts';
 import { desc, eq } from 'drizzle-orm';
 import { Router } from 'express';
 import type { Database } from '../../db/database';
 import { caseApart } from '../../db/schema';
+import { saveShopRow, shopRowOnWire } from '../../db/shop-row';
 import { idParam } from '../../http/id-param';
-import { versionOrNew } from '../../http/if-match';
-import { Refusal, parseBody } from '../../http/refusal';
-import { changedBy } from '../people/queries';
+import { seenVersion } from '../../http/if-match';
+import { parseBody } from '../../http/refusal';
 import type { AskedOfAir } from '../weather/sky-of';
 import { readExperience } from './experience';
 
@@ -27,35 +27,17 @@ export function causeRoutes({ db, clock, ...air }: Deps): Router {
       .from(caseApart)
       .where(eq(caseApart.removed, false))
       .orderBy(desc(caseApart.changedAt), desc(caseApart.id));
-    response.json(rows.map(wireOf));
+    response.json(rows.map(shopRowOnWire));
   });
   routes.put('/api/cases/:caseId', async (request, response) => {
     const { case: own, removed, ...by } = parseBody(caseApartBodySchema, request.body);
     const id = idParam(request, 'caseId');
-    const { version: seen } = versionOrNew(request);
     response.json(
-      await db.transaction(async (tx) => {
-        const [current] = await tx.select().from(caseApart).where(eq(caseApart.id, id));
-        if (current !== undefined && current.version !== seen)
-          throw new Refusal(
-            'CASE_CONFLICT',
-            { path: 'If-Match', expected: String(current.version), got: String(seen ?? 'nothing') },
-            { current: wireOf(current) },
-          );
-        if (current === undefined && seen !== undefined)
-          throw new Refusal('CASE_UNKNOWN', { path: 'caseId', expected: 'a case that is kept', got: id });
-        const version = (current?.version ?? 0) + 1;
-        const row = { id, version, removed, ...(await changedBy(tx, by, clock())), ...own };
-        if (current === undefined) await tx.insert(caseApart).values(row);
-        else await tx.update(caseApart).set(row).where(eq(caseApart.id, id));
-        return wireOf(row);
+      await saveShopRow<typeof caseApart.$inferSelect>(db, caseApart, {
+        ...{ id, seen: seenVersion(request), fields: { removed, ...own }, by, at: clock(), path: 'caseId' },
+        refusals: { conflict: 'CASE_CONFLICT', unknown: 'CASE_UNKNOWN' },
       }),
     );
   });
   return routes;
 }
-
-const wireOf = (row: Omit<CaseApartRow, 'changedAt'> & { readonly changedAt: Date }): CaseApartRow => ({
-  ...row,
-  changedAt: row.changedAt.toISOString(),
-});

@@ -8,6 +8,7 @@ import { Refusal } from '../../http/refusal';
 import { introduce } from '../people/queries';
 import { refuseOverdrawn } from '../stock/queries';
 import { conflictsOf } from './conflicts';
+import { refuseFrozen } from './frozen';
 import { refuseLateChildren, refuseRings, withConsequences } from './references';
 
 interface Ledger {
@@ -39,6 +40,7 @@ export async function applyChange(
     const standing = await standingOf(tx, jobId, asked);
     if (standing.earlier !== undefined) return { accepted: standing.earlier, isNew: false };
     const change = { ...asked, ops: [...(await withConsequences(tx, jobId, asked.ops))] };
+    refuseFrozen(asked.ops);
     await refuseLateChildren(tx, jobId, change.ops);
     const known = await rowsNamed(tx, change.ops);
     const ledger: Ledger = { jobId, change, at, known, log: [] };

@@ -1,11 +1,19 @@
-import { DEMO_BY, DEMO_CHANGES, DEMO_PEOPLE, DEMO_ROLLS, DEMO_ZONE, demoDays } from '@yellow-pane/demo';
+import {
+  DEMO_BY,
+  DEMO_CHANGES,
+  DEMO_CUSTOMERS,
+  DEMO_PEOPLE,
+  DEMO_ROLLS,
+  DEMO_ZONE,
+  demoDays,
+} from '@yellow-pane/demo';
 import { inArray } from 'drizzle-orm';
 import { DateTime } from 'luxon';
 import type { Database } from '../../db/database';
-import { job } from '../../db/schema';
+import { customer, job } from '../../db/schema';
 import { applyChange } from '../changes/apply-change';
 import { loadExampleFilms } from '../films/routes';
-import { readPeople, savePerson } from '../people/queries';
+import { changedBy, readPeople, savePerson } from '../people/queries';
 import { readStock, saveRoll } from '../stock/queries';
 
 /** Puts the demo jobs and the example catalogue into a database that does not have them yet. */
@@ -17,6 +25,11 @@ export async function loadDemo(db: Database, clock: () => Date): Promise<void> {
   const known = new Set((await readPeople(db)).map(({ id }) => id));
   for (const { id, person } of DEMO_PEOPLE)
     if (!known.has(id)) await savePerson(db, { id, person, by: DEMO_BY, at: clock() });
+  for (const { id, customer: own } of DEMO_CUSTOMERS)
+    await db
+      .insert(customer)
+      .values({ id, version: 1, removed: false, ...(await changedBy(db, DEMO_BY, clock())), ...own })
+      .onConflictDoNothing();
   await loadExampleFilms(db, DEMO_BY, clock());
   const stock = new Set((await readStock(db)).map(({ id }) => id));
   for (const { id, roll } of DEMO_ROLLS)

@@ -12,6 +12,7 @@ const COPIED: readonly JobTable[] = JOB_TABLES.filter(
       ...['cutPlan', 'cutRoll', 'cutPiece', 'offcut', 'stockTake', 'plannedStep'],
       ...['workRecord', 'waitEnd', 'gateTick', 'mark', 'photo', 'reading', 'testPiece'],
       ...['inspection', 'lookTick', 'markDecision', 'visit', 'causeCase'],
+      ...['enquiry', 'quote', 'arrival', 'extra', 'payment', 'handOver'],
     ].includes(table),
 );
 

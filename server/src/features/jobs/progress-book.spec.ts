@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { JobSummary, Op } from '@yellow-pane/contracts';
-import { NEW_SURFACE, NO_MONEY } from '@yellow-pane/core/job';
+import { NEW_SURFACE, NEW_JOB } from '@yellow-pane/core/job';
 import { EMPTY_SHOP, JobView, jobProgress } from '@yellow-pane/core/reading';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';
@@ -45,7 +45,7 @@ async function jobWith(surface: object): Promise<{ readonly jobId: string; reado
   const [jobId, placeId, surfaceId] = [newId(), newId(), newId()];
   await server
     .send(jobId, [
-      put('job', { name: 'Kestrel Hill', entryUnit: 'mm', archived: false, ...NO_MONEY }, jobId),
+      put('job', { name: 'Kestrel Hill', entryUnit: 'mm', ...NEW_JOB }, jobId),
       put(
         'place',
         {

@@ -1,4 +1,4 @@
-import { NO_MONEY } from '@yellow-pane/core/job';
+import { NEW_JOB } from '@yellow-pane/core/job';
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { patchState } from '@ngrx/signals';
 import { unprotected } from '@ngrx/signals/testing';
@@ -22,7 +22,7 @@ const settled = (): Promise<void> =>
   });
 const doSomething = (): void => {
   const desk = job.get(JobDesk);
-  desk.do('renamed', [desk.put('job', { name: 'Kiosk', entryUnit: 'mm', archived: false, ...NO_MONEY })]);
+  desk.do('renamed', [desk.put('job', { name: 'Kiosk', entryUnit: 'mm', ...NEW_JOB })]);
 };
 const pending = (): readonly unknown[] =>
   job

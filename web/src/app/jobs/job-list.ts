@@ -1,7 +1,7 @@
 import { inject } from '@angular/core';
 import { patchState, signalStore, withMethods, withState } from '@ngrx/signals';
 import type { Change, JobSummary, Op } from '@yellow-pane/contracts';
-import { NEW_PLACE, NO_MONEY } from '@yellow-pane/core/job';
+import { type FieldsOf, NEW_JOB, NEW_PLACE, fieldsOfRow } from '@yellow-pane/core/job';
 import { Device } from '../device/device';
 import { newId, sessionOf } from '../device/session';
 import { NOBODY_SAID, WhoseHand } from '../device/whose-hand';
@@ -83,8 +83,7 @@ export const JobList = signalStore(
           fields: {
             name,
             entryUnit: device.units() === 'metric' ? 'mm' : 'in',
-            archived: false,
-            ...NO_MONEY,
+            ...NEW_JOB,
           },
         },
         {
@@ -113,7 +112,6 @@ export const JobList = signalStore(
     async remove(job: JobSummary): Promise<void> {
       const { rows } = await api.job(job.id);
       const [was] = rows.job;
-      const { currency, tax_percent, hourCost, tripCost, margin_percent } = was ?? NO_MONEY;
       await store._doing(
         jobsWords.deleted(job.name),
         job.id,
@@ -123,10 +121,9 @@ export const JobList = signalStore(
             op: 'put',
             table: 'job',
             id: job.id,
-            fields: {
-              ...{ name: job.name, entryUnit: was?.entryUnit ?? 'mm', archived: job.archived },
-              ...{ currency, tax_percent, hourCost, tripCost, margin_percent },
-            },
+            fields: (was === undefined
+              ? { ...NEW_JOB, name: job.name, entryUnit: 'mm' }
+              : fieldsOfRow(was)) as unknown as FieldsOf<'job'>,
           },
         ],
       );

@@ -8,6 +8,7 @@ const OPEN: Readonly<Record<QuoteOpen, string>> = {
   'the margin wanted': 'the margin wanted: it is asked, never guessed',
 };
 const GUESSES: Readonly<Record<QuoteGuess, string>> = {
+  'sizes that were only said': 'sizes as they were said on the phone: measure them in Survey',
   'minutes of work': 'minutes of each step, until the shop has timed its own (Settings)',
   'waste of film': 'waste of film that is not laid out yet: lay it out at Cut',
   'price of film': 'price of film without a roll in stock (Settings)',

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { Instrument, RowOf } from '@yellow-pane/core/job';
+import { type Instrument, type RowOf, SAID_ABOUT } from '@yellow-pane/core/job';
 import { type Agreement, INSTRUMENTS, readingOf, sdOf, slotsFor } from '@yellow-pane/core/measure';
 import { formatLength, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
@@ -78,7 +78,9 @@ export class MeasureTable {
   readonly #length = (value_mm: number): string => formatLengthWithUnit(nmFromMm(value_mm), this.#units());
   readonly surface = input.required<RowOf<'surface'>>();
   readonly agreement = input.required<Agreement | undefined>();
-  protected readonly instruments = Object.keys(INSTRUMENTS) as Instrument[];
+  protected readonly instruments = (Object.keys(INSTRUMENTS) as Instrument[]).filter(
+    (instrument) => instrument !== SAID_ABOUT,
+  );
   protected readonly lines = computed(() =>
     this.#reading.measuresOf(this.surface().id).map((row) => {
       const line = this.agreement()?.reliability.find(({ id }) => id === row.id);

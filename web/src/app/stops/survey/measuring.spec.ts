@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { signal } from '@angular/core';
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import type { LengthUnit } from '@yellow-pane/core/quantity';
-import { NEW_SURFACE, type Surface, NO_MONEY } from '@yellow-pane/core/job';
+import { NEW_SURFACE, type Surface, NEW_JOB } from '@yellow-pane/core/job';
 import { Drafts } from '../../device/drafts';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
@@ -32,7 +32,7 @@ function before(surface: Partial<Surface> = {}, entryUnit: LengthUnit = 'mm') {
         op: 'put',
         table: 'job',
         id: 'J',
-        fields: { name: 'Kestrel Hill', entryUnit, archived: false, ...NO_MONEY },
+        fields: { name: 'Kestrel Hill', entryUnit, ...NEW_JOB },
       },
       row('S1', 'SW1'),
       row('S2', 'SW2'),
