@@ -278,3 +278,14 @@ export const customerBodySchema = z.strictObject({
   customer: customerFields,
   removed: z.boolean().default(false),
 });
+
+/** The next half day somebody could come; null: none within a fortnight. */
+export const halfDaySchema = z
+  .strictObject({
+    from: instantSchema,
+    to: instantSchema,
+    isDry: z.boolean().nullable(),
+    isShady: z.boolean(),
+  })
+  .nullable();
+export type NextHalfDay = z.infer<typeof halfDaySchema>;

@@ -95,4 +95,10 @@ export {
   LARGEST_SHEET_BYTES,
   filmSheetSchema,
 } from './film-sheet';
-export { type CustomerRow, customerBodySchema, customerRowSchema } from './close-rows';
+export {
+  type CustomerRow,
+  type NextHalfDay,
+  customerBodySchema,
+  customerRowSchema,
+  halfDaySchema,
+} from './close-rows';

@@ -6,7 +6,6 @@ import {
   type GlassPane,
   type GlassUnit,
   INSTRUMENT_NAMES,
-  type Job,
   type JobTable,
   type Measure,
   type Over,
@@ -20,7 +19,7 @@ import {
 } from '@yellow-pane/core/job';
 import * as z from 'zod';
 import { causeCase, inspection, lookTick, markDecision, ruleSet, visit } from './check-rows';
-import { arrival, currency, enquiry, extra, handOver, money, payment, quote } from './close-rows';
+import { arrival, enquiry, extra, handOver, payment, quote } from './close-rows';
 import { crewMember, daySettings, plannedStep } from './day-rows';
 import { cutPiece, cutPlan, cutRoll, jobAllowance, offcut, seamChoice, stockTake } from './cutting-rows';
 import { chosenSchools } from './chosen-schools';
@@ -39,29 +38,11 @@ import {
   text,
   word,
 } from './primitives';
+import { job, lengthUnit } from './job-row';
 import { place } from './place-row';
 import { signed } from './signed';
 
 const seenFrom = z.enum(['room', 'outside', 'side A', 'side B']);
-const lengthUnit = z.enum(['mm', 'cm', 'm', 'in', 'ft']);
-
-const job = z.strictObject({
-  name: word(200),
-  entryUnit: lengthUnit,
-  archived: z.boolean(),
-  currency: currency.nullable(),
-  tax_percent: z.number().min(0).max(100).nullable(),
-  hourCost: money.nullable(),
-  tripCost: money.nullable(),
-  margin_percent: z.number().min(0).lt(100).nullable(),
-  customerId: idSchema.nullable(),
-  street: text(400),
-  accessHours: text(400),
-  siteContact: text(400),
-  keys: text(400),
-  lift: text(400),
-  waterAndPower: text(400),
-}) satisfies z.ZodType<Job>;
 
 const wish = z.literal([0, 1, 2, 3]);
 const filmBrief = z.strictObject({

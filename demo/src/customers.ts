@@ -11,4 +11,12 @@ export const DEMO_CUSTOMERS: readonly { readonly id: string; readonly customer: 
       contacts: [{ name: 'Ida, stationmaster', phone: '', email: '' }],
     },
   },
+  {
+    id: demoId('customer', 2),
+    customer: {
+      name: 'Summit shelter keepers',
+      address: 'Kestrel Hill',
+      contacts: [{ name: 'Tarn, hut keeper', phone: '', email: '' }],
+    },
+  },
 ];

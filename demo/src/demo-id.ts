@@ -32,6 +32,7 @@ const ROOMS = {
   extra: 31,
   arrival: 32,
   enquiry: 33,
+  reading: 34,
 } as const;
 
 /** A fixed UUIDv7 for the n-th demo row of a kind, so that links into the demo stay the same. */

@@ -23,6 +23,7 @@ import { peopleRoutes } from './features/people/routes';
 import { photoRoutes } from './features/photos/routes';
 import { learnedRoutes } from './features/learned/routes';
 import { curvedRoutes } from './features/curved/routes';
+import { closeRoutes } from './features/close/routes';
 import { customerRoutes } from './features/customers/routes';
 import { shelfRoutes } from './features/shelf/routes';
 import { supplyRoutes } from './features/supplies/routes';
@@ -142,6 +143,7 @@ function routesOf(
     curvedRoutes({ db }),
     shelfRoutes({ db, clock }),
     customerRoutes({ db, clock }),
+    closeRoutes({ db, clock, weather, thermometer: standIns.thermometer }),
     causeRoutes({ db, clock, weather, thermometer: standIns.thermometer }),
     supplyRoutes({ db, clock }),
     stockRoutes({ db, clock }),

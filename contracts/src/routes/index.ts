@@ -1,4 +1,5 @@
 import { BENCH_ROUTES } from './bench-routes';
+import { CLOSE_ROUTES } from './close-routes';
 import { JOB_ROUTES } from './jobs-routes';
 import { RECKON_ROUTES } from './reckon-routes';
 import type { Route } from './route';
@@ -7,4 +8,10 @@ import { SHOP_ROUTES } from './shop-routes';
 export type { Route } from './route';
 
 /** Every address of the API, as documented in /api/openapi.json. */
-export const ROUTES: readonly Route[] = [...JOB_ROUTES, ...SHOP_ROUTES, ...BENCH_ROUTES, ...RECKON_ROUTES];
+export const ROUTES: readonly Route[] = [
+  ...JOB_ROUTES,
+  ...CLOSE_ROUTES,
+  ...SHOP_ROUTES,
+  ...BENCH_ROUTES,
+  ...RECKON_ROUTES,
+];

@@ -24,7 +24,19 @@ export {
   strokeNoteWords,
   strokeReasonWords,
 } from './stroke-words';
-export { markReasonWords, markVerdictWords } from './mark-words';
+export { markReasonWords, markSizeWords, markVerdictWords } from './mark-words';
 export { visitLines } from './visit-words';
 export { SEEN_FROM } from './side-words';
 export { causeWords, questionWords, strengthWords } from './cause-words';
+export { mayWords } from './may-words';
+export {
+  careWords,
+  dateLine,
+  faceWords,
+  foundWords,
+  openWords,
+  paymentWords,
+  quoteGuessWords,
+  quoteStateWords,
+  verdictLine,
+} from './close-words';

@@ -1,6 +1,6 @@
 import type { MarkVerdict } from '@yellow-pane/core/job';
 import type { MarkReason } from '@yellow-pane/core/judging';
-import type { DisplayUnits } from '@yellow-pane/core/quantity';
+import { type DisplayUnits, formatLengthWithUnit } from '@yellow-pane/core/quantity';
 import { type Messages, counted, sentenceOf } from './messages';
 
 const VERDICTS: Readonly<Record<MarkVerdict, string>> = {
@@ -43,6 +43,16 @@ const REASONS = {
         ? 'No size yet.'
         : 'No mark is of that size: from 0.05 mm to 3 m.',
 } satisfies Messages<MarkReason>;
+
+/** As fine as a rule in those units shows: a speck is never '0 in'. */
+export function markSizeWords(size_nm: number, units: DisplayUnits): string {
+  const said = formatLengthWithUnit(size_nm, units);
+  const finest_nm = units === 'metric' ? TENTH_NM : SIXTEENTH_NM;
+  return said.startsWith('0 ') ? `under ${formatLengthWithUnit(finest_nm, units)}` : said;
+}
+
+const TENTH_NM = 100_000;
+const SIXTEENTH_NM = 1_587_500;
 
 export const markVerdictWords = (verdict: MarkVerdict): string => VERDICTS[verdict];
 

@@ -11,6 +11,9 @@ const REASONS: Readonly<Record<VisitKind, string>> = {
   'put right': 'Put marks right',
   other: 'Asked to come by',
 };
+/** One reason. */
+export const visitReasonWords = (kind: VisitKind): string => REASONS[kind];
+
 const MOST_TAGS = 8;
 
 /** Why somebody comes back: a line a reason, with the surfaces it is for. */

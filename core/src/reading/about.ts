@@ -32,8 +32,8 @@ export const isOnlyAbout = (view: JobView, surfaceId: string): boolean =>
   view.measuresOf(surfaceId).length === 0 && view.aboutOf(surfaceId).length > 0;
 
 /**
- * The job as it is priced: sizes that were only said stand in for measures that are not there, and other films
- * for those of the job. Only for pricing: nothing is cut or laid by it.
+ * The job as it is priced: sizes that were only said stand in for measures that are not there, and other
+ * films for those of the job. Only for pricing: nothing is cut or laid by it.
  */
 export function pricedView(view: JobView, swaps: readonly FilmSwap[] = []): JobView {
   const measure = view.rows.measure.map((row) =>

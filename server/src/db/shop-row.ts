@@ -52,11 +52,7 @@ export async function saveShopRow<Row extends Saved>(
     const version = (current?.version ?? 0) + 1;
     const row = { id, version, ...(await changedBy(tx, by, at)), ...fields };
     if (current === undefined) await tx.insert(table).values(row as never);
-    else
-      await tx
-        .update(table)
-        .set(row as never)
-        .where(eq(table.id, id));
+    else await tx.update(table).set(row).where(eq(table.id, id));
     return shopRowOnWire(row as unknown as Row);
   });
 }

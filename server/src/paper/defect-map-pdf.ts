@@ -1,4 +1,4 @@
-import { SEEN_FROM, markReasonWords, markVerdictWords } from '@yellow-pane/contracts/words';
+import { SEEN_FROM, markReasonWords, markSizeWords, markVerdictWords } from '@yellow-pane/contracts/words';
 import type { MarkVerdict, SeenFrom } from '@yellow-pane/core/job';
 import { VERDICT_OF_MARK } from '@yellow-pane/core/judging';
 import { type DisplayUnits, formatLengthWithUnit } from '@yellow-pane/core/quantity';
@@ -112,7 +112,7 @@ function lineOf(
 ): string {
   const length = (nm: number): string => formatLengthWithUnit(nm, units);
   const size = [
-    ...(mark.size_nm === null ? [] : [length(mark.size_nm)]),
+    ...(mark.size_nm === null ? [] : [markSizeWords(mark.size_nm, units)]),
     ...(mark.length_nm === null ? [] : [`${length(mark.length_nm)} long`]),
   ].join(', ');
   const place =

@@ -147,7 +147,7 @@ function arrowUp(pdf: PdfPage, x: number, y: number): void {
     .text('TOP', x - 8, y + size + 1, { width: 16, align: 'center', lineBreak: false });
 }
 
-function drawCode(pdf: PdfPage, text: string, x: number, y: number, size: number): void {
+export function drawCode(pdf: PdfPage, text: string, x: number, y: number, size: number): void {
   const { modules } = QRCode.create(text, { errorCorrectionLevel: 'M' });
   const step = size / modules.size;
   for (let row = 0; row < modules.size; row += 1)

@@ -10,6 +10,7 @@ import {
 } from '@yellow-pane/contracts/cut-files';
 import { type Request, type Response, Router } from 'express';
 import type { Database } from '../../db/database';
+import { baseOf } from '../../http/base-address';
 import { idParam } from '../../http/id-param';
 import { Refusal } from '../../http/refusal';
 import { labelsPdf, readLabelSheet } from '../../paper/labels-pdf';
@@ -96,18 +97,4 @@ function listOf(rolls: PlanRead['rolls']): readonly CutListRow[] {
       }));
     })
     .map((line, index) => ({ order: index + 1, ...line }));
-}
-
-/** Codes on labels lead to the base address from Settings, else to where the page was opened. */
-function baseOf(request: Request): string {
-  const given = request.query['base'];
-  if (typeof given !== 'string' || given === '')
-    return `${request.protocol}://${request.get('host') ?? 'localhost'}`;
-  if (!/^https?:\/\/[\w.:[\]-]{1,200}$/.test(given))
-    throw new Refusal('BODY_INVALID', {
-      path: 'base',
-      expected: 'an address such as http://shop.local:4500',
-      got: given.slice(0, 80),
-    });
-  return given;
 }

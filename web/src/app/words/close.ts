@@ -1,3 +1,4 @@
+import { quoteGuessWords } from '@yellow-pane/contracts/words';
 import type { QuoteGuess, QuoteHere, QuoteOpen } from '@yellow-pane/core/reading';
 import type { Figure, Messages } from './messages';
 
@@ -6,15 +7,6 @@ const OPEN: Readonly<Record<QuoteOpen, string>> = {
   'what an hour costs': 'what an hour of one person costs',
   'what a trip costs': 'what a trip there and back costs',
   'the margin wanted': 'the margin wanted: it is asked, never guessed',
-};
-const GUESSES: Readonly<Record<QuoteGuess, string>> = {
-  'sizes that were only said': 'sizes as they were said on the phone: measure them in Survey',
-  'minutes of work': 'minutes of each step, until the shop has timed its own (Settings)',
-  'waste of film': 'waste of film that is not laid out yet: lay it out at Cut',
-  'price of film': 'price of film without a roll in stock (Settings)',
-  'days on site': 'one trip, until the days are planned at Day',
-  'chance of a redo': 'three panes in a hundred made anew, worth twenty panes',
-  'chance of a visit': 'one film in ten to be come back for',
 };
 const DECIDES: Readonly<Record<NonNullable<QuoteHere['decides']>, string>> = {
   'minutes of work': 'The minutes of work decide most: time them at Fit.',
@@ -61,7 +53,7 @@ export const closeWords = {
   notInIt: 'Not in it',
   missingIs: (tag: string, reason: string) => `${tag}: ${reason}`,
   guesses: 'Rests on guesses',
-  guess: (guess: QuoteGuess) => GUESSES[guess],
+  guess: (guess: QuoteGuess) => quoteGuessWords(guess),
   decides: (what: NonNullable<QuoteHere['decides']>) => DECIDES[what],
   nothingChosen: 'No film is chosen yet: there is nothing to price.',
   changed: 'Terms of the job',

@@ -1,17 +1,8 @@
+import { mayWords } from '@yellow-pane/contracts/words';
 import type { DaysFrom, NotOrdinary } from '@yellow-pane/core/reading';
 import type { MayDo, MayKey } from '@yellow-pane/core/waiting';
 import type { Figure, Messages } from './messages';
 
-const MAY_DO: Readonly<Record<MayKey, { readonly word: string; readonly hand: string }>> = {
-  'judge dirt': { word: 'Judge dirt, scratches, gaps, creases', hand: '' },
-  'press again': { word: 'Press again, warm an edge', hand: '' },
-  'edge tape off': { word: 'Take edge tape off', hand: ', edge blotted dry, film cool' },
-  'hardware back': { word: 'Put hardware back', hand: '' },
-  'sealant back': { word: 'Put sealant back', hand: ', blotted dry' },
-  'soft cloth': { word: 'Wipe with a soft damp cloth', hand: '' },
-  wash: { word: 'Wash the face, never with ammonia or a blade', hand: '' },
-  'judge for good': { word: 'Judge pockets for good', hand: '' },
-};
 const RESTS_ON: Readonly<Record<DaysFrom, string>> = {
   forecast:
     'By the forecast; the days after it are taken to be like it. A climate typed in Survey is better.',
@@ -31,8 +22,8 @@ const AGAINST: Readonly<Record<NotOrdinary, string>> = {
 /** Drying, cure, and what may be done when. */
 export const datesWords = {
   mayWhen: (film: string) => `${film}: what may be done when`,
-  may: (key: MayKey) => MAY_DO[key].word,
-  mayByHand: (key: MayKey) => MAY_DO[key].hand,
+  may: (key: MayKey) => mayWords(key).word,
+  mayByHand: (key: MayKey) => mayWords(key).hand,
   noDayYet: (why: NonNullable<MayDo['noDay']>) => (why === 'not reckoned' ? 'unknown' : why),
   fromDate: (date: string) => `from ${date}`,
   untilDate: (date: string) => `until ${date}`,
