@@ -66,7 +66,8 @@ const meta = {
   removed: z.boolean(),
 };
 const tables = Object.keys(ROW_FIELDS) as [JobTable, ...JobTable[]];
-const rowSchema = (table: JobTable): z.ZodObject => (ROW_FIELDS[table] as z.ZodObject).extend(meta);
+/** A row as it is sent: its own fields, and what the program keeps about it. */
+export const rowSchema = (table: JobTable): z.ZodObject => (ROW_FIELDS[table] as z.ZodObject).extend(meta);
 
 export const acceptedChangeSchema = z.strictObject({
   seq: z.int().min(1),

@@ -257,7 +257,7 @@ export const handOver = z.strictObject({
   by: z.strictObject(signed),
 }) satisfies z.ZodType<HandOver>;
 
-const customerFields = z.strictObject({
+export const customerFields = z.strictObject({
   name: word(200),
   address: text(1000),
   contacts: z.array(z.strictObject({ name: text(200), phone: text(80), email: text(200) })).max(20),

@@ -102,3 +102,15 @@ export {
   customerRowSchema,
   halfDaySchema,
 } from './close-rows';
+export {
+  ARCHIVE_FORMAT,
+  ARCHIVE_VERSION,
+  type ArchiveManifest,
+  type ArchiveRead,
+  type ArchiveShop,
+  archiveJsonSchema,
+  archiveManifestSchema,
+  archiveReadSchema,
+  archiveRowsSchema,
+  archiveShopSchema,
+} from './archive';

@@ -30,7 +30,7 @@ const fields = {
   wander_mm: z.number().min(0).max(100).nullable(),
   active: z.boolean(),
 };
-const personFieldsSchema = z.strictObject(fields) satisfies z.ZodType<Person>;
+export const personFieldsSchema = z.strictObject(fields) satisfies z.ZodType<Person>;
 export const personRowSchema = z.strictObject({
   ...fields,
   id: idSchema,

@@ -35,6 +35,11 @@ export type ServerErrorCode =
   | 'CUSTOMER_CONFLICT'
   | 'CUSTOMER_UNKNOWN'
   | 'ROW_FROZEN'
+  | 'ARCHIVE_UNREADABLE'
+  | 'ARCHIVE_NEWER'
+  | 'ARCHIVE_DAMAGED'
+  | 'ARCHIVE_UNSAFE'
+  | 'ARCHIVE_TOO_LARGE'
   | 'CASE_CONFLICT'
   | 'CASE_UNKNOWN'
   | 'LEARNED_UNKNOWN'
@@ -193,6 +198,31 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
     status: 409,
     title: 'Someone else changed this customer in the meantime',
     remedy: 'Look at what stands there now, then decide.',
+  },
+  ARCHIVE_UNREADABLE: {
+    status: 422,
+    title: 'This is no job archive',
+    remedy: 'Choose a file that was saved with "Save as archive". Nothing was read in.',
+  },
+  ARCHIVE_NEWER: {
+    status: 422,
+    title: 'This archive was made by a newer version',
+    remedy: 'Read it with that version or a later one. Nothing was read in.',
+  },
+  ARCHIVE_DAMAGED: {
+    status: 422,
+    title: 'This archive is cut short or was changed',
+    remedy: 'Save it again where it comes from. Nothing was read in.',
+  },
+  ARCHIVE_UNSAFE: {
+    status: 422,
+    title: 'This archive holds what no archive holds',
+    remedy: 'Do not use this file. Nothing was read in.',
+  },
+  ARCHIVE_TOO_LARGE: {
+    status: 413,
+    title: 'This archive is too large',
+    remedy: 'An archive has at most 2 GB. Nothing was read in.',
   },
   ROW_FROZEN: {
     status: 409,

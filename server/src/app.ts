@@ -5,6 +5,7 @@ import type { Logger } from 'pino';
 import type { Database } from './db/database';
 import { Soundness } from './db/soundness';
 import type { Backups } from './backup/backups';
+import { archiveRoutes } from './features/archive/routes';
 import { backupRoutes } from './features/backups/routes';
 import { StandIns, benchRoutes } from './features/bench/routes';
 import { changeRoutes } from './features/changes/routes';
@@ -143,6 +144,7 @@ function routesOf(
     curvedRoutes({ db }),
     shelfRoutes({ db, clock }),
     customerRoutes({ db, clock }),
+    archiveRoutes({ db, clock, weather, thermometer: standIns.thermometer }),
     closeRoutes({ db, clock, weather, thermometer: standIns.thermometer }),
     causeRoutes({ db, clock, weather, thermometer: standIns.thermometer }),
     supplyRoutes({ db, clock }),

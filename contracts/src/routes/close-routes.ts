@@ -1,3 +1,4 @@
+import { archiveReadSchema } from '../archive';
 import { halfDaySchema } from '../close-rows';
 import type { Route } from './route';
 
@@ -40,6 +41,18 @@ export const CLOSE_ROUTES: readonly Route[] = [
     path: '/api/jobs/{jobId}/close/payments/{paymentId}',
     says: `What is asked for, with tax; where it goes by work done, what is finished, drawn${PRINTED}`,
     kind: 'application/pdf',
+  },
+  {
+    method: 'get',
+    path: '/api/jobs/{jobId}/archive',
+    says: 'Everything of a job in one zip: rows, what of the shop they speak of, photos, papers, and the schema of it all',
+    kind: 'application/zip',
+  },
+  {
+    method: 'post',
+    path: '/api/archives',
+    says: 'Read an archive (the body, up to 2 GB): wholly or not at all. ?film=here when its rolls and offcuts lie here too; else they are known and not in stock',
+    answer: archiveReadSchema,
   },
   {
     method: 'get',

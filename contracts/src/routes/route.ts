@@ -14,6 +14,7 @@ export interface Route {
     | 'image/vnd.dxf'
     | 'application/vnd.hp-hpgl'
     | 'application/pdf'
+    | 'application/zip'
     | 'image/jpeg'
     | 'text/event-stream'
     | 'text/calendar';

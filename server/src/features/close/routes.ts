@@ -17,6 +17,7 @@ import { readJobView } from '../jobs/read-view';
 import type { AskedOfAir } from '../weather/sky-of';
 import { readAsked } from './half-day-asked';
 import { halfDayFor } from './half-days';
+import { quotesOnPaper } from './quotes-on-paper';
 import { calendarOf, drawDone, handOverOnPaper, headOf, pictureOf } from './papers';
 
 interface Deps extends AskedOfAir {
@@ -64,7 +65,7 @@ export function closeRoutes({ db, clock, ...air }: Deps): Router {
       const own = await handOverOnPaper(view, { db, now, air, units, signed, base: baseOf(request) });
       sendPdf(response, name, await make(own, paper));
     });
-  quoteRoute(routes, asked);
+  quoteRoute(routes, asked, db);
   arrivalRoute(routes, asked, db);
   paymentRoutes(routes, asked);
   routes.get('/api/half-day', async (request, response) => {
@@ -77,16 +78,11 @@ export function closeRoutes({ db, clock, ...air }: Deps): Router {
   return routes;
 }
 
-function quoteRoute(routes: Router, asked: Paged): void {
+function quoteRoute(routes: Router, asked: Paged, db: Database): void {
   routes.get('/api/jobs/:jobId/close/quotes/:quoteId', async (request, response) => {
-    const { view, calendar, paper, ...head } = await asked(request);
+    const { view, now, units, paper } = await asked(request);
     const quote = rowOf(view, 'quote', idParam(request, 'quoteId'));
-    const own = {
-      ...{ ...head, quote, day: calendar.dateOf(quote.paper.asOf) },
-      alternatives: view.rows.quote.filter(({ alternativeOfId }) => alternativeOfId === quote.id),
-      until: quote.validUntil === null ? null : calendar.dateOf(`${quote.validUntil}T12:00:00Z`),
-      signedAt: quote.answer?.signature == null ? '' : calendar.momentOf(quote.answer.signature.at),
-    };
+    const own = await quotesOnPaper(db, view, quote, { now, units });
     const isInside = request.query['inside'] === '1';
     sendPdf(
       response,
