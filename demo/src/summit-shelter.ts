@@ -251,11 +251,13 @@ function pieceOp(piece: PlacedPiece, n: number, inputsHash: string): Op {
 /** How long each step took beside what it usually takes: invented. */
 const PACE = [1.1, 0.9, 1.3, 0.8, 1.05] as const;
 const MINUTE_MS = 60_000;
+const FIRST_DONE_BEFORE_MS = 90 * MINUTE_MS;
 
 /** Ticked one after the other, the last when the window was finished. */
 function workOps(n: number, steps: readonly WorkStep[]): readonly Op[] {
   const took = steps.map(({ minutes }, index) => minutes.value * (PACE[(index + n) % PACE.length] ?? 1));
-  const end_ms = Date.parse(n === REDONE ? REDONE_AT : FINISHED_AT);
+  // One window after the other: nobody works at two.
+  const end_ms = Date.parse(n === REDONE ? REDONE_AT : FINISHED_AT) - (n === 0 ? FIRST_DONE_BEFORE_MS : 0);
   const after = (index: number): number => took.slice(index + 1).reduce((sum, own) => sum + own, 0);
   const instant = (before_min: number): string => new Date(end_ms - before_min * MINUTE_MS).toISOString();
   return steps.map(({ template, step, templateVersion, crew, wets }, index) => ({

@@ -47,7 +47,10 @@ export interface AccountHere {
   /** Times that are not used until somebody has looked at them. */
   readonly asked: readonly { readonly tag: string; readonly step: string; readonly fault: TickFault }[];
   /** People whose steps overlap: that time was shared out. */
-  readonly shared: readonly { readonly person: string; readonly steps: readonly string[] }[];
+  readonly shared: readonly {
+    readonly person: string;
+    readonly steps: readonly { readonly tag: string; readonly step: string }[];
+  }[];
   readonly planned: number;
   readonly actual: number;
 }
@@ -192,7 +195,7 @@ function workLines(
     })),
     shared: ticked.shared.map(({ person, ids }) => ({
       person,
-      steps: ids.map((id) => `${tagOf(view, byId.get(id))} ${byId.get(id)?.step ?? ''}`),
+      steps: ids.map((id) => ({ tag: tagOf(view, byId.get(id)), step: byId.get(id)?.step ?? '' })),
     })),
   };
 

@@ -153,20 +153,25 @@ describe('a call turns into a job', () => {
 
 describe('the next dry and shady half day', () => {
   const half = (n: number) => ({ from_ms: n * 10, to_ms: n * 10 + 5 });
-  const hour = (n: number, rain_mm: number) =>
-    row<Parameters<typeof nextHalfDay>[1]['weather'][number]>({ instant_ms: n * 10 + 1, rain_mm });
+  const hour = (n: number, rain_mm: number, cloud = 0.2) =>
+    row<Parameters<typeof nextHalfDay>[1]['weather'][number]>({ instant_ms: n * 10 + 1, rain_mm, cloud });
+  const overcast = 0.85;
   const halves = [half(0), half(1), half(2), half(3), half(4)];
   it('is not planned already, not in the sun, not in the rain', () => {
     const found = nextHalfDay(halves, {
-      busy: [half(0)],
+      ...{ busy: [half(0)], overcast },
       sun: [half(1)],
       weather: [hour(0, 0), hour(1, 0), hour(2, 3), hour(3, 0)],
     });
     expect(found).toEqual({ ...half(3), isDry: true, isShady: true });
   });
+  it('under an overcast sky the sun does not count', () => {
+    const weather = [hour(0, 0, 0.5), hour(1, 0, 0.9)];
+    expect(nextHalfDay(halves, { busy: [], sun: halves, weather, overcast })).toMatchObject(half(1));
+  });
   it('beyond the forecast it is shady, and nobody says it is dry', () => {
-    expect(nextHalfDay(halves, { busy: [], sun: [], weather: [] })).toMatchObject({ isDry: null });
-    expect(nextHalfDay(halves, { busy: halves, sun: [], weather: [] })).toBeUndefined();
+    expect(nextHalfDay(halves, { busy: [], sun: [], weather: [], overcast })).toMatchObject({ isDry: null });
+    expect(nextHalfDay(halves, { busy: halves, sun: [], weather: [], overcast })).toBeUndefined();
   });
 });
 

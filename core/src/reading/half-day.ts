@@ -11,7 +11,8 @@ const RAIN_MM = 0.1;
 const overlaps = (a: TimeSpan, b: TimeSpan): boolean => a.from_ms < b.to_ms && a.to_ms > b.from_ms;
 
 /**
- * The first half day that nobody has planned anything in, with the sun off the glass and no rain forecast;
+ * The first half day that nobody has planned anything in, with the sun off the glass, or the sky overcast,
+ * and no rain forecast;
  * where none is certain to be dry, the first that is shady. Undefined: none of these.
  * @param halves half days asked about, the next first
  * @param sun when the sun stands on the glass
@@ -23,10 +24,13 @@ export function nextHalfDay(
     sun,
     busy,
     weather,
+    overcast,
   }: {
     readonly sun: readonly TimeSpan[];
     readonly busy: readonly TimeSpan[];
     readonly weather: readonly WeatherHour[];
+    /** Share of the sky from which on the sun does not count. */
+    readonly overcast: number;
   },
 ): HalfDay | undefined {
   const found = halves
@@ -36,7 +40,9 @@ export function nextHalfDay(
       return {
         ...half,
         isDry: hours.length === 0 ? null : hours.every(({ rain_mm }) => rain_mm < RAIN_MM),
-        isShady: !sun.some((span) => overlaps(half, span)),
+        isShady:
+          !sun.some((span) => overlaps(half, span)) ||
+          (hours.length > 0 && hours.every(({ cloud }) => cloud >= overcast)),
       };
     });
   return (

@@ -184,3 +184,4 @@ export {
 export { type DonePlace, doneUpTo } from './done-up-to';
 export { type EnquiredRows, enquiredRows, enquiredView } from './enquired';
 export { type HalfDay, nextHalfDay } from './half-day';
+export { type CloseState, closeState } from './close-state';

@@ -38,6 +38,11 @@ export const routes: Routes = [
     loadComponent: async () => (await import('./causes/why-page')).WhyPage,
   },
   {
+    path: 'call',
+    title: shellWords.callTitle,
+    loadComponent: async () => (await import('./enquiry/call-page')).CallPage,
+  },
+  {
     path: 'bench',
     title: shellWords.benchTitle,
     loadComponent: async () => (await import('./bench/bench')).Bench,

@@ -45,6 +45,7 @@ export async function halfDayFor(
     .where(gt(plannedStep.endsAt, now));
   return nextHalfDay(halves, {
     weather: skyOf(view, air).weather,
+    overcast: view.learned('day-overcast'),
     busy: planned
       .filter(({ removed }) => !removed)
       .map(({ from, to }) => ({ from_ms: from.getTime(), to_ms: to.getTime() })),

@@ -7,6 +7,7 @@ import { Commands } from '../shell/commands';
 import { CommandKeys } from '../shell/command-keys';
 import { GeneralCommands } from '../shell/general-commands';
 import { jobsWords } from '../words/jobs';
+import { ArchiveIn } from './archive-in';
 import { ElevationStrip } from './elevation-strip';
 import { JobList } from './job-list';
 import { nextWord } from './job-words';
@@ -16,7 +17,7 @@ import { WaitsOfAll } from './waits-of-all';
 /** All jobs, each with a strip of its surfaces and what to do next. */
 @Component({
   selector: 'yp-jobs',
-  imports: [RouterLink, ElevationStrip, VisitsOfAll, WaitsOfAll],
+  imports: [ArchiveIn, RouterLink, ElevationStrip, VisitsOfAll, WaitsOfAll],
   providers: [JobList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './jobs.html',

@@ -1,5 +1,8 @@
 import type {
+  ArchiveRead,
   CaseApartRow,
+  CustomerRow,
+  NextHalfDay,
   ExperienceOfShop,
   AcceptedChange,
   Change,
@@ -28,7 +31,7 @@ import type {
   WaitOfJob,
   WeatherScenario,
 } from '@yellow-pane/contracts';
-import type { CaseApart, Film, Person, Roll, ShelfPane } from '@yellow-pane/core/job';
+import type { CaseApart, Customer, Film, Person, Roll, ShelfPane } from '@yellow-pane/core/job';
 import { MOST_OPS } from '@yellow-pane/contracts/limits';
 
 /** The server said no, in its own words. */
@@ -173,6 +176,25 @@ export const api = {
       `/api/cases/${id}`,
       json('PUT', { ...by, case: own, removed }, version === undefined ? {} : { 'If-Match': `"${version}"` }),
     ),
+  customers: () => ask<readonly CustomerRow[]>('/api/customers'),
+  saveCustomer: (id: string, by: MadeBy, own: Customer, version?: number) =>
+    ask<CustomerRow>(
+      `/api/customers/${id}`,
+      json('PUT', { ...by, customer: own }, version === undefined ? {} : { 'If-Match': `"${version}"` }),
+    ),
+  halfDay: (jobId: string, bearings: readonly number[], zone: string) =>
+    ask<NextHalfDay>(`/api/half-day?jobId=${jobId}&bearings=${bearings.join(',')}&zone=${zone}`),
+  readArchive: (
+    archive: Blob,
+    { who, personId }: MadeBy,
+    { session, isFilmHere }: { readonly session: string; readonly isFilmHere: boolean },
+  ) => {
+    const by = new URLSearchParams({ who, session, film: isFilmHere ? 'here' : 'elsewhere' });
+    if (personId != null) by.set('personId', personId);
+    return ask<ArchiveRead>(`/api/archives?${by.toString()}`, {
+      ...{ method: 'POST', body: archive, headers: { 'Content-Type': 'application/zip' } },
+    });
+  },
   supplies: () => ask<readonly SupplyRow[]>('/api/supplies'),
   saveSupply: ({ key, version }: SupplyRow, have: number, by: MadeBy) =>
     ask<SupplyRow>(`/api/supplies/${key}`, json('PUT', { ...by, have }, { 'If-Match': `"${version}"` })),

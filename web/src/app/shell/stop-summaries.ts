@@ -1,6 +1,7 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { formatLength, mmFromNm } from '@yellow-pane/core/quantity';
-import { type Progress, allChangedAfterCut, checkedOf, isLaid } from '@yellow-pane/core/reading';
+import { type Progress, allChangedAfterCut, checkedOf, closeState, isLaid } from '@yellow-pane/core/reading';
+import { JobClock } from '../day/job-clock';
 import { ReadinessBook } from '../day/readiness-book';
 import { Device } from '../device/device';
 import { JobReading } from '../job/job-reading';
@@ -16,6 +17,7 @@ export class StopSummaries {
   readonly #units = inject(Device).units;
 
   readonly #book = inject(ReadinessBook);
+  readonly #clock = inject(JobClock).clock;
   readonly #opened_ms = Date.now();
 
   readonly of = computed<Readonly<Record<Stop, string>>>(() => {
@@ -47,7 +49,7 @@ export class StopSummaries {
           : checked.again > 0
             ? shellWords.toDoAgain(checked.again)
             : shellWords.goodOf(checked.good, checked.surfaces),
-      close: view.job?.hourCost == null ? shellWords.termsToSay : shellWords.costAndPrice,
+      close: shellWords.closeStands(closeState(view, this.#clock().isoDayOf(this.#opened_ms))),
     };
   });
 

@@ -63,4 +63,12 @@ export const jobsWords = {
   backToJobs: 'Back to the jobs',
   archivedJobsCount: (count: number) => `Archived jobs (${count})`,
   waits: 'Waiting for',
+  newCall: 'Somebody asks for film',
+  readArchive: 'Read an archive',
+  filmIsHere: 'Its rolls and offcuts lie here too',
+  readingArchive: 'Reading …',
+  archiveIn: (name: string, rows: number, photos: number) =>
+    `${name} is read in: ${rows} rows, ${photos === 1 ? 'one picture' : `${photos} pictures`}.`,
+  archiveMapped: 'Some of its identifiers were taken here and became others.',
+  archiveFailed: 'The server does not answer: nothing was read in.',
 } satisfies Messages;

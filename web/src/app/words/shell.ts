@@ -1,9 +1,21 @@
+import type { CloseState } from '@yellow-pane/core/reading';
 import type { Figure, Messages } from './messages';
+
+const CLOSE: Readonly<Record<CloseState, string>> = {
+  'terms to say': 'terms to say',
+  'to quote': 'to quote',
+  'to be answered': 'quote sent',
+  agreed: 'agreed',
+  'to hand over': 'to hand over',
+  'to be paid': 'to be paid',
+  closed: 'closed',
+};
 
 export const shellWords = {
   jobsTitle: 'Jobs · Yellow Pane',
   filmsTitle: 'Films · Yellow Pane',
   stockTitle: 'Stock · Yellow Pane',
+  callTitle: 'A call · Yellow Pane',
   whyTitle: 'Calls and causes · Yellow Pane',
   benchTitle: 'Bench · Yellow Pane',
   settingsTitle: 'Settings · Yellow Pane',
@@ -141,8 +153,7 @@ export const shellWords = {
   toPlan: 'to plan',
   stepsPlanned: (count: number) => `${count} steps planned`,
   doneOf: (done: number, of: number) => `${done} of ${of} done`,
-  termsToSay: 'terms to say',
-  costAndPrice: 'cost and price',
+  closeStands: (state: CloseState) => CLOSE[state],
   toDoAgain: (count: Figure) => `${count} to do again`,
   goodOf: (good: Figure, all: Figure) => `${good} of ${all} good`,
   surfacesCount: (count: number) => `${count} surfaces`,

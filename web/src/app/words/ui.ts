@@ -18,4 +18,10 @@ export const uiWords = {
   source: (source: Figure) => `Source: ${source}.`,
   unknown: 'unknown',
   degrees: (bearing_deg: number) => `${bearing_deg} degrees`,
+  signerName: 'Name of whoever signs',
+  signHere: 'Sign here with a finger or a pen',
+  sign: 'Sign',
+  signAnew: 'Draw anew',
+  nameMissing: 'Say the name first; the signature stays.',
+  signatureEmpty: 'Nothing is drawn yet: sign in the box.',
 } satisfies Messages;

@@ -1,18 +1,41 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  linkedSignal,
+  signal,
+  untracked,
+} from '@angular/core';
 import type { Job } from '@yellow-pane/core/job';
-import { USUAL_RISK, inCurrency } from '@yellow-pane/core/quoting';
+import { USUAL_RISK } from '@yellow-pane/core/quoting';
+import { jobProgress } from '@yellow-pane/core/reading';
 import { type Fact, type FactChange, Facts } from '../../fields/facts';
 import { JobDesk } from '../../job/job-desk';
+import { Selection } from '../../shell/selection';
 import { StopFrame } from '../../shell/stop-frame';
 import { Figure } from '../../ui/figure';
 import { VerdictBox } from '../../ui/verdict-box';
 import { closeWords } from '../../words/close';
-import { DECIMALS, QuoteDesk } from './quote-desk';
+import { AccountView } from './account-view';
+import { ArrivalHere } from './arrival-here';
+import { CloseDesk } from './close-desk';
+import { CloseSum } from './close-sum';
+import { ExtrasHere } from './extras-here';
+import { HandOverHere } from './hand-over-here';
+import { MoneyHere } from './money-here';
+import { PriceHere } from './price-here';
+import { QuoteDesk } from './quote-desk';
+import { QuotesHere } from './quotes-here';
+import { SiteHere } from './site-here';
+
+/** Parts of Close in the order they come, from the call to the payment. */
+const PARTS = ['price', 'quotes', 'on site', 'account', 'money', 'hand-over'] as const;
+type Part = (typeof PARTS)[number];
 
 const RISKS = [0.05, 0.1, USUAL_RISK, 0.3, 0.5] as const;
 const MOST_MONEY = 1e9;
 const PERCENT = 100;
-const HOUR_MIN = 60;
 /** What is told of money; the currency has letters and is asked beside it. */
 const TERMS: readonly Fact[] = [
   {
@@ -42,11 +65,25 @@ const TERMS: readonly Fact[] = [
   { key: 'tax_percent', kind: 'number', word: closeWords.tax, unit: closeWords.percent, least: 0, most: 100 },
 ];
 
-/** What the job costs and at which price, from the job as it stands. */
+/** From the price to the payment: what it costs, what was agreed, what it took, what is handed over. */
 @Component({
   selector: 'yp-close',
-  imports: [Facts, Figure, StopFrame, VerdictBox],
-  providers: [QuoteDesk],
+  imports: [
+    ...[
+      AccountView,
+      ArrivalHere,
+      CloseSum,
+      ExtrasHere,
+      Facts,
+      Figure,
+      HandOverHere,
+      MoneyHere,
+      PriceHere,
+      QuotesHere,
+    ],
+    ...[SiteHere, StopFrame, VerdictBox],
+  ],
+  providers: [CloseDesk, QuoteDesk],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './close.html',
   host: { class: 'contents' },
@@ -54,33 +91,32 @@ const TERMS: readonly Fact[] = [
 export class Close {
   protected readonly words = closeWords;
   protected readonly desk = inject(QuoteDesk);
+  protected readonly close = inject(CloseDesk);
   readonly #job = inject(JobDesk);
+  readonly #selection = inject(Selection);
   protected readonly terms = TERMS;
+  protected readonly parts = PARTS;
   protected readonly risks = RISKS.map((risk) => {
     const word = closeWords.oneIn(Math.round(risk * PERCENT));
     return { risk, word: risk === USUAL_RISK ? closeWords.usual(word) : word };
   });
+  /** What comes next by how far the job is; a code on a certificate leads to the hand-over. */
+  readonly #first = computed((): Part => {
+    const { fitted, withFilm } = jobProgress(this.close.view());
+    if (fitted > 0 && (fitted === withFilm || this.#selection.surface() !== undefined)) return 'hand-over';
+    return this.close.accepted() === undefined ? 'price' : 'on site';
+  });
+  protected readonly part = linkedSignal<string | undefined, Part>({
+    source: () => this.close.job()?.id,
+    computation: () => untracked(this.#first),
+  });
   protected readonly currencyFault = signal('');
   protected readonly typedFault = signal('');
   protected readonly open = computed(() => this.desk.here().open);
-  protected readonly filmAll = computed(() =>
-    this.desk.here().lines.reduce((sum, line) => sum + line.film, 0),
-  );
   protected readonly heading = computed(() => {
     const price = this.desk.reckoned()?.price ?? null;
-    return price === null ? closeWords.unknown : this.desk.money(price.value);
+    return price === null ? closeWords.unknown : this.close.money(price.value);
   });
-
-  /** Money in a column whose head names the currency. */
-  protected bare(value: number): string {
-    return inCurrency(value, DECIMALS).toFixed(DECIMALS);
-  }
-
-  /** People-minutes of a line as money; unknown without what an hour costs. */
-  protected work(minutes: number): string {
-    const hour = this.desk.job()?.hourCost ?? null;
-    return hour === null ? closeWords.unknown : this.bare((minutes / HOUR_MIN) * hour);
-  }
 
   protected change({ key, value, seen }: FactChange): void {
     this.#set({ [key]: value }, seen);
@@ -101,7 +137,7 @@ export class Close {
   }
 
   #set(fields: Partial<Job>, seen?: number): void {
-    const job = this.desk.job();
+    const job = this.close.job();
     if (job !== undefined) this.#job.do(closeWords.changed, [this.#job.set('job', job.id, fields, seen)]);
   }
 }

@@ -1,16 +1,15 @@
 import { DestroyRef, Injectable, computed, effect, inject, signal } from '@angular/core';
 import { inTenths } from '@yellow-pane/core/diagnosing';
+import type { QuotePaper } from '@yellow-pane/core/job';
 import type { Reasoned, Step } from '@yellow-pane/core/quantity';
-import { type QuoteReckoned, USUAL_RISK, inCurrency } from '@yellow-pane/core/quoting';
-import { quoteHere } from '@yellow-pane/core/reading';
-import { JobReading } from '../../job/job-reading';
+import { type QuoteReckoned, USUAL_RISK } from '@yellow-pane/core/quoting';
+import { type FilmSwap, quoteHere, quotePaper } from '@yellow-pane/core/reading';
 import { StockHere } from '../../job/stock-here';
 import { closeWords } from '../../words/close';
 import { QuotePool } from '../../workers/quote-pool';
+import { CloseDesk } from './close-desk';
 
 const PERCENT = 100;
-/** Of the currencies the shop works in. */
-export const DECIMALS = 2;
 
 /** A figure with what it rests on; where it was drawn there is no formula. */
 export interface QuoteRow {
@@ -19,66 +18,79 @@ export interface QuoteRow {
   readonly why: readonly Step[];
 }
 
-/** What the job costs, how surely, and at which price. */
+interface Asked {
+  readonly swaps: readonly FilmSwap[];
+  readonly name: string;
+  readonly here: ReturnType<typeof quoteHere>;
+}
+
+/** What the job costs, how surely, and at which price; and the same with other films. */
 @Injectable()
 export class QuoteDesk {
-  readonly #reading = inject(JobReading);
+  readonly #close = inject(CloseDesk);
   readonly #stock = inject(StockHere);
   readonly #pool = inject(QuotePool);
-  readonly job = this.#reading.job;
-  readonly here = computed(() => quoteHere(this.#reading.view(), this.#stock.items()));
+  readonly job = this.#close.job;
+  readonly here = computed(() => quoteHere(this.#close.view(), this.#stock.items()));
   readonly risk = signal(USUAL_RISK);
   readonly typed = signal<number | null>(null);
-  readonly reckoned = signal<QuoteReckoned | undefined>(undefined);
+  readonly #beside = signal<readonly (readonly FilmSwap[])[]>([]);
+  readonly #found = signal<ReadonlyMap<string, QuoteReckoned>>(new Map());
+  readonly #asked = computed((): readonly Asked[] => [
+    { swaps: [], name: closeWords.asPlanned, here: this.here() },
+    ...this.#beside().map((swaps) => ({
+      swaps,
+      name: this.#nameOf(swaps),
+      here: quoteHere(this.#close.view(), this.#stock.items(), swaps),
+    })),
+  ]);
+  /** The job as it is first, then what was put beside it. */
+  readonly offers = computed(() =>
+    this.#asked().map((own) => ({ ...own, reckoned: this.#found().get(keyOf(own.swaps)) })),
+  );
+  readonly reckoned = computed(() => this.#found().get(''));
   readonly rows = computed((): readonly QuoteRow[] => {
     const [own, typed] = [this.reckoned(), this.typed()];
     if (own === undefined) return [];
     const { price, priceAtMean, gross, loss } = own;
+    const money = (value: number): string => this.#close.money(value);
     const row = (word: string, of: Reasoned<number> | null): readonly QuoteRow[] =>
-      of === null ? [] : [{ word, value: this.money(of.value), why: of.why }];
+      of === null ? [] : [{ word, value: money(of.value), why: of.why }];
+    const lost =
+      loss === null || typed === null
+        ? []
+        : [{ word: closeWords.lossAt(money(typed)), value: closeWords.inTen(inTenths(loss)), why: [] }];
     return [
       ...row(closeWords.costs, own.mean),
-      {
-        word: closeWords.between,
-        value: closeWords.fromTo(this.money(own.least), this.money(own.most)),
-        why: [],
-      },
+      { word: closeWords.between, value: closeWords.fromTo(money(own.least), money(own.most)), why: [] },
       ...row(closeWords.price, price),
       ...row(closeWords.priceAtMean, priceAtMean),
       ...row(closeWords.gross, gross),
-      ...(loss === null || typed === null
-        ? []
-        : [
-            {
-              word: closeWords.lossAt(this.money(typed)),
-              value: closeWords.inTen(inTenths(loss)),
-              why: [],
-            },
-          ]),
+      ...lost,
     ];
   });
 
   constructor() {
     let turn = 0;
     effect(() => {
-      const own = this.here().case;
       const margin = this.job()?.margin_percent ?? null;
       const tax = this.job()?.tax_percent ?? null;
-      const asked = {
+      const terms = {
         tax: tax === null ? null : tax / PERCENT,
         margin: margin === null ? null : margin / PERCENT,
-        risk: this.risk(),
-        typed: this.typed(),
+        ...{ risk: this.risk(), typed: this.typed() },
       };
       turn += 1;
       const mine = turn;
-      if (own === undefined) {
-        this.reckoned.set(undefined);
-        return;
-      }
-      this.#pool.quote(own, asked).then(
+      const asked = this.#asked();
+      Promise.all(
+        asked.map(async ({ here, swaps }) => {
+          const own = here.case;
+          return own === undefined ? [] : [[keyOf(swaps), await this.#pool.quote(own, terms)] as const];
+        }),
+      ).then(
         (found) => {
-          if (mine === turn) this.reckoned.set(found);
+          if (mine === turn) this.#found.set(new Map(found.flat()));
         },
         () => undefined,
       );
@@ -88,14 +100,35 @@ export class QuoteDesk {
     });
   }
 
-  /** In the currency of the job; without one, as bare figures. */
-  money(value: number): string {
-    const currency = this.job()?.currency ?? null;
-    const rounded = inCurrency(value, DECIMALS);
-    return currency === null
-      ? rounded.toFixed(DECIMALS)
-      : new Intl.NumberFormat('en-GB', { style: 'currency', currency, currencyDisplay: 'code' }).format(
-          rounded,
-        );
+  add(swaps: readonly FilmSwap[]): void {
+    this.#beside.update((beside) =>
+      beside.some((own) => keyOf(own) === keyOf(swaps)) ? beside : [...beside, swaps],
+    );
+  }
+
+  leave(swaps: readonly FilmSwap[]): void {
+    this.#beside.update((beside) => beside.filter((own) => keyOf(own) !== keyOf(swaps)));
+  }
+
+  /** Each offer as it is put on paper; none while terms are missing. */
+  papers(): readonly {
+    readonly name: string;
+    readonly swaps: readonly FilmSwap[];
+    readonly paper: QuotePaper;
+  }[] {
+    const asOf = new Date().toISOString();
+    return this.offers().flatMap(({ name, swaps, here, reckoned }) => {
+      const asked = swaps.length === 0 ? this.typed() : null;
+      const paper =
+        reckoned && quotePaper(this.#close.view(), here, reckoned, { asOf, risk: this.risk(), asked });
+      return paper === undefined ? [] : [{ name, swaps, paper }];
+    });
+  }
+
+  #nameOf(swaps: readonly FilmSwap[]): string {
+    const word = (id: string): string => this.#close.view().filmById.get(id)?.name ?? '';
+    return swaps.map(({ from, to }) => closeWords.instead(word(to), word(from))).join(', ');
   }
 }
+
+const keyOf = (swaps: readonly FilmSwap[]): string => swaps.map(({ from, to }) => `${from} ${to}`).join();

@@ -1,0 +1,89 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { foundWords } from '@yellow-pane/contracts/words';
+import type { Signature } from '@yellow-pane/core/job';
+import { foundOnArrival } from '@yellow-pane/core/reading';
+import { WhoseHand } from '../../device/whose-hand';
+import { JobDesk } from '../../job/job-desk';
+import { SignatureBox } from '../../ui/signature-box';
+import { closeWords } from '../../words/close';
+import { CloseDesk } from './close-desk';
+
+/** How glass and ground were found before any work, taken from what is known, and signed. */
+@Component({
+  selector: 'yp-arrival-here',
+  imports: [SignatureBox],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section aria-labelledby="arrival" class="max-w-xl flex flex-col gap-2">
+      <h2 id="arrival" class="text-lg font-bold">{{ words.arrival }}</h2>
+      @for (row of kept(); track row.id) {
+        <p class="flex flex-wrap gap-2 items-center">
+          <span>{{ words.arrivalSigned(row.signature.name, close.dayOf(row.signature.at)) }}</span><a
+            class="act act-small"
+            [href]="close.paper('close/arrivals/' + row.id)"
+            download="arrival.pdf"
+            >{{ words.print }}</a
+          >
+        </p>
+      }
+      <ul class="border-t border-line">
+        @for (one of noted(); track one.surfaceId) {
+          <li class="border-b border-line py-1">
+            <span class="font-semibold">{{ one.tag }}</span>
+            @for (line of one.lines; track $index) {
+              <span class="block">{{ words.foundIs(line) }}</span>
+            }
+            @if (one.photos > 0) {
+              <span class="block text-sm">{{ words.photosOfIt(one.photos) }}</span>
+            }
+          </li>
+        }
+      </ul>
+      <p class="text-sm">{{ words.noteMore(found().length - noted().length) }}</p>
+      <label class="block"
+        ><span class="block">{{ words.note }}</span
+        ><textarea
+          class="field w-full min-h-20"
+          maxlength="4000"
+          [value]="note()"
+          (input)="note.set($any($event.target).value)"
+        ></textarea>
+      </label>
+      @if (kept().length > 0) {
+        <details class="border-l-4 border-line-strong pl-3">
+          <summary class="min-h-10 content-center cursor-pointer font-semibold">{{ words.signOnce }}</summary>
+          <yp-signature-box [word]="words.arrivalSign" (signed)="keep($event)" />
+        </details>
+      } @else {
+        <yp-signature-box [word]="words.arrivalSign" (signed)="keep($event)" />
+      }
+    </section>
+  `,
+  host: { class: 'block' },
+})
+export class ArrivalHere {
+  protected readonly words = closeWords;
+  protected readonly close = inject(CloseDesk);
+  readonly #job = inject(JobDesk);
+  readonly #hand = inject(WhoseHand);
+  protected readonly note = signal('');
+  protected readonly found = computed(() => foundOnArrival(this.close.view()));
+  protected readonly kept = computed(() => this.close.view().rows.arrival);
+  protected readonly noted = computed(() =>
+    this.found()
+      .filter(({ lines, photoIds }) => lines.length + photoIds.length > 0)
+      .map(({ surfaceId, tag, lines, photoIds }) => ({
+        ...{ surfaceId, tag, photos: photoIds.length },
+        lines: lines.map(foundWords),
+      })),
+  );
+
+  protected keep(signature: Signature): void {
+    this.#hand.whenSigned((by) => {
+      this.#job.do(closeWords.arrivalKept, [
+        this.#job.put('arrival', { found: this.found(), note: this.note(), signature, by }),
+      ]);
+      this.note.set('');
+    });
+  }
+}

@@ -1,0 +1,85 @@
+import { Injectable, computed, inject } from '@angular/core';
+import type { QuotePaper, RowOf } from '@yellow-pane/core/job';
+import { decimalsOf, inCurrency, taxed } from '@yellow-pane/core/quoting';
+import { acceptedQuote, closeState, quoteState } from '@yellow-pane/core/reading';
+import { JobClock } from '../../day/job-clock';
+import { ReadinessBook } from '../../day/readiness-book';
+import { Device } from '../../device/device';
+import { JobReading } from '../../job/job-reading';
+import { closeWords } from '../../words/close';
+
+const PERCENT = 100;
+
+/** What every part of Close asks: the job, its quotes, money and days in words, where papers are printed. */
+@Injectable()
+export class CloseDesk {
+  readonly #reading = inject(JobReading);
+  readonly #device = inject(Device);
+  readonly #book = inject(ReadinessBook);
+  readonly clock = inject(JobClock).clock;
+  readonly opened_ms = Date.now();
+  readonly view = this.#reading.view;
+  readonly job = this.#reading.job;
+  readonly asked = computed(() => ({ now_ms: this.opened_ms, sky: this.#book.sky() }));
+  readonly today = computed(() => this.clock().isoDayOf(this.opened_ms));
+  readonly quotes = computed(() => byNumber(this.view().rows.quote));
+  readonly extras = computed(() => byNumber(this.view().rows.extra));
+  readonly payments = computed(() => byNumber(this.view().rows.payment));
+  readonly state = computed(() => closeState(this.view(), this.today()));
+  readonly accepted = computed(() => acceptedQuote(this.view()));
+
+  /** In a currency; without one, as bare figures. */
+  money(value: number, currency = this.job()?.currency ?? null): string {
+    const decimals = decimalsOf(currency);
+    const rounded = inCurrency(value, decimals);
+    return currency === null
+      ? rounded.toFixed(decimals)
+      : new Intl.NumberFormat('en-GB', { style: 'currency', currency, currencyDisplay: 'code' }).format(
+          rounded,
+        );
+  }
+
+  gross(lines: readonly number[], tax_percent: number | null, currency: string): number {
+    return taxed(lines, (tax_percent ?? 0) / PERCENT, decimalsOf(currency)).gross;
+  }
+
+  stateOf(quote: RowOf<'quote'>): ReturnType<typeof quoteState> {
+    return quoteState(quote, this.today());
+  }
+
+  dayOf(instant: string): string {
+    return this.clock().dateOf(instant);
+  }
+
+  /** The next number of quotes, extras or payments. */
+  nextNumber(rows: readonly { readonly number: string }[], before = ''): string {
+    const used = rows.flatMap(({ number }) => Number(/(\d+)$/.exec(number)?.[1] ?? 0));
+    return `${before}${Math.max(0, ...used) + 1}`;
+  }
+
+  paper(path: string, more = ''): string {
+    return `/api/jobs/${this.job()?.id ?? ''}/${path}?units=${this.#device.units()}${more}`;
+  }
+
+  /** What was agreed: the accepted quote, and what was added since. */
+  readonly agreed = computed(() => {
+    const paper: QuotePaper | undefined = this.accepted()?.paper;
+    const signed = this.extras().filter(({ signature }) => signature !== null);
+    return paper === undefined
+      ? undefined
+      : {
+          ...{ paper, extras: signed.map(({ net }) => net) },
+          net: paper.asked + signed.reduce((sum, { net }) => sum + net, 0),
+        };
+  });
+
+  wordOfState(quote: RowOf<'quote'>): string {
+    return closeWords.state(this.stateOf(quote));
+  }
+}
+
+function byNumber<Row extends { readonly number: string; readonly madeAt: string }>(
+  rows: readonly Row[],
+): readonly Row[] {
+  return rows.toSorted((a, b) => a.madeAt.localeCompare(b.madeAt));
+}
