@@ -99,7 +99,7 @@ const opened = (path: string): Promise<yauzl.ZipFile> =>
           new Refusal('ARCHIVE_UNREADABLE', {
             path: 'archive',
             expected: 'a zip that is whole',
-            got: error.message,
+            got: 'a file that is no zip, or breaks off',
           }),
         );
     });

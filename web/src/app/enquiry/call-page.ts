@@ -22,6 +22,8 @@ const DRAFT = 'call';
 const PERCENT = 100;
 /** So long after the last key the sums are done again. */
 const STILL_MS = 250;
+/** Jobs that are asked for their terms, the last changed first. */
+const MOST_ASKED = 8;
 
 type Terms = Pick<Job, 'currency' | 'tax_percent' | 'hourCost' | 'tripCost' | 'margin_percent'>;
 
@@ -225,9 +227,9 @@ export class CallPage {
   async #loadTerms(): Promise<void> {
     const jobs = await api.jobs().catch(() => []);
     this.jobs.set(jobs.filter(({ archived }) => !archived));
-    for (const { id } of this.jobs().slice(0, 5)) {
+    for (const { id } of this.jobs().slice(0, MOST_ASKED)) {
       await this.like(id);
-      if (this.#terms().currency !== null) return;
+      if (this.here().open.length === 0) return;
     }
   }
 

@@ -132,8 +132,8 @@ export const closeWords = {
   leaveOut: (name: string) => `Leave out ${name}`,
   quotes: 'Quotes',
   holdsUntil: 'Holds until',
-  freeze: (offers: number) =>
-    offers === 1 ? 'Put this price on paper' : `Put these ${offers} offers on paper`,
+  freeze: (offers: number, price: string) =>
+    `${offers === 1 ? 'Put this price on paper' : `Put these ${offers} offers on paper`}${price === '' ? '' : `: ${price}`}`,
   termsMissing: 'There is no price yet: say the terms on the right first.',
   noQuotes: 'Nothing is on paper yet. What is put on paper keeps its figures, whatever changes later.',
   putOnPaper: 'Price put on paper',
@@ -170,10 +170,10 @@ export const closeWords = {
   arrivalKept: 'Arrival signed',
   foundIs: (line: string) => line,
   photosOfIt: (count: number) => (count === 1 ? 'one picture' : `${count} pictures`),
-  noteMore: (others: number) =>
-    others === 0
+  noteMore: (count: number, isAll: boolean) =>
+    count === 0
       ? ''
-      : `Nothing is noted of ${others === 1 ? 'one other surface' : `${others} other surfaces`}.`,
+      : `Nothing is noted of ${count === 1 ? 'one' : count}${isAll ? '' : ' other'} ${count === 1 ? 'surface' : 'surfaces'}.`,
   note: 'Note',
   print: 'As PDF',
   extras: 'Added to the order',

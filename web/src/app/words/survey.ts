@@ -342,4 +342,6 @@ export const surveyWords = {
     `${file} has ${size} MB; the most is ${most} MB. Bring it in in parts.`,
   savedAs: (count: number, of: number, kind: string, others: string) =>
     `${count} of ${of} surfaces saved as ${kind}${others}.`,
+  saidAbout: (size: string, unit: string) =>
+    `Said on the phone: about ${size} ${unit}. Nothing is cut by it: measure it.`,
 } satisfies Messages;

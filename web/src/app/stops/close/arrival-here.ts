@@ -39,7 +39,7 @@ import { CloseDesk } from './close-desk';
           </li>
         }
       </ul>
-      <p class="text-sm">{{ words.noteMore(found().length - noted().length) }}</p>
+      <p class="text-sm">{{ words.noteMore(found().length - noted().length, noted().length === 0) }}</p>
       <label class="block"
         ><span class="block">{{ words.note }}</span
         ><textarea

@@ -48,6 +48,10 @@ export class QuoteDesk {
   readonly offers = computed(() =>
     this.#asked().map((own) => ({ ...own, reckoned: this.#found().get(keyOf(own.swaps)) })),
   );
+  /** Nothing is put on paper while one of the offers is still being reckoned. */
+  readonly isReckoned = computed(() =>
+    this.offers().every(({ here, reckoned }) => here.case === undefined || reckoned !== undefined),
+  );
   readonly reckoned = computed(() => this.#found().get(''));
   readonly rows = computed((): readonly QuoteRow[] => {
     const [own, typed] = [this.reckoned(), this.typed()];

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import type { RowOf, Signature } from '@yellow-pane/core/job';
 import { chosenFilm } from '@yellow-pane/core/reading';
 import { newId } from '../../device/session';
@@ -28,6 +28,12 @@ export class QuotesHere {
   protected readonly until = signal('');
   protected readonly signing = signal<string | undefined>(undefined);
   protected readonly fault = signal('');
+
+  /** What would be asked now; empty: there is no price yet. */
+  protected readonly price = computed(() => {
+    const asked = this.desk.typed() ?? this.desk.reckoned()?.price?.value;
+    return asked === undefined ? '' : this.close.money(asked);
+  });
 
   /** Puts every offer on paper: the first, and what stands beside it as its alternatives. */
   protected freeze(): void {

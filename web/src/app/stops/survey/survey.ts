@@ -42,6 +42,7 @@ import { InRepeats } from './in-repeats';
 import { LaserChip } from './laser-chip';
 import { Looking } from './looking';
 import { MeasureTable } from './measure-table';
+import { SaidAbout } from './said-about';
 import { Measuring } from './measuring';
 import { PartsPanel } from './parts-panel';
 import { RecheckPanel } from './recheck-panel';
@@ -82,6 +83,7 @@ const KIND_WORDS: Readonly<Record<SurfaceKind, string>> = {
     RepeatsPanel,
     RecheckPanel,
     MeasureTable,
+    SaidAbout,
     GlassWeight,
     Relief,
     UnrolledFilm,
