@@ -42,6 +42,24 @@ export const EXTRA: readonly View[] = [
       await page.getByRole('button', { name: 'Read: fold it away' }).click();
     },
   },
+  {
+    name: 'cut-table',
+    path: `${JOB}/cut/${surface(1)}`,
+    before: async (page) => {
+      await layOut(page);
+      await page.getByRole('button', { name: 'At the table' }).click();
+      for (const tick of ['mark 1', 'check 1', 'cut 1', 'mark 2'])
+        await page.getByRole('button', { name: tick, exact: true }).click();
+    },
+  },
+  {
+    name: 'day-mix',
+    path: `${JOB}/day/${surface(1)}`,
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Mixes' }).click();
+      await page.getByRole('complementary').getByText('Not planned yet').waitFor();
+    },
+  },
   { name: 'survey-curved', path: `${JOB}/survey/${surface(26)}` },
   { name: 'survey-phone', path: `${JOB}/survey/${surface(6)}`, size: { width: 390, height: 844 } },
   { name: 'stock', path: '/stock' },

@@ -75,16 +75,6 @@ export const VIEWS: readonly View[] = [
   },
   { name: 'cut', path: `${JOB}/cut/${surface(1)}`, before: layOut },
   {
-    name: 'cut-table',
-    path: `${JOB}/cut/${surface(1)}`,
-    before: async (page) => {
-      await layOut(page);
-      await page.getByRole('button', { name: 'At the table' }).click();
-      for (const tick of ['mark 1', 'check 1', 'cut 1', 'mark 2'])
-        await page.getByRole('button', { name: tick, exact: true }).click();
-    },
-  },
-  {
     name: 'cut-shrink',
     path: `${JOB}/cut/${surface(26)}`,
     before: async (page) => {
@@ -93,14 +83,6 @@ export const VIEWS: readonly View[] = [
     },
   },
   { name: 'day-crew', path: `${JOB}/day/${surface(1)}`, before: planDays },
-  {
-    name: 'day-mix',
-    path: `${JOB}/day/${surface(1)}`,
-    before: async (page) => {
-      await page.getByRole('button', { name: 'Mixes' }).click();
-      await page.getByRole('complementary').getByText('Not planned yet').waitFor();
-    },
-  },
   {
     name: 'day-sheet',
     path: `${JOB}/day/${surface(1)}`,
@@ -132,9 +114,26 @@ export const VIEWS: readonly View[] = [
   },
   {
     name: 'close',
-    path: `${JOB}/close`,
+    path: `${SUMMIT}/close`,
     before: async (page) => {
-      await page.getByText('Costs on average').waitFor();
+      await page.getByRole('button', { name: 'Account' }).click();
+      await page.getByText('Against quote 1').waitFor();
+    },
+  },
+  { name: 'certificate', path: `${SUMMIT}/close`, paper: `/api${SUMMIT}/close/certificate` },
+  {
+    name: 'call',
+    path: '/call',
+    before: async (page) => {
+      await page.getByLabel('Who is calling').fill('Ida, ticket office');
+      await page.getByLabel('How many').fill('4');
+      await page.getByLabel('About how wide, mm').fill('1.2 m');
+      await page.getByLabel('About how high, mm').fill('1.5 m');
+      await page.getByLabel('They look').selectOption('north-east');
+      await page.getByLabel('Storey').fill('3');
+      await page.getByRole('combobox', { name: 'Film', exact: true }).selectOption('neutral 50');
+      await page.getByText(/to CHF/).waitFor();
+      await page.waitForTimeout(600);
     },
   },
   {

@@ -1,4 +1,5 @@
 import type { Op } from '@yellow-pane/contracts';
+import type { QuotePaper } from '@yellow-pane/core/job';
 import { depositOf, reckonQuote } from '@yellow-pane/core/quoting';
 import { type JobView, foundOnArrival, quoteHere, quotePaper } from '@yellow-pane/core/reading';
 import { demoId } from './demo-id';
@@ -9,7 +10,6 @@ const QUOTED_AT = '2026-05-22T09:00:00.000Z';
 const ACCEPTED_AT = '2026-05-28T15:10:00.000Z';
 const CAME_AT = '2026-06-11T06:50:00.000Z';
 const ADDED_AT = '2026-06-11T09:30:00.000Z';
-const READ_AT = '2026-06-11T07:05:00.000Z';
 const MARGIN_PERCENT = 30;
 const RISK = 0.2;
 const DEPOSIT_PERCENT = 30;
@@ -44,7 +44,6 @@ export function summitCloseOps(view: JobView): readonly Op[] {
     here.case &&
     quotePaper(view, here, reckonQuote(here.case, asked), { asOf: QUOTED_AT, risk: RISK, asked: null });
   if (paper === undefined) return [];
-  const { currency, tax_percent } = paper;
   return [
     {
       op: 'put',
@@ -65,6 +64,42 @@ export function summitCloseOps(view: JobView): readonly Op[] {
         ...{ note: 'Frames sound; sill of ST3 damp.', signature: signed(CAME_AT), by: by(CAME_AT) },
       },
     },
+    ...addedAndAsked(paper),
+    ...[0, 1, 2].map(readingOp),
+  ];
+}
+
+function readingOp(n: number): Op {
+  return {
+    op: 'put',
+    table: 'reading',
+    id: demoId('reading', FIRST + n),
+    fields: {
+      ...{ surfaceId: demoId('surface', FIRST + n), applicationId: demoId('application', FIRST + n) },
+      ...{
+        step: 'clean',
+        markId: null,
+        quantity: 'surface temperature',
+        instrument: 'infrared thermometer',
+      },
+      ...{
+        shown: `${14 + n}.5 °C`,
+        value: 14.5 + n,
+        corrected: null,
+        plusMinus: null,
+        x_nm: null,
+        y_nm: null,
+      },
+      settings: {
+        ...{ emissivity: null, reflected_C: null, distance_mm: null, angle_deg: null },
+        secondsSinceGun: null,
+      },
+    },
+  };
+}
+
+function addedAndAsked({ currency, tax_percent, asked }: QuotePaper): readonly Op[] {
+  return [
     {
       op: 'put',
       table: 'extra',
@@ -81,36 +116,10 @@ export function summitCloseOps(view: JobView): readonly Op[] {
       id: demoId('payment', 1),
       fields: {
         ...{ kind: 'deposit', number: '1-1', currency, tax_percent, dueDay: '2026-06-08' },
-        lines: [{ text: 'Deposit on quote 1', net: depositOf(paper.asked, DEPOSIT_PERCENT, 2) }],
+        lines: [{ text: 'Deposit on quote 1', net: depositOf(asked, DEPOSIT_PERCENT, 2) }],
         ...{ upToDay: null, signature: null, asked: by(ACCEPTED_AT) },
         paid: null,
       },
     },
-    ...[0, 1, 2].map((n): Op => ({
-      op: 'put',
-      table: 'reading',
-      id: demoId('reading', FIRST + n),
-      fields: {
-        ...{ surfaceId: demoId('surface', FIRST + n), applicationId: demoId('application', FIRST + n) },
-        ...{
-          step: 'clean',
-          markId: null,
-          quantity: 'surface temperature',
-          instrument: 'infrared thermometer',
-        },
-        ...{
-          shown: `${14 + n}.5 °C`,
-          value: 14.5 + n,
-          corrected: null,
-          plusMinus: null,
-          x_nm: null,
-          y_nm: null,
-        },
-        settings: {
-          ...{ emissivity: null, reflected_C: null, distance_mm: null, angle_deg: null },
-          secondsSinceGun: null,
-        },
-      },
-    })),
   ];
 }

@@ -82,7 +82,6 @@ function offered(sheet: FlowingSheet, paper: QuotePaper, units: DisplayUnits): v
 export async function quoteInsidePdf(own: QuoteOnPaper, paper: Paper): Promise<Buffer> {
   const { quote, job, units } = own;
   const inside = quote.paper;
-  const decimals = decimalsOf(inside.currency);
   const money = moneyOf(inside.currency);
   const sheet = new FlowingSheet(
     paper,

@@ -13,7 +13,7 @@ export const idsIn = (text: string): ReadonlySet<string> => new Set(text.match(U
 export const withIds = (text: string, ids: ReadonlyMap<string, string>): string =>
   ids.size === 0 ? text : text.replace(UUID, (id) => ids.get(id) ?? id);
 
-const bare = <Shape extends object>(row: Shape, kept: readonly string[]): unknown =>
+const bare = (row: object, kept: readonly string[]): unknown =>
   Object.fromEntries(Object.entries(row).filter(([key]) => !kept.includes(key)));
 const META = ['id', 'version', 'removed', 'changedBy', 'changedById', 'changedAt'];
 

@@ -52,8 +52,11 @@ export async function writeArchive(
   zip.addBuffer(Buffer.from(rowsText), 'rows.json', options);
   zip.addBuffer(Buffer.from(shopText), 'shop.json', options);
   const photos: ArchiveManifest['photos'] = [];
+  const add = (path: string, own: Lazy['options'], make: Lazy['make']): void => {
+    lazily(zip, path, { options: own, make, fail });
+  };
   for (const { id } of rows.photo)
-    lazily(zip, `photos/${id}.jpg`, { ...options, ...STORED }, async () => {
+    add(`photos/${id}.jpg`, { ...options, ...STORED }, async () => {
       const [file] = await db
         .select({ data: photoFile.data })
         .from(photoFile)
@@ -62,9 +65,8 @@ export async function writeArchive(
       photos.push({ id, bytes: file.data.length, sha256: sha256(file.data) });
       return Buffer.from(file.data);
     });
-  for (const { name, make } of papersOf(rows))
-    lazily(zip, `papers/${name}.pdf`, { ...options, ...STORED }, make);
-  lazily(zip, 'archive.json', options, async () => {
+  for (const { name, make } of papersOf(rows)) add(`papers/${name}.pdf`, { ...options, ...STORED }, make);
+  add('archive.json', options, async () => {
     const manifest: ArchiveManifest = {
       ...{ format: ARCHIVE_FORMAT, version: ARCHIVE_VERSION, madeAt: at.toISOString(), jobId },
       name: rows.job[0]?.name ?? '?',
@@ -75,25 +77,26 @@ export async function writeArchive(
   });
   zip.end();
   return out;
+}
 
-  /** Made when its turn has come. */
-  function lazily(
-    file: yazl.ZipFile,
-    path: string,
-    own: Partial<yazl.ReadStreamOptions>,
-    make: () => Promise<Buffer>,
-  ): void {
-    file.addReadStreamLazy(path, own, (send) => {
-      make().then(
-        (data) => {
-          send(null, Readable.from([data]));
-        },
-        (error: unknown) => {
-          fail(error instanceof Error ? error : new Error(String(error)));
-        },
-      );
-    });
-  }
+/** Adds a file that is made when its turn has come. */
+function lazily(zip: yazl.ZipFile, path: string, { options, make, fail }: Lazy): void {
+  zip.addReadStreamLazy(path, options, (send) => {
+    make().then(
+      (data) => {
+        send(null, Readable.from([data]));
+      },
+      (error: unknown) => {
+        fail(error instanceof Error ? error : new Error(String(error)));
+      },
+    );
+  });
+}
+
+interface Lazy {
+  readonly options: Partial<yazl.ReadStreamOptions>;
+  readonly make: () => Promise<Buffer>;
+  readonly fail: (error: Error) => void;
 }
 
 const README = `A job of Yellow Pane, whole.
