@@ -20,6 +20,7 @@ import { dayRows } from './day';
 import { storiesOnOtherDays } from './days';
 import { edgesKept } from './edges';
 import { filmOnGlass } from './film';
+import { closeRows } from './close';
 import { quoteRows } from './quote';
 import { LANES, endLanes } from './side-by-side';
 import { strokeRows } from './strokes';
@@ -44,6 +45,7 @@ const benches: Readonly<Record<string, () => Promise<readonly Row[]>>> = {
   causes: () => Promise.resolve(causeRows()),
   check: checkRows,
   quote: () => Promise.resolve(quoteRows()),
+  close: closeRows,
   film: () => Promise.resolve(filmOnGlass()),
   hand: cuttingByHand,
   free: cuttingFreely,

@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { DEMO_JOB, expect, surface, test } from './house';
 
-const SHOP = ['/', '/why', '/films', '/stock', '/settings', '/bench', '/nowhere'];
+const SHOP = ['/', '/call', '/why', '/films', '/stock', '/settings', '/bench', '/nowhere'];
 const SHAPES = [22, 24, 25, 26].map((n) => `${DEMO_JOB}/survey/${surface(n)}`);
 const STOPS = ['survey', 'film', 'cut', 'day', 'fit', 'check', 'close'].map(
   (stop) => `${DEMO_JOB}/${stop}/${surface(stop === 'survey' ? 3 : 1)}`,
@@ -329,6 +329,23 @@ for (const [width, height] of SIZES)
     await page.getByText('Light let through', { exact: true }).last().click();
     expect(await inBothThemes(page)).toEqual([]);
     expect((await overflow(page)).x).toBeLessThanOrEqual(0);
+  });
+
+for (const [width, height] of [SIZES[0], SIZES[2]])
+  test(`every part of Close at ${width}x${height}: nothing against them in both themes, nothing wider than the page`, async ({
+    page,
+    as,
+  }) => {
+    await page.setViewportSize({ width, height });
+    await as(page, 'Wren');
+    await page.goto('/jobs/0199b9a6-0003-7000-8000-000000000002/close');
+    const parts = page.getByRole('navigation', { name: 'Parts of Close' }).getByRole('button');
+    for (const part of ['Price', 'Quotes', 'On site', 'Account', 'Money', 'Hand over']) {
+      await parts.filter({ hasText: part }).click();
+      await expect(page.getByRole('main').getByRole('heading', { level: 1 })).toBeVisible();
+      expect(await inBothThemes(page)).toEqual([]);
+      expect((await overflow(page)).x).toBeLessThanOrEqual(0);
+    }
   });
 
 for (const [width, height] of SIZES)

@@ -3,6 +3,7 @@ import { NEW_JOB } from '@yellow-pane/core/job';
 import { workStepsFor } from '@yellow-pane/core/ways';
 import { demoId } from './demo-id';
 import { placeOps } from './places';
+import { READ_AT, summitReadings } from './summit-close';
 import { summitOps } from './summit-shelter';
 import { surfaceOps } from './surfaces';
 
@@ -36,11 +37,17 @@ const change = (n: number, ops: readonly Op[]): Change => ({
 });
 
 /** The demo jobs as the changes that made them. */
-export const DEMO_CHANGES: readonly { readonly jobId: string; readonly change: Change }[] = [
+export const DEMO_CHANGES: readonly {
+  readonly jobId: string;
+  readonly change: Change;
+  /** When it was made; absent: as the demo is loaded. */
+  readonly at?: string;
+}[] = [
   {
     jobId: SUMMIT_JOB_ID,
     change: change(1, summitOps(SUMMIT_JOB_ID, workStepsFor({ condition: 'sound', isSecurityFilm: false }))),
   },
+  { jobId: SUMMIT_JOB_ID, change: change(4, summitReadings()), at: READ_AT },
   {
     jobId: DEMO_JOB_ID,
     change: change(2, [

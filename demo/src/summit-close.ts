@@ -65,9 +65,12 @@ export function summitCloseOps(view: JobView): readonly Op[] {
       },
     },
     ...addedAndAsked(paper),
-    ...[0, 1, 2].map(readingOp),
   ];
 }
+
+/** What was read on the glass before the work. */
+export const summitReadings = (): readonly Op[] => [0, 1, 2].map(readingOp);
+export const READ_AT = '2026-06-11T07:05:00.000Z';
 
 function readingOp(n: number): Op {
   return {

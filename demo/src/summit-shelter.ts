@@ -260,7 +260,7 @@ function workOps(n: number, steps: readonly WorkStep[]): readonly Op[] {
   const end_ms = Date.parse(n === REDONE ? REDONE_AT : FINISHED_AT) - (n === 0 ? FIRST_DONE_BEFORE_MS : 0);
   const after = (index: number): number => took.slice(index + 1).reduce((sum, own) => sum + own, 0);
   const instant = (before_min: number): string => new Date(end_ms - before_min * MINUTE_MS).toISOString();
-  return steps.map(({ template, step, templateVersion, crew, wets }, index) => ({
+  return steps.map(({ template, step, templateVersion, wets }, index) => ({
     op: 'put',
     table: 'workRecord',
     id: demoId('work', n * 100 + index + 1),
@@ -272,7 +272,7 @@ function workOps(n: number, steps: readonly WorkStep[]): readonly Op[] {
       ...NOT_BEGUN,
       startedAt: instant(after(index) + (took[index] ?? 0)),
       doneAt: instant(after(index)),
-      people: crew > 1 ? ['Wren', 'Linnet'] : [n === 1 ? 'Linnet' : 'Wren'],
+      people: [n === 1 ? 'Linnet' : 'Wren'],
       mix: wets === null ? '' : 'household, a cap to the bottle',
       note: n === REDONE ? 'Laid before on 11 June 2026 by Wren; made anew for mark 1.' : '',
     },

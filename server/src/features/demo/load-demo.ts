@@ -35,6 +35,8 @@ export async function loadDemo(db: Database, clock: () => Date): Promise<void> {
   for (const { id, roll } of DEMO_ROLLS)
     if (!stock.has(id)) await saveRoll(db, { id, roll, by: DEMO_BY, at: clock() });
   const tomorrow = DateTime.fromJSDate(clock(), { zone: DEMO_ZONE }).plus({ days: 1 }).toISODate() ?? '';
-  for (const { jobId, change } of [...DEMO_CHANGES, demoDays(tomorrow)])
-    if (!there.some(({ id }) => id === jobId)) await applyChange(db, jobId, change, clock());
+  const changes: typeof DEMO_CHANGES = [...DEMO_CHANGES, demoDays(tomorrow)];
+  for (const { jobId, change, at } of changes)
+    if (!there.some(({ id }) => id === jobId))
+      await applyChange(db, jobId, change, at === undefined ? clock() : new Date(at));
 }

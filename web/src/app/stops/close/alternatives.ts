@@ -40,7 +40,7 @@ import { QuoteDesk } from './quote-desk';
               <th class="py-1 pl-3 text-right">{{ words.costs }}</th>
               <th class="py-1 pl-3 text-right">{{ words.price }}</th>
               <th class="py-1 pl-3 text-right">{{ words.difference }}</th>
-              <th></th>
+              <td></td>
             </tr>
           </thead>
           <tbody>
