@@ -207,6 +207,8 @@ export const closeWords = {
   changedSince: 'more than chance',
   sumOf: (what: AccountSum['what'], count: number) => SUMS[what](count),
   means: 'Means',
+  lineByLine: 'Account, line by line',
+  finishedFilms: 'Films that are finished',
   together: 'Together',
   partsAddUp:
     "The three parts add up to the difference. 'Chance' is what four jobs in five like it would take. Film is counted by the ledger of the stock, work by the times that were ticked; waste and redo are in them and only told apart.",
