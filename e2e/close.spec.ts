@@ -95,7 +95,7 @@ test('a call: four windows, south, third floor, about 1.2 by 1.5: a rough price 
 }) => {
   await as(page, 'Wren');
   await page.goto('/');
-  await page.getByRole('link', { name: 'Somebody asks for film' }).click();
+  await page.getByRole('link', { name: 'New enquiry' }).click();
   const rough = page.getByRole('region', { name: 'Rough price' });
   await expect(rough).toContainText('Unknown');
   await page.getByLabel('Who is calling').fill('Ida, ticket office');
@@ -121,6 +121,8 @@ test('a call: four windows, south, third floor, about 1.2 by 1.5: a rough price 
   await page.getByRole('link', { name: /^Close/ }).click();
   await expect(page.getByRole('row', { name: /^P1 size only said, not measured/ })).toBeVisible();
   await expect(page.getByRole('region', { name: 'Rests on guesses' })).toContainText('said on the phone');
+  await part(page, 'On site');
+  await expect(page.getByText(/Asked on the phone, .*: Ida, ticket office\. CHF.* was said/)).toBeVisible();
 });
 
 test('a quote with two alternatives is put on paper, the second accepted and signed: its film becomes the job’s', async ({
@@ -137,7 +139,7 @@ test('a quote with two alternatives is put on paper, the second accepted and sig
     await beside.getByRole('button', { name: 'Put it beside' }).click();
     await expect(
       beside.getByRole('row', { name: new RegExp(`^${film} instead of neutral 35`) }),
-    ).toContainText(/[+−]CHF/);
+    ).toContainText(/[+−]CHF\s(?!0\.00)/);
   }
   await part(page, 'Quotes');
   await page.getByLabel('Holds until').fill('2026-12-31');
@@ -183,7 +185,10 @@ test('on site: arrival signed, one more as DR1 priced at once and signed; deposi
   await part(page, 'On site');
   const arrival = page.getByRole('region', { name: 'As it was found' });
   await expect(arrival).toContainText('Nothing is noted of 18 surfaces.');
-  await arrival.getByLabel('Note').fill('Seen with Ida at the counter.');
+  await arrival.getByLabel('Damage found on SW1').fill('scratch, lower left');
+  await arrival.getByRole('button', { name: 'Note it' }).click();
+  await expect(arrival).toContainText('damage: scratch, lower left');
+  await arrival.getByLabel('Note', { exact: true }).fill('Seen with Ida at the counter.');
   await sign(page, 'Ida');
   await expect(arrival).toContainText('Seen together and signed by Ida');
   await allSaved(page);

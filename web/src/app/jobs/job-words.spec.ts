@@ -18,7 +18,7 @@ describe('what is next in a job?', () => {
     [job(9, 9, 8, 0, 0), 'film', 'Film to choose for 1 surface'],
     [job(9, 9, 9, 6, 0), 'cut', 'Film to lay out for 3 surfaces'],
     [job(9, 9, 9, 9, 8), 'fit', '1 surface to fit'],
-    [job(9, 9, 9, 9, 9), 'fit', 'Everything is fitted'],
+    [job(9, 9, 9, 9, 9), 'close', 'Everything is fitted: close it'],
   ] as const)('%j', (own, stop, says) => {
     expect(nextWord(own)).toEqual({ stop, says });
   });

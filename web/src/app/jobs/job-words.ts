@@ -8,7 +8,7 @@ const STOP_OF: Readonly<Record<NextThing['do'], Stop>> = {
   'choose film': 'film',
   'lay out': 'cut',
   fit: 'fit',
-  nothing: 'fit',
+  nothing: 'close',
 };
 
 /** The one next thing to do in a job in words, and the stop where it is done. */

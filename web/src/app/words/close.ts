@@ -129,7 +129,7 @@ export const closeWords = {
   offer: 'Offer',
   difference: 'Difference',
   instead: (film: string, of: string) => `${film} instead of ${of}`,
-  leaveOut: (name: string) => `Leave out ${name}`,
+  leaveOut: 'Leave out',
   quotes: 'Quotes',
   holdsUntil: 'Holds until',
   freeze: (offers: number, price: string) =>
@@ -159,6 +159,13 @@ export const closeWords = {
   contactIs: (name: string, phone: string, email: string) =>
     [name, phone, email].filter((part) => part !== '').join(', '),
   newCustomer: 'A new customer',
+  changeCustomer: 'Change the customer',
+  askedOnPhone: (who: string, day: string, rough: string) =>
+    `Asked on the phone, ${day}: ${who}.${rough === '' ? '' : ` ${rough} was said, as a rough price.`}`,
+  foundOn: (tag: string) => `Damage found on ${tag}`,
+  noteIt: 'Note it',
+  damageNoted: (tag: string) => `Damage noted on ${tag}`,
+  pictureOf: (tag: string) => `Picture of ${tag}`,
   keepCustomer: 'Keep the customer',
   customerName: 'Say the name of the customer first.',
   site: (key: keyof typeof SITE) => SITE[key],

@@ -47,17 +47,17 @@ import { QuoteDesk } from './quote-desk';
             @for (offer of desk.offers(); track offer.name; let first = $first) {
               <tr class="border-b border-line">
                 <td class="py-1">{{ offer.name }}</td>
-                <td class="py-1 text-right figure">{{ money(offer.reckoned?.mean?.value) }}</td>
-                <td class="py-1 text-right figure font-semibold">
+                <td class="py-1 pl-3 text-right figure">{{ money(offer.reckoned?.mean?.value) }}</td>
+                <td class="py-1 pl-3 text-right figure font-semibold">
                   {{ money(offer.reckoned?.price?.value) }}
                 </td>
                 <td class="py-1 text-right figure">
                   {{ first ? '' : differs(offer.reckoned?.price?.value) }}
                 </td>
-                <td class="text-right">
+                <td class="pl-3 text-right">
                   @if (!first) {
                     <button type="button" class="act act-small" (click)="desk.leave(offer.swaps)">
-                      {{ words.leaveOut(offer.name) }}
+                      {{ words.leaveOut }}<span class="sr-only"> {{ offer.name }}</span>
                     </button>
                   }
                 </td>

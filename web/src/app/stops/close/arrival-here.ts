@@ -1,9 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { foundWords } from '@yellow-pane/contracts/words';
-import type { Signature } from '@yellow-pane/core/job';
+import { NEW_PART, type RowOf, type Signature } from '@yellow-pane/core/job';
 import { foundOnArrival } from '@yellow-pane/core/reading';
 import { WhoseHand } from '../../device/whose-hand';
 import { JobDesk } from '../../job/job-desk';
+import { PhotoWork } from '../../job/photo-work';
+import { Selection } from '../../shell/selection';
+import { PhotoButton } from '../../ui/photo-button';
 import { SignatureBox } from '../../ui/signature-box';
 import { closeWords } from '../../words/close';
 import { CloseDesk } from './close-desk';
@@ -11,7 +14,7 @@ import { CloseDesk } from './close-desk';
 /** How glass and ground were found before any work, taken from what is known, and signed. */
 @Component({
   selector: 'yp-arrival-here',
-  imports: [SignatureBox],
+  imports: [PhotoButton, SignatureBox],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section aria-labelledby="arrival" class="max-w-xl flex flex-col gap-2">
@@ -40,6 +43,23 @@ import { CloseDesk } from './close-desk';
         }
       </ul>
       <p class="text-sm">{{ words.noteMore(found().length - noted().length, noted().length === 0) }}</p>
+      @if (surface(); as here) {
+        <div class="flex flex-wrap gap-2 items-end">
+          <label class="block flex-1 min-w-40"
+            ><span class="block">{{ words.foundOn(here.tag) }}</span
+            ><input
+              class="field min-h-14"
+              maxlength="200"
+              [value]="damage()"
+              (input)="damage.set($any($event.target).value)"
+          /></label>
+          <button type="button" class="act min-h-14" (click)="noteDamage(here)">{{ words.noteIt }}</button>
+          <yp-photo-button [word]="words.pictureOf(here.tag)" (taken)="photo(here, $event)" />
+        </div>
+        @if (photos.fault(); as text) {
+          <p class="text-stop font-semibold" role="alert">{{ text }}</p>
+        }
+      }
       <label class="block"
         ><span class="block">{{ words.note }}</span
         ><textarea
@@ -66,7 +86,10 @@ export class ArrivalHere {
   protected readonly close = inject(CloseDesk);
   readonly #job = inject(JobDesk);
   readonly #hand = inject(WhoseHand);
+  protected readonly photos = inject(PhotoWork);
+  protected readonly surface = inject(Selection).surface;
   protected readonly note = signal('');
+  protected readonly damage = signal('');
   protected readonly found = computed(() => foundOnArrival(this.close.view()));
   protected readonly kept = computed(() => this.close.view().rows.arrival);
   protected readonly noted = computed(() =>
@@ -77,6 +100,24 @@ export class ArrivalHere {
         lines: lines.map(foundWords),
       })),
   );
+
+  protected noteDamage({ id, tag }: RowOf<'surface'>): void {
+    const name = this.damage().trim();
+    if (name === '') return;
+    this.#hand.whenKnown(() => {
+      this.#job.do(closeWords.damageNoted(tag), [
+        this.#job.put('part', {
+          ...{ ...NEW_PART, surfaceId: id, kind: 'damage', name },
+          position: this.close.view().partsOf(id).length + 1,
+        }),
+      ]);
+      this.damage.set('');
+    });
+  }
+
+  protected photo(surface: RowOf<'surface'>, file: File): void {
+    void this.photos.add(surface, {}, file);
+  }
 
   protected keep(signature: Signature): void {
     this.#hand.whenSigned((by) => {

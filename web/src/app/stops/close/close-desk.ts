@@ -6,6 +6,7 @@ import { JobClock } from '../../day/job-clock';
 import { ReadinessBook } from '../../day/readiness-book';
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
+import { StockHere } from '../../job/stock-here';
 import { closeWords } from '../../words/close';
 
 const PERCENT = 100;
@@ -27,6 +28,11 @@ export class CloseDesk {
   readonly payments = computed(() => byNumber(this.view().rows.payment));
   readonly state = computed(() => closeState(this.view(), this.today()));
   readonly accepted = computed(() => acceptedQuote(this.view()));
+
+  constructor() {
+    // Film is priced by the rolls there are: asked for even where nobody has been at Cut.
+    void inject(StockHere).load();
+  }
 
   /** In a currency; without one, as bare figures. */
   money(value: number, currency = this.job()?.currency ?? null): string {
@@ -58,7 +64,10 @@ export class CloseDesk {
   }
 
   paper(path: string, more = ''): string {
-    return `/api/jobs/${this.job()?.id ?? ''}/${path}?units=${this.#device.units()}${more}`;
+    const units = this.#device.units();
+    // Whoever works in inches prints on Letter.
+    const sheet = units === 'metric' ? '' : '&paper=letter';
+    return `/api/jobs/${this.job()?.id ?? ''}/${path}?units=${units}${sheet}${more}`;
   }
 
   /** What was agreed: the accepted quote, and what was added since. */

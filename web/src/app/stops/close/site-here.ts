@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import type { CustomerRow } from '@yellow-pane/contracts';
 import type { Job } from '@yellow-pane/core/job';
 import { Customers } from '../../catalogue/customers';
 import { type Fact, type FactChange, Facts } from '../../fields/facts';
@@ -30,10 +31,16 @@ const SITE = ['street', 'accessHours', 'siteContact', 'keys', 'lift', 'waterAndP
         @for (contact of own.contacts; track $index) {
           <p>{{ words.contactIs(contact.name, contact.phone, contact.email) }}</p>
         }
+        <button type="button" class="act act-small w-fit" (click)="edit(own)">
+          {{ words.changeCustomer }}
+        </button>
       }
-      <details class="border-l-4 border-line-strong pl-3">
+      @for (call of calls(); track call.id) {
+        <p class="border-l-4 border-line-strong pl-3 whitespace-pre-line">{{ call.says }}</p>
+      }
+      <details class="border-l-4 border-line-strong pl-3" [open]="edited() !== undefined">
         <summary class="min-h-10 content-center cursor-pointer font-semibold">
-          {{ words.newCustomer }}
+          {{ edited()?.name ?? words.newCustomer }}
         </summary>
         <yp-facts prefix="customer:" [facts]="newFacts" [values]="draft()" (changed)="type($event)" />
         <button type="button" class="act mt-2" (click)="keep()">{{ words.keepCustomer }}</button>
@@ -65,6 +72,24 @@ export class SiteHere {
     this.customers.customers().find(({ id }) => id === this.close.job()?.customerId),
   );
 
+  protected readonly edited = signal<CustomerRow | undefined>(undefined);
+  /** What was asked for on the phone. */
+  protected readonly calls = computed(() =>
+    this.close.view().rows.enquiry.map(({ id, caller, phone, wish, rough, said }) => ({
+      id,
+      says: closeWords.askedOnPhone(
+        [caller, phone, wish].filter((part) => part !== '').join(', '),
+        this.close.dayOf(said.at),
+        rough === null
+          ? ''
+          : closeWords.fromTo(
+              this.close.money(rough.least, rough.currency),
+              this.close.money(rough.most, rough.currency),
+            ),
+      ),
+    })),
+  );
+
   constructor() {
     void this.customers.load();
   }
@@ -81,14 +106,26 @@ export class SiteHere {
     this.draft.update((draft) => ({ ...draft, [key]: String(value ?? '') }));
   }
 
+  /** The others of several contacts stay: only the first is changed here. */
+  protected edit(own: CustomerRow): void {
+    const [first] = own.contacts;
+    this.edited.set(own);
+    this.draft.set({
+      ...{ name: own.name, address: own.address, contact: first?.name ?? '' },
+      ...{ phone: first?.phone ?? '', email: first?.email ?? '' },
+    });
+  }
+
   protected async keep(): Promise<void> {
     const { name = '', address = '', contact = '', phone = '', email = '' } = this.draft();
     this.fault.set(name === '' ? closeWords.customerName : '');
     if (name === '') return;
-    const contacts = contact + phone + email === '' ? [] : [{ name: contact, phone, email }];
-    const id = await this.customers.save({ name, address, contacts });
+    const first = contact + phone + email === '' ? [] : [{ name: contact, phone, email }];
+    const contacts = [...first, ...(this.edited()?.contacts.slice(1) ?? [])];
+    const id = await this.customers.save({ name, address, contacts }, this.edited());
     if (id === undefined) return;
     this.draft.set({});
+    this.edited.set(undefined);
     this.choose(id);
   }
 
