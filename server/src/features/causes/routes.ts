@@ -3,7 +3,7 @@ import { desc, eq } from 'drizzle-orm';
 import { Router } from 'express';
 import type { Database } from '../../db/database';
 import { caseApart } from '../../db/schema';
-import { saveShopRow, shopRowOnWire } from '../../db/shop-row';
+import { saveShopRow, shopRowOnWire } from '../people/shop-row';
 import { idParam } from '../../http/id-param';
 import { seenVersion } from '../../http/if-match';
 import { parseBody } from '../../http/refusal';

@@ -51,11 +51,10 @@ export class HandOverHere {
 
   protected sign(signature: Signature): void {
     this.#hand.whenSigned((by) => {
+      // As it stands when it is signed, however long the page was open.
+      const document = handOverNow(this.close.view(), { ...this.close.asked(), now_ms: Date.parse(by.at) });
       this.#job.do(closeWords.handedOver, [
-        this.#job.put('handOver', {
-          ...this.document(),
-          ...{ asOf: new Date(this.close.opened_ms).toISOString(), note: this.note(), signature, by },
-        }),
+        this.#job.put('handOver', { ...document, asOf: by.at, note: this.note(), signature, by }),
       ]);
       this.note.set('');
     });

@@ -1,9 +1,9 @@
 import type { MadeBy, ErrorCode } from '@yellow-pane/contracts';
 import { eq } from 'drizzle-orm';
 import type { AnyPgColumn, PgTable } from 'drizzle-orm/pg-core';
-import { changedBy } from '../features/people/queries';
-import { Refusal } from '../http/refusal';
-import type { Database } from './database';
+import type { Database } from '../../db/database';
+import { Refusal } from '../../http/refusal';
+import { changedBy } from './queries';
 
 interface Saved {
   readonly id: string;
