@@ -114,6 +114,8 @@ test('a call: four windows, south, third floor, about 1.2 by 1.5: a rough price 
   await expect(rough.getByRole('status')).toContainText(/CHF\s[\d,]+ to CHF\s[\d,]+/);
   await page.reload();
   await expect(page.getByLabel('Storey')).toHaveValue('3');
+  await page.getByLabel('Terms, place and forecast as in').selectOption('Kestrel Hill Funicular');
+  await expect(rough.getByRole('status')).toContainText(/CHF\s[\d,]+ to CHF\s[\d,]+/);
   await rough.getByRole('button', { name: 'Make a job of it' }).click();
   await expect(page.getByText('Said on the phone: about 1200 × 1500 mm.')).toBeVisible();
   await expect(page.getByRole('link', { name: /^Survey/ })).toContainText('4 to measure');
