@@ -1,7 +1,7 @@
 import { JOB_TABLES } from '@yellow-pane/core/job';
 import * as z from 'zod';
 import { rowSchema } from './answers';
-import { customerFields } from './close-rows';
+import { customerFields } from './customer';
 import { rollFieldsSchema } from './cutting-rows';
 import { filmFieldsSchema } from './film';
 import { personFieldsSchema } from './person';

@@ -1,6 +1,5 @@
 import {
   type Arrival,
-  type Customer,
   type Enquiry,
   type Extra,
   type HandOver,
@@ -14,17 +13,7 @@ import {
   pointsOf,
 } from '@yellow-pane/core/job';
 import * as z from 'zod';
-import {
-  type ChangedInShop,
-  changedInShop,
-  idSchema,
-  instantSchema,
-  madeBySchema,
-  positiveNanometres,
-  text,
-  versionSchema,
-  word,
-} from './primitives';
+import { idSchema, instantSchema, positiveNanometres, text, word } from './primitives';
 import { signed } from './signed';
 
 export const money = z.number().min(0).max(1e9);
@@ -256,36 +245,3 @@ export const handOver = z.strictObject({
   signature,
   by: z.strictObject(signed),
 }) satisfies z.ZodType<HandOver>;
-
-export const customerFields = z.strictObject({
-  name: word(200),
-  address: text(1000),
-  contacts: z.array(z.strictObject({ name: text(200), phone: text(80), email: text(200) })).max(20),
-}) satisfies z.ZodType<Customer>;
-
-export type CustomerRow = Customer &
-  ChangedInShop & { readonly id: string; readonly version: number; readonly removed: boolean };
-
-export const customerRowSchema = customerFields.extend({
-  id: idSchema,
-  version: versionSchema,
-  removed: z.boolean(),
-  ...changedInShop,
-}) satisfies z.ZodType<CustomerRow>;
-
-export const customerBodySchema = z.strictObject({
-  ...madeBySchema,
-  customer: customerFields,
-  removed: z.boolean().default(false),
-});
-
-/** The next half day somebody could come; null: none within a fortnight. */
-export const halfDaySchema = z
-  .strictObject({
-    from: instantSchema,
-    to: instantSchema,
-    isDry: z.boolean().nullable(),
-    isShady: z.boolean(),
-  })
-  .nullable();
-export type NextHalfDay = z.infer<typeof halfDaySchema>;

@@ -95,13 +95,8 @@ export {
   LARGEST_SHEET_BYTES,
   filmSheetSchema,
 } from './film-sheet';
-export {
-  type CustomerRow,
-  type NextHalfDay,
-  customerBodySchema,
-  customerRowSchema,
-  halfDaySchema,
-} from './close-rows';
+export { type CustomerRow, customerBodySchema, customerRowSchema } from './customer';
+export { type NextHalfDay, halfDaySchema } from './half-day';
 export {
   ARCHIVE_FORMAT,
   ARCHIVE_VERSION,

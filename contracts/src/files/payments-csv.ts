@@ -1,5 +1,5 @@
 import type { RowOf } from '@yellow-pane/core/job';
-import { decimalsOf, taxed } from '@yellow-pane/core/quoting';
+import { billed } from '@yellow-pane/core/quoting';
 import { tableCsv } from './table-csv';
 
 /** What was asked for and what came, a line each: to be taken into whatever keeps the books. */
@@ -20,11 +20,9 @@ export function paymentsCsv(payments: readonly RowOf<'payment'>[]): string {
       'paid_gross',
     ],
     payments.map((own) => {
-      const decimals = decimalsOf(own.currency);
-      const sum = taxed(
+      const sum = billed(
         own.lines.map(({ net }) => net),
-        (own.tax_percent ?? 0) / 100,
-        decimals,
+        own,
       );
       return [
         ...[own.number, own.kind, own.lines.map(({ text }) => text).join('; '), own.currency],

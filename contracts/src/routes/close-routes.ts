@@ -1,5 +1,5 @@
 import { archiveReadSchema } from '../archive';
-import { halfDaySchema } from '../close-rows';
+import { halfDaySchema } from '../half-day';
 import type { Route } from './route';
 
 const PRINTED = '; ?paper=A4 or letter, ?units=metric or imperial';

@@ -5,7 +5,7 @@ import { learnedBodySchema, learnedRowSchema } from '../learned';
 import { supplyBodySchema, supplyRowSchema } from '../supply';
 import { madeBySchema } from '../primitives';
 import { peopleSchema, personBodySchema, personRowSchema } from '../person';
-import { customerBodySchema, customerRowSchema } from '../close-rows';
+import { customerBodySchema, customerRowSchema } from '../customer';
 import { caseApartBodySchema, caseApartRowSchema, experienceSchema } from '../experience';
 import { shelfBodySchema, shelfRowSchema } from '../shelf';
 import { forecastSchema } from '../weather';

@@ -40,3 +40,4 @@ export {
   quoteStateWords,
   verdictLine,
 } from './close-words';
+export { bareMoney, moneyWords, roughMoney } from './money-words';

@@ -42,11 +42,11 @@ export { type Person, type Skill, SKILLS, initialsOf, newPerson } from './person
 export type { CrewMember, DaySettings, PlannedStepRow } from './day-rows';
 export type { FilmBrief, FilmLook, Wish } from './film-brief';
 export { type Job, NEW_JOB } from './job';
+export type { Customer } from './customer';
 export { FROZEN_FIELDS } from './frozen';
 export {
   type Arrival,
   type AskedSurfaces,
-  type Customer,
   type Enquiry,
   type Extra,
   type FoundThere,

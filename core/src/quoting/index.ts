@@ -1,7 +1,7 @@
 export { type QuoteAsked, type QuoteReckoned, QUOTE_SEED, USUAL_RISK, reckonQuote } from './reckon-quote';
 export { type Parts, type Used, costOf, isChance, partsOf } from './account';
 export { type TimeLaw, type TimePrior, robustTimeLaw, timeLaw, timeNotOver } from './predicted-time';
-export { type Taxed, decimalsOf, grossOf, inCurrency, priceFor, sharedOut, taxed } from './price';
+export { type Taxed, billed, decimalsOf, grossOf, inCurrency, priceFor, sharedOut, taxed } from './price';
 export { QUOTE_FORMULAS } from './quote-formulas';
 export {
   DRAWS,

@@ -49,6 +49,12 @@ export function taxed(lines: readonly number[], rate: number, decimals: number):
   return { net, tax, gross: inCurrency(net + tax, decimals) };
 }
 
+/** What is paid for lines in a currency; without a tax, none is added. */
+export const billed = (
+  lines: readonly number[],
+  { currency, tax_percent }: { readonly currency: string; readonly tax_percent: number | null },
+): Taxed => taxed(lines, (tax_percent ?? 0) / 100, decimalsOf(currency));
+
 const USUAL_DECIMALS = 2;
 
 /** Decimals of a currency. @source ISO 4217, as the platform's tables have it; two where they do not */

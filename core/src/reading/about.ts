@@ -1,4 +1,4 @@
-import { type Measure, SAID_ABOUT } from '../job';
+import { type Measure, type RowOf, SAID_ABOUT } from '../job';
 import type { LengthUnit } from '../quantity';
 import { chosenFilm } from './chosen-film';
 import { JobView } from './job-view';
@@ -31,6 +31,19 @@ export function aboutMeasures(
 export const isOnlyAbout = (view: JobView, surfaceId: string): boolean =>
   view.measuresOf(surfaceId).length === 0 && view.aboutOf(surfaceId).length > 0;
 
+/** The applications that get another film, and how it goes on. */
+export function filmsSwapped(
+  view: JobView,
+  swaps: readonly FilmSwap[],
+): readonly Pick<RowOf<'application'>, 'id' | 'filmId' | 'method'>[] {
+  return view.applications.flatMap(({ id, filmId, surfaceId }) => {
+    const film = view.filmById.get(swaps.find(({ from }) => from === filmId)?.to ?? '');
+    const surface = view.surfaceById.get(surfaceId);
+    if (film === undefined || surface === undefined) return [];
+    return [{ id, filmId: film.id, method: chosenFilm(view, surface, film).method }];
+  });
+}
+
 /**
  * The job as it is priced: sizes that were only said stand in for measures that are not there, and other
  * films for those of the job. Only for pricing: nothing is cut or laid by it.
@@ -43,11 +56,7 @@ export function pricedView(view: JobView, swaps: readonly FilmSwap[] = []): JobV
   );
   const isAsItIs = measure.every((row, index) => row === view.rows.measure[index]) && swaps.length === 0;
   if (isAsItIs) return view;
-  const application = view.rows.application.map((row) => {
-    const film = view.filmById.get(swaps.find(({ from }) => from === row.filmId)?.to ?? '');
-    const surface = view.surfaceById.get(row.surfaceId);
-    if (film === undefined || surface === undefined) return row;
-    return { ...row, filmId: film.id, method: chosenFilm(view, surface, film).method };
-  });
+  const others = new Map(filmsSwapped(view, swaps).map((own) => [own.id, own]));
+  const application = view.rows.application.map((row) => ({ ...row, ...others.get(row.id) }));
   return new JobView({ ...view.rows, measure, application }, view.shop);
 }

@@ -1,5 +1,6 @@
 import type { Arrival, FoundThere } from '../job';
 import type { JobView } from './job-view';
+import { firstWork } from './marks';
 
 type FoundOn = Arrival['found'][number];
 
@@ -38,10 +39,5 @@ export function foundOnArrival(view: JobView): readonly FoundOn[] {
 }
 
 /** Whether something was seen before anybody worked on the surface. */
-export function isBeforeWork(view: JobView, surfaceId: string, at: string): boolean {
-  const begun = view
-    .applicationsOf(surfaceId)
-    .flatMap(({ id }) => view.workOf(id))
-    .flatMap(({ startedAt, doneAt }) => startedAt ?? doneAt ?? []);
-  return begun.every((work) => Date.parse(at) < Date.parse(work));
-}
+export const isBeforeWork = (view: JobView, surfaceId: string, at: string): boolean =>
+  Date.parse(at) < firstWork(view, surfaceId);

@@ -24,7 +24,8 @@ import { NO_SKY } from './film-dates';
 import { type FilmOfShop, type JobRows, EMPTY_SHOP, jobRows } from './job-rows';
 import { JobView } from './job-view';
 import { quoteHere } from './quote-here';
-import { acceptedQuote, quotePaper, quoteState, summedUp } from './quote-paper';
+import { acceptedQuote, groupedLines, quotePaper, quoteState } from './quote-paper';
+import { agreedOf, linesToAsk, moneyStands } from './to-ask';
 import { isMeasured } from './surface';
 import { workStepsOf } from './work';
 
@@ -183,8 +184,12 @@ describe('a quote on paper', () => {
     );
     expect(paper.inputs).toEqual(quoteHere(view(), STOCK).case);
     for (const way of ['surface', 'film', 'place'] as const)
-      expect(summedUp(paper.lines, way).reduce((sum, { net }) => sum + net, 0)).toBeCloseTo(paper.asked, 9);
-    expect(summedUp(paper.lines, 'place').map(({ word }) => word)).toEqual(['House', 'Office']);
+      expect(
+        groupedLines(paper.lines, way)
+          .flatMap(({ lines }) => lines)
+          .reduce((sum, { net }) => sum + net, 0),
+      ).toBeCloseTo(paper.asked, 9);
+    expect(groupedLines(paper.lines, 'place').map(({ word }) => word)).toEqual(['House', 'Office']);
   });
   it('at a price typed, that one is asked and the other kept beside it', () => {
     expect(paperOf(view(), 999.99)).toMatchObject({ asked: 999.99, price: paper.price });
@@ -285,6 +290,52 @@ describe('what did it take against the plan?', () => {
     expect(house?.done_m2).toBeCloseTo(1.08, 3);
     expect(office).toMatchObject({ place: 'Office', done: 0, done_m2: 0, net: 0 });
     expect(doneUpTo(finished, Date.parse(NOW) - 1, undefined)[0]).toMatchObject({ done: 0, net: null });
+  });
+});
+
+describe('what is asked for, and what is left?', () => {
+  const signature = { name: 'Ida', at: NOW, strokes: [[0, 0, 1, 1, 2, 2, 3, 3]] };
+  const accepted = row<RowOf<'quote'>>({
+    ...{ id: 'K', number: '4', paper: paperOf(view(), 1000) },
+    answer: { said: 'accepted', signature, note: '', by },
+  });
+  const extra = (id: string, more: object = {}) =>
+    row<RowOf<'extra'>>({ id, number: id, text: 'one more', net: 89.9, signature, ...more });
+  const payment = (number: string, net: number, more: object = {}) =>
+    row<RowOf<'payment'>>({
+      ...{ id: number, number, lines: [{ text: '', net }], currency: 'CHF', tax_percent: 8.1, paid: null },
+      ...{ madeAt: NOW, ...more },
+    });
+  it('nothing is agreed before a quote is accepted, and nothing is asked for', () => {
+    expect([agreedOf(view()), moneyStands(view())]).toEqual([undefined, null]);
+    expect(linesToAsk(view(), { kind: 'final' })).toEqual([]);
+  });
+  it('by hand: 30 % of 1000 first; then 1000 and an extra of 89.90 less 300; an extra nobody signed is not in it', () => {
+    const own = view({ quote: [accepted], extra: [extra('1'), extra('2', { signature: null })] });
+    expect(linesToAsk(own, { kind: 'deposit', percent: 30 })).toEqual([
+      { case: 'deposit', percent: 30, number: '4', net: 300 },
+    ]);
+    const asked = view({ ...own.rows, payment: [payment('4-1', 300)] });
+    expect(linesToAsk(asked, { kind: 'final' }).map(({ case: what, net }) => [what, net])).toEqual([
+      ['quote', 1000],
+      ['extra', 89.9],
+      ['asked before', -300],
+    ]);
+    // 8.1 % of 1089.90 is 88.28; of 300, 24.30.
+    expect(moneyStands(asked)).toMatchObject({
+      net: 1089.9,
+      gross: 1178.18,
+      asked: 324.3,
+      paid: 0,
+      left: 789.9,
+    });
+    const paid = payment('4-1', 300, { paid: { day: '2026-12-02', gross: 324.3, by } });
+    expect(moneyStands(view({ ...own.rows, payment: [paid] }))?.paid).toBe(324.3);
+  });
+  it('where all was asked for there is nothing more to ask', () => {
+    const own = view({ quote: [accepted], payment: [payment('4-1', 1000)] });
+    expect(linesToAsk(own, { kind: 'final' })).toEqual([]);
+    expect(moneyStands(own)?.left).toBe(0);
   });
 });
 

@@ -1,5 +1,6 @@
 import { jobProgress } from './progress';
 import type { JobView } from './job-view';
+import { termsOpen } from './quote-here';
 import { acceptedQuote, quoteState } from './quote-paper';
 
 /** What of closing a job comes next. */
@@ -18,7 +19,5 @@ export function closeState(view: JobView, today: string): CloseState {
   if (withFilm > 0 && fitted === withFilm) return 'to hand over';
   if (acceptedQuote(view) !== undefined) return 'agreed';
   if (view.rows.quote.some((quote) => quoteState(quote, today) === 'sent')) return 'to be answered';
-  const { hourCost, tripCost, currency, margin_percent } = view.job ?? {};
-  const isPriceable = hourCost != null && tripCost != null && currency != null && margin_percent != null;
-  return isPriceable ? 'to quote' : 'terms to say';
+  return termsOpen(view).length === 0 ? 'to quote' : 'terms to say';
 }

@@ -167,7 +167,7 @@ export {
   shrinkOf,
   shrinkWithFilm,
 } from './shrink';
-export { type FilmSwap, aboutMeasures, isOnlyAbout, pricedView } from './about';
+export { type FilmSwap, filmsSwapped } from './about';
 export { type CareKey, CARE_KEYS, careOf } from './care';
 export { foundOnArrival } from './arrival-here';
 export { type HandOverAsked, handOverNow, stillOpen } from './hand-over';
@@ -179,9 +179,19 @@ export {
   acceptedQuote,
   quotePaper,
   quoteState,
-  summedUp,
+  groupedLines,
 } from './quote-paper';
 export { type DonePlace, doneUpTo } from './done-up-to';
 export { type EnquiredRows, enquiredRows, enquiredView } from './enquired';
 export { type HalfDay, nextHalfDay } from './half-day';
 export { type CloseState, closeState } from './close-state';
+export {
+  type Agreed,
+  type AskedFor,
+  type MoneyAsked,
+  type LineToAsk,
+  type MoneyStands,
+  agreedOf,
+  linesToAsk,
+  moneyStands,
+} from './to-ask';

@@ -97,7 +97,7 @@ export function marksJudged(
 }
 
 /** When anything was first done on a surface; Infinity: nothing was, or nobody knows when. */
-function firstWork(view: JobView, surfaceId: string): number {
+export function firstWork(view: JobView, surfaceId: string): number {
   const done = view
     .applicationsOf(surfaceId)
     .flatMap(({ id }) => view.workOf(id))

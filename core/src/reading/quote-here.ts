@@ -110,13 +110,7 @@ export function quoteHere(
     ];
   });
   const priceless = view.applications.filter(({ id }) => !lines.some((line) => line.applicationId === id));
-  const { hourCost, tripCost, currency, margin_percent } = view.job ?? {};
-  const open: readonly (readonly [boolean, QuoteOpen])[] = [
-    [currency == null, 'currency'],
-    [hourCost == null, 'what an hour costs'],
-    [tripCost == null, 'what a trip costs'],
-    [margin_percent == null, 'the margin wanted'],
-  ];
+  const { hourCost, tripCost } = view.job ?? {};
   const planned = new Set(view.rows.plannedStep.map(({ startsAt }) => startsAt.slice(0, 10)));
   const trips = Math.max(1, planned.size);
   const priceCase =
@@ -130,7 +124,7 @@ export function quoteHere(
       tag: view.surfaceById.get(application.surfaceId)?.tag ?? '?',
       reason: reasonOf(view, application),
     })),
-    open: open.filter(([isOpen]) => isOpen).map(([, what]) => what),
+    open: termsOpen(view),
     guesses: [
       ...(lines.some(({ isAbout }) => isAbout) ? (['sizes that were only said'] as const) : []),
       'minutes of work',
@@ -145,6 +139,18 @@ export function quoteHere(
 function placedOf(view: JobView, surfaceId: string): { readonly tag: string; readonly place: string } {
   const surface = view.surfaceById.get(surfaceId);
   return { tag: surface?.tag ?? '', place: view.placeById.get(surface?.placeId ?? '')?.name ?? '' };
+}
+
+/** What of the terms of a job is still to be said before it has a price. */
+export function termsOpen({ job }: JobView): readonly QuoteOpen[] {
+  const { currency, hourCost, tripCost, margin_percent } = job ?? {};
+  const all: readonly (readonly [unknown, QuoteOpen])[] = [
+    [currency, 'currency'],
+    [hourCost, 'what an hour costs'],
+    [tripCost, 'what a trip costs'],
+    [margin_percent, 'the margin wanted'],
+  ];
+  return all.filter(([said]) => said == null).map(([, what]) => what);
 }
 
 /** One film with what a square millimetre of its blanks costs, waste counted. */

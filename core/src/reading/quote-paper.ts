@@ -67,24 +67,15 @@ export const acceptedQuote = (view: JobView): RowOf<'quote'> | undefined =>
 /** What a paper is summed up by. */
 export type SummedBy = 'surface' | 'film' | 'place';
 
-/** Lines of a quote with equal ones together, in the order they come. */
-export function summedUp(
-  lines: QuotePaper['lines'],
+/** Lines of a quote that belong together, in the order they come. */
+export function groupedLines<Line extends Pick<QuotePaper['lines'][number], 'tag' | 'film' | 'place'>>(
+  lines: readonly Line[],
   by: SummedBy,
-): readonly {
-  readonly word: string;
-  readonly count: number;
-  readonly area_m2: number;
-  readonly net: number;
-}[] {
-  const groups = new Map<string, { count: number; area_m2: number; net: number }>();
+): readonly { readonly word: string; readonly lines: readonly Line[] }[] {
+  const groups = new Map<string, Line[]>();
   for (const line of lines) {
-    const word = by === 'surface' ? line.tag : by === 'film' ? line.film : line.place;
-    const group = groups.get(word) ?? { count: 0, area_m2: 0, net: 0 };
-    group.count += 1;
-    group.area_m2 += line.area_m2;
-    group.net += line.net;
-    groups.set(word, group);
+    const word = by === 'surface' ? line.tag : line[by];
+    groups.set(word, [...(groups.get(word) ?? []), line]);
   }
-  return [...groups].map(([word, group]) => ({ word, ...group }));
+  return [...groups].map(([word, own]) => ({ word, lines: own }));
 }

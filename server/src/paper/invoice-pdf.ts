@@ -1,10 +1,9 @@
-import { paymentWords } from '@yellow-pane/contracts/words';
+import { bareMoney, moneyWords, paymentWords } from '@yellow-pane/contracts/words';
 import type { Payment } from '@yellow-pane/core/job';
-import { decimalsOf, taxed } from '@yellow-pane/core/quoting';
+import { billed } from '@yellow-pane/core/quoting';
 import type { DonePlace } from '@yellow-pane/core/reading';
 import { type DisplayUnits, formatArea } from '@yellow-pane/core/quantity';
 import { FlowingSheet } from './flowing-sheet';
-import { moneyOf } from './money';
 import type { Paper } from './paper';
 
 export interface PaymentOnPaper {
@@ -36,19 +35,17 @@ export async function paymentPdf(own: PaymentOnPaper, paper: Paper): Promise<Buf
   for (const line of own.head) sheet.line(line);
   sheet.line(`${own.day}.${own.due === null ? '' : ` Due on ${own.due}.`}`);
   sheet.gap(6);
-  const decimals = decimalsOf(payment.currency);
-  const money = moneyOf(payment.currency);
+  const money = (value: number): string => moneyWords(value, payment.currency);
   sheet.table(
     [
       { word: 'For', share: 10 },
       { word: `Net, ${payment.currency}`, share: 3, isFigure: true },
     ],
-    payment.lines.map(({ text, net }) => [text, net.toFixed(decimals)]),
+    payment.lines.map(({ text, net }) => [text, bareMoney(net, payment.currency)]),
   );
-  const all = taxed(
+  const all = billed(
     payment.lines.map(({ net }) => net),
-    (payment.tax_percent ?? 0) / 100,
-    decimals,
+    payment,
   );
   sheet.gap(3);
   sheet.sum('Net', money(all.net));

@@ -1,10 +1,9 @@
-import { quoteGuessWords } from '@yellow-pane/contracts/words';
+import { bareMoney, moneyWords, quoteGuessWords } from '@yellow-pane/contracts/words';
 import type { Quote, QuotePaper } from '@yellow-pane/core/job';
-import { decimalsOf, taxed } from '@yellow-pane/core/quoting';
-import { type SummedBy, summedUp } from '@yellow-pane/core/reading';
+import { billed } from '@yellow-pane/core/quoting';
+import { type SummedBy, groupedLines } from '@yellow-pane/core/reading';
 import { type DisplayUnits, formatArea } from '@yellow-pane/core/quantity';
 import { FlowingSheet } from './flowing-sheet';
-import { moneyOf } from './money';
 import type { Paper } from './paper';
 
 /** A quote as it is sent, with what stands beside it. */
@@ -49,8 +48,7 @@ export async function quotePdf(own: QuoteOnPaper, paper: Paper): Promise<Buffer>
 }
 
 function offered(sheet: FlowingSheet, paper: QuotePaper, units: DisplayUnits): void {
-  const decimals = decimalsOf(paper.currency);
-  const money = moneyOf(paper.currency);
+  const money = (value: number): string => moneyWords(value, paper.currency);
   sheet.table(
     [
       { word: 'Surface', share: 2 },
@@ -64,10 +62,10 @@ function offered(sheet: FlowingSheet, paper: QuotePaper, units: DisplayUnits): v
       place,
       film,
       `${isAbout ? 'about ' : ''}${areaOf(area_m2, units)}`,
-      net.toFixed(decimals),
+      bareMoney(net, paper.currency),
     ]),
   );
-  const all = taxed([paper.asked], (paper.tax_percent ?? 0) / 100, decimals);
+  const all = billed([paper.asked], paper);
   sheet.gap(3);
   sheet.sum('Net', money(all.net));
   if (paper.tax_percent !== null) sheet.sum(`Tax ${paper.tax_percent} %`, money(all.tax));
@@ -82,7 +80,7 @@ function offered(sheet: FlowingSheet, paper: QuotePaper, units: DisplayUnits): v
 export async function quoteInsidePdf(own: QuoteOnPaper, paper: Paper): Promise<Buffer> {
   const { quote, job, units } = own;
   const inside = quote.paper;
-  const money = moneyOf(inside.currency);
+  const money = (value: number): string => moneyWords(value, inside.currency);
   const sheet = new FlowingSheet(
     paper,
     `Inside sheet ${quote.number}, ${job}`,
@@ -112,7 +110,6 @@ export async function quoteInsidePdf(own: QuoteOnPaper, paper: Paper): Promise<B
 }
 
 function insideTables(sheet: FlowingSheet, inside: QuotePaper, units: DisplayUnits): void {
-  const decimals = decimalsOf(inside.currency);
   for (const by of ['film', 'place'] satisfies readonly SummedBy[]) {
     sheet.heading(by === 'film' ? 'By film' : 'By place');
     sheet.table(
@@ -122,11 +119,17 @@ function insideTables(sheet: FlowingSheet, inside: QuotePaper, units: DisplayUni
         { word: 'Size', share: 3, isFigure: true },
         { word: 'Net', share: 3, isFigure: true },
       ],
-      summedUp(inside.lines, by).map(({ word, count, area_m2, net }) => [
+      groupedLines(inside.lines, by).map(({ word, lines }) => [
         word,
-        String(count),
-        areaOf(area_m2, units),
-        net.toFixed(decimals),
+        String(lines.length),
+        areaOf(
+          lines.reduce((sum, line) => sum + line.area_m2, 0),
+          units,
+        ),
+        bareMoney(
+          lines.reduce((sum, line) => sum + line.net, 0),
+          inside.currency,
+        ),
       ]),
     );
   }
@@ -145,10 +148,10 @@ function insideTables(sheet: FlowingSheet, inside: QuotePaper, units: DisplayUni
       line.tag,
       line.film,
       areaOf(line.used_m2, units),
-      line.filmCost.toFixed(decimals),
+      bareMoney(line.filmCost, inside.currency),
       line.minutes.toFixed(0),
       line.removal.toFixed(0),
-      line.net.toFixed(decimals),
+      bareMoney(line.net, inside.currency),
     ]),
   );
 }

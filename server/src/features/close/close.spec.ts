@@ -82,7 +82,7 @@ describe('a quote as it is sent', () => {
     await send([put('quote', quote(), id), put('quote', other)]).expect(200);
     const text = (await pagesOf(`/api/jobs/${KESTREL}/close/quotes/${id}`)).join(' ');
     // By hand: 8.1 % of 1234.56 is 100.00 to the cent.
-    for (const said of ['400.10', '834.46', 'CHF 1234.56', 'CHF 100.00', 'CHF 1334.56', '31 December 2026'])
+    for (const said of ['400.10', '834.46', 'CHF 1,234.56', 'CHF 100.00', 'CHF 1,334.56', '31 December 2026'])
       expect(text).toContain(said);
     expect(text).toContain('Or: clear instead (quote 2)');
     expect(text).toContain('CHF 972.90');
@@ -209,7 +209,7 @@ describe('what is asked for', () => {
     const id = newId();
     await send([put('payment', payment, id)], SUMMIT).expect(200);
     const text = (await pagesOf(`/api/jobs/${SUMMIT}/close/payments/${id}`)).join(' ');
-    for (const said of ['1234.56', '-370.37', 'CHF 864.19', 'CHF 70.00', 'CHF 934.19', '24 December 2026'])
+    for (const said of ['1,234.56', '-370.37', 'CHF 864.19', 'CHF 70.00', 'CHF 934.19', '24 December 2026'])
       expect(text).toContain(said);
     expect(text).toContain('it is not a ledger');
     expect(text).toMatch(/Films finished/);

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import type { JobSummary, NextHalfDay, Op } from '@yellow-pane/contracts';
+import { roughMoney } from '@yellow-pane/contracts/words';
 import { type Job, NEW_JOB } from '@yellow-pane/core/job';
 import { type QuoteReckoned, USUAL_RISK, decimalsOf, inCurrency } from '@yellow-pane/core/quoting';
 import { enquiredRows, enquiredView, quoteHere } from '@yellow-pane/core/reading';
@@ -36,6 +37,7 @@ type Terms = Pick<Job, 'currency' | 'tax_percent' | 'hourCost' | 'tripCost' | 'm
 })
 export class CallPage {
   protected readonly words = callWords;
+  protected readonly roughMoney = roughMoney;
   readonly #drafts = inject(Drafts);
   readonly #device = inject(Device);
   readonly #hand = inject(WhoseHand);
@@ -169,15 +171,6 @@ export class CallPage {
     if (job === undefined || this.likeId() !== jobId) return;
     const { currency, tax_percent, hourCost, tripCost, margin_percent } = job;
     this.#terms.set({ currency, tax_percent, hourCost, tripCost, margin_percent });
-  }
-
-  protected money(value: number): string {
-    const { currency } = this.#terms();
-    return currency === null
-      ? String(Math.round(value))
-      : new Intl.NumberFormat('en-GB', {
-          ...{ style: 'currency', currency, currencyDisplay: 'code', maximumFractionDigits: 0 },
-        }).format(value);
   }
 
   /** A job with what was asked for: its sizes are only said, and its surfaces still to be measured. */

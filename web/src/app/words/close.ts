@@ -3,6 +3,7 @@ import type { Payment } from '@yellow-pane/core/job';
 import type { TickFault } from '@yellow-pane/core/quoting';
 import type {
   AccountSum,
+  AskedFor,
   CloseState,
   QuoteGuess,
   QuoteHere,
@@ -58,6 +59,20 @@ const SUMS: Readonly<Record<AccountSum['what'], (count: number) => string>> = {
   visits: (count) => `Visits: ${count}`,
   trips: (count) => `Trips: ${count}`,
 };
+function sentenceFor(what: AskedFor): string {
+  switch (what.case) {
+    case 'deposit':
+      return `Deposit, ${what.percent} % of quote ${what.number}`;
+    case 'finished':
+      return `${what.place}: ${what.films === 1 ? 'one film' : `${what.films} films`} finished`;
+    case 'quote':
+      return `Work by quote ${what.number}`;
+    case 'extra':
+      return `Extra ${what.number}: ${what.text}`;
+    case 'asked before':
+      return `less ${what.number}`;
+  }
+}
 const FAULTS: Readonly<Record<TickFault, string>> = {
   'no beginning': 'ticked when done, nobody noted when it was begun',
   'ends before it begins': 'it ends before it begins',
@@ -245,18 +260,14 @@ export const closeWords = {
   agreedIs: (net: string, left: string) => `Agreed ${net} net; ${left} of it is not asked for yet.`,
   depositPercent: 'Deposit, %',
   depositWrong: (given: string) => `'${given}' given; more than 0, at most 100 %.`,
-  depositOn: (percent: Figure, number: string) => `Deposit, ${percent} % of quote ${number}`,
   dueOn: 'Due on',
   askDeposit: 'Ask for a deposit',
   askRest: 'Ask for the rest',
   askPart: 'Ask for finished work',
   asks: (kind: Payment['kind']) => `${paymentWords(kind)} made`,
+  askedFor: (what: AskedFor) => sentenceFor(what),
   upTo: 'Finished up to',
-  finishedThere: (place: string, films: number) =>
-    `${place}: ${films === 1 ? 'one film' : `${films} films`} finished`,
   nothingMore: 'Nothing is finished that was not asked for.',
-  byQuote: (number: string) => `Work by quote ${number}`,
-  lessBefore: (number: string) => `less ${number}`,
   filmsFinished: 'Films finished',
   sizeFinished: 'Size finished',
   net: 'Net',

@@ -24,11 +24,10 @@ export class AccountView {
   readonly #units = inject(Device).units;
   /** The accepted quote; without one, the job as it would be quoted now. */
   readonly #paper = computed((): QuotePaper | undefined => {
-    const accepted = this.close.accepted()?.paper;
-    return accepted ?? this.#quote.papers()[0]?.paper;
+    return this.close.agreed()?.paper ?? this.#quote.papers()[0]?.paper;
   });
   protected readonly against = computed(() => {
-    const quote = this.close.accepted();
+    const quote = this.close.agreed();
     return quote === undefined ? closeWords.againstNow : closeWords.againstQuote(quote.number);
   });
   protected readonly account = computed(() => {
@@ -80,10 +79,11 @@ export class AccountView {
   }
 
   #money(value: number | null): string {
-    return value === null ? closeWords.unknown : value.toFixed(2);
+    return this.close.bare(value);
   }
 
   #signed(value: number): string {
-    return Math.abs(value) < 0.005 ? '0.00' : `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(2)}`;
+    const bare = this.close.bare(Math.abs(value));
+    return Number(bare.replaceAll(',', '')) === 0 ? bare : `${value < 0 ? '−' : '+'}${bare}`;
   }
 }

@@ -1,15 +1,14 @@
 import { Injectable, computed, inject } from '@angular/core';
-import type { QuotePaper, RowOf } from '@yellow-pane/core/job';
-import { decimalsOf, inCurrency, taxed } from '@yellow-pane/core/quoting';
-import { acceptedQuote, closeState, quoteState } from '@yellow-pane/core/reading';
+import { bareMoney, moneyWords } from '@yellow-pane/contracts/words';
+import type { RowOf } from '@yellow-pane/core/job';
+import { billed } from '@yellow-pane/core/quoting';
+import { agreedOf, closeState, moneyStands, quoteState } from '@yellow-pane/core/reading';
 import { JobClock } from '../../day/job-clock';
 import { ReadinessBook } from '../../day/readiness-book';
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
 import { StockHere } from '../../job/stock-here';
 import { closeWords } from '../../words/close';
-
-const PERCENT = 100;
 
 /** What every part of Close asks: the job, its quotes, money and days in words, where papers are printed. */
 @Injectable()
@@ -27,7 +26,8 @@ export class CloseDesk {
   readonly extras = computed(() => byNumber(this.view().rows.extra));
   readonly payments = computed(() => byNumber(this.view().rows.payment));
   readonly state = computed(() => closeState(this.view(), this.today()));
-  readonly accepted = computed(() => acceptedQuote(this.view()));
+  readonly agreed = computed(() => agreedOf(this.view()));
+  readonly stands = computed(() => moneyStands(this.view()));
 
   constructor() {
     // Film is priced by the rolls there are: asked for even where nobody has been at Cut.
@@ -36,17 +36,19 @@ export class CloseDesk {
 
   /** In a currency; without one, as bare figures. */
   money(value: number, currency = this.job()?.currency ?? null): string {
-    const decimals = decimalsOf(currency);
-    const rounded = inCurrency(value, decimals);
-    return currency === null
-      ? rounded.toFixed(decimals)
-      : new Intl.NumberFormat('en-GB', { style: 'currency', currency, currencyDisplay: 'code' }).format(
-          rounded,
-        );
+    return moneyWords(value, currency);
   }
 
-  gross(lines: readonly number[], tax_percent: number | null, currency: string): number {
-    return taxed(lines, (tax_percent ?? 0) / PERCENT, decimalsOf(currency)).gross;
+  /** Of a column whose head names the currency of the job. */
+  bare(value: number | null): string {
+    return value === null ? closeWords.unknown : bareMoney(value, this.job()?.currency ?? null);
+  }
+
+  gross(own: Pick<RowOf<'payment'>, 'lines' | 'currency' | 'tax_percent'>): number {
+    return billed(
+      own.lines.map(({ net }) => net),
+      own,
+    ).gross;
   }
 
   stateOf(quote: RowOf<'quote'>): ReturnType<typeof quoteState> {
@@ -69,18 +71,6 @@ export class CloseDesk {
     const sheet = units === 'metric' ? '' : '&paper=letter';
     return `/api/jobs/${this.job()?.id ?? ''}/${path}?units=${units}${sheet}${more}`;
   }
-
-  /** What was agreed: the accepted quote, and what was added since. */
-  readonly agreed = computed(() => {
-    const paper: QuotePaper | undefined = this.accepted()?.paper;
-    const signed = this.extras().filter(({ signature }) => signature !== null);
-    return paper === undefined
-      ? undefined
-      : {
-          ...{ paper, extras: signed.map(({ net }) => net) },
-          net: paper.asked + signed.reduce((sum, { net }) => sum + net, 0),
-        };
-  });
 
   wordOfState(quote: RowOf<'quote'>): string {
     return closeWords.state(this.stateOf(quote));

@@ -32,31 +32,14 @@ export class CloseSum {
   protected readonly close = inject(CloseDesk);
   protected readonly open = computed(() => stillOpen(this.close.view(), this.close.asked()));
   protected readonly rows = computed(() => {
-    const agreed = this.close.agreed();
-    const { currency } = agreed?.paper ?? {};
-    const grossOf = (payments: ReturnType<typeof this.close.payments>): number =>
-      payments.reduce(
-        (sum, own) =>
-          sum +
-          this.close.gross(
-            own.lines.map(({ net }) => net),
-            own.tax_percent,
-            own.currency,
-          ),
-        0,
-      );
-    const payments = this.close.payments();
-    if (agreed === undefined || currency === undefined)
-      return [{ word: closeWords.agreedNet, value: closeWords.nothingAgreed }];
-    const money = (value: number): string => this.close.money(value, currency);
+    const stands = this.close.stands();
+    if (stands === null) return [{ word: closeWords.agreedNet, value: closeWords.nothingAgreed }];
+    const money = (value: number): string => this.close.money(value, stands.currency);
     return [
-      { word: closeWords.agreedNet, value: money(agreed.net) },
-      {
-        word: closeWords.agreedGross,
-        value: money(this.close.gross([agreed.net], agreed.paper.tax_percent, currency)),
-      },
-      { word: closeWords.askedGross, value: money(grossOf(payments)) },
-      { word: closeWords.paidGross, value: money(grossOf(payments.filter(({ paid }) => paid !== null))) },
+      { word: closeWords.agreedNet, value: money(stands.net) },
+      { word: closeWords.agreedGross, value: money(stands.gross) },
+      { word: closeWords.askedGross, value: money(stands.asked) },
+      { word: closeWords.paidGross, value: money(stands.paid) },
     ];
   });
 }

@@ -104,7 +104,7 @@ export class Close {
   readonly #first = computed((): Part => {
     const { fitted, withFilm } = jobProgress(this.close.view());
     if (fitted > 0 && (fitted === withFilm || this.#selection.surface() !== undefined)) return 'hand-over';
-    return this.close.accepted() === undefined ? 'price' : 'on site';
+    return this.close.agreed() === undefined ? 'price' : 'on site';
   });
   protected readonly part = linkedSignal<string | undefined, Part>({
     source: () => this.close.job()?.id,

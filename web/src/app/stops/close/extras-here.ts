@@ -30,14 +30,14 @@ export class ExtrasHere {
   protected readonly signing = signal<string | undefined>(undefined);
   /** Surfaces the accepted quote has a price of. */
   protected readonly priced = computed(() => {
-    const lines = this.close.accepted()?.paper.lines ?? [];
+    const lines = this.close.agreed()?.paper.lines ?? [];
     return [...new Map(lines.map(({ surfaceId, tag }) => [surfaceId, tag]))].map(([id, tag]) => ({
       id,
       tag,
     }));
   });
   readonly #each = computed(() =>
-    (this.close.accepted()?.paper.lines ?? [])
+    (this.close.agreed()?.paper.lines ?? [])
       .filter(({ surfaceId }) => surfaceId === this.likeId())
       .reduce((sum, { net }) => sum + net, 0),
   );
@@ -47,7 +47,7 @@ export class ExtrasHere {
     return this.typed().trim() !== '' && given >= 0 && given <= MOST_MONEY ? given : null;
   });
   readonly #currency = computed(
-    () => this.close.accepted()?.paper.currency ?? this.close.job()?.currency ?? null,
+    () => this.close.agreed()?.paper.currency ?? this.close.job()?.currency ?? null,
   );
 
   protected setCount(text: string): void {
@@ -82,7 +82,7 @@ export class ExtrasHere {
           basis:
             tag === undefined
               ? closeWords.ownPrice
-              : closeWords.asInQuote(tag, this.close.accepted()?.number ?? ''),
+              : closeWords.asInQuote(tag, this.close.agreed()?.number ?? ''),
         }),
       ]);
       this.text.set('');

@@ -1,8 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import type { Payment, RowOf, Signature } from '@yellow-pane/core/job';
+import type { RowOf, Signature } from '@yellow-pane/core/job';
 import { formatArea } from '@yellow-pane/core/quantity';
-import { decimalsOf, depositOf, inCurrency, restOf } from '@yellow-pane/core/quoting';
-import { doneUpTo } from '@yellow-pane/core/reading';
+import { type MoneyAsked, doneUpTo, linesToAsk } from '@yellow-pane/core/reading';
 import { Device } from '../../device/device';
 import { WhoseHand } from '../../device/whose-hand';
 import { JobDesk } from '../../job/job-desk';
@@ -36,76 +35,40 @@ export class MoneyHere {
     const end = this.close.clock().instantAt(this.day(), 24);
     return end === undefined
       ? []
-      : doneUpTo(this.close.view(), Date.parse(end), this.close.accepted()?.paper).map((place) => ({
+      : doneUpTo(this.close.view(), Date.parse(end), this.close.agreed()?.paper).map((place) => ({
           ...place,
           doneArea: formatArea(place.done_m2 * MM2, this.#units()),
           allArea: formatArea(place.all_m2 * MM2, this.#units()),
         }));
   });
-  readonly #askedBefore = computed(() =>
-    this.close.payments().flatMap(({ lines }) => [lines.reduce((sum, { net }) => sum + net, 0)]),
-  );
-  protected readonly left = computed(() => {
-    const agreed = this.close.agreed();
-    return agreed === undefined
-      ? null
-      : restOf(agreed.paper.asked, agreed.extras, this.#askedBefore(), decimalsOf(agreed.paper.currency));
-  });
-
   protected deposit(): void {
-    const agreed = this.close.agreed();
-    if (agreed === undefined) return;
     const percent = Number(this.percent().replace(',', '.'));
     const isRight = percent > 0 && percent <= MOST_PERCENT;
     this.fault.set(isRight ? '' : closeWords.depositWrong(this.percent()));
-    if (!isRight) return;
-    const net = depositOf(agreed.paper.asked, percent, decimalsOf(agreed.paper.currency));
-    this.#ask('deposit', [{ text: closeWords.depositOn(percent, this.close.accepted()?.number ?? ''), net }]);
+    if (isRight) this.#ask({ kind: 'deposit', percent });
   }
 
-  /** Finished work by the parts of the quote, less what was asked before. */
   protected part(): void {
-    const agreed = this.close.agreed();
-    if (agreed === undefined) return;
-    const lines = this.places()
-      .filter(({ net }) => (net ?? 0) > 0)
-      .map(({ place, done, net }) => ({ text: closeWords.finishedThere(place, done), net: net ?? 0 }));
-    const before = this.#less();
-    const sum = [...lines, ...before].reduce((all, { net }) => all + net, 0);
-    this.fault.set(sum > 0 ? '' : closeWords.nothingMore);
-    if (sum > 0) this.#ask('part', [...lines, ...before], this.day());
+    const end = this.close.clock().instantAt(this.day(), 24);
+    if (end !== undefined) this.#ask({ kind: 'part', to_ms: Date.parse(end) }, this.day());
   }
 
   protected final(): void {
+    this.#ask({ kind: 'final' });
+  }
+
+  #ask(asked: MoneyAsked, upToDay: string | null = null): void {
     const agreed = this.close.agreed();
-    if (agreed === undefined) return;
-    const { paper } = agreed;
-    const extras = this.close.extras().filter(({ signature }) => signature !== null);
-    this.#ask('final', [
-      { text: closeWords.byQuote(this.close.accepted()?.number ?? ''), net: paper.asked },
-      ...extras.map(({ number, text, net }) => ({ text: closeWords.extraIs(number, text), net })),
-      ...this.#less(),
-    ]);
-  }
-
-  #less(): Payment['lines'] {
-    return this.close.payments().map(({ number, lines }) => ({
-      text: closeWords.lessBefore(number),
-      net: -inCurrency(
-        lines.reduce((sum, { net }) => sum + net, 0),
-        decimalsOf(this.close.accepted()?.paper.currency ?? null),
-      ),
-    }));
-  }
-
-  #ask(kind: Payment['kind'], lines: Payment['lines'], upToDay: string | null = null): void {
-    const { currency, tax_percent } = this.close.agreed()?.paper ?? {};
-    if (currency === undefined) return;
+    const lines = linesToAsk(this.close.view(), asked);
+    this.fault.set(lines.length === 0 ? closeWords.nothingMore : '');
+    if (agreed === undefined || lines.length === 0) return;
+    const { currency, tax_percent } = agreed.paper;
     this.#hand.whenKnown(() => {
-      this.#job.do(closeWords.asks(kind), [
+      this.#job.do(closeWords.asks(asked.kind), [
         this.#job.put('payment', {
-          ...{ kind, lines, currency, tax_percent: tax_percent ?? null, upToDay },
-          number: this.close.nextNumber(this.close.payments(), `${this.close.accepted()?.number ?? '1'}-`),
+          ...{ kind: asked.kind, currency, tax_percent, upToDay },
+          lines: lines.map((line) => ({ text: closeWords.askedFor(line), net: line.net })),
+          number: this.close.nextNumber(this.close.payments(), `${agreed.number}-`),
           dueDay: this.due() === '' ? null : this.due(),
           ...{ signature: null, asked: null, paid: null },
         }),
@@ -121,7 +84,7 @@ export class MoneyHere {
 
   protected tickPaid(payment: RowOf<'payment'>): void {
     this.#hand.whenSigned((by) => {
-      const paid = { day: this.close.today(), gross: this.grossOf(payment), by };
+      const paid = { day: this.close.today(), gross: this.close.gross(payment), by };
       this.#job.do(closeWords.wasPaid(payment.number), [this.#job.set('payment', payment.id, { paid })]);
     });
   }
@@ -135,14 +98,6 @@ export class MoneyHere {
 
   protected takeBack(payment: RowOf<'payment'>): void {
     this.#job.do(closeWords.paymentGone(payment.number), [this.#job.remove('payment', payment.id)]);
-  }
-
-  protected grossOf({ lines, tax_percent, currency }: RowOf<'payment'>): number {
-    return this.close.gross(
-      lines.map(({ net }) => net),
-      tax_percent,
-      currency,
-    );
   }
 
   protected stateOf(payment: RowOf<'payment'>): string {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { summedUp, type SummedBy } from '@yellow-pane/core/reading';
+import { type SummedBy, groupedLines } from '@yellow-pane/core/reading';
 import { formatArea } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';
 import { closeWords } from '../../words/close';
@@ -32,42 +32,25 @@ export class PriceHere {
 
   /** The lines, or groups of them, with what each costs. */
   protected readonly rows = computed(() => {
-    const { lines } = this.desk.here();
-    const hour = this.close.job()?.hourCost ?? null;
-    const whole = lines.map((line) => ({ ...line, filmName: this.#filmOf(line.filmId) }));
-    const groups = summedUp(
-      whole.map(({ film, filmName, ...line }) => ({ ...line, filmCost: film, film: filmName, net: 0 })),
-      this.by(),
-    );
-    return groups.map(({ word, area_m2 }) => {
-      const own = whole.filter((line) => this.#wordOf(line) === word);
-      const minutes = own.reduce((sum, line) => sum + line.minutes, 0);
+    const view = this.close.view();
+    const lines = this.desk.here().lines.map((line) => ({
+      ...{ ...line, cost: line.film, film: view.filmById.get(line.filmId)?.name ?? '' },
+    }));
+    return groupedLines(lines, this.by()).map(({ word, lines: own }) => {
+      const sum = (of: (line: (typeof own)[number]) => number): number =>
+        own.reduce((all, line) => all + of(line), 0);
       return {
-        ...{ word, minutes, isAbout: own.some(({ isAbout }) => isAbout) },
-        area: formatArea(area_m2 * MM2, this.#units()),
-        film: own.reduce((sum, line) => sum + line.film, 0),
-        work: hour === null ? null : (minutes / HOUR_MIN) * hour,
-        removal: own.reduce((sum, line) => sum + line.removal, 0),
+        ...{ word, isAbout: own.some(({ isAbout }) => isAbout) },
+        area: formatArea(sum(({ area_m2 }) => area_m2) * MM2, this.#units()),
+        film: this.close.bare(sum(({ cost }) => cost)),
+        minutes: sum(({ minutes }) => minutes),
+        removal: sum(({ removal }) => removal),
       };
     });
   });
 
-  /** Money in a column whose head names the currency. */
-  protected bare(value: number | null): string {
-    return value === null ? closeWords.unknown : value.toFixed(2);
-  }
-
   protected workOf(minutes: number): string {
     const hour = this.close.job()?.hourCost ?? null;
-    return this.bare(hour === null ? null : (minutes / HOUR_MIN) * hour);
-  }
-
-  #filmOf(filmId: string): string {
-    return this.close.view().filmById.get(filmId)?.name ?? '';
-  }
-
-  #wordOf(line: { readonly tag: string; readonly filmName: string; readonly place: string }): string {
-    const by = this.by();
-    return by === 'surface' ? line.tag : by === 'film' ? line.filmName : line.place;
+    return this.close.bare(hour === null ? null : (minutes / HOUR_MIN) * hour);
   }
 }

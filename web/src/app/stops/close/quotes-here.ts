@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import type { RowOf, Signature } from '@yellow-pane/core/job';
-import { chosenFilm } from '@yellow-pane/core/reading';
+import { billed } from '@yellow-pane/core/quoting';
+import { filmsSwapped } from '@yellow-pane/core/reading';
 import { newId } from '../../device/session';
 import { WhoseHand } from '../../device/whose-hand';
 import { JobDesk } from '../../job/job-desk';
@@ -71,7 +72,10 @@ export class QuotesHere {
       const answer = { said: 'accepted', signature, note: '', by } as const;
       this.#job.do(closeWords.wasAccepted(quote.number), [
         this.#job.set('quote', quote.id, { answer }),
-        ...this.#filmsAsAccepted(quote),
+        // The films of an alternative become those of the job.
+        ...filmsSwapped(this.close.view(), quote.swaps).map(({ id, ...film }) =>
+          this.#job.set('application', id, film),
+        ),
       ]);
       this.signing.set(undefined);
     });
@@ -84,23 +88,8 @@ export class QuotesHere {
     });
   }
 
-  /** The films of an alternative that was accepted become those of the job. */
-  #filmsAsAccepted({ swaps }: QuoteRow) {
-    const view = this.close.view();
-    return view.applications.flatMap((application) => {
-      const film = view.filmById.get(swaps.find(({ from }) => from === application.filmId)?.to ?? '');
-      const surface = view.surfaceById.get(application.surfaceId);
-      if (film === undefined || surface === undefined) return [];
-      const { method } = chosenFilm(view, surface, film);
-      return [this.#job.set('application', application.id, { filmId: film.id, method })];
-    });
-  }
-
   protected grossOf({ paper }: QuoteRow): string {
-    return this.close.money(
-      this.close.gross([paper.asked], paper.tax_percent, paper.currency),
-      paper.currency,
-    );
+    return this.close.money(billed([paper.asked], paper).gross, paper.currency);
   }
 
   protected isOpen(quote: QuoteRow): boolean {
