@@ -7,7 +7,7 @@ export const halfDaySchema = z
     from: instantSchema,
     to: instantSchema,
     isDry: z.boolean().nullable(),
-    isShady: z.boolean(),
+    isShady: z.boolean().nullable(),
   })
   .nullable();
 export type NextHalfDay = z.infer<typeof halfDaySchema>;

@@ -170,6 +170,12 @@ describe('the next dry and shady half day', () => {
     const weather = [hour(0, 0, 0.5), hour(1, 0, 0.9)];
     expect(nextHalfDay(halves, { busy: [], sun: halves, weather, overcast })).toMatchObject(half(1));
   });
+  it('where nobody said where the glass looks, nobody says that it is shady', () => {
+    const weather = [hour(0, 0)];
+    expect(nextHalfDay(halves, { busy: [], sun: undefined, weather, overcast })).toEqual({
+      ...{ ...half(0), isDry: true, isShady: null },
+    });
+  });
   it('beyond the forecast it is shady, and nobody says it is dry', () => {
     expect(nextHalfDay(halves, { busy: [], sun: [], weather: [], overcast })).toMatchObject({ isDry: null });
     expect(nextHalfDay(halves, { busy: halves, sun: [], weather: [], overcast })).toBeUndefined();

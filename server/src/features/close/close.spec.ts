@@ -278,7 +278,7 @@ describe('customers and arrival', () => {
 describe('when could somebody come?', () => {
   const ask = async (query: string) =>
     (await request(server.app).get(`/api/half-day?jobId=${KESTREL}&zone=Europe/Zurich&${query}`).expect(200))
-      .body as { from: string; to: string; isShady: boolean } | null;
+      .body as { from: string; to: string; isShady: boolean | null } | null;
   it('a front to the north never has the sun in winter; one to the south is shady in no half day', async () => {
     const north = await ask('bearings=0');
     expect(north?.isShady).toBe(true);
@@ -288,6 +288,9 @@ describe('when could somebody come?', () => {
   it('an east front is free of sun in the afternoon', async () => {
     const east = await ask('bearings=90');
     expect(new Date(east?.from ?? '').getUTCHours()).toBe(12);
+  });
+  it('without a bearing nobody says that it is shady', async () => {
+    expect((await ask('bearings='))?.isShady).toBeNull();
   });
   it('what is no bearing is refused by name', async () => {
     const { body } = await request(server.app).get(`/api/half-day?jobId=${KESTREL}&bearings=400`).expect(422);

@@ -50,8 +50,8 @@ export async function halfDayFor(
       .filter(({ removed }) => !removed)
       .map(({ from, to }) => ({ from_ms: from.getTime(), to_ms: to.getTime() })),
     sun:
-      place?.latitude_deg == null || place.longitude_deg == null
-        ? []
+      place?.latitude_deg == null || place.longitude_deg == null || bearings.length === 0
+        ? undefined
         : halves.flatMap((half) =>
             sunIn(half, bearings, {
               latitude_deg: place.latitude_deg ?? 0,

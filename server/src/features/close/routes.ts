@@ -71,7 +71,7 @@ export function closeRoutes({ db, clock, ...air }: Deps): Router {
   routes.get('/api/half-day', async (request, response) => {
     const { jobId, bearings, zone } = readAsked(request);
     const found = await halfDayFor(db, { jobId, bearings, zone, now: clock() }, air);
-    const { from_ms = 0, to_ms = 0, isDry = null, isShady = false } = found ?? {};
+    const { from_ms = 0, to_ms = 0, isDry = null, isShady = null } = found ?? {};
     const half = { from: new Date(from_ms).toISOString(), to: new Date(to_ms).toISOString(), isDry, isShady };
     response.json(found === undefined ? null : half);
   });

@@ -51,18 +51,29 @@ export const People = signalStore(
         },
         () => undefined,
       );
-    const save = async (person: Person, of?: Pick<PersonRow, 'id' | 'version'>): Promise<Saved> => {
+    const save = async (person: Person, of?: PersonRow): Promise<Saved> => {
+      const refused = async (objection: string): Promise<Saved> => {
+        if (of !== undefined) take(of);
+        await load();
+        return { objection };
+      };
       const by = await hand.known();
-      if (by === undefined) return { objection: NOBODY_SAID };
+      if (by === undefined) return refused(NOBODY_SAID);
       const id = of?.id ?? newId();
       try {
         take(await api.savePerson(id, by, person, of?.version));
         return { id };
       } catch (error) {
-        await load();
-        return { objection: error instanceof ServerRefusal ? error.problem.detail : GONE };
+        return refused(error instanceof ServerRefusal ? error.problem.detail : GONE);
       }
     };
+    /** What this page's own changes made of each version of a row: the next stands on it. */
+    const madeOf = new Map<string, PersonRow>();
+    const latestOf = (row: PersonRow): PersonRow => {
+      const next = madeOf.get(`${row.id} ${row.version}`);
+      return next === undefined ? row : latestOf(next);
+    };
+    let before: Promise<unknown> = Promise.resolve();
     return {
       load(): Promise<void> {
         const loading = load();
@@ -70,9 +81,24 @@ export const People = signalStore(
         return loading;
       },
       save,
+      /** Shown at once; sent when those before it are answered, so two quick ones do not meet each other. */
       change(of: PersonRow, fields: Partial<Person>): Promise<Saved> {
-        const { name, initials, hand: blade, skills, wander_mm, active } = of;
-        return save({ name, initials, hand: blade, skills, wander_mm, active, ...fields }, of);
+        patchState(store, ({ people }) => ({
+          people: people.map((row) => (row.id === of.id ? { ...row, ...fields } : row)),
+        }));
+        const saved = before.then(async (): Promise<Saved> => {
+          const base = latestOf(of);
+          const { name, initials, hand: blade, skills, wander_mm, active } = base;
+          const answer = await save(
+            { name, initials, hand: blade, skills, wander_mm, active, ...fields },
+            base,
+          );
+          const row = store.byId().get(of.id);
+          if ('id' in answer && row !== undefined) madeOf.set(`${base.id} ${base.version}`, row);
+          return answer;
+        });
+        before = saved;
+        return saved;
       },
       /** Somebody the shop may know by that name already. */
       named: (name: string): PersonRow | undefined =>

@@ -96,7 +96,7 @@ export class CallPage {
       from.toFormat('cccc d MMMM'),
       from.toFormat('HH:mm'),
       DateTime.fromISO(half.to).toFormat('HH:mm'),
-      half.isDry,
+      half,
     );
   });
 

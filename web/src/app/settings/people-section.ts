@@ -4,12 +4,15 @@ import { type Person, initialsOf, newPerson } from '@yellow-pane/core/job';
 import { formatLengthWithUnit, mmFromNm, nmFromMm, parseReading } from '@yellow-pane/core/quantity';
 import { People } from '../catalogue/people';
 import { Device } from '../device/device';
+import { Drafts } from '../device/drafts';
 import { KeptField } from '../fields/kept-field';
 import { SkillBoxes } from '../fields/skill-boxes';
 import { settingsWords } from '../words/settings';
 
 /** A hand that strays more was not measured, mm. */
 const WANDER = { least_mm: 0, most_mm: 100 };
+
+type Written = 'name' | 'initials' | 'wander';
 
 /** Who works in the shop, and who on this device. Jobs borrow their crew from here. */
 @Component({
@@ -40,7 +43,7 @@ const WANDER = { least_mm: 0, most_mm: 100 };
               [ypKept]="'person-name:' + person.id"
               [is]="person.name"
               [faultOf]="nameFault"
-              (typed)="rename(person, $event.text)"
+              (typed)="keep(person, 'name', $event.text)"
           /></label>
           <label
             ><span class="block text-sm text-faint">{{ words.initials }}</span
@@ -49,7 +52,7 @@ const WANDER = { least_mm: 0, most_mm: 100 };
               maxlength="8"
               [ypKept]="'person-initials:' + person.id"
               [is]="person.initials"
-              (typed)="save(person, { initials: $event.text.trim() })"
+              (typed)="keep(person, 'initials', $event.text)"
           /></label>
           <label
             ><span class="block text-sm text-faint">{{ words.bladeIn }}</span
@@ -73,7 +76,7 @@ const WANDER = { least_mm: 0, most_mm: 100 };
               [ypKept]="'person-wander:' + person.id"
               [is]="person.wander_mm === null ? '' : said(person.wander_mm)"
               [faultOf]="wanderFault"
-              (typed)="save(person, { wander_mm: wanderOf($event.text) ?? null })"
+              (typed)="keep(person, 'wander', $event.text)"
           /></label>
           @if (person.id === device.personId()) {
             <span class="min-h-touch flex items-center font-semibold">{{ words.worksHere }}</span>
@@ -116,6 +119,7 @@ const WANDER = { least_mm: 0, most_mm: 100 };
 })
 export class PeopleSection {
   protected readonly words = settingsWords;
+  readonly #drafts = inject(Drafts);
   protected readonly device = inject(Device);
   protected readonly people = inject(People);
   protected readonly fresh = signal('');
@@ -150,10 +154,18 @@ export class PeopleSection {
     this.device.workFor({ who: name, personId: id });
   }
 
-  protected rename(person: PersonRow, text: string): Promise<void> {
-    const name = text.trim();
+  /** What is refused stays in its field, beside the reason. */
+  protected async keep(person: PersonRow, field: Written, text: string): Promise<void> {
+    const isKept = await this.save(person, this.#fieldsOf(person, field, text));
+    if (!isKept) this.#drafts.type(`person-${field}:${person.id}`, text);
+  }
+
+  #fieldsOf(person: PersonRow, field: Written, text: string): Partial<Person> {
+    if (field === 'wander') return { wander_mm: this.wanderOf(text) ?? null };
+    const told = text.trim();
+    if (field === 'initials') return { initials: told };
     const hasUsual = person.initials === initialsOf(person.name);
-    return this.save(person, { name, ...(hasUsual ? { initials: initialsOf(name) } : {}) });
+    return { name: told, ...(hasUsual ? { initials: initialsOf(told) } : {}) };
   }
 
   protected async add(event: Event): Promise<void> {
@@ -168,8 +180,10 @@ export class PeopleSection {
     if ('id' in answer) this.fresh.set('');
   }
 
-  protected async save(person: PersonRow, fields: Partial<Person>): Promise<void> {
+  /** @returns whether it was kept */
+  protected async save(person: PersonRow, fields: Partial<Person>): Promise<boolean> {
     const answer = await this.people.change(person, fields);
     this.fault.set('objection' in answer ? `${person.name}: ${answer.objection}` : undefined);
+    return 'id' in answer;
   }
 }

@@ -64,8 +64,16 @@ export const callWords = {
     `${count === 1 ? 'One surface is' : `${count} surfaces are`} not in it: say the size and the film.`,
   noFilms: 'No film is in the catalogue yet: add one under Films.',
   termsLike: 'Terms, place and forecast as in',
-  halfDay: (day: string, from: string, to: string, isDry: boolean | null) =>
-    `Free and shady next: ${day}, ${from} to ${to}${isDry === true ? ', dry by the forecast' : isDry === null ? '; no forecast reaches that far' : ''}.`,
+  halfDay: (
+    day: string,
+    from: string,
+    to: string,
+    { isDry, isShady }: { readonly isDry: boolean | null; readonly isShady: boolean | null },
+  ) => {
+    const shade = isShady === null ? '; say where they look, to know whether the sun is on it' : '';
+    const rain = isDry === true ? ', dry by the forecast' : '; no forecast reaches that far';
+    return `${isShady === null ? 'Free next' : 'Free and shady next'}: ${day}, ${from} to ${to}${rain}${shade}.`;
+  },
   noHalfDay: 'No half day within a fortnight is free, shady and dry.',
   make: 'Make a job of it',
   nameFirst: 'Say who is calling, or what it is for: the job takes its name from it.',
