@@ -7,6 +7,7 @@ import { newId } from '../device/session';
 import { NOBODY_SAID, WhoseHand } from '../device/whose-hand';
 import { ServerRefusal, api } from '../server/api';
 import { catalogueWords } from '../words/catalogue';
+import { ChangesInTurn } from './changes-in-turn';
 
 /** What the server objects to, or the person's id. */
 type Saved = { readonly id: string } | { readonly objection: string };
@@ -23,14 +24,6 @@ export const People = signalStore(
     self: computed(() => people().find(({ id }) => id === device.personId())),
   })),
   withMethods((store, device = inject(Device), hand = inject(WhoseHand)) => {
-    const take = (row: PersonRow): void => {
-      patchState(store, ({ people }) => ({
-        people: [...people.filter(({ id }) => id !== row.id), row].toSorted((a, b) =>
-          a.name.localeCompare(b.name),
-        ),
-      }));
-      if (row.id === device.personId()) device.workFor({ who: row.name, personId: row.id });
-    };
     /** A device that was told a name only, or nobody, works for whom the shop knows. */
     const settle = ({ people, ready }: PeopleAnswer): void => {
       const own = people.find(({ id }) => id === device.personId());
@@ -51,61 +44,63 @@ export const People = signalStore(
         },
         () => undefined,
       );
-    const save = async (person: Person, of?: PersonRow): Promise<Saved> => {
-      const refused = async (objection: string): Promise<Saved> => {
-        if (of !== undefined) take(of);
-        await load();
-        return { objection };
-      };
-      const by = await hand.known();
-      if (by === undefined) return refused(NOBODY_SAID);
-      const id = of?.id ?? newId();
-      try {
-        take(await api.savePerson(id, by, person, of?.version));
-        return { id };
-      } catch (error) {
-        return refused(error instanceof ServerRefusal ? error.problem.detail : GONE);
-      }
-    };
-    /** What this page's own changes made of each version of a row: the next stands on it. */
-    const madeOf = new Map<string, PersonRow>();
-    const latestOf = (row: PersonRow): PersonRow => {
-      const next = madeOf.get(`${row.id} ${row.version}`);
-      return next === undefined ? row : latestOf(next);
-    };
-    let before: Promise<unknown> = Promise.resolve();
     return {
       load(): Promise<void> {
         const loading = load();
         hand.mayBeToldBy(loading);
         return loading;
       },
-      save,
-      /** Shown at once; sent when those before it are answered, so two quick ones do not meet each other. */
-      change(of: PersonRow, fields: Partial<Person>): Promise<Saved> {
+      _again: load,
+      _take(row: PersonRow): void {
         patchState(store, ({ people }) => ({
-          people: people.map((row) => (row.id === of.id ? { ...row, ...fields } : row)),
+          people: [...people.filter(({ id }) => id !== row.id), row].toSorted((one, other) =>
+            one.name.localeCompare(other.name),
+          ),
         }));
-        const saved = before.then(async (): Promise<Saved> => {
-          const base = latestOf(of);
-          const { name, initials, hand: blade, skills, wander_mm, active } = base;
-          const answer = await save(
-            { name, initials, hand: blade, skills, wander_mm, active, ...fields },
-            base,
-          );
-          const row = store.byId().get(of.id);
-          if ('id' in answer && row !== undefined) madeOf.set(`${base.id} ${base.version}`, row);
-          return answer;
-        });
-        before = saved;
-        return saved;
+        if (row.id === device.personId()) device.workFor({ who: row.name, personId: row.id });
       },
       /** Somebody the shop may know by that name already. */
       named: (name: string): PersonRow | undefined =>
         store.active().find((row) => isSameName(row.name, name)),
     };
   }),
+  withMethods((store, hand = inject(WhoseHand)) => {
+    const save = async (person: Person, of?: PersonRow): Promise<Saved> => {
+      const refused = async (objection: string): Promise<Saved> => {
+        if (of !== undefined) store._take(of);
+        await store._again();
+        return { objection };
+      };
+      const by = await hand.known();
+      if (by === undefined) return refused(NOBODY_SAID);
+      const id = of?.id ?? newId();
+      try {
+        store._take(await api.savePerson(id, by, person, of?.version));
+        return { id };
+      } catch (error) {
+        return refused(error instanceof ServerRefusal ? error.problem.detail : GONE);
+      }
+    };
+    const inTurn = new ChangesInTurn<PersonRow>();
+    return {
+      save,
+      /** Shown at once, sent in turn. */
+      change(of: PersonRow, fields: Partial<Person>): Promise<Saved> {
+        patchState(store, ({ people }) => ({
+          people: people.map((row) => (row.id === of.id ? { ...row, ...fields } : row)),
+        }));
+        return inTurn.take(of, async (base) => {
+          const answer = await save({ ...personOf(base), ...fields }, base);
+          return { answer, made: 'id' in answer ? store.byId().get(of.id) : undefined };
+        });
+      },
+    };
+  }),
 );
+
+function personOf({ name, initials, hand, skills, wander_mm, active }: PersonRow): Person {
+  return { name, initials, hand, skills, wander_mm, active };
+}
 
 function isSameName(one: string, other: string): boolean {
   return one.trim().toLocaleLowerCase() === other.trim().toLocaleLowerCase();
