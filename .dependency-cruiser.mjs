@@ -70,7 +70,7 @@ export default {
       severity: 'error',
       comment: 'docs/decisions/0003: job holds the words every room speaks',
       from: {
-        path: '^core/src/(measure|cutting|glazing|climate|scheduling|job|learned|strokes|trimming|liner|returning|diagnosing)/',
+        path: '^core/src/(measure|packing|glazing|climate|scheduling|job|learned|strokes|trimming|liner|returning|diagnosing)/',
         pathNot: '\\.spec\\.ts$',
       },
       to: {
@@ -84,6 +84,16 @@ export default {
       comment: 'the patch is fitted by measure; what film makes of it is asked here',
       from: { path: '^core/src/curved/', pathNot: '\\.spec\\.ts$' },
       to: { path: '^core/src/', pathNot: ['^core/src/curved/', '^core/src/(quantity|rules)/'] },
+    },
+    {
+      name: 'from-blanks-to-cuts',
+      severity: 'error',
+      comment: 'packing knows pieces and rolls alone; a blank becomes a piece; the cuts stand on both',
+      from: { path: '^core/src/(blanks|cutting)/', pathNot: '\\.spec\\.ts$' },
+      to: {
+        path: '^core/src/',
+        pathNot: ['^core/src/$1/', '^core/src/(quantity|rules|job|packing|blanks)/'],
+      },
     },
     {
       name: 'looking-and-judging-stand-on-strokes',

@@ -1,4 +1,4 @@
-import { type LayoutPiece, layOutInLevels } from '@yellow-pane/core/cutting';
+import { type LayoutPiece, layOutInLevels } from '@yellow-pane/core/packing';
 import {
   type NetworkPoint,
   type Reading,

@@ -1,4 +1,5 @@
-import { type CutOrder, type LayoutPiece, type LayoutRequest, lengthBound } from '@yellow-pane/core/cutting';
+import { type CutOrder } from '@yellow-pane/core/cutting';
+import { type LayoutPiece, type LayoutRequest, lengthBound } from '@yellow-pane/core/packing';
 import { seededRandom } from '@yellow-pane/core/quantity';
 
 /**

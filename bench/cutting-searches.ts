@@ -1,11 +1,11 @@
+import { planOrderSteps } from '@yellow-pane/core/cutting';
 import {
   type LayoutRequest,
   checkCuttable,
   checkLayout,
   layOutByHandSteps,
   layOutFreeSteps,
-  planOrderSteps,
-} from '@yellow-pane/core/cutting';
+} from '@yellow-pane/core/packing';
 import { type Case, job, mixed, panes, pinwheels, turning, zeroWaste } from './cutting-cases';
 
 /** When a search is looked at, milliseconds. */

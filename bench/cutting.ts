@@ -6,7 +6,7 @@ import {
   layOutFreeSteps,
   lengthBound,
   runThrough,
-} from '@yellow-pane/core/cutting';
+} from '@yellow-pane/core/packing';
 import pack from 'bin-pack-with-constraints';
 import { pack2D } from 'binpackingjs/2d';
 import { packer } from 'guillotine-packer';

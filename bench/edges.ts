@@ -1,5 +1,6 @@
 import { seededRandom } from '@yellow-pane/core/quantity';
-import { type CutOrder, type StockFilm, planOrderSteps, runThrough } from '@yellow-pane/core/cutting';
+import { type CutOrder, type StockFilm, planOrderSteps } from '@yellow-pane/core/cutting';
+import { runThrough } from '@yellow-pane/core/packing';
 import type { Row } from './run';
 
 const ORDERS = 1000;

@@ -1,4 +1,4 @@
-import { ANY_STAGES } from '@yellow-pane/core/cutting';
+import { ANY_STAGES } from '@yellow-pane/core/packing';
 import {
   CUT_METHODS,
   type CutPiece,

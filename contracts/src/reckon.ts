@@ -1,4 +1,5 @@
-import type { BlankInput, LayoutRequest } from '@yellow-pane/core/cutting';
+import type { BlankInput } from '@yellow-pane/core/blanks';
+import type { LayoutRequest } from '@yellow-pane/core/packing';
 import { CUT_METHODS, INSTRUMENT_NAMES } from '@yellow-pane/core/job';
 import { CURVED_POINTS } from '@yellow-pane/core/measure';
 import * as z from 'zod';

@@ -2,7 +2,9 @@ import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { describe, expect, it } from '@jest/globals';
-import { blankFor, filmWeight, layOutInLevels, planOrderSteps, runThrough, sectorBlank } from './cutting';
+import { blankFor, sectorBlank } from './blanks';
+import { filmWeight, planOrderSteps } from './cutting';
+import { layOutInLevels, runThrough } from './packing';
 import {
   type StrokesAsked,
   judgeStrokes,
@@ -17,8 +19,7 @@ import {
 import { trimPlan } from './trimming';
 import { reckonQuote } from './quoting';
 import { PLACE_FORMULAS, USUAL_SHRINK_LIMITS, edgeFigures, shrinkPlan } from './curved';
-import { dropCount } from './cutting/blanks/drops';
-import { cellOf } from './cutting/blanks/pattern';
+import { dropCount, cellOf } from './blanks';
 import { groundOf, judgeFilm, questionOf } from './choosing';
 import { glassWeight } from './glazing';
 import { aFilm, someRows } from './choosing/fixtures';
@@ -34,10 +35,9 @@ import {
   rollWarming,
   wallDry,
 } from './waiting';
-import { checkSurface, rectangleSizes } from './measure';
+import { checkSurface, rectangleSizes, type Reading, type SurfaceInput } from './measure';
 import { girths } from './measure/shapes/wall';
 import type { SurfaceShape } from './job';
-import type { Reading, SurfaceInput } from './measure';
 import { type Formula, type Step, reasonedBy } from './quantity';
 
 type AnyFormula = Formula<Record<string, number>>;

@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { type CutOrder, planOrderSteps, runThrough } from './cutting';
+import { type CutOrder, planOrderSteps } from './cutting';
+import { runThrough } from './packing';
 import { reckonGlazing } from './glazing';
 import { contrastKept } from './privacy';
 import { STRESS_FORMULAS } from './thermal-stress';

@@ -1,5 +1,5 @@
 import type { Op } from '@yellow-pane/contracts';
-import { type PlacedPiece, layOutInLevels } from '@yellow-pane/core/cutting';
+import { type PlacedPiece, layOutInLevels } from '@yellow-pane/core/packing';
 import type { WorkStep } from '@yellow-pane/core/ways';
 import { NEW_PLACE, NEW_SURFACE, NOT_BEGUN, NEW_JOB } from '@yellow-pane/core/job';
 import { nmFromMm } from '@yellow-pane/core/quantity';

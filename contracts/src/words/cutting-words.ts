@@ -1,4 +1,4 @@
-import type { BlankNote, PieceNote, TooWide } from '@yellow-pane/core/cutting';
+import type { BlankNote, PieceNote, TooWide } from '@yellow-pane/core/blanks';
 import type { DisplayUnits } from '@yellow-pane/core/quantity';
 import { RULES } from '@yellow-pane/core/rules';
 import { type Figures, type Messages, capital, sentenceOf } from './messages';

@@ -1,5 +1,4 @@
-import type { SunPosition } from './sun-position';
-import { cosIncidence } from './sun-position';
+import { type SunPosition, cosIncidence } from './sun-position';
 
 /** How much the air takes from the beam and scatters. */
 export interface ClearSkyDepths {

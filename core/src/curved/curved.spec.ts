@@ -1,7 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { checkSurface } from '../measure';
-import type { Reading } from '../measure';
+import { checkSurface, type Reading } from '../measure';
 import { hardnessOf } from './hardness';
 import { type CurvedPatch, curvatureOf, patchAt, turningDensity } from './patch';
 import { surplusAtEdges } from './surplus';

@@ -1,7 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { checkSurface } from '../measure';
-import type { Reading } from '../measure';
+import { checkSurface, type Reading } from '../measure';
 import { seededNormal } from '../quantity';
 import {
   type Band,

@@ -1,5 +1,5 @@
-import { type Polygon, shiftDown, swapped } from './outlines/nest';
-import { toTenth, upToTenth } from './tenths';
+import { type Polygon, shiftDown, swapped } from '../blanks';
+import { toTenth, upToTenth } from '../quantity';
 
 /** A piece being placed by hand, mm from the left factory edge and the roll's end. */
 export interface HandPlaced {

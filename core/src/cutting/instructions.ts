@@ -1,4 +1,4 @@
-import type { PlacedPiece } from './layout-plan';
+import type { PlacedPiece } from '../packing';
 
 /** One straight cut. Readings are from the roll's end (cross-cuts) and from its left factory edge (slits). */
 export interface Cut {

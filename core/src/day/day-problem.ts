@@ -2,8 +2,7 @@ import type { Learned } from '../learned';
 import { type WorkStep, type WorkStepsInput, workStepsFor } from '../ways';
 import { isCracked } from '../job';
 import { type Formula, type Reasoned, applyFormula } from '../quantity';
-import type { Lag, Person, PlanProblem, PlanStep, Tool } from '../scheduling';
-import type { Fitness } from '../scheduling';
+import type { Lag, Person, PlanProblem, PlanStep, Tool, Fitness } from '../scheduling';
 import { type Air, type Never, type Wait, type WaitKey, waitOf } from '../waiting';
 
 /** One film on one surface, with all that decides how it is worked on. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { CUT_METHODS, FAMILY_NAMES, SHAPES_OF_KIND, type SurfaceKind, type SurfaceShape } from '../job';
-import { methodAfter } from '../cutting';
+import { methodAfter } from '../blanks';
 import { SCHOOLS, SCHOOL_KEYS, type WorkStepsInput, stepsLeftOut, wayFor, workStepsFor } from '../ways';
 import { waitOf } from '../waiting';
 import { type DaySurface, dayProblem, kitList, mixSheet } from './index';

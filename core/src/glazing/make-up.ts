@@ -1,6 +1,5 @@
 import { CoreError } from '../quantity';
-import type { Band, ByBand } from './bands';
-import { byBand, solarOf } from './bands';
+import { type Band, type ByBand, byBand, solarOf } from './bands';
 import { paneAtAngle } from './angle';
 import { type FilmOptics, checkFilmOptics, elementOfFilm } from './film-optics';
 import type { GasMix } from './gas';

@@ -1,24 +1,24 @@
-import type { Application } from './application';
-import type { CauseCase, Inspection, LookTick, MarkDecisionRow, Visit } from './check-rows';
-import type { Arrival, Enquiry, Extra, HandOver, Payment, Quote } from './close-rows';
-import type { CutPiece, CutPlan, CutRoll, JobAllowance, SeamChoice } from './cut-plan';
-import type { CrewMember, DaySettings, PlannedStepRow } from './day-rows';
-import type { FilmBrief } from './film-brief';
-import type { GateTick, Mark, Reading, WaitEnd } from './fit-rows';
-import type { GlassPane, GlassUnit } from './glass-unit';
+import type { Application } from './work/application';
+import type { CauseCase, Inspection, LookTick, MarkDecisionRow, Visit } from './work/check-rows';
+import type { Arrival, Enquiry, Extra, HandOver, Payment, Quote } from './close/close-rows';
+import type { CutPiece, CutPlan, CutRoll, JobAllowance, SeamChoice } from './cut/cut-plan';
+import type { CrewMember, DaySettings, PlannedStepRow } from './work/day-rows';
+import type { FilmBrief } from './film/film-brief';
+import type { GateTick, Mark, Reading, WaitEnd } from './work/fit-rows';
+import type { GlassPane, GlassUnit } from './surface/glass-unit';
 import type { Job } from './job';
-import type { Measure } from './measure-row';
-import type { OwnPlan } from './own-plan';
-import type { Part } from './part';
-import type { Photo } from './photo';
-import type { Place } from './place';
-import type { OwnRuleSet } from './rule-set';
-import type { SiteFacts } from './site-facts';
-import type { Offcut, StockTake } from './stock';
-import type { Surface } from './surface';
-import type { TestPiece } from './test-piece';
-import type { WallFacts } from './wall-facts';
-import type { WorkRecord } from './work-record';
+import type { Measure } from './surface/measure-row';
+import type { OwnPlan } from './cut/own-plan';
+import type { Part } from './surface/part';
+import type { Photo } from './surface/photo';
+import type { Place } from './surface/place';
+import type { OwnRuleSet } from './work/rule-set';
+import type { SiteFacts } from './surface/site-facts';
+import type { Offcut, StockTake } from './cut/stock';
+import type { Surface } from './surface/surface';
+import type { TestPiece } from './cut/test-piece';
+import type { WallFacts } from './surface/wall-facts';
+import type { WorkRecord } from './work/work-record';
 
 /** What a person fills in, by table. Each table is a real table in the database with these columns. */
 interface TableFields {

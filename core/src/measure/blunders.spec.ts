@@ -1,9 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
 import { seededRandom } from '../quantity';
-import { adjustNetwork, spanOf } from './adjust-network';
+import { adjustNetwork, spanOf } from './network/adjust-network';
 import { checkSurface } from './check-surface';
-import { judge } from './judge';
-import type { NetworkObservation } from './observation';
+import { judge } from './network/judge';
+import type { NetworkObservation } from './network/observation';
 import type { Point } from './outline';
 import { type Reading, sdOf } from './reading';
 import { FOUR_SIDE_POINTS, FOUR_SIDE_SLOTS } from './shapes/four-sides';

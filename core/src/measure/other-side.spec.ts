@@ -2,10 +2,10 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { SeenFrom } from '../job';
 import { checkSurface, slotsFor } from './check-surface';
-import { laidOut } from './lay-out-corners';
+import { laidOut } from './network/lay-out-corners';
 import { nominalFigure } from './nominal';
 import { type Outline, areaOf, isSimple, mirrorOf, outlineBounds, perimeterOf, viewOutline } from './outline';
-import { reckonNetwork } from './reckon-network';
+import { reckonNetwork } from './network/reckon-network';
 import { largestInside } from './rectangles';
 
 const SIDES: readonly (readonly [SeenFrom, SeenFrom])[] = [

@@ -1,9 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { seededRandom } from '../quantity';
-import { adjustNetwork, spreadOf } from './adjust-network';
+import { adjustNetwork, spreadOf } from './network/adjust-network';
 import { NETWORK_REFERENCE, POLYGON_REFERENCE } from './fixtures/reference';
-import type { NetworkObservation } from './observation';
+import type { NetworkObservation } from './network/observation';
 import { areaOf, outlineBounds, perimeterOf } from './outline';
 import { largestInside, leastAround } from './rectangles';
 

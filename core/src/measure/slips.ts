@@ -1,6 +1,6 @@
 import { COMMON_PRACTICE, type LengthUnit, type Source, mmFromNm, parseLength } from '../quantity';
 import { checkSurface, slotsFor } from './check-surface';
-import type { Agreement, Suspect } from './judge';
+import type { Agreement, Suspect } from './network/judge';
 import { type Reading, sdOf } from './reading';
 import type { SurfaceInput } from './shapes/shape';
 import type { SurfaceCheck } from './surface-check';

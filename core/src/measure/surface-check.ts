@@ -1,6 +1,6 @@
 import type { Impossible, MeasureRemark } from './measure-case';
 import type { MeasurePoint } from '../job';
-import type { Agreement, Suspect } from './judge';
+import type { Agreement, Suspect } from './network/judge';
 import type { MeasureSlot } from './measure-slot';
 import type { Outline, Point } from './outline';
 import type { CurvedPatch, PatchDoubt } from '../curved';

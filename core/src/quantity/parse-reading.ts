@@ -1,6 +1,5 @@
-import { NM_PER_MM } from './length';
+import { NM_PER_MM, type LengthUnit } from './length';
 import { type ParsedLength, parseLength } from './parse-length';
-import type { LengthUnit } from './length';
 
 export interface ReadingRange {
   readonly least_mm: number;

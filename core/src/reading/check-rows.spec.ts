@@ -1,10 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
 import { NEW_MARK, NEW_PHOTO, NEW_SURFACE, type RowOf } from '../job';
-import { type JobRows, jobRows } from './job-rows';
-import { JobView } from './job-view';
-import { lightHere } from './light';
-import { areaInPhoto, becameOf, pairOf, photosOfMark, wholeViews } from './photo-pairs';
-import { filmOfMark, redoOf } from './redo';
+import { type JobRows, jobRows } from './view/job-rows';
+import { JobView } from './view/job-view';
+import { lightHere } from './check/light';
+import { areaInPhoto, becameOf, pairOf, photosOfMark, wholeViews } from './check/photo-pairs';
+import { filmOfMark, redoOf } from './check/redo';
 
 const row = <Own>(own: object): Own => own as Own;
 const application = (id: string) =>

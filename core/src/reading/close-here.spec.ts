@@ -13,21 +13,21 @@ import {
   type StockLeft,
 } from '../job';
 import { reckonQuote } from '../quoting';
-import { accountHere } from './account-here';
-import { aboutMeasures, pricedView } from './about';
-import { blankOf } from './blank';
-import { doneUpTo } from './done-up-to';
-import { type EnquiredAsked, enquiredRows, enquiredView } from './enquired';
-import { nextHalfDay } from './half-day';
-import { handOverNow, stillOpen } from './hand-over';
-import { NO_SKY } from './film-dates';
-import { type FilmOfShop, type JobRows, EMPTY_SHOP, jobRows } from './job-rows';
-import { JobView } from './job-view';
-import { quoteHere } from './quote-here';
-import { acceptedQuote, groupedLines, quotePaper, quoteState } from './quote-paper';
-import { agreedOf, linesToAsk, moneyStands } from './to-ask';
-import { isMeasured } from './surface';
-import { workStepsOf } from './work';
+import { accountHere } from './close/account-here';
+import { aboutMeasures, pricedView } from './survey/about';
+import { blankOf } from './cut/blank';
+import { doneUpTo } from './close/done-up-to';
+import { type EnquiredAsked, enquiredRows, enquiredView } from './close/enquired';
+import { nextHalfDay } from './close/half-day';
+import { handOverNow, stillOpen } from './close/hand-over';
+import { NO_SKY } from './check/film-dates';
+import { type FilmOfShop, type JobRows, EMPTY_SHOP, jobRows } from './view/job-rows';
+import { JobView } from './view/job-view';
+import { quoteHere } from './close/quote-here';
+import { acceptedQuote, groupedLines, quotePaper, quoteState } from './close/quote-paper';
+import { agreedOf, linesToAsk, moneyStands } from './close/to-ask';
+import { isMeasured } from './survey/surface';
+import { workStepsOf } from './fit/work';
 
 const row = <Own>(own: object): Own => own as Own;
 const MM = 1_000_000;

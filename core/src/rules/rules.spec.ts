@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
-import { cutBlanks, customarySeam } from '../cutting';
+import { cutBlanks, customarySeam } from '../blanks';
 import { filmCourse, kitList, readiness, USUAL_LIMITS } from '../day';
 import { workStepsFor } from '../ways';
 import { primerDry, promoterDry, sealantBack } from '../waiting';

@@ -1,5 +1,5 @@
 import { type Formula, type Reasoned, reasonedBy } from '../quantity';
-import { type Tool, lanesOver } from './lanes';
+import { type Tool, lanesOver } from './plan/lanes';
 import { type Stroke, lengthOf, movesBetween } from './stroke';
 
 /** How fast a hand goes. */

@@ -1,13 +1,13 @@
 import { CoreError } from '../quantity';
-import { columnStrokes } from './column-strips';
-import { type Coverage, coverageOf } from './coverage';
+import { columnStrokes } from './plan/column-strips';
+import { type Coverage, coverageOf } from './judge/coverage';
 import { type Face, boundsOf } from './face';
-import { type Findings, type WaterWays, findingsOn, gridFor, waterWays } from './findings';
-import { crossesItself } from './inset';
-import { type Tool, leastLanes } from './lanes';
-import type { LockFigure } from './lock-strokes';
-import { planStrokes } from './plan-strokes';
-import { sharedByTwo } from './two-people';
+import { type Findings, type WaterWays, findingsOn, gridFor, waterWays } from './judge/findings';
+import { crossesItself } from './plan/inset';
+import { type Tool, leastLanes } from './plan/lanes';
+import type { LockFigure } from './plan/lock-strokes';
+import { planStrokes } from './plan/plan-strokes';
+import { sharedByTwo } from './plan/two-people';
 import type { Stroke } from './stroke';
 
 /** What a plan of strokes is made from. */

@@ -1,4 +1,4 @@
-import type { EscapeNet } from './traps';
+import type { EscapeNet } from './judge/traps';
 
 /**
  * A small random net for checks and benches: up to twelve places, random neighbours, times with ties, some

@@ -1,9 +1,9 @@
 import { type Formula, GEOMETRY, type Reasoned, type Source, reasonedBy } from '../quantity';
 import { longestUpright } from './face';
-import { lanesOver } from './lanes';
+import { lanesOver } from './plan/lanes';
 import type { JudgedStrokes, StrokesAsked } from './reckon-strokes';
 import { type Pace, timeOf } from './pace';
-import { timeOfTwo } from './two-people';
+import { timeOfTwo } from './plan/two-people';
 
 const SWEEP: Source = {
   kind: 'geometry',

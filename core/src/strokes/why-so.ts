@@ -1,6 +1,6 @@
 import { type Formula, type Reasoned, reasonedBy } from '../quantity';
-import { floorOf, leftByStrip, passesUntil } from './residue';
-import { plateStiffness, tentRadius } from './tent';
+import { floorOf, leftByStrip, passesUntil } from './judge/residue';
+import { plateStiffness, tentRadius } from './plan/tent';
 
 /** As far as the reasons go by the film. */
 export interface FilmPressed {

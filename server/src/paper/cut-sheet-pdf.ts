@@ -1,6 +1,7 @@
 import { type PlanRoll, outlineOf, pieceWord } from '@yellow-pane/contracts/cut-files';
 import { pieceNoteWords } from '@yellow-pane/contracts/words';
-import { type Cut, STANDING, cutsFor, pieceNotes } from '@yellow-pane/core/cutting';
+import { STANDING, pieceNotes } from '@yellow-pane/core/blanks';
+import { type Cut, cutsFor } from '@yellow-pane/core/cutting';
 import type { Liner } from '@yellow-pane/core/job';
 import type { DisplayUnits } from '@yellow-pane/core/quantity';
 import type { Paper } from './paper';

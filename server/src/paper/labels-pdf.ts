@@ -1,5 +1,5 @@
 import { type PlanPiece, type PlanRoll, pieceWord } from '@yellow-pane/contracts/cut-files';
-import { sectorOnTheTable } from '@yellow-pane/core/cutting';
+import { sectorOnTheTable } from '@yellow-pane/core/blanks';
 import type { DisplayUnits } from '@yellow-pane/core/quantity';
 import QRCode from 'qrcode';
 import { Refusal } from '../http/refusal';

@@ -1,5 +1,5 @@
 import type { Op } from '@yellow-pane/contracts';
-import { suitedMethods } from '@yellow-pane/core/cutting';
+import { suitedMethods } from '@yellow-pane/core/blanks';
 import { templateFor } from '@yellow-pane/core/ways';
 import {
   type MeasureKind,

@@ -1,6 +1,5 @@
 import type { Reasoned } from '../../quantity';
-import type { Stages } from '../by-hand/lay-out-by-hand';
-import type { LayoutPiece, PlacedPiece } from '../layout-plan';
+import type { Stages, LayoutPiece, PlacedPiece } from '../../packing';
 
 /** Film that pieces can be cut from. */
 export interface StockFilm {

@@ -1,12 +1,14 @@
-import type { Band } from '../by-hand/band-shape';
-import type { LaidBand } from '../by-hand/space';
-import { partedBands } from '../by-hand/parted-bands';
-import { placeBands } from '../by-hand/place-bands';
-import type { StripProblem } from '../by-hand/strip-problem';
-import { placeBlocks } from '../free/place-blocks';
-import type { FreeLayout } from '../free/search-free';
-import type { PlacedPiece } from '../layout-plan';
-import { toTenth } from '../tenths';
+import {
+  type Band,
+  type LaidBand,
+  partedBands,
+  placeBands,
+  type StripProblem,
+  placeBlocks,
+  type FreeLayout,
+  type PlacedPiece,
+} from '../../packing';
+import { toTenth } from '../../quantity';
 import type { CutOrder, PinnedPiece, StockUse } from './cut-order';
 import { BOUNDLESS, NO_PROBLEM } from './missing-film';
 import type { PlacedSpace } from './order-spaces';

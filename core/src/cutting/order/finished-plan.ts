@@ -1,6 +1,4 @@
-import { ANY_STAGES } from '../by-hand/lay-out-by-hand';
-import type { Band } from '../by-hand/band-shape';
-import type { LaidBand } from '../by-hand/space';
+import { ANY_STAGES, type Band, type LaidBand } from '../../packing';
 import { cutsFor } from '../instructions';
 import type { CutOrder, CutOrderPlan, StockUse } from './cut-order';
 import { splitGroups } from './lots-apart';

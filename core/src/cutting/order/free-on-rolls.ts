@@ -1,6 +1,4 @@
-import type { LaidBand } from '../by-hand/space';
-import { blockOf } from '../free/blocks';
-import { type FreeLayout, searchFree } from '../free/search-free';
+import { type LaidBand, blockOf, type FreeLayout, searchFree } from '../../packing';
 import type { PlacedSpace } from './order-spaces';
 import { problemOn } from './shorter-by-any-cuts';
 

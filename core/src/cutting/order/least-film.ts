@@ -1,8 +1,13 @@
-import { barDemands } from '../bounds/bars-of-strip';
-import { type BarStock, type LeastCost, leastCost, leastCostSteps } from '../bounds/least-cost';
-import { OffcutFills } from '../bounds/offcut-fills';
-import type { StripProblem } from '../by-hand/strip-problem';
-import { shortestOfAnyCuts } from '../exact/any-cuts';
+import {
+  barDemands,
+  type BarStock,
+  type LeastCost,
+  leastCost,
+  leastCostSteps,
+  OffcutFills,
+  type StripProblem,
+  shortestOfAnyCuts,
+} from '../../packing';
 import type { CutOrder, OrderPiece } from './cut-order';
 import { BOUNDLESS, MISSING, NO_PROBLEM } from './missing-film';
 import type { PlacedSpace } from './order-spaces';

@@ -1,4 +1,4 @@
-import type { LaidBand } from '../by-hand/space';
+import type { LaidBand } from '../../packing';
 import type { CutOrder, StockUse } from './cut-order';
 import type { PlacedSpace } from './order-spaces';
 

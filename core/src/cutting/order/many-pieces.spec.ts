@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { seededRandom } from '../../quantity';
-import { type CutOrder, type OrderPiece, checkCuttable, planOrderSteps } from '../index';
+import { type CutOrder, type OrderPiece, planOrderSteps } from '..';
+import { checkCuttable } from '../../packing';
 
 const RATES = {
   perCrossCut: 1,

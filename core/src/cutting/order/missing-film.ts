@@ -1,4 +1,4 @@
-import type { StripProblem } from '../by-hand/strip-problem';
+import type { StripProblem } from '../../packing';
 import type { CutOrder } from './cut-order';
 
 /** Stands in for film that is not there. */

@@ -7,8 +7,8 @@ import {
   type StockFilm,
   cutsFor,
   planOrderSteps,
-  runThrough,
-} from '../index';
+} from '..';
+import { runThrough } from '../../packing';
 import { usesOf } from './film-uses';
 import { splitPenalty } from './lots-apart';
 import { BOUNDLESS, MISSING, missingFilm } from './missing-film';

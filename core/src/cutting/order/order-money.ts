@@ -1,6 +1,5 @@
 import { type Formula, GEOMETRY, type Reasoned, type Source, type Step, applyFormula } from '../../quantity';
-import type { Band } from '../by-hand/band-shape';
-import type { BandExtra } from '../by-hand/space';
+import type { Band, BandExtra } from '../../packing';
 import type { CutOrder, CutOrderPlan, CuttingRates, StockUse } from './cut-order';
 import type { PlacedSpace } from './order-spaces';
 

@@ -1,6 +1,4 @@
-import type { EdgeSides } from '../by-hand/place-bands';
-import type { Space } from '../by-hand/space';
-import { type StripProblem, stripProblem } from '../by-hand/strip-problem';
+import { type EdgeSides, type Space, type StripProblem, stripProblem } from '../../packing';
 import type { CutOrder, OrderPiece, PinnedPiece, StockFilm } from './cut-order';
 import { MISSING, MISSING_TIMES } from './missing-film';
 

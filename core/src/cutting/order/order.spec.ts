@@ -1,17 +1,15 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import {
-  ANY_STAGES,
   type CutOrder,
   type CutOrderPlan,
   type OrderPiece,
   type StockFilm,
-  checkCuttable,
   cutsFor,
   planOrderSteps,
   restsWorthKeeping,
-  runThrough,
-} from '../index';
+} from '..';
+import { ANY_STAGES, checkCuttable, runThrough } from '../../packing';
 
 const RATES = {
   perCrossCut: 1,

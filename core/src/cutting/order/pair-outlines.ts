@@ -1,7 +1,6 @@
-import { quarterTurned } from '../blanks/on-the-table';
-import { type Nested, type Polygon, nestPair } from '../outlines/nest';
-import type { PlacedPiece } from '../layout-plan';
-import { toTenth, upToTenth } from '../tenths';
+import { quarterTurned, type Nested, type Polygon, nestPair } from '../../blanks';
+import type { PlacedPiece } from '../../packing';
+import { toTenth, upToTenth } from '../../quantity';
 import type { CutOrder, OrderPiece } from './cut-order';
 
 interface Pair {

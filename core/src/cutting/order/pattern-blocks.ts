@@ -1,5 +1,5 @@
-import type { PlacedPiece } from '../layout-plan';
-import { toTenth, upToTenth } from '../tenths';
+import type { PlacedPiece } from '../../packing';
+import { toTenth, upToTenth } from '../../quantity';
 import type { CutOrder, OrderPiece } from './cut-order';
 
 export interface Blocked {

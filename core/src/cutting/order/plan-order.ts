@@ -1,7 +1,4 @@
-import { ANY_STAGES } from '../by-hand/lay-out-by-hand';
-import { type SpaceResult, searchSpaces } from '../by-hand/search-spaces';
-import type { LaidBand } from '../by-hand/space';
-import type { FreeLayout } from '../free/search-free';
+import { ANY_STAGES, type SpaceResult, searchSpaces, type LaidBand, type FreeLayout } from '../../packing';
 import type { CutOrder, CutOrderPlan, OrderPiece, StockUse } from './cut-order';
 import { levelled, usesOf } from './film-uses';
 import { finishedPlan } from './finished-plan';

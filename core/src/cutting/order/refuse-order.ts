@@ -1,5 +1,5 @@
 import { CoreError } from '../../quantity';
-import { ANY_NUMBER_OF_STAGES, checkCuttable } from '../check-cuttable';
+import { ANY_NUMBER_OF_STAGES, checkCuttable } from '../../packing';
 import { type HandPlaced, placingFault } from '../hand-placing';
 import type { CutOrder, OrderPiece, PinnedPiece, StockFilm } from './cut-order';
 import { outlineOnRoll } from './pair-outlines';

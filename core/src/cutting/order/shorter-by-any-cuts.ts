@@ -1,8 +1,11 @@
-import type { LaidBand } from '../by-hand/space';
-import type { StripProblem } from '../by-hand/strip-problem';
-import { isFewForAnyCuts, shortestOfAnyCuts } from '../exact/any-cuts';
-import { partedAt } from '../free/blocks';
-import type { FreeLayout } from '../free/search-free';
+import {
+  type LaidBand,
+  type StripProblem,
+  isFewForAnyCuts,
+  shortestOfAnyCuts,
+  partedAt,
+  type FreeLayout,
+} from '../../packing';
 import type { PlacedSpace } from './order-spaces';
 
 /** Pieces laid in bands on one space, as a problem of their own. */

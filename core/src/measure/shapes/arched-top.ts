@@ -2,7 +2,7 @@ import { type Formula, GEOMETRY, type Reasoned, applyFormula } from '../../quant
 import { ARC_FORMULAS, arcPoints, segmentArea } from '../arcs';
 import { onLevelSill } from '../hanging';
 import type { MeasureSlot } from '../measure-slot';
-import type { NetworkPoint } from '../observation';
+import type { NetworkPoint } from '../network/observation';
 import { type Outline, type Point, areaOf, isConvex, outlineBounds, perimeterOf } from '../outline';
 import type { Reading } from '../reading';
 import { SIZE_FORMULAS, type Sizes, type SpreadFinder, sizeOf } from '../sizes';

@@ -1,8 +1,6 @@
 import type { MeasureRemark } from '../measure-case';
-import { hardnessOf } from '../../curved';
-import type { CurvedPatch } from '../../curved';
-import { surplusAtEdges, unseenEnds } from '../../curved';
-import { type Agreement, judge } from '../judge';
+import { hardnessOf, type CurvedPatch, surplusAtEdges, unseenEnds } from '../../curved';
+import { type Agreement, judge } from '../network/judge';
 import type { MeasureSlot } from '../measure-slot';
 import { outlineBounds } from '../outline';
 import { type Reading, sdOf } from '../reading';

@@ -1,8 +1,7 @@
 import { type Formula, type Reasoned, applyFormula } from '../../quantity';
-import { type CurvedPatch, patchAt } from '../../curved';
-import type { surplusAtEdges } from '../../curved';
+import { type CurvedPatch, patchAt, type surplusAtEdges } from '../../curved';
 import { RULES } from '../../rules';
-import type { FittedModel } from '../fit-model';
+import type { FittedModel } from '../network/fit-model';
 import { type Outline, outlineBounds } from '../outline';
 import type { Sizes } from '../sizes';
 

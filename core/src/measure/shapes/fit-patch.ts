@@ -1,7 +1,7 @@
 import type { MeasurePoint } from '../../job';
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { type CurvedPatch, type PatchDoubt, curvatureOf, patchAt } from '../../curved';
-import { type FittedModel, fitModel } from '../fit-model';
+import { type FittedModel, fitModel } from '../network/fit-model';
 import { type Outline, type Point, outlineBounds } from '../outline';
 import { type Reading, sdOf } from '../reading';
 

@@ -1,7 +1,7 @@
 import { type Formula, GEOMETRY, type Reasoned, applyFormula } from '../../quantity';
-import type { AskedMeasure } from '../judge';
+import type { AskedMeasure } from '../network/judge';
 import type { MeasureSlot } from '../measure-slot';
-import type { NetworkPoint } from '../observation';
+import type { NetworkPoint } from '../network/observation';
 import { askedLevel, fromCorner, onLevelSill } from '../hanging';
 import { type Outline, type Point, isConvex } from '../outline';
 import type { Reading } from '../reading';

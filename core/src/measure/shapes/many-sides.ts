@@ -1,7 +1,7 @@
 import type { Impossible, MeasureRemark } from '../measure-case';
-import type { AskedMeasure } from '../judge';
+import type { AskedMeasure } from '../network/judge';
 import { fromCorner, likeliestSill, onLevelSill } from '../hanging';
-import { laidOut } from '../lay-out-corners';
+import { laidOut } from '../network/lay-out-corners';
 import type { MeasureSlot } from '../measure-slot';
 import { type Outline, areaOf, isConvex, isSimple } from '../outline';
 import type { Reading } from '../reading';

@@ -1,6 +1,6 @@
 import { type Reasoned, type Step, applyFormula } from '../../quantity';
-import { fitModel } from '../fit-model';
-import { type Agreement, judge } from '../judge';
+import { fitModel } from '../network/fit-model';
+import { type Agreement, judge } from '../network/judge';
 import type { MeasureRemark } from '../measure-case';
 import type { MeasureSlot } from '../measure-slot';
 import { type Outline, type Point, outlineBounds } from '../outline';

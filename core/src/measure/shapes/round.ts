@@ -1,6 +1,6 @@
 import { type Formula, GEOMETRY, type Reasoned, applyFormula } from '../../quantity';
-import { fitModel } from '../fit-model';
-import { judge } from '../judge';
+import { fitModel } from '../network/fit-model';
+import { judge } from '../network/judge';
 import type { MeasureSlot } from '../measure-slot';
 import type { Outline, Point } from '../outline';
 import { sdOf } from '../reading';

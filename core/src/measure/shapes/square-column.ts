@@ -1,6 +1,6 @@
 import { applyFormula } from '../../quantity';
-import { type FittedModel, fitModel } from '../fit-model';
-import { judge } from '../judge';
+import { type FittedModel, fitModel } from '../network/fit-model';
+import { judge } from '../network/judge';
 import type { MeasureSlot } from '../measure-slot';
 import type { Outline, Point } from '../outline';
 import { type Reading, sdOf } from '../reading';

@@ -6,9 +6,9 @@ import {
   spanOf,
   spreadOf,
   worstSpan_mm,
-} from '../adjust-network';
-import { type Agreement, type AskedMeasure, type Suspect, isHonest, judge } from '../judge';
-import { type NetworkObservation, type NetworkPoint, observe } from '../observation';
+} from '../network/adjust-network';
+import { type Agreement, type AskedMeasure, type Suspect, isHonest, judge } from '../network/judge';
+import { type NetworkObservation, type NetworkPoint, observe } from '../network/observation';
 import type { Point } from '../outline';
 import { type Reading, sdOf } from '../reading';
 import type { SpreadFinder } from '../sizes';

@@ -1,6 +1,6 @@
 import { fromCorner } from '../hanging';
 import type { MeasureSlot } from '../measure-slot';
-import type { NetworkPoint } from '../observation';
+import type { NetworkPoint } from '../network/observation';
 import type { Point } from '../outline';
 import type { Reading } from '../reading';
 import { straightSizes } from '../sizes';

@@ -9,7 +9,8 @@ import {
   readCutPlanFile,
   rollHpgl,
 } from '@yellow-pane/contracts/cut-files';
-import { columnMarks, lieOf, lyingOnRoll, outlineOnRoll } from '@yellow-pane/core/cutting';
+import { columnMarks, lieOf, lyingOnRoll } from '@yellow-pane/core/blanks';
+import { outlineOnRoll } from '@yellow-pane/core/cutting';
 import type { Liner, SeenFrom } from '@yellow-pane/core/job';
 import DxfParser from 'dxf-parser';
 import { pathsOf, textOf } from '../../testing/pdf-reader';

@@ -1,5 +1,5 @@
 import type { CutPlanFile, PlanPiece, PlanRoll } from '@yellow-pane/contracts';
-import { columnMarks, lieOf } from '@yellow-pane/core/cutting';
+import { columnMarks, lieOf } from '@yellow-pane/core/blanks';
 import type { Liner } from '@yellow-pane/core/job';
 import { and, asc, eq } from 'drizzle-orm';
 import type { Database } from '../../db/database';

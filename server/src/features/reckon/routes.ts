@@ -7,7 +7,8 @@ import {
   shrinkPlanRequestSchema,
   strokesRequestSchema,
 } from '@yellow-pane/contracts';
-import { blankFor, layOutInLevels } from '@yellow-pane/core/cutting';
+import { blankFor } from '@yellow-pane/core/blanks';
+import { layOutInLevels } from '@yellow-pane/core/packing';
 import { checkSurface, reckonNetwork } from '@yellow-pane/core/measure';
 import { Router } from 'express';
 import { parseBody } from '../../http/refusal';

@@ -1,4 +1,4 @@
-import type { CutBlanks } from '@yellow-pane/core/cutting';
+import type { CutBlanks } from '@yellow-pane/core/blanks';
 import { type Outline, outlineBounds } from '@yellow-pane/core/measure';
 
 export const WIDE = 640;

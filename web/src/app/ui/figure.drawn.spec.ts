@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { fireEvent, render, screen } from '@testing-library/angular';
 import { applyFormula } from '@yellow-pane/core/quantity';
-import { DROP_COUNT } from '@yellow-pane/core/cutting';
+import { DROP_COUNT } from '@yellow-pane/core/blanks';
 import { Figure } from './figure';
 
 describe('can every figure be opened?', () => {

@@ -1,10 +1,6 @@
 import { Injectable } from '@angular/core';
-import {
-  type CutOrder,
-  type CutOrderPlan,
-  type LayoutRequest,
-  isBetterPlan,
-} from '@yellow-pane/core/cutting';
+import { type CutOrder, type CutOrderPlan, isBetterPlan } from '@yellow-pane/core/cutting';
+import { type LayoutRequest } from '@yellow-pane/core/packing';
 import { proxy } from 'comlink';
 import type { LayoutWorkerApi } from './layout.worker';
 import type { SearchOptions } from './search';

@@ -1,10 +1,5 @@
-import {
-  type CutOrder,
-  type CutOrderPlan,
-  type LayoutRequest,
-  lengthBound,
-  planOrderSteps,
-} from '@yellow-pane/core/cutting';
+import { type CutOrder, type CutOrderPlan, planOrderSteps } from '@yellow-pane/core/cutting';
+import { type LayoutRequest, lengthBound } from '@yellow-pane/core/packing';
 import { exposeWork } from './core-errors';
 import { type SearchTime, searchFor } from './search-for';
 

@@ -1,14 +1,11 @@
+import { type CutOrder, type CutOrderPlan, isBetterPlan, planOrderSteps } from '@yellow-pane/core/cutting';
 import {
-  type CutOrder,
-  type CutOrderPlan,
   type LayoutPlan,
   type LayoutRequest,
   type Stages,
-  isBetterPlan,
   layOutByHandSteps,
   layOutFreeSteps,
-  planOrderSteps,
-} from '@yellow-pane/core/cutting';
+} from '@yellow-pane/core/packing';
 import type { JobAnswers } from '@yellow-pane/core/reading';
 import {
   type DayPlan,

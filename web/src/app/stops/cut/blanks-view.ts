@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { blankNoteWords } from '@yellow-pane/contracts/words';
-import { type SeamWishes, suitedMethods } from '@yellow-pane/core/cutting';
+import { type SeamWishes, suitedMethods } from '@yellow-pane/core/blanks';
 import { allowanceFor } from '@yellow-pane/core/rules';
 import type { CutMethod, Over, SeamChoice } from '@yellow-pane/core/job';
 import { outlineOfCheck } from '@yellow-pane/core/measure';

@@ -1,5 +1,6 @@
 import { tooWideWords } from '@yellow-pane/contracts/words';
-import type { CutOrderPlan, StockFilm, TooWide } from '@yellow-pane/core/cutting';
+import type { TooWide } from '@yellow-pane/core/blanks';
+import type { CutOrderPlan, StockFilm } from '@yellow-pane/core/cutting';
 import type { CutRoll } from '@yellow-pane/core/job';
 import {
   CoreError,

@@ -1,7 +1,8 @@
 import { signal } from '@angular/core';
 import { describe, expect, it, jest } from '@jest/globals';
 import type { StockItem } from '@yellow-pane/contracts';
-import { type CutOrder, lengthBound, planOrderSteps, runThrough } from '@yellow-pane/core/cutting';
+import { type CutOrder, planOrderSteps } from '@yellow-pane/core/cutting';
+import { lengthBound, runThrough } from '@yellow-pane/core/packing';
 import { DEMO_CHANGES, DEMO_JOB_ID, DEMO_ROLLS, EXAMPLE_FILMS } from '@yellow-pane/demo';
 import { patchState } from '@ngrx/signals';
 import { unprotected } from '@ngrx/signals/testing';

@@ -1,6 +1,7 @@
 import { Injectable, computed, inject, linkedSignal, signal } from '@angular/core';
 import type { StockItem } from '@yellow-pane/contracts';
-import type { CutOrder, OrderPiece, Stages, StockFilm } from '@yellow-pane/core/cutting';
+import type { CutOrder, OrderPiece, StockFilm } from '@yellow-pane/core/cutting';
+import type { Stages } from '@yellow-pane/core/packing';
 import type { Liner, RowOf } from '@yellow-pane/core/job';
 import {
   type CutSettings,

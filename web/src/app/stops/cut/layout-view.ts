@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { STANDING } from '@yellow-pane/core/cutting';
+import { STANDING } from '@yellow-pane/core/blanks';
 import type { RowOf } from '@yellow-pane/core/job';
 import { formatFilmLength, formatLength, formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { Device } from '../../device/device';

@@ -1,7 +1,8 @@
 import { JobClock } from '../../day/job-clock';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { figuresIn } from '@yellow-pane/contracts/words';
-import { filmWeight, lieOf } from '@yellow-pane/core/cutting';
+import { lieOf } from '@yellow-pane/core/blanks';
+import { filmWeight } from '@yellow-pane/core/cutting';
 import { LINER_UM } from '@yellow-pane/core/day';
 import { Figure } from '../../ui/figure';
 import { formatLengthWithUnit, mmFromNm } from '@yellow-pane/core/quantity';

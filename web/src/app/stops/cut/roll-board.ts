@@ -13,15 +13,8 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import {
-  type HandPlaced,
-  type PlacingFault,
-  STANDING,
-  columnMarks,
-  middleOf,
-  placingFault,
-  snapped,
-} from '@yellow-pane/core/cutting';
+import { STANDING, columnMarks, middleOf } from '@yellow-pane/core/blanks';
+import { type HandPlaced, type PlacingFault, placingFault, snapped } from '@yellow-pane/core/cutting';
 import type { RowOf } from '@yellow-pane/core/job';
 import {
   formatFilmLength,

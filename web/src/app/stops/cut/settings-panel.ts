@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { ANY_STAGES } from '@yellow-pane/core/cutting';
+import { ANY_STAGES } from '@yellow-pane/core/packing';
 import { STAGES } from '@yellow-pane/core/reading';
 import {
   type LengthUnit,

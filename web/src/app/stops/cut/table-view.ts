@@ -12,7 +12,8 @@ import {
   untracked,
 } from '@angular/core';
 import { pieceNoteWords } from '@yellow-pane/contracts/words';
-import { type Cut, STANDING, cutsFor, lieOf, pieceNotes } from '@yellow-pane/core/cutting';
+import { STANDING, lieOf, pieceNotes } from '@yellow-pane/core/blanks';
+import { type Cut, cutsFor } from '@yellow-pane/core/cutting';
 import type { RowOf } from '@yellow-pane/core/job';
 import { formatFilmLength, formatLength, mmFromNm, nmFromMm } from '@yellow-pane/core/quantity';
 import { BenchPlotter } from '../../instruments/bench-plotter';

@@ -1,0 +1,175 @@
+import type { BlankNote } from './blank-note';
+import { type Formula, GEOMETRY, type Reasoned, applyFormula, upToTenth } from '../quantity';
+import { RULES } from '../rules';
+
+export type SeamKind = 'lap over promoter' | 'double cut' | 'butt';
+export type SeamPlacing = 'equal drops' | 'full width and strip';
+
+export interface DropsInput {
+  /** To cover, allowances on both sides included. */
+  readonly whole_mm: number;
+  readonly roll_mm: number;
+  readonly lap_mm: number;
+  readonly placing: SeamPlacing;
+  /**
+   * Where a seam would not be seen: a mullion, the edge of an opening. From the left end of what is covered.
+   */
+  readonly hiddenAt_mm: readonly number[];
+  /** Stretches where no seam may be: near an outside corner, across the eyes. */
+  readonly keptFree: readonly (readonly [from_mm: number, to_mm: number])[];
+}
+
+/** Strips side by side, in hanging order. `seams` are the middles of the laps, from the left end. */
+export interface Drops {
+  readonly widths: readonly number[];
+  readonly starts: readonly number[];
+  readonly seams: readonly number[];
+  /** Rules that could not all be kept. */
+  readonly broken: readonly BlankNote[];
+}
+
+interface CountInputs {
+  readonly whole_mm: number;
+  readonly roll_mm: number;
+  readonly lap_mm: number;
+}
+
+export const DROP_COUNT: Formula<CountInputs> = {
+  id: 'cutting.drops',
+  word: 'drops',
+  says: 'n = (width to cover − lap) ÷ (roll width − lap), rounded up',
+  unit: 'count',
+  source: GEOMETRY,
+  inputs: {
+    whole_mm: { word: 'width to cover', unit: 'mm' },
+    roll_mm: { word: 'roll width', unit: 'mm' },
+    lap_mm: { word: 'lap', unit: 'mm' },
+  },
+  of: ({ whole_mm, roll_mm, lap_mm }) =>
+    Math.max(1, Math.ceil((whole_mm - lap_mm) / (roll_mm - lap_mm) - 1e-9)),
+};
+
+export function dropCount(inputs: CountInputs): Reasoned<number> {
+  const step = applyFormula(DROP_COUNT, inputs);
+  return { value: step.value, why: [step] };
+}
+
+const STEP_MM = 5;
+const HIDDEN_WORTH = 120;
+const EXTRA_DROP = 1e5;
+
+/**
+ * Puts seams where the rules want them: never a sliver, never in a stretch kept free, at a mullion when one
+ * is near, else as the placing says. With no such place a drop more is tried, then the rules that give are
+ * named.
+ */
+export function placeSeams(input: DropsInput): Drops {
+  const { value: count } = dropCount(input);
+  if (count === 1) return { widths: [upToTenth(input.whole_mm)], starts: [0], seams: [], broken: [] };
+  const tried = [count, count + 1].map((own) => best(input, own, false)).find((found) => found !== undefined);
+  if (tried !== undefined) return { ...tried, broken: [] };
+  const forced = best(input, count, true) ?? evenly(input, count);
+  const broken = [
+    ...(forced.widths.some((width) => width < RULES.sliver.value)
+      ? [{ case: 'rule' as const, rule: 'sliver' as const }]
+      : []),
+    ...(forced.seams.some((seam) => isKeptFree(input, seam))
+      ? [{ case: 'seam where none should be' as const }]
+      : []),
+  ];
+  return { ...forced, broken };
+}
+
+/** Cheapest places of all seams, from left to right: each drop at most the roll, at least a sliver. */
+function best(input: DropsInput, count: number, isForced: boolean): Omit<Drops, 'broken'> | undefined {
+  const { whole_mm, roll_mm, lap_mm } = input;
+  const spots = candidates(input);
+  const least = isForced ? Math.min(lap_mm + 1, whole_mm) : RULES.sliver.value;
+  const isFree = spots.map((at) => !isKeptFree(input, at));
+  const isHidden = spots.map((at) => input.hiddenAt_mm.some((hidden) => Math.abs(hidden - at) < 1));
+  let costs = new Float64Array(spots.length).fill(Number.POSITIVE_INFINITY);
+  const back: Int32Array[] = [];
+  for (let seam = 1; seam < count; seam += 1) {
+    const next = new Float64Array(spots.length).fill(Number.POSITIVE_INFINITY);
+    const from = new Int32Array(spots.length).fill(-1);
+    const wanted = wantedAt(input, seam, count);
+    let first = 0;
+    for (let to = 0; to < spots.length; to += 1) {
+      const at = spots[to] ?? 0;
+      const free = isFree[to] === true;
+      if (!free && !isForced) continue;
+      const own =
+        Math.abs(at - wanted) - (isHidden[to] === true ? HIDDEN_WORTH : 0) + (free ? 0 : EXTRA_DROP);
+      if (seam === 1) {
+        const width = at + lap_mm / 2;
+        if (width >= least && width <= roll_mm + 1e-6) next[to] = own;
+        continue;
+      }
+      while (first < to && at - (spots[first] ?? 0) + lap_mm > roll_mm + 1e-6) first += 1;
+      for (let index = first; index < to; index += 1) {
+        const before = costs[index] ?? Number.POSITIVE_INFINITY;
+        if (before + own >= (next[to] ?? 0) || at - (spots[index] ?? 0) + lap_mm < least) continue;
+        next[to] = before + own;
+        from[to] = index;
+      }
+    }
+    costs = next;
+    back.push(from);
+  }
+  let end = -1;
+  for (let index = 0; index < spots.length; index += 1) {
+    const width = whole_mm - (spots[index] ?? 0) + lap_mm / 2;
+    if (
+      width >= least &&
+      width <= roll_mm + 1e-6 &&
+      (costs[index] ?? Number.POSITIVE_INFINITY) < (end < 0 ? Number.POSITIVE_INFINITY : (costs[end] ?? 0))
+    )
+      end = index;
+  }
+  if (end < 0) return undefined;
+  const seams: number[] = [];
+  for (let seam = count - 1, at = end; seam > 0; seam -= 1) {
+    seams.unshift(spots[at] ?? 0);
+    at = back[seam - 1]?.[at] ?? -1;
+  }
+  return drawn(input, seams);
+}
+
+function candidates({ whole_mm, roll_mm, lap_mm, hiddenAt_mm, keptFree }: DropsInput): readonly number[] {
+  const found = new Set<number>();
+  for (let at = STEP_MM; at < whole_mm; at += STEP_MM) found.add(at);
+  for (const at of hiddenAt_mm) if (at > 0 && at < whole_mm) found.add(at);
+  for (const [from, to] of keptFree) for (const at of [from, to]) if (at > 0 && at < whole_mm) found.add(at);
+  for (let n = 1; n * (roll_mm - lap_mm) < whole_mm; n += 1) {
+    found.add(n * (roll_mm - lap_mm) + lap_mm / 2);
+    found.add(whole_mm - n * (roll_mm - lap_mm) - lap_mm / 2);
+  }
+  return [...found].filter((at) => at > 0 && at < whole_mm).sort((a, b) => a - b);
+}
+
+function wantedAt({ whole_mm, roll_mm, lap_mm, placing }: DropsInput, seam: number, count: number): number {
+  return Math.min(
+    whole_mm,
+    placing === 'equal drops' ? (seam * whole_mm) / count : seam * (roll_mm - lap_mm) + lap_mm / 2,
+  );
+}
+
+const isKeptFree = ({ keptFree }: DropsInput, at: number): boolean =>
+  keptFree.some(([from, to]) => at > from + 1e-6 && at < to - 1e-6);
+
+function evenly(input: DropsInput, count: number): Omit<Drops, 'broken'> {
+  return drawn(
+    input,
+    Array.from({ length: count - 1 }, (_, index) => ((index + 1) * input.whole_mm) / count),
+  );
+}
+
+function drawn({ whole_mm, lap_mm }: DropsInput, seams: readonly number[]): Omit<Drops, 'broken'> {
+  const starts = [0, ...seams.map((at) => at - lap_mm / 2)];
+  const ends = [...seams.map((at) => at + lap_mm / 2), whole_mm];
+  return {
+    seams,
+    starts,
+    widths: starts.map((start, index) => upToTenth((ends[index] ?? whole_mm) - start)),
+  };
+}

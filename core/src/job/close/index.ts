@@ -1,0 +1,2 @@
+export * from './customer';
+export * from './close-rows';

@@ -1,0 +1,74 @@
+import type { SizeKind, StripProblem } from '../problem/strip-problem';
+
+/**
+ * Functions tried times kinds of pieces, at most: with many kinds only some widths are tried, and the bound
+ * stays true, a little lower.
+ */
+const MOST_LOOKS = 250_000;
+const MOST_EDGES = 120;
+const MOST_PARTS = 6;
+const TINY = 1e-12;
+
+type Share = (across: number) => number;
+
+/**
+ * Length that no layout of any kind can go below: area, longest piece, and what cannot lie side by side. A
+ * piece that may turn counts the way that asks for less.
+ * @returns steps along the roll
+ * @source dual feasible functions of Fekete and Schepers (from memory): every function gives a bound, the
+ * largest is taken
+ */
+export function leastLength({ width, kinds, area }: StripProblem): number {
+  const ways = kinds.map((kind) => waysOf(kind, width));
+  let best = Math.max(
+    Math.ceil(area / width - 1e-9),
+    0,
+    ...ways.map((lies) => Math.min(...lies.map(({ along }) => along))),
+  );
+  const all = [...new Set(ways.flat().flatMap(({ across }) => [across, width - across]))]
+    .filter((edge) => edge > 0 && edge <= width / 2)
+    .sort((a, b) => a - b);
+  const stride = Math.ceil(
+    all.length /
+      Math.max(4, Math.min(MOST_EDGES, MOST_LOOKS / ((MOST_PARTS + 1) * Math.max(1, kinds.length)))),
+  );
+  const edges = all.filter((_, index) => index % stride === 0);
+  const bound = (share: Share): void => {
+    let sum = 0;
+    kinds.forEach(({ quantity }, index) => {
+      let least = Number.POSITIVE_INFINITY;
+      for (const { across, along } of ways[index] ?? []) least = Math.min(least, share(across) * along);
+      sum += least * quantity;
+    });
+    best = Math.max(best, Math.ceil(sum - 1e-6));
+  };
+  for (const edge of edges) bound(rounded(width, edge));
+  for (let parts = 1; parts <= MOST_PARTS; parts += 1) {
+    bound(stepped(parts, (across) => across / width));
+    for (const edge of edges) bound(stepped(parts, rounded(width, edge)));
+  }
+  return best;
+}
+
+function waysOf(
+  { across, along, mayTurn }: SizeKind,
+  width: number,
+): readonly { readonly across: number; readonly along: number }[] {
+  return [{ across, along }, ...(mayTurn ? [{ across: along, along: across }] : [])].filter(
+    (lie) => lie.across <= width,
+  );
+}
+
+/** Nearly as wide as the roll counts whole, narrow counts nothing. */
+function rounded(width: number, edge: number): Share {
+  return (across) => (across > width - edge ? 1 : across < edge ? 0 : across / width);
+}
+
+/** Counts in whole parts of the roll, so many at most. */
+function stepped(parts: number, share: Share): Share {
+  return (across) => {
+    const own = share(across);
+    const whole = (parts + 1) * own;
+    return Math.abs(whole - Math.round(whole)) < TINY ? own : Math.floor(whole) / parts;
+  };
+}

@@ -1,0 +1,184 @@
+import type { Lie, StripProblem } from '../problem/strip-problem';
+import type { Block, PieceMove } from '../skyline/beam';
+import { BoxFronts } from './box-fronts';
+import { roomBeside, rowsWithin } from './room-beside';
+import { Selections, selectionsOf } from './selections';
+
+const [ALONE, BESIDE, BEHIND] = [0, 1, 2];
+
+const NEAR = 1e-9;
+const MOST_SELECTIONS = 16_400;
+/** With pieces that may turn there are more boxes to each. */
+const MOST_TURNING = 4100;
+
+/** Whether `shortestOfAnyCuts` can be asked: it takes about a second at most, and no piece wants an edge. */
+export function isFewForAnyCuts({ kinds }: StripProblem): boolean {
+  return (
+    kinds.every(({ wantsEdge }) => !wantsEdge) &&
+    selectionsOf(kinds.map(({ quantity }) => quantity)) <=
+      (kinds.some(({ mayTurn }) => mayTurn) ? MOST_TURNING : MOST_SELECTIONS)
+  );
+}
+
+/**
+ * The shortest layout of all pieces that straight cuts from edge to edge take apart, in as many stages as it
+ * takes, proven: a dynamic programme over every selection and every way of parting it in two. A box is left
+ * out when more is wasted in it, and beside it whatever lies there, than a layout of use may waste. No piece
+ * may want an edge.
+ * @param most in steps: only a layout not longer is of use
+ * @returns undefined when there is none. Work grows with the square of `selectionsOf`, at worst
+ * @source own; guillotine cutting by parting a box in two (from memory: Gilmore and Gomory 1966)
+ */
+export function shortestOfAnyCuts(
+  { width, kinds, lies }: StripProblem,
+  most: number,
+  prices: readonly number[] = [],
+): Block | undefined {
+  /** Only kinds of which there is a piece. */
+  const present = kinds.flatMap((kind, at) =>
+    kind.quantity > 0 ? [{ ...kind, worth: prices[at] ?? 0, at }] : [],
+  );
+  const placeOf = new Map(present.map(({ at }, place) => [at, place]));
+  const given = lies.filter(({ kind }) => placeOf.has(kind));
+  const laid = given.map((lie) => ({ ...lie, kind: placeOf.get(lie.kind) ?? 0 }));
+  const sizes = present.map(({ across, along }) => across * along);
+  const selections = new Selections(present.map(({ quantity }) => quantity));
+  const area = selections.sums(sizes);
+  const spare = most * width - (area[selections.all] ?? 0);
+  if (spare < 0) return undefined;
+  const values = [sizes, present.map(({ worth }) => worth)];
+  const charges = chargesOf(selections, laid, width, values, most);
+  const fronts = new BoxFronts(selections.count);
+  fronts.close();
+  for (let state = 1; state < selections.count; state += 1)
+    boxesOf(state, { selections, laid, width, area, spare, charges }, fronts);
+  const { along, start } = fronts;
+  const { all } = selections;
+  let shortest = -1;
+  for (let at = start[all] as number; at < (start[selections.count] as number); at += 1)
+    if (shortest < 0 || (along[at] as number) < (along[shortest] as number)) shortest = at;
+  if (shortest < 0 || (along[shortest] as number) > most) return undefined;
+  const moves: PieceMove[] = [];
+  placeBox(fronts, given, all, shortest, 0, 0, moves);
+  return { along: along[shortest] as number, moves };
+}
+
+interface AnyCuts {
+  readonly selections: Selections;
+  readonly laid: readonly Lie[];
+  readonly width: number;
+  readonly area: Float64Array;
+  /** Area that may be wasted in all. */
+  readonly spare: number;
+  readonly charges: readonly Charge[];
+}
+
+/** What is lost beside a box, whatever lies there, against what a layout of use may lose. */
+interface Charge {
+  readonly held: (state: number, room: number) => number;
+  readonly sums: Float64Array;
+  readonly spare: number;
+}
+
+function chargesOf(
+  selections: Selections,
+  laid: readonly Lie[],
+  width: number,
+  values: readonly (readonly number[])[],
+  most: number,
+): readonly Charge[] {
+  const rows = rowsWithin(selections, laid, width);
+  if (rows === undefined) return [];
+  return values.map((own) => {
+    const perStep = laid.map(({ kind, along }) => (own[kind] ?? 0) / along);
+    const { scale, held } = roomBeside(selections, rows, perStep);
+    const sums = selections.sums(own.map((value) => value * scale));
+    return { held, sums, spare: most * (1 + NEAR) - (sums[selections.all] ?? 0) };
+  });
+}
+
+/** All boxes of use that hold this selection: of one piece, or of two parts beside or behind one another. */
+function boxesOf(
+  state: number,
+  { selections, laid, width, area, spare, charges }: AnyCuts,
+  fronts: BoxFronts,
+): void {
+  const own = area[state] as number;
+  const mostArea = own + spare;
+  const wastesTooMuch = (across: number, along: number): boolean =>
+    charges.some(
+      ({ held, sums, spare: mine }) =>
+        (1 - held(state, width - across)) * along > (sums[state] as number) + mine,
+    );
+  const add = (across: number, along: number, part: number, way: number): void => {
+    if (
+      across > width ||
+      across * along > mostArea ||
+      fronts.isBeaten(across, along) ||
+      wastesTooMuch(across, along)
+    )
+      return;
+    fronts.put(across, along, across * along - own, part, way);
+  };
+  laid.forEach((lie, index) => {
+    if (selections.one(lie.kind) === state) add(lie.across, lie.along, index, ALONE);
+  });
+  const many = selections.partsOf(state);
+  for (let index = 0; index < many; index += 1) {
+    const part = selections.parts[index] as number;
+    if (part === state) continue;
+    const rest = state - part;
+    const { across, along, waste, start } = fronts;
+    const [end, from, to] = [start[part + 1] as number, start[rest] as number, start[rest + 1] as number];
+    for (let one = start[part] as number; one < end; one += 1) {
+      const room = spare - (waste[one] as number);
+      const w = across[one] as number;
+      const h = along[one] as number;
+      for (let other = from; other < to && (waste[other] as number) <= room; other += 1) {
+        const v = across[other] as number;
+        const u = along[other] as number;
+        const longer = h > u ? h : u;
+        const wider = w > v ? w : v;
+        if (w + v <= width && (w + v) * longer <= mostArea) add(w + v, longer, part, BESIDE);
+        if (wider * (h + u) <= mostArea) add(wider, h + u, part, BEHIND);
+      }
+    }
+  }
+  fronts.close();
+}
+
+/** The way back: which boxes of its two parts made a box is looked for again. */
+function placeBox(
+  fronts: BoxFronts,
+  given: readonly Lie[],
+  state: number,
+  at: number,
+  x: number,
+  y: number,
+  moves: PieceMove[],
+): void {
+  const { across, along, part, way, start } = fronts;
+  const first = part[at] as number;
+  if (way[at] === ALONE) {
+    const lie = given[first];
+    if (lie !== undefined) moves.push({ lie, x, y });
+    return;
+  }
+  const second = state - first;
+  for (let one = start[first] as number; one < (start[first + 1] as number); one += 1) {
+    for (let other = start[second] as number; other < (start[second + 1] as number); other += 1) {
+      const [w, h] = [across[one] as number, along[one] as number];
+      const [v, u] = [across[other] as number, along[other] as number];
+      const fits =
+        way[at] === BESIDE
+          ? w + v <= (across[at] as number) && Math.max(h, u) <= (along[at] as number)
+          : Math.max(w, v) <= (across[at] as number) && h + u <= (along[at] as number);
+      if (!fits) continue;
+      placeBox(fronts, given, first, one, x, y, moves);
+      const [dx, dy] = way[at] === BESIDE ? [w, 0] : [0, h];
+      placeBox(fronts, given, second, other, x + dx, y + dy, moves);
+      return;
+    }
+  }
+  throw new RangeError('a box that was found cannot be made');
+}

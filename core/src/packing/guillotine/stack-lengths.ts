@@ -1,0 +1,132 @@
+import { fullStack, fullStacksOf } from './full-stacks';
+import type { Lie } from '../problem/strip-problem';
+
+/** Which lengths a column can be stacked to from what is left, and how full each is. */
+export interface Stacks {
+  /** Lengths worth ending at, shortest first. */
+  readonly ends: readonly number[];
+  /** The fullest end at or under a length; 0: none. */
+  readonly endUpTo: (along: number) => number;
+  /** Area of pieces at that end. */
+  readonly filledUpTo: (along: number) => number;
+  /** The pieces that end there. */
+  readonly piecesAt: (end: number) => readonly Lie[];
+}
+
+const NOT_REACHED = -1;
+/** A length and its entry in one number, to be put in order without asking back. */
+const ENTRIES = 2 ** 20;
+/** By length, which entry reaches it; clean between two calls, so that none has to be made anew. */
+let reachedBy = new Int32Array(0);
+
+/**
+ * Stacks pieces into one column, up to `most` along. Pieces of one width by bit sets; of several by bounded
+ * subset sums, widest first.
+ * @param lies in the order to try among equals
+ * @param left pieces left by kind
+ * @param single only one piece a column: two stages of cutting
+ */
+export function stacksOf(lies: readonly Lie[], left: Int32Array, most: number, single: boolean): Stacks {
+  const [first] = lies;
+  const isEven = first !== undefined && lies.every(({ across }) => across === first.across);
+  return isEven && !single
+    ? evenStacks(lies, first.across, left, most)
+    : mixedStacks(lies, left, most, single);
+}
+
+function evenStacks(lies: readonly Lie[], across: number, left: Int32Array, most: number): Stacks {
+  let sum = 0;
+  const copies: Lie[] = [];
+  for (const lie of lies) {
+    const quantity = left[lie.kind] ?? 0;
+    sum += lie.along * quantity;
+    for (let copy = 0; copy < quantity; copy += 1) copies.push(lie);
+  }
+  const full = fullStacksOf(copies, Math.min(most, sum));
+  const ends: number[] = [];
+  for (let word = 0; word < full.top.length; word += 1)
+    for (let bits = full.top[word] ?? 0; bits !== 0; bits &= bits - 1)
+      ends.push((word << 5) + (31 - Math.clz32(bits & -bits)));
+  ends.sort((a, b) => a - b);
+  const endUpTo = (along: number): number => ends[placeUpTo(ends, along)] ?? 0;
+  return {
+    ends,
+    endUpTo,
+    filledUpTo: (along) => across * endUpTo(along),
+    piecesAt: (along) => fullStack(full, along),
+  };
+}
+
+function mixedStacks(lies: readonly Lie[], left: Int32Array, most: number, single: boolean): Stacks {
+  const sorted = [...lies].sort((a, b) => b.across - a.across);
+  let sum = 0;
+  for (const { kind, along } of sorted) sum += along * (left[kind] ?? 0);
+  const limit = Math.min(most, sum);
+  if (reachedBy.length <= limit) reachedBy = new Int32Array(2 * limit + 1).fill(NOT_REACHED);
+  const at = reachedBy;
+  /** Every length reached, in the order they were: how full, by which piece, on which other length. */
+  const [lengths, areas, pieces, below] = [[0], [0], [NOT_REACHED], [NOT_REACHED]];
+  at[0] = 0;
+  for (let index = 0; index < sorted.length; index += 1) {
+    const lie = sorted[index];
+    if (lie === undefined) continue;
+    const { along, across } = lie;
+    const copies = single ? 1 : (left[lie.kind] ?? 0);
+    if (along > limit || (left[lie.kind] ?? 0) <= 0) continue;
+    const before = single ? 1 : lengths.length;
+    for (let base = 0; base < before; base += 1) {
+      let last = base;
+      for (let copy = 0; copy < copies; copy += 1) {
+        const length = (lengths[last] as number) + along;
+        if (length > limit || (at[length] as number) !== NOT_REACHED) break;
+        at[length] = lengths.length;
+        areas.push((areas[last] as number) + across * along);
+        pieces.push(index);
+        below.push(last);
+        last = lengths.length;
+        lengths.push(length);
+      }
+    }
+  }
+  for (const length of lengths) at[length] = NOT_REACHED;
+  /** Those fuller than every shorter one. */
+  const order = new Float64Array(lengths.length);
+  for (let own = 0; own < order.length; own += 1) order[own] = (lengths[own] as number) * ENTRIES + own;
+  order.sort();
+  const [ends, places] = [[] as number[], [] as number[]];
+  let best = 0;
+  for (const key of order) {
+    const own = key % ENTRIES;
+    if ((areas[own] as number) > best) {
+      best = areas[own] as number;
+      ends.push(lengths[own] as number);
+      places.push(own);
+    }
+  }
+  const upTo = (along: number): number => places[placeUpTo(ends, along)] ?? 0;
+  const piecesAt = (along: number): readonly Lie[] => {
+    const found: Lie[] = [];
+    for (let own = upTo(along); own > 0; own = below[own] ?? 0) {
+      const lie = sorted[pieces[own] ?? NOT_REACHED];
+      if (lie !== undefined) found.push(lie);
+    }
+    return found;
+  };
+  return {
+    ends,
+    endUpTo: (along) => ends[placeUpTo(ends, along)] ?? 0,
+    filledUpTo: (along) => areas[upTo(along)] ?? 0,
+    piecesAt,
+  };
+}
+
+/** Where the last end at or under a length stands; -1: none. */
+function placeUpTo(ends: readonly number[], along: number): number {
+  let [low, high] = [0, ends.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((ends[middle] as number) <= along) low = middle + 1;
+    else high = middle;
+  }
+  return low - 1;
+}

@@ -1,0 +1,176 @@
+import type { Lie } from '../problem/strip-problem';
+
+/** Column widths that lie side by side on the roll, and what they leave. */
+export interface WidthSet {
+  readonly widths: readonly number[];
+  readonly rest: number;
+}
+
+/** The widths there are, widest first, and how many pieces of each are left. */
+export interface WidthStock {
+  readonly widths: readonly number[];
+  readonly counts: readonly number[];
+}
+
+const MOST_NODES = 600;
+const MOST_EXACT_NODES = 3000;
+const MOST_EXACT = 120;
+const MOST_COLUMNS = 8;
+
+export function widthStock(open: readonly Lie[], left: Int32Array): WidthStock {
+  const counts = new Map<number, number>();
+  for (const { across, kind } of open) counts.set(across, (counts.get(across) ?? 0) + (left[kind] ?? 0));
+  const widths = [...counts.keys()].sort((a, b) => b - a);
+  return { widths, counts: widths.map((across) => counts.get(across) ?? 0) };
+}
+
+/**
+ * Sets that cannot take another width, fullest first. A width comes at most as often as pieces of it are
+ * left.
+ * @param first a width that must be in it; absent: any
+ */
+export function widthSets(
+  width: number,
+  { widths, counts }: WidthStock,
+  first: number | undefined,
+  random: () => number,
+  mostColumns = MOST_COLUMNS,
+): readonly WidthSet[] {
+  const free = [...counts];
+  const narrowest = widths.at(-1) ?? width;
+  const found: WidthSet[] = [];
+  const set: number[] = [];
+  let nodes = 0;
+  const go = (from: number, rest: number): void => {
+    nodes += 1;
+    let isFull = true;
+    if (rest >= narrowest && set.length < mostColumns) {
+      for (let index = from; index < widths.length && nodes <= MOST_NODES; index += 1) {
+        const across = widths[index] ?? 0;
+        if (across > rest || (free[index] ?? 0) <= 0) continue;
+        isFull = false;
+        set.push(across);
+        free[index] = (free[index] ?? 0) - 1;
+        go(index, rest - across);
+        free[index] = (free[index] ?? 0) + 1;
+        set.pop();
+      }
+    }
+    if (isFull && set.length > 0) found.push({ widths: [...set], rest });
+  };
+  for (const start of starts(widths, first, random)) {
+    if (nodes > MOST_NODES) break;
+    set.push(widths[start] ?? 0);
+    free[start] = (free[start] ?? 0) - 1;
+    go(0, width - (widths[start] ?? 0));
+    free[start] = (free[start] ?? 0) + 1;
+    set.pop();
+  }
+  return found.sort((a, b) => a.rest - b.rest);
+}
+
+/** Sets that fill the roll to the last step.
+ *  @param first a width that must be in it; absent: any */
+export function exactSets(
+  width: number,
+  stock: WidthStock,
+  first: number | undefined,
+  random: () => number,
+  mostColumns = MOST_COLUMNS,
+): readonly WidthSet[] {
+  const { widths } = stock;
+  return setsThatFill(width, stock, starts(widths, first, random), fillableFrom(width, widths), {
+    mostColumns,
+    mostNodes: MOST_EXACT_NODES,
+    mostSets: MOST_EXACT,
+    random,
+  }).map((set) => ({ widths: set.map((index) => widths[index] ?? 0), rest: 0 }));
+}
+
+/** How far a search for sets goes. */
+export interface SetSearch {
+  readonly mostColumns: number;
+  readonly mostNodes: number;
+  readonly mostSets: number;
+  readonly random: () => number;
+}
+
+/**
+ * Sets of widths by place that fill the roll to the last step, in an order of chance: a way that can no
+ * longer end full is not followed.
+ * @param begins places of widths of which one is in each set
+ * @param canFill from `fillableFrom`
+ */
+export function setsThatFill(
+  width: number,
+  { widths, counts }: WidthStock,
+  begins: readonly number[],
+  canFill: readonly Uint32Array[],
+  { mostColumns, mostNodes, mostSets, random }: SetSearch,
+): readonly (readonly number[])[] {
+  const free = [...counts];
+  const found: (readonly number[])[] = [];
+  const set: number[] = [];
+  let nodes = 0;
+  const go = (from: number, rest: number): void => {
+    nodes += 1;
+    if (rest === 0) {
+      found.push([...set]);
+      return;
+    }
+    if (set.length >= mostColumns) return;
+    const span = widths.length - from;
+    const turn = span > 0 ? Math.floor(random() * span) : 0;
+    for (let step = 0; step < span && nodes <= mostNodes && found.length < mostSets; step += 1) {
+      const index = from + ((step + turn) % span);
+      const across = widths[index] ?? 0;
+      if (across > rest || (free[index] ?? 0) <= 0) continue;
+      const bits = canFill[index];
+      const after = rest - across;
+      if (bits === undefined || (((bits[after >> 5] ?? 0) >>> (after & 31)) & 1) === 0) continue;
+      set.push(index);
+      free[index] = (free[index] ?? 0) - 1;
+      go(index, after);
+      free[index] = (free[index] ?? 0) + 1;
+      set.pop();
+    }
+  };
+  for (const start of begins) {
+    if (nodes > mostNodes || found.length >= mostSets) break;
+    set.push(start);
+    free[start] = (free[start] ?? 0) - 1;
+    go(0, width - (widths[start] ?? 0));
+    free[start] = (free[start] ?? 0) + 1;
+    set.pop();
+  }
+  return found;
+}
+
+/** For each width: which rests it and the narrower ones can fill, any number of each. */
+export function fillableFrom(width: number, widths: readonly number[]): readonly Uint32Array[] {
+  const rows: Uint32Array[] = [];
+  let below = new Uint32Array((width >> 5) + 1);
+  below[0] = 1;
+  for (let index = widths.length - 1; index >= 0; index -= 1) {
+    const across = widths[index] ?? width;
+    const row = Uint32Array.from(below);
+    for (let rest = across; rest <= width; rest += 1) {
+      const from = rest - across;
+      if ((((row[from >> 5] ?? 0) >>> (from & 31)) & 1) === 1)
+        row[rest >> 5] = (row[rest >> 5] ?? 0) | (1 << (rest & 31));
+    }
+    rows[index] = row;
+    below = row;
+  }
+  return rows;
+}
+
+function starts(
+  widths: readonly number[],
+  first: number | undefined,
+  random: () => number,
+): readonly number[] {
+  if (first !== undefined) return [widths.indexOf(first)];
+  const turn = Math.floor(random() * widths.length);
+  return widths.map((_, index) => (index + turn) % widths.length);
+}

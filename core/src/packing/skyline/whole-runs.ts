@@ -1,0 +1,68 @@
+import type { StripProblem } from '../problem/strip-problem';
+
+const MOST_DIFFERENT = 600;
+const MOSTLY = 0.5;
+const FIRST_FRONTS = 4;
+const MOST_FRONTS = 4000;
+const WIDER = 2;
+/**
+ * How often a run goes for a layout without waste (the first one always does), and how often another aims
+ * well under the best.
+ */
+const FOR_PERFECT = 0.6;
+const FOR_LOW = 0.4;
+
+/** Whether hardly two pieces are alike and they are few enough to be laid anew as a whole. */
+export function isMostlyDifferent({ kinds }: StripProblem): boolean {
+  const count = kinds.reduce((sum, { quantity }) => sum + quantity, 0);
+  return count <= MOST_DIFFERENT && kinds.filter(({ quantity }) => quantity > 0).length >= MOSTLY * count;
+}
+
+/**
+ * Whether edges that meet may show the way through the whole job: hardly two pieces are alike, and pieces
+ * that fill a length to the last step were perhaps cut from it.
+ */
+export function mayBePerfect(problem: StripProblem, bound: number): boolean {
+  return isMostlyDifferent(problem) && problem.area === bound * problem.width;
+}
+
+export interface WholeRun {
+  readonly isPerfect: boolean;
+  readonly fronts: number;
+  /** Only a shorter layout is of use: with little waste to give away bad beginnings end early. */
+  readonly most: number;
+}
+
+/**
+ * Runs over all pieces of a job that may be laid without waste: how wide, and how short a layout they look
+ * for. A run that found nothing makes the next of its kind wider.
+ */
+export class WholeRuns {
+  #isFirst = true;
+  readonly #fronts = { perfect: FIRST_FRONTS, better: FIRST_FRONTS };
+
+  constructor(
+    private readonly bound: number,
+    private readonly random: () => number,
+  ) {}
+
+  next(best: number): WholeRun {
+    const isPerfect = this.#isFirst || this.random() < FOR_PERFECT;
+    this.#isFirst = false;
+    const isLow = !isPerfect && this.random() < FOR_LOW;
+    return {
+      isPerfect,
+      fronts: isPerfect ? this.#fronts.perfect : this.#fronts.better,
+      most: isPerfect
+        ? this.bound + 1
+        : isLow
+          ? this.bound + 1 + Math.floor(this.random() * (best - this.bound))
+          : best,
+    };
+  }
+
+  foundNothing({ isPerfect }: WholeRun): void {
+    const kind = isPerfect ? 'perfect' : 'better';
+    this.#fronts[kind] = Math.min(MOST_FRONTS, this.#fronts[kind] * WIDER);
+  }
+}

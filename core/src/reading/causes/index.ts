@@ -1,0 +1,3 @@
+export * from './in-the-end';
+export * from './causes';
+export * from './cause-record';

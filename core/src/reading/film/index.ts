@@ -1,0 +1,2 @@
+export * from './chosen-film';
+export * from './film-limits';

@@ -1,0 +1,2 @@
+export * from './progress';
+export * from './state-at-stop';

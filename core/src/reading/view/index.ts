@@ -1,0 +1,3 @@
+export * from './job-rows';
+export * from './job-view';
+export * from './answers';

@@ -1,0 +1,4 @@
+export * from './coverage';
+export * from './findings';
+export * from './residue';
+export * from './traps';
