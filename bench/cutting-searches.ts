@@ -3,8 +3,8 @@ import {
   type LayoutRequest,
   checkCuttable,
   checkLayout,
-  layOutByHandSteps,
-  layOutFreeSteps,
+  layOutGuillotineSteps,
+  layOutSkylineSteps,
 } from '@yellow-pane/core/packing';
 import { type Case, job, mixed, panes, pinwheels, turning, zeroWaste } from './cutting-cases';
 
@@ -190,7 +190,7 @@ function lookedAt<Plan, Figure>(
 function lengthsAt(request: LayoutRequest, way: Way, seed: number): readonly number[] {
   const limits = { stages: 3 as const, seed, mostRounds: MANY };
   return lookedAt(
-    way === 'by hand' ? layOutByHandSteps(request, limits) : layOutFreeSteps(request, limits),
+    way === 'by hand' ? layOutGuillotineSteps(request, limits) : layOutSkylineSteps(request, limits),
     ({ placed, length_mm }) => {
       if (
         checkLayout(request, placed).length > 0 ||

@@ -2,8 +2,8 @@ import ShelfPack from '@mapbox/shelf-pack';
 import {
   ANY_STAGES,
   type LayoutRequest,
-  layOutByHandSteps,
-  layOutFreeSteps,
+  layOutGuillotineSteps,
+  layOutSkylineSteps,
   lengthBound,
   runThrough,
 } from '@yellow-pane/core/packing';
@@ -122,7 +122,7 @@ function firstPlans(): readonly Row[] {
   ).map(([count, most]): Row => {
     const { request } = job(3, count, Math.min(80, count / 5));
     const times = Array.from({ length: 5 }, () =>
-      timed(() => layOutByHandSteps(request, { stages: 3, seed: 1, mostRounds: 0 }).next()),
+      timed(() => layOutGuillotineSteps(request, { stages: 3, seed: 1, mostRounds: 0 }).next()),
     );
     return {
       what: `first plan of ${count} pieces, median`,
@@ -149,7 +149,7 @@ function growth(way: Way, most: number): Row {
         const limits = { stages: 3 as const, seed: 1, mostRounds: MANY };
         for (
           const steps =
-            way === 'by hand' ? layOutByHandSteps(request, limits) : layOutFreeSteps(request, limits);
+            way === 'by hand' ? layOutGuillotineSteps(request, limits) : layOutSkylineSteps(request, limits);
           ;
         ) {
           const { value } = steps.next();
@@ -191,7 +191,7 @@ function fewPanes(): readonly Row[] {
       );
       return timed(() => {
         if (
-          runFor(layOutByHandSteps({ ...request, pieces }, { stages, seed: 1, mostRounds: MANY }), 60_000)
+          runFor(layOutGuillotineSteps({ ...request, pieces }, { stages, seed: 1, mostRounds: MANY }), 60_000)
             .stopped !== 'optimal'
         )
           throw new Error('not proven');
@@ -220,7 +220,7 @@ function bounds(): Row {
 function memory(): Row {
   const { request } = job(9, 600, 45);
   const before = process.memoryUsage().heapUsed;
-  runFor(layOutByHandSteps(request, { stages: 3, seed: 1, mostRounds: MANY }), 2000);
+  runFor(layOutGuillotineSteps(request, { stages: 3, seed: 1, mostRounds: MANY }), 2000);
   const used = (process.memoryUsage().heapUsed - before) / 2 ** 20;
   return {
     what: 'heap after 2 s of search, 600 pieces, garbage not yet collected',

@@ -193,8 +193,8 @@ describe('does the checker see what is wrong?', () => {
     ['unknown', [at('a', 0, 0), at('b', 400, 0), at('c', 0, 600)]],
     ['turned', [at('a', 0, 0), at('b', 400, 0, { turned: true, across_mm: 500, along_mm: 400 })]],
     ['smaller', [at('a', 0, 0), at('b', 400, 0, { along_mm: 499 })]],
-  ])('%s', (kind, placed) => {
-    expect(checkLayout(request, placed).map((fault) => fault.kind)).toContain(kind);
+  ])('%s', (itemType, placed) => {
+    expect(checkLayout(request, placed).map((fault) => fault.kind)).toContain(itemType);
   });
   it('touching edges are no overlap', () => {
     expect(checkLayout(request, [at('a', 0, 0), at('b', 400, 0)])).toEqual([]);
@@ -207,8 +207,8 @@ describe('how does it stand against exact optima found elsewhere?', () => {
     (_id, { width, items, optimum }) => {
       const request = {
         rollWidth_mm: width,
-        pieces: items.flatMap(({ w, h, qty }, kind) =>
-          Array.from({ length: qty }, (_, n) => piece(`${kind}-${n}`, w, h)),
+        pieces: items.flatMap(({ w, h, qty }, itemType) =>
+          Array.from({ length: qty }, (_, n) => piece(`${itemType}-${n}`, w, h)),
         ),
       };
       const plan = layOutInLevels(request);

@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { CoreError } from '../quantity';
-import { leastFinish } from './least-finish';
-import { type Network, earliestStarts, mirrored, networkOf, refuseCycles, waysToEnd } from './network';
+import { makespanBound } from './makespan-bound';
+import { type Network, earliestStarts, mirrored, networkOf, refuseCycles, tailsOf } from './network';
 import { type Lag, type PlanProblem, type PlanStep, checkPlan, planDaySteps } from '.';
 
 const step = (id: string, minutes: number, more: Partial<PlanStep> = {}): PlanStep => ({
@@ -172,7 +172,7 @@ describe('the earliest each step could start', () => {
         turn.value.steps.forEach(({ start }, index) => {
           expect(start).toBeGreaterThanOrEqual(earliest[index] ?? Number.NaN);
         });
-        expect(turn.value.finish).toBeGreaterThanOrEqual(leastFinish(network, earliest));
+        expect(turn.value.finish).toBeGreaterThanOrEqual(makespanBound(network, earliest));
       }),
       { numRuns: 80 },
     );
@@ -225,7 +225,7 @@ describe('the bound and the plan against every plan there is', () => {
           if (turn.value.state === 'none') return;
           const soonest = soonestFinish(asked, turn.value.finish);
           expect(turn.value.finish).toBe(soonest);
-          expect(leastFinish(network, earliestStarts(network))).toBeLessThanOrEqual(soonest);
+          expect(makespanBound(network, earliestStarts(network))).toBeLessThanOrEqual(soonest);
         },
       ),
       { numRuns: 25, seed: 5 },
@@ -254,7 +254,7 @@ describe('seen from its end', () => {
   });
   it('ways to the end are the longest chains that follow, waits among them', () => {
     expect([
-      ...waysToEnd(
+      ...tailsOf(
         networkOf(
           problem([step('a', 10), step('b', 20), step('c', 5)], [lag('a', 'b', 7), lag('a', 'c', 50)]),
         ),

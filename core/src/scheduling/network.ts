@@ -2,7 +2,7 @@ import { CoreError } from '../quantity';
 import type { PlanProblem, Span } from './problem';
 
 /** A lag seen from one of its two steps. */
-export interface Tie {
+export interface LagArc {
   readonly other: number;
   readonly least: number;
   /** Infinity: as long as one likes. */
@@ -38,8 +38,8 @@ export interface Network {
   readonly pinned: Int32Array;
   /** No earlier than this. */
   readonly notBefore: Int32Array;
-  readonly before: readonly (readonly Tie[])[];
-  readonly after: readonly (readonly Tie[])[];
+  readonly before: readonly (readonly LagArc[])[];
+  readonly after: readonly (readonly LagArc[])[];
 }
 
 const AIR = { 'makes dust': 1, 'wants clean air': 2 } as const;
@@ -50,8 +50,8 @@ export function networkOf({ people, tools, fitness, steps, lags, horizon }: Plan
   const spansOf = new Map(fitness.map(({ id, spans }) => [id, timesOf(spans)]));
   const placeAt = numbered(steps.map(({ place }) => place));
   const roomAt = numbered(steps.flatMap(({ room }) => (room === null ? [] : [room])));
-  const before: Tie[][] = steps.map(() => []);
-  const after: Tie[][] = steps.map(() => []);
+  const before: LagArc[][] = steps.map(() => []);
+  const after: LagArc[][] = steps.map(() => []);
   for (const { from, to, least, most } of lags) {
     const [a, b] = [stepAt.get(from) ?? 0, stepAt.get(to) ?? 0];
     before[b]?.push({ other: a, least, most: most ?? Number.POSITIVE_INFINITY });
@@ -154,9 +154,9 @@ export function earliestStarts(network: Network): Float64Array {
 }
 
 /** From the beginning of each step to the end of the longest chain that follows it, by lags alone. */
-export function waysToEnd({ count, minutes, before, after }: Network): Float64Array {
+export function tailsOf({ count, minutes, before, after }: Network): Float64Array {
   const ways = new Float64Array(count);
-  const waits = Int32Array.from(after, (ties) => ties.length);
+  const waits = Int32Array.from(after, (lagArcs) => lagArcs.length);
   const ready = Array.from({ length: count }, (_, step) => step).filter((step) => waits[step] === 0);
   for (let at = 0; at < ready.length; at += 1) {
     const step = ready[at] ?? 0;

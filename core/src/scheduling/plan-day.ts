@@ -1,6 +1,6 @@
-import { type Built, PlanBuilder, firstUnmanned } from './build-plan';
+import { type Built, SerialScheduleGenerator, firstUnmanned } from './serial-schedule-generator';
 import { type Network, earliestStarts, networkOf, refuseCycles } from './network';
-import { leastFinish } from './least-finish';
+import { makespanBound } from './makespan-bound';
 import type { PlanProblem, PlannedStep } from './problem';
 import { refuseProblem } from './refuse-problem';
 import { searchPlan } from './search-plan';
@@ -53,13 +53,13 @@ export function* planDaySteps(
   );
   if (never >= 0) return { state: 'none', stuck: idOf(never), relief: whatWouldGive(problem) };
   const hours = workingHours(problem.people);
-  const least = leastFinish(network, earliest);
+  const least = makespanBound(network, earliest);
   const leastWorkingMinutes = workingMinutes(hours, Math.min(least, network.horizon));
   let known: Built | undefined;
   let plan: DayPlan | undefined;
   /** A pin stands where it is put, also when nobody is left for it: such a plan is none. */
   let unmanned = -1;
-  const search = searchPlan(network, { seed, mostRounds, earliest, leastFinish: least });
+  const search = searchPlan(network, { seed, mostRounds, earliest, makespanBound: least });
   for (let rounds = 1; ; rounds += 1) {
     const { value, done } = search.next();
     if (value !== undefined && value.built !== known) {
@@ -101,7 +101,7 @@ function plannedSteps(
 }
 
 function stuckStep(network: Network, earliest: Float64Array): number {
-  const builder = new PlanBuilder(network);
+  const builder = new SerialScheduleGenerator(network);
   builder.build(earliest, earliest);
   return Math.max(0, builder.stuck);
 }

@@ -1,15 +1,15 @@
 import { seededRandom } from '../quantity';
-import { type Built, PlanBuilder } from './build-plan';
-import { InTurn, type TurnOrder } from './in-turn';
-import { type Network, type Times, mirrored, waysToEnd } from './network';
-import { Reordering } from './reorder';
+import { type Built, SerialScheduleGenerator } from './serial-schedule-generator';
+import { Interleaving, type TurnOrder } from './interleaving';
+import { type Network, type Times, mirrored, tailsOf } from './network';
+import { Annealing } from './annealing';
 
 export interface PlanSearch {
   readonly seed: number;
   readonly mostRounds: number;
   readonly earliest: Float64Array;
   /** Nothing can finish before: reaching it ends the search, once ties are broken for a while. */
-  readonly leastFinish: number;
+  readonly makespanBound: number;
 }
 
 interface Member {
@@ -22,14 +22,14 @@ export interface PlanFound {
   readonly rounds: number;
 }
 
-const FAMILY = 24;
+const POPULATION = 24;
 const MUTATES = 0.04;
-const NUDGES = 0.5;
+const MUTATION_SHARE = 0.5;
 /** How often a child begins with groups of one place in turn. */
 const IN_TURN = 0.2;
 /** Groups in turn in the first orders. */
 const FIRST_IN_TURN = [2, 3] as const;
-const HELD = 0.3;
+const RELEASE_SHARE = 0.3;
 /** A child may be so much worse than the worst before it is pushed together. */
 const SLACK = 1;
 const CHANGES_CREW = 0.05;
@@ -39,7 +39,7 @@ const TIE_ROUNDS = 60;
 /** Rounds of breeding before the first plan is cooled. */
 const BRED = 20;
 /** Changes in the first cooling; each later one is longer. */
-const COOLING = 2500;
+const ANNEALING_ROUNDS = 2500;
 const LONGER = 1.1;
 /**
  * Changes between two rounds of breeding, over the number of steps squared: cooling gets most of the time.
@@ -58,7 +58,7 @@ export function* searchPlan(
   network: Network,
   search: PlanSearch,
 ): Generator<PlanFound | undefined, PlanFound | undefined> {
-  const { mostRounds, leastFinish } = search;
+  const { mostRounds, makespanBound } = search;
   const breeding = new Breeding(network, search);
   let best: Member | undefined;
   let provenAt = Number.POSITIVE_INFINITY;
@@ -71,7 +71,7 @@ export function* searchPlan(
       lastBetter = round;
     }
     if (round - lastBetter > STALE_ROUNDS && round % STALE_ROUNDS === 0) breeding.begin();
-    if (best !== undefined && best.built.finish <= leastFinish && !Number.isFinite(provenAt))
+    if (best !== undefined && best.built.finish <= makespanBound && !Number.isFinite(provenAt))
       provenAt = round + TIE_ROUNDS;
     yield best && { built: best.built, rounds: round + 1 };
   }
@@ -81,15 +81,15 @@ export function* searchPlan(
 /** The family of plans, and how it grows. */
 class Breeding {
   readonly #random: () => number;
-  readonly #builder: PlanBuilder;
-  readonly #back: PlanBuilder;
+  readonly #builder: SerialScheduleGenerator;
+  readonly #back: SerialScheduleGenerator;
   readonly #ranks: readonly Float64Array[];
-  readonly #inTurn: InTurn;
+  readonly #interleaving: Interleaving;
   readonly #firstTurns: readonly TurnOrder[];
-  readonly #cooling: Reordering;
+  readonly #annealing: Annealing;
   readonly #changes: number;
-  #coolingLength = COOLING;
-  #family: Member[] = [];
+  #annealingRounds = ANNEALING_ROUNDS;
+  #population: Member[] = [];
 
   constructor(
     private readonly network: Network,
@@ -97,39 +97,39 @@ class Breeding {
   ) {
     const { earliest, seed } = search;
     this.#random = seededRandom(seed);
-    this.#builder = new PlanBuilder(network);
-    this.#back = new PlanBuilder(mirrored(network));
+    this.#builder = new SerialScheduleGenerator(network);
+    this.#back = new SerialScheduleGenerator(mirrored(network));
     this.#ranks = firstRanks(network, earliest);
-    this.#inTurn = new InTurn(network, earliest);
-    this.#firstTurns = this.#inTurn.isOfUse
-      ? FIRST_IN_TURN.map((atATime) => this.#inTurn.orderOfAll(this.#ranks[0] ?? earliest, atATime))
+    this.#interleaving = new Interleaving(network, earliest);
+    this.#firstTurns = this.#interleaving.isOfUse
+      ? FIRST_IN_TURN.map((atATime) => this.#interleaving.orderOfAll(this.#ranks[0] ?? earliest, atATime))
       : [];
-    this.#cooling = new Reordering(network, earliest, this.#random);
+    this.#annealing = new Annealing(network, earliest, this.#random);
     this.#changes = Math.max(1, Math.min(MOST_CHANGES, Math.round(CHANGES / network.count ** 2)));
   }
 
   get leader(): Member | undefined {
-    return this.#family[0];
+    return this.#population[0];
   }
 
   /** All but the best two leave. */
   begin(): void {
-    this.#family = this.#family.slice(0, 2);
+    this.#population = this.#population.slice(0, 2);
   }
 
   /** One of the family is cooled, and one more order is built: a rule's, one by chance, or a child's. */
   round(round: number, isProven: boolean): void {
     const random = this.#random;
-    if (this.#family.length > 0 && round > BRED && !isProven) this.#cool();
+    if (this.#population.length > 0 && round > BRED && !isProven) this.#anneal();
     const rule = this.#ranks[round >> 1];
     const firstTurn = this.#firstTurns[round - 2 * this.#ranks.length];
     if (rule !== undefined) this.#join(rule, undefined, round % 2 === 0);
-    else if (firstTurn !== undefined) this.#joinInTurn(firstTurn);
-    else if (this.#family.length < FAMILY / 2 || random() < 0.05) {
+    else if (firstTurn !== undefined) this.#joinInterleaved(firstTurn);
+    else if (this.#population.length < POPULATION / 2 || random() < 0.05) {
       const rank = this.#ranks[Math.floor(random() * this.#ranks.length)];
-      this.#join(noisy(rank ?? new Float64Array(this.network.count), random));
-    } else if (this.#inTurn.isOfUse && random() < IN_TURN)
-      this.#joinInTurn(this.#inTurn.order(pick(this.#family, random).built.starts, random));
+      this.#join(randomisedRule(rank ?? new Float64Array(this.network.count), random));
+    } else if (this.#interleaving.isOfUse && random() < IN_TURN)
+      this.#joinInterleaved(this.#interleaving.order(pick(this.#population, random).built.starts, random));
     else this.#breed();
   }
 
@@ -137,12 +137,12 @@ class Breeding {
     const { network } = this;
     const { earliest } = this.search;
     const random = this.#random;
-    const [mother, father] = [pick(this.#family, random), pick(this.#family, random)];
+    const [mother, father] = [pick(this.#population, random), pick(this.#population, random)];
     this.#join(
-      random() < NUDGES ? nudged(network, mother, random) : child(mother, father, random),
+      random() < MUTATION_SHARE ? mutation(network, mother, random) : crossover(mother, father, random),
       random() < 0.5 ? undefined : crewsOf(network, mother, father, random),
       random() < 0.2,
-      random() < HELD ? held(network, mother, earliest, random) : earliest,
+      random() < RELEASE_SHARE ? perturbedReleases(network, mother, earliest, random) : earliest,
     );
   }
 
@@ -152,12 +152,12 @@ class Breeding {
     isGlued = true,
     floors: ArrayLike<number> = this.search.earliest,
   ): void {
-    const worst = this.#family.length < FAMILY ? undefined : this.#family.at(-1);
-    const { earliest, leastFinish } = this.search;
+    const worst = this.#population.length < POPULATION ? undefined : this.#population.at(-1);
+    const { earliest, makespanBound } = this.search;
     const most =
       worst === undefined
         ? Number.POSITIVE_INFINITY
-        : worst.built.finish + SLACK * (worst.built.finish - leastFinish);
+        : worst.built.finish + SLACK * (worst.built.finish - makespanBound);
     const first = this.#builder.build(rank, floors, {
       ...(wished === undefined ? {} : { wished }),
       isGlued,
@@ -167,25 +167,25 @@ class Breeding {
     if (built !== undefined) this.#adopt(built);
   }
 
-  #joinInTurn({ rank, floors }: TurnOrder): void {
+  #joinInterleaved({ rank, floors }: TurnOrder): void {
     this.#join(rank, undefined, false, floors);
   }
 
   #adopt(built: Built): void {
     const member = { built, cost: costOf(this.network, built) };
-    if (this.#family.some(({ cost }) => cost === member.cost)) return;
-    this.#family.push(member);
-    this.#family.sort((a, b) => a.cost - b.cost);
-    this.#family.length = Math.min(this.#family.length, FAMILY);
+    if (this.#population.some(({ cost }) => cost === member.cost)) return;
+    this.#population.push(member);
+    this.#population.sort((a, b) => a.cost - b.cost);
+    this.#population.length = Math.min(this.#population.length, POPULATION);
   }
 
-  #cool(): void {
-    if (this.#cooling.isDone) {
-      this.#cooling.begin(pick(this.#family, this.#random).built, this.#coolingLength);
-      this.#coolingLength *= LONGER;
+  #anneal(): void {
+    if (this.#annealing.isDone) {
+      this.#annealing.begin(pick(this.#population, this.#random).built, this.#annealingRounds);
+      this.#annealingRounds *= LONGER;
     }
-    this.#cooling.run(this.#changes);
-    if (this.#cooling.isDone && this.#cooling.best !== undefined) this.#adopt(this.#cooling.best);
+    this.#annealing.run(this.#changes);
+    if (this.#annealing.isDone && this.#annealing.best !== undefined) this.#adopt(this.#annealing.best);
   }
 }
 
@@ -194,8 +194,8 @@ class Breeding {
  */
 function justified(
   network: Network,
-  builder: PlanBuilder,
-  back: PlanBuilder,
+  builder: SerialScheduleGenerator,
+  back: SerialScheduleGenerator,
   built: Built | undefined,
   earliest: Float64Array,
   isGlued: boolean,
@@ -246,7 +246,7 @@ function costOf({ hours, place, minutes }: Network, { starts, people, finish }: 
  */
 function firstRanks(network: Network, earliest: Float64Array): readonly Float64Array[] {
   const { count, minutes, crew, after, open, horizon } = network;
-  const tails = waysToEnd(network);
+  const tails = tailsOf(network);
   const follow = new Float64Array(count);
   const order = Array.from({ length: count }, (_, step) => step).sort(
     (a, b) => (tails[a] ?? 0) - (tails[b] ?? 0),
@@ -282,7 +282,7 @@ function openMinutes({ from, to }: Times, length: number): number {
   return sum;
 }
 
-function noisy(rank: Float64Array, random: () => number): Float64Array {
+function randomisedRule(rank: Float64Array, random: () => number): Float64Array {
   let [low, high] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
   for (const own of rank) {
     low = Math.min(low, own);
@@ -293,13 +293,13 @@ function noisy(rank: Float64Array, random: () => number): Float64Array {
 }
 
 /** The better of two taken by chance. */
-function pick(family: readonly Member[], random: () => number): Member {
-  const [a, b] = [Math.floor(random() * family.length), Math.floor(random() * family.length)];
-  return family[Math.min(a, b)] as Member;
+function pick(population: readonly Member[], random: () => number): Member {
+  const [a, b] = [Math.floor(random() * population.length), Math.floor(random() * population.length)];
+  return population[Math.min(a, b)] as Member;
 }
 
 /** A few steps that others may not follow late are held back: it may pay to begin a chain late. */
-function held(
+function perturbedReleases(
   { after, count }: Network,
   { built }: Member,
   earliest: Float64Array,
@@ -320,7 +320,7 @@ function held(
 }
 
 /** A few steps of a parent's order moved earlier or later. */
-function nudged({ count }: Network, { built }: Member, random: () => number): Float64Array {
+function mutation({ count }: Network, { built }: Member, random: () => number): Float64Array {
   const rank = Float64Array.from(built.starts);
   const reach = 20 * 10 ** random();
   for (let moved = 1 + Math.floor(random() * 5); moved > 0; moved -= 1) {
@@ -330,7 +330,7 @@ function nudged({ count }: Network, { built }: Member, random: () => number): Fl
   return rank;
 }
 
-function child(mother: Member, father: Member, random: () => number): Float64Array {
+function crossover(mother: Member, father: Member, random: () => number): Float64Array {
   const byStart = ({ built }: Member): number[] =>
     Array.from(built.starts.keys()).sort((a, b) => (built.starts[a] ?? 0) - (built.starts[b] ?? 0));
   const [from, to] = [byStart(mother), byStart(father)];

@@ -1,5 +1,5 @@
-import { PlanBuilder, firstUnmanned } from './build-plan';
-import { earliestStarts, networkOf, waysToEnd } from './network';
+import { SerialScheduleGenerator, firstUnmanned } from './serial-schedule-generator';
+import { earliestStarts, networkOf, tailsOf } from './network';
 import type { PlanProblem, Span } from './problem';
 
 /** One thing that, if it were otherwise, would make a plan possible. */
@@ -130,8 +130,8 @@ function hasPlan(problem: PlanProblem): boolean {
   const earliest = earliestStarts(network);
   if (earliest.some((start, step) => !(start + (network.minutes[step] ?? 0) <= network.horizon)))
     return false;
-  const builder = new PlanBuilder(network);
-  const ways = waysToEnd(network);
+  const builder = new SerialScheduleGenerator(network);
+  const ways = tailsOf(network);
   return [earliest, ways.map((way) => -way), earliest.map((start, step) => start - (ways[step] ?? 0))].some(
     (rank) =>
       [true, false].some((isGlued) => {

@@ -9,9 +9,9 @@ export function isBetterPlan(
   plan: CutOrderPlan,
   than: CutOrderPlan,
 ): boolean {
-  const worth = ({ uses, cost }: CutOrderPlan): number =>
+  const dualPrice = ({ uses, cost }: CutOrderPlan): number =>
     objective === 'length' ? uses.reduce((sum, { used_mm }) => sum + used_mm, 0) : cost.value;
   return plan.notLaid.length === than.notLaid.length
-    ? worth(plan) < worth(than)
+    ? dualPrice(plan) < dualPrice(than)
     : plan.notLaid.length < than.notLaid.length;
 }

@@ -1,29 +1,29 @@
 import {
-  type Band,
-  type LaidBand,
-  partedBands,
-  placeBands,
-  type StripProblem,
+  type Strip,
+  type LaidStrip,
+  partedStrips,
+  placeStrips,
+  type PackingProblem,
   placeBlocks,
-  type FreeLayout,
+  type SkylineLayout,
   type PlacedPiece,
 } from '../../packing';
 import { toTenth } from '../../quantity';
 import type { CutOrder, PinnedPiece, StockUse } from './cut-order';
 import { BOUNDLESS, NO_PROBLEM } from './missing-film';
-import type { PlacedSpace } from './order-spaces';
+import type { PlacedSegment } from './order-segments';
 
 /**
  * What lies where on each roll and offcut, pinned pieces among it.
- * @param freed layouts for a plotter instead of bands, by space
+ * @param freed layouts for a plotter instead of strips, by segment
  */
 export function usesOf(
   order: CutOrder,
-  spaces: readonly PlacedSpace[],
-  laid: readonly LaidBand[],
-  freed: ReadonlyMap<number, FreeLayout>,
+  segments: readonly PlacedSegment[],
+  laid: readonly LaidStrip[],
+  freed: ReadonlyMap<number, SkylineLayout>,
 ): readonly StockUse[] {
-  const takeId = idsByGroup(order, spaces[0]?.problem ?? NO_PROBLEM);
+  const takeId = idsByGroup(order, segments[0]?.problem ?? NO_PROBLEM);
   const placedOn = new Map<string, PlacedPiece[][]>();
   const put = (stockId: string, pieces: readonly PlacedPiece[], copy = 0): void => {
     const copies = placedOn.get(stockId) ?? [];
@@ -31,14 +31,14 @@ export function usesOf(
     placedOn.set(stockId, copies);
   };
   for (const pin of order.pinned) put(pin.stockId, pinnedPiece(order, pin), pin.copy);
-  spaces.forEach((space, index) => {
-    const bands = laid.filter((own) => own.space === index).map(({ band }) => band);
-    if (bands.length === 0) return;
-    placedIn(order, space, bands, freed.get(index), takeId).forEach((placed, copy) => {
+  segments.forEach((segment, index) => {
+    const strips = laid.filter((own) => own.segment === index).map(({ strip }) => strip);
+    if (strips.length === 0) return;
+    placedIn(order, segment, strips, freed.get(index), takeId).forEach((placed, copy) => {
       put(
-        space.stock.id,
-        placed.map((piece) => shrunk(piece, space.x_mm, order)),
-        space.copy + copy,
+        segment.stock.id,
+        placed.map((piece) => shrunk(piece, segment.x_mm, order)),
+        segment.copy + copy,
       );
     });
   });
@@ -70,29 +70,29 @@ function pinnedPiece(
   ];
 }
 
-/** What lies where in a space, roll by roll: a space without end is as many rolls as it takes. */
+/** What lies where in a segment, roll by roll: a segment without end is as many rolls as it takes. */
 function placedIn(
   order: CutOrder,
-  space: PlacedSpace,
-  bands: readonly Band[],
-  free: FreeLayout | undefined,
+  segment: PlacedSegment,
+  strips: readonly Strip[],
+  free: SkylineLayout | undefined,
   takeId: ReturnType<typeof idsByGroup>,
 ): readonly (readonly PlacedPiece[])[] {
-  const { problem, from_mm } = space;
-  const take = (kind: number): string => takeId(kind, space.lot);
-  const width_mm = space.width_mm + order.gap_mm;
+  const { problem, from_mm } = segment;
+  const take = (itemType: number): string => takeId(itemType, segment.lot);
+  const width_mm = segment.width_mm + order.gap_mm;
   const roll =
-    space.most === Number.POSITIVE_INFINITY && space.stock.length_mm < BOUNDLESS
-      ? Math.floor((space.stock.length_mm - from_mm + order.gap_mm) / problem.alongStep_mm)
+    segment.most === Number.POSITIVE_INFINITY && segment.stock.length_mm < BOUNDLESS
+      ? Math.floor((segment.stock.length_mm - from_mm + order.gap_mm) / problem.alongStep_mm)
       : Number.POSITIVE_INFINITY;
   if (free !== undefined && free.blocks.every(({ along }) => along <= roll))
     return onRolls(free.blocks, roll).map((blocks) => placeBlocks(problem, blocks, width_mm, take, from_mm));
-  return onRolls(Number.isFinite(roll) ? partedBands(bands) : bands, roll).map((own) =>
-    placeBands(problem, own, width_mm, take, from_mm, space.sides),
+  return onRolls(Number.isFinite(roll) ? partedStrips(strips) : strips, roll).map((own) =>
+    placeStrips(problem, own, width_mm, take, from_mm, segment.sides),
   );
 }
 
-/** Bands on as few rolls of this length as first-fit, longest first, needs. */
+/** Strips on as few rolls of this length as first-fit, longest first, needs. */
 function onRolls<Item extends { readonly along: number }>(
   items: readonly Item[],
   most: number,
@@ -133,14 +133,17 @@ export function levelled(placed: PlacedPiece[]): readonly PlacedPiece[] {
 }
 
 /** Hands out pieces of one kind so that those of one façade go to one lot. */
-function idsByGroup({ pieces }: CutOrder, { kinds }: StripProblem): (kind: number, lot: number) => string {
+function idsByGroup(
+  { pieces }: CutOrder,
+  { itemTypes }: PackingProblem,
+): (itemType: number, lot: number) => string {
   const groupOf = new Map(pieces.map(({ id, group }) => [id, group]));
-  const left = kinds.map(({ ids }) =>
+  const left = itemTypes.map(({ ids }) =>
     [...ids].sort((a, b) => (groupOf.get(a) ?? '').localeCompare(groupOf.get(b) ?? '')),
   );
   const lotOf = new Map<string, number>();
-  return (kind, lot) => {
-    const ids = left[kind] ?? [];
+  return (itemType, lot) => {
+    const ids = left[itemType] ?? [];
     const at = Math.max(
       0,
       ids.findIndex((id) => lotOf.get(groupOf.get(id) ?? '') === lot),

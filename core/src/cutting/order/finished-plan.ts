@@ -1,22 +1,22 @@
-import { ANY_STAGES, type Band, type LaidBand } from '../../packing';
+import { ANY_STAGES, type Strip, type LaidStrip } from '../../packing';
 import { cutsFor } from '../instructions';
 import type { CutOrder, CutOrderPlan, StockUse } from './cut-order';
-import { splitGroups } from './lots-apart';
+import { splitGroups } from './lot-split-penalty';
 import { MISSING } from './missing-film';
 import { type CutSums, keptOf, moneyOf } from './order-money';
-import type { PlacedSpace } from './order-spaces';
+import type { PlacedSegment } from './order-segments';
 
 /**
  * A plan with its money.
- * @param laid bands that are cut by hand
+ * @param laid strips that are cut by hand
  * @param tooWide pieces wider than any film
  * @param filmBound no film for all of it costs less
  */
 export function finishedPlan(
   order: CutOrder,
-  spaces: readonly PlacedSpace[],
+  segments: readonly PlacedSegment[],
   uses: readonly StockUse[],
-  laid: readonly LaidBand[],
+  laid: readonly LaidStrip[],
   tooWide: readonly string[],
   filmBound: number,
   stopped: CutOrderPlan['stopped'],
@@ -26,24 +26,24 @@ export function finishedPlan(
   return {
     uses,
     notLaid,
-    ...moneyOf(order, uses, cutsMade(order, spaces, uses, laid), notLaid.length > 0 ? 0 : filmBound),
+    ...moneyOf(order, uses, cutsMade(order, segments, uses, laid), notLaid.length > 0 ? 0 : filmBound),
     splitGroups: splitGroups(order, uses),
     stopped: notLaid.length > 0 ? 'infeasible' : stopped,
   };
 }
 
-/** How many cuts a person makes, and what the offcuts beside the bands are worth. */
+/** How many cuts a person makes, and what the offcuts beside the strips are worth. */
 function cutsMade(
   order: CutOrder,
-  spaces: readonly PlacedSpace[],
+  segments: readonly PlacedSegment[],
   uses: readonly StockUse[],
-  laid: readonly LaidBand[],
+  laid: readonly LaidStrip[],
 ): CutSums {
   if (order.mode === 'by plotter') return { crossCuts: uses.length, slits: 0, kept: 0 };
-  const real = laid.filter(({ space }) => spaces[space]?.stock.id !== MISSING);
-  const kept = real.reduce((sum, { space, band }) => {
-    const own = spaces[space];
-    return sum + (own === undefined || own.mostColumns === 1 ? 0 : keptOf(own, band, order.rates));
+  const real = laid.filter(({ segment }) => segments[segment]?.stock.id !== MISSING);
+  const kept = real.reduce((sum, { segment, strip }) => {
+    const own = segments[segment];
+    return sum + (own === undefined || own.mostStacks === 1 ? 0 : keptOf(own, strip, order.rates));
   }, 0);
   const inAnyStages =
     order.stages === ANY_STAGES
@@ -59,7 +59,7 @@ function cutsMade(
   if (inAnyStages.length === 0)
     return {
       crossCuts: real.length,
-      slits: real.reduce((sum, { band }: { readonly band: Band }) => sum + band.columns.length, 0),
+      slits: real.reduce((sum, { strip }: { readonly strip: Strip }) => sum + strip.stacks.length, 0),
       kept,
     };
   return {

@@ -1,16 +1,16 @@
 import {
-  barDemands,
-  type BarStock,
+  itemDemands,
+  type PatternStock,
   type LeastCost,
   leastCost,
   leastCostSteps,
   OffcutFills,
-  type StripProblem,
+  type PackingProblem,
   shortestOfAnyCuts,
 } from '../../packing';
 import type { CutOrder, OrderPiece } from './cut-order';
 import { BOUNDLESS, MISSING, NO_PROBLEM } from './missing-film';
-import type { PlacedSpace } from './order-spaces';
+import type { PlacedSegment } from './order-segments';
 
 /** So many pieces can always be taken apart by straight cuts, however they lie. */
 const ALWAYS_CUTTABLE = 4;
@@ -25,16 +25,16 @@ const [MOST_TRIED, MOST_TRIED_IN_ALL] = [1000, 6000];
  * What no plan of an order can cost less than: by slices, and by area where the programme of slices was given
  * up before its end. On one roll without end in whole steps.
  */
-export function leastFilm(spaces: readonly PlacedSpace[]): LeastCost | undefined {
-  const bySlices = leastCost(spaces.map(barStock), demandsOf(spaces));
+export function leastFilm(segments: readonly PlacedSegment[]): LeastCost | undefined {
+  const bySlices = leastCost(segments.map(patternStock), demandsOf(segments));
   if (bySlices === undefined) return undefined;
   const bound = Math.max(
     bySlices.bound,
-    Math.min(...spaces.map(({ problem, cost }) => (problem.area * cost) / problem.width)),
+    Math.min(...segments.map(({ problem, cost }) => (problem.area * cost) / problem.width)),
   );
-  const [lone] = spaces;
+  const [lone] = segments;
   const isInSteps =
-    spaces.length === 1 && lone !== undefined && lone.most === Number.POSITIVE_INFINITY && lone.cost > 0;
+    segments.length === 1 && lone !== undefined && lone.most === Number.POSITIVE_INFINITY && lone.cost > 0;
   return { ...bySlices, bound: isInSteps ? Math.ceil(bound / lone.cost - WHOLE_STEP) * lone.cost : bound };
 }
 
@@ -44,16 +44,16 @@ export function leastFilm(spaces: readonly PlacedSpace[]): LeastCost | undefined
  * @param isCuttable only what straight cuts take apart
  */
 export function* leastFilmOffcutsWhole(
-  spaces: readonly PlacedSpace[],
+  segments: readonly PlacedSegment[],
   isCuttable: boolean,
 ): Generator<number, void> {
-  const demands = demandsOf(spaces);
-  const isWhole = ({ most, fixed, cost }: PlacedSpace): boolean =>
+  const demands = demandsOf(segments);
+  const isWhole = ({ most, fixed, cost }: PlacedSegment): boolean =>
     fixed > 0 && Number.isFinite(most) && cost === 0;
-  const mostTried = Math.min(MOST_TRIED, MOST_TRIED_IN_ALL / spaces.filter(isWhole).length);
-  const stocks = spaces.map((space): BarStock => {
-    const { problem, most, fixed } = space;
-    if (!isWhole(space)) return barStock(space);
+  const mostTried = Math.min(MOST_TRIED, MOST_TRIED_IN_ALL / segments.filter(isWhole).length);
+  const stocks = segments.map((segment): PatternStock => {
+    const { problem, most, fixed } = segment;
+    if (!isWhole(segment)) return patternStock(segment);
     return {
       width: problem.width,
       most,
@@ -114,11 +114,11 @@ function areaOf(outline: NonNullable<OrderPiece['outline']>): number {
  */
 export function lessLastGaps(
   bound: number,
-  spaces: readonly PlacedSpace[],
+  segments: readonly PlacedSegment[],
   { gap_mm, endWaste_mm }: CutOrder,
 ): number {
   const saved_mm = Math.max(0, gap_mm - endWaste_mm);
-  const real = spaces.filter(({ stock }) => stock.id !== MISSING);
+  const real = segments.filter(({ stock }) => stock.id !== MISSING);
   const shortest_mm = real.reduce(
     (least, { stock }) => (stock.what === 'to order' ? Math.min(least, stock.length_mm) : least),
     Number.POSITIVE_INFINITY,
@@ -130,7 +130,7 @@ export function lessLastGaps(
   );
 }
 
-function barStock({ problem, most, cost, fixed }: PlacedSpace): BarStock {
+function patternStock({ problem, most, cost, fixed }: PlacedSegment): PatternStock {
   return {
     width: problem.width,
     cost: cost + (Number.isFinite(most) && most > 0 ? fixed / most : 0),
@@ -138,27 +138,31 @@ function barStock({ problem, most, cost, fixed }: PlacedSpace): BarStock {
   };
 }
 
-function demandsOf(spaces: readonly PlacedSpace[]): ReturnType<typeof barDemands> {
-  return barDemands(
-    spaces[0]?.problem ?? NO_PROBLEM,
-    spaces.reduce((most, { problem }) => Math.max(most, problem.width), 0),
+function demandsOf(segments: readonly PlacedSegment[]): ReturnType<typeof itemDemands> {
+  return itemDemands(
+    segments[0]?.problem ?? NO_PROBLEM,
+    segments.reduce((most, { problem }) => Math.max(most, problem.width), 0),
   );
 }
 
 /** Whether so many of each kind may lie on film so long; by slices alone where they are many. */
 function mayLieOn(
-  problem: StripProblem,
+  problem: PackingProblem,
   length: number,
   counts: ArrayLike<number>,
   isCuttable: boolean,
 ): boolean {
-  const kinds = problem.kinds.map((kind, at) => ({ ...kind, quantity: counts[at] ?? 0, wantsEdge: false }));
-  const many = kinds.reduce((sum, { quantity }) => sum + quantity, 0);
+  const itemTypes = problem.itemTypes.map((itemType, at) => ({
+    ...itemType,
+    quantity: counts[at] ?? 0,
+    wantsEdge: false,
+  }));
+  const many = itemTypes.reduce((sum, { quantity }) => sum + quantity, 0);
   if (many <= (isCuttable ? MOST_EXACT : ALWAYS_CUTTABLE))
-    return shortestOfAnyCuts({ ...problem, kinds }, length) !== undefined;
-  const bars = leastCost(
+    return shortestOfAnyCuts({ ...problem, itemTypes }, length) !== undefined;
+  const patterns = leastCost(
     [{ width: problem.width, cost: 1, most: length + 1 }],
-    barDemands({ ...problem, kinds: kinds.filter(({ quantity }) => quantity > 0) }, problem.width),
+    itemDemands({ ...problem, itemTypes: itemTypes.filter(({ quantity }) => quantity > 0) }, problem.width),
   );
-  return bars === undefined || bars.bound <= length * (1 + 1e-9);
+  return patterns === undefined || patterns.bound <= length * (1 + 1e-9);
 }

@@ -66,7 +66,7 @@ describe('is an order of thousands of pieces answered as soon as it is asked?', 
       expect(first.filmBound.value).toBeLessThanOrEqual(first.film.value);
     },
   );
-  it('while bands are chosen with care it rests after each, and what it gives is never dearer than before', () => {
+  it('while strips are chosen with care it rests after each, and what it gives is never dearer than before', () => {
     const steps = planOrderSteps(large(620), { seed: 1, mostRounds: 1 });
     const costs: number[] = [];
     for (let step = steps.next(); step.done !== true && costs.length < 400; step = steps.next())

@@ -1,4 +1,4 @@
-import type { StripProblem } from '../../packing';
+import type { PackingProblem } from '../../packing';
 import type { CutOrder } from './cut-order';
 
 /** Stands in for film that is not there. */
@@ -10,10 +10,10 @@ export const MISSING = 'missing film';
 export const MISSING_TIMES = 60;
 /** Longer than any roll, mm. */
 export const BOUNDLESS = 1e12;
-export const NO_PROBLEM: StripProblem = {
+export const NO_PROBLEM: PackingProblem = {
   width: 1,
-  kinds: [],
-  lies: [],
+  itemTypes: [],
+  orientations: [],
   area: 0,
   longest: 0,
   alongStep_mm: 1,

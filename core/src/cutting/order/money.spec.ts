@@ -10,10 +10,10 @@ import {
 } from '..';
 import { runThrough } from '../../packing';
 import { usesOf } from './film-uses';
-import { splitPenalty } from './lots-apart';
+import { splitPenalty } from './lot-split-penalty';
 import { BOUNDLESS, MISSING, missingFilm } from './missing-film';
 import { MONEY_FORMULAS, extraOf, keptOf } from './order-money';
-import { orderSpaces } from './order-spaces';
+import { orderSegments } from './order-segments';
 
 const RATES = {
   perCrossCut: 1,
@@ -145,28 +145,28 @@ describe('what does a plan cost?', () => {
 
 describe('what is worth keeping?', () => {
   const order = orderOf([film('a', 1524, 9000)], [piece('p', 600, 1000)]);
-  const [space] = orderSpaces(order);
-  const lie = space?.problem.lies[0];
-  if (space === undefined || lie === undefined) throw new Error('one film, one piece');
-  const band = {
-    along: lie.along,
-    columns: [{ across: lie.across, pieces: [lie] }],
-    filled: lie.across * lie.along,
+  const [segment] = orderSegments(order);
+  const orientation = segment?.problem.orientations[0];
+  if (segment === undefined || orientation === undefined) throw new Error('one film, one piece');
+  const strip = {
+    along: orientation.along,
+    stacks: [{ across: orientation.across, pieces: [orientation] }],
+    filled: orientation.across * orientation.along,
   };
-  it('the rest beside the last column, from the size on that the rates say, at its share', () => {
-    expect(keptOf(space, band, RATES)).toBeCloseTo(0.3 * 15.24 * (924 / 1524), 9);
-    expect(keptOf(space, band, { ...RATES, keepWidth_mm: 925 })).toBe(0);
-    expect(keptOf(space, band, { ...RATES, keepLength_mm: 1001 })).toBe(0);
+  it('the rest beside the last stack, from the size on that the rates say, at its share', () => {
+    expect(keptOf(segment, strip, RATES)).toBeCloseTo(0.3 * 15.24 * (924 / 1524), 9);
+    expect(keptOf(segment, strip, { ...RATES, keepWidth_mm: 925 })).toBe(0);
+    expect(keptOf(segment, strip, { ...RATES, keepLength_mm: 1001 })).toBe(0);
   });
-  it('a band costs its cuts less what is kept; nothing when only length counts, or a plotter cuts', () => {
-    expect(extraOf(order)(space, band)).toBeCloseTo(1 + 0.5 + 0.2 - keptOf(space, band, RATES), 9);
-    expect(extraOf({ ...order, objective: 'length' })(space, band)).toBe(0);
-    expect(extraOf({ ...order, mode: 'by plotter' })(space, band)).toBe(0);
+  it('a strip costs its cuts less what is kept; nothing when only length counts, or a plotter cuts', () => {
+    expect(extraOf(order)(segment, strip)).toBeCloseTo(1 + 0.5 + 0.2 - keptOf(segment, strip, RATES), 9);
+    expect(extraOf({ ...order, objective: 'length' })(segment, strip)).toBe(0);
+    expect(extraOf({ ...order, mode: 'by plotter' })(segment, strip)).toBe(0);
   });
 });
 
 describe('is a façade kept together?', () => {
-  const spaces = orderSpaces(
+  const segments = orderSegments(
     orderOf(
       [film('a', 1524, 9000, { lot: 'L1' }), film('b', 1524, 9000, { lot: 'L2' })],
       ['p', 'q', 'r'].map((id, index) =>
@@ -181,29 +181,33 @@ describe('is a façade kept together?', () => {
     ),
   );
   const laidOn = (...where: readonly number[]) =>
-    where.map((space, kind) => {
-      const lie = spaces[0]?.problem.lies.find((own) => own.kind === kind);
-      if (lie === undefined) throw new Error('three kinds');
+    where.map((segment, itemType) => {
+      const orientation = segments[0]?.problem.orientations.find((own) => own.itemType === itemType);
+      if (orientation === undefined) throw new Error('three kinds');
       return {
-        space,
-        band: { along: lie.along, columns: [{ across: lie.across, pieces: [lie] }], filled: 0 },
+        segment,
+        strip: {
+          along: orientation.along,
+          stacks: [{ across: orientation.across, pieces: [orientation] }],
+          filled: 0,
+        },
       };
     });
   it('each lot too many of one façade costs, façades apart do not', () => {
-    const penalty = splitPenalty(order, spaces);
+    const penalty = splitPenalty(order, segments);
     expect(
       [laidOn(0, 0, 0), laidOn(0, 0, 1), laidOn(0, 1, 0), laidOn(0, 1, 1)].map((laid) => penalty?.(laid)),
     ).toEqual([0, 0, 15, 15]);
   });
   it('nothing where the rate is nothing, no piece is of a façade, or all film is of one lot', () => {
-    expect(splitPenalty({ ...order, rates: { ...RATES, perSplitGroup: 0 } }, spaces)).toBeUndefined();
+    expect(splitPenalty({ ...order, rates: { ...RATES, perSplitGroup: 0 } }, segments)).toBeUndefined();
     expect(
-      splitPenalty({ ...order, pieces: order.pieces.map((own) => ({ ...own, group: '' })) }, spaces),
+      splitPenalty({ ...order, pieces: order.pieces.map((own) => ({ ...own, group: '' })) }, segments),
     ).toBeUndefined();
     expect(
       splitPenalty(
         order,
-        spaces.map((own) => ({ ...own, lot: 0 })),
+        segments.map((own) => ({ ...own, lot: 0 })),
       ),
     ).toBeUndefined();
   });
@@ -243,7 +247,7 @@ describe('what lies where', () => {
       [piece('p', 600, 1000, { mayTurn90: true }), piece('q', 300, 200)],
       { pinned: [{ id: 'p', stockId: 'a', x_mm: 20, y_mm: 30, turned: true }] },
     );
-    const [use] = usesOf(order, orderSpaces(order), [], new Map());
+    const [use] = usesOf(order, orderSegments(order), [], new Map());
     expect(use?.placed).toEqual([
       { id: 'p', x_mm: 20, y_mm: 30, across_mm: 1000, along_mm: 600, turned: true, level: 0 },
     ]);

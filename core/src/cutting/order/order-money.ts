@@ -1,7 +1,7 @@
 import { type Formula, GEOMETRY, type Reasoned, type Source, type Step, applyFormula } from '../../quantity';
-import type { Band, BandExtra } from '../../packing';
+import type { Strip, StripExtra } from '../../packing';
 import type { CutOrder, CutOrderPlan, CuttingRates, StockUse } from './cut-order';
-import type { PlacedSpace } from './order-spaces';
+import type { PlacedSegment } from './order-segments';
 
 const RATE: Source = { kind: 'our guess', text: 'rates of this workshop; a guess until measured' };
 
@@ -81,29 +81,29 @@ interface CostInputs {
   readonly kept: number;
 }
 
-/** What the rest beside the last column of a band is worth when it is large enough to keep. */
+/** What the rest beside the last stack of a strip is worth when it is large enough to keep. */
 export function keptOf(
-  space: PlacedSpace,
-  { along, columns }: Band,
+  segment: PlacedSegment,
+  { along, stacks }: Strip,
   { keepWidth_mm, keepLength_mm, keepShare }: CuttingRates,
 ): number {
-  const { acrossStep_mm, alongStep_mm } = space.problem;
+  const { acrossStep_mm, alongStep_mm } = segment.problem;
   /** The roll's own width: in steps as coarse as the pieces allow it is rounded down. */
-  const rest_mm = space.width_mm - columns.reduce((sum, { across }) => sum + across, 0) * acrossStep_mm;
+  const rest_mm = segment.width_mm - stacks.reduce((sum, { across }) => sum + across, 0) * acrossStep_mm;
   const along_mm = along * alongStep_mm;
   if (rest_mm < keepWidth_mm || along_mm < keepLength_mm) return 0;
-  return keepShare * (space.stock.perMetre / 1000) * along_mm * (rest_mm / space.stock.width_mm);
+  return keepShare * (segment.stock.perMetre / 1000) * along_mm * (rest_mm / segment.stock.width_mm);
 }
 
-/** What a band costs beside its film. */
-export function extraOf(order: CutOrder): BandExtra {
+/** What a strip costs beside its film. */
+export function extraOf(order: CutOrder): StripExtra {
   const { perCrossCut, perSlit, perPiece } = order.rates;
   if (order.mode === 'by plotter' || order.objective === 'length') return () => 0;
-  return (space, band) =>
+  return (segment, strip) =>
     perCrossCut +
-    band.columns.length * perSlit +
-    perPiece * band.columns.reduce((sum, { pieces }) => sum + pieces.length, 0) -
-    keptOf(space as PlacedSpace, band, order.rates);
+    strip.stacks.length * perSlit +
+    perPiece * strip.stacks.reduce((sum, { pieces }) => sum + pieces.length, 0) -
+    keptOf(segment as PlacedSegment, strip, order.rates);
 }
 
 /** Cuts made, and what is kept is worth. */

@@ -607,7 +607,7 @@ describe('do the cuts of the sheet free every piece?', () => {
       { numRuns: 30 },
     );
   });
-  it('two columns of two pieces: the sheet, two slits, the pieces, in that order', () => {
+  it('two stacks of two pieces: the sheet, two slits, the pieces, in that order', () => {
     const at = (id: string, x_mm: number, y_mm: number, across_mm: number, along_mm: number) => ({
       id,
       x_mm,

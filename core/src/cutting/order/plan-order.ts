@@ -1,8 +1,14 @@
-import { ANY_STAGES, type SpaceResult, searchSpaces, type LaidBand, type FreeLayout } from '../../packing';
+import {
+  ANY_STAGES,
+  type SegmentResult,
+  searchSegments,
+  type LaidStrip,
+  type SkylineLayout,
+} from '../../packing';
 import type { CutOrder, CutOrderPlan, OrderPiece, StockUse } from './cut-order';
 import { levelled, usesOf } from './film-uses';
 import { finishedPlan } from './finished-plan';
-import { freeSearches } from './free-on-rolls';
+import { skylineSearches } from './skyline-on-rolls';
 import {
   leastFilm,
   leastFilmByArea,
@@ -10,10 +16,10 @@ import {
   leastFilmOffcutsWhole,
   lessLastGaps,
 } from './least-film';
-import { splitPenalty } from './lots-apart';
+import { splitPenalty } from './lot-split-penalty';
 import { MISSING, missingFilm } from './missing-film';
 import { extraOf, withFilmBound, withLowerBound } from './order-money';
-import { type PlacedSpace, orderSpaces } from './order-spaces';
+import { type PlacedSegment, orderSegments } from './order-segments';
 import { pairOutlines } from './pair-outlines';
 import { blockDrops } from './pattern-blocks';
 import { refuseOrder } from './refuse-order';
@@ -37,7 +43,7 @@ const NEAR = 1e-6;
  * where. Pinned pieces stay. Any-time, as `layOutByHandSteps`; pieces there is no film for are named, never
  * left out silently.
  * @throws CoreError as `refuseOrder`
- * @source own: one search over bands on all films, led by the prices of the bar relaxation
+ * @source own: one search over strips on all films, led by the prices of the bar relaxation
  */
 export function* planOrderSteps(order: CutOrder, limits: OrderLimits): Generator<CutOrderPlan, CutOrderPlan> {
   refuseOrder(order);
@@ -87,41 +93,41 @@ function* planSteps(order: CutOrder, limits: OrderLimits): Generator<CutOrderPla
     across_mm <= widest || (mayTurn90 && along_mm <= widest);
   const tooWide = order.pieces.filter((piece) => !fits(piece)).map(({ id }) => id);
   const laidOrder = tooWide.length === 0 ? order : { ...order, pieces: order.pieces.filter(fits) };
-  const spaces = orderSpaces({ ...laidOrder, stocks: [...laidOrder.stocks, missingFilm(order)] });
-  if ((spaces[0]?.problem.kinds ?? []).length === 0 || widest === 0) {
-    const pinned = usesOf(laidOrder, spaces, [], new Map());
-    return finishedPlan(laidOrder, spaces, pinned, [], tooWide, 0, 'optimal');
+  const segments = orderSegments({ ...laidOrder, stocks: [...laidOrder.stocks, missingFilm(order)] });
+  if ((segments[0]?.problem.itemTypes ?? []).length === 0 || widest === 0) {
+    const pinned = usesOf(laidOrder, segments, [], new Map());
+    return finishedPlan(laidOrder, segments, pinned, [], tooWide, 0, 'optimal');
   }
-  const search = new OrderSearch(laidOrder, spaces, tooWide, limits);
+  const search = new OrderSearch(laidOrder, segments, tooWide, limits);
   const end = yield* search.byHand();
   if (order.mode === 'by plotter') yield* search.freely(end);
   return search.finish(end);
 }
 
-/** The search over the bands of all films, its bound, and the best plan so far. */
+/** The search over the strips of all films, its bound, and the best plan so far. */
 class OrderSearch {
-  readonly #open: readonly PlacedSpace[];
+  readonly #open: readonly PlacedSegment[];
   readonly #least: ReturnType<typeof leastFilm>;
-  readonly #search: ReturnType<typeof searchSpaces>;
+  readonly #search: ReturnType<typeof searchSegments>;
   readonly #higher: ReturnType<typeof leastFilmOffcutsWhole> | undefined;
   readonly #isAny: boolean;
   #filmBound: number;
   #best: CutOrderPlan | undefined;
-  #freed = new Map<number, FreeLayout>();
+  #freed = new Map<number, SkylineLayout>();
   #shortest: CutOrderPlan | undefined;
-  #triedAny: SpaceResult['laid'] | undefined;
+  #triedAny: SegmentResult['laid'] | undefined;
 
   constructor(
     private readonly order: CutOrder,
-    spaces: readonly PlacedSpace[],
+    segments: readonly PlacedSegment[],
     private readonly tooWide: readonly string[],
     private readonly limits: OrderLimits,
   ) {
     const isForMoney = order.objective === 'money';
     const isFilmOnly = order.objective === 'length' || order.mode === 'by plotter';
-    this.#open = spacesOfUse(spaces);
+    this.#open = segmentsOfUse(segments);
     this.#least = leastFilm(this.#open);
-    this.#search = searchSpaces(this.#open, {
+    this.#search = searchSegments(this.#open, {
       seed: limits.seed,
       stages: order.stages === ANY_STAGES ? 3 : order.stages,
       mostRounds: limits.mostRounds,
@@ -139,14 +145,14 @@ class OrderSearch {
     this.#isAny = order.mode === 'by hand' && order.stages === ANY_STAGES;
   }
 
-  /** Rounds of bands cut by hand; where a plotter cuts, only the first of them. */
-  *byHand(): Generator<CutOrderPlan, SpaceResult> {
+  /** Rounds of strips cut by hand; where a plotter cuts, only the first of them. */
+  *byHand(): Generator<CutOrderPlan, SegmentResult> {
     const { mostRounds } = this.limits;
     const rounds =
       this.order.mode === 'by plotter'
         ? Math.min(Math.ceil(mostRounds * FREE_SHARE), FREE_AFTER)
         : mostRounds;
-    let known: SpaceResult['laid'] | undefined;
+    let known: SegmentResult['laid'] | undefined;
     let step = this.#search.next();
     for (; step.done !== true && step.value.rounds < rounds; step = this.#search.next()) {
       const { laid, isComplete, rounds: at } = step.value;
@@ -166,11 +172,17 @@ class OrderSearch {
   }
 
   /** Pieces anywhere on each roll, for a plotter. */
-  *freely({ laid }: SpaceResult): Generator<CutOrderPlan, void> {
+  *freely({ laid }: SegmentResult): Generator<CutOrderPlan, void> {
     const { seed, mostRounds } = this.limits;
-    for (const [space, layout] of freeSearches(this.#open, laid, seed, mostRounds, this.#least?.prices)) {
-      if (layout !== this.#freed.get(space)) {
-        this.#freed = new Map(this.#freed).set(space, layout);
+    for (const [segment, layout] of skylineSearches(
+      this.#open,
+      laid,
+      seed,
+      mostRounds,
+      this.#least?.prices,
+    )) {
+      if (layout !== this.#freed.get(segment)) {
+        this.#freed = new Map(this.#freed).set(segment, layout);
         this.#best = this.#planOf(laid, 'limit');
       }
       if (this.#best === undefined) continue;
@@ -179,7 +191,7 @@ class OrderSearch {
     }
   }
 
-  finish({ laid, isProven, isComplete, cost }: SpaceResult): CutOrderPlan {
+  finish({ laid, isProven, isComplete, cost }: SegmentResult): CutOrderPlan {
     const isBest =
       isProven ||
       (isComplete &&
@@ -194,22 +206,22 @@ class OrderSearch {
   }
 
   #planOf(
-    laid: readonly LaidBand[],
+    laid: readonly LaidStrip[],
     stopped: CutOrderPlan['stopped'],
-    free: ReadonlyMap<number, FreeLayout> = this.#freed,
+    free: ReadonlyMap<number, SkylineLayout> = this.#freed,
   ): CutOrderPlan {
     return finishedPlan(
       this.order,
       this.#open,
       usesOf(this.order, this.#open, laid, free),
-      free.size > 0 ? laid.filter(({ space }) => !free.has(space)) : laid,
+      free.size > 0 ? laid.filter(({ segment }) => !free.has(segment)) : laid,
       this.tooWide,
       this.#filmBound,
       stopped,
     );
   }
 
-  #inAnyStages(laid: readonly LaidBand[], plan: CutOrderPlan): CutOrderPlan {
+  #inAnyStages(laid: readonly LaidStrip[], plan: CutOrderPlan): CutOrderPlan {
     const shorter = shorterByAnyCuts(this.#open, laid);
     const own = shorter.size === 0 ? plan : this.#better(plan, this.#planOf(laid, 'limit', shorter));
     this.#shortest = this.#shortest === undefined ? own : this.#better(this.#shortest, own);
@@ -217,9 +229,9 @@ class OrderSearch {
   }
 
   #better(one: CutOrderPlan, other: CutOrderPlan): CutOrderPlan {
-    const worthOf = ({ uses, cost }: CutOrderPlan): number =>
+    const dualPriceOf = ({ uses, cost }: CutOrderPlan): number =>
       this.order.objective === 'length' ? uses.reduce((sum, { used_mm }) => sum + used_mm, 0) : cost.value;
-    return worthOf(other) < worthOf(one) ? other : one;
+    return dualPriceOf(other) < dualPriceOf(one) ? other : one;
   }
 
   #withHigherBound(plan: CutOrderPlan): CutOrderPlan {
@@ -231,13 +243,15 @@ class OrderSearch {
 }
 
 /** Film that is missing is counted with only where the film there is does not do. */
-function spacesOfUse(spaces: readonly PlacedSpace[]): readonly PlacedSpace[] {
-  const kinds = spaces[0]?.problem.kinds ?? [];
-  const real = spaces.filter(({ stock }) => stock.id !== MISSING);
+function segmentsOfUse(segments: readonly PlacedSegment[]): readonly PlacedSegment[] {
+  const itemTypes = segments[0]?.problem.itemTypes ?? [];
+  const real = segments.filter(({ stock }) => stock.id !== MISSING);
   const isEndless = real.some(
     ({ most, problem }) =>
       most === Number.POSITIVE_INFINITY &&
-      kinds.every((_, kind) => problem.lies.some((lie) => lie.kind === kind)),
+      itemTypes.every((_, itemType) =>
+        problem.orientations.some((orientation) => orientation.itemType === itemType),
+      ),
   );
-  return isEndless ? real : spaces;
+  return isEndless ? real : segments;
 }

@@ -1,53 +1,53 @@
 import {
-  type LaidBand,
-  type StripProblem,
+  type LaidStrip,
+  type PackingProblem,
   isFewForAnyCuts,
   shortestOfAnyCuts,
   partedAt,
-  type FreeLayout,
+  type SkylineLayout,
 } from '../../packing';
-import type { PlacedSpace } from './order-spaces';
+import type { PlacedSegment } from './order-segments';
 
-/** Pieces laid in bands on one space, as a problem of their own. */
-export function problemOn({ problem }: PlacedSpace, bands: readonly LaidBand['band'][]): StripProblem {
+/** Pieces laid in strips on one segment, as a problem of their own. */
+export function problemOn({ problem }: PlacedSegment, strips: readonly LaidStrip['strip'][]): PackingProblem {
   const pieces = new Map<number, number>();
-  for (const { columns } of bands)
-    for (const column of columns)
-      for (const { kind } of column.pieces) pieces.set(kind, (pieces.get(kind) ?? 0) + 1);
-  const kinds = problem.kinds.map((kind, at) => ({ ...kind, quantity: pieces.get(at) ?? 0 }));
+  for (const { stacks } of strips)
+    for (const stack of stacks)
+      for (const { itemType } of stack.pieces) pieces.set(itemType, (pieces.get(itemType) ?? 0) + 1);
+  const itemTypes = problem.itemTypes.map((itemType, at) => ({ ...itemType, quantity: pieces.get(at) ?? 0 }));
   return {
     ...problem,
-    kinds,
-    area: kinds.reduce((sum, { across, along, quantity }) => sum + across * along * quantity, 0),
+    itemTypes,
+    area: itemTypes.reduce((sum, { across, along, quantity }) => sum + across * along * quantity, 0),
   };
 }
 
 /**
  * Films whose few pieces lie shorter when they may be cut in as many stages as it takes. By number of the
- * space.
+ * segment.
  */
 export function shorterByAnyCuts(
-  spaces: readonly PlacedSpace[],
-  laid: readonly LaidBand[],
-): ReadonlyMap<number, FreeLayout> {
-  const found = new Map<number, FreeLayout>();
-  spaces.forEach((space, index) => {
-    const bands = laid.filter((own) => own.space === index).map(({ band }) => band);
-    const problem = problemOn(space, bands);
+  segments: readonly PlacedSegment[],
+  laid: readonly LaidStrip[],
+): ReadonlyMap<number, SkylineLayout> {
+  const found = new Map<number, SkylineLayout>();
+  segments.forEach((segment, index) => {
+    const strips = laid.filter((own) => own.segment === index).map(({ strip }) => strip);
+    const problem = problemOn(segment, strips);
     if (
-      bands.length === 0 ||
-      space.mostColumns === 1 ||
+      strips.length === 0 ||
+      segment.mostStacks === 1 ||
       !isFewForAnyCuts({
         ...problem,
-        kinds: problem.kinds.map((kind) =>
-          kind.quantity === 0 ? { ...kind, wantsEdge: false, mayTurn: false } : kind,
+        itemTypes: problem.itemTypes.map((itemType) =>
+          itemType.quantity === 0 ? { ...itemType, wantsEdge: false, mayTurn: false } : itemType,
         ),
       })
     )
       return;
-    const block = shortestOfAnyCuts(problem, bands.reduce((sum, { along }) => sum + along, 0) - 1);
+    const block = shortestOfAnyCuts(problem, strips.reduce((sum, { along }) => sum + along, 0) - 1);
     const blocks = block && partedAt(block);
-    if (blocks?.every(({ along }) => along <= space.mostBand) === true)
+    if (blocks?.every(({ along }) => along <= segment.mostStrip) === true)
       found.set(index, { blocks, length: block?.along ?? 0 });
   });
   return found;

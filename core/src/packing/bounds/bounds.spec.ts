@@ -2,10 +2,10 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { Highs } from 'highs';
 import loadHighs from 'highs';
-import { stripProblem } from '../problem/strip-problem';
-import { bestBar } from './best-bar';
-import type { BarDemand } from './bar-demand';
-import { type BarStock, leastCost, leastCostSteps } from './least-cost';
+import { packingProblem } from '../problem/packing-problem';
+import { bestPattern } from './best-pattern';
+import type { ItemDemand } from './item-demand';
+import { type PatternStock, leastCost, leastCostSteps } from './least-cost';
 import { OffcutFills } from './offcut-fills';
 import { Simplex, type SimplexColumn } from './simplex';
 import { leastLength } from './width-bound';
@@ -25,10 +25,10 @@ const demands = fc
     }),
     { minLength: 1, maxLength: 4 },
   )
-  .map((kinds) =>
-    kinds.map(({ across, along, quantity, mayTurn }): BarDemand => ({
+  .map((itemTypes) =>
+    itemTypes.map(({ across, along, quantity, mayTurn }): ItemDemand => ({
       quantity,
-      lies: [[across, along], ...(mayTurn && across !== along ? [[along, across] as const] : [])],
+      orientations: [[across, along], ...(mayTurn && across !== along ? [[along, across] as const] : [])],
     })),
   );
 const stocks = fc
@@ -40,71 +40,81 @@ const stocks = fc
     }),
     { maxLength: 2 },
   )
-  .map((some): readonly BarStock[] => [...some, { width: 40, cost: 21, most: 1e9 }]);
+  .map((some): readonly PatternStock[] => [...some, { width: 40, cost: 21, most: 1e9 }]);
 
 /** Every slice there is of a roll: how often it crosses each kind in each way. */
-function everyBar(
+function everyPattern(
   width: number,
-  asked: readonly BarDemand[],
+  asked: readonly ItemDemand[],
   longest = Number.POSITIVE_INFINITY,
 ): readonly (readonly (readonly number[])[])[] {
-  const lies = asked.flatMap(({ lies: own }, kind) =>
-    own.flatMap(([across, along], lie) => (along <= longest ? [{ kind, lie, across }] : [])),
+  const orientations = asked.flatMap(({ orientations: own }, itemType) =>
+    own.flatMap(([across, along], orientation) =>
+      along <= longest ? [{ itemType, orientation, across }] : [],
+    ),
   );
   const found: number[][][] = [];
   const go = (at: number, rest: number, counts: number[][]): void => {
-    const one = lies[at];
+    const one = orientations[at];
     if (one === undefined) {
       found.push(counts);
       return;
     }
-    const most = asked[one.kind]?.quantity ?? 0;
+    const most = asked[one.itemType]?.quantity ?? 0;
     for (let count = 0; count <= most && count * one.across <= rest; count += 1)
       go(
         at + 1,
         rest - count * one.across,
-        counts.map((row, kind) =>
-          kind === one.kind ? row.map((own, lie) => (lie === one.lie ? count : own)) : row,
+        counts.map((row, itemType) =>
+          itemType === one.itemType
+            ? row.map((own, orientation) => (orientation === one.orientation ? count : own))
+            : row,
         ),
       );
   };
   go(
     0,
     width,
-    asked.map(({ lies: own }) => own.map(() => 0)),
+    asked.map(({ orientations: own }) => own.map(() => 0)),
   );
   return found;
 }
 /** How much of a kind, in steps along its first way, one step of such a slice serves. */
-const served = (bar: readonly (readonly number[])[], asked: readonly BarDemand[], kind: number): number =>
-  (bar[kind] ?? []).reduce(
-    (sum, count, lie) =>
-      sum + (count * (asked[kind]?.lies[0]?.[1] ?? 0)) / (asked[kind]?.lies[lie]?.[1] ?? 1),
+const served = (
+  pattern: readonly (readonly number[])[],
+  asked: readonly ItemDemand[],
+  itemType: number,
+): number =>
+  (pattern[itemType] ?? []).reduce(
+    (sum, count, orientation) =>
+      sum +
+      (count * (asked[itemType]?.orientations[0]?.[1] ?? 0)) /
+        (asked[itemType]?.orientations[orientation]?.[1] ?? 1),
     0,
   );
 
 /** The cheapest mixture of slices with all of them written out. */
-function writtenOut(from: readonly BarStock[], asked: readonly BarDemand[]): number {
-  const bars = from.flatMap(({ width, cost, most }, stock) =>
-    everyBar(width, asked, most).map((bar) => ({ bar, cost, stock })),
+function writtenOut(from: readonly PatternStock[], asked: readonly ItemDemand[]): number {
+  const patterns = from.flatMap(({ width, cost, most }, stock) =>
+    everyPattern(width, asked, most).map((pattern) => ({ pattern, cost, stock })),
   );
   const rows = [
     ...asked.map(
-      ({ quantity, lies }, kind) =>
-        ` kind${kind}: ${bars
-          .flatMap(({ bar }, at) => {
-            const own = served(bar, asked, kind);
+      ({ quantity, orientations }, itemType) =>
+        ` kind${itemType}: ${patterns
+          .flatMap(({ pattern }, at) => {
+            const own = served(pattern, asked, itemType);
             return own > 0 ? [`${own.toFixed(12)} b${at}`] : [];
           })
-          .join(' + ')} >= ${quantity * (lies[0]?.[1] ?? 0)}`,
+          .join(' + ')} >= ${quantity * (orientations[0]?.[1] ?? 0)}`,
     ),
     ...from.map(
       ({ most }, stock) =>
-        ` stock${stock}: ${bars.flatMap((own, at) => (own.stock === stock ? [`b${at}`] : [])).join(' + ')} <= ${most}`,
+        ` stock${stock}: ${patterns.flatMap((own, at) => (own.stock === stock ? [`b${at}`] : [])).join(' + ')} <= ${most}`,
     ),
   ];
   return highs.solve(
-    `Minimize\n obj: ${bars.map(({ cost }, at) => `${cost} b${at}`).join(' + ')}\nSubject To\n${rows.join('\n')}\nEnd`,
+    `Minimize\n obj: ${patterns.map(({ cost }, at) => `${cost} b${at}`).join(' + ')}\nSubject To\n${rows.join('\n')}\nEnd`,
   ).ObjectiveValue;
 }
 
@@ -116,27 +126,36 @@ describe('the slice worth most', () => {
         fc.array(fc.double({ min: 0, max: 5, noNaN: true }), { minLength: 4, maxLength: 4 }),
         fc.integer({ min: 20, max: 60 }),
         (asked, price, width) => {
-          const own = bestBar(width, asked, price);
+          const own = bestPattern(width, asked, price);
           expect(own.value).toBeCloseTo(
             Math.max(
-              ...everyBar(width, asked)
-                .filter((bar) =>
-                  bar.every((counts, kind) => counts.every((count) => count <= (asked[kind]?.quantity ?? 0))),
+              ...everyPattern(width, asked)
+                .filter((pattern) =>
+                  pattern.every((counts, itemType) =>
+                    counts.every((count) => count <= (asked[itemType]?.quantity ?? 0)),
+                  ),
                 )
-                .map((bar) =>
-                  bar.reduce((sum, _, kind) => sum + (price[kind] ?? 0) * served(bar, asked, kind), 0),
+                .map((pattern) =>
+                  pattern.reduce(
+                    (sum, _, itemType) => sum + (price[itemType] ?? 0) * served(pattern, asked, itemType),
+                    0,
+                  ),
                 ),
             ),
             9,
           );
           expect(
             own.parts.reduce(
-              (sum, { kind, lie, count }) => sum + count * (asked[kind]?.lies[lie]?.[0] ?? 0),
+              (sum, { itemType, orientation, count }) =>
+                sum + count * (asked[itemType]?.orientations[orientation]?.[0] ?? 0),
               0,
             ),
           ).toBeLessThanOrEqual(width);
           expect(
-            own.parts.reduce((sum, { kind, count, share }) => sum + count * share * (price[kind] ?? 0), 0),
+            own.parts.reduce(
+              (sum, { itemType, count, share }) => sum + count * share * (price[itemType] ?? 0),
+              0,
+            ),
           ).toBeCloseTo(own.value, 9);
         },
       ),
@@ -167,10 +186,10 @@ describe('the cheapest mixture of slices', () => {
           own?.bound ?? Number.NaN,
           5,
         );
-        asked.forEach(({ quantity }, kind) => {
-          expect((own?.split[kind] ?? []).reduce((sum, pieces) => sum + pieces, 0)).toBeGreaterThanOrEqual(
-            quantity - 1e-6,
-          );
+        asked.forEach(({ quantity }, itemType) => {
+          expect(
+            (own?.split[itemType] ?? []).reduce((sum, pieces) => sum + pieces, 0),
+          ).toBeGreaterThanOrEqual(quantity - 1e-6);
         });
       }),
       { numRuns: 80 },
@@ -190,12 +209,13 @@ describe('the cheapest mixture of slices', () => {
     fc.assert(
       fc.property(demands, (asked) => {
         const own = leastCost([{ width: 40, cost: 1, most: 1e9 }], asked);
-        for (const bar of everyBar(40, asked))
+        for (const pattern of everyPattern(40, asked))
           expect(
-            bar.reduce(
-              (sum, _, kind) =>
+            pattern.reduce(
+              (sum, _, itemType) =>
                 sum +
-                (served(bar, asked, kind) * (own?.prices[kind] ?? 0)) / (asked[kind]?.lies[0]?.[1] ?? 1),
+                (served(pattern, asked, itemType) * (own?.prices[itemType] ?? 0)) /
+                  (asked[itemType]?.orientations[0]?.[1] ?? 1),
               0,
             ),
           ).toBeLessThanOrEqual(1 + 1e-6);
@@ -204,7 +224,7 @@ describe('the cheapest mixture of slices', () => {
     );
   });
   it('nothing longer than a roll is lies on it', () => {
-    const asked: readonly BarDemand[] = [{ quantity: 1, lies: [[20, 30]] }];
+    const asked: readonly ItemDemand[] = [{ quantity: 1, orientations: [[20, 30]] }];
     expect(
       leastCost(
         [
@@ -225,13 +245,13 @@ describe('the cheapest mixture of slices', () => {
     ).toBeCloseTo(30, 6);
   });
   it('nothing asked for, nothing to cut from, or too many kinds: no bound rather than a wrong one', () => {
-    const kind: BarDemand = { quantity: 1, lies: [[5, 5]] };
-    expect(leastCost([], [kind])).toBeUndefined();
+    const itemType: ItemDemand = { quantity: 1, orientations: [[5, 5]] };
+    expect(leastCost([], [itemType])).toBeUndefined();
     expect(leastCost([{ width: 40, cost: 1, most: 1e9 }], [])).toBeUndefined();
     expect(
       leastCost(
         [{ width: 40, cost: 1, most: 1e9 }],
-        Array.from({ length: 140 }, () => kind),
+        Array.from({ length: 140 }, () => itemType),
       ),
     ).toBeUndefined();
   });
@@ -239,31 +259,33 @@ describe('the cheapest mixture of slices', () => {
 
 /** Every selection that an offcut may hold by a rule. */
 function everyFill(
-  asked: readonly BarDemand[],
+  asked: readonly ItemDemand[],
   fits: (counts: ArrayLike<number>) => boolean,
 ): readonly (readonly number[])[] {
-  const go = (kind: number, counts: readonly number[]): readonly (readonly number[])[] =>
-    kind === asked.length
+  const go = (itemType: number, counts: readonly number[]): readonly (readonly number[])[] =>
+    itemType === asked.length
       ? [counts]
-      : Array.from({ length: (asked[kind]?.quantity ?? 0) + 1 }, (_, count) => [...counts, count]).flatMap(
-          (own) => go(kind + 1, own),
-        );
+      : Array.from({ length: (asked[itemType]?.quantity ?? 0) + 1 }, (_, count) => [
+          ...counts,
+          count,
+        ]).flatMap((own) => go(itemType + 1, own));
   return go(0, []).filter(fits);
 }
 
 describe('an offcut that is paid for whole', () => {
   const [width, length] = [40, 25];
-  const roll: BarStock = { width: 40, cost: 21, most: 1e9 };
+  const roll: PatternStock = { width: 40, cost: 21, most: 1e9 };
   /**
    * A made rule of what lies on it, so that all selections can be written out: at most three pieces, one
    * behind the other.
    */
   const ruleFor =
-    (asked: readonly BarDemand[]) =>
+    (asked: readonly ItemDemand[]) =>
     (counts: ArrayLike<number>): boolean =>
-      asked.reduce((sum, _, kind) => sum + (counts[kind] ?? 0), 0) <= 3 &&
+      asked.reduce((sum, _, itemType) => sum + (counts[itemType] ?? 0), 0) <= 3 &&
       asked.reduce(
-        (sum, { lies }, kind) => sum + (counts[kind] ?? 0) * Math.min(...lies.map(([, along]) => along)),
+        (sum, { orientations }, itemType) =>
+          sum + (counts[itemType] ?? 0) * Math.min(...orientations.map(([, along]) => along)),
         0,
       ) <= length;
 
@@ -275,23 +297,23 @@ describe('an offcut that is paid for whole', () => {
           [roll, { width, most: length, cost: whole, fills: new OffcutFills(width, length, asked, fits) }],
           asked,
         );
-        const bars = everyBar(roll.width, asked);
+        const patterns = everyPattern(roll.width, asked);
         const fills = everyFill(asked, fits);
-        const rows = asked.map(({ quantity, lies }, kind) => {
-          const along = lies[0]?.[1] ?? 0;
+        const rows = asked.map(({ quantity, orientations }, itemType) => {
+          const along = orientations[0]?.[1] ?? 0;
           const terms = [
-            ...bars.flatMap((bar, at) => {
-              const gives = served(bar, asked, kind);
+            ...patterns.flatMap((pattern, at) => {
+              const gives = served(pattern, asked, itemType);
               return gives > 0 ? [`${gives.toFixed(12)} b${at}`] : [];
             }),
             ...fills.flatMap((counts, at) =>
-              (counts[kind] ?? 0) > 0 ? [`${(counts[kind] ?? 0) * along} f${at}`] : [],
+              (counts[itemType] ?? 0) > 0 ? [`${(counts[itemType] ?? 0) * along} f${at}`] : [],
             ),
           ];
-          return ` kind${kind}: ${terms.join(' + ')} >= ${quantity * along}`;
+          return ` kind${itemType}: ${terms.join(' + ')} >= ${quantity * along}`;
         });
         const exact = highs.solve(
-          `Minimize\n obj: ${[...bars.map((_, at) => `${roll.cost} b${at}`), ...fills.map((_, at) => `${whole} f${at}`)].join(' + ')}\nSubject To\n${rows.join('\n')}\n once: ${fills.map((_, at) => `f${at}`).join(' + ')} <= 1\nEnd`,
+          `Minimize\n obj: ${[...patterns.map((_, at) => `${roll.cost} b${at}`), ...fills.map((_, at) => `${whole} f${at}`)].join(' + ')}\nSubject To\n${rows.join('\n')}\n once: ${fills.map((_, at) => `f${at}`).join(' + ')} <= 1\nEnd`,
         ).ObjectiveValue;
         expect(own?.stopped).toBe('optimal');
         expect((own?.bound ?? Number.NaN) / exact).toBeCloseTo(1, 6);
@@ -300,8 +322,8 @@ describe('an offcut that is paid for whole', () => {
     );
   });
   it('by hand: two panes of 600 × 600 on an offcut of 1 × 1 m for 3, beside a roll of 1 m at 10 a metre: one lies on it, the other takes 0.6 m, 9 in all; slices said 3 + 10 · 0.2 = 5', () => {
-    const asked: readonly BarDemand[] = [{ quantity: 2, lies: [[600, 600]] }];
-    const metre: BarStock = { width: 1000, cost: 0.01, most: 1e9 };
+    const asked: readonly ItemDemand[] = [{ quantity: 2, orientations: [[600, 600]] }];
+    const metre: PatternStock = { width: 1000, cost: 0.01, most: 1e9 };
     expect(leastCost([metre, { width: 1000, cost: 0.003, most: 1000 }], asked)?.bound).toBeCloseTo(5, 6);
     expect(
       leastCost(
@@ -319,8 +341,8 @@ describe('an offcut that is paid for whole', () => {
     ).toBeCloseTo(9, 6);
   });
   it('is taken as slices again when too much may lie on it: lower, and true', () => {
-    const asked: readonly BarDemand[] = [{ quantity: 200, lies: [[40, 50]] }];
-    const from = (fills?: OffcutFills): readonly BarStock[] => [
+    const asked: readonly ItemDemand[] = [{ quantity: 200, orientations: [[40, 50]] }];
+    const from = (fills?: OffcutFills): readonly PatternStock[] => [
       { width: 1000, cost: 1, most: 1e9 },
       { width: 1000, cost: fills === undefined ? 0.5 : 500, most: 1000, fills },
     ];
@@ -372,7 +394,7 @@ describe('what cannot lie side by side', () => {
           { minLength: 1, maxLength: 8 },
         ),
         (sizes) => {
-          const problem = stripProblem({
+          const problem = packingProblem({
             rollWidth_mm: 40,
             pieces: sizes.map(({ across, along }, index) => ({
               id: String(index),
@@ -382,13 +404,18 @@ describe('what cannot lie side by side', () => {
             })),
           });
           const least = leastLength(problem);
-          const bars = leastCost(
+          const patterns = leastCost(
             [{ width: problem.width, cost: 1, most: 1e9 }],
-            problem.kinds.map(({ across, along, quantity }) => ({ quantity, lies: [[across, along]] })),
+            problem.itemTypes.map(({ across, along, quantity }) => ({
+              quantity,
+              orientations: [[across, along]],
+            })),
           );
           expect(least).toBeGreaterThanOrEqual(Math.ceil(problem.area / problem.width));
           expect(least).toBeGreaterThanOrEqual(problem.longest);
-          expect(least).toBeLessThanOrEqual(Math.max(problem.longest, Math.ceil((bars?.bound ?? 0) - 1e-6)));
+          expect(least).toBeLessThanOrEqual(
+            Math.max(problem.longest, Math.ceil((patterns?.bound ?? 0) - 1e-6)),
+          );
         },
       ),
       { numRuns: 120 },
@@ -397,7 +424,7 @@ describe('what cannot lie side by side', () => {
   it('three pieces wider than half the roll lie one after the other; two of a third fit beside each other', () => {
     const of = (across_mm: number): number =>
       leastLength(
-        stripProblem({
+        packingProblem({
           rollWidth_mm: 1524,
           pieces: ['a', 'b', 'c'].map((id) => ({ id, across_mm, along_mm: 1001, mayTurn90: false })),
         }),
@@ -442,6 +469,6 @@ describe('the simplex', () => {
       expect.closeTo(2, 9),
     ]);
     expect([...simplex.dual]).toEqual([expect.closeTo(1, 9), expect.closeTo(1, 9)]);
-    expect(simplex.worthAt(1)).toBeCloseTo(17, 9);
+    expect(simplex.farleyBound(1)).toBeCloseTo(17, 9);
   });
 });

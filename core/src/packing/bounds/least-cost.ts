@@ -1,10 +1,10 @@
-import type { BarDemand } from './bar-demand';
-import { type Bar, bestBar } from './best-bar';
+import type { ItemDemand } from './item-demand';
+import { type Pattern, bestPattern } from './best-pattern';
 import type { OffcutFills } from './offcut-fills';
 import { Simplex, type SimplexColumn } from './simplex';
 
 /** Something to cut from, as the bound sees it: so wide, so much a step of length, so many steps at most. */
-export interface BarStock {
+export interface PatternStock {
   readonly width: number;
   readonly cost: number;
   readonly most: number;
@@ -37,8 +37,8 @@ const MOST_ROWS = 140;
  * @source own formulation of the bar relaxation (Scheithauer; from memory)
  */
 export function leastCost(
-  stocks: readonly BarStock[],
-  demands: readonly BarDemand[],
+  stocks: readonly PatternStock[],
+  demands: readonly ItemDemand[],
   mostRounds = 600,
 ): LeastCost | undefined {
   const steps = leastCostSteps(stocks, demands, mostRounds);
@@ -50,13 +50,13 @@ export function leastCost(
  * scaled down until it is true. Yields the bound that is proven so far.
  */
 export function* leastCostSteps(
-  stocks: readonly BarStock[],
-  demands: readonly BarDemand[],
+  stocks: readonly PatternStock[],
+  demands: readonly ItemDemand[],
   mostRounds: number,
 ): Generator<number, LeastCost | undefined> {
   if (demands.length + stocks.length > MOST_ROWS || demands.length === 0 || stocks.length === 0)
     return undefined;
-  const need = demands.map(({ quantity, lies }) => quantity * (lies[0]?.[1] ?? 0));
+  const need = demands.map(({ quantity, orientations }) => quantity * (orientations[0]?.[1] ?? 0));
   const simplex = new Simplex<StockColumn>(
     need,
     stocks.map(({ most, fills }) => (fills === undefined ? most : 1)),
@@ -71,10 +71,10 @@ export function* leastCostSteps(
       scale = entering.scale;
       return entering.column;
     }, 1);
-    bound = Math.max(bound, simplex.worthAt(scale));
+    bound = Math.max(bound, simplex.farleyBound(scale));
     yield bound;
   }
-  const prices = demands.map((_, kind) => Math.max(0, simplex.dual[kind] ?? 0) / scale);
+  const prices = demands.map((_, itemType) => Math.max(0, simplex.dual[itemType] ?? 0) / scale);
   const lengths = stocks.map(() => 0);
   const split = demands.map(() => stocks.map(() => 0));
   const turned = demands.map(() => 0);
@@ -83,17 +83,19 @@ export function* leastCostSteps(
     if (own === undefined) continue;
     const length = own.fills === undefined ? took : took * own.most;
     lengths[stock] = (lengths[stock] ?? 0) + length;
-    for (const { kind, lie, count } of parts) {
+    for (const { itemType, orientation, count } of parts) {
       const pieces =
-        own.fills === undefined ? (took * count) / (demands[kind]?.lies[lie]?.[1] ?? 1) : took * count;
-      const line = split[kind];
+        own.fills === undefined
+          ? (took * count) / (demands[itemType]?.orientations[orientation]?.[1] ?? 1)
+          : took * count;
+      const line = split[itemType];
       if (line !== undefined) line[stock] = (line[stock] ?? 0) + pieces;
-      if (lie === 1) turned[kind] = (turned[kind] ?? 0) + pieces;
+      if (orientation === 1) turned[itemType] = (turned[itemType] ?? 0) + pieces;
     }
   }
   return {
-    bound: simplex.worthAt(scale),
-    prices: prices.map((price, kind) => price * (demands[kind]?.lies[0]?.[1] ?? 0)),
+    bound: simplex.farleyBound(scale),
+    prices: prices.map((price, itemType) => price * (demands[itemType]?.orientations[0]?.[1] ?? 0)),
     lengths,
     split,
     turned,
@@ -104,24 +106,24 @@ export function* leastCostSteps(
 /** What is taken from one stock: a slice of it, or all that lies on it at once. */
 interface StockColumn extends SimplexColumn {
   readonly stock: number;
-  readonly parts: Bar['parts'];
+  readonly parts: Pattern['parts'];
 }
 
 /** The column that lowers the cost most, and by how much the prices must come down to be true now. */
 function cheapest(
-  stocks: readonly BarStock[],
-  demands: readonly BarDemand[],
+  stocks: readonly PatternStock[],
+  demands: readonly ItemDemand[],
   dual: Float64Array,
 ): { readonly column: StockColumn | undefined; readonly scale: number } {
   let [best, gain, scale]: [StockColumn | undefined, number, number] = [undefined, TINY, 1];
-  for (let kind = 0; kind < demands.length; kind += 1) {
-    const own = dual[kind] ?? 0;
+  for (let itemType = 0; itemType < demands.length; itemType += 1) {
+    const own = dual[itemType] ?? 0;
     if (-own > gain) {
       gain = -own;
-      best = { entries: [[kind, -1]], cost: 0, stock: -1, parts: [] };
+      best = { entries: [[itemType, -1]], cost: 0, stock: -1, parts: [] };
     }
   }
-  const look = (stock: number, { cost }: BarStock, { value, parts }: Bar): void => {
+  const look = (stock: number, { cost }: PatternStock, { value, parts }: Pattern): void => {
     const row = demands.length + stock;
     const limit = dual[row] ?? 0;
     if (limit > gain) {
@@ -134,11 +136,12 @@ function cheapest(
     if (own <= Math.max(gain, TINY * Math.max(1, cost))) return;
     gain = own;
     const entries = new Map<number, number>();
-    for (const { kind, count, share } of parts) entries.set(kind, (entries.get(kind) ?? 0) + count * share);
+    for (const { itemType, count, share } of parts)
+      entries.set(itemType, (entries.get(itemType) ?? 0) + count * share);
     best = { entries: [...entries, [row, 1]], cost, stock, parts };
   };
   stocks.forEach((own, stock) => {
-    if (own.fills === undefined) look(stock, own, bestBar(own.width, demands, dual, own.most));
+    if (own.fills === undefined) look(stock, own, bestPattern(own.width, demands, dual, own.most));
   });
   /**
    * What an offcut can hold takes longer to find: it is asked for only at prices that slices agree with, and
@@ -147,7 +150,7 @@ function cheapest(
   for (const [stock, own] of stocks.entries()) {
     if (own.fills === undefined) continue;
     if (best !== undefined) return { column: best, scale: Number.POSITIVE_INFINITY };
-    look(stock, own, own.fills.dearest(dual, own.cost - Math.min(0, dual[demands.length + stock] ?? 0)));
+    look(stock, own, own.fills.highest(dual, own.cost - Math.min(0, dual[demands.length + stock] ?? 0)));
   }
   return { column: best, scale };
 }

@@ -1,5 +1,5 @@
-import { type Bar, bestBar } from './best-bar';
-import type { BarDemand } from './bar-demand';
+import { type Pattern, bestPattern } from './best-pattern';
+import type { ItemDemand } from './item-demand';
 
 /**
  * Whether so many of each kind can lie on an offcut at once; may say yes where they cannot, never no where
@@ -13,7 +13,7 @@ const TINY = 1e-12;
 
 /** A kind of which at least one fits. */
 interface Choice {
-  readonly kind: number;
+  readonly itemType: number;
   readonly area: number;
   readonly along: number;
   readonly most: number;
@@ -29,7 +29,7 @@ export class OffcutFills {
   #isBeyond = false;
   readonly #width: number;
   readonly #length: number;
-  readonly #demands: readonly BarDemand[];
+  readonly #demands: readonly ItemDemand[];
   readonly #choices: readonly Choice[];
   readonly #area: number;
   readonly #fits: FitsOffcut;
@@ -40,7 +40,7 @@ export class OffcutFills {
   constructor(
     width: number,
     length: number,
-    demands: readonly BarDemand[],
+    demands: readonly ItemDemand[],
     fits: FitsOffcut,
     private readonly mostTried = 1000,
   ) {
@@ -50,10 +50,10 @@ export class OffcutFills {
     this.#area = width * length;
     this.#fits = fits;
     this.#counts = new Int32Array(demands.length);
-    this.#choices = demands.flatMap(({ quantity, lies }, kind): readonly Choice[] => {
-      const [[across, along] = [0, 0]] = lies;
-      const isShort = lies.some((lie) => lie[0] <= width && lie[1] <= length);
-      return isShort && quantity > 0 ? [{ kind, area: across * along, along, most: quantity }] : [];
+    this.#choices = demands.flatMap(({ quantity, orientations }, itemType): readonly Choice[] => {
+      const [[across, along] = [0, 0]] = orientations;
+      const isShort = orientations.some((orientation) => orientation[0] <= width && orientation[1] <= length);
+      return isShort && quantity > 0 ? [{ itemType, area: across * along, along, most: quantity }] : [];
     });
   }
 
@@ -62,8 +62,8 @@ export class OffcutFills {
    * that.
    * @param price of each kind, per step of length in its first way of lying
    */
-  dearest(price: ArrayLike<number>, least: number): Bar {
-    const { value, parts } = bestBar(this.#width, this.#demands, price, this.#length);
+  highest(price: ArrayLike<number>, least: number): Pattern {
+    const { value, parts } = bestPattern(this.#width, this.#demands, price, this.#length);
     if (value * this.#length <= least) return { value: least, parts: [] };
     const fill = this.#isBeyond ? undefined : this.#search(price, least);
     return fill === undefined || this.#isBeyond
@@ -75,11 +75,11 @@ export class OffcutFills {
   }
 
   /** Branch and bound, densest first. */
-  #search(price: ArrayLike<number>, least: number): Bar {
+  #search(price: ArrayLike<number>, least: number): Pattern {
     const choices = this.#choices
-      .map((own) => ({ ...own, worth: (price[own.kind] ?? 0) * own.along }))
-      .filter(({ worth }) => worth > TINY)
-      .sort((a, b) => b.worth / b.area - a.worth / a.area);
+      .map((own) => ({ ...own, dualPrice: (price[own.itemType] ?? 0) * own.along }))
+      .filter(({ dualPrice }) => dualPrice > TINY)
+      .sort((a, b) => b.dualPrice / b.area - a.dualPrice / a.area);
     const counts = this.#counts.fill(0);
     let [best, bestCounts, nodes] = [least, Int32Array.from(counts), 0];
     const go = (from: number, rest: number, value: number): void => {
@@ -90,31 +90,33 @@ export class OffcutFills {
       }
       for (let index = from; index < choices.length && nodes <= MOST_NODES && !this.#isBeyond; index += 1) {
         const choice = choices[index];
-        if (choice === undefined || value + (rest * choice.worth) / choice.area <= best) return;
-        const { kind, area, worth, most } = choice;
+        if (choice === undefined || value + (rest * choice.dualPrice) / choice.area <= best) return;
+        const { itemType, area, dualPrice, most } = choice;
         let count = 0;
-        while (count < most && (count + 1) * area <= rest && this.#holds(kind, count + 1)) count += 1;
+        while (count < most && (count + 1) * area <= rest && this.#holds(itemType, count + 1)) count += 1;
         for (; count > 0; count -= 1) {
-          counts[kind] = count;
-          go(index + 1, rest - count * area, value + count * worth);
+          counts[itemType] = count;
+          go(index + 1, rest - count * area, value + count * dualPrice);
         }
-        counts[kind] = 0;
+        counts[itemType] = 0;
       }
     };
     go(0, this.#area, 0);
     this.#isBeyond ||= nodes > MOST_NODES;
     return {
       value: best,
-      parts: choices.flatMap(({ kind, along }) =>
-        (bestCounts[kind] ?? 0) > 0 ? [{ kind, lie: 0, share: along, count: bestCounts[kind] ?? 0 }] : [],
+      parts: choices.flatMap(({ itemType, along }) =>
+        (bestCounts[itemType] ?? 0) > 0
+          ? [{ itemType, orientation: 0, share: along, count: bestCounts[itemType] ?? 0 }]
+          : [],
       ),
     };
   }
 
   /** With so many of one kind more than counted now. */
-  #holds(kind: number, count: number): boolean {
-    const before = this.#counts[kind] ?? 0;
-    this.#counts[kind] = count;
+  #holds(itemType: number, count: number): boolean {
+    const before = this.#counts[itemType] ?? 0;
+    this.#counts[itemType] = count;
     const pieces = this.#counts.reduce((sum, own) => sum + own, 0);
     const key = this.#counts.join();
     let known = this.#known.get(key);
@@ -123,7 +125,7 @@ export class OffcutFills {
       this.#known.set(key, known);
       this.#isBeyond ||= this.#known.size > this.mostTried || (known && pieces > MOST_PIECES);
     }
-    this.#counts[kind] = before;
+    this.#counts[itemType] = before;
     return known && !this.#isBeyond;
   }
 }

@@ -27,7 +27,7 @@ export class Simplex<Column extends SimplexColumn> {
    * @param limits at most so much of each of the others
    * @param dearest of all costs, so that what is not given costs more
    */
-  constructor(asked: readonly number[], limits: readonly number[], dearest: number) {
+  constructor(asked: readonly number[], limits: readonly number[], highest: number) {
     const rows = asked.length + limits.length;
     this.#rows = rows;
     this.#asked = asked.length;
@@ -40,7 +40,7 @@ export class Simplex<Column extends SimplexColumn> {
       return line;
     });
     this.#basisCost = Float64Array.from({ length: rows }, (_, row) =>
-      row < asked.length ? NEVER * Math.max(1, dearest) : 0,
+      row < asked.length ? NEVER * Math.max(1, highest) : 0,
     );
     this.#basis = Array.from({ length: rows });
     this.dual = new Float64Array(rows);
@@ -79,7 +79,7 @@ export class Simplex<Column extends SimplexColumn> {
    * What is asked for and what there is, at prices of its own.
    * @param scale prices of what is asked for are so much lower
    */
-  worthAt(scale: number): number {
+  farleyBound(scale: number): number {
     let sum = 0;
     for (let row = 0; row < this.#rows; row += 1)
       sum +=

@@ -1,4 +1,4 @@
-import type { SizeKind, StripProblem } from '../problem/strip-problem';
+import type { ItemType, PackingProblem } from '../problem/packing-problem';
 
 /**
  * Functions tried times kinds of pieces, at most: with many kinds only some widths are tried, and the bound
@@ -18,24 +18,24 @@ type Share = (across: number) => number;
  * @source dual feasible functions of Fekete and Schepers (from memory): every function gives a bound, the
  * largest is taken
  */
-export function leastLength({ width, kinds, area }: StripProblem): number {
-  const ways = kinds.map((kind) => waysOf(kind, width));
+export function leastLength({ width, itemTypes, area }: PackingProblem): number {
+  const ways = itemTypes.map((itemType) => waysOf(itemType, width));
   let best = Math.max(
     Math.ceil(area / width - 1e-9),
     0,
-    ...ways.map((lies) => Math.min(...lies.map(({ along }) => along))),
+    ...ways.map((orientations) => Math.min(...orientations.map(({ along }) => along))),
   );
   const all = [...new Set(ways.flat().flatMap(({ across }) => [across, width - across]))]
     .filter((edge) => edge > 0 && edge <= width / 2)
     .sort((a, b) => a - b);
   const stride = Math.ceil(
     all.length /
-      Math.max(4, Math.min(MOST_EDGES, MOST_LOOKS / ((MOST_PARTS + 1) * Math.max(1, kinds.length)))),
+      Math.max(4, Math.min(MOST_EDGES, MOST_LOOKS / ((MOST_PARTS + 1) * Math.max(1, itemTypes.length)))),
   );
   const edges = all.filter((_, index) => index % stride === 0);
   const bound = (share: Share): void => {
     let sum = 0;
-    kinds.forEach(({ quantity }, index) => {
+    itemTypes.forEach(({ quantity }, index) => {
       let least = Number.POSITIVE_INFINITY;
       for (const { across, along } of ways[index] ?? []) least = Math.min(least, share(across) * along);
       sum += least * quantity;
@@ -51,11 +51,11 @@ export function leastLength({ width, kinds, area }: StripProblem): number {
 }
 
 function waysOf(
-  { across, along, mayTurn }: SizeKind,
+  { across, along, mayTurn }: ItemType,
   width: number,
 ): readonly { readonly across: number; readonly along: number }[] {
   return [{ across, along }, ...(mayTurn ? [{ across: along, along: across }] : [])].filter(
-    (lie) => lie.across <= width,
+    (orientation) => orientation.across <= width,
   );
 }
 

@@ -1,22 +1,22 @@
-import type { Lie, StripProblem } from '../problem/strip-problem';
+import type { Orientation, PackingProblem } from '../problem/packing-problem';
 import type { Block, PieceMove } from '../skyline/beam';
-import { BoxFronts } from './box-fronts';
+import { ParetoBoxes } from './pareto-boxes';
 import { roomBeside, rowsWithin } from './room-beside';
-import { Selections, selectionsOf } from './selections';
+import { ItemSubsets, itemSubsetsOf } from './item-subsets';
 
 const [ALONE, BESIDE, BEHIND] = [0, 1, 2];
 
 const NEAR = 1e-9;
-const MOST_SELECTIONS = 16_400;
+const MOST_SUBSETS = 16_400;
 /** With pieces that may turn there are more boxes to each. */
 const MOST_TURNING = 4100;
 
 /** Whether `shortestOfAnyCuts` can be asked: it takes about a second at most, and no piece wants an edge. */
-export function isFewForAnyCuts({ kinds }: StripProblem): boolean {
+export function isFewForAnyCuts({ itemTypes }: PackingProblem): boolean {
   return (
-    kinds.every(({ wantsEdge }) => !wantsEdge) &&
-    selectionsOf(kinds.map(({ quantity }) => quantity)) <=
-      (kinds.some(({ mayTurn }) => mayTurn) ? MOST_TURNING : MOST_SELECTIONS)
+    itemTypes.every(({ wantsEdge }) => !wantsEdge) &&
+    itemSubsetsOf(itemTypes.map(({ quantity }) => quantity)) <=
+      (itemTypes.some(({ mayTurn }) => mayTurn) ? MOST_TURNING : MOST_SUBSETS)
   );
 }
 
@@ -30,42 +30,45 @@ export function isFewForAnyCuts({ kinds }: StripProblem): boolean {
  * @source own; guillotine cutting by parting a box in two (from memory: Gilmore and Gomory 1966)
  */
 export function shortestOfAnyCuts(
-  { width, kinds, lies }: StripProblem,
+  { width, itemTypes, orientations }: PackingProblem,
   most: number,
   prices: readonly number[] = [],
 ): Block | undefined {
   /** Only kinds of which there is a piece. */
-  const present = kinds.flatMap((kind, at) =>
-    kind.quantity > 0 ? [{ ...kind, worth: prices[at] ?? 0, at }] : [],
+  const present = itemTypes.flatMap((itemType, at) =>
+    itemType.quantity > 0 ? [{ ...itemType, dualPrice: prices[at] ?? 0, at }] : [],
   );
   const placeOf = new Map(present.map(({ at }, place) => [at, place]));
-  const given = lies.filter(({ kind }) => placeOf.has(kind));
-  const laid = given.map((lie) => ({ ...lie, kind: placeOf.get(lie.kind) ?? 0 }));
+  const given = orientations.filter(({ itemType }) => placeOf.has(itemType));
+  const laid = given.map((orientation) => ({
+    ...orientation,
+    itemType: placeOf.get(orientation.itemType) ?? 0,
+  }));
   const sizes = present.map(({ across, along }) => across * along);
-  const selections = new Selections(present.map(({ quantity }) => quantity));
-  const area = selections.sums(sizes);
-  const spare = most * width - (area[selections.all] ?? 0);
+  const subsets = new ItemSubsets(present.map(({ quantity }) => quantity));
+  const area = subsets.sums(sizes);
+  const spare = most * width - (area[subsets.all] ?? 0);
   if (spare < 0) return undefined;
-  const values = [sizes, present.map(({ worth }) => worth)];
-  const charges = chargesOf(selections, laid, width, values, most);
-  const fronts = new BoxFronts(selections.count);
-  fronts.close();
-  for (let state = 1; state < selections.count; state += 1)
-    boxesOf(state, { selections, laid, width, area, spare, charges }, fronts);
-  const { along, start } = fronts;
-  const { all } = selections;
+  const values = [sizes, present.map(({ dualPrice }) => dualPrice)];
+  const charges = chargesOf(subsets, laid, width, values, most);
+  const skylines = new ParetoBoxes(subsets.count);
+  skylines.close();
+  for (let state = 1; state < subsets.count; state += 1)
+    boxesOf(state, { subsets, laid, width, area, spare, charges }, skylines);
+  const { along, start } = skylines;
+  const { all } = subsets;
   let shortest = -1;
-  for (let at = start[all] as number; at < (start[selections.count] as number); at += 1)
+  for (let at = start[all] as number; at < (start[subsets.count] as number); at += 1)
     if (shortest < 0 || (along[at] as number) < (along[shortest] as number)) shortest = at;
   if (shortest < 0 || (along[shortest] as number) > most) return undefined;
   const moves: PieceMove[] = [];
-  placeBox(fronts, given, all, shortest, 0, 0, moves);
+  placeBox(skylines, given, all, shortest, 0, 0, moves);
   return { along: along[shortest] as number, moves };
 }
 
 interface AnyCuts {
-  readonly selections: Selections;
-  readonly laid: readonly Lie[];
+  readonly subsets: ItemSubsets;
+  readonly laid: readonly Orientation[];
   readonly width: number;
   readonly area: Float64Array;
   /** Area that may be wasted in all. */
@@ -81,27 +84,27 @@ interface Charge {
 }
 
 function chargesOf(
-  selections: Selections,
-  laid: readonly Lie[],
+  subsets: ItemSubsets,
+  laid: readonly Orientation[],
   width: number,
   values: readonly (readonly number[])[],
   most: number,
 ): readonly Charge[] {
-  const rows = rowsWithin(selections, laid, width);
+  const rows = rowsWithin(subsets, laid, width);
   if (rows === undefined) return [];
   return values.map((own) => {
-    const perStep = laid.map(({ kind, along }) => (own[kind] ?? 0) / along);
-    const { scale, held } = roomBeside(selections, rows, perStep);
-    const sums = selections.sums(own.map((value) => value * scale));
-    return { held, sums, spare: most * (1 + NEAR) - (sums[selections.all] ?? 0) };
+    const perStep = laid.map(({ itemType, along }) => (own[itemType] ?? 0) / along);
+    const { scale, held } = roomBeside(subsets, rows, perStep);
+    const sums = subsets.sums(own.map((value) => value * scale));
+    return { held, sums, spare: most * (1 + NEAR) - (sums[subsets.all] ?? 0) };
   });
 }
 
 /** All boxes of use that hold this selection: of one piece, or of two parts beside or behind one another. */
 function boxesOf(
   state: number,
-  { selections, laid, width, area, spare, charges }: AnyCuts,
-  fronts: BoxFronts,
+  { subsets, laid, width, area, spare, charges }: AnyCuts,
+  skylines: ParetoBoxes,
 ): void {
   const own = area[state] as number;
   const mostArea = own + spare;
@@ -114,21 +117,21 @@ function boxesOf(
     if (
       across > width ||
       across * along > mostArea ||
-      fronts.isBeaten(across, along) ||
+      skylines.isBeaten(across, along) ||
       wastesTooMuch(across, along)
     )
       return;
-    fronts.put(across, along, across * along - own, part, way);
+    skylines.put(across, along, across * along - own, part, way);
   };
-  laid.forEach((lie, index) => {
-    if (selections.one(lie.kind) === state) add(lie.across, lie.along, index, ALONE);
+  laid.forEach((orientation, index) => {
+    if (subsets.one(orientation.itemType) === state) add(orientation.across, orientation.along, index, ALONE);
   });
-  const many = selections.partsOf(state);
+  const many = subsets.partsOf(state);
   for (let index = 0; index < many; index += 1) {
-    const part = selections.parts[index] as number;
+    const part = subsets.parts[index] as number;
     if (part === state) continue;
     const rest = state - part;
-    const { across, along, waste, start } = fronts;
+    const { across, along, waste, start } = skylines;
     const [end, from, to] = [start[part + 1] as number, start[rest] as number, start[rest + 1] as number];
     for (let one = start[part] as number; one < end; one += 1) {
       const room = spare - (waste[one] as number);
@@ -144,24 +147,24 @@ function boxesOf(
       }
     }
   }
-  fronts.close();
+  skylines.close();
 }
 
 /** The way back: which boxes of its two parts made a box is looked for again. */
 function placeBox(
-  fronts: BoxFronts,
-  given: readonly Lie[],
+  skylines: ParetoBoxes,
+  given: readonly Orientation[],
   state: number,
   at: number,
   x: number,
   y: number,
   moves: PieceMove[],
 ): void {
-  const { across, along, part, way, start } = fronts;
+  const { across, along, part, way, start } = skylines;
   const first = part[at] as number;
   if (way[at] === ALONE) {
-    const lie = given[first];
-    if (lie !== undefined) moves.push({ lie, x, y });
+    const orientation = given[first];
+    if (orientation !== undefined) moves.push({ orientation, x, y });
     return;
   }
   const second = state - first;
@@ -174,9 +177,9 @@ function placeBox(
           ? w + v <= (across[at] as number) && Math.max(h, u) <= (along[at] as number)
           : Math.max(w, v) <= (across[at] as number) && h + u <= (along[at] as number);
       if (!fits) continue;
-      placeBox(fronts, given, first, one, x, y, moves);
+      placeBox(skylines, given, first, one, x, y, moves);
       const [dx, dy] = way[at] === BESIDE ? [w, 0] : [0, h];
-      placeBox(fronts, given, second, other, x + dx, y + dy, moves);
+      placeBox(skylines, given, second, other, x + dx, y + dy, moves);
       return;
     }
   }

@@ -2,10 +2,10 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { Highs } from 'highs';
 import loadHighs from 'highs';
-import { barDemands } from '../bounds/bars-of-strip';
+import { itemDemands } from '../bounds/bar-relaxation';
 import { leastCost } from '../bounds/least-cost';
 import { Simplex } from '../bounds/simplex';
-import { stripProblem } from '../problem/strip-problem';
+import { packingProblem } from '../problem/packing-problem';
 import { SMALL_JOBS } from '../fixtures/small-jobs';
 import {
   ANY_STAGES,
@@ -14,10 +14,10 @@ import {
   type LayoutRequest,
   checkCuttable,
   checkLayout,
-  layOutByHand,
+  layOutGuillotine,
 } from '../../packing';
 import { shortestOfAnyCuts } from './any-cuts';
-import { bestBands } from './few-pieces';
+import { bestStrips } from './few-pieces';
 
 let highs: Highs;
 beforeAll(async () => {
@@ -38,9 +38,9 @@ const ROLL = 1220;
 
 const requestOf = ({ width, items }: (typeof SMALL_JOBS)[number]): LayoutRequest => ({
   rollWidth_mm: width,
-  pieces: items.flatMap(({ w, h, qty }, kind) =>
+  pieces: items.flatMap(({ w, h, qty }, itemType) =>
     Array.from({ length: qty }, (_, copy) => ({
-      id: `${kind}.${copy}`,
+      id: `${itemType}.${copy}`,
       across_mm: w,
       along_mm: h,
       mayTurn90: false,
@@ -53,7 +53,7 @@ const faultsOf = (request: LayoutRequest, { placed }: LayoutPlan, stages: number
 ];
 
 /**
- * Two-stage cutting with trimming as an integer programme: which pieces open a band, which lie in whose band.
+ * Two-stage cutting with trimming as an integer programme: which pieces open a strip, which lie in whose strip.
  * @source Lodi, Martello, Monaci 2002 (from memory)
  */
 function twoStages(items: readonly Item[]): number {
@@ -116,7 +116,7 @@ function freely(items: readonly Item[]): number {
 }
 
 /** The bar relaxation with every pattern written out. */
-function barLength(items: readonly Item[]): number {
+function patternLength(items: readonly Item[]): number {
   const patterns: number[][] = [];
   const go = (from: number, rest: number, taken: readonly number[]): void => {
     patterns.push([...taken]);
@@ -138,18 +138,18 @@ describe('are few pieces laid in the shortest way there is?', () => {
   it('two stages: the same as an integer programme solved by HiGHS', () => {
     fc.assert(
       fc.property(jobs, (items) => {
-        const problem = stripProblem({ rollWidth_mm: ROLL, pieces: pieces(items) });
-        const bands = bestBands({
+        const problem = packingProblem({ rollWidth_mm: ROLL, pieces: pieces(items) });
+        const strips = bestStrips({
           width: problem.width,
-          lies: problem.lies,
-          left: problem.kinds.map(({ quantity }) => quantity),
+          orientations: problem.orientations,
+          left: problem.itemTypes.map(({ quantity }) => quantity),
           stages: 2,
           edges: 2,
-          mostColumns: 20,
-          mostBand: Number.POSITIVE_INFINITY,
+          mostStacks: 20,
+          mostStrip: Number.POSITIVE_INFINITY,
           most: 1e9,
         });
-        expect((bands ?? []).reduce((sum, { along }) => sum + along, 0) * problem.alongStep_mm).toBeCloseTo(
+        expect((strips ?? []).reduce((sum, { along }) => sum + along, 0) * problem.alongStep_mm).toBeCloseTo(
           twoStages(items),
           4,
         );
@@ -160,17 +160,17 @@ describe('are few pieces laid in the shortest way there is?', () => {
   it('three stages are never longer than two', () => {
     fc.assert(
       fc.property(jobs, (items) => {
-        const problem = stripProblem({ rollWidth_mm: ROLL, pieces: pieces(items) });
+        const problem = packingProblem({ rollWidth_mm: ROLL, pieces: pieces(items) });
         const length = (stages: 2 | 3): number =>
           (
-            bestBands({
+            bestStrips({
               width: problem.width,
-              lies: problem.lies,
-              left: problem.kinds.map(({ quantity }) => quantity),
+              orientations: problem.orientations,
+              left: problem.itemTypes.map(({ quantity }) => quantity),
               stages,
               edges: 2,
-              mostColumns: 20,
-              mostBand: Number.POSITIVE_INFINITY,
+              mostStacks: 20,
+              mostStrip: Number.POSITIVE_INFINITY,
               most: 1e9,
             }) ?? []
           ).reduce((sum, { along }) => sum + along, 0);
@@ -187,7 +187,7 @@ describe('are few pieces laid in the shortest way there is?', () => {
         [3, job.optimum],
         [ANY_STAGES, job.anyStages],
       ] as const) {
-        const plan = layOutByHand(request, { stages, seed: 1, mostRounds: 100 });
+        const plan = layOutGuillotine(request, { stages, seed: 1, mostRounds: 100 });
         expect(plan.length_mm.value).toBe(optimum);
         expect(plan.stopped).toBe('optimal');
         expect(faultsOf(request, plan, stages)).toEqual([]);
@@ -206,7 +206,7 @@ describe('are few pieces laid in the shortest way that any straight cuts take ap
         ),
         (items) => {
           const request = { rollWidth_mm: ROLL, pieces: pieces(items) };
-          const problem = stripProblem(request);
+          const problem = packingProblem(request);
           const block = shortestOfAnyCuts(problem, 1e6);
           const length = (block?.along ?? 0) * problem.alongStep_mm;
           const least = Math.round(freely(items));
@@ -225,7 +225,7 @@ describe('are few pieces laid in the shortest way that any straight cuts take ap
             rollWidth_mm: ROLL,
             pieces: pieces(items).map((piece) => ({ ...piece, mayTurn90 })),
           };
-          const plan = layOutByHand(request, { stages, seed: 2, mostRounds: 60 });
+          const plan = layOutGuillotine(request, { stages, seed: 2, mostRounds: 60 });
           expect(faultsOf(request, plan, stages)).toEqual([]);
           return plan.length_mm.value;
         };
@@ -237,7 +237,7 @@ describe('are few pieces laid in the shortest way that any straight cuts take ap
     );
   });
   it('nothing as short as is asked: none', () => {
-    const problem = stripProblem({
+    const problem = packingProblem({
       rollWidth_mm: ROLL,
       pieces: pieces([
         { w: 700, h: 500 },
@@ -253,12 +253,12 @@ describe('is the bound the linear programme it says it is?', () => {
   it('one roll: the same as HiGHS on every pattern written out', () => {
     fc.assert(
       fc.property(jobs, (items) => {
-        const problem = stripProblem({ rollWidth_mm: ROLL, pieces: pieces(items) });
+        const problem = packingProblem({ rollWidth_mm: ROLL, pieces: pieces(items) });
         const found = leastCost(
           [{ width: problem.width, cost: 1, most: 1e9 }],
-          barDemands(problem, problem.width),
+          itemDemands(problem, problem.width),
         );
-        expect((found?.bound ?? 0) * problem.alongStep_mm).toBeCloseTo(barLength(items), 3);
+        expect((found?.bound ?? 0) * problem.alongStep_mm).toBeCloseTo(patternLength(items), 3);
       }),
       { numRuns: 40 },
     );
@@ -316,7 +316,7 @@ describe('is the bound the linear programme it says it is?', () => {
           const exact = highs.solve(
             `Minimize\n obj: ${all.map(({ cost }, at) => `${cost} x${at}`).join(' + ')}\nSubject To\n${rows.join('\n')}\nEnd`,
           ).ObjectiveValue;
-          expect(simplex.worthAt(1)).toBeCloseTo(exact, 5);
+          expect(simplex.farleyBound(1)).toBeCloseTo(exact, 5);
           const got = [0, 0, 0, 0, 0];
           for (const [{ entries }, amount] of simplex.taken())
             for (const [row, own] of entries) got[row] = (got[row] ?? 0) + own * amount;
@@ -331,9 +331,9 @@ describe('is the bound the linear programme it says it is?', () => {
   it('stopped early it is lower, never higher', () => {
     fc.assert(
       fc.property(jobs, fc.integer({ min: 0, max: 8 }), (items, rounds) => {
-        const problem = stripProblem({ rollWidth_mm: ROLL, pieces: pieces(items) });
+        const problem = packingProblem({ rollWidth_mm: ROLL, pieces: pieces(items) });
         const bound = (most?: number): number =>
-          leastCost([{ width: problem.width, cost: 1, most: 1e9 }], barDemands(problem, problem.width), most)
+          leastCost([{ width: problem.width, cost: 1, most: 1e9 }], itemDemands(problem, problem.width), most)
             ?.bound ?? 0;
         expect(bound(rounds)).toBeLessThanOrEqual(bound() + 1e-6);
       }),

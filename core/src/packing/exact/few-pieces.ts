@@ -1,48 +1,53 @@
-import type { Band, Column } from '../guillotine/band-shape';
-import type { Lie } from '../problem/strip-problem';
-import { ColumnFronts } from './column-fronts';
-import type { PricedRoom } from './priced-room';
-import { Selections } from './selections';
+import type { Strip, Stack } from '../guillotine/strip-shape';
+import type { Orientation } from '../problem/packing-problem';
+import { ParetoStacks } from './pareto-stacks';
+import type { ReducedCosts } from './reduced-costs';
+import { ItemSubsets } from './item-subsets';
 
 export interface FewPieces {
   readonly width: number;
   /** The ways pieces can lie; a kind may come twice. */
-  readonly lies: readonly Lie[];
+  readonly orientations: readonly Orientation[];
   /** How many of each kind there are. */
   readonly left: ArrayLike<number>;
   readonly stages: 2 | 3;
-  /** Columns of a band that can lie at a factory edge, and columns it may have at all. */
+  /** Stacks of a strip that can lie at a factory edge, and stacks it may have at all. */
   readonly edges: number;
-  readonly mostColumns: number;
-  /** Longest band. */
-  readonly mostBand: number;
+  readonly mostStacks: number;
+  /** Longest strip. */
+  readonly mostStrip: number;
   /** Only layouts not longer than this are of use. */
   readonly most: number;
   /** What the bound knows: the nearer `most` is to it, the less there is to go through. */
-  readonly priced?: PricedRoom | undefined;
+  readonly priced?: ReducedCosts | undefined;
 }
 
 const NEVER = Number.MAX_SAFE_INTEGER;
 const NEAR = 1e-7;
 
 /**
- * The shortest layout in bands of all pieces given, proven: a dynamic programme over every selection of them.
- * Columns and bands that lose more than a layout of use may are left out.
- * @returns its bands, shortest in all; undefined when none is as short as `most`. Work grows with the square
+ * The shortest layout in strips of all pieces given, proven: a dynamic programme over every selection of them.
+ * Stacks and strips that lose more than a layout of use may are left out.
+ * @returns its strips, shortest in all; undefined when none is as short as `most`. Work grows with the square
  * of `selectionsOf`, at worst
  * @source own; the recursion is the exact one for three-stage guillotine cutting with trimming (from memory:
  * Gilmore and Gomory 1965)
  */
-export function bestBands(asked: FewPieces): readonly Band[] | undefined {
-  const { width, lies, left, mostBand, most, priced } = asked;
-  const kinds = [...new Set(lies.map(({ kind }) => kind))].filter((kind) => (left[kind] ?? 0) > 0);
-  const quantities = kinds.map((kind) => left[kind] ?? 0);
-  const ways = kinds.map((kind) =>
-    lies.filter((lie) => lie.kind === kind && lie.across <= width && lie.along <= mostBand),
+export function bestStrips(asked: FewPieces): readonly Strip[] | undefined {
+  const { width, orientations, left, mostStrip, most, priced } = asked;
+  const itemTypes = [...new Set(orientations.map(({ itemType }) => itemType))].filter(
+    (itemType) => (left[itemType] ?? 0) > 0,
+  );
+  const quantities = itemTypes.map((itemType) => left[itemType] ?? 0);
+  const ways = itemTypes.map((itemType) =>
+    orientations.filter(
+      (orientation) =>
+        orientation.itemType === itemType && orientation.across <= width && orientation.along <= mostStrip,
+    ),
   );
   if (ways.some((own) => own.length === 0)) return undefined;
   const sizes = ways.map(([way]) => (way === undefined ? 0 : way.across * way.along));
-  const prices = kinds.map((kind) => priced?.own[kind] ?? 0);
+  const prices = itemTypes.map((itemType) => priced?.own[itemType] ?? 0);
   const mayLose = most * width - sizes.reduce((sum, size, at) => sum + size * (quantities[at] ?? 0), 0);
   const mayCost =
     (priced === undefined
@@ -50,35 +55,35 @@ export function bestBands(asked: FewPieces): readonly Band[] | undefined {
       : most - prices.reduce((sum, price, at) => sum + price * (quantities[at] ?? 0), 0)) +
     NEAR * most;
   if (mayLose < 0 || mayCost < 0) return undefined;
-  const selections = new Selections(quantities);
-  const programme = new BandProgramme(asked, ways, selections, {
-    area: selections.sums(sizes),
-    worth: selections.sums(prices),
+  const subsets = new ItemSubsets(quantities);
+  const programme = new StripProgramme(asked, ways, subsets, {
+    area: subsets.sums(sizes),
+    dualPrice: subsets.sums(prices),
     mayLose,
     mayCost,
   });
-  for (let state = 1; state < selections.count; state += 1) programme.solve(state);
-  return programme.shortestOfAll > most || programme.shortestOfAll >= NEVER ? undefined : programme.bands();
+  for (let state = 1; state < subsets.count; state += 1) programme.solve(state);
+  return programme.shortestOfAll > most || programme.shortestOfAll >= NEVER ? undefined : programme.strips();
 }
 
 /** What a selection holds and is worth, and what a layout of use may lose beside it. */
 interface Allowed {
   readonly area: Float64Array;
-  readonly worth: Float64Array;
+  readonly dualPrice: Float64Array;
   readonly mayLose: number;
   readonly mayCost: number;
 }
 
 /** The dynamic programme: selections in order, each solved from those that are parts of it. */
-class BandProgramme {
-  readonly #columns: ColumnFronts;
-  readonly #bands: ColumnFronts;
-  readonly #bandLength: Float64Array;
+class StripProgramme {
+  readonly #stacks: ParetoStacks;
+  readonly #strips: ParetoStacks;
+  readonly #stripLength: Float64Array;
   readonly #shortest: Float64Array;
-  /** Widths a column may have, narrowest first. */
+  /** Widths a stack may have, narrowest first. */
   readonly #widths: readonly number[];
   /**
-   * All pieces of a selection in one column: for each width it may have, how long it then is; and whether one
+   * All pieces of a selection in one stack: for each width it may have, how long it then is; and whether one
    * of them wants an edge.
    */
   readonly #stacked: readonly Float64Array[];
@@ -89,17 +94,17 @@ class BandProgramme {
 
   constructor(
     private readonly asked: FewPieces,
-    private readonly ways: readonly (readonly Lie[])[],
-    private readonly selections: Selections,
+    private readonly ways: readonly (readonly Orientation[])[],
+    private readonly subsets: ItemSubsets,
     private readonly allowed: Allowed,
   ) {
-    const states = selections.count;
-    this.#columns = new ColumnFronts(states);
-    this.#bands = new ColumnFronts(states);
-    this.#bands.put(0, 0, 0, 0);
-    this.#columns.close();
-    this.#bands.close();
-    this.#bandLength = new Float64Array(states).fill(NEVER);
+    const states = subsets.count;
+    this.#stacks = new ParetoStacks(states);
+    this.#strips = new ParetoStacks(states);
+    this.#strips.put(0, 0, 0, 0);
+    this.#stacks.close();
+    this.#strips.close();
+    this.#stripLength = new Float64Array(states).fill(NEVER);
     this.#shortest = new Float64Array(states).fill(NEVER);
     this.#shortest[0] = 0;
     this.#widths = [...new Set(ways.flatMap((own) => own.map(({ across }) => across)))].sort((a, b) => a - b);
@@ -107,7 +112,7 @@ class BandProgramme {
     this.#shortestWithin = this.#widths.map((across) =>
       ways.map((own) =>
         own.reduce(
-          (least, lie) => (lie.across <= across ? Math.min(least, lie.along) : least),
+          (least, orientation) => (orientation.across <= across ? Math.min(least, orientation.along) : least),
           Number.POSITIVE_INFINITY,
         ),
       ),
@@ -118,28 +123,28 @@ class BandProgramme {
   }
 
   get shortestOfAll(): number {
-    return this.#shortest[this.selections.count - 1] as number;
+    return this.#shortest[this.subsets.count - 1] as number;
   }
 
   solve(state: number): void {
-    const { area, worth, mayLose, mayCost } = this.allowed;
+    const { area, dualPrice, mayLose, mayCost } = this.allowed;
     const mostArea = (area[state] as number) + mayLose;
-    const mostLength = (worth[state] as number) + mayCost;
-    this.#columnsOf(state, mostArea, mostLength);
-    const inParts = this.#bandsOf(state, mostArea, mostLength);
-    const shortestBand = this.#bands.shortestOf(state);
-    if (shortestBand * this.asked.width <= mostArea && shortestBand <= mostLength)
-      this.#bandLength[state] = shortestBand;
-    const best = Math.min(inParts, this.#bandLength[state] as number);
+    const mostLength = (dualPrice[state] as number) + mayCost;
+    this.#stacksOf(state, mostArea, mostLength);
+    const inParts = this.#stripsOf(state, mostArea, mostLength);
+    const shortestStrip = this.#strips.shortestOf(state);
+    if (shortestStrip * this.asked.width <= mostArea && shortestStrip <= mostLength)
+      this.#stripLength[state] = shortestStrip;
+    const best = Math.min(inParts, this.#stripLength[state] as number);
     this.#shortest[state] = best * this.asked.width <= mostArea && best <= mostLength ? best : NEVER;
   }
 
-  /** All pieces of a selection in one column, at every width that makes it shorter. */
-  #columnsOf(state: number, mostArea: number, mostLength: number): void {
-    const { stages, mostBand, edges } = this.asked;
+  /** All pieces of a selection in one stack, at every width that makes it shorter. */
+  #stacksOf(state: number, mostArea: number, mostLength: number): void {
+    const { stages, mostStrip, edges } = this.asked;
     const taken = this.#taken;
-    const before = this.selections.withoutFirst(state);
-    const first = this.selections.firstOf(state);
+    const before = this.subsets.withoutFirst(state);
+    const first = this.subsets.firstOf(state);
     const edge = Math.max(this.#wanting[before] as number, this.#wants[first] ?? 0);
     this.#wanting[state] = edge;
     let least = Number.POSITIVE_INFINITY;
@@ -153,108 +158,108 @@ class BandProgramme {
       const across = this.#widths[place] as number;
       if (
         (stages === 3 || before === 0) &&
-        along <= mostBand &&
+        along <= mostStrip &&
         edge <= edges &&
         across * along <= mostArea &&
         (taken[across] as number) * along <= mostLength
       )
-        this.#columns.put(across, along, edge, 1);
+        this.#stacks.put(across, along, edge, 1);
     }
-    this.#columns.close();
+    this.#stacks.close();
   }
 
-  /** A column beside a band of the rest. @returns the shortest of two bands one behind the other */
-  #bandsOf(state: number, mostArea: number, mostLength: number): number {
-    const { width, edges, mostColumns } = this.asked;
-    const [columns, bands, taken] = [this.#columns, this.#bands, this.#taken];
-    const [bandLength, shortest] = [this.#bandLength, this.#shortest];
-    const many = this.selections.partsOf(state);
-    const subs = this.selections.parts;
+  /** A stack beside a strip of the rest. @returns the shortest of two strips one behind the other */
+  #stripsOf(state: number, mostArea: number, mostLength: number): number {
+    const { width, edges, mostStacks } = this.asked;
+    const [stacks, strips, taken] = [this.#stacks, this.#strips, this.#taken];
+    const [stripLength, shortest] = [this.#stripLength, this.#shortest];
+    const many = this.subsets.partsOf(state);
+    const subs = this.subsets.parts;
     let best = NEVER;
     for (let index = 0; index < many; index += 1) {
       const part = subs[index] as number;
       const rest = state - part;
       if (part !== state) {
-        const sum = (bandLength[part] as number) + (shortest[rest] as number);
+        const sum = (stripLength[part] as number) + (shortest[rest] as number);
         if (sum < best) best = sum;
       }
-      const [to, otherTo] = [columns.start[part + 1] as number, bands.start[rest + 1] as number];
-      for (let one = columns.start[part] as number; one < to; one += 1) {
-        for (let other = bands.start[rest] as number; other < otherTo; other += 1) {
-          const across = (columns.across[one] as number) + (bands.across[other] as number);
+      const [to, otherTo] = [stacks.start[part + 1] as number, strips.start[rest + 1] as number];
+      for (let one = stacks.start[part] as number; one < to; one += 1) {
+        for (let other = strips.start[rest] as number; other < otherTo; other += 1) {
+          const across = (stacks.across[one] as number) + (strips.across[other] as number);
           if (across > width) continue;
-          const along = Math.max(columns.along[one] as number, bands.along[other] as number);
-          const edge = (columns.edge[one] as number) + (bands.edge[other] as number);
-          const count = 1 + (bands.count[other] as number);
+          const along = Math.max(stacks.along[one] as number, strips.along[other] as number);
+          const edge = (stacks.edge[one] as number) + (strips.edge[other] as number);
+          const count = 1 + (strips.count[other] as number);
           if (
             edge <= edges &&
-            count <= mostColumns &&
+            count <= mostStacks &&
             across * along <= mostArea &&
             (taken[across] as number) * along <= mostLength
           )
-            bands.put(across, along, edge, count);
+            strips.put(across, along, edge, count);
         }
       }
     }
-    bands.close();
+    strips.close();
     return best;
   }
 
   /** The way back: what gave each best value is looked for again. */
-  bands(): readonly Band[] {
-    const found: Band[] = [];
-    for (let state = this.selections.count - 1; state > 0;) {
-      const part = this.#lastBand(state);
-      found.push(this.#bandOf(part));
+  strips(): readonly Strip[] {
+    const found: Strip[] = [];
+    for (let state = this.subsets.count - 1; state > 0;) {
+      const part = this.#lastStrip(state);
+      found.push(this.#stripOf(part));
       state -= part;
     }
     return found;
   }
 
-  #lastBand(state: number): number {
-    const many = this.selections.partsOf(state);
+  #lastStrip(state: number): number {
+    const many = this.subsets.partsOf(state);
     for (let index = 0; index < many; index += 1) {
-      const own = this.selections.parts[index] as number;
-      const sum = (this.#bandLength[own] as number) + (this.#shortest[state - own] as number);
+      const own = this.subsets.parts[index] as number;
+      const sum = (this.#stripLength[own] as number) + (this.#shortest[state - own] as number);
       if (Math.abs(sum - (this.#shortest[state] as number)) < 1e-9) return own;
     }
     return state;
   }
 
-  #bandOf(whole: number): Band {
-    const { width, edges, mostColumns } = this.asked;
-    const along = this.#bandLength[whole] as number;
-    const made: Column[] = [];
-    let [state, room, atEdge, count] = [whole, width, edges, mostColumns];
+  #stripOf(whole: number): Strip {
+    const { width, edges, mostStacks } = this.asked;
+    const along = this.#stripLength[whole] as number;
+    const made: Stack[] = [];
+    let [state, room, atEdge, count] = [whole, width, edges, mostStacks];
     while (state > 0) {
-      const next = this.#nextColumn(state, along, room, atEdge, count);
+      const next = this.#nextStack(state, along, room, atEdge, count);
       if (next === undefined) throw new RangeError('a band that was found cannot be made');
-      made.push(this.#columnOf(this.selections.digits(next.part), next.across));
+      made.push(this.#stackOf(this.subsets.digits(next.part), next.across));
       state -= next.part;
       room -= next.across;
       atEdge -= next.edge;
       count -= 1;
     }
-    return { along, columns: made, filled: this.allowed.area[whole] as number };
+    return { along, stacks: made, filled: this.allowed.area[whole] as number };
   }
 
-  #nextColumn(
+  #nextStack(
     state: number,
     along: number,
     room: number,
     atEdge: number,
     count: number,
   ): { readonly part: number; readonly across: number; readonly edge: number } | undefined {
-    const columns = this.#columns;
-    const many = this.selections.partsOf(state);
+    const stacks = this.#stacks;
+    const many = this.subsets.partsOf(state);
     for (let index = 0; index < many; index += 1) {
-      const part = this.selections.parts[index] as number;
-      const to = columns.start[part + 1] as number;
-      for (let at = columns.start[part] as number; at < to; at += 1) {
-        const [across, edge] = [columns.across[at] as number, columns.edge[at] as number];
+      const part = this.subsets.parts[index] as number;
+      const to = stacks.start[part + 1] as number;
+      for (let at = stacks.start[part] as number; at < to; at += 1) {
+        const [across, edge] = [stacks.across[at] as number, stacks.edge[at] as number];
         if (
-          (columns.along[at] as number) <= along &&
-          this.#bands.fits(state - part, room - across, along, atEdge - edge, count - 1)
+          (stacks.along[at] as number) <= along &&
+          this.#strips.fits(state - part, room - across, along, atEdge - edge, count - 1)
         )
           return { part, across, edge };
       }
@@ -262,16 +267,17 @@ class BandProgramme {
     return undefined;
   }
 
-  #columnOf(counts: readonly number[], across: number): Column {
-    const pieces = counts.flatMap((count, at): Lie[] => {
+  #stackOf(counts: readonly number[], across: number): Stack {
+    const pieces = counts.flatMap((count, at): Orientation[] => {
       const way = (this.ways[at] ?? [])
-        .filter((lie) => lie.across <= across)
-        .reduce<Lie | undefined>(
-          (least, lie) => (least === undefined || lie.along < least.along ? lie : least),
+        .filter((orientation) => orientation.across <= across)
+        .reduce<Orientation | undefined>(
+          (least, orientation) =>
+            least === undefined || orientation.along < least.along ? orientation : least,
           undefined,
         );
       return way === undefined ? [] : Array.from({ length: count }, () => way);
     });
-    return { across: pieces.reduce((most, lie) => Math.max(most, lie.across), 0), pieces };
+    return { across: pieces.reduce((most, orientation) => Math.max(most, orientation.across), 0), pieces };
   }
 }

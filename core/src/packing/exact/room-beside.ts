@@ -1,5 +1,5 @@
-import type { Lie } from '../problem/strip-problem';
-import type { Selections } from './selections';
+import type { Orientation } from '../problem/packing-problem';
+import type { ItemSubsets } from './item-subsets';
 
 /** Rows written down at most. */
 const MOST_ROWS = 40_000;
@@ -8,9 +8,9 @@ const MOST_ROWS = 40_000;
 export interface Rows {
   readonly across: Int32Array;
   /** The pieces of each row. */
-  readonly selection: Int32Array;
+  readonly subset: Int32Array;
   /** The ways they lie, by place in the list given. */
-  readonly lies: readonly (readonly number[])[];
+  readonly orientations: readonly (readonly number[])[];
 }
 
 /**
@@ -18,21 +18,31 @@ export interface Rows {
  * @param width in steps
  * @returns undefined when there are too many to write down
  */
-export function rowsWithin(selections: Selections, lies: readonly Lie[], width: number): Rows | undefined {
-  const rows: { readonly across: number; readonly selection: number; readonly lies: readonly number[] }[] = [
-    { across: 0, selection: 0, lies: [] },
-  ];
-  for (const [index, lie] of lies.entries()) {
-    const one = selections.one(lie.kind);
+export function rowsWithin(
+  subsets: ItemSubsets,
+  orientations: readonly Orientation[],
+  width: number,
+): Rows | undefined {
+  const rows: {
+    readonly across: number;
+    readonly subset: number;
+    readonly orientations: readonly number[];
+  }[] = [{ across: 0, subset: 0, orientations: [] }];
+  for (const [index, orientation] of orientations.entries()) {
+    const one = subsets.one(orientation.itemType);
     const before = rows.length;
     for (let at = 0; at < before; at += 1) {
       let row = rows[at];
       while (
         row !== undefined &&
-        row.across + lie.across <= width &&
-        selections.areApart(row.selection, one)
+        row.across + orientation.across <= width &&
+        subsets.areApart(row.subset, one)
       ) {
-        row = { across: row.across + lie.across, selection: row.selection + one, lies: [...row.lies, index] };
+        row = {
+          across: row.across + orientation.across,
+          subset: row.subset + one,
+          orientations: [...row.orientations, index],
+        };
         rows.push(row);
         if (rows.length > MOST_ROWS) return undefined;
       }
@@ -41,8 +51,8 @@ export function rowsWithin(selections: Selections, lies: readonly Lie[], width: 
   rows.sort((a, b) => a.across - b.across);
   return {
     across: Int32Array.from(rows, ({ across }) => across),
-    selection: Int32Array.from(rows, ({ selection }) => selection),
-    lies: rows.map((row) => row.lies),
+    subset: Int32Array.from(rows, ({ subset }) => subset),
+    orientations: rows.map((row) => row.orientations),
   };
 }
 
@@ -53,11 +63,13 @@ export function rowsWithin(selections: Selections, lies: readonly Lie[], width: 
  * @returns for a selection and the room beside it, at most so much of 1
  */
 export function roomBeside(
-  selections: Selections,
-  { across, selection, lies }: Rows,
-  worth: readonly number[],
-): { readonly scale: number; readonly held: (selection: number, room: number) => number } {
-  const own = Float64Array.from(lies, (row) => row.reduce((sum, lie) => sum + (worth[lie] ?? 0), 0));
+  subsets: ItemSubsets,
+  { across, subset, orientations }: Rows,
+  dualPrice: readonly number[],
+): { readonly scale: number; readonly held: (subset: number, room: number) => number } {
+  const own = Float64Array.from(orientations, (row) =>
+    row.reduce((sum, orientation) => sum + (dualPrice[orientation] ?? 0), 0),
+  );
   const scale = 1 / (own.reduce((most, value) => Math.max(most, value), 0) || 1);
   const most = new Float64Array(own.length);
   own.forEach((value, at) => {
@@ -75,7 +87,7 @@ export function roomBeside(
       }
       let best = 0;
       for (let at = low - 1; at > 0 && (most[at] as number) > best; at -= 1)
-        if ((own[at] as number) > best && selections.areApart(taken, selection[at] as number))
+        if ((own[at] as number) > best && subsets.areApart(taken, subset[at] as number))
           best = own[at] as number;
       return best;
     },

@@ -1,36 +1,36 @@
-import { bestBands } from '../exact/few-pieces';
-import { type PricedRoom, pricedRoom } from '../exact/priced-room';
-import type { LaidBand, Space } from './space';
-import type { StripProblem } from '../problem/strip-problem';
+import { bestStrips } from '../exact/few-pieces';
+import { type ReducedCosts, reducedCosts } from '../exact/reduced-costs';
+import type { LaidStrip, StockSegment } from './stock-segment';
+import type { PackingProblem } from '../problem/packing-problem';
 
 const NEAR = 1e-9;
 
-/** Few pieces laid in the shortest way there is on one space; undefined when that costs more than `most`. */
-export type Exactly = (space: number, left: Int32Array, most: number) => readonly LaidBand[] | undefined;
+/** Few pieces laid in the shortest way there is on one segment; undefined when that costs more than `most`. */
+export type Exactly = (segment: number, left: Int32Array, most: number) => readonly LaidStrip[] | undefined;
 
 /** @param prices of the bound, if it has any: they are carried over to each roll once */
 export function exactlyOn(
-  spaces: readonly Space[],
+  segments: readonly StockSegment[],
   stages: 2 | 3,
   prices: readonly number[] | undefined,
 ): Exactly {
-  const rooms = new Map<StripProblem, PricedRoom>();
+  const rooms = new Map<PackingProblem, ReducedCosts>();
   return (index, left, most) => {
-    const space = spaces[index];
-    if (space === undefined || space.cost <= 0) return undefined;
-    const { problem, cost, mostBand, mostColumns, edges } = space;
-    const priced = prices && (rooms.get(problem) ?? pricedRoom(problem, prices));
+    const segment = segments[index];
+    if (segment === undefined || segment.cost <= 0) return undefined;
+    const { problem, cost, mostStrip, mostStacks, edges } = segment;
+    const priced = prices && (rooms.get(problem) ?? reducedCosts(problem, prices));
     if (priced !== undefined) rooms.set(problem, priced);
-    return bestBands({
+    return bestStrips({
       width: problem.width,
-      lies: problem.lies,
+      orientations: problem.orientations,
       left,
       stages,
       edges,
-      mostColumns,
-      mostBand,
+      mostStacks,
+      mostStrip,
       most: most / cost + NEAR,
       priced,
-    })?.map((band) => ({ space: index, band }));
+    })?.map((strip) => ({ segment: index, strip }));
   };
 }

@@ -1,8 +1,8 @@
-import { fullStack, fullStacksOf } from './full-stacks';
-import type { Lie } from '../problem/strip-problem';
+import { exactFillStack, subsetSumStacksOf } from './subset-sum-stacks';
+import type { Orientation } from '../problem/packing-problem';
 
-/** Which lengths a column can be stacked to from what is left, and how full each is. */
-export interface Stacks {
+/** Which lengths a stack can be stacked to from what is left, and how full each is. */
+export interface StackLengths {
   /** Lengths worth ending at, shortest first. */
   readonly ends: readonly number[];
   /** The fullest end at or under a length; 0: none. */
@@ -10,7 +10,7 @@ export interface Stacks {
   /** Area of pieces at that end. */
   readonly filledUpTo: (along: number) => number;
   /** The pieces that end there. */
-  readonly piecesAt: (end: number) => readonly Lie[];
+  readonly piecesAt: (end: number) => readonly Orientation[];
 }
 
 const NOT_REACHED = -1;
@@ -20,29 +20,39 @@ const ENTRIES = 2 ** 20;
 let reachedBy = new Int32Array(0);
 
 /**
- * Stacks pieces into one column, up to `most` along. Pieces of one width by bit sets; of several by bounded
+ * Stacks pieces into one stack, up to `most` along. Pieces of one width by bit sets; of several by bounded
  * subset sums, widest first.
  * @param lies in the order to try among equals
  * @param left pieces left by kind
- * @param single only one piece a column: two stages of cutting
+ * @param single only one piece a stack: two stages of cutting
  */
-export function stacksOf(lies: readonly Lie[], left: Int32Array, most: number, single: boolean): Stacks {
-  const [first] = lies;
-  const isEven = first !== undefined && lies.every(({ across }) => across === first.across);
+export function stackLengthsOf(
+  orientations: readonly Orientation[],
+  left: Int32Array,
+  most: number,
+  single: boolean,
+): StackLengths {
+  const [first] = orientations;
+  const isEven = first !== undefined && orientations.every(({ across }) => across === first.across);
   return isEven && !single
-    ? evenStacks(lies, first.across, left, most)
-    : mixedStacks(lies, left, most, single);
+    ? evenStackLengths(orientations, first.across, left, most)
+    : mixedStackLengths(orientations, left, most, single);
 }
 
-function evenStacks(lies: readonly Lie[], across: number, left: Int32Array, most: number): Stacks {
+function evenStackLengths(
+  orientations: readonly Orientation[],
+  across: number,
+  left: Int32Array,
+  most: number,
+): StackLengths {
   let sum = 0;
-  const copies: Lie[] = [];
-  for (const lie of lies) {
-    const quantity = left[lie.kind] ?? 0;
-    sum += lie.along * quantity;
-    for (let copy = 0; copy < quantity; copy += 1) copies.push(lie);
+  const copies: Orientation[] = [];
+  for (const orientation of orientations) {
+    const quantity = left[orientation.itemType] ?? 0;
+    sum += orientation.along * quantity;
+    for (let copy = 0; copy < quantity; copy += 1) copies.push(orientation);
   }
-  const full = fullStacksOf(copies, Math.min(most, sum));
+  const full = subsetSumStacksOf(copies, Math.min(most, sum));
   const ends: number[] = [];
   for (let word = 0; word < full.top.length; word += 1)
     for (let bits = full.top[word] ?? 0; bits !== 0; bits &= bits - 1)
@@ -53,14 +63,19 @@ function evenStacks(lies: readonly Lie[], across: number, left: Int32Array, most
     ends,
     endUpTo,
     filledUpTo: (along) => across * endUpTo(along),
-    piecesAt: (along) => fullStack(full, along),
+    piecesAt: (along) => exactFillStack(full, along),
   };
 }
 
-function mixedStacks(lies: readonly Lie[], left: Int32Array, most: number, single: boolean): Stacks {
-  const sorted = [...lies].sort((a, b) => b.across - a.across);
+function mixedStackLengths(
+  orientations: readonly Orientation[],
+  left: Int32Array,
+  most: number,
+  single: boolean,
+): StackLengths {
+  const sorted = [...orientations].sort((a, b) => b.across - a.across);
   let sum = 0;
-  for (const { kind, along } of sorted) sum += along * (left[kind] ?? 0);
+  for (const { itemType, along } of sorted) sum += along * (left[itemType] ?? 0);
   const limit = Math.min(most, sum);
   if (reachedBy.length <= limit) reachedBy = new Int32Array(2 * limit + 1).fill(NOT_REACHED);
   const at = reachedBy;
@@ -68,11 +83,11 @@ function mixedStacks(lies: readonly Lie[], left: Int32Array, most: number, singl
   const [lengths, areas, pieces, below] = [[0], [0], [NOT_REACHED], [NOT_REACHED]];
   at[0] = 0;
   for (let index = 0; index < sorted.length; index += 1) {
-    const lie = sorted[index];
-    if (lie === undefined) continue;
-    const { along, across } = lie;
-    const copies = single ? 1 : (left[lie.kind] ?? 0);
-    if (along > limit || (left[lie.kind] ?? 0) <= 0) continue;
+    const orientation = sorted[index];
+    if (orientation === undefined) continue;
+    const { along, across } = orientation;
+    const copies = single ? 1 : (left[orientation.itemType] ?? 0);
+    if (along > limit || (left[orientation.itemType] ?? 0) <= 0) continue;
     const before = single ? 1 : lengths.length;
     for (let base = 0; base < before; base += 1) {
       let last = base;
@@ -104,11 +119,11 @@ function mixedStacks(lies: readonly Lie[], left: Int32Array, most: number, singl
     }
   }
   const upTo = (along: number): number => places[placeUpTo(ends, along)] ?? 0;
-  const piecesAt = (along: number): readonly Lie[] => {
-    const found: Lie[] = [];
+  const piecesAt = (along: number): readonly Orientation[] => {
+    const found: Orientation[] = [];
     for (let own = upTo(along); own > 0; own = below[own] ?? 0) {
-      const lie = sorted[pieces[own] ?? NOT_REACHED];
-      if (lie !== undefined) found.push(lie);
+      const orientation = sorted[pieces[own] ?? NOT_REACHED];
+      if (orientation !== undefined) found.push(orientation);
     }
     return found;
   };

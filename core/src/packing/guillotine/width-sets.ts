@@ -1,4 +1,4 @@
-import type { Lie } from '../problem/strip-problem';
+import type { Orientation } from '../problem/packing-problem';
 
 /** Column widths that lie side by side on the roll, and what they leave. */
 export interface WidthSet {
@@ -15,11 +15,12 @@ export interface WidthStock {
 const MOST_NODES = 600;
 const MOST_EXACT_NODES = 3000;
 const MOST_EXACT = 120;
-const MOST_COLUMNS = 8;
+const MOST_STACKS = 8;
 
-export function widthStock(open: readonly Lie[], left: Int32Array): WidthStock {
+export function widthStock(open: readonly Orientation[], left: Int32Array): WidthStock {
   const counts = new Map<number, number>();
-  for (const { across, kind } of open) counts.set(across, (counts.get(across) ?? 0) + (left[kind] ?? 0));
+  for (const { across, itemType } of open)
+    counts.set(across, (counts.get(across) ?? 0) + (left[itemType] ?? 0));
   const widths = [...counts.keys()].sort((a, b) => b - a);
   return { widths, counts: widths.map((across) => counts.get(across) ?? 0) };
 }
@@ -34,7 +35,7 @@ export function widthSets(
   { widths, counts }: WidthStock,
   first: number | undefined,
   random: () => number,
-  mostColumns = MOST_COLUMNS,
+  mostStacks = MOST_STACKS,
 ): readonly WidthSet[] {
   const free = [...counts];
   const narrowest = widths.at(-1) ?? width;
@@ -44,7 +45,7 @@ export function widthSets(
   const go = (from: number, rest: number): void => {
     nodes += 1;
     let isFull = true;
-    if (rest >= narrowest && set.length < mostColumns) {
+    if (rest >= narrowest && set.length < mostStacks) {
       for (let index = from; index < widths.length && nodes <= MOST_NODES; index += 1) {
         const across = widths[index] ?? 0;
         if (across > rest || (free[index] ?? 0) <= 0) continue;
@@ -76,11 +77,11 @@ export function exactSets(
   stock: WidthStock,
   first: number | undefined,
   random: () => number,
-  mostColumns = MOST_COLUMNS,
+  mostStacks = MOST_STACKS,
 ): readonly WidthSet[] {
   const { widths } = stock;
   return setsThatFill(width, stock, starts(widths, first, random), fillableFrom(width, widths), {
-    mostColumns,
+    mostStacks,
     mostNodes: MOST_EXACT_NODES,
     mostSets: MOST_EXACT,
     random,
@@ -89,7 +90,7 @@ export function exactSets(
 
 /** How far a search for sets goes. */
 export interface SetSearch {
-  readonly mostColumns: number;
+  readonly mostStacks: number;
   readonly mostNodes: number;
   readonly mostSets: number;
   readonly random: () => number;
@@ -106,7 +107,7 @@ export function setsThatFill(
   { widths, counts }: WidthStock,
   begins: readonly number[],
   canFill: readonly Uint32Array[],
-  { mostColumns, mostNodes, mostSets, random }: SetSearch,
+  { mostStacks, mostNodes, mostSets, random }: SetSearch,
 ): readonly (readonly number[])[] {
   const free = [...counts];
   const found: (readonly number[])[] = [];
@@ -118,7 +119,7 @@ export function setsThatFill(
       found.push([...set]);
       return;
     }
-    if (set.length >= mostColumns) return;
+    if (set.length >= mostStacks) return;
     const span = widths.length - from;
     const turn = span > 0 ? Math.floor(random() * span) : 0;
     for (let step = 0; step < span && nodes <= mostNodes && found.length < mostSets; step += 1) {

@@ -1,6 +1,6 @@
-import { barsOfStrip } from '../bounds/bars-of-strip';
+import { barRelaxation } from '../bounds/bar-relaxation';
 import { leastLength } from '../bounds/width-bound';
-import { stripProblem } from './strip-problem';
+import { packingProblem } from './packing-problem';
 import type { LayoutPiece, LayoutPlan, LayoutRequest, PlacedPiece } from './layout-plan';
 import { type Formula, GEOMETRY, type Reasoned, applyFormula } from '../../quantity';
 
@@ -10,7 +10,7 @@ interface Sums {
   readonly length_mm: number;
   readonly longest_mm: number;
   readonly sideBySide_mm: number;
-  readonly bars_mm: number;
+  readonly patterns_mm: number;
 }
 
 const AREA = { word: 'area of all blanks', unit: 'mm²' };
@@ -25,7 +25,9 @@ const LENGTH: Formula<{ end_mm: number }> = {
   inputs: { end_mm: { word: 'end of the last strip', unit: 'mm' } },
   of: ({ end_mm }) => end_mm,
 };
-const BOUND: Formula<Pick<Sums, 'area_mm2' | 'rollWidth_mm' | 'longest_mm' | 'sideBySide_mm' | 'bars_mm'>> = {
+const BOUND: Formula<
+  Pick<Sums, 'area_mm2' | 'rollWidth_mm' | 'longest_mm' | 'sideBySide_mm' | 'patterns_mm'>
+> = {
   id: 'cutting.lengthBound',
   word: 'nothing can use less than',
   says: 'B = the largest of area ÷ roll width, the longest piece, what cannot lie side by side, and the best mixture of slices across the roll',
@@ -36,10 +38,10 @@ const BOUND: Formula<Pick<Sums, 'area_mm2' | 'rollWidth_mm' | 'longest_mm' | 'si
     rollWidth_mm: ROLL,
     longest_mm: { word: 'shortest way any one piece can lie, longest of all', unit: 'mm' },
     sideBySide_mm: { word: 'pieces too wide to lie side by side (dual feasible functions)', unit: 'mm' },
-    bars_mm: { word: 'best mixture of slices across the roll (linear programme)', unit: 'mm' },
+    patterns_mm: { word: 'best mixture of slices across the roll (linear programme)', unit: 'mm' },
   },
-  of: ({ area_mm2, rollWidth_mm, longest_mm, sideBySide_mm, bars_mm }) =>
-    Math.max(area_mm2 / rollWidth_mm, longest_mm, sideBySide_mm, bars_mm),
+  of: ({ area_mm2, rollWidth_mm, longest_mm, sideBySide_mm, patterns_mm }) =>
+    Math.max(area_mm2 / rollWidth_mm, longest_mm, sideBySide_mm, patterns_mm),
 };
 const WASTE: Formula<Pick<Sums, 'area_mm2' | 'rollWidth_mm' | 'length_mm'>> = {
   id: 'cutting.waste',
@@ -68,19 +70,19 @@ export function lengthBound(request: LayoutRequest, isQuick = false): LengthBoun
   const { rollWidth_mm, pieces } = request;
   const area_mm2 = pieces.reduce((sum, piece) => sum + piece.across_mm * piece.along_mm, 0);
   const longest_mm = pieces.reduce(
-    (longest, piece) => Math.max(longest, shortestLie(piece, rollWidth_mm)),
+    (longest, piece) => Math.max(longest, shortestOrientation(piece, rollWidth_mm)),
     0,
   );
-  const problem = stripProblem(request);
-  const bars = isQuick || pieces.length === 0 ? undefined : barsOfStrip(problem);
+  const problem = packingProblem(request);
+  const patterns = isQuick || pieces.length === 0 ? undefined : barRelaxation(problem);
   const step = applyFormula(BOUND, {
     area_mm2,
     rollWidth_mm,
     longest_mm,
     sideBySide_mm: pieces.length === 0 ? 0 : leastLength(problem) * problem.alongStep_mm,
-    bars_mm: bars === undefined ? 0 : Math.ceil(bars.bound - 1e-6) * problem.alongStep_mm,
+    patterns_mm: patterns === undefined ? 0 : Math.ceil(patterns.bound - 1e-6) * problem.alongStep_mm,
   });
-  return { bound_mm: { value: step.value, why: [step] }, prices: bars?.prices, turned: bars?.turned };
+  return { bound_mm: { value: step.value, why: [step] }, prices: patterns?.prices, turned: patterns?.turned };
 }
 
 /** Length, bound and waste of pieces already placed. */
@@ -101,7 +103,7 @@ export function layoutSums(
   };
 }
 
-function shortestLie(piece: LayoutPiece, rollWidth_mm: number): number {
+function shortestOrientation(piece: LayoutPiece, rollWidth_mm: number): number {
   return piece.mayTurn90 && piece.along_mm <= rollWidth_mm
     ? Math.min(
         piece.along_mm,

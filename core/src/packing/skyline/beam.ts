@@ -1,12 +1,18 @@
-import type { Lie, StripProblem } from '../problem/strip-problem';
-import { type Fronts, coverStretch, lowestStretch, raiseStretch, roomForFronts } from './fronts';
-import { type LieTable, canFill, lieTable } from './lie-table';
+import type { Orientation, PackingProblem } from '../problem/packing-problem';
+import {
+  type Skylines,
+  coverSkylineSegment,
+  lowestSkylineSegment,
+  raiseSkylineSegment,
+  roomForSkylines,
+} from './skylines';
+import { type OrientationTable, canFill, orientationTable } from './orientation-table';
 import { lossOf } from './loss';
-import { NO_MARK, type Offers, bestFirst, isKnown, roomForOffers, slotOf } from './offers';
+import { NO_MARK, type Candidates, bestFirst, isKnown, roomForCandidates, slotOf } from './candidates';
 
 /** Where a piece lies, in steps. */
 export interface PieceMove {
-  readonly lie: Lie;
+  readonly orientation: Orientation;
   readonly x: number;
   readonly y: number;
 }
@@ -15,8 +21,8 @@ export interface PieceMove {
  * A way of looking: how many fronts are kept side by side, how many pieces are tried on each, how much chance
  * is in it.
  */
-export interface BeamWays {
-  readonly fronts: number;
+export interface BeamWeights {
+  readonly skylines: number;
   readonly tries: number;
   readonly chance: number;
   /** How much speaks against trying a piece for what it loses on its first row of steps. */
@@ -30,12 +36,12 @@ export interface BeamWays {
    * Steps of length each piece is worth, by kind: no pieces side by side across the roll are worth more than
    * the length they take.
    */
-  readonly worth: readonly number[];
+  readonly dualPrice: readonly number[];
   /**
    * Steps of length that speak for a front for each piece it holds, by kind: what is hard to lay is better
    * laid soon.
    */
-  readonly soon: readonly number[];
+  readonly priority: readonly number[];
   readonly random: () => number;
 }
 
@@ -46,9 +52,9 @@ export interface Block {
 }
 
 /** Front and piece after piece: all placings ever kept, each with the one before it. */
-interface Book {
+interface PlacementLog {
   readonly before: number[];
-  readonly lie: number[];
+  readonly orientation: number[];
   readonly x: number[];
   readonly y: number[];
 }
@@ -75,42 +81,44 @@ const RANKED = 1.5;
  * @returns undefined when every front grew too long; yields now and then so that it can be stopped
  */
 export function* beam(
-  problem: StripProblem,
+  problem: PackingProblem,
   pieces: Uint16Array,
-  ways: BeamWays,
+  ways: BeamWeights,
   most: number,
 ): Generator<undefined, Block | undefined> {
-  const { width, kinds } = problem;
-  let [total, worth] = [0, 0];
-  kinds.forEach((_, kind) => {
-    total += pieces[kind] ?? 0;
-    worth += (ways.worth[kind] ?? 0) * (pieces[kind] ?? 0);
+  const { width, itemTypes } = problem;
+  let [total, dualPrice] = [0, 0];
+  itemTypes.forEach((_, itemType) => {
+    total += pieces[itemType] ?? 0;
+    dualPrice += (ways.dualPrice[itemType] ?? 0) * (pieces[itemType] ?? 0);
   });
-  const table = lieTable(problem, pieces, ways.worth);
-  const present = kinds.flatMap((_, kind) => ((pieces[kind] ?? 0) > 0 ? [pieces[kind] ?? 0] : []));
+  const table = orientationTable(problem, pieces, ways.dualPrice);
+  const present = itemTypes.flatMap((_, itemType) =>
+    (pieces[itemType] ?? 0) > 0 ? [pieces[itemType] ?? 0] : [],
+  );
   const stride = total + 2;
-  let [fronts, next] = [
-    roomForFronts(ways.fronts, stride, present.length),
-    roomForFronts(ways.fronts, stride, present.length),
+  let [skylines, next] = [
+    roomForSkylines(ways.skylines, stride, present.length),
+    roomForSkylines(ways.skylines, stride, present.length),
   ];
-  const offers = roomForOffers(ways.fronts * ways.tries, ways.fronts);
-  const order = new Float64Array(ways.fronts * ways.tries);
-  const book: Book = { before: [], lie: [], x: [], y: [] };
-  fronts.stretches[0] = 1;
-  fronts.left.set(present);
-  fronts.narrowest[0] = table.across[0] ?? width;
-  fronts.placing[0] = NOTHING;
-  const slack = most - 1 - worth + 1e-6 * most;
+  const candidates = roomForCandidates(ways.skylines * ways.tries, ways.skylines);
+  const order = new Float64Array(ways.skylines * ways.tries);
+  const log: PlacementLog = { before: [], orientation: [], x: [], y: [] };
+  skylines.stretches[0] = 1;
+  skylines.left.set(present);
+  skylines.narrowest[0] = table.across[0] ?? width;
+  skylines.placing[0] = NOTHING;
+  const slack = most - 1 - dualPrice + 1e-6 * most;
   let kept = 1;
   let looked = 0;
   for (let placed = 0; placed < total; placed += 1) {
-    offers.count = 0;
+    candidates.count = 0;
     for (let row = 0; row < kept; row += 1)
-      offer(table, fronts, row, ways, Math.floor(ways.random() * 0x7fffffff), slack, most, offers);
-    if (offers.count === 0) return undefined;
+      candidate(table, skylines, row, ways, Math.floor(ways.random() * 0x7fffffff), slack, most, candidates);
+    if (candidates.count === 0) return undefined;
     looked += kept;
-    kept = keepBest(table, fronts, next, offers, order, ways.fronts, book);
-    [fronts, next] = [next, fronts];
+    kept = keepBest(table, skylines, next, candidates, order, ways.skylines, log);
+    [skylines, next] = [next, skylines];
     if (looked > YIELD_EVERY) {
       looked = 0;
       yield undefined;
@@ -118,75 +126,76 @@ export function* beam(
   }
   let best = 0;
   for (let row = 1; row < kept; row += 1)
-    if ((fronts.tallest[row] ?? 0) < (fronts.tallest[best] ?? 0)) best = row;
-  const along = fronts.tallest[best] ?? 0;
-  return along < most ? { moves: movesTo(table, book, fronts.placing[best] ?? NOTHING), along } : undefined;
+    if ((skylines.tallest[row] ?? 0) < (skylines.tallest[best] ?? 0)) best = row;
+  const along = skylines.tallest[best] ?? 0;
+  return along < most ? { moves: movesTo(table, log, skylines.placing[best] ?? NOTHING), along } : undefined;
 }
 
 const ownScores = new Float64Array(64);
-const ownLies = new Int32Array(64);
+const ownOrientations = new Int32Array(64);
 const ownXs = new Int32Array(64);
 
 /** The lowest stretch of a front, and what stands beside it. */
 const here = { at: 0, count: 0, from: 0, to: 0, y: 0, leftWall: 0, rightWall: 0, narrowest: 0 };
 
-function lookAtLowest(fronts: Fronts, row: number, width: number): void {
-  const base = row * fronts.stride;
-  const at = lowestStretch(fronts, row);
-  const count = fronts.stretches[row] ?? 0;
+function lookAtLowest(skylines: Skylines, row: number, width: number): void {
+  const base = row * skylines.stride;
+  const at = lowestSkylineSegment(skylines, row);
+  const count = skylines.stretches[row] ?? 0;
   here.at = at;
   here.count = count;
-  here.from = fronts.starts[base + at] ?? 0;
-  here.to = at + 1 < count ? (fronts.starts[base + at + 1] ?? width) : width;
-  here.y = fronts.heights[base + at] ?? 0;
-  here.leftWall = at === 0 ? Number.POSITIVE_INFINITY : (fronts.heights[base + at - 1] ?? 0);
-  here.rightWall = at === count - 1 ? Number.POSITIVE_INFINITY : (fronts.heights[base + at + 1] ?? 0);
-  here.narrowest = fronts.narrowest[row] ?? 0;
+  here.from = skylines.starts[base + at] ?? 0;
+  here.to = at + 1 < count ? (skylines.starts[base + at + 1] ?? width) : width;
+  here.y = skylines.heights[base + at] ?? 0;
+  here.leftWall = at === 0 ? Number.POSITIVE_INFINITY : (skylines.heights[base + at - 1] ?? 0);
+  here.rightWall = at === count - 1 ? Number.POSITIVE_INFINITY : (skylines.heights[base + at + 1] ?? 0);
+  here.narrowest = skylines.narrowest[row] ?? 0;
 }
 
 /**
  * The pieces worth trying on the lowest stretch of a front. Stretches too narrow for anything are filled up
  * first.
  */
-function offer(
-  table: LieTable,
-  fronts: Fronts,
+function candidate(
+  table: OrientationTable,
+  skylines: Skylines,
   row: number,
-  ways: BeamWays,
+  ways: BeamWeights,
   seed: number,
   slack: number,
   most: number,
-  offers: Offers,
+  candidates: Candidates,
 ): void {
   for (;;) {
-    const wasted = fronts.waste[row] ?? 0;
+    const wasted = skylines.waste[row] ?? 0;
     if (wasted > slack) return;
-    lookAtLowest(fronts, row, table.width);
-    const found = bestHere(table, fronts, row * fronts.kinds, ways, seed, most);
-    for (let own = 0; own < found; own += 1) noteOffer(table, fronts, row, own, ways, wasted, slack, offers);
+    lookAtLowest(skylines, row, table.width);
+    const found = bestHere(table, skylines, row * skylines.itemTypes, ways, seed, most);
+    for (let own = 0; own < found; own += 1)
+      noteCandidate(table, skylines, row, own, ways, wasted, slack, candidates);
     if (found > 0) return;
     const wall = Math.min(here.leftWall, here.rightWall);
     if (!Number.isFinite(wall)) return;
-    raiseStretch(fronts, row, here.at, wall);
+    raiseSkylineSegment(skylines, row, here.at, wall);
     /** What is too narrow for anything was lost when the piece beside it was laid. */
     const gap = here.to - here.from;
-    if (gap >= here.narrowest) fronts.waste[row] = wasted + (table.room[gap] as number) * (wall - here.y);
+    if (gap >= here.narrowest) skylines.waste[row] = wasted + (table.room[gap] as number) * (wall - here.y);
   }
 }
 
 /** The most promising pieces for the lowest stretch, into `ownLies` and `ownXs`. @returns how many */
 function bestHere(
-  table: LieTable,
-  fronts: Fronts,
+  table: OrientationTable,
+  skylines: Skylines,
   leftBase: number,
-  { tries, chance, firstRow }: BeamWays,
+  { tries, chance, firstRow }: BeamWeights,
   seed: number,
   most: number,
 ): number {
-  const { width, across, along, kind, wantsEdge, rate, room, base } = table;
+  const { width, across, along, itemType, wantsEdge, rate, room, base } = table;
   const { from, to, y, leftWall, rightWall, narrowest } = here;
-  const { left } = fronts;
-  const many = table.lies.length;
+  const { left } = skylines;
+  const many = table.orientations.length;
   const gap = to - from;
   const isInside = from !== 0 && to !== width;
   const roomHere = room[gap] as number;
@@ -194,7 +203,7 @@ function bestHere(
   for (let index = 0; index < many; index += 1) {
     const wide = across[index] as number;
     if (wide > gap) break;
-    if (left[leftBase + (kind[index] as number)] === 0) continue;
+    if (left[leftBase + (itemType[index] as number)] === 0) continue;
     const top = y + (along[index] as number);
     if (top >= most || (isInside && wantsEdge[index] === 1)) continue;
     const rest = gap - wide;
@@ -204,7 +213,7 @@ function bestHere(
     let own = (base[index] as number) + chance * (dice / 0x80000000);
     if (rest === 0) own += FIT;
     else if (rest < narrowest) own -= (SLIVER * rest) / gap;
-    else if (canFill(table, fronts, leftBase, rest)) own += FILLABLE;
+    else if (canFill(table, skylines, leftBase, rest)) own += FILLABLE;
     own -= firstRow * (roomHere - (rate[index] as number) - (rest < narrowest ? 0 : (room[rest] as number)));
     if (flushLeft || flushRight) own += FLUSH;
     if (found === tries) {
@@ -216,7 +225,7 @@ function bestHere(
     const isLeft =
       wantsEdge[index] === 1 ? from === 0 : rest === 0 || flushLeft || (!flushRight && leftWall >= rightWall);
     ownScores[worst] = own;
-    ownLies[worst] = index;
+    ownOrientations[worst] = index;
     ownXs[worst] = isLeft ? from : to - wide;
     if (found === tries) worst = leastPromising(found);
   }
@@ -231,64 +240,65 @@ function leastPromising(found: number): number {
 }
 
 /** Enters one of them among the offers, unless it would waste too much. */
-function noteOffer(
-  table: LieTable,
-  fronts: Fronts,
+function noteCandidate(
+  table: OrientationTable,
+  skylines: Skylines,
   row: number,
   own: number,
-  { stretch, soon }: BeamWays,
+  { stretch, priority }: BeamWeights,
   wasted: number,
   slack: number,
-  offers: Offers,
+  candidates: Candidates,
 ): void {
   const { at, count, from, to, y, leftWall, rightWall } = here;
-  const index = ownLies[own] ?? 0;
+  const index = ownOrientations[own] ?? 0;
   const x = ownXs[own] ?? 0;
-  const waste = wasted + lossOf(table, fronts, row, at, from, to, x, index);
+  const waste = wasted + lossOf(table, skylines, row, at, from, to, x, index);
   if (waste > slack) return;
   const rest = to - from - (table.across[index] ?? 0);
   const [beside, other] = x === from ? [leftWall, rightWall] : [rightWall, leftWall];
-  const slot = offers.count;
-  offers.count += 1;
-  offers.row[slot] = row;
-  offers.at[slot] = at;
-  offers.lie[slot] = index;
-  offers.x[slot] = x;
-  offers.waste[slot] = waste;
+  const slot = candidates.count;
+  candidates.count += 1;
+  candidates.row[slot] = row;
+  candidates.at[slot] = at;
+  candidates.orientation[slot] = index;
+  candidates.x[slot] = x;
+  candidates.waste[slot] = waste;
   const top = y + (table.along[index] ?? 0);
   const stretches =
     count + (rest > 0 ? 1 : 0) - (top === beside ? 1 : 0) - (rest === 0 && top === other ? 1 : 0);
-  offers.soon[slot] = (fronts.soon[row] ?? 0) + (soon[table.lies[index]?.kind ?? 0] ?? 0);
-  offers.score[slot] = waste - (offers.soon[slot] ?? 0) + stretch * stretches;
+  candidates.priority[slot] =
+    (skylines.priority[row] ?? 0) + (priority[table.orientations[index]?.itemType ?? 0] ?? 0);
+  candidates.score[slot] = waste - (candidates.priority[slot] ?? 0) + stretch * stretches;
 }
 
 /** Grows the best offers into fronts, each front once. @returns how many */
 function keepBest(
-  table: LieTable,
-  fronts: Fronts,
-  next: Fronts,
-  offers: Offers,
+  table: OrientationTable,
+  skylines: Skylines,
+  next: Skylines,
+  candidates: Candidates,
   order: Float64Array,
   most: number,
-  book: Book,
+  log: PlacementLog,
 ): number {
-  const ranked = bestFirst(offers, order, Math.ceil(RANKED * most));
-  const { marks } = offers;
+  const ranked = bestFirst(candidates, order, Math.ceil(RANKED * most));
+  const { marks } = candidates;
   marks.fill(NO_MARK);
   let kept = 0;
   for (const key of ranked) {
     const slot = slotOf(key);
-    const index = offers.lie[slot] ?? 0;
-    const x = offers.x[slot] ?? 0;
-    const row = offers.row[slot] ?? 0;
-    const held = (fronts.worth[row] ?? 0) + (table.worth[index] ?? 0);
-    const waste = offers.waste[slot] ?? 0;
+    const index = candidates.orientation[slot] ?? 0;
+    const x = candidates.x[slot] ?? 0;
+    const row = candidates.row[slot] ?? 0;
+    const held = (skylines.dualPrice[row] ?? 0) + (table.dualPrice[index] ?? 0);
+    const waste = candidates.waste[slot] ?? 0;
     const mark = held * 7.13 + waste * 3.77 + x * 0.31 + (table.along[index] ?? 0) * 0.017;
     if (isKnown(marks, mark)) continue;
-    grow(table, fronts, row, next, kept, offers.at[slot] ?? 0, index, x, book);
+    grow(table, skylines, row, next, kept, candidates.at[slot] ?? 0, index, x, log);
     next.waste[kept] = waste;
-    next.worth[kept] = held;
-    next.soon[kept] = offers.soon[slot] ?? 0;
+    next.dualPrice[kept] = held;
+    next.priority[kept] = candidates.priority[slot] ?? 0;
     kept += 1;
     if (kept === most) break;
   }
@@ -296,50 +306,50 @@ function keepBest(
 }
 
 function grow(
-  { width, across, along, kind }: LieTable,
-  fronts: Fronts,
+  { width, across, along, itemType }: OrientationTable,
+  skylines: Skylines,
   row: number,
-  next: Fronts,
+  next: Skylines,
   into: number,
   at: number,
   index: number,
   x: number,
-  book: Book,
+  log: PlacementLog,
 ): void {
-  const base = row * fronts.stride;
-  const y = fronts.heights[base + at] ?? 0;
+  const base = row * skylines.stride;
+  const y = skylines.heights[base + at] ?? 0;
   const wide = across[index] ?? 0;
   const top = y + (along[index] ?? 0);
-  const end = at + 1 < (fronts.stretches[row] ?? 0) ? (fronts.starts[base + at + 1] ?? width) : width;
-  coverStretch(fronts, row, next, into, at, x, x + wide, end, top);
-  const leftBase = into * next.kinds;
-  for (let own = 0, from = row * fronts.kinds; own < next.kinds; own += 1)
-    next.left[leftBase + own] = fronts.left[from + own] ?? 0;
-  const ownKind = leftBase + (kind[index] ?? 0);
-  next.left[ownKind] = (next.left[ownKind] ?? 1) - 1;
-  let narrowest = fronts.narrowest[row] ?? 0;
-  if (next.left[ownKind] === 0 && wide <= narrowest) {
+  const end = at + 1 < (skylines.stretches[row] ?? 0) ? (skylines.starts[base + at + 1] ?? width) : width;
+  coverSkylineSegment(skylines, row, next, into, at, x, x + wide, end, top);
+  const leftBase = into * next.itemTypes;
+  for (let own = 0, from = row * skylines.itemTypes; own < next.itemTypes; own += 1)
+    next.left[leftBase + own] = skylines.left[from + own] ?? 0;
+  const ownItemType = leftBase + (itemType[index] ?? 0);
+  next.left[ownItemType] = (next.left[ownItemType] ?? 1) - 1;
+  let narrowest = skylines.narrowest[row] ?? 0;
+  if (next.left[ownItemType] === 0 && wide <= narrowest) {
     narrowest = width;
     for (let other = 0; other < across.length; other += 1)
-      if ((next.left[leftBase + (kind[other] ?? 0)] ?? 0) > 0) {
+      if ((next.left[leftBase + (itemType[other] ?? 0)] ?? 0) > 0) {
         narrowest = across[other] ?? width;
         break;
       }
   }
   next.narrowest[into] = narrowest;
-  next.tallest[into] = Math.max(fronts.tallest[row] ?? 0, top);
-  next.placing[into] = book.lie.length;
-  book.before.push(fronts.placing[row] ?? NOTHING);
-  book.lie.push(index);
-  book.x.push(x);
-  book.y.push(y);
+  next.tallest[into] = Math.max(skylines.tallest[row] ?? 0, top);
+  next.placing[into] = log.orientation.length;
+  log.before.push(skylines.placing[row] ?? NOTHING);
+  log.orientation.push(index);
+  log.x.push(x);
+  log.y.push(y);
 }
 
-function movesTo({ lies }: LieTable, book: Book, last: number): readonly PieceMove[] {
+function movesTo({ orientations }: OrientationTable, log: PlacementLog, last: number): readonly PieceMove[] {
   const moves: PieceMove[] = [];
-  for (let at = last; at >= 0; at = book.before[at] ?? NOTHING) {
-    const lie = lies[book.lie[at] ?? 0];
-    if (lie !== undefined) moves.push({ lie, x: book.x[at] ?? 0, y: book.y[at] ?? 0 });
+  for (let at = last; at >= 0; at = log.before[at] ?? NOTHING) {
+    const orientation = orientations[log.orientation[at] ?? 0];
+    if (orientation !== undefined) moves.push({ orientation, x: log.x[at] ?? 0, y: log.y[at] ?? 0 });
   }
   return moves.reverse();
 }

@@ -1,17 +1,17 @@
-import type { Band } from '../guillotine/band-shape';
-import { columnsInPlace } from '../guillotine/place-bands';
-import type { StripProblem } from '../problem/strip-problem';
+import type { Strip } from '../guillotine/strip-shape';
+import { stacksInPlace } from '../guillotine/place-strips';
+import type { PackingProblem } from '../problem/packing-problem';
 import type { Block } from './beam';
 
-/** A band as a block. */
-export function blockOf({ width }: StripProblem, { along, columns }: Band): Block {
+/** A strip as a block. */
+export function blockOf({ width }: PackingProblem, { along, stacks }: Strip): Block {
   return {
     along,
-    moves: columnsInPlace(columns, width).flatMap(({ column, x, isRight }) => {
+    moves: stacksInPlace(stacks, width).flatMap(({ stack, x, isRight }) => {
       let y = 0;
-      return column.pieces.map((lie) => {
-        const move = { lie, x: isRight ? width - lie.across : x, y };
-        y += lie.along;
+      return stack.pieces.map((orientation) => {
+        const move = { orientation, x: isRight ? width - orientation.across : x, y };
+        y += orientation.along;
         return move;
       });
     }),
@@ -32,7 +32,7 @@ export function partedAt({ moves }: Block): readonly Block[] {
       from = move.y;
       found.push({ along: 0, moves: [{ ...move, y: 0 }] });
     } else last.moves.push({ ...move, y: move.y - from });
-    reach = Math.max(reach, move.y + move.lie.along);
+    reach = Math.max(reach, move.y + move.orientation.along);
     const own = found.at(-1);
     if (own !== undefined) own.along = reach - from;
   }

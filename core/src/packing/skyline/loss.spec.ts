@@ -1,13 +1,13 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { seededRandom } from '../../quantity';
-import { stripProblem } from '../problem/strip-problem';
-import { pricedRoom } from '../exact/priced-room';
+import { packingProblem } from '../problem/packing-problem';
+import { reducedCosts } from '../exact/reduced-costs';
 import { type LayoutPiece, lengthBound } from '../../packing';
-import { type BeamWays, beam } from './beam';
-import { BredWays } from './bred-ways';
-import { coverStretch, lowestStretch, roomForFronts } from './fronts';
-import { lieTable } from './lie-table';
+import { type BeamWeights, beam } from './beam';
+import { EvolvedParameters } from './evolved-parameters';
+import { coverSkylineSegment, lowestSkylineSegment, roomForSkylines } from './skylines';
+import { orientationTable } from './orientation-table';
 import { lossOf } from './loss';
 
 const ROLL_MM = 40;
@@ -33,34 +33,38 @@ const jobs = fc
     ),
   }));
 /** Area and prices of the bound, mixed. */
-const worthOf = (
+const dualPriceOf = (
   request: { readonly rollWidth_mm: number; readonly pieces: readonly LayoutPiece[] },
   mix: number,
-): { readonly problem: ReturnType<typeof stripProblem>; readonly worth: readonly number[] } => {
-  const problem = stripProblem(request);
-  const { own } = pricedRoom(problem, lengthBound(request).prices ?? problem.kinds.map(({ along }) => along));
+): { readonly problem: ReturnType<typeof packingProblem>; readonly dualPrice: readonly number[] } => {
+  const problem = packingProblem(request);
+  const { own } = reducedCosts(
+    problem,
+    lengthBound(request).prices ?? problem.itemTypes.map(({ along }) => along),
+  );
   return {
     problem,
-    worth: problem.kinds.map(
-      ({ across, along }, kind) => ((1 - mix) * across * along) / problem.width + mix * (own[kind] ?? 0),
+    dualPrice: problem.itemTypes.map(
+      ({ across, along }, itemType) =>
+        ((1 - mix) * across * along) / problem.width + mix * (own[itemType] ?? 0),
     ),
   };
 };
-const ways = (worth: readonly number[], seed: number, more: Partial<BeamWays> = {}): BeamWays => ({
-  fronts: 5,
+const ways = (dualPrice: readonly number[], seed: number, more: Partial<BeamWeights> = {}): BeamWeights => ({
+  skylines: 5,
   tries: 4,
   chance: 0.3,
   firstRow: 1,
   stretch: 0,
-  worth,
-  soon: worth.map((own) => 0.01 * own),
+  dualPrice,
+  priority: dualPrice.map((own) => 0.01 * own),
   random: seededRandom(seed),
   ...more,
 });
 function run(steps: ReturnType<typeof beam>):
   | {
       readonly moves: readonly {
-        readonly lie: { readonly kind: number; readonly across: number; readonly along: number };
+        readonly orientation: { readonly itemType: number; readonly across: number; readonly along: number };
         readonly x: number;
         readonly y: number;
       }[];
@@ -80,25 +84,27 @@ describe('what a piece loses', () => {
         fc.double({ min: 0, max: 1, noNaN: true }),
         fc.integer({ min: 1, max: 1000 }),
         (request, mix, seed) => {
-          const { problem, worth } = worthOf(request, mix);
+          const { problem, dualPrice } = dualPriceOf(request, mix);
           const { width } = problem;
           const random = seededRandom(seed);
-          const table = lieTable(
+          const table = orientationTable(
             problem,
-            Uint16Array.from(problem.kinds, ({ quantity }) => quantity),
-            worth,
+            Uint16Array.from(problem.itemTypes, ({ quantity }) => quantity),
+            dualPrice,
           );
-          let [own, next] = [roomForFronts(1, 60, 1), roomForFronts(1, 60, 1)];
+          let [own, next] = [roomForSkylines(1, 60, 1), roomForSkylines(1, 60, 1)];
           own.stretches[0] = 1;
           const plain = new Array<number>(width).fill(0);
           for (let laid = 0; laid < 8; laid += 1) {
-            const at = lowestStretch(own, 0);
+            const at = lowestSkylineSegment(own, 0);
             const from = own.starts[at] ?? 0;
             const to = at + 1 < (own.stretches[0] ?? 0) ? (own.starts[at + 1] ?? width) : width;
-            const fitting = table.lies.flatMap(({ across }, index) => (across <= to - from ? [index] : []));
+            const fitting = table.orientations.flatMap(({ across }, index) =>
+              across <= to - from ? [index] : [],
+            );
             const index = fitting[Math.floor(random() * fitting.length)];
             if (index === undefined) return;
-            const { across, along } = table.lies[index] ?? { across: 1, along: 1 };
+            const { across, along } = table.orientations[index] ?? { across: 1, along: 1 };
             const x = random() < 0.5 ? from : to - across;
             const y = plain[from] ?? 0;
             let lost = 0;
@@ -108,13 +114,13 @@ describe('what a piece loses', () => {
               while (end < width && (plain[end] ?? 0) <= row) end += 1;
               lost +=
                 (table.room[end - begin] ?? 0) -
-                (worth[table.lies[index]?.kind ?? 0] ?? 0) / along -
+                (dualPrice[table.orientations[index]?.itemType ?? 0] ?? 0) / along -
                 (table.room[x - begin] ?? 0) -
                 (table.room[end - x - across] ?? 0);
             }
             expect(lossOf(table, own, 0, at, from, to, x, index)).toBeCloseTo(lost, 9);
             expect(lost).toBeGreaterThan(-1e-9);
-            coverStretch(own, 0, next, 0, at, x, x + across, to, y + along);
+            coverSkylineSegment(own, 0, next, 0, at, x, x + across, to, y + along);
             plain.fill(y + along, x, x + across);
             [own, next] = [next, own];
           }
@@ -126,11 +132,11 @@ describe('what a piece loses', () => {
   it('no piece and no mixture of pieces across the roll is worth more than the length it takes', () => {
     fc.assert(
       fc.property(jobs, fc.double({ min: 0, max: 1, noNaN: true }), (request, mix) => {
-        const { problem, worth } = worthOf(request, mix);
-        const { room } = lieTable(
+        const { problem, dualPrice } = dualPriceOf(request, mix);
+        const { room } = orientationTable(
           problem,
-          Uint16Array.from(problem.kinds, ({ quantity }) => quantity),
-          worth,
+          Uint16Array.from(problem.itemTypes, ({ quantity }) => quantity),
+          dualPrice,
         );
         expect(room[problem.width]).toBeLessThanOrEqual(1 + 1e-9);
         for (let wide = 1; wide <= problem.width; wide += 1)
@@ -148,23 +154,23 @@ describe('a beam led by it', () => {
         fc.constantFrom(0, 0.5, 0.95),
         fc.integer({ min: 1, max: 1000 }),
         (request, mix, seed) => {
-          const { problem, worth } = worthOf(request, mix);
-          const pieces = Uint16Array.from(problem.kinds, ({ quantity }) => quantity);
-          const without = run(beam(problem, pieces, ways(worth, seed), Number.POSITIVE_INFINITY));
+          const { problem, dualPrice } = dualPriceOf(request, mix);
+          const pieces = Uint16Array.from(problem.itemTypes, ({ quantity }) => quantity);
+          const without = run(beam(problem, pieces, ways(dualPrice, seed), Number.POSITIVE_INFINITY));
           expect(without?.moves).toHaveLength(request.pieces.length);
           const length = without?.along ?? 0;
           expect(length).toBeGreaterThanOrEqual(Math.ceil(problem.area / problem.width));
           expect(
-            length - worth.reduce((sum, own, kind) => sum + own * (pieces[kind] ?? 0), 0),
+            length - dualPrice.reduce((sum, own, itemType) => sum + own * (pieces[itemType] ?? 0), 0),
           ).toBeGreaterThan(-1e-6);
-          const under = run(beam(problem, pieces, ways(worth, seed), length));
+          const under = run(beam(problem, pieces, ways(dualPrice, seed), length));
           if (under !== undefined) expect(under.along).toBeLessThan(length);
           expect(
             run(
               beam(
                 problem,
                 pieces,
-                ways(worth, seed),
+                ways(dualPrice, seed),
                 lengthBound(request).bound_mm.value / problem.alongStep_mm - 1e-6,
               ),
             ),
@@ -183,12 +189,12 @@ describe('what a front has lost in all', () => {
         jobs.map(({ rollWidth_mm, pieces }) => ({ rollWidth_mm, pieces: pieces.slice(0, 6) })),
         fc.constantFrom(0, 0.5, 0.95),
         (request, mix) => {
-          const { problem, worth } = worthOf(request, mix);
-          const pieces = Uint16Array.from(problem.kinds, ({ quantity }) => quantity);
-          const all = { fronts: 1500, tries: 12, chance: 0 };
+          const { problem, dualPrice } = dualPriceOf(request, mix);
+          const pieces = Uint16Array.from(problem.itemTypes, ({ quantity }) => quantity);
+          const all = { skylines: 1500, tries: 12, chance: 0 };
           const length =
-            run(beam(problem, pieces, ways(worth, 1, all), Number.POSITIVE_INFINITY))?.along ?? 0;
-          expect(run(beam(problem, pieces, ways(worth, 1, all), length + 1))?.along).toBe(length);
+            run(beam(problem, pieces, ways(dualPrice, 1, all), Number.POSITIVE_INFINITY))?.along ?? 0;
+          expect(run(beam(problem, pieces, ways(dualPrice, 1, all), length + 1))?.along).toBe(length);
         },
       ),
       { numRuns: 60 },
@@ -197,18 +203,18 @@ describe('what a front has lost in all', () => {
 });
 
 describe('ways that did well', () => {
-  const { problem } = worthOf(
+  const { problem } = dualPriceOf(
     { rollWidth_mm: ROLL_MM, pieces: [piece('a', 20, 5), piece('b', 13, 7), piece('c', 7, 3)] },
     0,
   );
   it('at first everything is of use; then only what is no longer than the worst that is kept', () => {
-    const bred = new BredWays(problem, true, seededRandom(1));
+    const bred = new EvolvedParameters(problem, true, seededRandom(1));
     expect(bred.most).toBe(Number.POSITIVE_INFINITY);
     for (const along of [90, 70, 80, 100, 75, 120]) bred.found(bred.next(), along);
     expect(bred.most).toBe(91);
   });
   it('without prices of the bound area alone leads', () => {
-    const bred = new BredWays(problem, false, seededRandom(2));
+    const bred = new EvolvedParameters(problem, false, seededRandom(2));
     for (let turn = 0; turn < 40; turn += 1) {
       const way = bred.next();
       expect(way.mix).toBe(0);
@@ -216,10 +222,10 @@ describe('ways that did well', () => {
     }
   });
   it('a way wants what there is to want: never negative, each kind once, some pieces tried', () => {
-    const bred = new BredWays(problem, true, seededRandom(3));
+    const bred = new EvolvedParameters(problem, true, seededRandom(3));
     for (let turn = 0; turn < 200; turn += 1) {
       const way = bred.next();
-      expect(way.lean).toHaveLength(problem.kinds.length);
+      expect(way.logBias).toHaveLength(problem.itemTypes.length);
       expect(way.mix).toBeGreaterThanOrEqual(0);
       expect(way.mix).toBeLessThan(1);
       expect(Math.min(way.chance, way.firstRow)).toBeGreaterThanOrEqual(0);
@@ -228,9 +234,9 @@ describe('ways that did well', () => {
     }
   });
   it('the longer nothing shorter is found, the more fronts are kept', () => {
-    const mean = (bred: BredWays): number =>
-      Array.from({ length: 200 }, () => bred.fronts).reduce((sum, own) => sum + own, 0) / 200;
-    const bred = new BredWays(problem, true, seededRandom(4));
+    const mean = (bred: EvolvedParameters): number =>
+      Array.from({ length: 200 }, () => bred.skylines).reduce((sum, own) => sum + own, 0) / 200;
+    const bred = new EvolvedParameters(problem, true, seededRandom(4));
     const before = mean(bred);
     for (let turn = 0; turn < 300; turn += 1) bred.foundNothing();
     expect(mean(bred)).toBeGreaterThan(3 * before);

@@ -1,5 +1,5 @@
-import type { Fronts } from './fronts';
-import type { LieTable } from './lie-table';
+import type { Skylines } from './skylines';
+import type { OrientationTable } from './orientation-table';
 
 /**
  * Steps of length surely lost by a piece laid on stretch `at` of a front: on each row of steps along it, what
@@ -13,8 +13,8 @@ import type { LieTable } from './lie-table';
  * @source own: reduced costs of the bar relaxation, row by row
  */
 export function lossOf(
-  { width, across, along, rate, room }: LieTable,
-  { starts, heights, stretches, stride, narrowest }: Fronts,
+  { width, across, along, rate, room }: OrientationTable,
+  { starts, heights, stretches, stride, narrowest }: Skylines,
   row: number,
   at: number,
   from: number,

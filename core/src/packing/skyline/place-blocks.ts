@@ -1,5 +1,5 @@
-import { idsInTurn } from '../guillotine/place-bands';
-import type { StripProblem } from '../problem/strip-problem';
+import { idsInTurn } from '../guillotine/place-strips';
+import type { PackingProblem } from '../problem/packing-problem';
 import type { PlacedPiece } from '../problem/layout-plan';
 import { toTenth } from '../../quantity';
 import type { Block } from './beam';
@@ -9,10 +9,10 @@ import type { Block } from './beam';
  * lies at that of the roll, which may be a part of a step farther.
  */
 export function placeBlocks(
-  problem: StripProblem,
+  problem: PackingProblem,
   blocks: readonly Block[],
   rollWidth_mm: number,
-  takeId: (kind: number) => string = idsInTurn(problem),
+  takeId: (itemType: number) => string = idsInTurn(problem),
   from_mm = 0,
 ): readonly PlacedPiece[] {
   const { width, alongStep_mm, acrossStep_mm } = problem;
@@ -22,15 +22,17 @@ export function placeBlocks(
     end += along;
     return [...moves]
       .sort((a, b) => a.y - b.y || a.x - b.x)
-      .map(({ lie, x, y }): PlacedPiece => ({
-        id: takeId(lie.kind),
+      .map(({ orientation, x, y }): PlacedPiece => ({
+        id: takeId(orientation.itemType),
         x_mm: toTenth(
-          x > 0 && x + lie.across === width ? rollWidth_mm - lie.across * acrossStep_mm : x * acrossStep_mm,
+          x > 0 && x + orientation.across === width
+            ? rollWidth_mm - orientation.across * acrossStep_mm
+            : x * acrossStep_mm,
         ),
         y_mm: toTenth(from_mm + (from + y) * alongStep_mm),
-        across_mm: toTenth(lie.across * acrossStep_mm),
-        along_mm: toTenth(lie.along * alongStep_mm),
-        turned: lie.turned,
+        across_mm: toTenth(orientation.across * acrossStep_mm),
+        along_mm: toTenth(orientation.along * alongStep_mm),
+        turned: orientation.turned,
         level,
       }));
   });

@@ -1,9 +1,9 @@
-import type { StripProblem } from '../problem/strip-problem';
+import type { PackingProblem } from '../problem/packing-problem';
 
 const MOST_DIFFERENT = 600;
 const MOSTLY = 0.5;
-const FIRST_FRONTS = 4;
-const MOST_FRONTS = 4000;
+const FIRST_SKYLINES = 4;
+const MOST_SKYLINES = 4000;
 const WIDER = 2;
 /**
  * How often a run goes for a layout without waste (the first one always does), and how often another aims
@@ -13,22 +13,22 @@ const FOR_PERFECT = 0.6;
 const FOR_LOW = 0.4;
 
 /** Whether hardly two pieces are alike and they are few enough to be laid anew as a whole. */
-export function isMostlyDifferent({ kinds }: StripProblem): boolean {
-  const count = kinds.reduce((sum, { quantity }) => sum + quantity, 0);
-  return count <= MOST_DIFFERENT && kinds.filter(({ quantity }) => quantity > 0).length >= MOSTLY * count;
+export function isMostlyDifferent({ itemTypes }: PackingProblem): boolean {
+  const count = itemTypes.reduce((sum, { quantity }) => sum + quantity, 0);
+  return count <= MOST_DIFFERENT && itemTypes.filter(({ quantity }) => quantity > 0).length >= MOSTLY * count;
 }
 
 /**
  * Whether edges that meet may show the way through the whole job: hardly two pieces are alike, and pieces
  * that fill a length to the last step were perhaps cut from it.
  */
-export function mayBePerfect(problem: StripProblem, bound: number): boolean {
+export function mayBePerfect(problem: PackingProblem, bound: number): boolean {
   return isMostlyDifferent(problem) && problem.area === bound * problem.width;
 }
 
 export interface WholeRun {
   readonly isPerfect: boolean;
-  readonly fronts: number;
+  readonly skylines: number;
   /** Only a shorter layout is of use: with little waste to give away bad beginnings end early. */
   readonly most: number;
 }
@@ -39,7 +39,7 @@ export interface WholeRun {
  */
 export class WholeRuns {
   #isFirst = true;
-  readonly #fronts = { perfect: FIRST_FRONTS, better: FIRST_FRONTS };
+  readonly #skylines = { perfect: FIRST_SKYLINES, better: FIRST_SKYLINES };
 
   constructor(
     private readonly bound: number,
@@ -52,7 +52,7 @@ export class WholeRuns {
     const isLow = !isPerfect && this.random() < FOR_LOW;
     return {
       isPerfect,
-      fronts: isPerfect ? this.#fronts.perfect : this.#fronts.better,
+      skylines: isPerfect ? this.#skylines.perfect : this.#skylines.better,
       most: isPerfect
         ? this.bound + 1
         : isLow
@@ -62,7 +62,7 @@ export class WholeRuns {
   }
 
   foundNothing({ isPerfect }: WholeRun): void {
-    const kind = isPerfect ? 'perfect' : 'better';
-    this.#fronts[kind] = Math.min(MOST_FRONTS, this.#fronts[kind] * WIDER);
+    const itemType = isPerfect ? 'perfect' : 'better';
+    this.#skylines[itemType] = Math.min(MOST_SKYLINES, this.#skylines[itemType] * WIDER);
   }
 }

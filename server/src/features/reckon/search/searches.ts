@@ -3,8 +3,8 @@ import {
   type LayoutPlan,
   type LayoutRequest,
   type Stages,
-  layOutByHandSteps,
-  layOutFreeSteps,
+  layOutGuillotineSteps,
+  layOutSkylineSteps,
 } from '@yellow-pane/core/packing';
 import type { JobAnswers } from '@yellow-pane/core/reading';
 import {
@@ -57,8 +57,8 @@ export const KINDS: { readonly [W in What]: Kind<W> } = {
   strip: {
     steps: ({ mode, stages, request }, limits) =>
       mode === 'by hand'
-        ? layOutByHandSteps(request, { stages, ...limits })
-        : layOutFreeSteps(request, limits),
+        ? layOutGuillotineSteps(request, { stages, ...limits })
+        : layOutSkylineSteps(request, limits),
     isBetter: (_asked, plan, than) => plan.length_mm.value < than.length_mm.value,
     isBest: ({ stopped }) => stopped === 'optimal',
   },

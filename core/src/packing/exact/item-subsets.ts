@@ -1,0 +1,136 @@
+/**
+ * Every selection that can be made from so many pieces of each kind, by number: 0 is none, the last is all. A
+ * sum of numbers is the selection of both.
+ */
+export class ItemSubsets {
+  readonly count: number;
+  /** Of the selection last asked for by `partsOf`. */
+  readonly parts: Int32Array;
+  readonly #itemTypes: number;
+  readonly #radix: Int32Array;
+  /** How many of each kind, selection by selection. */
+  readonly #digits: Uint8Array | Uint16Array;
+  /** Of each selection, the first kind it has. */
+  readonly #first: Uint8Array;
+  /**
+   * Each count of a selection in a field of bits of its own, with a bit above it that a count too large takes
+   * away.
+   */
+  readonly #packed: Int32Array;
+  readonly #above: number;
+  readonly #whole: number;
+
+  constructor(quantities: readonly number[]) {
+    const itemTypes = quantities.length;
+    const radix = new Int32Array(itemTypes);
+    const fields: number[] = [];
+    let [count, bits, above] = [1, 0, 0];
+    quantities.forEach((quantity, itemType) => {
+      radix[itemType] = count;
+      count *= quantity + 1;
+      fields.push(bits);
+      if (quantity === 0) return;
+      bits += 32 - Math.clz32(quantity);
+      above |= 1 << bits;
+      bits += 1;
+    });
+    this.count = count;
+    this.parts = new Int32Array(count);
+    this.#itemTypes = itemTypes;
+    this.#radix = radix;
+    this.#digits =
+      Math.max(0, ...quantities) < 256
+        ? new Uint8Array(count * itemTypes)
+        : new Uint16Array(count * itemTypes);
+    this.#first = new Uint8Array(count);
+    this.#packed = new Int32Array(count);
+    const digits = new Int32Array(itemTypes);
+    for (let state = 1; state < count; state += 1) {
+      for (let itemType = 0; itemType < itemTypes; itemType += 1) {
+        if ((digits[itemType] as number) < (quantities[itemType] ?? 0)) {
+          digits[itemType] = (digits[itemType] as number) + 1;
+          break;
+        }
+        digits[itemType] = 0;
+      }
+      let first = 0;
+      while (digits[first] === 0) first += 1;
+      this.#digits.set(digits, state * itemTypes);
+      this.#first[state] = first;
+      this.#packed[state] =
+        (this.#packed[state - (radix[first] as number)] as number) + (1 << (fields[first] ?? 0));
+    }
+    this.#above = above;
+    this.#whole = above + (this.#packed[count - 1] ?? 0);
+  }
+
+  get all(): number {
+    return this.count - 1;
+  }
+
+  /** Of every selection, what its pieces come to. @param values of one piece of each kind */
+  sums(values: readonly number[]): Float64Array {
+    const sums = new Float64Array(this.count);
+    for (let state = 1; state < this.count; state += 1)
+      sums[state] = (sums[this.withoutFirst(state)] as number) + (values[this.firstOf(state)] ?? 0);
+    return sums;
+  }
+
+  /** How many of each kind. */
+  digits(state: number): readonly number[] {
+    return [...this.#digits.subarray(state * this.#itemTypes, (state + 1) * this.#itemTypes)];
+  }
+
+  /** The first kind of which it has a piece; the selection without one of those. */
+  firstOf(state: number): number {
+    return this.#first[state] as number;
+  }
+
+  withoutFirst(state: number): number {
+    return state - (this.#radix[this.#first[state] as number] as number);
+  }
+
+  /** One piece of a kind. */
+  one(itemType: number): number {
+    return this.#radix[itemType] as number;
+  }
+
+  /** Whether there are pieces enough for both at once. */
+  areApart(one: number, other: number): boolean {
+    return (
+      ((this.#whole - (this.#packed[one] as number) - (this.#packed[other] as number)) & this.#above) ===
+      this.#above
+    );
+  }
+
+  /**
+   * Writes to `parts` those with at least one piece of the first kind there is, the whole among them: each
+   * way of parting a selection in two is met once.
+   * @returns how many
+   */
+  partsOf(state: number): number {
+    const { parts } = this;
+    const base = state * this.#itemTypes;
+    const first = this.#first[state] as number;
+    let count = 1;
+    parts[0] = this.#radix[first] as number;
+    for (let itemType = first; itemType < this.#itemTypes; itemType += 1) {
+      const most = (this.#digits[base + itemType] as number) - (itemType === first ? 1 : 0);
+      const one = this.#radix[itemType] as number;
+      const before = count;
+      for (let copies = 1; copies <= most; copies += 1)
+        for (let index = 0; index < before; index += 1) {
+          parts[count] = (parts[index] as number) + copies * one;
+          count += 1;
+        }
+    }
+    return count;
+  }
+}
+
+/** The number of different selections that can be made from so many pieces of each kind. */
+export function itemSubsetsOf(left: ArrayLike<number>): number {
+  let product = 1;
+  for (let itemType = 0; itemType < left.length; itemType += 1) product *= (left[itemType] ?? 0) + 1;
+  return product;
+}

@@ -1,0 +1,88 @@
+/** Room for so many boxes of each selection at first; it grows. */
+const BOXES_AT_FIRST = 8;
+const MOST_AT_FIRST = 1 << 14;
+
+/**
+ * For each selection the boxes it fits into, none within another, those that waste least first. Filled
+ * selection by selection, in order; lengths in steps.
+ */
+export class ParetoBoxes {
+  across: Int32Array;
+  along: Int32Array;
+  /** What the pieces of a box leave uncovered. */
+  waste: Float64Array;
+  /** The selection laid first; of a piece alone the way it lies. */
+  part: Int32Array;
+  /** How the two parts lie. */
+  way: Uint8Array;
+  /** Where the boxes of a selection begin; they end where those of the next begin. */
+  readonly start: Int32Array;
+  #filled = 0;
+  #end = 0;
+
+  constructor(subsets: number) {
+    const room = Math.min(MOST_AT_FIRST, BOXES_AT_FIRST * subsets);
+    this.start = new Int32Array(subsets + 1);
+    this.across = new Int32Array(room);
+    this.along = new Int32Array(room);
+    this.waste = new Float64Array(room);
+    this.part = new Int32Array(room);
+    this.way = new Uint8Array(room);
+  }
+
+  /** Whether a box of the selection now being filled lies within this one. */
+  isBeaten(across: number, along: number): boolean {
+    for (let at = this.start[this.#filled] as number; at < this.#end; at += 1)
+      if ((this.across[at] as number) <= across && (this.along[at] as number) <= along) return true;
+    return false;
+  }
+
+  /** One more box of the selection now being filled; those it lies within go. */
+  put(across: number, along: number, waste: number, part: number, way: number): void {
+    const from = this.start[this.#filled] as number;
+    let to = from;
+    for (let at = from; at < this.#end; at += 1) {
+      if ((this.across[at] as number) >= across && (this.along[at] as number) >= along) continue;
+      if (to < at) this.#move(at, to);
+      to += 1;
+    }
+    if (to === this.across.length) this.#grow();
+    this.#end = to + 1;
+    for (; to > from && (this.waste[to - 1] as number) > waste; to -= 1) this.#move(to - 1, to);
+    this.across[to] = across;
+    this.along[to] = along;
+    this.waste[to] = waste;
+    this.part[to] = part;
+    this.way[to] = way;
+  }
+
+  /** The selection is done: the next one is filled from here on. */
+  close(): void {
+    this.#filled += 1;
+    this.start[this.#filled] = this.#end;
+  }
+
+  #move(from: number, to: number): void {
+    this.across[to] = this.across[from] as number;
+    this.along[to] = this.along[from] as number;
+    this.waste[to] = this.waste[from] as number;
+    this.part[to] = this.part[from] as number;
+    this.way[to] = this.way[from] as number;
+  }
+
+  #grow(): void {
+    const twice = this.across.length * 2;
+    const wider = <ItemType extends Int32Array | Float64Array | Uint8Array>(
+      made: ItemType,
+      from: ItemType,
+    ): ItemType => {
+      made.set(from);
+      return made;
+    };
+    this.across = wider(new Int32Array(twice), this.across);
+    this.along = wider(new Int32Array(twice), this.along);
+    this.waste = wider(new Float64Array(twice), this.waste);
+    this.part = wider(new Int32Array(twice), this.part);
+    this.way = wider(new Uint8Array(twice), this.way);
+  }
+}

@@ -1,0 +1,101 @@
+/**
+ * For each selection the ways its pieces lie in stacks side by side, none better than another in all: width,
+ * length, stacks that want an edge, stacks in all. Filled selection by selection, in order.
+ */
+export class ParetoStacks {
+  across = new Int32Array(1 << 10);
+  along = new Float64Array(1 << 10);
+  edge = new Int32Array(1 << 10);
+  count = new Int32Array(1 << 10);
+  /** Where the ways of a selection begin; they end where those of the next begin. */
+  readonly start: Int32Array;
+  #filled = 0;
+  #end = 0;
+
+  constructor(subsets: number) {
+    this.start = new Int32Array(subsets + 1);
+  }
+
+  /**
+   * One more way for the selection now being filled, unless another is as good in all; those that it beats
+   * go.
+   */
+  put(across: number, along: number, edge: number, count: number): void {
+    const from = this.start[this.#filled] as number;
+    for (let at = from; at < this.#end; at += 1)
+      if (
+        (this.across[at] as number) <= across &&
+        (this.along[at] as number) <= along &&
+        (this.edge[at] as number) <= edge &&
+        (this.count[at] as number) <= count
+      )
+        return;
+    let to = from;
+    for (let at = from; at < this.#end; at += 1) {
+      if (
+        (this.across[at] as number) >= across &&
+        (this.along[at] as number) >= along &&
+        (this.edge[at] as number) >= edge &&
+        (this.count[at] as number) >= count
+      )
+        continue;
+      if (to < at)
+        this.#set(
+          to,
+          this.across[at] as number,
+          this.along[at] as number,
+          this.edge[at] as number,
+          this.count[at] as number,
+        );
+      to += 1;
+    }
+    if (to === this.across.length) this.#grow();
+    this.#set(to, across, along, edge, count);
+    this.#end = to + 1;
+  }
+
+  /** The selection is done: the next one is filled from here on. */
+  close(): void {
+    this.#filled += 1;
+    this.start[this.#filled] = this.#end;
+  }
+
+  shortestOf(subset: number): number {
+    let least = Number.MAX_SAFE_INTEGER;
+    for (let at = this.start[subset] as number; at < (this.start[subset + 1] as number); at += 1)
+      least = Math.min(least, this.along[at] as number);
+    return least;
+  }
+
+  /** Whether one of its ways is no wider, longer and so on. */
+  fits(subset: number, across: number, along: number, edge: number, count: number): boolean {
+    for (let at = this.start[subset] as number; at < (this.start[subset + 1] as number); at += 1)
+      if (
+        (this.across[at] as number) <= across &&
+        (this.along[at] as number) <= along &&
+        (this.edge[at] as number) <= edge &&
+        (this.count[at] as number) <= count
+      )
+        return true;
+    return false;
+  }
+
+  #set(at: number, across: number, along: number, edge: number, count: number): void {
+    this.across[at] = across;
+    this.along[at] = along;
+    this.edge[at] = edge;
+    this.count[at] = count;
+  }
+
+  #grow(): void {
+    const twice = this.across.length * 2;
+    const wider = <ItemType extends Int32Array | Float64Array>(made: ItemType, from: ItemType): ItemType => {
+      made.set(from);
+      return made;
+    };
+    this.across = wider(new Int32Array(twice), this.across);
+    this.along = wider(new Float64Array(twice), this.along);
+    this.edge = wider(new Int32Array(twice), this.edge);
+    this.count = wider(new Int32Array(twice), this.count);
+  }
+}

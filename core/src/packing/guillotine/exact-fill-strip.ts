@@ -1,0 +1,120 @@
+import type { Strip, Stack } from './strip-shape';
+import { type SubsetSumStacks, exactFillStack, subsetSumStacksOf, reaches } from './subset-sum-stacks';
+import { shuffled } from './shuffled';
+import type { Orientation, PackingProblem } from '../problem/packing-problem';
+import type { WidthSet } from './width-sets';
+
+const MOST_SETS = 300;
+const ENOUGH_ENDS = 200;
+const MOST_TRIES = 16;
+
+/** A strip without waste: widths that fill the roll, stacks that all end together.
+ *  @param sets that fill the roll @param least the shortest it may be @param most the longest
+ *  @returns undefined when none was found in a few tries */
+export function exactFillStrip(
+  { width }: PackingProblem,
+  sets: readonly WidthSet[],
+  open: readonly Orientation[],
+  left: Int32Array,
+  edges: number,
+  least: number,
+  most: number,
+  random: () => number,
+): Strip | undefined {
+  if (sets.length === 0) return undefined;
+  const byWidth = copiesByWidth(open, left, random);
+  const kept = new Map<string, SubsetSumStacks>();
+  const stackLengths = (across: number, edge: boolean): SubsetSumStacks => {
+    const key = `${across} ${edge}`;
+    let made = kept.get(key);
+    if (made === undefined) {
+      made = subsetSumStacksOf(
+        (byWidth.get(across) ?? []).filter((orientation) => edge || !orientation.wantsEdge),
+        most,
+      );
+      kept.set(key, made);
+    }
+    return made;
+  };
+  const ends: { readonly set: WidthSet; readonly along: number }[] = [];
+  for (let index = 0; index < sets.length && index < MOST_SETS && ends.length < ENOUGH_ENDS; index += 1) {
+    const set = sets[index];
+    if (set === undefined) break;
+    const bits = set.widths.map((across, stack) => stackLengths(across, stack < edges).top);
+    for (let word = least >> 5; word <= most >> 5; word += 1) {
+      let common = word === 0 ? ~1 : ~0;
+      for (const stack of bits) common &= stack[word] ?? 0;
+      for (; common !== 0; common &= common - 1) {
+        const along = (word << 5) + (31 - Math.clz32(common & -common));
+        if (along >= least) ends.push({ set, along });
+      }
+    }
+  }
+  /** Short ones leave most for others; how strongly they are preferred is left to chance. */
+  ends.sort((a, b) => a.along - b.along);
+  const logBias = 1 + 2 * random();
+  for (let tries = 0; tries < MOST_TRIES && ends.length > 0; tries += 1) {
+    const [end] = ends.splice(Math.floor(random() ** logBias * ends.length), 1);
+    if (end === undefined) break;
+    const stacks = filled(end.set, end.along, edges, byWidth, stackLengths);
+    if (stacks !== undefined) return { along: end.along, stacks, filled: width * end.along };
+  }
+  return undefined;
+}
+
+function filled(
+  { widths }: WidthSet,
+  along: number,
+  edges: number,
+  byWidth: ReadonlyMap<number, readonly Orientation[]>,
+  stackLengths: (across: number, edge: boolean) => SubsetSumStacks,
+): readonly Stack[] | undefined {
+  const taken = new Map<number, number>();
+  const stacks: Stack[] = [];
+  for (let stack = 0; stack < widths.length; stack += 1) {
+    const across = widths[stack] ?? 0;
+    const edge = stack < edges;
+    const orientations = byWidth.get(across) ?? [];
+    const isTouched = orientations.some(({ itemType }) => taken.has(itemType));
+    const found = isTouched
+      ? subsetSumStacksOf(
+          withoutTaken(orientations, taken).filter((orientation) => edge || !orientation.wantsEdge),
+          along,
+        )
+      : stackLengths(across, edge);
+    if (!reaches(found, along)) return undefined;
+    const pieces = exactFillStack(found, along);
+    for (const { itemType } of pieces) taken.set(itemType, (taken.get(itemType) ?? 0) + 1);
+    stacks.push({ across, pieces });
+  }
+  return stacks;
+}
+
+/** One entry a piece, in an order of chance. */
+function copiesByWidth(
+  open: readonly Orientation[],
+  left: Int32Array,
+  random: () => number,
+): ReadonlyMap<number, readonly Orientation[]> {
+  const found = new Map<number, Orientation[]>();
+  for (const orientation of open) {
+    const list = found.get(orientation.across);
+    const copies = Array.from({ length: left[orientation.itemType] ?? 0 }, () => orientation);
+    if (list === undefined) found.set(orientation.across, copies);
+    else list.push(...copies);
+  }
+  return new Map([...found].map(([across, list]) => [across, shuffled(list, random)]));
+}
+
+function withoutTaken(
+  orientations: readonly Orientation[],
+  taken: ReadonlyMap<number, number>,
+): readonly Orientation[] {
+  const used = new Map<number, number>();
+  return orientations.filter(({ itemType }) => {
+    const already = used.get(itemType) ?? 0;
+    if (already >= (taken.get(itemType) ?? 0)) return true;
+    used.set(itemType, already + 1);
+    return false;
+  });
+}

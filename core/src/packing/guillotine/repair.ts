@@ -1,0 +1,229 @@
+import { itemSubsetsOf } from '../exact/item-subsets';
+import { buildStrip } from './build-strip';
+import type { StripPool } from './strip-pool';
+import type { Exactly } from './exactly';
+import { type StripExtra, type LaidStrip, type StockSegment, lengthsOf } from './stock-segment';
+import type { Orientation, ItemType } from '../problem/packing-problem';
+
+/** What stays the same whatever is built. */
+export interface Building {
+  readonly stages: 2 | 3;
+  /**
+   * What a piece of each kind is worth, and how many of each kind lie turned, in the bound's best mixture.
+   */
+  readonly prices: readonly number[] | undefined;
+  readonly turned: readonly number[] | undefined;
+  readonly extra: StripExtra;
+  /** Whether the cost is that of the film alone: then few pieces are laid exactly. */
+  readonly isFilmOnly: boolean;
+  readonly exactly: Exactly;
+  /** Selections of the last few pieces that are gone through. */
+  readonly mostAtEnd: number;
+}
+
+/** The last few pieces of strips built anew are mostly laid in the shortest way there is. */
+const EXACT_END_SHARE = 0.8;
+/** As often a piece counts what it is worth among strips seen before. */
+const POOLED_DUAL_PRICE = 0.5;
+const SURE = 1 - 1e-9;
+
+/** How strips are built this time. */
+export interface Manner {
+  readonly reach: number;
+  readonly slack: number;
+  /** How often the hardest piece left must be in the next strip. */
+  readonly anchoredShare: number;
+  /** Whether strips without waste are looked for first. */
+  readonly seeksPerfect: boolean;
+  /** Whether each kind lies the way the bound's mixture has it. */
+  readonly isSettled: boolean;
+  /** Whether all segments are tried for each strip, or one by chance. */
+  readonly isThrifty: boolean;
+  /** Which segments are cut from; left out: all. */
+  readonly isOpen?: (segment: number) => boolean;
+}
+
+/** As `buildAllSteps`, in one go. */
+export function repair(...given: Parameters<typeof repairSteps>): readonly LaidStrip[] | undefined {
+  const steps = repairSteps(...given);
+  for (let step = steps.next(); ; step = steps.next()) if (step.done === true) return step.value;
+}
+
+/**
+ * Strips until nothing is left; gives up once they cost more than `most`, or when something fits nowhere any
+ * more. Rests after each strip, so that whoever asks may stop.
+ */
+export function* repairSteps(
+  segments: readonly StockSegment[],
+  limits: Building,
+  pieces: Int32Array,
+  kept: readonly LaidStrip[],
+  manner: Manner,
+  most: number,
+  random: () => number,
+  pool: StripPool,
+): Generator<undefined, readonly LaidStrip[] | undefined> {
+  const { prices, turned, extra, stages, exactly, mostAtEnd } = limits;
+  const left = Int32Array.from(pieces);
+  const laid = [...kept];
+  const lengths = [...lengthsOf(segments, kept)];
+  const itemTypes = segments[0]?.problem.itemTypes ?? [];
+  const cheapest = Math.min(...segments.map(({ cost, problem }) => cost / problem.width));
+  const dualPrice = itemTypes.map(({ across, along }, itemType) =>
+    Math.max(
+      (random() < POOLED_DUAL_PRICE ? pool.dualPrice : undefined)?.[itemType] ?? prices?.[itemType] ?? 0,
+      across * along * cheapest,
+    ),
+  );
+  const settled = manner.isSettled && turned !== undefined ? settledBy(itemTypes, turned, random) : undefined;
+  let spent = 0;
+  /** What is still to be laid costs at least its area, and at least its prices. */
+  let [byArea, byPrice] = [0, 0];
+  const count = (itemType: number, pieces: number): void => {
+    const { across, along } = itemTypes[itemType] ?? { across: 0, along: 0 };
+    byArea += pieces * across * along * cheapest;
+    byPrice += pieces * (prices?.[itemType] ?? 0);
+  };
+  left.forEach((own, itemType) => {
+    count(itemType, own);
+  });
+  const mayEnd =
+    limits.isFilmOnly && Number.isFinite(most) && isEndless(segments) && random() < EXACT_END_SHARE;
+  for (;;) {
+    if (mayEnd && itemSubsetsOf(left) <= mostAtEnd) {
+      const end = exactly(0, left, most - spent);
+      return end === undefined ? (left.every((own) => own === 0) ? laid : undefined) : [...laid, ...end];
+    }
+    const found = nextStrip(
+      segments,
+      left,
+      lengths,
+      dualPrice,
+      settled,
+      { ...manner, stages, extra },
+      random,
+      pool,
+    );
+    if (found === 'nothing left') return laid;
+    if (found === undefined) return undefined;
+    yield undefined;
+    const { segment, strip, cost } = found;
+    spent += cost;
+    laid.push({ segment, strip });
+    lengths[segment] = (lengths[segment] ?? 0) + strip.along;
+    for (const { pieces: stacked } of strip.stacks)
+      for (const { itemType } of stacked) {
+        left[itemType] = (left[itemType] ?? 0) - 1;
+        count(itemType, -1);
+      }
+    if (spent + Math.max(byArea, byPrice) * SURE > most) return undefined;
+  }
+}
+
+/** Which way each kind lies: as the bound's mixture has it, now and then as it comes. */
+function settledBy(
+  itemTypes: readonly ItemType[],
+  turned: readonly number[],
+  random: () => number,
+): readonly (boolean | undefined)[] {
+  return itemTypes.map(({ mayTurn, quantity }, itemType) => {
+    if (!mayTurn) return undefined;
+    const share = (turned[itemType] ?? 0) / quantity;
+    return share < 0.1 || share > 0.9 || random() < 0.5 ? random() < share : undefined;
+  });
+}
+
+/** One segment without end. */
+const isEndless = (segments: readonly StockSegment[]): boolean =>
+  segments.length === 1 && segments[0]?.most === Number.POSITIVE_INFINITY;
+
+interface Found extends LaidStrip {
+  readonly cost: number;
+}
+
+function nextStrip(
+  segments: readonly StockSegment[],
+  left: Int32Array,
+  lengths: readonly number[],
+  dualPrice: readonly number[],
+  settled: readonly (boolean | undefined)[] | undefined,
+  manner: Manner & { readonly stages: 2 | 3; readonly extra: StripExtra },
+  random: () => number,
+  pool: StripPool,
+): Found | 'nothing left' | undefined {
+  if (left.every((count) => count === 0)) return 'nothing left';
+  const tried =
+    manner.isThrifty || segments.length === 1 ? segments.keys() : byChance(segments.length, random);
+  const seen = new Set<string>();
+  let [best, bestRatio]: [Found | undefined, number] = [undefined, Number.POSITIVE_INFINITY];
+  for (const index of tried) {
+    const segment = segments[index];
+    if (segment === undefined || manner.isOpen?.(index) === false) continue;
+    const used = lengths[index] ?? 0;
+    const room = Math.min(segment.most - used, segment.mostStrip);
+    if (room <= 0) continue;
+    /** Spaces alike in every way are one. */
+    const mark = `${segment.problem.width} ${segment.cost} ${room === segment.mostStrip} ${used > 0} ${segment.fixed} ${segment.mostStacks}`;
+    if (room === segment.mostStrip && seen.has(mark)) continue;
+    seen.add(mark);
+    const fits = fittingOrientations(segment, left, settled, room);
+    if (fits.length === 0) continue;
+    const strip = buildStrip(segment.problem, left, {
+      random,
+      stages: manner.stages,
+      reach: manner.reach,
+      slack: manner.slack,
+      anchored: random() < manner.anchoredShare,
+      seeksPerfect: manner.seeksPerfect,
+      orientations: fits,
+      room,
+      mostStacks: segment.mostStacks,
+      edges: segment.edges,
+      onBuilt: (built) => {
+        pool.note(index, built);
+      },
+    });
+    if (strip === undefined) continue;
+    pool.note(index, strip);
+    const cost = segment.cost * strip.along + (used === 0 ? segment.fixed : 0) + manner.extra(segment, strip);
+    let value = 0;
+    for (const { pieces } of strip.stacks)
+      for (const { itemType } of pieces) value += dualPrice[itemType] ?? 0;
+    /**
+     * What is paid once for an offcut is shared out over its length, or its first strip would look too dear.
+     */
+    const shared =
+      segment.fixed > 0 ? (segment.fixed * strip.along) / segment.most - (used === 0 ? segment.fixed : 0) : 0;
+    const ratio = ((cost + shared) / value) * (1 + (segments.length > 1 ? 0.06 * random() : 0));
+    if (ratio < bestRatio) {
+      best = { segment: index, strip, cost };
+      bestRatio = ratio;
+    }
+    if (!manner.isThrifty && best !== undefined) break;
+  }
+  return best;
+}
+
+function fittingOrientations(
+  { problem, edges }: StockSegment,
+  left: Int32Array,
+  settled: readonly (boolean | undefined)[] | undefined,
+  room: number,
+): readonly Orientation[] {
+  const fits = problem.orientations.filter(
+    ({ itemType, along, wantsEdge }) =>
+      (left[itemType] ?? 0) > 0 && along <= room && (edges > 0 || !wantsEdge),
+  );
+  if (settled === undefined) return fits;
+  const ways = new Map<number, number>();
+  for (const { itemType, turned } of fits) ways.set(itemType, (ways.get(itemType) ?? 0) | (turned ? 2 : 1));
+  return fits.filter(
+    ({ itemType, turned }) =>
+      settled[itemType] === undefined || settled[itemType] === turned || ways.get(itemType) !== 3,
+  );
+}
+
+function* byChance(count: number, random: () => number): Generator<number> {
+  const turn = Math.floor(random() * count);
+  for (let index = 0; index < count; index += 1) yield (index + turn) % count;
+}

@@ -1,0 +1,293 @@
+import { Simplex, type SimplexColumn } from '../bounds/simplex';
+import type { Strip } from './strip-shape';
+import type { StripExtra, LaidStrip, StockSegment } from './stock-segment';
+
+/** A strip seen before, or all strips that lay on an offcut together. */
+interface PooledStrip {
+  readonly segment: number;
+  readonly strips: readonly Strip[];
+  readonly counts: readonly (readonly [itemType: number, count: number])[];
+  readonly along: number;
+  /** Without what is paid for beginning the film. */
+  readonly cost: number;
+}
+
+/**
+ * A stack of the linear programme: so much of a strip, or what is given too much of a kind, or what is left
+ * of a film.
+ */
+interface MixedStrip extends SimplexColumn {
+  readonly pooled: PooledStrip | undefined;
+}
+
+const MOST_POOLED = 1500;
+const MOST_PIVOTS = 400;
+/** Kinds of pieces and films in one programme: with more it takes longer than it is worth. */
+const MOST_ROWS = 140;
+const TINY = 1e-7;
+const WHOLE = 1 - 1e-6;
+/** The more of a strip is in the mixture the likelier it is taken whole, as a power. */
+const FAVOUR = 4;
+
+/**
+ * Strips that were built on the way, whatever became of them, and the cheapest mixture of them that gives all
+ * pieces.
+ * @source stack generation and diving (from memory), own form: the search itself finds the stacks
+ */
+export class StripPool {
+  /** What a piece of each kind is worth in the mixture last reckoned; undefined before. */
+  dualPrice: readonly number[] | undefined;
+  readonly #segments: readonly StockSegment[];
+  readonly #itemTypes: number;
+  readonly #extra: StripExtra;
+  readonly #highest: number;
+  /** Spaces that end. */
+  readonly #ending: readonly number[];
+  #strips = new Map<string, PooledStrip>();
+
+  constructor(segments: readonly StockSegment[], itemTypes: number, extra: StripExtra) {
+    this.#segments = segments;
+    this.#itemTypes = itemTypes;
+    this.#extra = extra;
+    this.#highest = Math.max(
+      ...segments.map(
+        ({ cost, mostStrip, most, fixed, problem }) =>
+          fixed + cost * Math.min(mostStrip, most, 10 * problem.longest),
+      ),
+    );
+    this.#ending = segments.flatMap(({ most }, segment) => (Number.isFinite(most) ? [segment] : []));
+  }
+
+  /** Whether all kinds fit into one programme. */
+  get takesAll(): boolean {
+    return this.#itemTypes + this.#ending.length <= MOST_ROWS;
+  }
+
+  note(segment: number, ...strips: readonly Strip[]): void {
+    const counts = new Map<number, number>();
+    for (const { stacks } of strips)
+      for (const { pieces } of stacks)
+        for (const { itemType } of pieces) counts.set(itemType, (counts.get(itemType) ?? 0) + 1);
+    const key = `${segment} ${[...counts].sort(([a], [b]) => a - b).join(' ')}`;
+    const known = this.#strips.get(key);
+    const own = this.#segments[segment];
+    const along = strips.reduce((sum, strip) => sum + strip.along, 0);
+    if (
+      own === undefined ||
+      (known !== undefined && known.along <= along) ||
+      (known === undefined && this.#strips.size >= MOST_POOLED)
+    )
+      return;
+    this.#strips.set(key, {
+      segment,
+      strips,
+      counts: [...counts],
+      along,
+      cost: strips.reduce((sum, strip) => sum + own.cost * strip.along + this.#extra(own, strip), 0),
+    });
+  }
+
+  /** What lies together on films that are paid for whole. */
+  noteTogether(laid: readonly LaidStrip[]): void {
+    this.#segments.forEach(({ fixed }, segment) => {
+      if (fixed === 0) return;
+      const strips = laid.flatMap((own) => (own.segment === segment ? [own.strip] : []));
+      if (strips.length > 1) this.note(segment, ...strips);
+    });
+  }
+
+  /**
+   * Strips for most of these pieces: the mixture is reckoned, its whole strips are taken, one of the others by
+   * chance, and what is left is reckoned again.
+   * @param left so many of each kind, lessened by what is taken
+   * @param lengths already taken of each segment, added to
+   */
+  dive(left: Int32Array, lengths: number[], random: () => number): readonly LaidStrip[] {
+    const found: LaidStrip[] = [];
+    const strips = [...this.#strips.values()];
+    const flat = flatStrips(strips);
+    let open: Int32Array = Int32Array.from(strips.keys());
+    for (let isFirst = true; left.some((count) => count > 0); isFirst = false) {
+      const itemTypes = Array.from(left.keys()).filter((itemType) => (left[itemType] ?? 0) > 0);
+      if (itemTypes.length + this.#ending.length > MOST_ROWS) return found;
+      open = thatFit(
+        flat,
+        open,
+        left,
+        Float64Array.from(this.#segments, ({ most }, segment) => most - (lengths[segment] ?? 0)),
+      );
+      this.#price(strips, flat, lengths);
+      const mixture = this.#mixture(strips, flat, open, itemTypes, left, lengths, isFirst);
+      let taken = 0;
+      for (const [strip, amount] of mixture)
+        for (let copy = 0; copy < Math.floor(amount + 1 - WHOLE); copy += 1)
+          if (this.#take(strip, left, lengths, found)) taken += 1;
+      if (taken > 0) continue;
+      const sum = mixture.reduce((all, [, amount]) => all + amount ** FAVOUR, 0);
+      let at = random() * sum;
+      const chosen =
+        mixture.find(([, amount]) => {
+          at -= amount ** FAVOUR;
+          return at <= 0;
+        }) ?? mixture[0];
+      if (chosen === undefined || !this.#take(chosen[0], left, lengths, found)) return found;
+    }
+    return found;
+  }
+
+  /** The cheapest mixture for so many of these kinds: strips and how much of each. */
+  #mixture(
+    strips: readonly PooledStrip[],
+    flat: FlatStrips,
+    open: Int32Array,
+    itemTypes: readonly number[],
+    left: Int32Array,
+    lengths: readonly number[],
+    isFirst: boolean,
+  ): readonly (readonly [strip: PooledStrip, amount: number])[] {
+    const simplex = new Simplex<MixedStrip>(
+      itemTypes.map((itemType) => left[itemType] ?? 0),
+      this.#ending.map((segment) => (this.#segments[segment]?.most ?? 0) - (lengths[segment] ?? 0)),
+      this.#highest,
+    );
+    const rowOf = new Map(itemTypes.map((itemType, row) => [itemType, row]));
+    const limitOf = new Map(this.#ending.map((segment, at) => [segment, itemTypes.length + at]));
+    const dualPrice = new Float64Array(this.#itemTypes);
+    const capacityPrice = new Float64Array(this.#segments.length);
+    simplex.run((dual) => {
+      let [gain, slack] = [TINY, -1];
+      for (let row = 0; row < dual.length; row += 1) {
+        const own = row < itemTypes.length ? -(dual[row] as number) : (dual[row] as number);
+        if (own > gain) [gain, slack] = [own, row];
+      }
+      if (slack >= 0)
+        return { pooled: undefined, cost: 0, entries: [[slack, slack < itemTypes.length ? -1 : 1]] };
+      itemTypes.forEach((itemType, row) => {
+        dualPrice[itemType] = dual[row] as number;
+      });
+      for (const [segment, row] of limitOf) capacityPrice[segment] = dual[row] as number;
+      const at = highestOf(flat, open, dualPrice, capacityPrice);
+      const pooled = strips[at];
+      if (pooled === undefined) return undefined;
+      const limit = limitOf.get(pooled.segment);
+      return {
+        pooled,
+        cost: flat.cost[at] as number,
+        entries: [
+          ...pooled.counts.map(([itemType, count]) => [rowOf.get(itemType) ?? 0, count] as const),
+          ...(limit === undefined ? [] : [[limit, flat.taken[at] as number] as const]),
+        ],
+      };
+    }, MOST_PIVOTS);
+    if (isFirst && itemTypes.length === this.#itemTypes)
+      this.dualPrice = Array.from(itemTypes, (_, row) => Math.max(0, simplex.dual[row] ?? 0));
+    return [...simplex.taken()].flatMap(([{ pooled }, amount]) =>
+      pooled === undefined || amount <= TINY ? [] : [[pooled, amount] as const],
+    );
+  }
+
+  /** What each would cost now, and take of its film: all of it where it is paid for whole and not begun. */
+  #price(strips: readonly PooledStrip[], flat: FlatStrips, lengths: readonly number[]): void {
+    strips.forEach(({ segment, along, cost }, at) => {
+      const { fixed = 0, most = 0 } = this.#segments[segment] ?? {};
+      const isWhole = fixed > 0 && (lengths[segment] ?? 0) === 0;
+      flat.cost[at] = cost + (isWhole ? fixed : 0);
+      flat.taken[at] = isWhole ? most : along;
+    });
+  }
+
+  #fits({ segment, along, counts }: PooledStrip, left: Int32Array, lengths: readonly number[]): boolean {
+    return (
+      along <= (this.#segments[segment]?.most ?? 0) - (lengths[segment] ?? 0) &&
+      counts.every(([itemType, count]) => count <= (left[itemType] ?? 0))
+    );
+  }
+
+  #take(own: PooledStrip, left: Int32Array, lengths: number[], found: LaidStrip[]): boolean {
+    if (!this.#fits(own, left, lengths)) return false;
+    const { segment, strips, along, counts } = own;
+    for (const [itemType, count] of counts) left[itemType] = (left[itemType] ?? 0) - count;
+    lengths[segment] = (lengths[segment] ?? 0) + along;
+    for (const strip of strips) found.push({ segment, strip });
+    return true;
+  }
+}
+
+/** Strips in flat rows, for looking through them again and again. */
+interface FlatStrips {
+  /** Where the pieces of a strip begin among all; they end where those of the next begin. */
+  readonly start: Int32Array;
+  readonly itemType: Int32Array;
+  readonly count: Float64Array;
+  readonly along: Float64Array;
+  readonly cost: Float64Array;
+  /** Of the length of its film. */
+  readonly taken: Float64Array;
+  readonly segment: Int32Array;
+}
+
+function flatStrips(strips: readonly PooledStrip[]): FlatStrips {
+  const start = new Int32Array(strips.length + 1);
+  strips.forEach(({ counts }, at) => {
+    start[at + 1] = (start[at] as number) + counts.length;
+  });
+  const many = start[strips.length] as number;
+  const flat = {
+    start,
+    itemType: new Int32Array(many),
+    count: new Float64Array(many),
+    along: new Float64Array(strips.length),
+    cost: new Float64Array(strips.length),
+    taken: new Float64Array(strips.length),
+    segment: new Int32Array(strips.length),
+  };
+  strips.forEach(({ counts, along, segment }, strip) => {
+    let at = start[strip] as number;
+    for (const [itemType, count] of counts) {
+      flat.itemType[at] = itemType;
+      flat.count[at] = count;
+      at += 1;
+    }
+    flat.along[strip] = along;
+    flat.segment[strip] = segment;
+  });
+  return flat;
+}
+
+/** Those of some strips that can be made of what is left, in what is left of their films. */
+function thatFit(
+  { start, itemType, count, along, segment }: FlatStrips,
+  among: Int32Array,
+  left: Int32Array,
+  room: Float64Array,
+): Int32Array {
+  return among.filter((strip) => {
+    if ((along[strip] as number) > (room[segment[strip] as number] as number)) return false;
+    for (let at = start[strip] as number; at < (start[strip + 1] as number); at += 1)
+      if ((count[at] as number) > (left[itemType[at] as number] as number)) return false;
+    return true;
+  });
+}
+
+/** The strip whose pieces are worth most over what it costs, for its cost; -1: none. */
+function highestOf(
+  { start, itemType, count, taken, cost, segment }: FlatStrips,
+  among: Int32Array,
+  dualPrice: Float64Array,
+  capacityPrice: Float64Array,
+): number {
+  let [best, gain] = [-1, 1e-9];
+  for (let place = 0; place < among.length; place += 1) {
+    const strip = among[place] as number;
+    const paid = cost[strip] as number;
+    let own = (capacityPrice[segment[strip] as number] as number) * (taken[strip] as number) - paid;
+    for (let at = start[strip] as number; at < (start[strip + 1] as number); at += 1)
+      own += (dualPrice[itemType[at] as number] as number) * (count[at] as number);
+    const scale = paid > 1 ? paid : 1;
+    if (own > gain * scale) {
+      gain = own / scale;
+      best = strip;
+    }
+  }
+  return best;
+}

@@ -1,0 +1,132 @@
+import type { PackingProblem } from '../problem/packing-problem';
+import type { BeamWeights } from './beam';
+import { EvolvedParameters, type BeamParameters } from './evolved-parameters';
+import { WholeRuns } from './whole-runs';
+
+/** One run over all pieces: how, how short it must be, and whom to tell how long it became. */
+export interface BeamRun {
+  readonly ways: BeamWeights;
+  readonly most: number;
+  readonly ended: (along: number | undefined) => void;
+}
+
+/** How runs of a beam are led, and what is learned from them. */
+export interface BeamDriver {
+  /** How often all pieces are laid anew, not those of some blocks. */
+  readonly share: number;
+  readonly whole: (best: number) => BeamRun;
+  readonly part: () => BeamWeights;
+}
+
+/**
+ * Shares of the runs that lay everything anew. Blocks taken apart bring most at first, when much is still
+ * badly laid.
+ */
+const WHOLE = { first: 0.5, bred: 0.8, perfect: 0.75 } as const;
+const FIRST_RUNS = 40;
+const SKYLINES = [1, 2, 4, 8, 16, 32, 64] as const;
+/** What a stretch of a front counts against it, as a share of half of all length. */
+const STRETCHES = [0.003, 0.01, 0.03] as const;
+/** Where nothing is known to lead, what is worth more is laid a little sooner. */
+const PRIORITY = 0.002;
+
+const someSkylines = (random: () => number): number =>
+  SKYLINES[Math.floor(random() ** 2 * SKYLINES.length)] ?? 1;
+
+/**
+ * By ways that are bred.
+ * @param prices steps of length that a piece of each kind is worth in the bound, if that is known
+ */
+export function drivenByEvolution(
+  problem: PackingProblem,
+  prices: readonly number[] | undefined,
+  random: () => number,
+): BeamDriver {
+  const { width, itemTypes } = problem;
+  const bred = new EvolvedParameters(problem, prices !== undefined, random);
+  const waysOf = (
+    { mix, logBias, chance, firstRow, tries }: BeamParameters,
+    skylines: number,
+  ): BeamWeights => {
+    const dualPrice = itemTypes.map(
+      ({ across, along }, itemType) => ((1 - mix) * across * along) / width + mix * (prices?.[itemType] ?? 0),
+    );
+    return {
+      skylines,
+      tries,
+      chance,
+      firstRow,
+      stretch: 0,
+      dualPrice,
+      priority: dualPrice.map((own, itemType) => own * Math.exp(logBias[itemType] ?? 0)),
+      random,
+    };
+  };
+  let runs = 0;
+  return {
+    get share() {
+      return runs < FIRST_RUNS ? WHOLE.first : WHOLE.bred;
+    },
+    whole: () => {
+      runs += 1;
+      const way = bred.next();
+      return {
+        ways: waysOf(way, bred.skylines),
+        most: bred.most,
+        ended: (along) => {
+          if (along === undefined) bred.foundNothing();
+          else bred.found(way, along);
+        },
+      };
+    },
+    part: () => waysOf(bred.one(), someSkylines(random)),
+  };
+}
+
+/**
+ * By edges that meet, where there may be no waste at all: whole runs try more pieces on each front, and with
+ * less chance.
+ */
+export function drivenByEdges(
+  { width, area, itemTypes }: PackingProblem,
+  bound: number,
+  random: () => number,
+): BeamDriver {
+  const runs = new WholeRuns(bound, random);
+  const dualPrice = itemTypes.map(({ across, along }) => (across * along) / width);
+  const priority = dualPrice.map((own) => PRIORITY * own);
+  const stretch = (): number =>
+    ((STRETCHES[Math.floor(random() * STRETCHES.length)] ?? 0) * area) / width / 2;
+  return {
+    share: WHOLE.perfect,
+    whole: (best) => {
+      const run = runs.next(best);
+      return {
+        ways: {
+          skylines: run.skylines,
+          tries: 6 + Math.floor(random() * 7),
+          chance: 0.05 + random() * 0.2,
+          firstRow: 1,
+          stretch: stretch(),
+          dualPrice,
+          priority,
+          random,
+        },
+        most: run.most,
+        ended: (along) => {
+          if (along === undefined) runs.foundNothing(run);
+        },
+      };
+    },
+    part: () => ({
+      skylines: someSkylines(random),
+      tries: 2 + Math.floor(random() * 7),
+      chance: 0.05 + random(),
+      firstRow: 1,
+      stretch: random() < 0.5 ? stretch() : 0,
+      dualPrice,
+      priority,
+      random,
+    }),
+  };
+}

@@ -1,0 +1,93 @@
+import type { Orientation, PackingProblem } from '../problem/packing-problem';
+import type { Skylines } from './skylines';
+
+/** What one run of a beam looks at, by lie in order of width. */
+export interface OrientationTable {
+  readonly width: number;
+  readonly orientations: readonly Orientation[];
+  readonly across: Int32Array;
+  readonly along: Int32Array;
+  /** Which of the kinds present. */
+  readonly itemType: Int32Array;
+  readonly wantsEdge: Uint8Array;
+  /** Steps of length each is worth, and each row of steps along it. */
+  readonly dualPrice: Float64Array;
+  readonly rate: Float64Array;
+  /**
+   * By width in steps: the most that pieces side by side in it can be worth, a row of steps; 1 across the
+   * whole roll.
+   */
+  readonly room: Float64Array;
+  /** What speaks for the piece anywhere. */
+  readonly base: Float64Array;
+  /** By width in steps: the first lie so wide, or -1. */
+  readonly firstOfWidth: Int16Array;
+}
+
+const NOTHING = -1;
+const WIDE = 1.2;
+const WORTHY = 0.6;
+
+/** @param pieces how many of each kind @param worth how many steps of length each piece is worth, by kind */
+export function orientationTable(
+  { width, orientations, itemTypes }: PackingProblem,
+  pieces: Uint16Array,
+  dualPrice: readonly number[],
+): OrientationTable {
+  const order = orientations
+    .filter(({ itemType }) => (pieces[itemType] ?? 0) > 0)
+    .sort((a, b) => a.across - b.across);
+  const places = new Map<number, number>();
+  itemTypes.forEach((_, itemType) => {
+    if ((pieces[itemType] ?? 0) > 0) places.set(itemType, places.size);
+  });
+  const firstOfWidth = new Int16Array(width + 1).fill(NOTHING);
+  for (let index = order.length - 1; index >= 0; index -= 1) firstOfWidth[order[index]?.across ?? 0] = index;
+  const rate = Float64Array.from(order, ({ itemType, along }) => (dualPrice[itemType] ?? 0) / along);
+  return {
+    width,
+    orientations: order,
+    across: Int32Array.from(order, ({ across }) => across),
+    along: Int32Array.from(order, ({ along }) => along),
+    itemType: Int32Array.from(order, ({ itemType }) => places.get(itemType) ?? 0),
+    wantsEdge: Uint8Array.from(order, ({ wantsEdge }) => (wantsEdge ? 1 : 0)),
+    dualPrice: Float64Array.from(order, ({ itemType }) => dualPrice[itemType] ?? 0),
+    rate,
+    room: roomsOf(width, order, rate),
+    base: Float64Array.from(
+      order,
+      ({ across, along, itemType }) =>
+        (WIDE * across) / width + (WORTHY * width * (dualPrice[itemType] ?? 0)) / (across * along),
+    ),
+    firstOfWidth,
+  };
+}
+
+function roomsOf(width: number, orientations: readonly Orientation[], rate: Float64Array): Float64Array {
+  const room = new Float64Array(width + 1);
+  for (let wide = 1; wide <= width; wide += 1) {
+    let most = room[wide - 1] as number;
+    for (let index = 0; index < orientations.length; index += 1) {
+      const across = orientations[index]?.across ?? 0;
+      if (across > wide) break;
+      const sum = (rate[index] as number) + (room[wide - across] as number);
+      if (sum > most) most = sum;
+    }
+    room[wide] = most;
+  }
+  return room;
+}
+
+/** Whether some piece left is exactly so wide. */
+export function canFill(
+  { firstOfWidth, across, itemType }: OrientationTable,
+  { left }: Skylines,
+  leftBase: number,
+  wide: number,
+): boolean {
+  let index = firstOfWidth[wide] ?? NOTHING;
+  if (index < 0) return false;
+  for (; across[index] === wide; index += 1)
+    if ((left[leftBase + (itemType[index] ?? 0)] ?? 0) > 0) return true;
+  return false;
+}

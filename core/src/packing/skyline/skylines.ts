@@ -1,0 +1,132 @@
+/**
+ * Many fronts of placed pieces side by side, each a row in flat arrays: a search step copies rows and never
+ * makes objects. A front is cut into stretches across the roll: where each begins and how far it reaches
+ * along it.
+ */
+export interface Skylines {
+  readonly stride: number;
+  readonly itemTypes: number;
+  /** Rows of stretches. */
+  readonly starts: Int32Array;
+  readonly heights: Int32Array;
+  /** How many stretches a row has. */
+  readonly stretches: Int32Array;
+  /** Rows of pieces left by kind. */
+  readonly left: Uint16Array;
+  /** Least side across of what is left. */
+  readonly narrowest: Int32Array;
+  readonly tallest: Int32Array;
+  /** Steps of length surely lost. */
+  readonly waste: Float64Array;
+  /** Steps of length its pieces are worth, and what speaks for having laid them. */
+  readonly dualPrice: Float64Array;
+  readonly priority: Float64Array;
+  /** The placing that made the front, in the book of placings. */
+  readonly placing: Int32Array;
+}
+
+/** Room for so many fronts of so many stretches and kinds. */
+export function roomForSkylines(rows: number, stride: number, itemTypes: number): Skylines {
+  return {
+    stride,
+    itemTypes,
+    starts: new Int32Array(rows * stride),
+    heights: new Int32Array(rows * stride),
+    stretches: new Int32Array(rows),
+    left: new Uint16Array(rows * itemTypes),
+    narrowest: new Int32Array(rows),
+    tallest: new Int32Array(rows),
+    waste: new Float64Array(rows),
+    dualPrice: new Float64Array(rows),
+    priority: new Float64Array(rows),
+    placing: new Int32Array(rows),
+  };
+}
+
+/** The lowest stretch of a row, leftmost among equals, counted within the row. */
+export function lowestSkylineSegment({ heights, stretches, stride }: Skylines, row: number): number {
+  const base = row * stride;
+  const end = base + (stretches[row] ?? 0);
+  let at = base;
+  let least = heights[base] ?? 0;
+  for (let index = base + 1; index < end; index += 1) {
+    const own = heights[index] ?? 0;
+    if (own < least) {
+      least = own;
+      at = index;
+    }
+  }
+  return at - base;
+}
+
+/** Raises a whole stretch to a neighbour's height, in place; it becomes one with equal neighbours. */
+export function raiseSkylineSegment(
+  { starts, heights, stretches, stride }: Skylines,
+  row: number,
+  at: number,
+  height: number,
+): void {
+  const base = row * stride;
+  const count = stretches[row] ?? 0;
+  heights[base + at] = height;
+  let filled = base + Math.max(0, at - 1);
+  for (let index = filled + 1; index < base + count; index += 1) {
+    const own = heights[index] ?? 0;
+    if (own === heights[filled]) continue;
+    filled += 1;
+    heights[filled] = own;
+    starts[filled] = starts[index] ?? 0;
+  }
+  stretches[row] = filled + 1 - base;
+}
+
+/**
+ * Copies a row's stretches to another row of other fronts, with stretch `at` covered from `from` to `to` up
+ * to `height`; equal neighbours become one.
+ */
+export function coverSkylineSegment(
+  source: Skylines,
+  row: number,
+  target: Skylines,
+  into: number,
+  at: number,
+  from: number,
+  to: number,
+  end: number,
+  height: number,
+): void {
+  const base = row * source.stride;
+  const own = into * target.stride;
+  const count = source.stretches[row] ?? 0;
+  const { starts, heights } = target;
+  for (let index = 0; index < at; index += 1) {
+    starts[own + index] = source.starts[base + index] ?? 0;
+    heights[own + index] = source.heights[base + index] ?? 0;
+  }
+  let filled = own + at;
+  const start = source.starts[base + at] ?? 0;
+  const low = source.heights[base + at] ?? 0;
+  if (from > start) {
+    starts[filled] = start;
+    heights[filled] = low;
+    filled += 1;
+  }
+  if (filled === own || heights[filled - 1] !== height) {
+    starts[filled] = from;
+    heights[filled] = height;
+    filled += 1;
+  }
+  if (to < end) {
+    starts[filled] = to;
+    heights[filled] = low;
+    filled += 1;
+  }
+  let index = at + 1;
+  if (index < count && source.heights[base + index] === heights[filled - 1]) index += 1;
+  for (; index < count; index += 1) {
+    starts[filled] = source.starts[base + index] ?? 0;
+    heights[filled] = source.heights[base + index] ?? 0;
+    filled += 1;
+  }
+  target.stretches[into] = filled - own;
+}

@@ -1,0 +1,289 @@
+import { TOO_LATE } from './calendar';
+import { type FlatRows, flatRows } from './flat-rows';
+import { type Network, spansOf, tailsOf } from './network';
+import { type EarliestStarts, earliestStartsOf } from './earliest-starts';
+import { PartialSchedule } from './partial-schedule';
+import { type LagRows, lagRows } from './lag-rows';
+import { type ToolNeed, ToolUnits } from './tool-units';
+import { leastWorked, workedBefore, workingHours } from './working-minutes';
+
+/** How much the middle start of all steps counts beside the finish: slack won anywhere is worth something. */
+const EARLY = 0.3;
+/** Minutes of standing about that are borne to keep somebody with one more skill free. */
+const SKILL_SPARED = 3;
+
+/**
+ * Starts of all steps when each follows, on every person, tool and room it needs, those that stand before it
+ * in one order. Nothing is put into gaps; whoever can begin soonest does it. A most-lag that is overrun puts
+ * the forerunner off, and what stands behind it is reckoned again: where there is nobody to choose between,
+ * each start is the earliest of all plans that keep the order. An order is reckoned from where it parts from
+ * the one kept to where all is as before again, and given up as soon as it must cost too much.
+ * @source own: least fixed point of monotone earliest starts over calendars
+ */
+export class ListDecoder {
+  finish = Number.POSITIVE_INFINITY;
+  readonly #network: Network;
+  readonly #least: LagRows;
+  readonly #most: LagRows;
+  readonly #able: FlatRows;
+  /** Row by row like `#able`. */
+  readonly #withEach: readonly EarliestStarts[];
+  readonly #alone: readonly EarliestStarts[];
+  readonly #crewFrom: Int32Array;
+  readonly #tails: Int32Array;
+  readonly #base: Int32Array;
+  readonly #worked: Float64Array;
+  readonly #ownWorked: readonly Float64Array[];
+  /** Fewest working minutes in which all together work so much. */
+  readonly #leastWorked: Float64Array;
+  readonly #work: number;
+  readonly #baseSum: number;
+  readonly #units: ToolUnits;
+  readonly #roomsFrom: number;
+  readonly #width: number;
+  #now: PartialSchedule;
+  #kept: PartialSchedule;
+  #lostHere = 0;
+  /** From this place on, what is known is of the last reckoning, before it of the one kept. */
+  #own = 0;
+
+  constructor(network: Network, earliest: ArrayLike<number>) {
+    const { count, hours, toolCount, rooms, before, horizon, crew, minutes } = network;
+    this.#network = network;
+    this.#least = lagRows(before);
+    this.#most = lagRows(before.map((lagArcs) => lagArcs.filter(({ most }) => Number.isFinite(most))));
+    this.#able = flatRows(network.able);
+    const { withEach, alone } = earliestStartsOf(network);
+    this.#withEach = withEach.flat();
+    this.#alone = alone;
+    this.#crewFrom = flatRows(Array.from(crew, (need) => new Int32Array(need))).from;
+    this.#base = Int32Array.from(earliest);
+    this.#tails = Int32Array.from(tailsOf(network));
+    this.#worked = workedBefore(workingHours(hours.map((own) => ({ hours: spansOf(own) }))), horizon);
+    this.#ownWorked = hours.map((own) => workedBefore(spansOf(own), horizon));
+    this.#work = minutes.reduce((sum, own, step) => sum + own * (crew[step] as number), 0);
+    this.#leastWorked = leastWorked(this.#ownWorked, this.#worked);
+    this.#baseSum = this.#base.reduce((sum, start) => sum + (this.#worked[start] ?? 0), 0);
+    this.#units = new ToolUnits(toolCount, hours.length);
+    this.#roomsFrom = this.#units.until;
+    this.#width = this.#roomsFrom + 2 * rooms;
+    const crewSum = this.#crewFrom[count] as number;
+    this.#now = new PartialSchedule(count, this.#width, crewSum);
+    this.#kept = new PartialSchedule(count, this.#width, crewSum);
+  }
+
+  /** Of the last reckoning. */
+  get starts(): Int32Array {
+    return this.#now.starts;
+  }
+
+  /** Who does each, of the last reckoning. */
+  people(): readonly (readonly number[])[] {
+    return Array.from({ length: this.#network.count }, (_, step) => [
+      ...this.#now.people.subarray(this.#crewFrom[step], this.#crewFrom[step + 1]),
+    ]);
+  }
+
+  /** Working minutes to the finish, and a share of those to the middle start. */
+  get cost(): number {
+    return (
+      (this.#worked[this.finish] ?? Number.POSITIVE_INFINITY) +
+      (EARLY * (this.#baseSum + (this.#now.late[this.#network.count] as number))) / this.#network.count
+    );
+  }
+
+  /** What comes next is reckoned from where it parts from the last reckoning. */
+  keep(): void {
+    this.#now.copyUntil(this.#kept, this.#own);
+    [this.#now, this.#kept] = [this.#kept, this.#now];
+  }
+
+  /**
+   * @param order all steps, forerunners first
+   * @param most given up once it must cost more
+   * @returns the cost; Infinity: it cannot be done in this order at that cost
+   */
+  decode(order: Int32Array, most: number): number {
+    const { count } = this.#network;
+    this.finish = Number.POSITIVE_INFINITY;
+    const first = this.#now.copyPrefixOf(this.#kept, order, this.#base);
+    const commonSuffixFrom = this.#kept.commonSuffixFrom(order);
+    const { starts, lost, late, reach } = this.#now;
+    this.#own = first;
+    let isAsKept = true;
+    let retries = 4 * count;
+    for (let index = first; index < count; index += 1) {
+      if (isAsKept && index === commonSuffixFrom && this.#now.copySuffixOf(this.#kept, index)) break;
+      const step = order[index] as number;
+      const at = this.#place(step, index);
+      if (at >= TOO_LATE) return Number.POSITIVE_INFINITY;
+      if (starts[step] !== at) {
+        starts[step] = at;
+        isAsKept = false;
+      }
+      const lostNow = (lost[index] as number) + this.#lostHere;
+      const lateNow =
+        (late[index] as number) +
+        (this.#worked[at] as number) -
+        (this.#worked[this.#base[step] as number] as number);
+      const ends = at + (this.#tails[step] as number);
+      const reachNow = ends > (reach[index] as number) ? ends : (reach[index] as number);
+      lost[index + 1] = lostNow;
+      late[index + 1] = lateNow;
+      reach[index + 1] = reachNow;
+      const finish = Math.max(
+        this.#worked[reachNow] ?? Number.POSITIVE_INFINITY,
+        this.#leastWorked[this.#work + lostNow] ?? Number.POSITIVE_INFINITY,
+      );
+      if (finish + (EARLY * (this.#baseSum + lateNow)) / count > most) return Number.POSITIVE_INFINITY;
+      const back = this.#putOff(step, at, count, step);
+      if (back === count) continue;
+      isAsKept = false;
+      retries -= 1;
+      if (retries < 0) return Number.POSITIVE_INFINITY;
+      if (back < this.#own) {
+        this.#now.takeOver(this.#kept, back);
+        this.#own = back;
+      }
+      index = back - 1;
+    }
+    this.finish = reach[count] as number;
+    return this.cost;
+  }
+
+  /**
+   * Raises what may not lie so long before a step, and what may not lie so long before that.
+   * @returns the first place of the order to be reckoned again; `back`: none
+   */
+  #putOff(step: number, at: number, back: number, by: number): number {
+    const { minutes } = this.#network;
+    const lagArcs = this.#most;
+    const { starts, floors, places, putOff } = this.#now;
+    let first = back;
+    for (let lag = lagArcs.from[step] as number; lag < (lagArcs.from[step + 1] as number); lag += 1) {
+      const other = lagArcs.other[lag] as number;
+      const wanted = at - (lagArcs.most[lag] as number) - (minutes[other] as number);
+      if ((starts[other] as number) >= wanted) continue;
+      floors[other] = wanted;
+      putOff.push(other, by, wanted);
+      first = this.#putOff(other, wanted, Math.min(first, places[other] as number), by);
+    }
+    return first;
+  }
+
+  /** The first minute at which the step can be done behind those before it; books it in the next row. */
+  #place(step: number, index: number): number {
+    const { minutes, tools, room, air, pinned, horizon } = this.#network;
+    const { free, starts, floors, people } = this.#now;
+    const width = this.#width;
+    const lagArcs = this.#least;
+    const row = index * width;
+    const next = row + width;
+    const length = minutes[step] as number;
+    let at = floors[step] as number;
+    for (let lag = lagArcs.from[step] as number; lag < (lagArcs.from[step + 1] as number); lag += 1) {
+      const other = lagArcs.other[lag] as number;
+      const own = (starts[other] as number) + (minutes[other] as number) + (lagArcs.least[lag] as number);
+      if (own > at) at = own;
+    }
+    const needs = tools[step] as readonly ToolNeed[];
+    for (let need = 0; need < needs.length; need += 1) {
+      const own = this.#units.whenFree(free, row, needs[need] as ToolNeed);
+      if (own > at) at = own;
+    }
+    const ownAir = air[step] as number;
+    const ownRoom = row + this.#roomsFrom + 2 * (room[step] as number);
+    if (ownAir > 0) {
+      const own = free[ownRoom + (ownAir === 1 ? 1 : 0)] as number;
+      if (own > at) at = own;
+    }
+    at = this.#crewFor(step, row, at);
+    const crewFrom = this.#crewFrom[step] as number;
+    const crewTo = this.#crewFrom[step + 1] as number;
+    const pin = pinned[step] as number;
+    if (pin >= 0) {
+      for (let each = crewFrom; each < crewTo; each += 1)
+        if ((free[row + (people[each] as number)] as number) > pin) return TOO_LATE;
+      at = pin;
+    }
+    const end = at + length;
+    if (end > horizon) return TOO_LATE;
+    for (let holder = 0; holder < width; holder += 1) free[next + holder] = free[row + holder] as number;
+    this.#lostHere = 0;
+    for (let each = crewFrom; each < crewTo; each += 1) {
+      const person = people[each] as number;
+      const worked = this.#ownWorked[person] as Float64Array;
+      this.#lostHere += (worked[at] as number) - (worked[free[row + person] as number] as number);
+      free[next + person] = end;
+    }
+    for (let need = 0; need < needs.length; need += 1)
+      this.#units.take(free, next, needs[need] as ToolNeed, end);
+    if (ownAir > 0) {
+      const own = ownRoom + width + (ownAir === 1 ? 0 : 1);
+      if (end > (free[own] as number)) free[own] = end;
+    }
+    return at;
+  }
+
+  /**
+   * Who can begin soonest, and of those who had least time to stand about and has fewest other skills.
+   * @returns when they can begin together
+   */
+  #crewFor(step: number, row: number, from: number): number {
+    const { free, people } = this.#now;
+    const crewFrom = this.#crewFrom[step] as number;
+    const crewTo = this.#crewFrom[step + 1] as number;
+    if (crewFrom === crewTo) return (this.#alone[step] as EarliestStarts).from(from);
+    const { skillCount } = this.#network;
+    const { from: ableFrom, values: able } = this.#able;
+    let together = from;
+    for (let taken = crewFrom; taken < crewTo; taken += 1) {
+      let best = -1;
+      let bestAt = TOO_LATE;
+      let bestFree = -TOO_LATE;
+      for (let index = ableFrom[step] as number; index < (ableFrom[step + 1] as number); index += 1) {
+        const person = able[index] as number;
+        if (taken > crewFrom && isAmong(people, crewFrom, taken, person)) continue;
+        const own = free[row + person] as number;
+        const at = (this.#withEach[index] as EarliestStarts).from(own > from ? own : from);
+        const least = own - SKILL_SPARED * (skillCount[person] as number);
+        if (best < 0 || at < bestAt || (at === bestAt && least > bestFree)) {
+          best = person;
+          bestAt = at;
+          bestFree = least;
+        }
+      }
+      people[taken] = best;
+      if (bestAt > together) together = bestAt;
+    }
+    return crewTo - crewFrom === 1 ? together : this.#whenAllOpen(step, together);
+  }
+
+  /** The first minute from which everybody chosen is at work so long, and the surface fit. */
+  #whenAllOpen(step: number, from: number): number {
+    const { people } = this.#now;
+    const { from: ableFrom, values: able } = this.#able;
+    let at = from;
+    for (;;) {
+      const asked = at;
+      for (let index = ableFrom[step] as number; index < (ableFrom[step + 1] as number); index += 1) {
+        if (
+          isAmong(
+            people,
+            this.#crewFrom[step] as number,
+            this.#crewFrom[step + 1] as number,
+            able[index] as number,
+          )
+        )
+          at = (this.#withEach[index] as EarliestStarts).from(at);
+        if (at === TOO_LATE) return at;
+      }
+      if (at === asked) return at;
+    }
+  }
+}
+
+function isAmong(people: Int32Array, first: number, until: number, own: number): boolean {
+  for (let index = first; index < until; index += 1) if (people[index] === own) return true;
+  return false;
+}
