@@ -17,7 +17,7 @@ const PATCH = {
   acrossMiddle: curvatureOf(1241, 42),
   acrossTop: curvatureOf(1241, 40),
   down: curvatureOf(759, 26),
-  ...{ twist: 0, sideways: 0, endDown: 0, endsAcross: 0 },
+  ...{ twist: 0, skew: 0, cubicDown: 0, quarticAcross: 0 },
 };
 const OFF_ACROSS = curvatureOf(1241, 1);
 const DOUBTS = [

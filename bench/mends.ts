@@ -1,4 +1,4 @@
-import { type Reading, checkSurface, sdOf, slipFixes } from '@yellow-pane/core/measure';
+import { type Reading, checkSurface, sdOf, blunderFixes } from '@yellow-pane/core/measure';
 import type { SurfaceShape } from '@yellow-pane/core/job';
 import { seededRandom } from '@yellow-pane/core/quantity';
 import type { Row } from './run';
@@ -79,7 +79,7 @@ export function mendsOfferedFirst(): Promise<readonly Row[]> {
               ? check.agreement.suspects
               : [];
         if (suspects.length === 1 && suspects[0]?.id !== readings[wrong]?.id) wronglyAlone += 1;
-        const [first] = slipFixes(input, check, new Map());
+        const [first] = blunderFixes(input, check, new Map());
         if (first === undefined) continue;
         offered += 1;
         if (first.id === readings[wrong]?.id) right += 1;

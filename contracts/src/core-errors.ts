@@ -65,7 +65,7 @@ export const CORE_ERRORS: Readonly<Record<CoreErrorCode, ErrorEntry>> = {
   },
   GLAZING_SHARES: {
     status: 422,
-    title: 'Light cannot divide like this',
+    title: 'These shares add up to more than 1',
     remedy: "Check the film's or glass's figures: transmitted and reflected share together at most 1.",
   },
   GLAZING_THICKNESS: {
@@ -187,7 +187,7 @@ export const CORE_ERRORS: Readonly<Record<CoreErrorCode, ErrorEntry>> = {
   },
   SCHEDULE_LAGS: {
     status: 422,
-    title: 'Steps wait for one another in a ring',
+    title: 'Steps wait for each other in a cycle',
     remedy: 'Take one of the waits named away, or make its longest wait longer.',
   },
 };

@@ -104,7 +104,7 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
   },
   ROW_CONFLICT: {
     status: 409,
-    title: 'Someone changed the same thing meanwhile',
+    title: 'Someone else changed this in the meantime',
     remedy: 'Compare both values and choose.',
   },
   ROW_REMOVED: {
@@ -151,7 +151,7 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
   },
   STOCK_TOO_SHORT: {
     status: 409,
-    title: 'There is not so much left on this roll',
+    title: 'Not enough film left on this roll',
     remedy: 'Someone may have cut from it. Lay out again with what is left.',
   },
   PLOTTER_REFUSED: {
@@ -166,7 +166,7 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
   },
   SUPPLY_UNKNOWN: {
     status: 404,
-    title: 'Nothing of that name is used up',
+    title: 'No such consumable',
     remedy: 'Load the supplies again.',
   },
   SUPPLY_CONFLICT: {
@@ -292,7 +292,7 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
   },
   WEATHER_ABSURD: {
     status: 502,
-    title: 'The weather service says what cannot be',
+    title: 'The weather service returned an impossible value',
     remedy: 'It was not used. Go by the thermometer on site and the sky.',
   },
   DAY_NOT_PLANNED: {

@@ -306,7 +306,7 @@ const curvedPlan = shrinkPlan({
       acrossMiddle: 2.2e-4,
       acrossTop: 2.2e-4,
     },
-    ...{ down: 3.6e-4, twist: 0, sideways: 0, endDown: 0, endsAcross: 0 },
+    ...{ down: 3.6e-4, twist: 0, skew: 0, cubicDown: 0, quarticAcross: 0 },
   },
   limits: USUAL_SHRINK_LIMITS,
   folds: FOLD_LIMITS,

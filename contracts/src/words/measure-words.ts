@@ -1,4 +1,4 @@
-import type { Hardness, Impossible, MeasureRemark } from '@yellow-pane/core/measure';
+import type { Difficulty, Impossible, MeasureRemark } from '@yellow-pane/core/measure';
 import type { DisplayUnits } from '@yellow-pane/core/quantity';
 import { type Figures, type Messages, capital, counted, sentenceOf } from './messages';
 
@@ -42,8 +42,8 @@ const REMARKS = {
     `${about(up_mm)} up, the column is ${length(Math.abs(off_mm))} ${off_mm < 0 ? 'less' : 'more'} round than a straight taper: ${off_mm < 0 ? 'waisted' : 'bellied'}, or misread? Take that ring again, and one more a quarter up. Film is drawn for a straight taper.`,
   'thickness unknown': 'Edges are wrapped but the thickness is unknown: measure it to know the girth.',
   'drawn flat': 'Drawn flat: one sag across and one down are needed to know the curve.',
-  'how hard it is': ({ hardness }, figures) =>
-    `${capital(hardness.word)}${hardness.where === 'evenly' ? '' : `, most ${hardness.where}`}. ${hardnessWords(hardness, figures)}`,
+  'how hard it is': ({ difficulty }, figures) =>
+    `${capital(difficulty.word)}${difficulty.where === 'evenly' ? '' : `, most ${difficulty.where}`}. ${difficultyWords(difficulty, figures)}`,
   'curve near the ends unknown':
     'Whether the curve gathers near the ends is unknown: sags a quarter in would show it, and can change the surplus by a quarter.',
   'twist unknown': ({ matters, gap_mm }, { about }) =>
@@ -52,7 +52,7 @@ const REMARKS = {
       : `Twist is unknown; even a rocking gap of ${about(gap_mm)} would hardly change the surplus.`,
 } satisfies Messages<MeasureRemark>;
 
-function hardnessWords({ word, where, surplus_mm, most_share }: Hardness, figures: Figures): string {
+function difficultyWords({ word, where, surplus_mm, most_share }: Difficulty, figures: Figures): string {
   const much =
     where === 'evenly'
       ? ''

@@ -52,7 +52,7 @@ const WAITS = {
 } satisfies Readonly<Record<WaitKey, WaitWords>>;
 
 const NEVER = {
-  'air too damp': 'Does not dry in air so damp: warm the room or take the damp out.',
+  'air too damp': 'Will not dry in air this damp: warm the room or dehumidify it.',
   'it freezes': 'Freezes instead of drying: warm the room above freezing first.',
   'too cold for it': 'Too cold for it to dry and bite: warm the room, or read what its sheet allows.',
   'glass near the dew point':

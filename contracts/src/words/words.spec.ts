@@ -67,7 +67,7 @@ describe('are sentences made in the units of the person?', () => {
   it('a wait that does not end says why, and what keeps a surface from being planned', () => {
     const damp = primerDry('water-based', { air_C: 20, humidity: 1 });
     expect(waitWords(damp).word).toBe('primer drying');
-    expect(neverWords(damp.never ?? 'not this season')).toMatch(/^Does not dry in air so damp/);
+    expect(neverWords(damp.never ?? 'not this season')).toMatch(/^Will not dry in air this damp/);
     const cold = {
       film: { ...MATERIAL_NOT_STATED, thickness_um: 50, family: 'solar' },
       known: [{ hours: 24, glass_C: 8, air: { air_C: 20, humidity: 0.5 } }],

@@ -10,10 +10,10 @@ export interface FilmedGlass {
 }
 
 /** Keeps the optics of each make-up and film: panes of one kind on many fronts share them. */
-export type GlassBook = (makeUp: MakeUp) => FilmedGlass;
+export type GlassCache = (makeUp: MakeUp) => FilmedGlass;
 
 /** @returns a book of its own; films are told apart by identity, so use it for one list of films */
-export function newGlassBook(): GlassBook {
+export function newGlassBook(): GlassCache {
   const kept = new Map<string, FilmedGlass>();
   const numbers = new WeakMap<object, number>();
   let last = 0;

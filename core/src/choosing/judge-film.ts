@@ -11,7 +11,7 @@ import {
   judgeStress,
 } from '../thermal-stress';
 import { type GoalKey, goalsMet, hasDecorLook, scoreOf } from './goals';
-import { type FilmedGlass, type GlassBook, newGlassBook } from './filmed-glass';
+import { type FilmedGlass, type GlassCache, newGlassBook } from './filmed-glass';
 import { type Performance, performanceOf } from './performance';
 import type { SightLines } from './privacy-through';
 import type { FilmQuestion } from './question';
@@ -45,14 +45,14 @@ export interface FilmAnswer {
 /** What is reckoned once for a surface and shared by all films. */
 export interface SurfaceGround {
   readonly question: FilmQuestion;
-  readonly book: GlassBook;
+  readonly book: GlassCache;
   readonly bare: FilmedGlass | undefined;
   readonly barePerformance: Performance | undefined;
   readonly bareStress: BareStress | undefined;
 }
 
 /** Prepares a surface for many films. @param book optics kept for many surfaces, where there are many */
-export function groundOf(question: FilmQuestion, book: GlassBook = newGlassBook()): SurfaceGround {
+export function groundOf(question: FilmQuestion, book: GlassCache = newGlassBook()): SurfaceGround {
   const { glass } = question;
   if (glass === null || glass.unknown.length > 0)
     return { question, book, bare: undefined, barePerformance: undefined, bareStress: undefined };

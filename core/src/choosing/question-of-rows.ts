@@ -55,7 +55,7 @@ export interface SurfaceRows {
 }
 
 /** Suns of the year and of the design days, once a place and facing: shared by all its surfaces. */
-export interface SunBook {
+export interface SunCache {
   readonly daysFor: (
     place: PlaceOnEarth,
     coldest_C: number | null,
@@ -65,7 +65,7 @@ export interface SunBook {
 }
 
 /** @returns a book that reckons each place once */
-export function newSunBook(): SunBook {
+export function newSunBook(): SunCache {
   const days = new Map<string, readonly DesignDay[]>();
   const months = new Map<string, readonly ReturnType<typeof sunPath>[]>();
   const kept = <Value>(map: Map<string, Value>, key: string, make: () => Value): Value => {
@@ -113,7 +113,7 @@ const GASES: Readonly<Record<GlassPane['gasAfter'], GasMix>> = {
  * Puts the rows of a job into a question. What is not known is assumed and named, or leaves the question open
  * by name: never a silent figure.
  */
-export function questionOf(rows: SurfaceRows, book: SunBook = newSunBook()): FilmQuestion {
+export function questionOf(rows: SurfaceRows, book: SunCache = newSunBook()): FilmQuestion {
   const { surface, site, wall, area_m2 } = rows;
   const brief = rows.brief ?? NO_BRIEF;
   const isPartition = surface.seenFrom === 'side A' || surface.seenFrom === 'side B';
@@ -173,7 +173,7 @@ function glassOf(
   rows: SurfaceRows,
   brief: Omit<FilmBrief, 'placeId'>,
   isPartition: boolean,
-  book: SunBook,
+  book: SunCache,
 ): { readonly situation: GlassSituation; readonly year: readonly (readonly YearMoment[])[] } {
   const { surface, unit, site } = rows;
   const assumed: GlassAssumption[] = [];

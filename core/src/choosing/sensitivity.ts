@@ -1,7 +1,7 @@
 import type { Verdict } from '../quantity';
 import { type Film, type GlassUnknown, NEW_PLACE, NO_SITE_FACTS, isPartition, mayEdgesBeSeen } from '../job';
 import { groundOf, judgeFilm } from './judge-film';
-import { type SunBook, type SurfaceRows, isShadeOpen, newSunBook, questionOf } from './question-of-rows';
+import { type SunCache, type SurfaceRows, isShadeOpen, newSunBook, questionOf } from './question-of-rows';
 
 /** What the verdict would be if something not known turned out one way. */
 export interface WhatIf {
@@ -166,7 +166,7 @@ export function sensitivityOf(
   rows: SurfaceRows,
   filmId: string,
   film: Film,
-  book: SunBook = newSunBook(),
+  book: SunCache = newSunBook(),
 ): readonly WhatIf[] {
   const verdictOf = (given: SurfaceRows): Verdict =>
     judgeFilm(groundOf(questionOf(given, book)), filmId, film).verdict;

@@ -1,7 +1,7 @@
 import type { Film } from '../job';
 import { newGlassBook } from './filmed-glass';
 import { type FilmAnswer, groundOf, judgeFilm } from './judge-film';
-import { type SunBook, type SurfaceRows, newSunBook, questionOf } from './question-of-rows';
+import { type SunCache, type SurfaceRows, newSunBook, questionOf } from './question-of-rows';
 
 export interface SweepSurface {
   readonly id: string;
@@ -15,7 +15,7 @@ export function sweep(
   surfaces: readonly SweepSurface[],
   films: readonly { readonly id: string; readonly film: Film }[],
   onProgress: (share: number) => void = () => undefined,
-  book: SunBook = newSunBook(),
+  book: SunCache = newSunBook(),
 ): ReadonlyMap<string, readonly FilmAnswer[]> {
   const glassBook = newGlassBook();
   const byQuestion = new Map<string, readonly FilmAnswer[]>();

@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { checkSurface, type Reading } from '../measure';
-import { hardnessOf } from './hardness';
-import { type CurvedPatch, curvatureOf, patchAt, turningDensity } from './patch';
+import { difficultyOf } from './difficulty';
+import { type CurvedPatch, curvatureOf, patchAt, gaussianCurvature } from './patch';
 import { surplusAtEdges } from './surplus';
 
 interface Tape {
@@ -79,7 +79,7 @@ describe('is the fitted patch the glass measured?', () => {
       [-600, -350],
     ] as const) {
       const at = patchAt(patch, x, y);
-      expect((turningDensity(at) / Math.sqrt(1 + at.x ** 2 + at.y ** 2)) * 4e6).toBeCloseTo(1, 2);
+      expect((gaussianCurvature(at) / Math.sqrt(1 + at.x ** 2 + at.y ** 2)) * 4e6).toBeCloseTo(1, 2);
     }
   });
   it('sags that break the closure hM − (hT + hB)/2 = vM − (vL + vR)/2 are found', () => {
@@ -102,9 +102,9 @@ describe('is the fitted patch the glass measured?', () => {
             acrossTop: c * 1e-3,
             down: d * 1e-3,
             twist: e * 1e-5,
-            sideways: f * 1e-8,
-            endDown: g * 1e-8,
-            endsAcross: i * 1e-10,
+            skew: f * 1e-8,
+            cubicDown: g * 1e-8,
+            quarticAcross: i * 1e-10,
           };
           const [x, y, step] = [650 * u, 380 * v, 0.5];
           const at = patchAt(patch, x, y);
@@ -168,7 +168,7 @@ describe('how much film is left over?', () => {
     expect(sizes.surplusBottom_mm?.value).toBeGreaterThan(1.2 * (sizes.surplusTop_mm?.value ?? Infinity));
     expect('remarks' in check && check.remarks[0]).toMatchObject({
       case: 'how hard it is',
-      hardness: { word: expect.stringContaining('folds') },
+      difficulty: { word: expect.stringContaining('folds') },
     });
   });
   it('a saddle asks for stretch', () => {
@@ -183,7 +183,7 @@ describe('how much film is left over?', () => {
       vR: -42.6,
     });
     expect(sizes.surplusTop_mm?.value).toBeLessThan(0);
-    expect(hardnessOf({ top_mm: -5, bottom_mm: -5, width_mm: 1200 }).word).toContain('saddle');
+    expect(difficultyOf({ top_mm: -5, bottom_mm: -5, width_mm: 1200 }).word).toContain('saddle');
   });
 });
 
@@ -227,9 +227,9 @@ describe('how is it said in plain words?', () => {
     [25, 20, 'many folds'],
     [60, 50, 'more than the film gives'],
   ])('%d mm above and %d below on 1200 mm: %s', (top_mm, bottom_mm, word) => {
-    expect(hardnessOf({ top_mm, bottom_mm, width_mm: 1200 }).word).toBe(word);
+    expect(difficultyOf({ top_mm, bottom_mm, width_mm: 1200 }).word).toBe(word);
   });
   it('much more below than above is said', () => {
-    expect(hardnessOf({ top_mm: 4, bottom_mm: 10, width_mm: 1200 }).where).toBe('at the bottom');
+    expect(difficultyOf({ top_mm: 4, bottom_mm: 10, width_mm: 1200 }).where).toBe('at the bottom');
   });
 });

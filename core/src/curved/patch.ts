@@ -16,11 +16,11 @@ export interface CurvedPatch {
   /** τ, 1/mm: the corners do not lie in one plane. */
   readonly twist: number;
   /** δ, 1/mm²: the right side curves otherwise than the left. */
-  readonly sideways: number;
+  readonly skew: number;
   /** σ, 1/mm²: the line down curves more towards one end. */
-  readonly endDown: number;
+  readonly cubicDown: number;
   /** c₄, 1/mm³: the lines across curve more towards their ends. */
-  readonly endsAcross: number;
+  readonly quarticAcross: number;
 }
 
 export interface PatchSlopes {
@@ -69,21 +69,21 @@ export function slopesInto(into: Float64Array, patch: CurvedPatch, x: number, y:
   const byKK = (-k * x2 * x2 * (1 + 2 * s)) / (s3 * (1 + s) * (1 + s));
   // Arc down the middle.
   const t = sqrt(max(1e-12, 1 - patch.down * patch.down * y * y));
-  const { twist, sideways, endDown, endsAcross } = patch;
+  const { twist, skew, cubicDown, quarticAcross } = patch;
   into[0] =
     (-patch.down * y * y) / (1 + t) +
-    endDown * y * (y * y - h * h) +
+    cubicDown * y * (y * y - h * h) +
     (-k * x2) / (1 + s) -
-    endsAcross * x2 * (x2 - a * a) +
-    x * (twist * y + sideways * y * y);
-  into[1] = (-k * x) / s - endsAcross * (4 * x * x2 - 2 * a * a * x) + twist * y + sideways * y * y;
-  into[2] = (-patch.down * y) / t + endDown * (3 * y * y - h * h) + byK * kY + x * (twist + 2 * sideways * y);
-  into[3] = -k / s3 - endsAcross * (12 * x2 - 2 * a * a);
-  into[4] = -patch.down / (t * t * t) + 6 * endDown * y + byKK * kY * kY + byK * 2 * bend + 2 * sideways * x;
-  into[5] = (-x / s3) * kY + twist + 2 * sideways * y;
+    quarticAcross * x2 * (x2 - a * a) +
+    x * (twist * y + skew * y * y);
+  into[1] = (-k * x) / s - quarticAcross * (4 * x * x2 - 2 * a * a * x) + twist * y + skew * y * y;
+  into[2] = (-patch.down * y) / t + cubicDown * (3 * y * y - h * h) + byK * kY + x * (twist + 2 * skew * y);
+  into[3] = -k / s3 - quarticAcross * (12 * x2 - 2 * a * a);
+  into[4] = -patch.down / (t * t * t) + 6 * cubicDown * y + byKK * kY * kY + byK * 2 * bend + 2 * skew * x;
+  into[5] = (-x / s3) * kY + twist + 2 * skew * y;
 }
 
 /** Curvature gathered over a piece of glass per unit of its plan: K·dA/dx·dy. */
-export function turningDensity({ x, y, xx, yy, xy }: PatchSlopes): number {
+export function gaussianCurvature({ x, y, xx, yy, xy }: PatchSlopes): number {
   return (xx * yy - xy * xy) / (1 + x * x + y * y) ** 1.5;
 }

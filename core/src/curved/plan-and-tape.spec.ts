@@ -26,7 +26,7 @@ import {
 const FOLDS = { most_mm: 12, free: 0.6, liesDownBy: 0.003 };
 const plansOf = (patch: CurvedPatch) =>
   shrinkPlan({ patch, limits: USUAL_SHRINK_LIMITS, folds: FOLDS, lineAt_mm: null });
-const NO_MORE = { twist: 0, sideways: 0, endDown: 0, endsAcross: 0 };
+const NO_MORE = { twist: 0, skew: 0, cubicDown: 0, quarticAcross: 0 };
 const even = (width: number, height: number, across: number, down: number): CurvedPatch => ({
   halfWidth_mm: width / 2,
   halfHeight_mm: height / 2,

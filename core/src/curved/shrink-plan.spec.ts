@@ -20,7 +20,7 @@ function pane(
     acrossMiddle: curvatureOf(width, middle),
     acrossTop: curvatureOf(width, top),
     down: curvatureOf(height, down),
-    ...{ twist: 0, sideways: 0, endDown: 0, endsAcross: 0 },
+    ...{ twist: 0, skew: 0, cubicDown: 0, quarticAcross: 0 },
     ...more,
   };
 }
@@ -97,10 +97,10 @@ describe('how is a pane held, and what does it cost?', () => {
     );
   });
   it('a mirrored pane has the mirrored plan', () => {
-    const lopsided = { twist: 2e-6, sideways: 4e-9 };
+    const lopsided = { twist: 2e-6, skew: 4e-9 };
     const sags = { bottom: 40, middle: 35, top: 30, down: 18 };
     const own = planOf(pane(1400, 700, sags, lopsided))['a line across'];
-    const mirrored = planOf(pane(1400, 700, sags, { twist: -2e-6, sideways: -4e-9 }))['a line across'];
+    const mirrored = planOf(pane(1400, 700, sags, { twist: -2e-6, skew: -4e-9 }))['a line across'];
     expect(mirrored.at_mm).toBeCloseTo(own.at_mm, 6);
     expect(mirrored.fromTop_mm.left).toBeCloseTo(own.fromTop_mm.right, 6);
     expect(mirrored.bottom.folds.places.map(({ atEdge }) => Math.round(atEdge.x))).toEqual(

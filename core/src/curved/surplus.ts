@@ -1,4 +1,4 @@
-import { type CurvedPatch, patchAt, turningDensity } from './patch';
+import { type CurvedPatch, patchAt, gaussianCurvature } from './patch';
 
 /**
  * Film left over along the upper and lower edge when a film that does not give is laid on along the level
@@ -22,7 +22,7 @@ function surplusTowards(patch: CurvedPatch, way: 1 | -1): number {
   const turningAt = (y: number): number => {
     let sum = 0;
     for (let i = 0; i <= STEPS_ACROSS; i += 1)
-      sum += simpson(i, STEPS_ACROSS) * turningDensity(patchAt(patch, -a + (2 * a * i) / STEPS_ACROSS, y));
+      sum += simpson(i, STEPS_ACROSS) * gaussianCurvature(patchAt(patch, -a + (2 * a * i) / STEPS_ACROSS, y));
     return (sum * 2 * a) / STEPS_ACROSS / 3;
   };
   let surplus = 0;

@@ -13,13 +13,13 @@ const sagOf = (patch: CurvedPatch): number =>
  * @source effective sag (16 q − 9 m) ÷ 3 and c₄ = (q − q_arc) · 16 ÷ (3 a⁴) (model A1, closed form)
  */
 export function unseenEnds(patch: CurvedPatch): PatchDoubt {
-  return { endsAcross: ((RULES.unseenEnds.value / 2) * Math.abs(sagOf(patch))) / patch.halfWidth_mm ** 4 };
+  return { quarticAcross: ((RULES.unseenEnds.value / 2) * Math.abs(sagOf(patch))) / patch.halfWidth_mm ** 4 };
 }
 
 /** The same once sags a quarter in are taken, read as well as they must be to be worth it. */
 export function endsReadWell(patch: CurvedPatch): PatchDoubt {
-  return { endsAcross: ((16 / 3) * RULES.quarterSagRead.value) / patch.halfWidth_mm ** 4 };
+  return { quarticAcross: ((16 / 3) * RULES.quarterSagRead.value) / patch.halfWidth_mm ** 4 };
 }
 
 /** Whether a doubt is of the ends alone. */
-export const isOfEnds = (doubt: PatchDoubt): boolean => Object.keys(doubt).join() === 'endsAcross';
+export const isOfEnds = (doubt: PatchDoubt): boolean => Object.keys(doubt).join() === 'quarticAcross';

@@ -1,4 +1,4 @@
-import { type SunBook, type SurfaceRows, questionOf } from '../choosing';
+import { type SunCache, type SurfaceRows, questionOf } from '../choosing';
 import type { Film, SeenFrom } from '../job';
 import type { Air } from '../waiting';
 import type { ReadinessCase } from './readiness-case';
@@ -32,7 +32,7 @@ export function caseOfRows(
   side: SeenFrom,
   film: Pick<Film, 'workMin_C' | 'workMax_C'> | undefined,
   indoor: Air,
-  book: SunBook,
+  book: SunCache,
 ): CaseOfRows {
   const question = questionOf(rows, book);
   const chain = [rows.place, ...rows.parents].filter((place) => place !== undefined);

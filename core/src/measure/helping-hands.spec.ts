@@ -4,7 +4,7 @@ import { checkSurface } from './check-surface';
 import { recheckFilm } from './recheck';
 import type { Reading } from './reading';
 import { type ComparedSurface, sameAsGroups } from './same-as';
-import { type SlipFix, slipFixes } from './slips';
+import { type BlunderFix, blunderFixes } from './blunder-fixes';
 
 /** What was typed for a pane of 1180 × 2140 with one deciding measure, and what each slip makes of it. */
 const TRUE: readonly (readonly [string, string, string])[] = [
@@ -19,7 +19,7 @@ const TRUE: readonly (readonly [string, string, string])[] = [
   ['bl', 'mr', '1592'],
   ['tl', 'mr', '1592'],
 ];
-const fixesFor = (wrong: Readonly<Record<string, string>>): readonly SlipFix[] => {
+const fixesFor = (wrong: Readonly<Record<string, string>>): readonly BlunderFix[] => {
   const texts = TRUE.map(([from, to, text]) => ({
     id: `${from}-${to}`,
     from,
@@ -38,7 +38,7 @@ const fixesFor = (wrong: Readonly<Record<string, string>>): readonly SlipFix[] =
     };
   });
   const input = { shape: 'four sides' as const, readings };
-  return slipFixes(
+  return blunderFixes(
     input,
     checkSurface(input),
     new Map(texts.map(({ id, text }) => [id, { text, unit: 'mm' as const }])),
@@ -106,7 +106,7 @@ describe('is a slip recognised on a curved pane, where chords and sags are read?
     const check = checkSurface(input);
     return {
       state: 'agreement' in check ? check.agreement.kind : check.state,
-      fixes: slipFixes(input, check, new Map()),
+      fixes: blunderFixes(input, check, new Map()),
     };
   };
   it('a chord misread by 10 cm is put right, and no fix is offered that the sags contradict', () => {

@@ -1,4 +1,4 @@
-export type { Hardness } from '../curved';
+export type { Difficulty } from '../curved';
 export { type CurvedPatch, patchAt, surplusAtEdges } from '../curved';
 export * from './network';
 export * from './check-surface';
@@ -11,7 +11,7 @@ export * from './outline';
 export * from './sizes';
 export * from './joint-grid';
 export * from './instruments';
-export * from './slips';
+export * from './blunder-fixes';
 export * from './same-as';
 export * from './recheck';
 export * from './surface-input';

@@ -1,4 +1,4 @@
-import type { Hardness } from '../curved';
+import type { Difficulty } from '../curved';
 
 /** Why no surface has these measures. The sentence is made where the units of the person are known. */
 export type Impossible =
@@ -39,6 +39,6 @@ export type MeasureRemark =
   | { readonly case: 'off the taper'; readonly up_mm: number; readonly off_mm: number }
   | { readonly case: 'thickness unknown' }
   | { readonly case: 'drawn flat' }
-  | { readonly case: 'how hard it is'; readonly hardness: Hardness }
+  | { readonly case: 'how hard it is'; readonly difficulty: Difficulty }
   | { readonly case: 'curve near the ends unknown' }
   | { readonly case: 'twist unknown'; readonly matters: boolean; readonly gap_mm: number };

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { seededRandom } from '../quantity';
-import { adjustNetwork, spreadOf } from './network/adjust-network';
+import { adjustNetwork, standardDeviationOf } from './network/adjust-network';
 import { NETWORK_REFERENCE, POLYGON_REFERENCE } from './fixtures/reference';
 import type { NetworkObservation } from './network/observation';
 import { areaOf, outlineBounds, perimeterOf } from './outline';
@@ -97,7 +97,7 @@ describe('does the covariance foretell the scatter? (Monte Carlo, seeded)', () =
           distance(from, to, (exact[index] ?? 0) + noise() * (sds[index] ?? 1), sds[index] ?? 1),
         ),
       );
-    const stated = spreadOf(
+    const stated = standardDeviationOf(
       areaOf,
       survey(() => 0),
     );

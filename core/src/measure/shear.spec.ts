@@ -3,7 +3,7 @@ import { seededRandom } from '../quantity';
 import { checkSurface, slotsFor } from './check-surface';
 import { type Reading, sdOf } from './reading';
 import { FOUR_SIDE_POINTS, FOUR_SIDE_SLOTS } from './shapes/four-sides';
-import { slipFixes } from './slips';
+import { blunderFixes } from './blunder-fixes';
 import type { Point } from './outline';
 
 const random = seededRandom(20261129);
@@ -228,7 +228,7 @@ describe('does the mend offered first mend the measure that was wrong?', () => {
         });
         const input = { shape: 'four sides' as const, readings: taken };
         const check = checkSurface(input);
-        const [first] = slipFixes(input, check, new Map());
+        const [first] = blunderFixes(input, check, new Map());
         if (first === undefined) continue;
         offered += 1;
         if (first.id === taken[wrong]?.id) right += 1;

@@ -9,8 +9,8 @@ import { leastWorked, workedBefore, workingHours } from './working-minutes';
 
 /** How much the middle start of all steps counts beside the finish: slack won anywhere is worth something. */
 const EARLY = 0.3;
-/** Minutes of standing about that are borne to keep somebody with one more skill free. */
-const SKILL_SPARED = 3;
+/** Idle minutes accepted to keep a more versatile worker free. */
+const VERSATILITY_PENALTY_MIN = 3;
 
 /**
  * Starts of all steps when each follows, on every person, tool and room it needs, those that stand before it
@@ -226,7 +226,7 @@ export class ListDecoder {
   }
 
   /**
-   * Who can begin soonest, and of those who had least time to stand about and has fewest other skills.
+   * Earliest available; ties go to the least idle, least versatile worker.
    * @returns when they can begin together
    */
   #crewFor(step: number, row: number, from: number): number {
@@ -246,7 +246,7 @@ export class ListDecoder {
         if (taken > crewFrom && isAmong(people, crewFrom, taken, person)) continue;
         const own = free[row + person] as number;
         const at = (this.#withEach[index] as EarliestStarts).from(own > from ? own : from);
-        const least = own - SKILL_SPARED * (skillCount[person] as number);
+        const least = own - VERSATILITY_PENALTY_MIN * (skillCount[person] as number);
         if (best < 0 || at < bestAt || (at === bestAt && least > bestFree)) {
           best = person;
           bestAt = at;

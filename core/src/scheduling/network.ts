@@ -252,7 +252,7 @@ export function refuseCycles({ count, minutes, after }: Network, idOf: (step: nu
     }
     throw new CoreError('SCHEDULE_LAGS', {
       path: 'lags',
-      expected: 'steps that do not wait for one another in a ring',
+      expected: 'steps that do not wait for each other in a cycle',
       got: round_.reverse().slice(0, 8).join(' → '),
     });
   }

@@ -1,6 +1,6 @@
 /**
- * One order reckoned, place by place: what is known before each place, so that another order that begins
- * alike can go on from there.
+ * The partial-schedule cache: one order decoded, with the state before each place, so that another order with the
+ * same prefix resumes from there.
  */
 export class PartialSchedule {
   readonly order: Int32Array;
@@ -37,9 +37,9 @@ export class PartialSchedule {
   }
 
   /**
-   * Begins an order as far as it is like one known.
+   * Takes over the prefix an order has in common with one known.
    * @param floors no step starts before
-   * @returns the place from which it has to be reckoned
+   * @returns the place from which it has to be decoded
    */
   copyPrefixOf(known: PartialSchedule, order: Int32Array, floors: Int32Array): number {
     const count = order.length;
@@ -71,8 +71,8 @@ export class PartialSchedule {
   }
 
   /**
-   * From a place on, all is as it was in one known, if whoever and whatever is held is free again at the same
-   * minutes: then nothing need be reckoned.
+   * From a place on the schedule is that of one known, if all people and resources are free again at the same
+   * minutes: then nothing need be decoded.
    * @returns whether it is
    */
   copySuffixOf(known: PartialSchedule, index: number): boolean {

@@ -25,12 +25,12 @@ export interface PlanFound {
 const POPULATION = 24;
 const MUTATES = 0.04;
 const MUTATION_SHARE = 0.5;
-/** How often a child begins with groups of one place in turn. */
+/** How often crossover begins with groups of one place in turn. */
 const IN_TURN = 0.2;
 /** Groups in turn in the first orders. */
 const FIRST_IN_TURN = [2, 3] as const;
 const RELEASE_SHARE = 0.3;
-/** A child may be so much worse than the worst before it is pushed together. */
+/** An offspring may be so much worse than the worst before it is justified. */
 const SLACK = 1;
 const CHANGES_CREW = 0.05;
 const STALE_ROUNDS = 150;
@@ -42,13 +42,13 @@ const BRED = 20;
 const ANNEALING_ROUNDS = 2500;
 const LONGER = 1.1;
 /**
- * Changes between two rounds of breeding, over the number of steps squared: cooling gets most of the time.
+ * Changes between two rounds of breeding, over the number of steps squared: simulated annealing gets most of the time.
  */
 const [CHANGES, MOST_CHANGES] = [1_440_000, 1600];
 
 /**
- * Orders of steps that breed: a child takes the middle of one parent's order and the rest of the other's, is
- * built, pushed to the end and back to the beginning; the best live on; between them one of them is cooled.
+ * A genetic algorithm over step orders: two-point crossover, each child built by the serial scheme and doubly
+ * justified, the best survive; interleaved with simulated annealing of one of them.
  * Yields the best so far after each round. Deterministic for a seed and a number of rounds.
  * @returns undefined when not one order found a place for everything
  * @source genetic search with double justification for project scheduling (from memory), own form with
@@ -78,7 +78,7 @@ export function* searchPlan(
   return best && { built: best.built, rounds: Math.min(mostRounds, provenAt) };
 }
 
-/** The family of plans, and how it grows. */
+/** The population of plans, and how it grows. */
 class Breeding {
   readonly #random: () => number;
   readonly #builder: SerialScheduleGenerator;
@@ -117,7 +117,7 @@ class Breeding {
     this.#population = this.#population.slice(0, 2);
   }
 
-  /** One of the family is cooled, and one more order is built: a rule's, one by chance, or a child's. */
+  /** One of the population is annealed, and one more order is built: by a priority rule, at random, or by crossover. */
   round(round: number, isProven: boolean): void {
     const random = this.#random;
     if (this.#population.length > 0 && round > BRED && !isProven) this.#anneal();
@@ -298,7 +298,7 @@ function pick(population: readonly Member[], random: () => number): Member {
   return population[Math.min(a, b)] as Member;
 }
 
-/** A few steps that others may not follow late are held back: it may pay to begin a chain late. */
+/** Release times of a few steps with maximum lags are perturbed: it may pay to begin a chain late. */
 function perturbedReleases(
   { after, count }: Network,
   { built }: Member,

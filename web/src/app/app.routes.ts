@@ -69,6 +69,6 @@ export const routes: Routes = [
   {
     path: '**',
     title: shellWords.nothingHereTitle,
-    loadComponent: async () => (await import('./shell/nothing-here')).NothingHere,
+    loadComponent: async () => (await import('./shell/not-found-page')).NotFoundPage,
   },
 ];

@@ -132,7 +132,7 @@ export function levelled(placed: PlacedPiece[]): readonly PlacedPiece[] {
     });
 }
 
-/** Hands out pieces of one kind so that those of one façade go to one lot. */
+/** Hands out pieces of one item type so that those of one façade go to one lot. */
 function idsByGroup(
   { pieces }: CutOrder,
   { itemTypes }: PackingProblem,

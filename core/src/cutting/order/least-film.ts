@@ -12,13 +12,13 @@ import type { CutOrder, OrderPiece } from './cut-order';
 import { BOUNDLESS, MISSING, NO_PROBLEM } from './missing-film';
 import type { PlacedSegment } from './order-segments';
 
-/** So many pieces can always be taken apart by straight cuts, however they lie. */
+/** So many pieces can always be parted by straight cuts, however they lie. */
 const ALWAYS_CUTTABLE = 4;
 const MOST_EXACT = 6;
 const MOST_ROUNDS = 400;
 /** Of a step: so much above a whole one is rounding. */
 const WHOLE_STEP = 1e-6;
-/** Selections tried on one offcut, and on all together. */
+/** Subsets tried on one offcut, and on all together. */
 const [MOST_TRIED, MOST_TRIED_IN_ALL] = [1000, 6000];
 
 /**
@@ -145,7 +145,7 @@ function demandsOf(segments: readonly PlacedSegment[]): ReturnType<typeof itemDe
   );
 }
 
-/** Whether so many of each kind may lie on film so long; by slices alone where they are many. */
+/** Whether so many of each item type may lie on film so long; by slices alone where they are many. */
 function mayLieOn(
   problem: PackingProblem,
   length: number,

@@ -2,7 +2,7 @@ import { SingularValueDecomposition } from 'ml-matrix';
 import { DETERMINED_WITHIN_MM } from '../../job';
 import {
   type Statistics,
-  clearFactor,
+  wellConditionedFactor,
   normalColumn,
   normalMatrix,
   openDirections,
@@ -145,7 +145,7 @@ function stepTowards(
   const { rows, wanted } = linearised(corners, observations, columns);
   const normal = normalMatrix(rows, unknowns);
   const towards = normalColumn(rows, wanted, unknowns);
-  const factor = clearFactor(normal, weakest);
+  const factor = wellConditionedFactor(normal, weakest);
   if (factor !== undefined) return factor.solve(towards).to1DArray();
   const drift = new Array<number>(unknowns).fill(0);
   columns.forEach(({ x, y }, corner) => {
@@ -193,7 +193,7 @@ function moved(
  * grow) their mean would claim certainty.
  * @returns the unit of `sizeOf`
  */
-export function spreadOf(
+export function standardDeviationOf(
   sizeOf: (corners: readonly Point[]) => number,
   { corners, columns, covariance }: Pick<NetworkSolution, 'corners' | 'columns' | 'covariance'>,
 ): number {

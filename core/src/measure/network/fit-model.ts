@@ -1,5 +1,11 @@
 import { SingularValueDecomposition } from 'ml-matrix';
-import { type Statistics, clearFactor, normalColumn, normalMatrix, statisticsOf } from './least-squares';
+import {
+  type Statistics,
+  wellConditionedFactor,
+  normalColumn,
+  normalMatrix,
+  statisticsOf,
+} from './least-squares';
 
 export interface ModelReading {
   readonly value: number;
@@ -44,7 +50,7 @@ export function fitModel(
     const normal = normalMatrix(rows, count);
     const towards = normalColumn(rows, wantedAt(at), count);
     const step = (
-      clearFactor(normal)?.solve(towards) ?? new SingularValueDecomposition(normal).solve(towards)
+      wellConditionedFactor(normal)?.solve(towards) ?? new SingularValueDecomposition(normal).solve(towards)
     ).to1DArray();
     const moved = (share: number): number[] =>
       at.map((value, index) => value + share * (step[index] ?? 0) * (scales[index] ?? 1));

@@ -55,7 +55,7 @@ export function normalColumn(rows: WeightedRows, wanted: Float64Array, unknowns:
  * The Cholesky factor when the pivots say beyond doubt that everything is determined.
  * @param weakest singular values up to this determine nothing
  */
-export function clearFactor(normal: Matrix, weakest = 0): CholeskyDecomposition | undefined {
+export function wellConditionedFactor(normal: Matrix, weakest = 0): CholeskyDecomposition | undefined {
   if (normal.rows === 0) return undefined;
   const factor = new CholeskyDecomposition(normal);
   if (!factor.isPositiveDefinite()) return undefined;
@@ -139,7 +139,7 @@ function inverseOf(
   unknowns: number,
   weakest: number,
 ): { readonly covariance: Matrix; readonly rank: number } {
-  const factor = clearFactor(normalMatrix(rows, unknowns), weakest);
+  const factor = wellConditionedFactor(normalMatrix(rows, unknowns), weakest);
   if (factor !== undefined) return { covariance: factor.solve(Matrix.eye(unknowns)), rank: unknowns };
   const svd = singularValues(rows, unknowns);
   const least = leastOf(svd.diagonal, weakest);

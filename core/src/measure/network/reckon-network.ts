@@ -1,6 +1,6 @@
 import { CoreError } from '../../quantity';
 import { type Agreement, judge } from './judge';
-import { adjustNetwork, spreadOf } from './adjust-network';
+import { adjustNetwork, standardDeviationOf } from './adjust-network';
 import type { NetworkObservation, NetworkPoint } from './observation';
 import { type Point, areaOf, perimeterOf } from '../outline';
 import { type CornerLength, laidOut } from './lay-out-corners';
@@ -71,7 +71,7 @@ export function reckonNetwork(request: NetworkRequest): NetworkAnswer {
   const isDetermined = solution.rank === solution.unknowns;
   const sized = (of: (corners: readonly Point[]) => number): NetworkAnswer['area_mm2'] => ({
     value: of(solution.corners),
-    sd: isDetermined ? spreadOf(of, solution) : null,
+    sd: isDetermined ? standardDeviationOf(of, solution) : null,
   });
   const unknowns: string[] = [];
   solution.columns.forEach(({ x, y }, corner) => {

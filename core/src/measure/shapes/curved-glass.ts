@@ -1,5 +1,5 @@
 import type { MeasureRemark } from '../measure-case';
-import { hardnessOf, type CurvedPatch, surplusAtEdges, unseenEnds } from '../../curved';
+import { difficultyOf, type CurvedPatch, surplusAtEdges, unseenEnds } from '../../curved';
 import { type Agreement, judge } from '../network/judge';
 import type { MeasureSlot } from '../measure-slot';
 import { outlineBounds } from '../outline';
@@ -106,7 +106,7 @@ function checkCurved({ readings, determinedWithin_mm }: SurfaceInput): SurfaceCh
       why: { case: 'sag too deep', sag_mm: tooDeep.value_mm },
       suspects: [],
     };
-  const { patch, fitted, used, spreadOf, doubts } = fitPatch(outline, bends);
+  const { patch, fitted, used, standardDeviationOf, doubts } = fitPatch(outline, bends);
   const bendAgreement = judge(used, used.map(sdOf), fitted, () =>
     SLOTS.find(
       (slot) => slot.kind === 'sag' && !sags.some(({ from, to }) => from === slot.from && to === slot.to),
@@ -115,15 +115,15 @@ function checkCurved({ readings, determinedWithin_mm }: SurfaceInput): SurfaceCh
   const agreement = together(flat.agreement, bendAgreement);
   const surplus = surplusAtEdges(patch);
   const { width } = outlineBounds(outline);
-  const hardness = hardnessOf({ ...surplus, width_mm: width });
+  const difficulty = difficultyOf({ ...surplus, width_mm: width });
   const doubt: SurplusDoubt = {
-    top_mm: spreadOf((own) => surplusAtEdges(own).top_mm),
-    bottom_mm: spreadOf((own) => surplusAtEdges(own).bottom_mm),
+    top_mm: standardDeviationOf((own) => surplusAtEdges(own).top_mm),
+    bottom_mm: standardDeviationOf((own) => surplusAtEdges(own).bottom_mm),
     areEndsKnown: bends.some(({ kind }) => kind === 'quarter sag'),
   };
   const sizes: Sizes = { ...flat.sizes, ...curvedSizes(patch, fitted, surplus, outline, doubt) };
   const unknown = stillUnknown(bends, patch, surplus);
-  const remarks = [{ case: 'how hard it is' as const, hardness }, ...unknown.remarks];
+  const remarks = [{ case: 'how hard it is' as const, difficulty }, ...unknown.remarks];
   const helpsNext = firstUntaken(SLOTS, readings) ?? unknown.ask;
   const patchDoubts = [...doubts, ...(doubt.areEndsKnown ? [] : [unseenEnds(patch)])];
   const figure = { ...flat.figure, patch, patchDoubts };

@@ -61,11 +61,13 @@ function termsFor(bends: readonly Reading[]): readonly (keyof CurvedPatch)[] {
     ...(across.size >= 2 ? (['acrossTop'] as const) : []),
     ...(across.size >= 3 ? (['acrossBottom'] as const) : []),
     'down',
-    ...(down.size >= 2 && down.has('tl') && down.has('tr') ? (['sideways'] as const) : []),
+    ...(down.size >= 2 && down.has('tl') && down.has('tr') ? (['skew'] as const) : []),
     ...(has((reading) => reading.kind === 'quarter sag' && isAcross(reading))
-      ? (['endsAcross'] as const)
+      ? (['quarticAcross'] as const)
       : []),
-    ...(has((reading) => reading.kind === 'quarter sag' && !isAcross(reading)) ? (['endDown'] as const) : []),
+    ...(has((reading) => reading.kind === 'quarter sag' && !isAcross(reading))
+      ? (['cubicDown'] as const)
+      : []),
     ...(has(({ kind }) => kind === 'rocking gap') ? (['twist'] as const) : []),
   ];
 }
@@ -80,7 +82,7 @@ export function fitPatch(
   readonly used: readonly Reading[];
   readonly terms: readonly (keyof CurvedPatch)[];
   /** Standard deviation of a figure of the patch, from the stated accuracy of the readings. */
-  readonly spreadOf: (figure: (patch: CurvedPatch) => number) => number;
+  readonly standardDeviationOf: (figure: (patch: CurvedPatch) => number) => number;
   /** Independent ways in which the patch may be off by the stated accuracy of the readings. */
   readonly doubts: readonly PatchDoubt[];
 } {
@@ -96,9 +98,9 @@ export function fitPatch(
   const patchOf = (unknowns: readonly number[]): CurvedPatch => withTerms(flat, terms, unknowns);
   const scale: Readonly<Partial<Record<keyof CurvedPatch, number>>> = {
     twist: 1 / (a * h),
-    sideways: 1 / (a * h * h),
-    endDown: 1 / h ** 3,
-    endsAcross: 1 / a ** 4,
+    skew: 1 / (a * h * h),
+    cubicDown: 1 / h ** 3,
+    quarticAcross: 1 / a ** 4,
     down: 1 / h ** 2,
   };
   const predict = (unknowns: readonly number[]): readonly number[] => {
@@ -118,7 +120,8 @@ export function fitPatch(
     used: bends,
     terms,
     doubts: doubtsOf(fitted, scales, patchOf),
-    spreadOf: (figure) => spreadOf(fitted, scales, (unknowns) => figure(patchOf(unknowns))),
+    standardDeviationOf: (figure) =>
+      standardDeviationOf(fitted, scales, (unknowns) => figure(patchOf(unknowns))),
   };
 }
 
@@ -145,7 +148,7 @@ function doubtsOf(
 const NUDGE = 1e-4;
 
 /** How far the scatter of the unknowns moves a figure: its slopes against their covariance. */
-function spreadOf(
+function standardDeviationOf(
   { unknowns, covariance }: FittedModel,
   scales: readonly number[],
   figure: (unknowns: readonly number[]) => number,
@@ -182,9 +185,9 @@ function evenPatch(
     acrossTop: across,
     down,
     twist: 0,
-    sideways: 0,
-    endDown: 0,
-    endsAcross: 0,
+    skew: 0,
+    cubicDown: 0,
+    quarticAcross: 0,
   };
 }
 

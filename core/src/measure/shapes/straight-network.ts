@@ -4,7 +4,7 @@ import {
   type NetworkSolution,
   adjustNetwork,
   spanOf,
-  spreadOf,
+  standardDeviationOf,
   worstSpan_mm,
 } from '../network/adjust-network';
 import { type Agreement, type AskedMeasure, type Suspect, isHonest, judge } from '../network/judge';
@@ -76,7 +76,7 @@ export function solveReadings(
         ? suspectsLeftOut(found, plan, observations, datum, used, decider)
         : found
       : { kind: 'not checked', reliability: found.reliability },
-    spread: isDetermined ? (sizeOf) => spreadOf(sizeOf, solution) : undefined,
+    spread: isDetermined ? (sizeOf) => standardDeviationOf(sizeOf, solution) : undefined,
     rankWith: (from, to) => {
       const [a, b] = [plan.pointOf(from), plan.pointOf(to)];
       if (a === undefined || b === undefined) return 0;

@@ -4,7 +4,7 @@ import { type LeastCost, leastCost } from './least-cost';
 
 const LENGTHY = 1e9;
 
-/** The ways each kind of piece can lie on any roll not wider than this, as the bound wants them. */
+/** The ways each item type can lie on any roll not wider than this, as the bound wants them. */
 export function itemDemands({ itemTypes }: PackingProblem, widest: number): readonly ItemDemand[] {
   return itemTypes.map(({ across, along, quantity, mayTurn }): ItemDemand => ({
     quantity,
@@ -14,7 +14,7 @@ export function itemDemands({ itemTypes }: PackingProblem, widest: number): read
   }));
 }
 
-/** The bar relaxation of one roll, in steps of length. @returns undefined with too many kinds */
+/** The bar relaxation of one roll, in steps of length. @returns undefined with too many item types */
 export function barRelaxation(problem: PackingProblem): LeastCost | undefined {
   return leastCost([{ width: problem.width, cost: 1, most: LENGTHY }], itemDemands(problem, problem.width));
 }

@@ -24,9 +24,10 @@ const MOST_NODES = 60_000;
 const TINY = 1e-12;
 
 /**
- * The slice worth most at these prices: branch and bound over pieces side by side, densest first. A kind
- * comes at most as often as there are pieces of it.
- * @param price of each kind, per step of length in its first way of lying
+ * The pricing problem of column generation: the pattern of highest value at these dual prices, a bounded knapsack
+ * solved by branch and bound, densest item type first. An item type comes at most as often as there are pieces.
+ * @source Gilmore and Gomory 1961 (from memory); exponential at worst, so its nodes are limited
+ * @param price of each item type, per step of length in its first way of lying
  * @param longest nothing longer lies on it
  */
 export function bestPattern(
@@ -79,7 +80,7 @@ function choicesOf(
     if (own <= TINY) return;
     const first = orientations[0]?.[1] ?? 1;
     orientations.forEach(([across, along], orientation) => {
-      /** A bar along a turned piece serves a larger or smaller part of it. */
+      /** A pattern along a turned piece serves a larger or smaller part of it. */
       const share = first / along;
       if (across <= width && along <= longest)
         found.push({ itemType, orientation, across, dualPrice: own * share, share, most: quantity });

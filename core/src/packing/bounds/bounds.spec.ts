@@ -42,7 +42,7 @@ const stocks = fc
   )
   .map((some): readonly PatternStock[] => [...some, { width: 40, cost: 21, most: 1e9 }]);
 
-/** Every slice there is of a roll: how often it crosses each kind in each way. */
+/** Every slice there is of a roll: how often it crosses each item type in each way. */
 function everyPattern(
   width: number,
   asked: readonly ItemDemand[],
@@ -79,7 +79,7 @@ function everyPattern(
   );
   return found;
 }
-/** How much of a kind, in steps along its first way, one step of such a slice serves. */
+/** How much of an item type, in steps along its first way, one step of such a slice serves. */
 const served = (
   pattern: readonly (readonly number[])[],
   asked: readonly ItemDemand[],
@@ -93,7 +93,7 @@ const served = (
     0,
   );
 
-/** The cheapest mixture of slices with all of them written out. */
+/** The cheapest combination of slices with all of them written out. */
 function writtenOut(from: readonly PatternStock[], asked: readonly ItemDemand[]): number {
   const patterns = from.flatMap(({ width, cost, most }, stock) =>
     everyPattern(width, asked, most).map((pattern) => ({ pattern, cost, stock })),
@@ -164,7 +164,7 @@ describe('the slice worth most', () => {
   });
 });
 
-describe('the cheapest mixture of slices', () => {
+describe('the cheapest combination of slices', () => {
   it('over rolls of several widths and lengths, with turning, is what HiGHS finds with every slice written out', () => {
     fc.assert(
       fc.property(stocks, demands, (from, asked) => {
@@ -244,7 +244,7 @@ describe('the cheapest mixture of slices', () => {
       )?.bound,
     ).toBeCloseTo(30, 6);
   });
-  it('nothing asked for, nothing to cut from, or too many kinds: no bound rather than a wrong one', () => {
+  it('nothing asked for, nothing to cut from, or too many item types: no bound rather than a wrong one', () => {
     const itemType: ItemDemand = { quantity: 1, orientations: [[5, 5]] };
     expect(leastCost([], [itemType])).toBeUndefined();
     expect(leastCost([{ width: 40, cost: 1, most: 1e9 }], [])).toBeUndefined();
@@ -257,7 +257,7 @@ describe('the cheapest mixture of slices', () => {
   });
 });
 
-/** Every selection that an offcut may hold by a rule. */
+/** Every subset that an offcut may hold by a rule. */
 function everyFill(
   asked: readonly ItemDemand[],
   fits: (counts: ArrayLike<number>) => boolean,
@@ -276,7 +276,7 @@ describe('an offcut that is paid for whole', () => {
   const [width, length] = [40, 25];
   const roll: PatternStock = { width: 40, cost: 21, most: 1e9 };
   /**
-   * A made rule of what lies on it, so that all selections can be written out: at most three pieces, one
+   * A made rule of what lies on it, so that all subsets can be written out: at most three pieces, one
    * behind the other.
    */
   const ruleFor =
@@ -289,7 +289,7 @@ describe('an offcut that is paid for whole', () => {
         0,
       ) <= length;
 
-  it('is taken as what can lie on it at once: the cheapest mixture is what HiGHS finds with every selection written out', () => {
+  it('is taken as what can lie on it at once: the cheapest combination is what HiGHS finds with every subset written out', () => {
     fc.assert(
       fc.property(demands, fc.integer({ min: 1, max: 400 }), (asked, whole) => {
         const fits = ruleFor(asked);

@@ -1,4 +1,4 @@
-/** Pieces of one size: how much length of bar they ask for, by each way they can lie. */
+/** Pieces of one size: how much length of pattern they ask for, by each way they can lie. */
 export interface ItemDemand {
   readonly quantity: number;
   /** Across the roll, along it. */

@@ -13,15 +13,15 @@ export interface PatternStock {
 }
 
 export interface LeastCost {
-  /** No layout of any kind costs less. */
+  /** No layout of any sort costs less. */
   readonly bound: number;
-  /** What one piece of each kind is worth in the best mixture of bars. */
+  /** What one piece of each item type is worth in the best combination of patterns. */
   readonly prices: readonly number[];
   /** Length taken of each stock. */
   readonly lengths: readonly number[];
-  /** Of each kind, how many pieces come from each stock (fractions). */
+  /** Of each item type, how many pieces come from each stock (fractions). */
   readonly split: readonly (readonly number[])[];
-  /** Of each kind, how many pieces lie the second way (fractions). */
+  /** Of each item type, how many pieces lie the second way (fractions). */
   readonly turned: readonly number[];
   readonly stopped: 'optimal' | 'limit';
 }
@@ -30,10 +30,10 @@ const TINY = 1e-9;
 const MOST_ROWS = 140;
 
 /**
- * The cheapest mixture of bars: slices of unit length across a roll, each crossed by pieces side by side.
- * Every layout, free or cuttable, is such a mixture, so that nothing can cost less. Of a film that is paid
- * for whole the mixture takes what can lie on it at once, not slices.
- * @returns undefined with more than 140 kinds and stocks: too slow to be of use
+ * The cheapest combination of patterns: slices of unit length across a roll, each crossed by pieces side by side.
+ * Every layout, free or cuttable, is such a combination, so that nothing can cost less. Of a film that is paid
+ * for whole the combination takes what can lie on it at once, not slices.
+ * @returns undefined with more than 140 item types and stocks: too slow to be of use
  * @source own formulation of the bar relaxation (Scheithauer; from memory)
  */
 export function leastCost(

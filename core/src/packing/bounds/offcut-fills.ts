@@ -2,7 +2,7 @@ import { type Pattern, bestPattern } from './best-pattern';
 import type { ItemDemand } from './item-demand';
 
 /**
- * Whether so many of each kind can lie on an offcut at once; may say yes where they cannot, never no where
+ * Whether so many of each item type can lie on an offcut at once; may say yes where they cannot, never no where
  * they can.
  */
 export type FitsOffcut = (counts: ArrayLike<number>) => boolean;
@@ -11,7 +11,7 @@ export type FitsOffcut = (counts: ArrayLike<number>) => boolean;
 const [MOST_NODES, MOST_PIECES] = [10_000, 12];
 const TINY = 1e-12;
 
-/** A kind of which at least one fits. */
+/** An item type of which at least one fits. */
 interface Choice {
   readonly itemType: number;
   readonly area: number;
@@ -36,7 +36,7 @@ export class OffcutFills {
   readonly #known = new Map<string, boolean>();
   readonly #counts: Int32Array;
 
-  /** @param mostTried beyond so many selections asked of `fits` in all it is taken as slices again */
+  /** @param mostTried beyond so many subsets asked of `fits` in all it is taken as slices again */
   constructor(
     width: number,
     length: number,
@@ -60,7 +60,7 @@ export class OffcutFills {
   /**
    * The pieces worth most that lie on it at once, if they are worth more than `least`; otherwise none, and
    * that.
-   * @param price of each kind, per step of length in its first way of lying
+   * @param price of each item type, per step of length in its first way of lying
    */
   highest(price: ArrayLike<number>, least: number): Pattern {
     const { value, parts } = bestPattern(this.#width, this.#demands, price, this.#length);
@@ -113,7 +113,7 @@ export class OffcutFills {
     };
   }
 
-  /** With so many of one kind more than counted now. */
+  /** With so many of one item type more than counted now. */
   #holds(itemType: number, count: number): boolean {
     const before = this.#counts[itemType] ?? 0;
     this.#counts[itemType] = count;

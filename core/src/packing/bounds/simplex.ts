@@ -7,7 +7,7 @@ export interface SimplexColumn {
 const NEVER = 1e7;
 
 /**
- * The cheapest mixture of columns that gives at least what is asked for and takes at most what there is: a
+ * The cheapest combination of columns that gives at least what is asked for and takes at most what there is: a
  * revised simplex of few rows with an explicit inverse, to which columns are priced in one by one.
  * @source Dantzig's simplex method in its revised form (from memory)
  */
@@ -67,7 +67,7 @@ export class Simplex<Column extends SimplexColumn> {
     return false;
   }
 
-  /** The columns of the mixture and how much of each; a row that nothing gives has none. */
+  /** The columns of the combination and how much of each; a row that nothing gives has none. */
   *taken(): Generator<readonly [column: Column, amount: number]> {
     for (let row = 0; row < this.#rows; row += 1) {
       const column = this.#basis[row];

@@ -1,7 +1,7 @@
 import type { ItemType, PackingProblem } from '../problem/packing-problem';
 
 /**
- * Functions tried times kinds of pieces, at most: with many kinds only some widths are tried, and the bound
+ * Functions tried times item types, at most: with many item types only some widths are tried, and the bound
  * stays true, a little lower.
  */
 const MOST_LOOKS = 250_000;
@@ -12,7 +12,7 @@ const TINY = 1e-12;
 type Share = (across: number) => number;
 
 /**
- * Length that no layout of any kind can go below: area, longest piece, and what cannot lie side by side. A
+ * Length that no layout of any sort can go below: area, longest piece, and what cannot lie side by side. A
  * piece that may turn counts the way that asks for less.
  * @returns steps along the roll
  * @source dual feasible functions of Fekete and Schepers (from memory): every function gives a bound, the

@@ -22,7 +22,7 @@ export function isFewForAnyCuts({ itemTypes }: PackingProblem): boolean {
 
 /**
  * The shortest layout of all pieces that straight cuts from edge to edge take apart, in as many stages as it
- * takes, proven: a dynamic programme over every selection and every way of parting it in two. A box is left
+ * takes, proven: a dynamic programme over every subset and every way of parting it in two. A box is left
  * out when more is wasted in it, and beside it whatever lies there, than a layout of use may waste. No piece
  * may want an edge.
  * @param most in steps: only a layout not longer is of use
@@ -34,7 +34,7 @@ export function shortestOfAnyCuts(
   most: number,
   prices: readonly number[] = [],
 ): Block | undefined {
-  /** Only kinds of which there is a piece. */
+  /** Only item types of which there is a piece. */
   const present = itemTypes.flatMap((itemType, at) =>
     itemType.quantity > 0 ? [{ ...itemType, dualPrice: prices[at] ?? 0, at }] : [],
   );
@@ -51,18 +51,18 @@ export function shortestOfAnyCuts(
   if (spare < 0) return undefined;
   const values = [sizes, present.map(({ dualPrice }) => dualPrice)];
   const charges = chargesOf(subsets, laid, width, values, most);
-  const skylines = new ParetoBoxes(subsets.count);
-  skylines.close();
+  const fronts = new ParetoBoxes(subsets.count);
+  fronts.close();
   for (let state = 1; state < subsets.count; state += 1)
-    boxesOf(state, { subsets, laid, width, area, spare, charges }, skylines);
-  const { along, start } = skylines;
+    boxesOf(state, { subsets, laid, width, area, spare, charges }, fronts);
+  const { along, start } = fronts;
   const { all } = subsets;
   let shortest = -1;
   for (let at = start[all] as number; at < (start[subsets.count] as number); at += 1)
     if (shortest < 0 || (along[at] as number) < (along[shortest] as number)) shortest = at;
   if (shortest < 0 || (along[shortest] as number) > most) return undefined;
   const moves: PieceMove[] = [];
-  placeBox(skylines, given, all, shortest, 0, 0, moves);
+  placeBox(fronts, given, all, shortest, 0, 0, moves);
   return { along: along[shortest] as number, moves };
 }
 
@@ -100,11 +100,11 @@ function chargesOf(
   });
 }
 
-/** All boxes of use that hold this selection: of one piece, or of two parts beside or behind one another. */
+/** All boxes of use that hold this subset: of one piece, or of two parts beside or behind one another. */
 function boxesOf(
   state: number,
   { subsets, laid, width, area, spare, charges }: AnyCuts,
-  skylines: ParetoBoxes,
+  fronts: ParetoBoxes,
 ): void {
   const own = area[state] as number;
   const mostArea = own + spare;
@@ -117,11 +117,11 @@ function boxesOf(
     if (
       across > width ||
       across * along > mostArea ||
-      skylines.isBeaten(across, along) ||
+      fronts.isBeaten(across, along) ||
       wastesTooMuch(across, along)
     )
       return;
-    skylines.put(across, along, across * along - own, part, way);
+    fronts.put(across, along, across * along - own, part, way);
   };
   laid.forEach((orientation, index) => {
     if (subsets.one(orientation.itemType) === state) add(orientation.across, orientation.along, index, ALONE);
@@ -131,7 +131,7 @@ function boxesOf(
     const part = subsets.parts[index] as number;
     if (part === state) continue;
     const rest = state - part;
-    const { across, along, waste, start } = skylines;
+    const { across, along, waste, start } = fronts;
     const [end, from, to] = [start[part + 1] as number, start[rest] as number, start[rest + 1] as number];
     for (let one = start[part] as number; one < end; one += 1) {
       const room = spare - (waste[one] as number);
@@ -147,12 +147,12 @@ function boxesOf(
       }
     }
   }
-  skylines.close();
+  fronts.close();
 }
 
 /** The way back: which boxes of its two parts made a box is looked for again. */
 function placeBox(
-  skylines: ParetoBoxes,
+  fronts: ParetoBoxes,
   given: readonly Orientation[],
   state: number,
   at: number,
@@ -160,7 +160,7 @@ function placeBox(
   y: number,
   moves: PieceMove[],
 ): void {
-  const { across, along, part, way, start } = skylines;
+  const { across, along, part, way, start } = fronts;
   const first = part[at] as number;
   if (way[at] === ALONE) {
     const orientation = given[first];
@@ -177,9 +177,9 @@ function placeBox(
           ? w + v <= (across[at] as number) && Math.max(h, u) <= (along[at] as number)
           : Math.max(w, v) <= (across[at] as number) && h + u <= (along[at] as number);
       if (!fits) continue;
-      placeBox(skylines, given, first, one, x, y, moves);
+      placeBox(fronts, given, first, one, x, y, moves);
       const [dx, dy] = way[at] === BESIDE ? [w, 0] : [0, h];
-      placeBox(skylines, given, second, other, x + dx, y + dy, moves);
+      placeBox(fronts, given, second, other, x + dx, y + dy, moves);
       return;
     }
   }

@@ -263,7 +263,7 @@ describe('is the bound the linear programme it says it is?', () => {
       { numRuns: 40 },
     );
   });
-  it('any programme that asks for so much of some rows and has so much of others: the same as HiGHS, and the mixture gives what is asked', () => {
+  it('any programme that asks for so much of some rows and has so much of others: the same as HiGHS, and the combination gives what is asked', () => {
     const columns = fc.array(
       fc.record({
         cost: fc.integer({ min: 1, max: 50 }),
@@ -278,7 +278,7 @@ describe('is the bound the linear programme it says it is?', () => {
         fc.array(fc.integer({ min: 0, max: 20 }), { minLength: 4, maxLength: 4 }),
         fc.integer({ min: 20, max: 60 }),
         (some, asked, limit) => {
-          /** One dear column for each row, so that there is always a mixture. */
+          /** One dear column for each row, so that there is always a combination. */
           const all = [
             ...some.map(({ cost, gives, takes }) => ({
               cost,

@@ -6,9 +6,9 @@ import { ItemSubsets } from './item-subsets';
 
 export interface FewPieces {
   readonly width: number;
-  /** The ways pieces can lie; a kind may come twice. */
+  /** The ways pieces can lie; an item type may come twice. */
   readonly orientations: readonly Orientation[];
-  /** How many of each kind there are. */
+  /** How many of each item type there are. */
   readonly left: ArrayLike<number>;
   readonly stages: 2 | 3;
   /** Stacks of a strip that can lie at a factory edge, and stacks it may have at all. */
@@ -26,7 +26,7 @@ const NEVER = Number.MAX_SAFE_INTEGER;
 const NEAR = 1e-7;
 
 /**
- * The shortest layout in strips of all pieces given, proven: a dynamic programme over every selection of them.
+ * The shortest layout in strips of all pieces given, proven: a dynamic programme over every subset of them.
  * Stacks and strips that lose more than a layout of use may are left out.
  * @returns its strips, shortest in all; undefined when none is as short as `most`. Work grows with the square
  * of `selectionsOf`, at worst
@@ -66,7 +66,7 @@ export function bestStrips(asked: FewPieces): readonly Strip[] | undefined {
   return programme.shortestOfAll > most || programme.shortestOfAll >= NEVER ? undefined : programme.strips();
 }
 
-/** What a selection holds and is worth, and what a layout of use may lose beside it. */
+/** What a subset holds and is worth, and what a layout of use may lose beside it. */
 interface Allowed {
   readonly area: Float64Array;
   readonly dualPrice: Float64Array;
@@ -74,7 +74,7 @@ interface Allowed {
   readonly mayCost: number;
 }
 
-/** The dynamic programme: selections in order, each solved from those that are parts of it. */
+/** The dynamic programme: subsets in order, each solved from those that are parts of it. */
 class StripProgramme {
   readonly #stacks: ParetoStacks;
   readonly #strips: ParetoStacks;
@@ -83,7 +83,7 @@ class StripProgramme {
   /** Widths a stack may have, narrowest first. */
   readonly #widths: readonly number[];
   /**
-   * All pieces of a selection in one stack: for each width it may have, how long it then is; and whether one
+   * All pieces of a subset in one stack: for each width it may have, how long it then is; and whether one
    * of them wants an edge.
    */
   readonly #stacked: readonly Float64Array[];
@@ -139,7 +139,7 @@ class StripProgramme {
     this.#shortest[state] = best * this.asked.width <= mostArea && best <= mostLength ? best : NEVER;
   }
 
-  /** All pieces of a selection in one stack, at every width that makes it shorter. */
+  /** All pieces of a subset in one stack, at every width that makes it shorter. */
   #stacksOf(state: number, mostArea: number, mostLength: number): void {
     const { stages, mostStrip, edges } = this.asked;
     const taken = this.#taken;

@@ -37,7 +37,7 @@ const jobs = fc
 const problemOf = (pieces: readonly LayoutPiece[]) =>
   packingProblem({ rollWidth_mm: ROLL, pieces: [...pieces] });
 
-describe('selections by number', () => {
+describe('subsets by number', () => {
   it('each is another choice of pieces, the first none, the last all; a sum of numbers is both together', () => {
     fc.assert(
       fc.property(quantities, (own) => {
@@ -74,7 +74,7 @@ describe('selections by number', () => {
       { numRuns: 300 },
     );
   });
-  it('kinds of which there is none change nothing, however many they are', () => {
+  it('item types of which there is none change nothing, however many they are', () => {
     fc.assert(
       fc.property(
         quantities,
@@ -101,7 +101,7 @@ describe('selections by number', () => {
       { numRuns: 200 },
     );
   });
-  it('what the pieces come to is summed; a selection is parted in every way once, the first kind in the first part', () => {
+  it('what the pieces come to is summed; a subset is parted in every way once, the first item type in the first part', () => {
     fc.assert(
       fc.property(quantities, fc.nat(), (own, at) => {
         const subsets = new ItemSubsets(own);
@@ -203,7 +203,7 @@ describe('what lies beside', () => {
   });
 });
 
-describe('fronts keep only what nothing beats', () => {
+describe('Pareto sets keep only what nothing beats', () => {
   const boxes = fc.array(
     fc.record({ across: fc.integer({ min: 1, max: 20 }), along: fc.integer({ min: 1, max: 20 }) }),
     { minLength: 1, maxLength: 40 },
@@ -211,13 +211,13 @@ describe('fronts keep only what nothing beats', () => {
   it('boxes: the same as those within which no other lies, least waste first', () => {
     fc.assert(
       fc.property(boxes, (list) => {
-        const skylines = new ParetoBoxes(2);
+        const fronts = new ParetoBoxes(2);
         for (const { across, along } of list)
-          if (!skylines.isBeaten(across, along)) skylines.put(across, along, across * along, 0, 0);
-        skylines.close();
+          if (!fronts.isBeaten(across, along)) fronts.put(across, along, across * along, 0, 0);
+        fronts.close();
         const kept = Array.from(
-          { length: skylines.start[1] ?? 0 },
-          (_, at) => `${skylines.across[at]} ${skylines.along[at]}`,
+          { length: fronts.start[1] ?? 0 },
+          (_, at) => `${fronts.across[at]} ${fronts.along[at]}`,
         );
         const wanted = new Set(
           list
@@ -234,22 +234,22 @@ describe('fronts keep only what nothing beats', () => {
         );
         expect(new Set(kept)).toEqual(wanted);
         expect(kept.length).toBe(wanted.size);
-        const waste = [...skylines.waste.subarray(0, kept.length)];
+        const waste = [...fronts.waste.subarray(0, kept.length)];
         expect(waste).toEqual([...waste].sort((a, b) => a - b));
       }),
       { numRuns: 100 },
     );
   });
-  it('stacks: by width, length, edges and number at once; selections one after the other', () => {
+  it('stacks: by width, length, edges and number at once; subsets one after the other', () => {
     fc.assert(
       fc.property(boxes, boxes, (first, second) => {
-        const skylines = new ParetoStacks(2);
+        const fronts = new ParetoStacks(2);
         const wanted = [first, second].map((list) => {
           const rows = list.map(
             ({ across, along }, index) => [across, along, index % 2, 1 + (index % 3)] as const,
           );
-          for (const row of rows) skylines.put(...row);
-          skylines.close();
+          for (const row of rows) fronts.put(...row);
+          fronts.close();
           return new Set(
             rows
               .filter(
@@ -265,30 +265,28 @@ describe('fronts keep only what nothing beats', () => {
         });
         wanted.forEach((own, subset) => {
           const kept = new Set<string>();
-          for (let at = skylines.start[subset] ?? 0; at < (skylines.start[subset + 1] ?? 0); at += 1)
-            kept.add([skylines.across[at], skylines.along[at], skylines.edge[at], skylines.count[at]].join());
+          for (let at = fronts.start[subset] ?? 0; at < (fronts.start[subset + 1] ?? 0); at += 1)
+            kept.add([fronts.across[at], fronts.along[at], fronts.edge[at], fronts.count[at]].join());
           expect(kept).toEqual(own);
-          expect(skylines.shortestOf(subset)).toBe(
+          expect(fronts.shortestOf(subset)).toBe(
             Math.min(...([first, second][subset]?.map(({ along }) => along) ?? [])),
           );
         });
-        expect(skylines.fits(0, 20, 20, 1, 3)).toBe(true);
-        expect(skylines.fits(0, 0, 20, 1, 3)).toBe(false);
+        expect(fronts.fits(0, 20, 20, 1, 3)).toBe(true);
+        expect(fronts.fits(0, 0, 20, 1, 3)).toBe(false);
       }),
       { numRuns: 60 },
     );
   });
   it('grow beyond the room they begin with', () => {
-    const [skylines, stacks] = [new ParetoBoxes(1), new ParetoStacks(1)];
-    for (let at = 0; at < 20_000; at += 1) skylines.put(at, 20_000 - at, at, 0, 0);
+    const [fronts, stacks] = [new ParetoBoxes(1), new ParetoStacks(1)];
+    for (let at = 0; at < 20_000; at += 1) fronts.put(at, 20_000 - at, at, 0, 0);
     for (let at = 0; at < 2000; at += 1) stacks.put(at, 2000 - at, 0, 1);
-    skylines.close();
+    fronts.close();
     stacks.close();
-    expect(skylines.start[1]).toBe(20_000);
+    expect(fronts.start[1]).toBe(20_000);
     expect(stacks.start[1]).toBe(2000);
-    expect([skylines.across[12_345], skylines.along[12_345], stacks.across[1234]]).toEqual([
-      12_345, 7655, 1234,
-    ]);
+    expect([fronts.across[12_345], fronts.along[12_345], stacks.across[1234]]).toEqual([12_345, 7655, 1234]);
   });
 });
 
@@ -321,7 +319,7 @@ describe('what is left out is never missed', () => {
       { numRuns: 80 },
     );
   });
-  it('any cuts of pieces that are a few kinds among many of which none is there', () => {
+  it('any cuts of pieces that are a few item types among many of which none is there', () => {
     fc.assert(
       fc.property(jobs, fc.integer({ min: 0, max: 50 }), (pieces, more) => {
         const problem = problemOf(pieces);

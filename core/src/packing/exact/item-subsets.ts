@@ -1,19 +1,20 @@
 /**
- * Every selection that can be made from so many pieces of each kind, by number: 0 is none, the last is all. A
- * sum of numbers is the selection of both.
+ * Sub-multisets of the pieces, numbered in mixed radix for a dynamic programme: 0 is none, the last is all, and
+ * a sum of numbers is the union. Their count is the product of the quantities, each plus one.
+ * @source textbook: dynamic programming over subsets
  */
 export class ItemSubsets {
   readonly count: number;
-  /** Of the selection last asked for by `partsOf`. */
+  /** Of the subset last asked for by `partsOf`. */
   readonly parts: Int32Array;
   readonly #itemTypes: number;
   readonly #radix: Int32Array;
-  /** How many of each kind, selection by selection. */
+  /** How many of each item type, subset by subset. */
   readonly #digits: Uint8Array | Uint16Array;
-  /** Of each selection, the first kind it has. */
+  /** Of each subset, the first item type it has. */
   readonly #first: Uint8Array;
   /**
-   * Each count of a selection in a field of bits of its own, with a bit above it that a count too large takes
+   * Each count of a subset in a field of bits of its own, with a bit above it that a count too large takes
    * away.
    */
   readonly #packed: Int32Array;
@@ -68,7 +69,7 @@ export class ItemSubsets {
     return this.count - 1;
   }
 
-  /** Of every selection, what its pieces come to. @param values of one piece of each kind */
+  /** Of every subset, what its pieces come to. @param values of one piece of each item type */
   sums(values: readonly number[]): Float64Array {
     const sums = new Float64Array(this.count);
     for (let state = 1; state < this.count; state += 1)
@@ -76,12 +77,12 @@ export class ItemSubsets {
     return sums;
   }
 
-  /** How many of each kind. */
+  /** How many of each item type. */
   digits(state: number): readonly number[] {
     return [...this.#digits.subarray(state * this.#itemTypes, (state + 1) * this.#itemTypes)];
   }
 
-  /** The first kind of which it has a piece; the selection without one of those. */
+  /** The first item type of which it has a piece; the subset without one of those. */
   firstOf(state: number): number {
     return this.#first[state] as number;
   }
@@ -90,7 +91,7 @@ export class ItemSubsets {
     return state - (this.#radix[this.#first[state] as number] as number);
   }
 
-  /** One piece of a kind. */
+  /** One piece of an item type. */
   one(itemType: number): number {
     return this.#radix[itemType] as number;
   }
@@ -104,8 +105,8 @@ export class ItemSubsets {
   }
 
   /**
-   * Writes to `parts` those with at least one piece of the first kind there is, the whole among them: each
-   * way of parting a selection in two is met once.
+   * Writes to `parts` those with at least one piece of the first item type there is, the whole among them: each
+   * way of parting a subset in two is met once.
    * @returns how many
    */
   partsOf(state: number): number {
@@ -128,7 +129,7 @@ export class ItemSubsets {
   }
 }
 
-/** The number of different selections that can be made from so many pieces of each kind. */
+/** The number of different subsets that can be made from so many pieces of each item type. */
 export function itemSubsetsOf(left: ArrayLike<number>): number {
   let product = 1;
   for (let itemType = 0; itemType < left.length; itemType += 1) product *= (left[itemType] ?? 0) + 1;

@@ -1,21 +1,21 @@
-/** Room for so many boxes of each selection at first; it grows. */
+/** Room for so many boxes of each subset at first; it grows. */
 const BOXES_AT_FIRST = 8;
 const MOST_AT_FIRST = 1 << 14;
 
 /**
- * For each selection the boxes it fits into, none within another, those that waste least first. Filled
- * selection by selection, in order; lengths in steps.
+ * For each subset the Pareto front of the boxes it fits into (none within another), least waste first. Filled
+ * subset by subset, in order; lengths in steps.
  */
 export class ParetoBoxes {
   across: Int32Array;
   along: Int32Array;
   /** What the pieces of a box leave uncovered. */
   waste: Float64Array;
-  /** The selection laid first; of a piece alone the way it lies. */
+  /** The subset laid first; of a piece alone the way it lies. */
   part: Int32Array;
   /** How the two parts lie. */
   way: Uint8Array;
-  /** Where the boxes of a selection begin; they end where those of the next begin. */
+  /** Where the boxes of a subset begin; they end where those of the next begin. */
   readonly start: Int32Array;
   #filled = 0;
   #end = 0;
@@ -30,14 +30,14 @@ export class ParetoBoxes {
     this.way = new Uint8Array(room);
   }
 
-  /** Whether a box of the selection now being filled lies within this one. */
+  /** Whether a box of the subset now being filled lies within this one. */
   isBeaten(across: number, along: number): boolean {
     for (let at = this.start[this.#filled] as number; at < this.#end; at += 1)
       if ((this.across[at] as number) <= across && (this.along[at] as number) <= along) return true;
     return false;
   }
 
-  /** One more box of the selection now being filled; those it lies within go. */
+  /** One more box of the subset now being filled; those it lies within go. */
   put(across: number, along: number, waste: number, part: number, way: number): void {
     const from = this.start[this.#filled] as number;
     let to = from;
@@ -56,7 +56,7 @@ export class ParetoBoxes {
     this.way[to] = way;
   }
 
-  /** The selection is done: the next one is filled from here on. */
+  /** The subset is done: the next one is filled from here on. */
   close(): void {
     this.#filled += 1;
     this.start[this.#filled] = this.#end;

@@ -1,13 +1,13 @@
 /**
- * For each selection the ways its pieces lie in stacks side by side, none better than another in all: width,
- * length, stacks that want an edge, stacks in all. Filled selection by selection, in order.
+ * For each subset the Pareto front of the ways its pieces lie in stacks side by side, by width,
+ * length, stacks that want an edge, stacks in all. Filled subset by subset, in order.
  */
 export class ParetoStacks {
   across = new Int32Array(1 << 10);
   along = new Float64Array(1 << 10);
   edge = new Int32Array(1 << 10);
   count = new Int32Array(1 << 10);
-  /** Where the ways of a selection begin; they end where those of the next begin. */
+  /** Where the ways of a subset begin; they end where those of the next begin. */
   readonly start: Int32Array;
   #filled = 0;
   #end = 0;
@@ -17,7 +17,7 @@ export class ParetoStacks {
   }
 
   /**
-   * One more way for the selection now being filled, unless another is as good in all; those that it beats
+   * One more way for the subset now being filled, unless another is as good in all; those that it beats
    * go.
    */
   put(across: number, along: number, edge: number, count: number): void {
@@ -54,7 +54,7 @@ export class ParetoStacks {
     this.#end = to + 1;
   }
 
-  /** The selection is done: the next one is filled from here on. */
+  /** The subset is done: the next one is filled from here on. */
   close(): void {
     this.#filled += 1;
     this.start[this.#filled] = this.#end;

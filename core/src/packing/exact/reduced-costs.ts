@@ -6,7 +6,7 @@ import type { PackingProblem } from '../problem/packing-problem';
  * lost.
  */
 export interface ReducedCosts {
-  /** Steps of length one piece of each kind is worth. */
+  /** Steps of length one piece of each item type is worth. */
   readonly own: readonly number[];
   /**
    * By width in steps, the share of a step of length taken: all but what other pieces beside it can be worth.
@@ -15,7 +15,7 @@ export interface ReducedCosts {
 }
 
 /**
- * @param prices of one piece of each kind, in any one unit: they are brought down, or up, until no row of
+ * @param prices of one piece of each item type, in any one unit: they are brought down, or up, until no row of
  * pieces across the roll is worth more than 1
  * @source own; the dual of the bar relaxation carried over to widths that are no piece's
  */

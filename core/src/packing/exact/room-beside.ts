@@ -60,7 +60,7 @@ export function rowsWithin(
  * How much the room beside some pieces can hold at best of what the others are worth: what it cannot is
  * wasted, whatever is cut later.
  * @param worth of each way to lie, in a row; scaled so that the best row is worth 1
- * @returns for a selection and the room beside it, at most so much of 1
+ * @returns for a subset and the room beside it, at most so much of 1
  */
 export function roomBeside(
   subsets: ItemSubsets,

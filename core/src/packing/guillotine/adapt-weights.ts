@@ -1,6 +1,9 @@
 import { byWeight } from '../by-weight';
 
-/** Picks among values, oftener those that made things better. */
+/**
+ * Roulette-wheel choice among operators whose weights adapt to what led to improvements.
+ * @source adaptive large neighbourhood search, Ropke and Pisinger 2006 (from memory)
+ */
 export function adaptWeights(
   values: readonly number[],
   random: () => number,

@@ -29,7 +29,7 @@ const shareOf = (times: number, happens: (random: () => number) => boolean): num
   return Array.from({ length: times }, () => happens(random)).filter(Boolean).length / times;
 };
 
-describe('which strips are taken apart?', () => {
+describe('which strips are destroyed?', () => {
   const layouts = fc
     .array(
       fc.record({

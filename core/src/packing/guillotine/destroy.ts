@@ -8,8 +8,9 @@ const FEWEST_TAKEN = 2;
 const MOST_EMPTIED = 8;
 
 /**
- * Some strips to build anew, mostly few, sometimes as many as `most`: small changes alone end where none of
- * them helps. Now and then all of one film, so that it can be done without.
+ * The destroy operators: which strips are rebuilt. Mostly few, sometimes as many as `most`, because small
+ * neighbourhoods alone end in local optima; now and then all of one film, so that it can be left out.
+ * @source large neighbourhood search, Shaw 1998 (from memory): wasteful first, related ones together
  */
 export function destroy(
   segments: readonly StockSegment[],

@@ -20,9 +20,9 @@ const LONGER_SHARE = 0.25;
 const MOST_LONGER = 12;
 
 /**
- * Layouts without waste, or nearly, of many pieces of few widths: patterns that would hold all pieces were
- * those fine as sand, then the pieces shared out over their stacks. Many patterns are tried shortly, the best
- * of them for longer.
+ * Layouts with little or no waste of many pieces of few widths: a vertex of a linear programme that takes
+ * pieces as infinitely divisible, then number partitioning of the pieces over its stacks. Many vertices are
+ * tried briefly, the best of them for longer (decision 0019).
  */
 export class EvenPatterns {
   readonly #widths;

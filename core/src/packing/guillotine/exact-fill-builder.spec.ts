@@ -194,7 +194,7 @@ describe('is a strip without waste one?', () => {
       { numRuns: 20 },
     );
   });
-  it('the end is asked once few selections are left, and what it says is the answer', () => {
+  it('the end is asked once few subsets are left, and what it says is the answer', () => {
     const { problem, left } = all(cutFromARoll(5, 6, false).request);
     const asked: number[] = [];
     const found = exactFill({

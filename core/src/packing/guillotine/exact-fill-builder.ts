@@ -23,8 +23,8 @@ const MOST_AT_END = 300;
 const MOST_EXACT = 1100;
 
 /**
- * Ways to lay pieces that were perhaps cut from a roll without waste: their area fills a length to the last
- * step.
+ * Exact fill: constructions for pieces that may have been cut from a roll without waste, because their area
+ * fills a length to the last step (decision 0019).
  */
 export class ExactFillBuilder {
   readonly #segment: StockSegment;

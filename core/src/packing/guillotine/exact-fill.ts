@@ -8,9 +8,9 @@ import { fillableFrom, setsThatFill } from './width-sets';
 
 export interface ExactFillSearch {
   readonly width: number;
-  /** Ways of lying, one for each kind. */
+  /** Ways of lying, one for each item type. */
   readonly orientations: readonly Orientation[];
-  /** How many pieces of each kind there are. */
+  /** How many pieces of each item type there are. */
   readonly left: Int32Array;
   readonly mostStrip: number;
   readonly mostStacks: number;
@@ -20,7 +20,7 @@ export interface ExactFillSearch {
   readonly mostTries: number;
   readonly random: () => number;
   /**
-   * Asked for the other pieces when no more of them than so many selections are left, or when no strip goes
+   * Asked for the other pieces when no more of them than so many subsets are left, or when no strip goes
    * on: what it makes of them ends the search.
    */
   readonly mostAtEnd: number;

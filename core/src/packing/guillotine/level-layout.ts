@@ -123,7 +123,7 @@ function endOf(placed: readonly PlacedPiece[]): number {
   return placed.reduce((end, piece) => Math.max(end, piece.y_mm + piece.along_mm), 0);
 }
 
-/** @throws CoreError when no layout of any kind could take the request */
+/** @throws CoreError when no layout of any sort could take the request */
 export function refuseLayout({ rollWidth_mm, pieces }: LayoutRequest): void {
   if (!(rollWidth_mm >= 1 && rollWidth_mm <= LARGEST_ROLL_MM))
     throw new CoreError('CUTTING_ROLL_WIDTH', {

@@ -47,7 +47,7 @@ export function stacksInPlace(
 
 /**
  * Gives each piece of each strip its place.
- * @param takeId the next piece of a kind
+ * @param takeId the next piece of an item type
  * @param from where the first strip begins along the roll, mm
  */
 export function placeStrips(
@@ -85,7 +85,7 @@ export function placeStrips(
     });
 }
 
-/** Hands out the pieces of each kind one after the other. */
+/** Hands out the pieces of each item type one after the other. */
 export function idsInTurn({ itemTypes }: PackingProblem): (itemType: number) => string {
   const next = itemTypes.map(() => 0);
   return (itemType) => {

@@ -70,7 +70,7 @@ function filled(segment: StockSegment, left: Int32Array, stages: 2 | 3): readonl
   return strips;
 }
 
-/** Each kind that is left in the way that takes the least length, the longest first. */
+/** Each item type that is left in the way that takes the least length, the longest first. */
 function shortestFirstWay(
   { problem, most, mostStrip }: StockSegment,
   left: Int32Array,

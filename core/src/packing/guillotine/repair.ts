@@ -9,7 +9,7 @@ import type { Orientation, ItemType } from '../problem/packing-problem';
 export interface Building {
   readonly stages: 2 | 3;
   /**
-   * What a piece of each kind is worth, and how many of each kind lie turned, in the bound's best mixture.
+   * What a piece of each item type is worth, and how many of each item type lie turned, in the bound's best combination.
    */
   readonly prices: readonly number[] | undefined;
   readonly turned: readonly number[] | undefined;
@@ -17,11 +17,11 @@ export interface Building {
   /** Whether the cost is that of the film alone: then few pieces are laid exactly. */
   readonly isFilmOnly: boolean;
   readonly exactly: Exactly;
-  /** Selections of the last few pieces that are gone through. */
+  /** Subsets of the last few pieces that are gone through. */
   readonly mostAtEnd: number;
 }
 
-/** The last few pieces of strips built anew are mostly laid in the shortest way there is. */
+/** The last few pieces of strips repaired are mostly laid in the shortest way there is. */
 const EXACT_END_SHARE = 0.8;
 /** As often a piece counts what it is worth among strips seen before. */
 const POOLED_DUAL_PRICE = 0.5;
@@ -35,7 +35,7 @@ export interface Manner {
   readonly anchoredShare: number;
   /** Whether strips without waste are looked for first. */
   readonly seeksPerfect: boolean;
-  /** Whether each kind lies the way the bound's mixture has it. */
+  /** Whether each item type lies the way the bound's combination has it. */
   readonly isSettled: boolean;
   /** Whether all segments are tried for each strip, or one by chance. */
   readonly isThrifty: boolean;
@@ -120,7 +120,7 @@ export function* repairSteps(
   }
 }
 
-/** Which way each kind lies: as the bound's mixture has it, now and then as it comes. */
+/** Which way each item type lies: as the bound's combination has it, now and then as it comes. */
 function settledBy(
   itemTypes: readonly ItemType[],
   turned: readonly number[],

@@ -36,7 +36,7 @@ export interface SegmentResult extends Layout {
 }
 
 const REACHES = [1.5, 2.5, 3.5, 5] as const;
-/** Strips taken apart at a time, at most. */
+/** Strips destroyed at a time, at most. */
 const MOST_TAKEN = [15, 30, 60] as const;
 const SLACKS = [0, 0, 0.01, 0.03, 0.08, 0.2] as const;
 /**
@@ -49,10 +49,10 @@ const PERFECT_SEEK = { value: 1, reward: (): void => undefined };
 const WORSE_SHARE = 0.08;
 const WORSE_BY = 0.25;
 const SETTLED_SHARE = 0.6;
-/** Selections of pieces that are gone through for a proof, and for laying a few strips anew. */
+/** Subsets of pieces that are gone through for a proof, and for laying a few strips anew. */
 const MOST_SUBSETS = 16_400;
 const MOST_SUBSETS_ANEW = { oneWay: 2000, turning: 700 } as const;
-/** The same for the last few pieces of strips built anew. */
+/** The same for the last few pieces of strips repaired. */
 const MOST_SUBSETS_AT_END = { oneWay: 2500, turning: 1100 } as const;
 /** In the first rounds so few: something good soon is worth more. */
 const [EARLY, MOST_SUBSETS_EARLY] = [40, 500];
@@ -68,7 +68,7 @@ const EXACT_SHARE = 0.25;
  */
 const [FIRST_DIVE, DIVE_DEARER] = [8, 0.002];
 const DIVE_LATER = { one: 1.4, several: 1.15 } as const;
-/** Strips taken apart are laid from strips seen before as often as this. */
+/** Strips destroyed are laid from strips seen before as often as this. */
 const DIVE_SHARE = { one: 0.25, several: 0.8 } as const;
 /** From so many sizes or pieces on something is given at once, before strips are chosen with care. */
 const MANY = { itemTypes: 600, pieces: 2000 } as const;
@@ -84,9 +84,9 @@ const NOT_LAID: SegmentResult = {
 };
 
 /**
- * Builds strips on the segments there are, then takes a few apart again and again and builds them anew: kept
- * when not dearer. Gives the best after each round, so that whoever asks may stop. Deterministic for a seed
- * and a number of rounds.
+ * Large neighbourhood search: builds strips on the stock segments, then destroys and repairs a few of them again
+ * and again, kept when not dearer. Yields the best after each round, so that whoever asks may stop.
+ * Deterministic for a seed and a number of rounds.
  * @source large neighbourhood search, Shaw 1998 (from memory)
  */
 export function* searchSegments(
@@ -109,7 +109,7 @@ export function* searchSegments(
   return search.best;
 }
 
-/** How strips are built at first: each kind as the bound's mixture has it, one segment by chance. */
+/** How strips are built at first: each item type as the bound's combination has it, one segment by chance. */
 const AT_FIRST: Manner = {
   reach: 1.5,
   slack: 0.03,
@@ -119,19 +119,19 @@ const AT_FIRST: Manner = {
   isThrifty: true,
 };
 
-/** What a round takes apart, and what it may cost to lay it anew. */
+/** What a round destroys, and what it may cost to lay it anew. */
 interface Opened {
   readonly left: Int32Array;
   readonly kept: readonly LaidStrip[];
   readonly taken: ReadonlySet<number>;
-  /** What the strips taken apart cost. */
+  /** What the strips destroyed cost. */
   readonly before: number;
 }
 
 /** The layout that is changed again and again, and the best so far. */
 class Neighbourhoods {
   best = NOT_LAID;
-  /** Whether all selections of the pieces can be gone through. */
+  /** Whether all subsets of the pieces can be gone through. */
   readonly isFew: boolean;
   readonly #random: () => number;
   readonly #all: Int32Array;
@@ -246,7 +246,7 @@ class Neighbourhoods {
     ({ laid: this.#laid, cost: this.#cost } = this.best);
   }
 
-  /** All selections gone through: nothing is cheaper. */
+  /** All subsets gone through: nothing is cheaper. */
   proven(rounds: number): SegmentResult {
     const exact = this.#exactly(0, this.#all, this.best.cost);
     return {
@@ -287,7 +287,7 @@ class Neighbourhoods {
     if (this.#cost < this.best.cost - NEAR) this.best = { ...this.best, laid: this.#laid, cost: this.#cost };
   }
 
-  /** A few strips taken apart and built anew: kept when not dearer, or a little dearer now and then. */
+  /** A few strips destroyed and repaired: kept when not dearer, or a little dearer now and then. */
   #anew(rounds: number): void {
     const random = this.#random;
     const many = this.#manies.pick();

@@ -23,7 +23,7 @@ let reachedBy = new Int32Array(0);
  * Stacks pieces into one stack, up to `most` along. Pieces of one width by bit sets; of several by bounded
  * subset sums, widest first.
  * @param lies in the order to try among equals
- * @param left pieces left by kind
+ * @param left pieces left by item type
  * @param single only one piece a stack: two stages of cutting
  */
 export function stackLengthsOf(

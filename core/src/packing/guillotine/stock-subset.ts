@@ -13,9 +13,9 @@ const FEW_LOTS = 6;
 const ALL = (): boolean => true;
 
 /**
- * Which films strips are cut from this time: mostly all. Now and then only those of one lot, or some fewer:
- * each strip by itself goes on the film where it is cheapest, and what all of them would cost on another is
- * never seen.
+ * The stock subset a repair may use: mostly all, now and then one lot only, or a few films fewer. Strip by
+ * strip each goes on the film where it is cheapest by itself, so that a cheaper common film would never be
+ * tried.
  * @param mindsLots whether several lots cost more than one
  */
 export function stockSubset(

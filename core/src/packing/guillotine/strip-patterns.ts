@@ -27,12 +27,12 @@ interface PatternColumn extends SimplexColumn {
 const MOST_SETS = 2000;
 const MOST_NODES = 40_000;
 const MOST_PIVOTS = 500;
-/** Costs differ by chance by so much, so that another mixture without waste is the cheapest each time. */
+/** Costs differ by chance by so much, so that another combination without waste is the cheapest each time. */
 const SPREAD = 1e-4;
 /** A strip is meant so much shorter than it may be: its columns end unevenly at first. */
 const NOT_QUITE = 0.9;
 
-/** All pieces by width, widest first. @param lies one way for each kind */
+/** All pieces by width, widest first. @param lies one way for each item type */
 export function byWidth(orientations: readonly Orientation[], left: Int32Array): readonly WidthPieces[] {
   const found = new Map<number, Orientation[]>();
   for (const orientation of orientations) {

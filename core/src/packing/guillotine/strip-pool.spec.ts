@@ -45,7 +45,7 @@ const offcut = (of: PackingProblem, most: number, fixed: number): StockSegment =
 });
 
 describe('what do strips seen before give together?', () => {
-  it('the cheapest whole strips of the mixture, and what is left where none fits', () => {
+  it('the cheapest whole strips of the combination, and what is left where none fits', () => {
     const pool = new StripPool([wholeRoll(problem)], 2, nothing);
     for (const strip of [stripOf([a]), stripOf([a], [b]), full, stripOf([b], [b])]) pool.note(0, strip);
     const left = Int32Array.from([6, 6]);

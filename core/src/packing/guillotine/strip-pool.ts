@@ -13,7 +13,7 @@ interface PooledStrip {
 }
 
 /**
- * A stack of the linear programme: so much of a strip, or what is given too much of a kind, or what is left
+ * A column of the linear programme: so much of a strip, or what is given too much of an item type, or what is left
  * of a film.
  */
 interface MixedStrip extends SimplexColumn {
@@ -26,16 +26,16 @@ const MOST_PIVOTS = 400;
 const MOST_ROWS = 140;
 const TINY = 1e-7;
 const WHOLE = 1 - 1e-6;
-/** The more of a strip is in the mixture the likelier it is taken whole, as a power. */
+/** The more of a strip is in the combination the likelier it is taken whole, as a power. */
 const FAVOUR = 4;
 
 /**
- * Strips that were built on the way, whatever became of them, and the cheapest mixture of them that gives all
- * pieces.
- * @source stack generation and diving (from memory), own form: the search itself finds the stacks
+ * Every strip built on the way, and the cheapest LP combination covering all pieces, made whole by diving
+ * (decision 0018). One row an item type and a finite film.
+ * @source column generation and diving heuristics (from memory), own form: the search itself supplies the columns
  */
 export class StripPool {
-  /** What a piece of each kind is worth in the mixture last reckoned; undefined before. */
+  /** What a piece of each item type is worth in the combination last reckoned; undefined before. */
   dualPrice: readonly number[] | undefined;
   readonly #segments: readonly StockSegment[];
   readonly #itemTypes: number;
@@ -58,7 +58,7 @@ export class StripPool {
     this.#ending = segments.flatMap(({ most }, segment) => (Number.isFinite(most) ? [segment] : []));
   }
 
-  /** Whether all kinds fit into one programme. */
+  /** Whether all item types fit into one programme. */
   get takesAll(): boolean {
     return this.#itemTypes + this.#ending.length <= MOST_ROWS;
   }
@@ -97,9 +97,9 @@ export class StripPool {
   }
 
   /**
-   * Strips for most of these pieces: the mixture is reckoned, its whole strips are taken, one of the others by
+   * Strips for most of these pieces: the combination is reckoned, its whole strips are taken, one of the others by
    * chance, and what is left is reckoned again.
-   * @param left so many of each kind, lessened by what is taken
+   * @param left so many of each item type, lessened by what is taken
    * @param lengths already taken of each segment, added to
    */
   dive(left: Int32Array, lengths: number[], random: () => number): readonly LaidStrip[] {
@@ -110,7 +110,7 @@ export class StripPool {
     for (let isFirst = true; left.some((count) => count > 0); isFirst = false) {
       const itemTypes = Array.from(left.keys()).filter((itemType) => (left[itemType] ?? 0) > 0);
       if (itemTypes.length + this.#ending.length > MOST_ROWS) return found;
-      open = thatFit(
+      open = fittingStrips(
         flat,
         open,
         left,
@@ -135,7 +135,7 @@ export class StripPool {
     return found;
   }
 
-  /** The cheapest mixture for so many of these kinds: strips and how much of each. */
+  /** The cheapest combination for so many of these item types: strips and how much of each. */
   #mixture(
     strips: readonly PooledStrip[],
     flat: FlatStrips,
@@ -255,7 +255,7 @@ function flatStrips(strips: readonly PooledStrip[]): FlatStrips {
 }
 
 /** Those of some strips that can be made of what is left, in what is left of their films. */
-function thatFit(
+function fittingStrips(
   { start, itemType, count, along, segment }: FlatStrips,
   among: Int32Array,
   left: Int32Array,

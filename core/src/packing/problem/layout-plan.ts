@@ -6,9 +6,9 @@ export interface LayoutPiece {
   readonly across_mm: number;
   readonly along_mm: number;
   readonly mayTurn90: boolean;
-  /** Lies at one of the roll's two factory edges. */
+  /** Orientations at one of the roll's two factory edges. */
   readonly wantsEdge?: boolean | undefined;
-  /** Lies at a factory edge where that costs nothing. */
+  /** Orientations at a factory edge where that costs nothing. */
   readonly likesEdge?: boolean | undefined;
 }
 

@@ -56,15 +56,15 @@ const WASTE: Formula<Pick<Sums, 'area_mm2' | 'rollWidth_mm' | 'length_mm'>> = {
 
 export const LAYOUT_FORMULAS = { length: LENGTH, bound: BOUND, waste: WASTE } as const;
 
-/** What no layout of a request can go below, with the prices and turnings of the mixture that shows it. */
+/** What no layout of a request can go below, with the prices and turnings of the combination that shows it. */
 export interface LengthBound {
   readonly bound_mm: Reasoned<number>;
   readonly prices: readonly number[] | undefined;
   readonly turned: readonly number[] | undefined;
 }
 
-/** Length that no layout of any kind can go below.
- *  @param isQuick without the mixture of slices: at once, a little lower
+/** Length that no layout of any sort can go below.
+ *  @param isQuick without the combination of slices: at once, a little lower
  *  @source area; dual feasible functions; the bar relaxation, all valid for cutting by hand and by plotter */
 export function lengthBound(request: LayoutRequest, isQuick = false): LengthBound {
   const { rollWidth_mm, pieces } = request;

@@ -13,7 +13,7 @@ export interface ItemType {
   readonly ids: readonly string[];
 }
 
-/** A way one kind can lie: shares its quantity with the other way. */
+/** A way one item type can lie: shares its quantity with the other way. */
 export interface Orientation {
   readonly itemType: number;
   readonly across: number;
@@ -24,7 +24,7 @@ export interface Orientation {
 }
 
 /**
- * A roll of one width and pieces by kind, in steps as coarse as the lengths allow: tenths of a millimetre, or
+ * A roll of one width and pieces by item type, in steps as coarse as the lengths allow: tenths of a millimetre, or
  * a multiple that all share.
  */
 export interface PackingProblem {
@@ -88,7 +88,7 @@ function itemTypesOf(
   return [...groups.values()].map((group) => ({ ...group, quantity: group.ids.length }));
 }
 
-/** The ways a kind can lie: as it is, and turned where it may be. */
+/** The ways an item type can lie: as it is, and turned where it may be. */
 function orientationsOf(
   { across, along, mayTurn, wantsEdge, likesEdge }: ItemType,
   itemType: number,

@@ -19,13 +19,13 @@ export interface BeamDriver {
 }
 
 /**
- * Shares of the runs that lay everything anew. Blocks taken apart bring most at first, when much is still
+ * Shares of the runs that lay everything anew. Blocks destroyed bring most at first, when much is still
  * badly laid.
  */
 const WHOLE = { first: 0.5, bred: 0.8, perfect: 0.75 } as const;
 const FIRST_RUNS = 40;
 const SKYLINES = [1, 2, 4, 8, 16, 32, 64] as const;
-/** What a stretch of a front counts against it, as a share of half of all length. */
+/** What a segment of a skyline counts against it, as a share of half of all length. */
 const STRETCHES = [0.003, 0.01, 0.03] as const;
 /** Where nothing is known to lead, what is worth more is laid a little sooner. */
 const PRIORITY = 0.002;
@@ -34,8 +34,8 @@ const someSkylines = (random: () => number): number =>
   SKYLINES[Math.floor(random() ** 2 * SKYLINES.length)] ?? 1;
 
 /**
- * By ways that are bred.
- * @param prices steps of length that a piece of each kind is worth in the bound, if that is known
+ * By ways that are evolved.
+ * @param prices steps of length that a piece of each item type is worth in the bound, if that is known
  */
 export function drivenByEvolution(
   problem: PackingProblem,
@@ -56,7 +56,7 @@ export function drivenByEvolution(
       tries,
       chance,
       firstRow,
-      stretch: 0,
+      segmentCharge: 0,
       dualPrice,
       priority: dualPrice.map((own, itemType) => own * Math.exp(logBias[itemType] ?? 0)),
       random,
@@ -84,7 +84,7 @@ export function drivenByEvolution(
 }
 
 /**
- * By edges that meet, where there may be no waste at all: whole runs try more pieces on each front, and with
+ * By edges that meet, where there may be no waste at all: whole runs try more pieces on each skyline, and with
  * less chance.
  */
 export function drivenByEdges(
@@ -95,7 +95,7 @@ export function drivenByEdges(
   const runs = new WholeRuns(bound, random);
   const dualPrice = itemTypes.map(({ across, along }) => (across * along) / width);
   const priority = dualPrice.map((own) => PRIORITY * own);
-  const stretch = (): number =>
+  const segmentCharge = (): number =>
     ((STRETCHES[Math.floor(random() * STRETCHES.length)] ?? 0) * area) / width / 2;
   return {
     share: WHOLE.perfect,
@@ -107,7 +107,7 @@ export function drivenByEdges(
           tries: 6 + Math.floor(random() * 7),
           chance: 0.05 + random() * 0.2,
           firstRow: 1,
-          stretch: stretch(),
+          segmentCharge: segmentCharge(),
           dualPrice,
           priority,
           random,
@@ -123,7 +123,7 @@ export function drivenByEdges(
       tries: 2 + Math.floor(random() * 7),
       chance: 0.05 + random(),
       firstRow: 1,
-      stretch: random() < 0.5 ? stretch() : 0,
+      segmentCharge: random() < 0.5 ? segmentCharge() : 0,
       dualPrice,
       priority,
       random,

@@ -8,7 +8,7 @@ import {
 } from './skylines';
 import { type OrientationTable, canFill, orientationTable } from './orientation-table';
 import { lossOf } from './loss';
-import { NO_MARK, type Candidates, bestFirst, isKnown, roomForCandidates, slotOf } from './candidates';
+import { NO_HASH, type Candidates, bestFirst, isKnown, roomForCandidates, slotOf } from './candidates';
 
 /** Where a piece lies, in steps. */
 export interface PieceMove {
@@ -18,7 +18,7 @@ export interface PieceMove {
 }
 
 /**
- * A way of looking: how many fronts are kept side by side, how many pieces are tried on each, how much chance
+ * A way of looking: how many skylines are kept side by side, how many pieces are tried on each, how much chance
  * is in it.
  */
 export interface BeamWeights {
@@ -28,17 +28,17 @@ export interface BeamWeights {
   /** How much speaks against trying a piece for what it loses on its first row of steps. */
   readonly firstRow: number;
   /**
-   * Steps of length a stretch of the front counts against it: where edges meet a stretch ends, and edges that
+   * Steps of length a segment of the skyline counts against it: where edges meet a segment ends, and edges that
    * meet by chance are few.
    */
-  readonly stretch: number;
+  readonly segmentCharge: number;
   /**
-   * Steps of length each piece is worth, by kind: no pieces side by side across the roll are worth more than
+   * Steps of length each piece is worth, by item type: no pieces side by side across the roll are worth more than
    * the length they take.
    */
   readonly dualPrice: readonly number[];
   /**
-   * Steps of length that speak for a front for each piece it holds, by kind: what is hard to lay is better
+   * Steps of length that speak for a skyline for each piece it holds, by item type: what is hard to lay is better
    * laid soon.
    */
   readonly priority: readonly number[];
@@ -51,7 +51,7 @@ export interface Block {
   readonly along: number;
 }
 
-/** Front and piece after piece: all placings ever kept, each with the one before it. */
+/** Skyline and piece after piece: all placings ever kept, each with the one before it. */
 interface PlacementLog {
   readonly before: number[];
   readonly orientation: number[];
@@ -66,19 +66,20 @@ const FLUSH = 0.8;
 const FILLABLE = 0.5;
 const YIELD_EVERY = 300;
 /**
- * A cheap throw for each piece looked at.
+ * A cheap pseudo-random number per candidate.
  * @source multiplier of the C standard's example generator (from memory)
  */
 const DICE = 1_103_515_245;
-/** So many times what is kept is put in order; alike fronts are among it. */
+/** So many times what is kept is put in order; alike skylines are among it. */
 const RANKED = 1.5;
 
 /**
- * Lays pieces: many fronts side by side grow piece by piece on their lowest stretch; those with the least
- * waste for what they hold go on.
- * @param pieces how many of each kind
+ * Beam search over skylines: each of the best few partial layouts grows by one piece on its lowest segment; those
+ * with the least certain waste for what they hold survive. Cost: pieces × beam width × candidates.
+ * @source beam search, Lowerre 1976; skyline placement, Burke, Kendall and Whitwell 2004 (both from memory)
+ * @param pieces how many of each item type
  * @param most only a shorter layout is of use
- * @returns undefined when every front grew too long; yields now and then so that it can be stopped
+ * @returns undefined when every skyline grew too long; yields now and then so that it can be stopped
  */
 export function* beam(
   problem: PackingProblem,
@@ -104,7 +105,7 @@ export function* beam(
   const candidates = roomForCandidates(ways.skylines * ways.tries, ways.skylines);
   const order = new Float64Array(ways.skylines * ways.tries);
   const log: PlacementLog = { before: [], orientation: [], x: [], y: [] };
-  skylines.stretches[0] = 1;
+  skylines.segmentCount[0] = 1;
   skylines.left.set(present);
   skylines.narrowest[0] = table.across[0] ?? width;
   skylines.placing[0] = NOTHING;
@@ -135,13 +136,13 @@ const ownScores = new Float64Array(64);
 const ownOrientations = new Int32Array(64);
 const ownXs = new Int32Array(64);
 
-/** The lowest stretch of a front, and what stands beside it. */
+/** The lowest segment of a skyline, and what stands beside it. */
 const here = { at: 0, count: 0, from: 0, to: 0, y: 0, leftWall: 0, rightWall: 0, narrowest: 0 };
 
 function lookAtLowest(skylines: Skylines, row: number, width: number): void {
   const base = row * skylines.stride;
   const at = lowestSkylineSegment(skylines, row);
-  const count = skylines.stretches[row] ?? 0;
+  const count = skylines.segmentCount[row] ?? 0;
   here.at = at;
   here.count = count;
   here.from = skylines.starts[base + at] ?? 0;
@@ -153,7 +154,7 @@ function lookAtLowest(skylines: Skylines, row: number, width: number): void {
 }
 
 /**
- * The pieces worth trying on the lowest stretch of a front. Stretches too narrow for anything are filled up
+ * The pieces worth trying on the lowest segment of a skyline. Segments too narrow for anything are filled up
  * first.
  */
 function candidate(
@@ -183,7 +184,7 @@ function candidate(
   }
 }
 
-/** The most promising pieces for the lowest stretch, into `ownLies` and `ownXs`. @returns how many */
+/** The most promising pieces for the lowest segment, into `ownLies` and `ownXs`. @returns how many */
 function bestHere(
   table: OrientationTable,
   skylines: Skylines,
@@ -245,7 +246,7 @@ function noteCandidate(
   skylines: Skylines,
   row: number,
   own: number,
-  { stretch, priority }: BeamWeights,
+  { segmentCharge, priority }: BeamWeights,
   wasted: number,
   slack: number,
   candidates: Candidates,
@@ -265,14 +266,14 @@ function noteCandidate(
   candidates.x[slot] = x;
   candidates.waste[slot] = waste;
   const top = y + (table.along[index] ?? 0);
-  const stretches =
+  const segmentCount =
     count + (rest > 0 ? 1 : 0) - (top === beside ? 1 : 0) - (rest === 0 && top === other ? 1 : 0);
   candidates.priority[slot] =
     (skylines.priority[row] ?? 0) + (priority[table.orientations[index]?.itemType ?? 0] ?? 0);
-  candidates.score[slot] = waste - (candidates.priority[slot] ?? 0) + stretch * stretches;
+  candidates.score[slot] = waste - (candidates.priority[slot] ?? 0) + segmentCharge * segmentCount;
 }
 
-/** Grows the best offers into fronts, each front once. @returns how many */
+/** Grows the best offers into skylines, each skyline once. @returns how many */
 function keepBest(
   table: OrientationTable,
   skylines: Skylines,
@@ -284,7 +285,7 @@ function keepBest(
 ): number {
   const ranked = bestFirst(candidates, order, Math.ceil(RANKED * most));
   const { marks } = candidates;
-  marks.fill(NO_MARK);
+  marks.fill(NO_HASH);
   let kept = 0;
   for (const key of ranked) {
     const slot = slotOf(key);
@@ -320,7 +321,7 @@ function grow(
   const y = skylines.heights[base + at] ?? 0;
   const wide = across[index] ?? 0;
   const top = y + (along[index] ?? 0);
-  const end = at + 1 < (skylines.stretches[row] ?? 0) ? (skylines.starts[base + at + 1] ?? width) : width;
+  const end = at + 1 < (skylines.segmentCount[row] ?? 0) ? (skylines.starts[base + at + 1] ?? width) : width;
   coverSkylineSegment(skylines, row, next, into, at, x, x + wide, end, top);
   const leftBase = into * next.itemTypes;
   for (let own = 0, from = row * skylines.itemTypes; own < next.itemTypes; own += 1)

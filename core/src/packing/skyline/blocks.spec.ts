@@ -155,7 +155,7 @@ describe('strips and blocks on the roll', () => {
   });
 });
 
-describe('pieces of one kind are handed out', () => {
+describe('pieces of one item type are handed out', () => {
   const problem: PackingProblem = packingProblem({
     rollWidth_mm: ROLL,
     pieces: ['a', 'b', 'c'].map((id) => ({ id, across_mm: 500, along_mm: 700, mayTurn90: false })),

@@ -1,9 +1,9 @@
-/** Scores are ranked as whole numbers that end in the number of the offer. */
+/** Scores are ranked as whole numbers that end in the number of the candidate. */
 const SLOTS = 2 ** 17;
 const FINEST = 2 ** 35;
-export const NO_MARK = -1;
+export const NO_HASH = -1;
 
-/** The placings looked at in one step, by their number. */
+/** The candidate placements of one beam step, by number, and the state hashes that recognise equal skylines. */
 export interface Candidates {
   count: number;
   readonly row: Int32Array;
@@ -13,7 +13,7 @@ export interface Candidates {
   readonly waste: Float64Array;
   readonly priority: Float64Array;
   readonly score: Float64Array;
-  /** Of fronts kept, to know the same again. */
+  /** Of skylines kept, to know the same again. */
   readonly marks: Float64Array;
 }
 
@@ -35,7 +35,7 @@ export function roomForCandidates(most: number, skylines: number): Candidates {
 export function isKnown(marks: Float64Array, mark: number): boolean {
   const last = marks.length - 1;
   let at = Math.imul(Math.floor(mark * 16) | 0, 0x9e3779b1) & last;
-  for (; marks[at] !== NO_MARK; at = (at + 1) & last) if (marks[at] === mark) return true;
+  for (; marks[at] !== NO_HASH; at = (at + 1) & last) if (marks[at] === mark) return true;
   marks[at] = mark;
   return false;
 }

@@ -1,13 +1,13 @@
 import type { PackingProblem } from '../problem/packing-problem';
 
 /**
- * What leads a beam: how prices and area are mixed into what a piece is worth, and how soon each kind wants
+ * What leads a beam: how prices and area are mixed into what a piece is worth, and how soon each item type wants
  * to be laid.
  */
 export interface BeamParameters {
   /** Share of the bound's prices in what a piece is worth; its area is the rest. */
   readonly mix: number;
-  /** By kind, the logarithm of the share of its worth that speaks for laying it soon. */
+  /** By item type, the logarithm of the share of its worth that speaks for laying it soon. */
   readonly logBias: readonly number[];
   readonly chance: number;
   readonly firstRow: number;
@@ -36,13 +36,13 @@ const TRIES = [2, 16] as const;
 const FIRST_SKYLINES = 6;
 const MOST_SKYLINES = 400;
 const WIDER_AFTER = 60;
-/** A run is up to so many times narrower or wider, as a power of e: some ways need few fronts. */
+/** A run is up to so many times narrower or wider, as a power of e: some ways need few skylines. */
 const SPREAD = 1.4;
 
 /**
- * Ways of laying everything anew. Which of them leads far depends on the job, and cannot be told beforehand:
- * those that led to the shortest layouts are kept, varied and tried again.
- * @source own: evolution of a beam's weights
+ * Beam parameters as an evolution strategy: which of them do well depends on the job and cannot be predicted, so
+ * the best four are kept, mutated and tried again, and one in four is drawn anew (decision 0020).
+ * @source evolution strategies, Rechenberg 1973 (from memory); own encoding of a beam's weights
  */
 export class EvolvedParameters {
   readonly #kept: { readonly way: BeamParameters; readonly along: number }[] = [];
@@ -129,7 +129,7 @@ export class EvolvedParameters {
   /** About normal, of six throws. */
   #normal(): number {
     let sum = -3;
-    for (let throw_ = 0; throw_ < 6; throw_ += 1) sum += this.random();
+    for (let draw = 0; draw < 6; draw += 1) sum += this.random();
     return sum * Math.SQRT2;
   }
 }

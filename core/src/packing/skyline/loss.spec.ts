@@ -55,7 +55,7 @@ const ways = (dualPrice: readonly number[], seed: number, more: Partial<BeamWeig
   tries: 4,
   chance: 0.3,
   firstRow: 1,
-  stretch: 0,
+  segmentCharge: 0,
   dualPrice,
   priority: dualPrice.map((own) => 0.01 * own),
   random: seededRandom(seed),
@@ -77,7 +77,7 @@ function run(steps: ReturnType<typeof beam>):
 }
 
 describe('what a piece loses', () => {
-  it('is what a count row by row says, on any front', () => {
+  it('is what a count row by row says, on any skyline', () => {
     fc.assert(
       fc.property(
         jobs,
@@ -93,12 +93,12 @@ describe('what a piece loses', () => {
             dualPrice,
           );
           let [own, next] = [roomForSkylines(1, 60, 1), roomForSkylines(1, 60, 1)];
-          own.stretches[0] = 1;
+          own.segmentCount[0] = 1;
           const plain = new Array<number>(width).fill(0);
           for (let laid = 0; laid < 8; laid += 1) {
             const at = lowestSkylineSegment(own, 0);
             const from = own.starts[at] ?? 0;
-            const to = at + 1 < (own.stretches[0] ?? 0) ? (own.starts[at + 1] ?? width) : width;
+            const to = at + 1 < (own.segmentCount[0] ?? 0) ? (own.starts[at + 1] ?? width) : width;
             const fitting = table.orientations.flatMap(({ across }, index) =>
               across <= to - from ? [index] : [],
             );
@@ -129,7 +129,7 @@ describe('what a piece loses', () => {
       { numRuns: 200 },
     );
   });
-  it('no piece and no mixture of pieces across the roll is worth more than the length it takes', () => {
+  it('no piece and no combination of pieces across the roll is worth more than the length it takes', () => {
     fc.assert(
       fc.property(jobs, fc.double({ min: 0, max: 1, noNaN: true }), (request, mix) => {
         const { problem, dualPrice } = dualPriceOf(request, mix);
@@ -182,8 +182,8 @@ describe('a beam led by it', () => {
   });
 });
 
-describe('what a front has lost in all', () => {
-  it('is never more than its layout loses: with room for every front, the shortest is found again under the least limit', () => {
+describe('what a skyline has lost in all', () => {
+  it('is never more than its layout loses: with room for every skyline, the shortest is found again under the least limit', () => {
     fc.assert(
       fc.property(
         jobs.map(({ rollWidth_mm, pieces }) => ({ rollWidth_mm, pieces: pieces.slice(0, 6) })),
@@ -221,7 +221,7 @@ describe('ways that did well', () => {
       bred.found(way, 100 - turn);
     }
   });
-  it('a way wants what there is to want: never negative, each kind once, some pieces tried', () => {
+  it('a way wants what there is to want: never negative, each item type once, some pieces tried', () => {
     const bred = new EvolvedParameters(problem, true, seededRandom(3));
     for (let turn = 0; turn < 200; turn += 1) {
       const way = bred.next();
@@ -233,7 +233,7 @@ describe('ways that did well', () => {
       bred.found(way, 100 + (turn % 7));
     }
   });
-  it('the longer nothing shorter is found, the more fronts are kept', () => {
+  it('the longer nothing shorter is found, the more skylines are kept', () => {
     const mean = (bred: EvolvedParameters): number =>
       Array.from({ length: 200 }, () => bred.skylines).reduce((sum, own) => sum + own, 0) / 200;
     const bred = new EvolvedParameters(problem, true, seededRandom(4));

@@ -2,11 +2,11 @@ import type { Skylines } from './skylines';
 import type { OrientationTable } from './orientation-table';
 
 /**
- * Steps of length surely lost by a piece laid on stretch `at` of a front: on each row of steps along it, what
+ * Steps of length surely lost by a piece laid on segment `at` of a skyline: on each row of steps along it, what
  * the room there could have been worth less the piece and what the room it leaves at its sides can be worth.
- * Where a wall beside the stretch ends, the room is wider. Lost over all pieces and worth of all pieces
+ * Where a wall beside the segment ends, the room is wider. Lost over all pieces and worth of all pieces
  * together are the length of a layout, so that little lost is a short layout.
- * @param from where the stretch begins
+ * @param from where the segment begins
  * @param to where it ends
  * @param x where the piece begins, within them
  * @param index its lie in the table
@@ -14,7 +14,7 @@ import type { OrientationTable } from './orientation-table';
  */
 export function lossOf(
   { width, across, along, rate, room }: OrientationTable,
-  { starts, heights, stretches, stride, narrowest }: Skylines,
+  { starts, heights, segmentCount, stride, narrowest }: Skylines,
   row: number,
   at: number,
   from: number,
@@ -23,7 +23,7 @@ export function lossOf(
   index: number,
 ): number {
   const base = row * stride;
-  const count = stretches[row] as number;
+  const count = segmentCount[row] as number;
   const least = narrowest[row] as number;
   const own = rate[index] as number;
   const end = x + (across[index] as number);

@@ -7,7 +7,7 @@ export interface OrientationTable {
   readonly orientations: readonly Orientation[];
   readonly across: Int32Array;
   readonly along: Int32Array;
-  /** Which of the kinds present. */
+  /** Which of the item types present. */
   readonly itemType: Int32Array;
   readonly wantsEdge: Uint8Array;
   /** Steps of length each is worth, and each row of steps along it. */
@@ -28,7 +28,7 @@ const NOTHING = -1;
 const WIDE = 1.2;
 const WORTHY = 0.6;
 
-/** @param pieces how many of each kind @param worth how many steps of length each piece is worth, by kind */
+/** @param pieces how many of each item type @param worth how many steps of length each piece is worth, by item type */
 export function orientationTable(
   { width, orientations, itemTypes }: PackingProblem,
   pieces: Uint16Array,

@@ -12,7 +12,7 @@ export interface SkylineSearch {
   readonly mostRounds: number;
   /** No layout can be shorter; reaching it ends the search. */
   readonly bound: number;
-  /** What a piece of each kind is worth in the bound, in any one unit, if that is known. */
+  /** What a piece of each item type is worth in the bound, in any one unit, if that is known. */
   readonly prices: readonly number[] | undefined;
   /** A layout to start from, or, without blocks, only the length to be beaten by laying everything anew. */
   readonly start: SkylineLayout;
@@ -27,7 +27,7 @@ export interface SkylineLayout {
 const MOST_ANEW = 120;
 
 /**
- * Lays all pieces anew again and again, in ways that are bred by what they led to or, where there may be no
+ * Lays all pieces anew again and again, in ways that are evolved by what they led to or, where there may be no
  * waste, with beams of growing width; between them takes some blocks of the best apart and lays their pieces
  * anew, kept when not longer. Yields the best so far and may be given a better one; deterministic for a seed
  * and a number of rounds.
@@ -74,7 +74,7 @@ export function* searchSkyline(
   return best;
 }
 
-/** Pieces of some blocks by kind, and the length of them. */
+/** Pieces of some blocks by item type, and the length of them. */
 function heldBy(
   { itemTypes }: PackingProblem,
   blocks: readonly Block[],

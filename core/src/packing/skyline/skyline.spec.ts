@@ -209,8 +209,8 @@ describe('how short is it?', () => {
   );
 });
 
-describe('does a front keep its shape?', () => {
-  it('covering and raising stretches is the same as doing it step by step on heights across the roll', () => {
+describe('does a skyline keep its shape?', () => {
+  it('covering and raising segments is the same as doing it step by step on heights across the roll', () => {
     fc.assert(
       fc.property(
         fc.array(
@@ -226,9 +226,9 @@ describe('does a front keep its shape?', () => {
           const width = 40;
           const plain = new Array<number>(width).fill(0);
           let [own, next] = [roomForSkylines(1, 60, 1), roomForSkylines(1, 60, 1)];
-          own.stretches[0] = 1;
+          own.segmentCount[0] = 1;
           for (const { share, isLeft, high, raises } of doings) {
-            const count = own.stretches[0] ?? 0;
+            const count = own.segmentCount[0] ?? 0;
             const at = lowestSkylineSegment(own, 0);
             const from = own.starts[at] ?? 0;
             const end = at + 1 < count ? (own.starts[at + 1] ?? width) : width;
@@ -249,15 +249,15 @@ describe('does a front keep its shape?', () => {
               plain.fill(y + high, x, x + wide);
               [own, next] = [next, own];
             }
-            const stretches = own.stretches[0] ?? 0;
+            const segmentCount = own.segmentCount[0] ?? 0;
             const drawn = Array.from({ length: width }, (_, column) => {
               let found = 0;
-              for (let index = 0; index < stretches; index += 1)
+              for (let index = 0; index < segmentCount; index += 1)
                 if ((own.starts[index] ?? 0) <= column) found = own.heights[index] ?? 0;
               return found;
             });
             expect(drawn).toEqual(plain);
-            for (let index = 1; index < stretches; index += 1)
+            for (let index = 1; index < segmentCount; index += 1)
               expect(own.heights[index]).not.toBe(own.heights[index - 1]);
           }
         },

@@ -1,38 +1,38 @@
 /**
- * Many fronts of placed pieces side by side, each a row in flat arrays: a search step copies rows and never
- * makes objects. A front is cut into stretches across the roll: where each begins and how far it reaches
+ * Many skylines of placed pieces side by side, each a row in flat arrays: a search step copies rows and never
+ * makes objects. A skyline is cut into segments across the roll: where each begins and how far it reaches
  * along it.
  */
 export interface Skylines {
   readonly stride: number;
   readonly itemTypes: number;
-  /** Rows of stretches. */
+  /** Rows of segments. */
   readonly starts: Int32Array;
   readonly heights: Int32Array;
-  /** How many stretches a row has. */
-  readonly stretches: Int32Array;
-  /** Rows of pieces left by kind. */
+  /** How many segments a row has. */
+  readonly segmentCount: Int32Array;
+  /** Rows of pieces left by item type. */
   readonly left: Uint16Array;
   /** Least side across of what is left. */
   readonly narrowest: Int32Array;
   readonly tallest: Int32Array;
-  /** Steps of length surely lost. */
+  /** Steps of length of certain waste. */
   readonly waste: Float64Array;
   /** Steps of length its pieces are worth, and what speaks for having laid them. */
   readonly dualPrice: Float64Array;
   readonly priority: Float64Array;
-  /** The placing that made the front, in the book of placings. */
+  /** The placement that made the skyline, in the placement log. */
   readonly placing: Int32Array;
 }
 
-/** Room for so many fronts of so many stretches and kinds. */
+/** Room for so many skylines of so many segments and item types. */
 export function roomForSkylines(rows: number, stride: number, itemTypes: number): Skylines {
   return {
     stride,
     itemTypes,
     starts: new Int32Array(rows * stride),
     heights: new Int32Array(rows * stride),
-    stretches: new Int32Array(rows),
+    segmentCount: new Int32Array(rows),
     left: new Uint16Array(rows * itemTypes),
     narrowest: new Int32Array(rows),
     tallest: new Int32Array(rows),
@@ -43,10 +43,10 @@ export function roomForSkylines(rows: number, stride: number, itemTypes: number)
   };
 }
 
-/** The lowest stretch of a row, leftmost among equals, counted within the row. */
-export function lowestSkylineSegment({ heights, stretches, stride }: Skylines, row: number): number {
+/** The lowest segment of a row, leftmost among equals, counted within the row. */
+export function lowestSkylineSegment({ heights, segmentCount, stride }: Skylines, row: number): number {
   const base = row * stride;
-  const end = base + (stretches[row] ?? 0);
+  const end = base + (segmentCount[row] ?? 0);
   let at = base;
   let least = heights[base] ?? 0;
   for (let index = base + 1; index < end; index += 1) {
@@ -59,15 +59,15 @@ export function lowestSkylineSegment({ heights, stretches, stride }: Skylines, r
   return at - base;
 }
 
-/** Raises a whole stretch to a neighbour's height, in place; it becomes one with equal neighbours. */
+/** Raises a whole segment to a neighbour's height, in place; it becomes one with equal neighbours. */
 export function raiseSkylineSegment(
-  { starts, heights, stretches, stride }: Skylines,
+  { starts, heights, segmentCount, stride }: Skylines,
   row: number,
   at: number,
   height: number,
 ): void {
   const base = row * stride;
-  const count = stretches[row] ?? 0;
+  const count = segmentCount[row] ?? 0;
   heights[base + at] = height;
   let filled = base + Math.max(0, at - 1);
   for (let index = filled + 1; index < base + count; index += 1) {
@@ -77,11 +77,11 @@ export function raiseSkylineSegment(
     heights[filled] = own;
     starts[filled] = starts[index] ?? 0;
   }
-  stretches[row] = filled + 1 - base;
+  segmentCount[row] = filled + 1 - base;
 }
 
 /**
- * Copies a row's stretches to another row of other fronts, with stretch `at` covered from `from` to `to` up
+ * Copies a row's segments to another row of other skylines, with segment `at` covered from `from` to `to` up
  * to `height`; equal neighbours become one.
  */
 export function coverSkylineSegment(
@@ -97,7 +97,7 @@ export function coverSkylineSegment(
 ): void {
   const base = row * source.stride;
   const own = into * target.stride;
-  const count = source.stretches[row] ?? 0;
+  const count = source.segmentCount[row] ?? 0;
   const { starts, heights } = target;
   for (let index = 0; index < at; index += 1) {
     starts[own + index] = source.starts[base + index] ?? 0;
@@ -128,5 +128,5 @@ export function coverSkylineSegment(
     heights[filled] = source.heights[base + index] ?? 0;
     filled += 1;
   }
-  target.stretches[into] = filled - own;
+  target.segmentCount[into] = filled - own;
 }

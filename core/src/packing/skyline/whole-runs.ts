@@ -35,7 +35,7 @@ export interface WholeRun {
 
 /**
  * Runs over all pieces of a job that may be laid without waste: how wide, and how short a layout they look
- * for. A run that found nothing makes the next of its kind wider.
+ * for. A run that found nothing makes the next of its item type wider.
  */
 export class WholeRuns {
   #isFirst = true;

@@ -1,4 +1,4 @@
-import { type SunBook, newSunBook } from '../../choosing';
+import { type SunCache, newSunBook } from '../../choosing';
 import type { WeatherHour } from '../../climate';
 import { type Readiness, type ReadinessLimits, caseOfRows, readiness } from '../../day';
 import type { Air } from '../../waiting';
@@ -15,7 +15,7 @@ type FoundUnderSky = Map<string, Readiness>;
  * the skies it was found under is forgotten.
  */
 export interface ReadyBook {
-  readonly sun: SunBook;
+  readonly sun: SunCache;
   /** By days, forecast and limits; the one used last stands last. */
   readonly found: Map<string, FoundUnderSky>;
 }

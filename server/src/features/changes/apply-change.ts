@@ -165,7 +165,7 @@ async function makeJobFirst(
       throw new Refusal('JOB_UNKNOWN', { path: 'jobId', expected: 'the id of a job', got: jobId });
     const row = {
       id: jobId,
-      ...madeNow(change.who, at),
+      ...changedNow(change.who, at),
       ...toStored(put.fields as unknown as Readonly<Record<string, unknown>>),
     };
     await tx.insert(jobTable).values(row as typeof jobTable.$inferInsert);
@@ -280,7 +280,7 @@ async function putRows(tx: Transaction, ledger: Ledger, table: JobTable, ops: re
       const row = {
         id: op.id,
         ...(table === 'job' ? {} : { jobId }),
-        ...madeNow(change.who, at),
+        ...changedNow(change.who, at),
         ...toStored(fields),
       } as unknown as StoredRow;
       known.set(key, row);
@@ -330,7 +330,7 @@ async function writeRow(
   ledger.known.set(keyOf(table, before.id), { ...before, ...after });
 }
 
-function madeNow(who: string, at: Date): Readonly<Record<string, unknown>> {
+function changedNow(who: string, at: Date): Readonly<Record<string, unknown>> {
   return { version: 1, madeBy: who, madeAt: at, changedBy: who, changedAt: at, removed: false };
 }
 

@@ -7,7 +7,7 @@ import { rowsAsJson } from '../../db/rows-as-json';
 import { job } from '../../db/schema';
 import { Refusal } from '../../http/refusal';
 import { readFirstPages } from './job-statement';
-import type { ProgressBook } from './progress-book';
+import type { ProgressCache } from './progress-cache';
 
 const PAGE = 2500;
 /** How `row_to_json` begins a row; a person's text cannot contain it, since its quotes are escaped there. */
@@ -15,7 +15,7 @@ const ROW_START = '{"id":"';
 const ROW_ID = /\{"id":"[0-9a-f-]{36}"/g;
 
 /** All jobs that are not deleted, each with how far it is and its first surfaces as outlines. */
-export async function readJobSummaries(db: Database, book: ProgressBook): Promise<readonly JobSummary[]> {
+export async function readJobSummaries(db: Database, book: ProgressCache): Promise<readonly JobSummary[]> {
   const lines = await book.read();
   const jobs = await db
     .select()

@@ -17,7 +17,7 @@ import type { WeatherStandIn } from '../weather/stand-in';
 import type { AnswersAsked } from './answers';
 import { duplicateAsChange } from './duplicate-job';
 import { readShop } from './read-view';
-import { ProgressBook } from './progress-book';
+import { ProgressCache } from './progress-cache';
 import { readJob, readJobAsJson, readJobSummaries } from './queries';
 
 interface Deps {
@@ -33,7 +33,7 @@ const ANSWERS_MS = 60_000;
 
 export function jobRoutes({ db, feed, clock, search, weather, thermometer }: Deps): Router {
   const routes = Router();
-  const book = new ProgressBook(db);
+  const book = new ProgressCache(db);
   routes.get('/api/jobs', async (_request, response) => {
     response.json(await readJobSummaries(db, book));
   });

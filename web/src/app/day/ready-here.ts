@@ -2,7 +2,7 @@ import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } f
 import type { RowOf } from '@yellow-pane/core/job';
 import type { ReadyAnswer } from '@yellow-pane/core/reading';
 import { JobClock } from './job-clock';
-import { ReadinessBook } from './readiness-book';
+import { ReadinessCache } from './readiness-cache';
 import { JobReading } from '../job/job-reading';
 
 const SETTLE_MS = 400;
@@ -12,7 +12,7 @@ const HOUR_MS = 3_600_000;
 @Injectable()
 export class ReadyHere {
   readonly #reading = inject(JobReading);
-  readonly #book = inject(ReadinessBook);
+  readonly #book = inject(ReadinessCache);
   readonly #clock = inject(JobClock).clock;
   readonly #answers = signal<readonly ReadyAnswer[]>([]);
   readonly application = signal<RowOf<'application'> | undefined>(undefined);

@@ -3,7 +3,7 @@ import type { RowOf, VisitReason } from '@yellow-pane/core/job';
 import { type VisitsOfJob, visitsOf } from '@yellow-pane/core/reading';
 import { visitLines } from '@yellow-pane/contracts/words';
 import { JobDesk } from '../job/job-desk';
-import { ReadinessBook } from './readiness-book';
+import { ReadinessCache } from './readiness-cache';
 import { JobReading } from '../job/job-reading';
 import { visitWords } from '../words/visits';
 import { JobClock } from './job-clock';
@@ -23,7 +23,7 @@ type Trip = VisitsOfJob['proposed'][number];
 export class VisitsList {
   protected readonly words = visitWords;
   readonly #view = inject(JobReading).view;
-  readonly #book = inject(ReadinessBook);
+  readonly #book = inject(ReadinessCache);
   readonly #desk = inject(JobDesk);
   readonly #clock = inject(JobClock).clock;
   readonly #opened_ms = Date.now();

@@ -64,13 +64,13 @@ export const Device = signalStore(
     },
     /** Money in the currency of this device. */
     money: (value: number): string => moneyIn(value, store.currency()),
-    leadLabelsTo: (labelBase: string): void => {
+    setLabelBaseUrl: (labelBase: string): void => {
       patchState(store, { labelBase });
     },
     takeDrawnFrom: (drawnFrom: DeviceState['drawnFrom']): void => {
       patchState(store, { drawnFrom });
     },
-    callAlike: (alike_mm: number): void => {
+    setSameAsTolerance: (alike_mm: number): void => {
       patchState(store, { alike_mm });
     },
     wear: (theme: Theme): void => {

@@ -141,9 +141,9 @@ describe('do contours show the height of the glass?', () => {
       acrossTop: 2e-4,
       down: 2e-4,
       twist: 0,
-      sideways: 0,
-      endDown: 0,
-      endsAcross: 0,
+      skew: 0,
+      cubicDown: 0,
+      quarticAcross: 0,
     };
     const lines = contoursOf(patch, rectangle(1200, 800).outline, (point) => point);
     const last = lines.at(-1);

@@ -141,7 +141,7 @@ export const room = createEffect(
 );
 
 /** While the server is gone, knocks again every second and a half. */
-export const knock = createEffect(
+export const reconnect = createEffect(
   (store = inject(Store)) => {
     return store.select(jobFeature.selectIsServerHere).pipe(
       distinctUntilChanged(),

@@ -2,7 +2,7 @@ import { Injectable, computed, effect, inject, signal, untracked } from '@angula
 import { NEW_PHOTO, type Photo, type RowOf } from '@yellow-pane/core/job';
 import { browserStore } from '../device/browser-store';
 import { newId } from '../device/session';
-import { ServerGone, ServerRefusal, api } from '../server/api';
+import { ServerUnreachable, ServerRefusal, api } from '../server/api';
 import { surveyWords } from '../words/survey';
 import { JobDesk } from './job-desk';
 import { JobReading } from './job-reading';
@@ -56,7 +56,7 @@ export class PhotoWork {
       const id = newId();
       const made = await smaller(file);
       const sent = await api.sendPhoto(surface.jobId, id, made.picture).catch((error: unknown) => {
-        if (error instanceof ServerGone && made.size !== undefined)
+        if (error instanceof ServerUnreachable && made.size !== undefined)
           return this.#keep(surface.jobId, id, made);
         throw error;
       });
@@ -109,7 +109,7 @@ export class PhotoWork {
       try {
         await api.sendPhoto(jobId, id, picture);
       } catch (error) {
-        if (error instanceof ServerGone) return;
+        if (error instanceof ServerUnreachable) return;
         this.fault.set(faultOf(error, surveyWords.pictureKept));
       }
       await store?.delete('pictures', id);

@@ -43,14 +43,14 @@ export class ServerRefusal extends Error {
 }
 
 /** Nobody answered, or something between that is not the server. Worth trying again. */
-export class ServerGone extends Error {}
+export class ServerUnreachable extends Error {}
 
 async function ask<Answer>(path: string, init: RequestInit = {}): Promise<Answer> {
   const answer = await fetch(path, init).catch(() => {
-    throw new ServerGone(path);
+    throw new ServerUnreachable(path);
   });
   if (answer.ok) return (await answer.json()) as Answer;
-  if (!(answer.headers.get('Content-Type') ?? '').includes('problem+json')) throw new ServerGone(path);
+  if (!(answer.headers.get('Content-Type') ?? '').includes('problem+json')) throw new ServerUnreachable(path);
   throw new ServerRefusal((await answer.json()) as Problem);
 }
 
@@ -114,9 +114,9 @@ export const api = {
   plotterState: () => ask<PlotterState>('/api/bench/plotter'),
   hpgl: async (jobId: string, planId: string, rollId: string): Promise<string> => {
     const answer = await fetch(`/api/jobs/${jobId}/cut-plans/${planId}/hpgl/${rollId}`).catch(() => {
-      throw new ServerGone('hpgl');
+      throw new ServerUnreachable('hpgl');
     });
-    if (!answer.ok) throw new ServerGone('hpgl');
+    if (!answer.ok) throw new ServerUnreachable('hpgl');
     return answer.text();
   },
   waits: () => ask<readonly WaitOfJob[]>('/api/waits'),

@@ -143,7 +143,7 @@ export class Settings {
     const base = field.value.trim().replace(/\/+$/, '');
     const fits = base === '' || /^https?:\/\/[\w.:[\]-]+$/.test(base);
     this.baseFault.set(fits ? undefined : settingsWords.addressWrong(field.value));
-    if (fits) this.device.leadLabelsTo(base);
+    if (fits) this.device.setLabelBaseUrl(base);
   }
 
   protected async save(rate: LearnedRow, text: string, basis: LearnedRow['basis']): Promise<void> {

@@ -10,7 +10,7 @@ import {
   untracked,
 } from '@angular/core';
 import { JobClock } from '../day/job-clock';
-import { ReadinessBook } from '../day/readiness-book';
+import { ReadinessCache } from '../day/readiness-cache';
 import { JobReading } from '../job/job-reading';
 import { closedWords } from '@yellow-pane/contracts/words';
 import { type ReadyAnswer, fitNow } from '@yellow-pane/core/reading';
@@ -137,7 +137,7 @@ export class DayBand {
   readonly #units = inject(Device).units;
   readonly #reading = inject(JobReading);
   readonly #selection = inject(Selection);
-  readonly #book = inject(ReadinessBook);
+  readonly #book = inject(ReadinessCache);
   readonly #ready = signal<ReadyAnswer | undefined>(undefined);
   protected readonly jobClock = inject(JobClock);
   readonly #instant = signal(Date.now());

@@ -2,7 +2,7 @@ import { Injectable, computed, inject } from '@angular/core';
 import { formatLength, mmFromNm } from '@yellow-pane/core/quantity';
 import { type Progress, allChangedAfterCut, checkedOf, closeState, isLaid } from '@yellow-pane/core/reading';
 import { JobClock } from '../day/job-clock';
-import { ReadinessBook } from '../day/readiness-book';
+import { ReadinessCache } from '../day/readiness-cache';
 import { Device } from '../device/device';
 import { JobReading } from '../job/job-reading';
 import { shellWords } from '../words/shell';
@@ -16,7 +16,7 @@ export class StopSummaries {
   readonly #count = inject(ProgressCount).progress;
   readonly #units = inject(Device).units;
 
-  readonly #book = inject(ReadinessBook);
+  readonly #book = inject(ReadinessCache);
   readonly #clock = inject(JobClock).clock;
   readonly #opened_ms = Date.now();
 

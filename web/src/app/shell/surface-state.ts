@@ -1,6 +1,6 @@
 import { Injectable, inject } from '@angular/core';
 import { stateAtCheck, stateAtCut, stateAtFilm, stateAtFit, stateAtSurvey } from '@yellow-pane/core/reading';
-import { ReadinessBook } from '../day/readiness-book';
+import { ReadinessCache } from '../day/readiness-cache';
 import { JobReading } from '../job/job-reading';
 import type { StateShape } from '../ui/state-mark';
 import type { Stop } from './selection';
@@ -9,7 +9,7 @@ import type { Stop } from './selection';
 @Injectable({ providedIn: 'root' })
 export class SurfaceStates {
   readonly #view = inject(JobReading).view;
-  readonly #book = inject(ReadinessBook);
+  readonly #book = inject(ReadinessCache);
   readonly #opened_ms = Date.now();
 
   at(stop: Stop, surfaceId: string): StateShape {

@@ -19,7 +19,7 @@ import {
 } from '@yellow-pane/core/reading';
 import { type Spot, boundsOf } from '@yellow-pane/core/strokes';
 import { JobClock } from '../../day/job-clock';
-import { ReadinessBook } from '../../day/readiness-book';
+import { ReadinessCache } from '../../day/readiness-cache';
 import { Device } from '../../device/device';
 import { newId } from '../../device/session';
 import { WhoseHand } from '../../device/whose-hand';
@@ -35,7 +35,7 @@ export class CheckDesk {
   readonly #desk = inject(JobDesk);
   readonly #hand = inject(WhoseHand);
   readonly #clock = inject(JobClock).clock;
-  readonly #book = inject(ReadinessBook);
+  readonly #book = inject(ReadinessCache);
   readonly #units = inject(Device).units;
   readonly #opened_ms = Date.now();
   readonly view = this.#reading.view;

@@ -5,7 +5,7 @@ import { pieceKey } from '@yellow-pane/core/looking';
 import type { JudgedMark } from '@yellow-pane/core/reading';
 import { type Spot, boundsOf } from '@yellow-pane/core/strokes';
 import { JobClock } from '../../day/job-clock';
-import { ReadinessBook } from '../../day/readiness-book';
+import { ReadinessCache } from '../../day/readiness-cache';
 import { VisitsList } from '../../day/visits-list';
 import { Device } from '../../device/device';
 import { MarkPicture, type PinOnPicture, type RoundOnPicture } from '../../drawing/mark-picture';
@@ -102,7 +102,7 @@ export class Check {
   });
 
   constructor() {
-    inject(ReadinessBook).weather.begin();
+    inject(ReadinessCache).weather.begin();
   }
 
   protected reasonOf({ decision, mark }: JudgedMark): string {

@@ -4,7 +4,7 @@ import { type FilmDates, filmDates, laidAt } from '@yellow-pane/core/reading';
 import type { RowOf } from '@yellow-pane/core/job';
 import type { MayDo } from '@yellow-pane/core/waiting';
 import { JobClock } from '../../day/job-clock';
-import { ReadinessBook } from '../../day/readiness-book';
+import { ReadinessCache } from '../../day/readiness-cache';
 import { StepTrace } from '../../ui/step-trace';
 import { datesWords } from '../../words/dates';
 import { CheckDesk } from './check-desk';
@@ -28,7 +28,7 @@ export class DatesHere {
   protected readonly words = datesWords;
   readonly surface = input.required<RowOf<'surface'>>();
   readonly #desk = inject(CheckDesk);
-  readonly #book = inject(ReadinessBook);
+  readonly #book = inject(ReadinessCache);
   readonly #clock = inject(JobClock).clock;
   protected readonly isWhyOpen = signal(false);
   protected readonly films = computed(() => {

@@ -4,7 +4,7 @@ import type { RowOf } from '@yellow-pane/core/job';
 import { billed } from '@yellow-pane/core/quoting';
 import { agreedOf, closeState, moneyStands, quoteState } from '@yellow-pane/core/reading';
 import { JobClock } from '../../day/job-clock';
-import { ReadinessBook } from '../../day/readiness-book';
+import { ReadinessCache } from '../../day/readiness-cache';
 import { Device } from '../../device/device';
 import { JobReading } from '../../job/job-reading';
 import { StockHere } from '../../job/stock-here';
@@ -15,7 +15,7 @@ import { closeWords } from '../../words/close';
 export class CloseDesk {
   readonly #reading = inject(JobReading);
   readonly #device = inject(Device);
-  readonly #book = inject(ReadinessBook);
+  readonly #book = inject(ReadinessCache);
   readonly clock = inject(JobClock).clock;
   readonly opened_ms = Date.now();
   readonly view = this.#reading.view;

@@ -11,7 +11,7 @@ import {
 import { closedWords, visitLines } from '@yellow-pane/contracts/words';
 import { visitsOf } from '@yellow-pane/core/reading';
 import type { PlannedStep } from '@yellow-pane/core/scheduling';
-import { ReadinessBook } from '../../day/readiness-book';
+import { ReadinessCache } from '../../day/readiness-cache';
 import { JobReading } from '../../job/job-reading';
 import { dayWords } from '../../words/day';
 import { DayList } from './day-list';
@@ -100,7 +100,7 @@ export class DayBoard {
   readonly #units = inject(Device).units;
   protected readonly planning = inject(Planning);
   readonly #view = inject(JobReading).view;
-  readonly #book = inject(ReadinessBook);
+  readonly #book = inject(ReadinessCache);
   readonly #opened_ms = Date.now();
   protected readonly ways = ['person', 'surface'] as const;
   protected readonly by = signal<'person' | 'surface'>('person');

@@ -17,7 +17,7 @@ import {
 } from '@yellow-pane/core/scheduling';
 import { type ReadyAnswer, dayProblemOf, keptPlan, peopleOf, stretchKey } from '@yellow-pane/core/reading';
 import { Catalogue } from '../../catalogue/catalogue';
-import { ReadinessBook } from '../../day/readiness-book';
+import { ReadinessCache } from '../../day/readiness-cache';
 import { JobReading } from '../../job/job-reading';
 import { dayWords } from '../../words/day';
 import { DayPool } from '../../workers/day-pool';
@@ -44,7 +44,7 @@ export class Planning {
   readonly #units = inject(Device).units;
   readonly #reading = inject(JobReading);
   readonly #commands = inject(DayCommands);
-  readonly #book = inject(ReadinessBook);
+  readonly #book = inject(ReadinessCache);
   readonly #catalogue = inject(Catalogue);
   readonly #pool = inject(DayPool);
   readonly #ground = inject(DayGround);

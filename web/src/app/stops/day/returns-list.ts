@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { filmDates } from '@yellow-pane/core/reading';
-import { ReadinessBook } from '../../day/readiness-book';
+import { ReadinessCache } from '../../day/readiness-cache';
 import { ReturnLines, returnLines } from '../../day/return-lines';
 import { JobReading } from '../../job/job-reading';
 import { dayWords } from '../../words/day';
@@ -28,7 +28,7 @@ export class ReturnsList {
   protected readonly words = dayWords;
   protected readonly planning = inject(Planning);
   readonly #reading = inject(JobReading);
-  readonly #book = inject(ReadinessBook);
+  readonly #book = inject(ReadinessCache);
 
   readonly #ends = computed(() => {
     const works = this.planning.works();

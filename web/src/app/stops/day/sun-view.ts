@@ -10,7 +10,7 @@ import {
   untracked,
 } from '@angular/core';
 import { isOutdoorGlass } from '@yellow-pane/core/job';
-import { ReadinessBook } from '../../day/readiness-book';
+import { ReadinessCache } from '../../day/readiness-cache';
 import { JobReading } from '../../job/job-reading';
 import { Selection } from '../../shell/selection';
 import type { ReadyAnswer } from '@yellow-pane/core/reading';
@@ -121,7 +121,7 @@ export class SunView {
   protected readonly selection = inject(Selection);
   readonly #reading = inject(JobReading);
 
-  readonly #book = inject(ReadinessBook);
+  readonly #book = inject(ReadinessCache);
   readonly #own = signal<ReadyAnswer | undefined>(undefined);
   #turn = 0;
 

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import type { RowOf } from '@yellow-pane/core/job';
 import { filmDates } from '@yellow-pane/core/reading';
 import { JobClock } from '../../day/job-clock';
-import { ReadinessBook } from '../../day/readiness-book';
+import { ReadinessCache } from '../../day/readiness-cache';
 import { ReturnLines, returnLines } from '../../day/return-lines';
 import { JobReading } from '../../job/job-reading';
 import { fitWords } from '../../words/fit';
@@ -32,7 +32,7 @@ export class AfterIt {
   /** When its last step was done; null: not yet. */
   readonly laidAt = input.required<string | null>();
   readonly #reading = inject(JobReading);
-  readonly #book = inject(ReadinessBook);
+  readonly #book = inject(ReadinessCache);
   readonly #clock = inject(JobClock).clock;
   readonly #opened_ms = Date.now();
 

@@ -23,7 +23,7 @@ import { Looking } from './looking';
           <tr class="text-left border-b border-ink">
             <th scope="col" class="font-semibold">{{ words.measure }}</th>
             <th scope="col" class="font-semibold text-right">{{ words.offBy }}</th>
-            <th scope="col" class="font-semibold text-right">{{ words.slipShowsFrom }}</th>
+            <th scope="col" class="font-semibold text-right">{{ words.blunderShowsFrom }}</th>
           </tr>
         </thead>
         <tbody>

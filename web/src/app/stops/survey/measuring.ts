@@ -4,7 +4,7 @@ import { type Instrument, type RowOf } from '@yellow-pane/core/job';
 import {
   type AskedMeasure,
   type MeasureSlot,
-  type SlipFix,
+  type BlunderFix,
   type Suspect,
   type SurfaceCheck,
   checkSurface,
@@ -13,7 +13,7 @@ import {
   nominalFigure,
   outlineOfCheck,
   rectangleSizes,
-  slipFixes,
+  blunderFixes,
   slotsFor,
   surfaceInputOf,
 } from '@yellow-pane/core/measure';
@@ -189,7 +189,7 @@ export class Measuring {
     const agreement = this.agreement();
     return agreement?.kind === 'disagree' ? agreement.decide : undefined;
   });
-  readonly slips = computed<readonly SlipFix[]>(() => {
+  readonly slips = computed<readonly BlunderFix[]>(() => {
     const input = this.#input();
     if (input === undefined || this.suspects().length === 0) return [];
     const typed = new Map(
@@ -200,7 +200,7 @@ export class Measuring {
           : [[row?.id ?? key, { text, unit: row?.unit ?? this.#entryUnit() }] as const];
       }),
     );
-    return slipFixes(input, this.check(), typed);
+    return blunderFixes(input, this.check(), typed);
   });
 
   readonly sheetMeasures = computed<readonly SheetMeasure[]>(() =>
@@ -295,7 +295,7 @@ export class Measuring {
     return true;
   }
 
-  setTo(changes: SlipFix['changes']): void {
+  setTo(changes: BlunderFix['changes']): void {
     for (const { id, value_mm } of changes) {
       const field = this.#fields().find(({ row, key }) => (row?.id ?? key) === id);
       if (field === undefined) continue;

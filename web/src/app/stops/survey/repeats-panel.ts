@@ -56,7 +56,7 @@ import { surveyWords } from '../../words/survey';
           max="100"
           step="0.5"
           [value]="device.alike_mm()"
-          (change)="callAlike($any($event.target))"
+          (change)="setSameAsTolerance($any($event.target))"
         />
         mm</label
       >
@@ -125,9 +125,9 @@ export class RepeatsPanel {
     return all.length > 5 ? surveyWords.andMore(all.slice(0, 4).join(', '), all.length - 4) : all.join(', ');
   }
 
-  protected callAlike(from: { readonly value: string }): void {
+  protected setSameAsTolerance(from: { readonly value: string }): void {
     const value = Number(from.value);
-    if (value > 0 && value <= 100) this.device.callAlike(value);
+    if (value > 0 && value <= 100) this.device.setSameAsTolerance(value);
   }
 
   protected link(ids: readonly [string, ...string[]]): void {

@@ -129,5 +129,7 @@ function hidden({ reliability }: Extract<Agreement, { kind: 'agree' }>, units: D
   const unchecked = reliability.filter(({ mayHide_mm }) => mayHide_mm === null).length;
   if (unchecked > 0) return surveyWords.uncheckedMeasures(unchecked, unchecked === 1 ? 'is' : 'are');
   const most = Math.max(0, ...reliability.map(({ mayHide_mm }) => mayHide_mm ?? 0));
-  return most === 0 ? '' : surveyWords.slipMightHide(formatLengthWithUnit(nmFromMm(Math.ceil(most)), units));
+  return most === 0
+    ? ''
+    : surveyWords.blunderMightHide(formatLengthWithUnit(nmFromMm(Math.ceil(most)), units));
 }

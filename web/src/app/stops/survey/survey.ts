@@ -19,7 +19,7 @@ import {
   SIZE_WORDS,
   sizeWord,
   type SizeKey,
-  type SlipFix,
+  type BlunderFix,
   TO_FRAME,
   type Suspect,
 } from '@yellow-pane/core/measure';
@@ -294,7 +294,7 @@ export class Survey {
     return this.measuring.slips().some((fix) => fix.slip === TO_FRAME && fix.id === id);
   }
 
-  protected slipWord({ slip, changes }: SlipFix): string {
+  protected blunderWord({ slip, changes }: BlunderFix): string {
     return `${capital(slip)}: ${changes.map(({ id, value_mm }) => `${this.measuring.wordOf(id)} ${this.length(Math.round(value_mm * 10) / 10)}`).join(' and ')}`;
   }
 

@@ -6,13 +6,13 @@ import type { SurfaceInput } from './shapes/shape';
 import type { SurfaceCheck } from './surface-check';
 
 /** One correction that would make all readings agree, and the slip it would explain. */
-export interface SlipFix {
+export interface BlunderFix {
   readonly id: string;
   readonly slip: string;
   readonly changes: readonly { readonly id: string; readonly value_mm: number }[];
 }
 
-interface SlipLength {
+interface BlunderLength {
   readonly slip: string;
   readonly by_mm: readonly number[];
   readonly source: Source;
@@ -21,7 +21,7 @@ interface SlipLength {
 const OUR_GUESS: Source = { kind: 'our guess', text: 'our guess; instruments differ' };
 
 /** Lengths by which a reading is off when a known slip was made. */
-export const SLIP_LENGTHS: readonly SlipLength[] = [
+export const SLIP_LENGTHS: readonly BlunderLength[] = [
   { slip: '10 cm misread', by_mm: [100, -100], source: COMMON_PRACTICE },
   { slip: '1 in misread', by_mm: [25.4, -25.4], source: COMMON_PRACTICE },
   { slip: '1 cm misread', by_mm: [10, -10], source: COMMON_PRACTICE },
@@ -51,11 +51,11 @@ const FAR_OFF_SHARE = 0.2;
  * and only where it is known which reading is wrong.
  * @param typed what the person typed and in which unit, by reading id: for swapped digits
  */
-export function slipFixes(
+export function blunderFixes(
   input: SurfaceInput,
   check: SurfaceCheck,
   typed: ReadonlyMap<string, { readonly text: string; readonly unit: LengthUnit }>,
-): readonly SlipFix[] {
+): readonly BlunderFix[] {
   const suspects =
     check.state === 'impossible'
       ? check.suspects
@@ -96,7 +96,7 @@ const isFrameWide = ({ tooLong_mm }: Suspect): boolean =>
 
 /** Corrections tried so far with which everything agrees. */
 class Fixes {
-  readonly found: SlipFix[] = [];
+  readonly found: BlunderFix[] = [];
 
   constructor(
     private readonly input: SurfaceInput,
@@ -112,7 +112,7 @@ class Fixes {
       this.offer(slip, [{ id: reading.id, value_mm }]);
   }
 
-  offer(slip: string, changes: SlipFix['changes']): void {
+  offer(slip: string, changes: BlunderFix['changes']): void {
     const first = changes[0];
     if (first === undefined || this.found.length >= MOST_FIXES) return;
     const isThere = this.found.some(
@@ -133,7 +133,7 @@ class Fixes {
     );
   }
 
-  #agrees(changes: SlipFix['changes']): boolean {
+  #agrees(changes: BlunderFix['changes']): boolean {
     const readings = this.input.readings.map((reading) => ({
       ...reading,
       value_mm: changes.find(({ id }) => id === reading.id)?.value_mm ?? reading.value_mm,
@@ -149,8 +149,8 @@ class Fixes {
  * Fixes of one reading may stand beside each other, the likeliest first; where different readings could be
  * put right, none of them is surely meant.
  */
-function surelyMeant(found: readonly SlipFix[]): readonly SlipFix[] {
-  const changed = (fix: SlipFix): string =>
+function surelyMeant(found: readonly BlunderFix[]): readonly BlunderFix[] {
+  const changed = (fix: BlunderFix): string =>
     fix.changes
       .map(({ id }) => id)
       .sort()

@@ -1,6 +1,6 @@
 import type { Source } from '../quantity';
 
-export interface Hardness {
+export interface Difficulty {
   readonly word:
     | 'flat enough'
     | 'a few folds'
@@ -33,7 +33,7 @@ export const HARDNESS_LIMITS: {
 };
 
 /** A plain word for how hard a curved pane will be, from the film too long at its edges, mm. */
-export function hardnessOf({
+export function difficultyOf({
   top_mm,
   bottom_mm,
   width_mm,
@@ -41,7 +41,7 @@ export function hardnessOf({
   readonly top_mm: number;
   readonly bottom_mm: number;
   readonly width_mm: number;
-}): Hardness {
+}): Difficulty {
   const { flat_mm, easy_share, most_share, lopsided } = HARDNESS_LIMITS;
   const worst = Math.max(top_mm, bottom_mm);
   const where =

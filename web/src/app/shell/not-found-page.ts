@@ -14,6 +14,6 @@ import { shellWords } from '../words/shell';
     </main>
   `,
 })
-export class NothingHere {
+export class NotFoundPage {
   protected readonly words = shellWords;
 }

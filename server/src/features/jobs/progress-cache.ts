@@ -52,7 +52,7 @@ const AT_ONCE = 40;
  * How far every job is, as core says it. An answer is kept beside the number of the job's last change and the
  * figure it went by; any change throws it away, and only surfaces whose rows changed are asked about again.
  */
-export class ProgressBook {
+export class ProgressCache {
   readonly #kept = new Map<string, Kept>();
   #reading: Promise<unknown> = Promise.resolve();
 

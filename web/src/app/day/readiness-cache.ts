@@ -7,7 +7,7 @@ import { Weather } from './weather';
 
 /** Asks when surfaces are fit, from what the job, the forecast and the thermometer say now. */
 @Injectable({ providedIn: 'root' })
-export class ReadinessBook {
+export class ReadinessCache {
   readonly #view = inject(JobReading).view;
   readonly #pool = inject(DayPool);
   readonly weather = inject(Weather);
