@@ -1,34 +1,10 @@
 import { execFileSync } from 'node:child_process';
 import { build } from 'esbuild';
+import { SERVER_BUILD } from './server-build.mjs';
 
-/**
- * Builds the server and its search threads into a file each (own packages inlined, npm ones left outside) and
- * the pages with Angular.
- */
+/** Builds the server with esbuild and the pages with Angular. */
 const started = Date.now();
-await build({
-  entryPoints: {
-    main: 'server/src/main.ts',
-    'search-thread': 'server/src/features/reckon/search/search-thread.ts',
-  },
-  outdir: 'server/dist',
-  bundle: true,
-  platform: 'node',
-  format: 'esm',
-  target: 'node20',
-  sourcemap: true,
-  logLevel: 'warning',
-  plugins: [
-    {
-      name: 'npm-outside',
-      setup({ onResolve }) {
-        onResolve({ filter: /^[^./]/ }, ({ path }) =>
-          path.startsWith('@yellow-pane/') ? undefined : { path, external: true },
-        );
-      },
-    },
-  ],
-});
+await build(SERVER_BUILD);
 if (!process.argv.includes('--server'))
   execFileSync(process.execPath, ['../node_modules/@angular/cli/bin/ng.js', 'build'], {
     cwd: 'web',

@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { buildIfNeeded, installIfNeeded, refuseOldNode } from './prepare.mjs';
+import { buildIfNeeded, forgetBuild, installIfNeeded, refuseOldNode } from './prepare.mjs';
 
 /**
  * `npm run backup` writes everything into one file, `npm run restore -- FILE` brings it back. `npm run demo`,
@@ -7,29 +7,22 @@ import { buildIfNeeded, installIfNeeded, refuseOldNode } from './prepare.mjs';
  */
 const [verb = 'start', ...options] = process.argv.slice(2);
 
-const FLAGS = { demo: ['--demo'], dev: ['--demo'], backup: ['--backup'], restore: ['--restore'] };
+const FLAGS = { demo: ['--demo'], backup: ['--backup'], restore: ['--restore'] };
 
 refuseOldNode();
 installIfNeeded();
-buildIfNeeded();
+if (verb === 'dev') {
+  // Its pages are a development build: whoever starts next builds again.
+  forgetBuild();
+  const { develop } = await import('./dev.mjs');
+  await develop(options);
+} else {
+  buildIfNeeded();
+  run([...(FLAGS[verb] ?? []), ...options]);
+}
 
-const children = [
-  spawn(process.execPath, ['server/dist/main.js', ...(FLAGS[verb] ?? []), ...options], { stdio: 'inherit' }),
-];
-if (verb === 'dev')
-  children.push(
-    spawn(
-      process.execPath,
-      ['../node_modules/@angular/cli/bin/ng.js', 'build', '--watch', '--configuration', 'development'],
-      { cwd: 'web', stdio: 'inherit' },
-    ),
-  );
-
-for (const signal of ['SIGINT', 'SIGTERM'])
-  process.on(signal, () => {
-    for (const child of children) child.kill(signal);
-  });
-children[0].on('exit', (code) => {
-  for (const child of children.slice(1)) child.kill();
-  process.exit(code ?? 0);
-});
+function run(args) {
+  const server = spawn(process.execPath, ['server/dist/main.js', ...args], { stdio: 'inherit' });
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
+  server.on('exit', (code) => process.exit(code ?? 0));
+}

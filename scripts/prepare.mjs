@@ -17,6 +17,7 @@ const SOURCES = [
   'web/angular.json',
   'web/.postcssrc.json',
   'scripts/build.mjs',
+  'scripts/server-build.mjs',
 ];
 
 export function refuseOldNode() {
@@ -53,6 +54,11 @@ export function buildIfNeeded() {
     stdio: ['ignore', 'ignore', 'inherit'],
   });
   writeStamp('built', newest);
+}
+
+/** What is built is not to be started any more. */
+export function forgetBuild() {
+  writeStamp('built', '');
 }
 
 /**

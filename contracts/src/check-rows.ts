@@ -59,7 +59,7 @@ const gap = z
     error: 'least ≤ most ≤ mostThick',
   });
 
-export const setOfRules = z.strictObject({
+const setOfRules = z.strictObject({
   distance_m: z.number().min(0.1).max(20),
   angles_deg: z.tuple([angle, angle]).refine(([from, to]) => from <= to, { error: 'from ≤ to' }),
   light: text(200),

@@ -192,8 +192,3 @@ export class DayClock {
 export function daySettingsOr(kept: DaySettings | undefined, zone: string, now_ms: number): DaySettings {
   return kept ?? { ...NEW_DAY, zone, firstDay: DateTime.fromMillis(now_ms, { zone }).toISODate() ?? '' };
 }
-
-/** The date of a place, so many days from now. */
-export function dateIn(zone: string, daysOn: number): string {
-  return DateTime.now().setZone(zone).plus({ days: daysOn }).toISODate() ?? '';
-}

@@ -129,7 +129,7 @@ const strokePath = z
   .max(400);
 const strokesAt = z.array(z.strictObject({ key: strokeKey, path: strokePath })).max(MOST_STROKES);
 
-export const strokeChanges = z.strictObject({
+const strokeChanges = z.strictObject({
   blade_nm: positiveNanometres.nullable(),
   overlap_nm: nanometres.nullable(),
   first: z.enum(['left', 'right']),

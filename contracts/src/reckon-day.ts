@@ -1,5 +1,4 @@
 import { FILM_CONSTRUCTIONS } from '@yellow-pane/core/job';
-import type { PlanProblem } from '@yellow-pane/core/scheduling';
 import * as z from 'zod';
 import { zoneSchema } from './day-rows';
 import { share, word } from './primitives';
@@ -142,4 +141,3 @@ export const scheduleRequestSchema = z.strictObject({
   horizon: minute,
   ...searchLimits,
 });
-export type ScheduleRequest = z.infer<typeof scheduleRequestSchema> & PlanProblem;

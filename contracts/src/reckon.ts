@@ -128,7 +128,7 @@ const stripSchema = layoutRequestSchema.extend({
 /** As many as a body of 16 MB holds, whatever their names. */
 export const MOST_PIECES = 50_000;
 const orderMoney = z.number().min(0).max(1e6);
-export const ratesSchema = z.strictObject({
+const ratesSchema = z.strictObject({
   perCrossCut: orderMoney.default(0),
   perSlit: orderMoney.default(0),
   perPiece: orderMoney.default(0),

@@ -14,7 +14,7 @@ export const WEATHER_SCENARIOS = [
 ] as const;
 export type WeatherScenario = (typeof WEATHER_SCENARIOS)[number];
 
-export const weatherHourSchema = z.strictObject({
+const weatherHourSchema = z.strictObject({
   instant_ms: z.number(),
   air_C: z.number(),
   humidity: z.number(),

@@ -37,12 +37,9 @@ def weights():
         inside = (fine >= a) & (fine <= b)
         sun.append([a, b, float(np.trapezoid(fv[inside], fine[inside]))])
     total = sum(s[2] for s in sun)
-    text = "import type { Source } from '../quantity';\n\n"
-    text += "export const LIGHT_WEIGHTS_SOURCE: Source = { kind: 'published', text: 'CIE standard illuminant D65 times the 1931 standard observer, as tabulated in colour-science 0.4.7' };\n"
-    text += "export const SUN_WEIGHTS_SOURCE: Source = { kind: 'published', text: 'ASTM G173-03 global, as tabulated in pvlib 0.16.1' };\n\n"
-    text += heading("Share of daylight as the eye weighs it, by wavelength: nm, share.", "CIE D65 and 1931 observer")
+    text = heading("Share of daylight as the eye weighs it, by wavelength: nm, share.", "CIE D65 times the 1931 standard observer, as tabulated in colour-science 0.4.7")
     text += "export const LIGHT_WEIGHTS: readonly (readonly [nm: number, share: number])[] = " + json.dumps([[w, round(float(v / light.sum()), 6)] for w, v in zip(nm, light)]) + ";\n\n"
-    text += heading("Share of the sun's energy 300 to 2500 nm, by bin: from nm, to nm, share.", "ASTM G173-03 global")
+    text += heading("Share of the sun's energy 300 to 2500 nm, by bin: from nm, to nm, share.", "ASTM G173-03 global, as tabulated in pvlib 0.16.1")
     text += "export const SUN_WEIGHTS: readonly (readonly [from_nm: number, to_nm: number, share: number])[] = " + json.dumps([[a, b, round(v / total, 6)] for a, b, v in sun]) + ";\n"
     open(f"{CORE}/glazing/spectral-weights.ts", "w").write(text)
     share = lambda lo, hi: sum(v for a, b, v in sun if a >= lo and b <= hi) / total

@@ -2,7 +2,7 @@ import { NEW_PLACE, NEW_SURFACE } from '@yellow-pane/core/job';
 import type { Op } from '../change';
 import type { BroughtSurface } from './brought-in';
 
-export interface BroughtWhere {
+interface BroughtWhere {
   /** Places of the job by name; others are made. */
   readonly placeIds: ReadonlyMap<string, string>;
   /** For surfaces that name no place. */

@@ -40,7 +40,7 @@ export interface DrawingPart {
   readonly scale: number | undefined;
 }
 
-export interface DrawingParts {
+interface DrawingParts {
   readonly parts: readonly DrawingPart[];
   /** What was left out, and why. */
   readonly notes: readonly string[];

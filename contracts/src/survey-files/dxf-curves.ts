@@ -17,7 +17,7 @@ export interface PlacedOutline {
 }
 
 /** What tells how far a side lies off the arc it stands for, mm. */
-export type TellError = (off_mm: number) => void;
+type TellError = (off_mm: number) => void;
 
 interface Vertex extends Point {
   readonly bulge?: number;

@@ -51,7 +51,7 @@ const REFUSED_KINDS: Readonly<Record<string, string>> = {
   VIEWPORT: '',
 };
 
-export interface DxfOptions {
+interface DxfOptions {
   /** When the file does not say, or says wrong. */
   readonly unit?: DrawingUnit | undefined;
   /** Drawing units times this are true size. */

@@ -30,7 +30,7 @@ import {
   meaningOf,
 } from './table-columns';
 
-export interface TableOptions {
+interface TableOptions {
   readonly entryUnit: LengthUnit;
   /** Answer to 'decimal comma'; undefined = not asked yet. */
   readonly decimalComma?: boolean | undefined;

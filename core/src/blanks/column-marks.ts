@@ -2,7 +2,7 @@ import type { SectorMarks } from '../job';
 import { spanAt } from './nest';
 import type { Point } from './on-the-table';
 
-export interface ColumnSheet {
+interface ColumnSheet {
   readonly across_mm: number;
   readonly along_mm: number;
   /** Corners as it lies, from its own corner, when it is no rectangle. */
@@ -14,7 +14,7 @@ export interface ColumnSheet {
 }
 
 /** What is cut into a column's sheet besides its outline, in its own corner's coordinates. */
-export interface ColumnMarks {
+interface ColumnMarks {
   /**
    * Open lines of four points, from the edge inwards, along the bottom of the notch and out again: one in the
    * middle of each short edge.

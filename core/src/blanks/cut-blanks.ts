@@ -67,7 +67,7 @@ export interface CutBlanks {
   readonly inputsHash: string;
 }
 
-export const lapOf = (kind: SeamKind): number =>
+const lapOf = (kind: SeamKind): number =>
   kind === 'butt' ? 0 : kind === 'double cut' ? RULES.doubleCut.value : RULES.columnLap.value;
 
 /**

@@ -5,7 +5,7 @@ import { RULES } from '../rules';
 export type SeamKind = 'lap over promoter' | 'double cut' | 'butt';
 export type SeamPlacing = 'equal drops' | 'full width and strip';
 
-export interface DropsInput {
+interface DropsInput {
   /** To cover, allowances on both sides included. */
   readonly whole_mm: number;
   readonly roll_mm: number;
@@ -20,7 +20,7 @@ export interface DropsInput {
 }
 
 /** Strips side by side, in hanging order. `seams` are the middles of the laps, from the left end. */
-export interface Drops {
+interface Drops {
   readonly widths: readonly number[];
   readonly starts: readonly number[];
   readonly seams: readonly number[];

@@ -51,10 +51,10 @@ export function quarterTurnedBack(outline: readonly Point[], width: number): rea
 }
 
 /** Where the top of a blank points on the roll: towards its free end, or towards one of its long edges. */
-export type TopPoints = 'to the roll end' | 'to the core' | 'to the left edge' | 'to the right edge';
+type TopPoints = 'to the roll end' | 'to the core' | 'to the left edge' | 'to the right edge';
 export type BlankEdge = 'top' | 'right' | 'bottom' | 'left';
 
-export interface OnRoll {
+interface OnRoll {
   readonly x_mm: number;
   readonly across_mm: number;
   readonly turned: boolean;
@@ -66,7 +66,7 @@ export interface OnRoll {
   readonly outline?: readonly Point[] | null | undefined;
 }
 
-export interface RollEdges {
+interface RollEdges {
   readonly width_mm: number;
   readonly leftEdge: boolean;
   readonly rightEdge: boolean;

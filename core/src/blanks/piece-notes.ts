@@ -3,7 +3,7 @@ import type { PieceNote } from './blank-note';
 import { sectorOnTheTable } from './column-marks';
 import type { BlankEdge } from './on-the-table';
 
-export interface NotedPiece {
+interface NotedPiece {
   readonly phase_mm: number;
   readonly along_mm: number;
   readonly factoryEdges: readonly BlankEdge[];

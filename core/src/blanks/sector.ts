@@ -1,7 +1,7 @@
 import { type Formula, GEOMETRY, type Reasoned, applyFormula, upToTenth } from '../quantity';
 import type { SectorMarks } from '../job';
 
-export interface SectorInput {
+interface SectorInput {
   /** Girths and upright height of a round column. */
   readonly foot_mm: number;
   readonly top_mm: number;

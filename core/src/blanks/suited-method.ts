@@ -27,7 +27,7 @@ const FAMILIES: Partial<Record<CutMethod, readonly FilmFamily[]>> = {
   'textured wall': ['textured wall'],
 };
 
-export interface MethodCase {
+interface MethodCase {
   readonly kind: SurfaceKind;
   readonly shape: SurfaceShape;
   readonly family: FilmFamily;

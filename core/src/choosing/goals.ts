@@ -1,6 +1,5 @@
 import type { Film, FilmBrief, FilmLook } from '../job';
 import type { PrivacyClass } from '../privacy';
-import type { Source } from '../quantity';
 import type { Performance } from './performance';
 
 export type GoalKey =
@@ -28,10 +27,6 @@ export const GOALS: readonly { readonly key: GoalKey; readonly word: string; rea
   { key: 'keepWarmth', word: 'Keep warmth in winter', says: 'heat lost through the glass, taken off' },
   { key: 'slowBreakIn', word: 'Slow a break-in', says: 'security film, by its thickness' },
 ];
-export const SCORE_SOURCE: Source = {
-  kind: 'our guess',
-  text: 'each wish met from 0 to 1, weighted by the slider; own judgement: it orders films, it measures nothing',
-};
 
 const HIDDEN: Readonly<Record<PrivacyClass, number>> = {
   open: 0,

@@ -43,7 +43,7 @@ export interface FilmAnswer {
 }
 
 /** What is reckoned once for a surface and shared by all films. */
-export interface SurfaceGround {
+interface SurfaceGround {
   readonly question: FilmQuestion;
   readonly book: GlassCache;
   readonly bare: FilmedGlass | undefined;

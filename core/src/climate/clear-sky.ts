@@ -15,7 +15,7 @@ const SOLAR_CONSTANT_WM2 = 1367;
 const GROUND_REFLECTS = 0.2;
 const KASTEN_YOUNG = { a: 0.50572, b: 6.07995, c: 1.6364 };
 
-export interface SunOnSurface {
+interface SunOnSurface {
   readonly beam_Wm2: number;
   readonly diffuse_Wm2: number;
   readonly cosIncidence: number;

@@ -14,7 +14,7 @@ export interface TimeSpan {
  * Which sun counts: the centre of its disc where geometry has it (for checks), or its whole disc where it is
  * seen, lifted by the air (for plans).
  */
-export type SunDisc = 'centre' | 'seen';
+type SunDisc = 'centre' | 'seen';
 
 const MINUTE_MS = 60_000;
 /** Less than this share of the pane lit counts as none. */

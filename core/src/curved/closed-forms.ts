@@ -16,7 +16,7 @@ export const capOfSphere = (radius: number, along: number): number =>
   2 * Math.PI * radius * radius * strainOnSphere(radius, along);
 
 /** A ring surface held on its largest, or smallest, circle. */
-export interface OnRing {
+interface OnRing {
   /** Along the fibre, and the shrink asked there; below nothing: stretch. */
   readonly along: number;
   readonly strain: number;

@@ -18,7 +18,7 @@ export interface Difficulty {
  * Where the words change, of the surplus and of its share of the edge. Shown to the person and open to change
  * by what film and hand can do.
  */
-export const HARDNESS_LIMITS: {
+const HARDNESS_LIMITS: {
   readonly flat_mm: number;
   readonly easy_share: number;
   readonly most_share: number;

@@ -1,7 +1,7 @@
 import { CoreError } from '../quantity';
 
 /** Complete elliptic integral of the second kind by the arithmetic–geometric mean. @source DLMF 19.8.6 */
-export function ellipticE(m: number): number {
+function ellipticE(m: number): number {
   let [a, b, sum, power] = [1, Math.sqrt(1 - m), m, 1];
   for (let round = 0; round < 40; round += 1) {
     const [mean, half] = [(a + b) / 2, (a - b) / 2];

@@ -37,7 +37,7 @@ export function strainOnCorner(radius: number, edge: number, film: number): numb
 }
 
 /** Film of a tapered column laid flat. */
-export interface FlatCone {
+interface FlatCone {
   readonly outer: number;
   readonly inner: number;
   readonly angle_rad: number;

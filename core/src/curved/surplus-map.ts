@@ -18,7 +18,7 @@ export interface EdgeSurplus {
 }
 
 /** Where an edge of the glass begins and ends, mm to the right of the middle. */
-export interface EdgeEnds {
+interface EdgeEnds {
   readonly left_mm: number;
   readonly right_mm: number;
 }

@@ -13,7 +13,7 @@ export type ReadyUnknown =
   | 'the forecast';
 
 /** What a surface's rows say about when it is fit, with everything that had to be assumed. */
-export interface CaseOfRows {
+interface CaseOfRows {
   readonly own: ReadinessCase;
   readonly assumed: readonly string[];
   /** What to find out before anybody can say that it is fit. */

@@ -40,7 +40,7 @@ export interface DayInput {
  * Steps of one surface that are done in one stretch: same people, no wait in between. Planned as one; its key
  * is that of its first step, done or not.
  */
-export interface PlannedWork {
+interface PlannedWork {
   readonly id: string;
   readonly applicationId: string;
   readonly tag: string;

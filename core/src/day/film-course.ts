@@ -26,7 +26,7 @@ import {
 } from '../waiting';
 import { isLaidWet, templateFor } from '../ways';
 
-export interface ReturnCase {
+interface ReturnCase {
   readonly method: CutMethod;
   readonly film: DryingFilm;
   /** Glass and air from the laying on. */

@@ -2,7 +2,7 @@ import { type Caution, type WorkStep, isLaidWet } from '../ways';
 import type { DaySurface } from './day-problem';
 import { RULES } from '../rules';
 
-export interface KitItem {
+interface KitItem {
   readonly key: string;
   readonly word: string;
   /** What is used up has a number; a tool is there or not. */
@@ -11,7 +11,7 @@ export interface KitItem {
   readonly because: string;
 }
 
-export interface KitList {
+interface KitList {
   readonly tools: readonly KitItem[];
   readonly usedUp: readonly KitItem[];
 }
@@ -24,7 +24,7 @@ export const SUPPLIES = {
   cloths: { word: 'cloths', unit: 'cloths' },
   tape: { word: 'tape', unit: 'm' },
 } as const satisfies Readonly<Record<string, { readonly word: string; readonly unit: string }>>;
-export type SupplyKey = keyof typeof SUPPLIES;
+type SupplyKey = keyof typeof SUPPLIES;
 
 const USED_UP = /blade|tape$|paper|wipe|cloth/;
 

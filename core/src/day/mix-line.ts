@@ -6,7 +6,7 @@ import type { IntoBottle, MixFinding, MixRecipe, MixRemark } from './mix-said';
 export type Liquid =
   'slip' | 'slip for shrinking' | 'cleaner' | 'alcohol wipe' | 'primer' | 'wall wash' | 'adhesion promoter';
 
-export interface MixPart {
+interface MixPart {
   readonly word: string;
   readonly litres: number;
 }

@@ -15,7 +15,7 @@ export interface CaseInTheEnd {
 }
 
 /** What was claimed about so often, and how often it came. */
-export interface CalibrationBin {
+interface CalibrationBin {
   readonly from: number;
   readonly to: number;
   readonly cases: number;

@@ -1,10 +1,10 @@
 import { ANOTHER_CAUSE, BELIEF, type DiagnosisAsked, likelihoods, posteriorOf, priorOf } from './posterior';
 
 /** How much an answer speaks for one cause against another. */
-export const STRENGTHS = ['says little', 'speaks somewhat', 'speaks clearly', 'speaks strongly'] as const;
+const STRENGTHS = ['says little', 'speaks somewhat', 'speaks clearly', 'speaks strongly'] as const;
 export type Strength = (typeof STRENGTHS)[number];
 
-export interface SpeaksFor {
+interface SpeaksFor {
   readonly evidence: string;
   readonly answer: string;
   /** Above zero for the first cause, below for the second. */

@@ -1,5 +1,5 @@
 /** Something that makes a look. */
-export interface CauseRow {
+interface CauseRow {
   readonly id: string;
   /** Chance that it makes this defect where it is. */
   readonly chance: number;

@@ -2,7 +2,7 @@ import type { EvidenceRow, LookTable, RemedyRow } from './look-table';
 import { BELIEF, type DiagnosisAsked, likelihoods, posteriorOf } from './posterior';
 
 /** What asking would bring. */
-export interface QuestionWorth {
+interface QuestionWorth {
   readonly id: string;
   /** Doubt that would go, bits. */
   readonly gain_bit: number;
@@ -48,7 +48,7 @@ function branches(
  * What a remedy costs on average: its own minutes, and the redo where it does not help. Under another cause
  * it helps as under all of them on average.
  */
-export function remedyCost(remedy: RemedyRow, shares: readonly number[], redo_min: number): CostlyRemedy {
+function remedyCost(remedy: RemedyRow, shares: readonly number[], redo_min: number): CostlyRemedy {
   const cures = [...remedy.cures, sum(remedy.cures) / remedy.cures.length];
   const chance = sum(shares.map((share, cause) => share * (cures[cause] ?? 0)));
   return { id: remedy.id, chance, cost_min: remedy.cost_min + (1 - chance) * redo_min };
@@ -118,7 +118,7 @@ export const toAsk = ({ table, seen }: DiagnosisAsked): readonly EvidenceRow[] =
   table.evidence.filter(({ id, source }) => seen[id] === undefined && !NOT_ASKED.includes(source));
 
 /** No more than so many are asked. */
-export const MOST_QUESTIONS = 5;
+const MOST_QUESTIONS = 5;
 
 /** The question most worth its minutes; undefined: none is worth asking, or enough were asked. */
 export function nextQuestion(

@@ -1,5 +1,5 @@
 /** Causes that can each make a defect by themselves, and a leak of those nobody thought of. */
-export interface NoisyOr {
+interface NoisyOr {
   readonly chances: readonly number[];
   readonly leak: number;
 }
@@ -8,7 +8,7 @@ const noneFires = ({ chances, leak }: NoisyOr): number =>
   (1 - leak) * chances.reduce((left, chance) => left * (1 - chance), 1);
 
 /** Chance of the defect. @source noisy-or (closed form) */
-export const defectChance = (causes: NoisyOr): number => 1 - noneFires(causes);
+const defectChance = (causes: NoisyOr): number => 1 - noneFires(causes);
 
 /** Chance that one cause fired, given the defect. */
 export const firedGiven = (causes: NoisyOr, index: number): number =>

@@ -1,7 +1,7 @@
 import { type LayerOptics, bareGlassOf } from './optics';
 
 /** How transmittance and reflectance at an angle follow from those at normal incidence. */
-export interface AtAngle {
+interface AtAngle {
   readonly transmitted: number;
   /** Added to a reflectance R0: R = R0 + rise·(1 − R0). */
   readonly rise: number;
@@ -27,7 +27,7 @@ const BRONZE = {
  * @param cosine 0..1 of the angle of incidence
  * @source Finlayson, Arasteh et al., as in the public reference of a building simulation engine (from memory)
  */
-export function coatedAtAngle(solarTransmitted: number, cosine: number): AtAngle {
+function coatedAtAngle(solarTransmitted: number, cosine: number): AtAngle {
   const { t, r } = solarTransmitted > CLEAR_ABOVE ? CLEAR : BRONZE;
   const power = ([a, b, c, d, e]: readonly [number, number, number, number, number]): number =>
     a + cosine * (b + cosine * (c + cosine * (d + cosine * e)));

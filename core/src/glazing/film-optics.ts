@@ -1,6 +1,6 @@
 import { CoreError } from '../quantity';
 import type { Film } from '../job';
-import { type Band, type ByBand, byBand, nearInfraredOf, solarBounds, solarOf } from './bands';
+import { type Band, type ByBand, byBand, nearInfraredOf, solarBounds } from './bands';
 import { type GlassTint, bareGlass } from './glass-table';
 import { type FilmElement, type LayerOptics, filmElementOf } from './optics';
 
@@ -156,21 +156,6 @@ export function elementOfFilm(film: FilmOptics, band: Band): FilmElement {
 }
 
 const ELEMENTS = new WeakMap<FilmOptics, ByBand<FilmElement>>();
-
-/** The solar figures of a measured film. */
-export function solarOfFilm({ measured }: FilmOptics): LayerOptics {
-  const of = (key: keyof LayerOptics): number =>
-    solarOf({
-      uv: measured.uv[key],
-      visible: measured.visible[key],
-      nearInfrared: measured.nearInfrared[key],
-    });
-  return {
-    transmitted: of('transmitted'),
-    reflectedFront: of('reflectedFront'),
-    reflectedBack: of('reflectedBack'),
-  };
-}
 
 /** Reads '3 mm clear', 'clear float, 6 mm' and the like. */
 export function referenceOf(

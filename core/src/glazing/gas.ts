@@ -1,8 +1,8 @@
-export type GasName = 'air' | 'argon' | 'krypton';
+type GasName = 'air' | 'argon' | 'krypton';
 /** Shares of volume; together 1. */
 export type GasMix = { readonly [Name in GasName]?: number | undefined };
 
-export interface GasState {
+interface GasState {
   readonly conductivity_WmK: number;
   readonly viscosity_Pas: number;
   readonly heat_JkgK: number;
@@ -107,7 +107,7 @@ export interface GasCurves {
 }
 type Curve = readonly [number, number, number];
 
-export const CURVE_MIDDLE_K = 290;
+const CURVE_MIDDLE_K = 290;
 const STEP_K = 40;
 const CURVES = new WeakMap<GasMix, GasCurves>();
 

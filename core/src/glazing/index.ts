@@ -8,7 +8,6 @@ export * from './film-optics';
 export * from './angle';
 export * from './make-up';
 export * from './ratings';
-export * from './en-ratings';
 export * from './spectrum';
 export * from './reckon-glazing';
 export * from './film-of-sheet';

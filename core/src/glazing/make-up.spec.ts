@@ -1,14 +1,13 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { ANGLES, BAND_SHARES, STACKS } from './fixtures/reference';
+import { enSolarGain, enUValue } from './oracles/en-673';
 import { SUN_WEIGHTS } from './spectral-weights';
 import {
   SOLAR_SHARES,
   bareAtAngle,
   bandsOfSpectrum,
   byBand,
-  enSolarGain,
-  enUValue,
   filmOpticsOf,
   heatBalance,
   heatGapsOf,

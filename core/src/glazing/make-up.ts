@@ -62,7 +62,7 @@ export interface MakeUpOptics {
   readonly emissivities: readonly (readonly [front: number, back: number])[];
 }
 
-export const MOST_PANES = 4;
+const MOST_PANES = 4;
 const MOST_THICKNESS_MM = 60;
 const GAP_MM = [3, 60] as const;
 /** Share of ultraviolet an interlayer lets through. @source polyvinyl butyral (from memory) */
@@ -72,7 +72,7 @@ const INTERLAYER_UV = 0.005;
  * @throws CoreError GLAZING_PANES, GLAZING_THICKNESS, GLAZING_GAP, GLAZING_FACE or GLAZING_SHARES: names the
  * field
  */
-export function checkMakeUp({ panes, gaps, films }: MakeUp): void {
+function checkMakeUp({ panes, gaps, films }: MakeUp): void {
   if (panes.length < 1 || panes.length > MOST_PANES)
     throw new CoreError('GLAZING_PANES', {
       path: 'panes',

@@ -2,7 +2,7 @@ import { type GasCurves, gasCurves } from './gas';
 import { type HeatGap, type HeatPane, gapConductance, indoorConvection, radiative } from './heat-balance';
 
 /** What a pane meets over one step. */
-export interface PaneMoment {
+interface PaneMoment {
   readonly outdoor_C: number;
   readonly indoor_C: number;
   /** Convection outdoors. */

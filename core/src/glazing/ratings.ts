@@ -8,14 +8,14 @@ const NFRC: Source = {
 };
 const DEFINITION: Source = { kind: 'published', text: 'definition (ISO 15099, NFRC 200)' };
 
-export const WINTER_RATING: HeatConditions = {
+const WINTER_RATING: HeatConditions = {
   outdoor_C: -18,
   indoor_C: 21,
   outdoor_Wm2K: 26,
   sun_Wm2: 0,
   height_m: 1,
 };
-export const SUMMER_RATING: HeatConditions = {
+const SUMMER_RATING: HeatConditions = {
   outdoor_C: 32,
   indoor_C: 24,
   outdoor_Wm2K: 15,
@@ -27,7 +27,7 @@ export const SUMMER_RATING: HeatConditions = {
  * sun has less light and more infrared than the global sun the bands are weighed by.
  * @source error class of the method, and the shares of ASTM G173 (docs/validation.md)
  */
-export const THREE_BAND_ERROR = { plain: 0.02, selective: 0.03 } as const;
+const THREE_BAND_ERROR = { plain: 0.02, selective: 0.03 } as const;
 const SELECTIVE_FROM = 0.25;
 
 function bandError({ byBand }: MakeUpOptics): { readonly plusMinus: number; readonly says: string } {

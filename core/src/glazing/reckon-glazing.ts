@@ -3,12 +3,12 @@ import { type HeatBalance, type HeatConditions, heatBalance } from './heat-balan
 import { type MakeUp, type MakeUpOptics, heatGapsOf, heatPanesOf, opticsOfMakeUp } from './make-up';
 import { ratingsOf } from './ratings';
 
-export interface GlazingRequest extends MakeUp {
+interface GlazingRequest extends MakeUp {
   /** Own conditions besides the ratings'; the sun at an angle. */
   readonly conditions?: (HeatConditions & { readonly incidence_deg?: number | undefined }) | undefined;
 }
 
-export interface GlazingAnswer {
+interface GlazingAnswer {
   readonly optics: MakeUpOptics;
   readonly uValue: Reasoned<number>;
   readonly solarHeatGain: Reasoned<number>;

@@ -1,18 +1,7 @@
-import type { Source } from '../quantity';
-
-export const LIGHT_WEIGHTS_SOURCE: Source = {
-  kind: 'published',
-  text: 'CIE standard illuminant D65 times the 1931 standard observer, as tabulated in colour-science 0.4.7',
-};
-export const SUN_WEIGHTS_SOURCE: Source = {
-  kind: 'published',
-  text: 'ASTM G173-03 global, as tabulated in pvlib 0.16.1',
-};
-
 /**
  * Share of daylight as the eye weighs it, by wavelength: nm, share. Made by scripts/reference/glazing.py; not
  * to be edited.
- * @source CIE D65 and 1931 observer
+ * @source CIE D65 times the 1931 standard observer, as tabulated in colour-science 0.4.7
  */
 export const LIGHT_WEIGHTS: readonly (readonly [nm: number, share: number])[] = [
   [380, 2e-6],
@@ -61,7 +50,7 @@ export const LIGHT_WEIGHTS: readonly (readonly [nm: number, share: number])[] = 
 /**
  * Share of the sun's energy 300 to 2500 nm, by bin: from nm, to nm, share. Made by
  * scripts/reference/glazing.py; not to be edited.
- * @source ASTM G173-03 global
+ * @source ASTM G173-03 global, as tabulated in pvlib 0.16.1
  */
 export const SUN_WEIGHTS: readonly (readonly [from_nm: number, to_nm: number, share: number])[] = [
   [300, 310, 0.00019],

@@ -77,7 +77,7 @@ export function referencesTo(table: JobTable): readonly Reference[] {
 }
 
 /** What a removal brings with it: a row that is removed too, or one whose field is cleared. */
-export interface Consequence {
+interface Consequence {
   readonly table: JobTable;
   readonly id: string;
   /** Absent: the row is removed. */

@@ -117,7 +117,7 @@ export const JOB_TABLES: readonly JobTable[] = [
  * What the program keeps about each row: who, when, and the version that guards against overwriting each
  * other.
  */
-export interface RowMeta {
+interface RowMeta {
   readonly id: string;
   readonly jobId: string;
   readonly version: number;

@@ -33,7 +33,7 @@ export const ARC_FORMULAS = {
 } as const;
 
 /** Radius of the circle through a chord's ends and its crown. */
-export function arcRadius(chord_mm: number, rise_mm: number): number {
+function arcRadius(chord_mm: number, rise_mm: number): number {
   return (chord_mm ** 2 / 4 + rise_mm ** 2) / (2 * rise_mm);
 }
 

@@ -3,7 +3,7 @@ import { mmFromNm } from '../quantity';
 import { RULES } from '../rules';
 
 /** A length here beside the same of the pane on the shelf. */
-export interface LengthCompared {
+interface LengthCompared {
   readonly fromPoint: string;
   readonly toPoint: string;
   readonly here_mm: number;

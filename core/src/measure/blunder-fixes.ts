@@ -21,7 +21,7 @@ interface BlunderLength {
 const OUR_GUESS: Source = { kind: 'our guess', text: 'our guess; instruments differ' };
 
 /** Lengths by which a reading is off when a known slip was made. */
-export const SLIP_LENGTHS: readonly BlunderLength[] = [
+const SLIP_LENGTHS: readonly BlunderLength[] = [
   { slip: '10 cm misread', by_mm: [100, -100], source: COMMON_PRACTICE },
   { slip: '1 in misread', by_mm: [25.4, -25.4], source: COMMON_PRACTICE },
   { slip: '1 cm misread', by_mm: [10, -10], source: COMMON_PRACTICE },

@@ -4,7 +4,7 @@ import { MEASURE_KINDS, type MeasureKind, type MeasurePoint, type SurfaceShape }
  * Where the field of a measure lies on the drawing: on a dimension line off a side, just outside its own
  * line, inside, or in the list beside.
  */
-export type SlotPlace = 'top' | 'bottom' | 'left' | 'right' | 'along' | 'inside' | 'beside';
+type SlotPlace = 'top' | 'bottom' | 'left' | 'right' | 'along' | 'inside' | 'beside';
 
 /** One customary measure of a shape, in the order of walking. */
 export interface MeasureSlot {
@@ -38,7 +38,7 @@ const POINT_WORDS: Readonly<Record<string, string>> = {
 };
 
 /** What a fitter calls a point. */
-export function pointWord(point: MeasurePoint): string {
+function pointWord(point: MeasurePoint): string {
   const [, letter = '', number = ''] = /^([a-z]+)(\d+)$/.exec(point) ?? [];
   if (letter === 'p') return `corner ${number}`;
   if (letter === 'c') return `ring ${number}`;

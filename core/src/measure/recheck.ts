@@ -7,7 +7,7 @@ export interface SideRecheck {
   readonly by_mm: number;
 }
 
-export interface Recheck {
+interface Recheck {
   readonly width: SideRecheck;
   readonly height: SideRecheck;
   readonly verdict: 'fits' | 'trim it' | 'too small' | 'fits when turned';

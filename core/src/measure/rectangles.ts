@@ -1,6 +1,6 @@
 import { type Outline, type Point, isConvex, outlineBounds } from './outline';
 
-export interface SizedRectangle {
+interface SizedRectangle {
   readonly left: number;
   readonly top: number;
   readonly width: number;

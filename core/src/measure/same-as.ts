@@ -11,7 +11,7 @@ export interface ComparedSurface {
 }
 
 /** Surfaces alike within a tolerance; the first is the one the others are the same as. */
-export interface SameAsGroup {
+interface SameAsGroup {
   readonly ids: readonly [string, string, ...string[]];
   /** Largest distance between corresponding corners within the group. */
   readonly apart_mm: number;

@@ -48,9 +48,9 @@ export type Sizes = Readonly<Partial<Record<SizeKey, Reasoned<number>>>> &
   Readonly<Record<'area_mm2' | 'perimeter_mm' | 'aroundWidth_mm' | 'aroundHeight_mm', Reasoned<number>>>;
 
 /** Corner coordinates as formula inputs: x1, y1, x2, … in mm, y downwards. */
-export type CornerInputs = Readonly<Record<string, number>>;
+type CornerInputs = Readonly<Record<string, number>>;
 
-export function cornerInputs(outline: Outline): CornerInputs {
+function cornerInputs(outline: Outline): CornerInputs {
   return Object.fromEntries(
     outline.flatMap(({ x, y }, index) => [
       [`x${index + 1}`, x],

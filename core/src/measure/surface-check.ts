@@ -41,7 +41,7 @@ export const IS_CUSTOMARY = {
   'the side not measured': false,
   'flat, for want of a sag across and one down': false,
 } as const satisfies Readonly<Record<string, boolean>>;
-export type Assumption = keyof typeof IS_CUSTOMARY;
+type Assumption = keyof typeof IS_CUSTOMARY;
 
 /** What the measures of a surface say, as one of four named outcomes. */
 export type SurfaceCheck =

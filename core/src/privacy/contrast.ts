@@ -139,7 +139,3 @@ export function privacyClass(share: number): PrivacyClass {
           ? 'faint'
           : 'hidden';
 }
-
-const ORDER: readonly PrivacyClass[] = ['open', 'reduced', 'outline', 'faint', 'hidden'];
-export const isAtLeast = (got: PrivacyClass, wanted: PrivacyClass): boolean =>
-  ORDER.indexOf(got) >= ORDER.indexOf(wanted);

@@ -18,16 +18,13 @@ export interface Room {
   readonly sky_deg: number;
 }
 
+/** Put in the true one where the figure matters. @source our guess: a middling room under an open sky */
 export const USUAL_ROOM: Omit<Room, 'glass_m2'> = {
   width_m: 5,
   depth_m: 5,
   height_m: 2.7,
   reflects: 0.5,
   sky_deg: 65,
-};
-export const ROOM_SOURCE: Source = {
-  kind: 'our guess',
-  text: 'a room of 5 × 5 × 2.7 m, middling walls, open sky: put in the true one where the figure matters',
 };
 /** Diffuse light goes through a little worse than straight light. @source from memory */
 const DIFFUSE_SHARE = 0.91;

@@ -6,7 +6,7 @@ export interface ReadingRange {
   readonly most_mm: number;
 }
 
-export type ParsedReading =
+type ParsedReading =
   ParsedLength | ({ readonly kind: 'out of range'; readonly value_nm: number } & ReadingRange);
 
 const NOUGHT = /^[+-]?\s*(?:0+(?:[.,]0*)?|[.,]0+)\s*(?:mm|cm|m|in|inch|inches|"|'|ft)?$/;

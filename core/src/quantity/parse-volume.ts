@@ -1,6 +1,6 @@
 import { litresPer } from './volume';
 
-export type ParsedVolume =
+type ParsedVolume =
   | { readonly kind: 'volume'; readonly litres: number }
   | { readonly kind: 'unreadable'; readonly reason: 'empty' | 'not a volume' | 'zero or negative' };
 

@@ -13,7 +13,7 @@ export const COMMON_PRACTICE: Source = {
 };
 export const GEOMETRY: Source = { kind: 'geometry', text: 'plane geometry' };
 
-export interface FormulaInput {
+interface FormulaInput {
   readonly word: string;
   readonly unit: string;
 }

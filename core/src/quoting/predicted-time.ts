@@ -11,7 +11,7 @@ export interface TimePrior {
 }
 
 /** The same after times were taken. */
-export interface TimeLaw {
+interface TimeLaw {
   readonly m: readonly number[];
   readonly v: Matrix;
   readonly a: number;

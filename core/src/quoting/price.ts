@@ -33,7 +33,7 @@ export function inCurrency(money: number, decimals: number): number {
 }
 
 /** What a customer pays: net, tax, all. */
-export interface Taxed {
+interface Taxed {
   readonly net: number;
   readonly tax: number;
   readonly gross: number;

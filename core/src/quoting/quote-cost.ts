@@ -3,7 +3,7 @@ import { CoreError, type Reasoned, type Step, applyFormula, seededNormal, seeded
 import { QUOTE_FORMULAS } from './quote-formulas';
 
 /** Work of one kind: half of its times are shorter than the median. */
-export interface QuotedWork {
+interface QuotedWork {
   readonly median_min: number;
   /** Deviation of the logarithm of the time. */
   readonly deviation: number;
@@ -23,7 +23,7 @@ export interface QuotedChance {
 }
 
 /** Money that is not certain: half of such jobs need less. */
-export interface QuotedMoney {
+interface QuotedMoney {
   readonly median: number;
   /** Deviation of its logarithm. */
   readonly deviation: number;
@@ -43,7 +43,7 @@ export interface QuoteCase {
   readonly loose?: QuotedMoney;
 }
 
-export interface Moments {
+interface Moments {
   readonly mean: number;
   readonly variance: number;
 }
@@ -65,7 +65,7 @@ export function minutesOf(own: Pick<QuoteCase, 'work' | 'shared'>): Moments {
 }
 
 /** All work on average, with how it was reckoned. */
-export function minutesStep({ work, shared }: Pick<QuoteCase, 'work' | 'shared'>): Step {
+function minutesStep({ work, shared }: Pick<QuoteCase, 'work' | 'shared'>): Step {
   return applyFormula(QUOTE_FORMULAS.minutes, {
     sum_min: work.reduce(
       (sum, { median_min, deviation }) => sum + median_min * Math.exp(deviation ** 2 / 2),

@@ -12,7 +12,7 @@ export interface Ticked {
 /** Why a time is asked about and not used. */
 export type TickFault = 'no beginning' | 'ends before it begins' | 'under 10 s' | 'over 12 h';
 
-export interface TickedMinutes {
+interface TickedMinutes {
   /** People-minutes by record; what is asked about has none. */
   readonly minutes: ReadonlyMap<string, number>;
   readonly asked: readonly { readonly id: string; readonly fault: TickFault }[];

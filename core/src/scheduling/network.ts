@@ -2,7 +2,7 @@ import { CoreError } from '../quantity';
 import type { PlanProblem, Span } from './problem';
 
 /** A lag seen from one of its two steps. */
-export interface LagArc {
+interface LagArc {
   readonly other: number;
   readonly least: number;
   /** Infinity: as long as one likes. */

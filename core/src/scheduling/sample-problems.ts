@@ -2,7 +2,7 @@ import { seededRandom } from '../quantity';
 import type { Fitness, Lag, Person, PlanProblem, PlanStep, Span } from './problem';
 
 /** How a made problem is tuned. */
-export interface SampleSize {
+interface SampleSize {
   readonly steps: number;
   readonly days: number;
   readonly people: number;

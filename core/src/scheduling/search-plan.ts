@@ -4,7 +4,7 @@ import { Interleaving, type TurnOrder } from './interleaving';
 import { type Network, type Times, mirrored, tailsOf } from './network';
 import { Annealing } from './annealing';
 
-export interface PlanSearch {
+interface PlanSearch {
   readonly seed: number;
   readonly mostRounds: number;
   readonly earliest: Float64Array;
@@ -17,7 +17,7 @@ interface Member {
   readonly cost: number;
 }
 
-export interface PlanFound {
+interface PlanFound {
   readonly built: Built;
   readonly rounds: number;
 }

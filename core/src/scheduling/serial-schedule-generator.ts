@@ -8,7 +8,7 @@ export interface Built {
   readonly finish: number;
 }
 
-export interface BuildOptions {
+interface BuildOptions {
   /** Who does a step, if they are free. */
   readonly wished?: readonly (readonly number[])[];
   /** Whether a step whose forerunner may not lie long goes before all others. */

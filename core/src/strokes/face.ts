@@ -59,7 +59,7 @@ export const sidesOf = ({ rings, closed }: Face): readonly Side[] =>
     })),
   );
 
-export interface FaceBounds {
+interface FaceBounds {
   readonly left: number;
   readonly right: number;
   readonly bottom: number;

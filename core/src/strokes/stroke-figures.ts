@@ -66,7 +66,7 @@ export const FIGURE_FORMULAS = {
 } as const;
 
 /** Figures of a plan, each with its reason. */
-export interface StrokeFigures {
+interface StrokeFigures {
   readonly share: Reasoned<number>;
   readonly leastLanes: Reasoned<number>;
   /** Undefined: nothing is pressed, or nothing is open. */

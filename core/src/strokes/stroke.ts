@@ -4,7 +4,7 @@ import type { Spot } from './face';
 export type StrokePart = 'lock' | 'lane' | 'edge' | 'finish' | 'own';
 
 /** The blade at each place of a path: a line along a direction, from one end to the other, never turned. */
-export interface Blade {
+interface Blade {
   readonly along: Spot;
   readonly from_mm: number;
   readonly to_mm: number;

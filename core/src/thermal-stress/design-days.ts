@@ -1,5 +1,4 @@
 import { type PlaceOnEarth, type SunPath, sunPath } from '../climate';
-import type { Source } from '../quantity';
 
 /** A clear day the glass must stand: outdoors swings from low to high, indoors stays. */
 export interface DesignDay {
@@ -17,10 +16,10 @@ export interface DesignTemperatures {
   readonly indoor_C: number;
 }
 
-export const DESIGN_SOURCE: Source = {
-  kind: 'our guess',
-  text: 'lowland of a temperate climate, own guess, less 6.5 K for each 1000 m (ISO 2533); put in the figures of the place where they are known',
-};
+/**
+ * Where the place's own are not known.
+ * @source our guess: lowland of a temperate climate, less 6.5 K for each 1000 m (ISO 2533)
+ */
 export const USUAL_TEMPERATURES: DesignTemperatures = {
   cold: [-10, -1],
   spring: [-1, 12],

@@ -2,7 +2,7 @@ import type { PaneTreatment } from '../job';
 import type { Source } from '../quantity';
 
 /** What the rule of thumb says of a filmed pane. */
-export type MatrixClass = 'low' | 'check' | 'no' | 'ask';
+type MatrixClass = 'low' | 'check' | 'no' | 'ask';
 
 export const MATRIX_SOURCE: Source = {
   kind: 'our guess',

@@ -3,10 +3,10 @@ const KELVIN = 273.15;
 const REFERENCE_C = 20;
 
 /** How much faster glue cures when it is warmer, J/mol; 25 to 80 are as likely: our guess (model 3). */
-export const CURE_ENERGY_JMOL = 50_000;
+const CURE_ENERGY_JMOL = 50_000;
 
 /** Some time at a temperature. */
-export interface CureSpan {
+interface CureSpan {
   readonly days: number;
   readonly film_C: number;
 }
@@ -26,7 +26,7 @@ export const cureDays = (spans: readonly CureSpan[], energy_Jmol: number = CURE_
 /** What glue holds at once, of what it will: our guess. */
 const AT_ONCE = 0.2;
 /** Days at 20 °C in which the rest grows by two thirds; decal by the trade's fourteen days. Our guesses. */
-export const CURE_CONSTANT_DAYS = { decal: 6.1, 'thin film': 1, security: 3 } as const;
+const CURE_CONSTANT_DAYS = { decal: 6.1, 'thin film': 1, security: 3 } as const;
 
 export type CureKind = keyof typeof CURE_CONSTANT_DAYS;
 

@@ -5,7 +5,7 @@ const POINTS = 96;
  * Bessel function of the first kind, order 0 or 1.
  * @source its integral by the trapezoid rule, exact to rounding up to x = 60
  */
-export function bessel(order: 0 | 1, x: number): number {
+function bessel(order: 0 | 1, x: number): number {
   let sum = 0;
   for (let point = 0; point < POINTS; point += 1) {
     const angle = (Math.PI * (point + 0.5)) / POINTS;

@@ -12,7 +12,7 @@ export interface DryHours {
 }
 
 /** Some days and the drop in vapour pressure that drives water out in them. */
-export interface DryDays {
+interface DryDays {
   readonly days: number;
   readonly drop_kPa: number;
 }

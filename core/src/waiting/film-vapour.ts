@@ -7,7 +7,7 @@ const RATES: Source = {
 };
 
 /** How vapour leaves through a plastic. */
-export interface Permeability {
+interface Permeability {
   /** g·mm/(m²·day·kPa). */
   readonly through: number;
   readonly range: readonly [number, number];
@@ -92,7 +92,7 @@ export interface DryingFilm extends Pick<
   readonly family: FilmFamily;
 }
 
-export interface VapourThrough {
+interface VapourThrough {
   /** g·mm/(m²·day·kPa), metal counted. */
   readonly value: number;
   /** Log-normal deviation. */

@@ -30,7 +30,7 @@ export interface MayDo {
 }
 
 /** What decides how laid film dries and cures. */
-export interface CuringFilm {
+interface CuringFilm {
   readonly isWet: boolean;
   readonly bond: CureKind;
   /** Empty: nothing is known of the glass. */
@@ -40,7 +40,7 @@ export interface CuringFilm {
   readonly pocketNeed: number;
 }
 
-export interface LaidFilm extends CuringFilm {
+interface LaidFilm extends CuringFilm {
   readonly clear: Wait | undefined;
   readonly sealant: Wait | undefined;
 }

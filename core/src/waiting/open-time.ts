@@ -5,7 +5,7 @@ import { RULES } from '../rules';
 import { inRange } from './roll';
 
 /** Where something wet lies. */
-export interface WetCase {
+interface WetCase {
   readonly surface_C: number;
   readonly air_C: number;
   /** Relative, share of 1. */
@@ -124,7 +124,7 @@ export function openTime(
 }
 
 /** Water that is taken to lie on a surface when it has been sprayed, g/m². */
-export interface WaterOnIt extends Pick<Learned, 'value' | 'basis'> {
+interface WaterOnIt extends Pick<Learned, 'value' | 'basis'> {
   readonly least: number;
   readonly most: number;
 }

@@ -15,7 +15,7 @@ export const permeabilityAt = (through: number, energy_Jmol: number, at_C: numbe
   through * Math.exp((-energy_Jmol / GAS_JMOLK) * (1 / (at_C + KELVIN) - 1 / REFERENCE_K));
 
 /** One layer of a film in the way of vapour. */
-export interface VapourLayer {
+interface VapourLayer {
   readonly thick_mm: number;
   readonly through: number;
 }
@@ -26,7 +26,7 @@ export const inSeries = (layers: readonly VapourLayer[]): number =>
   layers.reduce((sum, { thick_mm, through }) => sum + thick_mm / through, 0);
 
 /** Days a pocket lasts: that keeps its area and sinks, the likely one, and that keeps its slope. */
-export interface PocketLife {
+interface PocketLife {
   readonly least_days: number;
   readonly likely_days: number;
   readonly most_days: number;

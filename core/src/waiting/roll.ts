@@ -11,7 +11,7 @@ const HEAT = 1250;
 const CONDUCTS = 0.15;
 const TO_AIR = { boxed: 3, bare: 9 } as const;
 
-export interface RollWarming {
+interface RollWarming {
   readonly length_m: number;
   /** Film, adhesive and liner together. */
   readonly pitch_um: number;

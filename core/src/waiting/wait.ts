@@ -35,7 +35,7 @@ export type WaitKey =
   | 'pocket';
 
 /** A wait as one sees it: not needed, ending some time, without an end as things are, or unknown. */
-export type WaitState = 'not needed' | 'ends' | 'never ends' | 'unknown';
+type WaitState = 'not needed' | 'ends' | 'never ends' | 'unknown';
 
 export function waitStateOf({ never, likely, most }: Pick<Wait, 'never' | 'likely' | 'most'>): WaitState {
   if (never !== null) return 'never ends';

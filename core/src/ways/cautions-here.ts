@@ -4,7 +4,7 @@ import type { StepTemplate } from './templates';
 import { type WorkStepsInput, isHeavy, isHigh, isLargeSheet } from './work-case';
 
 /** What decides which dangers there are. */
-export interface DangerCase {
+interface DangerCase {
   readonly own: WorkStepsInput;
   readonly step: Pick<StepTemplate, 'cautions' | 'shared' | 'tools' | 'needsFit'>;
   readonly isFirst: boolean;

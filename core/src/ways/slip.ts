@@ -13,7 +13,7 @@ const ML_PER_TABLESPOON = 14.7868;
 const ML_PER_DROP = 0.05;
 
 /** A recipe for slip solution: so much soap in so much water. */
-export interface SlipMix {
+interface SlipMix {
   readonly key: string;
   readonly word: string;
   readonly recipe: string;

@@ -4,7 +4,7 @@ import { type DisplayUnits, formatLengthWithUnit, formatTemperature, nmFromMm } 
 export type NumberUnit = 'mm' | 'm' | 'kg' | '°C' | '°' | 'mm/s' | 's' | 'min' | 'h' | 'days' | '%';
 
 /** A figure of a step: one value or from–to, with its unit and how it is known. */
-export interface StepNumber {
+interface StepNumber {
   readonly value: number | readonly [from: number, to: number];
   readonly unit: NumberUnit;
   readonly basis: Basis;
@@ -83,8 +83,7 @@ export const namesIn = (words: string): readonly string[] =>
   [...words.matchAll(NAMED)].map(([, name = '']) => name);
 
 /** What a figure of a step is. */
-export type FigureKind =
-  'angle' | 'weight' | 'distance' | 'speed' | 'overlap' | 'temperature' | 'time' | 'strength';
+type FigureKind = 'angle' | 'weight' | 'distance' | 'speed' | 'overlap' | 'temperature' | 'time' | 'strength';
 
 /** A figure as it is said, with what it is and how it is known. */
 export interface SaidFigure {

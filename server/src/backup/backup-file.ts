@@ -5,7 +5,7 @@ import { DataFolderRefused } from '../db/migrating';
 /**
  * What stands in the first line of a backup: enough to know what is in it, and whether all of it is there.
  */
-export interface Manifest {
+interface Manifest {
   readonly format: 'yellow-pane backup';
   readonly version: number;
   readonly madeAt: string;

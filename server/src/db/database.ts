@@ -24,12 +24,12 @@ export interface OpenDatabase {
   readonly keptBefore?: string;
 }
 
-export interface Snapshot {
+interface Snapshot {
   readonly payload: Uint8Array;
   readonly counts: Readonly<Record<string, number>>;
 }
 
-export interface OpenOptions {
+interface OpenOptions {
   /** Absent: in memory. */
   readonly folder?: string;
   readonly migrationsFolder: string;

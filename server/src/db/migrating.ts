@@ -19,7 +19,7 @@ export class DataFolderRefused extends Error {
   }
 }
 
-export interface Standing {
+interface Standing {
   /** What is still to be done, by name. */
   readonly pending: readonly string[];
   /** Whether anything was done before: an empty database has nothing to lose. */

@@ -4,7 +4,7 @@ import { PGlite } from '@electric-sql/pglite';
 const BEYOND_REPAIR: ReadonlySet<string> = new Set(['XX000', '58030']);
 
 /** Asked after the database had given up: it would never answer again. */
-export class DatabaseLost extends Error {
+class DatabaseLost extends Error {
   constructor(cause: unknown) {
     super('The database gave up in the middle of a write and is being opened again.', { cause });
     this.name = 'DatabaseLost';

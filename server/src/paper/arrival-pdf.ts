@@ -3,7 +3,7 @@ import type { Arrival } from '@yellow-pane/core/job';
 import { FlowingSheet } from './flowing-sheet';
 import type { Paper } from './paper';
 
-export interface ArrivalOnPaper {
+interface ArrivalOnPaper {
   readonly job: string;
   readonly head: readonly string[];
   readonly arrival: Arrival;

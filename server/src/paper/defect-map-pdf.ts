@@ -22,7 +22,7 @@ export interface MarksOnPaper {
   readonly photos: ReadonlyMap<number, Buffer>;
 }
 
-export interface DefectMap {
+interface DefectMap {
   readonly job: string;
   readonly surfaces: readonly MarksOnPaper[];
   readonly units: DisplayUnits;

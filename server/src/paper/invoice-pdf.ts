@@ -6,7 +6,7 @@ import { type DisplayUnits, formatArea } from '@yellow-pane/core/quantity';
 import { FlowingSheet } from './flowing-sheet';
 import type { Paper } from './paper';
 
-export interface PaymentOnPaper {
+interface PaymentOnPaper {
   readonly job: string;
   readonly head: readonly string[];
   readonly payment: Payment;

@@ -7,7 +7,7 @@ import { type PdfPage, POINTS_MM, fitting, lengthIn, newPdf, standingPicture } f
 import type { PlanRead } from '../features/cut-plans/plan-file';
 
 /** Sheets of labels, millimetres. @source sizes of sheets sold everywhere; measured, no standard */
-export const LABEL_SHEETS = {
+const LABEL_SHEETS = {
   'A4 3x8': { paper: [210, 297], columns: 3, rows: 8, width: 70, height: 36, left: 0, top: 4.5 },
   'A4 2x7': { paper: [210, 297], columns: 2, rows: 7, width: 99.1, height: 38.1, left: 4.65, top: 15.1 },
   'letter 3x10': {
@@ -21,7 +21,7 @@ export const LABEL_SHEETS = {
   },
   'roll 62': { paper: [62, 40], columns: 1, rows: 1, width: 62, height: 40, left: 0, top: 0 },
 } as const;
-export type LabelSheet = keyof typeof LABEL_SHEETS;
+type LabelSheet = keyof typeof LABEL_SHEETS;
 
 export function readLabelSheet(given: unknown): LabelSheet {
   if (given === undefined) return 'A4 3x8';

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
@@ -8,6 +9,9 @@ const HERE = ['127.0.0.1', '::1', 'localhost'];
 
 export const ROOT = fileURLToPath(new URL('../..', import.meta.url));
 export const MIGRATIONS = join(ROOT, 'server', 'migrations');
+export const { version: VERSION } = JSON.parse(readFileSync(join(ROOT, 'package.json'), 'utf8')) as {
+  readonly version: string;
+};
 /** Where the server that has the folder open answers, for the command that backs up. */
 export const ADDRESS_FILE = 'server.address';
 

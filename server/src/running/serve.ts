@@ -13,7 +13,7 @@ import { loadDemo } from '../features/demo/load-demo';
 import { damageInWords } from '../features/health/routes';
 import { searchInThreads } from '../features/reckon/search/search-threads';
 import { makeDatabaseApart } from './make-database';
-import { ADDRESS_FILE, MIGRATIONS, type Options, ROOT } from './options';
+import { ADDRESS_FILE, MIGRATIONS, type Options, ROOT, VERSION } from './options';
 import { RoomOnDisk } from './room-on-disk';
 
 const LOOPBACK = '127.0.0.1';
@@ -26,7 +26,6 @@ const HOUR_MS = 3_600_000;
 const CARE_MS = 20_000;
 /** Built beside the program. */
 const SEARCH_THREAD = new URL('search-thread.js', import.meta.url);
-const VERSION = '0.1.0';
 
 /** Opens the data folder and answers until it is told to stop. */
 export async function serve(options: Options): Promise<void> {

@@ -1,7 +1,7 @@
 import { inflateSync } from 'node:zlib';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 
-export interface PdfPath {
+interface PdfPath {
   /** Points from the page's lower left corner, y upwards, as one sees the page. */
   readonly points: readonly (readonly [number, number])[];
   readonly page: number;

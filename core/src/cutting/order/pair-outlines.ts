@@ -9,7 +9,7 @@ interface Pair {
   readonly nested: Nested;
 }
 
-export interface Paired {
+interface Paired {
   readonly order: CutOrder;
   /** A placed pair as its two pieces. */
   readonly apart: (placed: readonly PlacedPiece[]) => readonly PlacedPiece[];

@@ -25,7 +25,7 @@ import { blockDrops } from './pattern-blocks';
 import { refuseOrder } from './refuse-order';
 import { shorterByAnyCuts } from './shorter-by-any-cuts';
 
-export interface OrderLimits {
+interface OrderLimits {
   readonly seed: number;
   readonly mostRounds: number;
 }

@@ -83,7 +83,7 @@ export interface QuotePaper {
   readonly asked: number;
 }
 
-export interface QuotePaperLine {
+interface QuotePaperLine {
   readonly applicationId: string;
   readonly surfaceId: string;
   readonly tag: string;

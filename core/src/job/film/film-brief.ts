@@ -1,5 +1,5 @@
 /** How much a customer wants something: not at all, a little, much, above all. */
-export type Wish = 0 | 1 | 2 | 3;
+type Wish = 0 | 1 | 2 | 3;
 export type FilmLook =
   | 'any'
   | 'hardly seen'

@@ -1,7 +1,7 @@
 import type { FilmFamily } from './film';
 
 /** What every film of a family has in common. */
-export interface FamilyFacts {
+interface FamilyFacts {
   /** What it is made to lie on. */
   readonly isForGlass: boolean;
   readonly isForWalls: boolean;

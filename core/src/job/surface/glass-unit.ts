@@ -4,9 +4,9 @@ export type FrameKind =
 export type EdgeKind = 'sealant' | 'gasket' | 'rebate' | 'exposed' | 'unknown';
 /** How the edge of the glass was left, where anyone has seen it. */
 export type EdgeFinish = 'unseen' | 'clean-cut' | 'seamed' | 'polished' | 'damaged' | 'unknown';
-export type PaneTint = 'clear' | 'low iron' | 'bronze' | 'grey' | 'green' | 'unknown';
-export type PaneCoating = 'none' | 'low-e, hard' | 'low-e, soft' | 'reflective' | 'unknown';
-export type GapGas = 'air' | 'argon' | 'krypton' | 'unknown';
+type PaneTint = 'clear' | 'low iron' | 'bronze' | 'grey' | 'green' | 'unknown';
+type PaneCoating = 'none' | 'low-e, hard' | 'low-e, soft' | 'reflective' | 'unknown';
+type GapGas = 'air' | 'argon' | 'krypton' | 'unknown';
 export type PaneTreatment =
   | 'annealed'
   | 'toughened'

@@ -8,7 +8,7 @@ export type PartKind =
   | 'box corner'
   | 'heater lines'
   | 'sensor';
-export type FurrowForm = 'none' | 'V' | 'square' | 'half round';
+type FurrowForm = 'none' | 'V' | 'square' | 'half round';
 
 /** Something that sits on a surface: cut out of it, taken off it, in the way, broken, or pressed into it. */
 export interface Part {

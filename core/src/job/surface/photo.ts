@@ -5,7 +5,7 @@ export interface PhotoSpot {
 }
 
 /** Four points of a picture and where they truly lie, so that it can be looked at square. */
-export interface PhotoSquare {
+interface PhotoSquare {
   /** From the upper left, clockwise. */
   readonly taps: readonly [PhotoSpot, PhotoSpot, PhotoSpot, PhotoSpot];
   /** Width and height between them. */

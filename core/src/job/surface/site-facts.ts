@@ -3,7 +3,7 @@ import type { Signed } from '../signed';
 export type Known = 'yes' | 'no' | 'unknown';
 
 /** Written consent: who gave it, on which paper, and who noted it. */
-export interface Consent extends Signed {
+interface Consent extends Signed {
   readonly givenBy: string;
   readonly number: string;
 }

@@ -35,7 +35,7 @@ export const QUANTITIES = [
 export type Quantity = (typeof QUANTITIES)[number];
 
 /** What a thermometer or meter was set to when it was read; null: nobody said. */
-export interface ReadingSettings {
+interface ReadingSettings {
   readonly emissivity: number | null;
   readonly reflected_C: number | null;
   readonly distance_mm: number | null;

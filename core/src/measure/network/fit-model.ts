@@ -7,7 +7,7 @@ import {
   statisticsOf,
 } from './least-squares';
 
-export interface ModelReading {
+interface ModelReading {
   readonly value: number;
   readonly sd: number;
 }

@@ -21,7 +21,7 @@ export interface AskedMeasure {
 }
 
 /** How surely a slip in each reading would be found. */
-export interface Reliability {
+interface Reliability {
   readonly id: string;
   readonly residual_mm: number;
   readonly standardised: number;

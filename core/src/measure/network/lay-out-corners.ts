@@ -71,7 +71,7 @@ function thirdCorner(
 }
 
 /** Corner 1 at the upper left with side 1–2 level, shifted so that nothing lies above or left of nought. */
-export function startingAtTop(corners: Outline): Outline {
+function startingAtTop(corners: Outline): Outline {
   const [first = { x: 0, y: 0 }, second = { x: 1, y: 0 }] = corners;
   const length = Math.max(Math.hypot(second.x - first.x, second.y - first.y), 1e-9);
   const [ux, uy] = [(second.x - first.x) / length, (second.y - first.y) / length];

@@ -1,7 +1,7 @@
 import { CholeskyDecomposition, Matrix, SingularValueDecomposition } from 'ml-matrix';
 
 /** Partial derivatives over the standard deviation, one row an observation. */
-export type WeightedRows = readonly Float64Array[];
+type WeightedRows = readonly Float64Array[];
 
 /** What the residuals of an adjustment say about each observation. */
 export interface Statistics {

@@ -6,7 +6,7 @@ import { type Point, areaOf, perimeterOf } from '../outline';
 import { type CornerLength, laidOut } from './lay-out-corners';
 import type { Reading } from '../reading';
 
-export interface NetworkRequest {
+interface NetworkRequest {
   /**
    * Corners clockwise; with coordinates (mm, y downwards) only where the figure cannot be laid out from
    * lengths.
@@ -44,7 +44,7 @@ export interface NetworkRequest {
     | undefined;
 }
 
-export interface NetworkAnswer {
+interface NetworkAnswer {
   readonly stopped: 'converged' | 'stalled' | 'limit';
   readonly points: readonly { readonly id: string; readonly x_mm: number; readonly y_mm: number }[];
   readonly rank: number;

@@ -177,7 +177,7 @@ interface LevelInputs {
   readonly right_mm: number;
 }
 
-export const OFF_LEVEL: Formula<LevelInputs> = {
+const OFF_LEVEL: Formula<LevelInputs> = {
   id: 'measure.offLevel',
   word: 'top edge off level',
   says: 'd = height of the left end − height of the right end, in the adjusted figure',
@@ -272,7 +272,7 @@ export function fourSidePoints(outline: Outline): Readonly<Record<string, Point>
  * The rectangle to start from: mean width by mean height, the missing one from a diagonal where that is
  * possible.
  */
-export function startRectangle(
+function startRectangle(
   readings: readonly Reading[],
 ): { readonly outline: Outline } | { readonly needs: readonly string[] } {
   const mean = (group: MeasureSlot['group']): number | undefined => {

@@ -41,10 +41,7 @@ export interface ShapeMeasure {
   readonly check: (input: SurfaceInput) => SurfaceCheck;
 }
 
-export function hasReading(
-  readings: readonly Reading[],
-  slot: Pick<MeasureSlot, 'kind' | 'from' | 'to'>,
-): boolean {
+function hasReading(readings: readonly Reading[], slot: Pick<MeasureSlot, 'kind' | 'from' | 'to'>): boolean {
   return readings.some(
     (reading) =>
       reading.kind === slot.kind &&

@@ -14,7 +14,7 @@ import { type Reading, sdOf } from '../reading';
 import type { SpreadFinder } from '../sizes';
 
 /** How a shape's readings become observations of one network. */
-export interface NetworkPlan {
+interface NetworkPlan {
   readonly start: readonly Point[];
   readonly pointOf: (name: string) => NetworkPoint | undefined;
   /** Neighbours of a corner, for right angles. */

@@ -5,7 +5,7 @@ import type { ItemDemand } from './item-demand';
  * Whether so many of each item type can lie on an offcut at once; may say yes where they cannot, never no where
  * they can.
  */
-export type FitsOffcut = (counts: ArrayLike<number>) => boolean;
+type FitsOffcut = (counts: ArrayLike<number>) => boolean;
 
 /** Beyond so many in one search or so many pieces on it, an offcut is taken as slices again. */
 const [MOST_NODES, MOST_PIECES] = [10_000, 12];

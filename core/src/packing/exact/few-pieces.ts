@@ -4,7 +4,7 @@ import { ParetoStacks } from './pareto-stacks';
 import type { ReducedCosts } from './reduced-costs';
 import { ItemSubsets } from './item-subsets';
 
-export interface FewPieces {
+interface FewPieces {
   readonly width: number;
   /** The ways pieces can lie; an item type may come twice. */
   readonly orientations: readonly Orientation[];

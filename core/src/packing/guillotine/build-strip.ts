@@ -5,7 +5,7 @@ import { type StackLengths, stackLengthsOf } from './stack-lengths';
 import type { Orientation, PackingProblem } from '../problem/packing-problem';
 import { type WidthSet, exactSets, widthSets, widthStock } from './width-sets';
 
-export interface StripWays {
+interface StripWays {
   readonly random: () => number;
   /** 2: one piece a stack. 3: stacks. */
   readonly stages: 2 | 3;

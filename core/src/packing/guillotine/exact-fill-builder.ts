@@ -7,7 +7,7 @@ import { exactFill } from './exact-fill';
 /**
  * Pieces laid exactly once few of them are left; undefined when that takes more than so many steps of length.
  */
-export type LaidExactly = (left: Int32Array, most: number) => readonly Strip[] | undefined;
+type LaidExactly = (left: Int32Array, most: number) => readonly Strip[] | undefined;
 
 /**
  * Many pieces are mostly laid anew as a whole and in patterns; of few a part as often, and by a search with

@@ -6,7 +6,7 @@ import type { Orientation } from '../problem/packing-problem';
 import { byWidth } from './strip-patterns';
 import { fillableFrom, setsThatFill } from './width-sets';
 
-export interface ExactFillSearch {
+interface ExactFillSearch {
   readonly width: number;
   /** Ways of lying, one for each item type. */
   readonly orientations: readonly Orientation[];

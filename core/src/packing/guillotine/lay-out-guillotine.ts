@@ -112,7 +112,7 @@ function inAnyStages(
  * Whether the whole bound of this many different pieces takes longer than laying them well: it then waits for
  * some rounds of the search.
  */
-export function hasSlowBound({ itemTypes }: PackingProblem): boolean {
+function hasSlowBound({ itemTypes }: PackingProblem): boolean {
   return itemTypes.length > MOST_ITEM_TYPES_AT_ONCE;
 }
 

@@ -2,7 +2,7 @@ import type { Strip, Stack } from './strip-shape';
 import type { Orientation } from '../problem/packing-problem';
 import type { StripPattern, WidthPieces } from './strip-patterns';
 
-export interface AnnealingSchedule {
+interface AnnealingSchedule {
   /** So many changes are tried. */
   readonly changes: number;
   /** How much longer, in steps, is still taken at first and at last. */

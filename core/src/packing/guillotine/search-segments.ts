@@ -18,7 +18,7 @@ import {
 import { destroy } from './destroy';
 import { ExactFillBuilder } from './exact-fill-builder';
 
-export interface SegmentSearch extends Omit<Building, 'exactly' | 'mostAtEnd'> {
+interface SegmentSearch extends Omit<Building, 'exactly' | 'mostAtEnd'> {
   readonly seed: number;
   readonly mostRounds: number;
   /** No layout can cost less; reaching it ends the search. */

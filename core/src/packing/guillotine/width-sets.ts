@@ -7,7 +7,7 @@ export interface WidthSet {
 }
 
 /** The widths there are, widest first, and how many pieces of each are left. */
-export interface WidthStock {
+interface WidthStock {
   readonly widths: readonly number[];
   readonly counts: readonly number[];
 }
@@ -89,7 +89,7 @@ export function exactSets(
 }
 
 /** How far a search for sets goes. */
-export interface SetSearch {
+interface SetSearch {
   readonly mostStacks: number;
   readonly mostNodes: number;
   readonly mostSets: number;

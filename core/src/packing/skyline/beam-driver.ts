@@ -4,14 +4,14 @@ import { EvolvedParameters, type BeamParameters } from './evolved-parameters';
 import { WholeRuns } from './whole-runs';
 
 /** One run over all pieces: how, how short it must be, and whom to tell how long it became. */
-export interface BeamRun {
+interface BeamRun {
   readonly ways: BeamWeights;
   readonly most: number;
   readonly ended: (along: number | undefined) => void;
 }
 
 /** How runs of a beam are led, and what is learned from them. */
-export interface BeamDriver {
+interface BeamDriver {
   /** How often all pieces are laid anew, not those of some blocks. */
   readonly share: number;
   readonly whole: (best: number) => BeamRun;

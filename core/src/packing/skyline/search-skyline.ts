@@ -7,7 +7,7 @@ import { partedAt } from './blocks';
 import { drivenByEdges, drivenByEvolution } from './beam-driver';
 import { mayBePerfect } from './whole-runs';
 
-export interface SkylineSearch {
+interface SkylineSearch {
   readonly seed: number;
   readonly mostRounds: number;
   /** No layout can be shorter; reaching it ends the search. */

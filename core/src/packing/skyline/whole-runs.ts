@@ -26,7 +26,7 @@ export function mayBePerfect(problem: PackingProblem, bound: number): boolean {
   return isMostlyDifferent(problem) && problem.area === bound * problem.width;
 }
 
-export interface WholeRun {
+interface WholeRun {
   readonly isPerfect: boolean;
   readonly skylines: number;
   /** Only a shorter layout is of use: with little waste to give away bad beginnings end early. */

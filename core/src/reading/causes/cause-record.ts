@@ -12,7 +12,7 @@ import { slipBoundsOf } from '../fit/slip';
 import { surfaceRowsOf } from '../survey/surface';
 
 /** What the rows of a job know of a mark before anybody is asked. */
-export interface SeenOnMark {
+interface SeenOnMark {
   readonly look: DiagnosedLook;
   readonly seen: Readonly<Record<string, string>>;
   readonly present: Readonly<Record<string, number>>;

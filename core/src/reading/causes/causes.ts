@@ -26,7 +26,7 @@ export interface CauseHere extends Diagnosis {
 }
 
 /** What a person said of why something is there, as far as it is kept. */
-export type CaseAnswers = Pick<CauseCase, 'answers' | 'confirmed' | 'how' | 'look' | 'remedy'> & {
+type CaseAnswers = Pick<CauseCase, 'answers' | 'confirmed' | 'how' | 'look' | 'remedy'> & {
   readonly id: string;
 };
 

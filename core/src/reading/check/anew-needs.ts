@@ -6,7 +6,7 @@ import type { JobView } from '../view/job-view';
 import { workStepsOf } from '../fit/work';
 
 /** What laying a film anew takes. */
-export interface AnewNeeds {
+interface AnewNeeds {
   readonly minutes: number;
   readonly people: number;
   /** Rolls and offcuts from which all its pieces can be cut, those of the lot it was cut from first. */

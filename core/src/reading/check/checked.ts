@@ -5,7 +5,7 @@ import { marksJudged } from './marks';
 import { ruleSetFor } from './rule-sets';
 
 /** How the work of a job, or of some of its surfaces, stands. */
-export interface Checked {
+interface Checked {
   readonly surfaces: number;
   /** Looked at as a whole, with nothing against them. */
   readonly good: number;

@@ -32,7 +32,7 @@ export interface JudgedMark {
 }
 
 /** Until when water under the film may dry, and how that is known. */
-export interface Drying {
+interface Drying {
   /** Null: it does not, or there is nothing yet that could. */
   readonly until_ms: number | null;
   readonly by: 'vapour' | 'custom' | 'not this season' | 'laid dry' | 'nothing laid';
@@ -55,7 +55,7 @@ export interface JudgedSurface {
   readonly drying: Drying;
 }
 
-export interface MarksAsked {
+interface MarksAsked {
   readonly set: RuleSet;
   readonly now_ms: number;
   readonly sky: Sky;

@@ -4,7 +4,7 @@ import { type Became, type MarkedArea, markedArea, whatBecame } from '../../squa
 import type { JobView } from '../view/job-view';
 
 /** Two pictures of one place on different days. */
-export interface PhotoPair {
+interface PhotoPair {
   readonly before: RowOf<'photo'>;
   readonly now: RowOf<'photo'>;
 }

@@ -10,7 +10,7 @@ const DAY_MS = 86_400_000;
 export type NotOrdinary = 'large' | Exclude<PocketTests['shape'], 'alone' | 'not tried'> | 'past its date';
 
 /** A pocket of water as it stands on a day. */
-export interface PocketNow {
+interface PocketNow {
   readonly age_days: number;
   /** Chance that it is ordinary drying, by its age alone. */
   readonly ordinary: number;

@@ -2,7 +2,7 @@ import type { RowOf } from '../../job';
 import type { JobView } from '../view/job-view';
 
 /** What is to be taken back so that a film is cut and laid anew. */
-export interface Redo {
+interface Redo {
   /** Pieces that count no longer: their blanks wait for film again. */
   readonly pieces: readonly RowOf<'cutPiece'>[];
   /** Steps that are to be done again. */

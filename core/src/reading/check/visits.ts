@@ -10,7 +10,7 @@ const DAY_MS = 86_400_000;
 const within = (from_ms: number): number => from_ms + RULES.returnWithin.value * DAY_MS;
 
 /** A visit that somebody keeps, with how it stands. */
-export interface KeptVisit {
+interface KeptVisit {
   readonly visit: RowOf<'visit'>;
   /** What of it is still to be done. */
   readonly open: readonly VisitReason[];

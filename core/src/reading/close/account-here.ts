@@ -41,7 +41,7 @@ export interface AccountSum {
   readonly count: number;
 }
 
-export interface AccountHere {
+interface AccountHere {
   readonly lines: readonly AccountLine[];
   readonly sums: readonly AccountSum[];
   /** Times that are not used until somebody has looked at them. */

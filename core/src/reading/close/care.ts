@@ -4,7 +4,7 @@ import type { JobView } from '../view/job-view';
 import { workCaseOf } from '../fit/work';
 
 /** What whoever lives with a film must know of it. @source common practice, no published source */
-export const CARE_KEYS = [
+const CARE_KEYS = [
   'soft and wet',
   'no ammonia, no blade',
   'nothing stuck on it',

@@ -22,7 +22,7 @@ import { JobView } from '../view/job-view';
 type Put<Fields> = Fields & { readonly id: string };
 
 /** What a call turns into: places, and surfaces whose sizes were only said. */
-export interface EnquiredRows {
+interface EnquiredRows {
   readonly place: readonly Put<Place>[];
   readonly surface: readonly Put<Surface>[];
   readonly measure: readonly Put<Measure>[];

@@ -12,7 +12,7 @@ const DAY_MS = 86_400_000;
 const MINUTE_MS = 60_000;
 const instant = (ms: number): string => new Date(ms).toISOString();
 
-export interface HandOverAsked {
+interface HandOverAsked {
   readonly now_ms: number;
   readonly sky: Sky;
 }

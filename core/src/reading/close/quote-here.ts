@@ -11,7 +11,7 @@ import { checkOf } from '../survey/surface';
 import { isWayKnown, workStepsOf } from '../fit/work';
 
 /** What one film on one surface costs the shop; money of the job. */
-export interface QuoteLine {
+interface QuoteLine {
   readonly applicationId: string;
   readonly surfaceId: string;
   readonly tag: string;

@@ -5,7 +5,7 @@ import type { QuoteHere } from './quote-here';
 
 const HOUR_MIN = 60;
 
-export interface PaperTerms {
+interface PaperTerms {
   /** An instant. */
   readonly asOf: string;
   readonly risk: number;

@@ -5,7 +5,7 @@ import type { JobView } from '../view/job-view';
 import { acceptedQuote } from './quote-paper';
 
 /** What was agreed: the accepted quote, and what was ordered since in writing. */
-export interface Agreed {
+interface Agreed {
   readonly number: string;
   readonly paper: QuotePaper;
   readonly extras: readonly RowOf<'extra'>[];
@@ -27,7 +27,7 @@ export type AskedFor =
   | { readonly case: 'quote'; readonly number: string }
   | { readonly case: 'extra'; readonly number: string; readonly text: string }
   | { readonly case: 'asked before'; readonly number: string };
-export type LineToAsk = AskedFor & { readonly net: number };
+type LineToAsk = AskedFor & { readonly net: number };
 
 export type MoneyAsked =
   | { readonly kind: 'deposit'; readonly percent: number }
@@ -79,7 +79,7 @@ export function linesToAsk(view: JobView, asking: MoneyAsked): readonly LineToAs
 }
 
 /** How the money of a job stands; null: nothing is agreed. */
-export interface MoneyStands {
+interface MoneyStands {
   readonly currency: string;
   readonly net: number;
   readonly gross: number;

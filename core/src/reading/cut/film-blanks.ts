@@ -14,7 +14,7 @@ export interface FilmBlank {
 }
 
 /** A surface of which there is no blank, and why. */
-export interface MissingBlank {
+interface MissingBlank {
   readonly application: RowOf<'application'>;
   readonly tag: string;
   readonly reason: string;

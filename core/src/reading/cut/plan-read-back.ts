@@ -2,7 +2,7 @@ import type { CutOrder, PinnedPiece } from '../../cutting';
 import type { FilmBlank } from './film-blanks';
 
 /** A piece of a plan that comes back from a file. */
-export interface PieceReadBack {
+interface PieceReadBack {
   readonly tag: string;
   readonly drop: number;
   readonly of: number;

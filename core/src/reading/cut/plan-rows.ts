@@ -8,7 +8,7 @@ import type { JobView } from '../view/job-view';
 import { RULES } from '../../rules';
 
 /** What a plan's rows are made from beside the layout. */
-export interface PlanRows {
+interface PlanRows {
   readonly planId: string;
   /** Pieces and rolls are numbered on from here. */
   readonly firstPiece: number;
@@ -20,7 +20,7 @@ export interface PlanRows {
   readonly newId: () => string;
 }
 
-export interface RollRows {
+interface RollRows {
   readonly rollId: string;
   readonly roll: CutRoll;
   readonly pieces: readonly CutPiece[];

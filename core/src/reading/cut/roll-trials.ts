@@ -6,7 +6,7 @@ import { type CutSettings, orderOfBlanks } from './film-order';
 import type { JobView } from '../view/job-view';
 
 /** Seams of all surfaces of a film. */
-export interface SeamSum {
+interface SeamSum {
   readonly count: number;
   readonly length_mm: number;
 }

@@ -55,7 +55,7 @@ export function isDoorPane(view: JobView, surface: RowOf<'surface'>): boolean {
 }
 
 /** What a person wants otherwise of a shrink plan, as it is kept. */
-export type ShrinkRow = RowOf<'ownPlan'> & { readonly changes: ShrinkChanges };
+type ShrinkRow = RowOf<'ownPlan'> & { readonly changes: ShrinkChanges };
 
 /** Why there is no plan to shrink by. */
 export type NoShrink = 'not curved glass' | 'not measured' | 'no sags' | 'measures contradict';
@@ -87,21 +87,21 @@ export interface PaneShrink {
   readonly isOfOtherMeasures: boolean;
 }
 
-export type ShrinkToday =
+type ShrinkToday =
   { readonly kind: 'plan'; readonly plan: PaneShrink } | { readonly kind: 'none'; readonly reason: NoShrink };
 
 /** One and the same, as answers are kept while what they are made of is. */
 const NOT_CURVED: ShrinkToday = { kind: 'none', reason: 'not curved glass' };
 
 /** What a person wants otherwise of the shrink plan of a film; the last that was kept. */
-export function ownShrinkOf(view: JobView, applicationId: string): ShrinkRow | undefined {
+function ownShrinkOf(view: JobView, applicationId: string): ShrinkRow | undefined {
   return view.rows.ownPlan.findLast(
     (own): own is ShrinkRow => own.applicationId === applicationId && isShrinkChanges(own.changes),
   );
 }
 
 /** How curved film is held: as chosen, else by the pane. */
-export function holdOf(view: JobView, application: Shrunk): SchoolTaken {
+function holdOf(view: JobView, application: Shrunk): SchoolTaken {
   const surface = view.surfaceById.get(application.surfaceId);
   const own = schoolCaseOf({
     condition: 'unknown',

@@ -10,7 +10,7 @@ export function spokenForElsewhere(
 }
 
 /** A roll of a plan of which other jobs' plans want more than it leaves. */
-export interface PromisedTwice {
+interface PromisedTwice {
   readonly label: string;
   readonly left_nm: number;
   readonly used_nm: number;

@@ -53,7 +53,7 @@ export function peopleOf(view: JobView, clock: Pick<PlaceClock, 'hoursOf'>): rea
 }
 
 /** What the days are asked with beside the rows of the job. */
-export interface DayAsked {
+interface DayAsked {
   readonly clock: PlaceClock;
   /** When each film may be laid, by application. */
   readonly ready: ReadonlyMap<string, Pick<ReadyAnswer, 'fit' | 'closed'>>;

@@ -14,7 +14,7 @@ type FoundUnderSky = Map<string, Readiness>;
  * Keeps what was found out, so that a change to one surface reckons that surface alone. The longest unused of
  * the skies it was found under is forgotten.
  */
-export interface ReadyBook {
+interface ReadyBook {
   readonly sun: SunCache;
   /** By days, forecast and limits; the one used last stands last. */
   readonly found: Map<string, FoundUnderSky>;

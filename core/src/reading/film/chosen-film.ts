@@ -4,7 +4,7 @@ import type { FilmOfShop } from '../view/job-rows';
 import type { JobView } from '../view/job-view';
 
 /** What putting a film on a surface comes to: one film a surface and side. */
-export interface ChosenFilm {
+interface ChosenFilm {
   readonly side: SeenFrom;
   readonly method: CutMethod;
   /** The application on that side now, which this film replaces. */

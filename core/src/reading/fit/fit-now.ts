@@ -2,7 +2,7 @@ import type { ClosedWhy, ReadyUnknown } from '../../day';
 import type { ReadyAnswer } from '../day/readiness';
 
 /** Whether a surface may be worked on at a moment, and what changes next that day. */
-export type FitNow =
+type FitNow =
   | { readonly case: 'not fit'; readonly until_ms: number; readonly why: ClosedWhy }
   | { readonly case: 'unknown'; readonly what: readonly ReadyUnknown[] }
   | { readonly case: 'fit until'; readonly until_ms: number; readonly why: ClosedWhy }

@@ -23,7 +23,7 @@ export interface DoneStep {
 }
 
 /** All that is known of how one film went on: read long after, by whoever asks why the edge lifted. */
-export interface FitRecord {
+interface FitRecord {
   readonly steps: readonly DoneStep[];
   /** Rolls and lots its pieces were cut from, by the plan. */
   readonly rolls: readonly { readonly label: string; readonly lot: string; readonly drop: number }[];

@@ -8,7 +8,7 @@ import { type PendingWait, pendingState, waitBefore } from './pending-waits';
 import { doneSteps, workStepsOf } from './work';
 
 /** Why a step may not be done yet. */
-export type Held =
+type Held =
   | { readonly case: 'danger'; readonly caution: Caution }
   /** Something that was looked at is not right, or film is to go on and something has not been looked at. */
   | { readonly case: 'gate'; readonly lines: readonly GateLine[] }

@@ -13,7 +13,7 @@ export interface Turn {
   readonly late_min: number;
 }
 
-export interface MyTurn {
+interface MyTurn {
   readonly now: Turn;
   readonly next: Turn | undefined;
 }
@@ -47,7 +47,7 @@ const isSame = (one: Named, other: Named): boolean =>
   one.personId !== null && other.personId !== null ? one.personId === other.personId : one.who === other.who;
 
 /** A surface that somebody handed over in the middle of the work. */
-export interface Handed {
+interface Handed {
   readonly applicationId: string;
   readonly surfaceId: string;
   readonly tag: string;

@@ -72,10 +72,10 @@ export interface StrokeCase {
   readonly sheet: { readonly number: number; readonly of: number };
 }
 
-export type StrokesToday =
+type StrokesToday =
   { readonly kind: 'case'; readonly own: StrokeCase } | { readonly kind: 'none'; readonly reason: NoStrokes };
 
-export interface StrokesWanted {
+interface StrokesWanted {
   readonly moment: StrokeMoment;
   readonly personId?: string | undefined;
   /** Of several sheets, counted from 1. */

@@ -5,7 +5,7 @@ import type { JobView } from '../view/job-view';
 import { checkOf } from './surface';
 
 /** A surface as its own side sees it, mm, x to the right and y upwards from its lower left corner. */
-export interface FaceOfSurface {
+interface FaceOfSurface {
   readonly face: Face;
   readonly height: number;
   /** Of its outline: measured otherwise, it is another. */

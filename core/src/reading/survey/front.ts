@@ -4,7 +4,7 @@ import type { JobView } from '../view/job-view';
 import { checkOf } from './surface';
 
 /** One surface where it sits on its front: mm, from the front's left end and its foot, seen from outside. */
-export interface OnFront {
+interface OnFront {
   readonly surface: RowOf<'surface'>;
   /** Undefined: not measured; it stands as large as a usual pane. */
   readonly outline: readonly Point[] | undefined;

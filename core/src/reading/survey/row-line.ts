@@ -4,7 +4,7 @@ import type { JobView } from '../view/job-view';
 import { checkOf } from './surface';
 
 /** One pane of a row, from left to right as seen from outside. */
-export interface RowPane {
+interface RowPane {
   readonly surfaceId: string;
   readonly tag: string;
   /** How much lower the right end of its top edge lies than the left, mm; null: nobody read a level there. */
@@ -16,7 +16,7 @@ export interface RowPane {
 }
 
 /** What it costs to line a row up by true level, and by its frames. */
-export interface RowLine {
+interface RowLine {
   readonly panes: readonly RowPane[];
   readonly widestWedge_mm: number | null;
   readonly sharpestBend_mm: number | null;

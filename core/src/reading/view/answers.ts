@@ -36,7 +36,7 @@ export interface Asking {
 }
 
 /** How readiness is found out: in this thread, or in one of the asker's own. */
-export type AskReady = (
+type AskReady = (
   asks: readonly ReadyAsk[],
   ...more: [
     weather: readonly WeatherHour[],
@@ -48,7 +48,7 @@ export type AskReady = (
 ) => readonly ReadyAnswer[];
 
 /** A blank in short; a reason where there is none. */
-export type BlankInShort =
+type BlankInShort =
   | { readonly none: string }
   | {
       readonly inputsHash: string;
@@ -62,7 +62,7 @@ export type BlankInShort =
       }[];
     };
 
-export interface ApplicationAnswer {
+interface ApplicationAnswer {
   readonly applicationId: string;
   readonly filmId: string;
   readonly method: string;
@@ -72,7 +72,7 @@ export interface ApplicationAnswer {
   readonly steps: readonly { readonly key: string; readonly minutes: number; readonly state: StepState }[];
 }
 
-export interface SurfaceAnswer extends Extent {
+interface SurfaceAnswer extends Extent {
   readonly id: string;
   readonly tag: string;
   readonly measured: MeasureState;
@@ -80,7 +80,7 @@ export interface SurfaceAnswer extends Extent {
   readonly films: readonly ApplicationAnswer[];
 }
 
-export interface OrderAnswer {
+interface OrderAnswer {
   readonly filmId: string;
   /** Without a limit the longest sheet is null. */
   readonly order: Omit<CutOrder, 'mostSheet_mm'> & { readonly mostSheet_mm: number | null };

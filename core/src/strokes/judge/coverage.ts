@@ -2,7 +2,7 @@ import { type Face, type Spot, areaOfFace } from '../face';
 import { type Stroke, sweptBy } from '../stroke';
 
 /** A place no blade goes over: a line, a corner. */
-export interface Gap {
+interface Gap {
   readonly area_mm2: number;
   /** Trapezoids it is made of. */
   readonly pieces: readonly (readonly Spot[])[];

@@ -28,7 +28,7 @@ export interface Findings {
 const RISES_DEG = 3;
 const RISES = Math.tan((RISES_DEG * Math.PI) / 180);
 
-export interface FindingsAsked {
+interface FindingsAsked {
   readonly blade_mm: number;
   /** Laid dry: nothing runs down. */
   readonly isDry?: boolean;

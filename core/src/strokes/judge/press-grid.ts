@@ -25,7 +25,7 @@ const BEFORE_ITS_END = 1 - 1e-9;
 /** A blade is at least so many cells wide (model 1.5). */
 const CELLS_A_BLADE = 5;
 /** Cells of a usual grid, mm. */
-export const CELL_MM = 20;
+const CELL_MM = 20;
 
 export const cellFor = (blade_mm: number): number => Math.min(CELL_MM, blade_mm / CELLS_A_BLADE);
 

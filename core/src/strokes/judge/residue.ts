@@ -48,7 +48,7 @@ export const leftByMeniscus = ({
  * Water under film through passes: as it was laid, what a pass leaves by itself, and the share that leaks
  * past the blade.
  */
-export interface Passes {
+interface Passes {
   readonly laid: number;
   readonly left: number;
   readonly leak: number;

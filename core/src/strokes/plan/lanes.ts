@@ -99,7 +99,7 @@ export function fitsIn(
 /** A lane begins so far beyond the spine, so that both halves lap there. */
 export const BEYOND_MM = 30;
 
-export interface LanesAsked {
+interface LanesAsked {
   readonly spine_mm: number;
   readonly first: 'left' | 'right';
   /** Locked crosswise, film is pressed away from where the arms meet. */

@@ -49,7 +49,7 @@ export const ridgeHeight = ({
 }): number => (side * blade * (before - after)) / (2 * ridge);
 
 /** A soft blade presses less at each end, mm: our guess. */
-export const SOFT_END_MM = 5;
+const SOFT_END_MM = 5;
 
 export const LAP_FORMULAS = {
   lap: {

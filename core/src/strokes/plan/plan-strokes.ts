@@ -6,7 +6,7 @@ import { type Tool, lanesOf } from './lanes';
 import { type LockFigure, lockStrokes } from './lock-strokes';
 import { type Stroke, reversed, squareStroke, wayBetween } from '../stroke';
 
-export interface PlanAsked {
+interface PlanAsked {
   readonly lock: LockFigure;
   /** The half that is finished first. */
   readonly first: 'left' | 'right';
@@ -15,7 +15,7 @@ export interface PlanAsked {
 }
 
 /** Strokes in order, with what they reach and what is wrong with them. */
-export interface PlannedStrokes {
+interface PlannedStrokes {
   readonly strokes: readonly Stroke[];
   readonly coverage: Coverage;
   readonly findings: Findings;

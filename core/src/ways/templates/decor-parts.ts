@@ -31,8 +31,6 @@ const WIPE: StepTemplate = {
   cautions: ['solvent'],
   takes: ['work-rinse'],
 };
-/** A column is wiped; whoever primes it primes before. */
-export const WIPED: readonly StepTemplate[] = [WIPE];
 
 /** Ground for decor film: filled, sanded, primed, sanded once more. */
 export const GROUND: readonly StepTemplate[] = [
@@ -115,7 +113,7 @@ export const HOT_DECOR = {
 } as const satisfies Partial<StepTemplate>;
 
 /** What a film is heated to where it was stretched: its sheet's figure, else a guess that says so. */
-export const postHeatAim = ({ postHeat_C }: StepCase): StepNumbers => ({
+const postHeatAim = ({ postHeat_C }: StepCase): StepNumbers => ({
   aim:
     postHeat_C === null
       ? { ...celsius(RULES.postHeat.value, 'ours'), note: 'a guess: read its sheet' }

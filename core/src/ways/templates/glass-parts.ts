@@ -286,7 +286,7 @@ export const CLEAR_UP: StepTemplate = {
   over: 'the room',
 };
 
-export const HANDOVER: StepTemplate = {
+const HANDOVER: StepTemplate = {
   key: 'handover',
   what: 'Tell the customer what is normal: small water pockets clear by the date of this pane. Say when sealant goes back, when it may be cleaned, when you look again.',
   why: 'Customers ring because normal drying pockets look like bubbles.',

@@ -68,7 +68,7 @@ export type Wanted =
   | 'wall moisture';
 
 /** What a step says by the school that is followed, after its own words. */
-export type Variant = {
+type Variant = {
   readonly [Key in SchoolKey]: {
     readonly school: Key;
     readonly says: Readonly<Record<Schools[Key], string>>;

@@ -11,7 +11,7 @@ import { changedBy } from '../people/queries';
 import type { ArchiveContents } from './read-archive';
 import { withIds } from './shop-of-job';
 
-export interface Keeping {
+interface Keeping {
   readonly by: MadeBy;
   readonly session: string;
   readonly at: Date;

@@ -7,7 +7,7 @@ import { readFilms } from '../films/queries';
 const UUID = /[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}/g;
 
 /** Every identifier that stands in a text of JSON. */
-export const idsIn = (text: string): ReadonlySet<string> => new Set(text.match(UUID) ?? []);
+const idsIn = (text: string): ReadonlySet<string> => new Set(text.match(UUID) ?? []);
 
 /** The same text with identifiers replaced, wherever they stand. */
 export const withIds = (text: string, ids: ReadonlyMap<string, string>): string =>

@@ -19,7 +19,7 @@ const STEP_MS = 300_000;
 /** More than so from straight before it, the sun stands behind the glass. */
 const ASKEW_DEG = 90;
 
-export interface HalfDayAsked {
+interface HalfDayAsked {
   /** The job whose place and forecast it goes by. */
   readonly jobId: string;
   /** Of each front that was spoken of. */

@@ -3,7 +3,7 @@ import { sql } from 'drizzle-orm';
 import type { Database } from '../../db/database';
 import { rowsAsJson } from '../../db/rows-as-json';
 
-export type FirstPages = Readonly<Record<string, string | null>> & { readonly seq: string | null };
+type FirstPages = Readonly<Record<string, string | null>> & { readonly seq: string | null };
 
 const READY = new WeakMap<Database, Promise<unknown>>();
 const UUID = /^[0-9a-f-]{36}$/i;

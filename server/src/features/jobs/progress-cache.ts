@@ -20,11 +20,11 @@ import { job } from '../../db/schema';
 import { readLearned } from '../learned/queries';
 
 /** One surface in the list of jobs: how far it is, and its outline in small. */
-export interface SurfaceLine extends Extent {
+interface SurfaceLine extends Extent {
   readonly progress: SurfaceProgress;
 }
 
-export interface JobLine {
+interface JobLine {
   readonly progress: Progress;
   /** The first surfaces in order. */
   readonly strip: readonly ({ readonly tag: string } & Extent)[];

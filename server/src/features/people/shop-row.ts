@@ -12,7 +12,7 @@ interface Saved {
 }
 
 /** As it is sent: the instant as text. */
-export type AsWire<Row> = Omit<Row, 'changedAt'> & { readonly changedAt: string };
+type AsWire<Row> = Omit<Row, 'changedAt'> & { readonly changedAt: string };
 
 export const shopRowOnWire = <Row extends { readonly changedAt: Date }>(row: Row): AsWire<Row> => ({
   ...row,

@@ -2,7 +2,7 @@ import { Injectable, signal } from '@angular/core';
 import type { CallAnswer, CallerSees } from '@yellow-pane/core/diagnosing';
 
 /** A call on its way to the job it belongs to. */
-export interface CallTaken {
+interface CallTaken {
   readonly jobId: string;
   readonly sees: CallerSees;
   /** When it was laid, in the caller's words; empty: not known. */

@@ -115,7 +115,7 @@ function newSheet(three: Loaded['three'], patch: CurvedPatch, color: string, opa
   );
 }
 
-export interface Colours {
+interface Colours {
   readonly glass: string;
   readonly film: string;
 }

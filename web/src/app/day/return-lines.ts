@@ -7,7 +7,7 @@ import { StepTrace } from '../ui/step-trace';
 import { dayWords } from '../words/day';
 
 /** One thing to wait for or come back for, in the words of the place's clock. */
-export interface ReturnLine {
+interface ReturnLine {
   readonly key: string;
   readonly head: string;
   readonly when: string;

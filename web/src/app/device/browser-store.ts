@@ -22,14 +22,14 @@ export interface DraftRecord {
 }
 
 /** A picture that has not reached the server yet. */
-export interface PictureRecord {
+interface PictureRecord {
   readonly id: string;
   readonly jobId: string;
   readonly picture: Blob;
 }
 
 /** The data sheet of a film, kept here for when the server is away. */
-export interface SheetRecord {
+interface SheetRecord {
   readonly filmId: string;
   /** When it was kept on the server: another one is fetched anew. */
   readonly changedAt: string;

@@ -6,7 +6,7 @@ import type { MadeBy } from '@yellow-pane/contracts';
 import { type DisplayUnits, displayUnitsOf } from '@yellow-pane/core/quantity';
 import { readKept, writeKept } from './keep';
 
-export type Theme = 'as the device' | 'noon' | 'cellar';
+type Theme = 'as the device' | 'noon' | 'cellar';
 
 interface DeviceState {
   /** Kept on every record made here; empty: nobody has said yet. */

@@ -7,7 +7,7 @@ import {
 } from '@yellow-pane/core/measure';
 import { contours } from 'd3-contour';
 
-export interface Contour {
+interface Contour {
   readonly height_mm: number;
   readonly path: string;
   readonly label: Point | undefined;

@@ -27,7 +27,7 @@ export interface Drawing {
   readonly from: (point: Point) => Point;
 }
 
-export type DrawnMeasure = Pick<MeasureSlot, 'kind' | 'from' | 'to'> & {
+type DrawnMeasure = Pick<MeasureSlot, 'kind' | 'from' | 'to'> & {
   readonly slot: MeasureSlot | undefined;
 };
 
@@ -79,7 +79,7 @@ export interface Place {
 }
 
 /** A place on a sheet that others are on; without a field where there is no room for it. */
-export type PlaceOnSheet = Omit<Place, 'field'> & { readonly field: Point | undefined };
+type PlaceOnSheet = Omit<Place, 'field'> & { readonly field: Point | undefined };
 
 /** A measure between two points of the drawing. */
 interface Between {

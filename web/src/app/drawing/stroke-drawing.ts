@@ -11,7 +11,7 @@ import {
 } from '@yellow-pane/core/strokes';
 
 /** Size of a drawing, or of what is drawn. */
-export interface SheetSize {
+interface SheetSize {
   readonly wide: number;
   readonly high: number;
 }
@@ -30,13 +30,13 @@ export function sizeOf(whole: Face): SheetSize {
 }
 
 /** A face laid on the drawing to scale, and back. */
-export interface FaceScale {
+interface FaceScale {
   readonly scale: number;
   readonly at: (spot: Spot) => Spot;
   readonly from: (place: Spot) => Spot;
 }
 
-export interface DrawnStroke {
+interface DrawnStroke {
   readonly key: string;
   readonly number: number;
   readonly part: Stroke['part'];
@@ -49,7 +49,7 @@ export interface DrawnStroke {
   readonly swept: string;
 }
 
-export interface StrokeDrawing {
+interface StrokeDrawing {
   readonly sheet: SheetSize;
   readonly scale: FaceScale;
   readonly outline: string;

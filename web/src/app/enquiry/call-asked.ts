@@ -30,7 +30,7 @@ export const NEW_CALL: TypedCall = { caller: '', phone: '', wish: '', groups: [N
 const LENGTHS = { least_mm: 50, most_mm: 50_000 };
 const MOST_ALIKE = 500;
 
-export type GroupFault = 'count' | 'width' | 'height' | 'storey';
+type GroupFault = 'count' | 'width' | 'height' | 'storey';
 
 /** What a line says, and which of its fields cannot be read. */
 export function readGroup(

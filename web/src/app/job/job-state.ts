@@ -21,7 +21,7 @@ export interface PendingChange {
 }
 
 /** Something this session did and can take back. */
-export interface DoneEntry {
+interface DoneEntry {
   readonly changeId: string;
   readonly label: string;
   readonly ops: readonly Op[];
@@ -127,7 +127,7 @@ export function adopted(state: OpenJob, { pending: more, conflicts, aside = [] }
 }
 
 /** As read from the browser. */
-export interface KeptWaiting {
+interface KeptWaiting {
   readonly pending: readonly PendingChange[];
   readonly conflicts: readonly OpenConflict[];
   readonly aside?: readonly SetAside[];

@@ -14,7 +14,7 @@ const QUALITY = 0.86;
 const LARGEST_FILE = 60_000_000;
 
 /** What a picture shows. */
-export type PhotoOf = Partial<Pick<Photo, 'partId' | 'markId' | 'applicationId' | 'step'>>;
+type PhotoOf = Partial<Pick<Photo, 'partId' | 'markId' | 'applicationId' | 'step'>>;
 
 interface Smaller {
   readonly picture: Blob;

@@ -6,7 +6,7 @@ import { shellWords } from '../words/shell';
 import type { OpenConflict, PendingChange, SetAside } from './job-state';
 
 /** What of a job waits in this browser. */
-export interface Waiting {
+interface Waiting {
   readonly pending: readonly PendingChange[];
   readonly conflicts: readonly OpenConflict[];
   readonly aside: readonly SetAside[];

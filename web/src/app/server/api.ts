@@ -74,7 +74,7 @@ export interface BackupList {
 }
 
 /** Which pane of the shelf is meant, as it was seen; without a version it is new. */
-export interface ShelfSaving {
+interface ShelfSaving {
   readonly version?: number | undefined;
   readonly removed?: boolean | undefined;
 }

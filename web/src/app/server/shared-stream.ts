@@ -5,7 +5,7 @@ import { locksOfBrowser } from '../device/open-tabs';
  * One event of a stream of the server. `open`: the line stands, and everything from now on is heard. `error`:
  * it does not.
  */
-export interface StreamEvent {
+interface StreamEvent {
   readonly name: string;
   readonly data: string;
   readonly id: string;

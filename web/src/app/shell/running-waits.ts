@@ -14,7 +14,7 @@ import { shellWords } from '../words/shell';
 
 const TICK_MS = 1000;
 
-export interface WaitLine {
+interface WaitLine {
   readonly key: string;
   readonly surfaceId: string;
   readonly tag: string;

@@ -5,7 +5,7 @@ export interface SearchTime {
   readonly most_ms: number;
 }
 
-export interface Telling<Answer> {
+interface Telling<Answer> {
   readonly onProgress: (share: number) => void;
   readonly onBetter: (answer: Answer) => void;
 }

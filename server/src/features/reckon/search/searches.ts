@@ -41,7 +41,7 @@ export interface Found {
 export type What = keyof Asked;
 
 /** One search of possibly several for the same thing. */
-export interface Seeded {
+interface Seeded {
   readonly seed: number;
   readonly mostRounds: number;
 }

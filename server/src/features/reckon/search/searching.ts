@@ -4,7 +4,7 @@ import { type Asked, type Found, KINDS, type What } from './searches';
  * `mostRounds` left out: until the time is up. `searches` left out: one when the rounds are given, so that
  * they and the seed decide the plan; otherwise as many as there are processors for.
  */
-export interface SearchLimits {
+interface SearchLimits {
   readonly seed: number;
   readonly milliseconds: number;
   readonly mostRounds?: number | undefined;

@@ -32,7 +32,7 @@ import { Layouts } from './layouts';
 export type CutView = 'layout' | 'blanks' | 'shrink' | 'table' | 'stock';
 
 /** One blank of the chosen film with what is written on it. */
-export interface BlankHere extends FilmBlank {
+interface BlankHere extends FilmBlank {
   readonly word: string;
 }
 

@@ -3,14 +3,14 @@ import { type Step, mmFromNm } from '@yellow-pane/core/quantity';
 import { cutWords } from '../../words/cut';
 import type { Cutting } from './cutting';
 
-export interface PlanSum {
+interface PlanSum {
   readonly word: string;
   readonly value: string;
   readonly why: readonly Step[];
 }
 
 /** How lengths of film, money and days are said here. */
-export interface SaidSums {
+interface SaidSums {
   readonly metres: (value_nm: number) => string;
   readonly money: (value: number) => string;
   readonly day: (instant: string) => string;

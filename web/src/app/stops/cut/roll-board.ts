@@ -48,7 +48,7 @@ export type BoardPiece = Pick<
   | 'notch_nm'
 >;
 
-export interface Moved {
+interface Moved {
   readonly id: string;
   readonly x_nm: number;
   readonly y_nm: number;

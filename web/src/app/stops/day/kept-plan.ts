@@ -3,7 +3,7 @@ import { stretchKey } from '@yellow-pane/core/reading';
 import type { PlannedStep } from '@yellow-pane/core/scheduling';
 
 type PlannedRow = RowOf<'plannedStep'>;
-export type PlannedFields = Pick<
+type PlannedFields = Pick<
   PlannedRow,
   | 'applicationId'
   | 'template'

@@ -6,7 +6,7 @@ import { dayWords } from '../../words/day';
 
 export const WIDE = 1000;
 export const HIGH = 250;
-export const TOP = 30;
+const TOP = 30;
 const HOURS = [0, 3, 6, 9, 12, 15, 18, 21, 24] as const;
 
 export interface Span {

@@ -15,7 +15,7 @@ const NIGHT_MIN = 14 * 60;
 const USUAL_PANE_MM = 4;
 const NM_M = 1e9;
 
-export interface WarmingLine extends Warming {
+interface WarmingLine extends Warming {
   /** Minute of the plan by which it must be inside; undefined while nothing is planned with it. */
   readonly insideBy: number | undefined;
   readonly taken: readonly string[];

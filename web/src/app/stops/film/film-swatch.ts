@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import type { Film } from '@yellow-pane/core/job';
 
 /** What a film looks like beside its darkness. */
-export type FilmLooks = Pick<Film, 'family' | 'haze' | 'coverage' | 'direction'>;
+type FilmLooks = Pick<Film, 'family' | 'haze' | 'coverage' | 'direction'>;
 
 const PART = 27;
 const STRIPES = 4;

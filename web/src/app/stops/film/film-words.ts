@@ -54,7 +54,7 @@ export function privacySentence({ sight }: Performance, isPartition: boolean): s
   return filmWords.doesNotHide(first, night ? '' : filmWords.nor(second));
 }
 
-export interface FigureLine {
+interface FigureLine {
   readonly key: string;
   readonly word: string;
   readonly value: string;

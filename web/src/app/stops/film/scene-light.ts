@@ -5,7 +5,7 @@ import type { FilmRow } from '@yellow-pane/contracts';
 export const WALL_REFLECTS = 0.35;
 
 /** What a linear-light filter does to the drawing behind glass: straight, blurred, and a veil over both. */
-export interface GlassFilter {
+interface GlassFilter {
   readonly straight: number;
   readonly blurred: number;
   readonly veil: number;
@@ -15,7 +15,7 @@ export interface GlassFilter {
  * How bright everything is drawn: linear light, 1 = white. The eye settles on the brighter of its own
  * surroundings and what it looks at.
  */
-export interface SceneLight {
+interface SceneLight {
   readonly film: GlassFilter;
   readonly bare: GlassFilter;
   /** The wall beside the window, on the looker's side. */
@@ -40,7 +40,7 @@ export function sceneLight(film: SightLine, bare: SightLine): SceneLight {
   return { film: filter(film), bare: filter(bare), surround: film.shown.near_cdm2 / white };
 }
 
-export type PatternDrawing =
+type PatternDrawing =
   | { readonly kind: 'none' }
   | { readonly kind: 'stripes' | 'grid' | 'dots'; readonly period_mm: number; readonly opening_mm: number };
 

@@ -3,7 +3,7 @@ import type { Command } from '../../shell/commands';
 import { surveyWords } from '../../words/survey';
 
 /** What can be done at Survey, whatever the view. */
-export interface SurveyActions {
+interface SurveyActions {
   readonly kinds: readonly { readonly kind: SurfaceKind; readonly shapes: readonly SurfaceShape[] }[];
   readonly hasSurface: () => boolean;
   readonly add: (kind?: SurfaceKind, shape?: SurfaceShape) => void;

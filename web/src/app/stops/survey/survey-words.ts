@@ -15,7 +15,7 @@ export interface Finding {
   readonly says: string;
 }
 
-export type Word = (measure: Pick<Suspect, 'kind' | 'from' | 'to'>) => string;
+type Word = (measure: Pick<Suspect, 'kind' | 'from' | 'to'>) => string;
 
 /** More suspects than these are counted, not named. */
 const MOST_NAMED = 3;

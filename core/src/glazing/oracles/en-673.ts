@@ -1,7 +1,7 @@
-import type { GasMix } from './gas';
+import type { GasMix } from '../gas';
 
 /** A gap by EN 673: corrected emissivities of its two faces. */
-export interface EnGap {
+interface EnGap {
   readonly width_m: number;
   readonly emissivities: readonly [number, number];
   readonly gas?: GasMix;
