@@ -148,7 +148,7 @@ test('a change the server cannot digest is set aside, seen, sent again or droppe
         type: '',
         status: 500,
         code: 'SERVER_FAULT',
-        title: 'The server met a fault of its own',
+        title: 'The server ran into an error',
         detail: 'Send it again.',
         path: 'server',
         expected: 'an answer',

@@ -5,32 +5,32 @@ import type { ErrorEntry } from './error-entry';
 export const CORE_ERRORS: Readonly<Record<CoreErrorCode, ErrorEntry>> = {
   MEASURE_DISTANCE_RANGE: {
     status: 422,
-    title: 'A measure is outside what a pane can be',
+    title: 'A measure is outside the possible range',
     remedy: 'Typed in another unit, or a digit too many?',
   },
   MEASURE_POINTS_SAME: {
     status: 422,
-    title: 'A measure runs from a point to itself',
+    title: 'A measure starts and ends at the same point',
     remedy: 'Choose two different points.',
   },
   MEASURE_NETWORK_POINT: {
     status: 422,
-    title: 'A reading names a point that is not there',
+    title: 'A reading names a point that does not exist',
     remedy: 'Name a corner of the list, or the middle of two as a~b.',
   },
   MEASURE_NETWORK_OPEN: {
     status: 422,
-    title: 'The lengths do not lay the figure out',
+    title: 'The lengths do not determine the shape',
     remedy: 'Add a side or diagonal to the corner named, or give coordinates to start from.',
   },
   CUTTING_BLANK_RANGE: {
     status: 422,
-    title: 'A blank is outside what can be cut',
+    title: 'A blank is too large or too small to cut',
     remedy: 'Check the measures of the surface.',
   },
   CUTTING_ROLL_WIDTH: {
     status: 422,
-    title: 'The roll width is not one a roll can have',
+    title: 'This roll width is not possible',
     remedy: "Give the width printed on the roll's label.",
   },
   CUTTING_PIECE_WIDER_THAN_ROLL: {
@@ -40,12 +40,12 @@ export const CORE_ERRORS: Readonly<Record<CoreErrorCode, ErrorEntry>> = {
   },
   CUTTING_STOCK_RANGE: {
     status: 422,
-    title: 'A roll, offcut or setting is outside what there can be',
+    title: 'A roll, offcut or setting is out of range',
     remedy: 'Correct the field named: widths up to 5 m, lengths and money not below zero.',
   },
   CUTTING_PIECE_RANGE: {
     status: 422,
-    title: 'A piece is outside what can be cut',
+    title: 'A piece is too large or too small to cut',
     remedy: 'Correct the side named.',
   },
   CUTTING_PIN: {
@@ -55,7 +55,7 @@ export const CORE_ERRORS: Readonly<Record<CoreErrorCode, ErrorEntry>> = {
   },
   CUTTING_ID_TWICE: {
     status: 422,
-    title: 'An identifier is there twice',
+    title: 'An identifier is used twice',
     remedy: 'Give each piece, roll and pin an identifier of its own.',
   },
   CUTTING_TOO_MANY_PIECES: {
@@ -70,7 +70,7 @@ export const CORE_ERRORS: Readonly<Record<CoreErrorCode, ErrorEntry>> = {
   },
   GLAZING_THICKNESS: {
     status: 422,
-    title: 'A thickness is outside what glass can have',
+    title: 'This glass thickness is not possible',
     remedy: 'Give the thickness in millimetres, more than 0.',
   },
   GLAZING_PANES: {
@@ -86,7 +86,7 @@ export const CORE_ERRORS: Readonly<Record<CoreErrorCode, ErrorEntry>> = {
   },
   GLAZING_FACE: {
     status: 422,
-    title: 'Nobody can reach this face of the glass',
+    title: 'This face of the glass cannot be reached',
     remedy: 'Film goes on the outermost or the innermost face.',
   },
   GLAZING_SPECTRUM: {
@@ -97,22 +97,22 @@ export const CORE_ERRORS: Readonly<Record<CoreErrorCode, ErrorEntry>> = {
   },
   STRESS_CASE: {
     status: 422,
-    title: 'The glass stress cannot be reckoned from this',
+    title: 'The glass stress cannot be calculated from this',
     remedy: 'Correct the field named; leave it out if it is not known.',
   },
   PRIVACY_SCENE: {
     status: 422,
-    title: 'The scene cannot be reckoned',
+    title: 'The scene cannot be calculated',
     remedy: 'Give luminances above zero and shares of 0 to 1.',
   },
   FITTING_AREA_RANGE: {
     status: 422,
-    title: 'The glass area is outside what can be wetted',
+    title: 'The glass area is out of range',
     remedy: 'Check the measures of the surface.',
   },
   DAY_BOTTLE_RANGE: {
     status: 422,
-    title: 'That is no bottle of slip',
+    title: 'This slip mix is not possible',
     remedy: 'Say how much soap and how much water is in it.',
   },
   CLIMATE_FACING: {
@@ -122,67 +122,67 @@ export const CORE_ERRORS: Readonly<Record<CoreErrorCode, ErrorEntry>> = {
   },
   CLIMATE_WEATHER: {
     status: 422,
-    title: 'The weather given cannot be',
+    title: 'This weather is not possible',
     remedy: 'Correct the hour named, or go by the thermometer on site.',
   },
   QUOTE_CASE: {
     status: 422,
-    title: 'A quote cannot be reckoned from this',
+    title: 'A quote cannot be calculated from this',
     remedy: 'Correct the figure named.',
   },
   QUOTE_MARGIN: {
     status: 422,
-    title: 'No price keeps such a margin',
+    title: 'No price can keep this margin',
     remedy: 'Give the margin as a share of the price, less than all of it.',
   },
   QUOTE_DEPOSIT: {
     status: 422,
-    title: 'No deposit is like this',
+    title: 'This deposit is not possible',
     remedy: 'Give it as a part of the price, at most all of it.',
   },
   CLIMATE_MONTHS: {
     status: 422,
-    title: 'No climate is like this',
+    title: 'This climate is not possible',
     remedy: 'Give twelve months; correct the one named.',
   },
   SQUARING_TAPS: {
     status: 422,
-    title: 'These taps do not square the picture',
+    title: 'The picture cannot be rectified from these taps',
     remedy: 'Tap the four corners of the frame again, from its upper left, clockwise; then the pattern.',
   },
   STROKES_LAP: {
     status: 422,
-    title: 'Strokes cannot lap by so much',
+    title: 'Strokes cannot overlap by this much',
     remedy: 'Take a lap that is less than the blade is wide, or a wider blade.',
   },
   STROKES_FACE: {
     status: 422,
-    title: 'No strokes can be planned on this outline',
+    title: 'No strokes can be planned for this outline',
     remedy: 'Correct the corners named; sides must not cross, and holes lie apart from each other.',
   },
   CURVED_RANGE: {
     status: 422,
-    title: 'Curved glass cannot be reckoned from this',
+    title: 'The curved glass cannot be calculated from this',
     remedy: 'Correct the field named, or measure the pane again.',
   },
   WAITING_RANGE: {
     status: 422,
-    title: 'A wait cannot be reckoned from this',
+    title: 'The wait cannot be calculated from this',
     remedy: 'Correct the field named.',
   },
   SCHEDULE_RANGE: {
     status: 422,
-    title: 'A figure of the plan is outside what there can be',
+    title: 'A figure of the plan is out of range',
     remedy: 'Correct the field named: whole minutes, people and tools not below zero.',
   },
   SCHEDULE_UNKNOWN: {
     status: 422,
-    title: 'The plan names something that is not there',
+    title: 'The plan names something that does not exist',
     remedy: 'Name one that is in the list, or add it.',
   },
   SCHEDULE_ID_TWICE: {
     status: 422,
-    title: 'An identifier is there twice',
+    title: 'An identifier is used twice',
     remedy: 'Give each step, person, tool and fitness an identifier of its own.',
   },
   SCHEDULE_LAGS: {

@@ -63,7 +63,7 @@ export type ServerErrorCode =
 export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
   BODY_INVALID: {
     status: 422,
-    title: 'Something sent does not fit',
+    title: 'Something that was sent is not valid',
     remedy: 'Correct the field named and send again.',
   },
   BODY_NOT_JSON: {
@@ -73,18 +73,18 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
   },
   BODY_TOO_LARGE: {
     status: 413,
-    title: 'The body is larger than this route takes',
+    title: 'The body is too large for this route',
     remedy: 'Send it in several parts.',
   },
   ROUTE_UNKNOWN: {
     status: 404,
-    title: 'There is nothing at this address',
+    title: 'This address does not exist',
     remedy: 'See /api/openapi.json for what there is.',
   },
   ID_INVALID: {
     status: 422,
     title: 'An identifier is not a UUID of version 7',
-    remedy: 'Make identifiers as UUIDv7.',
+    remedy: 'Use a UUIDv7.',
   },
   JOB_UNKNOWN: {
     status: 404,
@@ -109,7 +109,7 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
   },
   ROW_REMOVED: {
     status: 409,
-    title: 'Someone deleted this meanwhile',
+    title: 'Someone deleted this in the meantime',
     remedy: 'Undo the deletion, or make it again.',
   },
   REFERENCE_UNKNOWN: {
@@ -119,10 +119,10 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
   },
   REFERENCE_REMOVED: {
     status: 409,
-    title: 'What this belongs to was deleted meanwhile',
+    title: 'What this belongs to was deleted in the meantime',
     remedy: 'Undo the deletion, then send this again; or drop it.',
   },
-  REFERENCE_RING: { status: 422, title: 'A row would hang on itself', remedy: 'Choose another one.' },
+  REFERENCE_RING: { status: 422, title: 'A row would become its own parent', remedy: 'Choose another one.' },
   CHANGE_ID_USED: {
     status: 409,
     title: 'This change identifier was used for another job',
@@ -130,7 +130,7 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
   },
   IF_MATCH_MISSING: {
     status: 428,
-    title: 'The version seen is missing',
+    title: 'The version you saw is missing',
     remedy: 'Send If-Match with the row\'s version, such as "3".',
   },
   FILM_UNKNOWN: {
@@ -140,14 +140,14 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
   },
   FILM_CONFLICT: {
     status: 409,
-    title: 'Someone changed this film meanwhile',
-    remedy: 'Compare both and send again with the new version.',
+    title: 'Someone else changed this film in the meantime',
+    remedy: 'Compare the two and send again with the new version.',
   },
   ROLL_UNKNOWN: { status: 404, title: 'There is no such roll', remedy: 'Load the stock again.' },
   ROLL_CONFLICT: {
     status: 409,
-    title: 'Someone changed this roll meanwhile',
-    remedy: 'Compare both and send again with the new version.',
+    title: 'Someone else changed this roll in the meantime',
+    remedy: 'Compare the two and send again with the new version.',
   },
   STOCK_TOO_SHORT: {
     status: 409,
@@ -156,12 +156,12 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
   },
   PLOTTER_REFUSED: {
     status: 409,
-    title: 'The plotter does not take this',
+    title: 'The plotter refused this',
     remedy: 'See what it says on the Bench, put it right, then send again.',
   },
   PLAN_FILE: {
     status: 422,
-    title: 'The plan cannot be given in this form',
+    title: 'The plan cannot be exported in this format',
     remedy: 'Choose another form, or lay out again.',
   },
   SUPPLY_UNKNOWN: {
@@ -171,8 +171,8 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
   },
   SUPPLY_CONFLICT: {
     status: 409,
-    title: 'Someone counted this meanwhile',
-    remedy: 'Compare both and send again with the new version.',
+    title: 'Someone else counted this in the meantime',
+    remedy: 'Compare the two and send again with the new version.',
   },
   PERSON_UNKNOWN: {
     status: 404,
@@ -201,7 +201,7 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
   },
   ARCHIVE_UNREADABLE: {
     status: 422,
-    title: 'This is no job archive',
+    title: 'This is not a job archive',
     remedy: 'Choose a file that was saved with "Save as archive". Nothing was read in.',
   },
   ARCHIVE_NEWER: {
@@ -211,12 +211,12 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
   },
   ARCHIVE_DAMAGED: {
     status: 422,
-    title: 'This archive is cut short or was changed',
+    title: 'This archive is incomplete or was altered',
     remedy: 'Save it again where it comes from. Nothing was read in.',
   },
   ARCHIVE_UNSAFE: {
     status: 422,
-    title: 'This archive holds what no archive holds',
+    title: 'This archive contains files that do not belong in one',
     remedy: 'Do not use this file. Nothing was read in.',
   },
   ARCHIVE_TOO_LARGE: {
@@ -226,7 +226,7 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
   },
   ROW_FROZEN: {
     status: 409,
-    title: 'What was put on paper is not changed any more',
+    title: 'What was put on paper can no longer be changed',
     remedy: 'Make a new one; the old one stays as it was.',
   },
   CASE_UNKNOWN: {
@@ -252,8 +252,8 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
   LEARNED_UNKNOWN: { status: 404, title: 'There is no such rate', remedy: 'Load the rates again.' },
   LEARNED_CONFLICT: {
     status: 409,
-    title: 'Someone changed this rate meanwhile',
-    remedy: 'Compare both and send again with the new version.',
+    title: 'Someone else changed this rate in the meantime',
+    remedy: 'Compare the two and send again with the new version.',
   },
   PHOTO_NOT_AN_IMAGE: {
     status: 415,
@@ -262,7 +262,7 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
   },
   SHEET_UNREADABLE: {
     status: 415,
-    title: 'This file is no data sheet',
+    title: 'This file is not a data sheet',
     remedy: 'Send the sheet as PDF, JPEG or PNG.',
   },
   SHEET_UNKNOWN: {
@@ -273,7 +273,7 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
   PHOTO_TOO_LARGE: {
     status: 413,
     title: 'This picture is too large',
-    remedy: 'Make it smaller, or photograph it anew: 2000 pixels are kept at most.',
+    remedy: 'Make it smaller or take it again; at most 2000 pixels are kept.',
   },
   PHOTO_UNKNOWN: {
     status: 404,
@@ -302,7 +302,7 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
   },
   HOST_UNKNOWN: {
     status: 403,
-    title: 'This name does not lead here',
+    title: 'This host name is not allowed',
     remedy: 'Open the program as http://localhost with its port.',
   },
   ORIGIN_FOREIGN: {
@@ -323,7 +323,7 @@ export const SERVER_ERRORS: Readonly<Record<ServerErrorCode, ErrorEntry>> = {
   },
   SERVER_FAULT: {
     status: 500,
-    title: 'The server met a fault of its own',
+    title: 'The server ran into an error',
     remedy: 'What was saved is safe. Try again; if it stays, restart the server.',
   },
 };

@@ -119,7 +119,7 @@ describe('is a change seen at once and settled later?', () => {
     );
     expect(state.pending.map(({ change }) => change.id)).toEqual([second.change.id]);
     expect(state.aside.map(({ pending, says }) => [pending.change.id, says])).toEqual([
-      [first.change.id, expect.stringContaining('The server met a fault of its own')],
+      [first.change.id, expect.stringContaining('The server ran into an error')],
     ]);
     expect(state.view.surface.entities['S']).toMatchObject({ tag: 'SW1', name: 'right' });
     expect(state.isServerHere).toBe(true);

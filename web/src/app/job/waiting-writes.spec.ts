@@ -47,7 +47,7 @@ describe('are writes the server has not taken yet kept over a reload?', () => {
   });
   it('what was set aside and what is asked about come back too; nothing waiting leaves nothing behind', async () => {
     const job = newJob();
-    const aside = [{ pending: made('A'), says: 'The server met a fault of its own.' }];
+    const aside = [{ pending: made('A'), says: 'The server ran into an error.' }];
     const conflicts = [{ pending: made('B'), conflicts: [] }];
     await waitingHere.keep(job, { pending: [], conflicts, aside });
     expect(await waitingHere.take(job)).toEqual({ pending: [], conflicts, aside });
