@@ -1,8 +1,7 @@
 import { ANOTHER_CAUSE, BELIEF, type DiagnosisAsked, likelihoods, posteriorOf, priorOf } from './posterior';
 
 /** How much an answer speaks for one cause against another. */
-const STRENGTHS = ['says little', 'speaks somewhat', 'speaks clearly', 'speaks strongly'] as const;
-export type Strength = (typeof STRENGTHS)[number];
+export type Strength = 'says little' | 'speaks somewhat' | 'speaks clearly' | 'speaks strongly';
 
 interface SpeaksFor {
   readonly evidence: string;

@@ -1,6 +1,6 @@
 /**
- * The partial-schedule cache: one order decoded, with the state before each place, so that another order with the
- * same prefix resumes from there.
+ * The partial-schedule cache: one order decoded, with the state before each place, so that another order with
+ * the same prefix resumes from there.
  */
 export class PartialSchedule {
   readonly order: Int32Array;

@@ -42,7 +42,8 @@ const BRED = 20;
 const ANNEALING_ROUNDS = 2500;
 const LONGER = 1.1;
 /**
- * Changes between two rounds of breeding, over the number of steps squared: simulated annealing gets most of the time.
+ * Changes between two rounds of breeding, over the number of steps squared: simulated annealing gets most of
+ * the time.
  */
 const [CHANGES, MOST_CHANGES] = [1_440_000, 1600];
 
@@ -117,7 +118,10 @@ class Breeding {
     this.#population = this.#population.slice(0, 2);
   }
 
-  /** One of the population is annealed, and one more order is built: by a priority rule, at random, or by crossover. */
+  /**
+   * One of the population is annealed, and one more order is built: by a priority rule, at random, or by
+   * crossover.
+   */
   round(round: number, isProven: boolean): void {
     const random = this.#random;
     if (this.#population.length > 0 && round > BRED && !isProven) this.#anneal();

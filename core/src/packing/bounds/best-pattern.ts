@@ -24,8 +24,9 @@ const MOST_NODES = 60_000;
 const TINY = 1e-12;
 
 /**
- * The pricing problem of column generation: the pattern of highest value at these dual prices, a bounded knapsack
- * solved by branch and bound, densest item type first. An item type comes at most as often as there are pieces.
+ * The pricing problem of column generation: the pattern of highest value at these dual prices, a bounded
+ * knapsack solved by branch and bound, densest item type first. An item type comes at most as often as there
+ * are pieces.
  * @source Gilmore and Gomory 1961 (from memory); exponential at worst, so its nodes are limited
  * @param price of each item type, per step of length in its first way of lying
  * @param longest nothing longer lies on it

@@ -30,9 +30,9 @@ const TINY = 1e-9;
 const MOST_ROWS = 140;
 
 /**
- * The cheapest combination of patterns: slices of unit length across a roll, each crossed by pieces side by side.
- * Every layout, free or cuttable, is such a combination, so that nothing can cost less. Of a film that is paid
- * for whole the combination takes what can lie on it at once, not slices.
+ * The cheapest combination of patterns: slices of unit length across a roll, each crossed by pieces side by
+ * side. Every layout, free or cuttable, is such a combination, so that nothing can cost less. Of a film that
+ * is paid for whole the combination takes what can lie on it at once, not slices.
  * @returns undefined with more than 140 item types and stocks: too slow to be of use
  * @source own formulation of the bar relaxation (Scheithauer; from memory)
  */

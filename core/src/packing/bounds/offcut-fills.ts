@@ -2,8 +2,8 @@ import { type Pattern, bestPattern } from './best-pattern';
 import type { ItemDemand } from './item-demand';
 
 /**
- * Whether so many of each item type can lie on an offcut at once; may say yes where they cannot, never no where
- * they can.
+ * Whether so many of each item type can lie on an offcut at once; may say yes where they cannot, never no
+ * where they can.
  */
 type FitsOffcut = (counts: ArrayLike<number>) => boolean;
 

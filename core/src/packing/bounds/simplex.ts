@@ -7,8 +7,8 @@ export interface SimplexColumn {
 const NEVER = 1e7;
 
 /**
- * The cheapest combination of columns that gives at least what is asked for and takes at most what there is: a
- * revised simplex of few rows with an explicit inverse, to which columns are priced in one by one.
+ * The cheapest combination of columns that gives at least what is asked for and takes at most what there is:
+ * a revised simplex of few rows with an explicit inverse, to which columns are priced in one by one.
  * @source Dantzig's simplex method in its revised form (from memory)
  */
 export class Simplex<Column extends SimplexColumn> {

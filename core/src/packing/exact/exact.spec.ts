@@ -53,7 +53,8 @@ const faultsOf = (request: LayoutRequest, { placed }: LayoutPlan, stages: number
 ];
 
 /**
- * Two-stage cutting with trimming as an integer programme: which pieces open a strip, which lie in whose strip.
+ * Two-stage cutting with trimming as an integer programme: which pieces open a strip, which lie in whose
+ * strip.
  * @source Lodi, Martello, Monaci 2002 (from memory)
  */
 function twoStages(items: readonly Item[]): number {

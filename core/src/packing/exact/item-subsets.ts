@@ -1,6 +1,6 @@
 /**
- * Sub-multisets of the pieces, numbered in mixed radix for a dynamic programme: 0 is none, the last is all, and
- * a sum of numbers is the union. Their count is the product of the quantities, each plus one.
+ * Sub-multisets of the pieces, numbered in mixed radix for a dynamic programme: 0 is none, the last is all,
+ * and a sum of numbers is the union. Their count is the product of the quantities, each plus one.
  * @source textbook: dynamic programming over subsets
  */
 export class ItemSubsets {
@@ -105,8 +105,8 @@ export class ItemSubsets {
   }
 
   /**
-   * Writes to `parts` those with at least one piece of the first item type there is, the whole among them: each
-   * way of parting a subset in two is met once.
+   * Writes to `parts` those with at least one piece of the first item type there is, the whole among them:
+   * each way of parting a subset in two is met once.
    * @returns how many
    */
   partsOf(state: number): number {

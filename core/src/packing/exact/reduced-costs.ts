@@ -15,8 +15,8 @@ export interface ReducedCosts {
 }
 
 /**
- * @param prices of one piece of each item type, in any one unit: they are brought down, or up, until no row of
- * pieces across the roll is worth more than 1
+ * @param prices of one piece of each item type, in any one unit: they are brought down, or up, until no row
+ * of pieces across the roll is worth more than 1
  * @source own; the dual of the bar relaxation carried over to widths that are no piece's
  */
 export function reducedCosts(

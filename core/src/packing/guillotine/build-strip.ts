@@ -75,8 +75,8 @@ export function buildStrip(problem: PackingProblem, left: Int32Array, ways: Stri
       : undefined;
   if (perfect !== undefined) return perfect;
   /**
-   * Stacks of one width share their pieces, so that the estimate is too item type: a few of the best are built
-   * and the best of them kept.
+   * Stacks of one width share their pieces, so that the estimate is too item type: a few of the best are
+   * built and the best of them kept.
    */
   let best: Strip | undefined;
   for (const { set, along } of leastWaste(
@@ -226,7 +226,8 @@ function filledStrip(
 }
 
 /**
- * An item type that fits both ways is taken the way that fills the stack better: its pieces are there only once.
+ * An item type that fits both ways is taken the way that fills the stack better: its pieces are there only
+ * once.
  */
 function oneWayEach(orientations: readonly Orientation[]): readonly Orientation[] {
   const widest = new Map<number, number>();

@@ -52,8 +52,8 @@ export class ExactFillBuilder {
   }
 
   /**
-   * All pieces anew: in patterns with perhaps a little waste, or without any; undefined when nothing was found
-   * in a few tries.
+   * All pieces anew: in patterns with perhaps a little waste, or without any; undefined when nothing was
+   * found in a few tries.
    */
   whole(): readonly Strip[] | undefined {
     const random = this.#random;

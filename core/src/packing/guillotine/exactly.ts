@@ -5,7 +5,9 @@ import type { PackingProblem } from '../problem/packing-problem';
 
 const NEAR = 1e-9;
 
-/** Few pieces laid in the shortest way there is on one segment; undefined when that costs more than `most`. */
+/**
+ * Few pieces laid in the shortest way there is on one segment; undefined when that costs more than `most`.
+ */
 export type Exactly = (segment: number, left: Int32Array, most: number) => readonly LaidStrip[] | undefined;
 
 /** @param prices of the bound, if it has any: they are carried over to each roll once */

@@ -9,7 +9,8 @@ import type { Orientation, ItemType } from '../problem/packing-problem';
 export interface Building {
   readonly stages: 2 | 3;
   /**
-   * What a piece of each item type is worth, and how many of each item type lie turned, in the bound's best combination.
+   * What a piece of each item type is worth, and how many of each item type lie turned, in the bound's best
+   * combination.
    */
   readonly prices: readonly number[] | undefined;
   readonly turned: readonly number[] | undefined;
@@ -43,7 +44,17 @@ export interface Manner {
   readonly isOpen?: (segment: number) => boolean;
 }
 
-/** As `buildAllSteps`, in one go. */
+/** How strips are built at first: each item type as the bound's combination has it, one segment by chance. */
+export const AT_FIRST: Manner = {
+  reach: 1.5,
+  slack: 0.03,
+  anchoredShare: 1,
+  seeksPerfect: false,
+  isSettled: true,
+  isThrifty: true,
+};
+
+/** As `repairSteps`, in one go. */
 export function repair(...given: Parameters<typeof repairSteps>): readonly LaidStrip[] | undefined {
   const steps = repairSteps(...given);
   for (let step = steps.next(); ; step = steps.next()) if (step.done === true) return step.value;
@@ -69,23 +80,16 @@ export function* repairSteps(
   const lengths = [...lengthsOf(segments, kept)];
   const itemTypes = segments[0]?.problem.itemTypes ?? [];
   const cheapest = Math.min(...segments.map(({ cost, problem }) => cost / problem.width));
-  const dualPrice = itemTypes.map(({ across, along }, itemType) =>
-    Math.max(
-      (random() < POOLED_DUAL_PRICE ? pool.dualPrice : undefined)?.[itemType] ?? prices?.[itemType] ?? 0,
-      across * along * cheapest,
-    ),
-  );
+  const dualPrice = itemTypes.map((own, itemType) => {
+    const known =
+      (random() < POOLED_DUAL_PRICE ? pool.dualPrice : undefined)?.[itemType] ?? prices?.[itemType];
+    return Math.max(known ?? 0, own.across * own.along * cheapest);
+  });
   const settled = manner.isSettled && turned !== undefined ? settledBy(itemTypes, turned, random) : undefined;
   let spent = 0;
-  /** What is still to be laid costs at least its area, and at least its prices. */
-  let [byArea, byPrice] = [0, 0];
-  const count = (itemType: number, pieces: number): void => {
-    const { across, along } = itemTypes[itemType] ?? { across: 0, along: 0 };
-    byArea += pieces * across * along * cheapest;
-    byPrice += pieces * (prices?.[itemType] ?? 0);
-  };
+  const toLay = new StillToLay(itemTypes, cheapest, prices);
   left.forEach((own, itemType) => {
-    count(itemType, own);
+    toLay.add(itemType, own);
   });
   const mayEnd =
     limits.isFilmOnly && Number.isFinite(most) && isEndless(segments) && random() < EXACT_END_SHARE;
@@ -94,16 +98,8 @@ export function* repairSteps(
       const end = exactly(0, left, most - spent);
       return end === undefined ? (left.every((own) => own === 0) ? laid : undefined) : [...laid, ...end];
     }
-    const found = nextStrip(
-      segments,
-      left,
-      lengths,
-      dualPrice,
-      settled,
-      { ...manner, stages, extra },
-      random,
-      pool,
-    );
+    const how = { ...manner, stages, extra };
+    const found = nextStrip(segments, left, lengths, dualPrice, settled, how, random, pool);
     if (found === 'nothing left') return laid;
     if (found === undefined) return undefined;
     yield undefined;
@@ -114,9 +110,31 @@ export function* repairSteps(
     for (const { pieces: stacked } of strip.stacks)
       for (const { itemType } of stacked) {
         left[itemType] = (left[itemType] ?? 0) - 1;
-        count(itemType, -1);
+        toLay.add(itemType, -1);
       }
-    if (spent + Math.max(byArea, byPrice) * SURE > most) return undefined;
+    if (spent + toLay.leastCost() * SURE > most) return undefined;
+  }
+}
+
+/** What is still to be laid costs at least its area, and at least its dual prices. */
+class StillToLay {
+  #byArea = 0;
+  #byPrice = 0;
+
+  constructor(
+    private readonly itemTypes: readonly ItemType[],
+    private readonly cheapest: number,
+    private readonly prices: readonly number[] | undefined,
+  ) {}
+
+  add(itemType: number, pieces: number): void {
+    const { across, along } = this.itemTypes[itemType] ?? { across: 0, along: 0 };
+    this.#byArea += pieces * across * along * this.cheapest;
+    this.#byPrice += pieces * (this.prices?.[itemType] ?? 0);
+  }
+
+  leastCost(): number {
+    return Math.max(this.#byArea, this.#byPrice);
   }
 }
 

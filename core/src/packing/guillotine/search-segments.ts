@@ -1,7 +1,7 @@
 import { seededRandom } from '../../quantity';
 import { itemSubsetsOf } from '../exact/item-subsets';
 import { StripPool } from './strip-pool';
-import { type Building, type Manner, repair, repairSteps } from './repair';
+import { AT_FIRST, type Building, type Manner, repair, repairSteps } from './repair';
 import { exactlyOn } from './exactly';
 import { eachLotAlone, stockSubset } from './stock-subset';
 import { adaptWeights } from './adapt-weights';
@@ -84,8 +84,8 @@ const NOT_LAID: SegmentResult = {
 };
 
 /**
- * Large neighbourhood search: builds strips on the stock segments, then destroys and repairs a few of them again
- * and again, kept when not dearer. Yields the best after each round, so that whoever asks may stop.
+ * Large neighbourhood search: builds strips on the stock segments, then destroys and repairs a few of them
+ * again and again, kept when not dearer. Yields the best after each round, so that whoever asks may stop.
  * Deterministic for a seed and a number of rounds.
  * @source large neighbourhood search, Shaw 1998 (from memory)
  */
@@ -108,16 +108,6 @@ export function* searchSegments(
   }
   return search.best;
 }
-
-/** How strips are built at first: each item type as the bound's combination has it, one segment by chance. */
-const AT_FIRST: Manner = {
-  reach: 1.5,
-  slack: 0.03,
-  anchoredShare: 1,
-  seeksPerfect: false,
-  isSettled: true,
-  isThrifty: true,
-};
 
 /** What a round destroys, and what it may cost to lay it anew. */
 interface Opened {

@@ -74,20 +74,51 @@ function mixedStackLengths(
   single: boolean,
 ): StackLengths {
   const sorted = [...orientations].sort((a, b) => b.across - a.across);
+  const { lengths, areas, pieces, below } = reachedLengths(sorted, left, most, single);
+  const places = fullerThanShorter(lengths, areas);
+  const ends = places.map((own) => lengths[own] as number);
+  const upTo = (along: number): number => places[placeUpTo(ends, along)] ?? 0;
+  const piecesAt = (along: number): readonly Orientation[] => {
+    const found: Orientation[] = [];
+    for (let own = upTo(along); own > 0; own = below[own] ?? 0) {
+      const orientation = sorted[pieces[own] ?? NOT_REACHED];
+      if (orientation !== undefined) found.push(orientation);
+    }
+    return found;
+  };
+  return {
+    ends,
+    endUpTo: (along) => ends[placeUpTo(ends, along)] ?? 0,
+    filledUpTo: (along) => areas[upTo(along)] ?? 0,
+    piecesAt,
+  };
+}
+
+/** Every length reached, in the order they were: how full, by which piece, on which other length. */
+interface Reached {
+  readonly lengths: readonly number[];
+  readonly areas: readonly number[];
+  readonly pieces: readonly number[];
+  readonly below: readonly number[];
+}
+
+/** Bounded subset sums: all lengths that stacks of these pieces can have, each reached once. */
+function reachedLengths(
+  sorted: readonly Orientation[],
+  left: Int32Array,
+  most: number,
+  single: boolean,
+): Reached {
   let sum = 0;
   for (const { itemType, along } of sorted) sum += along * (left[itemType] ?? 0);
   const limit = Math.min(most, sum);
   if (reachedBy.length <= limit) reachedBy = new Int32Array(2 * limit + 1).fill(NOT_REACHED);
   const at = reachedBy;
-  /** Every length reached, in the order they were: how full, by which piece, on which other length. */
   const [lengths, areas, pieces, below] = [[0], [0], [NOT_REACHED], [NOT_REACHED]];
   at[0] = 0;
-  for (let index = 0; index < sorted.length; index += 1) {
-    const orientation = sorted[index];
-    if (orientation === undefined) continue;
-    const { along, across } = orientation;
-    const copies = single ? 1 : (left[orientation.itemType] ?? 0);
-    if (along > limit || (left[orientation.itemType] ?? 0) <= 0) continue;
+  for (const [index, { itemType, along, across }] of sorted.entries()) {
+    const copies = single ? 1 : (left[itemType] ?? 0);
+    if (along > limit || (left[itemType] ?? 0) <= 0) continue;
     const before = single ? 1 : lengths.length;
     for (let base = 0; base < before; base += 1) {
       let last = base;
@@ -104,35 +135,23 @@ function mixedStackLengths(
     }
   }
   for (const length of lengths) at[length] = NOT_REACHED;
-  /** Those fuller than every shorter one. */
+  return { lengths, areas, pieces, below };
+}
+
+/** The places of lengths fuller than every shorter one, shortest first. */
+function fullerThanShorter(lengths: readonly number[], areas: readonly number[]): readonly number[] {
   const order = new Float64Array(lengths.length);
   for (let own = 0; own < order.length; own += 1) order[own] = (lengths[own] as number) * ENTRIES + own;
   order.sort();
-  const [ends, places] = [[] as number[], [] as number[]];
+  const places: number[] = [];
   let best = 0;
   for (const key of order) {
     const own = key % ENTRIES;
-    if ((areas[own] as number) > best) {
-      best = areas[own] as number;
-      ends.push(lengths[own] as number);
-      places.push(own);
-    }
+    if ((areas[own] as number) <= best) continue;
+    best = areas[own] as number;
+    places.push(own);
   }
-  const upTo = (along: number): number => places[placeUpTo(ends, along)] ?? 0;
-  const piecesAt = (along: number): readonly Orientation[] => {
-    const found: Orientation[] = [];
-    for (let own = upTo(along); own > 0; own = below[own] ?? 0) {
-      const orientation = sorted[pieces[own] ?? NOT_REACHED];
-      if (orientation !== undefined) found.push(orientation);
-    }
-    return found;
-  };
-  return {
-    ends,
-    endUpTo: (along) => ends[placeUpTo(ends, along)] ?? 0,
-    filledUpTo: (along) => areas[upTo(along)] ?? 0,
-    piecesAt,
-  };
+  return places;
 }
 
 /** Where the last end at or under a length stands; -1: none. */

@@ -13,8 +13,8 @@ interface PooledStrip {
 }
 
 /**
- * A column of the linear programme: so much of a strip, or what is given too much of an item type, or what is left
- * of a film.
+ * A column of the linear programme: so much of a strip, or what is given too much of an item type, or what is
+ * left of a film.
  */
 interface MixedStrip extends SimplexColumn {
   readonly pooled: PooledStrip | undefined;
@@ -32,7 +32,8 @@ const FAVOUR = 4;
 /**
  * Every strip built on the way, and the cheapest LP combination covering all pieces, made whole by diving
  * (decision 0018). One row an item type and a finite film.
- * @source column generation and diving heuristics (from memory), own form: the search itself supplies the columns
+ * @source column generation and diving heuristics (from memory), own form: the search itself supplies the
+ * columns
  */
 export class StripPool {
   /** What a piece of each item type is worth in the combination last reckoned; undefined before. */
@@ -97,8 +98,8 @@ export class StripPool {
   }
 
   /**
-   * Strips for most of these pieces: the combination is reckoned, its whole strips are taken, one of the others by
-   * chance, and what is left is reckoned again.
+   * Strips for most of these pieces: the combination is reckoned, its whole strips are taken, one of the
+   * others by chance, and what is left is reckoned again.
    * @param left so many of each item type, lessened by what is taken
    * @param lengths already taken of each segment, added to
    */

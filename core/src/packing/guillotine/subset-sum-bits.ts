@@ -1,6 +1,7 @@
 /**
- * One step of the subset-sum dynamic programme on a bitset: adds to one row every length of another made longer
- * by a piece. Both may be the same row: then the piece may join any stack. Linear in the words of the row.
+ * One step of the subset-sum dynamic programme on a bitset: adds to one row every length of another made
+ * longer by a piece. Both may be the same row: then the piece may join any stack. Linear in the words of the
+ * row.
  * @source textbook: subset sum by bitset
  * @param from lengths below; bits shifted beyond the row are lost
  * @param along of the piece, over 0

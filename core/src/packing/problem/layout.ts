@@ -56,7 +56,9 @@ const WASTE: Formula<Pick<Sums, 'area_mm2' | 'rollWidth_mm' | 'length_mm'>> = {
 
 export const LAYOUT_FORMULAS = { length: LENGTH, bound: BOUND, waste: WASTE } as const;
 
-/** What no layout of a request can go below, with the prices and turnings of the combination that shows it. */
+/**
+ * What no layout of a request can go below, with the prices and turnings of the combination that shows it.
+ */
 export interface LengthBound {
   readonly bound_mm: Reasoned<number>;
   readonly prices: readonly number[] | undefined;

@@ -24,8 +24,8 @@ export interface Orientation {
 }
 
 /**
- * A roll of one width and pieces by item type, in steps as coarse as the lengths allow: tenths of a millimetre, or
- * a multiple that all share.
+ * A roll of one width and pieces by item type, in steps as coarse as the lengths allow: tenths of a
+ * millimetre, or a multiple that all share.
  */
 export interface PackingProblem {
   readonly width: number;

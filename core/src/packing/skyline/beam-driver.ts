@@ -84,8 +84,8 @@ export function drivenByEvolution(
 }
 
 /**
- * By edges that meet, where there may be no waste at all: whole runs try more pieces on each skyline, and with
- * less chance.
+ * By edges that meet, where there may be no waste at all: whole runs try more pieces on each skyline, and
+ * with less chance.
  */
 export function drivenByEdges(
   { width, area, itemTypes }: PackingProblem,

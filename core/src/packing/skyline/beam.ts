@@ -18,8 +18,8 @@ export interface PieceMove {
 }
 
 /**
- * A way of looking: how many skylines are kept side by side, how many pieces are tried on each, how much chance
- * is in it.
+ * A way of looking: how many skylines are kept side by side, how many pieces are tried on each, how much
+ * chance is in it.
  */
 export interface BeamWeights {
   readonly skylines: number;
@@ -28,18 +28,18 @@ export interface BeamWeights {
   /** How much speaks against trying a piece for what it loses on its first row of steps. */
   readonly firstRow: number;
   /**
-   * Steps of length a segment of the skyline counts against it: where edges meet a segment ends, and edges that
-   * meet by chance are few.
+   * Steps of length a segment of the skyline counts against it: where edges meet a segment ends, and edges
+   * that meet by chance are few.
    */
   readonly segmentCharge: number;
   /**
-   * Steps of length each piece is worth, by item type: no pieces side by side across the roll are worth more than
-   * the length they take.
+   * Steps of length each piece is worth, by item type: no pieces side by side across the roll are worth more
+   * than the length they take.
    */
   readonly dualPrice: readonly number[];
   /**
-   * Steps of length that speak for a skyline for each piece it holds, by item type: what is hard to lay is better
-   * laid soon.
+   * Steps of length that speak for a skyline for each piece it holds, by item type: what is hard to lay is
+   * better laid soon.
    */
   readonly priority: readonly number[];
   readonly random: () => number;
@@ -74,8 +74,8 @@ const DICE = 1_103_515_245;
 const RANKED = 1.5;
 
 /**
- * Beam search over skylines: each of the best few partial layouts grows by one piece on its lowest segment; those
- * with the least certain waste for what they hold survive. Cost: pieces × beam width × candidates.
+ * Beam search over skylines: each of the best few partial layouts grows by one piece on its lowest segment;
+ * those with the least certain waste for what they hold survive. Cost: pieces × beam width × candidates.
  * @source beam search, Lowerre 1976; skyline placement, Burke, Kendall and Whitwell 2004 (both from memory)
  * @param pieces how many of each item type
  * @param most only a shorter layout is of use

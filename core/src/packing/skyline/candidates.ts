@@ -3,7 +3,9 @@ const SLOTS = 2 ** 17;
 const FINEST = 2 ** 35;
 export const NO_HASH = -1;
 
-/** The candidate placements of one beam step, by number, and the state hashes that recognise equal skylines. */
+/**
+ * The candidate placements of one beam step, by number, and the state hashes that recognise equal skylines.
+ */
 export interface Candidates {
   count: number;
   readonly row: Int32Array;

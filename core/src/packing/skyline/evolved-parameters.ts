@@ -1,8 +1,8 @@
 import type { PackingProblem } from '../problem/packing-problem';
 
 /**
- * What leads a beam: how prices and area are mixed into what a piece is worth, and how soon each item type wants
- * to be laid.
+ * What leads a beam: how prices and area are mixed into what a piece is worth, and how soon each item type
+ * wants to be laid.
  */
 export interface BeamParameters {
   /** Share of the bound's prices in what a piece is worth; its area is the rest. */
@@ -40,8 +40,8 @@ const WIDER_AFTER = 60;
 const SPREAD = 1.4;
 
 /**
- * Beam parameters as an evolution strategy: which of them do well depends on the job and cannot be predicted, so
- * the best four are kept, mutated and tried again, and one in four is drawn anew (decision 0020).
+ * Beam parameters as an evolution strategy: which of them do well depends on the job and cannot be predicted,
+ * so the best four are kept, mutated and tried again, and one in four is drawn anew (decision 0020).
  * @source evolution strategies, Rechenberg 1973 (from memory); own encoding of a beam's weights
  */
 export class EvolvedParameters {

@@ -2,10 +2,10 @@ import type { Skylines } from './skylines';
 import type { OrientationTable } from './orientation-table';
 
 /**
- * Steps of length surely lost by a piece laid on segment `at` of a skyline: on each row of steps along it, what
- * the room there could have been worth less the piece and what the room it leaves at its sides can be worth.
- * Where a wall beside the segment ends, the room is wider. Lost over all pieces and worth of all pieces
- * together are the length of a layout, so that little lost is a short layout.
+ * Steps of length surely lost by a piece laid on segment `at` of a skyline: on each row of steps along it,
+ * what the room there could have been worth less the piece and what the room it leaves at its sides can be
+ * worth. Where a wall beside the segment ends, the room is wider. Lost over all pieces and worth of all
+ * pieces together are the length of a layout, so that little lost is a short layout.
  * @param from where the segment begins
  * @param to where it ends
  * @param x where the piece begins, within them

@@ -28,7 +28,10 @@ const NOTHING = -1;
 const WIDE = 1.2;
 const WORTHY = 0.6;
 
-/** @param pieces how many of each item type @param worth how many steps of length each piece is worth, by item type */
+/**
+ * @param pieces how many of each item type @param worth how many steps of length each piece is worth, by item
+ * type
+ */
 export function orientationTable(
   { width, orientations, itemTypes }: PackingProblem,
   pieces: Uint16Array,

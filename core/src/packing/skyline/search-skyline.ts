@@ -27,10 +27,10 @@ export interface SkylineLayout {
 const MOST_ANEW = 120;
 
 /**
- * Lays all pieces anew again and again, in ways that are evolved by what they led to or, where there may be no
- * waste, with beams of growing width; between them takes some blocks of the best apart and lays their pieces
- * anew, kept when not longer. Yields the best so far and may be given a better one; deterministic for a seed
- * and a number of rounds.
+ * Lays all pieces anew again and again, in ways that are evolved by what they led to or, where there may be
+ * no waste, with beams of growing width; between them takes some blocks of the best apart and lays their
+ * pieces anew, kept when not longer. Yields the best so far and may be given a better one; deterministic for
+ * a seed and a number of rounds.
  * @source own: beam search inside a large neighbourhood search
  */
 export function* searchSkyline(
