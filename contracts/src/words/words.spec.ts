@@ -74,7 +74,7 @@ describe('are sentences made in the units of the person?', () => {
     } as const;
     expect(neverWords(clearBy(cold).never ?? 'not this season')).toMatch(/^No drying at present/);
     expect(blockedWords({ case: 'a wait never ends', wait: damp.key, never: 'air too damp' })).toMatch(
-      /^primer drying: Does not dry/,
+      /^primer drying: Will not dry/,
     );
   });
   it('why a surface is not fit, with the figures that decide', () => {

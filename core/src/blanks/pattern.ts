@@ -13,7 +13,7 @@ interface CellInputs {
   readonly repeat_mm: number;
 }
 
-const CELL: Formula<CellInputs> = {
+export const CELL: Formula<CellInputs> = {
   id: 'cutting.patternCell',
   word: 'length taken for the pattern',
   says: 'L = (phase + length) rounded up to whole repeats',

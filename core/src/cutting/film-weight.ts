@@ -9,7 +9,7 @@ interface FilmSize {
 /** Polyester weighs 1.39 g for each cubic centimetre; vinyl about as much. */
 const TONNES_M3 = 1.39;
 
-const FILM_WEIGHT: Formula<FilmSize> = {
+export const FILM_WEIGHT: Formula<FilmSize> = {
   id: 'cutting.filmWeight',
   word: 'weight of the film with its liner',
   says: 'm = A · (t + t liner) · 1.39 / 1000',

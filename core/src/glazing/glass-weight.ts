@@ -6,7 +6,7 @@ interface GlassSize {
 }
 
 /** Soda-lime glass: 2.5 kg for each square metre and millimetre. */
-const GLASS_WEIGHT: Formula<GlassSize> = {
+export const GLASS_WEIGHT: Formula<GlassSize> = {
   id: 'glazing.glassWeight',
   word: 'weight of the glass',
   says: 'm = A · t · 2.5',

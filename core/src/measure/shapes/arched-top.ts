@@ -111,7 +111,7 @@ interface ArchInputs {
   readonly rise_mm: number;
 }
 
-const ARCHED_AREA: Formula<ArchInputs> = {
+export const ARCHED_AREA: Formula<ArchInputs> = {
   id: 'measure.archedArea',
   word: 'area under the arch',
   says: 'A = straight part + R²·(φ − sin φ)/2, φ = 4·atan(2s/c), R = (c²/4 + s²)/(2s)',
@@ -125,7 +125,7 @@ const ARCHED_AREA: Formula<ArchInputs> = {
   of: ({ straight_mm2, chord_mm, rise_mm }) => straight_mm2 + segmentArea(chord_mm, rise_mm),
 };
 
-const ARCHED_EDGE: Formula<{
+export const ARCHED_EDGE: Formula<{
   readonly straight_mm: number;
   readonly chord_mm: number;
   readonly rise_mm: number;

@@ -177,7 +177,7 @@ interface LevelInputs {
   readonly right_mm: number;
 }
 
-const OFF_LEVEL: Formula<LevelInputs> = {
+export const OFF_LEVEL: Formula<LevelInputs> = {
   id: 'measure.offLevel',
   word: 'top edge off level',
   says: 'd = height of the left end − height of the right end, in the adjusted figure',
