@@ -22,7 +22,7 @@ let reachedBy = new Int32Array(0);
 /**
  * Stacks pieces into one stack, up to `most` along. Pieces of one width by bit sets; of several by bounded
  * subset sums, widest first.
- * @param lies in the order to try among equals
+ * @param orientations in the order to try among equals
  * @param left pieces left by item type
  * @param single only one piece a stack: two stages of cutting
  */

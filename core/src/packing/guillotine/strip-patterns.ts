@@ -32,7 +32,7 @@ const SPREAD = 1e-4;
 /** A strip is meant so much shorter than it may be: its columns end unevenly at first. */
 const NOT_QUITE = 0.9;
 
-/** All pieces by width, widest first. @param lies one way for each item type */
+/** All pieces by width, widest first. @param orientations one way for each item type */
 export function byWidth(orientations: readonly Orientation[], left: Int32Array): readonly WidthPieces[] {
   const found = new Map<number, Orientation[]>();
   for (const orientation of orientations) {

@@ -118,7 +118,7 @@ export class StripPool {
         Float64Array.from(this.#segments, ({ most }, segment) => most - (lengths[segment] ?? 0)),
       );
       this.#price(strips, flat, lengths);
-      const mixture = this.#mixture(strips, flat, open, itemTypes, left, lengths, isFirst);
+      const mixture = this.#combination(strips, flat, open, itemTypes, left, lengths, isFirst);
       let taken = 0;
       for (const [strip, amount] of mixture)
         for (let copy = 0; copy < Math.floor(amount + 1 - WHOLE); copy += 1)
@@ -137,7 +137,7 @@ export class StripPool {
   }
 
   /** The cheapest combination for so many of these item types: strips and how much of each. */
-  #mixture(
+  #combination(
     strips: readonly PooledStrip[],
     flat: FlatStrips,
     open: Int32Array,
