@@ -1,7 +1,7 @@
 import type { FilmDirection } from '../job';
 import type { LayoutPiece } from '../packing';
 import type { BlankNote, TooWide } from './blank-note';
-import { upToTenth } from '../quantity';
+import { upToTenth, valueAt } from '../quantity';
 import { type Blank, type BlankInput, blankFor, hashText } from './blank';
 import { type SeamKind, type SeamPlacing, placeSeams } from './drops';
 import { type FirstDrop, type PatternMatch, cellOf, phaseOf } from './pattern';
@@ -243,7 +243,7 @@ function inLevelDrops(own: Case, level: PlacedSeams, lap_mm: number): CutBlanks 
     width_mm: own.whole.width_mm.value,
     height_mm,
     left_mm: 0,
-    top_mm: level.starts[index] ?? 0,
+    top_mm: valueAt(level.starts, index),
   }));
   return resultOf(own, raw, { way: 'level', at_mm: level.seams, kind: own.input.seam.kind, lap_mm });
 }
@@ -256,7 +256,7 @@ function inUprightDrops(own: Case, upright: PlacedSeams, lap_mm: number): CutBla
     of: upright.widths.length,
     width_mm,
     height_mm: own.whole.height_mm.value,
-    left_mm: upright.starts[index] ?? 0,
+    left_mm: valueAt(upright.starts, index),
     top_mm: 0,
   }));
   return resultOf(own, raw, { way: 'upright', at_mm: upright.seams, kind: own.input.seam.kind, lap_mm });

@@ -1,5 +1,13 @@
 import type { BlankNote } from './blank-note';
-import { type Formula, GEOMETRY, type Reasoned, applyFormula, upToTenth } from '../quantity';
+import {
+  type Formula,
+  GEOMETRY,
+  type Reasoned,
+  applyFormula,
+  upToTenth,
+  floatAt,
+  valueAt,
+} from '../quantity';
 import { RULES } from '../rules';
 
 export type SeamKind = 'lap over promoter' | 'double cut' | 'butt';
@@ -95,7 +103,7 @@ function best(input: DropsInput, count: number, isForced: boolean): Omit<Drops, 
     const wanted = wantedAt(input, seam, count);
     let first = 0;
     for (let to = 0; to < spots.length; to += 1) {
-      const at = spots[to] ?? 0;
+      const at = valueAt(spots, to);
       const free = isFree[to] === true;
       if (!free && !isForced) continue;
       const own =
@@ -105,10 +113,10 @@ function best(input: DropsInput, count: number, isForced: boolean): Omit<Drops, 
         if (width >= least && width <= roll_mm + 1e-6) next[to] = own;
         continue;
       }
-      while (first < to && at - (spots[first] ?? 0) + lap_mm > roll_mm + 1e-6) first += 1;
+      while (first < to && at - valueAt(spots, first) + lap_mm > roll_mm + 1e-6) first += 1;
       for (let index = first; index < to; index += 1) {
         const before = costs[index] ?? Number.POSITIVE_INFINITY;
-        if (before + own >= (next[to] ?? 0) || at - (spots[index] ?? 0) + lap_mm < least) continue;
+        if (before + own >= floatAt(next, to) || at - valueAt(spots, index) + lap_mm < least) continue;
         next[to] = before + own;
         from[to] = index;
       }
@@ -118,18 +126,18 @@ function best(input: DropsInput, count: number, isForced: boolean): Omit<Drops, 
   }
   let end = -1;
   for (let index = 0; index < spots.length; index += 1) {
-    const width = whole_mm - (spots[index] ?? 0) + lap_mm / 2;
+    const width = whole_mm - valueAt(spots, index) + lap_mm / 2;
     if (
       width >= least &&
       width <= roll_mm + 1e-6 &&
-      (costs[index] ?? Number.POSITIVE_INFINITY) < (end < 0 ? Number.POSITIVE_INFINITY : (costs[end] ?? 0))
+      (costs[index] ?? Number.POSITIVE_INFINITY) < (end < 0 ? Number.POSITIVE_INFINITY : floatAt(costs, end))
     )
       end = index;
   }
   if (end < 0) return undefined;
   const seams: number[] = [];
   for (let seam = count - 1, at = end; seam > 0; seam -= 1) {
-    seams.unshift(spots[at] ?? 0);
+    seams.unshift(valueAt(spots, at));
     at = back[seam - 1]?.[at] ?? -1;
   }
   return drawn(input, seams);

@@ -1,5 +1,5 @@
 import { DIFFUSE_AS_DEG } from '../glazing';
-import { type Formula, type Reasoned, type Source, applyFormula } from '../quantity';
+import { type Formula, type Reasoned, type Source, applyFormula, valueAt } from '../quantity';
 import type { AngledAbsorption } from '../thermal-stress';
 import type { YearMoment } from './question';
 
@@ -65,7 +65,7 @@ export function heatThroughYear(
   const largest = months_kWh.indexOf(Math.max(...months_kWh));
   const month = applyFormula(
     MONTH_FORMULA,
-    { day: days[largest] ?? 0, days: DAYS[largest] ?? 30, area: area_m2 },
+    { day: valueAt(days, largest), days: DAYS[largest] ?? 30, area: area_m2 },
     { remark: 'clear sky every day' },
   );
   const hour = applyFormula(PEAK_FORMULA, { flux: peak, area: area_m2 });

@@ -1,3 +1,4 @@
+import { valueAt } from '../quantity';
 import type { SunPosition } from './sun-position';
 
 /** What stands over and beside a surface. Lengths in mm; 0 = nothing there. */
@@ -163,7 +164,7 @@ export function skylineOf(skyline: readonly SkylinePoint[]): Skyline {
   const bearings = points.map(({ bearing_deg }) => bearing_deg);
   const partAt = (azimuth_deg: number): number => {
     let part = count - 1;
-    for (let index = 0; index < count && (bearings[index] ?? 0) <= azimuth_deg; index += 1) part = index;
+    for (let index = 0; index < count && valueAt(bearings, index) <= azimuth_deg; index += 1) part = index;
     return part;
   };
   return {

@@ -1,3 +1,4 @@
+import { floatAt } from '../quantity';
 import { Body, Equator, Observer, SiderealTime } from 'astronomy-engine';
 import { type PlaceOnEarth, type SunPosition, refraction_deg } from './sun-position';
 
@@ -61,8 +62,8 @@ function sunTowards(place: PlaceOnEarth, from_ms: number, to_ms: number): SunTra
     const exact = (instant_ms - from_ms) / FULL_EVERY_MS;
     const entry = Math.min(entries - 2, Math.max(0, Math.floor(exact)));
     const share = exact - entry;
-    const hourAngle = ((turn[entry] ?? 0) * (1 - share) + (turn[entry + 1] ?? 0) * share) * RAD;
-    const declination = ((dec[entry] ?? 0) * (1 - share) + (dec[entry + 1] ?? 0) * share) * RAD;
+    const hourAngle = (floatAt(turn, entry) * (1 - share) + floatAt(turn, entry + 1) * share) * RAD;
+    const declination = (floatAt(dec, entry) * (1 - share) + floatAt(dec, entry + 1) * share) * RAD;
     const [sinDec, cosDec, cosTurn] = [Math.sin(declination), Math.cos(declination), Math.cos(hourAngle)];
     into[0] = -cosDec * Math.sin(hourAngle);
     into[1] = sinDec * cosLat - cosDec * sinLat * cosTurn;

@@ -1,4 +1,4 @@
-import { seededNormal } from '../quantity';
+import { seededNormal, valueAt } from '../quantity';
 import { filmLine } from './fibres';
 import type { CurvedPatch } from './patch';
 import { type PaneEnds, surplusOf, surplusOn } from './surplus-map';
@@ -68,7 +68,7 @@ function bandOf(values: readonly number[]): Band {
   const at = (share: number): number => {
     const place = share * (sorted.length - 1);
     const before = Math.floor(place);
-    const [low, high] = [sorted[before] ?? 0, sorted[Math.min(sorted.length - 1, before + 1)] ?? 0];
+    const [low, high] = [valueAt(sorted, before), valueAt(sorted, Math.min(sorted.length - 1, before + 1))];
     return low + (place - before) * (high - low);
   };
   return { low: at(LOW_SHARE), high: at(1 - LOW_SHARE) };

@@ -1,3 +1,4 @@
+import { floatAt, valueAt } from '../quantity';
 import { type CurvedPatch, type PatchSlopes, SLOPES, patchAt, slopesInto } from './patch';
 
 /** A place on the glass and a direction in it: x, y and their change along the way, of unit speed. */
@@ -56,11 +57,11 @@ const [k1, k2, k3, k4, probe] = Array.from({ length: 5 }, () => new Float64Array
 /** Curvature at a place; leaves the slopes there in `slopes`. */
 function curvatureAt(patch: CurvedPatch, x: number, y: number): number {
   slopesInto(slopes, patch, x, y);
-  const zx = slopes[SLOPES.x] ?? 0;
-  const zy = slopes[SLOPES.y] ?? 0;
-  const xx = slopes[SLOPES.xx] ?? 0;
-  const yy = slopes[SLOPES.yy] ?? 0;
-  const xy = slopes[SLOPES.xy] ?? 0;
+  const zx = floatAt(slopes, SLOPES.x);
+  const zy = floatAt(slopes, SLOPES.y);
+  const xx = floatAt(slopes, SLOPES.xx);
+  const yy = floatAt(slopes, SLOPES.yy);
+  const xy = floatAt(slopes, SLOPES.xy);
   const steep = 1 + zx * zx + zy * zy;
   return (xx * yy - xy * xy) / (steep * steep);
 }
@@ -70,26 +71,27 @@ function curvatureAt(patch: CurvedPatch, x: number, y: number): number {
  * @source geodesic of a graph, and Jacobi's equation; closed forms
  */
 function changeInto(into: State, patch: CurvedPatch, state: State): void {
-  const dx = state[2] ?? 0;
-  const dy = state[3] ?? 0;
-  const k = curvatureAt(patch, state[0] ?? 0, state[1] ?? 0);
-  const zx = slopes[SLOPES.x] ?? 0;
-  const zy = slopes[SLOPES.y] ?? 0;
+  const dx = floatAt(state, 2);
+  const dy = floatAt(state, 3);
+  const k = curvatureAt(patch, floatAt(state, 0), floatAt(state, 1));
+  const zx = floatAt(slopes, SLOPES.x);
+  const zy = floatAt(slopes, SLOPES.y);
   const bend =
-    ((slopes[SLOPES.xx] ?? 0) * dx * dx +
-      2 * (slopes[SLOPES.xy] ?? 0) * dx * dy +
-      (slopes[SLOPES.yy] ?? 0) * dy * dy) /
+    (floatAt(slopes, SLOPES.xx) * dx * dx +
+      2 * floatAt(slopes, SLOPES.xy) * dx * dy +
+      floatAt(slopes, SLOPES.yy) * dy * dy) /
     (1 + zx * zx + zy * zy);
   into[0] = dx;
   into[1] = dy;
   into[2] = -zx * bend;
   into[3] = -zy * bend;
-  into[4] = state[5] ?? 0;
-  into[5] = -k * (state[4] ?? 0);
+  into[4] = floatAt(state, 5);
+  into[5] = -k * floatAt(state, 4);
 }
 
 function plusInto(into: State, state: State, by: State, times: number): void {
-  for (let index = 0; index < SIZE; index += 1) into[index] = (state[index] ?? 0) + times * (by[index] ?? 0);
+  for (let index = 0; index < SIZE; index += 1)
+    into[index] = floatAt(state, index) + times * floatAt(by, index);
 }
 
 /** One step of the classical fourth-order method of Runge and Kutta, in place. */
@@ -103,8 +105,8 @@ function step(patch: CurvedPatch, state: State, by: number): void {
   changeInto(k4, patch, probe);
   for (let index = 0; index < SIZE; index += 1)
     state[index] =
-      (state[index] ?? 0) +
-      (by / 6) * ((k1[index] ?? 0) + 2 * (k2[index] ?? 0) + 2 * (k3[index] ?? 0) + (k4[index] ?? 0));
+      floatAt(state, index) +
+      (by / 6) * (floatAt(k1, index) + 2 * floatAt(k2, index) + 2 * floatAt(k3, index) + floatAt(k4, index));
 }
 
 const wayOf = ([x = 0, y = 0, dx = 0, dy = 0]: State): Way => ({ x, y, dx, dy });
@@ -173,7 +175,7 @@ export function fibreAt(line: FilmLine, u_mm: number, to_mm: number): Fibre {
   const whole = simpson(turns, by);
   let rest = 0;
   for (let round = 0; round < NEWTON; round += 1) {
-    const more = (to_mm - (state[1] ?? 0)) / (state[3] ?? 1);
+    const more = (to_mm - floatAt(state, 1)) / (state[3] ?? 1);
     step(patch, state, more);
     rest += more;
   }
@@ -185,7 +187,7 @@ export function fibreAt(line: FilmLine, u_mm: number, to_mm: number): Fibre {
     length_mm: FIBRE_STEPS * by + rest,
     strain: 1 - (state[4] ?? 1),
     along,
-    turned: -(state[5] ?? 0),
+    turned: -floatAt(state, 5),
     turnedByArea: whole + (rest * ((turns.at(-1) ?? 0) + turnAt(patch, state))) / 2,
   };
 }
@@ -198,7 +200,7 @@ const turnAt = (patch: CurvedPatch, [x = 0, y = 0, , , wide = 0]: State): number
 
 function simpson(values: readonly number[], step: number): number {
   const inner = values.slice(1, -1).reduce((sum, value, index) => sum + (index % 2 === 0 ? 4 : 2) * value, 0);
-  return (step / 3) * ((values[0] ?? 0) + inner + (values.at(-1) ?? 0));
+  return (step / 3) * (valueAt(values, 0) + inner + (values.at(-1) ?? 0));
 }
 
 /** The direction square to the line in the glass, of unit length, upwards or downwards. */

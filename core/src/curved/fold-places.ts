@@ -1,3 +1,4 @@
+import { valueAt } from '../quantity';
 import { type Fibre, fibreAt } from './fibres';
 import { RULES } from '../rules';
 import { type Folds, equalFolds, foldsFor } from './fold';
@@ -67,17 +68,18 @@ function crestAt({ fibres, from_mm, to_mm }: EdgeSurplus, share: number): number
   const gathered = [0];
   for (let index = 1; index < at.length; index += 1)
     gathered.push(
-      (gathered[index - 1] ?? 0) +
-        (((strains[index] ?? 0) + (strains[index - 1] ?? 0)) / 2) * ((at[index] ?? 0) - (at[index - 1] ?? 0)),
+      valueAt(gathered, index - 1) +
+        ((valueAt(strains, index) + valueAt(strains, index - 1)) / 2) *
+          (valueAt(at, index) - valueAt(at, index - 1)),
     );
   const wanted = share * (gathered.at(-1) ?? 0);
   const after = Math.max(
     1,
     gathered.findIndex((sum) => sum >= wanted),
   );
-  const [before, here] = [gathered[after - 1] ?? 0, gathered[after] ?? 0];
+  const [before, here] = [valueAt(gathered, after - 1), valueAt(gathered, after)];
   const part = here === before ? 0 : (wanted - before) / (here - before);
-  return (at[after - 1] ?? 0) + part * ((at[after] ?? 0) - (at[after - 1] ?? 0));
+  return valueAt(at, after - 1) + part * (valueAt(at, after) - valueAt(at, after - 1));
 }
 
 function placeOf({ along, to, strain, length_mm }: Fibre, liesDownBy: number): FoldPlace {

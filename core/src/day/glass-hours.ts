@@ -1,3 +1,4 @@
+import { valueAt } from '../quantity';
 import {
   MONTH_DAYS,
   type SunMoment,
@@ -87,7 +88,7 @@ export class GlassHours {
     const beam = sun === undefined ? 0 : sun.beam_Wm2 * sun.shadow.lit * (1 - cloud);
     const [direct, diffuse] = [absorption.at(sun?.incidence_deg ?? 90), absorption.at(DIFFUSE_AS_DEG)];
     const absorbed_Wm2 = direct.map(
-      (share, layer) => beam * share + (sun?.diffuse_Wm2 ?? 0) * (diffuse[layer] ?? 0),
+      (share, layer) => beam * share + (sun?.diffuse_Wm2 ?? 0) * valueAt(diffuse, layer),
     );
     const found = heatBalance(
       heatPanesOf(makeUp, absorbed_Wm2, absorption.emissivities),

@@ -1,3 +1,4 @@
+import { valueAt } from '../quantity';
 import {
   type Facing,
   type SunTrack,
@@ -300,7 +301,7 @@ class GlassRun {
     const direct = this.#absorption.at((Math.acos(Math.min(1, Math.max(0, cosIncidence))) * 180) / Math.PI);
     // Own judgement: under full cloud the sky gives about as much as under a clear one.
     return this.makeUp.panes.map(
-      (_, pane) => beam * (direct[pane] ?? 0) + diffuse_Wm2 * (this.#diffuse[pane] ?? 0),
+      (_, pane) => beam * valueAt(direct, pane) + diffuse_Wm2 * valueAt(this.#diffuse, pane),
     );
   }
 }

@@ -1,3 +1,4 @@
+import { valueAt } from '../quantity';
 import betaQuantile from '@stdlib/stats-base-dists-beta-quantile';
 import { type Forecast, brierScore, spiegelhalterZ } from './calibration';
 import { capOf } from './explain';
@@ -113,8 +114,8 @@ function shareAt({ table, posterior, confirmed }: CaseInTheEnd, lambda: number):
   const prior = priorOf({ table, seen: {}, present: {} });
   const turn = lambda / BELIEF.lambda;
   const raised = posterior.map(
-    (share, index) => Math.max(LEAST, prior[index] ?? 0) ** (1 - turn) * Math.max(LEAST, share) ** turn,
+    (share, index) => Math.max(LEAST, valueAt(prior, index)) ** (1 - turn) * Math.max(LEAST, share) ** turn,
   );
   const all = raised.reduce((sum, one) => sum + one, 0);
-  return (raised[causesOf(table).indexOf(confirmed)] ?? 0) / all;
+  return valueAt(raised, causesOf(table).indexOf(confirmed)) / all;
 }

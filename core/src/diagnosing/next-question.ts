@@ -1,3 +1,4 @@
+import { valueAt } from '../quantity';
 import type { EvidenceRow, LookTable, RemedyRow } from './look-table';
 import { BELIEF, type DiagnosisAsked, likelihoods, posteriorOf } from './posterior';
 
@@ -27,7 +28,9 @@ function tempered(row: EvidenceRow, lambda: number): readonly (readonly number[]
   const columns = row.states.map((state) => likelihoods(row, state) ?? []);
   const causes = columns[0]?.length ?? 0;
   const raised = columns.map((column) => column.map((chance) => chance ** lambda));
-  const all = Array.from({ length: causes }, (_, cause) => sum(raised.map((column) => column[cause] ?? 0)));
+  const all = Array.from({ length: causes }, (_, cause) =>
+    sum(raised.map((column) => valueAt(column, cause))),
+  );
   return raised.map((column) => column.map((chance, cause) => chance / (all[cause] ?? 1)));
 }
 
@@ -38,7 +41,7 @@ function branches(
   lambda: number,
 ): readonly { readonly chance: number; readonly shares: readonly number[] }[] {
   return tempered(row, lambda).map((column) => {
-    const joint = shares.map((share, cause) => share * (column[cause] ?? 0));
+    const joint = shares.map((share, cause) => share * valueAt(column, cause));
     const chance = sum(joint);
     return { chance, shares: joint.map((own) => (chance === 0 ? 0 : own / chance)) };
   });
@@ -50,7 +53,7 @@ function branches(
  */
 function remedyCost(remedy: RemedyRow, shares: readonly number[], redo_min: number): CostlyRemedy {
   const cures = [...remedy.cures, sum(remedy.cures) / remedy.cures.length];
-  const chance = sum(shares.map((share, cause) => share * (cures[cause] ?? 0)));
+  const chance = sum(shares.map((share, cause) => share * valueAt(cures, cause)));
   return { id: remedy.id, chance, cost_min: remedy.cost_min + (1 - chance) * redo_min };
 }
 
@@ -73,7 +76,7 @@ export const remediesForBoth = (
   remedies
     .map(({ id, cost_min, cures }) => {
       const chance = causes.reduce(
-        (all, cause, index) => (both.includes(cause.id) ? all * (cures[index] ?? 0) : all),
+        (all, cause, index) => (both.includes(cause.id) ? all * valueAt(cures, index) : all),
         1,
       );
       return { id, chance, cost_min: cost_min + (1 - chance) * redo_min };
@@ -89,7 +92,7 @@ export function whenItWorked(
   const own = remedies.find(({ id }) => id === remedy);
   if (own === undefined) return undefined;
   const cures = [...own.cures, sum(own.cures) / own.cures.length];
-  const joint = shares.map((share, cause) => share * (cures[cause] ?? 0));
+  const joint = shares.map((share, cause) => share * valueAt(cures, cause));
   return joint.map((one) => one / sum(joint));
 }
 

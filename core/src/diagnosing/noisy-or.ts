@@ -1,3 +1,5 @@
+import { valueAt } from '../quantity';
+
 /** Causes that can each make a defect by themselves, and a leak of those nobody thought of. */
 interface NoisyOr {
   readonly chances: readonly number[];
@@ -12,7 +14,7 @@ const defectChance = (causes: NoisyOr): number => 1 - noneFires(causes);
 
 /** Chance that one cause fired, given the defect. */
 export const firedGiven = (causes: NoisyOr, index: number): number =>
-  (causes.chances[index] ?? 0) / defectChance(causes);
+  valueAt(causes.chances, index) / defectChance(causes);
 
 /** Chance that more than one fired, given the defect: over 0.3 it is probably two causes together. */
 export function moreThanOne(causes: NoisyOr): number {

@@ -1,3 +1,4 @@
+import { valueAt } from '../quantity';
 import type { EvidenceRow, LookTable } from './look-table';
 
 /** The name of what is not in a table. */
@@ -51,14 +52,14 @@ export function priorOf(asked: DiagnosisAsked): readonly number[] {
   const shares = [...normalised(odds).map((share) => (1 - alphaOther) * share), alphaOther];
   const counts = [...asked.table.causes.map(({ id }) => id), ANOTHER_CAUSE].map((id) => confirmed[id] ?? 0);
   const cases = total(counts);
-  return shares.map((share, index) => (m0 * share + (counts[index] ?? 0)) / (m0 + cases));
+  return shares.map((share, index) => (m0 * share + valueAt(counts, index)) / (m0 + cases));
 }
 
 /** Chance of an answer under each cause, under another cause as under all of them on average. */
 export function likelihoods({ states, rows }: EvidenceRow, answer: string): readonly number[] | undefined {
   const state = states.indexOf(answer);
   if (state < 0) return undefined;
-  const own = rows.map((row) => row[state] ?? 0);
+  const own = rows.map((row) => valueAt(row, state));
   return [...own, total(own) / own.length];
 }
 
@@ -75,7 +76,7 @@ export function posteriorOf(asked: DiagnosisAsked): readonly number[] {
   const logs = prior.map(
     (share, index) =>
       Math.log(Math.max(LEAST, share)) +
-      lambda * total(used.map(({ chances }) => Math.log(Math.max(LEAST, chances[index] ?? 0)))),
+      lambda * total(used.map(({ chances }) => Math.log(Math.max(LEAST, valueAt(chances, index))))),
   );
   const most = Math.max(...logs);
   return normalised(logs.map((log) => Math.exp(log - most)));
@@ -101,11 +102,11 @@ function strongestOfGroups(
   const logs = prior.map(
     (share, index) =>
       Math.log(Math.max(LEAST, share)) +
-      lambda * total(single.map(({ chances }) => Math.log(Math.max(LEAST, chances[index] ?? 0)))),
+      lambda * total(single.map(({ chances }) => Math.log(Math.max(LEAST, valueAt(chances, index))))),
   );
-  const [first = 0, second = 0] = [...logs.keys()].sort((a, b) => (logs[b] ?? 0) - (logs[a] ?? 0));
+  const [first = 0, second = 0] = [...logs.keys()].sort((a, b) => valueAt(logs, b) - valueAt(logs, a));
   const apart = ({ chances }: Answered): number =>
-    Math.abs(Math.log(Math.max(LEAST, chances[first] ?? 0) / Math.max(LEAST, chances[second] ?? 0)));
+    Math.abs(Math.log(Math.max(LEAST, valueAt(chances, first)) / Math.max(LEAST, valueAt(chances, second))));
   return [...groups.values()].flatMap((own) =>
     own.reduce<Answered[]>(
       ([best], next) => [best === undefined || apart(next) > apart(best) ? next : best],
@@ -120,7 +121,7 @@ export const named = (
   shares: readonly number[],
 ): readonly CauseShare[] =>
   [...table.causes.map(({ id }) => id), ANOTHER_CAUSE]
-    .map((id, index) => ({ id, share: shares[index] ?? 0 }))
+    .map((id, index) => ({ id, share: valueAt(shares, index) }))
     .sort((a, b) => b.share - a.share);
 
 /** No share is shown larger than that: the surplus goes to the others in proportion. */

@@ -1,4 +1,4 @@
-import { CoreError } from '../quantity';
+import { CoreError, floatAt, valueAt } from '../quantity';
 import { type GasCurves, type GasMix, alongCurve, gasCurves } from './gas';
 
 export interface HeatPane {
@@ -94,18 +94,18 @@ export function heatBalance(
     tridiagonal(links, gains, { outdoorFilm, out, indoorFilm, inside }, ratio, next);
     let largest = 0;
     for (let face = 0; face < count; face += 1)
-      largest = Math.max(largest, Math.abs((next[face] ?? 0) - (faces[face] ?? 0)));
+      largest = Math.max(largest, Math.abs(floatAt(next, face) - floatAt(faces, face)));
     if (largest > before * 0.8) damping = 0.5;
     before = largest;
     for (let face = 0; face < count; face += 1)
-      faces[face] = (faces[face] ?? 0) + damping * ((next[face] ?? 0) - (faces[face] ?? 0));
+      faces[face] = floatAt(faces, face) + damping * (floatAt(next, face) - floatAt(faces, face));
     if (largest < done_K) {
       stopped = 'converged';
       break;
     }
   }
   const faces_C = Array.from(faces, (face) => face - KELVIN);
-  const panes_C = panes.map((_, pane) => ((faces_C[2 * pane] ?? 0) + (faces_C[2 * pane + 1] ?? 0)) / 2);
+  const panes_C = panes.map((_, pane) => (valueAt(faces_C, 2 * pane) + valueAt(faces_C, 2 * pane + 1)) / 2);
   return { stopped, faces_C, panes_C, intoRoom_Wm2: indoorFilm * ((faces[count - 1] ?? inside) - inside) };
 }
 
@@ -252,17 +252,17 @@ function tridiagonal(
 ): void {
   const count = gains.length;
   for (let face = 0; face < count; face += 1) {
-    const before = face === 0 ? 0 : (links[face - 1] ?? 0);
-    const after = face === count - 1 ? 0 : (links[face] ?? 0);
+    const before = face === 0 ? 0 : floatAt(links, face - 1);
+    const after = face === count - 1 ? 0 : floatAt(links, face);
     const own = before + after + (face === 0 ? outdoorFilm : 0) + (face === count - 1 ? indoorFilm : 0);
     const gain =
-      (gains[face] ?? 0) +
+      floatAt(gains, face) +
       (face === 0 ? outdoorFilm * out : 0) +
       (face === count - 1 ? indoorFilm * inside : 0);
-    const pivot = own - (face === 0 ? 0 : before * (ratio[face - 1] ?? 0));
+    const pivot = own - (face === 0 ? 0 : before * floatAt(ratio, face - 1));
     ratio[face] = after / pivot;
-    next[face] = (gain + (face === 0 ? 0 : before * (next[face - 1] ?? 0))) / pivot;
+    next[face] = (gain + (face === 0 ? 0 : before * floatAt(next, face - 1))) / pivot;
   }
   for (let face = count - 2; face >= 0; face -= 1)
-    next[face] = (next[face] ?? 0) + (ratio[face] ?? 0) * (next[face + 1] ?? 0);
+    next[face] = floatAt(next, face) + floatAt(ratio, face) * floatAt(next, face + 1);
 }

@@ -1,4 +1,4 @@
-import { CoreError } from '../quantity';
+import { CoreError, valueAt } from '../quantity';
 import { type Band, type ByBand, byBand, solarOf } from './bands';
 import { paneAtAngle } from './angle';
 import { type FilmOptics, checkFilmOptics, elementOfFilm } from './film-optics';
@@ -185,7 +185,7 @@ function opticsAt({ panes, emissivities, hasBlind }: Layers, cosine: number): Ma
       transmitted: of(({ transmitted }) => transmitted),
       reflectedFront: of(({ reflectedFront }) => reflectedFront),
       reflectedBack: of(({ reflectedBack }) => reflectedBack),
-      absorbed: bands.visible.absorbed.map((_, index) => of(({ absorbed }) => absorbed[index] ?? 0)),
+      absorbed: bands.visible.absorbed.map((_, index) => of(({ absorbed }) => valueAt(absorbed, index))),
     },
   };
 }
@@ -244,12 +244,17 @@ function faceEmissivity({ films }: MakeUp, face: number, coating: CoatingKind | 
     .reduce((under, { film }) => film.coverage * film.emissivity + (1 - film.coverage) * under, below);
 }
 
-/** The make-up as the heat balance wants it, a blind last. @param absorbed share of the sun in each layer */
+/**
+ * The make-up as the heat balance wants it, a blind last.
+ *
+ * @param absorbed what of the sun stays in each layer; empty: no sun
+ */
 export function heatPanesOf(
   { panes, hasBlind = false }: MakeUp,
   absorbed: readonly number[],
   emissivities: MakeUpOptics['emissivities'],
 ): readonly HeatPane[] {
+  const sunIn = (layer: number): number => (absorbed.length === 0 ? 0 : valueAt(absorbed, layer));
   const glass = panes.map(({ thickness_mm, isLaminated = false }, index): HeatPane => ({
     thickness_m: thickness_mm / 1000,
     conductivity_WmK: isLaminated
@@ -259,9 +264,9 @@ export function heatPanesOf(
       : GLASS_CONDUCTIVITY_WmK,
     emissivityFront: emissivities[index]?.[0] ?? GLASS_EMISSIVITY,
     emissivityBack: emissivities[index]?.[1] ?? GLASS_EMISSIVITY,
-    absorbed: absorbed[index] ?? 0,
+    absorbed: sunIn(index),
   }));
-  return hasBlind ? [...glass, { ...BLIND_HEAT, absorbed: absorbed[panes.length] ?? 0 }] : glass;
+  return hasBlind ? [...glass, { ...BLIND_HEAT, absorbed: sunIn(panes.length) }] : glass;
 }
 
 export function heatGapsOf({ gaps, hasBlind = false }: MakeUp): readonly HeatGap[] {

@@ -1,4 +1,4 @@
-import { CoreError } from '../quantity';
+import { CoreError, valueAt } from '../quantity';
 
 /**
  * One layer in one band at normal incidence: shares of the light that falls on it. Front = outdoors or side
@@ -168,8 +168,8 @@ export function stackOf(layers: readonly LayerOptics[]): StackOptics {
   );
   const absorbed = layers.map(
     ({ transmitted, reflectedFront, reflectedBack }, index) =>
-      (inward[index] ?? 0) * (1 - transmitted - reflectedFront) +
-      (outward[index + 1] ?? 0) * (1 - transmitted - reflectedBack),
+      valueAt(inward, index) * (1 - transmitted - reflectedFront) +
+      valueAt(outward, index + 1) * (1 - transmitted - reflectedBack),
   );
   return { ...(fronts.at(-1) ?? NOTHING), absorbed };
 }

@@ -1,3 +1,4 @@
+import { floatAt, valueAt } from '../quantity';
 import { type GasCurves, gasCurves } from './gas';
 import { type HeatGap, type HeatPane, gapConductance, indoorConvection, radiative } from './heat-balance';
 
@@ -48,7 +49,9 @@ export class PanesThroughTime {
     this.#within = panes.map(
       ({ thickness_m, conductivity_WmK }) => (LAYERS * conductivity_WmK) / thickness_m,
     );
-    this.#at = Float64Array.from({ length: layers }, (_, layer) => start_C[Math.floor(layer / LAYERS)] ?? 0);
+    this.#at = Float64Array.from({ length: layers }, (_, layer) =>
+      valueAt(start_C, Math.floor(layer / LAYERS)),
+    );
     this.#link = new Float64Array(layers);
     this.#gain = new Float64Array(layers);
     this.#ratio = new Float64Array(layers);
@@ -60,7 +63,7 @@ export class PanesThroughTime {
     for (let step = 0; step < steps; step += 1) this.#step(seconds / steps, moment);
     for (let pane = 0; pane < this.panes.length; pane += 1) {
       let sum = 0;
-      for (let layer = 0; layer < LAYERS; layer += 1) sum += this.#at[pane * LAYERS + layer] ?? 0;
+      for (let layer = 0; layer < LAYERS; layer += 1) sum += floatAt(this.#at, pane * LAYERS + layer);
       this.temperatures_C[pane] = sum / LAYERS;
     }
   }
@@ -74,27 +77,27 @@ export class PanesThroughTime {
     for (let layer = 0; layer <= last; layer += 1) {
       const pane = Math.floor(layer / LAYERS);
       const store = (GLASS_DENSITY * GLASS_HEAT * (this.panes[pane]?.thickness_m ?? 0)) / LAYERS / seconds;
-      const before = layer === 0 ? toOutdoors : (this.#link[layer - 1] ?? 0);
-      const after = layer === last ? toRoom : (this.#link[layer] ?? 0);
+      const before = layer === 0 ? toOutdoors : floatAt(this.#link, layer - 1);
+      const after = layer === last ? toRoom : floatAt(this.#link, layer);
       let diagonal = store + before + after;
-      let right = store * (at[layer] ?? 0) + (absorbed_Wm2[pane] ?? 0) / LAYERS;
+      let right = store * floatAt(at, layer) + valueAt(absorbed_Wm2, pane) / LAYERS;
       if (layer === 0) right += toOutdoors * outdoor_C;
       else {
-        diagonal -= before * (this.#ratio[layer - 1] ?? 0);
-        right += before * (this.#gain[layer - 1] ?? 0);
+        diagonal -= before * floatAt(this.#ratio, layer - 1);
+        right += before * floatAt(this.#gain, layer - 1);
       }
       if (layer === last) right += toRoom * indoor_C;
       this.#ratio[layer] = after / diagonal;
       this.#gain[layer] = right / diagonal;
     }
-    at[last] = this.#gain[last] ?? 0;
+    at[last] = floatAt(this.#gain, last);
     for (let layer = last - 1; layer >= 0; layer -= 1)
-      at[layer] = (this.#gain[layer] ?? 0) + (this.#ratio[layer] ?? 0) * (at[layer + 1] ?? 0);
+      at[layer] = floatAt(this.#gain, layer) + floatAt(this.#ratio, layer) * floatAt(at, layer + 1);
   }
 
   /** From the outermost layer to the air outdoors; the film goes by the temperature of the face. */
   #toOutdoors(outdoor_C: number, outdoor_Wm2K: number): number {
-    const half = 2 * (this.#within[0] ?? 0);
+    const half = 2 * valueAt(this.#within, 0);
     const outer_C = this.#at[0] ?? outdoor_C;
     const emissivity = this.panes[0]?.emissivityFront ?? 0.84;
     const film = (face_C: number): number =>
@@ -115,7 +118,7 @@ export class PanesThroughTime {
   #linkLayers(): void {
     for (let layer = 0; layer < this.#at.length - 1; layer += 1) {
       const pane = Math.floor(layer / LAYERS);
-      this.#link[layer] = (layer + 1) % LAYERS === 0 ? this.#acrossGap(pane) : (this.#within[pane] ?? 0);
+      this.#link[layer] = (layer + 1) % LAYERS === 0 ? this.#acrossGap(pane) : valueAt(this.#within, pane);
     }
   }
 
@@ -124,8 +127,8 @@ export class PanesThroughTime {
     const curves = this.#curves[pane];
     if (curves === undefined) return 0;
     const layer = (pane + 1) * LAYERS - 1;
-    const [warm, cold] = [this.#at[layer] ?? 0, this.#at[layer + 1] ?? 0];
-    const [before, after] = [2 * (this.#within[pane] ?? 0), 2 * (this.#within[pane + 1] ?? 0)];
+    const [warm, cold] = [floatAt(this.#at, layer), floatAt(this.#at, layer + 1)];
+    const [before, after] = [2 * valueAt(this.#within, pane), 2 * valueAt(this.#within, pane + 1)];
     /** The gap goes by the faces; they lie between the layers as its resistance has it. */
     const gap = this.#gapAt(pane, curves, warm, cold);
     const flow = (warm - cold) * inSeries(inSeries(before, gap), after);

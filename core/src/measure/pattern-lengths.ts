@@ -1,3 +1,4 @@
+import { valueAt } from '../quantity';
 import type { MeasurePoint } from '../job';
 import type { Point } from './outline';
 
@@ -30,7 +31,7 @@ export function patternLengths(
       return [
         {
           ...{ from, to, value_mm: Math.hypot(p.x - q.x, p.y - q.y) },
-          sd_mm: Math.hypot(sd_mm[a] ?? 0, sd_mm[b] ?? 0),
+          sd_mm: Math.hypot(valueAt(sd_mm, a), valueAt(sd_mm, b)),
         },
       ];
     }),

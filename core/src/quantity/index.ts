@@ -11,3 +11,4 @@ export * from './verdict';
 export * from './seeded-random';
 export * from './to-cent';
 export * from './tenths';
+export * from './value-at';

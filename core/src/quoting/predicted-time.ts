@@ -1,3 +1,4 @@
+import { valueAt } from '../quantity';
 import { Matrix, inverse } from 'ml-matrix';
 import quantile from '@stdlib/stats-base-dists-t-quantile';
 
@@ -80,7 +81,7 @@ export function robustTimeLaw(
     const variance = law.b / law.a;
     const { m } = law;
     weights = y.map((value, index) => {
-      const off = value - (x[index] ?? []).reduce((sum, one, at) => sum + one * (m[at] ?? 0), 0);
+      const off = value - (x[index] ?? []).reduce((sum, one, at) => sum + one * valueAt(m, at), 0);
       return (ROBUST.degrees + 1) / (ROBUST.degrees + (off * off) / variance);
     });
     law = timeLaw(prior, x, y, weights);

@@ -1,4 +1,4 @@
-import { CoreError, type Reasoned, applyFormula } from '../quantity';
+import { CoreError, type Reasoned, applyFormula, valueAt } from '../quantity';
 import { QUOTE_FORMULAS } from './quote-formulas';
 
 /**
@@ -83,7 +83,7 @@ export function sharedOut(total: number, weights: readonly number[], decimals: n
     .sort((a, b) => b.rest - a.rest || a.index - b.index);
   for (const { index } of byRest) {
     if (left <= 0) break;
-    parts[index] = (parts[index] ?? 0) + 1;
+    parts[index] = valueAt(parts, index) + 1;
     left -= 1;
   }
   return parts.map((part) => part / times);

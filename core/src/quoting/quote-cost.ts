@@ -1,5 +1,13 @@
 import quantile from '@stdlib/stats-base-dists-normal-quantile';
-import { CoreError, type Reasoned, type Step, applyFormula, seededNormal, seededRandom } from '../quantity';
+import {
+  CoreError,
+  type Reasoned,
+  type Step,
+  applyFormula,
+  seededNormal,
+  seededRandom,
+  floatAt,
+} from '../quantity';
 import { QUOTE_FORMULAS } from './quote-formulas';
 
 /** Work of one kind: half of its times are shorter than the median. */
@@ -152,7 +160,7 @@ export class QuoteDraws {
   /** The cost exceeded with a chance. */
   over(chance: number): number {
     const at = Math.min(this.#costs.length - 1, Math.max(0, (1 - chance) * this.#costs.length - 0.5));
-    const [low, high] = [this.#costs[Math.floor(at)] ?? 0, this.#costs[Math.ceil(at)] ?? 0];
+    const [low, high] = [floatAt(this.#costs, Math.floor(at)), floatAt(this.#costs, Math.ceil(at))];
     return low + (at - Math.floor(at)) * (high - low);
   }
 
@@ -161,7 +169,7 @@ export class QuoteDraws {
     let [least, most] = [0, this.#costs.length];
     while (least < most) {
       const middle = (least + most) >> 1;
-      if ((this.#costs[middle] ?? 0) > price) most = middle;
+      if (floatAt(this.#costs, middle) > price) most = middle;
       else least = middle + 1;
     }
     return 1 - least / this.#costs.length;

@@ -1,3 +1,4 @@
+import { intAt } from '../quantity';
 import type { Built } from './serial-schedule-generator';
 import { ListDecoder } from './list-decoder';
 import type { Network } from './network';
@@ -45,7 +46,7 @@ export class Annealing {
     const { minutes } = this.#network;
     this.#order.set(
       Int32Array.from(starts.keys()).sort(
-        (a, b) => (starts[a] ?? 0) - (starts[b] ?? 0) || (minutes[a] ?? 0) - (minutes[b] ?? 0),
+        (a, b) => intAt(starts, a) - intAt(starts, b) || intAt(minutes, a) - intAt(minutes, b),
       ),
     );
     this.#best = undefined;

@@ -1,3 +1,4 @@
+import { intAt } from '../quantity';
 import { type Calendar, TOO_LATE, calendarOf, openFrom } from './calendar';
 import type { Network, Times } from './network';
 
@@ -80,8 +81,8 @@ export function earliestStartsOf({ able, open, hours, minutes, horizon }: Networ
   const surfaces = open.map(numberOf);
   return {
     withEach: able.map((who, step) =>
-      Array.from(who, (person) => share(minutes[step] ?? 0, surfaces[step] ?? -1, people[person] ?? -1)),
+      Array.from(who, (person) => share(intAt(minutes, step), surfaces[step] ?? -1, people[person] ?? -1)),
     ),
-    alone: surfaces.map((surface, step) => share(minutes[step] ?? 0, surface)),
+    alone: surfaces.map((surface, step) => share(intAt(minutes, step), surface)),
   };
 }

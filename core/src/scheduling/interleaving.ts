@@ -1,3 +1,4 @@
+import { valueAt } from '../quantity';
 import { type Network, spansOf } from './network';
 import type { Span } from './problem';
 import { maxLagComponents } from './max-lag-components';
@@ -80,7 +81,7 @@ export class Interleaving {
     places: readonly (readonly (readonly Group[])[])[],
     teamsAWindow: number,
   ): TurnOrder {
-    const rank = Float64Array.from({ length: this.network.count }, (_, step) => rest[step] ?? 0);
+    const rank = Float64Array.from({ length: this.network.count }, (_, step) => valueAt(rest, step));
     const floors = this.earliest.slice();
     const least = rank.reduce((low, own) => Math.min(low, own), 0);
     const first = new Set(places.flat().flatMap(interleaving));
@@ -91,7 +92,10 @@ export class Interleaving {
       teams.forEach((team, index) => {
         for (const { steps, windows } of team)
           for (const step of steps)
-            floors[step] = Math.max(floors[step] as number, windows[Math.floor(index / teamsAWindow)] ?? 0);
+            floors[step] = Math.max(
+              floors[step] as number,
+              valueAt(windows, Math.floor(index / teamsAWindow)),
+            );
       });
     return { rank, floors };
   }

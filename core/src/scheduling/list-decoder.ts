@@ -1,3 +1,4 @@
+import { floatAt } from '../quantity';
 import { TOO_LATE } from './calendar';
 import { type FlatRows, flatRows } from './flat-rows';
 import { type Network, spansOf, tailsOf } from './network';
@@ -63,7 +64,7 @@ export class ListDecoder {
     this.#ownWorked = hours.map((own) => workedBefore(spansOf(own), horizon));
     this.#work = minutes.reduce((sum, own, step) => sum + own * (crew[step] as number), 0);
     this.#leastWorked = leastWorked(this.#ownWorked, this.#worked);
-    this.#baseSum = this.#base.reduce((sum, start) => sum + (this.#worked[start] ?? 0), 0);
+    this.#baseSum = this.#base.reduce((sum, start) => sum + floatAt(this.#worked, start), 0);
     this.#units = new ToolUnits(toolCount, hours.length);
     this.#roomsFrom = this.#units.until;
     this.#width = this.#roomsFrom + 2 * rooms;

@@ -1,3 +1,4 @@
+import { floatAt, intAt, valueAt } from '../quantity';
 import { NEVER, type Network, spansOf, tailsOf } from './network';
 import type { Span } from './problem';
 import { workingHours } from './working-minutes';
@@ -15,13 +16,13 @@ export function makespanBound(network: Network, earliest: Float64Array): number 
   const { count, minutes, crew, able, tools, toolCount, hours } = network;
   let least = 0;
   for (let step = 0; step < count; step += 1)
-    least = Math.max(least, (earliest[step] ?? 0) + (minutes[step] ?? 0));
+    least = Math.max(least, floatAt(earliest, step) + intAt(minutes, step));
   if (!Number.isFinite(least)) return least;
-  const tails = tailsOf(network).map((way, step) => way - (minutes[step] ?? 0));
+  const tails = tailsOf(network).map((way, step) => way - intAt(minutes, step));
   const groups = new Map<string, { readonly who: Int32Array; readonly steps: number[] }>();
   for (let step = 0; step < count; step += 1) {
     const who = able[step] ?? new Int32Array();
-    if ((crew[step] ?? 0) === 0) continue;
+    if (intAt(crew, step) === 0) continue;
     const key = who.join();
     const group = groups.get(key) ?? { who, steps: [] };
     group.steps.push(step);
@@ -36,7 +37,7 @@ export function makespanBound(network: Network, earliest: Float64Array): number 
       least,
       energyFinish(
         steps,
-        (step) => (minutes[step] ?? 0) * (crew[step] ?? 0),
+        (step) => intAt(minutes, step) * intAt(crew, step),
         [...who].map((person) => spansOf(hours[person] ?? NEVER)),
         earliest,
         tails,
@@ -49,8 +50,8 @@ export function makespanBound(network: Network, earliest: Float64Array): number 
       (tools[step] ?? []).some((need) => need.tool === tool),
     );
     const need = (step: number): number =>
-      (minutes[step] ?? 0) * ((tools[step] ?? []).find((entry) => entry.tool === tool)?.count ?? 0);
-    if (steps.every((step) => (crew[step] ?? 0) > 0))
+      intAt(minutes, step) * ((tools[step] ?? []).find((entry) => entry.tool === tool)?.count ?? 0);
+    if (steps.every((step) => intAt(crew, step) > 0))
       least = Math.max(
         least,
         energyFinish(
@@ -76,20 +77,20 @@ function energyFinish(
   earliest: Float64Array,
   tails: Float64Array,
 ): number {
-  const byHead = [...steps].sort((a, b) => (earliest[b] ?? 0) - (earliest[a] ?? 0));
-  const heads = [...new Set(byHead.map((step) => earliest[step] ?? 0))];
+  const byHead = [...steps].sort((a, b) => floatAt(earliest, b) - floatAt(earliest, a));
+  const heads = [...new Set(byHead.map((step) => floatAt(earliest, step)))];
   const every = Math.max(1, Math.ceil(heads.length / MOST_HEADS));
-  const byTail = [...steps].sort((a, b) => (tails[b] ?? 0) - (tails[a] ?? 0));
+  const byTail = [...steps].sort((a, b) => floatAt(tails, b) - floatAt(tails, a));
   const filled = filling(capacity);
   let best = 0;
   heads.forEach((from, index) => {
     if (index % every !== 0 && index !== heads.length - 1) return;
     let work = 0;
     for (const step of byTail) {
-      if ((earliest[step] ?? 0) < from) continue;
+      if (floatAt(earliest, step) < from) continue;
       work += need(step);
-      if (filled.until(from, work) + (tails[step] ?? 0) > best)
-        best = filled.until(from, work) + (tails[step] ?? 0);
+      if (filled.until(from, work) + floatAt(tails, step) > best)
+        best = filled.until(from, work) + floatAt(tails, step);
     }
   });
   return best;
@@ -115,10 +116,10 @@ function filling(capacity: readonly (readonly Span[])[]): {
   const pace: number[] = [0];
   for (const [minute, change] of changes) {
     const last = at.length - 1;
-    if (minute > (at[last] ?? 0)) {
+    if (minute > valueAt(at, last)) {
       at.push(minute);
-      done.push((done[last] ?? 0) + (pace[last] ?? 0) * (minute - (at[last] ?? 0)));
-      pace.push(pace[last] ?? 0);
+      done.push(valueAt(done, last) + valueAt(pace, last) * (minute - valueAt(at, last)));
+      pace.push(valueAt(pace, last));
     }
     pace[pace.length - 1] = (pace.at(-1) ?? 0) + change;
   }
@@ -126,7 +127,7 @@ function filling(capacity: readonly (readonly Span[])[]): {
     let [low, high] = [0, row.length - 1];
     while (low < high) {
       const middle = (low + high + 1) >> 1;
-      if ((row[middle] ?? 0) <= value) low = middle;
+      if (valueAt(row, middle) <= value) low = middle;
       else high = middle - 1;
     }
     return low;
@@ -135,7 +136,7 @@ function filling(capacity: readonly (readonly Span[])[]): {
     let [low, high] = [0, row.length - 1];
     while (low < high) {
       const middle = (low + high + 1) >> 1;
-      if ((row[middle] ?? 0) < value) low = middle;
+      if (valueAt(row, middle) < value) low = middle;
       else high = middle - 1;
     }
     return low;
@@ -143,11 +144,11 @@ function filling(capacity: readonly (readonly Span[])[]): {
   return {
     until: (from, work) => {
       const index = search(at, from);
-      const target = (done[index] ?? 0) + (pace[index] ?? 0) * (from - (at[index] ?? 0)) + work;
+      const target = valueAt(done, index) + valueAt(pace, index) * (from - valueAt(at, index)) + work;
       const ends = lastBelow(done, target);
-      const speed = pace[ends] ?? 0;
+      const speed = valueAt(pace, ends);
       return speed > 0
-        ? Math.ceil((at[ends] ?? 0) + (target - (done[ends] ?? 0)) / speed - 1e-9)
+        ? Math.ceil(valueAt(at, ends) + (target - valueAt(done, ends)) / speed - 1e-9)
         : Number.POSITIVE_INFINITY;
     },
   };

@@ -1,4 +1,4 @@
-import { CoreError } from '../quantity';
+import { CoreError, floatAt, intAt, valueAt } from '../quantity';
 import type { PlanProblem, Span } from './problem';
 
 /** A lag seen from one of its two steps. */
@@ -111,7 +111,7 @@ export function mirrored(network: Network): Network {
     ...network,
     open: open.map(once),
     hours: hours.map(turned),
-    pinned: pinned.map((start, step) => (start < 0 ? start : horizon - start - (minutes[step] ?? 0))),
+    pinned: pinned.map((start, step) => (start < 0 ? start : horizon - start - intAt(minutes, step))),
     notBefore: new Int32Array(minutes.length),
     before: after,
     after: before,
@@ -130,16 +130,18 @@ export function earliestStarts(network: Network): Float64Array {
   const queue = Array.from({ length: count }, (_, step) => step);
   const raised = new Int32Array(count);
   const isQueued = new Uint8Array(count).fill(1);
-  for (let step = 0; step < count; step += 1) if ((pinned[step] ?? -1) >= 0) starts[step] = pinned[step] ?? 0;
+  for (let step = 0; step < count; step += 1)
+    if ((pinned[step] ?? -1) >= 0) starts[step] = intAt(pinned, step);
   for (let at = 0; at < queue.length; at += 1) {
-    const step = queue[at] ?? 0;
+    const step = valueAt(queue, at);
     isQueued[step] = 0;
-    const own = (pinned[step] ?? -1) >= 0 ? (starts[step] ?? 0) : (fits[step]?.(starts[step] ?? 0) ?? 0);
+    const own =
+      (pinned[step] ?? -1) >= 0 ? floatAt(starts, step) : (fits[step]?.(floatAt(starts, step)) ?? 0);
     starts[step] = own;
-    const end = own + (minutes[step] ?? 0);
+    const end = own + intAt(minutes, step);
     const raise = (other: number, least: number): void => {
-      if (!(least > (starts[other] ?? 0)) || (pinned[other] ?? -1) >= 0) return;
-      raised[other] = (raised[other] ?? 0) + 1;
+      if (!(least > floatAt(starts, other)) || (pinned[other] ?? -1) >= 0) return;
+      raised[other] = intAt(raised, other) + 1;
       starts[other] = least > horizon ? Number.POSITIVE_INFINITY : least;
       if (isQueued[other] === 0) {
         isQueued[other] = 1;
@@ -148,7 +150,7 @@ export function earliestStarts(network: Network): Float64Array {
     };
     for (const { other, least } of after[step] ?? []) raise(other, end + least);
     for (const { other, most } of before[step] ?? [])
-      if (Number.isFinite(most)) raise(other, own - most - (minutes[other] ?? 0));
+      if (Number.isFinite(most)) raise(other, own - most - intAt(minutes, other));
   }
   return starts;
 }
@@ -159,10 +161,10 @@ export function tailsOf({ count, minutes, before, after }: Network): Float64Arra
   const waits = Int32Array.from(after, (lagArcs) => lagArcs.length);
   const ready = Array.from({ length: count }, (_, step) => step).filter((step) => waits[step] === 0);
   for (let at = 0; at < ready.length; at += 1) {
-    const step = ready[at] ?? 0;
+    const step = valueAt(ready, at);
     for (const { other, least } of after[step] ?? [])
-      ways[step] = Math.max(ways[step] ?? 0, least + (ways[other] ?? 0));
-    ways[step] = (ways[step] ?? 0) + (minutes[step] ?? 0);
+      ways[step] = Math.max(floatAt(ways, step), least + floatAt(ways, other));
+    ways[step] = floatAt(ways, step) + intAt(minutes, step);
     for (const { other } of before[step] ?? []) {
       waits[other] = (waits[other] ?? 1) - 1;
       if (waits[other] === 0) ready.push(other);
@@ -176,10 +178,10 @@ function ownFit(
   { minutes, open, hours, able, crew, horizon }: Network,
   step: number,
 ): (from: number) => number {
-  const length = minutes[step] ?? 0;
+  const length = intAt(minutes, step);
   const spans = open[step];
   const own = [...(able[step] ?? [])].map((person) => hours[person] ?? NEVER);
-  const need = crew[step] ?? 0;
+  const need = intAt(crew, step);
   return (from) => {
     let at = from;
     for (;;) {
@@ -211,12 +213,12 @@ export function nextWithin({ from: begins, to: ends }: Times, from: number, minu
   let high = ends.length;
   while (low < high) {
     const middle = (low + high) >> 1;
-    if ((ends[middle] ?? 0) < from + minutes) low = middle + 1;
+    if (intAt(ends, middle) < from + minutes) low = middle + 1;
     else high = middle;
   }
   for (let index = low; index < ends.length; index += 1) {
-    const start = Math.max(from, begins[index] ?? 0);
-    if (start + minutes <= (ends[index] ?? 0)) return start;
+    const start = Math.max(from, intAt(begins, index));
+    if (start + minutes <= intAt(ends, index)) return start;
   }
   return Number.POSITIVE_INFINITY;
 }
@@ -228,16 +230,16 @@ export function refuseCycles({ count, minutes, after }: Network, idOf: (step: nu
   for (let round = 0; round <= count; round += 1) {
     let moved = -1;
     const pull = (a: number, b: number, by: number): void => {
-      if ((longest[a] ?? 0) + by > (longest[b] ?? 0)) {
-        longest[b] = (longest[a] ?? 0) + by;
+      if (floatAt(longest, a) + by > floatAt(longest, b)) {
+        longest[b] = floatAt(longest, a) + by;
         from[b] = a;
         moved = b;
       }
     };
     for (let step = 0; step < count; step += 1) {
       for (const { other, least, most } of after[step] ?? []) {
-        pull(step, other, (minutes[step] ?? 0) + least);
-        if (Number.isFinite(most)) pull(other, step, -((minutes[step] ?? 0) + most));
+        pull(step, other, intAt(minutes, step) + least);
+        if (Number.isFinite(most)) pull(other, step, -(intAt(minutes, step) + most));
       }
     }
     if (moved < 0) return;

@@ -1,3 +1,4 @@
+import { intAt } from '../quantity';
 import { type Built, SerialScheduleGenerator, firstUnmanned } from './serial-schedule-generator';
 import { type Network, earliestStarts, networkOf, refuseCycles } from './network';
 import { makespanBound } from './makespan-bound';
@@ -49,7 +50,7 @@ export function* planDaySteps(
   refuseCycles(network, idOf);
   const earliest = earliestStarts(network);
   const never = earliest.findIndex(
-    (start, step) => !(start + (network.minutes[step] ?? 0) <= network.horizon),
+    (start, step) => !(start + intAt(network.minutes, step) <= network.horizon),
   );
   if (never >= 0) return { state: 'none', stuck: idOf(never), relief: whatWouldGive(problem) };
   const hours = workingHours(problem.people);
@@ -94,8 +95,8 @@ function plannedSteps(
 ): readonly PlannedStep[] {
   return steps.map(({ id }, step) => ({
     id,
-    start: built.starts[step] ?? 0,
-    end: (built.starts[step] ?? 0) + (minutes[step] ?? 0),
+    start: intAt(built.starts, step),
+    end: intAt(built.starts, step) + intAt(minutes, step),
     people: (built.people[step] ?? []).map((person) => people[person]?.id ?? ''),
   }));
 }

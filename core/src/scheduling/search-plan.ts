@@ -1,4 +1,4 @@
-import { seededRandom } from '../quantity';
+import { seededRandom, floatAt, intAt, valueAt } from '../quantity';
 import { type Built, SerialScheduleGenerator } from './serial-schedule-generator';
 import { Interleaving, type TurnOrder } from './interleaving';
 import { type Network, type Times, mirrored, tailsOf } from './network';
@@ -207,13 +207,13 @@ function justified(
   if (built === undefined) return undefined;
   const { count, minutes, horizon } = network;
   const late = back.build(
-    Float64Array.from(built.starts, (start, step) => -(start + (minutes[step] ?? 0))),
+    Float64Array.from(built.starts, (start, step) => -(start + intAt(minutes, step))),
     new Float64Array(count).fill(horizon - built.finish),
     { wished: built.people, isGlued },
   );
   if (late === undefined) return built;
   const early = builder.build(
-    Float64Array.from(late.starts, (start, step) => horizon - start - (minutes[step] ?? 0)),
+    Float64Array.from(late.starts, (start, step) => horizon - start - intAt(minutes, step)),
     earliest,
     { wished: late.people, isGlued, most: built.finish },
   );
@@ -226,9 +226,9 @@ function costOf({ hours, place, minutes }: Network, { starts, people, finish }: 
   people.forEach((crew, step) => {
     for (const person of crew)
       own[person]?.push({
-        start: starts[step] ?? 0,
-        end: (starts[step] ?? 0) + (minutes[step] ?? 0),
-        place: place[step] ?? 0,
+        start: intAt(starts, step),
+        end: intAt(starts, step) + intAt(minutes, step),
+        place: intAt(place, step),
       });
   });
   let [travels, waits] = [0, 0];
@@ -253,28 +253,28 @@ function firstRanks(network: Network, earliest: Float64Array): readonly Float64A
   const tails = tailsOf(network);
   const follow = new Float64Array(count);
   const order = Array.from({ length: count }, (_, step) => step).sort(
-    (a, b) => (tails[a] ?? 0) - (tails[b] ?? 0),
+    (a, b) => floatAt(tails, a) - floatAt(tails, b),
   );
   for (const step of order) {
-    follow[step] = (minutes[step] ?? 0) * Math.max(1, crew[step] ?? 0);
-    for (const { other } of after[step] ?? []) follow[step] = (follow[step] ?? 0) + (follow[other] ?? 0);
+    follow[step] = intAt(minutes, step) * Math.max(1, intAt(crew, step));
+    for (const { other } of after[step] ?? []) follow[step] = floatAt(follow, step) + floatAt(follow, other);
   }
   const closes = Float64Array.from(open, (times) => times?.to.at(-1) ?? horizon);
   const scarce = Float64Array.from(open, (times, step) =>
-    times === undefined ? horizon : openMinutes(times, minutes[step] ?? 0),
+    times === undefined ? horizon : openMinutes(times, intAt(minutes, step)),
   );
   const soon = Float64Array.from(open, (times, step) => {
-    const at = times?.to.find((to) => to >= (earliest[step] ?? 0) + (minutes[step] ?? 0));
+    const at = times?.to.find((to) => to >= floatAt(earliest, step) + intAt(minutes, step));
     return at ?? horizon;
   });
   return [
-    scarce.map((own, step) => own - (tails[step] ?? 0) / horizon),
-    soon.map((own, step) => own - (tails[step] ?? 0) / horizon),
+    scarce.map((own, step) => own - floatAt(tails, step) / horizon),
+    soon.map((own, step) => own - floatAt(tails, step) / horizon),
     tails.map((tail) => -tail),
-    closes.map((close, step) => close - (tails[step] ?? 0)),
+    closes.map((close, step) => close - floatAt(tails, step)),
     follow.map((work) => -work),
     Float64Array.from(earliest),
-    Float64Array.from(earliest, (start, step) => start - (tails[step] ?? 0)),
+    Float64Array.from(earliest, (start, step) => start - floatAt(tails, step)),
   ];
 }
 
@@ -282,7 +282,7 @@ function firstRanks(network: Network, earliest: Float64Array): readonly Float64A
 function openMinutes({ from, to }: Times, length: number): number {
   let sum = 0;
   for (let index = 0; index < from.length; index += 1)
-    sum += Math.max(0, (to[index] ?? 0) - (from[index] ?? 0) - length);
+    sum += Math.max(0, intAt(to, index) - intAt(from, index) - length);
   return sum;
 }
 
@@ -315,8 +315,8 @@ function perturbedReleases(
     const step = Math.floor(random() * count);
     if ((after[step] ?? []).every(({ most }) => !Number.isFinite(most))) continue;
     floors[step] = Math.max(
-      floors[step] ?? 0,
-      (built.starts[step] ?? 0) + Math.floor((random() - 0.2) * reach),
+      floatAt(floors, step),
+      intAt(built.starts, step) + Math.floor((random() - 0.2) * reach),
     );
     left -= 1;
   }
@@ -329,14 +329,14 @@ function mutation({ count }: Network, { built }: Member, random: () => number): 
   const reach = 20 * 10 ** random();
   for (let moved = 1 + Math.floor(random() * 5); moved > 0; moved -= 1) {
     const step = Math.floor(random() * count);
-    rank[step] = (rank[step] ?? 0) + (2 * random() - 1) * reach;
+    rank[step] = floatAt(rank, step) + (2 * random() - 1) * reach;
   }
   return rank;
 }
 
 function crossover(mother: Member, father: Member, random: () => number): Float64Array {
   const byStart = ({ built }: Member): number[] =>
-    Array.from(built.starts.keys()).sort((a, b) => (built.starts[a] ?? 0) - (built.starts[b] ?? 0));
+    Array.from(built.starts.keys()).sort((a, b) => intAt(built.starts, a) - intAt(built.starts, b));
   const [from, to] = [byStart(mother), byStart(father)];
   const count = from.length;
   const [a, b] = [Math.floor(random() * count), Math.floor(random() * count)];
@@ -349,17 +349,17 @@ function crossover(mother: Member, father: Member, random: () => number): Float6
       order.push(step);
     }
   };
-  for (let index = 0; index < low; index += 1) take(from[index] ?? 0);
+  for (let index = 0; index < low; index += 1) take(valueAt(from, index));
   for (let index = 0, left = high - low; index < count && left > 0; index += 1)
-    if (taken[to[index] ?? 0] === 0) {
-      take(to[index] ?? 0);
+    if (taken[valueAt(to, index)] === 0) {
+      take(valueAt(to, index));
       left -= 1;
     }
   for (const step of from) take(step);
   for (let index = 1; index < count; index += 1) {
     if (random() >= MUTATES) continue;
     const other = Math.max(0, index - 1 - Math.floor(random() * 6));
-    [order[index], order[other]] = [order[other] ?? 0, order[index] ?? 0];
+    [order[index], order[other]] = [valueAt(order, other), valueAt(order, index)];
   }
   const rank = new Float64Array(count);
   order.forEach((step, index) => {
@@ -377,7 +377,7 @@ function crewsOf(
 ): readonly (readonly number[])[] {
   return mother.built.people.map((crew, step) => {
     const own = able[step] ?? [];
-    if (random() < CHANGES_CREW) return [own[Math.floor(random() * own.length)] ?? 0];
+    if (random() < CHANGES_CREW) return [valueAt(own, Math.floor(random() * own.length))];
     return random() < 0.5 ? crew : (father.built.people[step] ?? crew);
   });
 }

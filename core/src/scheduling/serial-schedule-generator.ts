@@ -1,3 +1,4 @@
+import { floatAt, intAt, valueAt } from '../quantity';
 import { Timetable } from './timetable';
 import { NEVER, type Network, nextWithin, tailsOf } from './network';
 
@@ -22,7 +23,7 @@ const NONE: readonly number[] = [];
 
 /** The first step that has fewer people than it needs, as one that is pinned may; -1: none. */
 export function firstUnmanned({ crew }: Network, { people }: Built): number {
-  return crew.findIndex((need, step) => (people[step]?.length ?? 0) < need);
+  return crew.findIndex((need, step) => valueAt(people, step).length < need);
 }
 
 /**
@@ -74,7 +75,7 @@ export class SerialScheduleGenerator {
     );
     this.#hangs = new Uint8Array(network.count);
     this.#plain = Uint8Array.from(network.open, (times, step) =>
-      times === undefined && (network.air[step] ?? 0) === 0 && (network.tools[step]?.length ?? 0) === 0
+      times === undefined && valueAt(network.air, step) === 0 && valueAt(network.tools, step).length === 0
         ? 1
         : 0,
     );
@@ -113,11 +114,11 @@ export class SerialScheduleGenerator {
           this.stuck = step;
           return undefined;
         }
-        this.#raised[culprit] = at - this.#culpritMost - (minutes[culprit] ?? 0);
+        this.#raised[culprit] = at - this.#culpritMost - intAt(minutes, culprit);
         this.#takeBack(culprit, placed, ready);
         continue;
       }
-      if (!Number.isFinite(at) || at + (this.#tails[step] ?? 0) > most) {
+      if (!Number.isFinite(at) || at + floatAt(this.#tails, step) > most) {
         this.stuck = step;
         return undefined;
       }
@@ -131,7 +132,7 @@ export class SerialScheduleGenerator {
     }
     let finish = 0;
     for (let step = 0; step < count; step += 1)
-      finish = Math.max(finish, (this.#starts[step] ?? 0) + (minutes[step] ?? 0));
+      finish = Math.max(finish, intAt(this.#starts, step) + intAt(minutes, step));
     return { starts: this.#starts.slice(), people: this.#crews.slice(), finish };
   }
 
@@ -140,7 +141,7 @@ export class SerialScheduleGenerator {
     const { count, pinned } = this.#network;
     for (let step = 0; step < count; step += 1)
       if ((pinned[step] ?? -1) >= 0)
-        this.#put(step, pinned[step] ?? 0, this.#crewAt(step, pinned[step] ?? 0) ?? NONE);
+        this.#put(step, intAt(pinned, step), this.#crewAt(step, intAt(pinned, step)) ?? NONE);
     return placedCount(this.#starts);
   }
 
@@ -163,9 +164,9 @@ export class SerialScheduleGenerator {
     const hangs = this.#hangingOn(culprit);
     let kept = from;
     for (let index = placed.length - 1; index >= from; index -= 1)
-      if (hangs[placed[index] ?? 0] === 1) this.#take(placed[index] ?? 0, ready);
+      if (hangs[valueAt(placed, index)] === 1) this.#take(valueAt(placed, index), ready);
     for (let index = from; index < placed.length; index += 1) {
-      const own = placed[index] ?? 0;
+      const own = valueAt(placed, index);
       if (hangs[own] === 0) {
         placed[kept] = own;
         kept += 1;
@@ -178,7 +179,7 @@ export class SerialScheduleGenerator {
     this.stuck = -1;
     this.#starts.fill(-1);
     for (let step = 0; step < this.#raised.length; step += 1) {
-      this.#raised[step] = earliest[step] ?? 0;
+      this.#raised[step] = valueAt(earliest, step);
       this.#crews[step] = NONE;
     }
     this.#people.forEach((own) => {
@@ -203,7 +204,7 @@ export class SerialScheduleGenerator {
       if (
         best < 0 ||
         (isTied && !isBestTied) ||
-        (isTied === isBestTied && (rank[step] ?? 0) < (rank[best] ?? 0))
+        (isTied === isBestTied && valueAt(rank, step) < valueAt(rank, best))
       ) {
         best = step;
         isBestTied = isTied;
@@ -220,7 +221,7 @@ export class SerialScheduleGenerator {
     if (this.#tied[step] === 1) {
       for (const { other, most } of before[step] ?? []) {
         const own = this.#starts[other] ?? -1;
-        const latest = own + (minutes[other] ?? 0) + most;
+        const latest = own + intAt(minutes, other) + most;
         if (own >= 0 && latest < this.#latestStart) {
           this.#latestStart = latest;
           this.#culprit = other;
@@ -229,7 +230,7 @@ export class SerialScheduleGenerator {
       }
     }
     for (const { other, least } of after[step] ?? []) {
-      const latest = (this.#starts[other] ?? -1) - least - (minutes[step] ?? 0);
+      const latest = (this.#starts[other] ?? -1) - least - intAt(minutes, step);
       if ((this.#starts[other] ?? -1) >= 0 && latest < this.#latestStart) {
         this.#latestStart = latest;
         this.#culprit = -1;
@@ -239,26 +240,26 @@ export class SerialScheduleGenerator {
 
   #earliestFit(step: number): number {
     const { before, after, minutes, open, tools, toolCount, room, air, horizon } = this.#network;
-    const length = minutes[step] ?? 0;
-    let at = this.#raised[step] ?? 0;
+    const length = intAt(minutes, step);
+    let at = floatAt(this.#raised, step);
     for (const { other, least } of before[step] ?? [])
-      at = Math.max(at, (this.#starts[other] ?? 0) + (minutes[other] ?? 0) + least);
+      at = Math.max(at, intAt(this.#starts, other) + intAt(minutes, other) + least);
     for (const { other, most } of after[step] ?? [])
       if (Number.isFinite(most) && (this.#starts[other] ?? -1) >= 0)
-        at = Math.max(at, (this.#starts[other] ?? 0) - most - length);
+        at = Math.max(at, intAt(this.#starts, other) - most - length);
     if (this.#plain[step] === 1) {
       at = this.#peopleFit(step, at, length);
       return at + length <= horizon ? at : Number.POSITIVE_INFINITY;
     }
     const spans = open[step];
     const ownRoom = this.#rooms[room[step] ?? -1];
-    const ownAir = air[step] ?? 0;
+    const ownAir = valueAt(air, step);
     for (;;) {
       const from = at;
       if (spans !== undefined) at = nextWithin(spans, at, length);
       if (ownRoom !== undefined && ownAir > 0) at = ownRoom[ownAir === 1 ? 1 : 0].nextLeft(at, length, 1, 1);
       for (const { tool, count } of tools[step] ?? [])
-        at = this.#tools[tool]?.nextLeft(at, length, count, toolCount[tool] ?? 0) ?? at;
+        at = this.#tools[tool]?.nextLeft(at, length, count, valueAt(toolCount, tool)) ?? at;
       at = this.#peopleFit(step, at, length);
       if (!(at + length <= horizon)) return Number.POSITIVE_INFINITY;
       if (at === from) return at;
@@ -266,7 +267,7 @@ export class SerialScheduleGenerator {
   }
 
   #peopleFit(step: number, from: number, length: number): number {
-    const need = this.#network.crew[step] ?? 0;
+    const need = intAt(this.#network.crew, step);
     if (need === 0) return from;
     const able = this.#network.able[step] ?? [];
     if (able.length < need) return Number.POSITIVE_INFINITY;
@@ -307,34 +308,34 @@ export class SerialScheduleGenerator {
    */
   #crewAt(step: number, at: number): readonly number[] | undefined {
     const { crew, able, minutes, skillCount, place } = this.#network;
-    const need = crew[step] ?? 0;
+    const need = intAt(crew, step);
     if (need === 0) return NONE;
     const wished = this.#wished?.[step];
     const free = (able[step] ?? []).filter(
-      (person) => this.#personFree(person, at, minutes[step] ?? 0) === at,
+      (person) => this.#personFree(person, at, intAt(minutes, step)) === at,
     );
     if (free.length < need) return undefined;
     const cost = (person: number): number =>
       (wished?.includes(person) === true ? 0 : 1000) +
-      2 * (skillCount[person] ?? 0) +
+      2 * intAt(skillCount, person) +
       (this.#lastPlace[person] === place[step] ? 0 : 1);
     if (need > 1) return [...free].sort((a, b) => cost(a) - cost(b) || a - b).slice(0, need);
-    let best = free[0] ?? 0;
+    let best = valueAt(free, 0);
     for (const person of free) if (cost(person) < cost(best)) best = person;
     return [best];
   }
 
   #put(step: number, at: number, people: readonly number[]): void {
     const { minutes, tools, room, air, place } = this.#network;
-    const end = at + (minutes[step] ?? 0);
+    const end = at + intAt(minutes, step);
     this.#starts[step] = at;
     this.#crews[step] = people;
     for (const person of people) {
       this.#people[person]?.book(step, at, end);
-      this.#lastPlace[person] = place[step] ?? 0;
+      this.#lastPlace[person] = intAt(place, step);
     }
     for (const { tool, count } of tools[step] ?? []) this.#tools[tool]?.book(step, at, end, count);
-    const own = air[step] ?? 0;
+    const own = valueAt(air, step);
     if (own > 0) this.#rooms[room[step] ?? -1]?.[own === 1 ? 0 : 1].book(step, at, end);
   }
 
@@ -364,7 +365,7 @@ export class SerialScheduleGenerator {
     const { tools, room, air, after, pinned } = this.#network;
     for (const person of this.#crews[step] ?? NONE) this.#people[person]?.free(step);
     for (const { tool } of tools[step] ?? []) this.#tools[tool]?.free(step);
-    const own = air[step] ?? 0;
+    const own = valueAt(air, step);
     if (own > 0) this.#rooms[room[step] ?? -1]?.[own === 1 ? 0 : 1].free(step);
     this.#starts[step] = -1;
     this.#crews[step] = NONE;
@@ -373,7 +374,7 @@ export class SerialScheduleGenerator {
         const at = ready.indexOf(other);
         if (at >= 0) ready.splice(at, 1);
       }
-      this.#waits[other] = (this.#waits[other] ?? 0) + 1;
+      this.#waits[other] = intAt(this.#waits, other) + 1;
     }
     ready.push(step);
   }

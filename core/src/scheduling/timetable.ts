@@ -1,3 +1,5 @@
+import { intAt } from '../quantity';
+
 /** What holds a person, a tool or a room: begin and end of each booking in order of begin. */
 export class Timetable {
   size = 0;
@@ -16,7 +18,7 @@ export class Timetable {
 
   book(step: number, from: number, to: number, count = 1): void {
     let at = this.size;
-    for (; at > 0 && (this.from[at - 1] ?? 0) > from; at -= 1) this.#copy(at - 1, at);
+    for (; at > 0 && intAt(this.from, at - 1) > from; at -= 1) this.#copy(at - 1, at);
     this.from[at] = from;
     this.to[at] = to;
     this.count[at] = count;
@@ -39,11 +41,11 @@ export class Timetable {
   /** First minute from `from` with so many minutes free, when bookings do not overlap one another. */
   nextFree(from: number, minutes: number): number {
     let first = this.size;
-    while (first > 0 && (this.to[first - 1] ?? 0) > from) first -= 1;
+    while (first > 0 && intAt(this.to, first - 1) > from) first -= 1;
     let at = from;
     for (let index = first; index < this.size; index += 1) {
-      if ((this.from[index] ?? 0) >= at + minutes) return at;
-      at = Math.max(at, this.to[index] ?? 0);
+      if (intAt(this.from, index) >= at + minutes) return at;
+      at = Math.max(at, intAt(this.to, index));
     }
     return at;
   }
@@ -65,15 +67,15 @@ export class Timetable {
   /** @returns when the first booking ends that makes it too many; -1: never too many */
   #clash(from: number, minutes: number, most: number): number {
     const until = from + minutes;
-    for (let index = 0; index < this.size && (this.from[index] ?? 0) < until; index += 1) {
-      if ((this.to[index] ?? 0) <= from) continue;
-      const at = Math.max(from, this.from[index] ?? 0);
+    for (let index = 0; index < this.size && intAt(this.from, index) < until; index += 1) {
+      if (intAt(this.to, index) <= from) continue;
+      const at = Math.max(from, intAt(this.from, index));
       let used = 0;
       let ends = Number.POSITIVE_INFINITY;
-      for (let other = 0; other < this.size && (this.from[other] ?? 0) <= at; other += 1) {
-        const end = this.to[other] ?? 0;
+      for (let other = 0; other < this.size && intAt(this.from, other) <= at; other += 1) {
+        const end = intAt(this.to, other);
         if (end <= at) continue;
-        used += this.count[other] ?? 0;
+        used += intAt(this.count, other);
         ends = Math.min(ends, end);
       }
       if (used > most) return ends;
@@ -82,9 +84,9 @@ export class Timetable {
   }
 
   #copy(source: number, target: number): void {
-    this.from[target] = this.from[source] ?? 0;
-    this.to[target] = this.to[source] ?? 0;
-    this.count[target] = this.count[source] ?? 0;
-    this.step[target] = this.step[source] ?? 0;
+    this.from[target] = intAt(this.from, source);
+    this.to[target] = intAt(this.to, source);
+    this.count[target] = intAt(this.count, source);
+    this.step[target] = intAt(this.step, source);
   }
 }

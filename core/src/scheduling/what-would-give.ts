@@ -1,3 +1,4 @@
+import { floatAt, intAt } from '../quantity';
 import { SerialScheduleGenerator, firstUnmanned } from './serial-schedule-generator';
 import { earliestStarts, networkOf, tailsOf } from './network';
 import type { PlanProblem, Span } from './problem';
@@ -128,11 +129,11 @@ function withFit(problem: PlanProblem, ids: readonly string[]): PlanProblem {
 function hasPlan(problem: PlanProblem): boolean {
   const network = networkOf(problem);
   const earliest = earliestStarts(network);
-  if (earliest.some((start, step) => !(start + (network.minutes[step] ?? 0) <= network.horizon)))
+  if (earliest.some((start, step) => !(start + intAt(network.minutes, step) <= network.horizon)))
     return false;
   const builder = new SerialScheduleGenerator(network);
   const ways = tailsOf(network);
-  return [earliest, ways.map((way) => -way), earliest.map((start, step) => start - (ways[step] ?? 0))].some(
+  return [earliest, ways.map((way) => -way), earliest.map((start, step) => start - floatAt(ways, step))].some(
     (rank) =>
       [true, false].some((isGlued) => {
         const built = builder.build(rank, earliest, { isGlued });

@@ -1,3 +1,4 @@
+import { floatAt } from '../quantity';
 import type { Person, Span } from './problem';
 
 /** All hours in which anybody works, as one row of spans. */
@@ -26,7 +27,7 @@ export function workedBefore(hours: readonly Span[], horizon: number): Float64Ar
   for (const { from, to } of hours)
     for (let minute = from; minute < Math.min(to, horizon); minute += 1) worked[minute + 1] = 1;
   for (let minute = 1; minute <= horizon; minute += 1)
-    worked[minute] = (worked[minute] ?? 0) + (worked[minute - 1] ?? 0);
+    worked[minute] = floatAt(worked, minute) + floatAt(worked, minute - 1);
   return worked;
 }
 

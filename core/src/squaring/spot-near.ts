@@ -1,3 +1,4 @@
+import { valueAt } from '../quantity';
 import type { GreyPicture } from './corner-near';
 import type { Point } from './homography';
 
@@ -44,7 +45,7 @@ function ringOf({ width, height, grey }: GreyPicture, cx: number, cy: number, re
 
 function medianOf(values: readonly number[]): number {
   const sorted = values.toSorted((a, b) => a - b);
-  return sorted[Math.floor(sorted.length / 2)] ?? 0;
+  return valueAt(sorted, Math.floor(sorted.length / 2));
 }
 
 function smoothAt({ width, height, grey }: GreyPicture, x: number, y: number, half: number): number {
@@ -91,7 +92,7 @@ function outlineOf(spot: readonly number[], width: number): readonly Point[] {
   for (const { x, y } of places) {
     const turn = Math.atan2(y - middle.y, x - middle.x);
     const ray = Math.round((turn / (2 * Math.PI)) * RAYS + RAYS) % RAYS;
-    reaches[ray] = Math.max(reaches[ray] ?? 0, Math.hypot(x - middle.x, y - middle.y) + 0.5);
+    reaches[ray] = Math.max(valueAt(reaches, ray), Math.hypot(x - middle.x, y - middle.y) + 0.5);
   }
   return reaches.map((far, ray) => {
     const turn = (2 * Math.PI * ray) / RAYS;

@@ -1,4 +1,4 @@
-import { seededNormal } from '../quantity';
+import { seededNormal, valueAt } from '../quantity';
 import type { FourPoints, Point } from './homography';
 import { squaredBy } from './squared-by';
 
@@ -39,7 +39,7 @@ export function squarePattern(picture: PatternPicture): SquaredPattern {
     const [a, b, c, d] = frame.map(shake) as [Point, Point, Point, Point];
     squared([a, b, c, d], pattern.map(shake)).forEach(({ x, y }, index) => {
       const own = outline[index] ?? { x, y };
-      off[index] = (off[index] ?? 0) + (x - own.x) ** 2 + (y - own.y) ** 2;
+      off[index] = valueAt(off, index) + (x - own.x) ** 2 + (y - own.y) ** 2;
     });
   }
   return { outline, sd_mm: off.map((sum) => Math.sqrt(sum / (2 * DRAWS))) };

@@ -1,3 +1,4 @@
+import { floatAt, intAt, valueAt } from '../quantity';
 import type { EscapeNet } from './judge/traps';
 
 /**
@@ -48,7 +49,7 @@ export function trapsByBruteForce(net: EscapeNet): {
   const last = new Set<string>();
   for (const time of after)
     for (const group of looseGroups(net, (own) => own > time)) {
-      const level = net.times[group[0] ?? 0];
+      const level = net.times[valueAt(group, 0)];
       const isLevel = group.every((place) => net.times[place] === level);
       if (isLevel && !hasOpen(net, group)) last.add(group.toSorted((a, b) => a - b).join());
     }
@@ -64,14 +65,14 @@ function looseGroups(net: EscapeNet, isLoose: (time: number) => boolean): readon
   const into = new Int32Array(net.mostNeighbours);
   const found: number[][] = [];
   for (let first = 0; first < net.count; first += 1) {
-    if (seen.has(first) || !isLoose(net.times[first] ?? 0)) continue;
+    if (seen.has(first) || !isLoose(floatAt(net.times, first))) continue;
     seen.add(first);
     const group = [first];
     for (const place of group) {
       const many = net.neighbours(place, into);
       for (let n = 0; n < many; n += 1) {
-        const other = into[n] ?? 0;
-        if (seen.has(other) || !isLoose(net.times[other] ?? 0)) continue;
+        const other = intAt(into, n);
+        if (seen.has(other) || !isLoose(floatAt(net.times, other))) continue;
         seen.add(other);
         group.push(other);
       }

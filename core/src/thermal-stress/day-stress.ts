@@ -1,3 +1,4 @@
+import { valueAt } from '../quantity';
 import { type Facing, type SunMoment, sunOnSurface } from '../climate';
 import {
   DIFFUSE_AS_DEG,
@@ -72,7 +73,7 @@ export function absorptionOf(makeUp: MakeUp): AngledAbsorption {
   const at = (incidence_deg: number, pick: (index: number) => readonly number[]): readonly number[] => {
     let index = 0;
     while (index < STEPS_DEG.length - 2 && (STEPS_DEG[index + 1] ?? 90) < incidence_deg) index += 1;
-    const [low, high] = [STEPS_DEG[index] ?? 0, STEPS_DEG[index + 1] ?? 90];
+    const [low, high] = [valueAt(STEPS_DEG, index), STEPS_DEG[index + 1] ?? 90];
     const along = Math.min(1, Math.max(0, (incidence_deg - low) / (high - low)));
     const [a, b] = [pick(index), pick(index + 1)];
     return a.map((value, layer) => value + along * ((b[layer] ?? value) - value));
@@ -81,7 +82,10 @@ export function absorptionOf(makeUp: MakeUp): AngledAbsorption {
     emissivities: tables[0]?.emissivities ?? [],
     at: (incidence_deg) => at(incidence_deg, (index) => tables[index]?.solar.absorbed ?? []),
     transmittedAt: (incidence_deg) =>
-      at(incidence_deg, (index) => [tables[index]?.solar.transmitted ?? 0])[0] ?? 0,
+      valueAt(
+        at(incidence_deg, (index) => [tables[index]?.solar.transmitted ?? 0]),
+        0,
+      ),
   };
 }
 
@@ -207,8 +211,8 @@ function caseOf(
   { hold, isDeep }: StressSetting,
 ): StressCase {
   return {
-    sunny_C: sunny.panes_C[pane] ?? 0,
-    dark_C: dark.panes_C[pane] ?? 0,
+    sunny_C: valueAt(sunny.panes_C, pane),
+    dark_C: valueAt(dark.panes_C, pane),
     outdoor_C,
     indoor_C,
     factor: stressFactor(pattern, hold, isDeep),
@@ -238,7 +242,7 @@ function lit(
 ): readonly HeatPane[] {
   return panes.map((pane, index) => ({
     ...pane,
-    absorbed: (direct[index] ?? 0) * beam_Wm2 + (diffuse[index] ?? 0) * diffuse_Wm2,
+    absorbed: valueAt(direct, index) * beam_Wm2 + valueAt(diffuse, index) * diffuse_Wm2,
   }));
 }
 

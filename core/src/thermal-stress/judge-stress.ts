@@ -1,6 +1,6 @@
 import { isHurt } from '../job';
 import { type FilmOptics, opticsOfMakeUp } from '../glazing';
-import { type Verdict, worstVerdict } from '../quantity';
+import { type Verdict, worstVerdict, valueAt } from '../quantity';
 import {
   type AngledAbsorption,
   type DarkBalances,
@@ -70,10 +70,14 @@ export function judgeStress(
     .map((moment) => paneStress(situation, moment, unfilmed))
     .sort((a, b) => shareUsed(b) - shareUsed(a));
   const filmedPane = (films[0]?.face ?? makeUp.panes.length * 2) <= 2 ? 0 : makeUp.panes.length - 1;
-  const absorbed =
-    (optics?.absorbed ?? opticsOfMakeUp({ ...makeUp, hasBlind: false }).solar.absorbed)[filmedPane] ?? 0;
-  const absorbedBare =
-    (shared?.absorbed ?? opticsOfMakeUp({ ...bare, hasBlind: false }).solar.absorbed)[filmedPane] ?? 0;
+  const absorbed = valueAt(
+    optics?.absorbed ?? opticsOfMakeUp({ ...makeUp, hasBlind: false }).solar.absorbed,
+    filmedPane,
+  );
+  const absorbedBare = valueAt(
+    shared?.absorbed ?? opticsOfMakeUp({ ...bare, hasBlind: false }).solar.absorbed,
+    filmedPane,
+  );
   const matrix =
     films.length === 0
       ? undefined

@@ -1,3 +1,4 @@
+import { valueAt } from '../../quantity';
 import {
   itemDemands,
   type PatternStock,
@@ -154,7 +155,7 @@ function mayLieOn(
 ): boolean {
   const itemTypes = problem.itemTypes.map((itemType, at) => ({
     ...itemType,
-    quantity: counts[at] ?? 0,
+    quantity: valueAt(counts, at),
     wantsEdge: false,
   }));
   const many = itemTypes.reduce((sum, { quantity }) => sum + quantity, 0);

@@ -1,5 +1,5 @@
 import type { PlacedPiece } from '../../packing';
-import { toTenth, upToTenth } from '../../quantity';
+import { toTenth, upToTenth, valueAt } from '../../quantity';
 import type { CutOrder, OrderPiece } from './cut-order';
 
 export interface Blocked {
@@ -58,7 +58,7 @@ export function blockDrops(order: CutOrder): Blocked {
         return drops.map((drop, index): PlacedPiece => ({
           ...at,
           id: drop.id,
-          y_mm: toTenth(at.y_mm + (starts[index] ?? 0)),
+          y_mm: toTenth(at.y_mm + valueAt(starts, index)),
           across_mm: drop.across_mm,
           along_mm: drop.along_mm,
           x_mm: atRight(at, order) ? toTenth(at.x_mm + at.across_mm - drop.across_mm) : at.x_mm,

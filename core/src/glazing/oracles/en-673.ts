@@ -1,3 +1,4 @@
+import { valueAt } from '../../quantity';
 import type { GasMix } from '../gas';
 
 /** A gap by EN 673: corrected emissivities of its two faces. */
@@ -39,7 +40,7 @@ export function enUValue(
     resistances = gaps.map((gap, index) => 1 / enGap(gap, across[index] ?? ACROSS_K));
     const total = resistances.reduce((sum, r) => sum + r, 0);
     const next = resistances.map((r) => (ACROSS_K * r) / total);
-    const moved = Math.max(0, ...next.map((value, index) => Math.abs(value - (across[index] ?? 0))));
+    const moved = Math.max(0, ...next.map((value, index) => Math.abs(value - valueAt(across, index))));
     across = next;
     if (moved < DONE) break;
   }

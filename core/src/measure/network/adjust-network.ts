@@ -1,3 +1,4 @@
+import { floatAt, valueAt } from '../../quantity';
 import { SingularValueDecomposition } from 'ml-matrix';
 import { DETERMINED_WITHIN_MM } from '../../job';
 import {
@@ -125,8 +126,8 @@ function linearised(
       const gradient = gradients[which] ?? { x: 0, y: 0 };
       for (const { corner, share } of point) {
         const { x, y } = columns[corner] ?? { x: -1, y: -1 };
-        if (x >= 0) row[x] = (row[x] ?? 0) + (gradient.x * share) / observation.sd_mm;
-        if (y >= 0) row[y] = (row[y] ?? 0) + (gradient.y * share) / observation.sd_mm;
+        if (x >= 0) row[x] = floatAt(row, x) + (gradient.x * share) / observation.sd_mm;
+        if (y >= 0) row[y] = floatAt(row, y) + (gradient.y * share) / observation.sd_mm;
       }
     });
     return row;
@@ -153,7 +154,7 @@ function stepTowards(
     if (y >= 0) drift[y] = (start[corner]?.y ?? 0) - (corners[corner]?.y ?? 0);
   });
   for (const direction of openDirections(rows, unknowns, weakest)) {
-    const back = direction.reduce((sum, value, index) => sum + value * (drift[index] ?? 0), 0);
+    const back = direction.reduce((sum, value, index) => sum + value * valueAt(drift, index), 0);
     direction.forEach((a, row) => {
       towards.set(row, 0, towards.get(row, 0) + a * back);
       direction.forEach((b, column) => {
@@ -181,8 +182,8 @@ function moved(
   return corners.map(({ x, y }, corner) => {
     const at = columns[corner] ?? { x: -1, y: -1 };
     return {
-      x: at.x < 0 ? x : x + share * (step[at.x] ?? 0),
-      y: at.y < 0 ? y : y + share * (step[at.y] ?? 0),
+      x: at.x < 0 ? x : x + share * valueAt(step, at.x),
+      y: at.y < 0 ? y : y + share * valueAt(step, at.y),
     };
   });
 }

@@ -1,3 +1,4 @@
+import { valueAt } from '../../quantity';
 import { SingularValueDecomposition } from 'ml-matrix';
 import {
   type Statistics,
@@ -53,7 +54,7 @@ export function fitModel(
       wellConditionedFactor(normal)?.solve(towards) ?? new SingularValueDecomposition(normal).solve(towards)
     ).to1DArray();
     const moved = (share: number): number[] =>
-      at.map((value, index) => value + share * (step[index] ?? 0) * (scales[index] ?? 1));
+      at.map((value, index) => value + share * valueAt(step, index) * (scales[index] ?? 1));
     let share = 1;
     while (!(squaresAt(moved(share)) <= squares * (1 + 1e-12) + 1e-12) && share > LEAST_SHARE) share /= 2;
     if (share <= LEAST_SHARE) break;
@@ -91,7 +92,7 @@ function slopesAt(
     readings.forEach(({ sd }, index) => {
       const row = rows[index];
       if (row !== undefined)
-        row[unknown] = ((onward[index] ?? 0) - (back[index] ?? 0)) / (2 * SLOPE_SHARE) / sd;
+        row[unknown] = (valueAt(onward, index) - valueAt(back, index)) / (2 * SLOPE_SHARE) / sd;
     });
   });
   return rows;

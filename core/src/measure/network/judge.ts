@@ -1,3 +1,4 @@
+import { valueAt } from '../../quantity';
 import type { MeasureKind, MeasurePoint } from '../../job';
 import type { Statistics } from './least-squares';
 import type { Reading } from '../reading';
@@ -87,30 +88,34 @@ export function judge(
   const freedom = sds.length - statistics.rank;
   const limit = worstAllowed(sds.length);
   const reliability = readings.map(({ id }, index): Reliability => {
-    const redundancy = statistics.redundancy[index] ?? 0;
+    const redundancy = valueAt(statistics.redundancy, index);
     return {
       id,
       redundancy,
-      residual_mm: statistics.residuals[index] ?? 0,
-      standardised: statistics.standardised[index] ?? 0,
+      residual_mm: valueAt(statistics.residuals, index),
+      standardised: valueAt(statistics.standardised, index),
       mayHide_mm:
         redundancy < 1e-9
           ? null
-          : (Math.min(limit + FOUR_IN_FIVE, foundBySquares(freedom)) * (sds[index] ?? 0)) /
+          : (Math.min(limit + FOUR_IN_FIVE, foundBySquares(freedom)) * valueAt(sds, index)) /
             Math.sqrt(redundancy),
       smallestSlipFound_mm:
-        redundancy < 1e-9 ? null : ((limit + NINETEEN_IN_TWENTY) * (sds[index] ?? 0)) / Math.sqrt(redundancy),
+        redundancy < 1e-9
+          ? null
+          : ((limit + NINETEEN_IN_TWENTY) * valueAt(sds, index)) / Math.sqrt(redundancy),
     };
   });
   if (freedom < 1) return { kind: 'not checked', reliability };
   const order = readings
     .map((_, index) => index)
-    .sort((a, b) => Math.abs(statistics.standardised[b] ?? 0) - Math.abs(statistics.standardised[a] ?? 0));
+    .sort(
+      (a, b) => Math.abs(valueAt(statistics.standardised, b)) - Math.abs(valueAt(statistics.standardised, a)),
+    );
   const [worst = 0, ...rest] = order;
   if (isHonest(statistics, sds.length))
     return {
       kind: 'agree',
-      worst_mm: Math.max(0, ...readings.map((_, index) => Math.abs(statistics.residuals[index] ?? 0))),
+      worst_mm: Math.max(0, ...readings.map((_, index) => Math.abs(valueAt(statistics.residuals, index)))),
       reliability,
     };
   const alike = rest.filter((index) => Math.abs(statistics.correlation(worst, index)) > CANNOT_TELL_APART);
@@ -119,7 +124,7 @@ export function judge(
     const reading = readings[index];
     if (reading === undefined) throw new RangeError(`no reading ${index}`);
     const tooLong_mm =
-      -(statistics.residuals[index] ?? 0) / Math.max(statistics.redundancy[index] ?? 1, 1e-9);
+      -valueAt(statistics.residuals, index) / Math.max(statistics.redundancy[index] ?? 1, 1e-9);
     return {
       id: reading.id,
       kind: reading.kind,

@@ -1,3 +1,4 @@
+import { floatAt, valueAt } from '../../quantity';
 import { CholeskyDecomposition, Matrix, SingularValueDecomposition } from 'ml-matrix';
 
 /** Partial derivatives over the standard deviation, one row an observation. */
@@ -32,7 +33,7 @@ export function normalMatrix(rows: WeightedRows, unknowns: number): Matrix {
   for (let a = 0; a < unknowns; a += 1) {
     for (let b = 0; b <= a; b += 1) {
       let sum = 0;
-      for (const row of rows) sum += (row[a] ?? 0) * (row[b] ?? 0);
+      for (const row of rows) sum += floatAt(row, a) * floatAt(row, b);
       normal.set(a, b, sum);
       normal.set(b, a, sum);
     }
@@ -45,7 +46,7 @@ export function normalColumn(rows: WeightedRows, wanted: Float64Array, unknowns:
   const column = Matrix.zeros(unknowns, 1);
   for (let unknown = 0; unknown < unknowns; unknown += 1) {
     let sum = 0;
-    for (const [index, row] of rows.entries()) sum += (row[unknown] ?? 0) * (wanted[index] ?? 0);
+    for (const [index, row] of rows.entries()) sum += floatAt(row, unknown) * floatAt(wanted, index);
     column.set(unknown, 0, sum);
   }
   return column;
@@ -96,26 +97,26 @@ export function statisticsOf(
   const { covariance, rank } = inverseOf(rows, unknowns, weakest);
   const inverse = covariance.to2DArray();
   const through = rows.map((row) =>
-    inverse.map((line) => line.reduce((sum, value, column) => sum + value * (row[column] ?? 0), 0)),
+    inverse.map((line) => line.reduce((sum, value, column) => sum + value * floatAt(row, column), 0)),
   );
   const seen = (first: number, second: number): number => {
     const row = rows[first] ?? [];
     const column = through[second] ?? [];
     let hat = 0;
     for (let unknown = 0; unknown < unknowns; unknown += 1)
-      hat += (row[unknown] ?? 0) * (column[unknown] ?? 0);
+      hat += valueAt(row, unknown) * valueAt(column, unknown);
     return (first === second ? 1 : 0) - hat;
   };
   const redundancy = rows.map((_, index) => Math.max(0, seen(index, index)));
-  const root = (index: number): number => Math.sqrt(redundancy[index] ?? 0);
+  const root = (index: number): number => Math.sqrt(valueAt(redundancy, index));
   return {
     rank,
     covariance,
     redundancy,
-    residuals: sds.map((sd, index) => -(wanted[index] ?? 0) * sd),
+    residuals: sds.map((sd, index) => -floatAt(wanted, index) * sd),
     weightedSquares: wanted.reduce((sum, value) => sum + value * value, 0),
     standardised: rows.map((_, index) =>
-      (redundancy[index] ?? 0) < BARELY_CHECKED ? 0 : -(wanted[index] ?? 0) / root(index),
+      valueAt(redundancy, index) < BARELY_CHECKED ? 0 : -floatAt(wanted, index) / root(index),
     ),
     correlation: (first, second) => {
       const roots = root(first) * root(second);

@@ -1,3 +1,4 @@
+import { valueAt } from '../../quantity';
 import type { MeasurePoint } from '../../job';
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { type CurvedPatch, type PatchDoubt, curvatureOf, patchAt } from '../../curved';
@@ -136,7 +137,7 @@ function doubtsOf(
   );
   const middle = patchOf(unknowns);
   return unknowns.map((_, column) => {
-    const off = patchOf(unknowns.map((value, row) => value + factor.get(row, column) * (scales[row] ?? 0)));
+    const off = patchOf(unknowns.map((value, row) => value + factor.get(row, column) * valueAt(scales, row)));
     return Object.fromEntries(
       (Object.keys(middle) as (keyof CurvedPatch)[])
         .map((term) => [term, off[term] - middle[term]] as const)
@@ -198,7 +199,7 @@ function withTerms(
   unknowns: readonly number[],
 ): CurvedPatch {
   const set = Object.fromEntries(
-    terms.map((term, index) => [term, unknowns[index] ?? 0]),
+    terms.map((term, index) => [term, valueAt(unknowns, index)]),
   ) as Partial<CurvedPatch>;
   const patch = { ...flat, ...set };
   if (!terms.includes('acrossTop'))

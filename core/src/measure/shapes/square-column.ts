@@ -1,4 +1,4 @@
-import { applyFormula } from '../../quantity';
+import { applyFormula, valueAt } from '../../quantity';
 import { type FittedModel, fitModel } from '../network/fit-model';
 import { judge } from '../network/judge';
 import type { MeasureSlot } from '../measure-slot';
@@ -131,7 +131,7 @@ function fittedFaces(taken: readonly Reading[], faces: readonly number[], radius
       taken.map((reading) =>
         reading.kind === 'circumference'
           ? at.reduce((sum, face) => sum + face, 0) - radius_mm * (8 - 2 * Math.PI)
-          : (at[faceOf(reading)] ?? 0),
+          : valueAt(at, faceOf(reading)),
       ),
   );
 }

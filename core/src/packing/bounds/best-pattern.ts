@@ -1,3 +1,4 @@
+import { intAt, valueAt } from '../../quantity';
 import type { ItemDemand } from './item-demand';
 
 /** One slice across a roll: which pieces it crosses, and their prices added up. */
@@ -64,7 +65,7 @@ export function bestPattern(
   return {
     value: best,
     parts: choices.flatMap(({ itemType, orientation, share }, index) =>
-      (bestCounts[index] ?? 0) > 0 ? [{ itemType, orientation, share, count: bestCounts[index] ?? 0 }] : [],
+      intAt(bestCounts, index) > 0 ? [{ itemType, orientation, share, count: intAt(bestCounts, index) }] : [],
     ),
   };
 }
@@ -77,7 +78,7 @@ function choicesOf(
 ): readonly Choice[] {
   const found: Choice[] = [];
   demands.forEach(({ quantity, orientations }, itemType) => {
-    const own = price[itemType] ?? 0;
+    const own = valueAt(price, itemType);
     if (own <= TINY) return;
     const first = orientations[0]?.[1] ?? 1;
     orientations.forEach(([across, along], orientation) => {

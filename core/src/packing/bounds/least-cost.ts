@@ -1,3 +1,4 @@
+import { floatAt, valueAt } from '../../quantity';
 import type { ItemDemand } from './item-demand';
 import { type Pattern, bestPattern } from './best-pattern';
 import type { OffcutFills } from './offcut-fills';
@@ -74,7 +75,7 @@ export function* leastCostSteps(
     bound = Math.max(bound, simplex.farleyBound(scale));
     yield bound;
   }
-  const prices = demands.map((_, itemType) => Math.max(0, simplex.dual[itemType] ?? 0) / scale);
+  const prices = demands.map((_, itemType) => Math.max(0, floatAt(simplex.dual, itemType)) / scale);
   const lengths = stocks.map(() => 0);
   const split = demands.map(() => stocks.map(() => 0));
   const turned = demands.map(() => 0);
@@ -82,15 +83,15 @@ export function* leastCostSteps(
     const own = stocks[stock];
     if (own === undefined) continue;
     const length = own.fills === undefined ? took : took * own.most;
-    lengths[stock] = (lengths[stock] ?? 0) + length;
+    lengths[stock] = valueAt(lengths, stock) + length;
     for (const { itemType, orientation, count } of parts) {
       const pieces =
         own.fills === undefined
           ? (took * count) / (demands[itemType]?.orientations[orientation]?.[1] ?? 1)
           : took * count;
       const line = split[itemType];
-      if (line !== undefined) line[stock] = (line[stock] ?? 0) + pieces;
-      if (orientation === 1) turned[itemType] = (turned[itemType] ?? 0) + pieces;
+      if (line !== undefined) line[stock] = valueAt(line, stock) + pieces;
+      if (orientation === 1) turned[itemType] = valueAt(turned, itemType) + pieces;
     }
   }
   return {
@@ -117,7 +118,7 @@ function cheapest(
 ): { readonly column: StockColumn | undefined; readonly scale: number } {
   let [best, gain, scale]: [StockColumn | undefined, number, number] = [undefined, TINY, 1];
   for (let itemType = 0; itemType < demands.length; itemType += 1) {
-    const own = dual[itemType] ?? 0;
+    const own = floatAt(dual, itemType);
     if (-own > gain) {
       gain = -own;
       best = { entries: [[itemType, -1]], cost: 0, stock: -1, parts: [] };
@@ -125,7 +126,7 @@ function cheapest(
   }
   const look = (stock: number, { cost }: PatternStock, { value, parts }: Pattern): void => {
     const row = demands.length + stock;
-    const limit = dual[row] ?? 0;
+    const limit = floatAt(dual, row);
     if (limit > gain) {
       gain = limit;
       best = { entries: [[row, 1]], cost: 0, stock: -1, parts: [] };
@@ -150,7 +151,7 @@ function cheapest(
   for (const [stock, own] of stocks.entries()) {
     if (own.fills === undefined) continue;
     if (best !== undefined) return { column: best, scale: Number.POSITIVE_INFINITY };
-    look(stock, own, own.fills.highest(dual, own.cost - Math.min(0, dual[demands.length + stock] ?? 0)));
+    look(stock, own, own.fills.highest(dual, own.cost - Math.min(0, floatAt(dual, demands.length + stock))));
   }
   return { column: best, scale };
 }

@@ -1,3 +1,4 @@
+import { intAt, valueAt } from '../../quantity';
 import { type Pattern, bestPattern } from './best-pattern';
 import type { ItemDemand } from './item-demand';
 
@@ -77,7 +78,7 @@ export class OffcutFills {
   /** Branch and bound, densest first. */
   #search(price: ArrayLike<number>, least: number): Pattern {
     const choices = this.#choices
-      .map((own) => ({ ...own, dualPrice: (price[own.itemType] ?? 0) * own.along }))
+      .map((own) => ({ ...own, dualPrice: valueAt(price, own.itemType) * own.along }))
       .filter(({ dualPrice }) => dualPrice > TINY)
       .sort((a, b) => b.dualPrice / b.area - a.dualPrice / a.area);
     const counts = this.#counts.fill(0);
@@ -106,8 +107,8 @@ export class OffcutFills {
     return {
       value: best,
       parts: choices.flatMap(({ itemType, along }) =>
-        (bestCounts[itemType] ?? 0) > 0
-          ? [{ itemType, orientation: 0, share: along, count: bestCounts[itemType] ?? 0 }]
+        intAt(bestCounts, itemType) > 0
+          ? [{ itemType, orientation: 0, share: along, count: intAt(bestCounts, itemType) }]
           : [],
       ),
     };
@@ -115,7 +116,7 @@ export class OffcutFills {
 
   /** With so many of one item type more than counted now. */
   #holds(itemType: number, count: number): boolean {
-    const before = this.#counts[itemType] ?? 0;
+    const before = intAt(this.#counts, itemType);
     this.#counts[itemType] = count;
     const pieces = this.#counts.reduce((sum, own) => sum + own, 0);
     const key = this.#counts.join();

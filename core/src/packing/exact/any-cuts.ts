@@ -1,3 +1,4 @@
+import { floatAt, valueAt } from '../../quantity';
 import type { Orientation, PackingProblem } from '../problem/packing-problem';
 import type { Block, PieceMove } from '../skyline/beam';
 import { ParetoBoxes } from './pareto-boxes';
@@ -32,11 +33,11 @@ export function isFewForAnyCuts({ itemTypes }: PackingProblem): boolean {
 export function shortestOfAnyCuts(
   { width, itemTypes, orientations }: PackingProblem,
   most: number,
-  prices: readonly number[] = [],
+  prices: readonly number[] = itemTypes.map(() => 0),
 ): Block | undefined {
   /** Only item types of which there is a piece. */
   const present = itemTypes.flatMap((itemType, at) =>
-    itemType.quantity > 0 ? [{ ...itemType, dualPrice: prices[at] ?? 0, at }] : [],
+    itemType.quantity > 0 ? [{ ...itemType, dualPrice: valueAt(prices, at), at }] : [],
   );
   const placeOf = new Map(present.map(({ at }, place) => [at, place]));
   const given = orientations.filter(({ itemType }) => placeOf.has(itemType));
@@ -47,7 +48,7 @@ export function shortestOfAnyCuts(
   const sizes = present.map(({ across, along }) => across * along);
   const subsets = new ItemSubsets(present.map(({ quantity }) => quantity));
   const area = subsets.sums(sizes);
-  const spare = most * width - (area[subsets.all] ?? 0);
+  const spare = most * width - floatAt(area, subsets.all);
   if (spare < 0) return undefined;
   const values = [sizes, present.map(({ dualPrice }) => dualPrice)];
   const charges = chargesOf(subsets, laid, width, values, most);
@@ -93,10 +94,10 @@ function chargesOf(
   const rows = rowsWithin(subsets, laid, width);
   if (rows === undefined) return [];
   return values.map((own) => {
-    const perStep = laid.map(({ itemType, along }) => (own[itemType] ?? 0) / along);
+    const perStep = laid.map(({ itemType, along }) => valueAt(own, itemType) / along);
     const { scale, held } = roomBeside(subsets, rows, perStep);
     const sums = subsets.sums(own.map((value) => value * scale));
-    return { held, sums, spare: most * (1 + NEAR) - (sums[subsets.all] ?? 0) };
+    return { held, sums, spare: most * (1 + NEAR) - floatAt(sums, subsets.all) };
   });
 }
 

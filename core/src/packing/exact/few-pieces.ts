@@ -1,3 +1,4 @@
+import { valueAt } from '../../quantity';
 import type { Strip, Stack } from '../guillotine/strip-shape';
 import type { Orientation } from '../problem/packing-problem';
 import { ParetoStacks } from './pareto-stacks';
@@ -36,9 +37,9 @@ const NEAR = 1e-7;
 export function bestStrips(asked: FewPieces): readonly Strip[] | undefined {
   const { width, orientations, left, mostStrip, most, priced } = asked;
   const itemTypes = [...new Set(orientations.map(({ itemType }) => itemType))].filter(
-    (itemType) => (left[itemType] ?? 0) > 0,
+    (itemType) => valueAt(left, itemType) > 0,
   );
-  const quantities = itemTypes.map((itemType) => left[itemType] ?? 0);
+  const quantities = itemTypes.map((itemType) => valueAt(left, itemType));
   const ways = itemTypes.map((itemType) =>
     orientations.filter(
       (orientation) =>
@@ -48,11 +49,11 @@ export function bestStrips(asked: FewPieces): readonly Strip[] | undefined {
   if (ways.some((own) => own.length === 0)) return undefined;
   const sizes = ways.map(([way]) => (way === undefined ? 0 : way.across * way.along));
   const prices = itemTypes.map((itemType) => priced?.own[itemType] ?? 0);
-  const mayLose = most * width - sizes.reduce((sum, size, at) => sum + size * (quantities[at] ?? 0), 0);
+  const mayLose = most * width - sizes.reduce((sum, size, at) => sum + size * valueAt(quantities, at), 0);
   const mayCost =
     (priced === undefined
       ? NEVER
-      : most - prices.reduce((sum, price, at) => sum + price * (quantities[at] ?? 0), 0)) +
+      : most - prices.reduce((sum, price, at) => sum + price * valueAt(quantities, at), 0)) +
     NEAR * most;
   if (mayLose < 0 || mayCost < 0) return undefined;
   const subsets = new ItemSubsets(quantities);
@@ -145,7 +146,7 @@ class StripProgramme {
     const taken = this.#taken;
     const before = this.subsets.withoutFirst(state);
     const first = this.subsets.firstOf(state);
-    const edge = Math.max(this.#wanting[before] as number, this.#wants[first] ?? 0);
+    const edge = Math.max(this.#wanting[before] as number, valueAt(this.#wants, first));
     this.#wanting[state] = edge;
     let least = Number.POSITIVE_INFINITY;
     for (let place = 0; place < this.#widths.length; place += 1) {

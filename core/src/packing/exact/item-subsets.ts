@@ -1,3 +1,5 @@
+import { intAt, valueAt } from '../../quantity';
+
 /**
  * Sub-multisets of the pieces, numbered in mixed radix for a dynamic programme: 0 is none, the last is all,
  * and a sum of numbers is the union. Their count is the product of the quantities, each plus one.
@@ -48,7 +50,7 @@ export class ItemSubsets {
     const digits = new Int32Array(itemTypes);
     for (let state = 1; state < count; state += 1) {
       for (let itemType = 0; itemType < itemTypes; itemType += 1) {
-        if ((digits[itemType] as number) < (quantities[itemType] ?? 0)) {
+        if ((digits[itemType] as number) < valueAt(quantities, itemType)) {
           digits[itemType] = (digits[itemType] as number) + 1;
           break;
         }
@@ -59,10 +61,10 @@ export class ItemSubsets {
       this.#digits.set(digits, state * itemTypes);
       this.#first[state] = first;
       this.#packed[state] =
-        (this.#packed[state - (radix[first] as number)] as number) + (1 << (fields[first] ?? 0));
+        (this.#packed[state - (radix[first] as number)] as number) + (1 << valueAt(fields, first));
     }
     this.#above = above;
-    this.#whole = above + (this.#packed[count - 1] ?? 0);
+    this.#whole = above + intAt(this.#packed, count - 1);
   }
 
   get all(): number {
@@ -73,7 +75,7 @@ export class ItemSubsets {
   sums(values: readonly number[]): Float64Array {
     const sums = new Float64Array(this.count);
     for (let state = 1; state < this.count; state += 1)
-      sums[state] = (sums[this.withoutFirst(state)] as number) + (values[this.firstOf(state)] ?? 0);
+      sums[state] = (sums[this.withoutFirst(state)] as number) + valueAt(values, this.firstOf(state));
     return sums;
   }
 
@@ -132,6 +134,6 @@ export class ItemSubsets {
 /** The number of different subsets that can be made from so many pieces of each item type. */
 export function itemSubsetsOf(left: ArrayLike<number>): number {
   let product = 1;
-  for (let itemType = 0; itemType < left.length; itemType += 1) product *= (left[itemType] ?? 0) + 1;
+  for (let itemType = 0; itemType < left.length; itemType += 1) product *= valueAt(left, itemType) + 1;
   return product;
 }

@@ -1,3 +1,4 @@
+import { valueAt } from '../../quantity';
 import type { PackingProblem } from '../problem/packing-problem';
 
 /**
@@ -26,7 +27,7 @@ export function reducedCosts(
   const held = new Float64Array(width + 1);
   const dualPrice = orientations
     .filter(({ across }) => across <= width)
-    .map(({ across, along, itemType }) => ({ across, dualPrice: (prices[itemType] ?? 0) / along }));
+    .map(({ across, along, itemType }) => ({ across, dualPrice: valueAt(prices, itemType) / along }));
   for (let room = 1; room <= width; room += 1) {
     let most = held[room - 1] as number;
     for (const { across, dualPrice: own } of dualPrice)
@@ -38,7 +39,7 @@ export function reducedCosts(
   }
   const scale = 1 / ((held[width] as number) || 1);
   return {
-    own: itemTypes.map((_, itemType) => (prices[itemType] ?? 0) * scale),
+    own: itemTypes.map((_, itemType) => valueAt(prices, itemType) * scale),
     taken: Float64Array.from(held, (_, across) => 1 - (held[width - across] as number) * scale),
   };
 }

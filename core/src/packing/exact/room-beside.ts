@@ -1,3 +1,4 @@
+import { valueAt } from '../../quantity';
 import type { Orientation } from '../problem/packing-problem';
 import type { ItemSubsets } from './item-subsets';
 
@@ -68,7 +69,7 @@ export function roomBeside(
   dualPrice: readonly number[],
 ): { readonly scale: number; readonly held: (subset: number, room: number) => number } {
   const own = Float64Array.from(orientations, (row) =>
-    row.reduce((sum, orientation) => sum + (dualPrice[orientation] ?? 0), 0),
+    row.reduce((sum, orientation) => sum + valueAt(dualPrice, orientation), 0),
   );
   const scale = 1 / (own.reduce((most, value) => Math.max(most, value), 0) || 1);
   const most = new Float64Array(own.length);

@@ -1,3 +1,4 @@
+import { valueAt } from '../../quantity';
 import { byWeight } from '../by-weight';
 
 /**
@@ -15,7 +16,7 @@ export function adaptWeights(
       return {
         value: values[index] ?? 1,
         reward: () => {
-          weights[index] = (weights[index] ?? 0) + 1;
+          weights[index] = valueAt(weights, index) + 1;
         },
       };
     },

@@ -1,3 +1,4 @@
+import { intAt, valueAt } from '../../quantity';
 import type { Strip, Stack } from './strip-shape';
 import { exactFillStrip } from './exact-fill-strip';
 import { shuffled } from './shuffled';
@@ -168,7 +169,7 @@ function leastWaste(
       /** Where many pieces are left nearly every length is reached: a chance choice of them does. */
       const stride = Math.max(1, ends.length / MOST_ENDS);
       for (let at = stride > 1 ? random() * stride : 0; at < ends.length; at += stride) {
-        const along = ends[Math.floor(at)] ?? 0;
+        const along = valueAt(ends, Math.floor(at));
         if (along < least) continue;
         let filled = 0;
         for (const stack of stacks) filled += stack.filledUpTo(along);
@@ -203,7 +204,7 @@ function filledStrip(
   const stacks: Stack[] = [];
   let [filled, end] = [0, 0];
   for (let stack = 0; stack < widths.length; stack += 1) {
-    const across = widths[stack] ?? 0;
+    const across = valueAt(widths, stack);
     const edge = stack < edges;
     const orientations = fitting(across, edge);
     const found = orientations.some(({ itemType }) => touched.has(itemType))
@@ -213,7 +214,7 @@ function filledStrip(
     if (pieces.length === 0) continue;
     let [widest, length] = [0, 0];
     for (const piece of pieces) {
-      rest[piece.itemType] = (rest[piece.itemType] ?? 0) - 1;
+      rest[piece.itemType] = intAt(rest, piece.itemType) - 1;
       touched.add(piece.itemType);
       filled += piece.across * piece.along;
       length += piece.along;

@@ -1,3 +1,4 @@
+import { valueAt } from '../../quantity';
 import { byWeight } from '../by-weight';
 import type { LaidStrip, StockSegment } from './stock-segment';
 
@@ -54,7 +55,7 @@ function wasteful(
   const weights = laid.map(
     ({ strip }, index) =>
       (isRelated ? 0.15 + strip.stacks.filter(({ across }) => widths.has(across)).length : 1) *
-      (0.3 + (waste[index] ?? 0) / mostWaste),
+      (0.3 + valueAt(waste, index) / mostWaste),
   );
   while (taken.size < count) {
     for (const index of taken) weights[index] = 0;

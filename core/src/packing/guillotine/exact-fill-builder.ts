@@ -1,3 +1,4 @@
+import { intAt } from '../../quantity';
 import { itemSubsetsOf } from '../exact/item-subsets';
 import type { Strip } from './strip-shape';
 import { EvenPatterns } from './even-patterns';
@@ -87,7 +88,7 @@ export class ExactFillBuilder {
       edges,
     } = this.#segment;
     const longest = itemTypes.reduce(
-      (most, { along }, itemType) => ((left[itemType] ?? 0) > 0 ? Math.max(most, along) : most),
+      (most, { along }, itemType) => (intAt(left, itemType) > 0 ? Math.max(most, along) : most),
       0,
     );
     return exactFill({

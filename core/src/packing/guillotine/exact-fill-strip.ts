@@ -1,3 +1,4 @@
+import { intAt, bitsAt, valueAt } from '../../quantity';
 import type { Strip, Stack } from './strip-shape';
 import { type SubsetSumStacks, exactFillStack, subsetSumStacksOf, reaches } from './subset-sum-stacks';
 import { shuffled } from './shuffled';
@@ -43,7 +44,7 @@ export function exactFillStrip(
     const bits = set.widths.map((across, stack) => stackLengths(across, stack < edges).top);
     for (let word = least >> 5; word <= most >> 5; word += 1) {
       let common = word === 0 ? ~1 : ~0;
-      for (const stack of bits) common &= stack[word] ?? 0;
+      for (const stack of bits) common &= bitsAt(stack, word);
       for (; common !== 0; common &= common - 1) {
         const along = (word << 5) + (31 - Math.clz32(common & -common));
         if (along >= least) ends.push({ set, along });
@@ -72,7 +73,7 @@ function filled(
   const taken = new Map<number, number>();
   const stacks: Stack[] = [];
   for (let stack = 0; stack < widths.length; stack += 1) {
-    const across = widths[stack] ?? 0;
+    const across = valueAt(widths, stack);
     const edge = stack < edges;
     const orientations = byWidth.get(across) ?? [];
     const isTouched = orientations.some(({ itemType }) => taken.has(itemType));
@@ -99,7 +100,7 @@ function copiesByWidth(
   const found = new Map<number, Orientation[]>();
   for (const orientation of open) {
     const list = found.get(orientation.across);
-    const copies = Array.from({ length: left[orientation.itemType] ?? 0 }, () => orientation);
+    const copies = Array.from({ length: intAt(left, orientation.itemType) }, () => orientation);
     if (list === undefined) found.set(orientation.across, copies);
     else list.push(...copies);
   }

@@ -1,3 +1,4 @@
+import { intAt, valueAt } from '../../quantity';
 import { itemSubsetsOf } from '../exact/item-subsets';
 import type { Strip, Stack } from './strip-shape';
 import { exactFillStack, subsetSumStacksOf, reaches } from './subset-sum-stacks';
@@ -102,7 +103,7 @@ export function exactFill(search: ExactFillSearch): readonly Strip[] | undefined
       ways += 1;
       const after = Int32Array.from(rest);
       for (const { pieces } of made.strip.stacks)
-        for (const { itemType } of pieces) after[itemType] = (after[itemType] ?? 0) - 1;
+        for (const { itemType } of pieces) after[itemType] = intAt(after, itemType) - 1;
       const found = go(made.classes, after, [...strips, made.strip], along + choice.along);
       if (found !== undefined) return found;
     }
@@ -204,7 +205,7 @@ function addEnds(
    * Where each stack's share of what is left of its width ends, when the stacks of this strip use it up.
    */
   const shares = set.map(
-    (index) => (classes[index]?.total ?? 0) / set.filter((other) => other === index).length,
+    (index) => valueAt(classes, index).total / set.filter((other) => other === index).length,
   );
   const add = (along: number): void => {
     if (
@@ -266,7 +267,8 @@ function stripOf(
     touched.set(index, own.reduce(withoutOne, pieces));
     stacks.push({ across, pieces: own });
   }
-  for (const [index, pieces] of touched) after[index] = classOf(classes[index]?.across ?? 0, pieces, words);
+  for (const [index, pieces] of touched)
+    after[index] = classOf(valueAt(classes, index).across, pieces, words);
   return {
     strip: { along, stacks, filled: stacks.reduce((sum, { across }) => sum + across * along, 0) },
     classes: after,

@@ -1,3 +1,4 @@
+import { valueAt } from '../../quantity';
 import type { Strip, Stack } from './strip-shape';
 
 /**
@@ -21,10 +22,10 @@ function parted(strip: Strip): readonly Strip[] {
     .sort((a, b) => a - b);
   if (shared.length < 2) return [strip];
   return shared.map((to, index): Strip => {
-    const from = shared[index - 1] ?? 0;
+    const from = index === 0 ? 0 : valueAt(shared, index - 1);
     const stacks = strip.stacks.flatMap(({ across, pieces }, stack): Stack[] => {
       const own = pieces.filter((_, at) => {
-        const end = ends[stack]?.[at] ?? 0;
+        const end = valueAt(valueAt(ends, stack), at);
         return end > from && end <= to;
       });
       return own.length === 0 ? [] : [{ across, pieces: own }];

@@ -1,3 +1,4 @@
+import { intAt, valueAt } from '../../quantity';
 import type { Strip, Stack } from './strip-shape';
 import type { Orientation } from '../problem/packing-problem';
 import type { StripPattern, WidthPieces } from './strip-patterns';
@@ -94,7 +95,7 @@ class Sharing {
     this.#at = this.#placedAtFirst();
     this.#ends = made.map((_, pattern) => this.#costOf(pattern));
     this.#movable = pieces.flatMap(({ width }, piece) =>
-      (this.#ofWidth[width]?.length ?? 0) > 1 ? [piece] : [],
+      valueAt(this.#ofWidth, width).length > 1 ? [piece] : [],
     );
     this.#cost = this.#ends.reduce((sum, end) => sum + end, 0);
     this.best = this.#cost;
@@ -162,7 +163,7 @@ class Sharing {
 
   #misplaced(pattern: number): number {
     return inStacksWithoutEdge(
-      (this.#inPattern[pattern] ?? []).map((stack) => this.#wanting[stack] ?? 0),
+      (this.#inPattern[pattern] ?? []).map((stack) => intAt(this.#wanting, stack)),
       this.edges,
     );
   }
@@ -177,7 +178,7 @@ class Sharing {
         (a, b) => (wants[b] as number) - (wants[a] as number) || (along[b] as number) - (along[a] as number),
       );
     for (const piece of order) {
-      const open = this.#ofWidth[this.#pieces[piece]?.width ?? 0] ?? [];
+      const open = this.#ofWidth[valueAt(this.#pieces, piece).width] ?? [];
       const atEdge = wants[piece] === 1 ? open.filter((stack) => this.#stacks[stack]?.isAtEdge === true) : [];
       const found = this.#emptiest(atEdge.length > 0 ? atEdge : open);
       placed[piece] = found;
@@ -191,7 +192,7 @@ class Sharing {
     let [found, room] = [0, Number.NEGATIVE_INFINITY];
     for (const stack of stacks) {
       const own =
-        (this.made[this.#patternOf[stack] as number]?.along ?? 0) - (this.#lengths[stack] as number);
+        valueAt(this.made, this.#patternOf[stack] as number).along - (this.#lengths[stack] as number);
       if (own > room) [found, room] = [stack, own];
     }
     return found;
@@ -204,7 +205,7 @@ class Sharing {
         this.#bestAt[piece] === stack ? [orientation] : [],
       );
       const length = stacked.reduce((sum, orientation) => sum + orientation.along, 0);
-      const across = this.widths[this.#stacks[stack]?.width ?? 0]?.across ?? 0;
+      const across = valueAt(this.widths, this.#stacks[stack]?.width ?? 0).across;
       end = Math.max(end, length);
       filled += across * length;
       return length === 0 ? [] : [{ across, pieces: stacked }];

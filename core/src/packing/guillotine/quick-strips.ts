@@ -1,3 +1,4 @@
+import { intAt } from '../../quantity';
 import type { Stack } from './strip-shape';
 import type { LaidStrip, StockSegment } from './stock-segment';
 import type { Orientation } from '../problem/packing-problem';
@@ -58,13 +59,13 @@ function filled(segment: StockSegment, left: Int32Array, stages: 2 | 3): readonl
   const strips: OpenStrip[] = [];
   let used = 0;
   for (const orientation of shortestFirstWay(segment, left)) {
-    for (let count = left[orientation.itemType] ?? 0; count > 0; count -= 1) {
+    for (let count = intAt(left, orientation.itemType); count > 0; count -= 1) {
       if (!putInto(strips, orientation, segment.mostStacks, stages)) {
         if (used + orientation.along > segment.most) break;
         used += orientation.along;
         strips.push(opened(orientation, segment.problem.width));
       }
-      left[orientation.itemType] = (left[orientation.itemType] ?? 0) - 1;
+      left[orientation.itemType] = intAt(left, orientation.itemType) - 1;
     }
   }
   return strips;
@@ -77,7 +78,7 @@ function shortestFirstWay(
 ): readonly Orientation[] {
   const ways = new Map<number, Orientation>();
   for (const orientation of problem.orientations) {
-    if ((left[orientation.itemType] ?? 0) === 0 || orientation.along > Math.min(most, mostStrip)) continue;
+    if (intAt(left, orientation.itemType) === 0 || orientation.along > Math.min(most, mostStrip)) continue;
     const other = ways.get(orientation.itemType);
     if (other === undefined || orientation.along < other.along) ways.set(orientation.itemType, orientation);
   }

@@ -1,3 +1,4 @@
+import { intAt, valueAt } from '../../quantity';
 import { itemSubsetsOf } from '../exact/item-subsets';
 import { buildStrip } from './build-strip';
 import type { StripPool } from './strip-pool';
@@ -106,10 +107,10 @@ export function* repairSteps(
     const { segment, strip, cost } = found;
     spent += cost;
     laid.push({ segment, strip });
-    lengths[segment] = (lengths[segment] ?? 0) + strip.along;
+    lengths[segment] = valueAt(lengths, segment) + strip.along;
     for (const { pieces: stacked } of strip.stacks)
       for (const { itemType } of stacked) {
-        left[itemType] = (left[itemType] ?? 0) - 1;
+        left[itemType] = intAt(left, itemType) - 1;
         toLay.add(itemType, -1);
       }
     if (spent + toLay.leastCost() * SURE > most) return undefined;
@@ -146,7 +147,7 @@ function settledBy(
 ): readonly (boolean | undefined)[] {
   return itemTypes.map(({ mayTurn, quantity }, itemType) => {
     if (!mayTurn) return undefined;
-    const share = (turned[itemType] ?? 0) / quantity;
+    const share = valueAt(turned, itemType) / quantity;
     return share < 0.1 || share > 0.9 || random() < 0.5 ? random() < share : undefined;
   });
 }
@@ -177,7 +178,7 @@ function nextStrip(
   for (const index of tried) {
     const segment = segments[index];
     if (segment === undefined || manner.isOpen?.(index) === false) continue;
-    const used = lengths[index] ?? 0;
+    const used = valueAt(lengths, index);
     const room = Math.min(segment.most - used, segment.mostStrip);
     if (room <= 0) continue;
     /** Spaces alike in every way are one. */
@@ -206,7 +207,7 @@ function nextStrip(
     const cost = segment.cost * strip.along + (used === 0 ? segment.fixed : 0) + manner.extra(segment, strip);
     let value = 0;
     for (const { pieces } of strip.stacks)
-      for (const { itemType } of pieces) value += dualPrice[itemType] ?? 0;
+      for (const { itemType } of pieces) value += valueAt(dualPrice, itemType);
     /**
      * What is paid once for an offcut is shared out over its length, or its first strip would look too dear.
      */
@@ -230,7 +231,7 @@ function fittingOrientations(
 ): readonly Orientation[] {
   const fits = problem.orientations.filter(
     ({ itemType, along, wantsEdge }) =>
-      (left[itemType] ?? 0) > 0 && along <= room && (edges > 0 || !wantsEdge),
+      intAt(left, itemType) > 0 && along <= room && (edges > 0 || !wantsEdge),
   );
   if (settled === undefined) return fits;
   const ways = new Map<number, number>();

@@ -1,4 +1,4 @@
-import { seededRandom } from '../../quantity';
+import { seededRandom, intAt, valueAt } from '../../quantity';
 import { itemSubsetsOf } from '../exact/item-subsets';
 import { StripPool } from './strip-pool';
 import { AT_FIRST, type Building, type Manner, repair, repairSteps } from './repair';
@@ -215,7 +215,7 @@ class Neighbourhoods {
       this.#takeNew({
         ...AT_FIRST,
         reach: 1 + random() * 2,
-        slack: SLACKS[Math.floor(random() * SLACKS.length)] ?? 0,
+        slack: valueAt(SLACKS, Math.floor(random() * SLACKS.length)),
         isSettled: tries % 2 === 0,
         isThrifty: tries % 3 !== 0,
       });
@@ -318,7 +318,7 @@ class Neighbourhoods {
     const left = new Int32Array(this.#all.length);
     for (const index of taken)
       for (const { pieces } of laid[index]?.strip.stacks ?? [])
-        for (const { itemType } of pieces) left[itemType] = (left[itemType] ?? 0) + 1;
+        for (const { itemType } of pieces) left[itemType] = intAt(left, itemType) + 1;
     const kept = laid.filter((_, index) => !taken.has(index));
     return { left, kept, taken, before: this.#cost - this.#total(kept) };
   }
@@ -336,7 +336,7 @@ class Neighbourhoods {
     const whole = limits.isFilmOnly ? oneSegment(this.#laid, taken) : undefined;
     const isExact =
       whole !== undefined &&
-      (segments[whole]?.cost ?? 0) > 0 &&
+      valueAt(segments, whole).cost > 0 &&
       random() < EXACT_SHARE &&
       itemSubsetsOf(left) <= MOST_SUBSETS_ANEW[this.#ways];
     const exact = isExact ? this.#exactly(whole, left, before) : undefined;

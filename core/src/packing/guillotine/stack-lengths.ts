@@ -1,3 +1,4 @@
+import { intAt, bitsAt, valueAt } from '../../quantity';
 import { exactFillStack, subsetSumStacksOf } from './subset-sum-stacks';
 import type { Orientation } from '../problem/packing-problem';
 
@@ -48,17 +49,17 @@ function evenStackLengths(
   let sum = 0;
   const copies: Orientation[] = [];
   for (const orientation of orientations) {
-    const quantity = left[orientation.itemType] ?? 0;
+    const quantity = intAt(left, orientation.itemType);
     sum += orientation.along * quantity;
     for (let copy = 0; copy < quantity; copy += 1) copies.push(orientation);
   }
   const full = subsetSumStacksOf(copies, Math.min(most, sum));
   const ends: number[] = [];
   for (let word = 0; word < full.top.length; word += 1)
-    for (let bits = full.top[word] ?? 0; bits !== 0; bits &= bits - 1)
+    for (let bits = bitsAt(full.top, word); bits !== 0; bits &= bits - 1)
       ends.push((word << 5) + (31 - Math.clz32(bits & -bits)));
   ends.sort((a, b) => a - b);
-  const endUpTo = (along: number): number => ends[placeUpTo(ends, along)] ?? 0;
+  const endUpTo = (along: number): number => lastUpTo(ends, along, ends);
   return {
     ends,
     endUpTo,
@@ -77,10 +78,10 @@ function mixedStackLengths(
   const { lengths, areas, pieces, below } = reachedLengths(sorted, left, most, single);
   const places = fullerThanShorter(lengths, areas);
   const ends = places.map((own) => lengths[own] as number);
-  const upTo = (along: number): number => places[placeUpTo(ends, along)] ?? 0;
+  const upTo = (along: number): number => lastUpTo(ends, along, places);
   const piecesAt = (along: number): readonly Orientation[] => {
     const found: Orientation[] = [];
-    for (let own = upTo(along); own > 0; own = below[own] ?? 0) {
+    for (let own = upTo(along); own > 0; own = valueAt(below, own)) {
       const orientation = sorted[pieces[own] ?? NOT_REACHED];
       if (orientation !== undefined) found.push(orientation);
     }
@@ -88,8 +89,8 @@ function mixedStackLengths(
   };
   return {
     ends,
-    endUpTo: (along) => ends[placeUpTo(ends, along)] ?? 0,
-    filledUpTo: (along) => areas[upTo(along)] ?? 0,
+    endUpTo: (along) => lastUpTo(ends, along, ends),
+    filledUpTo: (along) => valueAt(areas, upTo(along)),
     piecesAt,
   };
 }
@@ -110,15 +111,15 @@ function reachedLengths(
   single: boolean,
 ): Reached {
   let sum = 0;
-  for (const { itemType, along } of sorted) sum += along * (left[itemType] ?? 0);
+  for (const { itemType, along } of sorted) sum += along * intAt(left, itemType);
   const limit = Math.min(most, sum);
   if (reachedBy.length <= limit) reachedBy = new Int32Array(2 * limit + 1).fill(NOT_REACHED);
   const at = reachedBy;
   const [lengths, areas, pieces, below] = [[0], [0], [NOT_REACHED], [NOT_REACHED]];
   at[0] = 0;
   for (const [index, { itemType, along, across }] of sorted.entries()) {
-    const copies = single ? 1 : (left[itemType] ?? 0);
-    if (along > limit || (left[itemType] ?? 0) <= 0) continue;
+    const copies = single ? 1 : intAt(left, itemType);
+    if (along > limit || intAt(left, itemType) <= 0) continue;
     const before = single ? 1 : lengths.length;
     for (let base = 0; base < before; base += 1) {
       let last = base;
@@ -154,13 +155,13 @@ function fullerThanShorter(lengths: readonly number[], areas: readonly number[])
   return places;
 }
 
-/** Where the last end at or under a length stands; -1: none. */
-function placeUpTo(ends: readonly number[], along: number): number {
+/** What `values` has beside the last end at or under a length; 0: no end is so short. */
+function lastUpTo(ends: readonly number[], along: number, values: readonly number[]): number {
   let [low, high] = [0, ends.length];
   while (low < high) {
     const middle = (low + high) >> 1;
     if ((ends[middle] as number) <= along) low = middle + 1;
     else high = middle;
   }
-  return low - 1;
+  return low === 0 ? 0 : valueAt(values, low - 1);
 }

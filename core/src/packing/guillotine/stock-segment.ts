@@ -1,3 +1,4 @@
+import { valueAt } from '../../quantity';
 import type { Strip } from './strip-shape';
 import type { PackingProblem } from '../problem/packing-problem';
 
@@ -39,7 +40,7 @@ export interface Layout {
 /** Length taken of each segment. */
 export function lengthsOf(segments: readonly StockSegment[], laid: readonly LaidStrip[]): readonly number[] {
   const lengths = segments.map(() => 0);
-  for (const { segment, strip } of laid) lengths[segment] = (lengths[segment] ?? 0) + strip.along;
+  for (const { segment, strip } of laid) lengths[segment] = valueAt(lengths, segment) + strip.along;
   return lengths;
 }
 
@@ -51,7 +52,7 @@ export function costOf(
   const lengths = lengthsOf(segments, laid);
   let sum = 0;
   segments.forEach(({ cost, fixed }, segment) => {
-    const own = lengths[segment] ?? 0;
+    const own = valueAt(lengths, segment);
     if (own > 0) sum += fixed + cost * own;
   });
   for (const { segment, strip } of laid) {

@@ -1,3 +1,4 @@
+import { intAt, valueAt } from '../../quantity';
 import { Simplex, type SimplexColumn } from '../bounds/simplex';
 import type { Orientation } from '../problem/packing-problem';
 
@@ -37,7 +38,7 @@ export function byWidth(orientations: readonly Orientation[], left: Int32Array):
   const found = new Map<number, Orientation[]>();
   for (const orientation of orientations) {
     const list = found.get(orientation.across) ?? [];
-    for (let copy = 0; copy < (left[orientation.itemType] ?? 0); copy += 1) list.push(orientation);
+    for (let copy = 0; copy < intAt(left, orientation.itemType); copy += 1) list.push(orientation);
     if (list.length > 0) found.set(orientation.across, list);
   }
   return [...found]
@@ -119,7 +120,7 @@ export function patterns(
   );
   for (const row of rowOf.values()) columns.push({ widths: [], entries: [[row, -1]], cost: 0 });
   const simplex = new Simplex<PatternColumn>(
-    [...widths.map(({ total }) => total), ...wishful.map((index) => widths[index]?.wishing ?? 0)],
+    [...widths.map(({ total }) => total), ...wishful.map((index) => valueAt(widths, index).wishing)],
     [],
     1 + SPREAD,
   );
@@ -145,7 +146,7 @@ function edgeFirst(
     for (let column = from; column < set.length && chosen.length < edges; column += 1) {
       if (!wished.has(set[column] ?? -1)) continue;
       const next = [...chosen, column];
-      const first = next.map((own) => set[own] ?? 0);
+      const first = next.map((own) => valueAt(set, own));
       found.set(first.join(' '), [...first, ...set.filter((_, own) => !next.includes(own))]);
       choose(next, column + 1);
     }

@@ -1,3 +1,4 @@
+import { floatAt, intAt, valueAt } from '../../quantity';
 import { Simplex, type SimplexColumn } from '../bounds/simplex';
 import type { Strip } from './strip-shape';
 import type { StripExtra, LaidStrip, StockSegment } from './stock-segment';
@@ -109,13 +110,13 @@ export class StripPool {
     const flat = flatStrips(strips);
     let open: Int32Array = Int32Array.from(strips.keys());
     for (let isFirst = true; left.some((count) => count > 0); isFirst = false) {
-      const itemTypes = Array.from(left.keys()).filter((itemType) => (left[itemType] ?? 0) > 0);
+      const itemTypes = Array.from(left.keys()).filter((itemType) => intAt(left, itemType) > 0);
       if (itemTypes.length + this.#ending.length > MOST_ROWS) return found;
       open = fittingStrips(
         flat,
         open,
         left,
-        Float64Array.from(this.#segments, ({ most }, segment) => most - (lengths[segment] ?? 0)),
+        Float64Array.from(this.#segments, ({ most }, segment) => most - valueAt(lengths, segment)),
       );
       this.#price(strips, flat, lengths);
       const mixture = this.#combination(strips, flat, open, itemTypes, left, lengths, isFirst);
@@ -147,8 +148,8 @@ export class StripPool {
     isFirst: boolean,
   ): readonly (readonly [strip: PooledStrip, amount: number])[] {
     const simplex = new Simplex<MixedStrip>(
-      itemTypes.map((itemType) => left[itemType] ?? 0),
-      this.#ending.map((segment) => (this.#segments[segment]?.most ?? 0) - (lengths[segment] ?? 0)),
+      itemTypes.map((itemType) => intAt(left, itemType)),
+      this.#ending.map((segment) => valueAt(this.#segments, segment).most - valueAt(lengths, segment)),
       this.#highest,
     );
     const rowOf = new Map(itemTypes.map((itemType, row) => [itemType, row]));
@@ -181,7 +182,7 @@ export class StripPool {
       };
     }, MOST_PIVOTS);
     if (isFirst && itemTypes.length === this.#itemTypes)
-      this.dualPrice = Array.from(itemTypes, (_, row) => Math.max(0, simplex.dual[row] ?? 0));
+      this.dualPrice = Array.from(itemTypes, (_, row) => Math.max(0, floatAt(simplex.dual, row)));
     return [...simplex.taken()].flatMap(([{ pooled }, amount]) =>
       pooled === undefined || amount <= TINY ? [] : [[pooled, amount] as const],
     );
@@ -191,7 +192,7 @@ export class StripPool {
   #price(strips: readonly PooledStrip[], flat: FlatStrips, lengths: readonly number[]): void {
     strips.forEach(({ segment, along, cost }, at) => {
       const { fixed = 0, most = 0 } = this.#segments[segment] ?? {};
-      const isWhole = fixed > 0 && (lengths[segment] ?? 0) === 0;
+      const isWhole = fixed > 0 && valueAt(lengths, segment) === 0;
       flat.cost[at] = cost + (isWhole ? fixed : 0);
       flat.taken[at] = isWhole ? most : along;
     });
@@ -199,16 +200,16 @@ export class StripPool {
 
   #fits({ segment, along, counts }: PooledStrip, left: Int32Array, lengths: readonly number[]): boolean {
     return (
-      along <= (this.#segments[segment]?.most ?? 0) - (lengths[segment] ?? 0) &&
-      counts.every(([itemType, count]) => count <= (left[itemType] ?? 0))
+      along <= valueAt(this.#segments, segment).most - valueAt(lengths, segment) &&
+      counts.every(([itemType, count]) => count <= intAt(left, itemType))
     );
   }
 
   #take(own: PooledStrip, left: Int32Array, lengths: number[], found: LaidStrip[]): boolean {
     if (!this.#fits(own, left, lengths)) return false;
     const { segment, strips, along, counts } = own;
-    for (const [itemType, count] of counts) left[itemType] = (left[itemType] ?? 0) - count;
-    lengths[segment] = (lengths[segment] ?? 0) + along;
+    for (const [itemType, count] of counts) left[itemType] = intAt(left, itemType) - count;
+    lengths[segment] = valueAt(lengths, segment) + along;
     for (const strip of strips) found.push({ segment, strip });
     return true;
   }

@@ -1,3 +1,4 @@
+import { bitsAt } from '../../quantity';
 import { addLonger } from './subset-sum-bits';
 import type { Orientation } from '../problem/packing-problem';
 
@@ -26,7 +27,7 @@ export function subsetSumStacksOf(pieces: readonly Orientation[], most: number):
   for (const { along } of used) {
     const next = top.slice();
     addLonger(next, top, along);
-    next[words - 1] = (next[words - 1] ?? 0) & last;
+    next[words - 1] = bitsAt(next, words - 1) & last;
     layers.push(next);
     top = next;
   }
@@ -34,7 +35,7 @@ export function subsetSumStacksOf(pieces: readonly Orientation[], most: number):
 }
 
 export function reaches({ top }: SubsetSumStacks, along: number): boolean {
-  return (((top[along >> 5] ?? 0) >>> (along & 31)) & 1) === 1;
+  return ((bitsAt(top, along >> 5) >>> (along & 31)) & 1) === 1;
 }
 
 /** The pieces of one stack of exactly this length; it must be reached. */
@@ -44,7 +45,7 @@ export function exactFillStack({ pieces, layers }: SubsetSumStacks, along: numbe
   for (let index = pieces.length; index > 0 && rest > 0; index -= 1) {
     const below = layers[index - 1];
     const piece = pieces[index - 1];
-    if (below === undefined || piece === undefined || (((below[rest >> 5] ?? 0) >>> (rest & 31)) & 1) === 1)
+    if (below === undefined || piece === undefined || ((bitsAt(below, rest >> 5) >>> (rest & 31)) & 1) === 1)
       continue;
     found.push(piece);
     rest -= piece.along;

@@ -1,3 +1,4 @@
+import { intAt, bitsAt, valueAt } from '../../quantity';
 import type { Orientation } from '../problem/packing-problem';
 
 /** Column widths that lie side by side on the roll, and what they leave. */
@@ -20,7 +21,7 @@ const MOST_STACKS = 8;
 export function widthStock(open: readonly Orientation[], left: Int32Array): WidthStock {
   const counts = new Map<number, number>();
   for (const { across, itemType } of open)
-    counts.set(across, (counts.get(across) ?? 0) + (left[itemType] ?? 0));
+    counts.set(across, (counts.get(across) ?? 0) + intAt(left, itemType));
   const widths = [...counts.keys()].sort((a, b) => b - a);
   return { widths, counts: widths.map((across) => counts.get(across) ?? 0) };
 }
@@ -47,13 +48,13 @@ export function widthSets(
     let isFull = true;
     if (rest >= narrowest && set.length < mostStacks) {
       for (let index = from; index < widths.length && nodes <= MOST_NODES; index += 1) {
-        const across = widths[index] ?? 0;
-        if (across > rest || (free[index] ?? 0) <= 0) continue;
+        const across = valueAt(widths, index);
+        if (across > rest || valueAt(free, index) <= 0) continue;
         isFull = false;
         set.push(across);
-        free[index] = (free[index] ?? 0) - 1;
+        free[index] = valueAt(free, index) - 1;
         go(index, rest - across);
-        free[index] = (free[index] ?? 0) + 1;
+        free[index] = valueAt(free, index) + 1;
         set.pop();
       }
     }
@@ -61,10 +62,10 @@ export function widthSets(
   };
   for (const start of starts(widths, first, random)) {
     if (nodes > MOST_NODES) break;
-    set.push(widths[start] ?? 0);
-    free[start] = (free[start] ?? 0) - 1;
-    go(0, width - (widths[start] ?? 0));
-    free[start] = (free[start] ?? 0) + 1;
+    set.push(valueAt(widths, start));
+    free[start] = valueAt(free, start) - 1;
+    go(0, width - valueAt(widths, start));
+    free[start] = valueAt(free, start) + 1;
     set.pop();
   }
   return found.sort((a, b) => a.rest - b.rest);
@@ -85,7 +86,7 @@ export function exactSets(
     mostNodes: MOST_EXACT_NODES,
     mostSets: MOST_EXACT,
     random,
-  }).map((set) => ({ widths: set.map((index) => widths[index] ?? 0), rest: 0 }));
+  }).map((set) => ({ widths: set.map((index) => valueAt(widths, index)), rest: 0 }));
 }
 
 /** How far a search for sets goes. */
@@ -124,24 +125,24 @@ export function setsThatFill(
     const turn = span > 0 ? Math.floor(random() * span) : 0;
     for (let step = 0; step < span && nodes <= mostNodes && found.length < mostSets; step += 1) {
       const index = from + ((step + turn) % span);
-      const across = widths[index] ?? 0;
-      if (across > rest || (free[index] ?? 0) <= 0) continue;
+      const across = valueAt(widths, index);
+      if (across > rest || valueAt(free, index) <= 0) continue;
       const bits = canFill[index];
       const after = rest - across;
-      if (bits === undefined || (((bits[after >> 5] ?? 0) >>> (after & 31)) & 1) === 0) continue;
+      if (bits === undefined || ((bitsAt(bits, after >> 5) >>> (after & 31)) & 1) === 0) continue;
       set.push(index);
-      free[index] = (free[index] ?? 0) - 1;
+      free[index] = valueAt(free, index) - 1;
       go(index, after);
-      free[index] = (free[index] ?? 0) + 1;
+      free[index] = valueAt(free, index) + 1;
       set.pop();
     }
   };
   for (const start of begins) {
     if (nodes > mostNodes || found.length >= mostSets) break;
     set.push(start);
-    free[start] = (free[start] ?? 0) - 1;
-    go(0, width - (widths[start] ?? 0));
-    free[start] = (free[start] ?? 0) + 1;
+    free[start] = valueAt(free, start) - 1;
+    go(0, width - valueAt(widths, start));
+    free[start] = valueAt(free, start) + 1;
     set.pop();
   }
   return found;
@@ -157,8 +158,8 @@ export function fillableFrom(width: number, widths: readonly number[]): readonly
     const row = Uint32Array.from(below);
     for (let rest = across; rest <= width; rest += 1) {
       const from = rest - across;
-      if ((((row[from >> 5] ?? 0) >>> (from & 31)) & 1) === 1)
-        row[rest >> 5] = (row[rest >> 5] ?? 0) | (1 << (rest & 31));
+      if (((bitsAt(row, from >> 5) >>> (from & 31)) & 1) === 1)
+        row[rest >> 5] = bitsAt(row, rest >> 5) | (1 << (rest & 31));
     }
     rows[index] = row;
     below = row;

@@ -1,3 +1,4 @@
+import { valueAt } from '../../quantity';
 import type { LayoutRequest } from './layout-plan';
 
 /** Pieces of one size and of one right to turn, as whole steps. */
@@ -54,8 +55,8 @@ export function packingProblem({ rollWidth_mm, pieces }: LayoutRequest): Packing
   const along = common(anyTurns ? [...alongs, ...acrosses] : alongs);
   const across = anyTurns ? along : common(acrosses);
   const itemTypes = itemTypesOf(pieces, (index) => [
-    (acrosses[index] ?? 0) / across,
-    (alongs[index] ?? 0) / along,
+    valueAt(acrosses, index) / across,
+    valueAt(alongs, index) / along,
   ]);
   const width = Math.floor(rollWidth / across);
   const orientations = itemTypes.flatMap(orientationsOf).filter((orientation) => orientation.across <= width);

@@ -1,3 +1,4 @@
+import { valueAt } from '../../quantity';
 import type { PackingProblem } from '../problem/packing-problem';
 import type { BeamWeights } from './beam';
 import { EvolvedParameters, type BeamParameters } from './evolved-parameters';
@@ -58,7 +59,7 @@ export function drivenByEvolution(
       firstRow,
       segmentCharge: 0,
       dualPrice,
-      priority: dualPrice.map((own, itemType) => own * Math.exp(logBias[itemType] ?? 0)),
+      priority: dualPrice.map((own, itemType) => own * Math.exp(valueAt(logBias, itemType))),
       random,
     };
   };
@@ -96,7 +97,7 @@ export function drivenByEdges(
   const dualPrice = itemTypes.map(({ across, along }) => (across * along) / width);
   const priority = dualPrice.map((own) => PRIORITY * own);
   const segmentCharge = (): number =>
-    ((STRETCHES[Math.floor(random() * STRETCHES.length)] ?? 0) * area) / width / 2;
+    (valueAt(STRETCHES, Math.floor(random() * STRETCHES.length)) * area) / width / 2;
   return {
     share: WHOLE.perfect,
     whole: (best) => {

@@ -1,3 +1,4 @@
+import { floatAt, intAt, countAt, valueAt } from '../../quantity';
 import type { Orientation, PackingProblem } from '../problem/packing-problem';
 import {
   type Skylines,
@@ -90,12 +91,12 @@ export function* beam(
   const { width, itemTypes } = problem;
   let [total, dualPrice] = [0, 0];
   itemTypes.forEach((_, itemType) => {
-    total += pieces[itemType] ?? 0;
-    dualPrice += (ways.dualPrice[itemType] ?? 0) * (pieces[itemType] ?? 0);
+    total += countAt(pieces, itemType);
+    dualPrice += valueAt(ways.dualPrice, itemType) * countAt(pieces, itemType);
   });
   const table = orientationTable(problem, pieces, ways.dualPrice);
   const present = itemTypes.flatMap((_, itemType) =>
-    (pieces[itemType] ?? 0) > 0 ? [pieces[itemType] ?? 0] : [],
+    countAt(pieces, itemType) > 0 ? [countAt(pieces, itemType)] : [],
   );
   const stride = total + 2;
   let [skylines, next] = [
@@ -127,8 +128,8 @@ export function* beam(
   }
   let best = 0;
   for (let row = 1; row < kept; row += 1)
-    if ((skylines.tallest[row] ?? 0) < (skylines.tallest[best] ?? 0)) best = row;
-  const along = skylines.tallest[best] ?? 0;
+    if (intAt(skylines.tallest, row) < intAt(skylines.tallest, best)) best = row;
+  const along = intAt(skylines.tallest, best);
   return along < most ? { moves: movesTo(table, log, skylines.placing[best] ?? NOTHING), along } : undefined;
 }
 
@@ -142,15 +143,15 @@ const here = { at: 0, count: 0, from: 0, to: 0, y: 0, leftWall: 0, rightWall: 0,
 function lookAtLowest(skylines: Skylines, row: number, width: number): void {
   const base = row * skylines.stride;
   const at = lowestSkylineSegment(skylines, row);
-  const count = skylines.segmentCount[row] ?? 0;
+  const count = intAt(skylines.segmentCount, row);
   here.at = at;
   here.count = count;
-  here.from = skylines.starts[base + at] ?? 0;
+  here.from = intAt(skylines.starts, base + at);
   here.to = at + 1 < count ? (skylines.starts[base + at + 1] ?? width) : width;
-  here.y = skylines.heights[base + at] ?? 0;
-  here.leftWall = at === 0 ? Number.POSITIVE_INFINITY : (skylines.heights[base + at - 1] ?? 0);
-  here.rightWall = at === count - 1 ? Number.POSITIVE_INFINITY : (skylines.heights[base + at + 1] ?? 0);
-  here.narrowest = skylines.narrowest[row] ?? 0;
+  here.y = intAt(skylines.heights, base + at);
+  here.leftWall = at === 0 ? Number.POSITIVE_INFINITY : intAt(skylines.heights, base + at - 1);
+  here.rightWall = at === count - 1 ? Number.POSITIVE_INFINITY : intAt(skylines.heights, base + at + 1);
+  here.narrowest = intAt(skylines.narrowest, row);
 }
 
 /**
@@ -168,7 +169,7 @@ function candidate(
   candidates: Candidates,
 ): void {
   for (;;) {
-    const wasted = skylines.waste[row] ?? 0;
+    const wasted = floatAt(skylines.waste, row);
     if (wasted > slack) return;
     lookAtLowest(skylines, row, table.width);
     const found = bestHere(table, skylines, row * skylines.itemTypes, ways, seed, most);
@@ -218,7 +219,7 @@ function bestHere(
     own -= firstRow * (roomHere - (rate[index] as number) - (rest < narrowest ? 0 : (room[rest] as number)));
     if (flushLeft || flushRight) own += FLUSH;
     if (found === tries) {
-      if (own <= (ownScores[worst] ?? 0)) continue;
+      if (own <= floatAt(ownScores, worst)) continue;
     } else {
       worst = found;
       found += 1;
@@ -236,7 +237,7 @@ function bestHere(
 function leastPromising(found: number): number {
   let worst = 0;
   for (let other = 1; other < found; other += 1)
-    if ((ownScores[other] ?? 0) < (ownScores[worst] ?? 0)) worst = other;
+    if (floatAt(ownScores, other) < floatAt(ownScores, worst)) worst = other;
   return worst;
 }
 
@@ -252,11 +253,11 @@ function noteCandidate(
   candidates: Candidates,
 ): void {
   const { at, count, from, to, y, leftWall, rightWall } = here;
-  const index = ownOrientations[own] ?? 0;
-  const x = ownXs[own] ?? 0;
+  const index = intAt(ownOrientations, own);
+  const x = intAt(ownXs, own);
   const waste = wasted + lossOf(table, skylines, row, at, from, to, x, index);
   if (waste > slack) return;
-  const rest = to - from - (table.across[index] ?? 0);
+  const rest = to - from - intAt(table.across, index);
   const [beside, other] = x === from ? [leftWall, rightWall] : [rightWall, leftWall];
   const slot = candidates.count;
   candidates.count += 1;
@@ -265,12 +266,12 @@ function noteCandidate(
   candidates.orientation[slot] = index;
   candidates.x[slot] = x;
   candidates.waste[slot] = waste;
-  const top = y + (table.along[index] ?? 0);
+  const top = y + intAt(table.along, index);
   const segmentCount =
     count + (rest > 0 ? 1 : 0) - (top === beside ? 1 : 0) - (rest === 0 && top === other ? 1 : 0);
   candidates.priority[slot] =
-    (skylines.priority[row] ?? 0) + (priority[table.orientations[index]?.itemType ?? 0] ?? 0);
-  candidates.score[slot] = waste - (candidates.priority[slot] ?? 0) + segmentCharge * segmentCount;
+    floatAt(skylines.priority, row) + valueAt(priority, valueAt(table.orientations, index).itemType);
+  candidates.score[slot] = waste - floatAt(candidates.priority, slot) + segmentCharge * segmentCount;
 }
 
 /** Grows the best offers into skylines, each skyline once. @returns how many */
@@ -289,17 +290,17 @@ function keepBest(
   let kept = 0;
   for (const key of ranked) {
     const slot = slotOf(key);
-    const index = candidates.orientation[slot] ?? 0;
-    const x = candidates.x[slot] ?? 0;
-    const row = candidates.row[slot] ?? 0;
-    const held = (skylines.dualPrice[row] ?? 0) + (table.dualPrice[index] ?? 0);
-    const waste = candidates.waste[slot] ?? 0;
-    const mark = held * 7.13 + waste * 3.77 + x * 0.31 + (table.along[index] ?? 0) * 0.017;
+    const index = intAt(candidates.orientation, slot);
+    const x = intAt(candidates.x, slot);
+    const row = intAt(candidates.row, slot);
+    const held = floatAt(skylines.dualPrice, row) + floatAt(table.dualPrice, index);
+    const waste = floatAt(candidates.waste, slot);
+    const mark = held * 7.13 + waste * 3.77 + x * 0.31 + intAt(table.along, index) * 0.017;
     if (isKnown(marks, mark)) continue;
-    grow(table, skylines, row, next, kept, candidates.at[slot] ?? 0, index, x, log);
+    grow(table, skylines, row, next, kept, intAt(candidates.at, slot), index, x, log);
     next.waste[kept] = waste;
     next.dualPrice[kept] = held;
-    next.priority[kept] = candidates.priority[slot] ?? 0;
+    next.priority[kept] = floatAt(candidates.priority, slot);
     kept += 1;
     if (kept === most) break;
   }
@@ -318,27 +319,27 @@ function grow(
   log: PlacementLog,
 ): void {
   const base = row * skylines.stride;
-  const y = skylines.heights[base + at] ?? 0;
-  const wide = across[index] ?? 0;
-  const top = y + (along[index] ?? 0);
-  const end = at + 1 < (skylines.segmentCount[row] ?? 0) ? (skylines.starts[base + at + 1] ?? width) : width;
+  const y = intAt(skylines.heights, base + at);
+  const wide = intAt(across, index);
+  const top = y + intAt(along, index);
+  const end = at + 1 < intAt(skylines.segmentCount, row) ? (skylines.starts[base + at + 1] ?? width) : width;
   coverSkylineSegment(skylines, row, next, into, at, x, x + wide, end, top);
   const leftBase = into * next.itemTypes;
   for (let own = 0, from = row * skylines.itemTypes; own < next.itemTypes; own += 1)
-    next.left[leftBase + own] = skylines.left[from + own] ?? 0;
-  const ownItemType = leftBase + (itemType[index] ?? 0);
+    next.left[leftBase + own] = countAt(skylines.left, from + own);
+  const ownItemType = leftBase + intAt(itemType, index);
   next.left[ownItemType] = (next.left[ownItemType] ?? 1) - 1;
-  let narrowest = skylines.narrowest[row] ?? 0;
+  let narrowest = intAt(skylines.narrowest, row);
   if (next.left[ownItemType] === 0 && wide <= narrowest) {
     narrowest = width;
     for (let other = 0; other < across.length; other += 1)
-      if ((next.left[leftBase + (itemType[other] ?? 0)] ?? 0) > 0) {
+      if (countAt(next.left, leftBase + intAt(itemType, other)) > 0) {
         narrowest = across[other] ?? width;
         break;
       }
   }
   next.narrowest[into] = narrowest;
-  next.tallest[into] = Math.max(skylines.tallest[row] ?? 0, top);
+  next.tallest[into] = Math.max(intAt(skylines.tallest, row), top);
   next.placing[into] = log.orientation.length;
   log.before.push(skylines.placing[row] ?? NOTHING);
   log.orientation.push(index);
@@ -349,8 +350,8 @@ function grow(
 function movesTo({ orientations }: OrientationTable, log: PlacementLog, last: number): readonly PieceMove[] {
   const moves: PieceMove[] = [];
   for (let at = last; at >= 0; at = log.before[at] ?? NOTHING) {
-    const orientation = orientations[log.orientation[at] ?? 0];
-    if (orientation !== undefined) moves.push({ orientation, x: log.x[at] ?? 0, y: log.y[at] ?? 0 });
+    const orientation = orientations[valueAt(log.orientation, at)];
+    if (orientation !== undefined) moves.push({ orientation, x: valueAt(log.x, at), y: valueAt(log.y, at) });
   }
   return moves.reverse();
 }

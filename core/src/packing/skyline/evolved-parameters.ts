@@ -1,3 +1,4 @@
+import { valueAt } from '../../quantity';
 import type { PackingProblem } from '../problem/packing-problem';
 
 /**
@@ -94,7 +95,7 @@ export class EvolvedParameters {
   #anew(): BeamParameters {
     const { itemTypes, width, longest } = this.problem;
     const [mix, hardness, share] = PROVEN[this.#new] ?? [
-      MIXES[Math.floor(this.random() * MIXES.length)] ?? 0,
+      valueAt(MIXES, Math.floor(this.random() * MIXES.length)),
       Math.floor(this.random() * HARD.length),
       Math.exp(LEAST_LOG_BIAS + this.random() * LEANS),
     ];

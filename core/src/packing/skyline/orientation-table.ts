@@ -1,3 +1,4 @@
+import { intAt, countAt, valueAt } from '../../quantity';
 import type { Orientation, PackingProblem } from '../problem/packing-problem';
 import type { Skylines } from './skylines';
 
@@ -38,15 +39,16 @@ export function orientationTable(
   dualPrice: readonly number[],
 ): OrientationTable {
   const order = orientations
-    .filter(({ itemType }) => (pieces[itemType] ?? 0) > 0)
+    .filter(({ itemType }) => countAt(pieces, itemType) > 0)
     .sort((a, b) => a.across - b.across);
   const places = new Map<number, number>();
   itemTypes.forEach((_, itemType) => {
-    if ((pieces[itemType] ?? 0) > 0) places.set(itemType, places.size);
+    if (countAt(pieces, itemType) > 0) places.set(itemType, places.size);
   });
   const firstOfWidth = new Int16Array(width + 1).fill(NOTHING);
-  for (let index = order.length - 1; index >= 0; index -= 1) firstOfWidth[order[index]?.across ?? 0] = index;
-  const rate = Float64Array.from(order, ({ itemType, along }) => (dualPrice[itemType] ?? 0) / along);
+  for (let index = order.length - 1; index >= 0; index -= 1)
+    firstOfWidth[valueAt(order, index).across] = index;
+  const rate = Float64Array.from(order, ({ itemType, along }) => valueAt(dualPrice, itemType) / along);
   return {
     width,
     orientations: order,
@@ -54,13 +56,13 @@ export function orientationTable(
     along: Int32Array.from(order, ({ along }) => along),
     itemType: Int32Array.from(order, ({ itemType }) => places.get(itemType) ?? 0),
     wantsEdge: Uint8Array.from(order, ({ wantsEdge }) => (wantsEdge ? 1 : 0)),
-    dualPrice: Float64Array.from(order, ({ itemType }) => dualPrice[itemType] ?? 0),
+    dualPrice: Float64Array.from(order, ({ itemType }) => valueAt(dualPrice, itemType)),
     rate,
     room: roomsOf(width, order, rate),
     base: Float64Array.from(
       order,
       ({ across, along, itemType }) =>
-        (WIDE * across) / width + (WORTHY * width * (dualPrice[itemType] ?? 0)) / (across * along),
+        (WIDE * across) / width + (WORTHY * width * valueAt(dualPrice, itemType)) / (across * along),
     ),
     firstOfWidth,
   };
@@ -71,7 +73,7 @@ function roomsOf(width: number, orientations: readonly Orientation[], rate: Floa
   for (let wide = 1; wide <= width; wide += 1) {
     let most = room[wide - 1] as number;
     for (let index = 0; index < orientations.length; index += 1) {
-      const across = orientations[index]?.across ?? 0;
+      const across = valueAt(orientations, index).across;
       if (across > wide) break;
       const sum = (rate[index] as number) + (room[wide - across] as number);
       if (sum > most) most = sum;
@@ -91,6 +93,6 @@ export function canFill(
   let index = firstOfWidth[wide] ?? NOTHING;
   if (index < 0) return false;
   for (; across[index] === wide; index += 1)
-    if ((left[leftBase + (itemType[index] ?? 0)] ?? 0) > 0) return true;
+    if (countAt(left, leftBase + intAt(itemType, index)) > 0) return true;
   return false;
 }

@@ -1,4 +1,4 @@
-import { seededRandom } from '../../quantity';
+import { seededRandom, countAt, valueAt } from '../../quantity';
 import type { PackingProblem } from '../problem/packing-problem';
 import { byWeight } from '../by-weight';
 import { reducedCosts } from '../exact/reduced-costs';
@@ -86,7 +86,7 @@ function heldBy(
     const { moves, along } = blocks[index] ?? { moves: [], along: 0 };
     length += along;
     for (const { orientation } of moves)
-      pieces[orientation.itemType] = (pieces[orientation.itemType] ?? 0) + 1;
+      pieces[orientation.itemType] = countAt(pieces, orientation.itemType) + 1;
   }
   return [pieces, length];
 }
@@ -107,7 +107,7 @@ function destroy(
   const taken = new Set<number>();
   for (let held = 0; taken.size < blocks.length;) {
     const at = byWeight(weights, random);
-    const own = blocks[at]?.moves.length ?? 0;
+    const own = valueAt(blocks, at).moves.length;
     if (taken.size > 0 && held + own > target) break;
     taken.add(at);
     held += own;

@@ -1,3 +1,5 @@
+import { intAt } from '../../quantity';
+
 /**
  * Many skylines of placed pieces side by side, each a row in flat arrays: a search step copies rows and never
  * makes objects. A skyline is cut into segments across the roll: where each begins and how far it reaches
@@ -46,11 +48,11 @@ export function roomForSkylines(rows: number, stride: number, itemTypes: number)
 /** The lowest segment of a row, leftmost among equals, counted within the row. */
 export function lowestSkylineSegment({ heights, segmentCount, stride }: Skylines, row: number): number {
   const base = row * stride;
-  const end = base + (segmentCount[row] ?? 0);
+  const end = base + intAt(segmentCount, row);
   let at = base;
-  let least = heights[base] ?? 0;
+  let least = intAt(heights, base);
   for (let index = base + 1; index < end; index += 1) {
-    const own = heights[index] ?? 0;
+    const own = intAt(heights, index);
     if (own < least) {
       least = own;
       at = index;
@@ -67,15 +69,15 @@ export function raiseSkylineSegment(
   height: number,
 ): void {
   const base = row * stride;
-  const count = segmentCount[row] ?? 0;
+  const count = intAt(segmentCount, row);
   heights[base + at] = height;
   let filled = base + Math.max(0, at - 1);
   for (let index = filled + 1; index < base + count; index += 1) {
-    const own = heights[index] ?? 0;
+    const own = intAt(heights, index);
     if (own === heights[filled]) continue;
     filled += 1;
     heights[filled] = own;
-    starts[filled] = starts[index] ?? 0;
+    starts[filled] = intAt(starts, index);
   }
   segmentCount[row] = filled + 1 - base;
 }
@@ -97,15 +99,15 @@ export function coverSkylineSegment(
 ): void {
   const base = row * source.stride;
   const own = into * target.stride;
-  const count = source.segmentCount[row] ?? 0;
+  const count = intAt(source.segmentCount, row);
   const { starts, heights } = target;
   for (let index = 0; index < at; index += 1) {
-    starts[own + index] = source.starts[base + index] ?? 0;
-    heights[own + index] = source.heights[base + index] ?? 0;
+    starts[own + index] = intAt(source.starts, base + index);
+    heights[own + index] = intAt(source.heights, base + index);
   }
   let filled = own + at;
-  const start = source.starts[base + at] ?? 0;
-  const low = source.heights[base + at] ?? 0;
+  const start = intAt(source.starts, base + at);
+  const low = intAt(source.heights, base + at);
   if (from > start) {
     starts[filled] = start;
     heights[filled] = low;
@@ -124,8 +126,8 @@ export function coverSkylineSegment(
   let index = at + 1;
   if (index < count && source.heights[base + index] === heights[filled - 1]) index += 1;
   for (; index < count; index += 1) {
-    starts[filled] = source.starts[base + index] ?? 0;
-    heights[filled] = source.heights[base + index] ?? 0;
+    starts[filled] = intAt(source.starts, base + index);
+    heights[filled] = intAt(source.heights, base + index);
     filled += 1;
   }
   target.segmentCount[into] = filled - own;

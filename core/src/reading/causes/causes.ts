@@ -1,3 +1,4 @@
+import { valueAt } from '../../quantity';
 import {
   type CauseShare,
   type Diagnosis,
@@ -122,7 +123,7 @@ function countsOf(
     if (weights === undefined) count(confirmed, how === 'seen' ? 1 : HALF);
     else
       LOOK_TABLES[look].causes.forEach((cause, index) => {
-        count(cause.id, weights[index] ?? 0);
+        count(cause.id, valueAt(weights, index));
       });
   }
   return counts;

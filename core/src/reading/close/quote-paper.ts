@@ -1,3 +1,4 @@
+import { valueAt } from '../../quantity';
 import type { QuotePaper, RowOf } from '../../job';
 import { DRAWS, QUOTE_SEED, type QuoteReckoned, decimalsOf, inCurrency, sharedOut } from '../../quoting';
 import type { JobView } from '../view/job-view';
@@ -37,7 +38,7 @@ export function quotePaper(
       ...line,
       film: view.filmById.get(line.filmId)?.name ?? '',
       filmCost: film,
-      net: parts[index] ?? 0,
+      net: valueAt(parts, index),
     })),
     inputs: here.case,
     ...{ mean: mean.value, least, most, price: price.value, priceAtMean: priceAtMean.value, asked: net },

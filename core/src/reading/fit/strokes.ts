@@ -1,3 +1,4 @@
+import { valueAt } from '../../quantity';
 import { hashText } from '../../blanks';
 import {
   type CutMethod,
@@ -183,7 +184,7 @@ function sheetsOf(
   const seen = [0, ...(isTurned ? at.map((own) => width - own).toReversed() : at), width];
   const of = seen.length - 1;
   const own = Math.min(of, Math.max(1, number));
-  return { face: faceWithin(face, seen[own - 1] ?? 0, seen[own] ?? width, own > 1), number: own, of };
+  return { face: faceWithin(face, valueAt(seen, own - 1), seen[own] ?? width, own > 1), number: own, of };
 }
 
 /**

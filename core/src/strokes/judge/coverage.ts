@@ -1,3 +1,4 @@
+import { floatAt, intAt, bitsAt, valueAt } from '../../quantity';
 import { type Face, type Spot, areaOfFace } from '../face';
 import { type Stroke, sweptBy } from '../stroke';
 
@@ -93,21 +94,21 @@ function heightsOf(sides: Sides, { rings }: Face): Float64Array {
   const top = corners.reduce((most, { y }) => Math.max(most, y), -Infinity);
   const heights: number[] = [bottom, top];
   const byFoot = Uint32Array.from({ length: count }, (_, index) => index).sort(
-    (a, b) => (y0[a] ?? 0) - (y0[b] ?? 0),
+    (a, b) => floatAt(y0, a) - floatAt(y0, b),
   );
   for (let m = 0; m < count; m += 1) {
-    const a = byFoot[m] ?? 0;
-    const [footA, topA, slopeA, xA] = [y0[a] ?? 0, y1[a] ?? 0, slope[a] ?? 0, x0[a] ?? 0];
+    const a = bitsAt(byFoot, m);
+    const [footA, topA, slopeA, xA] = [floatAt(y0, a), floatAt(y1, a), floatAt(slope, a), floatAt(x0, a)];
     heights.push(footA, topA);
     for (let n = m + 1; n < count; n += 1) {
-      const b = byFoot[n] ?? 0;
-      const footB = y0[b] ?? 0;
+      const b = bitsAt(byFoot, n);
+      const footB = floatAt(y0, b);
       if (footB >= topA) break;
-      const slopeB = slope[b] ?? 0;
+      const slopeB = floatAt(slope, b);
       if (slopeA === slopeB || (piece[a] === piece[b] && piece[a] !== -1)) continue;
       // Both as lines over y: x = x0 + slope (y - y0).
-      const at = ((x0[b] ?? 0) - xA + slopeA * footA - slopeB * footB) / (slopeA - slopeB);
-      if (at > footB && at < topA && at < (y1[b] ?? 0)) heights.push(at);
+      const at = (floatAt(x0, b) - xA + slopeA * footA - slopeB * footB) / (slopeA - slopeB);
+      if (at > footB && at < topA && at < floatAt(y1, b)) heights.push(at);
     }
   }
   return Float64Array.from(heights.filter((y) => y >= bottom && y <= top)).sort();
@@ -132,7 +133,7 @@ interface Sweep {
 function sweptSlabs(sides: Sides, heights: Float64Array, strokeOf: Int32Array, strokes: number): Sweep {
   const { count, x0, y0, y1, slope, piece } = sides;
   const byFoot = Uint32Array.from({ length: count }, (_, index) => index).sort(
-    (a, b) => (y0[a] ?? 0) - (y0[b] ?? 0),
+    (a, b) => floatAt(y0, a) - floatAt(y0, b),
   );
   const active: number[] = [];
   const middle = new Float64Array(count);
@@ -140,16 +141,17 @@ function sweptSlabs(sides: Sides, heights: Float64Array, strokeOf: Int32Array, s
   const over = new Int32Array(strokes);
   const bare: Bare[] = [];
   const xAt = (side: number, y: number): number =>
-    (x0[side] ?? 0) + (slope[side] ?? 0) * (y - (y0[side] ?? 0));
+    floatAt(x0, side) + floatAt(slope, side) * (y - floatAt(y0, side));
   let [once, twice, next] = [0, 0, 0];
   for (let slab = 0; slab + 1 < heights.length; slab += 1) {
-    const [low, high] = [heights[slab] ?? 0, heights[slab + 1] ?? 0];
+    const [low, high] = [floatAt(heights, slab), floatAt(heights, slab + 1)];
     const thick = high - low;
     const y = low + thick / 2;
-    for (; next < count && (y0[byFoot[next] ?? 0] ?? 0) < y; next += 1) active.push(byFoot[next] ?? 0);
+    for (; next < count && floatAt(y0, bitsAt(byFoot, next)) < y; next += 1)
+      active.push(bitsAt(byFoot, next));
     let kept = 0;
     for (const side of active) {
-      if ((y1[side] ?? 0) <= y) continue;
+      if (floatAt(y1, side) <= y) continue;
       middle[side] = xAt(side, y);
       active[kept] = side;
       kept += 1;
@@ -159,7 +161,7 @@ function sweptSlabs(sides: Sides, heights: Float64Array, strokeOf: Int32Array, s
     insertionSort(active, middle);
     let [isFace, pressed, since, opened] = [false, 0, 0, -1];
     for (const side of active) {
-      const x = middle[side] ?? 0;
+      const x = floatAt(middle, side);
       if (isFace && pressed > 0) once += thick * (x - since);
       if (isFace && pressed > 1) twice += thick * (x - since);
       if (isFace && pressed === 0 && opened >= 0 && x - since > NOTHING_MM) {
@@ -175,10 +177,10 @@ function sweptSlabs(sides: Sides, heights: Float64Array, strokeOf: Int32Array, s
       const own = piece[side] ?? -1;
       if (own === -1) isFace = !isFace;
       else {
-        const stroke = strokeOf[own] ?? 0;
+        const stroke = intAt(strokeOf, own);
         const isIn = isInPiece[own] === 0;
         isInPiece[own] = isIn ? 1 : 0;
-        const was = over[stroke] ?? 0;
+        const was = intAt(over, stroke);
         over[stroke] = was + (isIn ? 1 : -1);
         if (isIn && was === 0) pressed += 1;
         if (!isIn && was === 1) pressed -= 1;
@@ -193,11 +195,11 @@ function sweptSlabs(sides: Sides, heights: Float64Array, strokeOf: Int32Array, s
 /** Few change places from one slab to the next. */
 function insertionSort(active: number[], by: Float64Array): void {
   for (let at = 1; at < active.length; at += 1) {
-    const side = active[at] ?? 0;
-    const x = by[side] ?? 0;
+    const side = valueAt(active, at);
+    const x = floatAt(by, side);
     let to = at - 1;
-    while (to >= 0 && (by[active[to] ?? 0] ?? 0) > x) {
-      active[to + 1] = active[to] ?? 0;
+    while (to >= 0 && floatAt(by, valueAt(active, to)) > x) {
+      active[to + 1] = valueAt(active, to);
       to -= 1;
     }
     active[to + 1] = side;

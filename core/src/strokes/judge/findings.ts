@@ -1,3 +1,4 @@
+import { floatAt, intAt, valueAt } from '../../quantity';
 import { type Face, type Side, type Spot, sidesOf } from '../face';
 import { type PressGrid, cellFor, centreOf, netOf, pressGrid } from './press-grid';
 import { type Stroke, endOf, lengthOf, sweptBy } from '../stroke';
@@ -64,7 +65,7 @@ function trapOf(
   cellOf: Int32Array,
   { sealedAt, places }: ReturnType<typeof bubblesOf>[number],
 ): Trap {
-  const centres = places.map((place) => centreOf(grid, cellOf[place] ?? 0));
+  const centres = places.map((place) => centreOf(grid, intAt(cellOf, place)));
   const mean = {
     x: centres.reduce((sum, { x }) => sum + x, 0) / centres.length,
     y: centres.reduce((sum, { y }) => sum + y, 0) / centres.length,
@@ -93,7 +94,7 @@ function lifts(grid: PressGrid, stroke: Stroke, index: number): boolean {
   for (let row = 0; row < rows; row += 1)
     for (let column = first; column <= last; column += 1) {
       const cell = row * grid.columns + column;
-      if (grid.isFace[cell] === 1 && (grid.times[cell] ?? 0) > index + 1) return true;
+      if (grid.isFace[cell] === 1 && floatAt(grid.times, cell) > index + 1) return true;
     }
   return false;
 }
@@ -120,7 +121,7 @@ export function waterWays(face: Face, grid: PressGrid, strokes: readonly Stroke[
     if (own === 0 || time === Infinity) return;
     const stroke = Math.min(strokes.length - 1, Math.floor(time));
     const { x, y } = centreOf(grid, cell);
-    along += (lengths[stroke] ?? 0) * (1 - (time - stroke));
+    along += valueAt(lengths, stroke) * (1 - (time - stroke));
     out += wayOut(x, y);
     count += 1;
   });
@@ -140,11 +141,11 @@ function nearestOf(sides: readonly Side[]): (x: number, y: number) => number {
   return (x, y) => {
     let least = Infinity;
     for (let at = 0; at < table.length; at += 5) {
-      const px = x - (table[at] ?? 0);
-      const py = y - (table[at + 1] ?? 0);
-      const dx = table[at + 2] ?? 0;
-      const dy = table[at + 3] ?? 0;
-      const share = (px * dx + py * dy) * (table[at + 4] ?? 0);
+      const px = x - floatAt(table, at);
+      const py = y - floatAt(table, at + 1);
+      const dx = floatAt(table, at + 2);
+      const dy = floatAt(table, at + 3);
+      const share = (px * dx + py * dy) * floatAt(table, at + 4);
       const on = share < 0 ? 0 : share > 1 ? 1 : share;
       const restX = px - on * dx;
       const restY = py - on * dy;

@@ -1,3 +1,4 @@
+import { intAt, valueAt } from '../../quantity';
 import { type Face, type Side, boundsOf, sidesOf, wayToSide } from '../face';
 import { type Stroke, lengthOf, sweptBy, wayBetween } from '../stroke';
 import type { EscapeNet } from './traps';
@@ -63,8 +64,8 @@ function cellsOn({ cell_mm, columns, rows, left, bottom }: Cells, sides: readonl
       )
       .sort((a, b) => a - b);
     for (let at = 0; at + 1 < crossed.length; at += 2) {
-      const first = Math.max(0, Math.ceil(((crossed[at] ?? 0) - left) / cell_mm - 0.5));
-      const last = Math.min(columns - 1, Math.ceil(((crossed[at + 1] ?? 0) - left) / cell_mm - 0.5) - 1);
+      const first = Math.max(0, Math.ceil((valueAt(crossed, at) - left) / cell_mm - 0.5));
+      const last = Math.min(columns - 1, Math.ceil((valueAt(crossed, at + 1) - left) / cell_mm - 0.5) - 1);
       for (let column = first; column <= last; column += 1) isFace[row * columns + column] = 1;
     }
   }
@@ -165,10 +166,10 @@ export function netOf({ columns, rows, isFace, times, isOpen }: PressGrid): {
     net: {
       count,
       times: Float64Array.from(cellOf, (cell) => times[cell] ?? Infinity),
-      isOpen: Uint8Array.from(cellOf, (cell) => isOpen[cell] ?? 0),
+      isOpen: Uint8Array.from(cellOf, (cell) => valueAt(isOpen, cell)),
       mostNeighbours: 8,
       neighbours: (place, into) => {
-        const cell = cellOf[place] ?? 0;
+        const cell = intAt(cellOf, place);
         const column = cell % columns;
         const row = (cell - column) / columns;
         let many = 0;

@@ -1,3 +1,5 @@
+import { floatAt, intAt, bitsAt, valueAt } from '../../quantity';
+
 /**
  * Places that are pressed at some time, each beside others; some are open: air and water leave there. What is
  * not pressed yet is loose. A time of Infinity: never pressed.
@@ -31,17 +33,17 @@ export function closedMaxima(net: EscapeNet): readonly (readonly number[])[] {
   const found: number[][] = [];
   for (let first = 0; first < count; first += 1) {
     if (seen[first] === 1) continue;
-    const time = times[first] ?? 0;
+    const time = floatAt(times, first);
     const level = [first];
     seen[first] = 1;
     let [isTop, isShut] = [true, true];
     for (let at = 0; at < level.length; at += 1) {
-      const place = level[at] ?? 0;
+      const place = valueAt(level, at);
       if (isOpen[place] === 1) isShut = false;
       const many = neighbours(place, into);
       for (let n = 0; n < many; n += 1) {
-        const other = into[n] ?? 0;
-        const then = times[other] ?? 0;
+        const other = intAt(into, n);
+        const then = floatAt(times, other);
         if (then > time) isTop = false;
         else if (then === time && seen[other] === 0) {
           seen[other] = 1;
@@ -62,44 +64,44 @@ export function closedMaxima(net: EscapeNet): readonly (readonly number[])[] {
 export function bubblesOf(net: EscapeNet): readonly Bubble[] {
   const { count, times, isOpen, neighbours, mostNeighbours } = net;
   const order = Uint32Array.from({ length: count }, (_, index) => index).sort(
-    (a, b) => (times[b] ?? 0) - (times[a] ?? 0),
+    (a, b) => floatAt(times, b) - floatAt(times, a),
   );
   const groups = groupsOf(count);
   const isLoose = new Uint8Array(count);
   const into = new Int32Array(mostNeighbours);
   const found: Bubble[] = [];
   for (let from = 0; from < count;) {
-    const time = times[order[from] ?? 0] ?? 0;
+    const time = floatAt(times, bitsAt(order, from));
     let to = from;
-    while (to < count && times[order[to] ?? 0] === time) to += 1;
+    while (to < count && times[bitsAt(order, to)] === time) to += 1;
     // Those of one time become loose at once: a group that one of them joins to an open one was sealed by
     // that time.
     const joined = new Set<number>();
     for (let at = from; at < to; at += 1) {
-      const place = order[at] ?? 0;
+      const place = bitsAt(order, at);
       const many = neighbours(place, into);
       for (let n = 0; n < many; n += 1)
-        if (isLoose[into[n] ?? 0] === 1) joined.add(groups.root(into[n] ?? 0));
+        if (isLoose[intAt(into, n)] === 1) joined.add(groups.root(intAt(into, n)));
     }
     const shut = [...joined]
       .filter((root) => groups.isOpen[root] === 0)
       .map((root) => ({ root, places: groups.places(root) }));
     for (let at = from; at < to; at += 1) {
-      const place = order[at] ?? 0;
+      const place = bitsAt(order, at);
       isLoose[place] = 1;
-      groups.isOpen[place] = isOpen[place] ?? 0;
+      groups.isOpen[place] = valueAt(isOpen, place);
     }
     for (let at = from; at < to; at += 1) {
-      const place = order[at] ?? 0;
+      const place = bitsAt(order, at);
       const many = neighbours(place, into);
-      for (let n = 0; n < many; n += 1) if (isLoose[into[n] ?? 0] === 1) groups.join(place, into[n] ?? 0);
+      for (let n = 0; n < many; n += 1) if (isLoose[intAt(into, n)] === 1) groups.join(place, intAt(into, n));
     }
     for (const { root, places } of shut)
       if (groups.isOpen[groups.root(root)] === 1) found.push({ sealedAt: time, places });
     from = to;
   }
   for (const places of groups.all()) {
-    const root = groups.root(places[0] ?? 0);
+    const root = groups.root(valueAt(places, 0));
     if (groups.isOpen[root] === 0) found.push({ sealedAt: Infinity, places });
   }
   return found;
@@ -140,10 +142,10 @@ function groupsOf(count: number): Groups {
   const join = (a: number, b: number): void => {
     const [one, other] = [root(a), root(b)];
     if (one === other) return;
-    const [large, small] = (size[one] ?? 0) >= (size[other] ?? 0) ? [one, other] : [other, one];
+    const [large, small] = intAt(size, one) >= intAt(size, other) ? [one, other] : [other, one];
     parent[small] = large;
-    size[large] = (size[large] ?? 0) + (size[small] ?? 0);
-    isOpen[large] = (isOpen[large] ?? 0) | (isOpen[small] ?? 0);
+    size[large] = intAt(size, large) + intAt(size, small);
+    isOpen[large] = valueAt(isOpen, large) | valueAt(isOpen, small);
     const after = next[large] ?? large;
     next[large] = next[small] ?? small;
     next[small] = after;
