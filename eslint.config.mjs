@@ -19,6 +19,15 @@ const CLOCKS = [
   },
 ];
 
+/** In a search a 0 for an index past the end would go unseen. */
+const CHECKED_INDEX = [
+  {
+    selector: "LogicalExpression[operator='??'][left.type='MemberExpression'][left.computed=true][right.value=0]",
+    message: 'take valueAt, floatAt, intAt, countAt or bitsAt of core/quantity: a wrong index is an error',
+  },
+];
+const SEARCHES = ['packing', 'scheduling', 'cutting', 'blanks'].map((room) => `core/src/${room}/**/*.ts`);
+
 /** What a row means is asked of core's `reading` and its rooms: no rule of the trade outside core. */
 const ASKED_OF_CORE = [
   {
@@ -110,6 +119,14 @@ export default tseslint.config(
     files: ['core/src/**/*.ts'],
     ignores: ['**/*.spec.ts'],
     rules: { 'no-restricted-syntax': ['error', ...CLOCKS] },
+  },
+  {
+    files: SEARCHES,
+    ignores: ['**/*.spec.ts'],
+    rules: {
+      'max-lines-per-function': ['error', { max: 40, skipBlankLines: true, skipComments: true }],
+      'no-restricted-syntax': ['error', ...CLOCKS, ...CHECKED_INDEX],
+    },
   },
   {
     files: SPECS,

@@ -116,8 +116,6 @@ export function blankFor(input: BlankInput): Blank {
     const step = applyFormula(formula, inputs, { remark, source });
     return { value: step.value, why: [step] };
   };
-  const isShrunk = method === 'curved, shrunk';
-  const isTurned = isShrunk && input.isTurned === true;
   return {
     width_mm: sum(WIDTH, { size_mm: aroundWidth_mm, first_mm: sides.left_mm, second_mm: sides.right_mm }),
     height_mm: sum(HEIGHT, { size_mm: aroundHeight_mm, first_mm: sides.top_mm, second_mm: sides.bottom_mm }),
@@ -125,32 +123,36 @@ export function blankFor(input: BlankInput): Blank {
     source,
     sides,
     over: overOf(input),
-    factoryEdge: isTurned ? 'at one side' : allowance.factoryEdge,
-    lies: isTurned
-      ? 'top across the roll'
-      : isShrunk
-        ? 'top along the roll'
-        : direction === 'none'
-          ? 'either way'
-          : 'top across the roll',
-    mayTurn90: direction === 'none' && !isShrunk,
+    factoryEdge: isTurnedByChoice(input) ? 'at one side' : allowance.factoryEdge,
+    lies: liesOf(input),
+    mayTurn90: direction === 'none' && method !== 'curved, shrunk',
     mayTurn180: direction !== 'one way',
     notes: notesOf(input),
-    inputsHash: hashText(
-      [
-        aroundWidth_mm.toFixed(3),
-        aroundHeight_mm.toFixed(3),
-        method,
-        direction,
-        ...(input.sides === undefined
-          ? []
-          : [input.sides.top_mm, input.sides.right_mm, input.sides.bottom_mm, input.sides.left_mm]),
-        ...(isTurned ? ['turned'] : []),
-        ...(hiddenOf(input) === 0 ? [] : ['hidden', hiddenOf(input)]),
-        ...(input.left === undefined && input.right === undefined ? [] : [input.left, input.right]),
-      ].join('|'),
-    ),
+    inputsHash: hashText(shapedBy(input).join('|')),
   };
+}
+
+const isTurnedByChoice = ({ method, isTurned = false }: BlankInput): boolean =>
+  method === 'curved, shrunk' && isTurned;
+
+function liesOf(input: BlankInput): Blank['lies'] {
+  if (isTurnedByChoice(input)) return 'top across the roll';
+  if (input.method === 'curved, shrunk') return 'top along the roll';
+  return input.direction === 'none' ? 'either way' : 'top across the roll';
+}
+
+function shapedBy(input: BlankInput): readonly (string | number | undefined)[] {
+  const { aroundWidth_mm, aroundHeight_mm, method, direction, sides, left, right } = input;
+  return [
+    aroundWidth_mm.toFixed(3),
+    aroundHeight_mm.toFixed(3),
+    method,
+    direction,
+    ...(sides === undefined ? [] : [sides.top_mm, sides.right_mm, sides.bottom_mm, sides.left_mm]),
+    ...(isTurnedByChoice(input) ? ['turned'] : []),
+    ...(hiddenOf(input) === 0 ? [] : ['hidden', hiddenOf(input)]),
+    ...(left === undefined && right === undefined ? [] : [left, right]),
+  ];
 }
 
 const overOf = ({ method, sides }: BlankInput): Sides => {

@@ -6,6 +6,7 @@ import {
   applyFormula,
   upToTenth,
   floatAt,
+  intAt,
   valueAt,
 } from '../quantity';
 import { RULES } from '../rules';
@@ -88,59 +89,103 @@ export function placeSeams(input: DropsInput): Drops {
   return { ...forced, broken };
 }
 
-/** Cheapest places of all seams, from left to right: each drop at most the roll, at least a sliver. */
+/** A place a seam may have, and what it costs beside its distance from where it is wanted. */
+interface Spot {
+  readonly at: number;
+  readonly cost: number;
+}
+
+/** The widths a drop may have. */
+interface DropRange {
+  readonly least: number;
+  readonly most: number;
+}
+
+/**
+ * Cheapest places of all seams, from left to right: each drop at most the roll, at least a sliver. Dynamic
+ * programme over seams and places.
+ */
 function best(input: DropsInput, count: number, isForced: boolean): Omit<Drops, 'broken'> | undefined {
   const { whole_mm, roll_mm, lap_mm } = input;
-  const spots = candidates(input);
-  const least = isForced ? Math.min(lap_mm + 1, whole_mm) : RULES.sliver.value;
-  const isFree = spots.map((at) => !isKeptFree(input, at));
-  const isHidden = spots.map((at) => input.hiddenAt_mm.some((hidden) => Math.abs(hidden - at) < 1));
-  let costs = new Float64Array(spots.length).fill(Number.POSITIVE_INFINITY);
+  const spots = spotsFor(input, isForced);
+  const range = {
+    least: isForced ? Math.min(lap_mm + 1, whole_mm) : RULES.sliver.value,
+    most: roll_mm + 1e-6,
+  };
+  let costs: Float64Array | undefined;
   const back: Int32Array[] = [];
   for (let seam = 1; seam < count; seam += 1) {
-    const next = new Float64Array(spots.length).fill(Number.POSITIVE_INFINITY);
-    const from = new Int32Array(spots.length).fill(-1);
     const wanted = wantedAt(input, seam, count);
-    let first = 0;
-    for (let to = 0; to < spots.length; to += 1) {
-      const at = valueAt(spots, to);
-      const free = isFree[to] === true;
-      if (!free && !isForced) continue;
-      const own =
-        Math.abs(at - wanted) - (isHidden[to] === true ? HIDDEN_WORTH : 0) + (free ? 0 : EXTRA_DROP);
-      if (seam === 1) {
-        const width = at + lap_mm / 2;
-        if (width >= least && width <= roll_mm + 1e-6) next[to] = own;
-        continue;
-      }
-      while (first < to && at - valueAt(spots, first) + lap_mm > roll_mm + 1e-6) first += 1;
-      for (let index = first; index < to; index += 1) {
-        const before = costs[index] ?? Number.POSITIVE_INFINITY;
-        if (before + own >= floatAt(next, to) || at - valueAt(spots, index) + lap_mm < least) continue;
-        next[to] = before + own;
-        from[to] = index;
-      }
-    }
-    costs = next;
-    back.push(from);
+    const seamed = oneSeamMore(spots, wanted, costs, lap_mm, range);
+    costs = seamed.costs;
+    back.push(seamed.from);
   }
-  let end = -1;
-  for (let index = 0; index < spots.length; index += 1) {
-    const width = whole_mm - valueAt(spots, index) + lap_mm / 2;
-    if (
-      width >= least &&
-      width <= roll_mm + 1e-6 &&
-      (costs[index] ?? Number.POSITIVE_INFINITY) < (end < 0 ? Number.POSITIVE_INFINITY : floatAt(costs, end))
-    )
-      end = index;
-  }
-  if (end < 0) return undefined;
+  let at = costs === undefined ? -1 : cheapestEnd(spots, costs, whole_mm + lap_mm / 2, range);
+  if (at < 0) return undefined;
   const seams: number[] = [];
-  for (let seam = count - 1, at = end; seam > 0; seam -= 1) {
-    seams.unshift(valueAt(spots, at));
-    at = back[seam - 1]?.[at] ?? -1;
+  for (const from of back.reverse()) {
+    seams.unshift(valueAt(spots, at).at);
+    at = intAt(from, at);
   }
   return drawn(input, seams);
+}
+
+function spotsFor(input: DropsInput, isForced: boolean): readonly Spot[] {
+  return candidates(input).flatMap((at) => {
+    const isFree = !isKeptFree(input, at);
+    const isHidden = input.hiddenAt_mm.some((hidden) => Math.abs(hidden - at) < 1);
+    return isFree || isForced
+      ? [{ at, cost: (isFree ? 0 : EXTRA_DROP) - (isHidden ? HIDDEN_WORTH : 0) }]
+      : [];
+  });
+}
+
+/**
+ * What all seams up to this one cost, with this one at each place.
+ * @param before the same for the seam before; undefined: this is the first
+ */
+function oneSeamMore(
+  spots: readonly Spot[],
+  wanted: number,
+  before: Float64Array | undefined,
+  lap_mm: number,
+  { least, most }: DropRange,
+): { readonly costs: Float64Array; readonly from: Int32Array } {
+  const costs = new Float64Array(spots.length).fill(Number.POSITIVE_INFINITY);
+  const from = new Int32Array(spots.length).fill(-1);
+  let first = 0;
+  for (const [to, { at, cost }] of spots.entries()) {
+    const own = Math.abs(at - wanted) + cost;
+    const width = at + lap_mm / 2;
+    if (before === undefined) {
+      if (width >= least && width <= most) costs[to] = own;
+      continue;
+    }
+    while (first < to && at - valueAt(spots, first).at + lap_mm > most) first += 1;
+    for (let index = first; index < to; index += 1) {
+      const all = floatAt(before, index) + own;
+      if (all >= floatAt(costs, to) || at - valueAt(spots, index).at + lap_mm < least) continue;
+      costs[to] = all;
+      from[to] = index;
+    }
+  }
+  return { costs, from };
+}
+
+/** The place of the last seam that costs least in all with a last drop that may be; -1: none. */
+function cheapestEnd(
+  spots: readonly Spot[],
+  costs: Float64Array,
+  end_mm: number,
+  { least, most }: DropRange,
+): number {
+  let [end, cheapest] = [-1, Number.POSITIVE_INFINITY];
+  for (const [index, { at }] of spots.entries()) {
+    const width = end_mm - at;
+    if (width < least || width > most || floatAt(costs, index) >= cheapest) continue;
+    [end, cheapest] = [index, floatAt(costs, index)];
+  }
+  return end;
 }
 
 function candidates({ whole_mm, roll_mm, lap_mm, hiddenAt_mm, keptFree }: DropsInput): readonly number[] {

@@ -87,11 +87,8 @@ export function sectorBlank({
   const girths = { wide_mm: Math.max(foot_mm, top_mm), narrow_mm: Math.min(foot_mm, top_mm), height_mm };
   const outerStep = applyFormula(SECTOR_FORMULAS.outer, girths);
   const innerStep = applyFormula(SECTOR_FORMULAS.inner, girths);
-  const angleStep = applyFormula(SECTOR_FORMULAS.angle, {
-    wide_mm: girths.wide_mm,
-    lap_mm,
-    outer_mm: outerStep.value,
-  });
+  const { wide_mm } = girths;
+  const angleStep = applyFormula(SECTOR_FORMULAS.angle, { wide_mm, lap_mm, outer_mm: outerStep.value });
   const [outer, inner, angle] = [outerStep.value + over_mm, innerStep.value - over_mm, angleStep.value];
   const half = angle / 2;
   const widest = half >= Math.PI / 2 ? outer : outer * Math.sin(half);

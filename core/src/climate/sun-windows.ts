@@ -1,4 +1,4 @@
-import { CoreError } from '../quantity';
+import { CoreError, floatAt } from '../quantity';
 import type { Facing } from './day-of-sun';
 import { type Skyline, litTimesOut, mayBeLitBetween, skylineOf } from './shade';
 import { DISC_RADIUS_DEG, refraction_deg } from './sun-position';
@@ -177,8 +177,8 @@ class SunJudge {
    */
   mayTouch(row: SunRow, step: number): boolean {
     if (
-      this.#skyline.partAt(row.azimuth_deg[step - 1] as number) !==
-      this.#skyline.partAt(row.azimuth_deg[step] as number)
+      this.#skyline.partAt(floatAt(row.azimuth_deg, step - 1)) !==
+      this.#skyline.partAt(floatAt(row.azimuth_deg, step))
     )
       return true;
     return Math.min(Math.abs(this.#over(row, step - 1)), Math.abs(this.#over(row, step))) < TOUCHING_DEG;
@@ -191,12 +191,12 @@ class SunJudge {
   mayShineBetween(row: SunRow, step: number): boolean {
     const { shading } = this.facing;
     const last = step - 1;
-    const x = row.east[last] as number,
-      y = row.north[last] as number,
-      z = row.up[last] as number;
-    const xTo = row.east[step] as number,
-      yTo = row.north[step] as number,
-      zTo = row.up[step] as number;
+    const x = floatAt(row.east, last),
+      y = floatAt(row.north, last),
+      z = floatAt(row.up, last);
+    const xTo = floatAt(row.east, step),
+      yTo = floatAt(row.north, step),
+      zTo = floatAt(row.up, step);
     const out = this.#outEast * x + this.#outNorth * y,
       outTo = this.#outEast * xTo + this.#outNorth * yTo;
     const behind = shading === null ? -this.#sinRadius : 0;
@@ -222,9 +222,9 @@ class SunJudge {
 
   #over(row: SunRow, index: number): number {
     return (
-      (row.altitude_deg[index] as number) +
+      floatAt(row.altitude_deg, index) +
       this.#radius -
-      (this.#isOpen ? 0 : this.#skyline.at(row.azimuth_deg[index] as number))
+      (this.#isOpen ? 0 : this.#skyline.at(floatAt(row.azimuth_deg, index)))
     );
   }
 
@@ -241,11 +241,11 @@ class SunJudge {
 
   marginIn(row: SunRow, index: number): number {
     return this.margin(
-      row.east[index] as number,
-      row.north[index] as number,
-      row.up[index] as number,
-      row.altitude_deg[index] as number,
-      row.azimuth_deg[index] as number,
+      floatAt(row.east, index),
+      floatAt(row.north, index),
+      floatAt(row.up, index),
+      floatAt(row.altitude_deg, index),
+      floatAt(row.azimuth_deg, index),
     );
   }
 

@@ -93,33 +93,14 @@ export function snapped(
   within_mm: number,
 ): HandPlaced {
   const rest = others.filter(({ id }) => id !== piece.id);
-  const x = nearest(
-    piece.x_mm,
-    [
-      0,
-      width_mm - piece.across_mm,
-      ...rest.flatMap((other) => [
-        other.x_mm,
-        other.x_mm + other.across_mm + gap_mm,
-        other.x_mm - piece.across_mm - gap_mm,
-        other.x_mm + other.across_mm - piece.across_mm,
-      ]),
-    ],
-    within_mm,
+  const acrossEdges = rest.flatMap(({ x_mm, across_mm }) =>
+    edgesBeside(x_mm, across_mm, piece.across_mm, gap_mm),
   );
-  const y = nearest(
-    piece.y_mm,
-    [
-      endWaste_mm,
-      ...rest.flatMap((other) => [
-        other.y_mm,
-        other.y_mm + other.along_mm + gap_mm,
-        other.y_mm - piece.along_mm - gap_mm,
-        other.y_mm + other.along_mm - piece.along_mm,
-      ]),
-    ],
-    within_mm,
+  const alongEdges = rest.flatMap(({ y_mm, along_mm }) =>
+    edgesBeside(y_mm, along_mm, piece.along_mm, gap_mm),
   );
+  const x = nearest(piece.x_mm, [0, width_mm - piece.across_mm, ...acrossEdges], within_mm);
+  const y = nearest(piece.y_mm, [endWaste_mm, ...alongEdges], within_mm);
   const at = { ...piece, x_mm: toTenth(x), y_mm: toTenth(y) };
   const slanting = nearest(
     piece.y_mm,
@@ -127,6 +108,11 @@ export function snapped(
     within_mm,
   );
   return slanting === piece.y_mm ? at : { ...at, y_mm: slanting };
+}
+
+/** Where a piece so large lies flush with another, or a gap beside it. */
+function edgesBeside(at_mm: number, size_mm: number, own_mm: number, gap_mm: number): readonly number[] {
+  return [at_mm, at_mm + size_mm + gap_mm, at_mm - own_mm - gap_mm, at_mm + size_mm - own_mm];
 }
 
 /** Where along the roll it just lies behind or before another. */

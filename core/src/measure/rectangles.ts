@@ -1,3 +1,4 @@
+import { floatAt } from '../quantity';
 import { type Outline, type Point, isConvex, outlineBounds } from './outline';
 
 interface SizedRectangle {
@@ -136,13 +137,13 @@ function crossSection(
   let [low, high] = [0, x.length - 1];
   while (high - low > 1) {
     const middle = (low + high) >> 1;
-    if ((x[middle] as number) <= at) low = middle;
+    if (floatAt(x, middle) <= at) low = middle;
     else high = middle;
   }
-  const [from, to] = [x[low] as number, x[high] as number];
+  const [from, to] = [floatAt(x, low), floatAt(x, high)];
   const share = to === from ? 0 : Math.min(1, Math.max(0, (at - from) / (to - from)));
   const between = (row: Float64Array): number =>
-    (row[low] as number) + ((row[high] as number) - (row[low] as number)) * share;
+    floatAt(row, low) + (floatAt(row, high) - floatAt(row, low)) * share;
   return { top: between(top), bottom: between(bottom) };
 }
 

@@ -119,11 +119,11 @@ export class Annealing {
     const { before, after } = this.#network;
     const [order, last, moves] = [this.#order, this.#last, this.#moves];
     const [low, high] = [Math.min(from, to), Math.max(from, to)];
-    for (let index = low; index <= high; index += 1) moves[last[index] as number] = 0;
-    moves[last[from] as number] = 1;
+    for (let index = low; index <= high; index += 1) moves[intAt(last, index)] = 0;
+    moves[intAt(last, from)] = 1;
     const isEarlier = to < from;
     for (let index = from; index >= low && index <= high; index += isEarlier ? -1 : 1) {
-      const step = last[index] as number;
+      const step = intAt(last, index);
       if (moves[step] === 1)
         for (const { other } of (isEarlier ? before : after)[step] ?? []) moves[other] = 1;
     }
@@ -131,7 +131,7 @@ export class Annealing {
     let isOther = false;
     for (const first of isEarlier ? [1, 0] : [0, 1]) {
       for (let index = low; index <= high; index += 1) {
-        const step = last[index] as number;
+        const step = intAt(last, index);
         if (moves[step] !== first) continue;
         isOther ||= at !== index;
         order[at] = step;

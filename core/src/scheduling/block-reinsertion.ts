@@ -1,3 +1,4 @@
+import { intAt, valueAt } from '../quantity';
 import type { Network } from './network';
 import { maxLagComponents } from './max-lag-components';
 
@@ -44,14 +45,13 @@ export class BlockReinsertion {
   reinsert(last: Int32Array, order: Int32Array): boolean {
     const count = last.length;
     const group =
-      this.#groupOf[last[count - 1 - Math.floor(count * this.#random() ** LATE)] as number] ??
-      this.#anyGroup();
+      this.#groupOf[intAt(last, count - 1 - Math.floor(count * this.#random() ** LATE))] ?? this.#anyGroup();
     const [isOwn, rest] = [this.#isOwn, this.#rest];
     isOwn.fill(0);
     for (const step of group) isOwn[step] = 1;
     const own: number[] = [];
     for (let index = 0; index < count; index += 1) {
-      const step = last[index] as number;
+      const step = intAt(last, index);
       if (isOwn[step] === 1) own.push(step);
       else rest[index - own.length] = step;
     }
@@ -61,8 +61,8 @@ export class BlockReinsertion {
       .sort((a, b) => a - b);
     let isOther = false;
     for (let index = 0, taken = 0; index < count; index += 1) {
-      const isNext = taken < own.length && (places[taken] as number) <= index - taken;
-      const step = isNext ? (own[taken] as number) : (rest[index - taken] as number);
+      const isNext = taken < own.length && valueAt(places, taken) <= index - taken;
+      const step = isNext ? valueAt(own, taken) : intAt(rest, index - taken);
       if (isNext) taken += 1;
       isOther ||= step !== last[index];
       order[index] = step;
@@ -73,7 +73,7 @@ export class BlockReinsertion {
   }
 
   #anyGroup(): readonly number[] {
-    return this.#groups[Math.floor(this.#random() * this.#groups.length)] as readonly number[];
+    return valueAt(this.#groups, Math.floor(this.#random() * this.#groups.length));
   }
 
   /** Places for a group among the others. */
@@ -82,16 +82,13 @@ export class BlockReinsertion {
     const { place } = this.#network;
     const other = this.#anyGroup();
     const more = Math.floor(random() * MOST_MORE);
-    if (
-      other === group ||
-      (place[other[0] as number] !== place[group[0] as number] && random() > ELSEWHERE)
-    ) {
+    if (other === group || (place[valueAt(other, 0)] !== place[valueAt(group, 0)] && random() > ELSEWHERE)) {
       const from = Math.floor(random() * (kept + 1));
       return [from, Math.min(kept, from + group.length + more)];
     }
     let [from, until] = [kept, 0];
     for (let index = 0; index < kept; index += 1)
-      if (other.includes(this.#rest[index] as number)) {
+      if (other.includes(intAt(this.#rest, index))) {
         from = Math.min(from, index);
         until = index + 1;
       }

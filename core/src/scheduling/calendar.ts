@@ -1,3 +1,4 @@
+import { intAt } from '../quantity';
 import type { Times } from './network';
 
 /** Spans to be asked often: beside them, for each minute, the first span that ends after it. */
@@ -11,7 +12,7 @@ export function calendarOf({ from, to }: Times, horizon: number): Calendar {
   const first = new Int32Array(horizon + 1);
   let span = 0;
   for (let minute = 0; minute <= horizon; minute += 1) {
-    while (span < to.length && (to[span] as number) <= minute) span += 1;
+    while (span < to.length && intAt(to, span) <= minute) span += 1;
     first[minute] = span;
   }
   return { begins: from, ends: to, first };
@@ -23,10 +24,10 @@ export const TOO_LATE = 0x3fffffff;
 /** The first minute from which so many lie within one span, or `TOO_LATE`. */
 export function openFrom({ begins, ends, first }: Calendar, from: number, minutes: number): number {
   if (from >= first.length) return TOO_LATE;
-  for (let span = first[from] as number; span < ends.length; span += 1) {
-    const begin = begins[span] as number;
+  for (let span = intAt(first, from); span < ends.length; span += 1) {
+    const begin = intAt(begins, span);
     const start = from > begin ? from : begin;
-    if (start + minutes <= (ends[span] as number)) return start;
+    if (start + minutes <= intAt(ends, span)) return start;
   }
   return TOO_LATE;
 }

@@ -27,7 +27,7 @@ export class EarliestStarts {
   from(minute: number): number {
     if (minute > this.#horizon) return TOO_LATE;
     const page = (this.#pages[minute >> PAGE] ??= new Int32Array(LAST + 1));
-    const known = page[minute & LAST] as number;
+    const known = intAt(page, minute & LAST);
     if (known > 0) return known - 1;
     const found = this.#search(minute);
     page[minute & LAST] = found + 1;

@@ -1,4 +1,4 @@
-import { valueAt } from '../quantity';
+import { valueAt, intAt, floatAt } from '../quantity';
 import { type Network, spansOf } from './network';
 import type { Span } from './problem';
 import { maxLagComponents } from './max-lag-components';
@@ -44,7 +44,7 @@ export class Interleaving {
     const byPlace = new Map<number, Group[]>();
     for (const steps of maxLagComponents(network)) {
       if (steps.every((step) => open[step] === undefined)) continue;
-      const at = place[steps[0] as number] as number;
+      const at = intAt(place, valueAt(steps, 0));
       byPlace.set(at, [
         ...(byPlace.get(at) ?? []),
         { steps, withForerunners: withForerunners(network, steps), windows: windowsOf(network, steps, work) },
@@ -93,7 +93,7 @@ export class Interleaving {
         for (const { steps, windows } of team)
           for (const step of steps)
             floors[step] = Math.max(
-              floors[step] as number,
+              floatAt(floors, step),
               valueAt(windows, Math.floor(index / teamsAWindow)),
             );
       });
@@ -122,10 +122,7 @@ function windowsOf(
   work: readonly Span[],
 ): readonly number[] {
   const fit = group.map((step) => open[step]).find((times) => times !== undefined);
-  const length = group.reduce(
-    (sum, step) => sum + (open[step] === undefined ? 0 : (minutes[step] as number)),
-    0,
-  );
+  const length = group.reduce((sum, step) => sum + (open[step] === undefined ? 0 : intAt(minutes, step)), 0);
   if (fit === undefined) return [];
   return spansOf(fit)
     .flatMap((span) =>

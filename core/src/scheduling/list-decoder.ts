@@ -1,11 +1,11 @@
-import { floatAt } from '../quantity';
+import { floatAt, intAt, valueAt } from '../quantity';
 import { TOO_LATE } from './calendar';
 import { type FlatRows, flatRows } from './flat-rows';
 import { type Network, spansOf, tailsOf } from './network';
 import { type EarliestStarts, earliestStartsOf } from './earliest-starts';
 import { PartialSchedule } from './partial-schedule';
 import { type LagRows, lagRows } from './lag-rows';
-import { type ToolNeed, ToolUnits } from './tool-units';
+import { ToolUnits } from './tool-units';
 import { leastWorked, workedBefore, workingHours } from './working-minutes';
 
 /** How much the middle start of all steps counts beside the finish: slack won anywhere is worth something. */
@@ -62,13 +62,13 @@ export class ListDecoder {
     this.#tails = Int32Array.from(tailsOf(network));
     this.#worked = workedBefore(workingHours(hours.map((own) => ({ hours: spansOf(own) }))), horizon);
     this.#ownWorked = hours.map((own) => workedBefore(spansOf(own), horizon));
-    this.#work = minutes.reduce((sum, own, step) => sum + own * (crew[step] as number), 0);
+    this.#work = minutes.reduce((sum, own, step) => sum + own * intAt(crew, step), 0);
     this.#leastWorked = leastWorked(this.#ownWorked, this.#worked);
     this.#baseSum = this.#base.reduce((sum, start) => sum + floatAt(this.#worked, start), 0);
     this.#units = new ToolUnits(toolCount, hours.length);
     this.#roomsFrom = this.#units.until;
     this.#width = this.#roomsFrom + 2 * rooms;
-    const crewSum = this.#crewFrom[count] as number;
+    const crewSum = intAt(this.#crewFrom, count);
     this.#now = new PartialSchedule(count, this.#width, crewSum);
     this.#kept = new PartialSchedule(count, this.#width, crewSum);
   }
@@ -89,7 +89,7 @@ export class ListDecoder {
   get cost(): number {
     return (
       (this.#worked[this.finish] ?? Number.POSITIVE_INFINITY) +
-      (EARLY * (this.#baseSum + (this.#now.late[this.#network.count] as number))) / this.#network.count
+      (EARLY * (this.#baseSum + floatAt(this.#now.late, this.#network.count))) / this.#network.count
     );
   }
 
@@ -109,34 +109,20 @@ export class ListDecoder {
     this.finish = Number.POSITIVE_INFINITY;
     const first = this.#now.copyPrefixOf(this.#kept, order, this.#base);
     const commonSuffixFrom = this.#kept.commonSuffixFrom(order);
-    const { starts, lost, late, reach } = this.#now;
+    const { starts, reach } = this.#now;
     this.#own = first;
     let isAsKept = true;
     let retries = 4 * count;
     for (let index = first; index < count; index += 1) {
       if (isAsKept && index === commonSuffixFrom && this.#now.copySuffixOf(this.#kept, index)) break;
-      const step = order[index] as number;
+      const step = intAt(order, index);
       const at = this.#place(step, index);
       if (at >= TOO_LATE) return Number.POSITIVE_INFINITY;
       if (starts[step] !== at) {
         starts[step] = at;
         isAsKept = false;
       }
-      const lostNow = (lost[index] as number) + this.#lostHere;
-      const lateNow =
-        (late[index] as number) +
-        (this.#worked[at] as number) -
-        (this.#worked[this.#base[step] as number] as number);
-      const ends = at + (this.#tails[step] as number);
-      const reachNow = ends > (reach[index] as number) ? ends : (reach[index] as number);
-      lost[index + 1] = lostNow;
-      late[index + 1] = lateNow;
-      reach[index + 1] = reachNow;
-      const finish = Math.max(
-        this.#worked[reachNow] ?? Number.POSITIVE_INFINITY,
-        this.#leastWorked[this.#work + lostNow] ?? Number.POSITIVE_INFINITY,
-      );
-      if (finish + (EARLY * (this.#baseSum + lateNow)) / count > most) return Number.POSITIVE_INFINITY;
+      if (this.#costUpTo(step, index, at) > most) return Number.POSITIVE_INFINITY;
       const back = this.#putOff(step, at, count, step);
       if (back === count) continue;
       isAsKept = false;
@@ -148,8 +134,25 @@ export class ListDecoder {
       }
       index = back - 1;
     }
-    this.finish = reach[count] as number;
+    this.finish = intAt(reach, count);
     return this.cost;
+  }
+
+  /** Notes what is lost, late and reached with a step at its place. @returns no less can the whole cost */
+  #costUpTo(step: number, index: number, at: number): number {
+    const { lost, late, reach } = this.#now;
+    const lostNow = intAt(lost, index) + this.#lostHere;
+    const lateNow =
+      floatAt(late, index) + floatAt(this.#worked, at) - floatAt(this.#worked, intAt(this.#base, step));
+    const reachNow = Math.max(at + intAt(this.#tails, step), intAt(reach, index));
+    lost[index + 1] = lostNow;
+    late[index + 1] = lateNow;
+    reach[index + 1] = reachNow;
+    const finish = Math.max(
+      this.#worked[reachNow] ?? Number.POSITIVE_INFINITY,
+      this.#leastWorked[this.#work + lostNow] ?? Number.POSITIVE_INFINITY,
+    );
+    return finish + (EARLY * (this.#baseSum + lateNow)) / this.#network.count;
   }
 
   /**
@@ -161,13 +164,13 @@ export class ListDecoder {
     const lagArcs = this.#most;
     const { starts, floors, places, putOff } = this.#now;
     let first = back;
-    for (let lag = lagArcs.from[step] as number; lag < (lagArcs.from[step + 1] as number); lag += 1) {
-      const other = lagArcs.other[lag] as number;
-      const wanted = at - (lagArcs.most[lag] as number) - (minutes[other] as number);
-      if ((starts[other] as number) >= wanted) continue;
+    for (let lag = intAt(lagArcs.from, step); lag < intAt(lagArcs.from, step + 1); lag += 1) {
+      const other = intAt(lagArcs.other, lag);
+      const wanted = at - intAt(lagArcs.most, lag) - intAt(minutes, other);
+      if (intAt(starts, other) >= wanted) continue;
       floors[other] = wanted;
       putOff.push(other, by, wanted);
-      first = this.#putOff(other, wanted, Math.min(first, places[other] as number), by);
+      first = this.#putOff(other, wanted, Math.min(first, intAt(places, other)), by);
     }
     return first;
   }
@@ -175,55 +178,69 @@ export class ListDecoder {
   /** The first minute at which the step can be done behind those before it; books it in the next row. */
   #place(step: number, index: number): number {
     const { minutes, tools, room, air, pinned, horizon } = this.#network;
-    const { free, starts, floors, people } = this.#now;
-    const width = this.#width;
-    const lagArcs = this.#least;
-    const row = index * width;
-    const next = row + width;
-    const length = minutes[step] as number;
-    let at = floors[step] as number;
-    for (let lag = lagArcs.from[step] as number; lag < (lagArcs.from[step + 1] as number); lag += 1) {
-      const other = lagArcs.other[lag] as number;
-      const own = (starts[other] as number) + (minutes[other] as number) + (lagArcs.least[lag] as number);
-      if (own > at) at = own;
-    }
-    const needs = tools[step] as readonly ToolNeed[];
+    const { free, people } = this.#now;
+    const row = index * this.#width;
+    let at = this.#afterForerunners(step);
+    const needs = valueAt(tools, step);
     for (let need = 0; need < needs.length; need += 1) {
-      const own = this.#units.whenFree(free, row, needs[need] as ToolNeed);
+      const own = this.#units.whenFree(free, row, valueAt(needs, need));
       if (own > at) at = own;
     }
-    const ownAir = air[step] as number;
-    const ownRoom = row + this.#roomsFrom + 2 * (room[step] as number);
+    const ownAir = valueAt(air, step);
+    const ownRoom = row + this.#roomsFrom + 2 * intAt(room, step);
     if (ownAir > 0) {
-      const own = free[ownRoom + (ownAir === 1 ? 1 : 0)] as number;
+      const own = intAt(free, ownRoom + (ownAir === 1 ? 1 : 0));
       if (own > at) at = own;
     }
     at = this.#crewFor(step, row, at);
-    const crewFrom = this.#crewFrom[step] as number;
-    const crewTo = this.#crewFrom[step + 1] as number;
-    const pin = pinned[step] as number;
+    const crewFrom = intAt(this.#crewFrom, step);
+    const crewTo = intAt(this.#crewFrom, step + 1);
+    const pin = intAt(pinned, step);
     if (pin >= 0) {
       for (let each = crewFrom; each < crewTo; each += 1)
-        if ((free[row + (people[each] as number)] as number) > pin) return TOO_LATE;
+        if (intAt(free, row + intAt(people, each)) > pin) return TOO_LATE;
       at = pin;
     }
-    const end = at + length;
+    const end = at + intAt(minutes, step);
     if (end > horizon) return TOO_LATE;
-    for (let holder = 0; holder < width; holder += 1) free[next + holder] = free[row + holder] as number;
-    this.#lostHere = 0;
-    for (let each = crewFrom; each < crewTo; each += 1) {
-      const person = people[each] as number;
-      const worked = this.#ownWorked[person] as Float64Array;
-      this.#lostHere += (worked[at] as number) - (worked[free[row + person] as number] as number);
-      free[next + person] = end;
-    }
-    for (let need = 0; need < needs.length; need += 1)
-      this.#units.take(free, next, needs[need] as ToolNeed, end);
-    if (ownAir > 0) {
-      const own = ownRoom + width + (ownAir === 1 ? 0 : 1);
-      if (end > (free[own] as number)) free[own] = end;
+    this.#book(step, row, at, end);
+    return at;
+  }
+
+  #afterForerunners(step: number): number {
+    const { minutes } = this.#network;
+    const { starts, floors } = this.#now;
+    const lagArcs = this.#least;
+    let at = intAt(floors, step);
+    for (let lag = intAt(lagArcs.from, step); lag < intAt(lagArcs.from, step + 1); lag += 1) {
+      const other = intAt(lagArcs.other, lag);
+      const own = intAt(starts, other) + intAt(minutes, other) + intAt(lagArcs.least, lag);
+      if (own > at) at = own;
     }
     return at;
+  }
+
+  /** Takes people, tools and the air of a room until the end of a step, in the row after. */
+  #book(step: number, row: number, at: number, end: number): void {
+    const { tools, room, air } = this.#network;
+    const { free, people } = this.#now;
+    const width = this.#width;
+    const next = row + width;
+    for (let holder = 0; holder < width; holder += 1) free[next + holder] = intAt(free, row + holder);
+    this.#lostHere = 0;
+    for (let each = intAt(this.#crewFrom, step); each < intAt(this.#crewFrom, step + 1); each += 1) {
+      const person = intAt(people, each);
+      const worked = valueAt(this.#ownWorked, person);
+      this.#lostHere += floatAt(worked, at) - floatAt(worked, intAt(free, row + person));
+      free[next + person] = end;
+    }
+    const needs = valueAt(tools, step);
+    for (let need = 0; need < needs.length; need += 1)
+      this.#units.take(free, next, valueAt(needs, need), end);
+    const ownAir = valueAt(air, step);
+    if (ownAir === 0) return;
+    const own = next + this.#roomsFrom + 2 * intAt(room, step) + (ownAir === 1 ? 0 : 1);
+    if (end > intAt(free, own)) free[own] = end;
   }
 
   /**
@@ -232,9 +249,9 @@ export class ListDecoder {
    */
   #crewFor(step: number, row: number, from: number): number {
     const { free, people } = this.#now;
-    const crewFrom = this.#crewFrom[step] as number;
-    const crewTo = this.#crewFrom[step + 1] as number;
-    if (crewFrom === crewTo) return (this.#alone[step] as EarliestStarts).from(from);
+    const crewFrom = intAt(this.#crewFrom, step);
+    const crewTo = intAt(this.#crewFrom, step + 1);
+    if (crewFrom === crewTo) return valueAt(this.#alone, step).from(from);
     const { skillCount } = this.#network;
     const { from: ableFrom, values: able } = this.#able;
     let together = from;
@@ -242,12 +259,12 @@ export class ListDecoder {
       let best = -1;
       let bestAt = TOO_LATE;
       let bestFree = -TOO_LATE;
-      for (let index = ableFrom[step] as number; index < (ableFrom[step + 1] as number); index += 1) {
-        const person = able[index] as number;
+      for (let index = intAt(ableFrom, step); index < intAt(ableFrom, step + 1); index += 1) {
+        const person = intAt(able, index);
         if (taken > crewFrom && isAmong(people, crewFrom, taken, person)) continue;
-        const own = free[row + person] as number;
-        const at = (this.#withEach[index] as EarliestStarts).from(own > from ? own : from);
-        const least = own - VERSATILITY_PENALTY_MIN * (skillCount[person] as number);
+        const own = intAt(free, row + person);
+        const at = valueAt(this.#withEach, index).from(own > from ? own : from);
+        const least = own - VERSATILITY_PENALTY_MIN * intAt(skillCount, person);
         if (best < 0 || at < bestAt || (at === bestAt && least > bestFree)) {
           best = person;
           bestAt = at;
@@ -267,16 +284,9 @@ export class ListDecoder {
     let at = from;
     for (;;) {
       const asked = at;
-      for (let index = ableFrom[step] as number; index < (ableFrom[step + 1] as number); index += 1) {
-        if (
-          isAmong(
-            people,
-            this.#crewFrom[step] as number,
-            this.#crewFrom[step + 1] as number,
-            able[index] as number,
-          )
-        )
-          at = (this.#withEach[index] as EarliestStarts).from(at);
+      for (let index = intAt(ableFrom, step); index < intAt(ableFrom, step + 1); index += 1) {
+        if (isAmong(people, intAt(this.#crewFrom, step), intAt(this.#crewFrom, step + 1), intAt(able, index)))
+          at = valueAt(this.#withEach, index).from(at);
         if (at === TOO_LATE) return at;
       }
       if (at === asked) return at;

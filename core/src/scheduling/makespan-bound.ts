@@ -13,57 +13,64 @@ const MOST_HEADS = 150;
  * @source own: heads and tails with energy over people's calendars
  */
 export function makespanBound(network: Network, earliest: Float64Array): number {
-  const { count, minutes, crew, able, tools, toolCount, hours } = network;
+  const { count, minutes } = network;
   let least = 0;
   for (let step = 0; step < count; step += 1)
     least = Math.max(least, floatAt(earliest, step) + intAt(minutes, step));
   if (!Number.isFinite(least)) return least;
   const tails = tailsOf(network).map((way, step) => way - intAt(minutes, step));
+  for (const { steps, need, capacity } of [...workOfPeople(network), ...workOfTools(network)])
+    least = Math.max(least, energyFinish(steps, need, capacity, earliest, tails));
+  return least;
+}
+
+/** Steps that only some people or a tool can do, the minutes each takes of them, and their hours. */
+interface SharedWork {
+  readonly steps: readonly number[];
+  readonly need: (step: number) => number;
+  readonly capacity: readonly (readonly Span[])[];
+}
+
+/** Those able to do a step do also all that only some of them can. */
+function workOfPeople({ count, minutes, crew, able, hours }: Network): readonly SharedWork[] {
   const groups = new Map<string, { readonly who: Int32Array; readonly steps: number[] }>();
   for (let step = 0; step < count; step += 1) {
-    const who = able[step] ?? new Int32Array();
     if (intAt(crew, step) === 0) continue;
+    const who = valueAt(able, step);
     const key = who.join();
     const group = groups.get(key) ?? { who, steps: [] };
     group.steps.push(step);
     groups.set(key, group);
   }
-  for (const { who } of [...groups.values()]) {
+  return [...groups.values()].map(({ who }) => {
     const members = new Set(who);
-    const steps = [...groups.values()]
-      .filter((other) => other.who.every((person) => members.has(person)))
-      .flatMap((other) => other.steps);
-    least = Math.max(
-      least,
-      energyFinish(
-        steps,
-        (step) => intAt(minutes, step) * intAt(crew, step),
-        [...who].map((person) => spansOf(hours[person] ?? NEVER)),
-        earliest,
-        tails,
-      ),
-    );
-  }
-  const anyone = workingHours(hours.map((own) => ({ hours: spansOf(own) })));
-  toolCount.forEach((own, tool) => {
-    const steps = Array.from({ length: count }, (_, step) => step).filter((step) =>
-      (tools[step] ?? []).some((need) => need.tool === tool),
-    );
-    const need = (step: number): number =>
-      intAt(minutes, step) * ((tools[step] ?? []).find((entry) => entry.tool === tool)?.count ?? 0);
-    if (steps.every((step) => intAt(crew, step) > 0))
-      least = Math.max(
-        least,
-        energyFinish(
-          steps,
-          need,
-          Array.from({ length: own }, () => anyone),
-          earliest,
-          tails,
-        ),
-      );
+    return {
+      steps: [...groups.values()]
+        .filter((other) => other.who.every((person) => members.has(person)))
+        .flatMap((other) => other.steps),
+      need: (step) => intAt(minutes, step) * intAt(crew, step),
+      capacity: [...who].map((person) => spansOf(hours[person] ?? NEVER)),
+    };
   });
-  return least;
+}
+
+/** A tool works while anybody does; where a step needs nobody it is left out. */
+function workOfTools({ count, minutes, crew, tools, toolCount, hours }: Network): readonly SharedWork[] {
+  const anyone = workingHours(hours.map((own) => ({ hours: spansOf(own) })));
+  return toolCount.flatMap((units, tool) => {
+    const unitsFor = (step: number): number =>
+      valueAt(tools, step).find((entry) => entry.tool === tool)?.count ?? 0;
+    const steps = Array.from({ length: count }, (_, step) => step).filter((step) => unitsFor(step) > 0);
+    return steps.every((step) => intAt(crew, step) > 0)
+      ? [
+          {
+            steps,
+            need: (step: number) => intAt(minutes, step) * unitsFor(step),
+            capacity: Array.from({ length: units }, () => anyone),
+          },
+        ]
+      : [];
+  });
 }
 
 /**
@@ -81,7 +88,7 @@ function energyFinish(
   const heads = [...new Set(byHead.map((step) => floatAt(earliest, step)))];
   const every = Math.max(1, Math.ceil(heads.length / MOST_HEADS));
   const byTail = [...steps].sort((a, b) => floatAt(tails, b) - floatAt(tails, a));
-  const filled = filling(capacity);
+  const filled = new Filling(capacity);
   let best = 0;
   heads.forEach((from, index) => {
     if (index % every !== 0 && index !== heads.length - 1) return;
@@ -89,8 +96,7 @@ function energyFinish(
     for (const step of byTail) {
       if (floatAt(earliest, step) < from) continue;
       work += need(step);
-      if (filled.until(from, work) + floatAt(tails, step) > best)
-        best = filled.until(from, work) + floatAt(tails, step);
+      best = Math.max(best, filled.until(from, work) + floatAt(tails, step));
     }
   });
   return best;
@@ -100,56 +106,55 @@ function energyFinish(
  * How much all of them together have worked by each edge of their hours, to be asked when so much more is
  * done.
  */
-function filling(capacity: readonly (readonly Span[])[]): {
-  readonly until: (from: number, work: number) => number;
-} {
-  const changes = capacity
-    .flatMap((spans) =>
-      spans.flatMap(({ from, to }): (readonly [number, number])[] => [
+class Filling {
+  readonly #at: number[] = [0];
+  readonly #done: number[] = [0];
+  readonly #pace: number[] = [0];
+
+  constructor(capacity: readonly (readonly Span[])[]) {
+    const changes = capacity
+      .flat()
+      .flatMap(({ from, to }): (readonly [minute: number, change: number])[] => [
         [from, 1],
         [to, -1],
-      ]),
-    )
-    .sort((a, b) => a[0] - b[0]);
-  const at: number[] = [0];
-  const done: number[] = [0];
-  const pace: number[] = [0];
-  for (const [minute, change] of changes) {
-    const last = at.length - 1;
-    if (minute > valueAt(at, last)) {
-      at.push(minute);
-      done.push(valueAt(done, last) + valueAt(pace, last) * (minute - valueAt(at, last)));
-      pace.push(valueAt(pace, last));
+      ])
+      .sort((a, b) => a[0] - b[0]);
+    for (const [minute, change] of changes) {
+      const last = this.#at.length - 1;
+      if (minute > valueAt(this.#at, last)) {
+        this.#at.push(minute);
+        this.#done.push(this.#doneBy(minute, last));
+        this.#pace.push(valueAt(this.#pace, last));
+      }
+      this.#pace.push((this.#pace.pop() ?? 0) + change);
     }
-    pace[pace.length - 1] = (pace.at(-1) ?? 0) + change;
   }
-  const search = (row: readonly number[], value: number): number => {
-    let [low, high] = [0, row.length - 1];
-    while (low < high) {
-      const middle = (low + high + 1) >> 1;
-      if (valueAt(row, middle) <= value) low = middle;
-      else high = middle - 1;
-    }
-    return low;
-  };
-  const lastBelow = (row: readonly number[], value: number): number => {
-    let [low, high] = [0, row.length - 1];
-    while (low < high) {
-      const middle = (low + high + 1) >> 1;
-      if (valueAt(row, middle) < value) low = middle;
-      else high = middle - 1;
-    }
-    return low;
-  };
-  return {
-    until: (from, work) => {
-      const index = search(at, from);
-      const target = valueAt(done, index) + valueAt(pace, index) * (from - valueAt(at, index)) + work;
-      const ends = lastBelow(done, target);
-      const speed = valueAt(pace, ends);
-      return speed > 0
-        ? Math.ceil(valueAt(at, ends) + (target - valueAt(done, ends)) / speed - 1e-9)
-        : Number.POSITIVE_INFINITY;
-    },
-  };
+
+  until(from: number, work: number): number {
+    const target =
+      this.#doneBy(
+        from,
+        lastOf(this.#at, (minute) => minute <= from),
+      ) + work;
+    const ends = lastOf(this.#done, (done) => done < target);
+    const speed = valueAt(this.#pace, ends);
+    return speed > 0
+      ? Math.ceil(valueAt(this.#at, ends) + (target - valueAt(this.#done, ends)) / speed - 1e-9)
+      : Number.POSITIVE_INFINITY;
+  }
+
+  #doneBy(minute: number, edge: number): number {
+    return valueAt(this.#done, edge) + valueAt(this.#pace, edge) * (minute - valueAt(this.#at, edge));
+  }
+}
+
+/** The last of a rising row that holds, by halving; the first when none does. */
+function lastOf(row: readonly number[], holds: (value: number) => boolean): number {
+  let [low, high] = [0, row.length - 1];
+  while (low < high) {
+    const middle = (low + high + 1) >> 1;
+    if (holds(valueAt(row, middle))) low = middle;
+    else high = middle - 1;
+  }
+  return low;
 }

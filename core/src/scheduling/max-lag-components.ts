@@ -1,3 +1,4 @@
+import { intAt } from '../quantity';
 import type { Network } from './network';
 
 /** Steps that hang together by most-lags, in groups of two or more. */
@@ -5,7 +6,7 @@ export function maxLagComponents({ count, before }: Network): readonly (readonly
   const groupOf = Int32Array.from({ length: count }, (_, step) => step);
   const first = (step: number): number => {
     let at = step;
-    while (groupOf[at] !== at) at = groupOf[at] as number;
+    while (groupOf[at] !== at) at = intAt(groupOf, at);
     return at;
   };
   before.forEach((lagArcs, step) => {

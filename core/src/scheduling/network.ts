@@ -45,18 +45,10 @@ export interface Network {
 const AIR = { 'makes dust': 1, 'wants clean air': 2 } as const;
 
 export function networkOf({ people, tools, fitness, steps, lags, horizon }: PlanProblem): Network {
-  const stepAt = new Map(steps.map(({ id }, index) => [id, index]));
   const toolAt = new Map(tools.map(({ id }, index) => [id, index]));
   const spansOf = new Map(fitness.map(({ id, spans }) => [id, timesOf(spans)]));
   const placeAt = numbered(steps.map(({ place }) => place));
   const roomAt = numbered(steps.flatMap(({ room }) => (room === null ? [] : [room])));
-  const before: LagArc[][] = steps.map(() => []);
-  const after: LagArc[][] = steps.map(() => []);
-  for (const { from, to, least, most } of lags) {
-    const [a, b] = [stepAt.get(from) ?? 0, stepAt.get(to) ?? 0];
-    before[b]?.push({ other: a, least, most: most ?? Number.POSITIVE_INFINITY });
-    after[a]?.push({ other: b, least, most: most ?? Number.POSITIVE_INFINITY });
-  }
   return {
     count: steps.length,
     horizon,
@@ -70,21 +62,39 @@ export function networkOf({ people, tools, fitness, steps, lags, horizon }: Plan
     tools: steps.map((step) =>
       step.tools
         .filter(({ count }) => count > 0)
-        .map(({ tool, count }) => ({ tool: toolAt.get(tool) ?? 0, count })),
+        .map(({ tool, count }) => ({ tool: numberOf(toolAt, tool), count })),
     ),
     toolCount: tools.map(({ count }) => count),
     open: steps.map(({ fitness: id }) => (id === null ? undefined : spansOf.get(id))),
     hours: people.map(({ hours }) => timesOf(hours)),
     skillCount: Int32Array.from(people, ({ skills }) => skills.length),
-    place: Int32Array.from(steps, ({ place }) => placeAt.get(place) ?? 0),
-    room: Int32Array.from(steps, ({ room }) => (room === null ? -1 : (roomAt.get(room) ?? -1))),
+    place: Int32Array.from(steps, ({ place }) => numberOf(placeAt, place)),
+    room: Int32Array.from(steps, ({ room }) => (room === null ? -1 : numberOf(roomAt, room))),
     air: Uint8Array.from(steps, ({ air }) => (air === null ? 0 : AIR[air])),
     rooms: roomAt.size,
     pinned: Int32Array.from(steps, ({ pinned }) => pinned ?? -1),
     notBefore: Int32Array.from(steps, ({ notBefore }) => notBefore?.minute ?? 0),
-    before,
-    after,
+    ...lagArcs(steps, lags),
   };
+}
+
+function lagArcs(steps: PlanProblem['steps'], lags: PlanProblem['lags']): Pick<Network, 'before' | 'after'> {
+  const stepAt = new Map(steps.map(({ id }, index) => [id, index]));
+  const before: LagArc[][] = steps.map(() => []);
+  const after: LagArc[][] = steps.map(() => []);
+  for (const { from, to, least, most } of lags) {
+    const [a, b] = [numberOf(stepAt, from), numberOf(stepAt, to)];
+    valueAt(before, b).push({ other: a, least, most: most ?? Number.POSITIVE_INFINITY });
+    valueAt(after, a).push({ other: b, least, most: most ?? Number.POSITIVE_INFINITY });
+  }
+  return { before, after };
+}
+
+/** @throws RangeError where nothing is numbered so: `refuseProblem` has let nothing such through */
+function numberOf(numbers: ReadonlyMap<string, number>, id: string): number {
+  const number = numbers.get(id);
+  if (number === undefined) throw new RangeError(`nothing is numbered ${id}`);
+  return number;
 }
 
 function numbered(words: readonly string[]): ReadonlyMap<string, number> {

@@ -1,3 +1,5 @@
+import { intAt, valueAt, floatAt } from '../quantity';
+
 /**
  * The partial-schedule cache: one order decoded, with the state before each place, so that another order with
  * the same prefix resumes from there.
@@ -47,17 +49,17 @@ export class PartialSchedule {
     while (first < count && order[first] === known.order[first]) first += 1;
     first = known.#firstPlacePutOff(first);
     this.order.set(order);
-    for (let index = 0; index < count; index += 1) this.places[order[index] as number] = index;
+    for (let index = 0; index < count; index += 1) this.places[intAt(order, index)] = index;
     this.floors.set(floors);
     this.starts.set(known.starts);
     this.people.set(known.people);
     this.putOff.length = 0;
     for (let entry = 0; entry < known.putOff.length; entry += 3) {
-      const step = known.putOff[entry] as number;
-      const to = known.putOff[entry + 2] as number;
-      if ((known.places[known.putOff[entry + 1] as number] as number) >= first) continue;
+      const step = valueAt(known.putOff, entry);
+      const to = valueAt(known.putOff, entry + 2);
+      if (intAt(known.places, valueAt(known.putOff, entry + 1)) >= first) continue;
       this.#copyPutOff(known, entry);
-      if (to > (this.floors[step] as number)) this.floors[step] = to;
+      if (to > intAt(this.floors, step)) this.floors[step] = to;
     }
     this.takeOver(known, first);
     return first;
@@ -82,8 +84,7 @@ export class PartialSchedule {
     this.free.set(known.free.subarray(row), row);
     for (let place = index; place < known.lost.length; place += 1) this.#takeSums(known, place);
     for (let entry = 0; entry < known.putOff.length; entry += 3)
-      if ((known.places[known.putOff[entry + 1] as number] as number) >= index)
-        this.#copyPutOff(known, entry);
+      if (intAt(known.places, valueAt(known.putOff, entry + 1)) >= index) this.#copyPutOff(known, entry);
     return true;
   }
 
@@ -91,7 +92,7 @@ export class PartialSchedule {
   takeOver(known: PartialSchedule, index: number): void {
     const row = index * this.#width;
     for (let holder = row; holder < row + this.#width; holder += 1)
-      this.free[holder] = known.free[holder] as number;
+      this.free[holder] = intAt(known.free, holder);
     this.#takeSums(known, index);
   }
 
@@ -102,13 +103,13 @@ export class PartialSchedule {
   }
 
   #copyPutOff({ putOff }: PartialSchedule, entry: number): void {
-    this.putOff.push(putOff[entry] as number, putOff[entry + 1] as number, putOff[entry + 2] as number);
+    this.putOff.push(valueAt(putOff, entry), valueAt(putOff, entry + 1), valueAt(putOff, entry + 2));
   }
 
   #takeSums(known: PartialSchedule, index: number): void {
-    this.lost[index] = known.lost[index] as number;
-    this.late[index] = known.late[index] as number;
-    this.reach[index] = known.reach[index] as number;
+    this.lost[index] = intAt(known.lost, index);
+    this.late[index] = floatAt(known.late, index);
+    this.reach[index] = intAt(known.reach, index);
   }
 
   /**
@@ -119,8 +120,8 @@ export class PartialSchedule {
     for (let isLess = true; isLess;) {
       isLess = false;
       for (let entry = 0; entry < this.putOff.length; entry += 3) {
-        const place = this.places[this.putOff[entry] as number] as number;
-        const by = this.places[this.putOff[entry + 1] as number] as number;
+        const place = intAt(this.places, valueAt(this.putOff, entry));
+        const by = intAt(this.places, valueAt(this.putOff, entry + 1));
         if (place < first && by >= first) {
           first = place;
           isLess = true;

@@ -52,10 +52,13 @@ export function* planDaySteps(
   const never = earliest.findIndex(
     (start, step) => !(start + intAt(network.minutes, step) <= network.horizon),
   );
-  if (never >= 0) return { state: 'none', stuck: idOf(never), relief: whatWouldGive(problem) };
-  const hours = workingHours(problem.people);
+  const noPlan = (stuck: number): NoPlan => ({
+    state: 'none',
+    stuck: idOf(stuck),
+    relief: whatWouldGive(problem),
+  });
+  if (never >= 0) return noPlan(never);
   const least = makespanBound(network, earliest);
-  const leastWorkingMinutes = workingMinutes(hours, Math.min(least, network.horizon));
   let known: Built | undefined;
   let plan: DayPlan | undefined;
   /** A pin stands where it is put, also when nobody is left for it: such a plan is none. */
@@ -66,26 +69,29 @@ export function* planDaySteps(
     if (value !== undefined && value.built !== known) {
       known = value.built;
       unmanned = firstUnmanned(network, value.built);
-      if (unmanned < 0)
-        plan = {
-          state: 'planned',
-          steps: plannedSteps(problem, network, value.built),
-          finish: value.built.finish,
-          workingMinutes: workingMinutes(hours, value.built.finish),
-          leastWorkingMinutes,
-          rounds: value.rounds,
-        };
+      if (unmanned < 0) plan = { ...planOf(problem, network, least, value.built), rounds: value.rounds };
     }
-    if (done === true || (plan === undefined && rounds >= ROUNDS_WITHOUT))
-      return plan === undefined
-        ? {
-            state: 'none',
-            stuck: idOf(unmanned < 0 ? stuckStep(network, earliest) : unmanned),
-            relief: whatWouldGive(problem),
-          }
-        : { ...plan, rounds };
+    if (plan === undefined && (done === true || rounds >= ROUNDS_WITHOUT))
+      return noPlan(unmanned < 0 ? stuckStep(network, earliest) : unmanned);
+    if (plan !== undefined && done === true) return { ...plan, rounds };
     if (plan !== undefined) yield plan.rounds === rounds ? plan : { ...plan, rounds };
   }
+}
+
+function planOf(
+  problem: PlanProblem,
+  network: Network,
+  least: number,
+  built: Built,
+): Omit<DayPlan, 'rounds'> {
+  const hours = workingHours(problem.people);
+  return {
+    state: 'planned',
+    steps: plannedSteps(problem, network, built),
+    finish: built.finish,
+    workingMinutes: workingMinutes(hours, built.finish),
+    leastWorkingMinutes: workingMinutes(hours, Math.min(least, network.horizon)),
+  };
 }
 
 function plannedSteps(

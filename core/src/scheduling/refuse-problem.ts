@@ -26,17 +26,7 @@ export function refuseProblem({ people, tools, fitness, steps, lags, horizon }: 
     inOrder(`fitness.${index}.spans`, spans);
   });
   steps.forEach((step, index) => {
-    const at = `steps.${index}`;
-    inRange(`${at}.minutes`, step.minutes, 1, 14 * 1440, 'whole minutes');
-    inRange(`${at}.crew`, step.crew, 0, MOST_PEOPLE, 'people');
-    if (step.pinned !== null) inRange(`${at}.pinned`, step.pinned, 0, MOST_MINUTES, 'whole minutes');
-    if (step.notBefore !== undefined)
-      inRange(`${at}.notBefore.minute`, step.notBefore.minute, 0, MOST_MINUTES, 'whole minutes');
-    if (step.fitness !== null) known(`${at}.fitness`, step.fitness, fitnessIds);
-    step.tools.forEach(({ tool, count }, own) => {
-      known(`${at}.tools.${own}.tool`, tool, toolIds);
-      inRange(`${at}.tools.${own}.count`, count, 0, 1000, 'of them');
-    });
+    refuseStep(step, `steps.${index}`, toolIds, fitnessIds);
   });
   lags.forEach(({ from, to, least, most }, index) => {
     known(`lags.${index}.from`, from, stepIds);
@@ -48,6 +38,24 @@ export function refuseProblem({ people, tools, fitness, steps, lags, horizon }: 
         expected: `nothing, or whole minutes not under ${least}`,
         got: String(most),
       });
+  });
+}
+
+function refuseStep(
+  step: PlanProblem['steps'][number],
+  at: string,
+  toolIds: ReadonlySet<string>,
+  fitnessIds: ReadonlySet<string>,
+): void {
+  inRange(`${at}.minutes`, step.minutes, 1, 14 * 1440, 'whole minutes');
+  inRange(`${at}.crew`, step.crew, 0, MOST_PEOPLE, 'people');
+  if (step.pinned !== null) inRange(`${at}.pinned`, step.pinned, 0, MOST_MINUTES, 'whole minutes');
+  if (step.notBefore !== undefined)
+    inRange(`${at}.notBefore.minute`, step.notBefore.minute, 0, MOST_MINUTES, 'whole minutes');
+  if (step.fitness !== null) known(`${at}.fitness`, step.fitness, fitnessIds);
+  step.tools.forEach(({ tool, count }, own) => {
+    known(`${at}.tools.${own}.tool`, tool, toolIds);
+    inRange(`${at}.tools.${own}.count`, count, 0, 1000, 'of them');
   });
 }
 

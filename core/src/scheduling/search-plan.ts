@@ -299,7 +299,7 @@ function randomisedRule(rank: Float64Array, random: () => number): Float64Array 
 /** The better of two taken by chance. */
 function pick(population: readonly Member[], random: () => number): Member {
   const [a, b] = [Math.floor(random() * population.length), Math.floor(random() * population.length)];
-  return population[Math.min(a, b)] as Member;
+  return valueAt(population, Math.min(a, b));
 }
 
 /** Release times of a few steps with maximum lags are perturbed: it may pay to begin a chain late. */

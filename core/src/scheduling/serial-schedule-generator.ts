@@ -93,7 +93,7 @@ export class SerialScheduleGenerator {
     earliest: ArrayLike<number>,
     { wished, isGlued = true, most = Number.POSITIVE_INFINITY }: BuildOptions = {},
   ): Built | undefined {
-    const { count, pinned, after, minutes } = this.#network;
+    const { count, minutes } = this.#network;
     this.#begin(earliest);
     this.#wished = wished;
     this.#isGlued = isGlued;
@@ -108,15 +108,9 @@ export class SerialScheduleGenerator {
       this.#findLatest(step);
       if (at > this.#latestStart) {
         retries -= 1;
-        const culprit = this.#culprit;
-        const isFree = culprit >= 0 && (pinned[culprit] ?? -1) < 0 && (this.#starts[culprit] ?? -1) >= 0;
-        if (!isFree || retries < 0 || !Number.isFinite(at)) {
-          this.stuck = step;
-          return undefined;
-        }
-        this.#raised[culprit] = at - this.#culpritMost - intAt(minutes, culprit);
-        this.#takeBack(culprit, placed, ready);
-        continue;
+        if (retries >= 0 && this.#putOffCulprit(at, placed, ready)) continue;
+        this.stuck = step;
+        return undefined;
       }
       if (!Number.isFinite(at) || at + floatAt(this.#tails, step) > most) {
         this.stuck = step;
@@ -125,15 +119,31 @@ export class SerialScheduleGenerator {
       this.#put(step, at, this.#crewAt(step, at) ?? NONE);
       placed.push(step);
       ready.splice(ready.indexOf(step), 1);
-      for (const { other } of after[step] ?? []) {
-        this.#waits[other] = (this.#waits[other] ?? 1) - 1;
-        if (this.#waits[other] === 0 && (pinned[other] ?? -1) < 0) ready.push(other);
-      }
+      this.#release(step, ready);
     }
-    let finish = 0;
-    for (let step = 0; step < count; step += 1)
-      finish = Math.max(finish, intAt(this.#starts, step) + intAt(minutes, step));
+    const finish = minutes.reduce((most, own, step) => Math.max(most, intAt(this.#starts, step) + own), 0);
     return { starts: this.#starts.slice(), people: this.#crews.slice(), finish };
+  }
+
+  /** The step that may not lie so long before is taken back and put later. @returns false: it cannot be */
+  #putOffCulprit(at: number, placed: number[], ready: number[]): boolean {
+    const { pinned, minutes } = this.#network;
+    const culprit = this.#culprit;
+    if (culprit < 0 || !Number.isFinite(at)) return false;
+    if (intAt(pinned, culprit) >= 0 || intAt(this.#starts, culprit) < 0) return false;
+    this.#raised[culprit] = at - this.#culpritMost - intAt(minutes, culprit);
+    this.#takeBack(culprit, placed, ready);
+    return true;
+  }
+
+  /** Those behind a step wait for one less. */
+  #release(step: number, ready: number[]): void {
+    const { after, pinned } = this.#network;
+    for (const { other } of valueAt(after, step)) {
+      const waits = valueAt(this.#waits, other) - 1;
+      this.#waits[other] = waits;
+      if (waits === 0 && intAt(pinned, other) < 0) ready.push(other);
+    }
   }
 
   /** Pinned steps stand where they are pinned. @returns how many */

@@ -1,3 +1,4 @@
+import { intAt, valueAt } from '../quantity';
 import { TOO_LATE } from './calendar';
 
 /** So many of a tool for one step. */
@@ -31,25 +32,25 @@ export class ToolUnits {
    * @returns when so many are free; `TOO_LATE` when there are not as many
    */
   whenFree(free: Int32Array, row: number, { tool, count }: ToolNeed): number {
-    const from = row + (this.#from[tool] as number);
-    const many = this.#counts[tool] as number;
+    const from = row + intAt(this.#from, tool);
+    const many = valueAt(this.#counts, tool);
     if (count > many) return TOO_LATE;
-    if (count > 1) return free.slice(from, from + many).sort()[count - 1] as number;
-    let soonest = free[from] as number;
+    if (count > 1) return intAt(free.slice(from, from + many).sort(), count - 1);
+    let soonest = intAt(free, from);
     for (let unit = from + 1; unit < from + many; unit += 1) {
-      const own = free[unit] as number;
+      const own = intAt(free, unit);
       if (own < soonest) soonest = own;
     }
     return soonest;
   }
 
   take(free: Int32Array, row: number, { tool, count }: ToolNeed, until: number): void {
-    const from = row + (this.#from[tool] as number);
-    const to = from + (this.#counts[tool] as number);
+    const from = row + intAt(this.#from, tool);
+    const to = from + valueAt(this.#counts, tool);
     for (let taken = 0; taken < count; taken += 1) {
       let soonest = from;
       for (let unit = from; unit < to; unit += 1)
-        if ((free[unit] as number) < (free[soonest] as number)) soonest = unit;
+        if (intAt(free, unit) < intAt(free, soonest)) soonest = unit;
       free[soonest] = until;
     }
   }

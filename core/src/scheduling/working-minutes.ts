@@ -38,8 +38,8 @@ export function leastWorked(own: readonly Float64Array[], worked: Float64Array):
   const least = new Float64Array(all + 1);
   let done = 0;
   for (let minute = 1; minute < worked.length; minute += 1) {
-    const until = own.reduce((sum, row) => sum + (row[minute] as number), 0);
-    for (; done < until; done += 1) least[done + 1] = worked[minute] as number;
+    const until = own.reduce((sum, row) => sum + floatAt(row, minute), 0);
+    for (; done < until; done += 1) least[done + 1] = floatAt(worked, minute);
   }
   return least;
 }

@@ -105,3 +105,10 @@ export interface CutOrderPlan {
   readonly splitGroups: readonly string[];
   readonly stopped: 'optimal' | 'limit' | 'infeasible';
 }
+
+/** @throws RangeError when the order has no such stock */
+export function stockOf({ stocks }: CutOrder, stockId: string): StockFilm {
+  const stock = stocks.find(({ id }) => id === stockId);
+  if (stock === undefined) throw new RangeError(`no stock ${stockId} in this order`);
+  return stock;
+}

@@ -1,6 +1,6 @@
 import { ANY_STAGES, type Strip, type LaidStrip } from '../../packing';
 import { cutsFor } from '../instructions';
-import type { CutOrder, CutOrderPlan, StockUse } from './cut-order';
+import { type CutOrder, type CutOrderPlan, type StockUse, stockOf } from './cut-order';
 import { splitGroups } from './lot-split-penalty';
 import { MISSING } from './missing-film';
 import { type CutSums, keptOf, moneyOf } from './order-money';
@@ -48,12 +48,7 @@ function cutsMade(
   const inAnyStages =
     order.stages === ANY_STAGES
       ? uses.flatMap(
-          ({ stockId, placed }) =>
-            cutsFor(
-              placed,
-              order.stocks.find(({ id }) => id === stockId)?.width_mm ?? 0,
-              order.endWaste_mm,
-            ) ?? [],
+          ({ stockId, placed }) => cutsFor(placed, stockOf(order, stockId).width_mm, order.endWaste_mm) ?? [],
         )
       : [];
   if (inAnyStages.length === 0)

@@ -1,6 +1,6 @@
 import { type Formula, GEOMETRY, type Reasoned, type Source, type Step, applyFormula } from '../../quantity';
 import type { Strip, StripExtra } from '../../packing';
-import type { CutOrder, CutOrderPlan, CuttingRates, StockUse } from './cut-order';
+import { type CutOrder, type CutOrderPlan, type CuttingRates, type StockUse, stockOf } from './cut-order';
 import type { PlacedSegment } from './order-segments';
 
 const RATE: Source = { kind: 'our guess', text: 'rates of this workshop; a guess until measured' };
@@ -126,12 +126,8 @@ export function moneyOf(
   readonly waste_share: Reasoned<number>;
 } {
   const steps: Step[] = uses.map(({ stockId, used_mm }) => {
-    const stock = order.stocks.find(({ id }) => id === stockId);
-    return applyFormula(MONEY_FORMULAS.use, {
-      used_mm,
-      perMetre: stock?.perMetre ?? 0,
-      whole: stock?.whole ?? 0,
-    });
+    const { perMetre, whole } = stockOf(order, stockId);
+    return applyFormula(MONEY_FORMULAS.use, { used_mm, perMetre, whole });
   });
   const film = applyFormula(MONEY_FORMULAS.film, { sum: steps.reduce((sum, { value }) => sum + value, 0) });
   const { perCrossCut, perSlit, perPiece } = order.rates;
@@ -144,24 +140,25 @@ export function moneyOf(
     pieces,
     ...cuts,
   });
-  const waste = applyFormula(MONEY_FORMULAS.waste, {
-    pieces_mm2: uses.reduce(
-      (sum, { placed }) =>
-        sum + placed.reduce((own, { across_mm, along_mm }) => own + across_mm * along_mm, 0),
-      0,
-    ),
-    film_mm2: uses.reduce(
-      (sum, { stockId, used_mm }) =>
-        sum + used_mm * (order.stocks.find(({ id }) => id === stockId)?.width_mm ?? 0),
-      0,
-    ),
-  });
+  const waste = applyFormula(MONEY_FORMULAS.waste, areasOf(order, uses));
   return {
     film: { value: film.value, why: [...steps, film] },
     cost: { value: cost.value, why: [film, cost] },
     filmBound: boundOf(film.value, filmBound),
     waste_share: { value: waste.value, why: [waste] },
   };
+}
+
+function areasOf(
+  order: CutOrder,
+  uses: readonly StockUse[],
+): { readonly pieces_mm2: number; readonly film_mm2: number } {
+  let [pieces_mm2, film_mm2] = [0, 0];
+  for (const { stockId, used_mm, placed } of uses) {
+    film_mm2 += used_mm * stockOf(order, stockId).width_mm;
+    for (const { across_mm, along_mm } of placed) pieces_mm2 += across_mm * along_mm;
+  }
+  return { pieces_mm2, film_mm2 };
 }
 
 /** A plan with a bound that has risen since. A plan that leaves pieces out has none. */

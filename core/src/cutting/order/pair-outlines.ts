@@ -1,85 +1,71 @@
 import { quarterTurned, type Nested, type Polygon, nestPair } from '../../blanks';
 import type { PlacedPiece } from '../../packing';
-import { toTenth, upToTenth } from '../../quantity';
+import { toTenth, upToTenth, valueAt } from '../../quantity';
 import type { CutOrder, OrderPiece } from './cut-order';
+import { type PiecesTogether, byKey, piecesTogether } from './pieces-together';
 
 interface Pair {
-  readonly one: OrderPiece;
-  readonly other: OrderPiece;
+  readonly pieces: readonly [OrderPiece, OrderPiece];
   readonly nested: Nested;
-}
-
-interface Paired {
-  readonly order: CutOrder;
-  /** A placed pair as its two pieces. */
-  readonly apart: (placed: readonly PlacedPiece[]) => readonly PlacedPiece[];
-  /** The pieces that go by one id: two of a pair, else itself. */
-  readonly idsOf: (id: string) => readonly string[];
 }
 
 /**
  * For a plotter: equal pieces that are no rectangles are laid out two by two, nested by their outlines, where
  * that saves film. Outlines are as the piece lies unturned: x across the roll, y along it.
  */
-export function pairOutlines(order: CutOrder): Paired {
+export function pairOutlines(order: CutOrder): PiecesTogether {
   const widest = order.stocks.reduce((most, { width_mm }) => Math.max(most, width_mm), 0);
   const pinned = new Set(order.pinned.map(({ id }) => id));
-  const alike = new Map<string, OrderPiece[]>();
-  const rest: OrderPiece[] = [];
-  for (const piece of order.pieces) {
-    if (order.mode !== 'by plotter' || piece.outline === undefined || pinned.has(piece.id)) {
-      rest.push(piece);
-      continue;
-    }
-    const key = `${piece.group}|${piece.mayFlip === true}|${piece.outline.map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' ')}`;
-    const own = alike.get(key);
-    if (own === undefined) alike.set(key, [piece]);
-    else own.push(piece);
-  }
+  const { groups, alone } = byKey(order.pieces, (piece) =>
+    order.mode === 'by plotter' && !pinned.has(piece.id) ? outlineKey(piece) : undefined,
+  );
   const pairs = new Map<string, Pair>();
-  for (const pieces of alike.values()) {
+  const laidOut = groups.flatMap((pieces) => {
     const [first] = pieces;
     const nested =
       first?.outline === undefined || pieces.length < 2
         ? undefined
         : nestPair(first.outline, order.gap_mm, first.mayFlip === true, widest);
-    if (nested === undefined) {
-      rest.push(...pieces);
-      continue;
-    }
-    for (let index = 0; index + 1 < pieces.length; index += 2) {
-      const [one, other] = [pieces[index], pieces[index + 1]];
-      if (one === undefined || other === undefined) continue;
-      const id = `${one.id} + ${other.id}`;
-      pairs.set(id, { one, other, nested });
-      rest.push({
-        ...one,
-        id,
-        across_mm: upToTenth(nested.width),
-        along_mm: upToTenth(nested.height),
-        likesEdge: false,
-        wantsEdge: false,
-      });
-    }
-    const last = pieces.length % 2 === 1 ? pieces.at(-1) : undefined;
-    if (last !== undefined) rest.push(last);
+    return nested === undefined ? pieces : inPairs(pieces, nested, pairs);
+  });
+  return piecesTogether(order, [...alone, ...laidOut], pairs, both);
+}
+
+/** Pieces alike in outline and in what may be done with them. */
+function outlineKey({ group, mayFlip, outline }: OrderPiece): string | undefined {
+  if (outline === undefined) return undefined;
+  return `${group}|${mayFlip === true}|${outline.map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' ')}`;
+}
+
+/** Two by two, noted among the pairs; an odd one stays alone. */
+function inPairs(
+  pieces: readonly OrderPiece[],
+  nested: Nested,
+  pairs: Map<string, Pair>,
+): readonly OrderPiece[] {
+  const found: OrderPiece[] = [];
+  for (let index = 0; index < pieces.length; index += 2) {
+    const one = valueAt(pieces, index);
+    const other = pieces[index + 1];
+    const id = other === undefined ? one.id : `${one.id} + ${other.id}`;
+    if (other !== undefined) pairs.set(id, { pieces: [one, other], nested });
+    found.push(other === undefined ? one : pairedPiece(one, id, nested));
   }
-  if (pairs.size === 0) return { order, apart: (placed) => placed, idsOf: (id) => [id] };
+  return found;
+}
+
+function pairedPiece(one: OrderPiece, id: string, { width, height }: Nested): OrderPiece {
   return {
-    order: { ...order, pieces: rest },
-    apart: (placed) =>
-      placed.flatMap((piece) => {
-        const pair = pairs.get(piece.id);
-        return pair === undefined ? [piece] : both(piece, pair);
-      }),
-    idsOf: (id) => {
-      const pair = pairs.get(id);
-      return pair === undefined ? [id] : [pair.one.id, pair.other.id];
-    },
+    ...one,
+    id,
+    across_mm: upToTenth(width),
+    along_mm: upToTenth(height),
+    likesEdge: false,
+    wantsEdge: false,
   };
 }
 
-function both(at: PlacedPiece, { one, other, nested }: Pair): readonly PlacedPiece[] {
+function both(at: PlacedPiece, { pieces: [one, other], nested }: Pair): readonly PlacedPiece[] {
   const size = at.turned
     ? { across_mm: one.along_mm, along_mm: one.across_mm }
     : { across_mm: one.across_mm, along_mm: one.along_mm };

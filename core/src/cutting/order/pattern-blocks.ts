@@ -1,12 +1,10 @@
 import type { PlacedPiece } from '../../packing';
 import { toTenth, upToTenth, valueAt } from '../../quantity';
 import type { CutOrder, OrderPiece } from './cut-order';
+import { type PiecesTogether, byKey, piecesTogether } from './pieces-together';
 
-export interface Blocked {
-  readonly order: CutOrder;
-  /** A placed block as its drops. */
-  readonly apart: (placed: readonly PlacedPiece[]) => readonly PlacedPiece[];
-  readonly idsOf: (id: string) => readonly string[];
+interface DropBlock {
+  readonly pieces: readonly [OrderPiece, ...OrderPiece[]];
 }
 
 /**
@@ -14,56 +12,40 @@ export interface Blocked {
  * next; behind the last only its own length is taken. Pinned ones stay where they are; the others keep their
  * distance among themselves.
  */
-export function blockDrops(order: CutOrder): Blocked {
+export function blockDrops(order: CutOrder): PiecesTogether {
   const pinned = new Set(order.pinned.map(({ id }) => id));
-  const groups = new Map<string, OrderPiece[]>();
-  const rest: OrderPiece[] = [];
-  for (const piece of order.pieces) {
-    if (piece.meets === undefined || pinned.has(piece.id)) {
-      rest.push(piece);
-      continue;
-    }
-    const own = groups.get(piece.meets.group);
-    if (own === undefined) groups.set(piece.meets.group, [piece]);
-    else own.push(piece);
-  }
-  const blocks = new Map<string, readonly OrderPiece[]>();
-  for (const pieces of groups.values()) {
+  const { groups, alone } = byKey(order.pieces, ({ id, meets }) =>
+    pinned.has(id) ? undefined : meets?.group,
+  );
+  const blocks = new Map<string, DropBlock>();
+  const laidOut = groups.flatMap((pieces) => {
     const [first, ...others] = [...pieces].sort((a, b) => (a.meets?.drop ?? 0) - (b.meets?.drop ?? 0));
-    if (first === undefined || others.length === 0) {
-      rest.push(...pieces);
-      continue;
-    }
-    const drops = [first, ...others];
-    const along_mm = startsOf(drops, order.gap_mm).at(-1) ?? 0;
-    const id = drops.map((drop) => drop.id).join(' & ');
-    blocks.set(id, drops);
-    rest.push({
-      ...first,
-      id,
-      across_mm: Math.max(...drops.map(({ across_mm }) => across_mm)),
-      along_mm: upToTenth(along_mm + (drops.at(-1)?.along_mm ?? 0)),
-      mayTurn90: false,
-    });
-  }
-  if (blocks.size === 0) return { order, apart: (placed) => placed, idsOf: (id) => [id] };
+    if (first === undefined || others.length === 0) return pieces;
+    const block = blockOf([first, ...others], order.gap_mm);
+    blocks.set(block.id, { pieces: [first, ...others] });
+    return [block];
+  });
+  return piecesTogether(order, [...alone, ...laidOut], blocks, (at, { pieces }) => {
+    const starts = startsOf(pieces, order.gap_mm);
+    return pieces.map((drop, index): PlacedPiece => ({
+      ...at,
+      id: drop.id,
+      y_mm: toTenth(at.y_mm + valueAt(starts, index)),
+      across_mm: drop.across_mm,
+      along_mm: drop.along_mm,
+      x_mm: atRight(at, order) ? toTenth(at.x_mm + at.across_mm - drop.across_mm) : at.x_mm,
+    }));
+  });
+}
+
+function blockOf(drops: DropBlock['pieces'], gap_mm: number): OrderPiece {
+  const last = drops.length - 1;
   return {
-    order: { ...order, pieces: rest },
-    idsOf: (id) => blocks.get(id)?.map((drop) => drop.id) ?? [id],
-    apart: (placed) =>
-      placed.flatMap((at) => {
-        const drops = blocks.get(at.id);
-        if (drops === undefined) return [at];
-        const starts = startsOf(drops, order.gap_mm);
-        return drops.map((drop, index): PlacedPiece => ({
-          ...at,
-          id: drop.id,
-          y_mm: toTenth(at.y_mm + valueAt(starts, index)),
-          across_mm: drop.across_mm,
-          along_mm: drop.along_mm,
-          x_mm: atRight(at, order) ? toTenth(at.x_mm + at.across_mm - drop.across_mm) : at.x_mm,
-        }));
-      }),
+    ...drops[0],
+    id: drops.map(({ id }) => id).join(' & '),
+    across_mm: Math.max(...drops.map(({ across_mm }) => across_mm)),
+    along_mm: upToTenth(valueAt(startsOf(drops, gap_mm), last) + valueAt(drops, last).along_mm),
+    mayTurn90: false,
   };
 }
 

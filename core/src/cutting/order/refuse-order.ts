@@ -25,18 +25,8 @@ export function refuseOrder({
   endWaste_mm,
   mostSheet_mm,
 }: CutOrder): void {
-  if (pieces.length > MOST_PIECES)
-    throw new CoreError('CUTTING_TOO_MANY_PIECES', {
-      path: 'pieces',
-      expected: `at most ${MOST_PIECES} pieces`,
-      got: String(pieces.length),
-    });
-  if (stocks.length > MOST_STOCKS)
-    throw new CoreError('CUTTING_STOCK_RANGE', {
-      path: 'stocks',
-      expected: `at most ${MOST_STOCKS} rolls and offcuts`,
-      got: String(stocks.length),
-    });
+  atMost('CUTTING_TOO_MANY_PIECES', 'pieces', pieces.length, MOST_PIECES, 'pieces');
+  atMost('CUTTING_STOCK_RANGE', 'stocks', stocks.length, MOST_STOCKS, 'rolls and offcuts');
   within('gap_mm', gap_mm, 0, 100);
   within('endWaste_mm', endWaste_mm, 0, 5000);
   if (mostSheet_mm !== Number.POSITIVE_INFINITY) within('mostSheet_mm', mostSheet_mm, 1, LONGEST_MM);
@@ -58,6 +48,17 @@ export function refuseOrder({
     within(`pieces.${id}.along_mm`, along_mm, 1, LONGEST_MM, id);
   }
   refusePins(stocks, pieces, pinned, mode);
+}
+
+function atMost(
+  code: 'CUTTING_TOO_MANY_PIECES' | 'CUTTING_STOCK_RANGE',
+  path: string,
+  count: number,
+  most: number,
+  of: string,
+): void {
+  if (count > most)
+    throw new CoreError(code, { path, expected: `at most ${most} ${of}`, got: String(count) });
 }
 
 function refuseStock({ id, width_mm, length_mm, perMetre, whole }: StockFilm): void {

@@ -74,6 +74,29 @@ export function isHonest(statistics: Statistics, count: number): boolean {
   );
 }
 
+/** What each reading would show of a blunder in it, and what it may hide. */
+function reliabilityOf(
+  readings: readonly Reading[],
+  sds: readonly number[],
+  statistics: Statistics,
+): readonly Reliability[] {
+  const freedom = sds.length - statistics.rank;
+  const limit = worstAllowed(sds.length);
+  return readings.map(({ id }, index) => {
+    const redundancy = valueAt(statistics.redundancy, index);
+    const smallest_mm = (shift: number): number | null =>
+      redundancy < 1e-9 ? null : (shift * valueAt(sds, index)) / Math.sqrt(redundancy);
+    return {
+      id,
+      redundancy,
+      residual_mm: valueAt(statistics.residuals, index),
+      standardised: valueAt(statistics.standardised, index),
+      mayHide_mm: smallest_mm(Math.min(limit + FOUR_IN_FIVE, foundBySquares(freedom))),
+      smallestSlipFound_mm: smallest_mm(limit + NINETEEN_IN_TWENTY),
+    };
+  });
+}
+
 /** Says whether readings agree, and which one is wrong when that can be known.
  *  @param readings those that can be wrong; `statistics` may go on with assumptions after them
  *  @param sds mm, one a reading
@@ -86,25 +109,7 @@ export function judge(
   decider: (first: number, second: number) => AskedMeasure | undefined = () => undefined,
 ): Agreement {
   const freedom = sds.length - statistics.rank;
-  const limit = worstAllowed(sds.length);
-  const reliability = readings.map(({ id }, index): Reliability => {
-    const redundancy = valueAt(statistics.redundancy, index);
-    return {
-      id,
-      redundancy,
-      residual_mm: valueAt(statistics.residuals, index),
-      standardised: valueAt(statistics.standardised, index),
-      mayHide_mm:
-        redundancy < 1e-9
-          ? null
-          : (Math.min(limit + FOUR_IN_FIVE, foundBySquares(freedom)) * valueAt(sds, index)) /
-            Math.sqrt(redundancy),
-      smallestSlipFound_mm:
-        redundancy < 1e-9
-          ? null
-          : ((limit + NINETEEN_IN_TWENTY) * valueAt(sds, index)) / Math.sqrt(redundancy),
-    };
-  });
+  const reliability = reliabilityOf(readings, sds, statistics);
   if (freedom < 1) return { kind: 'not checked', reliability };
   const order = readings
     .map((_, index) => index)
@@ -121,10 +126,9 @@ export function judge(
   const alike = rest.filter((index) => Math.abs(statistics.correlation(worst, index)) > CANNOT_TELL_APART);
   const decide = alike[0] === undefined ? undefined : decider(worst, alike[0]);
   const suspectAt = (index: number): Suspect => {
-    const reading = readings[index];
-    if (reading === undefined) throw new RangeError(`no reading ${index}`);
+    const reading = valueAt(readings, index);
     const tooLong_mm =
-      -valueAt(statistics.residuals, index) / Math.max(statistics.redundancy[index] ?? 1, 1e-9);
+      -valueAt(statistics.residuals, index) / Math.max(valueAt(statistics.redundancy, index), 1e-9);
     return {
       id: reading.id,
       kind: reading.kind,

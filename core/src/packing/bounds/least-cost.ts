@@ -57,7 +57,7 @@ export function* leastCostSteps(
 ): Generator<number, LeastCost | undefined> {
   if (demands.length + stocks.length > MOST_ROWS || demands.length === 0 || stocks.length === 0)
     return undefined;
-  const need = demands.map(({ quantity, orientations }) => quantity * (orientations[0]?.[1] ?? 0));
+  const need = demands.map((demand) => demand.quantity * alongOf(demand, 0));
   const simplex = new Simplex<StockColumn>(
     need,
     stocks.map(({ most, fills }) => (fills === undefined ? most : 1)),
@@ -76,6 +76,25 @@ export function* leastCostSteps(
     yield bound;
   }
   const prices = demands.map((_, itemType) => Math.max(0, floatAt(simplex.dual, itemType)) / scale);
+  return {
+    bound: simplex.farleyBound(scale),
+    prices: demands.map((demand, itemType) => valueAt(prices, itemType) * alongOf(demand, 0)),
+    ...takenOf(simplex, stocks, demands),
+    stopped: isOptimal ? 'optimal' : 'limit',
+  };
+}
+
+/** The length of a piece lying one way. */
+function alongOf({ orientations }: ItemDemand, orientation: number): number {
+  return valueAt(orientations, orientation)[1];
+}
+
+/** How much of each stock the combination takes, and how many pieces lie where, and turned. */
+function takenOf(
+  simplex: Simplex<StockColumn>,
+  stocks: readonly PatternStock[],
+  demands: readonly ItemDemand[],
+): Pick<LeastCost, 'lengths' | 'split' | 'turned'> {
   const lengths = stocks.map(() => 0);
   const split = demands.map(() => stocks.map(() => 0));
   const turned = demands.map(() => 0);
@@ -87,21 +106,14 @@ export function* leastCostSteps(
     for (const { itemType, orientation, count } of parts) {
       const pieces =
         own.fills === undefined
-          ? (took * count) / (demands[itemType]?.orientations[orientation]?.[1] ?? 1)
+          ? (took * count) / alongOf(valueAt(demands, itemType), orientation)
           : took * count;
-      const line = split[itemType];
-      if (line !== undefined) line[stock] = valueAt(line, stock) + pieces;
+      const line = valueAt(split, itemType);
+      line[stock] = valueAt(line, stock) + pieces;
       if (orientation === 1) turned[itemType] = valueAt(turned, itemType) + pieces;
     }
   }
-  return {
-    bound: simplex.farleyBound(scale),
-    prices: prices.map((price, itemType) => price * (demands[itemType]?.orientations[0]?.[1] ?? 0)),
-    lengths,
-    split,
-    turned,
-    stopped: isOptimal ? 'optimal' : 'limit',
-  };
+  return { lengths, split, turned };
 }
 
 /** What is taken from one stock: a slice of it, or all that lies on it at once. */

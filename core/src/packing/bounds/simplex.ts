@@ -1,3 +1,5 @@
+import { floatAt, valueAt } from '../../quantity';
+
 /** A column of a linear programme: how much of each row one unit of it gives or takes, and what it costs. */
 export interface SimplexColumn {
   readonly entries: readonly (readonly [row: number, amount: number])[];
@@ -54,11 +56,11 @@ export class Simplex<Column extends SimplexColumn> {
     for (let round = 0; round < mostRounds; round += 1) {
       this.dual.fill(0);
       for (let row = 0; row < this.#rows; row += 1) {
-        const own = this.#basisCost[row] as number;
-        const line = this.#inverse[row] as Float64Array;
+        const own = floatAt(this.#basisCost, row);
+        const line = valueAt(this.#inverse, row);
         if (own !== 0)
           for (let at = 0; at < this.#rows; at += 1)
-            this.dual[at] = (this.dual[at] as number) + own * (line[at] as number);
+            this.dual[at] = floatAt(this.dual, at) + own * floatAt(line, at);
       }
       const column = entering(this.dual);
       if (column === undefined) return true;
@@ -71,7 +73,7 @@ export class Simplex<Column extends SimplexColumn> {
   *taken(): Generator<readonly [column: Column, amount: number]> {
     for (let row = 0; row < this.#rows; row += 1) {
       const column = this.#basis[row];
-      if (column !== undefined) yield [column, this.#value[row] as number];
+      if (column !== undefined) yield [column, floatAt(this.#value, row)];
     }
   }
 
@@ -84,8 +86,8 @@ export class Simplex<Column extends SimplexColumn> {
     for (let row = 0; row < this.#rows; row += 1)
       sum +=
         (row < this.#asked
-          ? Math.max(0, this.dual[row] as number) / scale
-          : Math.min(0, this.dual[row] as number)) * (this.#start[row] as number);
+          ? Math.max(0, floatAt(this.dual, row)) / scale
+          : Math.min(0, floatAt(this.dual, row))) * floatAt(this.#start, row);
     return sum;
   }
 
@@ -94,16 +96,15 @@ export class Simplex<Column extends SimplexColumn> {
     const step = new Float64Array(rows);
     for (let row = 0; row < rows; row += 1) {
       let sum = 0;
-      for (const [at, amount] of column.entries)
-        sum += ((this.#inverse[row] as Float64Array)[at] as number) * amount;
+      for (const [at, amount] of column.entries) sum += floatAt(valueAt(this.#inverse, row), at) * amount;
       step[row] = sum;
     }
     let leaving = -1;
     let least = Number.POSITIVE_INFINITY;
     for (let row = 0; row < rows; row += 1) {
-      const own = step[row] as number;
+      const own = floatAt(step, row);
       if (own <= 1e-10) continue;
-      const ratio = (this.#value[row] as number) / own;
+      const ratio = floatAt(this.#value, row) / own;
       if (ratio < least - 1e-12) {
         least = ratio;
         leaving = row;
@@ -111,17 +112,17 @@ export class Simplex<Column extends SimplexColumn> {
     }
     const line = this.#inverse[leaving];
     if (line === undefined) return false;
-    const by = step[leaving] as number;
-    for (let at = 0; at < rows; at += 1) line[at] = (line[at] as number) / by;
+    const by = floatAt(step, leaving);
+    for (let at = 0; at < rows; at += 1) line[at] = floatAt(line, at) / by;
     for (let row = 0; row < rows; row += 1) {
-      const own = step[row] as number;
+      const own = floatAt(step, row);
       if (row === leaving || own === 0) continue;
-      const other = this.#inverse[row] as Float64Array;
+      const other = valueAt(this.#inverse, row);
       for (let at = 0; at < rows; at += 1) {
-        const amount = line[at] as number;
-        if (amount !== 0) other[at] = (other[at] as number) - own * amount;
+        const amount = floatAt(line, at);
+        if (amount !== 0) other[at] = floatAt(other, at) - own * amount;
       }
-      this.#value[row] = Math.max(0, (this.#value[row] as number) - own * least);
+      this.#value[row] = Math.max(0, floatAt(this.#value, row) - own * least);
     }
     this.#value[leaving] = least;
     this.#basisCost[leaving] = column.cost;

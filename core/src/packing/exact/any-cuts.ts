@@ -1,4 +1,4 @@
-import { floatAt, valueAt } from '../../quantity';
+import { floatAt, valueAt, intAt } from '../../quantity';
 import type { Orientation, PackingProblem } from '../problem/packing-problem';
 import type { Block, PieceMove } from '../skyline/beam';
 import { ParetoBoxes } from './pareto-boxes';
@@ -59,12 +59,12 @@ export function shortestOfAnyCuts(
   const { along, start } = fronts;
   const { all } = subsets;
   let shortest = -1;
-  for (let at = start[all] as number; at < (start[subsets.count] as number); at += 1)
-    if (shortest < 0 || (along[at] as number) < (along[shortest] as number)) shortest = at;
-  if (shortest < 0 || (along[shortest] as number) > most) return undefined;
+  for (let at = intAt(start, all); at < intAt(start, subsets.count); at += 1)
+    if (shortest < 0 || intAt(along, at) < intAt(along, shortest)) shortest = at;
+  if (shortest < 0 || intAt(along, shortest) > most) return undefined;
   const moves: PieceMove[] = [];
   placeBox(fronts, given, all, shortest, 0, 0, moves);
-  return { along: along[shortest] as number, moves };
+  return { along: intAt(along, shortest), moves };
 }
 
 interface AnyCuts {
@@ -107,12 +107,12 @@ function boxesOf(
   { subsets, laid, width, area, spare, charges }: AnyCuts,
   fronts: ParetoBoxes,
 ): void {
-  const own = area[state] as number;
+  const own = floatAt(area, state);
   const mostArea = own + spare;
   const wastesTooMuch = (across: number, along: number): boolean =>
     charges.some(
       ({ held, sums, spare: mine }) =>
-        (1 - held(state, width - across)) * along > (sums[state] as number) + mine,
+        (1 - held(state, width - across)) * along > floatAt(sums, state) + mine,
     );
   const add = (across: number, along: number, part: number, way: number): void => {
     if (
@@ -129,26 +129,32 @@ function boxesOf(
   });
   const many = subsets.partsOf(state);
   for (let index = 0; index < many; index += 1) {
-    const part = subsets.parts[index] as number;
+    const part = intAt(subsets.parts, index);
     if (part === state) continue;
-    const rest = state - part;
-    const { across, along, waste, start } = fronts;
-    const [end, from, to] = [start[part + 1] as number, start[rest] as number, start[rest + 1] as number];
-    for (let one = start[part] as number; one < end; one += 1) {
-      const room = spare - (waste[one] as number);
-      const w = across[one] as number;
-      const h = along[one] as number;
-      for (let other = from; other < to && (waste[other] as number) <= room; other += 1) {
-        const v = across[other] as number;
-        const u = along[other] as number;
-        const longer = h > u ? h : u;
-        const wider = w > v ? w : v;
-        if (w + v <= width && (w + v) * longer <= mostArea) add(w + v, longer, part, BESIDE);
-        if (wider * (h + u) <= mostArea) add(wider, h + u, part, BEHIND);
-      }
-    }
+    addPairs(part, state - part, fronts, spare, (w, h, v, u) => {
+      const longer = h > u ? h : u;
+      const wider = w > v ? w : v;
+      if (w + v <= width && (w + v) * longer <= mostArea) add(w + v, longer, part, BESIDE);
+      if (wider * (h + u) <= mostArea) add(wider, h + u, part, BEHIND);
+    });
   }
   fronts.close();
+}
+
+/** Each pair of boxes of two parts that together waste no more than may be. */
+function addPairs(
+  part: number,
+  rest: number,
+  { across, along, waste, start }: ParetoBoxes,
+  spare: number,
+  add: (w: number, h: number, v: number, u: number) => void,
+): void {
+  const [end, from, to] = [intAt(start, part + 1), intAt(start, rest), intAt(start, rest + 1)];
+  for (let one = intAt(start, part); one < end; one += 1) {
+    const room = spare - floatAt(waste, one);
+    for (let other = from; other < to && floatAt(waste, other) <= room; other += 1)
+      add(intAt(across, one), intAt(along, one), intAt(across, other), intAt(along, other));
+  }
 }
 
 /** The way back: which boxes of its two parts made a box is looked for again. */
@@ -162,21 +168,21 @@ function placeBox(
   moves: PieceMove[],
 ): void {
   const { across, along, part, way, start } = fronts;
-  const first = part[at] as number;
+  const first = intAt(part, at);
   if (way[at] === ALONE) {
     const orientation = given[first];
     if (orientation !== undefined) moves.push({ orientation, x, y });
     return;
   }
   const second = state - first;
-  for (let one = start[first] as number; one < (start[first + 1] as number); one += 1) {
-    for (let other = start[second] as number; other < (start[second + 1] as number); other += 1) {
-      const [w, h] = [across[one] as number, along[one] as number];
-      const [v, u] = [across[other] as number, along[other] as number];
+  for (let one = intAt(start, first); one < intAt(start, first + 1); one += 1) {
+    for (let other = intAt(start, second); other < intAt(start, second + 1); other += 1) {
+      const [w, h] = [intAt(across, one), intAt(along, one)];
+      const [v, u] = [intAt(across, other), intAt(along, other)];
       const fits =
         way[at] === BESIDE
-          ? w + v <= (across[at] as number) && Math.max(h, u) <= (along[at] as number)
-          : Math.max(w, v) <= (across[at] as number) && h + u <= (along[at] as number);
+          ? w + v <= intAt(across, at) && Math.max(h, u) <= intAt(along, at)
+          : Math.max(w, v) <= intAt(across, at) && h + u <= intAt(along, at);
       if (!fits) continue;
       placeBox(fronts, given, first, one, x, y, moves);
       const [dx, dy] = way[at] === BESIDE ? [w, 0] : [0, h];

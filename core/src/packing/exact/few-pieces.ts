@@ -1,4 +1,4 @@
-import { valueAt } from '../../quantity';
+import { valueAt, floatAt, intAt } from '../../quantity';
 import type { Strip, Stack } from '../guillotine/strip-shape';
 import type { Orientation } from '../problem/packing-problem';
 import { ParetoStacks } from './pareto-stacks';
@@ -124,19 +124,19 @@ class StripProgramme {
   }
 
   get shortestOfAll(): number {
-    return this.#shortest[this.subsets.count - 1] as number;
+    return floatAt(this.#shortest, this.subsets.count - 1);
   }
 
   solve(state: number): void {
     const { area, dualPrice, mayLose, mayCost } = this.allowed;
-    const mostArea = (area[state] as number) + mayLose;
-    const mostLength = (dualPrice[state] as number) + mayCost;
+    const mostArea = floatAt(area, state) + mayLose;
+    const mostLength = floatAt(dualPrice, state) + mayCost;
     this.#stacksOf(state, mostArea, mostLength);
     const inParts = this.#stripsOf(state, mostArea, mostLength);
     const shortestStrip = this.#strips.shortestOf(state);
     if (shortestStrip * this.asked.width <= mostArea && shortestStrip <= mostLength)
       this.#stripLength[state] = shortestStrip;
-    const best = Math.min(inParts, this.#stripLength[state] as number);
+    const best = Math.min(inParts, floatAt(this.#stripLength, state));
     this.#shortest[state] = best * this.asked.width <= mostArea && best <= mostLength ? best : NEVER;
   }
 
@@ -146,17 +146,17 @@ class StripProgramme {
     const taken = this.#taken;
     const before = this.subsets.withoutFirst(state);
     const first = this.subsets.firstOf(state);
-    const edge = Math.max(this.#wanting[before] as number, valueAt(this.#wants, first));
+    const edge = Math.max(valueAt(this.#wanting, before), valueAt(this.#wants, first));
     this.#wanting[state] = edge;
     let least = Number.POSITIVE_INFINITY;
     for (let place = 0; place < this.#widths.length; place += 1) {
-      const lengths = this.#stacked[place] as Float64Array;
+      const lengths = valueAt(this.#stacked, place);
       const along =
-        (lengths[before] as number) + (this.#shortestWithin[place]?.[first] ?? Number.POSITIVE_INFINITY);
+        floatAt(lengths, before) + (this.#shortestWithin[place]?.[first] ?? Number.POSITIVE_INFINITY);
       lengths[state] = along;
       if (along >= least) continue;
       least = along;
-      const across = this.#widths[place] as number;
+      const across = valueAt(this.#widths, place);
       if (
         (stages === 3 || before === 0) &&
         along <= mostStrip &&
@@ -178,20 +178,20 @@ class StripProgramme {
     const subs = this.subsets.parts;
     let best = NEVER;
     for (let index = 0; index < many; index += 1) {
-      const part = subs[index] as number;
+      const part = intAt(subs, index);
       const rest = state - part;
       if (part !== state) {
-        const sum = (stripLength[part] as number) + (shortest[rest] as number);
+        const sum = floatAt(stripLength, part) + floatAt(shortest, rest);
         if (sum < best) best = sum;
       }
-      const [to, otherTo] = [stacks.start[part + 1] as number, strips.start[rest + 1] as number];
-      for (let one = stacks.start[part] as number; one < to; one += 1) {
-        for (let other = strips.start[rest] as number; other < otherTo; other += 1) {
-          const across = (stacks.across[one] as number) + (strips.across[other] as number);
+      const [to, otherTo] = [intAt(stacks.start, part + 1), intAt(strips.start, rest + 1)];
+      for (let one = intAt(stacks.start, part); one < to; one += 1) {
+        for (let other = intAt(strips.start, rest); other < otherTo; other += 1) {
+          const across = intAt(stacks.across, one) + intAt(strips.across, other);
           if (across > width) continue;
-          const along = Math.max(stacks.along[one] as number, strips.along[other] as number);
-          const edge = (stacks.edge[one] as number) + (strips.edge[other] as number);
-          const count = 1 + (strips.count[other] as number);
+          const along = Math.max(floatAt(stacks.along, one), floatAt(strips.along, other));
+          const edge = intAt(stacks.edge, one) + intAt(strips.edge, other);
+          const count = 1 + intAt(strips.count, other);
           if (
             edge <= edges &&
             count <= mostStacks &&
@@ -220,16 +220,16 @@ class StripProgramme {
   #lastStrip(state: number): number {
     const many = this.subsets.partsOf(state);
     for (let index = 0; index < many; index += 1) {
-      const own = this.subsets.parts[index] as number;
-      const sum = (this.#stripLength[own] as number) + (this.#shortest[state - own] as number);
-      if (Math.abs(sum - (this.#shortest[state] as number)) < 1e-9) return own;
+      const own = intAt(this.subsets.parts, index);
+      const sum = floatAt(this.#stripLength, own) + floatAt(this.#shortest, state - own);
+      if (Math.abs(sum - floatAt(this.#shortest, state)) < 1e-9) return own;
     }
     return state;
   }
 
   #stripOf(whole: number): Strip {
     const { width, edges, mostStacks } = this.asked;
-    const along = this.#stripLength[whole] as number;
+    const along = floatAt(this.#stripLength, whole);
     const made: Stack[] = [];
     let [state, room, atEdge, count] = [whole, width, edges, mostStacks];
     while (state > 0) {
@@ -241,7 +241,7 @@ class StripProgramme {
       atEdge -= next.edge;
       count -= 1;
     }
-    return { along, stacks: made, filled: this.allowed.area[whole] as number };
+    return { along, stacks: made, filled: floatAt(this.allowed.area, whole) };
   }
 
   #nextStack(
@@ -254,12 +254,12 @@ class StripProgramme {
     const stacks = this.#stacks;
     const many = this.subsets.partsOf(state);
     for (let index = 0; index < many; index += 1) {
-      const part = this.subsets.parts[index] as number;
-      const to = stacks.start[part + 1] as number;
-      for (let at = stacks.start[part] as number; at < to; at += 1) {
-        const [across, edge] = [stacks.across[at] as number, stacks.edge[at] as number];
+      const part = intAt(this.subsets.parts, index);
+      const to = intAt(stacks.start, part + 1);
+      for (let at = intAt(stacks.start, part); at < to; at += 1) {
+        const [across, edge] = [intAt(stacks.across, at), intAt(stacks.edge, at)];
         if (
-          (stacks.along[at] as number) <= along &&
+          floatAt(stacks.along, at) <= along &&
           this.#strips.fits(state - part, room - across, along, atEdge - edge, count - 1)
         )
           return { part, across, edge };

@@ -1,4 +1,4 @@
-import { intAt, valueAt } from '../../quantity';
+import { intAt, valueAt, floatAt } from '../../quantity';
 
 /**
  * Sub-multisets of the pieces, numbered in mixed radix for a dynamic programme: 0 is none, the last is all,
@@ -25,18 +25,7 @@ export class ItemSubsets {
 
   constructor(quantities: readonly number[]) {
     const itemTypes = quantities.length;
-    const radix = new Int32Array(itemTypes);
-    const fields: number[] = [];
-    let [count, bits, above] = [1, 0, 0];
-    quantities.forEach((quantity, itemType) => {
-      radix[itemType] = count;
-      count *= quantity + 1;
-      fields.push(bits);
-      if (quantity === 0) return;
-      bits += 32 - Math.clz32(quantity);
-      above |= 1 << bits;
-      bits += 1;
-    });
+    const { radix, fields, count, above } = fieldsOf(quantities);
     this.count = count;
     this.parts = new Int32Array(count);
     this.#itemTypes = itemTypes;
@@ -50,8 +39,8 @@ export class ItemSubsets {
     const digits = new Int32Array(itemTypes);
     for (let state = 1; state < count; state += 1) {
       for (let itemType = 0; itemType < itemTypes; itemType += 1) {
-        if ((digits[itemType] as number) < valueAt(quantities, itemType)) {
-          digits[itemType] = (digits[itemType] as number) + 1;
+        if (intAt(digits, itemType) < valueAt(quantities, itemType)) {
+          digits[itemType] = intAt(digits, itemType) + 1;
           break;
         }
         digits[itemType] = 0;
@@ -60,8 +49,7 @@ export class ItemSubsets {
       while (digits[first] === 0) first += 1;
       this.#digits.set(digits, state * itemTypes);
       this.#first[state] = first;
-      this.#packed[state] =
-        (this.#packed[state - (radix[first] as number)] as number) + (1 << valueAt(fields, first));
+      this.#packed[state] = intAt(this.#packed, state - intAt(radix, first)) + (1 << valueAt(fields, first));
     }
     this.#above = above;
     this.#whole = above + intAt(this.#packed, count - 1);
@@ -75,7 +63,7 @@ export class ItemSubsets {
   sums(values: readonly number[]): Float64Array {
     const sums = new Float64Array(this.count);
     for (let state = 1; state < this.count; state += 1)
-      sums[state] = (sums[this.withoutFirst(state)] as number) + valueAt(values, this.firstOf(state));
+      sums[state] = floatAt(sums, this.withoutFirst(state)) + valueAt(values, this.firstOf(state));
     return sums;
   }
 
@@ -86,23 +74,22 @@ export class ItemSubsets {
 
   /** The first item type of which it has a piece; the subset without one of those. */
   firstOf(state: number): number {
-    return this.#first[state] as number;
+    return valueAt(this.#first, state);
   }
 
   withoutFirst(state: number): number {
-    return state - (this.#radix[this.#first[state] as number] as number);
+    return state - intAt(this.#radix, valueAt(this.#first, state));
   }
 
   /** One piece of an item type. */
   one(itemType: number): number {
-    return this.#radix[itemType] as number;
+    return intAt(this.#radix, itemType);
   }
 
   /** Whether there are pieces enough for both at once. */
   areApart(one: number, other: number): boolean {
     return (
-      ((this.#whole - (this.#packed[one] as number) - (this.#packed[other] as number)) & this.#above) ===
-      this.#above
+      ((this.#whole - intAt(this.#packed, one) - intAt(this.#packed, other)) & this.#above) === this.#above
     );
   }
 
@@ -114,21 +101,43 @@ export class ItemSubsets {
   partsOf(state: number): number {
     const { parts } = this;
     const base = state * this.#itemTypes;
-    const first = this.#first[state] as number;
+    const first = valueAt(this.#first, state);
     let count = 1;
-    parts[0] = this.#radix[first] as number;
+    parts[0] = intAt(this.#radix, first);
     for (let itemType = first; itemType < this.#itemTypes; itemType += 1) {
       const most = (this.#digits[base + itemType] as number) - (itemType === first ? 1 : 0);
-      const one = this.#radix[itemType] as number;
+      const one = intAt(this.#radix, itemType);
       const before = count;
       for (let copies = 1; copies <= most; copies += 1)
         for (let index = 0; index < before; index += 1) {
-          parts[count] = (parts[index] as number) + copies * one;
+          parts[count] = intAt(parts, index) + copies * one;
           count += 1;
         }
     }
     return count;
   }
+}
+
+/** How subsets are numbered, and where each count lies in a packed one: with a bit above it. */
+function fieldsOf(quantities: readonly number[]): {
+  readonly radix: Int32Array;
+  readonly fields: readonly number[];
+  readonly count: number;
+  readonly above: number;
+} {
+  const radix = new Int32Array(quantities.length);
+  const fields: number[] = [];
+  let [count, bits, above] = [1, 0, 0];
+  quantities.forEach((quantity, itemType) => {
+    radix[itemType] = count;
+    count *= quantity + 1;
+    fields.push(bits);
+    if (quantity === 0) return;
+    bits += 32 - Math.clz32(quantity);
+    above |= 1 << bits;
+    bits += 1;
+  });
+  return { radix, fields, count, above };
 }
 
 /** The number of different subsets that can be made from so many pieces of each item type. */

@@ -1,3 +1,5 @@
+import { intAt, floatAt, valueAt } from '../../quantity';
+
 /** Room for so many boxes of each subset at first; it grows. */
 const BOXES_AT_FIRST = 8;
 const MOST_AT_FIRST = 1 << 14;
@@ -32,23 +34,23 @@ export class ParetoBoxes {
 
   /** Whether a box of the subset now being filled lies within this one. */
   isBeaten(across: number, along: number): boolean {
-    for (let at = this.start[this.#filled] as number; at < this.#end; at += 1)
-      if ((this.across[at] as number) <= across && (this.along[at] as number) <= along) return true;
+    for (let at = intAt(this.start, this.#filled); at < this.#end; at += 1)
+      if (intAt(this.across, at) <= across && intAt(this.along, at) <= along) return true;
     return false;
   }
 
   /** One more box of the subset now being filled; those it lies within go. */
   put(across: number, along: number, waste: number, part: number, way: number): void {
-    const from = this.start[this.#filled] as number;
+    const from = intAt(this.start, this.#filled);
     let to = from;
     for (let at = from; at < this.#end; at += 1) {
-      if ((this.across[at] as number) >= across && (this.along[at] as number) >= along) continue;
+      if (intAt(this.across, at) >= across && intAt(this.along, at) >= along) continue;
       if (to < at) this.#move(at, to);
       to += 1;
     }
     if (to === this.across.length) this.#grow();
     this.#end = to + 1;
-    for (; to > from && (this.waste[to - 1] as number) > waste; to -= 1) this.#move(to - 1, to);
+    for (; to > from && floatAt(this.waste, to - 1) > waste; to -= 1) this.#move(to - 1, to);
     this.across[to] = across;
     this.along[to] = along;
     this.waste[to] = waste;
@@ -63,11 +65,11 @@ export class ParetoBoxes {
   }
 
   #move(from: number, to: number): void {
-    this.across[to] = this.across[from] as number;
-    this.along[to] = this.along[from] as number;
-    this.waste[to] = this.waste[from] as number;
-    this.part[to] = this.part[from] as number;
-    this.way[to] = this.way[from] as number;
+    this.across[to] = intAt(this.across, from);
+    this.along[to] = intAt(this.along, from);
+    this.waste[to] = floatAt(this.waste, from);
+    this.part[to] = intAt(this.part, from);
+    this.way[to] = valueAt(this.way, from);
   }
 
   #grow(): void {

@@ -1,3 +1,5 @@
+import { intAt, floatAt } from '../../quantity';
+
 /**
  * For each subset the Pareto front of the ways its pieces lie in stacks side by side, by width,
  * length, stacks that want an edge, stacks in all. Filled subset by subset, in order.
@@ -21,31 +23,31 @@ export class ParetoStacks {
    * go.
    */
   put(across: number, along: number, edge: number, count: number): void {
-    const from = this.start[this.#filled] as number;
+    const from = intAt(this.start, this.#filled);
     for (let at = from; at < this.#end; at += 1)
       if (
-        (this.across[at] as number) <= across &&
-        (this.along[at] as number) <= along &&
-        (this.edge[at] as number) <= edge &&
-        (this.count[at] as number) <= count
+        intAt(this.across, at) <= across &&
+        floatAt(this.along, at) <= along &&
+        intAt(this.edge, at) <= edge &&
+        intAt(this.count, at) <= count
       )
         return;
     let to = from;
     for (let at = from; at < this.#end; at += 1) {
       if (
-        (this.across[at] as number) >= across &&
-        (this.along[at] as number) >= along &&
-        (this.edge[at] as number) >= edge &&
-        (this.count[at] as number) >= count
+        intAt(this.across, at) >= across &&
+        floatAt(this.along, at) >= along &&
+        intAt(this.edge, at) >= edge &&
+        intAt(this.count, at) >= count
       )
         continue;
       if (to < at)
         this.#set(
           to,
-          this.across[at] as number,
-          this.along[at] as number,
-          this.edge[at] as number,
-          this.count[at] as number,
+          intAt(this.across, at),
+          floatAt(this.along, at),
+          intAt(this.edge, at),
+          intAt(this.count, at),
         );
       to += 1;
     }
@@ -62,19 +64,19 @@ export class ParetoStacks {
 
   shortestOf(subset: number): number {
     let least = Number.MAX_SAFE_INTEGER;
-    for (let at = this.start[subset] as number; at < (this.start[subset + 1] as number); at += 1)
-      least = Math.min(least, this.along[at] as number);
+    for (let at = intAt(this.start, subset); at < intAt(this.start, subset + 1); at += 1)
+      least = Math.min(least, floatAt(this.along, at));
     return least;
   }
 
   /** Whether one of its ways is no wider, longer and so on. */
   fits(subset: number, across: number, along: number, edge: number, count: number): boolean {
-    for (let at = this.start[subset] as number; at < (this.start[subset + 1] as number); at += 1)
+    for (let at = intAt(this.start, subset); at < intAt(this.start, subset + 1); at += 1)
       if (
-        (this.across[at] as number) <= across &&
-        (this.along[at] as number) <= along &&
-        (this.edge[at] as number) <= edge &&
-        (this.count[at] as number) <= count
+        intAt(this.across, at) <= across &&
+        floatAt(this.along, at) <= along &&
+        intAt(this.edge, at) <= edge &&
+        intAt(this.count, at) <= count
       )
         return true;
     return false;

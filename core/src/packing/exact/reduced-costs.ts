@@ -1,4 +1,4 @@
-import { valueAt } from '../../quantity';
+import { valueAt, floatAt } from '../../quantity';
 import type { PackingProblem } from '../problem/packing-problem';
 
 /**
@@ -29,17 +29,17 @@ export function reducedCosts(
     .filter(({ across }) => across <= width)
     .map(({ across, along, itemType }) => ({ across, dualPrice: valueAt(prices, itemType) / along }));
   for (let room = 1; room <= width; room += 1) {
-    let most = held[room - 1] as number;
+    let most = floatAt(held, room - 1);
     for (const { across, dualPrice: own } of dualPrice)
       if (across <= room) {
-        const sum = own + (held[room - across] as number);
+        const sum = own + floatAt(held, room - across);
         if (sum > most) most = sum;
       }
     held[room] = most;
   }
-  const scale = 1 / ((held[width] as number) || 1);
+  const scale = 1 / (floatAt(held, width) || 1);
   return {
     own: itemTypes.map((_, itemType) => valueAt(prices, itemType) * scale),
-    taken: Float64Array.from(held, (_, across) => 1 - (held[width - across] as number) * scale),
+    taken: Float64Array.from(held, (_, across) => 1 - floatAt(held, width - across) * scale),
   };
 }

@@ -1,4 +1,4 @@
-import { valueAt } from '../../quantity';
+import { valueAt, floatAt, intAt } from '../../quantity';
 import type { Orientation } from '../problem/packing-problem';
 import type { ItemSubsets } from './item-subsets';
 
@@ -75,7 +75,7 @@ export function roomBeside(
   const most = new Float64Array(own.length);
   own.forEach((value, at) => {
     own[at] = value * scale;
-    most[at] = Math.max(at === 0 ? 0 : (most[at - 1] as number), own[at]);
+    most[at] = Math.max(at === 0 ? 0 : floatAt(most, at - 1), own[at]);
   });
   return {
     scale,
@@ -83,13 +83,12 @@ export function roomBeside(
       let [low, high] = [0, across.length];
       while (low < high) {
         const middle = (low + high) >> 1;
-        if ((across[middle] as number) <= room) low = middle + 1;
+        if (intAt(across, middle) <= room) low = middle + 1;
         else high = middle;
       }
       let best = 0;
-      for (let at = low - 1; at > 0 && (most[at] as number) > best; at -= 1)
-        if ((own[at] as number) > best && subsets.areApart(taken, subset[at] as number))
-          best = own[at] as number;
+      for (let at = low - 1; at > 0 && floatAt(most, at) > best; at -= 1)
+        if (floatAt(own, at) > best && subsets.areApart(taken, intAt(subset, at))) best = floatAt(own, at);
       return best;
     },
   };

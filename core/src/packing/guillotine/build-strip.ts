@@ -42,61 +42,55 @@ export function buildStrip(problem: PackingProblem, left: Int32Array, ways: Stri
   const { random, stages, edges, mostStacks } = ways;
   const open = shuffled(ways.orientations, random);
   if (open.length === 0) return undefined;
-  let longest = 0;
-  for (const { along } of open) longest = Math.max(longest, along);
+  const longest = open.reduce((most, { along }) => Math.max(most, along), 0);
   const most = Math.min(ways.room, Math.round(longest * (stages === 2 ? 1 : ways.reach)));
   const anchor = ways.anchored ? hardest(open, random) : undefined;
-  const fitting = (across: number, edge: boolean): readonly Orientation[] =>
-    fittingIn(open, across, ways.slack * width, edge);
-  const kept = [new Map<number, StackLengths>(), new Map<number, StackLengths>()] as const;
-  const stackLengths = (across: number, edge: boolean): StackLengths => {
-    const map = kept[edge ? 1 : 0];
-    let made = map.get(across);
-    if (made === undefined) {
-      made = stackLengthsOf(fitting(across, edge), left, most, stages === 2);
-      map.set(across, made);
-    }
+  const least = anchor?.along ?? 1;
+  const stock = widthStock(open, left);
+  if (stages === 3 && ways.seeksPerfect) {
+    const sets = exactSets(width, stock, anchor?.across, random, mostStacks);
+    const perfect = exactFillStrip(problem, sets, open, left, edges, least, most, random);
+    if (perfect !== undefined) return perfect;
+  }
+  const fitting: Fitting = (across, edge) => fittingIn(open, across, ways.slack * width, edge);
+  const stackLengths = cachedStackLengths(fitting, left, most, stages === 2);
+  const sets = widthSets(width, stock, anchor?.across, random, mostStacks);
+  const ends = leastWaste(width, sets, stackLengths, least, random, edges);
+  const built = ends
+    .map(({ set, along }) => filledStrip(set, along, left, fitting, stages === 2, stackLengths, edges))
+    .filter(({ stacks }) => stacks.length > 0);
+  built.forEach(ways.onBuilt);
+  return fullest(built) ?? alone(anchor ?? open[0]);
+}
+
+/** The stacks that a width allows, made when they are first asked for. */
+function cachedStackLengths(
+  fitting: Fitting,
+  left: Int32Array,
+  most: number,
+  single: boolean,
+): StackLengthsOf {
+  const caches = [new Map<number, StackLengths>(), new Map<number, StackLengths>()] as const;
+  return (across, edge) => {
+    const cache = caches[edge ? 1 : 0];
+    const known = cache.get(across);
+    if (known !== undefined) return known;
+    const made = stackLengthsOf(fitting(across, edge), left, most, single);
+    cache.set(across, made);
     return made;
   };
-  const stock = widthStock(open, left);
-  const fill = (set: WidthSet, along: number): Strip =>
-    filledStrip(set, along, left, fitting, stages === 2, stackLengths, edges);
-  const perfect =
-    stages === 3 && ways.seeksPerfect
-      ? exactFillStrip(
-          problem,
-          exactSets(width, stock, anchor?.across, random, mostStacks),
-          open,
-          left,
-          edges,
-          anchor?.along ?? 1,
-          most,
-          random,
-        )
-      : undefined;
-  if (perfect !== undefined) return perfect;
-  /**
-   * Stacks of one width share their pieces, so that the estimate is too item type: a few of the best are
-   * built and the best of them kept.
-   */
-  let best: Strip | undefined;
-  for (const { set, along } of leastWaste(
-    width,
-    widthSets(width, stock, anchor?.across, random, mostStacks),
-    stackLengths,
-    anchor?.along ?? 1,
-    random,
-    edges,
-  )) {
-    const strip = fill(set, along);
-    if (strip.stacks.length > 0) ways.onBuilt(strip);
-    if (
-      strip.stacks.length > 0 &&
-      (best === undefined || strip.filled / strip.along > best.filled / best.along)
-    )
-      best = strip;
-  }
-  return best ?? alone(anchor ?? open[0]);
+}
+
+/**
+ * Stacks of one width share their pieces, so that the estimate is too optimistic: a few of the best are
+ * built and the best of them kept.
+ */
+function fullest(built: readonly Strip[]): Strip | undefined {
+  return built.reduce<Strip | undefined>(
+    (best, strip) =>
+      best === undefined || strip.filled / strip.along > best.filled / best.along ? strip : best,
+    undefined,
+  );
 }
 
 /** What may lie in a stack so wide, one way each. @param slack how much narrower it may be */
@@ -132,6 +126,7 @@ interface End {
   readonly along: number;
 }
 type StackLengthsOf = (across: number, edge: boolean) => StackLengths;
+type Fitting = (across: number, edge: boolean) => readonly Orientation[];
 
 /** The piece that fits with fewest others: wide, then long, with a little chance. */
 function hardest(open: readonly Orientation[], random: () => number): Orientation | undefined {
@@ -162,24 +157,7 @@ function leastWaste(
     if (set === undefined || 1 - set.rest / width < last) break;
     const stacks = set.widths.map((across, stack) => stackLengths(across, stack < edges));
     const chance = 1 + (random() - 0.5) * 2e-3;
-    let [share, where] = [-1, 0];
-    for (let own = 0; own < stacks.length; own += 1) {
-      if (own > 0 && set.widths[own] === set.widths[own - 1] && own !== edges) continue;
-      const ends = stacks[own]?.ends ?? [];
-      /** Where many pieces are left nearly every length is reached: a chance choice of them does. */
-      const stride = Math.max(1, ends.length / MOST_ENDS);
-      for (let at = stride > 1 ? random() * stride : 0; at < ends.length; at += stride) {
-        const along = valueAt(ends, Math.floor(at));
-        if (along < least) continue;
-        let filled = 0;
-        for (const stack of stacks) filled += stack.filledUpTo(along);
-        const got = (filled / (width * along)) * chance;
-        if (got > share) {
-          share = got;
-          where = along;
-        }
-      }
-    }
+    const [share, where] = bestEnd(width, set, stacks, least, random, edges, chance);
     if (where === 0 || share <= last) continue;
     found.push({ set, along: where, share });
     found.sort((a, b) => b.share - a.share);
@@ -189,12 +167,39 @@ function leastWaste(
   return found;
 }
 
+/** Where the stacks of a set end with the most of the roll filled. @returns that share, and where */
+function bestEnd(
+  width: number,
+  { widths }: WidthSet,
+  stacks: readonly StackLengths[],
+  least: number,
+  random: () => number,
+  edges: number,
+  chance: number,
+): readonly [share: number, along: number] {
+  let [share, where] = [-1, 0];
+  for (const [own, { ends }] of stacks.entries()) {
+    if (own > 0 && widths[own] === widths[own - 1] && own !== edges) continue;
+    /** Where many pieces are left nearly every length is reached: a chance choice of them does. */
+    const stride = Math.max(1, ends.length / MOST_ENDS);
+    for (let at = stride > 1 ? random() * stride : 0; at < ends.length; at += stride) {
+      const along = valueAt(ends, Math.floor(at));
+      if (along < least) continue;
+      let filled = 0;
+      for (const stack of stacks) filled += stack.filledUpTo(along);
+      const got = (filled / (width * along)) * chance;
+      if (got > share) [share, where] = [got, along];
+    }
+  }
+  return [share, where];
+}
+
 /** Takes the stacks of a set one after the other off what is left. */
 function filledStrip(
   { widths }: WidthSet,
   along: number,
   left: Int32Array,
-  fitting: (across: number, edge: boolean) => readonly Orientation[],
+  fitting: Fitting,
   single: boolean,
   stackLengths: StackLengthsOf,
   edges: number,

@@ -24,33 +24,8 @@ export function exactFillStrip(
 ): Strip | undefined {
   if (sets.length === 0) return undefined;
   const byWidth = copiesByWidth(open, left, random);
-  const kept = new Map<string, SubsetSumStacks>();
-  const stackLengths = (across: number, edge: boolean): SubsetSumStacks => {
-    const key = `${across} ${edge}`;
-    let made = kept.get(key);
-    if (made === undefined) {
-      made = subsetSumStacksOf(
-        (byWidth.get(across) ?? []).filter((orientation) => edge || !orientation.wantsEdge),
-        most,
-      );
-      kept.set(key, made);
-    }
-    return made;
-  };
-  const ends: { readonly set: WidthSet; readonly along: number }[] = [];
-  for (let index = 0; index < sets.length && index < MOST_SETS && ends.length < ENOUGH_ENDS; index += 1) {
-    const set = sets[index];
-    if (set === undefined) break;
-    const bits = set.widths.map((across, stack) => stackLengths(across, stack < edges).top);
-    for (let word = least >> 5; word <= most >> 5; word += 1) {
-      let common = word === 0 ? ~1 : ~0;
-      for (const stack of bits) common &= bitsAt(stack, word);
-      for (; common !== 0; common &= common - 1) {
-        const along = (word << 5) + (31 - Math.clz32(common & -common));
-        if (along >= least) ends.push({ set, along });
-      }
-    }
-  }
+  const stackLengths = cachedStacks(byWidth, most);
+  const ends = commonEnds(sets, stackLengths, edges, least, most);
   /** Short ones leave most for others; how strongly they are preferred is left to chance. */
   ends.sort((a, b) => a.along - b.along);
   const logBias = 1 + 2 * random();
@@ -63,12 +38,59 @@ export function exactFillStrip(
   return undefined;
 }
 
+type StacksOf = (across: number, edge: boolean) => SubsetSumStacks;
+
+/** The stacks that a width allows, made when they are first asked for. */
+function cachedStacks(byWidth: ReadonlyMap<number, readonly Orientation[]>, most: number): StacksOf {
+  const cache = new Map<string, SubsetSumStacks>();
+  return (across, edge) => {
+    const key = `${across} ${edge}`;
+    const known = cache.get(key);
+    if (known !== undefined) return known;
+    const made = subsetSumStacksOf(
+      (byWidth.get(across) ?? []).filter(({ wantsEdge }) => edge || !wantsEdge),
+      most,
+    );
+    cache.set(key, made);
+    return made;
+  };
+}
+
+interface End {
+  readonly set: WidthSet;
+  readonly along: number;
+}
+
+/** Lengths at which all stacks of a set can end, set by set until there are enough. */
+function commonEnds(
+  sets: readonly WidthSet[],
+  stackLengths: StacksOf,
+  edges: number,
+  least: number,
+  most: number,
+): End[] {
+  const ends: End[] = [];
+  for (const set of sets.slice(0, MOST_SETS)) {
+    if (ends.length >= ENOUGH_ENDS) break;
+    const bits = set.widths.map((across, stack) => stackLengths(across, stack < edges).top);
+    for (let word = least >> 5; word <= most >> 5; word += 1) {
+      let common = word === 0 ? ~1 : ~0;
+      for (const stack of bits) common &= bitsAt(stack, word);
+      for (; common !== 0; common &= common - 1) {
+        const along = (word << 5) + (31 - Math.clz32(common & -common));
+        if (along >= least) ends.push({ set, along });
+      }
+    }
+  }
+  return ends;
+}
+
 function filled(
   { widths }: WidthSet,
   along: number,
   edges: number,
   byWidth: ReadonlyMap<number, readonly Orientation[]>,
-  stackLengths: (across: number, edge: boolean) => SubsetSumStacks,
+  stackLengths: StacksOf,
 ): readonly Stack[] | undefined {
   const taken = new Map<number, number>();
   const stacks: Stack[] = [];

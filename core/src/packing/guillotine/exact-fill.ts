@@ -1,8 +1,8 @@
-import { intAt, valueAt } from '../../quantity';
+import { intAt, valueAt, bitsAt } from '../../quantity';
 import { itemSubsetsOf } from '../exact/item-subsets';
 import type { Strip, Stack } from './strip-shape';
 import { exactFillStack, subsetSumStacksOf, reaches } from './subset-sum-stacks';
-import { addLonger } from './subset-sum-bits';
+import { addLonger, holds } from './subset-sum-bits';
 import type { Orientation } from '../problem/packing-problem';
 import { byWidth } from './strip-patterns';
 import { fillableFrom, setsThatFill } from './width-sets';
@@ -101,14 +101,19 @@ export function exactFill(search: ExactFillSearch): readonly Strip[] | undefined
       const made = stripOf(classes, choice, anchor, words, search);
       if (made === undefined) continue;
       ways += 1;
-      const after = Int32Array.from(rest);
-      for (const { pieces } of made.strip.stacks)
-        for (const { itemType } of pieces) after[itemType] = intAt(after, itemType) - 1;
+      const after = leftAfter(rest, made.strip);
       const found = go(made.classes, after, [...strips, made.strip], along + choice.along);
       if (found !== undefined) return found;
     }
     return ways === 0 ? search.end(rest, strips, along) : undefined;
   }
+}
+
+function leftAfter(left: Int32Array, { stacks }: Strip): Int32Array {
+  const after = Int32Array.from(left);
+  for (const { pieces } of stacks)
+    for (const { itemType } of pieces) after[itemType] = intAt(after, itemType) - 1;
+  return after;
 }
 
 function classOf(across: number, pieces: readonly Orientation[], words: number): WidthClass {
@@ -144,6 +149,16 @@ function anchorOf(pieces: readonly Orientation[], random: () => number): Orienta
   );
 }
 
+/** Where the anchor's stack can end: with any of the others on top of it, and with those wanting no edge. */
+function reachedOn(anchor: Orientation, { pieces, bits, inner }: WidthClass, words: number): StackReach {
+  const others = withoutOne(pieces, anchor);
+  const anchored = reachedBy(others, words, anchor.along);
+  if (anchor.wantsEdge) return { bits: anchored, inner: undefined };
+  if (inner === bits) return { bits: anchored, inner: anchored };
+  const inside = others.filter(({ wantsEdge }) => !wantsEdge);
+  return { bits: anchored, inner: reachedBy(inside, words, anchor.along) };
+}
+
 /** Widths that fill the roll, and lengths at which all of them can end, the likeliest first. */
 function choicesOf(
   classes: readonly WidthClass[],
@@ -155,17 +170,7 @@ function choicesOf(
 ): readonly Choice[] {
   const own = classes[first];
   if (own === undefined) return [];
-  const others = withoutOne(own.pieces, anchor);
-  const anchored = reachedBy(others, words, anchor.along);
-  const anchoredInner = anchor.wantsEdge
-    ? undefined
-    : own.inner === own.bits
-      ? anchored
-      : reachedBy(
-          others.filter(({ wantsEdge }) => !wantsEdge),
-          words,
-          anchor.along,
-        );
+  const anchored = reachedOn(anchor, own, words);
   const found: Choice[] = [];
   const common = new Uint32Array(words);
   const stock = {
@@ -178,13 +183,10 @@ function choicesOf(
     mostSets: MOST_SETS,
     random,
   })) {
-    const stacks = set.map((index, place): StackReach =>
-      place === 0 ? { bits: anchored, inner: anchoredInner } : (classes[index] as WidthClass),
-    );
+    const stacks = set.map((index, place): StackReach => (place === 0 ? anchored : valueAt(classes, index)));
     common.fill(~0);
     for (const { bits } of stacks)
-      for (let word = 0; word < words; word += 1)
-        common[word] = (common[word] as number) & (bits[word] as number);
+      for (let word = 0; word < words; word += 1) common[word] = bitsAt(common, word) & bitsAt(bits, word);
     addEnds(found, set, stacks, common, classes, { mostStrip, edges, random });
     if (found.length >= MOST_CHOICES) break;
   }
@@ -223,7 +225,7 @@ function addEnds(
   const turn = Math.floor(random() * words);
   for (let step = 0; step < words && taken < CHOICES_A_SET; step += 1) {
     const word = (turn + step) % words;
-    for (let bits = common[word] as number; bits !== 0 && taken < CHOICES_A_SET; bits &= bits - 1) {
+    for (let bits = bitsAt(common, word); bits !== 0 && taken < CHOICES_A_SET; bits &= bits - 1) {
       add((word << 5) + (31 - Math.clz32(bits & -bits)));
       taken += 1;
     }
@@ -246,13 +248,13 @@ function stripOf(
   const touched = new Map<number, readonly Orientation[]>();
   const needing = set.map((index, place) =>
     place === 0
-      ? anchor.wantsEdge || needsEdge(innerAfter(classes[index] as WidthClass, anchor, words), along)
-      : needsEdge(classes[index] as WidthClass, along),
+      ? anchor.wantsEdge || needsEdge(innerAfter(valueAt(classes, index), anchor, words), along)
+      : needsEdge(valueAt(classes, index), along),
   );
   /** Edges that no stack needs are for those that have pieces for them. */
   let spare = edges - needing.filter((needs) => needs).length;
   for (const [place, index] of set.entries()) {
-    const { across, pieces: all, inner, bits } = classes[index] as WidthClass;
+    const { across, pieces: all, inner, bits } = valueAt(classes, index);
     const pieces = touched.get(index) ?? all;
     const open = place === 0 ? withoutOne(pieces, anchor) : pieces;
     const isAtEdge = needing[place] === true || (inner !== bits && spare > 0);
@@ -273,10 +275,6 @@ function stripOf(
     strip: { along, stacks, filled: stacks.reduce((sum, { across }) => sum + across * along, 0) },
     classes: after,
   };
-}
-
-function holds(bits: Uint32Array, along: number): boolean {
-  return (((bits[along >> 5] as number) >>> (along & 31)) & 1) === 1;
 }
 
 /** Whether a stack ends there only with a piece that wants an edge. */

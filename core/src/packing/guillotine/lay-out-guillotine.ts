@@ -48,33 +48,15 @@ export function* layOutGuillotineSteps(
   if (first?.stopped === 'optimal') return first;
   const problem = packingProblem(request);
   const isLate = first !== undefined && hasSlowBound(problem);
-  let bound = lengthBound(request, isLate);
-  let best = first && withBound(first, bound);
-  if (best?.stopped === 'optimal') return best;
-  let known: SegmentResult['laid'] | undefined;
   const isAny = stages === ANY_STAGES;
-  /** Proven in three stages first would only take longer: no layout of any stages can be missed by it. */
-  const rounds = isAny && isFewForAnyCuts(problem) ? Math.min(mostRounds, BEFORE_EXACT) : mostRounds;
-  const planOf = ({ laid, cost, isProven }: SegmentResult): LayoutPlan => {
-    if (best === undefined || (laid !== known && cost * problem.alongStep_mm < best.length_mm.value - 1e-9)) {
-      known = laid;
-      best = planned(
-        request,
-        bound,
-        placeStrips(
-          problem,
-          laid.map(({ strip }) => strip),
-          request.rollWidth_mm,
-        ),
-        isProven && !isAny,
-      );
-    } else if (isProven && !isAny && best.stopped !== 'optimal') best = { ...best, stopped: 'optimal' };
-    return best;
-  };
+  const incumbent = new Incumbent(request, problem, !isAny, lengthBound(request, isLate), first);
+  if (incumbent.plan?.stopped === 'optimal') return incumbent.plan;
+  const { bound } = incumbent;
   const search = searchSegments([wholeRoll(problem)], {
     seed,
     stages: isAny ? 3 : stages,
-    mostRounds: rounds,
+    /** Proven in three stages first would only take longer: no layout of any stages can be missed by it. */
+    mostRounds: isAny && isFewForAnyCuts(problem) ? Math.min(mostRounds, BEFORE_EXACT) : mostRounds,
     bound: Math.ceil(bound.bound_mm.value / problem.alongStep_mm - 1e-6),
     prices: bound.prices,
     turned: bound.turned,
@@ -83,13 +65,47 @@ export function* layOutGuillotineSteps(
   });
   for (let step = search.next(); ; step = search.next()) {
     if (!step.value.isComplete && step.done !== true) continue;
-    const plan = planOf(step.value);
-    if (step.done === true) return isAny ? inAnyStages(request, problem, bound, plan) : plan;
+    const plan = incumbent.take(step.value);
+    if (step.done === true) return isAny ? inAnyStages(request, problem, incumbent.bound, plan) : plan;
     yield plan;
     if (!isLate || step.value.rounds !== LATE_BOUND_ROUNDS) continue;
-    bound = lengthBound(request);
-    best = withBound(plan, bound);
-    if (best.stopped === 'optimal') return best;
+    const proven = incumbent.take(step.value, lengthBound(request));
+    if (proven.stopped === 'optimal') return proven;
+  }
+}
+
+/** The best plan so far, kept as the search gives better ones. */
+class Incumbent {
+  plan: LayoutPlan | undefined;
+  #laid: SegmentResult['laid'] | undefined;
+
+  constructor(
+    private readonly request: LayoutRequest,
+    private readonly problem: PackingProblem,
+    private readonly isProofFinal: boolean,
+    public bound: LengthBound,
+    first: LayoutPlan | undefined,
+  ) {
+    this.plan = first && withBound(first, bound);
+  }
+
+  take({ laid, cost, isProven }: SegmentResult, bound?: LengthBound): LayoutPlan {
+    const { request, problem } = this;
+    const isOptimal = isProven && this.isProofFinal;
+    if (
+      this.plan === undefined ||
+      (laid !== this.#laid && cost * problem.alongStep_mm < this.plan.length_mm.value - 1e-9)
+    ) {
+      this.#laid = laid;
+      const strips = laid.map(({ strip }) => strip);
+      const placed = placeStrips(problem, strips, request.rollWidth_mm);
+      this.plan = planned(request, this.bound, placed, isOptimal);
+    } else if (isOptimal && this.plan.stopped !== 'optimal') this.plan = { ...this.plan, stopped: 'optimal' };
+    if (bound !== undefined) {
+      this.bound = bound;
+      this.plan = withBound(this.plan, bound);
+    }
+    return this.plan;
   }
 }
 

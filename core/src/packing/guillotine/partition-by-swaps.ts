@@ -1,4 +1,4 @@
-import { intAt, valueAt } from '../../quantity';
+import { intAt, valueAt, floatAt } from '../../quantity';
 import type { Strip, Stack } from './strip-shape';
 import type { Orientation } from '../problem/packing-problem';
 import type { StripPattern, WidthPieces } from './strip-patterns';
@@ -109,24 +109,22 @@ class Sharing {
   /** Tries one change: two pieces of a width change places, or one its stack. */
   change(heat: number, random: () => number): void {
     const at = this.#at;
-    const one = this.#movable[Math.floor(random() * this.#movable.length)] as number;
-    const { width } = this.#pieces[one] as { readonly width: number };
-    const from = at[one] as number;
+    const one = valueAt(this.#movable, Math.floor(random() * this.#movable.length));
+    const { width } = valueAt(this.#pieces, one);
+    const from = intAt(at, one);
     const isSwap = random() < SWAPS;
-    const own = this.#ofWidth[width] as number[];
-    const count = (this.widths[width] as WidthPieces).pieces.length;
-    const other = isSwap ? (this.#firstOf[width] as number) + Math.floor(random() * count) : -1;
-    const to = isSwap ? (at[other] as number) : (own[Math.floor(random() * own.length)] as number);
-    const shift = (this.#along[one] as number) - (isSwap ? (this.#along[other] as number) : 0);
-    const wish = (this.#wants[one] as number) - (isSwap ? (this.#wants[other] as number) : 0);
+    const own = valueAt(this.#ofWidth, width);
+    const count = valueAt(this.widths, width).pieces.length;
+    const other = isSwap ? valueAt(this.#firstOf, width) + Math.floor(random() * count) : -1;
+    const to = isSwap ? intAt(at, other) : valueAt(own, Math.floor(random() * own.length));
+    const shift = intAt(this.#along, one) - (isSwap ? intAt(this.#along, other) : 0);
+    const wish = valueAt(this.#wants, one) - (isSwap ? valueAt(this.#wants, other) : 0);
     if (to === from || (shift === 0 && wish === 0)) return;
-    const [here, there] = [this.#patternOf[from] as number, this.#patternOf[to] as number];
+    const [here, there] = [intAt(this.#patternOf, from), intAt(this.#patternOf, to)];
     this.#shift(from, to, shift, wish);
     const [endHere, endThere] = [this.#costOf(here), this.#costOf(there)];
     const longer =
-      endHere -
-      (this.#ends[here] as number) +
-      (there === here ? 0 : endThere - (this.#ends[there] as number));
+      endHere - valueAt(this.#ends, here) + (there === here ? 0 : endThere - valueAt(this.#ends, there));
     if (longer > 0 && random() >= Math.exp(-longer / heat)) {
       this.#shift(to, from, shift, wish);
       return;
@@ -148,22 +146,22 @@ class Sharing {
   }
 
   #shift(from: number, to: number, length: number, wish: number): void {
-    this.#lengths[from] = (this.#lengths[from] as number) - length;
-    this.#lengths[to] = (this.#lengths[to] as number) + length;
-    this.#wanting[from] = (this.#wanting[from] as number) - wish;
-    this.#wanting[to] = (this.#wanting[to] as number) + wish;
+    this.#lengths[from] = floatAt(this.#lengths, from) - length;
+    this.#lengths[to] = floatAt(this.#lengths, to) + length;
+    this.#wanting[from] = intAt(this.#wanting, from) - wish;
+    this.#wanting[to] = intAt(this.#wanting, to) + wish;
   }
 
   #costOf(pattern: number): number {
     let longest = 0;
-    for (const stack of this.#inPattern[pattern] as number[])
-      if ((this.#lengths[stack] as number) > longest) longest = this.#lengths[stack] as number;
+    for (const stack of valueAt(this.#inPattern, pattern))
+      if (floatAt(this.#lengths, stack) > longest) longest = floatAt(this.#lengths, stack);
     return longest + (this.#isEdged ? MISPLACED * this.#misplaced(pattern) : 0);
   }
 
   #misplaced(pattern: number): number {
     return inStacksWithoutEdge(
-      (this.#inPattern[pattern] ?? []).map((stack) => intAt(this.#wanting, stack)),
+      valueAt(this.#inPattern, pattern).map((stack) => intAt(this.#wanting, stack)),
       this.edges,
     );
   }
@@ -174,16 +172,14 @@ class Sharing {
     const placed = new Int32Array(this.#pieces.length);
     const order = this.#pieces
       .map((_, index) => index)
-      .sort(
-        (a, b) => (wants[b] as number) - (wants[a] as number) || (along[b] as number) - (along[a] as number),
-      );
+      .sort((a, b) => valueAt(wants, b) - valueAt(wants, a) || intAt(along, b) - intAt(along, a));
     for (const piece of order) {
-      const open = this.#ofWidth[valueAt(this.#pieces, piece).width] ?? [];
+      const open = valueAt(this.#ofWidth, valueAt(this.#pieces, piece).width);
       const atEdge = wants[piece] === 1 ? open.filter((stack) => this.#stacks[stack]?.isAtEdge === true) : [];
       const found = this.#emptiest(atEdge.length > 0 ? atEdge : open);
       placed[piece] = found;
-      this.#lengths[found] = (this.#lengths[found] as number) + (along[piece] as number);
-      this.#wanting[found] = (this.#wanting[found] as number) + (wants[piece] as number);
+      this.#lengths[found] = floatAt(this.#lengths, found) + intAt(along, piece);
+      this.#wanting[found] = intAt(this.#wanting, found) + valueAt(wants, piece);
     }
     return placed;
   }
@@ -191,8 +187,7 @@ class Sharing {
   #emptiest(stacks: readonly number[]): number {
     let [found, room] = [0, Number.NEGATIVE_INFINITY];
     for (const stack of stacks) {
-      const own =
-        valueAt(this.made, this.#patternOf[stack] as number).along - (this.#lengths[stack] as number);
+      const own = valueAt(this.made, intAt(this.#patternOf, stack)).along - floatAt(this.#lengths, stack);
       if (own > room) [found, room] = [stack, own];
     }
     return found;
@@ -205,7 +200,7 @@ class Sharing {
         this.#bestAt[piece] === stack ? [orientation] : [],
       );
       const length = stacked.reduce((sum, orientation) => sum + orientation.along, 0);
-      const across = valueAt(this.widths, this.#stacks[stack]?.width ?? 0).across;
+      const across = valueAt(this.widths, valueAt(this.#stacks, stack).width).across;
       end = Math.max(end, length);
       filled += across * length;
       return length === 0 ? [] : [{ across, pieces: stacked }];

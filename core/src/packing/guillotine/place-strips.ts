@@ -87,10 +87,10 @@ export function placeStrips(
 
 /** Hands out the pieces of each item type one after the other. */
 export function idsInTurn({ itemTypes }: PackingProblem): (itemType: number) => string {
-  const next = itemTypes.map(() => 0);
+  const next = new Map<number, number>();
   return (itemType) => {
-    const at = next[itemType] ?? 0;
-    next[itemType] = at + 1;
+    const at = next.get(itemType) ?? 0;
+    next.set(itemType, at + 1);
     return itemTypes[itemType]?.ids[at] ?? '?';
   };
 }

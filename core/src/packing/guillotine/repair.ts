@@ -1,6 +1,7 @@
 import { intAt, valueAt } from '../../quantity';
 import { itemSubsetsOf } from '../exact/item-subsets';
 import { buildStrip } from './build-strip';
+import type { Strip } from './strip-shape';
 import type { StripPool } from './strip-pool';
 import type { Exactly } from './exactly';
 import { type StripExtra, type LaidStrip, type StockSegment, lengthsOf } from './stock-segment';
@@ -81,17 +82,10 @@ export function* repairSteps(
   const lengths = [...lengthsOf(segments, kept)];
   const itemTypes = segments[0]?.problem.itemTypes ?? [];
   const cheapest = Math.min(...segments.map(({ cost, problem }) => cost / problem.width));
-  const dualPrice = itemTypes.map((own, itemType) => {
-    const known =
-      (random() < POOLED_DUAL_PRICE ? pool.dualPrice : undefined)?.[itemType] ?? prices?.[itemType];
-    return Math.max(known ?? 0, own.across * own.along * cheapest);
-  });
+  const dualPrice = dualPricesOf(itemTypes, cheapest, prices, pool, random);
   const settled = manner.isSettled && turned !== undefined ? settledBy(itemTypes, turned, random) : undefined;
   let spent = 0;
-  const toLay = new StillToLay(itemTypes, cheapest, prices);
-  left.forEach((own, itemType) => {
-    toLay.add(itemType, own);
-  });
+  const toLay = new StillToLay(itemTypes, cheapest, prices, left);
   const mayEnd =
     limits.isFilmOnly && Number.isFinite(most) && isEndless(segments) && random() < EXACT_END_SHARE;
   for (;;) {
@@ -108,13 +102,24 @@ export function* repairSteps(
     spent += cost;
     laid.push({ segment, strip });
     lengths[segment] = valueAt(lengths, segment) + strip.along;
-    for (const { pieces: stacked } of strip.stacks)
-      for (const { itemType } of stacked) {
-        left[itemType] = intAt(left, itemType) - 1;
-        toLay.add(itemType, -1);
-      }
+    toLay.take(strip, left);
     if (spent + toLay.leastCost() * SURE > most) return undefined;
   }
+}
+
+/** By the pool's combination or the bound's, by chance; never less than the film under the piece. */
+function dualPricesOf(
+  itemTypes: readonly ItemType[],
+  cheapest: number,
+  prices: readonly number[] | undefined,
+  pool: StripPool,
+  random: () => number,
+): readonly number[] {
+  return itemTypes.map(({ across, along }, itemType) => {
+    const known =
+      (random() < POOLED_DUAL_PRICE ? pool.dualPrice : undefined)?.[itemType] ?? prices?.[itemType];
+    return Math.max(known ?? 0, across * along * cheapest);
+  });
 }
 
 /** What is still to be laid costs at least its area, and at least its dual prices. */
@@ -126,12 +131,25 @@ class StillToLay {
     private readonly itemTypes: readonly ItemType[],
     private readonly cheapest: number,
     private readonly prices: readonly number[] | undefined,
-  ) {}
+    left: Int32Array,
+  ) {
+    left.forEach((pieces, itemType) => {
+      this.add(itemType, pieces);
+    });
+  }
 
   add(itemType: number, pieces: number): void {
     const { across, along } = this.itemTypes[itemType] ?? { across: 0, along: 0 };
     this.#byArea += pieces * across * along * this.cheapest;
     this.#byPrice += pieces * (this.prices?.[itemType] ?? 0);
+  }
+
+  take({ stacks }: Strip, left: Int32Array): void {
+    for (const { pieces } of stacks)
+      for (const { itemType } of pieces) {
+        left[itemType] = intAt(left, itemType) - 1;
+        this.add(itemType, -1);
+      }
   }
 
   leastCost(): number {
@@ -160,60 +178,32 @@ interface Found extends LaidStrip {
   readonly cost: number;
 }
 
+type StripManner = Manner & { readonly stages: 2 | 3; readonly extra: StripExtra };
+
+/** The strip that costs least for what its pieces are worth, in all segments or the first with one. */
 function nextStrip(
   segments: readonly StockSegment[],
   left: Int32Array,
   lengths: readonly number[],
   dualPrice: readonly number[],
   settled: readonly (boolean | undefined)[] | undefined,
-  manner: Manner & { readonly stages: 2 | 3; readonly extra: StripExtra },
+  manner: StripManner,
   random: () => number,
   pool: StripPool,
 ): Found | 'nothing left' | undefined {
   if (left.every((count) => count === 0)) return 'nothing left';
-  const tried =
-    manner.isThrifty || segments.length === 1 ? segments.keys() : byChance(segments.length, random);
-  const seen = new Set<string>();
   let [best, bestRatio]: [Found | undefined, number] = [undefined, Number.POSITIVE_INFINITY];
-  for (const index of tried) {
-    const segment = segments[index];
-    if (segment === undefined || manner.isOpen?.(index) === false) continue;
-    const used = valueAt(lengths, index);
-    const room = Math.min(segment.most - used, segment.mostStrip);
-    if (room <= 0) continue;
-    /** Spaces alike in every way are one. */
-    const mark = `${segment.problem.width} ${segment.cost} ${room === segment.mostStrip} ${used > 0} ${segment.fixed} ${segment.mostStacks}`;
-    if (room === segment.mostStrip && seen.has(mark)) continue;
-    seen.add(mark);
+  for (const { index, segment, used, room } of segmentsToTry(segments, lengths, manner, random)) {
     const fits = fittingOrientations(segment, left, settled, room);
     if (fits.length === 0) continue;
-    const strip = buildStrip(segment.problem, left, {
-      random,
-      stages: manner.stages,
-      reach: manner.reach,
-      slack: manner.slack,
-      anchored: random() < manner.anchoredShare,
-      seeksPerfect: manner.seeksPerfect,
-      orientations: fits,
-      room,
-      mostStacks: segment.mostStacks,
-      edges: segment.edges,
-      onBuilt: (built) => {
-        pool.note(index, built);
-      },
+    const strip = stripIn(segment, left, fits, room, manner, random, (built) => {
+      pool.note(index, built);
     });
     if (strip === undefined) continue;
     pool.note(index, strip);
-    const cost = segment.cost * strip.along + (used === 0 ? segment.fixed : 0) + manner.extra(segment, strip);
-    let value = 0;
-    for (const { pieces } of strip.stacks)
-      for (const { itemType } of pieces) value += valueAt(dualPrice, itemType);
-    /**
-     * What is paid once for an offcut is shared out over its length, or its first strip would look too dear.
-     */
-    const shared =
-      segment.fixed > 0 ? (segment.fixed * strip.along) / segment.most - (used === 0 ? segment.fixed : 0) : 0;
-    const ratio = ((cost + shared) / value) * (1 + (segments.length > 1 ? 0.06 * random() : 0));
+    const chance = segments.length > 1 ? 0.06 * random() : 0;
+    const [cost, shared] = costsOf(segment, strip, used > 0, manner.extra);
+    const ratio = ((cost + shared) / valueOf(strip, dualPrice)) * (1 + chance);
     if (ratio < bestRatio) {
       best = { segment: index, strip, cost };
       bestRatio = ratio;
@@ -221,6 +211,88 @@ function nextStrip(
     if (!manner.isThrifty && best !== undefined) break;
   }
   return best;
+}
+
+/** Segments with room, of those alike the first alone: all in turn, or from one by chance. */
+function* segmentsToTry(
+  segments: readonly StockSegment[],
+  lengths: readonly number[],
+  { isThrifty, isOpen }: StripManner,
+  random: () => number,
+): Generator<{
+  readonly index: number;
+  readonly segment: StockSegment;
+  readonly used: number;
+  readonly room: number;
+}> {
+  const seen = new Set<string>();
+  const tried = isThrifty || segments.length === 1 ? segments.keys() : byChance(segments.length, random);
+  for (const index of tried) {
+    const segment = valueAt(segments, index);
+    const used = valueAt(lengths, index);
+    const room = Math.min(segment.most - used, segment.mostStrip);
+    if (isOpen?.(index) === false || room <= 0) continue;
+    if (room === segment.mostStrip) {
+      const likeness = likenessOf(segment, used > 0);
+      if (seen.has(likeness)) continue;
+      seen.add(likeness);
+    }
+    yield { index, segment, used, room };
+  }
+}
+
+/** Segments alike in this, with all of their strips still possible, are one. */
+function likenessOf({ problem, cost, fixed, mostStacks }: StockSegment, isBegun: boolean): string {
+  return `${problem.width} ${cost} ${isBegun} ${fixed} ${mostStacks}`;
+}
+
+function stripIn(
+  { problem, mostStacks, edges }: StockSegment,
+  left: Int32Array,
+  orientations: readonly Orientation[],
+  room: number,
+  { stages, reach, slack, anchoredShare, seeksPerfect }: StripManner,
+  random: () => number,
+  onBuilt: (strip: Strip) => void,
+): Strip | undefined {
+  const anchored = random() < anchoredShare;
+  return buildStrip(problem, left, {
+    random,
+    stages,
+    reach,
+    slack,
+    anchored,
+    seeksPerfect,
+    orientations,
+    room,
+    mostStacks,
+    edges,
+    onBuilt,
+  });
+}
+
+/**
+ * What a strip costs now, and how much more or less with what is paid once for an offcut shared out over its
+ * length: or its first strip would look too dear.
+ */
+function costsOf(
+  segment: StockSegment,
+  strip: Strip,
+  isBegun: boolean,
+  extra: StripExtra,
+): readonly [cost: number, shared: number] {
+  const { cost, fixed, most } = segment;
+  const begun = isBegun ? 0 : fixed;
+  return [
+    cost * strip.along + begun + extra(segment, strip),
+    fixed > 0 ? (fixed * strip.along) / most - begun : 0,
+  ];
+}
+
+function valueOf({ stacks }: Strip, dualPrice: readonly number[]): number {
+  let value = 0;
+  for (const { pieces } of stacks) for (const { itemType } of pieces) value += valueAt(dualPrice, itemType);
+  return value;
 }
 
 function fittingOrientations(

@@ -77,7 +77,7 @@ function mixedStackLengths(
   const sorted = [...orientations].sort((a, b) => b.across - a.across);
   const { lengths, areas, pieces, below } = reachedLengths(sorted, left, most, single);
   const places = fullerThanShorter(lengths, areas);
-  const ends = places.map((own) => lengths[own] as number);
+  const ends = places.map((own) => valueAt(lengths, own));
   const upTo = (along: number): number => lastUpTo(ends, along, places);
   const piecesAt = (along: number): readonly Orientation[] => {
     const found: Orientation[] = [];
@@ -124,10 +124,10 @@ function reachedLengths(
     for (let base = 0; base < before; base += 1) {
       let last = base;
       for (let copy = 0; copy < copies; copy += 1) {
-        const length = (lengths[last] as number) + along;
-        if (length > limit || (at[length] as number) !== NOT_REACHED) break;
+        const length = valueAt(lengths, last) + along;
+        if (length > limit || intAt(at, length) !== NOT_REACHED) break;
         at[length] = lengths.length;
-        areas.push((areas[last] as number) + across * along);
+        areas.push(valueAt(areas, last) + across * along);
         pieces.push(index);
         below.push(last);
         last = lengths.length;
@@ -142,14 +142,14 @@ function reachedLengths(
 /** The places of lengths fuller than every shorter one, shortest first. */
 function fullerThanShorter(lengths: readonly number[], areas: readonly number[]): readonly number[] {
   const order = new Float64Array(lengths.length);
-  for (let own = 0; own < order.length; own += 1) order[own] = (lengths[own] as number) * ENTRIES + own;
+  for (let own = 0; own < order.length; own += 1) order[own] = valueAt(lengths, own) * ENTRIES + own;
   order.sort();
   const places: number[] = [];
   let best = 0;
   for (const key of order) {
     const own = key % ENTRIES;
-    if ((areas[own] as number) <= best) continue;
-    best = areas[own] as number;
+    if (valueAt(areas, own) <= best) continue;
+    best = valueAt(areas, own);
     places.push(own);
   }
   return places;
@@ -160,7 +160,7 @@ function lastUpTo(ends: readonly number[], along: number, values: readonly numbe
   let [low, high] = [0, ends.length];
   while (low < high) {
     const middle = (low + high) >> 1;
-    if ((ends[middle] as number) <= along) low = middle + 1;
+    if (valueAt(ends, middle) <= along) low = middle + 1;
     else high = middle;
   }
   return low === 0 ? 0 : valueAt(values, low - 1);

@@ -1,4 +1,4 @@
-import { intAt, valueAt } from '../../quantity';
+import { intAt, valueAt, floatAt } from '../../quantity';
 import { Simplex, type SimplexColumn } from '../bounds/simplex';
 import type { Orientation } from '../problem/packing-problem';
 
@@ -77,7 +77,7 @@ export function fullSets(
       index < widths.length && nodes <= MOST_NODES && found.length <= MOST_SETS;
       index += 1
     ) {
-      const { across, pieces } = widths[index] as WidthPieces;
+      const { across, pieces } = valueAt(widths, index);
       nodes += 1;
       if (across > rest || set.filter((own) => own === index).length >= pieces.length) continue;
       set.push(index);
@@ -159,7 +159,7 @@ function cheapest(columns: readonly PatternColumn[], dual: Float64Array): Patter
   let [best, gain]: [PatternColumn | undefined, number] = [undefined, 1e-9];
   for (const column of columns) {
     let own = -column.cost;
-    for (const [row, amount] of column.entries) own += amount * (dual[row] as number);
+    for (const [row, amount] of column.entries) own += amount * floatAt(dual, row);
     if (own > gain) [best, gain] = [column, own];
   }
   return best;

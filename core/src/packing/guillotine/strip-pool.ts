@@ -152,34 +152,25 @@ export class StripPool {
       this.#ending.map((segment) => valueAt(this.#segments, segment).most - valueAt(lengths, segment)),
       this.#highest,
     );
-    const rowOf = new Map(itemTypes.map((itemType, row) => [itemType, row]));
+    const rowOf = new Int32Array(this.#itemTypes);
+    for (const [row, itemType] of itemTypes.entries()) rowOf[itemType] = row;
     const limitOf = new Map(this.#ending.map((segment, at) => [segment, itemTypes.length + at]));
     const dualPrice = new Float64Array(this.#itemTypes);
     const capacityPrice = new Float64Array(this.#segments.length);
     simplex.run((dual) => {
-      let [gain, slack] = [TINY, -1];
-      for (let row = 0; row < dual.length; row += 1) {
-        const own = row < itemTypes.length ? -(dual[row] as number) : (dual[row] as number);
-        if (own > gain) [gain, slack] = [own, row];
-      }
-      if (slack >= 0)
-        return { pooled: undefined, cost: 0, entries: [[slack, slack < itemTypes.length ? -1 : 1]] };
+      const slack = slackColumn(dual, itemTypes.length);
+      if (slack !== undefined) return slack;
       itemTypes.forEach((itemType, row) => {
-        dualPrice[itemType] = dual[row] as number;
+        dualPrice[itemType] = floatAt(dual, row);
       });
-      for (const [segment, row] of limitOf) capacityPrice[segment] = dual[row] as number;
+      for (const [segment, row] of limitOf) capacityPrice[segment] = floatAt(dual, row);
       const at = highestOf(flat, open, dualPrice, capacityPrice);
       const pooled = strips[at];
       if (pooled === undefined) return undefined;
       const limit = limitOf.get(pooled.segment);
-      return {
-        pooled,
-        cost: flat.cost[at] as number,
-        entries: [
-          ...pooled.counts.map(([itemType, count]) => [rowOf.get(itemType) ?? 0, count] as const),
-          ...(limit === undefined ? [] : [[limit, flat.taken[at] as number] as const]),
-        ],
-      };
+      const counts = pooled.counts.map(([itemType, count]) => [intAt(rowOf, itemType), count] as const);
+      const taken = limit === undefined ? [] : [[limit, floatAt(flat.taken, at)] as const];
+      return { pooled, cost: floatAt(flat.cost, at), entries: [...counts, ...taken] };
     }, MOST_PIVOTS);
     if (isFirst && itemTypes.length === this.#itemTypes)
       this.dualPrice = Array.from(itemTypes, (_, row) => Math.max(0, floatAt(simplex.dual, row)));
@@ -215,6 +206,18 @@ export class StripPool {
   }
 }
 
+/** The row where giving too much, or leaving film, lowers the cost most; undefined: none does. */
+function slackColumn(dual: Float64Array, itemTypes: number): MixedStrip | undefined {
+  let [gain, slack] = [TINY, -1];
+  for (let row = 0; row < dual.length; row += 1) {
+    const own = row < itemTypes ? -floatAt(dual, row) : floatAt(dual, row);
+    if (own > gain) [gain, slack] = [own, row];
+  }
+  return slack < 0
+    ? undefined
+    : { pooled: undefined, cost: 0, entries: [[slack, slack < itemTypes ? -1 : 1]] };
+}
+
 /** Strips in flat rows, for looking through them again and again. */
 interface FlatStrips {
   /** Where the pieces of a strip begin among all; they end where those of the next begin. */
@@ -231,9 +234,9 @@ interface FlatStrips {
 function flatStrips(strips: readonly PooledStrip[]): FlatStrips {
   const start = new Int32Array(strips.length + 1);
   strips.forEach(({ counts }, at) => {
-    start[at + 1] = (start[at] as number) + counts.length;
+    start[at + 1] = intAt(start, at) + counts.length;
   });
-  const many = start[strips.length] as number;
+  const many = intAt(start, strips.length);
   const flat = {
     start,
     itemType: new Int32Array(many),
@@ -244,7 +247,7 @@ function flatStrips(strips: readonly PooledStrip[]): FlatStrips {
     segment: new Int32Array(strips.length),
   };
   strips.forEach(({ counts, along, segment }, strip) => {
-    let at = start[strip] as number;
+    let at = intAt(start, strip);
     for (const [itemType, count] of counts) {
       flat.itemType[at] = itemType;
       flat.count[at] = count;
@@ -264,9 +267,9 @@ function fittingStrips(
   room: Float64Array,
 ): Int32Array {
   return among.filter((strip) => {
-    if ((along[strip] as number) > (room[segment[strip] as number] as number)) return false;
-    for (let at = start[strip] as number; at < (start[strip + 1] as number); at += 1)
-      if ((count[at] as number) > (left[itemType[at] as number] as number)) return false;
+    if (floatAt(along, strip) > floatAt(room, intAt(segment, strip))) return false;
+    for (let at = intAt(start, strip); at < intAt(start, strip + 1); at += 1)
+      if (floatAt(count, at) > intAt(left, intAt(itemType, at))) return false;
     return true;
   });
 }
@@ -280,11 +283,11 @@ function highestOf(
 ): number {
   let [best, gain] = [-1, 1e-9];
   for (let place = 0; place < among.length; place += 1) {
-    const strip = among[place] as number;
-    const paid = cost[strip] as number;
-    let own = (capacityPrice[segment[strip] as number] as number) * (taken[strip] as number) - paid;
-    for (let at = start[strip] as number; at < (start[strip + 1] as number); at += 1)
-      own += (dualPrice[itemType[at] as number] as number) * (count[at] as number);
+    const strip = intAt(among, place);
+    const paid = floatAt(cost, strip);
+    let own = floatAt(capacityPrice, intAt(segment, strip)) * floatAt(taken, strip) - paid;
+    for (let at = intAt(start, strip); at < intAt(start, strip + 1); at += 1)
+      own += floatAt(dualPrice, intAt(itemType, at)) * floatAt(count, at);
     const scale = paid > 1 ? paid : 1;
     if (own > gain * scale) {
       gain = own / scale;

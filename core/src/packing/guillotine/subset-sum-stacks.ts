@@ -1,5 +1,5 @@
 import { bitsAt } from '../../quantity';
-import { addLonger } from './subset-sum-bits';
+import { addLonger, holds } from './subset-sum-bits';
 import type { Orientation } from '../problem/packing-problem';
 
 /**
@@ -35,7 +35,7 @@ export function subsetSumStacksOf(pieces: readonly Orientation[], most: number):
 }
 
 export function reaches({ top }: SubsetSumStacks, along: number): boolean {
-  return ((bitsAt(top, along >> 5) >>> (along & 31)) & 1) === 1;
+  return holds(top, along);
 }
 
 /** The pieces of one stack of exactly this length; it must be reached. */
@@ -45,8 +45,7 @@ export function exactFillStack({ pieces, layers }: SubsetSumStacks, along: numbe
   for (let index = pieces.length; index > 0 && rest > 0; index -= 1) {
     const below = layers[index - 1];
     const piece = pieces[index - 1];
-    if (below === undefined || piece === undefined || ((bitsAt(below, rest >> 5) >>> (rest & 31)) & 1) === 1)
-      continue;
+    if (below === undefined || piece === undefined || holds(below, rest)) continue;
     found.push(piece);
     rest -= piece.along;
   }

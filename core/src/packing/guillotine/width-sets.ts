@@ -1,4 +1,5 @@
 import { intAt, bitsAt, valueAt } from '../../quantity';
+import { holds } from './subset-sum-bits';
 import type { Orientation } from '../problem/packing-problem';
 
 /** Column widths that lie side by side on the roll, and what they leave. */
@@ -125,25 +126,21 @@ export function setsThatFill(
     const turn = span > 0 ? Math.floor(random() * span) : 0;
     for (let step = 0; step < span && nodes <= mostNodes && found.length < mostSets; step += 1) {
       const index = from + ((step + turn) % span);
-      const across = valueAt(widths, index);
-      if (across > rest || valueAt(free, index) <= 0) continue;
-      const bits = canFill[index];
-      const after = rest - across;
-      if (bits === undefined || ((bitsAt(bits, after >> 5) >>> (after & 31)) & 1) === 0) continue;
-      set.push(index);
-      free[index] = valueAt(free, index) - 1;
-      go(index, after);
-      free[index] = valueAt(free, index) + 1;
-      set.pop();
+      const after = rest - valueAt(widths, index);
+      if (after < 0 || valueAt(free, index) <= 0 || !holds(valueAt(canFill, index), after)) continue;
+      goWith(index, index, after);
     }
+  };
+  const goWith = (index: number, from: number, rest: number): void => {
+    set.push(index);
+    free[index] = valueAt(free, index) - 1;
+    go(from, rest);
+    free[index] = valueAt(free, index) + 1;
+    set.pop();
   };
   for (const start of begins) {
     if (nodes > mostNodes || found.length >= mostSets) break;
-    set.push(start);
-    free[start] = valueAt(free, start) - 1;
-    go(0, width - valueAt(widths, start));
-    free[start] = valueAt(free, start) + 1;
-    set.pop();
+    goWith(start, 0, width - valueAt(widths, start));
   }
   return found;
 }
@@ -158,8 +155,7 @@ export function fillableFrom(width: number, widths: readonly number[]): readonly
     const row = Uint32Array.from(below);
     for (let rest = across; rest <= width; rest += 1) {
       const from = rest - across;
-      if (((bitsAt(row, from >> 5) >>> (from & 31)) & 1) === 1)
-        row[rest >> 5] = bitsAt(row, rest >> 5) | (1 << (rest & 31));
+      if (holds(row, from)) row[rest >> 5] = bitsAt(row, rest >> 5) | (1 << (rest & 31));
     }
     rows[index] = row;
     below = row;

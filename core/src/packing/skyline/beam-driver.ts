@@ -43,26 +43,9 @@ export function drivenByEvolution(
   prices: readonly number[] | undefined,
   random: () => number,
 ): BeamDriver {
-  const { width, itemTypes } = problem;
-  const bred = new EvolvedParameters(problem, prices !== undefined, random);
-  const waysOf = (
-    { mix, logBias, chance, firstRow, tries }: BeamParameters,
-    skylines: number,
-  ): BeamWeights => {
-    const dualPrice = itemTypes.map(
-      ({ across, along }, itemType) => ((1 - mix) * across * along) / width + mix * (prices?.[itemType] ?? 0),
-    );
-    return {
-      skylines,
-      tries,
-      chance,
-      firstRow,
-      segmentCharge: 0,
-      dualPrice,
-      priority: dualPrice.map((own, itemType) => own * Math.exp(valueAt(logBias, itemType))),
-      random,
-    };
-  };
+  const evolved = new EvolvedParameters(problem, prices !== undefined, random);
+  const weights = (parameters: BeamParameters, skylines: number): BeamWeights =>
+    weightsOf(problem, prices, parameters, skylines, random);
   let runs = 0;
   return {
     get share() {
@@ -70,17 +53,39 @@ export function drivenByEvolution(
     },
     whole: () => {
       runs += 1;
-      const way = bred.next();
+      const way = evolved.next();
       return {
-        ways: waysOf(way, bred.skylines),
-        most: bred.most,
+        ways: weights(way, evolved.skylines),
+        most: evolved.most,
         ended: (along) => {
-          if (along === undefined) bred.foundNothing();
-          else bred.found(way, along);
+          if (along === undefined) evolved.foundNothing();
+          else evolved.found(way, along);
         },
       };
     },
-    part: () => waysOf(bred.one(), someSkylines(random)),
+    part: () => weights(evolved.one(), someSkylines(random)),
+  };
+}
+
+function weightsOf(
+  { width, itemTypes }: PackingProblem,
+  prices: readonly number[] | undefined,
+  { mix, logBias, chance, firstRow, tries }: BeamParameters,
+  skylines: number,
+  random: () => number,
+): BeamWeights {
+  const dualPrice = itemTypes.map(
+    ({ across, along }, itemType) => ((1 - mix) * across * along) / width + mix * (prices?.[itemType] ?? 0),
+  );
+  return {
+    skylines,
+    tries,
+    chance,
+    firstRow,
+    segmentCharge: 0,
+    dualPrice,
+    priority: dualPrice.map((own, itemType) => own * Math.exp(valueAt(logBias, itemType))),
+    random,
   };
 }
 
@@ -96,6 +101,7 @@ export function drivenByEdges(
   const runs = new WholeRuns(bound, random);
   const dualPrice = itemTypes.map(({ across, along }) => (across * along) / width);
   const priority = dualPrice.map((own) => PRIORITY * own);
+  const common = { firstRow: 1, dualPrice, priority, random };
   const segmentCharge = (): number =>
     (valueAt(STRETCHES, Math.floor(random() * STRETCHES.length)) * area) / width / 2;
   return {
@@ -107,11 +113,8 @@ export function drivenByEdges(
           skylines: run.skylines,
           tries: 6 + Math.floor(random() * 7),
           chance: 0.05 + random() * 0.2,
-          firstRow: 1,
           segmentCharge: segmentCharge(),
-          dualPrice,
-          priority,
-          random,
+          ...common,
         },
         most: run.most,
         ended: (along) => {
@@ -123,11 +126,8 @@ export function drivenByEdges(
       skylines: someSkylines(random),
       tries: 2 + Math.floor(random() * 7),
       chance: 0.05 + random(),
-      firstRow: 1,
       segmentCharge: random() < 0.5 ? segmentCharge() : 0,
-      dualPrice,
-      priority,
-      random,
+      ...common,
     }),
   };
 }

@@ -88,27 +88,18 @@ export function* beam(
   ways: BeamWeights,
   most: number,
 ): Generator<undefined, Block | undefined> {
-  const { width, itemTypes } = problem;
-  let [total, dualPrice] = [0, 0];
-  itemTypes.forEach((_, itemType) => {
-    total += countAt(pieces, itemType);
-    dualPrice += valueAt(ways.dualPrice, itemType) * countAt(pieces, itemType);
-  });
+  const total = pieces.reduce((sum, count) => sum + count, 0);
+  const dualPrice = worthOf(pieces, ways.dualPrice);
   const table = orientationTable(problem, pieces, ways.dualPrice);
-  const present = itemTypes.flatMap((_, itemType) =>
-    countAt(pieces, itemType) > 0 ? [countAt(pieces, itemType)] : [],
-  );
-  const stride = total + 2;
-  let [skylines, next] = [
-    roomForSkylines(ways.skylines, stride, present.length),
-    roomForSkylines(ways.skylines, stride, present.length),
-  ];
+  const present = [...pieces].filter((count) => count > 0);
+  const rows = (): Skylines => roomForSkylines(ways.skylines, total + 2, present.length);
+  let [skylines, next] = [rows(), rows()];
   const candidates = roomForCandidates(ways.skylines * ways.tries, ways.skylines);
   const order = new Float64Array(ways.skylines * ways.tries);
   const log: PlacementLog = { before: [], orientation: [], x: [], y: [] };
   skylines.segmentCount[0] = 1;
   skylines.left.set(present);
-  skylines.narrowest[0] = table.across[0] ?? width;
+  skylines.narrowest[0] = table.across[0] ?? problem.width;
   skylines.placing[0] = NOTHING;
   const slack = most - 1 - dualPrice + 1e-6 * most;
   let kept = 1;
@@ -126,11 +117,19 @@ export function* beam(
       yield undefined;
     }
   }
-  let best = 0;
-  for (let row = 1; row < kept; row += 1)
-    if (intAt(skylines.tallest, row) < intAt(skylines.tallest, best)) best = row;
+  const best = shortest(skylines, kept);
   const along = intAt(skylines.tallest, best);
   return along < most ? { moves: movesTo(table, log, skylines.placing[best] ?? NOTHING), along } : undefined;
+}
+
+function worthOf(pieces: Uint16Array, dualPrice: readonly number[]): number {
+  return pieces.reduce((sum, count, itemType) => sum + valueAt(dualPrice, itemType) * count, 0);
+}
+
+function shortest({ tallest }: Skylines, kept: number): number {
+  let best = 0;
+  for (let row = 1; row < kept; row += 1) if (intAt(tallest, row) < intAt(tallest, best)) best = row;
+  return best;
 }
 
 const ownScores = new Float64Array(64);
@@ -181,11 +180,11 @@ function candidate(
     raiseSkylineSegment(skylines, row, here.at, wall);
     /** What is too narrow for anything was lost when the piece beside it was laid. */
     const gap = here.to - here.from;
-    if (gap >= here.narrowest) skylines.waste[row] = wasted + (table.room[gap] as number) * (wall - here.y);
+    if (gap >= here.narrowest) skylines.waste[row] = wasted + floatAt(table.room, gap) * (wall - here.y);
   }
 }
 
-/** The most promising pieces for the lowest segment, into `ownLies` and `ownXs`. @returns how many */
+/** The most promising pieces for the lowest segment, into `ownOrientations` and `ownXs`. @returns how many */
 function bestHere(
   table: OrientationTable,
   skylines: Skylines,
@@ -196,42 +195,47 @@ function bestHere(
 ): number {
   const { width, across, along, itemType, wantsEdge, rate, room, base } = table;
   const { from, to, y, leftWall, rightWall, narrowest } = here;
-  const { left } = skylines;
-  const many = table.orientations.length;
   const gap = to - from;
   const isInside = from !== 0 && to !== width;
-  const roomHere = room[gap] as number;
+  const roomHere = floatAt(room, gap);
   let [found, worst, dice] = [0, 0, seed];
-  for (let index = 0; index < many; index += 1) {
-    const wide = across[index] as number;
+  for (let index = 0; index < across.length; index += 1) {
+    const wide = intAt(across, index);
     if (wide > gap) break;
-    if (left[leftBase + (itemType[index] as number)] === 0) continue;
-    const top = y + (along[index] as number);
+    if (skylines.left[leftBase + intAt(itemType, index)] === 0) continue;
+    const top = y + intAt(along, index);
     if (top >= most || (isInside && wantsEdge[index] === 1)) continue;
     const rest = gap - wide;
     const flushLeft = top === leftWall;
     const flushRight = top === rightWall;
     dice = (Math.imul(dice, DICE) + 12_345) & 0x7fffffff;
-    let own = (base[index] as number) + chance * (dice / 0x80000000);
-    if (rest === 0) own += FIT;
-    else if (rest < narrowest) own -= (SLIVER * rest) / gap;
-    else if (canFill(table, skylines, leftBase, rest)) own += FILLABLE;
-    own -= firstRow * (roomHere - (rate[index] as number) - (rest < narrowest ? 0 : (room[rest] as number)));
+    let own = floatAt(base, index) + chance * (dice / 0x80000000) + gapScore(table, skylines, leftBase, rest);
+    own -= firstRow * (roomHere - floatAt(rate, index) - (rest < narrowest ? 0 : floatAt(room, rest)));
     if (flushLeft || flushRight) own += FLUSH;
-    if (found === tries) {
-      if (own <= floatAt(ownScores, worst)) continue;
-    } else {
+    if (found === tries && own <= floatAt(ownScores, worst)) continue;
+    if (found < tries) {
       worst = found;
       found += 1;
     }
-    const isLeft =
-      wantsEdge[index] === 1 ? from === 0 : rest === 0 || flushLeft || (!flushRight && leftWall >= rightWall);
     ownScores[worst] = own;
     ownOrientations[worst] = index;
-    ownXs[worst] = isLeft ? from : to - wide;
+    ownXs[worst] = liesLeft(wantsEdge[index] === 1, rest, flushLeft, flushRight) ? from : to - wide;
     if (found === tries) worst = leastPromising(found);
   }
   return found;
+}
+
+/** Against the left wall of the gap: at the edge of the film, where tops are flush, or where it is taller. */
+function liesLeft(wantsEdge: boolean, rest: number, flushLeft: boolean, flushRight: boolean): boolean {
+  if (wantsEdge) return here.from === 0;
+  return rest === 0 || flushLeft || (!flushRight && here.leftWall >= here.rightWall);
+}
+
+/** What the gap a piece leaves beside it speaks for or against it. */
+function gapScore(table: OrientationTable, skylines: Skylines, leftBase: number, rest: number): number {
+  if (rest === 0) return FIT;
+  if (rest < here.narrowest) return (-SLIVER * rest) / (here.to - here.from);
+  return canFill(table, skylines, leftBase, rest) ? FILLABLE : 0;
 }
 
 function leastPromising(found: number): number {
@@ -241,7 +245,7 @@ function leastPromising(found: number): number {
   return worst;
 }
 
-/** Enters one of them among the offers, unless it would waste too much. */
+/** Enters one of them among the candidates, unless it would waste too much. */
 function noteCandidate(
   table: OrientationTable,
   skylines: Skylines,
@@ -274,7 +278,7 @@ function noteCandidate(
   candidates.score[slot] = waste - floatAt(candidates.priority, slot) + segmentCharge * segmentCount;
 }
 
-/** Grows the best offers into skylines, each skyline once. @returns how many */
+/** Grows the best candidates into skylines, each skyline once. @returns how many */
 function keepBest(
   table: OrientationTable,
   skylines: Skylines,

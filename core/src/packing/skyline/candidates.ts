@@ -1,3 +1,5 @@
+import { floatAt } from '../../quantity';
+
 /** Scores are ranked as whole numbers that end in the number of the candidate. */
 const SLOTS = 2 ** 17;
 const FINEST = 2 ** 35;
@@ -49,13 +51,13 @@ export function isKnown(marks: Float64Array, mark: number): boolean {
 export function bestFirst({ count, score }: Candidates, keys: Float64Array, wanted: number): Float64Array {
   let [least, most] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
   for (let slot = 0; slot < count; slot += 1) {
-    const own = score[slot] as number;
+    const own = floatAt(score, slot);
     if (own < least) least = own;
     if (own > most) most = own;
   }
   const scale = most > least ? FINEST / (most - least) : 0;
   for (let slot = 0; slot < count; slot += 1)
-    keys[slot] = Math.floor(((score[slot] as number) - least) * scale) * SLOTS + slot;
+    keys[slot] = Math.floor((floatAt(score, slot) - least) * scale) * SLOTS + slot;
   return keys.subarray(0, count).sort().subarray(0, wanted);
 }
 

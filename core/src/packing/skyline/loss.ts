@@ -1,3 +1,4 @@
+import { intAt, floatAt } from '../../quantity';
 import type { Skylines } from './skylines';
 import type { OrientationTable } from './orientation-table';
 
@@ -9,7 +10,7 @@ import type { OrientationTable } from './orientation-table';
  * @param from where the segment begins
  * @param to where it ends
  * @param x where the piece begins, within them
- * @param index its lie in the table
+ * @param index of its orientation in the table
  * @source own: reduced costs of the bar relaxation, row by row
  */
 export function lossOf(
@@ -23,37 +24,37 @@ export function lossOf(
   index: number,
 ): number {
   const base = row * stride;
-  const count = segmentCount[row] as number;
-  const least = narrowest[row] as number;
-  const own = rate[index] as number;
-  const end = x + (across[index] as number);
-  let y = heights[base + at] as number;
-  const top = y + (along[index] as number);
-  let [left, right] = [at, at];
-  let [begin, stop] = [from, to];
+  const count = intAt(segmentCount, row);
+  const least = intAt(narrowest, row);
+  const own = floatAt(rate, index);
+  const end = x + intAt(across, index);
+  let y = intAt(heights, base + at);
+  const top = y + intAt(along, index);
+  let [left, right, begin, stop] = [at, at, from, to];
   let loss = 0;
   for (;;) {
-    const leftWall = left === 0 ? top : (heights[base + left - 1] as number);
-    const rightWall = right === count - 1 ? top : (heights[base + right + 1] as number);
+    const leftWall = left === 0 ? top : intAt(heights, base + left - 1);
+    const rightWall = right === count - 1 ? top : intAt(heights, base + right + 1);
     const until = Math.min(leftWall, rightWall, top);
-    const before = x - begin;
-    const after = stop - end;
+    const [before, after] = [x - begin, stop - end];
     if (until > y)
       loss +=
         (until - y) *
-        ((room[stop - begin] as number) -
-          own -
-          (before < least ? 0 : (room[before] as number)) -
-          (after < least ? 0 : (room[after] as number)));
+        (floatAt(room, stop - begin) - own - roomIn(room, before, least) - roomIn(room, after, least));
     if (until === top) return loss;
     y = until;
-    while (left > 0 && (heights[base + left - 1] as number) <= y) {
+    while (left > 0 && intAt(heights, base + left - 1) <= y) {
       left -= 1;
-      begin = starts[base + left] as number;
+      begin = intAt(starts, base + left);
     }
-    while (right < count - 1 && (heights[base + right + 1] as number) <= y) {
+    while (right < count - 1 && intAt(heights, base + right + 1) <= y) {
       right += 1;
-      stop = right + 1 < count ? (starts[base + right + 1] as number) : width;
+      stop = right + 1 < count ? intAt(starts, base + right + 1) : width;
     }
   }
+}
+
+/** What a gap can be worth; one narrower than anything left is worth nothing. */
+function roomIn(room: Float64Array, gap: number, least: number): number {
+  return gap < least ? 0 : floatAt(room, gap);
 }

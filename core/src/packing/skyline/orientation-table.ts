@@ -1,4 +1,4 @@
-import { intAt, countAt, valueAt } from '../../quantity';
+import { intAt, countAt, valueAt, floatAt } from '../../quantity';
 import type { Orientation, PackingProblem } from '../problem/packing-problem';
 import type { Skylines } from './skylines';
 
@@ -71,11 +71,11 @@ export function orientationTable(
 function roomsOf(width: number, orientations: readonly Orientation[], rate: Float64Array): Float64Array {
   const room = new Float64Array(width + 1);
   for (let wide = 1; wide <= width; wide += 1) {
-    let most = room[wide - 1] as number;
+    let most = floatAt(room, wide - 1);
     for (let index = 0; index < orientations.length; index += 1) {
       const across = valueAt(orientations, index).across;
       if (across > wide) break;
-      const sum = (rate[index] as number) + (room[wide - across] as number);
+      const sum = floatAt(rate, index) + floatAt(room, wide - across);
       if (sum > most) most = sum;
     }
     room[wide] = most;

@@ -101,10 +101,7 @@ export function coverSkylineSegment(
   const own = into * target.stride;
   const count = intAt(source.segmentCount, row);
   const { starts, heights } = target;
-  for (let index = 0; index < at; index += 1) {
-    starts[own + index] = intAt(source.starts, base + index);
-    heights[own + index] = intAt(source.heights, base + index);
-  }
+  copySegments(source, base, target, own, at);
   let filled = own + at;
   const start = intAt(source.starts, base + at);
   const low = intAt(source.heights, base + at);
@@ -125,10 +122,13 @@ export function coverSkylineSegment(
   }
   let index = at + 1;
   if (index < count && source.heights[base + index] === heights[filled - 1]) index += 1;
-  for (; index < count; index += 1) {
-    starts[filled] = intAt(source.starts, base + index);
-    heights[filled] = intAt(source.heights, base + index);
-    filled += 1;
+  copySegments(source, base + index, target, filled, count - index);
+  target.segmentCount[into] = filled + count - index - own;
+}
+
+function copySegments(source: Skylines, from: number, target: Skylines, to: number, count: number): void {
+  for (let index = 0; index < count; index += 1) {
+    target.starts[to + index] = intAt(source.starts, from + index);
+    target.heights[to + index] = intAt(source.heights, from + index);
   }
-  target.segmentCount[into] = filled - own;
 }

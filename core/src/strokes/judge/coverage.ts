@@ -1,4 +1,4 @@
-import { floatAt, intAt, bitsAt, valueAt } from '../../quantity';
+import { floatAt, intAt, valueAt } from '../../quantity';
 import { type Face, type Spot, areaOfFace } from '../face';
 import { type Stroke, sweptBy } from '../stroke';
 
@@ -86,6 +86,13 @@ function sidesAbove(shapes: readonly { readonly corners: readonly Spot[]; readon
   return { count, x0, y0, y1, slope, piece };
 }
 
+/** The sides from the lowest foot up. */
+function sidesByFoot({ count, y0 }: Sides): Int32Array {
+  return Int32Array.from({ length: count }, (_, side) => side).sort(
+    (a, b) => floatAt(y0, a) - floatAt(y0, b),
+  );
+}
+
 /** All heights at which a side begins, ends or crosses another, over the height of the face. */
 function heightsOf(sides: Sides, { rings }: Face): Float64Array {
   const { count, x0, y0, y1, slope, piece } = sides;
@@ -93,15 +100,13 @@ function heightsOf(sides: Sides, { rings }: Face): Float64Array {
   const bottom = corners.reduce((least, { y }) => Math.min(least, y), Infinity);
   const top = corners.reduce((most, { y }) => Math.max(most, y), -Infinity);
   const heights: number[] = [bottom, top];
-  const byFoot = Uint32Array.from({ length: count }, (_, index) => index).sort(
-    (a, b) => floatAt(y0, a) - floatAt(y0, b),
-  );
+  const byFoot = sidesByFoot(sides);
   for (let m = 0; m < count; m += 1) {
-    const a = bitsAt(byFoot, m);
+    const a = intAt(byFoot, m);
     const [footA, topA, slopeA, xA] = [floatAt(y0, a), floatAt(y1, a), floatAt(slope, a), floatAt(x0, a)];
     heights.push(footA, topA);
     for (let n = m + 1; n < count; n += 1) {
-      const b = bitsAt(byFoot, n);
+      const b = intAt(byFoot, n);
       const footB = floatAt(y0, b);
       if (footB >= topA) break;
       const slopeB = floatAt(slope, b);
@@ -132,9 +137,7 @@ interface Sweep {
 
 function sweptSlabs(sides: Sides, heights: Float64Array, strokeOf: Int32Array, strokes: number): Sweep {
   const { count, x0, y0, y1, slope, piece } = sides;
-  const byFoot = Uint32Array.from({ length: count }, (_, index) => index).sort(
-    (a, b) => floatAt(y0, a) - floatAt(y0, b),
-  );
+  const byFoot = sidesByFoot(sides);
   const active: number[] = [];
   const middle = new Float64Array(count);
   const isInPiece = new Uint8Array(strokeOf.length);
@@ -147,8 +150,7 @@ function sweptSlabs(sides: Sides, heights: Float64Array, strokeOf: Int32Array, s
     const [low, high] = [floatAt(heights, slab), floatAt(heights, slab + 1)];
     const thick = high - low;
     const y = low + thick / 2;
-    for (; next < count && floatAt(y0, bitsAt(byFoot, next)) < y; next += 1)
-      active.push(bitsAt(byFoot, next));
+    for (; next < count && floatAt(y0, intAt(byFoot, next)) < y; next += 1) active.push(intAt(byFoot, next));
     let kept = 0;
     for (const side of active) {
       if (floatAt(y1, side) <= y) continue;

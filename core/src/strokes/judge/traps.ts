@@ -1,4 +1,4 @@
-import { floatAt, intAt, bitsAt, valueAt } from '../../quantity';
+import { floatAt, intAt, valueAt } from '../../quantity';
 
 /**
  * Places that are pressed at some time, each beside others; some are open: air and water leave there. What is
@@ -63,7 +63,7 @@ export function closedMaxima(net: EscapeNet): readonly (readonly number[])[] {
  */
 export function bubblesOf(net: EscapeNet): readonly Bubble[] {
   const { count, times, isOpen, neighbours, mostNeighbours } = net;
-  const order = Uint32Array.from({ length: count }, (_, index) => index).sort(
+  const order = Int32Array.from({ length: count }, (_, index) => index).sort(
     (a, b) => floatAt(times, b) - floatAt(times, a),
   );
   const groups = groupsOf(count);
@@ -71,14 +71,14 @@ export function bubblesOf(net: EscapeNet): readonly Bubble[] {
   const into = new Int32Array(mostNeighbours);
   const found: Bubble[] = [];
   for (let from = 0; from < count;) {
-    const time = floatAt(times, bitsAt(order, from));
+    const time = floatAt(times, intAt(order, from));
     let to = from;
-    while (to < count && times[bitsAt(order, to)] === time) to += 1;
+    while (to < count && floatAt(times, intAt(order, to)) === time) to += 1;
     // Those of one time become loose at once: a group that one of them joins to an open one was sealed by
     // that time.
     const joined = new Set<number>();
     for (let at = from; at < to; at += 1) {
-      const place = bitsAt(order, at);
+      const place = intAt(order, at);
       const many = neighbours(place, into);
       for (let n = 0; n < many; n += 1)
         if (isLoose[intAt(into, n)] === 1) joined.add(groups.root(intAt(into, n)));
@@ -87,12 +87,12 @@ export function bubblesOf(net: EscapeNet): readonly Bubble[] {
       .filter((root) => groups.isOpen[root] === 0)
       .map((root) => ({ root, places: groups.places(root) }));
     for (let at = from; at < to; at += 1) {
-      const place = bitsAt(order, at);
+      const place = intAt(order, at);
       isLoose[place] = 1;
       groups.isOpen[place] = valueAt(isOpen, place);
     }
     for (let at = from; at < to; at += 1) {
-      const place = bitsAt(order, at);
+      const place = intAt(order, at);
       const many = neighbours(place, into);
       for (let n = 0; n < many; n += 1) if (isLoose[intAt(into, n)] === 1) groups.join(place, intAt(into, n));
     }
