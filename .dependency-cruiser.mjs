@@ -63,7 +63,14 @@ export default {
       severity: 'error',
       comment: 'into another room only through its index.ts',
       from: { path: '^core/src/([^/]+)/' },
-      to: { path: '^core/src/([^/]+)/', pathNot: ['^core/src/$1/', '/index\\.ts$'] },
+      to: { path: '^core/src/([^/]+)/', pathNot: ['^core/src/$1/', '/index\\.ts$', '/oracles/'] },
+    },
+    {
+      name: 'oracles-check-and-nothing-else',
+      severity: 'error',
+      comment: 'what a spec checks a room by is used by specs alone',
+      from: { pathNot: ['\\.spec\\.ts$', '/oracles/'] },
+      to: { path: '/oracles/' },
     },
     {
       name: 'rooms-import-quantity-and-job-alone',

@@ -1,3 +1,9 @@
+import { grownBy, permeabilityAt, pocketLife, pocketWidth } from './waiting/oracles/pocket-models';
+import { robustTimeLaw, timeNotOver } from './quoting/oracles/time-laws';
+import { workCostOver } from './quoting/oracles/cost-laws';
+import { firedGiven } from './diagnosing/oracles/cause-laws';
+import { leftByMeniscus, leftBySoftEdge } from './strokes/oracles/blade-residue';
+import { overlapFor, ridgeHeight, timesOver } from './strokes/oracles/stroke-laws';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
 import betaQuantile from '@stdlib/stats-base-dists-beta-quantile';
@@ -12,19 +18,14 @@ import {
   findingsOf,
   lanesOver,
   leftAfter,
-  leftByMeniscus,
-  leftBySoftEdge,
   leftByStrip,
   lengthOf,
   lineChance,
   lineWidth,
-  overlapFor,
   passesUntil,
   planStrokes,
-  ridgeHeight,
   squareStroke,
   tentRadius,
-  timesOver,
 } from './strokes';
 import { type Pin, RULE_SETS, brokenRules } from './judging';
 import { foundBySearch, gapContrast, gazeStrip, leastAngle, stripsOver } from './looking';
@@ -32,36 +33,13 @@ import {
   LOOK_TABLES,
   brierScore,
   capped,
-  firedGiven,
   moreThanOne,
   posteriorOf,
   questionWorth,
   remediesOf,
 } from './diagnosing';
-import {
-  type QuoteCase,
-  QuoteDraws,
-  type TimePrior,
-  type Used,
-  meanCost,
-  partsOf,
-  robustTimeLaw,
-  timeLaw,
-  timeNotOver,
-  workCostOver,
-} from './quoting';
-import {
-  DRYING_FORMULAS,
-  clearingDay,
-  cureDays,
-  grownBy,
-  inSeries,
-  ordinaryStill,
-  permeabilityAt,
-  pocketLife,
-  pocketWidth,
-  vapourThrough,
-} from './waiting';
+import { type QuoteCase, QuoteDraws, type TimePrior, type Used, meanCost, partsOf, timeLaw } from './quoting';
+import { DRYING_FORMULAS, clearingDay, cureDays, inSeries, ordinaryStill, vapourThrough } from './waiting';
 
 type Inputs = Readonly<Record<string, unknown>>;
 interface Check {

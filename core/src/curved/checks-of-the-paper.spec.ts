@@ -1,29 +1,32 @@
+import { lanesOverRectangle } from '../strokes/oracles/stroke-laws';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it, test } from '@jest/globals';
-import { type EscapeNet, closedMaxima, firstTrap, lanesOverRectangle } from '../strokes';
+import { type EscapeNet, closedMaxima, firstTrap } from '../strokes';
 import { checkSurface, type Reading } from '../measure';
 import {
   type CurvedPatch,
   balancedLine,
   boxCorner,
-  capOfSphere,
-  closureOf,
-  evenLine,
   fibreAt,
   filmLine,
   flatCone,
   slopeOfFold,
   slopeQuick,
   strainInHollow,
-  strainOnRing,
-  strainOnSphere,
   strainRoundEdge,
   surplusOf,
+  wayAt,
+} from './index';
+import {
+  capOfSphere,
+  closureOf,
+  evenLine,
+  strainOnRing,
+  strainOnSphere,
   surplusOnSphere,
   turnedOnSphere,
   turningSag,
-  wayAt,
-} from './index';
+} from './oracles/closed-forms';
 
 type Figures = Readonly<Record<string, number | readonly number[]>>;
 interface Check {

@@ -1,4 +1,3 @@
-export * from './closed-forms';
 export * from './fibres';
 export * from './fold';
 export * from './difficulty';

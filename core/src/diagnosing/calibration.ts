@@ -1,5 +1,3 @@
-import cdf from '@stdlib/stats-base-dists-normal-cdf';
-
 /** A certainty that was shown, and whether it came true. */
 export interface Forecast {
   readonly chance: number;
@@ -23,6 +21,3 @@ export function spiegelhalterZ(forecasts: readonly Forecast[]): number {
   const below = forecasts.reduce((sum, { chance }) => sum + (1 - 2 * chance) ** 2 * chance * (1 - chance), 0);
   return top / Math.sqrt(below);
 }
-
-/** Chance of a Z as large, either way, where certainty was deserved. */
-export const asLarge = (z: number): number => 2 * (1 - cdf(Math.abs(z), 0, 1));

@@ -1,3 +1,4 @@
+import { asLarge } from './oracles/cause-laws';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { DIAGNOSED_LOOKS } from '../job';
@@ -9,7 +10,6 @@ import {
   type Forecast,
   LOOK_TABLES,
   type LookTable,
-  asLarge,
   capOf,
   capped,
   explained,

@@ -1,7 +1,5 @@
-import { valueAt } from '../quantity';
-
 /** Causes that can each make a defect by themselves, and a leak of those nobody thought of. */
-interface NoisyOr {
+export interface NoisyOr {
   readonly chances: readonly number[];
   readonly leak: number;
 }
@@ -10,11 +8,7 @@ const noneFires = ({ chances, leak }: NoisyOr): number =>
   (1 - leak) * chances.reduce((left, chance) => left * (1 - chance), 1);
 
 /** Chance of the defect. @source noisy-or (closed form) */
-const defectChance = (causes: NoisyOr): number => 1 - noneFires(causes);
-
-/** Chance that one cause fired, given the defect. */
-export const firedGiven = (causes: NoisyOr, index: number): number =>
-  valueAt(causes.chances, index) / defectChance(causes);
+export const defectChance = (causes: NoisyOr): number => 1 - noneFires(causes);
 
 /** Chance that more than one fired, given the defect: over 0.3 it is probably two causes together. */
 export function moreThanOne(causes: NoisyOr): number {

@@ -83,7 +83,3 @@ export const DRAWN_CURTAIN_LIGHT = 0.15;
  * @source own judgement, middling frost
  */
 export const SOLID_FROST_SHARE = 0.6;
-
-export function daylightWord(percent: number): 'well lit' | 'daylit' | 'lamps needed' {
-  return percent >= 5 ? 'well lit' : percent >= 2 ? 'daylit' : 'lamps needed';
-}

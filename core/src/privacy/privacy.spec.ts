@@ -1,3 +1,4 @@
+import { daylightWord, isResolved, shadowDepth } from './oracles/sight-rules';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import {
@@ -6,13 +7,10 @@ import {
   type Seen,
   contrastKept,
   daylightFactor,
-  daylightWord,
   dimmedBy,
   fadingShare,
-  isResolved,
   patternClass,
   privacyClass,
-  shadowDepth,
   sunPatch,
 } from './index';
 

@@ -1,6 +1,4 @@
-import { valueAt } from '../quantity';
 import { Matrix, inverse } from 'ml-matrix';
-import quantile from '@stdlib/stats-base-dists-t-quantile';
 
 /** What is thought of how long work takes before any time was taken, as a normal-inverse-gamma law. */
 export interface TimePrior {
@@ -12,7 +10,7 @@ export interface TimePrior {
 }
 
 /** The same after times were taken. */
-interface TimeLaw {
+export interface TimeLaw {
   readonly m: readonly number[];
   readonly v: Matrix;
   readonly a: number;
@@ -49,42 +47,4 @@ export function timeLaw(
     a: a0 + y.length / 2,
     b: b0 + (seen + square(mean0, prior) - square(m, precision)) / 2,
   };
-}
-
-/**
- * The time not exceeded with a chance; at a half the median.
- * @param x what is known of the work, as a row of the times taken
- * @source Student law of the next value (closed form)
- */
-export function timeNotOver(chance: number, x: readonly number[], { m, v, a, b }: TimeLaw): number {
-  const row = Matrix.rowVector([...x]);
-  const mean = row.mmul(Matrix.columnVector([...m])).get(0, 0);
-  const scale = Math.sqrt((b / a) * (1 + row.mmul(v).mmul(row.transpose()).get(0, 0)));
-  return Math.exp(mean + (chance === 0.5 ? 0 : scale * quantile(chance, 2 * a)));
-}
-
-/** Degrees of freedom of errors, and rounds of weighing: model 6. */
-const ROBUST = { degrees: 4, rounds: 60 } as const;
-
-/**
- * The same where a time may be far off: each weighed by how far it lies from the others.
- * @source Student errors by reweighting; not exact Bayes (model 6)
- */
-export function robustTimeLaw(
-  prior: TimePrior,
-  x: readonly (readonly number[])[],
-  y: readonly number[],
-): TimeLaw {
-  let weights: readonly number[] = y.map(() => 1);
-  let law = timeLaw(prior, x, y, weights);
-  for (let round = 0; round < ROBUST.rounds; round += 1) {
-    const variance = law.b / law.a;
-    const { m } = law;
-    weights = y.map((value, index) => {
-      const off = value - (x[index] ?? []).reduce((sum, one, at) => sum + one * valueAt(m, at), 0);
-      return (ROBUST.degrees + 1) / (ROBUST.degrees + (off * off) / variance);
-    });
-    law = timeLaw(prior, x, y, weights);
-  }
-  return law;
 }

@@ -84,7 +84,10 @@ function minutesStep({ work, shared }: Pick<QuoteCase, 'work' | 'shared'>): Step
 }
 
 /** The log-normal law with these moments. @source Fenton and Wilkinson 1960 (from memory) */
-function logNormalOf({ mean, variance }: Moments): { readonly mu: number; readonly deviation: number } {
+export function logNormalOf({ mean, variance }: Moments): {
+  readonly mu: number;
+  readonly deviation: number;
+} {
   if (mean <= 0) return { mu: -Infinity, deviation: 0 };
   const square = Math.log(1 + variance / mean ** 2);
   return { mu: Math.log(mean) - square / 2, deviation: Math.sqrt(square) };
@@ -108,7 +111,7 @@ export function meanCostOf(own: QuoteCase): Reasoned<number> {
   return { value: mean.value, why: [minutes, mean] };
 }
 
-const looseMean = ({ loose }: QuoteCase): number =>
+export const looseMean = ({ loose }: QuoteCase): number =>
   loose === undefined ? 0 : loose.median * Math.exp(loose.deviation ** 2 / 2);
 
 /** What the job costs on average. */
@@ -119,12 +122,6 @@ export function noneOf(pieces: number, came: number, not: number): number {
   let chance = 1;
   for (let piece = 0; piece < pieces; piece += 1) chance *= (not + piece) / (came + not + piece);
   return chance;
-}
-
-/** The cost exceeded with a chance, from work alone: for dragging; what may be to do again is left out. */
-export function workCostOver(own: QuoteCase, chance: number): number {
-  const { mu, deviation } = logNormalOf(minutesOf(own));
-  return own.fixed + looseMean(own) + own.rate * Math.exp(mu + deviation * quantile(1 - chance, 0, 1));
 }
 
 /** Minutes of all work that are not exceeded with a chance. */

@@ -1,3 +1,4 @@
+import { workCostOver } from './oracles/cost-laws';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { CoreError } from '../quantity';
@@ -15,7 +16,6 @@ import {
   partsOf,
   priceFor,
   taxed,
-  workCostOver,
 } from './index';
 
 const quote = (more: Partial<QuoteCase> = {}): QuoteCase => ({

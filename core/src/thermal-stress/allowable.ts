@@ -57,22 +57,8 @@ export function allowableOf(
   }
 }
 
-/** Annealed glass bears less the longer. @param seconds > 0 @source ASTM E1300: (3 s / t)^(1/16) */
-export function durationFactor(seconds: number): number {
-  return (3 / seconds) ** (1 / 16);
-}
-
 const REFERENCE_EDGE_M = 4;
 /** A longer edge has more places to begin. @source Weibull length effect, exponent own judgement */
 export function edgeLengthFactor(edge_m: number): number {
   return edge_m <= REFERENCE_EDGE_M ? 1 : (REFERENCE_EDGE_M / edge_m) ** (1 / 7);
-}
-
-const AT_ALLOWABLE = 0.008;
-/**
- * Weibull chance of breaking at a share of the allowable: for classes and checks, never shown as a percentage
- * of our own.
- */
-export function breakageChance(utilisation: number, modulus = 7): number {
-  return 1 - (1 - AT_ALLOWABLE) ** (utilisation ** modulus);
 }

@@ -1,3 +1,4 @@
+import { breakageChance, durationFactor } from './oracles/strength-laws';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { CoreError, type Verdict } from '../quantity';
@@ -9,9 +10,7 @@ import {
   USUAL_TEMPERATURES,
   allowableOf,
   bareStress,
-  breakageChance,
   designDays,
-  durationFactor,
   edgeHoldOf,
   edgeLengthFactor,
   judgeStress,

@@ -1,3 +1,4 @@
+import { breakageChance, durationFactor } from './oracles/strength-laws';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { heatBalance, heatGapsOf, heatPanesOf } from '../glazing';
@@ -8,9 +9,7 @@ import {
   type MatrixCase,
   STRESS_PER_KELVIN_MPA,
   allowableOf,
-  breakageChance,
   compatibility,
-  durationFactor,
   edgeStress,
   edgeStressSteps,
   judgeStress,

@@ -5,7 +5,7 @@ const POINTS = 96;
  * Bessel function of the first kind, order 0 or 1.
  * @source its integral by the trapezoid rule, exact to rounding up to x = 60
  */
-function bessel(order: 0 | 1, x: number): number {
+export function bessel(order: 0 | 1, x: number): number {
   let sum = 0;
   for (let point = 0; point < POINTS; point += 1) {
     const angle = (Math.PI * (point + 0.5)) / POINTS;
@@ -38,13 +38,4 @@ export function cylinderRoots(biot: number, count = TERMS): readonly number[] {
 export function cylinderWeight(root: number): number {
   const [j0, j1] = [bessel(0, root), bessel(1, root)];
   return (2 * j1) / (root * (j0 * j0 + j1 * j1));
-}
-
-/** Temperature left over in a long cylinder, as a share of the first difference.
- *  @param radius share of the outer radius, 0..1 */
-export function cylinderLeft(biot: number, fourier: number, radius: number): number {
-  return cylinderRoots(biot).reduce(
-    (sum, root) => sum + cylinderWeight(root) * Math.exp(-root * root * fourier) * bessel(0, root * radius),
-    0,
-  );
 }

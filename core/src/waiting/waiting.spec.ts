@@ -1,3 +1,4 @@
+import { cylinderLeft } from './oracles/cylinder-series';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { MATERIAL_NOT_STATED } from '../job';
@@ -11,7 +12,6 @@ import {
   ROLL_FORMULAS,
   clearBy,
   conditionedRoom,
-  cylinderLeft,
   cylinderRoots,
   cylinderWeight,
   firstBond,

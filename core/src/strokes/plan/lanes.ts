@@ -15,16 +15,6 @@ export const lanesOver = (
   { blade_mm, overlap_mm }: Pick<Tool, 'blade_mm' | 'overlap_mm'>,
 ): number => Math.max(1, Math.ceil((height - overlap_mm) / (blade_mm - overlap_mm) - 1e-9));
 
-/** Level lanes over a face that is as wide as high as it likes: a closed form (model A4). */
-export function lanesOverRectangle(
-  { length, height, speed }: { readonly length: number; readonly height: number; readonly speed: number },
-  tool: Pick<Tool, 'blade_mm' | 'overlap_mm'>,
-): { readonly lanes: number; readonly pitch: number; readonly path: number; readonly time: number } {
-  const lanes = lanesOver(height, tool);
-  const path = lanes * length;
-  return { lanes, pitch: lanes === 1 ? 0 : (height - tool.blade_mm) / (lanes - 1), path, time: path / speed };
-}
-
 /** No plan of level lanes has fewer: the longest upright needs so many. */
 export const leastLanes = (face: Face, tool: Tool): number => lanesOver(longestUpright(face), tool);
 

@@ -1,23 +1,9 @@
 import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
 import normalPdf from '@stdlib/stats-base-dists-normal-pdf';
-import normalQuantile from '@stdlib/stats-base-dists-normal-quantile';
 import { type Formula, type Reasoned, reasonedBy } from '../../quantity';
 
-/**
- * How often strokes of a blade go over a point: at least, and the share of points once more. Without a lap
- * some stay dry.
- */
-export function timesOver(
-  blade: number,
-  overlap: number,
-): { readonly least: number; readonly shareOnceMore: number } {
-  const times = blade / (blade - overlap);
-  const least = Math.floor(times + 1e-12);
-  return { least, shareOnceMore: Math.max(0, times - least) };
-}
-
 /** Two strokes each stray by so much (one standard deviation): apart from each other by √2 of it. */
-const apart = (wander: number): number => Math.SQRT2 * wander;
+export const apart = (wander: number): number => Math.SQRT2 * wander;
 
 /** Chance that a line is left at a place of a joint between two strokes. @source model 1.2, closed form */
 export const lineChance = (overlap: number, wander: number): number =>
@@ -28,25 +14,6 @@ export function lineWidth(overlap: number, wander: number): number {
   const z = overlap / apart(wander);
   return apart(wander) * (normalPdf(z, 0, 1) - z * normalCdf(-z, 0, 1));
 }
-
-/** How far strokes must lap for a chance of a line. */
-export const overlapFor = (chance: number, wander: number): number =>
-  -apart(wander) * normalQuantile(chance, 0, 1);
-
-/** Height of the ridge of water beside a stroke without a lap: half goes to each side. */
-export const ridgeHeight = ({
-  blade,
-  before,
-  after,
-  side,
-  ridge,
-}: {
-  readonly blade: number;
-  readonly before: number;
-  readonly after: number;
-  readonly side: number;
-  readonly ridge: number;
-}): number => (side * blade * (before - after)) / (2 * ridge);
 
 /** A soft blade presses less at each end, mm: our guess. */
 const SOFT_END_MM = 5;
