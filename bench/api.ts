@@ -54,7 +54,7 @@ export async function mixedLoad(): Promise<readonly Row[]> {
     async () => (await ask(server.address, '/api/films')).status,
     async (n) =>
       (
-        await ask(server.address, '/api/reckon/blank', {
+        await ask(server.address, '/api/calculate/blank', {
           aroundWidth_mm: 500 + (n % 900),
           aroundHeight_mm: 900,
           method: 'decor',

@@ -31,7 +31,7 @@ const RUNS = 40;
 const PLAN_WITH_BAND_MS = 50;
 const DRAG_MS = 8;
 
-/** A shrink plan with its band as a worker reckons it, and what follows the line while it is dragged. */
+/** A shrink plan with its band as a worker calculates it, and what follows the line while it is dragged. */
 export function curvedRows(): readonly Row[] {
   const plan = (lineAt_mm: number | null) =>
     shrinkPlan({ patch: PATCH, limits: USUAL_SHRINK_LIMITS, folds: FOLDS, lineAt_mm });

@@ -6,7 +6,7 @@ import {
   heatGapsOf,
   heatPanesOf,
   opticsOfMakeUp,
-  reckonGlazing,
+  calculateGlazing,
 } from '@yellow-pane/core/glazing';
 import {
   type GlassPane,
@@ -122,7 +122,10 @@ export function filmOnGlass(): readonly Row[] {
     });
   });
   const whole = timed(400, () =>
-    reckonGlazing({ ...double, conditions: { outdoor_C: 0, indoor_C: 20, outdoor_Wm2K: 8, sun_Wm2: 700 } }),
+    calculateGlazing({
+      ...double,
+      conditions: { outdoor_C: 0, indoor_C: 20, outdoor_Wm2K: 8, sun_Wm2: 700 },
+    }),
   );
   const hourly = timed(3, () => {
     hourlyStress(optics);
@@ -137,7 +140,7 @@ export function filmOnGlass(): readonly Row[] {
       isMet: solve < 0.3,
     },
     {
-      what: 'core: all of /api/reckon/glazing for it: optics, U, solar heat gain, four balances, median',
+      what: 'core: all of /api/calculate/glazing for it: optics, U, solar heat gain, four balances, median',
       wanted: 'shown',
       got: `${whole.toFixed(2)} ms`,
       isMet: true,

@@ -1,4 +1,4 @@
-import { DRAWS, type QuoteCase, reckonQuote } from '@yellow-pane/core/quoting';
+import { DRAWS, type QuoteCase, calculateQuote } from '@yellow-pane/core/quoting';
 import { seededRandom } from '@yellow-pane/core/quantity';
 import { median, ms } from './figures';
 import type { Row } from './run';
@@ -19,7 +19,7 @@ export function quoteRows(): readonly Row[] {
   };
   const times = Array.from({ length: RUNS }, () => {
     const begin = performance.now();
-    reckonQuote(own, { margin: 0.3, risk: 0.2, tax: 0.081, typed: 20_000 });
+    calculateQuote(own, { margin: 0.3, risk: 0.2, tax: 0.081, typed: 20_000 });
     return performance.now() - begin;
   });
   const time = median(times);

@@ -368,7 +368,7 @@ test('the label is read by the camera; slip that was sprayed counts down, and we
   await page.clock.fastForward(5 * MINUTE);
   await expect.poll(left).toBeLessThan(before - 2);
   await page.clock.fastForward(120 * MINUTE);
-  await expect(page.getByText('Dry by now, as reckoned: wet it again.')).toBeVisible();
+  await expect(page.getByText('Dry by now, as calculated: wet it again.')).toBeVisible();
   const learned = async () =>
     (
       (await (await page.request.get('/api/learned')).json()) as readonly {

@@ -89,7 +89,7 @@ test('the arched fanlight: all of it gone over; one stroke later and led the oth
   await expect(said(page, 'All of it is gone over; nothing is shut in.')).toBeVisible();
   await page.keyboard.press('Control+z');
   await expect(said(page, /Stroke 7 is the first to shut water in/)).toBeVisible();
-  await act(page, 'As reckoned').click();
+  await act(page, 'As calculated').click();
   await expect(said(page, 'All of it is gone over; nothing is shut in.')).toBeVisible();
   await allSaved(page);
 });

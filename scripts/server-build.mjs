@@ -2,7 +2,7 @@
 export const SERVER_BUILD = {
   entryPoints: {
     main: 'server/src/main.ts',
-    'search-thread': 'server/src/features/reckon/search/search-thread.ts',
+    'search-thread': 'server/src/features/calculate/search/search-thread.ts',
   },
   outdir: 'server/dist',
   bundle: true,

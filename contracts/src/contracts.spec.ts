@@ -648,7 +648,7 @@ describe('do the wire shapes hold?', () => {
     ]);
     expect(filmFieldsSchema.safeParse({ ...film, widths_nm: [] }).success).toBe(false);
   });
-  it('a measure to reckon with is a finite number', () => {
+  it('a measure to calculate with is a finite number', () => {
     expect(
       measureRequestSchema.safeParse({
         measures: [{ id: 'a', from: 'tl', to: 'tr', value_mm: Number.NaN, instrument: 'tape' }],

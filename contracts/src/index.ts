@@ -56,7 +56,7 @@ export {
   privacyRequestSchema,
   shrinkPlanRequestSchema,
   stressRequestSchema,
-} from './reckon';
+} from './calculate';
 export { ROUTES, type Route } from './routes/index';
 export { openApiDocument } from './openapi';
 export type { CutPlanFile, PlanPiece, PlanRoll } from './files/cut-plan-file';
@@ -86,8 +86,8 @@ export {
   weatherCommandSchema,
   weatherStateSchema,
 } from './weather';
-export { scheduleRequestSchema, sunRequestSchema, waitsRequestSchema } from './reckon-day';
-export { strokesRequestSchema } from './reckon-strokes';
+export { scheduleRequestSchema, sunRequestSchema, waitsRequestSchema } from './calculate-day';
+export { strokesRequestSchema } from './calculate-strokes';
 export {
   type FilmSheet,
   type FilmSheetType,

@@ -9,7 +9,7 @@ const bodyOf = (path: string): ZodType => {
   return route.body;
 };
 
-/** The least that each reckoning can be asked with. */
+/** The least that each calculation can be asked with. */
 const LEAST: Readonly<Record<string, object>> = {
   measure: {
     points: [{ id: 'a' }, { id: 'b' }],
@@ -47,28 +47,28 @@ const LEAST: Readonly<Record<string, object>> = {
   cut: { rollWidth_mm: 1524, pieces: [{ id: 'p', across_mm: 600, along_mm: 900, mayTurn90: false }] },
   layout: { rollWidth_mm: 1524, pieces: [{ id: 'p', across_mm: 600, along_mm: 900, mayTurn90: false }] },
 };
-const reckonings = ROUTES.filter(({ path }) => path.startsWith('/api/reckon/')).map(({ path }) =>
-  path.slice('/api/reckon/'.length),
+const calculations = ROUTES.filter(({ path }) => path.startsWith('/api/calculate/')).map(({ path }) =>
+  path.slice('/api/calculate/'.length),
 );
 
-describe('is every reckoning asked with the least, and refused by name?', () => {
+describe('is every calculation asked with the least, and refused by name?', () => {
   it('each has its least example here', () => {
-    expect(reckonings.filter((name) => !(name in LEAST))).toEqual([]);
+    expect(calculations.filter((name) => !(name in LEAST))).toEqual([]);
   });
-  it.each(reckonings)('%s: the least is enough; what is not said has a default', (name) => {
-    expect(bodyOf(`/api/reckon/${name}`).safeParse(LEAST[name]).error?.issues).toBeUndefined();
+  it.each(calculations)('%s: the least is enough; what is not said has a default', (name) => {
+    expect(bodyOf(`/api/calculate/${name}`).safeParse(LEAST[name]).error?.issues).toBeUndefined();
   });
-  it.each(reckonings)('%s: each field of the least left out is named', (name) => {
+  it.each(calculations)('%s: each field of the least left out is named', (name) => {
     const least = LEAST[name] ?? {};
     for (const key of Object.keys(least)) {
-      const { error } = bodyOf(`/api/reckon/${name}`).safeParse({ ...least, [key]: undefined });
+      const { error } = bodyOf(`/api/calculate/${name}`).safeParse({ ...least, [key]: undefined });
       expect(JSON.stringify(error?.issues)).toContain(`"${key}"`);
     }
   });
-  it.each(reckonings)(
+  it.each(calculations)(
     '%s: a field nobody knows is refused, not passed over: it may be a misspelt one',
     (name) => {
-      const { error } = bodyOf(`/api/reckon/${name}`).safeParse({ ...LEAST[name], misspelt: 1 });
+      const { error } = bodyOf(`/api/calculate/${name}`).safeParse({ ...LEAST[name], misspelt: 1 });
       expect(JSON.stringify(error?.issues)).toContain('misspelt');
     },
   );
@@ -77,7 +77,7 @@ describe('is every reckoning asked with the least, and refused by name?', () => 
       stocks: [{ id: 'a', what: 'roll', width_mm: 1524, length_mm: 9000 }],
       pieces: [{ id: 'p', across_mm: 600, along_mm: 900, mayTurn90: false }],
     };
-    expect(bodyOf('/api/reckon/cut').parse(order)).toMatchObject({
+    expect(bodyOf('/api/calculate/cut').parse(order)).toMatchObject({
       mode: 'by hand',
       stages: 3,
       gap_mm: 0,
@@ -88,7 +88,7 @@ describe('is every reckoning asked with the least, and refused by name?', () => 
     });
   });
   it.each([[1], [4], ['3'], [98]])('%j stages are no way of cutting', (stages) => {
-    expect(bodyOf('/api/reckon/cut').safeParse({ ...LEAST['cut'], stages }).success).toBe(false);
+    expect(bodyOf('/api/calculate/cut').safeParse({ ...LEAST['cut'], stages }).success).toBe(false);
   });
 });
 
@@ -105,8 +105,8 @@ describe('does anything at all that is sent get an answer?', () => {
       { numRuns: 40 },
     );
   });
-  it.each(reckonings)('%s: any one part of the least replaced by anything', (name) => {
-    const body = bodyOf(`/api/reckon/${name}`);
+  it.each(calculations)('%s: any one part of the least replaced by anything', (name) => {
+    const body = bodyOf(`/api/calculate/${name}`);
     const keys = Object.keys(LEAST[name] ?? {});
     fc.assert(
       fc.property(fc.constantFrom(...keys), fc.jsonValue({ maxDepth: 3 }), (key, json) => {

@@ -12,12 +12,12 @@ import {
   lineChanceBy,
   passTime,
   reasonsFor,
-  reckonStrokes,
+  calculateStrokes,
   strokeFigures,
   timeOf,
 } from './strokes';
 import { trimPlan } from './trimming';
-import { reckonQuote } from './quoting';
+import { calculateQuote } from './quoting';
 import { PLACE_FORMULAS, USUAL_SHRINK_LIMITS, edgeFigures, shrinkPlan } from './curved';
 import { dropCount, cellOf } from './blanks';
 import { groundOf, judgeFilm, questionOf } from './choosing';
@@ -75,7 +75,7 @@ const WRITTEN = FILES.flatMap((file) =>
   ),
 );
 
-const QUOTED = reckonQuote(
+const QUOTED = calculateQuote(
   {
     ...{ fixed: 180, rate: 0.9, shared: 0.15, work: [{ median_min: 40, deviation: 0.35 }] },
     chances: [{ pieces: 3, came: 0.6, not: 19.4, mean: 60, deviation: 0.3, once: 40 }],
@@ -230,7 +230,7 @@ function strokeResults(): readonly (readonly [string, readonly Step[]])[] {
       ...{ tool: { blade_mm: 150, overlap_mm: 30, card_mm: 40 }, way: 'lanes', lock: 'T', first: 'right' },
       ...{ isDry: false, people },
     };
-    const figures = strokeFigures(judgeStrokes(asked, reckonStrokes(asked)), asked, pace);
+    const figures = strokeFigures(judgeStrokes(asked, calculateStrokes(asked)), asked, pace);
     return Object.entries(figures).map(([name, own]) => [`strokes, ${name}`, own?.why ?? []] as const);
   });
 }
@@ -413,7 +413,7 @@ const RESULTS: readonly (readonly [string, readonly Step[]])[] = [
   ['slip needed', slipNeeded(2.5, { value: 0.3, basis: 'ours' }).why],
 ];
 
-/** Reckoned within other formulas, and never a step of their own. */
+/** Calculated within other formulas, and never a step of their own. */
 const INNER = ['climate.dew-point', 'measure.arcLength'];
 
 describe('is the reason shown the mathematics done?', () => {
@@ -422,7 +422,7 @@ describe('is the reason shown the mathematics done?', () => {
   });
 
   it.each(RESULTS)(
-    '%s: every step, reckoned again from its shown inputs, gives its shown value',
+    '%s: every step, calculated again from its shown inputs, gives its shown value',
     (_name, steps) => {
       expect(steps.length).toBeGreaterThan(0);
       for (const step of steps) {

@@ -1,11 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
 import { type CutOrder, planOrderSteps } from './cutting';
 import { runThrough } from './packing';
-import { reckonGlazing } from './glazing';
+import { calculateGlazing } from './glazing';
 import { contrastKept } from './privacy';
 import { STRESS_FORMULAS } from './thermal-stress';
 
-/** Answers that a trial of the program reckoned by hand and found right. */
+/** Answers that a trial of the program calculated by hand and found right. */
 describe('worked by hand, is it the same?', () => {
   it('four blanks of 700 × 1000 that may turn, on a roll 1400 wide: two by two, 2000 of film', () => {
     const order: CutOrder = {
@@ -45,7 +45,7 @@ describe('worked by hand, is it the same?', () => {
     expect((edge?.of as ((inputs: typeof asked) => number) | undefined)?.(asked)).toBeCloseTo(4.72, 2);
   });
   it('6 mm clear: U 5.81 W/m²K in winter, solar heat gain 0.821, shading coefficient 0.944', () => {
-    const { uValue, solarHeatGain, shadingCoefficient } = reckonGlazing({
+    const { uValue, solarHeatGain, shadingCoefficient } = calculateGlazing({
       panes: [{ tint: 'clear', thickness_mm: 6 }],
       gaps: [],
       films: [],

@@ -1,6 +1,6 @@
 import type { Op } from '@yellow-pane/contracts';
 import type { QuotePaper } from '@yellow-pane/core/job';
-import { depositOf, reckonQuote } from '@yellow-pane/core/quoting';
+import { depositOf, calculateQuote } from '@yellow-pane/core/quoting';
 import { type JobView, foundOnArrival, quoteHere, quotePaper } from '@yellow-pane/core/reading';
 import { demoId } from './demo-id';
 
@@ -42,7 +42,7 @@ export function summitCloseOps(view: JobView): readonly Op[] {
   const asked = { margin: MARGIN_PERCENT / 100, risk: RISK, tax: null, typed: null };
   const paper =
     here.case &&
-    quotePaper(view, here, reckonQuote(here.case, asked), { asOf: QUOTED_AT, risk: RISK, asked: null });
+    quotePaper(view, here, calculateQuote(here.case, asked), { asOf: QUOTED_AT, risk: RISK, asked: null });
   if (paper === undefined) return [];
   return [
     {

@@ -28,10 +28,10 @@ import { closeRoutes } from './features/close/routes';
 import { customerRoutes } from './features/customers/routes';
 import { shelfRoutes } from './features/shelf/routes';
 import { supplyRoutes } from './features/supplies/routes';
-import { filmReckonRoutes } from './features/reckon/film-routes';
-import { dayReckonRoutes } from './features/reckon/day-routes';
-import { reckonRoutes } from './features/reckon/routes';
-import type { Searching } from './features/reckon/search/searching';
+import { filmCalculationRoutes } from './features/calculate/film-routes';
+import { dayCalculationRoutes } from './features/calculate/day-routes';
+import { calculationRoutes } from './features/calculate/routes';
+import type { Searching } from './features/calculate/search/searching';
 import { stockRoutes } from './features/stock/routes';
 import { weatherRoutes } from './features/weather/routes';
 import { WeatherStandIn } from './features/weather/stand-in';
@@ -85,7 +85,7 @@ export function createApp({ hasRoom = () => true, soundness = new Soundness(), .
     next();
   });
   app.post('/api/jobs/:jobId/imports', express.json({ limit: '25mb', verify: refuseDeep }));
-  app.post('/api/reckon/cut', express.json({ limit: '16mb', verify: refuseDeep }));
+  app.post('/api/calculate/cut', express.json({ limit: '16mb', verify: refuseDeep }));
   app.use('/api', express.json({ limit: '1mb', verify: refuseDeep }));
 
   for (const routes of routesOf(deps, feed, streams)) app.use(routes);
@@ -149,9 +149,9 @@ function routesOf(
     causeRoutes({ db, clock, weather, thermometer: standIns.thermometer }),
     supplyRoutes({ db, clock }),
     stockRoutes({ db, clock }),
-    reckonRoutes({ search }),
-    filmReckonRoutes(),
-    dayReckonRoutes({ search }),
+    calculationRoutes({ search }),
+    filmCalculationRoutes(),
+    dayCalculationRoutes({ search }),
     formatRoutes(),
     eventRoutes({
       db,

@@ -1,7 +1,7 @@
 import { BENCH_ROUTES } from './bench-routes';
 import { CLOSE_ROUTES } from './close-routes';
 import { JOB_ROUTES } from './jobs-routes';
-import { RECKON_ROUTES } from './reckon-routes';
+import { CALCULATION_ROUTES } from './calculate-routes';
 import type { Route } from './route';
 import { SHOP_ROUTES } from './shop-routes';
 
@@ -13,5 +13,5 @@ export const ROUTES: readonly Route[] = [
   ...CLOSE_ROUTES,
   ...SHOP_ROUTES,
   ...BENCH_ROUTES,
-  ...RECKON_ROUTES,
+  ...CALCULATION_ROUTES,
 ];

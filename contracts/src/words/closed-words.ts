@@ -6,7 +6,7 @@ import { type Messages, sentenceOf } from './messages';
 const CLOSED = {
   'sun on it': 'the sun is on it',
   'still warm': ({ surface_C }, { temperature }) => `still warm from the sun: ${temperature(surface_C)}`,
-  'still cooling': 'still cooling: a quarter longer than reckoned, edges follow slowly',
+  'still cooling': 'still cooling: a quarter longer than calculated, edges follow slowly',
   'ice on it': ({ surface_C }, { temperature }) => `the surface is at ${temperature(surface_C)}: ice`,
   'near the dew point': ({ surface_C, dew_C }, { temperature, difference }) =>
     `${temperature(surface_C)} is within ${difference(RULES.dewMargin.value)} of the dew point, ${temperature(dew_C)}`,

@@ -103,7 +103,7 @@ const REASONS = {
   'outside not open to film': 'An exterior film, and the outside of this glass is not open to film.',
   'room side not open to film': 'The room side of this glass is not open to film.',
   'figures refused': ({ path, got, expected }) =>
-    `Its figures cannot be reckoned: ${path} is ${got}; expected ${expected}.`,
+    `Its figures cannot be calculated: ${path} is ${got}; expected ${expected}.`,
   'make-up not known': 'The make-up of this glass is not known.',
   'surface not known': 'What this surface is made of is not known.',
   'light and sun do not go together': ({ question: { light, sun, least, most } }, { percent }) =>
@@ -111,8 +111,8 @@ const REASONS = {
   'its sheet does not say': ({ missing }) => `Its sheet does not say: ${missing.join(', ')}.`,
   'sweats sooner': ({ face_C, bare_C, dewPoint_C }, { temperature }) =>
     `On the coldest night its room side falls to ${temperature(face_C, 1)} (${temperature(bare_C, 1)} without): it sweats when the room's dew point is over ${temperature(dewPoint_C)}.`,
-  'reckoned with the film on the other side':
-    'Reckoned together with the film that is on the other side now.',
+  'calculated with the film on the other side':
+    'Calculated together with the film that is on the other side now.',
   damp: 'The surface is damp: film comes off as it dries. Find and stop the damp first.',
   'flaking paint':
     'Paint flakes: film takes it along. Remove it, and have old paint tested for lead before sanding.',

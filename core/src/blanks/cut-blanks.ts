@@ -316,7 +316,7 @@ const MOST_SECTORS = 12;
 
 /**
  * A tapered column wider than the roll: equal sectors with a lap each. A part of the girth opens to the same
- * radii: the parts are reckoned as columns of a part of the girth and height along the slope.
+ * radii: the parts are calculated as columns of a part of the girth and height along the slope.
  */
 function inSectors(own: Case, widest_mm: number): CutBlanks {
   const { input, whole, notes } = own;

@@ -190,7 +190,7 @@ describe('what is said when something is not known?', () => {
       { case: 'the size of the pane', size_mm: 1200 },
     ],
   ])(
-    '%s missing: reckoned with what was taken instead, named, and never better than go with care',
+    '%s missing: calculated with what was taken instead, named, and never better than go with care',
     (_name, rows, taken) => {
       const question = questionOf(someRows(rows), book);
       expect(question.glass?.assumed).toContainEqual(taken);

@@ -1,7 +1,7 @@
 import { type MakeUp, type MakeUpOptics, type Ratings, opticsOfMakeUp, ratingsOf } from '../glazing';
 import { type AngledAbsorption, absorptionOf } from '../thermal-stress';
 
-/** A make-up with its films: what depends on neither place nor size, reckoned when first asked for. */
+/** A make-up with its films: what depends on neither place nor size, calculated when first asked for. */
 export interface FilmedGlass {
   readonly makeUp: MakeUp;
   readonly optics: MakeUpOptics;

@@ -28,7 +28,7 @@ export interface FilmAnswer {
   readonly reasons: readonly FilmReason[];
   readonly advice: readonly FilmAdvice[];
   readonly stress: StressVerdict | null;
-  /** Of the pane nearest to what its edge bears; null where no sun reaches it or nothing was reckoned. */
+  /** Of the pane nearest to what its edge bears; null where no sun reaches it or nothing was calculated. */
   readonly edge: EdgeLoad | null;
   readonly performance: Performance | null;
   /** Sight through the same pane without it. */
@@ -42,7 +42,7 @@ export interface FilmAnswer {
   readonly assumed: readonly string[];
 }
 
-/** What is reckoned once for a surface and shared by all films. */
+/** What is calculated once for a surface and shared by all films. */
 interface SurfaceGround {
   readonly question: FilmQuestion;
   readonly book: GlassCache;
@@ -172,7 +172,7 @@ function withOptics(
     reasons: [
       ...stress.reasons,
       ...(dewReason === undefined ? [] : [dewReason]),
-      ...(stays.length > 0 ? [{ case: 'reckoned with the film on the other side' } as const] : []),
+      ...(stays.length > 0 ? [{ case: 'calculated with the film on the other side' } as const] : []),
     ],
     advice: [...stress.advice, ...notes],
     score: met === null || performance === null ? 0 : scoreOf(met, question.brief, film, performance),

@@ -204,7 +204,7 @@ describe('where does it stand, and which way does it look?', () => {
     });
     expect(asked({ brief: { ...NO_BRIEF, coldest_C: -24 } }).coldOutdoor_C).toBe(-24);
   });
-  it('the book reckons the suns of a place once, and keeps places apart', () => {
+  it('the book calculates the suns of a place once, and keeps places apart', () => {
     const own = newSunBook();
     const [here, there] = [
       { latitude_deg: 46, longitude_deg: 9, altitude_m: 400 },

@@ -64,7 +64,7 @@ export interface SunCache {
   readonly monthsFor: (place: PlaceOnEarth) => readonly ReturnType<typeof sunPath>[];
 }
 
-/** @returns a book that reckons each place once */
+/** @returns a book that calculates each place once */
 export function newSunBook(): SunCache {
   const days = new Map<string, readonly DesignDay[]>();
   const months = new Map<string, readonly ReturnType<typeof sunPath>[]>();

@@ -35,7 +35,7 @@ export type FilmReason =
       readonly bare_C: number;
       readonly dewPoint_C: number;
     }
-  | { readonly case: 'reckoned with the film on the other side' };
+  | { readonly case: 'calculated with the film on the other side' };
 
 /** What to do, to find out, or to know about it. */
 export type FilmAdvice =

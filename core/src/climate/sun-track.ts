@@ -3,7 +3,7 @@ import { Body, Equator, Observer, SiderealTime } from 'astronomy-engine';
 import { type PlaceOnEarth, type SunPosition, refraction_deg } from './sun-position';
 
 /**
- * From one place of the sun reckoned in full to the next; in between its path is straight to 0.0001°, its
+ * From one place of the sun calculated in full to the next; in between its path is straight to 0.0001°, its
  * parallax included.
  */
 const FULL_EVERY_MS = 7_200_000;
@@ -23,7 +23,7 @@ export interface SunRow {
 }
 
 /**
- * The sun over one place for a time: reckoned every two hours, in between by its steady motion. Shared by
+ * The sun over one place for a time: calculated every two hours, in between by its steady motion. Shared by
  * every surface there.
  */
 export interface SunTrack {
@@ -32,7 +32,7 @@ export interface SunTrack {
   /** Every ten minutes. */
   readonly centre: SunRow;
   readonly seen: SunRow;
-  /** The nine minutes before an entry, from place 9 × entry on; reckoned when first asked for. */
+  /** The nine minutes before an entry, from place 9 × entry on; calculated when first asked for. */
   readonly minutesBefore: (entry: number, isSeen: boolean) => SunRow;
   /** Of each entry, whether it or a neighbour is not deep in the night. */
   readonly isDay: Uint8Array;

@@ -3,7 +3,7 @@ import { type CurvedPatch, patchAt, gaussianCurvature } from './patch';
 /**
  * Film left over along the upper and lower edge when a film that does not give is laid on along the level
  * line across the middle, mm. Negative: the film would have to stretch there. First estimate for the survey;
- * the shrink plan reckons with the glass's own straight line.
+ * the shrink plan calculates with the glass's own straight line.
  * @source Gauss–Bonnet: the edge's surplus grows with the curvature gathered between anchor and edge (closed
  * form; small departures of the level line neglected)
  */

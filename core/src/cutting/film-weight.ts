@@ -16,7 +16,7 @@ export const FILM_WEIGHT: Formula<FilmSize> = {
   unit: 'kg',
   source: {
     kind: 'from memory',
-    text: 'density of polyester 1.39 (from memory); liner as thick as reckoned for warming: our guess',
+    text: 'density of polyester 1.39 (from memory); liner as thick as calculated for warming: our guess',
   },
   inputs: {
     area_m2: { word: 'area', unit: 'm²' },

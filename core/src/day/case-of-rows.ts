@@ -25,7 +25,7 @@ const ALL_SKY_HIDDEN = [{ bearing_deg: 0, elevation_deg: 90 }];
 
 /**
  * Puts the rows of a job into a question about readiness. A car without a bearing stands under a roof; a
- * place without coordinates has no sun that could be reckoned, and says so.
+ * place without coordinates has no sun that could be calculated, and says so.
  */
 export function caseOfRows(
   rows: SurfaceRows,

@@ -12,7 +12,7 @@ export interface DaySurface extends Omit<WorkStepsInput, 'learned' | 'primer'> {
   readonly place: string;
   /** Whose air it shares. */
   readonly room: string | null;
-  /** Of `fitness`; null: not reckoned, only hours count. */
+  /** Of `fitness`; null: not calculated, only hours count. */
   readonly fitness: string | null;
   /** Steps done, by key, with the minute from the plan's beginning; negative: before it. */
   readonly done: ReadonlyMap<string, number>;

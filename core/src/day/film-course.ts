@@ -31,7 +31,7 @@ interface ReturnCase {
   readonly film: DryingFilm;
   /** Glass and air from the laying on. */
   readonly known: readonly DryHours[];
-  /** What comes after; absent: days like those known. With neither nothing is reckoned. */
+  /** What comes after; absent: days like those known. With neither nothing is calculated. */
   readonly after?: readonly DryStretch[];
   readonly water?: LeftWater;
   /** Lowest of the next two days outdoors; null: not forecast. */

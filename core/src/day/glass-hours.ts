@@ -29,7 +29,7 @@ export type StandingGlass = Omit<ReadinessCase, 'least_C' | 'most_C'>;
 
 /**
  * Temperature of the filmed glass and the air beside it, hour by hour at rest: glass follows within the hour.
- * The optics of the glass are reckoned once.
+ * The optics of the glass are calculated once.
  */
 export class GlassHours {
   readonly #own: StandingGlass;

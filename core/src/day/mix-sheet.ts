@@ -156,7 +156,7 @@ function promoterOf(amounts: Amounts): MixLine | undefined {
   };
 }
 
-/** One coat on the face; cut edges get two or three more, which is reckoned as half as much again. */
+/** One coat on the face; cut edges get two or three more, which is calculated as half as much again. */
 const PRIMER_COATS = 1.5;
 
 function plain(

@@ -5,7 +5,7 @@ import { capOf } from './explain';
 import { ANOTHER_CAUSE, BELIEF, capped, priorOf } from './posterior';
 import type { LookTable } from './look-table';
 
-/** A case whose cause was seen in the end, with the shares as they were reckoned before. */
+/** A case whose cause was seen in the end, with the shares as they were calculated before. */
 export interface CaseInTheEnd {
   readonly table: LookTable;
   /** Another cause last, before any cap. */

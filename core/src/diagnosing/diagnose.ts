@@ -17,7 +17,7 @@ export interface Diagnosis {
   readonly asked: DiagnosisAsked;
   /** The first three, as sure as may be said. */
   readonly shown: readonly CauseShare[];
-  /** All, another cause last, as reckoned. */
+  /** All, another cause last, as calculated. */
   readonly raw: readonly number[];
   readonly says: 'probably' | 'probably two together' | 'cannot say';
   /** Chance that more than one fired, before any answer. */

@@ -7,10 +7,10 @@ interface CauseRow {
   readonly present: number;
 }
 
-/** Something that can be seen, asked or reckoned, and tells causes apart. */
+/** Something that can be seen, asked or calculated, and tells causes apart. */
 export interface EvidenceRow {
   readonly id: string;
-  /** Where the answer comes from: asked, asked later, the record, a pin, reckoned. */
+  /** Where the answer comes from: asked, asked later, the record, a pin, calculated. */
   readonly source: string;
   readonly cost_min: number;
   /** Evidence of one group counts once. */

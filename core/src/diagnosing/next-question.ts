@@ -114,7 +114,7 @@ export function questionWorth(asked: DiagnosisAsked, row: EvidenceRow, redo_min:
   };
 }
 
-/** What the program reckons itself, and what only days to come can tell: the text of the watch. */
+/** What the program calculates itself, and what only days to come can tell: the text of the watch. */
 const NOT_ASKED: readonly string[] = ['computed', 'asked later'];
 /** What a person can still say of it. */
 export const toAsk = ({ table, seen }: DiagnosisAsked): readonly EvidenceRow[] =>

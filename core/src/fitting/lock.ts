@@ -6,12 +6,12 @@ const MINUTE_MS = 60_000;
 /** What must pass between a step that is done and the next one, as instants. */
 export interface WaitLock {
   readonly why: string;
-  /** As reckoned from the air; null: a customary time. */
+  /** As calculated from the air; null: a customary time. */
   readonly wait: Wait | null;
   readonly from_ms: number;
   /** Before that it cannot be over; null: it does not end as things are. */
   readonly opens_ms: number | null;
-  /** When it is reckoned to be over; null as above. */
+  /** When it is calculated to be over; null as above. */
   readonly over_ms: number | null;
   /** Longer spoils it; null: it may lie. */
   readonly latest_ms: number | null;
@@ -22,7 +22,7 @@ export type LockState = 'closed' | 'feel it' | 'over' | 'too late' | 'never ends
 
 /**
  * What a step leaves to wait for; undefined: nothing, or nobody lets go of it.
- * @param wait reckoned from the air, where the pause is of that kind
+ * @param wait calculated from the air, where the pause is of that kind
  */
 export function lockAfter(
   { least, most, why }: Pause,

@@ -6,7 +6,7 @@ const MINUTE_MS = 60_000;
 export interface WetClock {
   /** `look`: it may be drying at its edges. */
   readonly state: 'wet' | 'look' | 'dry' | 'stays wet';
-  /** Until it may dry, and until it is reckoned dry, minutes; 0: past; null: it does not dry. */
+  /** Until it may dry, and until it is calculated dry, minutes; 0: past; null: it does not dry. */
   readonly surely_min: number | null;
   readonly left_min: number | null;
 }

@@ -12,7 +12,7 @@ interface AtAngle {
  * @source usual convention (ISO 15099 uses hemispherical integration)
  */
 export const DIFFUSE_AS_DEG = 60;
-/** Flatter than this nothing is reckoned: two perfect mirrors facing each other have no answer. */
+/** Flatter than this nothing is calculated: two perfect mirrors facing each other have no answer. */
 const LEAST_COSINE = 0.01;
 const CLEAR_ABOVE = 0.645;
 const CLEAR = { t: [-0.0015, 3.355, -3.84, 1.46, 0.0288], r: [0.999, -0.563, 2.043, -2.532, 1.054] } as const;

@@ -19,7 +19,7 @@ export interface FilmOptics {
   readonly coverage: number;
 }
 
-/** What kept a film from being reckoned, or what had to be taken instead of a figure. */
+/** What kept a film from being calculated, or what had to be taken instead of a figure. */
 export interface FilmReading {
   readonly optics: FilmOptics | null;
   readonly missing: readonly string[];

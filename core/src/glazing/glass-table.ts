@@ -52,7 +52,7 @@ export const COATING_SOURCE: Source = {
   kind: 'from memory',
   text: 'typical of its kind (from memory): makers differ, ask for the sheet of this one',
 };
-/** The tables the program reckons with, to be shown. */
+/** The tables the program calculates with, to be shown. */
 export function glassRows(): readonly {
   readonly tint: GlassTint;
   readonly at_mm: number;

@@ -9,6 +9,6 @@ export * from './angle';
 export * from './make-up';
 export * from './ratings';
 export * from './spectrum';
-export * from './reckon-glazing';
+export * from './calculate-glazing';
 export * from './film-of-sheet';
 export * from './glass-weight';

@@ -126,7 +126,7 @@ function bySize(asked: JudgeTogether, pin: Pin, contrast: LookContrast): Decided
   return own;
 }
 
-/** A person's own look from the ruled distance beats what is reckoned of sight; no rule of sizes. */
+/** A person's own look from the ruled distance beats what is calculated of sight; no rule of sizes. */
 const seenByEye = (isObtrusive: boolean): Decided => ({
   verdict: isObtrusive ? 'redo' : 'accept',
   reason: { case: 'an eye', isObtrusive },

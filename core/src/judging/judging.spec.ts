@@ -210,7 +210,7 @@ describe('what is a bubble, by its three questions?', () => {
   });
 });
 
-describe('does a person who looks from there beat what is reckoned?', () => {
+describe('does a person who looks from there beat what is calculated?', () => {
   const film = setOf('film, six feet');
   it('not obtrusive: accepted; obtrusive: redone; nobody looked: asked for', () => {
     const of = (isObtrusive?: boolean) =>

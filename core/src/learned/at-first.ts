@@ -78,7 +78,7 @@ const OTHERS = [
   },
   {
     key: 'quote-waste',
-    word: 'film a quote reckons beside the blanks, where nothing is laid out yet',
+    word: 'film a quote calculates beside the blanks, where nothing is laid out yet',
     value: 0.15,
     unit: 'share',
     basis: 'ours',

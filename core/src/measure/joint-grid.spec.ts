@@ -34,7 +34,7 @@ describe('where do the joints of a wall lie?', () => {
     const uprights = jointGrid(wall(790, 590), { ...BLOCK, bond: 'stack' }).filter((line) => !isLevel(line));
     expect(uprights.map(([{ x }]) => x)).toEqual([395, 395, 395]);
   });
-  it('as many level joints, and uprights in the lowest course, as the girth reckons with', () => {
+  it('as many level joints, and uprights in the lowest course, as the girth calculates with', () => {
     const size = fc.integer({ min: 150, max: 500 });
     fc.assert(
       fc.property(

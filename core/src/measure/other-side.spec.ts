@@ -5,7 +5,7 @@ import { checkSurface, slotsFor } from './check-surface';
 import { laidOut } from './network/lay-out-corners';
 import { nominalFigure } from './nominal';
 import { type Outline, areaOf, isSimple, mirrorOf, outlineBounds, perimeterOf, viewOutline } from './outline';
-import { reckonNetwork } from './network/reckon-network';
+import { calculateNetwork } from './network/calculate-network';
 import { largestInside } from './rectangles';
 
 const SIDES: readonly (readonly [SeenFrom, SeenFrom])[] = [
@@ -108,7 +108,7 @@ describe('can any network be asked about?', () => {
     ],
   };
   it('a triangle of 3, 4, 5: its area with a spread, its unknowns by name, nothing to check it', () => {
-    const answer = reckonNetwork(triangle);
+    const answer = calculateNetwork(triangle);
     expect(answer).toMatchObject({
       rank: 3,
       unknowns: ['b.x', 'c.x', 'c.y'],
@@ -118,7 +118,7 @@ describe('can any network be asked about?', () => {
     expect(answer.covariance_mm2).toHaveLength(3);
   });
   it('a right angle checks it, and a level line turns it', () => {
-    const answer = reckonNetwork({
+    const answer = calculateNetwork({
       ...triangle,
       rightAngles: [{ id: 'b', at: 'b', one: 'a', other: 'c', sd_mm: 0.5 }],
       levels: [{ id: 'l', from: 'a', to: 'b', value_mm: 20, sd_mm: 1 }],
@@ -128,7 +128,7 @@ describe('can any network be asked about?', () => {
   });
   it('a triangle that is not right where it is said to be disagrees', () => {
     expect(
-      reckonNetwork({ ...triangle, rightAngles: [{ id: 'a', at: 'a', one: 'b', other: 'c', sd_mm: 0.5 }] })
+      calculateNetwork({ ...triangle, rightAngles: [{ id: 'a', at: 'a', one: 'b', other: 'c', sd_mm: 0.5 }] })
         .agreement.kind,
     ).toBe('disagree');
   });
@@ -137,17 +137,17 @@ describe('can any network be asked about?', () => {
       ...triangle,
       distances: [...triangle.distances, { id: 'm', from: 'b', to: 'a~c', value_mm: 250, sd_mm: 1 }],
     };
-    expect(reckonNetwork(more).agreement).toMatchObject({ kind: 'agree', worst_mm: expect.closeTo(0, 5) });
+    expect(calculateNetwork(more).agreement).toMatchObject({ kind: 'agree', worst_mm: expect.closeTo(0, 5) });
   });
   it('what it cannot know it refuses by name', () => {
     expect(() =>
-      reckonNetwork({ ...triangle, distances: [{ id: 'x', from: 'a', to: 'z', value_mm: 5, sd_mm: 1 }] }),
+      calculateNetwork({ ...triangle, distances: [{ id: 'x', from: 'a', to: 'z', value_mm: 5, sd_mm: 1 }] }),
     ).toThrow('MEASURE_NETWORK_POINT');
-    expect(() => reckonNetwork({ ...triangle, distances: triangle.distances.slice(0, 1) })).toThrow(
+    expect(() => calculateNetwork({ ...triangle, distances: triangle.distances.slice(0, 1) })).toThrow(
       'MEASURE_NETWORK_OPEN',
     );
     expect(() =>
-      reckonNetwork({ ...triangle, distances: [{ id: 'x', from: 'a', to: 'a', value_mm: 5, sd_mm: 1 }] }),
+      calculateNetwork({ ...triangle, distances: [{ id: 'x', from: 'a', to: 'a', value_mm: 5, sd_mm: 1 }] }),
     ).toThrow('MEASURE_POINTS_SAME');
   });
 });

@@ -2,7 +2,7 @@ import { type Instrument, MEASURE_KINDS, type MeasureKind, type MeasurePoint } f
 import { CoreError } from '../quantity';
 import { standardDeviation_mm } from './instruments';
 
-/** A kept measure as this room reckons with it. */
+/** A kept measure as this room calculates with it. */
 export interface Reading {
   readonly id: string;
   readonly kind: MeasureKind;

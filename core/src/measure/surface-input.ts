@@ -7,7 +7,7 @@ type KeptMeasure = Pick<Measure, 'kind' | 'fromPoint' | 'toPoint' | 'value_nm' |
   readonly id: string;
 };
 
-/** A kept measure as this room reckons with it. */
+/** A kept measure as this room calculates with it. */
 export function readingOf({
   id,
   kind,

@@ -18,7 +18,7 @@ export const NM_PER_UNIT: Readonly<Record<LengthUnit, number>> = {
   ft: 304_800_000,
 };
 
-/** Millimetres, as core reckons with them, from stored nanometres. */
+/** Millimetres, as core calculates with them, from stored nanometres. */
 export function mmFromNm(value_nm: number): number {
   return value_nm / NM_PER_MM;
 }

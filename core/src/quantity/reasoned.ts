@@ -18,7 +18,7 @@ interface FormulaInput {
   readonly unit: string;
 }
 
-/** A formula is data with a one-line body, so that what is shown and what is reckoned are the same thing. */
+/** A formula is data with a one-line body, so that what is shown and what is calculated are the same thing. */
 export interface Formula<Inputs extends object> {
   readonly id: string;
   readonly word: string;
@@ -29,7 +29,7 @@ export interface Formula<Inputs extends object> {
   readonly of: (inputs: Inputs) => number;
 }
 
-/** The trace of one formula: enough to show it, and to reckon it again. */
+/** The trace of one formula: enough to show it, and to calculate it again. */
 export interface Step {
   readonly formula: string;
   readonly word: string;

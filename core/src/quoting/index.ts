@@ -1,4 +1,4 @@
-export * from './reckon-quote';
+export * from './calculate-quote';
 export * from './account';
 export * from './predicted-time';
 export * from './price';

@@ -28,7 +28,7 @@ export function grossOf(net: number, tax: number): Reasoned<number> {
 export function inCurrency(money: number, decimals: number): number {
   const times = 10 ** decimals;
   const exact = Math.abs(money) * times;
-  // A half that was not quite one when it was reckoned is one.
+  // A half that was not quite one when it was calculated is one.
   return (Math.sign(money) * Math.floor(exact + 0.5 + 1e-9)) / times;
 }
 

@@ -72,7 +72,7 @@ export function minutesOf(own: Pick<QuoteCase, 'work' | 'shared'>): Moments {
   return { mean, variance: Math.exp(2 * shared ** 2) * (sum ** 2 + spread) - mean ** 2 };
 }
 
-/** All work on average, with how it was reckoned. */
+/** All work on average, with how it was calculated. */
 function minutesStep({ work, shared }: Pick<QuoteCase, 'work' | 'shared'>): Step {
   return applyFormula(QUOTE_FORMULAS.minutes, {
     sum_min: work.reduce(
@@ -95,7 +95,7 @@ export function logNormalOf({ mean, variance }: Moments): {
 
 const meanChance = ({ came, not }: QuotedChance): number => came / (came + not);
 
-/** What the job costs on average, with how it was reckoned. */
+/** What the job costs on average, with how it was calculated. */
 export function meanCostOf(own: QuoteCase): Reasoned<number> {
   const minutes = minutesStep(own);
   const chances = own.chances.reduce(

@@ -123,7 +123,7 @@ describe('what does a job cost, and how surely?', () => {
 });
 
 describe('what does the customer pay?', () => {
-  it('as the currency has it: half up, away from nothing; what was a half before it was reckoned is one', () => {
+  it('as the currency has it: half up, away from nothing; what was a half before it was calculated is one', () => {
     expect([2.345, 1.005, -2.345, 2.344999].map((money) => inCurrency(money, 2))).toEqual([
       2.35, 1.01, -2.35, 2.34,
     ]);

@@ -12,7 +12,7 @@ import {
   type RowOf,
   type StockLeft,
 } from '../job';
-import { reckonQuote } from '../quoting';
+import { calculateQuote } from '../quoting';
 import { accountHere } from './close/account-here';
 import { aboutMeasures, pricedView } from './survey/about';
 import { blankOf } from './cut/blank';
@@ -86,7 +86,8 @@ const asked = { margin: 0.3, risk: 0.2, tax: 0.081, typed: null };
 const paperOf = (own: JobView, price: number | null = null): QuotePaper => {
   const here = quoteHere(own, STOCK);
   const paper =
-    here.case && quotePaper(own, here, reckonQuote(here.case, asked), { asOf: NOW, risk: 0.2, asked: price });
+    here.case &&
+    quotePaper(own, here, calculateQuote(here.case, asked), { asOf: NOW, risk: 0.2, asked: price });
   if (paper === undefined) throw new Error('no paper');
   return paper;
 };
@@ -203,9 +204,9 @@ describe('a quote on paper', () => {
   it('without a currency or a margin there is none: nothing is guessed', () => {
     const own = view({}, { ...MONEY, currency: null });
     const here = quoteHere(own, STOCK);
-    const reckoned = here.case && reckonQuote(here.case, asked);
+    const calculated = here.case && calculateQuote(here.case, asked);
     expect(
-      reckoned && quotePaper(own, here, reckoned, { asOf: NOW, risk: 0.2, asked: null }),
+      calculated && quotePaper(own, here, calculated, { asOf: NOW, risk: 0.2, asked: null }),
     ).toBeUndefined();
   });
   it('another film in its place: priced beside it, the job itself unchanged', () => {

@@ -171,7 +171,7 @@ export const RULES = {
   usualHeight: {
     value: 2.5,
     unit: 'm',
-    reason: 'A seam or corner of unknown height is reckoned as a storey.',
+    reason: 'A seam or corner of unknown height is calculated as a storey.',
     source: OURS,
   },
   usualArea: {
@@ -241,7 +241,7 @@ export const RULES = {
     least: 0.8,
     most: 1.6,
     unit: 'times',
-    reason: 'What is reckoned to dry or warm so long is seldom shorter and often longer.',
+    reason: 'What is calculated to dry or warm so long is seldom shorter and often longer.',
     source: OURS,
   },
   sealantThin: {
@@ -324,7 +324,7 @@ export const RULES = {
   coolingStretch: {
     value: 1.25,
     unit: 'times',
-    reason: 'Glass is waited for a quarter longer than it is reckoned to take to cool: the wind drops.',
+    reason: 'Glass is waited for a quarter longer than it is calculated to take to cool: the wind drops.',
     source: OURS,
   },
   postHeat: {

@@ -18,7 +18,7 @@ export function calendarOf({ from, to }: Times, horizon: number): Calendar {
   return { begins: from, ends: to, first };
 }
 
-/** Later than every minute: a whole number, which is quicker to reckon with than infinity. */
+/** Later than every minute: a whole number, which is quicker to calculate with than infinity. */
 export const TOO_LATE = 0x3fffffff;
 
 /** The first minute from which so many lie within one span, or `TOO_LATE`. */

@@ -97,7 +97,7 @@ describe('how early can everything be that keeps one order?', () => {
     expect(decoder.decode(order, cost - 0.01)).toBe(Number.POSITIVE_INFINITY);
   });
 
-  it('an order that begins like the one kept comes out as if it were reckoned from its beginning', () => {
+  it('an order that begins like the one kept comes out as if it were calculated from its beginning', () => {
     fc.assert(
       fc.property(
         fc.integer({ min: 1, max: 10_000 }),

@@ -16,8 +16,8 @@ const VERSATILITY_PENALTY_MIN = 3;
 /**
  * Starts of all steps when each follows, on every person, tool and room it needs, those that stand before it
  * in one order. Nothing is put into gaps; whoever can begin soonest does it. A most-lag that is overrun puts
- * the forerunner off, and what stands behind it is reckoned again: where there is nobody to choose between,
- * each start is the earliest of all plans that keep the order. An order is reckoned from where it parts from
+ * the forerunner off, and what stands behind it is calculated again: where there is nobody to choose between,
+ * each start is the earliest of all plans that keep the order. An order is calculated from where it parts from
  * the one kept to where all is as before again, and given up as soon as it must cost too much.
  * @source own: least fixed point of monotone earliest starts over calendars
  */
@@ -45,7 +45,7 @@ export class ListDecoder {
   #now: PartialSchedule;
   #kept: PartialSchedule;
   #lostHere = 0;
-  /** From this place on, what is known is of the last reckoning, before it of the one kept. */
+  /** From this place on, what is known is of the last decoding, before it of the one kept. */
   #own = 0;
 
   constructor(network: Network, earliest: ArrayLike<number>) {
@@ -73,12 +73,12 @@ export class ListDecoder {
     this.#kept = new PartialSchedule(count, this.#width, crewSum);
   }
 
-  /** Of the last reckoning. */
+  /** Of the last decoding. */
   get starts(): Int32Array {
     return this.#now.starts;
   }
 
-  /** Who does each, of the last reckoning. */
+  /** Who does each, of the last decoding. */
   people(): readonly (readonly number[])[] {
     return Array.from({ length: this.#network.count }, (_, step) => [
       ...this.#now.people.subarray(this.#crewFrom[step], this.#crewFrom[step + 1]),
@@ -93,7 +93,7 @@ export class ListDecoder {
     );
   }
 
-  /** What comes next is reckoned from where it parts from the last reckoning. */
+  /** What comes next is calculated from where it parts from the last decoding. */
   keep(): void {
     this.#now.copyUntil(this.#kept, this.#own);
     [this.#now, this.#kept] = [this.#kept, this.#now];
@@ -157,7 +157,7 @@ export class ListDecoder {
 
   /**
    * Raises what may not lie so long before a step, and what may not lie so long before that.
-   * @returns the first place of the order to be reckoned again; `back`: none
+   * @returns the first place of the order to be calculated again; `back`: none
    */
   #putOff(step: number, at: number, back: number, by: number): number {
     const { minutes } = this.#network;

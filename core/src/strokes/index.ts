@@ -4,7 +4,7 @@ export * from './face';
 export * from './pace';
 export * from './stroke';
 export * from './cut-out';
-export * from './reckon-strokes';
+export * from './calculate-strokes';
 export * from './why-so';
 export * from './sample-faces';
 export * from './sample-nets';

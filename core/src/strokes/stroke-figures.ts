@@ -1,7 +1,7 @@
 import { type Formula, GEOMETRY, type Reasoned, type Source, reasonedBy } from '../quantity';
 import { longestUpright } from './face';
 import { lanesOver } from './plan/lanes';
-import type { JudgedStrokes, StrokesAsked } from './reckon-strokes';
+import type { JudgedStrokes, StrokesAsked } from './calculate-strokes';
 import { type Pace, timeOf } from './pace';
 import { timeOfTwo } from './plan/two-people';
 

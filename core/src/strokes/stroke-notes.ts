@@ -1,4 +1,4 @@
-import type { JudgedStrokes } from './reckon-strokes';
+import type { JudgedStrokes } from './calculate-strokes';
 
 /** What is to be said of strokes, the gravest first. Strokes are counted from 1. */
 export type StrokeNote =

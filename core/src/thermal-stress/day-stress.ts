@@ -60,7 +60,7 @@ const HEATER_ADDS_K = 15;
 const STEPS_DEG = [0, 20, 40, 50, 60, 70, 80, 87] as const;
 const COSINES = STEPS_DEG.map((deg) => Math.cos((deg * Math.PI) / 180));
 
-/** Share of the sun absorbed in each layer at any angle: reckoned at eight, straight between. */
+/** Share of the sun absorbed in each layer at any angle: calculated at eight, straight between. */
 export interface AngledAbsorption {
   readonly emissivities: readonly (readonly [number, number])[];
   readonly at: (incidence_deg: number) => readonly number[];
@@ -92,7 +92,7 @@ export function absorptionOf(makeUp: MakeUp): AngledAbsorption {
 /** The glass at every step of every day without sun. */
 export type DarkBalances = readonly (readonly HeatBalance[])[];
 
-/** Without sun a film changes only how the glass radiates: reckoned once for all films of like emissivity. */
+/** Without sun a film changes only how the glass radiates: calculated once for all films of like emissivity. */
 export function darkBalances(
   makeUp: MakeUp,
   emissivities: AngledAbsorption['emissivities'],

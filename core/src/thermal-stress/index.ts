@@ -1,5 +1,5 @@
 export * from './allowable';
-export * from './reckon-stress';
+export * from './calculate-stress';
 export * from './day-stress';
 export * from './design-days';
 export * from './glass-situation';

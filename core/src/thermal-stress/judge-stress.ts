@@ -58,7 +58,7 @@ export function judgeStress(
   shared?: BareStress,
   optics?: { readonly absorption: AngledAbsorption; readonly absorbed: readonly number[] },
 ): StressVerdict {
-  const early = withoutReckoning(situation);
+  const early = withoutCalculation(situation);
   if (early !== undefined) return early;
   const { bare } = situation;
   const makeUp = { ...bare, films: [...bare.films, ...films] };
@@ -107,7 +107,7 @@ export function judgeStress(
 }
 
 /** Glass that is hurt, wired, unknown or in the shade: no number is needed, or none can be had. */
-function withoutReckoning({
+function withoutCalculation({
   treatments,
   condition,
   edgeFinish,

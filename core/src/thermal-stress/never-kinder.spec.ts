@@ -16,7 +16,7 @@ import {
   judgeStress,
   outdoorAt,
   patternOf,
-  reckonStress,
+  calculateStress,
   stressFactor,
 } from './index';
 
@@ -92,7 +92,7 @@ describe('does anything worse ever make the verdict kinder?', () => {
   it('something taken for want of knowing', () => {
     neverKinder((own) => ({ ...own, assumed: [{ case: 'no blind close behind the glass' }] }));
   });
-  it('a crack, a chip, wire: always stop, before anything is reckoned', () => {
+  it('a crack, a chip, wire: always stop, before anything is calculated', () => {
     fc.assert(
       fc.property(
         situations,
@@ -141,7 +141,7 @@ describe('is every verdict accounted for?', () => {
       { numRuns: 25 },
     );
   });
-  it('the bare make-up reckoned once for many films says the same', () => {
+  it('the bare make-up calculated once for many films says the same', () => {
     const situation = aSituation();
     const shared = bareStress(situation);
     for (const film of Object.values(FILMS))
@@ -176,7 +176,7 @@ describe('asked without a job', () => {
   };
   it('which way it faces is asked for by name', () => {
     try {
-      reckonStress({ ...asked, bearing_deg: null });
+      calculateStress({ ...asked, bearing_deg: null });
       throw new Error('not refused');
     } catch (error) {
       expect(error instanceof CoreError && [error.code, error.data.path]).toEqual([
@@ -186,7 +186,7 @@ describe('asked without a job', () => {
     }
   });
   it('what is not said is assumed, named, and at best go with care', () => {
-    const { verdict, advice } = reckonStress({
+    const { verdict, advice } = calculateStress({
       ...asked,
       films: [{ face: 2, film: LIGHT_FILM }],
       blind: 'unknown',
@@ -203,7 +203,7 @@ describe('asked without a job', () => {
     );
   });
   it('glass nobody knows is unknown, with how to find out', () => {
-    const { verdict, advice } = reckonStress({
+    const { verdict, advice } = calculateStress({
       ...asked,
       panes: [{ tint: 'clear', thickness_mm: 6, treatment: 'unknown' }],
     });
@@ -212,7 +212,7 @@ describe('asked without a job', () => {
   });
   it('a colder night than usual is no kinder to the pane', () => {
     const tension = (low: number): number =>
-      reckonStress({ ...asked, cold_C: [low, low + 9] }).panes[0]?.moment.stress_MPa ?? Number.NaN;
+      calculateStress({ ...asked, cold_C: [low, low + 9] }).panes[0]?.moment.stress_MPa ?? Number.NaN;
     expect(tension(-25)).toBeGreaterThanOrEqual(tension(-10));
   });
 });

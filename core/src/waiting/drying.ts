@@ -251,7 +251,7 @@ const meanDrop = (course: readonly DryStretch[]): number =>
 
 const guidedNeed = (film_um: number): number => (20 + 0.27 * film_um) * RULES.usualVapourDrop.value;
 
-/** The guidance is a sum like the other one, of drops no larger than it reckons with. */
+/** The guidance is a sum like the other one, of drops no larger than it calculates with. */
 function guidedDay(film_um: number, course: readonly DryStretch[]): number | null {
   const together: { days: number; drop_kPa: number; month: number | null }[] = [];
   for (const { days, drop_kPa, month } of course) {

@@ -25,7 +25,7 @@ export interface MayDo {
   /** Null: it stays so. */
   readonly until_days: number | null;
   /** Why there is no day: not within this season, or nothing is known of the glass. */
-  readonly noDay: 'not this season' | 'not reckoned' | null;
+  readonly noDay: 'not this season' | 'not calculated' | null;
   readonly source: Source;
 }
 
@@ -89,7 +89,7 @@ export function mayDoWhen(film: LaidFilm): readonly MayDo[] {
   const isKnown = course.length > 0;
   const from = (key: MayKey, from_days: number | null, source: Source): MayDo => ({
     ...{ key, from_days, until_days: null, source },
-    noDay: from_days !== null ? null : isKnown ? 'not this season' : 'not reckoned',
+    noDay: from_days !== null ? null : isKnown ? 'not this season' : 'not calculated',
   });
   const upper =
     clear === undefined

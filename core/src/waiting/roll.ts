@@ -107,7 +107,7 @@ export function rollWarming({
   const hollow = applyFormula(
     ROLL_FORMULAS.hollow,
     { radius_m: radius.value, core_m, toAir_Wm2K, left },
-    { uncertainty: { plusMinus: 0.3, says: 'within 20 to 30 % of conduction reckoned in full' } },
+    { uncertainty: { plusMinus: 0.3, says: 'within 20 to 30 % of conduction calculated in full' } },
   );
   const solid = applyFormula(
     ROLL_FORMULAS.solid,

@@ -7,7 +7,7 @@ export type Never =
 /** A wait with its doubt; how it is called and how one feels that it is over: `contracts/words`. */
 export interface Wait {
   readonly key: WaitKey;
-  /** Minutes: at the shortest, as reckoned, and to be safe. null: it does not end so. */
+  /** Minutes: at the shortest, as calculated, and to be safe. null: it does not end so. */
   readonly least: number | null;
   readonly likely: number | null;
   readonly most: number | null;

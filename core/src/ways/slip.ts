@@ -37,7 +37,7 @@ export const SLIP_MIXES: readonly SlipMix[] = [
     recipe: '6 to 8 drops dish soap per 16 fl oz',
     soap_ml: 7 * ML_PER_DROP,
     water_ml: 16 * ML_PER_US_FL_OZ,
-    remark: 'Reckoned with 7 drops of about 0.05 ml.',
+    remark: 'Calculated with 7 drops of about 0.05 ml.',
   },
   {
     key: 'strong',

@@ -298,7 +298,7 @@ describe('can other programs ask core?', () => {
       ['d', 'b~c', 1082],
     ].map(([from, to, value_mm]) => ({ id: `${from}${to}`, from, to, value_mm, sd_mm: 1.5 }));
     const answer = (
-      await request(server.app).post('/api/reckon/measure').send({ points, distances }).expect(200)
+      await request(server.app).post('/api/calculate/measure').send({ points, distances }).expect(200)
     ).body as { readonly area_mm2: { readonly value: number; readonly sd: number } };
     expect(answer).toMatchObject({
       stopped: 'converged',
@@ -312,8 +312,12 @@ describe('can other programs ask core?', () => {
       distance.id === 'ac' ? { ...distance, value_mm: 1560 } : distance,
     );
     expect(
-      (await request(server.app).post('/api/reckon/measure').send({ points, distances: wrong }).expect(200))
-        .body,
+      (
+        await request(server.app)
+          .post('/api/calculate/measure')
+          .send({ points, distances: wrong })
+          .expect(200)
+      ).body,
     ).toMatchObject({
       agreement: {
         kind: 'disagree',
@@ -321,14 +325,14 @@ describe('can other programs ask core?', () => {
       },
     });
     await request(server.app)
-      .post('/api/reckon/measure')
+      .post('/api/calculate/measure')
       .send({ points, distances: [{ id: 'x', from: 'a', to: 'q', value_mm: 900, sd_mm: 1 }] })
       .expect(422)
       .expect(({ body }) => {
         expect(body).toMatchObject({ code: 'MEASURE_NETWORK_POINT', got: 'q' });
       });
     await request(server.app)
-      .post('/api/reckon/measure')
+      .post('/api/calculate/measure')
       .send({ points, distances: distances.slice(0, 2) })
       .expect(422)
       .expect(({ body }) => {
@@ -348,9 +352,12 @@ describe('can other programs ask core?', () => {
       instrument: 'tape',
     }));
     expect(
-      (await request(server.app).post('/api/reckon/curved-patch').send({ readings }).expect(200)).body,
+      (await request(server.app).post('/api/calculate/curved-patch').send({ readings }).expect(200)).body,
     ).toMatchObject({ figure: { patch: { halfWidth_mm: 700 } } });
-    const planned = await request(server.app).post('/api/reckon/shrink-plan').send({ readings }).expect(200);
+    const planned = await request(server.app)
+      .post('/api/calculate/shrink-plan')
+      .send({ readings })
+      .expect(200);
     expect(planned.body).toMatchObject({
       plan: {
         'a line across': { verdict: 'hard', bottom: { folds: { places: expect.any(Array) } } },
@@ -361,26 +368,26 @@ describe('can other programs ask core?', () => {
       band: { 'a line across': { bottom_mm: { low: expect.any(Number) } } },
     });
     await request(server.app)
-      .post('/api/reckon/shrink-plan')
+      .post('/api/calculate/shrink-plan')
       .send({ readings: readings.slice(0, 2) })
       .expect(200)
       .expect(({ body }) => {
         expect(body).toMatchObject({ plan: null });
       });
     await request(server.app)
-      .post('/api/reckon/shrink-plan')
+      .post('/api/calculate/shrink-plan')
       .send({ readings, lineAt_mm: 400 })
       .expect(422)
       .expect(({ body }) => {
         expect(body).toMatchObject({ code: 'CURVED_RANGE', path: 'lineAt_mm', got: '400' });
       });
     const astray = readings.map((reading, index) => (index === 2 ? { ...reading, to: 'nose' } : reading));
-    const refused = await request(server.app).post('/api/reckon/curved-patch').send({ readings: astray });
+    const refused = await request(server.app).post('/api/calculate/curved-patch').send({ readings: astray });
     expect([refused.status, refused.body]).toMatchObject([422, { path: 'readings.2.to', got: '"nose"' }]);
     expect(
       (
         await request(server.app)
-          .post('/api/reckon/blank')
+          .post('/api/calculate/blank')
           .send({ aroundWidth_mm: 1180, aroundHeight_mm: 2140, method: 'trim in place', direction: 'none' })
           .expect(200)
       ).body,
@@ -388,7 +395,7 @@ describe('can other programs ask core?', () => {
     expect(
       (
         await request(server.app)
-          .post('/api/reckon/layout')
+          .post('/api/calculate/layout')
           .send({
             rollWidth_mm: 1524,
             pieces: [{ id: 'SW1', across_mm: 1230, along_mm: 2190, mayTurn90: false }],
@@ -400,7 +407,7 @@ describe('can other programs ask core?', () => {
 
   it("a blank wider than the roll is core's refusal in the catalogue's words", async () => {
     const answer = await request(server.app)
-      .post('/api/reckon/layout')
+      .post('/api/calculate/layout')
       .send({
         rollWidth_mm: 1220,
         pieces: [{ id: 'SW1', across_mm: 1230, along_mm: 2190, mayTurn90: false }],

@@ -58,7 +58,7 @@ describe('is what would break the server refused before it does?', () => {
 });
 
 describe('what while the disk is nearly full?', () => {
-  it('writes are refused with 507 and a sentence, reading and reckoning go on; once there is room it writes again', async () => {
+  it('writes are refused with 507 and a sentence, reading and calculating go on; once there is room it writes again', async () => {
     let isFull = false;
     const own = await testApp({ hasRoom: () => !isFull });
     const mine = smallJob();
@@ -74,7 +74,7 @@ describe('what while the disk is nearly full?', () => {
     expect(((await own.send(mine.jobId, [set]).expect(507)).body as Problem).code).toBe('DISK_FULL');
     await request(own.app).get(`/api/jobs/${mine.jobId}`).expect(200);
     await request(own.app)
-      .post('/api/reckon/measure')
+      .post('/api/calculate/measure')
       .send({ measures: [] })
       .expect((answer) => {
         expect(answer.status).not.toBe(507);

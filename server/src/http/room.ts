@@ -3,8 +3,8 @@ import type { Soundness } from '../db/soundness';
 import { Refusal } from './refusal';
 
 const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
-/** What is asked here is reckoned and not kept. */
-const KEEPS_NOTHING = /^\/api\/(?:reckon|bench|weather)(?:\/|$)/;
+/** What is asked here is calculated and not kept. */
+const KEEPS_NOTHING = /^\/api\/(?:calculate|bench|weather)(?:\/|$)/;
 
 /** While the disk is nearly full, or what is on it is damaged, this server only reads.
  *  @throws Refusal DISK_FULL until there is room again, DATA_DAMAGED until a backup was brought back */

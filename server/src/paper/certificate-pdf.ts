@@ -109,7 +109,7 @@ export async function careSheetPdf(own: HandOverOnPaper, paper: Paper): Promise<
   }
   sheet.gap(8);
   sheet.small(
-    'Dates are reckoned for each pane. The data sheet of the film and local rules win over this sheet.',
+    'Dates are calculated for each pane. The data sheet of the film and local rules win over this sheet.',
   );
   return sheet.done();
 }

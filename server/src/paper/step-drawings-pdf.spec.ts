@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { linerPlan } from '@yellow-pane/core/liner';
-import { type StrokesAsked, judgeStrokes, notesOf, reckonStrokes } from '@yellow-pane/core/strokes';
+import { type StrokesAsked, judgeStrokes, notesOf, calculateStrokes } from '@yellow-pane/core/strokes';
 import { trimPlan } from '@yellow-pane/core/trimming';
 import type { StepDrawingOnPaper } from '../features/day/step-drawings';
 import { pathsOf, textOf } from '../testing/pdf-reader';
@@ -19,7 +19,7 @@ const ASKED: StrokesAsked = {
   ...{ lock: 'T', first: 'right', isDry: false, people: 1 },
 };
 const strokes = (count?: number): StepDrawingOnPaper => {
-  const judged = judgeStrokes(ASKED, reckonStrokes(ASKED).slice(0, count));
+  const judged = judgeStrokes(ASKED, calculateStrokes(ASKED).slice(0, count));
   return {
     ...{ kind: 'strokes', tag: 'W1', number: 10, whole: ASKED.face, judged, overlap_mm: 30 },
     notes: notesOf(judged),

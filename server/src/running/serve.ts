@@ -11,7 +11,7 @@ import { DataFolderRefused } from '../db/migrating';
 import { Soundness, readThrough } from '../db/soundness';
 import { loadDemo } from '../features/demo/load-demo';
 import { damageInWords } from '../features/health/routes';
-import { searchInThreads } from '../features/reckon/search/search-threads';
+import { searchInThreads } from '../features/calculate/search/search-threads';
 import { makeDatabaseApart } from './make-database';
 import { ADDRESS_FILE, MIGRATIONS, type Options, ROOT, VERSION } from './options';
 import { RoomOnDisk } from './room-on-disk';

@@ -6,7 +6,7 @@ import { pino } from 'pino';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';
 import { type AppDeps, createApp } from '../app';
-import { searchHere } from '../features/reckon/search/searching';
+import { searchHere } from '../features/calculate/search/searching';
 import { type Database, openDatabase } from '../db/database';
 import { emptyDatabase, migrationsFolder } from './template';
 

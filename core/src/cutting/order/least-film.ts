@@ -109,7 +109,7 @@ function areaOf(outline: NonNullable<OrderPiece['outline']>): number {
 }
 
 /**
- * A bound less the gaps that pieces at the end of a roll are reckoned with and do not need, where no end
+ * A bound less the gaps that pieces at the end of a roll are calculated with and do not need, where no end
  * waste makes up for it. A new roll is begun only when what is next has room on none begun: any two are more
  * than one roll's worth.
  */

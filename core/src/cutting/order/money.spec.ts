@@ -66,7 +66,7 @@ const plan = (order: CutOrder, mostRounds = 40): CutOrderPlan =>
   );
 
 describe('what does a plan cost?', () => {
-  it('film by the metre, cuts and pieces, less what is kept: reckoned by hand', () => {
+  it('film by the metre, cuts and pieces, less what is kept: calculated by hand', () => {
     /**
      * Two of 600 × 1000 side by side on 1524: one cross-cut, two slits, two pieces; 324 × 1000 beside them is
      * kept at 30 %.

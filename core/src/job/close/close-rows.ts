@@ -42,7 +42,7 @@ export interface Enquiry {
   readonly said: Signed;
 }
 
-/** What a quote was reckoned from and what came out, as it was then. */
+/** What a quote was calculated from and what came out, as it was then. */
 export interface QuotePaper {
   readonly asOf: string;
   readonly currency: string;

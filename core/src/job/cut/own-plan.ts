@@ -1,4 +1,4 @@
-/** What a person wants otherwise of the plan of curved film; null: as it is reckoned. */
+/** What a person wants otherwise of the plan of curved film; null: as it is calculated. */
 export interface ShrinkChanges {
   /** Height of the line the film is held on, upwards from the middle of the glass. */
   readonly line_nm: number | null;
@@ -8,7 +8,7 @@ export interface ShrinkChanges {
   readonly isTurned: boolean;
 }
 
-export const AS_RECKONED: ShrinkChanges = { line_nm: null, folds: null, isTurned: false };
+export const AS_CALCULATED: ShrinkChanges = { line_nm: null, folds: null, isTurned: false };
 
 /** A place on a face as whoever works on it sees it, from its lower left corner upwards. */
 export interface StrokeSpot {
@@ -28,11 +28,11 @@ export interface StrokeChanges {
   readonly left: readonly string[];
   readonly moved: readonly { readonly key: string; readonly path: readonly StrokeSpot[] }[];
   readonly drawn: readonly { readonly key: string; readonly path: readonly StrokeSpot[] }[];
-  /** All strokes in order; null: as reckoned. */
+  /** All strokes in order; null: as calculated. */
   readonly order: readonly string[] | null;
 }
 
-export const STROKES_AS_RECKONED: StrokeChanges = {
+export const STROKES_AS_CALCULATED: StrokeChanges = {
   blade_nm: null,
   overlap_nm: null,
   first: 'right',
@@ -44,7 +44,7 @@ export const STROKES_AS_RECKONED: StrokeChanges = {
   order: null,
 };
 
-/** A plan of one application: only what a person has changed of it, and of what it was reckoned then. */
+/** A plan of one application: only what a person has changed of it, and of what it was calculated then. */
 export interface OwnPlan {
   readonly applicationId: string;
   readonly kind: 'shrink' | 'stroke';

@@ -84,7 +84,7 @@ export const VISIT_KINDS = [
 export type VisitKind = (typeof VISIT_KINDS)[number];
 
 export interface VisitReason {
-  /** The same reason has the same key however often it is reckoned. */
+  /** The same reason has the same key however often it is calculated. */
   readonly key: string;
   readonly kind: VisitKind;
   readonly surfaceId: string | null;
@@ -133,7 +133,7 @@ export interface CauseCase {
   readonly answers: readonly { readonly evidence: string; readonly state: string }[];
   /** Of the tables it was judged by. */
   readonly tableVersion: number;
-  /** Shares as reckoned when it was confirmed, another cause last, before any cap; null: not confirmed. */
+  /** Shares as calculated when it was confirmed, another cause last, before any cap; null: not confirmed. */
   readonly posterior: readonly number[] | null;
   /** Null: nobody knows yet. */
   readonly confirmed: string | null;

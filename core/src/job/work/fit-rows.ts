@@ -66,7 +66,7 @@ export interface Reading {
   /** °C, percent, mm, g or lx, by its quantity. */
   readonly value: number;
   readonly settings: ReadingSettings;
-  /** What it is once the settings are reckoned with; null: not reckoned. */
+  /** What it is once the settings are calculated with; null: not calculated. */
   readonly corrected: number | null;
   /** Either way, of the corrected value; null: not known. */
   readonly plusMinus: number | null;

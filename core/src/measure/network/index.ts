@@ -1,4 +1,4 @@
 export * from './adjust-network';
 export * from './observation';
 export * from './judge';
-export * from './reckon-network';
+export * from './calculate-network';

@@ -27,7 +27,7 @@ const tenths = (value_mm: number): number => Math.ceil(value_mm * TENTHS_PER_MM 
  * Lays pieces in strips across the roll: longest strips first, each piece into the strip where it leaves the
  * least width. Three ways of lying are tried (as given, along the roll, across it) and the shortest layout
  * kept. Cuttable by hand in two stages and a trim: cross-cut the strip, slit it, trim each piece to its
- * length. Reckons in whole tenths of a millimetre, rounding pieces up, so nothing overlaps by rounding.
+ * length. Calculates in whole tenths of a millimetre, rounding pieces up, so nothing overlaps by rounding.
  * @throws CoreError CUTTING_ROLL_WIDTH, CUTTING_PIECE_WIDER_THAN_ROLL, CUTTING_TOO_MANY_PIECES
  * @source best-fit decreasing height on levels: Coffman, Garey, Johnson, Tarjan 1980 (from memory)
  */

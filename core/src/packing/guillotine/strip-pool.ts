@@ -37,7 +37,7 @@ const FAVOUR = 4;
  * columns
  */
 export class StripPool {
-  /** What a piece of each item type is worth in the combination last reckoned; undefined before. */
+  /** What a piece of each item type is worth in the combination last calculated; undefined before. */
   dualPrice: readonly number[] | undefined;
   readonly #segments: readonly StockSegment[];
   readonly #itemTypes: number;
@@ -99,8 +99,8 @@ export class StripPool {
   }
 
   /**
-   * Strips for most of these pieces: the combination is reckoned, its whole strips are taken, one of the
-   * others by chance, and what is left is reckoned again.
+   * Strips for most of these pieces: the combination is calculated, its whole strips are taken, one of the
+   * others by chance, and what is left is calculated again.
    * @param left so many of each item type, lessened by what is taken
    * @param lengths already taken of each segment, added to
    */

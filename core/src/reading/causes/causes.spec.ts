@@ -7,7 +7,7 @@ import {
   NOT_TRIED,
   NO_WALL_FACTS,
   type RowOf,
-  STROKES_AS_RECKONED,
+  STROKES_AS_CALCULATED,
 } from '../../job';
 import { faceOf } from '../../strokes';
 import { isLaidWet } from '../../ways';
@@ -157,7 +157,7 @@ describe('what does the record of a job know of a mark?', () => {
     const plan = (overlap_nm: number) =>
       row<RowOf<'ownPlan'>>({
         ...{ id: 'P', applicationId: 'A', kind: 'stroke', inputsHash: '' },
-        changes: { ...STROKES_AS_RECKONED, overlap_nm },
+        changes: { ...STROKES_AS_CALCULATED, overlap_nm },
       });
     expect(present('water pocket', { ownPlan: [plan(5e6)] })['noOverlap']).toBe(1);
     expect(present('water pocket', { ownPlan: [plan(60e6)] })['noOverlap']).toBeUndefined();

@@ -85,7 +85,7 @@ const evenOf = (own: ReturnType<typeof datesOf>) =>
   own.clear?.why.find(({ formula }) => formula === 'waiting.evenDrying')?.value;
 
 describe('what is known of the glass decides on what the dates rest', () => {
-  it('neither forecast nor climate: nothing is reckoned, and the forecast is what is missing', () => {
+  it('neither forecast nor climate: nothing is calculated, and the forecast is what is missing', () => {
     const own = datesOf(viewOf());
     expect(own).toMatchObject({ from: 'nothing', clear: undefined, unknown: ['the forecast'] });
     expect(may(own, 'judge for good')).toMatchObject({ from_days: 30, noDay: null });

@@ -29,7 +29,7 @@ const DAY_MS = 24 * HOUR_MS;
 const TWO_DAYS_MS = 2 * DAY_MS;
 /** How far ahead drying is followed. */
 const MONTHS_AHEAD = 13;
-/** Panes that differ by less are reckoned as one: height hardly changes how warm the glass is. */
+/** Panes that differ by less are calculated as one: height hardly changes how warm the glass is. */
 const HEIGHT_STEP_M = 0.25;
 
 /** What is known of the air: outdoors as forecast, and in the rooms. */

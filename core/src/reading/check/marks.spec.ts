@@ -126,7 +126,7 @@ describe('what is to be done about the marks of a surface?', () => {
     expect(judged([pocket], { days: 31 })?.marks[0]?.decision?.verdict).toBe('redo');
     expect(judged([pocket], { isDone: false })?.drying).toMatchObject({ until_ms: null, by: 'nothing laid' });
   });
-  it('where vapour through this film was reckoned, its upper date counts, and never may be', () => {
+  it('where vapour through this film was calculated, its upper date counts, and never may be', () => {
     const pocket = mark('a', { look: 'water pocket', size_nm: 10 * MM });
     const hall = { surface: [{ ...SURFACE, unitId: 'U', seenFrom: 'side A' as const }], ...GLAZED };
     const late = judged([pocket], { days: 50, rows: hall, indoor: { air_C: 20, humidity: 0.5 } });

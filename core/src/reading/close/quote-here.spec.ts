@@ -8,7 +8,7 @@ import {
   type RowOf,
   type StockLeft,
 } from '../../job';
-import { reckonQuote } from '../../quoting';
+import { calculateQuote } from '../../quoting';
 import { blankOf } from '../cut/blank';
 import { type FilmOfShop, type JobRows, EMPTY_SHOP, jobRows } from '../view/job-rows';
 import { JobView } from '../view/job-view';
@@ -137,7 +137,7 @@ describe('what does the job cost as it stands?', () => {
     expect(twice?.rate).toBe(2 * (once?.rate ?? 0));
     expect(twice?.fixed).toBe(once?.fixed);
     if (once === undefined) throw new Error('no case');
-    const { price, most, mean, least } = reckonQuote(once, {
+    const { price, most, mean, least } = calculateQuote(once, {
       margin: 0.3,
       risk: 0.2,
       tax: null,
@@ -145,7 +145,7 @@ describe('what does the job cost as it stands?', () => {
     });
     expect(least < mean.value && mean.value < most).toBe(true);
     expect((price?.value ?? 0) * 0.7).toBeGreaterThan(mean.value);
-    const loss = reckonQuote(once, {
+    const loss = calculateQuote(once, {
       margin: 0.3,
       risk: 0.2,
       tax: 0.081,

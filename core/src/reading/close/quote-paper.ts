@@ -1,6 +1,6 @@
 import { valueAt } from '../../quantity';
 import type { QuotePaper, RowOf } from '../../job';
-import { DRAWS, QUOTE_SEED, type QuoteReckoned, decimalsOf, inCurrency, sharedOut } from '../../quoting';
+import { DRAWS, QUOTE_SEED, type CalculatedQuote, decimalsOf, inCurrency, sharedOut } from '../../quoting';
 import type { JobView } from '../view/job-view';
 import type { QuoteHere } from './quote-here';
 
@@ -21,7 +21,7 @@ interface PaperTerms {
 export function quotePaper(
   view: JobView,
   here: QuoteHere,
-  { mean, least, most, price, priceAtMean }: QuoteReckoned,
+  { mean, least, most, price, priceAtMean }: CalculatedQuote,
   { asOf, risk, asked }: PaperTerms,
 ): QuotePaper | undefined {
   const { currency, tax_percent, hourCost, tripCost, margin_percent } = view.job ?? {};

@@ -177,7 +177,7 @@ describe('which side is left?', () => {
   });
 });
 
-describe('is a plan reckoned once?', () => {
+describe('is a plan calculated once?', () => {
   it('the same rows give the very same answer, with a plan and without', () => {
     const view = viewOf({});
     const [application] = view.applications;

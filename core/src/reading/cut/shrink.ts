@@ -20,7 +20,7 @@ import {
 } from '../../curved';
 import { hashText } from '../../blanks';
 import {
-  AS_RECKONED,
+  AS_CALCULATED,
   NEW_DAY,
   type RowOf,
   type SeenFrom,
@@ -145,7 +145,7 @@ export function shrinkBy(
   if (patch === undefined) return { kind: 'none', reason: 'no sags' };
   if (check.agreement.kind === 'disagree') return { kind: 'none', reason: 'measures contradict' };
   const row = ownShrinkOf(view, application.id);
-  const changes = wanted ?? row?.changes ?? AS_RECKONED;
+  const changes = wanted ?? row?.changes ?? AS_CALCULATED;
   const holdTaken = holdOf(view, application);
   const hold: Hold = holdTaken.value === 'along the top' ? 'along the top' : 'a line across';
   const limits = shrinkLimitsOf(view, film);
@@ -200,7 +200,7 @@ function endsOf(outline: readonly Place[]): PaneEnds {
   };
 }
 
-/** Whether a person wants anything otherwise than it is reckoned. */
+/** Whether a person wants anything otherwise than it is calculated. */
 export const hasWishes = ({ line_nm, folds, isTurned }: ShrinkChanges): boolean =>
   line_nm !== null || folds !== null || isTurned;
 

@@ -82,7 +82,7 @@ describe('where no sun ever reaches it', () => {
   });
 });
 
-describe('what is reckoned again when one thing changes?', () => {
+describe('what is calculated again when one thing changes?', () => {
   const book = newReadyBook();
   const asked = (bearings: readonly number[], cloud = 0, from_ms = FROM_MS) =>
     readyAnswers(
@@ -100,7 +100,7 @@ describe('what is reckoned again when one thing changes?', () => {
     expect(other).toBe(first[1]);
     expect(turned).not.toEqual(first[0]);
   });
-  it('the bearing taken back: both are as they were, and nothing is reckoned', () => {
+  it('the bearing taken back: both are as they were, and nothing is calculated', () => {
     const again = asked([90, 180]);
     expect(again[0]).toBe(first[0]);
     expect(again[1]).toBe(first[1]);

@@ -11,7 +11,7 @@ const MOST_SKIES = 4;
 type FoundUnderSky = Map<string, Readiness>;
 
 /**
- * Keeps what was found out, so that a change to one surface reckons that surface alone. The longest unused of
+ * Keeps what was found out, so that a change to one surface calculates that surface alone. The longest unused of
  * the skies it was found under is forgotten.
  */
 interface ReadyBook {
@@ -24,7 +24,7 @@ export function newReadyBook(): ReadyBook {
   return { sun: newSunBook(), found: new Map() };
 }
 
-/** When each of some surfaces is fit; those alike in everything that matters are reckoned once. */
+/** When each of some surfaces is fit; those alike in everything that matters are calculated once. */
 export function readyAnswers(
   asks: readonly ReadyAsk[],
   weather: readonly WeatherHour[],

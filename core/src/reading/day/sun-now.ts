@@ -1,6 +1,6 @@
 import type { ReadyAnswer } from './readiness';
 
-/** The sun and a surface at a moment; undefined: none comes any more, as far as is reckoned. */
+/** The sun and a surface at a moment; undefined: none comes any more, as far as is calculated. */
 type SunNow =
   | { readonly case: 'on it'; readonly from_ms: number; readonly until_ms: number }
   | { readonly case: 'comes'; readonly at_ms: number };

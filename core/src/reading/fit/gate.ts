@@ -30,7 +30,7 @@ export interface GateAsked {
   readonly now_ms: number;
   /** When this day began at the place. */
   readonly day_ms: number;
-  /** When the surface is fit; undefined: not reckoned. */
+  /** When the surface is fit; undefined: not calculated. */
   readonly ready: Pick<ReadyAnswer, 'sun' | 'closed'> | undefined;
 }
 

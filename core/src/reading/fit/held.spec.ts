@@ -117,7 +117,7 @@ describe('what holds a step back?', () => {
     expect(heldNow(view, TABLE, lays, ASKED)).toMatchObject({ case: 'gate', lines: [{ key: 'blank' }] });
     expect(heldNow(view, TABLE, steps[0] ?? lays, ASKED)).toBeUndefined();
   });
-  it('the sun that is reckoned to be on it holds back film alone; once film lies there, nothing', () => {
+  it('the sun that is calculated to be on it holds back film alone; once film lies there, nothing', () => {
     const pane = row<RowOf<'surface'>>({ ...NEW_SURFACE, id: 'S', tag: 'SW1', placeId: 'P' });
     const laid = { ...TABLE, method: 'trim in place' as const };
     const view = new JobView(jobRows({ surface: [pane], application: [laid], gateTick: [] }));
@@ -179,7 +179,7 @@ describe('what is known of the gate beside what people saw?', () => {
       'not looked at',
     );
   });
-  it('the sun is on it by reckoning: not right, and until when is known; a cloudy day closes nothing', () => {
+  it('the sun is on it by calculation: not right, and until when is known; a cloudy day closes nothing', () => {
     const span = { from_ms: NOW - 10 * MINUTE, to_ms: NOW + 50 * MINUTE };
     const closed = [{ ...span, by: 'sun' as const, why: { case: 'sun on it' as const } }];
     expect(line('sun', {}, { ...ASKED, ready: { sun: [span], closed } })).toMatchObject({

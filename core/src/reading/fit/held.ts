@@ -48,6 +48,6 @@ function beforeFilm(gate: readonly GateLine[]): readonly GateLine[] {
   return wrong.length > 0 ? wrong : gate.filter(({ state }) => state === 'not looked at');
 }
 
-/** What somebody saw to be wrong holds back everything; what is reckoned, as the sun, only film. */
+/** What somebody saw to be wrong holds back everything; what is calculated, as the sun, only film. */
 const saidWrong = (gate: readonly GateLine[]): readonly GateLine[] =>
   gate.filter(({ state, tick }) => isClosedBy(state) && tick?.answer === 'not right');

@@ -1,4 +1,4 @@
-import { type RowOf, type StrokeChanges, STROKES_AS_RECKONED, isShrinkChanges } from '../../job';
+import { type RowOf, type StrokeChanges, STROKES_AS_CALCULATED, isShrinkChanges } from '../../job';
 import { type Reasoned, mmFromNm } from '../../quantity';
 import { RULES } from '../../rules';
 import { type Pace, type Tool, lapFor } from '../../strokes';
@@ -38,7 +38,7 @@ export function strokeToolOf(
   personId?: string,
   wanted?: StrokeChanges,
 ): StrokeTool {
-  const { blade_nm, overlap_nm } = wanted ?? ownStrokesOf(view, id)?.changes ?? STROKES_AS_RECKONED;
+  const { blade_nm, overlap_nm } = wanted ?? ownStrokesOf(view, id)?.changes ?? STROKES_AS_CALCULATED;
   const hand = handOf(view, personId);
   const lap = lapFor(hand.wander_mm);
   const isColumn = method === 'column';

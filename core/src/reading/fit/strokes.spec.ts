@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { NEW_PART, NEW_PLACE, NEW_SURFACE, type RowOf, STROKES_AS_RECKONED } from '../../job';
-import { areaOfFace, judgeStrokes, reckonStrokes } from '../../strokes';
+import { NEW_PART, NEW_PLACE, NEW_SURFACE, type RowOf, STROKES_AS_CALCULATED } from '../../job';
+import { areaOfFace, judgeStrokes, calculateStrokes } from '../../strokes';
 import { type JobRows, EMPTY_SHOP, jobRows } from '../view/job-rows';
 import { JobView } from '../view/job-view';
 import { linerOf } from './liner';
@@ -66,7 +66,7 @@ function given({ method = 'trim in place', side = 'room', schools = {}, ...more 
                 applicationId: 'A',
                 kind: 'stroke',
                 inputsHash: 'before',
-                changes: { ...STROKES_AS_RECKONED, ...more.own },
+                changes: { ...STROKES_AS_CALCULATED, ...more.own },
               }),
             ],
     }),
@@ -110,7 +110,7 @@ describe('what are the strokes of a film made from?', () => {
   });
   it('all of it is covered, with nothing shut in', () => {
     const { asked } = caseOf();
-    const judged = judgeStrokes(asked, reckonStrokes(asked));
+    const judged = judgeStrokes(asked, calculateStrokes(asked));
     expect(judged.coverage.share).toBeCloseTo(1, 9);
     expect(judged.findings).toMatchObject({ vents: 0, lifted: [] });
   });

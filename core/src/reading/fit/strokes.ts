@@ -5,7 +5,7 @@ import {
   type RowOf,
   type SeenFrom,
   type StrokeChanges,
-  STROKES_AS_RECKONED,
+  STROKES_AS_CALCULATED,
 } from '../../job';
 import { type Outline, mirrorOf, outlineBounds, viewOutline } from '../../measure';
 import type { Reasoned } from '../../quantity';
@@ -100,7 +100,7 @@ export function strokesOf(
   const face = insetFace(sheets.face, inset_mm);
   if (face === undefined) return { kind: 'none', reason: 'nothing left inside the strip' };
   const row = ownStrokesOf(view, application.id);
-  const changes = wanted ?? row?.changes ?? STROKES_AS_RECKONED;
+  const changes = wanted ?? row?.changes ?? STROKES_AS_CALCULATED;
   const hand = strokeToolOf(view, application, personId, changes);
   const film = view.filmById.get(application.filmId);
   const faceHash = hashText(JSON.stringify(sheets.face.rings));

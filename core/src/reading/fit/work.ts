@@ -145,7 +145,7 @@ function shrinkCase(
   };
 }
 
-/** What the glass weighs, when every pane's thickness is known; plastic is lighter and not reckoned. */
+/** What the glass weighs, when every pane's thickness is known; plastic is lighter and not calculated. */
 function weightCase(view: JobView, surfaceId: string, area_m2: number): Pick<WorkStepsInput, 'pane_kg'> {
   const panes = panesOf(view, surfaceId);
   if (panes.some(isPlastic)) return {};

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { STROKES_AS_RECKONED } from '../../job';
+import { STROKES_AS_CALCULATED } from '../../job';
 import { type CoreError } from '../../quantity';
 import { columnStrips } from './column-strips';
 import { type Face, areaOfFace, boundsOf, faceOf, longestUpright } from '../face';
@@ -8,7 +8,7 @@ import { leastLanes } from './lanes';
 import { LOCK_FIGURES } from './lock-strokes';
 import { withChanges } from './own-strokes';
 import { planStrokes } from './plan-strokes';
-import { type StrokesAsked, judgeStrokes, reckonStrokes } from '../reckon-strokes';
+import { type StrokesAsked, judgeStrokes, calculateStrokes } from '../calculate-strokes';
 import { SAMPLE_KINDS, sampleFace } from '../sample-faces';
 import { lapFor, lineChanceBy } from './lap';
 import { type FilmPressed, reasonsFor } from '../why-so';
@@ -86,10 +86,10 @@ describe('which strokes press a face out, and in what order?', () => {
     expect(coverage.share).toBeCloseTo(1, 12);
     expect(findings).toMatchObject({ vents: 0, lifted: [] });
   });
-  it('a blade that is longer than the pane is reckoned as long as the pane is high, and said', () => {
+  it('a blade that is longer than the pane is calculated as long as the pane is high, and said', () => {
     const judged = judgeStrokes(
       asked(faceOf([rectangle(400, 100)])),
-      reckonStrokes(asked(faceOf([rectangle(400, 100)]))),
+      calculateStrokes(asked(faceOf([rectangle(400, 100)]))),
     );
     expect(judged.isBladeTooLong).toBe(true);
     expect(judged.coverage.share).toBeCloseTo(1, 12);
@@ -153,7 +153,7 @@ describe('which strokes press a face out, and in what order?', () => {
       'outline',
     ],
   ])('%s is refused by name', (_, own, code, path) => {
-    expect(() => reckonStrokes(own)).toThrow(
+    expect(() => calculateStrokes(own)).toThrow(
       expect.objectContaining({ code, data: expect.objectContaining({ path }) }) as unknown as CoreError,
     );
   });
@@ -200,30 +200,30 @@ describe('a strip along the edges is left until it is trimmed', () => {
 describe('closed edges and a person’s own strokes', () => {
   it('open at the top alone, lanes from the top down shut film in, each place named with its stroke; open at the bottom they do not', () => {
     const below = { ...PANE, closed: [[false, true, true, true]] };
-    expect(judgeStrokes(asked(below), reckonStrokes(asked(below))).findings.vents).toBe(0);
+    expect(judgeStrokes(asked(below), calculateStrokes(asked(below))).findings.vents).toBe(0);
     const closed = { ...PANE, closed: [[true, true, false, true]] };
-    const judged = judgeStrokes(asked(closed), reckonStrokes(asked(closed)));
+    const judged = judgeStrokes(asked(closed), calculateStrokes(asked(closed)));
     expect(judged.findings.vents).toBeGreaterThan(0);
     expect(judged.findings.traps.every(({ sealedBy }) => sealedBy !== undefined)).toBe(true);
     expect(judged.strokes.some(({ part }) => part === 'finish')).toBe(true);
   });
   it('edges first all round, then the face: one trap, and the stroke that closes the ring is named', () => {
-    const strokes = reckonStrokes(asked(PANE, { lock: 'none' }));
+    const strokes = calculateStrokes(asked(PANE, { lock: 'none' }));
     const edges = strokes.filter(({ part }) => part === 'edge');
     const order = [...edges, ...strokes.filter(({ part }) => part === 'lane')].map(({ key }) => key);
-    const own = withChanges(strokes, { ...STROKES_AS_RECKONED, order }, 150);
+    const own = withChanges(strokes, { ...STROKES_AS_CALCULATED, order }, 150);
     const { findings } = judgeStrokes(asked(PANE), own);
     expect(findings.vents).toBeGreaterThan(0);
     expect(findings.firstTrap).toBe(edges.length - 1);
   });
   it('reversed, left out, moved, drawn and put in order by their keys; what is gone is passed over', () => {
-    const strokes = reckonStrokes(asked(PANE));
+    const strokes = calculateStrokes(asked(PANE));
     const [first, second] = strokes.map(({ key }) => key) as [string, string];
     const nm = (x: number, y: number) => ({ x_nm: x * 1e6, y_nm: y * 1e6 });
     const own = withChanges(
       strokes,
       {
-        ...STROKES_AS_RECKONED,
+        ...STROKES_AS_CALCULATED,
         reversed: [second, 'gone'],
         left: [first],
         moved: [{ key: second, path: [nm(0, 100), nm(600, 100)] }],
@@ -239,14 +239,14 @@ describe('closed edges and a person’s own strokes', () => {
       { x: 0, y: 100 },
     ]);
     expect(own.slice(2).map(({ key }) => key)).toEqual(strokes.slice(2).map(({ key }) => key));
-    expect(withChanges(strokes, STROKES_AS_RECKONED, 150)).toEqual(strokes);
+    expect(withChanges(strokes, STROKES_AS_CALCULATED, 150)).toEqual(strokes);
   });
   it('a lane left out leaves a line as long as the pane is wide, less what its neighbours lap', () => {
-    const strokes = reckonStrokes(asked(PANE));
+    const strokes = calculateStrokes(asked(PANE));
     const left = strokes.filter(({ key }) => key.startsWith('lane 4 ')).map(({ key }) => key);
     const { coverage } = judgeStrokes(
       asked(PANE),
-      withChanges(strokes, { ...STROKES_AS_RECKONED, left }, 150),
+      withChanges(strokes, { ...STROKES_AS_CALCULATED, left }, 150),
     );
     expect(coverage.gaps.length).toBeGreaterThan(0);
     const pitch = (900 - 150) / 7;
@@ -254,7 +254,7 @@ describe('closed edges and a person’s own strokes', () => {
     expect(coverage.gaps.reduce((sum, { area_mm2 }) => sum + area_mm2, 0)).toBeCloseTo(bare, 3);
   });
   it('two people press both halves at once: the same strokes, less time than one, no trap', () => {
-    const [one, two] = [reckonStrokes(asked(PANE)), reckonStrokes(asked(PANE, { people: 2 }))];
+    const [one, two] = [calculateStrokes(asked(PANE)), calculateStrokes(asked(PANE, { people: 2 }))];
     expect(two.map(({ key }) => key).toSorted()).toEqual(one.map(({ key }) => key).toSorted());
     const pace = { speed_mms: 250, lift_s: 1.5 };
     expect(timeOfTwo(PANE, two, pace)).toBeLessThan(0.7 * timeOf(one, pace).value);
@@ -267,7 +267,7 @@ describe('closed edges and a person’s own strokes', () => {
       isDry: true,
       tool: { blade_mm: 50, overlap_mm: 10, card_mm: 40 },
     });
-    const judged = judgeStrokes(own, reckonStrokes(own));
+    const judged = judgeStrokes(own, calculateStrokes(own));
     expect(judged.coverage.share).toBeCloseTo(1, 12);
     expect(judged.findings).toMatchObject({ vents: 0, lifted: [] });
     expect(

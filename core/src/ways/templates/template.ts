@@ -10,7 +10,7 @@ export type SharedTool = 'heat gun' | 'ladder' | 'dust extractor' | 'infrared th
 
 /** What must pass between a step and the next of its surface. */
 export interface Pause {
-  /** Minutes, or a wait reckoned from the air of the day. */
+  /** Minutes, or a wait calculated from the air of the day. */
   readonly least: number | WaitKey;
   /** Minutes it may lie at most; absent: as long as one likes. */
   readonly most?: number;

@@ -35,7 +35,7 @@ export function visitsOfJob(view: JobView, now_ms: number, sky: Sky): readonly V
 const saysOf = (view: JobView, reasons: readonly VisitReason[]): readonly string[] =>
   visitLines(reasons, (id) => view.surfaceById.get(id)?.tag);
 
-/** What the visits of a job were reckoned from, and what came out. */
+/** What the visits of a job were calculated from, and what came out. */
 interface Kept {
   readonly from: string;
   readonly visits: readonly VisitOfJob[];
@@ -45,7 +45,7 @@ const letOthersRun = (): Promise<void> => new Promise((resolve) => void setImmed
 
 /**
  * The visits of all jobs that are not put away, next first. Of each job they are kept beside the number of
- * its last change, the hour, the sky and what the shop knows: glass is reckoned anew only where one of them
+ * its last change, the hour, the sky and what the shop knows: glass is calculated anew only where one of them
  * changed.
  */
 export class VisitBook {

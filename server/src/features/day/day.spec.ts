@@ -141,10 +141,10 @@ describe('does the weather service answer like a real one?', () => {
   });
 });
 
-describe('are sun, waits and order reckoned over the wire?', () => {
+describe('are sun, waits and order calculated over the wire?', () => {
   it('sun of a south-west front with its band, in local time across a change of the clock', async () => {
     const { body } = await request(server.app)
-      .post('/api/reckon/sun')
+      .post('/api/calculate/sun')
       .send({
         place: { latitude_deg: 46.62, longitude_deg: 9.74, altitude_m: 1180 },
         bearing_deg: 225,
@@ -163,7 +163,7 @@ describe('are sun, waits and order reckoned over the wire?', () => {
   it('polar night has no sun; a bearing over 360 and an unknown zone are refused by name', async () => {
     const ask = (more: object) =>
       request(server.app)
-        .post('/api/reckon/sun')
+        .post('/api/calculate/sun')
         .send({
           place: { latitude_deg: 78, longitude_deg: 15 },
           bearing_deg: 180,
@@ -183,7 +183,7 @@ describe('are sun, waits and order reckoned over the wire?', () => {
   });
   it('waits with their least, likely and safe times', async () => {
     const { body } = await request(server.app)
-      .post('/api/reckon/waits')
+      .post('/api/calculate/waits')
       .send({ air_C: 20, humidity: 0.5, film_um: 50, roll: { length_m: 30, pitch_um: 225, start_C: 0 } })
       .expect(200);
     const { waits } = body as { waits: readonly { key: string; least: number; most: number }[] };
@@ -204,7 +204,7 @@ describe('are sun, waits and order reckoned over the wire?', () => {
       horizon: 1440,
       mostRounds: 20,
     };
-    const plan = (await request(server.app).post('/api/reckon/schedule').send(asked).expect(200)).body as {
+    const plan = (await request(server.app).post('/api/calculate/schedule').send(asked).expect(200)).body as {
       state: string;
       workingMinutes: number;
       leastWorkingMinutes: number;
@@ -218,7 +218,7 @@ describe('are sun, waits and order reckoned over the wire?', () => {
     expect(
       (
         await request(server.app)
-          .post('/api/reckon/schedule')
+          .post('/api/calculate/schedule')
           .send({ ...asked, lags: [...asked.lags, { from: 'lay', to: 'prime' }] })
           .expect(422)
       ).body,
@@ -226,7 +226,7 @@ describe('are sun, waits and order reckoned over the wire?', () => {
     expect(
       (
         await request(server.app)
-          .post('/api/reckon/schedule')
+          .post('/api/calculate/schedule')
           .send({ ...asked, people: [] })
           .expect(200)
       ).body,

@@ -15,7 +15,7 @@ import {
   type StrokeNote,
   judgeStrokes,
   notesOf,
-  reckonStrokes,
+  calculateStrokes,
   withChanges,
 } from '@yellow-pane/core/strokes';
 import type { TrimPlan } from '@yellow-pane/core/trimming';
@@ -71,7 +71,7 @@ function drawingOf(
   const today = strokesOf(view, application, { moment });
   if (today.kind === 'none') return [];
   const { asked, whole, changes } = today.own;
-  const all = reckonStrokes(asked);
+  const all = calculateStrokes(asked);
   const own =
     moment === 'lock'
       ? all.filter(({ part }) => part === 'lock')

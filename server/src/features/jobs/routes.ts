@@ -10,7 +10,7 @@ import { Refusal, parseBody } from '../../http/refusal';
 import { type ThermometerStandIn, airOnSite } from '../bench/thermometer';
 import { applyChange } from '../changes/apply-change';
 import type { ChangeFeed } from '../events/change-feed';
-import type { Searching } from '../reckon/search/searching';
+import type { Searching } from '../calculate/search/searching';
 import { readStock } from '../stock/queries';
 import { forecastFor } from '../weather/forecast-for';
 import type { WeatherStandIn } from '../weather/stand-in';

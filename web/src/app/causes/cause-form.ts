@@ -66,7 +66,7 @@ export class CauseForm {
     this.said.emit({ answers: told });
   }
 
-  /** What it was in the end, with the shares as they were reckoned then. */
+  /** What it was in the end, with the shares as they were calculated then. */
   protected confirm(cause: string): void {
     const isKnown = cause !== '';
     this.said.emit({

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import type { ShelfRow } from '@yellow-pane/contracts';
-import { AS_RECKONED, type FilmHold, type RowOf, type ShelfMeasure } from '@yellow-pane/core/job';
+import { AS_CALCULATED, type FilmHold, type RowOf, type ShelfMeasure } from '@yellow-pane/core/job';
 import { type SameAsLastTime, sameAsLastTime, wantingHere } from '@yellow-pane/core/measure';
 import { formatLengthWithUnit, nmFromMm } from '@yellow-pane/core/quantity';
 import { hasWishes, isShrunk, shrinkOf } from '@yellow-pane/core/reading';
@@ -72,7 +72,7 @@ export class ShelfPanel {
         ...{ make: text('make'), model: text('model'), year: text('year'), pane: text('pane') },
         measures: this.#here(),
         hold: plan?.hold ?? null,
-        plan: plan?.changes ?? AS_RECKONED,
+        plan: plan?.changes ?? AS_CALCULATED,
         ...{ wentWrong: text('wentWrong'), note: '' },
       }),
     );

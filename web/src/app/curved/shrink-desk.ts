@@ -1,5 +1,5 @@
 import { Injectable, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
-import { AS_RECKONED, type RowOf, type ShrinkChanges } from '@yellow-pane/core/job';
+import { AS_CALCULATED, type RowOf, type ShrinkChanges } from '@yellow-pane/core/job';
 import { type PaneShrink, isShrunk, shrinkBy, shrinkOf } from '@yellow-pane/core/reading';
 import type { Hold } from '@yellow-pane/core/curved';
 import { nmFromMm } from '@yellow-pane/core/quantity';
@@ -51,18 +51,18 @@ export class ShrinkDesk {
     });
     return today.kind === 'plan' ? today.plan : kept;
   });
-  /** How sure it is; undefined: being reckoned. */
+  /** How sure it is; undefined: being calculated. */
   readonly band = signal<BandAnswer | undefined>(undefined);
 
   constructor() {
     effect(() => {
       const kept = this.#kept();
       this.band.set(undefined);
-      if (kept !== undefined) untracked(() => void this.#reckonBand(kept));
+      if (kept !== undefined) untracked(() => void this.#calculateBand(kept));
     });
   }
 
-  async #reckonBand(plan: PaneShrink): Promise<void> {
+  async #calculateBand(plan: PaneShrink): Promise<void> {
     const band = await this.#pool.band({ ...plan, at_mm: plan.own.at_mm });
     if (this.#kept() === plan) this.band.set(band);
   }
@@ -70,7 +70,7 @@ export class ShrinkDesk {
   change(changes: Partial<ShrinkChanges>, says: string): void {
     const [plan, application] = [this.#kept(), this.application()];
     if (plan === undefined || application === undefined) return;
-    const all = { ...AS_RECKONED, ...plan.changes, ...changes };
+    const all = { ...AS_CALCULATED, ...plan.changes, ...changes };
     const inputsHash = plan.glassHash;
     this.#desk.do(says, [
       plan.row === undefined

@@ -204,9 +204,9 @@ export class ShrinkView {
     this.desk.change({ folds: count }, shrinkWords.foldsSet(this.desk.tag(), count));
   }
 
-  protected foldsAsReckoned(): void {
+  protected foldsAsCalculated(): void {
     this.foldsFault.set(undefined);
-    this.desk.change({ folds: null }, shrinkWords.foldsSet(this.desk.tag(), shrinkWords.asReckoned));
+    this.desk.change({ folds: null }, shrinkWords.foldsSet(this.desk.tag(), shrinkWords.asCalculated));
   }
 
   protected turn(isTurned: boolean): void {

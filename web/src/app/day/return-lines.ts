@@ -48,7 +48,7 @@ function whenOf(
   return dayWords.spanOf(clock.moment(laidAt + (least ?? 0)), clock.moment(laidAt + (most ?? 0)));
 }
 
-/** Waits and returns, each opened to how it was reckoned. */
+/** Waits and returns, each opened to how it was calculated. */
 @Component({
   selector: 'yp-return-lines',
   imports: [StepTrace],
@@ -62,7 +62,7 @@ function whenOf(
           @if (line.why.length > 0) {
             <details>
               <summary class="text-sm underline underline-offset-2 cursor-pointer min-h-9 content-center">
-                {{ words.howReckoned }}
+                {{ words.howCalculated }}
               </summary>
               <yp-step-trace [steps]="line.why" />
             </details>

@@ -3,7 +3,7 @@ import { Router, RouterLink } from '@angular/router';
 import type { JobSummary, NextHalfDay, Op } from '@yellow-pane/contracts';
 import { roughMoney } from '@yellow-pane/contracts/words';
 import { type Job, NEW_JOB } from '@yellow-pane/core/job';
-import { type QuoteReckoned, USUAL_RISK, decimalsOf, inCurrency } from '@yellow-pane/core/quoting';
+import { type CalculatedQuote, USUAL_RISK, decimalsOf, inCurrency } from '@yellow-pane/core/quoting';
 import { enquiredRows, enquiredView, quoteHere } from '@yellow-pane/core/reading';
 import { DateTime } from 'luxon';
 import { Catalogue } from '../catalogue/catalogue';
@@ -71,10 +71,10 @@ export class CallPage {
     );
     return quoteHere(enquiredView(rows, this.#shop(), this.#terms()), this.#stock.items());
   });
-  readonly #reckoned = signal<QuoteReckoned | undefined>(undefined);
+  readonly #calculated = signal<CalculatedQuote | undefined>(undefined);
   /** What a price would be, cheap and dear: four jobs in five like it lie between. */
   protected readonly rough = computed(() => {
-    const [own, { currency, margin_percent }] = [this.#reckoned(), this.#terms()];
+    const [own, { currency, margin_percent }] = [this.#calculated(), this.#terms()];
     if (own === undefined || currency === null || margin_percent === null || this.here().case === undefined)
       return undefined;
     const price = (cost: number): number =>
@@ -115,7 +115,7 @@ export class CallPage {
         const asked = { risk: USUAL_RISK, margin: margin === null ? null : margin / PERCENT };
         this.#pool.quote(own, { ...asked, tax: null, typed: null }).then(
           (found) => {
-            if (mine === turn) this.#reckoned.set(found);
+            if (mine === turn) this.#calculated.set(found);
           },
           () => undefined,
         );

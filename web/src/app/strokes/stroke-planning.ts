@@ -1,5 +1,10 @@
 import { Injectable, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
-import { type RowOf, STROKES_AS_RECKONED, type StrokeChanges, type StrokeSpot } from '@yellow-pane/core/job';
+import {
+  type RowOf,
+  STROKES_AS_CALCULATED,
+  type StrokeChanges,
+  type StrokeSpot,
+} from '@yellow-pane/core/job';
 import { CoreError, nmFromMm } from '@yellow-pane/core/quantity';
 import { type StrokeCase, type StrokeMoment, strokesOf } from '@yellow-pane/core/reading';
 import {
@@ -129,7 +134,7 @@ export class StrokePlanning {
   change(changes: Partial<StrokeChanges>, says: string): void {
     const [own, application] = [this.own(), this.for()?.application];
     if (own === undefined || application === undefined) return;
-    const all: StrokeChanges = { ...STROKES_AS_RECKONED, ...own.changes, ...changes };
+    const all: StrokeChanges = { ...STROKES_AS_CALCULATED, ...own.changes, ...changes };
     const inputsHash = own.faceHash;
     this.#desk.do(says, [
       own.row === undefined
@@ -204,10 +209,10 @@ export class StrokePlanning {
     this.picked.set(key);
   }
 
-  /** All as reckoned again; blade, lap, halves and people stay. */
+  /** All as calculated again; blade, lap, halves and people stay. */
   startAnew(): void {
-    const { reversed, left, moved, drawn, order } = STROKES_AS_RECKONED;
-    this.change({ reversed, left, moved, drawn, order }, strokeWords.asReckonedSaid);
+    const { reversed, left, moved, drawn, order } = STROKES_AS_CALCULATED;
+    this.change({ reversed, left, moved, drawn, order }, strokeWords.asCalculatedSaid);
   }
 
   readonly isChanged = computed(() => {
@@ -216,7 +221,7 @@ export class StrokePlanning {
   });
 
   #changes(): StrokeChanges {
-    return this.own()?.changes ?? STROKES_AS_RECKONED;
+    return this.own()?.changes ?? STROKES_AS_CALCULATED;
   }
 
   #numberOf(key: string): number {

@@ -39,7 +39,7 @@ export const catalogueWords = {
   bringListIn: 'Bring a list in',
   outAsCsv: 'Take out as CSV',
   outAsJson: 'Take out as JSON',
-  glassAndFrames: 'Glass and frames it is reckoned on',
+  glassAndFrames: 'Glass and frames it is calculated on',
   barePane: 'Bare pane',
   lightThrough: 'Light through',
   sunThrough: 'Sun through',

@@ -24,13 +24,13 @@ export const datesWords = {
   mayWhen: (film: string) => `${film}: what may be done when`,
   may: (key: MayKey) => mayWords(key).word,
   mayByHand: (key: MayKey) => mayWords(key).hand,
-  noDayYet: (why: NonNullable<MayDo['noDay']>) => (why === 'not reckoned' ? 'unknown' : why),
+  noDayYet: (why: NonNullable<MayDo['noDay']>) => (why === 'not calculated' ? 'unknown' : why),
   fromDate: (date: string) => `from ${date}`,
   untilDate: (date: string) => `until ${date}`,
   atOnce: 'at once',
   datesRestOn: (from: DaysFrom, unknown: readonly string[]) =>
     from === 'nothing' && unknown.length > 0
-      ? `By custom alone. To reckon it with this glass, say ${unknown.join(', ')}.`
+      ? `By custom alone. To calculate it with this glass, say ${unknown.join(', ')}.`
       : RESTS_ON[from],
   whyThen: 'Why then: the curve and the sums',
   chartOfDrying: 'Water left under the film and bond reached, day by day',

@@ -88,7 +88,7 @@ export const dayWords = {
   addUnderCrew: 'Add people under Crew.',
   noPlan: 'There is no plan',
   findsNoPlace: (stretch: string) => `'${stretch}' finds no place in these days.`,
-  reckoningSun: 'Reckoning sun and glass',
+  calculatingSun: 'Calculating sun and glass',
   aMoment: 'A moment.',
   notPlannedYet: 'Not planned yet',
   sooner: 'A sooner plan',
@@ -191,7 +191,7 @@ export const dayWords = {
   slideRight: (share: string) => `${share} soap is right today; the next mix is made so.`,
   slideAtItsEnd:
     'The mix is as far as it may go: it is not the soap. Wet both sides again; look at temperature and dirt.',
-  slideReckoned: 'How it is reckoned',
+  slideCalculated: 'How it is calculated',
   slideNotKept: 'Not kept: the figures of the shop are not here yet.',
   slipAsRight: 'as it was right before',
   slipAsRightWhy: 'The share of soap that the last slide test found right.',
@@ -209,7 +209,7 @@ export const dayWords = {
   planKept: 'plan of the days kept',
   dryToTouch: 'dry to the touch',
   usuallyClearBy: (likely: string, most: string) => `usually clear by ${likely}, to be safe by ${most}`,
-  howReckoned: 'How it is reckoned',
+  howCalculated: 'How it is calculated',
   spanOf: (least: string, most: string) => `from ${least}; to be safe ${most}`,
   remindersAndReturns: 'Reminders and returns',
   bearing: 'Bearing',
@@ -228,7 +228,7 @@ export const dayWords = {
   sunFrom: (times: string) => `sun from ${times}`,
   fitToWork: 'fit to work',
   bearingOff: (doubt_deg: number, begin: number, end: number) =>
-    `A bearing ${doubt_deg}° off moves its coming by ±${begin} min and its going by ±${end} min. The glass is taken to cool a quarter longer than reckoned.`,
+    `A bearing ${doubt_deg}° off moves its coming by ±${begin} min and its going by ±${end} min. The glass is taken to cool a quarter longer than calculated.`,
   unknownIs: (what: string) => `Unknown: ${what}.`,
   takenIs: (what: Figure) => `Taken: ${what}.`,
   takenRoom: (air: string) =>
@@ -236,7 +236,7 @@ export const dayWords = {
   curvesSaid: 'Thick: the surface. Thin: outdoors. Dashed: dew point of the air. The bar below: fit to work.',
   toTheMinute: 'To the minute for what was entered.',
   noSurfaceYet: 'No surface yet.',
-  reckoningSunAndGlass: 'Reckoning sun and glass…',
+  calculatingSunAndGlass: 'Calculating sun and glass…',
   comeFrom: 'They come from',
   comeFromHow: 'Empty: the coldest forecast of the night before is taken, as if they lay in the car.',
   rollsStand: 'Rolls stand',
@@ -256,7 +256,7 @@ export const dayWords = {
   keepWrapped:
     'Keep rolls wrapped until they are over the dew point of the room; a thermometer in the core has the last word. How long a cold room takes to warm is unknown: heater and walls decide. Go by an infrared thermometer on glass and wall, not by the air.',
   duringDrying: 'During: drying and flashing off',
-  asReckoned: 'As reckoned',
+  asCalculated: 'As calculated',
   notLonger: (minutes: Figure) => `Not longer than ${minutes} min.`,
   takeDryBack: 'It was not dry: take it back',
   dryOver: 'Dry to the touch: over',

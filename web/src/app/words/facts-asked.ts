@@ -81,7 +81,7 @@ export const SITE_FACTS: readonly Fact[] = [
     kind: 'choice',
     word: 'Sun on it',
     options: ['unknown', 'reaches it', 'never'],
-    how: 'Never: at no hour of any day, as within a hall or behind another wall. With a bearing it is reckoned.',
+    how: 'Never: at no hour of any day, as within a hall or behind another wall. With a bearing it is calculated.',
   },
   {
     key: 'blind',

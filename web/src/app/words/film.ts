@@ -46,8 +46,8 @@ export const filmWords = {
   no: 'No',
   notKnownYet: 'Not known yet',
   whatItDoes: 'What it does on this glass',
-  howReckoned:
-    'Heat and light are of the same pane without film, in summer sun straight on; three light bands instead of a full spectrum: within about 0.02, 0.03 for films that keep light and infrared apart. Privacy is a reckoning of luminances: the true scene may differ by a factor of two.',
+  howCalculated:
+    'Heat and light are of the same pane without film, in summer sun straight on; three light bands instead of a full spectrum: within about 0.02, 0.03 for films that keep light and infrared apart. Privacy is calculated from luminances: the true scene may differ by a factor of two.',
   privacyHonestly: 'Privacy, honestly:',
   pleaseNote: 'Please note.',
   pocketsNormal: (fire: Figure) =>
@@ -80,8 +80,8 @@ export const filmWords = {
   edgeMargin: (margin: string) => `${margin} MPa`,
   notAsked: (least: string) => `not ${least}`,
   laySideBySide: (film: string) => `Lay ${film} side by side`,
-  notReckoned: 'Not reckoned',
-  brokeOff: (why: Figure) => `The reckoning broke off: ${why}`,
+  notCalculated: 'Not calculated',
+  brokeOff: (why: Figure) => `The calculation stopped: ${why}`,
   nothingAgainst: 'nothing speaks against it here.',
   stopOn: (tags: Figure) => `Stop on ${tags}.`,
   lookAtInstead: (film: Figure) => `Look at ${film} instead`,
@@ -223,7 +223,7 @@ export const filmWords = {
   filmOver: 'Film over',
   shareWithFilm: 'Share of the pane with film',
   howDrawn: (near_cdm2: Figure, far_cdm2: Figure, source: Figure) =>
-    `Drawn from the reckoned luminances (${near_cdm2} cd/m² round the eye, ${far_cdm2} behind the glass). Scenes: ${source}. A drawing of brightness, not of colour.`,
+    `Drawn from the calculated luminances (${near_cdm2} cd/m² round the eye, ${far_cdm2} behind the glass). Scenes: ${source}. A drawing of brightness, not of colour.`,
   choosePreview: 'Choose a film with its figures: what it shows and hides is drawn here.',
   upTo35: 'up to 35 %',
   from35to50: '35 to 50 %',

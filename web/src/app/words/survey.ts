@@ -289,7 +289,7 @@ export const surveyWords = {
   pasteList: 'Paste a list',
   notFlatPane: 'Not a flat pane?',
   firstSurface: 'First surface',
-  doNotCutYet: 'Reckoned from all measures, the wrong one too: do not cut by these yet.',
+  doNotCutYet: 'Calculated from all measures, the wrong one too: do not cut by these yet.',
   csvSaid: 'for a spreadsheet, one line a surface',
   jsonSaid: 'everything of the survey, nothing lost',
   dxfSaid: 'outlines in mm, seen from outside',

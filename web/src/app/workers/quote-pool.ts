@@ -1,5 +1,5 @@
 import { Injectable } from '@angular/core';
-import type { QuoteAsked, QuoteCase, QuoteReckoned } from '@yellow-pane/core/quoting';
+import type { QuoteAsked, QuoteCase, CalculatedQuote } from '@yellow-pane/core/quoting';
 import type { QuoteWorkerApi } from './quote.worker';
 import { WorkerPool } from './worker-pool';
 
@@ -11,7 +11,7 @@ export class QuotePool {
     1,
   );
 
-  quote(own: QuoteCase, asked: QuoteAsked): Promise<QuoteReckoned> {
-    return this.#pool.run<QuoteReckoned>(async (remote) => remote.quote(own, asked));
+  quote(own: QuoteCase, asked: QuoteAsked): Promise<CalculatedQuote> {
+    return this.#pool.run<CalculatedQuote>(async (remote) => remote.quote(own, asked));
   }
 }

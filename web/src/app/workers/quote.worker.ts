@@ -1,9 +1,14 @@
-import { type QuoteAsked, type QuoteCase, type QuoteReckoned, reckonQuote } from '@yellow-pane/core/quoting';
+import {
+  type QuoteAsked,
+  type QuoteCase,
+  type CalculatedQuote,
+  calculateQuote,
+} from '@yellow-pane/core/quoting';
 import { exposeWork } from './core-errors';
 
 const api = {
-  quote(own: QuoteCase, asked: QuoteAsked): QuoteReckoned {
-    return reckonQuote(own, asked);
+  quote(own: QuoteCase, asked: QuoteAsked): CalculatedQuote {
+    return calculateQuote(own, asked);
   },
 };
 export type QuoteWorkerApi = typeof api;

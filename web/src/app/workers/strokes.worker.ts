@@ -1,9 +1,9 @@
-import { type Stroke, type StrokesAsked, reckonStrokes } from '@yellow-pane/core/strokes';
+import { type Stroke, type StrokesAsked, calculateStrokes } from '@yellow-pane/core/strokes';
 import { exposeWork } from './core-errors';
 
 const api = {
   strokes(asked: StrokesAsked): readonly Stroke[] {
-    return reckonStrokes(asked);
+    return calculateStrokes(asked);
   },
 };
 export type StrokesWorkerApi = typeof api;

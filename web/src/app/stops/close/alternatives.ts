@@ -47,12 +47,12 @@ import { QuoteDesk } from './quote-desk';
             @for (offer of desk.offers(); track offer.name; let first = $first) {
               <tr class="border-b border-line">
                 <td class="py-1">{{ offer.name }}</td>
-                <td class="py-1 pl-3 text-right figure">{{ money(offer.reckoned?.mean?.value) }}</td>
+                <td class="py-1 pl-3 text-right figure">{{ money(offer.calculated?.mean?.value) }}</td>
                 <td class="py-1 pl-3 text-right figure font-semibold">
-                  {{ money(offer.reckoned?.price?.value) }}
+                  {{ money(offer.calculated?.price?.value) }}
                 </td>
                 <td class="py-1 text-right figure">
-                  {{ first ? '' : differs(offer.reckoned?.price?.value) }}
+                  {{ first ? '' : differs(offer.calculated?.price?.value) }}
                 </td>
                 <td class="pl-3 text-right">
                   @if (!first) {
@@ -98,7 +98,7 @@ export class Alternatives {
   }
 
   protected differs(value: number | undefined): string {
-    const first = this.desk.offers()[0]?.reckoned?.price?.value;
+    const first = this.desk.offers()[0]?.calculated?.price?.value;
     if (value === undefined || first === undefined) return closeWords.unknown;
     const difference = value - first;
     return `${difference < 0 ? '−' : '+'}${this.#close.money(Math.abs(difference))}`;

@@ -114,7 +114,7 @@ export class Close {
   protected readonly typedFault = signal('');
   protected readonly open = computed(() => this.desk.here().open);
   protected readonly heading = computed(() => {
-    const price = this.desk.reckoned()?.price ?? null;
+    const price = this.desk.calculated()?.price ?? null;
     return price === null ? closeWords.unknown : this.close.money(price.value);
   });
 

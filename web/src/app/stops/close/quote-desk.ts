@@ -2,7 +2,7 @@ import { DestroyRef, Injectable, computed, effect, inject, signal } from '@angul
 import { inTenths } from '@yellow-pane/core/diagnosing';
 import type { QuotePaper } from '@yellow-pane/core/job';
 import type { Reasoned, Step } from '@yellow-pane/core/quantity';
-import { type QuoteReckoned, USUAL_RISK } from '@yellow-pane/core/quoting';
+import { type CalculatedQuote, USUAL_RISK } from '@yellow-pane/core/quoting';
 import { type FilmSwap, quoteHere, quotePaper } from '@yellow-pane/core/reading';
 import { StockHere } from '../../job/stock-here';
 import { closeWords } from '../../words/close';
@@ -35,7 +35,7 @@ export class QuoteDesk {
   readonly risk = signal(USUAL_RISK);
   readonly typed = signal<number | null>(null);
   readonly #beside = signal<readonly (readonly FilmSwap[])[]>([]);
-  readonly #found = signal<ReadonlyMap<string, QuoteReckoned>>(new Map());
+  readonly #found = signal<ReadonlyMap<string, CalculatedQuote>>(new Map());
   readonly #asked = computed((): readonly Asked[] => [
     { swaps: [], name: closeWords.asPlanned, here: this.here() },
     ...this.#beside().map((swaps) => ({
@@ -46,15 +46,15 @@ export class QuoteDesk {
   ]);
   /** The job as it is first, then what was put beside it. */
   readonly offers = computed(() =>
-    this.#asked().map((own) => ({ ...own, reckoned: this.#found().get(keyOf(own.swaps)) })),
+    this.#asked().map((own) => ({ ...own, calculated: this.#found().get(keyOf(own.swaps)) })),
   );
-  /** Nothing is put on paper while one of the offers is still being reckoned. */
-  readonly isReckoned = computed(() =>
-    this.offers().every(({ here, reckoned }) => here.case === undefined || reckoned !== undefined),
+  /** Nothing is put on paper while one of the offers is still being calculated. */
+  readonly isCalculated = computed(() =>
+    this.offers().every(({ here, calculated }) => here.case === undefined || calculated !== undefined),
   );
-  readonly reckoned = computed(() => this.#found().get(''));
+  readonly calculated = computed(() => this.#found().get(''));
   readonly rows = computed((): readonly QuoteRow[] => {
-    const [own, typed] = [this.reckoned(), this.typed()];
+    const [own, typed] = [this.calculated(), this.typed()];
     if (own === undefined) return [];
     const { price, priceAtMean, gross, loss } = own;
     const money = (value: number): string => this.#close.money(value);
@@ -121,10 +121,10 @@ export class QuoteDesk {
     readonly paper: QuotePaper;
   }[] {
     const asOf = new Date().toISOString();
-    return this.offers().flatMap(({ name, swaps, here, reckoned }) => {
+    return this.offers().flatMap(({ name, swaps, here, calculated }) => {
       const asked = swaps.length === 0 ? this.typed() : null;
       const paper =
-        reckoned && quotePaper(this.#close.view(), here, reckoned, { asOf, risk: this.risk(), asked });
+        calculated && quotePaper(this.#close.view(), here, calculated, { asOf, risk: this.risk(), asked });
       return paper === undefined ? [] : [{ name, swaps, paper }];
     });
   }

@@ -32,7 +32,7 @@ export class QuotesHere {
 
   /** What would be asked now; empty: there is no price yet. */
   protected readonly price = computed(() => {
-    const asked = this.desk.typed() ?? this.desk.reckoned()?.price?.value;
+    const asked = this.desk.typed() ?? this.desk.calculated()?.price?.value;
     return asked === undefined ? '' : this.close.money(asked);
   });
 

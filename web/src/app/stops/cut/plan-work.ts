@@ -234,7 +234,7 @@ export class PlanWork {
     });
     if (plan === undefined || (changed.length === 0 && known.bound_nm === undefined)) return [];
     const more = changed.reduce((sum, { roll, used_nm }) => sum + used_nm - roll.used_nm, 0);
-    /** Cuts and offcuts stay reckoned as they were laid out; the film is what changes. */
+    /** Cuts and offcuts stay calculated as they were laid out; the film is what changes. */
     const film = changed.reduce(
       (sum, { roll, used_nm }) =>
         sum + this.#cutting.filmOf(roll, used_nm) - this.#cutting.filmOf(roll, roll.used_nm),

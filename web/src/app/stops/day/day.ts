@@ -97,7 +97,7 @@ export class Day {
         ),
       };
     if (planning.ready() === undefined)
-      return { verdict: 'unknown', heading: dayWords.reckoningSun, says: dayWords.aMoment };
+      return { verdict: 'unknown', heading: dayWords.calculatingSun, says: dayWords.aMoment };
     const steps = planning.shown();
     if (steps.length === 0)
       return {

@@ -37,12 +37,12 @@ const week = (air_C: number, cloud = 0): readonly WeatherHour[] =>
     wind_ms: 1,
     rain_mm: 0,
   }));
-/** Reckoned once for the same question: the sun of twenty surfaces takes its time. */
-const reckoned = new Map<string, readonly ReadyAnswer[]>();
+/** Calculated once for the same question: the sun of twenty surfaces takes its time. */
+const calculated = new Map<string, readonly ReadyAnswer[]>();
 const ready = (...question: Parameters<typeof readyAnswers>): Promise<readonly ReadyAnswer[]> => {
   const key = JSON.stringify(question);
-  const known = reckoned.get(key) ?? readyAnswers(...question);
-  reckoned.set(key, known);
+  const known = calculated.get(key) ?? readyAnswers(...question);
+  calculated.set(key, known);
   return Promise.resolve(known);
 };
 const settle = (): Promise<void> =>
@@ -56,7 +56,7 @@ afterEach(() => {
 
 /**
  * The Day stop of the demo, in such weather, with so many rounds of searching; workers and weather service
- * are stood in for, what they reckon is real.
+ * are stood in for, what they calculate is real.
  */
 async function before({ air_C = 8, cloud = 0, rounds = 12 } = {}) {
   const hours = signal(week(air_C, cloud));
@@ -207,8 +207,8 @@ describe('does a plan stay as it was kept?', () => {
   });
 });
 
-describe('is a plan there before the sun is reckoned, and is what it could gain said?', () => {
-  it('what was kept is shown at once, with its words, while it is still reckoned when each surface is fit', async () => {
+describe('is a plan there before the sun is calculated, and is what it could gain said?', () => {
+  it('what was kept is shown at once, with its words, while it is still calculated when each surface is fit', async () => {
     const { planning } = await before();
     await planning.plan();
     planning.keep();

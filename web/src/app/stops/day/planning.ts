@@ -102,7 +102,7 @@ export class Planning {
         });
   });
 
-  /** What there is to do: known before it is reckoned when each surface is fit. */
+  /** What there is to do: known before it is calculated when each surface is fit. */
   readonly works = computed(
     () =>
       this.whole()?.works ??

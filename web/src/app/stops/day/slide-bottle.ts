@@ -34,7 +34,7 @@ const SLIDES: readonly Slide[] = ['sticks', 'right', 'runs off'];
     @if (answer(); as said) {
       <p class="text-lg font-semibold leading-snug mt-1" role="status">{{ says(said) }}</p>
       @if (said.ml.value > 0) {
-        <yp-figure [label]="words.slideReckoned" [value]="volume(said.ml.value)" [why]="said.ml.why" />
+        <yp-figure [label]="words.slideCalculated" [value]="volume(said.ml.value)" [why]="said.ml.why" />
       }
     }
     @if (fault(); as text) {

@@ -108,7 +108,7 @@ import { type Span, sunDrawing } from './sun-drawing';
       }
     } @else {
       <p class="m-auto p-8 text-faint">
-        {{ selection.surface() === undefined ? words.noSurfaceYet : words.reckoningSunAndGlass }}
+        {{ selection.surface() === undefined ? words.noSurfaceYet : words.calculatingSunAndGlass }}
       </p>
     }
   `,

@@ -54,7 +54,7 @@ describe('how is a wait shown?', () => {
     await drawn();
     expect(wait().textContent).toContain(waitWords(WAIT).check);
     expect(wait().textContent).toContain('not planned yet');
-    fireEvent.click(within(wait()).getByRole('button', { name: /As reckoned/ }));
+    fireEvent.click(within(wait()).getByRole('button', { name: /As calculated/ }));
     expect((await within(wait()).findAllByText(WAIT.why[0]?.says ?? 'nothing')).length).toBeGreaterThan(0);
   });
   it('planned: from which minute, and by when it is likely dry', async () => {

@@ -54,7 +54,7 @@ import { WarmingUp } from './warming-up';
           <h3 class="text-lg flex-1 first-letter:uppercase">{{ group.word }}</h3>
           <span class="figure font-semibold text-lg">{{ group.span }}</span>
         </div>
-        <yp-figure [label]="words.asReckoned" [value]="group.likely" [why]="group.why" />
+        <yp-figure [label]="words.asCalculated" [value]="group.likely" [why]="group.why" />
         <p>
           {{ group.check }}
           @if (group.notOver) {

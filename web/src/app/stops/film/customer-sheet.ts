@@ -101,7 +101,7 @@ const FOR_THE_CUSTOMER = [
               </tbody>
             </table>
             <p class="text-sm text-faint mt-1">
-              {{ words.howReckoned }}
+              {{ words.howCalculated }}
             </p>
           }
           @if (privacy(); as says) {

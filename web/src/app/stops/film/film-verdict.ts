@@ -34,7 +34,7 @@ import { figureLines, headingOf, privacySentence } from './film-words';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (choosing.fault(); as says) {
-      <yp-verdict-box verdict="unknown" [heading]="words.notReckoned">{{
+      <yp-verdict-box verdict="unknown" [heading]="words.notCalculated">{{
         words.brokeOff(says)
       }}</yp-verdict-box>
     }

@@ -109,7 +109,7 @@ describe('every figure of a pane with a film', () => {
       'out-night',
     ]);
   });
-  it('the year is there when it has been reckoned, in the place of nothing otherwise', () => {
+  it('the year is there when it has been calculated, in the place of nothing otherwise', () => {
     expect(shown(of('open', 'open')).has('month')).toBe(false);
     const year = { largestMonth: figure(81.6), peak: figure(412.4) };
     expect(

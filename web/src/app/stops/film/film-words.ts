@@ -25,7 +25,7 @@ export function headingOf(answer: FilmAnswer, isGlass: boolean): string {
   return `${HEADS[answer.verdict]}${about}`;
 }
 
-/** What the edge will bear of what it bears, MPa; undefined where nothing was reckoned. */
+/** What the edge will bear of what it bears, MPa; undefined where nothing was calculated. */
 export function marginOf({ edge }: FilmAnswer): string | undefined {
   return edge === null
     ? undefined

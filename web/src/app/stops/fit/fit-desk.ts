@@ -78,7 +78,7 @@ export class FitDesk {
   readonly isFinished = computed(() => this.steps().length > 0 && this.firstOpen() < 0);
 
   readonly ready = computed(() => this.#here.answer());
-  /** The sun and this surface; undefined: not reckoned, or none comes any more. */
+  /** The sun and this surface; undefined: not calculated, or none comes any more. */
   readonly sun = computed(() => {
     const ready = this.ready();
     return ready === undefined ? undefined : sunNow(ready, this.now_ms());
@@ -89,7 +89,7 @@ export class FitDesk {
     ready: this.ready(),
     air: this.air(),
   }));
-  /** The same for another surface: of its sun nothing is reckoned here. */
+  /** The same for another surface: of its sun nothing is calculated here. */
   readonly askedElsewhere = computed(() => ({ ...this.#asked(), ready: undefined }));
   /** Of the rooms worked in, as waits go by it everywhere. */
   readonly air = computed(() => indoorAir(this.#reading.view(), undefined));

@@ -27,7 +27,7 @@ const MINUTE_MS = 60_000;
         @if (own.why.length > 0) {
           <details>
             <summary class="min-h-touch content-center underline cursor-pointer">
-              {{ words.howReckoned }}
+              {{ words.howCalculated }}
             </summary>
             <yp-step-trace [steps]="own.why" />
           </details>

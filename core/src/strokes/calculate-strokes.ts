@@ -30,7 +30,7 @@ export interface JudgedStrokes {
   readonly ways: WaterWays | undefined;
   /** Level lanes that the face needs at least. */
   readonly leastLanes: number;
-  /** Longer than the face is high or wide: only as much of it is reckoned with. */
+  /** Longer than the face is high or wide: only as much of it is calculated with. */
   readonly isBladeTooLong: boolean;
 }
 
@@ -41,7 +41,7 @@ const MOST_POINTS = 5000;
  * @throws CoreError STROKES_LAP when strokes lap as far as the blade is wide, or none is left of it;
  * STROKES_FACE when the outline crosses itself, encloses nothing or has more than 5,000 corners
  */
-export function reckonStrokes(asked: StrokesAsked): readonly Stroke[] {
+export function calculateStrokes(asked: StrokesAsked): readonly Stroke[] {
   refuse(asked);
   const { face, tool, way, first, people } = asked;
   if (way === 'round a column') return columnStrokes(face, tool, first);

@@ -14,7 +14,7 @@ import {
   judgeStrokes,
   lapFor,
   lineChanceBy,
-  reckonStrokes,
+  calculateStrokes,
   squareStroke,
   timeOf,
   timeOfTwo,
@@ -46,7 +46,7 @@ export function strokesAnswer(asked: Asked) {
     isDry: asked.isDry ?? false,
     people: asked.people ?? 1,
   };
-  const planned = reckonStrokes(own);
+  const planned = calculateStrokes(own);
   const strokes =
     asked.strokes?.map(({ key, from, to, width_mm }) => squareStroke(key, from, to, width_mm)) ?? planned;
   const pace = { speed_mms: usual('stroke-speed'), lift_s: usual('stroke-lift') };

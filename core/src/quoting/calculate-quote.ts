@@ -13,7 +13,7 @@ export interface QuoteAsked {
   readonly typed: number | null;
 }
 
-export interface QuoteReckoned {
+export interface CalculatedQuote {
   readonly mean: Reasoned<number>;
   /** Four jobs in five like this one cost between these. */
   readonly least: number;
@@ -37,7 +37,7 @@ export const QUOTE_SEED = 28;
  * What a job costs, how surely, and at which price the margin is kept.
  * @throws CoreError QUOTE_CASE, QUOTE_MARGIN
  */
-export function reckonQuote(own: QuoteCase, { margin, risk, tax, typed }: QuoteAsked): QuoteReckoned {
+export function calculateQuote(own: QuoteCase, { margin, risk, tax, typed }: QuoteAsked): CalculatedQuote {
   const draws = new QuoteDraws(own, QUOTE_SEED);
   const mean = meanCostOf(own);
   const price = margin === null ? null : priceFor(draws.over(risk), margin);

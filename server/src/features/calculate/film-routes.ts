@@ -1,6 +1,6 @@
 import { glazingRequestSchema, privacyRequestSchema, stressRequestSchema } from '@yellow-pane/contracts';
 import { filmAdviceWords, filmReasonWords, penaltyWords } from '@yellow-pane/contracts/words';
-import { type FilmOptics, filmOfSheet, reckonGlazing } from '@yellow-pane/core/glazing';
+import { type FilmOptics, filmOfSheet, calculateGlazing } from '@yellow-pane/core/glazing';
 import {
   INNER_SCENES,
   SCENES,
@@ -9,24 +9,24 @@ import {
   patternClass,
   privacyClass,
 } from '@yellow-pane/core/privacy';
-import { type StressVerdict, reckonStress } from '@yellow-pane/core/thermal-stress';
+import { type StressVerdict, calculateStress } from '@yellow-pane/core/thermal-stress';
 import { CoreError } from '@yellow-pane/core/quantity';
 import { Router } from 'express';
 import { parseBody } from '../../http/refusal';
 
 /** Film on glass over the wire, without a job: the same functions the pages use. */
-export function filmReckonRoutes(): Router {
+export function filmCalculationRoutes(): Router {
   const routes = Router();
-  routes.post('/api/reckon/glazing', (request, response) => {
+  routes.post('/api/calculate/glazing', (request, response) => {
     const { films, ...rest } = parseBody(glazingRequestSchema, request.body);
     const read = readFilms(films);
     response.json(
       read.missing.length > 0
         ? { state: 'unknown', missing: read.missing }
-        : { state: 'reckoned', assumed: read.assumed, ...reckonGlazing({ ...rest, films: read.films }) },
+        : { state: 'calculated', assumed: read.assumed, ...calculateGlazing({ ...rest, films: read.films }) },
     );
   });
-  routes.post('/api/reckon/thermal-stress', (request, response) => {
+  routes.post('/api/calculate/thermal-stress', (request, response) => {
     const { films, ...rest } = parseBody(stressRequestSchema, request.body);
     const read = readFilms(films);
     response.json(
@@ -36,10 +36,10 @@ export function filmReckonRoutes(): Router {
             missing: read.missing,
             reasons: [`The sheet does not say: ${read.missing.join(', ')}.`],
           }
-        : { assumed: read.assumed, ...inWords(reckonStress({ ...rest, films: read.films })) },
+        : { assumed: read.assumed, ...inWords(calculateStress({ ...rest, films: read.films })) },
     );
   });
-  routes.post('/api/reckon/privacy', (request, response) => {
+  routes.post('/api/calculate/privacy', (request, response) => {
     response.json(privacyOf(parseBody(privacyRequestSchema, request.body)));
   });
   return routes;

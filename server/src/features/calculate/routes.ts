@@ -9,36 +9,36 @@ import {
 } from '@yellow-pane/contracts';
 import { blankFor } from '@yellow-pane/core/blanks';
 import { layOutInLevels } from '@yellow-pane/core/packing';
-import { checkSurface, reckonNetwork } from '@yellow-pane/core/measure';
+import { checkSurface, calculateNetwork } from '@yellow-pane/core/measure';
 import { Router } from 'express';
 import { parseBody } from '../../http/refusal';
-import { reckonShrink } from './shrink';
+import { calculateShrink } from './shrink';
 import { strokesAnswer } from './strokes';
 import type { Searching } from './search/searching';
 
 /** Core's questions over the wire, without a job: the same functions the pages use. */
-export function reckonRoutes({ search }: { readonly search: Searching }): Router {
+export function calculationRoutes({ search }: { readonly search: Searching }): Router {
   const routes = Router();
-  routes.post('/api/reckon/measure', (request, response) => {
-    response.json(reckonNetwork(parseBody(measureRequestSchema, request.body)));
+  routes.post('/api/calculate/measure', (request, response) => {
+    response.json(calculateNetwork(parseBody(measureRequestSchema, request.body)));
   });
-  routes.post('/api/reckon/curved-patch', (request, response) => {
+  routes.post('/api/calculate/curved-patch', (request, response) => {
     const { readings } = parseBody(curvedPatchRequestSchema, request.body);
     response.json(checkSurface({ shape: 'curved glass', readings }));
   });
-  routes.post('/api/reckon/shrink-plan', (request, response) => {
-    response.json(reckonShrink(parseBody(shrinkPlanRequestSchema, request.body)));
+  routes.post('/api/calculate/shrink-plan', (request, response) => {
+    response.json(calculateShrink(parseBody(shrinkPlanRequestSchema, request.body)));
   });
-  routes.post('/api/reckon/strokes', (request, response) => {
+  routes.post('/api/calculate/strokes', (request, response) => {
     response.json(strokesAnswer(parseBody(strokesRequestSchema, request.body)));
   });
-  routes.post('/api/reckon/blank', (request, response) => {
+  routes.post('/api/calculate/blank', (request, response) => {
     response.json(blankFor(parseBody(blankRequestSchema, request.body)));
   });
-  routes.post('/api/reckon/layout', (request, response) => {
+  routes.post('/api/calculate/layout', (request, response) => {
     response.json(layOutInLevels(parseBody(layoutRequestSchema, request.body)));
   });
-  routes.post('/api/reckon/cut', async (request, response) => {
+  routes.post('/api/calculate/cut', async (request, response) => {
     const asked = parseBody(cutRequestSchema, request.body);
     if ('stocks' in asked) {
       const { seed, mostRounds, milliseconds, searches, mostSheet_mm, ...order } = asked;

@@ -25,15 +25,15 @@ import type { Searching } from './search/searching';
 const DAYS_WITH_BANDS = 14;
 
 /** Sun, waits and order over the wire, without a job. */
-export function dayReckonRoutes({ search }: { readonly search: Searching }): Router {
+export function dayCalculationRoutes({ search }: { readonly search: Searching }): Router {
   const routes = Router();
-  routes.post('/api/reckon/sun', (request, response) => {
+  routes.post('/api/calculate/sun', (request, response) => {
     response.json(sunAnswer(parseBody(sunRequestSchema, request.body)));
   });
-  routes.post('/api/reckon/waits', (request, response) => {
+  routes.post('/api/calculate/waits', (request, response) => {
     response.json({ waits: waitsAnswer(parseBody(waitsRequestSchema, request.body)) });
   });
-  routes.post('/api/reckon/schedule', async (request, response) => {
+  routes.post('/api/calculate/schedule', async (request, response) => {
     const { seed, mostRounds, milliseconds, searches, ...asked } = parseBody(
       scheduleRequestSchema,
       request.body,

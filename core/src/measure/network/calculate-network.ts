@@ -62,7 +62,7 @@ interface NetworkAnswer {
  * @throws CoreError MEASURE_NETWORK_POINT (a reading names a point that is not there), MEASURE_NETWORK_OPEN
  * (lengths do not lay the corners out)
  */
-export function reckonNetwork(request: NetworkRequest): NetworkAnswer {
+export function calculateNetwork(request: NetworkRequest): NetworkAnswer {
   const { points, distances, levels = [] } = request;
   const at = new Map(points.map(({ id }, index) => [id, index]));
   const observations = observationsOf(request, at);

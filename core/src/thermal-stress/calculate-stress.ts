@@ -37,7 +37,7 @@ export interface StressRequest {
  * @throws CoreError STRESS_CASE when the bearing is missing, the weather cannot be, or the edge is deeper
  * than the pane, and those of the make-up's check
  */
-export function reckonStress(request: StressRequest): StressVerdict {
+export function calculateStress(request: StressRequest): StressVerdict {
   const { bearing_deg, place, cold_C, hot_C, width_mm, height_mm, shading } = request;
   if (bearing_deg === null)
     throw new CoreError('STRESS_CASE', {

@@ -11,7 +11,7 @@ afterAll(async () => {
 });
 
 const ask = (question: string, body: object) =>
-  request(server.app).post(`/api/reckon/${question}`).send(body);
+  request(server.app).post(`/api/calculate/${question}`).send(body);
 const PANE = { tint: 'clear', thickness_mm: 6 };
 const DOUBLE = { panes: [PANE, PANE], gaps: [{ width_mm: 16, gas: { air: 1 } }] };
 const SHEET = {

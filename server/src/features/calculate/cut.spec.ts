@@ -21,7 +21,7 @@ describe('are blanks laid out over the wire?', () => {
   it('the same rounds and seed give the same plan, with its bound', async () => {
     const ask = () =>
       request(server.app)
-        .post('/api/reckon/cut')
+        .post('/api/calculate/cut')
         .send({ rollWidth_mm: 1524, pieces, mostRounds: 20, milliseconds: 10_000 })
         .expect(200);
     const [one, two] = [
@@ -42,7 +42,7 @@ describe('are blanks laid out over the wire?', () => {
       }));
     const ask = (count: number) =>
       request(server.app)
-        .post('/api/reckon/cut')
+        .post('/api/calculate/cut')
         .send({
           stocks: [{ id: 'o', what: 'to order', width_mm: 1524, length_mm: 30_480, perMetre: 14 }],
           pieces: short(count),
@@ -61,7 +61,7 @@ describe('are blanks laid out over the wire?', () => {
   it('it ends with its time, and others are answered meanwhile', async () => {
     const order: string[] = [];
     const long = request(server.app)
-      .post('/api/reckon/cut')
+      .post('/api/calculate/cut')
       .send({ rollWidth_mm: 1524, pieces, milliseconds: 6000 })
       .expect(200)
       .then(() => {
@@ -84,7 +84,7 @@ describe('are blanks laid out over the wire?', () => {
       (
         (
           await request(server.app)
-            .post('/api/reckon/cut')
+            .post('/api/calculate/cut')
             .send({ rollWidth_mm: 1524, pieces, mostRounds: 12, milliseconds: 10_000, ...more })
             .expect(200)
         ).body as { length_mm: { value: number } }
@@ -100,21 +100,23 @@ describe('are blanks laid out over the wire?', () => {
     ['seed', 1.5],
   ])('%s of %s is refused by its name', async (field, value) => {
     const { body } = await request(server.app)
-      .post('/api/reckon/cut')
+      .post('/api/calculate/cut')
       .send({ rollWidth_mm: 1524, pieces: pieces.slice(0, 2), [field]: value })
       .expect(422);
     expect(body).toMatchObject({ code: 'BODY_INVALID', path: field, got: String(value) });
   });
   it('one id twice is refused by name, on one roll and in an order', async () => {
     const twice = pieces.slice(0, 1).flatMap((piece) => [piece, piece]);
-    const one = await request(server.app).post('/api/reckon/cut').send({ rollWidth_mm: 1524, pieces: twice });
+    const one = await request(server.app)
+      .post('/api/calculate/cut')
+      .send({ rollWidth_mm: 1524, pieces: twice });
     expect([one.status, one.body]).toMatchObject([422, { path: 'pieces.1.id', got: '"0"' }]);
   });
   it('a piece wider than the roll is refused by name', async () => {
     expect(
       (
         await request(server.app)
-          .post('/api/reckon/cut')
+          .post('/api/calculate/cut')
           .send({
             rollWidth_mm: 914,
             pieces: [{ id: 'SW1', across_mm: 1200, along_mm: 2000, mayTurn90: false }],
@@ -130,7 +132,7 @@ describe('are blanks laid out over the wire?', () => {
     ): Promise<{ length_mm: { value: number }; bound_mm: { value: number } }> =>
       (
         await request(server.app)
-          .post('/api/reckon/cut')
+          .post('/api/calculate/cut')
           .send({ rollWidth_mm: 1524, pieces, mode, mostRounds: 25, milliseconds: 10_000 })
           .expect(200)
       ).body as { length_mm: { value: number }; bound_mm: { value: number } };
@@ -153,7 +155,7 @@ describe('is an order laid out over the wire?', () => {
     ...more,
   });
   it('offcuts first, money and its bound with their reasons, whose film is which', async () => {
-    const { body } = await request(server.app).post('/api/reckon/cut').send(order()).expect(200);
+    const { body } = await request(server.app).post('/api/calculate/cut').send(order()).expect(200);
     expect(body).toMatchObject({
       uses: [{ stockId: 'O-1', copy: 0 }, { stockId: 'new' }],
       notLaid: [],
@@ -170,12 +172,12 @@ describe('is an order laid out over the wire?', () => {
     ['zero stock', { stocks: [] }],
     ['film too short', { stocks: [{ ...stocks[0], length_mm: 500 }] }],
   ])('%s: every piece without film is named', async (_name, more) => {
-    const { body } = await request(server.app).post('/api/reckon/cut').send(order(more)).expect(200);
+    const { body } = await request(server.app).post('/api/calculate/cut').send(order(more)).expect(200);
     expect(body).toMatchObject({ stopped: 'infeasible', notLaid: ['A-S1', 'A-S2', 'A-S3'] });
   });
   it('a fault in an order is told of the order, not of one roll', async () => {
     const { body } = await request(server.app)
-      .post('/api/reckon/cut')
+      .post('/api/calculate/cut')
       .send(order({ rates: { keepShare: 2 } }))
       .expect(422);
     expect(body).toMatchObject({ code: 'BODY_INVALID', path: 'rates.keepShare', got: '2' });
@@ -208,7 +210,7 @@ describe('is an order laid out over the wire?', () => {
     ['an id twice', { stocks: [stocks[0], stocks[0]] }, 'CUTTING_ID_TWICE'],
   ])('%s is refused by name', async (_name, more, code) => {
     expect(
-      (await request(server.app).post('/api/reckon/cut').send(order(more)).expect(422)).body,
+      (await request(server.app).post('/api/calculate/cut').send(order(more)).expect(422)).body,
     ).toMatchObject({ code });
   });
 });

@@ -17,7 +17,7 @@ const rectangle = (left: number, bottom: number, right: number, top: number) => 
   { x: left, y: top },
 ];
 const PANE = rectangle(0, 0, 1200, 900);
-const ask = (body: object) => request(server.app).post('/api/reckon/strokes').send(body);
+const ask = (body: object) => request(server.app).post('/api/calculate/strokes').send(body);
 
 describe('are strokes planned over the wire?', () => {
   it('a pane with a blade of 150 mm and a lap of 30: 23 strokes with a line down the middle, all pressed, 112 s', async () => {

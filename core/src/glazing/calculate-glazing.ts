@@ -22,7 +22,7 @@ interface GlazingAnswer {
 }
 
 /** All a glazing does at the centre of its glass. @throws CoreError as `checkMakeUp` */
-export function reckonGlazing({ conditions, ...makeUp }: GlazingRequest): GlazingAnswer {
+export function calculateGlazing({ conditions, ...makeUp }: GlazingRequest): GlazingAnswer {
   const optics = opticsOfMakeUp(makeUp);
   const { uValue, solarHeatGain, shadingCoefficient, rejected, lightToHeat, summer, winter } = ratingsOf(
     makeUp,

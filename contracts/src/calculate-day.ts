@@ -2,7 +2,7 @@ import { FILM_CONSTRUCTIONS } from '@yellow-pane/core/job';
 import * as z from 'zod';
 import { zoneSchema } from './day-rows';
 import { share, word } from './primitives';
-import { searchLimits } from './reckon';
+import { searchLimits } from './calculate';
 
 const degrees = z.number();
 const finSchema = z.strictObject({
@@ -45,7 +45,7 @@ export const sunRequestSchema = z.strictObject({
 });
 
 const air = { air_C: z.number(), humidity: share };
-/** Every wait that can be reckoned from what is given. */
+/** Every wait that can be calculated from what is given. */
 export const waitsRequestSchema = z.strictObject({
   ...air,
   putty_min: z.number().min(1).max(10_000).default(90),

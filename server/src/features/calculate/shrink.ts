@@ -14,7 +14,7 @@ import { RULES } from '@yellow-pane/core/rules';
 import type { z } from 'zod';
 
 /** Both ways of holding a pane as it was read, what would help, the order of folds, and how sure it is. */
-export function reckonShrink(asked: z.infer<typeof shrinkPlanRequestSchema>) {
+export function calculateShrink(asked: z.infer<typeof shrinkPlanRequestSchema>) {
   const { readings, mostFold_mm, free } = asked;
   const limits: ShrinkLimits = asked.limits ?? USUAL_SHRINK_LIMITS;
   const check = checkSurface({ shape: 'curved glass', readings });
