@@ -279,7 +279,7 @@ test('the finished job: marks of six kinds, one watched, one made anew; a redo g
   await one(page).getByLabel('Size', { exact: true }).press('Tab');
   await one(page).getByRole('button', { name: 'Looked: obtrusive' }).click();
   await expect(one(page).getByRole('heading', { level: 2 })).toContainText('redo');
-  await one(page).getByRole('button', { name: 'Make it anew' }).click();
+  await one(page).getByRole('button', { name: 'Remake it' }).click();
   await expect(one(page).getByText('Its blank waits at Cut, its steps are open again.')).toBeVisible();
   await allSaved(page);
   await one(page).getByRole('button', { name: 'To Cut' }).click();

@@ -237,7 +237,7 @@ test('the finished job closes: account, certificate with what is open on its fir
   await part(page, 'Account');
   await expect(page.getByText('Against quote 1, as it was accepted.')).toBeVisible();
   await expect(page.getByRole('row', { name: /^neutral 50/ })).toContainText(/\+\d/);
-  await expect(page.getByRole('row', { name: /^of the film, made anew: 1/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^of the film, remade: 1/ })).toBeVisible();
   await part(page, 'Hand over');
   await sign(page, 'Tarn');
   await expect(page.getByText(/^Taken over by Tarn, .* with \d open\.$/)).toBeVisible();
@@ -254,7 +254,7 @@ test('the finished job closes: account, certificate with what is open on its fir
   const empty = await startServer();
   try {
     await page.goto(empty.address);
-    await page.getByLabel('Its rolls and offcuts lie here too').check();
+    await page.getByLabel('Its rolls and offcuts are here too').check();
     const file = page.getByLabel('Read an archive');
     await file.setInputFiles({
       name: 'cut-short.zip',
@@ -263,7 +263,7 @@ test('the finished job closes: account, certificate with what is open on its fir
     });
     await expect(page.getByRole('alert')).toContainText('a file that is no zip, or breaks off');
     await file.setInputFiles({ name: 'job-archive.zip', mimeType: 'application/zip', buffer: zip });
-    await expect(page.getByText(/Summit shelter \(finished in June\) is read in: \d+ rows/)).toBeVisible();
+    await expect(page.getByText(/Summit shelter \(finished in June\) was read in: \d+ rows/)).toBeVisible();
     await page.getByRole('link', { name: 'Summit shelter (finished in June)' }).click();
     await page.getByRole('link', { name: /^Close/ }).click();
     await expect(page.getByText(/^Taken over by Tarn/)).toBeVisible();

@@ -129,7 +129,7 @@ test('stopped early the best so far is kept; a piece dragged stays pinned when t
   await page.keyboard.press('Alt+l');
   await expect(edge).toHaveText(at ?? '');
   await page.keyboard.press('Alt+t');
-  await expect(page.getByText('The plan lies as it was taken out.')).toBeVisible();
+  await expect(page.getByText('The plan is as it was exported.')).toBeVisible();
 });
 
 test('cuts are marked, checked and cut at the table; sheet and labels are printed; what is cut comes off the stock and undo puts it back', async ({
@@ -401,7 +401,7 @@ test('the stock takes a roll in, says what it cannot read, and which roll would 
   await expect(page.getByRole('table').filter({ hasText: 'Spoken for' })).toContainText(/\d m, A story/);
   await page.goto('/stock');
   await page.getByRole('button', { name: 'It is gone R-77' }).click();
-  await expect(page.getByRole('button', { name: 'It is there again R-77' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'It is back R-77' })).toBeVisible();
 });
 
 test('measured otherwise after it was cut: said at the keystroke, on the stop line, in the schedule and at Fit, whichever film is in hand', async ({
@@ -424,15 +424,15 @@ test('measured otherwise after it was cut: said at the keystroke, on the stop li
   for (const name of ['Width at the top', 'Width in the middle', 'Width at the bottom']) {
     const own = page.getByRole('textbox', { name, exact: true });
     await own.fill(String(Number(await own.inputValue()) + 15));
-    await expect(page.getByText('Cut already, and measured otherwise now')).toBeVisible();
+    await expect(page.getByText('Already cut, measures changed since')).toBeVisible();
     await own.press('Enter');
   }
   await expect(
     page.getByText(/SW1 was cut 12\d\d[.\d]* mm × 219\d[.\d]* mm on \d+ \w+ \d{4}; today it would be 124\d/),
   ).toBeVisible();
-  await expect(page.getByRole('link', { name: /^Cut/ })).toContainText('1 cut, measured otherwise');
+  await expect(page.getByRole('link', { name: /^Cut/ })).toContainText('1 cut, measures changed');
   await page.getByRole('link', { name: /^Fit/ }).click();
-  await expect(page.getByText('Cut already, and measured otherwise now')).toBeVisible();
+  await expect(page.getByText('Already cut, measures changed since')).toBeVisible();
   await allSaved(page);
 });
 

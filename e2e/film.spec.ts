@@ -193,14 +193,14 @@ test('films come in from a list, wrong lines are named, and a spectrum fills the
 }) => {
   await as(page, 'Wren');
   await page.goto('/films');
-  await page.getByLabel('Bring a list in').setInputFiles({
+  await page.getByLabel('Import a list').setInputFiles({
     name: 'films.csv',
     mimeType: 'text/csv',
     buffer: Buffer.from(
       'name,family,thickness um,widths mm,light through,light back room\n=cmd,solar,45,1220,0.5,0.1\nbad,solar,45,1220,0.9,0.4',
     ),
   });
-  await expect(page.getByText('1 film brought in.')).toBeVisible();
+  await expect(page.getByText('1 film imported.')).toBeVisible();
   await expect(page.getByText(/line 3, .*must not exceed 1/)).toBeVisible();
   await expect(page.getByRole('rowheader', { name: /^=cmd/ })).toBeVisible();
   const spectrum = Array.from(

@@ -181,7 +181,7 @@ test('a wait locks, is seen at every stop and on the list of jobs, rings by the 
   await page.keyboard.press('Alt+1');
   const strip = page.getByRole('region', { name: 'Waiting for' });
   await expect(strip).toContainText('CO1');
-  await expect(strip).toContainText('This page rings only while it is lit.');
+  await expect(strip).toContainText('This page rings only while the screen is on.');
   await strip.getByRole('button', { name: 'Understood' }).click();
   await expect(strip).not.toContainText('rings only');
   const file = await page.request.get(`/api${job}/day/waits`);

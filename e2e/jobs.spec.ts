@@ -68,7 +68,7 @@ test('a film is added from its sheet; what does not fit is said and stays typed'
     page.getByText(/says 10 % of the sun kept: with 90 % of the light a film keeps 4\d % to/),
   ).toBeVisible();
   await expect(page.getByLabel('Sun kept', { exact: true })).toHaveValue('10');
-  await page.getByRole('button', { name: 'Add it all the same' }).click();
+  await page.getByRole('button', { name: 'Add it anyway' }).click();
   await expect(page.getByText('my clear 90 is in the catalogue.')).toBeVisible();
 });
 
@@ -133,7 +133,7 @@ test('nobody is asked for a name before there is something to keep; it goes on t
   await expect(strays).toHaveAttribute('aria-invalid', 'true');
   await strays.fill('8');
   await strays.blur();
-  await page.getByLabel('Somebody new').fill('Linnet');
+  await page.getByLabel('New person').fill('Linnet');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await page.getByRole('group', { name: 'Linnet' }).getByRole('button', { name: 'Works here now' }).click();
   await expect(page.getByText('On this device Linnet works')).toBeVisible();

@@ -86,7 +86,7 @@ test('one walk: a new job, six kinds of surface, a pasted list, the laser, a con
   await expect(page.getByRole('button', { name: /^Film girth across 959\.5 mm/ })).toBeVisible();
   await allSaved(page);
 
-  await page.getByRole('button', { name: 'Bring in, take out' }).click();
+  await page.getByRole('button', { name: 'Import, export' }).click();
   const paste = page.getByLabel('Paste a list from a spreadsheet');
   await paste.fill(
     'Tag\tRoom\tWidth\tHeight\nK1\tKiosk\t880\t1200\nK2\tKiosk\tabout 900\t1200\nK3\tKiosk\t901\t1200',
@@ -135,7 +135,7 @@ test('one walk: a new job, six kinds of surface, a pasted list, the laser, a con
   await mend.click();
   await expect(page.getByText('The measures agree')).toBeVisible();
 
-  await page.getByRole('button', { name: 'Bring in, take out' }).click();
+  await page.getByRole('button', { name: 'Import, export' }).click();
   const saving = page.waitForEvent('download');
   await page.getByRole('button', { name: 'DXF', exact: true }).click();
   const drawing = new DxfParser().parseSync(readFileSync(await (await saving).path(), 'utf8'));

@@ -25,7 +25,7 @@ test('a second browser sees a measure without being asked (how soon is in the be
       .getByRole('option', { name: tag })
       .click({ modifiers: ['Control'] });
   await mine.getByRole('radio', { name: /^neutral 35/ }).check();
-  await mine.getByRole('button', { name: 'Use neutral 35 on 3 marked surfaces all the same' }).click();
+  await mine.getByRole('button', { name: 'Use neutral 35 on 3 marked surfaces anyway' }).click();
   await theirs.goto(`${DEMO_JOB}/film/${surface(5)}`);
   await expect(theirs.getByText('room side, cut and fitted as trim in place')).toBeVisible();
   await allSaved(mine);

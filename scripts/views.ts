@@ -140,7 +140,7 @@ export const VIEWS: readonly View[] = [
     name: 'check',
     path: `${SUMMIT}/check/${surface(900)}`,
     before: async (page) => {
-      await page.getByRole('button', { name: 'Begin the round anew' }).click();
+      await page.getByRole('button', { name: 'Start the round again' }).click();
       const round = page.getByRole('region', { name: 'Round' });
       for (let piece = 0; piece < 14; piece += 1) {
         const before = await round.textContent();

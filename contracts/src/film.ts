@@ -63,7 +63,7 @@ const filmShape = z.strictObject({
 
 const sumFits = (a: number | null, b: number | null): boolean => a === null || b === null || a + b <= 1;
 
-/** A film as its sheet gives it. What is let through and what is thrown back cannot exceed what arrives. */
+/** A film as its sheet gives it. What is let through and what is reflected cannot exceed what arrives. */
 export const filmFieldsSchema = filmShape
   .refine((film) => sumFits(film.visibleTransmitted, film.visibleReflectedRoom), {
     path: ['visibleReflectedRoom'],

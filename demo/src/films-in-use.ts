@@ -30,7 +30,7 @@ export const FILMS_IN_USE: readonly Film[] = [
   film(
     'silver 20',
     'solar',
-    'Most heat thrown back, mirror by day.',
+    'Most heat reflected, mirror by day.',
     50,
     [0.01, 0.18, 0.55, 0.56, 0.15, 0.52, 0.55, 0.75, 0.01],
     widths(1220, 1524),

@@ -63,7 +63,7 @@ export const MORE_FILMS: readonly Film[] = [
   film(
     'bronze 30',
     'solar',
-    'Warm tone, thrown back sun.',
+    'Warm tone, reflects the sun.',
     50,
     [0.01, 0.29, 0.2, 0.24, 0.26, 0.3, 0.26, 0.8, 0.01],
     widths(1524),
@@ -204,7 +204,7 @@ export const MORE_FILMS: readonly Film[] = [
   film(
     'outside silver 20',
     'solar',
-    'Exterior grade: sun thrown back before the glass.',
+    'Exterior grade: sun reflected before the glass.',
     60,
     [0.01, 0.18, 0.56, 0.5, 0.15, 0.46, 0.58, 0.8, 0.01],
     widths(1524),
@@ -213,7 +213,7 @@ export const MORE_FILMS: readonly Film[] = [
   film(
     'outside select 60',
     'solar',
-    'Exterior grade: light kept, infrared thrown back before the glass.',
+    'Exterior grade: light kept, infrared reflected before the glass.',
     75,
     [0.01, 0.62, 0.12, 0.11, 0.38, 0.3, 0.44, 0.84, 0.01],
     widths(1524, 1830),

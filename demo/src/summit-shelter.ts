@@ -274,7 +274,7 @@ function workOps(n: number, steps: readonly WorkStep[]): readonly Op[] {
       doneAt: instant(after(index)),
       people: [n === 1 ? 'Linnet' : 'Wren'],
       mix: wets === null ? '' : 'household, a cap to the bottle',
-      note: n === REDONE ? 'Laid before on 11 June 2026 by Wren; made anew for mark 1.' : '',
+      note: n === REDONE ? 'Laid before on 11 June 2026 by Wren; remade for mark 1.' : '',
     },
   }));
 }

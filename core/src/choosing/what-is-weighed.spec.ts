@@ -71,7 +71,7 @@ describe('how well does a film meet what was asked?', () => {
   ])('%s', (_name, film, look, wanted) => {
     expect(hasLook(aFilm(film), plain, look)).toBe(wanted);
   });
-  it('hardly seen: most of the light kept, nothing thrown back, no haze', () => {
+  it('hardly seen: most of the light kept, nothing reflected, no haze', () => {
     const clear = { lightKept: { value: 0.9 }, ratings: { light: 0.7 } };
     expect(hasLook(aFilm(), clear, 'hardly seen')).toBe(true);
     expect(hasLook(aFilm({ haze: 0.2 }), clear, 'hardly seen')).toBe(false);

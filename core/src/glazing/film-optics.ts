@@ -55,7 +55,7 @@ export const USUAL_FILM_EMISSIVITY = 0.84;
  * @source window films with absorbers (from memory)
  */
 const USUAL_UV = 0.02;
-/** Ultraviolet thrown back by bare glass and polyester. @source from memory */
+/** Ultraviolet reflected by bare glass and polyester. @source from memory */
 const USUAL_UV_REFLECTED = 0.07;
 
 type FilmFigures = Pick<
@@ -84,10 +84,10 @@ export function filmOpticsOf(film: FilmFigures): FilmReading {
   const missing = [
     ...(film.visibleTransmitted === null ? ['visible light kept'] : []),
     ...(film.visibleReflectedOutside === null && film.visibleReflectedRoom === null
-      ? ['visible light thrown back']
+      ? ['visible light reflected']
       : []),
     ...(film.solarTransmitted === null ? ['sun kept'] : []),
-    ...(film.solarReflected === null ? ['sun thrown back'] : []),
+    ...(film.solarReflected === null ? ['sun reflected'] : []),
     ...(reference === undefined ? ['the reference glass: 3 or 6 mm clear'] : []),
   ];
   const { visibleTransmitted: vt, solarTransmitted: st, solarReflected: sr } = film;
@@ -106,7 +106,7 @@ export function filmOpticsOf(film: FilmFigures): FilmReading {
     ...(film.visibleReflectedRoom === null || film.visibleReflectedOutside === null
       ? ['both sides throw back the same light']
       : []),
-    ...(film.solarReflectedRoom === null ? ["sun thrown back on the film's side, from its light"] : []),
+    ...(film.solarReflectedRoom === null ? ["sun reflected on the film's side, from its light"] : []),
     ...(film.emissivity === null ? [`emissivity ${USUAL_FILM_EMISSIVITY}`] : []),
     ...(film.haze === null ? ['no haze'] : []),
   ];

@@ -39,7 +39,7 @@ const CLEAR_3 = bareGlassOf({ transmitted: 0.834, reflected: 0.075 });
 const SILVER: LayerOptics = { transmitted: 0.2, reflectedFront: 0.45, reflectedBack: 0.4 };
 
 describe('where does the light go?', () => {
-  it('nothing is lost: let through, thrown back and absorbed are one, for any stack', () => {
+  it('nothing is lost: let through, reflected and absorbed are one, for any stack', () => {
     fc.assert(
       fc.property(fc.array(anyLayer, { minLength: 1, maxLength: 6 }), (layers) => {
         const { transmitted, reflectedFront, absorbed } = stackOf(layers);

@@ -32,7 +32,7 @@ export interface StackOptics extends LayerOptics {
 const ROUNDED_OFF = 0.01;
 /**
  * A clear film's sheet, rounded to whole percent, comes out this much over all there is: the excess is taken
- * off what is thrown back.
+ * off what is reflected.
  */
 const ROUNDED_UP = 0.03;
 const WITHIN_ROUNDING = 1e-9;

@@ -3,7 +3,7 @@ import { CoreError, type Formula, type Reasoned, type Source, applyFormula } fro
 /** What stands before and behind the glass for one looker: luminances in cd/m². */
 export interface Scene {
   readonly name: string;
-  /** Around the one who looks: thrown back by the glass. */
+  /** Around the one who looks: reflected by the glass. */
   readonly near_cdm2: number;
   /** Behind what is looked at. */
   readonly far_cdm2: number;
@@ -48,7 +48,7 @@ const VEIL_FORMULA: Formula<{
   inputs: {
     t: { word: 'light through', unit: 'share' },
     haze: { word: 'of it scattered', unit: 'share' },
-    r: { word: 'light thrown back to the looker', unit: 'share' },
+    r: { word: 'light reflected to the looker', unit: 'share' },
     near: { word: 'luminance round the looker', unit: 'cd/m²' },
     far_lux: { word: 'light on the far face', unit: 'lx' },
     near_lux: { word: 'light on the near face', unit: 'lx' },
@@ -95,7 +95,7 @@ export function contrastKept(
   if (transmitted + reflectedNear > 1 + ROUNDED)
     throw new CoreError('PRIVACY_SCENE', {
       path: 'reflectedNear',
-      expected: `at most ${(1 - transmitted).toFixed(2)}: let through and thrown back together are no more than 1`,
+      expected: `at most ${(1 - transmitted).toFixed(2)}: let through and reflected together are no more than 1`,
       got: String(reflectedNear),
     });
   for (const [path, value] of Object.entries({ near_cdm2, far_cdm2, far_lux, near_lux }))

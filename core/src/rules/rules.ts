@@ -115,7 +115,7 @@ export const RULES = {
   openGlazing: {
     value: 540,
     unit: 'min',
-    reason: 'A pane whose beads are out has them back the same day; the opening is guarded meanwhile.',
+    reason: 'A pane whose beads are out has them back the same day; the opening is guarded in the meantime.',
     source: OURS,
   },
   ladderFrom: {

@@ -112,7 +112,7 @@ describe('is the film catalogue kept straight?', () => {
     await fresh.close();
   });
 
-  it('a film whose light let through and thrown back exceed 1 is refused by field', async () => {
+  it('a film whose light let through and reflected exceed 1 is refused by field', async () => {
     const answer = await request(server.app)
       .put(`/api/films/${newId()}`)
       .send({ who: 'Wren', film: { ...exampleFilm, visibleTransmitted: 0.7, visibleReflectedRoom: 0.4 } })

@@ -16,7 +16,7 @@ export const FILM_CONSTRUCTIONS = [
 export type InitialTack = (typeof INITIAL_TACKS)[number];
 export const INITIAL_TACKS = ['low', 'high'] as const;
 
-/** What the sheet says of the material itself; null = the sheet does not say. */
+/** What the sheet says about the material itself; null = the sheet does not say. */
 export interface FilmMaterial {
   readonly construction: FilmConstruction | null;
   readonly tack: InitialTack | null;

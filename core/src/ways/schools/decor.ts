@@ -45,7 +45,7 @@ export const RECESS = school({
       reason: 'Bridged first, the ridge set warm; then heat, form, heat, press.',
     },
     { value: 'glove and friction', reason: 'The hand warms what it presses: for shallow ones.' },
-    { value: 'lift and reheat', reason: 'What is stretched too far is let go and begun anew.' },
+    { value: 'lift and reheat', reason: 'What is stretched too far is let go and begun again.' },
   ],
   pick: always('bridge, then form', 'the ridge holds while the depth is formed'),
 });

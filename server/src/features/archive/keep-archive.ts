@@ -15,7 +15,7 @@ interface Keeping {
   readonly by: MadeBy;
   readonly session: string;
   readonly at: Date;
-  /** Its rolls and offcuts lie here too; else they are known, and promised to nobody. */
+  /** Its rolls and offcuts are here too; else they are known, and promised to nobody. */
   readonly isFilmHere: boolean;
 }
 

@@ -170,7 +170,7 @@ describe('is a change seen at once and settled later?', () => {
       { who: 'Finch' },
     );
     const [own] = refused(did(open(), change), change.change.id, gone).aside;
-    expect(own?.says).toMatch(/^Finch deleted it meanwhile/);
+    expect(own?.says).toMatch(/^Finch deleted it in the meantime/);
     expect(own?.says).not.toContain(id);
     expect(own?.pending.change.ops).toEqual([setTag('SW9')]);
   });

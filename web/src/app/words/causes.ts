@@ -60,7 +60,7 @@ export const causesWords = {
   remedyIs: (remedy: string, tenths: Figure, minutes: Figure) =>
     `${remedy}: helps ${tenths} in 10, about ${minutes} min with the redo where it does not.`,
   anewTakes: (minutes: Figure, people: number, from: string, isSameLot: boolean) =>
-    `Laid anew it takes about ${minutes} min, ${people === 1 ? 'one person' : `${people} people`}; ${
+    `Relaying it takes about ${minutes} min, ${people === 1 ? 'one person' : `${people} people`}; ${
       from === ''
         ? 'nothing in stock is large enough.'
         : `${from} in stock is large enough, ${isSameLot ? 'of the same lot' : 'of another lot: its tone may differ'}.`

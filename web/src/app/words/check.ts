@@ -31,7 +31,7 @@ const PIECE: Readonly<Record<LookView, string>> = {
 const SEEN_BY: Readonly<Record<Mark['from'], string>> = {
   fit: 'Seen at Fit,',
   check: 'Seen at Check,',
-  phone: 'Told on the phone,',
+  phone: 'Reported by phone,',
   customer: 'Seen by the customer,',
 };
 
@@ -142,8 +142,8 @@ export const checkWords = {
   roundSays: (done: Figure, all: Figure, minutes: number) =>
     `${done} of ${all} pieces${minutes > 0 ? `, about ${minutes} min left` : ''}. A walked path is not a seen mark.`,
   takeBackPiece: (view: LookView, number: Figure) => `Not looked at: ${PIECE[view].toLowerCase()} ${number}`,
-  roundAnew: 'Begin the round anew',
-  otherMeasures: 'Measured otherwise since this round: look again.',
+  roundAnew: 'Start the round again',
+  otherMeasures: 'Measures changed since this round: look again.',
   onWithRound: 'On with the round',
   lookedAtPiece: (tag: string, view: LookView, number: Figure) =>
     `${tag}: ${PIECE[view].toLowerCase()} ${number} looked at`,
@@ -153,7 +153,7 @@ export const checkWords = {
   judgedBySet: (tag: string, set: string) => `${tag}: judged by ${set}`,
   rules: 'Judged by',
   rulesInFull: 'The rules in full',
-  copyToEdit: 'These are from memory. Copy them to the job to make them as the contract has them.',
+  copyToEdit: 'These are from memory. Copy them to the job to match them to the contract.',
   copyRules: 'Copy to the job',
   copyOf: (name: string) => `${name}, ours`,
   rulesName: 'Name',
@@ -205,11 +205,11 @@ export const checkWords = {
   putRightNow: 'Put right: gone',
   atHand: (tools: string) => `At hand: ${tools}.`,
   remedySource: "Common practice, no published source; the film's sheet wins.",
-  anew: 'Made anew',
+  anew: 'Remade',
   whichFilm: 'Which film is it in?',
   anewSays:
     'The piece no longer counts: Cut wants film for it again, from an offcut where one will do, and its steps are open in the plan.',
-  makeAnew: 'Make it anew',
+  makeAnew: 'Remake it',
   anewDone: 'Its blank waits at Cut, its steps are open again.',
   toCut: 'To Cut',
   watchUntil: (date: string) => `watch until ${date}`,
@@ -229,9 +229,9 @@ export const checkWords = {
   takenOut: (number: Figure) => `Mark ${number} taken out`,
   eyeSaid: (number: Figure) => `Mark ${number} looked at`,
   tookOver: (number: Figure) => `Mark ${number} taken over`,
-  redone: (tag: string, number: Figure) => `${tag}: made anew for mark ${number}`,
+  redone: (tag: string, number: Figure) => `${tag}: remade for mark ${number}`,
   laidBefore: (day: string, who: string, number: Figure) =>
-    `Laid before on ${day}${who === '' ? '' : ` by ${who}`}; made anew for mark ${number}.`,
+    `Laid before on ${day}${who === '' ? '' : ` by ${who}`}; remade for mark ${number}.`,
   acceptWhole: 'Accept this surface',
   acceptPart: 'Accept as far as it was looked at',
   acceptedSurface: (tag: string) => `${tag} accepted`,
@@ -273,7 +273,7 @@ export const checkWords = {
   keepPhoto: 'Keep',
   nothingThereNow: 'Nothing there any more',
   drawRound: 'Draw round it',
-  tapAnew: 'Tap anew',
+  tapAnew: 'Tap again',
   photoSquared: 'Picture made square',
   noPicture: 'The picture could not be read.',
   beforeAfter: 'Before and after',

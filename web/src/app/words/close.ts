@@ -55,7 +55,7 @@ const OF_CUSTOMER = {
 };
 const SUMS: Readonly<Record<AccountSum['what'], (count: number) => string>> = {
   waste: () => 'of the film, waste',
-  redo: (count) => `of the film, made anew: ${count}`,
+  redo: (count) => `of the film, remade: ${count}`,
   visits: (count) => `Visits: ${count}`,
   trips: (count) => `Trips: ${count}`,
 };

@@ -62,7 +62,7 @@ export const cutWords = {
   noFilmYet: 'No film chosen yet',
   chooseFilmsFirst: 'Choose films at the Film stop; then their blanks are laid out here.',
   usesSoFar: (length: string) => `Uses ${length} so far`,
-  cutOtherwise: 'Cut, and measured otherwise since',
+  cutOtherwise: 'Cut, but measures changed since',
   cutOtherwiseSaid: (tags: string) =>
     `${tags}: a measure changed after the film was cut. Hold the piece against the surface before it is wetted.`,
   planStale: 'The plan is stale',
@@ -235,7 +235,7 @@ export const cutWords = {
   linerUp: 'up, as on the table',
   linerDown: 'down, as some plotters want it',
   leastFor: 'For',
-  edgeIsMust: 'a wished factory edge is a must',
+  edgeIsMust: 'a wanted factory edge is a must',
   noLimit: 'no limit',
   noRollNoWidth: 'No roll, and no width in the catalogue.',
   priceIsGuess: (price: Figure) =>
@@ -318,8 +318,8 @@ export const cutWords = {
   offcutsLeft: 'Left of it',
   weighs: 'Weight with its liner',
   readPlanBack: 'Read a plan file back',
-  planReadBack: 'The plan lies as it was taken out.',
-  planReadInPart: 'Not as it was taken out:',
+  planReadBack: 'The plan is as it was exported.',
+  planReadInPart: 'Not as it was exported:',
   planOfAnother: (of: string, here: string) => `This plan is for ${of}; the film here is ${here}.`,
   noSuchRoll: (label: string) => `there is no roll ${label || 'to order of this width'} any more.`,
   noSuchBlank: (piece: string) => `${piece} is no blank of this film, or is cut.`,

@@ -165,7 +165,7 @@ export const filmWords = {
   markedSurfaces: (count: number) => `${count} marked surfaces`,
   chooseAbove: 'Choose a film above',
   filmIsOn: (film: string, surfaces: string) => `${film} is on ${surfaces}`,
-  allTheSame: ' all the same',
+  allTheSame: ' anyway',
   useOn: (film: string, surfaces: string, still: string) => `Use ${film} on ${surfaces}${still}`,
   choose: 'Choose',
   compareCount: (count: number) => `Compare (${count})`,

@@ -57,8 +57,8 @@ export const fitWords = {
   heldUntilWord: (danger: string) => `${danger}: held back until the note below says why it may go on.`,
   notKnownHow: (tag: string) => `${tag}: not known how this is done`,
   notKnownHowAsk:
-    'No way of working is handed down for this shape with this film. Ask somebody who has done it, or choose another film or shape.',
-  doneOtherwise: 'Done, of another way or school',
+    'There is no known way of working for this shape with this film. Ask somebody who has done it, or choose another film or shape.',
+  doneOtherwise: 'Done, from another way or school',
   schoolBy: (by: string) =>
     by === 'this surface' ? 'chosen here' : by === 'the job' ? 'as the whole job' : 'by rule',
   schoolRefused: (value: string, because: string) => `Chosen, not followed: ${value}: ${because}.`,

@@ -22,18 +22,18 @@ export const shellWords = {
   nothingHereTitle: 'Nothing here · Yellow Pane',
   weatherSilent: 'The weather service does not answer. Go by the thermometer on site and the sky.',
   sayWhoFirst: 'Not kept: say who you are first.',
-  cutOtherwise: 'Cut already, and measured otherwise now',
+  cutOtherwise: 'Already cut, measures changed since',
   noBlankToday: 'today there is no blank for it',
   blankToday: (size: string) => `today it would be ${size}`,
   things: (count: number) => `${count} things`,
   addedMeanwhile: (things: string, who: string) =>
-    `With it went ${things} that ${who} had added to it meanwhile. Undo brings everything back.`,
+    `This also took away ${things} that ${who} had added in the meantime. Undo brings everything back.`,
   notDone: (what: string) => `Not ${what}`,
   somebody: 'Somebody',
   deletedMeanwhile: (who: string) =>
-    `${who} deleted it meanwhile. What you did stays here: undo the deletion and send it again, or let it go.`,
+    `${who} deleted it in the meantime. What you did stays here: undo the deletion and send it again, or let it go.`,
   changedSince: (what: string, who: string) => `${what}: ${who} changed it since.`,
-  ofAnotherVersion: 'It was kept by another version and cannot be sent as it is.',
+  ofAnotherVersion: 'It was saved by another version and cannot be sent as it is.',
   commands: 'Commands',
   whatToDo: 'What do you want to do?',
   nothingToDo: '(nothing to do)',
@@ -105,7 +105,7 @@ export const shellWords = {
   partNoAnswer:
     'The server does not answer: this part of the program could not be loaded. What you typed is kept; try again when the server is back.',
   partBroken:
-    'This part of the program could not be loaded, after loading the page anew as well. What you typed is kept; try again in a minute.',
+    'This part of the program could not be loaded, even after reloading the page. What you typed is kept; try again in a minute.',
   updated:
     'The program was updated. The new page is being loaded at the same place; everything you typed is kept.',
   whoAreYou: 'Who are you?',
@@ -126,10 +126,10 @@ export const shellWords = {
   oneChangeIs: '1 change is',
   changesAre: (count: number) => `${count} changes are`,
   onThisPageAlone: (changes: string) =>
-    `Not saved yet: the server does not answer. ${changes} on this page alone and sent when it is back.`,
-  goOnOffline: 'The server does not answer. You can go on: everything is kept here and sent when it is back.',
+    `Not saved yet: the server does not answer. ${changes} on this page alone and will be sent when it is back.`,
+  goOnOffline: 'The server does not answer. You can go on: everything is kept here and will be sent when it is back.',
   keptInBrowser: (changes: string) =>
-    `Not saved yet: the server does not answer. ${changes} kept in this browser and sent when it is back.`,
+    `Not saved yet: the server does not answer. ${changes} kept in this browser and will be sent when it is back.`,
   onTheWay: (changes: string) => `Not saved yet: ${changes} on the way.`,
   tryAgain: 'Try again',
   notSaved: (what: Figure) => `Not saved: ${what}`,
@@ -148,7 +148,7 @@ export const shellWords = {
   noSurfaceYet: 'no surface yet',
   allChosen: 'all chosen',
   toChoose: (count: number) => `${count} to choose`,
-  cutMeasuredOtherwise: (count: number) => `${count} cut, measured otherwise`,
+  cutMeasuredOtherwise: (count: number) => `${count} cut, measures changed`,
   toLayOut: (count: number) => `${count} to lay out`,
   toPlan: 'to plan',
   stepsPlanned: (count: number) => `${count} steps planned`,
@@ -176,7 +176,7 @@ export const shellWords = {
   waitsFewer: 'Only the next',
   waitsAbout: 'About this wait',
   waitsCalendar: 'As a calendar file, with alarms',
-  ringsWhileLit: 'This page rings only while it is lit.',
+  ringsWhileLit: 'This page rings only while the screen is on.',
   understood: 'Understood',
   calledBy: (who: string, tag: string) => `${who}: come and look at ${tag}.`,
   goThere: (tag: string) => `Go to ${tag}`,

@@ -159,7 +159,7 @@ export const shrinkWords = {
   tapPattern: (corner: string) => `Tap the pattern: ${corner}.`,
   tapOf: (count: Figure) => `Tap ${count}, to be moved by arrow keys`,
   allTapped: 'All tapped. Drag what is off.',
-  tapAnew: 'Tap anew',
+  tapAnew: 'Tap again',
   tapsWrong: 'Three corners of the frame lie on one line: tap them again, from its upper left, clockwise.',
   noFrameNoSize: 'Without the frame there is no size: its four corners come first.',
   patternError: 'Errors are of the taps; a lens that bends straight lines is not in them.',

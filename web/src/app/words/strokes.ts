@@ -57,7 +57,7 @@ export const strokeWords = {
   right: 'right',
   byTwo: 'Two people, a half each at once',
   listOf: 'Strokes in order',
-  otherMeasures: 'Changed when the surface was measured otherwise: look it over.',
+  otherMeasures: 'Made before the measures of the surface changed: look it over.',
   share: 'Gone over',
   lanes: (own: Figure) => `Lanes: ${own}; at least`,
   detour: 'Water is led so many times the way to the nearest edge',

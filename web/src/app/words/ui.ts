@@ -12,7 +12,7 @@ export const uiWords = {
   bearing: 'Bearing',
   numberPad: 'Number pad',
   fractions: 'Fractions',
-  rubOut: 'Rub out',
+  rubOut: 'Backspace',
   next: 'Next',
   howSureUnknown: 'How sure: unknown.',
   source: (source: Figure) => `Source: ${source}.`,
@@ -21,7 +21,7 @@ export const uiWords = {
   signerName: 'Name of whoever signs',
   signHere: 'Sign here with a finger or a pen',
   sign: 'Sign',
-  signAnew: 'Draw anew',
-  nameMissing: 'Say the name first; the signature stays.',
+  signAnew: 'Clear it',
+  nameMissing: 'Enter the name first; the signature stays.',
   signatureEmpty: 'Nothing is drawn yet: sign in the box.',
 } satisfies Messages;

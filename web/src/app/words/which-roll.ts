@@ -10,7 +10,7 @@ export const whichRollWords = {
   nothing: 'nothing',
   layOutSo: 'Lay out so',
   seamedForEach:
-    'Seamed anew for each width. Of two widths, only where both are used. Money, not looks: where a seam shows, the row with fewer seams is often worth its price.',
+    'Seams are placed afresh for each width. Of two widths, only where both are used. Money, not looks: where a seam shows, the row with fewer seams is often worth its price.',
   seamedAnew: (film: string) => `${film}: seams for another roll`,
   promisedTwice: 'Film promised twice',
   promisedTwiceSaid: (roll: string, left: string, used: string, elsewhere: string, jobs: string) =>

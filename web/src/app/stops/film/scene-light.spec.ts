@@ -12,7 +12,7 @@ const line = (shown: Partial<SightLine['shown']>): SightLine =>
 describe('is a scene drawn with the luminances that were computed?', () => {
   const shares = fc.double({ min: 0, max: 1, noNaN: true });
   const lights = fc.double({ min: 1, max: 20_000, noNaN: true });
-  it('ratios are kept: what comes through to what is thrown back, and both to the wall beside', () => {
+  it('ratios are kept: what comes through to what is reflected, and both to the wall beside', () => {
     fc.assert(
       fc.property(
         shares,
