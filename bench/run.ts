@@ -25,6 +25,7 @@ import { quoteRows } from './quote';
 import { LANES, endLanes } from './side-by-side';
 import { strokeRows } from './strokes';
 import { reliability } from './reliability';
+import { searchesOfFixedRounds } from './rounds';
 import { surveyOfThousand } from './survey';
 
 /**
@@ -50,6 +51,7 @@ const benches: Readonly<Record<string, () => Promise<readonly Row[]>>> = {
   hand: cuttingByHand,
   free: cuttingFreely,
   order: cuttingFromStock,
+  rounds: () => Promise.resolve(searchesOfFixedRounds()),
   edges: edgesKept,
   mends: mendsOfferedFirst,
   day: dayRows,

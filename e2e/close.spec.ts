@@ -158,7 +158,7 @@ test('a quote with two alternatives is put on paper, the second accepted and sig
   await second.getByRole('button', { name: 'Quote 2 was sent' }).click();
   await second.getByRole('button', { name: 'Accept quote 2' }).click();
   await second.getByRole('button', { name: 'Sign', exact: true }).click();
-  await expect(second.getByRole('alert')).toContainText('Say the name first');
+  await expect(second.getByRole('alert')).toContainText('Enter the name first');
   await second.getByLabel('Name of whoever signs').fill('Ida');
   await second.getByRole('button', { name: 'Sign', exact: true }).click();
   await expect(second.getByRole('alert')).toContainText('Nothing is drawn yet');

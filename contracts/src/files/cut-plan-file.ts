@@ -1,4 +1,3 @@
-import type { Cut } from '@yellow-pane/core/cutting';
 import type { Liner, SectorMarks } from '@yellow-pane/core/job';
 import * as z from 'zod';
 import { instantSchema, text, word } from '../primitives';
@@ -159,4 +158,3 @@ export const sectorWord = (
     ? ''
     : `, radii ${length(sector.inner_mm)} and ${length(sector.outer_mm)}, angle ${((sector.angle_rad * 180) / Math.PI).toFixed(2)}°`;
 
-export type { Cut };

@@ -46,12 +46,12 @@ export function columnMarks({
   const [middle, half] = [girth / 2, strip_mm / 2];
   const at = [middle - half - notch_mm, middle - half, middle + half, middle + half + notch_mm];
   const notch = (end: 0 | 1): readonly Point[] =>
-    at.map((own, index) =>
-      point(own, endsAt(own)[end] + (index === 1 || index === 2 ? notch_mm * (end === 0 ? 1 : -1) : 0)),
+    at.map((along, index) =>
+      point(along, endsAt(along)[end] + (index === 1 || index === 2 ? notch_mm * (end === 0 ? 1 : -1) : 0)),
     );
-  const slit = (own: number): readonly [Point, Point] => [
-    point(own, endsAt(own)[0] + notch_mm),
-    point(own, endsAt(own)[1] - notch_mm),
+  const slit = (along: number): readonly [Point, Point] => [
+    point(along, endsAt(along)[0] + notch_mm),
+    point(along, endsAt(along)[1] - notch_mm),
   ];
   return { notches: [notch(0), notch(1)], slits: [slit(middle - half), slit(middle + half)] };
 }

@@ -75,7 +75,9 @@ const EXTRA_DROP = 1e5;
 export function placeSeams(input: DropsInput): Drops {
   const { value: count } = dropCount(input);
   if (count === 1) return { widths: [upToTenth(input.whole_mm)], starts: [0], seams: [], broken: [] };
-  const tried = [count, count + 1].map((own) => best(input, own, false)).find((found) => found !== undefined);
+  const tried = [count, count + 1]
+    .map((drops) => best(input, drops, false))
+    .find((found) => found !== undefined);
   if (tried !== undefined) return { ...tried, broken: [] };
   const forced = best(input, count, true) ?? evenly(input, count);
   const broken = [
@@ -155,15 +157,15 @@ function oneSeamMore(
   const from = new Int32Array(spots.length).fill(-1);
   let first = 0;
   for (const [to, { at, cost }] of spots.entries()) {
-    const own = Math.abs(at - wanted) + cost;
+    const spotCost = Math.abs(at - wanted) + cost;
     const width = at + lap_mm / 2;
     if (before === undefined) {
-      if (width >= least && width <= most) costs[to] = own;
+      if (width >= least && width <= most) costs[to] = spotCost;
       continue;
     }
     while (first < to && at - valueAt(spots, first).at + lap_mm > most) first += 1;
     for (let index = first; index < to; index += 1) {
-      const all = floatAt(before, index) + own;
+      const all = floatAt(before, index) + spotCost;
       if (all >= floatAt(costs, to) || at - valueAt(spots, index).at + lap_mm < least) continue;
       costs[to] = all;
       from[to] = index;

@@ -42,7 +42,7 @@ export function suitedMethods({ kind, shape, family }: MethodCase): readonly All
   const suited = ofSurface.filter(({ method }) => FAMILIES[method]?.includes(family) ?? true);
   /** What is made for one family comes before what serves many. */
   const made = suited.filter(({ method }) => FAMILIES[method]?.length === 1);
-  const ordered = [...made, ...suited.filter((own) => !made.includes(own))];
+  const ordered = [...made, ...suited.filter((suitedMethod) => !made.includes(suitedMethod))];
   return ordered.length > 0 ? ordered : ofSurface;
 }
 

@@ -62,24 +62,24 @@ export function placingFault(
  */
 function waysClear(piece: HandPlaced, other: HandPlaced): readonly number[] {
   if (piece.outline === undefined && other.outline === undefined) return [];
-  const [own, theirs] = [cornersOf(piece), cornersOf(other)];
+  const [ownCorners, theirs] = [cornersOf(piece), cornersOf(other)];
   return [
-    shiftDown(own, theirs),
-    shiftDown(theirs, own),
-    shiftDown(swapped(own), swapped(theirs)),
-    shiftDown(swapped(theirs), swapped(own)),
+    shiftDown(ownCorners, theirs),
+    shiftDown(theirs, ownCorners),
+    shiftDown(swapped(ownCorners), swapped(theirs)),
+    shiftDown(swapped(theirs), swapped(ownCorners)),
   ].filter(Number.isFinite);
 }
 
 /** On the roll. */
 function cornersOf({ x_mm, y_mm, across_mm, along_mm, outline }: HandPlaced): Polygon {
-  const own = outline ?? [
+  const corners = outline ?? [
     { x: 0, y: 0 },
     { x: across_mm, y: 0 },
     { x: across_mm, y: along_mm },
     { x: 0, y: along_mm },
   ];
-  return own.map(({ x, y }) => ({ x: x + x_mm, y: y + y_mm }));
+  return corners.map(({ x, y }) => ({ x: x + x_mm, y: y + y_mm }));
 }
 
 /**
@@ -118,20 +118,20 @@ function edgesBeside(at_mm: number, size_mm: number, own_mm: number, gap_mm: num
 /** Where along the roll it just lies behind or before another. */
 function touching(piece: HandPlaced, other: HandPlaced, gap_mm: number): readonly number[] {
   if (piece.outline === undefined && other.outline === undefined) return [];
-  const [own, theirs] = [cornersOf(piece), cornersOf(other)];
+  const [ownCorners, theirs] = [cornersOf(piece), cornersOf(other)];
   return [
-    upToTenth(piece.y_mm + shiftDown(theirs, own) + gap_mm),
-    -upToTenth(shiftDown(own, theirs) + gap_mm - piece.y_mm),
+    upToTenth(piece.y_mm + shiftDown(theirs, ownCorners) + gap_mm),
+    -upToTenth(shiftDown(ownCorners, theirs) + gap_mm - piece.y_mm),
   ].filter(Number.isFinite);
 }
 
 function nearest(value: number, targets: readonly number[], within: number): number {
   let [best, off] = [value, within];
   for (const target of targets) {
-    const own = Math.abs(target - value);
-    if (own <= off) {
+    const distance = Math.abs(target - value);
+    if (distance <= off) {
       best = target;
-      off = own;
+      off = distance;
     }
   }
   return best;

@@ -179,10 +179,10 @@ function withTheRest(
   placed: readonly PlacedPiece[],
 ): readonly Omit<Cut, 'no'>[] {
   const freed = new Set(cuts.flatMap(({ frees }) => frees));
-  const own = cuts.map((cut) => ({ ...cut, frees: [...cut.frees] }));
+  const freeing = cuts.map((cut) => ({ ...cut, frees: [...cut.frees] }));
   for (const piece of placed)
-    if (!freed.has(piece.id)) own.findLast((cut) => liesAlong(cut, piece))?.frees.push(piece.id);
-  return own;
+    if (!freed.has(piece.id)) freeing.findLast((cut) => liesAlong(cut, piece))?.frees.push(piece.id);
+  return freeing;
 }
 
 const SLITS: ReadonlySet<Cut['how']> = new Set(['slit', 'slit piece', 'trim']);

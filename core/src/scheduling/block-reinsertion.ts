@@ -49,25 +49,25 @@ export class BlockReinsertion {
     const [isOwn, rest] = [this.#isOwn, this.#rest];
     isOwn.fill(0);
     for (const step of group) isOwn[step] = 1;
-    const own: number[] = [];
+    const moved: number[] = [];
     for (let index = 0; index < count; index += 1) {
       const step = intAt(last, index);
-      if (isOwn[step] === 1) own.push(step);
-      else rest[index - own.length] = step;
+      if (isOwn[step] === 1) moved.push(step);
+      else rest[index - moved.length] = step;
     }
-    const [from, until] = this.#amid(group, count - own.length);
-    const places = own
+    const [from, until] = this.#amid(group, count - moved.length);
+    const places = moved
       .map(() => from + Math.floor(this.#random() * (until - from + 1)))
       .sort((a, b) => a - b);
     let isOther = false;
     for (let index = 0, taken = 0; index < count; index += 1) {
-      const isNext = taken < own.length && valueAt(places, taken) <= index - taken;
-      const step = isNext ? valueAt(own, taken) : intAt(rest, index - taken);
+      const isNext = taken < moved.length && valueAt(places, taken) <= index - taken;
+      const step = isNext ? valueAt(moved, taken) : intAt(rest, index - taken);
       if (isNext) taken += 1;
       isOther ||= step !== last[index];
       order[index] = step;
     }
-    if (isOther && this.#keepsWaits(own, order)) return true;
+    if (isOther && this.#keepsWaits(moved, order)) return true;
     order.set(last);
     return false;
   }
@@ -102,10 +102,10 @@ export class BlockReinsertion {
     const { before, after } = this.#network;
     const at = (step: number): number => order.indexOf(step);
     return steps.every((step) => {
-      const own = at(step);
+      const stepAt = at(step);
       return (
-        (before[step] ?? []).every(({ other }) => at(other) < own) &&
-        (after[step] ?? []).every(({ other }) => at(other) > own)
+        (before[step] ?? []).every(({ other }) => at(other) < stepAt) &&
+        (after[step] ?? []).every(({ other }) => at(other) > stepAt)
       );
     });
   }

@@ -81,12 +81,12 @@ export function brokenBy(
   id: string,
   start: number,
 ): readonly Broken[] {
-  const step = problem.steps.find((own) => own.id === id);
+  const step = problem.steps.find((candidate) => candidate.id === id);
   if (step === undefined) return [];
   const end = start + step.minutes;
-  const others = plan.filter((own) => own.id !== id);
-  const at = new Map(others.map((own) => [own.id, own]));
-  const steps = new Map(problem.steps.map((own) => [own.id, own]));
+  const others = plan.filter((planned) => planned.id !== id);
+  const at = new Map(others.map((planned) => [planned.id, planned]));
+  const steps = new Map(problem.steps.map((planStep) => [planStep.id, planStep]));
   return [
     ...(step.pinned !== null && start !== step.pinned
       ? [{ kind: 'pinned', start: step.pinned } as const]
@@ -138,9 +138,9 @@ function fitnessBroken(
   start: number,
   end: number,
 ): readonly Broken[] {
-  const own = fitness.find(({ id }) => id === step.fitness);
-  if (own === undefined || within(own.spans, start, end)) return [];
-  const closed = own.closed.filter(({ from, to }) => from < end && start < to);
+  const conditions = fitness.find(({ id }) => id === step.fitness);
+  if (conditions === undefined || within(conditions.spans, start, end)) return [];
+  const closed = conditions.closed.filter(({ from, to }) => from < end && start < to);
   return closed.length > 0
     ? closed.slice(0, 1).map(({ from, to, why }) => ({ kind: 'not fit', from, to, why }))
     : [{ kind: 'not fit', from: start, to: end, why: '' }];
@@ -156,9 +156,12 @@ function airBroken(
   if (room === null || air === null) return [];
   return others
     .flatMap((other): readonly Broken[] => {
-      const own = steps.get(other.id);
-      return own?.room === room && own.air !== null && own.air !== air && meets(other, start, end)
-        ? [{ kind: 'air', other: other.id, until: other.end, otherMakesDust: own.air === 'makes dust' }]
+      const otherStep = steps.get(other.id);
+      return otherStep?.room === room &&
+        otherStep.air !== null &&
+        otherStep.air !== air &&
+        meets(other, start, end)
+        ? [{ kind: 'air', other: other.id, until: other.end, otherMakesDust: otherStep.air === 'makes dust' }]
         : [];
     })
     .slice(0, 1);
@@ -194,8 +197,8 @@ function toolsBroken(
 ): readonly Broken[] {
   return step.tools.flatMap(({ tool, count }): readonly Broken[] => {
     const users = others.flatMap((other) => {
-      const own = steps.get(other.id)?.tools.find((need) => need.tool === tool)?.count ?? 0;
-      return own > 0 && meets(other, start, end) ? [{ ...other, count: own }] : [];
+      const used = steps.get(other.id)?.tools.find((need) => need.tool === tool)?.count ?? 0;
+      return used > 0 && meets(other, start, end) ? [{ ...other, count: used }] : [];
     });
     const moments = [start, ...users.map((user) => user.start).filter((minute) => minute > start)];
     const all = tools.find(({ id }) => id === tool)?.count ?? 0;
@@ -217,11 +220,11 @@ export function crewFor(
   id: string,
   start: number,
 ): readonly string[] | undefined {
-  const step = steps.find((own) => own.id === id);
+  const step = steps.find((candidate) => candidate.id === id);
   if (step === undefined) return undefined;
   const end = start + step.minutes;
-  const others = plan.filter((own) => own.id !== id);
-  const before = plan.find((own) => own.id === id)?.people ?? [];
+  const others = plan.filter((planned) => planned.id !== id);
+  const before = plan.find((planned) => planned.id === id)?.people ?? [];
   const free = people.filter(
     (person) =>
       (step.skill === null || person.skills.includes(step.skill)) &&
@@ -243,29 +246,35 @@ export function checkPlan(
   problem: PlanProblem,
   plan: readonly PlannedStep[],
 ): readonly { readonly id: string; readonly broken: readonly Broken[] }[] {
-  const planned = new Map(plan.map((own) => [own.id, own]));
+  const planned = new Map(plan.map((plannedStep) => [plannedStep.id, plannedStep]));
   return problem.steps.flatMap((step) => {
-    const own = planned.get(step.id);
-    if (own === undefined)
+    const placing = planned.get(step.id);
+    if (placing === undefined)
       return [
         { id: step.id, broken: [{ kind: 'after the end', horizon: problem.horizon }] as readonly Broken[] },
       ];
-    const broken = [...brokenBy(problem, plan, step.id, own.start)];
-    const wrong = own.people.flatMap((id) => {
+    const broken = [...brokenBy(problem, plan, step.id, placing.start)];
+    const wrong = placing.people.flatMap((id) => {
       const person = problem.people.find((candidate) => candidate.id === id);
       const isAble =
         person !== undefined &&
         (step.skill === null || person.skills.includes(step.skill)) &&
-        within(person.hours, own.start, own.end);
+        within(person.hours, placing.start, placing.end);
       const other = plan.find(
         (candidate) =>
-          candidate.id !== step.id && candidate.people.includes(id) && meets(candidate, own.start, own.end),
+          candidate.id !== step.id &&
+          candidate.people.includes(id) &&
+          meets(candidate, placing.start, placing.end),
       );
       return isAble && other === undefined
         ? []
-        : [{ person: id, with: other?.id ?? '', until: other?.end ?? own.end }];
+        : [{ person: id, with: other?.id ?? '', until: other?.end ?? placing.end }];
     });
-    if (wrong.length > 0 || new Set(own.people).size !== step.crew || own.end !== own.start + step.minutes)
+    if (
+      wrong.length > 0 ||
+      new Set(placing.people).size !== step.crew ||
+      placing.end !== placing.start + step.minutes
+    )
       broken.push({ kind: 'people busy', need: step.crew, busy: wrong });
     return broken.length > 0 ? [{ id: step.id, broken }] : [];
   });
@@ -277,6 +286,6 @@ export function whyNotEarlier(
   plan: readonly PlannedStep[],
   id: string,
 ): readonly Broken[] {
-  const own = plan.find((step) => step.id === id);
-  return own === undefined ? [] : brokenBy(problem, plan, id, own.start - 1);
+  const placing = plan.find((step) => step.id === id);
+  return placing === undefined ? [] : brokenBy(problem, plan, id, placing.start - 1);
 }

@@ -67,15 +67,15 @@ export function earliestStartsOf({ able, open, hours, minutes, horizon }: Networ
   const known = new Map<string, EarliestStarts>();
   const share = (length: number, ...wanted: readonly number[]): EarliestStarts => {
     const key = `${length}/${wanted.join()}`;
-    const own =
+    const ableHours =
       known.get(key) ??
       new EarliestStarts(
         wanted.flatMap((number) => calendars[number] ?? []),
         length,
         horizon,
       );
-    known.set(key, own);
-    return own;
+    known.set(key, ableHours);
+    return ableHours;
   };
   const people = hours.map(numberOf);
   const surfaces = open.map(numberOf);

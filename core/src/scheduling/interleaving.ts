@@ -40,7 +40,7 @@ export class Interleaving {
     private readonly earliest: Float64Array,
   ) {
     const { open, place, hours } = network;
-    const work = workingHours(hours.map((own) => ({ hours: spansOf(own) })));
+    const work = workingHours(hours.map((personHours) => ({ hours: spansOf(personHours) })));
     const byPlace = new Map<number, Group[]>();
     for (const steps of maxLagComponents(network)) {
       if (steps.every((step) => open[step] === undefined)) continue;
@@ -83,7 +83,7 @@ export class Interleaving {
   ): TurnOrder {
     const rank = Float64Array.from({ length: this.network.count }, (_, step) => valueAt(rest, step));
     const floors = this.earliest.slice();
-    const least = rank.reduce((low, own) => Math.min(low, own), 0);
+    const least = rank.reduce((low, stepRank) => Math.min(low, stepRank), 0);
     const first = new Set(places.flat().flatMap(interleaving));
     [...first].forEach((step, index) => {
       rank[step] = least - first.size + index;

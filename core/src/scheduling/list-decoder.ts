@@ -60,9 +60,12 @@ export class ListDecoder {
     this.#crewFrom = flatRows(Array.from(crew, (need) => new Int32Array(need))).from;
     this.#base = Int32Array.from(earliest);
     this.#tails = Int32Array.from(tailsOf(network));
-    this.#worked = workedBefore(workingHours(hours.map((own) => ({ hours: spansOf(own) }))), horizon);
-    this.#ownWorked = hours.map((own) => workedBefore(spansOf(own), horizon));
-    this.#work = minutes.reduce((sum, own, step) => sum + own * intAt(crew, step), 0);
+    this.#worked = workedBefore(
+      workingHours(hours.map((personHours) => ({ hours: spansOf(personHours) }))),
+      horizon,
+    );
+    this.#ownWorked = hours.map((personHours) => workedBefore(spansOf(personHours), horizon));
+    this.#work = minutes.reduce((sum, length, step) => sum + length * intAt(crew, step), 0);
     this.#leastWorked = leastWorked(this.#ownWorked, this.#worked);
     this.#baseSum = this.#base.reduce((sum, start) => sum + floatAt(this.#worked, start), 0);
     this.#units = new ToolUnits(toolCount, hours.length);
@@ -183,14 +186,14 @@ export class ListDecoder {
     let at = this.#afterForerunners(step);
     const needs = valueAt(tools, step);
     for (let need = 0; need < needs.length; need += 1) {
-      const own = this.#units.whenFree(free, row, valueAt(needs, need));
-      if (own > at) at = own;
+      const toolsFree = this.#units.whenFree(free, row, valueAt(needs, need));
+      if (toolsFree > at) at = toolsFree;
     }
     const ownAir = valueAt(air, step);
     const ownRoom = row + this.#roomsFrom + 2 * intAt(room, step);
     if (ownAir > 0) {
-      const own = intAt(free, ownRoom + (ownAir === 1 ? 1 : 0));
-      if (own > at) at = own;
+      const airFree = intAt(free, ownRoom + (ownAir === 1 ? 1 : 0));
+      if (airFree > at) at = airFree;
     }
     at = this.#crewFor(step, row, at);
     const crewFrom = intAt(this.#crewFrom, step);
@@ -214,8 +217,8 @@ export class ListDecoder {
     let at = intAt(floors, step);
     for (let lag = intAt(lagArcs.from, step); lag < intAt(lagArcs.from, step + 1); lag += 1) {
       const other = intAt(lagArcs.other, lag);
-      const own = intAt(starts, other) + intAt(minutes, other) + intAt(lagArcs.least, lag);
-      if (own > at) at = own;
+      const lagEnds = intAt(starts, other) + intAt(minutes, other) + intAt(lagArcs.least, lag);
+      if (lagEnds > at) at = lagEnds;
     }
     return at;
   }
@@ -239,8 +242,8 @@ export class ListDecoder {
       this.#units.take(free, next, valueAt(needs, need), end);
     const ownAir = valueAt(air, step);
     if (ownAir === 0) return;
-    const own = next + this.#roomsFrom + 2 * intAt(room, step) + (ownAir === 1 ? 0 : 1);
-    if (end > intAt(free, own)) free[own] = end;
+    const airPlace = next + this.#roomsFrom + 2 * intAt(room, step) + (ownAir === 1 ? 0 : 1);
+    if (end > intAt(free, airPlace)) free[airPlace] = end;
   }
 
   /**
@@ -262,9 +265,9 @@ export class ListDecoder {
       for (let index = intAt(ableFrom, step); index < intAt(ableFrom, step + 1); index += 1) {
         const person = intAt(able, index);
         if (taken > crewFrom && isAmong(people, crewFrom, taken, person)) continue;
-        const own = intAt(free, row + person);
-        const at = valueAt(this.#withEach, index).from(own > from ? own : from);
-        const least = own - VERSATILITY_PENALTY_MIN * intAt(skillCount, person);
+        const personFree = intAt(free, row + person);
+        const at = valueAt(this.#withEach, index).from(personFree > from ? personFree : from);
+        const least = personFree - VERSATILITY_PENALTY_MIN * intAt(skillCount, person);
         if (best < 0 || at < bestAt || (at === bestAt && least > bestFree)) {
           best = person;
           bestAt = at;
@@ -294,7 +297,7 @@ export class ListDecoder {
   }
 }
 
-function isAmong(people: Int32Array, first: number, until: number, own: number): boolean {
-  for (let index = first; index < until; index += 1) if (people[index] === own) return true;
+function isAmong(people: Int32Array, first: number, until: number, person: number): boolean {
+  for (let index = first; index < until; index += 1) if (people[index] === person) return true;
   return false;
 }

@@ -56,7 +56,7 @@ function workOfPeople({ count, minutes, crew, able, hours }: Network): readonly 
 
 /** A tool works while anybody does; where a step needs nobody it is left out. */
 function workOfTools({ count, minutes, crew, tools, toolCount, hours }: Network): readonly SharedWork[] {
-  const anyone = workingHours(hours.map((own) => ({ hours: spansOf(own) })));
+  const anyone = workingHours(hours.map((personHours) => ({ hours: spansOf(personHours) })));
   return toolCount.flatMap((units, tool) => {
     const unitsFor = (step: number): number =>
       valueAt(tools, step).find((entry) => entry.tool === tool)?.count ?? 0;

@@ -145,10 +145,10 @@ export function earliestStarts(network: Network): Float64Array {
   for (let at = 0; at < queue.length; at += 1) {
     const step = valueAt(queue, at);
     isQueued[step] = 0;
-    const own =
+    const start =
       (pinned[step] ?? -1) >= 0 ? floatAt(starts, step) : (fits[step]?.(floatAt(starts, step)) ?? 0);
-    starts[step] = own;
-    const end = own + intAt(minutes, step);
+    starts[step] = start;
+    const end = start + intAt(minutes, step);
     const raise = (other: number, least: number): void => {
       if (!(least > floatAt(starts, other)) || (pinned[other] ?? -1) >= 0) return;
       raised[other] = intAt(raised, other) + 1;
@@ -160,27 +160,27 @@ export function earliestStarts(network: Network): Float64Array {
     };
     for (const { other, least } of after[step] ?? []) raise(other, end + least);
     for (const { other, most } of before[step] ?? [])
-      if (Number.isFinite(most)) raise(other, own - most - intAt(minutes, other));
+      if (Number.isFinite(most)) raise(other, start - most - intAt(minutes, other));
   }
   return starts;
 }
 
 /** From the beginning of each step to the end of the longest chain that follows it, by lags alone. */
 export function tailsOf({ count, minutes, before, after }: Network): Float64Array {
-  const ways = new Float64Array(count);
+  const tails = new Float64Array(count);
   const waits = Int32Array.from(after, (lagArcs) => lagArcs.length);
   const ready = Array.from({ length: count }, (_, step) => step).filter((step) => waits[step] === 0);
   for (let at = 0; at < ready.length; at += 1) {
     const step = valueAt(ready, at);
     for (const { other, least } of after[step] ?? [])
-      ways[step] = Math.max(floatAt(ways, step), least + floatAt(ways, other));
-    ways[step] = floatAt(ways, step) + intAt(minutes, step);
+      tails[step] = Math.max(floatAt(tails, step), least + floatAt(tails, other));
+    tails[step] = floatAt(tails, step) + intAt(minutes, step);
     for (const { other } of before[step] ?? []) {
       waits[other] = (waits[other] ?? 1) - 1;
       if (waits[other] === 0) ready.push(other);
     }
   }
-  return ways;
+  return tails;
 }
 
 /** The first minute from which a step alone could be done: its own spans and the hours of those able. */
@@ -190,7 +190,7 @@ function ownFit(
 ): (from: number) => number {
   const length = intAt(minutes, step);
   const spans = open[step];
-  const own = [...(able[step] ?? [])].map((person) => hours[person] ?? NEVER);
+  const ableHours = [...(able[step] ?? [])].map((person) => hours[person] ?? NEVER);
   const need = intAt(crew, step);
   return (from) => {
     let at = from;
@@ -199,7 +199,7 @@ function ownFit(
       const start = at;
       if (spans !== undefined) at = nextWithin(spans, at, length);
       if (need > 0) {
-        const when = own.map((times) => nextWithin(times, at, length)).sort((a, b) => a - b);
+        const when = ableHours.map((times) => nextWithin(times, at, length)).sort((a, b) => a - b);
         at = when[need - 1] ?? Number.POSITIVE_INFINITY;
       }
       if (at === start) return at;

@@ -53,9 +53,9 @@ function refuseStep(
   if (step.notBefore !== undefined)
     inRange(`${at}.notBefore.minute`, step.notBefore.minute, 0, MOST_MINUTES, 'whole minutes');
   if (step.fitness !== null) known(`${at}.fitness`, step.fitness, fitnessIds);
-  step.tools.forEach(({ tool, count }, own) => {
-    known(`${at}.tools.${own}.tool`, tool, toolIds);
-    inRange(`${at}.tools.${own}.count`, count, 0, 1000, 'of them');
+  step.tools.forEach(({ tool, count }, toolIndex) => {
+    known(`${at}.tools.${toolIndex}.tool`, tool, toolIds);
+    inRange(`${at}.tools.${toolIndex}.count`, count, 0, 1000, 'of them');
   });
 }
 

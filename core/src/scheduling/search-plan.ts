@@ -222,17 +222,17 @@ function justified(
 
 /** Finish first, then changes of place, then people standing about. */
 function costOf({ hours, place, minutes }: Network, { starts, people, finish }: Built): number {
-  const own = hours.map((): { start: number; end: number; place: number }[] => []);
+  const personSteps = hours.map((): { start: number; end: number; place: number }[] => []);
   people.forEach((crew, step) => {
     for (const person of crew)
-      own[person]?.push({
+      personSteps[person]?.push({
         start: intAt(starts, step),
         end: intAt(starts, step) + intAt(minutes, step),
         place: intAt(place, step),
       });
   });
   let [travels, waits] = [0, 0];
-  for (const visits of own) {
+  for (const visits of personSteps) {
     visits.sort((a, b) => a.start - b.start);
     for (let index = 1; index < visits.length; index += 1) {
       const [last, next] = [visits[index - 1], visits[index]];
@@ -268,8 +268,8 @@ function firstRanks(network: Network, earliest: Float64Array): readonly Float64A
     return at ?? horizon;
   });
   return [
-    scarce.map((own, step) => own - floatAt(tails, step) / horizon),
-    soon.map((own, step) => own - floatAt(tails, step) / horizon),
+    scarce.map((stepRank, step) => stepRank - floatAt(tails, step) / horizon),
+    soon.map((stepRank, step) => stepRank - floatAt(tails, step) / horizon),
     tails.map((tail) => -tail),
     closes.map((close, step) => close - floatAt(tails, step)),
     follow.map((work) => -work),
@@ -288,12 +288,12 @@ function openMinutes({ from, to }: Times, length: number): number {
 
 function randomisedRule(rank: Float64Array, random: () => number): Float64Array {
   let [low, high] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
-  for (const own of rank) {
-    low = Math.min(low, own);
-    high = Math.max(high, own);
+  for (const stepRank of rank) {
+    low = Math.min(low, stepRank);
+    high = Math.max(high, stepRank);
   }
   const spread = (high - low || 1) * (0.1 + 0.6 * random());
-  return rank.map((own) => own + spread * random());
+  return rank.map((stepRank) => stepRank + spread * random());
 }
 
 /** The better of two taken by chance. */
@@ -376,8 +376,8 @@ function crewsOf(
   random: () => number,
 ): readonly (readonly number[])[] {
   return mother.built.people.map((crew, step) => {
-    const own = able[step] ?? [];
-    if (random() < CHANGES_CREW) return [valueAt(own, Math.floor(random() * own.length))];
+    const people = valueAt(able, step);
+    if (random() < CHANGES_CREW) return [valueAt(people, Math.floor(random() * people.length))];
     return random() < 0.5 ? crew : (father.built.people[step] ?? crew);
   });
 }

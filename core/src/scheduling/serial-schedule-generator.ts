@@ -121,7 +121,10 @@ export class SerialScheduleGenerator {
       ready.splice(ready.indexOf(step), 1);
       this.#release(step, ready);
     }
-    const finish = minutes.reduce((most, own, step) => Math.max(most, intAt(this.#starts, step) + own), 0);
+    const finish = minutes.reduce(
+      (most, length, step) => Math.max(most, intAt(this.#starts, step) + length),
+      0,
+    );
     return { starts: this.#starts.slice(), people: this.#crews.slice(), finish };
   }
 
@@ -176,9 +179,9 @@ export class SerialScheduleGenerator {
     for (let index = placed.length - 1; index >= from; index -= 1)
       if (hangs[valueAt(placed, index)] === 1) this.#take(valueAt(placed, index), ready);
     for (let index = from; index < placed.length; index += 1) {
-      const own = valueAt(placed, index);
-      if (hangs[own] === 0) {
-        placed[kept] = own;
+      const placedStep = valueAt(placed, index);
+      if (hangs[placedStep] === 0) {
+        placed[kept] = placedStep;
         kept += 1;
       }
     }
@@ -192,11 +195,11 @@ export class SerialScheduleGenerator {
       this.#raised[step] = valueAt(earliest, step);
       this.#crews[step] = NONE;
     }
-    this.#people.forEach((own) => {
-      own.clear();
+    this.#people.forEach((timetable) => {
+      timetable.clear();
     });
-    this.#tools.forEach((own) => {
-      own.clear();
+    this.#tools.forEach((timetable) => {
+      timetable.clear();
     });
     this.#rooms.forEach(([dust, clean]) => {
       dust.clear();
@@ -230,9 +233,9 @@ export class SerialScheduleGenerator {
     this.#culprit = -1;
     if (this.#tied[step] === 1) {
       for (const { other, most } of before[step] ?? []) {
-        const own = this.#starts[other] ?? -1;
-        const latest = own + intAt(minutes, other) + most;
-        if (own >= 0 && latest < this.#latestStart) {
+        const otherStart = this.#starts[other] ?? -1;
+        const latest = otherStart + intAt(minutes, other) + most;
+        if (otherStart >= 0 && latest < this.#latestStart) {
           this.#latestStart = latest;
           this.#culprit = other;
           this.#culpritMost = most;
@@ -287,9 +290,9 @@ export class SerialScheduleGenerator {
       free.length = 0;
       later.length = 0;
       for (const person of able) {
-        const own = this.#personFree(person, at, length);
-        if (own === at) free.push(person);
-        else later.push(own);
+        const personFree = this.#personFree(person, at, length);
+        if (personFree === at) free.push(person);
+        else later.push(personFree);
       }
       const short = need - free.length;
       if (short <= 0) return at;
@@ -345,8 +348,8 @@ export class SerialScheduleGenerator {
       this.#lastPlace[person] = intAt(place, step);
     }
     for (const { tool, count } of tools[step] ?? []) this.#tools[tool]?.book(step, at, end, count);
-    const own = valueAt(air, step);
-    if (own > 0) this.#rooms[room[step] ?? -1]?.[own === 1 ? 0 : 1].book(step, at, end);
+    const stepAir = valueAt(air, step);
+    if (stepAir > 0) this.#rooms[room[step] ?? -1]?.[stepAir === 1 ? 0 : 1].book(step, at, end);
   }
 
   /**
@@ -375,8 +378,8 @@ export class SerialScheduleGenerator {
     const { tools, room, air, after, pinned } = this.#network;
     for (const person of this.#crews[step] ?? NONE) this.#people[person]?.free(step);
     for (const { tool } of tools[step] ?? []) this.#tools[tool]?.free(step);
-    const own = valueAt(air, step);
-    if (own > 0) this.#rooms[room[step] ?? -1]?.[own === 1 ? 0 : 1].free(step);
+    const stepAir = valueAt(air, step);
+    if (stepAir > 0) this.#rooms[room[step] ?? -1]?.[stepAir === 1 ? 0 : 1].free(step);
     this.#starts[step] = -1;
     this.#crews[step] = NONE;
     for (const { other } of after[step] ?? []) {

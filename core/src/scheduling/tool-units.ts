@@ -18,9 +18,9 @@ export class ToolUnits {
   /** @param from where the part begins */
   constructor(counts: readonly number[], from: number) {
     let at = from;
-    this.#from = Int32Array.from(counts, (own) => {
+    this.#from = Int32Array.from(counts, (units) => {
       const begin = at;
-      at += own;
+      at += units;
       return begin;
     });
     this.#counts = counts;
@@ -38,8 +38,8 @@ export class ToolUnits {
     if (count > 1) return intAt(free.slice(from, from + many).sort(), count - 1);
     let soonest = intAt(free, from);
     for (let unit = from + 1; unit < from + many; unit += 1) {
-      const own = intAt(free, unit);
-      if (own < soonest) soonest = own;
+      const unitFree = intAt(free, unit);
+      if (unitFree < soonest) soonest = unitFree;
     }
     return soonest;
   }

@@ -44,7 +44,9 @@ type Try = readonly [Relief, PlanProblem];
 function moreTools(problem: PlanProblem): readonly Try[] {
   const used = [...new Set(problem.steps.flatMap((step) => step.tools.map(({ tool }) => tool)))];
   return used.map((tool) => {
-    const tools = problem.tools.map((own) => (own.id === tool ? { ...own, count: own.count + 1 } : own));
+    const tools = problem.tools.map((entry) =>
+      entry.id === tool ? { ...entry, count: entry.count + 1 } : entry,
+    );
     return [
       { kind: 'one more of', tool },
       { ...problem, tools },
@@ -86,7 +88,10 @@ function withoutPins(problem: PlanProblem): readonly Try[] {
     .filter(({ pinned }) => pinned !== null)
     .map(({ id }) => [
       { kind: 'without the pin of', step: id },
-      { ...problem, steps: steps.map((own) => (own.id === id ? { ...own, pinned: null } : own)) },
+      {
+        ...problem,
+        steps: steps.map((planStep) => (planStep.id === id ? { ...planStep, pinned: null } : planStep)),
+      },
     ]);
 }
 
@@ -96,7 +101,7 @@ function longerWaits(problem: PlanProblem): readonly Try[] {
     .filter(({ most }) => most !== null)
     .map((lag) => [
       { kind: 'a longer wait before', step: lag.to },
-      { ...problem, lags: lags.map((own) => (own === lag ? { ...own, most: null } : own)) },
+      { ...problem, lags: lags.map((planLag) => (planLag === lag ? { ...planLag, most: null } : planLag)) },
     ]);
 }
 
@@ -109,7 +114,7 @@ const MOST_TRIES = 60;
 function fitTogether(problem: PlanProblem, fits: readonly string[]): readonly Relief[] {
   if (!hasPlan(withFit(problem, fits))) return [];
   const needed = fits.reduce((eased, id) => {
-    const others = eased.filter((own) => own !== id);
+    const others = eased.filter((easedId) => easedId !== id);
     return hasPlan(withFit(problem, others)) ? others : eased;
   }, fits);
   return [{ kind: 'fit longer', fitness: needed }];
@@ -119,8 +124,8 @@ function fitTogether(problem: PlanProblem, fits: readonly string[]): readonly Re
 function withFit(problem: PlanProblem, ids: readonly string[]): PlanProblem {
   return {
     ...problem,
-    fitness: problem.fitness.map((own) =>
-      ids.includes(own.id) ? { ...own, spans: [{ from: 0, to: problem.horizon }] } : own,
+    fitness: problem.fitness.map((conditions) =>
+      ids.includes(conditions.id) ? { ...conditions, spans: [{ from: 0, to: problem.horizon }] } : conditions,
     ),
   };
 }
@@ -132,13 +137,16 @@ function hasPlan(problem: PlanProblem): boolean {
   if (earliest.some((start, step) => !(start + intAt(network.minutes, step) <= network.horizon)))
     return false;
   const builder = new SerialScheduleGenerator(network);
-  const ways = tailsOf(network);
-  return [earliest, ways.map((way) => -way), earliest.map((start, step) => start - floatAt(ways, step))].some(
-    (rank) =>
-      [true, false].some((isGlued) => {
-        const built = builder.build(rank, earliest, { isGlued });
-        return built !== undefined && firstUnmanned(network, built) < 0;
-      }),
+  const tails = tailsOf(network);
+  return [
+    earliest,
+    tails.map((way) => -way),
+    earliest.map((start, step) => start - floatAt(tails, step)),
+  ].some((rank) =>
+    [true, false].some((isGlued) => {
+      const built = builder.build(rank, earliest, { isGlued });
+      return built !== undefined && firstUnmanned(network, built) < 0;
+    }),
   );
 }
 
@@ -167,7 +175,7 @@ function oneMoreDay(problem: PlanProblem): PlanProblem {
     ...problem,
     horizon: problem.horizon + DAY,
     people: problem.people.map((person) => ({ ...person, hours: again(person.hours) })),
-    fitness: problem.fitness.map((own) => ({ ...own, spans: again(own.spans) })),
+    fitness: problem.fitness.map((conditions) => ({ ...conditions, spans: again(conditions.spans) })),
   };
 }
 

@@ -32,13 +32,13 @@ export function workedBefore(hours: readonly Span[], horizon: number): Float64Ar
 }
 
 /** For every amount of work of all together: how much of the clock of work it takes at least.
- *  @param own what each has worked before each minute @param worked what anybody has, from `workedBefore` */
-export function leastWorked(own: readonly Float64Array[], worked: Float64Array): Float64Array {
-  const all = own.reduce((sum, row) => sum + (row.at(-1) ?? 0), 0);
+ *  @param perPerson what each has worked before each minute @param worked what anybody has, from `workedBefore` */
+export function leastWorked(perPerson: readonly Float64Array[], worked: Float64Array): Float64Array {
+  const all = perPerson.reduce((sum, row) => sum + (row.at(-1) ?? 0), 0);
   const least = new Float64Array(all + 1);
   let done = 0;
   for (let minute = 1; minute < worked.length; minute += 1) {
-    const until = own.reduce((sum, row) => sum + floatAt(row, minute), 0);
+    const until = perPerson.reduce((sum, row) => sum + floatAt(row, minute), 0);
     for (; done < until; done += 1) least[done + 1] = floatAt(worked, minute);
   }
   return least;

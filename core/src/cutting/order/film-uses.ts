@@ -32,7 +32,7 @@ export function usesOf(
   };
   for (const pin of order.pinned) put(pin.stockId, pinnedPiece(order, pin), pin.copy);
   segments.forEach((segment, index) => {
-    const strips = laid.filter((own) => own.segment === index).map(({ strip }) => strip);
+    const strips = laid.filter((laidStrip) => laidStrip.segment === index).map(({ strip }) => strip);
     if (strips.length === 0) return;
     placedIn(order, segment, strips, freed.get(index), takeId).forEach((placed, copy) => {
       put(
@@ -60,7 +60,7 @@ function pinnedPiece(
   { pieces }: CutOrder,
   { id, x_mm, y_mm, turned, flipped }: PinnedPiece,
 ): readonly PlacedPiece[] {
-  const piece = pieces.find((own) => own.id === id);
+  const piece = pieces.find((candidate) => candidate.id === id);
   if (piece === undefined) return [];
   const [across_mm, along_mm] = turned
     ? [piece.along_mm, piece.across_mm]

@@ -42,8 +42,13 @@ function cutsMade(
   if (order.mode === 'by plotter') return { crossCuts: uses.length, slits: 0, kept: 0 };
   const real = laid.filter(({ segment }) => segments[segment]?.stock.id !== MISSING);
   const kept = real.reduce((sum, { segment, strip }) => {
-    const own = segments[segment];
-    return sum + (own === undefined || own.mostStacks === 1 ? 0 : keptOf(own, strip, order.rates));
+    const placedSegment = segments[segment];
+    return (
+      sum +
+      (placedSegment === undefined || placedSegment.mostStacks === 1
+        ? 0
+        : keptOf(placedSegment, strip, order.rates))
+    );
   }, 0);
   const inAnyStages =
     order.stages === ANY_STAGES

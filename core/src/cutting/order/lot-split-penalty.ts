@@ -20,12 +20,12 @@ export function splitPenalty(
       for (const { pieces: stacked } of strip.stacks)
         for (const { itemType } of stacked)
           for (const group of groupsOfItemType[itemType] ?? []) {
-            const own = lots.get(group) ?? new Set<number>();
-            own.add(segments[segment]?.lot ?? 0);
-            lots.set(group, own);
+            const groupLots = lots.get(group) ?? new Set<number>();
+            groupLots.add(segments[segment]?.lot ?? 0);
+            lots.set(group, groupLots);
           }
     let sum = 0;
-    for (const own of lots.values()) sum += (own.size - 1) * rates.perSplitGroup;
+    for (const groupLots of lots.values()) sum += (groupLots.size - 1) * rates.perSplitGroup;
     return sum;
   };
 }
@@ -39,12 +39,12 @@ export function splitGroups({ pieces, stocks }: CutOrder, uses: readonly StockUs
     for (const { id } of placed) {
       const group = groupOf.get(id) ?? '';
       if (group === '') continue;
-      const own = lots.get(group) ?? new Set<string>();
-      own.add(lotOf.get(stockId) ?? '');
-      lots.set(group, own);
+      const groupLots = lots.get(group) ?? new Set<string>();
+      groupLots.add(lotOf.get(stockId) ?? '');
+      lots.set(group, groupLots);
     }
   return [...lots]
-    .filter(([, own]) => own.size > 1)
+    .filter(([, groupLots]) => groupLots.size > 1)
     .map(([group]) => group)
     .sort();
 }

@@ -223,8 +223,8 @@ class OrderSearch {
 
   #inAnyStages(laid: readonly LaidStrip[], plan: CutOrderPlan): CutOrderPlan {
     const shorter = shorterByAnyCuts(this.#open, laid);
-    const own = shorter.size === 0 ? plan : this.#better(plan, this.#planOf(laid, 'limit', shorter));
-    this.#shortest = this.#shortest === undefined ? own : this.#better(this.#shortest, own);
+    const shortest = shorter.size === 0 ? plan : this.#better(plan, this.#planOf(laid, 'limit', shorter));
+    this.#shortest = this.#shortest === undefined ? shortest : this.#better(this.#shortest, shortest);
     return this.#shortest;
   }
 

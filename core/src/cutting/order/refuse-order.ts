@@ -89,9 +89,9 @@ function refusePins(
       refusePin(pin.id, 'a piece that may be turned', 'one whose film has a direction');
     const key = `${pin.stockId} ${pin.copy ?? 0}`;
     const onRoll = placed.get(key) ?? [];
-    const own = handPlaced(pin, piece);
-    refuseFault(own, onRoll, stock);
-    placed.set(key, [...onRoll, own]);
+    const placing = handPlaced(pin, piece);
+    refuseFault(placing, onRoll, stock);
+    placed.set(key, [...onRoll, placing]);
   }
   if (mode === 'by hand') for (const onRoll of placed.values()) refuseUncuttable(onRoll);
 }
@@ -139,15 +139,15 @@ function handPlaced({ id, x_mm, y_mm, turned, flipped }: PinnedPiece, piece: Ord
 }
 
 function refuseFault(
-  own: HandPlaced,
+  placing: HandPlaced,
   onRoll: readonly HandPlaced[],
   { width_mm, length_mm }: StockFilm,
 ): void {
-  const fault = placingFault(own, onRoll, { width_mm, length_mm, gap_mm: 0, endWaste_mm: 0 });
+  const fault = placingFault(placing, onRoll, { width_mm, length_mm, gap_mm: 0, endWaste_mm: 0 });
   if (fault === undefined) return;
   if (fault.kind === 'overlaps')
-    refusePin(own.id, 'a place of its own', `one that overlaps ${fault.id}`, [fault.id]);
-  refusePin(own.id, 'a place inside the film', 'one that reaches beyond it');
+    refusePin(placing.id, 'a place of its own', `one that overlaps ${fault.id}`, [fault.id]);
+  refusePin(placing.id, 'a place inside the film', 'one that reaches beyond it');
 }
 
 function within(

@@ -32,7 +32,7 @@ export function shorterByAnyCuts(
 ): ReadonlyMap<number, SkylineLayout> {
   const found = new Map<number, SkylineLayout>();
   segments.forEach((segment, index) => {
-    const strips = laid.filter((own) => own.segment === index).map(({ strip }) => strip);
+    const strips = laid.filter((laidStrip) => laidStrip.segment === index).map(({ strip }) => strip);
     const problem = problemOn(segment, strips);
     if (
       strips.length === 0 ||

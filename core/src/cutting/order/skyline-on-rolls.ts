@@ -11,7 +11,7 @@ export function* skylineSearches(
   prices: readonly number[] | undefined,
 ): Generator<readonly [segment: number, layout: SkylineLayout]> {
   const running = segments.flatMap((segment, index) => {
-    const strips = laid.filter((own) => own.segment === index).map(({ strip }) => strip);
+    const strips = laid.filter((laidStrip) => laidStrip.segment === index).map(({ strip }) => strip);
     if (strips.length === 0 || segment.mostStacks === 1) return [];
     const problem = problemOn(segment, strips);
     /** Laid freely, a piece that wants an edge may come to lie at either. */

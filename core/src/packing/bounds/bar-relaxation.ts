@@ -9,7 +9,7 @@ export function itemDemands({ itemTypes }: PackingProblem, widest: number): read
   return itemTypes.map(({ across, along, quantity, mayTurn }): ItemDemand => ({
     quantity,
     orientations: ([[across, along], ...(mayTurn ? [[along, across]] : [])] as [number, number][]).filter(
-      ([own], index) => own <= widest || index === 0,
+      ([pieceAcross], index) => pieceAcross <= widest || index === 0,
     ),
   }));
 }

@@ -78,14 +78,14 @@ function choicesOf(
 ): readonly Choice[] {
   const found: Choice[] = [];
   demands.forEach(({ quantity, orientations }, itemType) => {
-    const own = valueAt(price, itemType);
-    if (own <= TINY) return;
+    const itemPrice = valueAt(price, itemType);
+    if (itemPrice <= TINY) return;
     const first = orientations[0]?.[1] ?? 1;
     orientations.forEach(([across, along], orientation) => {
       /** A pattern along a turned piece serves a larger or smaller part of it. */
       const share = first / along;
       if (across <= width && along <= longest)
-        found.push({ itemType, orientation, across, dualPrice: own * share, share, most: quantity });
+        found.push({ itemType, orientation, across, dualPrice: itemPrice * share, share, most: quantity });
     });
   });
   return found.sort((a, b) => b.dualPrice / b.across - a.dualPrice / a.across);

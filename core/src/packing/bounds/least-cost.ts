@@ -99,13 +99,13 @@ function takenOf(
   const split = demands.map(() => stocks.map(() => 0));
   const turned = demands.map(() => 0);
   for (const [{ stock, parts }, took] of simplex.taken()) {
-    const own = stocks[stock];
-    if (own === undefined) continue;
-    const length = own.fills === undefined ? took : took * own.most;
+    const from = stocks[stock];
+    if (from === undefined) continue;
+    const length = from.fills === undefined ? took : took * from.most;
     lengths[stock] = valueAt(lengths, stock) + length;
     for (const { itemType, orientation, count } of parts) {
       const pieces =
-        own.fills === undefined
+        from.fills === undefined
           ? (took * count) / alongOf(valueAt(demands, itemType), orientation)
           : took * count;
       const line = valueAt(split, itemType);
@@ -130,9 +130,9 @@ function cheapest(
 ): { readonly column: StockColumn | undefined; readonly scale: number } {
   let [best, gain, scale]: [StockColumn | undefined, number, number] = [undefined, TINY, 1];
   for (let itemType = 0; itemType < demands.length; itemType += 1) {
-    const own = floatAt(dual, itemType);
-    if (-own > gain) {
-      gain = -own;
+    const itemDual = floatAt(dual, itemType);
+    if (-itemDual > gain) {
+      gain = -itemDual;
       best = { entries: [[itemType, -1]], cost: 0, stock: -1, parts: [] };
     }
   }
@@ -145,25 +145,33 @@ function cheapest(
     }
     const paid = cost - Math.min(0, limit);
     scale = Math.max(scale, value / Math.max(TINY, paid));
-    const own = value - cost + limit;
-    if (own <= Math.max(gain, TINY * Math.max(1, cost))) return;
-    gain = own;
+    const reducedCost = value - cost + limit;
+    if (reducedCost <= Math.max(gain, TINY * Math.max(1, cost))) return;
+    gain = reducedCost;
     const entries = new Map<number, number>();
     for (const { itemType, count, share } of parts)
       entries.set(itemType, (entries.get(itemType) ?? 0) + count * share);
     best = { entries: [...entries, [row, 1]], cost, stock, parts };
   };
-  stocks.forEach((own, stock) => {
-    if (own.fills === undefined) look(stock, own, bestPattern(own.width, demands, dual, own.most));
+  stocks.forEach((patternStock, stock) => {
+    if (patternStock.fills === undefined)
+      look(stock, patternStock, bestPattern(patternStock.width, demands, dual, patternStock.most));
   });
   /**
    * What an offcut can hold takes longer to find: it is asked for only at prices that slices agree with, and
    * the first that pays is taken.
    */
-  for (const [stock, own] of stocks.entries()) {
-    if (own.fills === undefined) continue;
+  for (const [stock, patternStock] of stocks.entries()) {
+    if (patternStock.fills === undefined) continue;
     if (best !== undefined) return { column: best, scale: Number.POSITIVE_INFINITY };
-    look(stock, own, own.fills.highest(dual, own.cost - Math.min(0, floatAt(dual, demands.length + stock))));
+    look(
+      stock,
+      patternStock,
+      patternStock.fills.highest(
+        dual,
+        patternStock.cost - Math.min(0, floatAt(dual, demands.length + stock)),
+      ),
+    );
   }
   return { column: best, scale };
 }

@@ -118,7 +118,7 @@ export class OffcutFills {
   #holds(itemType: number, count: number): boolean {
     const before = intAt(this.#counts, itemType);
     this.#counts[itemType] = count;
-    const pieces = this.#counts.reduce((sum, own) => sum + own, 0);
+    const pieces = this.#counts.reduce((sum, counted) => sum + counted, 0);
     const key = this.#counts.join();
     let known = this.#known.get(key);
     if (known === undefined) {

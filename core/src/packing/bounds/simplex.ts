@@ -56,11 +56,11 @@ export class Simplex<Column extends SimplexColumn> {
     for (let round = 0; round < mostRounds; round += 1) {
       this.dual.fill(0);
       for (let row = 0; row < this.#rows; row += 1) {
-        const own = floatAt(this.#basisCost, row);
+        const basisCost = floatAt(this.#basisCost, row);
         const line = valueAt(this.#inverse, row);
-        if (own !== 0)
+        if (basisCost !== 0)
           for (let at = 0; at < this.#rows; at += 1)
-            this.dual[at] = floatAt(this.dual, at) + own * floatAt(line, at);
+            this.dual[at] = floatAt(this.dual, at) + basisCost * floatAt(line, at);
       }
       const column = entering(this.dual);
       if (column === undefined) return true;
@@ -102,9 +102,9 @@ export class Simplex<Column extends SimplexColumn> {
     let leaving = -1;
     let least = Number.POSITIVE_INFINITY;
     for (let row = 0; row < rows; row += 1) {
-      const own = floatAt(step, row);
-      if (own <= 1e-10) continue;
-      const ratio = floatAt(this.#value, row) / own;
+      const amount = floatAt(step, row);
+      if (amount <= 1e-10) continue;
+      const ratio = floatAt(this.#value, row) / amount;
       if (ratio < least - 1e-12) {
         least = ratio;
         leaving = row;
@@ -115,14 +115,14 @@ export class Simplex<Column extends SimplexColumn> {
     const by = floatAt(step, leaving);
     for (let at = 0; at < rows; at += 1) line[at] = floatAt(line, at) / by;
     for (let row = 0; row < rows; row += 1) {
-      const own = floatAt(step, row);
-      if (row === leaving || own === 0) continue;
+      const change = floatAt(step, row);
+      if (row === leaving || change === 0) continue;
       const other = valueAt(this.#inverse, row);
       for (let at = 0; at < rows; at += 1) {
         const amount = floatAt(line, at);
-        if (amount !== 0) other[at] = floatAt(other, at) - own * amount;
+        if (amount !== 0) other[at] = floatAt(other, at) - change * amount;
       }
-      this.#value[row] = Math.max(0, floatAt(this.#value, row) - own * least);
+      this.#value[row] = Math.max(0, floatAt(this.#value, row) - change * least);
     }
     this.#value[leaving] = least;
     this.#basisCost[leaving] = column.cost;

@@ -19,13 +19,13 @@ type Share = (across: number) => number;
  * largest is taken
  */
 export function leastLength({ width, itemTypes, area }: PackingProblem): number {
-  const ways = itemTypes.map((itemType) => waysOf(itemType, width));
+  const perItemType = itemTypes.map((itemType) => waysOf(itemType, width));
   let best = Math.max(
     Math.ceil(area / width - 1e-9),
     0,
-    ...ways.map((orientations) => Math.min(...orientations.map(({ along }) => along))),
+    ...perItemType.map((orientations) => Math.min(...orientations.map(({ along }) => along))),
   );
-  const all = [...new Set(ways.flat().flatMap(({ across }) => [across, width - across]))]
+  const all = [...new Set(perItemType.flat().flatMap(({ across }) => [across, width - across]))]
     .filter((edge) => edge > 0 && edge <= width / 2)
     .sort((a, b) => a - b);
   const stride = Math.ceil(
@@ -37,7 +37,8 @@ export function leastLength({ width, itemTypes, area }: PackingProblem): number 
     let sum = 0;
     itemTypes.forEach(({ quantity }, index) => {
       let least = Number.POSITIVE_INFINITY;
-      for (const { across, along } of ways[index] ?? []) least = Math.min(least, share(across) * along);
+      for (const { across, along } of perItemType[index] ?? [])
+        least = Math.min(least, share(across) * along);
       sum += least * quantity;
     });
     best = Math.max(best, Math.ceil(sum - 1e-6));
@@ -67,8 +68,8 @@ function rounded(width: number, edge: number): Share {
 /** Counts in whole parts of the roll, so many at most. */
 function stepped(parts: number, share: Share): Share {
   return (across) => {
-    const own = share(across);
-    const whole = (parts + 1) * own;
-    return Math.abs(whole - Math.round(whole)) < TINY ? own : Math.floor(whole) / parts;
+    const widthShare = share(across);
+    const whole = (parts + 1) * widthShare;
+    return Math.abs(whole - Math.round(whole)) < TINY ? widthShare : Math.floor(whole) / parts;
   };
 }

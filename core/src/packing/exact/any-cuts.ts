@@ -93,10 +93,10 @@ function chargesOf(
 ): readonly Charge[] {
   const rows = rowsWithin(subsets, laid, width);
   if (rows === undefined) return [];
-  return values.map((own) => {
-    const perStep = laid.map(({ itemType, along }) => valueAt(own, itemType) / along);
+  return values.map((prices) => {
+    const perStep = laid.map(({ itemType, along }) => valueAt(prices, itemType) / along);
     const { scale, held } = roomBeside(subsets, rows, perStep);
-    const sums = subsets.sums(own.map((value) => value * scale));
+    const sums = subsets.sums(prices.map((value) => value * scale));
     return { held, sums, spare: most * (1 + NEAR) - floatAt(sums, subsets.all) };
   });
 }
@@ -107,8 +107,8 @@ function boxesOf(
   { subsets, laid, width, area, spare, charges }: AnyCuts,
   fronts: ParetoBoxes,
 ): void {
-  const own = floatAt(area, state);
-  const mostArea = own + spare;
+  const stateArea = floatAt(area, state);
+  const mostArea = stateArea + spare;
   const wastesTooMuch = (across: number, along: number): boolean =>
     charges.some(
       ({ held, sums, spare: mine }) =>
@@ -122,7 +122,7 @@ function boxesOf(
       wastesTooMuch(across, along)
     )
       return;
-    fronts.put(across, along, across * along - own, part, way);
+    fronts.put(across, along, across * along - stateArea, part, way);
   };
   laid.forEach((orientation, index) => {
     if (subsets.one(orientation.itemType) === state) add(orientation.across, orientation.along, index, ALONE);

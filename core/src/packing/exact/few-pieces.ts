@@ -40,15 +40,15 @@ export function bestStrips(asked: FewPieces): readonly Strip[] | undefined {
     (itemType) => valueAt(left, itemType) > 0,
   );
   const quantities = itemTypes.map((itemType) => valueAt(left, itemType));
-  const ways = itemTypes.map((itemType) =>
+  const orientationsOf = itemTypes.map((itemType) =>
     orientations.filter(
       (orientation) =>
         orientation.itemType === itemType && orientation.across <= width && orientation.along <= mostStrip,
     ),
   );
-  if (ways.some((own) => own.length === 0)) return undefined;
-  const sizes = ways.map(([way]) => (way === undefined ? 0 : way.across * way.along));
-  const prices = itemTypes.map((itemType) => priced?.own[itemType] ?? 0);
+  if (orientationsOf.some((itemOrientations) => itemOrientations.length === 0)) return undefined;
+  const sizes = orientationsOf.map(([way]) => (way === undefined ? 0 : way.across * way.along));
+  const prices = itemTypes.map((itemType) => priced?.perPiece[itemType] ?? 0);
   const mayLose = most * width - sizes.reduce((sum, size, at) => sum + size * valueAt(quantities, at), 0);
   const mayCost =
     (priced === undefined
@@ -57,7 +57,7 @@ export function bestStrips(asked: FewPieces): readonly Strip[] | undefined {
     NEAR * most;
   if (mayLose < 0 || mayCost < 0) return undefined;
   const subsets = new ItemSubsets(quantities);
-  const programme = new StripProgramme(asked, ways, subsets, {
+  const programme = new StripProgramme(asked, orientationsOf, subsets, {
     area: subsets.sums(sizes),
     dualPrice: subsets.sums(prices),
     mayLose,
@@ -95,7 +95,7 @@ class StripProgramme {
 
   constructor(
     private readonly asked: FewPieces,
-    private readonly ways: readonly (readonly Orientation[])[],
+    private readonly orientationsOf: readonly (readonly Orientation[])[],
     private readonly subsets: ItemSubsets,
     private readonly allowed: Allowed,
   ) {
@@ -108,17 +108,21 @@ class StripProgramme {
     this.#stripLength = new Float64Array(states).fill(NEVER);
     this.#shortest = new Float64Array(states).fill(NEVER);
     this.#shortest[0] = 0;
-    this.#widths = [...new Set(ways.flatMap((own) => own.map(({ across }) => across)))].sort((a, b) => a - b);
+    this.#widths = [
+      ...new Set(orientationsOf.flatMap((orientations) => orientations.map(({ across }) => across))),
+    ].sort((a, b) => a - b);
     this.#stacked = this.#widths.map(() => new Float64Array(states));
     this.#shortestWithin = this.#widths.map((across) =>
-      ways.map((own) =>
-        own.reduce(
+      orientationsOf.map((orientations) =>
+        orientations.reduce(
           (least, orientation) => (orientation.across <= across ? Math.min(least, orientation.along) : least),
           Number.POSITIVE_INFINITY,
         ),
       ),
     );
-    this.#wants = ways.map((own) => (own.some(({ wantsEdge }) => wantsEdge) ? 1 : 0));
+    this.#wants = orientationsOf.map((orientations) =>
+      orientations.some(({ wantsEdge }) => wantsEdge) ? 1 : 0,
+    );
     this.#wanting = new Uint8Array(states);
     this.#taken = asked.priced?.taken ?? new Float64Array(asked.width + 1);
   }
@@ -220,9 +224,9 @@ class StripProgramme {
   #lastStrip(state: number): number {
     const many = this.subsets.partsOf(state);
     for (let index = 0; index < many; index += 1) {
-      const own = intAt(this.subsets.parts, index);
-      const sum = floatAt(this.#stripLength, own) + floatAt(this.#shortest, state - own);
-      if (Math.abs(sum - floatAt(this.#shortest, state)) < 1e-9) return own;
+      const part = intAt(this.subsets.parts, index);
+      const sum = floatAt(this.#stripLength, part) + floatAt(this.#shortest, state - part);
+      if (Math.abs(sum - floatAt(this.#shortest, state)) < 1e-9) return part;
     }
     return state;
   }
@@ -270,7 +274,7 @@ class StripProgramme {
 
   #stackOf(counts: readonly number[], across: number): Stack {
     const pieces = counts.flatMap((count, at): Orientation[] => {
-      const way = (this.ways[at] ?? [])
+      const way = (this.orientationsOf[at] ?? [])
         .filter((orientation) => orientation.across <= across)
         .reduce<Orientation | undefined>(
           (least, orientation) =>

@@ -180,7 +180,7 @@ describe('what lies beside', () => {
       fc.property(jobs, (pieces) => {
         const problem = problemOf(pieces);
         const prices = barRelaxation(problem)?.prices ?? [];
-        const { own, taken } = reducedCosts(problem, prices);
+        const { perPiece, taken } = reducedCosts(problem, prices);
         const rows = rowsWithin(
           new ItemSubsets(problem.itemTypes.map(({ quantity }) => quantity)),
           problem.orientations,
@@ -189,7 +189,7 @@ describe('what lies beside', () => {
         rows?.orientations.forEach((row, at) => {
           const dualPrice = row.reduce((sum, orientation) => {
             const { itemType = 0, along = 1 } = problem.orientations[orientation] ?? {};
-            return sum + (own[itemType] ?? 0) / along;
+            return sum + (perPiece[itemType] ?? 0) / along;
           }, 0);
           expect(dualPrice).toBeLessThanOrEqual(1 + 1e-9);
           expect(taken[rows.across[at] ?? 0]).toBeGreaterThanOrEqual(dualPrice - 1e-9);

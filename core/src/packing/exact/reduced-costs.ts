@@ -8,7 +8,7 @@ import type { PackingProblem } from '../problem/packing-problem';
  */
 export interface ReducedCosts {
   /** Steps of length one piece of each item type is worth. */
-  readonly own: readonly number[];
+  readonly perPiece: readonly number[];
   /**
    * By width in steps, the share of a step of length taken: all but what other pieces beside it can be worth.
    */
@@ -39,7 +39,7 @@ export function reducedCosts(
   }
   const scale = 1 / (floatAt(held, width) || 1);
   return {
-    own: itemTypes.map((_, itemType) => valueAt(prices, itemType) * scale),
+    perPiece: itemTypes.map((_, itemType) => valueAt(prices, itemType) * scale),
     taken: Float64Array.from(held, (_, across) => 1 - floatAt(held, width - across) * scale),
   };
 }

@@ -68,14 +68,14 @@ export function roomBeside(
   { across, subset, orientations }: Rows,
   dualPrice: readonly number[],
 ): { readonly scale: number; readonly held: (subset: number, room: number) => number } {
-  const own = Float64Array.from(orientations, (row) =>
+  const worths = Float64Array.from(orientations, (row) =>
     row.reduce((sum, orientation) => sum + valueAt(dualPrice, orientation), 0),
   );
-  const scale = 1 / (own.reduce((most, value) => Math.max(most, value), 0) || 1);
-  const most = new Float64Array(own.length);
-  own.forEach((value, at) => {
-    own[at] = value * scale;
-    most[at] = Math.max(at === 0 ? 0 : floatAt(most, at - 1), own[at]);
+  const scale = 1 / (worths.reduce((most, value) => Math.max(most, value), 0) || 1);
+  const most = new Float64Array(worths.length);
+  worths.forEach((value, at) => {
+    worths[at] = value * scale;
+    most[at] = Math.max(at === 0 ? 0 : floatAt(most, at - 1), worths[at]);
   });
   return {
     scale,
@@ -88,7 +88,8 @@ export function roomBeside(
       }
       let best = 0;
       for (let at = low - 1; at > 0 && floatAt(most, at) > best; at -= 1)
-        if (floatAt(own, at) > best && subsets.areApart(taken, intAt(subset, at))) best = floatAt(own, at);
+        if (floatAt(worths, at) > best && subsets.areApart(taken, intAt(subset, at)))
+          best = floatAt(worths, at);
       return best;
     },
   };

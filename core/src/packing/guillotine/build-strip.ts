@@ -37,29 +37,29 @@ const MOST_FITTING = 120;
 
 /** Builds the strip that wastes the least of what is left, with some chance in it.
  *  @returns undefined when nothing is left */
-export function buildStrip(problem: PackingProblem, left: Int32Array, ways: StripWays): Strip | undefined {
+export function buildStrip(problem: PackingProblem, left: Int32Array, manner: StripWays): Strip | undefined {
   const { width } = problem;
-  const { random, stages, edges, mostStacks } = ways;
-  const open = shuffled(ways.orientations, random);
+  const { random, stages, edges, mostStacks } = manner;
+  const open = shuffled(manner.orientations, random);
   if (open.length === 0) return undefined;
   const longest = open.reduce((most, { along }) => Math.max(most, along), 0);
-  const most = Math.min(ways.room, Math.round(longest * (stages === 2 ? 1 : ways.reach)));
-  const anchor = ways.anchored ? hardest(open, random) : undefined;
+  const most = Math.min(manner.room, Math.round(longest * (stages === 2 ? 1 : manner.reach)));
+  const anchor = manner.anchored ? hardest(open, random) : undefined;
   const least = anchor?.along ?? 1;
   const stock = widthStock(open, left);
-  if (stages === 3 && ways.seeksPerfect) {
+  if (stages === 3 && manner.seeksPerfect) {
     const sets = exactSets(width, stock, anchor?.across, random, mostStacks);
     const perfect = exactFillStrip(problem, sets, open, left, edges, least, most, random);
     if (perfect !== undefined) return perfect;
   }
-  const fitting: Fitting = (across, edge) => fittingIn(open, across, ways.slack * width, edge);
+  const fitting: Fitting = (across, edge) => fittingIn(open, across, manner.slack * width, edge);
   const stackLengths = cachedStackLengths(fitting, left, most, stages === 2);
   const sets = widthSets(width, stock, anchor?.across, random, mostStacks);
   const ends = leastWaste(width, sets, stackLengths, least, random, edges);
   const built = ends
     .map(({ set, along }) => filledStrip(set, along, left, fitting, stages === 2, stackLengths, edges))
     .filter(({ stacks }) => stacks.length > 0);
-  built.forEach(ways.onBuilt);
+  built.forEach(manner.onBuilt);
   return fullest(built) ?? alone(anchor ?? open[0]);
 }
 
@@ -132,8 +132,8 @@ type Fitting = (across: number, edge: boolean) => readonly Orientation[];
 function hardest(open: readonly Orientation[], random: () => number): Orientation | undefined {
   let [found, score]: [Orientation | undefined, number] = [undefined, -1];
   for (const orientation of open) {
-    const own = orientation.across * (0.85 + 0.3 * random()) + orientation.along * 0.15 * random();
-    if (own > score) [found, score] = [orientation, own];
+    const hardness = orientation.across * (0.85 + 0.3 * random()) + orientation.along * 0.15 * random();
+    if (hardness > score) [found, score] = [orientation, hardness];
   }
   return found;
 }
@@ -178,8 +178,8 @@ function bestEnd(
   chance: number,
 ): readonly [share: number, along: number] {
   let [share, where] = [-1, 0];
-  for (const [own, { ends }] of stacks.entries()) {
-    if (own > 0 && widths[own] === widths[own - 1] && own !== edges) continue;
+  for (const [place, { ends }] of stacks.entries()) {
+    if (place > 0 && widths[place] === widths[place - 1] && place !== edges) continue;
     /** Where many pieces are left nearly every length is reached: a chance choice of them does. */
     const stride = Math.max(1, ends.length / MOST_ENDS);
     for (let at = stride > 1 ? random() * stride : 0; at < ends.length; at += stride) {

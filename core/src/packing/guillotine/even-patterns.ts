@@ -38,7 +38,7 @@ export class EvenPatterns {
       problem.orientations,
       Int32Array.from(problem.itemTypes, ({ quantity }) => quantity),
     );
-    const pieces = this.#widths.reduce((sum, own) => sum + own.pieces.length, 0);
+    const pieces = this.#widths.reduce((sum, patternWidth) => sum + patternWidth.pieces.length, 0);
     const isOf = this.#widths.length <= MOST_WIDTHS && pieces >= FEWEST_A_WIDTH * this.#widths.length;
     this.#sets = isOf ? (fullSets(problem.width, this.#widths, mostStacks) ?? []) : [];
   }
@@ -75,7 +75,7 @@ export class EvenPatterns {
     return this.#tried
       .slice(0, MOST_LONGER)
       .reduce<Tried | undefined>(
-        (found, own) => (found === undefined || own.changes < found.changes ? own : found),
+        (found, candidate) => (found === undefined || candidate.changes < found.changes ? candidate : found),
         undefined,
       );
   }

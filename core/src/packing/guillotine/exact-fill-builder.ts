@@ -45,7 +45,7 @@ export class ExactFillBuilder {
     this.#random = random;
     this.#patterns = new EvenPatterns(segment);
     this.#all = Int32Array.from(segment.problem.itemTypes, ({ quantity }) => quantity);
-    const pieces = this.#all.reduce((sum, own) => sum + own, 0);
+    const pieces = this.#all.reduce((sum, count) => sum + count, 0);
     const shares = SHARES[pieces > MANY ? 'many' : 'few'];
     this.wholeAtFirst = shares.atFirst;
     this.#patternsShare = this.#patterns.isOfUse ? shares.patterns : 0;
@@ -60,7 +60,7 @@ export class ExactFillBuilder {
     const random = this.#random;
     if (random() < this.#patternsShare) return this.#patterns.next(random);
     return this.#search(this.#all, 2 + 1.5 * random(), WHOLE_TRIES, 1, (left, strips) =>
-      left.every((own) => own === 0) ? strips : undefined,
+      left.every((count) => count === 0) ? strips : undefined,
     );
   }
 

@@ -94,18 +94,18 @@ export function exactFill(search: ExactFillSearch): readonly Strip[] | undefined
     const first = classes.findIndex(({ pieces }) => pieces.length > 0);
     const anchor = anchorOf(classes[first]?.pieces ?? [], search.random);
     if (anchor === undefined) return search.end(rest, strips, along);
-    let ways = 0;
+    let tried = 0;
     for (const choice of choicesOf(classes, first, anchor, canFill, words, search)) {
-      if (tries <= 0 || ways >= WAYS_ON) return undefined;
+      if (tries <= 0 || tried >= WAYS_ON) return undefined;
       tries -= 1;
       const made = stripOf(classes, choice, anchor, words, search);
       if (made === undefined) continue;
-      ways += 1;
+      tried += 1;
       const after = leftAfter(rest, made.strip);
       const found = go(made.classes, after, [...strips, made.strip], along + choice.along);
       if (found !== undefined) return found;
     }
-    return ways === 0 ? search.end(rest, strips, along) : undefined;
+    return tried === 0 ? search.end(rest, strips, along) : undefined;
   }
 }
 
@@ -168,9 +168,9 @@ function choicesOf(
   words: number,
   { width, mostStrip, mostStacks, edges, random }: ExactFillSearch,
 ): readonly Choice[] {
-  const own = classes[first];
-  if (own === undefined) return [];
-  const anchored = reachedOn(anchor, own, words);
+  const anchorClass = classes[first];
+  if (anchorClass === undefined) return [];
+  const anchored = reachedOn(anchor, anchorClass, words);
   const found: Choice[] = [];
   const common = new Uint32Array(words);
   const stock = {
@@ -265,9 +265,9 @@ function stripOf(
     );
     const rest = place === 0 ? along - anchor.along : along;
     if (rest < 0 || !reaches(stacked, rest)) return undefined;
-    const own = [...(place === 0 ? [anchor] : []), ...exactFillStack(stacked, rest)];
-    touched.set(index, own.reduce(withoutOne, pieces));
-    stacks.push({ across, pieces: own });
+    const stackPieces = [...(place === 0 ? [anchor] : []), ...exactFillStack(stacked, rest)];
+    touched.set(index, stackPieces.reduce(withoutOne, pieces));
+    stacks.push({ across, pieces: stackPieces });
   }
   for (const [index, pieces] of touched)
     after[index] = classOf(valueAt(classes, index).across, pieces, words);

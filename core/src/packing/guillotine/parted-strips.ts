@@ -18,17 +18,17 @@ function parted(strip: Strip): readonly Strip[] {
     });
   });
   const shared = [...new Set(ends.flat())]
-    .filter((at) => ends.every((own) => own.includes(at) || at >= (own.at(-1) ?? 0)))
+    .filter((at) => ends.every((stackEnds) => stackEnds.includes(at) || at >= (stackEnds.at(-1) ?? 0)))
     .sort((a, b) => a - b);
   if (shared.length < 2) return [strip];
   return shared.map((to, index): Strip => {
     const from = index === 0 ? 0 : valueAt(shared, index - 1);
     const stacks = strip.stacks.flatMap(({ across, pieces }, stack): Stack[] => {
-      const own = pieces.filter((_, at) => {
+      const ended = pieces.filter((_, at) => {
         const end = valueAt(valueAt(ends, stack), at);
         return end > from && end <= to;
       });
-      return own.length === 0 ? [] : [{ across, pieces: own }];
+      return ended.length === 0 ? [] : [{ across, pieces: ended }];
     });
     return {
       along: to - from,

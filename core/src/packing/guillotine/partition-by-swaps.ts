@@ -71,11 +71,11 @@ class Sharing {
     private readonly made: readonly StripPattern[],
     private readonly edges: number,
   ) {
-    const stacks = made.flatMap(({ widths: own }, pattern) =>
-      own.map((width, place) => ({ pattern, width, isAtEdge: place < edges })),
+    const stacks = made.flatMap(({ widths: patternWidths }, pattern) =>
+      patternWidths.map((width, place) => ({ pattern, width, isAtEdge: place < edges })),
     );
-    const pieces = widths.flatMap(({ pieces: own }, width) =>
-      own.map((orientation) => ({ orientation, width })),
+    const pieces = widths.flatMap(({ pieces: widthPieces }, width) =>
+      widthPieces.map((orientation) => ({ orientation, width })),
     );
     this.#stacks = stacks;
     this.#pieces = pieces;
@@ -113,10 +113,10 @@ class Sharing {
     const { width } = valueAt(this.#pieces, one);
     const from = intAt(at, one);
     const isSwap = random() < SWAPS;
-    const own = valueAt(this.#ofWidth, width);
+    const sameWidth = valueAt(this.#ofWidth, width);
     const count = valueAt(this.widths, width).pieces.length;
     const other = isSwap ? valueAt(this.#firstOf, width) + Math.floor(random() * count) : -1;
-    const to = isSwap ? intAt(at, other) : valueAt(own, Math.floor(random() * own.length));
+    const to = isSwap ? intAt(at, other) : valueAt(sameWidth, Math.floor(random() * sameWidth.length));
     const shift = intAt(this.#along, one) - (isSwap ? intAt(this.#along, other) : 0);
     const wish = valueAt(this.#wants, one) - (isSwap ? valueAt(this.#wants, other) : 0);
     if (to === from || (shift === 0 && wish === 0)) return;
@@ -142,7 +142,7 @@ class Sharing {
 
   /** The best shares found. */
   strips(): readonly Strip[] {
-    return this.#inPattern.map((own) => this.#stripOf(own)).filter((strip) => strip.along > 0);
+    return this.#inPattern.map((stacks) => this.#stripOf(stacks)).filter((strip) => strip.along > 0);
   }
 
   #shift(from: number, to: number, length: number, wish: number): void {
@@ -187,15 +187,15 @@ class Sharing {
   #emptiest(stacks: readonly number[]): number {
     let [found, room] = [0, Number.NEGATIVE_INFINITY];
     for (const stack of stacks) {
-      const own = valueAt(this.made, intAt(this.#patternOf, stack)).along - floatAt(this.#lengths, stack);
-      if (own > room) [found, room] = [stack, own];
+      const rest = valueAt(this.made, intAt(this.#patternOf, stack)).along - floatAt(this.#lengths, stack);
+      if (rest > room) [found, room] = [stack, rest];
     }
     return found;
   }
 
-  #stripOf(own: readonly number[]): Strip {
+  #stripOf(stacks: readonly number[]): Strip {
     let [end, filled] = [0, 0];
-    const held = own.flatMap((stack): readonly Stack[] => {
+    const held = stacks.flatMap((stack): readonly Stack[] => {
       const stacked = this.#pieces.flatMap(({ orientation }, piece) =>
         this.#bestAt[piece] === stack ? [orientation] : [],
       );
@@ -219,5 +219,5 @@ function inStacksWithoutEdge(wanting: readonly number[], edges: number): number 
   return [...wanting]
     .sort((a, b) => b - a)
     .slice(edges)
-    .reduce((sum, own) => sum + own, 0);
+    .reduce((sum, count) => sum + count, 0);
 }

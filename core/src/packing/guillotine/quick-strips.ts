@@ -49,7 +49,7 @@ const asStack = ({ across, pieces }: OpenStack): Stack => ({ across, pieces });
 
 function areaOf(stacks: readonly OpenStack[]): number {
   return stacks.reduce(
-    (sum, { pieces }) => sum + pieces.reduce((own, { across, along }) => own + across * along, 0),
+    (sum, { pieces }) => sum + pieces.reduce((area, { across, along }) => area + across * along, 0),
     0,
   );
 }
@@ -76,13 +76,14 @@ function shortestFirstWay(
   { problem, most, mostStrip }: StockSegment,
   left: Int32Array,
 ): readonly Orientation[] {
-  const ways = new Map<number, Orientation>();
+  const shortest = new Map<number, Orientation>();
   for (const orientation of problem.orientations) {
     if (intAt(left, orientation.itemType) === 0 || orientation.along > Math.min(most, mostStrip)) continue;
-    const other = ways.get(orientation.itemType);
-    if (other === undefined || orientation.along < other.along) ways.set(orientation.itemType, orientation);
+    const other = shortest.get(orientation.itemType);
+    if (other === undefined || orientation.along < other.along)
+      shortest.set(orientation.itemType, orientation);
   }
-  return [...ways.values()].sort((a, b) => b.along - a.along || b.across - a.across);
+  return [...shortest.values()].sort((a, b) => b.along - a.along || b.across - a.across);
 }
 
 const opened = (orientation: Orientation, width: number): OpenStrip => ({

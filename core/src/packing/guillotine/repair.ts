@@ -91,7 +91,7 @@ export function* repairSteps(
   for (;;) {
     if (mayEnd && itemSubsetsOf(left) <= mostAtEnd) {
       const end = exactly(0, left, most - spent);
-      return end === undefined ? (left.every((own) => own === 0) ? laid : undefined) : [...laid, ...end];
+      return end === undefined ? (left.every((count) => count === 0) ? laid : undefined) : [...laid, ...end];
     }
     const how = { ...manner, stages, extra };
     const found = nextStrip(segments, left, lengths, dualPrice, settled, how, random, pool);
@@ -306,11 +306,12 @@ function fittingOrientations(
       intAt(left, itemType) > 0 && along <= room && (edges > 0 || !wantsEdge),
   );
   if (settled === undefined) return fits;
-  const ways = new Map<number, number>();
-  for (const { itemType, turned } of fits) ways.set(itemType, (ways.get(itemType) ?? 0) | (turned ? 2 : 1));
+  const turnsOf = new Map<number, number>();
+  for (const { itemType, turned } of fits)
+    turnsOf.set(itemType, (turnsOf.get(itemType) ?? 0) | (turned ? 2 : 1));
   return fits.filter(
     ({ itemType, turned }) =>
-      settled[itemType] === undefined || settled[itemType] === turned || ways.get(itemType) !== 3,
+      settled[itemType] === undefined || settled[itemType] === turned || turnsOf.get(itemType) !== 3,
   );
 }
 

@@ -269,10 +269,10 @@ class Neighbourhoods {
     const manner = { ...AT_FIRST, reach: this.#reaches.pick().value };
     const ended = this.#build(rest, dived, manner, most(this.best.cost) - this.#total(dived));
     if (ended !== undefined) this.#pool.noteTogether(ended);
-    const own = ended === undefined ? Number.POSITIVE_INFINITY : this.#total(ended);
-    if (ended !== undefined && own <= most(this.#cost)) {
+    const total = ended === undefined ? Number.POSITIVE_INFINITY : this.#total(ended);
+    if (ended !== undefined && total <= most(this.#cost)) {
       this.#laid = ended;
-      this.#cost = own;
+      this.#cost = total;
     }
     if (this.#cost < this.best.cost - NEAR) this.best = { ...this.best, laid: this.#laid, cost: this.#cost };
   }

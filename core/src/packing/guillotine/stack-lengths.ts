@@ -77,12 +77,12 @@ function mixedStackLengths(
   const sorted = [...orientations].sort((a, b) => b.across - a.across);
   const { lengths, areas, pieces, below } = reachedLengths(sorted, left, most, single);
   const places = fullerThanShorter(lengths, areas);
-  const ends = places.map((own) => valueAt(lengths, own));
+  const ends = places.map((place) => valueAt(lengths, place));
   const upTo = (along: number): number => lastUpTo(ends, along, places);
   const piecesAt = (along: number): readonly Orientation[] => {
     const found: Orientation[] = [];
-    for (let own = upTo(along); own > 0; own = valueAt(below, own)) {
-      const orientation = sorted[pieces[own] ?? NOT_REACHED];
+    for (let place = upTo(along); place > 0; place = valueAt(below, place)) {
+      const orientation = sorted[pieces[place] ?? NOT_REACHED];
       if (orientation !== undefined) found.push(orientation);
     }
     return found;
@@ -142,15 +142,16 @@ function reachedLengths(
 /** The places of lengths fuller than every shorter one, shortest first. */
 function fullerThanShorter(lengths: readonly number[], areas: readonly number[]): readonly number[] {
   const order = new Float64Array(lengths.length);
-  for (let own = 0; own < order.length; own += 1) order[own] = valueAt(lengths, own) * ENTRIES + own;
+  for (let place = 0; place < order.length; place += 1)
+    order[place] = valueAt(lengths, place) * ENTRIES + place;
   order.sort();
   const places: number[] = [];
   let best = 0;
   for (const key of order) {
-    const own = key % ENTRIES;
-    if (valueAt(areas, own) <= best) continue;
-    best = valueAt(areas, own);
-    places.push(own);
+    const place = key % ENTRIES;
+    if (valueAt(areas, place) <= best) continue;
+    best = valueAt(areas, place);
+    places.push(place);
   }
   return places;
 }

@@ -52,12 +52,12 @@ export function costOf(
   const lengths = lengthsOf(segments, laid);
   let sum = 0;
   segments.forEach(({ cost, fixed }, segment) => {
-    const own = valueAt(lengths, segment);
-    if (own > 0) sum += fixed + cost * own;
+    const length = valueAt(lengths, segment);
+    if (length > 0) sum += fixed + cost * length;
   });
   for (const { segment, strip } of laid) {
-    const own = segments[segment];
-    if (own !== undefined) sum += extra(own, strip);
+    const stockSegment = segments[segment];
+    if (stockSegment !== undefined) sum += extra(stockSegment, strip);
   }
   return sum;
 }
@@ -77,9 +77,9 @@ export function onlyEndless(segments: readonly StockSegment[]): StockSegment | u
 export function oneSegment(laid: readonly LaidStrip[], taken: ReadonlySet<number>): number | undefined {
   let found: number | undefined;
   for (const index of taken) {
-    const own = laid[index]?.segment;
-    if (found !== undefined && own !== found) return undefined;
-    found = own;
+    const segment = laid[index]?.segment;
+    if (found !== undefined && segment !== found) return undefined;
+    found = segment;
   }
   return found;
 }

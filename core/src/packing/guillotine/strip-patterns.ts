@@ -79,7 +79,7 @@ export function fullSets(
     ) {
       const { across, pieces } = valueAt(widths, index);
       nodes += 1;
-      if (across > rest || set.filter((own) => own === index).length >= pieces.length) continue;
+      if (across > rest || set.filter((chosen) => chosen === index).length >= pieces.length) continue;
       set.push(index);
       go(index, rest - across);
       set.pop();
@@ -110,12 +110,12 @@ export function patterns(
   const wishful = widths.flatMap(({ wishing }, index) => (wishing > 0 ? [index] : []));
   const rowOf = new Map(wishful.map((index, at) => [index, widths.length + at]));
   const columns = sets.flatMap((set) =>
-    edgeFirst(set, rowOf, edges).map((own): PatternColumn => {
+    edgeFirst(set, rowOf, edges).map((ordered): PatternColumn => {
       const counts = new Map<number, number>();
-      for (const [column, index] of own.entries())
+      for (const [column, index] of ordered.entries())
         for (const row of [index, ...(column < edges ? [rowOf.get(index) ?? -1] : [])])
           if (row >= 0) counts.set(row, (counts.get(row) ?? 0) + 1);
-      return { widths: own, entries: [...counts], cost: 1 + SPREAD * random() };
+      return { widths: ordered, entries: [...counts], cost: 1 + SPREAD * random() };
     }),
   );
   for (const row of rowOf.values()) columns.push({ widths: [], entries: [[row, -1]], cost: 0 });
@@ -125,13 +125,18 @@ export function patterns(
     1 + SPREAD,
   );
   simplex.run((dual) => cheapest(columns, dual), MOST_PIVOTS);
-  const taken = [...simplex.taken()].filter(([{ widths: own }, along]) => own.length > 0 && along >= 1);
+  const taken = [...simplex.taken()].filter(
+    ([{ widths: columnWidths }, along]) => columnWidths.length > 0 && along >= 1,
+  );
   const needed = widths.reduce((sum, { across, total }) => sum + across * total, 0) / width;
   const got = taken.reduce((sum, [, along]) => sum + along, 0);
   if (Math.abs(got - needed) > 2 * SPREAD * needed + taken.length) return undefined;
-  return taken.flatMap(([{ widths: own }, along]) => {
+  return taken.flatMap(([{ widths: columnWidths }, along]) => {
     const count = Math.max(1, Math.ceil(along / (NOT_QUITE * mostStrip)));
-    return Array.from({ length: count }, (): StripPattern => ({ widths: own, along: along / count }));
+    return Array.from({ length: count }, (): StripPattern => ({
+      widths: columnWidths,
+      along: along / count,
+    }));
   });
 }
 
@@ -158,9 +163,9 @@ function edgeFirst(
 function cheapest(columns: readonly PatternColumn[], dual: Float64Array): PatternColumn | undefined {
   let [best, gain]: [PatternColumn | undefined, number] = [undefined, 1e-9];
   for (const column of columns) {
-    let own = -column.cost;
-    for (const [row, amount] of column.entries) own += amount * floatAt(dual, row);
-    if (own > gain) [best, gain] = [column, own];
+    let reducedCost = -column.cost;
+    for (const [row, amount] of column.entries) reducedCost += amount * floatAt(dual, row);
+    if (reducedCost > gain) [best, gain] = [column, reducedCost];
   }
   return best;
 }

@@ -72,10 +72,10 @@ export class StripPool {
         for (const { itemType } of pieces) counts.set(itemType, (counts.get(itemType) ?? 0) + 1);
     const key = `${segment} ${[...counts].sort(([a], [b]) => a - b).join(' ')}`;
     const known = this.#strips.get(key);
-    const own = this.#segments[segment];
+    const stockSegment = this.#segments[segment];
     const along = strips.reduce((sum, strip) => sum + strip.along, 0);
     if (
-      own === undefined ||
+      stockSegment === undefined ||
       (known !== undefined && known.along <= along) ||
       (known === undefined && this.#strips.size >= MOST_POOLED)
     )
@@ -85,7 +85,10 @@ export class StripPool {
       strips,
       counts: [...counts],
       along,
-      cost: strips.reduce((sum, strip) => sum + own.cost * strip.along + this.#extra(own, strip), 0),
+      cost: strips.reduce(
+        (sum, strip) => sum + stockSegment.cost * strip.along + this.#extra(stockSegment, strip),
+        0,
+      ),
     });
   }
 
@@ -93,7 +96,7 @@ export class StripPool {
   noteTogether(laid: readonly LaidStrip[]): void {
     this.#segments.forEach(({ fixed }, segment) => {
       if (fixed === 0) return;
-      const strips = laid.flatMap((own) => (own.segment === segment ? [own.strip] : []));
+      const strips = laid.flatMap((laidStrip) => (laidStrip.segment === segment ? [laidStrip.strip] : []));
       if (strips.length > 1) this.note(segment, ...strips);
     });
   }
@@ -196,9 +199,9 @@ export class StripPool {
     );
   }
 
-  #take(own: PooledStrip, left: Int32Array, lengths: number[], found: LaidStrip[]): boolean {
-    if (!this.#fits(own, left, lengths)) return false;
-    const { segment, strips, along, counts } = own;
+  #take(pooled: PooledStrip, left: Int32Array, lengths: number[], found: LaidStrip[]): boolean {
+    if (!this.#fits(pooled, left, lengths)) return false;
+    const { segment, strips, along, counts } = pooled;
     for (const [itemType, count] of counts) left[itemType] = intAt(left, itemType) - count;
     lengths[segment] = valueAt(lengths, segment) + along;
     for (const strip of strips) found.push({ segment, strip });
@@ -210,8 +213,8 @@ export class StripPool {
 function slackColumn(dual: Float64Array, itemTypes: number): MixedStrip | undefined {
   let [gain, slack] = [TINY, -1];
   for (let row = 0; row < dual.length; row += 1) {
-    const own = row < itemTypes ? -floatAt(dual, row) : floatAt(dual, row);
-    if (own > gain) [gain, slack] = [own, row];
+    const rowGain = row < itemTypes ? -floatAt(dual, row) : floatAt(dual, row);
+    if (rowGain > gain) [gain, slack] = [rowGain, row];
   }
   return slack < 0
     ? undefined
@@ -285,12 +288,12 @@ function highestOf(
   for (let place = 0; place < among.length; place += 1) {
     const strip = intAt(among, place);
     const paid = floatAt(cost, strip);
-    let own = floatAt(capacityPrice, intAt(segment, strip)) * floatAt(taken, strip) - paid;
+    let reducedCost = floatAt(capacityPrice, intAt(segment, strip)) * floatAt(taken, strip) - paid;
     for (let at = intAt(start, strip); at < intAt(start, strip + 1); at += 1)
-      own += floatAt(dualPrice, intAt(itemType, at)) * floatAt(count, at);
+      reducedCost += floatAt(dualPrice, intAt(itemType, at)) * floatAt(count, at);
     const scale = paid > 1 ? paid : 1;
-    if (own > gain * scale) {
-      gain = own / scale;
+    if (reducedCost > gain * scale) {
+      gain = reducedCost / scale;
       best = strip;
     }
   }

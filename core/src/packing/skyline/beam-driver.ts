@@ -6,7 +6,7 @@ import { WholeRuns } from './whole-runs';
 
 /** One run over all pieces: how, how short it must be, and whom to tell how long it became. */
 interface BeamRun {
-  readonly ways: BeamWeights;
+  readonly weights: BeamWeights;
   readonly most: number;
   readonly ended: (along: number | undefined) => void;
 }
@@ -55,7 +55,7 @@ export function drivenByEvolution(
       runs += 1;
       const way = evolved.next();
       return {
-        ways: weights(way, evolved.skylines),
+        weights: weights(way, evolved.skylines),
         most: evolved.most,
         ended: (along) => {
           if (along === undefined) evolved.foundNothing();
@@ -84,7 +84,7 @@ function weightsOf(
     firstRow,
     segmentCharge: 0,
     dualPrice,
-    priority: dualPrice.map((own, itemType) => own * Math.exp(valueAt(logBias, itemType))),
+    priority: dualPrice.map((price, itemType) => price * Math.exp(valueAt(logBias, itemType))),
     random,
   };
 }
@@ -100,7 +100,7 @@ export function drivenByEdges(
 ): BeamDriver {
   const runs = new WholeRuns(bound, random);
   const dualPrice = itemTypes.map(({ across, along }) => (across * along) / width);
-  const priority = dualPrice.map((own) => PRIORITY * own);
+  const priority = dualPrice.map((price) => PRIORITY * price);
   const common = { firstRow: 1, dualPrice, priority, random };
   const segmentCharge = (): number =>
     (valueAt(STRETCHES, Math.floor(random() * STRETCHES.length)) * area) / width / 2;
@@ -109,7 +109,7 @@ export function drivenByEdges(
     whole: (best) => {
       const run = runs.next(best);
       return {
-        ways: {
+        weights: {
           skylines: run.skylines,
           tries: 6 + Math.floor(random() * 7),
           chance: 0.05 + random() * 0.2,

@@ -85,17 +85,17 @@ const RANKED = 1.5;
 export function* beam(
   problem: PackingProblem,
   pieces: Uint16Array,
-  ways: BeamWeights,
+  weights: BeamWeights,
   most: number,
 ): Generator<undefined, Block | undefined> {
   const total = pieces.reduce((sum, count) => sum + count, 0);
-  const dualPrice = worthOf(pieces, ways.dualPrice);
-  const table = orientationTable(problem, pieces, ways.dualPrice);
+  const dualPrice = worthOf(pieces, weights.dualPrice);
+  const table = orientationTable(problem, pieces, weights.dualPrice);
   const present = [...pieces].filter((count) => count > 0);
-  const rows = (): Skylines => roomForSkylines(ways.skylines, total + 2, present.length);
+  const rows = (): Skylines => roomForSkylines(weights.skylines, total + 2, present.length);
   let [skylines, next] = [rows(), rows()];
-  const candidates = roomForCandidates(ways.skylines * ways.tries, ways.skylines);
-  const order = new Float64Array(ways.skylines * ways.tries);
+  const candidates = roomForCandidates(weights.skylines * weights.tries, weights.skylines);
+  const order = new Float64Array(weights.skylines * weights.tries);
   const log: PlacementLog = { before: [], orientation: [], x: [], y: [] };
   skylines.segmentCount[0] = 1;
   skylines.left.set(present);
@@ -107,10 +107,19 @@ export function* beam(
   for (let placed = 0; placed < total; placed += 1) {
     candidates.count = 0;
     for (let row = 0; row < kept; row += 1)
-      candidate(table, skylines, row, ways, Math.floor(ways.random() * 0x7fffffff), slack, most, candidates);
+      candidate(
+        table,
+        skylines,
+        row,
+        weights,
+        Math.floor(weights.random() * 0x7fffffff),
+        slack,
+        most,
+        candidates,
+      );
     if (candidates.count === 0) return undefined;
     looked += kept;
-    kept = keepBest(table, skylines, next, candidates, order, ways.skylines, log);
+    kept = keepBest(table, skylines, next, candidates, order, weights.skylines, log);
     [skylines, next] = [next, skylines];
     if (looked > YIELD_EVERY) {
       looked = 0;
@@ -161,7 +170,7 @@ function candidate(
   table: OrientationTable,
   skylines: Skylines,
   row: number,
-  ways: BeamWeights,
+  weights: BeamWeights,
   seed: number,
   slack: number,
   most: number,
@@ -171,9 +180,9 @@ function candidate(
     const wasted = floatAt(skylines.waste, row);
     if (wasted > slack) return;
     lookAtLowest(skylines, row, table.width);
-    const found = bestHere(table, skylines, row * skylines.itemTypes, ways, seed, most);
-    for (let own = 0; own < found; own += 1)
-      noteCandidate(table, skylines, row, own, ways, wasted, slack, candidates);
+    const found = bestHere(table, skylines, row * skylines.itemTypes, weights, seed, most);
+    for (let choice = 0; choice < found; choice += 1)
+      noteCandidate(table, skylines, row, choice, weights, wasted, slack, candidates);
     if (found > 0) return;
     const wall = Math.min(here.leftWall, here.rightWall);
     if (!Number.isFinite(wall)) return;
@@ -209,15 +218,16 @@ function bestHere(
     const flushLeft = top === leftWall;
     const flushRight = top === rightWall;
     dice = (Math.imul(dice, DICE) + 12_345) & 0x7fffffff;
-    let own = floatAt(base, index) + chance * (dice / 0x80000000) + gapScore(table, skylines, leftBase, rest);
-    own -= firstRow * (roomHere - floatAt(rate, index) - (rest < narrowest ? 0 : floatAt(room, rest)));
-    if (flushLeft || flushRight) own += FLUSH;
-    if (found === tries && own <= floatAt(ownScores, worst)) continue;
+    let score =
+      floatAt(base, index) + chance * (dice / 0x80000000) + gapScore(table, skylines, leftBase, rest);
+    score -= firstRow * (roomHere - floatAt(rate, index) - (rest < narrowest ? 0 : floatAt(room, rest)));
+    if (flushLeft || flushRight) score += FLUSH;
+    if (found === tries && score <= floatAt(ownScores, worst)) continue;
     if (found < tries) {
       worst = found;
       found += 1;
     }
-    ownScores[worst] = own;
+    ownScores[worst] = score;
     ownOrientations[worst] = index;
     ownXs[worst] = liesLeft(wantsEdge[index] === 1, rest, flushLeft, flushRight) ? from : to - wide;
     if (found === tries) worst = leastPromising(found);
@@ -250,15 +260,15 @@ function noteCandidate(
   table: OrientationTable,
   skylines: Skylines,
   row: number,
-  own: number,
+  choice: number,
   { segmentCharge, priority }: BeamWeights,
   wasted: number,
   slack: number,
   candidates: Candidates,
 ): void {
   const { at, count, from, to, y, leftWall, rightWall } = here;
-  const index = intAt(ownOrientations, own);
-  const x = intAt(ownXs, own);
+  const index = intAt(ownOrientations, choice);
+  const x = intAt(ownXs, choice);
   const waste = wasted + lossOf(table, skylines, row, at, from, to, x, index);
   if (waste > slack) return;
   const rest = to - from - intAt(table.across, index);
@@ -329,8 +339,8 @@ function grow(
   const end = at + 1 < intAt(skylines.segmentCount, row) ? (skylines.starts[base + at + 1] ?? width) : width;
   coverSkylineSegment(skylines, row, next, into, at, x, x + wide, end, top);
   const leftBase = into * next.itemTypes;
-  for (let own = 0, from = row * skylines.itemTypes; own < next.itemTypes; own += 1)
-    next.left[leftBase + own] = countAt(skylines.left, from + own);
+  for (let itemPlace = 0, from = row * skylines.itemTypes; itemPlace < next.itemTypes; itemPlace += 1)
+    next.left[leftBase + itemPlace] = countAt(skylines.left, from + itemPlace);
   const ownItemType = leftBase + intAt(itemType, index);
   next.left[ownItemType] = (next.left[ownItemType] ?? 1) - 1;
   let narrowest = intAt(skylines.narrowest, row);

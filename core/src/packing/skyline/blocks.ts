@@ -33,8 +33,8 @@ export function partedAt({ moves }: Block): readonly Block[] {
       found.push({ along: 0, moves: [{ ...move, y: 0 }] });
     } else last.moves.push({ ...move, y: move.y - from });
     reach = Math.max(reach, move.y + move.orientation.along);
-    const own = found.at(-1);
-    if (own !== undefined) own.along = reach - from;
+    const current = found.at(-1);
+    if (current !== undefined) current.along = reach - from;
   }
   return found;
 }

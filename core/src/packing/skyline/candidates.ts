@@ -51,9 +51,9 @@ export function isKnown(marks: Float64Array, mark: number): boolean {
 export function bestFirst({ count, score }: Candidates, keys: Float64Array, wanted: number): Float64Array {
   let [least, most] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
   for (let slot = 0; slot < count; slot += 1) {
-    const own = floatAt(score, slot);
-    if (own < least) least = own;
-    if (own > most) most = own;
+    const slotScore = floatAt(score, slot);
+    if (slotScore < least) least = slotScore;
+    if (slotScore > most) most = slotScore;
   }
   const scale = most > least ? FINEST / (most - least) : 0;
   for (let slot = 0; slot < count; slot += 1)

@@ -120,7 +120,7 @@ export class EvolvedParameters {
     const some = (): number => (this.random() < 0.3 ? this.#normal() : 0);
     return {
       mix: this.hasPrices ? Math.min(MOST_MIX, Math.max(0, mix + 0.15 * some())) : 0,
-      logBias: logBias.map((own) => own + all + (this.random() < share ? spread * this.#normal() : 0)),
+      logBias: logBias.map((bias) => bias + all + (this.random() < share ? spread * this.#normal() : 0)),
       chance: Math.abs(chance + 0.05 * some()),
       firstRow: Math.max(0, firstRow + 0.7 * some()),
       tries: Math.max(TRIES[0], Math.min(TRIES[1], tries + Math.round(some()))),

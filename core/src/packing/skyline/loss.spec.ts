@@ -38,7 +38,7 @@ const dualPriceOf = (
   mix: number,
 ): { readonly problem: ReturnType<typeof packingProblem>; readonly dualPrice: readonly number[] } => {
   const problem = packingProblem(request);
-  const { own } = reducedCosts(
+  const { perPiece } = reducedCosts(
     problem,
     lengthBound(request).prices ?? problem.itemTypes.map(({ along }) => along),
   );
@@ -46,7 +46,7 @@ const dualPriceOf = (
     problem,
     dualPrice: problem.itemTypes.map(
       ({ across, along }, itemType) =>
-        ((1 - mix) * across * along) / problem.width + mix * (own[itemType] ?? 0),
+        ((1 - mix) * across * along) / problem.width + mix * (perPiece[itemType] ?? 0),
     ),
   };
 };

@@ -26,7 +26,7 @@ export function lossOf(
   const base = row * stride;
   const count = intAt(segmentCount, row);
   const least = intAt(narrowest, row);
-  const own = floatAt(rate, index);
+  const pieceRate = floatAt(rate, index);
   const end = x + intAt(across, index);
   let y = intAt(heights, base + at);
   const top = y + intAt(along, index);
@@ -40,7 +40,7 @@ export function lossOf(
     if (until > y)
       loss +=
         (until - y) *
-        (floatAt(room, stop - begin) - own - roomIn(room, before, least) - roomIn(room, after, least));
+        (floatAt(room, stop - begin) - pieceRate - roomIn(room, before, least) - roomIn(room, after, least));
     if (until === top) return loss;
     y = until;
     while (left > 0 && intAt(heights, base + left - 1) <= y) {

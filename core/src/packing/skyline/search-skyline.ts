@@ -38,7 +38,7 @@ export function* searchSkyline(
   { seed, mostRounds, bound, prices: given, start }: SkylineSearch,
 ): Generator<SkylineLayout, SkylineLayout, SkylineLayout | undefined> {
   const random = seededRandom(seed);
-  const prices = given && reducedCosts(problem, given).own;
+  const prices = given && reducedCosts(problem, given).perPiece;
   const all = Uint16Array.from(problem.itemTypes, ({ quantity }) => quantity);
   const leading = mayBePerfect(problem, bound)
     ? drivenByEdges(problem, bound, random)
@@ -61,7 +61,7 @@ export function* searchSkyline(
       round === 0 || blocks.length === 0 || random() < leading.share ? leading.whole(best.length) : undefined;
     const taken = whole === undefined ? destroy(problem, blocks, random) : new Set(blocks.keys());
     const [pieces, before] = whole === undefined ? heldBy(problem, blocks, taken) : [all, length];
-    const run = beam(problem, pieces, whole?.ways ?? leading.part(), whole?.most ?? before + 1);
+    const run = beam(problem, pieces, whole?.weights ?? leading.part(), whole?.most ?? before + 1);
     let step = run.next();
     for (; step.done !== true; step = run.next()) hear(yield best);
     whole?.ended(step.value?.along);
@@ -102,15 +102,15 @@ function destroy(
       width * along - moves.reduce((sum, { orientation }) => sum + orientation.across * orientation.along, 0),
   );
   const most = Math.max(1, ...waste);
-  const weights = waste.map((own) => 0.1 + own / most);
+  const weights = waste.map((wasted) => 0.1 + wasted / most);
   const target = 4 + random() ** 2 * (MOST_ANEW - 4);
   const taken = new Set<number>();
   for (let held = 0; taken.size < blocks.length;) {
     const at = byWeight(weights, random);
-    const own = valueAt(blocks, at).moves.length;
-    if (taken.size > 0 && held + own > target) break;
+    const count = valueAt(blocks, at).moves.length;
+    if (taken.size > 0 && held + count > target) break;
     taken.add(at);
-    held += own;
+    held += count;
     weights[at] = 0;
     weights.forEach((weight, index) => {
       if (weight > 0) weights[index] = 0.5 * weight + 0.2;

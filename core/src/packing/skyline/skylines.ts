@@ -52,9 +52,9 @@ export function lowestSkylineSegment({ heights, segmentCount, stride }: Skylines
   let at = base;
   let least = intAt(heights, base);
   for (let index = base + 1; index < end; index += 1) {
-    const own = intAt(heights, index);
-    if (own < least) {
-      least = own;
+    const height = intAt(heights, index);
+    if (height < least) {
+      least = height;
       at = index;
     }
   }
@@ -73,10 +73,10 @@ export function raiseSkylineSegment(
   heights[base + at] = height;
   let filled = base + Math.max(0, at - 1);
   for (let index = filled + 1; index < base + count; index += 1) {
-    const own = intAt(heights, index);
-    if (own === heights[filled]) continue;
+    const segmentHeight = intAt(heights, index);
+    if (segmentHeight === heights[filled]) continue;
     filled += 1;
-    heights[filled] = own;
+    heights[filled] = segmentHeight;
     starts[filled] = intAt(starts, index);
   }
   segmentCount[row] = filled + 1 - base;
@@ -98,11 +98,11 @@ export function coverSkylineSegment(
   height: number,
 ): void {
   const base = row * source.stride;
-  const own = into * target.stride;
+  const rowStart = into * target.stride;
   const count = intAt(source.segmentCount, row);
   const { starts, heights } = target;
-  copySegments(source, base, target, own, at);
-  let filled = own + at;
+  copySegments(source, base, target, rowStart, at);
+  let filled = rowStart + at;
   const start = intAt(source.starts, base + at);
   const low = intAt(source.heights, base + at);
   if (from > start) {
@@ -110,7 +110,7 @@ export function coverSkylineSegment(
     heights[filled] = low;
     filled += 1;
   }
-  if (filled === own || heights[filled - 1] !== height) {
+  if (filled === rowStart || heights[filled - 1] !== height) {
     starts[filled] = from;
     heights[filled] = height;
     filled += 1;
@@ -123,7 +123,7 @@ export function coverSkylineSegment(
   let index = at + 1;
   if (index < count && source.heights[base + index] === heights[filled - 1]) index += 1;
   copySegments(source, base + index, target, filled, count - index);
-  target.segmentCount[into] = filled + count - index - own;
+  target.segmentCount[into] = filled + count - index - rowStart;
 }
 
 function copySegments(source: Skylines, from: number, target: Skylines, to: number, count: number): void {
