@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { DEMO_JOB, expect, surface, test } from './house';
+import { DEMO_JOB, allSaved, expect, surface, test } from './house';
 
 const SHOP = ['/', '/call', '/why', '/films', '/stock', '/settings', '/bench', '/nowhere'];
 const SHAPES = [22, 24, 25, 26].map((n) => `${DEMO_JOB}/survey/${surface(n)}`);
@@ -91,6 +91,12 @@ test('every stop is free of axe findings in both themes, breaks no security poli
       expect({ path, width, ...(await overflow(page)) }).toEqual({ path, width, x: 0, y: 0 });
     }
     expect({ path, findings: await inBothThemes(page) }).toEqual({ path, findings: [] });
+    // What is laid out here would be film promised twice in the stories that follow.
+    if (path.includes('/cut/')) {
+      await page.keyboard.press('Control+z');
+      await expect(page.getByRole('table', { name: /Cut list/ })).toHaveCount(0);
+      await allSaved(page);
+    }
   }
   await page.keyboard.press('F1');
   expect(await findings(axe(page).include('[role=dialog], cdk-dialog-container'))).toEqual([]);
