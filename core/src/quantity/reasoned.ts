@@ -18,7 +18,9 @@ interface FormulaInput {
   readonly unit: string;
 }
 
-/** A formula is data with a one-line body, so that what is shown and what is calculated are the same thing. */
+/**
+ * A formula is data with a one-line body, so that what is shown and what is calculated are the same thing.
+ */
 export interface Formula<Inputs extends object> {
   readonly id: string;
   readonly word: string;

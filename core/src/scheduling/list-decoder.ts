@@ -17,8 +17,8 @@ const VERSATILITY_PENALTY_MIN = 3;
  * Starts of all steps when each follows, on every person, tool and room it needs, those that stand before it
  * in one order. Nothing is put into gaps; whoever can begin soonest does it. A most-lag that is overrun puts
  * the forerunner off, and what stands behind it is calculated again: where there is nobody to choose between,
- * each start is the earliest of all plans that keep the order. An order is calculated from where it parts from
- * the one kept to where all is as before again, and given up as soon as it must cost too much.
+ * each start is the earliest of all plans that keep the order. An order is calculated from where it parts
+ * from the one kept to where all is as before again, and given up as soon as it must cost too much.
  * @source own: least fixed point of monotone earliest starts over calendars
  */
 export class ListDecoder {

@@ -31,8 +31,10 @@ export function workedBefore(hours: readonly Span[], horizon: number): Float64Ar
   return worked;
 }
 
-/** For every amount of work of all together: how much of the clock of work it takes at least.
- *  @param perPerson what each has worked before each minute @param worked what anybody has, from `workedBefore` */
+/**
+ * For every amount of work of all together: how much of the clock of work it takes at least.  @param
+ * perPerson what each has worked before each minute @param worked what anybody has, from `workedBefore`
+ */
 export function leastWorked(perPerson: readonly Float64Array[], worked: Float64Array): Float64Array {
   const all = perPerson.reduce((sum, row) => sum + (row.at(-1) ?? 0), 0);
   const least = new Float64Array(all + 1);

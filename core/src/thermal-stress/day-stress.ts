@@ -92,7 +92,9 @@ export function absorptionOf(makeUp: MakeUp): AngledAbsorption {
 /** The glass at every step of every day without sun. */
 export type DarkBalances = readonly (readonly HeatBalance[])[];
 
-/** Without sun a film changes only how the glass radiates: calculated once for all films of like emissivity. */
+/**
+ * Without sun a film changes only how the glass radiates: calculated once for all films of like emissivity.
+ */
 export function darkBalances(
   makeUp: MakeUp,
   emissivities: AngledAbsorption['emissivities'],

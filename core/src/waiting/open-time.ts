@@ -130,7 +130,8 @@ interface WaterOnIt extends Pick<Learned, 'value' | 'basis'> {
 }
 
 /**
- * The water a shop calculates with, as it learned it. The band draws in with the root of how often it was seen.
+ * The water a shop calculates with, as it learned it. The band draws in with the root of how often it was
+ * seen.
  * @source band of what is taken at first and how it draws in: our guess
  */
 export function waterOnIt(kept: readonly Learned[]): WaterOnIt {

@@ -148,10 +148,7 @@ function cheapest(
     const reducedCost = value - cost + limit;
     if (reducedCost <= Math.max(gain, TINY * Math.max(1, cost))) return;
     gain = reducedCost;
-    const entries = new Map<number, number>();
-    for (const { itemType, count, share } of parts)
-      entries.set(itemType, (entries.get(itemType) ?? 0) + count * share);
-    best = { entries: [...entries, [row, 1]], cost, stock, parts };
+    best = { entries: [...sharesOf(parts), [row, 1]], cost, stock, parts };
   };
   stocks.forEach((patternStock, stock) => {
     if (patternStock.fills === undefined)
@@ -164,14 +161,16 @@ function cheapest(
   for (const [stock, patternStock] of stocks.entries()) {
     if (patternStock.fills === undefined) continue;
     if (best !== undefined) return { column: best, scale: Number.POSITIVE_INFINITY };
-    look(
-      stock,
-      patternStock,
-      patternStock.fills.highest(
-        dual,
-        patternStock.cost - Math.min(0, floatAt(dual, demands.length + stock)),
-      ),
-    );
+    const paid = patternStock.cost - Math.min(0, floatAt(dual, demands.length + stock));
+    look(stock, patternStock, patternStock.fills.highest(dual, paid));
   }
   return { column: best, scale };
+}
+
+/** What one unit of a pattern gives of each item type. */
+function sharesOf(parts: Pattern['parts']): ReadonlyMap<number, number> {
+  const shares = new Map<number, number>();
+  for (const { itemType, count, share } of parts)
+    shares.set(itemType, (shares.get(itemType) ?? 0) + count * share);
+  return shares;
 }

@@ -106,17 +106,10 @@ export function* beam(
   let looked = 0;
   for (let placed = 0; placed < total; placed += 1) {
     candidates.count = 0;
-    for (let row = 0; row < kept; row += 1)
-      candidate(
-        table,
-        skylines,
-        row,
-        weights,
-        Math.floor(weights.random() * 0x7fffffff),
-        slack,
-        most,
-        candidates,
-      );
+    for (let row = 0; row < kept; row += 1) {
+      const seed = Math.floor(weights.random() * 0x7fffffff);
+      candidate(table, skylines, row, weights, seed, slack, most, candidates);
+    }
     if (candidates.count === 0) return undefined;
     looked += kept;
     kept = keepBest(table, skylines, next, candidates, order, weights.skylines, log);

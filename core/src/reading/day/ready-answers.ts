@@ -11,8 +11,8 @@ const MOST_SKIES = 4;
 type FoundUnderSky = Map<string, Readiness>;
 
 /**
- * Keeps what was found out, so that a change to one surface calculates that surface alone. The longest unused of
- * the skies it was found under is forgotten.
+ * Keeps what was found out, so that a change to one surface calculates that surface alone. The longest unused
+ * of the skies it was found under is forgotten.
  */
 interface ReadyBook {
   readonly sun: SunCache;
