@@ -102,8 +102,7 @@ export function* beam(
   skylines.narrowest[0] = table.across[0] ?? problem.width;
   skylines.placing[0] = NOTHING;
   const slack = most - 1 - dualPrice + 1e-6 * most;
-  let kept = 1;
-  let looked = 0;
+  let [kept, looked] = [1, 0];
   for (let placed = 0; placed < total; placed += 1) {
     candidates.count = 0;
     for (let row = 0; row < kept; row += 1) {
