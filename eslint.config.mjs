@@ -22,7 +22,8 @@ const CLOCKS = [
 /** In a search a 0 for an index past the end would go unseen. */
 const CHECKED_INDEX = [
   {
-    selector: "LogicalExpression[operator='??'][left.type='MemberExpression'][left.computed=true][right.value=0]",
+    selector:
+      "LogicalExpression[operator='??'][left.type='MemberExpression'][left.computed=true][right.value=0]",
     message: 'take valueAt, floatAt, intAt, countAt or bitsAt of core/quantity: a wrong index is an error',
   },
 ];

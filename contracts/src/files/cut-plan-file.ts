@@ -157,4 +157,3 @@ export const sectorWord = (
   sector === undefined
     ? ''
     : `, radii ${length(sector.inner_mm)} and ${length(sector.outer_mm)}, angle ${((sector.angle_rad * 180) / Math.PI).toFixed(2)}°`;
-

@@ -127,7 +127,8 @@ export const shellWords = {
   changesAre: (count: number) => `${count} changes are`,
   onThisPageAlone: (changes: string) =>
     `Not saved yet: the server does not answer. ${changes} on this page alone and will be sent when it is back.`,
-  goOnOffline: 'The server does not answer. You can go on: everything is kept here and will be sent when it is back.',
+  goOnOffline:
+    'The server does not answer. You can go on: everything is kept here and will be sent when it is back.',
   keptInBrowser: (changes: string) =>
     `Not saved yet: the server does not answer. ${changes} kept in this browser and will be sent when it is back.`,
   onTheWay: (changes: string) => `Not saved yet: ${changes} on the way.`,
