@@ -117,5 +117,6 @@ function shareAt({ table, posterior, confirmed }: CaseInTheEnd, lambda: number):
     (share, index) => Math.max(LEAST, valueAt(prior, index)) ** (1 - turn) * Math.max(LEAST, share) ** turn,
   );
   const all = raised.reduce((sum, one) => sum + one, 0);
-  return valueAt(raised, causesOf(table).indexOf(confirmed)) / all;
+  const at = causesOf(table).indexOf(confirmed);
+  return at < 0 ? 0 : valueAt(raised, at) / all;
 }

@@ -32,3 +32,10 @@ export interface LookTable {
   readonly evidence: readonly EvidenceRow[];
   readonly remedies: readonly RemedyRow[];
 }
+
+/**
+ * Whether kept shares are of the causes of this table, another cause last: a case kept with an earlier table
+ * may have more or fewer.
+ */
+export const isOfTable = ({ causes }: LookTable, shares: readonly number[]): boolean =>
+  shares.length === causes.length + 1;

@@ -1,5 +1,5 @@
 import { valueAt } from '../quantity';
-import type { EvidenceRow, LookTable, RemedyRow } from './look-table';
+import { type EvidenceRow, type LookTable, type RemedyRow, isOfTable } from './look-table';
 import { BELIEF, type DiagnosisAsked, likelihoods, posteriorOf } from './posterior';
 
 /** What asking would bring. */
@@ -83,14 +83,18 @@ export const remediesForBoth = (
     })
     .sort((a, b) => a.cost_min - b.cost_min || (a.id < b.id ? -1 : 1));
 
-/** Shares of the named causes once a remedy has worked; undefined: it is none of the table. @source Bayes */
+/**
+ * Shares of the named causes once a remedy has worked.
+ * @returns undefined when it is no remedy of this table, or the shares are of another table
+ * @source Bayes
+ */
 export function whenItWorked(
-  { remedies }: LookTable,
+  table: LookTable,
   shares: readonly number[],
   remedy: string,
 ): readonly number[] | undefined {
-  const own = remedies.find(({ id }) => id === remedy);
-  if (own === undefined) return undefined;
+  const own = table.remedies.find(({ id }) => id === remedy);
+  if (own === undefined || !isOfTable(table, shares)) return undefined;
   const cures = [...own.cures, sum(own.cures) / own.cures.length];
   const joint = shares.map((share, cause) => share * valueAt(cures, cause));
   return joint.map((one) => one / sum(joint));

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { LOOK_TABLES, posteriorOf } from '../../diagnosing';
+import { LOOK_TABLES, calibrationOf, posteriorOf } from '../../diagnosing';
 import {
   CUT_METHODS,
   DIAGNOSED_LOOKS,
@@ -13,6 +13,7 @@ import { faceOf } from '../../strokes';
 import { isLaidWet } from '../../ways';
 import { causeApart, causeOf } from './causes';
 import { seenOnMark } from './cause-record';
+import { inEnd } from './in-the-end';
 import { type CaseOfShop, type JobRows, jobRows } from '../view/job-rows';
 import { JobView } from '../view/job-view';
 import type { JudgedMark } from '../check/marks';
@@ -295,6 +296,28 @@ describe('why is it there?', () => {
     expect(Object.values(named).reduce((sum, one) => sum + one, 0)).toBeLessThan(1);
     expect(Object.keys(named).length).toBeGreaterThan(1);
     expect(worked({ remedy: null })?.asked.confirmed).toEqual({ softPressure: 0.5 });
+    // Kept with a table of more or fewer causes, its shares say nothing of those of today.
+    for (const posterior of [[0.2, 0.8], Array.from({ length: 40 }, () => 0.025)])
+      expect(worked({ remedy: remedy?.id ?? '', posterior })?.asked.confirmed).toEqual({ softPressure: 0.5 });
+  });
+  it('cases kept with a table of other causes judge nothing, and break nothing', () => {
+    const { waterPocket } = LOOK_TABLES;
+    const kept = (posterior: readonly number[], confirmed: string): CaseOfShop => ({
+      ...{ id: 'C', look: 'waterPocket', remedy: null, tableVersion: 1, how: 'seen' },
+      ...{ posterior, confirmed },
+    });
+    const [known] = waterPocket.causes;
+    const sure = [...waterPocket.causes.map((_, n) => (n === 0 ? 0.93 : 0.01)), 0.01];
+    const odd = [
+      kept([0.2, 0.8], 'gone'),
+      kept(
+        Array.from({ length: 40 }, () => 0.025),
+        known?.id ?? '',
+      ),
+    ];
+    expect(inEnd(odd, LOOK_TABLES)).toEqual([]);
+    const nameless = Array.from({ length: 60 }, () => kept(sure, 'gone'));
+    expect(calibrationOf(inEnd(nameless, LOOK_TABLES))).toMatchObject({ cases: 60, says: 'too sure' });
   });
   it('answers are believed as far as forty confirmed cases say was deserved', () => {
     const posterior = posteriorOf({ table: LOOK_TABLES.dryBubbles, seen: {}, present: {} }).map((_, n) =>
