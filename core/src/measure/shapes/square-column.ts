@@ -71,9 +71,10 @@ function checkSquare({ readings }: SurfaceInput): SurfaceCheck {
   );
   const faces_mm = assumed.reduce((sum, face) => sum + face, 0);
   const step = applyFormula(COLUMN_FORMULAS.squareGirth, { faces_mm, radius_mm });
-  const taken = readings
-    .filter(({ kind }) => kind === 'circumference' || kind === 'distance')
-    .filter(({ from }) => from !== 'floor' && from !== 'top');
+  const taken = readings.filter(
+    (reading) =>
+      reading.kind === 'circumference' || (reading.kind === 'distance' && faceOf(reading) !== undefined),
+  );
   const fitted = fittedFaces(taken, assumed, radius_mm);
   const agreement = judge(taken, taken.map(sdOf), fitted, () => undefined);
   const girth_mm = step.value;
@@ -119,20 +120,27 @@ function meanOf(readings: readonly Reading[], key: string): number | undefined {
   return values.length === 0 ? undefined : values.reduce((sum, next) => sum + next, 0) / values.length;
 }
 
+const FACES = ['ab', 'bc', 'cd', 'da'] as const;
+
+/** Which of the four faces a distance is of; undefined: none, such as one of a pane it was before. */
+function faceOf({ from, to }: Reading): number | undefined {
+  const at = FACES.findIndex((pair) => pair === from + to || pair === to + from);
+  return at < 0 ? undefined : at;
+}
+
 /** The four faces as faces and girth have them together. */
 function fittedFaces(taken: readonly Reading[], faces: readonly number[], radius_mm: number): FittedModel {
-  const faceOf = ({ from, to }: Reading): number =>
-    ['ab', 'bc', 'cd', 'da'].findIndex((pair) => pair === from + to || pair === to + from);
   return fitModel(
     faces,
     faces,
     taken.map((reading) => ({ value: reading.value_mm, sd: sdOf(reading) })),
     (at) =>
-      taken.map((reading) =>
-        reading.kind === 'circumference'
-          ? at.reduce((sum, face) => sum + face, 0) - radius_mm * (8 - 2 * Math.PI)
-          : valueAt(at, faceOf(reading)),
-      ),
+      taken.map((reading) => {
+        const face = faceOf(reading);
+        return face === undefined
+          ? at.reduce((sum, width) => sum + width, 0) - radius_mm * (8 - 2 * Math.PI)
+          : valueAt(at, face);
+      }),
   );
 }
 
