@@ -1,5 +1,6 @@
 import { FILM_CONSTRUCTIONS } from '@yellow-pane/core/job';
 import * as z from 'zod';
+import { pointOfEarthSchema, skylineSchema } from './where';
 import { zoneSchema } from './day-rows';
 import { share, word } from './primitives';
 import { searchLimits } from './calculate';
@@ -12,19 +13,10 @@ const finSchema = z.strictObject({
 
 /** When the sun is on a surface, and when it is not, day by day of the place. */
 export const sunRequestSchema = z.strictObject({
-  place: z.strictObject({
-    latitude_deg: z.number().min(-90).max(90),
-    longitude_deg: z.number().min(-180).max(180),
-    altitude_m: z.number().min(-500).max(9000).default(0),
-  }),
+  place: pointOfEarthSchema,
   bearing_deg: degrees,
   tilt_deg: degrees.default(90),
-  skyline: z
-    .array(
-      z.strictObject({ bearing_deg: z.number().min(0).max(360), elevation_deg: z.number().min(-10).max(90) }),
-    )
-    .max(360)
-    .default([]),
+  skyline: skylineSchema,
   shading: z
     .strictObject({
       width_mm: z.number().positive().max(100_000),

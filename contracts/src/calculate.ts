@@ -3,6 +3,8 @@ import type { LayoutRequest } from '@yellow-pane/core/packing';
 import { CUT_METHODS, INSTRUMENT_NAMES } from '@yellow-pane/core/job';
 import { CURVED_POINTS } from '@yellow-pane/core/measure';
 import * as z from 'zod';
+import { treatmentSchema, frameSchema, edgeFinishSchema } from './glass-words';
+import { pointOfEarthSchema, skylineSchema } from './where';
 import { stagesSchema } from './cutting-rows';
 import { share, text, word } from './primitives';
 
@@ -266,43 +268,22 @@ export const stressRequestSchema = z.strictObject({
   panes: z
     .array(
       paneSchema.extend({
-        treatment: z.enum([
-          'annealed',
-          'toughened',
-          'heat strengthened',
-          'laminated',
-          'wired',
-          'patterned',
-          'acrylic',
-          'polycarbonate',
-          'unknown',
-        ]),
+        treatment: treatmentSchema,
       }),
     )
     .max(50),
   gaps: makeUpShape.gaps,
   films: filmsSchema,
-  frame: z
-    .enum(['metal', 'metal with thermal break', 'wood', 'plastic', 'rubber seal', 'masonry', 'unknown'])
-    .default('unknown'),
-  edgeFinish: z.enum(['unseen', 'clean-cut', 'seamed', 'polished', 'damaged', 'unknown']).default('unseen'),
+  frame: frameSchema.default('unknown'),
+  edgeFinish: edgeFinishSchema.default('unseen'),
   edgeDepth_mm: z.number().positive().max(200).nullable().default(null),
   condition: z.enum(['sound', 'chipped', 'cracked', 'unknown']).default('sound'),
   width_mm: millimetres,
   height_mm: millimetres,
-  place: z.strictObject({
-    latitude_deg: z.number().min(-90).max(90),
-    longitude_deg: z.number().min(-180).max(180),
-    altitude_m: z.number().min(-500).max(9000).default(0),
-  }),
+  place: pointOfEarthSchema,
   bearing_deg: z.number().min(0).max(360).nullable().default(null),
   tilt_deg: z.number().min(0).max(180).default(90),
-  skyline: z
-    .array(
-      z.strictObject({ bearing_deg: z.number().min(0).max(360), elevation_deg: z.number().min(-10).max(90) }),
-    )
-    .max(360)
-    .default([]),
+  skyline: skylineSchema,
   shading: z
     .strictObject({
       overhangDepth_mm: z.number().min(0).max(100_000),

@@ -18,6 +18,7 @@ import {
   type WallFacts,
 } from '@yellow-pane/core/job';
 import * as z from 'zod';
+import { treatmentSchema, frameSchema, edgeFinishSchema } from './glass-words';
 import { causeCase, inspection, lookTick, markDecision, ruleSet, visit } from './check-rows';
 import { arrival, enquiry, extra, handOver, payment, quote } from './close-rows';
 import { crewMember, daySettings, plannedStep } from './day-rows';
@@ -79,34 +80,16 @@ const filmBrief = z.strictObject({
 const glassUnit = z.strictObject({
   name: word(200),
   glazing: z.enum(['single', 'double', 'triple', 'unknown']),
-  frame: z.enum([
-    'metal',
-    'metal with thermal break',
-    'wood',
-    'plastic',
-    'rubber seal',
-    'masonry',
-    'unknown',
-  ]),
+  frame: frameSchema,
   edge: z.enum(['sealant', 'gasket', 'rebate', 'exposed', 'unknown']),
-  edgeFinish: z.enum(['unseen', 'clean-cut', 'seamed', 'polished', 'damaged', 'unknown']),
+  edgeFinish: edgeFinishSchema,
   edgeDepth_nm: positiveNanometres.nullable(),
 }) satisfies z.ZodType<GlassUnit>;
 
 const glassPane = z.strictObject({
   unitId: idSchema,
   position: z.int().min(1).max(6),
-  treatment: z.enum([
-    'annealed',
-    'toughened',
-    'heat strengthened',
-    'laminated',
-    'wired',
-    'patterned',
-    'acrylic',
-    'polycarbonate',
-    'unknown',
-  ]),
+  treatment: treatmentSchema,
   thickness_nm: positiveNanometres.nullable(),
   tint: z.enum(['clear', 'low iron', 'bronze', 'grey', 'green', 'unknown']),
   coating: z.enum(['none', 'low-e, hard', 'low-e, soft', 'reflective', 'unknown']),
