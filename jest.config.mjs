@@ -1,9 +1,10 @@
+import { GLOBALS } from './jest-near-globals.mjs';
 import angular from 'jest-preset-angular/presets/index.js';
 
 const swc = {
   transform: {
     '^.+\\.ts$': [
-      '@swc/jest',
+      '<rootDir>/jest-near-globals.mjs',
       {
         jsc: { target: 'es2022', parser: { syntax: 'typescript', decorators: true } },
         module: { type: 'es6' },
@@ -12,6 +13,7 @@ const swc = {
   },
   extensionsToTreatAsEsm: ['.ts'],
   testEnvironment: 'node',
+  sandboxInjectedGlobals: GLOBALS.filter((name) => name !== 'NaN'),
 };
 const project = (displayName, more = {}) => ({
   ...swc,

@@ -1,5 +1,5 @@
-import { intAt, bitsAt, valueAt } from '../../quantity';
-import { holds } from './subset-sum-bits';
+import { intAt, valueAt } from '../../quantity';
+import { addLonger, holds } from './subset-sum-bits';
 import type { Orientation } from '../problem/packing-problem';
 
 /** Column widths that lie side by side on the roll, and what they leave. */
@@ -145,18 +145,18 @@ export function setsThatFill(
   return found;
 }
 
-/** For each width: which rests it and the narrower ones can fill, any number of each. */
+/**
+ * For each width: which rests it and the narrower ones can fill, any number of each. Once, twice, four times
+ * the width added in turn give every number of it.
+ */
 export function fillableFrom(width: number, widths: readonly number[]): readonly Uint32Array[] {
   const rows: Uint32Array[] = [];
   let below = new Uint32Array((width >> 5) + 1);
   below[0] = 1;
   for (let index = widths.length - 1; index >= 0; index -= 1) {
-    const across = widths[index] ?? width;
+    const across = valueAt(widths, index);
     const row = Uint32Array.from(below);
-    for (let rest = across; rest <= width; rest += 1) {
-      const from = rest - across;
-      if (holds(row, from)) row[rest >> 5] = bitsAt(row, rest >> 5) | (1 << (rest & 31));
-    }
+    for (let along = across; along <= width; along *= 2) addLonger(row, row, along);
     rows[index] = row;
     below = row;
   }
