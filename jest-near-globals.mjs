@@ -44,21 +44,28 @@ function nearGlobals(code) {
   return used.length === 0 ? code : `const { ${used.join(', ')} } = globalThis; ${code}`;
 }
 
+const asItIs = {
+  process: (code) => ({ code }),
+  processAsync: async (code) => ({ code }),
+  getCacheKey: (code, path) => createHash('sha256').update(path).update(code).digest('hex'),
+};
+
 export default {
+  /** @param options what @swc/jest is told, or 'as it is' for modules of packages */
   createTransformer(options) {
-    const swc = swcJest.createTransformer(options);
+    const within = options === 'as it is' ? asItIs : swcJest.createTransformer(options);
     const near = (result) => ({ ...result, code: nearGlobals(result.code) });
     return {
       canInstrument: false,
       getCacheKey: (...asked) =>
         createHash('sha256')
-          .update(swc.getCacheKey(...asked))
+          .update(within.getCacheKey(...asked))
           .update(nearGlobals.toString())
           .update(GLOBALS.join())
           .digest('hex')
           .slice(0, 32),
-      process: (...asked) => near(swc.process(...asked)),
-      processAsync: async (...asked) => near(await swc.processAsync(...asked)),
+      process: (...asked) => near(within.process(...asked)),
+      processAsync: async (...asked) => near(await within.processAsync(...asked)),
     };
   },
 };

@@ -10,7 +10,13 @@ const swc = {
         module: { type: 'es6' },
       },
     ],
+    'node_modules/.+\\.m?js$': ['<rootDir>/jest-near-globals.mjs', 'as it is'],
   },
+  /** These are modules with loops that look up much. */
+  transformIgnorePatterns: [
+    '/node_modules/(?!(@electric-sql/pglite|drizzle-orm|fontkit|pdfkit|restructure|zod)/)',
+    '/node_modules/.+\\.cjs$',
+  ],
   extensionsToTreatAsEsm: ['.ts'],
   testEnvironment: 'node',
   sandboxInjectedGlobals: GLOBALS.filter((name) => name !== 'NaN'),

@@ -2,7 +2,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { brotliCompressSync, constants } from 'node:zlib';
 import type { Op } from '@yellow-pane/contracts';
-import { DEMO_CHANGES, EXAMPLE_FILMS } from '@yellow-pane/demo';
+import { DEMO_JOB_ID, EXAMPLE_FILMS, demoOps } from '@yellow-pane/demo';
 import { NO_BRIEF, NO_SITE_FACTS, NO_WALL_FACTS, NOT_BEGUN } from '@yellow-pane/core/job';
 import { v5 as idFrom } from 'uuid';
 import { openDatabase } from '../server/src/db/database';
@@ -22,8 +22,8 @@ const { db, dump, close } = await openDatabase({
   migrationsFolder: fileURLToPath(new URL('../server/migrations', import.meta.url)),
 });
 await loadDemo(db, () => NOW);
-const jobId = DEMO_CHANGES[1]?.jobId ?? '';
-const rows = DEMO_CHANGES[1]?.change.ops ?? [];
+const jobId = DEMO_JOB_ID;
+const rows = demoOps();
 const first = (table: Op['table']): string => rows.find((op) => op.table === table)?.id ?? '';
 const surfaceId = first('surface');
 const filmId = EXAMPLE_FILMS[1]?.id ?? '';

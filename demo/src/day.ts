@@ -1,7 +1,7 @@
-import type { Change, Op } from '@yellow-pane/contracts';
+import type { Op } from '@yellow-pane/contracts';
 import { type CrewMember, NEW_DAY, type Person, newPerson } from '@yellow-pane/core/job';
 import { demoId } from './demo-id';
-import { DEMO_BY, DEMO_JOB_ID } from './demo-changes';
+import { DEMO_BY, DEMO_JOB_ID, type DemoChange } from './demo-changes';
 
 export const DEMO_ZONE = 'Europe/Zurich';
 
@@ -22,7 +22,7 @@ const CREW: readonly CrewMember[] = DEMO_PEOPLE.map(({ id, person }, index) => (
 }));
 
 /** The days at Kestrel Hill, from a date on. @param firstDay such as 2026-11-26 */
-export function demoDays(firstDay: string): { readonly jobId: string; readonly change: Change } {
+export function demoDays(firstDay: string): DemoChange {
   const ops: readonly Op[] = [
     {
       op: 'put',

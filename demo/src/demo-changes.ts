@@ -36,29 +36,33 @@ const change = (n: number, ops: readonly Op[]): Change => ({
   ops,
 });
 
-/** The demo jobs as the changes that made them. */
-export const DEMO_CHANGES: readonly {
+export interface DemoChange {
   readonly jobId: string;
   readonly change: Change;
   /** When it was made; absent: as the demo is loaded. */
   readonly at?: string;
-}[] = [
-  {
-    jobId: SUMMIT_JOB_ID,
-    change: change(1, summitOps(SUMMIT_JOB_ID, workStepsFor({ condition: 'sound', isSecurityFilm: false }))),
-  },
-  { jobId: SUMMIT_JOB_ID, change: change(4, summitReadings()), at: READ_AT },
-  {
-    jobId: DEMO_JOB_ID,
-    change: change(2, [
-      {
-        op: 'put',
-        table: 'job',
-        id: DEMO_JOB_ID,
-        fields: { ...NEW_JOB, name: 'Kestrel Hill Funicular', entryUnit: 'mm', ...MONEY, ...SITE },
-      },
-      ...placeOps(),
-      ...surfaceOps(),
-    ]),
-  },
-];
+}
+
+/** What the demo job is made of, from its name to its surfaces. */
+export function demoOps(): readonly Op[] {
+  return [
+    {
+      op: 'put',
+      table: 'job',
+      id: DEMO_JOB_ID,
+      fields: { ...NEW_JOB, name: 'Kestrel Hill Funicular', entryUnit: 'mm', ...MONEY, ...SITE },
+    },
+    ...placeOps(),
+    ...surfaceOps(),
+  ];
+}
+
+/** The demo jobs as the changes that made them, quote and papers of the finished one calculated. */
+export function demoChanges(): readonly DemoChange[] {
+  const steps = workStepsFor({ condition: 'sound', isSecurityFilm: false });
+  return [
+    { jobId: SUMMIT_JOB_ID, change: change(1, summitOps(SUMMIT_JOB_ID, steps)) },
+    { jobId: SUMMIT_JOB_ID, change: change(4, summitReadings()), at: READ_AT },
+    { jobId: DEMO_JOB_ID, change: change(2, demoOps()) },
+  ];
+}

@@ -167,8 +167,10 @@ function routesOf(
 
 function openApiRoutes(version: string): Router {
   const routes = Router();
-  const api = openApiDocument(version);
+  /** Half a second's work, for those few who ask. */
+  let api: ReturnType<typeof openApiDocument> | undefined;
   routes.get('/api/openapi.json', (_request, response) => {
+    api ??= openApiDocument(version);
     response.json(api);
   });
   return routes;

@@ -3,15 +3,18 @@ import { createRequire } from 'node:module';
 import type { Liner } from '@yellow-pane/core/job';
 import { type DisplayUnits, formatLength, nmFromMm } from '@yellow-pane/core/quantity';
 import PDFDocument from 'pdfkit';
+import { unpackedFont } from './unpacked-font';
 
 /** Points a millimetre. */
 export const POINTS_MM = 72 / 25.4;
 
 const find = createRequire(import.meta.url);
-const fontFile = (weight: 400 | 700): Buffer =>
-  readFileSync(
-    find.resolve(
-      `@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-${weight}-normal.woff`,
+const fontOf = (weight: 400 | 700): Buffer =>
+  unpackedFont(
+    readFileSync(
+      find.resolve(
+        `@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-${weight}-normal.woff`,
+      ),
     ),
   );
 let fonts: { readonly plain: Buffer; readonly bold: Buffer } | undefined;
@@ -23,7 +26,7 @@ export function newPdf(
   size: [number, number] | 'A4' | 'LETTER',
   title: string,
 ): { readonly pdf: PdfPage; readonly done: () => Promise<Buffer> } {
-  fonts ??= { plain: fontFile(400), bold: fontFile(700) };
+  fonts ??= { plain: fontOf(400), bold: fontOf(700) };
   const pdf = new PDFDocument({
     size,
     margin: 0,

@@ -1,10 +1,10 @@
 import {
   DEMO_BY,
-  DEMO_CHANGES,
   DEMO_CUSTOMERS,
   DEMO_PEOPLE,
   DEMO_ROLLS,
   DEMO_ZONE,
+  demoChanges,
   demoDays,
 } from '@yellow-pane/demo';
 import { inArray } from 'drizzle-orm';
@@ -18,10 +18,11 @@ import { readStock, saveRoll } from '../stock/queries';
 
 /** Puts the demo jobs and the example catalogue into a database that does not have them yet. */
 export async function loadDemo(db: Database, clock: () => Date): Promise<void> {
+  const made = demoChanges();
   const there = await db
     .select({ id: job.id })
     .from(job)
-    .where(inArray(job.id, [...new Set(DEMO_CHANGES.map(({ jobId }) => jobId))]));
+    .where(inArray(job.id, [...new Set(made.map(({ jobId }) => jobId))]));
   const known = new Set((await readPeople(db)).map(({ id }) => id));
   for (const { id, person } of DEMO_PEOPLE)
     if (!known.has(id)) await savePerson(db, { id, person, by: DEMO_BY, at: clock() });
@@ -35,8 +36,7 @@ export async function loadDemo(db: Database, clock: () => Date): Promise<void> {
   for (const { id, roll } of DEMO_ROLLS)
     if (!stock.has(id)) await saveRoll(db, { id, roll, by: DEMO_BY, at: clock() });
   const tomorrow = DateTime.fromJSDate(clock(), { zone: DEMO_ZONE }).plus({ days: 1 }).toISODate() ?? '';
-  const changes: typeof DEMO_CHANGES = [...DEMO_CHANGES, demoDays(tomorrow)];
-  for (const { jobId, change, at } of changes)
+  for (const { jobId, change, at } of [...made, demoDays(tomorrow)])
     if (!there.some(({ id }) => id === jobId))
       await applyChange(db, jobId, change, at === undefined ? clock() : new Date(at));
 }

@@ -1,13 +1,13 @@
 import { afterEach, describe, expect, it, jest } from '@jest/globals';
 import { ApplicationRef } from '@angular/core';
-import { DEMO_CHANGES, DEMO_JOB_ID } from '@yellow-pane/demo';
+import { demoOps } from '@yellow-pane/demo';
 import { BenchThermometer } from '../instruments/bench-thermometer';
 import { api } from '../server/api';
 import { openJob } from '../testing/open-job';
 import { JobDesk } from '../job/job-desk';
 import { Weather } from './weather';
 
-const DEMO = DEMO_CHANGES.filter(({ jobId }) => jobId === DEMO_JOB_ID).flatMap(({ change }) => change.ops);
+const DEMO = demoOps();
 const NO_THERMOMETER = {
   air: () => undefined,
   listen: () => undefined,

@@ -1,7 +1,7 @@
 import type { SurfaceCheck } from '@yellow-pane/core/measure';
 import { describe, expect, it } from '@jest/globals';
 import { blankNoteWords } from '@yellow-pane/contracts/words';
-import { DEMO_CHANGES, DEMO_JOB_ID, EXAMPLE_FILMS } from '@yellow-pane/demo';
+import { EXAMPLE_FILMS, demoOps } from '@yellow-pane/demo';
 import { openJob } from '../testing/open-job';
 import { DayClock } from '@yellow-pane/contracts/day-clock';
 import { cutAlarm } from './cut-alarm';
@@ -18,7 +18,7 @@ import { JobReading } from './job-reading';
 
 const ZURICH = new DayClock({ firstDay: '2026-11-26', days: 1, zone: 'Europe/Zurich', restDays: [] });
 
-const DEMO = DEMO_CHANGES.filter(({ jobId }) => jobId === DEMO_JOB_ID).flatMap(({ change }) => change.ops);
+const DEMO = demoOps();
 
 function opened() {
   const job = openJob(DEMO, EXAMPLE_FILMS);

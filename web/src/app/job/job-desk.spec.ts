@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { JOB_TABLES, NEW_SURFACE, REFERENCES } from '@yellow-pane/core/job';
-import { DEMO_CHANGES, DEMO_JOB_ID } from '@yellow-pane/demo';
+import { demoOps } from '@yellow-pane/demo';
 import { openJob } from '../testing/open-job';
 import { JobDesk } from './job-desk';
 import { JobReading } from './job-reading';
@@ -62,9 +62,7 @@ describe('is what a person does seen, kept for sending and taken back?', () => {
     expect(reading.surfaces().map(({ tag }) => tag)).toEqual(['SW1', 'SW2']);
   });
   it('a surface of the demo that is deleted takes all that hangs on it in one change, children first; undone, all rows are as they were', () => {
-    const job = openJob(
-      DEMO_CHANGES.filter(({ jobId }) => jobId === DEMO_JOB_ID).flatMap(({ change }) => change.ops),
-    );
+    const job = openJob(demoOps());
     const [desk, reading] = [job.get(JobDesk), job.get(JobReading)];
     const [sw1] = reading.surfaces().filter(({ tag }) => tag === 'SW1');
     const own = reading.measuresOf(sw1?.id ?? '').length + reading.applicationsOf(sw1?.id ?? '').length;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { DEMO_CHANGES, DEMO_JOB_ID, EXAMPLE_FILMS } from '@yellow-pane/demo';
+import { EXAMPLE_FILMS, demoOps } from '@yellow-pane/demo';
 import type { Op } from '@yellow-pane/contracts';
 import { NOT_BEGUN } from '@yellow-pane/core/job';
 import { JobDesk } from '../job/job-desk';
@@ -9,7 +9,7 @@ import { openJob } from '../testing/open-job';
 import { StopSummaries } from './stop-summaries';
 import { SurfaceStates } from './surface-state';
 
-const DEMO = DEMO_CHANGES.filter(({ jobId }) => jobId === DEMO_JOB_ID).flatMap(({ change }) => change.ops);
+const DEMO = demoOps();
 const opened = (more: readonly Op[] = []) => {
   const job = openJob([...DEMO, ...more], EXAMPLE_FILMS);
   const reading = job.get(JobReading);

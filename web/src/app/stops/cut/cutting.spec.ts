@@ -3,7 +3,7 @@ import { describe, expect, it, jest } from '@jest/globals';
 import type { StockItem } from '@yellow-pane/contracts';
 import { type CutOrder, planOrderSteps } from '@yellow-pane/core/cutting';
 import { lengthBound, runThrough } from '@yellow-pane/core/packing';
-import { DEMO_CHANGES, DEMO_JOB_ID, DEMO_ROLLS, EXAMPLE_FILMS } from '@yellow-pane/demo';
+import { DEMO_ROLLS, EXAMPLE_FILMS, demoOps } from '@yellow-pane/demo';
 import { patchState } from '@ngrx/signals';
 import { unprotected } from '@ngrx/signals/testing';
 import { Stock } from '../../catalogue/stock';
@@ -18,7 +18,7 @@ import { FilmTrials } from './film-trials';
 import { PlanWork } from './plan-work';
 import { WholeJob } from './whole-job';
 
-const DEMO = DEMO_CHANGES.filter(({ jobId }) => jobId === DEMO_JOB_ID).flatMap(({ change }) => change.ops);
+const DEMO = demoOps();
 const ROUNDS = 25;
 const searched = (order: CutOrder, onBetter: (plan: never) => void = () => undefined) =>
   runThrough(planOrderSteps(order, { seed: 1, mostRounds: ROUNDS }), () => false, onBetter as () => void);

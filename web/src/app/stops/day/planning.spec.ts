@@ -8,7 +8,7 @@ import {
   type DayPlan,
   type NoPlan,
 } from '@yellow-pane/core/scheduling';
-import { DEMO_CHANGES, DEMO_JOB_ID, EXAMPLE_FILMS, demoDays } from '@yellow-pane/demo';
+import { EXAMPLE_FILMS, demoDays, demoOps } from '@yellow-pane/demo';
 import { Weather } from '../../day/weather';
 import { JobDesk } from '../../job/job-desk';
 import { JobReading } from '../../job/job-reading';
@@ -24,7 +24,7 @@ import { WhatToBring } from './what-to-bring';
 /** A day that is still to come whenever this runs: a cold clear week of late autumn. */
 const FIRST_DAY = '2035-11-26';
 const DEMO = [
-  ...DEMO_CHANGES.filter(({ jobId }) => jobId === DEMO_JOB_ID).flatMap(({ change }) => change.ops),
+  ...demoOps(),
   ...demoDays(FIRST_DAY).change.ops,
 ];
 const HOUR_MS = 3_600_000;
