@@ -8,7 +8,7 @@ import { PGlite } from '@electric-sql/pglite';
 import { sql } from 'drizzle-orm';
 import { openDatabase } from './database';
 import { migrationsUpTo, migrationsWith } from '../testing/migrations-up-to';
-import { emptyDatabase, migrationsFolder } from '../testing/template';
+import { bareDatabase, emptyDatabase, migrationsFolder } from '../testing/template';
 
 const fixture = (version: string): string =>
   readFileSync(fileURLToPath(new URL(`../testing/fixtures/data-${version}.sql`, import.meta.url)), 'utf8');
@@ -75,7 +75,7 @@ describe('does this version open folders of earlier ones?', () => {
     'one of %s, with its rows, after keeping a copy of it',
     async (version) => {
       const folder = newFolder();
-      const earlier = await PGlite.create({ dataDir: folder });
+      const earlier = await PGlite.create({ dataDir: folder, loadDataDir: await bareDatabase() });
       await earlier.exec(fixture(version));
       await earlier.close();
       const { db, close, keptBefore } = await openDatabase({ folder, migrationsFolder });
@@ -121,7 +121,7 @@ describe('what if a folder cannot be brought up to date?', () => {
   it('a migration that fails leaves it as it was, and the sentence names the copy', async () => {
     const folder = newFolder();
     const before = migrationsUpTo(migrationsFolder, '0010_fins_rest_days_supplies');
-    await (await openDatabase({ folder, migrationsFolder: before })).close();
+    await (await openDatabase({ folder, migrationsFolder: before, template: await bareDatabase() })).close();
     const failing = openDatabase({
       folder,
       migrationsFolder: migrationsWith(
