@@ -1,7 +1,7 @@
 import { NEW_JOB } from '@yellow-pane/core/job';
 import { NEW_PLACE, NEW_SURFACE } from '@yellow-pane/core/job';
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -72,7 +72,7 @@ test(`kill -9 in the middle of a burst of writes, ${KILLS} times: every acknowle
   rmSync(folder, { recursive: true, force: true });
 });
 
-test('a data folder in use, a port taken, a port that is none and an address beyond this machine are each refused in words', async () => {
+test('a data folder in use, one without its database, a port taken, one that is none and an address beyond this machine are each refused in words', async () => {
   const server = await startServer({ isDemo: true });
   const start = (...options: string[]): string => {
     const { status, stderr } = spawnSync(process.execPath, ['server/dist/main.js', ...options], {
@@ -83,6 +83,11 @@ test('a data folder in use, a port taken, a port that is none and an address bey
     return stderr;
   };
   expect(start('--data', server.folder)).toContain(`in use by process ${String(server.process.pid)}`);
+  const broken = mkdtempSync(join(tmpdir(), 'yellow-pane-broken-'));
+  cpSync('server/dist/empty-database', join(broken, 'db'), { recursive: true });
+  rmSync(join(broken, 'db', 'PG_VERSION'));
+  expect(start('--data', broken, '--port', '0')).toContain('holds files, but no whole database');
+  expect(existsSync(join(broken, 'db', 'base'))).toBe(true);
   const other = mkdtempSync(join(tmpdir(), 'yellow-pane-port-'));
   expect(start('--data', other, '--port', new URL(server.address).port)).toContain(
     'is taken by another program',

@@ -8,10 +8,12 @@ const ROOT = new URL('..', import.meta.url).pathname;
 const NEEDS_NODE = [20, 19];
 const STAMPS = join(ROOT, 'node_modules', '.yellow-pane');
 const SOURCES = [
+  'package-lock.json',
   'core/src',
   'contracts/src',
   'demo/src',
   'server/src',
+  'server/migrations',
   'web/src',
   'web/public',
   'web/angular.json',

@@ -3,9 +3,8 @@ import type { NodeFS } from '@electric-sql/pglite/nodefs';
 import { sql } from 'drizzle-orm';
 import { drizzle } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
-import { cpSync, renameSync, rmSync } from 'node:fs';
 import type { Database, Transaction } from './database-type';
-import { DurableFolder, syncTree } from './durable-folder';
+import { DurableFolder, copyWhole } from './durable-folder';
 import { DataFolderRefused, mendRewritten, standingOf } from './migrating';
 import * as schema from './schema';
 import { readThrough } from './soundness';
@@ -156,14 +155,9 @@ async function bringUpToDate(
   }
 }
 
-/** A copy of the database's folder beside it, whole or not at all. */
+/** A copy of the database's folder beside it. */
 function copyBeside(folder: string, before: string): string {
   const kept = `${folder}-before-${before}`;
-  const draft = `${kept}.unfinished`;
-  rmSync(draft, { recursive: true, force: true });
-  cpSync(folder, draft, { recursive: true });
-  syncTree(draft);
-  rmSync(kept, { recursive: true, force: true });
-  renameSync(draft, kept);
+  copyWhole(folder, kept);
   return kept;
 }

@@ -1,6 +1,15 @@
 import type { PGlite } from '@electric-sql/pglite';
 import { NodeFS } from '@electric-sql/pglite/nodefs';
-import { closeSync, fdatasyncSync, fsyncSync, openSync, readdirSync } from 'node:fs';
+import {
+  closeSync,
+  cpSync,
+  fdatasyncSync,
+  fsyncSync,
+  openSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+} from 'node:fs';
 import { dirname, join } from 'node:path';
 
 /** What of the database's files is asked of here: the rest is the package's own. */
@@ -63,6 +72,16 @@ export class DurableFolder extends NodeFS {
     syncPath(folder);
     this.#synced(folder);
   }
+}
+
+/** Copies a folder to another place, whole or not at all; what stood there gives way. */
+export function copyWhole(from: string, to: string): void {
+  const draft = `${to}.unfinished`;
+  rmSync(draft, { recursive: true, force: true });
+  cpSync(from, draft, { recursive: true });
+  syncTree(draft);
+  rmSync(to, { recursive: true, force: true });
+  renameSync(draft, to);
 }
 
 /** Makes a whole folder reach the disk: one that was made, copied or unpacked file by file. */

@@ -12,7 +12,7 @@ import { Soundness, readThrough } from '../db/soundness';
 import { loadDemo } from '../features/demo/load-demo';
 import { damageInWords } from '../features/health/routes';
 import { searchInThreads } from '../features/calculate/search/search-threads';
-import { makeDatabaseApart } from './make-database';
+import { putEmptyDatabase } from './make-database';
 import { ADDRESS_FILE, MIGRATIONS, type Options, ROOT, VERSION } from './options';
 import { RoomOnDisk } from './room-on-disk';
 
@@ -33,9 +33,9 @@ export async function serve(options: Options): Promise<void> {
   if (options.isFresh) refreshFolder(folder);
   process.on('exit', lockFolder(folder));
   chmodSync(folder, 0o700);
-  const log = logIn(folder);
   const room = new RoomOnDisk(folder);
   const database = await openData(options, room);
+  const log = logIn(folder);
   const soundness = new Soundness();
   const backups = new Backups(database, options.backups, clock);
   if (options.isDemo) await loadDemo(database.db, clock);
@@ -81,8 +81,8 @@ function logIn(folder: string): Logger {
 
 async function openData({ folder, backups }: Options, room: RoomOnDisk): Promise<OpenDatabase> {
   const databaseFolder = join(folder, 'db');
-  if (!existsSync(join(databaseFolder, 'PG_VERSION'))) makeDatabaseApart(databaseFolder);
   try {
+    if (!existsSync(join(databaseFolder, 'PG_VERSION'))) putEmptyDatabase(databaseFolder);
     const database = await openDatabase({
       folder: databaseFolder,
       migrationsFolder: MIGRATIONS,

@@ -23,10 +23,7 @@ import { WhatToBring } from './what-to-bring';
 
 /** A day that is still to come whenever this runs: a cold clear week of late autumn. */
 const FIRST_DAY = '2035-11-26';
-const DEMO = [
-  ...demoOps(),
-  ...demoDays(FIRST_DAY).change.ops,
-];
+const DEMO = [...demoOps(), ...demoDays(FIRST_DAY).change.ops];
 const HOUR_MS = 3_600_000;
 const week = (air_C: number, cloud = 0): readonly WeatherHour[] =>
   Array.from({ length: 7 * 24 }, (_, hour) => ({
