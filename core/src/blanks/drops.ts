@@ -191,15 +191,15 @@ function cheapestEnd(
 }
 
 function candidates({ whole_mm, roll_mm, lap_mm, hiddenAt_mm, keptFree }: DropsInput): readonly number[] {
-  const found = new Set<number>();
-  for (let at = STEP_MM; at < whole_mm; at += STEP_MM) found.add(at);
-  for (const at of hiddenAt_mm) if (at > 0 && at < whole_mm) found.add(at);
-  for (const [from, to] of keptFree) for (const at of [from, to]) if (at > 0 && at < whole_mm) found.add(at);
+  const places = new Set<number>();
+  for (let at = STEP_MM; at < whole_mm; at += STEP_MM) places.add(at);
+  for (const at of hiddenAt_mm) if (at > 0 && at < whole_mm) places.add(at);
+  for (const [from, to] of keptFree) for (const at of [from, to]) if (at > 0 && at < whole_mm) places.add(at);
   for (let n = 1; n * (roll_mm - lap_mm) < whole_mm; n += 1) {
-    found.add(n * (roll_mm - lap_mm) + lap_mm / 2);
-    found.add(whole_mm - n * (roll_mm - lap_mm) - lap_mm / 2);
+    places.add(n * (roll_mm - lap_mm) + lap_mm / 2);
+    places.add(whole_mm - n * (roll_mm - lap_mm) - lap_mm / 2);
   }
-  return [...found].filter((at) => at > 0 && at < whole_mm).sort((a, b) => a - b);
+  return [...places].filter((at) => at > 0 && at < whole_mm).sort((a, b) => a - b);
 }
 
 function wantedAt({ whole_mm, roll_mm, lap_mm, placing }: DropsInput, seam: number, count: number): number {

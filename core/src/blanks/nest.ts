@@ -28,9 +28,9 @@ export function nestPair(outline: Polygon, gap: number, mayFlip: boolean, most: 
   const [width, height] = sizeOf(outline);
   let best: Nested | undefined;
   for (const flipped of mayFlip ? [false, true] : [false]) {
-    const other = flipped ? halfTurned(outline, width, height) : outline;
-    const dy = Math.max(0, shiftDown(outline, other)) + gap;
-    const dx = Math.max(0, shiftDown(swapped(outline), swapped(other))) + gap;
+    const partner = flipped ? halfTurned(outline, width, height) : outline;
+    const dy = Math.max(0, shiftDown(outline, partner)) + gap;
+    const dx = Math.max(0, shiftDown(swapped(outline), swapped(partner))) + gap;
     for (const [right, down] of [
       [0, dy],
       [dx, 0],

@@ -41,8 +41,11 @@ export function suitedMethods({ kind, shape, family }: MethodCase): readonly All
   const ofSurface = methodsFor(kind, shape);
   const suited = ofSurface.filter(({ method }) => FAMILIES[method]?.includes(family) ?? true);
   /** What is made for one family comes before what serves many. */
-  const made = suited.filter(({ method }) => FAMILIES[method]?.length === 1);
-  const ordered = [...made, ...suited.filter((suitedMethod) => !made.includes(suitedMethod))];
+  const forThisFamily = suited.filter(({ method }) => FAMILIES[method]?.length === 1);
+  const ordered = [
+    ...forThisFamily,
+    ...suited.filter((suitedMethod) => !forThisFamily.includes(suitedMethod)),
+  ];
   return ordered.length > 0 ? ordered : ofSurface;
 }
 

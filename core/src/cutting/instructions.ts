@@ -213,15 +213,15 @@ type Axis = 'x_mm' | 'y_mm';
 type Size = 'across_mm' | 'along_mm';
 
 function groups(pieces: readonly PlacedPiece[], axis: Axis, size: Size): readonly (readonly PlacedPiece[])[] {
-  const found: PlacedPiece[][] = [];
+  const grouped: PlacedPiece[][] = [];
   let reach = Number.NEGATIVE_INFINITY;
   for (const piece of [...pieces].sort((a, b) => a[axis] - b[axis])) {
-    const last = found.at(-1);
-    if (last === undefined || piece[axis] >= reach - NEAR) found.push([piece]);
+    const last = grouped.at(-1);
+    if (last === undefined || piece[axis] >= reach - NEAR) grouped.push([piece]);
     else last.push(piece);
     reach = Math.max(reach, piece[axis] + piece[size]);
   }
-  return found;
+  return grouped;
 }
 
 function spanOf(pieces: readonly PlacedPiece[], axis: Axis, size: Size): readonly [number, number] {

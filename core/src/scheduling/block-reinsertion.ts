@@ -80,15 +80,18 @@ export class BlockReinsertion {
   #amid(group: readonly number[], kept: number): readonly [from: number, until: number] {
     const random = this.#random;
     const { place } = this.#network;
-    const other = this.#anyGroup();
+    const nearGroup = this.#anyGroup();
     const more = Math.floor(random() * MOST_MORE);
-    if (other === group || (place[valueAt(other, 0)] !== place[valueAt(group, 0)] && random() > ELSEWHERE)) {
+    if (
+      nearGroup === group ||
+      (place[valueAt(nearGroup, 0)] !== place[valueAt(group, 0)] && random() > ELSEWHERE)
+    ) {
       const from = Math.floor(random() * (kept + 1));
       return [from, Math.min(kept, from + group.length + more)];
     }
     let [from, until] = [kept, 0];
     for (let index = 0; index < kept; index += 1)
-      if (other.includes(intAt(this.#rest, index))) {
+      if (nearGroup.includes(intAt(this.#rest, index))) {
         from = Math.min(from, index);
         until = index + 1;
       }

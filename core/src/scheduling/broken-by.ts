@@ -113,21 +113,21 @@ function lagsBroken(
   end: number,
 ): readonly Broken[] {
   return lags.flatMap(({ from, to, least, most, why }): readonly Broken[] => {
-    const other = at.get(from === id ? to : to === id ? from : '');
-    if (other === undefined) return [];
+    const partner = at.get(from === id ? to : to === id ? from : '');
+    if (partner === undefined) return [];
     if (to === id) {
-      const wait = start - other.end;
+      const wait = start - partner.end;
       return wait < least
-        ? [{ kind: 'too soon after', other: from, least, from: other.end + least, why }]
+        ? [{ kind: 'too soon after', other: from, least, from: partner.end + least, why }]
         : most !== null && wait > most
-          ? [{ kind: 'too long after', other: from, most, until: other.end + most, why }]
+          ? [{ kind: 'too long after', other: from, most, until: partner.end + most, why }]
           : [];
     }
-    const wait = other.start - end;
+    const wait = partner.start - end;
     return wait < least
-      ? [{ kind: 'too late for', other: to, least, until: other.start - least, why }]
+      ? [{ kind: 'too late for', other: to, least, until: partner.start - least, why }]
       : most !== null && wait > most
-        ? [{ kind: 'too long before', other: to, most, from: other.start - most, why }]
+        ? [{ kind: 'too long before', other: to, most, from: partner.start - most, why }]
         : [];
   });
 }
@@ -260,15 +260,15 @@ export function checkPlan(
         person !== undefined &&
         (step.skill === null || person.skills.includes(step.skill)) &&
         within(person.hours, placing.start, placing.end);
-      const other = plan.find(
+      const alsoThere = plan.find(
         (candidate) =>
           candidate.id !== step.id &&
           candidate.people.includes(id) &&
           meets(candidate, placing.start, placing.end),
       );
-      return isAble && other === undefined
+      return isAble && alsoThere === undefined
         ? []
-        : [{ person: id, with: other?.id ?? '', until: other?.end ?? placing.end }];
+        : [{ person: id, with: alsoThere?.id ?? '', until: alsoThere?.end ?? placing.end }];
     });
     if (
       wrong.length > 0 ||

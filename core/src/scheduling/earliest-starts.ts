@@ -29,9 +29,9 @@ export class EarliestStarts {
     const page = (this.#pages[minute >> PAGE] ??= new Int32Array(LAST + 1));
     const known = intAt(page, minute & LAST);
     if (known > 0) return known - 1;
-    const found = this.#search(minute);
-    page[minute & LAST] = found + 1;
-    return found;
+    const earliest = this.#search(minute);
+    page[minute & LAST] = earliest + 1;
+    return earliest;
   }
 
   #search(minute: number): number {

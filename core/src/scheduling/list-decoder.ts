@@ -168,12 +168,12 @@ export class ListDecoder {
     const { starts, floors, places, putOff } = this.#now;
     let first = back;
     for (let lag = intAt(lagArcs.from, step); lag < intAt(lagArcs.from, step + 1); lag += 1) {
-      const other = intAt(lagArcs.other, lag);
-      const wanted = at - intAt(lagArcs.most, lag) - intAt(minutes, other);
-      if (intAt(starts, other) >= wanted) continue;
-      floors[other] = wanted;
-      putOff.push(other, by, wanted);
-      first = this.#putOff(other, wanted, Math.min(first, intAt(places, other)), by);
+      const lagStep = intAt(lagArcs.other, lag);
+      const wanted = at - intAt(lagArcs.most, lag) - intAt(minutes, lagStep);
+      if (intAt(starts, lagStep) >= wanted) continue;
+      floors[lagStep] = wanted;
+      putOff.push(lagStep, by, wanted);
+      first = this.#putOff(lagStep, wanted, Math.min(first, intAt(places, lagStep)), by);
     }
     return first;
   }
@@ -216,8 +216,8 @@ export class ListDecoder {
     const lagArcs = this.#least;
     let at = intAt(floors, step);
     for (let lag = intAt(lagArcs.from, step); lag < intAt(lagArcs.from, step + 1); lag += 1) {
-      const other = intAt(lagArcs.other, lag);
-      const lagEnds = intAt(starts, other) + intAt(minutes, other) + intAt(lagArcs.least, lag);
+      const lagStep = intAt(lagArcs.other, lag);
+      const lagEnds = intAt(starts, lagStep) + intAt(minutes, lagStep) + intAt(lagArcs.least, lag);
       if (lagEnds > at) at = lagEnds;
     }
     return at;

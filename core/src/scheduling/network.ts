@@ -98,9 +98,9 @@ function numberOf(numbers: ReadonlyMap<string, number>, id: string): number {
 }
 
 function numbered(words: readonly string[]): ReadonlyMap<string, number> {
-  const found = new Map<string, number>();
-  for (const word of words) if (!found.has(word)) found.set(word, found.size);
-  return found;
+  const numbers = new Map<string, number>();
+  for (const word of words) if (!numbers.has(word)) numbers.set(word, numbers.size);
+  return numbers;
 }
 
 /** The same seen from its end: minute t becomes horizon − t, what came before comes after. */

@@ -358,8 +358,8 @@ function crossover(mother: Member, father: Member, random: () => number): Float6
   for (const step of from) take(step);
   for (let index = 1; index < count; index += 1) {
     if (random() >= MUTATES) continue;
-    const other = Math.max(0, index - 1 - Math.floor(random() * 6));
-    [order[index], order[other]] = [valueAt(order, other), valueAt(order, index)];
+    const earlier = Math.max(0, index - 1 - Math.floor(random() * 6));
+    [order[index], order[earlier]] = [valueAt(order, earlier), valueAt(order, index)];
   }
   const rank = new Float64Array(count);
   order.forEach((step, index) => {

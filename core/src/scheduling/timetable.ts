@@ -72,10 +72,10 @@ export class Timetable {
       const at = Math.max(from, intAt(this.from, index));
       let used = 0;
       let ends = Number.POSITIVE_INFINITY;
-      for (let other = 0; other < this.size && intAt(this.from, other) <= at; other += 1) {
-        const end = intAt(this.to, other);
+      for (let row = 0; row < this.size && intAt(this.from, row) <= at; row += 1) {
+        const end = intAt(this.to, row);
         if (end <= at) continue;
-        used += intAt(this.count, other);
+        used += intAt(this.count, row);
         ends = Math.min(ends, end);
       }
       if (used > most) return ends;

@@ -31,11 +31,11 @@ export function whatWouldGive(problem: PlanProblem): readonly Relief[] {
     ...withoutPins(problem),
     ...longerWaits(problem),
   ];
-  const found = tries
+  const reliefs = tries
     .slice(0, MOST_TRIES)
     .filter(([, eased]) => hasPlan(eased))
     .map(([relief]) => relief);
-  return found.length > 0 || fits.length < 2 ? found : fitTogether(problem, fits);
+  return reliefs.length > 0 || fits.length < 2 ? reliefs : fitTogether(problem, fits);
 }
 
 /** A relief, and the problem as it would be with it. */

@@ -95,31 +95,31 @@ class FilmSegments {
     const { order, stock } = this;
     const { pieces, gap_mm, endWaste_mm } = order;
     const pins = this.pins.filter((pin) => (pin.copy ?? 0) === copy);
-    const found: PlacedSegment[] = [];
+    const segments: PlacedSegment[] = [];
     let at = endWaste_mm;
     for (const zone of zonesOf(pins, pieces, gap_mm)) {
       if (zone.from - at > 1) {
         const length_mm = zone.from - at - gap_mm;
-        found.push(this.#make({ ...this.#acrossTheFilm(copy, at), length_mm, isExtra: false }));
+        segments.push(this.#make({ ...this.#acrossTheFilm(copy, at), length_mm, isExtra: false }));
       }
-      found.push(...this.#beside(copy, zone));
+      segments.push(...this.#beside(copy, zone));
       at = zone.to + gap_mm;
     }
     return at === endWaste_mm || stock.length_mm - at > 1
-      ? [...found, this.whole(copy, at, stock.length_mm - at)]
-      : found;
+      ? [...segments, this.whole(copy, at, stock.length_mm - at)]
+      : segments;
   }
 
   /** The stacks that pinned pieces leave beside them. */
   #beside(copy: number, zone: Zone): readonly PlacedSegment[] {
     const { gap_mm } = this.order;
     const filmWidth = this.stock.width_mm;
-    const found: PlacedSegment[] = [];
+    const segments: PlacedSegment[] = [];
     let x = 0;
     for (const [from, to] of [...zone.taken, [filmWidth, filmWidth] as const]) {
       const width_mm = from - x - (from < filmWidth ? gap_mm : 0);
       if (width_mm > 1)
-        found.push(
+        segments.push(
           this.#make({
             ...{ copy, x_mm: x, from_mm: zone.from, width_mm, length_mm: zone.to - zone.from },
             isExtra: false,
@@ -129,7 +129,7 @@ class FilmSegments {
         );
       x = Math.max(x, to + gap_mm);
     }
-    return found;
+    return segments;
   }
 
   #acrossTheFilm(copy: number, from_mm: number): Omit<Stretch, 'length_mm' | 'isExtra'> {
@@ -199,11 +199,11 @@ function zonesOf(
 }
 
 function merged(spans: readonly (readonly [number, number])[]): readonly (readonly [number, number])[] {
-  const found: [number, number][] = [];
+  const joined: [number, number][] = [];
   for (const [from, to] of [...spans].sort((a, b) => a[0] - b[0])) {
-    const last = found.at(-1);
+    const last = joined.at(-1);
     if (last !== undefined && from <= last[1]) last[1] = Math.max(last[1], to);
-    else found.push([from, to]);
+    else joined.push([from, to]);
   }
-  return found;
+  return joined;
 }

@@ -43,15 +43,15 @@ function inPairs(
   nested: Nested,
   pairs: Map<string, Pair>,
 ): readonly OrderPiece[] {
-  const found: OrderPiece[] = [];
+  const paired: OrderPiece[] = [];
   for (let index = 0; index < pieces.length; index += 2) {
     const one = valueAt(pieces, index);
     const other = pieces[index + 1];
     const id = other === undefined ? one.id : `${one.id} + ${other.id}`;
     if (other !== undefined) pairs.set(id, { pieces: [one, other], nested });
-    found.push(other === undefined ? one : pairedPiece(one, id, nested));
+    paired.push(other === undefined ? one : pairedPiece(one, id, nested));
   }
-  return found;
+  return paired;
 }
 
 function pairedPiece(one: OrderPiece, id: string, { width, height }: Nested): OrderPiece {

@@ -30,7 +30,7 @@ export function shorterByAnyCuts(
   segments: readonly PlacedSegment[],
   laid: readonly LaidStrip[],
 ): ReadonlyMap<number, SkylineLayout> {
-  const found = new Map<number, SkylineLayout>();
+  const layouts = new Map<number, SkylineLayout>();
   segments.forEach((segment, index) => {
     const strips = laid.filter((laidStrip) => laidStrip.segment === index).map(({ strip }) => strip);
     const problem = problemOn(segment, strips);
@@ -48,7 +48,7 @@ export function shorterByAnyCuts(
     const block = shortestOfAnyCuts(problem, strips.reduce((sum, { along }) => sum + along, 0) - 1);
     const blocks = block && partedAt(block);
     if (blocks?.every(({ along }) => along <= segment.mostStrip) === true)
-      found.set(index, { blocks, length: block?.along ?? 0 });
+      layouts.set(index, { blocks, length: block?.along ?? 0 });
   });
-  return found;
+  return layouts;
 }

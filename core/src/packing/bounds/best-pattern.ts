@@ -76,7 +76,7 @@ function choicesOf(
   demands: readonly ItemDemand[],
   price: ArrayLike<number>,
 ): readonly Choice[] {
-  const found: Choice[] = [];
+  const choices: Choice[] = [];
   demands.forEach(({ quantity, orientations }, itemType) => {
     const itemPrice = valueAt(price, itemType);
     if (itemPrice <= TINY) return;
@@ -85,8 +85,8 @@ function choicesOf(
       /** A pattern along a turned piece serves a larger or smaller part of it. */
       const share = first / along;
       if (across <= width && along <= longest)
-        found.push({ itemType, orientation, across, dualPrice: itemPrice * share, share, most: quantity });
+        choices.push({ itemType, orientation, across, dualPrice: itemPrice * share, share, most: quantity });
     });
   });
-  return found.sort((a, b) => b.dualPrice / b.across - a.dualPrice / a.across);
+  return choices.sort((a, b) => b.dualPrice / b.across - a.dualPrice / a.across);
 }

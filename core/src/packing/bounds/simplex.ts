@@ -117,10 +117,10 @@ export class Simplex<Column extends SimplexColumn> {
     for (let row = 0; row < rows; row += 1) {
       const change = floatAt(step, row);
       if (row === leaving || change === 0) continue;
-      const other = valueAt(this.#inverse, row);
+      const inverseRow = valueAt(this.#inverse, row);
       for (let at = 0; at < rows; at += 1) {
         const amount = floatAt(line, at);
-        if (amount !== 0) other[at] = floatAt(other, at) - change * amount;
+        if (amount !== 0) inverseRow[at] = floatAt(inverseRow, at) - change * amount;
       }
       this.#value[row] = Math.max(0, floatAt(this.#value, row) - change * least);
     }

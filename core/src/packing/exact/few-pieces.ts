@@ -212,13 +212,13 @@ class StripProgramme {
 
   /** The way back: what gave each best value is looked for again. */
   strips(): readonly Strip[] {
-    const found: Strip[] = [];
+    const strips: Strip[] = [];
     for (let state = this.subsets.count - 1; state > 0;) {
       const part = this.#lastStrip(state);
-      found.push(this.#stripOf(part));
+      strips.push(this.#stripOf(part));
       state -= part;
     }
-    return found;
+    return strips;
   }
 
   #lastStrip(state: number): number {
@@ -234,18 +234,18 @@ class StripProgramme {
   #stripOf(whole: number): Strip {
     const { width, edges, mostStacks } = this.asked;
     const along = floatAt(this.#stripLength, whole);
-    const made: Stack[] = [];
+    const stacks: Stack[] = [];
     let [state, room, atEdge, count] = [whole, width, edges, mostStacks];
     while (state > 0) {
       const next = this.#nextStack(state, along, room, atEdge, count);
       if (next === undefined) throw new RangeError('a band that was found cannot be made');
-      made.push(this.#stackOf(this.subsets.digits(next.part), next.across));
+      stacks.push(this.#stackOf(this.subsets.digits(next.part), next.across));
       state -= next.part;
       room -= next.across;
       atEdge -= next.edge;
       count -= 1;
     }
-    return { along, stacks: made, filled: floatAt(this.allowed.area, whole) };
+    return { along, stacks: stacks, filled: floatAt(this.allowed.area, whole) };
   }
 
   #nextStack(
@@ -274,14 +274,14 @@ class StripProgramme {
 
   #stackOf(counts: readonly number[], across: number): Stack {
     const pieces = counts.flatMap((count, at): Orientation[] => {
-      const way = (this.orientationsOf[at] ?? [])
+      const shortest = (this.orientationsOf[at] ?? [])
         .filter((orientation) => orientation.across <= across)
         .reduce<Orientation | undefined>(
           (least, orientation) =>
             least === undefined || orientation.along < least.along ? orientation : least,
           undefined,
         );
-      return way === undefined ? [] : Array.from({ length: count }, () => way);
+      return shortest === undefined ? [] : Array.from({ length: count }, () => shortest);
     });
     return { across: pieces.reduce((most, orientation) => Math.max(most, orientation.across), 0), pieces };
   }

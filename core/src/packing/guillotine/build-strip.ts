@@ -75,9 +75,9 @@ function cachedStackLengths(
     const cache = caches[edge ? 1 : 0];
     const known = cache.get(across);
     if (known !== undefined) return known;
-    const made = stackLengthsOf(fitting(across, edge), left, most, single);
-    cache.set(across, made);
-    return made;
+    const lengths = stackLengthsOf(fitting(across, edge), left, most, single);
+    cache.set(across, lengths);
+    return lengths;
   };
 }
 
@@ -150,7 +150,7 @@ function leastWaste(
   random: () => number,
   edges: number,
 ): readonly End[] {
-  const found: (End & { readonly share: number })[] = [];
+  const ends: (End & { readonly share: number })[] = [];
   let last = -1;
   for (let index = 0; index < sets.length && index < MOST_SETS; index += 1) {
     const set = sets[index];
@@ -159,12 +159,12 @@ function leastWaste(
     const chance = 1 + (random() - 0.5) * 2e-3;
     const [share, where] = bestEnd(width, set, stacks, least, random, edges, chance);
     if (where === 0 || share <= last) continue;
-    found.push({ set, along: where, share });
-    found.sort((a, b) => b.share - a.share);
-    if (found.length > MOST_BUILT) found.pop();
-    if (found.length === MOST_BUILT) last = found[MOST_BUILT - 1]?.share ?? -1;
+    ends.push({ set, along: where, share });
+    ends.sort((a, b) => b.share - a.share);
+    if (ends.length > MOST_BUILT) ends.pop();
+    if (ends.length === MOST_BUILT) last = ends[MOST_BUILT - 1]?.share ?? -1;
   }
-  return found;
+  return ends;
 }
 
 /** Where the stacks of a set end with the most of the roll filled. @returns that share, and where */
@@ -212,10 +212,10 @@ function filledStrip(
     const across = valueAt(widths, stack);
     const edge = stack < edges;
     const orientations = fitting(across, edge);
-    const found = orientations.some(({ itemType }) => touched.has(itemType))
+    const lengths = orientations.some(({ itemType }) => touched.has(itemType))
       ? stackLengthsOf(orientations, rest, along, single)
       : stackLengths(across, edge);
-    const pieces = found.piecesAt(found.endUpTo(along));
+    const pieces = lengths.piecesAt(lengths.endUpTo(along));
     if (pieces.length === 0) continue;
     let [widest, length] = [0, 0];
     for (const piece of pieces) {

@@ -53,13 +53,13 @@ export class EvenPatterns {
     const { problem, mostStrip, edges } = this.#segment;
     const isLonger = this.#tried.length >= FEWEST_TRIED && random() < LONGER_SHARE;
     const again = isLonger ? this.#leastTried() : undefined;
-    const made =
+    const chosen =
       again?.patterns ?? patterns(problem.width, this.#widths, this.#sets, edges, mostStrip, random);
-    if (made === undefined) return undefined;
+    if (chosen === undefined) return undefined;
     const changes = again === undefined ? FIRST_CHANGES : Math.min(MOST_CHANGES, 4 * again.changes);
-    const shared = partitionBySwaps(this.#widths, made, edges, { changes, first: HOT, last: COLD }, random);
+    const shared = partitionBySwaps(this.#widths, chosen, edges, { changes, first: HOT, last: COLD }, random);
     const along = shared?.along ?? Number.POSITIVE_INFINITY;
-    if (again === undefined) this.#tried.push({ patterns: made, along, changes });
+    if (again === undefined) this.#tried.push({ patterns: chosen, along, changes });
     else {
       again.along = Math.min(again.along, along);
       again.changes = changes;

@@ -47,12 +47,12 @@ function cachedStacks(byWidth: ReadonlyMap<number, readonly Orientation[]>, most
     const key = `${across} ${edge}`;
     const known = cache.get(key);
     if (known !== undefined) return known;
-    const made = subsetSumStacksOf(
+    const stackSums = subsetSumStacksOf(
       (byWidth.get(across) ?? []).filter(({ wantsEdge }) => edge || !wantsEdge),
       most,
     );
-    cache.set(key, made);
-    return made;
+    cache.set(key, stackSums);
+    return stackSums;
   };
 }
 
@@ -99,14 +99,14 @@ function filled(
     const edge = stack < edges;
     const orientations = byWidth.get(across) ?? [];
     const isTouched = orientations.some(({ itemType }) => taken.has(itemType));
-    const found = isTouched
+    const stackSums = isTouched
       ? subsetSumStacksOf(
           withoutTaken(orientations, taken).filter((orientation) => edge || !orientation.wantsEdge),
           along,
         )
       : stackLengths(across, edge);
-    if (!reaches(found, along)) return undefined;
-    const pieces = exactFillStack(found, along);
+    if (!reaches(stackSums, along)) return undefined;
+    const pieces = exactFillStack(stackSums, along);
     for (const { itemType } of pieces) taken.set(itemType, (taken.get(itemType) ?? 0) + 1);
     stacks.push({ across, pieces });
   }
@@ -119,14 +119,14 @@ function copiesByWidth(
   left: Int32Array,
   random: () => number,
 ): ReadonlyMap<number, readonly Orientation[]> {
-  const found = new Map<number, Orientation[]>();
+  const piecesOf = new Map<number, Orientation[]>();
   for (const orientation of open) {
-    const list = found.get(orientation.across);
+    const list = piecesOf.get(orientation.across);
     const copies = Array.from({ length: intAt(left, orientation.itemType) }, () => orientation);
-    if (list === undefined) found.set(orientation.across, copies);
+    if (list === undefined) piecesOf.set(orientation.across, copies);
     else list.push(...copies);
   }
-  return new Map([...found].map(([across, list]) => [across, shuffled(list, random)]));
+  return new Map([...piecesOf].map(([across, list]) => [across, shuffled(list, random)]));
 }
 
 function withoutTaken(

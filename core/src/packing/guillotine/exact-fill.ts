@@ -98,12 +98,12 @@ export function exactFill(search: ExactFillSearch): readonly Strip[] | undefined
     for (const choice of choicesOf(classes, first, anchor, canFill, words, search)) {
       if (tries <= 0 || tried >= WAYS_ON) return undefined;
       tries -= 1;
-      const made = stripOf(classes, choice, anchor, words, search);
-      if (made === undefined) continue;
+      const filled = stripOf(classes, choice, anchor, words, search);
+      if (filled === undefined) continue;
       tried += 1;
-      const after = leftAfter(rest, made.strip);
-      const found = go(made.classes, after, [...strips, made.strip], along + choice.along);
-      if (found !== undefined) return found;
+      const after = leftAfter(rest, filled.strip);
+      const whole = go(filled.classes, after, [...strips, filled.strip], along + choice.along);
+      if (whole !== undefined) return whole;
     }
     return tried === 0 ? search.end(rest, strips, along) : undefined;
   }
@@ -171,7 +171,7 @@ function choicesOf(
   const anchorClass = classes[first];
   if (anchorClass === undefined) return [];
   const anchored = reachedOn(anchor, anchorClass, words);
-  const found: Choice[] = [];
+  const choices: Choice[] = [];
   const common = new Uint32Array(words);
   const stock = {
     widths: classes.map(({ across }) => across),
@@ -187,10 +187,10 @@ function choicesOf(
     common.fill(~0);
     for (const { bits } of stacks)
       for (let word = 0; word < words; word += 1) common[word] = bitsAt(common, word) & bitsAt(bits, word);
-    addEnds(found, set, stacks, common, classes, { mostStrip, edges, random });
-    if (found.length >= MOST_CHOICES) break;
+    addEnds(choices, set, stacks, common, classes, { mostStrip, edges, random });
+    if (choices.length >= MOST_CHOICES) break;
   }
-  return found.sort((a, b) => b.rank - a.rank);
+  return choices.sort((a, b) => b.rank - a.rank);
 }
 
 /** Adds lengths at which all stacks of a set can end: where shares are used up, then some by chance. */

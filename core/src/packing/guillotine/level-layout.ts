@@ -76,10 +76,10 @@ function fillLevels(pieces: readonly LayoutPiece[], rollWidth: number, attitude:
   const lying = pieces.map((piece) => attitude(piece, rollWidth)).filter((way) => way !== undefined);
   lying.sort((a, b) => b.along - a.along || b.across - a.across || (a.piece.id < b.piece.id ? -1 : 1));
   const levels: Level[] = [];
-  for (const way of lying) {
-    const level = tightest(levels, way, rollWidth) ?? opened(levels, way);
-    level.members.push(way);
-    level.used += way.across;
+  for (const lyingPiece of lying) {
+    const level = tightest(levels, lyingPiece, rollWidth) ?? opened(levels, lyingPiece);
+    level.members.push(lyingPiece);
+    level.used += lyingPiece.across;
   }
   return levels;
 }

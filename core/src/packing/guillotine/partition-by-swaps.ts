@@ -115,10 +115,10 @@ class Sharing {
     const isSwap = random() < SWAPS;
     const sameWidth = valueAt(this.#ofWidth, width);
     const count = valueAt(this.widths, width).pieces.length;
-    const other = isSwap ? valueAt(this.#firstOf, width) + Math.floor(random() * count) : -1;
-    const to = isSwap ? intAt(at, other) : valueAt(sameWidth, Math.floor(random() * sameWidth.length));
-    const shift = intAt(this.#along, one) - (isSwap ? intAt(this.#along, other) : 0);
-    const wish = valueAt(this.#wants, one) - (isSwap ? valueAt(this.#wants, other) : 0);
+    const partner = isSwap ? valueAt(this.#firstOf, width) + Math.floor(random() * count) : -1;
+    const to = isSwap ? intAt(at, partner) : valueAt(sameWidth, Math.floor(random() * sameWidth.length));
+    const shift = intAt(this.#along, one) - (isSwap ? intAt(this.#along, partner) : 0);
+    const wish = valueAt(this.#wants, one) - (isSwap ? valueAt(this.#wants, partner) : 0);
     if (to === from || (shift === 0 && wish === 0)) return;
     const [here, there] = [intAt(this.#patternOf, from), intAt(this.#patternOf, to)];
     this.#shift(from, to, shift, wish);
@@ -130,7 +130,7 @@ class Sharing {
       return;
     }
     at[one] = to;
-    if (isSwap) at[other] = from;
+    if (isSwap) at[partner] = from;
     this.#ends[here] = endHere;
     this.#ends[there] = endThere;
     this.#cost += longer;
@@ -176,10 +176,10 @@ class Sharing {
     for (const piece of order) {
       const open = valueAt(this.#ofWidth, valueAt(this.#pieces, piece).width);
       const atEdge = wants[piece] === 1 ? open.filter((stack) => this.#stacks[stack]?.isAtEdge === true) : [];
-      const found = this.#emptiest(atEdge.length > 0 ? atEdge : open);
-      placed[piece] = found;
-      this.#lengths[found] = floatAt(this.#lengths, found) + intAt(along, piece);
-      this.#wanting[found] = intAt(this.#wanting, found) + valueAt(wants, piece);
+      const emptiest = this.#emptiest(atEdge.length > 0 ? atEdge : open);
+      placed[piece] = emptiest;
+      this.#lengths[emptiest] = floatAt(this.#lengths, emptiest) + intAt(along, piece);
+      this.#wanting[emptiest] = intAt(this.#wanting, emptiest) + valueAt(wants, piece);
     }
     return placed;
   }

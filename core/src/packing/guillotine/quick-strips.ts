@@ -79,8 +79,8 @@ function shortestFirstWay(
   const shortest = new Map<number, Orientation>();
   for (const orientation of problem.orientations) {
     if (intAt(left, orientation.itemType) === 0 || orientation.along > Math.min(most, mostStrip)) continue;
-    const other = shortest.get(orientation.itemType);
-    if (other === undefined || orientation.along < other.along)
+    const known = shortest.get(orientation.itemType);
+    if (known === undefined || orientation.along < known.along)
       shortest.set(orientation.itemType, orientation);
   }
   return [...shortest.values()].sort((a, b) => b.along - a.along || b.across - a.across);

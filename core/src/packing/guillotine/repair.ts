@@ -94,11 +94,11 @@ export function* repairSteps(
       return end === undefined ? (left.every((count) => count === 0) ? laid : undefined) : [...laid, ...end];
     }
     const how = { ...manner, stages, extra };
-    const found = nextStrip(segments, left, lengths, dualPrice, settled, how, random, pool);
-    if (found === 'nothing left') return laid;
-    if (found === undefined) return undefined;
+    const chosen = nextStrip(segments, left, lengths, dualPrice, settled, how, random, pool);
+    if (chosen === 'nothing left') return laid;
+    if (chosen === undefined) return undefined;
     yield undefined;
-    const { segment, strip, cost } = found;
+    const { segment, strip, cost } = chosen;
     spent += cost;
     laid.push({ segment, strip });
     lengths[segment] = valueAt(lengths, segment) + strip.along;

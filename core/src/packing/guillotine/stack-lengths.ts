@@ -80,12 +80,12 @@ function mixedStackLengths(
   const ends = places.map((place) => valueAt(lengths, place));
   const upTo = (along: number): number => lastUpTo(ends, along, places);
   const piecesAt = (along: number): readonly Orientation[] => {
-    const found: Orientation[] = [];
+    const stacked: Orientation[] = [];
     for (let place = upTo(along); place > 0; place = valueAt(below, place)) {
       const orientation = sorted[pieces[place] ?? NOT_REACHED];
-      if (orientation !== undefined) found.push(orientation);
+      if (orientation !== undefined) stacked.push(orientation);
     }
-    return found;
+    return stacked;
   };
   return {
     ends,

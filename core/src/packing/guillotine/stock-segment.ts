@@ -75,11 +75,11 @@ export function onlyEndless(segments: readonly StockSegment[]): StockSegment | u
 
 /** The segment that all these strips lie on, if it is one. */
 export function oneSegment(laid: readonly LaidStrip[], taken: ReadonlySet<number>): number | undefined {
-  let found: number | undefined;
+  let only: number | undefined;
   for (const index of taken) {
     const segment = laid[index]?.segment;
-    if (found !== undefined && segment !== found) return undefined;
-    found = segment;
+    if (only !== undefined && segment !== only) return undefined;
+    only = segment;
   }
-  return found;
+  return only;
 }

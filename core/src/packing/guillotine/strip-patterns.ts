@@ -35,13 +35,13 @@ const NOT_QUITE = 0.9;
 
 /** All pieces by width, widest first. @param orientations one way for each item type */
 export function byWidth(orientations: readonly Orientation[], left: Int32Array): readonly WidthPieces[] {
-  const found = new Map<number, Orientation[]>();
+  const piecesOf = new Map<number, Orientation[]>();
   for (const orientation of orientations) {
-    const list = found.get(orientation.across) ?? [];
+    const list = piecesOf.get(orientation.across) ?? [];
     for (let copy = 0; copy < intAt(left, orientation.itemType); copy += 1) list.push(orientation);
-    if (list.length > 0) found.set(orientation.across, list);
+    if (list.length > 0) piecesOf.set(orientation.across, list);
   }
-  return [...found]
+  return [...piecesOf]
     .sort(([a], [b]) => b - a)
     .map(([across, pieces]) => ({
       across,
@@ -63,18 +63,18 @@ export function fullSets(
   widths: readonly WidthPieces[],
   mostStacks: number,
 ): readonly (readonly number[])[] | undefined {
-  const found: (readonly number[])[] = [];
+  const sets: (readonly number[])[] = [];
   const set: number[] = [];
   let nodes = 0;
   const go = (from: number, rest: number): void => {
     if (rest === 0) {
-      found.push([...set]);
+      sets.push([...set]);
       return;
     }
     if (set.length >= mostStacks) return;
     for (
       let index = from;
-      index < widths.length && nodes <= MOST_NODES && found.length <= MOST_SETS;
+      index < widths.length && nodes <= MOST_NODES && sets.length <= MOST_SETS;
       index += 1
     ) {
       const { across, pieces } = valueAt(widths, index);
@@ -86,7 +86,7 @@ export function fullSets(
     }
   };
   go(0, width);
-  return nodes > MOST_NODES || found.length > MOST_SETS ? undefined : found;
+  return nodes > MOST_NODES || sets.length > MOST_SETS ? undefined : sets;
 }
 
 /**
@@ -146,18 +146,18 @@ function edgeFirst(
   wished: ReadonlyMap<number, number>,
   edges: number,
 ): readonly (readonly number[])[] {
-  const found = new Map<string, readonly number[]>([['', set]]);
+  const arrangements = new Map<string, readonly number[]>([['', set]]);
   const choose = (chosen: readonly number[], from: number): void => {
     for (let column = from; column < set.length && chosen.length < edges; column += 1) {
       if (!wished.has(set[column] ?? -1)) continue;
       const next = [...chosen, column];
       const first = next.map((own) => valueAt(set, own));
-      found.set(first.join(' '), [...first, ...set.filter((_, own) => !next.includes(own))]);
+      arrangements.set(first.join(' '), [...first, ...set.filter((_, own) => !next.includes(own))]);
       choose(next, column + 1);
     }
   };
   choose([], 0);
-  return [...found.values()];
+  return [...arrangements.values()];
 }
 
 function cheapest(columns: readonly PatternColumn[], dual: Float64Array): PatternColumn | undefined {

@@ -108,13 +108,13 @@ export class StripPool {
    * @param lengths already taken of each segment, added to
    */
   dive(left: Int32Array, lengths: number[], random: () => number): readonly LaidStrip[] {
-    const found: LaidStrip[] = [];
+    const laid: LaidStrip[] = [];
     const strips = [...this.#strips.values()];
     const flat = flatStrips(strips);
     let open: Int32Array = Int32Array.from(strips.keys());
     for (let isFirst = true; left.some((count) => count > 0); isFirst = false) {
       const itemTypes = Array.from(left.keys()).filter((itemType) => intAt(left, itemType) > 0);
-      if (itemTypes.length + this.#ending.length > MOST_ROWS) return found;
+      if (itemTypes.length + this.#ending.length > MOST_ROWS) return laid;
       open = fittingStrips(
         flat,
         open,
@@ -126,7 +126,7 @@ export class StripPool {
       let taken = 0;
       for (const [strip, amount] of mixture)
         for (let copy = 0; copy < Math.floor(amount + 1 - WHOLE); copy += 1)
-          if (this.#take(strip, left, lengths, found)) taken += 1;
+          if (this.#take(strip, left, lengths, laid)) taken += 1;
       if (taken > 0) continue;
       const sum = mixture.reduce((all, [, amount]) => all + amount ** FAVOUR, 0);
       let at = random() * sum;
@@ -135,9 +135,9 @@ export class StripPool {
           at -= amount ** FAVOUR;
           return at <= 0;
         }) ?? mixture[0];
-      if (chosen === undefined || !this.#take(chosen[0], left, lengths, found)) return found;
+      if (chosen === undefined || !this.#take(chosen[0], left, lengths, laid)) return laid;
     }
-    return found;
+    return laid;
   }
 
   /** The cheapest combination for so many of these item types: strips and how much of each. */

@@ -40,14 +40,14 @@ export function reaches({ top }: SubsetSumStacks, along: number): boolean {
 
 /** The pieces of one stack of exactly this length; it must be reached. */
 export function exactFillStack({ pieces, layers }: SubsetSumStacks, along: number): readonly Orientation[] {
-  const found: Orientation[] = [];
+  const stacked: Orientation[] = [];
   let rest = along;
   for (let index = pieces.length; index > 0 && rest > 0; index -= 1) {
     const below = layers[index - 1];
     const piece = pieces[index - 1];
     if (below === undefined || piece === undefined || holds(below, rest)) continue;
-    found.push(piece);
+    stacked.push(piece);
     rest -= piece.along;
   }
-  return found;
+  return stacked;
 }

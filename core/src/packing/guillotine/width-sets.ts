@@ -41,7 +41,7 @@ export function widthSets(
 ): readonly WidthSet[] {
   const free = [...counts];
   const narrowest = widths.at(-1) ?? width;
-  const found: WidthSet[] = [];
+  const sets: WidthSet[] = [];
   const set: number[] = [];
   let nodes = 0;
   const go = (from: number, rest: number): void => {
@@ -59,7 +59,7 @@ export function widthSets(
         set.pop();
       }
     }
-    if (isFull && set.length > 0) found.push({ widths: [...set], rest });
+    if (isFull && set.length > 0) sets.push({ widths: [...set], rest });
   };
   for (const start of starts(widths, first, random)) {
     if (nodes > MOST_NODES) break;
@@ -69,7 +69,7 @@ export function widthSets(
     free[start] = valueAt(free, start) + 1;
     set.pop();
   }
-  return found.sort((a, b) => a.rest - b.rest);
+  return sets.sort((a, b) => a.rest - b.rest);
 }
 
 /** Sets that fill the roll to the last step.
@@ -112,19 +112,19 @@ export function setsThatFill(
   { mostStacks, mostNodes, mostSets, random }: SetSearch,
 ): readonly (readonly number[])[] {
   const free = [...counts];
-  const found: (readonly number[])[] = [];
+  const sets: (readonly number[])[] = [];
   const set: number[] = [];
   let nodes = 0;
   const go = (from: number, rest: number): void => {
     nodes += 1;
     if (rest === 0) {
-      found.push([...set]);
+      sets.push([...set]);
       return;
     }
     if (set.length >= mostStacks) return;
     const span = widths.length - from;
     const turn = span > 0 ? Math.floor(random() * span) : 0;
-    for (let step = 0; step < span && nodes <= mostNodes && found.length < mostSets; step += 1) {
+    for (let step = 0; step < span && nodes <= mostNodes && sets.length < mostSets; step += 1) {
       const index = from + ((step + turn) % span);
       const after = rest - valueAt(widths, index);
       if (after < 0 || valueAt(free, index) <= 0 || !holds(valueAt(canFill, index), after)) continue;
@@ -139,10 +139,10 @@ export function setsThatFill(
     set.pop();
   };
   for (const start of begins) {
-    if (nodes > mostNodes || found.length >= mostSets) break;
+    if (nodes > mostNodes || sets.length >= mostSets) break;
     goWith(start, 0, width - valueAt(widths, start));
   }
-  return found;
+  return sets;
 }
 
 /**

@@ -53,13 +53,13 @@ export function drivenByEvolution(
     },
     whole: () => {
       runs += 1;
-      const way = evolved.next();
+      const parameters = evolved.next();
       return {
-        weights: weights(way, evolved.skylines),
+        weights: weights(parameters, evolved.skylines),
         most: evolved.most,
         ended: (along) => {
           if (along === undefined) evolved.foundNothing();
-          else evolved.found(way, along);
+          else evolved.found(parameters, along);
         },
       };
     },

@@ -172,10 +172,10 @@ function candidate(
     const wasted = floatAt(skylines.waste, row);
     if (wasted > slack) return;
     lookAtLowest(skylines, row, table.width);
-    const found = bestHere(table, skylines, row * skylines.itemTypes, weights, seed, most);
-    for (let choice = 0; choice < found; choice += 1)
+    const count = bestHere(table, skylines, row * skylines.itemTypes, weights, seed, most);
+    for (let choice = 0; choice < count; choice += 1)
       noteCandidate(table, skylines, row, choice, weights, wasted, slack, candidates);
-    if (found > 0) return;
+    if (count > 0) return;
     const wall = Math.min(here.leftWall, here.rightWall);
     if (!Number.isFinite(wall)) return;
     raiseSkylineSegment(skylines, row, here.at, wall);

@@ -24,17 +24,17 @@ export function blockOf({ width }: PackingProblem, { along, stacks }: Strip): Bl
  */
 export function partedAt({ moves }: Block): readonly Block[] {
   const order = [...moves].sort((a, b) => a.y - b.y);
-  const found: { along: number; moves: (typeof order)[number][] }[] = [];
+  const parts: { along: number; moves: (typeof order)[number][] }[] = [];
   let [from, reach] = [0, 0];
   for (const move of order) {
-    const last = found.at(-1);
+    const last = parts.at(-1);
     if (last === undefined || move.y >= reach) {
       from = move.y;
-      found.push({ along: 0, moves: [{ ...move, y: 0 }] });
+      parts.push({ along: 0, moves: [{ ...move, y: 0 }] });
     } else last.moves.push({ ...move, y: move.y - from });
     reach = Math.max(reach, move.y + move.orientation.along);
-    const current = found.at(-1);
+    const current = parts.at(-1);
     if (current !== undefined) current.along = reach - from;
   }
-  return found;
+  return parts;
 }
